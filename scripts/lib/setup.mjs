@@ -1,0 +1,93 @@
+/** What a fresh machine needs before anything runs. Plain Node, no packages. */
+import { execFileSync, spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+process.chdir(root)
+
+export const bin = (name) => join(root, 'node_modules', '.bin', name)
+
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { stdio: 'inherit', cwd: root, ...options })
+  return done.status ?? 1
+}
+
+function stop(sentence) {
+  console.error(sentence)
+  process.exit(1)
+}
+
+const hashOf = (text) => createHash('sha256').update(text).digest('hex')
+
+/** Installs packages when they are missing or the lock file has changed since. */
+export function ensureInstalled() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19))
+    stop(`Open Bed needs Node 20.19 or newer; this is ${process.versions.node}.`)
+  const wanted = hashOf(readFileSync('package-lock.json'))
+  const mark = join('node_modules', '.open-bed-lock')
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return
+  console.log('Installing packages (once) …')
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0)
+    stop('The packages could not be installed. Is the package registry reachable?')
+  writeFileSync(mark, wanted)
+}
+
+function newest(path) {
+  const stat = statSync(path)
+  if (!stat.isDirectory()) return stat.mtimeMs
+  return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))))
+}
+
+/** Builds the app and its server when there is no build or a source is newer. */
+export function ensureBuilt() {
+  const outputs = ['dist/index.html', 'dist-server/main.js']
+  const sources = ['src', 'server', 'public', 'index.html', 'vite.config.ts', 'vite.server.config.ts', 'package-lock.json']
+  if (outputs.every(existsSync)) {
+    const built = Math.min(...outputs.map((o) => statSync(o).mtimeMs))
+    if (built > Math.max(...sources.filter(existsSync).map(newest))) return
+  }
+  console.log('Building the app …')
+  if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) stop('The app could not be built.')
+  if (run(bin('vite'), ['build', '-c', 'vite.server.config.ts', '--logLevel', 'warn']) !== 0)
+    stop('The server could not be built.')
+}
+
+const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
+
+/** Path of a Chromium, installing Debian's when this is Debian and we may; null with a sentence said otherwise. */
+export function ensureChromium() {
+  const named = process.env.CHROMIUM
+  if (named && existsSync(named)) return named
+  const found = CHROMIUM_PLACES.find(existsSync)
+  if (found) return found
+  const isRoot = process.getuid?.() === 0
+  if (isRoot && existsSync('/usr/bin/apt-get')) {
+    console.log('Installing Chromium for the browser tests (once) …')
+    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+    run('apt-get', ['update', '-qq'], { env })
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+    if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium'
+  }
+  console.error(
+    'The browser tests need Chromium. Install it (on Debian or Ubuntu: sudo apt-get install chromium), or set ' +
+      'CHROMIUM to the path of one you have, and run again.',
+  )
+  return null
+}
+
+export function freePort() {
+  return Number(
+    execFileSync(process.execPath, [
+      '-e',
+      "const s=require('net').createServer().listen(0,()=>{console.log(s.address().port);s.close()})",
+    ])
+      .toString()
+      .trim(),
+  )
+}
+
+export const ensureFolder = (path) => mkdirSync(path, { recursive: true })

@@ -1,0 +1,58 @@
+/** npm test: lint, types, unit tests, browser tests; counts them all and ends with one line. */
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { bin, ensureBuilt, ensureChromium, ensureFolder, ensureInstalled, freePort, run } from './lib/setup.mjs'
+
+const started = Date.now()
+ensureInstalled()
+ensureFolder('test-results')
+let passed = 0
+let failed = 0
+const seconds = () => `${((Date.now() - started) / 1000).toFixed(0)} s`
+
+function step(name, command, args) {
+  console.log(`\n== ${name}`)
+  if (run(command, args) === 0) passed++
+  else failed++
+}
+
+step('Lint', bin('eslint'), ['.', '--max-warnings', '0'])
+step('Format', bin('prettier'), ['--check', '--log-level', 'warn', 'src', 'server', 'e2e', 'scripts', 'bench'])
+step('Types', bin('vue-tsc'), ['-p', 'tsconfig.json', '--noEmit'])
+step('Types of the core, without a browser', bin('tsc'), ['-p', 'tsconfig.core.json'])
+
+console.log('\n== Unit tests')
+const unitFile = 'test-results/unit.json'
+rmSync(unitFile, { force: true })
+const unit = run(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`])
+if (existsSync(unitFile)) {
+  const report = JSON.parse(readFileSync(unitFile, 'utf8'))
+  passed += report.numPassedTests
+  failed += report.numFailedTests
+  if (unit !== 0 && report.numFailedTests === 0) failed++
+} else failed++
+
+console.log('\n== Browser tests')
+const chromium = ensureChromium()
+if (!chromium) failed++
+else {
+  ensureBuilt()
+  const file = 'test-results/browser.json'
+  rmSync(file, { force: true })
+  const env = {
+    ...process.env,
+    CHROMIUM: chromium,
+    E2E_PORT: process.env.E2E_PORT ?? String(freePort()),
+    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+  }
+  const browser = run(bin('playwright'), ['test', '--reporter=list,json'], { env })
+  if (existsSync(file)) {
+    const { stats } = JSON.parse(readFileSync(file, 'utf8'))
+    passed += stats.expected + stats.flaky
+    failed += stats.unexpected
+    if (browser !== 0 && stats.unexpected === 0) failed++
+  } else failed++
+}
+
+console.log(`\nAll of it took ${seconds()}.`)
+console.log(`${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)

@@ -1,0 +1,138 @@
+import { fail, succeed, type Outcome } from '../outcome'
+import type { Centimetres, Litres, SquareCentimetres } from '../units'
+import { areaAt } from './areaAt'
+import { shapeHeight, type Shape } from './shape'
+import { volumeBelow } from './volumeBelow'
+
+/** Texture of the ground under a bed that is open below. */
+export type SubsoilTexture = 'coarse' | 'loam' | 'clay'
+
+/** Where water leaves. */
+export type Base =
+  | { kind: 'drainHoles' }
+  /** Holes up the side: everything below them is a reservoir. Height in cm above the inside of the base. */
+  | { kind: 'sideHoles'; height: Centimetres }
+  | { kind: 'onSoil'; texture: SubsoilTexture }
+
+/** A container or bed as it will be filled. Lengths in cm, inside. */
+export interface Container {
+  shape: Shape
+  /** Lip left free below the rim. */
+  headspace: Centimetres
+  base: Base
+}
+
+/** Longest inside length believed without question, cm: beyond it a slip of the unit is likelier than a bed. */
+export const LARGEST_LENGTH = 5000
+/** Deepest inside height believed, cm. */
+export const LARGEST_HEIGHT = 300
+
+export interface Fill {
+  /** Height of mix above the base, cm. */
+  mixHeight: Centimetres
+  /** Volume of mix in place, litres, for one container. */
+  mixVolume: Litres
+  /** Volume to the rim, litres. */
+  rimVolume: Litres
+  /** Top surface of the mix, cm2. */
+  surface: SquareCentimetres
+  /** Footprint on floor or ground, cm2: the base for pots, the widest part for beds and bags. */
+  footprint: SquareCentimetres
+  /** Volume below the side holes, litres; 0 without them. */
+  reservoirVolume: Litres
+}
+
+/** The named lengths of a shape, for checking and for forms. */
+function lengths(shape: Shape): [field: string, value: number, limit: number][] {
+  switch (shape.kind) {
+    case 'roundPot':
+      return [
+        ['topDiameter', shape.topDiameter, LARGEST_LENGTH],
+        ['baseDiameter', shape.baseDiameter, LARGEST_LENGTH],
+        ['height', shape.height, LARGEST_HEIGHT],
+      ]
+    case 'box':
+    case 'oval':
+      return [
+        ['topLength', shape.topLength, LARGEST_LENGTH],
+        ['topWidth', shape.topWidth, LARGEST_LENGTH],
+        ['baseLength', shape.baseLength, LARGEST_LENGTH],
+        ['baseWidth', shape.baseWidth, LARGEST_LENGTH],
+        ['height', shape.height, LARGEST_HEIGHT],
+      ]
+    case 'fabricBag':
+      return [
+        ['diameter', shape.diameter, LARGEST_LENGTH],
+        ['height', shape.height, LARGEST_HEIGHT],
+      ]
+    case 'halfCylinder':
+      return [
+        ['length', shape.length, LARGEST_LENGTH],
+        ['diameter', shape.diameter, LARGEST_LENGTH],
+      ]
+    case 'polygonBed':
+      return [['height', shape.height, LARGEST_HEIGHT]]
+    case 'mounded':
+      return [...lengths(shape.body), ['moundHeight', shape.moundHeight, LARGEST_HEIGHT]]
+  }
+}
+
+/** True where two straight edges of a closed outline cross away from their shared corner. */
+function outlineCrosses(corners: { x: number; y: number }[]): boolean {
+  const side = (a: { x: number; y: number }, b: { x: number; y: number }, c: { x: number; y: number }) =>
+    Math.sign((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x))
+  const n = corners.length
+  for (let i = 0; i < n; i++)
+    for (let j = i + 2; j < n; j++) {
+      if (i === 0 && j === n - 1) continue
+      const [a, b, c, d] = [corners[i]!, corners[(i + 1) % n]!, corners[j]!, corners[(j + 1) % n]!]
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true
+    }
+  return false
+}
+
+/** Is a container one that could stand in a garden? The first problem found, or the container itself. */
+export function checkContainer(container: Container): Outcome<Container> {
+  const { shape, headspace, base } = container
+  for (const [field, value, limit] of lengths(shape)) {
+    if (!Number.isFinite(value)) return fail({ code: 'not-a-number', field })
+    if (value <= 0) return fail({ code: 'size-not-positive', field, value })
+    if (value > limit) return fail({ code: 'size-too-large', field, value, limit })
+  }
+  if (shape.kind === 'fabricBag' && !(shape.bulge >= 0 && shape.bulge <= 0.5))
+    return fail({ code: 'size-too-large', field: 'bulge', value: shape.bulge, limit: 0.5 })
+  if (shape.kind === 'polygonBed' && (shape.corners.length < 3 || outlineCrosses(shape.corners)))
+    return fail({ code: 'outline-crosses-itself' })
+  if (!Number.isFinite(headspace)) return fail({ code: 'not-a-number', field: 'headspace' })
+  if (headspace < 0) return fail({ code: 'size-negative', field: 'headspace', value: headspace })
+  const height = shapeHeight(shape)
+  if (headspace >= height) return fail({ code: 'headspace-fills-container', headspace, height })
+  if (base.kind === 'sideHoles') {
+    if (!Number.isFinite(base.height)) return fail({ code: 'not-a-number', field: 'sideHoles' })
+    if (base.height < 0) return fail({ code: 'size-negative', field: 'sideHoles', value: base.height })
+    const mixHeight = height - headspace
+    if (base.height >= mixHeight) return fail({ code: 'hole-above-mix', holeHeight: base.height, mixHeight })
+  }
+  return succeed(container)
+}
+
+/**
+ * What it takes to fill one container: heights, volumes and areas.
+ * Errors: any problem of `checkContainer`.
+ * @example a 30/22 x 28 cm pot with a 3 cm lip holds about 12.9 L of mix; to the rim it holds 14.98 L.
+ */
+export function fillOf(container: Container): Outcome<Fill> {
+  const checked = checkContainer(container)
+  if (!checked.ok) return checked
+  const { shape, headspace, base } = container
+  const height = shapeHeight(shape)
+  const mixHeight = height - headspace
+  return succeed({
+    mixHeight,
+    mixVolume: volumeBelow(shape, mixHeight),
+    rimVolume: volumeBelow(shape, height),
+    surface: areaAt(shape, mixHeight),
+    footprint: Math.max(areaAt(shape, 0), shape.kind === 'halfCylinder' ? shape.length * shape.diameter : 0),
+    reservoirVolume: base.kind === 'sideHoles' ? volumeBelow(shape, base.height) : 0,
+  })
+}

@@ -1,0 +1,13 @@
+export { areaAt, polygonArea } from './areaAt'
+export {
+  checkContainer,
+  fillOf,
+  LARGEST_HEIGHT,
+  LARGEST_LENGTH,
+  type Base,
+  type Container,
+  type Fill,
+  type SubsoilTexture,
+} from './container'
+export { shapeHeight, type Shape, type ShapeKind } from './shape'
+export { heightForVolume, volumeBelow, volumeBetween } from './volumeBelow'

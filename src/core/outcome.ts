@@ -1,0 +1,30 @@
+import type { Problem } from './problems'
+
+/** Something worth saying that does not spoil the answer. */
+export type Note =
+  | { code: 'outside-tested-range'; quantity: string; value: number; low: number; high: number }
+  | { code: 'target-already-passed'; pH: number; target: number }
+  | { code: 'dose-above-usual-limit'; gramsPerLitre: number; limit: number }
+  | { code: 'measures-rounded'; largestShareError: number }
+  | { code: 'bed-drained-by-soil'; texture: string }
+
+/** A value, or the reason there is none. Plain data, so that it crosses workers and files. */
+export type Outcome<T> = { ok: true; value: T; notes: Note[] } | { ok: false; problem: Problem }
+
+export const succeed = <T>(value: T, ...notes: (Note | null)[]): Outcome<T> => ({
+  ok: true,
+  value,
+  notes: notes.filter((n): n is Note => n !== null),
+})
+
+export const fail = (problem: Problem): { ok: false; problem: Problem } => ({ ok: false, problem })
+
+/** A note when a value lies outside the range a method was tested for, else null. NaN counts as outside. */
+export function noteOutside(quantity: string, value: number, low: number, high: number): Note | null {
+  return value >= low && value <= high ? null : { code: 'outside-tested-range', quantity, value, low, high }
+}
+
+/** For our own mistakes only: bad input from people is an Outcome, never a throw. */
+export function invariant(condition: unknown, message: string): asserts condition {
+  if (!condition) throw new Error(`Open Bed is at fault: ${message}`)
+}

@@ -1,0 +1,21 @@
+/**
+ * Every way an input can be unusable, as plain data. The wording lives in src/text, one sentence of
+ * why and one of what to do for each code; a missing text is a compile error there.
+ */
+export type Problem =
+  | { code: 'not-a-number'; field: string }
+  | { code: 'size-not-positive'; field: string; value: number }
+  | { code: 'size-too-large'; field: string; value: number; limit: number }
+  | { code: 'size-negative'; field: string; value: number }
+  | { code: 'headspace-fills-container'; headspace: number; height: number }
+  | { code: 'hole-above-mix'; holeHeight: number; mixHeight: number }
+  | { code: 'base-wider-than-allowed'; base: number; top: number }
+  | { code: 'outline-crosses-itself' }
+  | { code: 'count-not-whole'; value: number }
+  | { code: 'no-parts' }
+  | { code: 'part-not-positive'; material: string; value: number }
+  | { code: 'unknown-material'; material: string }
+  | { code: 'pH-out-of-range'; value: number; low: number; high: number }
+  | { code: 'target-above-lime-ceiling'; target: number; reachable: number; limit: number }
+  | { code: 'vessel-too-small'; vessel: number; smallest: number }
+  | { code: 'amount-negative'; field: string; value: number }

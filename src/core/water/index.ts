@@ -1,0 +1,10 @@
+export {
+  containerProfile,
+  SUBSOIL_TENSION,
+  tensionAtBase,
+  type ContainerProfile,
+  type PorousLayer,
+  type ProfileSlice,
+} from './containerProfile'
+export { fitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
+export { waterContent, type VanGenuchten } from './vanGenuchten'

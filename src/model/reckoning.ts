@@ -1,0 +1,165 @@
+import { limeForTarget, type LimeChoice } from '@/core/chemistry'
+import { LIMES, MATERIALS, type Crop, type Material } from '@/core/data'
+import { evaluate, type Evaluation } from '@/core/evaluate'
+import type { Container } from '@/core/geometry'
+import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
+import { fail, succeed, type Outcome } from '@/core/outcome'
+import { planBatches, type BatchPlan } from '@/core/batch'
+import type { Job, LimeSetting, Vessel } from './schemas'
+
+const prepared = new Map<string, PreparedMaterial>()
+
+export const materialById = (id: string): Material | undefined => MATERIALS.find((m) => m.id === id)
+
+/** A material ready for blending, worked out once for each. */
+export function preparedMaterial(id: string): PreparedMaterial | undefined {
+  let found = prepared.get(id)
+  if (!found) {
+    const material = materialById(id)
+    if (!material) return undefined
+    found = prepareMaterial(material)
+    prepared.set(id, found)
+  }
+  return found
+}
+
+export const containerOf = (vessel: Vessel): Container => ({
+  shape: vessel.shape,
+  headspace: vessel.headspace,
+  base: vessel.base,
+})
+
+export function limeChoice(setting: LimeSetting): LimeChoice[] {
+  const byId = (id: string) => LIMES.find((l) => l.id === id)!
+  return [
+    { lime: byId('lime_calcitic'), share: 1 - setting.dolomiteShare },
+    { lime: byId('lime_dolomitic'), share: setting.dolomiteShare },
+  ]
+}
+
+function blendParts(parts: { materialId: string; amount: number }[]): Outcome<BlendPart[]> {
+  const list: BlendPart[] = []
+  for (const part of parts) {
+    const material = preparedMaterial(part.materialId)
+    if (!material) return fail({ code: 'unknown-material', material: part.materialId })
+    list.push({ material, parts: part.amount })
+  }
+  return succeed(list)
+}
+
+/** The mix of a job in its container. `amounts` stands in for the recipe when judging what was really measured. */
+export function evaluateJob(
+  job: Job,
+  amounts = job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })),
+): Outcome<Evaluation> {
+  const parts = blendParts(amounts)
+  if (!parts.ok) return parts
+  const limes = limeChoice(job.lime)
+  const grams = limeGramsPerLitre(job)
+  if (!grams.ok) return grams
+  const answer = evaluate({
+    container: containerOf(job.vessel),
+    parts: parts.value,
+    limes,
+    limeGramsPerLitre: grams.value,
+  })
+  return answer.ok ? succeed(answer.value, ...answer.notes, ...grams.notes) : answer
+}
+
+/** Lime for the recipe by its setting, g per litre of blended mix. */
+export function limeGramsPerLitre(job: Job): Outcome<number> {
+  const { lime } = job
+  if (lime.mode === 'none') return succeed(0)
+  if (lime.mode === 'fixed') {
+    if (!(lime.gramsPerLitre >= 0))
+      return fail({ code: 'amount-negative', field: 'limeGramsPerLitre', value: lime.gramsPerLitre })
+    if (lime.gramsPerLitre > 50)
+      return fail({ code: 'size-too-large', field: 'limeGramsPerLitre', value: lime.gramsPerLitre, limit: 50 })
+    return succeed(lime.gramsPerLitre)
+  }
+  const parts = blendParts(job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })))
+  if (!parts.ok) return parts
+  const mixed = blend(parts.value)
+  if (!mixed.ok) return mixed
+  const plan = limeForTarget(mixed.value, limeChoice(lime), lime.target)
+  return plan.ok ? succeed(plan.value.gramsPerLitre, ...plan.notes) : plan
+}
+
+export interface Quantities {
+  /** Mix in place in all containers, litres. */
+  inPlace: number
+  /** Blended mix to make, with what watering-in settles, litres. */
+  toBlend: number
+  plan: BatchPlan
+  /** Lime for one litre of blend, g. */
+  limeGramsPerLitre: number
+  /** The mix as it will be measured, rounding included. */
+  asMeasured: Evaluation
+  asWritten: Evaluation
+}
+
+/** Everything from one container's answer to all the buckets of a job. */
+export function quantitiesOf(job: Job): Outcome<Quantities> {
+  const written = evaluateJob(job)
+  if (!written.ok) return written
+  const count = job.vessel.count
+  if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
+  if (count > 5000) return fail({ code: 'size-too-large', field: 'count', value: count, limit: 5000 })
+  if (!(job.plan.settling >= 0)) return fail({ code: 'amount-negative', field: 'settling', value: job.plan.settling })
+  if (job.plan.settling > 0.5)
+    return fail({ code: 'size-too-large', field: 'settling', value: job.plan.settling, limit: 0.5 })
+  const inPlace = written.value.fill.mixVolume * count
+  const toBlend = inPlace * (1 + job.plan.settling)
+  const plan = planBatches({
+    parts: job.parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
+    blendingLoss: written.value.blend.blendingLoss,
+    wanted: toBlend,
+    bucket: job.plan.bucket,
+    vessel: job.plan.vessel,
+  })
+  if (!plan.ok) return plan
+  const asMeasured = evaluateJob(
+    job,
+    plan.value.totals.map((t) => ({ materialId: t.id, amount: t.twelfths })),
+  )
+  if (!asMeasured.ok) return asMeasured
+  return succeed(
+    {
+      inPlace,
+      toBlend,
+      plan: plan.value,
+      limeGramsPerLitre: written.value.lime.gramsPerLitre,
+      asMeasured: asMeasured.value,
+      asWritten: written.value,
+    },
+    ...written.notes,
+    ...plan.notes,
+  )
+}
+
+/** Water most vegetables want within easy reach, volume fraction. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
+export const EASY_WATER_BAND = { low: 0.2, high: 0.3 }
+
+/** Bands when no crop is chosen: most vegetables. Air: Handreck & Black; pH: common practice. */
+export const GENERAL_BANDS = { airFilledPorosity: { low: 0.12, high: 0.3 }, pH: { low: 6.0, high: 6.8 } }
+
+export const bandsFor = (crop: Crop | undefined) => ({
+  airFilledPorosity: crop?.airFilledPorosity ?? GENERAL_BANDS.airFilledPorosity,
+  pH: crop?.pH ?? GENERAL_BANDS.pH,
+  easilyAvailableWater: EASY_WATER_BAND,
+})
+
+export type Station = 'fill' | 'mix' | 'buy' | 'make' | 'record'
+export const STATIONS: readonly Station[] = ['fill', 'mix', 'buy', 'make', 'record']
+
+/** Where a job stands: the first station with something left to do. */
+export function nextStation(job: Job): Station {
+  if (job.recordId) return 'record'
+  if (job.cropId === null && job.parts.length === 0) return 'fill'
+  if (job.parts.length === 0) return 'mix'
+  if (job.ticks.length === 0) return 'buy'
+  const q = quantitiesOf(job)
+  if (!q.ok) return 'mix'
+  const measures = q.value.plan.batches.reduce((s, b) => s + b.measures.length, 0)
+  return job.ticks.length >= measures ? 'record' : 'make'
+}

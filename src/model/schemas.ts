@@ -1,0 +1,155 @@
+import { z } from 'zod'
+
+// Zod would otherwise try to compile its checks with `new Function`, which the page's security policy forbids.
+z.config({ jitless: true })
+
+/** Any real number: whether it makes sense is for the core to say, next to the field it was typed in. */
+const number = z.number()
+const text = (max: number) => z.string().max(max)
+const id = z.string().min(1).max(80)
+
+export const shapeSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('roundPot'), topDiameter: number, baseDiameter: number, height: number }),
+  z.object({
+    kind: z.literal('box'),
+    topLength: number,
+    topWidth: number,
+    baseLength: number,
+    baseWidth: number,
+    height: number,
+  }),
+  z.object({ kind: z.literal('fabricBag'), diameter: number, height: number, bulge: number }),
+])
+
+export const baseSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('drainHoles') }),
+  z.object({ kind: z.literal('sideHoles'), height: number }),
+  z.object({ kind: z.literal('onSoil'), texture: z.enum(['coarse', 'loam', 'clay']) }),
+])
+
+/** What is filled: a shape the core knows, under the name the grower gave it, so many times. */
+export const vesselSchema = z.object({
+  kind: z.enum(['roundPot', 'box', 'raisedBed', 'fabricBag']),
+  shape: shapeSchema,
+  headspace: number,
+  base: baseSchema,
+  count: number,
+})
+
+export const partSchema = z.object({ materialId: id, twelfths: z.int().min(1).max(12_000) })
+
+export const limeSettingSchema = z.object({
+  mode: z.enum(['toTarget', 'fixed', 'none']),
+  /** pH wanted six weeks after mixing, when mode is toTarget. */
+  target: number,
+  /** g per litre of blended mix, when mode is fixed. */
+  gramsPerLitre: number,
+  /** Share of dolomite by weight, 0 to 1; the rest is ground limestone. */
+  dolomiteShare: z.number().min(0).max(1),
+})
+
+export const planSchema = z.object({
+  /** Litres. */
+  bucket: number,
+  /** Litres brim-full. */
+  vessel: number,
+  /** Extra mix for what watering-in settles, fraction. */
+  settling: number,
+})
+
+export const jobSchema = z.object({
+  id,
+  name: text(120),
+  createdAt: z.iso.datetime(),
+  cropId: id.nullable(),
+  vessel: vesselSchema,
+  parts: z.array(partSchema).max(40),
+  /** Size of one press of plus or minus. */
+  step: z.enum(['whole', 'half', 'third', 'quarter']),
+  lime: limeSettingSchema,
+  plan: planSchema,
+  /** Measures already in, as "batch:material". */
+  ticks: z.array(z.string().max(120)).max(20_000),
+  /** The record made from it, once done. */
+  recordId: id.nullable(),
+})
+
+export const recordSchema = z.object({
+  id,
+  jobId: id,
+  jobName: text(120),
+  cropId: id.nullable(),
+  madeOn: z.iso.date(),
+  note: text(10_000),
+  vessel: vesselSchema,
+  /** What was measured, all batches together. */
+  measured: z.array(z.object({ materialId: id, materialName: text(200), twelfths: z.int(), litres: number })),
+  bucket: number,
+  batchCount: z.int(),
+  blendLitres: number,
+  limes: z.array(z.object({ limeId: id, limeName: text(200), grams: number })),
+  /** What was expected of it on the day, for holding against what was found. */
+  predicted: z.object({
+    airFilledPorosity: number,
+    easilyAvailableWater: number,
+    containerCapacity: number,
+    pH: number,
+    drainedWeight: number,
+    blendingLoss: number,
+  }),
+})
+
+export const packSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('loose'), litres: z.number().positive() }),
+  z.object({ kind: z.literal('compressed'), litres: z.number().positive() }),
+  z.object({ kind: z.literal('block'), kg: z.number().positive() }),
+  z.object({ kind: z.literal('mass'), kg: z.number().positive() }),
+])
+
+export const shelfItemSchema = z.object({
+  materialId: id,
+  pack: packSchema,
+  /** Price of one pack in the grower's money, or null where unknown. */
+  price: z.number().min(0).nullable(),
+  /** Loose litres on hand. */
+  stock: z.number().min(0),
+})
+
+export const settingsSchema = z.object({
+  units: z.enum(['metric', 'us']),
+  theme: z.enum(['auto', 'light', 'dark', 'contrast']),
+})
+
+export const SCHEMAS = {
+  job: jobSchema,
+  record: recordSchema,
+  shelf: shelfItemSchema,
+  settings: settingsSchema,
+} as const
+
+/** Version each kind of record is written with today. Raise it together with a migration. */
+export const SCHEMA_VERSIONS: Record<Kind, number> = { job: 1, record: 1, shelf: 1, settings: 1 }
+
+export type Kind = keyof typeof SCHEMAS
+export type Vessel = z.infer<typeof vesselSchema>
+export type VesselKind = Vessel['kind']
+export type Part = z.infer<typeof partSchema>
+export type LimeSetting = z.infer<typeof limeSettingSchema>
+export type Plan = z.infer<typeof planSchema>
+export type Job = z.infer<typeof jobSchema>
+export type MixRecord = z.infer<typeof recordSchema>
+export type ShelfItem = z.infer<typeof shelfItemSchema>
+export type Settings = z.infer<typeof settingsSchema>
+export interface DataOf {
+  job: Job
+  record: MixRecord
+  shelf: ShelfItem
+  settings: Settings
+}
+export type AnyData = DataOf[Kind]
+
+/** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
+export function kindOfKey(key: string): Kind | null {
+  const head = key.split('/')[0]!
+  return head in SCHEMAS && (head === 'settings') === (key === 'settings') ? (head as Kind) : null
+}

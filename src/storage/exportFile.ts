@@ -1,0 +1,87 @@
+import { z } from 'zod'
+import type { Change } from '@/model/commands'
+import type { Garden } from '@/model/garden'
+import { sameData } from '@/model/same'
+import type { AnyData } from '@/model/schemas'
+import { readEnvelope, writeEnvelope, type Unreadable } from './envelope'
+import type { SetAside } from './setAside'
+
+export const FILE_FORMAT = 'open-bed-garden'
+export const FILE_VERSION = 1
+
+const fileSchema = z.object({
+  format: z.literal(FILE_FORMAT),
+  formatVersion: z.int().min(1),
+  exportedAt: z.string(),
+  records: z.array(z.looseObject({ key: z.string() })),
+  setAside: z.array(z.unknown()).optional(),
+})
+
+/** One file with everything: records in their envelopes, and what lies set aside, raw. */
+export function exportFile(garden: Garden, setAside: readonly SetAside[], at: string): string {
+  const records = [...garden]
+    .sort(([a], [b]) => a.localeCompare(b))
+    .map(([key, data]) => ({ key, ...writeEnvelope(key, data, 0, at) }))
+  return JSON.stringify(
+    { format: FILE_FORMAT, formatVersion: FILE_VERSION, exportedAt: at, records, setAside },
+    null,
+    1,
+  )
+}
+
+export type FileProblem =
+  | { code: 'file-not-json'; message: string }
+  | { code: 'file-not-ours'; where: string }
+  | { code: 'file-newer'; version: number; known: number }
+
+/** What importing a file would do, before anything is touched. */
+export interface ImportPreview {
+  exportedAt: string
+  added: Change[]
+  changed: Change[]
+  unchanged: number
+  /** Records of the file that this Open Bed cannot read; they would be left out. */
+  unreadable: Unreadable[]
+}
+
+/** Checks a file against the garden it would come into. Nothing is changed. */
+export function previewImport(
+  text: string,
+  garden: Garden,
+): { ok: true; preview: ImportPreview } | { ok: false; problem: FileProblem } {
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch (error) {
+    return { ok: false, problem: { code: 'file-not-json', message: (error as Error).message } }
+  }
+  const head = z.looseObject({ format: z.literal(FILE_FORMAT), formatVersion: z.int() }).safeParse(json)
+  if (head.success && head.data.formatVersion > FILE_VERSION)
+    return { ok: false, problem: { code: 'file-newer', version: head.data.formatVersion, known: FILE_VERSION } }
+  const file = fileSchema.safeParse(json)
+  if (!file.success) {
+    const where = file.error.issues[0]!.path.map(String).join('.') || 'the top of the file'
+    return { ok: false, problem: { code: 'file-not-ours', where } }
+  }
+  const preview: ImportPreview = {
+    exportedAt: file.data.exportedAt,
+    added: [],
+    changed: [],
+    unchanged: 0,
+    unreadable: [],
+  }
+  const seen = new Map<string, AnyData>()
+  for (const record of file.data.records) {
+    const { key, ...raw } = record
+    const read = readEnvelope(key, raw)
+    if (!read.ok) preview.unreadable.push(read.why)
+    else seen.set(key, read.data)
+  }
+  for (const [key, after] of seen) {
+    const before = garden.get(key) ?? null
+    if (before === null) preview.added.push({ key, before, after })
+    else if (sameData(before, after)) preview.unchanged++
+    else preview.changed.push({ key, before, after })
+  }
+  return { ok: true, preview }
+}

@@ -1,0 +1,10 @@
+/** Where records are kept. The browser's database in the app, a plain map in tests and when all else fails. */
+export interface StoragePort {
+  keys(): Promise<string[]>
+  get(key: string): Promise<unknown>
+  set(key: string, value: unknown): Promise<void>
+  remove(key: string): Promise<void>
+}
+
+/** Runs work that no other tab may interleave with. */
+export type Lock = <T>(work: () => Promise<T>) => Promise<T>

@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import { readEnvelope, type Unreadable } from './envelope'
+import type { StoragePort } from './port'
+
+const PREFIX = 'set-aside/'
+
+/** A stored value that could not be used, or lost to a later writer: kept whole until the grower lets it go. */
+export interface SetAside {
+  /** Its key in the store. */
+  id: string
+  key: string
+  at: string
+  why: Unreadable | { code: 'overwritten'; key: string }
+  raw: unknown
+}
+
+const setAsideSchema = z.object({
+  key: z.string(),
+  at: z.string(),
+  why: z.looseObject({ code: z.string() }),
+  raw: z.unknown(),
+})
+
+export const isSetAsideKey = (key: string) => key.startsWith(PREFIX)
+
+/** Puts a raw value aside; answers where. The original stays until `port.remove` is called by the one who asked. */
+export async function putAside(
+  port: StoragePort,
+  key: string,
+  raw: unknown,
+  why: SetAside['why'],
+  at: string,
+): Promise<SetAside> {
+  const taken = new Set(await port.keys())
+  let id = `${PREFIX}${at}/${key}`
+  for (let n = 2; taken.has(id); n++) id = `${PREFIX}${at}/${n}/${key}`
+  const item = { key, at, why, raw }
+  await port.set(id, item)
+  return { id, ...item }
+}
+
+/** Reads what was put aside; a set-aside entry that is itself broken is still listed, whole. */
+export async function listSetAside(port: StoragePort): Promise<SetAside[]> {
+  const items: SetAside[] = []
+  for (const id of (await port.keys()).filter(isSetAsideKey)) {
+    const raw = await port.get(id)
+    const parsed = setAsideSchema.safeParse(raw)
+    items.push(
+      parsed.success
+        ? { id, ...parsed.data, why: parsed.data.why as SetAside['why'] }
+        : { id, key: id, at: '', why: { code: 'broken', key: id, where: 'set-aside entry', message: 'unreadable' }, raw },
+    )
+  }
+  return items.sort((a, b) => b.at.localeCompare(a.at))
+}
+
+/** Puts an entry back under its own key if it can be read now and nothing stands there. */
+export async function putBack(port: StoragePort, item: SetAside): Promise<boolean> {
+  if (!readEnvelope(item.key, item.raw).ok) return false
+  if ((await port.get(item.key)) !== null) return false
+  await port.set(item.key, item.raw)
+  await port.remove(item.id)
+  return true
+}

@@ -1,0 +1,97 @@
+import { CM_PER_INCH, GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, GRAMS_PER_OUNCE, KG_PER_POUND, LITRES } from '@/core/units'
+import type { Settings } from '@/model/schemas'
+
+export type UnitSystem = Settings['units']
+
+/** Quantities a field can hold: what the core counts in, and what each system shows. */
+export const QUANTITIES = {
+  length: { metric: { unit: 'cm', factor: 1, digits: 1 }, us: { unit: 'in', factor: 1 / CM_PER_INCH, digits: 2 } },
+  volume: { metric: { unit: 'L', factor: 1, digits: 1 }, us: { unit: 'gal', factor: 1 / LITRES.usGallon, digits: 2 } },
+  bagVolume: {
+    metric: { unit: 'L', factor: 1, digits: 1 },
+    us: { unit: 'cu ft', factor: 1 / LITRES.cubicFoot, digits: 2 },
+  },
+  weight: { metric: { unit: 'kg', factor: 1, digits: 2 }, us: { unit: 'lb', factor: 1 / KG_PER_POUND, digits: 1 } },
+  dose: {
+    metric: { unit: 'g/L', factor: 1, digits: 2 },
+    us: { unit: 'oz/gal', factor: 1 / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, digits: 3 },
+  },
+  percent: { metric: { unit: '%', factor: 100, digits: 1 }, us: { unit: '%', factor: 100, digits: 1 } },
+  number: { metric: { unit: '', factor: 1, digits: 2 }, us: { unit: '', factor: 1, digits: 2 } },
+} as const
+export type Quantity = keyof typeof QUANTITIES
+
+/** A core value as a field shows it: no more digits than it needs. */
+export function toFieldText(value: number, quantity: Quantity, units: UnitSystem): string {
+  const { factor, digits } = QUANTITIES[quantity][units]
+  return String(Number((value * factor).toFixed(digits)))
+}
+
+const VULGAR: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75, '⅓': 1 / 3, '⅔': 2 / 3 }
+
+/** Reads what people type: "12", "12,5", "1 1/2", "½", "1½". Null where it is no number. */
+export function parseNumber(text: string): number | null {
+  const clean = text.trim().replace(',', '.').replace('−', '-')
+  const plain = Number(clean)
+  if (clean !== '' && Number.isFinite(plain)) return plain
+  const mixed = /^(-)?(\d+)?\s*(?:(\d+)\/(\d+)|([¼½¾⅓⅔]))$/.exec(clean)
+  if (!mixed) return null
+  const fraction = mixed[5] ? VULGAR[mixed[5]]! : Number(mixed[3]) / Number(mixed[4])
+  const value = Number(mixed[2] ?? 0) + fraction
+  return Number.isFinite(value) ? (mixed[1] ? -value : value) : null
+}
+
+/** A field's text as a core value, or null where it is no number. */
+export function fromFieldText(text: string, quantity: Quantity, units: UnitSystem): number | null {
+  const shown = parseNumber(text)
+  return shown === null ? null : shown / QUANTITIES[quantity][units].factor
+}
+
+const round = (value: number, digits: number) => value.toFixed(digits)
+/** Three figures or so, whole numbers from 100 up. */
+const figures = (value: number) => {
+  const size = Math.abs(value)
+  return round(value, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2)
+}
+const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
+
+/** "38.2 L", "1.21 m³" or "10.1 gal", "42.7 cu ft". Litres in. */
+export function volumeText(litres: number, units: UnitSystem): string {
+  if (units === 'metric') return litres >= 1000 ? `${round(litres / 1000, 2)} m³` : `${withoutZeros(figures(litres))} L`
+  const gallons = litres / LITRES.usGallon
+  if (gallons < 1) return `${withoutZeros(round(litres / LITRES.usQuart, 1))} qt`
+  return gallons >= 40 ? `${round(litres / LITRES.cubicFoot, 1)} cu ft` : `${withoutZeros(figures(gallons))} gal`
+}
+
+/** "26 kg" or "57 lb". Kilograms in. */
+export const weightText = (kg: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${round(kg, kg < 9.95 ? 1 : 0)} kg`
+    : `${round(kg / KG_PER_POUND, kg / KG_PER_POUND < 9.95 ? 1 : 0)} lb`
+
+/** "658 g", "1.32 kg" or "23.2 oz", "2.9 lb". Grams in. */
+export function doseWeightText(grams: number, units: UnitSystem): string {
+  if (units === 'metric') return grams >= 1000 ? `${round(grams / 1000, 2)} kg` : `${round(grams, grams < 10 ? 1 : 0)} g`
+  const ounces = grams / GRAMS_PER_OUNCE
+  return ounces >= 32 ? `${round(ounces / 16, 1)} lb` : `${round(ounces, ounces < 10 ? 2 : 1)} oz`
+}
+
+/** "2.9 g/L" or "0.39 oz/gal". g per litre in. */
+export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${round(gramsPerLitre, 1)} g/L`
+    : `${round(gramsPerLitre / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, 2)} oz/gal`
+
+/** "25 cm" or "9.8 in". Centimetres in. */
+export const lengthText = (cm: number, units: UnitSystem): string =>
+  units === 'metric' ? `${withoutZeros(round(cm, 1))} cm` : `${withoutZeros(round(cm / CM_PER_INCH, 1))} in`
+
+/** "360 kg/m²" or "74 lb/ft²". kg per m2 in. */
+export const loadText = (load: number, units: UnitSystem): string =>
+  units === 'metric' ? `${round(load, 0)} kg/m²` : `${round((load / KG_PER_POUND) * 0.3048 ** 2, 0)} lb/ft²`
+
+/** "18 %". Fraction in. */
+export const percentText = (fraction: number, digits = 0): string => `${round(fraction * 100, digits)} %`
+
+/** "6.4". */
+export const pHText = (pH: number): string => round(pH, 1)
