@@ -10,6 +10,7 @@ export type Command =
   | { type: 'job/crop'; jobId: string; cropId: string | null }
   | { type: 'job/vessel'; jobId: string; vessel: Vessel }
   | { type: 'job/plan'; jobId: string; plan: Partial<Plan> }
+  | { type: 'job/note'; jobId: string; note: string }
   | { type: 'job/remove'; jobId: string }
   | { type: 'job/finish'; jobId: string; record: MixRecord }
   | { type: 'part/add'; jobId: string; materialId: string; twelfths: number }
@@ -49,6 +50,8 @@ function nextJob(job: Job, command: Command): Job {
   switch (command.type) {
     case 'job/rename':
       return { ...job, name: command.name }
+    case 'job/note':
+      return { ...job, note: command.note }
     case 'job/crop': {
       const target = cropTargetPH(command.cropId)
       return { ...job, cropId: command.cropId, lime: target === null ? job.lime : { ...job.lime, target } }
@@ -151,6 +154,7 @@ export function changesOf(garden: Garden, command: Command): Change[] {
 export function mergeKeyOf(command: Command): string | null {
   switch (command.type) {
     case 'job/rename':
+    case 'job/note':
     case 'job/vessel':
     case 'job/plan':
     case 'mix/lime':

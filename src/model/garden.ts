@@ -76,6 +76,7 @@ export function startingJob(id: string, createdAt: string, kind: VesselKind): Jo
     lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
     plan: { bucket: 10, vessel: 90, settling: 0.07 },
     ticks: [],
+    note: '',
     recordId: null,
   }
 }

@@ -149,17 +149,3 @@ export const bandsFor = (crop: Crop | undefined) => ({
   easilyAvailableWater: EASY_WATER_BAND,
 })
 
-export type Station = 'fill' | 'mix' | 'buy' | 'make' | 'record'
-export const STATIONS: readonly Station[] = ['fill', 'mix', 'buy', 'make', 'record']
-
-/** Where a job stands: the first station with something left to do. */
-export function nextStation(job: Job): Station {
-  if (job.recordId) return 'record'
-  if (job.cropId === null && job.parts.length === 0) return 'fill'
-  if (job.parts.length === 0) return 'mix'
-  if (job.ticks.length === 0) return 'buy'
-  const q = quantitiesOf(job)
-  if (!q.ok) return 'mix'
-  const measures = q.value.plan.batches.reduce((s, b) => s + b.measures.length, 0)
-  return job.ticks.length >= measures ? 'record' : 'make'
-}

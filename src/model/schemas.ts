@@ -70,6 +70,8 @@ export const jobSchema = z.object({
   plan: planSchema,
   /** Measures already in, as "batch:material". */
   ticks: z.array(z.string().max(120)).max(20_000),
+  /** Note being written for the record. */
+  note: text(10_000),
   /** The record made from it, once done. */
   recordId: id.nullable(),
 })

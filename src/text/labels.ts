@@ -1,8 +1,9 @@
 import type { Pack } from '@/core/data'
 import { measureText } from '@/core/mixing'
 import type { Command } from '@/model/commands'
-import { materialById, type Station } from '@/model/reckoning'
-import type { Job, VesselKind } from '@/model/schemas'
+import type { Station } from '@/model/batchCard'
+import { materialById } from '@/model/reckoning'
+import type { AnyData, Job, MixRecord, VesselKind } from '@/model/schemas'
 import { volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
@@ -59,6 +60,8 @@ export function commandText(command: Command): string {
       return 'new job'
     case 'job/rename':
       return 'name'
+    case 'job/note':
+      return 'note'
     case 'job/crop':
       return 'crop'
     case 'job/vessel':
@@ -92,4 +95,13 @@ export function commandText(command: Command): string {
     case 'garden/import':
       return 'import'
   }
+}
+
+/** A stored record in words, for lists of what an import would change. */
+export function recordName(key: string, data: AnyData | null): string {
+  const [head, id = ''] = key.split('/')
+  if (head === 'job') return `job “${jobTitle(data as Job)}”`
+  if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`
+  if (head === 'shelf') return `shelf: ${shortName(id)}`
+  return 'settings'
 }

@@ -89,8 +89,8 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     short,
   })
 
-  // A last batch under a fiftieth of the job is left to the settling allowance.
-  const slack = wanted * 0.02
+  // Half a percent of the job is less than a bucket shows: no batch is made for it.
+  const slack = wanted * 0.005
   const batches: Batch[] = []
   let left = wanted
   while (left >= fullBlend - slack && left > slack) {

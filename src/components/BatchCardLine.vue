@@ -1,0 +1,91 @@
+<script setup lang="ts">
+/** One measure of a batch, big enough for a glove: press anywhere on it when it is in. */
+import { computed } from 'vue'
+import type { CardLine } from '@/model/batchCard'
+import { shortName } from '@/text/labels'
+import { bucketsText, limeSpoons, lineText } from '@/text/measures'
+import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
+import BucketGlyph from './BucketGlyph.vue'
+import { lookOf } from './cutaway/looks'
+
+const { line, units, done } = defineProps<{ line: CardLine; units: UnitSystem; done: boolean }>()
+const emit = defineEmits<{ tick: [done: boolean] }>()
+
+/** Whole buckets, then the part of one; many are told by number alone. */
+const glyphs = computed(() => {
+  if (line.kind !== 'measure') return []
+  const whole = Math.floor(line.twelfths / 12)
+  const rest = line.twelfths % 12
+  return whole > 5 ? [12] : [...Array.from({ length: whole }, () => 12), ...(rest ? [rest] : [])]
+})
+</script>
+
+<template>
+  <li>
+    <label class="line" :class="{ done }">
+      <input
+        type="checkbox"
+        :checked="done"
+        :aria-label="lineText(line, units)"
+        @change="emit('tick', ($event.target as HTMLInputElement).checked)"
+      />
+      <span class="words">
+        <strong class="figure">{{ line.kind === 'measure' ? bucketsText(line.twelfths) : doseWeightText(line.grams, units) }}</strong>
+        <span>{{ line.kind === 'measure' ? shortName(line.id) : line.lime.name }}</span>
+        <small>{{ line.kind === 'measure' ? volumeText(line.litres, units) : limeSpoons(line.grams, line.lime.bulkDensity.value, units) }}</small>
+      </span>
+      <span v-if="line.kind === 'measure'" class="glyphs">
+        <BucketGlyph v-for="(g, i) in glyphs" :key="i" :twelfths="g" :tint="lookOf(line.material).tint" />
+      </span>
+    </label>
+  </li>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  min-height: 64px;
+  padding: 8px 6px;
+  border-bottom: 1px solid var(--rule);
+  cursor: pointer;
+}
+input {
+  width: 30px;
+  height: 30px;
+  flex: none;
+  accent-color: var(--clay);
+}
+.words {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(8.5rem, auto) 1fr;
+  column-gap: 12px;
+  align-items: baseline;
+}
+.words small {
+  grid-column: 2;
+}
+.figure {
+  font-size: 1.25rem;
+}
+.done .words {
+  color: var(--ink-soft);
+  text-decoration: line-through;
+}
+.glyphs {
+  display: flex;
+  gap: 3px;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+@media (max-width: 760px) {
+  .words {
+    grid-template-columns: 1fr;
+  }
+  .words small {
+    grid-column: 1;
+  }
+}
+</style>

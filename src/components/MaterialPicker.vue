@@ -1,0 +1,116 @@
+<script setup lang="ts">
+/** The shelf, to take a material from: search, families, arrow keys. */
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, nextTick, ref, watch } from 'vue'
+import type { Material } from '@/core/data'
+import { FAMILY_NAMES, matches } from '@/text/materials'
+import { percentText } from '@/text/units'
+import MaterialSwatch from './MaterialSwatch.vue'
+
+const { materials, taken } = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ pick: [materialId: string] }>()
+
+const search = ref('')
+const list = ref<HTMLElement | null>(null)
+const found = computed(() => materials.filter((m) => matches(m, search.value)))
+
+watch(visible, async (open) => {
+  if (!open) return
+  search.value = ''
+  await nextTick()
+  setTimeout(() => document.querySelector<HTMLInputElement>('#material-search')?.focus())
+})
+
+function pick(material: Material) {
+  emit('pick', material.id)
+  visible.value = false
+}
+function move(event: KeyboardEvent, by: 1 | -1) {
+  const buttons = [...(list.value?.querySelectorAll('button') ?? [])]
+  const at = buttons.indexOf(document.activeElement as HTMLButtonElement)
+  const next = buttons[at + by]
+  event.preventDefault()
+  if (next) next.focus()
+  else if (by < 0) document.querySelector<HTMLInputElement>('#material-search')?.focus()
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal dismissable-mask header="Add from the shelf" :style="{ width: 'min(40rem, 96vw)' }">
+    <div @keydown.down="move($event, 1)" @keydown.up="move($event, -1)">
+      <InputText
+        id="material-search"
+        v-model="search"
+        class="search"
+        placeholder="Search: perlite, peat-free, compost…"
+        aria-label="Search materials"
+        autocomplete="off"
+        @keydown.enter.prevent="found[0] && pick(found[0])"
+      />
+      <ul ref="list" class="plain list">
+        <li v-for="m in found" :key="m.id">
+          <button type="button" @click="pick(m)">
+            <MaterialSwatch :material="m" :size="34" />
+            <span class="words">
+              <span>{{ m.name }}<em v-if="taken.has(m.id)"> · in the mix</em></span>
+              <small>{{ FAMILY_NAMES[m.family] }}</small>
+            </span>
+            <small class="numbers">
+              air {{ percentText(m.properties.totalPorosity.value - m.properties.waterAt10Cm.value) }} · pH
+              {{ m.properties.pH.value }}
+            </small>
+          </button>
+        </li>
+      </ul>
+      <p v-if="found.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+      <p class="soft foot">Air as in a 20 cm column of the material alone. Enter takes the first.</p>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.search {
+  width: 100%;
+  margin-bottom: 8px;
+}
+.list {
+  max-height: min(52vh, 26rem);
+  overflow-y: auto;
+}
+.list button {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  width: 100%;
+  padding: 7px 6px;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.list button:hover,
+.list button:focus-visible {
+  background: var(--clay-wash);
+}
+.list button:focus-visible {
+  outline-offset: -3px;
+}
+.words {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  line-height: 1.2;
+}
+.numbers {
+  white-space: nowrap;
+}
+.foot {
+  margin: 8px 0 0;
+  font-size: 0.88rem;
+}
+</style>

@@ -1,0 +1,189 @@
+<script setup lang="ts">
+/** What the mix will do in this container, each figure against what is wanted, and why. */
+import { computed } from 'vue'
+import type { Band } from '@/core/data'
+import type { Evaluation } from '@/core/evaluate'
+import { containerProfile } from '@/core/water'
+import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight/wetWeight'
+import type { VesselKind } from '@/model/schemas'
+import { lengthText, loadText, percentText, pHText, volumeText, weightText, type UnitSystem } from '@/text/units'
+import ReadingGauge from './ReadingGauge.vue'
+
+const { evaluation, bands, cropName, units, vesselKind } = defineProps<{
+  evaluation: Evaluation
+  bands: { airFilledPorosity: Band; easilyAvailableWater: Band; pH: Band }
+  cropName: string | null
+  units: UnitSystem
+  vesselKind: VesselKind
+}>()
+
+const who = computed(() => (cropName ? `${cropName.toLowerCase()} likes` : 'most like'))
+const verdictOf = (value: number, band: Band, slack: number) =>
+  value < band.low - slack ? 'low' : value > band.high + slack ? 'high' : 'good'
+const percentBand = (b: Band) => `${Math.round(b.low * 100)}–${Math.round(b.high * 100)} %`
+
+const AIR_SCALE = 0.5
+const WATER_SCALE = 0.5
+const PH_SCALE = { from: 3.5, to: 8 }
+const onPH = (pH: number) => (pH - PH_SCALE.from) / (PH_SCALE.to - PH_SCALE.from)
+
+const air = computed(() => {
+  const value = evaluation.profile.airFilledPorosity
+  // Half a point either way is nothing a grower could measure.
+  const verdict = verdictOf(value, bands.airFilledPorosity, 0.005)
+  return {
+    value,
+    verdict,
+    advice:
+      verdict === 'low'
+        ? 'Roots would be short of air at this depth. Add something coarse, or take a deeper container.'
+        : verdict === 'high'
+          ? 'It drains fast and dries fast. Add something that holds water, or take a shallower container.'
+          : '',
+  } as const
+})
+const water = computed(() => {
+  const value = evaluation.profile.easilyAvailableWater
+  const verdict = verdictOf(value, bands.easilyAvailableWater, 0.005)
+  return {
+    value,
+    verdict,
+    advice:
+      verdict === 'low'
+        ? 'Little within easy reach: expect to water often.'
+        : verdict === 'high'
+          ? 'Plenty of water: let it dry a little between waterings.'
+          : '',
+  } as const
+})
+const pH = computed(() => {
+  const value = evaluation.lime.pH
+  const verdict = verdictOf(value, bands.pH, 0.05)
+  return {
+    value,
+    verdict,
+    advice:
+      verdict === 'low'
+        ? 'Too acid: lime raises it.'
+        : verdict === 'high'
+          ? evaluation.lime.gramsPerLitre > 0.005
+            ? 'Too much lime for this crop.'
+            : 'Lime never lowers pH: more peat or bark and less compost would.'
+          : '',
+  } as const
+})
+
+/** The same mix in straight pots of other depths: the lesson of the container. */
+const depths = computed(() =>
+  [8, 15, 30, 60].map((depth) => ({
+    depth,
+    air: containerProfile(
+      { shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: depth }, headspace: 0, base: { kind: 'drainHoles' } },
+      [{ top: depth, totalPorosity: evaluation.blend.totalPorosity, waterAt: evaluation.blend.waterAt }],
+      40,
+    ).airFilledPorosity,
+  })),
+)
+const litres = (fraction: number) => volumeText(fraction * evaluation.fill.mixVolume, units)
+const buffers = computed(() => {
+  const total = evaluation.blend.shares.reduce((s, p) => s + p.share * p.material.properties.bufferCapacity.value, 0)
+  return evaluation.blend.shares
+    .map((p) => ({
+      name: p.material.name.replace(/\s*\(.*\)$/, ''),
+      pH: p.material.properties.pH.value,
+      weight: (p.share * p.material.properties.bufferCapacity.value) / total,
+    }))
+    .sort((a, b) => b.weight - a.weight)
+})
+const wide = computed(() => vesselKind === 'raisedBed')
+</script>
+
+<template>
+  <div>
+    <ReadingGauge
+      label="Air after draining"
+      term="Air-filled porosity at container capacity"
+      :value="percentText(air.value)"
+      :wanted="`${who} ${percentBand(bands.airFilledPorosity)}`"
+      :position="air.value / AIR_SCALE"
+      :band="{ from: bands.airFilledPorosity.low / AIR_SCALE, to: bands.airFilledPorosity.high / AIR_SCALE }"
+      :verdict="air.verdict"
+      :advice="air.advice"
+    >
+      <p>
+        Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend; {{ percentText(evaluation.profile.containerCapacity) }}
+        stay full of water when draining ends, at the depth of {{ lengthText(evaluation.fill.mixHeight, units) }}. The rest is air.
+      </p>
+      <p>
+        The same mix in straight pots:
+        <template v-for="(d, i) in depths" :key="d.depth"
+          >{{ i ? ', ' : '' }}{{ lengthText(d.depth, units) }} deep {{ percentText(d.air) }}</template
+        >. Depth drains a mix, not holes.
+      </p>
+    </ReadingGauge>
+    <ReadingGauge
+      label="Water within easy reach"
+      term="Easily available water, drained state to 50 cm tension"
+      :value="percentText(water.value)"
+      :wanted="`good: ${percentBand(bands.easilyAvailableWater)}`"
+      :position="water.value / WATER_SCALE"
+      :band="{ from: bands.easilyAvailableWater.low / WATER_SCALE, to: bands.easilyAvailableWater.high / WATER_SCALE }"
+      :verdict="water.verdict"
+      :advice="water.advice"
+    >
+      <p>
+        {{ litres(evaluation.profile.easilyAvailableWater) }} in each container. Then
+        {{ litres(evaluation.profile.waterBufferingCapacity) }} that roots work harder for (50 to 100 cm), and
+        {{ litres(evaluation.profile.heldWater) }} held tighter still. Band: De Boodt &amp; Verdonck 1972.
+      </p>
+    </ReadingGauge>
+    <ReadingGauge
+      label="pH in six weeks"
+      term="pH of the blend, lime reacted by then"
+      :value="pHText(pH.value)"
+      :wanted="`${who} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`"
+      :position="onPH(pH.value)"
+      :band="{ from: onPH(bands.pH.low), to: onPH(bands.pH.high) }"
+      :verdict="pH.verdict"
+      :advice="pH.advice"
+    >
+      <p>
+        pH {{ pHText(evaluation.blend.pH) }} before lime. Who holds it there:
+        <template v-for="(b, i) in buffers" :key="b.name"
+          >{{ i ? ', ' : '' }}{{ b.name }} (pH {{ b.pH }}) {{ percentText(b.weight) }}</template
+        >. Peat and limes vary from bag to bag: test after a fortnight.
+      </p>
+    </ReadingGauge>
+    <ReadingGauge
+      :label="wide ? 'Weight on the ground' : 'Weight just after watering'"
+      term="Mix and the water it keeps; container and plant come on top"
+      :value="wide ? loadText(evaluation.weights.floorLoad, units) : weightText(evaluation.weights.drained, units)"
+      :wanted="wide ? 'wet through' : evaluation.weights.drained > LIFT_LIMIT ? 'two people to lift' : 'one can lift it'"
+      :position="null"
+      :band="null"
+      verdict="plain"
+    >
+      <p>
+        Bone dry {{ weightText(evaluation.weights.dry, units) }}, drained {{ weightText(evaluation.weights.drained, units) }}, every
+        pore full {{ weightText(evaluation.weights.saturated, units) }}: {{ loadText(evaluation.weights.floorLoad, units) }} on what
+        it stands on. For scale only, many dwelling floors are designed for {{ loadText(FLOOR_DESIGN_LOAD, units) }}: ask a
+        structural engineer. One person: {{ weightText(LIFT_LIMIT, units) }} at best (NIOSH lifting equation).
+      </p>
+    </ReadingGauge>
+    <ReadingGauge
+      label="Lost on stirring"
+      term="Volume lost on blending"
+      :value="percentText(evaluation.blend.blendingLoss)"
+      wanted="of what you measure"
+      :position="null"
+      :band="null"
+      verdict="plain"
+    >
+      <p>
+        {{ percentText(evaluation.blend.packingLoss, 1) }} because fine grains fall between coarse ones,
+        {{ percentText(evaluation.blend.compressionLoss, 1) }} because heavy parts press soft ones. What goes is air. Settling on
+        watering-in comes on top and is allowed for under Buy.
+      </p>
+    </ReadingGauge>
+  </div>
+</template>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+/** Bucket, tub and the allowance for settling. */
+import type { Plan } from '@/model/schemas'
+import type { Sentence } from '@/text/problems.en'
+import type { UnitSystem } from '@/text/units'
+import QuantityField from './QuantityField.vue'
+
+const { plan, units, beside } = defineProps<{ plan: Plan; units: UnitSystem; beside: (field: string) => Sentence | null }>()
+const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
+</script>
+
+<template>
+  <div class="fields">
+    <QuantityField
+      label="Bucket"
+      quantity="volume"
+      :units="units"
+      :problem="beside('bucket')"
+      :model-value="plan.bucket"
+      hint="what you measure with, to its mark"
+      @update:model-value="emit('change', { bucket: $event })"
+    />
+    <QuantityField
+      label="Tub, tarp or barrow"
+      quantity="volume"
+      :units="units"
+      :problem="beside('vessel')"
+      :model-value="plan.vessel"
+      hint="brim-full; two thirds is used, to turn in"
+      @update:model-value="emit('change', { vessel: $event })"
+    />
+    <QuantityField
+      label="Allowance for settling"
+      quantity="percent"
+      :units="units"
+      :problem="beside('settling')"
+      :model-value="plan.settling"
+      hint="5 to 10 % goes when it is watered in"
+      @update:model-value="emit('change', { settling: $event })"
+    />
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 14px;
+}
+@media (max-width: 600px) {
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+/** One figure against the band wanted: the value in words first, a scale, and why on request. */
+import { computed } from 'vue'
+
+const {
+  label,
+  term,
+  value,
+  wanted,
+  position,
+  band,
+  verdict,
+  advice = '',
+} = defineProps<{
+  label: string
+  /** The field's own term. */
+  term: string
+  value: string
+  /** The band in words, for example "peppers like 15-30 %". */
+  wanted: string
+  /** Where the value lies on the scale, 0 to 1; null draws no scale. */
+  position: number | null
+  band: { from: number; to: number } | null
+  verdict: 'good' | 'low' | 'high' | 'plain'
+  advice?: string
+}>()
+
+const VERDICTS = { good: { mark: '✓', words: 'within' }, low: { mark: '▼', words: 'below' }, high: { mark: '▲', words: 'above' }, plain: { mark: '', words: '' } }
+const shown = computed(() => VERDICTS[verdict])
+const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
+</script>
+
+<template>
+  <section class="gauge" :class="verdict" :aria-label="label">
+    <div class="head">
+      <span class="label">{{ label }}</span>
+      <span v-if="shown.mark" class="verdict"><span aria-hidden="true">{{ shown.mark }}</span> {{ shown.words }}</span>
+    </div>
+    <div class="line">
+      <strong class="figure">{{ value }}</strong>
+      <span class="wanted">{{ wanted }}</span>
+    </div>
+    <div v-if="position !== null" class="scale" aria-hidden="true">
+      <span v-if="band" class="band" :style="{ left: percent(band.from), width: percent(band.to - band.from) }" />
+      <span class="needle glide" :style="{ left: percent(position) }" />
+    </div>
+    <p v-if="advice" class="advice">{{ advice }}</p>
+    <details>
+      <summary>Why?</summary>
+      <p class="term">{{ term }}</p>
+      <slot />
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.gauge {
+  padding: 9px 0 7px;
+  border-bottom: 1px solid var(--rule);
+}
+.head,
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 10px;
+}
+.label {
+  font-weight: 600;
+}
+.figure {
+  font-size: 1.5rem;
+  line-height: 1.15;
+  white-space: nowrap;
+}
+.wanted {
+  color: var(--ink-soft);
+  font-size: 0.92rem;
+  text-align: right;
+}
+.verdict {
+  font-size: 0.9rem;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.good .verdict {
+  color: var(--leaf);
+}
+.low .verdict,
+.high .verdict {
+  color: var(--straw);
+}
+.scale {
+  position: relative;
+  height: 9px;
+  margin: 6px 0 4px;
+  background: color-mix(in srgb, var(--rule) 55%, transparent);
+  border-radius: 5px;
+}
+.band {
+  position: absolute;
+  inset-block: 0;
+  background: var(--leaf-wash);
+  border-inline: 2px solid var(--leaf);
+}
+.needle {
+  position: absolute;
+  top: -4px;
+  width: 4px;
+  height: 17px;
+  margin-left: -2px;
+  background: var(--ink);
+  border-radius: 2px;
+}
+.advice {
+  margin: 4px 0 0;
+  font-size: 0.92rem;
+}
+details {
+  font-size: 0.9rem;
+}
+summary {
+  cursor: pointer;
+  color: var(--clay);
+  width: fit-content;
+  padding: 2px 0;
+}
+.term {
+  font-style: italic;
+  color: var(--ink-soft);
+  margin: 2px 0;
+}
+</style>

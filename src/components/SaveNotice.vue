@@ -1,0 +1,24 @@
+<script setup lang="ts">
+/** How saving stands, in a word. */
+import { computed } from 'vue'
+import type { SaveStatus } from '@/storage/saver'
+const { status } = defineProps<{ status: SaveStatus }>()
+const words = computed(() => ({ saved: 'Saved', saving: 'Saving…', failing: 'Not saved!' })[status.state])
+</script>
+
+<template>
+  <span class="notice" :class="status.state" role="status">{{ words }}</span>
+</template>
+
+<style scoped>
+.notice {
+  font-size: 0.9rem;
+  color: var(--ink-soft);
+  min-width: 4.4em;
+  text-align: center;
+}
+.failing {
+  color: var(--alarm);
+  font-weight: 700;
+}
+</style>

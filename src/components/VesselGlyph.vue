@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** Outline of a container, small; the fill is only a hint of mix. */
+import type { VesselKind } from '@/model/schemas'
+const { kind } = defineProps<{ kind: VesselKind }>()
+const PATHS: Record<VesselKind, { wall: string; mix: string }> = {
+  roundPot: { wall: 'M12 8l6 40h28l6-40', mix: 'M13 16h38l-5 32H18z' },
+  box: { wall: 'M4 22l4 24h48l4-24', mix: 'M5 28h54l-3 18H8z' },
+  raisedBed: { wall: 'M5 24v24M59 24v24M5 30h54M5 40h54', mix: 'M5 27h54v21H5z' },
+  fabricBag: { wall: 'M14 10q-5 20 1 38h34q6-18 1-38', mix: 'M13 18q-3 16 2 30h34q5-14 2-30z' },
+}
+</script>
+
+<template>
+  <svg class="vessel" viewBox="0 0 64 56" aria-hidden="true">
+    <path class="mix" :d="PATHS[kind].mix" />
+    <path class="wall" :d="PATHS[kind].wall" />
+  </svg>
+</template>
+
+<style scoped>
+.vessel {
+  width: 64px;
+  height: 56px;
+  flex: none;
+}
+.mix {
+  fill: color-mix(in srgb, #6b5136 55%, var(--sheet));
+}
+.wall {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 3;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+</style>

@@ -1,0 +1,74 @@
+import { shapeHeight, type Container } from '@/core/geometry'
+import type { Shape } from '@/core/geometry'
+
+/** Width of the section seen from the long side at a height, cm. */
+export function sectionWidth(shape: Shape, z: number): number {
+  const t = z / shapeHeight(shape)
+  switch (shape.kind) {
+    case 'roundPot':
+      return shape.baseDiameter + (shape.topDiameter - shape.baseDiameter) * t
+    case 'box':
+    case 'oval':
+      return shape.baseLength + (shape.topLength - shape.baseLength) * t
+    case 'fabricBag':
+      return shape.diameter * (1 + 4 * shape.bulge * t * (1 - t))
+    case 'halfCylinder':
+      return shape.length
+    case 'polygonBed': {
+      const xs = shape.corners.map((c) => c.x)
+      return Math.max(...xs) - Math.min(...xs)
+    }
+    case 'mounded':
+      return sectionWidth(shape.body, Math.min(z, shapeHeight(shape.body)))
+  }
+}
+
+/** Where a container's section lies on the page, in px. */
+export interface SectionLayout {
+  /** px per cm, the same both ways. */
+  scale: number
+  /** Long containers are drawn in part: the cut shows as a torn edge on the right. */
+  cutShort: boolean
+  /** Left and right of the inside at a height, px. */
+  left: (z: number) => number
+  right: (z: number) => number
+  y: (z: number) => number
+  height: number
+  mixHeight: number
+}
+
+export interface Frame {
+  width: number
+  height: number
+  left: number
+  right: number
+  top: number
+  bottom: number
+}
+
+/** A section more than this many times as wide as high is drawn in part. */
+const WIDEST = 1.9
+
+/** Fits a container's section into the middle of a frame, to scale. */
+export function layoutSection(container: Container, frame: Frame): SectionLayout {
+  const { shape } = container
+  const height = shapeHeight(shape)
+  const widest = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((t) => sectionWidth(shape, t * height)))
+  const room = { width: frame.width - frame.left - frame.right, height: frame.height - frame.top - frame.bottom }
+  const cutShort = widest > height * WIDEST
+  const shown = cutShort ? Math.max(height * WIDEST, (room.width / room.height) * height * 0.9) : widest
+  const drawn = Math.min(shown, widest)
+  const scale = Math.min(room.width / drawn, room.height / height)
+  const middle = frame.left + room.width / 2
+  const floor = frame.top + (room.height + height * scale) / 2
+  const lean = (z: number) => (sectionWidth(shape, z) - widest) / 2
+  return {
+    scale,
+    cutShort: drawn < widest,
+    left: (z) => middle - (drawn / 2 + lean(z)) * scale,
+    right: (z) => (drawn < widest ? middle + (drawn / 2) * scale : middle + (drawn / 2 + lean(z)) * scale),
+    y: (z) => floor - z * scale,
+    height,
+    mixHeight: Math.max(0, height - container.headspace),
+  }
+}

@@ -1,0 +1,38 @@
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { CROPS } from '@/core/data'
+import { fillOf } from '@/core/geometry'
+import { changesOf } from '@/model/commands'
+import { jobOf } from '@/model/garden'
+import { bandsFor, containerOf, evaluateJob, materialById, quantitiesOf } from '@/model/reckoning'
+import type { Vessel } from '@/model/schemas'
+import { useGarden } from '@/stores/garden'
+import { problemField, problemText, type Sentence } from '@/text/problems.en'
+
+/** A job, everything worked out from it, and ways to change it; for the views of one job. */
+export function useJob(jobId: MaybeRefOrGetter<string>) {
+  const garden = useGarden()
+  const id = () => toValue(jobId)
+  const units = computed(() => garden.settings.units)
+  const job = computed(() => jobOf(garden.records, id()))
+  const crop = computed(() => CROPS.find((c) => c.id === job.value?.cropId))
+  const bands = computed(() => bandsFor(crop.value))
+  const container = computed(() => (job.value ? containerOf(job.value.vessel) : null))
+  const fill = computed(() => (container.value ? fillOf(container.value) : null))
+  const evaluation = computed(() => (job.value ? evaluateJob(job.value) : null))
+  const quantities = computed(() => (job.value ? quantitiesOf(job.value) : null))
+  const materials = computed(() => (job.value?.parts ?? []).flatMap((p) => materialById(p.materialId) ?? []))
+
+  const setVessel = (change: Partial<Vessel>) => {
+    if (!job.value) return
+    const command = { type: 'job/vessel', jobId: id(), vessel: { ...job.value.vessel, ...change } } as const
+    if (changesOf(garden.records, command).length > 0) garden.run(command)
+  }
+
+  /** The sentence of a problem, if it belongs beside this field. */
+  const beside = (field: string, outcome: { ok: boolean; problem?: Parameters<typeof problemText>[0] } | null): Sentence | null =>
+    outcome && !outcome.ok && outcome.problem && problemField(outcome.problem) === field
+      ? problemText(outcome.problem, units.value)
+      : null
+
+  return { garden, units, job, crop, bands, container, fill, evaluation, quantities, materials, setVessel, beside }
+}

@@ -1,0 +1,235 @@
+import { jobKey, recordKey, shelfKey, SETTINGS_KEY, startingJob } from '@/model/garden'
+import { cropTargetPH, tickOf } from '@/model/commands'
+import { batchCards } from '@/model/batchCard'
+import { quantitiesOf } from '@/model/reckoning'
+import { recordFrom } from '@/model/recordFrom'
+import type { AnyData, Job, ShelfItem, Vessel } from '@/model/schemas'
+
+/**
+ * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by the
+ * same core as everything else, so that no figure in it is invented; only what was grown and noted is.
+ */
+
+interface DemoJob {
+  id: string
+  name: string
+  started: string
+  crop: string
+  vessel: Vessel
+  /** Parts in twelfths. */
+  parts: Record<string, number>
+  lime?: Partial<Job['lime']>
+  plan?: Partial<Job['plan']>
+  made?: { on: string; note: string }
+  /** Batches already measured. */
+  measured?: number
+}
+
+const bags = (count: number): Vessel => ({
+  kind: 'fabricBag',
+  shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
+  headspace: 3,
+  base: { kind: 'drainHoles' },
+  count,
+})
+const trough = (count: number, sideHoles?: number): Vessel => ({
+  kind: 'box',
+  shape: { kind: 'box', topLength: 90, topWidth: 24, baseLength: 86, baseWidth: 20, height: 20 },
+  headspace: 2.5,
+  base: sideHoles ? { kind: 'sideHoles', height: sideHoles } : { kind: 'drainHoles' },
+  count,
+})
+const windowBox = (count: number): Vessel => ({
+  kind: 'box',
+  shape: { kind: 'box', topLength: 60, topWidth: 18, baseLength: 56, baseWidth: 15, height: 17 },
+  headspace: 2.5,
+  base: { kind: 'drainHoles' },
+  count,
+})
+const halfBarrel = (count: number): Vessel => ({
+  kind: 'roundPot',
+  shape: { kind: 'roundPot', topDiameter: 62, baseDiameter: 52, height: 42 },
+  headspace: 5,
+  base: { kind: 'drainHoles' },
+  count,
+})
+const tub = (count: number): Vessel => ({
+  kind: 'roundPot',
+  shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 34, height: 30 },
+  headspace: 3,
+  base: { kind: 'drainHoles' },
+  count,
+})
+const modulePot = (count: number): Vessel => ({
+  kind: 'roundPot',
+  shape: { kind: 'roundPot', topDiameter: 9, baseDiameter: 6.5, height: 8.5 },
+  headspace: 1,
+  base: { kind: 'drainHoles' },
+  count,
+})
+const deepBed: Vessel = {
+  kind: 'raisedBed',
+  shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 45 },
+  headspace: 5,
+  base: { kind: 'onSoil', texture: 'clay' },
+  count: 1,
+}
+
+const JOBS: DemoJob[] = [
+  {
+    id: 'peppers-25',
+    name: 'Peppers, south wall 2025',
+    started: '2025-04-26',
+    crop: 'pepper_sweet',
+    vessel: bags(3),
+    parts: { peat_medium: 48, compost_green: 24, sand_sharp: 24 },
+    made: { on: '2025-05-03', note: 'Heavy to move. Stood wet after the June rain; lower leaves yellowed and the first fruit came late.' },
+  },
+  {
+    id: 'peppers-26',
+    name: 'Peppers, south wall 2026',
+    started: '2026-04-18',
+    crop: 'pepper_sweet',
+    vessel: bags(3),
+    parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
+    made: { on: '2026-04-25', note: 'Perlite and bark instead of sand: half the weight, drained the same evening. First fruit eleven days before last year.' },
+  },
+  {
+    id: 'aubergines-26',
+    name: 'Aubergines, glass lean-to',
+    started: '2026-04-20',
+    crop: 'eggplant',
+    vessel: bags(4),
+    parts: { coir_pith: 36, compost_green: 24, perlite_medium: 24 },
+    made: { on: '2026-05-02', note: 'Peat-free trial beside the peppers. Dried faster at the edges; watered every morning in July.' },
+  },
+  {
+    id: 'salad-25',
+    name: 'Salad troughs 2025',
+    started: '2025-03-08',
+    crop: 'lettuce',
+    vessel: trough(4),
+    parts: { peat_fine: 36, compost_green: 24, soil_loam: 24 },
+    made: { on: '2025-03-15', note: 'Soured in the shallow troughs. Slugs in the wet corner.' },
+  },
+  {
+    id: 'salad-26',
+    name: 'Salad troughs 2026',
+    started: '2026-03-07',
+    crop: 'lettuce',
+    vessel: trough(4),
+    parts: { peat_medium: 24, coir_pith: 12, compost_green: 12, perlite_medium: 24 },
+    made: { on: '2026-03-14', note: 'No soil this time. Six cuts from March to June.' },
+  },
+  {
+    id: 'carrots-26',
+    name: 'Carrots and beets, deep bed',
+    started: '2026-03-28',
+    crop: 'carrot',
+    vessel: deepBed,
+    parts: { soil_sandy_loam: 48, compost_green: 24, leaf_mould: 24, sand_coarse: 12 },
+    lime: { mode: 'none' },
+    plan: { bucket: 14, vessel: 110 },
+    made: { on: '2026-04-05', note: 'Two days with the barrow. Carrots straight to the bottom; beets fine.' },
+  },
+  {
+    id: 'herbs-26',
+    name: 'Herb window boxes',
+    started: '2026-04-11',
+    crop: 'thyme',
+    vessel: windowBox(5),
+    parts: { soil_loam: 24, pine_bark_fine: 24, grit_2_6: 24 },
+    made: { on: '2026-04-12', note: 'Thyme and sage happy; parsley wanted more water than this holds.' },
+  },
+  {
+    id: 'cranberries-26',
+    name: 'Cranberry tubs',
+    started: '2026-09-19',
+    crop: 'cranberry',
+    vessel: tub(3),
+    parts: { peat_medium: 72, pine_bark_fine: 24, perlite_medium: 12 },
+    lime: { mode: 'none' },
+    made: { on: '2026-09-26', note: 'Rain water only. Potted on without feed for the winter.' },
+  },
+  {
+    id: 'fig',
+    name: 'Fig, half-barrel by the gate',
+    started: '2026-11-02',
+    crop: 'fig',
+    vessel: halfBarrel(1),
+    parts: { soil_loam: 24, pine_bark_fine: 24, pumice: 18, compost_green: 12 },
+  },
+  {
+    id: 'pear',
+    name: 'Dwarf pear',
+    started: '2026-11-08',
+    crop: 'pear_dwarf',
+    vessel: halfBarrel(1),
+    parts: {},
+  },
+  {
+    id: 'leeks',
+    name: 'Leek transplants',
+    started: '2026-11-14',
+    crop: 'leek',
+    vessel: modulePot(240),
+    parts: { peat_fine: 36, vermiculite_medium: 12, compost_green: 12 },
+    plan: { bucket: 5, vessel: 60 },
+  },
+  {
+    id: 'peppers-27',
+    name: 'Peppers, south wall 2027',
+    started: '2026-11-21',
+    crop: 'pepper_sweet',
+    vessel: bags(6),
+    parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
+    measured: 2,
+  },
+]
+
+const SHELF: ShelfItem[] = [
+  { materialId: 'peat_medium', pack: { kind: 'compressed', litres: 107 }, price: 31, stock: 0 },
+  { materialId: 'compost_green', pack: { kind: 'loose', litres: 40 }, price: 6.5, stock: 60 },
+  { materialId: 'perlite_coarse', pack: { kind: 'loose', litres: 100 }, price: 24, stock: 35 },
+  { materialId: 'perlite_medium', pack: { kind: 'loose', litres: 100 }, price: 22, stock: 0 },
+  { materialId: 'pine_bark_fine', pack: { kind: 'loose', litres: 50 }, price: 9, stock: 0 },
+  { materialId: 'coir_pith', pack: { kind: 'block', kg: 5 }, price: 12, stock: 20 },
+  { materialId: 'soil_loam', pack: { kind: 'mass', kg: 25 }, price: 5, stock: 0 },
+  { materialId: 'pumice', pack: { kind: 'loose', litres: 20 }, price: 11, stock: 0 },
+  { materialId: 'peat_fine', pack: { kind: 'compressed', litres: 70 }, price: 19, stock: 15 },
+]
+
+function build(demo: DemoJob): { job: Job; record: AnyData | null } {
+  const base = startingJob(demo.id, `${demo.started}T08:00:00.000Z`, demo.vessel.kind)
+  const job: Job = {
+    ...base,
+    name: demo.name,
+    cropId: demo.crop,
+    vessel: demo.vessel,
+    parts: Object.entries(demo.parts).map(([materialId, twelfths]) => ({ materialId, twelfths })),
+    lime: { ...base.lime, target: cropTargetPH(demo.crop) ?? base.lime.target, ...demo.lime },
+    plan: { ...base.plan, ...demo.plan },
+    note: demo.made?.note ?? '',
+  }
+  const quantities = demo.made || demo.measured ? quantitiesOf(job) : null
+  if (!quantities) return { job, record: null }
+  if (!quantities.ok) throw new Error(`Open Bed is at fault: the demo job ${demo.id} has the problem ${quantities.problem.code}`)
+  const cards = batchCards(job, quantities.value)
+  const measured = demo.made ? cards.length : (demo.measured ?? 0)
+  job.ticks = cards.slice(0, measured).flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id)))
+  if (!demo.made) return { job, record: null }
+  job.recordId = `made-${demo.id}`
+  return { job, record: recordFrom(job.recordId, job, quantities.value, demo.made.on, demo.made.note, demo.name) }
+}
+
+/** The demo garden's records by key. */
+export function demoGarden(): Map<string, AnyData> {
+  const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
+  for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
+  for (const demo of JOBS) {
+    const { job, record } = build(demo)
+    garden.set(jobKey(job.id), job)
+    if (record && job.recordId) garden.set(recordKey(job.recordId), record)
+  }
+  return garden
+}

@@ -1,0 +1,27 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
+import '@fontsource-variable/bitter/index.css'
+import 'primeicons/primeicons.css'
+import './styles/tokens.css'
+import './styles/base.css'
+import { createPinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { router } from './router'
+import { useGarden } from './stores/garden'
+import { openBedPreset } from './theme'
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
+
+const app = createApp(App)
+app.use(createPinia())
+app.use(PrimeVue, {
+  csp: { nonce },
+  theme: { preset: openBedPreset, options: { darkModeSelector: '[data-theme="dark"]' } },
+})
+
+const garden = location.pathname.startsWith('/demo') ? 'demo' : 'my'
+const seed = garden === 'demo' ? async () => (await import('./demo/demoGarden')).demoGarden() : undefined
+await useGarden().open(garden, seed)
+app.use(router)
+app.mount('#app')

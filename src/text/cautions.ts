@@ -1,0 +1,102 @@
+import type { Material } from '@/core/data'
+
+export interface Caution {
+  id: string
+  title: string
+  text: string
+  /** Who to ask. */
+  ask: string
+}
+
+const CAUTIONS = {
+  dust: {
+    id: 'dust',
+    title: 'Dust',
+    text: 'Wet perlite, vermiculite, pumice, rock dust and dry sand in the bag before pouring, pour low, work outdoors and wear a fitted dust mask (FFP2, N95 or P2). Some mineral dusts hold silica, which scars lungs.',
+    ask: 'the safety data sheet; your occupational health agency',
+  },
+  legionella: {
+    id: 'legionella',
+    title: 'Legionella',
+    text: 'Open bags of compost, bark and ready mix slowly and away from your face, damp them down, and wash your hands before eating. Fever or a cough afterwards: see a doctor and say that you handled mix.',
+    ask: 'your public health agency; a doctor',
+  },
+  lime: {
+    id: 'lime',
+    title: 'Lime',
+    text: 'Ground limestone and dolomite are dusts: spread low, with the wind behind you, and keep them out of eyes. Never mix lime with ammonium feeds, urea or fresh manure indoors: ammonia is given off.',
+    ask: 'the bag’s safety data sheet; a poison centre',
+  },
+  manure: {
+    id: 'manure',
+    title: 'Manure',
+    text: 'Manure that is not proven composted can carry E. coli and Salmonella: 120 days before harvest where food touches soil, 90 where it does not. Keep tetanus cover current and wear gloves.',
+    ask: 'your food-safety adviser; a doctor',
+  },
+  herbicide: {
+    id: 'herbicide',
+    title: 'Weedkiller carried in compost',
+    text: 'Some weedkillers pass through animals and composting. Sow beans in three pots of the mix beside three of clean mix for three weeks: cupped, twisted leaves mean do not use it.',
+    ask: 'the supplier; your extension service',
+  },
+  moss: {
+    id: 'moss',
+    title: 'Sphagnum moss',
+    text: 'Dry moss can carry a fungus that enters through scratches: wear gloves and sleeves.',
+    ask: 'a doctor',
+  },
+  lead: {
+    id: 'lead',
+    title: 'Soil from the site',
+    text: 'Soil near old paint, roads or treated wood may hold lead or arsenic. Have it tested before growing food in it.',
+    ask: 'your local health department; a certified laboratory',
+  },
+  zeolite: {
+    id: 'zeolite',
+    title: 'Zeolite',
+    text: 'Some deposits hold a harmful fibre: buy clinoptilolite with a mineral report.',
+    ask: 'the safety data sheet',
+  },
+  lifting: {
+    id: 'lifting',
+    title: 'Lifting',
+    text: 'A full container of wet mix is heavier than one person should lift. Place it before filling, or use a trolley and two people.',
+    ask: 'lifting guidance at work or from your health service',
+  },
+  load: {
+    id: 'load',
+    title: 'Balconies, roofs and decks',
+    text: 'Weigh everything saturated: mix, pot, plant, people, snow. This number is never permission.',
+    ask: 'a structural engineer and the building’s owner; your building code',
+  },
+} satisfies Record<string, Caution>
+export type CautionId = keyof typeof CAUTIONS
+export const cautionById = (id: CautionId): Caution => CAUTIONS[id]
+export const ALL_CAUTIONS: readonly Caution[] = Object.values(CAUTIONS)
+
+const BY_FAMILY: Partial<Record<Material['family'], CautionId[]>> = {
+  perlite: ['dust'],
+  vermiculite: ['dust'],
+  aggregate: ['dust'],
+  mineral: ['dust'],
+  sand: ['dust'],
+  char: ['dust'],
+  compost: ['legionella', 'herbicide'],
+  bark: ['legionella'],
+  wood: ['legionella'],
+  mix: ['legionella'],
+  manure: ['manure', 'herbicide'],
+  soil: ['lead'],
+}
+
+/** The cautions for opening and blending these materials, each once, in the order first met. */
+export function cautionsForMixing(materials: readonly Material[], withLime: boolean): Caution[] {
+  const ids = new Set<CautionId>()
+  for (const m of materials) {
+    for (const id of BY_FAMILY[m.family] ?? []) ids.add(id)
+    if (m.id === 'sphagnum_moss_long') ids.add('moss')
+    if (m.id === 'zeolite') ids.add('zeolite')
+  }
+  if (withLime) ids.add('lime')
+  return [...ids].map(cautionById)
+}

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+/** How each number comes about, and what to beware of. */
+import CautionList from '@/components/CautionList.vue'
+import { SUBSOIL_TENSION } from '@/core/water'
+import { ALL_CAUTIONS } from '@/text/cautions'
+
+const sections = [
+  {
+    title: 'How much a container holds',
+    plain: 'The inside, cut into level slices from the base to the lip, each slice measured. Taper and bulge count.',
+    equation: 'V = ∫ A(z) dz, from the base to the fill line',
+    source: 'Plane geometry. A fabric bag bulges as a parabola (our assumption).',
+  },
+  {
+    title: 'Lost on stirring',
+    plain:
+      'Three buckets in do not make three buckets of mix: fine grains fall into the gaps between coarse ones, and heavy parts press soft ones. What goes is air; solids and the water in fine pores all stay.',
+    equation: 's = 1 − Σ f φ / γ,  and  s = Σ f k max(0, ρ̄ − ρ)  for soft parts',
+    source:
+      'Linear packing model, Stovall, de Larrard & Buil 1986, coefficients de Larrard 1999; pressing of soft parts is our assumption, sized on Pokorny, Gibson & Dunavent 1986 and Nash & Pokorny 1990 (from memory; low confidence).',
+  },
+  {
+    title: 'Air after draining',
+    plain:
+      'When draining ends, water is held harder the higher it sits above the hole: at height z by z centimetres of pull. Each material’s own curve says what water stays at that pull; the rest of the pores is air. The same mix is airy in a deep tub and a swamp in a shallow tray.',
+    equation: 'θ(h) = θr + (θs − θr) (1 + (αh)ⁿ)^−(1 − 1/n);  air = porosity − mean of θ over the container',
+    source:
+      'van Genuchten 1980; Fonteno 1989; Bilderback & Fonteno 1987. Left out: layers holding water up, wicking, old roots.',
+  },
+  {
+    title: 'A bed open to the soil',
+    plain: `The soil underneath draws on the bed: at the base by about ${SUBSOIL_TENSION.coarse} cm over gravel or sand, ${SUBSOIL_TENSION.loam} over loam, ${SUBSOIL_TENSION.clay} over clay, a day or two after a soaking. Wide range: half to double.`,
+    equation: 'h(z) = z + h_soil',
+    source: 'Common practice: field capacity of the texture below.',
+  },
+  {
+    title: 'Water within easy reach',
+    plain: 'What the mix gives up between its drained state and 50 cm of pull; roots take it without strain.',
+    equation: 'mean of θ(h) − θ(50)',
+    source: 'After De Boodt & Verdonck 1972, from the container’s own drained state.',
+  },
+  {
+    title: 'pH and lime',
+    plain:
+      'Each material defends its own pH with the strength of its buffer; the blend settles where they balance. Ground lime dissolves over weeks, slower as pH rises, and stops near 7.4; what is left lies as residue. Judged at six weeks and 20 °C.',
+    equation: 'pH = Σ f b pH / Σ f b + reacted / b;  dU/dt = −k U g(pH)',
+    source:
+      'Linear buffers, common practice for pH 4 to 7; sieve efficiency after the Illinois Agronomy Handbook (from memory); rates set so that 28 g of limestone per US gallon of peat and 5 g per litre of peat land at 5.8 to 6.6 (common practice).',
+  },
+  {
+    title: 'Weight',
+    plain: 'Dry mix plus the water it keeps. The floor load is with every pore full. Container, plant, people and snow come on top.',
+    equation: 'm = V (ρ + θ)',
+    source: 'Mass balance. Lifting: 23 kg, NIOSH revised lifting equation.',
+  },
+  {
+    title: 'Batches',
+    plain:
+      'The largest batch whose measures are all whole, half, third or quarter buckets and whose blend fills two thirds of the tub. The last one may be short; rounding is judged again and shown.',
+    equation: 'blend = bucket × Σ measures × (1 − s)',
+    source: 'Arithmetic.',
+  },
+]
+</script>
+
+<template>
+  <div class="page narrow">
+    <h1>Method</h1>
+    <p class="soft">
+      Where each number comes from. A pot drained on the bench, a pH test and a pot of beans in the batch at hand outrank every figure
+      here.
+    </p>
+    <section v-for="s in sections" :key="s.title">
+      <h2>{{ s.title }}</h2>
+      <p>{{ s.plain }}</p>
+      <p class="equation">{{ s.equation }}</p>
+      <p class="soft source">{{ s.source }}</p>
+    </section>
+    <CautionList heading="Cautions, all in one place" :cautions="ALL_CAUTIONS" />
+  </div>
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 780px;
+}
+section {
+  margin: 20px 0;
+}
+.equation {
+  font-family: var(--slab);
+  border-left: 4px solid var(--clay);
+  padding: 4px 12px;
+  background: var(--sheet);
+}
+.source {
+  font-size: 0.92rem;
+}
+</style>

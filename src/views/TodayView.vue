@@ -1,0 +1,198 @@
+<script setup lang="ts">
+/** What is in hand and what comes next; for a new garden, the way in. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import VesselGlyph from '@/components/VesselGlyph.vue'
+import { CROPS } from '@/core/data'
+import { startingJob } from '@/model/garden'
+import { nextStation } from '@/model/batchCard'
+import type { Job, VesselKind } from '@/model/schemas'
+import { useGarden } from '@/stores/garden'
+import { dayText } from '@/text/dates'
+import { jobTitle, STATION_NAMES, STATION_NEXT, VESSEL_NAMES } from '@/text/labels'
+import { pHText, percentText, volumeText } from '@/text/units'
+
+const garden = useGarden()
+const router = useRouter()
+const kinds = Object.keys(VESSEL_NAMES) as VesselKind[]
+
+const open = computed(() =>
+  garden.jobs.filter((j) => j.recordId === null).map((job) => ({ job, next: nextStation(job) })),
+)
+const recent = computed(() => garden.mixRecords.slice(0, 4))
+const cropName = (job: Job) => CROPS.find((c) => c.id === job.cropId)?.name
+
+async function start(kind: VesselKind) {
+  const job = startingJob(crypto.randomUUID(), new Date().toISOString(), kind)
+  garden.run({ type: 'job/create', job })
+  await router.push({ name: 'fill', params: { garden: garden.name, jobId: job.id } })
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>Today</h1>
+    <section class="new" aria-labelledby="new-title">
+      <div>
+        <h2 id="new-title">What are you filling?</h2>
+        <p class="soft">
+          Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in that very
+          container, and get a card of buckets to measure.
+        </p>
+      </div>
+      <div class="tiles">
+        <button v-for="kind in kinds" :key="kind" type="button" class="tile" @click="start(kind)">
+          <VesselGlyph :kind="kind" />
+          <span><strong>{{ VESSEL_NAMES[kind].one }}</strong><small>{{ VESSEL_NAMES[kind].hint }}</small></span>
+        </button>
+      </div>
+    </section>
+
+    <div class="two">
+      <section aria-labelledby="open-title">
+        <h2 id="open-title">In hand</h2>
+        <p v-if="open.length === 0" class="soft">Nothing in hand. A job you start waits here until its mix is recorded.</p>
+        <ul class="plain jobs">
+          <li v-for="{ job, next } in open" :key="job.id">
+            <RouterLink class="job" :to="{ name: next, params: { garden: garden.name, jobId: job.id } }">
+              <VesselGlyph :kind="job.vessel.kind" />
+              <span class="words">
+                <strong>{{ jobTitle(job) }}</strong>
+                <span class="soft">
+                  {{ cropName(job) ?? 'No crop chosen' }} · {{ job.vessel.count }}
+                  {{ job.vessel.count === 1 ? VESSEL_NAMES[job.vessel.kind].one.toLowerCase() : VESSEL_NAMES[job.vessel.kind].many }}
+                </span>
+              </span>
+              <span class="next"><small>Next: {{ STATION_NEXT[next] }}</small><b>{{ STATION_NAMES[next] }} →</b></span>
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+      <section aria-labelledby="recent-title">
+        <h2 id="recent-title">Lately mixed</h2>
+        <p v-if="recent.length === 0" class="soft">
+          No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.
+        </p>
+        <ul class="plain">
+          <li v-for="r in recent" :key="r.id" class="recent">
+            <span><strong>{{ r.jobName }}</strong><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span>
+            <span class="numbers">
+              {{ volumeText(r.blendLitres, garden.settings.units) }}<br />
+              <span class="soft">air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span>
+            </span>
+          </li>
+        </ul>
+        <Button
+          v-if="recent.length"
+          label="All records"
+          text
+          icon="pi pi-book"
+          @click="router.push({ name: 'records', params: { garden: garden.name } })"
+        />
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  grid-template-columns: minmax(240px, 1fr) 2.4fr;
+  gap: 24px;
+  align-items: center;
+  padding: 18px 0 24px;
+  border-block: 1px solid var(--rule);
+}
+.tiles {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 12px;
+}
+.tile {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 6px;
+  padding: 14px 8px;
+  background: var(--sheet);
+  border: 1.5px solid var(--edge);
+  border-radius: var(--round);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+  text-align: center;
+}
+.tile:hover {
+  background: var(--clay-wash);
+  border-color: var(--clay);
+}
+.tile small {
+  display: block;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1.6fr 1fr;
+  gap: 40px;
+  margin-top: 24px;
+}
+.jobs li {
+  margin-top: 8px;
+}
+.job {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 8px 14px;
+  color: var(--ink);
+  text-decoration: none;
+  border: 1px solid var(--rule);
+  border-radius: var(--round);
+  background: var(--sheet);
+}
+.job:hover {
+  border-color: var(--clay);
+}
+.words {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+}
+.next {
+  text-align: right;
+  display: flex;
+  flex-direction: column;
+}
+.next b {
+  color: var(--clay);
+  white-space: nowrap;
+}
+.recent {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.numbers {
+  text-align: right;
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .new,
+  .two {
+    grid-template-columns: 1fr;
+    gap: 14px;
+  }
+  .tiles {
+    grid-template-columns: 1fr 1fr;
+  }
+  .job {
+    gap: 10px;
+    padding: 8px 10px;
+  }
+  .next small {
+    display: none;
+  }
+}
+</style>
