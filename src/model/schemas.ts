@@ -152,6 +152,7 @@ export type AnyData = DataOf[Kind]
 
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
-  const head = key.split('/')[0]!
-  return head in SCHEMAS && (head === 'settings') === (key === 'settings') ? (head as Kind) : null
+  if (key === 'settings') return 'settings'
+  const kind = /^(job|record|shelf)\/.+/.exec(key)?.[1]
+  return kind ? (kind as Kind) : null
 }

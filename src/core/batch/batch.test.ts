@@ -1,0 +1,229 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { MATERIALS } from '../data'
+import { isMeasurable } from '../mixing'
+import { DRAWS } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import {
+  cheapestPacks,
+  levelSpoons,
+  looseLitresOfPack,
+  METRIC_SPOONS,
+  packWeight,
+  planBatches,
+  shedsWaterWhenDry,
+  TURN_FRACTION,
+  US_SPOONS,
+  waterToWorkable,
+  type BatchRequest,
+  type PackOffer,
+} from '.'
+
+const row = (id: string) => MATERIALS.find((m) => m.id === id)!
+
+describe('packs', () => {
+  outsideCheck({
+    module: 'batch',
+    what: 'one kg of dry coir block, loose and wetted',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: 'L',
+    expected: { low: 12, high: 16 },
+    tolerance: 0,
+    computed: () => looseLitresOfPack(row('coir_pith'), { kind: 'block', kg: 1 }),
+  })
+  outsideCheck({
+    module: 'batch',
+    what: 'one litre of a pressed peat bale, loosened',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: 'L',
+    expected: { low: 1.6, high: 2.2 },
+    tolerance: 0,
+    computed: () => looseLitresOfPack(row('peat_medium'), { kind: 'compressed', litres: 1 }),
+  })
+  outsideCheck({
+    module: 'batch',
+    what: 'water to swell a 5 kg coir block',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: 'L',
+    expected: { low: 20, high: 30 },
+    tolerance: 0,
+    usedToSet: 'workable moisture of coir',
+    computed: () => waterToWorkable(row('coir_pith'), { kind: 'block', kg: 5 }) * looseLitresOfPack(row('coir_pith'), { kind: 'block', kg: 5 }),
+  })
+  test('by weight and loose', () => {
+    expect(looseLitresOfPack(row('sand_coarse'), { kind: 'mass', kg: 25 })).toBeCloseTo(25 / 1.58, 9)
+    expect(looseLitresOfPack(row('perlite_coarse'), { kind: 'loose', litres: 100 })).toBe(100)
+    expect(packWeight(row('sand_coarse'), { kind: 'mass', kg: 25 })).toBe(25)
+    expect(packWeight(row('compost_green'), { kind: 'loose', litres: 40 })).toBeCloseTo(26, 9)
+  })
+  test('no material is ever asked to give up water', () => {
+    for (const m of MATERIALS) expect(waterToWorkable(m, m.pack)).toBeGreaterThanOrEqual(0)
+    expect(shedsWaterWhenDry(row('peat_fine'))).toBe(true)
+    expect(shedsWaterWhenDry(row('sand_sharp'))).toBe(false)
+  })
+
+  /** The same question answered by trying everything up to enough of each. */
+  function bruteForce(need: number, offers: PackOffer[]): number {
+    const most = offers.map((o) => Math.ceil(need / o.litres) + 1)
+    let best = Infinity
+    const walk = (i: number, litres: number, cost: number) => {
+      if (i === offers.length) {
+        if (litres >= need - 0.01) best = Math.min(best, cost)
+        return
+      }
+      for (let n = 0; n <= most[i]!; n++) walk(i + 1, litres + n * offers[i]!.litres, cost + n * offers[i]!.price!)
+    }
+    walk(0, 0, 0)
+    return best
+  }
+  test('whole packs at least cost, as trying every count finds', () => {
+    const offer = fc.record({
+      litres: fc.integer({ min: 5, max: 120 }),
+      price: fc.integer({ min: 1, max: 60 }),
+    })
+    fc.assert(
+      fc.property(fc.array(offer, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 400 }), (rows, need) => {
+        const offers = rows.map((o) => ({ pack: { kind: 'loose' as const, litres: o.litres }, ...o }))
+        const bought = cheapestPacks(need, 0, offers)
+        expect(bought.litres).toBeGreaterThanOrEqual(need - 0.01)
+        expect(bought.cost).toBe(bruteForce(need, offers))
+        expect(bought.leftover).toBeCloseTo(bought.litres - need, 9)
+      }),
+      DRAWS,
+    )
+  })
+  test('uses stock first, and buys nothing when it is enough', () => {
+    const offers = [{ pack: { kind: 'loose' as const, litres: 50 }, litres: 50, price: 9 }]
+    expect(cheapestPacks(60, 100, offers)).toMatchObject({ counts: [0], fromStock: 60, leftover: 40, cost: 0 })
+    expect(cheapestPacks(60, 20, offers)).toMatchObject({ counts: [1], fromStock: 20, leftover: 10, cost: 9 })
+    expect(cheapestPacks(50.005, 0, offers).counts).toEqual([1])
+  })
+  test('without prices: fewest litres, and no cost claimed', () => {
+    const offers = [
+      { pack: { kind: 'loose' as const, litres: 100 }, litres: 100, price: null },
+      { pack: { kind: 'loose' as const, litres: 40 }, litres: 40, price: null },
+    ]
+    expect(cheapestPacks(70, 0, offers)).toMatchObject({ counts: [0, 2], cost: null })
+  })
+})
+
+describe('batches', () => {
+  const recipe = [
+    { id: 'peat', twelfths: 48 },
+    { id: 'compost', twelfths: 24 },
+    { id: 'perlite', twelfths: 12 },
+  ]
+  const request: BatchRequest = { parts: recipe, blendingLoss: 0.05, wanted: 400, bucket: 10, vessel: 90 }
+  const plan = (change: Partial<BatchRequest> = {}) => {
+    const p = planBatches({ ...request, ...change })
+    if (!p.ok) throw new Error(p.problem.code)
+    return p.value
+  }
+
+  test('by hand: 4:2:1 in a 90 L tub with a 10 L bucket', () => {
+    // Two thirds of 90 L is 60 L of blend, 63.2 L loose. Three quarters of a bucket to the part: 3, 1½ and ¾ buckets,
+    // 52.5 L loose, 49.9 L of blend; a whole bucket to the part would be 66.5 L, too much.
+    const p = plan()
+    expect(p.batches[0]!.measures.map((m) => m.twelfths)).toEqual([36, 18, 9])
+    expect(p.batches[0]!.looseLitres).toBeCloseTo(52.5, 9)
+    expect(p.batches[0]!.blendLitres).toBeCloseTo(49.875, 9)
+    // Eight of them make 399 L: a quarter of a percent short is no ninth batch.
+    expect(p.batches).toHaveLength(8)
+    expect(p.largestShareError).toBeLessThan(1e-9)
+  })
+  test('holds for any recipe, bucket and tub', () => {
+    const anyRecipe = fc.array(fc.constantFrom(3, 4, 6, 8, 12, 24, 36, 48), { minLength: 1, maxLength: 5 })
+    fc.assert(
+      fc.property(
+        anyRecipe,
+        fc.double({ min: 0, max: 0.25, noNaN: true }),
+        fc.double({ min: 20, max: 3000, noNaN: true }),
+        fc.constantFrom(5, 10, 14),
+        fc.constantFrom(60, 90, 200),
+        (twelfths, blendingLoss, wanted, bucket, vessel) => {
+          const parts = twelfths.map((t, i) => ({ id: `m${i}`, twelfths: t }))
+          const result = planBatches({ parts, blendingLoss, wanted, bucket, vessel })
+          if (!result.ok) {
+            expect(result.problem.code).toBe('vessel-too-small')
+            return
+          }
+          const p = result.value
+          for (const b of p.batches) {
+            for (const m of b.measures) {
+              expect(isMeasurable(m.twelfths)).toBe(true)
+              expect(m.twelfths).toBeGreaterThan(0)
+              expect(m.litres).toBeCloseTo((m.twelfths / 12) * bucket, 9)
+            }
+            expect(b.blendLitres).toBeLessThanOrEqual(vessel * TURN_FRACTION * 1.25)
+            expect(b.blendLitres).toBeCloseTo(b.looseLitres * (1 - blendingLoss), 9)
+          }
+          expect(p.blendLitres).toBeGreaterThanOrEqual(wanted * 0.99)
+          expect(p.batches.filter((b) => b.short).length).toBeLessThanOrEqual(1)
+          p.totals.forEach((t, i) =>
+            expect(t.litres).toBeCloseTo(p.batches.reduce((s, b) => s + b.measures[i]!.litres, 0), 6),
+          )
+        },
+      ),
+      DRAWS,
+    )
+  })
+  test('rounds what no bucket can halve, and says by how much', () => {
+    const p = planBatches({ ...request, parts: [{ id: 'a', twelfths: 84 }, { id: 'b', twelfths: 12 }], vessel: 25, wanted: 50 })
+    expect(p.ok && p.notes.map((n) => n.code)).toEqual(['measures-rounded'])
+    if (p.ok) expect(p.value.largestShareError).toBeGreaterThan(0.005)
+  })
+  test('a small job is one batch of about its size', () => {
+    const p = plan({ wanted: 12 })
+    expect(p.batches).toHaveLength(1)
+    expect(p.batches[0]!.short).toBe(false)
+    expect(p.blendLitres).toBeLessThan(18)
+    expect(p.blendLitres).toBeGreaterThan(11.9)
+  })
+  const wrong: [string, Partial<BatchRequest>, string][] = [
+    ['no parts', { parts: [] }, 'no-parts'],
+    ['a part of nothing', { parts: [{ id: 'a', twelfths: 0 }] }, 'part-not-positive'],
+    ['a bucket of nothing', { bucket: 0 }, 'size-not-positive'],
+    ['a negative tub', { vessel: -5 }, 'size-not-positive'],
+    ['nothing wanted', { wanted: 0 }, 'size-not-positive'],
+    ['an endless bucket', { bucket: Infinity }, 'size-not-positive'],
+    ['a thimble for a tub', { vessel: 2 }, 'vessel-too-small'],
+    ['a tub to be filled thousands of times', { wanted: 90_000 }, 'vessel-too-small'],
+  ]
+  test.each(wrong)('refuses %s', (_what, change, code) => {
+    const p = planBatches({ ...request, ...change })
+    expect(!p.ok && p.problem.code).toBe(code)
+  })
+})
+
+describe('spoons', () => {
+  outsideCheck({
+    module: 'batch',
+    what: 'a level US tablespoon of water in grams is three teaspoons of 4.93 mL',
+    source: 'NIST Handbook 44, appendix C',
+    basis: 'standard',
+    unit: 'teaspoons',
+    expected: 3,
+    tolerance: 0,
+    computed: () => {
+      const { cups, tablespoons, teaspoons } = levelSpoons(14.7868, 1, US_SPOONS)
+      return cups * 48 + tablespoons * 3 + teaspoons
+    },
+  })
+  test('large first, to a quarter teaspoon, losing nothing', () => {
+    expect(levelSpoons(0, 1, METRIC_SPOONS)).toEqual({ cups: 0, tablespoons: 0, teaspoons: 0 })
+    // 337.5 g of limestone at 1.35 g/mL is 250 mL, one metric cup.
+    expect(levelSpoons(337.5, 1.35, METRIC_SPOONS)).toEqual({ cups: 1, tablespoons: 0, teaspoons: 0 })
+    expect(levelSpoons(78, 1.35, METRIC_SPOONS)).toEqual({ cups: 0, tablespoons: 3, teaspoons: 2.5 })
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 3000, noNaN: true }), (grams) => {
+        const s = levelSpoons(grams, 1.2, METRIC_SPOONS)
+        const mL = s.cups * 250 + s.tablespoons * 15 + s.teaspoons * 5
+        expect(Math.abs(mL - grams / 1.2)).toBeLessThanOrEqual(0.625 + 1e-9)
+      }),
+      DRAWS,
+    )
+  })
+})

@@ -1,0 +1,36 @@
+import { expect, test } from 'vitest'
+
+/** What a check leans on. A published work may itself be quoted from memory: `source` says so. */
+export type CheckBasis = 'published' | 'standard' | 'closed form' | 'reference program' | 'common practice' | 'from memory'
+
+export interface OutsideCheck {
+  module: 'geometry' | 'units' | 'water' | 'mixing' | 'chemistry' | 'batch' | 'weight'
+  what: string
+  source: string
+  basis: CheckBasis
+  unit: string
+  /** One value, or a band both ends of which are allowed. */
+  expected: number | { low: number; high: number }
+  /** Allowed distance from the value or band; 0 where it should be exact. */
+  tolerance: number
+  /** Was it used to set a parameter? Then agreement proves nothing new, and the table says so. */
+  usedToSet?: string
+  computed: () => number
+}
+
+/**
+ * A test against the world outside the project. What it found is kept with the test's result, from which
+ * `npm run checks` writes docs/method/checks.md.
+ */
+export function outsideCheck(check: OutsideCheck) {
+  test(`outside: ${check.what} (${check.source})`, ({ task }) => {
+    const computed = check.computed()
+    const { low, high } = typeof check.expected === 'number' ? { low: check.expected, high: check.expected } : check.expected
+    const difference = computed < low ? computed - low : computed > high ? computed - high : 0
+    const { computed: _function, ...facts } = check
+    Object.assign(task.meta, { outsideCheck: { ...facts, computed, difference } })
+    expect(Number.isFinite(computed)).toBe(true)
+    // Room for the last bit of a floating sum, no more.
+    expect(Math.abs(difference)).toBeLessThanOrEqual(check.tolerance + Math.abs(computed) * 1e-12)
+  })
+}

@@ -1,0 +1,192 @@
+import { describe, expect, test } from 'vitest'
+import { changesOf, mergeKeyOf, tickOf, type Command } from './commands'
+import { jobKey, recordKey, shelfKey, startingJob, startingVessel, type Garden } from './garden'
+import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
+import { recordFrom } from './recordFrom'
+import { quantitiesOf } from './reckoning'
+import { jobSchema, recordSchema, type AnyData, type Job } from './schemas'
+
+const NOW = '2026-03-01T09:00:00.000Z'
+const job: Job = {
+  ...startingJob('j', NOW, 'roundPot'),
+  parts: [
+    { materialId: 'peat_medium', twelfths: 24 },
+    { materialId: 'perlite_coarse', twelfths: 12 },
+  ],
+}
+const gardenWith = (...jobs: Job[]): Garden => new Map<string, AnyData>(jobs.map((j) => [jobKey(j.id), j]))
+/** The job after a command. */
+const after = (command: Command, from: Job = job): Job => {
+  const changes = changesOf(gardenWith(from), command)
+  return (changes.find((c) => c.key === jobKey('j'))?.after as Job | undefined) ?? from
+}
+
+describe('commands', () => {
+  test('parts are added, gathered, stepped and taken out', () => {
+    const added = after({ type: 'part/add', jobId: 'j', materialId: 'pumice', twelfths: 6 })
+    expect(added.parts.at(-1)).toEqual({ materialId: 'pumice', twelfths: 6 })
+    const again = after({ type: 'part/add', jobId: 'j', materialId: 'peat_medium', twelfths: 4 })
+    expect(again.parts[0]).toEqual({ materialId: 'peat_medium', twelfths: 28 })
+    expect(after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -3 }).parts[1]!.twelfths).toBe(9)
+    expect(after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -12 }).parts).toHaveLength(1)
+    expect(after({ type: 'part/remove', jobId: 'j', materialId: 'peat_medium' }).parts).toHaveLength(1)
+  })
+  test('parts have an end', () => {
+    expect(after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 99_999 }).parts[0]!.twelfths).toBe(1200)
+  })
+  test('a crop brings its pH along; no crop leaves the target alone', () => {
+    expect(after({ type: 'job/crop', jobId: 'j', cropId: 'blueberry' }).lime.target).toBe(4.8)
+    expect(after({ type: 'job/crop', jobId: 'j', cropId: null }).lime.target).toBe(job.lime.target)
+  })
+  test('names, notes, plans, steps and lime change just themselves', () => {
+    expect(after({ type: 'job/rename', jobId: 'j', name: 'Fig' })).toEqual({ ...job, name: 'Fig' })
+    expect(after({ type: 'job/note', jobId: 'j', note: 'dry' })).toEqual({ ...job, note: 'dry' })
+    expect(after({ type: 'job/plan', jobId: 'j', plan: { bucket: 14 } }).plan).toEqual({ ...job.plan, bucket: 14 })
+    expect(after({ type: 'mix/step', jobId: 'j', step: 'third' }).step).toBe('third')
+    expect(after({ type: 'mix/lime', jobId: 'j', lime: { mode: 'none' } }).lime).toEqual({ ...job.lime, mode: 'none' })
+  })
+  test('ticks go on and off, and fall with the measures they stood for', () => {
+    const ticked = after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: true })
+    expect(ticked.ticks).toEqual([tickOf(0, 'peat_medium')])
+    expect(after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: true }, ticked).ticks).toHaveLength(1)
+    expect(after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: false }, ticked).ticks).toEqual([])
+    expect(after({ type: 'ticks/clear', jobId: 'j' }, ticked).ticks).toEqual([])
+    expect(after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }, ticked).ticks).toEqual([])
+    expect(after({ type: 'job/vessel', jobId: 'j', vessel: { ...job.vessel, count: 3 } }, ticked).ticks).toEqual([])
+    expect(after({ type: 'job/rename', jobId: 'j', name: 'x' }, ticked).ticks).toHaveLength(1)
+  })
+  test('finishing makes a record and ties the job to it; removing the record unties it', () => {
+    const q = quantitiesOf(job)
+    if (!q.ok) throw new Error(q.problem.code)
+    const record = recordFrom('r', job, q.value, '2026-03-02', 'good', 'Pot')
+    expect(() => recordSchema.parse(record)).not.toThrow()
+    const changes = changesOf(gardenWith(job), { type: 'job/finish', jobId: 'j', record })
+    expect(changes.map((c) => c.key)).toEqual([recordKey('r'), jobKey('j')])
+    const done = { ...job, recordId: 'r' }
+    const garden = new Map<string, AnyData>([
+      [jobKey('j'), done],
+      [recordKey('r'), record],
+    ])
+    const edited = changesOf(garden, { type: 'record/edit', recordId: 'r', note: 'better' })
+    expect(edited[0]!.after).toMatchObject({ note: 'better', madeOn: '2026-03-02' })
+    const removed = changesOf(garden, { type: 'record/remove', recordId: 'r' })
+    expect(removed).toHaveLength(2)
+    expect(removed[1]!.after).toMatchObject({ recordId: null })
+  })
+  test('what changes nothing is no change', () => {
+    expect(changesOf(gardenWith(job), { type: 'job/rename', jobId: 'j', name: '' })).toEqual([])
+    expect(changesOf(gardenWith(job), { type: 'part/remove', jobId: 'j', materialId: 'pumice' })).toEqual([])
+    expect(changesOf(gardenWith(job), { type: 'garden/import', changes: [{ key: jobKey('j'), after: { ...job } }] })).toEqual([])
+    for (const type of ['job/remove', 'ticks/clear'] as const) expect(changesOf(new Map(), { type, jobId: 'gone' })).toEqual([])
+    expect(changesOf(new Map(), { type: 'record/remove', recordId: 'gone' })).toEqual([])
+    expect(changesOf(new Map(), { type: 'record/edit', recordId: 'gone', note: 'x' })).toEqual([])
+  })
+  test('the shelf keeps packs, prices and stock', () => {
+    const item = { materialId: 'pumice', pack: { kind: 'loose' as const, litres: 20 }, price: 11, stock: 5 }
+    expect(changesOf(new Map(), { type: 'shelf/set', item })).toEqual([{ key: shelfKey('pumice'), before: null, after: item }])
+    expect(changesOf(new Map([[shelfKey('pumice'), item]]), { type: 'shelf/set', item: { ...item } })).toEqual([])
+  })
+  test('every job a command leaves is one that can be stored', () => {
+    for (const kind of ['roundPot', 'box', 'raisedBed', 'fabricBag'] as const) {
+      expect(() => jobSchema.parse(startingJob('x', NOW, kind))).not.toThrow()
+      expect(() => jobSchema.parse(after({ type: 'job/vessel', jobId: 'j', vessel: startingVessel(kind) }))).not.toThrow()
+    }
+  })
+})
+
+describe('history', () => {
+  /** A garden in small: run commands, undo, redo. */
+  function play() {
+    let garden: Garden = gardenWith(job)
+    let history: History = EMPTY_HISTORY
+    let clock = 0
+    const apply = (changes: { key: string; after: AnyData | null }[]) => {
+      const next = new Map(garden)
+      for (const c of changes) {
+        if (c.after === null) next.delete(c.key)
+        else next.set(c.key, c.after)
+      }
+      garden = next
+    }
+    return {
+      get job() {
+        return garden.get(jobKey('j')) as Job | undefined
+      },
+      get history() {
+        return history
+      },
+      run(command: Command, later = 5000) {
+        clock += later
+        const changes = changesOf(garden, command)
+        history = remember(history, { label: command.type, changes, mergeKey: mergeKeyOf(command), at: clock })
+        apply(changes)
+      },
+      undo() {
+        const moved = undo(history)
+        if (!moved) return false
+        history = moved.history
+        apply(moved.changes)
+        return true
+      },
+      redo() {
+        const moved = redo(history)
+        if (!moved) return false
+        history = moved.history
+        apply(moved.changes)
+        return true
+      },
+    }
+  }
+  const more: Command = { type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }
+
+  test('takes back and does again, to the letter', () => {
+    const p = play()
+    p.run(more)
+    p.run({ type: 'job/remove', jobId: 'j' })
+    expect(p.job).toBeUndefined()
+    p.undo()
+    expect(p.job!.parts[0]!.twelfths).toBe(36)
+    p.undo()
+    expect(p.job).toEqual(job)
+    expect(p.undo()).toBe(false)
+    p.redo()
+    p.redo()
+    expect(p.job).toBeUndefined()
+    expect(p.redo()).toBe(false)
+  })
+  test('a new change lets go of what was undone', () => {
+    const p = play()
+    p.run(more)
+    p.undo()
+    p.run({ type: 'job/rename', jobId: 'j', name: 'Fig' })
+    expect(p.redo()).toBe(false)
+  })
+  test('typing merges into one step, pauses and presses do not', () => {
+    const p = play()
+    for (const name of ['F', 'Fi', 'Fig']) p.run({ type: 'job/rename', jobId: 'j', name }, 100)
+    p.run({ type: 'job/rename', jobId: 'j', name: 'Fig tree' }, 5000)
+    p.run(more, 50)
+    p.run(more, 50)
+    expect(p.history.past).toHaveLength(4)
+    p.undo()
+    p.undo()
+    p.undo()
+    expect(p.job!.name).toBe('Fig')
+    p.undo()
+    expect(p.job!.name).toBe('')
+  })
+  test('a step done again is never merged into', () => {
+    const p = play()
+    p.run({ type: 'job/rename', jobId: 'j', name: 'A' }, 100)
+    p.undo()
+    p.redo()
+    p.run({ type: 'job/rename', jobId: 'j', name: 'AB' }, 100)
+    p.undo()
+    expect(p.job!.name).toBe('A')
+  })
+  test('keeps a long day and no more', () => {
+    const p = play()
+    for (let i = 0; i < 400; i++) p.run({ type: 'tick/set', jobId: 'j', batch: i, materialId: 'peat_medium', done: true })
+    expect(p.history.past).toHaveLength(300)
+  })
+})

@@ -1,0 +1,314 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { jobKey, SETTINGS_KEY, startingJob } from '@/model/garden'
+import type { AnyData, Job } from '@/model/schemas'
+import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
+import { exportFile, previewImport } from './exportFile'
+import { foragePort } from './forage'
+import { localLock, memoryPort } from './memory'
+import { openGarden } from './openGarden'
+import { createSaver, type Conflict, type SaveStatus } from './saver'
+import { listSetAside, putAside, putBack } from './setAside'
+
+const NOW = new Date('2026-03-01T09:00:00.000Z')
+const now = () => NOW
+const job: Job = { ...startingJob('j', NOW.toISOString(), 'roundPot'), name: 'Fig' }
+const KEY = jobKey('j')
+const stored = (data: AnyData = job, revision = 1): Envelope => writeEnvelope(KEY, data, revision, NOW.toISOString())
+
+describe('reading a record', () => {
+  test('gives back what was written', () => {
+    expect(readEnvelope(KEY, stored())).toEqual({ ok: true, data: job, revision: 1, migrated: false })
+  })
+  const broken: [string, unknown, string][] = [
+    ['nothing', null, 'broken'],
+    ['a text', 'job', 'broken'],
+    ['an envelope without data', { ...stored(), data: undefined }, 'broken'],
+    ['a job without parts', stored({ ...job, parts: undefined } as unknown as Job), 'broken'],
+    ['a part that is no number', stored({ ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job), 'broken'],
+    ['a size that is not finite', stored({ ...job, plan: { ...job.plan, bucket: NaN } }), 'broken'],
+    ['a record under a job’s key', { ...stored(), kind: 'record' }, 'broken'],
+    ['a later version', { ...stored(), schemaVersion: 99 }, 'newer-version'],
+  ]
+  test.each(broken)('tells %s apart, with the place', (_what, raw, code) => {
+    const read = readEnvelope(KEY, raw)
+    expect(read.ok).toBe(false)
+    if (!read.ok) {
+      expect(read.why.code).toBe(code)
+      if (read.why.code === 'broken') expect(read.why.where.length).toBeGreaterThan(3)
+    }
+  })
+  test('does not know keys of others', () => {
+    expect(readEnvelope('constructor', stored())).toEqual({ ok: false, why: { code: 'not-ours', key: 'constructor' } })
+  })
+  test('takes old versions forward, step by step, and says where it cannot', () => {
+    const old = { ...stored(), data: { title: 'Fig' } }
+    const versions = { job: 3, record: 1, shelf: 1, settings: 1 }
+    const steps = {
+      job: {
+        1: (data: unknown) => ({ name: (data as { title: string }).title }),
+        2: (data: unknown) => ({ ...job, ...(data as object) }),
+      },
+    }
+    expect(readEnvelope(KEY, old, steps, versions)).toEqual({ ok: true, data: job, revision: 1, migrated: true })
+    const gap = readEnvelope(KEY, old, { job: { 1: steps.job[1] } }, versions)
+    expect(!gap.ok && gap.why).toMatchObject({ code: 'broken', where: 'version 2' })
+    const thrown = readEnvelope(KEY, old, { job: { ...steps.job, 1: () => { throw new Error('no title') } } }, versions)
+    expect(!thrown.ok && thrown.why).toMatchObject({ code: 'broken', where: 'version 1', message: 'no title' })
+  })
+})
+
+describe('opening a garden', () => {
+  test('reads what is sound, sets aside what is not, drops nothing', async () => {
+    const future = { ...stored(), schemaVersion: 99 }
+    const port = memoryPort({ [KEY]: stored(), 'job/bad': { kind: 'job', junk: true }, 'job/next': future, stray: 42 })
+    const opened = await openGarden(port, localLock(), now)
+    expect([...opened.records.keys()]).toEqual([KEY])
+    expect(opened.revisions.get(KEY)).toBe(1)
+    expect(opened.setAside.map((s) => [s.key, s.why.code]).sort()).toEqual([
+      ['job/bad', 'broken'],
+      ['job/next', 'newer-version'],
+      ['stray', 'not-ours'],
+    ])
+    expect(opened.setAside.find((s) => s.key === 'job/next')!.raw).toEqual(future)
+    expect(await port.get('job/bad')).toBeNull()
+    // And again: nothing is set aside twice.
+    expect((await openGarden(port, localLock(), now)).setAside).toHaveLength(3)
+  })
+  test('with a full disk the broken record stays where it was, and is still listed', async () => {
+    const port = memoryPort({ [KEY]: stored(), 'job/bad': { junk: true } })
+    port.failing = new Error('QuotaExceededError')
+    const opened = await openGarden(port, localLock(), now)
+    expect(opened.setAside.map((s) => s.key)).toEqual(['job/bad'])
+    expect(port.contents.get('job/bad')).toEqual({ junk: true })
+  })
+  test('a record of a newer Open Bed comes back by itself once it can be read', async () => {
+    const port = memoryPort()
+    await putAside(port, KEY, stored(), { code: 'newer-version', key: KEY, version: 2, known: 1 }, NOW.toISOString())
+    const opened = await openGarden(port, localLock(), now)
+    expect(opened.records.get(KEY)).toEqual(job)
+    expect(opened.setAside).toEqual([])
+  })
+  test('putting back never covers a record that stands', async () => {
+    const port = memoryPort({ [KEY]: stored() })
+    const item = await putAside(port, KEY, stored({ ...job, name: 'Older' }), { code: 'overwritten', key: KEY }, NOW.toISOString())
+    expect(await putBack(port, item)).toBe(false)
+    await port.remove(KEY)
+    expect(await putBack(port, item)).toBe(true)
+    expect(await listSetAside(port)).toEqual([])
+  })
+  test('two things set aside in one moment are both kept, and a broken entry is still listed', async () => {
+    const port = memoryPort()
+    for (const raw of [1, 2]) await putAside(port, KEY, raw, { code: 'overwritten', key: KEY }, NOW.toISOString())
+    await port.set('set-aside/odd', 'scribble')
+    const items = await listSetAside(port)
+    expect(items.map((i) => i.raw).sort()).toEqual([1, 2, 'scribble'])
+  })
+})
+
+describe('saving', () => {
+  beforeEach(() => void vi.useFakeTimers())
+  afterEach(() => void vi.useRealTimers())
+
+  function tab(port = memoryPort(), lock = localLock(), revisions = new Map<string, number>()) {
+    const statuses: SaveStatus[] = []
+    const conflicts: Conflict[] = []
+    const told: [string, number | null][] = []
+    const saver = createSaver({
+      port,
+      lock,
+      revisions,
+      now,
+      onStatus: (s) => statuses.push(s),
+      onConflict: (c) => conflicts.push(c),
+      onStored: (key, revision) => told.push([key, revision]),
+    })
+    return { port, saver, statuses, conflicts, told, revisions }
+  }
+  const named = (name: string): Job => ({ ...job, name })
+  const nameIn = async (port: ReturnType<typeof memoryPort>) =>
+    (envelopeSchema.parse(await port.get(KEY)).data as Job).name
+
+  test('writes within 300 ms of an edit, a burst as one', async () => {
+    const t = tab()
+    const set = vi.spyOn(t.port, 'set')
+    for (const name of ['F', 'Fi', 'Fig']) t.saver.stage(KEY, named(name))
+    expect(t.saver.isDirty(KEY)).toBe(true)
+    await vi.advanceTimersByTimeAsync(299)
+    expect(await nameIn(t.port)).toBe('Fig')
+    expect(set).toHaveBeenCalledTimes(1)
+    expect(t.saver.isDirty(KEY)).toBe(false)
+    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+    expect(t.told).toEqual([[KEY, 1]])
+  })
+  test('steady typing does not put the write off', async () => {
+    const t = tab()
+    for (let i = 0; i < 6; i++) {
+      t.saver.stage(KEY, named(`n${i}`))
+      await vi.advanceTimersByTimeAsync(60)
+    }
+    expect(t.told.length).toBeGreaterThanOrEqual(2)
+  })
+  test('an edit made while another is being written is written too', async () => {
+    const port = memoryPort()
+    const t = tab(port)
+    const set = port.set
+    vi.spyOn(port, 'set').mockImplementationOnce(async (key, value) => {
+      t.saver.stage(KEY, named('second'))
+      await set(key, value)
+    })
+    t.saver.stage(KEY, named('first'))
+    await vi.advanceTimersByTimeAsync(600)
+    expect(await nameIn(port)).toBe('second')
+    expect(t.conflicts).toEqual([])
+  })
+  test('removes, and tells it', async () => {
+    const t = tab()
+    t.saver.stage(KEY, job)
+    await t.saver.flush()
+    t.saver.stage(KEY, null)
+    await t.saver.flush()
+    expect(await t.port.get(KEY)).toBeNull()
+    expect(t.told.at(-1)).toEqual([KEY, null])
+  })
+  test.each([
+    ['full', new DOMException('no room', 'QuotaExceededError')],
+    ['refused', new DOMException('denied', 'InvalidStateError')],
+  ] as const)('a disk that is %s is told; the work waits and is written when it can be', async (reason, error) => {
+    const t = tab()
+    t.port.failing = error as unknown as Error
+    t.saver.stage(KEY, job)
+    await vi.advanceTimersByTimeAsync(300)
+    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason })
+    expect(t.saver.isDirty(KEY)).toBe(true)
+    t.port.failing = null
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(await nameIn(t.port)).toBe('Fig')
+    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+  })
+
+  /** Two tabs that have both read revision 1, and the second one writes after the first. */
+  async function twoTabs() {
+    const port = memoryPort({ [KEY]: stored() })
+    const lock = localLock()
+    const first = tab(port, lock, new Map([[KEY, 1]]))
+    const second = tab(port, lock, new Map([[KEY, 1]]))
+    first.saver.stage(KEY, named('first'))
+    second.saver.stage(KEY, named('second'))
+    await vi.advanceTimersByTimeAsync(400)
+    return { port, first, second }
+  }
+  test('two tabs do not overwrite each other; the later one is told', async () => {
+    const { port, first, second } = await twoTabs()
+    expect(await nameIn(port)).toBe('first')
+    expect(first.conflicts).toEqual([])
+    expect(second.conflicts).toEqual([{ key: KEY, mine: named('second'), theirs: named('first') }])
+    expect(second.saver.isDirty(KEY)).toBe(true)
+  })
+  test('keeping mine puts theirs aside', async () => {
+    const { port, second } = await twoTabs()
+    await second.saver.keepMine(second.conflicts[0]!)
+    expect(await nameIn(port)).toBe('second')
+    const [aside] = await listSetAside(port)
+    expect(aside).toMatchObject({ key: KEY, why: { code: 'overwritten' } })
+    expect((aside!.raw as Envelope).data).toEqual(named('first'))
+    second.saver.stage(KEY, named('third'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(await nameIn(port)).toBe('third')
+  })
+  test('taking theirs puts mine aside', async () => {
+    const { port, second } = await twoTabs()
+    await second.saver.takeTheirs(second.conflicts[0]!)
+    expect(await nameIn(port)).toBe('first')
+    expect(((await listSetAside(port))[0]!.raw as Envelope).data).toEqual(named('second'))
+    expect(second.saver.isDirty(KEY)).toBe(false)
+  })
+  test('an edit to what another tab removed is a conflict too', async () => {
+    const port = memoryPort({ [KEY]: stored() })
+    const t = tab(port, localLock(), new Map([[KEY, 1]]))
+    await port.remove(KEY)
+    t.saver.stage(KEY, named('mine'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(t.conflicts).toEqual([{ key: KEY, mine: named('mine'), theirs: null }])
+    await t.saver.keepMine(t.conflicts[0]!)
+    expect(await nameIn(port)).toBe('mine')
+  })
+  test('once another tab’s write has been read, writing goes on from there', async () => {
+    const port = memoryPort({ [KEY]: stored(job, 5) })
+    const t = tab(port, localLock(), new Map([[KEY, 4]]))
+    t.saver.accept(KEY, 5)
+    t.saver.stage(KEY, named('next'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(t.conflicts).toEqual([])
+    expect(envelopeSchema.parse(await port.get(KEY)).revision).toBe(6)
+  })
+  test('after stop nothing more is written by itself', async () => {
+    const t = tab()
+    t.saver.stage(KEY, job)
+    t.saver.stop()
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(await t.port.get(KEY)).toBeNull()
+  })
+})
+
+describe('the browser’s database', () => {
+  test('keeps records apart by garden and gives back what it was given', async () => {
+    const my = await foragePort('my')
+    const demo = await foragePort('demo')
+    await my.set(KEY, stored())
+    expect(await my.get(KEY)).toEqual(stored())
+    expect(await demo.get(KEY)).toBeNull()
+    expect(await my.keys()).toEqual([KEY])
+    await my.remove(KEY)
+    expect(await my.keys()).toEqual([])
+  })
+})
+
+describe('a garden in a file', () => {
+  const garden = new Map<string, AnyData>([
+    [KEY, job],
+    [SETTINGS_KEY, { units: 'us', theme: 'dark' }],
+  ])
+  const file = exportFile(garden, [], NOW.toISOString())
+  const preview = (text: string, into: Map<string, AnyData> = new Map()) => {
+    const result = previewImport(text, into)
+    if (!result.ok) throw new Error(result.problem.code)
+    return result.preview
+  }
+  test('goes out and comes in the same', () => {
+    const p = preview(file)
+    expect(p.added.map((c) => [c.key, c.after])).toEqual([...garden].sort(([a], [b]) => a.localeCompare(b)))
+    expect(p.unreadable).toEqual([])
+  })
+  test('shows what would change before anything does', () => {
+    const into = new Map(garden)
+    into.set(KEY, { ...job, name: 'Other' })
+    const p = preview(file, into)
+    expect(p).toMatchObject({ added: [], unchanged: 1 })
+    expect(p.changed[0]).toEqual({ key: KEY, before: { ...job, name: 'Other' }, after: job })
+    expect((into.get(KEY) as Job).name).toBe('Other')
+  })
+  test('carries what was set aside', () => {
+    const aside = [{ id: 'set-aside/x', key: KEY, at: '', why: { code: 'not-ours' as const, key: KEY }, raw: { junk: 1 } }]
+    expect(JSON.parse(exportFile(garden, aside, '')).setAside[0].raw).toEqual({ junk: 1 })
+  })
+  test('leaves out single records it cannot read, and names them', () => {
+    const json = JSON.parse(file)
+    json.records[0].schemaVersion = 50
+    json.records.push({ key: 'job/odd', kind: 'job', schemaVersion: 1, revision: 0, savedAt: '', data: {} })
+    const p = preview(JSON.stringify(json))
+    expect(p.unreadable.map((u) => u.code)).toEqual(['newer-version', 'broken'])
+    expect(p.added).toHaveLength(1)
+  })
+  test.each([
+    ['half a file', file.slice(0, file.length / 2), 'file-not-json'],
+    ['a picture', '\u0089PNG', 'file-not-json'],
+    ['another program’s file', '{"format":"recipes","rows":[]}', 'file-not-ours'],
+    ['a list', '[]', 'file-not-ours'],
+    ['records that are none', file.replace('"records": [', '"records": [7, '), 'file-not-ours'],
+    ['a file of the future', file.replace('"formatVersion": 1', '"formatVersion": 2'), 'file-newer'],
+  ])('refuses %s whole', (_what, text, code) => {
+    const result = previewImport(text, new Map())
+    expect(!result.ok && result.problem.code).toBe(code)
+  })
+})

@@ -1,0 +1,183 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { MATERIALS } from '@/core/data'
+import type { Problem } from '@/core/problems'
+import type { Command } from '@/model/commands'
+import { startingJob } from '@/model/garden'
+import { cautionsForMixing } from './cautions'
+import { commandText, jobTitle, packText, recordName, shortName } from './labels'
+import { matches } from './materials'
+import { limeSpoons, spoonText } from './measures'
+import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
+import {
+  doseText,
+  doseWeightText,
+  fromFieldText,
+  lengthText,
+  loadText,
+  parseNumber,
+  percentText,
+  QUANTITIES,
+  toFieldText,
+  volumeText,
+  weightText,
+  type Quantity,
+} from './units'
+
+describe('numbers as people type them', () => {
+  test.each([
+    ['12', 12],
+    [' 12.5 ', 12.5],
+    ['12,5', 12.5],
+    ['½', 0.5],
+    ['1½', 1.5],
+    ['1 1/2', 1.5],
+    ['3/4', 0.75],
+    ['-3', -3],
+    ['−3', -3],
+    ['', null],
+    ['ten', null],
+    ['1/0', null],
+    ['1.2.3', null],
+    ['12 cm', null],
+  ])('“%s” is %s', (text, value) => {
+    const read = parseNumber(text)
+    if (value === null) expect(read).toBeNull()
+    else expect(read).toBeCloseTo(value, 12)
+  })
+  test('fields turn round in both systems, to the digits they show', () => {
+    const quantities = Object.keys(QUANTITIES) as Quantity[]
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...quantities),
+        fc.constantFrom('metric' as const, 'us' as const),
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        (quantity, units, value) => {
+          const shown = toFieldText(value, quantity, units)
+          const back = fromFieldText(shown, quantity, units)!
+          const { factor, digits } = QUANTITIES[quantity][units]
+          expect(Math.abs(back - value)).toBeLessThanOrEqual((0.5 * 10 ** -digits) / factor + 1e-9)
+          expect(toFieldText(back, quantity, units)).toBe(shown)
+        },
+      ),
+      { seed: 20261124, numRuns: 300 },
+    )
+  })
+})
+
+test('amounts read well in both systems, never mixed', () => {
+  expect(volumeText(38.24, 'metric')).toBe('38.2 L')
+  expect(volumeText(1208, 'metric')).toBe('1.21 m³')
+  expect(volumeText(37.85, 'us')).toBe('10 gal')
+  expect(volumeText(0.9463529, 'us')).toBe('1 qt')
+  expect(volumeText(226.53, 'us')).toBe('8.0 cu ft')
+  expect(weightText(26.4, 'metric')).toBe('26 kg')
+  expect(weightText(2.04, 'us')).toBe('4.5 lb')
+  expect(doseWeightText(78.3, 'metric')).toBe('78 g')
+  expect(doseWeightText(1320, 'metric')).toBe('1.32 kg')
+  expect(doseWeightText(78.3, 'us')).toBe('2.76 oz')
+  expect(doseWeightText(1320, 'us')).toBe('2.9 lb')
+  expect(doseText(7.489, 'us')).toBe('1.00 oz/gal')
+  expect(lengthText(25.4, 'us')).toBe('10 in')
+  expect(lengthText(25, 'metric')).toBe('25 cm')
+  expect(loadText(195.29, 'us')).toBe('40 lb/ft²')
+  expect(percentText(0.175)).toMatch(/^1[78] %$/)
+})
+
+describe('sentences', () => {
+  const problems: Problem[] = [
+    { code: 'not-a-number', field: 'height' },
+    { code: 'size-not-positive', field: 'topDiameter', value: -3 },
+    { code: 'size-too-large', field: 'height', value: 1000, limit: 300 },
+    { code: 'size-negative', field: 'headspace', value: -1 },
+    { code: 'headspace-fills-container', headspace: 30, height: 28 },
+    { code: 'hole-above-mix', holeHeight: 26, mixHeight: 25 },
+    { code: 'base-wider-than-allowed', base: 30, top: 20 },
+    { code: 'outline-crosses-itself' },
+    { code: 'count-not-whole', value: 1.5 },
+    { code: 'no-parts' },
+    { code: 'part-not-positive', material: 'peat', value: 0 },
+    { code: 'unknown-material', material: 'moon dust' },
+    { code: 'pH-out-of-range', value: 11, low: 3.5, high: 8 },
+    { code: 'target-above-lime-ceiling', target: 7.9, reachable: 7.4, limit: 25 },
+    { code: 'vessel-too-small', vessel: 5, smallest: 20 },
+    { code: 'amount-negative', field: 'settling', value: -0.1 },
+  ]
+  test.each(problems.map((p) => [p.code, p] as const))('%s says why and what to do, in either system', (_code, problem) => {
+    for (const units of ['metric', 'us'] as const) {
+      const { why, fix } = problemText(problem, units)
+      expect(why).toMatch(/^\S.{8,}[.:]$/)
+      expect(fix.length).toBeGreaterThan(10)
+      expect(`${why} ${fix}`).not.toMatch(/undefined|NaN|\[object/)
+    }
+    expect(problemText(problem, 'us').why).not.toMatch(/\d (cm|L|kg)\b/)
+  })
+  test('stand beside the field that they are about', () => {
+    expect(problemField(problems[1]!)).toBe('topDiameter')
+    expect(problemField(problems[4]!)).toBe('headspace')
+    expect(problemField(problems[5]!)).toBe('sideHoles')
+    expect(problemField(problems[12]!)).toBe('limeTarget')
+    expect(problemField(problems[9]!)).toBeNull()
+  })
+  test('notes, files and set-aside records have theirs', () => {
+    expect(noteText({ code: 'target-already-passed', pH: 7.1, target: 6.4 }, 'metric')).toContain('7.1')
+    expect(noteText({ code: 'dose-above-usual-limit', gramsPerLitre: 12, limit: 10 }, 'metric')).toContain('12.0 g/L')
+    expect(noteText({ code: 'measures-rounded', largestShareError: 0.02 }, 'metric')).toContain('2.0 %')
+    for (const problem of [
+      { code: 'file-not-json', message: 'x' },
+      { code: 'file-not-ours', where: 'records.0' },
+      { code: 'file-newer', version: 2, known: 1 },
+    ] as const)
+      expect(fileProblemText(problem).fix).toContain('Nothing was changed.')
+    expect(unreadableText({ code: 'newer-version', key: 'job/x', version: 9, known: 1 })).toContain('newer')
+    expect(unreadableText({ code: 'overwritten', key: 'job/x' })).toContain('another tab')
+  })
+})
+
+describe('names', () => {
+  const job = startingJob('j', '2026-01-01T00:00:00.000Z', 'fabricBag')
+  test('of jobs, materials, packs and records', () => {
+    expect(jobTitle(job)).toBe('Fabric bag')
+    expect(jobTitle({ ...job, vessel: { ...job.vessel, count: 6 } })).toBe('6 fabric bags')
+    expect(jobTitle({ ...job, name: '  Fig ' })).toBe('Fig')
+    expect(shortName('peat_medium')).toBe('Sphagnum peat, medium')
+    expect(shortName('moon_dust')).toBe('moon_dust')
+    expect(packText({ kind: 'compressed', litres: 107 }, 'us')).toBe('28.3 gal pressed bale')
+    expect(packText({ kind: 'block', kg: 5 }, 'metric')).toBe('5.0 kg dry block')
+    expect(recordName('job/j', job)).toBe('job “Fabric bag”')
+    expect(recordName('shelf/pumice', null)).toContain('Pumice')
+  })
+  test('of commands, for the undo button', () => {
+    const commands: Command[] = [
+      { type: 'part/change', jobId: 'j', materialId: 'pumice', by: -6 },
+      { type: 'part/add', jobId: 'j', materialId: 'pumice', twelfths: 6 },
+      { type: 'tick/set', jobId: 'j', batch: 0, materialId: 'pumice', done: true },
+      { type: 'job/create', job },
+    ]
+    expect(commands.map(commandText)).toEqual(['−½ Pumice 2-8 mm', 'adding Pumice 2-8 mm', 'ticking Pumice 2-8 mm', 'new job'])
+  })
+  test('searching takes words in any order, and words that are in no name', () => {
+    const found = (search: string) => MATERIALS.filter((m) => matches(m, search)).map((m) => m.id)
+    expect(found('coarse perlite')).toEqual(['perlite_coarse'])
+    expect(found('peat-free')).not.toContain('peat_fine')
+    expect(found('peat-free')).toContain('coir_pith')
+    expect(found('')).toHaveLength(MATERIALS.length)
+  })
+  test('spoons read as spoken', () => {
+    expect(spoonText({ cups: 1, tablespoons: 2, teaspoons: 0.75 })).toBe('1 cup + 2 tablespoons + ¾ teaspoon, level')
+    expect(spoonText({ cups: 0, tablespoons: 0, teaspoons: 0 })).toBe('a pinch')
+    expect(limeSpoons(78, 1.35, 'metric')).toBe('3 tablespoons + 2½ teaspoons, level')
+  })
+})
+
+test('cautions come with the materials that need them, each once', () => {
+  const of = (...ids: string[]) =>
+    cautionsForMixing(
+      ids.map((id) => MATERIALS.find((m) => m.id === id)!),
+      false,
+    ).map((c) => c.id)
+  expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust'])
+  expect(of('compost_green', 'manure_cattle_composted')).toEqual(['legionella', 'herbicide', 'manure'])
+  expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
+  expect(cautionsForMixing([], true).map((c) => c.id)).toEqual(['lime'])
+})
