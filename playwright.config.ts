@@ -7,7 +7,8 @@ export default defineConfig({
   outputDir: 'test-results/browser',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
   forbidOnly: true,
   use: {
     baseURL: `http://localhost:${port}`,

@@ -64,7 +64,7 @@ const saveAll = () =>
 <template>
   <a class="skip" href="#main">Skip to the page</a>
   <header class="bar no-print">
-    <RouterLink class="brand" :to="{ name: 'today', params: { garden: garden.name } }">
+    <RouterLink class="brand" aria-label="Open Bed, to Today" :to="{ name: 'today', params: { garden: garden.name } }">
       <img src="/icon.svg" alt="" width="30" height="30" /><span>Open Bed</span>
     </RouterLink>
     <nav class="places" aria-label="Places">

@@ -92,7 +92,10 @@ export const openBedPreset = definePreset(
                 primary: { borderColor: 'var(--edge)', color: 'var(--ink)', hoverBackground: 'var(--clay-wash)' },
                 danger: { borderColor: 'var(--alarm)', color: 'var(--alarm)', hoverBackground: 'var(--alarm-wash)' },
               },
-              text: { primary: { color: 'var(--clay)', hoverBackground: 'var(--clay-wash)' } },
+              text: {
+                primary: { color: 'var(--clay)', hoverBackground: 'var(--clay-wash)' },
+                danger: { color: 'var(--alarm)', hoverBackground: 'var(--alarm-wash)' },
+              },
             },
           ]),
         ),

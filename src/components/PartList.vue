@@ -44,11 +44,12 @@ async function onKey(event: KeyboardEvent, index: number) {
 </script>
 
 <template>
-  <ul ref="list" class="plain parts">
-    <li
+  <div ref="list" class="parts">
+    <div
       v-for="(part, index) in parts"
       :key="part.material.id"
       data-part
+      class="part"
       tabindex="0"
       role="group"
       :aria-label="`${part.name}, ${measureText(part.twelfths)} ${part.twelfths === 12 ? 'part' : 'parts'}`"
@@ -72,12 +73,12 @@ async function onKey(event: KeyboardEvent, index: number) {
           +
         </button>
       </span>
-    </li>
-  </ul>
+    </div>
+  </div>
 </template>
 
 <style scoped>
-li {
+.part {
   display: grid;
   grid-template-columns: auto 1fr auto;
   gap: 10px;

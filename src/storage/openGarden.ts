@@ -23,9 +23,10 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
     const records = new Map<string, AnyData>()
     const revisions = new Map<string, number>()
     const at = now().toISOString()
-    for (const key of await port.keys()) {
-      if (isSetAsideKey(key)) continue
-      const raw = await port.get(key)
+    const keys = (await port.keys()).filter((key) => !isSetAsideKey(key))
+    const raws = await Promise.all(keys.map((key) => port.get(key)))
+    for (const [i, key] of keys.entries()) {
+      const raw = raws[i]
       const read = readEnvelope(key, raw)
       if (read.ok) {
         records.set(key, read.data)

@@ -57,7 +57,7 @@ const reasonOf = (error: unknown): 'full' | 'refused' =>
  * revision this tab has not seen.
  */
 export function createSaver(options: SaverOptions): Saver {
-  const { port, lock, revisions, now, delay = 120, retryAfter = 4000 } = options
+  const { port, lock, revisions, now, delay = 15, retryAfter = 4000 } = options
   const dirty = new Map<string, AnyData | null>()
   const conflicts = new Set<string>()
   let timer: ReturnType<typeof setTimeout> | null = null
@@ -69,11 +69,6 @@ export function createSaver(options: SaverOptions): Saver {
       timer = null
       void flush()
     }, wait)
-  }
-
-  async function storedRevision(key: string): Promise<number | null> {
-    const envelope = envelopeSchema.safeParse(await port.get(key))
-    return envelope.success ? envelope.data.revision : null
   }
 
   async function write(key: string, data: AnyData | null, base: number | null) {
@@ -89,6 +84,22 @@ export function createSaver(options: SaverOptions): Saver {
     }
   }
 
+  async function writeOne(key: string, data: AnyData | null) {
+    if (conflicts.has(key)) return
+    const raw = await port.get(key)
+    const envelope = envelopeSchema.safeParse(raw)
+    const known = revisions.get(key) ?? null
+    if ((envelope.success ? envelope.data.revision : null) !== known) {
+      const read = readEnvelope(key, raw)
+      conflicts.add(key)
+      options.onConflict({ key, mine: data, theirs: read.ok ? read.data : null })
+      return
+    }
+    await write(key, data, known)
+    // A newer edit may have come while this one was being written: then the key stays dirty.
+    if (dirty.get(key) === data) dirty.delete(key)
+  }
+
   async function flush(): Promise<void> {
     if (dirty.size === 0) return
     if (timer !== null) {
@@ -98,20 +109,7 @@ export function createSaver(options: SaverOptions): Saver {
     options.onStatus({ state: 'saving' })
     try {
       await lock(async () => {
-        for (const [key, data] of [...dirty]) {
-          if (conflicts.has(key)) continue
-          const stored = await storedRevision(key)
-          const known = revisions.get(key) ?? null
-          if (stored !== known) {
-            const read = readEnvelope(key, await port.get(key))
-            conflicts.add(key)
-            options.onConflict({ key, mine: data, theirs: read.ok ? read.data : null })
-            continue
-          }
-          await write(key, data, known)
-          // A newer edit may have come while this one was being written: then the key stays dirty.
-          if (dirty.get(key) === data) dirty.delete(key)
-        }
+        await Promise.all([...dirty].map(([key, data]) => writeOne(key, data)))
       })
       const waiting = [...dirty.keys()].filter((k) => !conflicts.has(k))
       if (waiting.length > 0) schedule(delay)

@@ -117,6 +117,17 @@ export const useGarden = defineStore('garden', () => {
   }
 
   /**
+   * Fills a garden that was never opened before. Settings go in last, so that a sowing cut short is done again; nothing
+   * that is there already is touched.
+   */
+  async function sow(seed: () => Promise<Map<string, AnyData>>) {
+    const seeded = [...(await seed())].filter(([key]) => !records.value.has(key))
+    put(seeded.map(([key, after]) => ({ key, after })))
+    for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver.stage(key, data)
+    void saver.flush().then(() => saver.stage(SETTINGS_KEY, settings.value))
+  }
+
+  /**
    * Opens a garden. `seed` fills an empty one. When the browser refuses its database the garden lives in memory and the
    * status says so.
    */
@@ -150,12 +161,7 @@ export const useGarden = defineStore('garden', () => {
       onStored: (key, revision) => channel?.postMessage({ key, revision } satisfies TabMessage),
     })
     if (refused) status.value = { state: 'failing', reason: 'refused', message: refused }
-    if (seed && records.value.size === 0 && setAside.value.length === 0) {
-      const seeded = await seed()
-      put([...seeded].map(([key, after]) => ({ key, after })))
-      for (const [key, data] of seeded) saver.stage(key, data)
-      await saver.flush()
-    }
+    if (seed && !records.value.has(SETTINGS_KEY)) await sow(seed)
     const flushNow = () => void saver.flush()
     window.addEventListener('pagehide', flushNow)
     document.addEventListener('visibilitychange', () => {

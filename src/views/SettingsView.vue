@@ -2,7 +2,7 @@
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import type { ImportPreview } from '@/storage/exportFile'
@@ -23,8 +23,9 @@ const THEMES = [
   { value: 'contrast', label: 'Bright sun' },
 ]
 
-const trouble = ref<Sentence | null>(null)
-const preview = ref<(ImportPreview & { fileName: string }) | null>(null)
+const trouble = shallowRef<Sentence | null>(null)
+// Shallow: what comes from the file goes into the store as it is, and a store cannot keep a reactive proxy.
+const preview = shallowRef<(ImportPreview & { fileName: string }) | null>(null)
 const said = ref('')
 const picker = ref<HTMLInputElement | null>(null)
 const counts = computed(() => `${garden.jobs.length} jobs and ${garden.mixRecords.length} records`)

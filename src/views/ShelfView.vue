@@ -76,6 +76,7 @@ onKeyStroke('/', (event) => {
       dismissable-mask
       :header="reading?.name"
       :style="{ width: 'min(46rem, 96vw)' }"
+      :pt="{ content: { tabindex: 0 } }"
       @update:visible="reading = null"
     >
       <template v-if="reading">

@@ -72,6 +72,7 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
           option-label="name"
           option-value="id"
           filter
+          auto-filter-focus
           show-clear
           placeholder="Choose what will grow in it"
           filter-placeholder="Search crops"

@@ -1,0 +1,68 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test'
+
+/**
+ * Every browser test fails on anything the page complains of: an error, a warning of the framework, a breach of the
+ * security policy, a request to anywhere but the page's own server.
+ */
+export const test = base.extend<{ quiet: void }>({
+  quiet: [
+    async ({ context }, use) => {
+      const heard: string[] = []
+      const listen = (page: Page) => {
+        page.on('console', (m) => {
+          if (m.type() === 'error' || m.type() === 'warning') heard.push(m.text())
+        })
+        page.on('pageerror', (e) => heard.push(e.message))
+        page.on('request', (r) => {
+          const url = new URL(r.url())
+          if (url.protocol.startsWith('http') && url.hostname !== 'localhost') heard.push(`request to ${url.hostname}`)
+        })
+      }
+      context.pages().forEach(listen)
+      context.on('page', listen)
+      await use()
+      expect(heard).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+export { expect }
+
+export const PHONE = { width: 390, height: 844 }
+
+/** Waits until the page says that all is saved. */
+export const saved = (page: Page) => expect(page.locator('.notice')).toHaveText('Saved')
+
+/** Opens a garden and waits until it is there. */
+export async function openGarden(page: Page, path = '/my') {
+  await page.goto(path)
+  await expect(page.locator('main h1').first()).toBeAttached()
+}
+
+export const glanceAt = (page: Page, label: string) => page.getByRole('region', { name: label }).locator('.figure').first()
+
+/** Starts a job by its tile on Today. */
+export async function startJob(page: Page, tile: string) {
+  await page.getByRole('button', { name: tile }).click()
+  await expect(page).toHaveURL(/\/jobs\/[^/]+\/fill$/)
+}
+
+/** Adds a material through the shelf. */
+export async function addMaterial(page: Page, search: string) {
+  await page.getByRole('button', { name: 'Add from the shelf' }).click()
+  await page.getByLabel('Search materials').fill(search)
+  await page.getByLabel('Search materials').press('Enter')
+  await expect(page.getByRole('dialog')).toBeHidden()
+}
+
+export const station = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Stations of this job' }).getByRole('link', { name }).click()
+
+/** Presses Tab until something is focused, as a person without a mouse would; fails when it cannot be reached. */
+export async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab') {
+  for (let i = 0; i < 90; i++) {
+    if ((await target.count()) === 1 && (await target.evaluate((el) => el === document.activeElement))) return
+    await page.keyboard.press(key)
+  }
+  throw new Error(`${target} cannot be reached with ${key}`)
+}
