@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test'
 import { addMaterial, expect, openGarden, saved, startJob, station, test } from './support'
 
-const field = (page: Page, label: string) => page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
+const field = (page: Page, label: string) =>
+  page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
 
 test('wrong sizes are told in place, kept as typed, and mended without loss', async ({ page }) => {
   await openGarden(page)
@@ -90,16 +91,25 @@ test('lime and tub beyond sense are told beside their fields', async ({ page }) 
   await expect(page.getByLabel('From the bucket to the bed')).toBeVisible()
 })
 
-const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+const file = (name: string, text: string) => ({
+  name,
+  mimeType: 'application/json',
+  buffer: Buffer.from(text),
+})
 
 test('broken files and files of the future are refused in a sentence; nothing is lost', async ({ page }) => {
   await openGarden(page, '/demo/settings')
-  const bring = async (name: string, text: string) => page.getByLabel('File to bring in').setInputFiles(file(name, text))
+  const bring = async (name: string, text: string) =>
+    page.getByLabel('File to bring in').setInputFiles(file(name, text))
   const before = await page.getByText(/jobs and \d+ records/).textContent()
   await bring('half.json', '{"format":"open-bed-garden","formatVer')
-  await expect(page.getByRole('status').filter({ hasText: 'The file cannot be read' })).toContainText('Nothing was changed')
+  await expect(page.getByRole('status').filter({ hasText: 'The file cannot be read' })).toContainText(
+    'Nothing was changed',
+  )
   await bring('other.json', '{"format":"something else"}')
-  await expect(page.getByRole('status').filter({ hasText: 'is not an Open Bed garden' })).toContainText('trouble at “format”')
+  await expect(page.getByRole('status').filter({ hasText: 'is not an Open Bed garden' })).toContainText(
+    'trouble at “format”',
+  )
   await bring('future.json', '{"format":"open-bed-garden","formatVersion":7}')
   await expect(page.getByText('made by a newer Open Bed (file version 7')).toBeVisible()
   expect(await page.getByText(/jobs and \d+ records/).textContent()).toBe(before)
@@ -149,18 +159,33 @@ const plant = (page: Page, garden: string, key: string, value: unknown) =>
 
 test('stored records that cannot be read are set aside, told, and offered for download', async ({ page }) => {
   await openGarden(page, '/my')
-  await plant(page, 'my', 'job/broken', { kind: 'job', schemaVersion: 1, revision: 1, savedAt: '', data: { id: 'broken' } })
+  await plant(page, 'my', 'job/broken', {
+    kind: 'job',
+    schemaVersion: 1,
+    revision: 1,
+    savedAt: '',
+    data: { id: 'broken' },
+  })
   await plant(page, 'my', 'job/future', { kind: 'job', schemaVersion: 9, revision: 1, savedAt: '', data: {} })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at data.name')
-  await expect(aside).toContainText('“job/future” was made by a newer Open Bed (version 9; this one reads up to 1)')
+  await expect(aside).toContainText(
+    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 1)',
+  )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
-  const [download] = await Promise.all([page.waitForEvent('download'), row.getByRole('button', { name: 'Download' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    row.getByRole('button', { name: 'Download' }).click(),
+  ])
   expect(download.suggestedFilename()).toBe('job-future.json')
   await row.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByText('It still cannot be read; it stays here.')).toBeVisible()
-  await aside.getByRole('listitem').filter({ hasText: 'job/broken' }).getByRole('button', { name: 'Let it go' }).click()
+  await aside
+    .getByRole('listitem')
+    .filter({ hasText: 'job/broken' })
+    .getByRole('button', { name: 'Let it go' })
+    .click()
   await expect(aside).not.toContainText('job/broken')
   await page.reload()
   await expect(aside).toContainText('job/future')

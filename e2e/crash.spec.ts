@@ -25,33 +25,36 @@ const expectKept = async (page: Page, kept: { name: string; parts: string | null
 }
 
 // Not the quiet test: a page that is shot down mid-sentence has reason to complain.
-bare('a page killed 45 times, a third of a second or more after an edit, loses nothing', async ({ context, page: first }) => {
-  bare.setTimeout(300_000)
-  await openGarden(first)
-  await startJob(first, 'Fabric bag')
-  await station(first, 'Mix')
-  await addMaterial(first, 'pumice')
-  await saved(first)
-  const url = first.url()
-  const next = moments(1)
-  let page = first
-  for (let i = 0; i < 45; i++) {
-    const kept = await editAndRead(page, i)
-    await page.waitForTimeout(next())
-    if (i % 3 !== 0) await page.close({ runBeforeUnload: false })
-    else {
-      // The renderer dies on the spot: no handler of the page runs.
-      const session = await context.newCDPSession(page)
-      const dead = page.waitForEvent('crash')
-      void session.send('Page.crash').catch(() => undefined)
-      await dead
-      await page.close()
+bare(
+  'a page killed 45 times, a third of a second or more after an edit, loses nothing',
+  async ({ context, page: first }) => {
+    bare.setTimeout(300_000)
+    await openGarden(first)
+    await startJob(first, 'Fabric bag')
+    await station(first, 'Mix')
+    await addMaterial(first, 'pumice')
+    await saved(first)
+    const url = first.url()
+    const next = moments(1)
+    let page = first
+    for (let i = 0; i < 45; i++) {
+      const kept = await editAndRead(page, i)
+      await page.waitForTimeout(next())
+      if (i % 3 !== 0) await page.close({ runBeforeUnload: false })
+      else {
+        // The renderer dies on the spot: no handler of the page runs.
+        const session = await context.newCDPSession(page)
+        const dead = page.waitForEvent('crash')
+        void session.send('Page.crash').catch(() => undefined)
+        await dead
+        await page.close()
+      }
+      page = await context.newPage()
+      await page.goto(url)
+      await expectKept(page, kept)
     }
-    page = await context.newPage()
-    await page.goto(url)
-    await expectKept(page, kept)
-  }
-})
+  },
+)
 
 bare('the whole browser killed 5 times after an edit loses nothing', async ({ baseURL }, testInfo) => {
   bare.setTimeout(120_000)

@@ -2,7 +2,9 @@ import { spawnSync } from 'node:child_process'
 import { gzipSync } from 'node:zlib'
 import { expect, openGarden, test } from './support'
 
-test('the first page needs under 200 kB of script, packed; other places come when they are opened', async ({ page }) => {
+test('the first page needs under 200 kB of script, packed; other places come when they are opened', async ({
+  page,
+}) => {
   const scripts = new Map<string, number>()
   page.on('response', async (response) => {
     if (response.url().endsWith('.js')) scripts.set(response.url(), gzipSync(await response.body()).length)
@@ -21,7 +23,10 @@ test('the first page needs under 200 kB of script, packed; other places come whe
 
 test('a port that is taken gives a sentence and what to type instead', () => {
   const port = new URL(test.info().project.use.baseURL!).port
-  const second = spawnSync('node', ['dist-server/main.js', '--demo'], { env: { ...process.env, PORT: port }, timeout: 20_000 })
+  const second = spawnSync('node', ['dist-server/main.js', '--demo'], {
+    env: { ...process.env, PORT: port },
+    timeout: 20_000,
+  })
   expect(second.status).toBe(1)
   expect(String(second.stderr).trim()).toBe(
     `Port ${port} is taken by another program. Choose another: PORT=${Number(port) + 1} npm run demo`,
@@ -29,7 +34,10 @@ test('a port that is taken gives a sentence and what to type instead', () => {
 })
 
 test('a PORT that is none gives a sentence', () => {
-  const server = spawnSync('node', ['dist-server/main.js'], { env: { ...process.env, PORT: 'eighty' }, timeout: 20_000 })
+  const server = spawnSync('node', ['dist-server/main.js'], {
+    env: { ...process.env, PORT: 'eighty' },
+    timeout: 20_000,
+  })
   expect(server.status).toBe(1)
   expect(String(server.stderr)).toContain('PORT is “eighty”, which is not a port number.')
 })

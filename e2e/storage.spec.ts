@@ -27,21 +27,26 @@ test('another tab follows along, and two edits at once are told, not lost', asyn
   await page.evaluate(() => (window as unknown as { release: () => void }).release())
 
   const told = (p: typeof page) => p.getByText('was changed in another tab')
-  await expect.poll(async () => Number(await told(page).isVisible()) + Number(await told(other).isVisible())).toBe(1)
+  await expect
+    .poll(async () => Number(await told(page).isVisible()) + Number(await told(other).isVisible()))
+    .toBe(1)
   const [later, earlier] = (await told(page).isVisible()) ? [page, other] : [other, page]
   const mine = await later.getByLabel('Name of this job').inputValue()
   await later.getByRole('button', { name: 'Keep mine' }).click()
   await expect(earlier.getByLabel('Name of this job')).toHaveValue(mine)
   await saved(later)
   await later.goto('/my/settings')
-  await expect(later.getByRole('region', { name: 'Set aside' })).toContainText('lost to a later edit in another tab')
+  await expect(later.getByRole('region', { name: 'Set aside' })).toContainText(
+    'lost to a later edit in another tab',
+  )
 })
 
 test('a full disk is told; the work stays in the page and goes out to a file', async ({ page }) => {
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put
     IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
-      if ((window as unknown as { full?: boolean }).full) throw new DOMException('No room left', 'QuotaExceededError')
+      if ((window as unknown as { full?: boolean }).full)
+        throw new DOMException('No room left', 'QuotaExceededError')
       return put.apply(this, args)
     }
   })
@@ -86,7 +91,10 @@ test('a browser that refuses its database says so and works in memory', async ({
 
 test('demo and own garden never mix, one press goes from one to the other', async ({ page }) => {
   await openGarden(page, '/demo')
-  await page.getByLabel('In hand').getByRole('link', { name: /Fig, half-barrel/ }).click()
+  await page
+    .getByLabel('In hand')
+    .getByRole('link', { name: /Fig, half-barrel/ })
+    .click()
   await page.getByLabel('Name of this job').fill('Tried in the demo')
   await page.getByRole('button', { name: 'Go to my garden' }).click()
   await expect(page).toHaveURL(/\/my$/)

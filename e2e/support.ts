@@ -15,7 +15,8 @@ export const test = base.extend<{ quiet: void }>({
         page.on('pageerror', (e) => heard.push(e.message))
         page.on('request', (r) => {
           const url = new URL(r.url())
-          if (url.protocol.startsWith('http') && url.hostname !== 'localhost') heard.push(`request to ${url.hostname}`)
+          if (url.protocol.startsWith('http') && url.hostname !== 'localhost')
+            heard.push(`request to ${url.hostname}`)
         })
       }
       context.pages().forEach(listen)
@@ -39,7 +40,8 @@ export async function openGarden(page: Page, path = '/my') {
   await expect(page.locator('main h1').first()).toBeAttached()
 }
 
-export const glanceAt = (page: Page, label: string) => page.getByRole('region', { name: label }).locator('.figure').first()
+export const glanceAt = (page: Page, label: string) =>
+  page.getByRole('region', { name: label }).locator('.figure').first()
 
 /** Starts a job by its tile on Today. */
 export async function startJob(page: Page, tile: string) {

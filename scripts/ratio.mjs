@@ -7,7 +7,10 @@ const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], { c
   .toString()
   .split('\n')
   .filter((f) => /\.(ts|vue|mjs|css)$/.test(f) || f === '.ci/run')
-const lines = (f) => readFileSync(f, 'utf8').split('\n').filter((l) => l.trim() !== '').length
+const lines = (f) =>
+  readFileSync(f, 'utf8')
+    .split('\n')
+    .filter((l) => l.trim() !== '').length
 const isTest = (f) => /\.test\.ts$/.test(f) || f.startsWith('e2e/') || f.startsWith('src/core/testing/')
 let test = 0
 let code = 0
@@ -15,4 +18,6 @@ for (const f of files) {
   if (isTest(f)) test += lines(f)
   else code += lines(f)
 }
-console.log(`code ${code} lines, tests ${test} lines: tests are ${((100 * test) / (code + test)).toFixed(1)} % of all, ${((100 * test) / code).toFixed(1)} % of the code`)
+console.log(
+  `code ${code} lines, tests ${test} lines: tests are ${((100 * test) / (code + test)).toFixed(1)} % of all, ${((100 * test) / code).toFixed(1)} % of the code`,
+)

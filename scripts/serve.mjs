@@ -4,6 +4,8 @@ import { ensureBuilt, ensureInstalled } from './lib/setup.mjs'
 
 ensureInstalled()
 ensureBuilt()
-const server = spawn(process.execPath, ['dist-server/main.js', ...process.argv.slice(2)], { stdio: 'inherit' })
+const server = spawn(process.execPath, ['dist-server/main.js', ...process.argv.slice(2)], {
+  stdio: 'inherit',
+})
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 server.on('exit', (code) => process.exit(code ?? 0))

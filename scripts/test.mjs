@@ -1,6 +1,14 @@
 /** npm test: lint, types, unit tests, browser tests; counts them all and ends with one line. */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
-import { bin, ensureBuilt, ensureChromium, ensureFolder, ensureInstalled, freePort, run } from './lib/setup.mjs'
+import {
+  bin,
+  ensureBuilt,
+  ensureChromium,
+  ensureFolder,
+  ensureInstalled,
+  freePort,
+  run,
+} from './lib/setup.mjs'
 
 const started = Date.now()
 ensureInstalled()
@@ -16,14 +24,28 @@ function step(name, command, args) {
 }
 
 step('Lint', bin('eslint'), ['.', '--max-warnings', '0'])
-step('Format', bin('prettier'), ['--check', '--log-level', 'warn', 'src', 'server', 'e2e', 'scripts', 'bench'])
+step('Format', bin('prettier'), [
+  '--check',
+  '--log-level',
+  'warn',
+  'src',
+  'server',
+  'e2e',
+  'scripts',
+  'bench',
+])
 step('Types', bin('vue-tsc'), ['-p', 'tsconfig.json', '--noEmit'])
 step('Types of the core, without a browser', bin('tsc'), ['-p', 'tsconfig.core.json'])
 
 console.log('\n== Unit tests')
 const unitFile = 'test-results/unit.json'
 rmSync(unitFile, { force: true })
-const unit = run(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`])
+const unit = run(bin('vitest'), [
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${unitFile}`,
+])
 if (existsSync(unitFile)) {
   const report = JSON.parse(readFileSync(unitFile, 'utf8'))
   passed += report.numPassedTests

@@ -13,7 +13,10 @@ let dist: string
 beforeAll(async () => {
   dist = mkdtempSync(join(tmpdir(), 'open-bed-'))
   mkdirSync(join(dist, 'assets'))
-  writeFileSync(join(dist, 'index.html'), '<meta property="csp-nonce" nonce="__OPEN_BED_NONCE__"><div id="app"></div>')
+  writeFileSync(
+    join(dist, 'index.html'),
+    '<meta property="csp-nonce" nonce="__OPEN_BED_NONCE__"><div id="app"></div>',
+  )
   writeFileSync(join(dist, 'assets', 'app-abc123.js'), `export const x = '${'long '.repeat(500)}'`)
   server = createApp({ dist, startGarden: 'demo' }).listen(0)
   await new Promise((ready) => server.once('listening', ready))
@@ -51,7 +54,9 @@ describe('the server', () => {
     expect(policy).not.toMatch(/unsafe|https?:|\*/)
   })
   test('lets hashed files be kept for a year, and packs them', async () => {
-    const response = await fetch(`${address}/assets/app-abc123.js`, { headers: { 'accept-encoding': 'gzip' } })
+    const response = await fetch(`${address}/assets/app-abc123.js`, {
+      headers: { 'accept-encoding': 'gzip' },
+    })
     expect(response.headers.get('cache-control')).toMatch(/max-age=31536000, immutable/)
     expect(response.headers.get('content-encoding')).toBe('gzip')
   })

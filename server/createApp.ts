@@ -48,14 +48,20 @@ export function createApp({ dist, startGarden }: AppOptions): Express {
     })(_request, response, next)
   })
   app.get('/', (_request, response) => response.redirect(302, `/${startGarden}`))
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: YEAR_SECONDS * 1000, index: false }))
+  app.use(
+    '/assets',
+    express.static(join(dist, 'assets'), { immutable: true, maxAge: YEAR_SECONDS * 1000, index: false }),
+  )
   app.use(express.static(dist, { index: false, maxAge: 0 }))
   app.get(/^\/(my|demo)(\/.*)?$/, (_request, response) => {
     response.set('Cache-Control', 'no-store')
     response.type('html').send(page.replaceAll(NONCE_PLACEHOLDER, response.locals.nonce as string))
   })
   app.use((request, response) => {
-    response.status(404).type('text').send(`There is nothing at ${request.path}. Open Bed starts at /${startGarden}.`)
+    response
+      .status(404)
+      .type('text')
+      .send(`There is nothing at ${request.path}. Open Bed starts at /${startGarden}.`)
   })
   return app
 }

@@ -16,13 +16,17 @@ if (!Number.isInteger(port) || port < 0 || port > 65_535)
   fail(`PORT is “${wanted}”, which is not a port number. Try PORT=${DEFAULT_PORT}.`)
 
 const dist = resolve('dist')
-if (!existsSync(dist)) fail('The app has not been built yet: run “npm run build”, or start with “npm run demo”.')
+if (!existsSync(dist))
+  fail('The app has not been built yet: run “npm run build”, or start with “npm run demo”.')
 
 const server = createApp({ dist, startGarden }).listen(port, (error?: Error & { code?: string }) => {
   if (error) {
     if (error.code === 'EADDRINUSE')
-      fail(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm run ${startGarden === 'demo' ? 'demo' : 'start'}`)
-    if (error.code === 'EACCES') fail(`This machine does not let you use port ${port}. Choose one above 1024, like ${DEFAULT_PORT}.`)
+      fail(
+        `Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm run ${startGarden === 'demo' ? 'demo' : 'start'}`,
+      )
+    if (error.code === 'EACCES')
+      fail(`This machine does not let you use port ${port}. Choose one above 1024, like ${DEFAULT_PORT}.`)
     fail(`The server could not start: ${error.message}`)
   }
   const address = server.address()

@@ -21,14 +21,18 @@ const places = computed(() =>
     { name: 'records', label: 'Records', icon: 'pi-book' },
     { name: 'method', label: 'Method', icon: 'pi-calculator' },
     { name: 'settings', label: 'Settings', icon: 'pi-cog' },
-  ].map((p) => ({ ...p, here: route.name === p.name || (p.name === 'today' && Boolean(route.params.jobId)) })),
+  ].map((p) => ({
+    ...p,
+    here: route.name === p.name || (p.name === 'today' && Boolean(route.params.jobId)),
+  })),
 )
 const otherGarden = computed(() => (garden.name === 'demo' ? 'my' : 'demo'))
 const helpOpen = ref(false)
 const main = ref<HTMLElement | null>(null)
 
 const inText = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   const command = event.ctrlKey || event.metaKey
@@ -58,13 +62,21 @@ const switchGarden = async () => {
   location.assign(`/${otherGarden.value}`)
 }
 const saveAll = () =>
-  saveFile(`open-bed-${garden.name}-${new Date().toISOString().slice(0, 10)}.json`, garden.exportText(), 'application/json')
+  saveFile(
+    `open-bed-${garden.name}-${new Date().toISOString().slice(0, 10)}.json`,
+    garden.exportText(),
+    'application/json',
+  )
 </script>
 
 <template>
   <a class="skip" href="#main">Skip to the page</a>
   <header class="bar no-print">
-    <RouterLink class="brand" aria-label="Open Bed, to Today" :to="{ name: 'today', params: { garden: garden.name } }">
+    <RouterLink
+      class="brand"
+      aria-label="Open Bed, to Today"
+      :to="{ name: 'today', params: { garden: garden.name } }"
+    >
       <img src="/icon.svg" alt="" width="30" height="30" /><span>Open Bed</span>
     </RouterLink>
     <nav class="places" aria-label="Places">
@@ -97,7 +109,9 @@ const saveAll = () =>
         @click="garden.redo()"
       />
       <SaveNotice :status="garden.status" />
-      <span class="which" :class="garden.name">{{ garden.name === 'demo' ? 'Demo garden' : 'My garden' }}</span>
+      <span class="which" :class="garden.name">{{
+        garden.name === 'demo' ? 'Demo garden' : 'My garden'
+      }}</span>
       <Button
         class="switch"
         :label="garden.name === 'demo' ? 'Go to my garden' : 'Look at the demo'"
@@ -110,7 +124,8 @@ const saveAll = () =>
   <div v-if="garden.status.state === 'failing'" class="alarm" role="alert">
     <strong v-if="garden.status.reason === 'full'">The disk is full: your work is not being saved.</strong>
     <strong v-else>This browser refuses to keep data: your work is not being saved.</strong>
-    It is safe in this tab while the tab stays open. Save it to a file now. <span class="soft">({{ garden.status.message }})</span>
+    It is safe in this tab while the tab stays open. Save it to a file now.
+    <span class="soft">({{ garden.status.message }})</span>
     <Button label="Save everything to a file" size="small" @click="saveAll" />
   </div>
   <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
@@ -118,16 +133,43 @@ const saveAll = () =>
   <main id="main" ref="main" tabindex="-1">
     <RouterView />
   </main>
-  <Dialog v-model:visible="helpOpen" modal header="Keys" :style="{ width: 'min(34rem, 94vw)' }" dismissable-mask>
+  <Dialog
+    v-model:visible="helpOpen"
+    modal
+    header="Keys"
+    :style="{ width: 'min(34rem, 94vw)' }"
+    dismissable-mask
+  >
     <table class="plain">
       <tbody>
-        <tr><td><kbd>Tab</kbd></td><td>to the next control; <kbd>Enter</kbd> or <kbd>Space</kbd> presses it</td></tr>
-        <tr><td><kbd>Ctrl</kbd> <kbd>Z</kbd></td><td>undo; <kbd>Ctrl</kbd> <kbd>Y</kbd> does it again</td></tr>
-        <tr><td><kbd>/</kbd></td><td>on the mix: add a material; on lists: search</td></tr>
-        <tr><td><kbd>↑</kbd> <kbd>↓</kbd></td><td>on the mix: from part to part</td></tr>
-        <tr><td><kbd>+</kbd> <kbd>−</kbd></td><td>on a part: one measure more or less</td></tr>
-        <tr><td><kbd>Delete</kbd></td><td>on a part: take it out</td></tr>
-        <tr><td><kbd>?</kbd></td><td>this list</td></tr>
+        <tr>
+          <td><kbd>Tab</kbd></td>
+          <td>to the next control; <kbd>Enter</kbd> or <kbd>Space</kbd> presses it</td>
+        </tr>
+        <tr>
+          <td><kbd>Ctrl</kbd> <kbd>Z</kbd></td>
+          <td>undo; <kbd>Ctrl</kbd> <kbd>Y</kbd> does it again</td>
+        </tr>
+        <tr>
+          <td><kbd>/</kbd></td>
+          <td>on the mix: add a material; on lists: search</td>
+        </tr>
+        <tr>
+          <td><kbd>↑</kbd> <kbd>↓</kbd></td>
+          <td>on the mix: from part to part</td>
+        </tr>
+        <tr>
+          <td><kbd>+</kbd> <kbd>−</kbd></td>
+          <td>on a part: one measure more or less</td>
+        </tr>
+        <tr>
+          <td><kbd>Delete</kbd></td>
+          <td>on a part: take it out</td>
+        </tr>
+        <tr>
+          <td><kbd>?</kbd></td>
+          <td>this list</td>
+        </tr>
       </tbody>
     </table>
   </Dialog>

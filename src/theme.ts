@@ -26,7 +26,12 @@ const clay = {
 
 /** Every colour PrimeVue asks for comes from our own roles, so that the three themes need no second table. */
 const roles = {
-  primary: { color: 'var(--clay)', contrastColor: 'var(--clay-ink)', hoverColor: 'var(--clay)', activeColor: 'var(--clay)' },
+  primary: {
+    color: 'var(--clay)',
+    contrastColor: 'var(--clay-ink)',
+    hoverColor: 'var(--clay)',
+    activeColor: 'var(--clay)',
+  },
   highlight: {
     background: 'var(--clay-wash)',
     focusBackground: 'var(--clay-wash)',
@@ -44,7 +49,12 @@ const roles = {
     iconColor: 'var(--ink-soft)',
     shadow: 'none',
   },
-  text: { color: 'var(--ink)', hoverColor: 'var(--ink)', mutedColor: 'var(--ink-soft)', hoverMutedColor: 'var(--ink)' },
+  text: {
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+    mutedColor: 'var(--ink-soft)',
+    hoverMutedColor: 'var(--ink)',
+  },
   content: {
     background: 'var(--sheet)',
     hoverBackground: 'var(--clay-wash)',
@@ -73,7 +83,20 @@ const roles = {
 
 /** Open Bed's preset: PrimeVue's base measures, our colours, and only the components that are used. */
 export const openBedPreset = definePreset(
-  { ...base, components: { button, checkbox, datatable, dialog, inputtext, select, selectbutton, textarea, togglebutton } },
+  {
+    ...base,
+    components: {
+      button,
+      checkbox,
+      datatable,
+      dialog,
+      inputtext,
+      select,
+      selectbutton,
+      textarea,
+      togglebutton,
+    },
+  },
   {
     semantic: {
       primary: clay,
@@ -89,8 +112,16 @@ export const openBedPreset = definePreset(
             scheme,
             {
               outlined: {
-                primary: { borderColor: 'var(--edge)', color: 'var(--ink)', hoverBackground: 'var(--clay-wash)' },
-                danger: { borderColor: 'var(--alarm)', color: 'var(--alarm)', hoverBackground: 'var(--alarm-wash)' },
+                primary: {
+                  borderColor: 'var(--edge)',
+                  color: 'var(--ink)',
+                  hoverBackground: 'var(--clay-wash)',
+                },
+                danger: {
+                  borderColor: 'var(--alarm)',
+                  color: 'var(--alarm)',
+                  hoverBackground: 'var(--alarm-wash)',
+                },
               },
               text: {
                 primary: { color: 'var(--clay)', hoverBackground: 'var(--clay-wash)' },
@@ -120,7 +151,14 @@ export const openBedPreset = definePreset(
           ]),
         ),
       },
-      checkbox: { root: { width: '1.5rem', height: '1.5rem', checkedBorderColor: 'var(--clay)', checkedBackground: 'var(--clay)' } },
+      checkbox: {
+        root: {
+          width: '1.5rem',
+          height: '1.5rem',
+          checkedBorderColor: 'var(--clay)',
+          checkedBackground: 'var(--clay)',
+        },
+      },
     },
   },
 )

@@ -45,7 +45,15 @@ function newest(path) {
 /** Builds the app and its server when there is no build or a source is newer. */
 export function ensureBuilt() {
   const outputs = ['dist/index.html', 'dist-server/main.js']
-  const sources = ['src', 'server', 'public', 'index.html', 'vite.config.ts', 'vite.server.config.ts', 'package-lock.json']
+  const sources = [
+    'src',
+    'server',
+    'public',
+    'index.html',
+    'vite.config.ts',
+    'vite.server.config.ts',
+    'package-lock.json',
+  ]
   if (outputs.every(existsSync)) {
     const built = Math.min(...outputs.map((o) => statSync(o).mtimeMs))
     if (built > Math.max(...sources.filter(existsSync).map(newest))) return
@@ -69,7 +77,10 @@ export function ensureChromium() {
     console.log('Installing Chromium for the browser tests (once) …')
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
     run('apt-get', ['update', '-qq'], { env })
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium'
   }
   console.error(

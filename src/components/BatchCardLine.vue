@@ -30,9 +30,15 @@ const glyphs = computed(() => {
         @change="emit('tick', ($event.target as HTMLInputElement).checked)"
       />
       <span class="words">
-        <strong class="figure">{{ line.kind === 'measure' ? bucketsText(line.twelfths) : doseWeightText(line.grams, units) }}</strong>
+        <strong class="figure">{{
+          line.kind === 'measure' ? bucketsText(line.twelfths) : doseWeightText(line.grams, units)
+        }}</strong>
         <span>{{ line.kind === 'measure' ? shortName(line.id) : line.lime.name }}</span>
-        <small>{{ line.kind === 'measure' ? volumeText(line.litres, units) : limeSpoons(line.grams, line.lime.bulkDensity.value, units) }}</small>
+        <small>{{
+          line.kind === 'measure'
+            ? volumeText(line.litres, units)
+            : limeSpoons(line.grams, line.lime.bulkDensity.value, units)
+        }}</small>
       </span>
       <span v-if="line.kind === 'measure'" class="glyphs">
         <BucketGlyph v-for="(g, i) in glyphs" :key="i" :twelfths="g" :tint="lookOf(line.material).tint" />

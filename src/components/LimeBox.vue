@@ -52,7 +52,11 @@ const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
       :units="units"
       :problem="beside('limeTarget')"
       :model-value="job.lime.target"
-      :hint="cropName ? `the middle of what ${cropName.toLowerCase()} likes, unless you change it` : 'most vegetables: 6.0 to 6.8'"
+      :hint="
+        cropName
+          ? `the middle of what ${cropName.toLowerCase()} likes, unless you change it`
+          : 'most vegetables: 6.0 to 6.8'
+      "
       @update:model-value="emit('change', { target: $event })"
     />
     <QuantityField

@@ -38,7 +38,13 @@ function move(event: KeyboardEvent, by: 1 | -1) {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal dismissable-mask header="Add from the shelf" :style="{ width: 'min(40rem, 96vw)' }">
+  <Dialog
+    v-model:visible="visible"
+    modal
+    dismissable-mask
+    header="Add from the shelf"
+    :style="{ width: 'min(40rem, 96vw)' }"
+  >
     <div @keydown.down="move($event, 1)" @keydown.up="move($event, -1)">
       <InputText
         id="material-search"

@@ -30,7 +30,12 @@ watch(() => material.id, paint)
 </script>
 
 <template>
-  <canvas ref="canvas" class="swatch" :style="{ width: `${size}px`, height: `${size}px` }" aria-hidden="true" />
+  <canvas
+    ref="canvas"
+    class="swatch"
+    :style="{ width: `${size}px`, height: `${size}px` }"
+    aria-hidden="true"
+  />
 </template>
 
 <style scoped>

@@ -3,16 +3,26 @@
 import { computed } from 'vue'
 import type { Band } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
-import { containerProfile } from '@/core/water'
+import type { Container } from '@/core/geometry'
+import { containerProfile, dryingLimits } from '@/core/water'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight/wetWeight'
 import type { VesselKind } from '@/model/schemas'
-import { lengthText, loadText, percentText, pHText, volumeText, weightText, type UnitSystem } from '@/text/units'
+import {
+  lengthText,
+  loadText,
+  percentText,
+  pHText,
+  volumeText,
+  weightText,
+  type UnitSystem,
+} from '@/text/units'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { evaluation, bands, cropName, units, vesselKind } = defineProps<{
+const { evaluation, bands, cropName, container, units, vesselKind } = defineProps<{
   evaluation: Evaluation
   bands: { airFilledPorosity: Band; easilyAvailableWater: Band; pH: Band }
   cropName: string | null
+  container: Container
   units: UnitSystem
   vesselKind: VesselKind
 }>()
@@ -42,9 +52,12 @@ const air = computed(() => {
           : '',
   } as const
 })
+const limits = computed(() => dryingLimits(container))
+/** The published band is for pots; a bed drained by soil is told in plain litres. */
+const inGround = computed(() => container.base.kind === 'onSoil')
 const water = computed(() => {
   const value = evaluation.profile.easilyAvailableWater
-  const verdict = verdictOf(value, bands.easilyAvailableWater, 0.005)
+  const verdict = inGround.value ? 'plain' : verdictOf(value, bands.easilyAvailableWater, 0.005)
   return {
     value,
     verdict,
@@ -78,7 +91,11 @@ const depths = computed(() =>
   [8, 15, 30, 60].map((depth) => ({
     depth,
     air: containerProfile(
-      { shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: depth }, headspace: 0, base: { kind: 'drainHoles' } },
+      {
+        shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: depth },
+        headspace: 0,
+        base: { kind: 'drainHoles' },
+      },
       [{ top: depth, totalPorosity: evaluation.blend.totalPorosity, waterAt: evaluation.blend.waterAt }],
       40,
     ).airFilledPorosity,
@@ -86,7 +103,10 @@ const depths = computed(() =>
 )
 const litres = (fraction: number) => volumeText(fraction * evaluation.fill.mixVolume, units)
 const buffers = computed(() => {
-  const total = evaluation.blend.shares.reduce((s, p) => s + p.share * p.material.properties.bufferCapacity.value, 0)
+  const total = evaluation.blend.shares.reduce(
+    (s, p) => s + p.share * p.material.properties.bufferCapacity.value,
+    0,
+  )
   return evaluation.blend.shares
     .map((p) => ({
       name: p.material.name.replace(/\s*\(.*\)$/, ''),
@@ -111,8 +131,9 @@ const wide = computed(() => vesselKind === 'raisedBed')
       :advice="air.advice"
     >
       <p>
-        Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend; {{ percentText(evaluation.profile.containerCapacity) }}
-        stay full of water when draining ends, at the depth of {{ lengthText(evaluation.fill.mixHeight, units) }}. The rest is air.
+        Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend;
+        {{ percentText(evaluation.profile.containerCapacity) }} stay full of water when draining ends, at the
+        depth of {{ lengthText(evaluation.fill.mixHeight, units) }}. The rest is air.
       </p>
       <p>
         The same mix in straight pots:
@@ -123,18 +144,36 @@ const wide = computed(() => vesselKind === 'raisedBed')
     </ReadingGauge>
     <ReadingGauge
       label="Water within easy reach"
-      term="Easily available water, drained state to 50 cm tension"
+      :term="`Easily available water, drained state to ${limits.easy} cm tension`"
       :value="percentText(water.value)"
-      :wanted="`good: ${percentBand(bands.easilyAvailableWater)}`"
-      :position="water.value / WATER_SCALE"
-      :band="{ from: bands.easilyAvailableWater.low / WATER_SCALE, to: bands.easilyAvailableWater.high / WATER_SCALE }"
+      :wanted="
+        inGround
+          ? `${litres(evaluation.profile.easilyAvailableWater)} in each bed`
+          : `good: ${percentBand(bands.easilyAvailableWater)}`
+      "
+      :position="inGround ? null : water.value / WATER_SCALE"
+      :band="
+        inGround
+          ? null
+          : {
+              from: bands.easilyAvailableWater.low / WATER_SCALE,
+              to: bands.easilyAvailableWater.high / WATER_SCALE,
+            }
+      "
       :verdict="water.verdict"
       :advice="water.advice"
     >
       <p>
         {{ litres(evaluation.profile.easilyAvailableWater) }} in each container. Then
-        {{ litres(evaluation.profile.waterBufferingCapacity) }} that roots work harder for (50 to 100 cm), and
-        {{ litres(evaluation.profile.heldWater) }} held tighter still. Band: De Boodt &amp; Verdonck 1972.
+        {{ litres(evaluation.profile.waterBufferingCapacity) }} that roots work harder for ({{
+          limits.easy
+        }}
+        to {{ limits.buffer }} cm), and {{ litres(evaluation.profile.heldWater) }} held tighter still.
+        <template v-if="inGround">
+          The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa.
+          Roots that go on down find more.
+        </template>
+        <template v-else>Band: De Boodt &amp; Verdonck 1972.</template>
       </p>
     </ReadingGauge>
     <ReadingGauge
@@ -157,17 +196,27 @@ const wide = computed(() => vesselKind === 'raisedBed')
     <ReadingGauge
       :label="wide ? 'Weight on the ground' : 'Weight just after watering'"
       term="Mix and the water it keeps; container and plant come on top"
-      :value="wide ? loadText(evaluation.weights.floorLoad, units) : weightText(evaluation.weights.drained, units)"
-      :wanted="wide ? 'wet through' : evaluation.weights.drained > LIFT_LIMIT ? 'two people to lift' : 'one can lift it'"
+      :value="
+        wide ? loadText(evaluation.weights.floorLoad, units) : weightText(evaluation.weights.drained, units)
+      "
+      :wanted="
+        wide
+          ? 'wet through'
+          : evaluation.weights.drained > LIFT_LIMIT
+            ? 'two people to lift'
+            : 'one can lift it'
+      "
       :position="null"
       :band="null"
       verdict="plain"
     >
       <p>
-        Bone dry {{ weightText(evaluation.weights.dry, units) }}, drained {{ weightText(evaluation.weights.drained, units) }}, every
-        pore full {{ weightText(evaluation.weights.saturated, units) }}: {{ loadText(evaluation.weights.floorLoad, units) }} on what
-        it stands on. For scale only, many dwelling floors are designed for {{ loadText(FLOOR_DESIGN_LOAD, units) }}: ask a
-        structural engineer. One person: {{ weightText(LIFT_LIMIT, units) }} at best (NIOSH lifting equation).
+        Bone dry {{ weightText(evaluation.weights.dry, units) }}, drained
+        {{ weightText(evaluation.weights.drained, units) }}, every pore full
+        {{ weightText(evaluation.weights.saturated, units) }}:
+        {{ loadText(evaluation.weights.floorLoad, units) }} on what it stands on. For scale only, many
+        dwelling floors are designed for {{ loadText(FLOOR_DESIGN_LOAD, units) }}: ask a structural engineer.
+        One person: {{ weightText(LIFT_LIMIT, units) }} at best (NIOSH lifting equation).
       </p>
     </ReadingGauge>
     <ReadingGauge
@@ -181,8 +230,8 @@ const wide = computed(() => vesselKind === 'raisedBed')
     >
       <p>
         {{ percentText(evaluation.blend.packingLoss, 1) }} because fine grains fall between coarse ones,
-        {{ percentText(evaluation.blend.compressionLoss, 1) }} because heavy parts press soft ones. What goes is air. Settling on
-        watering-in comes on top and is allowed for under Buy.
+        {{ percentText(evaluation.blend.compressionLoss, 1) }} because heavy parts press soft ones. What goes
+        is air. Settling on watering-in comes on top and is allowed for under Buy.
       </p>
     </ReadingGauge>
   </div>

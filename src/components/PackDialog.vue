@@ -11,7 +11,11 @@ import type { Sentence } from '@/text/problems.en'
 import { volumeText, type UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'
 
-const { material, item, units } = defineProps<{ material: Material | null; item: ShelfItem | null; units: UnitSystem }>()
+const { material, item, units } = defineProps<{
+  material: Material | null
+  item: ShelfItem | null
+  units: UnitSystem
+}>()
 const emit = defineEmits<{ save: [item: ShelfItem]; close: [] }>()
 
 const KINDS = [
@@ -51,7 +55,9 @@ const sizeProblem = computed(() => (!(size.value > 0) ? positive : size.value > 
 const priceProblem = computed(() => (price.value < 0 ? below : null))
 const stockProblem = computed(() => (stock.value < 0 ? below : null))
 const sound = computed(() => !sizeProblem.value && !priceProblem.value && !stockProblem.value)
-const gives = computed(() => (material && !sizeProblem.value ? looseLitresOfPack(material, pack.value) : null))
+const gives = computed(() =>
+  material && !sizeProblem.value ? looseLitresOfPack(material, pack.value) : null,
+)
 
 function save() {
   if (!material || !sound.value) return
@@ -77,7 +83,15 @@ function save() {
     <form class="form" @submit.prevent="save">
       <div>
         <label for="pack-kind">How it is sold</label>
-        <Select v-model="kind" input-id="pack-kind" :options="KINDS" option-label="label" option-value="value" aria-label="How it is sold" fluid />
+        <Select
+          v-model="kind"
+          input-id="pack-kind"
+          :options="KINDS"
+          option-label="label"
+          option-value="value"
+          aria-label="How it is sold"
+          fluid
+        />
       </div>
       <QuantityField
         v-model="size"
@@ -87,7 +101,14 @@ function save() {
         :problem="sizeProblem"
         :hint="gives === null ? '' : `gives about ${volumeText(gives, units)} loose`"
       />
-      <QuantityField v-model="price" label="Price of a pack" quantity="number" :units="units" :problem="priceProblem" hint="in your money; 0 for unknown" />
+      <QuantityField
+        v-model="price"
+        label="Price of a pack"
+        quantity="number"
+        :units="units"
+        :problem="priceProblem"
+        hint="in your money; 0 for unknown"
+      />
       <QuantityField
         v-model="stock"
         label="On hand, loose"

@@ -69,7 +69,11 @@ async function onKey(event: KeyboardEvent, index: number) {
           −
         </button>
         <output class="figure">{{ measureText(part.twelfths) }}</output>
-        <button type="button" :aria-label="`${stepText} more ${part.name}`" @click="emit('change', part.material.id, 1)">
+        <button
+          type="button"
+          :aria-label="`${stepText} more ${part.name}`"
+          @click="emit('change', part.material.id, 1)"
+        >
           +
         </button>
       </span>

@@ -5,7 +5,11 @@ import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'
 
-const { plan, units, beside } = defineProps<{ plan: Plan; units: UnitSystem; beside: (field: string) => Sentence | null }>()
+const { plan, units, beside } = defineProps<{
+  plan: Plan
+  units: UnitSystem
+  beside: (field: string) => Sentence | null
+}>()
 const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
 </script>
 

@@ -72,8 +72,12 @@ const said = computed<Sentence | null>(() =>
       <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
     </span>
     <p :id="`${id}-said`" class="said" :class="{ wrong: said }">
-      <template v-if="said"><strong>{{ said.why }}</strong> {{ said.fix }}</template>
-      <template v-else>{{ hint }}<span v-if="unit" class="visually-hidden"> in {{ unit }}</span></template>
+      <template v-if="said"
+        ><strong>{{ said.why }}</strong> {{ said.fix }}</template
+      >
+      <template v-else
+        >{{ hint }}<span v-if="unit" class="visually-hidden"> in {{ unit }}</span></template
+      >
     </p>
   </div>
 </template>

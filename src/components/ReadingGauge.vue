@@ -25,7 +25,12 @@ const {
   advice?: string
 }>()
 
-const VERDICTS = { good: { mark: '✓', words: 'within' }, low: { mark: '▼', words: 'below' }, high: { mark: '▲', words: 'above' }, plain: { mark: '', words: '' } }
+const VERDICTS = {
+  good: { mark: '✓', words: 'within' },
+  low: { mark: '▼', words: 'below' },
+  high: { mark: '▲', words: 'above' },
+  plain: { mark: '', words: '' },
+}
 const shown = computed(() => VERDICTS[verdict])
 const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
 </script>
@@ -34,14 +39,20 @@ const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
   <section class="gauge" :class="verdict" :aria-label="label">
     <div class="head">
       <span class="label">{{ label }}</span>
-      <span v-if="shown.mark" class="verdict"><span aria-hidden="true">{{ shown.mark }}</span> {{ shown.words }}</span>
+      <span v-if="shown.mark" class="verdict"
+        ><span aria-hidden="true">{{ shown.mark }}</span> {{ shown.words }}</span
+      >
     </div>
     <div class="line">
       <strong class="figure">{{ value }}</strong>
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">
-      <span v-if="band" class="band" :style="{ left: percent(band.from), width: percent(band.to - band.from) }" />
+      <span
+        v-if="band"
+        class="band"
+        :style="{ left: percent(band.from), width: percent(band.to - band.from) }"
+      />
       <span class="needle glide" :style="{ left: percent(position) }" />
     </div>
     <p v-if="advice" class="advice">{{ advice }}</p>

@@ -24,7 +24,8 @@ const shape = computed(() => vessel.shape)
 function setKind(kind: VesselKind) {
   if (kind !== vessel.kind) emit('change', { ...startingVessel(kind), count: vessel.count })
 }
-const setShape = (change: object) => emit('change', { shape: { ...vessel.shape, ...change } as Vessel['shape'] })
+const setShape = (change: object) =>
+  emit('change', { shape: { ...vessel.shape, ...change } as Vessel['shape'] })
 /** A box keeps its taper: the base follows the top by the same difference. */
 function setBox(field: 'Length' | 'Width', value: number) {
   if (vessel.shape.kind !== 'box') return
@@ -35,7 +36,10 @@ function setBox(field: 'Length' | 'Width', value: number) {
 }
 
 const outlets = computed(() => [
-  { value: 'drainHoles', label: vessel.kind === 'fabricBag' ? 'Drains through the cloth' : 'Holes in the base' },
+  {
+    value: 'drainHoles',
+    label: vessel.kind === 'fabricBag' ? 'Drains through the cloth' : 'Holes in the base',
+  },
   { value: 'sideHoles', label: 'Holes up the side (reservoir)' },
   { value: 'coarse', label: 'Open to gravelly or sandy soil' },
   { value: 'loam', label: 'Open to loam' },

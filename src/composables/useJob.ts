@@ -29,10 +29,26 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   }
 
   /** The sentence of a problem, if it belongs beside this field. */
-  const beside = (field: string, outcome: { ok: boolean; problem?: Parameters<typeof problemText>[0] } | null): Sentence | null =>
+  const beside = (
+    field: string,
+    outcome: { ok: boolean; problem?: Parameters<typeof problemText>[0] } | null,
+  ): Sentence | null =>
     outcome && !outcome.ok && outcome.problem && problemField(outcome.problem) === field
       ? problemText(outcome.problem, units.value)
       : null
 
-  return { garden, units, job, crop, bands, container, fill, evaluation, quantities, materials, setVessel, beside }
+  return {
+    garden,
+    units,
+    job,
+    crop,
+    bands,
+    container,
+    fill,
+    evaluation,
+    quantities,
+    materials,
+    setVessel,
+    beside,
+  }
 }

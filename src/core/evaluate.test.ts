@@ -8,7 +8,11 @@ import { outsideCheck } from './testing/outsideCheck'
 import { FLOOR_DESIGN_LOAD } from './weight/wetWeight'
 
 const input: MixInContainer = {
-  container: { shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 }, headspace: 3, base: { kind: 'drainHoles' } },
+  container: {
+    shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
   parts: parts({ peat_medium: 4, compost_green: 2, perlite_coarse: 2 }),
   limes: [{ lime: LIMES[0]!, share: 1 }],
   limeGramsPerLitre: 2.5,
@@ -94,7 +98,9 @@ describe('the core stands alone', () => {
     readdirSync(folder, { withFileTypes: true }).flatMap((e) =>
       e.isDirectory() ? files(join(folder, e.name)) : [join(folder, e.name)],
     )
-  const sources = files('src/core').filter((f) => f.endsWith('.ts') && !f.includes('testing') && !f.endsWith('.test.ts'))
+  const sources = files('src/core').filter(
+    (f) => f.endsWith('.ts') && !f.includes('testing') && !f.endsWith('.test.ts'),
+  )
   test.each(sources)('%s imports nothing but the core, and is short', (file) => {
     const text = readFileSync(file, 'utf8')
     // The core must run in a page, a worker, a server and a test alike, and be read in one sitting.

@@ -83,7 +83,10 @@ const JOBS: DemoJob[] = [
     crop: 'pepper_sweet',
     vessel: bags(3),
     parts: { peat_medium: 48, compost_green: 24, sand_sharp: 24 },
-    made: { on: '2025-05-03', note: 'Heavy to move. Stood wet after the June rain; lower leaves yellowed and the first fruit came late.' },
+    made: {
+      on: '2025-05-03',
+      note: 'Heavy to move. Stood wet after the June rain; lower leaves yellowed and the first fruit came late.',
+    },
   },
   {
     id: 'peppers-26',
@@ -92,7 +95,10 @@ const JOBS: DemoJob[] = [
     crop: 'pepper_sweet',
     vessel: bags(3),
     parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
-    made: { on: '2026-04-25', note: 'Perlite and bark instead of sand: half the weight, drained the same evening. First fruit eleven days before last year.' },
+    made: {
+      on: '2026-04-25',
+      note: 'Perlite and bark instead of sand: half the weight, drained the same evening. First fruit eleven days before last year.',
+    },
   },
   {
     id: 'aubergines-26',
@@ -101,7 +107,10 @@ const JOBS: DemoJob[] = [
     crop: 'eggplant',
     vessel: bags(4),
     parts: { coir_pith: 36, compost_green: 24, perlite_medium: 24 },
-    made: { on: '2026-05-02', note: 'Peat-free trial beside the peppers. Dried faster at the edges; watered every morning in July.' },
+    made: {
+      on: '2026-05-02',
+      note: 'Peat-free trial beside the peppers. Dried faster at the edges; watered every morning in July.',
+    },
   },
   {
     id: 'salad-25',
@@ -213,13 +222,19 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   }
   const quantities = demo.made || demo.measured ? quantitiesOf(job) : null
   if (!quantities) return { job, record: null }
-  if (!quantities.ok) throw new Error(`Open Bed is at fault: the demo job ${demo.id} has the problem ${quantities.problem.code}`)
+  if (!quantities.ok)
+    throw new Error(
+      `Open Bed is at fault: the demo job ${demo.id} has the problem ${quantities.problem.code}`,
+    )
   const cards = batchCards(job, quantities.value)
   const measured = demo.made ? cards.length : (demo.measured ?? 0)
   job.ticks = cards.slice(0, measured).flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id)))
   if (!demo.made) return { job, record: null }
   job.recordId = `made-${demo.id}`
-  return { job, record: recordFrom(job.recordId, job, quantities.value, demo.made.on, demo.made.note, demo.name) }
+  return {
+    job,
+    record: recordFrom(job.recordId, job, quantities.value, demo.made.on, demo.made.note, demo.name),
+  }
 }
 
 /** The demo garden's records by key. */

@@ -1,4 +1,11 @@
-import { looseLitresOfPack, cheapestPacks, shedsWaterWhenDry, waterToWorkable, WETTING_AGENT_ML_PER_LITRE, type Purchase } from '@/core/batch'
+import {
+  looseLitresOfPack,
+  cheapestPacks,
+  shedsWaterWhenDry,
+  waterToWorkable,
+  WETTING_AGENT_ML_PER_LITRE,
+  type Purchase,
+} from '@/core/batch'
 import { LIMES, type LimingMaterial, type Material, type Pack } from '@/core/data'
 import { tickOf } from './commands'
 import { shelfItemOf, type Garden } from './garden'
@@ -30,7 +37,12 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
     })
     if (quantities.limeGramsPerLitre > 0.005)
       for (const { lime, share } of limes)
-        lines.push({ kind: 'lime', id: lime.id, lime, grams: quantities.limeGramsPerLitre * share * batch.blendLitres })
+        lines.push({
+          kind: 'lime',
+          id: lime.id,
+          lime,
+          grams: quantities.limeGramsPerLitre * share * batch.blendLitres,
+        })
     return {
       index,
       lines,
@@ -45,7 +57,10 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
 export function limeTotals(job: Job, quantities: Quantities) {
   return limeChoice(job.lime)
     .filter((c) => c.share > 0 && quantities.limeGramsPerLitre > 0.005)
-    .map((c) => ({ lime: c.lime, grams: quantities.limeGramsPerLitre * c.share * quantities.plan.blendLitres }))
+    .map((c) => ({
+      lime: c.lime,
+      grams: quantities.limeGramsPerLitre * c.share * quantities.plan.blendLitres,
+    }))
 }
 
 export interface ShoppingLine {

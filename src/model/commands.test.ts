@@ -27,12 +27,18 @@ describe('commands', () => {
     expect(added.parts.at(-1)).toEqual({ materialId: 'pumice', twelfths: 6 })
     const again = after({ type: 'part/add', jobId: 'j', materialId: 'peat_medium', twelfths: 4 })
     expect(again.parts[0]).toEqual({ materialId: 'peat_medium', twelfths: 28 })
-    expect(after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -3 }).parts[1]!.twelfths).toBe(9)
-    expect(after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -12 }).parts).toHaveLength(1)
+    expect(
+      after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -3 }).parts[1]!.twelfths,
+    ).toBe(9)
+    expect(
+      after({ type: 'part/change', jobId: 'j', materialId: 'perlite_coarse', by: -12 }).parts,
+    ).toHaveLength(1)
     expect(after({ type: 'part/remove', jobId: 'j', materialId: 'peat_medium' }).parts).toHaveLength(1)
   })
   test('parts have an end', () => {
-    expect(after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 99_999 }).parts[0]!.twelfths).toBe(1200)
+    expect(
+      after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 99_999 }).parts[0]!.twelfths,
+    ).toBe(1200)
   })
   test('a crop brings its pH along; no crop leaves the target alone', () => {
     expect(after({ type: 'job/crop', jobId: 'j', cropId: 'blueberry' }).lime.target).toBe(4.8)
@@ -41,18 +47,32 @@ describe('commands', () => {
   test('names, notes, plans, steps and lime change just themselves', () => {
     expect(after({ type: 'job/rename', jobId: 'j', name: 'Fig' })).toEqual({ ...job, name: 'Fig' })
     expect(after({ type: 'job/note', jobId: 'j', note: 'dry' })).toEqual({ ...job, note: 'dry' })
-    expect(after({ type: 'job/plan', jobId: 'j', plan: { bucket: 14 } }).plan).toEqual({ ...job.plan, bucket: 14 })
+    expect(after({ type: 'job/plan', jobId: 'j', plan: { bucket: 14 } }).plan).toEqual({
+      ...job.plan,
+      bucket: 14,
+    })
     expect(after({ type: 'mix/step', jobId: 'j', step: 'third' }).step).toBe('third')
-    expect(after({ type: 'mix/lime', jobId: 'j', lime: { mode: 'none' } }).lime).toEqual({ ...job.lime, mode: 'none' })
+    expect(after({ type: 'mix/lime', jobId: 'j', lime: { mode: 'none' } }).lime).toEqual({
+      ...job.lime,
+      mode: 'none',
+    })
   })
   test('ticks go on and off, and fall with the measures they stood for', () => {
     const ticked = after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: true })
     expect(ticked.ticks).toEqual([tickOf(0, 'peat_medium')])
-    expect(after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: true }, ticked).ticks).toHaveLength(1)
-    expect(after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: false }, ticked).ticks).toEqual([])
+    expect(
+      after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: true }, ticked).ticks,
+    ).toHaveLength(1)
+    expect(
+      after({ type: 'tick/set', jobId: 'j', batch: 0, materialId: 'peat_medium', done: false }, ticked).ticks,
+    ).toEqual([])
     expect(after({ type: 'ticks/clear', jobId: 'j' }, ticked).ticks).toEqual([])
-    expect(after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }, ticked).ticks).toEqual([])
-    expect(after({ type: 'job/vessel', jobId: 'j', vessel: { ...job.vessel, count: 3 } }, ticked).ticks).toEqual([])
+    expect(
+      after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }, ticked).ticks,
+    ).toEqual([])
+    expect(
+      after({ type: 'job/vessel', jobId: 'j', vessel: { ...job.vessel, count: 3 } }, ticked).ticks,
+    ).toEqual([])
     expect(after({ type: 'job/rename', jobId: 'j', name: 'x' }, ticked).ticks).toHaveLength(1)
   })
   test('finishing makes a record and ties the job to it; removing the record unties it', () => {
@@ -76,20 +96,32 @@ describe('commands', () => {
   test('what changes nothing is no change', () => {
     expect(changesOf(gardenWith(job), { type: 'job/rename', jobId: 'j', name: '' })).toEqual([])
     expect(changesOf(gardenWith(job), { type: 'part/remove', jobId: 'j', materialId: 'pumice' })).toEqual([])
-    expect(changesOf(gardenWith(job), { type: 'garden/import', changes: [{ key: jobKey('j'), after: { ...job } }] })).toEqual([])
-    for (const type of ['job/remove', 'ticks/clear'] as const) expect(changesOf(new Map(), { type, jobId: 'gone' })).toEqual([])
+    expect(
+      changesOf(gardenWith(job), {
+        type: 'garden/import',
+        changes: [{ key: jobKey('j'), after: { ...job } }],
+      }),
+    ).toEqual([])
+    for (const type of ['job/remove', 'ticks/clear'] as const)
+      expect(changesOf(new Map(), { type, jobId: 'gone' })).toEqual([])
     expect(changesOf(new Map(), { type: 'record/remove', recordId: 'gone' })).toEqual([])
     expect(changesOf(new Map(), { type: 'record/edit', recordId: 'gone', note: 'x' })).toEqual([])
   })
   test('the shelf keeps packs, prices and stock', () => {
     const item = { materialId: 'pumice', pack: { kind: 'loose' as const, litres: 20 }, price: 11, stock: 5 }
-    expect(changesOf(new Map(), { type: 'shelf/set', item })).toEqual([{ key: shelfKey('pumice'), before: null, after: item }])
-    expect(changesOf(new Map([[shelfKey('pumice'), item]]), { type: 'shelf/set', item: { ...item } })).toEqual([])
+    expect(changesOf(new Map(), { type: 'shelf/set', item })).toEqual([
+      { key: shelfKey('pumice'), before: null, after: item },
+    ])
+    expect(
+      changesOf(new Map([[shelfKey('pumice'), item]]), { type: 'shelf/set', item: { ...item } }),
+    ).toEqual([])
   })
   test('every job a command leaves is one that can be stored', () => {
     for (const kind of ['roundPot', 'box', 'raisedBed', 'fabricBag'] as const) {
       expect(() => jobSchema.parse(startingJob('x', NOW, kind))).not.toThrow()
-      expect(() => jobSchema.parse(after({ type: 'job/vessel', jobId: 'j', vessel: startingVessel(kind) }))).not.toThrow()
+      expect(() =>
+        jobSchema.parse(after({ type: 'job/vessel', jobId: 'j', vessel: startingVessel(kind) })),
+      ).not.toThrow()
     }
   })
 })
@@ -118,7 +150,12 @@ describe('history', () => {
       run(command: Command, later = 5000) {
         clock += later
         const changes = changesOf(garden, command)
-        history = remember(history, { label: command.type, changes, mergeKey: mergeKeyOf(command), at: clock })
+        history = remember(history, {
+          label: command.type,
+          changes,
+          mergeKey: mergeKeyOf(command),
+          at: clock,
+        })
         apply(changes)
       },
       undo() {
@@ -186,7 +223,8 @@ describe('history', () => {
   })
   test('keeps a long day and no more', () => {
     const p = play()
-    for (let i = 0; i < 400; i++) p.run({ type: 'tick/set', jobId: 'j', batch: i, materialId: 'peat_medium', done: true })
+    for (let i = 0; i < 400; i++)
+      p.run({ type: 'tick/set', jobId: 'j', batch: i, materialId: 'peat_medium', done: true })
     expect(p.history.past).toHaveLength(300)
   })
 })

@@ -44,7 +44,13 @@ export const cropTargetPH = (cropId: string | null): number | null => {
 }
 
 // What the measures are counted from: change it, and marks already made mean something else.
-const CHANGES_MEASURES = new Set<Command['type']>(['job/vessel', 'job/plan', 'part/add', 'part/change', 'part/remove'])
+const CHANGES_MEASURES = new Set<Command['type']>([
+  'job/vessel',
+  'job/plan',
+  'part/add',
+  'part/change',
+  'part/remove',
+])
 
 function nextJob(job: Job, command: Command): Job {
   switch (command.type) {
@@ -127,7 +133,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (!record) return []
       const job = jobOf(garden, record.jobId)
       const changes: Change[] = [{ key: recordKey(record.id), before: record, after: null }]
-      if (job?.recordId === record.id) changes.push({ key: jobKey(job.id), before: job, after: { ...job, recordId: null } })
+      if (job?.recordId === record.id)
+        changes.push({ key: jobKey(job.id), before: job, after: { ...job, recordId: null } })
       return changes
     }
     case 'shelf/set': {
@@ -144,7 +151,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (!job) return []
       const next = nextJob(job, command)
       if (sameData(job, next)) return []
-      const after = CHANGES_MEASURES.has(command.type) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
+      const after =
+        CHANGES_MEASURES.has(command.type) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
       return [{ key: jobKey(job.id), before: job, after }]
     }
   }

@@ -14,16 +14,21 @@ export const shelfItemOf = (garden: Garden, materialId: string) =>
   garden.get(shelfKey(materialId)) as ShelfItem | undefined
 
 export const DEFAULT_SETTINGS: Settings = { units: 'metric', theme: 'auto' }
-export const settingsOf = (garden: Garden) => (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS
+export const settingsOf = (garden: Garden) =>
+  (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS
 
 const listOf = <T>(garden: Garden, head: string) =>
   [...garden].filter(([key]) => key.startsWith(head)).map(([, data]) => data as T)
 
 /** Newest first. */
 export const jobsOf = (garden: Garden) =>
-  listOf<Job>(garden, 'job/').sort((a, b) => b.createdAt.localeCompare(a.createdAt) || a.id.localeCompare(b.id))
+  listOf<Job>(garden, 'job/').sort(
+    (a, b) => b.createdAt.localeCompare(a.createdAt) || a.id.localeCompare(b.id),
+  )
 export const recordsOf = (garden: Garden) =>
-  listOf<MixRecord>(garden, 'record/').sort((a, b) => b.madeOn.localeCompare(a.madeOn) || a.id.localeCompare(b.id))
+  listOf<MixRecord>(garden, 'record/').sort(
+    (a, b) => b.madeOn.localeCompare(a.madeOn) || a.id.localeCompare(b.id),
+  )
 
 /** A sensible container to begin with, of a size many growers own. */
 export function startingVessel(kind: VesselKind): Vessel {

@@ -21,7 +21,12 @@ const MERGE_WITHIN_MS = 1000
 /** Adds a step; quick repeats of the same kind grow the last one instead. Whatever was undone is let go. */
 export function remember(history: History, step: Step): History {
   const last = history.past.at(-1)
-  if (last && step.mergeKey !== null && last.mergeKey === step.mergeKey && step.at - last.at <= MERGE_WITHIN_MS) {
+  if (
+    last &&
+    step.mergeKey !== null &&
+    last.mergeKey === step.mergeKey &&
+    step.at - last.at <= MERGE_WITHIN_MS
+  ) {
     const merged: Step = {
       ...step,
       changes: step.changes.map((c) => {

@@ -70,7 +70,10 @@ describe('batch cards and shopping', () => {
       'lime_dolomitic',
     ])
     const grams = cards.flatMap((c) => c.lines).reduce((s, l) => s + (l.kind === 'lime' ? l.grams : 0), 0)
-    expect(grams).toBeCloseTo(limeTotals(job, q).reduce((s, l) => s + l.grams, 0), 6)
+    expect(grams).toBeCloseTo(
+      limeTotals(job, q).reduce((s, l) => s + l.grams, 0),
+      6,
+    )
     expect(grams).toBeCloseTo(q.limeGramsPerLitre * q.plan.blendLitres, 6)
   })
   test('all one lime is one line', () => {
@@ -78,7 +81,12 @@ describe('batch cards and shopping', () => {
     expect(cards[0]!.lines.filter((l) => l.kind === 'lime').map((l) => l.id)).toEqual(['lime_dolomitic'])
   })
   test('shopping uses the shelf first and a common pack where none is known', () => {
-    const item = { materialId: 'compost_green', pack: { kind: 'loose' as const, litres: 25 }, price: 4, stock: 1000 }
+    const item = {
+      materialId: 'compost_green',
+      pack: { kind: 'loose' as const, litres: 25 },
+      price: 4,
+      stock: 1000,
+    }
     const list = shoppingList(new Map([[shelfKey('compost_green'), item]]), q)
     const line = (id: string) => list.find((l) => l.material.id === id)!
     expect(line('compost_green').purchase).toMatchObject({ counts: [0], cost: 0 })
@@ -104,7 +112,8 @@ describe('batch cards and shopping', () => {
 describe('the demo garden', () => {
   const garden = demoGarden()
   test('is a garden like any other: every record passes its check', () => {
-    for (const [key, data] of garden) expect(readEnvelope(key, writeEnvelope(key, data, 1, '2026-01-01'))).toMatchObject({ ok: true })
+    for (const [key, data] of garden)
+      expect(readEnvelope(key, writeEnvelope(key, data, 1, '2026-01-01'))).toMatchObject({ ok: true })
   })
   test('has two seasons of records and jobs at every station', () => {
     const years = new Set(recordsOf(garden).map((r) => r.madeOn.slice(0, 4)))
@@ -115,7 +124,9 @@ describe('the demo garden', () => {
   test('is the same every time', () => expect(sameData([...garden], [...demoGarden()])).toBe(true))
   test('tells a story that its figures bear out: the 2026 peppers had more air and less weight', () => {
     const record = (id: string) => recordsOf(garden).find((r) => r.id === `made-${id}`)!.predicted
-    expect(record('peppers-26').airFilledPorosity).toBeGreaterThan(record('peppers-25').airFilledPorosity + 0.05)
+    expect(record('peppers-26').airFilledPorosity).toBeGreaterThan(
+      record('peppers-25').airFilledPorosity + 0.05,
+    )
     expect(record('peppers-26').drainedWeight).toBeLessThan(record('peppers-25').drainedWeight * 0.75)
     expect(record('salad-26').airFilledPorosity).toBeGreaterThan(record('salad-25').airFilledPorosity)
   })

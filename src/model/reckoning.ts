@@ -74,7 +74,12 @@ export function limeGramsPerLitre(job: Job): Outcome<number> {
     if (!(lime.gramsPerLitre >= 0))
       return fail({ code: 'amount-negative', field: 'limeGramsPerLitre', value: lime.gramsPerLitre })
     if (lime.gramsPerLitre > 50)
-      return fail({ code: 'size-too-large', field: 'limeGramsPerLitre', value: lime.gramsPerLitre, limit: 50 })
+      return fail({
+        code: 'size-too-large',
+        field: 'limeGramsPerLitre',
+        value: lime.gramsPerLitre,
+        limit: 50,
+      })
     return succeed(lime.gramsPerLitre)
   }
   const parts = blendParts(job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })))
@@ -105,7 +110,8 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   const count = job.vessel.count
   if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
   if (count > 5000) return fail({ code: 'size-too-large', field: 'count', value: count, limit: 5000 })
-  if (!(job.plan.settling >= 0)) return fail({ code: 'amount-negative', field: 'settling', value: job.plan.settling })
+  if (!(job.plan.settling >= 0))
+    return fail({ code: 'amount-negative', field: 'settling', value: job.plan.settling })
   if (job.plan.settling > 0.5)
     return fail({ code: 'size-too-large', field: 'settling', value: job.plan.settling, limit: 0.5 })
   const inPlace = written.value.fill.mixVolume * count
@@ -148,4 +154,3 @@ export const bandsFor = (crop: Crop | undefined) => ({
   pH: crop?.pH ?? GENERAL_BANDS.pH,
   easilyAvailableWater: EASY_WATER_BAND,
 })
-

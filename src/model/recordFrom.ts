@@ -29,7 +29,11 @@ export function recordFrom(
     bucket: job.plan.bucket,
     batchCount: plan.batches.length,
     blendLitres: plan.blendLitres,
-    limes: limeTotals(job, quantities).map((l) => ({ limeId: l.lime.id, limeName: l.lime.name, grams: l.grams })),
+    limes: limeTotals(job, quantities).map((l) => ({
+      limeId: l.lime.id,
+      limeName: l.lime.name,
+      grams: l.grams,
+    })),
     predicted: {
       airFilledPorosity: asMeasured.profile.airFilledPorosity,
       easilyAvailableWater: asMeasured.profile.easilyAvailableWater,

@@ -20,12 +20,14 @@ export type Unreadable =
   | { code: 'newer-version'; key: string; version: number; known: number }
 
 export type ReadResult =
-  | { ok: true; data: AnyData; revision: number; migrated: boolean }
-  | { ok: false; why: Unreadable }
+  { ok: true; data: AnyData; revision: number; migrated: boolean } | { ok: false; why: Unreadable }
 
 const firstIssue = (error: z.ZodError, prefix = '') => {
   const issue = error.issues[0]!
-  return { where: [prefix, ...issue.path.map(String)].filter(Boolean).join('.') || 'the record itself', message: issue.message }
+  return {
+    where: [prefix, ...issue.path.map(String)].filter(Boolean).join('.') || 'the record itself',
+    message: issue.message,
+  }
 }
 
 /**
@@ -44,9 +46,13 @@ export function readEnvelope(
   if (!envelope.success) return { ok: false, why: { code: 'broken', key, ...firstIssue(envelope.error) } }
   const { schemaVersion, revision } = envelope.data
   if (envelope.data.kind !== kind)
-    return { ok: false, why: { code: 'broken', key, where: 'kind', message: `${envelope.data.kind} under a ${kind} key` } }
+    return {
+      ok: false,
+      why: { code: 'broken', key, where: 'kind', message: `${envelope.data.kind} under a ${kind} key` },
+    }
   const known = versions[kind]
-  if (schemaVersion > known) return { ok: false, why: { code: 'newer-version', key, version: schemaVersion, known } }
+  if (schemaVersion > known)
+    return { ok: false, why: { code: 'newer-version', key, version: schemaVersion, known } }
   let data: unknown = envelope.data.data
   for (let version = schemaVersion; version < known; version++) {
     const step = migrations[kind]?.[version]

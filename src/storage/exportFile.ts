@@ -57,7 +57,10 @@ export function previewImport(
   }
   const head = z.looseObject({ format: z.literal(FILE_FORMAT), formatVersion: z.int() }).safeParse(json)
   if (head.success && head.data.formatVersion > FILE_VERSION)
-    return { ok: false, problem: { code: 'file-newer', version: head.data.formatVersion, known: FILE_VERSION } }
+    return {
+      ok: false,
+      problem: { code: 'file-newer', version: head.data.formatVersion, known: FILE_VERSION },
+    }
   const file = fileSchema.safeParse(json)
   if (!file.success) {
     const where = file.error.issues[0]!.path.map(String).join('.') || 'the top of the file'

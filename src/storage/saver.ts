@@ -5,9 +5,7 @@ import { putAside } from './setAside'
 
 /** How saving stands. `failing` keeps the work in memory and goes on trying. */
 export type SaveStatus =
-  | { state: 'saved' }
-  | { state: 'saving' }
-  | { state: 'failing'; reason: 'full' | 'refused'; message: string }
+  { state: 'saved' } | { state: 'saving' } | { state: 'failing'; reason: 'full' | 'refused'; message: string }
 
 /** Another tab wrote the record after we read it. `theirs` is null when they removed it. */
 export interface Conflict {
@@ -134,7 +132,13 @@ export function createSaver(options: SaverOptions): Saver {
         await write(key, mine, stored)
       } else {
         if (mine !== null)
-          await putAside(port, key, writeEnvelope(key, mine, stored ?? 0, at), { code: 'overwritten', key }, at)
+          await putAside(
+            port,
+            key,
+            writeEnvelope(key, mine, stored ?? 0, at),
+            { code: 'overwritten', key },
+            at,
+          )
         if (stored === null) revisions.delete(key)
         else revisions.set(key, stored)
       }

@@ -48,7 +48,13 @@ export async function listSetAside(port: StoragePort): Promise<SetAside[]> {
     items.push(
       parsed.success
         ? { id, ...parsed.data, why: parsed.data.why as SetAside['why'] }
-        : { id, key: id, at: '', why: { code: 'broken', key: id, where: 'set-aside entry', message: 'unreadable' }, raw },
+        : {
+            id,
+            key: id,
+            at: '',
+            why: { code: 'broken', key: id, where: 'set-aside entry', message: 'unreadable' },
+            raw,
+          },
     )
   }
   return items.sort((a, b) => b.at.localeCompare(a.at))

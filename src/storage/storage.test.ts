@@ -14,7 +14,8 @@ const NOW = new Date('2026-03-01T09:00:00.000Z')
 const now = () => NOW
 const job: Job = { ...startingJob('j', NOW.toISOString(), 'roundPot'), name: 'Fig' }
 const KEY = jobKey('j')
-const stored = (data: AnyData = job, revision = 1): Envelope => writeEnvelope(KEY, data, revision, NOW.toISOString())
+const stored = (data: AnyData = job, revision = 1): Envelope =>
+  writeEnvelope(KEY, data, revision, NOW.toISOString())
 
 describe('reading a record', () => {
   test('gives back what was written', () => {
@@ -25,7 +26,11 @@ describe('reading a record', () => {
     ['a text', 'job', 'broken'],
     ['an envelope without data', { ...stored(), data: undefined }, 'broken'],
     ['a job without parts', stored({ ...job, parts: undefined } as unknown as Job), 'broken'],
-    ['a part that is no number', stored({ ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job), 'broken'],
+    [
+      'a part that is no number',
+      stored({ ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job),
+      'broken',
+    ],
     ['a size that is not finite', stored({ ...job, plan: { ...job.plan, bucket: NaN } }), 'broken'],
     ['a record under a job’s key', { ...stored(), kind: 'record' }, 'broken'],
     ['a later version', { ...stored(), schemaVersion: 99 }, 'newer-version'],
@@ -39,7 +44,10 @@ describe('reading a record', () => {
     }
   })
   test('does not know keys of others', () => {
-    expect(readEnvelope('constructor', stored())).toEqual({ ok: false, why: { code: 'not-ours', key: 'constructor' } })
+    expect(readEnvelope('constructor', stored())).toEqual({
+      ok: false,
+      why: { code: 'not-ours', key: 'constructor' },
+    })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), data: { title: 'Fig' } }
@@ -50,18 +58,44 @@ describe('reading a record', () => {
         2: (data: unknown) => ({ ...job, ...(data as object) }),
       },
     }
-    expect(readEnvelope(KEY, old, steps, versions)).toEqual({ ok: true, data: job, revision: 1, migrated: true })
+    expect(readEnvelope(KEY, old, steps, versions)).toEqual({
+      ok: true,
+      data: job,
+      revision: 1,
+      migrated: true,
+    })
     const gap = readEnvelope(KEY, old, { job: { 1: steps.job[1] } }, versions)
     expect(!gap.ok && gap.why).toMatchObject({ code: 'broken', where: 'version 2' })
-    const thrown = readEnvelope(KEY, old, { job: { ...steps.job, 1: () => { throw new Error('no title') } } }, versions)
-    expect(!thrown.ok && thrown.why).toMatchObject({ code: 'broken', where: 'version 1', message: 'no title' })
+    const thrown = readEnvelope(
+      KEY,
+      old,
+      {
+        job: {
+          ...steps.job,
+          1: () => {
+            throw new Error('no title')
+          },
+        },
+      },
+      versions,
+    )
+    expect(!thrown.ok && thrown.why).toMatchObject({
+      code: 'broken',
+      where: 'version 1',
+      message: 'no title',
+    })
   })
 })
 
 describe('opening a garden', () => {
   test('reads what is sound, sets aside what is not, drops nothing', async () => {
     const future = { ...stored(), schemaVersion: 99 }
-    const port = memoryPort({ [KEY]: stored(), 'job/bad': { kind: 'job', junk: true }, 'job/next': future, stray: 42 })
+    const port = memoryPort({
+      [KEY]: stored(),
+      'job/bad': { kind: 'job', junk: true },
+      'job/next': future,
+      stray: 42,
+    })
     const opened = await openGarden(port, localLock(), now)
     expect([...opened.records.keys()]).toEqual([KEY])
     expect(opened.revisions.get(KEY)).toBe(1)
@@ -84,14 +118,26 @@ describe('opening a garden', () => {
   })
   test('a record of a newer Open Bed comes back by itself once it can be read', async () => {
     const port = memoryPort()
-    await putAside(port, KEY, stored(), { code: 'newer-version', key: KEY, version: 2, known: 1 }, NOW.toISOString())
+    await putAside(
+      port,
+      KEY,
+      stored(),
+      { code: 'newer-version', key: KEY, version: 2, known: 1 },
+      NOW.toISOString(),
+    )
     const opened = await openGarden(port, localLock(), now)
     expect(opened.records.get(KEY)).toEqual(job)
     expect(opened.setAside).toEqual([])
   })
   test('putting back never covers a record that stands', async () => {
     const port = memoryPort({ [KEY]: stored() })
-    const item = await putAside(port, KEY, stored({ ...job, name: 'Older' }), { code: 'overwritten', key: KEY }, NOW.toISOString())
+    const item = await putAside(
+      port,
+      KEY,
+      stored({ ...job, name: 'Older' }),
+      { code: 'overwritten', key: KEY },
+      NOW.toISOString(),
+    )
     expect(await putBack(port, item)).toBe(false)
     await port.remove(KEY)
     expect(await putBack(port, item)).toBe(true)
@@ -99,7 +145,8 @@ describe('opening a garden', () => {
   })
   test('two things set aside in one moment are both kept, and a broken entry is still listed', async () => {
     const port = memoryPort()
-    for (const raw of [1, 2]) await putAside(port, KEY, raw, { code: 'overwritten', key: KEY }, NOW.toISOString())
+    for (const raw of [1, 2])
+      await putAside(port, KEY, raw, { code: 'overwritten', key: KEY }, NOW.toISOString())
     await port.set('set-aside/odd', 'scribble')
     const items = await listSetAside(port)
     expect(items.map((i) => i.raw).sort()).toEqual([1, 2, 'scribble'])
@@ -174,18 +221,21 @@ describe('saving', () => {
   test.each([
     ['full', new DOMException('no room', 'QuotaExceededError')],
     ['refused', new DOMException('denied', 'InvalidStateError')],
-  ] as const)('a disk that is %s is told; the work waits and is written when it can be', async (reason, error) => {
-    const t = tab()
-    t.port.failing = error as unknown as Error
-    t.saver.stage(KEY, job)
-    await vi.advanceTimersByTimeAsync(300)
-    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason })
-    expect(t.saver.isDirty(KEY)).toBe(true)
-    t.port.failing = null
-    await vi.advanceTimersByTimeAsync(5000)
-    expect(await nameIn(t.port)).toBe('Fig')
-    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
-  })
+  ] as const)(
+    'a disk that is %s is told; the work waits and is written when it can be',
+    async (reason, error) => {
+      const t = tab()
+      t.port.failing = error as unknown as Error
+      t.saver.stage(KEY, job)
+      await vi.advanceTimersByTimeAsync(300)
+      expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason })
+      expect(t.saver.isDirty(KEY)).toBe(true)
+      t.port.failing = null
+      await vi.advanceTimersByTimeAsync(5000)
+      expect(await nameIn(t.port)).toBe('Fig')
+      expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+    },
+  )
 
   /** Two tabs that have both read revision 1, and the second one writes after the first. */
   async function twoTabs() {
@@ -289,7 +339,9 @@ describe('a garden in a file', () => {
     expect((into.get(KEY) as Job).name).toBe('Other')
   })
   test('carries what was set aside', () => {
-    const aside = [{ id: 'set-aside/x', key: KEY, at: '', why: { code: 'not-ours' as const, key: KEY }, raw: { junk: 1 } }]
+    const aside = [
+      { id: 'set-aside/x', key: KEY, at: '', why: { code: 'not-ours' as const, key: KEY }, raw: { junk: 1 } },
+    ]
     expect(JSON.parse(exportFile(garden, aside, '')).setAside[0].raw).toEqual({ junk: 1 })
   })
   test('leaves out single records it cannot read, and names them', () => {

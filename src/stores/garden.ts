@@ -216,7 +216,12 @@ export const useGarden = defineStore('garden', () => {
     const changes: Change[] = []
     for (const [key, before] of records.value) if (!fresh.has(key)) changes.push({ key, before, after: null })
     for (const [key, after] of fresh) changes.push({ key, before: records.value.get(key) ?? null, after })
-    history.value = remember(history.value, { label: 'starting the demo afresh', changes, mergeKey: null, at: Date.now() })
+    history.value = remember(history.value, {
+      label: 'starting the demo afresh',
+      changes,
+      mergeKey: null,
+      at: Date.now(),
+    })
     apply(changes)
   }
 

@@ -83,7 +83,9 @@ export function commandText(command: Command): string {
     case 'mix/lime':
       return 'lime'
     case 'tick/set':
-      return command.done ? `ticking ${shortName(command.materialId)}` : `unticking ${shortName(command.materialId)}`
+      return command.done
+        ? `ticking ${shortName(command.materialId)}`
+        : `unticking ${shortName(command.materialId)}`
     case 'ticks/clear':
       return 'clearing ticks'
     case 'record/edit':

@@ -39,7 +39,8 @@ const ALSO: Partial<Record<MaterialFamily, string>> = {
 
 /** Does a material answer to every word of a search? */
 export function matches(material: Material, search: string): boolean {
-  const text = `${material.name} ${FAMILY_NAMES[material.family]} ${ALSO[material.family] ?? ''}`.toLowerCase()
+  const text =
+    `${material.name} ${FAMILY_NAMES[material.family]} ${ALSO[material.family] ?? ''}`.toLowerCase()
   return search
     .toLowerCase()
     .split(/\s+/)

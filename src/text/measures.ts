@@ -5,7 +5,8 @@ import { shortName } from './labels'
 import { doseWeightText, volumeText, type UnitSystem } from './units'
 
 /** "2½ buckets", "½ bucket". */
-export const bucketsText = (twelfths: number) => `${measureText(twelfths)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
+export const bucketsText = (twelfths: number) =>
+  `${measureText(twelfths)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
 
 const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
 

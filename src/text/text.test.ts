@@ -103,15 +103,18 @@ describe('sentences', () => {
     { code: 'vessel-too-small', vessel: 5, smallest: 20 },
     { code: 'amount-negative', field: 'settling', value: -0.1 },
   ]
-  test.each(problems.map((p) => [p.code, p] as const))('%s says why and what to do, in either system', (_code, problem) => {
-    for (const units of ['metric', 'us'] as const) {
-      const { why, fix } = problemText(problem, units)
-      expect(why).toMatch(/^\S.{8,}[.:]$/)
-      expect(fix.length).toBeGreaterThan(10)
-      expect(`${why} ${fix}`).not.toMatch(/undefined|NaN|\[object/)
-    }
-    expect(problemText(problem, 'us').why).not.toMatch(/\d (cm|L|kg)\b/)
-  })
+  test.each(problems.map((p) => [p.code, p] as const))(
+    '%s says why and what to do, in either system',
+    (_code, problem) => {
+      for (const units of ['metric', 'us'] as const) {
+        const { why, fix } = problemText(problem, units)
+        expect(why).toMatch(/^\S.{8,}[.:]$/)
+        expect(fix.length).toBeGreaterThan(10)
+        expect(`${why} ${fix}`).not.toMatch(/undefined|NaN|\[object/)
+      }
+      expect(problemText(problem, 'us').why).not.toMatch(/\d (cm|L|kg)\b/)
+    },
+  )
   test('stand beside the field that they are about', () => {
     expect(problemField(problems[1]!)).toBe('topDiameter')
     expect(problemField(problems[4]!)).toBe('headspace')
@@ -121,7 +124,9 @@ describe('sentences', () => {
   })
   test('notes, files and set-aside records have theirs', () => {
     expect(noteText({ code: 'target-already-passed', pH: 7.1, target: 6.4 }, 'metric')).toContain('7.1')
-    expect(noteText({ code: 'dose-above-usual-limit', gramsPerLitre: 12, limit: 10 }, 'metric')).toContain('12.0 g/L')
+    expect(noteText({ code: 'dose-above-usual-limit', gramsPerLitre: 12, limit: 10 }, 'metric')).toContain(
+      '12.0 g/L',
+    )
     expect(noteText({ code: 'measures-rounded', largestShareError: 0.02 }, 'metric')).toContain('2.0 %')
     for (const problem of [
       { code: 'file-not-json', message: 'x' },
@@ -154,7 +159,12 @@ describe('names', () => {
       { type: 'tick/set', jobId: 'j', batch: 0, materialId: 'pumice', done: true },
       { type: 'job/create', job },
     ]
-    expect(commands.map(commandText)).toEqual(['−½ Pumice 2-8 mm', 'adding Pumice 2-8 mm', 'ticking Pumice 2-8 mm', 'new job'])
+    expect(commands.map(commandText)).toEqual([
+      '−½ Pumice 2-8 mm',
+      'adding Pumice 2-8 mm',
+      'ticking Pumice 2-8 mm',
+      'new job',
+    ])
   })
   test('searching takes words in any order, and words that are in no name', () => {
     const found = (search: string) => MATERIALS.filter((m) => matches(m, search)).map((m) => m.id)
@@ -164,7 +174,9 @@ describe('names', () => {
     expect(found('')).toHaveLength(MATERIALS.length)
   })
   test('spoons read as spoken', () => {
-    expect(spoonText({ cups: 1, tablespoons: 2, teaspoons: 0.75 })).toBe('1 cup + 2 tablespoons + ¾ teaspoon, level')
+    expect(spoonText({ cups: 1, tablespoons: 2, teaspoons: 0.75 })).toBe(
+      '1 cup + 2 tablespoons + ¾ teaspoon, level',
+    )
     expect(spoonText({ cups: 0, tablespoons: 0, teaspoons: 0 })).toBe('a pinch')
     expect(limeSpoons(78, 1.35, 'metric')).toBe('3 tablespoons + 2½ teaspoons, level')
   })

@@ -1,17 +1,32 @@
-import { CM_PER_INCH, GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, GRAMS_PER_OUNCE, KG_PER_POUND, LITRES } from '@/core/units'
+import {
+  CM_PER_INCH,
+  GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON,
+  GRAMS_PER_OUNCE,
+  KG_PER_POUND,
+  LITRES,
+} from '@/core/units'
 import type { Settings } from '@/model/schemas'
 
 export type UnitSystem = Settings['units']
 
 /** Quantities a field can hold: what the core counts in, and what each system shows. */
 export const QUANTITIES = {
-  length: { metric: { unit: 'cm', factor: 1, digits: 1 }, us: { unit: 'in', factor: 1 / CM_PER_INCH, digits: 2 } },
-  volume: { metric: { unit: 'L', factor: 1, digits: 1 }, us: { unit: 'gal', factor: 1 / LITRES.usGallon, digits: 2 } },
+  length: {
+    metric: { unit: 'cm', factor: 1, digits: 1 },
+    us: { unit: 'in', factor: 1 / CM_PER_INCH, digits: 2 },
+  },
+  volume: {
+    metric: { unit: 'L', factor: 1, digits: 1 },
+    us: { unit: 'gal', factor: 1 / LITRES.usGallon, digits: 2 },
+  },
   bagVolume: {
     metric: { unit: 'L', factor: 1, digits: 1 },
     us: { unit: 'cu ft', factor: 1 / LITRES.cubicFoot, digits: 2 },
   },
-  weight: { metric: { unit: 'kg', factor: 1, digits: 2 }, us: { unit: 'lb', factor: 1 / KG_PER_POUND, digits: 1 } },
+  weight: {
+    metric: { unit: 'kg', factor: 1, digits: 2 },
+    us: { unit: 'lb', factor: 1 / KG_PER_POUND, digits: 1 },
+  },
   dose: {
     metric: { unit: 'g/L', factor: 1, digits: 2 },
     us: { unit: 'oz/gal', factor: 1 / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, digits: 3 },
@@ -57,10 +72,13 @@ const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+
 
 /** "38.2 L", "1.21 m³" or "10.1 gal", "42.7 cu ft". Litres in. */
 export function volumeText(litres: number, units: UnitSystem): string {
-  if (units === 'metric') return litres >= 1000 ? `${round(litres / 1000, 2)} m³` : `${withoutZeros(figures(litres))} L`
+  if (units === 'metric')
+    return litres >= 1000 ? `${round(litres / 1000, 2)} m³` : `${withoutZeros(figures(litres))} L`
   const gallons = litres / LITRES.usGallon
   if (gallons < 1) return `${withoutZeros(round(litres / LITRES.usQuart, 1))} qt`
-  return gallons >= 40 ? `${round(litres / LITRES.cubicFoot, 1)} cu ft` : `${withoutZeros(figures(gallons))} gal`
+  return gallons >= 40
+    ? `${round(litres / LITRES.cubicFoot, 1)} cu ft`
+    : `${withoutZeros(figures(gallons))} gal`
 }
 
 /** "26 kg" or "57 lb". Kilograms in. */
@@ -71,7 +89,8 @@ export const weightText = (kg: number, units: UnitSystem): string =>
 
 /** "658 g", "1.32 kg" or "23.2 oz", "2.9 lb". Grams in. */
 export function doseWeightText(grams: number, units: UnitSystem): string {
-  if (units === 'metric') return grams >= 1000 ? `${round(grams / 1000, 2)} kg` : `${round(grams, grams < 10 ? 1 : 0)} g`
+  if (units === 'metric')
+    return grams >= 1000 ? `${round(grams / 1000, 2)} kg` : `${round(grams, grams < 10 ? 1 : 0)} g`
   const ounces = grams / GRAMS_PER_OUNCE
   return ounces >= 32 ? `${round(ounces / 16, 1)} lb` : `${round(ounces, ounces < 10 ? 2 : 1)} oz`
 }

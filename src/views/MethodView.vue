@@ -7,7 +7,8 @@ import { ALL_CAUTIONS } from '@/text/cautions'
 const sections = [
   {
     title: 'How much a container holds',
-    plain: 'The inside, cut into level slices from the base to the lip, each slice measured. Taper and bulge count.',
+    plain:
+      'The inside, cut into level slices from the base to the lip, each slice measured. Taper and bulge count.',
     equation: 'V = ∫ A(z) dz, from the base to the fill line',
     source: 'Plane geometry. A fabric bag bulges as a parabola (our assumption).',
   },
@@ -35,9 +36,11 @@ const sections = [
   },
   {
     title: 'Water within easy reach',
-    plain: 'What the mix gives up between its drained state and 50 cm of pull; roots take it without strain.',
-    equation: 'mean of θ(h) − θ(50)',
-    source: 'After De Boodt & Verdonck 1972, from the container’s own drained state.',
+    plain:
+      'What the mix gives up between its drained state and 50 cm of pull; roots take it without strain. A bed drained by soil is past that before anything grows: there it is counted to 400 cm, as for watered ground.',
+    equation: 'mean of θ(h) − θ(50), or θ(400) over soil',
+    source:
+      'After De Boodt & Verdonck 1972, from the container’s own drained state; over soil, tensiometer practice of 20 to 60 kPa.',
   },
   {
     title: 'pH and lime',
@@ -49,7 +52,8 @@ const sections = [
   },
   {
     title: 'Weight',
-    plain: 'Dry mix plus the water it keeps. The floor load is with every pore full. Container, plant, people and snow come on top.',
+    plain:
+      'Dry mix plus the water it keeps. The floor load is with every pore full. Container, plant, people and snow come on top.',
     equation: 'm = V (ρ + θ)',
     source: 'Mass balance. Lifting: 23 kg, NIOSH revised lifting equation.',
   },
@@ -67,8 +71,8 @@ const sections = [
   <div class="page narrow">
     <h1>Method</h1>
     <p class="soft">
-      Where each number comes from. A pot drained on the bench, a pH test and a pot of beans in the batch at hand outrank every figure
-      here.
+      Where each number comes from. A pot drained on the bench, a pH test and a pot of beans in the batch at
+      hand outrank every figure here.
     </p>
     <section v-for="s in sections" :key="s.title">
       <h2>{{ s.title }}</h2>

@@ -53,20 +53,43 @@ function saveCsv() {
   <div class="page">
     <div class="row top">
       <h1>Records</h1>
-      <Button v-if="garden.mixRecords.length" label="Save as CSV" icon="pi pi-download" text @click="saveCsv" />
+      <Button
+        v-if="garden.mixRecords.length"
+        label="Save as CSV"
+        icon="pi pi-download"
+        text
+        @click="saveCsv"
+      />
     </div>
     <p v-if="garden.mixRecords.length === 0" class="soft empty">
-      Nothing recorded yet. When a batch is mixed, its recipe, date and note come here, with the air, water and pH that were expected, so
-      that next year you know why one tub did better than another.
+      Nothing recorded yet. When a batch is mixed, its recipe, date and note come here, with the air, water
+      and pH that were expected, so that next year you know why one tub did better than another.
     </p>
     <div v-else class="two">
       <section aria-label="All records">
-        <InputText v-model="search" class="search" placeholder="Search records" aria-label="Search records" autocomplete="off" />
+        <InputText
+          v-model="search"
+          class="search"
+          placeholder="Search records"
+          aria-label="Search records"
+          autocomplete="off"
+        />
         <ul class="plain">
           <li v-for="r in rows" :key="r.id">
-            <button type="button" :class="{ on: r.id === chosen?.id }" :aria-pressed="r.id === chosen?.id" @click="choose(r.id)">
-              <span><strong>{{ r.jobName }}</strong><small>{{ dayText(r.madeOn) }} · {{ cropName(r) || 'no crop' }}</small></span>
-              <span class="num">{{ volumeText(r.blendLitres, units) }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span>
+            <button
+              type="button"
+              :class="{ on: r.id === chosen?.id }"
+              :aria-pressed="r.id === chosen?.id"
+              @click="choose(r.id)"
+            >
+              <span
+                ><strong>{{ r.jobName }}</strong
+                ><small>{{ dayText(r.madeOn) }} · {{ cropName(r) || 'no crop' }}</small></span
+              >
+              <span class="num"
+                >{{ volumeText(r.blendLitres, units)
+                }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span
+              >
             </button>
           </li>
         </ul>
@@ -75,7 +98,12 @@ function saveCsv() {
       <article v-if="chosen" class="card" :aria-label="chosen.jobName">
         <h2>{{ chosen.jobName }}</h2>
         <p class="soft">
-          {{ chosen.vessel.count }} {{ chosen.vessel.count === 1 ? VESSEL_NAMES[chosen.vessel.kind].one.toLowerCase() : VESSEL_NAMES[chosen.vessel.kind].many }},
+          {{ chosen.vessel.count }}
+          {{
+            chosen.vessel.count === 1
+              ? VESSEL_NAMES[chosen.vessel.kind].one.toLowerCase()
+              : VESSEL_NAMES[chosen.vessel.kind].many
+          }},
           {{ cropName(chosen) || 'no crop named' }}
         </p>
         <div class="row">
@@ -84,7 +112,9 @@ function saveCsv() {
             id="record-date"
             type="date"
             :model-value="chosen.madeOn"
-            @update:model-value="$event && garden.run({ type: 'record/edit', recordId: chosen.id, madeOn: $event })"
+            @update:model-value="
+              $event && garden.run({ type: 'record/edit', recordId: chosen.id, madeOn: $event })
+            "
           />
         </div>
         <h3>What went in</h3>
@@ -102,14 +132,14 @@ function saveCsv() {
           </tbody>
         </table>
         <p class="soft">
-          Buckets of {{ volumeText(chosen.bucket, units) }}; {{ volumeText(chosen.blendLitres, units) }} of mix in {{ chosen.batchCount }}
-          {{ chosen.batchCount === 1 ? 'batch' : 'batches' }}.
+          Buckets of {{ volumeText(chosen.bucket, units) }}; {{ volumeText(chosen.blendLitres, units) }} of
+          mix in {{ chosen.batchCount }} {{ chosen.batchCount === 1 ? 'batch' : 'batches' }}.
         </p>
         <h3>What was expected</h3>
         <p>
           Air after draining {{ percentText(chosen.predicted.airFilledPorosity) }}, water within easy reach
-          {{ percentText(chosen.predicted.easilyAvailableWater) }}, pH {{ pHText(chosen.predicted.pH) }} in six weeks,
-          {{ weightText(chosen.predicted.drainedWeight, units) }} each when drained.
+          {{ percentText(chosen.predicted.easilyAvailableWater) }}, pH {{ pHText(chosen.predicted.pH) }} in
+          six weeks, {{ weightText(chosen.predicted.drainedWeight, units) }} each when drained.
         </p>
         <label for="record-note"><strong>Note</strong></label>
         <Textarea
@@ -129,7 +159,13 @@ function saveCsv() {
             size="small"
             @click="router.push({ name: 'mix', params: { garden: garden.name, jobId: chosen.jobId } })"
           />
-          <Button label="Remove this record" severity="danger" text size="small" @click="garden.run({ type: 'record/remove', recordId: chosen.id })" />
+          <Button
+            label="Remove this record"
+            severity="danger"
+            text
+            size="small"
+            @click="garden.run({ type: 'record/remove', recordId: chosen.id })"
+          />
           <small>Undo brings it back.</small>
         </div>
       </article>

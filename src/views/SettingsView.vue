@@ -32,7 +32,11 @@ const counts = computed(() => `${garden.jobs.length} jobs and ${garden.mixRecord
 const changes = computed(() => (preview.value ? [...preview.value.added, ...preview.value.changed] : []))
 
 const saveAll = () =>
-  saveFile(`open-bed-${garden.name}-${new Date().toISOString().slice(0, 10)}.json`, garden.exportText(), 'application/json')
+  saveFile(
+    `open-bed-${garden.name}-${new Date().toISOString().slice(0, 10)}.json`,
+    garden.exportText(),
+    'application/json',
+  )
 
 async function read(event: Event) {
   const input = event.target as HTMLInputElement
@@ -53,9 +57,12 @@ function bringIn() {
   preview.value = null
 }
 async function tryAgain(item: SetAside) {
-  said.value = (await garden.tryAgain(item)) ? 'It is back in use.' : 'It still cannot be read; it stays here.'
+  said.value = (await garden.tryAgain(item))
+    ? 'It is back in use.'
+    : 'It still cannot be read; it stays here.'
 }
-const saveAside = (item: SetAside) => saveFile(`${item.key.replaceAll('/', '-')}.json`, JSON.stringify(item.raw, null, 1), 'application/json')
+const saveAside = (item: SetAside) =>
+  saveFile(`${item.key.replaceAll('/', '-')}.json`, JSON.stringify(item.raw, null, 1), 'application/json')
 async function afresh() {
   await garden.startAfresh(async () => (await import('@/demo/demoGarden')).demoGarden())
   said.value = 'The demo is as new. Undo brings back what you did in it.'
@@ -69,37 +76,69 @@ async function afresh() {
       <h2 id="look-title">Units and look</h2>
       <div class="line">
         <span id="units-label">Units</span>
-        <SelectButton :model-value="garden.settings.units" :options="UNITS" option-label="label" option-value="value" :allow-empty="false" aria-labelledby="units-label" @update:model-value="garden.setSettings({ units: $event })" />
+        <SelectButton
+          :model-value="garden.settings.units"
+          :options="UNITS"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-labelledby="units-label"
+          @update:model-value="garden.setSettings({ units: $event })"
+        />
       </div>
       <div class="line">
         <span id="theme-label">Look</span>
-        <SelectButton :model-value="garden.settings.theme" :options="THEMES" option-label="label" option-value="value" :allow-empty="false" aria-labelledby="theme-label" @update:model-value="garden.setSettings({ theme: $event })" />
+        <SelectButton
+          :model-value="garden.settings.theme"
+          :options="THEMES"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-labelledby="theme-label"
+          @update:model-value="garden.setSettings({ theme: $event })"
+        />
       </div>
     </section>
 
     <section class="card" aria-labelledby="data-title">
       <h2 id="data-title">Your data</h2>
       <p>
-        {{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }}, {{ counts }}, is kept in this browser on this device and nowhere
-        else. Save a file now and then: it is your backup, and the way to another device.
+        {{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }}, {{ counts }}, is kept in this
+        browser on this device and nowhere else. Save a file now and then: it is your backup, and the way to
+        another device.
       </p>
       <div class="row">
         <Button label="Save everything to a file" icon="pi pi-download" @click="saveAll" />
         <Button label="Bring in from a file…" icon="pi pi-upload" outlined @click="picker?.click()" />
-        <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="File to bring in" tabindex="-1" @change="read" />
+        <input
+          ref="picker"
+          class="visually-hidden"
+          type="file"
+          accept=".json,application/json"
+          aria-label="File to bring in"
+          tabindex="-1"
+          @change="read"
+        />
       </div>
       <ProblemBox v-if="trouble" class="gap" :sentence="trouble" />
       <div v-if="preview" class="gap preview" role="region" aria-label="What the file would change">
         <h3>What “{{ preview.fileName }}” would change</h3>
-        <p v-if="changes.length === 0">Nothing: all {{ preview.unchanged }} records are here already, just so.</p>
+        <p v-if="changes.length === 0">
+          Nothing: all {{ preview.unchanged }} records are here already, just so.
+        </p>
         <ul v-else class="plain">
           <li v-for="c in preview.added" :key="c.key"><b>New:</b> {{ recordName(c.key, c.after) }}</li>
           <li v-for="c in preview.changed" :key="c.key"><b>Replaced:</b> {{ recordName(c.key, c.after) }}</li>
         </ul>
-        <p v-if="changes.length && preview.unchanged" class="soft">{{ preview.unchanged }} are the same already.</p>
+        <p v-if="changes.length && preview.unchanged" class="soft">
+          {{ preview.unchanged }} are the same already.
+        </p>
         <ProblemBox
           v-if="preview.unreadable.length"
-          :sentence="{ why: `${preview.unreadable.length} in the file cannot be read and would be left out:`, fix: preview.unreadable.map(unreadableText).join(' ') }"
+          :sentence="{
+            why: `${preview.unreadable.length} in the file cannot be read and would be left out:`,
+            fix: preview.unreadable.map(unreadableText).join(' '),
+          }"
         />
         <div class="row gap">
           <Button v-if="changes.length" :label="`Bring in ${changes.length}`" @click="bringIn" />
@@ -117,7 +156,10 @@ async function afresh() {
       <p>These could not be used, or lost to a later edit. They are kept whole until you let them go.</p>
       <ul class="plain">
         <li v-for="item in garden.setAside" :key="item.id" class="aside">
-          <span>{{ unreadableText(item.why) }} <small v-if="item.at">{{ item.at.slice(0, 16).replace('T', ' ') }}</small></span>
+          <span
+            >{{ unreadableText(item.why) }}
+            <small v-if="item.at">{{ item.at.slice(0, 16).replace('T', ' ') }}</small></span
+          >
           <span class="row">
             <Button label="Download" size="small" outlined @click="saveAside(item)" />
             <Button label="Try again" size="small" outlined @click="tryAgain(item)" />

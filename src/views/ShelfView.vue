@@ -20,10 +20,19 @@ const reading = ref<Material | null>(null)
 const editing = ref<Material | null>(null)
 const units = computed(() => garden.settings.units)
 const rows = computed(() =>
-  MATERIALS.filter((m) => matches(m, search.value)).map((material) => ({ material, entry: shelfEntry(garden.records, material) })),
+  MATERIALS.filter((m) => matches(m, search.value)).map((material) => ({
+    material,
+    entry: shelfEntry(garden.records, material),
+  })),
 )
 
-const PROPERTIES: { key: keyof MaterialProperties; label: string; term: string; percent?: boolean; unit?: string }[] = [
+const PROPERTIES: {
+  key: keyof MaterialProperties
+  label: string
+  term: string
+  percent?: boolean
+  unit?: string
+}[] = [
   { key: 'dryBulkDensity', label: 'Weight, dry', term: 'dry bulk density', unit: 'kg/L' },
   { key: 'moistBulkDensityAsBought', label: 'Weight, as bought', term: 'moist bulk density', unit: 'kg/L' },
   { key: 'totalPorosity', label: 'Pores', term: 'effective total porosity', percent: true },
@@ -50,21 +59,53 @@ onKeyStroke('/', (event) => {
   <div class="page">
     <h1>Shelf</h1>
     <div class="row tools">
-      <InputText id="shelf-search" v-model="search" placeholder="Search the shelf ( / )" aria-label="Search the shelf" autocomplete="off" />
+      <InputText
+        id="shelf-search"
+        v-model="search"
+        placeholder="Search the shelf ( / )"
+        aria-label="Search the shelf"
+        autocomplete="off"
+      />
       <span class="soft" role="status">{{ rows.length }} of {{ MATERIALS.length }} materials</span>
     </div>
     <ul class="plain list">
       <li v-for="{ material: m, entry } in rows" :key="m.id">
         <MaterialSwatch :material="m" :size="40" />
-        <span class="name"><strong>{{ m.name }}</strong><small>{{ FAMILY_NAMES[m.family] }}</small></span>
-        <span class="fact"><small>Air in 20 cm</small>{{ percentText(m.properties.totalPorosity.value - m.properties.waterAt10Cm.value) }}</span>
-        <span class="fact"><small>Easy water</small>{{ percentText(m.properties.waterAt10Cm.value - m.properties.waterAt50Cm.value) }}</span>
+        <span class="name"
+          ><strong>{{ m.name }}</strong
+          ><small>{{ FAMILY_NAMES[m.family] }}</small></span
+        >
+        <span class="fact"
+          ><small>Air in 20 cm</small
+          >{{ percentText(m.properties.totalPorosity.value - m.properties.waterAt10Cm.value) }}</span
+        >
+        <span class="fact"
+          ><small>Easy water</small
+          >{{ percentText(m.properties.waterAt10Cm.value - m.properties.waterAt50Cm.value) }}</span
+        >
         <span class="fact"><small>pH</small>{{ pHText(m.properties.pH.value) }}</span>
-        <span class="fact wide"><small>Bought as</small>{{ packText(entry.pack, units) }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span>
-        <span class="fact"><small>On hand</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span>
+        <span class="fact wide"
+          ><small>Bought as</small>{{ packText(entry.pack, units)
+          }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
+        >
+        <span class="fact"
+          ><small>On hand</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
+        >
         <span class="actions">
-          <Button label="Figures" text size="small" :aria-label="`Figures and sources of ${m.name}`" @click="reading = m" />
-          <Button label="Pack" text size="small" :aria-label="`Pack, price and stock of ${m.name}`" @click="editing = m" />
+          <Button
+            label="Figures"
+            text
+            size="small"
+            :aria-label="`Figures and sources of ${m.name}`"
+            @click="reading = m"
+          />
+          <Button
+            label="Pack"
+            text
+            size="small"
+            :aria-label="`Pack, price and stock of ${m.name}`"
+            @click="editing = m"
+          />
         </span>
       </li>
     </ul>
@@ -82,20 +123,32 @@ onKeyStroke('/', (event) => {
       <template v-if="reading">
         <table class="plain">
           <thead>
-            <tr><th scope="col">Figure</th><th scope="col" class="num">Best</th><th scope="col" class="num">Likely range</th><th scope="col">How sure</th></tr>
+            <tr>
+              <th scope="col">Figure</th>
+              <th scope="col" class="num">Best</th>
+              <th scope="col" class="num">Likely range</th>
+              <th scope="col">How sure</th>
+            </tr>
           </thead>
           <tbody>
             <template v-for="p in PROPERTIES" :key="p.key">
               <tr v-if="reading.properties[p.key]">
-                <th scope="row">{{ p.label }}<br /><small>{{ p.term }}</small></th>
+                <th scope="row">
+                  {{ p.label }}<br /><small>{{ p.term }}</small>
+                </th>
                 <td class="num">{{ shown(reading.properties[p.key]!, 'value', p.percent) }} {{ p.unit }}</td>
-                <td class="num">{{ shown(reading.properties[p.key]!, 'low', p.percent) }} to {{ shown(reading.properties[p.key]!, 'high', p.percent) }}</td>
+                <td class="num">
+                  {{ shown(reading.properties[p.key]!, 'low', p.percent) }} to
+                  {{ shown(reading.properties[p.key]!, 'high', p.percent) }}
+                </td>
                 <td>{{ reading.properties[p.key]!.confidence }}</td>
               </tr>
             </template>
           </tbody>
         </table>
-        <p class="src"><strong>Source:</strong> {{ reading.source }} (as a row: {{ reading.confidence }} confidence).</p>
+        <p class="src">
+          <strong>Source:</strong> {{ reading.source }} (as a row: {{ reading.confidence }} confidence).
+        </p>
         <p v-if="reading.hazards" class="src"><strong>Mind:</strong> {{ reading.hazards }}.</p>
       </template>
     </Dialog>

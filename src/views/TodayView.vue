@@ -37,14 +37,17 @@ async function start(kind: VesselKind) {
       <div>
         <h2 id="new-title">What are you filling?</h2>
         <p class="soft">
-          Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in that very
-          container, and get a card of buckets to measure.
+          Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in
+          that very container, and get a card of buckets to measure.
         </p>
       </div>
       <div class="tiles">
         <button v-for="kind in kinds" :key="kind" type="button" class="tile" @click="start(kind)">
           <VesselGlyph :kind="kind" />
-          <span><strong>{{ VESSEL_NAMES[kind].one }}</strong><small>{{ VESSEL_NAMES[kind].hint }}</small></span>
+          <span
+            ><strong>{{ VESSEL_NAMES[kind].one }}</strong
+            ><small>{{ VESSEL_NAMES[kind].hint }}</small></span
+          >
         </button>
       </div>
     </section>
@@ -52,7 +55,9 @@ async function start(kind: VesselKind) {
     <div class="two">
       <section aria-labelledby="open-title">
         <h2 id="open-title">In hand</h2>
-        <p v-if="open.length === 0" class="soft">Nothing in hand. A job you start waits here until its mix is recorded.</p>
+        <p v-if="open.length === 0" class="soft">
+          Nothing in hand. A job you start waits here until its mix is recorded.
+        </p>
         <ul class="plain jobs">
           <li v-for="{ job, next } in open" :key="job.id">
             <RouterLink class="job" :to="{ name: next, params: { garden: garden.name, jobId: job.id } }">
@@ -61,10 +66,17 @@ async function start(kind: VesselKind) {
                 <strong>{{ jobTitle(job) }}</strong>
                 <span class="soft">
                   {{ cropName(job) ?? 'No crop chosen' }} · {{ job.vessel.count }}
-                  {{ job.vessel.count === 1 ? VESSEL_NAMES[job.vessel.kind].one.toLowerCase() : VESSEL_NAMES[job.vessel.kind].many }}
+                  {{
+                    job.vessel.count === 1
+                      ? VESSEL_NAMES[job.vessel.kind].one.toLowerCase()
+                      : VESSEL_NAMES[job.vessel.kind].many
+                  }}
                 </span>
               </span>
-              <span class="next"><small>Next: {{ STATION_NEXT[next] }}</small><b>{{ STATION_NAMES[next] }} →</b></span>
+              <span class="next"
+                ><small>Next: {{ STATION_NEXT[next] }}</small
+                ><b>{{ STATION_NAMES[next] }} →</b></span
+              >
             </RouterLink>
           </li>
         </ul>
@@ -72,14 +84,20 @@ async function start(kind: VesselKind) {
       <section aria-labelledby="recent-title">
         <h2 id="recent-title">Lately mixed</h2>
         <p v-if="recent.length === 0" class="soft">
-          No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.
+          No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of
+          it.
         </p>
         <ul class="plain">
           <li v-for="r in recent" :key="r.id" class="recent">
-            <span><strong>{{ r.jobName }}</strong><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span>
+            <span
+              ><strong>{{ r.jobName }}</strong
+              ><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span
+            >
             <span class="numbers">
               {{ volumeText(r.blendLitres, garden.settings.units) }}<br />
-              <span class="soft">air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span>
+              <span class="soft"
+                >air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span
+              >
             </span>
           </li>
         </ul>

@@ -45,7 +45,9 @@ const frame = computed<Frame>(() => {
   }
 })
 const narrow = computed(() => width.value < 480)
-const layout = computed(() => (width.value > 60 && height.value > 60 ? layoutSection(container, frame.value) : null))
+const layout = computed(() =>
+  width.value > 60 && height.value > 60 ? layoutSection(container, frame.value) : null,
+)
 
 const ruler = computed(() => {
   const l = layout.value
@@ -67,7 +69,8 @@ const tear = computed(() => {
   const points: string[] = []
   const from = l.y(l.height) - 6
   const to = l.y(0) + 6
-  for (let i = 0; i <= 14; i++) points.push(`${l.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`)
+  for (let i = 0; i <= 14; i++)
+    points.push(`${l.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`)
   return points.join(' ')
 })
 
@@ -86,7 +89,9 @@ const holes = computed(() => {
 })
 const reservoir = computed(() => {
   const l = layout.value
-  return l && container.base.kind === 'sideHoles' ? { y: l.y(container.base.height), x1: l.left(container.base.height), x2: l.right(container.base.height) } : null
+  return l && container.base.kind === 'sideHoles'
+    ? { y: l.y(container.base.height), x1: l.left(container.base.height), x2: l.right(container.base.height) }
+    : null
 })
 
 /** The exact profile: widths of solids, water and air by depth. */
@@ -97,11 +102,10 @@ const strip = computed(() => {
   const from = x + (narrow.value ? 10 : 16)
   const wide = narrow.value ? 30 : 46
   const rows = profile.slices
-  const edge = (share: (s: (typeof rows)[number]) => number) =>
-    [
-      ...rows.map((s) => [from + share(s) * wide, l.y(s.height)] as const),
-      [from + share(rows.at(-1)!) * wide, l.y(l.mixHeight)] as const,
-    ]
+  const edge = (share: (s: (typeof rows)[number]) => number) => [
+    ...rows.map((s) => [from + share(s) * wide, l.y(s.height)] as const),
+    [from + share(rows.at(-1)!) * wide, l.y(l.mixHeight)] as const,
+  ]
   const path = (a: readonly (readonly [number, number])[], b: readonly (readonly [number, number])[]) =>
     [...a, ...[...b].reverse()].map((p) => p.join(',')).join(' ')
   const start = (p: readonly (readonly [number, number])[]) => [[p[0]![0], l.y(0)] as const, ...p]
@@ -123,7 +127,8 @@ const strip = computed(() => {
 const marks = computed(() => {
   const l = layout.value
   if (!l || !profile || !strip.value || profile.slices.length === 0) return []
-  const at = (t: number) => profile.slices[Math.min(profile.slices.length - 1, Math.floor(t * profile.slices.length))]!
+  const at = (t: number) =>
+    profile.slices[Math.min(profile.slices.length - 1, Math.floor(t * profile.slices.length))]!
   return [
     { t: 0.92, words: 'near the top' },
     { t: 0.5, words: 'halfway' },
@@ -194,14 +199,20 @@ watchEffect(
         <circle v-for="(hole, i) in holes" :key="i" class="hole" :cx="hole.x" :cy="hole.y" r="4.5" />
 
         <g class="dimension">
-          <path :d="`M${ruler - 7} ${layout.y(0)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(0)}V${layout.y(layout.mixHeight)}`" />
+          <path
+            :d="`M${ruler - 7} ${layout.y(0)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(0)}V${layout.y(layout.mixHeight)}`"
+          />
           <text
             :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
             text-anchor="middle"
           >
             {{ lengthText(layout.mixHeight, units) }} of mix
           </text>
-          <text v-if="layout.cutShort" :x="layout.left(0)" :y="layout.y(0) + (container.base.kind === 'onSoil' ? 36 : 22)">
+          <text
+            v-if="layout.cutShort"
+            :x="layout.left(0)"
+            :y="layout.y(0) + (container.base.kind === 'onSoil' ? 36 : 22)"
+          >
             drawn in part: goes on to the right
           </text>
           <text
@@ -221,7 +232,9 @@ watchEffect(
         </g>
         <g v-for="mark in marks" :key="mark.words" class="mark">
           <path :d="`M${strip!.x + strip!.wide} ${mark.y}h${narrow ? 6 : 10}`" />
-          <text class="big" :x="strip!.x + strip!.wide + (narrow ? 9 : 15)" :y="mark.y + 2">{{ mark.air }} air</text>
+          <text class="big" :x="strip!.x + strip!.wide + (narrow ? 9 : 15)" :y="mark.y + 2">
+            {{ mark.air }} air
+          </text>
           <text :x="strip!.x + strip!.wide + (narrow ? 9 : 15)" :y="mark.y + 19">{{ mark.words }}</text>
         </g>
       </svg>

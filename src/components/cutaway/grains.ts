@@ -12,7 +12,14 @@ export function dice(seed: number): () => number {
 }
 
 /** Draws one grain of about `size` px across, centred. */
-export function drawGrain(g: CanvasRenderingContext2D, look: Look, x: number, y: number, size: number, roll: () => number) {
+export function drawGrain(
+  g: CanvasRenderingContext2D,
+  look: Look,
+  x: number,
+  y: number,
+  size: number,
+  roll: () => number,
+) {
   const r = size / 2
   const turn = roll() * Math.PI
   g.fillStyle = look.tint

@@ -18,7 +18,8 @@ const GRAIN_COVER = 0.36
 const GRAIN_SCALE = 2.5
 const CELL = 3
 
-const rgb = (hex: string): [number, number, number] => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
+const rgb = (hex: string): [number, number, number] =>
+  [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
 
 /** Mixes two #rrggbb colours, `t` of the second. */
 function between(a: string, b: string, t: number): string {
@@ -43,7 +44,10 @@ function poreTile(): Float32Array {
       const [i, j] = [Math.floor(x / period), Math.floor(y / period)]
       const [u, v] = [x / period - i, y / period - j].map((t) => t * t * (3 - 2 * t)) as [number, number]
       const at = (a: number, b: number) => lattice[((b + n) % n) * n + ((a + n) % n)]!
-      return (at(i, j) * (1 - u) + at(i + 1, j) * u) * (1 - v) + (at(i, j + 1) * (1 - u) + at(i + 1, j + 1) * u) * v
+      return (
+        (at(i, j) * (1 - u) + at(i + 1, j) * u) * (1 - v) +
+        (at(i, j + 1) * (1 - u) + at(i + 1, j + 1) * u) * v
+      )
     }
   }
   const [coarse, fine] = [smooth(4), smooth(2)]
@@ -116,11 +120,19 @@ export function paintMix(g: CanvasRenderingContext2D, { layout, slices, shares, 
     seen.forEach((v, c) => {
       const size = Math.min(Math.max((SIZE_CLASSES[c]!.diameter / 10) * scale * GRAIN_SCALE, 4.5), 40)
       const count = (GRAIN_COVER * area * share * (v / whole)) / (0.62 * size * size)
-      for (let i = 0; i < Math.min(3000, Math.round(count)); i++) grains.push({ k, size: size * (0.75 + 0.5 * roll()) })
+      for (let i = 0; i < Math.min(3000, Math.round(count)); i++)
+        grains.push({ k, size: size * (0.75 + 0.5 * roll()) })
     })
   })
   grains.sort((a, b) => b.size - a.size)
   for (const grain of grains)
-    drawGrain(g, lookOf(shares[grain.k]!.material), x0 + roll() * (x1 - x0), top + roll() * (bottom - top), grain.size, roll)
+    drawGrain(
+      g,
+      lookOf(shares[grain.k]!.material),
+      x0 + roll() * (x1 - x0),
+      top + roll() * (bottom - top),
+      grain.size,
+      roll,
+    )
   g.restore()
 }

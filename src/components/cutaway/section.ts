@@ -54,7 +54,10 @@ export function layoutSection(container: Container, frame: Frame): SectionLayout
   const { shape } = container
   const height = shapeHeight(shape)
   const widest = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((t) => sectionWidth(shape, t * height)))
-  const room = { width: frame.width - frame.left - frame.right, height: frame.height - frame.top - frame.bottom }
+  const room = {
+    width: frame.width - frame.left - frame.right,
+    height: frame.height - frame.top - frame.bottom,
+  }
   const cutShort = widest > height * WIDEST
   const shown = cutShort ? Math.max(height * WIDEST, (room.width / room.height) * height * 0.9) : widest
   const drawn = Math.min(shown, widest)

@@ -51,7 +51,9 @@ describe('packs', () => {
     expected: { low: 20, high: 30 },
     tolerance: 0,
     usedToSet: 'workable moisture of coir',
-    computed: () => waterToWorkable(row('coir_pith'), { kind: 'block', kg: 5 }) * looseLitresOfPack(row('coir_pith'), { kind: 'block', kg: 5 }),
+    computed: () =>
+      waterToWorkable(row('coir_pith'), { kind: 'block', kg: 5 }) *
+      looseLitresOfPack(row('coir_pith'), { kind: 'block', kg: 5 }),
   })
   test('by weight and loose', () => {
     expect(looseLitresOfPack(row('sand_coarse'), { kind: 'mass', kg: 25 })).toBeCloseTo(25 / 1.58, 9)
@@ -74,7 +76,8 @@ describe('packs', () => {
         if (litres >= need - 0.01) best = Math.min(best, cost)
         return
       }
-      for (let n = 0; n <= most[i]!; n++) walk(i + 1, litres + n * offers[i]!.litres, cost + n * offers[i]!.price!)
+      for (let n = 0; n <= most[i]!; n++)
+        walk(i + 1, litres + n * offers[i]!.litres, cost + n * offers[i]!.price!)
     }
     walk(0, 0, 0)
     return best
@@ -85,19 +88,28 @@ describe('packs', () => {
       price: fc.integer({ min: 1, max: 60 }),
     })
     fc.assert(
-      fc.property(fc.array(offer, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 400 }), (rows, need) => {
-        const offers = rows.map((o) => ({ pack: { kind: 'loose' as const, litres: o.litres }, ...o }))
-        const bought = cheapestPacks(need, 0, offers)
-        expect(bought.litres).toBeGreaterThanOrEqual(need - 0.01)
-        expect(bought.cost).toBe(bruteForce(need, offers))
-        expect(bought.leftover).toBeCloseTo(bought.litres - need, 9)
-      }),
+      fc.property(
+        fc.array(offer, { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 1, max: 400 }),
+        (rows, need) => {
+          const offers = rows.map((o) => ({ pack: { kind: 'loose' as const, litres: o.litres }, ...o }))
+          const bought = cheapestPacks(need, 0, offers)
+          expect(bought.litres).toBeGreaterThanOrEqual(need - 0.01)
+          expect(bought.cost).toBe(bruteForce(need, offers))
+          expect(bought.leftover).toBeCloseTo(bought.litres - need, 9)
+        },
+      ),
       DRAWS,
     )
   })
   test('uses stock first, and buys nothing when it is enough', () => {
     const offers = [{ pack: { kind: 'loose' as const, litres: 50 }, litres: 50, price: 9 }]
-    expect(cheapestPacks(60, 100, offers)).toMatchObject({ counts: [0], fromStock: 60, leftover: 40, cost: 0 })
+    expect(cheapestPacks(60, 100, offers)).toMatchObject({
+      counts: [0],
+      fromStock: 60,
+      leftover: 40,
+      cost: 0,
+    })
     expect(cheapestPacks(60, 20, offers)).toMatchObject({ counts: [1], fromStock: 20, leftover: 10, cost: 9 })
     expect(cheapestPacks(50.005, 0, offers).counts).toEqual([1])
   })
@@ -163,7 +175,10 @@ describe('batches', () => {
           expect(p.blendLitres).toBeGreaterThanOrEqual(wanted * 0.99)
           expect(p.batches.filter((b) => b.short).length).toBeLessThanOrEqual(1)
           p.totals.forEach((t, i) =>
-            expect(t.litres).toBeCloseTo(p.batches.reduce((s, b) => s + b.measures[i]!.litres, 0), 6),
+            expect(t.litres).toBeCloseTo(
+              p.batches.reduce((s, b) => s + b.measures[i]!.litres, 0),
+              6,
+            ),
           )
         },
       ),
@@ -171,7 +186,15 @@ describe('batches', () => {
     )
   })
   test('rounds what no bucket can halve, and says by how much', () => {
-    const p = planBatches({ ...request, parts: [{ id: 'a', twelfths: 84 }, { id: 'b', twelfths: 12 }], vessel: 25, wanted: 50 })
+    const p = planBatches({
+      ...request,
+      parts: [
+        { id: 'a', twelfths: 84 },
+        { id: 'b', twelfths: 12 },
+      ],
+      vessel: 25,
+      wanted: 50,
+    })
     expect(p.ok && p.notes.map((n) => n.code)).toEqual(['measures-rounded'])
     if (p.ok) expect(p.value.largestShareError).toBeGreaterThan(0.005)
   })

@@ -45,4 +45,5 @@ export function waterToWorkable(material: Material, pack: Pack): Litres {
 }
 
 /** Does it shed water once dry, so that a drop of wetting agent helps? */
-export const shedsWaterWhenDry = (material: Material): boolean => material.family === 'peat' || material.family === 'bark'
+export const shedsWaterWhenDry = (material: Material): boolean =>
+  material.family === 'peat' || material.family === 'bark'

@@ -77,13 +77,18 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     if (exact(scale).every(isMeasurable)) scales.push(scale)
   const largest = scales.at(-1)
   const full = largest !== undefined ? exact(largest) : rounded(room)
-  if (blendOf(full) > room * 1.05) return fail({ code: 'vessel-too-small', vessel, smallest: (blendOf(full) / room) * vessel })
+  if (blendOf(full) > room * 1.05)
+    return fail({ code: 'vessel-too-small', vessel, smallest: (blendOf(full) / room) * vessel })
   const fullBlend = blendOf(full)
   if (wanted / fullBlend > MOST_BATCHES)
     return fail({ code: 'vessel-too-small', vessel, smallest: (vessel * wanted) / fullBlend / MOST_BATCHES })
 
   const batch = (twelfths: Twelfths[], short: boolean): Batch => ({
-    measures: parts.map((p, i) => ({ id: p.id, twelfths: twelfths[i]!, litres: (twelfths[i]! / 12) * bucket })),
+    measures: parts.map((p, i) => ({
+      id: p.id,
+      twelfths: twelfths[i]!,
+      litres: (twelfths[i]! / 12) * bucket,
+    })),
     looseLitres: (twelfths.reduce((s, m) => s + m, 0) / 12) * bucket,
     blendLitres: blendOf(twelfths),
     short,

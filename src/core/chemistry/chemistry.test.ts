@@ -5,7 +5,14 @@ import { blend } from '../mixing'
 import { anyParts, DRAWS, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD, LITRES } from '../units'
-import { alkalinityPerGram, finenessEfficiency, limeAt, limedState, limeForTarget, MMOLC_PER_GRAM_CACO3 } from '.'
+import {
+  alkalinityPerGram,
+  finenessEfficiency,
+  limeAt,
+  limedState,
+  limeForTarget,
+  MMOLC_PER_GRAM_CACO3,
+} from '.'
 
 const lime = (id: string) => LIMES.find((l) => l.id === id)!
 const calcitic = [{ lime: lime('lime_calcitic'), share: 1 }]
@@ -63,7 +70,11 @@ describe('lime, against practice', () => {
     expected: 5.9,
     tolerance: 0.3,
     computed: () =>
-      limeAt(mixOf({ peat_medium: 1, vermiculite_medium: 1 }), dolomitic, 5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD).pH,
+      limeAt(
+        mixOf({ peat_medium: 1, vermiculite_medium: 1 }),
+        dolomitic,
+        5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD,
+      ).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -137,7 +148,10 @@ describe('lime dissolving', () => {
     expect(limeAt(peat, hydrated, 8, 7).pH).toBeGreaterThan(7.5)
   })
   test('the coarser the lime, the less it does', () => {
-    const coarse = { ...lime('lime_calcitic'), sieveShares: [0.2, 0.4, 0.3, 0.1] as [number, number, number, number] }
+    const coarse = {
+      ...lime('lime_calcitic'),
+      sieveShares: [0.2, 0.4, 0.3, 0.1] as [number, number, number, number],
+    }
     expect(limeAt(peat, [{ lime: coarse, share: 1 }], 5).pH).toBeLessThan(limeAt(peat, calcitic, 5).pH - 0.5)
   })
 })

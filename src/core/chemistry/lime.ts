@@ -59,7 +59,12 @@ const FULL_RATE_PH = 5.4
  * 5.4 and the rates set so that 28 g of limestone per US gallon of peat and 5 g/L of peat both land at pH 5.8-6.6
  * (common practice).
  */
-export function limedState(mix: BufferedMix, doses: readonly LimeDose[], days: Days, temperature = 20): LimedState {
+export function limedState(
+  mix: BufferedMix,
+  doses: readonly LimeDose[],
+  days: Days,
+  temperature = 20,
+): LimedState {
   const pools = doses.map((d) => ({
     left: d.gramsPerLitre * alkalinityPerGram(d.lime),
     rate: d.lime.ratePerDay.value * d.lime.q10 ** ((temperature - 20) / 10),
@@ -72,7 +77,9 @@ export function limedState(mix: BufferedMix, doses: readonly LimeDose[], days: D
     const pH = mix.pH + reacted / mix.bufferCapacity
     for (const pool of pools) {
       const ease =
-        pool.ceiling === null ? 1 : Math.min(1, Math.max(0, (pool.ceiling - pH) / (pool.ceiling - FULL_RATE_PH)))
+        pool.ceiling === null
+          ? 1
+          : Math.min(1, Math.max(0, (pool.ceiling - pH) / (pool.ceiling - FULL_RATE_PH)))
       const dissolved = pool.left * (1 - Math.exp(-pool.rate * ease * dt))
       pool.left -= dissolved
       reacted += dissolved

@@ -53,12 +53,18 @@ export function limeForTarget(
   days = JUDGED_AFTER,
   temperature = 20,
 ): Outcome<LimePlan> {
-  if (!(target >= 3.5 && target <= 8)) return fail({ code: 'pH-out-of-range', value: target, low: 3.5, high: 8 })
+  if (!(target >= 3.5 && target <= 8))
+    return fail({ code: 'pH-out-of-range', value: target, low: 3.5, high: 8 })
   const at = (grams: number) => limeAt(mix, choice, grams, days, temperature)
   if (mix.pH >= target) return succeed(at(0), { code: 'target-already-passed', pH: mix.pH, target })
   const most = at(MOST_GRAMS_PER_LITRE)
   if (most.pH < target)
-    return fail({ code: 'target-above-lime-ceiling', target, reachable: most.pH, limit: MOST_GRAMS_PER_LITRE })
+    return fail({
+      code: 'target-above-lime-ceiling',
+      target,
+      reachable: most.pH,
+      limit: MOST_GRAMS_PER_LITRE,
+    })
   let low = 0
   let high = MOST_GRAMS_PER_LITRE
   while (high - low > 0.001) {
@@ -70,6 +76,8 @@ export function limeForTarget(
   const limit = Math.min(...choice.filter((c) => c.share > 0).map((c) => c.lime.usualLimit))
   return succeed(
     plan,
-    plan.gramsPerLitre > limit ? { code: 'dose-above-usual-limit', gramsPerLitre: plan.gramsPerLitre, limit } : null,
+    plan.gramsPerLitre > limit
+      ? { code: 'dose-above-usual-limit', gramsPerLitre: plan.gramsPerLitre, limit }
+      : null,
   )
 }

@@ -3,7 +3,12 @@ import { z } from 'zod'
 import { CROPS, LIMES, MATERIAL_FAMILIES, MATERIALS } from '.'
 
 const property = z
-  .strictObject({ value: z.number(), low: z.number(), high: z.number(), confidence: z.enum(['high', 'medium', 'low']) })
+  .strictObject({
+    value: z.number(),
+    low: z.number(),
+    high: z.number(),
+    confidence: z.enum(['high', 'medium', 'low']),
+  })
   .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
 const fraction = property.refine((p) => p.low >= 0 && p.high <= 1, 'a fraction')
 const positive = property.refine((p) => p.low > 0, 'above nothing')

@@ -30,7 +30,9 @@ export function areaAt(shape: Shape, z: Centimetres): SquareCentimetres {
     case 'box':
       return lerp(shape.baseLength, shape.topLength, t) * lerp(shape.baseWidth, shape.topWidth, t)
     case 'oval':
-      return (Math.PI / 4) * lerp(shape.baseLength, shape.topLength, t) * lerp(shape.baseWidth, shape.topWidth, t)
+      return (
+        (Math.PI / 4) * lerp(shape.baseLength, shape.topLength, t) * lerp(shape.baseWidth, shape.topWidth, t)
+      )
     case 'fabricBag':
       return (Math.PI / 4) * (shape.diameter * (1 + 4 * shape.bulge * t * (1 - t))) ** 2
     case 'halfCylinder':

@@ -30,21 +30,37 @@ const FOOT = 30.48
 
 describe('volumes against closed forms', () => {
   const forms: [string, Shape, number][] = [
-    ['frustum 30/22 x 28 cm: pi h (R2 + R r + r2) / 3', pot, (Math.PI * 28 * (15 ** 2 + 15 * 11 + 11 ** 2)) / 3 / 1000],
-    ['cylinder 40 x 25 cm', { kind: 'roundPot', topDiameter: 40, baseDiameter: 40, height: 25 }, (Math.PI * 400 * 25) / 1000],
-    ['cone, point down, 30 x 30 cm', { kind: 'roundPot', topDiameter: 30, baseDiameter: 0, height: 30 }, (Math.PI * 225 * 30) / 3 / 1000],
+    [
+      'frustum 30/22 x 28 cm: pi h (R2 + R r + r2) / 3',
+      pot,
+      (Math.PI * 28 * (15 ** 2 + 15 * 11 + 11 ** 2)) / 3 / 1000,
+    ],
+    [
+      'cylinder 40 x 25 cm',
+      { kind: 'roundPot', topDiameter: 40, baseDiameter: 40, height: 25 },
+      (Math.PI * 400 * 25) / 1000,
+    ],
+    [
+      'cone, point down, 30 x 30 cm',
+      { kind: 'roundPot', topDiameter: 30, baseDiameter: 0, height: 30 },
+      (Math.PI * 225 * 30) / 3 / 1000,
+    ],
     ['box 120 x 240 x 25 cm', box(240, 120, 25), 720],
     [
       'tapered box by the prismatoid rule h/6 (A0 + 4 Am + A1)',
       { kind: 'box', topLength: 80, topWidth: 20, baseLength: 70, baseWidth: 14, height: 18 },
-      (18 / 6) * (70 * 14 + 4 * 75 * 17 + 80 * 20) / 1000,
+      ((18 / 6) * (70 * 14 + 4 * 75 * 17 + 80 * 20)) / 1000,
     ],
     [
       'straight oval tub 60 x 40 x 30 cm',
       { kind: 'oval', topLength: 60, topWidth: 40, baseLength: 60, baseWidth: 40, height: 30 },
       (Math.PI * 30 * 20 * 30) / 1000,
     ],
-    ['half-cylinder gutter, 100 cm of 15 cm', { kind: 'halfCylinder', length: 100, diameter: 15 }, (Math.PI * 7.5 ** 2 * 100) / 2 / 1000],
+    [
+      'half-cylinder gutter, 100 cm of 15 cm',
+      { kind: 'halfCylinder', length: 100, diameter: 15 },
+      (Math.PI * 7.5 ** 2 * 100) / 2 / 1000,
+    ],
     [
       'parabolic barrel: pi h (8 D2 + 4 D d + 3 d2) / 60',
       { kind: 'fabricBag', diameter: 36, height: 30, bulge: 0.1 },
@@ -134,14 +150,22 @@ describe('areaAt and volumeBelow', () => {
   })
   test('are additive, rising and bounded', () => {
     fc.assert(
-      fc.property(anyShape, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (shape, a, b) => {
-        const h = shapeHeight(shape)
-        const [low, high] = [Math.min(a, b) * h, Math.max(a, b) * h]
-        expect(volumeBelow(shape, low)).toBeLessThanOrEqual(volumeBelow(shape, high) + 1e-9)
-        expect(volumeBelow(shape, low) + volumeBetween(shape, low, high)).toBeCloseTo(volumeBelow(shape, high), 8)
-        expect(volumeBelow(shape, h * 2)).toBeCloseTo(full(shape), 8)
-        expect(volumeBelow(shape, -1)).toBe(0)
-      }),
+      fc.property(
+        anyShape,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (shape, a, b) => {
+          const h = shapeHeight(shape)
+          const [low, high] = [Math.min(a, b) * h, Math.max(a, b) * h]
+          expect(volumeBelow(shape, low)).toBeLessThanOrEqual(volumeBelow(shape, high) + 1e-9)
+          expect(volumeBelow(shape, low) + volumeBetween(shape, low, high)).toBeCloseTo(
+            volumeBelow(shape, high),
+            8,
+          )
+          expect(volumeBelow(shape, h * 2)).toBeCloseTo(full(shape), 8)
+          expect(volumeBelow(shape, -1)).toBe(0)
+        },
+      ),
       DRAWS,
     )
   })
@@ -198,7 +222,11 @@ describe('filling a container', () => {
     ['a lip as high as the pot', { headspace: 28 }, 'headspace-fills-container'],
     ['holes above the mix', { base: { kind: 'sideHoles', height: 26 } }, 'hole-above-mix'],
     ['holes below the base', { base: { kind: 'sideHoles', height: -1 } }, 'size-negative'],
-    ['a bag like a balloon', { shape: { kind: 'fabricBag', diameter: 30, height: 30, bulge: 2 } }, 'size-too-large'],
+    [
+      'a bag like a balloon',
+      { shape: { kind: 'fabricBag', diameter: 30, height: 30, bulge: 2 } },
+      'size-too-large',
+    ],
     [
       'an outline like a bow tie',
       {

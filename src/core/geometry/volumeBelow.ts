@@ -29,7 +29,8 @@ export function volumeBelow(shape: Shape, z: Centimetres): Litres {
   }
   if (shape.kind === 'halfCylinder') {
     const r = shape.diameter / 2
-    const segment = r * r * Math.acos((r - top) / r) - (r - top) * Math.sqrt(Math.max(0, 2 * r * top - top * top))
+    const segment =
+      r * r * Math.acos((r - top) / r) - (r - top) * Math.sqrt(Math.max(0, 2 * r * top - top * top))
     return (shape.length * segment) / CM3_PER_LITRE
   }
   const half = top / 2

@@ -113,7 +113,8 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
     pH: mean((m) => m.properties.bufferCapacity.value * m.properties.pH.value) / buffer,
     waterAt: (tension) => {
       let water = 0
-      for (let i = 0; i < list.length; i++) water += shares[i]! * waterContent(list[i]!.material.retention, tension)
+      for (let i = 0; i < list.length; i++)
+        water += shares[i]! * waterContent(list[i]!.material.retention, tension)
       return Math.min(water / kept, totalPorosity)
     },
   })

@@ -56,7 +56,8 @@ export function betaOfMaterial(shares: readonly number[], looseEnvelopeFraction:
   let high = looseEnvelopeFraction
   while (high - low > 1e-9) {
     const mid = (low + high) / 2
-    if (linearPacking(shares, new Array<number>(SIZE_CLASS_COUNT).fill(mid)) < looseEnvelopeFraction) low = mid
+    if (linearPacking(shares, new Array<number>(SIZE_CLASS_COUNT).fill(mid)) < looseEnvelopeFraction)
+      low = mid
     else high = mid
   }
   return (low + high) / 2

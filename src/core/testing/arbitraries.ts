@@ -24,7 +24,12 @@ export const parts = (amounts: Record<string, number>): BlendPart[] =>
 const size = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
 export const anyShape: fc.Arbitrary<Shape> = fc.oneof(
-  fc.record({ kind: fc.constant('roundPot' as const), topDiameter: size(5, 120), baseDiameter: size(5, 120), height: size(4, 100) }),
+  fc.record({
+    kind: fc.constant('roundPot' as const),
+    topDiameter: size(5, 120),
+    baseDiameter: size(5, 120),
+    height: size(4, 100),
+  }),
   fc.record({
     kind: fc.constant('box' as const),
     topLength: size(10, 400),
@@ -41,14 +46,20 @@ export const anyShape: fc.Arbitrary<Shape> = fc.oneof(
     baseWidth: size(8, 150),
     height: size(4, 100),
   }),
-  fc.record({ kind: fc.constant('fabricBag' as const), diameter: size(10, 150), height: size(10, 80), bulge: size(0, 0.3) }),
+  fc.record({
+    kind: fc.constant('fabricBag' as const),
+    diameter: size(10, 150),
+    height: size(10, 80),
+    bulge: size(0, 0.3),
+  }),
   fc.record({ kind: fc.constant('halfCylinder' as const), length: size(20, 300), diameter: size(10, 100) }),
 )
 
 /** Base-drained containers with a lip of a tenth of their height. */
 export const anyContainer: fc.Arbitrary<Container> = anyShape.map((shape) => ({
   shape,
-  headspace: 0.1 * (shape.kind === 'halfCylinder' ? shape.diameter / 2 : 'height' in shape ? shape.height : 0),
+  headspace:
+    0.1 * (shape.kind === 'halfCylinder' ? shape.diameter / 2 : 'height' in shape ? shape.height : 0),
   base: { kind: 'drainHoles' },
 }))
 

@@ -28,11 +28,11 @@ export interface ContainerProfile {
   containerCapacity: Fraction
   /** Air-filled porosity at container capacity. */
   airFilledPorosity: Fraction
-  /** Water given up between the drained state and 50 cm tension. */
+  /** Water given up between the drained state and the easy limit of `dryingLimits`. */
   easilyAvailableWater: Fraction
-  /** Water given up between 50 and 100 cm tension. */
+  /** Water given up between the easy limit and the buffer limit. */
   waterBufferingCapacity: Fraction
-  /** Water still held at 100 cm. */
+  /** Water still held at the buffer limit. */
   heldWater: Fraction
   /** Height of full saturation above the base, cm: the reservoir, or nought. */
   saturatedHeight: Centimetres
@@ -52,6 +52,16 @@ export function tensionAtBase(container: Container): Centimetres {
 }
 
 /**
+ * Tensions, cm, to which roots take water with ease and then with effort.
+ *
+ * In containers 50 and 100 cm (De Boodt & Verdonck 1972, Acta Hort. 26:37-44). A bed open to soil is drained beyond
+ * 50 cm before anything grows in it, and its roots go on down: there the measure of irrigated ground is taken, vegetables
+ * watered at 40 kPa (common practice, tensiometers at 20 to 60), and twice that.
+ */
+export const dryingLimits = (container: Container): { easy: Centimetres; buffer: Centimetres } =>
+  container.base.kind === 'onSoil' ? { easy: 400, buffer: 800 } : { easy: 50, buffer: 100 }
+
+/**
  * Air and water by depth when free drainage has just ended.
  *
  * At rest the tension at height z is z less the height of the lowest open hole; below the hole all pores are
@@ -60,12 +70,17 @@ export function tensionAtBase(container: Container): Centimetres {
  * Returns fractions of the mix volume and litres by slice. Range: tested for 2 to 100 cm of mix.
  * Leaves out: a coarse layer holding water up for days (that needs the moving-water model), wicking, hysteresis.
  * Source: Fonteno 1989, Acta Hort. 238:67-74; Bilderback & Fonteno 1987, J. Environ. Hort. 5:180-182;
- * easily available water and buffering capacity after De Boodt & Verdonck 1972, Acta Hort. 26:37-44, taken here
- * from the container's own drained state (not from a flat 10 cm) to 50 and from 50 to 100 cm.
+ * easily available water and buffering capacity from the container's own drained state (not from a flat 10 cm) to the
+ * limits of `dryingLimits`.
  */
-export function containerProfile(container: Container, layers: PorousLayer[], slicesWanted = 120): ContainerProfile {
+export function containerProfile(
+  container: Container,
+  layers: PorousLayer[],
+  slicesWanted = 120,
+): ContainerProfile {
   const mixHeight = shapeHeight(container.shape) - container.headspace
   const base = tensionAtBase(container)
+  const limits = dryingLimits(container)
   const sums = { volume: 0, pores: 0, water: 0, easy: 0, buffer: 0, held: 0 }
   const slices: ProfileSlice[] = []
   let from = 0
@@ -74,8 +89,8 @@ export function containerProfile(container: Container, layers: PorousLayer[], sl
     const count = Math.max(4, Math.round((slicesWanted * (to - from)) / mixHeight))
     if (to <= from) continue
     const dz = (to - from) / count
-    const at50 = layer.waterAt(50)
-    const at100 = layer.waterAt(100)
+    const atEasy = layer.waterAt(limits.easy)
+    const atBuffer = layer.waterAt(limits.buffer)
     let below = volumeBelow(container.shape, from)
     let waterBelow = layer.waterAt(from + base)
     for (let i = 0; i < count; i++) {
@@ -89,9 +104,9 @@ export function containerProfile(container: Container, layers: PorousLayer[], sl
       sums.volume += volume
       sums.pores += volume * layer.totalPorosity
       sums.water += volume * water
-      sums.easy += volume * mean((w) => Math.max(0, w - at50))
-      sums.buffer += volume * mean((w) => Math.max(0, Math.min(w, at50) - at100))
-      sums.held += volume * mean((w) => Math.min(w, at100))
+      sums.easy += volume * mean((w) => Math.max(0, w - atEasy))
+      sums.buffer += volume * mean((w) => Math.max(0, Math.min(w, atEasy) - atBuffer))
+      sums.held += volume * mean((w) => Math.min(w, atBuffer))
       slices.push({
         height: z0 + dz / 2,
         volume,

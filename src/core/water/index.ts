@@ -1,5 +1,6 @@
 export {
   containerProfile,
+  dryingLimits,
   SUBSOIL_TENSION,
   tensionAtBase,
   type ContainerProfile,

@@ -56,8 +56,16 @@ function saveCsv() {
     cost: l.purchase.cost?.toFixed(2) ?? '',
     'water to add, L': l.water.toFixed(1),
   }))
-  const limeRows = limes.value.map((l) => ({ material: l.lime.name, 'loose litres to measure': '', packs: `${l.grams.toFixed(0)} g` }))
-  saveFile(`${jobTitle(job.value!)} shopping.csv`, Papa.unparse([...rows, ...limeRows], { columns: Object.keys(rows[0] ?? {}) }), 'text/csv')
+  const limeRows = limes.value.map((l) => ({
+    material: l.lime.name,
+    'loose litres to measure': '',
+    packs: `${l.grams.toFixed(0)} g`,
+  }))
+  saveFile(
+    `${jobTitle(job.value!)} shopping.csv`,
+    Papa.unparse([...rows, ...limeRows], { columns: Object.keys(rows[0] ?? {}) }),
+    'text/csv',
+  )
 }
 </script>
 
@@ -72,18 +80,35 @@ function saveCsv() {
       />
     </section>
     <ProblemBox v-if="problem" :sentence="problem">
-      <RouterLink v-if="back" :to="{ name: 'fill', params: { garden: garden.name, jobId } }">Back to what is filled</RouterLink>
-      <RouterLink v-else-if="job.parts.length === 0" :to="{ name: 'mix', params: { garden: garden.name, jobId } }">Back to the mix</RouterLink>
+      <RouterLink v-if="back" :to="{ name: 'fill', params: { garden: garden.name, jobId } }"
+        >Back to what is filled</RouterLink
+      >
+      <RouterLink
+        v-else-if="job.parts.length === 0"
+        :to="{ name: 'mix', params: { garden: garden.name, jobId } }"
+        >Back to the mix</RouterLink
+      >
     </ProblemBox>
     <template v-if="q">
       <section class="flow" aria-label="From the bucket to the bed">
-        <div><strong class="figure">{{ volumeText(measured, units) }}</strong><span>to measure out, loose</span></div>
-        <div class="loss">
-          <span aria-hidden="true">→</span><small>−{{ percentText(q.asMeasured.blend.blendingLoss, 1) }} on stirring</small>
+        <div>
+          <strong class="figure">{{ volumeText(measured, units) }}</strong><span>to measure out, loose</span>
         </div>
-        <div><strong class="figure">{{ volumeText(q.plan.blendLitres, units) }}</strong><span>of mix, blended</span></div>
-        <div class="loss"><span aria-hidden="true">→</span><small>{{ percentText(over) }} over, to settle</small></div>
-        <div><strong class="figure">{{ volumeText(q.inPlace, units) }}</strong><span>in place, watered in</span></div>
+        <div class="loss">
+          <span aria-hidden="true">→</span
+          ><small>−{{ percentText(q.asMeasured.blend.blendingLoss, 1) }} on stirring</small>
+        </div>
+        <div>
+          <strong class="figure">{{ volumeText(q.plan.blendLitres, units) }}</strong><span
+            >of mix, blended</span
+          >
+        </div>
+        <div class="loss">
+          <span aria-hidden="true">→</span><small>{{ percentText(over) }} over, to settle</small>
+        </div>
+        <div>
+          <strong class="figure">{{ volumeText(q.inPlace, units) }}</strong><span>in place, watered in</span>
+        </div>
       </section>
       <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
 
@@ -107,17 +132,27 @@ function saveCsv() {
           <tbody>
             <tr v-for="line in list" :key="line.material.id">
               <th scope="row">
-                <span class="what"><MaterialSwatch :material="line.material" :size="28" />{{ shortName(line.material.id) }}</span>
+                <span class="what"
+                  ><MaterialSwatch :material="line.material" :size="28" />{{
+                    shortName(line.material.id)
+                  }}</span
+                >
               </th>
               <td class="num" data-label="Measure out">{{ volumeText(line.litres, units) }}</td>
               <td data-label="Buy">
                 <strong v-if="bagged(line) > 0">{{ bagged(line) }} × {{ packText(line.pack, units) }}</strong>
                 <strong v-else>nothing</strong>
-                <small v-if="line.purchase.fromStock > 0"><br />{{ volumeText(line.purchase.fromStock, units) }} from your shelf</small>
-                <small v-if="line.pack.kind !== 'loose' && bagged(line) > 0"><br />each gives {{ volumeText(line.packLitres, units) }} loose</small>
+                <small v-if="line.purchase.fromStock > 0"
+                  ><br />{{ volumeText(line.purchase.fromStock, units) }} from your shelf</small
+                >
+                <small v-if="line.pack.kind !== 'loose' && bagged(line) > 0"
+                  ><br />each gives {{ volumeText(line.packLitres, units) }} loose</small
+                >
               </td>
               <td class="num" data-label="Left over">{{ volumeText(line.purchase.leftover, units) }}</td>
-              <td class="num" data-label="Cost">{{ line.purchase.cost === null ? '?' : line.purchase.cost.toFixed(2) }}</td>
+              <td class="num" data-label="Cost">
+                {{ line.purchase.cost === null ? '?' : line.purchase.cost.toFixed(2) }}
+              </td>
               <td data-label="Wet it first">
                 <template v-if="line.water >= 0.25">{{ volumeText(line.water, units) }} of water</template
                 ><template v-else>as it comes</template>
@@ -126,11 +161,19 @@ function saveCsv() {
                 >
               </td>
               <td>
-                <Button label="Pack" text size="small" :aria-label="`Pack, price and stock of ${shortName(line.material.id)}`" @click="editing = line.material" />
+                <Button
+                  label="Pack"
+                  text
+                  size="small"
+                  :aria-label="`Pack, price and stock of ${shortName(line.material.id)}`"
+                  @click="editing = line.material"
+                />
               </td>
             </tr>
             <tr v-for="l in limes" :key="l.lime.id">
-              <th scope="row"><span class="what"><span class="lime-dot" aria-hidden="true" />{{ l.lime.name }}</span></th>
+              <th scope="row">
+                <span class="what"><span class="lime-dot" aria-hidden="true" />{{ l.lime.name }}</span>
+              </th>
               <td class="num" data-label="Measure out">{{ doseWeightText(l.grams, units) }}</td>
               <td data-label="Buy" class="soft" colspan="5">weighed or spooned for each batch, see Make</td>
             </tr>
@@ -139,15 +182,21 @@ function saveCsv() {
       </div>
       <p class="total">
         <template v-if="cost.missing.length < list.length">
-          Known cost: <strong class="figure">{{ cost.sum.toFixed(2) }}</strong>, {{ (cost.sum / q.inPlace).toFixed(3) }} a litre in place.
+          Known cost: <strong class="figure">{{ cost.sum.toFixed(2) }}</strong>,
+          {{ (cost.sum / q.inPlace).toFixed(3) }} a litre in place.
         </template>
         <span v-if="cost.missing.length" class="soft">No price yet for {{ cost.missing.join(', ') }}.</span>
       </p>
       <p class="soft">
-        Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted. Peat wants hours to a day to take
-        up water, coir an hour.
+        Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted. Peat
+        wants hours to a day to take up water, coir an hour.
       </p>
-      <Button label="On to mixing" icon="pi pi-arrow-right" icon-pos="right" @click="router.push({ name: 'make', params: { garden: garden.name, jobId } })" />
+      <Button
+        label="On to mixing"
+        icon="pi pi-arrow-right"
+        icon-pos="right"
+        @click="router.push({ name: 'make', params: { garden: garden.name, jobId } })"
+      />
     </template>
     <PackDialog
       :material="editing"

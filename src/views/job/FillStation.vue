@@ -18,7 +18,18 @@ const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, crop, units, container, fill, quantities, setVessel, beside } = useJob(() => jobId)
 const router = useRouter()
 
-const KIND_ORDER = ['fruiting veg', 'leaf', 'root veg', 'legume', 'brassica', 'allium', 'grain veg', 'perennial veg', 'herb', 'fruit']
+const KIND_ORDER = [
+  'fruiting veg',
+  'leaf',
+  'root veg',
+  'legume',
+  'brassica',
+  'allium',
+  'grain veg',
+  'perennial veg',
+  'herb',
+  'fruit',
+]
 const crops = [...CROPS].sort(
   (a, b) => KIND_ORDER.indexOf(a.kind) - KIND_ORDER.indexOf(b.kind) || a.name.localeCompare(b.name),
 )
@@ -28,13 +39,17 @@ const ready = computed(() => (fill.value?.ok ? fill.value.value : null))
 const problem = computed(() => {
   if (fill.value && !fill.value.ok) return problemText(fill.value.problem, units.value)
   const q = quantities.value
-  return q && !q.ok && 'field' in q.problem && q.problem.field === 'count' ? problemText(q.problem, units.value) : null
+  return q && !q.ok && 'field' in q.problem && q.problem.field === 'count'
+    ? problemText(q.problem, units.value)
+    : null
 })
 const besideCount = computed(() => {
   const count = job.value?.vessel.count ?? 1
   if (Number.isInteger(count) && count >= 1 && count <= 5000) return null
   return problemText(
-    count > 5000 ? { code: 'size-too-large', field: 'count', value: count, limit: 5000 } : { code: 'count-not-whole', value: count },
+    count > 5000
+      ? { code: 'size-too-large', field: 'count', value: count, limit: 5000 }
+      : { code: 'count-not-whole', value: count },
     units.value,
   )
 })
@@ -55,7 +70,11 @@ const advice = computed(() => {
   )
   return words
 })
-const total = computed(() => (ready.value && job.value && besideCount.value === null ? ready.value.mixVolume * job.value.vessel.count : null))
+const total = computed(() =>
+  ready.value && job.value && besideCount.value === null
+    ? ready.value.mixVolume * job.value.vessel.count
+    : null,
+)
 const setCrop = (cropId: string | null) => garden.run({ type: 'job/crop', jobId, cropId })
 const onward = () => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
@@ -81,8 +100,9 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
           @update:model-value="setCrop"
         />
         <p v-if="crop" class="said">
-          Likes {{ percentText(crop.airFilledPorosity.low) }} to {{ percentText(crop.airFilledPorosity.high) }} air after
-          draining, pH {{ pHText(crop.pH.low) }} to {{ pHText(crop.pH.high) }}, moisture: {{ crop.moisture }}.
+          Likes {{ percentText(crop.airFilledPorosity.low) }} to
+          {{ percentText(crop.airFilledPorosity.high) }} air after draining, pH {{ pHText(crop.pH.low) }} to
+          {{ pHText(crop.pH.high) }}, moisture: {{ crop.moisture }}.
         </p>
         <p v-else class="said">Sets what the mix is held against. Without one: what most vegetables like.</p>
       </div>
@@ -103,7 +123,9 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
     <section class="sum" aria-label="How much">
       <h2>How much</h2>
       <template v-if="ready">
-        <p class="big"><strong class="figure">{{ volumeText(ready.mixVolume, units) }}</strong> of mix in each</p>
+        <p class="big">
+          <strong class="figure">{{ volumeText(ready.mixVolume, units) }}</strong> of mix in each
+        </p>
         <p v-if="total !== null && job.vessel.count > 1" class="big">
           <strong class="figure">{{ volumeText(total, units) }}</strong> in all {{ job.vessel.count }}
         </p>
@@ -116,7 +138,13 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
         <p v-for="line in advice" :key="line">{{ line }}</p>
         <p class="soft">What stirring and watering-in take away is added later, and shown.</p>
       </template>
-      <Button label="On to the mix" icon="pi pi-arrow-right" icon-pos="right" :disabled="!ready" @click="onward" />
+      <Button
+        label="On to the mix"
+        icon="pi pi-arrow-right"
+        icon-pos="right"
+        :disabled="!ready"
+        @click="onward"
+      />
       <CautionList
         v-if="ready && total !== null && total > 120"
         class="load"

@@ -43,7 +43,9 @@ async function remove() {
   <div v-if="job" class="job">
     <header class="head no-print">
       <div class="title">
-        <h1 class="visually-hidden">{{ jobTitle(job) }}: {{ STATION_NAMES[route.name as keyof typeof STATION_NAMES] }}</h1>
+        <h1 class="visually-hidden">
+          {{ jobTitle(job) }}: {{ STATION_NAMES[route.name as keyof typeof STATION_NAMES] }}
+        </h1>
         <InputText
           class="name"
           :model-value="job.name"
@@ -62,11 +64,19 @@ async function remove() {
           :class="{ here: s.here, done: s.done, next: s.next }"
           :aria-current="s.here ? 'step' : undefined"
         >
-          <span aria-hidden="true" class="mark">{{ s.done ? '✓' : s.next ? '●' : '○' }}</span>{{ STATION_NAMES[s.station]
+          <span aria-hidden="true" class="mark">{{ s.done ? '✓' : s.next ? '●' : '○' }}</span>{{
+            STATION_NAMES[s.station]
           }}<span class="visually-hidden">{{ s.done ? ', done' : s.next ? ', next' : '' }}</span>
         </RouterLink>
       </nav>
-      <Button icon="pi pi-trash" text severity="danger" aria-label="Remove this job" title="Remove this job" @click="removing = true" />
+      <Button
+        icon="pi pi-trash"
+        text
+        severity="danger"
+        aria-label="Remove this job"
+        title="Remove this job"
+        @click="removing = true"
+      />
     </header>
     <RouterView />
     <Dialog v-model:visible="removing" modal header="Remove this job?" :style="{ width: 'min(28rem, 94vw)' }">

@@ -67,15 +67,19 @@ const printPage = () => window.print()
           <summary><h2>First</h2></summary>
           <ul v-if="soak.length" class="plain soak">
             <li v-for="l in soak" :key="l.material.id">
-              <strong>{{ shortName(l.material.id) }}:</strong> {{ volumeText(l.water, units) }} of water<template
-                v-if="l.material.family === 'peat'"
-              >, warm if you can, hours before; {{ l.wettingAgent.toFixed(0) }} mL of wetting agent if it sheds water</template
-              ><template v-else-if="l.pack.kind === 'block'"> to swell the block, an hour or more; then fluff it up</template>.
+              <strong>{{ shortName(l.material.id) }}:</strong> {{ volumeText(l.water, units) }} of
+              water<template v-if="l.material.family === 'peat'"
+                >, warm if you can, hours before; {{ l.wettingAgent.toFixed(0) }} mL of wetting agent if it
+                sheds water</template
+              ><template v-else-if="l.pack.kind === 'block'">
+                to swell the block, an hour or more; then fluff it up</template
+              >.
             </li>
           </ul>
           <p>
-            Fill the bucket loosely to its mark, {{ volumeText(job.plan.bucket, units) }}; never press it down. Spread the measures in
-            layers, scatter the lime over them, turn from below and scrape the corners until it is one colour.
+            Fill the bucket loosely to its mark, {{ volumeText(job.plan.bucket, units) }}; never press it
+            down. Spread the measures in layers, scatter the lime over them, turn from below and scrape the
+            corners until it is one colour.
           </p>
           <CautionList heading="Before you open the bags" :cautions="cautions" />
         </details>
@@ -100,7 +104,9 @@ const printPage = () => window.print()
         <div class="batch no-print">
           <h2 id="batch-title">
             Batch {{ card.index + 1 }} of {{ cards.length }}
-            <small>{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units) }}</small>
+            <small
+              >{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units) }}</small
+            >
           </h2>
           <ul class="plain">
             <BatchCardLine
@@ -114,25 +120,37 @@ const printPage = () => window.print()
           </ul>
           <div v-if="isDone(card)" class="row after">
             <strong>All in. Turn it until it is even.</strong>
-            <Button :label="allDone ? 'Write it down' : 'Next batch'" icon="pi pi-arrow-right" icon-pos="right" @click="nextBatch" />
+            <Button
+              :label="allDone ? 'Write it down' : 'Next batch'"
+              icon="pi pi-arrow-right"
+              icon-pos="right"
+              @click="nextBatch"
+            />
           </div>
         </div>
         <p class="soft no-print">
           {{ doneCount }} of {{ cards.length }} batches done.
-          <Button v-if="job.ticks.length" label="Clear all ticks" text size="small" @click="garden.run({ type: 'ticks/clear', jobId })" />
+          <Button
+            v-if="job.ticks.length"
+            label="Clear all ticks"
+            text
+            size="small"
+            @click="garden.run({ type: 'ticks/clear', jobId })"
+          />
         </p>
         <p v-if="q.plan.largestShareError > 0.005" class="soft no-print">
-          As these buckets measure it: air {{ percentText(q.asMeasured.profile.airFilledPorosity, 1) }} instead of
-          {{ percentText(q.asWritten.profile.airFilledPorosity, 1) }}, pH {{ pHText(q.asMeasured.lime.pH) }} instead of
-          {{ pHText(q.asWritten.lime.pH) }}.
+          As these buckets measure it: air
+          {{ percentText(q.asMeasured.profile.airFilledPorosity, 1) }} instead of
+          {{ percentText(q.asWritten.profile.airFilledPorosity, 1) }}, pH
+          {{ pHText(q.asMeasured.lime.pH) }} instead of {{ pHText(q.asWritten.lime.pH) }}.
         </p>
         <Button v-if="!allDone" class="no-print" label="Write it down" outlined @click="go('record')" />
 
         <div class="print-only">
           <h1>{{ jobTitle(job) }}</h1>
           <p>
-            Bucket {{ volumeText(job.plan.bucket, units) }}. {{ cards.length }} batches, {{ volumeText(q.plan.blendLitres, units) }} of
-            mix in all.
+            Bucket {{ volumeText(job.plan.bucket, units) }}. {{ cards.length }} batches,
+            {{ volumeText(q.plan.blendLitres, units) }} of mix in all.
           </p>
           <section v-for="c in cards" :key="c.index">
             <h2>Batch {{ c.index + 1 }}: {{ volumeText(c.blendLitres, units) }}</h2>

@@ -51,8 +51,15 @@ const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : n
 const problem = computed(() =>
   evaluation.value && !evaluation.value.ok ? problemText(evaluation.value.problem, units.value) : null,
 )
-const notes = computed(() => (evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : []))
-const heavy = computed(() => answer.value !== null && answer.value.weights.drained > LIFT_LIMIT && job.value?.vessel.kind !== 'raisedBed')
+const notes = computed(() =>
+  evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : [],
+)
+const heavy = computed(
+  () =>
+    answer.value !== null &&
+    answer.value.weights.drained > LIFT_LIMIT &&
+    job.value?.vessel.kind !== 'raisedBed',
+)
 
 /** The figures that matter, kept in sight on a phone while the parts are changed; the gauges below say them in full. */
 const glance = computed(() => {
@@ -62,7 +69,11 @@ const glance = computed(() => {
   const { airFilledPorosity: air, easilyAvailableWater: water } = a.profile
   return [
     { label: 'Air', value: percentText(air), off: off(air, bands.value.airFilledPorosity) },
-    { label: 'Water', value: percentText(water), off: off(water, bands.value.easilyAvailableWater) },
+    {
+      label: 'Water',
+      value: percentText(water),
+      off: job.value?.vessel.base.kind !== 'onSoil' && off(water, bands.value.easilyAvailableWater),
+    },
     { label: 'pH', value: pHText(a.lime.pH), off: off(Number(pHText(a.lime.pH)), bands.value.pH) },
     { label: 'Wet', value: weightText(a.weights.drained, units.value), off: false },
   ]
@@ -103,15 +114,17 @@ onKeyStroke('/', (event) => {
             @update:model-value="garden.run({ type: 'mix/step', jobId, step: $event })"
           >
             <template #option="{ option }">
-              <span aria-hidden="true">{{ option.label }}</span><span class="visually-hidden">{{ option.name }}</span>
+              <span aria-hidden="true">{{ option.label }}</span><span class="visually-hidden">{{
+                option.name
+              }}</span>
             </template>
           </SelectButton>
         </span>
       </div>
       <PartList :parts="parts" :step-text="stepText" @change="change" @remove="remove" />
       <p v-if="parts.length === 0" class="soft start">
-        Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens it up (perlite,
-        bark, pumice) and one that feeds (compost, castings).
+        Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens
+        it up (perlite, bark, pumice) and one that feeds (compost, castings).
       </p>
       <p v-for="p in unknown" :key="p.materialId">
         “{{ p.materialId }}” is not in the material tables.
@@ -149,6 +162,7 @@ onKeyStroke('/', (event) => {
           :evaluation="answer"
           :bands="bands"
           :crop-name="crop?.name ?? null"
+          :container="container"
           :units="units"
           :vessel-kind="job.vessel.kind"
         />
@@ -162,7 +176,9 @@ onKeyStroke('/', (event) => {
           @click="router.push({ name: 'buy', params: { garden: garden.name, jobId } })"
         />
       </template>
-      <p v-else class="soft">Air, water, pH and weight appear here as soon as there is something in the mix.</p>
+      <p v-else class="soft">
+        Air, water, pH and weight appear here as soon as there is something in the mix.
+      </p>
     </section>
 
     <MaterialPicker v-model:visible="picking" :materials="MATERIALS" :taken="taken" @pick="add" />

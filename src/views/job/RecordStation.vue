@@ -19,7 +19,9 @@ const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, units, quantities } = useJob(() => jobId)
 const router = useRouter()
 
-const record = computed(() => (job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined))
+const record = computed(() =>
+  job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
+)
 const q = computed(() => (quantities.value?.ok ? quantities.value.value : null))
 const problem = computed(() =>
   quantities.value && !quantities.value.ok ? problemText(quantities.value.problem, units.value) : null,
@@ -29,11 +31,20 @@ const open = computed(() => {
   return batchCards(job.value, q.value).reduce((s, c) => s + c.lines.length - c.done, 0)
 })
 const madeOn = ref(isoDay(new Date()))
-const dateProblem = computed(() => (/^\d{4}-\d{2}-\d{2}$/.test(madeOn.value) ? null : 'Choose the day it was mixed.'))
+const dateProblem = computed(() =>
+  /^\d{4}-\d{2}-\d{2}$/.test(madeOn.value) ? null : 'Choose the day it was mixed.',
+)
 
 function finish() {
   if (!job.value || !q.value || dateProblem.value) return
-  const made = recordFrom(crypto.randomUUID(), job.value, q.value, madeOn.value, job.value.note, jobTitle(job.value))
+  const made = recordFrom(
+    crypto.randomUUID(),
+    job.value,
+    q.value,
+    madeOn.value,
+    job.value.note,
+    jobTitle(job.value),
+  )
   garden.run({ type: 'job/finish', jobId, record: made })
 }
 </script>
@@ -43,28 +54,47 @@ function finish() {
     <template v-if="record">
       <h2>Recorded</h2>
       <p class="big">
-        <strong>{{ record.jobName }}</strong>, mixed on {{ dayText(record.madeOn) }}: {{ volumeText(record.blendLitres, units) }} in
-        {{ record.batchCount }} {{ record.batchCount === 1 ? 'batch' : 'batches' }}.
+        <strong>{{ record.jobName }}</strong>, mixed on {{ dayText(record.madeOn) }}:
+        {{ volumeText(record.blendLitres, units) }} in {{ record.batchCount }}
+        {{ record.batchCount === 1 ? 'batch' : 'batches' }}.
       </p>
       <p>
-        Expected: {{ percentText(record.predicted.airFilledPorosity) }} air after draining, pH {{ pHText(record.predicted.pH) }} in six
-        weeks. Test the pH after a fortnight and again at six weeks.
+        Expected: {{ percentText(record.predicted.airFilledPorosity) }} air after draining, pH
+        {{ pHText(record.predicted.pH) }} in six weeks. Test the pH after a fortnight and again at six weeks.
       </p>
       <p v-if="record.note" class="note">{{ record.note }}</p>
       <div class="row">
-        <Button label="See it in Records" @click="router.push({ name: 'records', params: { garden: garden.name }, query: { id: record.id } })" />
-        <Button label="Back to Today" outlined @click="router.push({ name: 'today', params: { garden: garden.name } })" />
+        <Button
+          label="See it in Records"
+          @click="router.push({ name: 'records', params: { garden: garden.name }, query: { id: record.id } })"
+        />
+        <Button
+          label="Back to Today"
+          outlined
+          @click="router.push({ name: 'today', params: { garden: garden.name } })"
+        />
       </div>
     </template>
     <template v-else>
       <h2>Write it down</h2>
-      <p class="soft">Kept with the recipe as measured and what it should do, to hold against what you find.</p>
+      <p class="soft">
+        Kept with the recipe as measured and what it should do, to hold against what you find.
+      </p>
       <ProblemBox v-if="problem" :sentence="problem" />
       <form v-else class="form" @submit.prevent="finish">
-        <p v-if="open > 0" class="open">{{ open }} {{ open === 1 ? 'measure is' : 'measures are' }} not ticked. You can record it all the same.</p>
+        <p v-if="open > 0" class="open">
+          {{ open }} {{ open === 1 ? 'measure is' : 'measures are' }} not ticked. You can record it all the
+          same.
+        </p>
         <div>
           <label for="made-on">Mixed on</label>
-          <InputText id="made-on" v-model="madeOn" type="date" :invalid="dateProblem !== null" aria-describedby="made-on-said" />
+          <InputText
+            id="made-on"
+            v-model="madeOn"
+            type="date"
+            :invalid="dateProblem !== null"
+            aria-describedby="made-on-said"
+          />
           <p id="made-on-said" class="said">{{ dateProblem ?? '' }}</p>
         </div>
         <div>
@@ -79,7 +109,12 @@ function finish() {
             @update:model-value="garden.run({ type: 'job/note', jobId, note: $event ?? '' })"
           />
         </div>
-        <Button type="submit" label="Record this mix" icon="pi pi-check" :disabled="!q || dateProblem !== null" />
+        <Button
+          type="submit"
+          label="Record this mix"
+          icon="pi pi-check"
+          :disabled="!q || dateProblem !== null"
+        />
       </form>
     </template>
   </div>

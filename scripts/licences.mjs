@@ -1,0 +1,44 @@
+/** npm run licences: docs/licences.md, every run-time package and font with its licence; fails on one not permissive. */
+import { execFileSync } from 'node:child_process'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureInstalled, root } from './lib/setup.mjs'
+
+ensureInstalled()
+const PERMISSIVE =
+  /^(MIT|ISC|Apache-2\.0|BSD-[23]-Clause|0BSD|OFL-1\.1|Unlicense|CC0-1\.0|BlueOak-1\.0\.0|MIT OR .*|.* OR MIT|\(.*MIT.*\))$/
+const tree = JSON.parse(
+  execFileSync('npm', ['ls', '--omit=dev', '--all', '--json'], { maxBuffer: 1e8 }).toString(),
+)
+const found = new Map()
+const walk = (node) => {
+  for (const [name, child] of Object.entries(node.dependencies ?? {})) {
+    if (child.version) found.set(`${name}@${child.version}`, name)
+    walk(child)
+  }
+}
+walk(tree)
+const rows = [...found].map(([id, name]) => {
+  const file = join(root, 'node_modules', name, 'package.json')
+  const licence = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).license : undefined
+  return { id, licence: typeof licence === 'string' ? licence : (licence?.type ?? 'unknown') }
+})
+rows.sort((a, b) => a.id.localeCompare(b.id))
+const direct = new Set(Object.keys(JSON.parse(readFileSync('package.json', 'utf8')).dependencies))
+const wrong = rows.filter((r) => !PERMISSIVE.test(r.licence))
+writeFileSync(
+  'docs/licences.md',
+  `# Licences of what runs
+
+Made by \`npm run licences\`; do not edit. Open Bed itself is MIT. Packages named in bold are asked for by package.json, the
+rest come with them. Fonts are the \`@fontsource\` packages (SIL Open Font License) and the icons of primeicons (MIT).
+
+| package | licence |
+| --- | --- |
+${rows.map((r) => `| ${direct.has(r.id.replace(/@[^@]+$/, '')) ? `**${r.id}**` : r.id} | ${r.licence} |`).join('\n')}
+`,
+)
+console.log(
+  `${rows.length} packages, ${wrong.length} not permissive${wrong.map((r) => `\n  ${r.id}: ${r.licence}`).join('')}`,
+)
+process.exit(wrong.length === 0 ? 0 : 1)

@@ -1,0 +1,55 @@
+/** npm run screenshots: one picture of each main view from the demo garden, in docs/screenshots. */
+import { spawn } from 'node:child_process'
+import { ensureBuilt, ensureChromium, ensureInstalled, freePort } from './lib/setup.mjs'
+
+ensureInstalled()
+ensureBuilt()
+const executablePath = ensureChromium()
+if (!executablePath) process.exit(1)
+const { chromium } = await import('@playwright/test')
+const port = freePort()
+const server = spawn(process.execPath, ['dist-server/main.js', '--demo'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((ready) => server.stdout.once('data', ready))
+
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+const VIEWS = [
+  ['today', '', DESK],
+  ['fill', '/jobs/fig/fill', DESK],
+  ['mix', '/jobs/peppers-27/mix', DESK],
+  ['buy', '/jobs/peppers-27/buy', DESK],
+  ['make', '/jobs/peppers-27/make', DESK],
+  ['record', '/jobs/fig/record', DESK],
+  ['shelf', '/shelf', DESK],
+  ['records', '/records', DESK],
+  ['method', '/method', DESK],
+  ['settings', '/settings', DESK],
+  ['today-phone', '', PHONE],
+  ['mix-phone', '/jobs/peppers-27/mix', PHONE],
+  ['make-phone', '/jobs/peppers-27/make', PHONE],
+  ['mix-dark', '/jobs/peppers-27/mix', DESK, 'dark'],
+]
+const browser = await chromium.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+try {
+  const context = await browser.newContext()
+  const page = await context.newPage()
+  for (const [name, path, viewport, theme] of VIEWS) {
+    await page.setViewportSize(viewport)
+    await page.emulateMedia({ colorScheme: theme ?? 'light' })
+    await page.goto(`http://localhost:${port}/demo${path}`)
+    await page.locator('main h1').first().waitFor({ state: 'attached' })
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(500)
+    await page.screenshot({ path: `docs/screenshots/${name}.png` })
+  }
+  console.log(`${VIEWS.length} pictures in docs/screenshots`)
+} finally {
+  await browser.close()
+  server.kill()
+}
