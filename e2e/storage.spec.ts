@@ -106,6 +106,8 @@ test('demo and own garden never mix, one press goes from one to the other', asyn
   await expect(page.getByLabel('In hand')).not.toContainText('My own')
   await page.goto('/demo/settings')
   await page.getByRole('button', { name: 'Start the demo afresh' }).click()
+  await expect(page.getByText('The demo is as new.')).toBeVisible()
+  await saved(page)
   await page.goto('/demo')
   await expect(page.getByLabel('In hand')).toContainText('Fig, half-barrel by the gate')
   await page.goto('/my')

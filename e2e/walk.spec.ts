@@ -82,7 +82,7 @@ test('the same walk with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('combobox', { name: 'Crop' })).toHaveText('Basil')
   await tabTo(page, page.getByLabel('How many'))
   await key('Control+a')
-  await type('4')
+  await type('2')
   await tabTo(page, page.getByRole('button', { name: 'On to the mix' }))
   await key('Enter')
 
@@ -170,7 +170,7 @@ test('removing a part with the keyboard keeps the hand in the list', async ({ pa
 test('US units everywhere, and nothing moves for it', async ({ page }) => {
   await openGarden(page, '/demo/settings')
   await page.getByText('US', { exact: true }).click()
-  await page.waitForTimeout(300) // what is promised: an edit is safe within 300 ms
+  await saved(page)
   await page.goto('/demo/jobs/fig/fill')
   await expect(page.getByLabel('Width across the top')).toHaveValue('24.41')
   await expect(page.getByLabel('How much')).toContainText('gal')
@@ -183,7 +183,7 @@ test('US units everywhere, and nothing moves for it', async ({ page }) => {
   }
   await page.goto('/demo/settings')
   await page.getByText('Metric', { exact: true }).click()
-  await page.waitForTimeout(300)
+  await saved(page)
   await page.goto('/demo/jobs/fig/fill')
   await expect(page.getByLabel('Width across the top')).toHaveValue('62')
 })

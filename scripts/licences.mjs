@@ -7,17 +7,35 @@ import { ensureInstalled, root } from './lib/setup.mjs'
 ensureInstalled()
 const PERMISSIVE =
   /^(MIT|ISC|Apache-2\.0|BSD-[23]-Clause|0BSD|OFL-1\.1|Unlicense|CC0-1\.0|BlueOak-1\.0\.0|MIT OR .*|.* OR MIT|\(.*MIT.*\))$/
+const read = (name) => JSON.parse(readFileSync(join(root, 'node_modules', name, 'package.json'), 'utf8'))
+const names = new Set(Object.keys(JSON.parse(readFileSync('package.json', 'utf8')).dependencies))
+
+// What the browser runs: every package a module of the built app comes from.
+const { build } = await import('vite')
+const { output } = await build({ logLevel: 'silent', build: { write: false } })
+for (const chunk of output)
+  for (const id of Object.keys(chunk.modules ?? {})) {
+    const name = /node_modules\/((?:@[^/]+\/)?[^/]+)\/(?!.*node_modules)/.exec(id)?.[1]
+    if (name) names.add(name)
+  }
+// What the server runs: its three packages and all that they need.
 const tree = JSON.parse(
-  execFileSync('npm', ['ls', '--omit=dev', '--all', '--json'], { maxBuffer: 1e8 }).toString(),
+  execFileSync('npm', ['ls', 'express', 'helmet', 'compression', '--all', '--json'], {
+    maxBuffer: 1e8,
+  }).toString(),
 )
-const found = new Map()
 const walk = (node) => {
   for (const [name, child] of Object.entries(node.dependencies ?? {})) {
-    if (child.version) found.set(`${name}@${child.version}`, name)
+    names.add(name)
     walk(child)
   }
 }
-walk(tree)
+for (const name of ['express', 'helmet', 'compression']) walk(tree.dependencies[name])
+const found = new Map(
+  [...names]
+    .filter((n) => existsSync(join(root, 'node_modules', n)))
+    .map((n) => [`${n}@${read(n).version}`, n]),
+)
 const rows = [...found].map(([id, name]) => {
   const file = join(root, 'node_modules', name, 'package.json')
   const licence = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).license : undefined

@@ -2,7 +2,7 @@
 /** The shelf, to take a material from: search, families, arrow keys. */
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
 import { FAMILY_NAMES, matches } from '@/text/materials'
 import { percentText } from '@/text/units'
@@ -16,11 +16,8 @@ const search = ref('')
 const list = ref<HTMLElement | null>(null)
 const found = computed(() => materials.filter((m) => matches(m, search.value)))
 
-watch(visible, async (open) => {
-  if (!open) return
-  search.value = ''
-  await nextTick()
-  setTimeout(() => document.querySelector<HTMLInputElement>('#material-search')?.focus())
+watch(visible, (open) => {
+  if (open) search.value = ''
 })
 
 function pick(material: Material) {
@@ -49,6 +46,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
       <InputText
         id="material-search"
         v-model="search"
+        autofocus
         class="search"
         placeholder="Search: perlite, peat-free, compost…"
         aria-label="Search materials"

@@ -144,7 +144,7 @@ const wide = computed(() => vesselKind === 'raisedBed')
     </ReadingGauge>
     <ReadingGauge
       label="Water within easy reach"
-      :term="`Easily available water, drained state to ${limits.easy} cm tension`"
+      :term="`Easily available water, drained state to ${limits.easy / 10} kPa`"
       :value="percentText(water.value)"
       :wanted="
         inGround
@@ -166,9 +166,9 @@ const wide = computed(() => vesselKind === 'raisedBed')
       <p>
         {{ litres(evaluation.profile.easilyAvailableWater) }} in each container. Then
         {{ litres(evaluation.profile.waterBufferingCapacity) }} that roots work harder for ({{
-          limits.easy
+          limits.easy / 10
         }}
-        to {{ limits.buffer }} cm), and {{ litres(evaluation.profile.heldWater) }} held tighter still.
+        to {{ limits.buffer / 10 }} kPa), and {{ litres(evaluation.profile.heldWater) }} held tighter still.
         <template v-if="inGround">
           The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa.
           Roots that go on down find more.
