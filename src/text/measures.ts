@@ -1,12 +1,12 @@
 import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure } from '@/core/batch'
-import { measureText } from '@/core/mixing'
+import { isMeasurable, measureText } from '@/core/mixing'
 import type { CardLine } from '@/model/batchCard'
 import { shortName } from './labels'
 import { doseWeightText, volumeText, type UnitSystem } from './units'
 
-/** "2½ buckets", "½ bucket". */
+/** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
 export const bucketsText = (twelfths: number) =>
-  `${measureText(twelfths)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
+  `${isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
 
 const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
 

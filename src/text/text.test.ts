@@ -7,7 +7,7 @@ import { startingJob } from '@/model/garden'
 import { cautionsForMixing } from './cautions'
 import { commandText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
-import { limeSpoons, spoonText } from './measures'
+import { bucketsText, limeSpoons, spoonText } from './measures'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import {
   doseText,
@@ -172,6 +172,9 @@ describe('names', () => {
     expect(found('peat-free')).not.toContain('peat_fine')
     expect(found('peat-free')).toContain('coir_pith')
     expect(found('')).toHaveLength(MATERIALS.length)
+  })
+  test('buckets read as measured, sums as decimals', () => {
+    expect([30, 6, 12, 25].map(bucketsText)).toEqual(['2½ buckets', '½ bucket', '1 bucket', '2.1 buckets'])
   })
   test('spoons read as spoken', () => {
     expect(spoonText({ cups: 1, tablespoons: 2, teaspoons: 0.75 })).toBe(

@@ -12,7 +12,7 @@ import { shelfEntry } from '@/model/batchCard'
 import { useGarden } from '@/stores/garden'
 import { packText } from '@/text/labels'
 import { FAMILY_NAMES, matches } from '@/text/materials'
-import { percentText, pHText, volumeText } from '@/text/units'
+import { lengthText, percentText, pHText, volumeText } from '@/text/units'
 
 const garden = useGarden()
 const search = ref('')
@@ -76,7 +76,7 @@ onKeyStroke('/', (event) => {
           ><small>{{ FAMILY_NAMES[m.family] }}</small></span
         >
         <span class="fact"
-          ><small>Air in 20 cm</small
+          ><small>Air in {{ lengthText(20, units) }}</small
           >{{ percentText(m.properties.totalPorosity.value - m.properties.waterAt10Cm.value) }}</span
         >
         <span class="fact"

@@ -3,7 +3,7 @@
  * The container in section, to scale: what fills it, and air and water by depth. The picture is an impression; the strip
  * beside it, the three labels and the table behind it are exact.
  */
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useMutationObserver } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
 import type { Material } from '@/core/data'
 import type { Container } from '@/core/geometry'
@@ -17,21 +17,26 @@ const {
   profile = null,
   shares = [],
   units,
-  themeKey,
   title,
 } = defineProps<{
   container: Container
   profile?: ContainerProfile | null
   shares?: readonly { material: Material; share: number }[]
   units: UnitSystem
-  /** Changes when the colours do, so that the canvas is painted again. */
-  themeKey: string
   title: string
 }>()
 
 const host = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(host)
+const theme = ref(document.documentElement.dataset.theme)
+useMutationObserver(
+  document.documentElement,
+  () => {
+    theme.value = document.documentElement.dataset.theme
+  },
+  { attributeFilter: ['data-theme'] },
+)
 
 const frame = computed<Frame>(() => {
   const narrow = width.value < 480
@@ -147,7 +152,7 @@ watchEffect(
     const el = canvas.value
     const l = layout.value
     if (!el || !l) return
-    void themeKey
+    void theme.value // read, so that new colours paint anew
     const ratio = window.devicePixelRatio || 1
     el.width = Math.round(width.value * ratio)
     el.height = Math.round(height.value * ratio)

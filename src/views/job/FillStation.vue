@@ -109,13 +109,7 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
       <VesselForm :vessel="job.vessel" :units="units" :beside="besideField" @change="setVessel" />
     </section>
     <section class="drawing" aria-label="In section">
-      <CutawayPicture
-        v-if="ready"
-        :container="container"
-        :units="units"
-        :theme-key="garden.settings.theme"
-        title="The container"
-      />
+      <CutawayPicture v-if="ready" :container="container" :units="units" title="The container" />
       <ProblemBox v-else-if="problem" :sentence="problem">
         <p class="soft">The drawing waits until that is mended; everything else is kept as you typed it.</p>
       </ProblemBox>

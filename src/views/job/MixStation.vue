@@ -150,7 +150,6 @@ onKeyStroke('/', (event) => {
         :profile="answer?.profile"
         :shares="answer?.blend.shares"
         :units="units"
-        :theme-key="garden.settings.theme"
         :title="jobTitle(job)"
       />
       <ProblemBox v-if="problem && parts.length" :sentence="problem" />
