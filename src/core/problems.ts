@@ -9,7 +9,6 @@ export type Problem =
   | { code: 'size-negative'; field: string; value: number }
   | { code: 'headspace-fills-container'; headspace: number; height: number }
   | { code: 'hole-above-mix'; holeHeight: number; mixHeight: number }
-  | { code: 'base-wider-than-allowed'; base: number; top: number }
   | { code: 'outline-crosses-itself' }
   | { code: 'count-not-whole'; value: number }
   | { code: 'no-parts' }

@@ -70,10 +70,6 @@ const TEXTS: Texts = {
     why: `Side holes at ${lengthText(p.holeHeight, u)} are above the mix, which ends at ${lengthText(p.mixHeight, u)}.`,
     fix: 'Holes a few centimetres up are usual; everything below them stays full of water.',
   }),
-  'base-wider-than-allowed': (p, u) => ({
-    why: `The base, ${lengthText(p.base, u)}, is wider than the top, ${lengthText(p.top, u)}.`,
-    fix: 'Swap the two if they were mixed up.',
-  }),
   'outline-crosses-itself': () => ({
     why: 'The outline of the bed crosses itself.',
     fix: 'List its corners in order, walking once round it.',

@@ -92,7 +92,6 @@ describe('sentences', () => {
     { code: 'size-negative', field: 'headspace', value: -1 },
     { code: 'headspace-fills-container', headspace: 30, height: 28 },
     { code: 'hole-above-mix', holeHeight: 26, mixHeight: 25 },
-    { code: 'base-wider-than-allowed', base: 30, top: 20 },
     { code: 'outline-crosses-itself' },
     { code: 'count-not-whole', value: 1.5 },
     { code: 'no-parts' },
@@ -119,8 +118,8 @@ describe('sentences', () => {
     expect(problemField(problems[1]!)).toBe('topDiameter')
     expect(problemField(problems[4]!)).toBe('headspace')
     expect(problemField(problems[5]!)).toBe('sideHoles')
-    expect(problemField(problems[12]!)).toBe('limeTarget')
-    expect(problemField(problems[9]!)).toBeNull()
+    expect(problemField(problems[11]!)).toBe('limeTarget')
+    expect(problemField(problems[8]!)).toBeNull()
   })
   test('notes, files and set-aside records have theirs', () => {
     expect(noteText({ code: 'target-already-passed', pH: 7.1, target: 6.4 }, 'metric')).toContain('7.1')
