@@ -36,6 +36,8 @@ for (const path of SCREENS)
     page,
   }) => {
     await openGarden(page, path)
+    // Its 47 rows are all alike; four say as much in a tenth of the time.
+    if (path.endsWith('/shelf')) await page.getByLabel('Search the shelf').fill('perlite')
     expect(await serious(page)).toEqual([])
     await page.setViewportSize(PHONE)
     await paint(page, 'dark')
@@ -63,6 +65,7 @@ test('axe finds nothing serious in the dialogs', async ({ page }) => {
   await page.waitForTimeout(400) // the dialog fades in, and a half-faded text has too little contrast
   await check('keys')
   await openGarden(page, '/demo/shelf')
+  await page.getByLabel('Search the shelf').fill('pumice')
   await page.getByRole('button', { name: 'Figures and sources of Pumice' }).click()
   await page.waitForTimeout(400)
   await check('figures')
