@@ -26,10 +26,12 @@ const serious = async (page: Page, rules?: string[]) => {
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)
 }
-const paint = (page: Page, theme: string) =>
-  page.evaluate((t) => {
+const paint = async (page: Page, theme: string) => {
+  await page.evaluate((t) => {
     document.documentElement.dataset.theme = t
   }, theme)
+  await page.waitForTimeout(500) // colours of controls glide to the new theme
+}
 
 for (const path of SCREENS)
   test(`axe finds nothing serious at ${path}, in three lights, on desk and phone; nothing sticks out`, async ({
