@@ -6,7 +6,7 @@ import {
   WETTING_AGENT_ML_PER_LITRE,
   type Purchase,
 } from '@/core/batch'
-import { LIMES, type LimingMaterial, type Material, type Pack } from '@/core/data'
+import type { LimingMaterial, Material, Pack } from '@/core/data'
 import { tickOf } from './commands'
 import { shelfItemOf, type Garden } from './garden'
 import { limeChoice, materialById, quantitiesOf, type Quantities } from './reckoning'
@@ -107,9 +107,6 @@ export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLi
     ]
   })
 }
-
-/** A line's own name, whichever kind it is. */
-export const limeById = (id: string) => LIMES.find((l) => l.id === id)
 
 export type Station = 'fill' | 'mix' | 'buy' | 'make' | 'record'
 export const STATIONS: readonly Station[] = ['fill', 'mix', 'buy', 'make', 'record']
