@@ -8,6 +8,7 @@ import { computed, ref } from 'vue'
 import MaterialSwatch from '@/components/MaterialSwatch.vue'
 import PackDialog from '@/components/PackDialog.vue'
 import { MATERIALS, type Material, type MaterialProperties, type Property } from '@/core/data'
+import { citationOf } from '@/core/data/sources'
 import { shelfEntry } from '@/model/batchCard'
 import { useGarden } from '@/stores/garden'
 import { packText } from '@/text/labels'
@@ -31,6 +32,8 @@ const PROPERTIES: {
   label: string
   term: string
   percent?: boolean
+  /** A small share, shown with two figures. */
+  fine?: boolean
   unit?: string
 }[] = [
   { key: 'dryBulkDensity', label: 'Weight, dry', term: 'dry bulk density', unit: 'kg/L' },
@@ -42,11 +45,36 @@ const PROPERTIES: {
   { key: 'looseEnvelopeFraction', label: 'Packing, loose', term: 'envelope volume fraction', percent: true },
   { key: 'pH', label: 'pH', term: 'in the mix' },
   { key: 'bufferCapacity', label: 'Hold on pH', term: 'buffer capacity', unit: 'mmol/L per pH' },
+  { key: 'cationExchangeCapacity', label: 'Hold on feed', term: 'cation exchange capacity', unit: 'mmol/L' },
+  { key: 'electricalConductivity', label: 'Salts', term: 'EC, saturated extract', unit: 'dS/m' },
+  { key: 'nitrogen', label: 'Nitrogen', term: 'total, of dry weight', fine: true },
+  { key: 'phosphorus', label: 'Phosphorus', term: 'P, of dry weight', fine: true },
+  { key: 'potassium', label: 'Potassium', term: 'K, of dry weight', fine: true },
+  { key: 'calcium', label: 'Calcium', term: 'Ca, of dry weight', fine: true },
+  { key: 'magnesium', label: 'Magnesium', term: 'Mg, of dry weight', fine: true },
+  { key: 'nitrogenFirstSeason', label: 'Nitrogen, first season', term: 'given, or taken if below 0', unit: 'mg/L' },
+  { key: 'structuralHalfLife', label: 'Half rotted in', term: 'half-life of its structure', unit: 'years' },
+  { key: 'saturatedConductivity', label: 'Lets water through', term: 'saturated conductivity', unit: 'cm/h' },
   { key: 'volumeFactorOnWetting', label: 'Swelling on wetting', term: 'loose litres per litre bought' },
   { key: 'looseLitresPerKgDry', label: 'Loose litres per kg', term: 'from a dry block', unit: 'L/kg' },
 ]
-const shown = (property: Property, which: 'value' | 'low' | 'high', percent?: boolean) =>
-  percent ? percentText(property[which]) : String(property[which])
+const shown = (property: Property, which: 'value' | 'low' | 'high', row: (typeof PROPERTIES)[number]) =>
+  row.percent
+    ? percentText(property[which])
+    : row.fine
+      ? `${Number((property[which] * 100).toPrecision(2))} %`
+      : String(Number(property[which].toPrecision(3)))
+/** Citations behind a material's figures, each once, with the figures that lean on it. */
+const sourcesOf = (material: Material) => {
+  const found = new Map<string, string[]>()
+  for (const row of PROPERTIES) {
+    const property = material.properties[row.key]
+    if (!property) continue
+    const citation = citationOf(property.source)
+    found.set(citation, [...(found.get(citation) ?? []), row.label.toLowerCase()])
+  }
+  return [...found]
+}
 
 onKeyStroke('/', (event) => {
   if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)) return
@@ -136,10 +164,10 @@ onKeyStroke('/', (event) => {
                 <th scope="row">
                   {{ p.label }}<br /><small>{{ p.term }}</small>
                 </th>
-                <td class="num">{{ shown(reading.properties[p.key]!, 'value', p.percent) }} {{ p.unit }}</td>
+                <td class="num">{{ shown(reading.properties[p.key]!, 'value', p) }} {{ p.unit }}</td>
                 <td class="num">
-                  {{ shown(reading.properties[p.key]!, 'low', p.percent) }} to
-                  {{ shown(reading.properties[p.key]!, 'high', p.percent) }}
+                  {{ shown(reading.properties[p.key]!, 'low', p) }} to
+                  {{ shown(reading.properties[p.key]!, 'high', p) }}
                 </td>
                 <td>{{ reading.properties[p.key]!.confidence }}</td>
               </tr>
@@ -147,8 +175,13 @@ onKeyStroke('/', (event) => {
           </tbody>
         </table>
         <p class="src">
-          <strong>Source:</strong> {{ reading.source }} (as a row: {{ reading.confidence }} confidence).
+          <strong>Sources</strong>, recalled rather than read; as a row, {{ reading.confidence }} confidence:
         </p>
+        <ul class="src">
+          <li v-for="[citation, figures] in sourcesOf(reading)" :key="citation">
+            {{ citation }}: {{ figures.join(', ') }}.
+          </li>
+        </ul>
         <p v-if="reading.hazards" class="src"><strong>Mind:</strong> {{ reading.hazards }}.</p>
       </template>
     </Dialog>

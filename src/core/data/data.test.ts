@@ -1,110 +1,57 @@
 import { describe, expect, test } from 'vitest'
-import { z } from 'zod'
-import { CROPS, LIMES, MATERIAL_FAMILIES, MATERIALS } from '.'
+import { materialSchema, missingSources, TABLES } from '@/model/tableSchemas'
+import { CROPS, LIMES, MATERIALS } from '.'
+import cropsFile from './crops.json'
+import { DRESSINGS } from './dressings'
+import { citationOf, SOURCES } from './sources'
 
-const property = z
-  .strictObject({
-    value: z.number(),
-    low: z.number(),
-    high: z.number(),
-    confidence: z.enum(['high', 'medium', 'low']),
+const once = (list: readonly { id: string; name: string }[]) => {
+  expect(new Set(list.map((m) => m.id)).size).toBe(list.length)
+  expect(new Set(list.map((m) => m.name)).size).toBe(list.length)
+}
+
+describe('data tables', () => {
+  test('fit their schemas, and every source is listed', () => {
+    for (const [file, table] of [
+      ['materials.json', MATERIALS],
+      ['crops.json', CROPS],
+      ['dressings.json', DRESSINGS],
+      ['sources.json', SOURCES],
+    ] as const) {
+      const result = TABLES[file].safeParse(table)
+      expect(result.error?.issues[0], file).toBeUndefined()
+      if (file !== 'sources.json') expect(missingSources(table, SOURCES), file).toEqual([])
+    }
   })
-  .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
-const fraction = property.refine((p) => p.low >= 0 && p.high <= 1, 'a fraction')
-const positive = property.refine((p) => p.low > 0, 'above nothing')
-const band = z.strictObject({ low: z.number(), high: z.number() }).refine((b) => b.low < b.high, 'low < high')
-const source = z.string().min(4)
-
-const materialSchema = z.strictObject({
-  id: z.string().regex(/^[a-z0-9_]+$/),
-  name: z.string().min(3),
-  family: z.enum(MATERIAL_FAMILIES),
-  source,
-  confidence: z.enum(['high', 'medium', 'low']),
-  sterileAsBought: z.enum(['y', 'n']),
-  hazards: z.string(),
-  structuralHalfLifeYears: z.number().positive(),
-  sizeShares: z.array(z.number().min(0).max(1)).length(8),
-  compressibility: z.number().min(0).max(0.5),
-  pack: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.enum(['loose', 'compressed']), litres: z.number().positive() }),
-    z.strictObject({ kind: z.enum(['block', 'mass']), kg: z.number().positive() }),
-  ]),
-  properties: z.strictObject({
-    dryBulkDensity: positive,
-    moistBulkDensityAsBought: positive,
-    totalPorosity: fraction,
-    waterAt10Cm: fraction,
-    waterAt50Cm: fraction,
-    waterAt100Cm: fraction,
-    looseEnvelopeFraction: fraction,
-    pH: property.refine((p) => p.low >= 2.5 && p.high <= 11, 'a pH'),
-    bufferCapacity: positive,
-    volumeFactorOnWetting: positive,
-    looseLitresPerKgDry: positive.optional(),
-  }),
-})
-const cropSchema = z.strictObject({
-  id: z.string(),
-  name: z.string(),
-  latin: z.string(),
-  kind: z.string(),
-  pH: band,
-  airFilledPorosity: band,
-  minRootVolume: z.number().positive(),
-  minDepth: z.number().positive(),
-  spacing: z.number().positive(),
-  moisture: z.string(),
-  notes: z.string(),
-  source,
-  confidence: z.enum(['high', 'medium', 'low']),
-})
-const limeSchema = z.strictObject({
-  id: z.string(),
-  name: z.string(),
-  calciumCarbonateEquivalent: positive,
-  sieveShares: z.tuple([z.number(), z.number(), z.number(), z.number()]),
-  ratePerDay: positive,
-  q10: z.number().min(1),
-  ceiling: z.number().nullable(),
-  bulkDensity: positive,
-  calcium: z.number(),
-  magnesium: z.number(),
-  usualLimit: z.number().positive(),
-  caution: z.string(),
-  source,
-})
-
-describe('material tables', () => {
-  test.each(MATERIALS.map((m) => [m.id, m] as const))('%s is complete and hangs together', (_id, m) => {
-    materialSchema.parse(m)
-    const p = m.properties
-    expect(p.waterAt10Cm.value).toBeLessThanOrEqual(p.totalPorosity.value)
-    expect(p.waterAt50Cm.value).toBeLessThanOrEqual(p.waterAt10Cm.value)
-    expect(p.waterAt100Cm.value).toBeLessThanOrEqual(p.waterAt50Cm.value)
-    expect(m.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 4)
-    // Solids cannot weigh less per litre than light wood nor more than basalt; closed pores bring perlite below.
-    const particle = p.dryBulkDensity.value / (1 - p.totalPorosity.value)
-    expect(particle).toBeGreaterThan(0.25)
-    expect(particle).toBeLessThan(3.1)
-    expect(p.moistBulkDensityAsBought.value).toBeGreaterThanOrEqual(p.dryBulkDensity.value)
-    if (m.pack.kind === 'block') expect(p.looseLitresPerKgDry).toBeDefined()
-  })
-  test('has enough, each once', () => {
+  test('hold at least 40 materials, 35 dressings and 45 crops, each once', () => {
     expect(MATERIALS.length).toBeGreaterThanOrEqual(40)
-    expect(new Set(MATERIALS.map((m) => m.id)).size).toBe(MATERIALS.length)
-    expect(new Set(MATERIALS.map((m) => m.name)).size).toBe(MATERIALS.length)
-  })
-})
-
-describe('crop and lime tables', () => {
-  test.each(CROPS.map((c) => [c.id, c] as const))('%s is complete', (_id, c) => void cropSchema.parse(c))
-  test('crops: enough, each once', () => {
+    expect(DRESSINGS.length).toBeGreaterThanOrEqual(35)
     expect(CROPS.length).toBeGreaterThanOrEqual(45)
-    expect(new Set(CROPS.map((c) => c.id)).size).toBe(CROPS.length)
+    for (const list of [MATERIALS, DRESSINGS, CROPS]) once(list)
   })
-  test.each(LIMES.map((l) => [l.id, l] as const))('%s is complete, its sieve shares make one', (_id, l) => {
-    limeSchema.parse(l)
-    expect(l.sieveShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 9)
+  test('a broken row is told by name', () => {
+    const row = structuredClone(MATERIALS[0]!)
+    row.properties.waterAt50Cm.value = row.properties.waterAt50Cm.high = 0.99
+    const result = materialSchema.safeParse(row)
+    expect(result.error?.issues[0]?.message).toBe('peat_fine: water at 50 cm is above that at 10')
+    expect(missingSources([{ source: 'nobody' }], SOURCES)).toEqual(['nobody'])
+  })
+  test('the crops file is what the core hands out', () => expect(CROPS).toEqual(cropsFile))
+  test('an organic part holds no more carbon than wood or char can', () => {
+    for (const m of MATERIALS) {
+      const carbon = m.properties.nitrogen.value * (m.properties.carbonToNitrogen?.value ?? 0)
+      expect(carbon, m.id).toBeLessThanOrEqual(m.family === 'char' ? 0.85 : 0.6)
+    }
+  })
+  test('a neutralising value agrees with the calcium and magnesium it comes from', () => {
+    // Wood ash holds sulfate and silicate besides; the rest are carbonates or hydroxide.
+    for (const lime of LIMES.filter((l) => l.id !== 'wood_ash')) {
+      const fromMetals = 100.0869 * (lime.calcium / 40.078 + lime.magnesium / 24.305)
+      expect(Math.abs(fromMetals - lime.calciumCarbonateEquivalent.value), lime.id).toBeLessThan(0.03)
+    }
+  })
+  test('a source key reads as a citation, a family key as what it is', () => {
+    expect(citationOf('fao-56')).toContain('Irrigation and Drainage Paper 56')
+    expect(citationOf('family:bark')).toContain('bark')
   })
 })

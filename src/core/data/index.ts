@@ -1,12 +1,11 @@
 import crops from './crops.json'
-import limes from './limes.json'
 import materials from './materials.json'
-import type { Crop, LimingMaterial, Material } from './types'
+import type { Crop, Material } from './types'
 
-// The files are checked against their Zod schema by a test, so their shape can be taken on trust here.
+// The files are checked against their Zod schemas when the app is built and by a test, so their shape can be trusted here.
 export const MATERIALS = materials as unknown as readonly Material[]
 export const CROPS = crops as unknown as readonly Crop[]
-export const LIMES = limes as unknown as readonly LimingMaterial[]
 
+export { LIMES, LIME_DRESSINGS, limingMaterial } from './limes'
 export type * from './types'
-export { MATERIAL_FAMILIES } from './types'
+export { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES } from './types'

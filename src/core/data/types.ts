@@ -1,12 +1,33 @@
 /** How much a value is to be trusted. */
 export type Confidence = 'high' | 'medium' | 'low'
 
-/** A property is never bare: best value, the range it likely lies in, and how sure the table is of it. */
+/**
+ * Where a value comes from. `tabulated` is recalled from the work named, `practice` is a fact of the trade,
+ * `memory` has no source, `estimated` was worked out by a rule or from kindred rows, `measured` is the grower's own.
+ */
+export type ValueKind = 'tabulated' | 'practice' | 'memory' | 'estimated' | 'measured'
+
+/** A property is never bare: best value, the range it likely lies in (about 9 in 10), where it comes from. */
 export interface Property {
-  value: number
   low: number
+  value: number
   high: number
+  /** Key into sources.json, or `family:<name>` where it was worked out from kindred rows. */
+  source: string
+  kind: ValueKind
   confidence: Confidence
+}
+
+/** A band somebody wants, with where it comes from. */
+export interface SourcedBand extends Band {
+  source: string
+  kind: ValueKind
+}
+
+/** A work cited, and how sure it is that it says roughly what was taken from it. */
+export interface Source {
+  citation: string
+  sure: Confidence
 }
 
 /** How a material is sold. Sizes are common ones; the grower's own shelf overrides them. */
@@ -39,7 +60,7 @@ export const MATERIAL_FAMILIES = [
 ] as const
 export type MaterialFamily = (typeof MATERIAL_FAMILIES)[number]
 
-/** Properties every material has, per litre of loose material after wetting and fluffing. */
+/** Properties of a material, per litre of it loose, after wetting and fluffing. */
 export interface MaterialProperties {
   /** kg/L. */
   dryBulkDensity: Property
@@ -51,32 +72,51 @@ export interface MaterialProperties {
   waterAt10Cm: Property
   waterAt50Cm: Property
   waterAt100Cm: Property
+  /** cm/h. */
+  saturatedConductivity: Property
   /** Share of the loose volume inside the outlines of the grains. */
   looseEnvelopeFraction: Property
   pH: Property
   /** mmol of charge per litre and pH unit. */
   bufferCapacity: Property
+  /** mmol of charge per litre. */
+  cationExchangeCapacity: Property
+  /** dS/m in the saturated media extract. */
+  electricalConductivity: Property
+  /** Mass fractions of dry matter, as the element, in all (organic parts) or available (mineral parts). */
+  nitrogen: Property
+  phosphorus: Property
+  potassium: Property
+  calcium: Property
+  magnesium: Property
+  /** kg of carbon per kg of nitrogen; missing where there is neither. */
+  carbonToNitrogen?: Property
+  /** mg of nitrogen per litre given (or, negative, taken) in a first season of 20 weeks at 20 C; missing where none. */
+  nitrogenFirstSeason?: Property
+  /** Years in which half the solids rot away; 999 for what lasts. */
+  structuralHalfLife: Property
   /** Loose wetted litres from one litre as bought. */
   volumeFactorOnWetting: Property
   /** Loose wetted litres from one kg of dry block, where it is sold so. */
   looseLitresPerKgDry?: Property
+  /** Volume fraction lost per kg/L by which the blend outweighs the material (see mixing/compression). */
+  compressibility: Property
 }
+export type MaterialPropertyName = keyof MaterialProperties
 
 export interface Material {
   id: string
   name: string
   family: MaterialFamily
-  source: string
   confidence: Confidence
   /** 'y' or 'n': free of weed seed and disease as bought. */
   sterileAsBought: 'y' | 'n'
   hazards: string
-  structuralHalfLifeYears: number
-  /** Volume shares of the size classes, coarse to fine (see mixing/sizeClasses). */
-  sizeShares: number[]
-  /** Volume fraction lost per kg/L by which the blend outweighs the material (see mixing/compression). */
-  compressibility: number
   pack: Pack
+  /** Volume shares of the size classes, coarse to fine, summing to 1 (see mixing/sizeClasses). */
+  sizeShares: number[]
+  /** Likely range of each of those shares. */
+  sizeRange: { low: number[]; high: number[]; source: string; kind: ValueKind }
   properties: MaterialProperties
 }
 
@@ -85,38 +125,148 @@ export interface Band {
   high: number
 }
 
+export interface CropProperties {
+  /** Litres for one plant. */
+  minRootVolume: Property
+  /** cm. */
+  minDepth: Property
+  /** cm. */
+  spacing: Property
+  /** cm above the mix, full grown or as usually kept. */
+  canopyHeight: Property
+  /** m2 of ground shaded by one plant at full size. */
+  canopyArea: Property
+  /** FAO-56 mid-season crop coefficient. */
+  cropCoefficient: Property
+  /** Share of the available water a plant takes before it suffers, at 5 mm a day. */
+  depletionFraction: Property
+  /** g of nitrogen one plant takes up in a season. */
+  seasonNitrogen: Property
+  /** Days from planting (or sowing) to harvest; to first crop for what stays for years. */
+  daysToMaturity: Property
+  /** dS/m of saturated extract at which yield starts to fall. */
+  saltThreshold: Property
+  /** Share of yield lost per dS/m beyond it; missing where nobody told. */
+  saltSlope?: Property
+}
+
 export interface Crop {
   id: string
   name: string
   latin: string
   kind: string
-  pH: Band
-  /** In the container the plant grows in, at container capacity; volume fractions. */
-  airFilledPorosity: Band
-  /** Litres for one plant. */
-  minRootVolume: number
-  /** cm. */
-  minDepth: number
-  /** cm. */
-  spacing: number
-  moisture: string
-  notes: string
-  source: string
   confidence: Confidence
+  moisture: string
+  /** light, medium, heavy or very heavy. */
+  demand: string
+  notes: string
+  pH: SourcedBand
+  /** In the container the plant grows in, at container capacity; volume fractions. */
+  airFilledPorosity: SourcedBand
+  /** Stays for years: demand and water use do not end with a first harvest. */
+  perennial: boolean
+  properties: CropProperties
 }
 
-export interface LimingMaterial {
-  id: string
-  name: string
+export const ELEMENTS = [
+  'nitrogen',
+  'phosphorus',
+  'potassium',
+  'calcium',
+  'magnesium',
+  'sulfur',
+  'iron',
+  'manganese',
+  'zinc',
+  'copper',
+  'boron',
+  'molybdenum',
+  'sodium',
+  'chloride',
+] as const
+export type Element = (typeof ELEMENTS)[number]
+
+export const DRESSING_FAMILIES = [
+  'lime',
+  'calcium',
+  'acidifier',
+  'soluble',
+  'phosphate',
+  'trace',
+  'organic_N',
+  'organic_P',
+  'organic_K',
+  'mineral_K',
+  'crf',
+  'conditioner',
+  'biological',
+] as const
+export type DressingFamily = (typeof DRESSING_FAMILIES)[number]
+
+/** How a dressing gives up what it holds. Rates per day at 20 C. */
+export type Release =
+  | { kind: 'none' }
+  | { kind: 'firstOrder' | 'lime' | 'oxidation'; ratePerDay: Property; q10: Property; fraction: Property }
+  /** Coated: the label's months at 21 C, after which about `fraction` is out. */
+  | { kind: 'coated'; longevityMonths: number; q10: Property; fraction: Property }
+
+/** What makes a dressing a lime. */
+export interface LimeNature {
   /** Fraction; pure calcium carbonate = 1. */
   calciumCarbonateEquivalent: Property
   /** Shares by mass over 2.36 mm, 2.36-0.6, 0.6-0.25 and under 0.25 mm. */
   sieveShares: [number, number, number, number]
+  /** pH at which it stops dissolving. Null for soluble bases. */
+  ceiling: number | null
+}
+
+/** Shares of a dressing's nitrogen, summing to 1. */
+export interface NitrogenForms {
+  nitrate: number
+  ammonium: number
+  urea: number
+  organic: number
+}
+
+/** Percentages as printed on the bag: nitrogen, P2O5, K2O. */
+export interface Label {
+  nitrogen: number
+  phosphate: number
+  potash: number
+}
+
+/** Anything given by weight: lime, fertilizer, meal, trace mix, conditioner. */
+export interface Dressing {
+  id: string
+  name: string
+  detail: string
+  family: DressingFamily
+  confidence: Confidence
+  label: Label | null
+  /** Mass fractions of the product as the element; an element left out is none. */
+  analysis: Partial<Record<Element, Property>>
+  nitrogenForms: NitrogenForms | null
+  release: Release
+  lime: LimeNature | null
+  /** kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is told, and for limes. */
+  acidity: Property | null
+  /** Osmotic effect against an equal weight of sodium nitrate = 100. */
+  saltIndex: Property | null
+  /** g/mL, loosely spooned. */
+  bulkDensity: Property
+  /** g per litre of mix: usual doses, and the most before trouble. */
+  dose: { low: number; high: number; limit: number; source: string }
+  overdose: string
+  hazard: string
+  caution: string | null
+}
+
+export interface LimingMaterial extends LimeNature {
+  id: string
+  name: string
   /** First-order rate of dissolving in acid mix at 20 C, per day. */
   ratePerDay: Property
   q10: number
-  /** pH at which it stops dissolving: carbonate meets the air's carbon dioxide there. Null for soluble bases. */
-  ceiling: number | null
   /** g/mL, loosely spooned. */
   bulkDensity: Property
   calcium: number
@@ -124,5 +274,4 @@ export interface LimingMaterial {
   /** g per litre of mix above which it is asking for trouble. */
   usualLimit: number
   caution: string
-  source: string
 }

@@ -93,7 +93,7 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
     list.map((p, i) => ({
       share: shares[i]!,
       dryBulkDensity: p.material.material.properties.dryBulkDensity.value,
-      compressibility: p.material.material.compressibility,
+      compressibility: p.material.material.properties.compressibility.value,
     })),
   )
   // Solids cannot be pressed away: leave at least 5 % of the blend as pores, whatever the tables say.

@@ -58,15 +58,15 @@ const besideField = (field: string) => (field === 'count' ? besideCount.value : 
 const advice = computed(() => {
   const words: string[] = []
   if (!crop.value || !ready.value) return words
-  if (ready.value.mixHeight < crop.value.minDepth)
+  if (ready.value.mixHeight < crop.value.properties.minDepth.value)
     words.push(
-      `${crop.value.name} wants at least ${lengthText(crop.value.minDepth, units.value)} of depth; this has ${lengthText(ready.value.mixHeight, units.value)}.`,
+      `${crop.value.name} wants at least ${lengthText(crop.value.properties.minDepth.value, units.value)} of depth; this has ${lengthText(ready.value.mixHeight, units.value)}.`,
     )
-  const plants = Math.floor(ready.value.mixVolume / crop.value.minRootVolume)
+  const plants = Math.floor(ready.value.mixVolume / crop.value.properties.minRootVolume.value)
   words.push(
     plants === 0
-      ? `One plant wants at least ${volumeText(crop.value.minRootVolume, units.value)}; each of these holds ${volumeText(ready.value.mixVolume, units.value)}.`
-      : `By root room, each holds about ${plants} ${plants === 1 ? 'plant' : 'plants'} (${volumeText(crop.value.minRootVolume, units.value)} a plant).`,
+      ? `One plant wants at least ${volumeText(crop.value.properties.minRootVolume.value, units.value)}; each of these holds ${volumeText(ready.value.mixVolume, units.value)}.`
+      : `By root room, each holds about ${plants} ${plants === 1 ? 'plant' : 'plants'} (${volumeText(crop.value.properties.minRootVolume.value, units.value)} a plant).`,
   )
   return words
 })

@@ -1,0 +1,6 @@
+import others from './dressings.json'
+import { LIME_DRESSINGS } from './limes'
+import type { Dressing } from './types'
+
+/** Every dressing of the tables, limes first. Apart from index.ts, so that a page needing only limes loads only limes. */
+export const DRESSINGS: readonly Dressing[] = [...LIME_DRESSINGS, ...(others as unknown as Dressing[])]

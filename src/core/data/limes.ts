@@ -1,0 +1,25 @@
+import limes from './limes.json'
+import type { Dressing, LimingMaterial } from './types'
+
+/** The limes as dressings, with all that a dressing has. */
+export const LIME_DRESSINGS = limes as unknown as readonly Dressing[]
+
+/** The liming side of a dressing, or null where it is no lime. Rates per day, densities g/mL, fractions. */
+export function limingMaterial(dressing: Dressing): LimingMaterial | null {
+  const { lime, release } = dressing
+  if (!lime || release.kind === 'none' || release.kind === 'coated') return null
+  return {
+    ...lime,
+    id: dressing.id,
+    name: dressing.name,
+    ratePerDay: release.ratePerDay,
+    q10: release.q10.value,
+    bulkDensity: dressing.bulkDensity,
+    calcium: dressing.analysis.calcium?.value ?? 0,
+    magnesium: dressing.analysis.magnesium?.value ?? 0,
+    usualLimit: dressing.dose.limit,
+    caution: dressing.caution ?? '',
+  }
+}
+
+export const LIMES: readonly LimingMaterial[] = LIME_DRESSINGS.flatMap((d) => limingMaterial(d) ?? [])

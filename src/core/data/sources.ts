@@ -1,0 +1,10 @@
+import sources from './sources.json'
+import type { Source } from './types'
+
+export const SOURCES = sources as Readonly<Record<string, Source>>
+
+/** The citation behind a property's source key; keys of kindred rows read "worked out from …". */
+export const citationOf = (key: string): string =>
+  key.startsWith('family:')
+    ? `worked out from the nearest rows of the ${key.slice(7)} family`
+    : (SOURCES[key]?.citation ?? key)
