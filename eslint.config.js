@@ -16,7 +16,7 @@ const forbid = (dirs, message) => [
 ]
 
 export default ts.config(
-  { ignores: ['dist', 'dist-server', 'node_modules', 'test-results', 'playwright-report'] },
+  { ignores: ['dist', 'dist-server', 'dist-core', '.cache', 'node_modules', 'test-results', 'playwright-report'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],

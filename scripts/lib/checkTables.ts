@@ -14,7 +14,9 @@ export function checkTables(folder: string): Plugin {
         const result = schema.safeParse(read(file))
         if (!result.success) {
           const first = result.error.issues[0]!
-          this.error(`${file}, ${first.path.join('.')}: ${first.message} (${result.error.issues.length} in all)`)
+          this.error(
+            `${file}, ${first.path.join('.')}: ${first.message} (${result.error.issues.length} in all)`,
+          )
         }
         if (file === 'sources.json') continue
         const missing = missingSources(result.data, sources)

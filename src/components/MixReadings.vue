@@ -5,7 +5,7 @@ import type { Band } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import type { Container } from '@/core/geometry'
 import { containerProfile, dryingLimits } from '@/core/water'
-import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight/wetWeight'
+import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import type { VesselKind } from '@/model/schemas'
 import {
   lengthText,

@@ -5,7 +5,7 @@ import { LIMES } from './data'
 import { evaluate, type MixInContainer } from './evaluate'
 import { parts } from './testing/arbitraries'
 import { outsideCheck } from './testing/outsideCheck'
-import { FLOOR_DESIGN_LOAD } from './weight/wetWeight'
+import { FLOOR_DESIGN_LOAD } from './weight'
 
 const input: MixInContainer = {
   container: {

@@ -1,17 +1,32 @@
-import { limeAt, type LimeChoice, type LimePlan } from './chemistry'
+import {
+  acidityCourse,
+  JUDGED_AFTER,
+  limeAt,
+  type AcidityState,
+  type LimeChoice,
+  type LimePlan,
+} from './chemistry'
 import { fillOf, type Container, type Fill } from './geometry'
+import { growingOf, YEAR_COOLER_BY, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
-import { succeed, type Note, type Outcome } from './outcome'
-import { containerProfile, type ContainerProfile } from './water'
-import { weights, type Weights } from './weight/wetWeight'
+import {
+  averagedDose,
+  feedFlags,
+  saltZones,
+  type DressingDose,
+  type FeedFlag,
+  type SaltState,
+} from './nutrients'
+import { fail, succeed, type Note, type Outcome } from './outcome'
+import { seasonsOf, type SeasonState } from './structure'
+import { containerProfile, type ContainerProfile, type WaterBalance } from './water'
+import { weights, type WeighedLayer, type Weights } from './weight'
 
-export interface Evaluation {
-  fill: Fill
-  blend: Blend
-  profile: ContainerProfile
-  /** pH six weeks after mixing, with the lime given. */
-  lime: LimePlan
-  weights: Weights
+/** A layer under the mix: gravel, bark, another mix. */
+export interface BottomLayer {
+  /** cm. */
+  thickness: number
+  parts: readonly BlendPart[]
 }
 
 export interface MixInContainer {
@@ -20,30 +35,137 @@ export interface MixInContainer {
   limes: readonly LimeChoice[]
   /** All limes together, g per litre of blended mix. */
   limeGramsPerLitre: number
+  /** From the base up. */
+  bottomLayers?: readonly BottomLayer[]
+  dressings?: readonly DressingDose[]
+  /** Mean temperature of the mix where no place is known, C. */
+  temperature?: number
+  growing?: Growing
 }
 
+export interface Evaluation {
+  fill: Fill
+  blend: Blend
+  /** The whole container, layers below the mix included. */
+  profile: ContainerProfile
+  /** The mix alone: what roots live in, and what bands are held against. */
+  mix: WaterBalance
+  /** pH six weeks after mixing, with lime and dressings given, watered with pure water. */
+  lime: LimePlan
+  /** pH by the week, the water's alkalinity and fertilizer counted in. */
+  acidity: AcidityState[]
+  salts: { mix: SaltState; top: SaltState | null }
+  flags: FeedFlag[]
+  weights: Weights
+  /** What it has become after one, two and three years. */
+  seasons: SeasonState[]
+  growing: GrowingOutlook | null
+}
+
+/** How finely to reckon: `slices` of depth, whether to look into later years and by which of them. */
+export interface Effort {
+  slices: number
+  years: readonly number[]
+}
+export const FULL_EFFORT: Effort = { slices: 120, years: [1, 2, 3] }
+
+/** Weeks the pH is followed where no season is known. */
+const WEEKS = 20
+
 /**
- * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, weight.
- * Errors: those of `fillOf` and `blend`. Notes: a bed drained by soil is judged at the soil's own tension.
+ * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed, weight,
+ * later years and, where crop and place are known, water and feeding over the season.
+ *
+ * Errors: those of `fillOf` and `blend`; a layer not above nought; layers that leave no room for mix; a dose below nought.
+ * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which the state
+ * at rest does not show.
  */
-export function evaluate(input: MixInContainer): Outcome<Evaluation> {
-  const fill = fillOf(input.container)
+export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): Outcome<Evaluation> {
+  const { container, parts, growing } = input
+  const fill = fillOf(container)
   if (!fill.ok) return fill
-  const mixed = blend(input.parts)
+  const { mixHeight } = fill.value
+  const mixed = blend(parts)
   if (!mixed.ok) return mixed
-  const profile = containerProfile(input.container, [
-    { top: fill.value.mixHeight, totalPorosity: mixed.value.totalPorosity, waterAt: mixed.value.waterAt },
-  ])
+  const doses = input.dressings ?? []
+  for (const d of doses)
+    if (!(d.gramsPerLitre >= 0 && Number.isFinite(d.gramsPerLitre)))
+      return fail({ code: 'amount-negative', field: d.dressing.name, value: d.gramsPerLitre })
   const notes: Note[] = [...fill.notes, ...mixed.notes]
-  if (input.container.base.kind === 'onSoil')
-    notes.push({ code: 'bed-drained-by-soil', texture: input.container.base.texture })
+  let floor = 0
+  const blends: Blend[] = []
+  const tops: number[] = []
+  for (const layer of input.bottomLayers ?? []) {
+    if (!(layer.thickness > 0))
+      return fail({ code: 'size-not-positive', field: 'thickness', value: layer.thickness })
+    const below = blend(layer.parts)
+    if (!below.ok) return below
+    floor += layer.thickness
+    if (floor >= mixHeight)
+      return fail({ code: 'size-too-large', field: 'thickness', value: floor, limit: mixHeight })
+    blends.push(below.value)
+    tops.push(floor)
+    if (below.value.saturatedConductivity > 3 * mixed.value.saturatedConductivity)
+      notes.push({ code: 'layer-stalls-drainage', thickness: layer.thickness })
+  }
+  blends.push(mixed.value)
+  tops.push(mixHeight)
+  const profile = containerProfile(
+    container,
+    blends.map((b, i) => ({ top: tops[i]!, totalPorosity: b.totalPorosity, waterAt: b.waterAt })),
+    effort.slices,
+  )
+  const mix = profile.layers.at(-1)!
+  const weighed: WeighedLayer[] = profile.layers.map((balance, i) => ({
+    balance,
+    dryBulkDensity: blends[i]!.dryBulkDensity,
+  }))
+  if (container.base.kind === 'onSoil')
+    notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
+  const temperature = input.temperature ?? 20
+  const depth = mixHeight - floor
+  const acids = doses.map((d) => ({ dressing: d.dressing, gramsPerLitre: averagedDose(d, depth) }))
+  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, JUDGED_AFTER, temperature, acids)
+  const weight = weights(fill.value, weighed)
+  const outlook = growing
+    ? growingOf({
+        container,
+        fill: fill.value,
+        floor,
+        blend: mixed.value,
+        mix,
+        doses,
+        weight,
+        growing,
+        temperature,
+      })
+    : null
+  const years = seasonsOf(
+    container,
+    parts,
+    outlook?.yearTemperature ?? temperature - YEAR_COOLER_BY,
+    floor,
+    effort.years,
+    effort.slices / 2,
+  )
+  if (!years.ok) return years
   return succeed(
     {
-      fill: fill.value,
+      fill: { ...fill.value, mixVolume: mix.mixVolume },
       blend: mixed.value,
       profile,
-      lime: limeAt(mixed.value, input.limes, input.limeGramsPerLitre),
-      weights: weights(fill.value, mixed.value, profile),
+      mix,
+      lime,
+      acidity: acidityCourse(
+        mixed.value,
+        { limes: lime.doses, acids, temperature, waterAlkalinity: outlook?.alkalinityPerDay ?? 0 },
+        7 * WEEKS,
+      ),
+      salts: saltZones(mixed.value, doses, depth, temperature),
+      flags: feedFlags(mixed.value, doses, depth, outlook?.plantingTemperature ?? temperature, growing?.crop),
+      weights: weight,
+      seasons: years.value,
+      growing: outlook,
     },
     ...notes,
   )

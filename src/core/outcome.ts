@@ -4,9 +4,13 @@ import type { Problem } from './problems'
 export type Note =
   | { code: 'outside-tested-range'; quantity: string; value: number; low: number; high: number }
   | { code: 'target-already-passed'; pH: number; target: number }
+  | { code: 'no-acid-needed'; pH: number; target: number }
   | { code: 'dose-above-usual-limit'; gramsPerLitre: number; limit: number }
   | { code: 'measures-rounded'; largestShareError: number }
   | { code: 'bed-drained-by-soil'; texture: string }
+  | { code: 'charge-not-met'; largestMiss: number }
+  | { code: 'layer-stalls-drainage'; thickness: number }
+  | { code: 'few-draws-agree'; effective: number; draws: number }
 
 /** A value, or the reason there is none. Plain data, so that it crosses workers and files. */
 export type Outcome<T> = { ok: true; value: T; notes: Note[] } | { ok: false; problem: Problem }

@@ -18,3 +18,11 @@ export type Problem =
   | { code: 'target-above-lime-ceiling'; target: number; reachable: number; limit: number }
   | { code: 'vessel-too-small'; vessel: number; smallest: number }
   | { code: 'amount-negative'; field: string; value: number }
+  | { code: 'unknown-mix'; mix: string }
+  | { code: 'mix-contains-itself'; path: string[] }
+  | { code: 'unknown-family'; family: string }
+  | { code: 'value-out-of-range'; field: string; value: number; low: number; high: number }
+  | { code: 'no-dressing-for-target'; wanted: string }
+  | { code: 'target-out-of-reach'; quantity: string; target: number; reachable: number }
+  | { code: 'nothing-to-choose-from' }
+  | { code: 'rules-contradict'; material: string }

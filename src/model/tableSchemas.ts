@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES } from '@/core/data/types'
+import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES } from '../core/data/types'
 
 /** Shapes of the data tables in core/data. Run when the app is built and by a test; the core trusts what passed. */
 
@@ -120,9 +120,7 @@ export const dressingSchema = z
     detail: z.string(),
     family: z.enum(DRESSING_FAMILIES),
     confidence,
-    label: z
-      .strictObject({ nitrogen: z.number(), phosphate: z.number(), potash: z.number() })
-      .nullable(),
+    label: z.strictObject({ nitrogen: z.number(), phosphate: z.number(), potash: z.number() }).nullable(),
     analysis: z.partialRecord(z.enum(ELEMENTS), fraction),
     nitrogenForms: z
       .strictObject({ nitrate: z.number(), ammonium: z.number(), urea: z.number(), organic: z.number() })
@@ -166,7 +164,10 @@ export const dressingSchema = z
       ctx.addIssue({ code: 'custom', message: `${d.id}: a lime releases as a lime` })
   })
 
-export const sourcesSchema = z.record(z.string(), z.strictObject({ citation: z.string().min(8), sure: confidence }))
+export const sourcesSchema = z.record(
+  z.string(),
+  z.strictObject({ citation: z.string().min(8), sure: confidence }),
+)
 
 /** Every table with its shape, by file name. */
 export const TABLES = {

@@ -29,15 +29,37 @@ const FIELD_NAMES: Record<string, string> = {
   settling: 'settling allowance',
   limeGramsPerLitre: 'amount of lime',
   moundHeight: 'mound',
+  thickness: 'layer below',
+  label: 'sum of the label’s numbers',
+  nitrogenForms: 'sum of the forms of nitrogen',
+  longevityMonths: 'longevity in months',
+  totalPorosity: 'porosity',
+  waterAt10Cm: 'water at 10 cm',
+  waterAt50Cm: 'water at 50 cm',
+  waterAt100Cm: 'water at 100 cm',
+  looseEnvelopeFraction: 'packing, loose',
+  dryBulkDensity: 'weight, dry',
+  moistBulkDensityAsBought: 'weight, as bought',
+  bufferCapacity: 'hold on pH',
+  electricalConductivity: 'salts',
 }
 export const fieldName = (field: string) => FIELD_NAMES[field] ?? field
 
-const NOT_LENGTHS = new Set(['bucket', 'vessel', 'wanted', 'settling', 'limeGramsPerLitre', 'count', 'bulge'])
+const NOT_LENGTHS = new Set([
+  'longevityMonths',
+  'bucket',
+  'vessel',
+  'wanted',
+  'settling',
+  'limeGramsPerLitre',
+  'count',
+  'bulge',
+])
 
 function amount(field: string, value: number, units: UnitSystem): string {
   if (field === 'settling' || field === 'bulge') return percentText(value)
   if (field === 'limeGramsPerLitre') return doseText(value, units)
-  if (field === 'count') return String(value)
+  if (field === 'count' || field === 'longevityMonths' || !(field in FIELD_NAMES)) return plainNumber(value)
   return NOT_LENGTHS.has(field) ? volumeText(value, units) : lengthText(value, units)
 }
 
@@ -103,7 +125,41 @@ const TEXTS: Texts = {
     why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, below nothing.`,
     fix: 'Type 0 or more.',
   }),
+  'unknown-mix': (p) => ({
+    why: `The recipe asks for a mix called “${p.mix}”, which is not there.`,
+    fix: 'Take it out, or add the mix it means.',
+  }),
+  'mix-contains-itself': (p) => ({
+    why: `A mix would contain itself: ${p.path.map((id) => `“${id}”`).join(' in ')}.`,
+    fix: 'Take one of them out of the other.',
+  }),
+  'unknown-family': (p) => ({
+    why: `“${p.family}” is not a family of materials or dressings Open Bed knows.`,
+    fix: 'Choose one from the list, or leave it out and let the nearest be found.',
+  }),
+  'value-out-of-range': (p) => ({
+    why: `The ${fieldName(p.field)} is ${plainNumber(p.value)}; between ${plainNumber(p.low)} and ${plainNumber(p.high)} would be believed.`,
+    fix: 'Check the figure and its unit: fractions run from 0 to 1.',
+  }),
+  'no-dressing-for-target': (p) => ({
+    why: `Nothing among the dressings given brings ${p.wanted}.`,
+    fix: 'Add one that does, or take the target away.',
+  }),
+  'target-out-of-reach': (p) => ({
+    why: `${p.quantity} ${plainNumber(p.target)} cannot be reached: the most sensible dose ends at ${plainNumber(p.reachable)}.`,
+    fix: 'Choose another material to begin with, or a nearer target.',
+  }),
+  'nothing-to-choose-from': () => ({
+    why: 'There is nothing to choose from: no target above nothing, or the rules leave no material.',
+    fix: 'Set a target, put more on the shelf, or drop a rule.',
+  }),
+  'rules-contradict': (p) => ({
+    why: `“${p.material}” has to be used, but other rules do not let it in.`,
+    fix: 'Drop one of the two rules.',
+  }),
 }
+
+const plainNumber = (x: number) => String(Number(x.toPrecision(3)))
 
 /** Why something cannot be worked out, and what to do, in the grower's words and units. */
 export function problemText(problem: Problem, units: UnitSystem): Sentence {
@@ -137,8 +193,16 @@ export function noteText(note: Note, units: UnitSystem): string {
       return `The ${note.quantity} is outside the range this was tested for.`
     case 'target-already-passed':
       return `The mix is at pH ${pHText(note.pH)} already, at or above the ${pHText(note.target)} wanted: no lime. Lime never lowers pH.`
+    case 'no-acid-needed':
+      return `The mix will be at pH ${pHText(note.pH)}, at or below the ${pHText(note.target)} wanted: nothing to make it more acid.`
+    case 'charge-not-met':
+      return `These dressings miss what is wanted of some nutrient by ${percentText(note.largestMiss)}.`
+    case 'layer-stalls-drainage':
+      return `A coarse layer below holds the water up in the mix for days: soon after watering there is less air than this state at rest shows, and ${lengthText(note.thickness, units)} of depth is lost.`
+    case 'few-draws-agree':
+      return `Hardly any likely set of materials reads like that (${Math.round(note.effective)} of ${note.draws} tried): measure again, or some material is not what the table says.`
     case 'dose-above-usual-limit':
-      return `${doseText(note.gramsPerLitre, units)} of lime is more than the usual limit of ${doseText(note.limit, units)}: trace elements lock up. Add half, test the pH after a fortnight, then decide.`
+      return `${doseText(note.gramsPerLitre, units)} of it is more than the usual limit of ${doseText(note.limit, units)}: add half, test the pH after a fortnight, then decide.`
     case 'measures-rounded':
       return `Measures are rounded to the bucket: shares differ from the recipe by up to ${percentText(note.largestShareError, 1)} of the mix.`
     case 'bed-drained-by-soil':

@@ -101,6 +101,14 @@ describe('sentences', () => {
     { code: 'target-above-lime-ceiling', target: 7.9, reachable: 7.4, limit: 25 },
     { code: 'vessel-too-small', vessel: 5, smallest: 20 },
     { code: 'amount-negative', field: 'settling', value: -0.1 },
+    { code: 'unknown-mix', mix: 'base' },
+    { code: 'mix-contains-itself', path: ['base', 'potting', 'base'] },
+    { code: 'unknown-family', family: 'moss' },
+    { code: 'value-out-of-range', field: 'totalPorosity', value: 93, low: 0, high: 0.99 },
+    { code: 'no-dressing-for-target', wanted: 'boron' },
+    { code: 'target-out-of-reach', quantity: 'pH', target: 4, reachable: 5.2 },
+    { code: 'nothing-to-choose-from' },
+    { code: 'rules-contradict', material: 'peat_fine' },
   ]
   test.each(problems.map((p) => [p.code, p] as const))(
     '%s says why and what to do, in either system',
@@ -127,6 +135,12 @@ describe('sentences', () => {
       '12.0 g/L',
     )
     expect(noteText({ code: 'measures-rounded', largestShareError: 0.02 }, 'metric')).toContain('2.0 %')
+    expect(noteText({ code: 'no-acid-needed', pH: 4.2, target: 4.8 }, 'metric')).toContain('4.2')
+    expect(noteText({ code: 'charge-not-met', largestMiss: 0.2 }, 'metric')).toContain('20')
+    expect(noteText({ code: 'layer-stalls-drainage', thickness: 5.08 }, 'us')).toContain('2 in')
+    expect(noteText({ code: 'few-draws-agree', effective: 7.4, draws: 4000 }, 'metric')).toContain(
+      '7 of 4000',
+    )
     for (const problem of [
       { code: 'file-not-json', message: 'x' },
       { code: 'file-not-ours', where: 'records.0' },

@@ -52,7 +52,12 @@ const PROPERTIES: {
   { key: 'potassium', label: 'Potassium', term: 'K, of dry weight', fine: true },
   { key: 'calcium', label: 'Calcium', term: 'Ca, of dry weight', fine: true },
   { key: 'magnesium', label: 'Magnesium', term: 'Mg, of dry weight', fine: true },
-  { key: 'nitrogenFirstSeason', label: 'Nitrogen, first season', term: 'given, or taken if below 0', unit: 'mg/L' },
+  {
+    key: 'nitrogenFirstSeason',
+    label: 'Nitrogen, first season',
+    term: 'given, or taken if below 0',
+    unit: 'mg/L',
+  },
   { key: 'structuralHalfLife', label: 'Half rotted in', term: 'half-life of its structure', unit: 'years' },
   { key: 'saturatedConductivity', label: 'Lets water through', term: 'saturated conductivity', unit: 'cm/h' },
   { key: 'volumeFactorOnWetting', label: 'Swelling on wetting', term: 'loose litres per litre bought' },

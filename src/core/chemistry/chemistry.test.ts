@@ -9,7 +9,7 @@ import {
   alkalinityPerGram,
   finenessEfficiency,
   limeAt,
-  limedState,
+  acidityOn,
   limeForTarget,
   MMOLC_PER_GRAM_CACO3,
 } from '.'
@@ -126,7 +126,7 @@ describe('lime dissolving', () => {
   test('adds up: reacted and residual make what was put in', () => {
     const doses = [{ lime: lime('lime_calcitic'), gramsPerLitre: 6 }]
     for (const days of [1, 14, 42, 365]) {
-      const s = limedState(peat, doses, days)
+      const s = acidityOn(peat, { limes: doses }, days)
       expect(s.reacted + s.residual).toBeCloseTo(6 * alkalinityPerGram(doses[0]!.lime), 6)
     }
   })

@@ -1,7 +1,9 @@
 import type { LimingMaterial } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
-import { limedState, type BufferedMix, type LimeDose } from './lime'
+import { acidityOn, type AcidDose } from './acidity'
+import type { BufferedMix, LimeDose } from './lime'
+import { solveDose } from './solveDose'
 
 /** When growers look again: pH is judged six weeks after mixing. */
 export const JUDGED_AFTER: Days = 42
@@ -25,23 +27,24 @@ export interface LimeChoice {
 
 const MOST_GRAMS_PER_LITRE = 25
 
-/** pH after a total dose split by the choice. */
+/** pH after a total dose split by the choice; `besides` are fertilizers and acids given with it. */
 export function limeAt(
   mix: BufferedMix,
   choice: readonly LimeChoice[],
   gramsPerLitre: number,
   days = JUDGED_AFTER,
   temperature = 20,
+  besides: readonly AcidDose[] = [],
 ): LimePlan {
   const doses = choice
     .filter((c) => c.share > 0)
     .map((c) => ({ lime: c.lime, gramsPerLitre: gramsPerLitre * c.share }))
-  const state = limedState(mix, doses, days, temperature)
+  const state = acidityOn(mix, { limes: doses, acids: besides, temperature }, days)
   return { doses: gramsPerLitre > 0 ? doses : [], gramsPerLitre, pH: state.pH, residual: state.residual }
 }
 
 /**
- * Lime needed for a target pH on a day after mixing: `limedState` turned round by bisection, to 0.001 g/L.
+ * Lime needed for a target pH on a day after mixing: `acidityCourse` turned round by bisection, to 0.001 g/L.
  *
  * Target 3.5 to 8, days above 0, shares summing to 1. A mix already at or above the target gets no lime and a note
  * (lime never lowers pH). Errors: target out of range; no dose up to 25 g/L reaches it.
@@ -52,11 +55,13 @@ export function limeForTarget(
   target: number,
   days = JUDGED_AFTER,
   temperature = 20,
+  besides: readonly AcidDose[] = [],
 ): Outcome<LimePlan> {
   if (!(target >= 3.5 && target <= 8))
     return fail({ code: 'pH-out-of-range', value: target, low: 3.5, high: 8 })
-  const at = (grams: number) => limeAt(mix, choice, grams, days, temperature)
-  if (mix.pH >= target) return succeed(at(0), { code: 'target-already-passed', pH: mix.pH, target })
+  const at = (grams: number) => limeAt(mix, choice, grams, days, temperature, besides)
+  const none = at(0)
+  if (none.pH >= target) return succeed(none, { code: 'target-already-passed', pH: none.pH, target })
   const most = at(MOST_GRAMS_PER_LITRE)
   if (most.pH < target)
     return fail({
@@ -65,14 +70,7 @@ export function limeForTarget(
       reachable: most.pH,
       limit: MOST_GRAMS_PER_LITRE,
     })
-  let low = 0
-  let high = MOST_GRAMS_PER_LITRE
-  while (high - low > 0.001) {
-    const mid = (low + high) / 2
-    if (at(mid).pH < target) low = mid
-    else high = mid
-  }
-  const plan = at((low + high) / 2)
+  const plan = at(solveDose((grams) => at(grams).pH < target, MOST_GRAMS_PER_LITRE))
   const limit = Math.min(...choice.filter((c) => c.share > 0).map((c) => c.lime.usualLimit))
   return succeed(
     plan,

@@ -11,3 +11,4 @@ export {
 } from './container'
 export { shapeHeight, type Shape, type ShapeKind } from './shape'
 export { heightForVolume, volumeBelow, volumeBetween } from './volumeBelow'
+export { broadSide, footWidth, perimeterAt, surfaceSquareMetres, wallArea, widthsAt } from './outline'

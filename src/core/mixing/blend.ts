@@ -1,7 +1,7 @@
 import type { Material } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
-import { fitRetention, waterContent, type VanGenuchten } from '../water'
+import { fitRetention, type VanGenuchten } from '../water'
 import { compressionLoss } from './compression'
 import { betaOfMaterial, packingLoss } from './packing'
 
@@ -50,6 +50,12 @@ export interface Blend {
   bufferCapacity: number
   /** pH before any lime. */
   pH: number
+  /** mmol of charge per litre of blend. */
+  cationExchangeCapacity: number
+  /** dS/m in a saturated extract, before any fertilizer. */
+  electricalConductivity: number
+  /** cm/h when every pore is full; known within a factor of ten at best. */
+  saturatedConductivity: number
   /** Volume fraction of water in the blend at a tension in cm. */
   waterAt: (tension: Centimetres) => Fraction
 }
@@ -60,10 +66,12 @@ export interface Blend {
  *   theta(h) = sum f_i theta_i(h) / (1 - s)      never above the porosity
  *   porosity = (sum f_i TP_i - s) / (1 - s)
  *   pH       = sum f_i b_i pH_i / sum f_i b_i    the buffers share the charge between them
+ *   EC       = sum f_i TP_i EC_i / (sum f_i TP_i - s)   each part brings the salts of its own pore water
+ *   K        = prod K_i^f_i ((TP_mix / TP_parts))^3     geometric mean, less for the pores lost (Kozeny-Carman's cube)
  *
  * What blending loses is air: solids and the water in fine pores all stay. That is why sand in peat can drain worse.
  * Errors: no parts; a part that is not a positive number.
- * Source: mass balance; for the buffers, linear titration curves, common practice over pH 4-7.
+ * Source: mass balance; for the buffers, linear titration curves, common practice over pH 4-7; K: our assumption.
  */
 export function blend(input: readonly BlendPart[]): Outcome<Blend> {
   if (input.length === 0) return fail({ code: 'no-parts' })
@@ -111,11 +119,34 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
     dryBulkDensity: mean((m) => m.properties.dryBulkDensity.value) / kept,
     bufferCapacity: buffer / kept,
     pH: mean((m) => m.properties.bufferCapacity.value * m.properties.pH.value) / buffer,
-    waterAt: (tension) => {
-      let water = 0
-      for (let i = 0; i < list.length; i++)
-        water += shares[i]! * waterContent(list[i]!.material.retention, tension)
-      return Math.min(water / kept, totalPorosity)
-    },
+    cationExchangeCapacity: mean((m) => m.properties.cationExchangeCapacity.value) / kept,
+    electricalConductivity:
+      mean((m) => m.properties.totalPorosity.value * m.properties.electricalConductivity.value) / (pores - s),
+    saturatedConductivity:
+      Math.exp(mean((m) => Math.log(m.properties.saturatedConductivity.value))) *
+      (totalPorosity / pores) ** 3,
+    waterAt: waterCurve(
+      list.map((p) => p.material.retention),
+      shares.map((f) => f / kept),
+      totalPorosity,
+    ),
   })
+}
+
+/** Water of several curves together, each weighted, never above `most`. Laid out flat: it is asked for thousands of times. */
+function waterCurve(curves: readonly VanGenuchten[], weights: readonly number[], most: Fraction) {
+  const held = curves.reduce((sum, c, i) => sum + weights[i]! * c.residual, 0)
+  const spans = curves.map((c, i) => weights[i]! * (c.saturated - c.residual))
+  const lnAlphas = curves.map((c) => Math.log(c.alpha))
+  const ns = curves.map((c) => c.n)
+  const ms = curves.map((c) => 1 / c.n - 1)
+  return (tension: Centimetres): Fraction => {
+    if (tension <= 0) return most
+    // (1 + (alpha h)^n)^-m by logarithms: a power costs three times as much.
+    const lnTension = Math.log(tension)
+    let water = held
+    for (let i = 0; i < spans.length; i++)
+      water += spans[i]! * Math.exp(ms[i]! * Math.log(1 + Math.exp(ns[i]! * (lnAlphas[i]! + lnTension))))
+    return water < most ? water : most
+  }
 }

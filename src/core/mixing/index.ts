@@ -1,5 +1,6 @@
 export { blend, prepareMaterial, type Blend, type BlendPart, type PreparedMaterial } from './blend'
 export { compressionLoss } from './compression'
 export { isMeasurable, measureText, nearestMeasure, STEPS, type StepName, type Twelfths } from './measures'
-export { betaOfMaterial, linearPacking, loosening, packingLoss, wallEffect } from './packing'
+export { betaOfMaterial, crowding, linearPacking, loosening, packingLoss, wallEffect } from './packing'
 export { SIZE_CLASSES } from './sizeClasses'
+export { flattenRecipe, type FlatRecipe, type Ingredient, type Recipe } from './nested'

@@ -49,18 +49,27 @@ export function linearPacking(shares: readonly number[], betas: readonly number[
 
 /**
  * The one beta, the same for all its classes, at which a material alone packs to its loose envelope fraction.
- * Found by bisection to 1e-9. Range: envelope fraction above 0 and below 1.
+ *
+ * With one beta for all classes `linearPacking` reads gamma_i = beta / (A_i - (1 - beta) B_i), with
+ * A_i = 1 - sum_finer (1 - a_ij) y_j and B_i = sum_coarser (1 - b_ij) y_j, so each class has a closed answer,
+ *   beta_i = phi (A_i - B_i) / (1 - phi B_i),
+ * and, every gamma_i rising with beta, the largest of them is the one wanted.
+ * Range: envelope fraction phi above 0 and below 1; `shares` sum to 1. Source: algebra on `linearPacking`.
  */
 export function betaOfMaterial(shares: readonly number[], looseEnvelopeFraction: Fraction): Fraction {
-  let low = 1e-3
-  let high = looseEnvelopeFraction
-  while (high - low > 1e-9) {
-    const mid = (low + high) / 2
-    if (linearPacking(shares, new Array<number>(SIZE_CLASS_COUNT).fill(mid)) < looseEnvelopeFraction)
-      low = mid
-    else high = mid
+  const phi = looseEnvelopeFraction
+  let beta = 0
+  for (let i = 0; i < SIZE_CLASS_COUNT; i++) {
+    if (!(shares[i]! > 0)) continue
+    let a = 1
+    let b = 0
+    for (let j = 0; j < SIZE_CLASS_COUNT; j++) {
+      if (j < i) b += (1 - WALL[i]![j]!) * shares[j]!
+      else if (j > i) a -= (1 - LOOSENING[i]![j]!) * shares[j]!
+    }
+    beta = Math.max(beta, (phi * (a - b)) / (1 - phi * b))
   }
-  return (low + high) / 2
+  return beta
 }
 
 export interface PackingPart {
@@ -70,6 +79,31 @@ export interface PackingPart {
   looseEnvelopeFraction: Fraction
   /** From `betaOfMaterial`. */
   beta: Fraction
+}
+
+/**
+ * How much room a litre of a loose material takes from the point of view of each size class, coarse to fine.
+ *
+ * With u_j = y_j / beta_j the linear packing model reads
+ *   1 / gamma_i = u_i + sum_coarser ((1 - b_ij) y_j + b_ij u_j) + sum_finer a_ij u_j,
+ * which is linear in y and u, and u of a blend is the sum of its parts' u (that is what the harmonic mean of betas
+ * means). So each material has a row of eight numbers h_i, and a blend's loss is 1 - max_i sum f h_i over the classes present:
+ * as cheap as a weighted sum. The h of a material alone is 1 at its ruling class, and no more at the others present.
+ * Source: algebra on `linearPacking`; a test holds the two forms against each other.
+ */
+export function crowding(
+  sizeShares: readonly number[],
+  looseEnvelopeFraction: Fraction,
+  beta: Fraction,
+): number[] {
+  const y = sizeShares.map((share) => share * looseEnvelopeFraction)
+  const u = y.map((v) => v / beta)
+  return y.map((_, i) => {
+    let sum = u[i]!
+    for (let j = 0; j < i; j++) sum += (1 - WALL[i]![j]!) * y[j]! + WALL[i]![j]! * u[j]!
+    for (let j = i + 1; j < SIZE_CLASS_COUNT; j++) sum += LOOSENING[i]![j]! * u[j]!
+    return sum
+  })
 }
 
 /**

@@ -19,9 +19,8 @@ export interface ProfileSlice {
   air: Fraction
 }
 
-export interface ContainerProfile {
-  /** From the base up. */
-  slices: ProfileSlice[]
+/** Air and water of one layer, or of all together; fractions of its own volume. */
+export interface WaterBalance {
   mixVolume: Litres
   totalPorosity: Fraction
   /** Container capacity: mean water once free drainage has ended. */
@@ -34,6 +33,13 @@ export interface ContainerProfile {
   waterBufferingCapacity: Fraction
   /** Water still held at the buffer limit. */
   heldWater: Fraction
+}
+
+export interface ContainerProfile extends WaterBalance {
+  /** From the base up. */
+  slices: ProfileSlice[]
+  /** One for each layer given that has any thickness, from the base up. */
+  layers: WaterBalance[]
   /** Height of full saturation above the base, cm: the reservoir, or nought. */
   saturatedHeight: Centimetres
 }
@@ -81,13 +87,16 @@ export function containerProfile(
   const mixHeight = shapeHeight(container.shape) - container.headspace
   const base = tensionAtBase(container)
   const limits = dryingLimits(container)
-  const sums = { volume: 0, pores: 0, water: 0, easy: 0, buffer: 0, held: 0 }
+  const all = new Sums()
+  const each: Sums[] = []
   const slices: ProfileSlice[] = []
   let from = 0
   for (const layer of layers) {
     const to = Math.min(layer.top, mixHeight)
     const count = Math.max(4, Math.round((slicesWanted * (to - from)) / mixHeight))
     if (to <= from) continue
+    const own = new Sums()
+    each.push(own)
     const dz = (to - from) / count
     const atEasy = layer.waterAt(limits.easy)
     const atBuffer = layer.waterAt(limits.buffer)
@@ -101,12 +110,17 @@ export function containerProfile(
       const volume = above - below
       const mean = (f: (w: number) => number) => (f(waterBelow) + 4 * f(waterMid) + f(waterAbove)) / 6
       const water = mean((w) => w)
-      sums.volume += volume
-      sums.pores += volume * layer.totalPorosity
-      sums.water += volume * water
-      sums.easy += volume * mean((w) => Math.max(0, w - atEasy))
-      sums.buffer += volume * mean((w) => Math.max(0, Math.min(w, atEasy) - atBuffer))
-      sums.held += volume * mean((w) => Math.min(w, atBuffer))
+      const easy = volume * mean((w) => Math.max(0, w - atEasy))
+      const buffer = volume * mean((w) => Math.max(0, Math.min(w, atEasy) - atBuffer))
+      const held = volume * mean((w) => Math.min(w, atBuffer))
+      for (const sums of [own, all]) {
+        sums.volume += volume
+        sums.pores += volume * layer.totalPorosity
+        sums.water += volume * water
+        sums.easy += easy
+        sums.buffer += buffer
+        sums.held += held
+      }
       slices.push({
         height: z0 + dz / 2,
         volume,
@@ -120,17 +134,33 @@ export function containerProfile(
     }
     from = to
   }
-  // Rounding may leave -1e-17 of air in a saturated pot.
-  const share = (x: number) => Math.max(0, x / sums.volume)
   return {
+    ...all.balance(),
     slices,
-    mixVolume: sums.volume,
-    totalPorosity: share(sums.pores),
-    containerCapacity: share(sums.water),
-    airFilledPorosity: share(sums.pores - sums.water),
-    easilyAvailableWater: share(sums.easy),
-    waterBufferingCapacity: share(sums.buffer),
-    heldWater: share(sums.held),
+    layers: each.map((sums) => sums.balance()),
     saturatedHeight: Math.max(0, -base),
+  }
+}
+
+/** Litres added up over a stretch of depth. */
+class Sums {
+  volume = 0
+  pores = 0
+  water = 0
+  easy = 0
+  buffer = 0
+  held = 0
+  balance(): WaterBalance {
+    // Rounding may leave -1e-17 of air in a saturated pot.
+    const share = (x: number) => Math.max(0, x / this.volume)
+    return {
+      mixVolume: this.volume,
+      totalPorosity: share(this.pores),
+      containerCapacity: share(this.water),
+      airFilledPorosity: share(this.pores - this.water),
+      easilyAvailableWater: share(this.easy),
+      waterBufferingCapacity: share(this.buffer),
+      heldWater: share(this.held),
+    }
   }
 }

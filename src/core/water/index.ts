@@ -5,7 +5,8 @@ export {
   tensionAtBase,
   type ContainerProfile,
   type PorousLayer,
+  type WaterBalance,
   type ProfileSlice,
 } from './containerProfile'
-export { fitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
+export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
 export { waterContent, type VanGenuchten } from './vanGenuchten'

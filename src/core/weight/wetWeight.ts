@@ -1,7 +1,6 @@
 import type { Fill } from '../geometry'
-import type { Blend } from '../mixing'
 import type { Kilograms } from '../units'
-import type { ContainerProfile } from '../water'
+import type { WaterBalance } from '../water'
 
 export interface Weights {
   /** Mix alone, bone dry, kg for one container. */
@@ -20,17 +19,25 @@ export const LIFT_LIMIT: Kilograms = 23
 /** Usual design live load of a dwelling's floor, kg/m2 (1.92 kPa). For scale only. Source: ASCE 7. */
 export const FLOOR_DESIGN_LOAD = 1920 / 9.80665
 
+/** One layer in the container, with its own water. */
+export interface WeighedLayer {
+  balance: Pick<WaterBalance, 'mixVolume' | 'totalPorosity' | 'containerCapacity'>
+  /** kg/L. */
+  dryBulkDensity: number
+}
+
 /**
- * Weight of the mix in one container; pot, plant and people come on top.
- *   drained = V (rho + CC),  saturated = V (rho + porosity)       water at 1 kg/L
+ * Weight of what is in one container, all layers together; pot, plant and people come on top.
+ *   drained = sum V (rho + CC),  saturated = sum V (rho + porosity)       water at 1 kg/L
  * Source: mass balance.
  */
-export function weights(fill: Fill, blend: Blend, profile: ContainerProfile): Weights {
-  const v = fill.mixVolume
-  const saturated = v * (blend.dryBulkDensity + blend.totalPorosity)
+export function weights(fill: Fill, layers: readonly WeighedLayer[]): Weights {
+  const sum = (of: (layer: WeighedLayer) => number) =>
+    layers.reduce((total, layer) => total + layer.balance.mixVolume * of(layer), 0)
+  const saturated = sum((l) => l.dryBulkDensity + l.balance.totalPorosity)
   return {
-    dry: v * blend.dryBulkDensity,
-    drained: v * (blend.dryBulkDensity + profile.containerCapacity),
+    dry: sum((l) => l.dryBulkDensity),
+    drained: sum((l) => l.dryBulkDensity + l.balance.containerCapacity),
     saturated,
     floorLoad: saturated / (fill.footprint / 10_000),
   }

@@ -20,7 +20,7 @@ import { cautionById } from '@/text/cautions'
 import { jobTitle, shortName } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { percentText, pHText, weightText } from '@/text/units'
-import { LIFT_LIMIT } from '@/core/weight/wetWeight'
+import { LIFT_LIMIT } from '@/core/weight'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, crop, bands, units, container, evaluation, fill, beside } = useJob(() => jobId)

@@ -1,0 +1,39 @@
+export {
+  hargreaves,
+  mixTemperature,
+  monthlyReference,
+  penmanMonteith,
+  type Climate,
+  type MonthClimate,
+  type Weather,
+} from './referenceEvapotranspiration'
+export {
+  clearSkyRadiation,
+  daylightHours,
+  extraterrestrialRadiation,
+  midMonthDay,
+  netLongwave,
+  netRadiation,
+  radiationFromSunshine,
+  radiationFromTemperature,
+  sunOn,
+} from './solar'
+export {
+  airPressure,
+  meanSaturationVapour,
+  psychrometricConstant,
+  saturationSlope,
+  saturationVapour,
+  vapourFromHumidity,
+  windAtTwoMetres,
+} from './vapour'
+export {
+  dailyUse,
+  depletionFraction,
+  usableWater,
+  WALL_EVAPORATION,
+  wateringInterval,
+  type WallKind,
+  type WateringInterval,
+  type WaterUseInput,
+} from './watering'

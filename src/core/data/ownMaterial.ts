@@ -1,0 +1,197 @@
+import { fail, succeed, type Outcome } from '../outcome'
+import { MATERIALS } from '.'
+import {
+  MATERIAL_FAMILIES,
+  type Material,
+  type MaterialFamily,
+  type MaterialProperties,
+  type MaterialPropertyName,
+  type Pack,
+  type Property,
+} from './types'
+
+/** A figure a grower knows: alone, or with the range they believe. */
+export type KnownValue = number | { low: number; value: number; high: number }
+
+/** A material of a grower's own, of which only some is known. */
+export interface OwnMaterial {
+  id: string
+  name: string
+  /** Left out, it is that of the row most like what is known. */
+  family?: MaterialFamily
+  sizeShares?: readonly number[]
+  sterileAsBought?: 'y' | 'n'
+  pack?: Pack
+  known: Partial<Record<MaterialPropertyName, KnownValue>>
+}
+
+const FRACTIONS: readonly MaterialPropertyName[] = [
+  'totalPorosity',
+  'waterAt10Cm',
+  'waterAt50Cm',
+  'waterAt100Cm',
+  'looseEnvelopeFraction',
+]
+/** Least and most believed of what a grower may type, in core units. */
+const BELIEVED: Partial<Record<MaterialPropertyName, readonly [number, number]>> = {
+  dryBulkDensity: [0.005, 3],
+  moistBulkDensityAsBought: [0.005, 4],
+  pH: [2.5, 11],
+  bufferCapacity: [0.01, 300],
+  electricalConductivity: [0, 30],
+}
+
+const valueOf = (known: KnownValue) => (typeof known === 'number' ? known : known.value)
+
+/** Scale on which two values of a property are told apart: fractions and pH as they are, the rest in logarithm. */
+function apart(name: MaterialPropertyName, a: number, b: number): number {
+  if (FRACTIONS.includes(name)) return (a - b) / 0.1
+  if (name === 'pH') return a - b
+  return Math.log(Math.max(a, 1e-6) / Math.max(b, 1e-6)) / 0.5
+}
+
+/** Squared distance of a table row from what is known, a mean over the properties both have. */
+function distance(row: Material, own: OwnMaterial): number {
+  let sum = 0
+  let count = 0
+  for (const [name, known] of Object.entries(own.known) as [MaterialPropertyName, KnownValue][]) {
+    const p = row.properties[name]
+    if (!p) continue
+    sum += apart(name, valueOf(known), p.value) ** 2
+    count++
+  }
+  return count > 0 ? sum / count : 0
+}
+
+/**
+ * A whole material from a few known figures: the rest is a mean of the rows of its family, nearer rows counting for more
+ * (weight 1 / (0.1 + distance squared)), over a range from the least low to the greatest high of the family. What is estimated
+ * says so: source `family:<name>`, kind 'estimated', confidence low. What is known is kind 'measured', within a tenth unless a
+ * range was given.
+ *
+ * Afterwards the parts are made to agree: a known density with unknown porosity gives porosity by the family's solid density; water
+ * is scaled down under pores and made to fall with tension, known figures standing.
+ * Errors: a family or a figure nobody would believe; water known that rises with tension or passes the pores known.
+ * Source: our assumption.
+ */
+export function completeMaterial(own: OwnMaterial): Outcome<Material> {
+  if (own.family && !MATERIAL_FAMILIES.includes(own.family))
+    return fail({ code: 'unknown-family', family: own.family })
+  for (const [name, known] of Object.entries(own.known) as [MaterialPropertyName, KnownValue][]) {
+    const value = valueOf(known)
+    const [low, high] = FRACTIONS.includes(name) ? [0, 0.99] : (BELIEVED[name] ?? [-1e4, 1e5])
+    if (!(value >= low && value <= high))
+      return fail({ code: 'value-out-of-range', field: name, value, low, high })
+  }
+  const family =
+    own.family ?? MATERIALS.reduce((a, b) => (distance(b, own) < distance(a, own) ? b : a)).family
+  const rows = MATERIALS.filter((m) => m.family === family)
+  const weights = rows.map((row) => 1 / (0.1 + distance(row, own)))
+  const properties = {} as MaterialProperties
+  for (const name of Object.keys(rows[0]!.properties) as MaterialPropertyName[]) {
+    const estimate = estimated(rows, weights, name, family)
+    const known = own.known[name]
+    if (known !== undefined) properties[name] = measured(known)
+    else if (estimate) properties[name] = estimate
+  }
+  const problem = agree(properties, own, rows, weights)
+  if (problem) return fail(problem)
+  const nearest = rows[weights.indexOf(Math.max(...weights))]!
+  return succeed({
+    id: own.id,
+    name: own.name,
+    family,
+    confidence: 'low',
+    sterileAsBought: own.sterileAsBought ?? 'n',
+    hazards: nearest.hazards,
+    pack: own.pack ?? nearest.pack,
+    sizeShares: own.sizeShares ? normalised(own.sizeShares) : meanSizes(rows, weights),
+    sizeRange: {
+      low: nearest.sizeRange.low.map((_, k) => Math.min(...rows.map((r) => r.sizeRange.low[k]!))),
+      high: nearest.sizeRange.high.map((_, k) => Math.max(...rows.map((r) => r.sizeRange.high[k]!))),
+      source: `family:${family}`,
+      kind: 'estimated',
+    },
+    properties,
+  })
+}
+
+const normalised = (shares: readonly number[]) => {
+  const sum = shares.reduce((s, v) => s + v, 0)
+  return shares.map((v) => v / sum)
+}
+const meanSizes = (rows: readonly Material[], weights: readonly number[]) =>
+  normalised(
+    rows[0]!.sizeShares.map((_, k) => rows.reduce((s, r, i) => s + weights[i]! * r.sizeShares[k]!, 0)),
+  )
+
+function measured(known: KnownValue): Property {
+  const range =
+    typeof known === 'number'
+      ? { low: known - 0.1 * Math.abs(known), value: known, high: known + 0.1 * Math.abs(known) }
+      : known
+  return { ...range, source: 'measured-by-you', kind: 'measured', confidence: 'medium' }
+}
+
+function estimated(
+  rows: readonly Material[],
+  weights: readonly number[],
+  name: MaterialPropertyName,
+  family: MaterialFamily,
+): Property | undefined {
+  const having = rows.flatMap((r, i) => {
+    const p = r.properties[name]
+    return p ? [{ p, w: weights[i]! }] : []
+  })
+  if (having.length === 0) return undefined
+  const total = having.reduce((s, { w }) => s + w, 0)
+  return {
+    low: Math.min(...having.map(({ p }) => p.low)),
+    value: having.reduce((s, { p, w }) => s + w * p.value, 0) / total,
+    high: Math.max(...having.map(({ p }) => p.high)),
+    source: `family:${family}`,
+    kind: 'estimated',
+    confidence: 'low',
+  }
+}
+
+/** Makes porosity, density and water agree, leaving what is known alone; the problem where known figures contradict each other. */
+function agree(
+  p: MaterialProperties,
+  own: OwnMaterial,
+  rows: readonly Material[],
+  weights: readonly number[],
+) {
+  const known = (name: MaterialPropertyName) => own.known[name] !== undefined
+  const set = (name: MaterialPropertyName, value: number) => {
+    const of = p[name]!
+    p[name] = { ...of, value, low: Math.min(of.low, value), high: Math.max(of.high, value) }
+  }
+  if (known('dryBulkDensity') && !known('totalPorosity')) {
+    const solid = (m: Material) => m.properties.dryBulkDensity.value / (1 - m.properties.totalPorosity.value)
+    const total = weights.reduce((s, w) => s + w, 0)
+    const mean = rows.reduce((s, m, i) => s + weights[i]! * solid(m), 0) / total
+    set('totalPorosity', Math.min(0.98, Math.max(0.2, 1 - p.dryBulkDensity.value / mean)))
+  }
+  if (!known('moistBulkDensityAsBought') && p.moistBulkDensityAsBought.value < p.dryBulkDensity.value)
+    set('moistBulkDensityAsBought', p.dryBulkDensity.value * 1.1)
+  const chain = ['totalPorosity', 'waterAt10Cm', 'waterAt50Cm', 'waterAt100Cm'] as const
+  for (let i = 1; i < chain.length; i++) {
+    const [above, below] = [chain[i - 1]!, chain[i]!]
+    if (p[below].value <= p[above].value) continue
+    if (known(below) && known(above))
+      return {
+        code: 'value-out-of-range' as const,
+        field: below,
+        value: p[below].value,
+        low: 0,
+        high: p[above].value,
+      }
+    if (known(below))
+      for (const name of chain.slice(0, i)) {
+        if (!known(name)) set(name, Math.max(p[name].value, p[below].value))
+      }
+    else set(below, p[above].value * 0.85)
+  }
+  return null
+}

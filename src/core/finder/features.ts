@@ -1,0 +1,96 @@
+import { areaAt, shapeHeight } from '../geometry'
+import { crowding, type PreparedMaterial } from '../mixing'
+import { lostStructure } from '../structure'
+import { dryingLimits, tensionAtBase, waterContent } from '../water'
+import { gaussLegendre } from './gauss'
+import type { FinderProblem } from './problem'
+
+/** Depths at which water is reckoned above the saturated foot. */
+export const NODES = 12
+const CLASSES = 8
+
+/** Places of the sums in a row of features. */
+export const AT = {
+  /** Eight: how crowded each size class finds it. */
+  crowding: 0,
+  /** Twelve: water at each depth. */
+  water: CLASSES,
+  easy: CLASSES + NODES,
+  porosity: CLASSES + NODES + 1,
+  density: CLASSES + NODES + 2,
+  buffer: CLASSES + NODES + 3,
+  bufferedPH: CLASSES + NODES + 4,
+  salts: CLASSES + NODES + 5,
+  cost: CLASSES + NODES + 6,
+  lost: CLASSES + NODES + 7,
+} as const
+export const WIDTH = CLASSES + NODES + 8
+
+/** Everything of a container and a shelf that is linear in the loose shares, laid out flat. */
+export interface Features {
+  count: number
+  /** One row of WIDTH for each material. */
+  rows: Float64Array
+  /** Which size classes a material has, a bit for each. */
+  classes: Uint8Array
+  density: Float64Array
+  compressibility: Float64Array
+  /** Share of the mix volume at each depth, the saturated foot left out. */
+  depthWeights: Float64Array
+  /** Share of the mix volume below the lowest hole, always full. */
+  foot: number
+}
+
+/**
+ * Rows of features for the materials of a problem. Water is reckoned at twelve Gauss points of height above the saturated
+ * foot, each weighted with the container's own area there; that stays within half a point of `containerProfile`.
+ * Fractions, kg/L, mmol_c, money per loose litre (NaN where unknown).
+ */
+export function featuresOf(
+  problem: FinderProblem,
+  materials: readonly PreparedMaterial[],
+  prices: readonly (number | null)[],
+): Features {
+  const { container } = problem
+  const floor = problem.floor ?? 0
+  const top = shapeHeight(container.shape) - container.headspace
+  const base = tensionAtBase(container)
+  const start = Math.min(top, Math.max(floor, -base))
+  const { nodes, weights } = gaussLegendre(NODES)
+  const heights = nodes.map((t) => start + t * (top - start))
+  const above = weights.map((w, k) => w * (top - start) * areaAt(container.shape, heights[k]!))
+  const below = weights.reduce(
+    (sum, w, k) => sum + w * (start - floor) * areaAt(container.shape, floor + nodes[k]! * (start - floor)),
+    0,
+  )
+  const volume = above.reduce((s, v) => s + v, 0) + below
+  const easy = dryingLimits(container).easy
+  const rows = new Float64Array(materials.length * WIDTH)
+  const classes = new Uint8Array(materials.length)
+  materials.forEach(({ material, retention, beta }, i) => {
+    const p = material.properties
+    const row = rows.subarray(i * WIDTH, (i + 1) * WIDTH)
+    row.set(crowding(material.sizeShares, p.looseEnvelopeFraction.value, beta), AT.crowding)
+    heights.forEach((z, k) => (row[AT.water + k] = waterContent(retention, z + base)))
+    row[AT.easy] = waterContent(retention, easy)
+    row[AT.porosity] = p.totalPorosity.value
+    row[AT.density] = p.dryBulkDensity.value
+    row[AT.buffer] = p.bufferCapacity.value
+    row[AT.bufferedPH] = p.bufferCapacity.value * p.pH.value
+    row[AT.salts] = p.totalPorosity.value * p.electricalConductivity.value
+    row[AT.cost] = prices[i] ?? NaN
+    row[AT.lost] = lostStructure(material, 2, problem.temperature ?? 15)
+    material.sizeShares.forEach((share, k) => {
+      if (share > 0) classes[i]! |= 1 << k
+    })
+  })
+  return {
+    count: materials.length,
+    rows,
+    classes,
+    density: Float64Array.from(materials, (m) => m.material.properties.dryBulkDensity.value),
+    compressibility: Float64Array.from(materials, (m) => m.material.properties.compressibility.value),
+    depthWeights: Float64Array.from(above, (v) => v / volume),
+    foot: below / volume,
+  }
+}

@@ -1,0 +1,66 @@
+import { limeForTargetAndRatio, type BalancedLime } from '../chemistry'
+import type { Dressing, LimingMaterial } from '../data/types'
+import { blend, type BlendPart } from '../mixing'
+import { dosesForCharge, IMMEDIATE, supplyOfParts, type FeedPlan, type FeedTarget } from '../nutrients'
+import { succeed, type Note, type Outcome } from '../outcome'
+
+export interface FinishWishes {
+  /** pH wanted six weeks after mixing; null for no lime. */
+  pH: number | null
+  limes: { calcitic: LimingMaterial; dolomitic: LimingMaterial }
+  /** Ca : Mg by weight. */
+  calciumToMagnesium?: number
+  /** Charge wanted in all, parts included; what they already give at once is taken off. mg/L. */
+  feed?: readonly FeedTarget[]
+  dressings?: readonly Dressing[]
+  temperature?: number
+}
+
+export interface Finished {
+  lime: BalancedLime | null
+  feed: FeedPlan | null
+}
+
+/**
+ * Lime and feed for a recipe: feed first, for its acid has to be limed away too.
+ * g per litre of blend. Errors: those of `blend`, `dosesForCharge` and `limeForTargetAndRatio`. Notes of all three.
+ */
+export function finish(parts: readonly BlendPart[], wishes: FinishWishes): Outcome<Finished> {
+  const mixed = blend(parts)
+  if (!mixed.ok) return mixed
+  const temperature = wishes.temperature ?? 20
+  const notes: Note[] = [...mixed.notes]
+  const has = supplyOfParts(mixed.value, temperature)(IMMEDIATE).charge
+  const wanted = (wishes.feed ?? []).map((t) => ({
+    ...t,
+    mgPerLitre: Math.max(0, t.mgPerLitre - has[t.element]),
+  }))
+  let feed: FeedPlan | null = null
+  if (wanted.some((t) => t.mgPerLitre > 0)) {
+    const plan = dosesForCharge(wanted, wishes.dressings ?? [])
+    if (!plan.ok) return plan
+    feed = plan.value
+    notes.push(...plan.notes)
+  }
+  let lime: BalancedLime | null = null
+  if (wishes.pH !== null) {
+    const given = (of: 'calcium' | 'magnesium') =>
+      has[of] +
+      (feed?.doses.reduce((s, d) => s + d.gramsPerLitre * 1000 * (d.dressing.analysis[of]?.value ?? 0), 0) ??
+        0)
+    const plan = limeForTargetAndRatio(
+      mixed.value,
+      wishes.limes,
+      wishes.pH,
+      wishes.calciumToMagnesium,
+      { calcium: given('calcium'), magnesium: given('magnesium') },
+      undefined,
+      temperature,
+      feed?.doses ?? [],
+    )
+    if (!plan.ok) return plan
+    lime = plan.value
+    notes.push(...plan.notes)
+  }
+  return succeed({ lime, feed }, ...notes)
+}

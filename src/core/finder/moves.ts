@@ -1,0 +1,133 @@
+import { fail, succeed, type Outcome } from '../outcome'
+import { featuresOf, WIDTH, type Features } from './features'
+import type { FinderProblem, QuickFigures, TargetName } from './problem'
+import { Scorer } from './score'
+import { allowedOf } from './search'
+
+/** One change of a recipe, in parts. */
+export type Move =
+  | { kind: 'add'; material: string; parts: number }
+  | { kind: 'takeAway'; material: string; parts: number }
+  | { kind: 'swap'; from: string; to: string; parts: number }
+
+export interface RankedMove {
+  move: Move
+  /** The recipe after it. */
+  parts: { id: string; parts: number }[]
+  before: QuickFigures
+  after: QuickFigures
+  /** Score before less score after: above nought it helps. */
+  gain: number
+  score: number
+  misses: Partial<Record<TargetName, number>>
+}
+
+export interface NextMoves {
+  score: number
+  figures: QuickFigures
+  misses: Partial<Record<TargetName, number>>
+  /** Best first; those that neither help nor save money are left out. */
+  moves: RankedMove[]
+}
+
+/** Smallest saving of money per litre worth a move that changes no score: a hundredth of the recipe's own. */
+const WORTH_SAVING = 0.01
+
+/**
+ * Every single change from a recipe, ranked by what it gains: half a part (or `step`) of each allowed material added, taken away, or
+ * swapped for another. The same sums as the finder, so both agree. At most `most` are given, no two of the same pair of materials.
+ *
+ * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on the
+ * shelf. Source: exhaustive over single changes.
+ */
+export function nextMoves(
+  problem: FinderProblem,
+  recipe: readonly { id: string; parts: number }[],
+  step = 0.5,
+  most = 12,
+): Outcome<NextMoves> {
+  const allowed = allowedOf(problem)
+  if (!allowed.ok) return allowed
+  // Parts in hand may be something the rules now forbid: it can only be taken away.
+  const shelf = problem.shelf
+  const ids = shelf.map((s) => s.material.material.id)
+  const start = new Float64Array(shelf.length)
+  for (const { id, parts } of recipe) {
+    const i = ids.indexOf(id)
+    if (i === -1) return fail({ code: 'unknown-material', material: id })
+    if (!(parts > 0)) return fail({ code: 'part-not-positive', material: id, value: parts })
+    start[i]! += parts
+  }
+  if (recipe.length === 0) return fail({ code: 'no-parts' })
+  const mayUse = new Set(allowed.value.shelf.map((s) => ids.indexOf(s.material.material.id)))
+  const must = new Set(problem.rules?.mustUse ?? [])
+  const features = featuresOf(
+    problem,
+    shelf.map((s) => s.material),
+    shelf.map((s) => s.pricePerLitre),
+  )
+  const judge = judgeOf(features, new Scorer(features, problem))
+  const now = judge(start)
+  const found: RankedMove[] = []
+  const consider = (move: Move, change: (parts: Float64Array) => void) => {
+    const parts = start.slice()
+    change(parts)
+    if (parts.some((p) => p < -1e-9) || !parts.some((p) => p > 1e-9)) return
+    for (const id of must) if (!(parts[ids.indexOf(id)]! > 1e-9)) return
+    const after = judge(parts)
+    const gain = now.score - after.score
+    const saving = now.figures.costPerLitre - after.figures.costPerLitre
+    const saves = gain > -1e-9 && saving > WORTH_SAVING * now.figures.costPerLitre
+    if (!(gain > 1e-6 || saves)) return
+    found.push({
+      move,
+      parts: Array.from(parts, (p, i) => ({ id: ids[i]!, parts: p })).filter((p) => p.parts > 1e-9),
+      before: now.figures,
+      after: after.figures,
+      gain,
+      score: after.score,
+      misses: after.misses,
+    })
+  }
+  ids.forEach((id, i) => {
+    const has = start[i]!
+    if (mayUse.has(i)) consider({ kind: 'add', material: id, parts: step }, (p) => (p[i]! += step))
+    if (!(has > 0)) return
+    const off = Math.min(step, has)
+    consider({ kind: 'takeAway', material: id, parts: off }, (p) => (p[i]! -= off))
+    ids.forEach((to, j) => {
+      if (j === i || !mayUse.has(j)) return
+      for (const parts of new Set([off, Math.min(2 * step, has), has]))
+        consider({ kind: 'swap', from: id, to, parts }, (p) => {
+          p[i]! -= parts
+          p[j]! += parts
+        })
+    })
+  })
+  found.sort((a, b) => b.gain - a.gain || cost(a) - cost(b))
+  const seen = new Set<string>()
+  const moves = found.filter(({ move }) => {
+    const key = move.kind === 'swap' ? `${move.from} ${move.to}` : `${move.kind} ${move.material}`
+    return !seen.has(key) && seen.add(key)
+  })
+  return succeed({ ...now, moves: moves.slice(0, most) })
+}
+
+const cost = (m: RankedMove) => (Number.isFinite(m.after.costPerLitre) ? m.after.costPerLitre : Infinity)
+
+/** Judges whole recipes, given as parts of every material on the shelf. */
+function judgeOf(features: Features, scorer: Scorer) {
+  return (parts: Float64Array) => {
+    const which = Array.from(parts.keys()).filter((i) => parts[i]! > 1e-9)
+    const sums = new Float64Array(WIDTH)
+    let present = 0
+    for (const i of which) {
+      present |= features.classes[i]!
+      for (let k = 0; k < WIDTH; k++) sums[k]! += parts[i]! * features.rows[i * WIDTH + k]!
+    }
+    const amounts = which.map((i) => parts[i]!)
+    const total = amounts.reduce((s, p) => s + p, 0)
+    const score = scorer.score(sums, total, which, amounts, present)
+    return { score, figures: { ...scorer.figures }, misses: scorer.misses() }
+  }
+}

@@ -1,0 +1,123 @@
+import type { Band, MaterialFamily } from '../data/types'
+import type { Container } from '../geometry'
+import type { PreparedMaterial } from '../mixing'
+import type { Centimetres, Fraction, Litres } from '../units'
+
+/** One material the finder may use, with what it costs and what is there. */
+export interface ShelfMaterial {
+  material: PreparedMaterial
+  /** Money per loose litre; null where unknown. Own compost is 0. */
+  pricePerLitre: number | null
+  /** Loose litres on hand. */
+  stock: Litres
+  /** Loose litres in one pack, for counting packs. */
+  packLitres: Litres
+}
+
+/** What a mix is held against. Bands left out do not count. Fractions, pH, dS/m, kg/L. */
+export interface Targets {
+  airFilledPorosity?: Band
+  easilyAvailableWater?: Band
+  /** As it can be brought to with lime: only what is too high counts, or what no sensible dose lifts. */
+  pH?: Band
+  /** Saturated extract, of the parts. */
+  electricalConductivity?: Band
+  /** kg per litre, drained in the container. */
+  drainedDensity?: Band
+  /** Share of the solids that lose their structure in two years. */
+  structureLost?: Band
+}
+export type TargetName = keyof Targets
+export const TARGET_NAMES: readonly TargetName[] = [
+  'airFilledPorosity',
+  'easilyAvailableWater',
+  'pH',
+  'electricalConductivity',
+  'drainedDensity',
+  'structureLost',
+]
+
+/**
+ * What counts as one step of distance outside a band: two points of air or water, 0.2 of pH, 0.5 dS/m, 0.1 kg/L, 5 % of structure.
+ * Source: our assumption: differences a grower would notice.
+ */
+export const STEP_OF: Readonly<Record<TargetName, number>> = {
+  airFilledPorosity: 0.02,
+  easilyAvailableWater: 0.02,
+  pH: 0.2,
+  electricalConductivity: 0.5,
+  drainedDensity: 0.1,
+  structureLost: 0.05,
+}
+
+/** Kinds of material a grower may rule out as a whole. */
+export type Without = 'peat' | 'soil' | 'floating' | 'unsterile' | 'animal'
+const FLOATING: readonly MaterialFamily[] = ['perlite', 'char', 'hull']
+
+/** Does a material fall under something ruled out? */
+export function ruledOut({ material }: PreparedMaterial, without: readonly Without[]): boolean {
+  const { family, id, sterileAsBought } = material
+  return without.some((w) => {
+    if (w === 'peat') return family === 'peat' || family === 'mix'
+    if (w === 'soil') return family === 'soil'
+    if (w === 'floating') return FLOATING.includes(family) || id === 'expanded_clay'
+    if (w === 'animal') return family === 'manure'
+    return sterileAsBought === 'n'
+  })
+}
+
+export interface Rules {
+  mustUse?: readonly string[]
+  mustNotUse?: readonly string[]
+  without?: readonly Without[]
+  /** At most so many materials, 1 to 6; 5 where left out. */
+  maxMaterials?: number
+  /** Parts of the smallest measure that make a whole recipe, 2 to 24; 12 where left out. */
+  maxParts?: number
+  /** Money per litre of finished mix. */
+  maxCostPerLitre?: number
+  /** Packs to buy in all for `volume`, stock used first. */
+  maxPacks?: number
+  /** Materials whose stock must all go into `volume`. */
+  useUp?: readonly string[]
+}
+
+export interface FinderProblem {
+  container: Container
+  /** Height the mix stands on, cm; 0 where left out. */
+  floor?: Centimetres
+  shelf: readonly ShelfMaterial[]
+  targets: Targets
+  /** How much each target matters, 1 where left out. */
+  weights?: Partial<Record<TargetName, number>>
+  rules?: Rules
+  /** Litres of finished mix wanted; needed for packs and stock. */
+  volume?: Litres
+  /** Years for `structureLost` are two, at this yearly mean, C; 15 where left out. */
+  temperature?: number
+}
+
+/** What is known of a candidate without evaluating it in full. */
+export interface QuickFigures {
+  airFilledPorosity: Fraction
+  easilyAvailableWater: Fraction
+  containerCapacity: Fraction
+  /** Before lime. */
+  pH: number
+  electricalConductivity: number
+  drainedDensity: number
+  structureLost: Fraction
+  blendingLoss: Fraction
+  /** NaN where some price is unknown. */
+  costPerLitre: number
+}
+
+export interface Candidate {
+  /** Whole parts in lowest terms, in the order of the shelf. */
+  parts: { id: string; parts: number }[]
+  /** 0 inside every band; steps outside, weighted and summed. */
+  score: number
+  /** The same by target. */
+  misses: Partial<Record<TargetName, number>>
+  figures: QuickFigures
+}

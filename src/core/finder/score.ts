@@ -1,0 +1,123 @@
+import type { Band } from '../data/types'
+import { AT, NODES, type Features } from './features'
+import { STEP_OF, TARGET_NAMES, type FinderProblem, type QuickFigures, type TargetName } from './problem'
+
+/** A pH this far below the band is still lifted into it by a sensible dose of lime (about 8 g/L of peat). */
+const LIFTED_BY_LIME = 3
+
+/** Distance outside a band. */
+const outside = (x: number, band: Band) => (x < band.low ? band.low - x : x > band.high ? x - band.high : 0)
+
+/** Holds candidates against the targets of one problem. One object is made for a search and used over and over. */
+export class Scorer {
+  readonly figures: QuickFigures = {
+    airFilledPorosity: 0,
+    easilyAvailableWater: 0,
+    containerCapacity: 0,
+    pH: 0,
+    electricalConductivity: 0,
+    drainedDensity: 0,
+    structureLost: 0,
+    blendingLoss: 0,
+    costPerLitre: 0,
+  }
+  private readonly bands: (Band | undefined)[]
+  private readonly weights: number[]
+
+  constructor(
+    private readonly f: Features,
+    problem: FinderProblem,
+  ) {
+    this.bands = TARGET_NAMES.map((t) => problem.targets[t])
+    this.weights = TARGET_NAMES.map((t) => (problem.weights?.[t] ?? 1) / STEP_OF[t])
+  }
+
+  /**
+   * Score of what is linear in the shares, before the packing model: never more than the full score, so a candidate already
+   * beaten here need not be looked at further. `sums` are features times parts, `total` the parts.
+   */
+  bound(sums: Float64Array, total: number): number {
+    const pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
+    // Loss only concentrates salts.
+    const salts = sums[AT.salts]! / sums[AT.porosity]!
+    let score = this.missPH(pH)
+    const band = this.bands[3]
+    if (band && salts > band.high) score += (salts - band.high) * this.weights[3]!
+    const lost = this.bands[5]
+    if (lost) score += outside(sums[AT.lost]! / total, lost) * this.weights[5]!
+    return score
+  }
+
+  private missPH(pH: number): number {
+    const band = this.bands[2]
+    if (!band) return 0
+    const low = band.low - LIFTED_BY_LIME
+    return (pH > band.high ? pH - band.high : pH < low ? low - pH : 0) * this.weights[2]!
+  }
+
+  /**
+   * Full score of a candidate; `figures` holds its numbers afterwards. `which` are the rows of its materials, `parts` theirs,
+   * `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another order.
+   */
+  score(
+    sums: Float64Array,
+    total: number,
+    which: readonly number[],
+    parts: readonly number[],
+    present: number,
+  ): number {
+    const f = this.f
+    let crowd = 0
+    for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
+    const packing = Math.max(0, 1 - crowd / total)
+    const mean = sums[AT.density]! / total
+    let pressed = 0
+    for (let j = 0; j < which.length; j++) {
+      const i = which[j]!
+      const lighter = mean - f.density[i]!
+      if (lighter > 0) pressed += parts[j]! * f.compressibility[i]! * lighter
+    }
+    const pores = sums[AT.porosity]! / total
+    const loss = Math.min(1 - (1 - packing) * (1 - Math.min(pressed / total, 0.3)), (pores - 0.05) / 0.95)
+    const scale = 1 / (total * (1 - loss))
+    const porosity = (pores - loss) / (1 - loss)
+    const easy = Math.min(sums[AT.easy]! * scale, porosity)
+    let water = f.foot * porosity
+    let available = f.foot * (porosity - easy)
+    for (let k = 0; k < NODES; k++) {
+      const held = sums[AT.water + k]! * scale
+      const w = held < porosity ? held : porosity
+      water += f.depthWeights[k]! * w
+      if (w > easy) available += f.depthWeights[k]! * (w - easy)
+    }
+    const out = this.figures
+    out.airFilledPorosity = porosity - water
+    out.easilyAvailableWater = available
+    out.containerCapacity = water
+    out.pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
+    out.electricalConductivity = sums[AT.salts]! / total / (pores - loss)
+    out.drainedDensity = sums[AT.density]! * scale + water
+    out.structureLost = sums[AT.lost]! / total
+    out.blendingLoss = loss
+    out.costPerLitre = sums[AT.cost]! * scale
+    let score = this.missPH(out.pH)
+    for (let t = 0; t < TARGET_NAMES.length; t++) {
+      const band = this.bands[t]
+      if (band && t !== 2) score += outside(out[TARGET_NAMES[t]!], band) * this.weights[t]!
+    }
+    return score
+  }
+
+  /** What each target adds to the score of the figures last worked out. */
+  misses(): Partial<Record<TargetName, number>> {
+    const misses: Partial<Record<TargetName, number>> = {}
+    TARGET_NAMES.forEach((name, t) => {
+      const band = this.bands[t]
+      if (!band) return
+      const miss =
+        t === 2 ? this.missPH(this.figures.pH) : outside(this.figures[name], band) * this.weights[t]!
+      if (miss > 0) misses[name] = miss
+    })
+    return misses
+  }
+}

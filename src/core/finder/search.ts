@@ -1,0 +1,244 @@
+import { fail, succeed, type Outcome } from '../outcome'
+import { AT, featuresOf, WIDTH, type Features } from './features'
+import { Front } from './front'
+import { ruledOut, type Candidate, type FinderProblem, type Rules, type ShelfMaterial } from './problem'
+import { Scorer } from './score'
+
+export interface FinderProgress {
+  tried: number
+  total: number
+  /** Best so far, null before the first. */
+  best: Candidate | null
+}
+
+export interface FinderResult {
+  /** The best of every family of materials, best first. */
+  families: Candidate[]
+  /** Cost against score, nothing beaten in both. */
+  front: Candidate[]
+  tried: number
+  /** Materials the rules left over. */
+  allowed: string[]
+}
+
+export const USUAL_MOST_PARTS = 12
+export const USUAL_MOST_MATERIALS = 5
+/** Candidates between two reports: some ten milliseconds on a small machine. */
+const REPORT_EVERY = 20_000
+
+/** Materials the rules allow, or why there is nothing to search. */
+export function allowedOf(problem: FinderProblem): Outcome<{ shelf: ShelfMaterial[]; must: number[] }> {
+  const rules = problem.rules ?? {}
+  const shelf = problem.shelf.filter(
+    (s) => !ruledOut(s.material, rules.without ?? []) && !rules.mustNotUse?.includes(s.material.material.id),
+  )
+  if (shelf.length === 0) return fail({ code: 'nothing-to-choose-from' })
+  const ids = shelf.map((s) => s.material.material.id)
+  const wanted = new Set([...(rules.mustUse ?? []), ...(rules.useUp ?? [])])
+  for (const id of wanted) if (!ids.includes(id)) return fail({ code: 'rules-contradict', material: id })
+  const must = [...wanted].map((id) => ids.indexOf(id))
+  if (must.length > (rules.maxMaterials ?? USUAL_MOST_MATERIALS))
+    return fail({ code: 'rules-contradict', material: ids[must.at(-1)!]! })
+  return succeed({ shelf, must })
+}
+
+const choose = (n: number, k: number) => {
+  let c = 1
+  for (let i = 0; i < k; i++) c = (c * (n - i)) / (i + 1)
+  return k > n || k < 0 ? 0 : Math.round(c)
+}
+
+/** Recipes to be looked at, those not in lowest terms counted too: sum over k of C(n, k) C(parts, k). */
+export const candidateCount = (n: number, maxMaterials: number, maxParts: number, must = 0): number =>
+  Array.from({ length: maxMaterials }, (_, i) => i + 1).reduce(
+    (sum, k) => sum + choose(n - must, k - must) * choose(maxParts, k),
+    0,
+  )
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
+
+/** Everything one walk over all recipes needs to hand. */
+class Walk {
+  readonly best = new Map<number, Candidate>()
+  readonly front = new Front()
+  tried = 0
+  private readonly which: number[] = []
+  private readonly parts: number[] = []
+  private readonly sums: Float64Array[]
+  private readonly familyBit: number[]
+
+  constructor(
+    private readonly f: Features,
+    private readonly scorer: Scorer,
+    private readonly shelf: readonly ShelfMaterial[],
+    private readonly rules: Rules,
+    private readonly volume: number,
+    private readonly maxParts: number,
+    maxMaterials: number,
+  ) {
+    this.sums = Array.from({ length: maxMaterials + 1 }, () => new Float64Array(WIDTH))
+    const families = [...new Set(shelf.map((s) => s.material.material.family))]
+    this.familyBit = shelf.map((s) => 1 << families.indexOf(s.material.material.family))
+  }
+
+  /** All compositions of one set of materials, in lowest terms. */
+  compositions(which: readonly number[]): void {
+    this.which.length = 0
+    this.which.push(...which)
+    let present = 0
+    let family = 0
+    for (const i of which) {
+      present |= this.f.classes[i]!
+      family |= this.familyBit[i]!
+    }
+    this.deal(0, this.maxParts, 0, present, family)
+  }
+
+  private deal(at: number, left: number, divisor: number, present: number, family: number): void {
+    const row = this.which[at]! * WIDTH
+    const now = this.sums[at + 1]!
+    const { rows } = this.f
+    const last = at === this.which.length - 1
+    const most = left - (this.which.length - 1 - at)
+    now.set(this.sums[at]!)
+    for (let p = 1; p <= most; p++) {
+      for (let k = 0; k < WIDTH; k++) now[k]! += rows[row + k]!
+      this.parts[at] = p
+      const common = gcd(divisor, p)
+      if (!last) this.deal(at + 1, left - p, common, present, family)
+      else {
+        this.tried++
+        if (common === 1) this.judge(now, this.maxParts - left + p, present, family)
+      }
+    }
+  }
+
+  private judge(sums: Float64Array, total: number, present: number, family: number): void {
+    const bound = this.scorer.bound(sums, total)
+    const rival = this.best.get(family)
+    // Cost per litre only rises with what blending loses.
+    if (bound > 0 && rival && bound > rival.score && this.beaten(sums[AT.cost]! / total, bound)) return
+    const score = this.scorer.score(sums, total, this.which, this.parts, present)
+    const { figures } = this.scorer
+    const better =
+      !rival || score < rival.score - 1e-12 || (score <= rival.score + 1e-12 && this.betterTie(rival))
+    const ahead = figures.costPerLitre >= 0 && !this.front.beats(figures.costPerLitre, score)
+    if (!(better || ahead) || !this.keepsRules(total)) return
+    const candidate: Candidate = {
+      parts: this.which.map((i, j) => ({ id: this.shelf[i]!.material.material.id, parts: this.parts[j]! })),
+      score,
+      misses: this.scorer.misses(),
+      figures: { ...figures },
+    }
+    if (better) this.best.set(family, candidate)
+    if (ahead) this.front.add(candidate)
+  }
+
+  private beaten(cost: number, bound: number): boolean {
+    return !(cost >= 0) || this.front.beats(cost, bound)
+  }
+
+  /** Of two equally good, the cheaper, then the one of fewer materials, then of fewer parts. */
+  private betterTie(rival: Candidate): boolean {
+    const cost = this.scorer.figures.costPerLitre
+    const theirs = rival.figures.costPerLitre
+    if (Math.abs(cost - theirs) > 1e-12) return cost < theirs
+    if (this.which.length !== rival.parts.length) return this.which.length < rival.parts.length
+    const sum = (list: readonly number[]) => list.reduce((s, p) => s + p, 0)
+    return sum(this.parts.slice(0, this.which.length)) < sum(rival.parts.map((p) => p.parts))
+  }
+
+  private keepsRules(total: number): boolean {
+    const { maxCostPerLitre, maxPacks, useUp } = this.rules
+    const { costPerLitre, blendingLoss } = this.scorer.figures
+    if (maxCostPerLitre !== undefined && !(costPerLitre <= maxCostPerLitre)) return false
+    if (maxPacks === undefined && !useUp?.length) return true
+    let packs = 0
+    for (let j = 0; j < this.which.length; j++) {
+      const item = this.shelf[this.which[j]!]!
+      const need = ((this.parts[j]! / total) * this.volume) / (1 - blendingLoss)
+      packs += Math.ceil(Math.max(0, need - item.stock) / item.packLitres - 1e-9)
+      if (useUp?.includes(item.material.material.id) && need < item.stock - 1e-9) return false
+    }
+    return maxPacks === undefined || packs <= maxPacks
+  }
+}
+
+/** Sets of 1 to `most` of n things that hold all of `must`, small sets first. */
+function* sets(n: number, most: number, must: readonly number[]): Generator<number[]> {
+  const free = Array.from({ length: n }, (_, i) => i).filter((i) => !must.includes(i))
+  function* pick(from: number, count: number, chosen: number[]): Generator<number[]> {
+    if (count === 0) {
+      yield [...chosen].sort((a, b) => a - b)
+      return
+    }
+    for (let i = from; i <= free.length - count; i++) {
+      chosen.push(free[i]!)
+      yield* pick(i + 1, count - 1, chosen)
+      chosen.pop()
+    }
+  }
+  for (let size = Math.max(1, must.length); size <= Math.min(most, n); size++)
+    yield* pick(0, size - must.length, [...must])
+}
+
+/**
+ * Tries every recipe of whole parts, in lowest terms, of every set of materials the rules allow, and keeps the best of each
+ * family of materials and the front of cost against score. Nothing is sampled: the answer is the best there is on this grid.
+ *
+ * Whole parts of the smallest measure, so that twelve halves are six parts. A generator: reports progress every 20,000
+ * recipes, for showing and for cancelling between; what was found so far is in each report. Errors: nothing allowed; rules that
+ * contradict each other. Source: exhaustive search; a candidate is passed over only where a lower bound of its score and
+ * cost is already beaten.
+ */
+export function* search(problem: FinderProblem): Generator<FinderProgress, Outcome<FinderResult>> {
+  const allowed = allowedOf(problem)
+  if (!allowed.ok) return allowed
+  const { shelf, must } = allowed.value
+  const rules = problem.rules ?? {}
+  const most = Math.min(rules.maxMaterials ?? USUAL_MOST_MATERIALS, 6)
+  const parts = Math.min(rules.maxParts ?? USUAL_MOST_PARTS, 24)
+  const features = featuresOf(
+    problem,
+    shelf.map((s) => s.material),
+    shelf.map((s) => s.pricePerLitre),
+  )
+  const scorer = new Scorer(features, problem)
+  const walk = new Walk(
+    features,
+    scorer,
+    shelf,
+    rules,
+    problem.volume ?? 0,
+    parts,
+    Math.min(most, shelf.length),
+  )
+  const total = candidateCount(shelf.length, Math.min(most, shelf.length), parts, must.length)
+  const ranked = () => [...walk.best.values()].sort((a, b) => a.score - b.score || byCost(a, b))
+  let report = 0
+  for (const which of sets(shelf.length, most, must)) {
+    walk.compositions(which)
+    if (walk.tried < report) continue
+    report = walk.tried + REPORT_EVERY
+    yield { tried: walk.tried, total, best: ranked()[0] ?? null }
+  }
+  return succeed({
+    families: ranked(),
+    front: walk.front.members,
+    tried: walk.tried,
+    allowed: shelf.map((s) => s.material.material.id),
+  })
+}
+
+const byCost = (a: Candidate, b: Candidate) =>
+  (a.figures.costPerLitre || Infinity) - (b.figures.costPerLitre || Infinity) ||
+  a.parts.length - b.parts.length
+
+/** Runs a search to its end in one go. */
+export function searchAtOnce(problem: FinderProblem): Outcome<FinderResult> {
+  const run = search(problem)
+  for (;;) {
+    const step = run.next()
+    if (step.done) return step.value
+  }
+}

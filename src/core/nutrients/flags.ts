@@ -1,0 +1,81 @@
+import type { Crop } from '../data/types'
+import type { Blend } from '../mixing'
+import type { Centimetres } from '../units'
+import { relativeYield, saltZones } from './salts'
+import { averagedDose, IMMEDIATE, supplyOf, supplyOfDressings, type DressingDose } from './supply'
+
+/** Something about the feed a grower should know, as plain data with its numbers. */
+export type FeedFlag =
+  /** Much ammonium in cold mix: it turns slowly to nitrate and burns roots. */
+  | { code: 'ammonium-when-cold'; share: number; temperature: number }
+  | { code: 'boron-high'; mgPerLitre: number; limit: number }
+  | { code: 'salts-high'; where: 'mix' | 'top'; ec: number; yieldKept: number }
+  | { code: 'phosphorus-for-sensitive'; mgPerLitre: number; limit: number }
+  | { code: 'calcium-to-magnesium'; ratio: number; low: number; high: number }
+  | { code: 'dose-above-limit'; dressing: string; gramsPerLitre: number; limit: number }
+  | { code: 'drawdown-uncovered'; drawdown: number; supplied: number }
+
+/** Boron that is plenty for a litre of mix, and what hurts beans and strawberries, mg/L. Source: Bunt 1988 (from memory). */
+export const BORON_LIMIT = 1
+/** Share of dissolved nitrogen that may be ammonium below 15 C. Source: common practice, at most 40-50 %. */
+export const AMMONIUM_LIMIT = 0.5
+/** Phosphorus at which plants of the heath and protea kinds suffer, mg/L of mix. Source: Handreck & Black (from memory). */
+export const PHOSPHORUS_LIMIT = 40
+const RATIO = { low: 1.5, high: 8 } as const
+
+/** Crops of the heath family: roots made for poor acid ground. */
+export const phosphorusSensitive = (crop: Crop | undefined): boolean =>
+  crop !== undefined && /^(Vaccinium|Gaultheria|Empetrum|Rhododendron)/.test(crop.latin)
+
+/**
+ * What stands out in the feed of a fresh mix. mg per litre, dS/m, fractions, C. Sources beside each limit above.
+ * Amounts are averaged over the mix, salts are also judged in the top where something is put there.
+ */
+export function feedFlags(
+  blend: Blend,
+  doses: readonly DressingDose[],
+  mixHeight: Centimetres,
+  temperature: number,
+  crop?: Crop,
+): FeedFlag[] {
+  const flags: FeedFlag[] = []
+  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
+  const supply = supplyOf(blend, averaged, temperature)
+  const early = supply(IMMEDIATE)
+  const season = supply(140)
+  const dissolved = early.nitrogen.nitrate + early.nitrogen.ammonium + early.otherNitrogen
+  const ammonium = dissolved > 20 ? (dissolved - early.nitrogen.nitrate) / dissolved : 0
+  if (temperature < 15 && ammonium > AMMONIUM_LIMIT)
+    flags.push({ code: 'ammonium-when-cold', share: ammonium, temperature })
+  const boron = supplyOfDressings(averaged, temperature)(140).charge.boron
+  if (boron > BORON_LIMIT) flags.push({ code: 'boron-high', mgPerLitre: boron, limit: BORON_LIMIT })
+  const salts = saltZones(blend, doses, mixHeight, temperature)
+  for (const where of ['mix', 'top'] as const) {
+    const ec = salts[where]?.electricalConductivity.saturatedExtract
+    if (ec === undefined) continue
+    const p = crop?.properties
+    const yieldKept = relativeYield(ec, p?.saltThreshold.value ?? 2.5, p?.saltSlope?.value)
+    if (yieldKept < 0.9) flags.push({ code: 'salts-high', where, ec, yieldKept })
+  }
+  if (phosphorusSensitive(crop) && season.charge.phosphorus > PHOSPHORUS_LIMIT)
+    flags.push({
+      code: 'phosphorus-for-sensitive',
+      mgPerLitre: season.charge.phosphorus,
+      limit: PHOSPHORUS_LIMIT,
+    })
+  const ratio = season.charge.calcium / season.charge.magnesium
+  if (season.charge.calcium > 50 && (ratio < RATIO.low || ratio > RATIO.high))
+    flags.push({ code: 'calcium-to-magnesium', ratio, ...RATIO })
+  for (const { dressing, gramsPerLitre } of doses)
+    if (gramsPerLitre > dressing.dose.limit)
+      flags.push({
+        code: 'dose-above-limit',
+        dressing: dressing.id,
+        gramsPerLitre,
+        limit: dressing.dose.limit,
+      })
+  const first = supply(28)
+  if (first.drawdown > 20 && first.charge.nitrogen < first.drawdown)
+    flags.push({ code: 'drawdown-uncovered', drawdown: first.drawdown, supplied: first.charge.nitrogen })
+  return flags
+}

@@ -1,0 +1,45 @@
+export { nitrogenTakenBy, PERENNIAL_SEASON, seasonDays, UPTAKE_RATIO, uptakeShare } from './demand'
+export {
+  conductivityOf,
+  convertExtract,
+  EC_CLASSES,
+  ecClass,
+  GYPSUM_SOLUBILITY,
+  type EcClass,
+  type ExtractMethod,
+} from './electricalConductivity'
+export { dosesForCharge, type FeedPlan, type FeedTarget } from './feedDose'
+export { AMMONIUM_LIMIT, BORON_LIMIT, feedFlags, PHOSPHORUS_LIMIT, type FeedFlag } from './flags'
+export { ionsOf, mgPerGram, noCharge, type Charge, type Ions } from './ions'
+export {
+  chargeOfLabel,
+  doseOfLabel,
+  elementsOfLabel,
+  labelOfElements,
+  PHOSPHORUS_IN_P2O5,
+  POTASSIUM_IN_K2O,
+  type MacroCharge,
+} from './labels'
+export {
+  leachingRequirement,
+  relativeYield,
+  saltBand,
+  saltLimit,
+  saltsOf,
+  saltZones,
+  type SaltState,
+} from './salts'
+export { FED, feedingSeason, type Fed, type Feeding, type FeedingInput, type FeedingWeek } from './season'
+export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'
+export {
+  availability,
+  averagedDose,
+  IMMEDIATE,
+  type DressingDose,
+  type Place,
+  supplyOf,
+  supplyOfDressings,
+  supplyOfParts,
+  type Released,
+  type Supply,
+} from './supply'

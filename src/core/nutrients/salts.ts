@@ -1,0 +1,102 @@
+import type { Band, CropProperties } from '../data/types'
+import type { Blend } from '../mixing'
+import type { Centimetres, Fraction } from '../units'
+import {
+  conductivityOf,
+  convertExtract,
+  type ExtractMethod,
+  GYPSUM_SOLUBILITY,
+} from './electricalConductivity'
+import { ionsOf } from './ions'
+import { averagedDose, IMMEDIATE, supplyOfDressings, type DressingDose } from './supply'
+
+/** Salts of one zone of the mix soon after watering-in. */
+export interface SaltState {
+  /** dS/m at 25 C by each extract. */
+  electricalConductivity: Record<ExtractMethod, number>
+  /** Of which from the parts themselves, dS/m in the saturated extract. */
+  fromParts: number
+  /** From dressings, dS/m in the saturated extract. */
+  fromDressings: number
+}
+
+/**
+ * Electrical conductivity of a mix with its dressings, three days after watering-in.
+ *
+ * What dressings have given up is dissolved in the water of a saturated extract, taken as all pores of the blend full;
+ * gypsum only as far as it dissolves. Parts bring their own salts (see `blend`). Doses are g per litre of the zone.
+ * Answer: dS/m. Range: fresh mix, before leaching. Source: `conductivityOf`; saturated media extract, Warncke 1986.
+ */
+export function saltsOf(blend: Blend, doses: readonly DressingDose[], temperature = 20): SaltState {
+  const now = doses.filter((d) => d.place?.kind !== 'heldBack')
+  const { charge, nitrogen, otherNitrogen } = supplyOfDressings(now, temperature)(IMMEDIATE)
+  // Meal and urea turn to ammonium first.
+  const ions = ionsOf(charge, { ...nitrogen, ammonium: nitrogen.ammonium + otherNitrogen })
+  for (const ion of Object.keys(ions) as (keyof typeof ions)[]) ions[ion] /= blend.totalPorosity
+  const most = Math.min(ions.calcium, ions.sulfate)
+  if (most > GYPSUM_SOLUBILITY) {
+    ions.calcium -= most - GYPSUM_SOLUBILITY
+    ions.sulfate -= most - GYPSUM_SOLUBILITY
+  }
+  const fromDressings = conductivityOf(ions)
+  const saturatedExtract = blend.electricalConductivity + fromDressings
+  const as = (to: ExtractMethod) => convertExtract(saturatedExtract, 'saturatedExtract', to)
+  return {
+    electricalConductivity: {
+      saturatedExtract,
+      oneToTwo: as('oneToTwo'),
+      pourThrough: as('pourThrough'),
+    },
+    fromParts: blend.electricalConductivity,
+    fromDressings,
+  }
+}
+
+/** Salts averaged over the mix, and in the top where some dressing is put there. */
+export function saltZones(
+  blend: Blend,
+  doses: readonly DressingDose[],
+  mixHeight: Centimetres,
+  temperature = 20,
+) {
+  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
+  const inTop = doses.some((d) => d.place?.kind === 'top')
+  return {
+    mix: saltsOf(blend, averaged, temperature),
+    top: inTop ? saltsOf(blend, doses, temperature) : null,
+  }
+}
+
+/**
+ * Yield left at a salinity, fraction: 1 up to the threshold, then falling straight by `slope` per dS/m, never below 0.
+ * dS/m of saturated extract. Without a known slope a tenth per dS/m is taken (our assumption, middle of the published).
+ * Source: Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115-134.
+ */
+export function relativeYield(ec: number, threshold: number, slope = 0.1): Fraction {
+  return Math.min(1, Math.max(0, 1 - slope * Math.max(0, ec - threshold)))
+}
+
+/** Salinity at which a crop keeps a share of its yield, dS/m. */
+export function saltLimit(
+  crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>,
+  yieldKept = 0.9,
+): number {
+  return crop.saltThreshold.value + (1 - yieldKept) / (crop.saltSlope?.value ?? 0.1)
+}
+
+/** EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m. */
+export const saltBand = (crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>): Band => ({
+  low: 0.75,
+  high: Math.max(1.5, saltLimit(crop)),
+})
+
+/**
+ * Share of the water given that must drain away to hold the salts of the root zone at a limit.
+ *   LR = ECw / (5 ECe - ECw)
+ * ECw of the water, ECe the crop's limit, dS/m. Answer: fraction, 1 where no leaching is enough.
+ * Source: Rhoades 1974, as in Ayers & Westcot 1985, FAO Irrigation and Drainage Paper 29 rev. 1, eq. 9.
+ */
+export function leachingRequirement(waterEc: number, limit: number): Fraction {
+  const room = 5 * limit - waterEc
+  return room > waterEc ? waterEc / room : 1
+}

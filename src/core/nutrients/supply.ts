@@ -1,0 +1,165 @@
+import { q10Factor, releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
+import { ELEMENTS, type Dressing, type MaterialFamily } from '../data/types'
+import type { Blend } from '../mixing'
+import type { Centimetres, Days, Fraction } from '../units'
+import { mgPerGram, noCharge, type Charge, type DissolvedNitrogen } from './ions'
+
+/** Where a dressing goes. What is held back is put on later and counts for nothing yet. */
+export type Place =
+  { kind: 'throughout' } | { kind: 'top'; depth: Centimetres } | { kind: 'heldBack'; from: Days }
+
+/** A dressing with its dose, g per litre of the mix it goes into. */
+export interface DressingDose {
+  dressing: Dressing
+  gramsPerLitre: number
+  place?: Place
+}
+
+/** Days within which what is released counts as immediate. */
+export const IMMEDIATE: Days = 3
+
+const MINERAL: readonly MaterialFamily[] = ['soil', 'sand', 'aggregate', 'perlite', 'vermiculite', 'mineral']
+
+/**
+ * Share of a part's P, K, Ca and Mg that plants can have: at once, and more over a season of 20 weeks. Organic parts are
+ * analysed in all; soils and sands as available; vermiculite, zeolite and rock dust in all, most of it locked.
+ * Source: our assumption on common practice: potassium of compost and manure nearly all soluble, phosphorus a fifth at
+ * once and as much again in a season.
+ */
+export function availability(family: MaterialFamily): Record<'atOnce' | 'later', Charge> {
+  const of = (p: number, k: number, ca: number, mg: number): Charge => ({
+    ...noCharge(),
+    phosphorus: p,
+    potassium: k,
+    calcium: ca,
+    magnesium: mg,
+  })
+  if (family === 'soil' || family === 'sand')
+    return { atOnce: of(0.5, 0.5, 0.1, 0.1), later: of(0.5, 0.5, 0.2, 0.2) }
+  if (family === 'vermiculite') return { atOnce: of(0, 0.03, 0, 0.01), later: of(0, 0.1, 0, 0.02) }
+  if (MINERAL.includes(family)) return { atOnce: of(0, 0.01, 0, 0), later: of(0.01, 0.02, 0.01, 0.01) }
+  return { atOnce: of(0.2, 0.85, 0.1, 0.2), later: of(0.2, 0.1, 0.2, 0.3) }
+}
+
+/** Share of a compost's or manure's nitrogen that is mineral on the first day. Source: our assumption, 1-5 % usual. */
+const MINERAL_NITROGEN: Partial<Record<MaterialFamily, Fraction>> = { compost: 0.03, manure: 0.05 }
+/** Days of the season the tables' first-season nitrogen is counted over, at 20 C. */
+export const TABLE_SEASON: Days = 140
+/** Rates of the parts' own nitrogen, per day at 20 C: rot of compost, and hunger of fresh wood. Q10 2. Source: our assumption. */
+const MINERALISES = 0.015
+const IMMOBILISES = 0.05
+
+/** What has come into reach by a day, mg per litre of blend. */
+export interface Released {
+  charge: Charge
+  nitrogen: DissolvedNitrogen
+  /** Nitrogen of urea not yet turned, or on its way out of meal: in reach within days. mg/L, already in `charge`. */
+  otherNitrogen: number
+  /** Nitrogen tied up by rotting bark, wood and hulls, mg/L; not yet taken off `charge`. */
+  drawdown: number
+}
+
+/** Grams of a dressing per litre averaged over all the mix, for what a place holds. */
+export const averagedDose = (dose: DressingDose, mixHeight: Centimetres): number => {
+  const place = dose.place ?? { kind: 'throughout' }
+  if (place.kind === 'throughout') return dose.gramsPerLitre
+  if (place.kind === 'heldBack') return dose.gramsPerLitre
+  return dose.gramsPerLitre * Math.min(1, place.depth / mixHeight)
+}
+
+/** What comes into reach over time, mg per litre of blend. */
+export type Supply = (day: Days) => Released
+
+const nothing = (): Released => ({
+  charge: noCharge(),
+  nitrogen: { nitrate: 0, ammonium: 0 },
+  otherNitrogen: 0,
+  drawdown: 0,
+})
+
+/** Nutrients dressings give up at a temperature (C), mg per litre of blend by the day; doses already averaged. */
+export function supplyOfDressings(doses: readonly DressingDose[], temperature: number): Supply {
+  const each = doses.map(({ dressing, gramsPerLitre, place }) => ({
+    from: place?.kind === 'heldBack' ? place.from : 0,
+    curve: releaseCurve(dressing.release, temperature),
+    forms: dressing.nitrogenForms,
+    holds: ELEMENTS.filter((e) => dressing.analysis[e]).map(
+      (e) => [e, gramsPerLitre * mgPerGram(dressing, e)] as const,
+    ),
+    nitrogen: gramsPerLitre * mgPerGram(dressing, 'nitrogen'),
+  }))
+  return (day) => {
+    const sum = nothing()
+    for (const d of each) {
+      const share = shareReleased(d.curve, day - d.from)
+      for (const [e, mg] of d.holds) sum.charge[e] += mg * share
+      if (!d.forms) continue
+      sum.nitrogen.nitrate += d.nitrogen * share * d.forms.nitrate
+      sum.nitrogen.ammonium += d.nitrogen * share * d.forms.ammonium
+      sum.otherNitrogen += d.nitrogen * share * (d.forms.urea + d.forms.organic)
+    }
+    return sum
+  }
+}
+
+/**
+ * Nutrients the parts themselves give up, and the nitrogen they take, at a temperature (C), mg per litre of blend by the day.
+ *
+ *   N(t)    = N_season (1 - exp(-k t)) / (1 - exp(-140 k)),  k = 0.015 Q/day        where a part gives
+ *   draw(t) = |N_season| (1 - exp(-k t)),                    k = 0.05 Q/day         where it takes
+ *
+ * Source: first-season figures of the tables (Handreck 1992; Gale et al. 2006; Hartz et al. 2000, as named there); the rates
+ * are our assumption: half of a draw within a fortnight, most of a gift spread over the season.
+ */
+export function supplyOfParts(blend: Blend, temperature: number): Supply {
+  const kept = 1 - blend.blendingLoss
+  const warmth = q10Factor(2, temperature, 20)
+  const atOnce = nothing()
+  const later = noCharge()
+  let given = 0
+  let taken = 0
+  for (const { material, share } of blend.shares) {
+    const p = material.properties
+    const perLitre = (share / kept) * p.dryBulkDensity.value * 1e6
+    const reach = availability(material.family)
+    for (const e of ['phosphorus', 'potassium', 'calcium', 'magnesium'] as const) {
+      atOnce.charge[e] += perLitre * p[e].value * reach.atOnce[e]
+      later[e] += perLitre * p[e].value * reach.later[e]
+    }
+    const mineral = perLitre * p.nitrogen.value * (MINERAL_NITROGEN[material.family] ?? 0)
+    atOnce.nitrogen.nitrate += mineral
+    atOnce.charge.nitrogen += mineral
+    const own = (share / kept) * (p.nitrogenFirstSeason?.value ?? 0)
+    if (own > 0) given += own
+    else taken -= own
+  }
+  return (day) => {
+    const gives = (1 - Math.exp(-MINERALISES * warmth * day)) / (1 - Math.exp(-MINERALISES * TABLE_SEASON))
+    const season = Math.min(1, gives)
+    const charge = { ...atOnce.charge }
+    for (const e of ['phosphorus', 'potassium', 'calcium', 'magnesium'] as const)
+      charge[e] += later[e] * season
+    charge.nitrogen += given * gives
+    return {
+      charge,
+      nitrogen: { ...atOnce.nitrogen },
+      otherNitrogen: given * gives,
+      drawdown: taken * (1 - Math.exp(-IMMOBILISES * warmth * day)),
+    }
+  }
+}
+
+/** Parts and dressings together. */
+export function supplyOf(blend: Blend, doses: readonly DressingDose[], temperature: number): Supply {
+  const parts = supplyOfParts(blend, temperature)
+  const dressings = supplyOfDressings(doses, temperature)
+  return (day) => {
+    const a = parts(day)
+    const b = dressings(day)
+    for (const e of ELEMENTS) a.charge[e] += b.charge[e]
+    a.nitrogen.nitrate += b.nitrogen.nitrate
+    a.nitrogen.ammonium += b.nitrogen.ammonium
+    a.otherNitrogen += b.otherNitrogen
+    return a
+  }
+}

@@ -1,0 +1,37 @@
+import type { Evaluation } from '../evaluate'
+
+/** The single numbers of an evaluation by name, in core units: what gets a range, what is compared, what is exported. */
+export function figuresOf(e: Evaluation): Record<string, number> {
+  const figures: Record<string, number> = {
+    blendingLoss: e.blend.blendingLoss,
+    dryBulkDensity: e.blend.dryBulkDensity,
+    totalPorosity: e.mix.totalPorosity,
+    containerCapacity: e.mix.containerCapacity,
+    airFilledPorosity: e.mix.airFilledPorosity,
+    easilyAvailableWater: e.mix.easilyAvailableWater,
+    waterBufferingCapacity: e.mix.waterBufferingCapacity,
+    pH: e.lime.pH,
+    pHAtSeasonsEnd: e.acidity.at(-1)!.pH,
+    residualLime: e.lime.residual,
+    electricalConductivity: e.salts.mix.electricalConductivity.saturatedExtract,
+    dryWeight: e.weights.dry,
+    drainedWeight: e.weights.drained,
+    saturatedWeight: e.weights.saturated,
+    floorLoad: e.weights.floorLoad,
+  }
+  if (e.salts.top) figures.electricalConductivityTop = e.salts.top.electricalConductivity.saturatedExtract
+  for (const s of e.seasons) {
+    figures[`slumpAfterYear${s.years}`] = s.slump
+    figures[`airFilledPorosityAfterYear${s.years}`] = s.airFilledPorosity
+  }
+  const g = e.growing
+  if (g) {
+    figures.earlyNitrogen = g.feeding.earlyNitrogen
+    figures.nitrogenDrawdown = g.feeding.drawdown
+    figures.nitrogenMet = g.feeding.nitrogenMet
+    figures.nitrogenToFeed = g.feeding.nitrogenToFeed
+    figures.tippingWind = g.tippingWind
+    g.watering.forEach((w, i) => (figures[`daysBetweenWaterings${i + 1}`] = w.days.value))
+  }
+  return figures
+}
