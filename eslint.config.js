@@ -24,7 +24,7 @@ export default ts.config(
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser }, globals: globals.browser },
   },
-  { files: ['scripts/**', 'server/**', '*.config.*', 'e2e/**', 'bench/**'], languageOptions: { globals: globals.node } },
+  { files: ['scripts/**', 'server/**', 'cli/**', '*.config.*', 'e2e/**', 'bench/**'], languageOptions: { globals: globals.node } },
   { files: ['src/**/*.ts'], languageOptions: { globals: globals.browser } },
   {
     rules: {

@@ -3,5 +3,5 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-  test: { include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node' },
+  test: { include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node' },
 })

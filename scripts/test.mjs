@@ -30,6 +30,7 @@ step('Format', bin('prettier'), [
   'warn',
   'src',
   'server',
+  'cli',
   'e2e',
   'scripts',
   'bench',

@@ -31,7 +31,7 @@ export function ensureInstalled() {
   const mark = join('node_modules', '.open-bed-lock')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return
   console.log('Installing packages (once) …')
-  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0)
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: ['ignore', 2, 2] }) !== 0)
     stop('The packages could not be installed. Is the package registry reachable?')
   writeFileSync(mark, wanted)
 }
@@ -42,9 +42,21 @@ function newest(path) {
   return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))))
 }
 
+/** True when every output is there and newer than every source. */
+function fresh(outputs, sources) {
+  if (!outputs.every(existsSync)) return false
+  const built = Math.min(...outputs.map((o) => statSync(o).mtimeMs))
+  return built > Math.max(...sources.filter(existsSync).map(newest))
+}
+
+/** A build whose own words go to stderr, so that they never mix with an answer. */
+function build(what, args) {
+  if (run(bin('vite'), ['build', ...args, '--logLevel', 'error'], { stdio: ['ignore', 2, 2] }) !== 0)
+    stop(`${what} could not be built.`)
+}
+
 /** Builds the app and its server when there is no build or a source is newer. */
 export function ensureBuilt() {
-  const outputs = ['dist/index.html', 'dist-server/main.js']
   const sources = [
     'src',
     'server',
@@ -54,14 +66,18 @@ export function ensureBuilt() {
     'vite.server.config.ts',
     'package-lock.json',
   ]
-  if (outputs.every(existsSync)) {
-    const built = Math.min(...outputs.map((o) => statSync(o).mtimeMs))
-    if (built > Math.max(...sources.filter(existsSync).map(newest))) return
-  }
+  if (fresh(['dist/index.html', 'dist-server/main.js'], sources)) return
   console.log('Building the app …')
-  if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) stop('The app could not be built.')
-  if (run(bin('vite'), ['build', '-c', 'vite.server.config.ts', '--logLevel', 'warn']) !== 0)
-    stop('The server could not be built.')
+  build('The app', [])
+  build('The server', ['-c', 'vite.server.config.ts'])
+}
+
+/** Builds the headless door when there is none or a source is newer. */
+export function ensureCoreBuilt() {
+  const sources = ['src/core', 'src/model', 'src/text', 'cli', 'vite.core.config.ts', 'package-lock.json']
+  if (fresh(['dist-core/core.js', 'dist-core/formats.js'], sources)) return
+  console.log('Building the core …')
+  build('The core', ['-c', 'vite.core.config.ts'])
 }
 
 const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']

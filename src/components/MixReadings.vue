@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Band } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import type { Container } from '@/core/geometry'
+import type { LikelyRange } from '@/core/ranges'
 import { containerProfile, dryingLimits } from '@/core/water'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import type { VesselKind } from '@/model/schemas'
@@ -18,8 +19,10 @@ import {
 } from '@/text/units'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { evaluation, bands, cropName, container, units, vesselKind } = defineProps<{
+const { evaluation, ranges, bands, cropName, container, units, vesselKind } = defineProps<{
   evaluation: Evaluation
+  /** Likely ranges by figure; null while they are being drawn. */
+  ranges: Record<string, LikelyRange> | null
   bands: { airFilledPorosity: Band; easilyAvailableWater: Band; pH: Band }
   cropName: string | null
   container: Container
@@ -86,6 +89,21 @@ const pH = computed(() => {
   } as const
 })
 
+/** "likely 14–21 %": where eight in ten sets of such materials would come out. Empty until the draws are in. */
+function likely(figure: string, write: (x: number) => string): string {
+  const range = ranges?.[figure]
+  if (!range) return ''
+  const [low, high] = [write(range.low), write(range.high)]
+  const unit = /[^\d.,]*$/.exec(low)?.[0] ?? ''
+  return low === high
+    ? `likely ${low}`
+    : `likely ${high.endsWith(unit) ? low.slice(0, low.length - unit.length) : low}–${high}`
+}
+const span = (figure: string, place: (x: number) => number) => {
+  const range = ranges?.[figure]
+  return range ? { from: place(range.low), to: place(range.high) } : null
+}
+
 /** The same mix in straight pots of other depths: the lesson of the container. */
 const depths = computed(() =>
   [8, 15, 30, 60].map((depth) => ({
@@ -127,6 +145,8 @@ const wide = computed(() => vesselKind === 'raisedBed')
       :wanted="`${who} ${percentBand(bands.airFilledPorosity)}`"
       :position="air.value / AIR_SCALE"
       :band="{ from: bands.airFilledPorosity.low / AIR_SCALE, to: bands.airFilledPorosity.high / AIR_SCALE }"
+      :likely="span('airFilledPorosity', (x) => x / AIR_SCALE)"
+      :likely-text="likely('airFilledPorosity', percentText)"
       :verdict="air.verdict"
       :advice="air.advice"
     >
@@ -160,6 +180,8 @@ const wide = computed(() => vesselKind === 'raisedBed')
               to: bands.easilyAvailableWater.high / WATER_SCALE,
             }
       "
+      :likely="span('easilyAvailableWater', (x) => x / WATER_SCALE)"
+      :likely-text="likely('easilyAvailableWater', percentText)"
       :verdict="water.verdict"
       :advice="water.advice"
     >
@@ -183,6 +205,8 @@ const wide = computed(() => vesselKind === 'raisedBed')
       :wanted="`${who} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`"
       :position="onPH(pH.value)"
       :band="{ from: onPH(bands.pH.low), to: onPH(bands.pH.high) }"
+      :likely="span('pH', onPH)"
+      :likely-text="likely('pH', pHText)"
       :verdict="pH.verdict"
       :advice="pH.advice"
     >
@@ -208,6 +232,11 @@ const wide = computed(() => vesselKind === 'raisedBed')
       "
       :position="null"
       :band="null"
+      :likely-text="
+        wide
+          ? likely('floorLoad', (x) => loadText(x, units))
+          : likely('drainedWeight', (x) => weightText(x, units))
+      "
       verdict="plain"
     >
       <p>
@@ -226,6 +255,7 @@ const wide = computed(() => vesselKind === 'raisedBed')
       wanted="of what you measure"
       :position="null"
       :band="null"
+      :likely-text="likely('blendingLoss', percentText)"
       verdict="plain"
     >
       <p>

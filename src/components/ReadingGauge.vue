@@ -11,6 +11,8 @@ const {
   band,
   verdict,
   advice = '',
+  likely = null,
+  likelyText = null,
 } = defineProps<{
   label: string
   /** The field's own term. */
@@ -23,6 +25,10 @@ const {
   band: { from: number; to: number } | null
   verdict: 'good' | 'low' | 'high' | 'plain'
   advice?: string
+  /** The range eight sets of materials in ten fall in, on the scale; null while it is not known. */
+  likely?: { from: number; to: number } | null
+  /** The same in words, "likely 14-21 %". An empty text keeps its place free; null takes none. */
+  likelyText?: string | null
 }>()
 
 const VERDICTS = {
@@ -44,7 +50,10 @@ const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
       >
     </div>
     <div class="line">
-      <strong class="figure">{{ value }}</strong>
+      <span class="value"
+        ><strong class="figure">{{ value }}</strong>
+        <span v-if="likelyText !== null" class="likely">{{ likelyText || '\u00a0' }}</span></span
+      >
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">
@@ -52,6 +61,11 @@ const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
         v-if="band"
         class="band"
         :style="{ left: percent(band.from), width: percent(band.to - band.from) }"
+      />
+      <span
+        v-if="likely"
+        class="likely-span"
+        :style="{ left: percent(likely.from), width: percent(likely.to - likely.from) }"
       />
       <span class="needle glide" :style="{ left: percent(position) }" />
     </div>
@@ -83,6 +97,20 @@ const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
   font-size: 1.5rem;
   line-height: 1.15;
   white-space: nowrap;
+}
+.likely {
+  display: block;
+  color: var(--ink-soft);
+  font-size: 0.86rem;
+  line-height: 1.2;
+  white-space: nowrap;
+}
+.likely-span {
+  position: absolute;
+  top: 3px;
+  height: 3px;
+  background: var(--ink);
+  opacity: 0.75;
 }
 .wanted {
   color: var(--ink-soft);

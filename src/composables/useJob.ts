@@ -1,9 +1,9 @@
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { computed, toRaw, toValue, type MaybeRefOrGetter } from 'vue'
 import { CROPS } from '@/core/data'
 import { fillOf } from '@/core/geometry'
 import { changesOf } from '@/model/commands'
 import { jobOf } from '@/model/garden'
-import { bandsFor, containerOf, evaluateJob, materialById, quantitiesOf } from '@/model/reckoning'
+import { bandsFor, containerOf, evaluateJob, inputOfJob, materialById, quantitiesOf } from '@/model/reckoning'
 import type { Vessel } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
@@ -19,6 +19,12 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   const container = computed(() => (job.value ? containerOf(job.value.vessel) : null))
   const fill = computed(() => (container.value ? fillOf(container.value) : null))
   const evaluation = computed(() => (job.value ? evaluateJob(job.value) : null))
+  /** The mix as plain data, for drawing its ranges; null where it cannot be worked out. */
+  const mixInput = computed(() => {
+    // Reading the evaluation is what follows changes; a proxy could not cross to the worker.
+    const input = job.value && evaluation.value?.ok ? inputOfJob(toRaw(job.value)) : null
+    return input?.ok ? input.value : null
+  })
   const quantities = computed(() => (job.value ? quantitiesOf(job.value) : null))
   const materials = computed(() => (job.value?.parts ?? []).flatMap((p) => materialById(p.materialId) ?? []))
 
@@ -46,6 +52,7 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     container,
     fill,
     evaluation,
+    mixInput,
     quantities,
     materials,
     setVessel,

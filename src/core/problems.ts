@@ -18,6 +18,9 @@ export type Problem =
   | { code: 'target-above-lime-ceiling'; target: number; reachable: number; limit: number }
   | { code: 'vessel-too-small'; vessel: number; smallest: number }
   | { code: 'amount-negative'; field: string; value: number }
+  | { code: 'unknown-dressing'; dressing: string }
+  | { code: 'unknown-crop'; crop: string }
+  | { code: 'part-not-measurable'; material: string; value: number }
   | { code: 'unknown-mix'; mix: string }
   | { code: 'mix-contains-itself'; path: string[] }
   | { code: 'unknown-family'; family: string }

@@ -1,6 +1,6 @@
 import { limeForTarget, type LimeChoice } from '@/core/chemistry'
 import { LIMES, MATERIALS, type Crop, type Material } from '@/core/data'
-import { evaluate, type Evaluation } from '@/core/evaluate'
+import { evaluate, FULL_EFFORT, type Effort, type Evaluation, type MixInContainer } from '@/core/evaluate'
 import type { Container } from '@/core/geometry'
 import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
@@ -47,23 +47,38 @@ function blendParts(parts: { materialId: string; amount: number }[]): Outcome<Bl
   return succeed(list)
 }
 
-/** The mix of a job in its container. `amounts` stands in for the recipe when judging what was really measured. */
-export function evaluateJob(
+/** A job's mix as the core takes it. `amounts` stands in for the recipe when judging what was really measured. */
+export function inputOfJob(
   job: Job,
   amounts = job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })),
-): Outcome<Evaluation> {
+): Outcome<MixInContainer> {
   const parts = blendParts(amounts)
   if (!parts.ok) return parts
-  const limes = limeChoice(job.lime)
   const grams = limeGramsPerLitre(job)
   if (!grams.ok) return grams
-  const answer = evaluate({
-    container: containerOf(job.vessel),
-    parts: parts.value,
-    limes,
-    limeGramsPerLitre: grams.value,
-  })
-  return answer.ok ? succeed(answer.value, ...answer.notes, ...grams.notes) : answer
+  return succeed(
+    {
+      container: containerOf(job.vessel),
+      parts: parts.value,
+      limes: limeChoice(job.lime),
+      limeGramsPerLitre: grams.value,
+    },
+    ...grams.notes,
+  )
+}
+
+/** As finely as a screen shows; later years are not on any screen yet. */
+const ON_SCREEN: Effort = { ...FULL_EFFORT, years: [] }
+
+/** The mix of a job in its container. */
+export function evaluateJob(
+  job: Job,
+  amounts?: { materialId: string; amount: number }[],
+): Outcome<Evaluation> {
+  const input = inputOfJob(job, amounts)
+  if (!input.ok) return input
+  const answer = evaluate(input.value, ON_SCREEN)
+  return answer.ok ? succeed(answer.value, ...answer.notes, ...input.notes) : answer
 }
 
 /** Lime for the recipe by its setting, g per litre of blended mix. */

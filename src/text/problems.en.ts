@@ -30,6 +30,7 @@ const FIELD_NAMES: Record<string, string> = {
   limeGramsPerLitre: 'amount of lime',
   moundHeight: 'mound',
   thickness: 'layer below',
+  rootBalls: 'volume of root balls',
   label: 'sum of the label’s numbers',
   nitrogenForms: 'sum of the forms of nitrogen',
   longevityMonths: 'longevity in months',
@@ -124,6 +125,18 @@ const TEXTS: Texts = {
   'amount-negative': (p, u) => ({
     why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, below nothing.`,
     fix: 'Type 0 or more.',
+  }),
+  'unknown-dressing': (p) => ({
+    why: `“${p.dressing}” is not a lime, fertilizer or other dressing in the tables.`,
+    fix: 'Check its id, or describe it from its label.',
+  }),
+  'unknown-crop': (p) => ({
+    why: `“${p.crop}” is not a crop in the tables.`,
+    fix: 'Check its id, or leave the crop out and give the bands wanted.',
+  }),
+  'part-not-measurable': (p) => ({
+    why: `${plainNumber(p.value)} parts of ${p.material} cannot be measured with a bucket.`,
+    fix: 'Use whole, half, third or quarter parts.',
   }),
   'unknown-mix': (p) => ({
     why: `The recipe asks for a mix called “${p.mix}”, which is not there.`,

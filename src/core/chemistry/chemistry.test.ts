@@ -83,8 +83,9 @@ describe('lime, against practice', () => {
     basis: 'published',
     unit: 'pH',
     expected: 5.5,
-    // The source's peat and its pH are recalled, not read: half a unit, as told in docs/method.
-    tolerance: 0.5,
+    tolerance: 0.3,
+    missed:
+      'The recalled figures for peat contradict each other: 5 g/L in pure peat is to give 5.8 or more (common practice), these 6 g per litre of peat 5.5. His peat may have held on to pH more, or been read sooner.',
     computed: () => limeAt(mixOf({ peat_medium: 3, sand_sharp: 1 }), half, 4.5).pH,
   })
   outsideCheck({

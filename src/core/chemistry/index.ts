@@ -32,3 +32,4 @@ export {
   type ReleaseCurve,
 } from './release'
 export { solveDose } from './solveDose'
+export { equivalentAcidity } from './pierre'

@@ -1,3 +1,4 @@
+import { equivalentAcidity } from '../chemistry/pierre'
 import { elementsOfLabel } from '../nutrients/labels'
 import { fail, succeed, type Outcome } from '../outcome'
 import { DRESSINGS } from './dressings'
@@ -29,17 +30,17 @@ export interface OwnDressing {
 }
 
 const stated = (value: number, spread: number, kind: 'measured' | 'estimated', source: string): Property => ({
-  low: value * (1 - spread),
+  low: value - spread * Math.abs(value),
   value,
-  high: value * (1 + spread),
+  high: value + spread * Math.abs(value),
   source,
   kind,
   confidence: kind === 'measured' ? 'medium' : 'low',
 })
 
 /**
- * A whole dressing from its label. N, P and K are the label's, within a twentieth; release, forms of nitrogen, acidity and salt
- * come from the row of its family nearest in nitrogen, acidity scaled to the nitrogen it has, doses scaled by how much stronger it is
+ * A whole dressing from its label. N, P and K are the label's, within a twentieth; release and forms of nitrogen
+ * come from the row of its family nearest in analysis, acidity from the analysis by Pierre's convention, doses scaled by how much stronger it is
  * than that row. What is estimated says so. Errors: an unknown family; numbers below nought or over a hundred in all; forms of
  * nitrogen that do not make one; a longevity not above nought. Source: our assumption.
  */
@@ -63,7 +64,6 @@ export function completeDressing(own: OwnDressing): Outcome<Dressing> {
   for (const [name, value] of Object.entries({ ...e, ...own.analysis }) as [Element, number][])
     if (value > 0) analysis[name] = stated(value, 0.05, 'measured', 'measured-by-you')
   const hasNitrogen = e.nitrogen > 0
-  const kinNitrogen = kin.analysis.nitrogen?.value ?? 0
   const strength = strengthOf(e) / Math.max(strengthOf({ ...zero, ...valuesOf(kin) }), 1e-3)
   const dose = (x: number) => (strength > 0 ? x / strength : x)
   const release: Release =
@@ -81,10 +81,7 @@ export function completeDressing(own: OwnDressing): Outcome<Dressing> {
       : null,
     release,
     lime: null,
-    acidity:
-      kin.acidity && kinNitrogen > 0
-        ? stated((kin.acidity.value * e.nitrogen) / kinNitrogen, 0.4, 'estimated', source)
-        : null,
+    acidity: stated(equivalentAcidity(analysis), 0.3, 'estimated', 'pierre-1933'),
     saltIndex: null,
     bulkDensity: own.bulkDensity
       ? stated(own.bulkDensity, 0.1, 'measured', 'measured-by-you')

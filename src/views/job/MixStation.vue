@@ -13,6 +13,7 @@ import MixReadings from '@/components/MixReadings.vue'
 import PartList from '@/components/PartList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { useJob } from '@/composables/useJob'
+import { useRanges } from '@/composables/useRanges'
 import { MATERIALS } from '@/core/data'
 import { STEPS, type StepName } from '@/core/mixing'
 import { materialById } from '@/model/reckoning'
@@ -23,7 +24,8 @@ import { percentText, pHText, weightText } from '@/text/units'
 import { LIFT_LIMIT } from '@/core/weight'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, crop, bands, units, container, evaluation, fill, beside } = useJob(() => jobId)
+const { garden, job, crop, bands, units, container, evaluation, mixInput, fill, beside } = useJob(() => jobId)
+const ranges = useRanges(mixInput)
 const router = useRouter()
 const picking = ref(false)
 
@@ -159,6 +161,7 @@ onKeyStroke('/', (event) => {
       <template v-if="answer">
         <MixReadings
           :evaluation="answer"
+          :ranges="ranges"
           :bands="bands"
           :crop-name="crop?.name ?? null"
           :container="container"

@@ -1,0 +1,46 @@
+import { isCaseName, runCase } from '../src/model/run'
+import { CASES } from '../src/model/cases'
+import { noteText, problemText } from '../src/text/problems.en'
+
+/** Exit code for a case that cannot be worked out. */
+const UNUSABLE = 2
+
+/** Seven figures are more than any of it is worth, and enough to hold one answer against another. */
+const short = (_key: string, value: unknown) =>
+  typeof value === 'number' ? Number(value.toPrecision(7)) : value
+
+/**
+ * One run of the headless door: a command, the text of a case, and where lines go. Gives the exit code.
+ * The answer is one JSON object on `out`; anything wrong is one line on `err`, and nothing on `out`.
+ */
+export function main(
+  command: string | undefined,
+  text: string,
+  out: (s: string) => void,
+  err: (s: string) => void,
+): number {
+  const names = Object.keys(CASES).join('|')
+  if (command === undefined || !isCaseName(command)) {
+    err(`core: say what to do: npm run --silent core -- ${names} < case.json`)
+    return UNUSABLE
+  }
+  let input: unknown
+  try {
+    input = JSON.parse(text)
+  } catch (error) {
+    err(`core ${command}: the case is not JSON: ${(error as Error).message.replaceAll('\n', ' ')}`)
+    return UNUSABLE
+  }
+  const answer = runCase(command, input)
+  if (answer.ok) {
+    const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
+    out(`${JSON.stringify({ command, ...answer.value, notes }, short, 2)}\n`)
+    return 0
+  }
+  if ('misfit' in answer) err(`core ${command}: ${answer.misfit.where}: ${answer.misfit.message}`)
+  else {
+    const { why, fix } = problemText(answer.problem, 'metric')
+    err(`core ${command}: ${why} ${fix}`)
+  }
+  return UNUSABLE
+}

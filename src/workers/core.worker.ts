@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { makeCoreApi } from './coreApi'
+
+expose(makeCoreApi())

@@ -1,0 +1,79 @@
+import {
+  inTheWay,
+  search,
+  type FinderProblem,
+  type FinderProgress,
+  type FinderResult,
+  type Relaxation,
+} from '../core/finder'
+import { succeed, type Outcome } from '../core/outcome'
+import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
+import { drive } from './drive'
+
+/** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
+export type RangesAnswer = Omit<Ranged, 'best'>
+
+/** Told now and then: share done, or the finder's own progress. */
+export type Tell<P> = (progress: P) => void
+
+/** A pause that lets waiting messages in. A message of our own comes after all that wait; a timer would wait for longer. */
+function messageTurn(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      resolve()
+    }
+    port2.postMessage(null)
+  })
+}
+
+/**
+ * Long computations, each under a number of the caller's. Takes and gives plain data only; null means cancelled.
+ * Runs wherever it is made: in the worker, or in a test.
+ */
+export function makeCoreApi() {
+  const cancelled = new Set<number>()
+  async function run<P, R>(task: number, steps: Generator<P, R>, tell?: Tell<P>): Promise<R | null> {
+    try {
+      return await drive(steps, {
+        onProgress: tell,
+        isCancelled: () => cancelled.has(task),
+        pause: messageTurn,
+        now: () => performance.now(),
+      })
+    } finally {
+      cancelled.delete(task)
+    }
+  }
+  return {
+    cancel(task: number): void {
+      cancelled.add(task)
+    },
+    async ranges(
+      task: number,
+      request: RangeRequest,
+      tell?: Tell<number>,
+    ): Promise<Outcome<RangesAnswer> | null> {
+      const answer = await run(task, withRanges(request), tell)
+      if (!answer?.ok) return answer
+      const { figures, ranges, readings, learned, draws, effective } = answer.value
+      return succeed({ figures, ranges, readings, learned, draws, effective }, ...answer.notes)
+    },
+    find(
+      task: number,
+      problem: FinderProblem,
+      tell?: Tell<FinderProgress>,
+    ): Promise<Outcome<FinderResult> | null> {
+      return run(task, search(problem), tell)
+    },
+    inTheWay(
+      task: number,
+      problem: FinderProblem,
+      tell?: Tell<FinderProgress>,
+    ): Promise<Outcome<Relaxation[]> | null> {
+      return run(task, inTheWay(problem), tell)
+    },
+  }
+}
+export type CoreApi = ReturnType<typeof makeCoreApi>
