@@ -1,8 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { LIMES } from './data'
-import { evaluate, type MixInContainer } from './evaluate'
+import { CROPS, LIMES } from './data'
+import { DRESSINGS } from './data/dressings'
+import { evaluate, FULL_EFFORT, type MixInContainer } from './evaluate'
+import { monthsStanding } from './growing'
 import { parts } from './testing/arbitraries'
 import { outsideCheck } from './testing/outsideCheck'
 import { FLOOR_DESIGN_LOAD } from './weight'
@@ -90,6 +92,92 @@ describe('one mix in one container', () => {
   test('notes that a bed is judged as its soil drains it', () => {
     const bed = evaluate({ ...input, container: { ...box(30), base: { kind: 'onSoil', texture: 'loam' } } })
     expect(bed.ok && bed.notes.map((n) => n.code)).toEqual(['bed-drained-by-soil'])
+  })
+})
+
+describe('layers below the mix', () => {
+  const gravel = [{ thickness: 5, parts: parts({ gravel_pea: 1 }) }]
+  test('take their room, are judged apart from the mix, and say that they stall it', () => {
+    const plain = answer()
+    const layered = answer({ bottomLayers: gravel })
+    expect(layered.mix.mixVolume).toBeLessThan(plain.mix.mixVolume)
+    expect(layered.profile.mixVolume).toBeCloseTo(plain.profile.mixVolume, 6)
+    expect(layered.fill.mixVolume).toBeCloseTo(layered.mix.mixVolume, 9)
+    expect(layered.profile.layers).toHaveLength(2)
+    expect(layered.profile.layers[0]!.airFilledPorosity).toBeGreaterThan(0.3)
+    expect(layered.weights.dry).toBeGreaterThan(plain.weights.dry)
+    const noted = evaluate({ ...input, bottomLayers: gravel })
+    expect(noted.ok && noted.notes).toContainEqual({ code: 'layer-stalls-drainage', thickness: 5 })
+    const fine = evaluate({ ...input, bottomLayers: [{ thickness: 5, parts: parts({ soil_clay_loam: 1 }) }] })
+    expect(fine.ok && fine.notes.map((n) => n.code)).not.toContain('layer-stalls-drainage')
+  })
+  test('are refused where they leave no room, or are none', () => {
+    const code = (thickness: number) => {
+      const bad = evaluate({ ...input, bottomLayers: [{ thickness, parts: parts({ gravel_pea: 1 }) }] })
+      return bad.ok ? null : bad.problem.code
+    }
+    expect([code(30), code(0), code(NaN)]).toEqual([
+      'size-too-large',
+      'size-not-positive',
+      'size-not-positive',
+    ])
+  })
+  test('of the same mix change nothing of the whole', () => {
+    const same = answer({ bottomLayers: [{ thickness: 10, parts: input.parts }] })
+    expect(same.profile.airFilledPorosity).toBeCloseTo(answer().profile.airFilledPorosity, 4)
+    expect(same.weights.drained).toBeCloseTo(answer().weights.drained, 3)
+  })
+})
+
+describe('a season', () => {
+  const climate = {
+    latitude: 51,
+    elevation: 10,
+    months: [3, 3, 5, 8, 11, 14, 16, 16, 14, 10, 6, 4].map((t) => ({ tMin: t - 4, tMax: t + 5 })),
+  }
+  const pepper = CROPS.find((c) => c.id === 'pepper_sweet')!
+  const grown = (
+    more: Partial<NonNullable<MixInContainer['growing']>> = {},
+    change: Partial<MixInContainer> = {},
+  ) =>
+    answer({ growing: { crop: pepper, plants: 1, climate, plantingMonth: 5, ...more }, ...change }).growing!
+  test('is thirstiest in high summer, thirstier for more plants and for cloth', () => {
+    const g = grown()
+    expect([6, 7]).toContain(g.thirstiestMonth)
+    const july = (x: typeof g) => x.watering[6]!.days.value
+    expect(july(grown({ plants: 2 }))).toBeLessThan(july(g))
+    expect(july(grown({ wallKind: 'fabric' }))).toBeLessThan(july(g))
+    expect(july(g)).toBeLessThan(g.watering[4]!.days.value)
+  })
+  test('hard water raises pH, a heavy pot stands more wind', () => {
+    const end = (waterAlkalinity: number) =>
+      answer({ growing: { crop: pepper, plants: 1, climate, waterAlkalinity } }).acidity.at(-1)!.pH
+    expect(end(4)).toBeGreaterThan(end(0) + 0.1)
+    expect(grown({ emptyWeight: 10 }).tippingWind).toBeGreaterThan(grown().tippingWind)
+  })
+  test('without a place there is no watering, but feed and wind', () => {
+    const g = grown({ climate: undefined })
+    expect(g.watering).toEqual([])
+    expect(g.thirstiestMonth).toBeNull()
+    expect(g.feeding.weeks.nitrogen.length).toBeGreaterThan(8)
+    expect(g.tippingWind).toBeGreaterThan(5)
+  })
+  test('dressings feed it: more of the demand is met', () => {
+    const crf = DRESSINGS.find((d) => d.id === 'crf_5_6')!
+    const poor = { parts: parts({ coir_pith: 2, perlite_coarse: 1 }) }
+    const fed = { ...poor, dressings: [{ dressing: crf, gramsPerLitre: 3 }] }
+    expect(grown({}, fed).feeding.nitrogenMet).toBeGreaterThan(grown({}, poor).feeding.nitrogenMet + 0.2)
+    const bad = evaluate({ ...input, dressings: [{ dressing: crf, gramsPerLitre: -1 }] })
+    expect(!bad.ok && bad.problem.code).toBe('amount-negative')
+  })
+  test('months run on from planting, round the year', () => {
+    expect(monthsStanding(11, 100)).toEqual([11, 12, 1, 2])
+    expect(monthsStanding(5, 2000)).toHaveLength(12)
+  })
+  test('later years are reckoned only where asked for', () => {
+    const quick = evaluate(input, { ...FULL_EFFORT, years: [] })
+    expect(quick.ok && quick.value.seasons).toEqual([])
+    expect(answer().seasons.map((s) => s.years)).toEqual([1, 2, 3])
   })
 })
 

@@ -1,0 +1,251 @@
+import fc from 'fast-check'
+import { Solver } from 'odex'
+import { describe, expect, test } from 'vitest'
+import { LIMES } from '../data'
+import { DRESSINGS } from '../data/dressings'
+import { DRAWS, parts } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import { blend } from '../mixing'
+import {
+  acidForTarget,
+  acidityCourse,
+  acidityOn,
+  acidPerGram,
+  alkalinityPerGram,
+  coatedLife,
+  dolomiteShare,
+  equivalentAcidity,
+  limeForTargetAndRatio,
+  MMOLC_PER_GRAM_SULFUR,
+  releasedFraction,
+} from '.'
+
+const lime = (id: string) => LIMES.find((l) => l.id === id)!
+const dressing = (id: string) => DRESSINGS.find((d) => d.id === id)!
+const limes = { calcitic: lime('lime_calcitic'), dolomitic: lime('lime_dolomitic') }
+const peat = { pH: 4, bufferCapacity: 33 }
+const loam = { pH: 6.6, bufferCapacity: 30 }
+
+describe('equivalent acidity, by Pierre’s convention on the analysis', () => {
+  const PIERRE = 'Pierre 1933, Ind. Eng. Chem. Anal. Ed. 5:229-234, as handbooks give it'
+  for (const [id, expected, tolerance] of [
+    ['ammonium_sulfate', 110, 4],
+    ['urea', 84, 8],
+    ['map', 58, 8],
+    ['dap', 70, 8],
+    ['calcium_nitrate', -20, 2],
+    ['potassium_nitrate', -24, 3],
+    ['blood_meal', 23, 4],
+  ] as const)
+    outsideCheck({
+      module: 'chemistry',
+      what: `equivalent acidity of ${id.replace('_', ' ')}`,
+      source: PIERRE,
+      basis: 'published',
+      unit: 'kg CaCO3 per 100 kg',
+      expected,
+      tolerance,
+      computed: () => 100 * equivalentAcidity(dressing(id).analysis),
+    })
+  outsideCheck({
+    module: 'chemistry',
+    what: 'acidity of ammonium sulfate for each unit of nitrogen',
+    source: PIERRE,
+    basis: 'published',
+    unit: 'kg CaCO3 per kg N',
+    expected: 5.35,
+    tolerance: 0.25,
+    computed: () => acidPerGram(dressing('ammonium_sulfate')) / (2000 / 100.0869) / 0.21,
+  })
+  outsideCheck({
+    module: 'chemistry',
+    what: 'calcium carbonate that neutralises 1 kg of sulfur once oxidised',
+    source: 'S to H2SO4, IUPAC masses',
+    basis: 'closed form',
+    unit: 'kg/kg',
+    expected: 3.12,
+    tolerance: 0.005,
+    computed: () => MMOLC_PER_GRAM_SULFUR / (2000 / 100.0869),
+  })
+  outsideCheck({
+    module: 'chemistry',
+    what: 'aluminium sulfate that makes the acid of 1 kg of sulfur',
+    source: 'extension acidification tables (factor 6 to 7)',
+    basis: 'published',
+    unit: 'kg/kg',
+    expected: { low: 5.5, high: 7.2 },
+    tolerance: 0,
+    computed: () => acidPerGram(dressing('sulfur_elemental')) / acidPerGram(dressing('aluminium_sulfate')),
+  })
+  outsideCheck({
+    module: 'chemistry',
+    what: 'lime carried by 100 L of water at 3 meq/L',
+    source: 'definition of alkalinity',
+    basis: 'closed form',
+    unit: 'g CaCO3',
+    expected: 15.01,
+    tolerance: 0.01,
+    computed: () => (100 * 3) / (2000 / 100.0869),
+  })
+})
+
+describe('the course of pH', () => {
+  outsideCheck({
+    module: 'chemistry',
+    what: 'pH of peat with 5 g/L of limestone after 21 days, the same equation',
+    source: 'odex 2 (Gragg-Bulirsch-Stoer), tolerance 1e-9',
+    basis: 'reference program',
+    unit: 'pH',
+    expected: solved(21),
+    // Half-day steps, each pool exact within one.
+    tolerance: 0.01,
+    computed: () => acidityOn(peat, { limes: [{ lime: limes.calcitic, gramsPerLitre: 5 }] }, 21).pH,
+  })
+  outsideCheck({
+    module: 'chemistry',
+    what: 'John Innes potting, 7 loam 3 peat 2 sand with 0.75 oz chalk to the bushel, six weeks',
+    source: 'Lawrence & Newell 1939, Seed and Potting Composts (pH from memory)',
+    basis: 'published',
+    unit: 'pH',
+    expected: 6.3,
+    tolerance: 0.3,
+    computed: () => {
+      const mix = blend(parts({ soil_loam: 7, peat_medium: 3, sand_sharp: 2 }))
+      return mix.ok
+        ? acidityOn(
+            mix.value,
+            { limes: [{ lime: limes.calcitic, gramsPerLitre: (0.75 * 28.35) / 36.37 }] },
+            42,
+          ).pH
+        : NaN
+    },
+  })
+  function solved(day: number): number {
+    const total = 5 * alkalinityPerGram(limes.calcitic)
+    const solver = new Solver(1)
+    solver.absoluteTolerance = solver.relativeTolerance = 1e-9
+    const slope = (_day: number, [left]: number[]) => {
+      const pH = peat.pH + (total - left!) / peat.bufferCapacity
+      const ease = Math.min(1, Math.max(0, (7.4 - pH) / (7.4 - 5.4)))
+      return [-limes.calcitic.ratePerDay.value * ease * left!]
+    }
+    const { y } = solver.solve(slope, 0, [total], day)
+    return peat.pH + (total - y[0]!) / peat.bufferCapacity
+  }
+  test('charge is conserved: what reacted, what lies and what was put in', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 5, max: 30, noNaN: true }),
+        (grams, sulfur, water, temperature) => {
+          const course = acidityCourse(
+            loam,
+            {
+              limes: [{ lime: limes.calcitic, gramsPerLitre: grams }],
+              acids: [{ dressing: dressing('sulfur_elemental'), gramsPerLitre: sulfur }],
+              waterAlkalinity: water,
+              temperature,
+            },
+            120,
+          )
+          for (const s of course) {
+            expect(s.reacted + s.residual).toBeCloseTo(grams * alkalinityPerGram(limes.calcitic), 6)
+            expect(s.pH).toBeCloseTo(loam.pH + (s.reacted - s.acid + s.fromWater) / loam.bufferCapacity, 9)
+            expect(s.fromWater).toBeLessThanOrEqual(water * s.day + 1e-9)
+          }
+          expect(course[0]!.pH).toBe(loam.pH)
+          expect(course.at(-1)!.day).toBe(120)
+        },
+      ),
+      { ...DRAWS, numRuns: 60 },
+    )
+  })
+  test('sulfur takes weeks and more in the cold; iron sulfate acts at once', () => {
+    const at = (id: string, grams: number, day: number, temperature = 20) =>
+      acidityOn(loam, { acids: [{ dressing: dressing(id), gramsPerLitre: grams }], temperature }, day).pH
+    expect(at('sulfur_elemental', 1, 3)).toBeGreaterThan(6.4)
+    expect(at('sulfur_elemental', 1, 84)).toBeLessThan(6)
+    expect(at('sulfur_elemental', 1, 84, 8)).toBeGreaterThan(at('sulfur_elemental', 1, 84) + 0.3)
+    expect(at('iron_sulfate', 3, 3)).toBeCloseTo(at('iron_sulfate', 3, 84), 1)
+  })
+  test('hard water lifts a pot over a season and stops near 8; lime lying by answers acid', () => {
+    const year = acidityOn({ pH: 5, bufferCapacity: 25 }, { waterAlkalinity: 0.6 }, 365).pH
+    expect(year).toBeGreaterThan(7.2)
+    expect(year).toBeLessThan(8.2)
+    const acids = [{ dressing: dressing('ammonium_sulfate'), gramsPerLitre: 1 }]
+    const limed = acidityOn(peat, { limes: [{ lime: limes.calcitic, gramsPerLitre: 8 }], acids }, 300)
+    const bare = acidityOn({ pH: limed.pH, bufferCapacity: 33 }, { acids }, 300)
+    expect(limed.pH).toBeGreaterThan(bare.pH)
+  })
+  test('a coated product’s life is its label at 21 C', () => {
+    const { release } = dressing('crf_8_9')
+    expect(releasedFraction(release, coatedLife(release, 27), 27)).toBeCloseTo(0.9, 9)
+    expect(coatedLife(dressing('urea').release, 20)).toBe(Infinity)
+  })
+})
+
+describe('acid for a target', () => {
+  test('turns the course round', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 7.5, noNaN: true }),
+        fc.double({ min: 5, max: 60, noNaN: true }),
+        fc.double({ min: 4, max: 7, noNaN: true }),
+        (pH, bufferCapacity, target) => {
+          const plan = acidForTarget({ pH, bufferCapacity }, dressing('sulfur_elemental'), target)
+          if (!plan.ok) {
+            expect(plan.problem.code).toBe('target-out-of-reach')
+            return
+          }
+          if (pH <= target) {
+            expect(plan.value.gramsPerLitre).toBe(0)
+            expect(plan.notes[0]?.code).toBe('no-acid-needed')
+            return
+          }
+          // A thousandth of a gram moves the least buffered mixes by a hundredth.
+          expect(Math.abs(plan.value.pH - target)).toBeLessThan(0.02)
+          expect(plan.value.pHInTheEnd).toBeLessThanOrEqual(plan.value.pH + 1e-9)
+        },
+      ),
+      { ...DRAWS, numRuns: 60 },
+    )
+  })
+  test('refuses what cannot be, and warns of more than the limit', () => {
+    const code = (id: string, target: number, mix = loam) => {
+      const plan = acidForTarget(mix, dressing(id), target)
+      return plan.ok ? plan.notes[0]?.code : plan.problem.code
+    }
+    expect(code('sulfur_elemental', 9)).toBe('pH-out-of-range')
+    expect(code('calcium_nitrate', 5)).toBe('no-dressing-for-target')
+    expect(code('iron_sulfate', 3, { pH: 7, bufferCapacity: 300 })).toBe('target-out-of-reach')
+    expect(code('iron_sulfate', 4.8)).toBe('dose-above-usual-limit')
+  })
+})
+
+describe('calcium against magnesium', () => {
+  test('the share gives the ratio asked for', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2.2, max: 25, noNaN: true }),
+        fc.double({ min: 0.5, max: 8, noNaN: true }),
+        (ratio, g) => {
+          const d = dolomiteShare(ratio, g, limes.calcitic, limes.dolomitic)
+          const of = (e: 'calcium' | 'magnesium') => (1 - d) * limes.calcitic[e] + d * limes.dolomitic[e]
+          expect(of('calcium') / of('magnesium')).toBeCloseTo(ratio, 6)
+        },
+      ),
+      DRAWS,
+    )
+    expect(dolomiteShare(4, 0, limes.calcitic, limes.dolomitic)).toBe(0)
+    expect(dolomiteShare(1, 5, limes.calcitic, limes.dolomitic)).toBe(1)
+  })
+  test('dose and share settle together', () => {
+    const plan = limeForTargetAndRatio(peat, limes, 6, 4, { calcium: 300, magnesium: 40 })
+    if (!plan.ok) throw new Error(plan.problem.code)
+    expect(plan.value.calciumToMagnesium).toBeCloseTo(4, 1)
+    expect(plan.value.plan.pH).toBeCloseTo(6, 2)
+    expect(limeForTargetAndRatio(peat, limes, 9).ok).toBe(false)
+  })
+})

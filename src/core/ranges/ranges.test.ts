@@ -1,0 +1,357 @@
+import fc from 'fast-check'
+import { quantile, standardDeviation } from 'simple-statistics'
+import { describe, expect, test } from 'vitest'
+import { CROPS, LIMES, MATERIALS } from '../data'
+import { DRESSINGS } from '../data/dressings'
+import { evaluate, type MixInContainer } from '../evaluate'
+import { waterContent } from '../water'
+import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import {
+  drawMaterial,
+  drawn,
+  drawRow,
+  effectiveDraws,
+  figuresOf,
+  likelyRange,
+  normal,
+  rangesAtOnce,
+  seededRandom,
+  SPREAD,
+  weightedQuantiles,
+  withRanges,
+  type Measurement,
+} from '.'
+
+const input: MixInContainer = {
+  container: {
+    shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
+  parts: parts({ peat_medium: 4, compost_green: 2, perlite_coarse: 2 }),
+  limes: [{ lime: LIMES[0]!, share: 1 }],
+  limeGramsPerLitre: 2,
+}
+const ranged = (measurements: Measurement[] = [], draws = 300, of = input) => {
+  const answer = rangesAtOnce({ input: of, draws, measurements, years: [] })
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return answer
+}
+
+describe('chance', () => {
+  test('is even, normal, and the same for the same seed', () => {
+    const random = seededRandom(7)
+    const even = Array.from({ length: 20_000 }, random)
+    expect(Math.min(...even)).toBeGreaterThanOrEqual(0)
+    expect(Math.max(...even)).toBeLessThan(1)
+    expect(even.reduce((s, v) => s + v, 0) / 20_000).toBeCloseTo(0.5, 1.7)
+    const again = seededRandom(7)
+    expect(even.slice(0, 50)).toEqual(Array.from({ length: 50 }, again))
+    expect(Array.from({ length: 5 }, seededRandom(8))).not.toEqual(even.slice(0, 5))
+    expect(Array.from({ length: 5 }, seededRandom(7, 1))).not.toEqual(even.slice(0, 5))
+    const bell = seededRandom(3)
+    const normals = Array.from({ length: 20_000 }, () => normal(bell))
+    expect(Math.abs(normals.reduce((s, v) => s + v, 0) / 20_000)).toBeLessThan(0.03)
+    expect(standardDeviation(normals)).toBeCloseTo(1, 1.5)
+  })
+  outsideCheck({
+    module: 'ranges',
+    what: 'first number of the counter generator sfc32, seed 0 (state 0, f(0), 0, counter 1, twenty rounds thrown away)',
+    source: 'sfc32 in BigInt arithmetic, written apart',
+    basis: 'closed form',
+    unit: '1',
+    expected: sfc32InBigInts(),
+    tolerance: 0,
+    computed: () => seededRandom(0)(),
+  })
+  function sfc32InBigInts(): number {
+    const mask = 0xffffffffn
+    let [a, b, c, d] = [0n, (0x9e3779b9n * 0x85ebca6bn) & mask, 0n, 1n]
+    let t = 0n
+    for (let i = 0; i <= 20; i++) {
+      t = (a + b + d) & mask
+      d = (d + 1n) & mask
+      a = b ^ (b >> 9n)
+      b = (c + (c << 3n)) & mask
+      c = ((c << 21n) | (c >> 11n)) & mask
+      c = (c + t) & mask
+    }
+    return Number(t) / 2 ** 32
+  }
+})
+
+describe('a drawn property', () => {
+  outsideCheck({
+    module: 'ranges',
+    what: 'share of draws between low and high of a property',
+    source: 'nine in ten, as the tables are meant',
+    basis: 'closed form',
+    unit: '1',
+    expected: 0.9,
+    tolerance: 0.01,
+    computed: () => {
+      const p = { low: 3.5, value: 4, high: 4.6 }
+      const random = seededRandom(11)
+      let inside = 0
+      for (let i = 0; i < 20_000; i++) {
+        const x = drawn(p, normal(random))
+        if (x >= p.low && x <= p.high) inside++
+      }
+      return inside / 20_000
+    },
+  })
+  test('is its value in the middle, its ends at the ends, and rises with the deviate', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MATERIALS.flatMap((m) => Object.values(m.properties))),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        (p, z) => {
+          expect(drawn(p, 0)).toBeCloseTo(p.value, 9)
+          expect(drawn(p, 1.6449)).toBeCloseTo(p.high, 6)
+          expect(drawn(p, -1.6449)).toBeCloseTo(p.low, 6)
+          expect(drawn(p, z + 0.1)).toBeGreaterThanOrEqual(drawn(p, z) - 1e-12)
+          if (p.low >= 0) expect(drawn(p, z)).toBeGreaterThanOrEqual(0)
+        },
+      ),
+      DRAWS,
+    )
+  })
+  test('a drawn material still hangs together and is followed by its curve', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...MATERIALS.map((m) => m.id)), fc.integer(), (id, seed) => {
+        const one = drawMaterial(material(id), seededRandom(seed))
+        const p = one.material.properties
+        expect(p.waterAt10Cm.value).toBeLessThanOrEqual(p.totalPorosity.value)
+        expect(p.waterAt50Cm.value).toBeLessThanOrEqual(p.waterAt10Cm.value)
+        expect(p.waterAt100Cm.value).toBeLessThanOrEqual(p.waterAt50Cm.value)
+        expect(one.material.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 9)
+        expect(one.beta).toBeGreaterThan(0)
+        expect(one.beta).toBeLessThan(1)
+        // Drawn points need not lie on any such curve; three points of water is the worst seen.
+        for (const [h, key] of [
+          [10, 'waterAt10Cm'],
+          [50, 'waterAt50Cm'],
+          [100, 'waterAt100Cm'],
+        ] as const)
+          expect(Math.abs(waterContent(one.retention, h) - p[key].value)).toBeLessThan(0.05)
+      }),
+      DRAWS,
+    )
+  })
+  test('rows keep what is no property, and no dressing gives up more than it has', () => {
+    const random = seededRandom(5)
+    for (const d of DRESSINGS)
+      for (let i = 0; i < 20; i++) {
+        const one = drawRow(d, () => normal(random))
+        expect(one.id).toBe(d.id)
+        expect(one.nitrogenForms).toEqual(d.nitrogenForms)
+        if ('fraction' in one.release) expect(one.release.fraction.value).toBeLessThan(1)
+        for (const p of Object.values(one.analysis)) expect(p.value).toBeGreaterThanOrEqual(0)
+      }
+  })
+})
+
+describe('quantiles', () => {
+  test('of equal weights lie where a library puts them, within one step', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -50, max: 50, noNaN: true }), { minLength: 20, maxLength: 200 }),
+        (xs) => {
+          const sorted = [...xs].sort((a, b) => a - b)
+          const at = (q: number) => Math.floor(q * xs.length)
+          for (const q of [0.1, 0.5, 0.9]) {
+            const ours = weightedQuantiles(
+              xs,
+              xs.map(() => 1),
+              [q],
+            )[0]!
+            expect(ours).toBeGreaterThanOrEqual(sorted[Math.max(0, at(q) - 1)]! - 1e-9)
+            expect(ours).toBeLessThanOrEqual(sorted[Math.min(xs.length - 1, at(q) + 1)]! + 1e-9)
+          }
+          // The middle is the median to the last digit.
+          expect(
+            likelyRange(
+              xs,
+              xs.map(() => 2),
+            ).middle,
+          ).toBeCloseTo(quantile(xs, 0.5), 9)
+        },
+      ),
+      DRAWS,
+    )
+  })
+  test('weights count as copies', () => {
+    const copies = weightedQuantiles([1, 2, 2, 2, 3, 3, 8], [1, 1, 1, 1, 1, 1, 1], [0.5])[0]!
+    expect(weightedQuantiles([1, 2, 3, 8], [1, 3, 2, 1], [0.5])[0]!).toBeCloseTo(copies, 0)
+    expect(weightedQuantiles([5, 1, 9], [0, 1, 0], [0.1, 0.5, 0.9])).toEqual([1, 1, 1])
+    expect(effectiveDraws([1, 1, 1, 1])).toBe(4)
+    expect(effectiveDraws([1, 0, 0, 0])).toBe(1)
+  })
+})
+
+describe('ranges', () => {
+  test('are the same for the same seed, and hold the middle of the tables', () => {
+    const a = ranged().value
+    expect(ranged().value.ranges).toEqual(a.ranges)
+    for (const name of ['airFilledPorosity', 'pH', 'drainedWeight', 'containerCapacity'] as const) {
+      const r = a.ranges[name]!
+      expect(r.low).toBeLessThan(r.high)
+      expect(a.figures[name]!).toBeGreaterThan(r.low - (r.high - r.low) * 0.3)
+      expect(a.figures[name]!).toBeLessThan(r.high + (r.high - r.low) * 0.3)
+    }
+    expect(a.draws).toBe(300)
+    expect(a.effective).toBeCloseTo(300, 6)
+  })
+  test('have no width where nothing is uncertain', () => {
+    const sure = material('peat_medium')
+    const properties = Object.fromEntries(
+      Object.entries(sure.material.properties).map(([k, p]) => [k, { ...p, low: p.value, high: p.value }]),
+    ) as typeof sure.material.properties
+    const { sizeShares } = sure.material
+    const fixed = {
+      ...sure,
+      material: {
+        ...sure.material,
+        properties,
+        sizeRange: { ...sure.material.sizeRange, low: sizeShares, high: sizeShares },
+      },
+    }
+    const { ranges, figures } = ranged([], 30, {
+      ...input,
+      limes: [],
+      limeGramsPerLitre: 0,
+      parts: [{ material: fixed, parts: 1 }],
+    }).value
+    for (const name of ['airFilledPorosity', 'pH', 'drainedWeight'] as const) {
+      expect(ranges[name]!.high - ranges[name]!.low).toBeLessThan(1e-9)
+      // Draws are reckoned on 24 slices of depth instead of 120.
+      expect(Math.abs(ranges[name]!.middle - figures[name]!) / figures[name]!).toBeLessThan(0.002)
+    }
+  })
+  test('every figure of a full evaluation gets one', () => {
+    const full: MixInContainer = {
+      ...input,
+      dressings: [
+        {
+          dressing: DRESSINGS.find((d) => d.id === 'crf_5_6')!,
+          gramsPerLitre: 3,
+          place: { kind: 'top', depth: 8 },
+        },
+      ],
+      growing: { crop: CROPS.find((c) => c.id === 'pepper_sweet')!, plants: 1 },
+    }
+    const answer = rangesAtOnce({ input: full, draws: 60 })
+    if (!answer.ok) throw new Error(answer.problem.code)
+    const best = evaluate(full)
+    if (!best.ok) throw new Error(best.problem.code)
+    expect(Object.keys(answer.value.ranges)).toEqual(Object.keys(figuresOf(best.value)))
+    for (const [name, r] of Object.entries(answer.value.ranges)) {
+      expect(Number.isFinite(r.low) && Number.isFinite(r.high), name).toBe(true)
+      expect(r.low, name).toBeLessThanOrEqual(r.high)
+    }
+  })
+  test('progress rises to the end, and a run can be left', () => {
+    const run = withRanges({ input, draws: 100, years: [] })
+    let last = -1
+    for (let i = 0; i < 10; i++) {
+      const step = run.next()
+      if (step.done) throw new Error('too soon')
+      expect(step.value).toBeGreaterThan(last)
+      last = step.value
+    }
+    expect(run.return(undefined as never).done).toBe(true)
+    expect(run.next().done).toBe(true)
+  })
+  test('what cannot be evaluated is refused as ever', () => {
+    const answer = rangesAtOnce({ input: { ...input, parts: [] } })
+    expect(!answer.ok && answer.problem.code).toBe('no-parts')
+  })
+})
+
+describe('learning from measurements', () => {
+  const prior = ranged([], 500).value
+  test('draws the figure towards the reading and narrows it', () => {
+    const { pH } = prior.ranges
+    const reading = pH!.high
+    const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 500).value
+    expect(after.ranges.pH!.middle).toBeGreaterThan(pH!.middle)
+    expect(after.ranges.pH!.high - after.ranges.pH!.low).toBeLessThan(pH!.high - pH!.low)
+    expect(after.readings[0]).toMatchObject({ read: reading })
+    expect(after.readings[0]!.expected).toBeCloseTo(prior.figures.pH!, 6)
+    // Air has little to do with pH.
+    expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior.ranges.airFilledPorosity!.middle, 1)
+  })
+  test('a drained pot tells of water in the peat, and says so for the shelf', () => {
+    const wet = prior.ranges.airFilledPorosity!.low - 0.02
+    const after = ranged([{ kind: 'drainTest', airFilledPorosity: wet }], 500)
+    const water = after.value.learned.find(
+      (l) => l.material === 'peat_medium' && l.property === 'waterAt10Cm',
+    )!
+    expect(water.after.value).toBeGreaterThan(water.before.value)
+    expect(water.after.high - water.after.low).toBeLessThan(water.before.high - water.before.low)
+    expect(water.after).toMatchObject({ source: 'measured-by-you', kind: 'measured' })
+    expect(after.value.effective).toBeGreaterThanOrEqual(100)
+  })
+  test('weight and salts are read in their own units and containers', () => {
+    const pot = {
+      shape: { kind: 'roundPot' as const, topDiameter: 12, baseDiameter: 12, height: 10 },
+      headspace: 0,
+      base: { kind: 'drainHoles' as const },
+    }
+    const after = ranged([
+      { kind: 'weighed', kg: 0.8, container: pot },
+      { kind: 'electricalConductivity', value: 0.6, method: 'oneToTwo' },
+    ]).value
+    expect(after.readings[0]!.expected).toBeGreaterThan(0.5)
+    expect(after.readings[0]!.expected).toBeLessThan(1.2)
+    expect(after.readings[1]!.expected).toBeLessThan(prior.figures.electricalConductivity!)
+  })
+  test('a reading nothing explains is told, and nothing is learned from it', () => {
+    const after = ranged([{ kind: 'pH', value: 9.9, day: 42 }], 50)
+    expect(after.notes.map((n) => n.code)).toContain('few-draws-agree')
+    expect(after.value.learned).toEqual([])
+  })
+  outsideCheck({
+    module: 'ranges',
+    what: 'mean pH after a reading: normal prior and normal reading, worked in closed form',
+    source: 'conjugate normal rule (any text of statistics); prior taken from the draws',
+    basis: 'closed form',
+    unit: 'pH',
+    ...conjugate(),
+  })
+  function conjugate() {
+    // Peat alone without lime: its pH is the only thing that matters, and nearly normal.
+    const peat: MixInContainer = {
+      ...input,
+      parts: parts({ peat_medium: 1 }),
+      limes: [],
+      limeGramsPerLitre: 0,
+    }
+    const reading = 4.3
+    const before = ranged([], 3000, peat).value.ranges.pH!
+    // The middle eight tenths of a normal run 2.563 deviations.
+    const deviation = (before.high - before.low) / 2.563
+    const [p, m] = [1 / deviation ** 2, 1 / SPREAD.pH ** 2]
+    return {
+      expected: (before.middle * p + reading * m) / (p + m),
+      // Two half-normals, not one; and three thousand draws.
+      tolerance: 0.03,
+      computed: () => ranged([{ kind: 'pH', value: reading, day: 42 }], 3000, peat).value.ranges.pH!.middle,
+    }
+  }
+  test('for any mix, a reading that is as expected keeps most draws', () => {
+    fc.assert(
+      fc.property(anyContainer, anyParts, (container, list) => {
+        const of = { ...input, container, parts: list }
+        const plain = evaluate(of)
+        if (!plain.ok) throw new Error(plain.problem.code)
+        const { airFilledPorosity } = plain.value.mix
+        const { value } = ranged([{ kind: 'drainTest', airFilledPorosity }], 120, of)
+        expect(value.effective).toBeGreaterThan(value.draws / 8)
+        expect(value.effective).toBeLessThanOrEqual(value.draws + 1e-6)
+      }),
+      { ...DRAWS, numRuns: 6 },
+    )
+  })
+})

@@ -1,0 +1,117 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { blend } from '../mixing'
+import type { Container } from '../geometry'
+import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import { aged, lostStructure, seasonsOf } from '.'
+
+const tub: Container = {
+  shape: { kind: 'roundPot', topDiameter: 50, baseDiameter: 45, height: 40 },
+  headspace: 4,
+  base: { kind: 'drainHoles' },
+}
+const states = (amounts: Record<string, number>, temperature = 15, container = tub) => {
+  const found = seasonsOf(container, parts(amounts), temperature)
+  if (!found.ok) throw new Error(found.problem.code)
+  return found.value
+}
+const mass = (list: ReturnType<typeof parts>) =>
+  list.reduce((s, p) => s + p.parts * p.material.material.properties.dryBulkDensity.value, 0)
+
+describe('rot', () => {
+  outsideCheck({
+    module: 'structure',
+    what: 'structure left after one half-life at the temperature it is told for',
+    source: 'exponential decay',
+    basis: 'closed form',
+    unit: '1',
+    expected: 0.5,
+    tolerance: 1e-12,
+    computed: () => {
+      const { material: m } = material('leaf_mould')
+      return 1 - lostStructure(m, m.properties.structuralHalfLife.value, 15)
+    },
+  })
+  outsideCheck({
+    module: 'structure',
+    what: 'peat, bark or compost mixes sink in a first season (middle of three)',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: '1',
+    expected: { low: 0.05, high: 0.2 },
+    tolerance: 0,
+    computed: () =>
+      [
+        { peat_medium: 2, compost_green: 1, perlite_coarse: 1 },
+        { bark_composted: 2, peat_medium: 1 },
+        { compost_green: 1, leaf_mould: 1, pine_bark_fine: 1 },
+      ]
+        .map((mix) => states(mix as unknown as Record<string, number>)[0]!.volumeLost)
+        .sort((a, b) => a - b)[1]!,
+  })
+  outsideCheck({
+    module: 'structure',
+    what: 'pumice keeps its structure for five years and more',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: '1',
+    expected: { low: 0.98, high: 1 },
+    tolerance: 0,
+    computed: () => 1 - lostStructure(material('pumice').material, 5, 15),
+  })
+  test('solids only go: what is left weighs less, by what rotted', () => {
+    fc.assert(
+      fc.property(anyParts, fc.double({ min: 0, max: 6, noNaN: true }), (list, years) => {
+        const then = aged(list, years, 15)
+        const expected = list.reduce((s, p) => {
+          const lost = lostStructure(p.material.material, years, 15)
+          return s + p.parts * p.material.material.properties.dryBulkDensity.value * (1 - lost * 0.65)
+        }, 0)
+        expect(mass(then)).toBeLessThanOrEqual(mass(list) + 1e-9)
+        expect(Math.abs(mass(then) - expected) / expected).toBeLessThan(1e-3)
+      }),
+      DRAWS,
+    )
+  })
+  test('warmth hastens it', () => {
+    const { material: m } = material('compost_green')
+    expect(lostStructure(m, 1, 25)).toBeGreaterThan(lostStructure(m, 1, 15))
+    expect(lostStructure(m, 0, 15)).toBe(0)
+  })
+})
+
+describe('later years', () => {
+  test('each sinks further than the last, and never above the fill', () => {
+    fc.assert(
+      fc.property(anyContainer, anyParts, (container, list) => {
+        const found = seasonsOf(container, list, 15)
+        if (!found.ok) throw new Error(found.problem.code)
+        let before = 0
+        for (const s of found.value) {
+          expect(s.slump).toBeGreaterThanOrEqual(before - 1e-6)
+          expect(s.volumeLost).toBeGreaterThanOrEqual(0)
+          expect(s.volumeLost).toBeLessThan(1)
+          expect(s.airFilledPorosity).toBeGreaterThanOrEqual(0)
+          expect(s.airFilledPorosity).toBeLessThanOrEqual(s.totalPorosity)
+          before = s.slump
+        }
+      }),
+      { ...DRAWS, numRuns: 60 },
+    )
+  })
+  test('mineral mixes stand, compost slumps and closes up', () => {
+    expect(states({ pumice: 1, grit_2_6: 1 })[2]!.slump).toBeLessThan(0.1)
+    const compost = states({ compost_green: 2, pine_bark_fine: 1 })
+    expect(compost[2]!.slump).toBeGreaterThan(6)
+    expect(compost[2]!.airFilledPorosity).toBeLessThan(compost[0]!.airFilledPorosity)
+  })
+  test('nothing has happened after no time', () => {
+    const found = seasonsOf(tub, parts({ peat_medium: 1, perlite_coarse: 1 }), 15, 0, [0])
+    const fresh = blend(parts({ peat_medium: 1, perlite_coarse: 1 }))
+    if (!found.ok || !fresh.ok) throw new Error('no mix')
+    expect(found.value[0]!.slump).toBeLessThan(1e-5)
+    expect(found.value[0]!.totalPorosity).toBeCloseTo(fresh.value.totalPorosity, 9)
+  })
+  test('no parts, no years', () => expect(seasonsOf(tub, [], 15).ok).toBe(false))
+})
