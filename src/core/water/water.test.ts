@@ -8,6 +8,7 @@ import { outsideCheck } from '../testing/outsideCheck'
 import {
   containerProfile,
   fitRetention,
+  refitRetention,
   tensionAtBase,
   waterContent,
   type PorousLayer,
@@ -179,6 +180,92 @@ describe('a drained container', () => {
     computed: () => airIn(column(7.6), { rice_hulls_parboiled: 1 }),
   })
 
+  outsideCheck({
+    module: 'water',
+    what: 'aged pine bark alone, container capacity of a 7.6 cm porometer core',
+    source: 'Bilderback et al. 2005, HortTechnology 15:747-751 (from memory)',
+    basis: 'published',
+    unit: 'm3/m3',
+    expected: { low: 0.48, high: 0.62 },
+    tolerance: 0.05,
+    computed: () => containerProfile(column(7.6), [layerOf({ pine_bark_fine: 1 })]).containerCapacity,
+  })
+  outsideCheck({
+    module: 'water',
+    what: '8 pine bark : 1 sand, air in a 7.6 cm porometer core: normal range of a nursery substrate',
+    source: 'Yeager et al., Best Management Practices: Guide for Producing Nursery Crops (from memory)',
+    basis: 'published',
+    unit: 'm3/m3',
+    expected: { low: 0.1, high: 0.3 },
+    tolerance: 0.05,
+    computed: () => airIn(column(7.6), { pine_bark_fine: 8, sand_coarse: 1 }),
+  })
+  outsideCheck({
+    module: 'water',
+    what: '8 pine bark : 1 sand, container capacity of the same core',
+    source: 'Yeager et al., Best Management Practices: Guide for Producing Nursery Crops (from memory)',
+    basis: 'published',
+    unit: 'm3/m3',
+    expected: { low: 0.45, high: 0.65 },
+    tolerance: 0.05,
+    computed: () =>
+      containerProfile(column(7.6), [layerOf({ pine_bark_fine: 8, sand_coarse: 1 })]).containerCapacity,
+  })
+  outsideCheck({
+    module: 'water',
+    what: 'potting mix of 3 composted bark, 1 coarse sand: air of the standard’s cylinder, 12 cm',
+    source: 'AS 3743 Potting mixes: at least 13 % (from memory)',
+    basis: 'standard',
+    unit: 'm3/m3',
+    expected: { low: 0.13, high: 1 },
+    tolerance: 0.01,
+    computed: () => airIn(column(12), { bark_composted: 3, sand_coarse: 1 }),
+  })
+  for (const [soil, h, expected] of [
+    ['sand', 30, 0.0772],
+    ['loamy sand', 30, 0.1209],
+    ['sandy loam', 30, 0.2179],
+    ['silt loam', 30, 0.4083],
+  ] as const)
+    outsideCheck({
+      module: 'water',
+      what: `${soil}, water at 30 cm from a curve fitted through four points of the class-mean curve`,
+      source: `${CP}; the class curve itself, by hand`,
+      basis: 'published',
+      unit: 'm3/m3',
+      expected,
+      tolerance: 0.001,
+      computed: () => {
+        const at = (t: number) => waterContent(SOILS[soil]!, t)
+        const points = {
+          totalPorosity: at(0),
+          waterAt10Cm: at(10),
+          waterAt50Cm: at(50),
+          waterAt100Cm: at(100),
+        }
+        return waterContent(fitRetention(points).curve, h)
+      },
+    })
+  test('a curve refitted from a near one is as good as one fitted from nothing', () => {
+    for (const m of MATERIALS) {
+      const p = m.properties
+      const points = (by: number) => ({
+        totalPorosity: p.totalPorosity.value,
+        waterAt10Cm: p.waterAt10Cm.value * by,
+        waterAt50Cm: p.waterAt50Cm.value * by,
+        waterAt100Cm: p.waterAt100Cm.value * by,
+      })
+      const start = fitRetention(points(1)).curve
+      const whole = fitRetention(points(0.9))
+      const quick = refitRetention(points(0.9), start)
+      for (const [h, key] of [
+        [10, 'waterAt10Cm'],
+        [50, 'waterAt50Cm'],
+        [100, 'waterAt100Cm'],
+      ] as const)
+        expect(Math.abs(waterContent(quick, h) - points(0.9)[key])).toBeLessThan(whole.largestError + 0.004)
+    }
+  })
   test('120 slices stay within 2e-5 of twenty thousand', () => {
     for (const curve of Object.values(SOILS))
       for (const height of [5, 15, 40]) {
