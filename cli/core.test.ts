@@ -59,6 +59,10 @@ describe('the documented examples', () => {
     expect(a.allowed).not.toContain('peat_medium')
     for (const c of a.front) expect(c.figures.costPerLitre).toBeLessThanOrEqual(0.15)
     expect(a.families).toHaveLength(3)
+    for (const c of a.families) {
+      expect(c.lime.pH).toBeGreaterThanOrEqual(6.3)
+      expect(c.feed.reached[0].mgPerLitre).toBeGreaterThan(0)
+    }
   })
   test('find: says what is in the way where nothing fits', () => {
     const a = answer('find', {
@@ -74,10 +78,11 @@ describe('the documented examples', () => {
     const copy = answer('dose', {
       feed: {
         dressings: ['calcium_nitrate', 'map', 'potassium_sulfate'],
-        likeLabel: { nitrogen: 16, phosphate: 9, potash: 12, gramsPerLitre: 3 },
+        likeLabel: { nitrogen: 16, phosphate: 9, potash: 12, gramsPerLitre: 1.5 },
       },
     })
-    expect(copy.feed.wanted[0]).toEqual({ element: 'nitrogen', mgPerLitre: 480 })
+    expect(copy.feed.reached[0].element).toBe('nitrogen')
+    expect(copy.feed.reached[0].mgPerLitre).toBeCloseTo(240, -1)
   })
   test('dose: sulfur for berries', () => {
     const a = answer('dose', {

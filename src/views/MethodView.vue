@@ -58,6 +58,14 @@ const sections = [
     source: 'Mass balance. Lifting: 23 kg, NIOSH revised lifting equation.',
   },
   {
+    title: 'Likely ranges',
+    plain:
+      'No two bags are alike. Five hundred sets of materials are drawn within the ranges of the tables, each mixed and drained and limed in your container; eight in ten come out within the range shown. The same mix always gets the same range.',
+    equation: 'low to high = 10 % to 90 % of the draws',
+    source:
+      'Monte Carlo; a table’s low and high taken as one in twenty beyond each, heavier with less porous, wetter with wetter (our assumptions).',
+  },
+  {
     title: 'Batches',
     plain:
       'The largest batch whose measures are all whole, half, third or quarter buckets and whose blend fills two thirds of the tub. The last one may be short; rounding is judged again and shown.',

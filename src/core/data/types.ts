@@ -104,6 +104,33 @@ export interface MaterialProperties {
 }
 export type MaterialPropertyName = keyof MaterialProperties
 
+/** Their names in the order of the tables. */
+export const MATERIAL_PROPERTIES = [
+  'dryBulkDensity',
+  'moistBulkDensityAsBought',
+  'totalPorosity',
+  'waterAt10Cm',
+  'waterAt50Cm',
+  'waterAt100Cm',
+  'saturatedConductivity',
+  'looseEnvelopeFraction',
+  'pH',
+  'bufferCapacity',
+  'cationExchangeCapacity',
+  'electricalConductivity',
+  'nitrogen',
+  'phosphorus',
+  'potassium',
+  'calcium',
+  'magnesium',
+  'carbonToNitrogen',
+  'nitrogenFirstSeason',
+  'structuralHalfLife',
+  'volumeFactorOnWetting',
+  'looseLitresPerKgDry',
+  'compressibility',
+] as const satisfies readonly MaterialPropertyName[]
+
 export interface Material {
   id: string
   name: string

@@ -473,6 +473,9 @@ describe('finishing a recipe', () => {
     expect(done.value.lime!.plan.pH).toBeCloseTo(6.2, 2)
     expect(done.value.lime!.plan.gramsPerLitre).toBeGreaterThan(plain.value.lime!.plan.gramsPerLitre)
     expect(plain.value.feed).toBeNull()
+    const twice = { ...feed[0], mgPerLitre: 2 * feed[0].mgPerLitre }
+    const copied = finish(recipe, { pH: null, limes, feed: [twice], countParts: false, dressings })
+    expect(copied.ok && copied.value.feed!.reached[0]!.mgPerLitre).toBeGreaterThan(150)
     expect(finish(recipe, { pH: null, limes })).toMatchObject({ value: { lime: null, feed: null } })
   })
   test('passes on what cannot be', () => {

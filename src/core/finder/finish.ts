@@ -10,8 +10,10 @@ export interface FinishWishes {
   limes: { calcitic: LimingMaterial; dolomitic: LimingMaterial }
   /** Ca : Mg by weight. */
   calciumToMagnesium?: number
-  /** Charge wanted in all, parts included; what they already give at once is taken off. mg/L. */
+  /** Charge wanted, mg/L. */
   feed?: readonly FeedTarget[]
+  /** Whether what the parts themselves give at once counts towards it; true where left out. */
+  countParts?: boolean
   dressings?: readonly Dressing[]
   temperature?: number
 }
@@ -31,12 +33,14 @@ export function finish(parts: readonly BlendPart[], wishes: FinishWishes): Outco
   const temperature = wishes.temperature ?? 20
   const notes: Note[] = [...mixed.notes]
   const has = supplyOfParts(mixed.value, temperature)(IMMEDIATE).charge
+  const counted = wishes.countParts ?? true
   const wanted = (wishes.feed ?? []).map((t) => ({
     ...t,
-    mgPerLitre: Math.max(0, t.mgPerLitre - has[t.element]),
+    mgPerLitre: counted && t.mgPerLitre >= 0 ? Math.max(0, t.mgPerLitre - has[t.element]) : t.mgPerLitre,
   }))
   let feed: FeedPlan | null = null
-  if (wanted.some((t) => t.mgPerLitre > 0)) {
+  // Nothing left to give is no fault; nothing asked for, or less than nothing, is told by the solver.
+  if (wanted.length > 0 && !(counted && wanted.every((t) => t.mgPerLitre === 0))) {
     const plan = dosesForCharge(wanted, wishes.dressings ?? [])
     if (!plan.ok) return plan
     feed = plan.value

@@ -1,4 +1,9 @@
-import type { Material, MaterialProperties, MaterialPropertyName } from '../data/types'
+import {
+  MATERIAL_PROPERTIES,
+  type Material,
+  type MaterialProperties,
+  type MaterialPropertyName,
+} from '../data/types'
 import { betaOfMaterial, type PreparedMaterial } from '../mixing'
 import { refitRetention } from '../water'
 import { drawn, withValue } from './drawProperty'
@@ -20,32 +25,6 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness
   cationExchangeCapacity: { with: 'age', by: 0.7 },
 }
 
-const NAMES = [
-  'dryBulkDensity',
-  'moistBulkDensityAsBought',
-  'totalPorosity',
-  'waterAt10Cm',
-  'waterAt50Cm',
-  'waterAt100Cm',
-  'saturatedConductivity',
-  'looseEnvelopeFraction',
-  'pH',
-  'bufferCapacity',
-  'cationExchangeCapacity',
-  'electricalConductivity',
-  'nitrogen',
-  'phosphorus',
-  'potassium',
-  'calcium',
-  'magnesium',
-  'carbonToNitrogen',
-  'nitrogenFirstSeason',
-  'structuralHalfLife',
-  'volumeFactorOnWetting',
-  'looseLitresPerKgDry',
-  'compressibility',
-] as const satisfies readonly MaterialPropertyName[]
-
 /**
  * A material with its properties drawn within their ranges, ready for blending; water still falls with tension and never passes
  * the pores. Always takes the same count of numbers from the stream, whatever the material lacks.
@@ -55,7 +34,7 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
   const shared = { weight: normal(random), wetness: normal(random), age: normal(random) }
   const properties = { ...material.properties } as MaterialProperties
   const values = {} as Record<MaterialPropertyName, number>
-  for (const name of NAMES) {
+  for (const name of MATERIAL_PROPERTIES) {
     const own = normal(random)
     const p = material.properties[name]
     if (!p) continue
@@ -68,7 +47,7 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
   values.waterAt50Cm = Math.min(Math.max(values.waterAt50Cm, 0), values.waterAt10Cm)
   values.waterAt100Cm = Math.min(Math.max(values.waterAt100Cm, 0), values.waterAt50Cm)
   values.looseEnvelopeFraction = Math.min(0.9, Math.max(0.05, values.looseEnvelopeFraction))
-  for (const name of NAMES) {
+  for (const name of MATERIAL_PROPERTIES) {
     const p = material.properties[name]
     if (p) properties[name] = withValue(p, values[name])
   }

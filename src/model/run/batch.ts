@@ -7,11 +7,10 @@ import {
   waterToWorkable,
   WETTING_AGENT_ML_PER_LITRE,
 } from '../../core/batch'
-import { blend } from '../../core/mixing'
 import { fail, succeed, type Outcome } from '../../core/outcome'
 import type { CaseOf } from '../cases'
 import { limeOf } from './limeOf'
-import { Lookup } from './lookup'
+import { mixOfCase } from './lookup'
 
 const TWELFTHS = 12
 
@@ -20,15 +19,12 @@ const TWELFTHS = 12
  * materials only; a finished mix is taken to be moist. Dressings in grams and level spoons for each batch.
  */
 export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
-  const lookup = Lookup.of(c)
-  if (!lookup.ok) return lookup
-  const flat = lookup.value.flat(c.mix)
-  if (!flat.ok) return flat
-  const mixed = blend(flat.value.parts)
-  if (!mixed.ok) return mixed
-  const doses = lookup.value.doses(c.dressings)
+  const mix = mixOfCase(c)
+  if (!mix.ok) return mix
+  const { lookup, flat, mixed } = mix.value
+  const doses = lookup.doses(c.dressings)
   if (!doses.ok) return doses
-  const lime = limeOf(c.lime, lookup.value, mixed.value, doses.value, 20)
+  const lime = limeOf(c.lime, lookup, mixed, doses.value, 20)
   if (!lime.ok) return lime
   const lines: { id: string; twelfths: number }[] = []
   for (const line of c.mix) {
@@ -40,7 +36,7 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
   }
   const plan = planBatches({
     parts: lines,
-    blendingLoss: flat.value.lossHere,
+    blendingLoss: flat.lossHere,
     wanted: c.wanted,
     bucket: c.bucket,
     vessel: c.vessel,
@@ -66,7 +62,7 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
       return { dressing: g.dressing, grams, spoons: levelSpoons(grams, g.density, spoons) }
     }),
     water: batch.measures.flatMap((m) => {
-      const material = lookup.value.material(m.id)
+      const material = lookup.material(m.id)
       if (!material.ok) return []
       const row = material.value.material
       return [
@@ -78,5 +74,5 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
       ]
     }),
   }))
-  return succeed({ ...plan.value, batches, blendingLoss: flat.value.lossHere }, ...lime.notes, ...plan.notes)
+  return succeed({ ...plan.value, batches, blendingLoss: flat.lossHere }, ...lime.notes, ...plan.notes)
 }

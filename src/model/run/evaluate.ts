@@ -1,29 +1,25 @@
 import { evaluate, type Evaluation, type MixInContainer } from '../../core/evaluate'
 import type { Growing } from '../../core/growing'
-import { blend } from '../../core/mixing'
 import { fail, succeed, type Outcome } from '../../core/outcome'
 import { figuresOf, rangesAtOnce, type Measurement } from '../../core/ranges'
 import type { CaseOf } from '../cases'
 import { limeOf } from './limeOf'
-import { containerOf, cropOf, Lookup } from './lookup'
+import { containerOf, cropOf, mixOfCase } from './lookup'
 
 /** An evaluate case as the core takes it. */
 export function inputOf(c: CaseOf<'evaluate'>): Outcome<MixInContainer> {
-  const lookup = Lookup.of(c)
-  if (!lookup.ok) return lookup
-  const flat = lookup.value.flat(c.mix)
-  if (!flat.ok) return flat
-  const doses = lookup.value.doses(c.dressings)
+  const mix = mixOfCase(c)
+  if (!mix.ok) return mix
+  const { lookup, flat, mixed } = mix.value
+  const doses = lookup.doses(c.dressings)
   if (!doses.ok) return doses
-  const mixed = blend(flat.value.parts)
-  if (!mixed.ok) return mixed
   if (c.lime && 'gramsPerLitre' in c.lime && !(c.lime.gramsPerLitre >= 0))
     return fail({ code: 'amount-negative', field: 'limeGramsPerLitre', value: c.lime.gramsPerLitre })
-  const lime = limeOf(c.lime, lookup.value, mixed.value, doses.value, c.temperature)
+  const lime = limeOf(c.lime, lookup, mixed, doses.value, c.temperature)
   if (!lime.ok) return lime
   const layers: NonNullable<MixInContainer['bottomLayers']>[number][] = []
   for (const layer of c.bottomLayers ?? []) {
-    const below = lookup.value.flat(layer.mix)
+    const below = lookup.flat(layer.mix)
     if (!below.ok) return below
     layers.push({ thickness: layer.thickness, parts: below.value.parts })
   }
@@ -36,7 +32,7 @@ export function inputOf(c: CaseOf<'evaluate'>): Outcome<MixInContainer> {
   return succeed(
     {
       container: containerOf(c.container),
-      parts: flat.value.parts,
+      parts: flat.parts,
       limes: lime.value.limes,
       limeGramsPerLitre: lime.value.gramsPerLitre,
       bottomLayers: layers,
@@ -71,6 +67,7 @@ function written(e: Evaluation, input: MixInContainer) {
   }
 }
 
+/** Works an evaluate case out, with ranges where it asks for them. */
 export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
   const input = inputOf(c)
   if (!input.ok) return input

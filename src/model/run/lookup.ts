@@ -4,8 +4,10 @@ import { completeDressing } from '../../core/data/ownDressing'
 import { completeMaterial } from '../../core/data/ownMaterial'
 import type { Container } from '../../core/geometry'
 import {
+  blend,
   flattenRecipe,
   prepareMaterial,
+  type Blend,
   type FlatRecipe,
   type PreparedMaterial,
   type Recipe,
@@ -104,6 +106,19 @@ export class Lookup {
   }
 }
 
+/** A case's own lists, its recipe written out, and what that blends to: what every command on a mix begins with. */
+export function mixOfCase(
+  c: Own & { mix: Lines },
+): Outcome<{ lookup: Lookup; flat: FlatRecipe; mixed: Blend }> {
+  const lookup = Lookup.of(c)
+  if (!lookup.ok) return lookup
+  const flat = lookup.value.flat(c.mix)
+  if (!flat.ok) return flat
+  const mixed = blend(flat.value.parts)
+  return mixed.ok ? succeed({ lookup: lookup.value, flat: flat.value, mixed: mixed.value }) : mixed
+}
+
+/** A crop of the tables. */
 export function cropOf(id: string): Outcome<Crop> {
   const crop = CROPS.find((c) => c.id === id)
   return crop ? succeed(crop) : fail({ code: 'unknown-crop', crop: id })
