@@ -197,6 +197,14 @@ describe('a season', () => {
     const bad = evaluate({ ...input, dressings: [{ dressing: crf, gramsPerLitre: -1 }] })
     expect(!bad.ok && bad.problem.code).toBe('amount-negative')
   })
+  test('feed held back makes no acid before its day', () => {
+    const sulfate = DRESSINGS.find((d) => d.id === 'ammonium_sulfate')!
+    const late = answer({
+      dressings: [{ dressing: sulfate, gramsPerLitre: 1, place: { kind: 'heldBack', from: 70 } }],
+    })
+    expect(late.lime.pH).toBeCloseTo(answer().lime.pH, 9)
+    expect(late.acidity.at(-1)!.pH).toBeLessThan(answer().acidity.at(-1)!.pH - 0.2)
+  })
   test('months run on from planting, round the year', () => {
     expect(monthsStanding(11, 100)).toEqual([11, 12, 1, 2])
     expect(monthsStanding(5, 2000)).toHaveLength(12)

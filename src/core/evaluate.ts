@@ -10,7 +10,7 @@ import { fillOf, type Container, type Fill } from './geometry'
 import { growingOf, YEAR_COOLER_BY, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
 import {
-  averagedDose,
+  acidDosesOf,
   feedFlags,
   saltZones,
   type DressingDose,
@@ -48,6 +48,8 @@ export interface Evaluation {
   blend: Blend
   /** The whole container, layers below the mix included. */
   profile: ContainerProfile
+  /** Depth of the mix, layers below it left out, cm. */
+  mixDepth: number
   /** The mix alone: what roots live in, and what bands are held against. */
   mix: WaterBalance
   /** pH six weeks after mixing, with lime and dressings given, watered with pure water. */
@@ -124,7 +126,7 @@ export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): O
     notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
   const temperature = input.temperature ?? 20
   const depth = mixHeight - floor
-  const acids = doses.map((d) => ({ dressing: d.dressing, gramsPerLitre: averagedDose(d, depth) }))
+  const acids = acidDosesOf(doses, depth)
   const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, JUDGED_AFTER, temperature, acids)
   const weight = weights(fill.value, weighed)
   const outlook = growing
@@ -154,6 +156,7 @@ export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): O
       fill: { ...fill.value, mixVolume: mix.mixVolume },
       blend: mixed.value,
       profile,
+      mixDepth: depth,
       mix,
       lime,
       acidity: acidityCourse(

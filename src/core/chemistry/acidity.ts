@@ -16,6 +16,8 @@ export const WATER_CEILING = { from: 7.2, to: 8.2 } as const
 export interface AcidDose {
   dressing: Dressing
   gramsPerLitre: number
+  /** Day it is put on; the first where left out. */
+  from?: Days
 }
 
 export interface AcidityInput {
@@ -81,9 +83,10 @@ export function acidityCourse(
     .map((a) => ({
       curve: releaseCurve(a.dressing.release, temperature),
       total: a.gramsPerLitre * acidPerGram(a.dressing),
+      from: a.from ?? 0,
     }))
     .filter((a) => a.total !== 0)
-  const acidBy = (day: Days) => acids.reduce((sum, a) => sum + a.total * releasedBy(a.curve, day), 0)
+  const acidBy = (day: Days) => acids.reduce((sum, a) => sum + a.total * releasedBy(a.curve, day - a.from), 0)
   const water = input.waterAlkalinity ?? 0
   const steps = Math.max(1, Math.ceil(days * 2))
   const dt = days / steps

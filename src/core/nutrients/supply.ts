@@ -1,3 +1,4 @@
+import type { AcidDose } from '../chemistry/acidity'
 import { q10Factor, releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
 import { ELEMENTS, type Dressing, type MaterialFamily } from '../data/types'
 import type { Blend } from '../mixing'
@@ -66,6 +67,14 @@ export const averagedDose = (dose: DressingDose, mixHeight: Centimetres): number
   if (place.kind === 'heldBack') return dose.gramsPerLitre
   return dose.gramsPerLitre * Math.min(1, place.depth / mixHeight)
 }
+
+/** The doses as what they do to pH: averaged over the mix, held-back ones from their day on. */
+export const acidDosesOf = (doses: readonly DressingDose[], mixHeight: Centimetres): AcidDose[] =>
+  doses.map((d) => ({
+    dressing: d.dressing,
+    gramsPerLitre: averagedDose(d, mixHeight),
+    from: d.place?.kind === 'heldBack' ? d.place.from : 0,
+  }))
 
 /** What comes into reach over time, mg per litre of blend. */
 export type Supply = (day: Days) => Released

@@ -1,7 +1,8 @@
 import { acidityOn } from '../chemistry'
 import type { Evaluation, MixInContainer } from '../evaluate'
 import { fillOf, type Container } from '../geometry'
-import { averagedDose, convertExtract, type ExtractMethod } from '../nutrients'
+import { acidDosesOf, convertExtract, type ExtractMethod } from '../nutrients'
+import type { Problem } from '../problems'
 import type { Days, Fraction, Kilograms } from '../units'
 import { containerProfile } from '../water'
 
@@ -22,14 +23,11 @@ export type Measurement =
  */
 export const SPREAD = { pH: 0.25, drainTest: 0.025, weighed: 0.05, electricalConductivity: 0.2 } as const
 
-/** What the model expects a measurement to read, in its own unit; null where its container cannot be filled. */
-export function expectedReading(m: Measurement, input: MixInContainer, e: Evaluation): number | null {
+/** What the model expects a measurement to read, in its own unit. Its container has been checked (`checkMeasurements`). */
+export function expectedReading(m: Measurement, input: MixInContainer, e: Evaluation): number {
   switch (m.kind) {
     case 'pH': {
-      const acids = (input.dressings ?? []).map((d) => ({
-        dressing: d.dressing,
-        gramsPerLitre: averagedDose(d, e.fill.mixHeight),
-      }))
+      const acids = acidDosesOf(input.dressings ?? [], e.mixDepth)
       return acidityOn(e.blend, { limes: e.lime.doses, acids, temperature: input.temperature ?? 20 }, m.day)
         .pH
     }
@@ -37,18 +35,26 @@ export function expectedReading(m: Measurement, input: MixInContainer, e: Evalua
       return convertExtract(e.salts.mix.electricalConductivity.saturatedExtract, 'saturatedExtract', m.method)
     default: {
       const own = m.container ? alone(m.container, e) : { ...e.mix, kg: e.weights.drained }
-      return own && (m.kind === 'drainTest' ? own.airFilledPorosity : own.kg)
+      return m.kind === 'drainTest' ? own.airFilledPorosity : own.kg
     }
   }
 }
 
 /** The mix drained in a container of its own. */
 function alone(container: Container, e: Evaluation) {
-  const fill = fillOf(container)
-  if (!fill.ok) return null
   const { totalPorosity, waterAt, dryBulkDensity } = e.blend
-  const profile = containerProfile(container, [{ top: fill.value.mixHeight, totalPorosity, waterAt }], 40)
+  const profile = containerProfile(container, [{ top: Infinity, totalPorosity, waterAt }], 40)
   return { ...profile, kg: profile.mixVolume * (dryBulkDensity + profile.containerCapacity) }
+}
+
+/** The first problem of a container measured in; null where all can be filled. */
+export function checkMeasurements(measurements: readonly Measurement[]): Problem | null {
+  for (const m of measurements) {
+    if (!('container' in m) || !m.container) continue
+    const fill = fillOf(m.container)
+    if (!fill.ok) return fill.problem
+  }
+  return null
 }
 
 /** What was read, in the unit of `expectedReading`. */

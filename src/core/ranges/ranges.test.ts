@@ -307,6 +307,11 @@ describe('learning from measurements', () => {
     expect(after.readings[0]!.expected).toBeLessThan(1.2)
     expect(after.readings[1]!.expected).toBeLessThan(prior.figures.electricalConductivity!)
   })
+  test('a container that cannot be filled is told, not passed over', () => {
+    const bad = { ...input.container, headspace: 99 }
+    const answer = rangesAtOnce({ input, measurements: [{ kind: 'weighed', kg: 1, container: bad }] })
+    expect(!answer.ok && answer.problem.code).toBe('headspace-fills-container')
+  })
   test('a reading nothing explains is told, and nothing is learned from it', () => {
     const after = ranged([{ kind: 'pH', value: 9.9, day: 42 }], 50)
     expect(after.notes.map((n) => n.code)).toContain('few-draws-agree')

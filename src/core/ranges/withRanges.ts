@@ -1,11 +1,17 @@
 import type { Material, MaterialPropertyName, Property } from '../data/types'
 import { evaluate, FULL_EFFORT, type Evaluation, type MixInContainer } from '../evaluate'
 import type { BlendPart, PreparedMaterial } from '../mixing'
-import { invariant, succeed, type Outcome } from '../outcome'
+import { fail, invariant, succeed, type Outcome } from '../outcome'
 import { drawMaterial } from './drawMaterial'
 import { drawRow } from './drawProperty'
 import { figuresOf } from './figures'
-import { expectedReading, logLikelihood, readingOf, type Measurement } from './measurements'
+import {
+  checkMeasurements,
+  expectedReading,
+  logLikelihood,
+  readingOf,
+  type Measurement,
+} from './measurements'
 import { effectiveDraws, likelyRange, weightedQuantiles, weightedSpread, type LikelyRange } from './quantiles'
 import { normal, seededRandom, streamOf } from './random'
 
@@ -90,11 +96,13 @@ function drawer(input: MixInContainer, seed: number) {
  * sampling), so ranges close in on what these materials do; what was learned of each property comes back for the shelf, where enough draws agree.
  *
  * A generator: yields the share done some fifty times, for progress and for cancelling between; returns the answer.
- * Errors: those of `evaluate` for the tables' values. A draw that cannot be evaluated is left out. Notes: few draws agree with the
+ * Errors: those of `evaluate` for the tables' values; a measured container that cannot be filled. A draw that cannot be evaluated is left out. Notes: few draws agree with the
  * measurements (below 100): the reading, or a table, is far off. Source: Monte Carlo; Kish's effective size.
  */
 export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ranged>> {
   const { input, measurements = [] } = request
+  const problem = checkMeasurements(measurements)
+  if (problem) return fail(problem)
   const years = request.years ?? FULL_EFFORT.years
   const best = evaluate(input, { ...FULL_EFFORT, years })
   if (!best.ok) return best
@@ -124,7 +132,7 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
       for (const n of names) columns[n]!.push(figures[n]!)
       let log = 0
       measurements.forEach((m, k) => {
-        const expected = expectedReading(m, one.input, answer.value) ?? readingOf(m)
+        const expected = expectedReading(m, one.input, answer.value)
         readings[k]!.push(expected)
         log += logLikelihood(m, expected)
       })
@@ -151,7 +159,7 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
       readings: measurements.map((measurement, k) => ({
         measurement,
         read: readingOf(measurement),
-        expected: expectedReading(measurement, input, best.value) ?? NaN,
+        expected: expectedReading(measurement, input, best.value),
         after: likelyRange(readings[k]!, weights),
       })),
       learned: effective < ENOUGH ? [] : properties.learned((id) => originals.get(id)!.material, weights),
