@@ -8,6 +8,7 @@ export type Note =
   | { code: 'dose-above-usual-limit'; gramsPerLitre: number; limit: number }
   | { code: 'measures-rounded'; largestShareError: number }
   | { code: 'bed-drained-by-soil'; texture: string }
+  | { code: 'no-drainage' }
   | { code: 'charge-not-met'; largestMiss: number }
   | { code: 'layer-stalls-drainage'; thickness: number }
   | { code: 'few-draws-agree'; effective: number; draws: number }

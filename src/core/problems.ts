@@ -8,6 +8,7 @@ export type Problem =
   | { code: 'size-too-large'; field: string; value: number; limit: number }
   | { code: 'size-negative'; field: string; value: number }
   | { code: 'headspace-fills-container'; headspace: number; height: number }
+  | { code: 'layers-fill-container'; thickness: number; mixHeight: number }
   | { code: 'hole-above-mix'; holeHeight: number; mixHeight: number }
   | { code: 'outline-crosses-itself' }
   | { code: 'count-not-whole'; value: number }

@@ -56,6 +56,7 @@ export const containerSchema = z.strictObject({
         z.strictObject({ kind: z.literal('drainHoles') }),
         z.strictObject({ kind: z.literal('sideHoles'), height: z.number() }),
         z.strictObject({ kind: z.literal('onSoil'), texture: z.enum(['coarse', 'loam', 'clay']) }),
+        z.strictObject({ kind: z.enum(['onPaving', 'closed']) }),
       ])
       .default({ kind: 'drainHoles' }),
     'Where water leaves; height in cm.',

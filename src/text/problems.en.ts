@@ -30,6 +30,7 @@ const FIELD_NAMES: Record<string, string> = {
   limeGramsPerLitre: 'amount of lime',
   moundHeight: 'mound',
   thickness: 'layer below',
+  sunkBy: 'sinking',
   rootBalls: 'volume of root balls',
   label: 'sum of the label’s numbers',
   nitrogenForms: 'sum of the forms of nitrogen',
@@ -92,6 +93,10 @@ const TEXTS: Texts = {
   'hole-above-mix': (p, u) => ({
     why: `Side holes at ${lengthText(p.holeHeight, u)} are above the mix, which ends at ${lengthText(p.mixHeight, u)}.`,
     fix: 'Holes a few centimetres up are usual; everything below them stays full of water.',
+  }),
+  'layers-fill-container': (p, u) => ({
+    why: `Layers of ${lengthText(p.thickness, u)} together leave no room for mix, which ends at ${lengthText(p.mixHeight, u)}.`,
+    fix: 'Make a layer thinner, or take one out.',
   }),
   'outline-crosses-itself': () => ({
     why: 'The outline of the bed crosses itself.',
@@ -208,6 +213,8 @@ export function noteText(note: Note, units: UnitSystem): string {
       return `The mix is at pH ${pHText(note.pH)} already, at or above the ${pHText(note.target)} wanted: no lime. Lime never lowers pH.`
     case 'no-acid-needed':
       return `The mix will be at pH ${pHText(note.pH)}, at or below the ${pHText(note.target)} wanted: nothing to make it more acid.`
+    case 'no-drainage':
+      return 'No holes: everything in it stays wet through. Drill some, or grow only what lives in a bog.'
     case 'charge-not-met':
       return `These dressings miss what is wanted of some nutrient by ${percentText(note.largestMiss)}.`
     case 'layer-stalls-drainage':

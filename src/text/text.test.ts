@@ -92,6 +92,7 @@ describe('sentences', () => {
     { code: 'size-negative', field: 'headspace', value: -1 },
     { code: 'headspace-fills-container', headspace: 30, height: 28 },
     { code: 'hole-above-mix', holeHeight: 26, mixHeight: 25 },
+    { code: 'layers-fill-container', thickness: 40, mixHeight: 30 },
     { code: 'outline-crosses-itself' },
     { code: 'count-not-whole', value: 1.5 },
     { code: 'no-parts' },
@@ -129,8 +130,8 @@ describe('sentences', () => {
     expect(problemField(problems[1]!)).toBe('topDiameter')
     expect(problemField(problems[4]!)).toBe('headspace')
     expect(problemField(problems[5]!)).toBe('sideHoles')
-    expect(problemField(problems[11]!)).toBe('limeTarget')
-    expect(problemField(problems[8]!)).toBeNull()
+    expect(problemField(problems.find((p) => p.code === 'pH-out-of-range')!)).toBe('limeTarget')
+    expect(problemField(problems.find((p) => p.code === 'no-parts')!)).toBeNull()
   })
   test('notes, files and set-aside records have theirs', () => {
     expect(noteText({ code: 'target-already-passed', pH: 7.1, target: 6.4 }, 'metric')).toContain('7.1')
@@ -138,6 +139,7 @@ describe('sentences', () => {
       '12.0 g/L',
     )
     expect(noteText({ code: 'measures-rounded', largestShareError: 0.02 }, 'metric')).toContain('2.0 %')
+    expect(noteText({ code: 'no-drainage' }, 'metric')).toContain('wet through')
     expect(noteText({ code: 'no-acid-needed', pH: 4.2, target: 4.8 }, 'metric')).toContain('4.2')
     expect(noteText({ code: 'charge-not-met', largestMiss: 0.2 }, 'metric')).toContain('20')
     expect(noteText({ code: 'layer-stalls-drainage', thickness: 5.08 }, 'us')).toContain('2 in')

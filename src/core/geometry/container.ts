@@ -13,6 +13,10 @@ export type Base =
   /** Holes up the side: everything below them is a reservoir. Height in cm above the inside of the base. */
   | { kind: 'sideHoles'; height: Centimetres }
   | { kind: 'onSoil'; texture: SubsoilTexture }
+  /** Bottomless on paving or roofing: water leaves along the foot. */
+  | { kind: 'onPaving' }
+  /** No hole at all: full of water to the top until it is emptied or dried out. */
+  | { kind: 'closed' }
 
 /** A container or bed as it will be filled. Lengths in cm, inside. */
 export interface Container {

@@ -54,6 +54,7 @@ export const SUBSOIL_TENSION: Record<SubsoilTexture, Centimetres> = { coarse: 60
 export function tensionAtBase(container: Container): Centimetres {
   if (container.base.kind === 'sideHoles') return -container.base.height
   if (container.base.kind === 'onSoil') return SUBSOIL_TENSION[container.base.texture]
+  if (container.base.kind === 'closed') return -shapeHeight(container.shape)
   return 0
 }
 
@@ -138,7 +139,7 @@ export function containerProfile(
     ...all.balance(),
     slices,
     layers: each.map((sums) => sums.balance()),
-    saturatedHeight: Math.max(0, -base),
+    saturatedHeight: Math.min(mixHeight, Math.max(0, -base)),
   }
 }
 

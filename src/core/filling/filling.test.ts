@@ -1,0 +1,171 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { fillOf, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
+import { anyContainer, DRAWS } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import { containerProfile, tensionAtBase } from '../water'
+import { blend } from '../mixing'
+import { parts } from '../testing/arbitraries'
+import { fillPlan, LAYER_KINDS, LAYERS, sinkingOf, TRADE_SIZES, type FillerLayer, type FillRequest } from '.'
+
+const bed: Container = {
+  shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 60 },
+  headspace: 5,
+  base: { kind: 'onSoil', texture: 'loam' },
+}
+const plan = (request: Partial<FillRequest>) => {
+  const found = fillPlan({ container: bed, ...request })
+  if (!found.ok) throw new Error(found.problem.code)
+  return found.value
+}
+
+describe('how much mix', () => {
+  outsideCheck({
+    module: 'geometry',
+    what: 'deep bed 2.4 x 1.2 m: 55 cm of fill, 20 cm of logs with a third open, seven tenths of it washed full',
+    source: 'arithmetic: 2.4 x 1.2 x (0.35 + 0.20 x 0.35 x 0.7) m3',
+    basis: 'closed form',
+    unit: 'L',
+    expected: 2.88 * (0.35 + 0.2 * 0.35 * 0.7) * 1000,
+    tolerance: 1e-6,
+    computed: () => plan({ layers: [{ kind: 'logs', thickness: 20 }] }).net,
+  })
+  outsideCheck({
+    module: 'geometry',
+    what: 'topping up a bed 2.4 x 1.2 m that sank by 8 cm',
+    source: 'arithmetic',
+    basis: 'closed form',
+    unit: 'L',
+    expected: 230.4,
+    tolerance: 1e-6,
+    computed: () => plan({ sunkBy: 8 }).net,
+  })
+  for (const [number, low, high] of [
+    [3, 10.29, 12.16],
+    [5, 12.86, 20.35],
+    [7, 21.91, 29.33],
+    [10, 34.09, 43.36],
+    [15, 45.36, 60.57],
+  ] as const)
+    outsideCheck({
+      module: 'geometry',
+      what: `nursery pot of “${number} gallon” to the rim`,
+      source: 'ANSI Z60.1-2004, container classes (from memory)',
+      basis: 'standard',
+      unit: 'L',
+      expected: { low, high },
+      tolerance: 0,
+      computed: () => {
+        const { shape } = TRADE_SIZES.find((t) => t.id === `nursery-${number}`)!
+        return volumeBelow(shape, shapeHeight(shape))
+      },
+    })
+  outsideCheck({
+    module: 'geometry',
+    what: 'nursery pots named 5, 7, 10 or 15 “gallon” hold less than their name (greatest share of the name)',
+    source: 'common practice',
+    basis: 'common practice',
+    unit: '1',
+    expected: { low: 0.5, high: 1 },
+    tolerance: 0,
+    computed: () =>
+      Math.max(
+        ...TRADE_SIZES.filter((t) => /^nursery-(5|7|10|15)$/.test(t.id)).map(
+          (t) => volumeBelow(t.shape, shapeHeight(t.shape)) / t.nominal!,
+        ),
+      ),
+  })
+  test('every trade size holds what its class may', () => {
+    for (const t of TRADE_SIZES) {
+      const litres = volumeBelow(t.shape, shapeHeight(t.shape))
+      expect(litres, t.id).toBeGreaterThanOrEqual(t.holds.low)
+      expect(litres, t.id).toBeLessThanOrEqual(t.holds.high)
+    }
+    expect(new Set(TRADE_SIZES.map((t) => t.id)).size).toBe(TRADE_SIZES.length)
+  })
+  const anyLayers = fc.array(
+    fc.record({
+      kind: fc.constantFrom(...LAYER_KINDS),
+      share: fc.double({ min: 0, max: 0.25, noNaN: true }),
+    }),
+    { maxLength: 3 },
+  )
+  test('volumes add up for any container, layers, roots and sinking', () => {
+    fc.assert(
+      fc.property(
+        anyContainer,
+        anyLayers,
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        fc.option(fc.double({ min: 0, max: 0.2, noNaN: true })),
+        (container, list, roots, sunk) => {
+          const fill = fillOf(container)
+          if (!fill.ok) throw new Error(fill.problem.code)
+          const { mixHeight, mixVolume } = fill.value
+          const layers: FillerLayer[] = list.map((l) => ({ kind: l.kind, thickness: l.share * mixHeight }))
+          const rootBalls = sunk === null ? roots * 0.1 * mixVolume : 0
+          const found = fillPlan({
+            container,
+            layers,
+            rootBalls,
+            sunkBy: sunk === null ? null : sunk * mixHeight,
+          })
+          if (!found.ok) {
+            expect(found.problem.code).toBe('size-too-large')
+            return
+          }
+          const p = found.value
+          expect(p.net).toBeCloseTo(p.space + p.washedIn - p.rootBalls - p.kept, 6)
+          expect(p.space + volumeBelow(container.shape, p.floor)).toBeCloseTo(mixVolume, 6)
+          expect(p.saved + p.washedIn).toBeCloseTo(volumeBelow(container.shape, p.floor), 6)
+          expect(p.net).toBeGreaterThanOrEqual(0)
+          expect(p.sinking[0]).toBeLessThanOrEqual(p.sinking[2] + 1e-12)
+          expect(p.sinking[2]).toBeLessThanOrEqual(p.floor + 1e-9)
+          if (sunk === null && layers.length === 0) expect(p.net).toBeCloseTo(mixVolume - rootBalls, 6)
+        },
+      ),
+      DRAWS,
+    )
+  })
+  test('logs rot and let the bed down, stone does not', () => {
+    expect(sinkingOf([{ kind: 'logs', thickness: 20 }], LAYERS.logs.halfLife)).toBeCloseTo(10, 9)
+    expect(sinkingOf([{ kind: 'gravel', thickness: 20 }], 50)).toBe(0)
+    expect(plan({ layers: [{ kind: 'logs', thickness: 20 }] }).saved).toBeGreaterThan(400)
+  })
+  test('says what cannot be', () => {
+    const code = (request: Partial<FillRequest>) => {
+      const found = fillPlan({ container: bed, ...request })
+      return found.ok
+        ? null
+        : `${found.problem.code} ${'field' in found.problem ? found.problem.field : ''}`.trim()
+    }
+    expect(code({ layers: [{ kind: 'logs', thickness: 55 }] })).toBe('layers-fill-container')
+    expect(code({ layers: [{ kind: 'logs', thickness: -1 }] })).toBe('size-negative thickness')
+    expect(code({ layers: [{ kind: 'logs', thickness: NaN }] })).toBe('not-a-number thickness')
+    expect(code({ rootBalls: 5000 })).toBe('size-too-large rootBalls')
+    expect(code({ rootBalls: -1 })).toBe('size-negative rootBalls')
+    expect(code({ sunkBy: 56 })).toBe('size-too-large sunkBy')
+    expect(code({ sunkBy: -2 })).toBe('size-negative sunkBy')
+    expect(code({ container: { ...bed, headspace: 70 } })).toBe('headspace-fills-container')
+  })
+})
+
+describe('where water leaves', () => {
+  const mixed = blend(parts({ peat_medium: 1, perlite_coarse: 1 }))
+  if (!mixed.ok) throw new Error('no mix')
+  const { totalPorosity, waterAt } = mixed.value
+  const air = (base: Container['base']) =>
+    containerProfile({ ...bed, base }, [{ top: 99, totalPorosity, waterAt }])
+  test('a closed one is full and says so, one on paving drains at its foot', () => {
+    const closed = air({ kind: 'closed' })
+    expect(closed.airFilledPorosity).toBeLessThan(1e-9)
+    expect(closed.saturatedHeight).toBeCloseTo(55, 9)
+    expect(air({ kind: 'onPaving' }).airFilledPorosity).toBeCloseTo(
+      air({ kind: 'drainHoles' }).airFilledPorosity,
+      12,
+    )
+    expect(tensionAtBase({ ...bed, base: { kind: 'onPaving' } })).toBe(0)
+    const noted = fillPlan({ container: { ...bed, base: { kind: 'closed' } } })
+    expect(noted.ok && noted.notes).toContainEqual({ code: 'no-drainage' })
+    expect(volumeBetween(bed.shape, 0, 10)).toBeCloseTo(288, 6)
+  })
+})
