@@ -12,6 +12,8 @@ const SCREENS = [
   '/demo/jobs/peppers-27/make',
   '/demo/jobs/fig/record',
   '/demo/jobs/peppers-26/record',
+  '/demo/beds',
+  '/demo/beds?id=bay-bed',
   '/demo/shelf',
   '/demo/records',
   '/demo/method',

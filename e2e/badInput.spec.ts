@@ -36,7 +36,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('-7')
   await expect(field(page, 'Height')).toContainText('more than nothing')
   await page.getByLabel('Height', { exact: true }).fill('28')
-  await expect(page.getByLabel('How much')).toContainText('of mix in each')
+  await expect(page.getByLabel('How much')).toContainText('of mix in place')
 })
 
 test('side holes above the mix are told beside the holes', async ({ page }) => {
@@ -169,9 +169,9 @@ test('stored records that cannot be read are set aside, told, and offered for do
   await plant(page, 'my', 'job/future', { kind: 'job', schemaVersion: 9, revision: 1, savedAt: '', data: {} })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
-  await expect(aside).toContainText('“job/broken” is damaged at data.name')
+  await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
   await expect(aside).toContainText(
-    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 1)',
+    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 2)',
   )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
   const [download] = await Promise.all([

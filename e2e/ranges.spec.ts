@@ -1,8 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './support'
 
-const air = (page: Page) =>
-  page.getByRole('region', { name: 'Air after draining' })
+const air = (page: Page) => page.getByRole('region', { name: 'Air after draining' })
 
 test('likely ranges come after the figures, follow the mix, and never stand beside another mix’s figure', async ({
   page,

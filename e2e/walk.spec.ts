@@ -6,11 +6,11 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await startJob(page, 'Fabric bag')
 
   // Fill what
-  await page.getByRole('combobox', { name: 'Crop' }).click()
+  await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
   await page.getByPlaceholder('Search crops').fill('sweet pepper')
   await page.getByRole('option', { name: 'Sweet pepper' }).click()
-  await page.getByLabel('How many').fill('6')
-  await expect(page.getByLabel('How much')).toContainText('in all 6')
+  await page.getByLabel('How many', { exact: true }).fill('6')
+  await expect(page.getByLabel('How much')).toContainText('in each of 6')
   await page.getByLabel('Name of this job').fill('Peppers')
   await page.getByRole('button', { name: 'On to the mix' }).click()
 
@@ -73,14 +73,14 @@ test('the same walk with the keyboard alone', async ({ page }) => {
   await key('Enter')
   await expect(page).toHaveURL(/fill$/)
 
-  await tabTo(page, page.getByRole('combobox', { name: 'Crop' }))
+  await tabTo(page, page.getByRole('combobox', { name: 'Crop', exact: true }))
   await key('Enter')
   await expect(page.getByPlaceholder('Search crops')).toBeFocused()
   await type('basil')
   await key('ArrowDown')
   await key('Enter')
-  await expect(page.getByRole('combobox', { name: 'Crop' })).toHaveText('Basil')
-  await tabTo(page, page.getByLabel('How many'))
+  await expect(page.getByRole('combobox', { name: 'Crop', exact: true })).toHaveText('Basil')
+  await tabTo(page, page.getByLabel('How many', { exact: true }))
   await key('Control+a')
   await type('2')
   await tabTo(page, page.getByRole('button', { name: 'On to the mix' }))

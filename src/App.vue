@@ -17,6 +17,7 @@ useTheme(() => garden.settings.theme)
 const places = computed(() =>
   [
     { name: 'today', label: 'Today', icon: 'pi-sun' },
+    { name: 'beds', label: 'Beds', icon: 'pi-th-large' },
     { name: 'shelf', label: 'Shelf', icon: 'pi-box' },
     { name: 'records', label: 'Records', icon: 'pi-book' },
     { name: 'method', label: 'Method', icon: 'pi-calculator' },

@@ -49,6 +49,12 @@ const routes: RouteRecordRaw[] = [
     ],
   },
   {
+    path: `${GARDEN}/beds`,
+    name: 'beds',
+    component: () => import('@/views/BedsView.vue'),
+    meta: { title: 'Beds' },
+  },
+  {
     path: `${GARDEN}/shelf`,
     name: 'shelf',
     component: () => import('@/views/ShelfView.vue'),

@@ -4,7 +4,9 @@ import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import datatable from '@primeuix/themes/aura/datatable'
 import dialog from '@primeuix/themes/aura/dialog'
+import chip from '@primeuix/themes/aura/chip'
 import inputtext from '@primeuix/themes/aura/inputtext'
+import multiselect from '@primeuix/themes/aura/multiselect'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
 import textarea from '@primeuix/themes/aura/textarea'
@@ -88,9 +90,11 @@ export const openBedPreset = definePreset(
     components: {
       button,
       checkbox,
+      chip,
       datatable,
       dialog,
       inputtext,
+      multiselect,
       select,
       selectbutton,
       textarea,

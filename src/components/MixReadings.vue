@@ -7,7 +7,6 @@ import type { Container } from '@/core/geometry'
 import type { LikelyRange } from '@/core/ranges'
 import { containerProfile, dryingLimits } from '@/core/water'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
-import type { VesselKind } from '@/model/schemas'
 import {
   lengthText,
   loadText,
@@ -19,7 +18,7 @@ import {
 } from '@/text/units'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { evaluation, ranges, bands, cropName, container, units, vesselKind } = defineProps<{
+const { evaluation, ranges, bands, cropName, container, units, wide } = defineProps<{
   evaluation: Evaluation
   /** Likely ranges by figure; null while they are being drawn. */
   ranges: Record<string, LikelyRange> | null
@@ -27,7 +26,8 @@ const { evaluation, ranges, bands, cropName, container, units, vesselKind } = de
   cropName: string | null
   container: Container
   units: UnitSystem
-  vesselKind: VesselKind
+  /** A bed on the ground: what counts is the load, not the lifting. */
+  wide: boolean
 }>()
 
 const who = computed(() => (cropName ? `${cropName.toLowerCase()} likes` : 'most like'))
@@ -41,7 +41,7 @@ const PH_SCALE = { from: 3.5, to: 8 }
 const onPH = (pH: number) => (pH - PH_SCALE.from) / (PH_SCALE.to - PH_SCALE.from)
 
 const air = computed(() => {
-  const value = evaluation.profile.airFilledPorosity
+  const value = evaluation.mix.airFilledPorosity
   // Half a point either way is nothing a grower could measure.
   const verdict = verdictOf(value, bands.airFilledPorosity, 0.005)
   return {
@@ -59,7 +59,7 @@ const limits = computed(() => dryingLimits(container))
 /** The published band is for pots; a bed drained by soil is told in plain litres. */
 const inGround = computed(() => container.base.kind === 'onSoil')
 const water = computed(() => {
-  const value = evaluation.profile.easilyAvailableWater
+  const value = evaluation.mix.easilyAvailableWater
   const verdict = inGround.value ? 'plain' : verdictOf(value, bands.easilyAvailableWater, 0.005)
   return {
     value,
@@ -133,7 +133,6 @@ const buffers = computed(() => {
     }))
     .sort((a, b) => b.weight - a.weight)
 })
-const wide = computed(() => vesselKind === 'raisedBed')
 </script>
 
 <template>
@@ -152,8 +151,8 @@ const wide = computed(() => vesselKind === 'raisedBed')
     >
       <p>
         Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend;
-        {{ percentText(evaluation.profile.containerCapacity) }} stay full of water when draining ends, at the
-        depth of {{ lengthText(evaluation.fill.mixHeight, units) }}. The rest is air.
+        {{ percentText(evaluation.mix.containerCapacity) }} stay full of water when draining ends, at the
+        depth of {{ lengthText(evaluation.mixDepth, units) }}. The rest is air.
       </p>
       <p>
         The same mix in straight pots:
@@ -168,7 +167,7 @@ const wide = computed(() => vesselKind === 'raisedBed')
       :value="percentText(water.value)"
       :wanted="
         inGround
-          ? `${litres(evaluation.profile.easilyAvailableWater)} in each bed`
+          ? `${litres(evaluation.mix.easilyAvailableWater)} in each bed`
           : `good: ${percentBand(bands.easilyAvailableWater)}`
       "
       :position="inGround ? null : water.value / WATER_SCALE"
@@ -186,11 +185,11 @@ const wide = computed(() => vesselKind === 'raisedBed')
       :advice="water.advice"
     >
       <p>
-        {{ litres(evaluation.profile.easilyAvailableWater) }} in each container. Then
-        {{ litres(evaluation.profile.waterBufferingCapacity) }} that roots work harder for ({{
+        {{ litres(evaluation.mix.easilyAvailableWater) }} in each container. Then
+        {{ litres(evaluation.mix.waterBufferingCapacity) }} that roots work harder for ({{
           limits.easy / 10
         }}
-        to {{ limits.buffer / 10 }} kPa), and {{ litres(evaluation.profile.heldWater) }} held tighter still.
+        to {{ limits.buffer / 10 }} kPa), and {{ litres(evaluation.mix.heldWater) }} held tighter still.
         <template v-if="inGround">
           The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa.
           Roots that go on down find more.

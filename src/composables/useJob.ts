@@ -1,10 +1,15 @@
 import { computed, toRaw, toValue, type MaybeRefOrGetter } from 'vue'
 import { CROPS } from '@/core/data'
-import { fillOf } from '@/core/geometry'
-import { changesOf } from '@/model/commands'
-import { jobOf } from '@/model/garden'
-import { bandsFor, containerOf, evaluateJob, inputOfJob, materialById, quantitiesOf } from '@/model/reckoning'
-import type { Vessel } from '@/model/schemas'
+import { jobOf, leadFill, liveJob } from '@/model/garden'
+import {
+  bandsFor,
+  containerOf,
+  evaluateJob,
+  inputOfJob,
+  materialById,
+  planOfFill,
+  quantitiesOf,
+} from '@/model/reckoning'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 
@@ -13,11 +18,16 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   const garden = useGarden()
   const id = () => toValue(jobId)
   const units = computed(() => garden.settings.units)
-  const job = computed(() => jobOf(garden.records, id()))
+  const job = computed(() => {
+    const stored = jobOf(garden.records, id())
+    return stored && liveJob(garden.records, stored)
+  })
+  /** The bed the mix is judged in. */
+  const lead = computed(() => (job.value ? leadFill(job.value) : null))
   const crop = computed(() => CROPS.find((c) => c.id === job.value?.cropId))
   const bands = computed(() => bandsFor(crop.value))
-  const container = computed(() => (job.value ? containerOf(job.value.vessel) : null))
-  const fill = computed(() => (container.value ? fillOf(container.value) : null))
+  const container = computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null))
+  const fill = computed(() => (lead.value ? planOfFill({ ...lead.value, sunkBy: null }) : null))
   const evaluation = computed(() => (job.value ? evaluateJob(job.value) : null))
   /** The mix as plain data, for drawing its ranges; null where it cannot be worked out. */
   const mixInput = computed(() => {
@@ -27,12 +37,6 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   })
   const quantities = computed(() => (job.value ? quantitiesOf(job.value) : null))
   const materials = computed(() => (job.value?.parts ?? []).flatMap((p) => materialById(p.materialId) ?? []))
-
-  const setVessel = (change: Partial<Vessel>) => {
-    if (!job.value) return
-    const command = { type: 'job/vessel', jobId: id(), vessel: { ...job.value.vessel, ...change } } as const
-    if (changesOf(garden.records, command).length > 0) garden.run(command)
-  }
 
   /** The sentence of a problem, if it belongs beside this field. */
   const beside = (
@@ -47,6 +51,7 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     garden,
     units,
     job,
+    lead,
     crop,
     bands,
     container,
@@ -55,7 +60,6 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     mixInput,
     quantities,
     materials,
-    setVessel,
     beside,
   }
 }

@@ -1,9 +1,19 @@
-import { jobKey, recordKey, shelfKey, SETTINGS_KEY, startingJob } from '@/model/garden'
+import {
+  bedKey,
+  jobKey,
+  recordKey,
+  shelfKey,
+  SETTINGS_KEY,
+  specOf,
+  startingFill,
+  startingJob,
+  startingSpec,
+} from '@/model/garden'
 import { cropTargetPH, tickOf } from '@/model/commands'
 import { batchCards } from '@/model/batchCard'
 import { quantitiesOf } from '@/model/reckoning'
 import { recordFrom } from '@/model/recordFrom'
-import type { AnyData, Job, ShelfItem, Vessel } from '@/model/schemas'
+import type { AnyData, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/schemas'
 
 /**
  * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by the
@@ -15,7 +25,12 @@ interface DemoJob {
   name: string
   started: string
   crop: string
-  vessel: Vessel
+  /** Which bed, and how many of them. */
+  bed: string
+  count?: number
+  sunkBy?: number
+  companions?: string[]
+  archived?: boolean
   /** Parts in twelfths. */
   parts: Record<string, number>
   lime?: Partial<Job['lime']>
@@ -25,55 +40,100 @@ interface DemoJob {
   measured?: number
 }
 
-const bags = (count: number): Vessel => ({
-  kind: 'fabricBag',
-  shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
-  headspace: 3,
-  base: { kind: 'drainHoles' },
-  count,
-})
-const trough = (count: number, sideHoles?: number): Vessel => ({
-  kind: 'box',
-  shape: { kind: 'box', topLength: 90, topWidth: 24, baseLength: 86, baseWidth: 20, height: 20 },
-  headspace: 2.5,
-  base: sideHoles ? { kind: 'sideHoles', height: sideHoles } : { kind: 'drainHoles' },
-  count,
-})
-const windowBox = (count: number): Vessel => ({
-  kind: 'box',
-  shape: { kind: 'box', topLength: 60, topWidth: 18, baseLength: 56, baseWidth: 15, height: 17 },
-  headspace: 2.5,
-  base: { kind: 'drainHoles' },
-  count,
-})
-const halfBarrel = (count: number): Vessel => ({
-  kind: 'roundPot',
-  shape: { kind: 'roundPot', topDiameter: 62, baseDiameter: 52, height: 42 },
-  headspace: 5,
-  base: { kind: 'drainHoles' },
-  count,
-})
-const tub = (count: number): Vessel => ({
-  kind: 'roundPot',
-  shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 34, height: 30 },
-  headspace: 3,
-  base: { kind: 'drainHoles' },
-  count,
-})
-const modulePot = (count: number): Vessel => ({
-  kind: 'roundPot',
-  shape: { kind: 'roundPot', topDiameter: 9, baseDiameter: 6.5, height: 8.5 },
-  headspace: 1,
-  base: { kind: 'drainHoles' },
-  count,
-})
-const deepBed: Vessel = {
-  kind: 'raisedBed',
-  shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 45 },
-  headspace: 5,
-  base: { kind: 'onSoil', texture: 'clay' },
-  count: 1,
+const bed = (
+  id: string,
+  kind: Vessel['kind'],
+  vessel: Partial<Vessel>,
+  more: Partial<BedSpec> & { name: string },
+): Bed => {
+  const spec = startingSpec(kind)
+  return {
+    ...spec,
+    ...more,
+    id,
+    createdAt: '2025-02-20T09:00:00.000Z',
+    vessel: { ...spec.vessel, ...vessel },
+  }
 }
+
+/** The beds of the courtyard, under names of its own. */
+const BEDS: Bed[] = [
+  bed(
+    'south-wall-bags',
+    'fabricBag',
+    { shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, count: 6 },
+    { name: 'South wall bags', standing: 'paving' },
+  ),
+  bed(
+    'lean-to-bags',
+    'fabricBag',
+    { shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, count: 4 },
+    { name: 'Lean-to bags', standing: 'paving' },
+  ),
+  bed(
+    'salad-troughs',
+    'box',
+    {
+      shape: { kind: 'box', topLength: 90, topWidth: 24, baseLength: 86, baseWidth: 20, height: 20 },
+      count: 4,
+    },
+    { name: 'Salad troughs', wall: 'timber' },
+  ),
+  bed(
+    'clay-corner',
+    'raisedBed',
+    {
+      shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 45 },
+      headspace: 5,
+      base: { kind: 'onSoil', texture: 'clay' },
+    },
+    { name: 'Clay corner bed' },
+  ),
+  bed(
+    'landing-boxes',
+    'box',
+    {
+      shape: { kind: 'box', topLength: 60, topWidth: 18, baseLength: 56, baseWidth: 15, height: 17 },
+      count: 5,
+    },
+    { name: 'Landing window boxes', wall: 'metal', standing: 'balcony' },
+  ),
+  bed(
+    'bog-tubs',
+    'roundPot',
+    {
+      shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 34, height: 30 },
+      base: { kind: 'sideHoles', height: 5 },
+      count: 3,
+    },
+    { name: 'Bog tubs' },
+  ),
+  bed(
+    'gate-barrel',
+    'roundPot',
+    { shape: { kind: 'roundPot', topDiameter: 62, baseDiameter: 52, height: 42 }, headspace: 5 },
+    { name: 'Gate half-barrel', wall: 'timber', rootBalls: 12 },
+  ),
+  bed(
+    'steps-barrel',
+    'roundPot',
+    { shape: { kind: 'roundPot', topDiameter: 62, baseDiameter: 52, height: 42 }, headspace: 5 },
+    { name: 'Steps half-barrel', wall: 'timber', rootBalls: 12 },
+  ),
+  bed(
+    'module-pots',
+    'roundPot',
+    {
+      shape: { kind: 'roundPot', topDiameter: 9, baseDiameter: 6.5, height: 8.5 },
+      headspace: 1,
+      count: 240,
+    },
+    { name: 'Transplant pots' },
+  ),
+  bed('bay-bed', 'freeBed', {}, { name: 'Bay bed', layers: [{ kind: 'logs', thickness: 10 }] }),
+  bed('gutter-rail', 'gutter', { count: 3 }, { name: 'Rail gutters', wall: 'plastic', standing: 'balcony' }),
+  bed('heap', 'heapedBed', {}, { name: 'Heaped squash bed' }),
+]
 
 const JOBS: DemoJob[] = [
   {
@@ -81,7 +141,8 @@ const JOBS: DemoJob[] = [
     name: 'Peppers, south wall 2025',
     started: '2025-04-26',
     crop: 'pepper_sweet',
-    vessel: bags(3),
+    bed: 'south-wall-bags',
+    count: 3,
     parts: { peat_medium: 48, compost_green: 24, sand_sharp: 24 },
     made: {
       on: '2025-05-03',
@@ -93,7 +154,8 @@ const JOBS: DemoJob[] = [
     name: 'Peppers, south wall 2026',
     started: '2026-04-18',
     crop: 'pepper_sweet',
-    vessel: bags(3),
+    bed: 'south-wall-bags',
+    count: 3,
     parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
     made: {
       on: '2026-04-25',
@@ -105,7 +167,7 @@ const JOBS: DemoJob[] = [
     name: 'Aubergines, glass lean-to',
     started: '2026-04-20',
     crop: 'eggplant',
-    vessel: bags(4),
+    bed: 'lean-to-bags',
     parts: { coir_pith: 36, compost_green: 24, perlite_medium: 24 },
     made: {
       on: '2026-05-02',
@@ -117,7 +179,7 @@ const JOBS: DemoJob[] = [
     name: 'Salad troughs 2025',
     started: '2025-03-08',
     crop: 'lettuce',
-    vessel: trough(4),
+    bed: 'salad-troughs',
     parts: { peat_fine: 36, compost_green: 24, soil_loam: 24 },
     made: { on: '2025-03-15', note: 'Soured in the shallow troughs. Slugs in the wet corner.' },
   },
@@ -126,7 +188,7 @@ const JOBS: DemoJob[] = [
     name: 'Salad troughs 2026',
     started: '2026-03-07',
     crop: 'lettuce',
-    vessel: trough(4),
+    bed: 'salad-troughs',
     parts: { peat_medium: 24, coir_pith: 12, compost_green: 12, perlite_medium: 24 },
     made: { on: '2026-03-14', note: 'No soil this time. Six cuts from March to June.' },
   },
@@ -135,7 +197,7 @@ const JOBS: DemoJob[] = [
     name: 'Carrots and beets, deep bed',
     started: '2026-03-28',
     crop: 'carrot',
-    vessel: deepBed,
+    bed: 'clay-corner',
     parts: { soil_sandy_loam: 48, compost_green: 24, leaf_mould: 24, sand_coarse: 12 },
     lime: { mode: 'none' },
     plan: { bucket: 14, vessel: 110 },
@@ -146,7 +208,7 @@ const JOBS: DemoJob[] = [
     name: 'Herb window boxes',
     started: '2026-04-11',
     crop: 'thyme',
-    vessel: windowBox(5),
+    bed: 'landing-boxes',
     parts: { soil_loam: 24, pine_bark_fine: 24, grit_2_6: 24 },
     made: { on: '2026-04-12', note: 'Thyme and sage happy; parsley wanted more water than this holds.' },
   },
@@ -155,7 +217,7 @@ const JOBS: DemoJob[] = [
     name: 'Cranberry tubs',
     started: '2026-09-19',
     crop: 'cranberry',
-    vessel: tub(3),
+    bed: 'bog-tubs',
     parts: { peat_medium: 72, pine_bark_fine: 24, perlite_medium: 12 },
     lime: { mode: 'none' },
     made: { on: '2026-09-26', note: 'Rain water only. Potted on without feed for the winter.' },
@@ -165,7 +227,7 @@ const JOBS: DemoJob[] = [
     name: 'Fig, half-barrel by the gate',
     started: '2026-11-02',
     crop: 'fig',
-    vessel: halfBarrel(1),
+    bed: 'gate-barrel',
     parts: { soil_loam: 24, pine_bark_fine: 24, pumice: 18, compost_green: 12 },
   },
   {
@@ -173,7 +235,7 @@ const JOBS: DemoJob[] = [
     name: 'Dwarf pear',
     started: '2026-11-08',
     crop: 'pear_dwarf',
-    vessel: halfBarrel(1),
+    bed: 'steps-barrel',
     parts: {},
   },
   {
@@ -181,7 +243,7 @@ const JOBS: DemoJob[] = [
     name: 'Leek transplants',
     started: '2026-11-14',
     crop: 'leek',
-    vessel: modulePot(240),
+    bed: 'module-pots',
     parts: { peat_fine: 36, vermiculite_medium: 12, compost_green: 12 },
     plan: { bucket: 5, vessel: 60 },
   },
@@ -190,7 +252,7 @@ const JOBS: DemoJob[] = [
     name: 'Peppers, south wall 2027',
     started: '2026-11-21',
     crop: 'pepper_sweet',
-    vessel: bags(6),
+    bed: 'south-wall-bags',
     parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
     measured: 2,
   },
@@ -209,12 +271,17 @@ const SHELF: ShelfItem[] = [
 ]
 
 function build(demo: DemoJob): { job: Job; record: AnyData | null } {
-  const base = startingJob(demo.id, `${demo.started}T08:00:00.000Z`, demo.vessel.kind)
+  const listed = BEDS.find((b) => b.id === demo.bed)!
+  const fill = { ...startingFill(`${demo.id}-1`, specOf(listed), listed.id), sunkBy: demo.sunkBy ?? null }
+  const base = startingJob(demo.id, `${demo.started}T08:00:00.000Z`, [
+    { ...fill, count: demo.count ?? fill.count },
+  ])
   const job: Job = {
     ...base,
     name: demo.name,
     cropId: demo.crop,
-    vessel: demo.vessel,
+    companionIds: demo.companions ?? [],
+    archived: demo.archived ?? false,
     parts: Object.entries(demo.parts).map(([materialId, twelfths]) => ({ materialId, twelfths })),
     lime: { ...base.lime, target: cropTargetPH(demo.crop) ?? base.lime.target, ...demo.lime },
     plan: { ...base.plan, ...demo.plan },
@@ -240,6 +307,7 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
+  for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
   for (const demo of JOBS) {
     const { job, record } = build(demo)

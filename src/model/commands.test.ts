@@ -1,14 +1,28 @@
 import { describe, expect, test } from 'vitest'
 import { changesOf, mergeKeyOf, tickOf, type Command } from './commands'
-import { jobKey, recordKey, shelfKey, startingJob, startingVessel, type Garden } from './garden'
+import {
+  bedKey,
+  jobKey,
+  leadFill,
+  liveJob,
+  nextYearsJob,
+  recordKey,
+  shelfKey,
+  specOf,
+  startingBed,
+  startingFill,
+  startingJob,
+  startingSpec,
+  type Garden,
+} from './garden'
 import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
 import { recordFrom } from './recordFrom'
-import { quantitiesOf } from './reckoning'
-import { jobSchema, recordSchema, type AnyData, type Job } from './schemas'
+import { planOfFill, quantitiesOf } from './reckoning'
+import { bedSchema, jobSchema, recordSchema, VESSEL_KINDS, type AnyData, type Bed, type Job } from './schemas'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const job: Job = {
-  ...startingJob('j', NOW, 'roundPot'),
+  ...startingJob('j', NOW, [startingFill('f', startingSpec('roundPot'), null)]),
   parts: [
     { materialId: 'peat_medium', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 12 },
@@ -71,7 +85,7 @@ describe('commands', () => {
       after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }, ticked).ticks,
     ).toEqual([])
     expect(
-      after({ type: 'job/vessel', jobId: 'j', vessel: { ...job.vessel, count: 3 } }, ticked).ticks,
+      after({ type: 'fill/change', jobId: 'j', fillId: 'f', change: { count: 3 } }, ticked).ticks,
     ).toEqual([])
     expect(after({ type: 'job/rename', jobId: 'j', name: 'x' }, ticked).ticks).toHaveLength(1)
   })
@@ -117,12 +131,75 @@ describe('commands', () => {
     ).toEqual([])
   })
   test('every job a command leaves is one that can be stored', () => {
-    for (const kind of ['roundPot', 'box', 'raisedBed', 'fabricBag'] as const) {
-      expect(() => jobSchema.parse(startingJob('x', NOW, kind))).not.toThrow()
-      expect(() =>
-        jobSchema.parse(after({ type: 'job/vessel', jobId: 'j', vessel: startingVessel(kind) })),
-      ).not.toThrow()
+    for (const kind of VESSEL_KINDS) {
+      const fill = startingFill('g', startingSpec(kind), null)
+      expect(() => jobSchema.parse(startingJob('x', NOW, [fill]))).not.toThrow()
+      expect(() => jobSchema.parse(after({ type: 'fill/add', jobId: 'j', fill }))).not.toThrow()
+      expect(planOfFill(fill).ok, kind).toBe(true)
     }
+  })
+})
+
+describe('beds and the jobs that fill them', () => {
+  const bed = startingBed('b', NOW, 'box')
+  const following: Job = { ...job, fills: [startingFill('f', specOf(bed), 'b')] }
+  const garden: Garden = new Map<string, AnyData>([
+    [bedKey('b'), bed],
+    [jobKey('j'), following],
+  ])
+  const keys = (command: Command) => changesOf(garden, command).map((c) => c.key)
+  test('a bed changed in a job is changed in the list, and the other way the job follows', () => {
+    const [inJob, inList] = changesOf(garden, {
+      type: 'fill/spec',
+      jobId: 'j',
+      fillId: 'f',
+      change: { name: 'Salad' },
+    })
+    expect((inList!.after as Bed).name).toBe('Salad')
+    expect((inJob!.after as Job).fills[0]!.spec.name).toBe('Salad')
+    const renamed = new Map(garden).set(bedKey('b'), { ...bed, name: 'Herbs' })
+    expect(liveJob(renamed, following).fills[0]!.spec.name).toBe('Herbs')
+    // What the list no longer has stays as it last was.
+    expect(liveJob(new Map([[jobKey('j'), following]]), following)).toEqual(following)
+  })
+  test('beds come, change and go; nothing happens to what is not there', () => {
+    expect(keys({ type: 'beds/add', beds: [{ ...bed, id: 'c' }] })).toEqual(['bed/c'])
+    expect(keys({ type: 'bed/change', bedId: 'b', change: { rootBalls: 3 } })).toEqual(['bed/b'])
+    expect(keys({ type: 'bed/change', bedId: 'b', change: { name: bed.name } })).toEqual([])
+    expect(keys({ type: 'bed/change', bedId: 'x', change: { rootBalls: 3 } })).toEqual([])
+    expect(keys({ type: 'bed/remove', bedId: 'b' })).toEqual(['bed/b'])
+    expect(keys({ type: 'bed/remove', bedId: 'x' })).toEqual([])
+  })
+  test('a container of the job alone can be put among the beds, once', () => {
+    const list = { type: 'fill/list', jobId: 'j', fillId: 'f', bedId: 'n', createdAt: NOW } as const
+    expect(changesOf(garden, list)).toEqual([])
+    const changes = changesOf(gardenWith(job), list)
+    expect(changes.map((c) => c.key)).toEqual(['bed/n', 'job/j'])
+    expect(bedSchema.parse(changes[0]!.after)).toMatchObject({ id: 'n', ...job.fills[0]!.spec })
+    expect((changes[1]!.after as Job).fills[0]!.bedId).toBe('n')
+  })
+  test('a job begins with its bed, fills several, and keeps at least one', () => {
+    const more = { ...following, fills: [...following.fills, startingFill('g', specOf(bed), null)] }
+    expect(keys({ type: 'job/create', job: { ...more, id: 'k' }, beds: [{ ...bed, id: 'd' }] })).toEqual([
+      'bed/d',
+      'job/k',
+    ])
+    const left = after({ type: 'fill/remove', jobId: 'j', fillId: 'f' }, more)
+    expect(left.fills.map((f) => f.id)).toEqual(['g'])
+    expect(after({ type: 'fill/remove', jobId: 'j', fillId: 'g' }, left)).toBe(left)
+    expect(leadFill({ ...more, judgedIn: 'g' }).id).toBe('g')
+    expect(leadFill({ ...more, judgedIn: 'gone' }).id).toBe('f')
+    expect(after({ type: 'job/judge', jobId: 'j', fillId: 'g' }, more).judgedIn).toBe('g')
+  })
+  test('companions, putting away, and the same job for another year', () => {
+    const sown = { ...job, cropId: 'carrot', name: 'Roots 2026', ticks: ['0:pumice'], recordId: 'r' }
+    expect(
+      after({ type: 'job/companions', jobId: 'j', cropIds: ['carrot', 'chard'] }, sown).companionIds,
+    ).toEqual(['chard'])
+    expect(after({ type: 'job/archive', jobId: 'j', archived: true }).archived).toBe(true)
+    const next = nextYearsJob(sown, 'n', '2027-03-01T09:00:00.000Z')
+    expect(next).toMatchObject({ id: 'n', name: 'Roots 2027', ticks: [], recordId: null, parts: sown.parts })
+    expect(jobSchema.parse(next)).toEqual(next)
   })
 })
 

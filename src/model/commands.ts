@@ -1,14 +1,27 @@
 import { CROPS } from '@/core/data'
-import { jobKey, jobOf, recordKey, recordOf, shelfKey, type Garden } from './garden'
+import { bedKey, bedOf, jobKey, jobOf, recordKey, recordOf, shelfKey, type Garden } from './garden'
 import { sameData } from './same'
-import type { AnyData, Job, LimeSetting, MixRecord, Plan, ShelfItem, Vessel } from './schemas'
+import type { AnyData, Bed, BedSpec, Fill, Job, LimeSetting, MixRecord, Plan, ShelfItem } from './schemas'
 
 /** Every change a grower can make, as plain data. */
 export type Command =
-  | { type: 'job/create'; job: Job }
+  | { type: 'bed/change'; bedId: string; change: Partial<BedSpec> }
+  | { type: 'beds/add'; beds: Bed[] }
+  | { type: 'bed/remove'; bedId: string }
+  /** With the beds that come into the list with it. */
+  | { type: 'job/create'; job: Job; beds?: Bed[] }
   | { type: 'job/rename'; jobId: string; name: string }
   | { type: 'job/crop'; jobId: string; cropId: string | null }
-  | { type: 'job/vessel'; jobId: string; vessel: Vessel }
+  | { type: 'job/companions'; jobId: string; cropIds: string[] }
+  | { type: 'job/archive'; jobId: string; archived: boolean }
+  | { type: 'job/judge'; jobId: string; fillId: string }
+  | { type: 'fill/add'; jobId: string; fill: Fill }
+  | { type: 'fill/change'; jobId: string; fillId: string; change: Partial<Pick<Fill, 'count' | 'sunkBy'>> }
+  /** The bed itself: in the list too, where the fill follows one. */
+  | { type: 'fill/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
+  /** Puts a container that stood in the job alone among the beds. */
+  | { type: 'fill/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
+  | { type: 'fill/remove'; jobId: string; fillId: string }
   | { type: 'job/plan'; jobId: string; plan: Partial<Plan> }
   | { type: 'job/note'; jobId: string; note: string }
   | { type: 'job/remove'; jobId: string }
@@ -45,12 +58,20 @@ export const cropTargetPH = (cropId: string | null): number | null => {
 
 // What the measures are counted from: change it, and marks already made mean something else.
 const CHANGES_MEASURES = new Set<Command['type']>([
-  'job/vessel',
+  'fill/add',
+  'fill/change',
+  'fill/spec',
+  'fill/remove',
   'job/plan',
   'part/add',
   'part/change',
   'part/remove',
 ])
+
+const changedFill = (job: Job, fillId: string, change: (fill: Fill) => Fill): Job => ({
+  ...job,
+  fills: job.fills.map((f) => (f.id === fillId ? change(f) : f)),
+})
 
 function nextJob(job: Job, command: Command): Job {
   switch (command.type) {
@@ -62,8 +83,22 @@ function nextJob(job: Job, command: Command): Job {
       const target = cropTargetPH(command.cropId)
       return { ...job, cropId: command.cropId, lime: target === null ? job.lime : { ...job.lime, target } }
     }
-    case 'job/vessel':
-      return { ...job, vessel: command.vessel }
+    case 'job/companions':
+      return { ...job, companionIds: command.cropIds.filter((c) => c !== job.cropId) }
+    case 'job/archive':
+      return { ...job, archived: command.archived }
+    case 'job/judge':
+      return { ...job, judgedIn: command.fillId }
+    case 'fill/add':
+      return { ...job, fills: [...job.fills, command.fill] }
+    case 'fill/change':
+      return changedFill(job, command.fillId, (f) => ({ ...f, ...command.change }))
+    case 'fill/spec':
+      return changedFill(job, command.fillId, (f) => ({ ...f, spec: { ...f.spec, ...command.change } }))
+    case 'fill/remove': {
+      const fills = job.fills.filter((f) => f.id !== command.fillId)
+      return fills.length > 0 ? { ...job, fills } : job
+    }
     case 'job/plan':
       return { ...job, plan: { ...job.plan, ...command.plan } }
     case 'mix/step':
@@ -103,8 +138,37 @@ function nextJob(job: Job, command: Command): Job {
  */
 export function changesOf(garden: Garden, command: Command): Change[] {
   switch (command.type) {
+    case 'beds/add':
+      return command.beds.map((bed) => ({ key: bedKey(bed.id), before: null, after: bed }))
+    case 'bed/change': {
+      const bed = bedOf(garden, command.bedId)
+      if (!bed) return []
+      const after = { ...bed, ...command.change }
+      return sameData(bed, after) ? [] : [{ key: bedKey(bed.id), before: bed, after }]
+    }
+    case 'bed/remove': {
+      const bed = bedOf(garden, command.bedId)
+      return bed ? [{ key: bedKey(bed.id), before: bed, after: null }] : []
+    }
     case 'job/create':
-      return [{ key: jobKey(command.job.id), before: null, after: command.job }]
+      return [
+        ...(command.beds ?? []).map((bed) => ({ key: bedKey(bed.id), before: null, after: bed })),
+        { key: jobKey(command.job.id), before: null, after: command.job },
+      ]
+    case 'fill/list': {
+      const job = jobOf(garden, command.jobId)
+      const fill = job?.fills.find((f) => f.id === command.fillId)
+      if (!job || !fill || fill.bedId !== null) return []
+      const bed: Bed = { ...fill.spec, id: command.bedId, createdAt: command.createdAt }
+      return [
+        { key: bedKey(bed.id), before: null, after: bed },
+        {
+          key: jobKey(job.id),
+          before: job,
+          after: changedFill(job, fill.id, (f) => ({ ...f, bedId: bed.id })),
+        },
+      ]
+    }
     case 'job/remove': {
       const job = jobOf(garden, command.jobId)
       return job ? [{ key: jobKey(job.id), before: job, after: null }] : []
@@ -153,7 +217,13 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (sameData(job, next)) return []
       const after =
         CHANGES_MEASURES.has(command.type) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
-      return [{ key: jobKey(job.id), before: job, after }]
+      const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
+      if (command.type === 'fill/spec') {
+        const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
+        const bed = bedId ? bedOf(garden, bedId) : undefined
+        if (bed) changes.push({ key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } })
+      }
+      return changes
     }
   }
 }
@@ -163,10 +233,14 @@ export function mergeKeyOf(command: Command): string | null {
   switch (command.type) {
     case 'job/rename':
     case 'job/note':
-    case 'job/vessel':
     case 'job/plan':
     case 'mix/lime':
       return `${command.type} ${command.jobId}`
+    case 'bed/change':
+      return `${command.type} ${command.bedId}`
+    case 'fill/change':
+    case 'fill/spec':
+      return `${command.type} ${command.jobId} ${command.fillId}`
     case 'record/edit':
       return `${command.type} ${command.recordId}`
     case 'shelf/set':

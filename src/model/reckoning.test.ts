@@ -3,13 +3,13 @@ import { demoGarden } from '@/demo/demoGarden'
 import { readEnvelope, writeEnvelope } from '@/storage/envelope'
 import { batchCards, limeTotals, nextStation, shoppingList } from './batchCard'
 import { tickOf } from './commands'
-import { jobsOf, recordsOf, shelfKey, startingJob } from './garden'
+import { jobsOf, recordsOf, shelfKey, startingFill, startingJob, startingSpec } from './garden'
 import { evaluateJob, limeGramsPerLitre, materialById, quantitiesOf } from './reckoning'
 import { sameData } from './same'
 import { kindOfKey, type Job } from './schemas'
 
 const job: Job = {
-  ...startingJob('j', '2026-03-01T09:00:00.000Z', 'fabricBag'),
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingFill('f', startingSpec('fabricBag'), null)]),
   cropId: 'pepper_sweet',
   parts: [
     { materialId: 'peat_medium', twelfths: 48 },
@@ -25,11 +25,38 @@ const quantities = (j: Job = job) => {
 
 describe('a job worked out', () => {
   test('makes enough for all containers and the settling, no more than a batch over', () => {
-    const q = quantities({ ...job, vessel: { ...job.vessel, count: 6 } })
+    const q = quantities({ ...job, fills: [{ ...job.fills[0]!, count: 6 }] })
     expect(q.inPlace).toBeCloseTo(6 * q.asWritten.fill.mixVolume, 9)
     expect(q.toBlend).toBeCloseTo(q.inPlace * 1.07, 9)
     expect(q.plan.blendLitres).toBeGreaterThanOrEqual(q.toBlend * 0.99)
     expect(q.plan.blendLitres).toBeLessThan(q.toBlend * 1.15)
+  })
+  test('adds up beds of different kinds, layers, roots and topping up', () => {
+    const trough = startingFill('g', startingSpec('box'), null)
+    const deep = {
+      ...startingFill('h', startingSpec('raisedBed'), null),
+      sunkBy: 5,
+    }
+    const layered = {
+      ...startingFill(
+        'i',
+        { ...startingSpec('raisedBed'), layers: [{ kind: 'logs' as const, thickness: 10 }], rootBalls: 20 },
+        null,
+      ),
+      count: 2,
+    }
+    const q = quantities({ ...job, fills: [...job.fills, trough, deep, layered] })
+    expect(q.fills).toHaveLength(4)
+    expect(q.inPlace).toBeCloseTo(
+      q.fills[0]!.net + q.fills[1]!.net + q.fills[2]!.net + 2 * q.fills[3]!.net,
+      6,
+    )
+    expect(q.fills[2]!.net).toBeCloseTo((240 * 120 * 5) / 1000, 6)
+    expect(q.fills[3]!.washedIn).toBeGreaterThan(50)
+    // Judged in the first unless told otherwise; a layer below is judged with it.
+    expect(q.asWritten.mixDepth).toBeCloseTo(29, 9)
+    const elsewhere = evaluateJob({ ...job, fills: [...job.fills, layered], judgedIn: 'i' })
+    expect(elsewhere.ok && elsewhere.value.mixDepth).toBeCloseTo(16, 9)
   })
   test('limes to the target, to a weight, or not at all', () => {
     const toTarget = evaluateJob(job)
@@ -42,9 +69,9 @@ describe('a job worked out', () => {
   const wrong: [string, Partial<Job>, string][] = [
     ['no parts', { parts: [] }, 'no-parts'],
     ['a material nobody knows', { parts: [{ materialId: 'moon_dust', twelfths: 12 }] }, 'unknown-material'],
-    ['half a container', { vessel: { ...job.vessel, count: 0.5 } }, 'count-not-whole'],
-    ['no containers', { vessel: { ...job.vessel, count: 0 } }, 'count-not-whole'],
-    ['a million containers', { vessel: { ...job.vessel, count: 1e6 } }, 'size-too-large'],
+    ['half a container', { fills: [{ ...job.fills[0]!, count: 0.5 }] }, 'count-not-whole'],
+    ['no containers', { fills: [{ ...job.fills[0]!, count: 0 }] }, 'count-not-whole'],
+    ['a million containers', { fills: [{ ...job.fills[0]!, count: 1e6 }] }, 'size-too-large'],
     ['a negative allowance', { plan: { ...job.plan, settling: -0.1 } }, 'amount-negative'],
     ['an allowance of everything', { plan: { ...job.plan, settling: 1 } }, 'size-too-large'],
     ['negative lime', { lime: { ...job.lime, mode: 'fixed', gramsPerLitre: -1 } }, 'amount-negative'],
@@ -96,7 +123,7 @@ describe('batch cards and shopping', () => {
     expect(line('perlite_coarse').wettingAgent).toBe(0)
   })
   test('a job’s next station follows the work', () => {
-    const empty = startingJob('x', job.createdAt, 'box')
+    const empty = startingJob('x', job.createdAt, [startingFill('f', startingSpec('box'), null)])
     expect(nextStation(empty)).toBe('fill')
     expect(nextStation({ ...empty, cropId: 'lettuce' })).toBe('mix')
     expect(nextStation(job)).toBe('buy')

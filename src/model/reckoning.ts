@@ -1,11 +1,20 @@
 import { limeForTarget, type LimeChoice } from '@/core/chemistry'
 import { LIMES, MATERIALS, type Crop, type Material } from '@/core/data'
-import { evaluate, FULL_EFFORT, type Effort, type Evaluation, type MixInContainer } from '@/core/evaluate'
+import {
+  evaluate,
+  FULL_EFFORT,
+  type BottomLayer,
+  type Effort,
+  type Evaluation,
+  type MixInContainer,
+} from '@/core/evaluate'
+import { fillPlan, LAYERS, type FillPlan, type FillerLayer } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { planBatches, type BatchPlan } from '@/core/batch'
-import type { Job, LimeSetting, Vessel } from './schemas'
+import { leadFill } from './garden'
+import type { Fill, Job, LimeSetting, Vessel } from './schemas'
 
 const prepared = new Map<string, PreparedMaterial>()
 
@@ -28,6 +37,23 @@ export const containerOf = (vessel: Vessel): Container => ({
   headspace: vessel.headspace,
   base: vessel.base,
 })
+
+/** What one container of a fill takes. Errors: those of `fillPlan`. */
+export const planOfFill = ({ spec, sunkBy }: Pick<Fill, 'spec' | 'sunkBy'>): Outcome<FillPlan> =>
+  fillPlan({
+    container: containerOf(spec.vessel),
+    layers: spec.layers,
+    rootBalls: spec.rootBalls,
+    sunkBy,
+  })
+
+/** Layers as the evaluation takes them: cloth has no body. */
+const bottomLayers = (layers: readonly FillerLayer[]): BottomLayer[] =>
+  layers.flatMap(({ kind, thickness }) => {
+    const { material } = LAYERS[kind]
+    const prepared = material === null ? undefined : preparedMaterial(material)
+    return prepared && thickness > 0 ? [{ thickness, parts: [{ material: prepared, parts: 1 }] }] : []
+  })
 
 export function limeChoice(setting: LimeSetting): LimeChoice[] {
   const byId = (id: string) => LIMES.find((l) => l.id === id)!
@@ -56,9 +82,13 @@ export function inputOfJob(
   if (!parts.ok) return parts
   const grams = limeGramsPerLitre(job)
   if (!grams.ok) return grams
+  const { spec } = leadFill(job)
+  const filled = planOfFill({ spec, sunkBy: null })
+  if (!filled.ok) return filled
   return succeed(
     {
-      container: containerOf(job.vessel),
+      container: containerOf(spec.vessel),
+      bottomLayers: bottomLayers(spec.layers),
       parts: parts.value,
       limes: limeChoice(job.lime),
       limeGramsPerLitre: grams.value,
@@ -106,6 +136,8 @@ export function limeGramsPerLitre(job: Job): Outcome<number> {
 }
 
 export interface Quantities {
+  /** What one container of each fill takes, in the order of the job. */
+  fills: FillPlan[]
   /** Mix in place in all containers, litres. */
   inPlace: number
   /** Blended mix to make, with what watering-in settles, litres. */
@@ -122,14 +154,22 @@ export interface Quantities {
 export function quantitiesOf(job: Job): Outcome<Quantities> {
   const written = evaluateJob(job)
   if (!written.ok) return written
-  const count = job.vessel.count
-  if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
-  if (count > 5000) return fail({ code: 'size-too-large', field: 'count', value: count, limit: 5000 })
+  let inPlace = 0
+  const fills: FillPlan[] = []
+  for (const fill of job.fills) {
+    const { count } = fill
+    if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
+    if (count > 5000) return fail({ code: 'size-too-large', field: 'count', value: count, limit: 5000 })
+    const one = planOfFill(fill)
+    if (!one.ok) return one
+    fills.push(one.value)
+    inPlace += one.value.net * count
+  }
   if (!(job.plan.settling >= 0))
     return fail({ code: 'amount-negative', field: 'settling', value: job.plan.settling })
   if (job.plan.settling > 0.5)
     return fail({ code: 'size-too-large', field: 'settling', value: job.plan.settling, limit: 0.5 })
-  const inPlace = written.value.fill.mixVolume * count
+  if (!(inPlace > 0)) return fail({ code: 'size-not-positive', field: 'wanted', value: inPlace })
   const toBlend = inPlace * (1 + job.plan.settling)
   const plan = planBatches({
     parts: job.parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
@@ -146,6 +186,7 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   if (!asMeasured.ok) return asMeasured
   return succeed(
     {
+      fills,
       inPlace,
       toBlend,
       plan: plan.value,

@@ -1,4 +1,5 @@
 import { limeTotals } from './batchCard'
+import { leadFill } from './garden'
 import { materialById, type Quantities } from './reckoning'
 import type { Job, MixRecord } from './schemas'
 
@@ -19,7 +20,12 @@ export function recordFrom(
     cropId: job.cropId,
     madeOn,
     note,
-    vessel: job.vessel,
+    vessel: { ...leadFill(job).spec.vessel, count: leadFill(job).count },
+    filled: job.fills.map((f, i) => ({
+      name: f.spec.name,
+      count: f.count,
+      litres: quantities.fills[i]!.net * f.count,
+    })),
     measured: plan.totals.map((t) => ({
       materialId: t.id,
       materialName: materialById(t.id)?.name ?? t.id,
@@ -35,9 +41,9 @@ export function recordFrom(
       grams: l.grams,
     })),
     predicted: {
-      airFilledPorosity: asMeasured.profile.airFilledPorosity,
-      easilyAvailableWater: asMeasured.profile.easilyAvailableWater,
-      containerCapacity: asMeasured.profile.containerCapacity,
+      airFilledPorosity: asMeasured.mix.airFilledPorosity,
+      easilyAvailableWater: asMeasured.mix.easilyAvailableWater,
+      containerCapacity: asMeasured.mix.containerCapacity,
       pH: asMeasured.lime.pH,
       drainedWeight: asMeasured.weights.drained,
       blendingLoss: asMeasured.blend.blendingLoss,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LAYER_KINDS } from '../core/filling/layers'
 
 // Zod would otherwise try to compile its checks with `new Function`, which the page's security policy forbids.
 z.config({ jitless: true })
@@ -8,7 +9,7 @@ const number = z.number()
 const text = (max: number) => z.string().max(max)
 const id = z.string().min(1).max(80)
 
-export const shapeSchema = z.discriminatedUnion('kind', [
+const bodySchemas = [
   z.object({ kind: z.literal('roundPot'), topDiameter: number, baseDiameter: number, height: number }),
   z.object({
     kind: z.literal('box'),
@@ -18,22 +19,91 @@ export const shapeSchema = z.discriminatedUnion('kind', [
     baseWidth: number,
     height: number,
   }),
+  z.object({
+    kind: z.literal('oval'),
+    topLength: number,
+    topWidth: number,
+    baseLength: number,
+    baseWidth: number,
+    height: number,
+  }),
   z.object({ kind: z.literal('fabricBag'), diameter: number, height: number, bulge: number }),
+  z.object({ kind: z.literal('halfCylinder'), length: number, diameter: number }),
+  z.object({
+    kind: z.literal('polygonBed'),
+    corners: z.array(z.object({ x: number, y: number })).max(60),
+    height: number,
+  }),
+] as const
+
+export const shapeSchema = z.discriminatedUnion('kind', [
+  ...bodySchemas,
+  z.object({
+    kind: z.literal('mounded'),
+    body: z.discriminatedUnion('kind', bodySchemas),
+    moundHeight: number,
+  }),
 ])
 
 export const baseSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drainHoles') }),
   z.object({ kind: z.literal('sideHoles'), height: number }),
   z.object({ kind: z.literal('onSoil'), texture: z.enum(['coarse', 'loam', 'clay']) }),
+  z.object({ kind: z.literal('onPaving') }),
+  z.object({ kind: z.literal('closed') }),
 ])
+
+/** What growers call them: what is asked about a container, and how it is drawn, follows from this. */
+export const VESSEL_KINDS = [
+  'roundPot',
+  'box',
+  'raisedBed',
+  'fabricBag',
+  'oval',
+  'gutter',
+  'freeBed',
+  'heapedBed',
+] as const
 
 /** What is filled: a shape the core knows, under the name the grower gave it, so many times. */
 export const vesselSchema = z.object({
-  kind: z.enum(['roundPot', 'box', 'raisedBed', 'fabricBag']),
+  kind: z.enum(VESSEL_KINDS),
   shape: shapeSchema,
   headspace: number,
   base: baseSchema,
   count: number,
+})
+
+export const WALLS = ['plastic', 'fabric', 'terracotta', 'timber', 'metal'] as const
+export const STANDINGS = ['ground', 'paving', 'balcony', 'roof'] as const
+
+/** A container or bed with all that is asked about it. */
+export const bedSpecSchema = z.object({
+  name: text(120),
+  vessel: vesselSchema,
+  /** What its sides are of. */
+  wall: z.enum(WALLS),
+  /** What it stands on. */
+  standing: z.enum(STANDINGS),
+  /** Under the mix, from the base up; cm. */
+  layers: z.array(z.object({ kind: z.enum(LAYER_KINDS), thickness: number })).max(8),
+  /** Litres of roots planted with their own soil, in each. */
+  rootBalls: number,
+})
+
+export const bedSchema = bedSpecSchema.extend({ id, createdAt: z.iso.datetime() })
+
+/** One kind of bed in a job: from the list of beds, or described in the job alone. */
+export const fillSchema = z.object({
+  id,
+  /** The bed of the list it follows; null where it stands alone. */
+  bedId: id.nullable(),
+  /** As it is, or as it last was where the list no longer has it. */
+  spec: bedSpecSchema,
+  /** How many of them are filled in this job. */
+  count: number,
+  /** Topping up: old mix has sunk so far below the fill line, cm; null where it starts empty. */
+  sunkBy: number.nullable(),
 })
 
 export const partSchema = z.object({ materialId: id, twelfths: z.int().min(1).max(12_000) })
@@ -61,8 +131,15 @@ export const jobSchema = z.object({
   id,
   name: text(120),
   createdAt: z.iso.datetime(),
+  /** The crop that leads; null where none is chosen. */
   cropId: id.nullable(),
-  vessel: vesselSchema,
+  /** Others in the same mix. */
+  companionIds: z.array(id).max(12),
+  fills: z.array(fillSchema).min(1).max(200),
+  /** The fill the mix is judged in; the first where null or gone. */
+  judgedIn: id.nullable(),
+  /** Put away: kept, but not among the jobs in hand. */
+  archived: z.boolean(),
   parts: z.array(partSchema).max(40),
   /** Size of one press of plus or minus. */
   step: z.enum(['whole', 'half', 'third', 'quarter']),
@@ -83,7 +160,10 @@ export const recordSchema = z.object({
   cropId: id.nullable(),
   madeOn: z.iso.date(),
   note: text(10_000),
+  /** The container it was judged in. */
   vessel: vesselSchema,
+  /** Everything that was filled. */
+  filled: z.array(z.object({ name: text(120), count: number, litres: number })).max(200),
   /** What was measured, all batches together. */
   measured: z.array(z.object({ materialId: id, materialName: text(200), twelfths: z.int(), litres: number })),
   bucket: number,
@@ -123,6 +203,7 @@ export const settingsSchema = z.object({
 })
 
 export const SCHEMAS = {
+  bed: bedSchema,
   job: jobSchema,
   record: recordSchema,
   shelf: shelfItemSchema,
@@ -130,11 +211,20 @@ export const SCHEMAS = {
 } as const
 
 /** Version each kind of record is written with today. Raise it together with a migration. */
-export const SCHEMA_VERSIONS: Record<Kind, number> = { job: 1, record: 1, shelf: 1, settings: 1 }
+export const SCHEMA_VERSIONS: Record<Kind, number> = {
+  bed: 1,
+  job: 2,
+  record: 2,
+  shelf: 1,
+  settings: 1,
+}
 
 export type Kind = keyof typeof SCHEMAS
 export type Vessel = z.infer<typeof vesselSchema>
 export type VesselKind = Vessel['kind']
+export type BedSpec = z.infer<typeof bedSpecSchema>
+export type Bed = z.infer<typeof bedSchema>
+export type Fill = z.infer<typeof fillSchema>
 export type Part = z.infer<typeof partSchema>
 export type LimeSetting = z.infer<typeof limeSettingSchema>
 export type Plan = z.infer<typeof planSchema>
@@ -143,6 +233,7 @@ export type MixRecord = z.infer<typeof recordSchema>
 export type ShelfItem = z.infer<typeof shelfItemSchema>
 export type Settings = z.infer<typeof settingsSchema>
 export interface DataOf {
+  bed: Bed
   job: Job
   record: MixRecord
   shelf: ShelfItem
@@ -153,6 +244,6 @@ export type AnyData = DataOf[Kind]
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings') return 'settings'
-  const kind = /^(job|record|shelf)\/.+/.exec(key)?.[1]
+  const kind = /^(bed|job|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

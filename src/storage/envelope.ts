@@ -4,7 +4,7 @@ import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
 export const envelopeSchema = z.object({
-  kind: z.enum(['job', 'record', 'shelf', 'settings']),
+  kind: z.enum(['bed', 'job', 'record', 'shelf', 'settings']),
   schemaVersion: z.int().min(1),
   /** Counts the writes of this key, so that a tab can tell that another one wrote in between. */
   revision: z.int().min(0),
@@ -60,6 +60,8 @@ export function readEnvelope(
       if (!step) throw new Error(`no way from version ${version} to ${version + 1}`)
       data = step(data)
     } catch (error) {
+      if (error instanceof z.ZodError)
+        return { ok: false, why: { code: 'broken', key, ...firstIssue(error, `version ${version}`) } }
       const message = error instanceof Error ? error.message : String(error)
       return { ok: false, why: { code: 'broken', key, where: `version ${version}`, message } }
     }

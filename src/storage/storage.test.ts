@@ -1,18 +1,23 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { jobKey, SETTINGS_KEY, startingJob } from '@/model/garden'
+import { jobKey, SETTINGS_KEY, startingFill, startingJob, startingSpec } from '@/model/garden'
 import type { AnyData, Job } from '@/model/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { exportFile, previewImport } from './exportFile'
 import { foragePort } from './forage'
 import { localLock, memoryPort } from './memory'
+import jobV1 from './migrations/job.v1.json'
+import recordV1 from './migrations/record.v1.json'
 import { openGarden } from './openGarden'
 import { createSaver, type Conflict, type SaveStatus } from './saver'
 import { listSetAside, putAside, putBack } from './setAside'
 
 const NOW = new Date('2026-03-01T09:00:00.000Z')
 const now = () => NOW
-const job: Job = { ...startingJob('j', NOW.toISOString(), 'roundPot'), name: 'Fig' }
+const job: Job = {
+  ...startingJob('j', NOW.toISOString(), [startingFill('f', startingSpec('roundPot'), null)]),
+  name: 'Fig',
+}
 const KEY = jobKey('j')
 const stored = (data: AnyData = job, revision = 1): Envelope =>
   writeEnvelope(KEY, data, revision, NOW.toISOString())
@@ -49,9 +54,24 @@ describe('reading a record', () => {
       why: { code: 'not-ours', key: 'constructor' },
     })
   })
+  test('reads the saved files of version 1: a job keeps its container as its one fill, a record all it had', () => {
+    const old = readEnvelope('job/peppers-27', jobV1)
+    if (!old.ok) throw new Error(JSON.stringify(old.why))
+    expect(old.migrated).toBe(true)
+    const { fills, ...rest } = old.data as Job
+    expect(fills).toHaveLength(1)
+    expect(fills[0]).toMatchObject({ bedId: null, count: 6, sunkBy: null })
+    expect(fills[0]!.spec).toMatchObject({ vessel: jobV1.data.vessel, wall: 'fabric' })
+    for (const [key, value] of Object.entries(jobV1.data))
+      if (key !== 'vessel') expect(rest).toMatchObject({ [key]: value })
+    const record = readEnvelope('record/made-peppers-26', recordV1)
+    expect(record.ok && record.data).toEqual({ ...recordV1.data, filled: [] })
+    const broken = readEnvelope('job/peppers-27', { ...jobV1, data: { ...jobV1.data, vessel: 'pot' } })
+    expect(!broken.ok && broken.why).toMatchObject({ code: 'broken', where: 'version 1.vessel' })
+  })
   test('takes old versions forward, step by step, and says where it cannot', () => {
-    const old = { ...stored(), data: { title: 'Fig' } }
-    const versions = { job: 3, record: 1, shelf: 1, settings: 1 }
+    const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }
+    const versions = { bed: 1, job: 3, record: 1, shelf: 1, settings: 1 }
     const steps = {
       job: {
         1: (data: unknown) => ({ name: (data as { title: string }).title }),

@@ -1,9 +1,10 @@
-import type { Pack } from '@/core/data'
+import type { Crop, Pack } from '@/core/data'
+import type { LayerKind } from '@/core/filling'
 import { measureText } from '@/core/mixing'
 import type { Command } from '@/model/commands'
 import type { Station } from '@/model/batchCard'
 import { materialById } from '@/model/reckoning'
-import type { AnyData, Job, MixRecord, VesselKind } from '@/model/schemas'
+import type { AnyData, Bed, BedSpec, Fill, Job, MixRecord, VesselKind } from '@/model/schemas'
 import { volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
@@ -11,6 +12,32 @@ export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint:
   box: { one: 'Trough or box', many: 'troughs', hint: 'window boxes, planters' },
   raisedBed: { one: 'Raised bed', many: 'raised beds', hint: 'frames on soil or paving' },
   fabricBag: { one: 'Fabric bag', many: 'fabric bags', hint: 'felt and woven bags' },
+  oval: { one: 'Oval tub', many: 'oval tubs', hint: 'baths, oval planters' },
+  gutter: { one: 'Gutter or split barrel', many: 'gutters', hint: 'half a cylinder, lying' },
+  freeBed: { one: 'Bed of any outline', many: 'beds of free outline', hint: 'L, U, hexagon, your own' },
+  heapedBed: { one: 'Heaped bed', many: 'heaped beds', hint: 'mounded above its rim' },
+}
+
+export const WALL_NAMES: Record<BedSpec['wall'], string> = {
+  plastic: 'Plastic',
+  fabric: 'Cloth',
+  terracotta: 'Unglazed clay',
+  timber: 'Timber',
+  metal: 'Metal',
+}
+
+export const STANDING_NAMES: Record<BedSpec['standing'], string> = {
+  ground: 'The ground',
+  paving: 'Paving',
+  balcony: 'A balcony or deck',
+  roof: 'A roof',
+}
+
+export const LAYER_NAMES: Record<LayerKind, { one: string; hint: string }> = {
+  gravel: { one: 'Gravel', hint: 'holds the water up above it' },
+  bark: { one: 'Coarse bark', hint: 'a quarter of its gaps fills with mix' },
+  logs: { one: 'Logs and prunings', hint: 'mix washes into the gaps; sinks as it rots' },
+  cloth: { one: 'Cloth over the holes', hint: 'Keeps mix in; takes no room.' },
 }
 
 export const STATION_NAMES: Record<Station, string> = {
@@ -33,12 +60,26 @@ export const STATION_NEXT: Record<Station, string> = {
 export const shortName = (materialId: string): string =>
   (materialById(materialId)?.name ?? materialId).replace(/\s*\(.*\)$/, '')
 
-/** A job's own name, or one made from what it fills. */
-export function jobTitle(job: Job): string {
-  if (job.name.trim()) return job.name.trim()
-  const names = VESSEL_NAMES[job.vessel.kind]
-  return job.vessel.count === 1 ? names.one : `${job.vessel.count} ${names.many}`
+/** Beds that are part of the ground: nobody lifts them. */
+export const onGround = (kind: VesselKind | undefined): boolean =>
+  kind === 'raisedBed' || kind === 'freeBed' || kind === 'heapedBed'
+
+/** A bed's own name, or what it is. */
+export const bedTitle = (spec: BedSpec): string => spec.name.trim() || VESSEL_NAMES[spec.vessel.kind].one
+
+/** "3 fabric bags", "Salad trough", "Fig tub and 2 more". */
+export function fillsText(fills: readonly Fill[]): string {
+  const first = fills[0]!
+  const { kind } = first.spec.vessel
+  const one =
+    first.count === 1 || first.spec.name.trim()
+      ? `${first.count === 1 ? '' : `${first.count} × `}${bedTitle(first.spec)}`
+      : `${first.count} ${VESSEL_NAMES[kind].many}`
+  return fills.length === 1 ? one : `${one} and ${fills.length - 1} more`
 }
+
+/** A job's own name, or one made from what it fills. */
+export const jobTitle = (job: Job): string => job.name.trim() || fillsText(job.fills)
 
 export function packText(pack: Pack, units: UnitSystem): string {
   switch (pack.kind) {
@@ -64,8 +105,27 @@ export function commandText(command: Command): string {
       return 'note'
     case 'job/crop':
       return 'crop'
-    case 'job/vessel':
-      return 'container'
+    case 'bed/change':
+    case 'fill/spec':
+      return 'change to the bed'
+    case 'beds/add':
+      return command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`
+    case 'bed/remove':
+      return 'removing the bed'
+    case 'job/companions':
+      return 'crops'
+    case 'job/archive':
+      return command.archived ? 'putting the job away' : 'taking the job up again'
+    case 'job/judge':
+      return 'bed the mix is judged in'
+    case 'fill/add':
+      return `filling ${bedTitle(command.fill.spec)}`
+    case 'fill/change':
+      return 'how many, or topping up'
+    case 'fill/list':
+      return 'putting it among the beds'
+    case 'fill/remove':
+      return 'leaving a bed out'
     case 'job/plan':
       return 'bucket, tub or allowance'
     case 'job/remove':
@@ -99,9 +159,28 @@ export function commandText(command: Command): string {
   }
 }
 
+const KIND_ORDER = [
+  'fruiting veg',
+  'leaf',
+  'root veg',
+  'legume',
+  'brassica',
+  'allium',
+  'grain veg',
+  'perennial veg',
+  'herb',
+  'fruit',
+]
+/** Crops as growers think of them: by kind, then by name. */
+export const cropsByKind = (crops: readonly Crop[]): Crop[] =>
+  [...crops].sort(
+    (a, b) => KIND_ORDER.indexOf(a.kind) - KIND_ORDER.indexOf(b.kind) || a.name.localeCompare(b.name),
+  )
+
 /** A stored record in words, for lists of what an import would change. */
 export function recordName(key: string, data: AnyData | null): string {
   const [head, id = ''] = key.split('/')
+  if (head === 'bed') return `bed “${bedTitle(data as Bed)}”`
   if (head === 'job') return `job “${jobTitle(data as Job)}”`
   if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`
   if (head === 'shelf') return `shelf: ${shortName(id)}`

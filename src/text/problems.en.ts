@@ -49,6 +49,7 @@ export const fieldName = (field: string) => FIELD_NAMES[field] ?? field
 
 const NOT_LENGTHS = new Set([
   'longevityMonths',
+  'rootBalls',
   'bucket',
   'vessel',
   'wanted',
@@ -193,6 +194,10 @@ export function problemField(problem: Problem): string | null {
       return 'headspace'
     case 'hole-above-mix':
       return 'sideHoles'
+    case 'outline-crosses-itself':
+      return 'outline'
+    case 'layers-fill-container':
+      return 'thickness'
     case 'count-not-whole':
       return 'count'
     case 'vessel-too-small':

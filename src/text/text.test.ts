@@ -3,9 +3,9 @@ import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
 import type { Problem } from '@/core/problems'
 import type { Command } from '@/model/commands'
-import { startingJob } from '@/model/garden'
+import { startingFill, startingJob, startingSpec } from '@/model/garden'
 import { cautionsForMixing } from './cautions'
-import { commandText, jobTitle, packText, recordName, shortName } from './labels'
+import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
 import { bucketsText, limeSpoons, spoonText } from './measures'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
@@ -158,10 +158,16 @@ describe('sentences', () => {
 })
 
 describe('names', () => {
-  const job = startingJob('j', '2026-01-01T00:00:00.000Z', 'fabricBag')
+  const job = startingJob('j', '2026-01-01T00:00:00.000Z', [
+    startingFill('f', startingSpec('fabricBag'), null),
+  ])
   test('of jobs, materials, packs and records', () => {
     expect(jobTitle(job)).toBe('Fabric bag')
-    expect(jobTitle({ ...job, vessel: { ...job.vessel, count: 6 } })).toBe('6 fabric bags')
+    const six = { ...job.fills[0]!, count: 6 }
+    expect(jobTitle({ ...job, fills: [six] })).toBe('6 fabric bags')
+    expect(fillsText([six, six, six])).toBe('6 fabric bags and 2 more')
+    expect(fillsText([{ ...six, spec: { ...six.spec, name: 'South wall' } }])).toBe('6 × South wall')
+    expect(recordName('bed/b', { ...six.spec, id: 'b', createdAt: job.createdAt })).toBe('bed “Fabric bag”')
     expect(jobTitle({ ...job, name: '  Fig ' })).toBe('Fig')
     expect(shortName('peat_medium')).toBe('Sphagnum peat, medium')
     expect(shortName('moon_dust')).toBe('moon_dust')

@@ -5,27 +5,33 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
 import { CROPS } from '@/core/data'
-import { startingJob } from '@/model/garden'
+import { leadFill, liveJob, specOf, startingBed, startingFill, startingJob } from '@/model/garden'
 import { nextStation } from '@/model/batchCard'
-import type { Job, VesselKind } from '@/model/schemas'
+import { VESSEL_KINDS, type Job, type VesselKind } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
-import { jobTitle, STATION_NAMES, STATION_NEXT, VESSEL_NAMES } from '@/text/labels'
+import { fillsText, jobTitle, STATION_NAMES, STATION_NEXT, VESSEL_NAMES } from '@/text/labels'
 import { pHText, percentText, volumeText } from '@/text/units'
 
 const garden = useGarden()
 const router = useRouter()
-const kinds = Object.keys(VESSEL_NAMES) as VesselKind[]
+const kinds: readonly VesselKind[] = VESSEL_KINDS
 
 const open = computed(() =>
-  garden.jobs.filter((j) => j.recordId === null).map((job) => ({ job, next: nextStation(job) })),
+  garden.jobs
+    .filter((j) => j.recordId === null && !j.archived)
+    .map((stored) => liveJob(garden.records, stored))
+    .map((job) => ({ job, next: nextStation(job) })),
 )
 const recent = computed(() => garden.mixRecords.slice(0, 4))
 const cropName = (job: Job) => CROPS.find((c) => c.id === job.cropId)?.name
 
 async function start(kind: VesselKind) {
-  const job = startingJob(crypto.randomUUID(), new Date().toISOString(), kind)
-  garden.run({ type: 'job/create', job })
+  const at = new Date().toISOString()
+  const bed = startingBed(crypto.randomUUID(), at, kind)
+  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
+  const job = startingJob(crypto.randomUUID(), at, [fill])
+  garden.run({ type: 'job/create', job, beds: [bed] })
   await router.push({ name: 'fill', params: { garden: garden.name, jobId: job.id } })
 }
 </script>
@@ -61,16 +67,11 @@ async function start(kind: VesselKind) {
         <ul class="plain jobs">
           <li v-for="{ job, next } in open" :key="job.id">
             <RouterLink class="job" :to="{ name: next, params: { garden: garden.name, jobId: job.id } }">
-              <VesselGlyph :kind="job.vessel.kind" />
+              <VesselGlyph :kind="leadFill(job).spec.vessel.kind" />
               <span class="words">
                 <strong>{{ jobTitle(job) }}</strong>
                 <span class="soft">
-                  {{ cropName(job) ?? 'No crop chosen' }} · {{ job.vessel.count }}
-                  {{
-                    job.vessel.count === 1
-                      ? VESSEL_NAMES[job.vessel.kind].one.toLowerCase()
-                      : VESSEL_NAMES[job.vessel.kind].many
-                  }}
+                  {{ cropName(job) ?? 'No crop chosen' }} · {{ fillsText(job.fills) }}
                 </span>
               </span>
               <span class="next"

@@ -1,86 +1,164 @@
 <script setup lang="ts">
-/** What is filled, with what growing in it: the container in section, and what it takes. */
+/** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import BedDrawing from '@/components/bed/BedDrawing.vue'
+import BedForm from '@/components/bed/BedForm.vue'
+import FillList from '@/components/bed/FillList.vue'
+import HowMuch from '@/components/bed/HowMuch.vue'
 import CautionList from '@/components/CautionList.vue'
-import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
-import VesselForm from '@/components/VesselForm.vue'
+import QuantityField from '@/components/QuantityField.vue'
+import { countProblem, useBedProblems } from '@/composables/useBedProblems'
 import { useJob } from '@/composables/useJob'
 import { CROPS } from '@/core/data'
+import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden'
+import { planOfFill } from '@/model/reckoning'
+import type { BedSpec, Fill } from '@/model/schemas'
 import { cautionById } from '@/text/cautions'
-import { problemText } from '@/text/problems.en'
+import { bedTitle, cropsByKind } from '@/text/labels'
+import { noteText, problemText } from '@/text/problems.en'
 import { lengthText, percentText, pHText, volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, crop, units, container, fill, quantities, setVessel, beside } = useJob(() => jobId)
+const { garden, job, lead, crop, units, evaluation } = useJob(() => jobId)
 const router = useRouter()
 
-const KIND_ORDER = [
-  'fruiting veg',
-  'leaf',
-  'root veg',
-  'legume',
-  'brassica',
-  'allium',
-  'grain veg',
-  'perennial veg',
-  'herb',
-  'fruit',
-]
-const crops = [...CROPS].sort(
-  (a, b) => KIND_ORDER.indexOf(a.kind) - KIND_ORDER.indexOf(b.kind) || a.name.localeCompare(b.name),
+const crops = cropsByKind(CROPS)
+const others = computed(() => crops.filter((c) => c.id !== job.value?.cropId))
+const looking = ref<string | null>(null)
+const chosen = computed<Fill | null>(() => job.value?.fills.find((f) => f.id === looking.value) ?? lead.value)
+const spec = computed(() => chosen.value?.spec ?? null)
+const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
+
+const rows = computed(() =>
+  (job.value?.fills ?? []).map((fill) => {
+    const one = planOfFill(fill)
+    return { fill, litres: one.ok && !countProblem(fill.count) ? one.value.net * fill.count : null }
+  }),
 )
-const ready = computed(() => (fill.value?.ok ? fill.value.value : null))
-
-/** Only the problems of the container itself belong here; those of the mix come later. */
-const problem = computed(() => {
-  if (fill.value && !fill.value.ok) return problemText(fill.value.problem, units.value)
-  const q = quantities.value
-  return q && !q.ok && 'field' in q.problem && q.problem.field === 'count'
-    ? problemText(q.problem, units.value)
-    : null
-})
+const filled = computed(() =>
+  (job.value?.fills ?? []).flatMap((fill) => {
+    const one = planOfFill(fill)
+    return one.ok && !countProblem(fill.count)
+      ? [{ name: bedTitle(fill.spec), count: fill.count, plan: one.value }]
+      : []
+  }),
+)
+const whole = computed(() => filled.value.length === (job.value?.fills.length ?? 0))
 const besideCount = computed(() => {
-  const count = job.value?.vessel.count ?? 1
-  if (Number.isInteger(count) && count >= 1 && count <= 5000) return null
-  return problemText(
-    count > 5000
-      ? { code: 'size-too-large', field: 'count', value: count, limit: 5000 }
-      : { code: 'count-not-whole', value: count },
-    units.value,
-  )
+  const wrong = countProblem(chosen.value?.count ?? 1)
+  return wrong && problemText(wrong, units.value)
 })
-const besideField = (field: string) => (field === 'count' ? besideCount.value : beside(field, fill.value))
+const besideField = (field: string) => (field === 'bedCount' && besideCount.value ? null : beside(field))
 
+/** Beds of the list that are not in this job yet. */
+const offered = computed(() => {
+  const taken = new Set(job.value?.fills.map((f) => f.bedId))
+  return bedsOf(garden.records)
+    .filter((b) => !taken.has(b.id))
+    .map((b) => ({
+      id: b.id,
+      label: b.vessel.count > 1 ? `${bedTitle(b)} (${b.vessel.count})` : bedTitle(b),
+    }))
+})
+
+function addBed(bedId: string | null) {
+  const bed = bedsOf(garden.records).find((b) => b.id === bedId)
+  if (!bed) return
+  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
+  garden.run({ type: 'fill/add', jobId, fill })
+  looking.value = fill.id
+}
+function addNew() {
+  const bed = startingBed(
+    crypto.randomUUID(),
+    new Date().toISOString(),
+    spec.value?.vessel.kind ?? 'roundPot',
+  )
+  garden.run({ type: 'beds/add', beds: [bed] })
+  addBed(bed.id)
+}
+function change(part: Partial<BedSpec>) {
+  if (!chosen.value) return
+  // A bed filled whole stays so when there are more of it.
+  const follows = part.vessel && chosen.value.count === chosen.value.spec.vessel.count
+  garden.run({ type: 'fill/spec', jobId, fillId: chosen.value.id, change: part })
+  if (follows && part.vessel!.count !== chosen.value.count) setCount(part.vessel!.count)
+}
+const setCount = (count: number) =>
+  chosen.value && garden.run({ type: 'fill/change', jobId, fillId: chosen.value.id, change: { count } })
+const setSunk = (sunkBy: number | null) =>
+  chosen.value && garden.run({ type: 'fill/change', jobId, fillId: chosen.value.id, change: { sunkBy } })
+const keepInList = () =>
+  chosen.value &&
+  garden.run({
+    type: 'fill/list',
+    jobId,
+    fillId: chosen.value.id,
+    bedId: crypto.randomUUID(),
+    createdAt: new Date().toISOString(),
+  })
+const remove = (fillId: string) => garden.run({ type: 'fill/remove', jobId, fillId })
+
+const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
 const advice = computed(() => {
   const words: string[] = []
-  if (!crop.value || !ready.value) return words
-  if (ready.value.mixHeight < crop.value.properties.minDepth.value)
+  const one = plan.value
+  if (one?.ok && one.value.reservoirVolume > 0)
     words.push(
-      `${crop.value.name} wants at least ${lengthText(crop.value.properties.minDepth.value, units.value)} of depth; this has ${lengthText(ready.value.mixHeight, units.value)}.`,
+      `Below the side holes: ${volumeText(one.value.reservoirVolume, units.value)} in each that stays wet through.`,
     )
-  const plants = Math.floor(ready.value.mixVolume / crop.value.properties.minRootVolume.value)
+  if (!crop.value || !one?.ok) return words
+  const p = crop.value.properties
+  const depth = one.value.mixHeight - one.value.floor
+  if (depth < p.minDepth.value)
+    words.push(
+      `${crop.value.name} wants at least ${lengthText(p.minDepth.value, units.value)} of depth; this has ${lengthText(depth, units.value)}.`,
+    )
+  const byRoot = Math.floor(one.value.space / p.minRootVolume.value)
+  const bySpace = Math.max(1, Math.floor(one.value.surface / p.spacing.value ** 2))
+  const plants = Math.min(byRoot, bySpace)
   words.push(
-    plants === 0
-      ? `One plant wants at least ${volumeText(crop.value.properties.minRootVolume.value, units.value)}; each of these holds ${volumeText(ready.value.mixVolume, units.value)}.`
-      : `By root room, each holds about ${plants} ${plants === 1 ? 'plant' : 'plants'} (${volumeText(crop.value.properties.minRootVolume.value, units.value)} a plant).`,
+    byRoot === 0
+      ? `One plant wants at least ${volumeText(p.minRootVolume.value, units.value)}; each of these holds ${volumeText(one.value.space, units.value)}.`
+      : `About ${plants} ${plants === 1 ? 'plant' : 'plants'} in each: ${byRoot} by root room (${volumeText(p.minRootVolume.value, units.value)} a plant), ${bySpace} by space (${lengthText(p.spacing.value, units.value)} apart).`,
   )
   return words
 })
-const total = computed(() =>
-  ready.value && job.value && besideCount.value === null
-    ? ready.value.mixVolume * job.value.vessel.count
-    : null,
+/** Where two crops in one mix cannot both be pleased. */
+const conflicts = computed(() => {
+  const all = [job.value?.cropId, ...(job.value?.companionIds ?? [])].flatMap(
+    (id) => CROPS.find((c) => c.id === id) ?? [],
+  )
+  return all.flatMap((a, i) =>
+    all.slice(i + 1).flatMap((b) => {
+      const [sour, sweet] = a.pH.high < b.pH.high ? [a, b] : [b, a]
+      return sour.pH.high < sweet.pH.low
+        ? [
+            `${sour.name} wants pH ${pHText(sour.pH.high)} at most, ${sweet.name} ${pHText(sweet.pH.low)} at least: give them beds of their own.`,
+          ]
+        : []
+    }),
+  )
+})
+const aloft = computed(
+  () =>
+    filled.value.length > 0 &&
+    job.value!.fills.some((f) => f.spec.standing === 'balcony' || f.spec.standing === 'roof'),
 )
+const heavy = computed(() => filled.value.reduce((s, f) => s + f.plan.net * f.count, 0) > 120)
 const setCrop = (cropId: string | null) => garden.run({ type: 'job/crop', jobId, cropId })
+const setCompanions = (cropIds: string[]) => garden.run({ type: 'job/companions', jobId, cropIds })
 const onward = () => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
 
 <template>
-  <div v-if="job && container" class="fill">
+  <div v-if="job && spec && chosen" class="fill">
     <section class="form" aria-label="What is filled">
       <div class="field">
         <label for="crop">Crop</label>
@@ -106,43 +184,123 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
         </p>
         <p v-else class="said">Sets what the mix is held against. Without one: what most vegetables like.</p>
       </div>
-      <VesselForm :vessel="job.vessel" :units="units" :beside="besideField" @change="setVessel" />
+      <div v-if="crop" class="field">
+        <label for="companions">With it in the same mix</label>
+        <MultiSelect
+          input-id="companions"
+          :model-value="job.companionIds"
+          :options="others"
+          option-label="name"
+          option-value="id"
+          filter
+          auto-filter-focus
+          :show-toggle-all="false"
+          :selection-limit="12"
+          placeholder="nothing else"
+          filter-placeholder="Search crops"
+          empty-filter-message="No crop of that name"
+          aria-label="Other crops in the same mix"
+          @update:model-value="setCompanions"
+        />
+        <p v-for="line in conflicts" :key="line" class="said wrong">{{ line }}</p>
+      </div>
+
+      <h2>Beds</h2>
+      <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="looking = $event" @remove="remove" />
+      <div class="adding">
+        <Select
+          v-if="offered.length"
+          :model-value="null"
+          :options="offered"
+          option-label="label"
+          option-value="id"
+          filter
+          auto-filter-focus
+          placeholder="Add one of your beds"
+          filter-placeholder="Search beds"
+          empty-filter-message="No bed of that name"
+          aria-label="Add one of your beds"
+          @update:model-value="addBed"
+        />
+        <Button label="A new one" icon="pi pi-plus" outlined @click="addNew" />
+      </div>
+
+      <div class="this">
+        <h3>{{ bedTitle(spec) }} in this job</h3>
+        <div class="grid">
+          <QuantityField
+            label="How many"
+            quantity="number"
+            :units="units"
+            :problem="besideCount"
+            :model-value="chosen.count"
+            :hint="spec.vessel.count > 1 ? `of the ${spec.vessel.count} there are` : 'all alike'"
+            @update:model-value="setCount"
+          />
+          <label class="top-up" for="topping">
+            <Checkbox
+              input-id="topping"
+              binary
+              :model-value="chosen.sunkBy !== null"
+              @update:model-value="setSunk($event ? 5 : null)"
+            />
+            Old mix stays in it: top up
+          </label>
+          <QuantityField
+            v-if="chosen.sunkBy !== null"
+            label="It has sunk by"
+            quantity="length"
+            :units="units"
+            :problem="beside('sunkBy')"
+            :model-value="chosen.sunkBy"
+            hint="below the fill line"
+            @update:model-value="setSunk"
+          />
+        </div>
+        <p v-if="chosen.bedId === null" class="said">
+          It stands in this job alone.
+          <Button label="Put it among the beds" size="small" text @click="keepInList" />
+        </p>
+      </div>
+      <BedForm :spec="spec" :units="units" :beside="besideField" @change="change" />
     </section>
-    <section class="drawing" aria-label="In section">
-      <CutawayPicture v-if="ready" :container="container" :units="units" title="The container" />
+    <section class="picture" aria-label="In section">
+      <BedDrawing
+        v-if="plan?.ok"
+        :spec="spec"
+        :units="units"
+        :sunk-by="chosen.sunkBy"
+        @change="change"
+        @sink="setSunk"
+      />
       <ProblemBox v-else-if="problem" :sentence="problem">
         <p class="soft">The drawing waits until that is mended; everything else is kept as you typed it.</p>
       </ProblemBox>
     </section>
-    <section class="sum" aria-label="How much">
+    <section class="amount" aria-label="How much">
       <h2>How much</h2>
-      <template v-if="ready">
-        <p class="big">
-          <strong class="figure">{{ volumeText(ready.mixVolume, units) }}</strong> of mix in each
-        </p>
-        <p v-if="total !== null && job.vessel.count > 1" class="big">
-          <strong class="figure">{{ volumeText(total, units) }}</strong> in all {{ job.vessel.count }}
-        </p>
-        <p class="soft">
-          {{ volumeText(ready.rimVolume, units) }} to the rim, less the lip.
-          <template v-if="ready.reservoirVolume > 0">
-            Below the side holes: {{ volumeText(ready.reservoirVolume, units) }} that stays wet through.
-          </template>
-        </p>
-        <p v-for="line in advice" :key="line">{{ line }}</p>
-        <p class="soft">What stirring and watering-in take away is added later, and shown.</p>
+      <template v-if="filled.length">
+        <HowMuch
+          :parts="filled"
+          :units="units"
+          :settling="job.plan.settling"
+          :bucket="job.plan.bucket"
+          :loss="evaluation?.ok ? evaluation.value.blend.blendingLoss : null"
+        />
+        <p v-if="!whole" class="said wrong">One of the beds is not counted: something is wrong with it.</p>
+        <p v-for="line in [...advice, ...notes]" :key="line">{{ line }}</p>
       </template>
       <Button
         label="On to the mix"
         icon="pi pi-arrow-right"
         icon-pos="right"
-        :disabled="!ready"
+        :disabled="!whole"
         @click="onward"
       />
       <CautionList
-        v-if="ready && total !== null && total > 120"
+        v-if="aloft || heavy"
         class="load"
-        heading="Is it a balcony, roof or deck?"
+        :heading="aloft ? 'It stands on a balcony or roof' : 'Is it a balcony, roof or deck?'"
         :cautions="[cautionById('load')]"
       />
     </section>
@@ -155,12 +313,14 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
   grid-template-columns: minmax(360px, 440px) 1fr 270px;
   gap: 28px;
   padding: 16px 24px 32px;
+  align-items: start;
 }
 .field {
   display: flex;
   flex-direction: column;
   gap: 3px;
-  margin-bottom: 14px;
+  margin-bottom: 10px;
+  min-width: 0;
 }
 .field label {
   font-weight: 600;
@@ -171,24 +331,53 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
   color: var(--ink-soft);
   margin: 0;
 }
-.drawing {
+.said.wrong {
+  color: var(--alarm);
+}
+.adding {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+}
+.adding > :first-child {
+  flex: 1;
+  min-width: 0;
+}
+.this {
+  margin: 14px 0;
+  padding: 8px 0;
+  border-block: 1px solid var(--rule);
+}
+.grid {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 14px;
+  align-items: start;
+}
+.top-up {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  margin-top: 22px;
+}
+.picture {
   display: flex;
   flex-direction: column;
+  position: sticky;
+  top: 10px;
+  height: min(600px, calc(100vh - 140px));
   min-height: 380px;
 }
-.drawing > :first-child {
+.picture > :first-child {
   flex: 1;
-  max-height: 560px;
 }
-.drawing > .problem {
+.picture > .problem {
   flex: none;
 }
-.big {
-  margin: 6px 0;
-}
-.big .figure {
-  font-size: 1.6rem;
-  display: block;
+.amount {
+  position: sticky;
+  top: 10px;
 }
 .load {
   margin-top: 18px;
@@ -200,12 +389,17 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
 }
 @media (max-width: 760px) {
   .fill {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     padding: 12px 14px 90px;
     gap: 16px;
   }
-  .drawing {
-    min-height: 300px;
+  .picture,
+  .amount {
+    position: static;
+  }
+  .picture {
+    height: 340px;
+    min-height: 0;
   }
 }
 </style>

@@ -7,11 +7,12 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '@/composables/useJob'
 import { nextStation, STATIONS } from '@/model/batchCard'
+import { planOfFill } from '@/model/reckoning'
 import { jobTitle, STATION_NAMES } from '@/text/labels'
 import { volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, fill } = useJob(() => jobId)
+const { garden, job, units } = useJob(() => jobId)
 const route = useRoute()
 const router = useRouter()
 const removing = ref(false)
@@ -27,9 +28,13 @@ const stations = computed(() => {
   }))
 })
 const amount = computed(() => {
-  if (!job.value || !fill.value?.ok) return ''
-  const each = volumeText(fill.value.value.mixVolume, units.value)
-  return job.value.vessel.count === 1 ? `${each} of mix` : `${job.value.vessel.count} × ${each} of mix`
+  const each = (job.value?.fills ?? []).map((f) => ({ count: f.count, plan: planOfFill(f) }))
+  if (each.some(({ plan }) => !plan.ok)) return ''
+  const net = each.reduce((sum, { count, plan }) => sum + (plan.ok ? plan.value.net * count : 0), 0)
+  const one = each[0]
+  return each.length === 1 && one && one.count > 1 && one.plan.ok
+    ? `${one.count} × ${volumeText(one.plan.value.net, units.value)} of mix`
+    : `${volumeText(net, units.value)} of mix`
 })
 
 async function remove() {

@@ -18,13 +18,15 @@ import { MATERIALS } from '@/core/data'
 import { STEPS, type StepName } from '@/core/mixing'
 import { materialById } from '@/model/reckoning'
 import { cautionById } from '@/text/cautions'
-import { jobTitle, shortName } from '@/text/labels'
+import { jobTitle, onGround, shortName } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { percentText, pHText, weightText } from '@/text/units'
 import { LIFT_LIMIT } from '@/core/weight'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, crop, bands, units, container, evaluation, mixInput, fill, beside } = useJob(() => jobId)
+const { garden, job, lead, crop, bands, units, container, evaluation, mixInput, fill, beside } = useJob(
+  () => jobId,
+)
 const ranges = useRanges(mixInput)
 const router = useRouter()
 const picking = ref(false)
@@ -60,7 +62,7 @@ const heavy = computed(
   () =>
     answer.value !== null &&
     answer.value.weights.drained > LIFT_LIMIT &&
-    job.value?.vessel.kind !== 'raisedBed',
+    !onGround(lead.value?.spec.vessel.kind),
 )
 
 /** The figures that matter, kept in sight on a phone while the parts are changed; the gauges below say them in full. */
@@ -68,13 +70,13 @@ const glance = computed(() => {
   const a = answer.value
   if (!a) return []
   const off = (value: number, band: { low: number; high: number }) => value < band.low || value > band.high
-  const { airFilledPorosity: air, easilyAvailableWater: water } = a.profile
+  const { airFilledPorosity: air, easilyAvailableWater: water } = a.mix
   return [
     { label: 'Air', value: percentText(air), off: off(air, bands.value.airFilledPorosity) },
     {
       label: 'Water',
       value: percentText(water),
-      off: job.value?.vessel.base.kind !== 'onSoil' && off(water, bands.value.easilyAvailableWater),
+      off: container.value?.base.kind !== 'onSoil' && off(water, bands.value.easilyAvailableWater),
     },
     { label: 'pH', value: pHText(a.lime.pH), off: off(Number(pHText(a.lime.pH)), bands.value.pH) },
     { label: 'Wet', value: weightText(a.weights.drained, units.value), off: false },
@@ -166,7 +168,7 @@ onKeyStroke('/', (event) => {
           :crop-name="crop?.name ?? null"
           :container="container"
           :units="units"
-          :vessel-kind="job.vessel.kind"
+          :wide="onGround(lead?.spec.vessel.kind)"
         />
         <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
         <CautionList v-if="heavy" heading="Before you fill it" :cautions="[cautionById('lifting')]" />

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+/** Litres of mix for one job or bed, where they go, and the same in what mix is bought and carried in. */
+import { computed } from 'vue'
+import type { FillPlan } from '@/core/filling'
+import { LITRES } from '@/core/units'
+import { lengthText, percentText, volumeText, type UnitSystem } from '@/text/units'
+
+const {
+  parts,
+  units,
+  settling,
+  bucket,
+  loss = null,
+} = defineProps<{
+  parts: { name: string; count: number; plan: FillPlan }[]
+  units: UnitSystem
+  settling: number
+  bucket: number
+  /** Lost on stirring, once there is a mix. */
+  loss?: number | null
+}>()
+
+const inPlace = computed(() => parts.reduce((s, p) => s + p.plan.net * p.count, 0))
+const toBlend = computed(() => inPlace.value * (1 + settling))
+const saved = computed(() => parts.reduce((s, p) => s + p.plan.saved * p.count, 0))
+const sinking = computed(() => Math.max(...parts.map((p) => p.plan.sinking[2]), 0))
+const roots = computed(() => parts.reduce((s, p) => s + p.plan.rootBalls * p.count, 0))
+const kept = computed(() => parts.reduce((s, p) => s + p.plan.kept * p.count, 0))
+const washed = computed(() => parts.reduce((s, p) => s + p.plan.washedIn * p.count, 0))
+const figure = (x: number) => (x >= 100 ? x.toFixed(0) : x >= 10 ? x.toFixed(1) : x.toFixed(2))
+/** To blend, in every measure mix is sold or carried by; each in a line of its own. */
+const measures = computed(() => [
+  { name: 'litres', value: toBlend.value },
+  { name: 'cubic metres', value: toBlend.value / LITRES.cubicMetre },
+  { name: 'US gallons', value: toBlend.value / LITRES.usGallon },
+  { name: 'cubic feet', value: toBlend.value / LITRES.cubicFoot },
+  { name: 'cubic yards', value: toBlend.value / LITRES.cubicYard },
+  { name: `buckets of ${volumeText(bucket, units)}`, value: toBlend.value / bucket },
+  units === 'metric'
+    ? { name: 'bags of 50 L', value: toBlend.value / 50 }
+    : { name: 'bags of 2 cu ft', value: toBlend.value / (2 * LITRES.cubicFoot) },
+])
+</script>
+
+<template>
+  <div class="sum">
+    <p class="big">
+      <strong class="figure">{{ volumeText(inPlace, units) }}</strong> of mix in place
+    </p>
+    <p v-if="parts.length === 1 && parts[0]!.count > 1" class="soft">
+      {{ volumeText(parts[0]!.plan.net, units) }} in each of {{ parts[0]!.count }}.
+    </p>
+    <dl>
+      <template v-if="kept > 0.05">
+        <dt>Old mix that stays</dt>
+        <dd>{{ volumeText(kept, units) }}</dd>
+      </template>
+      <template v-if="roots > 0.05">
+        <dt>Room taken by root balls</dt>
+        <dd>{{ volumeText(roots, units) }}</dd>
+      </template>
+      <template v-if="washed > 0.05">
+        <dt>Washed into the layers</dt>
+        <dd>{{ volumeText(washed, units) }}</dd>
+      </template>
+      <dt>With {{ percentText(settling) }} for settling</dt>
+      <dd>{{ volumeText(toBlend, units) }}</dd>
+      <template v-if="loss !== null">
+        <dt>To measure, {{ percentText(loss, 1) }} lost on stirring</dt>
+        <dd>{{ volumeText(toBlend / (1 - loss), units) }}</dd>
+      </template>
+    </dl>
+    <p v-if="saved > 0.5" class="soft">
+      The layers below save {{ volumeText(saved, units) }} of mix now<template v-if="sinking > 0.5"
+        >; rotting, they let the surface down by some {{ lengthText(sinking, units) }} within three years, to
+        be topped up then</template
+      >.
+    </p>
+    <details>
+      <summary>In other measures</summary>
+      <table class="plain">
+        <tbody>
+          <tr v-for="m in measures" :key="m.name">
+            <th scope="row">{{ m.name }}</th>
+            <td class="num">{{ figure(m.value) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">To blend, settling included.</p>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.big {
+  margin: 6px 0;
+}
+.big .figure {
+  font-size: 1.6rem;
+  display: block;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 10px;
+  margin: 8px 0;
+  font-size: 0.95rem;
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+summary {
+  cursor: pointer;
+  color: var(--clay);
+}
+</style>

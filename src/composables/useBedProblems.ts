@@ -1,0 +1,41 @@
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import type { Outcome } from '@/core/outcome'
+import type { Problem } from '@/core/problems'
+import { planOfFill } from '@/model/reckoning'
+import type { BedSpec } from '@/model/schemas'
+import { problemField, problemText, type Sentence } from '@/text/problems.en'
+import type { UnitSystem } from '@/text/units'
+
+/** Most alike believed in one line: beyond it a slip is likelier. */
+const MOST_ALIKE = 5000
+
+/** What is wrong with a number of containers, if anything. */
+export function countProblem(count: number): Problem | null {
+  if (count > MOST_ALIKE) return { code: 'size-too-large', field: 'count', value: count, limit: MOST_ALIKE }
+  return Number.isInteger(count) && count >= 1 ? null : { code: 'count-not-whole', value: count }
+}
+
+/** What one container of a bed takes, and what is wrong with it by field. */
+export function useBedProblems(
+  spec: MaybeRefOrGetter<BedSpec | null>,
+  units: MaybeRefOrGetter<UnitSystem>,
+  sunkBy: MaybeRefOrGetter<number | null> = null,
+) {
+  const plan = computed(() => {
+    const of = toValue(spec)
+    return of && planOfFill({ spec: of, sunkBy: toValue(sunkBy) })
+  })
+  const problem = computed(() => {
+    const outcome: Outcome<unknown> | null = plan.value
+    return outcome && !outcome.ok ? problemText(outcome.problem, toValue(units)) : null
+  })
+  const beside = (field: string): Sentence | null => {
+    if (field === 'bedCount') {
+      const wrong = countProblem(toValue(spec)?.vessel.count ?? 1)
+      return wrong && problemText(wrong, toValue(units))
+    }
+    const outcome = plan.value
+    return outcome && !outcome.ok && problemField(outcome.problem) === field ? problem.value : null
+  }
+  return { plan, problem, beside }
+}

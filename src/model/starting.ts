@@ -1,0 +1,131 @@
+import type { Bed, BedSpec, Fill, Job, Vessel, VesselKind } from './schemas'
+
+const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
+  roundPot: {
+    shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
+  box: {
+    shape: { kind: 'box', topLength: 80, topWidth: 20, baseLength: 76, baseWidth: 16, height: 18 },
+    headspace: 2.5,
+    base: { kind: 'drainHoles' },
+  },
+  raisedBed: {
+    shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 30 },
+    headspace: 4,
+    base: { kind: 'onSoil', texture: 'loam' },
+  },
+  fabricBag: {
+    shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
+  oval: {
+    shape: { kind: 'oval', topLength: 70, topWidth: 45, baseLength: 60, baseWidth: 36, height: 35 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
+  gutter: {
+    shape: { kind: 'halfCylinder', length: 100, diameter: 24 },
+    headspace: 2,
+    base: { kind: 'drainHoles' },
+  },
+  freeBed: {
+    shape: {
+      kind: 'polygonBed',
+      corners: [
+        { x: 0, y: 0 },
+        { x: 240, y: 0 },
+        { x: 240, y: 100 },
+        { x: 100, y: 100 },
+        { x: 100, y: 240 },
+        { x: 0, y: 240 },
+      ],
+      height: 35,
+    },
+    headspace: 4,
+    base: { kind: 'onSoil', texture: 'loam' },
+  },
+  heapedBed: {
+    shape: {
+      kind: 'mounded',
+      body: { kind: 'box', topLength: 200, topWidth: 80, baseLength: 200, baseWidth: 80, height: 20 },
+      moundHeight: 12,
+    },
+    headspace: 0,
+    base: { kind: 'onSoil', texture: 'loam' },
+  },
+}
+
+/** A sensible container to begin with, of a size many growers own. */
+export const startingVessel = (kind: VesselKind): Vessel => ({
+  kind,
+  ...structuredClone(VESSELS[kind]),
+  count: 1,
+})
+
+const WALL: Partial<Record<VesselKind, BedSpec['wall']>> = {
+  raisedBed: 'timber',
+  fabricBag: 'fabric',
+  freeBed: 'timber',
+  heapedBed: 'timber',
+}
+
+/** All that is asked about a bed, at its usual answer. */
+export const startingSpec = (kind: VesselKind): BedSpec => ({
+  name: '',
+  vessel: startingVessel(kind),
+  wall: WALL[kind] ?? 'plastic',
+  standing: 'ground',
+  layers: [],
+  rootBalls: 0,
+})
+
+export const startingBed = (id: string, createdAt: string, kind: VesselKind): Bed => ({
+  id,
+  createdAt,
+  ...startingSpec(kind),
+})
+
+/** A bed of the list, or a container described in the job alone, to be filled whole. */
+export const startingFill = (id: string, spec: BedSpec, bedId: string | null): Fill => ({
+  id,
+  bedId,
+  spec,
+  count: spec.vessel.count,
+  sunkBy: null,
+})
+
+/** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
+export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
+  return {
+    id,
+    name: '',
+    createdAt,
+    cropId: null,
+    companionIds: [],
+    fills,
+    judgedIn: null,
+    archived: false,
+    parts: [],
+    step: 'whole',
+    lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
+    plan: { bucket: 10, vessel: 90, settling: 0.07 },
+    ticks: [],
+    note: '',
+    recordId: null,
+  }
+}
+
+/** The same job for another year: beds, crop, mix and plan as they are; nothing ticked or recorded. */
+export const nextYearsJob = (job: Job, id: string, createdAt: string): Job => ({
+  ...job,
+  id,
+  createdAt,
+  name: job.name.replace(/\b(19|20)\d\d\b/, (year) => String(Number(year) + 1)),
+  archived: false,
+  ticks: [],
+  note: '',
+  recordId: null,
+})
