@@ -14,6 +14,7 @@ const SCREENS = [
   '/demo/jobs/peppers-26/record',
   '/demo/beds',
   '/demo/beds?id=bay-bed',
+  '/demo/place',
   '/demo/shelf',
   '/demo/records',
   '/demo/method',

@@ -55,6 +55,12 @@ const routes: RouteRecordRaw[] = [
     meta: { title: 'Beds' },
   },
   {
+    path: `${GARDEN}/place`,
+    name: 'place',
+    component: () => import('@/views/PlaceView.vue'),
+    meta: { title: 'Place' },
+  },
+  {
     path: `${GARDEN}/shelf`,
     name: 'shelf',
     component: () => import('@/views/ShelfView.vue'),

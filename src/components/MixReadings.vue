@@ -5,24 +5,36 @@ import type { Band } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import type { Container } from '@/core/geometry'
 import type { LikelyRange } from '@/core/ranges'
+import type { Place } from '@/model/schemas'
+import { MONTHS } from '@/text/labels'
 import { containerProfile, dryingLimits } from '@/core/water'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import {
+  intervalText,
   lengthText,
   loadText,
   percentText,
   pHText,
   volumeText,
   weightText,
+  windText,
   type UnitSystem,
 } from '@/text/units'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { evaluation, ranges, bands, cropName, container, units, wide } = defineProps<{
+const { evaluation, ranges, bands, wind, cropName, container, units, wide } = defineProps<{
   evaluation: Evaluation
   /** Likely ranges by figure; null while they are being drawn. */
   ranges: Record<string, LikelyRange> | null
-  bands: { airFilledPorosity: Band; easilyAvailableWater: Band; pH: Band }
+  bands: {
+    airFilledPorosity: Band
+    easilyAvailableWater: Band
+    pH: Band
+    drainedWeight: Band | null
+    daysBetweenWaterings: Band | null
+  }
+  /** Wind where it stands; null where nobody said. */
+  wind: Place['wind'] | null
   cropName: string | null
   container: Container
   units: UnitSystem
@@ -89,6 +101,33 @@ const pH = computed(() => {
   } as const
 })
 
+const DAYS_SCALE = 10
+/** Days between waterings in the month that wants water most often; null without a place. */
+const drying = computed(() => {
+  const g = evaluation.growing
+  if (!g || g.thirstiestMonth === null) return null
+  const interval = g.watering[g.thirstiestMonth - 1]!
+  const band = bands.daysBetweenWaterings
+  const short = band !== null && interval.days.value < band.low - 0.05
+  return {
+    ...interval,
+    month: g.thirstiestMonth,
+    verdict: band === null ? 'plain' : short ? 'low' : 'good',
+    wanted: band === null ? '' : `you can: ${intervalText(band.low)}`,
+    advice: short
+      ? 'It dries sooner than you can water. More that holds water, a larger or closed container, or shade.'
+      : '',
+  } as const
+})
+/** Mean winds that are met several times a year; gusts go half as far again. Source: common practice. */
+const WIND_MET = { sheltered: 8, open: 14, exposed: 20 } as const
+const tipping = computed(() => {
+  const at = evaluation.growing?.tippingWind
+  return at === undefined || wide || !Number.isFinite(at)
+    ? null
+    : { at, likelyMet: wind !== null && at < WIND_MET[wind] }
+})
+
 /** "likely 14–21 %": where eight in ten sets of such materials would come out. Empty until the draws are in. */
 function likely(figure: string, write: (x: number) => string): string {
   const range = ranges?.[figure]
@@ -118,6 +157,9 @@ const depths = computed(() =>
       40,
     ).airFilledPorosity,
   })),
+)
+const tooHeavy = computed(
+  () => bands.drainedWeight !== null && evaluation.weights.drained > bands.drainedWeight.high,
 )
 const litres = (fraction: number) => volumeText(fraction * evaluation.fill.mixVolume, units)
 const buffers = computed(() => {
@@ -217,6 +259,31 @@ const buffers = computed(() => {
       </p>
     </ReadingGauge>
     <ReadingGauge
+      v-if="drying"
+      :label="`Waterings in ${MONTHS[drying.month - 1]}`"
+      term="Days between waterings: usable water over what plants and walls use, no rain counted"
+      :value="intervalText(drying.days.value)"
+      :wanted="drying.wanted"
+      :position="drying.days.value / DAYS_SCALE"
+      :band="bands.daysBetweenWaterings ? { from: bands.daysBetweenWaterings.low / DAYS_SCALE, to: 1 } : null"
+      :likely="{ from: drying.days.low / DAYS_SCALE, to: drying.days.high / DAYS_SCALE }"
+      :likely-text="`hot or cool days: ${drying.days.low.toFixed(1)}–${drying.days.high.toFixed(1)}`"
+      :verdict="drying.verdict"
+      :advice="drying.advice"
+    >
+      <p>
+        {{ volumeText(drying.usable, units) }} usable in each, {{ volumeText(drying.use.value, units) }} used
+        on a mean day by full-grown plants and the container’s sides.
+      </p>
+      <p>
+        <template v-for="(w, i) in evaluation.growing!.watering" :key="i"
+          >{{ i ? ', ' : '' }}{{ MONTHS[i]!.slice(0, 3) }}
+          {{ w.days.value < 99 ? w.days.value.toFixed(1) : '99+' }}</template
+        >
+        days.
+      </p>
+    </ReadingGauge>
+    <ReadingGauge
       :label="wide ? 'Weight on the ground' : 'Weight just after watering'"
       term="Mix and the water it keeps; container and plant come on top"
       :value="
@@ -226,7 +293,9 @@ const buffers = computed(() => {
         wide
           ? 'wet through'
           : evaluation.weights.drained > LIFT_LIMIT
-            ? 'two people to lift'
+            ? bands.drainedWeight
+              ? 'too heavy for one'
+              : 'two people to lift'
             : 'one can lift it'
       "
       :position="null"
@@ -236,8 +305,19 @@ const buffers = computed(() => {
           ? likely('floorLoad', (x) => loadText(x, units))
           : likely('drainedWeight', (x) => weightText(x, units))
       "
-      verdict="plain"
+      :verdict="tooHeavy ? 'high' : 'plain'"
+      :advice="
+        tooHeavy
+          ? 'It has to be lifted: a lighter mix, a smaller container, or two people.'
+          : tipping?.likelyMet
+            ? `Full grown it tips at ${windText(tipping.at, units)}, a wind you get: tie it back, or add weight low down.`
+            : ''
+      "
     >
+      <p v-if="tipping">
+        With a full-grown plant it begins to tip in a steady {{ windText(tipping.at, units) }}; a gust needs
+        only its moment.
+      </p>
       <p>
         Bone dry {{ weightText(evaluation.weights.dry, units) }}, drained
         {{ weightText(evaluation.weights.drained, units) }}, every pore full

@@ -38,7 +38,13 @@ const VERDICTS = {
   plain: { mark: '', words: '' },
 }
 const shown = computed(() => VERDICTS[verdict])
-const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
+const onScale = (x: number) => Math.min(1, Math.max(0, x))
+const percent = (x: number) => `${onScale(x) * 100}%`
+/** A stretch of the scale, cut off at its ends. */
+const stretch = ({ from, to }: { from: number; to: number }) => ({
+  left: percent(from),
+  width: percent(onScale(to) - onScale(from)),
+})
 </script>
 
 <template>
@@ -57,16 +63,8 @@ const percent = (x: number) => `${Math.min(100, Math.max(0, x * 100))}%`
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">
-      <span
-        v-if="band"
-        class="band"
-        :style="{ left: percent(band.from), width: percent(band.to - band.from) }"
-      />
-      <span
-        v-if="likely"
-        class="likely-span"
-        :style="{ left: percent(likely.from), width: percent(likely.to - likely.from) }"
-      />
+      <span v-if="band" class="band" :style="stretch(band)" />
+      <span v-if="likely" class="likely-span" :style="stretch(likely)" />
       <span class="needle glide" :style="{ left: percent(position) }" />
     </div>
     <p v-if="advice" class="advice">{{ advice }}</p>

@@ -1,17 +1,22 @@
 import { computed, toRaw, toValue, type MaybeRefOrGetter } from 'vue'
 import { CROPS } from '@/core/data'
-import { jobOf, leadFill, liveJob } from '@/model/garden'
+import { targetsFor } from '@/core/targets'
+import { jobOf, leadFill, liveJob, placeOf } from '@/model/garden'
 import {
-  bandsFor,
+  bandsOf,
   containerOf,
   evaluateJob,
   inputOfJob,
   materialById,
   planOfFill,
   quantitiesOf,
+  targetsOfJob,
 } from '@/model/reckoning'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
+
+/** What most vegetables like, while there is no job to ask. */
+const NO_JOB = targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null })
 
 /** A job, everything worked out from it, and ways to change it; for the views of one job. */
 export function useJob(jobId: MaybeRefOrGetter<string>) {
@@ -25,14 +30,17 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   /** The bed the mix is judged in. */
   const lead = computed(() => (job.value ? leadFill(job.value) : null))
   const crop = computed(() => CROPS.find((c) => c.id === job.value?.cropId))
-  const bands = computed(() => bandsFor(crop.value))
+  const place = computed(() => placeOf(garden.records))
+  const targets = computed(() => (job.value ? targetsOfJob(job.value, place.value) : null))
+  const bands = computed(() => bandsOf(targets.value ?? NO_JOB))
   const container = computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null))
   const fill = computed(() => (lead.value ? planOfFill({ ...lead.value, sunkBy: null }) : null))
-  const evaluation = computed(() => (job.value ? evaluateJob(job.value) : null))
+  const evaluation = computed(() => (job.value ? evaluateJob(job.value, undefined, place.value) : null))
   /** The mix as plain data, for drawing its ranges; null where it cannot be worked out. */
   const mixInput = computed(() => {
     // Reading the evaluation is what follows changes; a proxy could not cross to the worker.
-    const input = job.value && evaluation.value?.ok ? inputOfJob(toRaw(job.value)) : null
+    const input =
+      job.value && evaluation.value?.ok ? inputOfJob(toRaw(job.value), undefined, toRaw(place.value)) : null
     return input?.ok ? input.value : null
   })
   const quantities = computed(() => (job.value ? quantitiesOf(job.value) : null))
@@ -53,6 +61,8 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     job,
     lead,
     crop,
+    place,
+    targets,
     bands,
     container,
     fill,

@@ -1,18 +1,21 @@
 import {
   bedKey,
   jobKey,
+  PLACE_KEY,
   recordKey,
   shelfKey,
   SETTINGS_KEY,
   specOf,
   startingFill,
   startingJob,
+  startingPlace,
   startingSpec,
 } from '@/model/garden'
 import { cropTargetPH, tickOf } from '@/model/commands'
 import { batchCards } from '@/model/batchCard'
 import { quantitiesOf } from '@/model/reckoning'
 import { recordFrom } from '@/model/recordFrom'
+import { DEMO_CLIMATES } from './climates'
 import type { AnyData, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/schemas'
 
 /**
@@ -307,6 +310,7 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
+  garden.set(PLACE_KEY, { ...startingPlace(DEMO_CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
   for (const demo of JOBS) {

@@ -1,7 +1,20 @@
 import { CROPS } from '@/core/data'
-import { bedKey, bedOf, jobKey, jobOf, recordKey, recordOf, shelfKey, type Garden } from './garden'
+import type { Band } from '@/core/data'
+import type { Target } from '@/core/targets'
+import { bedKey, bedOf, jobKey, jobOf, PLACE_KEY, recordKey, recordOf, shelfKey, type Garden } from './garden'
 import { sameData } from './same'
-import type { AnyData, Bed, BedSpec, Fill, Job, LimeSetting, MixRecord, Plan, ShelfItem } from './schemas'
+import type {
+  AnyData,
+  Bed,
+  BedSpec,
+  Fill,
+  Job,
+  LimeSetting,
+  MixRecord,
+  Place,
+  Plan,
+  ShelfItem,
+} from './schemas'
 
 /** Every change a grower can make, as plain data. */
 export type Command =
@@ -13,6 +26,11 @@ export type Command =
   | { type: 'job/rename'; jobId: string; name: string }
   | { type: 'job/crop'; jobId: string; cropId: string | null }
   | { type: 'job/companions'; jobId: string; cropIds: string[] }
+  /** `field` names what was typed in: typing on in it undoes as one. A climate or a file is a step of its own. */
+  | { type: 'place/set'; place: Place; field?: string }
+  | { type: 'job/planting'; jobId: string; change: Partial<Pick<Job, 'plantMonth' | 'plants'>> }
+  /** A band moved, or left to the crop again. */
+  | { type: 'job/band'; jobId: string; target: Target; band: Band | null }
   | { type: 'job/archive'; jobId: string; archived: boolean }
   | { type: 'job/judge'; jobId: string; fillId: string }
   | { type: 'fill/add'; jobId: string; fill: Fill }
@@ -85,6 +103,14 @@ function nextJob(job: Job, command: Command): Job {
     }
     case 'job/companions':
       return { ...job, companionIds: command.cropIds.filter((c) => c !== job.cropId) }
+    case 'job/planting':
+      return { ...job, ...command.change }
+    case 'job/band': {
+      const bands = { ...job.bands }
+      if (command.band) bands[command.target] = command.band
+      else delete bands[command.target]
+      return { ...job, bands }
+    }
     case 'job/archive':
       return { ...job, archived: command.archived }
     case 'job/judge':
@@ -145,6 +171,10 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (!bed) return []
       const after = { ...bed, ...command.change }
       return sameData(bed, after) ? [] : [{ key: bedKey(bed.id), before: bed, after }]
+    }
+    case 'place/set': {
+      const before = garden.get(PLACE_KEY) ?? null
+      return sameData(before, command.place) ? [] : [{ key: PLACE_KEY, before, after: command.place }]
     }
     case 'bed/remove': {
       const bed = bedOf(garden, command.bedId)
@@ -234,8 +264,13 @@ export function mergeKeyOf(command: Command): string | null {
     case 'job/rename':
     case 'job/note':
     case 'job/plan':
+    case 'job/planting':
     case 'mix/lime':
       return `${command.type} ${command.jobId}`
+    case 'place/set':
+      return command.field === undefined ? null : `${command.type} ${command.field}`
+    case 'job/band':
+      return `${command.type} ${command.jobId} ${command.target}`
     case 'bed/change':
       return `${command.type} ${command.bedId}`
     case 'fill/change':

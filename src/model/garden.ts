@@ -1,4 +1,4 @@
-import type { AnyData, Bed, Fill, Job, MixRecord, Settings, ShelfItem } from './schemas'
+import type { AnyData, Bed, Fill, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
 
 /** Everything a garden holds, by storage key. Values are never changed in place. */
 export type Garden = ReadonlyMap<string, AnyData>
@@ -8,6 +8,9 @@ export const jobKey = (id: string) => `job/${id}`
 export const recordKey = (id: string) => `record/${id}`
 export const shelfKey = (materialId: string) => `shelf/${materialId}`
 export const SETTINGS_KEY = 'settings'
+export const PLACE_KEY = 'place'
+/** Where the garden is; undefined until somebody says. */
+export const placeOf = (garden: Garden) => garden.get(PLACE_KEY) as Place | undefined
 
 export const jobOf = (garden: Garden, id: string) => garden.get(jobKey(id)) as Job | undefined
 export const bedOf = (garden: Garden, id: string) => garden.get(bedKey(id)) as Bed | undefined
@@ -50,8 +53,8 @@ export const liveJob = (garden: Garden, job: Job): Job => ({
 
 /** A bed without what belongs to the list. */
 export function specOf(bed: Bed): Fill['spec'] {
-  const { name, vessel, wall, standing, layers, rootBalls } = bed
-  return { name, vessel, wall, standing, layers, rootBalls }
+  const { name, vessel, wall, standing, layers, rootBalls, carried } = bed
+  return { name, vessel, wall, standing, layers, rootBalls, carried }
 }
 
 /** The fill a job's mix is judged in. */
@@ -62,6 +65,7 @@ export {
   startingBed,
   startingFill,
   startingJob,
+  startingPlace,
   startingSpec,
   startingVessel,
 } from './starting'

@@ -1,5 +1,5 @@
 import { limeForTarget, type LimeChoice } from '@/core/chemistry'
-import { LIMES, MATERIALS, type Crop, type Material } from '@/core/data'
+import { CROPS, LIMES, MATERIALS, type Material } from '@/core/data'
 import {
   evaluate,
   FULL_EFFORT,
@@ -8,13 +8,15 @@ import {
   type Evaluation,
   type MixInContainer,
 } from '@/core/evaluate'
-import { fillPlan, LAYERS, type FillPlan, type FillerLayer } from '@/core/filling'
-import type { Container } from '@/core/geometry'
+import { fillPlan, LAYERS, plantsIn, type FillPlan, type FillerLayer } from '@/core/filling'
+import { wallArea, type Container } from '@/core/geometry'
+import type { Growing } from '@/core/growing'
+import { EASY_WATER, targetsFor, type Target, type Targets } from '@/core/targets'
 import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { planBatches, type BatchPlan } from '@/core/batch'
 import { leadFill } from './garden'
-import type { Fill, Job, LimeSetting, Vessel } from './schemas'
+import type { BedSpec, Fill, Job, LimeSetting, Place, Vessel } from './schemas'
 
 const prepared = new Map<string, PreparedMaterial>()
 
@@ -73,10 +75,39 @@ function blendParts(parts: { materialId: string; amount: number }[]): Outcome<Bl
   return succeed(list)
 }
 
+/** Weight of an empty container, kg for each square metre of its sides. Source: our assumption by usual wall thickness. */
+const WALL_WEIGHT: Record<BedSpec['wall'], number> = {
+  plastic: 2.5,
+  fabric: 0.4,
+  terracotta: 24,
+  timber: 12,
+  metal: 8,
+}
+
+/** Crop, place and care of a job as the core takes them; undefined where no crop is chosen. */
+function growingOf(job: Job, place: Place | undefined): Growing | undefined {
+  const crop = CROPS.find((c) => c.id === job.cropId)
+  if (!crop) return undefined
+  const { spec } = leadFill(job)
+  const plan = planOfFill({ spec, sunkBy: null })
+  const room = plan.ok ? plantsIn(crop, plan.value.space, plan.value.surface).count : 1
+  const sides = plan.ok ? wallArea(spec.vessel.shape, plan.value.mixHeight) / 10_000 : 0
+  return {
+    crop,
+    plants: Math.max(1, job.plants ?? room),
+    plantingMonth: job.plantMonth ?? undefined,
+    climate: place && { latitude: place.latitude, elevation: place.elevation, months: place.months },
+    wallKind: spec.wall === 'fabric' || spec.wall === 'terracotta' ? spec.wall : 'closed',
+    waterAlkalinity: place?.waterAlkalinity,
+    emptyWeight: WALL_WEIGHT[spec.wall] * sides,
+  }
+}
+
 /** A job's mix as the core takes it. `amounts` stands in for the recipe when judging what was really measured. */
 export function inputOfJob(
   job: Job,
   amounts = job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })),
+  place?: Place,
 ): Outcome<MixInContainer> {
   const parts = blendParts(amounts)
   if (!parts.ok) return parts
@@ -92,6 +123,7 @@ export function inputOfJob(
       parts: parts.value,
       limes: limeChoice(job.lime),
       limeGramsPerLitre: grams.value,
+      growing: growingOf(job, place),
     },
     ...grams.notes,
   )
@@ -104,8 +136,9 @@ const ON_SCREEN: Effort = { ...FULL_EFFORT, years: [] }
 export function evaluateJob(
   job: Job,
   amounts?: { materialId: string; amount: number }[],
+  place?: Place,
 ): Outcome<Evaluation> {
-  const input = inputOfJob(job, amounts)
+  const input = inputOfJob(job, amounts, place)
   if (!input.ok) return input
   const answer = evaluate(input.value, ON_SCREEN)
   return answer.ok ? succeed(answer.value, ...answer.notes, ...input.notes) : answer
@@ -199,14 +232,27 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   )
 }
 
-/** Water most vegetables want within easy reach, volume fraction. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
-export const EASY_WATER_BAND = { low: 0.2, high: 0.3 }
+/** What a job's mix is held against, with the reasons, and where its crops disagree. */
+export function targetsOfJob(job: Job, place?: Place): Targets {
+  const { spec } = leadFill(job)
+  const crops = [job.cropId, ...job.companionIds].flatMap((id) => CROPS.find((c) => c.id === id) ?? [])
+  return targetsFor({
+    crops,
+    inGround: spec.vessel.base.kind === 'onSoil',
+    carried: spec.carried,
+    waterEvery: place?.waterEvery ?? null,
+    own: job.bands,
+  })
+}
 
-/** Bands when no crop is chosen: most vegetables. Air: Handreck & Black; pH: common practice. */
-export const GENERAL_BANDS = { airFilledPorosity: { low: 0.12, high: 0.3 }, pH: { low: 6.0, high: 6.8 } }
-
-export const bandsFor = (crop: Crop | undefined) => ({
-  airFilledPorosity: crop?.airFilledPorosity ?? GENERAL_BANDS.airFilledPorosity,
-  pH: crop?.pH ?? GENERAL_BANDS.pH,
-  easilyAvailableWater: EASY_WATER_BAND,
-})
+/** The bands of a job by name; easy water falls back to that of pots. */
+export function bandsOf(targets: Targets) {
+  const band = (target: Target) => targets.bands.find((b) => b.target === target)?.band
+  return {
+    airFilledPorosity: band('airFilledPorosity')!,
+    pH: band('pH')!,
+    easilyAvailableWater: band('easilyAvailableWater') ?? EASY_WATER,
+    drainedWeight: band('drainedWeight') ?? null,
+    daysBetweenWaterings: band('daysBetweenWaterings') ?? null,
+  }
+}

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { LAYER_KINDS } from '../core/filling/layers'
+import { TARGETS } from '../core/targets/targetsFor'
 
 // Zod would otherwise try to compile its checks with `new Function`, which the page's security policy forbids.
 z.config({ jitless: true })
@@ -89,6 +90,8 @@ export const bedSpecSchema = z.object({
   layers: z.array(z.object({ kind: z.enum(LAYER_KINDS), thickness: number })).max(8),
   /** Litres of roots planted with their own soil, in each. */
   rootBalls: number,
+  /** Has to be lifted once filled. */
+  carried: z.boolean(),
 })
 
 export const bedSchema = bedSpecSchema.extend({ id, createdAt: z.iso.datetime() })
@@ -138,6 +141,12 @@ export const jobSchema = z.object({
   fills: z.array(fillSchema).min(1).max(200),
   /** The fill the mix is judged in; the first where null or gone. */
   judgedIn: id.nullable(),
+  /** Month it is planted or sown, 1 to 12; null where nobody said. */
+  plantMonth: z.int().min(1).max(12).nullable(),
+  /** Plants in each container of the leading crop; null for as many as have room. */
+  plants: z.number().nullable(),
+  /** Bands the grower has moved. */
+  bands: z.partialRecord(z.enum(TARGETS), z.object({ low: number, high: number })),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   parts: z.array(partSchema).max(40),
@@ -197,6 +206,23 @@ export const shelfItemSchema = z.object({
   stock: z.number().min(0),
 })
 
+export const WINDS = ['sheltered', 'open', 'exposed'] as const
+
+/** Where the garden is, and how it is looked after. */
+export const placeSchema = z.object({
+  /** The made-up climate it began from, or null where the figures are the grower's own. */
+  climateId: id.nullable(),
+  latitude: number,
+  elevation: number,
+  months: z.array(z.object({ tMin: number, tMax: number, rain: number })).length(12),
+  /** meq/L and dS/m of the water. */
+  waterAlkalinity: number,
+  waterEc: number,
+  /** Days between the waterings that can be kept. */
+  waterEvery: number,
+  wind: z.enum(WINDS),
+})
+
 export const settingsSchema = z.object({
   units: z.enum(['metric', 'us']),
   theme: z.enum(['auto', 'light', 'dark', 'contrast']),
@@ -205,6 +231,7 @@ export const settingsSchema = z.object({
 export const SCHEMAS = {
   bed: bedSchema,
   job: jobSchema,
+  place: placeSchema,
   record: recordSchema,
   shelf: shelfItemSchema,
   settings: settingsSchema,
@@ -214,6 +241,7 @@ export const SCHEMAS = {
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bed: 1,
   job: 2,
+  place: 1,
   record: 2,
   shelf: 1,
   settings: 1,
@@ -225,6 +253,7 @@ export type VesselKind = Vessel['kind']
 export type BedSpec = z.infer<typeof bedSpecSchema>
 export type Bed = z.infer<typeof bedSchema>
 export type Fill = z.infer<typeof fillSchema>
+export type Place = z.infer<typeof placeSchema>
 export type Part = z.infer<typeof partSchema>
 export type LimeSetting = z.infer<typeof limeSettingSchema>
 export type Plan = z.infer<typeof planSchema>
@@ -235,6 +264,7 @@ export type Settings = z.infer<typeof settingsSchema>
 export interface DataOf {
   bed: Bed
   job: Job
+  place: Place
   record: MixRecord
   shelf: ShelfItem
   settings: Settings
@@ -243,7 +273,7 @@ export type AnyData = DataOf[Kind]
 
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
-  if (key === 'settings') return 'settings'
+  if (key === 'settings' || key === 'place') return key
   const kind = /^(bed|job|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

@@ -1,4 +1,4 @@
-import type { Bed, BedSpec, Fill, Job, Vessel, VesselKind } from './schemas'
+import type { Bed, BedSpec, Fill, Job, Place, Vessel, VesselKind } from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   roundPot: {
@@ -80,6 +80,7 @@ export const startingSpec = (kind: VesselKind): BedSpec => ({
   standing: 'ground',
   layers: [],
   rootBalls: 0,
+  carried: false,
 })
 
 export const startingBed = (id: string, createdAt: string, kind: VesselKind): Bed => ({
@@ -107,6 +108,9 @@ export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
     companionIds: [],
     fills,
     judgedIn: null,
+    plantMonth: null,
+    plants: null,
+    bands: {},
     archived: false,
     parts: [],
     step: 'whole',
@@ -128,4 +132,21 @@ export const nextYearsJob = (job: Job, id: string, createdAt: string): Job => ({
   ticks: [],
   note: '',
   recordId: null,
+})
+
+/** A place of a known climate, with soft water and somebody who waters every day: all of it the grower's to change. */
+export const startingPlace = (climate: {
+  id: string
+  latitude: number
+  elevation: number
+  months: readonly { tMin: number; tMax: number; rain?: number }[]
+}): Place => ({
+  climateId: climate.id,
+  latitude: climate.latitude,
+  elevation: climate.elevation,
+  months: climate.months.map(({ tMin, tMax, rain = 0 }) => ({ tMin, tMax, rain })),
+  waterAlkalinity: 1,
+  waterEc: 0.3,
+  waterEvery: 1,
+  wind: 'open',
 })

@@ -71,7 +71,7 @@ describe('reading a record', () => {
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }
-    const versions = { bed: 1, job: 3, record: 1, shelf: 1, settings: 1 }
+    const versions = { bed: 1, job: 3, place: 1, record: 1, shelf: 1, settings: 1 }
     const steps = {
       job: {
         1: (data: unknown) => ({ name: (data as { title: string }).title }),

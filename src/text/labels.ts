@@ -1,11 +1,13 @@
-import type { Crop, Pack } from '@/core/data'
+import { CROPS, type Crop, type Pack } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
+import type { Reason, Target, TargetConflict } from '@/core/targets'
+import { LIFT_LIMIT } from '@/core/weight'
 import { measureText } from '@/core/mixing'
 import type { Command } from '@/model/commands'
 import type { Station } from '@/model/batchCard'
 import { materialById } from '@/model/reckoning'
-import type { AnyData, Bed, BedSpec, Fill, Job, MixRecord, VesselKind } from '@/model/schemas'
-import { volumeText, weightText, type UnitSystem } from './units'
+import type { AnyData, Bed, BedSpec, Fill, Job, MixRecord, Place, VesselKind } from '@/model/schemas'
+import { percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
   roundPot: { one: 'Round pot', many: 'round pots', hint: 'pots, tubs, half-barrels' },
@@ -32,6 +34,63 @@ export const STANDING_NAMES: Record<BedSpec['standing'], string> = {
   balcony: 'A balcony or deck',
   roof: 'A roof',
 }
+
+export const WIND_NAMES: Record<Place['wind'], string> = {
+  sheltered: 'Sheltered by walls or hedges',
+  open: 'Open',
+  exposed: 'Exposed: coast, hilltop, high balcony',
+}
+
+export const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const
+
+export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
+  airFilledPorosity: { label: 'Air after draining', term: 'air-filled porosity at container capacity' },
+  easilyAvailableWater: { label: 'Water within easy reach', term: 'easily available water' },
+  pH: { label: 'pH', term: 'six weeks after mixing' },
+  electricalConductivity: { label: 'Salts', term: 'electrical conductivity, saturated extract' },
+  drainedWeight: { label: 'Weight just after watering', term: 'mix and the water it keeps' },
+  daysBetweenWaterings: { label: 'Days between waterings', term: 'in the thirstiest month' },
+}
+
+const cropNamed = (id: string) => CROPS.find((c) => c.id === id)?.name ?? id
+/** Why a band is what it is. */
+export function reasonText(reason: Reason, units: UnitSystem): string {
+  switch (reason.code) {
+    case 'crop':
+      return reason.end === 'both'
+        ? `what ${cropNamed(reason.crop).toLowerCase()} likes`
+        : `${reason.end === 'low' ? 'no less, for' : 'no more, for'} ${cropNamed(reason.crop).toLowerCase()}`
+    case 'most-vegetables':
+      return 'what most vegetables like; no crop is chosen'
+    case 'pots':
+      return 'what pots should hold (De Boodt & Verdonck 1972)'
+    case 'carried':
+      return `it has to be lifted: ${weightText(LIFT_LIMIT, units)} is the most for one (NIOSH)`
+    case 'can-water-every':
+      return reason.days === 1 ? 'you can water every day' : `you can water every ${reason.days} days`
+    case 'grower':
+      return 'moved by you'
+  }
+}
+
+/** Two crops of one mix that cannot both be pleased. */
+export const conflictText = (c: TargetConflict): string =>
+  c.target === 'pH'
+    ? `${cropNamed(c.low.crop)} wants pH ${pHText(c.low.most)} at most, ${cropNamed(c.high.crop)} ${pHText(c.high.least)} at least: give them beds of their own.`
+    : `${cropNamed(c.low.crop)} wants ${percentText(c.low.most)} air at most, ${cropNamed(c.high.crop)} ${percentText(c.high.least)} at least: give them mixes of their own.`
 
 export const LAYER_NAMES: Record<LayerKind, { one: string; hint: string }> = {
   gravel: { one: 'Gravel', hint: 'holds the water up above it' },
@@ -112,6 +171,12 @@ export function commandText(command: Command): string {
       return command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`
     case 'bed/remove':
       return 'removing the bed'
+    case 'place/set':
+      return 'place'
+    case 'job/planting':
+      return 'planting'
+    case 'job/band':
+      return 'what it is held against'
     case 'job/companions':
       return 'crops'
     case 'job/archive':
@@ -180,6 +245,7 @@ export const cropsByKind = (crops: readonly Crop[]): Crop[] =>
 /** A stored record in words, for lists of what an import would change. */
 export function recordName(key: string, data: AnyData | null): string {
   const [head, id = ''] = key.split('/')
+  if (head === 'place') return 'place'
   if (head === 'bed') return `bed “${bedTitle(data as Bed)}”`
   if (head === 'job') return `job “${jobTitle(data as Job)}”`
   if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`

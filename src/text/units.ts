@@ -31,15 +31,33 @@ export const QUANTITIES = {
     metric: { unit: 'g/L', factor: 1, digits: 2 },
     us: { unit: 'oz/gal', factor: 1 / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, digits: 3 },
   },
+  temperature: {
+    metric: { unit: '°C', factor: 1, digits: 1, offset: 0 },
+    us: { unit: '°F', factor: 1.8, digits: 0, offset: 32 },
+  },
+  rain: {
+    metric: { unit: 'mm', factor: 1, digits: 0 },
+    us: { unit: 'in', factor: 1 / 25.4, digits: 2 },
+  },
+  height: {
+    metric: { unit: 'm', factor: 1, digits: 0 },
+    us: { unit: 'ft', factor: 1 / 0.3048, digits: 0 },
+  },
   percent: { metric: { unit: '%', factor: 100, digits: 1 }, us: { unit: '%', factor: 100, digits: 1 } },
   number: { metric: { unit: '', factor: 1, digits: 2 }, us: { unit: '', factor: 1, digits: 2 } },
 } as const
 export type Quantity = keyof typeof QUANTITIES
 
+/** Degrees Fahrenheit do not begin at nought. */
+const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
+  const q = QUANTITIES[quantity][units]
+  return 'offset' in q ? q.offset : 0
+}
+
 /** A core value as a field shows it: no more digits than it needs. */
 export function toFieldText(value: number, quantity: Quantity, units: UnitSystem): string {
   const { factor, digits } = QUANTITIES[quantity][units]
-  return String(Number((value * factor).toFixed(digits)))
+  return String(Number((value * factor + offsetOf(quantity, units)).toFixed(digits)))
 }
 
 const VULGAR: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75, '⅓': 1 / 3, '⅔': 2 / 3 }
@@ -59,7 +77,7 @@ export function parseNumber(text: string): number | null {
 /** A field's text as a core value, or null where it is no number. */
 export function fromFieldText(text: string, quantity: Quantity, units: UnitSystem): number | null {
   const shown = parseNumber(text)
-  return shown === null ? null : shown / QUANTITIES[quantity][units].factor
+  return shown === null ? null : (shown - offsetOf(quantity, units)) / QUANTITIES[quantity][units].factor
 }
 
 const round = (value: number, digits: number) => value.toFixed(digits)
@@ -114,3 +132,21 @@ export const percentText = (fraction: number, digits = 0): string => `${round(fr
 
 /** "6.4". */
 export const pHText = (pH: number): string => round(pH, 1)
+
+/** "−4 °C" or "25 °F". */
+export const temperatureText = (celsius: number, units: UnitSystem): string =>
+  `${toFieldText(Math.round(celsius), 'temperature', units).replace('-', '−')} ${QUANTITIES.temperature[units].unit}`
+
+/** A wind in km/h or mph, from m/s. */
+export const windText = (metresPerSecond: number, units: UnitSystem): string =>
+  units === 'us'
+    ? `${Math.round(metresPerSecond / 0.44704)} mph`
+    : `${Math.round(metresPerSecond * 3.6)} km/h`
+
+/** "every 2.3 days", "every day", "twice a day". */
+export function intervalText(days: number): string {
+  if (days >= 9.5) return `every ${Math.round(days)} days`
+  if (days >= 1.45) return `every ${days.toFixed(1)} days`
+  if (days >= 0.75) return 'every day'
+  return days >= 0.4 ? 'twice a day' : `${Math.round(1 / days)} times a day`
+}

@@ -5,7 +5,15 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
 import { CROPS } from '@/core/data'
-import { leadFill, liveJob, specOf, startingBed, startingFill, startingJob } from '@/model/garden'
+import {
+  leadFill,
+  liveJob,
+  nextYearsJob,
+  specOf,
+  startingBed,
+  startingFill,
+  startingJob,
+} from '@/model/garden'
 import { nextStation } from '@/model/batchCard'
 import { VESSEL_KINDS, type Job, type VesselKind } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
@@ -23,6 +31,17 @@ const open = computed(() =>
     .map((stored) => liveJob(garden.records, stored))
     .map((job) => ({ job, next: nextStation(job) })),
 )
+/** Recorded or put away: kept for looking back and doing again. */
+const done = computed(() =>
+  garden.jobs
+    .filter((j) => j.recordId !== null || j.archived)
+    .map((stored) => liveJob(garden.records, stored)),
+)
+async function again(job: Job) {
+  const next = nextYearsJob(job, crypto.randomUUID(), new Date().toISOString())
+  garden.run({ type: 'job/create', job: next })
+  await router.push({ name: 'fill', params: { garden: garden.name, jobId: next.id } })
+}
 const recent = computed(() => garden.mixRecords.slice(0, 4))
 const cropName = (job: Job) => CROPS.find((c) => c.id === job.cropId)?.name
 
@@ -81,6 +100,38 @@ async function start(kind: VesselKind) {
             </RouterLink>
           </li>
         </ul>
+        <details v-if="done.length" class="done">
+          <summary>Done and put away ({{ done.length }})</summary>
+          <ul class="plain">
+            <li v-for="job in done" :key="job.id" class="recent">
+              <span>
+                <RouterLink :to="{ name: 'fill', params: { garden: garden.name, jobId: job.id } }">{{
+                  jobTitle(job)
+                }}</RouterLink><br /><span class="soft"
+                  >{{ cropName(job) ?? 'No crop chosen' }} · {{ fillsText(job.fills) }}</span
+                >
+              </span>
+              <span class="row">
+                <Button
+                  label="Again"
+                  icon="pi pi-replay"
+                  size="small"
+                  outlined
+                  :aria-label="`Begin ${jobTitle(job)} again for another year`"
+                  @click="again(job)"
+                />
+                <Button
+                  v-if="job.archived"
+                  label="Take up"
+                  size="small"
+                  text
+                  :aria-label="`Take up ${jobTitle(job)} again`"
+                  @click="garden.run({ type: 'job/archive', jobId: job.id, archived: false })"
+                />
+              </span>
+            </li>
+          </ul>
+        </details>
       </section>
       <section aria-labelledby="recent-title">
         <h2 id="recent-title">Lately mixed</h2>
@@ -185,6 +236,14 @@ async function start(kind: VesselKind) {
 .next b {
   color: var(--clay);
   white-space: nowrap;
+}
+.done {
+  margin-top: 18px;
+}
+.done summary {
+  cursor: pointer;
+  color: var(--clay);
+  padding: 6px 0;
 }
 .recent {
   display: flex;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All that is asked about a bed. Sends changes of the whole; the core's verdict comes back by field. */
+import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
@@ -292,6 +293,15 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
         hint="roots with their own soil, in each"
         @update:model-value="emit('change', { rootBalls: $event })"
       />
+      <label class="carried" for="carried">
+        <Checkbox
+          input-id="carried"
+          binary
+          :model-value="spec.carried"
+          @update:model-value="emit('change', { carried: $event })"
+        />
+        Has to be lifted once filled
+      </label>
     </div>
     <LayerFields
       :layers="spec.layers"
@@ -373,6 +383,14 @@ legend {
 .field label {
   font-weight: 600;
   font-size: 0.95rem;
+}
+
+.carried {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  margin-top: 22px;
 }
 .said {
   font-size: 0.88rem;

@@ -29,12 +29,16 @@ export function jobV2(data: unknown): unknown {
           standing: 'ground',
           layers: [],
           rootBalls: 0,
+          carried: false,
         },
         count: vessel.count,
         sunkBy: null,
       },
     ],
     judgedIn: null,
+    plantMonth: null,
+    plants: null,
+    bands: {},
     archived: false,
   }
 }

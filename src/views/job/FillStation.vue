@@ -13,19 +13,23 @@ import HowMuch from '@/components/bed/HowMuch.vue'
 import CautionList from '@/components/CautionList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import QuantityField from '@/components/QuantityField.vue'
+import TargetList from '@/components/TargetList.vue'
 import { countProblem, useBedProblems } from '@/composables/useBedProblems'
 import { useJob } from '@/composables/useJob'
-import { CROPS } from '@/core/data'
+import { CROPS, type Band } from '@/core/data'
+import { plantsIn } from '@/core/filling'
+import type { Target } from '@/core/targets'
+import { DEMO_CLIMATES } from '@/demo/climates'
 import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden'
 import { planOfFill } from '@/model/reckoning'
-import type { BedSpec, Fill } from '@/model/schemas'
+import type { BedSpec, Fill, Job } from '@/model/schemas'
 import { cautionById } from '@/text/cautions'
-import { bedTitle, cropsByKind } from '@/text/labels'
+import { bedTitle, conflictText, cropsByKind, MONTHS } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
-import { lengthText, percentText, pHText, volumeText } from '@/text/units'
+import { lengthText, percentText, pHText, temperatureText, volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, lead, crop, units, evaluation } = useJob(() => jobId)
+const { garden, job, lead, crop, units, evaluation, place, targets } = useJob(() => jobId)
 const router = useRouter()
 
 const crops = cropsByKind(CROPS)
@@ -120,9 +124,7 @@ const advice = computed(() => {
     words.push(
       `${crop.value.name} wants at least ${lengthText(p.minDepth.value, units.value)} of depth; this has ${lengthText(depth, units.value)}.`,
     )
-  const byRoot = Math.floor(one.value.space / p.minRootVolume.value)
-  const bySpace = Math.max(1, Math.floor(one.value.surface / p.spacing.value ** 2))
-  const plants = Math.min(byRoot, bySpace)
+  const { byRoot, bySpace, count: plants } = plantsIn(crop.value, one.value.space, one.value.surface)
   words.push(
     byRoot === 0
       ? `One plant wants at least ${volumeText(p.minRootVolume.value, units.value)}; each of these holds ${volumeText(one.value.space, units.value)}.`
@@ -130,21 +132,15 @@ const advice = computed(() => {
   )
   return words
 })
-/** Where two crops in one mix cannot both be pleased. */
-const conflicts = computed(() => {
-  const all = [job.value?.cropId, ...(job.value?.companionIds ?? [])].flatMap(
-    (id) => CROPS.find((c) => c.id === id) ?? [],
-  )
-  return all.flatMap((a, i) =>
-    all.slice(i + 1).flatMap((b) => {
-      const [sour, sweet] = a.pH.high < b.pH.high ? [a, b] : [b, a]
-      return sour.pH.high < sweet.pH.low
-        ? [
-            `${sour.name} wants pH ${pHText(sour.pH.high)} at most, ${sweet.name} ${pHText(sweet.pH.low)} at least: give them beds of their own.`,
-          ]
-        : []
-    }),
-  )
+const conflicts = computed(() => (targets.value?.conflicts ?? []).map(conflictText))
+const months = MONTHS.map((label, i) => ({ value: i + 1, label }))
+/** What a winter in a pot asks of a plant that stays. */
+const winter = computed(() => {
+  if (!crop.value?.perennial || !place.value || spec.value?.vessel.base.kind === 'onSoil') return null
+  const coldest = Math.min(...place.value.months.map((m) => m.tMin))
+  return coldest < 2
+    ? `In a pot its roots get nearly as cold as the air (nights near ${temperatureText(coldest, units.value)} in the coldest month): take a kind two hardiness zones hardier than your place, or wrap or sink the pot (common practice).`
+    : null
 })
 const aloft = computed(
   () =>
@@ -152,6 +148,14 @@ const aloft = computed(
     job.value!.fills.some((f) => f.spec.standing === 'balcony' || f.spec.standing === 'roof'),
 )
 const heavy = computed(() => filled.value.reduce((s, f) => s + f.plan.net * f.count, 0) > 120)
+const setPlanting = (change: Partial<Pick<Job, 'plantMonth' | 'plants'>>) =>
+  garden.run({ type: 'job/planting', jobId, change })
+const moveBand = (target: Target, band: Band | null) => garden.run({ type: 'job/band', jobId, target, band })
+const placeName = computed(() =>
+  place.value
+    ? (DEMO_CLIMATES.find((c) => c.id === place.value!.climateId)?.name ?? 'Your own climate')
+    : 'Say where you garden',
+)
 const setCrop = (cropId: string | null) => garden.run({ type: 'job/crop', jobId, cropId })
 const setCompanions = (cropIds: string[]) => garden.run({ type: 'job/companions', jobId, cropIds })
 const onward = () => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
@@ -203,6 +207,28 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
           @update:model-value="setCompanions"
         />
         <p v-for="line in conflicts" :key="line" class="said wrong">{{ line }}</p>
+      </div>
+      <div v-if="crop" class="grid">
+        <div class="field">
+          <label for="month">Planted in</label>
+          <Select
+            input-id="month"
+            :model-value="job.plantMonth"
+            :options="months"
+            option-label="label"
+            option-value="value"
+            show-clear
+            placeholder="May, unless you say"
+            aria-label="Planted in"
+            @update:model-value="setPlanting({ plantMonth: $event })"
+          />
+        </div>
+        <div class="field">
+          <label>Place</label>
+          <RouterLink class="place" :to="{ name: 'place', params: { garden: garden.name } }">{{
+            placeName
+          }}</RouterLink>
+        </div>
       </div>
 
       <h2>Beds</h2>
@@ -289,7 +315,12 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
         />
         <p v-if="!whole" class="said wrong">One of the beds is not counted: something is wrong with it.</p>
         <p v-for="line in [...advice, ...notes]" :key="line">{{ line }}</p>
+        <p v-if="winter">{{ winter }}</p>
       </template>
+      <details v-if="targets" class="held">
+        <summary>What the mix is held against</summary>
+        <TargetList :targets="targets" :units="units" @move="moveBand" />
+      </details>
       <Button
         label="On to the mix"
         icon="pi pi-arrow-right"
@@ -381,6 +412,16 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
 }
 .load {
   margin-top: 18px;
+}
+.held {
+  margin: 8px 0 12px;
+}
+.held summary {
+  cursor: pointer;
+  color: var(--clay);
+}
+.place {
+  padding: 8px 0;
 }
 @media (max-width: 1080px) {
   .fill {

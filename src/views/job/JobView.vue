@@ -59,7 +59,7 @@ async function remove() {
           maxlength="120"
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
-        <span class="amount">{{ amount }}</span>
+        <span class="amount">{{ amount }}{{ job.archived ? ', put away' : '' }}</span>
       </div>
       <nav class="stations" aria-label="Stations of this job">
         <RouterLink
@@ -74,6 +74,14 @@ async function remove() {
           }}<span class="visually-hidden">{{ s.done ? ', done' : s.next ? ', next' : '' }}</span>
         </RouterLink>
       </nav>
+      <Button
+        icon="pi pi-inbox"
+        text
+        :aria-label="job.archived ? 'Take this job up again' : 'Put this job away'"
+        :title="job.archived ? 'Take it up again' : 'Put it away: kept, but not in hand'"
+        :aria-pressed="job.archived"
+        @click="garden.run({ type: 'job/archive', jobId, archived: !job.archived })"
+      />
       <Button
         icon="pi pi-trash"
         text

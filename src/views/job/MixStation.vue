@@ -16,17 +16,16 @@ import { useJob } from '@/composables/useJob'
 import { useRanges } from '@/composables/useRanges'
 import { MATERIALS } from '@/core/data'
 import { STEPS, type StepName } from '@/core/mixing'
-import { materialById } from '@/model/reckoning'
+import { evaluateJob, materialById } from '@/model/reckoning'
 import { cautionById } from '@/text/cautions'
-import { jobTitle, onGround, shortName } from '@/text/labels'
+import { bedTitle, jobTitle, onGround, shortName } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { percentText, pHText, weightText } from '@/text/units'
 import { LIFT_LIMIT } from '@/core/weight'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, lead, crop, bands, units, container, evaluation, mixInput, fill, beside } = useJob(
-  () => jobId,
-)
+const { garden, job, lead, crop, bands, units, container, evaluation, mixInput, place, fill, beside } =
+  useJob(() => jobId)
 const ranges = useRanges(mixInput)
 const router = useRouter()
 const picking = ref(false)
@@ -57,6 +56,14 @@ const problem = computed(() =>
 )
 const notes = computed(() =>
   evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : [],
+)
+/** Beds of the job, with the air the mix has in each: the same mix is another in another depth. */
+const judged = computed(() =>
+  (job.value?.fills ?? []).map((fill) => {
+    const there = job.value && evaluateJob({ ...job.value, judgedIn: fill.id })
+    const air = there?.ok ? `: ${percentText(there.value.mix.airFilledPorosity)} air` : ''
+    return { id: fill.id, label: `${bedTitle(fill.spec)}${air}` }
+  }),
 )
 const heavy = computed(
   () =>
@@ -148,6 +155,17 @@ onKeyStroke('/', (event) => {
     </section>
 
     <section class="picture" aria-label="In section">
+      <SelectButton
+        v-if="job.fills.length > 1"
+        class="judge"
+        :model-value="lead?.id"
+        :options="judged"
+        option-label="label"
+        option-value="id"
+        :allow-empty="false"
+        aria-label="Bed the mix is judged in"
+        @update:model-value="garden.run({ type: 'job/judge', jobId, fillId: $event })"
+      />
       <CutawayPicture
         v-if="fill?.ok"
         :container="container"
@@ -165,11 +183,18 @@ onKeyStroke('/', (event) => {
           :evaluation="answer"
           :ranges="ranges"
           :bands="bands"
+          :wind="place?.wind ?? null"
           :crop-name="crop?.name ?? null"
           :container="container"
           :units="units"
           :wide="onGround(lead?.spec.vessel.kind)"
         />
+        <p v-if="crop && !place" class="note">
+          <RouterLink :to="{ name: 'place', params: { garden: garden.name } }"
+            >Say where you garden</RouterLink
+          >
+          to see how often it will want water.
+        </p>
         <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
         <CautionList v-if="heavy" heading="Before you fill it" :cautions="[cautionById('lifting')]" />
         <Button
@@ -226,8 +251,11 @@ onKeyStroke('/', (event) => {
   position: sticky;
   top: 10px;
 }
-.picture > :first-child {
+.picture > .cutaway {
   flex: 1;
+}
+.judge {
+  flex-wrap: wrap;
 }
 .note {
   font-size: 0.92rem;

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** What the mix is held against: each band, why, and the grower's hand on it. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import type { Band } from '@/core/data'
+import type { Target, Targets } from '@/core/targets'
+import { conflictText, reasonText, TARGET_NAMES } from '@/text/labels'
+import type { Quantity, UnitSystem } from '@/text/units'
+import QuantityField from './QuantityField.vue'
+
+const { targets, units } = defineProps<{ targets: Targets; units: UnitSystem }>()
+const emit = defineEmits<{ move: [target: Target, band: Band | null] }>()
+
+const QUANTITY: Record<Target, Quantity> = {
+  airFilledPorosity: 'percent',
+  easilyAvailableWater: 'percent',
+  pH: 'number',
+  electricalConductivity: 'number',
+  drainedWeight: 'weight',
+  daysBetweenWaterings: 'number',
+}
+const rows = computed(() =>
+  targets.bands.map((b) => ({
+    ...b,
+    ...TARGET_NAMES[b.target],
+    moved: b.reasons.some((r) => r.code === 'grower'),
+    why: b.reasons.map((r) => reasonText(r, units)).join('; '),
+    /** A band upside down holds nothing. */
+    wrong:
+      b.band.low > b.band.high
+        ? { why: 'More than the upper end.', fix: 'Lower it, or raise the other.' }
+        : null,
+  })),
+)
+</script>
+
+<template>
+  <div class="targets">
+    <p v-for="c in targets.conflicts" :key="c.target" class="wrong">{{ conflictText(c) }}</p>
+    <div v-for="row in rows" :key="row.target" class="target">
+      <div class="name">
+        <strong>{{ row.label }}</strong>
+        <small class="soft">{{ row.why }}</small>
+        <Button
+          v-if="row.moved"
+          label="Leave it to the crop"
+          size="small"
+          text
+          @click="emit('move', row.target, null)"
+        />
+      </div>
+      <QuantityField
+        :label="`${row.label}, from`"
+        :quantity="QUANTITY[row.target]"
+        :units="units"
+        :problem="row.wrong"
+        :model-value="row.band.low"
+        @update:model-value="emit('move', row.target, { low: $event, high: row.band.high })"
+      />
+      <QuantityField
+        :label="`${row.label}, to`"
+        :quantity="QUANTITY[row.target]"
+        :units="units"
+        :model-value="row.band.high"
+        @update:model-value="emit('move', row.target, { low: row.band.low, high: $event })"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.target {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 10px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+}
+.target :deep(label) {
+  font-weight: 400;
+  font-size: 0.86rem;
+}
+.wrong {
+  color: var(--alarm);
+}
+</style>

@@ -1,0 +1,11 @@
+export {
+  EASY_WATER,
+  TARGETS,
+  targetsFor,
+  type Reason,
+  type Target,
+  type TargetBand,
+  type TargetConflict,
+  type TargetQuestion,
+  type Targets,
+} from './targetsFor'

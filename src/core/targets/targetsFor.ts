@@ -1,0 +1,116 @@
+import type { Band, Crop } from '../data/types'
+import { saltBand } from '../nutrients'
+import { LIFT_LIMIT } from '../weight'
+
+/** What a mix is held against. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
+export const TARGETS = [
+  'airFilledPorosity',
+  'easilyAvailableWater',
+  'pH',
+  'electricalConductivity',
+  'drainedWeight',
+  'daysBetweenWaterings',
+] as const
+export type Target = (typeof TARGETS)[number]
+
+/** Why a band is what it is, as plain data. */
+export type Reason =
+  | { code: 'crop'; crop: string; end: 'low' | 'high' | 'both' }
+  | { code: 'most-vegetables' }
+  | { code: 'pots' }
+  | { code: 'carried' }
+  | { code: 'can-water-every'; days: number }
+  | { code: 'grower' }
+
+export interface TargetBand {
+  target: Target
+  band: Band
+  reasons: Reason[]
+}
+
+/** Two crops that cannot both be pleased: the first wants at most what the second wants more than. */
+export interface TargetConflict {
+  target: 'pH' | 'airFilledPorosity'
+  low: { crop: string; most: number }
+  high: { crop: string; least: number }
+}
+
+export interface Targets {
+  bands: TargetBand[]
+  conflicts: TargetConflict[]
+}
+
+/** Water most vegetables want within easy reach. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
+export const EASY_WATER: Band = { low: 0.2, high: 0.3 }
+/** When no crop is chosen. Air: Handreck & Black; pH and salts: common practice. */
+const GENERAL = {
+  airFilledPorosity: { low: 0.12, high: 0.3 },
+  pH: { low: 6, high: 6.8 },
+  electricalConductivity: { low: 0, high: 3.5 },
+} as const
+
+export interface TargetQuestion {
+  /** The leading crop first. */
+  crops: readonly Crop[]
+  /** Pots are held to the easy water of pots; a bed drained by soil is not. */
+  inGround: boolean
+  /** Has to be lifted once filled. */
+  carried: boolean
+  /** Days between the waterings the grower can keep; null where nobody said. */
+  waterEvery: number | null
+  /** Bands the grower has moved. */
+  own?: Partial<Record<Target, Band>>
+}
+
+/**
+ * Bands for a mix from what grows in it, what it is in and how it is looked after, each with its reasons.
+ *
+ * Of several crops the strictest end wins: the highest low and the lowest high. Where those cross, the leading crop's band stands
+ * and the conflict is told. A band the grower moved stands as moved. Source: crop tables; the reasons name the rest.
+ */
+export function targetsFor(q: TargetQuestion): Targets {
+  const bands: TargetBand[] = []
+  const conflicts: TargetConflict[] = []
+  const put = (target: Target, band: Band, reasons: Reason[]) => {
+    const own = q.own?.[target]
+    bands.push(own ? { target, band: own, reasons: [{ code: 'grower' }] } : { target, band, reasons })
+  }
+  const strictest = (
+    target: 'airFilledPorosity' | 'pH' | 'electricalConductivity',
+    of: (c: Crop) => Band,
+  ) => {
+    if (q.crops.length === 0) return put(target, GENERAL[target], [{ code: 'most-vegetables' }])
+    const lowest = q.crops.reduce((a, b) => (of(b).low > of(a).low ? b : a))
+    const highest = q.crops.reduce((a, b) => (of(b).high < of(a).high ? b : a))
+    const band = { low: of(lowest).low, high: of(highest).high }
+    if (band.low <= band.high)
+      return put(
+        target,
+        band,
+        lowest === highest
+          ? [{ code: 'crop', crop: lowest.id, end: 'both' }]
+          : [
+              { code: 'crop', crop: lowest.id, end: 'low' },
+              { code: 'crop', crop: highest.id, end: 'high' },
+            ],
+      )
+    if (target !== 'electricalConductivity')
+      conflicts.push({
+        target,
+        low: { crop: highest.id, most: band.high },
+        high: { crop: lowest.id, least: band.low },
+      })
+    const leading = q.crops[0]!
+    put(target, of(leading), [{ code: 'crop', crop: leading.id, end: 'both' }])
+  }
+  strictest('airFilledPorosity', (c) => c.airFilledPorosity)
+  if (!q.inGround) put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
+  strictest('pH', (c) => c.pH)
+  strictest('electricalConductivity', (c) => ({ low: 0, high: saltBand(c.properties).high }))
+  if (q.carried) put('drainedWeight', { low: 0, high: LIFT_LIMIT }, [{ code: 'carried' }])
+  if (q.waterEvery !== null)
+    put('daysBetweenWaterings', { low: q.waterEvery, high: 14 }, [
+      { code: 'can-water-every', days: q.waterEvery },
+    ])
+  return { bands, conflicts }
+}
