@@ -18,6 +18,9 @@ const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 const VIEWS = [
   ['today', '', DESK],
+  ['beds', '/beds', DESK],
+  ['yard', '/beds', DESK],
+  ['place', '/place', DESK],
   ['fill', '/jobs/fig/fill', DESK],
   ['mix', '/jobs/peppers-27/mix', DESK],
   ['buy', '/jobs/peppers-27/buy', DESK],
@@ -44,6 +47,7 @@ try {
     await page.emulateMedia({ colorScheme: theme ?? 'light' })
     await page.goto(`http://localhost:${port}/demo${path}`)
     await page.locator('main h1').first().waitFor({ state: 'attached' })
+    if (name === 'yard') await page.getByRole('button', { name: 'Yard' }).click()
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(500)
     await page.screenshot({ path: `docs/screenshots/${name}.png` })

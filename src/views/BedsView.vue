@@ -1,31 +1,29 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
-import { onKeyStroke, useVirtualList } from '@vueuse/core'
+import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import BedDrawing from '@/components/bed/BedDrawing.vue'
 import BedForm from '@/components/bed/BedForm.vue'
+import BedList from '@/components/bed/BedList.vue'
 import HowMuch from '@/components/bed/HowMuch.vue'
 import SheetDialog from '@/components/bed/SheetDialog.vue'
 import YardPicture from '@/components/bed/YardPicture.vue'
 import CautionList from '@/components/CautionList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
-import VesselGlyph from '@/components/VesselGlyph.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
 import { bedsToCsv } from '@/model/bedSheet'
 import { bedOf, bedsOf, specOf, startingBed, startingFill, startingJob } from '@/model/garden'
-import { planOfFill } from '@/model/reckoning'
 import type { Bed, BedSpec } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { cautionById } from '@/text/cautions'
 import { dayText } from '@/text/dates'
 import { bedTitle, jobTitle, VESSEL_NAMES } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
-import { volumeText } from '@/text/units'
 
 const garden = useGarden()
 const route = useRoute()
@@ -52,28 +50,14 @@ const wanted = computed(() => {
         `${bedTitle(b)} ${VESSEL_NAMES[b.vessel.kind].one}`.toLowerCase().includes(words),
       )
 })
-const ROW = 60
-const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(wanted, {
-  itemHeight: ROW,
-  overscan: 8,
-})
-
 const chosenId = computed(() => (typeof route.query.id === 'string' ? route.query.id : null))
 const chosen = computed<Bed | null>(
   () => (chosenId.value && bedOf(garden.records, chosenId.value)) || (wanted.value[0] ?? null),
 )
 const choose = (id: string) => router.replace({ query: { id } })
-watch(chosenId, (id) => {
-  const at = wanted.value.findIndex((b) => b.id === id)
-  if (at > -1 && !list.value.some((row) => row.data.id === id)) scrollTo(at)
-})
 
 const { plan, problem, beside } = useBedProblems(chosen, units)
 const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
-const litresOf = (bed: Bed) => {
-  const one = planOfFill({ spec: bed, sunkBy: null })
-  return one.ok ? volumeText(one.value.net, units.value) : 'look at it'
-}
 /** Jobs that fill the chosen bed, newest first. */
 const history = computed(() =>
   garden.jobs.filter((j) => j.fills.some((f) => f.bedId !== null && f.bedId === chosen.value?.id)),
@@ -112,15 +96,6 @@ onKeyStroke('/', (event) => {
   event.preventDefault()
   ;(searchBox.value as unknown as { $el: HTMLElement } | null)?.$el.focus()
 })
-/** Arrows go up and down the list from its own rows. */
-function onRowKey(event: KeyboardEvent, id: string) {
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  if (by === 0) return
-  event.preventDefault()
-  const next = wanted.value[wanted.value.findIndex((b) => b.id === id) + by]
-  if (!next) return
-  void choose(next.id).then(() => document.getElementById(`bed-${next.id}`)?.focus())
-}
 </script>
 
 <template>
@@ -167,27 +142,7 @@ function onRowKey(event: KeyboardEvent, id: string) {
     />
 
     <div v-if="chosen" class="two" :class="{ lone: look === 'yard' }">
-      <section v-if="look === 'list'" aria-label="All beds" v-bind="containerProps" class="rows">
-        <ul class="plain" v-bind="wrapperProps">
-          <li v-for="{ data: bed } in list" :key="bed.id" :style="{ height: `${ROW}px` }">
-            <button
-              :id="`bed-${bed.id}`"
-              type="button"
-              :class="{ on: bed.id === chosen.id }"
-              :aria-pressed="bed.id === chosen.id"
-              @click="choose(bed.id)"
-              @keydown="onRowKey($event, bed.id)"
-            >
-              <VesselGlyph :kind="bed.vessel.kind" />
-              <span class="words">
-                <strong>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</strong>
-                <small>{{ VESSEL_NAMES[bed.vessel.kind].one }}</small>
-              </span>
-              <span class="num">{{ litresOf(bed) }}</span>
-            </button>
-          </li>
-        </ul>
-      </section>
+      <BedList v-if="look === 'list'" :beds="wanted" :chosen="chosen.id" :units="units" @choose="choose" />
       <section class="picture" aria-label="In section">
         <BedDrawing v-if="plan?.ok" :spec="chosen" :units="units" @change="change" />
         <ProblemBox v-else-if="problem" :sentence="problem">
@@ -262,49 +217,6 @@ function onRowKey(event: KeyboardEvent, id: string) {
 .two.lone {
   grid-template-columns: minmax(0, 1fr) minmax(340px, 420px);
 }
-.rows {
-  height: calc(100vh - 170px) !important;
-  min-height: 300px;
-}
-.rows button {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
-  height: 56px;
-  padding: 4px 10px;
-  background: none;
-  border: 1px solid transparent;
-  border-bottom-color: var(--rule);
-  color: var(--ink);
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-.rows button:hover,
-.rows button.on {
-  background: var(--sheet);
-  border-color: var(--clay);
-  border-radius: var(--round);
-}
-.rows :deep(.vessel) {
-  width: 40px;
-  height: 35px;
-}
-.words {
-  flex: 1;
-  min-width: 0;
-  display: flex;
-  flex-direction: column;
-}
-.words strong {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.num {
-  white-space: nowrap;
-}
 .picture > .drawing {
   height: 400px;
 }
@@ -335,10 +247,6 @@ function onRowKey(event: KeyboardEvent, id: string) {
   .two,
   .two.lone {
     grid-template-columns: 1fr 1fr;
-  }
-  .rows {
-    grid-column: 1 / -1;
-    height: 260px !important;
   }
 }
 @media (max-width: 760px) {

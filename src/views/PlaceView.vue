@@ -37,7 +37,10 @@ function setClimate(id: string) {
 }
 const setMonth = (i: number, change: Partial<Place['months'][number]>) =>
   place.value &&
-  set({ climateId: null, months: place.value.months.map((m, k) => (k === i ? { ...m, ...change } : m)) })
+  set(
+    { climateId: null, months: place.value.months.map((m, k) => (k === i ? { ...m, ...change } : m)) },
+    `month ${i} ${Object.keys(change)[0]}`,
+  )
 
 const beside = (field: keyof Place): Sentence | null => {
   const wrong = place.value && placeProblem(place.value, field)
@@ -189,7 +192,6 @@ async function fromFile(event: Event) {
         </p>
         <div class="months">
           <div v-for="(m, i) in place.months" :key="i" class="month">
-            <strong>{{ MONTHS[i] }}</strong>
             <QuantityField
               :label="`${MONTHS[i]}, nights`"
               quantity="temperature"
@@ -240,6 +242,9 @@ async function fromFile(event: Event) {
   grid-template-columns: 1.6fr 1fr;
   gap: 32px;
 }
+.two h2 {
+  margin-bottom: 10px;
+}
 .grid {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -277,9 +282,6 @@ async function fromFile(event: Event) {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 4px 8px;
-}
-.month > strong {
-  grid-column: 1 / -1;
 }
 .month :deep(label) {
   font-weight: 400;

@@ -5,6 +5,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref, shallowRef } from 'vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
+import { bedsOf } from '@/model/garden'
 import type { ImportPreview } from '@/storage/exportFile'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
@@ -28,7 +29,10 @@ const trouble = shallowRef<Sentence | null>(null)
 const preview = shallowRef<(ImportPreview & { fileName: string }) | null>(null)
 const said = ref('')
 const picker = ref<HTMLInputElement | null>(null)
-const counts = computed(() => `${garden.jobs.length} jobs and ${garden.mixRecords.length} records`)
+const counts = computed(
+  () =>
+    `${bedsOf(garden.records).length} beds, ${garden.jobs.length} jobs and ${garden.mixRecords.length} records`,
+)
 const changes = computed(() => (preview.value ? [...preview.value.added, ...preview.value.changed] : []))
 
 const saveAll = () =>
@@ -98,6 +102,12 @@ async function afresh() {
           @update:model-value="garden.setSettings({ theme: $event })"
         />
       </div>
+    </section>
+
+    <section class="card" aria-labelledby="place-title">
+      <h2 id="place-title">Place</h2>
+      <p class="soft">The climate, the water and the wind your pots stand in, and how often you can water.</p>
+      <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Look at the place</RouterLink>
     </section>
 
     <section class="card" aria-labelledby="data-title">

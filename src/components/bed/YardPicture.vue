@@ -62,7 +62,12 @@ const pail = computed(() => {
       </svg>
       <small>your bucket, {{ volumeText(bucket, units) }}</small>
     </li>
-    <li v-for="{ bed, figure } in figures" :key="bed.id">
+    <li
+      v-for="{ bed, figure } in figures"
+      :key="bed.id"
+      class="stood"
+      :style="{ width: `${Math.max(124, figure.width + 20)}px`, height: `${figure.height + 66}px` }"
+    >
       <button type="button" :class="{ on: bed.id === chosen }" @click="emit('choose', bed.id)">
         <svg :width="figure.width" :height="figure.height" aria-hidden="true">
           <polygon class="mix" :points="figure.mix" />
@@ -82,10 +87,25 @@ const pail = computed(() => {
   gap: 18px 22px;
   padding: 16px 0;
 }
-li {
+/* Each has its size beforehand, so one drawn or pressed moves none of the others. */
+.stood {
   max-width: 100%;
-  content-visibility: auto;
-  contain-intrinsic-size: 120px 120px;
+  contain: layout style;
+}
+.stood button {
+  width: 100%;
+  height: 100%;
+  justify-content: flex-end;
+}
+.pail small {
+  height: 2.8em;
+}
+.stood span {
+  max-width: 100%;
+  height: 2.6em;
+  line-height: 1.3;
+  overflow: hidden;
+  overflow-wrap: anywhere;
 }
 button,
 .pail {
