@@ -289,6 +289,18 @@ describe('history', () => {
     p.undo()
     expect(p.job!.name).toBe('')
   })
+  test('quick typing in two fields of one thing is two steps', () => {
+    const p = play()
+    const plan = (change: Partial<Job['plan']>) => p.run({ type: 'job/plan', jobId: 'j', plan: change }, 100)
+    plan({ bucket: 1 })
+    plan({ bucket: 12 })
+    plan({ settling: 0.1 })
+    expect(p.history.past).toHaveLength(2)
+    p.undo()
+    expect(p.job!.plan).toEqual({ ...job.plan, bucket: 12 })
+    p.undo()
+    expect(p.job!.plan).toEqual(job.plan)
+  })
   test('a step done again is never merged into', () => {
     const p = play()
     p.run({ type: 'job/rename', jobId: 'j', name: 'A' }, 100)

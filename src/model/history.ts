@@ -18,14 +18,35 @@ export const EMPTY_HISTORY: History = { past: [], future: [] }
 const MOST_STEPS = 300
 const MERGE_WITHIN_MS = 1000
 
-/** Adds a step; quick repeats of the same kind grow the last one instead. Whatever was undone is let go. */
+/** Where two values differ, as paths; ticks go with any change of a mix and do not count. */
+function differences(before: unknown, after: unknown, path = ''): string[] {
+  if (Object.is(before, after) || path.endsWith('.ticks')) return []
+  if (typeof before !== 'object' || typeof after !== 'object' || !before || !after) return [path]
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)])
+  return [...keys].flatMap((key) =>
+    differences(
+      (before as Record<string, unknown>)[key],
+      (after as Record<string, unknown>)[key],
+      `${path}.${key}`,
+    ),
+  )
+}
+/** The fields a step altered: typing on in the height of a bed is one step with it, going over to its width is not. */
+const fieldsOf = (step: Step) =>
+  step.changes
+    .flatMap((c) => differences(c.before, c.after, c.key))
+    .sort()
+    .join('\n')
+
+/** Adds a step; quick repeats of the same kind in the same field grow the last one instead. Whatever was undone is let go. */
 export function remember(history: History, step: Step): History {
   const last = history.past.at(-1)
   if (
     last &&
     step.mergeKey !== null &&
     last.mergeKey === step.mergeKey &&
-    step.at - last.at <= MERGE_WITHIN_MS
+    step.at - last.at <= MERGE_WITHIN_MS &&
+    fieldsOf(last) === fieldsOf(step)
   ) {
     const merged: Step = {
       ...step,

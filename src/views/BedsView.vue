@@ -10,9 +10,9 @@ import BedDrawing from '@/components/bed/BedDrawing.vue'
 import BedForm from '@/components/bed/BedForm.vue'
 import BedList from '@/components/bed/BedList.vue'
 import HowMuch from '@/components/bed/HowMuch.vue'
+import LoadCaution from '@/components/bed/LoadCaution.vue'
 import SheetDialog from '@/components/bed/SheetDialog.vue'
 import YardPicture from '@/components/bed/YardPicture.vue'
-import CautionList from '@/components/CautionList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
@@ -20,7 +20,6 @@ import { bedsToCsv } from '@/model/bedSheet'
 import { bedOf, bedsOf, specOf, startingBed, startingFill, startingJob } from '@/model/garden'
 import type { Bed, BedSpec } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
-import { cautionById } from '@/text/cautions'
 import { dayText } from '@/text/dates'
 import { bedTitle, jobTitle, VESSEL_NAMES } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
@@ -168,14 +167,16 @@ onKeyStroke('/', (event) => {
                   <RouterLink :to="{ name: 'job', params: { garden: garden.name, jobId: job.id } }">{{
                     jobTitle(job)
                   }}</RouterLink>
-                  <small> {{ dayText(job.createdAt.slice(0, 10)) }}</small>
+                  <small>{{ dayText(job.createdAt.slice(0, 10)) }}</small>
                 </li>
               </ul>
             </template>
-            <CautionList
+            <LoadCaution
               v-if="aloft"
               heading="It stands on a balcony or roof"
-              :cautions="[cautionById('load')]"
+              :plan="plan?.ok ? plan.value : null"
+              :count="Math.max(1, chosen.vessel.count)"
+              :units="units"
             />
           </div>
         </div>
@@ -235,8 +236,11 @@ onKeyStroke('/', (event) => {
 .acts > ul,
 .acts > p,
 .acts > h3,
-.acts > .cautions {
+.acts > .load {
   flex-basis: 100%;
+}
+.acts li small {
+  margin-left: 8px;
 }
 .note {
   font-size: 0.92rem;

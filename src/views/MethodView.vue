@@ -58,6 +58,35 @@ const sections = [
     source: 'Mass balance. Lifting: 23 kg, NIOSH revised lifting equation.',
   },
   {
+    title: 'Waterings',
+    plain:
+      'How thirsty the air is comes from your place’s days, nights and latitude; the crop’s shade, and cloth or clay walls, say how much of it the pot feels. What the mix can give before the crop suffers, over what goes in a day, is the days between waterings. No rain is counted.',
+    equation: 'use = ET₀ Kc A + ET₀ w A_wall;  days = usable litres / use',
+    source:
+      'Hargreaves, FAO-56 eq. 52 (Allen et al. 1998), its crop coefficients and depletion fractions; walls 0.3 for cloth, 0.25 for clay (our assumption).',
+  },
+  {
+    title: 'Wind',
+    plain:
+      'The wind at which the pot begins to lift on one side: its weight half a base from the edge against the push on crown and pot. Gusts are half as strong again as the mean.',
+    equation: '½ρ v² (C A_c h_c + A_p h_p) = W g b / 2',
+    source: 'Statics; crown drag 0.5 (0.3 to 0.9), six tenths solid (our assumption).',
+  },
+  {
+    title: 'How much mix',
+    plain:
+      'What lies between the layers below and the fill line, with what washes into the layers’ gaps, less root balls and old mix left. Settling and loss on stirring come on top, each shown apart. Logs and bark below rot and let the surface down.',
+    equation: 'net = V(line) − V(layers) + Σ V_layer · gaps · washed in − roots − old mix',
+    source: 'Geometry; gaps and rot of layers from common practice (our assumption, wide).',
+  },
+  {
+    title: 'Targets',
+    plain:
+      'Air, pH and salts as the crop likes them, easy water as pots want it, weight as far as one person lifts, waterings as you can keep them. Of several crops the strictest end wins; where they cannot agree the leading one wins and you are told. You can move any of them.',
+    equation: 'highest low to lowest high',
+    source: 'Crop tables with their sources; De Boodt & Verdonck 1972; NIOSH revised lifting equation.',
+  },
+  {
     title: 'Likely ranges',
     plain:
       'No two bags are alike. Five hundred sets of materials are drawn within the ranges of the tables, each mixed and drained and limed in your container; eight in ten come out within the range shown. The same mix always gets the same range.',

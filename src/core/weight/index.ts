@@ -1,2 +1,10 @@
-export { FLOOR_DESIGN_LOAD, LIFT_LIMIT, weights, type WeighedLayer, type Weights } from './wetWeight'
+export {
+  FLOOR_DESIGN_LOAD,
+  LIFT_LIMIT,
+  SATURATED_DENSITY,
+  saturatedBounds,
+  weights,
+  type WeighedLayer,
+  type Weights,
+} from './wetWeight'
 export { AIR_DENSITY, CROWN_DRAG, crownArea, tippingWindSpeed, type Standing } from './tipping'

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { broadSide, footWidth, perimeterAt, shapeHeight, wallArea, widthsAt, type Shape } from '../geometry'
 import { anyShape, DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
-import { crownArea, tippingWindSpeed } from '.'
+import { crownArea, SATURATED_DENSITY, saturatedBounds, tippingWindSpeed } from '.'
 
 const standing = {
   weight: 20,
@@ -35,6 +35,26 @@ describe('wind', () => {
     expect(at({ canopyArea: 0, potArea: 0 })).toBe(Infinity)
     // A crown over a quarter square metre of ground, a metre tall.
     expect(crownArea(100, 0.25)).toBeCloseTo(0.6 * 100 * 2 * Math.sqrt(2500 / Math.PI), 9)
+  })
+})
+
+describe('load before the mix is known', () => {
+  outsideCheck({
+    module: 'weight',
+    what: 'saturated unit weight of loose uniform sand against the heaviest mix',
+    source: 'Terzaghi & Peck 1967, table 6.3 (from memory)',
+    basis: 'published',
+    unit: 'kg/L',
+    expected: 1.89,
+    tolerance: 0.05,
+    computed: () => SATURATED_DENSITY.high,
+  })
+  test('a bed of 1 m by 0.5 m with 100 L', () => {
+    const bounds = saturatedBounds({ mixVolume: 100, footprint: 5000 })
+    expect(bounds.weight.low).toBeCloseTo(102.86, 2)
+    expect(bounds.weight.high).toBeCloseTo(187.17, 2)
+    expect(bounds.floorLoad.low).toBeCloseTo(205.71, 2)
+    expect(bounds.floorLoad.high).toBeCloseTo(374.34, 2)
   })
 })
 

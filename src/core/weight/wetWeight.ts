@@ -42,3 +42,18 @@ export function weights(fill: Fill, layers: readonly WeighedLayer[]): Weights {
     floorLoad: saturated / (fill.footprint / 10_000),
   }
 }
+
+/**
+ * What a full, soaked container can weigh before anybody has chosen its mix, from a light one to a heavy one, kg per litre.
+ *   rho + 1 - rho / rho_s     of peat with perlite (0.1 over 1.4 g/cm3) and of a sandy soil (1.4 over 2.65 g/cm3)
+ * Source: mass balance; densities as in the material tables.
+ */
+export const SATURATED_DENSITY = { low: 0.1 + 1 - 0.1 / 1.4, high: 1.4 + 1 - 1.4 / 2.65 } as const
+
+/** Bounds of the saturated weight of one container, kg, and of its load on what it stands on, kg/m2; pot and plant come on top. */
+export function saturatedBounds(fill: Pick<Fill, 'mixVolume' | 'footprint'>) {
+  const square = fill.footprint / 10_000
+  const low = fill.mixVolume * SATURATED_DENSITY.low
+  const high = fill.mixVolume * SATURATED_DENSITY.high
+  return { weight: { low, high }, floorLoad: { low: low / square, high: high / square } }
+}

@@ -10,7 +10,7 @@ import BedDrawing from '@/components/bed/BedDrawing.vue'
 import BedForm from '@/components/bed/BedForm.vue'
 import FillList from '@/components/bed/FillList.vue'
 import HowMuch from '@/components/bed/HowMuch.vue'
-import CautionList from '@/components/CautionList.vue'
+import LoadCaution from '@/components/bed/LoadCaution.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import QuantityField from '@/components/QuantityField.vue'
 import TargetList from '@/components/TargetList.vue'
@@ -23,7 +23,6 @@ import { DEMO_CLIMATES } from '@/demo/climates'
 import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden'
 import { planOfFill } from '@/model/reckoning'
 import type { BedSpec, Fill, Job } from '@/model/schemas'
-import { cautionById } from '@/text/cautions'
 import { bedTitle, conflictText, cropsByKind, MONTHS } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { lengthText, percentText, pHText, temperatureText, volumeText } from '@/text/units'
@@ -142,11 +141,9 @@ const winter = computed(() => {
     ? `In a pot its roots get nearly as cold as the air (nights near ${temperatureText(coldest, units.value)} in the coldest month): take a kind two hardiness zones hardier than your place, or wrap or sink the pot (common practice).`
     : null
 })
-const aloft = computed(
-  () =>
-    filled.value.length > 0 &&
-    job.value!.fills.some((f) => f.spec.standing === 'balcony' || f.spec.standing === 'roof'),
-)
+const isAloft = (fill: Fill) => fill.spec.standing === 'balcony' || fill.spec.standing === 'roof'
+const aloft = computed(() => filled.value.length > 0 && job.value!.fills.some(isAloft))
+const chosenAloft = computed(() => chosen.value !== null && isAloft(chosen.value))
 const heavy = computed(() => filled.value.reduce((s, f) => s + f.plan.net * f.count, 0) > 120)
 const setPlanting = (change: Partial<Pick<Job, 'plantMonth' | 'plants'>>) =>
   garden.run({ type: 'job/planting', jobId, change })
@@ -328,11 +325,13 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
         :disabled="!whole"
         @click="onward"
       />
-      <CautionList
+      <LoadCaution
         v-if="aloft || heavy"
         class="load"
         :heading="aloft ? 'It stands on a balcony or roof' : 'Is it a balcony, roof or deck?'"
-        :cautions="[cautionById('load')]"
+        :plan="chosenAloft && plan?.ok ? plan.value : null"
+        :count="besideCount ? 1 : (chosen?.count ?? 1)"
+        :units="units"
       />
     </section>
   </div>
