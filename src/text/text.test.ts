@@ -14,6 +14,7 @@ import {
   doseWeightText,
   fromFieldText,
   lengthText,
+  waterDepthText,
   loadText,
   parseNumber,
   percentText,
@@ -80,6 +81,8 @@ test('amounts read well in both systems, never mixed', () => {
   expect(doseText(7.489, 'us')).toBe('1.00 oz/gal')
   expect(lengthText(25.4, 'us')).toBe('10 in')
   expect(lengthText(25, 'metric')).toBe('25 cm')
+  expect(waterDepthText(3.7, 'metric')).toBe('3.7 mm')
+  expect(waterDepthText(3.7, 'us')).toBe('0.15 in')
   expect(loadText(195.29, 'us')).toBe('40 lb/ft²')
   expect(percentText(0.175)).toMatch(/^1[78] %$/)
 })

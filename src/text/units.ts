@@ -123,6 +123,10 @@ export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
 export const lengthText = (cm: number, units: UnitSystem): string =>
   units === 'metric' ? `${withoutZeros(round(cm, 1))} cm` : `${withoutZeros(round(cm / CM_PER_INCH, 1))} in`
 
+/** "3.7 mm" or "0.15 in", of rain or of water used. Millimetres in. */
+export const waterDepthText = (mm: number, units: UnitSystem): string =>
+  units === 'metric' ? `${round(mm, 1)} mm` : `${round(mm / 10 / CM_PER_INCH, 2)} in`
+
 /** "360 kg/m²" or "74 lb/ft²". kg per m2 in. */
 export const loadText = (load: number, units: UnitSystem): string =>
   units === 'metric' ? `${round(load, 0)} kg/m²` : `${round((load / KG_PER_POUND) * 0.3048 ** 2, 0)} lb/ft²`

@@ -12,6 +12,7 @@ import { WINDS, type Place } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { MONTHS, WIND_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
+import { waterDepthText } from '@/text/units'
 
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
@@ -165,8 +166,8 @@ async function fromFile(event: Event) {
             </span>
           </div>
           <p v-if="thirst" class="soft">
-            A lawn would use {{ Math.min(...thirst).toFixed(1) }} mm a day in the quietest month,
-            {{ Math.max(...thirst).toFixed(1) }} in
+            A lawn would use {{ waterDepthText(Math.min(...thirst), units) }} a day in the quietest month,
+            {{ waterDepthText(Math.max(...thirst), units) }} in
             {{ MONTHS[thirst.indexOf(Math.max(...thirst))] }} (reference evapotranspiration, FAO-56 eq. 52).
           </p>
         </section>

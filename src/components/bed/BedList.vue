@@ -114,7 +114,7 @@ function onKey(event: KeyboardEvent, id: string) {
   display: flex;
   flex-direction: column;
 }
-.words strong {
+.words > * {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -215,7 +215,7 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
             option-label="label"
             option-value="value"
             show-clear
-            placeholder="May, unless you say"
+            placeholder="May, if unsaid"
             aria-label="Planted in"
             @update:model-value="setPlanting({ plantMonth: $event })"
           />
@@ -249,7 +249,7 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
       </div>
 
       <div class="this">
-        <h3>{{ bedTitle(spec) }} in this job</h3>
+        <h3 class="whose">{{ bedTitle(spec) }} in this job</h3>
         <div class="grid">
           <QuantityField
             label="How many"
@@ -338,6 +338,9 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
 </template>
 
 <style scoped>
+.whose {
+  margin-bottom: 8px;
+}
 .fill {
   display: grid;
   grid-template-columns: minmax(360px, 440px) 1fr 270px;
