@@ -1,19 +1,9 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import type { Problem } from '@/core/problems'
-import { planOfFill } from '@/model/reckoning'
+import { countProblem, planOfFill } from '@/model/reckoning'
 import type { BedSpec } from '@/model/schemas'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
-
-/** Most alike believed in one line: beyond it a slip is likelier. */
-const MOST_ALIKE = 5000
-
-/** What is wrong with a number of containers, if anything. */
-export function countProblem(count: number): Problem | null {
-  if (count > MOST_ALIKE) return { code: 'size-too-large', field: 'count', value: count, limit: MOST_ALIKE }
-  return Number.isInteger(count) && count >= 1 ? null : { code: 'count-not-whole', value: count }
-}
 
 /** What one container of a bed takes, and what is wrong with it by field. */
 export function useBedProblems(

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { z } from 'zod'
 import { CM_PER_INCH, LITRES } from '@/core/units'
-import { planOfFill } from './reckoning'
+import { countProblem, planOfFill } from './reckoning'
 import {
   STANDINGS,
   VESSEL_KINDS,
@@ -272,10 +272,9 @@ export function bedsFromText(
     try {
       const bed = bedOf(cells, units, newId(), createdAt)
       const plan = planOfFill({ spec: bed, sunkBy: null })
-      const { count } = bed.vessel
+      const uncounted = countProblem(bed.vessel.count)
       if (!plan.ok) result.problems.push({ row, name, why: { problem: plan.problem } })
-      else if (!(Number.isInteger(count) && count >= 1 && count <= 5000))
-        result.problems.push({ row, name, why: { problem: { code: 'count-not-whole', value: count } } })
+      else if (uncounted) result.problems.push({ row, name, why: { problem: uncounted } })
       else result.beds.push(bed)
     } catch (why) {
       if (why instanceof Error) throw why

@@ -162,6 +162,32 @@ describe('beds and the jobs that fill them', () => {
     // What the list no longer has stays as it last was.
     expect(liveJob(new Map([[jobKey('j'), following]]), following)).toEqual(following)
   })
+  test('a bed filled whole stays so when there are more of it, in the one step', () => {
+    const [{ spec }] = job.fills as [Job['fills'][number]]
+    const more: Command = {
+      type: 'fill/spec',
+      jobId: 'j',
+      fillId: 'f',
+      change: { vessel: { ...spec.vessel, count: spec.vessel.count + 2 } },
+    }
+    const count = (g: typeof garden) => (changesOf(g, more)[0]!.after as Job).fills[0]!.count
+    expect(count(gardenWith(job))).toBe(job.fills[0]!.count + 2)
+    const some = { ...job, fills: [{ ...job.fills[0]!, count: job.fills[0]!.count + 7 }] }
+    expect(count(gardenWith(some))).toBe(job.fills[0]!.count + 7)
+  })
+  test('a bed is changed as it is now, though the job last saw it otherwise', () => {
+    const moved = new Map(garden).set(bedKey('b'), { ...bed, name: 'Herbs', rootBalls: 4 })
+    const back: Command = { type: 'fill/spec', jobId: 'j', fillId: 'f', change: { name: bed.name } }
+    const [inJob, inList] = changesOf(moved, back)
+    expect(inList!.after).toEqual({ ...bed, rootBalls: 4 })
+    expect(inJob!.before).toEqual(following)
+    expect((inJob!.after as Job).fills[0]!.spec).toMatchObject({ name: bed.name, rootBalls: 4 })
+  })
+  test('a new bed comes into list and job in one step', () => {
+    const fill = { ...job.fills[0]!, id: 'g', bedId: 'c' }
+    const add: Command = { type: 'fill/add', jobId: 'j', fill, bed: { ...bed, id: 'c' } }
+    expect(keys(add)).toEqual(['job/j', 'bed/c'])
+  })
   test('beds come, change and go; nothing happens to what is not there', () => {
     expect(keys({ type: 'beds/add', beds: [{ ...bed, id: 'c' }] })).toEqual(['bed/c'])
     expect(keys({ type: 'bed/change', bedId: 'b', change: { rootBalls: 3 } })).toEqual(['bed/b'])

@@ -1,7 +1,18 @@
 import { CROPS } from '@/core/data'
 import type { Band } from '@/core/data'
 import type { Target } from '@/core/targets'
-import { bedKey, bedOf, jobKey, jobOf, PLACE_KEY, recordKey, recordOf, shelfKey, type Garden } from './garden'
+import {
+  bedKey,
+  bedOf,
+  jobKey,
+  jobOf,
+  liveJob,
+  PLACE_KEY,
+  recordKey,
+  recordOf,
+  shelfKey,
+  type Garden,
+} from './garden'
 import { sameData } from './same'
 import type {
   AnyData,
@@ -33,9 +44,10 @@ export type Command =
   | { type: 'job/band'; jobId: string; target: Target; band: Band | null }
   | { type: 'job/archive'; jobId: string; archived: boolean }
   | { type: 'job/judge'; jobId: string; fillId: string }
-  | { type: 'fill/add'; jobId: string; fill: Fill }
+  /** With the bed that comes into the list with it. */
+  | { type: 'fill/add'; jobId: string; fill: Fill; bed?: Bed }
   | { type: 'fill/change'; jobId: string; fillId: string; change: Partial<Pick<Fill, 'count' | 'sunkBy'>> }
-  /** The bed itself: in the list too, where the fill follows one. */
+  /** The bed itself: in the list too, where the fill follows one. Filled whole, it stays so when there are more of it. */
   | { type: 'fill/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
   /** Puts a container that stood in the job alone among the beds. */
   | { type: 'fill/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
@@ -120,7 +132,10 @@ function nextJob(job: Job, command: Command): Job {
     case 'fill/change':
       return changedFill(job, command.fillId, (f) => ({ ...f, ...command.change }))
     case 'fill/spec':
-      return changedFill(job, command.fillId, (f) => ({ ...f, spec: { ...f.spec, ...command.change } }))
+      return changedFill(job, command.fillId, (f) => {
+        const spec = { ...f.spec, ...command.change }
+        return { ...f, spec, count: f.count === f.spec.vessel.count ? spec.vessel.count : f.count }
+      })
     case 'fill/remove': {
       const fills = job.fills.filter((f) => f.id !== command.fillId)
       return fills.length > 0 ? { ...job, fills } : job
@@ -243,11 +258,15 @@ export function changesOf(garden: Garden, command: Command): Change[] {
     default: {
       const job = jobOf(garden, command.jobId)
       if (!job) return []
-      const next = nextJob(job, command)
-      if (sameData(job, next)) return []
+      // What is done to a bed is done to it as it is now, not as this job last saw it.
+      const now = command.type === 'fill/spec' ? liveJob(garden, job) : job
+      const next = nextJob(now, command)
+      if (sameData(now, next)) return []
       const after =
         CHANGES_MEASURES.has(command.type) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
       const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
+      if (command.type === 'fill/add' && command.bed)
+        changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })
       if (command.type === 'fill/spec') {
         const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
         const bed = bedId ? bedOf(garden, bedId) : undefined

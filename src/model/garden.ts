@@ -62,6 +62,7 @@ export const leadFill = (job: Job): Fill => job.fills.find((f) => f.id === job.j
 
 export {
   nextYearsJob,
+  STARTING_PLAN,
   startingBed,
   startingFill,
   startingJob,

@@ -15,6 +15,7 @@ import { EASY_WATER, targetsFor, type Target, type Targets } from '@/core/target
 import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { planBatches, type BatchPlan } from '@/core/batch'
+import type { Problem } from '@/core/problems'
 import { leadFill } from './garden'
 import type { BedSpec, Fill, Job, LimeSetting, Place, Vessel } from './schemas'
 
@@ -39,6 +40,15 @@ export const containerOf = (vessel: Vessel): Container => ({
   headspace: vessel.headspace,
   base: vessel.base,
 })
+
+/** Most alike believed in one line: beyond it a slip is likelier. */
+const MOST_ALIKE = 5000
+
+/** What is wrong with a number of containers, if anything. */
+export function countProblem(count: number): Problem | null {
+  if (count > MOST_ALIKE) return { code: 'size-too-large', field: 'count', value: count, limit: MOST_ALIKE }
+  return Number.isInteger(count) && count >= 1 ? null : { code: 'count-not-whole', value: count }
+}
 
 /** What one container of a fill takes. Errors: those of `fillPlan`. */
 export const planOfFill = ({ spec, sunkBy }: Pick<Fill, 'spec' | 'sunkBy'>): Outcome<FillPlan> =>
@@ -190,13 +200,12 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   let inPlace = 0
   const fills: FillPlan[] = []
   for (const fill of job.fills) {
-    const { count } = fill
-    if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
-    if (count > 5000) return fail({ code: 'size-too-large', field: 'count', value: count, limit: 5000 })
+    const wrong = countProblem(fill.count)
+    if (wrong) return fail(wrong)
     const one = planOfFill(fill)
     if (!one.ok) return one
     fills.push(one.value)
-    inPlace += one.value.net * count
+    inPlace += one.value.net * fill.count
   }
   if (!(job.plan.settling >= 0))
     return fail({ code: 'amount-negative', field: 'settling', value: job.plan.settling })

@@ -98,6 +98,9 @@ export const startingFill = (id: string, spec: BedSpec, bedId: string | null): F
   sunkBy: null,
 })
 
+/** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
+export const STARTING_PLAN = { bucket: 10, vessel: 90, settling: 0.07 } as const
+
 /** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
 export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
   return {
@@ -115,7 +118,7 @@ export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
     parts: [],
     step: 'whole',
     lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
-    plan: { bucket: 10, vessel: 90, settling: 0.07 },
+    plan: { ...STARTING_PLAN },
     ticks: [],
     note: '',
     recordId: null,

@@ -17,7 +17,7 @@ import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
 import { bedsToCsv } from '@/model/bedSheet'
-import { bedOf, bedsOf, specOf, startingBed, startingFill, startingJob } from '@/model/garden'
+import { bedOf, bedsOf, specOf, STARTING_PLAN, startingBed, startingFill, startingJob } from '@/model/garden'
 import type { Bed, BedSpec } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
@@ -36,9 +36,6 @@ const looks = [
   { value: 'yard', label: 'Yard' },
 ]
 const pasting = ref(false)
-/** What growers usually carry; the yard is judged by it. */
-const BUCKET = 10
-const SETTLING = 0.07
 
 const beds = computed(() => bedsOf(garden.records))
 const wanted = computed(() => {
@@ -135,7 +132,7 @@ onKeyStroke('/', (event) => {
       v-if="look === 'yard' && wanted.length"
       :beds="wanted"
       :chosen="chosen?.id ?? null"
-      :bucket="BUCKET"
+      :bucket="STARTING_PLAN.bucket"
       :units="units"
       @choose="choose"
     />
@@ -152,8 +149,8 @@ onKeyStroke('/', (event) => {
             v-if="plan?.ok"
             :parts="[{ name: bedTitle(chosen), count: Math.max(1, chosen.vessel.count), plan: plan.value }]"
             :units="units"
-            :settling="SETTLING"
-            :bucket="BUCKET"
+            :settling="STARTING_PLAN.settling"
+            :bucket="STARTING_PLAN.bucket"
           />
           <div class="acts">
             <Button label="Fill it" icon="pi pi-arrow-right" icon-pos="right" @click="fill(chosen)" />

@@ -14,15 +14,15 @@ import LoadCaution from '@/components/bed/LoadCaution.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import QuantityField from '@/components/QuantityField.vue'
 import TargetList from '@/components/TargetList.vue'
-import { countProblem, useBedProblems } from '@/composables/useBedProblems'
+import { useBedProblems } from '@/composables/useBedProblems'
 import { useJob } from '@/composables/useJob'
 import { CROPS, type Band } from '@/core/data'
 import { plantsIn } from '@/core/filling'
 import type { Target } from '@/core/targets'
 import { DEMO_CLIMATES } from '@/demo/climates'
 import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden'
-import { planOfFill } from '@/model/reckoning'
-import type { BedSpec, Fill, Job } from '@/model/schemas'
+import { countProblem, planOfFill } from '@/model/reckoning'
+import type { Bed, BedSpec, Fill, Job } from '@/model/schemas'
 import { bedTitle, conflictText, cropsByKind, MONTHS } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { lengthText, percentText, pHText, temperatureText, volumeText } from '@/text/units'
@@ -38,19 +38,20 @@ const chosen = computed<Fill | null>(() => job.value?.fills.find((f) => f.id ===
 const spec = computed(() => chosen.value?.spec ?? null)
 const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
 
-const rows = computed(() =>
+/** Each bed of the job with what one of it takes; null where that or the number of them is wrong. */
+const reckoned = computed(() =>
   (job.value?.fills ?? []).map((fill) => {
     const one = planOfFill(fill)
-    return { fill, litres: one.ok && !countProblem(fill.count) ? one.value.net * fill.count : null }
+    return { fill, plan: one.ok && !countProblem(fill.count) ? one.value : null }
   }),
 )
+const rows = computed(() =>
+  reckoned.value.map(({ fill, plan }) => ({ fill, litres: plan && plan.net * fill.count })),
+)
 const filled = computed(() =>
-  (job.value?.fills ?? []).flatMap((fill) => {
-    const one = planOfFill(fill)
-    return one.ok && !countProblem(fill.count)
-      ? [{ name: bedTitle(fill.spec), count: fill.count, plan: one.value }]
-      : []
-  }),
+  reckoned.value.flatMap(({ fill, plan }) =>
+    plan ? [{ name: bedTitle(fill.spec), count: fill.count, plan }] : [],
+  ),
 )
 const whole = computed(() => filled.value.length === (job.value?.fills.length ?? 0))
 const besideCount = computed(() => {
@@ -70,29 +71,21 @@ const offered = computed(() => {
     }))
 })
 
-function addBed(bedId: string | null) {
-  const bed = bedsOf(garden.records).find((b) => b.id === bedId)
-  if (!bed) return
+function put(bed: Bed, isNew: boolean) {
   const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
-  garden.run({ type: 'fill/add', jobId, fill })
+  garden.run({ type: 'fill/add', jobId, fill, bed: isNew ? bed : undefined })
   looking.value = fill.id
 }
+function addBed(bedId: string | null) {
+  const bed = bedsOf(garden.records).find((b) => b.id === bedId)
+  if (bed) put(bed, false)
+}
 function addNew() {
-  const bed = startingBed(
-    crypto.randomUUID(),
-    new Date().toISOString(),
-    spec.value?.vessel.kind ?? 'roundPot',
-  )
-  garden.run({ type: 'beds/add', beds: [bed] })
-  addBed(bed.id)
+  const kind = spec.value?.vessel.kind ?? 'roundPot'
+  put(startingBed(crypto.randomUUID(), new Date().toISOString(), kind), true)
 }
-function change(part: Partial<BedSpec>) {
-  if (!chosen.value) return
-  // A bed filled whole stays so when there are more of it.
-  const follows = part.vessel && chosen.value.count === chosen.value.spec.vessel.count
-  garden.run({ type: 'fill/spec', jobId, fillId: chosen.value.id, change: part })
-  if (follows && part.vessel!.count !== chosen.value.count) setCount(part.vessel!.count)
-}
+const change = (part: Partial<BedSpec>) =>
+  chosen.value && garden.run({ type: 'fill/spec', jobId, fillId: chosen.value.id, change: part })
 const setCount = (count: number) =>
   chosen.value && garden.run({ type: 'fill/change', jobId, fillId: chosen.value.id, change: { count } })
 const setSunk = (sunkBy: number | null) =>
