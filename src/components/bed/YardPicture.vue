@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All beds side by side at one scale, a bucket beside them to judge by. Press one to look at it. */
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { heightForVolume, shapeHeight, type Shape } from '@/core/geometry'
 import type { Bed } from '@/model/schemas'
@@ -16,8 +17,9 @@ const { beds, chosen, bucket, units } = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [bedId: string] }>()
 
-/** px per cm. */
-const SCALE = 1.5
+/** px per cm: the longest drawn whole has to fit a phone. */
+const narrow = useMediaQuery('(max-width: 760px)')
+const scale = computed(() => (narrow.value ? 1.1 : 1.5))
 /** A bed longer than this is drawn in part, cm. */
 const LONGEST = 260
 
@@ -33,12 +35,12 @@ function figureOf(shape: Shape, headspace: number): Figure {
   const widest = Math.min(LONGEST, Math.max(...steps.map((z) => sectionWidth(shape, z))))
   const half = (z: number) => Math.min(LONGEST, sectionWidth(shape, z)) / 2
   const at = (side: 1 | -1, z: number) =>
-    `${((widest / 2 + side * half(z)) * SCALE + 3).toFixed(1)},${((tall - z) * SCALE + 3).toFixed(1)}`
+    `${((widest / 2 + side * half(z)) * scale.value + 3).toFixed(1)},${((tall - z) * scale.value + 3).toFixed(1)}`
   const top = Math.max(0, tall - headspace)
   const filled = Array.from({ length: 9 }, (_, i) => (top * i) / 8)
   return {
-    width: widest * SCALE + 6,
-    height: tall * SCALE + 6,
+    width: widest * scale.value + 6,
+    height: tall * scale.value + 6,
     wall: [...[...steps].reverse().map((z) => at(-1, z)), ...steps.map((z) => at(1, z))].join(' '),
     mix: [...filled.map((z) => at(-1, z)), ...[...filled].reverse().map((z) => at(1, z))].join(' '),
   }
