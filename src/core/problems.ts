@@ -24,6 +24,7 @@ export type Problem =
   | { code: 'part-not-measurable'; material: string; value: number }
   | { code: 'unknown-mix'; mix: string }
   | { code: 'mix-contains-itself'; path: string[] }
+  | { code: 'shares-do-not-add-up'; sum: number; open: number }
   | { code: 'unknown-family'; family: string }
   | { code: 'value-out-of-range'; field: string; value: number; low: number; high: number }
   | { code: 'no-dressing-for-target'; wanted: string }

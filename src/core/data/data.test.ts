@@ -3,6 +3,7 @@ import { materialSchema, missingSources, TABLES } from '@/model/tableSchemas'
 import { CROPS, LIMES, MATERIALS } from '.'
 import cropsFile from './crops.json'
 import { DRESSINGS } from './dressings'
+import { SEASONS } from './seasons'
 import { citationOf, SOURCES } from './sources'
 
 const once = (list: readonly { id: string; name: string }[]) => {
@@ -15,6 +16,7 @@ describe('data tables', () => {
     for (const [file, table] of [
       ['materials.json', MATERIALS],
       ['crops.json', CROPS],
+      ['seasons.json', SEASONS],
       ['dressings.json', DRESSINGS],
       ['sources.json', SOURCES],
     ] as const) {
@@ -37,6 +39,11 @@ describe('data tables', () => {
     expect(missingSources([{ source: 'nobody' }], SOURCES)).toEqual(['nobody'])
   })
   test('the crops file is what the core hands out', () => expect(CROPS).toEqual(cropsFile))
+  test('every crop has its season once, and what stays for years has its cold', () => {
+    expect(SEASONS.map((s) => s.crop)).toEqual(CROPS.map((c) => c.id))
+    for (const c of CROPS.filter((c) => c.perennial))
+      expect(SEASONS.find((s) => s.crop === c.id)!.standsTo, c.id).not.toBeNull()
+  })
   test('an organic part holds no more carbon than wood or char can', () => {
     for (const m of MATERIALS) {
       const carbon = m.properties.nitrogen.value * (m.properties.carbonToNitrogen?.value ?? 0)

@@ -195,4 +195,15 @@ export interface Crop {
   properties: CropProperties
 }
 
+/** When a crop grows: mean temperatures of months, C. */
+export interface CropSeason {
+  crop: string
+  /** It grows from `least` to `most`, and best from `low` to `high`. */
+  temperature: Band & { least: number; most: number; source: string; kind: ValueKind }
+  /** Mean night from which it can stand outside; null for what takes frost. */
+  leastNight: { value: number; source: string; kind: ValueKind } | null
+  /** Coldest night the plant stands in open ground; null for what does not stay over winter. */
+  standsTo: Property | null
+}
+
 export * from './dressingTypes'

@@ -6,7 +6,18 @@ import { outsideCheck } from '../testing/outsideCheck'
 import { containerProfile, tensionAtBase } from '../water'
 import { blend } from '../mixing'
 import { parts } from '../testing/arbitraries'
-import { fillPlan, LAYER_KINDS, LAYERS, sinkingOf, TRADE_SIZES, type FillerLayer, type FillRequest } from '.'
+import { CROPS } from '../data'
+import {
+  cropFit,
+  fillPlan,
+  LAYER_KINDS,
+  LAYERS,
+  liftsOf,
+  sinkingOf,
+  TRADE_SIZES,
+  type FillerLayer,
+  type FillRequest,
+} from '.'
 
 const bed: Container = {
   shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 60 },
@@ -167,5 +178,54 @@ describe('where water leaves', () => {
     const noted = fillPlan({ container: { ...bed, base: { kind: 'closed' } } })
     expect(noted.ok && noted.notes).toContainEqual({ code: 'no-drainage' })
     expect(volumeBetween(bed.shape, 0, 10)).toBeCloseTo(288, 6)
+  })
+})
+
+describe('lifts', () => {
+  test('are a quarter of a deep bed each, and together all of it', () => {
+    const lifts = liftsOf(bed.shape, 10, 50)
+    expect(lifts.map((l) => l.top)).toEqual([20, 30, 40, 50])
+    fc.assert(
+      fc.property(anyContainer, fc.double({ min: 0.05, max: 0.9, noNaN: true }), (container, share) => {
+        const tall = shapeHeight(container.shape)
+        const from = tall * share * 0.5
+        const parts = liftsOf(container.shape, from, tall * share)
+        const sum = parts.reduce((s, l) => s + l.litres, 0)
+        expect(sum).toBeCloseTo(volumeBetween(container.shape, from, tall * share), 6)
+        expect(parts.length).toBeGreaterThan(0)
+        expect(parts.length).toBeLessThanOrEqual(4)
+      }),
+      DRAWS,
+    )
+  })
+  test('a shallow tray is filled at once; nothing is nothing', () => {
+    expect(liftsOf(bed.shape, 0, 7)).toHaveLength(1)
+    expect(liftsOf(bed.shape, 0, 17)).toHaveLength(2)
+    expect(liftsOf(bed.shape, 7, 7)).toEqual([])
+  })
+})
+
+describe('how a crop fits', () => {
+  const courgette = CROPS.find((c) => c.id === 'zucchini')!
+  const pot = (height: number) =>
+    plan({
+      container: {
+        shape: { kind: 'roundPot', topDiameter: 42, baseDiameter: 42, height },
+        headspace: 0,
+        base: { kind: 'drainHoles' },
+      },
+    })
+  test('one courgette in 55 L, none in 14, told by room and by depth', () => {
+    const fits = cropFit(courgette, pot(40), null)
+    expect(pot(40).space).toBeCloseTo(55.4, 1)
+    expect(fits).toMatchObject({ plants: 1, tooShallow: null, tooSmall: null, crowded: false })
+    const small = cropFit(courgette, pot(10), null)
+    expect(small.tooSmall).toEqual({ wanted: courgette.properties.minRootVolume.value, there: pot(10).space })
+    expect(small.tooShallow).toEqual({ wanted: courgette.properties.minDepth.value, there: 10 })
+    expect(small.plants).toBe(1)
+  })
+  test('more than have room are counted all the same, and told', () => {
+    expect(cropFit(courgette, pot(40), 3)).toMatchObject({ plants: 3, crowded: true })
+    expect(cropFit(courgette, pot(40), 1).crowded).toBe(false)
   })
 })

@@ -108,6 +108,37 @@ function* everyRecipe(ids: string[], most: number): Generator<{ id: string; part
   yield* at(0, most)
 }
 
+test('at least so many kinds: two peats are one; equally good ones stand well inside their bands', () => {
+  const container: Container = {
+    shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 30, height: 25 },
+    headspace: 0,
+    base: { kind: 'drainHoles' },
+  }
+  const shelf = ['peat_medium', 'peat_fine', 'perlite_coarse', 'pine_bark_fine', 'coir_pith'].map((id) => ({
+    material: material(id),
+    pricePerLitre: 0.1,
+    stock: 0,
+    packLitres: 50,
+  }))
+  const targets = {
+    airFilledPorosity: { low: 0.15, high: 0.35 },
+    easilyAvailableWater: { low: 0.15, high: 0.35 },
+  }
+  const found = searchAtOnce({ container, shelf, targets, rules: { minFamilies: 3, maxParts: 8 } })
+  if (!found.ok) throw new Error(found.problem.code)
+  expect(found.value.families.length).toBeGreaterThan(0)
+  const off = (x: number) => Math.abs(x - 0.25) / 0.1
+  for (const c of found.value.families) {
+    const kinds = new Set(c.parts.map((p) => material(p.id).material.family))
+    expect(kinds.size).toBeGreaterThanOrEqual(3)
+    const { airFilledPorosity, easilyAvailableWater } = c.figures
+    expect(c.balance).toBeCloseTo((off(airFilledPorosity) + off(easilyAvailableWater)) / 2, 9)
+  }
+  const even = found.value.families.filter((c) => c.score === 0).map((c) => Math.round(c.balance * 10))
+  expect(even.length).toBeGreaterThan(0)
+  expect([...even].sort((a, b) => a - b)).toEqual(even)
+})
+
 describe('quadrature', () => {
   for (const [i, expected] of [
     [0, 0.9061798459],
@@ -197,6 +228,26 @@ describe('quick figures', () => {
 })
 
 describe('the finder', () => {
+  test('told that it is enough, it ends with what it has; every report before was of fewer', () => {
+    let reports = 0
+    const run = search({ ...problem, rules: { maxParts: 24 } }, () => reports >= 1)
+    for (;;) {
+      const step = run.next()
+      if (!step.done) {
+        reports++
+        continue
+      }
+      const { value: early } = step
+      if (!early.ok) throw new Error(early.problem.code)
+      expect(reports).toBe(1)
+      expect(early.value.complete).toBe(false)
+      expect(early.value.families.length).toBeGreaterThan(0)
+      const whole = searchAtOnce({ ...problem, rules: { maxParts: 24 } })
+      expect(whole.ok && whole.value.complete).toBe(true)
+      expect(whole.ok && whole.value.tried).toBeGreaterThan(early.value.tried)
+      break
+    }
+  })
   test('finds what brute force finds, and its front has no dominated point', () => {
     // Wanting more water than such a mix can hold, so that no score is nought.
     const hard: FinderProblem = {
@@ -336,7 +387,13 @@ describe('the front', () => {
       fc.property(fc.array(point, { minLength: 1, maxLength: 60 }), (points) => {
         const front = new Front()
         for (const { cost, score } of points)
-          front.add({ parts: [], score, misses: {}, figures: { costPerLitre: cost } as Candidate['figures'] })
+          front.add({
+            parts: [],
+            score,
+            misses: {},
+            balance: 0,
+            figures: { costPerLitre: cost } as Candidate['figures'],
+          })
         const kept = front.members.map((m) => `${m.figures.costPerLitre} ${m.score}`)
         const best = points.filter(
           (p) =>

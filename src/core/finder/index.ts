@@ -1,7 +1,7 @@
 export { finish, type Finished, type FinishWishes } from './finish'
 export { Front } from './front'
 export { gaussLegendre } from './gauss'
-export { nextMoves, type Move, type NextMoves, type RankedMove } from './moves'
+export { nextMoves, type MixPart, type Move, type NextMoves, type RankedMove } from './moves'
 export {
   ruledOut,
   STEP_OF,

@@ -1,5 +1,5 @@
 import { fail, succeed, type Outcome } from '../outcome'
-import { featuresOf, WIDTH, type Features } from './features'
+import { AT, featuresOf, WIDTH, type Features } from './features'
 import type { FinderProblem, QuickFigures, TargetName } from './problem'
 import { Scorer } from './score'
 import { allowedOf } from './search'
@@ -30,6 +30,14 @@ export interface NextMoves {
   moves: RankedMove[]
 }
 
+/** A finished mix among the parts: what one part of it stands for in loose parts, and what it costs. */
+export interface MixPart {
+  id: string
+  loose: readonly { id: string; parts: number }[]
+  /** Money for one part of it; null where unknown. */
+  pricePerPart: number | null
+}
+
 /** Smallest saving of money per litre worth a move that changes no score: a hundredth of the recipe's own. */
 const WORTH_SAVING = 0.01
 
@@ -38,20 +46,22 @@ const WORTH_SAVING = 0.01
  * swapped for another. The same sums as the finder, so both agree. At most `most` are given, no two of the same pair of materials.
  *
  * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on the
- * shelf. Source: exhaustive over single changes.
+ * shelf. Source: exhaustive over single changes; a finished mix counts as the loose parts it stands for.
  */
 export function nextMoves(
   problem: FinderProblem,
   recipe: readonly { id: string; parts: number }[],
   step = 0.5,
   most = 12,
+  mixes: readonly MixPart[] = [],
 ): Outcome<NextMoves> {
   const allowed = allowedOf(problem)
   if (!allowed.ok) return allowed
   // Parts in hand may be something the rules now forbid: it can only be taken away.
   const shelf = problem.shelf
-  const ids = shelf.map((s) => s.material.material.id)
-  const start = new Float64Array(shelf.length)
+  const materials = shelf.map((s) => s.material.material.id)
+  const ids = [...materials, ...mixes.map((m) => m.id)]
+  const start = new Float64Array(ids.length)
   for (const { id, parts } of recipe) {
     const i = ids.indexOf(id)
     if (i === -1) return fail({ code: 'unknown-material', material: id })
@@ -59,14 +69,19 @@ export function nextMoves(
     start[i]! += parts
   }
   if (recipe.length === 0) return fail({ code: 'no-parts' })
-  const mayUse = new Set(allowed.value.shelf.map((s) => ids.indexOf(s.material.material.id)))
+  for (const { id } of mixes.flatMap((m) => m.loose))
+    if (!materials.includes(id)) return fail({ code: 'unknown-material', material: id })
+  const mayUse = new Set([
+    ...allowed.value.shelf.map((s) => ids.indexOf(s.material.material.id)),
+    ...mixes.map((m) => ids.indexOf(m.id)),
+  ])
   const must = new Set(problem.rules?.mustUse ?? [])
   const features = featuresOf(
     problem,
     shelf.map((s) => s.material),
     shelf.map((s) => s.pricePerLitre),
   )
-  const judge = judgeOf(features, new Scorer(features, problem))
+  const judge = judgeOf(features, new Scorer(features, problem), looseOf(materials, mixes))
   const now = judge(start)
   const found: RankedMove[] = []
   const consider = (move: Move, change: (parts: Float64Array) => void) => {
@@ -104,7 +119,8 @@ export function nextMoves(
         })
     })
   })
-  found.sort((a, b) => b.gain - a.gain || cost(a) - cost(b))
+  // Of moves that gain alike the smaller change, then the cheaper mix.
+  found.sort((a, b) => steps(b.gain) - steps(a.gain) || a.move.parts - b.move.parts || cost(a) - cost(b))
   const seen = new Set<string>()
   const moves = found.filter(({ move }) => {
     const key = move.kind === 'swap' ? `${move.from} ${move.to}` : `${move.kind} ${move.material}`
@@ -113,19 +129,43 @@ export function nextMoves(
   return succeed({ ...now, moves: moves.slice(0, most) })
 }
 
+/** Gains are told apart to a twentieth of a step. */
+const steps = (gain: number) => Math.round(gain * 20)
 const cost = (m: RankedMove) => (Number.isFinite(m.after.costPerLitre) ? m.after.costPerLitre : Infinity)
 
-/** Judges whole recipes, given as parts of every material on the shelf. */
-function judgeOf(features: Features, scorer: Scorer) {
+/** A column of the recipe in loose materials, by their place on the shelf. */
+interface Column {
+  loose: { at: number; parts: number }[]
+  /** Money for one part where it is not that of its materials. */
+  price: number | undefined
+}
+const looseOf = (materials: readonly string[], mixes: readonly MixPart[]): Column[] => [
+  ...materials.map((_, at) => ({ loose: [{ at, parts: 1 }], price: undefined })),
+  ...mixes.map((m) => ({
+    loose: m.loose.map(({ id, parts }) => ({ at: materials.indexOf(id), parts })),
+    price: m.pricePerPart ?? NaN,
+  })),
+]
+
+/** Judges whole recipes, given as parts of everything on the shelf and of every finished mix. */
+function judgeOf(features: Features, scorer: Scorer, columns: readonly Column[]) {
   return (parts: Float64Array) => {
-    const which = Array.from(parts.keys()).filter((i) => parts[i]! > 1e-9)
+    const loose = new Float64Array(features.count)
+    let cost = 0
+    columns.forEach((column, i) => {
+      if (!(parts[i]! > 1e-9)) return
+      for (const l of column.loose) loose[l.at]! += parts[i]! * l.parts
+      cost += parts[i]! * (column.price ?? features.rows[i * WIDTH + AT.cost]!)
+    })
+    const which = Array.from(loose.keys()).filter((i) => loose[i]! > 1e-9)
     const sums = new Float64Array(WIDTH)
     let present = 0
     for (const i of which) {
       present |= features.classes[i]!
-      for (let k = 0; k < WIDTH; k++) sums[k]! += parts[i]! * features.rows[i * WIDTH + k]!
+      for (let k = 0; k < WIDTH; k++) sums[k]! += loose[i]! * features.rows[i * WIDTH + k]!
     }
-    const amounts = which.map((i) => parts[i]!)
+    sums[AT.cost] = cost
+    const amounts = which.map((i) => loose[i]!)
     const total = amounts.reduce((s, p) => s + p, 0)
     const score = scorer.score(sums, total, which, amounts, present)
     return { score, figures: { ...scorer.figures }, misses: scorer.misses() }

@@ -70,6 +70,8 @@ export interface Rules {
   mustUse?: readonly string[]
   mustNotUse?: readonly string[]
   without?: readonly Without[]
+  /** At least so many kinds of material (peat, bark, perlite …); 1 where left out. Two peats are one kind. */
+  minFamilies?: number
   /** At most so many materials, 1 to 6; 5 where left out. */
   maxMaterials?: number
   /** Parts of the smallest measure that make a whole recipe, 2 to 24; 12 where left out. */
@@ -119,5 +121,7 @@ export interface Candidate {
   score: number
   /** The same by target. */
   misses: Partial<Record<TargetName, number>>
+  /** How far from the middle of the air and water bands: 0 in the middle, 1 at an edge. Tells equally good ones apart. */
+  balance: number
   figures: QuickFigures
 }

@@ -108,6 +108,23 @@ export class Scorer {
     return score
   }
 
+  /**
+   * Mean distance of air and easy water from the middles of their bands, in half widths: of recipes that miss nothing, the one
+   * nearest the middle bears most of what bags and hands differ by. 0 where neither has a band.
+   */
+  balance(): number {
+    let sum = 0
+    let count = 0
+    for (const t of [0, 1] as const) {
+      const band = this.bands[t]
+      if (!band || !(band.high - band.low > 0)) continue
+      sum +=
+        Math.abs(this.figures[TARGET_NAMES[t]!] - (band.low + band.high) / 2) / ((band.high - band.low) / 2)
+      count++
+    }
+    return count === 0 ? 0 : sum / count
+  }
+
   /** What each target adds to the score of the figures last worked out. */
   misses(): Partial<Record<TargetName, number>> {
     const misses: Partial<Record<TargetName, number>> = {}

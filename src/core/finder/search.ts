@@ -17,6 +17,8 @@ export interface FinderResult {
   /** Cost against score, nothing beaten in both. */
   front: Candidate[]
   tried: number
+  /** Everything was tried; false where it was told to stop before. */
+  complete: boolean
   /** Materials the rules left over. */
   allowed: string[]
 }
@@ -128,6 +130,7 @@ class Walk {
       parts: this.which.map((i, j) => ({ id: this.shelf[i]!.material.material.id, parts: this.parts[j]! })),
       score,
       misses: this.scorer.misses(),
+      balance: this.scorer.balance(),
       figures: { ...figures },
     }
     if (better) this.best.set(family, candidate)
@@ -138,8 +141,10 @@ class Walk {
     return !(cost >= 0) || this.front.beats(cost, bound)
   }
 
-  /** Of two equally good, the cheaper, then the one of fewer materials, then of fewer parts. */
+  /** Of two equally good, the one well inside its bands, then the cheaper, then the one of fewer materials, then of fewer parts. */
   private betterTie(rival: Candidate): boolean {
+    const inside = Math.round(this.scorer.balance() * 10) - Math.round(rival.balance * 10)
+    if (inside !== 0) return inside < 0
     const cost = this.scorer.figures.costPerLitre
     const theirs = rival.figures.costPerLitre
     if (Math.abs(cost - theirs) > 1e-12) return cost < theirs
@@ -187,11 +192,15 @@ function* sets(n: number, most: number, must: readonly number[]): Generator<numb
  * family of materials and the front of cost against score. Nothing is sampled: the answer is the best there is on this grid.
  *
  * Whole parts of the smallest measure, so that twelve halves are six parts. A generator: reports progress every 20,000
- * recipes, for showing and for cancelling between; what was found so far is in each report. Errors: nothing allowed; rules that
+ * recipes, for showing and for cancelling between; where `isEnough` says so after one, it ends with what it has by then (small
+ * sets of materials are tried first). Errors: nothing allowed; rules that
  * contradict each other. Source: exhaustive search; a candidate is passed over only where a lower bound of its score and
  * cost is already beaten.
  */
-export function* search(problem: FinderProblem): Generator<FinderProgress, Outcome<FinderResult>> {
+export function* search(
+  problem: FinderProblem,
+  isEnough: () => boolean = () => false,
+): Generator<FinderProgress, Outcome<FinderResult>> {
   const allowed = allowedOf(problem)
   if (!allowed.ok) return allowed
   const { shelf, must } = allowed.value
@@ -214,18 +223,31 @@ export function* search(problem: FinderProblem): Generator<FinderProgress, Outco
     Math.min(most, shelf.length),
   )
   const total = candidateCount(shelf.length, Math.min(most, shelf.length), parts, must.length)
-  const ranked = () => [...walk.best.values()].sort((a, b) => a.score - b.score || byCost(a, b))
+  const ranked = () =>
+    [...walk.best.values()].sort(
+      (a, b) => a.score - b.score || Math.round(a.balance * 10) - Math.round(b.balance * 10) || byCost(a, b),
+    )
   let report = 0
+  let complete = true
+  const family = shelf.map((s) => s.material.material.family)
+  const kinds = (which: readonly number[]) => new Set(which.map((i) => family[i])).size
+  // Nobody can be asked for more kinds than there are.
+  const least = Math.min(rules.minFamilies ?? 1, most, new Set(family).size)
   for (const which of sets(shelf.length, most, must)) {
+    if (least > 1 && kinds(which) < least) continue
     walk.compositions(which)
     if (walk.tried < report) continue
     report = walk.tried + REPORT_EVERY
     yield { tried: walk.tried, total, best: ranked()[0] ?? null }
+    if (!isEnough()) continue
+    complete = false
+    break
   }
   return succeed({
     families: ranked(),
     front: walk.front.members,
     tried: walk.tried,
+    complete,
     allowed: shelf.map((s) => s.material.material.id),
   })
 }

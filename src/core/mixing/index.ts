@@ -1,5 +1,6 @@
 export { blend, prepareMaterial, type Blend, type BlendPart, type PreparedMaterial } from './blend'
 export { compressionLoss } from './compression'
+export { labelShares, type LabelShares } from './label'
 export { isMeasurable, measureText, nearestMeasure, STEPS, type StepName, type Twelfths } from './measures'
 export { betaOfMaterial, crowding, linearPacking, loosening, packingLoss, wallEffect } from './packing'
 export { SIZE_CLASSES } from './sizeClasses'

@@ -15,6 +15,7 @@ export interface OutsideCheck {
     | 'mixing'
     | 'nutrients'
     | 'ranges'
+    | 'season'
     | 'structure'
     | 'units'
     | 'water'

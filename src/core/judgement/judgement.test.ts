@@ -1,0 +1,149 @@
+import { describe, expect, test } from 'vitest'
+import { CROPS, LIMES } from '../data'
+import { DRESSINGS } from '../data/dressings'
+import { evaluate, type MixInContainer } from '../evaluate'
+import { parts } from '../testing/arbitraries'
+import { judge, judgementKey, SEEDLING_SALTS, type JudgementCode, type JudgementQuestion } from '.'
+
+const pot = (height: number, wide = 30): MixInContainer['container'] => ({
+  shape: { kind: 'roundPot', topDiameter: wide, baseDiameter: wide, height },
+  headspace: 0,
+  base: { kind: 'drainHoles' },
+})
+const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const lime = [{ lime: LIMES[0]!, share: 1 }]
+const dry = {
+  latitude: 38,
+  elevation: 0,
+  months: Array.from({ length: 12 }, () => ({ tMin: 18, tMax: 34, rain: 0 })),
+}
+function asked(
+  recipe: Record<string, number>,
+  more: Partial<MixInContainer> = {},
+  q: Partial<JudgementQuestion> = {},
+) {
+  const input: MixInContainer = {
+    container: pot(25),
+    parts: parts(recipe),
+    limes: lime,
+    limeGramsPerLitre: 0,
+    ...more,
+  }
+  const answer = evaluate(input)
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return judge({
+    evaluation: answer.value,
+    container: input.container,
+    parts: input.parts,
+    limes: input.limes,
+    airWanted: { low: 0.15, high: 0.3 },
+    pHWanted: { low: 5.5, high: 6.8 },
+    wind: null,
+    wide: false,
+    waterEvery: null,
+    waterAlkalinity: 0,
+    calciumGiven: 0,
+    ...q,
+  })
+}
+const codes = (...args: Parameters<typeof asked>) => asked(...args).map((j) => j.code)
+const find = <C extends JudgementCode>(code: C, ...args: Parameters<typeof asked>) =>
+  asked(...args).find((j) => j.code === code) as
+    Extract<ReturnType<typeof asked>[number], { code: C }> | undefined
+
+describe('judgements', () => {
+  test('air by depth: the same mix is short of it in a shallow pot and not in a deep one', () => {
+    const mix = { peat_medium: 3, perlite_coarse: 1 }
+    const shallow = find('too-little-air', mix, { container: pot(6) })
+    expect(shallow).toMatchObject({ wanted: 0.15, depth: 6 })
+    expect(shallow!.air).toBeLessThan(0.145)
+    expect(codes(mix, { container: pot(40) })).not.toContain('too-little-air')
+    expect(codes({ peat_fine: 1 }, { container: pot(6) })).toContain('foot-drowned')
+  })
+  test('sand in a peaty mix takes air away, and says by how much', () => {
+    const sand = find('sand-lowers-air', { peat_medium: 2, sand_sharp: 1 })
+    expect(sand).toMatchObject({ material: 'sand_sharp' })
+    expect(sand!.without).toBeGreaterThan(sand!.air + 0.01)
+    expect(codes({ peat_medium: 2, perlite_coarse: 1 })).not.toContain('sand-lowers-air')
+  })
+  test('lime that does next to nothing more is told; a usual dose is not', () => {
+    expect(codes({ peat_medium: 1, perlite_coarse: 1 }, { limeGramsPerLitre: 12 })).toContain(
+      'lime-does-little',
+    )
+    expect(codes({ peat_medium: 1 }, { limeGramsPerLitre: 3 })).not.toContain('lime-does-little')
+  })
+  test('hard water creeps up on acid lovers in a season; rain does not', () => {
+    const growing = { crop: crop('blueberry'), plants: 1, climate: dry, waterAlkalinity: 5 }
+    const q = { crop: crop('blueberry'), pHWanted: { low: 4, high: 5 } }
+    const mix = { peat_medium: 3, pine_bark_fine: 1 }
+    const hard = find('water-raises-ph', mix, { growing }, q)
+    expect(hard!.to).toBeGreaterThan(hard!.from + 0.4)
+    expect(codes(mix, { growing: { ...growing, waterAlkalinity: 0 } }, q)).not.toContain('water-raises-ph')
+    // Where one season does not show it yet, it is said all the same; of what likes lime it is not.
+    const hardly = { ...q, waterAlkalinity: 4 }
+    expect(codes(mix, {}, hardly)).toContain('hard-water-for-acid')
+    expect(codes(mix, {}, { ...hardly, pHWanted: { low: 6, high: 7 } })).not.toContain('hard-water-for-acid')
+  })
+  test('for seedlings: rich parts and soil are told in a module, not in a pot', () => {
+    const module = { container: pot(5, 5) }
+    const rich = find('rich-for-seedlings', { peat_medium: 1, compost_green: 2 }, module)
+    expect(rich!.ec).toBeGreaterThan(SEEDLING_SALTS)
+    expect(find('unsterile-for-seeds', { peat_fine: 2, soil_loam: 1 }, module)!.materials).toEqual([
+      'soil_loam',
+    ])
+    expect(codes({ peat_fine: 1, vermiculite_fine: 1 }, module)).not.toContain('unsterile-for-seeds')
+    expect(codes({ peat_fine: 2, soil_loam: 1 })).not.toContain('unsterile-for-seeds')
+    expect(codes({ peat_medium: 1, compost_green: 2 })).toContain('much-compost')
+  })
+  test('coir wants calcium, until lime or gypsum brings it', () => {
+    const mix = { coir_pith: 3, perlite_medium: 1 }
+    expect(codes(mix)).toContain('coir-wants-calcium')
+    expect(codes(mix, {}, { calciumGiven: 400 })).not.toContain('coir-wants-calcium')
+    expect(codes(mix, { limeGramsPerLitre: 1.5 })).not.toContain('coir-wants-calcium')
+  })
+  test('a light mix under a tall plant tips; in a bed of the ground, or made heavy, less', () => {
+    const growing = { crop: crop('tomato_indeterminate'), plants: 1, climate: dry }
+    const q = { crop: crop('tomato_indeterminate'), wind: 'exposed' as const }
+    const light = find('tips-in-wind', { peat_medium: 1, perlite_coarse: 1 }, { growing }, q)
+    expect(light!.at).toBeLessThan(20)
+    expect(codes({ peat_medium: 1, perlite_coarse: 1 }, { growing }, { ...q, wide: true })).not.toContain(
+      'tips-in-wind',
+    )
+    const heavy = find('tips-in-wind', { soil_loam: 2, grit_2_6: 1 }, { growing }, q)
+    expect(heavy?.at ?? 99).toBeGreaterThan(light!.at)
+  })
+  test('what slumps is told under a tree, not under lettuce; pumice lasts', () => {
+    const fig = { crop: crop('fig') }
+    expect(codes({ peat_medium: 1, compost_green: 1 }, {}, fig)).toContain('slumps')
+    expect(
+      codes({ pumice: 3, grit_2_6: 1 }, {}, { ...fig, airWanted: { low: 0.05, high: 0.5 } }),
+    ).not.toContain('slumps')
+    expect(codes({ peat_medium: 1, compost_green: 1 }, {}, { crop: crop('lettuce') })).not.toContain('slumps')
+  })
+  test('blossom end rot is laid to watering, not to lime', () => {
+    const growing = { crop: crop('tomato_indeterminate'), plants: 3, climate: dry }
+    const rot = find(
+      'blossom-end-rot',
+      { pine_bark_coarse: 1 },
+      { growing, container: pot(20, 22) },
+      { crop: crop('tomato_indeterminate'), waterEvery: 2 },
+    )
+    expect(rot!.days).toBeLessThan(2)
+    expect(
+      codes({ pine_bark_coarse: 1 }, { growing }, { crop: crop('lettuce'), waterEvery: 2 }),
+    ).not.toContain('blossom-end-rot')
+  })
+  test('doses beyond their limit and boron come first, each known by its dressing', () => {
+    const borax = DRESSINGS.find((d) => d.id === 'borax')!
+    const found = asked(
+      { peat_medium: 2, compost_green: 1 },
+      { dressings: [{ dressing: borax, gramsPerLitre: 0.05 }] },
+    )
+    expect(found.slice(0, 2).map((j) => j.level)).toEqual(['alarm', 'alarm'])
+    expect(found.map(judgementKey)).toContain('dose-above-limit borax')
+    expect(found.map((j) => j.code)).toContain('boron-high')
+  })
+  test('a good mix is left in peace', () => {
+    expect(asked({ peat_medium: 3, perlite_coarse: 1 }, { limeGramsPerLitre: 3 })).toEqual([])
+  })
+})

@@ -1,0 +1,3 @@
+export { followUp, type FollowUp, type FollowUpCode, type FollowUpQuestion } from './followUp'
+export { daysToHarvest, monthsFor, plantingMonths, type DaysToHarvest, type MonthSuits } from './months'
+export { coldestNightOf, hardinessZone, restsFor, winterMargin, ZONE, type WinterMargin } from './winter'

@@ -1,0 +1,100 @@
+import type { Climate } from '../climate'
+import type { CropSeason } from '../data/types'
+import type { Days } from '../units'
+
+/** How a month suits a crop outside: too cold at night, too cold to grow, passable, as it likes, too hot. */
+export type MonthSuits = 'frost' | 'cold' | 'fair' | 'best' | 'hot'
+
+const meanOf = (climate: Climate, month: number) => {
+  const m = climate.months[month - 1]!
+  return (m.tMin + m.tMax) / 2
+}
+
+/**
+ * Whether a crop can grow outside in each month, January to December, by the mean temperature of the month and of its nights.
+ * Source: the bands of `CropSeason`. Twelve months of climate are trusted to be there.
+ */
+export const monthsFor = (season: CropSeason, climate: Climate): MonthSuits[] =>
+  climate.months.map(({ tMin }, i) => {
+    const { least, low, high, most } = season.temperature
+    const mean = meanOf(climate, i + 1)
+    if (season.leastNight && tMin < season.leastNight.value) return 'frost'
+    if (mean < least) return 'cold'
+    if (mean > most) return 'hot'
+    return mean >= low && mean <= high ? 'best' : 'fair'
+  })
+
+/** Mean temperature below which growth stands still, C. Source: usual bases of growing degree days (common practice). */
+const BASE = { cool: 4, warm: 10 } as const
+
+/** Growth in a day against that in the season its days are counted in; 1 at most. */
+function pace(season: CropSeason, mean: number): number {
+  const { least, low } = season.temperature
+  const base = least >= 10 ? BASE.warm : BASE.cool
+  const usual = (least + low) / 2
+  return Math.min(1, Math.max(0, (mean - base) / (usual - base)))
+}
+
+/** Longer than this, and the days a table gives count a winter in. */
+const COUNTS_A_WINTER: Days = 180
+const LONGEST: Days = 730
+
+export interface DaysToHarvest {
+  from: Days
+  to: Days
+  /** Cooler months made it longer than the table says. */
+  slowed: boolean
+}
+
+/**
+ * Days from planting (or sowing) to the first harvest: `from` the least of the table, `to` the most, both drawn out by months
+ * cooler than those the table's days are counted in. Growth is taken as in proportion to the warmth above a base; the days of a
+ * table as those of a mean midway between the least the crop grows at and where it grows best (our assumption). Null where it
+ * does not get there in two years.
+ *
+ * `dayOfYear` is that of planting, 1 to 366. Without a climate the table's days stand as they are.
+ */
+export function daysToHarvest(
+  crop: { perennial: boolean; properties: { daysToMaturity: { low: Days; value: Days; high: Days } } },
+  season: CropSeason,
+  climate: Climate | undefined,
+  dayOfYear: number,
+): DaysToHarvest | null {
+  const { low, value, high } = crop.properties.daysToMaturity
+  if (!climate || crop.perennial || value > COUNTS_A_WINTER)
+    return { from: Math.round(low), to: Math.round(high), slowed: false }
+  const reach = (wanted: Days): Days | null => {
+    let grown = 0
+    for (let day = 0; day < LONGEST; day++) {
+      if (grown >= wanted - 1e-9) return day
+      const month = (Math.floor((dayOfYear - 1 + day) / 30.4375) % 12) + 1
+      grown += pace(season, meanOf(climate, month))
+    }
+    return null
+  }
+  const from = reach(Math.round(low))
+  const to = reach(Math.round(high))
+  return from === null || to === null ? null : { from, to, slowed: to > Math.round(high) + 2 }
+}
+
+/**
+ * Months (1 to 12) in which a crop can be planted outside: they suit it, and so do those until the likely harvest. What takes
+ * frost may stand through cold months, but not through hot ones.
+ */
+export function plantingMonths(
+  crop: Parameters<typeof daysToHarvest>[0],
+  season: CropSeason,
+  climate: Climate,
+): number[] {
+  const suits = monthsFor(season, climate)
+  const bears = (s: MonthSuits) =>
+    s === 'fair' || s === 'best' || (s === 'cold' && season.leastNight === null)
+  return suits.flatMap((s, i) => {
+    if (s !== 'fair' && s !== 'best') return []
+    const harvest = daysToHarvest(crop, season, climate, i * 30.4375 + 15)
+    if (!harvest) return []
+    const standing = crop.perennial ? 0 : Math.floor((harvest.from + 15) / 30.4375)
+    for (let k = 1; k <= standing; k++) if (!bears(suits[(i + k) % 12]!)) return []
+    return [i + 1]
+  })
+}

@@ -1,0 +1,189 @@
+import { describe, expect, test } from 'vitest'
+import { DEMO_CLIMATES } from '@/demo/climates'
+import type { Climate } from '../climate'
+import { CROPS } from '../data'
+import { seasonOf } from '../data/seasons'
+import { outsideCheck } from '../testing/outsideCheck'
+import {
+  coldestNightOf,
+  daysToHarvest,
+  followUp,
+  hardinessZone,
+  monthsFor,
+  plantingMonths,
+  restsFor,
+  winterMargin,
+} from '.'
+
+const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const climate = (id: string): Climate => DEMO_CLIMATES.find((c) => c.id === id)!
+/** The same every month. */
+const even = (tMin: number, tMax: number): Climate => ({
+  latitude: 50,
+  elevation: 0,
+  months: Array.from({ length: 12 }, () => ({ tMin, tMax })),
+})
+const windowOf = (id: string, place: string) => plantingMonths(crop(id), seasonOf(id)!, climate(place))
+
+describe('months that suit', () => {
+  test('by nights first, then by the mean of the month', () => {
+    const pepper = seasonOf('pepper_sweet')!
+    expect(monthsFor(pepper, even(8, 30))[0]).toBe('frost')
+    expect(monthsFor(pepper, even(10, 20))[0]).toBe('cold')
+    expect(monthsFor(pepper, even(12, 26))[0]).toBe('fair')
+    expect(monthsFor(pepper, even(16, 28))[0]).toBe('best')
+    expect(monthsFor(pepper, even(24, 34))[0]).toBe('hot')
+    expect(monthsFor(seasonOf('kale')!, even(-2, 4))[0]).toBe('cold')
+  })
+  outsideCheck({
+    module: 'season',
+    what: 'mean of a month below which lettuce hardly grows',
+    source:
+      "Knott's Handbook for Vegetable Growers, monthly temperatures for best growth (45 F; from memory)",
+    basis: 'published',
+    unit: 'C',
+    expected: (45 - 32) / 1.8,
+    tolerance: 0.3,
+    usedToSet: 'the row itself',
+    computed: () => seasonOf('lettuce')!.temperature.least,
+  })
+  for (const [id, place, month, allowed] of [
+    ['bean_bush', 'cool-coast', 6, true],
+    ['bean_bush', 'cool-coast', 3, false],
+    ['pepper_sweet', 'cool-coast', 6, false],
+    ['pepper_sweet', 'inland', 6, true],
+    ['lettuce', 'cool-coast', 4, true],
+    ['lettuce', 'dry-summer', 7, false],
+    ['garlic', 'cool-coast', 10, true],
+    ['zucchini', 'cool-coast', 6, true],
+    ['zucchini', 'inland', 5, true],
+    ['zucchini', 'inland', 3, false],
+  ] as const)
+    outsideCheck({
+      module: 'season',
+      what: `${id} ${allowed ? 'can' : 'cannot'} be planted outside in month ${month} on the ${place}`,
+      source: 'common practice',
+      basis: 'common practice',
+      unit: 'yes (1) or no (0)',
+      expected: allowed ? 1 : 0,
+      tolerance: 0,
+      computed: () => Number(windowOf(id, place).includes(month)),
+    })
+})
+
+describe('days to harvest', () => {
+  test('stand as the table has them where it is warm, or nobody knows', () => {
+    const bean = crop('bean_bush')
+    const { low, high } = bean.properties.daysToMaturity
+    for (const place of [undefined, even(14, 24)])
+      expect(daysToHarvest(bean, seasonOf('bean_bush')!, place, 150)).toEqual({
+        from: Math.round(low),
+        to: Math.round(high),
+        slowed: false,
+      })
+  })
+  test('half the warmth above the base, twice the days; none, never', () => {
+    // Bush bean: base 10, counted in months of (10 + 16) / 2 = 13, so 11.5 is half the pace.
+    const bean = crop('bean_bush')
+    const low = Math.round(bean.properties.daysToMaturity.low)
+    expect(daysToHarvest(bean, seasonOf('bean_bush')!, even(8, 15), 1)).toMatchObject({
+      from: 2 * low,
+      slowed: true,
+    })
+    expect(daysToHarvest(bean, seasonOf('bean_bush')!, even(2, 12), 1)).toBeNull()
+  })
+  test('what is counted over a winter is not drawn out again', () => {
+    const garlic = crop('garlic')
+    expect(daysToHarvest(garlic, seasonOf('garlic')!, climate('inland'), 290)!.slowed).toBe(false)
+  })
+  outsideCheck({
+    module: 'season',
+    what: 'leeks planted in mid-June on a cool coast: first harvest, day of the year',
+    source: 'common practice: October to November',
+    basis: 'common practice',
+    unit: 'day of the year',
+    expected: { low: 270, high: 335 },
+    tolerance: 0,
+    computed: () => {
+      const h = daysToHarvest(crop('leek'), seasonOf('leek')!, climate('cool-coast'), 166)!
+      return 166 + (h.from + h.to) / 2
+    },
+  })
+})
+
+describe('winter', () => {
+  for (const [coldest, zone] of [
+    [-51.0, 1],
+    [-28.8, 5],
+    [-17.7, 7],
+    [-1.1, 10],
+  ] as const)
+    outsideCheck({
+      module: 'season',
+      what: `hardiness zone of a coldest night of ${coldest} C`,
+      source: 'USDA Plant Hardiness Zone Map 2012 and 2023, limits of zones',
+      basis: 'published',
+      unit: 'zone',
+      expected: zone,
+      tolerance: 0,
+      computed: () => Number.parseInt(hardinessZone(coldest), 10),
+    })
+  test('a pot costs two zones, open ground none', () => {
+    const { standsTo } = seasonOf('fig')!
+    const ground = winterMargin(standsTo!, -8, false)
+    const pot = winterMargin(standsTo!, -8, true)
+    expect(ground.margin).toBeCloseTo(6, 9)
+    expect(ground.margin - pot.margin).toBeCloseTo(100 / 9, 9)
+    expect(pot.low).toBeLessThan(pot.margin)
+    expect(pot.high).toBeGreaterThan(pot.margin)
+    expect(hardinessZone(-200)).toBe('1a')
+    expect(hardinessZone(99)).toBe('13b')
+  })
+  test('the coldest night is colder than the coldest mean night', () => {
+    expect(coldestNightOf(climate('inland'))).toBe(-15)
+  })
+})
+
+describe('what follows planting', () => {
+  const asked = {
+    mixedBefore: 7,
+    limed: true,
+    transplanted: true,
+    hungryFrom: 30,
+    harvest: { from: 70, to: 90 },
+    waterEc: 0.3,
+    season: seasonOf('pepper_sweet'),
+    coldFrom: 120,
+    perennial: false,
+    restsFor: 0,
+  }
+  test('comes in the order of days, pH counted from mixing', () => {
+    const list = followUp(asked)
+    expect(list.map((f) => [f.code, f.day])).toEqual([
+      ['shade', 0],
+      ['test-ph-first', 7],
+      ['feed', 23],
+      ['test-ph-again', 35],
+      ['top-up', 56],
+      ['harvest', 70],
+      ['look-back', 104],
+      ['bring-in', 120],
+    ])
+  })
+  test('what is planted at rest is not fed before it grows', () => {
+    const autumn = followUp({ ...asked, restsFor: 60, perennial: true })
+    expect(autumn.find((f) => f.code === 'feed')!.day).toBe(60)
+    expect(restsFor(51, 10)).toBe(6)
+    expect(restsFor(51, 2)).toBe(2)
+    expect(restsFor(51, 5)).toBe(0)
+    expect(restsFor(-35, 5)).toBe(5)
+    expect(restsFor(-35, 10)).toBe(0)
+    expect(restsFor(10, 1)).toBe(0)
+  })
+  test('leaves out what is not called for, and adds salts for salty water', () => {
+    const few = followUp({ ...asked, limed: false, transplanted: false, hungryFrom: null, coldFrom: null })
+    expect(few.map((f) => f.code)).toEqual(['top-up', 'harvest', 'look-back'])
+    expect(followUp({ ...asked, waterEc: 1.2 }).filter((f) => f.code === 'check-salts')).toHaveLength(1)
+    expect(followUp({ ...asked, season: seasonOf('fig') }).some((f) => f.code === 'winter')).toBe(true)
+  })
+})
