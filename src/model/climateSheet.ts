@@ -87,6 +87,8 @@ export function placeProblem(place: Place, field: keyof Place): string | null {
       return between(0, 20)
     case 'waterEc':
       return between(0, 10)
+    case 'coldestNight':
+      return place.coldestNight === null ? null : between(-60, 25)
     case 'waterEvery':
       return between(0.25, 30)
     default:

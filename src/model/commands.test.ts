@@ -18,7 +18,16 @@ import {
 import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
 import { recordFrom } from './recordFrom'
 import { planOfFill, quantitiesOf } from './reckoning'
-import { bedSchema, jobSchema, recordSchema, VESSEL_KINDS, type AnyData, type Bed, type Job } from './schemas'
+import {
+  bedSchema,
+  jobSchema,
+  recordSchema,
+  VESSEL_KINDS,
+  type AnyData,
+  type Bed,
+  type BedSpec,
+  type Job,
+} from './schemas'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const job: Job = {
@@ -88,6 +97,49 @@ describe('commands', () => {
       after({ type: 'fill/change', jobId: 'j', fillId: 'f', change: { count: 3 } }, ticked).ticks,
     ).toEqual([])
     expect(after({ type: 'job/rename', jobId: 'j', name: 'x' }, ticked).ticks).toHaveLength(1)
+    const spec = (change: Partial<BedSpec>) =>
+      after({ type: 'fill/spec', jobId: 'j', fillId: 'f', change }, ticked).ticks
+    expect(spec({ name: 'By the gate', standing: 'roof' })).toHaveLength(1)
+    expect(spec({ rootBalls: 2 })).toEqual([])
+  })
+  test('a bed changed takes the ticks of every job under way that fills it, and gives them back on undo', () => {
+    const bed = startingBed('b', NOW, 'box')
+    const of = (id: string, more: Partial<Job> = {}): Job => ({
+      ...startingJob(id, NOW, [startingFill(`${id}-f`, specOf(bed), 'b')]),
+      ticks: ['0:pumice'],
+      ...more,
+    })
+    const garden = new Map<string, AnyData>([
+      [bedKey('b'), bed],
+      ...[of('one'), of('two'), of('done', { recordId: 'r' })].map((j) => [jobKey(j.id), j] as const),
+    ])
+    const layers = [{ kind: 'bark' as const, thickness: 3 }]
+    const touched = (command: Command) =>
+      Object.fromEntries(changesOf(garden, command).map((c) => [c.key, (c.after as Job).ticks]))
+    expect(touched({ type: 'bed/change', bedId: 'b', change: { layers } })).toEqual({
+      'bed/b': undefined,
+      'job/one': [],
+      'job/two': [],
+    })
+    expect(touched({ type: 'bed/change', bedId: 'b', change: { name: 'Long trough' } })).toEqual({
+      'bed/b': undefined,
+    })
+    expect(touched({ type: 'fill/spec', jobId: 'one', fillId: 'one-f', change: { layers } })).toEqual({
+      'bed/b': undefined,
+      'job/one': [],
+      'job/two': [],
+    })
+  })
+  test('steps of filling and of the season go on and off, and last over a change of the mix', () => {
+    const one: Command = { type: 'steps/set', jobId: 'j', list: 'filledSteps', step: 'f:lift0', done: true }
+    const done = after(one)
+    expect(done.filledSteps).toEqual(['f:lift0'])
+    expect(after(one, done)).toBe(done)
+    expect(
+      after({ type: 'part/remove', jobId: 'j', materialId: 'peat_medium' }, done).filledSteps,
+    ).toHaveLength(1)
+    expect(after({ ...one, done: false }, done).filledSteps).toEqual([])
+    expect(after({ ...one, list: 'followedSteps' }).followedSteps).toEqual(['f:lift0'])
   })
   test('finishing makes a record and ties the job to it; removing the record unties it', () => {
     const q = quantitiesOf(job)

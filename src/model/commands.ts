@@ -2,10 +2,12 @@ import { CROPS } from '@/core/data'
 import type { Band } from '@/core/data'
 import type { Target } from '@/core/targets'
 import {
+  bagKey,
   bedKey,
   bedOf,
   jobKey,
   jobOf,
+  jobsOf,
   liveJob,
   PLACE_KEY,
   recordKey,
@@ -16,15 +18,21 @@ import {
 import { sameData } from './same'
 import type {
   AnyData,
+  Bag,
   Bed,
   BedSpec,
+  DressingLine,
   Fill,
+  InnerMix,
   Job,
   LimeSetting,
+  MixOrigin,
   MixRecord,
   Place,
   Plan,
+  Recipe,
   ShelfItem,
+  Version,
 } from './schemas'
 
 /** Every change a grower can make, as plain data. */
@@ -39,7 +47,9 @@ export type Command =
   | { type: 'job/companions'; jobId: string; cropIds: string[] }
   /** `field` names what was typed in: typing on in it undoes as one. A climate or a file is a step of its own. */
   | { type: 'place/set'; place: Place; field?: string }
-  | { type: 'job/planting'; jobId: string; change: Partial<Pick<Job, 'plantMonth' | 'plants'>> }
+  | { type: 'job/planting'; jobId: string; change: Partial<Pick<Job, 'plantMonth' | 'plants' | 'plantedOn'>> }
+  /** A step of filling or of the season, done or not. */
+  | { type: 'steps/set'; jobId: string; list: 'filledSteps' | 'followedSteps'; step: string; done: boolean }
   /** A band moved, or left to the crop again. */
   | { type: 'job/band'; jobId: string; target: Target; band: Band | null }
   | { type: 'job/archive'; jobId: string; archived: boolean }
@@ -59,8 +69,35 @@ export type Command =
   | { type: 'part/add'; jobId: string; materialId: string; twelfths: number }
   | { type: 'part/change'; jobId: string; materialId: string; by: number }
   | { type: 'part/remove'; jobId: string; materialId: string }
+  /** A finished mix becomes a part. */
+  | { type: 'mix/take'; jobId: string; mix: InnerMix; twelfths: number }
+  | { type: 'mix/origin'; jobId: string; mixId: string; origin: MixOrigin }
+  | { type: 'bag/set'; bag: Bag }
+  | { type: 'bag/remove'; bagId: string }
   | { type: 'mix/step'; jobId: string; step: Job['step'] }
   | { type: 'mix/lime'; jobId: string; lime: Partial<LimeSetting> }
+  | { type: 'dressing/set'; jobId: string; line: DressingLine }
+  | { type: 'dressing/remove'; jobId: string; dressingId: string }
+  /** The whole recipe at once: a next move, the finder's answer, a version, a starter. What was there is kept where it is not yet. */
+  | {
+      type: 'recipe/put'
+      jobId: string
+      recipe: Recipe
+      what: string
+      keep?: Version
+      versionId?: string | null
+    }
+  /** `beside`: it joins the others, the bench goes on from where it was. */
+  | { type: 'version/keep'; jobId: string; version: Version; beside?: boolean }
+  | {
+      type: 'version/edit'
+      jobId: string
+      versionId: string
+      change: Partial<Pick<Version, 'name' | 'note'>>
+    }
+  | { type: 'version/remove'; jobId: string; versionId: string }
+  /** A warning answered with a reason, or asked for again. */
+  | { type: 'warning/answer'; jobId: string; code: string; reason: string | null }
   | { type: 'tick/set'; jobId: string; batch: number; materialId: string; done: boolean }
   | { type: 'ticks/clear'; jobId: string }
   | { type: 'record/edit'; recordId: string; madeOn?: string; note?: string }
@@ -90,13 +127,43 @@ export const cropTargetPH = (cropId: string | null): number | null => {
 const CHANGES_MEASURES = new Set<Command['type']>([
   'fill/add',
   'fill/change',
-  'fill/spec',
   'fill/remove',
   'job/plan',
   'part/add',
   'part/change',
   'part/remove',
+  'dressing/set',
+  'dressing/remove',
+  'recipe/put',
 ])
+
+/** Whether a change of a bed alters what it takes; its name or what it stands on does not. */
+const changesAmount = (change: Partial<BedSpec>) =>
+  'vessel' in change || 'layers' in change || 'rootBalls' in change
+const changesMeasures = (command: Command) =>
+  command.type === 'fill/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
+
+/** Jobs under way that fill a bed too: marks made in them mean something else once it is changed. */
+const ticksElsewhere = (garden: Garden, bedId: string, change: Partial<BedSpec>, but?: string): Change[] =>
+  changesAmount(change)
+    ? jobsOf(garden)
+        .filter(
+          (j) =>
+            j.id !== but &&
+            j.recordId === null &&
+            j.ticks.length > 0 &&
+            j.fills.some((f) => f.bedId === bedId),
+        )
+        .map((j) => ({ key: jobKey(j.id), before: j, after: { ...j, ticks: [] } }))
+    : []
+
+/** As many as are kept: more would not be read back. The oldest go first. */
+const MOST_VERSIONS = 200
+const MOST_DRESSINGS = 20
+const MOST_PARTS = 40
+export const MOST_MIXES = 12
+const withVersion = (job: Job, version: Version): Version[] =>
+  [...job.versions, version].slice(-MOST_VERSIONS)
 
 const changedFill = (job: Job, fillId: string, change: (fill: Fill) => Fill): Job => ({
   ...job,
@@ -149,6 +216,7 @@ function nextJob(job: Job, command: Command): Job {
     case 'part/add':
       if (job.parts.some((p) => p.materialId === command.materialId))
         return nextJob(job, { ...command, type: 'part/change', by: command.twelfths })
+      if (job.parts.length >= MOST_PARTS) return job
       return { ...job, parts: [...job.parts, { materialId: command.materialId, twelfths: command.twelfths }] }
     case 'part/change':
       return {
@@ -159,8 +227,79 @@ function nextJob(job: Job, command: Command): Job {
           return twelfths > 0 ? [{ ...p, twelfths }] : []
         }),
       }
+    case 'mix/take':
+      if (job.mixes.length >= MOST_MIXES || job.parts.length >= MOST_PARTS) return job
+      return {
+        ...job,
+        mixes: [...job.mixes, command.mix],
+        parts: [...job.parts, { materialId: command.mix.id, twelfths: command.twelfths }],
+      }
+    case 'mix/origin':
+      return {
+        ...job,
+        mixes: job.mixes.map((m) => (m.id === command.mixId ? { ...m, origin: command.origin } : m)),
+      }
     case 'part/remove':
       return { ...job, parts: job.parts.filter((p) => p.materialId !== command.materialId) }
+    case 'dressing/set': {
+      if (
+        job.dressings.length >= MOST_DRESSINGS &&
+        !job.dressings.some((d) => d.dressingId === command.line.dressingId)
+      )
+        return job
+      const at = job.dressings.findIndex((d) => d.dressingId === command.line.dressingId)
+      return {
+        ...job,
+        dressings:
+          at === -1
+            ? [...job.dressings, command.line]
+            : job.dressings.map((d, i) => (i === at ? command.line : d)),
+      }
+    }
+    case 'dressing/remove':
+      return { ...job, dressings: job.dressings.filter((d) => d.dressingId !== command.dressingId) }
+    case 'recipe/put': {
+      const { parts, mixes, lime, dressings } = command.recipe
+      return {
+        ...job,
+        parts,
+        mixes,
+        lime,
+        dressings,
+        versions: command.keep ? withVersion(job, command.keep) : job.versions,
+        versionId: command.versionId === undefined ? job.versionId : command.versionId,
+      }
+    }
+    case 'version/keep':
+      return {
+        ...job,
+        versions: withVersion(job, command.version),
+        versionId: command.beside ? job.versionId : command.version.id,
+      }
+    case 'version/edit':
+      return {
+        ...job,
+        versions: job.versions.map((v) => (v.id === command.versionId ? { ...v, ...command.change } : v)),
+      }
+    case 'version/remove': {
+      const gone = job.versions.find((v) => v.id === command.versionId)
+      // What was made from it is now made from what it was made from.
+      const heir = gone?.from ?? null
+      return {
+        ...job,
+        versions: job.versions
+          .filter((v) => v !== gone)
+          .map((v) => (v.from === command.versionId ? { ...v, from: heir } : v)),
+        versionId: job.versionId === command.versionId ? heir : job.versionId,
+      }
+    }
+    case 'warning/answer': {
+      const rest = job.dismissed.filter((d) => d.code !== command.code)
+      return {
+        ...job,
+        dismissed: command.reason === null ? rest : [...rest, { code: command.code, reason: command.reason }],
+      }
+    }
     case 'tick/set': {
       const tick = tickOf(command.batch, command.materialId)
       const rest = job.ticks.filter((t) => t !== tick)
@@ -168,9 +307,21 @@ function nextJob(job: Job, command: Command): Job {
     }
     case 'ticks/clear':
       return { ...job, ticks: [] }
+    case 'steps/set': {
+      const rest = job[command.list].filter((s) => s !== command.step)
+      return { ...job, [command.list]: command.done ? [...rest, command.step] : rest }
+    }
     default:
       return job
   }
+}
+
+/** A finished mix that is no part any more goes with it. */
+function withoutUnused(job: Job): Job {
+  const used = new Set(job.parts.map((p) => p.materialId))
+  return job.mixes.every((m) => used.has(m.id))
+    ? job
+    : { ...job, mixes: job.mixes.filter((m) => used.has(m.id)) }
 }
 
 /**
@@ -185,7 +336,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       const bed = bedOf(garden, command.bedId)
       if (!bed) return []
       const after = { ...bed, ...command.change }
-      return sameData(bed, after) ? [] : [{ key: bedKey(bed.id), before: bed, after }]
+      if (sameData(bed, after)) return []
+      return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, command.change)]
     }
     case 'place/set': {
       const before = garden.get(PLACE_KEY) ?? null
@@ -251,6 +403,16 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       const before = garden.get(key) ?? null
       return sameData(before, command.item) ? [] : [{ key, before, after: command.item }]
     }
+    case 'bag/set': {
+      const key = bagKey(command.bag.id)
+      const before = garden.get(key) ?? null
+      return sameData(before, command.bag) ? [] : [{ key, before, after: command.bag }]
+    }
+    case 'bag/remove': {
+      const key = bagKey(command.bagId)
+      const before = garden.get(key)
+      return before ? [{ key, before, after: null }] : []
+    }
     case 'garden/import':
       return command.changes
         .map((c) => ({ key: c.key, before: garden.get(c.key) ?? null, after: c.after }))
@@ -260,17 +422,20 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (!job) return []
       // What is done to a bed is done to it as it is now, not as this job last saw it.
       const now = command.type === 'fill/spec' ? liveJob(garden, job) : job
-      const next = nextJob(now, command)
+      const next = withoutUnused(nextJob(now, command))
       if (sameData(now, next)) return []
-      const after =
-        CHANGES_MEASURES.has(command.type) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
+      const after = changesMeasures(command) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
       const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
       if (command.type === 'fill/add' && command.bed)
         changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })
       if (command.type === 'fill/spec') {
         const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
         const bed = bedId ? bedOf(garden, bedId) : undefined
-        if (bed) changes.push({ key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } })
+        if (bed)
+          changes.push(
+            { key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } },
+            ...ticksElsewhere(garden, bed.id, command.change, job.id),
+          )
       }
       return changes
     }
@@ -284,8 +449,10 @@ export function mergeKeyOf(command: Command): string | null {
     case 'job/note':
     case 'job/plan':
     case 'job/planting':
-    case 'mix/lime':
       return `${command.type} ${command.jobId}`
+    case 'mix/lime':
+      // Typing on is one step; another way of giving lime is a step of its own.
+      return command.lime.mode === undefined ? `${command.type} ${command.jobId}` : null
     case 'place/set':
       return command.field === undefined ? null : `${command.type} ${command.field}`
     case 'job/band':
@@ -295,6 +462,10 @@ export function mergeKeyOf(command: Command): string | null {
     case 'fill/change':
     case 'fill/spec':
       return `${command.type} ${command.jobId} ${command.fillId}`
+    case 'dressing/set':
+      return `${command.type} ${command.jobId} ${command.line.dressingId}`
+    case 'version/edit':
+      return `${command.type} ${command.jobId} ${command.versionId}`
     case 'record/edit':
       return `${command.type} ${command.recordId}`
     case 'shelf/set':

@@ -1,4 +1,4 @@
-import type { AnyData, Bed, Fill, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
+import type { AnyData, Bag, Bed, Fill, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
 
 /** Everything a garden holds, by storage key. Values are never changed in place. */
 export type Garden = ReadonlyMap<string, AnyData>
@@ -7,6 +7,7 @@ export const bedKey = (id: string) => `bed/${id}`
 export const jobKey = (id: string) => `job/${id}`
 export const recordKey = (id: string) => `record/${id}`
 export const shelfKey = (materialId: string) => `shelf/${materialId}`
+export const bagKey = (id: string) => `bag/${id}`
 export const SETTINGS_KEY = 'settings'
 export const PLACE_KEY = 'place'
 /** Where the garden is; undefined until somebody says. */
@@ -31,6 +32,10 @@ export const bedsOf = (garden: Garden) =>
     (a, b) =>
       a.name.localeCompare(b.name) || a.createdAt.localeCompare(b.createdAt) || a.id.localeCompare(b.id),
   )
+
+/** By name. */
+export const bagsOf = (garden: Garden) =>
+  listOf<Bag>(garden, 'bag/').sort((a, b) => a.name.localeCompare(b.name) || a.id.localeCompare(b.id))
 
 /** Newest first. */
 export const jobsOf = (garden: Garden) =>

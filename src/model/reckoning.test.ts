@@ -1,10 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { readEnvelope, writeEnvelope } from '@/storage/envelope'
-import { batchCards, limeTotals, nextStation, shoppingList } from './batchCard'
+import { batchCards, doseTotals, shoppingList } from './batchCard'
+import { isOver, nextStation } from './stations'
 import { tickOf } from './commands'
 import { jobsOf, recordsOf, shelfKey, startingFill, startingJob, startingSpec } from './garden'
-import { evaluateJob, limeGramsPerLitre, materialById, quantitiesOf } from './reckoning'
+import { evaluateJob, limeGramsPerLitre, quantitiesOf } from './reckoning'
+import { materialById } from './tables'
 import { sameData } from './same'
 import { kindOfKey, type Job } from './schemas'
 
@@ -96,16 +98,16 @@ describe('batch cards and shopping', () => {
       'lime_calcitic',
       'lime_dolomitic',
     ])
-    const grams = cards.flatMap((c) => c.lines).reduce((s, l) => s + (l.kind === 'lime' ? l.grams : 0), 0)
+    const grams = cards.flatMap((c) => c.lines).reduce((s, l) => s + (l.kind === 'dose' ? l.grams : 0), 0)
     expect(grams).toBeCloseTo(
-      limeTotals(job, q).reduce((s, l) => s + l.grams, 0),
+      doseTotals(job, q).reduce((s, l) => s + l.grams, 0),
       6,
     )
     expect(grams).toBeCloseTo(q.limeGramsPerLitre * q.plan.blendLitres, 6)
   })
   test('all one lime is one line', () => {
     const cards = batchCards({ ...job, lime: { ...job.lime, dolomiteShare: 1 } }, q)
-    expect(cards[0]!.lines.filter((l) => l.kind === 'lime').map((l) => l.id)).toEqual(['lime_dolomitic'])
+    expect(cards[0]!.lines.filter((l) => l.kind === 'dose').map((l) => l.id)).toEqual(['lime_dolomitic'])
   })
   test('shopping uses the shelf first and a common pack where none is known', () => {
     const item = {
@@ -130,9 +132,13 @@ describe('batch cards and shopping', () => {
     const cards = batchCards(job, q)
     const ticks = cards.flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id)))
     expect(nextStation({ ...job, ticks: ticks.slice(0, 1) })).toBe('make')
-    expect(nextStation({ ...job, ticks })).toBe('record')
-    expect(nextStation({ ...job, recordId: 'r' })).toBe('record')
-    expect(nextStation({ ...job, ticks, plan: { ...job.plan, bucket: -1 } })).toBe('mix')
+    expect(nextStation({ ...job, ticks })).toBe('make')
+    expect(nextStation({ ...job, recordId: 'r' })).toBe('filling')
+    const planted = { ...job, recordId: 'r', plantedOn: '2026-05-20' }
+    expect(nextStation(planted)).toBe('season')
+    expect(
+      [planted, { ...planted, followedSteps: ['look-back'] }, { ...empty, archived: true }].map(isOver),
+    ).toEqual([false, true, true])
   })
 })
 
@@ -146,7 +152,7 @@ describe('the demo garden', () => {
     const years = new Set(recordsOf(garden).map((r) => r.madeOn.slice(0, 4)))
     expect(years.size).toBeGreaterThanOrEqual(2)
     const stations = new Set(jobsOf(garden).map(nextStation))
-    for (const s of ['mix', 'buy', 'make', 'record'] as const) expect(stations).toContain(s)
+    for (const s of ['mix', 'buy', 'make', 'season'] as const) expect(stations).toContain(s)
   })
   test('is the same every time', () => expect(sameData([...garden], [...demoGarden()])).toBe(true))
   test('tells a story that its figures bear out: the 2026 peppers had more air and less weight', () => {

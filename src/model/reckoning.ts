@@ -1,5 +1,5 @@
 import { limeForTarget, type LimeChoice } from '@/core/chemistry'
-import { CROPS, LIMES, MATERIALS, type Material } from '@/core/data'
+import { CROPS, LIMES } from '@/core/data'
 import {
   evaluate,
   FULL_EFFORT,
@@ -8,38 +8,29 @@ import {
   type Evaluation,
   type MixInContainer,
 } from '@/core/evaluate'
-import { fillPlan, LAYERS, plantsIn, type FillPlan, type FillerLayer } from '@/core/filling'
+import { cropFit, fillPlan, LAYERS, type FillPlan, type FillerLayer } from '@/core/filling'
 import { wallArea, type Container } from '@/core/geometry'
 import type { Growing } from '@/core/growing'
-import { EASY_WATER, targetsFor, type Target, type Targets } from '@/core/targets'
-import { blend, prepareMaterial, type BlendPart, type PreparedMaterial } from '@/core/mixing'
+import { targetsFor, type Target, type Targets } from '@/core/targets'
+import { blend, type FlatRecipe } from '@/core/mixing'
+import { acidDosesOf, type DressingDose } from '@/core/nutrients'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { planBatches, type BatchPlan } from '@/core/batch'
 import type { Problem } from '@/core/problems'
 import { leadFill } from './garden'
-import type { BedSpec, Fill, Job, LimeSetting, Place, Vessel } from './schemas'
-
-const prepared = new Map<string, PreparedMaterial>()
-
-export const materialById = (id: string): Material | undefined => MATERIALS.find((m) => m.id === id)
-
-/** A material ready for blending, worked out once for each. */
-export function preparedMaterial(id: string): PreparedMaterial | undefined {
-  let found = prepared.get(id)
-  if (!found) {
-    const material = materialById(id)
-    if (!material) return undefined
-    found = prepareMaterial(material)
-    prepared.set(id, found)
-  }
-  return found
-}
+import { broughtBy, flatOf, type Amount, type Brought } from './innerMix'
+import { preparedMaterial } from './prepared'
+import { dressingById } from './dressingTable'
+import type { BedSpec, DressingLine, Fill, InnerMix, Job, LimeSetting, Place, Vessel } from './schemas'
 
 export const containerOf = (vessel: Vessel): Container => ({
   shape: vessel.shape,
   headspace: vessel.headspace,
   base: vessel.base,
 })
+
+/** More than this of anything given by weight is a slip, g per litre. */
+const MOST_DOSE = 60
 
 /** Most alike believed in one line: beyond it a slip is likelier. */
 const MOST_ALIKE = 5000
@@ -67,22 +58,32 @@ const bottomLayers = (layers: readonly FillerLayer[]): BottomLayer[] =>
     return prepared && thickness > 0 ? [{ thickness, parts: [{ material: prepared, parts: 1 }] }] : []
   })
 
-export function limeChoice(setting: LimeSetting): LimeChoice[] {
+/** Ground limestone and dolomite by the share of the second. */
+export function limesBy(dolomiteShare: number): LimeChoice[] {
   const byId = (id: string) => LIMES.find((l) => l.id === id)!
   return [
-    { lime: byId('lime_calcitic'), share: 1 - setting.dolomiteShare },
-    { lime: byId('lime_dolomitic'), share: setting.dolomiteShare },
+    { lime: byId('lime_calcitic'), share: 1 - dolomiteShare },
+    { lime: byId('lime_dolomitic'), share: dolomiteShare },
   ]
 }
+export const limeChoice = (setting: LimeSetting): LimeChoice[] => limesBy(setting.dolomiteShare)
 
-function blendParts(parts: { materialId: string; amount: number }[]): Outcome<BlendPart[]> {
-  const list: BlendPart[] = []
-  for (const part of parts) {
-    const material = preparedMaterial(part.materialId)
-    if (!material) return fail({ code: 'unknown-material', material: part.materialId })
-    list.push({ material, parts: part.amount })
+/** A recipe's dressings, and those its finished mixes bring, as the core takes them. Errors: a dressing nobody knows, a dose below nought. */
+export function dosesOf(lines: readonly DressingLine[], brought?: Brought): Outcome<DressingDose[]> {
+  const doses: DressingDose[] = (brought?.dressings ?? []).flatMap(({ dressingId, gramsPerLitre }) => {
+    const dressing = dressingById(dressingId)
+    return dressing ? [{ dressing, gramsPerLitre, place: { kind: 'throughout' as const } }] : []
+  })
+  for (const { dressingId, gramsPerLitre, place } of lines) {
+    const dressing = dressingById(dressingId)
+    if (!dressing) return fail({ code: 'unknown-dressing', dressing: dressingId })
+    if (!(gramsPerLitre >= 0))
+      return fail({ code: 'amount-negative', field: dressingId, value: gramsPerLitre })
+    if (gramsPerLitre > MOST_DOSE)
+      return fail({ code: 'size-too-large', field: dressingId, value: gramsPerLitre, limit: MOST_DOSE })
+    doses.push({ dressing, gramsPerLitre, place })
   }
-  return succeed(list)
+  return succeed(doses)
 }
 
 /** Weight of an empty container, kg for each square metre of its sides. Source: our assumption by usual wall thickness. */
@@ -100,11 +101,10 @@ function growingOf(job: Job, place: Place | undefined): Growing | undefined {
   if (!crop) return undefined
   const { spec } = leadFill(job)
   const plan = planOfFill({ spec, sunkBy: null })
-  const room = plan.ok ? plantsIn(crop, plan.value.space, plan.value.surface).count : 1
   const sides = plan.ok ? wallArea(spec.vessel.shape, plan.value.mixHeight) / 10_000 : 0
   return {
     crop,
-    plants: Math.max(1, job.plants ?? room),
+    plants: plan.ok ? cropFit(crop, plan.value, job.plants).plants : 1,
     plantingMonth: job.plantMonth ?? undefined,
     climate: place && { latitude: place.latitude, elevation: place.elevation, months: place.months },
     wallKind: spec.wall === 'fabric' || spec.wall === 'terracotta' ? spec.wall : 'closed',
@@ -116,13 +116,17 @@ function growingOf(job: Job, place: Place | undefined): Growing | undefined {
 /** A job's mix as the core takes it. `amounts` stands in for the recipe when judging what was really measured. */
 export function inputOfJob(
   job: Job,
-  amounts = job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })),
+  amounts: readonly Amount[] = job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })),
   place?: Place,
 ): Outcome<MixInContainer> {
-  const parts = blendParts(amounts)
-  if (!parts.ok) return parts
+  const flat = flatOf(job, amounts)
+  if (!flat.ok) return flat
+  const brought = broughtBy(job, flat.value, amounts)
   const grams = limeGramsPerLitre(job)
   if (!grams.ok) return grams
+  const lime = grams.value + brought.lime
+  const doses = dosesOf(job.dressings, brought)
+  if (!doses.ok) return doses
   const { spec } = leadFill(job)
   const filled = planOfFill({ spec, sunkBy: null })
   if (!filled.ok) return filled
@@ -130,9 +134,10 @@ export function inputOfJob(
     {
       container: containerOf(spec.vessel),
       bottomLayers: bottomLayers(spec.layers),
-      parts: parts.value,
-      limes: limeChoice(job.lime),
-      limeGramsPerLitre: grams.value,
+      parts: flat.value.parts,
+      limes: limeChoice(limeTogether(job.lime, grams.value, brought)),
+      limeGramsPerLitre: lime,
+      dressings: doses.value,
       growing: growingOf(job, place),
     },
     ...grams.notes,
@@ -142,19 +147,34 @@ export function inputOfJob(
 /** As finely as a screen shows; later years are not on any screen yet. */
 const ON_SCREEN: Effort = { ...FULL_EFFORT, years: [] }
 
+/** With its later years too: for what can wait until the hand rests. */
+export function evaluateLater(job: Job, place?: Place): Outcome<Evaluation> {
+  const input = inputOfJob(job, undefined, place)
+  return input.ok ? evaluate(input.value, { slices: 60, years: [1, 2, 3] }) : input
+}
+
 /** The mix of a job in its container. */
-export function evaluateJob(
-  job: Job,
-  amounts?: { materialId: string; amount: number }[],
-  place?: Place,
-): Outcome<Evaluation> {
-  const input = inputOfJob(job, amounts, place)
+export function evaluateJob(job: Job, amounts?: readonly Amount[], place?: Place): Outcome<Evaluation> {
+  return evaluateInput(inputOfJob(job, amounts, place))
+}
+
+/** As finely as a screen shows, from what `inputOfJob` has. */
+export function evaluateInput(input: Outcome<MixInContainer>): Outcome<Evaluation> {
   if (!input.ok) return input
   const answer = evaluate(input.value, ON_SCREEN)
   return answer.ok ? succeed(answer.value, ...answer.notes, ...input.notes) : answer
 }
 
-/** Lime for the recipe by its setting, g per litre of blended mix. */
+/** Own lime and that of finished mixes, as one choice of limes by weight. */
+const limeTogether = (own: LimeSetting, grams: number, brought: Brought): LimeSetting => ({
+  ...own,
+  dolomiteShare:
+    brought.lime > 0
+      ? Math.min(1, (grams * own.dolomiteShare + brought.dolomite) / (grams + brought.lime))
+      : own.dolomiteShare,
+})
+
+/** Lime to add to the recipe by its setting, beside what its finished mixes bring, g per litre of blended mix. */
 export function limeGramsPerLitre(job: Job): Outcome<number> {
   const { lime } = job
   if (lime.mode === 'none') return succeed(0)
@@ -170,15 +190,51 @@ export function limeGramsPerLitre(job: Job): Outcome<number> {
       })
     return succeed(lime.gramsPerLitre)
   }
-  const parts = blendParts(job.parts.map((p) => ({ materialId: p.materialId, amount: p.twelfths })))
-  if (!parts.ok) return parts
-  const mixed = blend(parts.value)
+  const flat = flatOf(job)
+  if (!flat.ok) return flat
+  const mixed = blend(flat.value.parts)
   if (!mixed.ok) return mixed
-  const plan = limeForTarget(mixed.value, limeChoice(lime), lime.target)
-  return plan.ok ? succeed(plan.value.gramsPerLitre, ...plan.notes) : plan
+  const brought = broughtBy(job, flat.value)
+  const doses = dosesOf(job.dressings, brought)
+  if (!doses.ok) return doses
+  const filled = planOfFill({ spec: leadFill(job).spec, sunkBy: null })
+  const depth = filled.ok ? filled.value.mixHeight - filled.value.floor : 1
+  const acids = acidDosesOf(doses.value, depth)
+  const plan = limeForTarget(mixed.value, limeChoice(lime), lime.target, undefined, undefined, acids)
+  // What a finished mix brings counts towards it; nothing takes it out again.
+  return plan.ok ? succeed(Math.max(0, plan.value.gramsPerLitre - brought.lime), ...plan.notes) : plan
+}
+
+/** Mix a job asks for, settling counted in, whatever it is made of, litres; null while a bed or its number is wrong. */
+export function mixWanted(job: Job): number | null {
+  let inPlace = 0
+  for (const fill of job.fills) {
+    const one = planOfFill(fill)
+    if (!one.ok || countProblem(fill.count)) return null
+    inPlace += one.value.net * fill.count
+  }
+  return inPlace * (1 + job.plan.settling)
+}
+
+/** Of the lime an evaluation counts, what is to be added: the rest is in finished mixes already. g per litre of blended mix. */
+export function ownLime(evaluation: Evaluation, job: Job, flat?: FlatRecipe): number {
+  if (job.mixes.length === 0) return evaluation.lime.gramsPerLitre
+  const all = flat ? succeed(flat) : flatOf(job)
+  return all.ok
+    ? Math.max(0, evaluation.lime.gramsPerLitre - broughtBy(job, all.value).lime)
+    : evaluation.lime.gramsPerLitre
+}
+
+/** A finished mix that is made before the mix it goes into. */
+export interface MadeFirst {
+  mix: InnerMix
+  litres: number
+  plan: BatchPlan
 }
 
 export interface Quantities {
+  /** Finished mixes to make before anything else, in the order of the recipe. */
+  first: MadeFirst[]
   /** What one container of each fill takes, in the order of the job. */
   fills: FillPlan[]
   /** Mix in place in all containers, litres. */
@@ -186,11 +242,26 @@ export interface Quantities {
   /** Blended mix to make, with what watering-in settles, litres. */
   toBlend: number
   plan: BatchPlan
-  /** Lime for one litre of blend, g. */
+  /** Lime to add to one litre of blend, g: what finished mixes bring is in them. */
   limeGramsPerLitre: number
+  /** Lost in the last stirring, as a share of what is measured then. */
+  lossHere: number
   /** The mix as it will be measured, rounding included. */
   asMeasured: Evaluation
   asWritten: Evaluation
+}
+
+/** Batches of a finished mix that give so many litres of it. Errors: those of `flatOf` and `planBatches`. */
+function planMix(mix: InnerMix, wanted: number, { bucket, vessel }: Job['plan']): Outcome<BatchPlan> {
+  const flat = flatOf({ parts: mix.parts, mixes: [] })
+  if (!flat.ok) return flat
+  return planBatches({
+    parts: mix.parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
+    blendingLoss: flat.value.lossHere,
+    wanted,
+    bucket,
+    vessel,
+  })
 }
 
 /** Everything from one container's answer to all the buckets of a job. */
@@ -213,14 +284,24 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
     return fail({ code: 'size-too-large', field: 'settling', value: job.plan.settling, limit: 0.5 })
   if (!(inPlace > 0)) return fail({ code: 'size-not-positive', field: 'wanted', value: inPlace })
   const toBlend = inPlace * (1 + job.plan.settling)
+  const flat = flatOf(job)
+  if (!flat.ok) return flat
   const plan = planBatches({
     parts: job.parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
-    blendingLoss: written.value.blend.blendingLoss,
+    blendingLoss: flat.value.lossHere,
     wanted: toBlend,
     bucket: job.plan.bucket,
     vessel: job.plan.vessel,
   })
   if (!plan.ok) return plan
+  const first: MadeFirst[] = []
+  for (const mix of job.mixes) {
+    const total = plan.value.totals.find((t) => t.id === mix.id)
+    if (mix.origin.kind !== 'made' || !total) continue
+    const made = planMix(mix, total.litres, job.plan)
+    if (!made.ok) return made
+    first.push({ mix, litres: total.litres, plan: made.value })
+  }
   const asMeasured = evaluateJob(
     job,
     plan.value.totals.map((t) => ({ materialId: t.id, amount: t.twelfths })),
@@ -228,11 +309,13 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   if (!asMeasured.ok) return asMeasured
   return succeed(
     {
+      first,
       fills,
       inPlace,
       toBlend,
       plan: plan.value,
-      limeGramsPerLitre: written.value.lime.gramsPerLitre,
+      limeGramsPerLitre: ownLime(written.value, job, flat.value),
+      lossHere: 1 - plan.value.blendLitres / plan.value.totals.reduce((s, t) => s + t.litres, 0),
       asMeasured: asMeasured.value,
       asWritten: written.value,
     },
@@ -254,13 +337,14 @@ export function targetsOfJob(job: Job, place?: Place): Targets {
   })
 }
 
-/** The bands of a job by name; easy water falls back to that of pots. */
+/** The bands of a job by name; a bed open to soil is not held to the easy water of pots. */
 export function bandsOf(targets: Targets) {
   const band = (target: Target) => targets.bands.find((b) => b.target === target)?.band
   return {
     airFilledPorosity: band('airFilledPorosity')!,
     pH: band('pH')!,
-    easilyAvailableWater: band('easilyAvailableWater') ?? EASY_WATER,
+    easilyAvailableWater: band('easilyAvailableWater') ?? null,
+    electricalConductivity: band('electricalConductivity') ?? null,
     drainedWeight: band('drainedWeight') ?? null,
     daysBetweenWaterings: band('daysBetweenWaterings') ?? null,
   }

@@ -1,7 +1,17 @@
-import { limeTotals } from './batchCard'
+import { doseTotals } from './batchCard'
 import { leadFill } from './garden'
-import { materialById, type Quantities } from './reckoning'
+import { type Quantities } from './reckoning'
+import { mixIn } from './innerMix'
+import { materialById } from './tables'
 import type { Job, MixRecord } from './schemas'
+
+/** A finished mix is written down with what is in it: it may be gone when the record is read. */
+function measuredName(job: Job, id: string): string {
+  const mix = mixIn(job, id)
+  if (!mix) return materialById(id)?.name ?? id
+  const inside = mix.parts.map((p) => materialById(p.materialId)?.name ?? p.materialId).join(', ')
+  return `${mix.name} (${inside})`.slice(0, 200)
+}
 
 /** A job's mix as it was made on a day: what was measured and what is expected of it, complete in itself. */
 export function recordFrom(
@@ -13,6 +23,7 @@ export function recordFrom(
   jobName: string,
 ): MixRecord {
   const { asMeasured, plan } = quantities
+  const doses = doseTotals(job, quantities)
   return {
     id,
     jobId: job.id,
@@ -28,18 +39,17 @@ export function recordFrom(
     })),
     measured: plan.totals.map((t) => ({
       materialId: t.id,
-      materialName: materialById(t.id)?.name ?? t.id,
+      materialName: measuredName(job, t.id),
       twelfths: t.twelfths,
       litres: t.litres,
     })),
     bucket: job.plan.bucket,
     batchCount: plan.batches.length,
     blendLitres: plan.blendLitres,
-    limes: limeTotals(job, quantities).map((l) => ({
-      limeId: l.lime.id,
-      limeName: l.lime.name,
-      grams: l.grams,
-    })),
+    limes: doses.filter((d) => d.isLime).map((d) => ({ limeId: d.id, limeName: d.name, grams: d.grams })),
+    dressings: doses
+      .filter((d) => !d.isLime)
+      .map((d) => ({ dressingId: d.id, dressingName: d.name, grams: d.grams, place: d.place })),
     predicted: {
       airFilledPorosity: asMeasured.mix.airFilledPorosity,
       easilyAvailableWater: asMeasured.mix.easilyAvailableWater,

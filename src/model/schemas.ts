@@ -121,6 +121,64 @@ export const limeSettingSchema = z.object({
   dolomiteShare: z.number().min(0).max(1),
 })
 
+export const dressingPlaceSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('throughout') }),
+  /** Into the top so many cm at filling. */
+  z.object({ kind: z.literal('top'), depth: number }),
+  /** Not yet: put on so many days after planting. */
+  z.object({ kind: z.literal('heldBack'), from: number }),
+])
+
+/** Fertilizer, meal, acidifier and the like, g per litre of the mix it goes into. Lime is a matter of its own. */
+export const dressingLineSchema = z.object({
+  dressingId: id,
+  gramsPerLitre: number,
+  place: dressingPlaceSchema,
+  /** Share of the mix that gets it; the rest stays without, for seed or rest. */
+  share: z.number().gt(0).max(1),
+})
+
+/** How a finished mix comes to hand: made for this job, ready already, or bought in bags. */
+export const mixOriginSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('made') }),
+  z.object({ kind: z.literal('ready') }),
+  /** Litres in a bag and its price; null where unknown. */
+  z.object({ kind: z.literal('bag'), litres: z.number().positive(), price: z.number().min(0).nullable() }),
+])
+
+/**
+ * A finished mix that goes into another, as a part of it: complete in itself and of materials only, so that nothing done to the
+ * mix it was taken from changes it. Parts name it by its id.
+ */
+export const innerMixSchema = z.object({
+  id: id.regex(/^mix:/),
+  name: text(120),
+  parts: z.array(partSchema).min(1).max(40),
+  /** Stirred into it when it was made, g per litre of it. */
+  lime: z.object({ gramsPerLitre: z.number().min(0), dolomiteShare: z.number().min(0).max(1) }),
+  dressings: z.array(z.object({ dressingId: id, gramsPerLitre: z.number().min(0) })).max(20),
+  origin: mixOriginSchema,
+})
+
+/** What makes a mix, whatever it is for. */
+export const recipeSchema = z.object({
+  parts: z.array(partSchema).max(40),
+  /** Finished mixes among its parts. */
+  mixes: z.array(innerMixSchema).max(12),
+  lime: limeSettingSchema,
+  dressings: z.array(dressingLineSchema).max(20),
+})
+
+/** A recipe as it was kept. */
+export const versionSchema = recipeSchema.extend({
+  id,
+  name: text(120),
+  note: text(2000),
+  at: z.iso.datetime(),
+  /** The version it was made from. */
+  from: id.nullable(),
+})
+
 export const planSchema = z.object({
   /** Litres. */
   bucket: number,
@@ -147,9 +205,23 @@ export const jobSchema = z.object({
   plants: z.number().nullable(),
   /** Bands the grower has moved. */
   bands: z.partialRecord(z.enum(TARGETS), z.object({ low: number, high: number })),
+  /** Steps of filling that are done, as "fill:step". */
+  filledSteps: z.array(z.string().max(120)).max(4000),
+  /** The day it was planted or sown; null until then. */
+  plantedOn: z.iso.date().nullable(),
+  /** What the season asked for and was done. */
+  followedSteps: z.array(z.string().max(120)).max(400),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   parts: z.array(partSchema).max(40),
+  mixes: z.array(innerMixSchema).max(12),
+  dressings: z.array(dressingLineSchema).max(20),
+  /** Recipes kept on the way, oldest first. */
+  versions: z.array(versionSchema).max(200),
+  /** The kept one that the bench began from. */
+  versionId: id.nullable(),
+  /** Warnings the grower has answered, by what they warn of. */
+  dismissed: z.array(z.object({ code: text(80), reason: text(500) })).max(80),
   /** Size of one press of plus or minus. */
   step: z.enum(['whole', 'half', 'third', 'quarter']),
   lime: limeSettingSchema,
@@ -179,6 +251,10 @@ export const recordSchema = z.object({
   batchCount: z.int(),
   blendLitres: number,
   limes: z.array(z.object({ limeId: id, limeName: text(200), grams: number })),
+  /** Dressings over all batches, with where they went. */
+  dressings: z.array(
+    z.object({ dressingId: id, dressingName: text(200), grams: number, place: dressingPlaceSchema }),
+  ),
   /** What was expected of it on the day, for holding against what was found. */
   predicted: z.object({
     airFilledPorosity: number,
@@ -206,6 +282,22 @@ export const shelfItemSchema = z.object({
   stock: z.number().min(0),
 })
 
+/** A bagged mix as its label describes it. */
+export const bagSchema = z.object({
+  id,
+  name: text(120),
+  createdAt: z.iso.datetime(),
+  litres: number,
+  /** Of one bag; null where unknown. */
+  price: number.nullable(),
+  /** In the order of the label; the share where it says one, fraction of the volume. */
+  ingredients: z.array(z.object({ materialId: id, share: number.nullable() })).max(12),
+  /** As printed; null where it says none. */
+  pH: number.nullable(),
+  /** Fertilizer it says is in it, g per litre (kg per cubic metre). */
+  feed: z.object({ dressingId: id, gramsPerLitre: number }).nullable(),
+})
+
 export const WINDS = ['sheltered', 'open', 'exposed'] as const
 
 /** Where the garden is, and how it is looked after. */
@@ -221,6 +313,8 @@ export const placeSchema = z.object({
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),
+  /** The coldest night of most winters, C; null where it is reckoned from the months. */
+  coldestNight: number.nullable(),
 })
 
 export const settingsSchema = z.object({
@@ -229,6 +323,7 @@ export const settingsSchema = z.object({
 })
 
 export const SCHEMAS = {
+  bag: bagSchema,
   bed: bedSchema,
   job: jobSchema,
   place: placeSchema,
@@ -239,10 +334,11 @@ export const SCHEMAS = {
 
 /** Version each kind of record is written with today. Raise it together with a migration. */
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
+  bag: 1,
   bed: 1,
-  job: 2,
-  place: 1,
-  record: 2,
+  job: 5,
+  place: 2,
+  record: 3,
   shelf: 1,
   settings: 1,
 }
@@ -256,12 +352,20 @@ export type Fill = z.infer<typeof fillSchema>
 export type Place = z.infer<typeof placeSchema>
 export type Part = z.infer<typeof partSchema>
 export type LimeSetting = z.infer<typeof limeSettingSchema>
+export type DressingLine = z.infer<typeof dressingLineSchema>
+export type DressingPlace = z.infer<typeof dressingPlaceSchema>
+export type InnerMix = z.infer<typeof innerMixSchema>
+export type MixOrigin = InnerMix['origin']
+export type Bag = z.infer<typeof bagSchema>
+export type Recipe = z.infer<typeof recipeSchema>
+export type Version = z.infer<typeof versionSchema>
 export type Plan = z.infer<typeof planSchema>
 export type Job = z.infer<typeof jobSchema>
 export type MixRecord = z.infer<typeof recordSchema>
 export type ShelfItem = z.infer<typeof shelfItemSchema>
 export type Settings = z.infer<typeof settingsSchema>
 export interface DataOf {
+  bag: Bag
   bed: Bed
   job: Job
   place: Place
@@ -274,6 +378,6 @@ export type AnyData = DataOf[Kind]
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place') return key
-  const kind = /^(bed|job|record|shelf)\/.+/.exec(key)?.[1]
+  const kind = /^(bag|bed|job|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

@@ -1,4 +1,4 @@
-import type { Bed, BedSpec, Fill, Job, Place, Vessel, VesselKind } from './schemas'
+import type { Bag, Bed, BedSpec, Fill, Job, Place, Vessel, VesselKind } from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   roundPot: {
@@ -114,8 +114,16 @@ export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
     plantMonth: null,
     plants: null,
     bands: {},
+    filledSteps: [],
+    plantedOn: null,
+    followedSteps: [],
     archived: false,
     parts: [],
+    mixes: [],
+    dressings: [],
+    versions: [],
+    versionId: null,
+    dismissed: [],
     step: 'whole',
     lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
     plan: { ...STARTING_PLAN },
@@ -133,8 +141,23 @@ export const nextYearsJob = (job: Job, id: string, createdAt: string): Job => ({
   name: job.name.replace(/\b(19|20)\d\d\b/, (year) => String(Number(year) + 1)),
   archived: false,
   ticks: [],
+  filledSteps: [],
+  plantedOn: null,
+  followedSteps: [],
   note: '',
   recordId: null,
+})
+
+/** A bagged mix nothing is known of yet. */
+export const startingBag = (id: string, createdAt: string): Bag => ({
+  id,
+  name: '',
+  createdAt,
+  litres: 50,
+  price: null,
+  ingredients: [],
+  pH: null,
+  feed: null,
 })
 
 /** A place of a known climate, with soft water and somebody who waters every day: all of it the grower's to change. */
@@ -152,4 +175,9 @@ export const startingPlace = (climate: {
   waterEc: 0.3,
   waterEvery: 1,
   wind: 'open',
+  coldestNight: null,
 })
+
+/** Beds that are part of the ground: nobody lifts them. */
+export const onGround = (kind: VesselKind | undefined): boolean =>
+  kind === 'raisedBed' || kind === 'freeBed' || kind === 'heapedBed'

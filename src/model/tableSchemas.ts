@@ -112,6 +112,22 @@ export const cropSchema = z.strictObject({
   }),
 })
 
+export const seasonSchema = z
+  .strictObject({
+    crop: z.string(),
+    temperature: z.strictObject({
+      least: z.number(),
+      low: z.number(),
+      high: z.number(),
+      most: z.number(),
+      source,
+      kind,
+    }),
+    leastNight: z.strictObject({ value: z.number(), source, kind }).nullable(),
+    standsTo: propertySchema.nullable(),
+  })
+  .refine(({ temperature: t }) => t.least < t.low && t.low < t.high && t.high < t.most, 'temperatures rise')
+
 const rated = { ratePerDay: positive, q10: positive, fraction }
 export const dressingSchema = z
   .strictObject({
@@ -173,6 +189,7 @@ export const sourcesSchema = z.record(
 export const TABLES = {
   'materials.json': z.array(materialSchema),
   'crops.json': z.array(cropSchema),
+  'seasons.json': z.array(seasonSchema),
   'limes.json': z.array(dressingSchema),
   'dressings.json': z.array(dressingSchema),
   'sources.json': sourcesSchema,

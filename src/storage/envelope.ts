@@ -4,7 +4,7 @@ import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
 export const envelopeSchema = z.object({
-  kind: z.enum(['bed', 'job', 'place', 'record', 'shelf', 'settings']),
+  kind: z.enum(['bag', 'bed', 'job', 'place', 'record', 'shelf', 'settings']),
   schemaVersion: z.int().min(1),
   /** Counts the writes of this key, so that a tab can tell that another one wrote in between. */
   revision: z.int().min(0),

@@ -7,6 +7,11 @@ import { exportFile, previewImport } from './exportFile'
 import { foragePort } from './forage'
 import { localLock, memoryPort } from './memory'
 import jobV1 from './migrations/job.v1.json'
+import jobV2 from './migrations/job.v2.json'
+import jobV3 from './migrations/job.v3.json'
+import jobV4 from './migrations/job.v4.json'
+import recordV2 from './migrations/record.v2.json'
+import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
 import { openGarden } from './openGarden'
 import { createSaver, type Conflict, type SaveStatus } from './saver'
@@ -21,6 +26,9 @@ const job: Job = {
 const KEY = jobKey('j')
 const stored = (data: AnyData = job, revision = 1): Envelope =>
   writeEnvelope(KEY, data, revision, NOW.toISOString())
+
+/** What a job of today has that older ones had not. */
+const FRESH = { mixes: [], dressings: [], versions: [], versionId: null, dismissed: [] }
 
 describe('reading a record', () => {
   test('gives back what was written', () => {
@@ -65,13 +73,41 @@ describe('reading a record', () => {
     for (const [key, value] of Object.entries(jobV1.data))
       if (key !== 'vessel') expect(rest).toMatchObject({ [key]: value })
     const record = readEnvelope('record/made-peppers-26', recordV1)
-    expect(record.ok && record.data).toEqual({ ...recordV1.data, filled: [] })
+    expect(record.ok && record.data).toEqual({ ...recordV1.data, filled: [], dressings: [] })
     const broken = readEnvelope('job/peppers-27', { ...jobV1, data: { ...jobV1.data, vessel: 'pot' } })
     expect(!broken.ok && broken.why).toMatchObject({ code: 'broken', where: 'version 1.vessel' })
   })
+  test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {
+    const old = readEnvelope('job/peppers-26', jobV2)
+    if (!old.ok) throw new Error(JSON.stringify(old.why))
+    expect(old.data).toEqual({
+      ...jobV2.data,
+      ...FRESH,
+      filledSteps: [],
+      plantedOn: null,
+      followedSteps: [],
+      archived: true,
+    })
+    const open = readEnvelope('job/x', { ...jobV2, data: { ...jobV2.data, recordId: null } })
+    expect(open.ok && (open.data as Job).archived).toBe(false)
+    const place = readEnvelope('place', placeV1)
+    expect(place.ok && place.data).toEqual({ ...placeV1.data, coldestNight: null })
+  })
+  test('reads the saved files of version 3 of a job and 2 of a record: dressings and versions begin empty', () => {
+    const old = readEnvelope('job/herbs-26', jobV3)
+    expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH })
+    const record = readEnvelope('record/made-herbs-26', recordV2)
+    expect(record.ok && record.data).toEqual({ ...recordV2.data, dressings: [] })
+  })
+  test('reads the saved file of version 4 of a job: no finished mixes, on the bench or in its versions', () => {
+    const old = readEnvelope('job/leeks', jobV4)
+    const versions = jobV4.data.versions.map((v) => ({ ...v, mixes: [] }))
+    expect(versions).toHaveLength(1)
+    expect(old.ok && old.data).toEqual({ ...jobV4.data, mixes: [], versions })
+  })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }
-    const versions = { bed: 1, job: 3, place: 1, record: 1, shelf: 1, settings: 1 }
+    const versions = { bag: 1, bed: 1, job: 3, place: 1, record: 1, shelf: 1, settings: 1 }
     const steps = {
       job: {
         1: (data: unknown) => ({ name: (data as { title: string }).title }),

@@ -1,4 +1,7 @@
 import { jobV2, recordV2 } from './jobV2'
+import { jobV3, placeV2 } from './jobV3'
+import { jobV4, recordV3 } from './jobV4'
+import { jobV5 } from './jobV5'
 import type { Kind } from '@/model/schemas'
 
 /** Takes data of one version to the next. Pure; throws with a sentence where the data cannot be taken over. */
@@ -8,4 +11,8 @@ export type Migration = (data: unknown) => unknown
 export type MigrationTable = Partial<Record<Kind, Record<number, Migration>>>
 
 /** A new version gets its step here, a saved old file beside it and a test that reads that file. */
-export const MIGRATIONS: MigrationTable = { job: { 1: jobV2 }, record: { 1: recordV2 } }
+export const MIGRATIONS: MigrationTable = {
+  job: { 1: jobV2, 2: jobV3, 3: jobV4, 4: jobV5 },
+  place: { 1: placeV2 },
+  record: { 1: recordV2, 2: recordV3 },
+}

@@ -1,0 +1,23 @@
+import { z } from 'zod'
+
+const before = z.looseObject({ recordId: z.string().nullable(), archived: z.boolean() })
+
+/**
+ * Job, version 2 to 3: filling and the season are followed too. A job whose mix was recorded counted as done before; it is put
+ * away, so that it does not come back asking to be filled. Taken up again, it can be followed like any other.
+ */
+export function jobV3(data: unknown): unknown {
+  const job = before.parse(data)
+  return {
+    ...job,
+    filledSteps: [],
+    plantedOn: null,
+    followedSteps: [],
+    archived: job.archived || job.recordId !== null,
+  }
+}
+
+/** Place, version 1 to 2: the coldest night is reckoned from the months until the grower says it. */
+export function placeV2(data: unknown): unknown {
+  return { ...z.looseObject({}).parse(data), coldestNight: null }
+}

@@ -1,0 +1,11 @@
+import { z } from 'zod'
+
+/** Job, version 3 to 4: dressings besides lime, kept versions of the recipe, answered warnings; none of them yet. */
+export function jobV4(data: unknown): unknown {
+  return { ...z.looseObject({}).parse(data), dressings: [], versions: [], versionId: null, dismissed: [] }
+}
+
+/** Record, version 2 to 3: dressings besides lime; there were none before. */
+export function recordV3(data: unknown): unknown {
+  return { ...z.looseObject({}).parse(data), dressings: [] }
+}
