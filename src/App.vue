@@ -5,10 +5,10 @@ import Dialog from 'primevue/dialog'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ConflictNotice from '@/components/ConflictNotice.vue'
-import SaveNotice from '@/components/SaveNotice.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useTheme } from '@/composables/useTheme'
 import { useGarden } from '@/stores/garden'
+import HistoryTools from '@/views/HistoryTools.vue'
 
 const garden = useGarden()
 const route = useRoute()
@@ -27,6 +27,8 @@ const places = computed(() =>
     here: route.name === p.name || (p.name === 'today' && Boolean(route.params.jobId)),
   })),
 )
+/** Kept apart from saving as usual, so that the frame is not drawn anew with every edit. */
+const failing = computed(() => (garden.status.state === 'failing' ? garden.status : null))
 const otherGarden = computed(() => (garden.name === 'demo' ? 'my' : 'demo'))
 const helpOpen = ref(false)
 const main = ref<HTMLElement | null>(null)
@@ -92,24 +94,7 @@ const saveAll = () =>
       </RouterLink>
     </nav>
     <div class="tools">
-      <Button
-        icon="pi pi-undo"
-        text
-        :disabled="!garden.undoLabel"
-        :aria-label="garden.undoLabel ? `Undo ${garden.undoLabel}` : 'Undo'"
-        :title="garden.undoLabel ? `Undo ${garden.undoLabel} (Ctrl+Z)` : 'Nothing to undo'"
-        @click="garden.undo()"
-      />
-      <Button
-        icon="pi pi-refresh"
-        text
-        class="redo"
-        :disabled="!garden.redoLabel"
-        :aria-label="garden.redoLabel ? `Redo ${garden.redoLabel}` : 'Redo'"
-        :title="garden.redoLabel ? `Redo ${garden.redoLabel} (Ctrl+Y)` : 'Nothing to redo'"
-        @click="garden.redo()"
-      />
-      <SaveNotice :status="garden.status" />
+      <HistoryTools />
       <span class="which" :class="garden.name">{{
         garden.name === 'demo' ? 'Demo garden' : 'My garden'
       }}</span>
@@ -122,11 +107,11 @@ const saveAll = () =>
       />
     </div>
   </header>
-  <div v-if="garden.status.state === 'failing'" class="alarm" role="alert">
-    <strong v-if="garden.status.reason === 'full'">The disk is full: your work is not being saved.</strong>
+  <div v-if="failing" class="alarm" role="alert">
+    <strong v-if="failing.reason === 'full'">The disk is full: your work is not being saved.</strong>
     <strong v-else>This browser refuses to keep data: your work is not being saved.</strong>
     It is safe in this tab while the tab stays open. Save it to a file now.
-    <span class="soft">({{ garden.status.message }})</span>
+    <span class="soft">({{ failing.message }})</span>
     <Button label="Save everything to a file" size="small" @click="saveAll" />
   </div>
   <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
@@ -166,6 +151,10 @@ const saveAll = () =>
         <tr>
           <td><kbd>Delete</kbd></td>
           <td>on a part: take it out</td>
+        </tr>
+        <tr>
+          <td><kbd>1</kbd> … <kbd>5</kbd></td>
+          <td>on the mix: takes a next move</td>
         </tr>
         <tr>
           <td><kbd>?</kbd></td>

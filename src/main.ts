@@ -20,6 +20,12 @@ app.use(PrimeVue, {
   theme: { preset: openBedPreset, options: { darkModeSelector: '[data-theme="dark"]' } },
 })
 
+// The page asked for is fetched while the garden is read, not after.
+for (const { components } of router.resolve(location.pathname).matched) {
+  const page = components?.default as unknown
+  if (typeof page === 'function') void (page as () => Promise<unknown>)().catch(() => null)
+}
+
 const garden = location.pathname.startsWith('/demo') ? 'demo' : 'my'
 const seed = garden === 'demo' ? async () => (await import('./demo/demoGarden')).demoGarden() : undefined
 await useGarden().open(garden, seed)

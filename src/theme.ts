@@ -7,6 +7,7 @@ import dialog from '@primeuix/themes/aura/dialog'
 import chip from '@primeuix/themes/aura/chip'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import multiselect from '@primeuix/themes/aura/multiselect'
+import progressbar from '@primeuix/themes/aura/progressbar'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
 import textarea from '@primeuix/themes/aura/textarea'
@@ -95,6 +96,7 @@ export const openBedPreset = definePreset(
       dialog,
       inputtext,
       multiselect,
+      progressbar,
       select,
       selectbutton,
       textarea,

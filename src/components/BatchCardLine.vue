@@ -2,8 +2,8 @@
 /** One measure of a batch, big enough for a glove: press anywhere on it when it is in. */
 import { computed } from 'vue'
 import type { CardLine } from '@/model/batchCard'
-import { shortName } from '@/text/labels'
-import { bucketsText, limeSpoons, lineText } from '@/text/measures'
+import { materialById } from '@/model/tables'
+import { bucketsText, doseSpoons, lineText, measuredName } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 import BucketGlyph from './BucketGlyph.vue'
 import { lookOf } from './cutaway/looks'
@@ -11,6 +11,14 @@ import { lookOf } from './cutaway/looks'
 const { line, units, done } = defineProps<{ line: CardLine; units: UnitSystem; done: boolean }>()
 const emit = defineEmits<{ tick: [done: boolean] }>()
 
+/** A finished mix looks like the most of what is in it. */
+const tint = computed(() => {
+  if (line.kind !== 'measure') return ''
+  if ('material' in line.what) return lookOf(line.what.material).tint
+  const most = line.what.mix.parts.reduce((a, b) => (b.twelfths > a.twelfths ? b : a))
+  const material = materialById(most.materialId)
+  return material ? lookOf(material).tint : ''
+})
 /** Whole buckets, then the part of one; many are told by number alone. */
 const glyphs = computed(() => {
   if (line.kind !== 'measure') return []
@@ -33,15 +41,15 @@ const glyphs = computed(() => {
         <strong class="figure">{{
           line.kind === 'measure' ? bucketsText(line.twelfths) : doseWeightText(line.grams, units)
         }}</strong>
-        <span>{{ line.kind === 'measure' ? shortName(line.id) : line.lime.name }}</span>
+        <span>{{ line.kind === 'measure' ? measuredName(line.what) : line.name }}</span>
         <small>{{
           line.kind === 'measure'
             ? volumeText(line.litres, units)
-            : limeSpoons(line.grams, line.lime.bulkDensity.value, units)
+            : doseSpoons(line.grams, line.bulkDensity, units)
         }}</small>
       </span>
       <span v-if="line.kind === 'measure'" class="glyphs">
-        <BucketGlyph v-for="(g, i) in glyphs" :key="i" :twelfths="g" :tint="lookOf(line.material).tint" />
+        <BucketGlyph v-for="(g, i) in glyphs" :key="i" :twelfths="g" :tint="tint" />
       </span>
     </label>
   </li>

@@ -1,16 +1,25 @@
 <script setup lang="ts">
 /** Lime for the mix: to a pH, so many grams, or none; ground limestone and dolomite by share. */
+import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
-import type { Job, LimeSetting } from '@/model/schemas'
+import { limeChoice } from '@/model/reckoning'
+import type { LimeSetting } from '@/model/schemas'
+import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'
 
-const { job, evaluation, units, cropName, beside } = defineProps<{
-  job: Job
+const { lime, evaluation, dose, litres, offer, units, cropName, beside } = defineProps<{
+  lime: LimeSetting
   evaluation: Evaluation | null
+  /** Lime to add, g per litre of mix; null where it cannot be worked out. */
+  dose: number | null
+  /** Mix the job makes, for grams in all; null where that is not known. */
+  litres: number | null
+  /** Lime the mix lacks though none is given, g per litre and the pH it brings; null where none. */
+  offer: { gramsPerLitre: number; target: number } | null
   units: UnitSystem
   cropName: string | null
   beside: (field: string) => Sentence | null
@@ -27,17 +36,27 @@ const shares = [
   { value: 0.5, label: 'Half and half' },
   { value: 1, label: 'Dolomite' },
 ]
-const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
+/** Each lime as it is weighed or spooned. */
+const doses = computed(() =>
+  dose === null || dose < 0.005
+    ? []
+    : limeChoice(lime)
+        .filter((c) => c.share > 0)
+        .map((c) => ({
+          name: c.lime.name,
+          inHand: doseInHand(dose * c.share, c.lime.bulkDensity.value, litres, units),
+        })),
+)
 </script>
 
 <template>
   <section class="lime" aria-labelledby="lime-title">
     <div class="row">
       <h2 id="lime-title">Lime</h2>
-      <strong v-if="evaluation" class="figure">{{ dose > 0.005 ? doseText(dose, units) : 'none' }}</strong>
+      <strong v-if="dose !== null" class="figure">{{ dose > 0.005 ? doseText(dose, units) : 'none' }}</strong>
     </div>
     <SelectButton
-      :model-value="job.lime.mode"
+      :model-value="lime.mode"
       :options="modes"
       option-label="label"
       option-value="value"
@@ -46,12 +65,12 @@ const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
       @update:model-value="emit('change', { mode: $event })"
     />
     <QuantityField
-      v-if="job.lime.mode === 'toTarget'"
+      v-if="lime.mode === 'toTarget'"
       label="pH wanted in six weeks"
       quantity="number"
       :units="units"
       :problem="beside('limeTarget')"
-      :model-value="job.lime.target"
+      :model-value="lime.target"
       :hint="
         cropName
           ? `the middle of what ${cropName.toLowerCase()} likes, unless you change it`
@@ -60,18 +79,18 @@ const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
       @update:model-value="emit('change', { target: $event })"
     />
     <QuantityField
-      v-else-if="job.lime.mode === 'fixed'"
+      v-else-if="lime.mode === 'fixed'"
       label="Lime for a litre of mix"
       quantity="dose"
       :units="units"
       :problem="beside('limeGramsPerLitre')"
-      :model-value="job.lime.gramsPerLitre"
+      :model-value="lime.gramsPerLitre"
       hint="of the mix as blended"
       @update:model-value="emit('change', { gramsPerLitre: $event })"
     />
     <SelectButton
-      v-if="job.lime.mode !== 'none'"
-      :model-value="job.lime.dolomiteShare"
+      v-if="lime.mode !== 'none'"
+      :model-value="lime.dolomiteShare"
       :options="shares"
       option-label="label"
       option-value="value"
@@ -79,9 +98,28 @@ const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
       aria-label="Which lime"
       @update:model-value="emit('change', { dolomiteShare: $event })"
     />
+    <div v-if="offer">
+      <Button
+        :label="`Give ${doseText(offer.gramsPerLitre, units)} of lime`"
+        icon="pi pi-plus"
+        size="small"
+        outlined
+        @click="emit('change', { mode: 'toTarget', target: offer.target })"
+      />
+      <p class="soft">To bring it to pH {{ pHText(offer.target) }} in six weeks.</p>
+    </div>
+    <ul v-if="doses.length" class="plain doses">
+      <li v-for="d in doses" :key="d.name">{{ d.name }}: {{ d.inHand }}</li>
+    </ul>
     <p v-if="evaluation" class="soft">
       Without lime the mix is at pH {{ pHText(evaluation.blend.pH) }}.
-      <template v-if="dose > 0.005">Dolomite brings magnesium and works more slowly than limestone.</template>
+      <template v-if="dose !== null && evaluation.lime.gramsPerLitre - dose > 0.005"
+        >The finished mix in it brings
+        {{ doseText(evaluation.lime.gramsPerLitre - dose, units) }} already.</template
+      >
+      <template v-if="dose !== null && dose > 0.005"
+        >Dolomite brings magnesium and works more slowly than limestone.</template
+      >
     </p>
   </section>
 </template>
@@ -97,6 +135,9 @@ const dose = computed(() => evaluation?.lime.gramsPerLitre ?? 0)
 }
 .lime .row {
   justify-content: space-between;
+}
+.doses {
+  font-size: 0.92rem;
 }
 .figure {
   font-size: 1.2rem;

@@ -6,7 +6,8 @@ import type { Evaluation } from '@/core/evaluate'
 import type { Container } from '@/core/geometry'
 import type { LikelyRange } from '@/core/ranges'
 import type { Place } from '@/model/schemas'
-import { MONTHS } from '@/text/labels'
+import { MONTHS, shortName } from '@/text/labels'
+import { WIND_MET } from '@/core/judgement'
 import { containerProfile, dryingLimits } from '@/core/water'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import {
@@ -22,13 +23,15 @@ import {
 } from '@/text/units'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { evaluation, ranges, bands, wind, cropName, container, units, wide } = defineProps<{
+const { evaluation, whatIf, ranges, bands, wind, cropName, container, units, wide } = defineProps<{
   evaluation: Evaluation
+  /** What a change that is only looked at would bring; null where none is. */
+  whatIf: Evaluation | null
   /** Likely ranges by figure; null while they are being drawn. */
   ranges: Record<string, LikelyRange> | null
   bands: {
     airFilledPorosity: Band
-    easilyAvailableWater: Band
+    easilyAvailableWater: Band | null
     pH: Band
     drainedWeight: Band | null
     daysBetweenWaterings: Band | null
@@ -72,7 +75,8 @@ const limits = computed(() => dryingLimits(container))
 const inGround = computed(() => container.base.kind === 'onSoil')
 const water = computed(() => {
   const value = evaluation.mix.easilyAvailableWater
-  const verdict = inGround.value ? 'plain' : verdictOf(value, bands.easilyAvailableWater, 0.005)
+  const band = bands.easilyAvailableWater
+  const verdict = band === null ? 'plain' : verdictOf(value, band, 0.005)
   return {
     value,
     verdict,
@@ -102,6 +106,13 @@ const pH = computed(() => {
 })
 
 const DAYS_SCALE = 10
+const ghostDays = computed(() => {
+  const g = whatIf?.growing
+  const month = evaluation.growing?.thirstiestMonth
+  if (!g || !month) return null
+  const days = g.watering[month - 1]!.days.value
+  return { position: days / DAYS_SCALE, text: `${days.toFixed(1)} days` }
+})
 /** Days between waterings in the month that wants water most often; null without a place. */
 const drying = computed(() => {
   const g = evaluation.growing
@@ -119,8 +130,6 @@ const drying = computed(() => {
       : '',
   } as const
 })
-/** Mean winds that are met several times a year; gusts go half as far again. Source: common practice. */
-const WIND_MET = { sheltered: 8, open: 14, exposed: 20 } as const
 const tipping = computed(() => {
   const at = evaluation.growing?.tippingWind
   return at === undefined || wide || !Number.isFinite(at)
@@ -169,7 +178,7 @@ const buffers = computed(() => {
   )
   return evaluation.blend.shares
     .map((p) => ({
-      name: p.material.name.replace(/\s*\(.*\)$/, ''),
+      name: shortName(p.material.id),
       pH: p.material.properties.pH.value,
       weight: (p.share * p.material.properties.bufferCapacity.value) / total,
     }))
@@ -190,6 +199,14 @@ const buffers = computed(() => {
       :likely-text="likely('airFilledPorosity', percentText)"
       :verdict="air.verdict"
       :advice="air.advice"
+      :ghost="
+        whatIf
+          ? {
+              position: whatIf.mix.airFilledPorosity / AIR_SCALE,
+              text: percentText(whatIf.mix.airFilledPorosity),
+            }
+          : null
+      "
     >
       <p>
         Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend;
@@ -208,13 +225,13 @@ const buffers = computed(() => {
       :term="`Easily available water, drained state to ${limits.easy / 10} kPa`"
       :value="percentText(water.value)"
       :wanted="
-        inGround
+        bands.easilyAvailableWater === null
           ? `${litres(evaluation.mix.easilyAvailableWater)} in each bed`
           : `good: ${percentBand(bands.easilyAvailableWater)}`
       "
-      :position="inGround ? null : water.value / WATER_SCALE"
+      :position="bands.easilyAvailableWater === null ? null : water.value / WATER_SCALE"
       :band="
-        inGround
+        bands.easilyAvailableWater === null
           ? null
           : {
               from: bands.easilyAvailableWater.low / WATER_SCALE,
@@ -225,6 +242,14 @@ const buffers = computed(() => {
       :likely-text="likely('easilyAvailableWater', percentText)"
       :verdict="water.verdict"
       :advice="water.advice"
+      :ghost="
+        whatIf
+          ? {
+              position: whatIf.mix.easilyAvailableWater / WATER_SCALE,
+              text: percentText(whatIf.mix.easilyAvailableWater),
+            }
+          : null
+      "
     >
       <p>
         {{ litres(evaluation.mix.easilyAvailableWater) }} in each container. Then
@@ -250,6 +275,7 @@ const buffers = computed(() => {
       :likely-text="likely('pH', pHText)"
       :verdict="pH.verdict"
       :advice="pH.advice"
+      :ghost="whatIf ? { position: onPH(whatIf.lime.pH), text: pHText(whatIf.lime.pH) } : null"
     >
       <p>
         pH {{ pHText(evaluation.blend.pH) }} before lime. Who holds it there:
@@ -270,6 +296,7 @@ const buffers = computed(() => {
       :likely-text="`hot or cool days: ${drying.days.low.toFixed(1)}–${drying.days.high.toFixed(1)}`"
       :verdict="drying.verdict"
       :advice="drying.advice"
+      :ghost="ghostDays"
     >
       <p>
         {{ volumeText(drying.usable, units) }} usable in each, {{ volumeText(drying.use.value, units) }} used
@@ -304,6 +331,16 @@ const buffers = computed(() => {
         wide
           ? likely('floorLoad', (x) => loadText(x, units))
           : likely('drainedWeight', (x) => weightText(x, units))
+      "
+      :ghost="
+        whatIf
+          ? {
+              position: 0,
+              text: wide
+                ? loadText(whatIf.weights.floorLoad, units)
+                : weightText(whatIf.weights.drained, units),
+            }
+          : null
       "
       :verdict="tooHeavy ? 'high' : 'plain'"
       :advice="

@@ -10,10 +10,29 @@ import { percentText } from '@/text/units'
 import MaterialSwatch from './MaterialSwatch.vue'
 
 const { parts, stepText } = defineProps<{
-  parts: { material: Material; twelfths: number; share: number; name: string }[]
+  /** A finished mix has several materials, and says what is in it. */
+  parts: {
+    id: string
+    materials: Material[]
+    twelfths: number
+    share: number
+    name: string
+    says: string
+  }[]
   stepText: string
 }>()
-const emit = defineEmits<{ change: [materialId: string, direction: 1 | -1]; remove: [materialId: string] }>()
+const emit = defineEmits<{
+  change: [materialId: string, direction: 1 | -1]
+  remove: [materialId: string]
+  /** A plus or minus looked at; null when the eye has gone on. */
+  preview: [change: { materialId: string; direction: 1 | -1 } | null]
+}>()
+const look = (materialId: string, direction: 1 | -1) => ({
+  onPointerenter: () => emit('preview', { materialId, direction }),
+  onPointerleave: () => emit('preview', null),
+  onFocus: () => emit('preview', { materialId, direction }),
+  onBlur: () => emit('preview', null),
+})
 
 const list = ref<HTMLElement | null>(null)
 const rows = () => [...(list.value?.querySelectorAll<HTMLElement>('[data-part]') ?? [])]
@@ -30,14 +49,14 @@ async function onKey(event: KeyboardEvent, index: number) {
     await move(index + (event.key === 'ArrowDown' ? 1 : -1))
   } else if (event.key === '+' || event.key === '=') {
     event.preventDefault()
-    emit('change', part.material.id, 1)
+    emit('change', part.id, 1)
   } else if (event.key === '-') {
     event.preventDefault()
-    emit('change', part.material.id, -1)
+    emit('change', part.id, -1)
     if (!row?.isConnected) await move(index)
   } else if (event.key === 'Delete' || event.key === 'Backspace') {
     event.preventDefault()
-    emit('remove', part.material.id)
+    emit('remove', part.id)
     await move(index)
   }
 }
@@ -47,7 +66,7 @@ async function onKey(event: KeyboardEvent, index: number) {
   <div ref="list" class="parts">
     <div
       v-for="(part, index) in parts"
-      :key="part.material.id"
+      :key="part.id"
       data-part
       class="part"
       tabindex="0"
@@ -55,7 +74,13 @@ async function onKey(event: KeyboardEvent, index: number) {
       :aria-label="`${part.name}, ${measureText(part.twelfths)} ${part.twelfths === 12 ? 'part' : 'parts'}`"
       @keydown="onKey($event, index)"
     >
-      <MaterialSwatch :material="part.material" />
+      <span class="look"
+        ><MaterialSwatch
+          v-for="m in part.materials.slice(0, 3)"
+          :key="m.id"
+          :material="m"
+          :size="part.materials.length > 1 ? 22 : 36"
+      /></span>
       <span class="name">
         {{ part.name }}
         <small>{{ percentText(part.share) }} by measure</small>
@@ -64,7 +89,8 @@ async function onKey(event: KeyboardEvent, index: number) {
         <button
           type="button"
           :aria-label="`${stepText} less ${part.name}`"
-          @click="emit('change', part.material.id, -1)"
+          v-bind="look(part.id, -1)"
+          @click="emit('change', part.id, -1)"
         >
           −
         </button>
@@ -72,11 +98,13 @@ async function onKey(event: KeyboardEvent, index: number) {
         <button
           type="button"
           :aria-label="`${stepText} more ${part.name}`"
-          @click="emit('change', part.material.id, 1)"
+          v-bind="look(part.id, 1)"
+          @click="emit('change', part.id, 1)"
         >
           +
         </button>
       </span>
+      <small v-if="part.says" class="says">{{ part.says }}</small>
     </div>
   </div>
 </template>
@@ -91,8 +119,17 @@ async function onKey(event: KeyboardEvent, index: number) {
   border-bottom: 1px solid var(--rule);
   border-radius: 4px;
 }
+.look {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  width: 46px;
+}
 .name {
   line-height: 1.2;
+}
+.says {
+  grid-column: 1 / -1;
 }
 .name small {
   display: block;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
 const {
   label,
@@ -13,6 +13,7 @@ const {
   advice = '',
   likely = null,
   likelyText = null,
+  ghost = null,
 } = defineProps<{
   label: string
   /** The field's own term. */
@@ -29,8 +30,12 @@ const {
   likely?: { from: number; to: number } | null
   /** The same in words, "likely 14-21 %". An empty text keeps its place free; null takes none. */
   likelyText?: string | null
+  /** Where it would stand after a change that is only looked at. */
+  ghost?: { position: number; text: string } | null
 }>()
 
+/** The reckoning behind a figure is worked out when somebody asks for it. */
+const open = ref(false)
 const VERDICTS = {
   good: { mark: '✓', words: 'within' },
   low: { mark: '▼', words: 'below' },
@@ -57,27 +62,30 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
     </div>
     <div class="line">
       <span class="value"
-        ><strong class="figure">{{ value }}</strong>
+        ><strong class="figure">{{ value }}</strong
+        ><span v-if="ghost && ghost.text !== value" class="would"> → {{ ghost.text }}</span>
         <span v-if="likelyText !== null" class="likely">{{ likelyText || '\u00a0' }}</span></span
       >
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">
       <span v-if="band" class="band" :style="stretch(band)" />
-      <span v-if="likely" class="likely-span" :style="stretch(likely)" />
+      <span v-show="likely" class="likely-span" :style="likely ? stretch(likely) : undefined" />
       <span class="needle glide" :style="{ left: percent(position) }" />
+      <span v-if="ghost" class="needle ghost" :style="{ left: percent(ghost.position) }" />
     </div>
     <p v-if="advice" class="advice">{{ advice }}</p>
-    <details>
+    <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>Why?</summary>
       <p class="term">{{ term }}</p>
-      <slot />
+      <slot v-if="open" />
     </details>
   </section>
 </template>
 
 <style scoped>
 .gauge {
+  contain: layout style;
   padding: 9px 0 7px;
   border-bottom: 1px solid var(--rule);
 }
@@ -86,7 +94,8 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  gap: 10px;
+  gap: 0 10px;
+  flex-wrap: wrap;
 }
 .label {
   font-weight: 600;
@@ -148,6 +157,19 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   margin-left: -2px;
   background: var(--ink);
   border-radius: 2px;
+}
+/* Hollow: not yet so. */
+.needle.ghost {
+  background: var(--sheet);
+  border: 2px solid var(--clay);
+  width: 8px;
+  margin-left: -4px;
+  box-sizing: border-box;
+}
+.would {
+  color: var(--clay);
+  font-weight: 600;
+  white-space: nowrap;
 }
 .advice {
   margin: 4px 0 0;

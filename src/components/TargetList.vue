@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Band } from '@/core/data'
 import type { Target, Targets } from '@/core/targets'
-import { conflictText, reasonText, TARGET_NAMES } from '@/text/labels'
+import { reasonText, TARGET_NAMES } from '@/text/labels'
 import type { Quantity, UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'
 
@@ -36,7 +36,6 @@ const rows = computed(() =>
 
 <template>
   <div class="targets">
-    <p v-for="c in targets.conflicts" :key="c.target" class="wrong">{{ conflictText(c) }}</p>
     <div v-for="row in rows" :key="row.target" class="target">
       <div class="name">
         <strong>{{ row.label }}</strong>
@@ -85,8 +84,5 @@ const rows = computed(() =>
 .target :deep(label) {
   font-weight: 400;
   font-size: 0.86rem;
-}
-.wrong {
-  color: var(--alarm);
 }
 </style>

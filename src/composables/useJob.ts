@@ -5,13 +5,14 @@ import { jobOf, leadFill, liveJob, placeOf } from '@/model/garden'
 import {
   bandsOf,
   containerOf,
-  evaluateJob,
+  evaluateInput,
   inputOfJob,
-  materialById,
   planOfFill,
   quantitiesOf,
   targetsOfJob,
 } from '@/model/reckoning'
+import { materialIdsOf } from '@/model/innerMix'
+import { materialById } from '@/model/tables'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 
@@ -35,16 +36,18 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   const bands = computed(() => bandsOf(targets.value ?? NO_JOB))
   const container = computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null))
   const fill = computed(() => (lead.value ? planOfFill({ ...lead.value, sunkBy: null }) : null))
-  const evaluation = computed(() => (job.value ? evaluateJob(job.value, undefined, place.value) : null))
+  // What is reckoned with is made once and serves both the figures here and their ranges in the worker: plain data, no proxies.
+  const input = computed(() =>
+    job.value ? inputOfJob(toRaw(job.value), undefined, toRaw(place.value)) : null,
+  )
+  const evaluation = computed(() => (input.value ? evaluateInput(input.value) : null))
   /** The mix as plain data, for drawing its ranges; null where it cannot be worked out. */
-  const mixInput = computed(() => {
-    // Reading the evaluation is what follows changes; a proxy could not cross to the worker.
-    const input =
-      job.value && evaluation.value?.ok ? inputOfJob(toRaw(job.value), undefined, toRaw(place.value)) : null
-    return input?.ok ? input.value : null
-  })
+  const mixInput = computed(() => (evaluation.value?.ok && input.value?.ok ? input.value.value : null))
   const quantities = computed(() => (job.value ? quantitiesOf(job.value) : null))
-  const materials = computed(() => (job.value?.parts ?? []).flatMap((p) => materialById(p.materialId) ?? []))
+  /** Everything the hands will meet, inside finished mixes too. */
+  const materials = computed(() =>
+    job.value ? materialIdsOf(job.value).flatMap((id) => materialById(id) ?? []) : [],
+  )
 
   /** The sentence of a problem, if it belongs beside this field. */
   const beside = (

@@ -1,4 +1,5 @@
 import {
+  bagKey,
   bedKey,
   jobKey,
   PLACE_KEY,
@@ -13,10 +14,11 @@ import {
 } from '@/model/garden'
 import { cropTargetPH, tickOf } from '@/model/commands'
 import { batchCards } from '@/model/batchCard'
+import { fillingCards } from '@/model/filling'
 import { quantitiesOf } from '@/model/reckoning'
 import { recordFrom } from '@/model/recordFrom'
 import { DEMO_CLIMATES } from './climates'
-import type { AnyData, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/schemas'
+import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/schemas'
 
 /**
  * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by the
@@ -39,6 +41,8 @@ interface DemoJob {
   lime?: Partial<Job['lime']>
   plan?: Partial<Job['plan']>
   made?: { on: string; note: string }
+  /** Planted on; its whole season looked back on unless it is still running. */
+  planted?: { on: string; running?: string[] }
   /** Batches already measured. */
   measured?: number
 }
@@ -147,6 +151,7 @@ const JOBS: DemoJob[] = [
     bed: 'south-wall-bags',
     count: 3,
     parts: { peat_medium: 48, compost_green: 24, sand_sharp: 24 },
+    planted: { on: '2025-05-24' },
     made: {
       on: '2025-05-03',
       note: 'Heavy to move. Stood wet after the June rain; lower leaves yellowed and the first fruit came late.',
@@ -160,6 +165,7 @@ const JOBS: DemoJob[] = [
     bed: 'south-wall-bags',
     count: 3,
     parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
+    planted: { on: '2026-05-16' },
     made: {
       on: '2026-04-25',
       note: 'Perlite and bark instead of sand: half the weight, drained the same evening. First fruit eleven days before last year.',
@@ -172,6 +178,7 @@ const JOBS: DemoJob[] = [
     crop: 'eggplant',
     bed: 'lean-to-bags',
     parts: { coir_pith: 36, compost_green: 24, perlite_medium: 24 },
+    planted: { on: '2026-05-23' },
     made: {
       on: '2026-05-02',
       note: 'Peat-free trial beside the peppers. Dried faster at the edges; watered every morning in July.',
@@ -184,6 +191,7 @@ const JOBS: DemoJob[] = [
     crop: 'lettuce',
     bed: 'salad-troughs',
     parts: { peat_fine: 36, compost_green: 24, soil_loam: 24 },
+    planted: { on: '2025-03-22' },
     made: { on: '2025-03-15', note: 'Soured in the shallow troughs. Slugs in the wet corner.' },
   },
   {
@@ -193,6 +201,7 @@ const JOBS: DemoJob[] = [
     crop: 'lettuce',
     bed: 'salad-troughs',
     parts: { peat_medium: 24, coir_pith: 12, compost_green: 12, perlite_medium: 24 },
+    planted: { on: '2026-03-21' },
     made: { on: '2026-03-14', note: 'No soil this time. Six cuts from March to June.' },
   },
   {
@@ -204,6 +213,7 @@ const JOBS: DemoJob[] = [
     parts: { soil_sandy_loam: 48, compost_green: 24, leaf_mould: 24, sand_coarse: 12 },
     lime: { mode: 'none' },
     plan: { bucket: 14, vessel: 110 },
+    planted: { on: '2026-04-12' },
     made: { on: '2026-04-05', note: 'Two days with the barrow. Carrots straight to the bottom; beets fine.' },
   },
   {
@@ -213,6 +223,10 @@ const JOBS: DemoJob[] = [
     crop: 'thyme',
     bed: 'landing-boxes',
     parts: { soil_loam: 24, pine_bark_fine: 24, grit_2_6: 24 },
+    planted: {
+      on: '2026-04-18',
+      running: ['test-ph-first', 'test-ph-again', 'shade', 'feed', 'top-up', 'harvest'],
+    },
     made: { on: '2026-04-12', note: 'Thyme and sage happy; parsley wanted more water than this holds.' },
   },
   {
@@ -223,6 +237,7 @@ const JOBS: DemoJob[] = [
     bed: 'bog-tubs',
     parts: { peat_medium: 72, pine_bark_fine: 24, perlite_medium: 12 },
     lime: { mode: 'none' },
+    planted: { on: '2026-10-03', running: ['shade'] },
     made: { on: '2026-09-26', note: 'Rain water only. Potted on without feed for the winter.' },
   },
   {
@@ -273,6 +288,21 @@ const SHELF: ShelfItem[] = [
   { materialId: 'peat_fine', pack: { kind: 'compressed', litres: 70 }, price: 19, stock: 15 },
 ]
 
+const BAG: Bag = {
+  id: 'bag-potting',
+  name: 'Potting mix in bags',
+  createdAt: '2026-02-21T09:00:00.000Z',
+  litres: 50,
+  price: 9.5,
+  ingredients: [
+    { materialId: 'peat_medium', share: null },
+    { materialId: 'pine_bark_fine', share: null },
+    { materialId: 'perlite_medium', share: 0.1 },
+  ],
+  pH: 6,
+  feed: { dressingId: 'crf_3_4', gramsPerLitre: 2 },
+}
+
 function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   const listed = BEDS.find((b) => b.id === demo.bed)!
   const fill = { ...startingFill(`${demo.id}-1`, specOf(listed), listed.id), sunkBy: demo.sunkBy ?? null }
@@ -300,6 +330,11 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   const measured = demo.made ? cards.length : (demo.measured ?? 0)
   job.ticks = cards.slice(0, measured).flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id)))
   if (!demo.made) return { job, record: null }
+  if (demo.planted) {
+    job.filledSteps = fillingCards(job, quantities.value).flatMap((c) => c.steps.map((s) => s.id))
+    job.plantedOn = demo.planted.on
+    job.followedSteps = demo.planted.running ?? ['look-back']
+  }
   job.recordId = `made-${demo.id}`
   return {
     job,
@@ -311,6 +346,7 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
   garden.set(PLACE_KEY, { ...startingPlace(DEMO_CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
+  garden.set(bagKey(BAG.id), BAG)
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
   for (const demo of JOBS) {

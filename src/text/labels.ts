@@ -1,13 +1,24 @@
 import { CROPS, type Crop, type Pack } from '@/core/data'
-import type { LayerKind } from '@/core/filling'
+import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LIFT_LIMIT } from '@/core/weight'
 import { measureText } from '@/core/mixing'
 import type { Command } from '@/model/commands'
-import type { Station } from '@/model/batchCard'
-import { materialById } from '@/model/reckoning'
-import type { AnyData, Bed, BedSpec, Fill, Job, MixRecord, Place, VesselKind } from '@/model/schemas'
-import { percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
+import type { Station } from '@/model/stations'
+import { materialById } from '@/model/tables'
+import type {
+  AnyData,
+  Bag,
+  Bed,
+  BedSpec,
+  DressingPlace,
+  Fill,
+  Job,
+  MixRecord,
+  Place,
+  VesselKind,
+} from '@/model/schemas'
+import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
   roundPot: { one: 'Round pot', many: 'round pots', hint: 'pots, tubs, half-barrels' },
@@ -104,7 +115,8 @@ export const STATION_NAMES: Record<Station, string> = {
   mix: 'Mix',
   buy: 'Buy',
   make: 'Make',
-  record: 'Record',
+  filling: 'Fill',
+  season: 'Season',
 }
 
 export const STATION_NEXT: Record<Station, string> = {
@@ -112,16 +124,57 @@ export const STATION_NEXT: Record<Station, string> = {
   mix: 'make up the mix',
   buy: 'gather the materials',
   make: 'measure and blend',
-  record: 'write it down',
+  filling: 'fill and plant',
+  season: 'follow it through the season',
 }
 
-/** Short name for lists and buttons: the part before the bracket. */
+/** Short name for lists and buttons: without what stands in brackets, and what was done to it. */
 export const shortName = (materialId: string): string =>
-  (materialById(materialId)?.name ?? materialId).replace(/\s*\(.*\)$/, '')
+  materialId.startsWith('mix:')
+    ? 'finished mix'
+    : (materialById(materialId)?.name ?? materialId).replace(/\s*\([^)]*\)/, '').replace(/, washed.*$/, '')
 
-/** Beds that are part of the ground: nobody lifts them. */
-export const onGround = (kind: VesselKind | undefined): boolean =>
-  kind === 'raisedBed' || kind === 'freeBed' || kind === 'heapedBed'
+/** Where a dressing goes. */
+export function placeText(place: DressingPlace, units: UnitSystem): string {
+  switch (place.kind) {
+    case 'throughout':
+      return 'all through'
+    case 'top':
+      return `top ${lengthText(place.depth, units)}`
+    case 'heldBack':
+      return `held back ${Math.round(place.from)} days`
+  }
+}
+
+export { onGround } from '@/model/starting'
+
+/** How a crop fits its container, in sentences. */
+export function fitTexts(crop: Crop, fit: CropFit, units: UnitSystem): string[] {
+  const words: string[] = []
+  if (fit.tooShallow)
+    words.push(
+      `${crop.name} wants at least ${lengthText(fit.tooShallow.wanted, units)} of depth; this has ${lengthText(fit.tooShallow.there, units)}.`,
+    )
+  if (fit.raising)
+    return [
+      `For raising ${crop.name.toLowerCase()}: ${fit.plants === 1 ? 'one' : fit.plants} in each, to be moved on before the roots fill it.`,
+    ]
+  const { byRoot, bySpace, count } = fit.room
+  const a = crop.properties
+  if (fit.tooSmall)
+    words.push(
+      `One plant wants at least ${volumeText(fit.tooSmall.wanted, units)}; each of these holds ${volumeText(fit.tooSmall.there, units)}.`,
+    )
+  else if (fit.crowded)
+    words.push(
+      `${fit.plants} in each is more than have room: ${byRoot} by root room (${volumeText(a.minRootVolume.value, units)} a plant), ${bySpace} by space (${lengthText(a.spacing.value, units)} apart). They will want more water and feed.`,
+    )
+  else
+    words.push(
+      `Room for ${count} ${count === 1 ? 'plant' : 'plants'} in each: ${byRoot} by root room (${volumeText(a.minRootVolume.value, units)} a plant), ${bySpace} by space (${lengthText(a.spacing.value, units)} apart).`,
+    )
+  return words
+}
 
 /** A bed's own name, or what it is. */
 export const bedTitle = (spec: BedSpec): string => spec.name.trim() || VESSEL_NAMES[spec.vessel.kind].one
@@ -175,6 +228,8 @@ export function commandText(command: Command): string {
       return 'place'
     case 'job/planting':
       return 'planting'
+    case 'steps/set':
+      return command.done ? 'ticking a step' : 'unticking a step'
     case 'job/band':
       return 'what it is held against'
     case 'job/companions':
@@ -201,12 +256,34 @@ export function commandText(command: Command): string {
       return `adding ${shortName(command.materialId)}`
     case 'part/change':
       return `${command.by > 0 ? '+' : '−'}${measureText(Math.abs(command.by))} ${shortName(command.materialId)}`
+    case 'mix/take':
+      return `adding ${command.mix.name}`
+    case 'mix/origin':
+      return 'whether it is made first'
+    case 'bag/set':
+      return `label of ${command.bag.name.trim() || 'a bagged mix'}`
+    case 'bag/remove':
+      return 'removing a bagged mix'
     case 'part/remove':
       return `taking out ${shortName(command.materialId)}`
     case 'mix/step':
       return 'size of a measure'
     case 'mix/lime':
       return 'lime'
+    case 'dressing/set':
+      return 'dose of a dressing'
+    case 'dressing/remove':
+      return 'leaving out a dressing'
+    case 'recipe/put':
+      return command.what
+    case 'version/keep':
+      return 'keeping this version'
+    case 'version/edit':
+      return 'name or note of a version'
+    case 'version/remove':
+      return 'removing a version'
+    case 'warning/answer':
+      return command.reason === null ? 'asking for a warning again' : 'answering a warning'
     case 'tick/set':
       return command.done
         ? `ticking ${shortName(command.materialId)}`
@@ -246,6 +323,7 @@ export const cropsByKind = (crops: readonly Crop[]): Crop[] =>
 export function recordName(key: string, data: AnyData | null): string {
   const [head, id = ''] = key.split('/')
   if (head === 'place') return 'place'
+  if (head === 'bag') return `bagged mix “${(data as Bag).name}”`
   if (head === 'bed') return `bed “${bedTitle(data as Bed)}”`
   if (head === 'job') return `job “${jobTitle(data as Job)}”`
   if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`

@@ -1,6 +1,7 @@
 import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure } from '@/core/batch'
 import { isMeasurable, measureText } from '@/core/mixing'
-import type { CardLine } from '@/model/batchCard'
+import { LITRES } from '@/core/units'
+import type { CardLine, Measured } from '@/model/batchCard'
 import { shortName } from './labels'
 import { doseWeightText, volumeText, type UnitSystem } from './units'
 
@@ -20,13 +21,30 @@ export function spoonText({ cups, tablespoons, teaspoons }: SpoonMeasure): strin
   return words.length ? `${words.join(' + ')}, level` : 'a pinch'
 }
 
-/** Spoons for a line of lime, in the grower's own spoons. */
-export const limeSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>
+/** Spoons for a dose, in the grower's own spoons. */
+export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>
   spoonText(levelSpoons(grams, bulkDensity, units === 'us' ? US_SPOONS : METRIC_SPOONS))
+
+/** A bucket or so, in round figures of the grower's own, litres. */
+export const aBucket = (units: UnitSystem) => (units === 'metric' ? 10 : 3 * LITRES.usGallon)
+/** "640 g in all; 2 tablespoons, level for 10 L": a dose for the whole job, and for a bucketful by the spoon. Null litres leave out the first. */
+export function doseInHand(
+  gramsPerLitre: number,
+  bulkDensity: number,
+  litres: number | null,
+  units: UnitSystem,
+): string {
+  const spoons = `${doseSpoons(gramsPerLitre * aBucket(units), bulkDensity, units)} for ${volumeText(aBucket(units), units)}`
+  return litres === null ? spoons : `${doseWeightText(gramsPerLitre * litres, units)} in all; ${spoons}`
+}
+
+/** What a bucket is filled with. */
+export const measuredName = (what: Measured): string =>
+  'mix' in what ? what.mix.name : shortName(what.material.id)
 
 /** A whole line of a batch card in words. */
 export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
-    ? `${bucketsText(line.twelfths)} ${shortName(line.id)} (${volumeText(line.litres, units)})`
-    : `${doseWeightText(line.grams, units)} ${line.lime.name.toLowerCase()} (${limeSpoons(line.grams, line.lime.bulkDensity.value, units)})`
+    ? `${bucketsText(line.twelfths)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
+    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})`
 }

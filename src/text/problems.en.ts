@@ -28,6 +28,9 @@ const FIELD_NAMES: Record<string, string> = {
   wanted: 'amount of mix',
   settling: 'settling allowance',
   limeGramsPerLitre: 'amount of lime',
+  bagLitres: 'bag',
+  bagPrice: 'price of a bag',
+  share: 'share on the label',
   moundHeight: 'mound',
   thickness: 'layer below',
   sunkBy: 'sinking',
@@ -48,6 +51,7 @@ const FIELD_NAMES: Record<string, string> = {
 export const fieldName = (field: string) => FIELD_NAMES[field] ?? field
 
 const NOT_LENGTHS = new Set([
+  'bagLitres',
   'longevityMonths',
   'rootBalls',
   'bucket',
@@ -60,7 +64,8 @@ const NOT_LENGTHS = new Set([
 ])
 
 function amount(field: string, value: number, units: UnitSystem): string {
-  if (field === 'settling' || field === 'bulge') return percentText(value)
+  if (field === 'settling' || field === 'bulge' || field === 'share') return percentText(value)
+  if (field === 'bagPrice') return value.toFixed(2)
   if (field === 'limeGramsPerLitre') return doseText(value, units)
   if (field === 'count' || field === 'longevityMonths' || !(field in FIELD_NAMES)) return plainNumber(value)
   return NOT_LENGTHS.has(field) ? volumeText(value, units) : lengthText(value, units)
@@ -152,12 +157,19 @@ const TEXTS: Texts = {
     why: `A mix would contain itself: ${p.path.map((id) => `“${id}”`).join(' in ')}.`,
     fix: 'Take one of them out of the other.',
   }),
+  'shares-do-not-add-up': (p) => ({
+    why:
+      p.open > 0
+        ? `The shares given come to ${percentText(p.sum)} already: nothing is left for ${p.open === 1 ? 'the one' : `the ${p.open}`} without.`
+        : `The shares come to ${percentText(p.sum)}, not to the whole.`,
+    fix: 'Check them against the label, or leave one empty: it takes what is left.',
+  }),
   'unknown-family': (p) => ({
     why: `“${p.family}” is not a family of materials or dressings Open Bed knows.`,
     fix: 'Choose one from the list, or leave it out and let the nearest be found.',
   }),
-  'value-out-of-range': (p) => ({
-    why: `The ${fieldName(p.field)} is ${plainNumber(p.value)}; between ${plainNumber(p.low)} and ${plainNumber(p.high)} would be believed.`,
+  'value-out-of-range': (p, u) => ({
+    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}; between ${amount(p.field, p.low, u)} and ${amount(p.field, p.high, u)} would be believed.`,
     fix: 'Check the figure and its unit: fractions run from 0 to 1.',
   }),
   'no-dressing-for-target': (p) => ({

@@ -7,7 +7,7 @@ import { startingFill, startingJob, startingSpec } from '@/model/garden'
 import { cautionsForMixing } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
-import { bucketsText, limeSpoons, spoonText } from './measures'
+import { bucketsText, doseSpoons, spoonText } from './measures'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import {
   doseText,
@@ -208,7 +208,7 @@ describe('names', () => {
       '1 cup + 2 tablespoons + ¾ teaspoon, level',
     )
     expect(spoonText({ cups: 0, tablespoons: 0, teaspoons: 0 })).toBe('a pinch')
-    expect(limeSpoons(78, 1.35, 'metric')).toBe('3 tablespoons + 2½ teaspoons, level')
+    expect(doseSpoons(78, 1.35, 'metric')).toBe('3 tablespoons + 2½ teaspoons, level')
   })
 })
 

@@ -5,6 +5,7 @@ import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import QuantityField from '@/components/QuantityField.vue'
 import { monthlyReference } from '@/core/climate'
+import { coldestNightOf, hardinessZone } from '@/core/season'
 import { DEMO_CLIMATES } from '@/demo/climates'
 import { monthProblem, monthsFromText, placeProblem, type ClimateProblem } from '@/model/climateSheet'
 import { placeOf, startingPlace } from '@/model/garden'
@@ -53,6 +54,7 @@ const besideMonth = (i: number, column: 'tmin' | 'tmax' | 'rain'): Sentence | nu
     ? { why: 'Nobody would believe that.', fix: `It should be ${wrong.wanted}.` }
     : null
 }
+const coldest = computed(() => (place.value ? (place.value.coldestNight ?? coldestNightOf(place.value)) : 0))
 /** Water a lawn would use, mm a day: what everything else is reckoned from. */
 const thirst = computed(() => {
   const p = place.value
@@ -155,6 +157,27 @@ async function fromFile(event: Event) {
               :model-value="place.elevation"
               @update:model-value="set({ elevation: $event, climateId: null })"
             />
+            <QuantityField
+              label="Coldest night of most winters"
+              quantity="temperature"
+              :units="units"
+              :problem="beside('coldestNight')"
+              :model-value="coldest"
+              :hint="
+                place.coldestNight === null
+                  ? `reckoned from the months; zone ${hardinessZone(coldest)}`
+                  : `your figure; zone ${hardinessZone(coldest)}`
+              "
+              @update:model-value="set({ coldestNight: $event })"
+            />
+            <Button
+              v-if="place.coldestNight !== null"
+              class="reckon"
+              label="Reckon it from the months"
+              text
+              size="small"
+              @click="set({ coldestNight: null })"
+            />
           </div>
         </section>
         <section aria-labelledby="thirst-title">
@@ -228,15 +251,6 @@ async function fromFile(event: Event) {
 .climate {
   max-width: 420px;
   margin-bottom: 16px;
-}
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-}
-.field label {
-  font-weight: 600;
-  font-size: 0.95rem;
 }
 .two {
   display: grid;

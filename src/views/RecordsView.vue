@@ -11,7 +11,7 @@ import { saveFile } from '@/composables/saveFile'
 import type { MixRecord } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
-import { VESSEL_NAMES } from '@/text/labels'
+import { VESSEL_NAMES, placeText } from '@/text/labels'
 import { bucketsText } from '@/text/measures'
 import { doseWeightText, percentText, pHText, volumeText, weightText } from '@/text/units'
 
@@ -128,6 +128,11 @@ function saveCsv() {
             <tr v-for="l in chosen.limes" :key="l.limeId">
               <th scope="row">{{ l.limeName }}</th>
               <td class="num" colspan="2">{{ doseWeightText(l.grams, units) }}</td>
+            </tr>
+            <tr v-for="d in chosen.dressings" :key="`${d.dressingId} ${d.place.kind}`">
+              <th scope="row">{{ d.dressingName }}</th>
+              <td>{{ placeText(d.place, units) }}</td>
+              <td class="num">{{ doseWeightText(d.grams, units) }}</td>
             </tr>
           </tbody>
         </table>

@@ -9,10 +9,16 @@ import MaterialSwatch from '@/components/MaterialSwatch.vue'
 import PackDialog from '@/components/PackDialog.vue'
 import { MATERIALS, type Material, type MaterialProperties, type Property } from '@/core/data'
 import { citationOf } from '@/core/data/sources'
+import BagDialog from '@/components/bench/BagDialog.vue'
+import { useBags } from '@/composables/useBags'
+import { describeBag } from '@/model/bags'
 import { shelfEntry } from '@/model/batchCard'
+import { bagsOf } from '@/model/garden'
 import { useGarden } from '@/stores/garden'
 import { packText } from '@/text/labels'
 import { FAMILY_NAMES, matches } from '@/text/materials'
+import { problemText } from '@/text/problems.en'
+import { bagText } from '@/text/recipes'
 import { lengthText, percentText, pHText, volumeText } from '@/text/units'
 
 const garden = useGarden()
@@ -20,6 +26,17 @@ const search = ref('')
 const reading = ref<Material | null>(null)
 const editing = ref<Material | null>(null)
 const units = computed(() => garden.settings.units)
+const { reading: labelled, listed, describe, keep, remove, close } = useBags()
+const bags = computed(() =>
+  bagsOf(garden.records).map((bag) => {
+    const found = describeBag(bag, 'mix:shown')
+    return {
+      bag,
+      name: bag.name.trim() || 'Bagged mix',
+      says: found.ok ? bagText(found.value.mix, units.value) : problemText(found.problem, units.value).why,
+    }
+  }),
+)
 const rows = computed(() =>
   MATERIALS.filter((m) => matches(m, search.value)).map((material) => ({
     material,
@@ -190,6 +207,35 @@ onKeyStroke('/', (event) => {
         <p v-if="reading.hazards" class="src"><strong>Mind:</strong> {{ reading.hazards }}.</p>
       </template>
     </Dialog>
+    <section class="bags" aria-labelledby="bags-title">
+      <div class="row head">
+        <h2 id="bags-title">Bagged mixes</h2>
+        <Button label="Describe a bagged mix" icon="pi pi-tag" outlined size="small" @click="describe()" />
+      </div>
+      <p class="soft">
+        From their labels: to hold your own against in Compare, or to go into a mix as a part of it.
+      </p>
+      <ul class="plain">
+        <li v-for="b in bags" :key="b.bag.id" class="bag">
+          <span class="name"
+            ><strong>{{ b.name }}</strong
+            ><small>{{ b.says }}</small></span
+          >
+          <span class="fact wide"
+            ><small>Bought as</small>{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
+            }}<template v-if="b.bag.price !== null">, {{ b.bag.price.toFixed(2) }}</template></span
+          >
+          <Button
+            label="Label"
+            text
+            size="small"
+            :aria-label="`Label of ${b.name}`"
+            @click="describe(b.bag)"
+          />
+        </li>
+      </ul>
+    </section>
+    <BagDialog :bag="labelled" :listed="listed" :units="units" @save="keep" @remove="remove" @close="close" />
     <PackDialog
       :material="editing"
       :item="editing ? shelfEntry(garden.records, editing) : null"
@@ -201,6 +247,23 @@ onKeyStroke('/', (event) => {
 </template>
 
 <style scoped>
+.bags {
+  margin-top: 28px;
+}
+.bags .head {
+  justify-content: space-between;
+}
+.bag {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.bag .name {
+  flex: 1 1 16rem;
+}
 .tools {
   margin-bottom: 10px;
 }

@@ -1,23 +1,27 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, shallowRef, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
 import { CROPS } from '@/core/data'
+import { DEMO_CLIMATES } from '@/demo/climates'
 import {
   leadFill,
   liveJob,
+  placeOf,
   nextYearsJob,
   specOf,
   startingBed,
   startingFill,
   startingJob,
 } from '@/model/garden'
-import { nextStation } from '@/model/batchCard'
+import { isOver, nextStation } from '@/model/stations'
+import type { Due } from '@/model/season'
+import { FOLLOW_UP_TEXTS } from '@/text/season'
 import { VESSEL_KINDS, type Job, type VesselKind } from '@/model/schemas'
 import { useGarden } from '@/stores/garden'
-import { dayText } from '@/text/dates'
+import { dayText, isoDay, shortDayText } from '@/text/dates'
 import { fillsText, jobTitle, STATION_NAMES, STATION_NEXT, VESSEL_NAMES } from '@/text/labels'
 import { pHText, percentText, volumeText } from '@/text/units'
 
@@ -25,23 +29,46 @@ const garden = useGarden()
 const router = useRouter()
 const kinds: readonly VesselKind[] = VESSEL_KINDS
 
+const place = computed(() => placeOf(garden.records))
+const today = isoDay(new Date())
+/** What each planted job asks for next; the reckoning for it is fetched after the page stands. */
+const dues = shallowRef<ReadonlyMap<string, Due>>(new Map())
+watchEffect(async () => {
+  const { records, jobs } = garden
+  if (!jobs.some((j) => j.plantedOn && !isOver(j))) return
+  const { duesOf } = await import('@/model/due')
+  dues.value = duesOf(
+    records,
+    jobs.filter((j) => !isOver(j)),
+  )
+})
+function dueOf(job: Job) {
+  const due = dues.value.get(job.id)
+  return due && { on: due.on, title: FOLLOW_UP_TEXTS[due.code].title, late: (due.until ?? due.on) < today }
+}
+/** Jobs in hand: what has a date first, soonest first, then as they were begun. */
 const open = computed(() =>
   garden.jobs
-    .filter((j) => j.recordId === null && !j.archived)
+    .filter((j) => !isOver(j))
     .map((stored) => liveJob(garden.records, stored))
-    .map((job) => ({ job, next: nextStation(job) })),
+    .map((job) => ({ job, next: nextStation(job), due: dueOf(job) }))
+    .sort((a, b) => (a.due?.on ?? '9').localeCompare(b.due?.on ?? '9')),
 )
-/** Recorded or put away: kept for looking back and doing again. */
-const done = computed(() =>
-  garden.jobs
-    .filter((j) => j.recordId !== null || j.archived)
-    .map((stored) => liveJob(garden.records, stored)),
-)
+/** Looked back on or put away: kept for doing again. */
+const done = computed(() => garden.jobs.filter(isOver).map((stored) => liveJob(garden.records, stored)))
 async function again(job: Job) {
   const next = nextYearsJob(job, crypto.randomUUID(), new Date().toISOString())
   garden.run({ type: 'job/create', job: next })
   await router.push({ name: 'fill', params: { garden: garden.name, jobId: next.id } })
 }
+const placeWords = computed(() => {
+  const p = place.value
+  if (!p) return 'Say where you garden'
+  const climate = DEMO_CLIMATES.find((c) => c.id === p.climateId)?.name ?? 'Your own climate'
+  const every = p.waterEvery
+  const often = every === 1 ? 'day' : every < 1 ? `${Math.round(every * 24)} hours` : `${every} days`
+  return `${climate}, watered every ${often} if need be`
+})
 const recent = computed(() => garden.mixRecords.slice(0, 4))
 const cropName = (job: Job) => CROPS.find((c) => c.id === job.cropId)?.name
 
@@ -58,6 +85,11 @@ async function start(kind: VesselKind) {
 <template>
   <div class="page">
     <h1>Today</h1>
+    <p class="where">
+      <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">
+        <i class="pi pi-map-marker" aria-hidden="true" /> {{ placeWords }}
+      </RouterLink>
+    </p>
     <section class="new" aria-labelledby="new-title">
       <div>
         <h2 id="new-title">What are you filling?</h2>
@@ -84,7 +116,7 @@ async function start(kind: VesselKind) {
           Nothing in hand. A job you start waits here until its mix is recorded.
         </p>
         <ul class="plain jobs">
-          <li v-for="{ job, next } in open" :key="job.id">
+          <li v-for="{ job, next, due } in open" :key="job.id">
             <RouterLink class="job" :to="{ name: next, params: { garden: garden.name, jobId: job.id } }">
               <VesselGlyph :kind="leadFill(job).spec.vessel.kind" />
               <span class="words">
@@ -94,7 +126,9 @@ async function start(kind: VesselKind) {
                 </span>
               </span>
               <span class="next"
-                ><small>Next: {{ STATION_NEXT[next] }}</small
+                ><small v-if="due" :class="{ late: due.late }"
+                  >{{ due.title }}: {{ shortDayText(due.on) }}{{ due.late ? ', past its day' : '' }}</small
+                ><small v-else>Next: {{ STATION_NEXT[next] }}</small
                 ><b>{{ STATION_NAMES[next] }} →</b></span
               >
             </RouterLink>
@@ -232,6 +266,12 @@ async function start(kind: VesselKind) {
   text-align: right;
   display: flex;
   flex-direction: column;
+}
+.late {
+  color: var(--alarm);
+}
+.where {
+  margin: -4px 0 12px;
 }
 .next b {
   color: var(--clay);

@@ -32,11 +32,15 @@ export const rangesInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<RangesAnswer> | null> => core().ranges(begin(signal), request, told(onProgress))
 
-/** The finder, beside the page. */
-export const findInWorker = (
+/** The finder, beside the page. `enough` ends it with what it has found by then. */
+export function findInWorker(
   problem: FinderProblem,
-  { signal, onProgress }: Following<FinderProgress> = {},
-): Promise<Outcome<FinderResult> | null> => core().find(begin(signal), problem, told(onProgress))
+  { signal, enough, onProgress }: Following<FinderProgress> & { enough?: AbortSignal } = {},
+): Promise<Outcome<FinderResult> | null> {
+  const task = begin(signal)
+  enough?.addEventListener('abort', () => void core().enough(task), { once: true })
+  return core().find(task, problem, told(onProgress))
+}
 
 /** What stands in the finder's way, beside the page. */
 export const inTheWayInWorker = (

@@ -34,6 +34,7 @@ function messageTurn(): Promise<void> {
  */
 export function makeCoreApi() {
   const cancelled = new Set<number>()
+  const enough = new Set<number>()
   async function run<P, R>(task: number, steps: Generator<P, R>, tell?: Tell<P>): Promise<R | null> {
     try {
       return await drive(steps, {
@@ -44,11 +45,16 @@ export function makeCoreApi() {
       })
     } finally {
       cancelled.delete(task)
+      enough.delete(task)
     }
   }
   return {
     cancel(task: number): void {
       cancelled.add(task)
+    },
+    /** The finder ends with what it has found by then. */
+    enough(task: number): void {
+      enough.add(task)
     },
     async ranges(
       task: number,
@@ -65,7 +71,11 @@ export function makeCoreApi() {
       problem: FinderProblem,
       tell?: Tell<FinderProgress>,
     ): Promise<Outcome<FinderResult> | null> {
-      return run(task, search(problem), tell)
+      return run(
+        task,
+        search(problem, () => enough.has(task)),
+        tell,
+      )
     },
     inTheWay(
       task: number,

@@ -374,16 +374,6 @@ legend {
   gap: 10px 14px;
   align-items: start;
 }
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-}
-.field label {
-  font-weight: 600;
-  font-size: 0.95rem;
-}
 
 .carried {
   display: flex;
@@ -391,10 +381,5 @@ legend {
   gap: 8px;
   min-height: 44px;
   margin-top: 22px;
-}
-.said {
-  font-size: 0.88rem;
-  color: var(--ink-soft);
-  margin: 0;
 }
 </style>

@@ -1,48 +1,37 @@
 <script setup lang="ts">
 /** A list of beds of any length: only the rows in sight are there. Arrows go up and down it. */
 import { useVirtualList } from '@vueuse/core'
-import { toRef, watch } from 'vue'
-import { planOfFill } from '@/model/reckoning'
+import { computed, watch } from 'vue'
 import type { Bed } from '@/model/schemas'
-import { bedTitle, VESSEL_NAMES } from '@/text/labels'
-import { volumeText, type UnitSystem } from '@/text/units'
-import VesselGlyph from '../VesselGlyph.vue'
+import type { UnitSystem } from '@/text/units'
+import BedRow from './BedRow.vue'
 
 const props = defineProps<{ beds: readonly Bed[]; chosen: string | null; units: UnitSystem }>()
 const emit = defineEmits<{ choose: [bedId: string] }>()
 
 const ROW = 60
-const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(
-  toRef(() => props.beds as Bed[]),
-  { itemHeight: ROW, overscan: 8 },
+/** Rows come and go in blocks, so that most of a scroll changes nothing on the page. */
+const BLOCK = 8
+const blocks = computed(() =>
+  Array.from({ length: Math.ceil(props.beds.length / BLOCK) }, (_, i) =>
+    props.beds.slice(i * BLOCK, (i + 1) * BLOCK),
+  ),
 )
+const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(blocks, {
+  itemHeight: (i) => ROW * (blocks.value[i]?.length ?? 0),
+  overscan: 2,
+})
 watch(
   () => props.chosen,
   (id) => {
     const at = props.beds.findIndex((b) => b.id === id)
-    if (at > -1 && !list.value.some((row) => row.data.id === id)) scrollTo(at)
+    const block = Math.floor(at / BLOCK)
+    if (at > -1 && !list.value.some((shown) => shown.index === block)) scrollTo(block)
   },
 )
 
-/** Records are replaced, never written into, so what one holds is reckoned once. Litres; null when it cannot be. */
-const held = new WeakMap<Bed, number | null>()
-function litresText(bed: Bed) {
-  let litres = held.get(bed)
-  if (litres === undefined) {
-    const one = planOfFill({ spec: bed, sunkBy: null })
-    litres = one.ok ? one.value.net : null
-    held.set(bed, litres)
-  }
-  return litres === null
-    ? 'look at it'
-    : `${volumeText(litres, props.units)}${bed.vessel.count > 1 ? ' each' : ''}`
-}
-function onKey(event: KeyboardEvent, id: string) {
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  if (by === 0) return
-  event.preventDefault()
-  const at = props.beds.findIndex((b) => b.id === id) + by
-  const next = props.beds[at]
+function step(id: string, by: number) {
+  const next = props.beds[props.beds.findIndex((b) => b.id === id) + by]
   if (!next) return
   emit('choose', next.id)
   requestAnimationFrame(() => document.getElementById(`bed-${next.id}`)?.focus())
@@ -51,76 +40,30 @@ function onKey(event: KeyboardEvent, id: string) {
 
 <template>
   <section aria-label="All beds" v-bind="containerProps" class="rows">
-    <ul class="plain" v-bind="wrapperProps">
-      <li
-        v-for="{ data: bed } in list"
-        :key="bed.id"
-        v-memo="[bed, bed.id === chosen, units]"
-        :style="{ height: `${ROW}px` }"
-      >
-        <button
-          :id="`bed-${bed.id}`"
-          type="button"
-          :class="{ on: bed.id === chosen }"
-          :aria-pressed="bed.id === chosen"
-          @click="emit('choose', bed.id)"
-          @keydown="onKey($event, bed.id)"
-        >
-          <VesselGlyph :kind="bed.vessel.kind" />
-          <span class="words">
-            <strong>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</strong>
-            <small>{{ VESSEL_NAMES[bed.vessel.kind].one }}</small>
-          </span>
-          <span class="num">{{ litresText(bed) }}</span>
-        </button>
-      </li>
-    </ul>
+    <div v-bind="wrapperProps">
+      <ul v-for="{ data: block, index } in list" :key="index" class="plain">
+        <BedRow
+          v-for="bed in block"
+          :key="bed.id"
+          :bed="bed"
+          :chosen="bed.id === chosen"
+          :units="units"
+          @choose="emit('choose', $event)"
+          @step="step"
+        />
+      </ul>
+    </div>
   </section>
 </template>
 
 <style scoped>
 .rows {
+  /* A layer of its own: scrolling it paints nothing else again. */
+  contain: strict;
+  will-change: transform;
+  background: var(--paper);
   height: calc(100vh - 170px) !important;
   min-height: 300px;
-}
-.rows button {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
-  height: 56px;
-  padding: 4px 10px;
-  background: none;
-  border: 1px solid transparent;
-  border-bottom-color: var(--rule);
-  color: var(--ink);
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-.rows button:hover,
-.rows button.on {
-  background: var(--sheet);
-  border-color: var(--clay);
-  border-radius: var(--round);
-}
-.rows :deep(.vessel) {
-  width: 40px;
-  height: 35px;
-}
-.words {
-  flex: 1;
-  min-width: 0;
-  display: flex;
-  flex-direction: column;
-}
-.words > * {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.num {
-  white-space: nowrap;
 }
 @media (max-width: 1080px) {
   .rows {

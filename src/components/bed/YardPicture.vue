@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** All beds side by side at one scale, a bucket beside them to judge by. Press one to look at it. */
-import { useMediaQuery } from '@vueuse/core'
-import { computed } from 'vue'
+import { useElementSize, useMediaQuery, useVirtualList } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { heightForVolume, shapeHeight, type Shape } from '@/core/geometry'
 import type { Bed } from '@/model/schemas'
 import { bedTitle } from '@/text/labels'
@@ -29,10 +29,13 @@ interface Figure {
   wall: string
   mix: string
 }
+const heightsOf = (tall: number) => Array.from({ length: 13 }, (_, i) => (tall * i) / 12)
+const widestOf = (shape: Shape) =>
+  Math.min(LONGEST, Math.max(...heightsOf(shapeHeight(shape)).map((z) => sectionWidth(shape, z))))
 function figureOf(shape: Shape, headspace: number): Figure {
   const tall = shapeHeight(shape)
-  const steps = Array.from({ length: 13 }, (_, i) => (tall * i) / 12)
-  const widest = Math.min(LONGEST, Math.max(...steps.map((z) => sectionWidth(shape, z))))
+  const steps = heightsOf(tall)
+  const widest = widestOf(shape)
   const half = (z: number) => Math.min(LONGEST, sectionWidth(shape, z)) / 2
   const at = (side: 1 | -1, z: number) =>
     `${((widest / 2 + side * half(z)) * scale.value + 3).toFixed(1)},${((tall - z) * scale.value + 3).toFixed(1)}`
@@ -45,49 +48,114 @@ function figureOf(shape: Shape, headspace: number): Figure {
     mix: [...filled.map((z) => at(-1, z)), ...[...filled].reverse().map((z) => at(1, z))].join(' '),
   }
 }
-const figures = computed(() =>
-  beds.map((bed) => ({ bed, figure: figureOf(bed.vessel.shape, bed.vessel.headspace) })),
-)
 /** A bucket of usual proportions that holds so much. */
 const pail = computed(() => {
   const shape: Shape = { kind: 'roundPot', topDiameter: 28, baseDiameter: 21, height: 60 }
   const height = heightForVolume(shape, bucket)
   return figureOf({ ...shape, height }, height * 0.05)
 })
+const root = ref<HTMLElement | null>(null)
+const { width } = useElementSize(root)
+const GAP = 22
+const LABEL = 66
+interface Standing {
+  bed: Bed
+  wide: number
+  tall: number
+}
+/** Beds in the rows they stand in: only their sizes are needed for that, not their drawings. */
+const rows = computed(() => {
+  const list: { beds: Standing[]; tall: number }[] = []
+  // The bucket stands first in the first row.
+  let used = pail.value.width + 60 + GAP
+  for (const bed of beds) {
+    const { shape } = bed.vessel
+    const tall = shapeHeight(shape) * scale.value + 6 + LABEL
+    const wide = Math.min(Math.max(124, widestOf(shape) * scale.value + 26), Math.max(124, width.value))
+    const row = list.at(-1)
+    if (row && used + wide <= width.value) row.beds.push({ bed, wide, tall })
+    else if (!row) list.push({ beds: [{ bed, wide, tall }], tall: 0 })
+    else {
+      used = 0
+      list.push({ beds: [{ bed, wide, tall }], tall: 0 })
+    }
+    used += wide + GAP
+    const now = list.at(-1)!
+    now.tall = Math.max(now.tall, tall)
+  }
+  if (list[0]) list[0].tall = Math.max(list[0].tall, pail.value.height + LABEL)
+  return list
+})
+const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(rows, {
+  itemHeight: (i) => (rows.value[i]?.tall ?? 0) + 18,
+  overscan: 2,
+})
+/** Records are replaced, never written into, so what one looks like is drawn once for each scale. */
+let drawn = new WeakMap<Bed, Figure>()
+watch(scale, () => (drawn = new WeakMap()), { flush: 'sync' })
+function drawingOf(bed: Bed): Figure {
+  let found = drawn.get(bed)
+  if (!found) drawn.set(bed, (found = figureOf(bed.vessel.shape, bed.vessel.headspace)))
+  return found
+}
+watch(
+  () => chosen,
+  (id) => {
+    const at = rows.value.findIndex((r) => r.beds.some((s) => s.bed.id === id))
+    if (at > -1 && !list.value.some((r) => r.index === at)) scrollTo(at)
+  },
+)
 </script>
 
 <template>
-  <ul class="plain yard">
-    <li class="pail" aria-hidden="true">
-      <svg :width="pail.width" :height="pail.height">
-        <polyline class="wall" :points="pail.wall" />
-      </svg>
-      <small>your bucket, {{ volumeText(bucket, units) }}</small>
-    </li>
-    <li
-      v-for="{ bed, figure } in figures"
-      :key="bed.id"
-      class="stood"
-      :style="{ width: `${Math.max(124, figure.width + 20)}px`, height: `${figure.height + 66}px` }"
-    >
-      <button type="button" :class="{ on: bed.id === chosen }" @click="emit('choose', bed.id)">
-        <svg :width="figure.width" :height="figure.height" aria-hidden="true">
-          <polygon class="mix" :points="figure.mix" />
-          <polyline class="wall" :points="figure.wall" />
-        </svg>
-        <span>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</span>
-      </button>
-    </li>
-  </ul>
+  <section ref="root" aria-label="The yard">
+    <div v-bind="containerProps" class="ground">
+      <div v-bind="wrapperProps">
+        <ul v-for="row in list" :key="row.index" class="plain yard" :style="{ height: `${row.data.tall}px` }">
+          <li v-if="row.index === 0" class="pail" aria-hidden="true">
+            <svg :width="pail.width" :height="pail.height">
+              <polyline class="wall" :points="pail.wall" />
+            </svg>
+            <small>your bucket, {{ volumeText(bucket, units) }}</small>
+          </li>
+          <li
+            v-for="{ bed, wide, tall } in row.data.beds"
+            :key="bed.id"
+            class="stood"
+            :style="{ width: `${wide}px`, height: `${tall}px` }"
+          >
+            <button
+              type="button"
+              :class="{ on: bed.id === chosen }"
+              :aria-pressed="bed.id === chosen"
+              @click="emit('choose', bed.id)"
+            >
+              <svg :width="drawingOf(bed).width" :height="drawingOf(bed).height" aria-hidden="true">
+                <polygon class="mix" :points="drawingOf(bed).mix" />
+                <polyline class="wall" :points="drawingOf(bed).wall" />
+              </svg>
+              <span>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</span>
+            </button>
+          </li>
+        </ul>
+      </div>
+    </div>
+  </section>
 </template>
 
 <style scoped>
+.ground {
+  /* A layer of its own: scrolling it paints nothing else again. */
+  contain: layout paint;
+  will-change: transform;
+  background: var(--paper);
+  max-height: max(340px, 62vh);
+}
 .yard {
   display: flex;
-  flex-wrap: wrap;
   align-items: flex-end;
-  gap: 18px 22px;
-  padding: 16px 0;
+  gap: 22px;
+  margin-bottom: 18px;
 }
 /* Each has its size beforehand, so one drawn or pressed moves none of the others. */
 .stood {

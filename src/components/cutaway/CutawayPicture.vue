@@ -4,12 +4,13 @@
  * beside it, the three labels and the table behind it are exact.
  */
 import { useElementSize, useMutationObserver } from '@vueuse/core'
-import { computed, ref, watchEffect } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, toRaw, watchEffect } from 'vue'
 import type { Material } from '@/core/data'
 import type { Container } from '@/core/geometry'
 import type { ContainerProfile } from '@/core/water'
 import { lengthText, percentText, type UnitSystem } from '@/text/units'
-import { paintMix } from './paint'
+import { painterFor, type Painter } from '@/workers/paint.client'
+import { lookOf } from './looks'
 import { layoutSection, type Frame } from './section'
 
 const {
@@ -26,6 +27,7 @@ const {
   title: string
 }>()
 
+const tableOpen = ref(false)
 const host = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(host)
@@ -147,29 +149,39 @@ const description = computed(() => {
   return `${title}, in section, ${deep} of mix. Air after draining: ${marks.value.map((m) => `${m.air} ${m.words}`).join(', ')}.`
 })
 
+let painter: Painter | null = null
+onMounted(() => (painter = painterFor(canvas.value!)))
+onBeforeUnmount(() => painter?.drop())
+
+/** Read from the page once for each theme: asking for a style in the middle of a change costs a layout. */
+const colours = computed(() => {
+  void theme.value
+  const style = host.value && getComputedStyle(host.value)
+  return {
+    air: style?.getPropertyValue('--air').trim() || '#fff8e8',
+    water: style?.getPropertyValue('--water').trim() || '#4f8fae',
+  }
+})
 watchEffect(
   () => {
-    const el = canvas.value
-    const l = layout.value
-    if (!el || !l) return
-    void theme.value // read, so that new colours paint anew
-    const ratio = window.devicePixelRatio || 1
-    el.width = Math.round(width.value * ratio)
-    el.height = Math.round(height.value * ratio)
-    const g = el.getContext('2d')
-    if (!g) return
-    g.scale(ratio, ratio)
-    const style = getComputedStyle(el)
-    if (profile)
-      paintMix(g, {
-        layout: l,
-        slices: profile.slices,
-        shares,
-        colours: {
-          air: style.getPropertyValue('--air').trim(),
-          water: style.getPropertyValue('--water').trim(),
-        },
-      })
+    if (!layout.value || !painter) return
+    painter.paint({
+      container: toRaw(container),
+      frame: { ...frame.value },
+      ratio: window.devicePixelRatio || 1,
+      slices: (profile?.slices ?? []).map(({ height, solids, water, air }) => ({
+        height,
+        solids,
+        water,
+        air,
+      })),
+      shares: shares.map(({ material, share }) => ({
+        look: { ...lookOf(material) },
+        sizeShares: [...material.sizeShares],
+        share,
+      })),
+      colours: { ...colours.value },
+    })
   },
   { flush: 'post' },
 )
@@ -248,9 +260,9 @@ watchEffect(
       <span><i class="swatch solids" />solids</span>
       <span><i class="swatch water" />water</span>
       <span><i class="swatch air" />air, when draining has ended</span>
-      <details>
+      <details @toggle="tableOpen = ($event.target as HTMLDetailsElement).open">
         <summary>As a table</summary>
-        <table class="plain">
+        <table v-if="tableOpen" class="plain">
           <thead>
             <tr>
               <th scope="col">Height above base</th>

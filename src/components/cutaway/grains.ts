@@ -13,7 +13,7 @@ export function dice(seed: number): () => number {
 
 /** Draws one grain of about `size` px across, centred. */
 export function drawGrain(
-  g: CanvasRenderingContext2D,
+  g: CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D,
   look: Look,
   x: number,
   y: number,

@@ -1,14 +1,14 @@
 import { SIZE_CLASSES } from '@/core/mixing'
-import type { Material } from '@/core/data'
 import type { ProfileSlice } from '@/core/water'
 import { dice, drawGrain } from './grains'
-import { lookOf } from './looks'
+import type { Look } from './looks'
 import type { SectionLayout } from './section'
 
-export interface PaintInput {
+export interface Painted {
   layout: SectionLayout
-  slices: readonly ProfileSlice[]
-  shares: readonly { material: Material; share: number }[]
+  slices: readonly Pick<ProfileSlice, 'height' | 'solids' | 'water' | 'air'>[]
+  /** Each part: how it looks, its size classes, its share. */
+  shares: readonly { look: Look; sizeShares: readonly number[]; share: number }[]
   colours: { air: string; water: string }
 }
 
@@ -65,7 +65,10 @@ function poreTile(): Float32Array {
  * Paints the mix of a section: between the grains, the shares of fines, water and air at every depth are those of the
  * profile; the grains of each material lie there by its share and size, drawn larger than life.
  */
-export function paintMix(g: CanvasRenderingContext2D, { layout, slices, shares, colours }: PaintInput) {
+export function paintMix(
+  g: CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D,
+  { layout, slices, shares, colours }: Painted,
+) {
   const { left, right, y, mixHeight, scale } = layout
   if (slices.length === 0) return
   const steps = 24
@@ -86,7 +89,7 @@ export function paintMix(g: CanvasRenderingContext2D, { layout, slices, shares, 
 
   const dz = slices.length > 1 ? slices[1]!.height - slices[0]!.height : mixHeight
   const sliceAt = (z: number) => slices[Math.min(slices.length - 1, Math.max(0, Math.floor(z / dz)))]!
-  const fines = shares.map((s) => between(lookOf(s.material).tint, lookOf(s.material).edge, 0.25))
+  const fines = shares.map((s) => between(s.look.tint, s.look.edge, 0.25))
   const columns = Math.ceil((x1 - x0) / CELL)
   const rows = Math.ceil((bottom - top) / CELL)
   const waterDeep = between(colours.water, '#1f4a5c', 0.22)
@@ -113,8 +116,8 @@ export function paintMix(g: CanvasRenderingContext2D, { layout, slices, shares, 
   const area = (x1 - x0) * (bottom - top)
   const roll = dice(11)
   const grains: { k: number; size: number }[] = []
-  shares.forEach(({ material, share }, k) => {
-    const seen = material.sizeShares.slice(0, 5)
+  shares.forEach(({ sizeShares, share }, k) => {
+    const seen = sizeShares.slice(0, 5)
     const whole = seen.reduce((s, v) => s + v, 0)
     if (whole <= 0) return
     seen.forEach((v, c) => {
@@ -128,7 +131,7 @@ export function paintMix(g: CanvasRenderingContext2D, { layout, slices, shares, 
   for (const grain of grains)
     drawGrain(
       g,
-      lookOf(shares[grain.k]!.material),
+      shares[grain.k]!.look,
       x0 + roll() * (x1 - x0),
       top + roll() * (bottom - top),
       grain.size,

@@ -11,9 +11,11 @@ import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
 import type { Material } from '@/core/data'
-import { limeTotals, shelfEntry, shoppingList } from '@/model/batchCard'
+import { doseTotals, mixLines, shelfEntry, shoppingList } from '@/model/batchCard'
+import type { InnerMix } from '@/model/schemas'
 import { jobTitle, packText, shortName } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
+import { bagText } from '@/text/recipes'
 import { doseWeightText, percentText, volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -31,17 +33,24 @@ const notes = computed(() =>
     : [],
 )
 const list = computed(() => (q.value ? shoppingList(garden.records, q.value) : []))
-const limes = computed(() => (q.value && job.value ? limeTotals(job.value, q.value) : []))
+const doses = computed(() => (q.value && job.value ? doseTotals(job.value, q.value) : []))
+const mixes = computed(() => (q.value && job.value ? mixLines(job.value, q.value) : []))
 const cost = computed(() => {
-  const known = list.value.filter((l) => l.purchase.cost !== null)
+  const bought = [
+    ...list.value.map((l) => ({ name: shortName(l.material.id), cost: l.purchase.cost })),
+    ...mixes.value.flatMap((m) => (m.purchase ? [{ name: m.mix.name, cost: m.purchase.cost }] : [])),
+  ]
   return {
-    sum: known.reduce((s, l) => s + l.purchase.cost!, 0),
-    missing: list.value.filter((l) => l.purchase.cost === null).map((l) => shortName(l.material.id)),
+    of: bought.length,
+    sum: bought.reduce((s, b) => s + (b.cost ?? 0), 0),
+    missing: bought.filter((b) => b.cost === null).map((b) => b.name),
   }
 })
+const setOrigin = (mix: InnerMix, kind: 'made' | 'ready') =>
+  garden.run({ type: 'mix/origin', jobId, mixId: mix.id, origin: { kind } })
 /** What the rounded batches really leave for settling. */
 const over = computed(() => (q.value ? q.value.plan.blendLitres / q.value.inPlace - 1 : 0))
-const measured = computed(() => list.value.reduce((s, l) => s + l.litres, 0))
+const measured = computed(() => q.value?.plan.totals.reduce((s, t) => s + t.litres, 0) ?? 0)
 const bagged = (line: (typeof list.value)[number]) => line.purchase.counts[0]!
 const back = computed(() => beside('count', quantities.value))
 
@@ -56,14 +65,34 @@ function saveCsv() {
     cost: l.purchase.cost?.toFixed(2) ?? '',
     'water to add, L': l.water.toFixed(1),
   }))
-  const limeRows = limes.value.map((l) => ({
-    material: l.lime.name,
+  const mixRows = mixes.value.map((m) => ({
+    material: m.mix.name,
+    'loose litres to measure': m.litres.toFixed(1),
+    packs: m.purchase?.counts[0] ?? (m.mix.origin.kind === 'ready' ? 'on hand' : 'made first'),
+    pack:
+      m.mix.origin.kind === 'bag' ? packText({ kind: 'loose', litres: m.mix.origin.litres }, 'metric') : '',
+    'left over, L': m.purchase?.leftover.toFixed(1) ?? '',
+    cost: m.purchase?.cost?.toFixed(2) ?? '',
+  }))
+  const doseRows = doses.value.map((l) => ({
+    material: l.name,
     'loose litres to measure': '',
     packs: `${l.grams.toFixed(0)} g`,
   }))
   saveFile(
     `${jobTitle(job.value!)} shopping.csv`,
-    Papa.unparse([...rows, ...limeRows], { columns: Object.keys(rows[0] ?? {}) }),
+    Papa.unparse([...rows, ...mixRows, ...doseRows], {
+      columns: [
+        'material',
+        'loose litres to measure',
+        'packs',
+        'pack',
+        'from stock, L',
+        'left over, L',
+        'cost',
+        'water to add, L',
+      ],
+    }),
     'text/csv',
   )
 }
@@ -95,8 +124,7 @@ function saveCsv() {
           <strong class="figure">{{ volumeText(measured, units) }}</strong><span>to measure out, loose</span>
         </div>
         <div class="loss">
-          <span aria-hidden="true">→</span
-          ><small>−{{ percentText(q.asMeasured.blend.blendingLoss, 1) }} on stirring</small>
+          <span aria-hidden="true">→</span><small>−{{ percentText(q.lossHere, 1) }} on stirring</small>
         </div>
         <div>
           <strong class="figure">{{ volumeText(q.plan.blendLitres, units) }}</strong><span
@@ -117,7 +145,7 @@ function saveCsv() {
         <Button label="Save as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
       </div>
       <div class="scroll">
-        <table class="plain list">
+        <table class="plain list stacks">
           <thead>
             <tr>
               <th scope="col">Material</th>
@@ -170,18 +198,67 @@ function saveCsv() {
                 />
               </td>
             </tr>
-            <tr v-for="l in limes" :key="l.lime.id">
+            <tr v-for="m in mixes" :key="m.mix.id">
               <th scope="row">
-                <span class="what"><span class="lime-dot" aria-hidden="true" />{{ l.lime.name }}</span>
+                <span class="what"
+                  ><span class="mix-dot" aria-hidden="true" /><span
+                    >{{ m.mix.name }}<small class="inside">{{ bagText(m.mix, units) }}</small></span
+                  ></span
+                >
+              </th>
+              <td class="num" data-label="Measure out">{{ volumeText(m.litres, units) }}</td>
+              <template v-if="m.purchase">
+                <td data-label="Buy">
+                  <strong
+                    >{{ m.purchase.counts[0] }} ×
+                    {{ m.mix.origin.kind === 'bag' ? volumeText(m.mix.origin.litres, units) : '' }}
+                    bag</strong
+                  >
+                </td>
+                <td class="num" data-label="Left over">{{ volumeText(m.purchase.leftover, units) }}</td>
+                <td class="num" data-label="Cost">
+                  {{ m.purchase.cost === null ? '?' : m.purchase.cost.toFixed(2) }}
+                </td>
+                <td data-label="Wet it first">as it comes</td>
+                <td></td>
+              </template>
+              <td v-else data-label="Buy" colspan="5">
+                {{
+                  m.mix.origin.kind === 'ready'
+                    ? 'on hand, ready made'
+                    : 'made first, from the materials above'
+                }}
+                <Button
+                  :label="m.mix.origin.kind === 'ready' ? 'Make it first' : 'I have it ready'"
+                  :aria-label="
+                    m.mix.origin.kind === 'ready' ? `Make ${m.mix.name} first` : `I have ${m.mix.name} ready`
+                  "
+                  text
+                  size="small"
+                  @click="setOrigin(m.mix, m.mix.origin.kind === 'ready' ? 'made' : 'ready')"
+                />
+              </td>
+            </tr>
+            <tr v-for="l in doses" :key="`${l.id} ${l.place.kind}`">
+              <th scope="row">
+                <span class="what"><span class="lime-dot" aria-hidden="true" />{{ l.name }}</span>
               </th>
               <td class="num" data-label="Measure out">{{ doseWeightText(l.grams, units) }}</td>
-              <td data-label="Buy" class="soft" colspan="5">weighed or spooned for each batch, see Make</td>
+              <td data-label="Buy" class="soft" colspan="5">
+                {{
+                  l.place.kind === 'throughout'
+                    ? 'weighed or spooned for each batch, see Make'
+                    : l.place.kind === 'top'
+                      ? 'into the top at filling, see Fill'
+                      : 'put on later, see Season'
+                }}
+              </td>
             </tr>
           </tbody>
         </table>
       </div>
       <p class="total">
-        <template v-if="cost.missing.length < list.length">
+        <template v-if="cost.missing.length < cost.of">
           Known cost: <strong class="figure">{{ cost.sum.toFixed(2) }}</strong>,
           {{ (cost.sum / q.inPlace).toFixed(3) }} a litre in place.
         </template>
@@ -245,6 +322,17 @@ function saveCsv() {
   color: var(--ink);
   font-size: 1rem;
 }
+.mix-dot {
+  width: 28px;
+  height: 28px;
+  border-radius: 50%;
+  border: 1.5px solid var(--edge);
+  background: var(--clay-wash);
+  flex: none;
+}
+.inside {
+  display: block;
+}
 .lime-dot {
   width: 28px;
   height: 28px;
@@ -265,33 +353,6 @@ function saveCsv() {
   .loss {
     flex-direction: row !important;
     gap: 8px;
-  }
-  .list thead {
-    display: none;
-  }
-  .list tr {
-    display: block;
-    padding: 8px 0;
-    border-bottom: 1px solid var(--rule);
-  }
-  .list td,
-  .list th {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
-    border: 0;
-    padding: 3px 0;
-    text-align: right;
-  }
-  .list th {
-    justify-content: flex-start;
-  }
-  .list td[data-label]::before {
-    content: attr(data-label);
-    color: var(--ink-soft);
-  }
-  .list td br {
-    display: none;
   }
 }
 </style>

@@ -2,12 +2,12 @@
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import BedDrawing from '@/components/bed/BedDrawing.vue'
 import BedForm from '@/components/bed/BedForm.vue'
+import CropFields from '@/components/bed/CropFields.vue'
 import FillList from '@/components/bed/FillList.vue'
 import HowMuch from '@/components/bed/HowMuch.vue'
 import LoadCaution from '@/components/bed/LoadCaution.vue'
@@ -16,23 +16,20 @@ import QuantityField from '@/components/QuantityField.vue'
 import TargetList from '@/components/TargetList.vue'
 import { useBedProblems } from '@/composables/useBedProblems'
 import { useJob } from '@/composables/useJob'
-import { CROPS, type Band } from '@/core/data'
-import { plantsIn } from '@/core/filling'
+import type { Band } from '@/core/data'
+import { cropFit } from '@/core/filling'
 import type { Target } from '@/core/targets'
-import { DEMO_CLIMATES } from '@/demo/climates'
 import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden'
 import { countProblem, planOfFill } from '@/model/reckoning'
-import type { Bed, BedSpec, Fill, Job } from '@/model/schemas'
-import { bedTitle, conflictText, cropsByKind, MONTHS } from '@/text/labels'
+import type { Bed, BedSpec, Fill } from '@/model/schemas'
+import { bedTitle, fitTexts } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
-import { lengthText, percentText, pHText, temperatureText, volumeText } from '@/text/units'
+import { volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, lead, crop, units, evaluation, place, targets } = useJob(() => jobId)
 const router = useRouter()
 
-const crops = cropsByKind(CROPS)
-const others = computed(() => crops.filter((c) => c.id !== job.value?.cropId))
 const looking = ref<string | null>(null)
 const chosen = computed<Fill | null>(() => job.value?.fills.find((f) => f.id === looking.value) ?? lead.value)
 const spec = computed(() => chosen.value?.spec ?? null)
@@ -102,124 +99,41 @@ const keepInList = () =>
 const remove = (fillId: string) => garden.run({ type: 'fill/remove', jobId, fillId })
 
 const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
+const fits = computed(() =>
+  crop.value && plan.value?.ok ? cropFit(crop.value, plan.value.value, job.value?.plants ?? null) : null,
+)
 const advice = computed(() => {
   const words: string[] = []
-  const one = plan.value
-  if (one?.ok && one.value.reservoirVolume > 0)
+  const u = units.value
+  if (plan.value?.ok && plan.value.value.reservoirVolume > 0)
     words.push(
-      `Below the side holes: ${volumeText(one.value.reservoirVolume, units.value)} in each that stays wet through.`,
+      `Below the side holes: ${volumeText(plan.value.value.reservoirVolume, u)} in each that stays wet through.`,
     )
-  if (!crop.value || !one?.ok) return words
-  const p = crop.value.properties
-  const depth = one.value.mixHeight - one.value.floor
-  if (depth < p.minDepth.value)
-    words.push(
-      `${crop.value.name} wants at least ${lengthText(p.minDepth.value, units.value)} of depth; this has ${lengthText(depth, units.value)}.`,
-    )
-  const { byRoot, bySpace, count: plants } = plantsIn(crop.value, one.value.space, one.value.surface)
-  words.push(
-    byRoot === 0
-      ? `One plant wants at least ${volumeText(p.minRootVolume.value, units.value)}; each of these holds ${volumeText(one.value.space, units.value)}.`
-      : `About ${plants} ${plants === 1 ? 'plant' : 'plants'} in each: ${byRoot} by root room (${volumeText(p.minRootVolume.value, units.value)} a plant), ${bySpace} by space (${lengthText(p.spacing.value, units.value)} apart).`,
-  )
+  if (crop.value && fits.value) words.push(...fitTexts(crop.value, fits.value, u))
   return words
-})
-const conflicts = computed(() => (targets.value?.conflicts ?? []).map(conflictText))
-const months = MONTHS.map((label, i) => ({ value: i + 1, label }))
-/** What a winter in a pot asks of a plant that stays. */
-const winter = computed(() => {
-  if (!crop.value?.perennial || !place.value || spec.value?.vessel.base.kind === 'onSoil') return null
-  const coldest = Math.min(...place.value.months.map((m) => m.tMin))
-  return coldest < 2
-    ? `In a pot its roots get nearly as cold as the air (nights near ${temperatureText(coldest, units.value)} in the coldest month): take a kind two hardiness zones hardier than your place, or wrap or sink the pot (common practice).`
-    : null
 })
 const isAloft = (fill: Fill) => fill.spec.standing === 'balcony' || fill.spec.standing === 'roof'
 const aloft = computed(() => filled.value.length > 0 && job.value!.fills.some(isAloft))
 const chosenAloft = computed(() => chosen.value !== null && isAloft(chosen.value))
 const heavy = computed(() => filled.value.reduce((s, f) => s + f.plan.net * f.count, 0) > 120)
-const setPlanting = (change: Partial<Pick<Job, 'plantMonth' | 'plants'>>) =>
-  garden.run({ type: 'job/planting', jobId, change })
 const moveBand = (target: Target, band: Band | null) => garden.run({ type: 'job/band', jobId, target, band })
-const placeName = computed(() =>
-  place.value
-    ? (DEMO_CLIMATES.find((c) => c.id === place.value!.climateId)?.name ?? 'Your own climate')
-    : 'Say where you garden',
-)
-const setCrop = (cropId: string | null) => garden.run({ type: 'job/crop', jobId, cropId })
-const setCompanions = (cropIds: string[]) => garden.run({ type: 'job/companions', jobId, cropIds })
 const onward = () => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
 
 <template>
   <div v-if="job && spec && chosen" class="fill">
     <section class="form" aria-label="What is filled">
-      <div class="field">
-        <label for="crop">Crop</label>
-        <Select
-          input-id="crop"
-          :model-value="job.cropId"
-          :options="crops"
-          option-label="name"
-          option-value="id"
-          filter
-          auto-filter-focus
-          show-clear
-          placeholder="Choose what will grow in it"
-          filter-placeholder="Search crops"
-          empty-filter-message="No crop of that name"
-          aria-label="Crop"
-          @update:model-value="setCrop"
-        />
-        <p v-if="crop" class="said">
-          Likes {{ percentText(crop.airFilledPorosity.low) }} to
-          {{ percentText(crop.airFilledPorosity.high) }} air after draining, pH {{ pHText(crop.pH.low) }} to
-          {{ pHText(crop.pH.high) }}, moisture: {{ crop.moisture }}.
-        </p>
-        <p v-else class="said">Sets what the mix is held against. Without one: what most vegetables like.</p>
-      </div>
-      <div v-if="crop" class="field">
-        <label for="companions">With it in the same mix</label>
-        <MultiSelect
-          input-id="companions"
-          :model-value="job.companionIds"
-          :options="others"
-          option-label="name"
-          option-value="id"
-          filter
-          auto-filter-focus
-          :show-toggle-all="false"
-          :selection-limit="12"
-          placeholder="nothing else"
-          filter-placeholder="Search crops"
-          empty-filter-message="No crop of that name"
-          aria-label="Other crops in the same mix"
-          @update:model-value="setCompanions"
-        />
-        <p v-for="line in conflicts" :key="line" class="said wrong">{{ line }}</p>
-      </div>
-      <div v-if="crop" class="grid">
-        <div class="field">
-          <label for="month">Planted in</label>
-          <Select
-            input-id="month"
-            :model-value="job.plantMonth"
-            :options="months"
-            option-label="label"
-            option-value="value"
-            show-clear
-            placeholder="May, if unsaid"
-            aria-label="Planted in"
-            @update:model-value="setPlanting({ plantMonth: $event })"
-          />
-        </div>
-        <div class="field">
-          <label>Place</label>
-          <RouterLink class="place" :to="{ name: 'place', params: { garden: garden.name } }">{{
-            placeName
-          }}</RouterLink>
-        </div>
-      </div>
+      <CropFields
+        :job="job"
+        :crop="crop"
+        :place="place"
+        :targets="targets"
+        :units="units"
+        :room="fits?.room.count ?? null"
+        @crop="garden.run({ type: 'job/crop', jobId, cropId: $event })"
+        @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
+        @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
+      />
 
       <h2>Beds</h2>
       <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="looking = $event" @remove="remove" />
@@ -305,7 +219,6 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
         />
         <p v-if="!whole" class="said wrong">One of the beds is not counted: something is wrong with it.</p>
         <p v-for="line in [...advice, ...notes]" :key="line">{{ line }}</p>
-        <p v-if="winter">{{ winter }}</p>
       </template>
       <details v-if="targets" class="held">
         <summary>What the mix is held against</summary>
@@ -340,25 +253,6 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
   gap: 28px;
   padding: 16px 24px 32px;
   align-items: start;
-}
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  margin-bottom: 10px;
-  min-width: 0;
-}
-.field label {
-  font-weight: 600;
-  font-size: 0.95rem;
-}
-.said {
-  font-size: 0.9rem;
-  color: var(--ink-soft);
-  margin: 0;
-}
-.said.wrong {
-  color: var(--alarm);
 }
 .adding {
   display: flex;
@@ -414,9 +308,6 @@ const onward = () => router.push({ name: 'mix', params: { garden: garden.name, j
 .held summary {
   cursor: pointer;
   color: var(--clay);
-}
-.place {
-  padding: 8px 0;
 }
 @media (max-width: 1080px) {
   .fill {

@@ -6,7 +6,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '@/composables/useJob'
-import { nextStation, STATIONS } from '@/model/batchCard'
+import { isOver, nextStation, STATIONS, type Station } from '@/model/stations'
 import { planOfFill } from '@/model/reckoning'
 import { jobTitle, STATION_NAMES } from '@/text/labels'
 import { volumeText } from '@/text/units'
@@ -16,15 +16,24 @@ const { garden, job, units } = useJob(() => jobId)
 const route = useRoute()
 const router = useRouter()
 const removing = ref(false)
+// The frame of a job reads plain words, so that a change of the mix does not draw it anew.
+const exists = computed(() => job.value !== undefined && job.value !== null)
+const name = computed(() => job.value?.name ?? '')
+const title = computed(() => (job.value ? jobTitle(job.value) : ''))
+const archived = computed(() => job.value?.archived ?? false)
+const over = computed(() => (job.value ? isOver(job.value) : false))
+const planted = computed(() => job.value?.plantedOn ?? null)
 
+/** Pages that belong to a station: writing down is the last of making. */
+const WITHIN: Record<string, Station> = { record: 'make', finder: 'mix', compare: 'mix' }
 const next = computed(() => (job.value ? nextStation(job.value) : 'fill'))
 const stations = computed(() => {
   const at = STATIONS.indexOf(next.value)
   return STATIONS.map((station, i) => ({
     station,
-    here: route.name === station,
-    done: i < at || (station === 'record' && Boolean(job.value?.recordId)),
-    next: i === at && !job.value?.recordId,
+    here: route.name === station || WITHIN[String(route.name)] === station,
+    done: i < at || (over.value && planted.value !== null),
+    next: i === at && !over.value,
   }))
 })
 const amount = computed(() => {
@@ -45,21 +54,19 @@ async function remove() {
 </script>
 
 <template>
-  <div v-if="job" class="job">
+  <div v-if="exists" class="job">
     <header class="head no-print">
       <div class="title">
-        <h1 class="visually-hidden">
-          {{ jobTitle(job) }}: {{ STATION_NAMES[route.name as keyof typeof STATION_NAMES] }}
-        </h1>
+        <h1 class="visually-hidden">{{ title }}: {{ route.meta.title }}</h1>
         <InputText
           class="name"
-          :model-value="job.name"
-          :placeholder="jobTitle(job)"
+          :model-value="name"
+          :placeholder="title"
           aria-label="Name of this job"
           maxlength="120"
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
-        <span class="amount">{{ amount }}{{ job.archived ? ', put away' : '' }}</span>
+        <span class="amount">{{ amount }}{{ archived ? ', put away' : '' }}</span>
       </div>
       <nav class="stations" aria-label="Stations of this job">
         <RouterLink
@@ -77,10 +84,10 @@ async function remove() {
       <Button
         icon="pi pi-inbox"
         text
-        :aria-label="job.archived ? 'Take this job up again' : 'Put this job away'"
-        :title="job.archived ? 'Take it up again' : 'Put it away: kept, but not in hand'"
-        :aria-pressed="job.archived"
-        @click="garden.run({ type: 'job/archive', jobId, archived: !job.archived })"
+        :aria-label="archived ? 'Take this job up again' : 'Put this job away'"
+        :title="archived ? 'Take it up again' : 'Put it away: kept, but not in hand'"
+        :aria-pressed="archived"
+        @click="garden.run({ type: 'job/archive', jobId, archived: !archived })"
       />
       <Button
         icon="pi pi-trash"
@@ -93,9 +100,7 @@ async function remove() {
     </header>
     <RouterView />
     <Dialog v-model:visible="removing" modal header="Remove this job?" :style="{ width: 'min(28rem, 94vw)' }">
-      <p>
-        “{{ jobTitle(job) }}” leaves the list. Its record, if there is one, stays. Undo brings the job back.
-      </p>
+      <p>“{{ title }}” leaves the list. Its record, if there is one, stays. Undo brings the job back.</p>
       <div class="row">
         <Button label="Remove it" severity="danger" @click="remove" />
         <Button label="Keep it" outlined autofocus @click="removing = false" />

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import BatchCardLine from '@/components/BatchCardLine.vue'
 import CautionList from '@/components/CautionList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
+import { useFirstOpen } from '@/composables/useFirstOpen'
 import { useJob } from '@/composables/useJob'
-import { batchCards, shoppingList } from '@/model/batchCard'
+import { batchCards, shoppingList, type BatchCard } from '@/model/batchCard'
 import { tickOf } from '@/model/commands'
 import { cautionsForMixing } from '@/text/cautions'
 import { jobTitle, shortName } from '@/text/labels'
@@ -26,18 +27,7 @@ const problem = computed(() =>
 const cards = computed(() => (job.value && q.value ? batchCards(job.value, q.value) : []))
 const ticks = computed(() => new Set(job.value?.ticks))
 const isDone = (card: (typeof cards.value)[number]) => card.done === card.lines.length
-const chosen = ref(0)
-// Begin where the work stands; follow it only when a batch is finished by the grower's own button.
-watch(
-  () => cards.value.length,
-  () => {
-    const open = cards.value.findIndex((c) => !isDone(c))
-    chosen.value = open === -1 ? 0 : open
-  },
-  { immediate: true },
-)
-const card = computed(() => cards.value[Math.min(chosen.value, cards.value.length - 1)])
-const allDone = computed(() => cards.value.length > 0 && cards.value.every(isDone))
+const { chosen, card, allDone } = useFirstOpen(cards, isDone)
 const doneCount = computed(() => cards.value.filter(isDone).length)
 
 const soak = computed(() =>
@@ -47,6 +37,7 @@ const cautions = computed(() => cautionsForMixing(materials.value, (q.value?.lim
 
 const tick = (materialId: string, done: boolean) =>
   garden.run({ type: 'tick/set', jobId, batch: card.value!.index, materialId, done })
+const cardTitle = (c: BatchCard) => `${c.mix ? `${c.mix.name}, batch` : 'Batch'} ${c.index + 1}`
 const go = (name: string) => router.push({ name, params: { garden: garden.name, jobId } })
 function nextBatch() {
   const open = cards.value.findIndex((c) => !isDone(c))
@@ -78,8 +69,8 @@ const printPage = () => window.print()
           </ul>
           <p>
             Fill the bucket loosely to its mark, {{ volumeText(job.plan.bucket, units) }}; never press it
-            down. Spread the measures in layers, scatter the lime over them, turn from below and scrape the
-            corners until it is one colour.
+            down. Spread the measures in layers, scatter lime and feed over them, turn from below and scrape
+            the corners until it is one colour.
           </p>
           <CautionList heading="Before you open the bags" :cautions="cautions" />
         </details>
@@ -88,26 +79,38 @@ const printPage = () => window.print()
       <section class="work" aria-labelledby="batch-title">
         <div class="row chooser no-print" role="group" aria-label="Batches">
           <button
-            v-for="c in cards"
-            :key="c.index"
+            v-for="(c, i) in cards"
+            :key="i"
             type="button"
             class="chip"
-            :class="{ on: c.index === card.index, done: isDone(c) }"
-            :aria-pressed="c.index === card.index"
-            :aria-label="`Batch ${c.index + 1}${isDone(c) ? ', done' : ''}`"
-            @click="chosen = c.index"
+            :class="{ on: c === card, done: isDone(c) }"
+            :aria-pressed="c === card"
+            :aria-label="`${cardTitle(c)}${isDone(c) ? ', done' : ''}`"
+            @click="chosen = i"
           >
-            {{ c.index + 1 }}<span v-if="isDone(c)" aria-hidden="true"> ✓</span>
+            {{ c.mix ? `${c.mix.name} ` : '' }}{{ c.index + 1
+            }}<span v-if="isDone(c)" aria-hidden="true"> ✓</span>
           </button>
           <Button label="Print the card" icon="pi pi-print" text size="small" @click="printPage" />
         </div>
         <div class="batch no-print">
           <h2 id="batch-title">
-            Batch {{ card.index + 1 }} of {{ cards.length }}
+            {{ cardTitle(card) }} of {{ card.of }}
             <small
               >{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units) }}</small
             >
           </h2>
+          <p v-if="card.mix" class="soft">
+            Made first: it goes into the others as one measure.
+            <Button
+              :label="`I have ${card.mix.name} ready`"
+              text
+              size="small"
+              @click="
+                garden.run({ type: 'mix/origin', jobId, mixId: card.mix.id, origin: { kind: 'ready' } })
+              "
+            />
+          </p>
           <ul class="plain">
             <BatchCardLine
               v-for="line in card.lines"
@@ -152,8 +155,8 @@ const printPage = () => window.print()
             Bucket {{ volumeText(job.plan.bucket, units) }}. {{ cards.length }} batches,
             {{ volumeText(q.plan.blendLitres, units) }} of mix in all.
           </p>
-          <section v-for="c in cards" :key="c.index">
-            <h2>Batch {{ c.index + 1 }}: {{ volumeText(c.blendLitres, units) }}</h2>
+          <section v-for="(c, i) in cards" :key="i">
+            <h2>{{ cardTitle(c) }}: {{ volumeText(c.blendLitres, units) }}</h2>
             <p v-for="line in c.lines" :key="line.id">☐ {{ lineText(line, units) }}</p>
           </section>
           <CautionList heading="Before you open the bags" :cautions="cautions" />

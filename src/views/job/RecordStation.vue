@@ -19,6 +19,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, units, quantities } = useJob(() => jobId)
 const router = useRouter()
 
+const go = (name: string) => router.push({ name, params: { garden: garden.name, jobId } })
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
@@ -64,14 +65,11 @@ function finish() {
       </p>
       <p v-if="record.note" class="note">{{ record.note }}</p>
       <div class="row">
+        <Button label="On to filling" icon="pi pi-arrow-right" icon-pos="right" @click="go('filling')" />
         <Button
           label="See it in Records"
-          @click="router.push({ name: 'records', params: { garden: garden.name }, query: { id: record.id } })"
-        />
-        <Button
-          label="Back to Today"
           outlined
-          @click="router.push({ name: 'today', params: { garden: garden.name } })"
+          @click="router.push({ name: 'records', params: { garden: garden.name }, query: { id: record.id } })"
         />
       </div>
     </template>

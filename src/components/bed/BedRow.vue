@@ -1,0 +1,99 @@
+<script lang="ts">
+import type { Bed } from '@/model/schemas'
+
+/** Records are replaced, never written into, so what one holds is reckoned once. Litres; null when it cannot be. */
+const held = new WeakMap<Bed, number | null>()
+</script>
+
+<script setup lang="ts">
+/** One bed in the list: what it is and what it holds. Arrows ask for the next. */
+import { computed, toRaw } from 'vue'
+import { planOfFill } from '@/model/reckoning'
+import { bedTitle, VESSEL_NAMES } from '@/text/labels'
+import { volumeText, type UnitSystem } from '@/text/units'
+import VesselGlyph from '../VesselGlyph.vue'
+
+const { bed, chosen, units } = defineProps<{ bed: Bed; chosen: boolean; units: UnitSystem }>()
+const emit = defineEmits<{ choose: [bedId: string]; step: [bedId: string, by: 1 | -1] }>()
+
+const litresText = computed(() => {
+  const key = toRaw(bed)
+  let litres = held.get(key)
+  if (litres === undefined) {
+    const one = planOfFill({ spec: key, sunkBy: null })
+    litres = one.ok ? one.value.net : null
+    held.set(key, litres)
+  }
+  return litres === null ? 'look at it' : `${volumeText(litres, units)}${bed.vessel.count > 1 ? ' each' : ''}`
+})
+function onKey(event: KeyboardEvent) {
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
+  event.preventDefault()
+  emit('step', bed.id, event.key === 'ArrowDown' ? 1 : -1)
+}
+</script>
+
+<template>
+  <li>
+    <button
+      :id="`bed-${bed.id}`"
+      type="button"
+      :class="{ on: chosen }"
+      :aria-pressed="chosen"
+      @click="emit('choose', bed.id)"
+      @keydown="onKey"
+    >
+      <VesselGlyph :kind="bed.vessel.kind" />
+      <span class="words">
+        <strong>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</strong>
+        <small>{{ VESSEL_NAMES[bed.vessel.kind].one }}</small>
+      </span>
+      <span class="num">{{ litresText }}</span>
+    </button>
+  </li>
+</template>
+
+<style scoped>
+li {
+  height: 60px;
+}
+button {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  height: 56px;
+  padding: 4px 10px;
+  background: none;
+  border: 1px solid transparent;
+  border-bottom-color: var(--rule);
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+button:hover,
+button.on {
+  background: var(--sheet);
+  border-color: var(--clay);
+  border-radius: var(--round);
+}
+button :deep(.vessel) {
+  width: 40px;
+  height: 35px;
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.words > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.num {
+  white-space: nowrap;
+}
+</style>

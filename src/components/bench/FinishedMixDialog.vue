@@ -1,0 +1,116 @@
+<script setup lang="ts">
+/** Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from. */
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, ref, watch } from 'vue'
+import type { MixSource } from '@/model/mixSources'
+import { problemText } from '@/text/problems.en'
+import { KIND_OF_SOURCE, sourceName, sourceText } from '@/text/recipes'
+import type { UnitSystem } from '@/text/units'
+
+const { sources, units } = defineProps<{ sources: readonly MixSource[]; units: UnitSystem }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ pick: [source: MixSource]; describe: [] }>()
+
+const search = ref('')
+watch(visible, (open) => {
+  if (open) search.value = ''
+})
+const rows = computed(() =>
+  sources
+    .filter((s) => s.kind !== 'bench')
+    .map((source) => ({
+      source,
+      name: sourceName(source),
+      says: sourceText(source, units),
+      trouble: source.problem ? problemText(source.problem, units).why : null,
+    }))
+    .filter((r) => `${r.name} ${r.says}`.toLowerCase().includes(search.value.trim().toLowerCase())),
+)
+function pick(source: MixSource) {
+  visible.value = false
+  emit('pick', source)
+}
+function describe() {
+  visible.value = false
+  emit('describe')
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    dismissable-mask
+    header="Add a finished mix"
+    :style="{ width: 'min(44rem, 96vw)' }"
+  >
+    <p class="soft">
+      It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere
+      changes nothing here.
+    </p>
+    <div class="row">
+      <InputText
+        v-model="search"
+        autofocus
+        class="search"
+        placeholder="Search mixes"
+        aria-label="Search mixes"
+        autocomplete="off"
+        @keydown.enter.prevent="rows[0] && !rows[0].trouble && pick(rows[0].source)"
+      />
+      <Button label="Describe a bagged mix" icon="pi pi-tag" outlined @click="describe" />
+    </div>
+    <ul class="plain list">
+      <li v-for="r in rows" :key="r.source.id">
+        <button type="button" :disabled="r.trouble !== null" @click="pick(r.source)">
+          <span
+            ><strong>{{ r.name }}</strong> <small>{{ KIND_OF_SOURCE[r.source.kind] }}</small></span
+          >
+          <span>{{ r.trouble ?? r.says }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="rows.length === 0" class="soft">
+      {{
+        search ? `No mix answers to “${search}”.` : 'No finished mix yet: keep a version, or describe a bag.'
+      }}
+    </p>
+  </Dialog>
+</template>
+
+<style scoped>
+.search {
+  flex: 1;
+  min-width: 12rem;
+}
+.list {
+  max-height: min(52vh, 26rem);
+  overflow-y: auto;
+  margin-top: 8px;
+}
+.list button {
+  display: flex;
+  flex-direction: column;
+  width: 100%;
+  padding: 8px 6px;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.list button:disabled {
+  color: var(--ink-soft);
+  cursor: default;
+}
+.list button:not(:disabled):is(:hover, :focus-visible) {
+  background: var(--clay-wash);
+}
+.list button:focus-visible {
+  outline-offset: -3px;
+}
+</style>

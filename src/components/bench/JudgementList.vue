@@ -1,0 +1,139 @@
+<script setup lang="ts">
+/** What the numbers say, in words; each can be answered with a reason and is then kept out of the way. */
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref, type VNode } from 'vue'
+import { judgementKey, type Judgement } from '@/core/judgement'
+import { judgementText } from '@/text/judgements'
+import type { UnitSystem } from '@/text/units'
+
+const { judgements, answered, units } = defineProps<{
+  judgements: readonly Judgement[]
+  answered: readonly { code: string; reason: string }[]
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ answer: [code: string, reason: string | null] }>()
+
+const MARKS = {
+  alarm: { mark: '!!', word: 'Grave' },
+  warn: { mark: '!', word: 'Take heed' },
+  note: { mark: 'i', word: 'To know' },
+}
+const rows = computed(() =>
+  judgements.map((j) => {
+    const key = judgementKey(j)
+    return {
+      key,
+      level: j.level,
+      ...judgementText(j, units),
+      reason: answered.find((a) => a.code === key)?.reason,
+    }
+  }),
+)
+const open = computed(() => rows.value.filter((r) => r.reason === undefined))
+const shut = computed(() => rows.value.filter((r) => r.reason !== undefined))
+const answering = ref<string | null>(null)
+const reason = ref('')
+function begin(key: string) {
+  answering.value = key
+  reason.value = ''
+}
+/** At once, so that no letter typed goes astray. */
+const focusOn = ({ el }: VNode) => (el as HTMLElement).focus()
+function keep(key: string) {
+  emit('answer', key, reason.value.trim() || 'no reason given')
+  answering.value = null
+}
+</script>
+
+<template>
+  <section v-if="rows.length" class="judgements" aria-labelledby="judged-title">
+    <h2 id="judged-title">What stands out</h2>
+    <ul class="plain">
+      <li v-for="r in open" :key="r.key" :class="r.level">
+        <span class="mark" aria-hidden="true">{{ MARKS[r.level].mark }}</span>
+        <div>
+          <p>
+            <span class="visually-hidden">{{ MARKS[r.level].word }}: </span><strong>{{ r.says }}</strong>
+            {{ r.does }}
+          </p>
+          <small>By: {{ r.source }}.</small>
+          <form v-if="answering === r.key" class="row" @submit.prevent="keep(r.key)">
+            <InputText
+              v-model="reason"
+              maxlength="500"
+              :aria-label="`Why it may stand: ${r.says}`"
+              placeholder="Why it may stand"
+              @keydown.escape.stop="answering = null"
+              @vue:mounted="focusOn"
+            />
+            <Button type="submit" label="Keep" size="small" />
+          </form>
+          <Button
+            v-else
+            label="I know, because …"
+            text
+            size="small"
+            :aria-label="`I know, because: ${r.says}`"
+            @click="begin(r.key)"
+          />
+        </div>
+      </li>
+    </ul>
+    <details v-if="shut.length">
+      <summary>Answered ({{ shut.length }})</summary>
+      <ul class="plain">
+        <li v-for="r in shut" :key="r.key">
+          <div>
+            <p>{{ r.says }}</p>
+            <small>You: {{ r.reason }}</small>
+            <Button label="Say it again" text size="small" @click="emit('answer', r.key, null)" />
+          </div>
+        </li>
+      </ul>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.judgements {
+  margin-top: 14px;
+}
+li {
+  display: flex;
+  gap: 10px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+  font-size: 0.95rem;
+}
+li p {
+  margin: 0;
+}
+.mark {
+  flex: none;
+  width: 26px;
+  height: 26px;
+  display: grid;
+  place-items: center;
+  border-radius: 50%;
+  font-weight: 700;
+  border: 2px solid currentcolor;
+}
+.alarm .mark {
+  color: var(--alarm);
+}
+.warn .mark {
+  color: var(--straw);
+}
+.note .mark {
+  color: var(--ink-soft);
+}
+summary {
+  cursor: pointer;
+  color: var(--clay);
+  padding: 6px 0;
+}
+form {
+  margin-top: 6px;
+}
+</style>

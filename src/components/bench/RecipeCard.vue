@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** The recipe for the wall of the shed: seen only on paper. */
+import { computed } from 'vue'
+import type { Evaluation } from '@/core/evaluate'
+import { measureText } from '@/core/mixing'
+import { limeChoice, ownLime } from '@/model/reckoning'
+import type { Job } from '@/model/schemas'
+import { dayText, isoDay } from '@/text/dates'
+import { bedTitle, jobTitle, placeText } from '@/text/labels'
+import { insideText, partNames } from '@/text/recipes'
+import { dressingName } from '@/text/dressings'
+import { doseText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+
+const { job, evaluation, cropName, units } = defineProps<{
+  job: Job
+  evaluation: Evaluation
+  cropName: string | null
+  units: UnitSystem
+}>()
+const total = computed(() => job.parts.reduce((s, p) => s + p.twelfths, 0))
+const nameOf = computed(() => partNames(job))
+/** Lime to add: what a finished mix brings is in it. */
+const limes = computed(() =>
+  limeChoice(job.lime)
+    .map(({ lime, share }) => ({ name: lime.name, dose: share * ownLime(evaluation, job) }))
+    .filter((l) => l.dose > 0.005),
+)
+const today = isoDay(new Date())
+</script>
+
+<template>
+  <article class="print-only card">
+    <h1>{{ jobTitle(job) }}</h1>
+    <p>
+      {{ cropName ? `For ${cropName.toLowerCase()}, ` : '' }}judged in: {{ bedTitle(job.fills[0]!.spec) }}
+    </p>
+    <table>
+      <thead>
+        <tr>
+          <th>Parts</th>
+          <th>Material</th>
+          <th>In 100 L measured</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in job.parts" :key="p.materialId">
+          <td>{{ measureText(p.twelfths) }}</td>
+          <td>{{ nameOf(p.materialId) }}</td>
+          <td>{{ volumeText((100 * p.twelfths) / total, units) }}</td>
+        </tr>
+        <tr v-for="l in limes" :key="l.name">
+          <td>{{ doseText(l.dose, units) }}</td>
+          <td>{{ l.name }}</td>
+          <td>of mix as blended</td>
+        </tr>
+        <tr v-for="d in job.dressings" :key="d.dressingId">
+          <td>{{ doseText(d.gramsPerLitre, units) }}</td>
+          <td>{{ dressingName(d.dressingId) }}</td>
+          <td>{{ placeText(d.place, units) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-for="m in job.mixes" :key="m.id">{{ m.name }}: {{ insideText(m) }}.</p>
+    <p>
+      Air after draining {{ percentText(evaluation.mix.airFilledPorosity) }}, water within easy reach
+      {{ percentText(evaluation.mix.easilyAvailableWater) }}, pH {{ pHText(evaluation.lime.pH) }} in six
+      weeks; {{ percentText(evaluation.blend.blendingLoss) }} is lost on stirring. Written
+      {{ dayText(today) }}.
+    </p>
+    <p>Wear a dust mask for dry perlite, pumice and lime; damp them first.</p>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  display: none;
+}
+@media print {
+  .card {
+    display: block;
+  }
+  table {
+    border-collapse: collapse;
+    margin: 8mm 0;
+  }
+  :is(th, td) {
+    text-align: left;
+    padding: 2mm 6mm 2mm 0;
+    border-bottom: 0.3mm solid #000;
+  }
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+/** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
+import { useClipboard } from '@vueuse/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { computed, ref } from 'vue'
+import { saveFile } from '@/composables/saveFile'
+import type { Recipe } from '@/model/schemas'
+import { shareFile, shareFragment, sharedRecipe } from '@/model/share'
+
+const { recipe, title } = defineProps<{ recipe: Recipe; title: string }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ print: [] }>()
+
+const note = ref('')
+const shared = computed(() => sharedRecipe(recipe, title, note.value.trim()))
+/** Whoever opens it, opens it in a garden of their own. */
+const link = computed(() => `${location.origin}/my/recipe#${shareFragment(shared.value)}`)
+const { copy, copied, isSupported } = useClipboard({ legacy: true })
+const file = () => saveFile(`${title || 'mix'}.open-bed.json`, shareFile(shared.value), 'application/json')
+function print() {
+  visible.value = false
+  emit('print')
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    dismissable-mask
+    header="Share this mix"
+    :style="{ width: 'min(38rem, 96vw)' }"
+  >
+    <label for="share-note">A word with it</label>
+    <Textarea
+      id="share-note"
+      v-model="note"
+      rows="2"
+      auto-resize
+      maxlength="2000"
+      placeholder="What it was good for"
+    />
+    <label for="share-link">A link that carries the whole recipe; nothing is sent anywhere</label>
+    <div class="row">
+      <InputText
+        id="share-link"
+        :model-value="link"
+        readonly
+        @focus="($event.target as HTMLInputElement).select()"
+      />
+      <Button v-if="isSupported" :label="copied ? 'Copied' : 'Copy'" icon="pi pi-copy" @click="copy(link)" />
+    </div>
+    <div class="row">
+      <Button label="Save as a file" icon="pi pi-download" outlined @click="file" />
+      <Button label="Print the recipe" icon="pi pi-print" outlined @click="print" />
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+label {
+  display: block;
+  font-weight: 600;
+  margin-top: 10px;
+}
+textarea,
+input {
+  width: 100%;
+}
+.row {
+  margin-top: 8px;
+}
+.row input {
+  flex: 1;
+}
+</style>

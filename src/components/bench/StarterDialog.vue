@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** A mix to begin from for each school of practice: what it is good at, what it gives up. */
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { starterRecipe, STARTERS, type Starter } from '@/model/starterMixes'
+import { dayText } from '@/text/dates'
+import { dosesText, partsText } from '@/text/recipes'
+import type { UnitSystem } from '@/text/units'
+
+const { units } = defineProps<{ units: UnitSystem }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ begin: [starter: Starter] }>()
+
+function begin(starter: Starter) {
+  visible.value = false
+  emit('begin', starter)
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    dismissable-mask
+    header="Mixes to begin from"
+    :style="{ width: 'min(54rem, 96vw)' }"
+  >
+    <p class="soft">
+      One for each school of practice, under our own names, worked out by the finder on
+      {{ dayText(STARTERS[0]!.workedOn) }}. What is on the bench is kept as a version.
+    </p>
+    <ul class="plain">
+      <li v-for="s in STARTERS" :key="s.id">
+        <div>
+          <h3>{{ s.name }}</h3>
+          <p class="parts">
+            {{ partsText(s.parts) }}{{ s.pH === null ? '' : `; ${dosesText(starterRecipe(s), units)}` }}
+          </p>
+          <p>For {{ s.forWhat }}. {{ s.goodAt }} <em>Gives up:</em> {{ s.givesUp }}</p>
+        </div>
+        <Button
+          label="Begin with it"
+          size="small"
+          outlined
+          :aria-label="`Begin with ${s.name}`"
+          @click="begin(s)"
+        />
+      </li>
+    </ul>
+  </Dialog>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+}
+h3,
+p {
+  margin: 0;
+}
+.plain :deep(.p-button) {
+  white-space: nowrap;
+  flex: none;
+}
+.parts {
+  font-weight: 600;
+}
+@media (max-width: 600px) {
+  li {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 8px;
+  }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+/** Recipes kept on the way: name them, note on them, go back to one, go on from it. */
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import type { Version } from '@/model/schemas'
+import { dayText } from '@/text/dates'
+import { dosesText, partsText } from '@/text/recipes'
+import type { UnitSystem } from '@/text/units'
+
+const { versions, current, kept, units } = defineProps<{
+  versions: readonly Version[]
+  /** The one the bench began from. */
+  current: string | null
+  /** What is on the bench is one of them. */
+  kept: boolean
+  units: UnitSystem
+}>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{
+  keep: [name: string]
+  back: [version: Version]
+  edit: [versionId: string, change: Partial<Pick<Version, 'name' | 'note'>>]
+  remove: [versionId: string]
+}>()
+
+const name = ref('')
+function keep() {
+  emit('keep', name.value.trim() || `Version ${versions.length + 1}`)
+  name.value = ''
+}
+const nameOf = (id: string | null) => versions.find((v) => v.id === id)?.name
+/** Newest first, each with how deep it branches. */
+const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameOf(v.from) })))
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    dismissable-mask
+    header="Versions of this mix"
+    :style="{ width: 'min(48rem, 96vw)' }"
+  >
+    <form class="row" @submit.prevent="keep">
+      <InputText
+        v-model="name"
+        maxlength="120"
+        aria-label="Name for what is on the bench"
+        placeholder="Name for what is on the bench"
+        :disabled="kept"
+      />
+      <Button type="submit" label="Keep this version" icon="pi pi-bookmark" :disabled="kept" />
+    </form>
+    <p class="soft">
+      {{
+        kept
+          ? `What is on the bench is kept${nameOf(current) ? ` as “${nameOf(current)}”` : ''}.`
+          : 'What is on the bench is not kept yet. Going back keeps it first.'
+      }}
+    </p>
+    <p v-if="rows.length === 0" class="soft">
+      None yet. Keep one before you try something else: it can be taken up again, compared, and gone on from.
+    </p>
+    <ul class="plain">
+      <li v-for="{ v, from } in rows" :key="v.id" :class="{ on: v.id === current }">
+        <div class="words">
+          <InputText
+            :model-value="v.name"
+            maxlength="120"
+            :aria-label="`Name of ${v.name}`"
+            @update:model-value="emit('edit', v.id, { name: $event ?? '' })"
+          />
+          <p>{{ partsText(v.parts, v.mixes) }}{{ dosesText(v, units) ? `; ${dosesText(v, units)}` : '' }}</p>
+          <InputText
+            :model-value="v.note"
+            maxlength="2000"
+            placeholder="A note"
+            :aria-label="`Note on ${v.name}`"
+            @update:model-value="emit('edit', v.id, { note: $event ?? '' })"
+          />
+          <small>{{ dayText(v.at) }}{{ from ? `, from “${from}”` : '' }}</small>
+        </div>
+        <div class="row">
+          <Button
+            label="Go on from it"
+            size="small"
+            outlined
+            :aria-label="`Go on from ${v.name}`"
+            @click="emit('back', v)"
+          />
+          <Button
+            icon="pi pi-trash"
+            text
+            severity="danger"
+            size="small"
+            :aria-label="`Remove ${v.name}`"
+            @click="emit('remove', v.id)"
+          />
+        </div>
+      </li>
+    </ul>
+  </Dialog>
+</template>
+
+<style scoped>
+form :deep(input) {
+  flex: 1;
+}
+li {
+  display: flex;
+  gap: 14px;
+  justify-content: space-between;
+  align-items: flex-start;
+  padding: 10px 8px;
+  border-bottom: 1px solid var(--rule);
+}
+.on {
+  box-shadow: inset 4px 0 0 var(--clay);
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+p {
+  margin: 4px 0;
+}
+@media (max-width: 600px) {
+  li {
+    flex-direction: column;
+  }
+}
+</style>

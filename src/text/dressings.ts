@@ -1,0 +1,5 @@
+import { dressingById } from '@/model/dressingTable'
+
+/** Short name of a dressing: the part before its numbers or bracket. */
+export const dressingName = (id: string): string =>
+  (dressingById(id)?.name ?? id).replace(/\s*\(.*$/, '').replace(/\s+\d[\d.-]*$/, '')

@@ -1,0 +1,145 @@
+import type { Judgement } from '@/core/judgement'
+import { shortName } from './labels'
+import { dressingName } from './dressings'
+import { doseText, intervalText, lengthText, percentText, pHText, windText, type UnitSystem } from './units'
+
+export interface JudgementText {
+  /** What is the matter, with its numbers. */
+  says: string
+  /** What to do. */
+  does: string
+  /** On whose word. */
+  source: string
+}
+const percents = (x: number) => percentText(x)
+const ec = (x: number) => `${x.toFixed(1)} dS/m`
+const mg = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} mg/L`
+
+/** A judgement in words: what the numbers say, and what to do about it. */
+export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
+  switch (j.code) {
+    case 'too-little-air':
+      return {
+        says: `Too little air: ${percents(j.air)} after draining where ${percents(j.wanted)} is the least wanted, in ${lengthText(j.depth, units)} of depth.`,
+        does: 'More of something coarse and stiff (bark, coarse perlite, pumice), less of what is fine; or a deeper container.',
+        source: 'crop table; profile of this container',
+      }
+    case 'foot-drowned':
+      return {
+        says: `The lowest ${lengthText(j.height, units)} of ${lengthText(j.depth, units)} keep under ${percents(j.air)} air: roots stop there.`,
+        does: 'A coarser mix or a deeper container. Gravel below does not help: it only lifts the wet zone.',
+        source: 'retention at rest; common practice',
+      }
+    case 'sand-lowers-air':
+      return {
+        says: `${shortName(j.material)} takes air away here: ${percents(j.air)} with it, ${percents(j.without)} without.`,
+        does: 'Its grains fill the gaps. Leave it out, or keep it for weight and put something coarse beside it.',
+        source: 'packing of the grain sizes',
+      }
+    case 'lime-does-little':
+      return {
+        says: `${doseText(j.gramsPerLitre, units)} of lime brings pH ${pHText(j.pH)}; half of it would bring ${pHText(j.halfPH)}.`,
+        does: 'Ground lime stops dissolving near pH 7.4. Give half, and look again in six weeks.',
+        source: 'lime course',
+      }
+    case 'water-raises-ph':
+      return {
+        says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most it likes.`,
+        does: 'Water with rain, or acidify the water; less lime at the start only puts it off. An ammonium feed pulls the other way.',
+        source: 'alkalinity of the water against the buffer',
+      }
+    case 'hard-water-for-acid':
+      return {
+        says: `Your water holds ${j.alkalinity.toFixed(1)} meq/L of alkalinity; for what wants pH ${pHText(j.most)} at most, ${j.limit} is much.`,
+        does: 'Rain water where you can. Otherwise acidify it, and test the pH each spring: it creeps up year by year.',
+        source: 'common practice',
+      }
+    case 'rich-for-seedlings':
+      return {
+        says: `For seedlings this is rich: salts ${ec(j.ec)} where ${ec(j.limit)} is the most, compost and manure ${percents(j.share)}.`,
+        does: 'Sow in a lean mix and prick out into this; or keep the compost to a fifth and let it be old.',
+        source: 'saturated extract guide for seedlings (from memory)',
+      }
+    case 'unsterile-for-seeds':
+      return {
+        says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => shortName(m).toLowerCase()).join(', ')}.`,
+        does: 'Heat soil to 71 °C for ten minutes, 82 °C for half an hour at most; or take parts that are clean as bought.',
+        source: 'common practice',
+      }
+    case 'coir-wants-calcium':
+      return {
+        says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,
+        does: 'Coir that was buffered by its maker, a gram or two of gypsum for each litre, or ground limestone if pH allows.',
+        source: 'common practice',
+      }
+    case 'tips-in-wind':
+      return {
+        says: `Drained and full grown it lifts in a wind of ${windText(j.at, units)}; your place sees ${windText(j.met, units)} several times a year.`,
+        does: 'A third of loam or grit for weight, a wider pot, or a tie to the wall.',
+        source: 'statics; winds from common practice',
+      }
+    case 'slumps':
+      return {
+        says: `After ${j.years} years ${percents(j.lost)} of it is gone and air is at ${percents(j.air)} (${percents(j.wanted)} wanted).`,
+        does: 'For what stays long take parts that last: bark, pumice, grit, loam; less compost and peat.',
+        source: 'rot of each part, packed again',
+      }
+    case 'blossom-end-rot':
+      return {
+        says: `In the thirstiest month it wants water ${intervalText(j.days)}; you can keep ${intervalText(j.keeps)}.`,
+        does: 'From wet to dry and back is the usual cause of blossom end rot, not want of lime. More mix for each plant, mulch, shade, or a drip line.',
+        source: 'watering interval; common practice',
+      }
+    case 'much-compost':
+      return {
+        says: `Compost and manure are ${percents(j.share)} of it; beyond ${percents(j.limit)} salts and slump grow.`,
+        does: 'Swap some for bark, peat or coir, and feed instead.',
+        source: 'common practice',
+      }
+    case 'ammonium-when-cold':
+      return {
+        says: `${percents(j.share)} of the nitrogen at hand is ammonium, in a mix near ${Math.round(j.temperature)} °C.`,
+        does: 'Cold mix turns it slowly and roots burn. Half of it as nitrate, or wait for warmth.',
+        source: 'common practice',
+      }
+    case 'boron-high':
+      return {
+        says: `Boron ${mg(j.mgPerLitre)} where ${mg(j.limit)} is plenty.`,
+        does: 'Leave the borate out, or take a tenth: beans and strawberries suffer first. Never dose it by the pinch.',
+        source: 'Bunt 1988 (from memory)',
+      }
+    case 'salts-high':
+      return {
+        says: `Salts ${ec(j.ec)} ${j.where === 'top' ? 'in the dressed top' : 'in the mix'}: it would cost ${percents(1 - j.yieldKept)} of the crop.`,
+        does: 'Less feed at the start, some of it later; flush with plain water before planting.',
+        source: 'Maas & Hoffman 1977',
+      }
+    case 'phosphorus-for-sensitive':
+      return {
+        says: `Phosphorus ${mg(j.mgPerLitre)} over the season where heaths bear ${mg(j.limit)}.`,
+        does: 'No bone meal, phosphate or compost for berries of this kind.',
+        source: 'Handreck & Black (from memory)',
+      }
+    case 'calcium-to-magnesium':
+      return {
+        says: `Calcium to magnesium is ${j.ratio.toFixed(1)} to 1, outside ${j.low} to ${j.high}.`,
+        does:
+          j.ratio > j.high
+            ? 'Dolomite for part of the lime, or Epsom salts.'
+            : 'Ground limestone or gypsum for part of the dolomite.',
+        source: 'common practice',
+      }
+    case 'dose-above-limit':
+      return {
+        says: `${doseText(j.gramsPerLitre, units)} of ${dressingName(j.dressing).toLowerCase()}; ${doseText(j.limit, units)} is where trouble begins.`,
+        does: 'Halve it, and give the rest later if it is missed.',
+        source: 'dressing table',
+      }
+    case 'drawdown-uncovered':
+      return {
+        says: `Rotting wood and bark tie up ${mg(j.drawdown)} of nitrogen in the first month and only ${mg(j.supplied)} comes in.`,
+        does: 'A gram of a nitrogen meal or a coated fertilizer for each litre, or aged bark.',
+        source: 'Handreck 1992 index, as a range',
+      }
+  }
+}

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+/** A recipe from somebody: by link or by file, checked before anything is made of it. */
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import ProblemBox from '@/components/ProblemBox.vue'
+import { specOf, startingBed, startingFill, startingJob } from '@/model/garden'
+import { readFragment, readShared, type ShareOutcome } from '@/model/share'
+import { isOver } from '@/model/stations'
+import { versionOf } from '@/model/bench'
+import { useGarden } from '@/stores/garden'
+import { jobTitle } from '@/text/labels'
+import { dosesText, partsText, shareProblemText } from '@/text/recipes'
+
+const garden = useGarden()
+const route = useRoute()
+const router = useRouter()
+const units = computed(() => garden.settings.units)
+
+const fromFile = ref<ShareOutcome | null>(null)
+const outcome = computed(() => fromFile.value ?? readFragment(route.hash))
+const shared = computed(() => (outcome.value?.ok ? outcome.value.shared : null))
+const trouble = computed(() =>
+  outcome.value && !outcome.value.ok ? shareProblemText(outcome.value.problem) : null,
+)
+const unknown = computed(() => (outcome.value?.ok ? outcome.value.unknown : []))
+const jobs = computed(() => garden.jobs.filter((j) => !isOver(j) && j.recordId === null))
+
+const picker = ref<HTMLInputElement | null>(null)
+async function read(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (file) fromFile.value = readShared(await file.text())
+  input.value = ''
+}
+
+async function begin() {
+  if (!shared.value) return
+  const at = new Date().toISOString()
+  const bed = startingBed(crypto.randomUUID(), at, 'roundPot')
+  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
+  const job = {
+    ...startingJob(crypto.randomUUID(), at, [fill]),
+    ...shared.value.recipe,
+    name: shared.value.name,
+  }
+  garden.run({ type: 'job/create', job, beds: [bed] })
+  await router.push({ name: 'mix', params: { garden: garden.name, jobId: job.id } })
+}
+/** Into the versions of a job in hand: nothing on its bench is touched. */
+async function keepIn(jobId: string) {
+  const job = garden.jobs.find((j) => j.id === jobId)
+  if (!job || !shared.value) return
+  const version = {
+    ...versionOf(job, crypto.randomUUID(), new Date().toISOString(), shared.value.name || 'From somebody'),
+    ...shared.value.recipe,
+    note: shared.value.note,
+    from: null,
+  }
+  garden.run({ type: 'version/keep', jobId, version, beside: true })
+  await router.push({ name: 'compare', params: { garden: garden.name, jobId } })
+}
+</script>
+
+<template>
+  <div class="page narrow">
+    <h1>A recipe from somebody</h1>
+    <ProblemBox v-if="trouble" :sentence="trouble" />
+    <p v-if="!outcome" class="soft">
+      Open a link that carries a recipe, or a recipe file. Nothing is taken before you have seen it.
+    </p>
+    <article v-if="shared" class="card" :aria-label="shared.name || 'Recipe'">
+      <h2>{{ shared.name || 'A mix' }}</h2>
+      <p class="parts">{{ partsText(shared.recipe.parts, shared.recipe.mixes) }}</p>
+      <p v-if="dosesText(shared.recipe, units)">{{ dosesText(shared.recipe, units) }}</p>
+      <p v-if="shared.note" class="note">{{ shared.note }}</p>
+      <p v-if="unknown.length" class="wrong">
+        Not in the material tables: {{ unknown.join(', ') }}. It can be opened; take these out or put others
+        in their place.
+      </p>
+      <div class="row">
+        <Button label="Begin a job with it" icon="pi pi-plus" @click="begin" />
+      </div>
+      <template v-if="jobs.length">
+        <h3>Or keep it among the versions of a job</h3>
+        <ul class="plain">
+          <li v-for="j in jobs" :key="j.id">
+            <Button :label="jobTitle(j)" text icon="pi pi-bookmark" @click="keepIn(j.id)" />
+          </li>
+        </ul>
+      </template>
+    </article>
+    <div class="row">
+      <Button label="Open a recipe file" icon="pi pi-upload" outlined @click="picker?.click()" />
+      <input
+        ref="picker"
+        type="file"
+        accept=".json,application/json"
+        class="visually-hidden"
+        aria-label="Recipe file"
+        tabindex="-1"
+        @change="read"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 720px;
+}
+.parts {
+  font-size: 1.15rem;
+  font-weight: 600;
+}
+.note {
+  white-space: pre-wrap;
+  border-left: 3px solid var(--rule);
+  padding-left: 12px;
+}
+.wrong {
+  color: var(--alarm);
+}
+.card {
+  margin-bottom: 18px;
+}
+</style>

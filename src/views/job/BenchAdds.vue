@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
+import { onKeyStroke } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import ProblemBox from '@/components/ProblemBox.vue'
+import MaterialPicker from '@/components/MaterialPicker.vue'
+import { useBags } from '@/composables/useBags'
+import { MATERIALS } from '@/core/data'
+import { MOST_MIXES } from '@/model/commands'
+import { asPart, mixSources, type MixSource } from '@/model/mixSources'
+import type { Job } from '@/model/schemas'
+import { useGarden } from '@/stores/garden'
+import { problemText, type Sentence } from '@/text/problems.en'
+import { sourceName } from '@/text/recipes'
+
+const FinishedMixDialog = defineAsyncComponent(() => import('@/components/bench/FinishedMixDialog.vue'))
+const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialog.vue'))
+
+const { job, step } = defineProps<{ job: Job; step: number }>()
+const emit = defineEmits<{ add: [materialId: string] }>()
+const garden = useGarden()
+const units = computed(() => garden.settings.units)
+const picking = ref(false)
+const mixing = ref(false)
+const trouble = ref<Sentence | null>(null)
+const taken = computed(() => new Set(job.parts.map((p) => p.materialId)))
+const sources = computed(() => (mixing.value ? mixSources(garden.records, job) : []))
+const { reading, listed, describe, keep, remove, close } = useBags()
+
+function take(source: MixSource) {
+  const mix = asPart(source, job, `mix:${crypto.randomUUID()}`, sourceName(source))
+  trouble.value = mix.ok ? null : problemText(mix.problem, units.value)
+  if (!mix.ok) return
+  if (taken.value.has(mix.value.id)) emit('add', mix.value.id)
+  else garden.run({ type: 'mix/take', jobId: job.id, mix: mix.value, twelfths: step })
+}
+
+const typing = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)
+onKeyStroke('/', (event) => {
+  if (typing(event)) return
+  event.preventDefault()
+  picking.value = true
+})
+</script>
+
+<template>
+  <div class="adds">
+    <Button icon="pi pi-plus" label="Add from the shelf" outlined @click="picking = true" />
+    <span class="soft"><kbd>/</kbd></span>
+    <Button
+      label="Add a finished mix"
+      text
+      size="small"
+      :disabled="job.mixes.length >= MOST_MIXES"
+      @click="mixing = true"
+    />
+    <ProblemBox v-if="trouble" :sentence="trouble" />
+    <MaterialPicker
+      v-model:visible="picking"
+      :materials="MATERIALS"
+      :taken="taken"
+      @pick="emit('add', $event)"
+    />
+    <FinishedMixDialog
+      v-model:visible="mixing"
+      :sources="sources"
+      :units="units"
+      @pick="take"
+      @describe="describe()"
+    />
+    <BagDialog
+      :bag="reading"
+      :listed="listed"
+      :units="units"
+      @save="(keep($event), (mixing = true))"
+      @remove="remove"
+      @close="close"
+    />
+  </div>
+</template>
+
+<style scoped>
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  margin-top: 10px;
+}
+</style>

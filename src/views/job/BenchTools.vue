@@ -1,0 +1,113 @@
+<script setup lang="ts">
+/** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import Button from 'primevue/button'
+import { computed, nextTick, ref } from 'vue'
+import ShareDialog from '@/components/bench/ShareDialog.vue'
+import StarterDialog from '@/components/bench/StarterDialog.vue'
+import VersionsDialog from '@/components/bench/VersionsDialog.vue'
+import { isUnkept, versionOf } from '@/model/bench'
+import type { Job, Recipe, Version } from '@/model/schemas'
+import { starterRecipe, type Starter } from '@/model/starterMixes'
+import { useGarden } from '@/stores/garden'
+import { jobTitle } from '@/text/labels'
+
+const { job } = defineProps<{ job: Job }>()
+const emit = defineEmits<{ put: [recipe: Recipe, what: string, versionId?: string | null] }>()
+const garden = useGarden()
+const units = computed(() => garden.settings.units)
+const dialog = ref<'versions' | 'starters' | 'share' | null>(null)
+const isOpen = (which: NonNullable<typeof dialog.value>) =>
+  computed({ get: () => dialog.value === which, set: (open) => (dialog.value = open ? which : null) })
+const [versionsOpen, startersOpen, shareOpen] = [isOpen('versions'), isOpen('starters'), isOpen('share')]
+const kept = computed(() => job.parts.length === 0 || !isUnkept(job))
+const hasMix = computed(() => job.parts.length > 0)
+const title = computed(() => jobTitle(job))
+
+const keep = (name: string) =>
+  garden.run({
+    type: 'version/keep',
+    jobId: job.id,
+    version: versionOf(job, crypto.randomUUID(), new Date().toISOString(), name),
+  })
+function back(version: Version) {
+  emit('put', version, `going on from “${version.name}”`, version.id)
+  dialog.value = null
+}
+const begin = (starter: Starter) => emit('put', starterRecipe(starter), `beginning with ${starter.name}`)
+async function print() {
+  await nextTick()
+  window.print()
+}
+</script>
+
+<template>
+  <nav class="tools no-print" aria-label="Tools of the bench">
+    <RouterLink :to="{ name: 'finder', params: { garden: garden.name, jobId: job.id } }"
+      ><i class="pi pi-search" aria-hidden="true" />Find a mix</RouterLink
+    >
+    <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
+      ><i class="pi pi-clone" aria-hidden="true" />Compare</RouterLink
+    >
+    <Button label="Mixes to begin from" icon="pi pi-book" text size="small" @click="dialog = 'starters'" />
+    <Button
+      :label="job.versions.length ? `Versions (${job.versions.length})` : 'Versions'"
+      icon="pi pi-history"
+      text
+      size="small"
+      @click="dialog = 'versions'"
+    />
+    <Button
+      label="Share"
+      icon="pi pi-share-alt"
+      text
+      size="small"
+      :disabled="!hasMix"
+      @click="dialog = 'share'"
+    />
+    <RouterLink :to="{ name: 'recipe', params: { garden: garden.name } }"
+      ><i class="pi pi-inbox" aria-hidden="true" />Open a recipe</RouterLink
+    >
+    <StarterDialog v-model:visible="startersOpen" :units="units" @begin="begin" />
+    <VersionsDialog
+      v-model:visible="versionsOpen"
+      :versions="job.versions"
+      :current="job.versionId"
+      :kept="kept"
+      :units="units"
+      @keep="keep"
+      @back="back"
+      @edit="(versionId, change) => garden.run({ type: 'version/edit', jobId: job.id, versionId, change })"
+      @remove="garden.run({ type: 'version/remove', jobId: job.id, versionId: $event })"
+    />
+    <ShareDialog v-model:visible="shareOpen" :recipe="job" :title="title" @print="print" />
+  </nav>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 10px;
+  margin: -4px 0 -10px;
+}
+.tools > a {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  padding: 0 10px;
+  font-weight: 600;
+  font-size: 0.9rem;
+  color: var(--clay);
+  text-decoration: none;
+  white-space: nowrap;
+}
+.tools :deep(.p-button) {
+  white-space: nowrap;
+  flex: none;
+}
+.tools > a:hover {
+  text-decoration: underline;
+}
+</style>
