@@ -53,7 +53,7 @@ test('side holes above the mix are told beside the holes', async ({ page }) => {
 test('no parts: every later station says so and leads back', async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Fabric bag')
-  for (const name of ['Buy', 'Make', 'Record']) {
+  for (const name of ['Buy', 'Make', 'Fill']) {
     await station(page, name)
     await expect(page.getByText('There is nothing in the mix yet.')).toBeVisible()
   }
@@ -171,7 +171,7 @@ test('stored records that cannot be read are set aside, told, and offered for do
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
   await expect(aside).toContainText(
-    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 2)',
+    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 5)',
   )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
   const [download] = await Promise.all([

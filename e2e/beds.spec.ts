@@ -284,6 +284,62 @@ test('wrong sizes of a bed are told in place and kept as typed', async ({ page }
   await expect(page.getByLabel('Outline of the bed')).toContainText('crosses itself')
 })
 
+test('every number of every shape: text, nothing, below nought and too much are told in place, and nothing is lost', async ({
+  page,
+}) => {
+  test.slow()
+  /** What may be 0: leaving nothing free, bulging by nothing, planting no root balls. */
+  const mayBeNothing = new Set([
+    'Lip left free',
+    'Bulge',
+    'Root balls planted in it',
+    'Heaped above the rim',
+    'Height of the side holes',
+  ])
+  const deep = new Set(['Height', 'Heaped above the rim', 'Lip left free', 'Height of the side holes'])
+  const shapes: Record<string, string[]> = {
+    'Round pot': ['Width across the top', 'Width across the base', 'Height'],
+    'Trough or box': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
+    'Raised bed': ['Length', 'Width', 'Height'],
+    'Fabric bag': ['Width', 'Height', 'Bulge'],
+    'Oval tub': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
+    'Gutter or split barrel': ['Length', 'Width'],
+    'Bed of any outline': ['Height'],
+    'Heaped bed': ['Length', 'Width', 'Height', 'Heaped above the rim'],
+  }
+  await openGarden(page, '/my/beds')
+  await page.getByRole('button', { name: 'New bed' }).click()
+  for (const [shape, sizes] of Object.entries(shapes)) {
+    await chooseShape(page, shape)
+    const labels = [...sizes, 'Lip left free', 'How many there are', 'Root balls planted in it']
+    if (shape === 'Round pot') {
+      await page.getByRole('combobox', { name: 'Where water leaves' }).click()
+      await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()
+      labels.push('Height of the side holes')
+    }
+    for (const label of labels) {
+      const input = page.getByLabel(label, { exact: true })
+      const said = page.locator('.field').filter({ has: input }).locator('.said.wrong')
+      const before = await input.inputValue()
+      const wrong = [
+        'deep',
+        '',
+        '-5',
+        ...(mayBeNothing.has(label) ? [] : ['0']),
+        ...(deep.has(label) ? ['1000'] : []),
+      ]
+      for (const typed of wrong) {
+        await input.fill(typed)
+        await expect(said, `${shape}, ${label}: “${typed}”`).toBeVisible()
+        expect(await input.inputValue()).toBe(typed)
+      }
+      await input.fill(before)
+      await expect(said, `${shape}, ${label} mended`).toHaveCount(0)
+    }
+  }
+  await saved(page)
+})
+
 test('a job keeps its bed when the list loses it, and can put one back', async ({ page }) => {
   await openGarden(page, '/my')
   await startJob(page, 'Oval tub')

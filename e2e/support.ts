@@ -58,7 +58,10 @@ export async function addMaterial(page: Page, search: string) {
 }
 
 export const station = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Stations of this job' }).getByRole('link', { name }).click()
+  page
+    .getByRole('navigation', { name: 'Stations of this job' })
+    .getByRole('link', { name: new RegExp(`^\\W*${name}\\W*(done|next)?$`) })
+    .click()
 
 /** Presses Tab until something is focused, as a person without a mouse would; fails when it cannot be reached. */
 export async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab') {

@@ -23,13 +23,15 @@ const VIEWS = [
   ['place', '/place', DESK],
   ['fill', '/jobs/fig/fill', DESK],
   ['mix', '/jobs/peppers-27/mix', DESK],
+  ['finder', '/jobs/peppers-27/finder', DESK],
+  ['compare', '/jobs/peppers-27/compare', DESK],
   ['buy', '/jobs/peppers-27/buy', DESK],
   ['make', '/jobs/peppers-27/make', DESK],
-  ['record', '/jobs/fig/record', DESK],
+  ['filling', '/jobs/fig/filling', DESK],
+  ['season', '/jobs/herbs-26/season', DESK],
   ['shelf', '/shelf', DESK],
   ['records', '/records', DESK],
   ['method', '/method', DESK],
-  ['settings', '/settings', DESK],
   ['today-phone', '', PHONE],
   ['mix-phone', '/jobs/peppers-27/mix', PHONE],
   ['make-phone', '/jobs/peppers-27/make', PHONE],
@@ -47,7 +49,23 @@ try {
     await page.emulateMedia({ colorScheme: theme ?? 'light' })
     await page.goto(`http://localhost:${port}/demo${path}`)
     await page.locator('main h1').first().waitFor({ state: 'attached' })
+    if (name === 'finder') {
+      await page.getByRole('button', { name: 'Find mixes' }).click()
+      await page.locator('.found h2').waitFor()
+      await page.evaluate(() => window.scrollTo(0, 0))
+    }
+    if (name === 'compare')
+      for (const mix of ['White and brown', 'A third of soil', 'Potting mix in bags']) {
+        await page.getByRole('combobox', { name: 'Add a mix' }).click()
+        await page.getByRole('option', { name: mix, exact: true }).click()
+      }
     if (name === 'yard') await page.getByRole('button', { name: 'Yard' }).click()
+    // Likely ranges come after the figures.
+    if (name.startsWith('mix'))
+      await page
+        .locator('.likely', { hasText: /likely/ })
+        .first()
+        .waitFor()
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(500)
     await page.screenshot({ path: `docs/screenshots/${name}.png` })

@@ -7,6 +7,7 @@ import {
   ensureFolder,
   ensureInstalled,
   freePort,
+  hear,
   run,
 } from './lib/setup.mjs'
 
@@ -17,26 +18,26 @@ let passed = 0
 let failed = 0
 const seconds = () => `${((Date.now() - started) / 1000).toFixed(0)} s`
 
-function step(name, command, args) {
-  console.log(`\n== ${name}`)
-  if (run(command, args) === 0) passed++
-  else failed++
+/** Runs them side by side, each with its words kept together. */
+async function steps(list) {
+  const done = await Promise.all(
+    list.map(async ([name, command, args]) => ({ name, ...(await hear(bin(command), args)) })),
+  )
+  for (const { name, status, said } of done) {
+    console.log(`\n== ${name}\n${said}`.trimEnd())
+    if (status === 0) passed++
+    else failed++
+  }
 }
 
-step('Lint', bin('eslint'), ['.', '--max-warnings', '0'])
-step('Format', bin('prettier'), [
-  '--check',
-  '--log-level',
-  'warn',
-  'src',
-  'server',
-  'cli',
-  'e2e',
-  'scripts',
-  'bench',
+const FORMATTED = ['src', 'server', 'cli', 'e2e', 'scripts', 'bench']
+await steps([
+  ['Lint', 'eslint', ['.', '--max-warnings', '0']],
+  ['Format', 'prettier', ['--check', '--log-level', 'warn', ...FORMATTED]],
+  ['Types', 'vue-tsc', ['-p', 'tsconfig.json', '--noEmit']],
+  ['Types of the core, without a browser', 'tsc', ['-p', 'tsconfig.core.json']],
 ])
-step('Types', bin('vue-tsc'), ['-p', 'tsconfig.json', '--noEmit'])
-step('Types of the core, without a browser', bin('tsc'), ['-p', 'tsconfig.core.json'])
+console.log(`(${seconds()})`)
 
 console.log('\n== Unit tests')
 const unitFile = 'test-results/unit.json'
@@ -53,6 +54,8 @@ if (existsSync(unitFile)) {
   failed += report.numFailedTests
   if (unit !== 0 && report.numFailedTests === 0) failed++
 } else failed++
+
+console.log(`(${seconds()})`)
 
 console.log('\n== Browser tests')
 const chromium = ensureChromium()

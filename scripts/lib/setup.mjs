@@ -1,5 +1,5 @@
 /** What a fresh machine needs before anything runs. Plain Node, no packages. */
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -14,6 +14,16 @@ export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { stdio: 'inherit', cwd: root, ...options })
   return done.status ?? 1
 }
+
+/** Runs a program and keeps its words for later. */
+export const hear = (command, args) =>
+  new Promise((resolve) => {
+    const program = spawn(command, args, { cwd: root })
+    let said = ''
+    for (const stream of [program.stdout, program.stderr]) stream.on('data', (text) => (said += text))
+    program.on('error', (e) => resolve({ status: 1, said: String(e) }))
+    program.on('close', (status) => resolve({ status: status ?? 1, said }))
+  })
 
 function stop(sentence) {
   console.error(sentence)
@@ -75,7 +85,7 @@ export function ensureBuilt() {
 /** Builds the headless door when there is none or a source is newer. */
 export function ensureCoreBuilt() {
   const sources = ['src/core', 'src/model', 'src/text', 'cli', 'vite.core.config.ts', 'package-lock.json']
-  if (fresh(['dist-core/core.js', 'dist-core/formats.js'], sources)) return
+  if (fresh(['dist-core/core.js', 'dist-core/formats.js', 'dist-core/starters.js'], sources)) return
   console.log('Building the core …')
   build('The core', ['-c', 'vite.core.config.ts'])
 }

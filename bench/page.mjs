@@ -1,0 +1,133 @@
+/**
+ * npm run bench:page: the bench of the app in the browser, with the CPU slowed four times. From a tap on plus to the painted
+ * answer (median of 50), and how smooth the page stays while the finder looks through everything. Prints figures and ratios.
+ */
+import { spawn } from 'node:child_process'
+import { ensureBuilt, ensureChromium, ensureInstalled, freePort } from '../scripts/lib/setup.mjs'
+
+ensureInstalled()
+ensureBuilt()
+const executablePath = ensureChromium()
+if (!executablePath) process.exit(1)
+const { chromium } = await import('@playwright/test')
+const port = freePort()
+const server = spawn(process.execPath, ['dist-server/main.js', '--demo'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((ready) => server.stdout.once('data', ready))
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
+const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
+
+async function taps(job, part, slow) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto(`http://localhost:${port}/demo/jobs/${job}/mix`)
+  const plus = page.getByRole('button', { name: `A whole part more ${part}` })
+  await plus.waitFor()
+  await page.waitForTimeout(1500)
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
+  // From the handler of the press to the task after the frame that shows its answer.
+  const times = await plus.evaluate(async (button) => {
+    const figure = () => document.querySelector('.gauge .figure').textContent
+    const list = []
+    const minus = button.parentElement.querySelector('button')
+    for (let i = 0; i < 50; i++) {
+      const from = performance.now()
+      const press = i % 2 === 0 ? button : minus
+      const before = button.parentElement.querySelector('output').textContent
+      press.click()
+      await new Promise((r) => requestAnimationFrame(() => setTimeout(r)))
+      list.push(performance.now() - from)
+      if (button.parentElement.querySelector('output').textContent === before)
+        throw new Error('nothing changed')
+      figure()
+      await new Promise((r) => setTimeout(r, 350))
+    }
+    return list
+  })
+  await context.close()
+  return median(times)
+}
+
+/** The same press on a page of one button and one number: what the machine and the browser take by themselves. */
+async function floor(slow) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.setContent('<button>+</button><output>0</output>')
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
+  const times = await page.evaluate(async () => {
+    const [button, output] = [document.querySelector('button'), document.querySelector('output')]
+    button.onclick = () => (output.textContent = String(Number(output.textContent) + 1))
+    const list = []
+    for (let i = 0; i < 50; i++) {
+      const from = performance.now()
+      button.click()
+      await new Promise((r) => requestAnimationFrame(() => setTimeout(r)))
+      list.push(performance.now() - from)
+      await new Promise((r) => setTimeout(r, 100))
+    }
+    return list
+  })
+  await context.close()
+  return median(times)
+}
+
+async function finder(slow) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto(`http://localhost:${port}/demo/jobs/peppers-27/finder`)
+  await page.getByRole('button', { name: 'Every material' }).click()
+  await page.waitForTimeout(500)
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
+  await page.evaluate(() => {
+    window.long = []
+    window.frames = []
+    new PerformanceObserver((l) => l.getEntries().forEach((e) => window.long.push(e.duration))).observe({
+      type: 'longtask',
+    })
+    let last = performance.now()
+    const tick = (now) => {
+      window.frames.push(now - last)
+      last = now
+      requestAnimationFrame(tick)
+    }
+    requestAnimationFrame(tick)
+  })
+  const from = Date.now()
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await page.getByText('Best so far').waitFor()
+  const first = Date.now() - from
+  await page.evaluate(() => ((window.long.length = 0), (window.frames.length = 0)))
+  await page.waitForTimeout(4000)
+  const { long, frames } = await page.evaluate(() => ({ long: window.long, frames: window.frames }))
+  await page.getByRole('button', { name: 'Stop and show' }).click()
+  await context.close()
+  return { first, long: long.length, frames: frames.length / 4, worst: Math.max(...frames) }
+}
+
+try {
+  const least = await floor(4)
+  for (const [job, part] of [
+    ['peppers-27', 'Perlite, coarse'],
+    ['fig', 'Pumice 2-8 mm'],
+  ]) {
+    const plain = await taps(job, part, 1)
+    const slowed = await taps(job, part, 4)
+    console.log(
+      `tap to paint, ${job}: ${slowed.toFixed(1)} ms at a quarter of the speed, ${(slowed / 50).toFixed(2)} of the 50 allowed, ${(slowed / least).toFixed(1)} times the ${least.toFixed(1)} ms of an empty page; ${plain.toFixed(1)} ms at full speed`,
+    )
+  }
+  for (const slow of [1, 4]) {
+    const f = await finder(slow)
+    console.log(
+      `finder on every material, CPU slowed ${slow}x: first answer after ${f.first} ms; then ${f.frames.toFixed(0)} frames a second, longest ${f.worst.toFixed(0)} ms, long tasks ${f.long}`,
+    )
+  }
+} finally {
+  await browser.close()
+  server.kill()
+}

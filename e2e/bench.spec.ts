@@ -1,0 +1,385 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import {
+  addMaterial,
+  expect,
+  glanceAt,
+  openGarden,
+  PHONE,
+  saved,
+  startJob,
+  station,
+  tabTo,
+  test,
+} from './support'
+
+const moves = (page: Page) => page.getByRole('region', { name: 'Next moves' }).getByRole('listitem')
+
+test('looking at a plus moves the marks before anything is changed', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/mix')
+  const air = page.getByRole('region', { name: 'Air after draining' })
+  await expect(air.locator('.would')).toHaveCount(0)
+  await page.getByRole('button', { name: 'A whole part more Perlite, coarse' }).hover()
+  await expect(air.locator('.would')).toHaveText(/→ 30 %/)
+  await expect(air.locator('.figure').first()).toHaveText('28 %')
+  await page.getByRole('button', { name: 'A whole part more Perlite, coarse' }).click()
+  await page.mouse.move(5, 5)
+  await expect(air.locator('.figure').first()).toHaveText('30 %')
+  await expect(air.locator('.would')).toHaveCount(0)
+})
+
+test('a digit takes a next move, its figures come true, and undo gives it back', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/leeks/mix')
+  const first = moves(page).first()
+  await expect(first).toContainText(/Swap .* for/)
+  const said = /air \d+ → (\d+) %/.exec((await first.textContent())!)![1]!
+  await page.keyboard.press('1')
+  const air = Number.parseInt((await glanceAt(page, 'Air after draining').textContent())!)
+  expect(Math.abs(air - Number(said))).toBeLessThanOrEqual(1)
+  await page.getByRole('button', { name: /^Undo swap/ }).click()
+  await expect(glanceAt(page, 'Air after draining')).toHaveText('5 %')
+  await page.getByRole('button', { name: 'from your shelf' }).click()
+  await expect(page.getByRole('button', { name: 'from every material' })).toBeVisible()
+  await expect(moves(page)).toHaveCount(5)
+  // By the keyboard: to the move, looked at, taken.
+  await tabTo(page, moves(page).nth(1).getByRole('button'))
+  await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.would')).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(glanceAt(page, 'Air after draining')).not.toHaveText('5 %')
+})
+
+test('what stands out is said with its numbers, answered with a reason, and said again', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/leeks/mix')
+  const list = page.getByRole('region', { name: 'What stands out' })
+  await expect(list).toContainText(
+    'Too little air: 5 % after draining where 12 % is the least wanted, in 7.5 cm of depth.',
+  )
+  const foot = list.getByRole('listitem').filter({ hasText: 'roots stop there' })
+  await foot.getByRole('button', { name: /I know, because/ }).click()
+  await page.keyboard.type('They stand on damp sand')
+  await page.keyboard.press('Enter')
+  await expect(list.getByText('Answered (1)')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await list.getByText('Answered (1)').click()
+  await expect(list).toContainText('You: They stand on damp sand')
+  await list.getByRole('button', { name: 'Say it again' }).click()
+  await expect(list.getByText('Answered')).toHaveCount(0)
+})
+
+test('a feed has its place: in the batches, in the top at filling, held back for the season', async ({
+  page,
+}) => {
+  await openGarden(page, '/demo/jobs/fig/mix')
+  const add = async (search: string) => {
+    await page.getByRole('combobox', { name: 'Add a feed or other dressing' }).click()
+    await page.getByPlaceholder('Search dressings').fill(search)
+    await page
+      .getByRole('option', { name: new RegExp(search, 'i') })
+      .first()
+      .click()
+  }
+  const feed = page.getByRole('region', { name: 'Feed', exact: true }).locator('.figure').first()
+  const before = await feed.textContent()
+  await add('5-6 month')
+  const coated = page.getByRole('group', { name: /Coated fertilizer 5-6 month/ })
+  await expect(coated).toContainText(/g in all; .*level for 10 L/)
+  await expect(feed).not.toHaveText(before!)
+  await coated.getByLabel('For a litre of mix').fill('-1')
+  await expect(coated).toContainText('Below nothing.')
+  await coated.getByLabel('For a litre of mix').fill('4')
+  await add('bone meal')
+  const bone = page.getByRole('group', { name: 'Bone meal, steamed' })
+  await bone.getByRole('combobox', { name: /Where/ }).click()
+  await page.getByRole('option', { name: 'In the top' }).click()
+  await add('blood meal')
+  await page.getByRole('group', { name: 'Blood meal' }).getByRole('combobox', { name: /Where/ }).click()
+  await page.getByRole('option', { name: 'Held back' }).click()
+  await station(page, 'Buy')
+  await expect(page.getByRole('row', { name: /Bone meal/ })).toContainText('into the top at filling')
+  await station(page, 'Make')
+  await expect(page.getByRole('checkbox', { name: /Coated fertilizer 5-6 month/i })).toBeVisible()
+  await expect(page.getByRole('checkbox', { name: /meal/i })).toHaveCount(0)
+  await station(page, 'Fill')
+  await expect(page.getByText(/g of bone meal, steamed in each/)).toBeVisible()
+  await station(page, 'Season')
+  await expect(page.getByText(/g of blood meal to each/)).toBeVisible()
+})
+
+test('lime: offered where it lacks, in grams and spoons for the job and a bucketful', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/mix')
+  const lime = page.getByRole('region', { name: 'Lime', exact: true })
+  await expect(lime).toContainText(/Ground limestone: \d+ g in all; .*spoons?.* for 10 L/)
+  await lime.getByRole('button', { name: 'None' }).click()
+  await expect(lime).not.toContainText('in all')
+  await lime.getByRole('button', { name: /^Give [\d.]+ g\/L of lime$/ }).click()
+  await expect(lime).toContainText(/Ground dolomite: \d+ g in all/)
+  await expect(page.getByRole('region', { name: 'pH in six weeks' }).locator('.figure')).toHaveText('6.4')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(lime.getByRole('button', { name: /^Give/ })).toBeVisible()
+})
+
+test('the shelf is pressed or dragged onto the bench', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/pear/mix')
+  const strip = page.getByRole('list', { name: 'On your shelf' })
+  await expect(strip).toContainText('Green-waste compost')
+  await expect(strip).toContainText('60 L left, 0.16/L')
+  await strip.getByRole('button', { name: 'Add Loam topsoil' }).click()
+  await expect(page.getByRole('group', { name: 'Loam topsoil, 1 part' })).toBeVisible()
+  const from = (await strip.getByRole('button', { name: 'Add Pumice 2-8 mm' }).boundingBox())!
+  const to = (await page.getByRole('img', { name: /Dwarf pear, in section/ }).boundingBox())!
+  await page.mouse.move(from.x + 40, from.y + 15)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 60, from.y + 10, { steps: 3 })
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 })
+  await page.mouse.up()
+  await expect(page.getByRole('group', { name: 'Pumice 2-8 mm, 1 part' })).toBeVisible()
+})
+
+test('the finder: rules, progress, families, the bench, and what is in the way', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/finder')
+  await page.getByRole('checkbox', { name: 'peat', exact: true }).check()
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await expect(page.getByRole('heading', { name: /ways? meet all of it|Nothing meets all/ })).toBeVisible()
+  const rows = page.getByRole('table', { name: 'Recipes found, best first' }).getByRole('row')
+  expect(await rows.count()).toBeGreaterThan(3)
+  for (const row of (await rows.all()).slice(1)) await expect(row).not.toContainText('peat')
+  await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
+  // What was found belongs to what was asked: another rule clears it.
+  await page.getByRole('checkbox', { name: 'A litre may cost so much' }).check()
+  await expect(rows).toHaveCount(0)
+  await page.getByLabel('Most for a litre').fill('0.01')
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
+  await page.getByRole('checkbox', { name: 'A litre may cost so much' }).uncheck()
+  await page.getByRole('checkbox', { name: 'Water no oftener than' }).check()
+  await page.getByLabel('Days between waterings').fill('30')
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing meets all of it' })).toBeVisible()
+  await page.getByRole('button', { name: 'What is in the way?' }).click()
+  await expect(page.getByText(/peat allowed|Only easy water is out of reach/)).toBeVisible()
+  await page.getByRole('checkbox', { name: 'Water no oftener than' }).uncheck()
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  const button = page.getByRole('button', { name: /^Put on the bench/ }).first()
+  const parts = (await button.getAttribute('aria-label'))!.replace('Put on the bench: ', '')
+  await button.click()
+  await expect(page).toHaveURL(/mix$/)
+  const first = /^(\S+) (.*?)(?:, \d|, [½⅓]|$)/.exec(parts)!
+  await expect(page.getByRole('group', { name: `${first[2]}, ${first[1]} part` })).toBeVisible()
+  // What was on the bench is kept.
+  await page.getByRole('button', { name: 'Versions (1)' }).click()
+  await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
+})
+
+test('a long search can be stopped, and the page lives meanwhile', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/finder')
+  await page.getByRole('button', { name: 'Every material' }).click()
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await expect(page.getByText(/Best so far/)).toBeVisible()
+  await page.getByRole('button', { name: 'Stop and show' }).click()
+  await expect(page.getByRole('button', { name: 'Find mixes' })).toBeVisible()
+  await expect(page.getByText(/Best so far/)).toHaveCount(0)
+  // What was found by then is there to be used.
+  await expect(page.getByText(/recipes looked at before you stopped it/)).toBeVisible()
+  const rows = page.getByRole('table', { name: 'Recipes found, best first' }).getByRole('row')
+  expect(await rows.count()).toBeGreaterThan(3)
+})
+
+test('versions: kept, named, gone back to; nothing on the bench is lost', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/leeks/mix')
+  await page.getByRole('button', { name: 'Versions' }).click()
+  await page.getByLabel('Name for what is on the bench').fill('As last year')
+  await page.getByRole('button', { name: 'Keep this version' }).click()
+  await expect(page.getByText('What is on the bench is kept as “As last year”.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Mixes to begin from' }).click()
+  await page.getByRole('button', { name: 'Begin with First leaf' }).click()
+  await expect(page.getByRole('group', { name: /Vermiculite, fine/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Versions (1)' }).click()
+  await page.getByLabel('Note on As last year').fill('Soured in May')
+  await page.getByRole('button', { name: 'Go on from As last year' }).click()
+  await expect(page.getByRole('group', { name: 'Sphagnum peat, fine, 3 parts' })).toBeVisible()
+  await page.getByRole('button', { name: 'Versions (2)' }).click()
+  await expect(page.getByLabel('Name of Before going on from “As last year”')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await page.getByRole('button', { name: 'Versions (2)' }).click()
+  await expect(page.getByLabel('Note on As last year')).toHaveValue('Soured in May')
+})
+
+test('a recipe goes by link and by file to another garden; a broken one is told', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/fig/mix')
+  await page.getByRole('button', { name: 'Share' }).click()
+  await page.getByLabel('A word with it').fill('Stood two winters')
+  const link = await page.getByLabel('A link that carries the whole recipe').inputValue()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as a file' }).click()
+  const file = await readFile((await (await download).path())!, 'utf8')
+  expect(JSON.parse(file)).toMatchObject({ format: 'open-bed-recipe', note: 'Stood two winters' })
+
+  await page.goto(link)
+  const card = page.getByRole('article')
+  await expect(card).toContainText('Loam topsoil')
+  await expect(card).toContainText('Stood two winters')
+  await page.getByRole('button', { name: 'Begin a job with it' }).click()
+  await expect(page).toHaveURL(/\/my\/jobs\/.*mix$/)
+  await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
+
+  await page.goto(`${link.slice(0, -12)}`)
+  await expect(page.getByText('This is not a recipe of Open Bed.')).toBeVisible()
+  await page.getByLabel('Recipe file', { exact: true }).setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('"twelfths": 24', '"twelfths": "two"')),
+  })
+  await expect(page.getByText(/damaged at “recipe.parts.\d.twelfths”/)).toBeVisible()
+  await page
+    .getByLabel('Recipe file', { exact: true })
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(file) })
+  await expect(card).toContainText('Loam topsoil')
+})
+
+test('mixes are held side by side, what differs first, with their season', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/compare')
+  const add = async (name: string) => {
+    await page.getByRole('combobox', { name: 'Add a mix' }).click()
+    await page.getByPlaceholder('Search mixes').fill(name)
+    await page
+      .getByRole('option', { name: new RegExp(name) })
+      .first()
+      .click()
+  }
+  await expect(page.getByText('Add one more')).toBeVisible()
+  for (const name of ['Stand fast', 'Potting mix in bags', 'Nothing that rots', 'Husk']) await add(name)
+  await expect(page.getByRole('columnheader')).toHaveCount(5)
+  await expect(page.getByRole('combobox', { name: 'Add a mix' })).toHaveCount(0)
+  const rows = page.locator('table.list').getByRole('rowheader')
+  await expect(rows.nth(2)).toHaveText('Weight just after watering')
+  // The label leaves its shares open, and that is said; what it does say is not.
+  await expect(page.getByRole('row', { name: /within easy reach/ })).toContainText(
+    /label allows \d+ % to \d+ %/,
+  )
+  await expect(page.getByRole('row', { name: /pH in six weeks/ })).not.toContainText('label allows')
+  await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
+  await page.getByLabel('A bag costs').fill('25')
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('row', { name: /Cost/ })).toContainText('0.500')
+  await page.getByRole('button', { name: 'pH', exact: true }).click()
+  await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
+  await page.getByText('The same as a table').click()
+  await expect(page.getByRole('row', { name: /week 6/ }).first()).toContainText('6.')
+  await page.getByRole('button', { name: 'Leave out Potting mix in bags' }).click()
+  await page.getByRole('button', { name: 'Put Stand fast on the bench' }).click()
+  await page.getByRole('link', { name: 'Back to the bench' }).click()
+  await expect(page.getByRole('group', { name: /Loam topsoil, \d parts/ })).toBeVisible()
+})
+
+test('a bag is described from its label, wrong labels are told, and it becomes a part of the mix', async ({
+  page,
+}) => {
+  await openGarden(page)
+  await startJob(page, 'Fabric bag')
+  await station(page, 'Mix')
+  await page.getByRole('button', { name: 'Add a finished mix' }).click()
+  await page.getByRole('button', { name: 'Describe a bagged mix' }).click()
+  const dialog = page.getByRole('dialog')
+  const list = async (name: string) => {
+    await dialog.getByRole('combobox', { name: 'Add an ingredient' }).click()
+    await page.getByPlaceholder('Search materials').fill(name)
+    await page.getByRole('option', { name }).first().click()
+  }
+  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
+  await dialog.getByLabel('What you call it').fill('Corner shop mix')
+  for (const name of ['Coir pith', 'Green-waste compost', 'Perlite, medium']) await list(name)
+  await expect(dialog.getByRole('status')).toContainText(
+    '61 % Coir pith, 28 % Green-waste compost, 11 % Perlite',
+  )
+  await dialog.getByLabel('Share of Coir pith').fill('95')
+  await dialog.getByLabel('Share of Perlite, medium').fill('5')
+  await expect(dialog.getByRole('status')).toContainText('nothing is left for the one without')
+  await dialog.getByLabel('Share of Coir pith').fill('60')
+  await dialog.getByLabel('Share of Perlite, medium').fill('10')
+  await expect(dialog.getByRole('status')).toContainText('30 % Green-waste compost')
+  for (const [label, typed, said] of [
+    ['A bag holds', '-4', 'more than nothing'],
+    ['A bag costs', '-1', 'below nothing'],
+    ['pH on the label', '12', 'outside what lime can be reckoned for'],
+  ] as const) {
+    await dialog.getByLabel(label).fill(typed)
+    await expect(dialog.locator('.field').filter({ has: page.getByLabel(label) })).toContainText(said)
+    await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
+    await dialog.getByLabel(label).fill(label === 'A bag holds' ? '40' : '0')
+  }
+  await dialog.getByLabel('A bag costs').fill('8')
+  await dialog.getByRole('button', { name: 'Perlite, medium earlier' }).click()
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  // Back to the list of finished mixes, with the bag in it.
+  await page.getByRole('button', { name: /^Corner shop mix/ }).click()
+  const part = page.getByRole('group', { name: 'Corner shop mix, 1 part' })
+  await expect(part).toContainText('60 % Coir pith')
+  await addMaterial(page, 'pumice')
+  await page.getByRole('button', { name: 'A whole part more Corner shop mix' }).click()
+  await station(page, 'Buy')
+  await expect(page.getByRole('row', { name: /Corner shop mix/ })).toContainText(/1 × 40 L bag.*8\.00/s)
+  await station(page, 'Mix')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('group', { name: 'Corner shop mix, 1 part' })).toBeVisible()
+  await page.getByRole('group', { name: /Corner shop mix/ }).press('Delete')
+  await expect(page.getByRole('group', { name: /Corner shop mix/ })).toHaveCount(0)
+})
+
+test('a mix of one’s own goes into another: made first, bought for, or on hand', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/leeks/mix')
+  await page.getByRole('button', { name: 'Add a finished mix' }).click()
+  await page.getByLabel('Search mixes').fill('white and')
+  await page.getByLabel('Search mixes').press('Enter')
+  await expect(page.getByRole('group', { name: 'White and brown, 1 part' })).toBeVisible()
+  await station(page, 'Make')
+  await expect(page.getByRole('heading', { name: /White and brown, batch 1 of 1/ })).toBeVisible()
+  await page.getByRole('checkbox', { name: /Sphagnum peat, medium/ }).check()
+  await page.getByRole('button', { name: 'Batch 1', exact: true }).click()
+  await expect(page.getByRole('checkbox', { name: /White and brown/ })).toBeVisible()
+  await expect(page.getByRole('checkbox', { name: /Sphagnum peat, medium/ })).toHaveCount(0)
+  await station(page, 'Buy')
+  await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toBeVisible()
+  await page.getByRole('button', { name: 'I have White and brown ready' }).click()
+  await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toHaveCount(0)
+  await expect(page.getByRole('row', { name: /^White and brown/ })).toContainText('on hand, ready made')
+  await station(page, 'Make')
+  await expect(page.getByRole('heading', { name: /White and brown, batch/ })).toHaveCount(0)
+})
+
+test('the bench by keyboard alone, on a phone: starter, finder, compare', async ({ page }) => {
+  await page.setViewportSize(PHONE)
+  await openGarden(page)
+  await startJob(page, 'Round pot')
+  await station(page, 'Mix')
+  await tabTo(page, page.getByRole('button', { name: 'Mixes to begin from' }))
+  await page.keyboard.press('Enter')
+  await tabTo(page, page.getByRole('button', { name: 'Begin with Husk and hull' }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('group', { name: /Coir pith, \d parts/ })).toBeVisible()
+  await tabTo(page, page.getByRole('link', { name: 'Find a mix' }), 'Shift+Tab')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/finder$/)
+  await tabTo(page, page.getByRole('button', { name: 'Find mixes' }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible()
+  await tabTo(page, page.getByRole('link', { name: 'Back to the bench' }), 'Shift+Tab')
+  await page.keyboard.press('Enter')
+  await tabTo(page, page.getByRole('link', { name: 'Compare' }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Compare mixes', exact: true })).toBeVisible()
+})
+
+test('the printed recipe says what goes in and what it will do', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/mix')
+  await page.emulateMedia({ media: 'print' })
+  const card = page.locator('article.card')
+  await expect(card).toBeVisible()
+  await expect(card).toContainText('Perlite, coarse')
+  await expect(card).toContainText('Air after draining 28 %')
+  await expect(page.getByRole('navigation', { name: 'Tools of the bench' })).toBeHidden()
+})

@@ -1,0 +1,90 @@
+import { expect, openGarden, PHONE, saved, station, tabTo, test } from './support'
+
+test('a recorded mix is filled in lifts, planted, followed and looked back on; all of it can be undone and is there tomorrow', async ({
+  page,
+}) => {
+  await openGarden(page, '/demo/jobs/peppers-27/filling')
+  const steps = page.getByRole('checkbox')
+  await expect(page.getByText(/Lift 1 of 3: .* loose, .* in each/)).toBeVisible()
+  const count = await steps.count()
+  expect(count).toBeGreaterThan(6)
+  for (const box of await steps.all()) await box.check()
+  await expect(page.getByText('Not every step is ticked.')).toBeHidden()
+  await page.getByRole('button', { name: 'Undo ticking a step' }).click()
+  await expect(page.getByText('Not every step is ticked.')).toBeVisible()
+  await page.getByLabel('Planted or sown on').fill('2027-05-22')
+  await page.getByRole('button', { name: 'It is planted' }).click()
+
+  await expect(page).toHaveURL(/season$/)
+  await expect(page.getByText('Planted on 22 May 2027.')).toBeVisible()
+  const nav = page.getByRole('navigation', { name: 'Stations of this job' })
+  await expect(nav.getByRole('link')).toHaveText([
+    /Fill what/,
+    /Mix/,
+    /Buy/,
+    /Make/,
+    /Fill.*done/,
+    /Season.*next/,
+  ])
+  const due = page.getByRole('listitem').filter({ hasText: 'Shade and shelter' })
+  await expect(due).toContainText('22 May to 29 May 2027')
+  await due.getByRole('checkbox').check()
+  await saved(page)
+  await page.reload()
+  await expect(due.getByRole('checkbox')).toBeChecked()
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
+  const line = page.getByRole('link', { name: /Peppers, south wall 2027/ })
+  await expect(line).toContainText('Season')
+  await expect(line).toContainText('Test the pH: 5 Jun')
+  await line.click()
+  await page.getByRole('listitem').filter({ hasText: 'Look back' }).getByRole('checkbox').check()
+  await page.getByRole('button', { name: 'Begin it again for another year' }).click()
+  await expect(page.getByLabel('Name of this job')).toHaveValue('Peppers, south wall 2028')
+})
+
+test('months, winter and room follow the place and the crop; the number of plants is the grower’s', async ({
+  page,
+}) => {
+  await openGarden(page, '/demo/jobs/fig/fill')
+  const form = page.getByLabel('What is filled')
+  await expect(form).toContainText(/In a pot the roots of fig stand about .* short: only the hardiest/)
+  await page.getByLabel('Plants in each').fill('4')
+  await expect(page.getByLabel('How much')).toContainText('4 in each is more than have room')
+  await page.getByLabel('Plants in each').fill('none')
+  await expect(form).toContainText('“none” is not a number')
+  await page.getByRole('button', { name: 'As many as have room' }).click()
+  await expect(page.getByLabel('How much')).toContainText('Room for 1 plant in each')
+  await form.getByRole('link', { name: 'Cool coast' }).click()
+  await page.getByLabel('Coldest night of most winters').fill('-3')
+  await expect(page.getByText('your figure; zone 9b')).toBeVisible()
+  await page.goBack()
+  await expect(form).toContainText(/near −3 °C \(zone 9b\)/)
+  await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
+  await page.getByPlaceholder('Search crops').fill('bush')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await page.getByRole('combobox', { name: 'Planted in' }).click()
+  await page.getByRole('option', { name: 'March' }).click()
+  await expect(form).toContainText('Planted in March it would want shelter; outside from')
+  await expect(form.getByRole('listitem', { name: '' }).filter({ hasText: 'June' }).first()).toContainText(
+    'can be planted',
+  )
+})
+
+test('filling and the season by keyboard alone, on a phone', async ({ page }) => {
+  await page.setViewportSize(PHONE)
+  await openGarden(page, '/demo/jobs/fig/filling')
+  const first = page.getByRole('checkbox').first()
+  await tabTo(page, first)
+  await page.keyboard.press('Space')
+  await expect(first).toBeChecked()
+  await tabTo(page, page.getByRole('button', { name: 'It is planted' }))
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/season$/)
+  const shade = page.getByLabel(/Shade and shelter/)
+  await tabTo(page, shade)
+  await page.keyboard.press('Space')
+  await expect(shade).toBeChecked()
+  await station(page, 'Fill what')
+  await expect(page).toHaveURL(/fill$/)
+})
