@@ -10,6 +10,8 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 10_000 },
   forbidOnly: true,
+  // On a machine of unknown haste a test may try once more; the run names every one that had to.
+  retries: process.env.CI ? 1 : 0,
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -6,7 +6,7 @@ const slider = (page: Page, name: string) => page.getByRole('slider', { name })
 const chooseShape = (page: Page, name: string) => page.getByRole('radio', { name }).check({ force: true })
 
 /** Drags a handle by its grip, up by so many pixels. */
-async function drag(page: Page, handle: Locator, up: number) {
+async function drag(page: Page, handle: Locator, up: number, rest = 0) {
   const grip = handle.locator('circle')
   await grip.scrollIntoViewIfNeeded()
   const box = (await grip.boundingBox())!
@@ -14,6 +14,7 @@ async function drag(page: Page, handle: Locator, up: number) {
   await page.mouse.move(x, y)
   await page.mouse.down()
   await page.mouse.move(x, y - up / 2, { steps: 4 })
+  await page.waitForTimeout(rest)
   await page.mouse.move(x, y - up, { steps: 4 })
   await page.mouse.up()
 }
@@ -113,9 +114,8 @@ test('one of each shape, by typing: each is drawn, holds what geometry says, and
     for (const [label, value] of fields) await page.getByLabel(label, { exact: true }).fill(value)
     await expect(amount(page)).toHaveText(litres)
     await expect(slider(page, 'Fill line')).toBeVisible()
-    // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before. The lip was typed
-    // just before: a second later the drag is a step of its own.
-    await page.waitForTimeout(1100)
+    // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before, though the lip was
+    // typed just before.
     await drag(page, slider(page, 'Fill line'), -25)
     await expect(amount(page)).not.toHaveText(litres)
     await page.getByRole('button', { name: /^Undo/ }).click()
@@ -141,7 +141,8 @@ test('the drawing moves with the hand: fill line, holes and layers, dragged and 
   await expect(amount(page)).toHaveText('12.9 L')
   const lip = page.getByLabel('Lip left free', { exact: true })
 
-  await drag(page, slider(page, 'Fill line'), -60)
+  // A slow hand: it rests for longer than typing may, and its drag is one step all the same.
+  await drag(page, slider(page, 'Fill line'), -60, 1200)
   const dragged = Number(await lip.inputValue())
   expect(dragged).toBeGreaterThan(5)
   await expect(amount(page)).not.toHaveText('12.9 L')

@@ -74,6 +74,7 @@ else {
   if (existsSync(file)) {
     const { stats } = JSON.parse(readFileSync(file, 'utf8'))
     passed += stats.expected + stats.flaky
+    if (stats.flaky > 0) console.log(`${stats.flaky} of them passed only when tried again.`)
     failed += stats.unexpected
     if (browser !== 0 && stats.unexpected === 0) failed++
   } else failed++

@@ -302,7 +302,7 @@ describe('history', () => {
       get history() {
         return history
       },
-      run(command: Command, later = 5000) {
+      run(command: Command, later = 5000, heldSince: number | null = null) {
         clock += later
         const changes = changesOf(garden, command)
         history = remember(history, {
@@ -310,6 +310,7 @@ describe('history', () => {
           changes,
           mergeKey: mergeKeyOf(command),
           at: clock,
+          heldSince,
         })
         apply(changes)
       },
@@ -378,6 +379,24 @@ describe('history', () => {
     expect(p.job!.plan).toEqual({ ...job.plan, bucket: 12 })
     p.undo()
     expect(p.job!.plan).toEqual(job.plan)
+  })
+  test('a drag is one step, however slow, and takes in nothing from before it', () => {
+    const p = play()
+    const settle = (settling: number, heldSince: number | null, later: number) =>
+      p.run({ type: 'job/plan', jobId: 'j', plan: { settling } }, later, heldSince)
+    settle(0.1, null, 100)
+    // The hand comes down at 150, and rests twice as long as typing may.
+    settle(0.11, 150, 100)
+    settle(0.12, 150, 2000)
+    settle(0.13, 150, 2000)
+    expect(p.history.past).toHaveLength(2)
+    p.undo()
+    expect(p.job!.plan.settling).toBe(0.1)
+  })
+  test('what comes back to where it began is no step', () => {
+    const p = play()
+    for (const name of ['F', 'Fi', 'F', '']) p.run({ type: 'job/rename', jobId: 'j', name }, 100)
+    expect(p.history.past).toHaveLength(0)
   })
   test('a step done again is never merged into', () => {
     const p = play()

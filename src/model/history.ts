@@ -1,4 +1,5 @@
 import type { Change } from './commands'
+import { sameData } from './same'
 
 /** One step that undo takes back: what was done, in words, and the records it touched. */
 export interface Step {
@@ -6,6 +7,8 @@ export interface Step {
   changes: Change[]
   mergeKey: string | null
   at: number
+  /** Since when the hand that did it has been down on the page, dragging; null where no hand is. */
+  heldSince: number | null
 }
 
 export interface History {
@@ -38,26 +41,28 @@ const fieldsOf = (step: Step) =>
     .sort()
     .join('\n')
 
-/** Adds a step; quick repeats of the same kind in the same field grow the last one instead. Whatever was undone is let go. */
+/**
+ * Whether a step goes on with the last: all of one drag is one step, however slow the hand or the machine, and nothing
+ * from before it; without a hand, quick repeats in the same field are.
+ */
+const goesOn = (last: Step, step: Step) =>
+  step.mergeKey !== null &&
+  last.mergeKey === step.mergeKey &&
+  (step.heldSince !== null
+    ? last.at >= step.heldSince
+    : step.at - last.at <= MERGE_WITHIN_MS && fieldsOf(last) === fieldsOf(step))
+
+/** Adds a step, or lets the last one grow; one that has come back to where it began is none. What was undone is let go. */
 export function remember(history: History, step: Step): History {
   const last = history.past.at(-1)
-  if (
-    last &&
-    step.mergeKey !== null &&
-    last.mergeKey === step.mergeKey &&
-    step.at - last.at <= MERGE_WITHIN_MS &&
-    fieldsOf(last) === fieldsOf(step)
-  ) {
-    const merged: Step = {
-      ...step,
-      changes: step.changes.map((c) => {
-        const earlier = last.changes.find((e) => e.key === c.key)
-        return earlier ? { ...c, before: earlier.before } : c
-      }),
-    }
-    return { past: [...history.past.slice(0, -1), merged], future: [] }
-  }
-  return { past: [...history.past, step].slice(-MOST_STEPS), future: [] }
+  if (!last || !goesOn(last, step)) return { past: [...history.past, step].slice(-MOST_STEPS), future: [] }
+  const earlier = history.past.slice(0, -1)
+  const changes = step.changes.map((c) => ({
+    ...c,
+    before: (last.changes.find((e) => e.key === c.key) ?? c).before,
+  }))
+  const nothing = changes.every((c) => sameData(c.before, c.after))
+  return { past: nothing ? earlier : [...earlier, { ...step, changes }], future: [] }
 }
 
 /** The changes that take the last step back, and the history afterwards; null when there is none. */

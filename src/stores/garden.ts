@@ -40,6 +40,11 @@ export const useGarden = defineStore('garden', () => {
   let saver: Saver
   let channel: BroadcastChannel | null = null
   let askedToPersist = false
+  /** Since when a pointer has been down: what it does until it is let go is one step. */
+  let heldSince: number | null = null
+  addEventListener('pointerdown', () => (heldSince = Date.now()), { capture: true })
+  for (const over of ['pointerup', 'pointercancel'])
+    addEventListener(over, () => (heldSince = null), { capture: true })
 
   const jobs = computed(() => jobsOf(records.value))
   const mixRecords = computed(() => recordsOf(records.value))
@@ -75,6 +80,7 @@ export const useGarden = defineStore('garden', () => {
       changes,
       mergeKey: mergeKeyOf(command),
       at: Date.now(),
+      heldSince,
     })
     undoTrouble.value = null
     apply(changes)
@@ -221,6 +227,7 @@ export const useGarden = defineStore('garden', () => {
       changes,
       mergeKey: null,
       at: Date.now(),
+      heldSince: null,
     })
     apply(changes)
   }
