@@ -1,19 +1,19 @@
-<script setup lang="ts">
-/** A pinch of a material: its tint and its grain, beside its name wherever it is listed. */
-import { onMounted, ref, watch } from 'vue'
+<script lang="ts">
 import type { Material } from '@/core/data'
 import { dice, drawGrain } from './cutaway/grains'
 import { lookOf } from './cutaway/looks'
 
-const { material, size = 36 } = defineProps<{ material: Material; size?: number }>()
-const canvas = ref<HTMLCanvasElement | null>(null)
-
-function paint() {
-  const g = canvas.value?.getContext('2d')
-  if (!g || !canvas.value) return
+/** Each pinch is drawn once and shown as a picture wherever its material is named. */
+const drawn = new Map<string, string>()
+function pictureOf(material: Material, size: number): string {
   const ratio = window.devicePixelRatio || 1
-  canvas.value.width = size * ratio
-  canvas.value.height = size * ratio
+  const key = `${material.id} ${size} ${ratio}`
+  const known = drawn.get(key)
+  if (known !== undefined) return known
+  const canvas = document.createElement('canvas')
+  canvas.width = canvas.height = Math.round(size * ratio)
+  const g = canvas.getContext('2d')
+  if (!g) return ''
   g.scale(ratio, ratio)
   const look = lookOf(material)
   g.fillStyle = look.edge
@@ -24,18 +24,22 @@ function paint() {
   const grain = look.grain === 'speck' ? 4 : look.grain === 'crumb' ? 7 : 9
   for (let i = 0; i < (size * size) / (grain * grain * 0.55); i++)
     drawGrain(g, look, roll() * size, roll() * size, grain * (0.7 + 0.6 * roll()), roll)
+  const url = canvas.toDataURL()
+  drawn.set(key, url)
+  return url
 }
-onMounted(paint)
-watch(() => material.id, paint)
+</script>
+
+<script setup lang="ts">
+/** A pinch of a material: its tint and its grain, beside its name wherever it is listed. */
+import { computed } from 'vue'
+
+const { material, size = 36 } = defineProps<{ material: Material; size?: number }>()
+const picture = computed(() => pictureOf(material, size))
 </script>
 
 <template>
-  <canvas
-    ref="canvas"
-    class="swatch"
-    :style="{ width: `${size}px`, height: `${size}px` }"
-    aria-hidden="true"
-  />
+  <img class="swatch" :src="picture" :width="size" :height="size" alt="" decoding="sync" />
 </template>
 
 <style scoped>

@@ -137,9 +137,21 @@ const tipping = computed(() => {
     : { at, likelyMet: wind !== null && at < WIND_MET[wind] }
 })
 
+/** What does not change with the mix is made once, so that a press draws only the marks that move. */
+const onScales = computed(() => {
+  const { airFilledPorosity: a, easilyAvailableWater: w, pH: p, daysBetweenWaterings: d } = bands
+  return {
+    air: { from: a.low / AIR_SCALE, to: a.high / AIR_SCALE },
+    water: w && { from: w.low / WATER_SCALE, to: w.high / WATER_SCALE },
+    pH: { from: onPH(p.low), to: onPH(p.high) },
+    days: d && { from: d.low / DAYS_SCALE, to: 1 },
+  }
+})
+/** The last ranges known; hidden while those of the mix in hand are being drawn. */
+const drawn = computed<typeof ranges>((old) => ranges ?? old ?? null)
 /** "likely 14–21 %": where eight in ten sets of such materials would come out. Empty until the draws are in. */
 function likely(figure: string, write: (x: number) => string): string {
-  const range = ranges?.[figure]
+  const range = drawn.value?.[figure]
   if (!range) return ''
   const [low, high] = [write(range.low), write(range.high)]
   const unit = /[^\d.,]*$/.exec(low)?.[0] ?? ''
@@ -148,9 +160,14 @@ function likely(figure: string, write: (x: number) => string): string {
     : `likely ${high.endsWith(unit) ? low.slice(0, low.length - unit.length) : low}–${high}`
 }
 const span = (figure: string, place: (x: number) => number) => {
-  const range = ranges?.[figure]
+  const range = drawn.value?.[figure]
   return range ? { from: place(range.low), to: place(range.high) } : null
 }
+const spans = computed(() => ({
+  air: span('airFilledPorosity', (x) => x / AIR_SCALE),
+  water: span('easilyAvailableWater', (x) => x / WATER_SCALE),
+  pH: span('pH', onPH),
+}))
 
 /** The same mix in straight pots of other depths: the lesson of the container. */
 const depths = computed(() =>
@@ -187,15 +204,15 @@ const buffers = computed(() => {
 </script>
 
 <template>
-  <div>
+  <div :class="{ drawing: ranges === null }">
     <ReadingGauge
       label="Air after draining"
       term="Air-filled porosity at container capacity"
       :value="percentText(air.value)"
       :wanted="`${who} ${percentBand(bands.airFilledPorosity)}`"
       :position="air.value / AIR_SCALE"
-      :band="{ from: bands.airFilledPorosity.low / AIR_SCALE, to: bands.airFilledPorosity.high / AIR_SCALE }"
-      :likely="span('airFilledPorosity', (x) => x / AIR_SCALE)"
+      :band="onScales.air"
+      :likely="spans.air"
       :likely-text="likely('airFilledPorosity', percentText)"
       :verdict="air.verdict"
       :advice="air.advice"
@@ -230,15 +247,8 @@ const buffers = computed(() => {
           : `good: ${percentBand(bands.easilyAvailableWater)}`
       "
       :position="bands.easilyAvailableWater === null ? null : water.value / WATER_SCALE"
-      :band="
-        bands.easilyAvailableWater === null
-          ? null
-          : {
-              from: bands.easilyAvailableWater.low / WATER_SCALE,
-              to: bands.easilyAvailableWater.high / WATER_SCALE,
-            }
-      "
-      :likely="span('easilyAvailableWater', (x) => x / WATER_SCALE)"
+      :band="onScales.water"
+      :likely="spans.water"
       :likely-text="likely('easilyAvailableWater', percentText)"
       :verdict="water.verdict"
       :advice="water.advice"
@@ -270,8 +280,8 @@ const buffers = computed(() => {
       :value="pHText(pH.value)"
       :wanted="`${who} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`"
       :position="onPH(pH.value)"
-      :band="{ from: onPH(bands.pH.low), to: onPH(bands.pH.high) }"
-      :likely="span('pH', onPH)"
+      :band="onScales.pH"
+      :likely="spans.pH"
       :likely-text="likely('pH', pHText)"
       :verdict="pH.verdict"
       :advice="pH.advice"
@@ -286,12 +296,13 @@ const buffers = computed(() => {
     </ReadingGauge>
     <ReadingGauge
       v-if="drying"
+      sure
       :label="`Waterings in ${MONTHS[drying.month - 1]}`"
       term="Days between waterings: usable water over what plants and walls use, no rain counted"
       :value="intervalText(drying.days.value)"
       :wanted="drying.wanted"
       :position="drying.days.value / DAYS_SCALE"
-      :band="bands.daysBetweenWaterings ? { from: bands.daysBetweenWaterings.low / DAYS_SCALE, to: 1 } : null"
+      :band="onScales.days"
       :likely="{ from: drying.days.low / DAYS_SCALE, to: drying.days.high / DAYS_SCALE }"
       :likely-text="`hot or cool days: ${drying.days.low.toFixed(1)}–${drying.days.high.toFixed(1)}`"
       :verdict="drying.verdict"

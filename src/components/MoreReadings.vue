@@ -36,6 +36,7 @@ const ec = computed(() => {
     advice: high ? 'Flush with plain water before planting, or take less compost, manure or feed.' : '',
   } as const
 })
+const saltBand = computed(() => salts && { from: 0, to: salts.high / EC_SCALE })
 /** Whose salts they are, largest first. */
 const saltShares = computed(() => {
   const each = evaluation.blend.shares.map((p) => ({
@@ -51,6 +52,7 @@ const saltShares = computed(() => {
     .sort((a, b) => b.share - a.share)
     .slice(0, 4)
 })
+const FED = { from: 0.95, to: 1 }
 const feeding = computed(() => {
   const f = evaluation.growing?.feeding
   if (!f) return null
@@ -70,21 +72,22 @@ const lasting = computed(() => {
   const third = seasons.find((s) => s.years === 3)
   return third ? { seasons, third } : null
 })
+const drawn = computed<typeof ranges>((old) => ranges ?? old ?? null)
 const likely = (figure: string, write: (x: number) => string) => {
-  const r = ranges?.[figure]
+  const r = drawn.value?.[figure]
   return r ? `likely ${write(r.low)} to ${write(r.high)}` : ''
 }
 </script>
 
 <template>
-  <div>
+  <div :class="{ drawing: ranges === null }">
     <ReadingGauge
       label="Salts"
       term="Electrical conductivity of the saturated extract, before the first watering"
       :value="ecText(ec.value)"
       :wanted="salts ? `${ecText(salts.high)} at most` : ''"
       :position="ec.value / EC_SCALE"
-      :band="salts ? { from: 0, to: salts.high / EC_SCALE } : null"
+      :band="saltBand"
       :likely-text="likely('electricalConductivity', ecText)"
       :verdict="ec.verdict"
       :advice="ec.advice"
@@ -105,7 +108,7 @@ const likely = (figure: string, write: (x: number) => string) => {
       :value="percentText(feeding.nitrogenMet)"
       :wanted="feeding.when"
       :position="feeding.nitrogenMet"
-      :band="{ from: 0.95, to: 1 }"
+      :band="FED"
       :likely-text="null"
       :verdict="feeding.verdict"
       :advice="feeding.advice"

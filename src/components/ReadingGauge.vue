@@ -13,6 +13,7 @@ const {
   advice = '',
   likely = null,
   likelyText = null,
+  sure = false,
   ghost = null,
 } = defineProps<{
   label: string
@@ -30,6 +31,8 @@ const {
   likely?: { from: number; to: number } | null
   /** The same in words, "likely 14-21 %". An empty text keeps its place free; null takes none. */
   likelyText?: string | null
+  /** The range comes with the figure and is never waited for. */
+  sure?: boolean
   /** Where it would stand after a change that is only looked at. */
   ghost?: { position: number; text: string } | null
 }>()
@@ -45,6 +48,8 @@ const VERDICTS = {
 const shown = computed(() => VERDICTS[verdict])
 const onScale = (x: number) => Math.min(1, Math.max(0, x))
 const percent = (x: number) => `${onScale(x) * 100}%`
+/** Shifted, not placed: a mark that moves lays nothing out anew. */
+const shift = (x: number) => ({ transform: `translateX(${(onScale(x) * 100).toFixed(2)}%)` })
 /** A stretch of the scale, cut off at its ends. */
 const stretch = ({ from, to }: { from: number; to: number }) => ({
   left: percent(from),
@@ -64,15 +69,17 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
       <span class="value"
         ><strong class="figure">{{ value }}</strong
         ><span v-if="ghost && ghost.text !== value" class="would"> → {{ ghost.text }}</span>
-        <span v-if="likelyText !== null" class="likely">{{ likelyText || '\u00a0' }}</span></span
+        <span v-if="likelyText !== null" class="likely" :class="{ sure }">{{
+          likelyText || '\u00a0'
+        }}</span></span
       >
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">
       <span v-if="band" class="band" :style="stretch(band)" />
-      <span v-show="likely" class="likely-span" :style="likely ? stretch(likely) : undefined" />
-      <span class="needle glide" :style="{ left: percent(position) }" />
-      <span v-if="ghost" class="needle ghost" :style="{ left: percent(ghost.position) }" />
+      <span v-if="likely" class="likely-span" :class="{ sure }" :style="stretch(likely)" />
+      <span class="mark glide" :style="shift(position)"><span class="needle" /></span>
+      <span v-if="ghost" class="mark" :style="shift(ghost.position)"><span class="needle ghost" /></span>
     </div>
     <p v-if="advice" class="advice">{{ advice }}</p>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
@@ -142,6 +149,8 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   margin: 6px 0 4px;
   background: color-mix(in srgb, var(--rule) 55%, transparent);
   border-radius: 5px;
+  /* A mark is as wide as the scale and shifted along it; what would stick out at its end is nothing. */
+  overflow-x: clip;
 }
 .band {
   position: absolute;
@@ -149,9 +158,16 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   background: var(--leaf-wash);
   border-inline: 2px solid var(--leaf);
 }
-.needle {
+/* While the ranges of another mix are being drawn those of the last one are hidden where they are. */
+.drawing :is(.likely, .likely-span):not(.sure) {
+  visibility: hidden;
+}
+.mark {
   position: absolute;
-  top: -4px;
+  inset: -4px 0;
+}
+.needle {
+  display: block;
   width: 4px;
   height: 17px;
   margin-left: -2px;

@@ -1,7 +1,7 @@
 import { computed, shallowRef, toRaw } from 'vue'
 import { MATERIALS, type Material } from '@/core/data'
 import { STEPS } from '@/core/mixing'
-import { afterMove, isUnkept, judgementsOf, movesOf, recipeOf, versionOf, type Source } from '@/model/bench'
+import { afterMove, judgementsOf, movesOf, recipeOf, type Source } from '@/model/bench'
 import { shelfEntry } from '@/model/batchCard'
 import { mixCost, pricePerLitre } from '@/model/cost'
 import { doseOffers, limeOffer } from '@/model/doses'
@@ -107,13 +107,14 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     return answer.ok ? answer.value : null
   })
 
+  const calmRecords = useCalm(computed(() => garden.records))
   /** What the shelf holds or knows the price of, not yet in the mix. */
   const shelf = computed<ShelfItem[]>((old) => {
-    const taken = new Set(job.value?.parts.map((p) => p.materialId))
+    const taken = new Set(calmJob.value?.parts.map((p) => p.materialId))
     const now = MATERIALS.flatMap((m) => {
       if (taken.has(m.id)) return []
-      const { stock } = shelfEntry(garden.records, m)
-      const perLitre = pricePerLitre(garden.records, m)
+      const { stock } = shelfEntry(calmRecords.value, m)
+      const perLitre = pricePerLitre(calmRecords.value, m)
       return perLitre !== null || stock > 0 ? [{ material: m, stock, perLitre }] : []
     })
     const same =
@@ -130,18 +131,8 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
   })
   const cost = computed(() => {
     const j = calmJob.value
-    return j && j.parts.length > 0 ? mixCost(garden.records, toRaw(j)) : { perLitre: null, missing: [] }
+    return j && j.parts.length > 0 ? mixCost(calmRecords.value, toRaw(j)) : { perLitre: null, missing: [] }
   })
 
-  /** Puts a whole recipe on the bench; what was there is kept first where no version holds it. */
-  function put(recipe: Recipe, what: string, versionId: string | null = null) {
-    const j = job.value
-    if (!j) return
-    const keep = isUnkept(j)
-      ? versionOf(j, crypto.randomUUID(), new Date().toISOString(), `Before ${what}`)
-      : undefined
-    run({ type: 'recipe/put', jobId: j.id, recipe: recipeOf(recipe), what, keep, versionId })
-  }
-
-  return { step, later, calmJob, source, next, take, look, whatIf, shelf, cost, put }
+  return { step, later, calmJob, source, next, take, look, whatIf, shelf, cost }
 }

@@ -1,24 +1,31 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 
+const waiting = new Set<() => void>()
+let frame = 0
+function run() {
+  const all = [...waiting]
+  waiting.clear()
+  for (const job of all) job()
+}
+/** Does it in the frame after the one about to be painted, together with all else that waits, so that they are drawn once. */
+function nextFrame(job: () => void) {
+  waiting.add(job)
+  cancelAnimationFrame(frame)
+  frame = requestAnimationFrame(() => {
+    frame = requestAnimationFrame(run)
+  })
+}
+
 /**
  * The same value a frame later: for what may follow the figures under the hand instead of holding them up. Never older than
  * the frame after the last change.
  */
 export function useCalm<T>(of: Ref<T>) {
   const calm = shallowRef(of.value)
-  let frame = 0
-  let timer: ReturnType<typeof setTimeout> | undefined
-  watch(of, () => {
-    cancelAnimationFrame(frame)
-    clearTimeout(timer)
-    // After the frame that is about to be painted, not in it.
-    frame = requestAnimationFrame(() => {
-      timer = setTimeout(() => (calm.value = of.value))
-    })
-  })
-  onScopeDispose(() => {
-    cancelAnimationFrame(frame)
-    clearTimeout(timer)
-  })
+  const follow = () => {
+    calm.value = of.value
+  }
+  watch(of, () => nextFrame(follow))
+  onScopeDispose(() => waiting.delete(follow))
   return calm
 }

@@ -12,6 +12,7 @@ import {
   targetsOfJob,
 } from '@/model/reckoning'
 import { materialIdsOf } from '@/model/innerMix'
+import { sameData } from '@/model/same'
 import { materialById } from '@/model/tables'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
@@ -33,7 +34,12 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   const crop = computed(() => CROPS.find((c) => c.id === job.value?.cropId))
   const place = computed(() => placeOf(garden.records))
   const targets = computed(() => (job.value ? targetsOfJob(job.value, place.value) : null))
-  const bands = computed(() => bandsOf(targets.value ?? NO_JOB))
+  type Bands = ReturnType<typeof bandsOf>
+  // The same as long as they say the same: what shows them need not be drawn again for another part of the mix.
+  const bands = computed<Bands>((old) => {
+    const now = bandsOf(targets.value ?? NO_JOB)
+    return old && sameData(old, now) ? old : now
+  })
   const container = computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null))
   const fill = computed(() => (lead.value ? planOfFill({ ...lead.value, sunkBy: null }) : null))
   // What is reckoned with is made once and serves both the figures here and their ranges in the worker: plain data, no proxies.

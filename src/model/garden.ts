@@ -47,12 +47,21 @@ export const recordsOf = (garden: Garden) =>
     (a, b) => b.madeOn.localeCompare(a.madeOn) || a.id.localeCompare(b.id),
   )
 
+/** The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again. */
+const LIVE_FILLS = new WeakMap<Fill, { bed: Bed; fill: Fill }>()
+function liveFill(fill: Fill, bed: Bed): Fill {
+  const known = LIVE_FILLS.get(fill)
+  if (known?.bed === bed) return known.fill
+  const live = { ...fill, spec: specOf(bed) }
+  LIVE_FILLS.set(fill, { bed, fill: live })
+  return live
+}
 /** A job with each fill as its bed is now; what the list no longer has stays as it last was. */
 export const liveJob = (garden: Garden, job: Job): Job => ({
   ...job,
   fills: job.fills.map((fill) => {
     const bed = fill.bedId === null ? undefined : bedOf(garden, fill.bedId)
-    return bed ? { ...fill, spec: specOf(bed) } : fill
+    return bed ? liveFill(fill, bed) : fill
   }),
 })
 

@@ -41,14 +41,24 @@ export function countProblem(count: number): Problem | null {
   return Number.isInteger(count) && count >= 1 ? null : { code: 'count-not-whole', value: count }
 }
 
-/** What one container of a fill takes. Errors: those of `fillPlan`. */
-export const planOfFill = ({ spec, sunkBy }: Pick<Fill, 'spec' | 'sunkBy'>): Outcome<FillPlan> =>
-  fillPlan({
-    container: containerOf(spec.vessel),
-    layers: spec.layers,
-    rootBalls: spec.rootBalls,
-    sunkBy,
-  })
+/** Plans by bed and by how far it sank: a bed that changes is another bed, and one that does not is asked about often. */
+const PLANS = new WeakMap<BedSpec, Map<number | null, Outcome<FillPlan>>>()
+
+/** What one container of a fill takes. Errors: those of `fillPlan`. The bed must not be changed in place. */
+export function planOfFill({ spec, sunkBy }: Pick<Fill, 'spec' | 'sunkBy'>): Outcome<FillPlan> {
+  const known = PLANS.get(spec) ?? new Map<number | null, Outcome<FillPlan>>()
+  PLANS.set(spec, known)
+  const plan =
+    known.get(sunkBy) ??
+    fillPlan({
+      container: containerOf(spec.vessel),
+      layers: spec.layers,
+      rootBalls: spec.rootBalls,
+      sunkBy,
+    })
+  known.set(sunkBy, plan)
+  return plan
+}
 
 /** Layers as the evaluation takes them: cloth has no body. */
 const bottomLayers = (layers: readonly FillerLayer[]): BottomLayer[] =>

@@ -1,18 +1,24 @@
 <script setup lang="ts">
 /** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
+import { computed } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'
+import { useCalm } from '@/composables/useCalm'
 import { useGarden } from '@/stores/garden'
 
 const garden = useGarden()
+/** A frame after what was pressed: what came of it is shown first. */
+const now = useCalm(
+  computed(() => ({ undo: garden.undoLabel, redo: garden.redoLabel, status: garden.status })),
+)
 </script>
 
 <template>
   <button
     type="button"
     class="tool"
-    :disabled="!garden.undoLabel"
-    :aria-label="garden.undoLabel ? `Undo ${garden.undoLabel}` : 'Undo'"
-    :title="garden.undoLabel ? `Undo ${garden.undoLabel} (Ctrl+Z)` : 'Nothing to undo'"
+    :disabled="!now.undo"
+    :aria-label="now.undo ? `Undo ${now.undo}` : 'Undo'"
+    :title="now.undo ? `Undo ${now.undo} (Ctrl+Z)` : 'Nothing to undo'"
     @click="garden.undo()"
   >
     <i class="pi pi-undo" aria-hidden="true" />
@@ -20,14 +26,14 @@ const garden = useGarden()
   <button
     type="button"
     class="tool"
-    :disabled="!garden.redoLabel"
-    :aria-label="garden.redoLabel ? `Redo ${garden.redoLabel}` : 'Redo'"
-    :title="garden.redoLabel ? `Redo ${garden.redoLabel} (Ctrl+Y)` : 'Nothing to redo'"
+    :disabled="!now.redo"
+    :aria-label="now.redo ? `Redo ${now.redo}` : 'Redo'"
+    :title="now.redo ? `Redo ${now.redo} (Ctrl+Y)` : 'Nothing to redo'"
     @click="garden.redo()"
   >
     <i class="pi pi-refresh" aria-hidden="true" />
   </button>
-  <SaveNotice :status="garden.status" />
+  <SaveNotice :status="now.status" />
 </template>
 
 <style scoped>

@@ -12,6 +12,7 @@ import { lengthText, percentText, type UnitSystem } from '@/text/units'
 import { painterFor, type Painter } from '@/workers/paint.client'
 import { lookOf } from './looks'
 import { layoutSection, type Frame } from './section'
+import SectionLines from './SectionLines.vue'
 
 const {
   container,
@@ -40,13 +41,14 @@ useMutationObserver(
   { attributeFilter: ['data-theme'] },
 )
 
+const filled = computed(() => profile !== null)
 const frame = computed<Frame>(() => {
   const narrow = width.value < 480
   return {
     width: width.value,
     height: height.value,
     left: narrow ? 36 : 52,
-    right: profile ? (narrow ? 112 : 156) : narrow ? 24 : 52,
+    right: filled.value ? (narrow ? 112 : 156) : narrow ? 24 : 52,
     top: 26,
     bottom: container.base.kind === 'onSoil' ? 52 : 30,
   }
@@ -56,78 +58,28 @@ const layout = computed(() =>
   width.value > 60 && height.value > 60 ? layoutSection(container, frame.value) : null,
 )
 
-const ruler = computed(() => {
-  const l = layout.value
-  return l ? Math.min(l.left(0), l.left(l.mixHeight), l.left(l.mixHeight / 2)) - 20 : 0
-})
-
-const outline = computed(() => {
-  const l = layout.value
-  if (!l) return ''
-  const steps = [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875, 1]
-  const up = steps.map((t) => `${l.left(l.height * t)},${l.y(l.height * t)}`).reverse()
-  const right = l.cutShort ? [] : steps.map((t) => `${l.right(l.height * t)},${l.y(l.height * t)}`)
-  return [...up, ...(l.cutShort ? [`${l.right(0)},${l.y(0)}`] : right)].join(' ')
-})
-/** A torn edge where a long container goes on beyond the picture. */
-const tear = computed(() => {
-  const l = layout.value
-  if (!l?.cutShort) return null
-  const points: string[] = []
-  const from = l.y(l.height) - 6
-  const to = l.y(0) + 6
-  for (let i = 0; i <= 14; i++)
-    points.push(`${l.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`)
-  return points.join(' ')
-})
-
-const holes = computed(() => {
-  const l = layout.value
-  if (!l) return []
-  if (container.base.kind === 'drainHoles')
-    return [0.25, 0.5, 0.75].map((t) => ({ x: l.left(0) + (l.right(0) - l.left(0)) * t, y: l.y(0) }))
-  if (container.base.kind === 'sideHoles') {
-    const z = container.base.height
-    const sides = [{ x: l.left(z), y: l.y(z) }]
-    if (!l.cutShort) sides.push({ x: l.right(z), y: l.y(z) })
-    return sides
-  }
-  return []
-})
-const reservoir = computed(() => {
-  const l = layout.value
-  return l && container.base.kind === 'sideHoles'
-    ? { y: l.y(container.base.height), x1: l.left(container.base.height), x2: l.right(container.base.height) }
-    : null
-})
-
-/** The exact profile: widths of solids, water and air by depth. */
+/** Widths of solids and of all but air by depth, a point every four pixels or so: as close as the eye. */
 const strip = computed(() => {
   const l = layout.value
   if (!l || !profile || profile.slices.length === 0) return null
-  const x = l.right(l.mixHeight) > l.right(0) ? l.right(l.mixHeight) : l.right(0)
-  const from = x + (narrow.value ? 10 : 16)
+  const x = Math.max(l.right(l.mixHeight), l.right(0)) + (narrow.value ? 10 : 16)
   const wide = narrow.value ? 30 : 46
-  const rows = profile.slices
-  const edge = (share: (s: (typeof rows)[number]) => number) => [
-    ...rows.map((s) => [from + share(s) * wide, l.y(s.height)] as const),
-    [from + share(rows.at(-1)!) * wide, l.y(l.mixHeight)] as const,
-  ]
-  const path = (a: readonly (readonly [number, number])[], b: readonly (readonly [number, number])[]) =>
-    [...a, ...[...b].reverse()].map((p) => p.join(',')).join(' ')
-  const start = (p: readonly (readonly [number, number])[]) => [[p[0]![0], l.y(0)] as const, ...p]
-  const zero = start(edge(() => 0))
-  const solids = start(edge((s) => s.solids))
-  const wet = start(edge((s) => s.solids + s.water))
-  const full = start(edge(() => 1))
+  const [top, bottom] = [l.y(l.mixHeight), l.y(0)]
+  const { slices } = profile
+  const each = Math.max(1, Math.round((4 * slices.length) / (bottom - top)))
+  const rows = slices.filter((_, i) => i % each === 0 || i === slices.length - 1)
+  const upTo = (share: (s: (typeof rows)[number]) => number) => {
+    const at = (s: (typeof rows)[number]) => (x + share(s) * wide).toFixed(1)
+    const edge = rows.map((s) => `${at(s)},${l.y(s.height).toFixed(1)}`)
+    return `${x},${bottom} ${at(rows[0]!)},${bottom} ${edge.join(' ')} ${at(rows.at(-1)!)},${top} ${x},${top}`
+  }
   return {
-    x: from,
+    x,
     wide,
-    top: l.y(l.mixHeight),
-    bottom: l.y(0),
-    solids: path(zero, solids),
-    water: path(solids, wet),
-    air: path(wet, full),
+    top,
+    bottom,
+    solids: upTo((s) => s.solids),
+    wet: upTo((s) => s.solids + s.water),
   }
 })
 
@@ -192,60 +144,24 @@ watchEffect(
     <div ref="host" class="stage" role="img" :aria-label="description">
       <canvas ref="canvas" />
       <svg v-if="layout" :width="width" :height="height" aria-hidden="true">
-        <g v-if="container.base.kind === 'onSoil'" class="ground">
-          <line :x1="layout.left(0) - 30" :x2="layout.right(0) + 30" :y1="layout.y(0)" :y2="layout.y(0)" />
-          <path
-            v-for="i in 9"
-            :key="i"
-            :d="`M${layout.left(0) - 30 + ((layout.right(0) - layout.left(0) + 60) * (i - 0.5)) / 9} ${layout.y(0)} l-10 12`"
-          />
-        </g>
-        <rect
-          v-if="!profile"
-          class="empty"
-          :x="layout.left(layout.mixHeight)"
-          :y="layout.y(layout.mixHeight)"
-          :width="Math.max(0, layout.right(layout.mixHeight) - layout.left(layout.mixHeight))"
-          height="2"
-        />
-        <g v-if="reservoir" class="reservoir">
-          <line :x1="reservoir.x1" :x2="reservoir.x2" :y1="reservoir.y" :y2="reservoir.y" />
-        </g>
-        <polyline class="wall" :points="outline" />
-        <polyline v-if="tear" class="tear" :points="tear" />
-        <circle v-for="(hole, i) in holes" :key="i" class="hole" :cx="hole.x" :cy="hole.y" r="4.5" />
-
-        <g class="dimension">
-          <path
-            :d="`M${ruler - 7} ${layout.y(0)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(0)}V${layout.y(layout.mixHeight)}`"
-          />
-          <text
-            :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
-            text-anchor="middle"
-          >
-            {{ lengthText(layout.mixHeight, units) }} of mix
-          </text>
-          <text
-            v-if="layout.cutShort"
-            :x="layout.left(0)"
-            :y="layout.y(0) + (container.base.kind === 'onSoil' ? 36 : 22)"
-          >
-            drawn in part: goes on to the right
-          </text>
-          <text
-            v-if="container.base.kind === 'onSoil' && !layout.cutShort"
-            :x="layout.left(0)"
-            :y="layout.y(0) + 36"
-          >
-            open to the soil
-          </text>
-        </g>
-
+        <SectionLines :layout="layout" :container="container" :bare="!filled" :units="units" />
         <g v-if="strip" class="strip">
+          <rect
+            class="air"
+            :x="strip.x"
+            :y="strip.top"
+            :width="strip.wide"
+            :height="strip.bottom - strip.top"
+          />
+          <polygon class="water" :points="strip.wet" />
           <polygon class="solids" :points="strip.solids" />
-          <polygon class="water" :points="strip.water" />
-          <polygon class="air" :points="strip.air" />
-          <rect :x="strip.x" :y="strip.top" :width="strip.wide" :height="strip.bottom - strip.top" />
+          <rect
+            class="edge"
+            :x="strip.x"
+            :y="strip.top"
+            :width="strip.wide"
+            :height="strip.bottom - strip.top"
+          />
         </g>
         <g v-for="mark in marks" :key="mark.words" class="mark">
           <path :d="`M${strip!.x + strip!.wide} ${mark.y}h${narrow ? 6 : 10}`" />
@@ -305,43 +221,6 @@ svg {
   height: 100%;
   display: block;
 }
-.wall {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 4.5;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-}
-.tear {
-  fill: none;
-  stroke: var(--paper);
-  stroke-width: 9;
-}
-.hole {
-  fill: var(--paper);
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.ground line {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.ground path {
-  stroke: var(--ink-soft);
-  stroke-width: 1.5;
-}
-.empty {
-  fill: var(--edge);
-}
-.reservoir line {
-  stroke: var(--water-ink);
-  stroke-width: 2;
-  stroke-dasharray: 7 5;
-}
-.dimension path {
-  fill: none;
-  stroke: var(--ink-soft);
-}
 text {
   font-family: var(--text);
   font-size: 13.5px;
@@ -357,7 +236,7 @@ text {
   font-size: 18px;
   fill: var(--ink);
 }
-.strip rect {
+.strip .edge {
   fill: none;
   stroke: var(--ink);
   stroke-width: 1;

@@ -15,9 +15,12 @@ import {
   coatedLife,
   dolomiteShare,
   equivalentAcidity,
+  limeAt,
+  limeForTarget,
   limeForTargetAndRatio,
   MMOLC_PER_GRAM_SULFUR,
   releasedFraction,
+  solveDose,
 } from '.'
 
 const lime = (id: string) => LIMES.find((l) => l.id === id)!
@@ -240,6 +243,36 @@ describe('calcium against magnesium', () => {
     )
     expect(dolomiteShare(4, 0, limes.calcitic, limes.dolomitic)).toBe(0)
     expect(dolomiteShare(1, 5, limes.calcitic, limes.dolomitic)).toBe(1)
+  })
+  test('lime for a target is where bisection finds it, and lands on the target', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3.6, max: 6.4, noNaN: true }),
+        fc.double({ min: 4, max: 60, noNaN: true }),
+        fc.double({ min: 3.7, max: 7, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (pH, bufferCapacity, target, dolomite) => {
+          const mix = { pH, bufferCapacity }
+          const choice = [
+            { lime: limes.calcitic, share: 1 - dolomite },
+            { lime: limes.dolomitic, share: dolomite },
+          ]
+          const at = (grams: number) => limeAt(mix, choice, grams).pH
+          const plan = limeForTarget(mix, choice, target)
+          if (at(0) >= target || at(25) < target)
+            return void expect(plan.ok ? plan.value.gramsPerLitre : 0).toBe(0)
+          if (!plan.ok) throw new Error(plan.problem.code)
+          expect(Math.abs(plan.value.pH - target)).toBeLessThan(2e-3)
+          const slow = solveDose((grams) => at(grams) < target, 25)
+          // Close to a lime's ceiling a gram does little: there the pH is held to, not the dose.
+          const slope = (at(slow + 0.05) - at(Math.max(0, slow - 0.05))) / 0.1
+          expect(Math.abs(plan.value.gramsPerLitre - slow)).toBeLessThan(
+            0.0015 + 2e-4 / Math.max(slope, 1e-6),
+          )
+        },
+      ),
+      DRAWS,
+    )
   })
   test('dose and share settle together', () => {
     const plan = limeForTargetAndRatio(peat, limes, 6, 4, { calcium: 300, magnesium: 40 })

@@ -31,5 +31,5 @@ export {
   releasedFraction,
   type ReleaseCurve,
 } from './release'
-export { solveDose } from './solveDose'
+export { solveDose, solveRising } from './solveDose'
 export { equivalentAcidity } from './pierre'

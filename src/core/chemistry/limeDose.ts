@@ -3,7 +3,7 @@ import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
 import { acidityOn, type AcidDose } from './acidity'
 import type { BufferedMix, LimeDose } from './lime'
-import { solveDose } from './solveDose'
+import { solveRising } from './solveDose'
 
 /** When growers look again: pH is judged six weeks after mixing. */
 export const JUDGED_AFTER: Days = 42
@@ -44,7 +44,7 @@ export function limeAt(
 }
 
 /**
- * Lime needed for a target pH on a day after mixing: `acidityCourse` turned round by bisection, to 0.001 g/L.
+ * Lime needed for a target pH on a day after mixing: `acidityCourse` turned round, to 0.001 g/L or 0.0001 pH.
  *
  * Target 3.5 to 8, days above 0, shares summing to 1. A mix already at or above the target gets no lime and a note
  * (lime never lowers pH). Errors: target out of range; no dose up to 25 g/L reaches it.
@@ -70,7 +70,15 @@ export function limeForTarget(
       reachable: most.pH,
       limit: MOST_GRAMS_PER_LITRE,
     })
-  const plan = at(solveDose((grams) => at(grams).pH < target, MOST_GRAMS_PER_LITRE))
+  const plan = at(
+    solveRising((grams) => at(grams).pH, {
+      target,
+      most: MOST_GRAMS_PER_LITRE,
+      atNought: none.pH,
+      atMost: most.pH,
+      near: 1e-4,
+    }),
+  )
   const limit = Math.min(...choice.filter((c) => c.share > 0).map((c) => c.lime.usualLimit))
   return succeed(
     plan,

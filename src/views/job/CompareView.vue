@@ -7,8 +7,8 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ProfileColumn from '@/components/bench/ProfileColumn.vue'
 import { useBags } from '@/composables/useBags'
-import { useBench } from '@/composables/useBench'
 import { useJob } from '@/composables/useJob'
+import { usePut } from '@/composables/usePut'
 import { compare, differences } from '@/model/compare'
 import { mixSources } from '@/model/mixSources'
 import type { Bag } from '@/model/schemas'
@@ -23,7 +23,7 @@ const SeasonChart = defineAsyncComponent(() => import('@/components/bench/Season
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, place, units } = of
-const { put } = useBench(of)
+const put = usePut(of)
 const MOST = 5
 
 const chosen = useSessionStorage<string[]>(`open-bed-compare-${jobId}`, ['bench'])

@@ -11,8 +11,8 @@ import { computed, defineAsyncComponent, onUnmounted, shallowRef, toRaw, watch }
 import { useRouter } from 'vue-router'
 import ProblemBox from '@/components/ProblemBox.vue'
 import QuantityField from '@/components/QuantityField.vue'
-import { useBench } from '@/composables/useBench'
 import { useJob } from '@/composables/useJob'
+import { usePut } from '@/composables/usePut'
 import {
   candidateCount,
   type Candidate,
@@ -47,7 +47,7 @@ const FitChart = defineAsyncComponent(() => import('@/components/bench/FitChart.
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, crop, place, units } = of
-const { put } = useBench(of)
+const put = usePut(of)
 const router = useRouter()
 
 /** A shelf of one thing or none is nothing to find a mix on. */

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+/** What is drawn of a container in section whatever is in it: walls, holes, ground, and how deep the mix is. */
+import { computed } from 'vue'
+import type { Container } from '@/core/geometry'
+import { lengthText, type UnitSystem } from '@/text/units'
+import type { SectionLayout } from './section'
+
+const { layout, container, bare, units } = defineProps<{
+  layout: SectionLayout
+  container: Container
+  /** Nothing is in it yet. */
+  bare: boolean
+  units: UnitSystem
+}>()
+
+const ruler = computed(
+  () => Math.min(layout.left(0), layout.left(layout.mixHeight), layout.left(layout.mixHeight / 2)) - 20,
+)
+
+const outline = computed(() => {
+  const steps = [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875, 1]
+  const up = steps.map((t) => `${layout.left(layout.height * t)},${layout.y(layout.height * t)}`).reverse()
+  const right = layout.cutShort
+    ? []
+    : steps.map((t) => `${layout.right(layout.height * t)},${layout.y(layout.height * t)}`)
+  return [...up, ...(layout.cutShort ? [`${layout.right(0)},${layout.y(0)}`] : right)].join(' ')
+})
+/** A torn edge where a long container goes on beyond the picture. */
+const tear = computed(() => {
+  if (!layout.cutShort) return null
+  const points: string[] = []
+  const from = layout.y(layout.height) - 6
+  const to = layout.y(0) + 6
+  for (let i = 0; i <= 14; i++)
+    points.push(`${layout.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`)
+  return points.join(' ')
+})
+
+const holes = computed(() => {
+  if (container.base.kind === 'drainHoles')
+    return [0.25, 0.5, 0.75].map((t) => ({
+      x: layout.left(0) + (layout.right(0) - layout.left(0)) * t,
+      y: layout.y(0),
+    }))
+  if (container.base.kind === 'sideHoles') {
+    const z = container.base.height
+    const sides = [{ x: layout.left(z), y: layout.y(z) }]
+    if (!layout.cutShort) sides.push({ x: layout.right(z), y: layout.y(z) })
+    return sides
+  }
+  return []
+})
+const reservoir = computed(() =>
+  container.base.kind === 'sideHoles'
+    ? {
+        y: layout.y(container.base.height),
+        x1: layout.left(container.base.height),
+        x2: layout.right(container.base.height),
+      }
+    : null,
+)
+</script>
+
+<template>
+  <g>
+    <g v-if="container.base.kind === 'onSoil'" class="ground">
+      <line :x1="layout.left(0) - 30" :x2="layout.right(0) + 30" :y1="layout.y(0)" :y2="layout.y(0)" />
+      <path
+        v-for="i in 9"
+        :key="i"
+        :d="`M${layout.left(0) - 30 + ((layout.right(0) - layout.left(0) + 60) * (i - 0.5)) / 9} ${layout.y(0)} l-10 12`"
+      />
+    </g>
+    <rect
+      v-if="bare"
+      class="empty"
+      :x="layout.left(layout.mixHeight)"
+      :y="layout.y(layout.mixHeight)"
+      :width="Math.max(0, layout.right(layout.mixHeight) - layout.left(layout.mixHeight))"
+      height="2"
+    />
+    <g v-if="reservoir" class="reservoir">
+      <line :x1="reservoir.x1" :x2="reservoir.x2" :y1="reservoir.y" :y2="reservoir.y" />
+    </g>
+    <polyline class="wall" :points="outline" />
+    <polyline v-if="tear" class="tear" :points="tear" />
+    <circle v-for="(hole, i) in holes" :key="i" class="hole" :cx="hole.x" :cy="hole.y" r="4.5" />
+
+    <g class="dimension">
+      <path
+        :d="`M${ruler - 7} ${layout.y(0)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(0)}V${layout.y(layout.mixHeight)}`"
+      />
+      <text
+        :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
+        text-anchor="middle"
+      >
+        {{ lengthText(layout.mixHeight, units) }} of mix
+      </text>
+      <text
+        v-if="layout.cutShort"
+        :x="layout.left(0)"
+        :y="layout.y(0) + (container.base.kind === 'onSoil' ? 36 : 22)"
+      >
+        drawn in part: goes on to the right
+      </text>
+      <text
+        v-if="container.base.kind === 'onSoil' && !layout.cutShort"
+        :x="layout.left(0)"
+        :y="layout.y(0) + 36"
+      >
+        open to the soil
+      </text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.wall {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 4.5;
+  stroke-linejoin: round;
+  stroke-linecap: round;
+}
+.tear {
+  fill: none;
+  stroke: var(--paper);
+  stroke-width: 9;
+}
+.hole {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.ground line {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.ground path {
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
+}
+.empty {
+  fill: var(--edge);
+}
+.reservoir line {
+  stroke: var(--water-ink);
+  stroke-width: 2;
+  stroke-dasharray: 7 5;
+}
+.dimension path {
+  fill: none;
+  stroke: var(--ink-soft);
+}
+text {
+  font-family: var(--text);
+  font-size: 13.5px;
+  fill: var(--ink-soft);
+}
+</style>

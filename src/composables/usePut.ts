@@ -1,0 +1,15 @@
+import { isUnkept, recipeOf, versionOf } from '@/model/bench'
+import type { Recipe } from '@/model/schemas'
+import type { useJob } from './useJob'
+
+/** Puts a whole recipe on a job's bench; what was there is kept first where no version holds it. */
+export function usePut({ garden, job }: Pick<ReturnType<typeof useJob>, 'garden' | 'job'>) {
+  return (recipe: Recipe, what: string, versionId: string | null = null) => {
+    const j = job.value
+    if (!j) return
+    const keep = isUnkept(j)
+      ? versionOf(j, crypto.randomUUID(), new Date().toISOString(), `Before ${what}`)
+      : undefined
+    garden.run({ type: 'recipe/put', jobId: j.id, recipe: recipeOf(recipe), what, keep, versionId })
+  }
+}

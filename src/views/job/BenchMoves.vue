@@ -1,0 +1,58 @@
+<script setup lang="ts">
+/** The next moves and what stands out: worked out when the hand rests, and marked as of an older mix until then. */
+import { onKeyStroke } from '@vueuse/core'
+import { computed } from 'vue'
+import JudgementList from '@/components/bench/JudgementList.vue'
+import NextMoves from '@/components/bench/NextMoves.vue'
+import { theBench } from '@/composables/theBench'
+import { useCalm } from '@/composables/useCalm'
+
+const { garden, calmJob, calm, units, nameOf, source, next, later, take, look } = theBench()
+const movesStale = useCalm(next.stale)
+const judgedStale = useCalm(later.stale)
+const judgements = computed(() => later.value.value?.judgements ?? [])
+
+const typing = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)
+// A digit takes a next move, unless something else has the keyboard.
+onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
+  if (
+    typing(event) ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    document.querySelector('[role=dialog]')
+  )
+    return
+  take(Number(event.key) - 1)
+})
+</script>
+
+<template>
+  <NextMoves
+    v-if="calmJob && calmJob.parts.length"
+    :moves="next.value.value"
+    :name-of="nameOf"
+    :stale="movesStale"
+    :units="units"
+    :widest="source === 'all'"
+    @take="take"
+    @preview="look = $event === null ? null : { kind: 'move', index: $event }"
+    @widen="source = source === 'all' ? 'shelf' : 'all'"
+  />
+  <JudgementList
+    v-if="calm && calmJob"
+    :class="{ stale: judgedStale }"
+    :judgements="judgements"
+    :answered="calmJob.dismissed"
+    :units="units"
+    @answer="(code, reason) => garden.run({ type: 'warning/answer', jobId: calmJob!.id, code, reason })"
+  />
+</template>
+
+<style scoped>
+.stale {
+  opacity: 0.5;
+  transition: opacity 0s 0.25s;
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+/** The parts of the mix and what can become one. */
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed } from 'vue'
+import ShelfStrip from '@/components/bench/ShelfStrip.vue'
+import PartList from '@/components/PartList.vue'
+import { theBench } from '@/composables/theBench'
+import type { StepName } from '@/core/mixing'
+import { mixIn } from '@/model/innerMix'
+import { materialById } from '@/model/tables'
+import { bagText } from '@/text/recipes'
+import BenchAdds from './BenchAdds.vue'
+
+const { garden, job, calmJob, units, step, shelf, nameOf, hasParts, look } = theBench()
+const emit = defineEmits<{ add: [materialId: string] }>()
+
+const steps: { label: string; value: StepName; name: string }[] = [
+  { label: '1', value: 'whole', name: 'A whole part' },
+  { label: '½', value: 'half', name: 'Half a part' },
+  { label: '⅓', value: 'third', name: 'A third of a part' },
+  { label: '¼', value: 'quarter', name: 'A quarter of a part' },
+]
+const stepText = computed(() => steps.find((s) => s.value === job.value?.step)?.name ?? 'A part')
+const total = computed(() => (job.value?.parts ?? []).reduce((s, p) => s + p.twelfths, 0))
+const parts = computed(() =>
+  (job.value?.parts ?? []).flatMap((p) => {
+    const mix = mixIn(job.value!, p.materialId)
+    const materials = (mix?.parts ?? [p]).flatMap((q) => materialById(q.materialId) ?? [])
+    return materials.length > 0
+      ? [
+          {
+            id: p.materialId,
+            materials,
+            twelfths: p.twelfths,
+            share: p.twelfths / total.value,
+            name: nameOf.value(p.materialId),
+            says: mix ? bagText(mix, units.value) : '',
+          },
+        ]
+      : []
+  }),
+)
+const unknown = computed(() =>
+  (job.value?.parts ?? []).filter((p) => !parts.value.some((row) => row.id === p.materialId)),
+)
+const jobId = () => job.value!.id
+const change = (materialId: string, direction: 1 | -1) =>
+  garden.run({ type: 'part/change', jobId: jobId(), materialId, by: direction * step.value })
+const remove = (materialId: string) => garden.run({ type: 'part/remove', jobId: jobId(), materialId })
+const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
+  (look.value = at && { kind: 'part', ...at })
+</script>
+
+<template>
+  <div>
+    <div class="row head">
+      <h2 id="parts-title">Parts</h2>
+      <span class="by">
+        <span id="step-label" class="soft">by</span>
+        <SelectButton
+          :model-value="calmJob?.step"
+          :options="steps"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-labelledby="step-label"
+          @update:model-value="garden.run({ type: 'mix/step', jobId: jobId(), step: $event })"
+        >
+          <template #option="{ option }">
+            <span aria-hidden="true">{{ option.label }}</span><span class="visually-hidden">{{
+              option.name
+            }}</span>
+          </template>
+        </SelectButton>
+      </span>
+    </div>
+    <PartList :parts="parts" :step-text="stepText" @change="change" @remove="remove" @preview="setLook" />
+    <p v-if="!hasParts" class="soft start">
+      Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens it
+      up (perlite, bark, pumice) and one that feeds (compost, castings).
+    </p>
+    <p v-for="p in unknown" :key="p.materialId">
+      “{{ p.materialId }}” is not in the material tables.
+      <Button label="Take it out" size="small" outlined @click="remove(p.materialId)" />
+    </p>
+    <BenchAdds v-if="calmJob" :job="calmJob" :step="step" @add="emit('add', $event)" />
+    <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />
+  </div>
+</template>
+
+<style scoped>
+.head {
+  justify-content: space-between;
+  margin-bottom: 4px;
+}
+.by {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.start {
+  margin: 8px 0 14px;
+}
+</style>

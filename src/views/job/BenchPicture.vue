@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** The container in section, what could be done next, and what stands out. */
+import SelectButton from 'primevue/selectbutton'
+import { computed } from 'vue'
+import DepthStrip from '@/components/bench/DepthStrip.vue'
+import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
+import ProblemBox from '@/components/ProblemBox.vue'
+import { theBench } from '@/composables/theBench'
+import { evaluateJob } from '@/model/reckoning'
+import { bedTitle, jobTitle } from '@/text/labels'
+import { problemText } from '@/text/problems.en'
+import { percentText } from '@/text/units'
+import BenchMoves from './BenchMoves.vue'
+
+const { garden, job, calmJob, calm, lead, container, fill, units, evaluation, answer, hasParts } = theBench()
+/** Beds of the job, with the air the mix has in each: the same mix is another in another depth. */
+const judged = computed(() =>
+  (calmJob.value?.fills ?? []).map((f) => {
+    const there = calmJob.value && evaluateJob({ ...calmJob.value, judgedIn: f.id })
+    const air = there?.ok ? `: ${percentText(there.value.mix.airFilledPorosity)} air` : ''
+    return { id: f.id, label: `${bedTitle(f.spec)}${air}` }
+  }),
+)
+const problem = computed(() =>
+  evaluation.value && !evaluation.value.ok ? problemText(evaluation.value.problem, units.value) : null,
+)
+</script>
+
+<template>
+  <section v-if="job && container" class="picture" aria-label="In section">
+    <SelectButton
+      v-if="judged.length > 1"
+      class="judge"
+      :model-value="lead?.id"
+      :options="judged"
+      option-label="label"
+      option-value="id"
+      :allow-empty="false"
+      aria-label="Bed the mix is judged in"
+      @update:model-value="garden.run({ type: 'job/judge', jobId: job.id, fillId: $event })"
+    />
+    <CutawayPicture
+      v-if="fill?.ok"
+      :container="container"
+      :profile="answer?.profile"
+      :shares="answer?.blend.shares"
+      :units="units"
+      :title="jobTitle(job)"
+    />
+    <ProblemBox v-if="problem && hasParts" :sentence="problem" />
+    <DepthStrip
+      v-if="calm"
+      :total-porosity="calm.blend.totalPorosity"
+      :water-at="calm.blend.waterAt"
+      :here="calm.mixDepth"
+      :units="units"
+    />
+    <BenchMoves />
+  </section>
+</template>
+
+<style scoped>
+.picture {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.picture > .cutaway {
+  height: min(430px, calc(100vh - 330px));
+  min-height: 300px;
+}
+.judge {
+  flex-wrap: wrap;
+}
+@media (max-width: 1080px) {
+  .picture {
+    position: static;
+  }
+}
+@media (max-width: 760px) {
+  .picture {
+    display: contents;
+  }
+  .picture > .judge,
+  .picture > .cutaway {
+    order: -1;
+  }
+  .picture > .cutaway {
+    height: 300px;
+  }
+}
+</style>
