@@ -204,7 +204,7 @@ const buffers = computed(() => {
 </script>
 
 <template>
-  <div :class="{ drawing: ranges === null }">
+  <div :class="{ awaiting: ranges === null }">
     <ReadingGauge
       label="Air after draining"
       term="Air-filled porosity at container capacity"

@@ -80,7 +80,7 @@ const likely = (figure: string, write: (x: number) => string) => {
 </script>
 
 <template>
-  <div :class="{ drawing: ranges === null }">
+  <div :class="{ awaiting: ranges === null }">
     <ReadingGauge
       label="Salts"
       term="Electrical conductivity of the saturated extract, before the first watering"

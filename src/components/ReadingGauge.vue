@@ -159,7 +159,8 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   border-inline: 2px solid var(--leaf);
 }
 /* While the ranges of another mix are being drawn those of the last one are hidden where they are. */
-.drawing :is(.likely, .likely-span):not(.sure) {
+.awaiting .likely:not(.sure),
+.awaiting .likely-span:not(.sure) {
   visibility: hidden;
 }
 .mark {
