@@ -1,0 +1,188 @@
+import { useSessionStorage, useThrottleFn } from '@vueuse/core'
+import { computed, onUnmounted, shallowRef, toRaw, watch } from 'vue'
+import {
+  candidateCount,
+  type Candidate,
+  type FinderProgress,
+  type FinderResult,
+  type Relaxation,
+  type Rules,
+  type Without,
+} from '@/core/finder'
+import { LITRES } from '@/core/units'
+import { easyWaterFor, finderProblem, materialsFrom, oddnessOf, thirstOf, type Source } from '@/model/bench'
+import { shelfItemOf } from '@/model/garden'
+import { mixWanted } from '@/model/reckoning'
+import { materialById } from '@/model/tables'
+import { fitText, meetsAll } from '@/text/finder'
+import { problemText, type Sentence } from '@/text/problems.en'
+import { partsText } from '@/text/recipes'
+import { findInWorker, inTheWayInWorker } from '@/workers/core.client'
+import type { useJob } from './useJob'
+
+/** A recipe found, as it is written out. */
+export const written = (c: Candidate) =>
+  partsText(c.parts.map((p) => ({ materialId: p.id, twelfths: p.parts * 12 })))
+
+/** What a mix is wished to be, the search for it in the worker, and what was found. Wishes outlive the page, not the tab. */
+export function useFinder({ garden, job, place, units }: ReturnType<typeof useJob>, jobId: string) {
+  /** A shelf of one thing or none is nothing to find a mix on. */
+  const startingSource = (): Source =>
+    job.value && materialsFrom(garden.records, job.value, 'shelf').length < 2 ? 'all' : 'shelf'
+  const wish = useSessionStorage(`open-bed-finder-${jobId}`, {
+    source: startingSource(),
+    without: [] as Without[],
+    mustUse: [] as string[],
+    mustNotUse: [] as string[],
+    useUp: [] as string[],
+    minFamilies: 2,
+    maxMaterials: 4,
+    budget: null as number | null,
+    everyDays: null as number | null,
+  })
+
+  const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
+  const named = (list: readonly string[]) => list.map((id) => ({ id, label: materialById(id)?.name ?? id }))
+  const materials = computed(() => named(ids.value))
+  const inStock = computed(() =>
+    named(ids.value.filter((id) => (shelfItemOf(garden.records, id)?.stock ?? 0) > 0)),
+  )
+  /** How often it can be asked to want water: only where the place and the crop are known. */
+  const canAskWater = computed(() => Boolean(season.value?.growing?.thirstiestMonth))
+  const volume = computed(() => (job.value ? mixWanted(job.value) : null))
+  const season = computed(() => (job.value ? thirstOf(job.value, place.value) : null))
+  const total = computed(() =>
+    candidateCount(
+      ids.value.length,
+      Math.min(wish.value.maxMaterials, ids.value.length || 1),
+      12,
+      wish.value.mustUse.length,
+    ),
+  )
+
+  /** Kept for a litre, asked for in the grower's measure. */
+  const perUnit = computed(() => (units.value === 'us' ? LITRES.usGallon : 1))
+  const budget = computed({
+    get: () => (wish.value.budget ?? 0) * perUnit.value,
+    set: (money) => (wish.value.budget = money / perUnit.value),
+  })
+  const problem = computed(() => {
+    const j = job.value
+    if (!j) return null
+    const w = wish.value
+    const rules: Rules = {
+      without: [...w.without],
+      mustUse: [...w.mustUse],
+      mustNotUse: [...w.mustNotUse],
+      useUp: volume.value === null ? [] : [...w.useUp],
+      minFamilies: Math.min(w.minFamilies, w.maxMaterials),
+      maxMaterials: w.maxMaterials,
+      ...(w.budget === null ? {} : { maxCostPerLitre: w.budget }),
+    }
+    const easyWater = w.everyDays !== null && season.value ? easyWaterFor(season.value, j, w.everyDays) : null
+    return finderProblem(garden.records, toRaw(j), toRaw(place.value), {
+      source: w.source,
+      rules,
+      volume: volume.value,
+      easyWater,
+    })
+  })
+
+  const progress = shallowRef<FinderProgress | null>(null)
+  const result = shallowRef<FinderResult | null>(null)
+  const way = shallowRef<Relaxation[] | null>(null)
+  const asking = shallowRef(false)
+  const trouble = shallowRef<Sentence | null>(null)
+  let abort: AbortController | null = null
+  let enough: AbortController | null = null
+  const running = shallowRef(false)
+
+  function stop() {
+    abort?.abort()
+    abort = enough = null
+    running.value = asking.value = false
+  }
+  onUnmounted(stop)
+  // What was found belongs to what was asked.
+  watch(problem, () => {
+    stop()
+    result.value = way.value = progress.value = trouble.value = null
+  })
+  /** Progress is drawn a few times a second: oftener, drawing it would cost the page its smoothness. */
+  const told = useThrottleFn((x: FinderProgress) => (progress.value = x), 250)
+  async function find() {
+    const p = problem.value
+    if (!p) return
+    stop()
+    result.value = way.value = progress.value = trouble.value = null
+    if (!p.ok) {
+      trouble.value = problemText(p.problem, units.value)
+      return
+    }
+    running.value = true
+    const mine = (abort = new AbortController())
+    enough = new AbortController()
+    const answer = await findInWorker(p.value, {
+      signal: mine.signal,
+      enough: enough.signal,
+      onProgress: told,
+    })
+    if (mine.signal.aborted || !answer) return
+    running.value = false
+    if (answer.ok) result.value = answer.value
+    else trouble.value = problemText(answer.problem, units.value)
+  }
+  async function askWay() {
+    const p = problem.value
+    if (!p?.ok) return
+    stop()
+    asking.value = true
+    const mine = (abort = new AbortController())
+    const answer = await inTheWayInWorker(p.value, { signal: mine.signal })
+    if (mine.signal.aborted || !answer) return
+    asking.value = false
+    if (answer.ok) way.value = answer.value
+    else trouble.value = problemText(answer.problem, units.value)
+  }
+
+  /** All that meet everything are alike in that. */
+  const rankOf = (c: Candidate) => (meetsAll(c) ? 0 : Math.round(c.score * 50) + 1)
+  /** Everything found, best first; of those alike the cheaper, then those of materials that are known well. */
+  const found = computed(() => {
+    const r = result.value
+    if (!r) return []
+    const front = new Set(r.front.map(written))
+    const seen = new Set<string>()
+    return [...r.families, ...r.front]
+      .filter((c) => !seen.has(written(c)) && seen.add(written(c)))
+      .sort(
+        (a, b) =>
+          rankOf(a) - rankOf(b) ||
+          (a.figures.costPerLitre || 9e9) - (b.figures.costPerLitre || 9e9) ||
+          oddnessOf(a) - oddnessOf(b),
+      )
+      .map((c) => ({ c, parts: written(c), fit: fitText(c), onFront: front.has(written(c)) }))
+  })
+
+  return {
+    wish,
+    ids,
+    materials,
+    inStock,
+    canAskWater,
+    total,
+    budget,
+    units,
+    running,
+    progress,
+    result,
+    way,
+    asking,
+    trouble,
+    found,
+    find,
+    askWay,
+    /** Ends the search with what it has. */
+    show: () => enough?.abort(),
+  }
+}

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+/** What the mix may be made of, what it may cost, and how often it may want water. */
+import Checkbox from 'primevue/checkbox'
+import MultiSelect from 'primevue/multiselect'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import QuantityField from '@/components/QuantityField.vue'
+import type { useFinder } from '@/composables/useFinder'
+import type { Without } from '@/core/finder'
+import { useGarden } from '@/stores/garden'
+import { WITHOUT_NAMES } from '@/text/finder'
+
+const { finder } = defineProps<{ finder: ReturnType<typeof useFinder> }>()
+const garden = useGarden()
+const { wish, ids, materials, inStock, canAskWater, budget, units } = finder
+
+const sources = [
+  { value: 'shelf', label: 'My shelf' },
+  { value: 'all', label: 'Every material' },
+]
+const withouts = (Object.keys(WITHOUT_NAMES) as Without[]).map((value) => ({
+  value,
+  label: WITHOUT_NAMES[value],
+}))
+const leasts = [1, 2, 3].map((value) => ({ value, label: String(value) }))
+const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
+</script>
+
+<template>
+  <div class="wishes">
+    <SelectButton
+      v-model="wish.source"
+      :options="sources"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="Materials to choose from"
+    />
+    <p v-if="ids.length < 3" class="note">
+      {{ ids.length === 0 ? 'Nothing' : `Only ${ids.length}` }} on your shelf has a price or a stock. Put more
+      there, or choose from every material.
+    </p>
+    <fieldset>
+      <legend>Without</legend>
+      <label v-for="w in withouts" :key="w.value" :for="`without-${w.value}`" class="check">
+        <Checkbox v-model="wish.without" :input-id="`without-${w.value}`" :value="w.value" />
+        {{ w.label }}
+      </label>
+    </fieldset>
+    <div class="field">
+      <label for="least">Kinds of material at least</label>
+      <Select
+        v-model="wish.minFamilies"
+        input-id="least"
+        :options="leasts"
+        option-label="label"
+        option-value="value"
+        aria-label="Kinds of material at least"
+      />
+    </div>
+    <div class="field">
+      <label for="most">Materials at most</label>
+      <Select
+        v-model="wish.maxMaterials"
+        input-id="most"
+        :options="counts"
+        option-label="label"
+        option-value="value"
+        aria-label="Materials at most"
+      />
+    </div>
+    <div
+      v-for="[field, label, list] in [
+        ['mustUse', 'Has to be in it', materials],
+        ['mustNotUse', 'Must not be in it', materials],
+        ['useUp', 'Use up what is left of', inStock],
+      ] as const"
+      v-show="list.length"
+      :key="field"
+      class="field"
+    >
+      <label :for="field">{{ label }}</label>
+      <MultiSelect
+        v-model="wish[field]"
+        :input-id="field"
+        :options="[...list]"
+        option-label="label"
+        option-value="id"
+        filter
+        auto-filter-focus
+        :show-toggle-all="false"
+        placeholder="nothing named"
+        filter-placeholder="Search materials"
+        empty-filter-message="No material of that name"
+        :aria-label="label"
+      />
+    </div>
+    <label for="budget-on" class="check">
+      <Checkbox
+        input-id="budget-on"
+        binary
+        :model-value="wish.budget !== null"
+        @update:model-value="wish.budget = $event ? 0.2 : null"
+      />
+      {{ units === 'us' ? 'A gallon' : 'A litre' }} may cost so much
+    </label>
+    <QuantityField
+      v-if="wish.budget !== null"
+      v-model="budget"
+      :label="units === 'us' ? 'Most for a gallon' : 'Most for a litre'"
+      quantity="number"
+      :units="units"
+      :problem="wish.budget >= 0 ? null : { why: 'Below nothing.', fix: 'Type 0 or more.' }"
+      hint="in the money of your shelf; what has no price is left out"
+    />
+    <label v-if="canAskWater" for="days-on" class="check">
+      <Checkbox
+        input-id="days-on"
+        binary
+        :model-value="wish.everyDays !== null"
+        @update:model-value="wish.everyDays = $event ? 2 : null"
+      />
+      Water no oftener than
+    </label>
+    <QuantityField
+      v-if="canAskWater && wish.everyDays !== null"
+      v-model="wish.everyDays"
+      label="Days between waterings"
+      quantity="number"
+      :units="units"
+      :problem="wish.everyDays > 0 ? null : { why: 'No days at all.', fix: 'Type more than 0.' }"
+      hint="in the thirstiest month, full grown"
+    />
+    <p v-if="ids.length === 0" class="soft">
+      Nothing on your shelf has a price or is in stock yet: look among every material, or
+      <RouterLink :to="{ name: 'shelf', params: { garden: garden.name } }">fill the shelf</RouterLink>.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.wishes {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-direction: column;
+}
+legend {
+  font-weight: 600;
+  font-size: 0.95rem;
+  padding: 0;
+}
+.check {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 40px;
+}
+.note {
+  border-left: 4px solid var(--straw);
+  padding-left: 10px;
+  margin: 0;
+}
+</style>
