@@ -144,6 +144,14 @@ test('the finder: rules, progress, families, the bench, and what is in the way',
   const rows = page.getByRole('table', { name: 'Recipes found, best first' }).getByRole('row')
   expect(await rows.count()).toBeGreaterThan(3)
   for (const row of (await rows.all()).slice(1)) await expect(row).not.toContainText('peat')
+  // What the bench would say of each is known before it is put there, and the least said comes first.
+  const said = (await rows.locator('.concern').allInnerTexts()).map((t) =>
+    ['nothing stands out', 'one thing stands out', 'several things stand out'].indexOf(t),
+  )
+  expect(said.length).toBeGreaterThan(3)
+  const fits = await rows.locator('[data-label=Fit]').allInnerTexts()
+  const alike = said.filter((_, i) => fits[i]!.startsWith('meets all of it'))
+  expect(alike).toEqual([...alike].sort())
   await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
   // What was found belongs to what was asked: another rule clears it.
   await page.getByRole('checkbox', { name: 'A litre may cost so much' }).check()
@@ -169,6 +177,24 @@ test('the finder: rules, progress, families, the bench, and what is in the way',
   // What was on the bench is kept.
   await page.getByRole('button', { name: 'Versions (1)' }).click()
   await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
+})
+
+test('the finder says at the wish when more is to be used up than the job takes', async ({ page }) => {
+  await openGarden(page, '/demo/shelf')
+  await page.getByLabel('Search the shelf').fill('coir pith')
+  await page.getByRole('button', { name: 'Pack, price and stock of Coir pith' }).click()
+  await page.getByLabel('On hand, loose').fill('500')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await saved(page)
+  await openGarden(page, '/demo/jobs/peppers-27/finder')
+  const wish = page.getByRole('combobox', { name: 'Use up what is left of' })
+  await wish.focus()
+  await page.keyboard.press('ArrowDown')
+  await page.getByRole('option', { name: /^Coir pith .* 500 L$/ }).click()
+  await page.keyboard.press('Escape')
+  await expect(page.getByText(/500 L are left of these and the job takes .* they cannot all go in/)).toBeVisible()
+  await page.getByRole('button', { name: 'Find mixes' }).click()
+  await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
 })
 
 test('a long search can be stopped, and the page lives meanwhile', async ({ page }) => {

@@ -10,15 +10,30 @@ import {
   type Without,
 } from '@/core/finder'
 import { LITRES } from '@/core/units'
-import { easyWaterFor, finderProblem, materialsFrom, oddnessOf, thirstOf, type Source } from '@/model/bench'
+import {
+  concernOf,
+  easyWaterFor,
+  finderProblem,
+  materialsFrom,
+  oddnessOf,
+  thirstOf,
+  type Source,
+} from '@/model/bench'
 import { shelfItemOf } from '@/model/garden'
 import { mixWanted } from '@/model/reckoning'
 import { materialById } from '@/model/tables'
 import { fitText, meetsAll } from '@/text/finder'
 import { problemText, type Sentence } from '@/text/problems.en'
 import { partsText } from '@/text/recipes'
+import { volumeText } from '@/text/units'
 import { findInWorker, inTheWayInWorker } from '@/workers/core.client'
 import type { useJob } from './useJob'
+
+/** Loose litres that one litre of mix is ever made of, for fine grains fall between coarse ones. Source: our bound. */
+const MOST_LOOSE = 1.35
+
+/** So many of the best are looked at as the bench would look at them. */
+const MOST_WEIGHED = 60
 
 /** A recipe found, as it is written out. */
 export const written = (c: Candidate) =>
@@ -44,9 +59,18 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
   const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
   const named = (list: readonly string[]) => list.map((id) => ({ id, label: materialById(id)?.name ?? id }))
   const materials = computed(() => named(ids.value))
+  const stockOf = (id: string) => shelfItemOf(garden.records, id)?.stock ?? 0
   const inStock = computed(() =>
-    named(ids.value.filter((id) => (shelfItemOf(garden.records, id)?.stock ?? 0) > 0)),
+    named(ids.value.filter((id) => stockOf(id) > 0)).map(({ id, label }) => ({
+      id,
+      label: `${label}, ${volumeText(stockOf(id), units.value)}`,
+    })),
   )
+  /** More is to be used up than the job takes, whatever the recipe; null where it may go in. Litres. */
+  const tooMuch = computed(() => {
+    const left = wish.value.useUp.reduce((sum, id) => sum + stockOf(id), 0)
+    return volume.value !== null && left > volume.value * MOST_LOOSE ? { left, takes: volume.value } : null
+  })
   /** How often it can be asked to want water: only where the place and the crop are known. */
   const canAskWater = computed(() => Boolean(season.value?.growing?.thirstiestMonth))
   const volume = computed(() => (job.value ? mixWanted(job.value) : null))
@@ -128,9 +152,13 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
       onProgress: told,
     })
     if (mine.signal.aborted || !answer) return
+    if (answer.ok) {
+      const weighed = await weigh(answer.value, mine.signal)
+      if (mine.signal.aborted) return
+      concerns.value = weighed
+      result.value = answer.value
+    } else trouble.value = problemText(answer.problem, units.value)
     running.value = false
-    if (answer.ok) result.value = answer.value
-    else trouble.value = problemText(answer.problem, units.value)
   }
   async function askWay() {
     const p = problem.value
@@ -147,21 +175,39 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
 
   /** All that meet everything are alike in that. */
   const rankOf = (c: Candidate) => (meetsAll(c) ? 0 : Math.round(c.score * 50) + 1)
-  /** Everything found, best first; of those alike the cheaper, then those of materials that are known well. */
+  /** Everything found, best first; of those alike the cheaper, then the plainer. */
+  function inOrder({ families, front }: FinderResult): Candidate[] {
+    const each = new Map([...families, ...front].map((c) => [written(c), c]))
+    return [...each.values()].sort(
+      (a, b) =>
+        rankOf(a) - rankOf(b) ||
+        (a.figures.costPerLitre || 9e9) - (b.figures.costPerLitre || 9e9) ||
+        oddnessOf(a) - oddnessOf(b),
+    )
+  }
+  /** What would stand out about the best of them, one at a time so that the page lives meanwhile. */
+  async function weigh(found: FinderResult, signal: AbortSignal) {
+    const weighed = new Map<string, number>()
+    const j = toRaw(job.value)
+    for (const c of inOrder(found).slice(0, MOST_WEIGHED)) {
+      if (!j || signal.aborted) break
+      weighed.set(written(c), concernOf(j, toRaw(place.value), c))
+      await new Promise((on) => setTimeout(on))
+    }
+    return weighed
+  }
+  const concerns = shallowRef<ReadonlyMap<string, number>>(new Map())
+  /** Of those that fit alike, what would have less said against it on the bench comes first. */
   const found = computed(() => {
     const r = result.value
     if (!r) return []
     const front = new Set(r.front.map(written))
-    const seen = new Set<string>()
-    return [...r.families, ...r.front]
-      .filter((c) => !seen.has(written(c)) && seen.add(written(c)))
-      .sort(
-        (a, b) =>
-          rankOf(a) - rankOf(b) ||
-          (a.figures.costPerLitre || 9e9) - (b.figures.costPerLitre || 9e9) ||
-          oddnessOf(a) - oddnessOf(b),
-      )
-      .map((c) => ({ c, parts: written(c), fit: fitText(c), onFront: front.has(written(c)) }))
+    return inOrder(r)
+      .map((c) => {
+        const parts = written(c)
+        return { c, parts, fit: fitText(c), onFront: front.has(parts), concern: concerns.value.get(parts) }
+      })
+      .sort((a, b) => rankOf(a.c) - rankOf(b.c) || (a.concern ?? 1e9) - (b.concern ?? 1e9))
   })
 
   return {
@@ -169,6 +215,7 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
     ids,
     materials,
     inStock,
+    tooMuch,
     canAskWater,
     total,
     budget,

@@ -6,12 +6,14 @@ import { demoGarden } from '@/demo/demoGarden'
 import {
   afterFinding,
   afterMove,
+  concernOf,
   easyWaterFor,
   finderProblem,
   isUnkept,
   judgementsOf,
   materialsFrom,
   movesOf,
+  oddnessOf,
   recipeOf,
   sameRecipe,
   versionOf,
@@ -92,6 +94,30 @@ describe('next moves and the finder, from a job', () => {
     expect(there.mix.airFilledPorosity).toBeGreaterThan(low - 0.01)
     expect(there.mix.airFilledPorosity).toBeLessThan(high + 0.01)
     expect(recipe.lime.mode).toBe('toTarget')
+  })
+  test('a mix that blows over has more said against it where wind is, and ten to one is odder than two to one', () => {
+    // A tall grower in a tub of the fig's: heavy soil holds it where peat and perlite do not.
+    const tub = { ...jobNamed('fig'), companionIds: [] }
+    const problem = finderProblem(garden, tub, place, {
+      source: 'shelf',
+      rules: { maxMaterials: 2 },
+      volume: 80,
+      easyWater: null,
+    })
+    const any = good(searchAtOnce(good(problem))).families[0]!
+    const found = (...parts: [id: string, parts: number][]) => ({
+      ...any,
+      parts: parts.map(([id, n]) => ({ id, parts: n })),
+    })
+    const light = found(['peat_medium', 2], ['perlite_coarse', 2])
+    const heavy = found(['soil_loam', 3], ['pumice', 1])
+    const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
+    const gained = (c: typeof light) =>
+      concernOf(tub, inWind('exposed'), c) - concernOf(tub, inWind('sheltered'), c)
+    expect(gained(light)).toBe(1)
+    expect(gained(heavy)).toBe(0)
+    const plain = oddnessOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
+    expect(oddnessOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
     const e = good(evaluateJob(peppers, undefined, place))

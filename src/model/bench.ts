@@ -10,7 +10,15 @@ import { succeed, fail, type Outcome } from '@/core/outcome'
 import { shelfEntry } from './batchCard'
 import { priceOfMix, pricePerLitre } from './cost'
 import { leadFill, shelfItemOf, type Garden } from './garden'
-import { bandsOf, containerOf, evaluateJob, inputOfJob, planOfFill, targetsOfJob } from './reckoning'
+import {
+  bandsOf,
+  containerOf,
+  evaluateJob,
+  evaluateLater,
+  inputOfJob,
+  planOfFill,
+  targetsOfJob,
+} from './reckoning'
 import type { Job, Place, Recipe, Version } from './schemas'
 import { preparedMaterial } from './prepared'
 import { looseOfMix, materialIdsOf } from './innerMix'
@@ -195,6 +203,15 @@ const ODD_PARTS = 24
  */
 export const oddnessOf = (c: Candidate): number =>
   doubtOf(c) + c.parts.reduce((s, p) => s + p.parts, 0) / ODD_PARTS
+
+/** What stands out about a recipe found, had it been put on the job's bench: warnings, an alarm counting for three. */
+export function concernOf(job: Job, place: Place | undefined, c: Candidate): number {
+  const there = { ...job, ...afterFinding(job, c) }
+  const answer = evaluateLater(there, place)
+  if (!answer.ok) return Infinity
+  const weight = { alarm: 3, warn: 1, note: 0 }
+  return judgementsOf(there, place, answer.value).reduce((sum, j) => sum + weight[j.level], 0)
+}
 
 /** Is it a change by measures that people have? */
 export const isHandy = (move: Move): boolean => isMeasurable(Math.round(move.parts * 12))

@@ -73,3 +73,13 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
       return `With finer parts, ${to}.`
   }
 }
+
+/** What the bench would say of it: "nothing stands out", "2 things stand out"; empty where nobody looked. */
+export const concernText = (warnings: number | undefined): string =>
+  warnings === undefined || !Number.isFinite(warnings)
+    ? ''
+    : warnings === 0
+      ? 'nothing stands out'
+      : warnings === 1
+        ? 'one thing stands out'
+        : 'several things stand out'

@@ -10,7 +10,7 @@ import { useJob } from '@/composables/useJob'
 import { usePut } from '@/composables/usePut'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/bench'
-import { fitText, givenUpText, meetsAll, onlyText } from '@/text/finder'
+import { concernText, fitText, givenUpText, meetsAll, onlyText } from '@/text/finder'
 import { shortName } from '@/text/labels'
 import { percentText, pHText, rateFigure, rateUnit } from '@/text/units'
 import FinderWishes from './FinderWishes.vue'
@@ -123,7 +123,10 @@ async function openIt(c: Candidate) {
                 <th scope="row">
                   {{ r.parts }}<small v-if="r.onFront" class="front">nothing better for the money</small>
                 </th>
-                <td data-label="Fit">{{ r.fit }}</td>
+                <td data-label="Fit">
+                  {{ r.fit
+                  }}<small v-if="concernText(r.concern)" class="concern">{{ concernText(r.concern) }}</small>
+                </td>
                 <td class="num" data-label="Air">{{ percentText(r.c.figures.airFilledPorosity) }}</td>
                 <td class="num" data-label="Easy water">
                   {{ percentText(r.c.figures.easilyAvailableWater) }}
@@ -183,12 +186,20 @@ async function openIt(c: Candidate) {
 .list :deep(.p-button) {
   white-space: nowrap;
 }
+.concern {
+  display: block;
+}
 .front {
   display: block;
   color: var(--clay);
 }
 .list th[scope='row'] {
   font-weight: 600;
+}
+@media (min-width: 761px) {
+  .list td[data-label='Fit'] {
+    min-width: 8.6rem;
+  }
 }
 @media (max-width: 760px) {
   .finder {

@@ -9,10 +9,11 @@ import type { useFinder } from '@/composables/useFinder'
 import type { Without } from '@/core/finder'
 import { useGarden } from '@/stores/garden'
 import { WITHOUT_NAMES } from '@/text/finder'
+import { volumeText } from '@/text/units'
 
 const { finder } = defineProps<{ finder: ReturnType<typeof useFinder> }>()
 const garden = useGarden()
-const { wish, ids, materials, inStock, canAskWater, budget, units } = finder
+const { wish, ids, materials, inStock, tooMuch, canAskWater, budget, units } = finder
 
 const sources = [
   { value: 'shelf', label: 'My shelf' },
@@ -94,6 +95,11 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
         empty-filter-message="No material of that name"
         :aria-label="label"
       />
+      <p v-if="field === 'useUp' && tooMuch" class="said wrong" role="status">
+        {{ volumeText(tooMuch.left, units) }} are left of these and the job takes
+        {{ volumeText(tooMuch.takes, units) }} of mix: they cannot all go in. Name fewer, or ask for them
+        under “Has to be in it”.
+      </p>
     </div>
     <label for="budget-on" class="check">
       <Checkbox
