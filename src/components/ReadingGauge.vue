@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { computed, ref } from 'vue'
+import { vWords } from '@/composables/vWords'
 
 const {
   label,
@@ -67,12 +68,11 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
     </div>
     <div class="line">
       <span class="value"
-        ><strong class="figure">{{ value }}</strong
-        ><span v-if="ghost && ghost.text !== value" class="would"> → {{ ghost.text }}</span>
-        <span v-if="likelyText !== null" class="likely" :class="{ sure }">{{
-          likelyText || '\u00a0'
-        }}</span></span
-      >
+        ><strong v-words="value" class="figure" /><span v-if="ghost && ghost.text !== value" class="would">
+          → {{ ghost.text }}</span
+        >
+        <span v-if="likelyText !== null" v-words="likelyText || '\u00a0'" class="likely" :class="{ sure }"
+      /></span>
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="position !== null" class="scale" aria-hidden="true">

@@ -5,6 +5,7 @@
  */
 import { useElementSize, useMutationObserver } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, toRaw, watchEffect } from 'vue'
+import { vWords } from '@/composables/vWords'
 import type { Material } from '@/core/data'
 import type { Container } from '@/core/geometry'
 import type { ContainerProfile } from '@/core/water'
@@ -165,9 +166,12 @@ watchEffect(
         </g>
         <g v-for="mark in marks" :key="mark.words" class="mark">
           <path :d="`M${strip!.x + strip!.wide} ${mark.y}h${narrow ? 6 : 10}`" />
-          <text class="big" :x="strip!.x + strip!.wide + (narrow ? 9 : 15)" :y="mark.y + 2">
-            {{ mark.air }} air
-          </text>
+          <text
+            v-words="`${mark.air} air`"
+            class="big"
+            :x="strip!.x + strip!.wide + (narrow ? 9 : 15)"
+            :y="mark.y + 2"
+          />
           <text :x="strip!.x + strip!.wide + (narrow ? 9 : 15)" :y="mark.y + 19">{{ mark.words }}</text>
         </g>
       </svg>
