@@ -192,7 +192,9 @@ test('the finder says at the wish when more is to be used up than the job takes'
   await page.keyboard.press('ArrowDown')
   await page.getByRole('option', { name: /^Coir pith .* 500 L$/ }).click()
   await page.keyboard.press('Escape')
-  await expect(page.getByText(/500 L are left of these and the job takes .* they cannot all go in/)).toBeVisible()
+  await expect(
+    page.getByText(/500 L are left of these and the job takes .* they cannot all go in/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Find mixes' }).click()
   await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
 })
