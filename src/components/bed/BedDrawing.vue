@@ -7,7 +7,7 @@ import { containerOf } from '@/model/reckoning'
 import type { BedSpec } from '@/model/schemas'
 import { LAYER_NAMES } from '@/text/labels'
 import { lengthText, type UnitSystem } from '@/text/units'
-import { layoutSection, sectionWidth, type Frame } from '../cutaway/section'
+import { layoutSection, sectionWidth, tornEdge, wallLine, type Frame } from '../cutaway/section'
 import SectionHandle from './SectionHandle.vue'
 
 const {
@@ -40,14 +40,7 @@ const layout = computed(() =>
 const step = computed(() => (units === 'us' ? 2.54 / 4 : 0.5))
 
 const total = computed(() => shapeHeight(container.value.shape))
-const outline = computed(() => {
-  const l = layout.value
-  if (!l) return ''
-  const steps = Array.from({ length: 25 }, (_, i) => (total.value * i) / 24)
-  const left = steps.map((z) => `${l.left(z)},${l.y(z)}`).reverse()
-  const right = steps.map((z) => `${l.right(z)},${l.y(z)}`)
-  return l.cutShort ? [...left, `${l.right(0)},${l.y(0)}`].join(' ') : [...left, ...right].join(' ')
-})
+const outline = computed(() => (layout.value ? wallLine(layout.value, total.value) : ''))
 /** What lies between two heights, as a polygon. */
 function band(from: number, to: number): string {
   const l = layout.value!
@@ -88,15 +81,7 @@ const setLayer = (index: number, top: number) =>
     ),
   })
 /** A torn edge where a long bed goes on beyond the picture. */
-const tear = computed(() => {
-  const l = layout.value
-  if (!l?.cutShort) return null
-  const [from, to] = [l.y(total.value) - 4, l.y(0) + 4]
-  return Array.from(
-    { length: 15 },
-    (_, i) => `${l.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`,
-  ).join(' ')
-})
+const tear = computed(() => layout.value && tornEdge(layout.value, total.value))
 const widest = computed(() => sectionWidth(container.value.shape, total.value))
 </script>
 

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
 import { lengthText, type UnitSystem } from '@/text/units'
-import type { SectionLayout } from './section'
+import { tornEdge, wallLine, type SectionLayout } from './section'
 
 const { layout, container, bare, units } = defineProps<{
   layout: SectionLayout
@@ -17,24 +17,8 @@ const ruler = computed(
   () => Math.min(layout.left(0), layout.left(layout.mixHeight), layout.left(layout.mixHeight / 2)) - 20,
 )
 
-const outline = computed(() => {
-  const steps = [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875, 1]
-  const up = steps.map((t) => `${layout.left(layout.height * t)},${layout.y(layout.height * t)}`).reverse()
-  const right = layout.cutShort
-    ? []
-    : steps.map((t) => `${layout.right(layout.height * t)},${layout.y(layout.height * t)}`)
-  return [...up, ...(layout.cutShort ? [`${layout.right(0)},${layout.y(0)}`] : right)].join(' ')
-})
-/** A torn edge where a long container goes on beyond the picture. */
-const tear = computed(() => {
-  if (!layout.cutShort) return null
-  const points: string[] = []
-  const from = layout.y(layout.height) - 6
-  const to = layout.y(0) + 6
-  for (let i = 0; i <= 14; i++)
-    points.push(`${layout.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`)
-  return points.join(' ')
-})
+const outline = computed(() => wallLine(layout, layout.height))
+const tear = computed(() => tornEdge(layout, layout.height))
 
 const holes = computed(() => {
   if (container.base.kind === 'drainHoles')

@@ -80,3 +80,19 @@ export function layoutSection(container: Container, frame: Frame): SectionLayout
     mixHeight: Math.max(0, height - container.headspace),
   }
 }
+
+/** Points of the walls of a section up to a height, left rim to right rim; to the cut where it is drawn in part. */
+export function wallLine(l: SectionLayout, top: number): string {
+  const steps = Array.from({ length: 25 }, (_, i) => (top * i) / 24)
+  const left = steps.map((z) => `${l.left(z)},${l.y(z)}`).reverse()
+  const right = l.cutShort ? [`${l.right(0)},${l.y(0)}`] : steps.map((z) => `${l.right(z)},${l.y(z)}`)
+  return [...left, ...right].join(' ')
+}
+
+/** A torn edge where a long container goes on beyond the picture; null where it is drawn whole. */
+export function tornEdge(l: SectionLayout, top: number): string | null {
+  if (!l.cutShort) return null
+  const [from, to] = [l.y(top) - 6, l.y(0) + 6]
+  const at = (i: number) => `${l.right(0) + (i % 2 ? 5 : -5)},${from + ((to - from) * i) / 14}`
+  return Array.from({ length: 15 }, (_, i) => at(i)).join(' ')
+}

@@ -5,6 +5,7 @@ import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import MaterialPicker from '@/components/MaterialPicker.vue'
+import { isTyping } from '@/composables/isTyping'
 import { useBags } from '@/composables/useBags'
 import { MATERIALS } from '@/core/data'
 import { MOST_MIXES } from '@/model/commands'
@@ -36,10 +37,8 @@ function take(source: MixSource) {
   else garden.run({ type: 'mix/take', jobId: job.id, mix: mix.value, twelfths: step })
 }
 
-const typing = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)
 onKeyStroke('/', (event) => {
-  if (typing(event)) return
+  if (isTyping(event)) return
   event.preventDefault()
   picking.value = true
 })

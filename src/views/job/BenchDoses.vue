@@ -6,6 +6,7 @@ import LimeBox from '@/components/LimeBox.vue'
 import { theBench } from '@/composables/theBench'
 import { useCalm } from '@/composables/useCalm'
 import { mixWanted, ownLime } from '@/model/reckoning'
+import type { DressingLine } from '@/model/schemas'
 
 const { garden, calmJob, calm, crop, units, later, beside, evaluation } = theBench()
 /** Mix the job makes, for grams in all. */
@@ -15,6 +16,11 @@ const stale = useCalm(later.stale)
 const rested = computed(() => (stale.value ? null : later.value.value))
 /** Doses for what the mix lacks, from the figures at rest. */
 const offers = computed(() => later.value.value?.offers ?? [])
+/** An offer pressed in the frame before it is marked as of an older mix is not given. */
+function set(line: DressingLine) {
+  if (later.stale.value && offers.value.some((o) => o.line === line)) return
+  if (calmJob.value) garden.run({ type: 'dressing/set', jobId: calmJob.value.id, line })
+}
 const outcome = useCalm(evaluation)
 const besideLime = (field: string) => beside(field, outcome.value)
 </script>
@@ -38,7 +44,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
       :litres="litres"
       :offers="offers"
       :stale="stale"
-      @set="garden.run({ type: 'dressing/set', jobId: calmJob.id, line: $event })"
+      @set="set"
       @remove="garden.run({ type: 'dressing/remove', jobId: calmJob.id, dressingId: $event })"
     />
   </div>

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import JudgementList from '@/components/bench/JudgementList.vue'
 import NextMoves from '@/components/bench/NextMoves.vue'
 import { theBench } from '@/composables/theBench'
+import { isTyping } from '@/composables/isTyping'
 import { useCalm } from '@/composables/useCalm'
 
 const { garden, calmJob, calm, units, nameOf, source, next, later, take, look } = theBench()
@@ -12,12 +13,10 @@ const movesStale = useCalm(next.stale)
 const judgedStale = useCalm(later.stale)
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
-const typing = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)
 // A digit takes a next move, unless something else has the keyboard.
 onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
   if (
-    typing(event) ||
+    isTyping(event) ||
     event.ctrlKey ||
     event.metaKey ||
     event.altKey ||

@@ -72,11 +72,6 @@ const problem = computed(() =>
 .judge {
   flex-wrap: wrap;
 }
-@media (max-width: 1080px) {
-  .picture {
-    position: static;
-  }
-}
 @media (max-width: 760px) {
   .picture {
     display: contents;
