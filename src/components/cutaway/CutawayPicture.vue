@@ -48,7 +48,7 @@ const frame = computed<Frame>(() => {
   return {
     width: width.value,
     height: height.value,
-    left: narrow ? 36 : 52,
+    left: narrow ? 42 : 52,
     right: filled.value ? (narrow ? 112 : 156) : narrow ? 24 : 52,
     top: 26,
     bottom: container.base.kind === 'onSoil' ? 52 : 30,
