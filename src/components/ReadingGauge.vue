@@ -2,6 +2,7 @@
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { computed, ref } from 'vue'
 import { vWords } from '@/composables/vWords'
+import GaugeScale from './GaugeScale.vue'
 
 const {
   label,
@@ -47,15 +48,8 @@ const VERDICTS = {
   plain: { mark: '', words: '' },
 }
 const shown = computed(() => VERDICTS[verdict])
-const onScale = (x: number) => Math.min(1, Math.max(0, x))
-const percent = (x: number) => `${onScale(x) * 100}%`
-/** Shifted, not placed: a mark that moves lays nothing out anew. */
-const shift = (x: number) => ({ transform: `translateX(${(onScale(x) * 100).toFixed(2)}%)` })
-/** A stretch of the scale, cut off at its ends. */
-const stretch = ({ from, to }: { from: number; to: number }) => ({
-  left: percent(from),
-  width: percent(onScale(to) - onScale(from)),
-})
+/** Beside the range, where it moves nothing when it comes and goes. */
+const would = computed(() => (ghost && ghost.text !== value ? ghost.text : null))
 </script>
 
 <template>
@@ -67,20 +61,21 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
       >
     </div>
     <div class="line">
-      <span class="value"
-        ><strong v-words="value" class="figure" /><span v-if="ghost && ghost.text !== value" class="would">
-          → {{ ghost.text }}</span
-        >
-        <span v-if="likelyText !== null" v-words="likelyText || '\u00a0'" class="likely" :class="{ sure }"
-      /></span>
+      <strong v-words="value" class="figure" />
       <span class="wanted">{{ wanted }}</span>
     </div>
-    <div v-if="position !== null" class="scale" aria-hidden="true">
-      <span v-if="band" class="band" :style="stretch(band)" />
-      <span v-if="likely" class="likely-span" :class="{ sure }" :style="stretch(likely)" />
-      <span class="mark glide" :style="shift(position)"><span class="needle" /></span>
-      <span v-if="ghost" class="mark" :style="shift(ghost.position)"><span class="needle ghost" /></span>
+    <div v-if="likelyText !== null || would" class="line">
+      <span v-words="likelyText || '\u00a0'" class="likely" :class="{ sure }" />
+      <span v-if="would" class="would">→ {{ would }}</span>
     </div>
+    <GaugeScale
+      v-if="position !== null"
+      :position="position"
+      :band="band"
+      :likely="likely"
+      :sure="sure"
+      :ghost="ghost?.position ?? null"
+    />
     <p v-if="advice" class="advice">{{ advice }}</p>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>Why?</summary>
@@ -113,18 +108,10 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
   white-space: nowrap;
 }
 .likely {
-  display: block;
   color: var(--ink-soft);
   font-size: 0.86rem;
   line-height: 1.2;
   white-space: nowrap;
-}
-.likely-span {
-  position: absolute;
-  top: 3px;
-  height: 3px;
-  background: var(--ink);
-  opacity: 0.75;
 }
 .wanted {
   color: var(--ink-soft);
@@ -143,49 +130,15 @@ const stretch = ({ from, to }: { from: number; to: number }) => ({
 .high .verdict {
   color: var(--straw);
 }
-.scale {
-  position: relative;
-  height: 9px;
-  margin: 6px 0 4px;
-  background: color-mix(in srgb, var(--rule) 55%, transparent);
-  border-radius: 5px;
-  /* A mark is as wide as the scale and shifted along it; what would stick out at its end is nothing. */
-  overflow-x: clip;
-}
-.band {
-  position: absolute;
-  inset-block: 0;
-  background: var(--leaf-wash);
-  border-inline: 2px solid var(--leaf);
-}
 /* While the ranges of another mix are being drawn those of the last one are hidden where they are. */
-.awaiting .likely:not(.sure),
-.awaiting .likely-span:not(.sure) {
+.awaiting .likely:not(.sure) {
   visibility: hidden;
-}
-.mark {
-  position: absolute;
-  inset: -4px 0;
-}
-.needle {
-  display: block;
-  width: 4px;
-  height: 17px;
-  margin-left: -2px;
-  background: var(--ink);
-  border-radius: 2px;
-}
-/* Hollow: not yet so. */
-.needle.ghost {
-  background: var(--sheet);
-  border: 2px solid var(--clay);
-  width: 8px;
-  margin-left: -4px;
-  box-sizing: border-box;
 }
 .would {
   color: var(--clay);
+  font-size: 1rem;
   font-weight: 600;
+  line-height: 1;
   white-space: nowrap;
 }
 .advice {

@@ -1,8 +1,11 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 
 const waiting = new Set<() => void>()
-let frame = 0
-function run() {
+/** Frames to go until what waits is done; nought when nothing waits. */
+let framesToGo = 0
+
+function tick() {
+  if (--framesToGo > 0) return requestAnimationFrame(tick)
   const all = [...waiting]
   waiting.clear()
   for (const job of all) job()
@@ -10,10 +13,8 @@ function run() {
 /** Does it in the frame after the one about to be painted, together with all else that waits, so that they are drawn once. */
 function nextFrame(job: () => void) {
   waiting.add(job)
-  cancelAnimationFrame(frame)
-  frame = requestAnimationFrame(() => {
-    frame = requestAnimationFrame(run)
-  })
+  if (framesToGo === 0) requestAnimationFrame(tick)
+  framesToGo = 2
 }
 
 /**

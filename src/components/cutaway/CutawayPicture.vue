@@ -12,6 +12,7 @@ import type { ContainerProfile } from '@/core/water'
 import { lengthText, percentText, type UnitSystem } from '@/text/units'
 import { painterFor, type Painter } from '@/workers/paint.client'
 import { lookOf } from './looks'
+import { packSlices } from './paint'
 import { layoutSection, type Frame } from './section'
 import SectionLines from './SectionLines.vue'
 
@@ -122,14 +123,10 @@ watchEffect(
       container: toRaw(container),
       frame: { ...frame.value },
       ratio: window.devicePixelRatio || 1,
-      slices: (profile?.slices ?? []).map(({ height, solids, water, air }) => ({
-        height,
-        solids,
-        water,
-        air,
-      })),
-      shares: shares.map(({ material, share }) => ({
-        look: { ...lookOf(material) },
+      slices: packSlices(profile?.slices ?? []),
+      parts: shares.map(({ material, share }) => ({
+        id: material.id,
+        look: lookOf(material),
         sizeShares: [...material.sizeShares],
         share,
       })),

@@ -1,31 +1,47 @@
 import { SIZE_CLASSES } from '@/core/mixing'
 import type { ProfileSlice } from '@/core/water'
-import { dice, drawGrain } from './grains'
+import { blendOver, between, colourNumber, type Picture } from './colour'
+import { dice } from './grains'
 import type { Look } from './looks'
 import type { SectionLayout } from './section'
 
+/** One part as it is painted. */
+export interface PaintedPart {
+  /** Starts its dice: the grains of a material lie in the same places however much of it there is. */
+  id: string
+  look: Look
+  /** Share of each size class, coarse to fine. */
+  sizeShares: readonly number[]
+  share: number
+}
+
 export interface Painted {
   layout: SectionLayout
-  slices: readonly Pick<ProfileSlice, 'height' | 'solids' | 'water' | 'air'>[]
-  /** Each part: how it looks, its size classes, its share. */
-  shares: readonly { look: Look; sizeShares: readonly number[]; share: number }[]
+  /** See `packSlices`. */
+  slices: Float32Array
+  parts: readonly PaintedPart[]
   colours: { air: string; water: string }
+}
+
+/** Grains drawn beforehand: some of one look and size (px of the page), `ratio` pixels to each px. */
+export type GrainsOf = (look: Look, size: number, ratio: number) => readonly Picture[]
+
+/** A picture and where its top left corner lies. */
+export interface PlacedPicture extends Picture {
+  x: number
+  y: number
 }
 
 /** Area drawn as whole grains. Grains hold pores of their own, so this is more than the solids: an impression. */
 const GRAIN_COVER = 0.36
 /** Grains are drawn this much larger than life, to be told apart. */
 const GRAIN_SCALE = 2.5
+/** Side of a spot of water, air or fines, px of the page. */
 const CELL = 3
-
-const rgb = (hex: string): [number, number, number] =>
-  [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
-
-/** Mixes two #rrggbb colours, `t` of the second. */
-function between(a: string, b: string, t: number): string {
-  const [p, q] = [rgb(a), rgb(b)]
-  return `rgb(${p.map((v, i) => Math.round(v + (q[i]! - v) * t)).join(' ')})`
-}
+/** Grains of one material and size class, at most. */
+const MOST_GRAINS = 3000
+/** Sizes of grains are stepped by this factor, coarse first, so that fines lie over them. */
+const SIZE_STEP = 1.12
 
 const TILE = 144
 let pores: Float32Array | null = null
@@ -61,81 +77,115 @@ function poreTile(): Float32Array {
   return pores
 }
 
-/**
- * Paints the mix of a section: between the grains, the shares of fines, water and air at every depth are those of the
- * profile; the grains of each material lie there by its share and size, drawn larger than life.
- */
-export function paintMix(
-  g: CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D,
-  { layout, slices, shares, colours }: Painted,
-) {
-  const { left, right, y, mixHeight, scale } = layout
-  if (slices.length === 0) return
-  const steps = 24
-  g.save()
-  g.beginPath()
-  for (let i = 0; i <= steps; i++) g.lineTo(left((mixHeight * i) / steps), y((mixHeight * i) / steps))
-  for (let i = steps; i >= 0; i--) g.lineTo(right((mixHeight * i) / steps), y((mixHeight * i) / steps))
-  g.closePath()
-  g.clip()
+/** Slices of a profile as plain numbers, four for each: height in cm, solids, water, air. Cheap to send to a worker. */
+export function packSlices(slices: readonly ProfileSlice[]): Float32Array {
+  const packed = new Float32Array(4 * slices.length)
+  slices.forEach((s, i) => packed.set([s.height, s.solids, s.water, s.air], 4 * i))
+  return packed
+}
 
-  // Whole pixels, or the cells show seams.
-  const top = Math.floor(y(mixHeight))
-  const bottom = Math.ceil(y(0))
-  const x0 = Math.floor(Math.min(left(0), left(mixHeight), left(mixHeight / 2)))
-  const x1 = Math.max(right(0), right(mixHeight), right(mixHeight / 2))
-  g.fillStyle = colours.air
-  g.fillRect(x0, top, x1 - x0, bottom - top)
+/** The same start for the same material in every painting. */
+const seedOf = (name: string) =>
+  [...name].reduce((seed, c) => Math.imul(seed ^ c.charCodeAt(0), 16777619), 0x811c9dc5)
 
-  const dz = slices.length > 1 ? slices[1]!.height - slices[0]!.height : mixHeight
-  const sliceAt = (z: number) => slices[Math.min(slices.length - 1, Math.max(0, Math.floor(z / dz)))]!
-  const fines = shares.map((s) => between(s.look.tint, s.look.edge, 0.25))
-  const columns = Math.ceil((x1 - x0) / CELL)
-  const rows = Math.ceil((bottom - top) / CELL)
-  const waterDeep = between(colours.water, '#1f4a5c', 0.22)
+/** Colours of the spots of a row, for the slice at its depth. */
+function spotsOf({ slices, parts, colours }: Painted) {
   const tile = poreTile()
-  for (let row = 0; row < rows; row++) {
-    const slice = sliceAt(mixHeight - ((row + 0.5) * CELL) / scale)
-    const dry = 1 - slice.solids * 0.5
-    const wet = slice.water / (slice.water + slice.air || 1)
-    for (let column = 0; column < columns; column++) {
-      const u = tile[(row % TILE) * TILE + (column % TILE)]!
-      const grit = tile[((row * 5 + 31) % TILE) * TILE + ((column * 7 + 57) % TILE)]!
+  const fines = parts.map((p) => colourNumber(between(p.look.tint, p.look.edge, 0.25)))
+  const [air, water] = [colourNumber(colours.air), colourNumber(colours.water)]
+  const deep = colourNumber(between(colours.water, '#1f4a5c', 0.22))
+  const upTo: number[] = []
+  parts.reduce((sum, p) => (upTo.push(sum + p.share), sum + p.share), 0)
+  let k = slices.length / 4 - 1
+  /** Rows are asked for from the top down. */
+  return (row: number, z: number, spots: Uint32Array) => {
+    while (k > 0 && Math.abs(slices[4 * k - 4]! - z) <= Math.abs(slices[4 * k]! - z)) k--
+    const [solids, wetness, empty] = [slices[4 * k + 1]!, slices[4 * k + 2]!, slices[4 * k + 3]!]
+    const dry = 1 - solids * 0.5
+    const wet = wetness / (wetness + empty || 1)
+    const [own, other] = [(row % TILE) * TILE, ((row * 5 + 31) % TILE) * TILE]
+    for (let c = 0; c < spots.length; c++) {
+      const grit = tile[other + ((c * 7 + 57) % TILE)]!
       if (grit > dry) {
-        let pick = (grit - dry) / (1 - dry)
-        let k = 0
-        while (k < shares.length - 1 && pick >= shares[k]!.share) pick -= shares[k++]!.share
-        g.fillStyle = fines[k]!
-      } else if (u < wet) g.fillStyle = u < wet * 0.35 ? waterDeep : colours.water
-      else continue
-      g.fillRect(x0 + column * CELL, top + row * CELL, CELL, CELL)
+        const pick = (grit - dry) / (1 - dry)
+        let part = 0
+        while (part < upTo.length - 1 && pick >= upTo[part]!) part++
+        spots[c] = fines[part] ?? air
+      } else {
+        const u = tile[own + (c % TILE)]!
+        spots[c] = u < wet ? (u < wet * 0.35 ? deep : water) : air
+      }
     }
   }
+}
 
-  // Grains of the classes that can be seen, as many as cover their share of the solids.
-  const area = (x1 - x0) * (bottom - top)
-  const roll = dice(11)
-  const grains: { k: number; size: number }[] = []
-  shares.forEach(({ sizeShares, share }, k) => {
+/** Spots of fines, water and air between the walls: at every depth their shares are those of the profile. */
+function paintPores({ pixels, width, height, x }: PlacedPicture, painted: Painted, ratio: number) {
+  const { left, right, mixHeight, scale } = painted.layout
+  const cell = CELL * ratio
+  const fill = spotsOf(painted)
+  const spots = new Uint32Array(Math.ceil(width / cell))
+  const spotAt = Uint16Array.from({ length: width }, (_, px) => Math.floor(px / cell))
+  const line = new Uint32Array(width)
+  let row = -1
+  for (let py = 0; py < height; py++) {
+    if (Math.floor(py / cell) !== row) {
+      row = Math.floor(py / cell)
+      fill(row, mixHeight - ((row + 0.5) * CELL) / scale, spots)
+      for (let px = 0; px < width; px++) line[px] = spots[spotAt[px]!]!
+    }
+    const z = Math.max(0, mixHeight - py / ratio / scale)
+    const from = Math.max(0, Math.round(left(z) * ratio) - x)
+    const to = Math.min(width, Math.round(right(z) * ratio) - x)
+    pixels.set(line.subarray(from, to), py * width + from)
+  }
+}
+
+/** Grains that can be seen, as many of each material and size class as cover its share of the solids; coarse ones first. */
+function paintGrains(picture: Picture, { layout, parts }: Painted, ratio: number, grainsOf: GrainsOf) {
+  const area = (picture.width * picture.height) / ratio ** 2
+  const steps: { look: Look; at: number[] }[][] = []
+  for (const { id, look, sizeShares, share } of parts) {
     const seen = sizeShares.slice(0, 5)
     const whole = seen.reduce((s, v) => s + v, 0)
-    if (whole <= 0) return
+    if (whole <= 0) continue
     seen.forEach((v, c) => {
-      const size = Math.min(Math.max((SIZE_CLASSES[c]!.diameter / 10) * scale * GRAIN_SCALE, 4.5), 40)
-      const count = (GRAIN_COVER * area * share * (v / whole)) / (0.62 * size * size)
-      for (let i = 0; i < Math.min(3000, Math.round(count)); i++)
-        grains.push({ k, size: size * (0.75 + 0.5 * roll()) })
+      const roll = dice(seedOf(`${id} ${c}`))
+      const size = Math.min(Math.max((SIZE_CLASSES[c]!.diameter / 10) * layout.scale * GRAIN_SCALE, 4.5), 40)
+      const count = Math.round((GRAIN_COVER * area * share * (v / whole)) / (0.62 * size * size))
+      const own: number[][] = []
+      for (let i = 0; i < Math.min(MOST_GRAINS, count); i++) {
+        const step = Math.round(Math.log(size * (0.75 + 0.5 * roll())) / Math.log(SIZE_STEP))
+        ;(own[step] ??= []).push(roll() * picture.width, roll() * picture.height, roll())
+      }
+      own.forEach((at, step) => (steps[step] ??= []).push({ look, at }))
     })
-  })
-  grains.sort((a, b) => b.size - a.size)
-  for (const grain of grains)
-    drawGrain(
-      g,
-      shares[grain.k]!.look,
-      x0 + roll() * (x1 - x0),
-      top + roll() * (bottom - top),
-      grain.size,
-      roll,
-    )
-  g.restore()
+  }
+  for (let step = steps.length - 1; step >= 0; step--)
+    for (const { look, at } of steps[step] ?? []) {
+      const grains = grainsOf(look, SIZE_STEP ** step, ratio)
+      for (let i = 0; i < at.length && grains.length > 0; i += 3)
+        blendOver(picture, grains[Math.floor(at[i + 2]! * grains.length)]!, at[i]!, at[i + 1]!)
+    }
+}
+
+/**
+ * The mix of a section as a picture, `ratio` pixels for one of the page; null where there is none. Between the grains, the
+ * shares of fines, water and air at every depth are those of the profile; the grains of each material lie there by its share
+ * and size, drawn larger than life. Outside the walls nothing is painted.
+ */
+export function paintMix(painted: Painted, ratio: number, grainsOf: GrainsOf): PlacedPicture | null {
+  const { left, right, y, mixHeight } = painted.layout
+  if (painted.slices.length === 0) return null
+  const heights = [0, 0.25, 0.5, 0.75, 1].map((t) => t * mixHeight)
+  const x0 = Math.floor(Math.min(...heights.map(left)) * ratio)
+  const x1 = Math.ceil(Math.max(...heights.map(right)) * ratio)
+  const top = Math.floor(y(mixHeight) * ratio)
+  const bottom = Math.ceil(y(0) * ratio)
+  const [width, height] = [x1 - x0, bottom - top]
+  if (!(width > 0 && height > 0)) return null
+  const picture = { x: x0, y: top, width, height, pixels: new Uint32Array(width * height) }
+  paintPores(picture, painted, ratio)
+  paintGrains(picture, painted, ratio, grainsOf)
+  return picture
 }

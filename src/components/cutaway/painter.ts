@@ -1,17 +1,17 @@
 import type { Container } from '@/core/geometry'
+import { grainPictures } from './grainPictures'
 import { paintMix, type Painted } from './paint'
 import { layoutSection, type Frame } from './section'
 
 /** All that a picture is painted from, as plain data that crosses to a worker. */
-export interface Painting {
+export interface Painting extends Omit<Painted, 'layout'> {
   container: Container
   frame: Frame
   /** Device pixels for one of the page. */
   ratio: number
-  slices: Painted['slices']
-  shares: Painted['shares']
-  colours: Painted['colours']
 }
+
+const grainsOf = grainPictures()
 
 /** Paints a whole picture anew; an empty one where there is no mix. */
 export function paintOn(canvas: HTMLCanvasElement | OffscreenCanvas, p: Painting): void {
@@ -21,13 +21,9 @@ export function paintOn(canvas: HTMLCanvasElement | OffscreenCanvas, p: Painting
   if (canvas.height !== height) canvas.height = height
   const g = canvas.getContext('2d') as CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D | null
   if (!g) return
-  g.setTransform(1, 0, 0, 1, 0, 0)
   g.clearRect(0, 0, width, height)
-  g.scale(p.ratio, p.ratio)
-  paintMix(g, {
-    layout: layoutSection(p.container, p.frame),
-    slices: p.slices,
-    shares: p.shares,
-    colours: p.colours,
-  })
+  const picture = paintMix({ ...p, layout: layoutSection(p.container, p.frame) }, p.ratio, grainsOf)
+  if (!picture) return
+  const bytes = new Uint8ClampedArray(picture.pixels.buffer as ArrayBuffer)
+  g.putImageData(new ImageData(bytes, picture.width, picture.height), picture.x, picture.y)
 }

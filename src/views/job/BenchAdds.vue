@@ -47,7 +47,7 @@ onKeyStroke('/', (event) => {
 <template>
   <div class="adds">
     <Button icon="pi pi-plus" label="Add from the shelf" outlined @click="picking = true" />
-    <span class="soft"><kbd>/</kbd></span>
+    <span class="soft key"><kbd>/</kbd></span>
     <Button
       label="Add a finished mix"
       text
@@ -87,5 +87,11 @@ onKeyStroke('/', (event) => {
   align-items: center;
   gap: 4px 8px;
   margin-top: 10px;
+}
+/* A key for those who have keys. */
+@media (max-width: 760px) {
+  .adds > .key {
+    display: none;
+  }
 }
 </style>

@@ -60,6 +60,19 @@ const allow = (event: DragEvent) => {
 .tools {
   grid-column: 1 / -1;
 }
+/* Each piece is painted by itself, and what a press does not change is not recorded anew: half the painting of a frame. */
+.mix > *,
+.mix > * > :deep(div),
+.mix :deep(section),
+.mix :deep(figure),
+.mix :deep(.stage),
+.mix :deep(.stage > svg),
+.mix :deep(ul),
+.mix :deep(.head),
+.mix :deep(.adds),
+.mix :deep(.p-selectbutton) {
+  isolation: isolate;
+}
 @media (max-width: 1080px) {
   .mix {
     grid-template-columns: 1fr 1fr;

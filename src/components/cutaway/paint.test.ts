@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest'
+import type { Container } from '@/core/geometry'
+import { blendOver, colourNumber, trim, type Picture } from './colour'
+import { packSlices, paintMix, type Painted, type PaintedPart } from './paint'
+import { layoutSection } from './section'
+
+const TUB: Container = {
+  shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 30, height: 30 },
+  headspace: 3,
+  base: { kind: 'drainHoles' },
+}
+const layout = layoutSection(TUB, { width: 420, height: 340, left: 50, right: 60, top: 20, bottom: 20 })
+const [AIR, WATER] = ['#fff8e8', '#4f8fae']
+/** Dry at the top, all water at the foot. */
+const slices = packSlices(
+  Array.from({ length: 90 }, (_, i) => {
+    const water = 0.8 * (1 - i / 89)
+    return { height: (i + 0.5) * 0.3, volume: 1, tension: 0, solids: 0.2, water, air: 0.8 - water }
+  }),
+)
+const painted = (parts: PaintedPart[]): Painted => ({
+  layout,
+  slices,
+  parts,
+  colours: { air: AIR, water: WATER },
+})
+const part = (id: string, tint: string, share: number): PaintedPart => ({
+  id,
+  look: { tint, edge: tint, grain: 'crumb' },
+  sizeShares: [0, 0, 1, 0, 0, 0, 0, 0],
+  share,
+})
+const none = () => []
+/** Every grain a single pixel of its tint, so that its place can be seen. */
+const dots = (look: { tint: string }) => [
+  { width: 1, height: 1, pixels: Uint32Array.of(colourNumber(look.tint)) },
+]
+const countOf = (pixels: Iterable<number>, colour: number) => [...pixels].filter((p) => p === colour).length
+const placesOf = ({ pixels }: Picture, hex: string) =>
+  new Set([...pixels.keys()].filter((i) => pixels[i] === colourNumber(hex)))
+
+describe('the mix of a section, painted', () => {
+  it('has as much water among air and water as the profile, at every depth', () => {
+    const picture = paintMix(painted([part('peat', '#00ff00', 1)]), 1, none)!
+    const [air, fines] = [colourNumber(AIR), colourNumber('#00ff00')]
+    for (const t of [0.15, 0.5, 0.85]) {
+      const row = Math.round(picture.height * t)
+      const band = [...picture.pixels.subarray((row - 15) * picture.width, (row + 15) * picture.width)]
+      const pores = band.filter((p) => p !== 0 && p !== fines)
+      // Depth t from the top is all but t wet; 30 rows of blobs are known to about a tenth.
+      expect(Math.abs(1 - countOf(pores, air) / pores.length - t)).toBeLessThan(0.1)
+      // Half the solids are drawn as fines, the rest as grains.
+      expect(countOf(band, fines) / band.filter((p) => p !== 0).length).toBeCloseTo(0.1, 1)
+    }
+  })
+
+  it('ends at the walls', () => {
+    const picture = paintMix(painted([]), 1, none)!
+    const row = (y: number) => [...picture.pixels.subarray(y * picture.width, (y + 1) * picture.width)]
+    const inside = (y: number) => row(y).filter((p) => p !== 0).length
+    // The base is 30 cm wide, the mix 39 cm at its top.
+    expect(inside(picture.height - 2) / inside(1)).toBeCloseTo(30 / 39, 1)
+    expect(row(picture.height - 2)[0]).toBe(0)
+  })
+
+  it('keeps the grains of a material where they lie when there is less of it', () => {
+    const much = placesOf(paintMix(painted([part('perlite', '#ff0000', 1)]), 1, dots)!, '#ff0000')
+    const little = placesOf(
+      paintMix(painted([part('perlite', '#ff0000', 0.4), part('peat', '#00ff00', 0.6)]), 1, dots)!,
+      '#ff0000',
+    )
+    expect(little.size).toBeGreaterThan(30)
+    expect(little.size / much.size).toBeCloseTo(0.4, 1)
+    // Save for a few that a grain of the other has come to lie on.
+    const moved = [...little].filter((place) => !much.has(place))
+    expect(moved).toEqual([])
+  })
+
+  it('is painted finer where a px of the page has more pixels', () => {
+    const [one, two] = [1, 2].map((ratio) => paintMix(painted([]), ratio, none)!)
+    expect(two!.width / one!.width).toBeCloseTo(2, 1)
+    expect(two!.x / one!.x).toBeCloseTo(2, 1)
+  })
+
+  it('is nothing where there is no mix', () => {
+    expect(paintMix({ ...painted([]), slices: packSlices([]) }, 1, none)).toBeNull()
+  })
+})
+
+describe('one picture over another', () => {
+  const of = (width: number, ...pixels: number[]): Picture => ({
+    width,
+    height: pixels.length / width,
+    pixels: Uint32Array.from(pixels),
+  })
+  it('covers, lets through, and leaves what is clear below it clear', () => {
+    const on = of(3, colourNumber('#000000'), colourNumber('#000000'), 0)
+    blendOver(on, of(3, colourNumber('#ffffff'), 0x80ffffff, colourNumber('#ffffff')), 1.5, 0.5)
+    expect([...on.pixels].map((p) => p.toString(16))).toEqual(['ffffffff', 'ff808080', '0'])
+  })
+  it('is cut off at the edges', () => {
+    const on = of(2, ...Array(4).fill(colourNumber('#000000')))
+    blendOver(on, of(2, ...Array(4).fill(colourNumber('#ffffff'))), 0, 0)
+    expect(countOf(on.pixels, colourNumber('#ffffff'))).toBe(1)
+  })
+  it('keeps its middle when its clear margins are cut away', () => {
+    const wide = of(5, 0, 0, 0, 7 << 24, 0)
+    const kept = trim(wide)
+    expect([kept.width, kept.height, [...kept.pixels]]).toEqual([3, 1, [0, 0, 7 << 24]])
+  })
+})
