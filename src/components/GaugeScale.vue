@@ -68,8 +68,9 @@ const at = (x: number) => `${(Math.min(1, Math.max(0, x)) * 100).toFixed(2)}%`
   stroke: color-mix(in srgb, var(--ink) 75%, transparent);
   stroke-width: 3px;
 }
-/* While the ranges of another mix are being drawn those of the last one are hidden where they are. */
-.awaiting .likely-span:not(.sure) {
+/* While the ranges of another mix are being drawn, or what the next press would do, the last ones are hidden where they are. */
+.awaiting .likely-span:not(.sure),
+.undecided .ghost {
   visibility: hidden;
 }
 .needle {

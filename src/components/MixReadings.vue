@@ -106,12 +106,23 @@ const pH = computed(() => {
 })
 
 const DAYS_SCALE = 10
-const ghostDays = computed(() => {
-  const g = whatIf?.growing
-  const month = evaluation.growing?.thirstiestMonth
-  if (!g || !month) return null
-  const days = g.watering[month - 1]!.days.value
-  return { position: days / DAYS_SCALE, text: `${days.toFixed(1)} days` }
+const thirstiest = computed(() => evaluation.growing?.thirstiestMonth ?? null)
+/** Where the marks would stand after the change that is looked at; the same objects until another is. */
+const ghosts = computed(() => {
+  if (!whatIf) return null
+  const { mix, lime, growing, weights } = whatIf
+  const days = growing && thirstiest.value ? growing.watering[thirstiest.value - 1]!.days.value : null
+  const percent = (share: number, scale: number) => ({ position: share / scale, text: percentText(share) })
+  return {
+    air: percent(mix.airFilledPorosity, AIR_SCALE),
+    water: percent(mix.easilyAvailableWater, WATER_SCALE),
+    pH: { position: onPH(lime.pH), text: pHText(lime.pH) },
+    days: days === null ? null : { position: days / DAYS_SCALE, text: intervalText(days) },
+    weight: {
+      position: 0,
+      text: wide ? loadText(weights.floorLoad, units) : weightText(weights.drained, units),
+    },
+  }
 })
 /** Days between waterings in the month that wants water most often; null without a place. */
 const drying = computed(() => {
@@ -216,14 +227,7 @@ const buffers = computed(() => {
       :likely-text="likely('airFilledPorosity', percentText)"
       :verdict="air.verdict"
       :advice="air.advice"
-      :ghost="
-        whatIf
-          ? {
-              position: whatIf.mix.airFilledPorosity / AIR_SCALE,
-              text: percentText(whatIf.mix.airFilledPorosity),
-            }
-          : null
-      "
+      :ghost="ghosts?.air"
     >
       <p>
         Pores are {{ percentText(evaluation.blend.totalPorosity) }} of the blend;
@@ -252,14 +256,7 @@ const buffers = computed(() => {
       :likely-text="likely('easilyAvailableWater', percentText)"
       :verdict="water.verdict"
       :advice="water.advice"
-      :ghost="
-        whatIf
-          ? {
-              position: whatIf.mix.easilyAvailableWater / WATER_SCALE,
-              text: percentText(whatIf.mix.easilyAvailableWater),
-            }
-          : null
-      "
+      :ghost="ghosts?.water"
     >
       <p>
         {{ litres(evaluation.mix.easilyAvailableWater) }} in each container. Then
@@ -285,7 +282,7 @@ const buffers = computed(() => {
       :likely-text="likely('pH', pHText)"
       :verdict="pH.verdict"
       :advice="pH.advice"
-      :ghost="whatIf ? { position: onPH(whatIf.lime.pH), text: pHText(whatIf.lime.pH) } : null"
+      :ghost="ghosts?.pH"
     >
       <p>
         pH {{ pHText(evaluation.blend.pH) }} before lime. Who holds it there:
@@ -304,10 +301,10 @@ const buffers = computed(() => {
       :position="drying.days.value / DAYS_SCALE"
       :band="onScales.days"
       :likely="{ from: drying.days.low / DAYS_SCALE, to: drying.days.high / DAYS_SCALE }"
-      :likely-text="`hot or cool days: ${drying.days.low.toFixed(1)}–${drying.days.high.toFixed(1)}`"
+      :likely-text="`hot to cool: ${drying.days.low.toFixed(1)}–${drying.days.high.toFixed(1)}`"
       :verdict="drying.verdict"
       :advice="drying.advice"
-      :ghost="ghostDays"
+      :ghost="ghosts?.days"
     >
       <p>
         {{ volumeText(drying.usable, units) }} usable in each, {{ volumeText(drying.use.value, units) }} used
@@ -343,16 +340,7 @@ const buffers = computed(() => {
           ? likely('floorLoad', (x) => loadText(x, units))
           : likely('drainedWeight', (x) => weightText(x, units))
       "
-      :ghost="
-        whatIf
-          ? {
-              position: 0,
-              text: wide
-                ? loadText(whatIf.weights.floorLoad, units)
-                : weightText(whatIf.weights.drained, units),
-            }
-          : null
-      "
+      :ghost="ghosts?.weight"
       :verdict="tooHeavy ? 'high' : 'plain'"
       :advice="
         tooHeavy

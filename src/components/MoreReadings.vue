@@ -53,6 +53,16 @@ const saltShares = computed(() => {
     .slice(0, 4)
 })
 const FED = { from: 0.95, to: 1 }
+/** Where the marks would stand after the change that is looked at; the same objects until another is. */
+const ghosts = computed(() => {
+  if (!whatIf) return null
+  const salts = ecOf(whatIf)
+  const fed = whatIf.growing?.feeding.nitrogenMet
+  return {
+    salts: { position: salts / EC_SCALE, text: ecText(salts) },
+    feed: fed === undefined ? null : { position: fed, text: percentText(fed) },
+  }
+})
 const feeding = computed(() => {
   const f = evaluation.growing?.feeding
   if (!f) return null
@@ -91,7 +101,7 @@ const likely = (figure: string, write: (x: number) => string) => {
       :likely-text="likely('electricalConductivity', ecText)"
       :verdict="ec.verdict"
       :advice="ec.advice"
-      :ghost="whatIf ? { position: ecOf(whatIf) / EC_SCALE, text: ecText(ecOf(whatIf)) } : null"
+      :ghost="ghosts?.salts"
     >
       <p>
         Whose they are:
@@ -109,17 +119,11 @@ const likely = (figure: string, write: (x: number) => string) => {
       :wanted="feeding.when"
       :position="feeding.nitrogenMet"
       :band="FED"
-      :likely-text="null"
+      :likely-text="`${feeding.earlyNitrogen.toFixed(0)} mg of nitrogen a litre at first`"
+      sure
       :verdict="feeding.verdict"
       :advice="feeding.advice"
-      :ghost="
-        whatIf?.growing
-          ? {
-              position: whatIf.growing.feeding.nitrogenMet,
-              text: percentText(whatIf.growing.feeding.nitrogenMet),
-            }
-          : null
-      "
+      :ghost="ghosts?.feed"
     >
       <p>
         {{ feeding.earlyNitrogen.toFixed(0) }} mg of nitrogen in a litre at hand in the first days;

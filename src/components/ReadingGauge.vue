@@ -49,7 +49,7 @@ const VERDICTS = {
 }
 const shown = computed(() => VERDICTS[verdict])
 /** Beside the range, where it moves nothing when it comes and goes. */
-const would = computed(() => (ghost && ghost.text !== value ? ghost.text : null))
+const would = computed(() => (ghost && ghost.text !== value ? `→ ${ghost.text}` : ''))
 </script>
 
 <template>
@@ -64,9 +64,9 @@ const would = computed(() => (ghost && ghost.text !== value ? ghost.text : null)
       <strong v-words="value" class="figure" />
       <span class="wanted">{{ wanted }}</span>
     </div>
-    <div v-if="likelyText !== null || would" class="line">
+    <div v-if="likelyText !== null || ghost" class="line">
       <span v-words="likelyText || '\u00a0'" class="likely" :class="{ sure }" />
-      <span v-if="would" class="would">→ {{ would }}</span>
+      <span v-if="ghost" v-words="would" class="would" />
     </div>
     <GaugeScale
       v-if="position !== null"
@@ -130,8 +130,9 @@ const would = computed(() => (ghost && ghost.text !== value ? ghost.text : null)
 .high .verdict {
   color: var(--straw);
 }
-/* While the ranges of another mix are being drawn those of the last one are hidden where they are. */
-.awaiting .likely:not(.sure) {
+/* While the ranges of another mix are being drawn, or what the next press would do, the last ones are hidden where they are. */
+.awaiting .likely:not(.sure),
+.undecided .would {
   visibility: hidden;
 }
 .would {

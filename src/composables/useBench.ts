@@ -1,5 +1,6 @@
 import { computed, shallowRef, toRaw } from 'vue'
 import { MATERIALS, type Material } from '@/core/data'
+import type { Evaluation } from '@/core/evaluate'
 import { STEPS } from '@/core/mixing'
 import { afterMove, judgementsOf, movesOf, recipeOf, type Source } from '@/model/bench'
 import { shelfEntry } from '@/model/batchCard'
@@ -85,11 +86,13 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
   /** For what may follow a press a frame later. */
   const calmJob = useCalm(job)
   const look = shallowRef<Look | null>(null)
-  const lookedAt = computed<Recipe | null>(() => {
+  /** A press changes what the next one would do; that is worked out after its own answer is painted. */
+  const undecided = computed(() => look.value !== null && calmJob.value !== job.value)
+  const lookedAt = computed<Recipe | null>((old) => {
+    if (undecided.value) return old ?? null
     const j = calmJob.value
     const l = look.value
-    // A press changes what the next one would do; that is worked out after its own answer is painted.
-    if (!j || !l || j !== job.value) return null
+    if (!j || !l) return null
     if (l.kind === 'move') {
       const move = next.value.value?.moves[l.index]
       return move && !next.stale.value ? afterMove(j, move) : null
@@ -101,7 +104,9 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     })
     return { ...recipeOf(j), parts }
   })
-  const whatIf = computed(() => {
+  /** The mix as it would be after the change looked at; while that is `undecided`, after the one before. */
+  const whatIf = computed<Evaluation | null>((old) => {
+    if (undecided.value) return old ?? null
     if (!lookedAt.value || !job.value || lookedAt.value.parts.length === 0) return null
     const answer = evaluateJob({ ...job.value, ...lookedAt.value }, undefined, place.value)
     return answer.ok ? answer.value : null
@@ -134,5 +139,5 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     return j && j.parts.length > 0 ? mixCost(calmRecords.value, toRaw(j)) : { perLitre: null, missing: [] }
   })
 
-  return { step, later, calmJob, source, next, take, look, whatIf, shelf, cost }
+  return { step, later, calmJob, source, next, take, look, whatIf, undecided, shelf, cost }
 }

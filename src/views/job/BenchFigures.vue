@@ -27,6 +27,7 @@ const {
   calm,
   later,
   whatIf,
+  undecided,
   ranges,
   cost,
   nameOf,
@@ -45,7 +46,7 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
 </script>
 
 <template>
-  <section class="readings" aria-label="What the mix will do">
+  <section class="readings" :class="{ undecided }" aria-label="What the mix will do">
     <template v-if="answer && container">
       <MixReadings
         :evaluation="answer"
