@@ -9,11 +9,13 @@ import {
   type Rules,
   type Without,
 } from '@/core/finder'
+import type { Judgement } from '@/core/judgement'
 import { LITRES } from '@/core/units'
 import {
-  concernOf,
+  concernsOf,
   easyWaterFor,
   finderProblem,
+  gravityOf,
   materialsFrom,
   oddnessOf,
   thirstOf,
@@ -187,16 +189,19 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
   }
   /** What would stand out about the best of them, one at a time so that the page lives meanwhile. */
   async function weigh(found: FinderResult, signal: AbortSignal) {
-    const weighed = new Map<string, number>()
+    const weighed = new Map<string, Judgement[]>()
     const j = toRaw(job.value)
     for (const c of inOrder(found).slice(0, MOST_WEIGHED)) {
       if (!j || signal.aborted) break
-      weighed.set(written(c), concernOf(j, toRaw(place.value), c))
+      const concerns = concernsOf(j, toRaw(place.value), c)
+      if (concerns) weighed.set(written(c), concerns)
       await new Promise((on) => setTimeout(on))
     }
     return weighed
   }
-  const concerns = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const concerns = shallowRef<ReadonlyMap<string, Judgement[]>>(new Map())
+  /** Nobody looked: behind those that were looked at. */
+  const gravity = (concern: Judgement[] | undefined) => (concern ? gravityOf(concern) : Number.MAX_VALUE)
   /** Of those that fit alike, what would have less said against it on the bench comes first. */
   const found = computed(() => {
     const r = result.value
@@ -207,7 +212,7 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
         const parts = written(c)
         return { c, parts, fit: fitText(c), onFront: front.has(parts), concern: concerns.value.get(parts) }
       })
-      .sort((a, b) => rankOf(a.c) - rankOf(b.c) || (a.concern ?? 1e9) - (b.concern ?? 1e9))
+      .sort((a, b) => rankOf(a.c) - rankOf(b.c) || gravity(a.concern) - gravity(b.concern))
   })
 
   return {

@@ -6,9 +6,10 @@ import { demoGarden } from '@/demo/demoGarden'
 import {
   afterFinding,
   afterMove,
-  concernOf,
+  concernsOf,
   easyWaterFor,
   finderProblem,
+  gravityOf,
   isUnkept,
   judgementsOf,
   materialsFrom,
@@ -112,10 +113,14 @@ describe('next moves and the finder, from a job', () => {
     const light = found(['peat_medium', 2], ['perlite_coarse', 2])
     const heavy = found(['soil_loam', 3], ['pumice', 1])
     const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
-    const gained = (c: typeof light) =>
-      concernOf(tub, inWind('exposed'), c) - concernOf(tub, inWind('sheltered'), c)
-    expect(gained(light)).toBe(1)
-    expect(gained(heavy)).toBe(0)
+    const codes = (c: typeof light, wind: 'sheltered' | 'exposed') =>
+      concernsOf(tub, inWind(wind), c)!.map((j) => j.code)
+    expect(codes(light, 'exposed')).toContain('tips-in-wind')
+    expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
+    expect(codes(heavy, 'exposed')).not.toContain('tips-in-wind')
+    expect(gravityOf(concernsOf(tub, inWind('exposed'), light)!)).toBe(
+      gravityOf(concernsOf(tub, inWind('sheltered'), light)!) + 1,
+    )
     const plain = oddnessOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
     expect(oddnessOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
   })

@@ -204,14 +204,19 @@ const ODD_PARTS = 24
 export const oddnessOf = (c: Candidate): number =>
   doubtOf(c) + c.parts.reduce((s, p) => s + p.parts, 0) / ODD_PARTS
 
-/** What stands out about a recipe found, had it been put on the job's bench: warnings, an alarm counting for three. */
-export function concernOf(job: Job, place: Place | undefined, c: Candidate): number {
+/**
+ * What would stand out about a recipe found, had it been put on the job's bench: warnings and alarms, the gravest first. Null
+ * where it cannot be worked out.
+ */
+export function concernsOf(job: Job, place: Place | undefined, c: Candidate): Judgement[] | null {
   const there = { ...job, ...afterFinding(job, c) }
   const answer = evaluateLater(there, place)
-  if (!answer.ok) return Infinity
-  const weight = { alarm: 3, warn: 1, note: 0 }
-  return judgementsOf(there, place, answer.value).reduce((sum, j) => sum + weight[j.level], 0)
+  return answer.ok ? judgementsOf(there, place, answer.value).filter((j) => j.level !== 'note') : null
 }
+
+/** How much that is: an alarm counts for three warnings. */
+export const gravityOf = (concerns: readonly Judgement[]): number =>
+  concerns.reduce((sum, j) => sum + (j.level === 'alarm' ? 3 : 1), 0)
 
 /** Is it a change by measures that people have? */
 export const isHandy = (move: Move): boolean => isMeasurable(Math.round(move.parts * 12))

@@ -1,4 +1,6 @@
 import { STEP_OF, type Candidate, type Relaxation, type Without, type TargetName } from '@/core/finder'
+import type { Judgement } from '@/core/judgement'
+import { judgementInShort } from './judgements'
 import { shortName } from './labels'
 import { percentText } from './units'
 
@@ -74,12 +76,8 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
   }
 }
 
-/** What the bench would say of it: "nothing stands out", "2 things stand out"; empty where nobody looked. */
-export const concernText = (warnings: number | undefined): string =>
-  warnings === undefined || !Number.isFinite(warnings)
-    ? ''
-    : warnings === 0
-      ? 'nothing stands out'
-      : warnings === 1
-        ? 'one thing stands out'
-        : 'several things stand out'
+/** What the bench would say of it: "nothing stands out", "tips in wind, slumps in time". */
+export const concernText = (concern: readonly Judgement[]): string =>
+  concern.length === 0
+    ? 'nothing stands out'
+    : [...new Set(concern.map((j) => judgementInShort[j.code]))].join(', ')

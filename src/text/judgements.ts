@@ -15,6 +15,30 @@ const percents = (x: number) => percentText(x)
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
 const mg = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} mg/L`
 
+/** A judgement in a few words, for a list of mixes: "tips in wind". */
+export const judgementInShort: Record<Judgement['code'], string> = {
+  'too-little-air': 'too little air',
+  'foot-drowned': 'a wet foot',
+  'sand-lowers-air': 'sand takes air away',
+  'lime-does-little': 'lime does little',
+  'water-raises-ph': 'your water lifts its pH',
+  'hard-water-for-acid': 'hard water for an acid crop',
+  'rich-for-seedlings': 'rich for seedlings',
+  'unsterile-for-seeds': 'not clean for seeds',
+  'coir-wants-calcium': 'coir wants calcium',
+  'tips-in-wind': 'tips in wind',
+  slumps: 'slumps in time',
+  'blossom-end-rot': 'dries between waterings',
+  'much-compost': 'much compost',
+  'ammonium-when-cold': 'ammonium while cold',
+  'boron-high': 'too much boron',
+  'salts-high': 'salty',
+  'phosphorus-for-sensitive': 'too much phosphorus',
+  'calcium-to-magnesium': 'calcium against magnesium',
+  'dose-above-limit': 'a dose too large',
+  'drawdown-uncovered': 'rotting wood takes its nitrogen',
+}
+
 /** A judgement in words: what the numbers say, and what to do about it. */
 export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
   switch (j.code) {

@@ -2,7 +2,7 @@
 /** Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the way. */
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { useFinder, written } from '@/composables/useFinder'
@@ -25,8 +25,11 @@ const router = useRouter()
 const finder = useFinder(of, jobId)
 const { ids, total, running, progress, result, way, asking, trouble, found, find, askWay, show } = finder
 
-const MOST_ROWS = 30
-const rows = computed(() => found.value.slice(0, MOST_ROWS))
+const ROWS_AT_ONCE = 10
+const most = shallowRef(ROWS_AT_ONCE)
+watch(result, () => (most.value = ROWS_AT_ONCE))
+const rows = computed(() => found.value.slice(0, most.value))
+const left = computed(() => found.value.length - rows.value.length)
 const best = computed(() => found.value[0]?.c ?? null)
 const heading = computed(() => {
   if (!best.value) return 'No recipe keeps these rules'
@@ -124,8 +127,10 @@ async function openIt(c: Candidate) {
                   {{ r.parts }}<small v-if="r.onFront" class="front">nothing better for the money</small>
                 </th>
                 <td data-label="Fit">
-                  {{ r.fit
-                  }}<small v-if="concernText(r.concern)" class="concern">{{ concernText(r.concern) }}</small>
+                  <span
+                    >{{ r.fit
+                    }}<small v-if="r.concern" class="concern">{{ concernText(r.concern) }}</small></span
+                  >
                 </td>
                 <td class="num" data-label="Air">{{ percentText(r.c.figures.airFilledPorosity) }}</td>
                 <td class="num" data-label="Easy water">
@@ -152,6 +157,13 @@ async function openIt(c: Candidate) {
             </tbody>
           </table>
         </div>
+        <Button
+          v-if="left > 0"
+          :label="`Show ${Math.min(left, ROWS_AT_ONCE)} more of ${left}`"
+          text
+          size="small"
+          @click="most += ROWS_AT_ONCE"
+        />
         <p class="soft">
           {{ result.tried.toLocaleString('en') }} recipes tried of {{ result.allowed.length }} materials ({{
             result.allowed.map(shortName).slice(0, 8).join(', ')
@@ -191,10 +203,12 @@ async function openIt(c: Candidate) {
 }
 .front {
   display: block;
+  flex-basis: 100%;
   color: var(--clay);
 }
 .list th[scope='row'] {
   font-weight: 600;
+  flex-wrap: wrap;
 }
 @media (min-width: 761px) {
   .list td[data-label='Fit'] {
