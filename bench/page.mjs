@@ -153,7 +153,8 @@ try {
   ]) {
     const plain = await taps(job, part, 1)
     const slowed = await taps(job, part, 4)
-    const tell = (t) => `${t.calm.toFixed(1)} ms undisturbed (${t.n} of ${t.of}; all: ${t.all.toFixed(1)} ms; the section alone after ${t.picture.toFixed(1)} ms)`
+    const tell = (t) =>
+      `${t.calm.toFixed(1)} ms undisturbed (${t.n} of ${t.of}; all: ${t.all.toFixed(1)} ms; the section alone after ${t.picture.toFixed(1)} ms)`
     console.log(
       `tap to paint, ${job}, at a quarter of the speed: ${tell(slowed)}, ${(slowed.calm / 50).toFixed(2)} of the 50 allowed, ${(slowed.calm / least).toFixed(1)} times an empty page (${least.toFixed(1)} ms); at full speed ${tell(plain)}`,
     )

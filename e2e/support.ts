@@ -32,7 +32,13 @@ export { expect }
 export const PHONE = { width: 390, height: 844 }
 
 /** Waits until the page says that all is saved. */
-export const saved = (page: Page) => expect(page.locator('.notice')).toHaveText('Saved')
+export async function saved(page: Page) {
+  // The notice follows an edit two frames later, behind what was edited: until then it speaks of the edit before.
+  await page.evaluate(async () => {
+    for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame)
+  })
+  await expect(page.locator('.notice')).toHaveText('Saved')
+}
 
 /** Opens a garden and waits until it is there. */
 export async function openGarden(page: Page, path = '/my') {
