@@ -70,11 +70,12 @@ async function taps(job, part, slow) {
   })
   const painted = await painter.evaluate(() => self.painted)
   for (const tap of all) {
-    const done = painted.find((t) => t > tap.at) - tap.at
-    if (!(done < 300)) throw new Error('the section was not painted anew')
-    tap.picture = done
-    tap.ms = Math.max(tap.ms, done)
+    tap.picture = (painted.find((t) => t > tap.at) ?? Infinity) - tap.at
+    tap.ms = Math.max(tap.ms, tap.picture)
   }
+  const late = all.filter((t) => t.picture > 300).length
+  if (late > all.length / 10)
+    throw new Error(`the section was not painted anew in ${late} of ${all.length} presses`)
   await context.close()
   const sorted = all.map((t) => t.loop).sort((x, y) => x - y)
   const calm = all.filter((t) => t.loop <= 1.25 * sorted[Math.floor(sorted.length / 10)])
