@@ -27,7 +27,15 @@ const at = (x: number) => `${(Math.min(1, Math.max(0, x)) * 100).toFixed(2)}%`
     <rect class="track" y="4" width="100%" height="9" rx="4.5" />
     <template v-if="band">
       <line class="band" :x1="at(band.from)" :x2="at(band.to)" y1="8.5" y2="8.5" />
-      <line v-for="x in [band.from, band.to]" :key="x" class="edge" :x1="at(x)" :x2="at(x)" y1="4" y2="13" />
+      <line
+        v-for="(x, i) in [band.from, band.to]"
+        :key="i"
+        class="edge"
+        :x1="at(x)"
+        :x2="at(x)"
+        y1="4"
+        y2="13"
+      />
     </template>
     <line
       v-if="likely"

@@ -119,7 +119,7 @@ const likely = (figure: string, write: (x: number) => string) => {
       :wanted="feeding.when"
       :position="feeding.nitrogenMet"
       :band="FED"
-      :likely-text="`${feeding.earlyNitrogen.toFixed(0)} mg of nitrogen a litre at first`"
+      :likely-text="`${feeding.earlyNitrogen.toFixed(0)} mg/L of nitrogen at first`"
       sure
       :verdict="feeding.verdict"
       :advice="feeding.advice"
