@@ -1,7 +1,7 @@
+import { dressingById } from '../src/core/data/dressings'
 import { Bench } from 'tinybench'
 import { limeForTarget } from '../src/core/chemistry'
-import { CROPS, LIMES, MATERIALS } from '../src/core/data'
-import { DRESSINGS } from '../src/core/data/dressings'
+import { LIMES, materialById, cropById } from '../src/core/data'
 import { evaluate, FULL_EFFORT, type MixInContainer } from '../src/core/evaluate'
 import { candidateCount, search, STEP_OF, type FinderProblem, type TargetName } from '../src/core/finder'
 import { areaAt, shapeHeight } from '../src/core/geometry'
@@ -15,7 +15,7 @@ import { containerProfile, fitRetention } from '../src/core/water'
  * for ranges, as many evaluations of materials fitted from scratch; for the finder, the core's own blend and profile of each recipe,
  * with nothing precomputed.
  */
-const material = (id: string) => prepareMaterial(MATERIALS.find((m) => m.id === id)!)
+const material = (id: string) => prepareMaterial(materialById(id)!)
 const partsOf = (amounts: Record<string, number>): BlendPart[] =>
   Object.entries(amounts).map(([id, parts]) => ({ material: material(id), parts }))
 const parts = partsOf({ peat_medium: 4, compost_green: 2, perlite_coarse: 2, pine_bark_fine: 1 })
@@ -31,9 +31,9 @@ const container: MixInContainer['container'] = {
 const input: MixInContainer = { container, parts, limes, limeGramsPerLitre: 2.7 }
 const whole: MixInContainer = {
   ...input,
-  dressings: [{ dressing: DRESSINGS.find((d) => d.id === 'crf_5_6')!, gramsPerLitre: 3.5 }],
+  dressings: [{ dressing: dressingById('crf_5_6')!, gramsPerLitre: 3.5 }],
   growing: {
-    crop: CROPS.find((c) => c.id === 'pepper_sweet')!,
+    crop: cropById('pepper_sweet')!,
     plants: 1,
     plantingMonth: 5,
     climate: {

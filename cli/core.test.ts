@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
-import { CASES, type CaseName } from '../src/model/cases'
+import { CASES, type CaseName } from '../src/model/headless/cases'
 import { main } from './core'
 import { schemaText } from './formats'
 

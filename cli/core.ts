@@ -1,5 +1,5 @@
-import { isCaseName, runCase } from '../src/model/run'
-import { CASES } from '../src/model/cases'
+import { isCaseName, runCase } from '../src/model/headless/run'
+import { CASES } from '../src/model/headless/cases'
 import { noteText, problemText } from '../src/text/problems.en'
 
 /** Exit code for a case that cannot be worked out. */

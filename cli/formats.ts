@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { z } from 'zod'
-import { CASES } from '../src/model/cases'
+import { CASES } from '../src/model/headless/cases'
 
 /** JSON Schema of one case, as published in docs/formats. */
 export const schemaText = (name: keyof typeof CASES) =>

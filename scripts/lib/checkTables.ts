@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Plugin } from 'vite'
-import { missingSources, TABLES } from '../../src/model/tableSchemas'
+import { missingSources, TABLES } from '../../src/model/sheets/tableSchemas'
 
 /** Stops a build whose data tables do not fit their Zod schemas, saying which row and why. */
 export function checkTables(folder: string): Plugin {

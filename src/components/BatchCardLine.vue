@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One measure of a batch, big enough for a glove: press anywhere on it when it is in. */
 import { computed } from 'vue'
-import type { CardLine } from '@/model/batchCard'
-import { materialById } from '@/model/tables'
+import type { CardLine } from '@/model/make/batchCard'
+import { materialById } from '@/core/data'
 import { bucketsText, doseSpoons, lineText, measuredName } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 import BucketGlyph from './BucketGlyph.vue'

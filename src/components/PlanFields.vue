@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Bucket, tub and the allowance for settling. */
-import type { Plan } from '@/model/schemas'
+import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Outline of a container, small; the fill is only a hint of mix. */
-import type { VesselKind } from '@/model/schemas'
+import type { VesselKind } from '@/model/garden/schemas'
 const { kind } = defineProps<{ kind: VesselKind }>()
 const PATHS: Record<VesselKind, { wall: string; mix: string }> = {
   roundPot: { wall: 'M12 8l6 40h28l6-40', mix: 'M13 16h38l-5 32H18z' },

@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue'
-import { startingBag } from '@/model/starting'
-import type { Bag } from '@/model/schemas'
+import { startingBag } from '@/model/garden/starting'
+import type { Bag } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 
 /** The bagged mix whose label is being read, if any; for every place where one can be described. */

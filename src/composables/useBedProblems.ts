@@ -1,7 +1,7 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import { countProblem, planOfFill } from '@/model/reckoning'
-import type { BedSpec } from '@/model/schemas'
+import { countProblem, planOfFill } from '@/model/mix/reckoning'
+import type { BedSpec } from '@/model/garden/schemas'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 

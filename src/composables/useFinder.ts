@@ -20,10 +20,10 @@ import {
   oddnessOf,
   thirstOf,
   type Source,
-} from '@/model/bench'
-import { shelfItemOf } from '@/model/garden'
-import { mixWanted } from '@/model/reckoning'
-import { materialById } from '@/model/tables'
+} from '@/model/find/bench'
+import { shelfItemOf } from '@/model/garden/garden'
+import { mixWanted } from '@/model/mix/reckoning'
+import { materialById } from '@/core/data'
 import { fitText, meetsAll } from '@/text/finder'
 import { problemText, type Sentence } from '@/text/problems.en'
 import { partsText } from '@/text/recipes'

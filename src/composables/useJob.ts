@@ -1,7 +1,6 @@
 import { computed, toRaw, toValue, type MaybeRefOrGetter } from 'vue'
-import { CROPS } from '@/core/data'
 import { targetsFor } from '@/core/targets'
-import { jobOf, leadFill, liveJob, placeOf } from '@/model/garden'
+import { jobOf, leadFill, liveJob, placeOf } from '@/model/garden/garden'
 import {
   bandsOf,
   containerOf,
@@ -10,10 +9,10 @@ import {
   planOfFill,
   quantitiesOf,
   targetsOfJob,
-} from '@/model/reckoning'
-import { materialIdsOf } from '@/model/innerMix'
-import { sameData } from '@/model/same'
-import { materialById } from '@/model/tables'
+} from '@/model/mix/reckoning'
+import { materialIdsOf } from '@/model/mix/innerMix'
+import { sameData } from '@/model/garden/same'
+import { materialById, cropById } from '@/core/data'
 import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 
@@ -31,7 +30,7 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
   })
   /** The bed the mix is judged in. */
   const lead = computed(() => (job.value ? leadFill(job.value) : null))
-  const crop = computed(() => CROPS.find((c) => c.id === job.value?.cropId))
+  const crop = computed(() => cropById(job.value?.cropId))
   const place = computed(() => placeOf(garden.records))
   const targets = computed(() => (job.value ? targetsOfJob(job.value, place.value) : null))
   type Bands = ReturnType<typeof bandsOf>

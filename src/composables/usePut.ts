@@ -1,5 +1,5 @@
-import { isUnkept, recipeOf, versionOf } from '@/model/bench'
-import type { Recipe } from '@/model/schemas'
+import { isUnkept, recipeOf, versionOf } from '@/model/find/bench'
+import type { Recipe } from '@/model/garden/schemas'
 import type { useJob } from './useJob'
 
 /** Puts a whole recipe on a job's bench; what was there is kept first where no version holds it. */

@@ -1,6 +1,6 @@
 import { usePreferredContrast, usePreferredDark } from '@vueuse/core'
 import { computed, toValue, watchEffect, type MaybeRefOrGetter } from 'vue'
-import type { Settings } from '@/model/schemas'
+import type { Settings } from '@/model/garden/schemas'
 
 /** The theme in force, written on the page; `auto` follows the device. */
 export function useTheme(setting: MaybeRefOrGetter<Settings['theme']>) {

@@ -1,8 +1,8 @@
+import { dressingById } from './data/dressings'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { CROPS, LIMES } from './data'
-import { DRESSINGS } from './data/dressings'
+import { LIMES, cropById } from './data'
 import { evaluate, FULL_EFFORT, type MixInContainer } from './evaluate'
 import { monthsStanding } from './growing'
 import { parts } from './testing/arbitraries'
@@ -162,7 +162,7 @@ describe('a season', () => {
     elevation: 10,
     months: [3, 3, 5, 8, 11, 14, 16, 16, 14, 10, 6, 4].map((t) => ({ tMin: t - 4, tMax: t + 5 })),
   }
-  const pepper = CROPS.find((c) => c.id === 'pepper_sweet')!
+  const pepper = cropById('pepper_sweet')!
   const grown = (
     more: Partial<NonNullable<MixInContainer['growing']>> = {},
     change: Partial<MixInContainer> = {},
@@ -190,7 +190,7 @@ describe('a season', () => {
     expect(g.tippingWind).toBeGreaterThan(5)
   })
   test('dressings feed it: more of the demand is met', () => {
-    const crf = DRESSINGS.find((d) => d.id === 'crf_5_6')!
+    const crf = dressingById('crf_5_6')!
     const poor = { parts: parts({ coir_pith: 2, perlite_coarse: 1 }) }
     const fed = { ...poor, dressings: [{ dressing: crf, gramsPerLitre: 3 }] }
     expect(grown({}, fed).feeding.nitrogenMet).toBeGreaterThan(grown({}, poor).feeding.nitrogenMet + 0.2)
@@ -198,7 +198,7 @@ describe('a season', () => {
     expect(!bad.ok && bad.problem.code).toBe('amount-negative')
   })
   test('feed held back makes no acid before its day', () => {
-    const sulfate = DRESSINGS.find((d) => d.id === 'ammonium_sulfate')!
+    const sulfate = dressingById('ammonium_sulfate')!
     const late = answer({
       dressings: [{ dressing: sulfate, gramsPerLitre: 1, place: { kind: 'heldBack', from: 70 } }],
     })

@@ -11,14 +11,14 @@ import {
   startingJob,
   startingPlace,
   startingSpec,
-} from '@/model/garden'
-import { cropTargetPH, tickOf } from '@/model/commands'
-import { batchCards } from '@/model/batchCard'
-import { fillingCards } from '@/model/filling'
-import { quantitiesOf } from '@/model/reckoning'
-import { recordFrom } from '@/model/recordFrom'
-import { DEMO_CLIMATES } from './climates'
-import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/schemas'
+} from '@/model/garden/garden'
+import { cropTargetPH, tickOf } from '@/model/garden/commands'
+import { batchCards } from '@/model/make/batchCard'
+import { fillingCards } from '@/model/make/filling'
+import { quantitiesOf } from '@/model/mix/reckoning'
+import { recordFrom } from '@/model/make/recordFrom'
+import { DEMO_CLIMATES } from '../core/data/climates'
+import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 
 /**
  * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by the

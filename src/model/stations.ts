@@ -1,4 +1,4 @@
-import type { Job } from './schemas'
+import type { Job } from './garden/schemas'
 
 export type Station = 'fill' | 'mix' | 'buy' | 'make' | 'filling' | 'season'
 export const STATIONS: readonly Station[] = ['fill', 'mix', 'buy', 'make', 'filling', 'season']

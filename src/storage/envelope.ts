@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { kindOfKey, SCHEMA_VERSIONS, SCHEMAS, type AnyData, type Kind } from '@/model/schemas'
+import { kindOfKey, SCHEMA_VERSIONS, SCHEMAS, type AnyData, type Kind } from '@/model/garden/schemas'
 import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */

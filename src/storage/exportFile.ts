@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import type { Change } from '@/model/commands'
-import type { Garden } from '@/model/garden'
-import { sameData } from '@/model/same'
-import type { AnyData } from '@/model/schemas'
+import type { Change } from '@/model/garden/commands'
+import type { Garden } from '@/model/garden/garden'
+import { sameData } from '@/model/garden/same'
+import type { AnyData } from '@/model/garden/schemas'
 import { readEnvelope, writeEnvelope, type Unreadable } from './envelope'
 import type { SetAside } from './setAside'
 

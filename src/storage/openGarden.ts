@@ -1,4 +1,4 @@
-import type { AnyData } from '@/model/schemas'
+import type { AnyData } from '@/model/garden/schemas'
 import { readEnvelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { isSetAsideKey, listSetAside, putAside, putBack, type SetAside } from './setAside'

@@ -1,4 +1,4 @@
-import type { AnyData } from '@/model/schemas'
+import type { AnyData } from '@/model/garden/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'

@@ -1,10 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/commands'
-import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden'
-import { EMPTY_HISTORY, redo as redoStep, remember, undo as undoStep, type History } from '@/model/history'
-import { sameData } from '@/model/same'
-import type { AnyData, Settings } from '@/model/schemas'
+import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
+import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
+import {
+  EMPTY_HISTORY,
+  redo as redoStep,
+  remember,
+  undo as undoStep,
+  type History,
+} from '@/model/garden/history'
+import { sameData } from '@/model/garden/same'
+import type { AnyData, Settings } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
 import { exportFile, previewImport } from '@/storage/exportFile'
 import { foragePort, tabLock, type GardenName } from '@/storage/forage'

@@ -1,4 +1,4 @@
-import { dressingById } from '@/model/dressingTable'
+import { dressingById } from '@/core/data/dressings'
 
 /** Short name of a dressing: the part before its numbers or bracket. */
 export const dressingName = (id: string): string =>

@@ -1,11 +1,11 @@
-import { CROPS, type Crop, type Pack } from '@/core/data'
+import { type Crop, type Pack, cropById } from '@/core/data'
 import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LIFT_LIMIT } from '@/core/weight'
 import { measureText } from '@/core/mixing'
-import type { Command } from '@/model/commands'
+import type { Command } from '@/model/garden/commands'
 import type { Station } from '@/model/stations'
-import { materialById } from '@/model/tables'
+import { materialById } from '@/core/data'
 import type {
   AnyData,
   Bag,
@@ -17,7 +17,7 @@ import type {
   MixRecord,
   Place,
   VesselKind,
-} from '@/model/schemas'
+} from '@/model/garden/schemas'
 import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
@@ -76,7 +76,7 @@ export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
   daysBetweenWaterings: { label: 'Days between waterings', term: 'in the thirstiest month' },
 }
 
-const cropNamed = (id: string) => CROPS.find((c) => c.id === id)?.name ?? id
+const cropNamed = (id: string) => cropById(id)?.name ?? id
 /** Why a band is what it is. */
 export function reasonText(reason: Reason, units: UnitSystem): string {
   switch (reason.code) {
@@ -146,7 +146,7 @@ export function placeText(place: DressingPlace, units: UnitSystem): string {
   }
 }
 
-export { onGround } from '@/model/starting'
+export { onGround } from '@/model/garden/starting'
 
 /** How a crop fits its container, in sentences. */
 export function fitTexts(crop: Crop, fit: CropFit, units: UnitSystem): string[] {

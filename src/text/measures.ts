@@ -1,7 +1,7 @@
 import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure } from '@/core/batch'
 import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
-import type { CardLine, Measured } from '@/model/batchCard'
+import type { CardLine, Measured } from '@/model/make/batchCard'
 import { shortName } from './labels'
 import { doseWeightText, volumeText, type UnitSystem } from './units'
 

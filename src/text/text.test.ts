@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { MATERIALS } from '@/core/data'
+import { MATERIALS, materialById } from '@/core/data'
 import type { Problem } from '@/core/problems'
-import type { Command } from '@/model/commands'
-import { startingFill, startingJob, startingSpec } from '@/model/garden'
+import type { Command } from '@/model/garden/commands'
+import { startingFill, startingJob, startingSpec } from '@/model/garden/garden'
 import { cautionsForMixing } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
@@ -215,7 +215,7 @@ describe('names', () => {
 test('cautions come with the materials that need them, each once', () => {
   const of = (...ids: string[]) =>
     cautionsForMixing(
-      ids.map((id) => MATERIALS.find((m) => m.id === id)!),
+      ids.map((id) => materialById(id)!),
       false,
     ).map((c) => c.id)
   expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust'])

@@ -5,7 +5,7 @@ import {
   KG_PER_POUND,
   LITRES,
 } from '@/core/units'
-import type { Settings } from '@/model/schemas'
+import type { Settings } from '@/model/garden/schemas'
 
 export type UnitSystem = Settings['units']
 

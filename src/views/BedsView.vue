@@ -16,9 +16,17 @@ import YardPicture from '@/components/bed/YardPicture.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
-import { bedsToCsv } from '@/model/bedSheet'
-import { bedOf, bedsOf, specOf, STARTING_PLAN, startingBed, startingFill, startingJob } from '@/model/garden'
-import type { Bed, BedSpec } from '@/model/schemas'
+import { bedsToCsv } from '@/model/sheets/bedSheet'
+import {
+  bedOf,
+  bedsOf,
+  specOf,
+  STARTING_PLAN,
+  startingBed,
+  startingFill,
+  startingJob,
+} from '@/model/garden/garden'
+import type { Bed, BedSpec } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
 import { bedTitle, jobTitle, VESSEL_NAMES } from '@/text/labels'

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** What was mixed, when, of what, and what was expected of it. */
+import { cropById } from '@/core/data'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { CROPS } from '@/core/data'
 import { saveFile } from '@/composables/saveFile'
-import type { MixRecord } from '@/model/schemas'
+import type { MixRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
 import { VESSEL_NAMES, placeText } from '@/text/labels'
@@ -21,7 +21,7 @@ const router = useRouter()
 const units = computed(() => garden.settings.units)
 const search = ref('')
 
-const cropName = (r: MixRecord) => CROPS.find((c) => c.id === r.cropId)?.name ?? ''
+const cropName = (r: MixRecord) => cropById(r.cropId)?.name ?? ''
 const rows = computed(() =>
   garden.mixRecords.filter((r) =>
     `${r.jobName} ${r.note} ${cropName(r)} ${r.measured.map((m) => m.materialName).join(' ')}`

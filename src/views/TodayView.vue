@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
+import { cropById } from '@/core/data'
 import Button from 'primevue/button'
 import { computed, shallowRef, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
-import { CROPS } from '@/core/data'
-import { DEMO_CLIMATES } from '@/demo/climates'
+import { DEMO_CLIMATES } from '@/core/data/climates'
 import {
   leadFill,
   liveJob,
@@ -15,11 +15,11 @@ import {
   startingBed,
   startingFill,
   startingJob,
-} from '@/model/garden'
+} from '@/model/garden/garden'
 import { isOver, nextStation } from '@/model/stations'
-import type { Due } from '@/model/season'
+import type { Due } from '@/model/season/season'
 import { FOLLOW_UP_TEXTS } from '@/text/season'
-import { VESSEL_KINDS, type Job, type VesselKind } from '@/model/schemas'
+import { VESSEL_KINDS, type Job, type VesselKind } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { dayText, isoDay, shortDayText } from '@/text/dates'
 import { fillsText, jobTitle, STATION_NAMES, STATION_NEXT, VESSEL_NAMES } from '@/text/labels'
@@ -36,7 +36,7 @@ const dues = shallowRef<ReadonlyMap<string, Due>>(new Map())
 watchEffect(async () => {
   const { records, jobs } = garden
   if (!jobs.some((j) => j.plantedOn && !isOver(j))) return
-  const { duesOf } = await import('@/model/due')
+  const { duesOf } = await import('@/model/season/due')
   dues.value = duesOf(
     records,
     jobs.filter((j) => !isOver(j)),
@@ -70,7 +70,7 @@ const placeWords = computed(() => {
   return `${climate}, watered every ${often} if need be`
 })
 const recent = computed(() => garden.mixRecords.slice(0, 4))
-const cropName = (job: Job) => CROPS.find((c) => c.id === job.cropId)?.name
+const cropName = (job: Job) => cropById(job.cropId)?.name
 
 async function start(kind: VesselKind) {
   const at = new Date().toISOString()

@@ -5,8 +5,15 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { TRADE_SIZES } from '@/core/filling'
-import { startingVessel } from '@/model/garden'
-import { STANDINGS, VESSEL_KINDS, WALLS, type BedSpec, type Vessel, type VesselKind } from '@/model/schemas'
+import { startingVessel } from '@/model/garden/garden'
+import {
+  STANDINGS,
+  VESSEL_KINDS,
+  WALLS,
+  type BedSpec,
+  type Vessel,
+  type VesselKind,
+} from '@/model/garden/schemas'
 import { STANDING_NAMES, VESSEL_NAMES, WALL_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import { volumeText, type Quantity, type UnitSystem } from '@/text/units'

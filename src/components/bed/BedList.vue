@@ -2,7 +2,7 @@
 /** A list of beds of any length: only the rows in sight are there. Arrows go up and down it. */
 import { useVirtualList } from '@vueuse/core'
 import { computed, watch } from 'vue'
-import type { Bed } from '@/model/schemas'
+import type { Bed } from '@/model/garden/schemas'
 import type { UnitSystem } from '@/text/units'
 import BedRow from './BedRow.vue'
 

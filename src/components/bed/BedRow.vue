@@ -1,5 +1,5 @@
 <script lang="ts">
-import type { Bed } from '@/model/schemas'
+import type { Bed } from '@/model/garden/schemas'
 
 /** Records are replaced, never written into, so what one holds is reckoned once. Litres; null when it cannot be. */
 const held = new WeakMap<Bed, number | null>()
@@ -8,7 +8,7 @@ const held = new WeakMap<Bed, number | null>()
 <script setup lang="ts">
 /** One bed in the list: what it is and what it holds. Arrows ask for the next. */
 import { computed, toRaw } from 'vue'
-import { planOfFill } from '@/model/reckoning'
+import { planOfFill } from '@/model/mix/reckoning'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The beds of a job: which is looked at, how many of each, what they take. */
 import Button from 'primevue/button'
-import type { Fill } from '@/model/schemas'
+import type { Fill } from '@/model/garden/schemas'
 import { bedTitle } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'

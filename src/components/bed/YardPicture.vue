@@ -3,7 +3,7 @@
 import { useElementSize, useMediaQuery, useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { heightForVolume, shapeHeight, type Shape } from '@/core/geometry'
-import type { Bed } from '@/model/schemas'
+import type { Bed } from '@/model/garden/schemas'
 import { bedTitle } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import { sectionWidth } from '../cutaway/section'

@@ -7,8 +7,8 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { saveFile } from '@/composables/saveFile'
-import type { Recipe } from '@/model/schemas'
-import { shareFile, shareFragment, sharedRecipe } from '@/model/share'
+import type { Recipe } from '@/model/garden/schemas'
+import { shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
 
 const { recipe, title } = defineProps<{ recipe: Recipe; title: string }>()
 const visible = defineModel<boolean>('visible', { required: true })

@@ -2,7 +2,7 @@
 /** A mix to begin from for each school of practice: what it is good at, what it gives up. */
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { starterRecipe, STARTERS, type Starter } from '@/model/starterMixes'
+import { starterRecipe, STARTERS, type Starter } from '@/model/mix/starterMixes'
 import { dayText } from '@/text/dates'
 import { dosesText, partsText } from '@/text/recipes'
 import type { UnitSystem } from '@/text/units'

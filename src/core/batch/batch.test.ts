@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { MATERIALS } from '../data'
+import { MATERIALS, materialById } from '../data'
 import { isMeasurable } from '../mixing'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -19,7 +19,7 @@ import {
   type PackOffer,
 } from '.'
 
-const row = (id: string) => MATERIALS.find((m) => m.id === id)!
+const row = (id: string) => materialById(id)!
 
 describe('packs', () => {
   outsideCheck({

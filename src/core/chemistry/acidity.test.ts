@@ -1,8 +1,8 @@
+import { dressingById } from '../data/dressings'
 import fc from 'fast-check'
 import { Solver } from 'odex'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '../data'
-import { DRESSINGS } from '../data/dressings'
 import { DRAWS, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { blend } from '../mixing'
@@ -24,7 +24,7 @@ import {
 } from '.'
 
 const lime = (id: string) => LIMES.find((l) => l.id === id)!
-const dressing = (id: string) => DRESSINGS.find((d) => d.id === id)!
+const dressing = (id: string) => dressingById(id)!
 const limes = { calcitic: lime('lime_calcitic'), dolomitic: lime('lime_dolomitic') }
 const peat = { pH: 4, bufferCapacity: 33 }
 const loam = { pH: 6.6, bufferCapacity: 30 }

@@ -1,7 +1,7 @@
 import { Body, Equator, Horizon, MakeTime, Observer } from 'astronomy-engine'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { CROPS } from '../data'
+import { CROPS, cropById } from '../data'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { WaterBalance } from '../water'
@@ -205,7 +205,7 @@ describe('the sun, against an ephemeris', () => {
 })
 
 describe('water a container uses', () => {
-  const crop = CROPS.find((c) => c.id === 'tomato_indeterminate')!
+  const crop = cropById('tomato_indeterminate')!
   outsideCheck({
     module: 'climate',
     what: 'water of a large tomato in a container on a hot summer day',

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { materialSchema, missingSources, TABLES } from '@/model/tableSchemas'
+import { materialSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
 import { CROPS, LIMES, MATERIALS } from '.'
 import cropsFile from './crops.json'
 import { DRESSINGS } from './dressings'

@@ -6,6 +6,11 @@ import type { Crop, Material } from './types'
 export const MATERIALS = materials as unknown as readonly Material[]
 export const CROPS = crops as unknown as readonly Crop[]
 
+/** A material of the tables by its id; undefined where the tables have none. */
+export const materialById = (id: string): Material | undefined => MATERIALS.find((m) => m.id === id)
+/** A crop of the tables by its id; undefined for null and where the tables have none. */
+export const cropById = (id: string | null | undefined): Crop | undefined => CROPS.find((c) => c.id === id)
+
 export { LIMES, LIME_DRESSINGS, limingMaterial } from './limes'
 export type * from './types'
 export { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES } from './types'

@@ -1,7 +1,8 @@
+import { materialById } from './index'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { materialSchema, dressingSchema, missingSources } from '@/model/tableSchemas'
-import { MATERIALS, MATERIAL_FAMILIES, type MaterialPropertyName } from '.'
+import { materialSchema, dressingSchema, missingSources } from '@/model/sheets/tableSchemas'
+import { MATERIAL_FAMILIES, type MaterialPropertyName } from '.'
 import { blend, prepareMaterial } from '../mixing'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -21,7 +22,7 @@ const FAMILY_SOURCES = {
 }
 
 describe('the tables against what was published', () => {
-  const of = (id: string) => MATERIALS.find((m) => m.id === id)!.properties
+  const of = (id: string) => materialById(id)!.properties
   const checks: [string, string, string, { low: number; high: number }, () => number][] = [
     [
       'aged pine bark, dry bulk density',
@@ -51,8 +52,8 @@ describe('the tables against what was published', () => {
       { low: 0.3, high: 0.45 },
       () => {
         const b = blend([
-          { material: prepareMaterial(MATERIALS.find((m) => m.id === 'pine_bark_fine')!), parts: 8 },
-          { material: prepareMaterial(MATERIALS.find((m) => m.id === 'sand_coarse')!), parts: 1 },
+          { material: prepareMaterial(materialById('pine_bark_fine')!), parts: 8 },
+          { material: prepareMaterial(materialById('sand_coarse')!), parts: 1 },
         ])
         return b.ok ? b.value.dryBulkDensity : NaN
       },
@@ -71,8 +72,8 @@ describe('the tables against what was published', () => {
       { low: 0.2, high: 0.3 },
       () => {
         const b = blend([
-          { material: prepareMaterial(MATERIALS.find((m) => m.id === 'peat_medium')!), parts: 2 },
-          { material: prepareMaterial(MATERIALS.find((m) => m.id === 'perlite_medium')!), parts: 1 },
+          { material: prepareMaterial(materialById('peat_medium')!), parts: 2 },
+          { material: prepareMaterial(materialById('perlite_medium')!), parts: 1 },
         ])
         return b.ok ? b.value.totalPorosity - b.value.waterAt(10) : NaN
       },
@@ -114,7 +115,7 @@ describe('a material of one’s own', () => {
     )
   })
   test('known to be just like a row, comes out like that row and passes its schema', () => {
-    const row = MATERIALS.find((m) => m.id === 'bark_composted')!
+    const row = materialById('bark_composted')!
     const known = Object.fromEntries(
       (['dryBulkDensity', 'totalPorosity', 'waterAt10Cm', 'pH'] as MaterialPropertyName[]).map((n) => [
         n,

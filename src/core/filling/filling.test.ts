@@ -1,3 +1,4 @@
+import { cropById } from '../data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { fillOf, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
@@ -6,7 +7,6 @@ import { outsideCheck } from '../testing/outsideCheck'
 import { containerProfile, tensionAtBase } from '../water'
 import { blend } from '../mixing'
 import { parts } from '../testing/arbitraries'
-import { CROPS } from '../data'
 import {
   cropFit,
   fillPlan,
@@ -206,7 +206,7 @@ describe('lifts', () => {
 })
 
 describe('how a crop fits', () => {
-  const courgette = CROPS.find((c) => c.id === 'zucchini')!
+  const courgette = cropById('zucchini')!
   const pot = (height: number) =>
     plan({
       container: {

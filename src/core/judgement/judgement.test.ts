@@ -1,6 +1,6 @@
+import { dressingById } from '../data/dressings'
 import { describe, expect, test } from 'vitest'
-import { CROPS, LIMES } from '../data'
-import { DRESSINGS } from '../data/dressings'
+import { LIMES, cropById } from '../data'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { parts } from '../testing/arbitraries'
 import { judge, judgementKey, SEEDLING_SALTS, type JudgementCode, type JudgementQuestion } from '.'
@@ -10,7 +10,7 @@ const pot = (height: number, wide = 30): MixInContainer['container'] => ({
   headspace: 0,
   base: { kind: 'drainHoles' },
 })
-const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const crop = (id: string) => cropById(id)!
 const lime = [{ lime: LIMES[0]!, share: 1 }]
 const dry = {
   latitude: 38,
@@ -134,7 +134,7 @@ describe('judgements', () => {
     ).not.toContain('blossom-end-rot')
   })
   test('doses beyond their limit and boron come first, each known by its dressing', () => {
-    const borax = DRESSINGS.find((d) => d.id === 'borax')!
+    const borax = dressingById('borax')!
     const found = asked(
       { peat_medium: 2, compost_green: 1 },
       { dressings: [{ dressing: borax, gramsPerLitre: 0.05 }] },

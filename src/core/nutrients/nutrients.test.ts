@@ -3,8 +3,8 @@ import { MF } from 'mf-parser'
 import { fcnnlsVector } from 'ml-fcnnls'
 import { describe, expect, test } from 'vitest'
 import { releasedFraction } from '../chemistry'
-import { CROPS, type Dressing } from '../data'
-import { DRESSINGS } from '../data/dressings'
+import { type Dressing, cropById } from '../data'
+import { DRESSINGS, dressingById } from '../data/dressings'
 import { blend } from '../mixing'
 import { anyParts, DRAWS, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -40,13 +40,13 @@ import {
   type DressingDose,
 } from '.'
 
-const dressing = (id: string): Dressing => DRESSINGS.find((d) => d.id === id)!
+const dressing = (id: string): Dressing => dressingById(id)!
 const dose = (id: string, gramsPerLitre: number, more: Partial<DressingDose> = {}): DressingDose => ({
   dressing: dressing(id),
   gramsPerLitre,
   ...more,
 })
-const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const crop = (id: string) => cropById(id)!
 const mixOf = (amounts: Record<string, number>) => {
   const b = blend(parts(amounts))
   if (!b.ok) throw new Error(b.problem.code)

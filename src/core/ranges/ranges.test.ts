@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
-import { CROPS, LIMES, MATERIALS } from '../data'
-import { DRESSINGS } from '../data/dressings'
+import { LIMES, MATERIALS, cropById } from '../data'
+import { DRESSINGS, dressingById } from '../data/dressings'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { waterContent } from '../water'
 import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
@@ -234,12 +234,12 @@ describe('ranges', () => {
       ...input,
       dressings: [
         {
-          dressing: DRESSINGS.find((d) => d.id === 'crf_5_6')!,
+          dressing: dressingById('crf_5_6')!,
           gramsPerLitre: 3,
           place: { kind: 'top', depth: 8 },
         },
       ],
-      growing: { crop: CROPS.find((c) => c.id === 'pepper_sweet')!, plants: 1 },
+      growing: { crop: cropById('pepper_sweet')!, plants: 1 },
     }
     const answer = rangesAtOnce({ input: full, draws: 60 })
     if (!answer.ok) throw new Error(answer.problem.code)

@@ -1,7 +1,7 @@
+import { cropById } from '../data'
 import { describe, expect, test } from 'vitest'
-import { DEMO_CLIMATES } from '@/demo/climates'
+import { DEMO_CLIMATES } from '@/core/data/climates'
 import type { Climate } from '../climate'
-import { CROPS } from '../data'
 import { seasonOf } from '../data/seasons'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
@@ -15,7 +15,7 @@ import {
   winterMargin,
 } from '.'
 
-const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const crop = (id: string) => cropById(id)!
 const climate = (id: string): Climate => DEMO_CLIMATES.find((c) => c.id === id)!
 /** The same every month. */
 const even = (tMin: number, tMax: number): Climate => ({

@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { CROPS } from '../data'
+import { CROPS, cropById } from '../data'
 import { plantsIn } from '../filling'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { TARGETS } from '.'
 import { targetsFor, type TargetQuestion } from '.'
 
-const crop = (id: string) => CROPS.find((c) => c.id === id)!
+const crop = (id: string) => cropById(id)!
 const question: TargetQuestion = { crops: [], inGround: false, carried: false, waterEvery: null }
 const band = (q: Partial<TargetQuestion>, target: (typeof TARGETS)[number]) =>
   targetsFor({ ...question, ...q }).bands.find((b) => b.target === target)

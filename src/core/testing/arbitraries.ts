@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { MATERIALS } from '../data'
+import { MATERIALS, materialById } from '../data'
 import type { Container, Shape } from '../geometry'
 import { prepareMaterial, type BlendPart, type PreparedMaterial } from '../mixing'
 
@@ -9,7 +9,7 @@ const prepared = new Map<string, PreparedMaterial>()
 export function material(id: string): PreparedMaterial {
   let found = prepared.get(id)
   if (!found) {
-    const row = MATERIALS.find((m) => m.id === id)
+    const row = materialById(id)
     if (!row) throw new Error(`no material ${id}`)
     found = prepareMaterial(row)
     prepared.set(id, found)

@@ -1,8 +1,8 @@
-import { jobV2, recordV2 } from './jobV2'
-import { jobV3, placeV2 } from './jobV3'
-import { jobV4, recordV3 } from './jobV4'
-import { jobV5 } from './jobV5'
-import type { Kind } from '@/model/schemas'
+import { jobV2, recordV2 } from './job.v2'
+import { jobV3, placeV2 } from './job.v3'
+import { jobV4, recordV3 } from './job.v4'
+import { jobV5 } from './job.v5'
+import type { Kind } from '@/model/garden/schemas'
 
 /** Takes data of one version to the next. Pure; throws with a sentence where the data cannot be taken over. */
 export type Migration = (data: unknown) => unknown

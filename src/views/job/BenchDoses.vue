@@ -5,8 +5,8 @@ import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
 import { theBench } from '@/composables/theBench'
 import { useCalm } from '@/composables/useCalm'
-import { mixWanted, ownLime } from '@/model/reckoning'
-import type { DressingLine } from '@/model/schemas'
+import { mixWanted, ownLime } from '@/model/mix/reckoning'
+import type { DressingLine } from '@/model/garden/schemas'
 
 const { garden, calmJob, calm, crop, units, later, beside, evaluation } = theBench()
 /** Mix the job makes, for grams in all. */

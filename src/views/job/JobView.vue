@@ -7,7 +7,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '@/composables/useJob'
 import { isOver, nextStation, STATIONS, type Station } from '@/model/stations'
-import { planOfFill } from '@/model/reckoning'
+import { planOfFill } from '@/model/mix/reckoning'
 import { jobTitle, STATION_NAMES } from '@/text/labels'
 import { volumeText } from '@/text/units'
 

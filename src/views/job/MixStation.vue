@@ -3,7 +3,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
 import { provideBench } from '@/composables/theBench'
-import { materialById } from '@/model/tables'
+import { materialById } from '@/core/data'
 import BenchDoses from './BenchDoses.vue'
 import BenchFigures from './BenchFigures.vue'
 import BenchGlance from './BenchGlance.vue'

@@ -1,0 +1,191 @@
+import { z } from 'zod'
+import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES, MATERIAL_PROPERTIES } from '../../core/data/types'
+
+/** What the cases of the headless door are put together from. All sizes in the core's units. */
+z.config({ jitless: true })
+
+export const positive = z.number().positive()
+export const fraction = z.number().min(0).max(1)
+export const id = z.string().min(1).max(80)
+export const band = z
+  .strictObject({ low: z.number(), high: z.number() })
+  .refine((b) => b.low <= b.high, 'low is above high')
+export const described = <T extends z.ZodType>(schema: T, text: string): T => schema.describe(text) as T
+
+const bodySchemas = [
+  z.strictObject({
+    kind: z.literal('roundPot'),
+    topDiameter: z.number(),
+    baseDiameter: z.number(),
+    height: z.number(),
+  }),
+  z.strictObject({
+    kind: z.enum(['box', 'oval']),
+    topLength: z.number(),
+    topWidth: z.number(),
+    baseLength: z.number(),
+    baseWidth: z.number(),
+    height: z.number(),
+  }),
+  z.strictObject({
+    kind: z.literal('fabricBag'),
+    diameter: z.number(),
+    height: z.number(),
+    bulge: z.number(),
+  }),
+  z.strictObject({ kind: z.literal('halfCylinder'), length: z.number(), diameter: z.number() }),
+  z.strictObject({
+    kind: z.literal('polygonBed'),
+    corners: z.array(z.strictObject({ x: z.number(), y: z.number() })).max(200),
+    height: z.number(),
+  }),
+] as const
+
+export const containerSchema = z.strictObject({
+  shape: described(
+    z.union([
+      ...bodySchemas,
+      z.strictObject({ kind: z.literal('mounded'), body: z.union(bodySchemas), moundHeight: z.number() }),
+    ]),
+    'Inside lengths in cm; a mounded one is any other with a dome above its rim.',
+  ),
+  headspace: described(z.number().default(3), 'Lip left free, cm.'),
+  base: described(
+    z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('drainHoles') }),
+        z.strictObject({ kind: z.literal('sideHoles'), height: z.number() }),
+        z.strictObject({ kind: z.literal('onSoil'), texture: z.enum(['coarse', 'loam', 'clay']) }),
+        z.strictObject({ kind: z.enum(['onPaving', 'closed']) }),
+      ])
+      .default({ kind: 'drainHoles' }),
+    'Where water leaves; height in cm.',
+  ),
+})
+
+const lineSchema = described(
+  z.union([
+    z.strictObject({ material: id, parts: z.number() }),
+    z.strictObject({ mix: id, parts: z.number() }),
+  ]),
+  'A material by id (table or ownMaterials), or a finished mix by its name in mixes; parts of one bucket.',
+)
+export const recipeSchema = z.array(lineSchema).max(40)
+
+const knownSchema = z.union([
+  z.number(),
+  z.strictObject({ low: z.number(), value: z.number(), high: z.number() }),
+])
+export const ownMaterialSchema = z.strictObject({
+  id,
+  name: z.string().min(1).max(120),
+  family: z.enum(MATERIAL_FAMILIES).optional(),
+  sterileAsBought: z.enum(['y', 'n']).optional(),
+  sizeShares: z.array(z.number().min(0)).length(8).optional(),
+  known: described(
+    z.partialRecord(z.enum(MATERIAL_PROPERTIES), knownSchema),
+    'What is known of it, in core units; the rest is estimated from kindred rows.',
+  ),
+})
+export const ownDressingSchema = z.strictObject({
+  id,
+  name: z.string().min(1).max(120),
+  family: z.enum(DRESSING_FAMILIES).exclude(['lime']),
+  label: z.strictObject({ nitrogen: z.number(), phosphate: z.number(), potash: z.number() }),
+  analysis: z.partialRecord(z.enum(ELEMENTS), fraction).optional(),
+  nitrogenForms: z
+    .strictObject({ nitrate: fraction, ammonium: fraction, urea: fraction, organic: fraction })
+    .optional(),
+  longevityMonths: z.number().optional(),
+  bulkDensity: positive.optional(),
+})
+
+/** What every case may bring along of its own. */
+export const own = {
+  mixes: described(z.record(id, recipeSchema).optional(), 'Mixes by name, for use as ingredients.'),
+  ownMaterials: z.array(ownMaterialSchema).max(200).optional(),
+  ownDressings: z.array(ownDressingSchema).max(200).optional(),
+}
+
+/** Lime to a pH, shared between two for a wanted Ca : Mg by weight. */
+export const limeTargetSchema = z.strictObject({
+  targetPH: z.number(),
+  calciumToMagnesium: positive.default(4),
+  calcitic: id.default('lime_calcitic'),
+  dolomitic: id.default('lime_dolomitic'),
+})
+export const limeSchema = described(
+  z.union([
+    z.strictObject({
+      gramsPerLitre: z.number(),
+      dolomiteShare: fraction.default(0),
+      calcitic: id.default('lime_calcitic'),
+      dolomitic: id.default('lime_dolomitic'),
+    }),
+    limeTargetSchema,
+  ]),
+  'A dose in g per litre of blend, or a pH for six weeks after mixing with the Ca : Mg wanted.',
+)
+
+export const doseSchema = z.strictObject({
+  dressing: id,
+  gramsPerLitre: z.number(),
+  place: z
+    .discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('throughout') }),
+      z.strictObject({ kind: z.literal('top'), depth: positive }),
+      z.strictObject({ kind: z.literal('heldBack'), from: z.number().min(0) }),
+    ])
+    .default({ kind: 'throughout' }),
+})
+
+export const climateSchema = z.strictObject({
+  latitude: z.number().min(-90).max(90),
+  elevation: z.number().min(-430).max(6000).default(0),
+  months: described(
+    z
+      .array(
+        z
+          .strictObject({
+            tMin: z.number().min(-70).max(60),
+            tMax: z.number().min(-70).max(60),
+            rain: z.number().min(0).optional(),
+            wind: z.number().min(0).optional(),
+            sunHours: z.number().min(0).max(24).optional(),
+          })
+          .refine((m) => m.tMin <= m.tMax, 'tMin is above tMax'),
+      )
+      .length(12),
+    'January to December: mean daily extremes in C, mm of rain, m/s at 2 m, hours of sun a day.',
+  ),
+})
+
+export const growingSchema = z.strictObject({
+  crop: id,
+  plants: positive.default(1),
+  climate: climateSchema.optional(),
+  plantingMonth: z.int().min(1).max(12).optional(),
+  wallKind: z.enum(['closed', 'fabric', 'terracotta']).optional(),
+  leachingFraction: z.number().min(0).max(0.9).optional(),
+  waterAlkalinity: z.number().min(0).max(20).optional(),
+  emptyWeight: z.number().min(0).optional(),
+})
+
+export const measurementSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('pH'),
+    value: z.number().min(2).max(12),
+    day: z.number().min(0).max(1000),
+  }),
+  z.strictObject({
+    kind: z.literal('drainTest'),
+    airFilledPorosity: fraction,
+    container: containerSchema.optional(),
+  }),
+  z.strictObject({ kind: z.literal('weighed'), kg: positive, container: containerSchema.optional() }),
+  z.strictObject({
+    kind: z.literal('electricalConductivity'),
+    value: z.number().min(0),
+    method: z.enum(['saturatedExtract', 'oneToTwo', 'pourThrough']),
+  }),
+])

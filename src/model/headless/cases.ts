@@ -1,0 +1,167 @@
+import { z } from 'zod'
+import { ELEMENTS } from '../../core/data/types'
+import {
+  band,
+  containerSchema,
+  described,
+  doseSchema,
+  fraction,
+  growingSchema,
+  id,
+  limeSchema,
+  limeTargetSchema,
+  measurementSchema,
+  own,
+  positive,
+  recipeSchema,
+} from './caseParts'
+
+/**
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume` reads. All sizes in the core's units.
+ * These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
+ */
+export const evaluateCase = z.strictObject({
+  mix: recipeSchema,
+  container: containerSchema,
+  bottomLayers: z
+    .array(z.strictObject({ thickness: z.number(), mix: recipeSchema }))
+    .max(10)
+    .optional(),
+  lime: limeSchema.optional(),
+  dressings: z.array(doseSchema).max(40).optional(),
+  growing: growingSchema.optional(),
+  temperature: described(
+    z.number().min(-5).max(45).default(20),
+    'Mean of the mix where no climate is given, C.',
+  ),
+  ranges: z
+    .strictObject({
+      draws: z.int().min(10).max(5000).default(500),
+      seed: z.int().default(1),
+      measurements: z.array(measurementSchema).max(50).default([]),
+    })
+    .optional(),
+  ...own,
+})
+
+const targetsSchema = z.strictObject({
+  airFilledPorosity: band.optional(),
+  easilyAvailableWater: band.optional(),
+  pH: band.optional(),
+  electricalConductivity: band.optional(),
+  drainedDensity: band.optional(),
+  structureLost: band.optional(),
+})
+
+const feedSchema = z.strictObject({
+  targets: described(
+    z
+      .array(z.strictObject({ element: z.enum(ELEMENTS), mgPerLitre: z.number() }))
+      .max(14)
+      .optional(),
+    'mg per litre wanted of each element.',
+  ),
+  likeLabel: described(
+    z
+      .strictObject({
+        nitrogen: z.number(),
+        phosphate: z.number(),
+        potash: z.number(),
+        gramsPerLitre: positive,
+      })
+      .optional(),
+    'A bag’s three numbers and its dose: the same N, P and K is made of the dressings given.',
+  ),
+  dressings: z.array(id).min(1).max(20),
+  countParts: described(z.boolean().default(true), 'Take off what the parts themselves give at once.'),
+})
+
+export const findCase = z.strictObject({
+  container: containerSchema,
+  shelf: described(
+    z
+      .array(
+        z.strictObject({
+          material: id,
+          pricePerLitre: z.number().min(0).nullable().default(null),
+          stock: z.number().min(0).default(0),
+          packLitres: positive.default(50),
+        }),
+      )
+      .min(1)
+      .max(60),
+    'Materials that may be used; money per loose litre.',
+  ),
+  crop: described(id.optional(), 'Fills in air, pH and salts where targets leave them out.'),
+  targets: targetsSchema.default({}),
+  weights: z.partialRecord(targetsSchema.keyof(), z.number().min(0)).optional(),
+  rules: z
+    .strictObject({
+      mustUse: z.array(id).optional(),
+      mustNotUse: z.array(id).optional(),
+      without: z.array(z.enum(['peat', 'soil', 'floating', 'unsterile', 'animal'])).optional(),
+      maxMaterials: z.int().min(1).max(6).optional(),
+      maxParts: z.int().min(2).max(24).optional(),
+      maxCostPerLitre: z.number().min(0).optional(),
+      maxPacks: z.int().min(1).optional(),
+      useUp: z.array(id).optional(),
+    })
+    .optional(),
+  volume: described(z.number().min(0).optional(), 'Litres of mix wanted, for packs and stock.'),
+  most: described(z.int().min(1).max(50).default(8), 'Families of answers to give.'),
+  explain: described(z.boolean().default(false), 'Also say which wish stands in the way.'),
+  finish: described(
+    z.strictObject({ lime: limeTargetSchema.optional(), feed: feedSchema.optional() }).optional(),
+    'Lime and feed to solve for each recipe found.',
+  ),
+  ownMaterials: own.ownMaterials,
+  ownDressings: own.ownDressings,
+})
+
+export const doseCase = z.strictObject({
+  mix: recipeSchema,
+  temperature: z.number().min(-5).max(45).default(20),
+  lime: limeTargetSchema.optional(),
+  acid: z.strictObject({ dressing: id, targetPH: z.number(), days: positive.default(84) }).optional(),
+  feed: feedSchema.optional(),
+  ...own,
+})
+
+export const batchCase = z.strictObject({
+  mix: recipeSchema,
+  wanted: described(z.number(), 'Litres of blended mix.'),
+  bucket: described(z.number().default(10), 'Litres to its mark.'),
+  vessel: described(z.number().default(90), 'Litres brim-full of what it is mixed in.'),
+  spoons: z.enum(['metric', 'us']).default('metric'),
+  lime: limeSchema.optional(),
+  dressings: z.array(doseSchema).max(40).optional(),
+  ...own,
+})
+
+export const volumeCase = z.strictObject({
+  containers: z
+    .array(
+      z.strictObject({
+        name: z.string().max(120).optional(),
+        container: containerSchema,
+        count: z.number().default(1),
+        rootBalls: described(z.number().min(0).default(0), 'Litres of roots planted with each.'),
+      }),
+    )
+    .min(1)
+    .max(2000),
+  settling: described(fraction.max(0.5).default(0.07), 'Extra for what watering-in settles.'),
+  mix: described(recipeSchema.optional(), 'Where given, the loose parts to measure out are told too.'),
+  ...own,
+})
+
+/** Every case by the name of its command. */
+export const CASES = {
+  evaluate: evaluateCase,
+  find: findCase,
+  dose: doseCase,
+  batch: batchCase,
+  volume: volumeCase,
+} as const
+export type CaseName = keyof typeof CASES
+export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

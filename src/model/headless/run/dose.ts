@@ -1,0 +1,51 @@
+import { acidForTarget } from '../../../core/chemistry'
+import { finish, type Finished } from '../../../core/finder'
+import { succeed, type Note, type Outcome } from '../../../core/outcome'
+import type { CaseOf } from '../cases'
+import { wishesOf } from './finishOf'
+import { mixOfCase } from './lookup'
+
+/** Lime and feed as plain data. g per litre of blend, mg per litre reached. */
+export function writtenDoses({ lime, feed }: Finished) {
+  return {
+    feed: feed && {
+      ...feed,
+      doses: feed.doses.map(({ dressing, ...d }) => ({ dressing: dressing.id, ...d })),
+    },
+    lime: lime && {
+      gramsPerLitre: lime.plan.gramsPerLitre,
+      doses: lime.plan.doses.map((d) => ({ lime: d.lime.id, gramsPerLitre: d.gramsPerLitre })),
+      dolomiteShare: lime.dolomiteShare,
+      calciumToMagnesium: lime.calciumToMagnesium,
+      pH: lime.plan.pH,
+      residual: lime.plan.residual,
+    },
+  }
+}
+
+/** Feed, then lime with the feed's acid counted, then acidifier: whichever the case asks for. g per litre of blend. */
+export function runDose(c: CaseOf<'dose'>): Outcome<object> {
+  const mix = mixOfCase(c)
+  if (!mix.ok) return mix
+  const { lookup, flat, mixed } = mix.value
+  const wishes = wishesOf(c, lookup)
+  if (!wishes.ok) return wishes
+  const finished = finish(flat.parts, wishes.value)
+  if (!finished.ok) return finished
+  const notes: Note[] = [...finished.notes]
+  const answer = {
+    pHBefore: mixed.pH,
+    bufferCapacity: mixed.bufferCapacity,
+    ...writtenDoses(finished.value),
+  }
+  if (!c.acid) return succeed(answer, ...notes)
+  const dressing = lookup.dressing(c.acid.dressing)
+  if (!dressing.ok) return dressing
+  const plan = acidForTarget(mixed, dressing.value, c.acid.targetPH, c.acid.days, {
+    acids: finished.value.feed?.doses ?? [],
+    temperature: c.temperature,
+  })
+  return plan.ok
+    ? succeed({ ...answer, acid: { dressing: dressing.value.id, ...plan.value } }, ...notes, ...plan.notes)
+    : plan
+}

@@ -1,0 +1,36 @@
+import type { FinishWishes } from '../../../core/finder'
+import type { Dressing } from '../../../core/data'
+import { chargeOfLabel, type FeedTarget } from '../../../core/nutrients'
+import { succeed, type Outcome } from '../../../core/outcome'
+import type { CaseOf } from '../cases'
+import type { Lookup } from './lookup'
+
+type Wishes = Pick<CaseOf<'dose'>, 'lime' | 'feed' | 'temperature'>
+
+/** The lime and feed a case asks for, as the core takes them. A label is copied as it is; a charge may count the parts' own. */
+export function wishesOf(c: Wishes, lookup: Lookup): Outcome<FinishWishes> {
+  const limes = lookup.limes(c.lime ?? { calcitic: 'lime_calcitic', dolomitic: 'lime_dolomitic' })
+  if (!limes.ok) return limes
+  const dressings: Dressing[] = []
+  for (const id of c.feed?.dressings ?? []) {
+    const found = lookup.dressing(id)
+    if (!found.ok) return found
+    dressings.push(found.value)
+  }
+  const label = c.feed?.likeLabel
+  const feed: FeedTarget[] | undefined = label
+    ? Object.entries(chargeOfLabel(label, label.gramsPerLitre)).map(([element, mgPerLitre]) => ({
+        element: element as FeedTarget['element'],
+        mgPerLitre,
+      }))
+    : c.feed?.targets
+  return succeed({
+    pH: c.lime?.targetPH ?? null,
+    limes: limes.value,
+    calciumToMagnesium: c.lime?.calciumToMagnesium,
+    feed,
+    countParts: !label && c.feed?.countParts,
+    dressings,
+    temperature: c.temperature,
+  })
+}

@@ -1,0 +1,95 @@
+import { liftsOf } from '@/core/filling'
+import { dosePerContainer } from './batchCard'
+import type { Quantities } from '@/model/mix/reckoning'
+import type { Fill, Job } from '@/model/garden/schemas'
+
+/** One thing to do with the hands when filling, as plain data; lengths in cm, volumes in litres for one container. */
+export type FillingDo =
+  | { code: 'stand' }
+  | { code: 'holes' }
+  | { code: 'side-holes'; height: number }
+  | { code: 'no-holes' }
+  | { code: 'loosen-soil' }
+  | { code: 'layer'; kind: Fill['spec']['layers'][number]['kind']; thickness: number }
+  | { code: 'loosen-old' }
+  /** Loose mix to tip in, and the level it comes to below the rim. */
+  | { code: 'lift'; number: number; of: number; loose: number; belowRim: number }
+  | { code: 'root-ball'; litres: number }
+  /** Grams for one container, worked into its top. */
+  | { code: 'dress'; dressingId: string; grams: number; depth: number }
+  | { code: 'plant' }
+  | { code: 'water-in' }
+  | { code: 'finish' }
+
+export interface FillingStep {
+  /** Mark kept in the job. */
+  id: string
+  do: FillingDo
+  done: boolean
+}
+export interface FillingCard {
+  fill: Fill
+  steps: FillingStep[]
+  left: number
+  /** Loose mix for all of them, litres. */
+  loose: number
+}
+
+/** Every bed of a job as the hand will fill it. */
+export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
+  const done = new Set(job.filledSteps)
+  const loosely = 1 + job.plan.settling
+  return job.fills.map((fill, i): FillingCard => {
+    const plan = quantities.fills[i]!
+    const { vessel, layers } = fill.spec
+    const { base } = vessel
+    const rim = plan.mixHeight + vessel.headspace
+    const list: [string, FillingDo][] = []
+    if (base.kind === 'onSoil') list.push(['loosen', { code: 'loosen-soil' }])
+    else list.push(['stand', { code: 'stand' }])
+    if (fill.sunkBy === null) {
+      if (base.kind === 'drainHoles') list.push(['holes', { code: 'holes' }])
+      if (base.kind === 'sideHoles') list.push(['holes', { code: 'side-holes', height: base.height }])
+      if (base.kind === 'closed') list.push(['holes', { code: 'no-holes' }])
+      layers.forEach((l, k) => list.push([`layer${k}`, { code: 'layer', ...l }]))
+    } else list.push(['old', { code: 'loosen-old' }])
+    const from = fill.sunkBy === null ? plan.floor : plan.mixHeight - fill.sunkBy
+    const lifts = liftsOf(vessel.shape, from, plan.mixHeight)
+    // What washes into the layers goes in first; a root ball takes the place of the last.
+    let short = plan.rootBalls
+    const litres = lifts.map((l, k) => l.litres + (k === 0 ? plan.washedIn : 0))
+    for (let k = litres.length - 1; k >= 0 && short > 0; k--) {
+      const taken = Math.min(short, litres[k]!)
+      litres[k]! -= taken
+      short -= taken
+    }
+    lifts.forEach((lift, k) => {
+      const last = k === lifts.length - 1
+      if (last && plan.rootBalls > 0) list.push(['ball', { code: 'root-ball', litres: plan.rootBalls }])
+      const loose = litres[k]! * loosely
+      list.push([
+        `lift${k}`,
+        { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim: rim - lift.top },
+      ])
+    })
+    for (const line of job.dressings) {
+      const { dressingId, place } = line
+      if (place.kind !== 'top') continue
+      const grams = dosePerContainer(line, fill, plan)
+      if (grams > 0)
+        list.push([`dress-${dressingId}`, { code: 'dress', dressingId, grams, depth: place.depth }])
+    }
+    if (plan.rootBalls === 0) list.push(['plant', { code: 'plant' }])
+    list.push(['water', { code: 'water-in' }], ['finish', { code: 'finish' }])
+    const steps = list.map(([id, what]) => {
+      const key = `${fill.id}:${id}`
+      return { id: key, do: what, done: done.has(key) }
+    })
+    return {
+      fill,
+      steps,
+      left: steps.filter((s) => !s.done).length,
+      loose: plan.net * loosely * fill.count,
+    }
+  })
+}

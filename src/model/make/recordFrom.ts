@@ -1,0 +1,62 @@
+import { doseTotals } from './batchCard'
+import { leadFill } from '@/model/garden/garden'
+import { type Quantities } from '@/model/mix/reckoning'
+import { mixIn } from '@/model/mix/innerMix'
+import { materialById } from '@/core/data'
+import type { Job, MixRecord } from '@/model/garden/schemas'
+
+/** A finished mix is written down with what is in it: it may be gone when the record is read. */
+function measuredName(job: Job, id: string): string {
+  const mix = mixIn(job, id)
+  if (!mix) return materialById(id)?.name ?? id
+  const inside = mix.parts.map((p) => materialById(p.materialId)?.name ?? p.materialId).join(', ')
+  return `${mix.name} (${inside})`.slice(0, 200)
+}
+
+/** A job's mix as it was made on a day: what was measured and what is expected of it, complete in itself. */
+export function recordFrom(
+  id: string,
+  job: Job,
+  quantities: Quantities,
+  madeOn: string,
+  note: string,
+  jobName: string,
+): MixRecord {
+  const { asMeasured, plan } = quantities
+  const doses = doseTotals(job, quantities)
+  return {
+    id,
+    jobId: job.id,
+    jobName,
+    cropId: job.cropId,
+    madeOn,
+    note,
+    vessel: { ...leadFill(job).spec.vessel, count: leadFill(job).count },
+    filled: job.fills.map((f, i) => ({
+      name: f.spec.name,
+      count: f.count,
+      litres: quantities.fills[i]!.net * f.count,
+    })),
+    measured: plan.totals.map((t) => ({
+      materialId: t.id,
+      materialName: measuredName(job, t.id),
+      twelfths: t.twelfths,
+      litres: t.litres,
+    })),
+    bucket: job.plan.bucket,
+    batchCount: plan.batches.length,
+    blendLitres: plan.blendLitres,
+    limes: doses.filter((d) => d.isLime).map((d) => ({ limeId: d.id, limeName: d.name, grams: d.grams })),
+    dressings: doses
+      .filter((d) => !d.isLime)
+      .map((d) => ({ dressingId: d.id, dressingName: d.name, grams: d.grams, place: d.place })),
+    predicted: {
+      airFilledPorosity: asMeasured.mix.airFilledPorosity,
+      easilyAvailableWater: asMeasured.mix.easilyAvailableWater,
+      containerCapacity: asMeasured.mix.containerCapacity,
+      pH: asMeasured.lime.pH,
+      drainedWeight: asMeasured.weights.drained,
+      blendingLoss: asMeasured.blend.blendingLoss,
+    },
+  }
+}

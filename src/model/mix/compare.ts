@@ -1,0 +1,112 @@
+import type { Evaluation } from '@/core/evaluate'
+import type { Outcome } from '@/core/outcome'
+import { recipeOf } from '@/model/find/bench'
+import { mixCost } from './cost'
+import type { Garden } from '@/model/garden/garden'
+import { evaluateLater } from './reckoning'
+import type { Job, Place, Recipe } from '@/model/garden/schemas'
+
+/** A mix to be held against others, in the bed of one job. */
+export interface Rival {
+  id: string
+  name: string
+  recipe: Recipe
+  /** What it may be at most and least, where a label leaves that open. */
+  corners: readonly Recipe[]
+}
+
+export interface Compared {
+  rival: Rival
+  answer: Outcome<Evaluation>
+  /** Money for a litre of blended mix; null where some price is unknown. */
+  costPerLitre: number | null
+  /** The same at the corners of what its label leaves open. */
+  corners: Compared[]
+}
+
+/** Every mix in the same bed, crop and season. */
+export function compare(
+  garden: Garden,
+  job: Job,
+  place: Place | undefined,
+  rivals: readonly Rival[],
+): Compared[] {
+  const one = (rival: Rival): Compared => {
+    const answer = evaluateLater({ ...job, ...recipeOf(rival.recipe) }, place)
+    return {
+      rival,
+      answer,
+      costPerLitre: answer.ok ? costOf(garden, rival) : null,
+      corners: rival.corners.map((recipe) => one({ ...rival, recipe, corners: [] })),
+    }
+  }
+  return rivals.map(one)
+}
+
+function costOf(garden: Garden, rival: Rival): number | null {
+  const { perLitre, missing } = mixCost(garden, rival.recipe)
+  return missing.length > 0 ? null : perLitre
+}
+
+/** A figure held side by side: how to read it, and what counts as a difference worth a word. */
+export interface Aspect {
+  key: string
+  of: (c: Compared) => number | null
+  step: number
+}
+
+/** What mixes are compared by. Steps as in the finder: differences a grower would notice. */
+export const ASPECTS: readonly Aspect[] = [
+  { key: 'air', step: 0.02, of: (c) => value(c, (e) => e.mix.airFilledPorosity) },
+  { key: 'water', step: 0.02, of: (c) => value(c, (e) => e.mix.easilyAvailableWater) },
+  {
+    key: 'days',
+    step: 0.3,
+    of: (c) =>
+      value(c, (e) =>
+        e.growing?.thirstiestMonth ? e.growing.watering[e.growing.thirstiestMonth - 1]!.days.value : null,
+      ),
+  },
+  { key: 'pH', step: 0.2, of: (c) => value(c, (e) => e.lime.pH) },
+  {
+    key: 'salts',
+    step: 0.5,
+    of: (c) => value(c, (e) => e.salts.mix.electricalConductivity.saturatedExtract),
+  },
+  { key: 'weight', step: 1, of: (c) => value(c, (e) => e.weights.drained) },
+  { key: 'feed', step: 0.1, of: (c) => value(c, (e) => e.growing?.feeding.nitrogenMet ?? null) },
+  {
+    key: 'lost',
+    step: 0.05,
+    of: (c) => value(c, (e) => e.seasons.find((s) => s.years === 3)?.volumeLost ?? null),
+  },
+  { key: 'loss', step: 0.02, of: (c) => value(c, (e) => e.blend.blendingLoss) },
+  { key: 'cost', step: 0.03, of: (c) => c.costPerLitre },
+]
+function value(c: Compared, of: (e: Evaluation) => number | null): number | null {
+  return c.answer.ok ? of(c.answer.value) : null
+}
+
+/** Between what and what a figure lies where a label leaves it open by more than a grower would notice; null elsewhere. */
+function openOf(aspect: Aspect, c: Compared): { low: number; high: number } | null {
+  const values = [c, ...c.corners].flatMap((one) => aspect.of(one) ?? [])
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  return high - low >= aspect.step ? { low, high } : null
+}
+
+/** Aspects with their values, those that differ most first; `steps` is the spread in noticeable steps. */
+export function differences(compared: readonly Compared[]) {
+  return ASPECTS.map((aspect) => {
+    const values = compared.map((c) => aspect.of(c))
+    const known = values.filter((v): v is number => v !== null && Number.isFinite(v))
+    const spread = known.length > 1 ? Math.max(...known) - Math.min(...known) : 0
+    return {
+      key: aspect.key,
+      values,
+      open: compared.map((c) => openOf(aspect, c)),
+      steps: spread / aspect.step,
+    }
+  })
+    .filter((row) => row.values.some((v) => v !== null))
+    .sort((a, b) => b.steps - a.steps)
+}

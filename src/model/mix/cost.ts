@@ -1,0 +1,50 @@
+import { looseLitresOfPack } from '@/core/batch'
+import type { Material } from '@/core/data'
+import { shelfEntry } from '@/model/make/batchCard'
+import type { Garden } from '@/model/garden/garden'
+import { flatOf, looseOfMix, mixIn } from './innerMix'
+import type { InnerMix, Recipe } from '@/model/garden/schemas'
+import { materialById } from '@/core/data'
+
+/** Money for a loose litre of a material from its pack on the shelf; null where no price is known. */
+export function pricePerLitre(garden: Garden, material: Material): number | null {
+  const { pack, price } = shelfEntry(garden, material)
+  return price === null ? null : price / looseLitresOfPack(material, pack)
+}
+
+/** Money for a litre of a finished mix: by its bag, or of what it is made of; null where a price is unknown. */
+export function priceOfMix(garden: Garden, mix: InnerMix): number | null {
+  if (mix.origin.kind === 'bag')
+    return mix.origin.price === null ? null : mix.origin.price / mix.origin.litres
+  let sum = 0
+  for (const { id, parts } of looseOfMix(mix) ?? []) {
+    const material = materialById(id)
+    const price = material ? pricePerLitre(garden, material) : null
+    if (price === null) return null
+    sum += parts * price
+  }
+  return sum
+}
+
+export interface MixCost {
+  /** Money for a litre of blended mix, of the parts whose price is known; null where none is. */
+  perLitre: number | null
+  /** Ids of the parts without a price. */
+  missing: string[]
+}
+
+/** Parts of a litre of blended mix, what is lost on stirring counted in. Whole packs are left aside. */
+export function mixCost(garden: Garden, recipe: Recipe): MixCost {
+  const flat = flatOf(recipe)
+  if (!flat.ok) return { perLitre: null, missing: recipe.parts.map((p) => p.materialId) }
+  let sum = 0
+  const missing: string[] = []
+  for (const { materialId, twelfths } of recipe.parts) {
+    const mix = mixIn(recipe, materialId)
+    const price = mix ? priceOfMix(garden, mix) : pricePerLitre(garden, materialById(materialId)!)
+    if (price === null) missing.push(materialId)
+    else sum += twelfths * price
+  }
+  const blended = flat.value.measured * (1 - flat.value.lossHere)
+  return { perLitre: missing.length === recipe.parts.length ? null : sum / blended, missing }
+}

@@ -1,0 +1,181 @@
+import { describe, expect, test } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
+import { readEnvelope, writeEnvelope } from '@/storage/envelope'
+import { batchCards, doseTotals, shoppingList } from '@/model/make/batchCard'
+import { isOver, nextStation } from '@/model/stations'
+import { tickOf } from '@/model/garden/commands'
+import { jobsOf, recordsOf, shelfKey, startingFill, startingJob, startingSpec } from '@/model/garden/garden'
+import { evaluateJob, limeGramsPerLitre, quantitiesOf } from './reckoning'
+import { materialById } from '@/core/data'
+import { sameData } from '@/model/garden/same'
+import { kindOfKey, type Job } from '@/model/garden/schemas'
+
+const job: Job = {
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingFill('f', startingSpec('fabricBag'), null)]),
+  cropId: 'pepper_sweet',
+  parts: [
+    { materialId: 'peat_medium', twelfths: 48 },
+    { materialId: 'compost_green', twelfths: 24 },
+    { materialId: 'perlite_coarse', twelfths: 24 },
+  ],
+}
+const quantities = (j: Job = job) => {
+  const q = quantitiesOf(j)
+  if (!q.ok) throw new Error(q.problem.code)
+  return q.value
+}
+
+describe('a job worked out', () => {
+  test('makes enough for all containers and the settling, no more than a batch over', () => {
+    const q = quantities({ ...job, fills: [{ ...job.fills[0]!, count: 6 }] })
+    expect(q.inPlace).toBeCloseTo(6 * q.asWritten.fill.mixVolume, 9)
+    expect(q.toBlend).toBeCloseTo(q.inPlace * 1.07, 9)
+    expect(q.plan.blendLitres).toBeGreaterThanOrEqual(q.toBlend * 0.99)
+    expect(q.plan.blendLitres).toBeLessThan(q.toBlend * 1.15)
+  })
+  test('adds up beds of different kinds, layers, roots and topping up', () => {
+    const trough = startingFill('g', startingSpec('box'), null)
+    const deep = {
+      ...startingFill('h', startingSpec('raisedBed'), null),
+      sunkBy: 5,
+    }
+    const layered = {
+      ...startingFill(
+        'i',
+        { ...startingSpec('raisedBed'), layers: [{ kind: 'logs' as const, thickness: 10 }], rootBalls: 20 },
+        null,
+      ),
+      count: 2,
+    }
+    const q = quantities({ ...job, fills: [...job.fills, trough, deep, layered] })
+    expect(q.fills).toHaveLength(4)
+    expect(q.inPlace).toBeCloseTo(
+      q.fills[0]!.net + q.fills[1]!.net + q.fills[2]!.net + 2 * q.fills[3]!.net,
+      6,
+    )
+    expect(q.fills[2]!.net).toBeCloseTo((240 * 120 * 5) / 1000, 6)
+    expect(q.fills[3]!.washedIn).toBeGreaterThan(50)
+    // Judged in the first unless told otherwise; a layer below is judged with it.
+    expect(q.asWritten.mixDepth).toBeCloseTo(29, 9)
+    const elsewhere = evaluateJob({ ...job, fills: [...job.fills, layered], judgedIn: 'i' })
+    expect(elsewhere.ok && elsewhere.value.mixDepth).toBeCloseTo(16, 9)
+  })
+  test('limes to the target, to a weight, or not at all', () => {
+    const toTarget = evaluateJob(job)
+    expect(toTarget.ok && toTarget.value.lime.pH).toBeCloseTo(6.4, 1)
+    const fixed = limeGramsPerLitre({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 3 } })
+    expect(fixed.ok && fixed.value).toBe(3)
+    const none = evaluateJob({ ...job, lime: { ...job.lime, mode: 'none' } })
+    expect(none.ok && none.value.lime.pH).toBeCloseTo(none.ok ? none.value.blend.pH : 0, 9)
+  })
+  const wrong: [string, Partial<Job>, string][] = [
+    ['no parts', { parts: [] }, 'no-parts'],
+    ['a material nobody knows', { parts: [{ materialId: 'moon_dust', twelfths: 12 }] }, 'unknown-material'],
+    ['half a container', { fills: [{ ...job.fills[0]!, count: 0.5 }] }, 'count-not-whole'],
+    ['no containers', { fills: [{ ...job.fills[0]!, count: 0 }] }, 'count-not-whole'],
+    ['a million containers', { fills: [{ ...job.fills[0]!, count: 1e6 }] }, 'size-too-large'],
+    ['a negative allowance', { plan: { ...job.plan, settling: -0.1 } }, 'amount-negative'],
+    ['an allowance of everything', { plan: { ...job.plan, settling: 1 } }, 'size-too-large'],
+    ['negative lime', { lime: { ...job.lime, mode: 'fixed', gramsPerLitre: -1 } }, 'amount-negative'],
+    ['a shovel of lime', { lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 500 } }, 'size-too-large'],
+    ['a target beyond chemistry', { lime: { ...job.lime, target: 11 } }, 'pH-out-of-range'],
+    ['a bucket of nothing', { plan: { ...job.plan, bucket: 0 } }, 'size-not-positive'],
+  ]
+  test.each(wrong)('refuses %s', (_what, change, code) => {
+    const q = quantitiesOf({ ...job, ...change })
+    expect(!q.ok && q.problem.code).toBe(code)
+  })
+})
+
+describe('batch cards and shopping', () => {
+  const q = quantities()
+  test('every batch has its measures and its lime, which add up', () => {
+    const cards = batchCards(job, q)
+    expect(cards[0]!.lines.map((l) => l.id)).toEqual([
+      'peat_medium',
+      'compost_green',
+      'perlite_coarse',
+      'lime_calcitic',
+      'lime_dolomitic',
+    ])
+    const grams = cards.flatMap((c) => c.lines).reduce((s, l) => s + (l.kind === 'dose' ? l.grams : 0), 0)
+    expect(grams).toBeCloseTo(
+      doseTotals(job, q).reduce((s, l) => s + l.grams, 0),
+      6,
+    )
+    expect(grams).toBeCloseTo(q.limeGramsPerLitre * q.plan.blendLitres, 6)
+  })
+  test('all one lime is one line', () => {
+    const cards = batchCards({ ...job, lime: { ...job.lime, dolomiteShare: 1 } }, q)
+    expect(cards[0]!.lines.filter((l) => l.kind === 'dose').map((l) => l.id)).toEqual(['lime_dolomitic'])
+  })
+  test('shopping uses the shelf first and a common pack where none is known', () => {
+    const item = {
+      materialId: 'compost_green',
+      pack: { kind: 'loose' as const, litres: 25 },
+      price: 4,
+      stock: 1000,
+    }
+    const list = shoppingList(new Map([[shelfKey('compost_green'), item]]), q)
+    const line = (id: string) => list.find((l) => l.material.id === id)!
+    expect(line('compost_green').purchase).toMatchObject({ counts: [0], cost: 0 })
+    expect(line('peat_medium').pack).toEqual(materialById('peat_medium')!.pack)
+    expect(line('peat_medium').purchase.cost).toBeNull()
+    expect(line('peat_medium').water).toBeGreaterThan(0)
+    expect(line('perlite_coarse').wettingAgent).toBe(0)
+  })
+  test('a job’s next station follows the work', () => {
+    const empty = startingJob('x', job.createdAt, [startingFill('f', startingSpec('box'), null)])
+    expect(nextStation(empty)).toBe('fill')
+    expect(nextStation({ ...empty, cropId: 'lettuce' })).toBe('mix')
+    expect(nextStation(job)).toBe('buy')
+    const cards = batchCards(job, q)
+    const ticks = cards.flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id)))
+    expect(nextStation({ ...job, ticks: ticks.slice(0, 1) })).toBe('make')
+    expect(nextStation({ ...job, ticks })).toBe('make')
+    expect(nextStation({ ...job, recordId: 'r' })).toBe('filling')
+    const planted = { ...job, recordId: 'r', plantedOn: '2026-05-20' }
+    expect(nextStation(planted)).toBe('season')
+    expect(
+      [planted, { ...planted, followedSteps: ['look-back'] }, { ...empty, archived: true }].map(isOver),
+    ).toEqual([false, true, true])
+  })
+})
+
+describe('the demo garden', () => {
+  const garden = demoGarden()
+  test('is a garden like any other: every record passes its check', () => {
+    for (const [key, data] of garden)
+      expect(readEnvelope(key, writeEnvelope(key, data, 1, '2026-01-01'))).toMatchObject({ ok: true })
+  })
+  test('has two seasons of records and jobs at every station', () => {
+    const years = new Set(recordsOf(garden).map((r) => r.madeOn.slice(0, 4)))
+    expect(years.size).toBeGreaterThanOrEqual(2)
+    const stations = new Set(jobsOf(garden).map(nextStation))
+    for (const s of ['mix', 'buy', 'make', 'season'] as const) expect(stations).toContain(s)
+  })
+  test('is the same every time', () => expect(sameData([...garden], [...demoGarden()])).toBe(true))
+  test('tells a story that its figures bear out: the 2026 peppers had more air and less weight', () => {
+    const record = (id: string) => recordsOf(garden).find((r) => r.id === `made-${id}`)!.predicted
+    expect(record('peppers-26').airFilledPorosity).toBeGreaterThan(
+      record('peppers-25').airFilledPorosity + 0.05,
+    )
+    expect(record('peppers-26').drainedWeight).toBeLessThan(record('peppers-25').drainedWeight * 0.75)
+    expect(record('salad-26').airFilledPorosity).toBeGreaterThan(record('salad-25').airFilledPorosity)
+  })
+})
+
+test('same data is the same whatever the order of its fields', () => {
+  expect(sameData({ a: 1, b: [{ c: 2, d: 3 }] }, { b: [{ d: 3, c: 2 }], a: 1 })).toBe(true)
+  expect(sameData({ a: 1, b: undefined }, { a: 1 })).toBe(true)
+  expect(sameData([1, 2], [2, 1])).toBe(false)
+  expect(sameData(null, {})).toBe(false)
+})
+
+test('keys tell their kind, strangers tell none', () => {
+  expect(kindOfKey('job/abc')).toBe('job')
+  expect(kindOfKey('settings')).toBe('settings')
+  expect(kindOfKey('settings/x')).toBeNull()
+  expect(kindOfKey('constructor')).toBeNull()
+  expect(kindOfKey('nonsense/1')).toBeNull()
+})

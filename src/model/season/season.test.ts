@@ -1,0 +1,99 @@
+import { describe, expect, test } from 'vitest'
+import { DEMO_CLIMATES } from '@/core/data/climates'
+import { fillingCards } from '@/model/make/filling'
+import { startingFill, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
+import { evaluateJob, quantitiesOf } from '@/model/mix/reckoning'
+import type { BedSpec, Job } from '@/model/garden/schemas'
+import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season'
+
+const place = startingPlace(DEMO_CLIMATES.find((c) => c.id === 'inland')!)
+const spec = (change: Partial<BedSpec> = {}): BedSpec => ({ ...startingSpec('roundPot'), ...change })
+const job = (more: Partial<Job> = {}, of = spec()): Job => ({
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingFill('f', of, null)]),
+  parts: [
+    { materialId: 'peat_medium', twelfths: 24 },
+    { materialId: 'perlite_coarse', twelfths: 12 },
+  ],
+  ...more,
+})
+const cardOf = (j: Job) => {
+  const q = quantitiesOf(j)
+  if (!q.ok) throw new Error(q.problem.code)
+  return { card: fillingCards(j, q.value)[0]!, q: q.value }
+}
+
+describe('filling', () => {
+  test('the lifts of a card carry all the loose mix there is', () => {
+    for (const of of [
+      spec(),
+      spec({ rootBalls: 3 }),
+      spec({ layers: [{ kind: 'bark', thickness: 5 }] }),
+      spec({ rootBalls: 10, layers: [{ kind: 'logs', thickness: 4 }] }),
+    ]) {
+      const { card } = cardOf(job({}, of))
+      const loose = card.steps.reduce((s, { do: what }) => s + (what.code === 'lift' ? what.loose : 0), 0)
+      expect(loose).toBeCloseTo(card.loose, 6)
+    }
+  })
+  test('steps follow the bed: holes, soil, layers, root ball, old mix', () => {
+    const codes = (j: Job) => cardOf(j).card.steps.map((s) => s.do.code)
+    expect(codes(job())).toEqual(['stand', 'holes', 'lift', 'lift', 'lift', 'plant', 'water-in', 'finish'])
+    const bed = startingSpec('raisedBed')
+    expect(codes(job({}, { ...bed, rootBalls: 5 })).slice(0, 2)).toEqual(['loosen-soil', 'lift'])
+    expect(codes(job({}, { ...bed, rootBalls: 5 }))).toContain('root-ball')
+    expect(codes(job({}, spec({ layers: [{ kind: 'cloth', thickness: 0 }] })))).toContain('layer')
+    const sunk = job()
+    sunk.fills[0]!.sunkBy = 6
+    expect(codes(sunk)).toEqual(['stand', 'loosen-old', 'lift', 'plant', 'water-in', 'finish'])
+  })
+  test('the last lift ends at the lip, and a tick is found again', () => {
+    const { card } = cardOf(job({ filledSteps: ['f:stand', 'f:lift0'] }))
+    const last = card.steps.flatMap((s) => (s.do.code === 'lift' ? [s.do] : [])).at(-1)!
+    expect(last.belowRim).toBeCloseTo(3, 9)
+    expect(card.steps.filter((s) => s.done).map((s) => s.id)).toEqual(['f:stand', 'f:lift0'])
+    expect(card.left).toBe(card.steps.length - 2)
+  })
+})
+
+describe('the season of a job', () => {
+  test('is counted from the day said, else from the middle of the month next to come', () => {
+    expect(plantingDay(job())).toEqual({ day: '2026-05-15', said: false })
+    expect(plantingDay(job({ plantMonth: 2 }))).toEqual({ day: '2027-02-15', said: false })
+    expect(plantingDay(job({ plantMonth: 2, plantedOn: '2026-06-01' }))).toEqual({
+      day: '2026-06-01',
+      said: true,
+    })
+  })
+  test('has dates in order; what was done falls out of what is next', () => {
+    const j = job({ cropId: 'pepper_sweet', plantedOn: '2026-06-01', followedSteps: ['shade'] })
+    const answer = evaluateJob(j, undefined, place)
+    if (!answer.ok) throw new Error(answer.problem.code)
+    const plan = seasonPlan(j, undefined, answer.value, place)
+    const days = plan.due.map((d) => d.on)
+    expect([...days].sort()).toEqual(days)
+    expect(plan.due.find((d) => d.code === 'test-ph-first')!.on).toBe('2026-06-15')
+    expect(plan.due.find((d) => d.code === 'feed')).toBeDefined()
+    // Peat and perlite feed nothing: hungry in the first week or two.
+    expect(plan.due.find((d) => d.code === 'feed')!.on < '2026-06-20').toBe(true)
+    expect(plan.due.find((d) => d.code === 'bring-in')!.on).toBe('2026-09-01')
+    expect(nextDue(plan)!.code).not.toBe('shade')
+    expect(nextDue({ ...plan, due: plan.due.map((d) => ({ ...d, done: true })) })).toBeNull()
+  })
+  test('pH is tested by the day of mixing where that is known', () => {
+    const j = job({ cropId: 'lettuce', plantedOn: '2026-06-11' })
+    const record = { madeOn: '2026-06-01' } as never
+    const first = seasonPlan(j, record, null, place).due.find((d) => d.code === 'test-ph-first')!
+    expect(first.on).toBe('2026-06-15')
+  })
+  test('a bean goes out once nights are mild; a fig in a pot has less to spare than in the ground', () => {
+    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place)!.planting).toContain(5)
+    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place)!.planting).not.toContain(3)
+    expect(outdoorsOf(job(), place)).toBeNull()
+    const pot = winterOf(job({ cropId: 'fig' }), place)!
+    const ground = winterOf(job({ cropId: 'fig' }, startingSpec('raisedBed')), place)!
+    expect(pot.inPot).toBe(true)
+    expect(ground.margin - pot.margin).toBeCloseTo(100 / 9, 6)
+    expect(winterOf(job({ cropId: 'fig' }), { ...place, coldestNight: -2 })!.coldest).toBe(-2)
+    expect(winterOf(job({ cropId: 'basil' }), place)).toBeNull()
+  })
+})

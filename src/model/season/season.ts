@@ -1,0 +1,145 @@
+import { cropById } from '@/core/data'
+import { addDays, differenceInCalendarDays, formatISO, getDayOfYear, parseISO } from 'date-fns'
+import { seasonOf } from '@/core/data/seasons'
+import type { Evaluation } from '@/core/evaluate'
+import {
+  coldestNightOf,
+  daysToHarvest,
+  followUp,
+  monthsFor,
+  plantingMonths,
+  restsFor,
+  winterMargin,
+  type DaysToHarvest,
+  type FollowUpCode,
+  type MonthSuits,
+  type WinterMargin,
+} from '@/core/season'
+import { leadFill } from '@/model/garden/garden'
+import type { Job, MixRecord, Place } from '@/model/garden/schemas'
+
+const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
+
+export interface Outdoors {
+  suits: MonthSuits[]
+  /** Months it can be planted in outside, 1 to 12. */
+  planting: number[]
+}
+/** How the months of a place suit the leading crop; null where either is unknown. */
+export function outdoorsOf(job: Job, place: Place | undefined): Outdoors | null {
+  const crop = cropById(job.cropId)
+  const season = crop && seasonOf(crop.id)
+  if (!season || !place) return null
+  return { suits: monthsFor(season, place), planting: plantingMonths(crop, season, place) }
+}
+
+/** What a winter out of doors leaves the leading crop to spare; null for what does not stay, or without a place. */
+export function winterOf(job: Job, place: Place | undefined): (WinterMargin & { inPot: boolean }) | null {
+  const crop = cropById(job.cropId)
+  const standsTo = crop && seasonOf(crop.id)?.standsTo
+  if (!standsTo || !place) return null
+  const inPot = leadFill(job).spec.vessel.base.kind !== 'onSoil'
+  return { ...winterMargin(standsTo, place.coldestNight ?? coldestNightOf(place), inPot), inPot }
+}
+
+/** The day it is taken to be planted: as said, or the middle of its month next to come after the job was begun. */
+export function plantingDay(job: Job): { day: string; said: boolean } {
+  if (job.plantedOn) return { day: job.plantedOn, said: true }
+  const begun = parseISO(job.createdAt)
+  const month = job.plantMonth ?? 5
+  const year = begun.getMonth() + 1 > month ? begun.getFullYear() + 1 : begun.getFullYear()
+  return { day: isoDay(new Date(year, month - 1, 15)), said: false }
+}
+
+/** Sown where it stays, so there is nothing to shade. Source: common practice. */
+const SOWN = new Set(['root veg', 'legume'])
+
+export interface Due {
+  id: string
+  code: FollowUpCode | 'dress'
+  /** The dressing to put on. */
+  dressingId?: string
+  /** ISO dates. */
+  on: string
+  until: string | null
+  done: boolean
+}
+
+export interface SeasonPlan {
+  planted: { day: string; said: boolean }
+  harvest: DaysToHarvest | null
+  due: Due[]
+}
+
+function restDays(start: Date, perennial: boolean, place: Place | undefined): number {
+  const months = perennial && place ? restsFor(place.latitude, start.getMonth() + 1) : 0
+  return (
+    months && differenceInCalendarDays(new Date(start.getFullYear(), start.getMonth() + months, 1), start)
+  )
+}
+
+/** What a job asks for after planting, by date. Without an evaluation feed is left out, without a crop the harvest. */
+export function seasonPlan(
+  job: Job,
+  record: MixRecord | undefined,
+  evaluation: Evaluation | null,
+  place: Place | undefined,
+): SeasonPlan {
+  const planted = plantingDay(job)
+  const start = parseISO(planted.day)
+  const crop = cropById(job.cropId)
+  const season = crop && seasonOf(crop.id)
+  const harvest = crop && season ? daysToHarvest(crop, season, place, getDayOfYear(start)) : null
+  const suits = season && place ? monthsFor(season, place) : null
+  let coldFrom: number | null = null
+  if (suits)
+    for (let k = 1; k < 12 && coldFrom === null; k++) {
+      const at = new Date(start.getFullYear(), start.getMonth() + k, 1)
+      const bad = season!.standsTo ? place!.months[at.getMonth()]!.tMin < 2 : suits[at.getMonth()] === 'frost'
+      if (bad) coldFrom = differenceInCalendarDays(at, start)
+    }
+  const done = new Set(job.followedSteps)
+  const due = followUp({
+    mixedBefore: record ? Math.max(0, differenceInCalendarDays(start, parseISO(record.madeOn))) : 0,
+    limed: job.lime.mode !== 'none',
+    transplanted: crop !== undefined && !SOWN.has(crop.kind),
+    hungryFrom: evaluation?.growing?.feeding.hungryFrom ?? null,
+    harvest,
+    waterEc: place?.waterEc ?? 0,
+    season,
+    coldFrom,
+    perennial: crop?.perennial ?? false,
+    restsFor: restDays(start, crop?.perennial ?? false, place),
+  })
+  const seen = new Map<FollowUpCode, number>()
+  const dress = job.dressings.flatMap(({ dressingId, place }): Due[] => {
+    if (place.kind !== 'heldBack') return []
+    const id = `dress-${dressingId}`
+    return [
+      {
+        id,
+        code: 'dress',
+        dressingId,
+        on: isoDay(addDays(start, place.from)),
+        until: null,
+        done: done.has(id),
+      },
+    ]
+  })
+  const dated = due.map(({ code, day, until }): Due => {
+    const n = (seen.get(code) ?? 0) + 1
+    seen.set(code, n)
+    const id = n === 1 ? code : `${code}-${n}`
+    return {
+      id,
+      code,
+      on: isoDay(addDays(start, day)),
+      until: until === null ? null : isoDay(addDays(start, until)),
+      done: done.has(id),
+    }
+  })
+  return { planted, harvest, due: [...dated, ...dress].sort((a, b) => a.on.localeCompare(b.on)) }
+}
+
+/** The first thing of a season not done yet. */
+export const nextDue = (plan: SeasonPlan): Due | null => plan.due.find((d) => !d.done) ?? null

@@ -1,0 +1,285 @@
+import Papa from 'papaparse'
+import { z } from 'zod'
+import { CM_PER_INCH, LITRES } from '@/core/units'
+import { countProblem, planOfFill } from '@/model/mix/reckoning'
+import {
+  STANDINGS,
+  VESSEL_KINDS,
+  WALLS,
+  type Bed,
+  type Settings,
+  type Vessel,
+  type VesselKind,
+} from '@/model/garden/schemas'
+import { startingBed } from '@/model/garden/starting'
+import type { Problem } from '@/core/problems'
+
+/** Columns of a sheet of beds, in the order they are written. Lengths in the unit of the heading. */
+export const SHEET_COLUMNS = [
+  'name',
+  'shape',
+  'count',
+  'length',
+  'width',
+  'base length',
+  'base width',
+  'height',
+  'heaped',
+  'lip',
+  'water leaves',
+  'hole height',
+  'sides',
+  'stands on',
+  'root balls',
+  'corners',
+] as const
+type Column = (typeof SHEET_COLUMNS)[number]
+const LENGTHS: readonly Column[] = [
+  'length',
+  'width',
+  'base length',
+  'base width',
+  'height',
+  'heaped',
+  'lip',
+  'hole height',
+]
+const OUTLETS = ['drainHoles', 'sideHoles', 'closed', 'onPaving', 'coarse', 'loam', 'clay'] as const
+
+/** What growers may write for a shape, beside the name the sheet itself writes. */
+const SHAPE_WORDS: Record<string, VesselKind> = {
+  pot: 'roundPot',
+  round: 'roundPot',
+  tub: 'roundPot',
+  barrel: 'roundPot',
+  trough: 'box',
+  windowbox: 'box',
+  planter: 'box',
+  bed: 'raisedBed',
+  bag: 'fabricBag',
+  splitbarrel: 'gutter',
+}
+
+/** A row that could not be taken: which, by its number in the sheet, and why. */
+export interface SheetProblem {
+  row: number
+  name: string
+  why: { column: string; text: string; wanted: string } | { problem: Problem }
+}
+export interface SheetResult {
+  beds: Bed[]
+  problems: SheetProblem[]
+}
+
+const factor = (units: Settings['units']) => (units === 'us' ? CM_PER_INCH : 1)
+const volume = (units: Settings['units']) => (units === 'us' ? LITRES.usGallon : 1)
+const tidy = (x: number) => String(Number(x.toFixed(3)))
+
+const squeeze = (text: string) => text.toLowerCase().replace(/[^a-z]/g, '')
+const oneOf = <T extends string>(list: readonly T[], text: string): T | undefined =>
+  list.find((x) => squeeze(x) === squeeze(text))
+
+/** One row of the sheet for each bed; `corners` as "0,0 240,0 …" from above. */
+export function bedsToCsv(beds: readonly Bed[], units: Settings['units']): string {
+  const per = factor(units)
+  const rows = beds.map((bed) => {
+    const { vessel } = bed
+    const body = vessel.shape.kind === 'mounded' ? vessel.shape.body : vessel.shape
+    const size = {
+      roundPot: (b: { topDiameter: number; baseDiameter: number }) => [
+        b.topDiameter,
+        undefined,
+        b.baseDiameter,
+      ],
+      fabricBag: (b: { diameter: number }) => [b.diameter],
+      halfCylinder: (b: { length: number; diameter: number }) => [b.length, b.diameter],
+      polygonBed: () => [],
+    }
+    const [length, width, baseLength, baseWidth] =
+      body.kind === 'box' || body.kind === 'oval'
+        ? [body.topLength, body.topWidth, body.baseLength, body.baseWidth]
+        : (size[body.kind] as (b: typeof body) => (number | undefined)[])(body)
+    const cell = (cm: number | undefined) => (cm === undefined ? '' : tidy(cm / per))
+    const row: Record<Column, string> = {
+      name: bed.name,
+      shape: vessel.kind,
+      count: String(vessel.count),
+      length: cell(length),
+      width: cell(width),
+      'base length': cell(baseLength),
+      'base width': cell(baseWidth),
+      height: cell('height' in body ? body.height : undefined),
+      heaped: cell(vessel.shape.kind === 'mounded' ? vessel.shape.moundHeight : undefined),
+      lip: cell(vessel.headspace),
+      'water leaves': vessel.base.kind === 'onSoil' ? vessel.base.texture : vessel.base.kind,
+      'hole height': cell(vessel.base.kind === 'sideHoles' ? vessel.base.height : undefined),
+      sides: bed.wall,
+      'stands on': bed.standing,
+      'root balls': bed.rootBalls ? tidy(bed.rootBalls / volume(units)) : '',
+      corners:
+        body.kind === 'polygonBed' ? body.corners.map((c) => `${cell(c.x)},${cell(c.y)}`).join(' ') : '',
+    }
+    return row
+  })
+  return Papa.unparse(rows, { columns: [...SHEET_COLUMNS] })
+}
+
+const number = z
+  .string()
+  .trim()
+  .transform((text, ctx) => {
+    const x = Number(text.replace(',', '.'))
+    if (text !== '' && Number.isFinite(x)) return x
+    ctx.addIssue({ code: 'custom', message: 'a number' })
+    return z.NEVER
+  })
+
+/** Reads one row; throws a SheetProblem's why where a cell cannot be read. */
+function bedOf(cells: Record<string, string>, units: Settings['units'], id: string, createdAt: string): Bed {
+  const text = (column: Column) => (cells[column] ?? '').trim()
+  const wrong = (column: Column, wanted: string): never => {
+    throw { column, text: text(column), wanted }
+  }
+  const read = (column: Column, otherwise: number): number => {
+    if (text(column) === '') return otherwise
+    const parsed = number.safeParse(text(column))
+    if (!parsed.success) return wrong(column, 'a number')
+    return LENGTHS.includes(column) ? parsed.data * factor(units) : parsed.data
+  }
+  const kind =
+    oneOf(VESSEL_KINDS, text('shape')) ??
+    SHAPE_WORDS[squeeze(text('shape'))] ??
+    (text('shape') === '' ? 'roundPot' : wrong('shape', VESSEL_KINDS.join(', ')))
+  const bed = startingBed(id, createdAt, kind)
+  const { shape } = bed.vessel
+  const body = shape.kind === 'mounded' ? shape.body : shape
+  const length = (otherwise: number) => read('length', otherwise)
+  const sized = ((): Exclude<Vessel['shape'], { kind: 'mounded' }> => {
+    switch (body.kind) {
+      case 'roundPot': {
+        const topDiameter = length(body.topDiameter)
+        return {
+          ...body,
+          topDiameter,
+          baseDiameter: read('base length', text('length') === '' ? body.baseDiameter : topDiameter),
+          height: read('height', body.height),
+        }
+      }
+      case 'box':
+      case 'oval': {
+        const topLength = length(body.topLength)
+        const topWidth = read('width', body.topWidth)
+        return {
+          ...body,
+          topLength,
+          topWidth,
+          baseLength: read('base length', text('length') === '' ? body.baseLength : topLength),
+          baseWidth: read('base width', text('width') === '' ? body.baseWidth : topWidth),
+          height: read('height', body.height),
+        }
+      }
+      case 'fabricBag':
+        return { ...body, diameter: length(body.diameter), height: read('height', body.height) }
+      case 'halfCylinder':
+        return { ...body, length: length(body.length), diameter: read('width', body.diameter) }
+      case 'polygonBed': {
+        const corners = text('corners')
+          .split(/\s+/)
+          .filter(Boolean)
+          .map((pair) => {
+            const [x, y, more] = pair.split(',').map(Number)
+            if (x === undefined || y === undefined || more !== undefined || !Number.isFinite(x + y))
+              return wrong('corners', 'pairs such as 0,0 240,0 240,120')
+            return { x: x * factor(units), y: y * factor(units) }
+          })
+        return {
+          ...body,
+          corners: corners.length ? corners : body.corners,
+          height: read('height', body.height),
+        }
+      }
+    }
+  })()
+  const outlet =
+    text('water leaves') === ''
+      ? null
+      : (oneOf(OUTLETS, text('water leaves')) ?? wrong('water leaves', OUTLETS.join(', ')))
+  const base: Vessel['base'] =
+    outlet === null
+      ? bed.vessel.base
+      : outlet === 'coarse' || outlet === 'loam' || outlet === 'clay'
+        ? { kind: 'onSoil', texture: outlet }
+        : outlet === 'sideHoles'
+          ? { kind: 'sideHoles', height: read('hole height', 4) }
+          : { kind: outlet }
+  return {
+    ...bed,
+    name: text('name').slice(0, 120),
+    wall: text('sides') === '' ? bed.wall : (oneOf(WALLS, text('sides')) ?? wrong('sides', WALLS.join(', '))),
+    standing:
+      text('stands on') === ''
+        ? bed.standing
+        : (oneOf(STANDINGS, text('stands on')) ?? wrong('stands on', STANDINGS.join(', '))),
+    rootBalls: read('root balls', 0) * volume(units),
+    vessel: {
+      kind,
+      shape:
+        shape.kind === 'mounded'
+          ? { ...shape, body: sized, moundHeight: read('heaped', shape.moundHeight) }
+          : sized,
+      headspace: read('lip', bed.vessel.headspace),
+      base,
+      count: read('count', 1),
+    },
+  }
+}
+
+/**
+ * Beds from text pasted out of a spreadsheet or a CSV file: a heading line with some of the columns, tabs, commas or
+ * semicolons between. Lengths are in the grower's unit. What is left out takes the usual value of its shape. Rows that cannot be
+ * read, or whose bed could not be filled, come back as problems; the others stand. Nothing is stored here.
+ */
+export function bedsFromText(
+  text: string,
+  units: Settings['units'],
+  newId: () => string,
+  createdAt: string,
+): SheetResult {
+  const parsed = Papa.parse<Record<string, string>>(text.trim(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: ['\t', ',', ';'],
+    transformHeader: (h) => h.trim().toLowerCase(),
+  })
+  const columns = parsed.meta.fields ?? []
+  const known = columns.filter((c) => (SHEET_COLUMNS as readonly string[]).includes(c))
+  const stranger = columns.find((c) => c !== '' && !(SHEET_COLUMNS as readonly string[]).includes(c))
+  if (known.length === 0 || stranger !== undefined)
+    return {
+      beds: [],
+      problems: [
+        {
+          row: 1,
+          name: '',
+          why: { column: 'heading', text: stranger ?? columns[0] ?? '', wanted: SHEET_COLUMNS.join(', ') },
+        },
+      ],
+    }
+  const result: SheetResult = { beds: [], problems: [] }
+  parsed.data.forEach((cells, i) => {
+    const row = i + 2
+    const name = (cells.name ?? '').trim()
+    try {
+      const bed = bedOf(cells, units, newId(), createdAt)
+      const plan = planOfFill({ spec: bed, sunkBy: null })
+      const uncounted = countProblem(bed.vessel.count)
+      if (!plan.ok) result.problems.push({ row, name, why: { problem: plan.problem } })
+      else if (uncounted) result.problems.push({ row, name, why: { problem: uncounted } })
+      else result.beds.push(bed)
+    } catch (why) {
+      if (why instanceof Error) throw why
+      result.problems.push({ row, name, why: why as { column: string; text: string; wanted: string } })
+    }
+  })
+  return result
+}

@@ -1,0 +1,212 @@
+import { z } from 'zod'
+import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES } from '../../core/data/types'
+
+/** Shapes of the data tables in core/data. Run when the app is built and by a test; the core trusts what passed. */
+
+const confidence = z.enum(['high', 'medium', 'low'])
+const kind = z.enum(['tabulated', 'practice', 'memory', 'estimated', 'measured'])
+const source = z.string().min(3)
+
+export const propertySchema = z
+  .strictObject({ low: z.number(), value: z.number(), high: z.number(), source, kind, confidence })
+  .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
+const fraction = propertySchema.refine((p) => p.low >= 0 && p.high <= 1, 'a fraction')
+const positive = propertySchema.refine((p) => p.low > 0, 'above nothing')
+const notNegative = propertySchema.refine((p) => p.low >= 0, 'not below nothing')
+const band = z
+  .strictObject({ low: z.number(), high: z.number(), source, kind })
+  .refine((b) => b.low < b.high, 'low < high')
+const shares = (count: number) =>
+  z
+    .array(z.number().min(0).max(1))
+    .length(count)
+    .refine((list) => Math.abs(list.reduce((s, x) => s + x, 0) - 1) < 1e-4, 'shares sum to one')
+const limits = z.array(z.number().min(0).max(1)).length(8)
+
+export const tablePackSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.enum(['loose', 'compressed']), litres: z.number().positive() }),
+  z.strictObject({ kind: z.enum(['block', 'mass']), kg: z.number().positive() }),
+])
+
+export const materialSchema = z
+  .strictObject({
+    id: z.string().regex(/^[a-z0-9_]+$/),
+    name: z.string().min(3),
+    family: z.enum(MATERIAL_FAMILIES),
+    confidence,
+    sterileAsBought: z.enum(['y', 'n']),
+    hazards: z.string(),
+    pack: tablePackSchema,
+    sizeShares: shares(8),
+    sizeRange: z.strictObject({ low: limits, high: limits, source, kind }),
+    properties: z.strictObject({
+      dryBulkDensity: positive,
+      moistBulkDensityAsBought: positive,
+      totalPorosity: fraction,
+      waterAt10Cm: fraction,
+      waterAt50Cm: fraction,
+      waterAt100Cm: fraction,
+      saturatedConductivity: positive,
+      looseEnvelopeFraction: fraction,
+      pH: propertySchema.refine((p) => p.low >= 2.5 && p.high <= 11, 'a pH'),
+      bufferCapacity: positive,
+      cationExchangeCapacity: notNegative,
+      electricalConductivity: notNegative,
+      nitrogen: fraction,
+      phosphorus: fraction,
+      potassium: fraction,
+      calcium: fraction,
+      magnesium: fraction,
+      carbonToNitrogen: positive.optional(),
+      nitrogenFirstSeason: propertySchema.optional(),
+      structuralHalfLife: positive,
+      volumeFactorOnWetting: positive,
+      looseLitresPerKgDry: positive.optional(),
+      compressibility: fraction.refine((p) => p.high <= 0.5, 'at most a half'),
+    }),
+  })
+  .superRefine((m, ctx) => {
+    const p = m.properties
+    const falls: [string, number, number][] = [
+      ['water at 10 cm is above the porosity', p.totalPorosity.value, p.waterAt10Cm.value],
+      ['water at 50 cm is above that at 10', p.waterAt10Cm.value, p.waterAt50Cm.value],
+      ['water at 100 cm is above that at 50', p.waterAt50Cm.value, p.waterAt100Cm.value],
+      ['weighs less as bought than dry', p.moistBulkDensityAsBought.value, p.dryBulkDensity.value],
+    ]
+    for (const [message, more, less] of falls)
+      if (more < less) ctx.addIssue({ code: 'custom', message: `${m.id}: ${message}` })
+    if (m.pack.kind === 'block' && !p.looseLitresPerKgDry)
+      ctx.addIssue({ code: 'custom', message: `${m.id}: sold as a block, so litres per kg are wanted` })
+    // Solids between light wood and basalt; closed pores bring perlite below.
+    const particle = p.dryBulkDensity.value / (1 - p.totalPorosity.value)
+    if (!(particle > 0.25 && particle < 3.1))
+      ctx.addIssue({ code: 'custom', message: `${m.id}: solids of ${particle.toFixed(2)} kg/L` })
+    const carbon = (p.carbonToNitrogen?.value ?? 0) * p.nitrogen.value
+    if (carbon > 0.9) ctx.addIssue({ code: 'custom', message: `${m.id}: ${carbon} carbon in its dry matter` })
+  })
+
+export const cropSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  latin: z.string(),
+  kind: z.string(),
+  confidence,
+  moisture: z.string(),
+  demand: z.enum(['light', 'medium', 'heavy', 'very heavy']),
+  notes: z.string(),
+  pH: band,
+  airFilledPorosity: band,
+  perennial: z.boolean(),
+  properties: z.strictObject({
+    minRootVolume: positive,
+    minDepth: positive,
+    spacing: positive,
+    canopyHeight: positive,
+    canopyArea: positive,
+    cropCoefficient: positive,
+    depletionFraction: fraction,
+    seasonNitrogen: positive,
+    daysToMaturity: positive,
+    saltThreshold: positive,
+    saltSlope: positive.optional(),
+  }),
+})
+
+export const seasonSchema = z
+  .strictObject({
+    crop: z.string(),
+    temperature: z.strictObject({
+      least: z.number(),
+      low: z.number(),
+      high: z.number(),
+      most: z.number(),
+      source,
+      kind,
+    }),
+    leastNight: z.strictObject({ value: z.number(), source, kind }).nullable(),
+    standsTo: propertySchema.nullable(),
+  })
+  .refine(({ temperature: t }) => t.least < t.low && t.low < t.high && t.high < t.most, 'temperatures rise')
+
+const rated = { ratePerDay: positive, q10: positive, fraction }
+export const dressingSchema = z
+  .strictObject({
+    id: z.string().regex(/^[a-z0-9_]+$/),
+    name: z.string().min(3),
+    detail: z.string(),
+    family: z.enum(DRESSING_FAMILIES),
+    confidence,
+    label: z.strictObject({ nitrogen: z.number(), phosphate: z.number(), potash: z.number() }).nullable(),
+    analysis: z.partialRecord(z.enum(ELEMENTS), fraction),
+    nitrogenForms: z
+      .strictObject({ nitrate: z.number(), ammonium: z.number(), urea: z.number(), organic: z.number() })
+      .nullable(),
+    release: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('none') }),
+      z.strictObject({ kind: z.literal('firstOrder'), ...rated }),
+      z.strictObject({ kind: z.literal('lime'), ...rated }),
+      z.strictObject({ kind: z.literal('oxidation'), ...rated }),
+      z.strictObject({
+        kind: z.literal('coated'),
+        longevityMonths: z.number().positive(),
+        q10: positive,
+        fraction,
+      }),
+    ]),
+    lime: z
+      .strictObject({
+        calciumCarbonateEquivalent: positive,
+        sieveShares: shares(4),
+        ceiling: z.number().nullable(),
+      })
+      .nullable(),
+    acidity: propertySchema.nullable(),
+    saltIndex: positive.nullable(),
+    bulkDensity: positive,
+    dose: z.strictObject({ low: z.number().min(0), high: z.number(), limit: z.number(), source }),
+    overdose: z.string(),
+    hazard: z.string(),
+    caution: z.string().nullable(),
+  })
+  .superRefine((d, ctx) => {
+    const f = d.nitrogenForms
+    if ((d.analysis.nitrogen !== undefined) !== (f !== null))
+      ctx.addIssue({ code: 'custom', message: `${d.id}: nitrogen and its forms go together` })
+    if (f && Math.abs(f.nitrate + f.ammonium + f.urea + f.organic - 1) > 1e-3)
+      ctx.addIssue({ code: 'custom', message: `${d.id}: forms of nitrogen do not make one` })
+    if (!(d.dose.low <= d.dose.high && d.dose.high <= d.dose.limit))
+      ctx.addIssue({ code: 'custom', message: `${d.id}: doses out of order` })
+    if ((d.lime !== null) !== (d.release.kind === 'lime'))
+      ctx.addIssue({ code: 'custom', message: `${d.id}: a lime releases as a lime` })
+  })
+
+export const sourcesSchema = z.record(
+  z.string(),
+  z.strictObject({ citation: z.string().min(8), sure: confidence }),
+)
+
+/** Every table with its shape, by file name. */
+export const TABLES = {
+  'materials.json': z.array(materialSchema),
+  'crops.json': z.array(cropSchema),
+  'seasons.json': z.array(seasonSchema),
+  'limes.json': z.array(dressingSchema),
+  'dressings.json': z.array(dressingSchema),
+  'sources.json': sourcesSchema,
+} as const
+
+/** Source keys used in a table that the list of sources does not hold. */
+export function missingSources(table: unknown, sources: Record<string, unknown>): string[] {
+  const missing = new Set<string>()
+  const walk = (x: unknown) => {
+    if (Array.isArray(x)) x.forEach(walk)
+    else if (x && typeof x === 'object')
+      for (const [key, value] of Object.entries(x)) {
+        if (key === 'source' && typeof value === 'string') {
+          if (!(value in sources)) missing.add(value)
+        } else walk(value)
+      }
+  }
+  walk(table)
+  return [...missing]
+}
