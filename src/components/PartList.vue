@@ -4,7 +4,7 @@
  * work on the part in hand.
  */
 import { nextTick, ref } from 'vue'
-import { vWords } from '@/composables/vWords'
+import { vTextContent } from '@/composables/vTextContent'
 import { measureText } from '@/core/mixing'
 import type { Material } from '@/core/data'
 import { percentText } from '@/text/units'
@@ -84,7 +84,7 @@ async function onKey(event: KeyboardEvent, index: number) {
       /></span>
       <span class="name">
         {{ part.name }}
-        <small v-words="`${percentText(part.share)} by measure`" />
+        <small v-text-content="`${percentText(part.share)} by measure`" />
       </span>
       <span class="stepper">
         <button
@@ -95,7 +95,7 @@ async function onKey(event: KeyboardEvent, index: number) {
         >
           −
         </button>
-        <output v-words="measureText(part.twelfths)" class="figure" />
+        <output v-text-content="measureText(part.twelfths)" class="figure" />
         <button
           type="button"
           :aria-label="`${stepText} more ${part.name}`"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { computed, ref } from 'vue'
-import { vWords } from '@/composables/vWords'
+import { vTextContent } from '@/composables/vTextContent'
 import GaugeScale from './GaugeScale.vue'
 
 const {
@@ -61,12 +61,12 @@ const would = computed(() => (ghost && ghost.text !== value ? `→ ${ghost.text}
       >
     </div>
     <div class="line">
-      <strong v-words="value" class="figure" />
+      <strong v-text-content="value" class="figure" />
       <span class="wanted">{{ wanted }}</span>
     </div>
     <div v-if="likelyText !== null || ghost" class="line">
-      <span v-words="likelyText || '\u00a0'" class="likely" :class="{ sure }" />
-      <span v-if="ghost" v-words="would" class="would" />
+      <span v-text-content="likelyText || '\u00a0'" class="likely" :class="{ sure }" />
+      <span v-if="ghost" v-text-content="would" class="would" />
     </div>
     <GaugeScale
       v-if="position !== null"

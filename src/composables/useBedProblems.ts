@@ -1,6 +1,6 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import { countProblem, planOfFill } from '@/model/mix/reckoning'
+import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
 import type { BedSpec } from '@/model/garden/schemas'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -13,7 +13,7 @@ export function useBedProblems(
 ) {
   const plan = computed(() => {
     const of = toValue(spec)
-    return of && planOfFill({ spec: of, sunkBy: toValue(sunkBy) })
+    return of && mixNeededFor({ spec: of, sunkBy: toValue(sunkBy) })
   })
   const problem = computed(() => {
     const outcome: Outcome<unknown> | null = plan.value

@@ -11,8 +11,8 @@ import type { Recipe } from '@/model/garden/schemas'
 import { moveText } from '@/text/moves'
 import { partNames } from '@/text/recipes'
 import type { useJob } from './useJob'
-import { useCalm } from './useCalm'
-import { useRested } from './useRested'
+import { useDelayedByFrame } from './useDelayedByFrame'
+import { useDebouncedWork } from './useDebouncedWork'
 
 /** What a change brings, looked at before it is made. */
 export type Look = { kind: 'part'; materialId: string; direction: 1 | -1 } | { kind: 'move'; index: number }
@@ -52,7 +52,7 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     const next = JSON.stringify([BENCH_KEYS.map((k) => j[k]), place.value])
     return next === old ? old : next
   })
-  const later = useRested(key, () => {
+  const later = useDebouncedWork(key, () => {
     const j = toRaw(job.value)
     const answer = j && evaluateLater(j, toRaw(place.value))
     return j && answer?.ok
@@ -67,7 +67,7 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
 
   const source = shallowRef<Source>('shelf')
   const moveKey = computed(() => key.value && `${source.value} ${key.value}`)
-  const next = useRested(moveKey, () => {
+  const next = useDebouncedWork(moveKey, () => {
     const found = job.value && movesOf(garden.records, job.value, place.value, source.value, MOST_MOVES)
     return found?.ok ? found.value : null
   })
@@ -76,7 +76,7 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     if (!move || next.stale.value || !job.value) return
     look.value = null
     run({
-      type: 'recipe/put',
+      type: 'recipe/replace',
       jobId: id(),
       recipe: afterMove(job.value, move),
       what: moveText(move, partNames(job.value)).replace(/^./, (c) => c.toLowerCase()),
@@ -84,13 +84,13 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
   }
 
   /** For what may follow a press a frame later. */
-  const calmJob = useCalm(job)
+  const delayedJob = useDelayedByFrame(job)
   const look = shallowRef<Look | null>(null)
   /** A press changes what the next one would do; that is worked out after its own answer is painted. */
-  const undecided = computed(() => look.value !== null && calmJob.value !== job.value)
+  const undecided = computed(() => look.value !== null && delayedJob.value !== job.value)
   const lookedAt = computed<Recipe | null>((old) => {
     if (undecided.value) return old ?? null
-    const j = calmJob.value
+    const j = delayedJob.value
     const l = look.value
     if (!j || !l) return null
     if (l.kind === 'move') {
@@ -112,14 +112,14 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     return answer.ok ? answer.value : null
   })
 
-  const calmRecords = useCalm(computed(() => garden.records))
+  const delayedRecords = useDelayedByFrame(computed(() => garden.records))
   /** What the shelf holds or knows the price of, not yet in the mix. */
   const shelf = computed<ShelfItem[]>((old) => {
-    const taken = new Set(calmJob.value?.parts.map((p) => p.materialId))
+    const taken = new Set(delayedJob.value?.parts.map((p) => p.materialId))
     const now = MATERIALS.flatMap((m) => {
       if (taken.has(m.id)) return []
-      const { stock } = shelfEntry(calmRecords.value, m)
-      const perLitre = pricePerLitre(calmRecords.value, m)
+      const { stock } = shelfEntry(delayedRecords.value, m)
+      const perLitre = pricePerLitre(delayedRecords.value, m)
       return perLitre !== null || stock > 0 ? [{ material: m, stock, perLitre }] : []
     })
     const same =
@@ -135,9 +135,9 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     return same ? old : now
   })
   const cost = computed(() => {
-    const j = calmJob.value
-    return j && j.parts.length > 0 ? mixCost(calmRecords.value, toRaw(j)) : { perLitre: null, missing: [] }
+    const j = delayedJob.value
+    return j && j.parts.length > 0 ? mixCost(delayedRecords.value, toRaw(j)) : { perLitre: null, missing: [] }
   })
 
-  return { step, later, calmJob, source, next, take, look, whatIf, undecided, shelf, cost }
+  return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
 }

@@ -15,9 +15,9 @@ import {
   concernsOf,
   easyWaterFor,
   finderProblem,
-  gravityOf,
+  severityOf,
   materialsFrom,
-  oddnessOf,
+  complexityOf,
   thirstOf,
   type Source,
 } from '@/model/find/bench'
@@ -184,7 +184,7 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
       (a, b) =>
         rankOf(a) - rankOf(b) ||
         (a.figures.costPerLitre || 9e9) - (b.figures.costPerLitre || 9e9) ||
-        oddnessOf(a) - oddnessOf(b),
+        complexityOf(a) - complexityOf(b),
     )
   }
   /** What would stand out about the best of them, one at a time so that the page lives meanwhile. */
@@ -201,7 +201,7 @@ export function useFinder({ garden, job, place, units }: ReturnType<typeof useJo
   }
   const concerns = shallowRef<ReadonlyMap<string, Judgement[]>>(new Map())
   /** Nobody looked: behind those that were looked at. */
-  const gravity = (concern: Judgement[] | undefined) => (concern ? gravityOf(concern) : Number.MAX_VALUE)
+  const gravity = (concern: Judgement[] | undefined) => (concern ? severityOf(concern) : Number.MAX_VALUE)
   /** Of those that fit alike, what would have less said against it on the bench comes first. */
   const found = computed(() => {
     const r = result.value

@@ -1,12 +1,12 @@
 import { computed, toRaw, toValue, type MaybeRefOrGetter } from 'vue'
 import { targetsFor } from '@/core/targets'
-import { jobOf, leadFill, liveJob, placeOf } from '@/model/garden/garden'
+import { jobOf, judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import {
   bandsOf,
   containerOf,
   evaluateInput,
   inputOfJob,
-  planOfFill,
+  mixNeededFor,
   quantitiesOf,
   targetsOfJob,
 } from '@/model/mix/reckoning'
@@ -29,7 +29,7 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     return stored && liveJob(garden.records, stored)
   })
   /** The bed the mix is judged in. */
-  const lead = computed(() => (job.value ? leadFill(job.value) : null))
+  const lead = computed(() => (job.value ? judgedBed(job.value) : null))
   const crop = computed(() => cropById(job.value?.cropId))
   const place = computed(() => placeOf(garden.records))
   const targets = computed(() => (job.value ? targetsOfJob(job.value, place.value) : null))
@@ -40,7 +40,7 @@ export function useJob(jobId: MaybeRefOrGetter<string>) {
     return old && sameData(old, now) ? old : now
   })
   const container = computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null))
-  const fill = computed(() => (lead.value ? planOfFill({ ...lead.value, sunkBy: null }) : null))
+  const fill = computed(() => (lead.value ? mixNeededFor({ ...lead.value, sunkBy: null }) : null))
   // What is reckoned with is made once and serves both the figures here and their ranges in the worker: plain data, no proxies.
   const input = computed(() =>
     job.value ? inputOfJob(toRaw(job.value), undefined, toRaw(place.value)) : null,

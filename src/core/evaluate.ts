@@ -6,8 +6,8 @@ import {
   type LimeChoice,
   type LimePlan,
 } from './chemistry'
-import { fillOf, type Container, type Fill } from './geometry'
-import { growingOf, YEAR_COOLER_BY, type Growing, type GrowingOutlook } from './growing'
+import { containerVolumes, type Container, type ContainerVolumes } from './geometry'
+import { growingOutlook, YEAR_COOLER_BY, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
 import {
   acidDosesOf,
@@ -44,7 +44,7 @@ export interface MixInContainer {
 }
 
 export interface Evaluation {
-  fill: Fill
+  fill: ContainerVolumes
   blend: Blend
   /** The whole container, layers below the mix included. */
   profile: ContainerProfile
@@ -78,13 +78,13 @@ const WEEKS = 20
  * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed, weight,
  * later years and, where crop and place are known, water and feeding over the season.
  *
- * Errors: those of `fillOf` and `blend`; a layer not above nought; layers that leave no room for mix; a dose below nought.
+ * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a dose below nought.
  * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which the state
  * at rest does not show.
  */
 export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): Outcome<Evaluation> {
   const { container, parts, growing } = input
-  const fill = fillOf(container)
+  const fill = containerVolumes(container)
   if (!fill.ok) return fill
   const { mixHeight } = fill.value
   const mixed = blend(parts)
@@ -130,7 +130,7 @@ export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): O
   const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, JUDGED_AFTER, temperature, acids)
   const weight = weights(fill.value, weighed)
   const outlook = growing
-    ? growingOf({
+    ? growingOutlook({
         container,
         fill: fill.value,
         floor,

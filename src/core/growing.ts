@@ -7,7 +7,14 @@ import {
   type WateringInterval,
 } from './climate'
 import type { Crop } from './data'
-import { broadSide, footWidth, shapeHeight, wallArea, type Container, type Fill } from './geometry'
+import {
+  broadSide,
+  footWidth,
+  shapeHeight,
+  wallArea,
+  type Container,
+  type ContainerVolumes,
+} from './geometry'
 import type { Blend } from './mixing'
 import { feedingSeason, seasonDays, type DressingDose, type Feeding } from './nutrients'
 import type { Centimetres, Fraction, Kilograms } from './units'
@@ -57,7 +64,7 @@ export const YEAR_COOLER_BY = 5
 
 interface GrowingInput {
   container: Container
-  fill: Fill
+  fill: ContainerVolumes
   /** Height the mix stands on, cm. */
   floor: Centimetres
   blend: Blend
@@ -80,7 +87,7 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
  * reckoned at the temperature given, with a litre drained from ten of mix each week (our assumption).
  * Units as in the parts it is made of; errors none: the caller has checked the container and the mix.
  */
-export function growingOf(input: GrowingInput): GrowingOutlook {
+export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, container, fill, mix } = input
   const { crop, plants, climate } = growing
   const p = crop.properties

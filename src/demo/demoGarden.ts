@@ -7,7 +7,7 @@ import {
   shelfKey,
   SETTINGS_KEY,
   specOf,
-  startingFill,
+  startingJobBed,
   startingJob,
   startingPlace,
   startingSpec,
@@ -305,7 +305,7 @@ const BAG: Bag = {
 
 function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   const listed = BEDS.find((b) => b.id === demo.bed)!
-  const fill = { ...startingFill(`${demo.id}-1`, specOf(listed), listed.id), sunkBy: demo.sunkBy ?? null }
+  const fill = { ...startingJobBed(`${demo.id}-1`, specOf(listed), listed.id), sunkBy: demo.sunkBy ?? null }
   const base = startingJob(demo.id, `${demo.started}T08:00:00.000Z`, [
     { ...fill, count: demo.count ?? fill.count },
   ])

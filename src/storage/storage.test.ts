@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { jobKey, SETTINGS_KEY, startingFill, startingJob, startingSpec } from '@/model/garden/garden'
+import { jobKey, SETTINGS_KEY, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { exportFile, previewImport } from './exportFile'
@@ -20,7 +20,7 @@ import { listSetAside, putAside, putBack } from './setAside'
 const NOW = new Date('2026-03-01T09:00:00.000Z')
 const now = () => NOW
 const job: Job = {
-  ...startingJob('j', NOW.toISOString(), [startingFill('f', startingSpec('roundPot'), null)]),
+  ...startingJob('j', NOW.toISOString(), [startingJobBed('f', startingSpec('roundPot'), null)]),
   name: 'Fig',
 }
 const KEY = jobKey('j')

@@ -12,7 +12,7 @@ import type {
   Bed,
   BedSpec,
   DressingPlace,
-  Fill,
+  JobBed,
   Job,
   MixRecord,
   Place,
@@ -180,7 +180,7 @@ export function fitTexts(crop: Crop, fit: CropFit, units: UnitSystem): string[] 
 export const bedTitle = (spec: BedSpec): string => spec.name.trim() || VESSEL_NAMES[spec.vessel.kind].one
 
 /** "3 fabric bags", "Salad trough", "Fig tub and 2 more". */
-export function fillsText(fills: readonly Fill[]): string {
+export function fillsText(fills: readonly JobBed[]): string {
   const first = fills[0]!
   const { kind } = first.spec.vessel
   const one =
@@ -218,7 +218,7 @@ export function commandText(command: Command): string {
     case 'job/crop':
       return 'crop'
     case 'bed/change':
-    case 'fill/spec':
+    case 'jobBed/spec':
       return 'change to the bed'
     case 'beds/add':
       return command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`
@@ -238,13 +238,13 @@ export function commandText(command: Command): string {
       return command.archived ? 'putting the job away' : 'taking the job up again'
     case 'job/judge':
       return 'bed the mix is judged in'
-    case 'fill/add':
+    case 'jobBed/add':
       return `filling ${bedTitle(command.fill.spec)}`
-    case 'fill/change':
+    case 'jobBed/change':
       return 'how many, or topping up'
-    case 'fill/list':
+    case 'jobBed/list':
       return 'putting it among the beds'
-    case 'fill/remove':
+    case 'jobBed/remove':
       return 'leaving a bed out'
     case 'job/plan':
       return 'bucket, tub or allowance'
@@ -274,7 +274,7 @@ export function commandText(command: Command): string {
       return 'dose of a dressing'
     case 'dressing/remove':
       return 'leaving out a dressing'
-    case 'recipe/put':
+    case 'recipe/replace':
       return command.what
     case 'version/keep':
       return 'keeping this version'

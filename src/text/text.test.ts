@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { MATERIALS, materialById } from '@/core/data'
 import type { Problem } from '@/core/problems'
 import type { Command } from '@/model/garden/commands'
-import { startingFill, startingJob, startingSpec } from '@/model/garden/garden'
+import { startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
 import { cautionsForMixing } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
@@ -162,7 +162,7 @@ describe('sentences', () => {
 
 describe('names', () => {
   const job = startingJob('j', '2026-01-01T00:00:00.000Z', [
-    startingFill('f', startingSpec('fabricBag'), null),
+    startingJobBed('f', startingSpec('fabricBag'), null),
   ])
   test('of jobs, materials, packs and records', () => {
     expect(jobTitle(job)).toBe('Fabric bag')

@@ -23,7 +23,7 @@ import {
   specOf,
   STARTING_PLAN,
   startingBed,
-  startingFill,
+  startingJobBed,
   startingJob,
 } from '@/model/garden/garden'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
@@ -89,7 +89,7 @@ function remove(bed: Bed) {
 }
 async function fill(bed: Bed) {
   const at = new Date().toISOString()
-  const job = startingJob(crypto.randomUUID(), at, [startingFill(crypto.randomUUID(), specOf(bed), bed.id)])
+  const job = startingJob(crypto.randomUUID(), at, [startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)])
   garden.run({ type: 'job/create', job })
   await router.push({ name: 'fill', params: { garden: garden.name, jobId: job.id } })
 }

@@ -2,12 +2,12 @@
 /** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
 import { computed } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'
-import { useCalm } from '@/composables/useCalm'
+import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { useGarden } from '@/stores/garden'
 
 const garden = useGarden()
 /** A frame after what was pressed: what came of it is shown first. */
-const now = useCalm(
+const now = useDelayedByFrame(
   computed(() => ({ undo: garden.undoLabel, redo: garden.redoLabel, status: garden.status })),
 )
 </script>

@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ProblemBox from '@/components/ProblemBox.vue'
-import { specOf, startingBed, startingFill, startingJob } from '@/model/garden/garden'
+import { specOf, startingBed, startingJobBed, startingJob } from '@/model/garden/garden'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
 import { isOver } from '@/model/stations'
 import { versionOf } from '@/model/find/bench'
@@ -38,7 +38,7 @@ async function begin() {
   if (!shared.value) return
   const at = new Date().toISOString()
   const bed = startingBed(crypto.randomUUID(), at, 'roundPot')
-  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
+  const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
   const job = {
     ...startingJob(crypto.randomUUID(), at, [fill]),
     ...shared.value.recipe,

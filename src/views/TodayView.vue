@@ -7,13 +7,13 @@ import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
 import { DEMO_CLIMATES } from '@/core/data/climates'
 import {
-  leadFill,
+  judgedBed,
   liveJob,
   placeOf,
   nextYearsJob,
   specOf,
   startingBed,
-  startingFill,
+  startingJobBed,
   startingJob,
 } from '@/model/garden/garden'
 import { isOver, nextStation } from '@/model/stations'
@@ -75,7 +75,7 @@ const cropName = (job: Job) => cropById(job.cropId)?.name
 async function start(kind: VesselKind) {
   const at = new Date().toISOString()
   const bed = startingBed(crypto.randomUUID(), at, kind)
-  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
+  const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
   const job = startingJob(crypto.randomUUID(), at, [fill])
   garden.run({ type: 'job/create', job, beds: [bed] })
   await router.push({ name: 'fill', params: { garden: garden.name, jobId: job.id } })
@@ -118,7 +118,7 @@ async function start(kind: VesselKind) {
         <ul class="plain jobs">
           <li v-for="{ job, next, due } in open" :key="job.id">
             <RouterLink class="job" :to="{ name: next, params: { garden: garden.name, jobId: job.id } }">
-              <VesselGlyph :kind="leadFill(job).spec.vessel.kind" />
+              <VesselGlyph :kind="judgedBed(job).spec.vessel.kind" />
               <span class="words">
                 <strong>{{ jobTitle(job) }}</strong>
                 <span class="soft">

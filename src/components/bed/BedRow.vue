@@ -8,7 +8,7 @@ const held = new WeakMap<Bed, number | null>()
 <script setup lang="ts">
 /** One bed in the list: what it is and what it holds. Arrows ask for the next. */
 import { computed, toRaw } from 'vue'
-import { planOfFill } from '@/model/mix/reckoning'
+import { mixNeededFor } from '@/model/mix/reckoning'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'
@@ -20,7 +20,7 @@ const litresText = computed(() => {
   const key = toRaw(bed)
   let litres = held.get(key)
   if (litres === undefined) {
-    const one = planOfFill({ spec: key, sunkBy: null })
+    const one = mixNeededFor({ spec: key, sunkBy: null })
     litres = one.ok ? one.value.net : null
     held.set(key, litres)
   }

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** The beds of a job: which is looked at, how many of each, what they take. */
 import Button from 'primevue/button'
-import type { Fill } from '@/model/garden/schemas'
+import type { JobBed } from '@/model/garden/schemas'
 import { bedTitle } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const { rows, chosen, units } = defineProps<{
   /** With the litres all of them take, null where that cannot be said yet. */
-  rows: { fill: Fill; litres: number | null }[]
+  rows: { fill: JobBed; litres: number | null }[]
   chosen: string
   units: UnitSystem
 }>()

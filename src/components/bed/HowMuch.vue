@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Litres of mix for one job or bed, where they go, and the same in what mix is bought and carried in. */
 import { computed } from 'vue'
-import type { FillPlan } from '@/core/filling'
+import type { MixNeeded } from '@/core/filling'
 import { LITRES } from '@/core/units'
 import { lengthText, percentText, volumeText, type UnitSystem } from '@/text/units'
 
@@ -12,7 +12,7 @@ const {
   bucket,
   loss = null,
 } = defineProps<{
-  parts: { name: string; count: number; plan: FillPlan }[]
+  parts: { name: string; count: number; plan: MixNeeded }[]
   units: UnitSystem
   settling: number
   bucket: number

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 /** What a full, soaked bed may weigh on a balcony or roof before its mix is known, and who has to be asked. */
+
 import { computed } from 'vue'
+import type { ContainerVolumes } from '@/core/geometry'
 import { saturatedBounds } from '@/core/weight'
-import type { Fill } from '@/core/geometry'
 import { cautionById } from '@/text/cautions'
 import { loadText, weightText, type UnitSystem } from '@/text/units'
 import CautionList from '../CautionList.vue'
 
 const { plan, count, heading, units } = defineProps<{
   /** Null where it cannot be reckoned yet: then only the caution stands. */
-  plan: Pick<Fill, 'mixVolume' | 'footprint'> | null
+  plan: Pick<ContainerVolumes, 'mixVolume' | 'footprint'> | null
   count: number
   heading: string
   units: UnitSystem

@@ -5,7 +5,7 @@ import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { bedsFromText, SHEET_COLUMNS, type SheetProblem } from '@/model/sheets/bedSheet'
-import { planOfFill } from '@/model/mix/reckoning'
+import { mixNeededFor } from '@/model/mix/reckoning'
 import type { Bed } from '@/model/garden/schemas'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { problemText } from '@/text/problems.en'
@@ -33,7 +33,7 @@ const sayOf = ({ row, name, why }: SheetProblem) => {
     : `${where}: “${why.text}” under “${why.column}”; wanted: ${why.wanted}.`
 }
 const litres = (bed: Bed) => {
-  const plan = planOfFill({ spec: bed, sunkBy: null })
+  const plan = mixNeededFor({ spec: bed, sunkBy: null })
   return plan.ok ? plan.value.net * bed.vessel.count : 0
 }
 const total = computed(() => (read.value?.beds ?? []).reduce((s, b) => s + litres(b), 0))

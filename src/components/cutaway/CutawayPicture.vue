@@ -5,7 +5,7 @@
  */
 import { useElementSize, useMutationObserver } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, toRaw, watchEffect } from 'vue'
-import { vWords } from '@/composables/vWords'
+import { vTextContent } from '@/composables/vTextContent'
 import type { Material } from '@/core/data'
 import type { Container } from '@/core/geometry'
 import type { ContainerProfile } from '@/core/water'
@@ -164,7 +164,7 @@ watchEffect(
         <g v-for="mark in marks" :key="mark.words" class="mark">
           <path :d="`M${strip!.x + strip!.wide} ${mark.y}h${narrow ? 6 : 10}`" />
           <text
-            v-words="`${mark.air} air`"
+            v-text-content="`${mark.air} air`"
             class="big"
             :x="strip!.x + strip!.wide + (narrow ? 9 : 15)"
             :y="mark.y + 2"

@@ -1,6 +1,6 @@
 import type { Crop } from '../data/types'
 import type { Centimetres, Litres } from '../units'
-import type { FillPlan } from './fillPlan'
+import type { MixNeeded } from './mixNeeded'
 import { SEEDLING_VOLUME } from '../judgement/limits'
 import { plantsIn, type PlantRoom } from './plantsIn'
 
@@ -22,7 +22,7 @@ export interface CropFit {
  * How a crop fits a filled container: depth, root room, space. `asked` is the number of plants the grower wants in each; null
  * for as many as have room. Source: the crop's least depth and volume, and its spacing (common practice).
  */
-export function cropFit(crop: Pick<Crop, 'properties'>, plan: FillPlan, asked: number | null): CropFit {
+export function cropFit(crop: Pick<Crop, 'properties'>, plan: MixNeeded, asked: number | null): CropFit {
   const { minDepth, minRootVolume } = crop.properties
   const raising = plan.space < SEEDLING_VOLUME
   const depth = plan.mixHeight - plan.floor

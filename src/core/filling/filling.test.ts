@@ -1,7 +1,7 @@
 import { cropById } from '../data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { fillOf, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
+import { containerVolumes, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
 import { anyContainer, DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { containerProfile, tensionAtBase } from '../water'
@@ -9,14 +9,14 @@ import { blend } from '../mixing'
 import { parts } from '../testing/arbitraries'
 import {
   cropFit,
-  fillPlan,
+  mixNeeded,
   LAYER_KINDS,
   LAYERS,
   liftsOf,
   sinkingOf,
   TRADE_SIZES,
   type FillerLayer,
-  type FillRequest,
+  type MixNeededRequest,
 } from '.'
 
 const bed: Container = {
@@ -24,8 +24,8 @@ const bed: Container = {
   headspace: 5,
   base: { kind: 'onSoil', texture: 'loam' },
 }
-const plan = (request: Partial<FillRequest>) => {
-  const found = fillPlan({ container: bed, ...request })
+const plan = (request: Partial<MixNeededRequest>) => {
+  const found = mixNeeded({ container: bed, ...request })
   if (!found.ok) throw new Error(found.problem.code)
   return found.value
 }
@@ -109,12 +109,12 @@ describe('how much mix', () => {
         fc.double({ min: 0, max: 0.3, noNaN: true }),
         fc.option(fc.double({ min: 0, max: 0.2, noNaN: true })),
         (container, list, roots, sunk) => {
-          const fill = fillOf(container)
+          const fill = containerVolumes(container)
           if (!fill.ok) throw new Error(fill.problem.code)
           const { mixHeight, mixVolume } = fill.value
           const layers: FillerLayer[] = list.map((l) => ({ kind: l.kind, thickness: l.share * mixHeight }))
           const rootBalls = sunk === null ? roots * 0.1 * mixVolume : 0
-          const found = fillPlan({
+          const found = mixNeeded({
             container,
             layers,
             rootBalls,
@@ -143,8 +143,8 @@ describe('how much mix', () => {
     expect(plan({ layers: [{ kind: 'logs', thickness: 20 }] }).saved).toBeGreaterThan(400)
   })
   test('says what cannot be', () => {
-    const code = (request: Partial<FillRequest>) => {
-      const found = fillPlan({ container: bed, ...request })
+    const code = (request: Partial<MixNeededRequest>) => {
+      const found = mixNeeded({ container: bed, ...request })
       return found.ok
         ? null
         : `${found.problem.code} ${'field' in found.problem ? found.problem.field : ''}`.trim()
@@ -175,7 +175,7 @@ describe('where water leaves', () => {
       12,
     )
     expect(tensionAtBase({ ...bed, base: { kind: 'onPaving' } })).toBe(0)
-    const noted = fillPlan({ container: { ...bed, base: { kind: 'closed' } } })
+    const noted = mixNeeded({ container: { ...bed, base: { kind: 'closed' } } })
     expect(noted.ok && noted.notes).toContainEqual({ code: 'no-drainage' })
     expect(volumeBetween(bed.shape, 0, 10)).toBeCloseTo(288, 6)
   })

@@ -1,4 +1,4 @@
-export { fillPlan, type FillPlan, type FillRequest } from './fillPlan'
+export { mixNeeded, type MixNeeded, type MixNeededRequest } from './mixNeeded'
 export { LAYER_KINDS, LAYERS, sinkingOf, type FillerLayer, type LayerKind, type LayerNature } from './layers'
 export { TRADE_SIZES, type TradeSize } from './tradeSizes'
 export { plantsIn, type PlantRoom } from './plantsIn'

@@ -24,7 +24,7 @@ import {
   type FinderProblem,
   type Rules,
   type TargetName,
-  type Targets,
+  type FinderTargets,
 } from '.'
 
 const container: Container = {
@@ -41,7 +41,7 @@ const shelf = (prices: Record<string, number | null>, more: object = {}) =>
     ...more,
   }))
 const SMALL = { peat_medium: 0.12, compost_green: 0.02, perlite_coarse: 0.25, sand_sharp: 0.05 }
-const targets: Targets = {
+const targets: FinderTargets = {
   airFilledPorosity: { low: 0.2, high: 0.25 },
   easilyAvailableWater: { low: 0.2, high: 0.3 },
   pH: { low: 5.8, high: 6.8 },

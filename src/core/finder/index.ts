@@ -12,7 +12,7 @@ export {
   type Rules,
   type ShelfMaterial,
   type TargetName,
-  type Targets,
+  type FinderTargets,
   type Without,
 } from './problem'
 export { inTheWay, type Relaxation } from './relax'

@@ -15,7 +15,7 @@ export interface ShelfMaterial {
 }
 
 /** What a mix is held against. Bands left out do not count. Fractions, pH, dS/m, kg/L. */
-export interface Targets {
+export interface FinderTargets {
   airFilledPorosity?: Band
   easilyAvailableWater?: Band
   /** As it can be brought to with lime: only what is too high counts, or what no sensible dose lifts. */
@@ -27,7 +27,7 @@ export interface Targets {
   /** Share of the solids that lose their structure in two years. */
   structureLost?: Band
 }
-export type TargetName = keyof Targets
+export type TargetName = keyof FinderTargets
 export const TARGET_NAMES: readonly TargetName[] = [
   'airFilledPorosity',
   'easilyAvailableWater',
@@ -89,7 +89,7 @@ export interface FinderProblem {
   /** Height the mix stands on, cm; 0 where left out. */
   floor?: Centimetres
   shelf: readonly ShelfMaterial[]
-  targets: Targets
+  targets: FinderTargets
   /** How much each target matters, 1 where left out. */
   weights?: Partial<Record<TargetName, number>>
   rules?: Rules

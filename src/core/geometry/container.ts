@@ -31,7 +31,7 @@ export const LARGEST_LENGTH = 5000
 /** Deepest inside height believed, cm. */
 export const LARGEST_HEIGHT = 300
 
-export interface Fill {
+export interface ContainerVolumes {
   /** Height of mix above the base, cm. */
   mixHeight: Centimetres
   /** Volume of mix in place, litres, for one container. */
@@ -125,7 +125,7 @@ export function checkContainer(container: Container): Outcome<Container> {
  * Errors: any problem of `checkContainer`.
  * @example a 30/22 x 28 cm pot with a 3 cm lip holds about 12.9 L of mix; to the rim it holds 14.98 L.
  */
-export function fillOf(container: Container): Outcome<Fill> {
+export function containerVolumes(container: Container): Outcome<ContainerVolumes> {
   const checked = checkContainer(container)
   if (!checked.ok) return checked
   const { shape, headspace, base } = container

@@ -6,7 +6,7 @@ import { LITRES } from '../units'
 import {
   areaAt,
   checkContainer,
-  fillOf,
+  containerVolumes,
   heightForVolume,
   polygonArea,
   shapeHeight,
@@ -203,7 +203,7 @@ describe('areaAt and volumeBelow', () => {
 describe('filling a container', () => {
   const container: Container = { shape: pot, headspace: 3, base: { kind: 'sideHoles', height: 4 } }
   test('leaves the lip, keeps the reservoir apart', () => {
-    const fill = fillOf(container)
+    const fill = containerVolumes(container)
     if (!fill.ok) throw new Error(fill.problem.code)
     expect(fill.value.mixHeight).toBe(25)
     expect(fill.value.rimVolume).toBeCloseTo(14.983, 3)
@@ -248,6 +248,6 @@ describe('filling a container', () => {
     const result = checkContainer({ ...container, ...change })
     expect(result.ok).toBe(false)
     if (!result.ok) expect(result.problem.code).toBe(code)
-    expect(fillOf({ ...container, ...change }).ok).toBe(false)
+    expect(containerVolumes({ ...container, ...change }).ok).toBe(false)
   })
 })

@@ -1,12 +1,12 @@
 export { areaAt, polygonArea } from './areaAt'
 export {
   checkContainer,
-  fillOf,
+  containerVolumes,
   LARGEST_HEIGHT,
   LARGEST_LENGTH,
   type Base,
   type Container,
-  type Fill,
+  type ContainerVolumes,
   type SubsoilTexture,
 } from './container'
 export { shapeHeight, type Shape, type ShapeKind } from './shape'

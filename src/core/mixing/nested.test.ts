@@ -1,15 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { anyParts, DRAWS, material, parts } from '../testing/arbitraries'
-import { blend, crowding, flattenRecipe, packingLoss, type BlendPart, type Ingredient, type Recipe } from '.'
+import {
+  blend,
+  crowding,
+  flattenRecipe,
+  packingLoss,
+  type BlendPart,
+  type Ingredient,
+  type IngredientList,
+} from '.'
 
-const recipeOf = (list: readonly BlendPart[]): Recipe => list.map((p) => ({ kind: 'material', ...p }))
+const recipeOf = (list: readonly BlendPart[]): IngredientList => list.map((p) => ({ kind: 'material', ...p }))
 const mixOf = (list: readonly BlendPart[]) => {
   const mixed = blend(list)
   if (!mixed.ok) throw new Error(mixed.problem.code)
   return mixed.value
 }
-const flat = (recipe: Recipe, mixes: Record<string, Recipe> = {}) => {
+const flat = (recipe: IngredientList, mixes: Record<string, IngredientList> = {}) => {
   const found = flattenRecipe(recipe, new Map(Object.entries(mixes)))
   if (!found.ok) throw new Error(found.problem.code)
   return found.value
@@ -111,7 +119,7 @@ describe('a mix as an ingredient', () => {
   test('is the mix of its flattened form, at any depth', () => {
     fc.assert(
       fc.property(anyParts, anyParts, anyParts, fc.integer({ min: 1, max: 6 }), (a, b, c, n) => {
-        const nested: Recipe = [{ kind: 'mix', mix: 'b', parts: n }, ...recipeOf(c)]
+        const nested: IngredientList = [{ kind: 'mix', mix: 'b', parts: n }, ...recipeOf(c)]
         const found = flat(nested, {
           a: recipeOf(a),
           b: [{ kind: 'mix', mix: 'a', parts: 2 }, ...recipeOf(b)],
@@ -138,7 +146,7 @@ describe('a mix as an ingredient', () => {
     expect(found.parts.reduce((s, p) => s + p.parts, 0)).toBeCloseTo(1 / (1 - loss), 9)
   })
   test('refuses itself at any depth, the unknown, the empty and the absent', () => {
-    const of = (recipe: Recipe, mixes: Record<string, Recipe> = {}) => {
+    const of = (recipe: IngredientList, mixes: Record<string, IngredientList> = {}) => {
       const found = flattenRecipe(recipe, new Map(Object.entries(mixes)))
       return found.ok ? null : found.problem
     }

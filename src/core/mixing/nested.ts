@@ -8,7 +8,7 @@ export type Ingredient =
   | { kind: 'mix'; mix: string; parts: number }
 
 /** A recipe whose parts may be finished mixes. */
-export type Recipe = readonly Ingredient[]
+export type IngredientList = readonly Ingredient[]
 
 export interface FlatRecipe {
   /** Loose parts of every material in it, gathered, in the bucket of the outermost recipe. */
@@ -29,11 +29,18 @@ export interface FlatRecipe {
  * Parts are any unit of volume. Errors: no parts; a part not above zero; a mix nobody knows; a mix that contains itself at
  * any depth (with the path). Source: volume balance.
  */
-export function flattenRecipe(recipe: Recipe, mixes: ReadonlyMap<string, Recipe>): Outcome<FlatRecipe> {
+export function flattenRecipe(
+  recipe: IngredientList,
+  mixes: ReadonlyMap<string, IngredientList>,
+): Outcome<FlatRecipe> {
   return flatten(recipe, mixes, [])
 }
 
-function flatten(recipe: Recipe, mixes: ReadonlyMap<string, Recipe>, path: string[]): Outcome<FlatRecipe> {
+function flatten(
+  recipe: IngredientList,
+  mixes: ReadonlyMap<string, IngredientList>,
+  path: string[],
+): Outcome<FlatRecipe> {
   const gathered = new Map<string, BlendPart>()
   const add = (material: PreparedMaterial, parts: number) => {
     const seen = gathered.get(material.material.id)

@@ -1,6 +1,6 @@
 import { acidityOn } from '../chemistry'
 import type { Evaluation, MixInContainer } from '../evaluate'
-import { fillOf, type Container } from '../geometry'
+import { containerVolumes, type Container } from '../geometry'
 import { acidDosesOf, convertExtract, type ExtractMethod } from '../nutrients'
 import type { Problem } from '../problems'
 import type { Days, Fraction, Kilograms } from '../units'
@@ -51,7 +51,7 @@ function alone(container: Container, e: Evaluation) {
 export function checkMeasurements(measurements: readonly Measurement[]): Problem | null {
   for (const m of measurements) {
     if (!('container' in m) || !m.container) continue
-    const fill = fillOf(m.container)
+    const fill = containerVolumes(m.container)
     if (!fill.ok) return fill.problem
   }
   return null

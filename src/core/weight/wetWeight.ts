@@ -1,4 +1,4 @@
-import type { Fill } from '../geometry'
+import type { ContainerVolumes } from '../geometry'
 import type { Kilograms } from '../units'
 import type { WaterBalance } from '../water'
 
@@ -31,7 +31,7 @@ export interface WeighedLayer {
  *   drained = sum V (rho + CC),  saturated = sum V (rho + porosity)       water at 1 kg/L
  * Source: mass balance.
  */
-export function weights(fill: Fill, layers: readonly WeighedLayer[]): Weights {
+export function weights(fill: ContainerVolumes, layers: readonly WeighedLayer[]): Weights {
   const sum = (of: (layer: WeighedLayer) => number) =>
     layers.reduce((total, layer) => total + layer.balance.mixVolume * of(layer), 0)
   const saturated = sum((l) => l.dryBulkDensity + l.balance.totalPorosity)
@@ -51,7 +51,7 @@ export function weights(fill: Fill, layers: readonly WeighedLayer[]): Weights {
 export const SATURATED_DENSITY = { low: 0.1 + 1 - 0.1 / 1.4, high: 1.4 + 1 - 1.4 / 2.65 } as const
 
 /** Bounds of the saturated weight of one container, kg, and of its load on what it stands on, kg/m2; pot and plant come on top. */
-export function saturatedBounds(fill: Pick<Fill, 'mixVolume' | 'footprint'>) {
+export function saturatedBounds(fill: Pick<ContainerVolumes, 'mixVolume' | 'footprint'>) {
   const square = fill.footprint / 10_000
   const low = fill.mixVolume * SATURATED_DENSITY.low
   const high = fill.mixVolume * SATURATED_DENSITY.high

@@ -9,12 +9,12 @@ import {
   concernsOf,
   easyWaterFor,
   finderProblem,
-  gravityOf,
+  severityOf,
   isUnkept,
   judgementsOf,
   materialsFrom,
   movesOf,
-  oddnessOf,
+  complexityOf,
   recipeOf,
   sameRecipe,
   versionOf,
@@ -125,11 +125,11 @@ describe('next moves and the finder, from a job', () => {
     expect(codes(light, 'exposed')).toContain('tips-in-wind')
     expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
     expect(codes(heavy, 'exposed')).not.toContain('tips-in-wind')
-    expect(gravityOf(concernsOf(tub, inWind('exposed'), light)!)).toBe(
-      gravityOf(concernsOf(tub, inWind('sheltered'), light)!) + 1,
+    expect(severityOf(concernsOf(tub, inWind('exposed'), light)!)).toBe(
+      severityOf(concernsOf(tub, inWind('sheltered'), light)!) + 1,
     )
-    const plain = oddnessOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
-    expect(oddnessOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
+    const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
+    expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
     const e = good(evaluateJob(peppers, undefined, place))
@@ -155,7 +155,7 @@ describe('versions', () => {
     const changed = after(kept, { type: 'part/change', jobId: kept.id, materialId: 'perlite_coarse', by: 12 })
     expect(isUnkept(changed)).toBe(true)
     const back = after(changed, {
-      type: 'recipe/put',
+      type: 'recipe/replace',
       jobId: kept.id,
       recipe: recipeOf(kept.versions[0]!),
       what: 'back',

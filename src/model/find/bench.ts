@@ -9,14 +9,14 @@ import { isMeasurable } from '@/core/mixing'
 import { succeed, fail, type Outcome } from '@/core/outcome'
 import { shelfEntry } from '@/model/make/batchCard'
 import { priceOfMix, pricePerLitre } from '@/model/mix/cost'
-import { leadFill, shelfItemOf, type Garden } from '@/model/garden/garden'
+import { judgedBed, shelfItemOf, type Garden } from '@/model/garden/garden'
 import {
   bandsOf,
   containerOf,
   evaluateJob,
   evaluateLater,
   inputOfJob,
-  planOfFill,
+  mixNeededFor,
   targetsOfJob,
 } from '@/model/mix/reckoning'
 import type { Job, Place, Recipe, Version } from '@/model/garden/schemas'
@@ -87,8 +87,8 @@ export function finderProblem(
   place: Place | undefined,
   wishes: FinderWishes,
 ): Outcome<FinderProblem> {
-  const { spec } = leadFill(job)
-  const plan = planOfFill({ spec, sunkBy: null })
+  const { spec } = judgedBed(job)
+  const plan = mixNeededFor({ spec, sunkBy: null })
   if (!plan.ok) return plan
   const bands = bandsOf(targetsOfJob(job, place))
   const salts = targetsOfJob(job, place).bands.find((b) => b.target === 'electricalConductivity')?.band
@@ -201,7 +201,7 @@ const ODD_PARTS = 24
  * How odd a recipe looks to whoever has to believe in it and measure it out: the share known badly, and how many parts there
  * are to count, ten to one sooner than two to one. For setting in order what fits alike. Source: common practice, by judgement.
  */
-export const oddnessOf = (c: Candidate): number =>
+export const complexityOf = (c: Candidate): number =>
   doubtOf(c) + c.parts.reduce((s, p) => s + p.parts, 0) / ODD_PARTS
 
 /**
@@ -215,7 +215,7 @@ export function concernsOf(job: Job, place: Place | undefined, c: Candidate): Ju
 }
 
 /** How much that is: an alarm counts for three warnings. */
-export const gravityOf = (concerns: readonly Judgement[]): number =>
+export const severityOf = (concerns: readonly Judgement[]): number =>
   concerns.reduce((sum, j) => sum + (j.level === 'alarm' ? 3 : 1), 0)
 
 /** Is it a change by measures that people have? */
@@ -226,7 +226,7 @@ export function judgementsOf(job: Job, place: Place | undefined, evaluation: Eva
   const input = inputOfJob(job, undefined, place)
   if (!input.ok) return []
   const bands = bandsOf(targetsOfJob(job, place))
-  const { spec } = leadFill(job)
+  const { spec } = judgedBed(job)
   return judge({
     evaluation,
     container: input.value.container,

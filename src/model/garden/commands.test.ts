@@ -3,21 +3,21 @@ import { changesOf, mergeKeyOf, tickOf, type Command } from './commands'
 import {
   bedKey,
   jobKey,
-  leadFill,
+  judgedBed,
   liveJob,
   nextYearsJob,
   recordKey,
   shelfKey,
   specOf,
   startingBed,
-  startingFill,
+  startingJobBed,
   startingJob,
   startingSpec,
   type Garden,
 } from './garden'
 import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
 import { recordFrom } from '@/model/make/recordFrom'
-import { planOfFill, quantitiesOf } from '@/model/mix/reckoning'
+import { mixNeededFor, quantitiesOf } from '@/model/mix/reckoning'
 import {
   bedSchema,
   jobSchema,
@@ -31,7 +31,7 @@ import {
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const job: Job = {
-  ...startingJob('j', NOW, [startingFill('f', startingSpec('roundPot'), null)]),
+  ...startingJob('j', NOW, [startingJobBed('f', startingSpec('roundPot'), null)]),
   parts: [
     { materialId: 'peat_medium', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 12 },
@@ -94,18 +94,18 @@ describe('commands', () => {
       after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }, ticked).ticks,
     ).toEqual([])
     expect(
-      after({ type: 'fill/change', jobId: 'j', fillId: 'f', change: { count: 3 } }, ticked).ticks,
+      after({ type: 'jobBed/change', jobId: 'j', fillId: 'f', change: { count: 3 } }, ticked).ticks,
     ).toEqual([])
     expect(after({ type: 'job/rename', jobId: 'j', name: 'x' }, ticked).ticks).toHaveLength(1)
     const spec = (change: Partial<BedSpec>) =>
-      after({ type: 'fill/spec', jobId: 'j', fillId: 'f', change }, ticked).ticks
+      after({ type: 'jobBed/spec', jobId: 'j', fillId: 'f', change }, ticked).ticks
     expect(spec({ name: 'By the gate', standing: 'roof' })).toHaveLength(1)
     expect(spec({ rootBalls: 2 })).toEqual([])
   })
   test('a bed changed takes the ticks of every job under way that fills it, and gives them back on undo', () => {
     const bed = startingBed('b', NOW, 'box')
     const of = (id: string, more: Partial<Job> = {}): Job => ({
-      ...startingJob(id, NOW, [startingFill(`${id}-f`, specOf(bed), 'b')]),
+      ...startingJob(id, NOW, [startingJobBed(`${id}-f`, specOf(bed), 'b')]),
       ticks: ['0:pumice'],
       ...more,
     })
@@ -124,7 +124,7 @@ describe('commands', () => {
     expect(touched({ type: 'bed/change', bedId: 'b', change: { name: 'Long trough' } })).toEqual({
       'bed/b': undefined,
     })
-    expect(touched({ type: 'fill/spec', jobId: 'one', fillId: 'one-f', change: { layers } })).toEqual({
+    expect(touched({ type: 'jobBed/spec', jobId: 'one', fillId: 'one-f', change: { layers } })).toEqual({
       'bed/b': undefined,
       'job/one': [],
       'job/two': [],
@@ -184,17 +184,17 @@ describe('commands', () => {
   })
   test('every job a command leaves is one that can be stored', () => {
     for (const kind of VESSEL_KINDS) {
-      const fill = startingFill('g', startingSpec(kind), null)
+      const fill = startingJobBed('g', startingSpec(kind), null)
       expect(() => jobSchema.parse(startingJob('x', NOW, [fill]))).not.toThrow()
-      expect(() => jobSchema.parse(after({ type: 'fill/add', jobId: 'j', fill }))).not.toThrow()
-      expect(planOfFill(fill).ok, kind).toBe(true)
+      expect(() => jobSchema.parse(after({ type: 'jobBed/add', jobId: 'j', fill }))).not.toThrow()
+      expect(mixNeededFor(fill).ok, kind).toBe(true)
     }
   })
 })
 
 describe('beds and the jobs that fill them', () => {
   const bed = startingBed('b', NOW, 'box')
-  const following: Job = { ...job, fills: [startingFill('f', specOf(bed), 'b')] }
+  const following: Job = { ...job, fills: [startingJobBed('f', specOf(bed), 'b')] }
   const garden: Garden = new Map<string, AnyData>([
     [bedKey('b'), bed],
     [jobKey('j'), following],
@@ -202,7 +202,7 @@ describe('beds and the jobs that fill them', () => {
   const keys = (command: Command) => changesOf(garden, command).map((c) => c.key)
   test('a bed changed in a job is changed in the list, and the other way the job follows', () => {
     const [inJob, inList] = changesOf(garden, {
-      type: 'fill/spec',
+      type: 'jobBed/spec',
       jobId: 'j',
       fillId: 'f',
       change: { name: 'Salad' },
@@ -217,7 +217,7 @@ describe('beds and the jobs that fill them', () => {
   test('a bed filled whole stays so when there are more of it, in the one step', () => {
     const [{ spec }] = job.fills as [Job['fills'][number]]
     const more: Command = {
-      type: 'fill/spec',
+      type: 'jobBed/spec',
       jobId: 'j',
       fillId: 'f',
       change: { vessel: { ...spec.vessel, count: spec.vessel.count + 2 } },
@@ -229,7 +229,7 @@ describe('beds and the jobs that fill them', () => {
   })
   test('a bed is changed as it is now, though the job last saw it otherwise', () => {
     const moved = new Map(garden).set(bedKey('b'), { ...bed, name: 'Herbs', rootBalls: 4 })
-    const back: Command = { type: 'fill/spec', jobId: 'j', fillId: 'f', change: { name: bed.name } }
+    const back: Command = { type: 'jobBed/spec', jobId: 'j', fillId: 'f', change: { name: bed.name } }
     const [inJob, inList] = changesOf(moved, back)
     expect(inList!.after).toEqual({ ...bed, rootBalls: 4 })
     expect(inJob!.before).toEqual(following)
@@ -237,7 +237,7 @@ describe('beds and the jobs that fill them', () => {
   })
   test('a new bed comes into list and job in one step', () => {
     const fill = { ...job.fills[0]!, id: 'g', bedId: 'c' }
-    const add: Command = { type: 'fill/add', jobId: 'j', fill, bed: { ...bed, id: 'c' } }
+    const add: Command = { type: 'jobBed/add', jobId: 'j', fill, bed: { ...bed, id: 'c' } }
     expect(keys(add)).toEqual(['job/j', 'bed/c'])
   })
   test('beds come, change and go; nothing happens to what is not there', () => {
@@ -249,7 +249,7 @@ describe('beds and the jobs that fill them', () => {
     expect(keys({ type: 'bed/remove', bedId: 'x' })).toEqual([])
   })
   test('a container of the job alone can be put among the beds, once', () => {
-    const list = { type: 'fill/list', jobId: 'j', fillId: 'f', bedId: 'n', createdAt: NOW } as const
+    const list = { type: 'jobBed/list', jobId: 'j', fillId: 'f', bedId: 'n', createdAt: NOW } as const
     expect(changesOf(garden, list)).toEqual([])
     const changes = changesOf(gardenWith(job), list)
     expect(changes.map((c) => c.key)).toEqual(['bed/n', 'job/j'])
@@ -257,16 +257,16 @@ describe('beds and the jobs that fill them', () => {
     expect((changes[1]!.after as Job).fills[0]!.bedId).toBe('n')
   })
   test('a job begins with its bed, fills several, and keeps at least one', () => {
-    const more = { ...following, fills: [...following.fills, startingFill('g', specOf(bed), null)] }
+    const more = { ...following, fills: [...following.fills, startingJobBed('g', specOf(bed), null)] }
     expect(keys({ type: 'job/create', job: { ...more, id: 'k' }, beds: [{ ...bed, id: 'd' }] })).toEqual([
       'bed/d',
       'job/k',
     ])
-    const left = after({ type: 'fill/remove', jobId: 'j', fillId: 'f' }, more)
+    const left = after({ type: 'jobBed/remove', jobId: 'j', fillId: 'f' }, more)
     expect(left.fills.map((f) => f.id)).toEqual(['g'])
-    expect(after({ type: 'fill/remove', jobId: 'j', fillId: 'g' }, left)).toBe(left)
-    expect(leadFill({ ...more, judgedIn: 'g' }).id).toBe('g')
-    expect(leadFill({ ...more, judgedIn: 'gone' }).id).toBe('f')
+    expect(after({ type: 'jobBed/remove', jobId: 'j', fillId: 'g' }, left)).toBe(left)
+    expect(judgedBed({ ...more, judgedIn: 'g' }).id).toBe('g')
+    expect(judgedBed({ ...more, judgedIn: 'gone' }).id).toBe('f')
     expect(after({ type: 'job/judge', jobId: 'j', fillId: 'g' }, more).judgedIn).toBe('g')
   })
   test('companions, putting away, and the same job for another year', () => {

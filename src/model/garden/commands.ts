@@ -21,7 +21,7 @@ import type {
   Bed,
   BedSpec,
   DressingLine,
-  Fill,
+  JobBed,
   InnerMix,
   Job,
   LimeSetting,
@@ -54,13 +54,18 @@ export type Command =
   | { type: 'job/archive'; jobId: string; archived: boolean }
   | { type: 'job/judge'; jobId: string; fillId: string }
   /** With the bed that comes into the list with it. */
-  | { type: 'fill/add'; jobId: string; fill: Fill; bed?: Bed }
-  | { type: 'fill/change'; jobId: string; fillId: string; change: Partial<Pick<Fill, 'count' | 'sunkBy'>> }
+  | { type: 'jobBed/add'; jobId: string; fill: JobBed; bed?: Bed }
+  | {
+      type: 'jobBed/change'
+      jobId: string
+      fillId: string
+      change: Partial<Pick<JobBed, 'count' | 'sunkBy'>>
+    }
   /** The bed itself: in the list too, where the fill follows one. Filled whole, it stays so when there are more of it. */
-  | { type: 'fill/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
+  | { type: 'jobBed/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
   /** Puts a container that stood in the job alone among the beds. */
-  | { type: 'fill/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
-  | { type: 'fill/remove'; jobId: string; fillId: string }
+  | { type: 'jobBed/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
+  | { type: 'jobBed/remove'; jobId: string; fillId: string }
   | { type: 'job/plan'; jobId: string; plan: Partial<Plan> }
   | { type: 'job/note'; jobId: string; note: string }
   | { type: 'job/remove'; jobId: string }
@@ -79,7 +84,7 @@ export type Command =
   | { type: 'dressing/remove'; jobId: string; dressingId: string }
   /** The whole recipe at once: a next move, the finder's answer, a version, a starter. What was there is kept where it is not yet. */
   | {
-      type: 'recipe/put'
+      type: 'recipe/replace'
       jobId: string
       recipe: Recipe
       what: string
@@ -124,23 +129,23 @@ export const cropTargetPH = (cropId: string | null): number | null => {
 
 // What the measures are counted from: change it, and marks already made mean something else.
 const CHANGES_MEASURES = new Set<Command['type']>([
-  'fill/add',
-  'fill/change',
-  'fill/remove',
+  'jobBed/add',
+  'jobBed/change',
+  'jobBed/remove',
   'job/plan',
   'part/add',
   'part/change',
   'part/remove',
   'dressing/set',
   'dressing/remove',
-  'recipe/put',
+  'recipe/replace',
 ])
 
 /** Whether a change of a bed alters what it takes; its name or what it stands on does not. */
 const changesAmount = (change: Partial<BedSpec>) =>
   'vessel' in change || 'layers' in change || 'rootBalls' in change
 const changesMeasures = (command: Command) =>
-  command.type === 'fill/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
+  command.type === 'jobBed/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
 
 /** Jobs under way that fill a bed too: marks made in them mean something else once it is changed. */
 const ticksElsewhere = (garden: Garden, bedId: string, change: Partial<BedSpec>, but?: string): Change[] =>
@@ -164,7 +169,7 @@ export const MOST_MIXES = 12
 const withVersion = (job: Job, version: Version): Version[] =>
   [...job.versions, version].slice(-MOST_VERSIONS)
 
-const changedFill = (job: Job, fillId: string, change: (fill: Fill) => Fill): Job => ({
+const changedFill = (job: Job, fillId: string, change: (fill: JobBed) => JobBed): Job => ({
   ...job,
   fills: job.fills.map((f) => (f.id === fillId ? change(f) : f)),
 })
@@ -193,16 +198,16 @@ function nextJob(job: Job, command: Command): Job {
       return { ...job, archived: command.archived }
     case 'job/judge':
       return { ...job, judgedIn: command.fillId }
-    case 'fill/add':
+    case 'jobBed/add':
       return { ...job, fills: [...job.fills, command.fill] }
-    case 'fill/change':
+    case 'jobBed/change':
       return changedFill(job, command.fillId, (f) => ({ ...f, ...command.change }))
-    case 'fill/spec':
+    case 'jobBed/spec':
       return changedFill(job, command.fillId, (f) => {
         const spec = { ...f.spec, ...command.change }
         return { ...f, spec, count: f.count === f.spec.vessel.count ? spec.vessel.count : f.count }
       })
-    case 'fill/remove': {
+    case 'jobBed/remove': {
       const fills = job.fills.filter((f) => f.id !== command.fillId)
       return fills.length > 0 ? { ...job, fills } : job
     }
@@ -257,7 +262,7 @@ function nextJob(job: Job, command: Command): Job {
     }
     case 'dressing/remove':
       return { ...job, dressings: job.dressings.filter((d) => d.dressingId !== command.dressingId) }
-    case 'recipe/put': {
+    case 'recipe/replace': {
       const { parts, mixes, lime, dressings } = command.recipe
       return {
         ...job,
@@ -351,7 +356,7 @@ export function changesOf(garden: Garden, command: Command): Change[] {
         ...(command.beds ?? []).map((bed) => ({ key: bedKey(bed.id), before: null, after: bed })),
         { key: jobKey(command.job.id), before: null, after: command.job },
       ]
-    case 'fill/list': {
+    case 'jobBed/list': {
       const job = jobOf(garden, command.jobId)
       const fill = job?.fills.find((f) => f.id === command.fillId)
       if (!job || !fill || fill.bedId !== null) return []
@@ -420,14 +425,14 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       const job = jobOf(garden, command.jobId)
       if (!job) return []
       // What is done to a bed is done to it as it is now, not as this job last saw it.
-      const now = command.type === 'fill/spec' ? liveJob(garden, job) : job
+      const now = command.type === 'jobBed/spec' ? liveJob(garden, job) : job
       const next = withoutUnused(nextJob(now, command))
       if (sameData(now, next)) return []
       const after = changesMeasures(command) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
       const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
-      if (command.type === 'fill/add' && command.bed)
+      if (command.type === 'jobBed/add' && command.bed)
         changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })
-      if (command.type === 'fill/spec') {
+      if (command.type === 'jobBed/spec') {
         const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
         const bed = bedId ? bedOf(garden, bedId) : undefined
         if (bed)
@@ -458,8 +463,8 @@ export function mergeKeyOf(command: Command): string | null {
       return `${command.type} ${command.jobId} ${command.target}`
     case 'bed/change':
       return `${command.type} ${command.bedId}`
-    case 'fill/change':
-    case 'fill/spec':
+    case 'jobBed/change':
+    case 'jobBed/spec':
       return `${command.type} ${command.jobId} ${command.fillId}`
     case 'dressing/set':
       return `${command.type} ${command.jobId} ${command.line.dressingId}`

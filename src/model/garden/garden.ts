@@ -1,4 +1,4 @@
-import type { AnyData, Bag, Bed, Fill, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
+import type { AnyData, Bag, Bed, JobBed, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
 
 /** Everything a garden holds, by storage key. Values are never changed in place. */
 export type Garden = ReadonlyMap<string, AnyData>
@@ -48,8 +48,8 @@ export const recordsOf = (garden: Garden) =>
   )
 
 /** The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again. */
-const LIVE_FILLS = new WeakMap<Fill, { bed: Bed; fill: Fill }>()
-function liveFill(fill: Fill, bed: Bed): Fill {
+const LIVE_FILLS = new WeakMap<JobBed, { bed: Bed; fill: JobBed }>()
+function liveFill(fill: JobBed, bed: Bed): JobBed {
   const known = LIVE_FILLS.get(fill)
   if (known?.bed === bed) return known.fill
   const live = { ...fill, spec: specOf(bed) }
@@ -66,19 +66,19 @@ export const liveJob = (garden: Garden, job: Job): Job => ({
 })
 
 /** A bed without what belongs to the list. */
-export function specOf(bed: Bed): Fill['spec'] {
+export function specOf(bed: Bed): JobBed['spec'] {
   const { name, vessel, wall, standing, layers, rootBalls, carried } = bed
   return { name, vessel, wall, standing, layers, rootBalls, carried }
 }
 
 /** The fill a job's mix is judged in. */
-export const leadFill = (job: Job): Fill => job.fills.find((f) => f.id === job.judgedIn) ?? job.fills[0]!
+export const judgedBed = (job: Job): JobBed => job.fills.find((f) => f.id === job.judgedIn) ?? job.fills[0]!
 
 export {
   nextYearsJob,
   STARTING_PLAN,
   startingBed,
-  startingFill,
+  startingJobBed,
   startingJob,
   startingPlace,
   startingSpec,

@@ -97,7 +97,7 @@ export const bedSpecSchema = z.object({
 export const bedSchema = bedSpecSchema.extend({ id, createdAt: z.iso.datetime() })
 
 /** One kind of bed in a job: from the list of beds, or described in the job alone. */
-export const fillSchema = z.object({
+export const jobBedSchema = z.object({
   id,
   /** The bed of the list it follows; null where it stands alone. */
   bedId: id.nullable(),
@@ -196,7 +196,7 @@ export const jobSchema = z.object({
   cropId: id.nullable(),
   /** Others in the same mix. */
   companionIds: z.array(id).max(12),
-  fills: z.array(fillSchema).min(1).max(200),
+  fills: z.array(jobBedSchema).min(1).max(200),
   /** The fill the mix is judged in; the first where null or gone. */
   judgedIn: id.nullable(),
   /** Month it is planted or sown, 1 to 12; null where nobody said. */
@@ -348,7 +348,7 @@ export type Vessel = z.infer<typeof vesselSchema>
 export type VesselKind = Vessel['kind']
 export type BedSpec = z.infer<typeof bedSpecSchema>
 export type Bed = z.infer<typeof bedSchema>
-export type Fill = z.infer<typeof fillSchema>
+export type JobBed = z.infer<typeof jobBedSchema>
 export type Place = z.infer<typeof placeSchema>
 export type Part = z.infer<typeof partSchema>
 export type LimeSetting = z.infer<typeof limeSettingSchema>

@@ -1,4 +1,4 @@
-import type { Bag, Bed, BedSpec, Fill, Job, Place, Vessel, VesselKind } from './schemas'
+import type { Bag, Bed, BedSpec, JobBed, Job, Place, Vessel, VesselKind } from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   roundPot: {
@@ -90,7 +90,7 @@ export const startingBed = (id: string, createdAt: string, kind: VesselKind): Be
 })
 
 /** A bed of the list, or a container described in the job alone, to be filled whole. */
-export const startingFill = (id: string, spec: BedSpec, bedId: string | null): Fill => ({
+export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null): JobBed => ({
   id,
   bedId,
   spec,
@@ -102,7 +102,7 @@ export const startingFill = (id: string, spec: BedSpec, bedId: string | null): F
 export const STARTING_PLAN = { bucket: 10, vessel: 90, settling: 0.07 } as const
 
 /** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
-export function startingJob(id: string, createdAt: string, fills: Fill[]): Job {
+export function startingJob(id: string, createdAt: string, fills: JobBed[]): Job {
   return {
     id,
     name: '',

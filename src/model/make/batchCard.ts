@@ -8,14 +8,14 @@ import {
   type Purchase,
 } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
-import type { FillPlan } from '@/core/filling'
+import type { MixNeeded } from '@/core/filling'
 import { volumeBetween } from '@/core/geometry'
 import { tickOf } from '@/model/garden/commands'
 import { shelfItemOf, type Garden } from '@/model/garden/garden'
 import { limesBy, type Quantities } from '@/model/mix/reckoning'
 import { materialById } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
-import type { DressingLine, DressingPlace, Fill, InnerMix, Job, ShelfItem } from '@/model/garden/schemas'
+import type { DressingLine, DressingPlace, JobBed, InnerMix, Job, ShelfItem } from '@/model/garden/schemas'
 
 /** What a bucket is filled with: a material, or a finished mix. */
 export type Measured = { material: Material } | { mix: InnerMix }
@@ -201,7 +201,7 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
 }
 
 /** Grams of a dressing that goes on top or is held back, for one container. */
-export function dosePerContainer(line: DressingLine, fill: Fill, plan: FillPlan): number {
+export function dosePerContainer(line: DressingLine, fill: JobBed, plan: MixNeeded): number {
   const { place, gramsPerLitre } = line
   if (place.kind === 'throughout') return 0
   const { shape } = fill.spec.vessel

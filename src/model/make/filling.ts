@@ -1,7 +1,7 @@
 import { liftsOf } from '@/core/filling'
 import { dosePerContainer } from './batchCard'
 import type { Quantities } from '@/model/mix/reckoning'
-import type { Fill, Job } from '@/model/garden/schemas'
+import type { JobBed, Job } from '@/model/garden/schemas'
 
 /** One thing to do with the hands when filling, as plain data; lengths in cm, volumes in litres for one container. */
 export type FillingDo =
@@ -10,7 +10,7 @@ export type FillingDo =
   | { code: 'side-holes'; height: number }
   | { code: 'no-holes' }
   | { code: 'loosen-soil' }
-  | { code: 'layer'; kind: Fill['spec']['layers'][number]['kind']; thickness: number }
+  | { code: 'layer'; kind: JobBed['spec']['layers'][number]['kind']; thickness: number }
   | { code: 'loosen-old' }
   /** Loose mix to tip in, and the level it comes to below the rim. */
   | { code: 'lift'; number: number; of: number; loose: number; belowRim: number }
@@ -28,7 +28,7 @@ export interface FillingStep {
   done: boolean
 }
 export interface FillingCard {
-  fill: Fill
+  fill: JobBed
   steps: FillingStep[]
   left: number
   /** Loose mix for all of them, litres. */

@@ -1,5 +1,5 @@
 import { doseTotals } from './batchCard'
-import { leadFill } from '@/model/garden/garden'
+import { judgedBed } from '@/model/garden/garden'
 import { type Quantities } from '@/model/mix/reckoning'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialById } from '@/core/data'
@@ -31,7 +31,7 @@ export function recordFrom(
     cropId: job.cropId,
     madeOn,
     note,
-    vessel: { ...leadFill(job).spec.vessel, count: leadFill(job).count },
+    vessel: { ...judgedBed(job).spec.vessel, count: judgedBed(job).count },
     filled: job.fills.map((f, i) => ({
       name: f.spec.name,
       count: f.count,

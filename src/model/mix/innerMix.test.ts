@@ -8,7 +8,7 @@ import { changesOf, tickOf, type Command } from '@/model/garden/commands'
 import { compare, differences } from './compare'
 import { mixCost } from './cost'
 import { jobKey, jobOf, liveJob, placeOf } from '@/model/garden/garden'
-import { broughtBy, flatOf, innerMixOf, materialIdsOf } from './innerMix'
+import { premixedIn, flatOf, innerMixOf, materialIdsOf } from './innerMix'
 import { asPart, mixSources } from './mixSources'
 import { evaluateJob, limeGramsPerLitre, ownLime, quantitiesOf } from './reckoning'
 import { recordFrom } from '@/model/make/recordFrom'
@@ -59,8 +59,8 @@ describe('a finished mix as a part', () => {
         materialId: p.material.material.id,
         twelfths: Math.round(p.parts * 1e6),
       })),
-      lime: { ...job.lime, mode: 'fixed', gramsPerLitre: broughtBy(job, flat).lime },
-      dressings: broughtBy(job, flat).dressings.map((d) => ({
+      lime: { ...job.lime, mode: 'fixed', gramsPerLitre: premixedIn(job, flat).lime },
+      dressings: premixedIn(job, flat).dressings.map((d) => ({
         ...d,
         place: { kind: 'throughout' as const },
         share: 1,
@@ -79,7 +79,7 @@ describe('a finished mix as a part', () => {
     const all = good(limeGramsPerLitre({ ...bare, lime: wanted }))
     const limed = { ...nested(), lime: wanted }
     const less = good(limeGramsPerLitre(limed))
-    const brought = broughtBy(limed, good(flatOf(limed))).lime
+    const brought = premixedIn(limed, good(flatOf(limed))).lime
     // Two parts in three of 3 g/L, and a little more for what stirring loses.
     expect(brought).toBeGreaterThan(2)
     expect(brought).toBeLessThan(2.4)
@@ -165,7 +165,12 @@ describe('a finished mix as a part', () => {
     const touching = found.moves.filter((m) => JSON.stringify(m.move).includes('mix:base'))
     expect(touching.length).toBeGreaterThan(0)
     for (const move of found.moves) {
-      const next = after(job, { type: 'recipe/put', jobId: job.id, recipe: afterMove(job, move), what: '' })
+      const next = after(job, {
+        type: 'recipe/replace',
+        jobId: job.id,
+        recipe: afterMove(job, move),
+        what: '',
+      })
       expect(next.mixes.length).toBe(next.parts.some((p) => p.materialId === 'mix:base') ? 1 : 0)
       const there = good(evaluateJob(next, undefined, place))
       expect(move.after.airFilledPorosity).toBeCloseTo(there.mix.airFilledPorosity, 2)

@@ -48,7 +48,7 @@ export function flatOf(
 }
 
 /** What finished mixes bring with them, g per litre of the mix they go into. */
-export interface Brought {
+export interface Premixed {
   lime: number
   /** Of it, as dolomite. */
   dolomite: number
@@ -56,12 +56,12 @@ export interface Brought {
 }
 
 /** Lime and dressings that finished mixes have in them already, spread over the blended mix. */
-export function broughtBy(
+export function premixedIn(
   recipe: Pick<Recipe, 'parts' | 'mixes'>,
   flat: FlatRecipe,
   amounts: readonly Amount[] = amountsOf(recipe.parts),
-): Brought {
-  const brought: Brought = { lime: 0, dolomite: 0, dressings: [] }
+): Premixed {
+  const brought: Premixed = { lime: 0, dolomite: 0, dressings: [] }
   const blended = flat.measured * (1 - flat.lossHere)
   for (const mix of recipe.mixes) {
     const measured = amounts.reduce((s, a) => s + (a.materialId === mix.id ? a.amount : 0), 0)
@@ -91,7 +91,7 @@ export function innerMixOf(
 ): Outcome<InnerMix> {
   const flat = flatOf(recipe)
   if (!flat.ok) return flat
-  const brought = broughtBy(recipe, flat.value)
+  const brought = premixedIn(recipe, flat.value)
   const lime = limeToAdd + brought.lime
   const loose = flat.value.parts.reduce((s, p) => s + p.parts, 0)
   const parts =

@@ -4,14 +4,14 @@ import { readEnvelope, writeEnvelope } from '@/storage/envelope'
 import { batchCards, doseTotals, shoppingList } from '@/model/make/batchCard'
 import { isOver, nextStation } from '@/model/stations'
 import { tickOf } from '@/model/garden/commands'
-import { jobsOf, recordsOf, shelfKey, startingFill, startingJob, startingSpec } from '@/model/garden/garden'
+import { jobsOf, recordsOf, shelfKey, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
 import { evaluateJob, limeGramsPerLitre, quantitiesOf } from './reckoning'
 import { materialById } from '@/core/data'
 import { sameData } from '@/model/garden/same'
 import { kindOfKey, type Job } from '@/model/garden/schemas'
 
 const job: Job = {
-  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingFill('f', startingSpec('fabricBag'), null)]),
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('fabricBag'), null)]),
   cropId: 'pepper_sweet',
   parts: [
     { materialId: 'peat_medium', twelfths: 48 },
@@ -34,13 +34,13 @@ describe('a job worked out', () => {
     expect(q.plan.blendLitres).toBeLessThan(q.toBlend * 1.15)
   })
   test('adds up beds of different kinds, layers, roots and topping up', () => {
-    const trough = startingFill('g', startingSpec('box'), null)
+    const trough = startingJobBed('g', startingSpec('box'), null)
     const deep = {
-      ...startingFill('h', startingSpec('raisedBed'), null),
+      ...startingJobBed('h', startingSpec('raisedBed'), null),
       sunkBy: 5,
     }
     const layered = {
-      ...startingFill(
+      ...startingJobBed(
         'i',
         { ...startingSpec('raisedBed'), layers: [{ kind: 'logs' as const, thickness: 10 }], rootBalls: 20 },
         null,
@@ -125,7 +125,7 @@ describe('batch cards and shopping', () => {
     expect(line('perlite_coarse').wettingAgent).toBe(0)
   })
   test('a job’s next station follows the work', () => {
-    const empty = startingJob('x', job.createdAt, [startingFill('f', startingSpec('box'), null)])
+    const empty = startingJob('x', job.createdAt, [startingJobBed('f', startingSpec('box'), null)])
     expect(nextStation(empty)).toBe('fill')
     expect(nextStation({ ...empty, cropId: 'lettuce' })).toBe('mix')
     expect(nextStation(job)).toBe('buy')

@@ -8,7 +8,7 @@ import {
   type Evaluation,
   type MixInContainer,
 } from '@/core/evaluate'
-import { cropFit, fillPlan, LAYERS, type FillPlan, type FillerLayer } from '@/core/filling'
+import { cropFit, mixNeeded, LAYERS, type MixNeeded, type FillerLayer } from '@/core/filling'
 import { wallArea, type Container } from '@/core/geometry'
 import type { Growing } from '@/core/growing'
 import { targetsFor, type Target, type Targets } from '@/core/targets'
@@ -17,14 +17,14 @@ import { acidDosesOf, type DressingDose } from '@/core/nutrients'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { planBatches, type BatchPlan } from '@/core/batch'
 import type { Problem } from '@/core/problems'
-import { leadFill } from '@/model/garden/garden'
-import { broughtBy, flatOf, type Amount, type Brought } from './innerMix'
+import { judgedBed } from '@/model/garden/garden'
+import { premixedIn, flatOf, type Amount, type Premixed } from './innerMix'
 import { preparedMaterial } from './prepared'
 import { dressingById } from '@/core/data/dressings'
 import type {
   BedSpec,
   DressingLine,
-  Fill,
+  JobBed,
   InnerMix,
   Job,
   LimeSetting,
@@ -51,15 +51,15 @@ export function countProblem(count: number): Problem | null {
 }
 
 /** Plans by bed and by how far it sank: a bed that changes is another bed, and one that does not is asked about often. */
-const PLANS = new WeakMap<BedSpec, Map<number | null, Outcome<FillPlan>>>()
+const PLANS = new WeakMap<BedSpec, Map<number | null, Outcome<MixNeeded>>>()
 
-/** What one container of a fill takes. Errors: those of `fillPlan`. The bed must not be changed in place. */
-export function planOfFill({ spec, sunkBy }: Pick<Fill, 'spec' | 'sunkBy'>): Outcome<FillPlan> {
-  const known = PLANS.get(spec) ?? new Map<number | null, Outcome<FillPlan>>()
+/** What one container of a fill takes. Errors: those of `mixNeeded`. The bed must not be changed in place. */
+export function mixNeededFor({ spec, sunkBy }: Pick<JobBed, 'spec' | 'sunkBy'>): Outcome<MixNeeded> {
+  const known = PLANS.get(spec) ?? new Map<number | null, Outcome<MixNeeded>>()
   PLANS.set(spec, known)
   const plan =
     known.get(sunkBy) ??
-    fillPlan({
+    mixNeeded({
       container: containerOf(spec.vessel),
       layers: spec.layers,
       rootBalls: spec.rootBalls,
@@ -88,7 +88,7 @@ export function limesBy(dolomiteShare: number): LimeChoice[] {
 export const limeChoice = (setting: LimeSetting): LimeChoice[] => limesBy(setting.dolomiteShare)
 
 /** A recipe's dressings, and those its finished mixes bring, as the core takes them. Errors: a dressing nobody knows, a dose below nought. */
-export function dosesOf(lines: readonly DressingLine[], brought?: Brought): Outcome<DressingDose[]> {
+export function dosesOf(lines: readonly DressingLine[], brought?: Premixed): Outcome<DressingDose[]> {
   const doses: DressingDose[] = (brought?.dressings ?? []).flatMap(({ dressingId, gramsPerLitre }) => {
     const dressing = dressingById(dressingId)
     return dressing ? [{ dressing, gramsPerLitre, place: { kind: 'throughout' as const } }] : []
@@ -118,8 +118,8 @@ const WALL_WEIGHT: Record<BedSpec['wall'], number> = {
 function growingOf(job: Job, place: Place | undefined): Growing | undefined {
   const crop = cropById(job.cropId)
   if (!crop) return undefined
-  const { spec } = leadFill(job)
-  const plan = planOfFill({ spec, sunkBy: null })
+  const { spec } = judgedBed(job)
+  const plan = mixNeededFor({ spec, sunkBy: null })
   const sides = plan.ok ? wallArea(spec.vessel.shape, plan.value.mixHeight) / 10_000 : 0
   return {
     crop,
@@ -140,14 +140,14 @@ export function inputOfJob(
 ): Outcome<MixInContainer> {
   const flat = flatOf(job, amounts)
   if (!flat.ok) return flat
-  const brought = broughtBy(job, flat.value, amounts)
+  const brought = premixedIn(job, flat.value, amounts)
   const grams = limeGramsPerLitre(job)
   if (!grams.ok) return grams
   const lime = grams.value + brought.lime
   const doses = dosesOf(job.dressings, brought)
   if (!doses.ok) return doses
-  const { spec } = leadFill(job)
-  const filled = planOfFill({ spec, sunkBy: null })
+  const { spec } = judgedBed(job)
+  const filled = mixNeededFor({ spec, sunkBy: null })
   if (!filled.ok) return filled
   return succeed(
     {
@@ -185,7 +185,7 @@ export function evaluateInput(input: Outcome<MixInContainer>): Outcome<Evaluatio
 }
 
 /** Own lime and that of finished mixes, as one choice of limes by weight. */
-const limeTogether = (own: LimeSetting, grams: number, brought: Brought): LimeSetting => ({
+const limeTogether = (own: LimeSetting, grams: number, brought: Premixed): LimeSetting => ({
   ...own,
   dolomiteShare:
     brought.lime > 0
@@ -213,10 +213,10 @@ export function limeGramsPerLitre(job: Job): Outcome<number> {
   if (!flat.ok) return flat
   const mixed = blend(flat.value.parts)
   if (!mixed.ok) return mixed
-  const brought = broughtBy(job, flat.value)
+  const brought = premixedIn(job, flat.value)
   const doses = dosesOf(job.dressings, brought)
   if (!doses.ok) return doses
-  const filled = planOfFill({ spec: leadFill(job).spec, sunkBy: null })
+  const filled = mixNeededFor({ spec: judgedBed(job).spec, sunkBy: null })
   const depth = filled.ok ? filled.value.mixHeight - filled.value.floor : 1
   const acids = acidDosesOf(doses.value, depth)
   const plan = limeForTarget(mixed.value, limeChoice(lime), lime.target, undefined, undefined, acids)
@@ -228,7 +228,7 @@ export function limeGramsPerLitre(job: Job): Outcome<number> {
 export function mixWanted(job: Job): number | null {
   let inPlace = 0
   for (const fill of job.fills) {
-    const one = planOfFill(fill)
+    const one = mixNeededFor(fill)
     if (!one.ok || countProblem(fill.count)) return null
     inPlace += one.value.net * fill.count
   }
@@ -240,7 +240,7 @@ export function ownLime(evaluation: Evaluation, job: Job, flat?: FlatRecipe): nu
   if (job.mixes.length === 0) return evaluation.lime.gramsPerLitre
   const all = flat ? succeed(flat) : flatOf(job)
   return all.ok
-    ? Math.max(0, evaluation.lime.gramsPerLitre - broughtBy(job, all.value).lime)
+    ? Math.max(0, evaluation.lime.gramsPerLitre - premixedIn(job, all.value).lime)
     : evaluation.lime.gramsPerLitre
 }
 
@@ -255,7 +255,7 @@ export interface Quantities {
   /** Finished mixes to make before anything else, in the order of the recipe. */
   first: MadeFirst[]
   /** What one container of each fill takes, in the order of the job. */
-  fills: FillPlan[]
+  fills: MixNeeded[]
   /** Mix in place in all containers, litres. */
   inPlace: number
   /** Blended mix to make, with what watering-in settles, litres. */
@@ -288,11 +288,11 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
   const written = evaluateJob(job)
   if (!written.ok) return written
   let inPlace = 0
-  const fills: FillPlan[] = []
+  const fills: MixNeeded[] = []
   for (const fill of job.fills) {
     const wrong = countProblem(fill.count)
     if (wrong) return fail(wrong)
-    const one = planOfFill(fill)
+    const one = mixNeededFor(fill)
     if (!one.ok) return one
     fills.push(one.value)
     inPlace += one.value.net * fill.count
@@ -345,7 +345,7 @@ export function quantitiesOf(job: Job): Outcome<Quantities> {
 
 /** What a job's mix is held against, with the reasons, and where its crops disagree. */
 export function targetsOfJob(job: Job, place?: Place): Targets {
-  const { spec } = leadFill(job)
+  const { spec } = judgedBed(job)
   const crops = [job.cropId, ...job.companionIds].flatMap((id) => cropById(id) ?? [])
   return targetsFor({
     crops,

@@ -1,5 +1,5 @@
 import type { Band } from '@/core/data'
-import { searchAtOnce, type Rules, type Targets } from '@/core/finder'
+import { searchAtOnce, type Rules, type FinderTargets } from '@/core/finder'
 import type { Container } from '@/core/geometry'
 import { prepareMaterial } from '@/core/mixing'
 import type { Part } from '@/model/garden/schemas'
@@ -16,7 +16,7 @@ export interface School {
   givesUp: string
   materials: string[]
   rules: Rules
-  targets: Targets
+  targets: FinderTargets
   container: Container
   /** pH its lime is aimed at; null for none. */
   pH: number | null

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { DEMO_CLIMATES } from '@/core/data/climates'
 import { fillingCards } from '@/model/make/filling'
-import { startingFill, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
+import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
 import { evaluateJob, quantitiesOf } from '@/model/mix/reckoning'
 import type { BedSpec, Job } from '@/model/garden/schemas'
 import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season'
@@ -9,7 +9,7 @@ import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season
 const place = startingPlace(DEMO_CLIMATES.find((c) => c.id === 'inland')!)
 const spec = (change: Partial<BedSpec> = {}): BedSpec => ({ ...startingSpec('roundPot'), ...change })
 const job = (more: Partial<Job> = {}, of = spec()): Job => ({
-  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingFill('f', of, null)]),
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', of, null)]),
   parts: [
     { materialId: 'peat_medium', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 12 },

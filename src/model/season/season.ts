@@ -15,7 +15,7 @@ import {
   type MonthSuits,
   type WinterMargin,
 } from '@/core/season'
-import { leadFill } from '@/model/garden/garden'
+import { judgedBed } from '@/model/garden/garden'
 import type { Job, MixRecord, Place } from '@/model/garden/schemas'
 
 const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
@@ -38,7 +38,7 @@ export function winterOf(job: Job, place: Place | undefined): (WinterMargin & { 
   const crop = cropById(job.cropId)
   const standsTo = crop && seasonOf(crop.id)?.standsTo
   if (!standsTo || !place) return null
-  const inPot = leadFill(job).spec.vessel.base.kind !== 'onSoil'
+  const inPot = judgedBed(job).spec.vessel.base.kind !== 'onSoil'
   return { ...winterMargin(standsTo, place.coldestNight ?? coldestNightOf(place), inPot), inPot }
 }
 

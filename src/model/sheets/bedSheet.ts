@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { z } from 'zod'
 import { CM_PER_INCH, LITRES } from '@/core/units'
-import { countProblem, planOfFill } from '@/model/mix/reckoning'
+import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
 import {
   STANDINGS,
   VESSEL_KINDS,
@@ -271,7 +271,7 @@ export function bedsFromText(
     const name = (cells.name ?? '').trim()
     try {
       const bed = bedOf(cells, units, newId(), createdAt)
-      const plan = planOfFill({ spec: bed, sunkBy: null })
+      const plan = mixNeededFor({ spec: bed, sunkBy: null })
       const uncounted = countProblem(bed.vessel.count)
       if (!plan.ok) result.problems.push({ row, name, why: { problem: plan.problem } })
       else if (uncounted) result.problems.push({ row, name, why: { problem: uncounted } })

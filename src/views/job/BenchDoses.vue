@@ -3,32 +3,32 @@
 import { computed } from 'vue'
 import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
-import { theBench } from '@/composables/theBench'
-import { useCalm } from '@/composables/useCalm'
+import { useBenchContext } from '@/composables/useBenchContext'
+import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { mixWanted, ownLime } from '@/model/mix/reckoning'
 import type { DressingLine } from '@/model/garden/schemas'
 
-const { garden, calmJob, calm, crop, units, later, beside, evaluation } = theBench()
+const { garden, delayedJob, calm, crop, units, later, beside, evaluation } = useBenchContext()
 /** Mix the job makes, for grams in all. */
-const litres = computed(() => (calmJob.value ? mixWanted(calmJob.value) : null))
-const dose = computed(() => (calm.value && calmJob.value ? ownLime(calm.value, calmJob.value) : null))
-const stale = useCalm(later.stale)
+const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value) : null))
+const dose = computed(() => (calm.value && delayedJob.value ? ownLime(calm.value, delayedJob.value) : null))
+const stale = useDelayedByFrame(later.stale)
 const rested = computed(() => (stale.value ? null : later.value.value))
 /** Doses for what the mix lacks, from the figures at rest. */
 const offers = computed(() => later.value.value?.offers ?? [])
 /** An offer pressed in the frame before it is marked as of an older mix is not given. */
 function set(line: DressingLine) {
   if (later.stale.value && offers.value.some((o) => o.line === line)) return
-  if (calmJob.value) garden.run({ type: 'dressing/set', jobId: calmJob.value.id, line })
+  if (delayedJob.value) garden.run({ type: 'dressing/set', jobId: delayedJob.value.id, line })
 }
-const outcome = useCalm(evaluation)
+const outcome = useDelayedByFrame(evaluation)
 const besideLime = (field: string) => beside(field, outcome.value)
 </script>
 
 <template>
-  <div v-if="calmJob && calmJob.parts.length">
+  <div v-if="delayedJob && delayedJob.parts.length">
     <LimeBox
-      :lime="calmJob.lime"
+      :lime="delayedJob.lime"
       :evaluation="calm"
       :dose="dose"
       :litres="litres"
@@ -36,16 +36,16 @@ const besideLime = (field: string) => beside(field, outcome.value)
       :units="units"
       :crop-name="crop?.name ?? null"
       :beside="besideLime"
-      @change="garden.run({ type: 'mix/lime', jobId: calmJob.id, lime: $event })"
+      @change="garden.run({ type: 'mix/lime', jobId: delayedJob.id, lime: $event })"
     />
     <DressingList
-      :lines="calmJob.dressings"
+      :lines="delayedJob.dressings"
       :units="units"
       :litres="litres"
       :offers="offers"
       :stale="stale"
       @set="set"
-      @remove="garden.run({ type: 'dressing/remove', jobId: calmJob.id, dressingId: $event })"
+      @remove="garden.run({ type: 'dressing/remove', jobId: delayedJob.id, dressingId: $event })"
     />
   </div>
 </template>

@@ -6,8 +6,8 @@ import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
 import MixReadings from '@/components/MixReadings.vue'
 import MoreReadings from '@/components/MoreReadings.vue'
-import { theBench } from '@/composables/theBench'
-import { useCalm } from '@/composables/useCalm'
+import { useBenchContext } from '@/composables/useBenchContext'
+import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { LIFT_LIMIT } from '@/core/weight'
 import { cautionById } from '@/text/cautions'
 import { onGround } from '@/text/labels'
@@ -31,15 +31,15 @@ const {
   ranges,
   cost,
   nameOf,
-} = theBench()
+} = useBenchContext()
 const router = useRouter()
-const calmRanges = useCalm(ranges)
+const calmRanges = useDelayedByFrame(ranges)
 const notes = computed(() =>
   evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : [],
 )
 const wide = computed(() => onGround(lead.value?.spec.vessel.kind))
 const heavy = computed(() => calm.value !== null && calm.value.weights.drained > LIFT_LIMIT && !wide.value)
-const restedStale = useCalm(later.stale)
+const restedStale = useDelayedByFrame(later.stale)
 const lasting = computed(() => (restedStale.value ? null : (later.value.value?.evaluation ?? null)))
 const LIFTING = [cautionById('lifting')]
 const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.name, jobId: job.value!.id } })

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The figures that matter, kept in sight on a phone while the parts are changed; the gauges below say them in full. */
 import { computed } from 'vue'
-import { theBench } from '@/composables/theBench'
+import { useBenchContext } from '@/composables/useBenchContext'
 import { percentText, pHText, weightText } from '@/text/units'
 
-const { answer, bands, units } = theBench()
+const { answer, bands, units } = useBenchContext()
 const glance = computed(() => {
   const a = answer.value
   if (!a) return []

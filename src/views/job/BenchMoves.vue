@@ -4,13 +4,13 @@ import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
 import JudgementList from '@/components/bench/JudgementList.vue'
 import NextMoves from '@/components/bench/NextMoves.vue'
-import { theBench } from '@/composables/theBench'
+import { useBenchContext } from '@/composables/useBenchContext'
 import { isTyping } from '@/composables/isTyping'
-import { useCalm } from '@/composables/useCalm'
+import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 
-const { garden, calmJob, calm, units, nameOf, source, next, later, take, look } = theBench()
-const movesStale = useCalm(next.stale)
-const judgedStale = useCalm(later.stale)
+const { garden, delayedJob, calm, units, nameOf, source, next, later, take, look } = useBenchContext()
+const movesStale = useDelayedByFrame(next.stale)
+const judgedStale = useDelayedByFrame(later.stale)
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
 // A digit takes a next move, unless something else has the keyboard.
@@ -29,7 +29,7 @@ onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
 
 <template>
   <NextMoves
-    v-if="calmJob && calmJob.parts.length"
+    v-if="delayedJob && delayedJob.parts.length"
     :moves="next.value.value"
     :name-of="nameOf"
     :stale="movesStale"
@@ -40,12 +40,12 @@ onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
     @widen="source = source === 'all' ? 'shelf' : 'all'"
   />
   <JudgementList
-    v-if="calm && calmJob"
+    v-if="calm && delayedJob"
     :class="{ stale: judgedStale }"
     :judgements="judgements"
-    :answered="calmJob.dismissed"
+    :answered="delayedJob.dismissed"
     :units="units"
-    @answer="(code, reason) => garden.run({ type: 'warning/answer', jobId: calmJob!.id, code, reason })"
+    @answer="(code, reason) => garden.run({ type: 'warning/answer', jobId: delayedJob!.id, code, reason })"
   />
 </template>
 

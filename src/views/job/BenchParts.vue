@@ -5,14 +5,14 @@ import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import ShelfStrip from '@/components/bench/ShelfStrip.vue'
 import PartList from '@/components/PartList.vue'
-import { theBench } from '@/composables/theBench'
+import { useBenchContext } from '@/composables/useBenchContext'
 import type { StepName } from '@/core/mixing'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialById } from '@/core/data'
 import { bagText } from '@/text/recipes'
 import BenchAdds from './BenchAdds.vue'
 
-const { garden, job, calmJob, units, step, shelf, nameOf, hasParts, look } = theBench()
+const { garden, job, delayedJob, units, step, shelf, nameOf, hasParts, look } = useBenchContext()
 const emit = defineEmits<{ add: [materialId: string] }>()
 
 const steps: { label: string; value: StepName; name: string }[] = [
@@ -59,7 +59,7 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       <span class="by">
         <span id="step-label" class="soft">by</span>
         <SelectButton
-          :model-value="calmJob?.step"
+          :model-value="delayedJob?.step"
           :options="steps"
           option-label="label"
           option-value="value"
@@ -84,7 +84,7 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       “{{ p.materialId }}” is not in the material tables.
       <Button label="Take it out" size="small" outlined @click="remove(p.materialId)" />
     </p>
-    <BenchAdds v-if="calmJob" :job="calmJob" :step="step" @add="emit('add', $event)" />
+    <BenchAdds v-if="delayedJob" :job="delayedJob" :step="step" @add="emit('add', $event)" />
     <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />
   </div>
 </template>

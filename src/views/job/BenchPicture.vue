@@ -5,18 +5,19 @@ import { computed } from 'vue'
 import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
-import { theBench } from '@/composables/theBench'
+import { useBenchContext } from '@/composables/useBenchContext'
 import { evaluateJob } from '@/model/mix/reckoning'
 import { bedTitle, jobTitle } from '@/text/labels'
 import { problemText } from '@/text/problems.en'
 import { percentText } from '@/text/units'
 import BenchMoves from './BenchMoves.vue'
 
-const { garden, job, calmJob, calm, lead, container, fill, units, evaluation, answer, hasParts } = theBench()
+const { garden, job, delayedJob, calm, lead, container, fill, units, evaluation, answer, hasParts } =
+  useBenchContext()
 /** Beds of the job, with the air the mix has in each: the same mix is another in another depth. */
 const judged = computed(() =>
-  (calmJob.value?.fills ?? []).map((f) => {
-    const there = calmJob.value && evaluateJob({ ...calmJob.value, judgedIn: f.id })
+  (delayedJob.value?.fills ?? []).map((f) => {
+    const there = delayedJob.value && evaluateJob({ ...delayedJob.value, judgedIn: f.id })
     const air = there?.ok ? `: ${percentText(there.value.mix.airFilledPorosity)} air` : ''
     return { id: f.id, label: `${bedTitle(f.spec)}${air}` }
   }),

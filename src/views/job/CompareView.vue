@@ -8,7 +8,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import ProfileColumn from '@/components/bench/ProfileColumn.vue'
 import { useBags } from '@/composables/useBags'
 import { useJob } from '@/composables/useJob'
-import { usePut } from '@/composables/usePut'
+import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import { compare, differences } from '@/model/mix/compare'
 import { mixSources } from '@/model/mix/mixSources'
 import type { Bag } from '@/model/garden/schemas'
@@ -23,7 +23,7 @@ const SeasonChart = defineAsyncComponent(() => import('@/components/bench/Season
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, place, units } = of
-const put = usePut(of)
+const put = useReplaceRecipe(of)
 const MOST = 5
 
 const chosen = useSessionStorage<string[]>(`open-bed-compare-${jobId}`, ['bench'])

@@ -19,9 +19,9 @@ import { useJob } from '@/composables/useJob'
 import type { Band } from '@/core/data'
 import { cropFit } from '@/core/filling'
 import type { Target } from '@/core/targets'
-import { bedsOf, specOf, startingBed, startingFill } from '@/model/garden/garden'
-import { countProblem, planOfFill } from '@/model/mix/reckoning'
-import type { Bed, BedSpec, Fill } from '@/model/garden/schemas'
+import { bedsOf, specOf, startingBed, startingJobBed } from '@/model/garden/garden'
+import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
+import type { Bed, BedSpec, JobBed } from '@/model/garden/schemas'
 import { bedTitle, fitTexts } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'
 import { volumeText } from '@/text/units'
@@ -31,14 +31,16 @@ const { garden, job, lead, crop, units, evaluation, place, targets } = useJob(()
 const router = useRouter()
 
 const looking = ref<string | null>(null)
-const chosen = computed<Fill | null>(() => job.value?.fills.find((f) => f.id === looking.value) ?? lead.value)
+const chosen = computed<JobBed | null>(
+  () => job.value?.fills.find((f) => f.id === looking.value) ?? lead.value,
+)
 const spec = computed(() => chosen.value?.spec ?? null)
 const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
 
 /** Each bed of the job with what one of it takes; null where that or the number of them is wrong. */
 const reckoned = computed(() =>
   (job.value?.fills ?? []).map((fill) => {
-    const one = planOfFill(fill)
+    const one = mixNeededFor(fill)
     return { fill, plan: one.ok && !countProblem(fill.count) ? one.value : null }
   }),
 )
@@ -69,8 +71,8 @@ const offered = computed(() => {
 })
 
 function put(bed: Bed, isNew: boolean) {
-  const fill = startingFill(crypto.randomUUID(), specOf(bed), bed.id)
-  garden.run({ type: 'fill/add', jobId, fill, bed: isNew ? bed : undefined })
+  const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
+  garden.run({ type: 'jobBed/add', jobId, fill, bed: isNew ? bed : undefined })
   looking.value = fill.id
 }
 function addBed(bedId: string | null) {
@@ -82,21 +84,21 @@ function addNew() {
   put(startingBed(crypto.randomUUID(), new Date().toISOString(), kind), true)
 }
 const change = (part: Partial<BedSpec>) =>
-  chosen.value && garden.run({ type: 'fill/spec', jobId, fillId: chosen.value.id, change: part })
+  chosen.value && garden.run({ type: 'jobBed/spec', jobId, fillId: chosen.value.id, change: part })
 const setCount = (count: number) =>
-  chosen.value && garden.run({ type: 'fill/change', jobId, fillId: chosen.value.id, change: { count } })
+  chosen.value && garden.run({ type: 'jobBed/change', jobId, fillId: chosen.value.id, change: { count } })
 const setSunk = (sunkBy: number | null) =>
-  chosen.value && garden.run({ type: 'fill/change', jobId, fillId: chosen.value.id, change: { sunkBy } })
+  chosen.value && garden.run({ type: 'jobBed/change', jobId, fillId: chosen.value.id, change: { sunkBy } })
 const keepInList = () =>
   chosen.value &&
   garden.run({
-    type: 'fill/list',
+    type: 'jobBed/list',
     jobId,
     fillId: chosen.value.id,
     bedId: crypto.randomUUID(),
     createdAt: new Date().toISOString(),
   })
-const remove = (fillId: string) => garden.run({ type: 'fill/remove', jobId, fillId })
+const remove = (fillId: string) => garden.run({ type: 'jobBed/remove', jobId, fillId })
 
 const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
 const fits = computed(() =>
@@ -112,7 +114,7 @@ const advice = computed(() => {
   if (crop.value && fits.value) words.push(...fitTexts(crop.value, fits.value, u))
   return words
 })
-const isAloft = (fill: Fill) => fill.spec.standing === 'balcony' || fill.spec.standing === 'roof'
+const isAloft = (fill: JobBed) => fill.spec.standing === 'balcony' || fill.spec.standing === 'roof'
 const aloft = computed(() => filled.value.length > 0 && job.value!.fills.some(isAloft))
 const chosenAloft = computed(() => chosen.value !== null && isAloft(chosen.value))
 const heavy = computed(() => filled.value.reduce((s, f) => s + f.plan.net * f.count, 0) > 120)

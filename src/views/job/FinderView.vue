@@ -7,7 +7,7 @@ import { useRouter } from 'vue-router'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { useFinder, written } from '@/composables/useFinder'
 import { useJob } from '@/composables/useJob'
-import { usePut } from '@/composables/usePut'
+import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/find/bench'
 import { concernText, fitText, givenUpText, meetsAll, onlyText } from '@/text/finder'
@@ -20,7 +20,7 @@ const FitChart = defineAsyncComponent(() => import('@/components/bench/FitChart.
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, crop, units } = of
-const put = usePut(of)
+const put = useReplaceRecipe(of)
 const router = useRouter()
 const finder = useFinder(of, jobId)
 const { ids, total, running, progress, result, way, asking, trouble, found, find, askWay, show } = finder

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '@/composables/useJob'
 import { isOver, nextStation, STATIONS, type Station } from '@/model/stations'
-import { planOfFill } from '@/model/mix/reckoning'
+import { mixNeededFor } from '@/model/mix/reckoning'
 import { jobTitle, STATION_NAMES } from '@/text/labels'
 import { volumeText } from '@/text/units'
 
@@ -37,7 +37,7 @@ const stations = computed(() => {
   }))
 })
 const amount = computed(() => {
-  const each = (job.value?.fills ?? []).map((f) => ({ count: f.count, plan: planOfFill(f) }))
+  const each = (job.value?.fills ?? []).map((f) => ({ count: f.count, plan: mixNeededFor(f) }))
   if (each.some(({ plan }) => !plan.ok)) return ''
   const net = each.reduce((sum, { count, plan }) => sum + (plan.ok ? plan.value.net * count : 0), 0)
   const one = each[0]

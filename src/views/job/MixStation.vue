@@ -2,7 +2,7 @@
 /** The bench: parts on the left, the container in section, and what the mix will do against what is wanted. */
 import { useMediaQuery } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
-import { provideBench } from '@/composables/theBench'
+import { provideBench } from '@/composables/useBenchContext'
 import { materialById } from '@/core/data'
 import BenchDoses from './BenchDoses.vue'
 import BenchFigures from './BenchFigures.vue'
@@ -12,7 +12,7 @@ import BenchPicture from './BenchPicture.vue'
 import BenchTools from './BenchTools.vue'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, calmJob, calm, crop, units, container, step, put } = provideBench(() => jobId)
+const { garden, delayedJob, calm, crop, units, container, step, put } = provideBench(() => jobId)
 /** The card for the wall is made when it is printed. */
 const printing = useMediaQuery('print')
 const onPhone = useMediaQuery('(max-width: 760px)')
@@ -31,8 +31,8 @@ const allow = (event: DragEvent) => {
 </script>
 
 <template>
-  <div v-if="calmJob && container" class="mix" @dragover="allow" @drop="drop">
-    <BenchTools :job="calmJob" class="tools" @put="put" />
+  <div v-if="delayedJob && container" class="mix" @dragover="allow" @drop="drop">
+    <BenchTools :job="delayedJob" class="tools" @put="put" />
     <BenchGlance v-if="onPhone" />
     <section class="recipe" aria-labelledby="parts-title">
       <BenchParts @add="add" />
@@ -42,7 +42,7 @@ const allow = (event: DragEvent) => {
     <BenchFigures />
     <RecipeCard
       v-if="calm && printing"
-      :job="calmJob"
+      :job="delayedJob"
       :evaluation="calm"
       :crop-name="crop?.name ?? null"
       :units="units"

@@ -4,7 +4,7 @@ import {
   searchAtOnce,
   type Candidate,
   type FinderProblem,
-  type Targets,
+  type FinderTargets,
 } from '../../../core/finder'
 import type { BlendPart } from '../../../core/mixing'
 import { saltBand } from '../../../core/nutrients'
@@ -22,7 +22,7 @@ function problemOf(c: CaseOf<'find'>, lookup: Lookup): Outcome<FinderProblem> {
     if (!found.ok) return found
     shelf.push({ material: found.value, ...rest })
   }
-  let targets: Targets = c.targets
+  let targets: FinderTargets = c.targets
   if (c.crop !== undefined) {
     const crop = cropOf(c.crop)
     if (!crop.ok) return crop

@@ -11,7 +11,7 @@ import {
   type Blend,
   type FlatRecipe,
   type PreparedMaterial,
-  type Recipe,
+  type IngredientList,
 } from '../../../core/mixing'
 import type { DressingDose } from '../../../core/nutrients'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
@@ -25,7 +25,7 @@ type Own = Pick<EvaluateCase, 'mixes' | 'ownMaterials' | 'ownDressings'>
 /** Looks up what a case names: in its own lists first, then in the tables. */
 export class Lookup {
   private readonly prepared = new Map<string, PreparedMaterial>()
-  private readonly mixes = new Map<string, Recipe>()
+  private readonly mixes = new Map<string, IngredientList>()
   private readonly dressings = new Map<string, Dressing>()
 
   private constructor() {}
@@ -61,8 +61,8 @@ export class Lookup {
     return succeed(found)
   }
 
-  private recipe(lines: Lines): Outcome<Recipe> {
-    const recipe: Recipe[number][] = []
+  private recipe(lines: Lines): Outcome<IngredientList> {
+    const recipe: IngredientList[number][] = []
     for (const line of lines) {
       if ('mix' in line) {
         recipe.push({ kind: 'mix', mix: line.mix, parts: line.parts })

@@ -1,4 +1,4 @@
-import { fillOf } from '../../../core/geometry'
+import { containerVolumes } from '../../../core/geometry'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import { LITRES } from '../../../core/units'
 import type { CaseOf } from '../cases'
@@ -10,7 +10,7 @@ export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   let inPlace = 0
   for (const { container, count, name, rootBalls } of c.containers) {
     if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
-    const fill = fillOf(containerOf(container))
+    const fill = containerVolumes(containerOf(container))
     if (!fill.ok) return fill
     if (rootBalls >= fill.value.mixVolume)
       return fail({

@@ -1,9 +1,15 @@
-import { fillOf, volumeBelow, volumeBetween, type Container, type Fill } from '../geometry'
+import {
+  containerVolumes,
+  volumeBelow,
+  volumeBetween,
+  type Container,
+  type ContainerVolumes,
+} from '../geometry'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Litres } from '../units'
 import { LAYERS, sinkingOf, type FillerLayer } from './layers'
 
-export interface FillRequest {
+export interface MixNeededRequest {
   container: Container
   /** From the base up. */
   layers?: readonly FillerLayer[]
@@ -13,7 +19,7 @@ export interface FillRequest {
   sunkBy?: Centimetres | null
 }
 
-export interface FillPlan extends Fill {
+export interface MixNeeded extends ContainerVolumes {
   /** Height of the layers together, cm. */
   floor: Centimetres
   /** Between layers and fill line, litres. */
@@ -38,12 +44,12 @@ export interface FillPlan extends Fill {
  *   net = V(fill line) - V(layers) + sum V_layer voids washed - root balls - old mix
  *
  * Litres and cm. Topping up: layers are there already and have had their share, so only the sunk part is filled. Errors: those
- * of `fillOf`; a layer below nought or layers that leave no room; root balls or sinking below nought or more than the space.
+ * of `containerVolumes`; a layer below nought or layers that leave no room; root balls or sinking below nought or more than the space.
  * Source: geometry; `LAYERS`.
  */
-export function fillPlan(request: FillRequest): Outcome<FillPlan> {
+export function mixNeeded(request: MixNeededRequest): Outcome<MixNeeded> {
   const { container, layers = [], rootBalls = 0, sunkBy = null } = request
-  const fill = fillOf(container)
+  const fill = containerVolumes(container)
   if (!fill.ok) return fill
   const { mixHeight } = fill.value
   let floor = 0

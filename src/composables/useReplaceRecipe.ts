@@ -3,13 +3,13 @@ import type { Recipe } from '@/model/garden/schemas'
 import type { useJob } from './useJob'
 
 /** Puts a whole recipe on a job's bench; what was there is kept first where no version holds it. */
-export function usePut({ garden, job }: Pick<ReturnType<typeof useJob>, 'garden' | 'job'>) {
+export function useReplaceRecipe({ garden, job }: Pick<ReturnType<typeof useJob>, 'garden' | 'job'>) {
   return (recipe: Recipe, what: string, versionId: string | null = null) => {
     const j = job.value
     if (!j) return
     const keep = isUnkept(j)
       ? versionOf(j, crypto.randomUUID(), new Date().toISOString(), `Before ${what}`)
       : undefined
-    garden.run({ type: 'recipe/put', jobId: j.id, recipe: recipeOf(recipe), what, keep, versionId })
+    garden.run({ type: 'recipe/replace', jobId: j.id, recipe: recipeOf(recipe), what, keep, versionId })
   }
 }

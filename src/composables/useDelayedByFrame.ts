@@ -21,7 +21,7 @@ function nextFrame(job: () => void) {
  * The same value a frame later: for what may follow the figures under the hand instead of holding them up. Never older than
  * the frame after the last change.
  */
-export function useCalm<T>(of: Ref<T>) {
+export function useDelayedByFrame<T>(of: Ref<T>) {
   const calm = shallowRef(of.value)
   const follow = () => {
     calm.value = of.value

@@ -1,9 +1,9 @@
 import { computed, inject, provide, type InjectionKey, type MaybeRefOrGetter } from 'vue'
 import { partNames } from '@/text/recipes'
 import { useBench } from './useBench'
-import { useCalm } from './useCalm'
+import { useDelayedByFrame } from './useDelayedByFrame'
 import { useJob } from './useJob'
-import { usePut } from './usePut'
+import { useReplaceRecipe } from './useReplaceRecipe'
 import { useRanges } from './useRanges'
 
 function makeBench(jobId: MaybeRefOrGetter<string>) {
@@ -16,9 +16,9 @@ function makeBench(jobId: MaybeRefOrGetter<string>) {
     ...bench,
     answer,
     /** For what stands below the figures under the hand: a frame after them. */
-    calm: useCalm(answer),
+    calm: useDelayedByFrame(answer),
     ranges: useRanges(of.mixInput),
-    put: usePut(of),
+    put: useReplaceRecipe(of),
     nameOf: computed(() => partNames(mixes.value && { mixes: mixes.value })),
     hasParts: computed(() => (of.job.value?.parts.length ?? 0) > 0),
   }
@@ -34,7 +34,7 @@ export function provideBench(jobId: MaybeRefOrGetter<string>): Bench {
 }
 
 /** The bench this piece stands on. Throws outside of one. */
-export function theBench(): Bench {
+export function useBenchContext(): Bench {
   const bench = inject(BENCH)
   if (!bench) throw new Error('A piece of the bench stands outside of a bench')
   return bench

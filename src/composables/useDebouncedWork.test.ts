@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
-import { useRested } from './useRested'
+import { useDebouncedWork } from './useDebouncedWork'
 
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
@@ -9,7 +9,7 @@ test('works once the hand rests, says what is stale meanwhile, and forgets what 
   const of = shallowRef<number | null>(1)
   const worked: number[] = []
   const scope = effectScope()
-  const { value, stale } = scope.run(() => useRested(of, (n: number) => (worked.push(n), n * 10), 50))!
+  const { value, stale } = scope.run(() => useDebouncedWork(of, (n: number) => (worked.push(n), n * 10), 50))!
   await vi.advanceTimersByTimeAsync(60)
   expect([value.value, stale.value]).toEqual([10, false])
   for (const n of [2, 3, 4]) {
