@@ -153,7 +153,7 @@ describe('what cannot be used is told in one line, and nothing else is said', ()
     [
       'evaluate',
       { bottomLayers: [{ thickness: 40, mix: [{ material: 'pumice', parts: 1 }] }] },
-      /layer below/,
+      /Layers of 40 cm/,
     ],
     ['evaluate', { colour: 'blue' }, /colour/],
     [

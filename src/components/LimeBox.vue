@@ -4,18 +4,21 @@ import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
-import { limeChoice } from '@/model/mix/reckoning'
+import { isDose } from '@/core/amounts'
+import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
 import type { LimeSetting } from '@/model/garden/schemas'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
 import QuantityField from './QuantityField.vue'
 
-const { lime, evaluation, dose, litres, offer, units, cropName, beside } = defineProps<{
+const { lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } = defineProps<{
   lime: LimeSetting
   evaluation: Evaluation | null
   /** Lime to add, g per litre of mix; null where it cannot be worked out. */
   dose: number | null
+  /** Lime that finished mixes bring already, g per litre of mix. */
+  premixed: number
   /** Mix the job makes, for grams in all; null where that is not known. */
   litres: number | null
   /** Lime the mix lacks though none is given, g per litre and the pH it brings; null where none. */
@@ -38,9 +41,9 @@ const shares = [
 ]
 /** Each lime as it is weighed or spooned. */
 const doses = computed(() =>
-  dose === null || dose < 0.005
+  dose === null || !isDose(dose)
     ? []
-    : limeChoice(lime)
+    : limestoneAndDolomite(lime.dolomiteShare)
         .filter((c) => c.share > 0)
         .map((c) => ({
           name: c.lime.name,
@@ -53,7 +56,7 @@ const doses = computed(() =>
   <section class="lime" aria-labelledby="lime-title">
     <div class="row">
       <h2 id="lime-title">Lime</h2>
-      <strong v-if="dose !== null" class="figure">{{ dose > 0.005 ? doseText(dose, units) : 'none' }}</strong>
+      <strong v-if="dose !== null" class="figure">{{ isDose(dose) ? doseText(dose, units) : 'none' }}</strong>
     </div>
     <SelectButton
       :model-value="lime.mode"
@@ -113,11 +116,10 @@ const doses = computed(() =>
     </ul>
     <p v-if="evaluation" class="soft">
       Without lime the mix is at pH {{ pHText(evaluation.blend.pH) }}.
-      <template v-if="dose !== null && evaluation.lime.gramsPerLitre - dose > 0.005"
-        >The finished mix in it brings
-        {{ doseText(evaluation.lime.gramsPerLitre - dose, units) }} already.</template
+      <template v-if="isDose(premixed)"
+        >The finished mix in it brings {{ doseText(premixed, units) }} already.</template
       >
-      <template v-if="dose !== null && dose > 0.005"
+      <template v-if="dose !== null && isDose(dose)"
         >Dolomite brings magnesium and works more slowly than limestone.</template
       >
     </p>

@@ -1,6 +1,7 @@
+import { countProblem } from '@/core/amounts'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
 import type { BedSpec } from '@/model/garden/schemas'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'

@@ -1,89 +1,109 @@
-import { computed, shallowRef, toRaw } from 'vue'
+import { computed, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { MATERIALS, type Material } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
+import type { NextMoves } from '@/core/finder'
+import type { Judgement } from '@/core/judgement'
 import { STEPS } from '@/core/mixing'
-import { afterMove, judgementsOf, movesOf, recipeOf, type Source } from '@/model/find/bench'
-import { shelfEntry } from '@/model/make/batchCard'
-import { mixCost, pricePerLitre } from '@/model/mix/cost'
-import { doseOffers, limeOffer } from '@/model/mix/doses'
-import { evaluateJob, evaluateLater } from '@/model/mix/reckoning'
-import type { Recipe } from '@/model/garden/schemas'
+import { finderShelf, type Source } from '@/model/find/materialsFrom'
+import { afterMove, movesOf } from '@/model/find/nextMoves'
+import type { Job, Recipe } from '@/model/garden/schemas'
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
+import { doseOffers, limeOffer, type DoseOffer } from '@/model/mix/doses'
+import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
+import { recipeQuestion } from '@/model/mix/questionOfJob'
+import { recipeOf } from '@/model/mix/versions'
 import { moveText } from '@/text/moves'
 import { partNames } from '@/text/recipes'
-import type { useJob } from './useJob'
-import { useDelayedByFrame } from './useDelayedByFrame'
+import type { JobInHand } from './useJob'
 import { useDebouncedWork } from './useDebouncedWork'
+import { useDelayedByFrame } from './useDelayedByFrame'
 
 /** What a change brings, looked at before it is made. */
 export type Look = { kind: 'part'; materialId: string; direction: 1 | -1 } | { kind: 'move'; index: number }
 
-interface ShelfItem {
+/** What the shelf holds or knows the price of. */
+export interface OnShelf {
   material: Material
   stock: number
   perLitre: number | null
 }
 
+/** What can wait until the hand rests: later years, warnings and doses on offer. */
+export interface LaterAnswer {
+  evaluation: Evaluation
+  judgements: Judgement[]
+  offers: DoseOffer[]
+  lime: { gramsPerLitre: number; target: number } | null
+}
+
+/** An answer that comes when the hand rests; `stale` while it is of an older mix. */
+export interface Rested<V> {
+  value: ComputedRef<V | null>
+  stale: ComputedRef<boolean>
+}
+
+export interface Bench {
+  /** Twelfths to one press of plus or minus. */
+  step: ComputedRef<number>
+  later: Rested<LaterAnswer>
+  /** The job a frame later, for what may follow the figures under the hand. */
+  delayedJob: Readonly<ShallowRef<Job | undefined>>
+  source: Ref<Source>
+  next: Rested<NextMoves>
+  /** Makes the next move of this index, if it is still of the mix in hand. */
+  take: (index: number) => void
+  look: Ref<Look | null>
+  /** The mix as it would be after the change looked at; while that is `undecided`, after the one before. */
+  whatIf: ComputedRef<Evaluation | null>
+  undecided: ComputedRef<boolean>
+  /** Materials on the shelf that are not in the mix. */
+  shelf: ComputedRef<OnShelf[]>
+  cost: ComputedRef<MixCost>
+}
+
 const MOST_MOVES = 5
-/** Fields of a job that its figures follow from. */
-const BENCH_KEYS = [
-  'parts',
-  'mixes',
-  'lime',
-  'dressings',
-  'cropId',
-  'companionIds',
-  'fills',
-  'judgedIn',
-  'bands',
-  'plants',
-  'plantMonth',
-] as const
 
-/** Everything the mix bench shows beside the mix itself: what-if, next moves, warnings, cost; and what can be done there. */
-export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob>) {
+/** Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can be done there. */
+export function useBench(inHand: JobInHand): Bench {
+  const { garden, job, prepared, question } = inHand
   const step = computed(() => STEPS[job.value?.step ?? 'whole'])
-  const run = garden.run
-  const id = () => job.value!.id
 
-  /** What the work at rest depends on: a key that changes with the mix and its surroundings, not with names and ticks. */
-  const key = computed<string | null>((old) => {
-    const j = job.value
-    if (!j || j.parts.length === 0) return null
-    const next = JSON.stringify([BENCH_KEYS.map((k) => j[k]), place.value])
-    return next === old ? old : next
-  })
-  const later = useDebouncedWork(key, () => {
-    const j = toRaw(job.value)
-    const answer = j && evaluateLater(j, toRaw(place.value))
-    return j && answer?.ok
+  const mix = computed<PreparedMix | null>(() => (prepared.value?.ok ? prepared.value.value : null))
+  const later = useDebouncedWork(mix, (of): LaterAnswer | null => {
+    const evaluation = evaluatePrepared(of, AT_REST)
+    return evaluation.ok
       ? {
-          evaluation: answer.value,
-          judgements: judgementsOf(j, place.value, answer.value),
-          offers: doseOffers(j, answer.value, bands.value.pH),
-          lime: limeOffer(j, answer.value, bands.value.pH),
+          evaluation: evaluation.value,
+          judgements: judgementsOf(of, evaluation.value),
+          offers: doseOffers(of, evaluation.value),
+          lime: limeOffer(of, evaluation.value),
         }
       : null
   })
 
   const source = shallowRef<Source>('shelf')
-  const moveKey = computed(() => key.value && `${source.value} ${key.value}`)
-  const next = useDebouncedWork(moveKey, () => {
-    const found = job.value && movesOf(garden.records, job.value, place.value, source.value, MOST_MOVES)
-    return found?.ok ? found.value : null
+  const moveKey = computed(() => mix.value && { mix: mix.value, source: source.value })
+  const next = useDebouncedWork(moveKey, (of) => {
+    const j = toRaw(job.value)
+    const shelf = j && finderShelf(garden.records, j, source.value)
+    if (!j || !shelf?.ok) return null
+    const found = movesOf(garden.records, j, of.mix.question, shelf.value, MOST_MOVES)
+    return found.ok ? found.value : null
   })
   function take(index: number) {
     const move = next.value.value?.moves[index]
-    if (!move || next.stale.value || !job.value) return
+    const j = job.value
+    if (!move || next.stale.value || !j) return
     look.value = null
-    run({
+    garden.run({
       type: 'recipe/replace',
-      jobId: id(),
-      recipe: afterMove(job.value, move),
-      what: moveText(move, partNames(job.value)).replace(/^./, (c) => c.toLowerCase()),
+      jobId: j.id,
+      recipe: afterMove(j, move),
+      what: moveText(move, partNames(j)).replace(/^./, (c) => c.toLowerCase()),
     })
   }
 
-  /** For what may follow a press a frame later. */
   const delayedJob = useDelayedByFrame(job)
   const look = shallowRef<Look | null>(null)
   /** A press changes what the next one would do; that is worked out after its own answer is painted. */
@@ -104,35 +124,26 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
     })
     return { ...recipeOf(j), parts }
   })
-  /** The mix as it would be after the change looked at; while that is `undecided`, after the one before. */
   const whatIf = computed<Evaluation | null>((old) => {
     if (undecided.value) return old ?? null
-    if (!lookedAt.value || !job.value || lookedAt.value.parts.length === 0) return null
-    const answer = evaluateJob({ ...job.value, ...lookedAt.value }, undefined, place.value)
-    return answer.ok ? answer.value : null
+    const asked = question.value
+    if (!lookedAt.value || !asked || lookedAt.value.parts.length === 0) return null
+    const there = prepare({ ...asked, recipe: recipeQuestion(toRaw(lookedAt.value)) })
+    const answer = there.ok ? evaluatePrepared(there.value) : null
+    return answer?.ok ? answer.value : null
   })
 
   const delayedRecords = useDelayedByFrame(computed(() => garden.records))
-  /** What the shelf holds or knows the price of, not yet in the mix. */
-  const shelf = computed<ShelfItem[]>((old) => {
+  const shelf = computed<OnShelf[]>((old) => {
     const taken = new Set(delayedJob.value?.parts.map((p) => p.materialId))
-    const now = MATERIALS.flatMap((m) => {
-      if (taken.has(m.id)) return []
-      const { stock } = shelfEntry(delayedRecords.value, m)
-      const perLitre = pricePerLitre(delayedRecords.value, m)
-      return perLitre !== null || stock > 0 ? [{ material: m, stock, perLitre }] : []
+    const now = MATERIALS.flatMap((material) => {
+      if (taken.has(material.id)) return []
+      const { stock } = shelfEntry(delayedRecords.value, material)
+      const perLitre = pricePerLitre(delayedRecords.value, material)
+      return perLitre !== null || stock > 0 ? [{ material, stock, perLitre }] : []
     })
-    const same =
-      old?.length === now.length &&
-      now.every((item, i) => {
-        const before = old[i]!
-        return (
-          item.material === before.material &&
-          item.stock === before.stock &&
-          item.perLitre === before.perLitre
-        )
-      })
-    return same ? old : now
+    // The same list as long as it says the same, so that a press does not draw it anew.
+    return old && sameShelf(old, now) ? old : now
   })
   const cost = computed(() => {
     const j = delayedJob.value
@@ -141,3 +152,10 @@ export function useBench({ garden, job, place, bands }: ReturnType<typeof useJob
 
   return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
 }
+
+const sameShelf = (a: readonly OnShelf[], b: readonly OnShelf[]): boolean =>
+  a.length === b.length &&
+  a.every((item, i) => {
+    const { material, stock, perLitre } = b[i]!
+    return item.material === material && item.stock === stock && item.perLitre === perLitre
+  })

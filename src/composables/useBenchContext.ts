@@ -1,40 +1,58 @@
-import { computed, inject, provide, type InjectionKey, type MaybeRefOrGetter } from 'vue'
+import {
+  computed,
+  inject,
+  provide,
+  type ComputedRef,
+  type InjectionKey,
+  type MaybeRefOrGetter,
+  type ShallowRef,
+} from 'vue'
+import type { Evaluation } from '@/core/evaluate'
+import type { useGarden } from '@/stores/garden'
 import { partNames } from '@/text/recipes'
-import { useBench } from './useBench'
+import { useBench, type Bench } from './useBench'
 import { useDelayedByFrame } from './useDelayedByFrame'
-import { useJob } from './useJob'
+import { useJob, type JobInHand } from './useJob'
+import { useRanges, type LikelyRanges } from './useRanges'
 import { useReplaceRecipe } from './useReplaceRecipe'
-import { useRanges } from './useRanges'
 
-function makeBench(jobId: MaybeRefOrGetter<string>) {
-  const of = useJob(jobId)
-  const bench = useBench(of)
-  const answer = computed(() => (of.evaluation.value?.ok ? of.evaluation.value.value : null))
-  const mixes = computed(() => of.job.value?.mixes)
+/** A job on its bench, with all that the pieces of the bench share. */
+export interface BenchContext extends JobInHand<ReturnType<typeof useGarden>>, Bench {
+  answer: ComputedRef<Evaluation | null>
+  /** The answer a frame later, for what stands below the figures under the hand. */
+  delayedAnswer: Readonly<ShallowRef<Evaluation | null>>
+  likely: LikelyRanges
+  replaceRecipe: ReturnType<typeof useReplaceRecipe>
+  nameOf: ComputedRef<(id: string) => string>
+  hasParts: ComputedRef<boolean>
+}
+
+function makeBench(jobId: MaybeRefOrGetter<string>): BenchContext {
+  const inHand = useJob(jobId)
+  const answer = computed(() => (inHand.evaluation.value?.ok ? inHand.evaluation.value.value : null))
+  const mixes = computed(() => inHand.job.value?.mixes)
   return {
-    ...of,
-    ...bench,
+    ...inHand,
+    ...useBench(inHand),
     answer,
-    /** For what stands below the figures under the hand: a frame after them. */
-    calm: useDelayedByFrame(answer),
-    ranges: useRanges(of.mixInput),
-    put: useReplaceRecipe(of),
+    delayedAnswer: useDelayedByFrame(answer),
+    likely: useRanges(inHand.mixInput),
+    replaceRecipe: useReplaceRecipe(inHand),
     nameOf: computed(() => partNames(mixes.value && { mixes: mixes.value })),
-    hasParts: computed(() => (of.job.value?.parts.length ?? 0) > 0),
+    hasParts: computed(() => (inHand.job.value?.parts.length ?? 0) > 0),
   }
 }
-type Bench = ReturnType<typeof makeBench>
-const BENCH: InjectionKey<Bench> = Symbol('bench')
+const BENCH: InjectionKey<BenchContext> = Symbol('bench')
 
 /** The bench of a job, made once and shared by its pieces: each asks only for what it shows, so a press redraws only that. */
-export function provideBench(jobId: MaybeRefOrGetter<string>): Bench {
+export function provideBench(jobId: MaybeRefOrGetter<string>): BenchContext {
   const bench = makeBench(jobId)
   provide(BENCH, bench)
   return bench
 }
 
 /** The bench this piece stands on. Throws outside of one. */
-export function useBenchContext(): Bench {
+export function useBenchContext(): BenchContext {
   const bench = inject(BENCH)
   if (!bench) throw new Error('A piece of the bench stands outside of a bench')
   return bench

@@ -1,9 +1,9 @@
-import { isUnkept, recipeOf, versionOf } from '@/model/find/bench'
+import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
 import type { Recipe } from '@/model/garden/schemas'
-import type { useJob } from './useJob'
+import type { JobInHand } from './useJob'
 
 /** Puts a whole recipe on a job's bench; what was there is kept first where no version holds it. */
-export function useReplaceRecipe({ garden, job }: Pick<ReturnType<typeof useJob>, 'garden' | 'job'>) {
+export function useReplaceRecipe({ garden, job }: Pick<JobInHand, 'garden' | 'job'>) {
   return (recipe: Recipe, what: string, versionId: string | null = null) => {
     const j = job.value
     if (!j) return

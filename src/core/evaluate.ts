@@ -71,23 +71,31 @@ export interface Effort {
 }
 export const FULL_EFFORT: Effort = { slices: 120, years: [1, 2, 3] }
 
+/** Mean temperature of a mix where no place is known, C. Source: our assumption, a growing season. */
+export const USUAL_TEMPERATURE = 20
+
 /** Weeks the pH is followed where no season is known. */
 const WEEKS = 20
 
 /**
  * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed, weight,
- * later years and, where crop and place are known, water and feeding over the season.
+ * later years and, where crop and place are known, water and feeding over the season. `blended` is the blend of the parts
+ * where the caller has it already.
  *
  * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a dose below nought.
  * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which the state
  * at rest does not show.
  */
-export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): Outcome<Evaluation> {
+export function evaluate(
+  input: MixInContainer,
+  effort: Effort = FULL_EFFORT,
+  blended?: Blend,
+): Outcome<Evaluation> {
   const { container, parts, growing } = input
   const fill = containerVolumes(container)
   if (!fill.ok) return fill
   const { mixHeight } = fill.value
-  const mixed = blend(parts)
+  const mixed = blended ? succeed(blended) : blend(parts)
   if (!mixed.ok) return mixed
   const doses = input.dressings ?? []
   for (const d of doses)
@@ -124,7 +132,7 @@ export function evaluate(input: MixInContainer, effort: Effort = FULL_EFFORT): O
   }))
   if (container.base.kind === 'onSoil')
     notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
-  const temperature = input.temperature ?? 20
+  const temperature = input.temperature ?? USUAL_TEMPERATURE
   const depth = mixHeight - floor
   const acids = acidDosesOf(doses, depth)
   const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, JUDGED_AFTER, temperature, acids)

@@ -1,3 +1,4 @@
+import { quantitiesOf } from '@/model/make/quantities'
 import {
   bagKey,
   bedKey,
@@ -15,7 +16,6 @@ import {
 import { cropTargetPH, tickOf } from '@/model/garden/commands'
 import { batchCards } from '@/model/make/batchCard'
 import { fillingCards } from '@/model/make/filling'
-import { quantitiesOf } from '@/model/mix/reckoning'
 import { recordFrom } from '@/model/make/recordFrom'
 import { DEMO_CLIMATES } from '../core/data/climates'
 import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'

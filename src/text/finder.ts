@@ -1,7 +1,16 @@
-import { STEP_OF, type Candidate, type Relaxation, type Without, type TargetName } from '@/core/finder'
+import {
+  isMet,
+  meetsAll,
+  STEP_OF,
+  type Candidate,
+  type Relaxation,
+  type Without,
+  type TargetName,
+} from '@/core/finder'
 import type { Judgement } from '@/core/judgement'
 import { judgementInShort } from './judgements'
 import { shortName } from './labels'
+import { partsText } from './recipes'
 import { percentText } from './units'
 
 export const WITHOUT_NAMES: Record<Without, string> = {
@@ -27,15 +36,14 @@ const byTarget: Record<TargetName, (distance: number) => string> = {
   drainedDensity: (d) => `${d.toFixed(2)} kg/L`,
   structureLost: (d) => percentText(d),
 }
-/** A quarter of a step, half a point of air or water, is nothing a grower could measure; the bench calls it within, too. */
-const within = (miss: number) => miss < 0.25
-/** Misses nothing that anybody could measure. */
-export const meetsAll = ({ misses }: Candidate): boolean => Object.values(misses).every(within)
+/** A recipe found, as it is written out. */
+export const foundText = ({ parts }: Pick<Candidate, 'parts'>): string =>
+  partsText(parts.map((p) => ({ materialId: p.id, twelfths: p.parts * 12 })))
 
 /** "meets all of it", or by how much it misses what. */
 export function fitText({ misses }: Candidate): string {
   const words = (Object.entries(misses) as [TargetName, number][])
-    .filter(([, m]) => !within(m))
+    .filter(([, m]) => !isMet(m))
     .sort((a, b) => b[1] - a[1])
     .map(([target, miss]) => `${TARGET_WORDS[target]} by ${byTarget[target](miss * STEP_OF[target])}`)
   return words.length ? `misses ${words.join(', ')}` : 'meets all of it'
@@ -43,7 +51,7 @@ export function fitText({ misses }: Candidate): string {
 
 /** When giving up no single wish helps the others: the one band out of reach, or all of them together. */
 export function onlyText(best: Candidate | null): string {
-  const missed = best ? Object.entries(best.misses).filter(([, m]) => !within(m)) : []
+  const missed = best ? Object.entries(best.misses).filter(([, m]) => !isMet(m)) : []
   return missed.length === 1
     ? `Only ${TARGET_WORDS[missed[0]![0] as TargetName]} is out of reach; everything else is met as it is.`
     : 'No single rule or band: they are out of reach together.'

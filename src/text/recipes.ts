@@ -1,3 +1,4 @@
+import { isDose } from '@/core/amounts'
 import { isMeasurable, measureText } from '@/core/mixing'
 import type { InnerMix, Recipe } from '@/model/garden/schemas'
 import type { ShareProblem } from '@/model/mix/share'
@@ -29,7 +30,7 @@ export function insideText({ parts }: InnerMix): string {
 /** What a bagged mix is taken for, with the lime and feed in it. */
 export function bagText(mix: InnerMix, units: UnitSystem): string {
   const words = [insideText(mix)]
-  if (mix.lime.gramsPerLitre > 0.005) words.push(`lime ${doseText(mix.lime.gramsPerLitre, units)}`)
+  if (isDose(mix.lime.gramsPerLitre)) words.push(`lime ${doseText(mix.lime.gramsPerLitre, units)}`)
   for (const d of mix.dressings)
     words.push(`${dressingName(d.dressingId).toLowerCase()} ${doseText(d.gramsPerLitre, units)}`)
   return words.join('; ')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe from somebody: by link or by file, checked before anything is made of it. */
+import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -7,7 +8,6 @@ import ProblemBox from '@/components/ProblemBox.vue'
 import { specOf, startingBed, startingJobBed, startingJob } from '@/model/garden/garden'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
 import { isOver } from '@/model/stations'
-import { versionOf } from '@/model/find/bench'
 import { useGarden } from '@/stores/garden'
 import { jobTitle } from '@/text/labels'
 import { dosesText, partsText, shareProblemText } from '@/text/recipes'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
+import { shelfEntry } from '@/model/garden/shelfEntry'
 import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -12,7 +13,6 @@ import { citationOf } from '@/core/data/sources'
 import BagDialog from '@/components/bench/BagDialog.vue'
 import { useBags } from '@/composables/useBags'
 import { describeBag } from '@/model/mix/bags'
-import { shelfEntry } from '@/model/make/batchCard'
 import { bagsOf } from '@/model/garden/garden'
 import { useGarden } from '@/stores/garden'
 import { packText } from '@/text/labels'

@@ -1,16 +1,41 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { FinderProblem, FinderProgress, FinderResult, Relaxation } from '@/core/finder'
+import type { FinderProblem, FinderProgress, Relaxation } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
+import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
 
-let remote: Remote<CoreApi> | undefined
+/** The worker could not be started, or died; the next call starts another. */
+export class WorkerLost extends Error {
+  override name = 'WorkerLost'
+}
+
+interface Running {
+  worker: Worker
+  remote: Remote<CoreApi>
+  /** Rejects when the worker fails; never resolves. */
+  lost: Promise<never>
+}
+let running: Running | undefined
 let tasks = 0
 
-/** The one worker of the page, started when first wanted. */
-function core(): Remote<CoreApi> {
-  remote ??= wrap<CoreApi>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }))
-  return remote
+/** The one worker of the page, started when first wanted and again after it failed. */
+function core(): Running {
+  if (running) return running
+  const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' })
+  const lost = new Promise<never>((_, reject) => {
+    const fail = () => {
+      worker.terminate()
+      if (running?.worker === worker) running = undefined
+      reject(new WorkerLost('The worker could not be started or has failed.'))
+    }
+    worker.addEventListener('error', fail)
+    worker.addEventListener('messageerror', fail)
+  })
+  // Nobody may be waiting when it fails.
+  lost.catch(() => null)
+  running = { worker, remote: wrap<CoreApi>(worker), lost }
+  return running
 }
 
 export interface Following<P> {
@@ -19,10 +44,15 @@ export interface Following<P> {
   onProgress?: Tell<P>
 }
 
-function begin(signal: AbortSignal | undefined): number {
+/** Runs one call of the worker under a number of its own. Rejects with `WorkerLost` where the worker fails meanwhile. */
+function call<R>(
+  signal: AbortSignal | undefined,
+  run: (remote: Remote<CoreApi>, task: number) => Promise<R>,
+): Promise<R> {
+  const { remote, lost } = core()
   const task = ++tasks
-  signal?.addEventListener('abort', () => void core().cancel(task), { once: true })
-  return task
+  signal?.addEventListener('abort', () => void remote.cancel(task).catch(() => null), { once: true })
+  return Promise.race([run(remote, task), lost])
 }
 const told = <P>(tell: Tell<P> | undefined) => (tell ? proxy(tell) : undefined)
 
@@ -30,20 +60,24 @@ const told = <P>(tell: Tell<P> | undefined) => (tell ? proxy(tell) : undefined)
 export const rangesInWorker = (
   request: RangeRequest,
   { signal, onProgress }: Following<number> = {},
-): Promise<Outcome<RangesAnswer> | null> => core().ranges(begin(signal), request, told(onProgress))
+): Promise<Outcome<RangesAnswer> | null> =>
+  call<Outcome<RangesAnswer> | null>(signal, (remote, task) => remote.ranges(task, request, told(onProgress)))
 
 /** The finder, beside the page. `enough` ends it with what it has found by then. */
-export function findInWorker(
-  problem: FinderProblem,
+export const findInWorker = (
+  request: FindRequest,
   { signal, enough, onProgress }: Following<FinderProgress> & { enough?: AbortSignal } = {},
-): Promise<Outcome<FinderResult> | null> {
-  const task = begin(signal)
-  enough?.addEventListener('abort', () => void core().enough(task), { once: true })
-  return core().find(task, problem, told(onProgress))
-}
+): Promise<Outcome<FoundMixes> | null> =>
+  call<Outcome<FoundMixes> | null>(signal, (remote, task) => {
+    enough?.addEventListener('abort', () => void remote.enough(task).catch(() => null), { once: true })
+    return remote.find(task, request, told(onProgress))
+  })
 
 /** What stands in the finder's way, beside the page. */
 export const inTheWayInWorker = (
   problem: FinderProblem,
   { signal, onProgress }: Following<FinderProgress> = {},
-): Promise<Outcome<Relaxation[]> | null> => core().inTheWay(begin(signal), problem, told(onProgress))
+): Promise<Outcome<Relaxation[]> | null> =>
+  call<Outcome<Relaxation[]> | null>(signal, (remote, task) =>
+    remote.inTheWay(task, problem, told(onProgress)),
+  )

@@ -4,6 +4,9 @@ import { LIMES } from '@/core/data'
 import type { FinderProblem, FinderProgress } from '@/core/finder'
 import type { RangeRequest } from '@/core/ranges'
 import { material, parts } from '@/core/testing/arbitraries'
+import type { FindRequest } from '@/model/find/findMixes'
+import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
+import { questionOfJob } from '@/model/mix/questionOfJob'
 import { makeCoreApi, type CoreApi } from './coreApi'
 import { drive } from './drive'
 
@@ -47,6 +50,14 @@ const LONG: FinderProblem = {
   ]),
 }
 
+/** A search as the page asks for it, with the bed its recipes are looked at in. */
+const asked = (of: FinderProblem): FindRequest => ({
+  problem: of,
+  question: questionOfJob(
+    startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
+  ),
+})
+
 /** The api as a page has it: through messages, so that everything is cloned as it is on its way to a worker. */
 function remote() {
   const { port1, port2 } = new MessageChannel()
@@ -64,8 +75,8 @@ describe('the worker’s api over messages', () => {
     const ranges = await api.ranges(1, request)
     expect(ranges).toEqual(await here.ranges(1, request))
     expect(ranges?.ok && ranges.value.ranges.pH).toBeDefined()
-    const found = await api.find(2, problem)
-    expect(found).toEqual(await here.find(2, problem))
+    const found = await api.find(2, asked(problem))
+    expect(found).toEqual(await here.find(2, asked(problem)))
     const way = await api.inTheWay(3, { ...problem, targets: { airFilledPorosity: { low: 0.8, high: 0.9 } } })
     expect(way?.ok).toBe(true)
     const refused = await api.ranges(4, { ...request, input: { ...request.input, parts: [] } })
@@ -77,7 +88,7 @@ describe('the worker’s api over messages', () => {
     const heard: FinderProgress[] = []
     const running = api.find(
       7,
-      LONG,
+      asked(LONG),
       proxy((p: FinderProgress) => {
         heard.push(p)
         if (heard.length === 2) void api.cancel(7)
@@ -89,7 +100,7 @@ describe('the worker’s api over messages', () => {
     expect(heard.at(-1)!.tried).toBeLessThan(heard[0]!.total)
     expect(heard[0]!.best?.parts.length).toBeGreaterThan(0)
     // Another task is not touched by it.
-    expect((await api.find(8, problem))?.ok).toBe(true)
+    expect((await api.find(8, asked(problem)))?.ok).toBe(true)
     close()
   })
 })

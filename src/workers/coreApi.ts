@@ -1,13 +1,7 @@
-import {
-  inTheWay,
-  search,
-  type FinderProblem,
-  type FinderProgress,
-  type FinderResult,
-  type Relaxation,
-} from '../core/finder'
+import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } from '../core/finder'
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
+import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
@@ -68,12 +62,12 @@ export function makeCoreApi() {
     },
     find(
       task: number,
-      problem: FinderProblem,
+      request: FindRequest,
       tell?: Tell<FinderProgress>,
-    ): Promise<Outcome<FinderResult> | null> {
+    ): Promise<Outcome<FoundMixes> | null> {
       return run(
         task,
-        search(problem, () => enough.has(task)),
+        findMixes(request, () => enough.has(task)),
         tell,
       )
     },

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** A bed in section, to scale, with its dimensions. The fill line, side holes and layers can be moved on the drawing. */
+import { containerOf } from '@/model/garden/garden'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { shapeHeight } from '@/core/geometry'
-import { containerOf } from '@/model/mix/reckoning'
 import type { BedSpec } from '@/model/garden/schemas'
 import { LAYER_NAMES } from '@/text/labels'
 import { lengthText, type UnitSystem } from '@/text/units'

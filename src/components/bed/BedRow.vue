@@ -7,8 +7,8 @@ const held = new WeakMap<Bed, number | null>()
 
 <script setup lang="ts">
 /** One bed in the list: what it is and what it holds. Arrows ask for the next. */
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { computed, toRaw } from 'vue'
-import { mixNeededFor } from '@/model/mix/reckoning'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What grows in it: the crop, its companions, when and how many, and how the place suits it. */
+import { countProblem } from '@/core/amounts'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import { computed } from 'vue'
@@ -8,7 +9,6 @@ import QuantityField from '@/components/QuantityField.vue'
 import { CROPS, type Crop } from '@/core/data'
 import type { Targets } from '@/core/targets'
 import { DEMO_CLIMATES } from '@/core/data/climates'
-import { countProblem } from '@/model/mix/reckoning'
 import { outdoorsOf, winterOf } from '@/model/season/season'
 import type { Job, Place } from '@/model/garden/schemas'
 import { conflictText, cropsByKind, MONTHS } from '@/text/labels'

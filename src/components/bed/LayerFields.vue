@@ -3,7 +3,8 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { LAYER_KINDS, type FillerLayer, type LayerKind } from '@/core/filling'
+import { LAYER_KINDS, type LayerKind } from '@/core/filling'
+import type { BedSpec } from '@/model/garden/schemas'
 import { LAYER_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -11,16 +12,16 @@ import QuantityField from '../QuantityField.vue'
 
 const { layers, units, problem } = defineProps<{
   /** From the base up. */
-  layers: FillerLayer[]
+  layers: BedSpec['layers']
   units: UnitSystem
   problem: Sentence | null
 }>()
-const emit = defineEmits<{ change: [layers: FillerLayer[]] }>()
+const emit = defineEmits<{ change: [layers: BedSpec['layers']] }>()
 
 const kinds = LAYER_KINDS.map((value) => ({ value, label: LAYER_NAMES[value].one }))
 const shown = computed(() => layers.map((layer, index) => ({ layer, index })).reverse())
 const add = () => emit('change', [...layers, { kind: 'gravel', thickness: 3 }])
-const set = (index: number, change: Partial<FillerLayer>) =>
+const set = (index: number, change: Partial<BedSpec['layers'][number]>) =>
   emit(
     'change',
     layers.map((l, i) => (i === index ? { ...l, ...change } : l)),

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { bedsFromText, SHEET_COLUMNS, type SheetProblem } from '@/model/sheets/bedSheet'
-import { mixNeededFor } from '@/model/mix/reckoning'
 import type { Bed } from '@/model/garden/schemas'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { problemText } from '@/text/problems.en'

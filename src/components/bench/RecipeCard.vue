@@ -3,7 +3,10 @@
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { measureText } from '@/core/mixing'
-import { limeChoice, ownLime } from '@/model/mix/reckoning'
+import { isDose } from '@/core/amounts'
+import { judgedBed } from '@/model/garden/garden'
+import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import type { LimeAmount } from '@/model/mix/question'
 import type { Job } from '@/model/garden/schemas'
 import { dayText, isoDay } from '@/text/dates'
 import { bedTitle, jobTitle, placeText } from '@/text/labels'
@@ -11,19 +14,20 @@ import { insideText, partNames } from '@/text/recipes'
 import { dressingName } from '@/text/dressings'
 import { doseText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
 
-const { job, evaluation, cropName, units } = defineProps<{
+const { job, evaluation, lime, cropName, units } = defineProps<{
   job: Job
   evaluation: Evaluation
+  /** Lime to add: what a finished mix brings is in it. */
+  lime: LimeAmount
   cropName: string | null
   units: UnitSystem
 }>()
 const total = computed(() => job.parts.reduce((s, p) => s + p.twelfths, 0))
 const nameOf = computed(() => partNames(job))
-/** Lime to add: what a finished mix brings is in it. */
 const limes = computed(() =>
-  limeChoice(job.lime)
-    .map(({ lime, share }) => ({ name: lime.name, dose: share * ownLime(evaluation, job) }))
-    .filter((l) => l.dose > 0.005),
+  limestoneAndDolomite(lime.dolomiteShare)
+    .map((l) => ({ name: l.lime.name, dose: l.share * lime.gramsPerLitre }))
+    .filter((l) => isDose(l.dose)),
 )
 const today = isoDay(new Date())
 </script>
@@ -32,7 +36,7 @@ const today = isoDay(new Date())
   <article class="print-only card">
     <h1>{{ jobTitle(job) }}</h1>
     <p>
-      {{ cropName ? `For ${cropName.toLowerCase()}, ` : '' }}judged in: {{ bedTitle(job.fills[0]!.spec) }}
+      {{ cropName ? `For ${cropName.toLowerCase()}, ` : '' }}judged in: {{ bedTitle(judgedBed(job).spec) }}
     </p>
     <table>
       <thead>

@@ -30,6 +30,8 @@ export {
 export {
   dailyUse,
   depletionFraction,
+  easyWaterNeeded,
+  USUAL_BUFFER,
   usableWater,
   WALL_EVAPORATION,
   wateringInterval,

@@ -61,15 +61,18 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
  * Source: our assumption joining De Boodt & Verdonck's classes to FAO-56's p.
  */
 export function usableWater(balance: WaterBalance, p: Fraction): Litres {
-  const ofBuffer = Math.min(1, Math.max(0, (p - 0.2) / 0.4))
-  return balance.mixVolume * (balance.easilyAvailableWater + ofBuffer * balance.waterBufferingCapacity)
+  return balance.mixVolume * (balance.easilyAvailableWater + ofBuffer(p) * balance.waterBufferingCapacity)
 }
+/** Share of the water buffer that counts as usable at a depletion fraction. */
+const ofBuffer = (p: Fraction): Fraction => Math.min(1, Math.max(0, (p - 0.2) / 0.4))
 
 export interface WateringInterval {
   /** Litres a day. */
   use: { low: Litres; value: Litres; high: Litres }
   /** Litres between waterings. */
   usable: Litres
+  /** Depletion fraction for the day's demand. */
+  depletion: Fraction
   /** Days between waterings: low for a hot day and a large plant, high for a cool one. Below 1: more than once a day. */
   days: { low: number; value: number; high: number }
 }
@@ -81,10 +84,26 @@ export interface WateringInterval {
 export function wateringInterval(balance: WaterBalance, input: WaterUseInput): WateringInterval {
   const use = dailyUse(input)
   const { cropCoefficient, depletionFraction: p } = input.crop.properties
-  const usable = usableWater(balance, depletionFraction(p.value, input.reference * cropCoefficient.value))
+  const depletion = depletionFraction(p.value, input.reference * cropCoefficient.value)
+  const usable = usableWater(balance, depletion)
   return {
     use,
     usable,
+    depletion,
     days: { low: usable / use.high, value: usable / use.value, high: usable / use.low },
   }
 }
+
+/** Water between 50 and 100 cm of tension that a mix usually holds. Source: the tables, middle of all. */
+export const USUAL_BUFFER: Fraction = 0.05
+
+/**
+ * Easily available water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval`
+ * turned round, with the buffer a mix usually has. Fraction of the mix; `use` in litres a day, `mixVolume` in litres.
+ * Errors: none; at least nought.
+ */
+export const easyWaterNeeded = (
+  { use, depletion }: Pick<WateringInterval, 'use' | 'depletion'>,
+  mixVolume: Litres,
+  days: number,
+): Fraction => Math.max(0, (days * use.value) / mixVolume - ofBuffer(depletion) * USUAL_BUFFER)

@@ -3,6 +3,8 @@ import type { Centimetres, Fraction } from '../units'
 /** What people put under the mix. Cloth has no thickness worth counting: it keeps mix in and lets water out. */
 export const LAYER_KINDS = ['gravel', 'bark', 'logs', 'cloth'] as const
 export type LayerKind = (typeof LAYER_KINDS)[number]
+/** Any mix may lie under another; nothing washes into it. */
+export type AnyLayerKind = LayerKind | 'mix'
 
 export interface LayerNature {
   /** Row of the tables that stands for its water and weight; null for cloth. */
@@ -19,15 +21,16 @@ export interface LayerNature {
  * Gaps, washing-in and rot of what lies under a mix. Gravel 41 % gaps by its table; bark and logs from common practice: prunings
  * and logs laid by hand leave a third open, most of which fills. Source: our assumption on common practice; wide.
  */
-export const LAYERS: Readonly<Record<LayerKind, LayerNature>> = {
+export const LAYERS: Readonly<Record<AnyLayerKind, LayerNature>> = {
   gravel: { material: 'gravel_pea', voids: 0.41, washesIn: 0.2, halfLife: Infinity },
   bark: { material: 'pine_bark_coarse', voids: 0.5, washesIn: 0.25, halfLife: 7 },
   logs: { material: 'wood_chips_fresh', voids: 0.35, washesIn: 0.7, halfLife: 5 },
   cloth: { material: null, voids: 0, washesIn: 0, halfLife: Infinity },
+  mix: { material: null, voids: 0, washesIn: 0, halfLife: Infinity },
 }
 
 export interface FillerLayer {
-  kind: LayerKind
+  kind: AnyLayerKind
   /** cm; nought for cloth. */
   thickness: Centimetres
 }

@@ -1,6 +1,8 @@
 export { finish, type Finished, type FinishWishes } from './finish'
 export { Front } from './front'
 export { gaussLegendre } from './gauss'
+export { FINDER_LIMITS } from './limits'
+export { complexityOf, inOrder, isMet, keyOf, meetsAll, rankFound, type Found } from './order'
 export { nextMoves, type MixPart, type Move, type NextMoves, type RankedMove } from './moves'
 export {
   ruledOut,
@@ -8,6 +10,8 @@ export {
   TARGET_NAMES,
   type Candidate,
   type FinderProblem,
+  type FinderProgress,
+  type FinderResult,
   type QuickFigures,
   type Rules,
   type ShelfMaterial,
@@ -16,11 +20,4 @@ export {
   type Without,
 } from './problem'
 export { inTheWay, type Relaxation } from './relax'
-export {
-  candidateCount,
-  search,
-  searchAtOnce,
-  USUAL_MOST_PARTS,
-  type FinderProgress,
-  type FinderResult,
-} from './search'
+export { candidateCount, search, searchAtOnce, USUAL_MOST_PARTS } from './search'

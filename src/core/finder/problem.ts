@@ -125,3 +125,22 @@ export interface Candidate {
   balance: number
   figures: QuickFigures
 }
+
+export interface FinderProgress {
+  tried: number
+  total: number
+  /** Best so far, null before the first. */
+  best: Candidate | null
+}
+
+export interface FinderResult {
+  /** The best of every family of materials, best first. */
+  families: Candidate[]
+  /** Cost against score, nothing beaten in both. */
+  front: Candidate[]
+  tried: number
+  /** Everything was tried; false where it was told to stop before. */
+  complete: boolean
+  /** Materials the rules left over. */
+  allowed: string[]
+}

@@ -1,6 +1,6 @@
 import { succeed, type Outcome } from '../outcome'
-import type { Candidate, FinderProblem, Rules, TargetName } from './problem'
-import { search, type FinderProgress } from './search'
+import type { Candidate, FinderProblem, Rules, TargetName, FinderProgress } from './problem'
+import { search } from './search'
 
 /** Something a grower could give up, and the best there is without it. */
 export interface Relaxation {

@@ -1,27 +1,16 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import { AT, featuresOf, WIDTH, type Features } from './features'
 import { Front } from './front'
-import { ruledOut, type Candidate, type FinderProblem, type Rules, type ShelfMaterial } from './problem'
+import {
+  ruledOut,
+  type Candidate,
+  type FinderProblem,
+  type FinderProgress,
+  type FinderResult,
+  type Rules,
+  type ShelfMaterial,
+} from './problem'
 import { Scorer } from './score'
-
-export interface FinderProgress {
-  tried: number
-  total: number
-  /** Best so far, null before the first. */
-  best: Candidate | null
-}
-
-export interface FinderResult {
-  /** The best of every family of materials, best first. */
-  families: Candidate[]
-  /** Cost against score, nothing beaten in both. */
-  front: Candidate[]
-  tried: number
-  /** Everything was tried; false where it was told to stop before. */
-  complete: boolean
-  /** Materials the rules left over. */
-  allowed: string[]
-}
 
 export const USUAL_MOST_PARTS = 12
 export const USUAL_MOST_MATERIALS = 5

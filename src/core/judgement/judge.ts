@@ -29,6 +29,7 @@ export type JudgementCode = Judgement['code']
 
 /** Mean winds met several times a year, m/s; gusts go half as far again. Source: common practice. */
 export const WIND_MET = { sheltered: 8, open: 14, exposed: 20 } as const
+export type WindExposure = keyof typeof WIND_MET
 
 /** Salts seedlings bear in the saturated extract, dS/m. Source: Warncke & Krauskopf, greenhouse media: 0.75-2 acceptable for seedlings (from memory). */
 export const SEEDLING_SALTS = 2
@@ -57,7 +58,7 @@ export interface JudgementQuestion {
   airWanted: Band
   pHWanted: Band
   /** Where it stands; null where nobody said. */
-  wind: keyof typeof WIND_MET | null
+  wind: WindExposure | null
   /** Bed of the ground: no wind tips it. */
   wide: boolean
   /** Days between the waterings that can be kept; null where nobody said. */
@@ -212,3 +213,7 @@ export function judgementKey(j: Judgement): string {
   if (j.code === 'salts-high') return `${j.code} ${j.where}`
   return j.code
 }
+
+/** How much is said against a mix: an alarm counts for three warnings, a note for nothing. */
+export const severityOf = (judgements: readonly Judgement[]): number =>
+  judgements.reduce((sum, { level }) => sum + (level === 'alarm' ? 3 : level === 'warn' ? 1 : 0), 0)

@@ -5,3 +5,4 @@ export { isMeasurable, measureText, nearestMeasure, STEPS, type StepName, type T
 export { betaOfMaterial, crowding, linearPacking, loosening, packingLoss, wallEffect } from './packing'
 export { SIZE_CLASSES } from './sizeClasses'
 export { flattenRecipe, type FlatRecipe, type Ingredient, type IngredientList } from './nested'
+export { preparedMaterial } from './preparedMaterial'

@@ -1,3 +1,4 @@
+export { bandsOf, type Bands } from './bands'
 export {
   EASY_WATER,
   TARGETS,

@@ -8,3 +8,4 @@ export {
   type Weights,
 } from './wetWeight'
 export { AIR_DENSITY, CROWN_DRAG, crownArea, tippingWindSpeed, type Standing } from './tipping'
+export { emptyWeight, WALL_MATERIALS, WALL_WEIGHT, type WallMaterial } from './emptyWeight'

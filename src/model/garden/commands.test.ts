@@ -1,3 +1,5 @@
+import { mixNeededFor } from './mixNeededFor'
+import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
 import { changesOf, mergeKeyOf, tickOf, type Command } from './commands'
 import {
@@ -17,7 +19,6 @@ import {
 } from './garden'
 import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
 import { recordFrom } from '@/model/make/recordFrom'
-import { mixNeededFor, quantitiesOf } from '@/model/mix/reckoning'
 import {
   bedSchema,
   jobSchema,
@@ -61,7 +62,7 @@ describe('commands', () => {
   test('parts have an end', () => {
     expect(
       after({ type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 99_999 }).parts[0]!.twelfths,
-    ).toBe(1200)
+    ).toBe(12_000)
   })
   test('a crop brings its pH along; no crop leaves the target alone', () => {
     expect(after({ type: 'job/crop', jobId: 'j', cropId: 'blueberry' }).lime.target).toBe(4.8)

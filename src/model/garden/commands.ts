@@ -14,6 +14,7 @@ import {
   shelfKey,
   type Garden,
 } from './garden'
+import { GARDEN_LIMITS } from './limits'
 import { sameData } from './same'
 import type {
   AnyData,
@@ -116,8 +117,6 @@ export interface Change {
   after: AnyData | null
 }
 
-const MOST_TWELFTHS = 1200
-
 /** Mark on a measure that is in: which batch, which material. */
 export const tickOf = (batch: number, materialId: string) => `${batch}:${materialId}`
 
@@ -161,13 +160,8 @@ const ticksElsewhere = (garden: Garden, bedId: string, change: Partial<BedSpec>,
         .map((j) => ({ key: jobKey(j.id), before: j, after: { ...j, ticks: [] } }))
     : []
 
-/** As many as are kept: more would not be read back. The oldest go first. */
-const MOST_VERSIONS = 200
-const MOST_DRESSINGS = 20
-const MOST_PARTS = 40
-export const MOST_MIXES = 12
 const withVersion = (job: Job, version: Version): Version[] =>
-  [...job.versions, version].slice(-MOST_VERSIONS)
+  [...job.versions, version].slice(-GARDEN_LIMITS.versions.value)
 
 const changedFill = (job: Job, fillId: string, change: (fill: JobBed) => JobBed): Job => ({
   ...job,
@@ -220,19 +214,20 @@ function nextJob(job: Job, command: Command): Job {
     case 'part/add':
       if (job.parts.some((p) => p.materialId === command.materialId))
         return nextJob(job, { ...command, type: 'part/change', by: command.twelfths })
-      if (job.parts.length >= MOST_PARTS) return job
+      if (job.parts.length >= GARDEN_LIMITS.parts.value) return job
       return { ...job, parts: [...job.parts, { materialId: command.materialId, twelfths: command.twelfths }] }
     case 'part/change':
       return {
         ...job,
         parts: job.parts.flatMap((p) => {
           if (p.materialId !== command.materialId) return [p]
-          const twelfths = Math.min(p.twelfths + command.by, MOST_TWELFTHS)
+          const twelfths = Math.min(p.twelfths + command.by, GARDEN_LIMITS.twelfths.value)
           return twelfths > 0 ? [{ ...p, twelfths }] : []
         }),
       }
     case 'mix/take':
-      if (job.mixes.length >= MOST_MIXES || job.parts.length >= MOST_PARTS) return job
+      if (job.mixes.length >= GARDEN_LIMITS.mixes.value || job.parts.length >= GARDEN_LIMITS.parts.value)
+        return job
       return {
         ...job,
         mixes: [...job.mixes, command.mix],
@@ -247,7 +242,7 @@ function nextJob(job: Job, command: Command): Job {
       return { ...job, parts: job.parts.filter((p) => p.materialId !== command.materialId) }
     case 'dressing/set': {
       if (
-        job.dressings.length >= MOST_DRESSINGS &&
+        job.dressings.length >= GARDEN_LIMITS.dressings.value &&
         !job.dressings.some((d) => d.dressingId === command.line.dressingId)
       )
         return job

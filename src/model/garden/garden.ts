@@ -1,4 +1,5 @@
-import type { AnyData, Bag, Bed, JobBed, Job, MixRecord, Place, Settings, ShelfItem } from './schemas'
+import type { Container } from '@/core/geometry'
+import type { AnyData, Bag, Bed, JobBed, Job, MixRecord, Place, Settings, ShelfItem, Vessel } from './schemas'
 
 /** Everything a garden holds, by storage key. Values are never changed in place. */
 export type Garden = ReadonlyMap<string, AnyData>
@@ -71,7 +72,10 @@ export function specOf(bed: Bed): JobBed['spec'] {
   return { name, vessel, wall, standing, layers, rootBalls, carried }
 }
 
-/** The fill a job's mix is judged in. */
+/** A vessel as the core knows it. */
+export const containerOf = ({ shape, headspace, base }: Vessel): Container => ({ shape, headspace, base })
+
+/** The bed a job's mix is judged in. */
 export const judgedBed = (job: Job): JobBed => job.fills.find((f) => f.id === job.judgedIn) ?? job.fills[0]!
 
 export {

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
+import { containerSchemas, dressingPlaceSchemas } from '@/model/garden/shapes'
 import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES, MATERIAL_PROPERTIES } from '../../core/data/types'
 
 /** What the cases of the headless door are put together from. All sizes in the core's units. */
@@ -12,55 +14,12 @@ export const band = z
   .refine((b) => b.low <= b.high, 'low is above high')
 export const described = <T extends z.ZodType>(schema: T, text: string): T => schema.describe(text) as T
 
-const bodySchemas = [
-  z.strictObject({
-    kind: z.literal('roundPot'),
-    topDiameter: z.number(),
-    baseDiameter: z.number(),
-    height: z.number(),
-  }),
-  z.strictObject({
-    kind: z.enum(['box', 'oval']),
-    topLength: z.number(),
-    topWidth: z.number(),
-    baseLength: z.number(),
-    baseWidth: z.number(),
-    height: z.number(),
-  }),
-  z.strictObject({
-    kind: z.literal('fabricBag'),
-    diameter: z.number(),
-    height: z.number(),
-    bulge: z.number(),
-  }),
-  z.strictObject({ kind: z.literal('halfCylinder'), length: z.number(), diameter: z.number() }),
-  z.strictObject({
-    kind: z.literal('polygonBed'),
-    corners: z.array(z.strictObject({ x: z.number(), y: z.number() })).max(200),
-    height: z.number(),
-  }),
-] as const
+const { shape, base } = containerSchemas(z.strictObject)
 
 export const containerSchema = z.strictObject({
-  shape: described(
-    z.union([
-      ...bodySchemas,
-      z.strictObject({ kind: z.literal('mounded'), body: z.union(bodySchemas), moundHeight: z.number() }),
-    ]),
-    'Inside lengths in cm; a mounded one is any other with a dome above its rim.',
-  ),
+  shape: described(shape, 'Inside lengths in cm; a mounded one is any other with a dome above its rim.'),
   headspace: described(z.number().default(3), 'Lip left free, cm.'),
-  base: described(
-    z
-      .discriminatedUnion('kind', [
-        z.strictObject({ kind: z.literal('drainHoles') }),
-        z.strictObject({ kind: z.literal('sideHoles'), height: z.number() }),
-        z.strictObject({ kind: z.literal('onSoil'), texture: z.enum(['coarse', 'loam', 'clay']) }),
-        z.strictObject({ kind: z.enum(['onPaving', 'closed']) }),
-      ])
-      .default({ kind: 'drainHoles' }),
-    'Where water leaves; height in cm.',
-  ),
+  base: described(base.default({ kind: 'drainHoles' }), 'Where water leaves; height in cm.'),
 })
 
 const lineSchema = described(
@@ -70,7 +29,7 @@ const lineSchema = described(
   ]),
   'A material by id (table or ownMaterials), or a finished mix by its name in mixes; parts of one bucket.',
 )
-export const recipeSchema = z.array(lineSchema).max(40)
+export const linesSchema = z.array(lineSchema).max(GARDEN_LIMITS.parts.value)
 
 const knownSchema = z.union([
   z.number(),
@@ -102,7 +61,7 @@ export const ownDressingSchema = z.strictObject({
 
 /** What every case may bring along of its own. */
 export const own = {
-  mixes: described(z.record(id, recipeSchema).optional(), 'Mixes by name, for use as ingredients.'),
+  mixes: described(z.record(id, linesSchema).optional(), 'Mixes by name, for use as ingredients.'),
   ownMaterials: z.array(ownMaterialSchema).max(200).optional(),
   ownDressings: z.array(ownDressingSchema).max(200).optional(),
 }
@@ -130,13 +89,9 @@ export const limeSchema = described(
 export const doseSchema = z.strictObject({
   dressing: id,
   gramsPerLitre: z.number(),
-  place: z
-    .discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('throughout') }),
-      z.strictObject({ kind: z.literal('top'), depth: positive }),
-      z.strictObject({ kind: z.literal('heldBack'), from: z.number().min(0) }),
-    ])
-    .default({ kind: 'throughout' }),
+  place: dressingPlaceSchemas(z.strictObject, { depth: positive, from: z.number().min(0) }).default({
+    kind: 'throughout',
+  }),
 })
 
 export const climateSchema = z.strictObject({

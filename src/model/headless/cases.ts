@@ -13,7 +13,7 @@ import {
   measurementSchema,
   own,
   positive,
-  recipeSchema,
+  linesSchema,
 } from './caseParts'
 
 /**
@@ -21,10 +21,10 @@ import {
  * These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
  */
 export const evaluateCase = z.strictObject({
-  mix: recipeSchema,
+  mix: linesSchema,
   container: containerSchema,
   bottomLayers: z
-    .array(z.strictObject({ thickness: z.number(), mix: recipeSchema }))
+    .array(z.strictObject({ thickness: z.number(), mix: linesSchema }))
     .max(10)
     .optional(),
   lime: limeSchema.optional(),
@@ -119,7 +119,7 @@ export const findCase = z.strictObject({
 })
 
 export const doseCase = z.strictObject({
-  mix: recipeSchema,
+  mix: linesSchema,
   temperature: z.number().min(-5).max(45).default(20),
   lime: limeTargetSchema.optional(),
   acid: z.strictObject({ dressing: id, targetPH: z.number(), days: positive.default(84) }).optional(),
@@ -128,7 +128,7 @@ export const doseCase = z.strictObject({
 })
 
 export const batchCase = z.strictObject({
-  mix: recipeSchema,
+  mix: linesSchema,
   wanted: described(z.number(), 'Litres of blended mix.'),
   bucket: described(z.number().default(10), 'Litres to its mark.'),
   vessel: described(z.number().default(90), 'Litres brim-full of what it is mixed in.'),
@@ -151,7 +151,7 @@ export const volumeCase = z.strictObject({
     .min(1)
     .max(2000),
   settling: described(fraction.max(0.5).default(0.07), 'Extra for what watering-in settles.'),
-  mix: described(recipeSchema.optional(), 'Where given, the loose parts to measure out are told too.'),
+  mix: described(linesSchema.optional(), 'Where given, the loose parts to measure out are told too.'),
   ...own,
 })
 

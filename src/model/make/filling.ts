@@ -1,6 +1,6 @@
+import type { Quantities } from './quantities'
+import { dosePerContainer } from './doseTotals'
 import { liftsOf } from '@/core/filling'
-import { dosePerContainer } from './batchCard'
-import type { Quantities } from '@/model/mix/reckoning'
 import type { JobBed, Job } from '@/model/garden/schemas'
 
 /** One thing to do with the hands when filling, as plain data; lengths in cm, volumes in litres for one container. */
@@ -40,7 +40,7 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
   const done = new Set(job.filledSteps)
   const loosely = 1 + job.plan.settling
   return job.fills.map((fill, i): FillingCard => {
-    const plan = quantities.fills[i]!
+    const plan = quantities.needed[i]!
     const { vessel, layers } = fill.spec
     const { base } = vessel
     const rim = plan.mixHeight + vessel.headspace

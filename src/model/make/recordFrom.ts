@@ -1,6 +1,6 @@
-import { doseTotals } from './batchCard'
+import type { Quantities } from './quantities'
+import { doseTotals } from './doseTotals'
 import { judgedBed } from '@/model/garden/garden'
-import { type Quantities } from '@/model/mix/reckoning'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialById } from '@/core/data'
 import type { Job, MixRecord } from '@/model/garden/schemas'
@@ -35,7 +35,7 @@ export function recordFrom(
     filled: job.fills.map((f, i) => ({
       name: f.spec.name,
       count: f.count,
-      litres: quantities.fills[i]!.net * f.count,
+      litres: quantities.needed[i]!.net * f.count,
     })),
     measured: plan.totals.map((t) => ({
       materialId: t.id,

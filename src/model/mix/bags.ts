@@ -1,10 +1,11 @@
-import { limeForTarget } from '@/core/chemistry'
-import { blend, labelShares, type BlendPart } from '@/core/mixing'
-import { acidDosesOf } from '@/core/nutrients'
+import { defineLimits } from '@/core/limits'
+import { labelShares } from '@/core/mixing'
 import { fail, succeed, type Note, type Outcome } from '@/core/outcome'
-import { preparedMaterial } from './prepared'
-import { dosesOf, limeChoice } from './reckoning'
-import type { Bag, InnerMix, Part, Recipe } from '@/model/garden/schemas'
+import type { Bag, InnerMix, Part, Recipe } from '../garden/schemas'
+import { partsByShare } from './innerMix'
+import { prepareRecipe } from './prepareRecipe'
+import { USUAL_LIMES } from './question'
+import { linesOf } from './questionOfJob'
 
 export interface DescribedBag {
   /** The bag as a finished mix, shares at the middle of what its label leaves open. */
@@ -13,8 +14,10 @@ export interface DescribedBag {
   corners: InnerMix[]
 }
 
-/** Shares in twelfths: fine enough that rounding never shows. */
-const FINE = 1200
+export const BAG_LIMITS = defineLimits({
+  litres: { value: 5000, low: 2000, high: 10_000, unit: 'L', source: 'our assumption: a trailer load' },
+})
+
 /** Lime makers use half and half where nobody says. Source: our assumption. */
 const DOLOMITE = 0.5
 const NO_LIME = { mode: 'none', target: 6.4, gramsPerLitre: 0, dolomiteShare: DOLOMITE } as const
@@ -29,17 +32,16 @@ const ANY_DEPTH = 20
  */
 export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
   if (!(bag.litres > 0)) return fail({ code: 'size-not-positive', field: 'bagLitres', value: bag.litres })
-  if (bag.litres > 5000)
-    return fail({ code: 'size-too-large', field: 'bagLitres', value: bag.litres, limit: 5000 })
+  const most = BAG_LIMITS.litres.value
+  if (bag.litres > most)
+    return fail({ code: 'size-too-large', field: 'bagLitres', value: bag.litres, limit: most })
   if (bag.price !== null && !(bag.price >= 0))
     return fail({ code: 'amount-negative', field: 'bagPrice', value: bag.price })
   const shares = labelShares(bag.ingredients.map((i) => i.share))
   if (!shares.ok) return shares
   const notes: Note[] = []
   const asMix = (of: readonly number[]): Outcome<InnerMix> => {
-    const parts: Part[] = bag.ingredients.flatMap(({ materialId }, i) =>
-      of[i]! > 0 ? [{ materialId, twelfths: Math.max(1, Math.round(FINE * of[i]!)) }] : [],
-    )
+    const parts = partsByShare(bag.ingredients.map(({ materialId }, i) => ({ materialId, share: of[i]! })))
     const lime = labelLime(bag, parts)
     if (!lime.ok) return lime
     notes.push(...lime.notes)
@@ -65,20 +67,20 @@ export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
 
 /** Lime that brings the ingredients to the pH on the label, g per litre; none where it says no pH. */
 function labelLime(bag: Bag, parts: readonly Part[]): Outcome<number> {
-  const list: BlendPart[] = []
-  for (const { materialId, twelfths } of parts) {
-    const material = preparedMaterial(materialId)
-    if (!material) return fail({ code: 'unknown-material', material: materialId })
-    list.push({ material, parts: twelfths })
-  }
-  const mixed = blend(list)
-  if (!mixed.ok) return mixed
-  const doses = dosesOf(bag.feed ? [{ ...bag.feed, place: { kind: 'throughout' }, share: 1 }] : [])
-  if (!doses.ok) return doses
-  if (bag.pH === null) return succeed(0)
-  const acids = acidDosesOf(doses.value, ANY_DEPTH)
-  const plan = limeForTarget(mixed.value, limeChoice(NO_LIME), bag.pH, undefined, undefined, acids)
-  return plan.ok ? succeed(plan.value.gramsPerLitre, ...plan.notes) : plan
+  const prepared = prepareRecipe(
+    {
+      lines: linesOf(parts),
+      mixes: [],
+      lime: {
+        aim: bag.pH === null ? { kind: 'none' } : { kind: 'pH', target: bag.pH },
+        dolomite: { kind: 'share', share: DOLOMITE },
+        ...USUAL_LIMES,
+      },
+      dressings: bag.feed ? [{ ...bag.feed, place: { kind: 'throughout' } }] : [],
+    },
+    { depth: ANY_DEPTH },
+  )
+  return prepared.ok ? succeed(prepared.value.lime.own.gramsPerLitre, ...prepared.notes) : prepared
 }
 
 /** A finished mix by itself, as a recipe. */

@@ -1,9 +1,10 @@
 import type { Evaluation } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
-import { recipeOf } from '@/model/find/bench'
+import { recipeOf } from './versions'
 import { mixCost } from './cost'
 import type { Garden } from '@/model/garden/garden'
-import { evaluateLater } from './reckoning'
+import { evaluateJob } from './evaluateJob'
+import { AT_REST } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
 
 /** A mix to be held against others, in the bed of one job. */
@@ -32,7 +33,7 @@ export function compare(
   rivals: readonly Rival[],
 ): Compared[] {
   const one = (rival: Rival): Compared => {
-    const answer = evaluateLater({ ...job, ...recipeOf(rival.recipe) }, place)
+    const answer = evaluateJob({ ...job, ...recipeOf(rival.recipe) }, place, AT_REST)
     return {
       rival,
       answer,

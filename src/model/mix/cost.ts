@@ -1,8 +1,10 @@
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material } from '@/core/data'
-import { shelfEntry } from '@/model/make/batchCard'
+import { shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
-import { flatOf, looseOfMix, mixIn } from './innerMix'
+import { looseOfMix, mixIn } from './innerMix'
+import { flatOf } from './prepareRecipe'
+import { finishedMixes, linesOf } from './questionOfJob'
 import type { InnerMix, Recipe } from '@/model/garden/schemas'
 import { materialById } from '@/core/data'
 
@@ -35,7 +37,7 @@ export interface MixCost {
 
 /** Parts of a litre of blended mix, what is lost on stirring counted in. Whole packs are left aside. */
 export function mixCost(garden: Garden, recipe: Recipe): MixCost {
-  const flat = flatOf(recipe)
+  const flat = flatOf(linesOf(recipe.parts), finishedMixes(recipe.mixes))
   if (!flat.ok) return { perLitre: null, missing: recipe.parts.map((p) => p.materialId) }
   let sum = 0
   const missing: string[] = []

@@ -1,9 +1,11 @@
-import { acidForTarget } from '@/core/chemistry'
-import { releasedFraction } from '@/core/chemistry/release'
-import type { Evaluation } from '@/core/evaluate'
-import type { DressingLine, Job } from '@/model/garden/schemas'
+import { isDose } from '@/core/amounts'
+import { acidForTarget, releasedFraction } from '@/core/chemistry'
 import { dressingById } from '@/core/data/dressings'
-import { limeGramsPerLitre } from './reckoning'
+import type { Evaluation } from '@/core/evaluate'
+import type { Outcome } from '@/core/outcome'
+import type { DressingLine } from '../garden/schemas'
+import { prepareRecipe, type PreparedRecipe } from './prepareRecipe'
+import type { PreparedMix } from './prepare'
 
 /** A dose worked out for the mix on the bench, and what it stands on. */
 export interface DoseOffer {
@@ -24,62 +26,91 @@ const MEAL = 'hoof_horn'
 const ACID = 'sulfur_elemental'
 /** Sulfur has worked by then. */
 const ACID_WEEKS = 12
+/** pH outside a band that is still within it, for nobody measures finer. */
+const PH_SLACK = 0.05
+/** Share of a season's nitrogen that counts as all of it. */
+const FED_ENOUGH = 0.95
+/** g of nitrogen short in a season that are not worth a dose. */
+const LEAST_SHORT = 0.02
+
+const middleOf = ({ low, high }: { low: number; high: number }) => (low + high) / 2
+
+/** The same recipe with lime to a pH. Errors: those of `prepareRecipe`. */
+const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<PreparedRecipe> =>
+  prepareRecipe(
+    { ...question.recipe, lime: { ...question.recipe.lime, aim: { kind: 'pH', target } } },
+    { own: question.own, depth: needed.mixHeight - needed.floor, temperature: question.care.temperature },
+  )
 
 /**
- * Lime for a mix that is given none and is too acid for its crop, to the middle of the band; null where it lacks none, or none would
- * do. g per litre of mix. Source: as `limeForTarget`.
+ * Lime for a mix that is given none and is too acid for its crop, to the middle of the band; null where it lacks none, or none
+ * would do. g per litre of mix. Source: as `limeForTarget`.
  */
-export function limeOffer(job: Job, e: Evaluation, pHWanted: { low: number; high: number }) {
-  if (job.lime.mode !== 'none' || e.lime.pH >= pHWanted.low - 0.05) return null
-  const target = Number(((pHWanted.low + pHWanted.high) / 2).toFixed(1))
-  const grams = limeGramsPerLitre({ ...job, lime: { ...job.lime, mode: 'toTarget', target } })
-  return grams.ok && grams.value > 0.005 ? { gramsPerLitre: grams.value, target } : null
+export function limeOffer(prepared: PreparedMix, e: Evaluation) {
+  const wanted = prepared.bands.pH
+  if (prepared.question.recipe.lime.aim.kind !== 'none' || e.lime.pH >= wanted.low - PH_SLACK) return null
+  const target = Number(middleOf(wanted).toFixed(1))
+  const limed = limedTo(prepared, target)
+  if (!limed.ok) return null
+  const { gramsPerLitre } = limed.value.lime.own
+  return isDose(gramsPerLitre) ? { gramsPerLitre, target } : null
+}
+
+/** A dose in two figures, never beyond what is usually given. */
+const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most).toPrecision(2))
+
+/** Feeds that would give what the season lacks of nitrogen, one coated and one meal; none where it lacks nothing. */
+function feedOffers(given: ReadonlySet<string>, e: Evaluation): DoseOffer[] {
+  const feeding = e.growing?.feeding
+  if (!feeding || feeding.nitrogenMet >= FED_ENOUGH || feeding.nitrogenToFeed <= LEAST_SHORT) return []
+  const grams = feeding.nitrogenToFeed
+  const days = feeding.weeks.nitrogen.at(-1)?.day ?? 120
+  const coated = COATED.find((c) => days <= c.until)!.id
+  return [coated, MEAL].flatMap((id): DoseOffer[] => {
+    const dressing = dressingById(id)
+    if (!dressing || given.has(id)) return []
+    const released = releasedFraction(dressing.release, days, e.growing!.plantingTemperature)
+    const nitrogen = dressing.analysis.nitrogen?.value ?? 0
+    const wanted = grams / e.fill.mixVolume / (nitrogen * released)
+    const { high } = dressing.dose
+    const gramsPerLitre = usualDose(wanted, high)
+    return gramsPerLitre > 0
+      ? [
+          {
+            line: { dressingId: id, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
+            why: { code: 'feed', grams, released, days, capped: wanted > high },
+          },
+        ]
+      : []
+  })
+}
+
+/** Sulfur for a mix above its band, where no lime is given; what its dressings do to pH is counted. */
+function acidOffer({ bands, blend, acids, lime, question }: PreparedMix, e: Evaluation): DoseOffer[] {
+  const acid = dressingById(ACID)
+  if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + PH_SLACK) return []
+  const target = middleOf(bands.pH)
+  const { temperature } = question.care
+  const plan = acidForTarget(blend, acid, target, ACID_WEEKS * 7, { acids, temperature })
+  const { high } = acid.dose
+  const wanted = plan.ok ? plan.value.gramsPerLitre : high
+  const gramsPerLitre = usualDose(wanted, high)
+  return gramsPerLitre > 0
+    ? [
+        {
+          line: { dressingId: ACID, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
+          why: { code: 'acid', from: e.lime.pH, to: target, weeks: ACID_WEEKS, capped: wanted > high },
+        },
+      ]
+    : []
 }
 
 /**
- * Doses that would mend what the mix lacks: nitrogen short over the season, as coated fertilizer or as meal; a pH above the band,
- * with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty where nothing is lacking.
- * Source: shortage over what is released in the season; sulfur as `acidForTarget`.
+ * Doses that would mend what the mix lacks: nitrogen short over the season, as coated fertilizer or as meal; a pH above the
+ * band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty where nothing is
+ * lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
  */
-export function doseOffers(job: Job, e: Evaluation, pHWanted: { low: number; high: number }): DoseOffer[] {
-  const offers: DoseOffer[] = []
-  const given = new Set(job.dressings.map((d) => d.dressingId))
-  const feeding = e.growing?.feeding
-  const short = feeding ? feeding.nitrogenToFeed : 0
-  if (feeding && feeding.nitrogenMet < 0.95 && short > 0.02) {
-    const days = feeding.weeks.nitrogen.at(-1)?.day ?? 120
-    const coated = COATED.find((c) => days <= c.until)!.id
-    for (const id of [coated, MEAL]) {
-      const dressing = dressingById(id)
-      if (!dressing || given.has(id)) continue
-      const released = releasedFraction(dressing.release, days, e.growing!.plantingTemperature)
-      const nitrogen = dressing.analysis.nitrogen?.value ?? 0
-      const wanted = short / e.fill.mixVolume / (nitrogen * released)
-      const gramsPerLitre = Number(Math.min(wanted, dressing.dose.high).toPrecision(2))
-      if (gramsPerLitre > 0)
-        offers.push({
-          line: { dressingId: id, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
-          why: { code: 'feed', grams: short, released, days, capped: wanted > dressing.dose.high },
-        })
-    }
-  }
-  const acid = dressingById(ACID)
-  if (acid && !given.has(ACID) && e.lime.gramsPerLitre < 0.005 && e.lime.pH > pHWanted.high + 0.05) {
-    const target = (pHWanted.low + pHWanted.high) / 2
-    const plan = acidForTarget(e.blend, acid, target, ACID_WEEKS * 7)
-    const wanted = plan.ok ? plan.value.gramsPerLitre : acid.dose.high
-    const gramsPerLitre = Number(Math.min(wanted, acid.dose.high).toPrecision(2))
-    if (gramsPerLitre > 0)
-      offers.push({
-        line: { dressingId: ACID, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
-        why: {
-          code: 'acid',
-          from: e.lime.pH,
-          to: target,
-          weeks: ACID_WEEKS,
-          capped: wanted > acid.dose.high,
-        },
-      })
-  }
-  return offers
+export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
+  const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))
+  return [...feedOffers(given, e), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }

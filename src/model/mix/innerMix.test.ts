@@ -1,16 +1,23 @@
+import { finderShelf } from '@/model/find/materialsFrom'
+import { linesOf, finishedMixes, questionOfJob } from './questionOfJob'
+import { recipeOf } from './versions'
+import { movesOf, afterMove } from '@/model/find/nextMoves'
+import { quantitiesOf } from '@/model/make/quantities'
+import { evaluateJob, prepareJob } from './evaluateJob'
+import { flatOf } from './prepareRecipe'
+import { mixLines, shoppingList } from '@/model/make/shoppingList'
+import { doseTotals } from '@/model/make/doseTotals'
 import { describe, expect, test } from 'vitest'
 import { flattenRecipe } from '@/core/mixing'
 import { demoGarden } from '@/demo/demoGarden'
-import { batchCards, doseTotals, mixLines, shoppingList } from '@/model/make/batchCard'
+import { batchCards } from '@/model/make/batchCard'
 import { describeBag, recipeOfMix } from './bags'
-import { afterMove, movesOf, recipeOf } from '@/model/find/bench'
 import { changesOf, tickOf, type Command } from '@/model/garden/commands'
 import { compare, differences } from './compare'
 import { mixCost } from './cost'
 import { jobKey, jobOf, liveJob, placeOf } from '@/model/garden/garden'
-import { premixedIn, flatOf, innerMixOf, materialIdsOf } from './innerMix'
+import { innerMixOf, materialIdsOf } from './innerMix'
 import { asPart, mixSources } from './mixSources'
-import { evaluateJob, limeGramsPerLitre, ownLime, quantitiesOf } from './reckoning'
 import { recordFrom } from '@/model/make/recordFrom'
 import { jobSchema, type Bag, type InnerMix, type Job, type MixOrigin } from '@/model/garden/schemas'
 
@@ -23,6 +30,12 @@ const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: strin
 }
 const after = (job: Job, command: Command): Job =>
   (changesOf(new Map([[jobKey(job.id), job]]), command)[0]?.after as Job | undefined) ?? job
+
+const flat = (job: Job) => flatOf(linesOf(job.parts), finishedMixes(job.mixes))
+const premixed = (job: Job) => good(prepareJob(job)).premixed
+/** Lime to add, g per litre. */
+const lime = (job: Job) => good(prepareJob(job)).lime.own.gramsPerLitre
+const NO_LIME = { gramsPerLitre: 0, dolomiteShare: 0.5 }
 
 const inner = (origin: MixOrigin = { kind: 'made' }): InnerMix => ({
   id: 'mix:base',
@@ -51,22 +64,22 @@ const nested = (origin?: MixOrigin): Job => ({
 describe('a finished mix as a part', () => {
   test('is the same mix as its materials written out', () => {
     const job = nested()
-    const flat = good(flatOf(job))
+    const written = good(flat(job))
     const out: Job = {
       ...job,
       mixes: [],
-      parts: flat.parts.map((p) => ({
+      parts: written.parts.map((p) => ({
         materialId: p.material.material.id,
         twelfths: Math.round(p.parts * 1e6),
       })),
-      lime: { ...job.lime, mode: 'fixed', gramsPerLitre: premixedIn(job, flat).lime },
-      dressings: premixedIn(job, flat).dressings.map((d) => ({
+      lime: { ...job.lime, mode: 'fixed', gramsPerLitre: premixed(job).lime.gramsPerLitre },
+      dressings: premixed(job).dressings.map((d) => ({
         ...d,
         place: { kind: 'throughout' as const },
         share: 1,
       })),
     }
-    const [a, b] = [good(evaluateJob(job, undefined, place)), good(evaluateJob(out, undefined, place))]
+    const [a, b] = [good(evaluateJob(job, place)), good(evaluateJob(out, place))]
     expect(a.mix.airFilledPorosity).toBeCloseTo(b.mix.airFilledPorosity, 6)
     expect(a.mix.easilyAvailableWater).toBeCloseTo(b.mix.easilyAvailableWater, 6)
     expect(a.lime.pH).toBeCloseTo(b.lime.pH, 6)
@@ -76,19 +89,19 @@ describe('a finished mix as a part', () => {
   test('its lime counts towards the pH wanted; what it has is not added again', () => {
     const bare = { ...nested(), mixes: [{ ...inner(), lime: { gramsPerLitre: 0, dolomiteShare: 0.5 } }] }
     const wanted = { ...peppers.lime, mode: 'toTarget' as const, target: 6.6 }
-    const all = good(limeGramsPerLitre({ ...bare, lime: wanted }))
+    const all = lime({ ...bare, lime: wanted })
     const limed = { ...nested(), lime: wanted }
-    const less = good(limeGramsPerLitre(limed))
-    const brought = premixedIn(limed, good(flatOf(limed))).lime
+    const less = lime(limed)
+    const brought = premixed(limed).lime.gramsPerLitre
     // Two parts in three of 3 g/L, and a little more for what stirring loses.
     expect(brought).toBeGreaterThan(2)
     expect(brought).toBeLessThan(2.4)
     expect(less + brought).toBeCloseTo(all, 3)
     const e = good(evaluateJob(limed))
     expect(e.lime.pH).toBeCloseTo(6.6, 2)
-    expect(ownLime(e, limed)).toBeCloseTo(less, 6)
+    expect(e.lime.gramsPerLitre - brought).toBeCloseTo(less, 6)
     // More lime in it than is wanted: nothing is added, and nothing taken out.
-    expect(good(limeGramsPerLitre({ ...limed, lime: { ...wanted, target: 5 } }))).toBe(0)
+    expect(lime({ ...limed, lime: { ...wanted, target: 5 } })).toBe(0)
   })
   test('is made first, its materials bought with the others, its lime weighed there', () => {
     const job = nested()
@@ -142,14 +155,14 @@ describe('a finished mix as a part', () => {
     expect(record.measured[0]!.materialName).toMatch(/^Base mix \(.*peat.*perlite/i)
   })
   test('costs what its bag costs, or what it is made of', () => {
-    const flat = good(flatOf(nested()))
-    const blended = flat.measured * (1 - flat.lossHere)
+    const whole = good(flat(nested()))
+    const blended = whole.measured * (1 - whole.lossHere)
     const bag = mixCost(garden, nested({ kind: 'bag', litres: 50, price: 8 }))
     const compost = 6.5 / 40
     expect(bag.perLitre).toBeCloseTo((24 * (8 / 50) + 12 * compost) / blended, 9)
     const made = mixCost(garden, nested())
     const materials = { ...nested(), mixes: [], parts: [] as Job['parts'] }
-    materials.parts = flat.parts.map((p) => ({
+    materials.parts = whole.parts.map((p) => ({
       materialId: p.material.material.id,
       twelfths: Math.round(p.parts * 1e6),
     }))
@@ -158,8 +171,10 @@ describe('a finished mix as a part', () => {
   })
   test('next moves change it as one part, and agree with the figures of the bench', () => {
     const job = nested()
-    const found = good(movesOf(garden, job, place, 'shelf', 40))
-    const e = good(evaluateJob(job, undefined, place))
+    const found = good(
+      movesOf(garden, job, questionOfJob(job, place), good(finderShelf(garden, job, 'shelf')), 40),
+    )
+    const e = good(evaluateJob(job, place))
     expect(found.figures.airFilledPorosity).toBeCloseTo(e.mix.airFilledPorosity, 2)
     expect(found.figures.costPerLitre).toBeCloseTo(mixCost(garden, job).perLitre!, 6)
     const touching = found.moves.filter((m) => JSON.stringify(m.move).includes('mix:base'))
@@ -172,7 +187,7 @@ describe('a finished mix as a part', () => {
         what: '',
       })
       expect(next.mixes.length).toBe(next.parts.some((p) => p.materialId === 'mix:base') ? 1 : 0)
-      const there = good(evaluateJob(next, undefined, place))
+      const there = good(evaluateJob(next, place))
       expect(move.after.airFilledPorosity).toBeCloseTo(there.mix.airFilledPorosity, 2)
     }
   })
@@ -186,7 +201,7 @@ describe('a finished mix as a part', () => {
     const gone = after(once, { type: 'part/remove', jobId: once.id, materialId: 'mix:1' })
     expect(gone.mixes).toEqual([])
     const job = nested()
-    const deep = good(innerMixOf(recipeOf(job), 0, 'mix:deep', 'Deep', inner().origin))
+    const deep = good(innerMixOf(recipeOf(job), NO_LIME, 'mix:deep', 'Deep', inner().origin))
     expect(
       materialIdsOf({ parts: [{ materialId: 'mix:deep', twelfths: 12 }], mixes: [deep] }).sort(),
     ).toEqual(['compost_green', 'peat_medium', 'perlite_coarse'])

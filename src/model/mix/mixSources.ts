@@ -1,10 +1,10 @@
 import { succeed, type Outcome } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import { describeBag, recipeOfMix } from './bags'
-import { recipeOf } from '@/model/find/bench'
+import { recipeOf } from './versions'
 import { bagsOf, jobsOf, type Garden } from '@/model/garden/garden'
 import { innerMixOf } from './innerMix'
-import { limeGramsPerLitre } from './reckoning'
+import { prepareJob } from './evaluateJob'
 import { sameData } from '@/model/garden/same'
 import type { Bag, InnerMix, Job, Recipe } from '@/model/garden/schemas'
 import { starterRecipe, STARTERS } from './starterMixes'
@@ -87,8 +87,8 @@ export function asPart(source: MixSource, job: Job, id: string, name: string): O
   const taken = (mix: InnerMix) => job.mixes.find((m) => sameData({ ...m, id }, mix)) ?? mix
   const bagged = source.bag ? describeBag(source.bag, id) : null
   if (bagged) return bagged.ok ? succeed(taken(bagged.value.mix)) : bagged
-  const lime = limeGramsPerLitre({ ...(source.job ?? job), ...source.recipe })
-  if (!lime.ok) return lime
-  const mix = innerMixOf(source.recipe, lime.value, id, name, { kind: 'made' })
+  const prepared = prepareJob({ ...(source.job ?? job), ...source.recipe })
+  if (!prepared.ok) return prepared
+  const mix = innerMixOf(source.recipe, prepared.value.lime.own, id, name, { kind: 'made' })
   return mix.ok ? succeed(taken(mix.value)) : mix
 }

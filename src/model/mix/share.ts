@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate'
 import { z } from 'zod'
-import { recipeOf } from '@/model/find/bench'
+import { recipeOf } from './versions'
 import { recipeSchema, type Recipe } from '@/model/garden/schemas'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'

@@ -1,8 +1,9 @@
+import { evaluateJob } from '@/model/mix/evaluateJob'
+import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
 import { DEMO_CLIMATES } from '@/core/data/climates'
 import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
-import { evaluateJob, quantitiesOf } from '@/model/mix/reckoning'
 import type { BedSpec, Job } from '@/model/garden/schemas'
 import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season'
 
@@ -66,7 +67,7 @@ describe('the season of a job', () => {
   })
   test('has dates in order; what was done falls out of what is next', () => {
     const j = job({ cropId: 'pepper_sweet', plantedOn: '2026-06-01', followedSteps: ['shade'] })
-    const answer = evaluateJob(j, undefined, place)
+    const answer = evaluateJob(j, place)
     if (!answer.ok) throw new Error(answer.problem.code)
     const plan = seasonPlan(j, undefined, answer.value, place)
     const days = plan.due.map((d) => d.on)

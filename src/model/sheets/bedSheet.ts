@@ -1,7 +1,8 @@
+import { countProblem } from '@/core/amounts'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Papa from 'papaparse'
 import { z } from 'zod'
 import { CM_PER_INCH, LITRES } from '@/core/units'
-import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
 import {
   STANDINGS,
   VESSEL_KINDS,

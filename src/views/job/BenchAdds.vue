@@ -8,7 +8,7 @@ import MaterialPicker from '@/components/MaterialPicker.vue'
 import { isTyping } from '@/composables/isTyping'
 import { useBags } from '@/composables/useBags'
 import { MATERIALS } from '@/core/data'
-import { MOST_MIXES } from '@/model/garden/commands'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
 import type { Job } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
@@ -52,7 +52,7 @@ onKeyStroke('/', (event) => {
       label="Add a finished mix"
       text
       size="small"
-      :disabled="job.mixes.length >= MOST_MIXES"
+      :disabled="job.mixes.length >= GARDEN_LIMITS.mixes.value"
       @click="mixing = true"
     />
     <ProblemBox v-if="trouble" :sentence="trouble" />

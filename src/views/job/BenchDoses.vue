@@ -5,13 +5,15 @@ import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
-import { mixWanted, ownLime } from '@/model/mix/reckoning'
+import { mixWanted } from '@/model/make/quantities'
 import type { DressingLine } from '@/model/garden/schemas'
 
-const { garden, delayedJob, calm, crop, units, later, beside, evaluation } = useBenchContext()
+const { garden, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
+  useBenchContext()
 /** Mix the job makes, for grams in all. */
 const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value) : null))
-const dose = computed(() => (calm.value && delayedJob.value ? ownLime(calm.value, delayedJob.value) : null))
+/** Lime a frame after the figures, by who brings it. */
+const lime = useDelayedByFrame(computed(() => (prepared.value?.ok ? prepared.value.value.lime : null)))
 const stale = useDelayedByFrame(later.stale)
 const rested = computed(() => (stale.value ? null : later.value.value))
 /** Doses for what the mix lacks, from the figures at rest. */
@@ -29,8 +31,9 @@ const besideLime = (field: string) => beside(field, outcome.value)
   <div v-if="delayedJob && delayedJob.parts.length">
     <LimeBox
       :lime="delayedJob.lime"
-      :evaluation="calm"
-      :dose="dose"
+      :evaluation="delayedAnswer"
+      :dose="lime?.own.gramsPerLitre ?? null"
+      :premixed="lime?.premixed.gramsPerLitre ?? 0"
       :litres="litres"
       :offer="rested?.lime ?? null"
       :units="units"

@@ -24,21 +24,23 @@ const {
   place,
   evaluation,
   answer,
-  calm,
+  delayedAnswer,
   later,
   whatIf,
   undecided,
-  ranges,
+  likely,
   cost,
   nameOf,
 } = useBenchContext()
 const router = useRouter()
-const calmRanges = useDelayedByFrame(ranges)
+const delayedRanges = useDelayedByFrame(likely.ranges)
 const notes = computed(() =>
   evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : [],
 )
 const wide = computed(() => onGround(lead.value?.spec.vessel.kind))
-const heavy = computed(() => calm.value !== null && calm.value.weights.drained > LIFT_LIMIT && !wide.value)
+const heavy = computed(
+  () => delayedAnswer.value !== null && delayedAnswer.value.weights.drained > LIFT_LIMIT && !wide.value,
+)
 const restedStale = useDelayedByFrame(later.stale)
 const lasting = computed(() => (restedStale.value ? null : (later.value.value?.evaluation ?? null)))
 const LIFTING = [cautionById('lifting')]
@@ -51,7 +53,7 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
       <MixReadings
         :evaluation="answer"
         :what-if="whatIf"
-        :ranges="ranges"
+        :ranges="likely.ranges.value"
         :bands="bands"
         :wind="place?.wind ?? null"
         :crop-name="crop?.name ?? null"
@@ -60,11 +62,11 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
         :wide="wide"
       />
       <MoreReadings
-        v-if="calm"
-        :evaluation="calm"
+        v-if="delayedAnswer"
+        :evaluation="delayedAnswer"
         :later="lasting"
         :what-if="whatIf"
-        :ranges="calmRanges"
+        :ranges="delayedRanges"
         :salts="bands.electricalConductivity"
         :cost="cost"
         :name-of="nameOf"

@@ -8,7 +8,8 @@ import { useBenchContext } from '@/composables/useBenchContext'
 import { isTyping } from '@/composables/isTyping'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 
-const { garden, delayedJob, calm, units, nameOf, source, next, later, take, look } = useBenchContext()
+const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =
+  useBenchContext()
 const movesStale = useDelayedByFrame(next.stale)
 const judgedStale = useDelayedByFrame(later.stale)
 const judgements = computed(() => later.value.value?.judgements ?? [])
@@ -40,7 +41,7 @@ onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
     @widen="source = source === 'all' ? 'shelf' : 'all'"
   />
   <JudgementList
-    v-if="calm && delayedJob"
+    v-if="delayedAnswer && delayedJob"
     :class="{ stale: judgedStale }"
     :judgements="judgements"
     :answered="delayedJob.dismissed"

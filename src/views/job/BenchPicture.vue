@@ -6,13 +6,13 @@ import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
-import { evaluateJob } from '@/model/mix/reckoning'
+import { evaluateJob } from '@/model/mix/evaluateJob'
 import { bedTitle, jobTitle } from '@/text/labels'
 import { problemText } from '@/text/problems.en'
 import { percentText } from '@/text/units'
 import BenchMoves from './BenchMoves.vue'
 
-const { garden, job, delayedJob, calm, lead, container, fill, units, evaluation, answer, hasParts } =
+const { garden, job, delayedJob, delayedAnswer, lead, container, fill, units, evaluation, answer, hasParts } =
   useBenchContext()
 /** Beds of the job, with the air the mix has in each: the same mix is another in another depth. */
 const judged = computed(() =>
@@ -50,10 +50,10 @@ const problem = computed(() =>
     />
     <ProblemBox v-if="problem && hasParts" :sentence="problem" />
     <DepthStrip
-      v-if="calm"
-      :total-porosity="calm.blend.totalPorosity"
-      :water-at="calm.blend.waterAt"
-      :here="calm.mixDepth"
+      v-if="delayedAnswer"
+      :total-porosity="delayedAnswer.blend.totalPorosity"
+      :water-at="delayedAnswer.blend.waterAt"
+      :here="delayedAnswer.mixDepth"
       :units="units"
     />
     <BenchMoves />

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import { isUnkept, versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
 import { computed, nextTick, ref } from 'vue'
 import ShareDialog from '@/components/bench/ShareDialog.vue'
 import StarterDialog from '@/components/bench/StarterDialog.vue'
 import VersionsDialog from '@/components/bench/VersionsDialog.vue'
-import { isUnkept, versionOf } from '@/model/find/bench'
 import type { Job, Recipe, Version } from '@/model/garden/schemas'
 import { starterRecipe, type Starter } from '@/model/mix/starterMixes'
 import { useGarden } from '@/stores/garden'

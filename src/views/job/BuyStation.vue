@@ -1,5 +1,8 @@
 <script setup lang="ts">
 /** From the container back to the shop: how much of each, in packs, with what is lost on the way kept apart. */
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import { mixLines, shoppingList } from '@/model/make/shoppingList'
+import { doseTotals } from '@/model/make/doseTotals'
 import Button from 'primevue/button'
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
@@ -11,7 +14,6 @@ import ProblemBox from '@/components/ProblemBox.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
 import type { Material } from '@/core/data'
-import { doseTotals, mixLines, shelfEntry, shoppingList } from '@/model/make/batchCard'
 import type { InnerMix } from '@/model/garden/schemas'
 import { jobTitle, packText, shortName } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'

@@ -23,7 +23,7 @@ const SeasonChart = defineAsyncComponent(() => import('@/components/bench/Season
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, place, units } = of
-const put = useReplaceRecipe(of)
+const replaceRecipe = useReplaceRecipe(of)
 const MOST = 5
 
 const chosen = useSessionStorage<string[]>(`open-bed-compare-${jobId}`, ['bench'])
@@ -235,7 +235,7 @@ const chart = computed(() => {
                 size="small"
                 outlined
                 :aria-label="`Put ${c.rival.name} on the bench`"
-                @click="put(c.rival.recipe, `taking ${c.rival.name}`)"
+                @click="replaceRecipe(c.rival.recipe, `taking ${c.rival.name}`)"
               />
             </td>
           </tr>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
+import { countProblem } from '@/core/amounts'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
@@ -20,7 +22,6 @@ import type { Band } from '@/core/data'
 import { cropFit } from '@/core/filling'
 import type { Target } from '@/core/targets'
 import { bedsOf, specOf, startingBed, startingJobBed } from '@/model/garden/garden'
-import { countProblem, mixNeededFor } from '@/model/mix/reckoning'
 import type { Bed, BedSpec, JobBed } from '@/model/garden/schemas'
 import { bedTitle, fitTexts } from '@/text/labels'
 import { noteText, problemText } from '@/text/problems.en'

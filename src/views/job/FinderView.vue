@@ -5,12 +5,14 @@ import ProgressBar from 'primevue/progressbar'
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import ProblemBox from '@/components/ProblemBox.vue'
-import { useFinder, written } from '@/composables/useFinder'
+import { useFinder } from '@/composables/useFinder'
+import { useFinderWishes } from '@/composables/useFinderWishes'
 import { useJob } from '@/composables/useJob'
 import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
-import { afterFinding } from '@/model/find/bench'
-import { concernText, fitText, givenUpText, meetsAll, onlyText } from '@/text/finder'
+import { afterFinding } from '@/model/find/nextMoves'
+import { keyOf, meetsAll } from '@/core/finder'
+import { concernText, fitText, foundText, givenUpText, onlyText } from '@/text/finder'
 import { shortName } from '@/text/labels'
 import { percentText, pHText, rateFigure, rateUnit } from '@/text/units'
 import FinderWishes from './FinderWishes.vue'
@@ -20,31 +22,34 @@ const FitChart = defineAsyncComponent(() => import('@/components/bench/FitChart.
 const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, crop, units } = of
-const put = useReplaceRecipe(of)
+const replaceRecipe = useReplaceRecipe(of)
 const router = useRouter()
-const finder = useFinder(of, jobId)
-const { ids, total, running, progress, result, way, asking, trouble, found, find, askWay, show } = finder
+const wishing = useFinderWishes(of, jobId)
+const { ids, total } = wishing
+const finder = useFinder(wishing)
+const { running, progress, result, way, asking, trouble, canTryAgain, found, find, askWay, show } = finder
 
 const ROWS_AT_ONCE = 10
 const most = shallowRef(ROWS_AT_ONCE)
 watch(result, () => (most.value = ROWS_AT_ONCE))
 const rows = computed(() => found.value.slice(0, most.value))
 const left = computed(() => found.value.length - rows.value.length)
-const best = computed(() => found.value[0]?.c ?? null)
+const best = computed(() => found.value[0]?.candidate ?? null)
 const heading = computed(() => {
   if (!best.value) return 'No recipe keeps these rules'
   if (!meetsAll(best.value)) return 'Nothing meets all of it'
-  const ways = found.value.filter((r) => meetsAll(r.c)).length
+  const ways = found.value.filter((r) => meetsAll(r.candidate)).length
   return ways === 1 ? 'One way meets all of it' : `${ways} ways meet all of it`
 })
-const priced = computed(() => (result.value?.front.length ?? 0) > 0)
+const front = computed(() => found.value.filter((r) => r.onFront).map((r) => r.candidate))
+const families = computed(() => found.value.map((r) => r.candidate))
 const share = computed(() =>
   progress.value ? Math.min(100, (100 * progress.value.tried) / progress.value.total) : 0,
 )
 
 async function openIt(c: Candidate) {
   if (!job.value) return
-  put(afterFinding(job.value, c), `what the finder found: ${written(c)}`.slice(0, 110))
+  replaceRecipe(afterFinding(job.value, c), `what the finder found: ${foundText(c)}`.slice(0, 110))
   await router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 }
 </script>
@@ -62,7 +67,7 @@ async function openIt(c: Candidate) {
         For {{ crop ? crop.name.toLowerCase() : 'most vegetables' }}, in the bed of this job, against its
         bands. Every recipe of whole parts that the rules allow is tried.
       </p>
-      <FinderWishes :finder="finder" />
+      <FinderWishes :wishing="wishing" />
       <div class="row go">
         <Button
           v-if="!running"
@@ -77,11 +82,13 @@ async function openIt(c: Candidate) {
     </section>
 
     <section class="found" aria-live="polite" aria-label="What was found">
-      <ProblemBox v-if="trouble" :sentence="trouble" />
+      <ProblemBox v-if="trouble" :sentence="trouble">
+        <Button v-if="canTryAgain" label="Try again" size="small" outlined @click="find" />
+      </ProblemBox>
       <div v-if="running" class="running">
         <ProgressBar :value="Math.round(share)" aria-label="Recipes tried" />
         <p v-if="progress?.best">
-          Best so far: <strong>{{ written(progress.best) }}</strong>, {{ fitText(progress.best) }}.
+          Best so far: <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
         </p>
       </div>
       <p v-else-if="!result && !trouble" class="soft teach">
@@ -103,7 +110,7 @@ async function openIt(c: Candidate) {
           <li v-if="way.length === 0">{{ onlyText(best) }}</li>
           <li v-for="w in way" :key="givenUpText(w)">{{ givenUpText(w) }}</li>
         </ul>
-        <FitChart v-if="best && priced" :families="result.families" :front="result.front" :units="units" />
+        <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
         <p v-else-if="best" class="soft">With prices on the shelf, cost would be held against fit here.</p>
         <div v-if="best" class="scroll">
           <table class="plain list stacks">
@@ -122,25 +129,26 @@ async function openIt(c: Candidate) {
               </tr>
             </thead>
             <tbody>
-              <tr v-for="r in rows" :key="r.parts">
+              <tr v-for="r in rows" :key="keyOf(r.candidate)">
                 <th scope="row">
-                  {{ r.parts }}<small v-if="r.onFront" class="front">nothing better for the money</small>
+                  {{ foundText(r.candidate)
+                  }}<small v-if="r.onFront" class="front">nothing better for the money</small>
                 </th>
                 <td data-label="Fit">
                   <span
-                    >{{ r.fit
-                    }}<small v-if="r.concern" class="concern">{{ concernText(r.concern) }}</small></span
+                    >{{ fitText(r.candidate)
+                    }}<small v-if="r.concerns" class="concern">{{ concernText(r.concerns) }}</small></span
                   >
                 </td>
-                <td class="num" data-label="Air">{{ percentText(r.c.figures.airFilledPorosity) }}</td>
+                <td class="num" data-label="Air">{{ percentText(r.candidate.figures.airFilledPorosity) }}</td>
                 <td class="num" data-label="Easy water">
-                  {{ percentText(r.c.figures.easilyAvailableWater) }}
+                  {{ percentText(r.candidate.figures.easilyAvailableWater) }}
                 </td>
-                <td class="num" data-label="pH before lime">{{ pHText(r.c.figures.pH) }}</td>
+                <td class="num" data-label="pH before lime">{{ pHText(r.candidate.figures.pH) }}</td>
                 <td class="num" :data-label="`Cost ${rateUnit(units)}`">
                   {{
-                    Number.isFinite(r.c.figures.costPerLitre)
-                      ? rateFigure(r.c.figures.costPerLitre, units)
+                    Number.isFinite(r.candidate.figures.costPerLitre)
+                      ? rateFigure(r.candidate.figures.costPerLitre, units)
                       : '–'
                   }}
                 </td>
@@ -149,8 +157,8 @@ async function openIt(c: Candidate) {
                     label="On the bench"
                     size="small"
                     outlined
-                    :aria-label="`Put on the bench: ${r.parts}`"
-                    @click="openIt(r.c)"
+                    :aria-label="`Put on the bench: ${foundText(r.candidate)}`"
+                    @click="openIt(r.candidate)"
                   />
                 </td>
               </tr>

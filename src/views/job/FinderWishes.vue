@@ -5,15 +5,15 @@ import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import QuantityField from '@/components/QuantityField.vue'
-import type { useFinder } from '@/composables/useFinder'
+import type { FinderWishing } from '@/composables/useFinderWishes'
 import type { Without } from '@/core/finder'
 import { useGarden } from '@/stores/garden'
 import { WITHOUT_NAMES } from '@/text/finder'
 import { volumeText } from '@/text/units'
 
-const { finder } = defineProps<{ finder: ReturnType<typeof useFinder> }>()
+const { wishing } = defineProps<{ wishing: FinderWishing }>()
 const garden = useGarden()
-const { wish, ids, materials, inStock, tooMuch, canAskWater, budget, units } = finder
+const { wish, ids, materials, inStock, tooMuch, canAskWater, budget, units } = wishing
 
 const sources = [
   { value: 'shelf', label: 'My shelf' },

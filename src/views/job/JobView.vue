@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One job: its name, the stations of the work in order, and the station at hand. */
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
@@ -7,7 +8,6 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '@/composables/useJob'
 import { isOver, nextStation, STATIONS, type Station } from '@/model/stations'
-import { mixNeededFor } from '@/model/mix/reckoning'
 import { jobTitle, STATION_NAMES } from '@/text/labels'
 import { volumeText } from '@/text/units'
 

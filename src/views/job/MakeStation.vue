@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
+import { isDose } from '@/core/amounts'
+import { shoppingList } from '@/model/make/shoppingList'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -8,7 +10,7 @@ import CautionList from '@/components/CautionList.vue'
 import ProblemBox from '@/components/ProblemBox.vue'
 import { useFirstOpen } from '@/composables/useFirstOpen'
 import { useJob } from '@/composables/useJob'
-import { batchCards, shoppingList, type BatchCard } from '@/model/make/batchCard'
+import { batchCards, type BatchCard } from '@/model/make/batchCard'
 import { tickOf } from '@/model/garden/commands'
 import { cautionsForMixing } from '@/text/cautions'
 import { jobTitle, shortName } from '@/text/labels'
@@ -33,7 +35,7 @@ const doneCount = computed(() => cards.value.filter(isDone).length)
 const soak = computed(() =>
   q.value ? shoppingList(garden.records, q.value).filter((l) => l.water >= 0.25) : [],
 )
-const cautions = computed(() => cautionsForMixing(materials.value, (q.value?.limeGramsPerLitre ?? 0) > 0.005))
+const cautions = computed(() => cautionsForMixing(materials.value, isDose(q.value?.limeGramsPerLitre ?? 0)))
 
 const tick = (materialId: string, done: boolean) =>
   garden.run({ type: 'tick/set', jobId, batch: card.value!.index, materialId, done })

@@ -12,7 +12,8 @@ import BenchPicture from './BenchPicture.vue'
 import BenchTools from './BenchTools.vue'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, delayedJob, calm, crop, units, container, step, put } = provideBench(() => jobId)
+const { garden, delayedJob, delayedAnswer, crop, units, container, step, prepared, replaceRecipe } =
+  provideBench(() => jobId)
 /** The card for the wall is made when it is printed. */
 const printing = useMediaQuery('print')
 const onPhone = useMediaQuery('(max-width: 760px)')
@@ -32,7 +33,7 @@ const allow = (event: DragEvent) => {
 
 <template>
   <div v-if="delayedJob && container" class="mix" @dragover="allow" @drop="drop">
-    <BenchTools :job="delayedJob" class="tools" @put="put" />
+    <BenchTools :job="delayedJob" class="tools" @put="replaceRecipe" />
     <BenchGlance v-if="onPhone" />
     <section class="recipe" aria-labelledby="parts-title">
       <BenchParts @add="add" />
@@ -41,9 +42,10 @@ const allow = (event: DragEvent) => {
     <BenchPicture />
     <BenchFigures />
     <RecipeCard
-      v-if="calm && printing"
+      v-if="delayedAnswer && printing && prepared?.ok"
       :job="delayedJob"
-      :evaluation="calm"
+      :evaluation="delayedAnswer"
+      :lime="prepared.value.lime.own"
       :crop-name="crop?.name ?? null"
       :units="units"
     />

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
+import { dosePerContainer } from '@/model/make/doseTotals'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import MonthStrip from '@/components/MonthStrip.vue'
 import { useJob } from '@/composables/useJob'
-import { dosePerContainer } from '@/model/make/batchCard'
 import { isOver } from '@/model/stations'
 import { nextYearsJob, recordOf } from '@/model/garden/garden'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'

@@ -9,23 +9,24 @@ import {
 } from '../../../core/batch'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
-import { limeOf } from './limeOf'
-import { mixOfCase } from './lookup'
+import { materialOf, prepareRecipe } from '../../mix/prepareRecipe'
+import { recipeOfCase } from '../questionOfCase'
 
 const TWELFTHS = 12
+/** A depth for what dressings on top do to pH: a case of batches names no container. cm. */
+const ANY_DEPTH = 20
 
 /**
  * Batches of a recipe as its own measures go in: materials, and finished mixes by the bucket. Water and wetting agent are told for
  * materials only; a finished mix is taken to be moist. Dressings in grams and level spoons for each batch.
  */
 export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
-  const mix = mixOfCase(c)
-  if (!mix.ok) return mix
-  const { lookup, flat, mixed } = mix.value
-  const doses = lookup.doses(c.dressings)
-  if (!doses.ok) return doses
-  const lime = limeOf(c.lime, lookup, mixed, doses.value, 20)
-  if (!lime.ok) return lime
+  const asked = recipeOfCase(c)
+  if (!asked.ok) return asked
+  const { recipe, own } = asked.value
+  const prepared = prepareRecipe(recipe, { own, depth: ANY_DEPTH })
+  if (!prepared.ok) return prepared
+  const { flat, lime, doses } = prepared.value
   const lines: { id: string; twelfths: number }[] = []
   for (const line of c.mix) {
     const twelfths = Math.round(line.parts * TWELFTHS)
@@ -44,12 +45,12 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
   if (!plan.ok) return plan
   const spoons = c.spoons === 'us' ? US_SPOONS : METRIC_SPOONS
   const given = [
-    ...lime.value.limes.map((l) => ({
+    ...lime.limes.map((l) => ({
       dressing: l.lime.id,
-      gramsPerLitre: l.share * lime.value.gramsPerLitre,
+      gramsPerLitre: l.share * lime.together.gramsPerLitre,
       density: l.lime.bulkDensity.value,
     })),
-    ...doses.value.map((d) => ({
+    ...doses.map((d) => ({
       dressing: d.dressing.id,
       gramsPerLitre: d.gramsPerLitre,
       density: d.dressing.bulkDensity.value,
@@ -62,9 +63,8 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
       return { dressing: g.dressing, grams, spoons: levelSpoons(grams, g.density, spoons) }
     }),
     water: batch.measures.flatMap((m) => {
-      const material = lookup.material(m.id)
-      if (!material.ok) return []
-      const row = material.value.material
+      const row = recipe.mixes.some((mix) => mix.id === m.id) ? undefined : materialOf(m.id, own)
+      if (!row) return []
       return [
         {
           id: m.id,
@@ -74,5 +74,5 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
       ]
     }),
   }))
-  return succeed({ ...plan.value, batches, blendingLoss: flat.lossHere }, ...lime.notes, ...plan.notes)
+  return succeed({ ...plan.value, batches, blendingLoss: flat.lossHere }, ...prepared.notes, ...plan.notes)
 }

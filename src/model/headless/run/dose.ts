@@ -1,9 +1,11 @@
 import { acidForTarget } from '../../../core/chemistry'
 import { finish, type Finished } from '../../../core/finder'
-import { succeed, type Note, type Outcome } from '../../../core/outcome'
+import { fail, succeed, type Note, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
 import { wishesOf } from './finishOf'
-import { mixOfCase } from './lookup'
+import { dressingOf, flatOf } from '../../mix/prepareRecipe'
+import { recipeOfCase } from '../questionOfCase'
+import { blend } from '@/core/mixing'
 
 /** Lime and feed as plain data. g per litre of blend, mg per litre reached. */
 export function writtenDoses({ lime, feed }: Finished) {
@@ -25,12 +27,17 @@ export function writtenDoses({ lime, feed }: Finished) {
 
 /** Feed, then lime with the feed's acid counted, then acidifier: whichever the case asks for. g per litre of blend. */
 export function runDose(c: CaseOf<'dose'>): Outcome<object> {
-  const mix = mixOfCase(c)
+  const mix = recipeOfCase({ ...c, lime: undefined, dressings: [] })
   if (!mix.ok) return mix
-  const { lookup, flat, mixed } = mix.value
-  const wishes = wishesOf(c, lookup)
+  const { recipe, own } = mix.value
+  const flat = flatOf(recipe.lines, recipe.mixes, own)
+  if (!flat.ok) return flat
+  const blended = blend(flat.value.parts)
+  if (!blended.ok) return blended
+  const mixed = blended.value
+  const wishes = wishesOf(c, own)
   if (!wishes.ok) return wishes
-  const finished = finish(flat.parts, wishes.value)
+  const finished = finish(flat.value.parts, wishes.value)
   if (!finished.ok) return finished
   const notes: Note[] = [...finished.notes]
   const answer = {
@@ -39,13 +46,13 @@ export function runDose(c: CaseOf<'dose'>): Outcome<object> {
     ...writtenDoses(finished.value),
   }
   if (!c.acid) return succeed(answer, ...notes)
-  const dressing = lookup.dressing(c.acid.dressing)
-  if (!dressing.ok) return dressing
-  const plan = acidForTarget(mixed, dressing.value, c.acid.targetPH, c.acid.days, {
+  const dressing = dressingOf(c.acid.dressing, own)
+  if (!dressing) return fail({ code: 'unknown-dressing', dressing: c.acid.dressing })
+  const plan = acidForTarget(mixed, dressing, c.acid.targetPH, c.acid.days, {
     acids: finished.value.feed?.doses ?? [],
     temperature: c.temperature,
   })
   return plan.ok
-    ? succeed({ ...answer, acid: { dressing: dressing.value.id, ...plan.value } }, ...notes, ...plan.notes)
+    ? succeed({ ...answer, acid: { dressing: dressing.id, ...plan.value } }, ...notes, ...plan.notes)
     : plan
 }

@@ -1,48 +1,9 @@
-import { evaluate, type Evaluation, type MixInContainer } from '../../../core/evaluate'
-import type { Growing } from '../../../core/growing'
-import { fail, succeed, type Outcome } from '../../../core/outcome'
-import { figuresOf, rangesAtOnce, type Measurement } from '../../../core/ranges'
+import { FULL_EFFORT, type Evaluation, type MixInContainer } from '@/core/evaluate'
+import { succeed, type Outcome } from '@/core/outcome'
+import { figuresOf, rangesAtOnce, type Measurement } from '@/core/ranges'
+import { evaluatePrepared, prepare } from '../../mix/prepare'
 import type { CaseOf } from '../cases'
-import { limeOf } from './limeOf'
-import { containerOf, cropOf, mixOfCase } from './lookup'
-
-/** An evaluate case as the core takes it. */
-export function inputOf(c: CaseOf<'evaluate'>): Outcome<MixInContainer> {
-  const mix = mixOfCase(c)
-  if (!mix.ok) return mix
-  const { lookup, flat, mixed } = mix.value
-  const doses = lookup.doses(c.dressings)
-  if (!doses.ok) return doses
-  if (c.lime && 'gramsPerLitre' in c.lime && !(c.lime.gramsPerLitre >= 0))
-    return fail({ code: 'amount-negative', field: 'limeGramsPerLitre', value: c.lime.gramsPerLitre })
-  const lime = limeOf(c.lime, lookup, mixed, doses.value, c.temperature)
-  if (!lime.ok) return lime
-  const layers: NonNullable<MixInContainer['bottomLayers']>[number][] = []
-  for (const layer of c.bottomLayers ?? []) {
-    const below = lookup.flat(layer.mix)
-    if (!below.ok) return below
-    layers.push({ thickness: layer.thickness, parts: below.value.parts })
-  }
-  let growing: Growing | undefined
-  if (c.growing) {
-    const crop = cropOf(c.growing.crop)
-    if (!crop.ok) return crop
-    growing = { ...c.growing, crop: crop.value }
-  }
-  return succeed(
-    {
-      container: containerOf(c.container),
-      parts: flat.parts,
-      limes: lime.value.limes,
-      limeGramsPerLitre: lime.value.gramsPerLitre,
-      bottomLayers: layers,
-      dressings: doses.value,
-      temperature: c.temperature,
-      growing,
-    },
-    ...lime.notes,
-  )
-}
+import { questionOfCase } from '../questionOfCase'
 
 /** An evaluation as plain data worth keeping: figures by name, the profile by depth, courses by the week. */
 function written(e: Evaluation, input: MixInContainer) {
@@ -69,14 +30,17 @@ function written(e: Evaluation, input: MixInContainer) {
 
 /** Works an evaluate case out, with ranges where it asks for them. */
 export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
-  const input = inputOf(c)
-  if (!input.ok) return input
+  const question = questionOfCase(c)
+  if (!question.ok) return question
+  const prepared = prepare(question.value)
+  if (!prepared.ok) return prepared
+  const { input } = prepared.value
   if (!c.ranges) {
-    const answer = evaluate(input.value)
-    return answer.ok ? succeed(written(answer.value, input.value), ...input.notes, ...answer.notes) : answer
+    const answer = evaluatePrepared(prepared.value, FULL_EFFORT)
+    return answer.ok ? succeed(written(answer.value, input), ...prepared.notes, ...answer.notes) : answer
   }
   const ranged = rangesAtOnce({
-    input: input.value,
+    input,
     draws: c.ranges.draws,
     seed: c.ranges.seed,
     measurements: c.ranges.measurements as Measurement[],
@@ -84,8 +48,8 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
   if (!ranged.ok) return ranged
   const { best, ranges, readings, learned, draws, effective } = ranged.value
   return succeed(
-    { ...written(best, input.value), ranges, readings, learned, draws, effective },
-    ...input.notes,
+    { ...written(best, input), ranges, readings, learned, draws, effective },
+    ...prepared.notes,
     ...ranged.notes,
   )
 }

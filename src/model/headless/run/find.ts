@@ -7,34 +7,38 @@ import {
   type FinderTargets,
 } from '../../../core/finder'
 import type { BlendPart } from '../../../core/mixing'
-import { saltBand } from '../../../core/nutrients'
-import { succeed, type Outcome } from '../../../core/outcome'
+import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
 import { writtenDoses } from './dose'
 import { wishesOf } from './finishOf'
-import { containerOf, cropOf, Lookup } from './lookup'
+import { USUAL_TEMPERATURE } from '@/core/evaluate'
+import { preparedMaterial } from '@/core/mixing'
+import { bandsOf, targetsFor } from '@/core/targets'
+import { cropTargets } from '../../find/finderProblem'
+import { materialOf } from '../../mix/prepareRecipe'
+import type { OwnRows } from '../../mix/question'
+import { ownRows } from '../ownRows'
+import { cropOf } from '../questionOfCase'
 
 /** A find case as the core takes it; the crop's bands stand where targets leave them out. */
-function problemOf(c: CaseOf<'find'>, lookup: Lookup): Outcome<FinderProblem> {
+function problemOf(c: CaseOf<'find'>, own: OwnRows): Outcome<FinderProblem> {
   const shelf: FinderProblem['shelf'][number][] = []
   for (const { material, ...rest } of c.shelf) {
-    const found = lookup.material(material)
-    if (!found.ok) return found
-    shelf.push({ material: found.value, ...rest })
+    const row = materialOf(material, own)
+    if (!row) return fail({ code: 'unknown-material', material })
+    shelf.push({ material: preparedMaterial(row), ...rest })
   }
   let targets: FinderTargets = c.targets
   if (c.crop !== undefined) {
     const crop = cropOf(c.crop)
     if (!crop.ok) return crop
-    targets = {
-      airFilledPorosity: crop.value.airFilledPorosity,
-      pH: crop.value.pH,
-      electricalConductivity: { low: 0, high: saltBand(crop.value.properties).high },
-      ...c.targets,
-    }
+    const bands = bandsOf(
+      targetsFor({ crops: [crop.value], inGround: false, carried: false, waterEvery: null }),
+    )
+    targets = { ...cropTargets(bands), ...c.targets }
   }
   return succeed({
-    container: containerOf(c.container),
+    container: c.container,
     shelf,
     targets,
     weights: c.weights,
@@ -44,16 +48,16 @@ function problemOf(c: CaseOf<'find'>, lookup: Lookup): Outcome<FinderProblem> {
 }
 
 /** Lime and feed for each recipe found, in the same order. */
-function finished(c: CaseOf<'find'>, found: readonly Candidate[], lookup: Lookup): Outcome<object[]> {
-  const wishes = wishesOf({ ...c.finish, temperature: 20 }, lookup)
+function finished(c: CaseOf<'find'>, found: readonly Candidate[], own: OwnRows): Outcome<object[]> {
+  const wishes = wishesOf({ ...c.finish, temperature: USUAL_TEMPERATURE }, own)
   if (!wishes.ok) return wishes
   const list: object[] = []
   for (const candidate of found) {
     const parts: BlendPart[] = []
     for (const { id, parts: n } of candidate.parts) {
-      const material = lookup.material(id)
-      if (!material.ok) return material
-      parts.push({ material: material.value, parts: n })
+      const row = materialOf(id, own)
+      if (!row) return fail({ code: 'unknown-material', material: id })
+      parts.push({ material: preparedMaterial(row), parts: n })
     }
     const done = finish(parts, wishes.value)
     // What cannot be limed or fed says so in its place; the others stand.
@@ -64,15 +68,15 @@ function finished(c: CaseOf<'find'>, found: readonly Candidate[], lookup: Lookup
 
 /** Works a find case out; with `finish` each family gets its lime and feed, with `explain` what stands in the way is told. */
 export function runFind(c: CaseOf<'find'>): Outcome<object> {
-  const lookup = Lookup.of(c)
-  if (!lookup.ok) return lookup
-  const problem = problemOf(c, lookup.value)
+  const own = ownRows(c)
+  if (!own.ok) return own
+  const problem = problemOf(c, own.value)
   if (!problem.ok) return problem
   const found = searchAtOnce(problem.value)
   if (!found.ok) return found
   const { families, front, tried, allowed } = found.value
   const most = families.slice(0, c.most)
-  const best = c.finish ? finished(c, most, lookup.value) : succeed(most)
+  const best = c.finish ? finished(c, most, own.value) : succeed(most)
   if (!best.ok) return best
   const answer = { families: best.value, front, tried, allowed, familiesFound: families.length }
   if (!c.explain || (families[0]?.score ?? 1) === 0) return succeed(answer)

@@ -1,21 +1,22 @@
 import type { FinishWishes } from '../../../core/finder'
 import type { Dressing } from '../../../core/data'
 import { chargeOfLabel, type FeedTarget } from '../../../core/nutrients'
-import { succeed, type Outcome } from '../../../core/outcome'
+import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
-import type { Lookup } from './lookup'
+import { dressingOf, limesOf } from '../../mix/prepareRecipe'
+import { USUAL_LIMES, type OwnRows } from '../../mix/question'
 
 type Wishes = Pick<CaseOf<'dose'>, 'lime' | 'feed' | 'temperature'>
 
 /** The lime and feed a case asks for, as the core takes them. A label is copied as it is; a charge may count the parts' own. */
-export function wishesOf(c: Wishes, lookup: Lookup): Outcome<FinishWishes> {
-  const limes = lookup.limes(c.lime ?? { calcitic: 'lime_calcitic', dolomitic: 'lime_dolomitic' })
+export function wishesOf(c: Wishes, own: OwnRows): Outcome<FinishWishes> {
+  const limes = limesOf(c.lime ?? USUAL_LIMES)
   if (!limes.ok) return limes
   const dressings: Dressing[] = []
   for (const id of c.feed?.dressings ?? []) {
-    const found = lookup.dressing(id)
-    if (!found.ok) return found
-    dressings.push(found.value)
+    const found = dressingOf(id, own)
+    if (!found) return fail({ code: 'unknown-dressing', dressing: id })
+    dressings.push(found)
   }
   const label = c.feed?.likeLabel
   const feed: FeedTarget[] | undefined = label

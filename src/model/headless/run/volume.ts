@@ -2,15 +2,18 @@ import { containerVolumes } from '../../../core/geometry'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import { LITRES } from '../../../core/units'
 import type { CaseOf } from '../cases'
-import { containerOf, Lookup } from './lookup'
+import { countProblem } from '@/core/amounts'
+import { flatOf } from '../../mix/prepareRecipe'
+import { recipeOfCase } from '../questionOfCase'
 
 /** Mix for a list of containers: in place, with settling, and as loose parts to measure out. Litres and what growers buy in. */
 export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   const containers = []
   let inPlace = 0
   for (const { container, count, name, rootBalls } of c.containers) {
-    if (!(Number.isInteger(count) && count >= 1)) return fail({ code: 'count-not-whole', value: count })
-    const fill = containerVolumes(containerOf(container))
+    const wrong = countProblem(count)
+    if (wrong) return fail(wrong)
+    const fill = containerVolumes(container)
     if (!fill.ok) return fill
     if (rootBalls >= fill.value.mixVolume)
       return fail({
@@ -33,9 +36,10 @@ export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   })
   const answer = { containers, inPlace: units(inPlace), toBlend: units(toBlend) }
   if (!c.mix) return succeed(answer)
-  const lookup = Lookup.of(c)
-  if (!lookup.ok) return lookup
-  const flat = lookup.value.flat(c.mix)
+  const asked = recipeOfCase({ ...c, mix: c.mix, lime: undefined, dressings: [] })
+  if (!asked.ok) return asked
+  const { recipe, own } = asked.value
+  const flat = flatOf(recipe.lines, recipe.mixes, own)
   if (!flat.ok) return flat
   const loose = toBlend / (1 - flat.value.lossHere)
   const parts = c.mix.map((line) => ({

@@ -1,11 +1,14 @@
+import { prepareJob, evaluateJob } from '@/model/mix/evaluateJob'
+import { quantitiesOf } from '@/model/make/quantities'
+import { shoppingList } from '@/model/make/shoppingList'
+import { doseTotals } from '@/model/make/doseTotals'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { readEnvelope, writeEnvelope } from '@/storage/envelope'
-import { batchCards, doseTotals, shoppingList } from '@/model/make/batchCard'
+import { batchCards } from '@/model/make/batchCard'
 import { isOver, nextStation } from '@/model/stations'
 import { tickOf } from '@/model/garden/commands'
 import { jobsOf, recordsOf, shelfKey, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
-import { evaluateJob, limeGramsPerLitre, quantitiesOf } from './reckoning'
 import { materialById } from '@/core/data'
 import { sameData } from '@/model/garden/same'
 import { kindOfKey, type Job } from '@/model/garden/schemas'
@@ -48,13 +51,13 @@ describe('a job worked out', () => {
       count: 2,
     }
     const q = quantities({ ...job, fills: [...job.fills, trough, deep, layered] })
-    expect(q.fills).toHaveLength(4)
+    expect(q.needed).toHaveLength(4)
     expect(q.inPlace).toBeCloseTo(
-      q.fills[0]!.net + q.fills[1]!.net + q.fills[2]!.net + 2 * q.fills[3]!.net,
+      q.needed[0]!.net + q.needed[1]!.net + q.needed[2]!.net + 2 * q.needed[3]!.net,
       6,
     )
-    expect(q.fills[2]!.net).toBeCloseTo((240 * 120 * 5) / 1000, 6)
-    expect(q.fills[3]!.washedIn).toBeGreaterThan(50)
+    expect(q.needed[2]!.net).toBeCloseTo((240 * 120 * 5) / 1000, 6)
+    expect(q.needed[3]!.washedIn).toBeGreaterThan(50)
     // Judged in the first unless told otherwise; a layer below is judged with it.
     expect(q.asWritten.mixDepth).toBeCloseTo(29, 9)
     const elsewhere = evaluateJob({ ...job, fills: [...job.fills, layered], judgedIn: 'i' })
@@ -63,8 +66,8 @@ describe('a job worked out', () => {
   test('limes to the target, to a weight, or not at all', () => {
     const toTarget = evaluateJob(job)
     expect(toTarget.ok && toTarget.value.lime.pH).toBeCloseTo(6.4, 1)
-    const fixed = limeGramsPerLitre({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 3 } })
-    expect(fixed.ok && fixed.value).toBe(3)
+    const fixed = prepareJob({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 3 } })
+    expect(fixed.ok && fixed.value.lime.own.gramsPerLitre).toBe(3)
     const none = evaluateJob({ ...job, lime: { ...job.lime, mode: 'none' } })
     expect(none.ok && none.value.lime.pH).toBeCloseTo(none.ok ? none.value.blend.pH : 0, 9)
   })

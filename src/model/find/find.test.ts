@@ -1,32 +1,27 @@
+import { concernsAbout } from './findMixes'
+import type { Evaluation } from '@/core/evaluate'
+import { questionOfJob } from '@/model/mix/questionOfJob'
+import { quantitiesOf } from '@/model/make/quantities'
+import { judgementsOf, type PreparedMix, evaluatePrepared, AT_REST } from '@/model/mix/prepare'
+import { versionOf, isUnkept, recipeOf, sameRecipe } from '@/model/mix/versions'
+import { severityOf } from '@/core/judgement'
+import { finderProblem, easyWaterByDays } from './finderProblem'
+import { evaluateJob, prepareJob } from '@/model/mix/evaluateJob'
+import { movesOf, afterMove, afterFinding } from './nextMoves'
+import { type Source, materialsFrom, finderShelf } from './materialsFrom'
+import { doseTotals } from '@/model/make/doseTotals'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
-import { searchAtOnce } from '@/core/finder'
+import { searchAtOnce, complexityOf } from '@/core/finder'
 import { demoGarden } from '@/demo/demoGarden'
-import {
-  afterFinding,
-  afterMove,
-  concernsOf,
-  easyWaterFor,
-  finderProblem,
-  severityOf,
-  isUnkept,
-  judgementsOf,
-  materialsFrom,
-  movesOf,
-  complexityOf,
-  recipeOf,
-  sameRecipe,
-  versionOf,
-} from './bench'
-import { doseTotals, batchCards } from '@/model/make/batchCard'
+import { batchCards } from '@/model/make/batchCard'
 import { changesOf, type Command } from '@/model/garden/commands'
 import { compare, differences, type Rival } from '@/model/mix/compare'
 import { mixCost } from '@/model/mix/cost'
 import { doseOffers, limeOffer } from '@/model/mix/doses'
 import { fillingCards } from '@/model/make/filling'
 import { jobKey, jobOf, liveJob, placeOf } from '@/model/garden/garden'
-import { evaluateJob, evaluateLater, quantitiesOf } from '@/model/mix/reckoning'
 import {
   jobSchema,
   type DressingLine,
@@ -52,6 +47,15 @@ const after = (job: Job, command: Command): Job => {
   const change = changesOf(new Map([[jobKey(job.id), job]]), command).find((c) => c.key === jobKey(job.id))
   return (change?.after as Job | undefined) ?? job
 }
+const moves = (job: Job, source: Source, most: number) =>
+  good(movesOf(garden, job, questionOfJob(job, place), good(finderShelf(garden, job, source)), most))
+/** A job prepared, and its answer with the later years. */
+const atRest = (job: Job): [PreparedMix, Evaluation] => {
+  const prepared = good(prepareJob(job, place))
+  return [prepared, good(evaluatePrepared(prepared, AT_REST))]
+}
+/** A job held to another band of pH. */
+const within = (job: Job, pH: { low: number; high: number }): Job => ({ ...job, bands: { ...job.bands, pH } })
 const feed = (dressingId: string, more: Partial<DressingLine> = {}): DressingLine => ({
   dressingId,
   gramsPerLitre: 2,
@@ -71,24 +75,23 @@ describe('next moves and the finder, from a job', () => {
     )
   })
   test('a move taken is worth what it said, by the full reckoning too', () => {
-    const { moves } = good(movesOf(garden, leeks, place, 'shelf', 5))
-    expect(moves.length).toBeGreaterThan(2)
-    for (const move of moves) {
-      const there = good(evaluateJob({ ...leeks, ...afterMove(leeks, move) }, undefined, place))
+    const best = moves(leeks, 'shelf', 5).moves
+    expect(best.length).toBeGreaterThan(2)
+    for (const move of best) {
+      const there = good(evaluateJob({ ...leeks, ...afterMove(leeks, move) }, place))
       expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.airFilledPorosity, 1.5)
       expect(move.gain).toBeGreaterThan(0)
     }
   })
   test('what a move leaves stays in its place, what comes in comes last', () => {
-    const move = good(movesOf(garden, leeks, place, 'all', 5)).moves.find((m) => m.move.kind === 'swap')!
+    const move = moves(leeks, 'all', 5).moves.find((m) => m.move.kind === 'swap')!
     const ids = afterMove(leeks, move).parts.map((p) => p.materialId)
     const before = leeks.parts.map((p) => p.materialId).filter((id) => ids.includes(id))
     expect(ids.slice(0, before.length)).toEqual(before)
   })
   test('what the finder has for a job meets its bands when evaluated in full', () => {
     const problem = good(
-      finderProblem(garden, leeks, place, {
-        source: 'all',
+      finderProblem(questionOfJob(leeks, place), good(finderShelf(garden, leeks, 'all')), {
         rules: { maxMaterials: 2 },
         volume: 80,
         easyWater: null,
@@ -97,7 +100,7 @@ describe('next moves and the finder, from a job', () => {
     const best = good(searchAtOnce(problem)).families[0]!
     expect(best.score).toBeLessThan(0.05)
     const recipe = afterFinding(leeks, best)
-    const there = good(evaluateJob({ ...leeks, ...recipe }, undefined, place))
+    const there = good(evaluateJob({ ...leeks, ...recipe }, place))
     const { low, high } = problem.targets.airFilledPorosity!
     expect(there.mix.airFilledPorosity).toBeGreaterThan(low - 0.01)
     expect(there.mix.airFilledPorosity).toBeLessThan(high + 0.01)
@@ -106,8 +109,7 @@ describe('next moves and the finder, from a job', () => {
   test('a mix that blows over has more said against it where wind is, and ten to one is odder than two to one', () => {
     // A tall grower in a tub of the fig's: heavy soil holds it where peat and perlite do not.
     const tub = { ...jobNamed('fig'), companionIds: [] }
-    const problem = finderProblem(garden, tub, place, {
-      source: 'shelf',
+    const problem = finderProblem(questionOfJob(tub, place), good(finderShelf(garden, tub, 'shelf')), {
       rules: { maxMaterials: 2 },
       volume: 80,
       easyWater: null,
@@ -120,25 +122,24 @@ describe('next moves and the finder, from a job', () => {
     const light = found(['peat_medium', 2], ['perlite_coarse', 2])
     const heavy = found(['soil_loam', 3], ['pumice', 1])
     const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
-    const codes = (c: typeof light, wind: 'sheltered' | 'exposed') =>
-      concernsOf(tub, inWind(wind), c)!.map((j) => j.code)
+    const concernsOf = (c: typeof light, wind: 'sheltered' | 'exposed') =>
+      concernsAbout(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind)), c)!
+    const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((j) => j.code)
     expect(codes(light, 'exposed')).toContain('tips-in-wind')
     expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
     expect(codes(heavy, 'exposed')).not.toContain('tips-in-wind')
-    expect(severityOf(concernsOf(tub, inWind('exposed'), light)!)).toBe(
-      severityOf(concernsOf(tub, inWind('sheltered'), light)!) + 1,
-    )
+    expect(severityOf(concernsOf(light, 'exposed'))).toBe(severityOf(concernsOf(light, 'sheltered')) + 1)
     const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
     expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
-    const e = good(evaluateJob(peppers, undefined, place))
-    const one = easyWaterFor(e, peppers, 1)!
-    const two = easyWaterFor(e, peppers, 2)!
+    const e = good(evaluateJob(peppers, place))
+    const needed = easyWaterByDays(peppers, place)!
+    const [one, two] = [needed(1), needed(2)]
     expect(two).toBeGreaterThan(one)
     const now = e.growing!.watering[e.growing!.thirstiestMonth! - 1]!.days.value
-    expect(Math.abs(easyWaterFor(e, peppers, now)! - e.mix.easilyAvailableWater)).toBeLessThan(0.05)
-    expect(easyWaterFor(e, { ...peppers, cropId: null }, 1)).toBeNull()
+    expect(Math.abs(needed(now) - e.mix.easilyAvailableWater)).toBeLessThan(0.05)
+    expect(easyWaterByDays({ ...peppers, cropId: null }, place)).toBeNull()
   })
 })
 
@@ -212,7 +213,7 @@ describe('versions', () => {
       { id: 'a', name: 'a', recipe: recipeOf(peppers), corners: [] },
     ])
     expect(beside[0]!.costPerLitre).toBeCloseTo(perLitre!, 9)
-    expect(good(movesOf(garden, peppers, place, 'shelf', 1)).figures.costPerLitre).toBeCloseTo(perLitre!, 3)
+    expect(moves(peppers, 'shelf', 1).figures.costPerLitre).toBeCloseTo(perLitre!, 3)
   })
   test('a warning is answered with a reason and can be asked for again', () => {
     const answered = after(leeks, {
@@ -226,7 +227,7 @@ describe('versions', () => {
       after(answered, { type: 'warning/answer', jobId: leeks.id, code: 'foot-drowned', reason: null })
         .dismissed,
     ).toEqual([])
-    const codes = judgementsOf(leeks, place, good(evaluateLater(leeks, place))).map((j) => j.code)
+    const codes = judgementsOf(...atRest(leeks)).map((j) => j.code)
     expect(codes).toContain('too-little-air')
     expect(codes).not.toContain('tips-in-wind')
   })
@@ -236,9 +237,9 @@ describe('dressings', () => {
   const dressed = (lines: DressingLine[]) =>
     lines.reduce((j, line) => after(j, { type: 'dressing/set', jobId: j.id, line }), peppers)
   test('change salts and feed, and go with every batch by weight', () => {
-    const plain = good(evaluateJob(peppers, undefined, place))
+    const plain = good(evaluateJob(peppers, place))
     const j = dressed([feed('crf_5_6', { gramsPerLitre: 4 })])
-    const fed = good(evaluateJob(j, undefined, place))
+    const fed = good(evaluateJob(j, place))
     expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(plain.growing!.feeding.nitrogenMet)
     const q = good(quantitiesOf(j))
     const lines = batchCards(j, q).flatMap((c) => c.lines.filter((l) => l.id === 'crf_5_6'))
@@ -248,29 +249,29 @@ describe('dressings', () => {
     expect(doseTotals(j, q).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(grams, 6)
   })
   test('lime is offered to a mix that is too acid and given none, as much as brings it there', () => {
-    const pH = { low: 6, high: 6.8 }
     const bare = { ...peppers, lime: { ...peppers.lime, mode: 'none' as const } }
-    const offer = limeOffer(bare, good(evaluateLater(bare, place)), pH)!
+    const offer = limeOffer(...atRest(bare))!
     expect(offer.target).toBe(6.4)
     const limed = {
       ...bare,
       lime: { ...bare.lime, mode: 'fixed' as const, gramsPerLitre: offer.gramsPerLitre },
     }
     expect(good(evaluateJob(limed)).lime.pH).toBeCloseTo(6.4, 2)
-    expect(limeOffer(limed, good(evaluateLater(limed, place)), pH)).toBeNull()
-    expect(limeOffer(bare, good(evaluateLater(bare, place)), { low: 4, high: 5 })).toBeNull()
+    expect(limeOffer(...atRest(limed))).toBeNull()
+    expect(limeOffer(...atRest(within(bare, { low: 4, high: 5 })))).toBeNull()
   })
   test('are offered for what is lacking, and the lack is gone when they are taken', () => {
-    const e = good(evaluateLater(peppers, place))
-    const { pH } = { pH: { low: 6, high: 6.8 } }
-    const offers = doseOffers(peppers, e, pH)
+    const [prepared, e] = atRest(peppers)
+    const offers = doseOffers(prepared, e)
     expect(offers.map((o) => o.line.dressingId)).toEqual(['crf_3_4', 'hoof_horn'])
-    const fed = good(evaluateLater(dressed([offers[0]!.line]), place))
+    const fed = atRest(dressed([offers[0]!.line]))[1]
     expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(e.growing!.feeding.nitrogenMet + 0.1)
-    expect(doseOffers(dressed([offers[0]!.line]), e, pH).map((o) => o.line.dressingId)).toEqual(['hoof_horn'])
+    expect(doseOffers(atRest(dressed([offers[0]!.line]))[0], e).map((o) => o.line.dressingId)).toEqual([
+      'hoof_horn',
+    ])
     // Too sweet and no lime in it: sulfur, never more than is usually given.
     const sweet = { ...peppers, lime: { ...peppers.lime, mode: 'none' as const } }
-    const sour = doseOffers(sweet, good(evaluateLater(sweet, place)), { low: 4, high: 4.6 }).find(
+    const sour = doseOffers(...atRest(within(sweet, { low: 4, high: 4.6 }))).find(
       (o) => o.why.code === 'acid',
     )!
     expect(sour.line.gramsPerLitre).toBeGreaterThan(0.1)

@@ -1,0 +1,57 @@
+import { materialById } from '../data'
+import { severityOf, type Judgement } from '../judgement'
+import { FINDER_LIMITS } from './limits'
+import type { Candidate, FinderResult } from './problem'
+
+/** Is a miss, in steps, so small that nobody could measure it? */
+export const isMet = (miss: number): boolean => miss < FINDER_LIMITS.met.value
+
+/** Does a recipe miss nothing that anybody could measure? */
+export const meetsAll = ({ misses }: Pick<Candidate, 'misses'>): boolean => Object.values(misses).every(isMet)
+
+/** A recipe by what is in it: two with the same key are the same. */
+export const keyOf = ({ parts }: Pick<Candidate, 'parts'>): string =>
+  parts.map((p) => `${p.id} ${p.parts}`).join(', ')
+
+/** Share of a recipe in materials whose figures are known badly. Fraction. */
+function doubtIn({ parts }: Pick<Candidate, 'parts'>): number {
+  const total = parts.reduce((sum, p) => sum + p.parts, 0)
+  const vague = parts.filter((p) => materialById(p.id)?.confidence === 'low')
+  return vague.reduce((sum, p) => sum + p.parts, 0) / total
+}
+
+/**
+ * How hard a recipe is to believe in and to measure out: the share known badly, and how many parts there are to count, ten to
+ * one sooner than two to one. For setting in order what fits alike. Source: common practice, by judgement.
+ */
+export const complexityOf = (c: Pick<Candidate, 'parts'>): number =>
+  doubtIn(c) + c.parts.reduce((sum, p) => sum + p.parts, 0) / FINDER_LIMITS.oddParts.value
+
+/** Recipes that meet everything are alike in that; the others by fiftieths of a step. */
+const rankOf = (c: Candidate) => (meetsAll(c) ? 0 : Math.round(c.score * 50) + 1)
+/** A recipe of unknown cost comes behind those whose cost is known. */
+const costOf = (c: Candidate) => c.figures.costPerLitre || Number.MAX_VALUE
+
+/** What a search found, best fit first; of those that fit alike the cheaper, then the plainer. */
+export function inOrder({ families, front }: Pick<FinderResult, 'families' | 'front'>): Candidate[] {
+  const each = new Map([...families, ...front].map((c) => [keyOf(c), c]))
+  return [...each.values()].sort(
+    (a, b) => rankOf(a) - rankOf(b) || costOf(a) - costOf(b) || complexityOf(a) - complexityOf(b),
+  )
+}
+
+/** A recipe found, with what would stand out about it on the bench; null where nobody looked. */
+export interface Found {
+  candidate: Candidate
+  onFront: boolean
+  concerns: Judgement[] | null
+}
+
+/**
+ * The order a grower sees: `inOrder`, and of those that fit alike the ones with least said against them first. Those that were
+ * not looked at come behind those that were.
+ */
+export function rankFound(found: readonly Found[]): Found[] {
+  const severity = ({ concerns }: Found) => (concerns ? severityOf(concerns) : Number.MAX_VALUE)
+  return [...found].sort((a, b) => rankOf(a.candidate) - rankOf(b.candidate) || severity(a) - severity(b))
+}

@@ -1,0 +1,72 @@
+import {
+  FINDER_LIMITS,
+  inOrder,
+  keyOf,
+  rankFound,
+  search,
+  type Candidate,
+  type FinderProblem,
+  type FinderProgress,
+  type FinderResult,
+  type Found,
+} from '@/core/finder'
+import type { Judgement } from '@/core/judgement'
+import { succeed, type Outcome } from '@/core/outcome'
+import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare'
+import type { MixQuestion } from '../mix/question'
+
+export interface FindRequest {
+  problem: FinderProblem
+  /** The bed, crop, place and care the recipes are for; lime and dressings as they would be given; its parts do not count. */
+  question: MixQuestion
+}
+
+export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'allowed'> {
+  /** Everything found, in the order to be shown. */
+  found: Found[]
+  /** The best fit, for telling what is out of reach; null where nothing was found. */
+  best: Candidate | null
+}
+
+/**
+ * What the bench would say against a recipe: its warnings and alarms, the gravest first. Null where it cannot be worked out.
+ */
+export function concernsAbout(
+  question: MixQuestion,
+  { parts }: Pick<Candidate, 'parts'>,
+): Judgement[] | null {
+  const prepared = prepare({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
+  if (!prepared.ok) return null
+  const evaluation = evaluatePrepared(prepared.value, AT_REST)
+  return evaluation.ok
+    ? judgementsOf(prepared.value, evaluation.value).filter((j) => j.level !== 'note')
+    : null
+}
+
+/**
+ * Searches, then looks at the best as the bench would and sets everything in order. A generator: yields the search's progress
+ * for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
+ */
+export function* findMixes(
+  { problem, question }: FindRequest,
+  enough?: () => boolean,
+): Generator<FinderProgress, Outcome<FoundMixes>> {
+  const result = yield* search(problem, enough)
+  if (!result.ok) return result
+  const { families, front, tried, complete, allowed } = result.value
+  const onFront = new Set(front.map(keyOf))
+  const found: Found[] = []
+  for (const [i, candidate] of inOrder(result.value).entries()) {
+    const looked = i < FINDER_LIMITS.judged.value
+    found.push({
+      candidate,
+      onFront: onFront.has(keyOf(candidate)),
+      concerns: looked ? concernsAbout(question, candidate) : null,
+    })
+    if (looked) yield { tried, total: tried, best: families[0] ?? null }
+  }
+  return succeed(
+    { found: rankFound(found), best: families[0] ?? null, tried, complete, allowed },
+    ...result.notes,
+  )
+}

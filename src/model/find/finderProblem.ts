@@ -1,0 +1,100 @@
+import { easyWaterNeeded } from '@/core/climate'
+import type { Crop } from '@/core/data'
+import type { FinderProblem, FinderTargets, Rules, ShelfMaterial } from '@/core/finder'
+import { succeed, type Outcome } from '@/core/outcome'
+import { bandsOf, type Bands } from '@/core/targets'
+import type { Job, Place } from '../garden/schemas'
+import { evaluateJob } from '../mix/evaluateJob'
+import { neededFor, targetsOf } from '../mix/prepare'
+import type { MixQuestion } from '../mix/question'
+
+export interface FinderWishes {
+  rules: Rules
+  /** Litres of mix the job takes, for packs and stock; null where that is not known. */
+  volume: number | null
+  /** Easily available water at least, fraction; null where no rule asks. */
+  easyWater: number | null
+}
+export const NO_WISHES: FinderWishes = { rules: {}, volume: null, easyWater: null }
+
+/** Share of the solids that may have rotted in two years under what stays for years. Source: our assumption. */
+const LASTING = { low: 0, high: 0.25 }
+/** Easy water of a bed drained by soil: not held to the band of pots, but gravel is no bed. Source: a loam's own (our assumption). */
+const LEAST_IN_GROUND = 0.04
+
+/** Bands of a crop as the finder holds recipes against them. */
+export const cropTargets = ({
+  airFilledPorosity,
+  pH,
+  electricalConductivity: salts,
+}: Bands): FinderTargets => ({
+  airFilledPorosity,
+  pH,
+  ...(salts ? { electricalConductivity: salts } : {}),
+})
+
+/** Every band of a question as the finder holds recipes against it; `space` is the litres between layers and fill line. */
+function targetsFrom(
+  bands: Bands,
+  space: number,
+  inGround: boolean,
+  crop: Crop | undefined,
+  least: number | null,
+): FinderTargets {
+  const easy = bands.easilyAvailableWater
+  return {
+    ...cropTargets(bands),
+    ...(easy || least !== null || inGround
+      ? {
+          easilyAvailableWater: {
+            low: Math.max(easy?.low ?? (inGround ? LEAST_IN_GROUND : 0), least ?? 0),
+            high: Math.max(easy?.high ?? 1, least ?? 0),
+          },
+        }
+      : {}),
+    ...(bands.drainedWeight ? { drainedDensity: { low: 0, high: bands.drainedWeight.high / space } } : {}),
+    ...(crop?.perennial ? { structureLost: LASTING } : {}),
+  }
+}
+
+/** A question's bed and bands with a shelf, as the finder takes them. Errors: those of the bed. */
+export function finderProblem(
+  question: MixQuestion,
+  shelf: readonly ShelfMaterial[],
+  { rules, volume, easyWater }: FinderWishes = NO_WISHES,
+): Outcome<FinderProblem> {
+  const needed = neededFor(question.bed)
+  if (!needed.ok) return needed
+  const { container } = question.bed
+  return succeed({
+    container,
+    floor: needed.value.floor,
+    shelf,
+    targets: targetsFrom(
+      bandsOf(targetsOf(question)),
+      needed.value.space,
+      container.base.kind === 'onSoil',
+      question.crops[0],
+      easyWater,
+    ),
+    rules,
+    volume: volume ?? undefined,
+  })
+}
+
+/** What a job's full-grown crop drinks in its thirstiest month hangs little on the mix: while there is none, peat stands in. */
+const STAND_IN = [{ materialId: 'peat_medium', twelfths: 12 }]
+
+/**
+ * Easily available water that lets a job's crop wait so many days in its thirstiest month, by days; null where place or crop
+ * are not known, or the bed cannot be worked out. Source: `easyWaterNeeded`.
+ */
+export function easyWaterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
+  const parts = job.parts.length > 0 ? job.parts : STAND_IN
+  const answer = evaluateJob({ ...job, parts }, place)
+  const growing = answer.ok ? answer.value.growing : null
+  if (!answer.ok || !growing || growing.thirstiestMonth === null) return null
+  const interval = growing.watering[growing.thirstiestMonth - 1]!
+  const { mixVolume } = answer.value.mix
+  return (days) => easyWaterNeeded(interval, mixVolume, days)
+}

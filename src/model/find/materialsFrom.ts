@@ -1,0 +1,43 @@
+import { looseLitresOfPack } from '@/core/batch'
+import { materialById, MATERIALS } from '@/core/data'
+import type { ShelfMaterial } from '@/core/finder'
+import { preparedMaterial } from '@/core/mixing'
+import { fail, succeed, type Outcome } from '@/core/outcome'
+import { shelfItemOf, type Garden } from '../garden/garden'
+import type { Job } from '../garden/schemas'
+import { shelfEntry } from '../garden/shelfEntry'
+import { pricePerLitre } from '../mix/cost'
+import { materialIdsOf } from '../mix/innerMix'
+
+/** Where a search takes its materials from: those with a price or stock on the shelf, or every one of the tables. */
+export type Source = 'shelf' | 'all'
+
+const isOnShelf = (garden: Garden, id: string) => {
+  const item = shelfItemOf(garden, id)
+  return item !== undefined && (item.price !== null || item.stock > 0)
+}
+
+/** Ids of the materials a search may draw on; what is in the mix already always counts. */
+export function materialsFrom(garden: Garden, job: Job, source: Source): string[] {
+  const inMix = new Set(materialIdsOf(job))
+  return MATERIALS.filter(
+    (m) => inMix.has(m.id) || (source === 'all' ? m.family !== 'mix' : isOnShelf(garden, m.id)),
+  ).map((m) => m.id)
+}
+
+/** The same as the finder takes them, with price and stock. Errors: a material the tables do not know. */
+export function finderShelf(garden: Garden, job: Job, source: Source): Outcome<ShelfMaterial[]> {
+  const shelf: ShelfMaterial[] = []
+  for (const id of materialsFrom(garden, job, source)) {
+    const material = materialById(id)
+    if (!material) return fail({ code: 'unknown-material', material: id })
+    const { pack, stock } = shelfEntry(garden, material)
+    shelf.push({
+      material: preparedMaterial(material),
+      pricePerLitre: pricePerLitre(garden, material),
+      stock,
+      packLitres: looseLitresOfPack(material, pack),
+    })
+  }
+  return succeed(shelf)
+}

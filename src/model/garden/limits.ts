@@ -1,0 +1,41 @@
+import { defineLimits } from '@/core/limits'
+
+/** Letters a name may have, wherever one is typed, imported or made of other names. */
+export const LONGEST_NAME = 120
+
+/** How much of a thing a garden keeps: what a field, a sheet and an import take, and what a record may hold. */
+export const GARDEN_LIMITS = defineLimits({
+  parts: {
+    value: 40,
+    low: 20,
+    high: 60,
+    unit: 'parts',
+    source: 'our assumption: more than anybody stirs together',
+  },
+  mixes: { value: 12, low: 6, high: 20, unit: 'finished mixes', source: 'our assumption: as `parts`' },
+  dressings: { value: 20, low: 10, high: 40, unit: 'dressings', source: 'our assumption: as `parts`' },
+  versions: {
+    value: 200,
+    low: 50,
+    high: 400,
+    unit: 'versions',
+    source: 'our assumption: a version a day of a season',
+  },
+  twelfths: {
+    value: 12_000,
+    low: 1200,
+    high: 12_000,
+    unit: 'twelfths of a part',
+    source: 'our assumption: a thousand buckets of one material',
+  },
+  beds: { value: 200, low: 50, high: 500, unit: 'beds of a job', source: 'our assumption: as `parts`' },
+  companions: { value: 12, low: 6, high: 20, unit: 'crops', source: 'our assumption: as `parts`' },
+  layers: { value: 8, low: 4, high: 12, unit: 'layers', source: 'our assumption: as `parts`' },
+  corners: {
+    value: 200,
+    low: 60,
+    high: 200,
+    unit: 'corners',
+    source: 'our assumption: a bed drawn by hand has a dozen',
+  },
+})

@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import { LAYER_KINDS } from '@/core/filling/layers'
+import { WALL_MATERIALS } from '@/core/weight/emptyWeight'
+import { GARDEN_LIMITS } from '../limits'
+import { containerSchemas } from '../shapes'
+import { id, name, number } from './basics'
+
+export const { shape: shapeSchema, base: baseSchema } = containerSchemas(z.object)
+
+/** What growers call them: what is asked about a container, and how it is drawn, follows from this. */
+export const VESSEL_KINDS = [
+  'roundPot',
+  'box',
+  'raisedBed',
+  'fabricBag',
+  'oval',
+  'gutter',
+  'freeBed',
+  'heapedBed',
+] as const
+
+/** What is filled: a shape the core knows, under the name the grower gave it, so many times. */
+export const vesselSchema = z.object({
+  kind: z.enum(VESSEL_KINDS),
+  shape: shapeSchema,
+  headspace: number,
+  base: baseSchema,
+  count: number,
+})
+
+export const WALLS = WALL_MATERIALS
+export const STANDINGS = ['ground', 'paving', 'balcony', 'roof'] as const
+
+/** A container or bed with all that is asked about it. */
+export const bedSpecSchema = z.object({
+  name,
+  vessel: vesselSchema,
+  /** What its sides are of. */
+  wall: z.enum(WALLS),
+  /** What it stands on. */
+  standing: z.enum(STANDINGS),
+  /** Under the mix, from the base up; cm. */
+  layers: z.array(z.object({ kind: z.enum(LAYER_KINDS), thickness: number })).max(GARDEN_LIMITS.layers.value),
+  /** Litres of roots planted with their own soil, in each. */
+  rootBalls: number,
+  /** Has to be lifted once filled. */
+  carried: z.boolean(),
+})
+
+export const bedSchema = bedSpecSchema.extend({ id, createdAt: z.iso.datetime() })
+
+/** One kind of bed in a job: from the list of beds, or described in the job alone. */
+export const jobBedSchema = z.object({
+  id,
+  /** The bed of the list it follows; null where it stands alone. */
+  bedId: id.nullable(),
+  /** As it is, or as it last was where the list no longer has it. */
+  spec: bedSpecSchema,
+  /** How many of them are filled in this job. */
+  count: number,
+  /** Topping up: old mix has sunk so far below the fill line, cm; null where it starts empty. */
+  sunkBy: number.nullable(),
+})
+
+export type Vessel = z.infer<typeof vesselSchema>
+export type VesselKind = Vessel['kind']
+export type BedSpec = z.infer<typeof bedSpecSchema>
+export type Bed = z.infer<typeof bedSchema>
+export type JobBed = z.infer<typeof jobBedSchema>

@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { TARGETS } from '@/core/targets'
+import { GARDEN_LIMITS } from '../limits'
+import { id, name, number, text } from './basics'
+import { jobBedSchema } from './bed'
+import { recipeSchema, versionSchema } from './recipe'
+
+export const planSchema = z.object({
+  /** Litres. */
+  bucket: number,
+  /** Litres brim-full. */
+  vessel: number,
+  /** Extra mix for what watering-in settles, fraction. */
+  settling: number,
+})
+
+export const jobSchema = recipeSchema.extend({
+  id,
+  name,
+  createdAt: z.iso.datetime(),
+  /** The crop that leads; null where none is chosen. */
+  cropId: id.nullable(),
+  /** Others in the same mix. */
+  companionIds: z.array(id).max(GARDEN_LIMITS.companions.value),
+  fills: z.array(jobBedSchema).min(1).max(GARDEN_LIMITS.beds.value),
+  /** The fill the mix is judged in; the first where null or gone. */
+  judgedIn: id.nullable(),
+  /** Month it is planted or sown, 1 to 12; null where nobody said. */
+  plantMonth: z.int().min(1).max(12).nullable(),
+  /** Plants in each container of the leading crop; null for as many as have room. */
+  plants: z.number().nullable(),
+  /** Bands the grower has moved. */
+  bands: z.partialRecord(z.enum(TARGETS), z.object({ low: number, high: number })),
+  /** Steps of filling that are done, as "fill:step". */
+  filledSteps: z.array(z.string().max(120)).max(4000),
+  /** The day it was planted or sown; null until then. */
+  plantedOn: z.iso.date().nullable(),
+  /** What the season asked for and was done. */
+  followedSteps: z.array(z.string().max(120)).max(400),
+  /** Put away: kept, but not among the jobs in hand. */
+  archived: z.boolean(),
+  /** Recipes kept on the way, oldest first. */
+  versions: z.array(versionSchema).max(GARDEN_LIMITS.versions.value),
+  /** The kept one that the bench began from. */
+  versionId: id.nullable(),
+  /** Warnings the grower has answered, by what they warn of. */
+  dismissed: z.array(z.object({ code: text(80), reason: text(500) })).max(80),
+  /** Size of one press of plus or minus. */
+  step: z.enum(['whole', 'half', 'third', 'quarter']),
+  plan: planSchema,
+  /** Measures already in, as "batch:material". */
+  ticks: z.array(z.string().max(120)).max(20_000),
+  /** Note being written for the record. */
+  note: text(10_000),
+  /** The record made from it, once done. */
+  recordId: id.nullable(),
+})
+
+export type Plan = z.infer<typeof planSchema>
+export type Job = z.infer<typeof jobSchema>

@@ -1,0 +1,29 @@
+import { z } from 'zod'
+import { id, number } from './basics'
+
+export const WINDS = ['sheltered', 'open', 'exposed'] as const
+
+/** Where the garden is, and how it is looked after. */
+export const placeSchema = z.object({
+  /** The made-up climate it began from, or null where the figures are the grower's own. */
+  climateId: id.nullable(),
+  latitude: number,
+  elevation: number,
+  months: z.array(z.object({ tMin: number, tMax: number, rain: number })).length(12),
+  /** meq/L and dS/m of the water. */
+  waterAlkalinity: number,
+  waterEc: number,
+  /** Days between the waterings that can be kept. */
+  waterEvery: number,
+  wind: z.enum(WINDS),
+  /** The coldest night of most winters, C; null where it is reckoned from the months. */
+  coldestNight: number.nullable(),
+})
+
+export const settingsSchema = z.object({
+  units: z.enum(['metric', 'us']),
+  theme: z.enum(['auto', 'light', 'dark', 'contrast']),
+})
+
+export type Place = z.infer<typeof placeSchema>
+export type Settings = z.infer<typeof settingsSchema>

@@ -1,0 +1,38 @@
+import { z } from 'zod'
+import { id, name, number, text } from './basics'
+import { vesselSchema } from './bed'
+import { dressingPlaceSchema } from './recipe'
+
+export const recordSchema = z.object({
+  id,
+  jobId: id,
+  jobName: name,
+  cropId: id.nullable(),
+  madeOn: z.iso.date(),
+  note: text(10_000),
+  /** The container it was judged in. */
+  vessel: vesselSchema,
+  /** Everything that was filled. */
+  filled: z.array(z.object({ name, count: number, litres: number })).max(200),
+  /** What was measured, all batches together. */
+  measured: z.array(z.object({ materialId: id, materialName: text(200), twelfths: z.int(), litres: number })),
+  bucket: number,
+  batchCount: z.int(),
+  blendLitres: number,
+  limes: z.array(z.object({ limeId: id, limeName: text(200), grams: number })),
+  /** Dressings over all batches, with where they went. */
+  dressings: z.array(
+    z.object({ dressingId: id, dressingName: text(200), grams: number, place: dressingPlaceSchema }),
+  ),
+  /** What was expected of it on the day, for holding against what was found. */
+  predicted: z.object({
+    airFilledPorosity: number,
+    easilyAvailableWater: number,
+    containerCapacity: number,
+    pH: number,
+    drainedWeight: number,
+    blendingLoss: number,
+  }),
+})
+
+export type MixRecord = z.infer<typeof recordSchema>

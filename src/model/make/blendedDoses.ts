@@ -1,0 +1,68 @@
+import type { Quantities } from './quantities'
+import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import { isDose } from '@/core/amounts'
+import { dressingById } from '@/core/data/dressings'
+import type { InnerMix, Job } from '@/model/garden/schemas'
+/** Lime and dressings that go into a finished mix. */
+export function dosesIn(mix: InnerMix, batches: number): BlendedDose[] {
+  const { gramsPerLitre, dolomiteShare } = mix.lime
+  return [
+    ...limeDoses(gramsPerLitre, dolomiteShare, batches),
+    ...mix.dressings.flatMap((d): BlendedDose[] => {
+      const dressing = dressingById(d.dressingId)
+      return dressing && d.gramsPerLitre > 0
+        ? [
+            {
+              id: dressing.id,
+              name: dressing.name,
+              bulkDensity: dressing.bulkDensity.value,
+              gramsPerLitre: d.gramsPerLitre,
+              batches,
+            },
+          ]
+        : []
+    }),
+  ]
+}
+const limeDoses = (gramsPerLitre: number, dolomiteShare: number, batches: number): BlendedDose[] =>
+  isDose(gramsPerLitre)
+    ? limestoneAndDolomite(dolomiteShare)
+        .filter((c) => c.share > 0)
+        .map(({ lime, share }) => ({
+          id: lime.id,
+          name: lime.name,
+          bulkDensity: lime.bulkDensity.value,
+          gramsPerLitre: gramsPerLitre * share,
+          batches,
+        }))
+    : []
+
+export interface BlendedDose {
+  id: string
+  name: string
+  bulkDensity: number
+  /** g per litre of blend. */
+  gramsPerLitre: number
+  /** It goes into the first so many batches. */
+  batches: number
+}
+/** What is stirred in with every batch, or with the first of them where only part of the mix gets it. */
+export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
+  const all = quantities.plan.batches.length
+  return [
+    ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all),
+    ...job.dressings.flatMap(({ dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
+      const dressing = dressingById(dressingId)
+      if (!dressing || place.kind !== 'throughout' || !(gramsPerLitre > 0)) return []
+      return [
+        {
+          id: dressingId,
+          name: dressing.name,
+          bulkDensity: dressing.bulkDensity.value,
+          gramsPerLitre,
+          batches: Math.max(1, Math.round(share * all)),
+        },
+      ]
+    }),
+  ]
+}

@@ -1,0 +1,66 @@
+import { volumeBetween } from '@/core/geometry'
+import type { MixNeeded } from '@/core/filling'
+import { dressingById } from '@/core/data/dressings'
+import { dosesIn, blendedDoses } from './blendedDoses'
+import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import type { Quantities } from './quantities'
+import type { DressingPlace, Job, DressingLine, JobBed } from '@/model/garden/schemas'
+export interface DoseTotal {
+  id: string
+  name: string
+  bulkDensity: number
+  grams: number
+  place: DressingPlace
+  isLime: boolean
+}
+/** Grams of each lime and dressing over the whole job, wherever they go. */
+export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
+  const limeIds = new Set(limestoneAndDolomite(0.5).map((c) => c.lime.id))
+  const stirredIn = [
+    ...quantities.first.map(({ mix, plan }) => ({ plan, doses: dosesIn(mix, plan.batches.length) })),
+    { plan: quantities.plan, doses: blendedDoses(job, quantities) },
+  ]
+  const blended = new Map<string, DoseTotal>()
+  for (const { plan, doses } of stirredIn)
+    for (const { id, name, bulkDensity, gramsPerLitre, batches } of doses) {
+      const litres = plan.batches.slice(0, batches).reduce((s, b) => s + b.blendLitres, 0)
+      const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
+      blended.set(id, {
+        id,
+        name,
+        bulkDensity,
+        grams,
+        place: { kind: 'throughout' },
+        isLime: limeIds.has(id),
+      })
+    }
+  const later = job.dressings.flatMap((line): DoseTotal[] => {
+    const dressing = dressingById(line.dressingId)
+    if (!dressing || line.place.kind === 'throughout' || !(line.gramsPerLitre > 0)) return []
+    const grams = job.fills.reduce(
+      (sum, fill, i) => sum + dosePerContainer(line, fill, quantities.needed[i]!) * fill.count,
+      0,
+    )
+    const { id, name } = dressing
+    return [
+      {
+        id,
+        name,
+        bulkDensity: dressing.bulkDensity.value,
+        grams: grams * line.share,
+        place: line.place,
+        isLime: false,
+      },
+    ]
+  })
+  return [...blended.values(), ...later]
+}
+
+/** Grams of a dressing that goes on top or is held back, for one container. */
+export function dosePerContainer(line: DressingLine, fill: JobBed, needed: MixNeeded): number {
+  const { place, gramsPerLitre } = line
+  if (place.kind === 'throughout') return 0
+  const { shape } = fill.spec.vessel
+  const from = place.kind === 'top' ? Math.max(needed.floor, needed.mixHeight - place.depth) : needed.floor
+  return gramsPerLitre * volumeBetween(shape, from, needed.mixHeight)
+}

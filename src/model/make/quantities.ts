@@ -1,0 +1,151 @@
+import { countProblem } from '@/core/amounts'
+import { planBatches, type BatchPlan } from '@/core/batch'
+import type { Evaluation } from '@/core/evaluate'
+import type { MixNeeded } from '@/core/filling'
+import { fail, succeed, type Outcome } from '@/core/outcome'
+import { mixNeededFor } from '../garden/mixNeededFor'
+import type { InnerMix, Job, Part } from '../garden/schemas'
+import { prepareJob } from '../mix/evaluateJob'
+import { answer, evaluatePrepared, type PreparedMix } from '../mix/prepare'
+import { flatOf } from '../mix/prepareRecipe'
+import { linesOf } from '../mix/questionOfJob'
+import { PLAN_LIMITS } from './limits'
+
+/** A finished mix that is made before the mix it goes into. */
+export interface MadeFirst {
+  mix: InnerMix
+  litres: number
+  plan: BatchPlan
+}
+
+export interface Quantities {
+  /** Finished mixes to make before anything else, in the order of the recipe. */
+  first: MadeFirst[]
+  /** What one container of each bed takes, in the order of the job. */
+  needed: MixNeeded[]
+  /** Mix in place in all containers, litres. */
+  inPlace: number
+  /** Blended mix to make, with what watering-in settles, litres. */
+  toBlend: number
+  plan: BatchPlan
+  /** Lime to add to one litre of blend, g: what finished mixes bring is in them. */
+  limeGramsPerLitre: number
+  /** Lost in the last stirring, as a share of what is measured then. */
+  lossHere: number
+  /** The mix as it will be measured, rounding included. */
+  asMeasured: Evaluation
+  asWritten: Evaluation
+}
+
+/** Mix a job asks for, settling counted in, litres; null while a bed or its number is wrong. */
+export function mixWanted(job: Job): number | null {
+  let inPlace = 0
+  for (const bed of job.fills) {
+    const one = mixNeededFor(bed)
+    if (!one.ok || countProblem(bed.count)) return null
+    inPlace += one.value.net * bed.count
+  }
+  return inPlace * (1 + job.plan.settling)
+}
+
+/** Batches of some parts that give so many litres. Errors: those of `planBatches`. */
+const batchesOf = (
+  parts: readonly Part[],
+  blendingLoss: number,
+  wanted: number,
+  { bucket, vessel }: Job['plan'],
+) =>
+  planBatches({
+    parts: parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
+    blendingLoss,
+    wanted,
+    bucket,
+    vessel,
+  })
+
+/** Finished mixes that are made for the job, with their own batches. Errors: those of `flatOf` and `planBatches`. */
+function madeFirst(job: Job, plan: BatchPlan): Outcome<MadeFirst[]> {
+  const first: MadeFirst[] = []
+  for (const mix of job.mixes) {
+    const total = plan.totals.find((t) => t.id === mix.id)
+    if (mix.origin.kind !== 'made' || !total) continue
+    const flat = flatOf(linesOf(mix.parts), [])
+    if (!flat.ok) return flat
+    const own = batchesOf(mix.parts, flat.value.lossHere, total.litres, job.plan)
+    if (!own.ok) return own
+    first.push({ mix, litres: total.litres, plan: own.value })
+  }
+  return succeed(first)
+}
+
+/** The mix as a plan measures it, with the lime that was worked out for the mix as written. */
+function evaluateMeasured({ question, lime }: PreparedMix, plan: BatchPlan): Outcome<Evaluation> {
+  const { recipe } = question
+  return answer({
+    ...question,
+    recipe: {
+      ...recipe,
+      lines: plan.totals.map((t) => ({ id: t.id, parts: t.twelfths })),
+      lime: {
+        ...recipe.lime,
+        aim: { kind: 'dose', gramsPerLitre: lime.own.gramsPerLitre },
+        dolomite: { kind: 'share', share: lime.own.dolomiteShare },
+      },
+    },
+  })
+}
+
+/**
+ * From one container to all the buckets of a job. `prepared` and `written` are the job's mix where the
+ * caller has them already. Litres.
+ * Errors: those of `prepare`; a number of containers or a settling allowance that cannot be; those of `planBatches`.
+ */
+export function quantitiesOf(
+  job: Job,
+  prepared: Outcome<PreparedMix> = prepareJob(job),
+  written: Outcome<Evaluation> = prepared.ok ? evaluatePrepared(prepared.value) : prepared,
+): Outcome<Quantities> {
+  if (!prepared.ok) return prepared
+  if (!written.ok) return written
+  let inPlace = 0
+  const needed: MixNeeded[] = []
+  for (const bed of job.fills) {
+    const wrong = countProblem(bed.count)
+    if (wrong) return fail(wrong)
+    const one = mixNeededFor(bed)
+    if (!one.ok) return one
+    needed.push(one.value)
+    inPlace += one.value.net * bed.count
+  }
+  const { settling } = job.plan
+  const most = PLAN_LIMITS.settling.value
+  if (!(settling >= 0)) return fail({ code: 'amount-negative', field: 'settling', value: settling })
+  if (settling > most)
+    return fail({ code: 'size-too-large', field: 'settling', value: settling, limit: most })
+  if (!(inPlace > 0)) return fail({ code: 'size-not-positive', field: 'wanted', value: inPlace })
+  const toBlend = inPlace * (1 + settling)
+  const { flat, lime } = prepared.value
+  const plan = batchesOf(job.parts, flat.lossHere, toBlend, job.plan)
+  if (!plan.ok) return plan
+  const first = madeFirst(job, plan.value)
+  if (!first.ok) return first
+  const asMeasured = evaluateMeasured(prepared.value, plan.value)
+  if (!asMeasured.ok) return asMeasured
+  const measured = plan.value.totals.reduce((sum, t) => sum + t.litres, 0)
+  return succeed(
+    {
+      first: first.value,
+      needed,
+      inPlace,
+      toBlend,
+      plan: plan.value,
+      limeGramsPerLitre: lime.own.gramsPerLitre,
+      lossHere: 1 - plan.value.blendLitres / measured,
+      asMeasured: asMeasured.value,
+      asWritten: written.value,
+    },
+    ...written.notes,
+    ...prepared.notes,
+    ...plan.notes,
+  )
+}

@@ -1,0 +1,93 @@
+import type { InnerMix, Job } from '@/model/garden/schemas'
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import type { Garden } from '@/model/garden/garden'
+import type { Quantities } from './quantities'
+import {
+  type Purchase,
+  looseLitresOfPack,
+  cheapestPacks,
+  waterToWorkable,
+  shedsWaterWhenDry,
+  WETTING_AGENT_ML_PER_LITRE,
+} from '@/core/batch'
+import { type Material, type Pack, materialById } from '@/core/data'
+export interface ShoppingLine {
+  material: Material
+  /** Loose litres to measure in all. */
+  litres: number
+  twelfths: number
+  pack: Pack
+  price: number | null
+  stock: number
+  /** Loose litres one pack gives. */
+  packLitres: number
+  purchase: Purchase
+  /** Water to make it workable, litres over the whole amount. */
+  water: number
+  /** Wetting agent, mL over the whole amount; 0 where none helps. */
+  wettingAgent: number
+}
+
+/** Litres and twelfths of every material to measure, those of mixes made first gathered in. */
+function totalsOf(quantities: Quantities): { id: string; litres: number; twelfths: number }[] {
+  const totals = new Map<string, { id: string; litres: number; twelfths: number }>()
+  for (const plan of [...quantities.first.map((f) => f.plan), quantities.plan])
+    for (const { id, litres, twelfths } of plan.totals) {
+      const seen = totals.get(id)
+      totals.set(id, {
+        id,
+        litres: litres + (seen?.litres ?? 0),
+        twelfths: twelfths + (seen?.twelfths ?? 0),
+      })
+    }
+  return [...totals.values()]
+}
+
+/** What to buy, use from the shelf and wet, for a job's rounded measures. */
+export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLine[] {
+  return totalsOf(quantities).flatMap((total) => {
+    const material = materialById(total.id)
+    if (!material) return []
+    const { pack, price, stock } = shelfEntry(garden, material)
+    const packLitres = looseLitresOfPack(material, pack)
+    return [
+      {
+        material,
+        litres: total.litres,
+        twelfths: total.twelfths,
+        pack,
+        price,
+        stock,
+        packLitres,
+        purchase: cheapestPacks(total.litres, stock, [{ pack, litres: packLitres, price }]),
+        water: waterToWorkable(material, pack) * total.litres,
+        wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * total.litres : 0,
+      },
+    ]
+  })
+}
+
+export interface MixLine {
+  mix: InnerMix
+  litres: number
+  /** Bags to buy, where it comes in bags. */
+  purchase: Purchase | null
+}
+/** Finished mixes a job takes, made first, on hand or in bags. */
+export const mixLines = (job: Job, quantities: Quantities): MixLine[] =>
+  job.mixes.flatMap((mix) => {
+    const total = quantities.plan.totals.find((t) => t.id === mix.id)
+    if (!total) return []
+    const { origin } = mix
+    const purchase =
+      origin.kind === 'bag'
+        ? cheapestPacks(total.litres, 0, [
+            {
+              pack: { kind: 'loose', litres: origin.litres },
+              litres: origin.litres,
+              price: origin.price,
+            },
+          ])
+        : null
+    return [{ mix, litres: total.litres, purchase }]
+  })

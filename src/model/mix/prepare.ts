@@ -1,0 +1,163 @@
+import {
+  evaluate,
+  FULL_EFFORT,
+  type BottomLayer,
+  type Effort,
+  type Evaluation,
+  type MixInContainer,
+} from '@/core/evaluate'
+import { cropFit, LAYERS, mixNeeded, type FillerLayer, type MixNeeded } from '@/core/filling'
+import type { Growing } from '@/core/growing'
+import { judge, type Judgement } from '@/core/judgement'
+import { preparedMaterial } from '@/core/mixing'
+import { fail, succeed, type Outcome } from '@/core/outcome'
+import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
+import { emptyWeight } from '@/core/weight'
+import { flatOf, materialOf, prepareRecipe, type PreparedRecipe } from './prepareRecipe'
+import type { BedLayer, BedQuestion, MixQuestion } from './question'
+
+/** A question worked out once: whatever is asked about the mix starts from here. */
+export interface PreparedMix extends PreparedRecipe {
+  question: MixQuestion
+  /** What one container takes. */
+  needed: MixNeeded
+  targets: Targets
+  bands: Bands
+  /** The mix as the core takes it; plain data, so that ranges can be drawn in a worker. */
+  input: MixInContainer
+}
+
+/** Layers as far as volumes go: those of other mixes have no gaps that mix washes into. */
+const fillers = (layers: readonly BedLayer[]): FillerLayer[] =>
+  layers.map(({ kind, thickness }) => ({ kind, thickness }))
+
+/** What one empty container takes. Errors: those of `mixNeeded`. */
+export const neededFor = (bed: BedQuestion): Outcome<MixNeeded> =>
+  mixNeeded({ container: bed.container, layers: fillers(bed.layers), rootBalls: bed.rootBalls, sunkBy: null })
+
+/** What the mix is held against, with the reasons, and where its crops disagree. */
+export const targetsOf = ({ bed, crops, care }: MixQuestion): Targets =>
+  targetsFor({
+    crops,
+    inGround: bed.container.base.kind === 'onSoil',
+    carried: bed.carried,
+    waterEvery: care.waterEvery,
+    own: care.bands,
+  })
+
+/** Layers as the evaluation takes them: cloth has no body. Errors: those of `flatOf` for a layer of another mix. */
+function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
+  const layers: BottomLayer[] = []
+  for (const layer of bed.layers) {
+    const { thickness } = layer
+    if (layer.kind === 'mix') {
+      const flat = flatOf(layer.lines, recipe.mixes, own)
+      if (!flat.ok) return flat
+      layers.push({ thickness, parts: flat.value.parts })
+      continue
+    }
+    const { material } = LAYERS[layer.kind]
+    const row = material === null ? undefined : materialOf(material)
+    if (row && thickness > 0)
+      layers.push({ thickness, parts: [{ material: preparedMaterial(row), parts: 1 }] })
+  }
+  return succeed(layers)
+}
+
+/** Crop, place and care as the core takes them; undefined where no crop is chosen. */
+function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded): Growing | undefined {
+  const crop = crops[0]
+  if (!crop) return undefined
+  return {
+    crop,
+    plants: cropFit(crop, needed, care.plants).plants,
+    plantingMonth: care.plantingMonth ?? undefined,
+    climate: place?.climate,
+    wallKind: bed.wallKind,
+    leachingFraction: care.leachingFraction,
+    waterAlkalinity: place?.waterAlkalinity,
+    emptyWeight:
+      'kg' in bed.empty ? bed.empty.kg : emptyWeight(bed.empty.wall, bed.container.shape, needed.mixHeight),
+  }
+}
+
+/**
+ * A question worked out as far as its answers share: flattened recipe, blend, doses, lime, volumes and bands. Units as in
+ * the parts it is made of. Errors: those of `prepareRecipe` first, then those of the bed. Notes: those of the lime solver.
+ */
+export function prepare(question: MixQuestion): Outcome<PreparedMix> {
+  const needed = neededFor(question.bed)
+  const recipe = prepareRecipe(question.recipe, {
+    own: question.own,
+    depth: needed.ok ? needed.value.mixHeight - needed.value.floor : 1,
+    temperature: question.care.temperature,
+  })
+  if (!recipe.ok) return recipe
+  if (!needed.ok) return needed
+  const layers = bottomLayers(question)
+  if (!layers.ok) return layers
+  const targets = targetsOf(question)
+  const { flat, lime, doses } = recipe.value
+  return succeed(
+    {
+      ...recipe.value,
+      question,
+      needed: needed.value,
+      targets,
+      bands: bandsOf(targets),
+      input: {
+        container: question.bed.container,
+        bottomLayers: layers.value,
+        parts: flat.parts,
+        limes: lime.limes,
+        limeGramsPerLitre: lime.together.gramsPerLitre,
+        dressings: doses,
+        temperature: question.care.temperature,
+        growing: growingIn(question, needed.value),
+      },
+    },
+    ...recipe.notes,
+  )
+}
+
+/** As finely as figures under the hand are shown: later years can wait. */
+export const AT_ONCE: Effort = { ...FULL_EFFORT, years: [] }
+/** With the later years, for what can wait until the hand rests. */
+export const AT_REST: Effort = { slices: 60, years: [1, 2, 3] }
+
+/** The answer to a prepared question. Errors: those of the core's `evaluate`. Notes: its own, and those of preparing. */
+export function evaluatePrepared(prepared: PreparedMix, effort: Effort = AT_ONCE): Outcome<Evaluation> {
+  return evaluate(prepared.input, effort, prepared.blend)
+}
+
+/** From a question to its answer in one go. Errors and notes: those of `prepare` and `evaluatePrepared`. */
+export function answer(question: MixQuestion, effort: Effort = AT_ONCE): Outcome<Evaluation> {
+  const prepared = prepare(question)
+  if (!prepared.ok) return prepared
+  const evaluation = evaluatePrepared(prepared.value, effort)
+  return evaluation.ok
+    ? succeed(evaluation.value, ...evaluation.notes, ...prepared.notes)
+    : fail(evaluation.problem)
+}
+
+/** What stands out about a mix in its bed, crop and place, the gravest first. */
+export function judgementsOf({ question, input, bands }: PreparedMix, evaluation: Evaluation): Judgement[] {
+  const { bed, crops, place, care } = question
+  return judge({
+    evaluation,
+    container: input.container,
+    parts: input.parts,
+    limes: input.limes,
+    crop: crops[0],
+    airWanted: bands.airFilledPorosity,
+    pHWanted: bands.pH,
+    wind: place?.wind ?? null,
+    wide: bed.wide,
+    waterEvery: care.waterEvery,
+    waterAlkalinity: place?.waterAlkalinity ?? 0,
+    calciumGiven: (input.dressings ?? []).reduce(
+      (sum, d) => sum + d.gramsPerLitre * 1000 * (d.dressing.analysis.calcium?.value ?? 0),
+      0,
+    ),
+  })
+}

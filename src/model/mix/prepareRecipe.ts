@@ -1,0 +1,268 @@
+import { limeForTarget, limeForTargetAndRatio, type AcidDose, type LimeChoice } from '@/core/chemistry'
+import { LIMES, materialById, type Dressing, type LimingMaterial, type Material } from '@/core/data'
+import { dressingById } from '@/core/data/dressings'
+import {
+  blend,
+  flattenRecipe,
+  preparedMaterial,
+  type Blend,
+  type FlatRecipe,
+  type Ingredient,
+} from '@/core/mixing'
+import { acidDosesOf, IMMEDIATE, supplyOfParts, type DressingDose } from '@/core/nutrients'
+import { fail, succeed, type Note, type Outcome } from '@/core/outcome'
+import { USUAL_TEMPERATURE } from '@/core/evaluate'
+import { AMOUNT_LIMITS } from '@/core/amounts'
+import type { FinishedMix, LimeAmount, LimeWish, OwnRows, RecipeLine, RecipeQuestion } from './question'
+
+/** A recipe on its own, before any bed: what it blends to, what is given with it and how much lime it takes. */
+export interface PreparedRecipe {
+  flat: FlatRecipe
+  blend: Blend
+  /** Lime and dressings that finished mixes hold already, over the blended mix. */
+  premixed: Premixed
+  /** Dressings of the recipe and of its finished mixes. */
+  doses: DressingDose[]
+  acids: AcidDose[]
+  lime: PreparedLime
+}
+
+/** Lime by who brings it: `own` is to be added, `premixed` is in finished mixes, `together` is what works. */
+export interface PreparedLime {
+  own: LimeAmount
+  premixed: LimeAmount
+  together: LimeAmount
+  /** Both limes with the share each has of `together`. */
+  limes: LimeChoice[]
+}
+
+export interface Premixed {
+  lime: LimeAmount
+  dressings: { dressingId: string; gramsPerLitre: number }[]
+}
+
+export interface RecipeSetting {
+  own?: OwnRows
+  /** Depth of mix that dressings on top are averaged over, cm. */
+  depth: number
+  /** Mean of the mix, C. */
+  temperature?: number
+}
+
+const NO_LIME: LimeAmount = { gramsPerLitre: 0, dolomiteShare: 0 }
+const NO_ROWS: OwnRows = { materials: [], dressings: [] }
+
+export const materialOf = (id: string, own = NO_ROWS): Material | undefined =>
+  own.materials.find((m) => m.id === id) ?? materialById(id)
+export const dressingOf = (id: string, own = NO_ROWS): Dressing | undefined =>
+  own.dressings.find((d) => d.id === id) ?? dressingById(id)
+
+function ingredientsOf(
+  lines: readonly RecipeLine[],
+  mixIds: ReadonlySet<string>,
+  own: OwnRows | undefined,
+): Outcome<Ingredient[]> {
+  const list: Ingredient[] = []
+  for (const { id, parts } of lines) {
+    if (mixIds.has(id)) {
+      list.push({ kind: 'mix', mix: id, parts })
+      continue
+    }
+    const row = materialOf(id, own)
+    if (!row) return fail({ code: 'unknown-material', material: id })
+    list.push({ kind: 'material', material: preparedMaterial(row), parts })
+  }
+  return succeed(list)
+}
+
+/**
+ * Lines as loose parts of materials only, whatever finished mixes are among them. Parts in any unit of volume.
+ * Errors: a material nobody knows; those of `flattenRecipe`.
+ */
+export function flatOf(
+  lines: readonly RecipeLine[],
+  mixes: readonly FinishedMix[],
+  own?: OwnRows,
+): Outcome<FlatRecipe> {
+  const ids = new Set(mixes.map((m) => m.id))
+  const inside = new Map<string, Ingredient[]>()
+  for (const mix of mixes) {
+    const list = ingredientsOf(mix.lines, ids, own)
+    if (!list.ok) return list
+    inside.set(mix.id, list.value)
+  }
+  const outside = ingredientsOf(lines, ids, own)
+  return outside.ok ? flattenRecipe(outside.value, inside) : outside
+}
+
+/** Litres of a finished mix in one litre of the blend it goes into. */
+const shareOf = (mix: FinishedMix, lines: readonly RecipeLine[], flat: FlatRecipe) =>
+  lines.reduce((sum, line) => sum + (line.id === mix.id ? line.parts : 0), 0) /
+  (flat.measured * (1 - flat.lossHere))
+
+/** Lime and dressings that finished mixes hold already, g per litre of the blended mix. */
+export function premixedIn(
+  lines: readonly RecipeLine[],
+  mixes: readonly FinishedMix[],
+  flat: FlatRecipe,
+): Premixed {
+  const dressings: Premixed['dressings'] = []
+  let grams = 0
+  let dolomite = 0
+  for (const mix of mixes) {
+    const share = shareOf(mix, lines, flat)
+    if (!(share > 0)) continue
+    const lime = mix.lime ?? NO_LIME
+    grams += lime.gramsPerLitre * share
+    dolomite += lime.gramsPerLitre * lime.dolomiteShare * share
+    for (const { dressingId, gramsPerLitre } of mix.dressings ?? [])
+      dressings.push({ dressingId, gramsPerLitre: gramsPerLitre * share })
+  }
+  return { lime: { gramsPerLitre: grams, dolomiteShare: grams > 0 ? dolomite / grams : 0 }, dressings }
+}
+
+/** What is wrong with an amount given by weight, g per litre, if anything. */
+function amountProblem(field: string, value: number, limit: number) {
+  if (!(value >= 0)) return fail({ code: 'amount-negative', field, value })
+  return value > limit ? fail({ code: 'size-too-large', field, value, limit }) : null
+}
+
+function dosesOf(recipe: RecipeQuestion, premixed: Premixed, own?: OwnRows): Outcome<DressingDose[]> {
+  const doses = premixed.dressings.flatMap(({ dressingId, gramsPerLitre }): DressingDose[] => {
+    const dressing = dressingOf(dressingId, own)
+    return dressing ? [{ dressing, gramsPerLitre, place: { kind: 'throughout' } }] : []
+  })
+  for (const { dressingId, gramsPerLitre, place } of recipe.dressings) {
+    const dressing = dressingOf(dressingId, own)
+    if (!dressing) return fail({ code: 'unknown-dressing', dressing: dressingId })
+    const wrong = amountProblem(dressingId, gramsPerLitre, AMOUNT_LIMITS.dressing.value)
+    if (wrong) return wrong
+    doses.push({ dressing, gramsPerLitre, place })
+  }
+  return succeed(doses)
+}
+
+/** Two limes as the core takes them, by the share of the second. */
+const choiceOf = (
+  { calcitic, dolomitic }: Record<'calcitic' | 'dolomitic', LimingMaterial>,
+  dolomiteShare: number,
+): LimeChoice[] => [
+  { lime: calcitic, share: 1 - dolomiteShare },
+  { lime: dolomitic, share: dolomiteShare },
+]
+
+/** Limestone and dolomite of the tables by the share of the second. */
+export const limestoneAndDolomite = (dolomiteShare: number): LimeChoice[] =>
+  choiceOf(
+    {
+      calcitic: LIMES.find((l) => l.id === 'lime_calcitic')!,
+      dolomitic: LIMES.find((l) => l.id === 'lime_dolomitic')!,
+    },
+    dolomiteShare,
+  )
+
+/** The two limes by their ids. Errors: one that is not in the tables. */
+export function limesOf(
+  wish: Pick<LimeWish, 'calcitic' | 'dolomitic'>,
+): Outcome<Record<'calcitic' | 'dolomitic', LimingMaterial>> {
+  const byId = (id: string) => LIMES.find((l) => l.id === id)
+  const [calcitic, dolomitic] = [byId(wish.calcitic), byId(wish.dolomitic)]
+  if (!calcitic) return fail({ code: 'unknown-dressing', dressing: wish.calcitic })
+  if (!dolomitic) return fail({ code: 'unknown-dressing', dressing: wish.dolomitic })
+  return succeed({ calcitic, dolomitic })
+}
+
+/** Lime that would bring the blend to the wish as a whole, g per litre, what finished mixes bring counted in. */
+function limeWanted(
+  wish: LimeWish,
+  limes: Record<'calcitic' | 'dolomitic', LimingMaterial>,
+  mixed: Blend,
+  acids: readonly AcidDose[],
+  temperature: number | undefined,
+): Outcome<LimeAmount> {
+  const { aim, dolomite } = wish
+  const share = dolomite.kind === 'share' ? dolomite.share : 0
+  if (aim.kind === 'none') return succeed({ gramsPerLitre: 0, dolomiteShare: share })
+  if (aim.kind === 'dose') {
+    const { gramsPerLitre } = aim
+    const wrong = amountProblem('limeGramsPerLitre', gramsPerLitre, AMOUNT_LIMITS.lime.value)
+    return wrong ?? succeed({ gramsPerLitre, dolomiteShare: share })
+  }
+  if (dolomite.kind === 'share') {
+    const plan = limeForTarget(mixed, choiceOf(limes, share), aim.target, undefined, temperature, acids)
+    return plan.ok
+      ? succeed({ gramsPerLitre: plan.value.gramsPerLitre, dolomiteShare: share }, ...plan.notes)
+      : plan
+  }
+  const { calcium, magnesium } = supplyOfParts(mixed, temperature ?? USUAL_TEMPERATURE)(IMMEDIATE).charge
+  const plan = limeForTargetAndRatio(
+    mixed,
+    limes,
+    aim.target,
+    dolomite.calciumToMagnesium,
+    { calcium, magnesium },
+    undefined,
+    temperature,
+    acids,
+  )
+  return plan.ok
+    ? succeed(
+        { gramsPerLitre: plan.value.plan.gramsPerLitre, dolomiteShare: plan.value.dolomiteShare },
+        ...plan.notes,
+      )
+    : plan
+}
+
+/** Two amounts of lime as one. */
+function limeTogether(own: LimeAmount, premixed: LimeAmount): LimeAmount {
+  const gramsPerLitre = own.gramsPerLitre + premixed.gramsPerLitre
+  if (!(premixed.gramsPerLitre > 0)) return { gramsPerLitre, dolomiteShare: own.dolomiteShare }
+  const dolomite = own.gramsPerLitre * own.dolomiteShare + premixed.gramsPerLitre * premixed.dolomiteShare
+  return { gramsPerLitre, dolomiteShare: Math.min(1, dolomite / gramsPerLitre) }
+}
+
+/**
+ * A recipe worked out as far as it goes without a bed. Lime to a pH counts what finished mixes bring; nothing takes that
+ * out again. g per litre of blended mix.
+ *
+ * Errors: a material or dressing nobody knows, an amount below nought or beyond `AMOUNT_LIMITS`, those of `flattenRecipe`,
+ * `blend` and the lime solver. Notes: those of the lime solver.
+ */
+export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {
+  const { own, depth, temperature } = setting
+  const flat = flatOf(recipe.lines, recipe.mixes, own)
+  if (!flat.ok) return flat
+  const mixed = blend(flat.value.parts)
+  if (!mixed.ok) return mixed
+  const premixed = premixedIn(recipe.lines, recipe.mixes, flat.value)
+  const limes = limesOf(recipe.lime)
+  if (!limes.ok) return limes
+  const doses = dosesOf(recipe, premixed, own)
+  const acids = acidDosesOf(doses.ok ? doses.value : [], depth)
+  const wanted = limeWanted(recipe.lime, limes.value, mixed.value, acids, temperature)
+  if (!wanted.ok) return wanted
+  if (!doses.ok) return doses
+  const solved = recipe.lime.aim.kind === 'pH'
+  const ownLime: LimeAmount = {
+    ...wanted.value,
+    gramsPerLitre: Math.max(0, wanted.value.gramsPerLitre - (solved ? premixed.lime.gramsPerLitre : 0)),
+  }
+  const together = limeTogether(ownLime, premixed.lime)
+  const notes: Note[] = [...wanted.notes]
+  return succeed(
+    {
+      flat: flat.value,
+      blend: mixed.value,
+      premixed,
+      doses: doses.value,
+      acids,
+      lime: {
+        own: ownLime,
+        premixed: premixed.lime,
+        together,
+        limes: choiceOf(limes.value, together.dolomiteShare),
+      },
+    },
+    ...notes,
+  )
+}

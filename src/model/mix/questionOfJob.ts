@@ -1,0 +1,94 @@
+import { cropById } from '@/core/data'
+import { containerOf, judgedBed } from '../garden/garden'
+import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
+import { onGround } from '../garden/starting'
+import {
+  USUAL_LIMES,
+  type BedQuestion,
+  type FinishedMix,
+  type LimeWish,
+  type MixQuestion,
+  type RecipeLine,
+  type RecipeQuestion,
+} from './question'
+
+export const linesOf = (parts: readonly Part[]): RecipeLine[] =>
+  parts.map((p) => ({ id: p.materialId, parts: p.twelfths }))
+
+/** Finished mixes of the garden as a question has them. */
+export const finishedMixes = (mixes: readonly InnerMix[]): FinishedMix[] =>
+  mixes.map(({ id, parts, lime, dressings }) => ({ id, lines: linesOf(parts), lime, dressings }))
+
+export function limeWish({ mode, target, gramsPerLitre, dolomiteShare }: Recipe['lime']): LimeWish {
+  return {
+    aim:
+      mode === 'toTarget'
+        ? { kind: 'pH', target }
+        : mode === 'fixed'
+          ? { kind: 'dose', gramsPerLitre }
+          : { kind: 'none' },
+    dolomite: { kind: 'share', share: dolomiteShare },
+    ...USUAL_LIMES,
+  }
+}
+
+/** A recipe of the garden as a question has it. */
+export const recipeQuestion = ({ parts, mixes, lime, dressings }: Recipe): RecipeQuestion => ({
+  lines: linesOf(parts),
+  mixes: finishedMixes(mixes),
+  lime: limeWish(lime),
+  dressings,
+})
+
+/** A bed of the garden as a question has it. */
+export const bedQuestion = ({ vessel, wall, layers, rootBalls, carried }: BedSpec): BedQuestion => ({
+  container: containerOf(vessel),
+  layers,
+  rootBalls,
+  wallKind: wall === 'fabric' || wall === 'terracotta' ? wall : 'closed',
+  empty: { wall },
+  carried,
+  wide: onGround(vessel.kind),
+})
+
+/** A job's mix in the bed it is judged in. A crop the tables do not know counts as none. */
+export function questionOfJob(job: Job, place?: Place): MixQuestion {
+  return {
+    bed: bedQuestion(judgedBed(job).spec),
+    recipe: recipeQuestion(job),
+    crops: [job.cropId, ...job.companionIds].flatMap((id) => cropById(id) ?? []),
+    place: place
+      ? {
+          climate: { latitude: place.latitude, elevation: place.elevation, months: place.months },
+          waterAlkalinity: place.waterAlkalinity,
+          wind: place.wind,
+        }
+      : null,
+    care: {
+      plants: job.plants,
+      plantingMonth: job.plantMonth,
+      waterEvery: place?.waterEvery ?? null,
+      bands: job.bands,
+    },
+  }
+}
+
+/** Fields of a job that its question is made of. */
+const ASKED = [
+  'parts',
+  'mixes',
+  'lime',
+  'dressings',
+  'cropId',
+  'companionIds',
+  'judgedIn',
+  'bands',
+  'plants',
+  'plantMonth',
+] as const
+
+/** Do two states of a job ask the same? Names, notes and ticks are no part of it. Data are compared by identity: they never change in place. */
+export const askTheSame = (a: Job, b: Job): boolean =>
+  ASKED.every((field) => a[field] === b[field]) &&
+  a.fills.length === b.fills.length &&
+  a.fills.every((bed, i) => bed.id === b.fills[i]!.id && bed.spec === b.fills[i]!.spec)
