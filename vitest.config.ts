@@ -4,5 +4,5 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   // Nothing here keeps state of its own; a world of its own for every file would take half of the time.
-  test: { include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node', isolate: false },
+  test: { include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node', isolate: false, setupFiles: ['src/testing/setup.ts'] },
 })

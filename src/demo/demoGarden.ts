@@ -17,7 +17,7 @@ import { cropTargetPH, tickOf } from '@/model/garden/commands'
 import { batchCards } from '@/model/make/batchCard'
 import { fillingCards } from '@/model/make/filling'
 import { recordFrom } from '@/model/make/recordFrom'
-import { DEMO_CLIMATES } from '../core/data/climates'
+import { CLIMATES } from '../core/data/climates'
 import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 
 /**
@@ -345,7 +345,7 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
-  garden.set(PLACE_KEY, { ...startingPlace(DEMO_CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
+  garden.set(PLACE_KEY, { ...startingPlace(CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
   garden.set(bagKey(BAG.id), BAG)
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue'
 import QuantityField from '@/components/QuantityField.vue'
 import { monthlyReference } from '@/core/climate'
 import { coldestNightOf, hardinessZone } from '@/core/season'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import { monthProblem, monthsFromText, placeProblem, type ClimateProblem } from '@/model/sheets/climateSheet'
 import { placeOf, startingPlace } from '@/model/garden/garden'
 import { WINDS, type Place } from '@/model/garden/schemas'
@@ -19,7 +19,7 @@ const garden = useGarden()
 const units = computed(() => garden.settings.units)
 const place = computed(() => placeOf(garden.records) ?? null)
 const climates = [
-  ...DEMO_CLIMATES.map((c) => ({ value: c.id, label: c.name })),
+  ...CLIMATES.map((c) => ({ value: c.id, label: c.name })),
   { value: 'own', label: 'My own figures' },
 ]
 const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
@@ -29,11 +29,11 @@ const put = (next: Place, field?: string) => garden.run({ type: 'place/set', pla
 const set = (change: Partial<Place>, field = Object.keys(change)[0]) =>
   place.value && put({ ...place.value, ...change }, field)
 function setClimate(id: string) {
-  const climate = DEMO_CLIMATES.find((c) => c.id === id)
+  const climate = CLIMATES.find((c) => c.id === id)
   if (!climate)
     return place.value
       ? put({ ...place.value, climateId: null })
-      : put({ ...startingPlace(DEMO_CLIMATES[0]!), climateId: null })
+      : put({ ...startingPlace(CLIMATES[0]!), climateId: null })
   const { latitude, elevation, months, climateId } = startingPlace(climate)
   put(place.value ? { ...place.value, latitude, elevation, months, climateId } : startingPlace(climate))
 }

@@ -5,7 +5,7 @@ import Button from 'primevue/button'
 import { computed, shallowRef, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import VesselGlyph from '@/components/VesselGlyph.vue'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import {
   judgedBed,
   liveJob,
@@ -64,7 +64,7 @@ async function again(job: Job) {
 const placeWords = computed(() => {
   const p = place.value
   if (!p) return 'Say where you garden'
-  const climate = DEMO_CLIMATES.find((c) => c.id === p.climateId)?.name ?? 'Your own climate'
+  const climate = CLIMATES.find((c) => c.id === p.climateId)?.name ?? 'Your own climate'
   const every = p.waterEvery
   const often = every === 1 ? 'day' : every < 1 ? `${Math.round(every * 24)} hours` : `${every} days`
   return `${climate}, watered every ${often} if need be`

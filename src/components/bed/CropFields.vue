@@ -8,7 +8,7 @@ import MonthStrip from '@/components/MonthStrip.vue'
 import QuantityField from '@/components/QuantityField.vue'
 import { CROPS, type Crop } from '@/core/data'
 import type { Targets } from '@/core/targets'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import { outdoorsOf, winterOf } from '@/model/season/season'
 import type { Job, Place } from '@/model/garden/schemas'
 import { conflictText, cropsByKind, MONTHS } from '@/text/labels'
@@ -52,7 +52,7 @@ const winter = computed(() => {
 })
 const placeName = computed(() =>
   place
-    ? (DEMO_CLIMATES.find((c) => c.id === place.climateId)?.name ?? 'Your own climate')
+    ? (CLIMATES.find((c) => c.id === place.climateId)?.name ?? 'Your own climate')
     : 'Say where you garden',
 )
 const plantsProblem = computed(() => {

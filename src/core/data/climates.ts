@@ -1,7 +1,7 @@
-import type { MonthClimate } from '@/core/climate'
+import type { MonthClimate } from '../climate'
 
 /** A made-up climate with the character of a real kind of place; a beginning for those who do not know their own figures. */
-export interface DemoClimate {
+export interface KnownClimate {
   id: string
   name: string
   latitude: number
@@ -13,7 +13,7 @@ const months = (tMin: number[], tMax: number[], rain: number[]): MonthClimate[] 
   tMin.map((low, i) => ({ tMin: low, tMax: tMax[i]!, rain: rain[i]! }))
 
 /** Six of them. Invented: mean daily extremes in C and mm of rain, January to December. */
-export const DEMO_CLIMATES: readonly DemoClimate[] = [
+export const CLIMATES: readonly KnownClimate[] = [
   {
     id: 'cool-coast',
     name: 'Cool coast',

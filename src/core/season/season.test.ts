@@ -1,6 +1,6 @@
 import { cropById } from '../data'
 import { describe, expect, test } from 'vitest'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import type { Climate } from '../climate'
 import { seasonOf } from '../data/seasons'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -16,7 +16,7 @@ import {
 } from '.'
 
 const crop = (id: string) => cropById(id)!
-const climate = (id: string): Climate => DEMO_CLIMATES.find((c) => c.id === id)!
+const climate = (id: string): Climate => CLIMATES.find((c) => c.id === id)!
 /** The same every month. */
 const even = (tMin: number, tMax: number): Climate => ({
   latitude: 50,

@@ -13,9 +13,6 @@ import { doseOffers } from './doses'
 import { prepareJob } from './evaluateJob'
 import { AT_REST, evaluatePrepared, prepare } from './prepare'
 
-// Node has no frames; a timer stands in.
-globalThis.requestAnimationFrame ??= (frame) => setTimeout(frame, 16) as unknown as number
-
 const garden = demoGarden()
 const place = placeOf(garden)
 const peppers = liveJob(garden, jobOf(garden, 'peppers-27')!)

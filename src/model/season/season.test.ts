@@ -1,13 +1,13 @@
 import { evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
 import type { BedSpec, Job } from '@/model/garden/schemas'
 import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season'
 
-const place = startingPlace(DEMO_CLIMATES.find((c) => c.id === 'inland')!)
+const place = startingPlace(CLIMATES.find((c) => c.id === 'inland')!)
 const spec = (change: Partial<BedSpec> = {}): BedSpec => ({ ...startingSpec('roundPot'), ...change })
 const job = (more: Partial<Job> = {}, of = spec()): Job => ({
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', of, null)]),

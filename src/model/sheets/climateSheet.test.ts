@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { DEMO_CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/data/climates'
 import { monthlyReference } from '@/core/climate'
 import { monthProblem, monthsFromText, placeProblem } from './climateSheet'
 import { placeSchema } from '@/model/garden/schemas'
@@ -29,10 +29,10 @@ describe('a climate from a sheet', () => {
     expect(!read.ok && read.problem).toMatchObject(problem)
   })
   test('the six to begin from are believable, differ, and make places', () => {
-    expect(DEMO_CLIMATES).toHaveLength(6)
-    const julys = DEMO_CLIMATES.map((c) => monthlyReference(c, 7))
+    expect(CLIMATES).toHaveLength(6)
+    const julys = CLIMATES.map((c) => monthlyReference(c, 7))
     expect(new Set(julys.map((j) => j.toFixed(1))).size).toBeGreaterThanOrEqual(5)
-    for (const c of DEMO_CLIMATES) {
+    for (const c of CLIMATES) {
       for (const m of c.months) expect(monthProblem({ rain: 0, ...m }), c.id).toBeNull()
       const place = startingPlace(c)
       expect(placeSchema.parse(place)).toEqual(place)
