@@ -5,7 +5,7 @@ import { expect, openGarden, PHONE, test } from './support'
 const SCREENS = [
   '/my',
   '/demo',
-  '/demo/jobs/fig/fill',
+  '/demo/jobs/fig/containers',
   '/demo/jobs/peppers-27/mix',
   '/demo/jobs/pear/mix',
   '/demo/jobs/peppers-27/finder',
@@ -13,7 +13,7 @@ const SCREENS = [
   '/demo/recipe',
   '/demo/jobs/peppers-27/buy',
   '/demo/jobs/peppers-27/make',
-  '/demo/jobs/fig/filling',
+  '/demo/jobs/fig/fill',
   '/demo/jobs/herbs-26/season',
   '/demo/jobs/fig/record',
   '/demo/jobs/peppers-26/record',

@@ -210,7 +210,7 @@ test('forty containers pasted from a spreadsheet become forty beds; wrong rows a
 test('several beds in one job, one of them topped up, one open to the soil, one on a balcony', async ({
   page,
 }) => {
-  await openGarden(page, '/demo/jobs/fig/fill')
+  await openGarden(page, '/demo/jobs/fig/containers')
   await expect(amount(page)).toBeVisible()
   await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
   await page.getByRole('option', { name: 'Clay corner bed' }).click()
@@ -242,7 +242,7 @@ test('several beds in one job, one of them topped up, one open to the soil, one 
 })
 
 test('acid berries and brassicas in one mix are told apart', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/fig/fill')
+  await openGarden(page, '/demo/jobs/fig/containers')
   await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
   await page.getByPlaceholder('Search crops').fill('blueberry')
   await page.getByRole('option', { name: 'Blueberry' }).click()

@@ -15,7 +15,7 @@ test('a place makes the mix say how often it wants water, and a dry one oftener'
   expect(await every()).toBeLessThan(cool / 1.4)
   await expect(drying).toContainText('below')
   await expect(drying).toContainText('dries sooner than you can water')
-  await page.getByRole('link', { name: 'Fill what' }).click()
+  await page.getByRole('link', { name: 'Containers' }).click()
   await page.getByText('What the mix is held against').click()
   await expect(page.getByText('you can water every 4 days')).toBeVisible()
 })
@@ -49,7 +49,7 @@ test('a climate comes in from a file, or is told why not; figures nobody would b
 })
 
 test('bands say why, can be moved, and be left to the crop again', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/fill')
+  await openGarden(page, '/demo/jobs/peppers-27/containers')
   await page.getByText('What the mix is held against').click()
   await expect(page.getByText('what sweet pepper likes').first()).toBeVisible()
   await page.getByLabel('Air after draining, from').fill('35')
@@ -60,7 +60,7 @@ test('bands say why, can be moved, and be left to the crop again', async ({ page
   await expect(page.getByText('moved by you').first()).toBeVisible()
   await page.getByRole('link', { name: 'Mix', exact: false }).first().click()
   await expect(page.getByRole('region', { name: 'Air after draining' })).toContainText('below')
-  await page.getByRole('link', { name: 'Fill what' }).click()
+  await page.getByRole('link', { name: 'Containers' }).click()
   await page.getByText('What the mix is held against').click()
   await page.getByRole('button', { name: 'Leave it to the crop' }).first().click()
   await expect(page.getByText('moved by you')).toBeHidden()
@@ -83,7 +83,7 @@ test('a job is put away, taken up, and begun again for another year', async ({ p
 })
 
 test('one mix in two beds of different depth is judged in either', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/fill')
+  await openGarden(page, '/demo/jobs/peppers-27/containers')
   await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
   await page.getByRole('option', { name: /^Transplant pots/ }).click()
   await page.getByRole('link', { name: /^Mix/ }).click()

@@ -3,7 +3,7 @@ import { expect, openGarden, PHONE, saved, station, tabTo, test } from './suppor
 test('a recorded mix is filled in lifts, planted, followed and looked back on; all of it can be undone and is there tomorrow', async ({
   page,
 }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/filling')
+  await openGarden(page, '/demo/jobs/peppers-27/fill')
   const steps = page.getByRole('checkbox')
   await expect(page.getByText(/Lift 1 of 3: .* loose, .* in each/)).toBeVisible()
   const count = await steps.count()
@@ -19,7 +19,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   await expect(page.getByText('Planted on 22 May 2027.')).toBeVisible()
   const nav = page.getByRole('navigation', { name: 'Stations of this job' })
   await expect(nav.getByRole('link')).toHaveText([
-    /Fill what/,
+    /Containers/,
     /Mix/,
     /Buy/,
     /Make/,
@@ -45,7 +45,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
 test('months, winter and room follow the place and the crop; the number of plants is the grower’s', async ({
   page,
 }) => {
-  await openGarden(page, '/demo/jobs/fig/fill')
+  await openGarden(page, '/demo/jobs/fig/containers')
   const form = page.getByLabel('What is filled')
   await expect(form).toContainText(/In a pot the roots of fig stand about .* short: only the hardiest/)
   await page.getByLabel('Plants in each').fill('4')
@@ -73,7 +73,7 @@ test('months, winter and room follow the place and the crop; the number of plant
 
 test('filling and the season by keyboard alone, on a phone', async ({ page }) => {
   await page.setViewportSize(PHONE)
-  await openGarden(page, '/demo/jobs/fig/filling')
+  await openGarden(page, '/demo/jobs/fig/fill')
   const first = page.getByRole('checkbox').first()
   await tabTo(page, first)
   await page.keyboard.press('Space')
@@ -85,6 +85,6 @@ test('filling and the season by keyboard alone, on a phone', async ({ page }) =>
   await tabTo(page, shade)
   await page.keyboard.press('Space')
   await expect(shade).toBeChecked()
-  await station(page, 'Fill what')
-  await expect(page).toHaveURL(/fill$/)
+  await station(page, 'Containers')
+  await expect(page).toHaveURL(/containers$/)
 })

@@ -52,7 +52,7 @@ export const glanceAt = (page: Page, label: string) =>
 /** Starts a job by its tile on Today. */
 export async function startJob(page: Page, tile: string) {
   await page.getByRole('button', { name: tile }).click()
-  await expect(page).toHaveURL(/\/jobs\/[^/]+\/fill$/)
+  await expect(page).toHaveURL(/\/jobs\/[^/]+\/containers$/)
 }
 
 /** Adds a material through the shelf. */

@@ -5,7 +5,7 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await expect(page.getByText('Nothing in hand.')).toBeVisible()
   await startJob(page, 'Fabric bag')
 
-  // Fill what
+  // Containers
   await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
   await page.getByPlaceholder('Search crops').fill('sweet pepper')
   await page.getByRole('option', { name: 'Sweet pepper' }).click()
@@ -71,7 +71,7 @@ test('the same walk with the keyboard alone', async ({ page }) => {
   await openGarden(page)
   await tabTo(page, page.getByRole('button', { name: 'Round pot' }))
   await key('Enter')
-  await expect(page).toHaveURL(/fill$/)
+  await expect(page).toHaveURL(/containers$/)
 
   await tabTo(page, page.getByRole('combobox', { name: 'Crop', exact: true }))
   await key('Enter')
@@ -171,7 +171,7 @@ test('US units everywhere, and nothing moves for it', async ({ page }) => {
   await openGarden(page, '/demo/settings')
   await page.getByText('US', { exact: true }).click()
   await saved(page)
-  await page.goto('/demo/jobs/fig/fill')
+  await page.goto('/demo/jobs/fig/containers')
   await expect(page.getByLabel('Width across the top')).toHaveValue('24.41')
   await expect(page.getByLabel('How much')).toContainText('gal')
   await station(page, 'Mix')
@@ -184,6 +184,6 @@ test('US units everywhere, and nothing moves for it', async ({ page }) => {
   await page.goto('/demo/settings')
   await page.getByText('Metric', { exact: true }).click()
   await saved(page)
-  await page.goto('/demo/jobs/fig/fill')
+  await page.goto('/demo/jobs/fig/containers')
   await expect(page.getByLabel('Width across the top')).toHaveValue('62')
 })

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Lime for the mix: to a pH, so many grams, or none; ground limestone and dolomite by share. */
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { isDose } from '@/core/amounts'
@@ -10,7 +9,8 @@ import type { LimeSetting } from '@/model/garden/schemas'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
-import QuantityField from './QuantityField.vue'
+import SwitchField from './field/SwitchField.vue'
+import QuantityField from './field/QuantityField.vue'
 
 const { lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } = defineProps<{
   lime: LimeSetting
@@ -29,12 +29,12 @@ const { lime, evaluation, dose, premixed, litres, offer, units, cropName, beside
 }>()
 const emit = defineEmits<{ change: [lime: Partial<LimeSetting>] }>()
 
-const modes = [
+const MODES: { value: LimeSetting['mode']; label: string }[] = [
   { value: 'toTarget', label: 'To a pH' },
   { value: 'fixed', label: 'By weight' },
   { value: 'none', label: 'None' },
 ]
-const shares = [
+const SHARES = [
   { value: 0, label: 'Limestone' },
   { value: 0.5, label: 'Half and half' },
   { value: 1, label: 'Dolomite' },
@@ -58,13 +58,10 @@ const doses = computed(() =>
       <h2 id="lime-title">Lime</h2>
       <strong v-if="dose !== null" class="figure">{{ isDose(dose) ? doseText(dose, units) : 'none' }}</strong>
     </div>
-    <SelectButton
+    <SwitchField
       :model-value="lime.mode"
-      :options="modes"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-labelledby="lime-title"
+      :options="MODES"
+      labelled-by="lime-title"
       @update:model-value="emit('change', { mode: $event })"
     />
     <QuantityField
@@ -91,14 +88,11 @@ const doses = computed(() =>
       hint="of the mix as blended"
       @update:model-value="emit('change', { gramsPerLitre: $event })"
     />
-    <SelectButton
+    <SwitchField
       v-if="lime.mode !== 'none'"
       :model-value="lime.dolomiteShare"
-      :options="shares"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-label="Which lime"
+      :options="SHARES"
+      label="Which lime"
       @update:model-value="emit('change', { dolomiteShare: $event })"
     />
     <div v-if="offer">

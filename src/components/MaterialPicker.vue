@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
+import { airCapacityAt10Cm } from '@/core/data/columnFigures'
 import { FAMILY_NAMES, matches } from '@/text/materials'
 import { percentText } from '@/text/units'
 import MaterialSwatch from './MaterialSwatch.vue'
+import DialogFrame from './frame/DialogFrame.vue'
 
 const { materials, taken } = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>()
 const visible = defineModel<boolean>('visible', { required: true })
@@ -35,13 +36,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    dismissable-mask
-    header="Add from the shelf"
-    :style="{ width: 'min(40rem, 96vw)' }"
-  >
+  <DialogFrame v-model:visible="visible" header="Add from the shelf" width="40rem">
     <div @keydown.down="move($event, 1)" @keydown.up="move($event, -1)">
       <InputText
         id="material-search"
@@ -62,7 +57,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
               <small>{{ FAMILY_NAMES[m.family] }}</small>
             </span>
             <small class="numbers">
-              air {{ percentText(m.properties.totalPorosity.value - m.properties.waterAt10Cm.value) }} · pH
+              air {{ percentText(airCapacityAt10Cm(m)) }} · pH
               {{ m.properties.pH.value }}
             </small>
           </button>
@@ -71,7 +66,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
       <p v-if="found.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
       <p class="soft foot">Air as in a 20 cm column of the material alone. Enter takes the first.</p>
     </div>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** How a material is bought, what it costs and how much is on hand. */
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
 import type { ShelfItem } from '@/model/garden/schemas'
-import type { Sentence } from '@/text/problems.en'
+import { belowNothing, packSizeProblem } from '@/text/fields'
 import { volumeText, type UnitSystem } from '@/text/units'
-import QuantityField from './QuantityField.vue'
+import ChoiceField from './field/ChoiceField.vue'
+import QuantityField from './field/QuantityField.vue'
+import DialogFrame from './frame/DialogFrame.vue'
 
 const { material, item, units } = defineProps<{
   material: Material | null
@@ -48,12 +48,9 @@ const pack = computed<Pack>(() =>
     ? { kind: kind.value, kg: size.value }
     : { kind: kind.value, litres: size.value },
 )
-const positive: Sentence = { why: 'A pack holds more than nothing.', fix: 'Type what is printed on it.' }
-const tooBig: Sentence = { why: 'That is more than a lorry brings.', fix: 'Check the unit.' }
-const below: Sentence = { why: 'Below nothing.', fix: 'Type 0 or more; 0 for a price means unknown.' }
-const sizeProblem = computed(() => (!(size.value > 0) ? positive : size.value > 30_000 ? tooBig : null))
-const priceProblem = computed(() => (price.value < 0 ? below : null))
-const stockProblem = computed(() => (stock.value < 0 ? below : null))
+const sizeProblem = computed(() => packSizeProblem(size.value))
+const priceProblem = computed(() => belowNothing(price.value))
+const stockProblem = computed(() => belowNothing(stock.value))
 const sound = computed(() => !sizeProblem.value && !priceProblem.value && !stockProblem.value)
 const gives = computed(() =>
   material && !sizeProblem.value ? looseLitresOfPack(material, pack.value) : null,
@@ -72,27 +69,19 @@ function save() {
 </script>
 
 <template>
-  <Dialog
+  <DialogFrame
     :visible="material !== null"
-    modal
-    dismissable-mask
     :header="material?.name ?? ''"
-    :style="{ width: 'min(30rem, 96vw)' }"
+    width="30rem"
     @update:visible="emit('close')"
   >
     <form class="form" @submit.prevent="save">
-      <div>
-        <label for="pack-kind">How it is sold</label>
-        <Select
-          v-model="kind"
-          input-id="pack-kind"
-          :options="KINDS"
-          option-label="label"
-          option-value="value"
-          aria-label="How it is sold"
-          fluid
-        />
-      </div>
+      <ChoiceField
+        label="How it is sold"
+        :model-value="kind"
+        :options="KINDS"
+        @update:model-value="$event && (kind = $event)"
+      />
       <QuantityField
         v-model="size"
         :label="byWeight ? 'Weight of a pack' : 'Volume on the label'"
@@ -122,7 +111,7 @@ function save() {
         <Button type="button" label="Cancel" outlined @click="emit('close')" />
       </div>
     </form>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>
@@ -130,9 +119,5 @@ function save() {
   display: flex;
   flex-direction: column;
   gap: 12px;
-}
-label {
-  font-weight: 600;
-  font-size: 0.95rem;
 }
 </style>

@@ -3,7 +3,7 @@
 import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
-import QuantityField from './QuantityField.vue'
+import QuantityField from './field/QuantityField.vue'
 
 const { plan, units, beside } = defineProps<{
   plan: Plan

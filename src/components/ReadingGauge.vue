@@ -2,41 +2,18 @@
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { computed, ref } from 'vue'
 import { vTextContent } from '@/composables/vTextContent'
+import type { Reading, Span } from '@/text/readings/reading'
+import FigureTable from './frame/FigureTable.vue'
 import GaugeScale from './GaugeScale.vue'
 
-const {
-  label,
-  term,
-  value,
-  wanted,
-  position,
-  band,
-  verdict,
-  advice = '',
-  likely = null,
-  likelyText = null,
-  sure = false,
-  ghost = null,
-} = defineProps<{
-  label: string
-  /** The field's own term. */
-  term: string
-  value: string
-  /** The band in words, for example "peppers like 15-30 %". */
-  wanted: string
-  /** Where the value lies on the scale, 0 to 1; null draws no scale. */
-  position: number | null
-  band: { from: number; to: number } | null
-  verdict: 'good' | 'low' | 'high' | 'plain'
-  advice?: string
-  /** The range eight sets of materials in ten fall in, on the scale; null while it is not known. */
-  likely?: { from: number; to: number } | null
-  /** The same in words, "likely 14-21 %". An empty text keeps its place free; null takes none. */
-  likelyText?: string | null
-  /** The range comes with the figure and is never waited for. */
-  sure?: boolean
+const { reading, likely, likelyText, ghost } = defineProps<{
+  reading: Reading
+  /** The range that eight in ten sets of such materials fall in, on the scale; null while it is not known. */
+  likely: Span | null
+  /** The same in words. An empty text keeps its place free; null takes none. */
+  likelyText: string | null
   /** Where it would stand after a change that is only looked at. */
-  ghost?: { position: number; text: string } | null
+  ghost: { position: number; text: string } | null
 }>()
 
 /** The reckoning behind a figure is worked out when somebody asks for it. */
@@ -47,40 +24,46 @@ const VERDICTS = {
   high: { mark: '▲', words: 'above' },
   plain: { mark: '', words: '' },
 }
-const shown = computed(() => VERDICTS[verdict])
+const shown = computed(() => VERDICTS[reading.verdict])
+/** The range comes with the figure and is never waited for. */
+const sure = computed(() => reading.likely?.kind === 'known')
+const why = computed(() => (open.value ? reading.why() : []))
 /** Beside the range, where it moves nothing when it comes and goes. */
-const would = computed(() => (ghost && ghost.text !== value ? `→ ${ghost.text}` : ''))
+const would = computed(() => (ghost && ghost.text !== reading.value ? `→ ${ghost.text}` : ''))
 </script>
 
 <template>
-  <section class="gauge" :class="verdict" :aria-label="label">
+  <section class="gauge" :class="reading.verdict" :aria-label="reading.label">
     <div class="head">
-      <span class="label">{{ label }}</span>
+      <span class="label">{{ reading.label }}</span>
       <span v-if="shown.mark" class="verdict"
         ><span aria-hidden="true">{{ shown.mark }}</span> {{ shown.words }}</span
       >
     </div>
     <div class="line">
-      <strong v-text-content="value" class="figure" />
-      <span class="wanted">{{ wanted }}</span>
+      <strong v-text-content="reading.value" class="figure" />
+      <span class="wanted">{{ reading.wanted }}</span>
     </div>
     <div v-if="likelyText !== null || ghost" class="line">
       <span v-text-content="likelyText || '\u00a0'" class="likely" :class="{ sure }" />
       <span v-if="ghost" v-text-content="would" class="would" />
     </div>
     <GaugeScale
-      v-if="position !== null"
-      :position="position"
-      :band="band"
+      v-if="reading.position !== null"
+      :position="reading.position"
+      :band="reading.band"
       :likely="likely"
       :sure="sure"
       :ghost="ghost?.position ?? null"
     />
-    <p v-if="advice" class="advice">{{ advice }}</p>
+    <p v-if="reading.advice" class="advice">{{ reading.advice }}</p>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>Why?</summary>
-      <p class="term">{{ term }}</p>
-      <slot v-if="open" />
+      <p class="term">{{ reading.term }}</p>
+      <template v-for="(part, i) in why" :key="i">
+        <p v-if="typeof part === 'string'">{{ part }}</p>
+        <FigureTable v-else class="weeks" :head="part.head" :rows="part.rows" />
+      </template>
     </details>
   </section>
 </template>
@@ -159,5 +142,11 @@ summary {
   font-style: italic;
   color: var(--ink-soft);
   margin: 2px 0;
+}
+.weeks {
+  font-size: 0.88rem;
+}
+.weeks :deep(:is(th, td)) {
+  padding: 2px 6px 2px 0;
 }
 </style>

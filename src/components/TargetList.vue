@@ -6,7 +6,7 @@ import type { Band } from '@/core/data'
 import type { Target, Targets } from '@/core/targets'
 import { reasonText, TARGET_NAMES } from '@/text/labels'
 import type { Quantity, UnitSystem } from '@/text/units'
-import QuantityField from './QuantityField.vue'
+import QuantityField from './field/QuantityField.vue'
 
 const { targets, units } = defineProps<{ targets: Targets; units: UnitSystem }>()
 const emit = defineEmits<{ move: [target: Target, band: Band | null] }>()

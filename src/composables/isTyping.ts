@@ -1,3 +1,4 @@
-/** A key pressed where words are written is a letter, not a command. */
-export const isTyping = (event: KeyboardEvent): boolean =>
-  event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)
+/** A key pressed where words are written or a list is open is a letter, not a command. */
+export const isTyping = ({ target }: KeyboardEvent): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))

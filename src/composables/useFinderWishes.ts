@@ -32,7 +32,7 @@ export interface Wish {
 }
 
 interface Named {
-  id: string
+  value: string
   label: string
 }
 
@@ -73,7 +73,8 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
     everyDays: null,
   })
   const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
-  const named = (list: readonly string[]) => list.map((id) => ({ id, label: materialById(id)?.name ?? id }))
+  const named = (list: readonly string[]) =>
+    list.map((id) => ({ value: id, label: materialById(id)?.name ?? id }))
   const stockOf = (id: string) => shelfItemOf(garden.records, id)?.stock ?? 0
   const volume = computed(() => (job.value ? mixWanted(job.value) : null))
   const easyWater = computed(() => (job.value ? easyWaterByDays(job.value, place.value) : null))
@@ -111,9 +112,9 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
     ids,
     materials: computed(() => named(ids.value)),
     inStock: computed(() =>
-      named(ids.value.filter((id) => stockOf(id) > 0)).map(({ id, label }) => ({
-        id,
-        label: `${label}, ${volumeText(stockOf(id), units.value)}`,
+      named(ids.value.filter((id) => stockOf(id) > 0)).map(({ value, label }) => ({
+        value,
+        label: `${label}, ${volumeText(stockOf(value), units.value)}`,
       })),
     ),
     tooMuch: computed(() => {

@@ -100,3 +100,7 @@ export function cautionsForMixing(materials: readonly Material[], withLime: bool
   if (withLime) ids.add('lime')
   return [...ids].map(cautionById)
 }
+
+/** More mix than this in one job is told to whoever may be on a balcony, litres. Source: our assumption: two large tubs. */
+const MUCH_MIX = 120
+export const cautionIsDue = (litres: number): boolean => litres > MUCH_MIX

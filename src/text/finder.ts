@@ -6,6 +6,7 @@ import {
   type Relaxation,
   type Without,
   type TargetName,
+  type Found,
 } from '@/core/finder'
 import type { Judgement } from '@/core/judgement'
 import { judgementInShort } from './judgements'
@@ -89,3 +90,11 @@ export const concernText = (concern: readonly Judgement[]): string =>
   concern.length === 0
     ? 'nothing stands out'
     : [...new Set(concern.map((j) => judgementInShort[j.code]))].join(', ')
+
+/** How many ways meet all of it, over what was found. */
+export function foundHeading(found: readonly Found[]): string {
+  if (found.length === 0) return 'No recipe keeps these rules'
+  const ways = found.filter((f) => meetsAll(f.candidate)).length
+  if (ways === 0) return 'Nothing meets all of it'
+  return ways === 1 ? 'One way meets all of it' : `${ways} ways meet all of it`
+}

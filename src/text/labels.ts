@@ -4,7 +4,6 @@ import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LIFT_LIMIT } from '@/core/weight'
 import { measureText } from '@/core/mixing'
 import type { Command } from '@/model/garden/commands'
-import type { Station } from '@/model/stations'
 import { materialById } from '@/core/data'
 import type {
   AnyData,
@@ -108,24 +107,6 @@ export const LAYER_NAMES: Record<LayerKind, { one: string; hint: string }> = {
   bark: { one: 'Coarse bark', hint: 'a quarter of its gaps fills with mix' },
   logs: { one: 'Logs and prunings', hint: 'mix washes into the gaps; sinks as it rots' },
   cloth: { one: 'Cloth over the holes', hint: 'Keeps mix in; takes no room.' },
-}
-
-export const STATION_NAMES: Record<Station, string> = {
-  fill: 'Fill what',
-  mix: 'Mix',
-  buy: 'Buy',
-  make: 'Make',
-  filling: 'Fill',
-  season: 'Season',
-}
-
-export const STATION_NEXT: Record<Station, string> = {
-  fill: 'say what is filled',
-  mix: 'make up the mix',
-  buy: 'gather the materials',
-  make: 'measure and blend',
-  filling: 'fill and plant',
-  season: 'follow it through the season',
 }
 
 /** Short name for lists and buttons: without what stands in brackets, and what was done to it. */
@@ -330,3 +311,7 @@ export function recordName(key: string, data: AnyData | null): string {
   if (head === 'shelf') return `shelf: ${shortName(id)}`
   return 'settings'
 }
+
+/** What a bed is found by. */
+export const bedWords = (bed: BedSpec): string =>
+  `${bedTitle(bed)} ${VESSEL_NAMES[bed.vessel.kind].one}`.toLowerCase()

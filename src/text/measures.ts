@@ -1,9 +1,12 @@
-import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure } from '@/core/batch'
+import type { Evaluation } from '@/core/evaluate'
+import type { Quantities } from '@/model/make/quantities'
+import type { ShoppingLine } from '@/model/make/shoppingList'
+import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, isRounded } from '@/core/batch'
 import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
-import type { CardLine, Measured } from '@/model/make/batchCard'
+import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { shortName } from './labels'
-import { doseWeightText, volumeText, type UnitSystem } from './units'
+import { doseWeightText, volumeText, type UnitSystem, percentText, pHText } from './units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
 export const bucketsText = (twelfths: number) =>
@@ -47,4 +50,36 @@ export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
     ? `${bucketsText(line.twelfths)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
     : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})`
+}
+
+/** "Batch 2", or of a finished mix "Base mix, batch 2". */
+export const batchTitle = ({ mix, index }: Pick<BatchCard, 'mix' | 'index'>): string =>
+  `${mix ? `${mix.name}, batch` : 'Batch'} ${index + 1}`
+
+/** Less water than this is not worth a word, litres. */
+const LEAST_WATER = 0.25
+
+/** What has to be wetted before mixing, and how. */
+export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
+  list
+    .filter((l) => l.water >= LEAST_WATER)
+    .map(({ material, pack, water, wettingAgent }) => {
+      const how =
+        material.family === 'peat'
+          ? `, warm if you can, hours before; ${wettingAgent.toFixed(0)} mL of wetting agent if it sheds water`
+          : pack.kind === 'block'
+            ? ' to swell the block, an hour or more; then fluff it up'
+            : ''
+      return {
+        id: material.id,
+        name: shortName(material.id),
+        words: `${volumeText(water, units)} of water${how}.`,
+      }
+    })
+
+/** What rounding to the grower's measures makes of a mix; nothing where it hardly shows. */
+export function asMeasuredText({ plan, asMeasured, asWritten }: Quantities): string {
+  if (!isRounded(plan)) return ''
+  const air = (e: Evaluation) => percentText(e.profile.airFilledPorosity, 1)
+  return `As these buckets measure it: air ${air(asMeasured)} instead of ${air(asWritten)}, pH ${pHText(asMeasured.lime.pH)} instead of ${pHText(asWritten.lime.pH)}.`
 }

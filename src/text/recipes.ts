@@ -1,12 +1,13 @@
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { isDose } from '@/core/amounts'
 import { isMeasurable, measureText } from '@/core/mixing'
-import type { InnerMix, Recipe } from '@/model/garden/schemas'
+import type { InnerMix, Recipe, JobBed } from '@/model/garden/schemas'
 import type { ShareProblem } from '@/model/mix/share'
 import type { MixSource } from '@/model/mix/mixSources'
 import { jobTitle, placeText, shortName } from './labels'
 import { dressingName } from './dressings'
 import type { Sentence } from './problems.en'
-import { doseText, percentText, pHText, type UnitSystem } from './units'
+import { doseText, percentText, pHText, type UnitSystem, volumeText } from './units'
 
 /** "2 peat, 1 perlite, ½ compost". */
 export function partsText(parts: Recipe['parts'], mixes: Recipe['mixes'] = []): string {
@@ -90,4 +91,18 @@ export function shareProblemText(p: ShareProblem): Sentence {
     case 'empty':
       return { why: 'This recipe has no parts.', fix: 'Ask for it again.' }
   }
+}
+
+/** "6 × 21 L of mix", or all of it where there are several beds; nothing while one of them is wrong. */
+export function mixAmountText(beds: readonly JobBed[], units: UnitSystem): string {
+  let all = 0
+  for (const bed of beds) {
+    const needed = mixNeededFor(bed)
+    if (!needed.ok) return ''
+    all += needed.value.net * bed.count
+  }
+  const [one] = beds
+  return beds.length === 1 && one && one.count > 1
+    ? `${one.count} × ${volumeText(all / one.count, units)} of mix`
+    : `${volumeText(all, units)} of mix`
 }

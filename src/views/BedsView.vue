@@ -1,84 +1,83 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
-import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import BedDrawing from '@/components/bed/BedDrawing.vue'
+import BedActs from '@/components/bed/BedActs.vue'
 import BedForm from '@/components/bed/BedForm.vue'
 import BedList from '@/components/bed/BedList.vue'
+import BedPicture from '@/components/bed/BedPicture.vue'
 import HowMuch from '@/components/bed/HowMuch.vue'
 import LoadCaution from '@/components/bed/LoadCaution.vue'
 import SheetDialog from '@/components/bed/SheetDialog.vue'
 import YardPicture from '@/components/bed/YardPicture.vue'
-import ProblemBox from '@/components/ProblemBox.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
+import TextField from '@/components/field/TextField.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
-import { bedsToCsv } from '@/model/sheets/bedSheet'
-import {
-  bedOf,
-  bedsOf,
-  specOf,
-  STARTING_PLAN,
-  startingBed,
-  startingJobBed,
-  startingJob,
-} from '@/model/garden/garden'
+import { useNewJob } from '@/composables/useNewJob'
+import { useSlashToSearch } from '@/composables/useSlashToSearch'
+import { bedOf, bedsOf } from '@/model/garden/garden'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
+import { STARTING_PLAN, startingBed } from '@/model/garden/starting'
+import { isAloft } from '@/model/garden/vessel'
+import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/dates'
-import { bedTitle, jobTitle, VESSEL_NAMES } from '@/text/labels'
+import { bedTitle, bedWords, jobTitle } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
 
 const garden = useGarden()
 const route = useRoute()
 const router = useRouter()
+const { forBed } = useNewJob()
 const units = computed(() => garden.settings.units)
 const search = ref('')
-const searchBox = ref<InstanceType<typeof InputText> | null>(null)
+const searchBox = ref<InstanceType<typeof TextField> | null>(null)
+useSlashToSearch(searchBox)
 const look = ref<'list' | 'yard'>('list')
-const looks = [
-  { value: 'list', label: 'List' },
-  { value: 'yard', label: 'Yard' },
+const LOOKS = [
+  { value: 'list' as const, label: 'List' },
+  { value: 'yard' as const, label: 'Yard' },
 ]
 const pasting = ref(false)
 
 const beds = computed(() => bedsOf(garden.records))
 const wanted = computed(() => {
   const words = search.value.trim().toLowerCase()
-  return words === ''
-    ? beds.value
-    : beds.value.filter((b) =>
-        `${bedTitle(b)} ${VESSEL_NAMES[b.vessel.kind].one}`.toLowerCase().includes(words),
-      )
+  return words === '' ? beds.value : beds.value.filter((b) => bedWords(b).includes(words))
 })
-const chosenId = computed(() => (typeof route.query.id === 'string' ? route.query.id : null))
-const chosen = computed<Bed | null>(
-  () => (chosenId.value && bedOf(garden.records, chosenId.value)) || (wanted.value[0] ?? null),
-)
+const chosen = computed<Bed | null>(() => {
+  const { id } = route.query
+  return (typeof id === 'string' && bedOf(garden.records, id)) || (wanted.value[0] ?? null)
+})
 const choose = (id: string) => router.replace({ query: { id } })
 
 const { plan, problem, beside } = useBedProblems(chosen, units)
+const needed = computed(() => (plan.value?.ok ? plan.value.value : null))
 const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
-/** Jobs that fill the chosen bed, newest first. */
 const history = computed(() =>
-  garden.jobs.filter((j) => j.fills.some((f) => f.bedId !== null && f.bedId === chosen.value?.id)),
+  garden.jobs
+    .filter((j) => j.fills.some((f) => f.bedId !== null && f.bedId === chosen.value?.id))
+    .map((job) => ({
+      id: job.id,
+      title: jobTitle(job),
+      day: dayText(job.createdAt.slice(0, 10)),
+      to: { name: 'job', params: { garden: garden.name, jobId: job.id } },
+    })),
 )
-const aloft = computed(() => chosen.value?.standing === 'balcony' || chosen.value?.standing === 'roof')
 
 function add(list: Bed[]) {
   garden.run({ type: 'beds/add', beds: list })
   search.value = ''
   void choose(list[0]!.id)
 }
-const addOne = () =>
-  add([startingBed(crypto.randomUUID(), new Date().toISOString(), chosen.value?.vessel.kind ?? 'roundPot')])
-const copy = (bed: Bed) =>
-  add([
-    { ...bed, id: crypto.randomUUID(), createdAt: new Date().toISOString(), name: `${bedTitle(bed)}, copy` },
-  ])
+const fresh = () => ({ id: crypto.randomUUID(), createdAt: new Date().toISOString() })
+function addOne() {
+  const { id, createdAt } = fresh()
+  add([startingBed(id, createdAt, chosen.value?.vessel.kind ?? 'roundPot')])
+}
+const copy = (bed: Bed) => add([{ ...bed, ...fresh(), name: `${bedTitle(bed)}, copy` }])
 const change = (part: Partial<BedSpec>) =>
   chosen.value && garden.run({ type: 'bed/change', bedId: chosen.value.id, change: part })
 function remove(bed: Bed) {
@@ -87,54 +86,34 @@ function remove(bed: Bed) {
   garden.run({ type: 'bed/remove', bedId: bed.id })
   void router.replace({ query: next ? { id: next.id } : {} })
 }
-async function fill(bed: Bed) {
-  const at = new Date().toISOString()
-  const job = startingJob(crypto.randomUUID(), at, [startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)])
-  garden.run({ type: 'job/create', job })
-  await router.push({ name: 'fill', params: { garden: garden.name, jobId: job.id } })
-}
 const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, units.value), 'text/csv')
-
-onKeyStroke('/', (event) => {
-  if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)) return
-  event.preventDefault()
-  ;(searchBox.value as unknown as { $el: HTMLElement } | null)?.$el.focus()
-})
 </script>
 
 <template>
   <div class="page wide">
     <div class="row top">
       <h1>Beds</h1>
-      <InputText
+      <TextField
         ref="searchBox"
         v-model="search"
         class="search"
+        label="Search beds"
+        hide-label
         placeholder="Search beds ( / )"
-        aria-label="Search beds"
-        autocomplete="off"
       />
-      <SelectButton
-        v-model="look"
-        :options="looks"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="How to look at them"
-      />
+      <SwitchField v-model="look" :options="LOOKS" label="How to look at them" />
       <span class="tools">
         <Button label="New bed" icon="pi pi-plus" @click="addOne" />
         <Button label="Many at once" icon="pi pi-table" outlined @click="pasting = true" />
         <Button v-if="beds.length" label="Save as CSV" icon="pi pi-download" text @click="saveCsv" />
       </span>
     </div>
-
-    <p v-if="beds.length === 0" class="soft empty">
+    <p v-if="beds.length === 0" class="soft">
       No beds yet. Describe the pots, bags, troughs and beds you own once: their inside size, where water
       leaves, what they stand on. Each then knows how much mix it takes, and a job fills as many of them as
       you like.
     </p>
-    <p v-else-if="wanted.length === 0" class="soft empty">No bed answers to “{{ search }}”.</p>
+    <p v-else-if="wanted.length === 0" class="soft">No bed answers to “{{ search }}”.</p>
 
     <YardPicture
       v-if="look === 'yard' && wanted.length"
@@ -144,49 +123,36 @@ onKeyStroke('/', (event) => {
       :units="units"
       @choose="choose"
     />
-
     <div v-if="chosen" class="two" :class="{ lone: look === 'yard' }">
       <BedList v-if="look === 'list'" :beds="wanted" :chosen="chosen.id" :units="units" @choose="choose" />
       <section class="picture" aria-label="In section">
-        <BedDrawing v-if="plan?.ok" :spec="chosen" :units="units" @change="change" />
-        <ProblemBox v-else-if="problem" :sentence="problem">
-          <p class="soft">The drawing waits until that is mended; everything else is kept as you typed it.</p>
-        </ProblemBox>
+        <BedPicture :spec="chosen" :units="units" :problem="problem" @change="change" />
         <div class="under">
           <HowMuch
-            v-if="plan?.ok"
-            :parts="[{ name: bedTitle(chosen), count: Math.max(1, chosen.vessel.count), plan: plan.value }]"
+            v-if="needed"
+            :parts="[{ name: bedTitle(chosen), count: Math.max(1, chosen.vessel.count), plan: needed }]"
             :units="units"
             :settling="STARTING_PLAN.settling"
             :bucket="STARTING_PLAN.bucket"
           />
-          <div class="acts">
-            <Button label="Fill it" icon="pi pi-arrow-right" icon-pos="right" @click="fill(chosen)" />
-            <Button label="Copy" icon="pi pi-copy" text @click="copy(chosen)" />
-            <Button label="Remove" icon="pi pi-trash" text severity="danger" @click="remove(chosen)" />
-            <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
-            <template v-if="history.length">
-              <h3>What it was filled with</h3>
-              <ul class="plain">
-                <li v-for="job in history" :key="job.id">
-                  <RouterLink :to="{ name: 'job', params: { garden: garden.name, jobId: job.id } }">{{
-                    jobTitle(job)
-                  }}</RouterLink>
-                  <small>{{ dayText(job.createdAt.slice(0, 10)) }}</small>
-                </li>
-              </ul>
-            </template>
+          <BedActs
+            :notes="notes"
+            :history="history"
+            @fill="forBed(chosen)"
+            @copy="copy(chosen)"
+            @remove="remove(chosen)"
+          >
             <LoadCaution
-              v-if="aloft"
+              v-if="isAloft(chosen)"
               heading="It stands on a balcony or roof"
-              :plan="plan?.ok ? plan.value : null"
+              :plan="needed"
               :count="Math.max(1, chosen.vessel.count)"
               :units="units"
             />
-          </div>
+          </BedActs>
         </div>
       </section>
-      <section class="form" aria-label="The bed">
+      <section aria-label="The bed">
         <BedForm :key="chosen.id" :spec="chosen" :units="units" :beside="beside" @change="change" />
       </section>
     </div>
@@ -199,8 +165,6 @@ onKeyStroke('/', (event) => {
   max-width: 1400px;
 }
 .top {
-  gap: 12px;
-  flex-wrap: wrap;
   margin-bottom: 10px;
 }
 .search {
@@ -223,7 +187,7 @@ onKeyStroke('/', (event) => {
 .two.lone {
   grid-template-columns: minmax(0, 1fr) minmax(340px, 420px);
 }
-.picture > .drawing {
+.picture > :deep(.drawing) {
   height: 400px;
 }
 .under {
@@ -231,26 +195,6 @@ onKeyStroke('/', (event) => {
   grid-template-columns: 1fr 1fr;
   gap: 20px;
   margin-top: 10px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-content: flex-start;
-}
-.acts > ul,
-.acts > p,
-.acts > h3,
-.acts > .load {
-  flex-basis: 100%;
-}
-.acts li small {
-  margin-left: 8px;
-}
-.note {
-  font-size: 0.92rem;
-  padding-left: 10px;
-  border-left: 4px solid var(--straw);
 }
 @media (max-width: 1080px) {
   .two,
@@ -270,7 +214,7 @@ onKeyStroke('/', (event) => {
   .tools {
     margin-left: 0;
   }
-  .picture > .drawing {
+  .picture > :deep(.drawing) {
     height: 320px;
   }
 }

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** A recipe from somebody: by link or by file, checked before anything is made of it. */
+import { isOver } from '@/stations'
 import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import ProblemBox from '@/components/ProblemBox.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { specOf, startingBed, startingJobBed, startingJob } from '@/model/garden/garden'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
-import { isOver } from '@/model/stations'
 import { useGarden } from '@/stores/garden'
 import { jobTitle } from '@/text/labels'
 import { dosesText, partsText, shareProblemText } from '@/text/recipes'

@@ -1,63 +1,43 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref, shallowRef } from 'vue'
-import ProblemBox from '@/components/ProblemBox.vue'
+import FileButton from '@/components/field/FileButton.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
+import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
+import SetAsideList from '@/components/settings/SetAsideList.vue'
 import { saveFile } from '@/composables/saveFile'
+import { useSaveAll } from '@/composables/useSaveAll'
 import { bedsOf } from '@/model/garden/garden'
 import type { ImportPreview } from '@/storage/exportFile'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
-import { recordName } from '@/text/labels'
-import { fileProblemText, unreadableText, type Sentence } from '@/text/problems.en'
+import { fileProblemText, type Sentence } from '@/text/problems.en'
+import { THEME_NAMES, UNIT_NAMES } from '@/text/settings'
 
 const garden = useGarden()
-const UNITS = [
-  { value: 'metric', label: 'Metric' },
-  { value: 'us', label: 'US' },
-]
-const THEMES = [
-  { value: 'auto', label: 'As the device' },
-  { value: 'light', label: 'Light' },
-  { value: 'dark', label: 'Dark' },
-  { value: 'contrast', label: 'Bright sun' },
-]
-
+const saveAll = useSaveAll()
 const trouble = shallowRef<Sentence | null>(null)
 // Shallow: what comes from the file goes into the store as it is, and a store cannot keep a reactive proxy.
 const preview = shallowRef<(ImportPreview & { fileName: string }) | null>(null)
 const said = ref('')
-const picker = ref<HTMLInputElement | null>(null)
 const counts = computed(
   () =>
     `${bedsOf(garden.records).length} beds, ${garden.jobs.length} jobs and ${garden.mixRecords.length} records`,
 )
-const changes = computed(() => (preview.value ? [...preview.value.added, ...preview.value.changed] : []))
 
-const saveAll = () =>
-  saveFile(
-    `open-bed-${garden.name}-${new Date().toISOString().slice(0, 10)}.json`,
-    garden.exportText(),
-    'application/json',
-  )
-
-async function read(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  trouble.value = null
-  preview.value = null
+function read(text: string, fileName: string) {
   said.value = ''
-  if (!file) return
-  const result = garden.preview(await file.text())
-  if (result.ok) preview.value = { ...result.preview, fileName: file.name }
-  else trouble.value = fileProblemText(result.problem)
-  input.value = ''
+  const result = garden.preview(text)
+  preview.value = result.ok ? { ...result.preview, fileName } : null
+  trouble.value = result.ok ? null : fileProblemText(result.problem)
 }
 function bringIn() {
   if (!preview.value) return
-  garden.run({ type: 'garden/import', changes: changes.value.map((c) => ({ key: c.key, after: c.after! })) })
-  said.value = `${changes.value.length} brought in. Undo takes it back.`
+  const changes = [...preview.value.added, ...preview.value.changed]
+  garden.run({ type: 'garden/import', changes: changes.map((c) => ({ key: c.key, after: c.after! })) })
+  said.value = `${changes.length} brought in. Undo takes it back.`
   preview.value = null
 }
 async function tryAgain(item: SetAside) {
@@ -80,25 +60,19 @@ async function afresh() {
       <h2 id="look-title">Units and look</h2>
       <div class="line">
         <span id="units-label">Units</span>
-        <SelectButton
+        <SwitchField
           :model-value="garden.settings.units"
-          :options="UNITS"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-labelledby="units-label"
+          :options="UNIT_NAMES"
+          labelled-by="units-label"
           @update:model-value="garden.setSettings({ units: $event })"
         />
       </div>
       <div class="line">
         <span id="theme-label">Look</span>
-        <SelectButton
+        <SwitchField
           :model-value="garden.settings.theme"
-          :options="THEMES"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-labelledby="theme-label"
+          :options="THEME_NAMES"
+          labelled-by="theme-label"
           @update:model-value="garden.setSettings({ theme: $event })"
         />
       </div>
@@ -110,7 +84,7 @@ async function afresh() {
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Look at the place</RouterLink>
     </section>
 
-    <section class="card" aria-labelledby="data-title">
+    <section class="card data" aria-labelledby="data-title">
       <h2 id="data-title">Your data</h2>
       <p>
         {{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }}, {{ counts }}, is kept in this
@@ -119,64 +93,35 @@ async function afresh() {
       </p>
       <div class="row">
         <Button label="Save everything to a file" icon="pi pi-download" @click="saveAll" />
-        <Button label="Bring in from a file…" icon="pi pi-upload" outlined @click="picker?.click()" />
-        <input
-          ref="picker"
-          class="visually-hidden"
-          type="file"
+        <FileButton
+          label="Bring in from a file…"
+          name="File to bring in"
           accept=".json,application/json"
-          aria-label="File to bring in"
-          tabindex="-1"
-          @change="read"
+          @file="read"
         />
       </div>
-      <ProblemBox v-if="trouble" class="gap" :sentence="trouble" />
-      <div v-if="preview" class="gap preview" role="region" aria-label="What the file would change">
-        <h3>What “{{ preview.fileName }}” would change</h3>
-        <p v-if="changes.length === 0">
-          Nothing: all {{ preview.unchanged }} records are here already, just so.
-        </p>
-        <ul v-else class="plain">
-          <li v-for="c in preview.added" :key="c.key"><b>New:</b> {{ recordName(c.key, c.after) }}</li>
-          <li v-for="c in preview.changed" :key="c.key"><b>Replaced:</b> {{ recordName(c.key, c.after) }}</li>
-        </ul>
-        <p v-if="changes.length && preview.unchanged" class="soft">
-          {{ preview.unchanged }} are the same already.
-        </p>
-        <ProblemBox
-          v-if="preview.unreadable.length"
-          :sentence="{
-            why: `${preview.unreadable.length} in the file cannot be read and would be left out:`,
-            fix: preview.unreadable.map(unreadableText).join(' '),
-          }"
-        />
-        <div class="row gap">
-          <Button v-if="changes.length" :label="`Bring in ${changes.length}`" @click="bringIn" />
-          <Button label="Leave it" outlined @click="preview = null" />
-        </div>
-      </div>
-      <p class="gap" role="status">{{ said }}</p>
-      <template v-if="garden.name === 'demo'">
-        <Button label="Start the demo afresh" outlined icon="pi pi-replay" @click="afresh" />
-      </template>
+      <ProblemBox v-if="trouble" :sentence="trouble" />
+      <ImportPreviewBox
+        v-if="preview"
+        :preview="preview"
+        :file-name="preview.fileName"
+        @take="bringIn"
+        @leave="preview = null"
+      />
+      <p role="status">{{ said }}</p>
+      <Button
+        v-if="garden.name === 'demo'"
+        label="Start the demo afresh"
+        outlined
+        icon="pi pi-replay"
+        @click="afresh"
+      />
     </section>
 
     <section v-if="garden.setAside.length" class="card" aria-labelledby="aside-title">
       <h2 id="aside-title">Set aside</h2>
       <p>These could not be used, or lost to a later edit. They are kept whole until you let them go.</p>
-      <ul class="plain">
-        <li v-for="item in garden.setAside" :key="item.id" class="aside">
-          <span
-            >{{ unreadableText(item.why) }}
-            <small v-if="item.at">{{ item.at.slice(0, 16).replace('T', ' ') }}</small></span
-          >
-          <span class="row">
-            <Button label="Download" size="small" outlined @click="saveAside(item)" />
-            <Button label="Try again" size="small" outlined @click="tryAgain(item)" />
-            <Button label="Let it go" size="small" text severity="danger" @click="garden.letGo(item)" />
-          </span>
-        </li>
-      </ul>
+      <SetAsideList :items="garden.setAside" @save="saveAside" @again="tryAgain" @go="garden.letGo" />
     </section>
   </div>
 </template>
@@ -202,20 +147,7 @@ async function afresh() {
   width: 4rem;
   font-weight: 600;
 }
-.gap {
+.data > :deep(:is(.problem, .preview, [role='status'])) {
   margin-top: 14px;
-}
-.preview {
-  border: 1px solid var(--edge);
-  border-radius: var(--round);
-  padding: 14px;
-}
-.aside {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  flex-wrap: wrap;
-  padding: 10px 0;
-  border-bottom: 1px solid var(--rule);
 }
 </style>

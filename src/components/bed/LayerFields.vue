@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** What lies under the mix, listed as it lies: the topmost first. */
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import { LAYER_KINDS, type LayerKind } from '@/core/filling'
 import type { BedSpec } from '@/model/garden/schemas'
 import { LAYER_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
-import QuantityField from '../QuantityField.vue'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
 
 const { layers, units, problem } = defineProps<{
   /** From the base up. */
@@ -46,13 +46,12 @@ const remove = (index: number) =>
       it down later.
     </p>
     <div v-for="{ layer, index } in shown" :key="index" class="layer">
-      <Select
+      <ChoiceField
+        :label="`Layer ${index + 1} from the base`"
+        hide-label
         :model-value="layer.kind"
         :options="kinds"
-        option-label="label"
-        option-value="value"
-        :aria-label="`Layer ${index + 1} from the base`"
-        @update:model-value="setKind(index, $event)"
+        @update:model-value="$event && setKind(index, $event)"
       />
       <QuantityField
         v-if="layer.kind !== 'cloth'"

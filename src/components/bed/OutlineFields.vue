@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
-import QuantityField from '../QuantityField.vue'
+import QuantityField from '../field/QuantityField.vue'
 
 interface Corner {
   x: number

@@ -2,45 +2,43 @@
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { bedsFromText, SHEET_COLUMNS, type SheetProblem } from '@/model/sheets/bedSheet'
 import type { Bed } from '@/model/garden/schemas'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
-import { problemText } from '@/text/problems.en'
+import { sheetProblemText } from '@/text/fields'
 import { volumeText, type UnitSystem } from '@/text/units'
+import FileButton from '../field/FileButton.vue'
+import NoteField from '../field/NoteField.vue'
+import FigureTable from '../frame/FigureTable.vue'
+import DialogFrame from '../frame/DialogFrame.vue'
 
 const { units } = defineProps<{ units: UnitSystem }>()
 const visible = defineModel<boolean>('visible', { required: true })
 const emit = defineEmits<{ add: [beds: Bed[]] }>()
 
 const text = ref('')
-const file = ref<HTMLInputElement | null>(null)
 const read = computed(() =>
   text.value.trim() === ''
     ? null
     : bedsFromText(text.value, units, () => crypto.randomUUID(), new Date().toISOString()),
 )
-const sayOf = ({ row, name, why }: SheetProblem) => {
-  const where = `Row ${row}${name ? ` (${name})` : ''}`
-  if ('problem' in why) {
-    const said = problemText(why.problem, units)
-    return `${where}: ${said.why} ${said.fix}`
-  }
-  return why.column === 'heading'
-    ? `The first line must name columns, of these: ${why.wanted}.${why.text ? ` “${why.text}” is none of them.` : ''}`
-    : `${where}: “${why.text}” under “${why.column}”; wanted: ${why.wanted}.`
-}
+const sayOf = (problem: SheetProblem) => sheetProblemText(problem, units)
 const litres = (bed: Bed) => {
   const plan = mixNeededFor({ spec: bed, sunkBy: null })
   return plan.ok ? plan.value.net * bed.vessel.count : 0
 }
+const rows = computed(() =>
+  (read.value?.beds ?? [])
+    .slice(0, 60)
+    .map((bed) => [
+      bedTitle(bed),
+      VESSEL_NAMES[bed.vessel.kind].one,
+      String(bed.vessel.count),
+      volumeText(litres(bed), units),
+    ]),
+)
 const total = computed(() => (read.value?.beds ?? []).reduce((s, b) => s + litres(b), 0))
-async function fromFile(event: Event) {
-  const chosen = (event.target as HTMLInputElement).files?.[0]
-  if (chosen) text.value = await chosen.text()
-}
 function add() {
   if (!read.value?.beds.length) return
   emit('add', read.value.beds)
@@ -50,7 +48,7 @@ function add() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="Many beds at once" :style="{ width: 'min(46rem, 96vw)' }">
+  <DialogFrame v-model:visible="visible" header="Many beds at once" width="46rem" writing>
     <p>
       Paste rows from a spreadsheet, the headings first, or choose a CSV file. Lengths in
       {{ units === 'us' ? 'inches' : 'centimetres' }}; what you leave out takes the usual value of its shape.
@@ -59,28 +57,20 @@ function add() {
       Columns: <code>{{ SHEET_COLUMNS.join(', ') }}</code>. Of a round pot <code>length</code> is the width
       across the top and <code>base length</code> across the base.
     </p>
-    <label for="sheet" class="visually-hidden">Rows</label>
-    <Textarea
-      id="sheet"
+    <NoteField
       v-model="text"
-      rows="7"
-      class="sheet"
-      autofocus
-      spellcheck="false"
+      label="Rows"
+      :rows="7"
+      fixed
       :placeholder="`name\tshape\tcount\tlength\theight\nSalad trough\ttrough\t4\t90\t20`"
     />
-    <div class="row">
-      <Button label="Choose a file" icon="pi pi-upload" outlined size="small" @click="file?.click()" />
-      <input
-        ref="file"
-        type="file"
-        accept=".csv,.tsv,.txt,text/csv"
-        class="visually-hidden"
-        tabindex="-1"
-        aria-label="CSV file of beds"
-        @change="fromFile"
-      />
-    </div>
+    <FileButton
+      label="Choose a file"
+      name="CSV file of beds"
+      accept=".csv,.tsv,.txt,text/csv"
+      quiet
+      @file="text = $event"
+    />
     <div v-if="read" aria-live="polite">
       <ul v-if="read.problems.length" class="plain wrong">
         <li v-for="p in read.problems.slice(0, 12)" :key="p.row">{{ sayOf(p) }}</li>
@@ -91,24 +81,7 @@ function add() {
         {{ volumeText(total, units) }} of mix in all.
       </p>
       <div v-if="read.beds.length" class="scroll">
-        <table class="plain">
-          <thead>
-            <tr>
-              <th scope="col">Name</th>
-              <th scope="col">Shape</th>
-              <th scope="col" class="num">How many</th>
-              <th scope="col" class="num">Mix</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="bed in read.beds.slice(0, 60)" :key="bed.id">
-              <td>{{ bedTitle(bed) }}</td>
-              <td>{{ VESSEL_NAMES[bed.vessel.kind].one }}</td>
-              <td class="num">{{ bed.vessel.count }}</td>
-              <td class="num">{{ volumeText(litres(bed), units) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <FigureTable :head="['Name', 'Shape', 'How many', 'Mix']" :rows="rows" />
       </div>
     </div>
     <div class="row end">
@@ -121,7 +94,7 @@ function add() {
         @click="add"
       />
     </div>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

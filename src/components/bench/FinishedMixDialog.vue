@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from. */
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { MixSource } from '@/model/mix/mixSources'
 import { problemText } from '@/text/problems.en'
 import { KIND_OF_SOURCE, sourceName, sourceText } from '@/text/recipes'
 import type { UnitSystem } from '@/text/units'
+import DialogFrame from '../frame/DialogFrame.vue'
 
 const { sources, units } = defineProps<{ sources: readonly MixSource[]; units: UnitSystem }>()
 const visible = defineModel<boolean>('visible', { required: true })
@@ -39,13 +39,7 @@ function describe() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    dismissable-mask
-    header="Add a finished mix"
-    :style="{ width: 'min(44rem, 96vw)' }"
-  >
+  <DialogFrame v-model:visible="visible" header="Add a finished mix" width="44rem">
     <p class="soft">
       It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere
       changes nothing here.
@@ -77,7 +71,7 @@ function describe() {
         search ? `No mix answers to “${search}”.` : 'No finished mix yet: keep a version, or describe a bag.'
       }}
     </p>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

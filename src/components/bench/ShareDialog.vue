@@ -2,13 +2,13 @@
 /** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
 import { useClipboard } from '@vueuse/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { saveFile } from '@/composables/saveFile'
 import type { Recipe } from '@/model/garden/schemas'
 import { shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
+import DialogFrame from '../frame/DialogFrame.vue'
 
 const { recipe, title } = defineProps<{ recipe: Recipe; title: string }>()
 const visible = defineModel<boolean>('visible', { required: true })
@@ -27,13 +27,7 @@ function print() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    dismissable-mask
-    header="Share this mix"
-    :style="{ width: 'min(38rem, 96vw)' }"
-  >
+  <DialogFrame v-model:visible="visible" header="Share this mix" width="38rem">
     <label for="share-note">A word with it</label>
     <Textarea
       id="share-note"
@@ -57,7 +51,7 @@ function print() {
       <Button label="Save as a file" icon="pi pi-download" outlined @click="file" />
       <Button label="Print the recipe" icon="pi pi-print" outlined @click="print" />
     </div>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** A mix to begin from for each school of practice: what it is good at, what it gives up. */
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import { starterRecipe, STARTERS, type Starter } from '@/model/mix/starterMixes'
 import { dayText } from '@/text/dates'
 import { dosesText, partsText } from '@/text/recipes'
 import type { UnitSystem } from '@/text/units'
+import DialogFrame from '../frame/DialogFrame.vue'
 
 const { units } = defineProps<{ units: UnitSystem }>()
 const visible = defineModel<boolean>('visible', { required: true })
@@ -18,13 +18,7 @@ function begin(starter: Starter) {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    dismissable-mask
-    header="Mixes to begin from"
-    :style="{ width: 'min(54rem, 96vw)' }"
-  >
+  <DialogFrame v-model:visible="visible" header="Mixes to begin from" width="54rem">
     <p class="soft">
       One for each school of practice, under our own names, worked out by the finder on
       {{ dayText(STARTERS[0]!.workedOn) }}. What is on the bench is kept as a version.
@@ -47,7 +41,7 @@ function begin(starter: Starter) {
         />
       </li>
     </ul>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Recipes kept on the way: name them, note on them, go back to one, go on from it. */
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { Version } from '@/model/garden/schemas'
 import { dayText } from '@/text/dates'
 import { dosesText, partsText } from '@/text/recipes'
 import type { UnitSystem } from '@/text/units'
+import DialogFrame from '../frame/DialogFrame.vue'
 
 const { versions, current, kept, units } = defineProps<{
   versions: readonly Version[]
@@ -36,13 +36,7 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    dismissable-mask
-    header="Versions of this mix"
-    :style="{ width: 'min(48rem, 96vw)' }"
-  >
+  <DialogFrame v-model:visible="visible" header="Versions of this mix" width="48rem">
     <form class="row" @submit.prevent="keep">
       <InputText
         v-model="name"
@@ -101,7 +95,7 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
         </div>
       </li>
     </ul>
-  </Dialog>
+  </DialogFrame>
 </template>
 
 <style scoped>

@@ -1,4 +1,18 @@
 export { shedsWaterWhenDry, waterToWorkable, WETTING_AGENT_ML_PER_LITRE, WORKABLE_SHARE } from './hydration'
-export { cheapestPacks, looseLitresOfPack, packWeight, type PackOffer, type Purchase } from './packs'
-export { planBatches, TURN_FRACTION, type Batch, type BatchPlan, type BatchRequest } from './planBatches'
+export {
+  cheapestPacks,
+  looseLitresOfPack,
+  packWeight,
+  PACK_LIMITS,
+  type PackOffer,
+  type Purchase,
+} from './packs'
+export {
+  planBatches,
+  isRounded,
+  TURN_FRACTION,
+  type Batch,
+  type BatchPlan,
+  type BatchRequest,
+} from './planBatches'
 export { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'

@@ -1,3 +1,4 @@
+import { defineLimits } from '../limits'
 import type { Material, Pack } from '../data/types'
 import type { Kilograms, Litres } from '../units'
 
@@ -24,6 +25,17 @@ export function looseLitresOfPack(material: Material, pack: Pack): Litres {
       return pack.kg / p.moistBulkDensityAsBought.value
   }
 }
+
+/** What a pack may hold. */
+export const PACK_LIMITS = defineLimits({
+  size: {
+    value: 30_000,
+    low: 20_000,
+    high: 40_000,
+    unit: 'L or kg',
+    source: 'our assumption: what a lorry brings',
+  },
+})
 
 export interface PackOffer {
   pack: Pack

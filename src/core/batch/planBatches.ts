@@ -120,6 +120,10 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   )
   return succeed(
     { batches, totals, blendLitres: batches.reduce((s, b) => s + b.blendLitres, 0), largestShareError },
-    largestShareError > 0.005 ? { code: 'measures-rounded', largestShareError } : null,
+    isRounded({ largestShareError }) ? { code: 'measures-rounded', largestShareError } : null,
   )
 }
+
+/** Do the measures of a plan stray from the recipe by more than anybody would notice? */
+export const isRounded = ({ largestShareError }: Pick<BatchPlan, 'largestShareError'>): boolean =>
+  largestShareError > 0.005

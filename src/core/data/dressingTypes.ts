@@ -1,4 +1,4 @@
-import type { Confidence, Property } from './types'
+import type { Confidence, Property } from './property'
 
 /** Elements a dressing is analysed for, as labels and laboratories count them. */
 export const ELEMENTS = [

@@ -1,13 +1,4 @@
-export {
-  judge,
-  judgementKey,
-  severityOf,
-  MOST_COMPOST,
-  SEEDLING_SALTS,
-  WIND_MET,
-  type Judgement,
-  type JudgementCode,
-  type JudgementQuestion,
-  type WindExposure,
-} from './judge'
-export { SEEDLING_VOLUME } from './limits'
+export { judge, judgementKey, severityOf } from './judge'
+export type { Judgement, JudgementCode, JudgementQuestion } from './judgement'
+export { JUDGEMENT_LIMITS, SEEDLING_VOLUME, WIND_MET, type WindExposure } from './limits'
+export { verdictsOf, type Verdict, type Verdicts } from './verdicts'

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { LIMES, cropById } from '../data'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { parts } from '../testing/arbitraries'
-import { judge, judgementKey, SEEDLING_SALTS, type JudgementCode, type JudgementQuestion } from '.'
+import { judge, judgementKey, JUDGEMENT_LIMITS, type JudgementCode, type JudgementQuestion } from '.'
 
 const pot = (height: number, wide = 30): MixInContainer['container'] => ({
   shape: { kind: 'roundPot', topDiameter: wide, baseDiameter: wide, height },
@@ -87,7 +87,7 @@ describe('judgements', () => {
   test('for seedlings: rich parts and soil are told in a module, not in a pot', () => {
     const module = { container: pot(5, 5) }
     const rich = find('rich-for-seedlings', { peat_medium: 1, compost_green: 2 }, module)
-    expect(rich!.ec).toBeGreaterThan(SEEDLING_SALTS)
+    expect(rich!.ec).toBeGreaterThan(JUDGEMENT_LIMITS.seedlingSalts.value)
     expect(find('unsterile-for-seeds', { peat_fine: 2, soil_loam: 1 }, module)!.materials).toEqual([
       'soil_loam',
     ])

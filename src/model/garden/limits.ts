@@ -2,6 +2,8 @@ import { defineLimits } from '@/core/limits'
 
 /** Letters a name may have, wherever one is typed, imported or made of other names. */
 export const LONGEST_NAME = 120
+/** Letters a note may have. */
+export const LONGEST_NOTE = 10_000
 
 /** How much of a thing a garden keeps: what a field, a sheet and an import take, and what a record may hold. */
 export const GARDEN_LIMITS = defineLimits({
@@ -30,6 +32,13 @@ export const GARDEN_LIMITS = defineLimits({
   },
   beds: { value: 200, low: 50, high: 500, unit: 'beds of a job', source: 'our assumption: as `parts`' },
   companions: { value: 12, low: 6, high: 20, unit: 'crops', source: 'our assumption: as `parts`' },
+  ingredients: {
+    value: 12,
+    low: 8,
+    high: 20,
+    unit: 'lines of a label',
+    source: 'our assumption: as `parts`',
+  },
   layers: { value: 8, low: 4, high: 12, unit: 'layers', source: 'our assumption: as `parts`' },
   corners: {
     value: 200,

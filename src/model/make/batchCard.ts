@@ -72,3 +72,6 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
     ...cardsOf(null, quantities.plan, blendedDoses(job, quantities), (id) => id),
   ]
 }
+
+/** Is every measure of it in? */
+export const isDone = (card: BatchCard): boolean => card.done === card.lines.length

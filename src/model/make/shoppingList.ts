@@ -91,3 +91,18 @@ export const mixLines = (job: Job, quantities: Quantities): MixLine[] =>
         : null
     return [{ mix, litres: total.litres, purchase }]
   })
+
+/** What gathering costs in whole packs: of how many things, the sum of those with a price, and which have none. */
+export function costOfGathering(materials: readonly ShoppingLine[], mixes: readonly MixLine[]) {
+  const bought: { id: string; name?: string; cost: number | null }[] = [
+    ...materials.map((l) => ({ id: l.material.id, cost: l.purchase.cost })),
+    ...mixes.flatMap(({ mix, purchase }) =>
+      purchase ? [{ id: mix.id, name: mix.name, cost: purchase.cost }] : [],
+    ),
+  ]
+  return {
+    of: bought.length,
+    sum: bought.reduce((sum, b) => sum + (b.cost ?? 0), 0),
+    missing: bought.filter((b) => b.cost === null),
+  }
+}

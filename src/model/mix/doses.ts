@@ -114,3 +114,16 @@ export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))
   return [...feedOffers(given, e), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }
+
+/** A dressing as it is first given: the middle of what is usual, all through. Undefined where the tables do not have it. */
+export function usualLine(dressingId: string): DressingLine | undefined {
+  const dose = dressingById(dressingId)?.dose
+  return (
+    dose && {
+      dressingId,
+      gramsPerLitre: Number(middleOf(dose).toPrecision(2)),
+      place: { kind: 'throughout' },
+      share: 1,
+    }
+  )
+}

@@ -3,7 +3,7 @@
 import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import ProblemBox from '@/components/ProblemBox.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import MaterialPicker from '@/components/MaterialPicker.vue'
 import { isTyping } from '@/composables/isTyping'
 import { useBags } from '@/composables/useBags'

@@ -4,8 +4,11 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
-import MixReadings from '@/components/MixReadings.vue'
-import MoreReadings from '@/components/MoreReadings.vue'
+import ReadingList from '@/components/ReadingList.vue'
+import { readingsAtOnce } from '@/text/readings/atOnce'
+import { readingsLater } from '@/text/readings/later'
+import { failureText } from '@/text/tasks'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { LIFT_LIMIT } from '@/core/weight'
@@ -43,6 +46,34 @@ const heavy = computed(
 )
 const restedStale = useDelayedByFrame(later.stale)
 const lasting = computed(() => (restedStale.value ? null : (later.value.value?.evaluation ?? null)))
+const perennial = computed(() => crop.value?.perennial ?? false)
+const atOnce = computed(() =>
+  answer.value && container.value
+    ? readingsAtOnce({
+        evaluation: answer.value,
+        bands: bands.value,
+        container: container.value,
+        wind: place.value?.wind ?? null,
+        cropName: crop.value?.name ?? null,
+        perennial: perennial.value,
+        units: units.value,
+        wide: wide.value,
+      })
+    : [],
+)
+const afterwards = computed(() =>
+  delayedAnswer.value
+    ? readingsLater({
+        evaluation: delayedAnswer.value,
+        later: lasting.value,
+        bands: bands.value,
+        cost: cost.value,
+        nameOf: nameOf.value,
+        perennial: perennial.value,
+        units: units.value,
+      })
+    : [],
+)
 const LIFTING = [cautionById('lifting')]
 const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.name, jobId: job.value!.id } })
 </script>
@@ -50,29 +81,11 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
 <template>
   <section class="readings" :class="{ undecided }" aria-label="What the mix will do">
     <template v-if="answer && container">
-      <MixReadings
-        :evaluation="answer"
-        :what-if="whatIf"
-        :ranges="likely.ranges.value"
-        :bands="bands"
-        :wind="place?.wind ?? null"
-        :crop-name="crop?.name ?? null"
-        :container="container"
-        :units="units"
-        :wide="wide"
-      />
-      <MoreReadings
-        v-if="delayedAnswer"
-        :evaluation="delayedAnswer"
-        :later="lasting"
-        :what-if="whatIf"
-        :ranges="delayedRanges"
-        :salts="bands.electricalConductivity"
-        :cost="cost"
-        :name-of="nameOf"
-        :perennial="crop?.perennial ?? false"
-        :units="units"
-      />
+      <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" />
+      <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" />
+      <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
+        <Button label="Try again" size="small" outlined @click="likely.again" />
+      </ProblemBox>
       <p v-if="crop && !place" class="note">
         <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Say where you garden</RouterLink>
         to see how often it will want water.

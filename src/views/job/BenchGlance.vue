@@ -2,24 +2,20 @@
 /** The figures that matter, kept in sight on a phone while the parts are changed; the gauges below say them in full. */
 import { computed } from 'vue'
 import { useBenchContext } from '@/composables/useBenchContext'
+import { verdictsOf, type Verdict } from '@/core/judgement'
 import { percentText, pHText, weightText } from '@/text/units'
 
-const { answer, bands, units } = useBenchContext()
+const { answer, bands, crop, units } = useBenchContext()
 const glance = computed(() => {
   const a = answer.value
   if (!a) return []
-  const off = (value: number, band: { low: number; high: number } | null) =>
-    band !== null && (value < band.low || value > band.high)
-  const { airFilledPorosity: air, easilyAvailableWater: water } = a.mix
+  const verdicts = verdictsOf(a, bands.value, crop.value?.perennial ?? false)
+  const isOff = (verdict: Verdict) => verdict === 'low' || verdict === 'high'
   return [
-    { label: 'Air', value: percentText(air), off: off(air, bands.value.airFilledPorosity) },
-    {
-      label: 'Water',
-      value: percentText(water),
-      off: off(water, bands.value.easilyAvailableWater),
-    },
-    { label: 'pH', value: pHText(a.lime.pH), off: off(Number(pHText(a.lime.pH)), bands.value.pH) },
-    { label: 'Wet', value: weightText(a.weights.drained, units.value), off: false },
+    { label: 'Air', value: percentText(a.mix.airFilledPorosity), off: isOff(verdicts.air) },
+    { label: 'Water', value: percentText(a.mix.easilyAvailableWater), off: isOff(verdicts.water) },
+    { label: 'pH', value: pHText(a.lime.pH), off: isOff(verdicts.pH) },
+    { label: 'Wet', value: weightText(a.weights.drained, units.value), off: isOff(verdicts.weight) },
   ]
 })
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The parts of the mix and what can become one. */
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
+import SwitchField from '@/components/field/SwitchField.vue'
 import { computed } from 'vue'
 import ShelfStrip from '@/components/bench/ShelfStrip.vue'
 import PartList from '@/components/PartList.vue'
@@ -58,21 +58,13 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       <h2 id="parts-title">Parts</h2>
       <span class="by">
         <span id="step-label" class="soft">by</span>
-        <SelectButton
-          :model-value="delayedJob?.step"
+        <SwitchField
+          v-if="delayedJob"
+          :model-value="delayedJob.step"
           :options="steps"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-labelledby="step-label"
+          labelled-by="step-label"
           @update:model-value="garden.run({ type: 'mix/step', jobId: jobId(), step: $event })"
-        >
-          <template #option="{ option }">
-            <span aria-hidden="true">{{ option.label }}</span><span class="visually-hidden">{{
-              option.name
-            }}</span>
-          </template>
-        </SelectButton>
+        />
       </span>
     </div>
     <PartList :parts="parts" :step-text="stepText" @change="change" @remove="remove" @preview="setLook" />

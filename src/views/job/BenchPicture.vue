@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The container in section, what could be done next, and what stands out. */
-import SelectButton from 'primevue/selectbutton'
+import SwitchField from '@/components/field/SwitchField.vue'
 import { computed } from 'vue'
 import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
-import ProblemBox from '@/components/ProblemBox.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { evaluateJob } from '@/model/mix/evaluateJob'
 import { bedTitle, jobTitle } from '@/text/labels'
@@ -19,7 +19,7 @@ const judged = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => {
     const there = delayedJob.value && evaluateJob({ ...delayedJob.value, judgedIn: f.id })
     const air = there?.ok ? `: ${percentText(there.value.mix.airFilledPorosity)} air` : ''
-    return { id: f.id, label: `${bedTitle(f.spec)}${air}` }
+    return { value: f.id, label: `${bedTitle(f.spec)}${air}` }
   }),
 )
 const problem = computed(() =>
@@ -29,15 +29,12 @@ const problem = computed(() =>
 
 <template>
   <section v-if="job && container" class="picture" aria-label="In section">
-    <SelectButton
-      v-if="judged.length > 1"
+    <SwitchField
+      v-if="lead && judged.length > 1"
       class="judge"
-      :model-value="lead?.id"
+      :model-value="lead.id"
       :options="judged"
-      option-label="label"
-      option-value="id"
-      :allow-empty="false"
-      aria-label="Bed the mix is judged in"
+      label="Bed the mix is judged in"
       @update:model-value="garden.run({ type: 'job/judge', jobId: job.id, fillId: $event })"
     />
     <CutawayPicture

@@ -3,18 +3,18 @@
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import ProblemBox from '@/components/ProblemBox.vue'
+import { useStations } from '@/composables/useStations'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useFinder } from '@/composables/useFinder'
 import { useFinderWishes } from '@/composables/useFinderWishes'
 import { useJob } from '@/composables/useJob'
 import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/find/nextMoves'
-import { keyOf, meetsAll } from '@/core/finder'
-import { concernText, fitText, foundText, givenUpText, onlyText } from '@/text/finder'
+import { meetsAll } from '@/core/finder'
+import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/finder'
 import { shortName } from '@/text/labels'
-import { percentText, pHText, rateFigure, rateUnit } from '@/text/units'
+import FoundTable from '@/components/find/FoundTable.vue'
 import FinderWishes from './FinderWishes.vue'
 
 const FitChart = defineAsyncComponent(() => import('@/components/bench/FitChart.vue'))
@@ -23,7 +23,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const of = useJob(() => jobId)
 const { garden, job, crop, units } = of
 const replaceRecipe = useReplaceRecipe(of)
-const router = useRouter()
+const { go } = useStations(() => jobId)
 const wishing = useFinderWishes(of, jobId)
 const { ids, total } = wishing
 const finder = useFinder(wishing)
@@ -35,12 +35,7 @@ watch(result, () => (most.value = ROWS_AT_ONCE))
 const rows = computed(() => found.value.slice(0, most.value))
 const left = computed(() => found.value.length - rows.value.length)
 const best = computed(() => found.value[0]?.candidate ?? null)
-const heading = computed(() => {
-  if (!best.value) return 'No recipe keeps these rules'
-  if (!meetsAll(best.value)) return 'Nothing meets all of it'
-  const ways = found.value.filter((r) => meetsAll(r.candidate)).length
-  return ways === 1 ? 'One way meets all of it' : `${ways} ways meet all of it`
-})
+const heading = computed(() => foundHeading(found.value))
 const front = computed(() => found.value.filter((r) => r.onFront).map((r) => r.candidate))
 const families = computed(() => found.value.map((r) => r.candidate))
 const share = computed(() =>
@@ -50,7 +45,7 @@ const share = computed(() =>
 async function openIt(c: Candidate) {
   if (!job.value) return
   replaceRecipe(afterFinding(job.value, c), `what the finder found: ${foundText(c)}`.slice(0, 110))
-  await router.push({ name: 'mix', params: { garden: garden.name, jobId } })
+  await go('mix')
 }
 </script>
 
@@ -112,59 +107,7 @@ async function openIt(c: Candidate) {
         </ul>
         <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
         <p v-else-if="best" class="soft">With prices on the shelf, cost would be held against fit here.</p>
-        <div v-if="best" class="scroll">
-          <table class="plain list stacks">
-            <caption class="visually-hidden">
-              Recipes found, best first
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col">Parts</th>
-                <th scope="col">Fit</th>
-                <th scope="col" class="num">Air</th>
-                <th scope="col" class="num">Easy water</th>
-                <th scope="col" class="num">pH before lime</th>
-                <th scope="col" class="num">Cost {{ rateUnit(units) }}</th>
-                <th scope="col"><span class="visually-hidden">Open</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="r in rows" :key="keyOf(r.candidate)">
-                <th scope="row">
-                  {{ foundText(r.candidate)
-                  }}<small v-if="r.onFront" class="front">nothing better for the money</small>
-                </th>
-                <td data-label="Fit">
-                  <span
-                    >{{ fitText(r.candidate)
-                    }}<small v-if="r.concerns" class="concern">{{ concernText(r.concerns) }}</small></span
-                  >
-                </td>
-                <td class="num" data-label="Air">{{ percentText(r.candidate.figures.airFilledPorosity) }}</td>
-                <td class="num" data-label="Easy water">
-                  {{ percentText(r.candidate.figures.easilyAvailableWater) }}
-                </td>
-                <td class="num" data-label="pH before lime">{{ pHText(r.candidate.figures.pH) }}</td>
-                <td class="num" :data-label="`Cost ${rateUnit(units)}`">
-                  {{
-                    Number.isFinite(r.candidate.figures.costPerLitre)
-                      ? rateFigure(r.candidate.figures.costPerLitre, units)
-                      : '–'
-                  }}
-                </td>
-                <td>
-                  <Button
-                    label="On the bench"
-                    size="small"
-                    outlined
-                    :aria-label="`Put on the bench: ${foundText(r.candidate)}`"
-                    @click="openIt(r.candidate)"
-                  />
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
         <Button
           v-if="left > 0"
           :label="`Show ${Math.min(left, ROWS_AT_ONCE)} more of ${left}`"
@@ -202,26 +145,6 @@ async function openIt(c: Candidate) {
 }
 .way li {
   padding: 4px 0;
-}
-.list :deep(.p-button) {
-  white-space: nowrap;
-}
-.concern {
-  display: block;
-}
-.front {
-  display: block;
-  flex-basis: 100%;
-  color: var(--clay);
-}
-.list th[scope='row'] {
-  font-weight: 600;
-  flex-wrap: wrap;
-}
-@media (min-width: 761px) {
-  .list td[data-label='Fit'] {
-    min-width: 8.6rem;
-  }
 }
 @media (max-width: 760px) {
   .finder {

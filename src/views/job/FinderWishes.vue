@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** What the mix may be made of, what it may cost, and how often it may want water. */
 import Checkbox from 'primevue/checkbox'
-import MultiSelect from 'primevue/multiselect'
-import Select from 'primevue/select'
-import SelectButton from 'primevue/selectbutton'
-import QuantityField from '@/components/QuantityField.vue'
+import { computed } from 'vue'
+import CheckField from '@/components/field/CheckField.vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
+import QuantityField from '@/components/field/QuantityField.vue'
 import type { FinderWishing } from '@/composables/useFinderWishes'
 import type { Without } from '@/core/finder'
 import { useGarden } from '@/stores/garden'
@@ -15,10 +17,18 @@ const { wishing } = defineProps<{ wishing: FinderWishing }>()
 const garden = useGarden()
 const { wish, ids, materials, inStock, tooMuch, canAskWater, budget, units } = wishing
 
-const sources = [
-  { value: 'shelf', label: 'My shelf' },
-  { value: 'all', label: 'Every material' },
+const SOURCES = [
+  { value: 'shelf' as const, label: 'My shelf' },
+  { value: 'all' as const, label: 'Every material' },
 ]
+const lists = computed(
+  () =>
+    [
+      ['mustUse', 'Has to be in it', materials.value],
+      ['mustNotUse', 'Must not be in it', materials.value],
+      ['useUp', 'Use up what is left of', inStock.value],
+    ] as const,
+)
 const withouts = (Object.keys(WITHOUT_NAMES) as Without[]).map((value) => ({
   value,
   label: WITHOUT_NAMES[value],
@@ -29,14 +39,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
 
 <template>
   <div class="wishes">
-    <SelectButton
-      v-model="wish.source"
-      :options="sources"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-label="Materials to choose from"
-    />
+    <SwitchField v-model="wish.source" :options="SOURCES" label="Materials to choose from" />
     <p v-if="ids.length < 3" class="note">
       {{ ids.length === 0 ? 'Nothing' : `Only ${ids.length}` }} on your shelf has a price or a stock. Put more
       there, or choose from every material.
@@ -48,68 +51,40 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
         {{ w.label }}
       </label>
     </fieldset>
-    <div class="field">
-      <label for="least">Kinds of material at least</label>
-      <Select
-        v-model="wish.minFamilies"
-        input-id="least"
-        :options="leasts"
-        option-label="label"
-        option-value="value"
-        aria-label="Kinds of material at least"
-      />
-    </div>
-    <div class="field">
-      <label for="most">Materials at most</label>
-      <Select
-        v-model="wish.maxMaterials"
-        input-id="most"
-        :options="counts"
-        option-label="label"
-        option-value="value"
-        aria-label="Materials at most"
-      />
-    </div>
-    <div
-      v-for="[field, label, list] in [
-        ['mustUse', 'Has to be in it', materials],
-        ['mustNotUse', 'Must not be in it', materials],
-        ['useUp', 'Use up what is left of', inStock],
-      ] as const"
+    <ChoiceField
+      label="Kinds of material at least"
+      :model-value="wish.minFamilies"
+      :options="leasts"
+      @update:model-value="$event && (wish.minFamilies = $event)"
+    />
+    <ChoiceField
+      label="Materials at most"
+      :model-value="wish.maxMaterials"
+      :options="counts"
+      @update:model-value="$event && (wish.maxMaterials = $event)"
+    />
+    <ManyChoiceField
+      v-for="[field, label, list] in lists"
       v-show="list.length"
       :key="field"
-      class="field"
+      v-model="wish[field]"
+      :label="label"
+      :options="list"
+      placeholder="nothing named"
+      search="Search materials"
+      none="No material of that name"
     >
-      <label :for="field">{{ label }}</label>
-      <MultiSelect
-        v-model="wish[field]"
-        :input-id="field"
-        :options="[...list]"
-        option-label="label"
-        option-value="id"
-        filter
-        auto-filter-focus
-        :show-toggle-all="false"
-        placeholder="nothing named"
-        filter-placeholder="Search materials"
-        empty-filter-message="No material of that name"
-        :aria-label="label"
-      />
       <p v-if="field === 'useUp' && tooMuch" class="said wrong" role="status">
         {{ volumeText(tooMuch.left, units) }} are left of these and the job takes
         {{ volumeText(tooMuch.takes, units) }} of mix: they cannot all go in. Name fewer, or ask for them
         under “Has to be in it”.
       </p>
-    </div>
-    <label for="budget-on" class="check">
-      <Checkbox
-        input-id="budget-on"
-        binary
-        :model-value="wish.budget !== null"
-        @update:model-value="wish.budget = $event ? 0.2 : null"
-      />
-      {{ units === 'us' ? 'A gallon' : 'A litre' }} may cost so much
-    </label>
+    </ManyChoiceField>
+    <CheckField
+      :label="`${units === 'us' ? 'A gallon' : 'A litre'} may cost so much`"
+      :model-value="wish.budget !== null"
+      @update:model-value="wish.budget = $event ? 0.2 : null"
+    />
     <QuantityField
       v-if="wish.budget !== null"
       v-model="budget"
@@ -119,15 +94,12 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       :problem="wish.budget >= 0 ? null : { why: 'Below nothing.', fix: 'Type 0 or more.' }"
       hint="in the money of your shelf; what has no price is left out"
     />
-    <label v-if="canAskWater" for="days-on" class="check">
-      <Checkbox
-        input-id="days-on"
-        binary
-        :model-value="wish.everyDays !== null"
-        @update:model-value="wish.everyDays = $event ? 2 : null"
-      />
-      Water no oftener than
-    </label>
+    <CheckField
+      v-if="canAskWater"
+      label="Water no oftener than"
+      :model-value="wish.everyDays !== null"
+      @update:model-value="wish.everyDays = $event ? 2 : null"
+    />
     <QuantityField
       v-if="canAskWater && wish.everyDays !== null"
       v-model="wish.everyDays"

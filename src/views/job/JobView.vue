@@ -1,49 +1,44 @@
 <script setup lang="ts">
 /** One job: its name, the stations of the work in order, and the station at hand. */
-import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import DialogFrame from '@/components/frame/DialogFrame.vue'
+import StationBar from '@/components/StationBar.vue'
 import { useJob } from '@/composables/useJob'
-import { isOver, nextStation, STATIONS, type Station } from '@/model/stations'
-import { jobTitle, STATION_NAMES } from '@/text/labels'
-import { volumeText } from '@/text/units'
+import { useStations } from '@/composables/useStations'
+import { LONGEST_NAME } from '@/model/garden/limits'
+import { isOver, nextStation, STATIONS, stationOf } from '@/stations'
+import { jobTitle } from '@/text/labels'
+import { mixAmountText } from '@/text/recipes'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, units } = useJob(() => jobId)
 const route = useRoute()
 const router = useRouter()
+const { to } = useStations(() => jobId)
 const removing = ref(false)
 // The frame of a job reads plain words, so that a change of the mix does not draw it anew.
-const exists = computed(() => job.value !== undefined && job.value !== null)
+const exists = computed(() => job.value !== undefined)
 const name = computed(() => job.value?.name ?? '')
 const title = computed(() => (job.value ? jobTitle(job.value) : ''))
 const archived = computed(() => job.value?.archived ?? false)
 const over = computed(() => (job.value ? isOver(job.value) : false))
 const planted = computed(() => job.value?.plantedOn ?? null)
+const amount = computed(() => mixAmountText(job.value?.fills ?? [], units.value))
 
-/** Pages that belong to a station: writing down is the last of making. */
-const WITHIN: Record<string, Station> = { record: 'make', finder: 'mix', compare: 'mix' }
-const next = computed(() => (job.value ? nextStation(job.value) : 'fill'))
+const next = computed(() => (job.value ? nextStation(job.value) : STATIONS[0]!))
 const stations = computed(() => {
   const at = STATIONS.indexOf(next.value)
-  return STATIONS.map((station, i) => ({
-    station,
-    here: route.name === station || WITHIN[String(route.name)] === station,
+  return STATIONS.map(({ id, title }, i) => ({
+    id,
+    title,
+    to: to(id),
+    here: stationOf(route.name)?.id === id,
     done: i < at || (over.value && planted.value !== null),
     next: i === at && !over.value,
   }))
-})
-const amount = computed(() => {
-  const each = (job.value?.fills ?? []).map((f) => ({ count: f.count, plan: mixNeededFor(f) }))
-  if (each.some(({ plan }) => !plan.ok)) return ''
-  const net = each.reduce((sum, { count, plan }) => sum + (plan.ok ? plan.value.net * count : 0), 0)
-  const one = each[0]
-  return each.length === 1 && one && one.count > 1 && one.plan.ok
-    ? `${one.count} × ${volumeText(one.plan.value.net, units.value)} of mix`
-    : `${volumeText(net, units.value)} of mix`
 })
 
 async function remove() {
@@ -63,24 +58,12 @@ async function remove() {
           :model-value="name"
           :placeholder="title"
           aria-label="Name of this job"
-          maxlength="120"
+          :maxlength="LONGEST_NAME"
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
         <span class="amount">{{ amount }}{{ archived ? ', put away' : '' }}</span>
       </div>
-      <nav class="stations" aria-label="Stations of this job">
-        <RouterLink
-          v-for="s in stations"
-          :key="s.station"
-          :to="{ name: s.station, params: { garden: garden.name, jobId } }"
-          :class="{ here: s.here, done: s.done, next: s.next }"
-          :aria-current="s.here ? 'step' : undefined"
-        >
-          <span aria-hidden="true" class="mark">{{ s.done ? '✓' : s.next ? '●' : '○' }}</span>{{
-            STATION_NAMES[s.station]
-          }}<span class="visually-hidden">{{ s.done ? ', done' : s.next ? ', next' : '' }}</span>
-        </RouterLink>
-      </nav>
+      <StationBar :stations="stations" />
       <Button
         icon="pi pi-inbox"
         text
@@ -99,13 +82,13 @@ async function remove() {
       />
     </header>
     <RouterView />
-    <Dialog v-model:visible="removing" modal header="Remove this job?" :style="{ width: 'min(28rem, 94vw)' }">
+    <DialogFrame v-model:visible="removing" header="Remove this job?" width="28rem" writing>
       <p>“{{ title }}” leaves the list. Its record, if there is one, stays. Undo brings the job back.</p>
       <div class="row">
         <Button label="Remove it" severity="danger" @click="remove" />
         <Button label="Keep it" outlined autofocus @click="removing = false" />
       </div>
-    </Dialog>
+    </DialogFrame>
   </div>
   <div v-else class="page">
     <h1>This job is not in {{ garden.name === 'demo' ? 'the demo garden' : 'your garden' }}</h1>
@@ -147,35 +130,6 @@ async function remove() {
   color: var(--ink-soft);
   white-space: nowrap;
 }
-.stations {
-  display: flex;
-  gap: 4px;
-}
-.stations a {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  padding: 7px 13px;
-  color: var(--ink);
-  text-decoration: none;
-  border-radius: 99px;
-  border: 1.5px solid transparent;
-  white-space: nowrap;
-}
-.stations a:hover {
-  border-color: var(--clay);
-}
-.stations .here {
-  background: var(--clay);
-  color: var(--clay-ink);
-  font-weight: 600;
-}
-.stations .next:not(.here) {
-  border-color: var(--clay);
-}
-.mark {
-  font-size: 0.85em;
-}
 @media (max-width: 900px) {
   .head {
     flex-wrap: wrap;
@@ -193,20 +147,7 @@ async function remove() {
   }
   .amount {
     margin-top: -4px;
-  }
-  .amount {
     font-size: 0.88rem;
-  }
-  .stations {
-    order: 3;
-    width: 100%;
-    overflow-x: auto;
-  }
-  .stations a {
-    padding: 10px 10px;
-  }
-  .mark {
-    display: none;
   }
 }
 </style>

@@ -1,53 +1,48 @@
 <script setup lang="ts">
 /** Done: when, how it went, kept with what was expected of it. */
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import ProblemBox from '@/components/ProblemBox.vue'
+import NoteField from '@/components/field/NoteField.vue'
+import TextField from '@/components/field/TextField.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useJob } from '@/composables/useJob'
-import { batchCards } from '@/model/make/batchCard'
+import { useQuantities } from '@/composables/useQuantities'
+import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
+import { LONGEST_NOTE } from '@/model/garden/limits'
+import { batchCards } from '@/model/make/batchCard'
 import { recordFrom } from '@/model/make/recordFrom'
-import { dayText, isoDay } from '@/text/dates'
+import { isDay, isoDay, NO_DAY } from '@/text/dates'
 import { jobTitle } from '@/text/labels'
-import { problemText } from '@/text/problems.en'
-import { percentText, pHText, volumeText } from '@/text/units'
+import { expectedText, recordedText } from '@/text/records'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, quantities } = useJob(() => jobId)
+const inHand = useJob(() => jobId)
+const { garden, job, units } = inHand
+const { q, problem } = useQuantities(inHand)
+const { go } = useStations(() => jobId)
 const router = useRouter()
 
-const go = (name: string) => router.push({ name, params: { garden: garden.name, jobId } })
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
-const q = computed(() => (quantities.value?.ok ? quantities.value.value : null))
-const problem = computed(() =>
-  quantities.value && !quantities.value.ok ? problemText(quantities.value.problem, units.value) : null,
+const open = computed(() =>
+  job.value && q.value
+    ? batchCards(job.value, q.value).reduce((sum, c) => sum + c.lines.length - c.done, 0)
+    : 0,
 )
-const open = computed(() => {
-  if (!job.value || !q.value) return 0
-  return batchCards(job.value, q.value).reduce((s, c) => s + c.lines.length - c.done, 0)
-})
 const madeOn = ref(isoDay(new Date()))
-const dateProblem = computed(() =>
-  /^\d{4}-\d{2}-\d{2}$/.test(madeOn.value) ? null : 'Choose the day it was mixed.',
-)
+const dateProblem = computed(() => (isDay(madeOn.value) ? null : NO_DAY('mixed')))
 
 function finish() {
-  if (!job.value || !q.value || dateProblem.value) return
-  const made = recordFrom(
-    crypto.randomUUID(),
-    job.value,
-    q.value,
-    madeOn.value,
-    job.value.note,
-    jobTitle(job.value),
-  )
+  const j = job.value
+  if (!j || !q.value || dateProblem.value) return
+  const made = recordFrom(crypto.randomUUID(), j, q.value, madeOn.value, j.note, jobTitle(j))
   garden.run({ type: 'job/finish', jobId, record: made })
 }
+const seeRecord = (id: string) =>
+  router.push({ name: 'records', params: { garden: garden.name }, query: { id } })
 </script>
 
 <template>
@@ -55,22 +50,13 @@ function finish() {
     <template v-if="record">
       <h2>Recorded</h2>
       <p class="big">
-        <strong>{{ record.jobName }}</strong>, mixed on {{ dayText(record.madeOn) }}:
-        {{ volumeText(record.blendLitres, units) }} in {{ record.batchCount }}
-        {{ record.batchCount === 1 ? 'batch' : 'batches' }}.
+        <strong>{{ record.jobName }}</strong>, {{ recordedText(record, units) }}
       </p>
-      <p>
-        Expected: {{ percentText(record.predicted.airFilledPorosity) }} air after draining, pH
-        {{ pHText(record.predicted.pH) }} in six weeks. Test the pH after a fortnight and again at six weeks.
-      </p>
+      <p>{{ expectedText(record) }}</p>
       <p v-if="record.note" class="note">{{ record.note }}</p>
       <div class="row">
-        <Button label="On to filling" icon="pi pi-arrow-right" icon-pos="right" @click="go('filling')" />
-        <Button
-          label="See it in Records"
-          outlined
-          @click="router.push({ name: 'records', params: { garden: garden.name }, query: { id: record.id } })"
-        />
+        <Button label="On to filling" icon="pi pi-arrow-right" icon-pos="right" @click="go('fill')" />
+        <Button label="See it in Records" outlined @click="seeRecord(record.id)" />
       </div>
     </template>
     <template v-else>
@@ -84,29 +70,15 @@ function finish() {
           {{ open }} {{ open === 1 ? 'measure is' : 'measures are' }} not ticked. You can record it all the
           same.
         </p>
-        <div>
-          <label for="made-on">Mixed on</label>
-          <InputText
-            id="made-on"
-            v-model="madeOn"
-            type="date"
-            :invalid="dateProblem !== null"
-            aria-describedby="made-on-said"
-          />
-          <p id="made-on-said" class="said">{{ dateProblem ?? '' }}</p>
-        </div>
-        <div>
-          <label for="note">Note</label>
-          <Textarea
-            id="note"
-            :model-value="job.note"
-            rows="4"
-            auto-resize
-            maxlength="10000"
-            placeholder="How it felt, what was swapped, the weather"
-            @update:model-value="garden.run({ type: 'job/note', jobId, note: $event ?? '' })"
-          />
-        </div>
+        <TextField v-model="madeOn" label="Mixed on" type="date" :problem="dateProblem" />
+        <NoteField
+          label="Note"
+          :model-value="job.note"
+          :rows="4"
+          :most="LONGEST_NOTE"
+          placeholder="How it felt, what was swapped, the weather"
+          @update:model-value="garden.run({ type: 'job/note', jobId, note: $event })"
+        />
         <Button
           type="submit"
           label="Record this mix"
@@ -127,19 +99,8 @@ function finish() {
   flex-direction: column;
   gap: 14px;
 }
-.form label {
-  display: block;
-  font-weight: 600;
-}
-.form :deep(textarea) {
-  width: 100%;
-}
 .form .p-button {
   align-self: flex-start;
-}
-.said {
-  color: var(--alarm);
-  margin: 0;
 }
 .open {
   border-left: 4px solid var(--straw);

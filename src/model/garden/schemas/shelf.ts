@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { GARDEN_LIMITS } from '../limits'
 import { id, name, number } from './basics'
 
 export const packSchema = z.discriminatedUnion('kind', [
@@ -26,7 +27,9 @@ export const bagSchema = z.object({
   /** Of one bag; null where unknown. */
   price: number.nullable(),
   /** In the order of the label; the share where it says one, fraction of the volume. */
-  ingredients: z.array(z.object({ materialId: id, share: number.nullable() })).max(12),
+  ingredients: z
+    .array(z.object({ materialId: id, share: number.nullable() }))
+    .max(GARDEN_LIMITS.ingredients.value),
   /** As printed; null where it says none. */
   pH: number.nullable(),
   /** Fertilizer it says is in it, g per litre (kg per cubic metre). */

@@ -5,8 +5,10 @@
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
-import { fromFieldText, QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/units'
+import { notANumberText } from '@/text/fields'
 import type { Sentence } from '@/text/problems.en'
+import { fromFieldText, QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/units'
+import FieldFrame from './FieldFrame.vue'
 
 const {
   label,
@@ -14,12 +16,14 @@ const {
   units,
   problem = null,
   hint = '',
+  hideLabel = false,
 } = defineProps<{
   label: string
   quantity: Quantity
   units: UnitSystem
   problem?: Sentence | null
   hint?: string
+  hideLabel?: boolean
 }>()
 const model = defineModel<number>({ required: true })
 
@@ -27,37 +31,32 @@ const id = useId()
 const text = ref(toFieldText(model.value, quantity, units))
 const unreadable = ref(false)
 const unit = computed(() => QUANTITIES[quantity][units].unit)
+/** Does a number read from the field say what the model says? */
+const isModel = (typed: number) =>
+  toFieldText(typed, quantity, units) === toFieldText(model.value, quantity, units)
 
 watch([model, () => units], () => {
   // Only when it changed from outside: do not rewrite under the fingers that type.
   const typed = fromFieldText(text.value, quantity, units)
-  if (typed === null || toFieldText(typed, quantity, units) !== toFieldText(model.value, quantity, units)) {
-    text.value = toFieldText(model.value, quantity, units)
-    unreadable.value = false
-  }
+  if (typed !== null && isModel(typed)) return
+  text.value = toFieldText(model.value, quantity, units)
+  unreadable.value = false
 })
 
 function typed(value: string | undefined) {
   text.value = value ?? ''
   const number = fromFieldText(text.value, quantity, units)
   unreadable.value = number === null
-  if (number !== null && toFieldText(number, quantity, units) !== toFieldText(model.value, quantity, units))
-    model.value = number
+  if (number !== null && !isModel(number)) model.value = number
 }
 
 const said = computed<Sentence | null>(() =>
-  unreadable.value
-    ? {
-        why: text.value.trim() === '' ? 'Nothing typed here yet.' : `“${text.value}” is not a number.`,
-        fix: `Still counting with ${toFieldText(model.value, quantity, units)}${unit.value ? ` ${unit.value}` : ''}.`,
-      }
-    : problem,
+  unreadable.value ? notANumberText(text.value, model.value, quantity, units) : problem,
 )
 </script>
 
 <template>
-  <div class="field">
-    <label :for="id">{{ label }}</label>
+  <FieldFrame :id="id" :label="label" :problem="said" :hint="hint" :unit="unit" :hide-label="hideLabel">
     <span class="box">
       <InputText
         :id="id"
@@ -66,33 +65,15 @@ const said = computed<Sentence | null>(() =>
         autocomplete="off"
         :invalid="said !== null"
         :aria-invalid="said !== null"
-        :aria-describedby="`${id}-said`"
+        :aria-describedby="said || hint || unit ? `${id}-said` : undefined"
         @update:model-value="typed"
       />
       <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
     </span>
-    <p :id="`${id}-said`" class="said" :class="{ wrong: said }">
-      <template v-if="said"
-        ><strong>{{ said.why }}</strong> {{ said.fix }}</template
-      >
-      <template v-else
-        >{{ hint }}<span v-if="unit" class="visually-hidden"> in {{ unit }}</span></template
-      >
-    </p>
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-}
-label {
-  font-weight: 600;
-  font-size: 0.95rem;
-}
 .box {
   position: relative;
   display: block;
@@ -109,13 +90,5 @@ label {
   transform: translateY(-50%);
   color: var(--ink-soft);
   pointer-events: none;
-}
-.said {
-  margin: 0;
-  font-size: 0.88rem;
-  color: var(--ink-soft);
-}
-.said.wrong {
-  color: var(--alarm);
 }
 </style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+/** The bar over every page: the places, undo and redo, and which garden this is. */
+import Button from 'primevue/button'
+
+const { places, garden } = defineProps<{
+  places: readonly { name: string; label: string; icon: string; here: boolean }[]
+  garden: 'my' | 'demo'
+}>()
+const emit = defineEmits<{ switch: [] }>()
+</script>
+
+<template>
+  <header class="bar no-print">
+    <RouterLink class="brand" aria-label="Open Bed, to Today" :to="{ name: 'today', params: { garden } }">
+      <img src="/icon.svg" alt="" width="30" height="30" /><span>Open Bed</span>
+    </RouterLink>
+    <nav class="places" aria-label="Places">
+      <RouterLink
+        v-for="place in places"
+        :key="place.name"
+        :to="{ name: place.name, params: { garden } }"
+        :class="{ here: place.here }"
+        :aria-current="place.here ? 'page' : undefined"
+      >
+        <i class="pi" :class="place.icon" aria-hidden="true" /><span>{{ place.label }}</span>
+      </RouterLink>
+    </nav>
+    <div class="tools">
+      <slot />
+      <span class="which" :class="garden">{{ garden === 'demo' ? 'Demo garden' : 'My garden' }}</span>
+      <Button
+        class="switch"
+        :label="garden === 'demo' ? 'Go to my garden' : 'Look at the demo'"
+        outlined
+        size="small"
+        @click="emit('switch')"
+      />
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  padding: 6px 20px;
+  border-bottom: 1px solid var(--rule);
+  min-height: 54px;
+}
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font: 600 1.25rem var(--slab);
+  color: var(--ink);
+  text-decoration: none;
+  white-space: nowrap;
+}
+.places {
+  display: flex;
+  gap: 2px;
+}
+.places a {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  padding: 8px 12px;
+  color: var(--ink);
+  text-decoration: none;
+  border-radius: 8px;
+}
+.places a:hover {
+  background: var(--clay-wash);
+}
+.places .here {
+  font-weight: 700;
+  box-shadow: inset 0 -3px var(--clay);
+  border-radius: 8px 8px 0 0;
+}
+.tools {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.which {
+  font-size: 0.9rem;
+  padding: 3px 10px;
+  border-radius: 99px;
+  border: 1px solid var(--edge);
+  white-space: nowrap;
+}
+.which.demo {
+  background: var(--straw-wash);
+}
+.switch {
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .bar {
+    padding: 4px 10px;
+    gap: 6px;
+  }
+  .brand span,
+  .which {
+    display: none;
+  }
+  .places {
+    position: fixed;
+    z-index: 10;
+    inset: auto 0 0 0;
+    background: var(--sheet);
+    border-top: 1px solid var(--edge);
+    justify-content: space-around;
+    padding: 2px 4px env(safe-area-inset-bottom);
+  }
+  .places a {
+    flex-direction: column;
+    gap: 2px;
+    font-size: 0.8rem;
+    padding: 7px 6px 5px;
+    min-width: 60px;
+    min-height: 52px;
+  }
+  .places .here {
+    box-shadow: inset 0 3px var(--clay);
+    border-radius: 0;
+  }
+}
+</style>

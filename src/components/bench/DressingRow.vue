@@ -1,0 +1,119 @@
+<script setup lang="ts">
+/** One dressing: how much, where it goes, how much of the mix gets it. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { dressingById } from '@/core/data/dressings'
+import type { DressingLine, DressingPlace } from '@/model/garden/schemas'
+import {
+  amountText,
+  dayProblem,
+  depthProblem,
+  DOSE_PLACES,
+  DOSE_SHARES,
+  doseProblem,
+  usualDoseText,
+} from '@/text/doses'
+import { dressingName } from '@/text/dressings'
+import type { UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+
+const { line, units, litres } = defineProps<{
+  line: DressingLine
+  units: UnitSystem
+  /** Mix the job makes, for grams in all; null where that is not known. */
+  litres: number | null
+}>()
+const emit = defineEmits<{ set: [line: DressingLine]; remove: [] }>()
+
+const name = computed(() => dressingName(line.dressingId))
+const dressing = computed(() => dressingById(line.dressingId))
+const set = (change: Partial<DressingLine>) => emit('set', { ...line, ...change })
+function setPlace(kind: DressingPlace['kind'] | null) {
+  if (kind === 'top') set({ place: { kind, depth: 8 }, share: 1 })
+  else if (kind === 'heldBack') set({ place: { kind, from: 21 }, share: 1 })
+  else set({ place: { kind: 'throughout' } })
+}
+const amount = computed(() => amountText(line, litres, units))
+const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing.value?.hazard ?? '')))
+</script>
+
+<template>
+  <div class="line" role="group" :aria-label="name">
+    <div class="row top">
+      <strong>{{ name }}</strong>
+      <Button
+        icon="pi pi-times"
+        text
+        size="small"
+        :aria-label="`Leave out ${name}`"
+        @click="emit('remove')"
+      />
+    </div>
+    <div class="pair">
+      <QuantityField
+        label="For a litre of mix"
+        quantity="dose"
+        :units="units"
+        :model-value="line.gramsPerLitre"
+        :problem="doseProblem(line.gramsPerLitre)"
+        :hint="usualDoseText(dressing, units)"
+        @update:model-value="set({ gramsPerLitre: $event })"
+      />
+      <ChoiceField
+        label="Goes"
+        :name="`Where ${name} goes`"
+        :model-value="line.place.kind"
+        :options="DOSE_PLACES"
+        @update:model-value="setPlace"
+      />
+      <QuantityField
+        v-if="line.place.kind === 'top'"
+        label="Top"
+        quantity="length"
+        :units="units"
+        :model-value="line.place.depth"
+        :problem="depthProblem(line.place.depth)"
+        @update:model-value="set({ place: { kind: 'top', depth: $event } })"
+      />
+      <QuantityField
+        v-if="line.place.kind === 'heldBack'"
+        label="Days after planting"
+        quantity="number"
+        :units="units"
+        :model-value="line.place.from"
+        :problem="dayProblem(line.place.from)"
+        @update:model-value="set({ place: { kind: 'heldBack', from: $event } })"
+      />
+      <ChoiceField
+        v-if="line.place.kind === 'throughout'"
+        label="For"
+        :name="`How much of the mix gets ${name}`"
+        :model-value="line.share"
+        :options="DOSE_SHARES"
+        @update:model-value="$event && set({ share: $event })"
+      />
+    </div>
+    <p v-if="amount" class="soft">{{ amount }}</p>
+    <p v-if="hazard" class="care">Handle with care: {{ hazard }}.</p>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  padding: 4px 0 10px;
+  border-bottom: 1px solid var(--rule);
+  margin-bottom: 8px;
+}
+.top {
+  justify-content: space-between;
+}
+p {
+  margin: 2px 0 0;
+  font-size: 0.9rem;
+}
+.care {
+  border-left: 4px solid var(--straw);
+  padding-left: 8px;
+}
+</style>

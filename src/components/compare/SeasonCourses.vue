@@ -1,0 +1,38 @@
+<script setup lang="ts">
+/** What becomes of each mix through the season. */
+import { computed, defineAsyncComponent, ref } from 'vue'
+import type { Compared } from '@/model/mix/compare'
+import { courseChart, COURSES, type Course } from '@/text/compare'
+import SwitchField from '../field/SwitchField.vue'
+
+const SeasonChart = defineAsyncComponent(() => import('../bench/SeasonChart.vue'))
+
+const { compared } = defineProps<{ compared: readonly Compared[] }>()
+const course = ref<Course>('days')
+const chart = computed(() => courseChart(compared, course.value))
+</script>
+
+<template>
+  <section aria-labelledby="season-title">
+    <div class="row head">
+      <h2 id="season-title">Through the season</h2>
+      <SwitchField v-model="course" :options="COURSES" label="What to follow" />
+    </div>
+    <SeasonChart
+      v-if="chart.labels.length"
+      :labels="chart.labels"
+      :courses="chart.courses"
+      :axis="chart.axis"
+    />
+    <p v-else class="soft">It takes a crop and a place to follow this.</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 24px;
+}
+.head {
+  justify-content: space-between;
+}
+</style>

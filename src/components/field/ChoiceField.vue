@@ -1,0 +1,67 @@
+<script setup lang="ts" generic="V extends string | number | null">
+/** One of a list under its name; with `search` a box to find it by typing. */
+import Select from 'primevue/select'
+import { useId } from 'vue'
+import type { Sentence } from '@/text/problems.en'
+import FieldFrame from './FieldFrame.vue'
+import { keepFocus } from './keepFocus'
+
+const {
+  label,
+  options,
+  name = '',
+  search = '',
+  none = '',
+  placeholder = '',
+  clearable = false,
+  problem = null,
+  hint = '',
+  hideLabel = false,
+} = defineProps<{
+  label: string
+  options: readonly { value: V; label: string }[]
+  /** For screen readers, where the label alone does not say of what. */
+  name?: string
+  /** What the search box says; without it there is none. */
+  search?: string
+  /** Said where the search finds nothing. */
+  none?: string
+  placeholder?: string
+  clearable?: boolean
+  problem?: Sentence | null
+  hint?: string
+  hideLabel?: boolean
+}>()
+const model = defineModel<V | null>({ required: true })
+const id = useId()
+</script>
+
+<template>
+  <FieldFrame :id="id" :label="label" :problem="problem" :hint="hint" :hide-label="hideLabel">
+    <div class="box" @blur.capture="keepFocus">
+      <Select
+        v-model="model"
+        :input-id="id"
+        :options="[...options]"
+        option-label="label"
+        option-value="value"
+        :filter="search !== ''"
+        :auto-filter-focus="search !== ''"
+        :filter-placeholder="search"
+        :empty-filter-message="none"
+        :placeholder="placeholder"
+        :show-clear="clearable"
+        :aria-label="name || label"
+        :invalid="problem !== null"
+        fluid
+      />
+    </div>
+    <template #after><slot /></template>
+  </FieldFrame>
+</template>
+
+<style scoped>
+.box {
+  min-width: 0;
+}
+</style>

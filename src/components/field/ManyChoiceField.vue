@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** Several of a list under its name, found by typing. */
+import MultiSelect from 'primevue/multiselect'
+import { useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
+import { keepFocus } from './keepFocus'
+
+const {
+  label,
+  options,
+  name = '',
+  search,
+  none,
+  placeholder = '',
+  most = undefined,
+  hint = '',
+  chips = false,
+} = defineProps<{
+  label: string
+  options: readonly { value: string; label: string }[]
+  /** For screen readers, where the label alone does not say of what. */
+  name?: string
+  search: string
+  none: string
+  placeholder?: string
+  /** As many as may be chosen. */
+  most?: number
+  hint?: string
+  chips?: boolean
+}>()
+const model = defineModel<string[]>({ required: true })
+const id = useId()
+</script>
+
+<template>
+  <FieldFrame :id="id" :label="label" :hint="hint">
+    <div class="box" @blur.capture="keepFocus">
+      <MultiSelect
+        v-model="model"
+        :input-id="id"
+        :options="[...options]"
+        option-label="label"
+        option-value="value"
+        filter
+        auto-filter-focus
+        :show-toggle-all="false"
+        :selection-limit="most"
+        :display="chips ? 'chip' : 'comma'"
+        :placeholder="placeholder"
+        :filter-placeholder="search"
+        :empty-filter-message="none"
+        :aria-label="name || label"
+        fluid
+      />
+    </div>
+    <template #after><slot /></template>
+  </FieldFrame>
+</template>
+
+<style scoped>
+.box {
+  min-width: 0;
+}
+</style>

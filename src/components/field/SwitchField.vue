@@ -1,0 +1,36 @@
+<script setup lang="ts" generic="V extends string | number | null">
+/** One of a few, all in sight. */
+import SelectButton from 'primevue/selectbutton'
+
+const {
+  options,
+  label = '',
+  labelledBy = undefined,
+} = defineProps<{
+  options: readonly { value: V; label: string; name?: string }[]
+  /** For screen readers; or the id of what names it. */
+  label?: string
+  labelledBy?: string
+}>()
+const model = defineModel<V>({ required: true })
+</script>
+
+<template>
+  <SelectButton
+    v-model="model"
+    :options="[...options]"
+    option-label="label"
+    option-value="value"
+    :allow-empty="false"
+    :aria-label="labelledBy ? undefined : label"
+    :aria-labelledby="labelledBy"
+  >
+    <template #option="{ option }">
+      <span :aria-hidden="option.name ? true : undefined">{{ option.label }}</span><span
+        v-if="option.name"
+        class="visually-hidden"
+        >{{ option.name }}</span
+      >
+    </template>
+  </SelectButton>
+</template>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+/** One of several cards to look at: batches, beds. */
+const { chips, chosen, label } = defineProps<{
+  chips: readonly { label: string; name?: string; done: boolean }[]
+  /** Its index. */
+  chosen: number
+  label: string
+}>()
+const emit = defineEmits<{ choose: [index: number] }>()
+</script>
+
+<template>
+  <div class="row chips no-print" role="group" :aria-label="label">
+    <button
+      v-for="(chip, i) in chips"
+      :key="i"
+      type="button"
+      class="chip"
+      :class="{ on: i === chosen, done: chip.done }"
+      :aria-pressed="i === chosen"
+      :aria-label="chip.name ? `${chip.name}${chip.done ? ', done' : ''}` : undefined"
+      @click="emit('choose', i)"
+    >
+      {{ chip.label }}<span v-if="chip.done" :aria-hidden="chip.name ? true : undefined"> ✓</span>
+    </button>
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.chips {
+  gap: 6px;
+  margin-bottom: 12px;
+  max-height: 130px;
+  overflow-y: auto;
+}
+.chip {
+  min-width: 44px;
+  min-height: 44px;
+  padding: 0 10px;
+  border: 1.5px solid var(--edge);
+  border-radius: 9px;
+  background: var(--sheet);
+  color: var(--ink);
+  font: 600 1rem var(--text);
+  cursor: pointer;
+}
+.chip.done {
+  color: var(--leaf);
+}
+.chip.on {
+  border-color: var(--clay);
+  box-shadow: inset 0 0 0 2px var(--clay);
+}
+</style>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** One batch: each measure ticked as it goes in, and on to the next when all is in. */
+import Button from 'primevue/button'
+import { tickOf } from '@/model/garden/commands'
+import type { BatchCard } from '@/model/make/batchCard'
+import { batchTitle } from '@/text/measures'
+import { volumeText, type UnitSystem } from '@/text/units'
+import BatchCardLine from '../BatchCardLine.vue'
+
+const { card, ticks, units, last } = defineProps<{
+  card: BatchCard
+  ticks: ReadonlySet<string>
+  units: UnitSystem
+  /** Every batch is done. */
+  last: boolean
+}>()
+const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [] }>()
+</script>
+
+<template>
+  <div class="batch no-print">
+    <h2 id="batch-title">
+      {{ batchTitle(card) }} of {{ card.of }}
+      <small>{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units) }}</small>
+    </h2>
+    <p v-if="card.mix" class="soft">
+      Made first: it goes into the others as one measure.
+      <Button :label="`I have ${card.mix.name} ready`" text size="small" @click="emit('ready')" />
+    </p>
+    <ul class="plain">
+      <BatchCardLine
+        v-for="line in card.lines"
+        :key="line.id"
+        :line="line"
+        :units="units"
+        :done="ticks.has(tickOf(card.index, line.id))"
+        @tick="emit('tick', line.id, $event)"
+      />
+    </ul>
+    <div v-if="card.done === card.lines.length" class="row after">
+      <strong>All in. Turn it until it is even.</strong>
+      <Button
+        :label="last ? 'Write it down' : 'Next batch'"
+        icon="pi pi-arrow-right"
+        icon-pos="right"
+        @click="emit('next')"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.batch {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  border-radius: var(--round);
+  padding: 14px 18px;
+  margin-bottom: 12px;
+}
+.after {
+  justify-content: space-between;
+  margin-top: 12px;
+}
+@media (max-width: 900px) {
+  .batch {
+    padding: 10px 12px;
+    margin-inline: -6px;
+  }
+}
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+/** What to do before the first batch: wet what is dry, and what to mind. */
+import type { Caution } from '@/text/cautions'
+import CautionList from '../CautionList.vue'
+
+const { soaking, bucket, cautions } = defineProps<{
+  soaking: readonly { id: string; name: string; words: string }[]
+  /** The bucket in words: "10 L". */
+  bucket: string
+  cautions: readonly Caution[]
+}>()
+</script>
+
+<template>
+  <section class="no-print" aria-label="Before you begin">
+    <details open>
+      <summary><h2>First</h2></summary>
+      <ul v-if="soaking.length" class="plain soak">
+        <li v-for="s in soaking" :key="s.id">
+          <strong>{{ s.name }}:</strong> {{ s.words }}
+        </li>
+      </ul>
+      <p>
+        Fill the bucket loosely to its mark, {{ bucket }}; never press it down. Spread the measures in layers,
+        scatter lime and feed over them, turn from below and scrape the corners until it is one colour.
+      </p>
+      <CautionList heading="Before you open the bags" :cautions="cautions" />
+    </details>
+  </section>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  margin-bottom: 8px;
+}
+summary h2 {
+  display: inline;
+}
+.soak {
+  margin-bottom: 10px;
+}
+.soak li {
+  padding: 4px 0;
+}
+</style>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+/** What to gather: how much of each, in packs, what is left over, what it costs, what to wet. */
+import Button from 'primevue/button'
+import type { Material } from '@/core/data'
+import type { InnerMix } from '@/model/garden/schemas'
+import type { GatherLine } from '@/text/gather'
+import MaterialSwatch from '../MaterialSwatch.vue'
+
+const { lines } = defineProps<{ lines: readonly GatherLine[] }>()
+const emit = defineEmits<{ pack: [material: Material]; origin: [mix: InnerMix, kind: 'made' | 'ready'] }>()
+const HEAD = ['Material', 'Measure out', 'Buy', 'Left over', 'Cost', 'Wet it first']
+const NUMBERS = new Set(['Measure out', 'Left over', 'Cost'])
+const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
+</script>
+
+<template>
+  <div class="scroll">
+    <table class="plain list stacks">
+      <thead>
+        <tr>
+          <th v-for="h in HEAD" :key="h" scope="col" :class="{ num: NUMBERS.has(h) }">{{ h }}</th>
+          <th scope="col"><span class="visually-hidden">Change</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in lines" :key="line.id">
+          <th scope="row">
+            <span class="what">
+              <MaterialSwatch v-if="'material' in line.what" :material="line.what.material" :size="28" />
+              <span v-else class="sign" :class="'mix' in line.what ? 'mix' : 'dose'" aria-hidden="true" />
+              <span
+                >{{ line.name }}<small v-if="line.inside" class="inside">{{ line.inside }}</small></span
+              >
+            </span>
+          </th>
+          <td class="num" data-label="Measure out">{{ line.measure }}</td>
+          <template v-if="'strong' in line.buy">
+            <td data-label="Buy">
+              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s"
+                ><br />{{ s }}</small
+              >
+            </td>
+            <td class="num" data-label="Left over">{{ line.leftover }}</td>
+            <td class="num" data-label="Cost">{{ line.cost }}</td>
+            <td data-label="Wet it first">
+              {{ line.wet[0] }}<small v-for="w in line.wet.slice(1)" :key="w"><br />{{ w }}</small>
+            </td>
+            <td>
+              <Button
+                v-if="'material' in line.what"
+                label="Pack"
+                text
+                size="small"
+                :aria-label="`Pack, price and stock of ${line.name}`"
+                @click="emit('pack', line.what.material)"
+              />
+            </td>
+          </template>
+          <td v-else data-label="Buy" :class="{ soft: 'dose' in line.what }" colspan="5">
+            {{ line.buy.sentence }}
+            <Button
+              v-if="'mix' in line.what"
+              :label="isReady(line.what.mix) ? 'Make it first' : 'I have it ready'"
+              :aria-label="isReady(line.what.mix) ? `Make ${line.name} first` : `I have ${line.name} ready`"
+              text
+              size="small"
+              @click="emit('origin', line.what.mix, isReady(line.what.mix) ? 'made' : 'ready')"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.what {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  color: var(--ink);
+  font-size: 1rem;
+}
+.sign {
+  width: 28px;
+  height: 28px;
+  flex: none;
+}
+.sign.mix {
+  border-radius: 50%;
+  border: 1.5px solid var(--edge);
+  background: var(--clay-wash);
+}
+.sign.dose {
+  border-radius: 6px;
+  border: 1px dashed var(--edge);
+}
+.inside {
+  display: block;
+}
+</style>

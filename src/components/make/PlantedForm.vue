@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** The day a job is planted or sown: from it the season is counted. */
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import { isDay, isoDay, NO_DAY } from '@/text/dates'
+import TextField from '../field/TextField.vue'
+
+const { planted, open, hasCrop } = defineProps<{
+  /** The day it was planted; null until then. */
+  planted: string | null
+  /** Some step is not ticked yet. */
+  open: boolean
+  hasCrop: boolean
+}>()
+const emit = defineEmits<{ plant: [day: string]; undo: [] }>()
+const day = ref(planted ?? isoDay(new Date()))
+const problem = computed(() => (isDay(day.value) ? null : NO_DAY('planted or sown')))
+const plant = () => isDay(day.value) && emit('plant', day.value)
+</script>
+
+<template>
+  <form class="card planted" @submit.prevent="plant">
+    <h2>{{ planted ? 'Planted' : 'All in?' }}</h2>
+    <p v-if="open" class="soft">Not every step is ticked. The season can begin all the same.</p>
+    <TextField v-model="day" label="Planted or sown on" type="date" :problem="problem" />
+    <p v-if="hasCrop && !planted" class="soft">The season is counted from this day.</p>
+    <div class="row">
+      <Button
+        type="submit"
+        :label="planted ? 'Keep this day' : 'It is planted'"
+        icon="pi pi-check"
+        :disabled="problem !== null"
+      />
+      <Button v-if="planted" label="Not yet after all" text @click="emit('undo')" />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.planted {
+  margin-bottom: 18px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: flex-start;
+}
+p {
+  margin: 0;
+}
+</style>

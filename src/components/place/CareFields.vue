@@ -1,0 +1,106 @@
+<script setup lang="ts">
+/** Water, wind and where the place lies. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { coldestNightOf, hardinessZone } from '@/core/season'
+import { WINDS, type Place } from '@/model/garden/schemas'
+import { WIND_NAMES } from '@/text/labels'
+import type { Sentence } from '@/text/problems.en'
+import type { Quantity, UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+
+const { place, units, beside } = defineProps<{
+  place: Place
+  units: UnitSystem
+  beside: (field: keyof Place) => Sentence | null
+}>()
+const emit = defineEmits<{ set: [change: Partial<Place>] }>()
+
+type NumberField = 'waterAlkalinity' | 'waterEc' | 'latitude' | 'elevation'
+const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: string; ofClimate: boolean }[] = [
+  {
+    key: 'waterAlkalinity',
+    label: 'Alkalinity of the water, meq/L',
+    quantity: 'number',
+    hint: 'rain 0, soft 1, hard tap water 3 to 6; mg/L of CaCO3 divided by 50',
+    ofClimate: false,
+  },
+  {
+    key: 'waterEc',
+    label: 'Salts of the water, dS/m',
+    quantity: 'number',
+    hint: 'EC; your supplier says it in µS/cm, divided by 1000',
+    ofClimate: false,
+  },
+  {
+    key: 'latitude',
+    label: 'Latitude, degrees',
+    quantity: 'number',
+    hint: 'south below nought',
+    ofClimate: true,
+  },
+  { key: 'elevation', label: 'Height above the sea', quantity: 'height', hint: '', ofClimate: true },
+]
+const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
+const coldest = computed(() => place.coldestNight ?? coldestNightOf(place))
+const coldestHint = computed(() => {
+  const whose = place.coldestNight === null ? 'reckoned from the months' : 'your figure'
+  return `${whose}; zone ${hardinessZone(coldest.value)}`
+})
+</script>
+
+<template>
+  <div class="pair">
+    <QuantityField
+      label="Days between waterings you can keep"
+      quantity="number"
+      :units="units"
+      :problem="beside('waterEvery')"
+      :model-value="place.waterEvery"
+      hint="1 for every day, 0.5 for twice a day"
+      @update:model-value="emit('set', { waterEvery: $event })"
+    />
+    <ChoiceField
+      label="Wind"
+      :model-value="place.wind"
+      :options="winds"
+      @update:model-value="$event && emit('set', { wind: $event })"
+    />
+    <QuantityField
+      v-for="n in NUMBERS"
+      :key="n.key"
+      :label="n.label"
+      :quantity="n.quantity"
+      :units="units"
+      :problem="beside(n.key)"
+      :model-value="place[n.key]"
+      :hint="n.hint"
+      @update:model-value="emit('set', { [n.key]: $event, ...(n.ofClimate ? { climateId: null } : {}) })"
+    />
+    <QuantityField
+      label="Coldest night of most winters"
+      quantity="temperature"
+      :units="units"
+      :problem="beside('coldestNight')"
+      :model-value="coldest"
+      :hint="coldestHint"
+      @update:model-value="emit('set', { coldestNight: $event })"
+    />
+    <Button
+      v-if="place.coldestNight !== null"
+      label="Reckon it from the months"
+      text
+      size="small"
+      @click="emit('set', { coldestNight: null })"
+    />
+  </div>
+</template>
+
+<style scoped>
+@media (max-width: 760px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+/** Records in a list, one of them looked at. */
+import type { MixRecord } from '@/model/garden/schemas'
+import { dayText } from '@/text/dates'
+import { recordCrop } from '@/text/records'
+import { percentText, volumeText, type UnitSystem } from '@/text/units'
+
+const { records, chosen, units } = defineProps<{
+  records: readonly MixRecord[]
+  /** Its id. */
+  chosen: string | null
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ choose: [id: string] }>()
+</script>
+
+<template>
+  <ul class="plain">
+    <li v-for="r in records" :key="r.id">
+      <button
+        type="button"
+        :class="{ on: r.id === chosen }"
+        :aria-pressed="r.id === chosen"
+        @click="emit('choose', r.id)"
+      >
+        <span
+          ><strong>{{ r.jobName }}</strong
+          ><small>{{ dayText(r.madeOn) }} · {{ recordCrop(r) || 'no crop' }}</small></span
+        >
+        <span class="num"
+          >{{ volumeText(r.blendLitres, units)
+          }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span
+        >
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+button {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  width: 100%;
+  padding: 9px 10px;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  border-left: 4px solid transparent;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+button.on {
+  border-left-color: var(--clay);
+  background: var(--sheet);
+}
+small {
+  display: block;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+</style>

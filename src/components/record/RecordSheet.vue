@@ -1,0 +1,65 @@
+<script setup lang="ts">
+/** One record: what went in, what was expected, and the note. */
+import Button from 'primevue/button'
+import { LONGEST_NOTE } from '@/model/garden/limits'
+import type { MixRecord } from '@/model/garden/schemas'
+import { measuredText, predictedText, recordAbout, wentInRows } from '@/text/records'
+import type { UnitSystem } from '@/text/units'
+import NoteField from '../field/NoteField.vue'
+import TextField from '../field/TextField.vue'
+import FigureTable from '../frame/FigureTable.vue'
+
+const { record, units, hasJob } = defineProps<{
+  record: MixRecord
+  units: UnitSystem
+  /** Its job is still there. */
+  hasJob: boolean
+}>()
+const emit = defineEmits<{
+  edit: [change: { madeOn?: string; note?: string }]
+  open: []
+  remove: []
+}>()
+</script>
+
+<template>
+  <article class="card" :aria-label="record.jobName">
+    <h2>{{ record.jobName }}</h2>
+    <p class="soft">{{ recordAbout(record) }}</p>
+    <TextField
+      class="day"
+      label="Mixed on"
+      type="date"
+      :model-value="record.madeOn"
+      @update:model-value="$event && emit('edit', { madeOn: $event })"
+    />
+    <h3>What went in</h3>
+    <FigureTable :rows="wentInRows(record, units)" />
+    <p class="soft">{{ measuredText(record, units) }}</p>
+    <h3>What was expected</h3>
+    <p>{{ predictedText(record, units) }}</p>
+    <NoteField
+      label="Note"
+      :most="LONGEST_NOTE"
+      :model-value="record.note"
+      @update:model-value="emit('edit', { note: $event })"
+    />
+    <div class="row">
+      <Button v-if="hasJob" label="Open its job" outlined size="small" @click="emit('open')" />
+      <Button label="Remove this record" severity="danger" text size="small" @click="emit('remove')" />
+      <small>Undo brings it back.</small>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.day {
+  width: fit-content;
+}
+h3 {
+  margin: 16px 0 2px;
+}
+.row {
+  margin-top: 10px;
+}
+</style>

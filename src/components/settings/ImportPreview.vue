@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** What a file would change, before it does. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import type { ImportPreview } from '@/storage/exportFile'
+import { recordName } from '@/text/labels'
+import { unreadableText } from '@/text/problems.en'
+import ProblemBox from '../frame/ProblemBox.vue'
+
+const { preview, fileName } = defineProps<{ preview: ImportPreview; fileName: string }>()
+const emit = defineEmits<{ take: []; leave: [] }>()
+const count = computed(() => preview.added.length + preview.changed.length)
+</script>
+
+<template>
+  <div class="preview" role="region" aria-label="What the file would change">
+    <h3>What “{{ fileName }}” would change</h3>
+    <p v-if="count === 0">Nothing: all {{ preview.unchanged }} records are here already, just so.</p>
+    <ul v-else class="plain">
+      <li v-for="c in preview.added" :key="c.key"><b>New:</b> {{ recordName(c.key, c.after) }}</li>
+      <li v-for="c in preview.changed" :key="c.key"><b>Replaced:</b> {{ recordName(c.key, c.after) }}</li>
+    </ul>
+    <p v-if="count && preview.unchanged" class="soft">{{ preview.unchanged }} are the same already.</p>
+    <ProblemBox
+      v-if="preview.unreadable.length"
+      :sentence="{
+        why: `${preview.unreadable.length} in the file cannot be read and would be left out:`,
+        fix: preview.unreadable.map(unreadableText).join(' '),
+      }"
+    />
+    <div class="row">
+      <Button v-if="count" :label="`Bring in ${count}`" @click="emit('take')" />
+      <Button label="Leave it" outlined @click="emit('leave')" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.preview {
+  border: 1px solid var(--edge);
+  border-radius: var(--round);
+  padding: 14px;
+}
+.row {
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+/** Bagged mixes by their labels. */
+import Button from 'primevue/button'
+import type { Bag } from '@/model/garden/schemas'
+import { packText } from '@/text/labels'
+import type { UnitSystem } from '@/text/units'
+
+const { bags, units } = defineProps<{
+  bags: readonly { bag: Bag; name: string; says: string }[]
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ describe: [bag?: Bag] }>()
+</script>
+
+<template>
+  <section aria-labelledby="bags-title">
+    <div class="row head">
+      <h2 id="bags-title">Bagged mixes</h2>
+      <Button
+        label="Describe a bagged mix"
+        icon="pi pi-tag"
+        outlined
+        size="small"
+        @click="emit('describe')"
+      />
+    </div>
+    <p class="soft">
+      From their labels: to hold your own against in Compare, or to go into a mix as a part of it.
+    </p>
+    <ul class="plain">
+      <li v-for="b in bags" :key="b.bag.id">
+        <span class="name"
+          ><strong>{{ b.name }}</strong
+          ><small>{{ b.says }}</small></span
+        >
+        <span
+          ><small>Bought as</small>{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
+          }}<template v-if="b.bag.price !== null">, {{ b.bag.price.toFixed(2) }}</template></span
+        >
+        <Button
+          label="Label"
+          text
+          size="small"
+          :aria-label="`Label of ${b.name}`"
+          @click="emit('describe', b.bag)"
+        />
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 28px;
+}
+.head {
+  justify-content: space-between;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  flex: 1 1 16rem;
+}
+small {
+  display: block;
+}
+</style>

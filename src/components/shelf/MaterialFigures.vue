@@ -1,0 +1,61 @@
+<script setup lang="ts">
+/** Every figure of a material with its range, how sure it is, and where it comes from. */
+import { computed } from 'vue'
+import type { Material } from '@/core/data'
+import { materialFigures, materialSources } from '@/text/materialFigures'
+import DialogFrame from '../frame/DialogFrame.vue'
+
+const { material } = defineProps<{
+  /** Null while the dialog is shut. */
+  material: Material | null
+}>()
+const emit = defineEmits<{ close: [] }>()
+const figures = computed(() => (material ? materialFigures(material) : []))
+const sources = computed(() => (material ? materialSources(material) : []))
+</script>
+
+<template>
+  <DialogFrame
+    :visible="material !== null"
+    :header="material?.name ?? ''"
+    width="46rem"
+    scrolls
+    @update:visible="emit('close')"
+  >
+    <template v-if="material">
+      <table class="plain">
+        <thead>
+          <tr>
+            <th scope="col">Figure</th>
+            <th scope="col" class="num">Best</th>
+            <th scope="col" class="num">Likely range</th>
+            <th scope="col">How sure</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="f in figures" :key="f.label">
+            <th scope="row">
+              {{ f.label }}<br /><small>{{ f.term }}</small>
+            </th>
+            <td class="num">{{ f.best }}</td>
+            <td class="num">{{ f.range }}</td>
+            <td>{{ f.sure }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p>
+        <strong>Sources</strong>, recalled rather than read; as a row, {{ material.confidence }} confidence:
+      </p>
+      <ul>
+        <li v-for="[citation, names] in sources" :key="citation">{{ citation }}: {{ names.join(', ') }}.</li>
+      </ul>
+      <p v-if="material.hazards"><strong>Mind:</strong> {{ material.hazards }}.</p>
+    </template>
+  </DialogFrame>
+</template>
+
+<style scoped>
+:is(p, ul) {
+  margin: 10px 0 0;
+}
+</style>

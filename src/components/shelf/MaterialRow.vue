@@ -1,0 +1,90 @@
+<script setup lang="ts">
+/** A material on the shelf: what it does, how it is bought, how much is on hand. */
+import Button from 'primevue/button'
+import { airCapacityAt10Cm, easilyAvailableWaterAlone } from '@/core/data/columnFigures'
+import type { Material } from '@/core/data'
+import type { ShelfItem } from '@/model/garden/schemas'
+import { packText } from '@/text/labels'
+import { FAMILY_NAMES } from '@/text/materials'
+import { lengthText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+import MaterialSwatch from '../MaterialSwatch.vue'
+
+const { material, entry, units } = defineProps<{ material: Material; entry: ShelfItem; units: UnitSystem }>()
+const emit = defineEmits<{ read: []; edit: [] }>()
+</script>
+
+<template>
+  <li class="material">
+    <MaterialSwatch :material="material" :size="40" />
+    <span class="name"
+      ><strong>{{ material.name }}</strong
+      ><small>{{ FAMILY_NAMES[material.family] }}</small></span
+    >
+    <span class="fact"
+      ><small>Air in {{ lengthText(20, units) }}</small
+      >{{ percentText(airCapacityAt10Cm(material)) }}</span
+    >
+    <span class="fact"><small>Easy water</small>{{ percentText(easilyAvailableWaterAlone(material)) }}</span>
+    <span class="fact"><small>pH</small>{{ pHText(material.properties.pH.value) }}</span>
+    <span class="fact wide"
+      ><small>Bought as</small>{{ packText(entry.pack, units)
+      }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
+    >
+    <span class="fact"
+      ><small>On hand</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
+    >
+    <span class="actions">
+      <Button
+        label="Figures"
+        text
+        size="small"
+        :aria-label="`Figures and sources of ${material.name}`"
+        @click="emit('read')"
+      />
+      <Button
+        label="Pack"
+        text
+        size="small"
+        :aria-label="`Pack, price and stock of ${material.name}`"
+        @click="emit('edit')"
+      />
+    </span>
+  </li>
+</template>
+
+<style scoped>
+.material {
+  display: grid;
+  grid-template-columns: 40px minmax(180px, 1fr) repeat(3, 84px) 170px 84px auto;
+  gap: 12px;
+  align-items: center;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.25;
+}
+.fact small {
+  display: block;
+}
+.actions {
+  white-space: nowrap;
+}
+@media (max-width: 1000px) {
+  .material {
+    grid-template-columns: 40px 1fr 1fr 1fr;
+  }
+  .name,
+  .actions {
+    grid-column: 2 / -1;
+  }
+  .fact.wide {
+    grid-column: span 2;
+  }
+  .fact:nth-child(3) {
+    grid-column: 2;
+  }
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+/** Jobs looked back on or put away: kept for doing again. */
+import Button from 'primevue/button'
+import type { RouteLocationRaw } from 'vue-router'
+import PlainLine from './PlainLine.vue'
+
+const { jobs } = defineProps<{
+  jobs: readonly { id: string; title: string; about: string; archived: boolean; to: RouteLocationRaw }[]
+}>()
+const emit = defineEmits<{ again: [id: string]; take: [id: string] }>()
+</script>
+
+<template>
+  <details v-if="jobs.length" class="done">
+    <summary>Done and put away ({{ jobs.length }})</summary>
+    <ul class="plain">
+      <PlainLine v-for="job in jobs" :key="job.id">
+        <span>
+          <RouterLink :to="job.to">{{ job.title }}</RouterLink><br /><span class="soft">{{ job.about }}</span>
+        </span>
+        <span class="row">
+          <Button
+            label="Again"
+            icon="pi pi-replay"
+            size="small"
+            outlined
+            :aria-label="`Begin ${job.title} again for another year`"
+            @click="emit('again', job.id)"
+          />
+          <Button
+            v-if="job.archived"
+            label="Take up"
+            size="small"
+            text
+            :aria-label="`Take up ${job.title} again`"
+            @click="emit('take', job.id)"
+          />
+        </span>
+      </PlainLine>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+.done {
+  margin-top: 18px;
+}
+summary {
+  cursor: pointer;
+  color: var(--clay);
+  padding: 6px 0;
+}
+</style>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+/** A job in hand: what it is, and what it asks for next. */
+import type { RouteLocationRaw } from 'vue-router'
+import type { VesselKind } from '@/model/garden/schemas'
+import VesselGlyph from '../VesselGlyph.vue'
+
+const { kind, title, about, to, next, station, late } = defineProps<{
+  kind: VesselKind
+  title: string
+  /** Its crop and beds. */
+  about: string
+  /** Where a press leads. */
+  to: RouteLocationRaw
+  /** What is next, with its day where it has one. */
+  next: string
+  station: string
+  late: boolean
+}>()
+</script>
+
+<template>
+  <RouterLink class="job" :to="to">
+    <VesselGlyph :kind="kind" />
+    <span class="words">
+      <strong>{{ title }}</strong>
+      <span class="soft">{{ about }}</span>
+    </span>
+    <span class="next"
+      ><small :class="{ late }">{{ next }}</small
+      ><b>{{ station }} →</b></span
+    >
+  </RouterLink>
+</template>
+
+<style scoped>
+.job {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 8px 14px;
+  margin-top: 8px;
+  color: var(--ink);
+  text-decoration: none;
+  border: 1px solid var(--rule);
+  border-radius: var(--round);
+  background: var(--sheet);
+}
+.job:hover {
+  border-color: var(--clay);
+}
+.words {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+}
+.next {
+  text-align: right;
+  display: flex;
+  flex-direction: column;
+}
+.late {
+  color: var(--alarm);
+}
+.next b {
+  color: var(--clay);
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .job {
+    gap: 10px;
+    padding: 8px 10px;
+  }
+  .next small {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+/** The last mixes written down, with what was expected of them. */
+import type { MixRecord } from '@/model/garden/schemas'
+import { dayText } from '@/text/dates'
+import { percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+import PlainLine from './PlainLine.vue'
+
+const { records, units } = defineProps<{ records: readonly MixRecord[]; units: UnitSystem }>()
+</script>
+
+<template>
+  <p v-if="records.length === 0" class="soft">
+    No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.
+  </p>
+  <ul class="plain">
+    <PlainLine v-for="r in records" :key="r.id">
+      <span
+        ><strong>{{ r.jobName }}</strong
+        ><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span
+      >
+      <span class="numbers">
+        {{ volumeText(r.blendLitres, units) }}<br />
+        <span class="soft"
+          >air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span
+        >
+      </span>
+    </PlainLine>
+  </ul>
+</template>

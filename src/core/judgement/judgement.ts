@@ -1,0 +1,47 @@
+import type { LimeChoice } from '../chemistry'
+import type { Band, Crop } from '../data/types'
+import type { Evaluation } from '../evaluate'
+import type { Container } from '../geometry'
+import type { BlendPart } from '../mixing'
+import type { FeedFlag } from '../nutrients'
+import type { Centimetres, Days, Fraction } from '../units'
+import type { WindExposure } from './limits'
+
+/** Something the numbers say that a grower should hear, as plain data; ranked by `level`. */
+export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
+  | { code: 'too-little-air'; air: Fraction; wanted: Fraction; depth: Centimetres }
+  | { code: 'foot-drowned'; height: Centimetres; depth: Centimetres; air: Fraction }
+  | { code: 'sand-lowers-air'; material: string; share: Fraction; air: Fraction; without: Fraction }
+  | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
+  | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }
+  | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
+  | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
+  | { code: 'unsterile-for-seeds'; materials: string[] }
+  | { code: 'coir-wants-calcium'; share: Fraction; calcium: number; wanted: number }
+  | { code: 'tips-in-wind'; at: number; met: number }
+  | { code: 'slumps'; years: number; lost: Fraction; air: Fraction; wanted: Fraction }
+  | { code: 'blossom-end-rot'; days: Days; keeps: Days; crop: string }
+  | { code: 'much-compost'; share: Fraction; limit: Fraction }
+  | FeedFlag
+)
+export type JudgementCode = Judgement['code']
+
+export interface JudgementQuestion {
+  evaluation: Evaluation
+  container: Container
+  parts: readonly BlendPart[]
+  limes: readonly LimeChoice[]
+  crop?: Crop
+  airWanted: Band
+  pHWanted: Band
+  /** Where it stands; null where nobody said. */
+  wind: WindExposure | null
+  /** Bed of the ground: no wind tips it. */
+  wide: boolean
+  /** Days between the waterings that can be kept; null where nobody said. */
+  waterEvery: Days | null
+  /** Alkalinity of the water, meq/L. */
+  waterAlkalinity: number
+  /** Elemental calcium of what is given beside lime, mg/L. */
+  calciumGiven: number
+}

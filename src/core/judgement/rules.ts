@@ -1,0 +1,164 @@
+import { limeAt, JUDGED_AFTER } from '../chemistry'
+import type { Evaluation } from '../evaluate'
+import { blend, type Blend } from '../mixing'
+import type { Fraction } from '../units'
+import { containerProfile } from '../water'
+import type { Judgement, JudgementQuestion } from './judgement'
+import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
+import { airVerdict, isSlump } from './verdicts'
+
+/** One rule: what it finds, mostly nothing or one thing. */
+type Rule = (q: JudgementQuestion) => Judgement[]
+
+const L = JUDGEMENT_LIMITS
+
+const isForSeedlings = (e: Evaluation) => e.mix.mixVolume < L.seedlingVolume.value
+const familyShare = (e: Evaluation, ...families: string[]): Fraction =>
+  e.blend.shares.reduce((sum, p) => sum + (families.includes(p.material.family) ? p.share : 0), 0)
+
+const tooLittleAir: Rule = ({ evaluation: e, airWanted }) => {
+  const air = e.mix.airFilledPorosity
+  if (airVerdict(air, airWanted) !== 'low') return []
+  const level = air < airWanted.low * L.graveAir.value ? 'alarm' : 'warn'
+  return [{ level, code: 'too-little-air', air, wanted: airWanted.low, depth: e.mixDepth }]
+}
+
+const footDrowned: Rule = ({ evaluation: e }) => {
+  const slices = e.profile.slices.filter((s) => s.height > e.fill.mixHeight - e.mixDepth)
+  const drowned = slices.filter((s) => s.air < L.drownedAir.value)
+  const height = drowned.length ? (e.mixDepth * drowned.length) / slices.length : 0
+  return height > e.mixDepth * L.drownedDepth.value
+    ? [{ level: 'warn', code: 'foot-drowned', height, depth: e.mixDepth, air: L.drownedAir.value }]
+    : []
+}
+
+/** Air another blend would have in the same place, above the same layers. */
+function airOf({ container, evaluation: e }: JudgementQuestion, other: Blend): Fraction {
+  const floor = e.fill.mixHeight - e.mixDepth
+  const { totalPorosity, waterAt } = other
+  const tops = floor > 0 ? [floor, e.fill.mixHeight] : [e.fill.mixHeight]
+  const layers = tops.map((top) => ({ top, totalPorosity, waterAt }))
+  return containerProfile(container, layers, 60).layers.at(-1)!.airFilledPorosity
+}
+
+const sandLowersAir: Rule = (q) =>
+  q.evaluation.blend.shares.flatMap(({ material, share }): Judgement[] => {
+    if (material.family !== 'sand' || share < L.sandShare.value) return []
+    const rest = q.parts.filter((p) => p.material.material.id !== material.id)
+    const other = rest.length ? blend(rest) : null
+    if (!other?.ok) return []
+    const air = q.evaluation.mix.airFilledPorosity
+    const without = airOf(q, other.value)
+    return without > air + L.sandGain.value
+      ? [{ level: 'warn', code: 'sand-lowers-air', material: material.id, share, air, without }]
+      : []
+  })
+
+const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
+  const { gramsPerLitre, pH } = e.lime
+  if (gramsPerLitre <= L.limeAsked.value || pH <= L.limePlateau.value) return []
+  const halfPH = limeAt(e.blend, limes, gramsPerLitre / 2, JUDGED_AFTER).pH
+  return pH - halfPH < L.limeHardly.value
+    ? [{ level: 'warn', code: 'lime-does-little', gramsPerLitre, pH, halfPH }]
+    : []
+}
+
+/** Hard water lifts pH through the season; for a crop of acid ground it is told beforehand. */
+const waterRaisesPH: Rule = ({ evaluation: e, crop, pHWanted, waterAlkalinity }) => {
+  const most = pHWanted.high
+  const last = e.acidity.at(-1)
+  const settled = e.acidity.find((s) => s.day >= JUDGED_AFTER)
+  const creeps = last && settled && last.pH - settled.pH > L.pHCreep.value
+  if (creeps && !isForSeedlings(e) && last.pH > most + L.pHSlack.value)
+    return [
+      {
+        level: 'warn',
+        code: 'water-raises-ph',
+        from: settled.pH,
+        to: last.pH,
+        weeks: Math.round(last.day / 7),
+        most,
+      },
+    ]
+  const limit = L.hardWater.value
+  return crop && most <= L.acidCrop.value && waterAlkalinity >= limit
+    ? [{ level: 'warn', code: 'hard-water-for-acid', alkalinity: waterAlkalinity, limit, most }]
+    : []
+}
+
+/** Peat and coir are near enough clean (common practice), though nobody heats them. */
+const CLEAN: ReadonlySet<string> = new Set(['peat', 'coir'])
+
+const tooRich: Rule = ({ evaluation: e }) => {
+  const share = familyShare(e, 'compost', 'manure')
+  if (!isForSeedlings(e))
+    return share > L.compost.value
+      ? [{ level: 'note', code: 'much-compost', share, limit: L.compost.value }]
+      : []
+  const ec = e.salts.mix.electricalConductivity.saturatedExtract
+  const limit = L.seedlingSalts.value
+  return ec > limit || familyShare(e, 'manure') > L.seedlingManure.value
+    ? [{ level: 'warn', code: 'rich-for-seedlings', share, ec, limit }]
+    : []
+}
+
+const unsterileForSeeds: Rule = ({ evaluation: e }) => {
+  const materials = e.blend.shares
+    .filter((p) => p.material.sterileAsBought === 'n' && !CLEAN.has(p.material.family))
+    .map((p) => p.material.id)
+  return isForSeedlings(e) && materials.length > 0
+    ? [{ level: 'note', code: 'unsterile-for-seeds', materials }]
+    : []
+}
+
+const coirWantsCalcium: Rule = ({ evaluation: e, calciumGiven }) => {
+  const share = familyShare(e, 'coir')
+  const calcium = e.lime.doses.reduce((sum, d) => sum + d.gramsPerLitre * 1000 * d.lime.calcium, calciumGiven)
+  const wanted = L.coirCalcium.value
+  return share > L.coirShare.value && calcium < wanted
+    ? [{ level: 'note', code: 'coir-wants-calcium', share, calcium, wanted }]
+    : []
+}
+
+const tipsInWind: Rule = ({ evaluation: e, wide, wind }) => {
+  const at = e.growing?.tippingWind
+  return !wide && !isForSeedlings(e) && at !== undefined && wind !== null && at < WIND_MET[wind]
+    ? [{ level: 'warn', code: 'tips-in-wind', at, met: WIND_MET[wind] }]
+    : []
+}
+
+const slumps: Rule = ({ evaluation: e, crop, airWanted }) => {
+  const later = e.seasons.find((s) => s.years === 3) ?? e.seasons.at(-1)
+  if (!crop?.perennial || !later) return []
+  const { years, volumeLost: lost, airFilledPorosity: air } = later
+  return isSlump(lost) || air < airWanted.low - L.slumpAir.value
+    ? [{ level: 'warn', code: 'slumps', years, lost, air, wanted: airWanted.low }]
+    : []
+}
+
+const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
+  if (!crop || !growing?.thirstiestMonth || !/blossom end rot/i.test(crop.notes)) return []
+  const days = growing.watering[growing.thirstiestMonth - 1]!.days.value
+  const keeps = waterEvery ?? 1
+  return days < keeps ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }] : []
+}
+
+const GRAVE: ReadonlySet<string> = new Set(['boron-high', 'dose-above-limit'])
+const feedFlags: Rule = ({ evaluation: e }) =>
+  e.flags.map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
+
+/** In the order they are told within a level. */
+export const RULES: readonly Rule[] = [
+  tooLittleAir,
+  footDrowned,
+  sandLowersAir,
+  limeDoesLittle,
+  waterRaisesPH,
+  tooRich,
+  unsterileForSeeds,
+  coirWantsCalcium,
+  tipsInWind,
+  slumps,
+  blossomEndRot,
+  feedFlags,
+]

@@ -1,0 +1,54 @@
+import type { Band } from '../data/types'
+import type { Evaluation } from '../evaluate'
+import type { Bands } from '../targets'
+import { JUDGEMENT_LIMITS } from './limits'
+
+/** How a figure stands to what is wanted; `plain` where nothing is. */
+export type Verdict = 'plain' | 'low' | 'good' | 'high'
+
+/** A figure against its band, in the figure's own unit; nearer to an edge than `slack` counts as within. */
+export function verdictOf(value: number, band: Band | null, slack: number): Verdict {
+  if (band === null) return 'plain'
+  return value < band.low - slack ? 'low' : value > band.high + slack ? 'high' : 'good'
+}
+
+export interface Verdicts {
+  air: Verdict
+  water: Verdict
+  pH: Verdict
+  salts: Verdict
+  /** Days between waterings; long ones are no fault. */
+  days: Verdict
+  /** Drained, where it has to be lifted. */
+  weight: Verdict
+  feed: Verdict
+  /** What has rotted after three years, where the crop stays. */
+  lasting: Verdict
+}
+
+const L = JUDGEMENT_LIMITS
+
+/** Air against its band, fractions. */
+export const airVerdict = (air: number, band: Band): Verdict => verdictOf(air, band, L.shareSlack.value)
+/** Has more of it rotted after three years than what stays can bear? Fraction of the volume. */
+export const isSlump = (volumeLost: number): boolean => volumeLost > L.slump.value
+
+/** Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings alike. */
+export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Verdicts {
+  const { growing } = e
+  const days = growing?.thirstiestMonth ? growing.watering[growing.thirstiestMonth - 1]!.days.value : null
+  const salts = e.salts.mix.electricalConductivity.saturatedExtract
+  const third = e.seasons.find((s) => s.years === 3)
+  const atMost = (verdict: Verdict): Verdict => (verdict === 'high' ? 'high' : 'plain')
+  const atLeast = (verdict: Verdict): Verdict => (verdict === 'high' ? 'good' : verdict)
+  return {
+    air: airVerdict(e.mix.airFilledPorosity, bands.airFilledPorosity),
+    water: verdictOf(e.mix.easilyAvailableWater, bands.easilyAvailableWater, L.shareSlack.value),
+    pH: verdictOf(e.lime.pH, bands.pH, L.pHSlack.value),
+    salts: verdictOf(salts, bands.electricalConductivity, L.saltsSlack.value),
+    days: days === null ? 'plain' : atLeast(verdictOf(days, bands.daysBetweenWaterings, L.daysSlack.value)),
+    weight: atMost(verdictOf(e.weights.drained, bands.drainedWeight, 0)),
+    feed: !growing ? 'plain' : growing.feeding.hungryFrom === null ? 'good' : 'low',
+    lasting: perennial && third && isSlump(third.volumeLost) ? 'high' : 'plain',
+  }
+}

@@ -1,0 +1,41 @@
+import type { SheetProblem } from '@/model/sheets/bedSheet'
+import { PACK_LIMITS } from '@/core/batch'
+import { type Sentence, problemText } from './problems.en'
+import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from './units'
+
+/** What is said beside a field whose words are no number: what is counted with meanwhile. */
+export function notANumberText(
+  typed: string,
+  value: number,
+  quantity: Quantity,
+  units: UnitSystem,
+): Sentence {
+  const { unit } = QUANTITIES[quantity][units]
+  return {
+    why: typed.trim() === '' ? 'Nothing typed here yet.' : `“${typed}” is not a number.`,
+    fix: `Still counting with ${toFieldText(value, quantity, units)}${unit ? ` ${unit}` : ''}.`,
+  }
+}
+
+/** What is wrong with the size of a pack, litres or kilograms, if anything. */
+export function packSizeProblem(size: number): Sentence | null {
+  if (!(size > 0)) return { why: 'A pack holds more than nothing.', fix: 'Type what is printed on it.' }
+  return size > PACK_LIMITS.size.value
+    ? { why: 'That is more than a lorry brings.', fix: 'Check the unit.' }
+    : null
+}
+/** A price or a stock below nought. */
+export const belowNothing = (x: number): Sentence | null =>
+  x < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more; 0 for a price means unknown.' } : null
+
+/** Why a row of a sheet of beds cannot be added. */
+export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSystem): string {
+  const where = `Row ${row}${name ? ` (${name})` : ''}`
+  if ('problem' in why) {
+    const said = problemText(why.problem, units)
+    return `${where}: ${said.why} ${said.fix}`
+  }
+  const { column, text, wanted } = why
+  if (column !== 'heading') return `${where}: “${text}” under “${column}”; wanted: ${wanted}.`
+  return `The first line must name columns, of these: ${wanted}.${text ? ` “${text}” is none of them.` : ''}`
+}

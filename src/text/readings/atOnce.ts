@@ -1,0 +1,274 @@
+import type { Evaluation } from '@/core/evaluate'
+import { containerProfile, dryingLimits } from '@/core/water'
+import { isDose } from '@/core/amounts'
+import type { Container } from '@/core/geometry'
+import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
+import type { Bands } from '@/core/targets'
+import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
+import { MONTHS, shortName } from '../labels'
+import {
+  intervalText,
+  lengthText,
+  loadText,
+  percentText,
+  pHText,
+  volumeText,
+  weightText,
+  windText,
+  type UnitSystem,
+} from '../units'
+import { listed, type Reading, type Span } from './reading'
+
+/** All that the figures under the hand are told from. */
+export interface ReadingContext {
+  evaluation: Evaluation
+  bands: Bands
+  container: Container
+  /** Wind where it stands; null where nobody said. */
+  wind: WindExposure | null
+  cropName: string | null
+  perennial: boolean
+  units: UnitSystem
+  /** A bed on the ground: what counts is the load, not the lifting. */
+  wide: boolean
+}
+
+/** Ends of the scales. */
+const AIR = 0.5
+const WATER = 0.5
+const DAYS = 10
+const PH = { from: 3.5, to: 8 }
+const onPH = (pH: number) => (pH - PH.from) / (PH.to - PH.from)
+const percentBand = (b: { low: number; high: number }) =>
+  `${Math.round(b.low * 100)}–${Math.round(b.high * 100)} %`
+const likes = (cropName: string | null) => (cropName ? `${cropName.toLowerCase()} likes` : 'most like')
+const span = (b: { low: number; high: number } | null, place: (x: number) => number): Span | null =>
+  b && { from: place(b.low), to: place(b.high) }
+
+const AIR_ADVICE = {
+  low: 'Roots would be short of air at this depth. Add something coarse, or take a deeper container.',
+  high: 'It drains fast and dries fast. Add something that holds water, or take a shallower container.',
+  good: '',
+  plain: '',
+}
+const WATER_ADVICE = {
+  low: 'Little within easy reach: expect to water often.',
+  high: 'Plenty of water: let it dry a little between waterings.',
+  good: '',
+  plain: '',
+}
+
+/** Straight pots that show the lesson of the container, cm deep. */
+const DEPTHS = [8, 15, 30, 60]
+const airAtDepth = ({ blend }: Evaluation, depth: number) =>
+  containerProfile(
+    {
+      shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: depth },
+      headspace: 0,
+      base: { kind: 'drainHoles' },
+    },
+    [{ top: depth, totalPorosity: blend.totalPorosity, waterAt: blend.waterAt }],
+    40,
+  ).airFilledPorosity
+
+function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v: Verdicts): Reading {
+  const place = (x: number) => x / AIR
+  return {
+    id: 'air',
+    label: 'Air after draining',
+    term: 'Air-filled porosity at container capacity',
+    value: percentText(e.mix.airFilledPorosity),
+    wanted: `${likes(cropName)} ${percentBand(bands.airFilledPorosity)}`,
+    verdict: v.air,
+    advice: AIR_ADVICE[v.air],
+    position: place(e.mix.airFilledPorosity),
+    band: span(bands.airFilledPorosity, place),
+    likely: { kind: 'drawn', figure: 'airFilledPorosity', write: percentText, place },
+    ghost: ({ mix }) => ({
+      position: place(mix.airFilledPorosity),
+      text: percentText(mix.airFilledPorosity),
+    }),
+    why: () => [
+      `Pores are ${percentText(e.blend.totalPorosity)} of the blend; ${percentText(e.mix.containerCapacity)} stay full of water when draining ends, at the depth of ${lengthText(e.mixDepth, units)}. The rest is air.`,
+      `The same mix in straight pots: ${listed(DEPTHS, (d) => `${lengthText(d, units)} deep ${percentText(airAtDepth(e, d))}`)}. Depth drains a mix, not holes.`,
+    ],
+  }
+}
+
+function waterReading({ evaluation: e, bands, container, units }: ReadingContext, v: Verdicts): Reading {
+  const place = (x: number) => x / WATER
+  const { easy, buffer } = dryingLimits(container)
+  const band = bands.easilyAvailableWater
+  const { easilyAvailableWater: water, waterBufferingCapacity, heldWater } = e.mix
+  const litres = (share: number) => volumeText(share * e.fill.mixVolume, units)
+  return {
+    id: 'water',
+    label: 'Water within easy reach',
+    term: `Easily available water, drained state to ${easy / 10} kPa`,
+    value: percentText(water),
+    wanted: band === null ? `${litres(water)} in each bed` : `good: ${percentBand(band)}`,
+    verdict: v.water,
+    advice: WATER_ADVICE[v.water],
+    position: band === null ? null : place(water),
+    band: span(band, place),
+    likely: { kind: 'drawn', figure: 'easilyAvailableWater', write: percentText, place },
+    ghost: ({ mix }) => ({
+      position: place(mix.easilyAvailableWater),
+      text: percentText(mix.easilyAvailableWater),
+    }),
+    why: () => [
+      `${litres(water)} in each container. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
+        container.base.kind === 'onSoil'
+          ? 'The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa. Roots that go on down find more.'
+          : 'Band: De Boodt & Verdonck 1972.'
+      }`,
+    ],
+  }
+}
+
+/** Who holds the pH, strongest first. */
+function buffersOf({ blend }: Evaluation) {
+  const hold = blend.shares.map(({ material: m, share }) => ({
+    name: shortName(m.id),
+    pH: m.properties.pH.value,
+    weight: share * m.properties.bufferCapacity.value,
+  }))
+  const total = hold.reduce((sum, b) => sum + b.weight, 0)
+  return hold.map((b) => ({ ...b, weight: b.weight / total })).sort((a, b) => b.weight - a.weight)
+}
+
+function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
+  const tooHigh = isDose(e.lime.gramsPerLitre)
+    ? 'Too much lime for this crop.'
+    : 'Lime never lowers pH: more peat or bark and less compost would.'
+  return {
+    id: 'pH',
+    label: 'pH in six weeks',
+    term: 'pH of the blend, lime reacted by then',
+    value: pHText(e.lime.pH),
+    wanted: `${likes(cropName)} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`,
+    verdict: v.pH,
+    advice: v.pH === 'low' ? 'Too acid: lime raises it.' : v.pH === 'high' ? tooHigh : '',
+    position: onPH(e.lime.pH),
+    band: span(bands.pH, onPH),
+    likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
+    ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
+    why: () => [
+      `pH ${pHText(e.blend.pH)} before lime. Who holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
+    ],
+  }
+}
+
+/** Days between waterings in the month that wants water most often; none without a place. */
+function daysReading({ evaluation: e, bands, units }: ReadingContext, v: Verdicts): Reading[] {
+  const month = e.growing?.thirstiestMonth
+  if (!e.growing || !month) return []
+  const { days, usable, use } = e.growing.watering[month - 1]!
+  const band = bands.daysBetweenWaterings
+  const place = (x: number) => x / DAYS
+  return [
+    {
+      id: 'days',
+      label: `Waterings in ${MONTHS[month - 1]}`,
+      term: 'Days between waterings: usable water over what plants and walls use, no rain counted',
+      value: intervalText(days.value),
+      wanted: band === null ? '' : `you can: ${intervalText(band.low)}`,
+      verdict: v.days,
+      advice:
+        v.days === 'low'
+          ? 'It dries sooner than you can water. More that holds water, a larger or closed container, or shade.'
+          : '',
+      position: place(days.value),
+      band: band && { from: place(band.low), to: 1 },
+      likely: {
+        kind: 'known',
+        text: `hot to cool: ${days.low.toFixed(1)}–${days.high.toFixed(1)}`,
+        span: { from: place(days.low), to: place(days.high) },
+      },
+      ghost: ({ growing }) => {
+        const there = growing?.watering[month - 1]?.days.value
+        return there === undefined ? null : { position: place(there), text: intervalText(there) }
+      },
+      why: () => [
+        `${volumeText(usable, units)} usable in each, ${volumeText(use.value, units)} used on a mean day by full-grown plants and the container’s sides.`,
+        `${listed(e.growing!.watering, (w) => `${MONTHS[e.growing!.watering.indexOf(w)]!.slice(0, 3)} ${w.days.value < 99 ? w.days.value.toFixed(1) : '99+'}`)} days.`,
+      ],
+    },
+  ]
+}
+
+/** Wind at which it begins to tip; null where none does. */
+function tippingOf({ evaluation: { growing }, wide, wind }: ReadingContext) {
+  const at = growing?.tippingWind
+  return at === undefined || wide || !Number.isFinite(at)
+    ? null
+    : { at, likelyMet: wind !== null && at < WIND_MET[wind] }
+}
+
+function weightReading(context: ReadingContext, v: Verdicts): Reading {
+  const { evaluation: e, bands, units, wide } = context
+  const { drained, dry, saturated, floorLoad } = e.weights
+  const tipping = tippingOf(context)
+  const shown = (w: Evaluation['weights']) =>
+    wide ? loadText(w.floorLoad, units) : weightText(w.drained, units)
+  const lifting = bands.drainedWeight ? 'too heavy for one' : 'two people to lift'
+  const tips = tipping
+    ? `With a full-grown plant it begins to tip in a steady ${windText(tipping.at, units)}; a gust needs only its moment.`
+    : null
+  return {
+    id: 'weight',
+    label: wide ? 'Weight on the ground' : 'Weight just after watering',
+    term: 'Mix and the water it keeps; container and plant come on top',
+    value: shown(e.weights),
+    wanted: wide ? 'wet through' : drained > LIFT_LIMIT ? lifting : 'one can lift it',
+    verdict: v.weight,
+    advice:
+      v.weight === 'high'
+        ? 'It has to be lifted: a lighter mix, a smaller container, or two people.'
+        : tipping?.likelyMet
+          ? `Full grown it tips at ${windText(tipping.at, units)}, a wind you get: tie it back, or add weight low down.`
+          : '',
+    position: null,
+    band: null,
+    likely: wide
+      ? { kind: 'drawn', figure: 'floorLoad', write: (x) => loadText(x, units), place: null }
+      : { kind: 'drawn', figure: 'drainedWeight', write: (x) => weightText(x, units), place: null },
+    ghost: ({ weights }) => ({ position: 0, text: shown(weights) }),
+    why: () => [
+      ...(tips ? [tips] : []),
+      `Bone dry ${weightText(dry, units)}, drained ${weightText(drained, units)}, every pore full ${weightText(saturated, units)}: ${loadText(floorLoad, units)} on what it stands on. For scale only, many dwelling floors are designed for ${loadText(FLOOR_DESIGN_LOAD, units)}: ask a structural engineer. One person: ${weightText(LIFT_LIMIT, units)} at best (NIOSH lifting equation).`,
+    ],
+  }
+}
+
+function lossReading({ evaluation: { blend } }: ReadingContext): Reading {
+  return {
+    id: 'loss',
+    label: 'Lost on stirring',
+    term: 'Volume lost on blending',
+    value: percentText(blend.blendingLoss),
+    wanted: 'of what you measure',
+    verdict: 'plain',
+    advice: '',
+    position: null,
+    band: null,
+    likely: { kind: 'drawn', figure: 'blendingLoss', write: percentText, place: null },
+    ghost: () => null,
+    why: () => [
+      `${percentText(blend.packingLoss, 1)} because fine grains fall between coarse ones, ${percentText(blend.compressionLoss, 1)} because heavy parts press soft ones. What goes is air. Settling on watering-in comes on top and is allowed for under Buy.`,
+    ],
+  }
+}
+
+/** The figures under the hand: air, water, pH, waterings, weight, loss; each against what is wanted. */
+export function readingsAtOnce(context: ReadingContext): Reading[] {
+  const verdicts = verdictsOf(context.evaluation, context.bands, context.perennial)
+  return [
+    airReading(context, verdicts),
+    waterReading(context, verdicts),
+    pHReading(context, verdicts),
+    ...daysReading(context, verdicts),
+    weightReading(context, verdicts),
+    lossReading(context),
+  ]
+}

@@ -1,0 +1,165 @@
+import type { Evaluation } from '@/core/evaluate'
+import { verdictsOf, type Verdicts } from '@/core/judgement'
+import type { Bands } from '@/core/targets'
+import type { MixCost } from '@/model/mix/cost'
+import { shortName } from '../labels'
+import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../units'
+import { listed, type Reading } from './reading'
+
+/** All that the figures below those under the hand are told from. */
+export interface LaterContext {
+  evaluation: Evaluation
+  /** With its later years; null while the hand has not rested. */
+  later: Evaluation | null
+  bands: Bands
+  cost: MixCost
+  /** What a part is called. */
+  nameOf: (id: string) => string
+  /** The crop stays for years. */
+  perennial: boolean
+  units: UnitSystem
+}
+
+/** End of the scale of salts, dS/m. */
+const EC = 6
+const ecText = (x: number) => `${x.toFixed(1)} dS/m`
+const saltsOf = (e: Evaluation) => e.salts.mix.electricalConductivity.saturatedExtract
+
+/** Whose salts they are, largest first. */
+function saltShares({ blend }: Evaluation) {
+  const each = blend.shares.map(({ material: m, share }) => ({
+    name: shortName(m.id),
+    salts: share * m.properties.totalPorosity.value * m.properties.electricalConductivity.value,
+  }))
+  const sum = each.reduce((s, x) => s + x.salts, 0) || 1
+  return each
+    .map((x) => ({ ...x, share: x.salts / sum }))
+    .sort((a, b) => b.share - a.share)
+    .slice(0, 4)
+}
+
+function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Reading {
+  const most = bands.electricalConductivity?.high
+  const place = (x: number) => x / EC
+  return {
+    id: 'salts',
+    label: 'Salts',
+    term: 'Electrical conductivity of the saturated extract, before the first watering',
+    value: ecText(saltsOf(e)),
+    wanted: most === undefined ? '' : `${ecText(most)} at most`,
+    verdict: v.salts,
+    advice:
+      v.salts === 'high'
+        ? 'Flush with plain water before planting, or take less compost, manure or feed.'
+        : '',
+    position: place(saltsOf(e)),
+    band: most === undefined ? null : { from: 0, to: place(most) },
+    likely: { kind: 'drawn', figure: 'electricalConductivity', write: ecText, place: null },
+    ghost: (other) => ({ position: place(saltsOf(other)), text: ecText(saltsOf(other)) }),
+    why: () => [
+      `Whose they are: ${listed(saltShares(e), (s) => `${s.name} ${percentText(s.share)}`)}; dressings on top of that. Each part’s extract times the water it holds full, summed (saturation mixing). Bounds by Maas & Hoffman 1977.`,
+    ],
+  }
+}
+
+/** From here on a season's nitrogen counts as all of it. */
+const FED = { from: 0.95, to: 1 }
+
+function feedReading({ evaluation: e, units }: LaterContext, v: Verdicts): Reading[] {
+  const f = e.growing?.feeding
+  if (!f) return []
+  return [
+    {
+      id: 'feed',
+      label: 'Feed',
+      term: 'Nitrogen supply against the crop’s demand, week by week',
+      value: percentText(f.nitrogenMet),
+      wanted: f.hungryFrom === null ? 'feeds it all season' : `runs short from day ${f.hungryFrom}`,
+      verdict: v.feed,
+      advice:
+        v.feed === 'low'
+          ? `${doseWeightText(f.nitrogenToFeed, units)} of nitrogen is still to be given to each container over the season: as liquid, on top, or in the mix.`
+          : '',
+      position: f.nitrogenMet,
+      band: FED,
+      likely: { kind: 'known', text: `${f.earlyNitrogen.toFixed(0)} mg/L of nitrogen at first`, span: null },
+      ghost: ({ growing }) =>
+        growing && {
+          position: growing.feeding.nitrogenMet,
+          text: percentText(growing.feeding.nitrogenMet),
+        },
+      why: () => [
+        `${f.earlyNitrogen.toFixed(0)} mg of nitrogen in a litre at hand in the first days; ${f.drawdown.toFixed(0)} mg tied up by rotting wood and bark in the first month.`,
+        {
+          head: ['Week', 'comes in', 'wanted', 'washed out'],
+          rows: f.weeks.nitrogen
+            .filter((_, k) => k % 4 === 0)
+            .map((w, i) => [
+              String(i * 4 + 1),
+              w.supply.toFixed(1),
+              w.demand.toFixed(1),
+              w.leached.toFixed(1),
+            ]),
+        },
+        'mg of nitrogen a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
+      ],
+    },
+  ]
+}
+
+function lastingReading({ evaluation, later, perennial }: LaterContext, v: Verdicts): Reading[] {
+  const { seasons } = later ?? evaluation
+  const third = seasons.find((s) => s.years === 3)
+  if (!third) return []
+  return [
+    {
+      id: 'lasting',
+      label: 'After three years',
+      term: 'Structure lost to rot, packed again',
+      value: `${percentText(third.volumeLost)} gone`,
+      wanted: perennial ? 'it stays for years' : 'if it is kept so long',
+      verdict: v.lasting,
+      advice:
+        v.lasting === 'high' ? 'Much of it rots away under what stays: more bark, pumice, grit or loam.' : '',
+      position: null,
+      band: null,
+      likely: null,
+      ghost: () => null,
+      why: () => [
+        `${seasons.map((s) => `Year ${s.years}: ${percentText(s.volumeLost)} gone, air ${percentText(s.airFilledPorosity)}.`).join(' ')} Halves by each part’s half-life, at your place’s warmth where it is known.`,
+      ],
+    },
+  ]
+}
+
+function costReading({ cost, nameOf, units }: LaterContext): Reading {
+  return {
+    id: 'cost',
+    label: 'Cost',
+    term: 'Materials of one litre of blended mix, from the prices of your shelf, whole packs left aside',
+    value: cost.perLitre === null ? 'no price yet' : `${rateFigure(cost.perLitre, units)} ${rateUnit(units)}`,
+    wanted: cost.missing.length ? `without ${listed(cost.missing, nameOf)}` : 'all parts',
+    verdict: 'plain',
+    advice: '',
+    position: null,
+    band: null,
+    likely: null,
+    ghost: () => null,
+    why: () => [
+      'Each part’s price for a loose litre by its share, more by what is lost on stirring. Whole packs, what is left of them, and what settles: under Buy.',
+    ],
+  }
+}
+
+/** Salts, feed, lifetime and cost: what may be told a moment after air and water. */
+export function readingsLater(context: LaterContext): Reading[] {
+  const { evaluation, later, bands, perennial } = context
+  const seasons = (later ?? evaluation).seasons
+  const verdicts = verdictsOf({ ...evaluation, seasons }, bands, perennial)
+  return [
+    saltsReading(context, verdicts),
+    ...feedReading(context, verdicts),
+    ...lastingReading(context, verdicts),
+    costReading(context),
+  ]
+}

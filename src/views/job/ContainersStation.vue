@@ -1,0 +1,188 @@
+<script setup lang="ts">
+/** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import BedAdder from '@/components/bed/BedAdder.vue'
+import BedForm from '@/components/bed/BedForm.vue'
+import BedPicture from '@/components/bed/BedPicture.vue'
+import CropFields from '@/components/bed/CropFields.vue'
+import FillList from '@/components/bed/FillList.vue'
+import HowMuch from '@/components/bed/HowMuch.vue'
+import JobBedFields from '@/components/bed/JobBedFields.vue'
+import LoadCaution from '@/components/bed/LoadCaution.vue'
+import TargetList from '@/components/TargetList.vue'
+import { useBedProblems } from '@/composables/useBedProblems'
+import { useJob } from '@/composables/useJob'
+import { useJobBeds } from '@/composables/useJobBeds'
+import { useStations } from '@/composables/useStations'
+import { cropFit } from '@/core/filling'
+import { isAloft } from '@/model/garden/vessel'
+import { cautionIsDue } from '@/text/cautions'
+import { fitTexts } from '@/text/labels'
+import { noteText } from '@/text/problems.en'
+import { volumeText } from '@/text/units'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { garden, job, crop, units, evaluation, place, targets } = inHand
+const beds = useJobBeds(inHand)
+const { chosen, choose, rows, counted, whole, wrongCount, offered, add, addNew, change, set } = beds
+const { go } = useStations(() => jobId)
+
+const spec = computed(() => chosen.value?.spec ?? null)
+const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
+/** What is wrong with a number is told once: of those in this job rather than of those there are. */
+const besideField = (field: string) => (field === 'bedCount' && wrongCount.value ? null : beside(field))
+
+const needed = computed(() => (plan.value?.ok ? plan.value.value : null))
+const fits = computed(() =>
+  crop.value && needed.value ? cropFit(crop.value, needed.value, job.value?.plants ?? null) : null,
+)
+const advice = computed(() => {
+  const reservoir = needed.value?.reservoirVolume ?? 0
+  return [
+    ...(reservoir > 0
+      ? [`Below the side holes: ${volumeText(reservoir, units.value)} in each that stays wet through.`]
+      : []),
+    ...(crop.value && fits.value ? fitTexts(crop.value, fits.value, units.value) : []),
+    ...(plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []),
+  ]
+})
+const aloft = computed(() => counted.value.length > 0 && job.value!.fills.some((f) => isAloft(f.spec)))
+const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.plan.net * f.count, 0)))
+</script>
+
+<template>
+  <div v-if="job && spec && chosen" class="containers">
+    <section aria-label="What is filled">
+      <CropFields
+        :job="job"
+        :crop="crop"
+        :place="place"
+        :targets="targets"
+        :units="units"
+        :room="fits?.room.count ?? null"
+        @crop="garden.run({ type: 'job/crop', jobId, cropId: $event })"
+        @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
+        @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
+      />
+      <h2>Beds</h2>
+      <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="choose" @remove="beds.remove" />
+      <BedAdder :offered="offered" @add="add" @new="addNew" />
+      <JobBedFields
+        :bed="chosen"
+        :units="units"
+        :count-problem="wrongCount"
+        :beside="beside"
+        @change="set"
+        @keep="beds.keepInList"
+      />
+      <BedForm :spec="spec" :units="units" :beside="besideField" @change="change" />
+    </section>
+    <section class="picture" aria-label="In section">
+      <BedPicture
+        :spec="spec"
+        :units="units"
+        :sunk-by="chosen.sunkBy"
+        :problem="problem"
+        @change="change"
+        @sink="set({ sunkBy: $event })"
+      />
+    </section>
+    <section class="amount" aria-label="How much">
+      <h2>How much</h2>
+      <template v-if="counted.length">
+        <HowMuch
+          :parts="counted"
+          :units="units"
+          :settling="job.plan.settling"
+          :bucket="job.plan.bucket"
+          :loss="evaluation?.ok ? evaluation.value.blend.blendingLoss : null"
+        />
+        <p v-if="!whole" class="said wrong">One of the beds is not counted: something is wrong with it.</p>
+        <p v-for="line in advice" :key="line">{{ line }}</p>
+      </template>
+      <details v-if="targets" class="held">
+        <summary>What the mix is held against</summary>
+        <TargetList
+          :targets="targets"
+          :units="units"
+          @move="(target, band) => garden.run({ type: 'job/band', jobId, target, band })"
+        />
+      </details>
+      <Button
+        label="On to the mix"
+        icon="pi pi-arrow-right"
+        icon-pos="right"
+        :disabled="!whole"
+        @click="go('mix')"
+      />
+      <LoadCaution
+        v-if="aloft || loaded"
+        class="load"
+        :heading="aloft ? 'It stands on a balcony or roof' : 'Is it a balcony, roof or deck?'"
+        :plan="isAloft(chosen.spec) ? needed : null"
+        :count="wrongCount ? 1 : chosen.count"
+        :units="units"
+      />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.containers {
+  display: grid;
+  grid-template-columns: minmax(360px, 440px) 1fr 270px;
+  gap: 28px;
+  padding: 16px 24px 32px;
+  align-items: start;
+}
+.picture {
+  display: flex;
+  flex-direction: column;
+  position: sticky;
+  top: 10px;
+  height: min(600px, calc(100vh - 140px));
+  min-height: 380px;
+}
+.picture > :first-child {
+  flex: 1;
+}
+.picture > .problem {
+  flex: none;
+}
+.amount {
+  position: sticky;
+  top: 10px;
+}
+.load {
+  margin-top: 18px;
+}
+.held {
+  margin: 8px 0 12px;
+}
+.held summary {
+  cursor: pointer;
+  color: var(--clay);
+}
+@media (max-width: 1080px) {
+  .containers {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+@media (max-width: 760px) {
+  .containers {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 12px 14px 90px;
+    gap: 16px;
+  }
+  .picture,
+  .amount {
+    position: static;
+  }
+  .picture {
+    height: 340px;
+    min-height: 0;
+  }
+}
+</style>
