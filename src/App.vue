@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AlarmBar from '@/components/app/AlarmBar.vue'
 import AppBar from '@/components/app/AppBar.vue'
-import KeysDialog from '@/components/app/KeysDialog.vue'
 import ConflictNotice from '@/components/ConflictNotice.vue'
 import { isTyping } from '@/composables/isTyping'
 import { useNewVersion } from '@/composables/useNewVersion'
@@ -13,6 +12,9 @@ import { useSaveAll } from '@/composables/useSaveAll'
 import { useTheme } from '@/composables/useTheme'
 import { useGarden } from '@/stores/garden'
 import HistoryTools from '@/views/HistoryTools.vue'
+
+/** Fetched when somebody asks for it: the first page has no dialog. */
+const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
 
 const garden = useGarden()
 const route = useRoute()
@@ -93,7 +95,7 @@ async function reload() {
   <main id="main" ref="main" tabindex="-1">
     <RouterView />
   </main>
-  <KeysDialog v-model:visible="keysOpen" />
+  <KeysDialog v-if="keysOpen" v-model:visible="keysOpen" />
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and costs. */
 import Button from 'primevue/button'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { DRESSINGS } from '@/core/data/dressings'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
@@ -24,10 +24,12 @@ const { bag, units, listed } = defineProps<{
 }>()
 const emit = defineEmits<{ save: [bag: Bag]; remove: [bagId: string]; close: [] }>()
 
+/** A copy that shares nothing: what is written in the dialog is no record yet. A bag is plain data. */
+const copyOf = (of: Bag): Bag => JSON.parse(JSON.stringify(of)) as Bag
 const draft = ref<Bag | null>(null)
 watch(
   () => bag,
-  (now) => (draft.value = now && structuredClone(toRaw(now))),
+  (now) => (draft.value = now && copyOf(now)),
   { immediate: true },
 )
 
@@ -51,8 +53,7 @@ function setFeed(id: string | null) {
 /** Nought in a field says that the label says nothing. */
 const orNull = (x: number) => (x === 0 ? null : x)
 function save() {
-  if (draft.value && answer.value?.ok)
-    emit('save', { ...structuredClone(toRaw(draft.value)), name: draft.value.name.trim() })
+  if (draft.value && answer.value?.ok) emit('save', { ...copyOf(draft.value), name: draft.value.name.trim() })
 }
 </script>
 

@@ -14,7 +14,8 @@ import { dosePerContainer } from '@/model/make/doseTotals'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations'
 import { dayText, isoDay } from '@/text/dates'
-import { dueText, nitrogenText, wateringRows, winterText } from '@/text/season'
+import { winterText } from '@/text/season'
+import { dueText, nitrogenText, wateringRows } from '@/text/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, units, crop, place, evaluation, lead, fill } = useJob(() => jobId)

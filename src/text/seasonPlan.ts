@@ -1,0 +1,54 @@
+import type { WateringInterval } from '@/core/climate'
+import { shortDayText, dayText } from './dates'
+import { dressingName } from './dressings'
+import { FOLLOW_UP_TEXTS } from './season'
+import type { Due } from '@/model/season/season'
+import { MONTHS } from './labels'
+import { percentText, pHText, type UnitSystem, doseWeightText, intervalText } from './units'
+import type { Crop } from '@/core/data'
+
+/** What a crop likes, or what stands where none is chosen. */
+export const cropLikesText = (crop: Crop | undefined): string =>
+  crop
+    ? `Likes ${percentText(crop.airFilledPorosity.low)} to ${percentText(crop.airFilledPorosity.high)} air after draining, pH ${pHText(crop.pH.low)} to ${pHText(crop.pH.high)}, moisture: ${crop.moisture}.`
+    : 'Sets what the mix is held against. Without one: what most vegetables like.'
+
+/** What the months of a place say of the one chosen; nothing where it suits or none is. Months 1 to 12. */
+export function monthText(planting: readonly number[], asked: number | null, cropName: string): string {
+  if (planting.length === 0)
+    return `Outside, your months never suit ${cropName.toLowerCase()} from planting to harvest: it wants glass or a warm wall.`
+  if (asked === null || planting.includes(asked)) return ''
+  const from = planting.map((m) => MONTHS[m - 1]!.slice(0, 3)).join(', ')
+  return `Planted in ${MONTHS[asked - 1]} it would want shelter; outside from ${from}.`
+}
+
+/** Less nitrogen than this in a season is not worth a word, g. */
+const LEAST_NITROGEN = 0.05
+
+/** What is still to be given of nitrogen; nothing where that is nothing. g in each container. */
+export const nitrogenText = (grams: number, units: UnitSystem): string =>
+  grams > LEAST_NITROGEN
+    ? ` ${doseWeightText(grams, units)} of nitrogen still to be given to each container over the season.`
+    : ''
+
+/** A thing due in words, with its days. `grams` is what was held back for one container, `feed` a word about nitrogen. */
+export function dueText(due: Due, grams: number, feed: string, units: UnitSystem) {
+  const { title, text } = FOLLOW_UP_TEXTS[due.code]
+  return {
+    title: due.dressingId
+      ? `${doseWeightText(grams, units)} of ${dressingName(due.dressingId).toLowerCase()} to each`
+      : title,
+    text: `${text}${due.code === 'feed' ? feed : ''}`,
+    when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
+  }
+}
+
+/** Longer than this, rain and the look of the plant say more than a calculation, days. */
+const SELDOM = 21
+
+/** How often it wants water, month by month. */
+export const wateringRows = (watering: readonly WateringInterval[]): string[][] =>
+  watering.map(({ days }, i) => [
+    MONTHS[i]!,
+    days.value > SELDOM ? 'seldom: feel it' : intervalText(days.value),
+  ])
