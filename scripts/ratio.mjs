@@ -11,8 +11,7 @@ const lines = (f) =>
   readFileSync(f, 'utf8')
     .split('\n')
     .filter((l) => l.trim() !== '').length
-const isTest = (f) =>
-  /\.test\.ts$/.test(f) || f.startsWith('e2e/') || /^src\/(core\/)?testing\//.test(f)
+const isTest = (f) => /\.test\.ts$/.test(f) || f.startsWith('e2e/') || /^src\/(core\/)?testing\//.test(f)
 let test = 0
 let code = 0
 for (const f of files) {

@@ -49,7 +49,13 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
     </p>
     <div v-else class="two">
       <section aria-label="All records">
-        <TextField v-model="search" label="Search records" placeholder="Search records" hide-label />
+        <TextField
+          v-model="search"
+          class="search"
+          label="Search records"
+          placeholder="Search records"
+          hide-label
+        />
         <RecordList :records="rows" :chosen="chosen?.id ?? null" :units="units" @choose="choose" />
         <p v-if="rows.length === 0" class="soft">No record answers to “{{ search }}”.</p>
       </section>
@@ -79,6 +85,9 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
   gap: 28px;
   align-items: start;
   margin-top: 10px;
+}
+.search {
+  margin-bottom: 8px;
 }
 @media (max-width: 860px) {
   .two {

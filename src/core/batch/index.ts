@@ -16,3 +16,4 @@ export {
   type BatchRequest,
 } from './planBatches'
 export { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'
+export { BATCH_LIMITS } from './limits'

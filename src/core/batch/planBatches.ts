@@ -1,6 +1,7 @@
 import { isMeasurable, nearestMeasure, type Twelfths } from '../mixing'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Fraction, Litres } from '../units'
+import { BATCH_LIMITS } from './limits'
 
 export interface BatchRequest {
   /** The recipe: parts in twelfths of a part. */
@@ -33,11 +34,9 @@ export interface BatchPlan {
   largestShareError: Fraction
 }
 
-/** Two thirds full still turns with a spade. Source: common practice. */
-export const TURN_FRACTION = 2 / 3
-
-/** More batches than this and the vessel is the wrong one. */
-const MOST_BATCHES = 400
+const L = BATCH_LIMITS
+/** Two thirds full still turns with a spade. */
+export const TURN_FRACTION = L.turn.value
 
 /**
  * Splits a job into batches that the vessel can turn, each in whole, half, third or quarter buckets.
@@ -77,11 +76,15 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     if (exact(scale).every(isMeasurable)) scales.push(scale)
   const largest = scales.at(-1)
   const full = largest !== undefined ? exact(largest) : rounded(room)
-  if (blendOf(full) > room * 1.05)
+  if (blendOf(full) > room * L.overfull.value)
     return fail({ code: 'vessel-too-small', vessel, smallest: (blendOf(full) / room) * vessel })
   const fullBlend = blendOf(full)
-  if (wanted / fullBlend > MOST_BATCHES)
-    return fail({ code: 'vessel-too-small', vessel, smallest: (vessel * wanted) / fullBlend / MOST_BATCHES })
+  if (wanted / fullBlend > L.batches.value)
+    return fail({
+      code: 'vessel-too-small',
+      vessel,
+      smallest: (vessel * wanted) / fullBlend / L.batches.value,
+    })
 
   const batch = (twelfths: Twelfths[], short: boolean): Batch => ({
     measures: parts.map((p, i) => ({
@@ -95,7 +98,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   })
 
   // Half a percent of the job is less than a bucket shows: no batch is made for it.
-  const slack = wanted * 0.005
+  const slack = wanted * L.slack.value
   const batches: Batch[] = []
   let left = wanted
   while (left >= fullBlend - slack && left > slack) {
@@ -104,7 +107,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   }
   if (left > slack) {
     const neat = scales.map(exact).find((m) => blendOf(m) >= left - slack)
-    const tolerable = Math.max(wanted * 0.05, bucket / 4)
+    const tolerable = Math.max(wanted * L.tolerable.value, bucket * L.tolerableBucket.value)
     let last = neat && blendOf(neat) - left <= tolerable ? neat : rounded(left)
     for (let up = 1; blendOf(last) < left - slack && up < 20; up++) last = rounded(left * (1 + up * 0.02))
     batches.push(batch(last, batches.length > 0))
@@ -126,4 +129,4 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
 
 /** Do the measures of a plan stray from the recipe by more than anybody would notice? */
 export const isRounded = ({ largestShareError }: Pick<BatchPlan, 'largestShareError'>): boolean =>
-  largestShareError > 0.005
+  largestShareError > L.roundedShare.value

@@ -1,12 +1,13 @@
 import type { Dressing } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days } from '../units'
+import { CHEMISTRY_LIMITS } from './limits'
 import { acidityOn, acidPerGram, type AcidityInput } from './acidity'
 import type { BufferedMix } from './lime'
 import { solveDose } from './solveDose'
 
 /** Sulfur is judged after twelve weeks: it has to be eaten by microbes first. */
-export const SULFUR_JUDGED_AFTER: Days = 84
+export const SULFUR_JUDGED_AFTER: Days = CHEMISTRY_LIMITS.sulfurJudged.value
 
 export interface AcidPlan {
   gramsPerLitre: number
@@ -16,7 +17,7 @@ export interface AcidPlan {
   pHInTheEnd: number
 }
 
-const MOST_GRAMS_PER_LITRE = 10
+const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
 
 /**
  * Acidifier needed to bring a mix down to a pH by a day, g per litre: `acidityCourse` turned round by bisection.
@@ -33,8 +34,8 @@ export function acidForTarget(
   days: Days = SULFUR_JUDGED_AFTER,
   besides: AcidityInput = {},
 ): Outcome<AcidPlan> {
-  if (!(target >= 3 && target <= 7.5))
-    return fail({ code: 'pH-out-of-range', value: target, low: 3, high: 7.5 })
+  const [low, high] = [CHEMISTRY_LIMITS.leastAcidTarget.value, CHEMISTRY_LIMITS.mostAcidTarget.value]
+  if (!(target >= low && target <= high)) return fail({ code: 'pH-out-of-range', value: target, low, high })
   if (!(acidPerGram(dressing) > 0)) return fail({ code: 'no-dressing-for-target', wanted: 'acid' })
   const at = (gramsPerLitre: number, day: Days) =>
     acidityOn(mix, { ...besides, acids: [...(besides.acids ?? []), { dressing, gramsPerLitre }] }, day).pH

@@ -1,5 +1,6 @@
 import type { Dressing } from '../data/types'
 import type { Days } from '../units'
+import { CHEMISTRY_LIMITS } from './limits'
 import { alkalinityPerGram, MMOLC_PER_GRAM_CACO3, type BufferedMix, type LimeDose } from './lime'
 import { q10Factor, releaseCurve, releasedBy } from './release'
 
@@ -7,10 +8,13 @@ import { q10Factor, releaseCurve, releasedBy } from './release'
 export const MMOLC_PER_GRAM_SULFUR = 2000 / 32.06
 
 /** pH below which carbonate dissolves at its full rate; from here to its ceiling it slows in proportion. */
-export const FULL_RATE_PH = 5.4
+export const FULL_RATE_PH = CHEMISTRY_LIMITS.fullRatePH.value
 
 /** pH above which water's bicarbonate begins to be laid down as lime again, and where it stops raising pH. */
-export const WATER_CEILING = { from: 7.2, to: 8.2 } as const
+export const WATER_CEILING = {
+  from: CHEMISTRY_LIMITS.waterFrom.value,
+  to: CHEMISTRY_LIMITS.waterTo.value,
+} as const
 
 /** Anything given by weight that makes acid (or, negative, base) as it works: sulfur, iron sulfate, most fertilizers. */
 export interface AcidDose {

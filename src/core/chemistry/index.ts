@@ -33,3 +33,4 @@ export {
 } from './release'
 export { solveDose, solveRising } from './solveDose'
 export { equivalentAcidity } from './pierre'
+export { CHEMISTRY_LIMITS } from './limits'

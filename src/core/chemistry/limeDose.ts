@@ -1,12 +1,14 @@
 import type { LimingMaterial } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
+import { AMOUNT_LIMITS } from '../amounts'
+import { CHEMISTRY_LIMITS } from './limits'
 import { acidityOn, type AcidDose } from './acidity'
 import type { BufferedMix, LimeDose } from './lime'
 import { solveRising } from './solveDose'
 
 /** When growers look again: pH is judged six weeks after mixing. */
-export const JUDGED_AFTER: Days = 42
+export const JUDGED_AFTER: Days = CHEMISTRY_LIMITS.limeJudged.value
 
 export interface LimePlan {
   /** One entry for each lime with a dose, g per litre of blended mix. */
@@ -25,7 +27,8 @@ export interface LimeChoice {
   share: Fraction
 }
 
-const MOST_GRAMS_PER_LITRE = 25
+/** The most a search gives; the same that is believed when it is typed. */
+const MOST_GRAMS_PER_LITRE = AMOUNT_LIMITS.lime.value
 
 /** pH after a total dose split by the choice; `besides` are fertilizers and acids given with it. */
 export function limeAt(
@@ -57,8 +60,8 @@ export function limeForTarget(
   temperature = 20,
   besides: readonly AcidDose[] = [],
 ): Outcome<LimePlan> {
-  if (!(target >= 3.5 && target <= 8))
-    return fail({ code: 'pH-out-of-range', value: target, low: 3.5, high: 8 })
+  const [low, high] = [CHEMISTRY_LIMITS.leastLimeTarget.value, CHEMISTRY_LIMITS.mostLimeTarget.value]
+  if (!(target >= low && target <= high)) return fail({ code: 'pH-out-of-range', value: target, low, high })
   const at = (grams: number) => limeAt(mix, choice, grams, days, temperature, besides)
   const none = at(0)
   if (none.pH >= target) return succeed(none, { code: 'target-already-passed', pH: none.pH, target })

@@ -39,3 +39,4 @@ export {
   type WateringInterval,
   type WaterUseInput,
 } from './watering'
+export { WATERING_LIMITS } from './limits'

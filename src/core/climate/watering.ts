@@ -1,6 +1,9 @@
 import type { Crop } from '../data/types'
 import type { Fraction, Litres } from '../units'
 import type { WaterBalance } from '../water'
+import { WATERING_LIMITS } from './limits'
+
+const L = WATERING_LIMITS
 
 /** Materials a wall can be of, as far as water goes through them. */
 export type WallKind = 'closed' | 'fabric' | 'terracotta'
@@ -23,7 +26,10 @@ export const WEATHER_SPREAD = { low: 0.75, high: 1.3 } as const
  * ETc in mm/day.
  */
 export const depletionFraction = (pTable: Fraction, cropUse: number): Fraction =>
-  Math.min(0.8, Math.max(0.1, pTable + 0.04 * (5 - cropUse)))
+  Math.min(
+    L.mostDepletion.value,
+    Math.max(L.leastDepletion.value, pTable + L.depletionPerMm.value * (L.depletionAt.value - cropUse)),
+  )
 
 export interface WaterUseInput {
   /** mm/day. */
@@ -47,7 +53,7 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
   const at = (weather: number, kc: number, canopy: number, through: number) =>
     input.reference *
     weather *
-    (Math.max(kc * canopy * input.plants, 0.4 * input.surface) + through * input.wall)
+    (Math.max(kc * canopy * input.plants, L.bareSurface.value * input.surface) + through * input.wall)
   return {
     low: at(WEATHER_SPREAD.low, cropCoefficient.low, canopyArea.low, wall.low),
     value: at(1, cropCoefficient.value, canopyArea.value, wall.value),
@@ -64,7 +70,8 @@ export function usableWater(balance: WaterBalance, p: Fraction): Litres {
   return balance.mixVolume * (balance.easilyAvailableWater + ofBuffer(p) * balance.waterBufferingCapacity)
 }
 /** Share of the water buffer that counts as usable at a depletion fraction. */
-const ofBuffer = (p: Fraction): Fraction => Math.min(1, Math.max(0, (p - 0.2) / 0.4))
+const ofBuffer = (p: Fraction): Fraction =>
+  Math.min(1, Math.max(0, (p - L.noBuffer.value) / (L.allBuffer.value - L.noBuffer.value)))
 
 export interface WateringInterval {
   /** Litres a day. */

@@ -1,5 +1,5 @@
 import type { Fraction } from '../units'
-import { SIZE_CLASS_COUNT, SIZE_CLASSES } from './sizeClasses'
+import { CLASSES, SIZE_CLASS_COUNT, SIZE_CLASSES } from './sizeClasses'
 
 /**
  * How grains of one size disturb the packing of another.
@@ -31,20 +31,17 @@ const WALL = pair(wallEffect)
  * Source: Stovall, de Larrard & Buil 1986, Powder Technology 48:1-12; coefficients de Larrard 1999.
  */
 export function linearPacking(shares: readonly number[], betas: readonly number[]): Fraction {
-  let least = Infinity
-  for (let i = 0; i < SIZE_CLASS_COUNT; i++) {
-    if (!(shares[i]! > 0)) continue
+  const present = CLASSES.filter((i) => shares[i]! > 0)
+  const gammas = present.map((i) => {
     const beta = betas[i]!
     let room = 1
-    for (let j = 0; j < SIZE_CLASS_COUNT; j++) {
-      const y = shares[j]!
-      if (j === i || !(y > 0)) continue
-      if (j < i) room -= (1 - beta + WALL[i]![j]! * beta * (1 - 1 / betas[j]!)) * y
-      else room -= (1 - (LOOSENING[i]![j]! * beta) / betas[j]!) * y
+    for (const j of present) {
+      if (j < i) room -= (1 - beta + WALL[i]![j]! * beta * (1 - 1 / betas[j]!)) * shares[j]!
+      if (j > i) room -= (1 - (LOOSENING[i]![j]! * beta) / betas[j]!) * shares[j]!
     }
-    least = Math.min(least, beta / room)
-  }
-  return least
+    return beta / room
+  })
+  return Math.min(...gammas)
 }
 
 /**
@@ -58,18 +55,17 @@ export function linearPacking(shares: readonly number[], betas: readonly number[
  */
 export function betaOfMaterial(shares: readonly number[], looseEnvelopeFraction: Fraction): Fraction {
   const phi = looseEnvelopeFraction
-  let beta = 0
-  for (let i = 0; i < SIZE_CLASS_COUNT; i++) {
-    if (!(shares[i]! > 0)) continue
+  const present = CLASSES.filter((i) => shares[i]! > 0)
+  const betas = present.map((i) => {
     let a = 1
     let b = 0
-    for (let j = 0; j < SIZE_CLASS_COUNT; j++) {
+    for (const j of present) {
       if (j < i) b += (1 - WALL[i]![j]!) * shares[j]!
-      else if (j > i) a -= (1 - LOOSENING[i]![j]!) * shares[j]!
+      if (j > i) a -= (1 - LOOSENING[i]![j]!) * shares[j]!
     }
-    beta = Math.max(beta, (phi * (a - b)) / (1 - phi * b))
-  }
-  return beta
+    return (phi * (a - b)) / (1 - phi * b)
+  })
+  return Math.max(...betas)
 }
 
 export interface PackingPart {
@@ -100,8 +96,10 @@ export function crowding(
   const u = y.map((v) => v / beta)
   return y.map((_, i) => {
     let sum = u[i]!
-    for (let j = 0; j < i; j++) sum += (1 - WALL[i]![j]!) * y[j]! + WALL[i]![j]! * u[j]!
-    for (let j = i + 1; j < SIZE_CLASS_COUNT; j++) sum += LOOSENING[i]![j]! * u[j]!
+    for (const j of CLASSES) {
+      if (j < i) sum += (1 - WALL[i]![j]!) * y[j]! + WALL[i]![j]! * u[j]!
+      if (j > i) sum += LOOSENING[i]![j]! * u[j]!
+    }
     return sum
   })
 }
@@ -120,17 +118,17 @@ export function packingLoss(parts: readonly PackingPart[]): Fraction {
   const inverse = new Array<number>(SIZE_CLASS_COUNT).fill(0)
   let envelope = 0
   for (const part of parts) {
-    for (let k = 0; k < SIZE_CLASS_COUNT; k++) {
+    for (const k of CLASSES) {
       const v = part.share * part.looseEnvelopeFraction * part.sizeShares[k]!
       volumes[k]! += v
       inverse[k]! += v / part.beta
       envelope += v
     }
   }
-  const betas = volumes.map((v, k) => (v > 0 ? v / inverse[k]! : 0.5))
+  // A class that is not there has no beta; the packing leaves it out.
   const packing = linearPacking(
     volumes.map((v) => v / envelope),
-    betas,
+    volumes.map((v, k) => v / inverse[k]!),
   )
   return Math.max(0, 1 - envelope / packing)
 }

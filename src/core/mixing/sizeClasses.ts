@@ -14,3 +14,5 @@ export const SIZE_CLASSES = [
 ] as const
 
 export const SIZE_CLASS_COUNT = SIZE_CLASSES.length
+/** Their places in a list of shares, coarse to fine. */
+export const CLASSES: readonly number[] = SIZE_CLASSES.map((_, i) => i)

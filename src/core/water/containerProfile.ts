@@ -1,5 +1,6 @@
 import { shapeHeight, volumeBelow, type Container, type SubsoilTexture } from '../geometry'
 import type { Centimetres, Fraction, Litres } from '../units'
+import { WATER_LIMITS } from './limits'
 
 /** What fills a stretch of the container's depth: pores, and how they hold water at a tension. */
 export interface PorousLayer {
@@ -48,7 +49,11 @@ export interface ContainerProfile extends WaterBalance {
  * Tension at the bottom of a bed open to the ground, cm, once drainage has slowed to almost nothing.
  * Source: common practice, about field capacity of the texture below; wide range (half to double).
  */
-export const SUBSOIL_TENSION: Record<SubsoilTexture, Centimetres> = { coarse: 60, loam: 100, clay: 150 }
+export const SUBSOIL_TENSION: Record<SubsoilTexture, Centimetres> = {
+  coarse: WATER_LIMITS.subsoilCoarse.value,
+  loam: WATER_LIMITS.subsoilLoam.value,
+  clay: WATER_LIMITS.subsoilClay.value,
+}
 
 /** Tension at the inside of the base, cm; negative under standing water. */
 export function tensionAtBase(container: Container): Centimetres {
@@ -66,7 +71,9 @@ export function tensionAtBase(container: Container): Centimetres {
  * watered at 40 kPa (common practice, tensiometers at 20 to 60), and twice that.
  */
 export const dryingLimits = (container: Container): { easy: Centimetres; buffer: Centimetres } =>
-  container.base.kind === 'onSoil' ? { easy: 400, buffer: 800 } : { easy: 50, buffer: 100 }
+  container.base.kind === 'onSoil'
+    ? { easy: WATER_LIMITS.easyInGround.value, buffer: WATER_LIMITS.bufferInGround.value }
+    : { easy: WATER_LIMITS.easyInPots.value, buffer: WATER_LIMITS.bufferInPots.value }
 
 /**
  * Air and water by depth when free drainage has just ended.

@@ -10,3 +10,4 @@ export {
 } from './containerProfile'
 export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
 export { waterContent, type VanGenuchten } from './vanGenuchten'
+export { WATER_LIMITS } from './limits'

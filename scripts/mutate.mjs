@@ -1,0 +1,162 @@
+/**
+ * npm run mutate [-- file …]: would a wrong constant or comparison be seen? Every number of a file of the core is made a tenth
+ * larger, every comparison takes its boundary in or out, one change at a time, and the tests that reach the file are run. Prints
+ * killed of tried for each file and what survived, and writes docs/method/mutants.md when all of its files were tried. Nothing is
+ * written into the sources: the change is made while they are loaded.
+ */
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, relative, resolve } from 'node:path'
+import ts from 'typescript'
+import { createVitest } from 'vitest/node'
+import { ensureInstalled, root } from './lib/setup.mjs'
+
+ensureInstalled()
+/** The files whose numbers decide most, and their tables of limits. */
+const FILES = [
+  'src/core/water/containerProfile.ts',
+  'src/core/mixing/packing.ts',
+  'src/core/chemistry/acidity.ts',
+  'src/core/nutrients/supply.ts',
+  'src/core/climate/watering.ts',
+  'src/core/batch/planBatches.ts',
+  'src/core/judgement/judge.ts',
+  'src/core/judgement/rules.ts',
+  'src/core/judgement/verdicts.ts',
+  'src/core/judgement/limits.ts',
+  'src/core/chemistry/limits.ts',
+  'src/core/amounts.ts',
+]
+const asked = process.argv.slice(2)
+const files = asked.length ? asked : FILES
+
+const TURNED = { '<': '<=', '<=': '<', '>': '>=', '>=': '>', '===': '!==', '!==': '===' }
+/** Smaller than this a number only keeps rounding from mattering. */
+const TOLERANCE = 1e-6
+
+/** Every change of a file: where, what stands there, what is put there. */
+function mutantsOf(file) {
+  const text = readFileSync(file, 'utf8')
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true)
+  const found = []
+  const add = (node, to) =>
+    found.push({
+      at: node.getStart(),
+      end: node.getEnd(),
+      from: node.getText(),
+      to,
+      line: source.getLineAndCharacterOfPosition(node.getStart()).line + 1,
+    })
+  /** Places in lists and other numbers that are no quantities, and the ends of a limit's range, which decide nothing. */
+  const isQuantity = (node) => {
+    const up = ts.isPrefixUnaryExpression(node.parent) ? node.parent.parent : node.parent
+    if (ts.isElementAccessExpression(up)) return false
+    if (ts.isCallExpression(up) && /\.(at|slice|toFixed|splice)$/.test(up.expression.getText())) return false
+    return (
+      !(file.endsWith('limits.ts') || file.endsWith('amounts.ts')) ||
+      !/^(low|high)$/.test(up.name?.getText() ?? '')
+    )
+  }
+  const walk = (node) => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node)) return
+    if (ts.isNumericLiteral(node) && isQuantity(node)) {
+      const value = Number(node.text.replaceAll('_', ''))
+      if (value === 0) add(node, '0.1')
+      else if (value >= TOLERANCE) add(node, String(value * 1.1))
+    }
+    if (ts.isBinaryExpression(node) && TURNED[node.operatorToken.getText()])
+      add(node.operatorToken, TURNED[node.operatorToken.getText()])
+    ts.forEachChild(node, walk)
+  }
+  walk(source)
+  return { text, found }
+}
+
+let now = null
+const vitest = await createVitest(
+  'test',
+  { watch: false, bail: 1, reporters: [{}], silent: true, passWithNoTests: true },
+  {
+    plugins: [
+      {
+        name: 'mutate',
+        enforce: 'pre',
+        transform(code, id) {
+          if (!now || id !== now.path) return null
+          return code.slice(0, now.at) + now.to + code.slice(now.end)
+        },
+      },
+    ],
+  },
+)
+await vitest.standalone()
+
+/** Files a file imports, as far as they are TypeScript of ours. */
+function importsOf(path) {
+  const text = readFileSync(path, 'utf8')
+  return [...text.matchAll(/(?:from|import) '(\.{1,2}\/[^']*|\.{1,2}|@\/[^']*)'/g)].flatMap(([, spec]) => {
+    const base = spec.startsWith('@/') ? resolve('src', spec.slice(2)) : resolve(dirname(path), spec)
+    return [`${base}.ts`, `${base}/index.ts`].filter((f) => existsSync(f))
+  })
+}
+const reached = new Map()
+/** Everything a file reaches. */
+function reach(path) {
+  if (!reached.has(path)) {
+    const all = new Set()
+    reached.set(path, all)
+    for (const next of importsOf(path)) {
+      all.add(next)
+      for (const further of reach(next)) all.add(further)
+    }
+  }
+  return reached.get(path)
+}
+const everything = await vitest.globTestSpecifications()
+/** The tests of a file's own folder, and those of all limits, as far as they reach it: what lies further off takes long. */
+const specificationsFor = (path) =>
+  everything.filter(
+    (s) =>
+      (dirname(s.moduleId) === dirname(path) || s.moduleId.includes('core/testing/')) &&
+      reach(s.moduleId).has(path),
+  )
+
+const table = []
+for (const file of files) {
+  const { found } = mutantsOf(file)
+  const path = resolve(root, file)
+  const specifications = specificationsFor(path)
+  const survivors = []
+  for (const mutant of found) {
+    now = { ...mutant, path }
+    vitest.invalidateFile(path)
+    const result = await vitest.runTestSpecifications(specifications)
+    const killed = result.unhandledErrors.length > 0 || result.testModules.some((m) => !m.ok())
+    if (!killed) survivors.push(mutant)
+  }
+  now = null
+  vitest.invalidateFile(path)
+  table.push({ file, tried: found.length, killed: found.length - survivors.length })
+  console.log(`${file}: ${found.length - survivors.length} of ${found.length} killed`)
+  for (const s of survivors) console.log(`  line ${s.line}: ${s.from} → ${s.to} survives`)
+}
+await vitest.close()
+
+if (!asked.length) {
+  const rows = table.map(
+    ({ file, tried, killed }) =>
+      `| \`${relative('src', file)}\` | ${killed} | ${tried} | ${tried ? Math.round((100 * killed) / tried) : 100} % |`,
+  )
+  writeFileSync(
+    'docs/method/mutants.md',
+    `# Would a wrong constant be seen?
+
+Made by \`npm run mutate\`: every number of these files a tenth larger, every comparison with its boundary taken in or out, one at
+a time. Killed is what some test notices.
+
+| file | killed | tried | share |
+| --- | --- | --- | --- |
+${rows.join('\n')}
+`,
+  )
+}
+process.exit(0)

@@ -1,0 +1,54 @@
+import { defineLimits } from '../limits'
+
+/** What decides how a job is split into batches. */
+export const BATCH_LIMITS = defineLimits({
+  turn: {
+    value: 2 / 3,
+    low: 0.5,
+    high: 0.75,
+    unit: 'fraction of the vessel',
+    source: 'common practice: still turns with a spade',
+  },
+  overfull: {
+    value: 1.05,
+    low: 1,
+    high: 1.1,
+    unit: 'times the room',
+    source: 'our assumption: a twentieth over still turns',
+  },
+  batches: {
+    value: 400,
+    low: 100,
+    high: 1000,
+    unit: 'batches',
+    source: 'our assumption: beyond it the vessel is the wrong one',
+  },
+  slack: {
+    value: 0.005,
+    low: 0.002,
+    high: 0.01,
+    unit: 'fraction of the job',
+    source: 'our assumption: less than a bucket shows',
+  },
+  tolerable: {
+    value: 0.05,
+    low: 0.03,
+    high: 0.1,
+    unit: 'fraction of the job',
+    source: 'our assumption: a twentieth over is no waste',
+  },
+  tolerableBucket: {
+    value: 0.25,
+    low: 0.1,
+    high: 0.5,
+    unit: 'buckets',
+    source: 'our assumption: the smallest measure',
+  },
+  roundedShare: {
+    value: 0.005,
+    low: 0.002,
+    high: 0.01,
+    unit: 'fraction',
+    source: 'our assumption: half a point of a share',
+  },
+})

@@ -1,0 +1,36 @@
+import { defineLimits } from '../limits'
+
+/** What decides how much water is used, and how much of it is there to use. */
+export const WATERING_LIMITS = defineLimits({
+  leastDepletion: {
+    value: 0.1,
+    low: 0.1,
+    high: 0.2,
+    unit: 'fraction',
+    source: 'FAO-56, table 22 and its note',
+  },
+  mostDepletion: {
+    value: 0.8,
+    low: 0.7,
+    high: 0.8,
+    unit: 'fraction',
+    source: 'FAO-56, table 22 and its note',
+  },
+  depletionPerMm: {
+    value: 0.04,
+    low: 0.03,
+    high: 0.05,
+    unit: '1/(mm/day)',
+    source: 'FAO-56, note to table 22',
+  },
+  depletionAt: { value: 5, low: 5, high: 5, unit: 'mm/day', source: 'FAO-56, note to table 22' },
+  bareSurface: {
+    value: 0.4,
+    low: 0.3,
+    high: 0.5,
+    unit: 'times ET0',
+    source: 'FAO-56, wet bare soil now and then',
+  },
+  noBuffer: { value: 0.2, low: 0.1, high: 0.3, unit: 'depletion fraction', source: 'our assumption' },
+  allBuffer: { value: 0.6, low: 0.5, high: 0.7, unit: 'depletion fraction', source: 'our assumption' },
+})

@@ -1,0 +1,205 @@
+import { describe, expect, test } from 'vitest'
+import { PACK_LIMITS } from '@/core/batch'
+import { FINDER_LIMITS, type Candidate, type FinderProblem } from '@/core/finder'
+import { preparedMaterial } from '@/core/mixing'
+import { MATERIALS } from '@/core/data'
+import { packSizeProblem } from '@/text/fields'
+import { doseProblem } from '@/text/doses'
+import { findMixes } from './find/findMixes'
+import { changesOf } from './garden/commands'
+import { jobKey } from './garden/garden'
+import { GARDEN_LIMITS, LONGEST_NAME, LONGEST_NOTE } from './garden/limits'
+import { bagSchema, jobSchema, shapeSchema, type Bag, type Job } from './garden/schemas'
+import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
+import { runCase } from './headless/run'
+import { PLAN_LIMITS } from './make/limits'
+import { quantitiesOf } from './make/quantities'
+import { BAG_LIMITS, describeBag } from './mix/bags'
+import { prepareJob } from './mix/evaluateJob'
+import { questionOfJob } from './mix/questionOfJob'
+
+const job: Job = {
+  ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
+  parts: [{ materialId: 'peat_medium', twelfths: 12 }],
+}
+const bag: Bag = {
+  ...startingBag('b', '2026-03-01T09:00:00.000Z'),
+  ingredients: [{ materialId: 'peat_medium', share: null }],
+}
+const many = <T>(n: number, of: (i: number) => T) => Array.from({ length: n }, (_, i) => of(i))
+const isJob = (change: Partial<Job>) => jobSchema.safeParse({ ...job, ...change }).success
+const codeOf = (o: { ok: boolean; problem?: { code: string } }) => (o.ok ? 'ok' : o.problem?.code)
+
+/** How many of a thing are kept: so many pass, one more does not. */
+const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) => boolean }> = {
+  parts: { at: 40, takes: (n) => isJob({ parts: many(n, (i) => ({ materialId: `m${i}`, twelfths: 1 })) }) },
+  mixes: {
+    at: 12,
+    takes: (n) =>
+      isJob({
+        mixes: many(n, (i) => ({
+          id: `mix:${i}`,
+          name: '',
+          parts: job.parts,
+          lime: { gramsPerLitre: 0, dolomiteShare: 0 },
+          dressings: [],
+          origin: { kind: 'made' },
+        })),
+      }),
+  },
+  dressings: {
+    at: 20,
+    takes: (n) =>
+      isJob({
+        dressings: many(n, (i) => ({
+          dressingId: `d${i}`,
+          gramsPerLitre: 1,
+          place: { kind: 'throughout' },
+          share: 1,
+        })),
+      }),
+  },
+  versions: {
+    at: 200,
+    takes: (n) =>
+      isJob({
+        versions: many(n, (i) => ({
+          id: `v${i}`,
+          name: '',
+          note: '',
+          at: job.createdAt,
+          from: null,
+          parts: job.parts,
+          mixes: [],
+          lime: job.lime,
+          dressings: [],
+        })),
+      }),
+  },
+  twelfths: { at: 12_000, takes: (n) => isJob({ parts: [{ materialId: 'peat_medium', twelfths: n }] }) },
+  beds: { at: 200, takes: (n) => isJob({ fills: many(n, (i) => ({ ...job.fills[0]!, id: `f${i}` })) }) },
+  companions: { at: 12, takes: (n) => isJob({ companionIds: many(n, (i) => `c${i}`) }) },
+  ingredients: {
+    at: 12,
+    takes: (n) =>
+      bagSchema.safeParse({ ...bag, ingredients: many(n, (i) => ({ materialId: `m${i}`, share: null })) })
+        .success,
+  },
+  layers: {
+    at: 8,
+    takes: (n) =>
+      isJob({
+        fills: [
+          {
+            ...job.fills[0]!,
+            spec: {
+              ...job.fills[0]!.spec,
+              layers: many(n, () => ({ kind: 'gravel' as const, thickness: 1 })),
+            },
+          },
+        ],
+      }),
+  },
+  corners: {
+    at: 200,
+    takes: (n) =>
+      shapeSchema.safeParse({ kind: 'polygonBed', height: 20, corners: many(n, (i) => ({ x: i, y: 0 })) })
+        .success,
+  },
+}
+
+describe('what a garden keeps', () => {
+  test.each(Object.entries(KEPT) as [keyof typeof GARDEN_LIMITS, (typeof KEPT)['parts']][])(
+    '%s',
+    (id, { at, takes }) => {
+      expect(GARDEN_LIMITS[id].value).toBe(at)
+      expect([takes(at), takes(at + 1)]).toEqual([true, false])
+    },
+  )
+  test('names and notes have an end', () => {
+    expect([LONGEST_NAME, LONGEST_NOTE]).toEqual([120, 10_000])
+    expect(isJob({ name: 'x'.repeat(120) }) && !isJob({ name: 'x'.repeat(121) })).toBe(true)
+    expect(isJob({ note: 'x'.repeat(10_000) }) && !isJob({ note: 'x'.repeat(10_001) })).toBe(true)
+  })
+  test('what a command makes is never more than a job may hold', () => {
+    const full = { ...job, parts: many(40, (i) => ({ materialId: `m${i}`, twelfths: 1 })) }
+    const change = changesOf(new Map([[jobKey('j'), full]]), {
+      type: 'part/add',
+      jobId: 'j',
+      materialId: 'one_more',
+      twelfths: 12,
+    })
+    expect(change).toEqual([])
+  })
+})
+
+describe('amounts typed in', () => {
+  const lime = (gramsPerLitre: number) =>
+    codeOf(prepareJob({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre } }))
+  const dressing = (gramsPerLitre: number) =>
+    codeOf(
+      prepareJob({
+        ...job,
+        lime: { ...job.lime, mode: 'none' },
+        dressings: [{ dressingId: 'bone_meal', gramsPerLitre, place: { kind: 'throughout' }, share: 1 }],
+      }),
+    )
+  const there = (more: object) =>
+    codeOf(
+      runCase('evaluate', {
+        mix: [{ material: 'peat_medium', parts: 1 }],
+        container: { shape: job.fills[0]!.spec.vessel.shape },
+        ...more,
+      }) as { ok: boolean },
+    )
+  test('lime and dressings have one limit, in the app and in the headless door', () => {
+    expect([lime(25), lime(25.1)]).toEqual(['ok', 'size-too-large'])
+    expect([dressing(60), dressing(60.1)]).toEqual(['ok', 'size-too-large'])
+    expect([24, 26].map((gramsPerLitre) => there({ lime: { gramsPerLitre } }))).toEqual([
+      'ok',
+      'size-too-large',
+    ])
+    expect(
+      [59, 61].map((gramsPerLitre) => there({ dressings: [{ dressing: 'bone_meal', gramsPerLitre }] })),
+    ).toEqual(['ok', 'size-too-large'])
+    expect([doseProblem(60), doseProblem(61)?.fix]).toEqual([null, 'Check the unit.'])
+  })
+  test('a settling allowance, a pack and a bag', () => {
+    const settling = (x: number) => codeOf(quantitiesOf({ ...job, plan: { ...job.plan, settling: x } }))
+    expect(PLAN_LIMITS.settling.value).toBe(0.5)
+    expect([settling(0.49), settling(0.51)]).toEqual(['ok', 'size-too-large'])
+    expect(PACK_LIMITS.size.value).toBe(30_000)
+    expect([packSizeProblem(29_999), packSizeProblem(30_001)?.fix]).toEqual([null, 'Check the unit.'])
+    expect(BAG_LIMITS.litres.value).toBe(5000)
+    expect([4999, 5001].map((litres) => codeOf(describeBag({ ...bag, litres }, 'mix:b')))).toEqual([
+      'ok',
+      'size-too-large',
+    ])
+  })
+})
+
+test('so many of the best recipes are looked at as the bench would, no more', () => {
+  const shelf = MATERIALS.filter((m) => m.family !== 'mix')
+    .slice(0, 14)
+    .map((m) => ({ material: preparedMaterial(m), pricePerLitre: null, stock: 0, packLitres: 50 }))
+  const question = questionOfJob(job)
+  const problem: FinderProblem = {
+    container: question.bed.container,
+    shelf,
+    targets: { airFilledPorosity: { low: 0.1, high: 0.3 } },
+    rules: { maxMaterials: 3, maxParts: 6 },
+  }
+  const run = findMixes({ problem, question })
+  let step = run.next()
+  while (!step.done) step = run.next()
+  if (!step.value.ok) throw new Error(step.value.problem.code)
+  const { found } = step.value.value
+  const looked = found.filter((f) => f.concerns !== null)
+  expect(found.length).toBeGreaterThan(FINDER_LIMITS.judged.value)
+  expect(looked).toHaveLength(60)
+  // Those nobody looked at come behind, among those that fit alike.
+  const fits = (c: Candidate) => c.score === 0
+  const alike = found.filter((f) => fits(f.candidate))
+  const firstUnseen = alike.findIndex((f) => f.concerns === null)
+  expect(alike.slice(firstUnseen).every((f) => f.concerns === null)).toBe(true)
+})
