@@ -4,6 +4,7 @@
  * killed of tried for each file and what survived, and writes docs/method/mutants.md when all of its files were tried. Nothing is
  * written into the sources: the change is made while they are loaded.
  */
+import { spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, relative, resolve } from 'node:path'
 import ts from 'typescript'
@@ -27,7 +28,26 @@ const FILES = [
   'src/core/amounts.ts',
 ]
 const asked = process.argv.slice(2)
-const files = asked.length ? asked : FILES
+if (asked.length !== 1) {
+  // A process for each file: the runner keeps the modules of every run in memory.
+  const table = (asked.length ? asked : FILES).map((file) => {
+    const { stdout } = spawnSync(
+      process.execPath,
+      ['--max-old-space-size=4096', import.meta.filename, file],
+      {
+        encoding: 'utf8',
+        stdio: ['ignore', 'pipe', 'inherit'],
+      },
+    )
+    process.stdout.write(stdout)
+    const counted = stdout.match(/: (\d+) of (\d+) killed/)
+    if (!counted) throw new Error(`${file}: the runs did not come to an end`)
+    return { file, killed: Number(counted[1]), tried: Number(counted[2]) }
+  })
+  if (!asked.length) writeTable(table)
+  process.exit(0)
+}
+const [file] = asked
 
 const TURNED = { '<': '<=', '<=': '<', '>': '>=', '>=': '>', '===': '!==', '!==': '===' }
 /** Smaller than this a number only keeps rounding from mattering. */
@@ -120,28 +140,26 @@ const specificationsFor = (path) =>
       reach(s.moduleId).has(path),
   )
 
-const table = []
-for (const file of files) {
-  const { found } = mutantsOf(file)
-  const path = resolve(root, file)
-  const specifications = specificationsFor(path)
-  const survivors = []
-  for (const mutant of found) {
-    now = { ...mutant, path }
-    vitest.invalidateFile(path)
-    const result = await vitest.runTestSpecifications(specifications)
-    const killed = result.unhandledErrors.length > 0 || result.testModules.some((m) => !m.ok())
-    if (!killed) survivors.push(mutant)
-  }
-  now = null
+const { found } = mutantsOf(file)
+const path = resolve(root, file)
+const specifications = specificationsFor(path)
+const survivors = []
+/** Whether the tests notice a change; null changes nothing. */
+async function isNoticed(mutant) {
+  now = mutant && { ...mutant, path }
   vitest.invalidateFile(path)
-  table.push({ file, tried: found.length, killed: found.length - survivors.length })
-  console.log(`${file}: ${found.length - survivors.length} of ${found.length} killed`)
-  for (const s of survivors) console.log(`  line ${s.line}: ${s.from} → ${s.to} survives`)
+  const result = await vitest.runTestSpecifications(specifications)
+  return result.unhandledErrors.length > 0 || result.testModules.some((m) => !m.ok())
 }
+for (const mutant of found) if (!(await isNoticed(mutant))) survivors.push(mutant)
+// Without a change they pass, after all the runs as before them: else nothing was killed by a change.
+if (await isNoticed(null)) throw new Error(`${file}: the tests fail without a change`)
 await vitest.close()
+console.log(`${file}: ${found.length - survivors.length} of ${found.length} killed`)
+for (const s of survivors) console.log(`  line ${s.line}: ${s.from} → ${s.to} survives`)
+process.exit(0)
 
-if (!asked.length) {
+function writeTable(table) {
   const rows = table.map(
     ({ file, tried, killed }) =>
       `| \`${relative('src', file)}\` | ${killed} | ${tried} | ${tried ? Math.round((100 * killed) / tried) : 100} % |`,
@@ -159,4 +177,3 @@ ${rows.join('\n')}
 `,
   )
 }
-process.exit(0)

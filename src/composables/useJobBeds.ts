@@ -50,7 +50,7 @@ export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
   const jobId = () => job.value!.id
   const ofChosen = <T>(act: (bed: JobBed) => T) => chosen.value && act(chosen.value)
 
-  function put(bed: Bed, isNew: boolean) {
+  function addToJob(bed: Bed, isNew: boolean) {
     const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
     garden.run({ type: 'jobBed/add', jobId: jobId(), fill, bed: isNew ? bed : undefined })
     looking.value = fill.id
@@ -71,9 +71,9 @@ export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
       const taken = new Set(beds.value.map((b) => b.bedId))
       return bedsOf(garden.records).filter((b) => !taken.has(b.id))
     }),
-    add: (bed) => put(bed, false),
+    add: (bed) => addToJob(bed, false),
     addNew: () =>
-      put(
+      addToJob(
         startingBed(
           crypto.randomUUID(),
           new Date().toISOString(),

@@ -27,6 +27,6 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
 
 /** One writer at a time over all tabs of this browser, where it has Web Locks; over this tab otherwise. */
 export function tabLock(garden: GardenName): Lock {
-  if (!('locks' in navigator)) return localLock()
-  return (work) => navigator.locks.request(`open-bed-${garden}`, work) as ReturnType<typeof work>
+  const locks = globalThis.navigator?.locks
+  return locks ? (work) => locks.request(`open-bed-${garden}`, work) as ReturnType<typeof work> : localLock()
 }

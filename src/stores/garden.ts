@@ -1,5 +1,6 @@
+import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
 import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import {
@@ -48,9 +49,19 @@ export const useGarden = defineStore('garden', () => {
   let askedToPersist = false
   /** Since when a pointer has been down: what it does until it is let go is one step. */
   let heldSince: number | null = null
-  addEventListener('pointerdown', () => (heldSince = Date.now()), { capture: true })
-  for (const over of ['pointerup', 'pointercancel'])
-    addEventListener(over, () => (heldSince = null), { capture: true })
+  useEventListener(defaultWindow, 'pointerdown', () => (heldSince = Date.now()), { capture: true })
+  useEventListener(defaultWindow, ['pointerup', 'pointercancel'], () => (heldSince = null), {
+    capture: true,
+  })
+  useEventListener(defaultWindow, 'pagehide', () => ready.value && void saver.flush())
+  useEventListener(defaultDocument, 'visibilitychange', () => {
+    if (ready.value && document.visibilityState === 'hidden') void saver.flush()
+  })
+
+  onScopeDispose(() => {
+    channel?.close()
+    if (ready.value) saver.stop()
+  })
 
   const jobs = computed(() => jobsOf(records.value))
   const mixRecords = computed(() => recordsOf(records.value))
@@ -58,7 +69,7 @@ export const useGarden = defineStore('garden', () => {
   const undoLabel = computed(() => history.value.past.at(-1)?.label ?? null)
   const redoLabel = computed(() => history.value.future[0]?.label ?? null)
 
-  function put(changes: readonly { key: string; after: AnyData | null }[]) {
+  function replaceRecords(changes: readonly { key: string; after: AnyData | null }[]) {
     const next = new Map(records.value)
     for (const { key, after } of changes) {
       if (after === null) next.delete(key)
@@ -68,12 +79,12 @@ export const useGarden = defineStore('garden', () => {
   }
 
   function apply(changes: readonly Change[]) {
-    put(changes)
+    replaceRecords(changes)
     for (const { key, after } of changes) saver.stage(key, after)
     if (!askedToPersist) {
       askedToPersist = true
       // A browser may clear unasked-for data when space runs short; a refusal is no error.
-      void navigator.storage?.persist?.().catch(() => false)
+      void globalThis.navigator?.storage?.persist?.().catch(() => false)
     }
   }
 
@@ -119,35 +130,39 @@ export const useGarden = defineStore('garden', () => {
     if (saver.isDirty(key)) return // our own write will find out, and ask
     if (revision === null) {
       saver.accept(key, null)
-      put([{ key, after: null }])
+      replaceRecords([{ key, after: null }])
       return
     }
     const read = readEnvelope(key, await port.get(key))
     if (!read.ok || saver.isDirty(key)) return
     saver.accept(key, read.revision)
-    put([{ key, after: read.data }])
+    replaceRecords([{ key, after: read.data }])
   }
 
   /**
-   * Fills a garden that was never opened before. Settings go in last, so that a sowing cut short is done again; nothing
-   * that is there already is touched.
+   * Fills a garden that was never opened before. Settings go in last, so that a filling cut short is done again;
+   * nothing that is there already is touched.
    */
-  async function sow(seed: () => Promise<Map<string, AnyData>>) {
+  async function fillEmpty(seed: () => Promise<Map<string, AnyData>>) {
     const seeded = [...(await seed())].filter(([key]) => !records.value.has(key))
-    put(seeded.map(([key, after]) => ({ key, after })))
+    replaceRecords(seeded.map(([key, after]) => ({ key, after })))
     for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver.stage(key, data)
     void saver.flush().then(() => saver.stage(SETTINGS_KEY, settings.value))
   }
 
   /**
-   * Opens a garden. `seed` fills an empty one. When the browser refuses its database the garden lives in memory and the
+   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database the garden lives in memory and the
    * status says so.
    */
-  async function open(garden: GardenName, seed?: () => Promise<Map<string, AnyData>>) {
+  async function open(
+    garden: GardenName,
+    seed?: () => Promise<Map<string, AnyData>>,
+    connect: (garden: GardenName) => Promise<StoragePort> = foragePort,
+  ) {
     name.value = garden
     let refused: string | null = null
     try {
-      port = await foragePort(garden)
+      port = await connect(garden)
       lock = tabLock(garden)
     } catch (error) {
       refused = error instanceof Error ? error.message : String(error)
@@ -173,12 +188,7 @@ export const useGarden = defineStore('garden', () => {
       onStored: (key, revision) => channel?.postMessage({ key, revision } satisfies TabMessage),
     })
     if (refused) status.value = { state: 'failing', reason: 'refused', message: refused }
-    if (seed && !records.value.has(SETTINGS_KEY)) await sow(seed)
-    const flushNow = () => void saver.flush()
-    window.addEventListener('pagehide', flushNow)
-    document.addEventListener('visibilitychange', () => {
-      if (document.visibilityState === 'hidden') flushNow()
-    })
+    if (seed && !records.value.has(SETTINGS_KEY)) await fillEmpty(seed)
     ready.value = true
   }
 
@@ -186,7 +196,7 @@ export const useGarden = defineStore('garden', () => {
     if (mineWins) await saver.keepMine(conflict)
     else {
       await saver.takeTheirs(conflict)
-      put([{ key: conflict.key, after: conflict.theirs }])
+      replaceRecords([{ key: conflict.key, after: conflict.theirs }])
     }
     conflicts.value = conflicts.value.filter((c) => c.key !== conflict.key)
     await refreshSetAside()
@@ -205,7 +215,7 @@ export const useGarden = defineStore('garden', () => {
       const read = readEnvelope(item.key, await port.get(item.key))
       if (read.ok) {
         saver.accept(item.key, read.revision)
-        put([{ key: item.key, after: read.data }])
+        replaceRecords([{ key: item.key, after: read.data }])
       }
     }
     await refreshSetAside()

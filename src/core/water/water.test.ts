@@ -275,6 +275,24 @@ describe('a drained container', () => {
         expect(Math.abs(few.easilyAvailableWater - many.easilyAvailableWater)).toBeLessThan(1e-4)
       }
   })
+  test('slices lie one on another; the tension at each is its height above free water', () => {
+    const loam = filled(SOILS.loam!)
+    const pot: Container = { ...column(12), base: { kind: 'sideHoles', height: 3 } }
+    const { slices, airFilledPorosity } = containerProfile(pot, [loam])
+    expect(slices).toHaveLength(120)
+    for (const [i, slice] of slices.entries()) {
+      expect(slice.height).toBeCloseTo(0.1 * i + 0.05, 9)
+      expect(slice.tension).toBeCloseTo(slice.height - 3, 9)
+      expect(slice.solids).toBeCloseTo(1 - loam.totalPorosity, 9)
+    }
+    expect(airFilledPorosity).toBeGreaterThan(0)
+    const full = containerProfile({ ...pot, base: { kind: 'closed' } }, [loam])
+    expect([full.airFilledPorosity, full.saturatedHeight]).toEqual([0, 12])
+    // A layer of no height is none; a thin one is cut in four.
+    const layered = containerProfile(pot, [{ ...loam, top: 0 }, { ...loam, top: 0.2 }, loam])
+    expect(layered.layers).toHaveLength(2)
+    expect(layered.slices.filter((s) => s.height < 0.2)).toHaveLength(4)
+  })
   test('holds solids, water and air that make one, slice by slice and in all', () => {
     fc.assert(
       fc.property(anyContainer, anyParts, (container, list) => {
