@@ -1,3 +1,6 @@
+import { useNewVersion } from './useNewVersion'
+import { useBags } from './useBags'
+import { useNewJob } from './useNewJob'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { effectScope, nextTick, ref, shallowRef } from 'vue'
 import { countProblem } from '@/core/amounts'
@@ -303,6 +306,68 @@ describe('the finder', () => {
     expect([made.asking.value, made.way.value, made.canTryAgain.value]).toEqual([false, null, true])
     expect(asked).toHaveLength(0)
   })
+})
+
+describe('ways to begin', () => {
+  test('a job for a new bed, for one of the list, and the same again next year', async () => {
+    const door = garden()
+    const opened: unknown[] = []
+    const push = (async (to: unknown) => void opened.push(to)) as never
+    const { forKind, forBed, again } = useNewJob({ name: 'my', run: door.run }, { push })
+    const [jobs, beds] = [jobsOf(door.records).length, bedsOf(door.records).length]
+    await forKind('box')
+    expect([jobsOf(door.records).length, bedsOf(door.records).length]).toEqual([jobs + 1, beds + 1])
+    await forBed(bedsOf(door.records)[0]!)
+    expect(bedsOf(door.records)).toHaveLength(beds + 1)
+    const old = jobsOf(door.records).find((j) => j.parts.length > 2)!
+    await again(old)
+    const created = door.done.flatMap((c) => (c.type === 'job/create' ? [c.job] : []))
+    expect(created.at(-1)!.parts).toEqual(old.parts)
+    expect(opened).toEqual(created.map((job) => ({ name: 'job', params: { garden: 'my', jobId: job.id } })))
+  })
+  test('a bag’s label is read, kept and removed', () => {
+    const door = garden()
+    const { reading, listed, describe: read, keep, remove, close } = useBags(door)
+    const bagsNow = () => [...door.records.keys()].filter((key) => key.startsWith('bag/')).length
+    const before = bagsNow()
+    read()
+    expect([listed.value, reading.value !== null]).toEqual([false, true])
+    const bag = { ...reading.value!, name: 'Bag of the test' }
+    keep(bag)
+    expect([bagsNow(), reading.value]).toEqual([before + 1, null])
+    read(bag)
+    expect(listed.value).toBe(true)
+    close()
+    expect(reading.value).toBeNull()
+    remove(bag.id)
+    expect(bagsNow()).toBe(before)
+  })
+})
+
+test('a part of the app that is gone is known by what browsers say of it, and nothing else is', () => {
+  for (const words of [
+    'TypeError: Failed to fetch dynamically imported module: /assets/x.js',
+    'TypeError: error loading dynamically imported module: /assets/x.js',
+    'TypeError: Importing a module script failed.',
+    'Error: Unable to preload CSS for /assets/x.css',
+  ]) {
+    let onError: (error: unknown) => void = () => undefined
+    const page = new EventTarget()
+    const router = { onError: (handler: typeof onError) => ((onError = handler), () => undefined) }
+    const missing = scope.run(() => useNewVersion(router as never, page))!
+    onError(new Error('Something else'))
+    page.dispatchEvent(Object.assign(new Event('unhandledrejection'), { reason: 'else' }))
+    expect(missing.value).toBe(false)
+    onError(new TypeError(words))
+    expect(missing.value).toBe(true)
+    const again = scope.run(() => useNewVersion(router as never, page))!
+    const event = Object.assign(new Event('unhandledrejection', { cancelable: true }), { reason: words })
+    page.dispatchEvent(event)
+    expect([again.value, event.defaultPrevented]).toEqual([true, true])
+    const third = scope.run(() => useNewVersion(router as never, page))!
+    page.dispatchEvent(new Event('vite:preloadError'))
+    expect(third.value).toBe(true)
+  }
 })
 
 test('one card at a time, from where the work stands', async () => {

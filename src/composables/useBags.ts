@@ -1,11 +1,23 @@
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { startingBag } from '@/model/garden/starting'
 import type { Bag } from '@/model/garden/schemas'
+import type { GardenDoor } from './gardenDoor'
 import { useGarden } from '@/stores/garden'
 
+export interface BagsInHand {
+  /** The bag whose label is being read; null when none is. */
+  reading: Readonly<ShallowRef<Bag | null>>
+  /** Whether it is in the garden's list already. */
+  listed: Readonly<Ref<boolean>>
+  /** Opens a bag's label, a new one without it. */
+  describe: (bag?: Bag) => void
+  keep: (bag: Bag) => void
+  remove: (bagId: string) => void
+  close: () => void
+}
+
 /** The bagged mix whose label is being read, if any; for every place where one can be described. */
-export function useBags() {
-  const garden = useGarden()
+export function useBags(garden: Pick<GardenDoor, 'run'> = useGarden()): BagsInHand {
   const reading = shallowRef<Bag | null>(null)
   const listed = ref(false)
   function describe(bag?: Bag) {
@@ -20,6 +32,6 @@ export function useBags() {
     garden.run({ type: 'bag/remove', bagId })
     reading.value = null
   }
-  const close = () => (reading.value = null)
+  const close = () => void (reading.value = null)
   return { reading, listed, describe, keep, remove, close }
 }

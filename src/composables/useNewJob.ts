@@ -1,13 +1,24 @@
-import { useRouter } from 'vue-router'
+import { useRouter, type Router } from 'vue-router'
 import { specOf } from '@/model/garden/garden'
 import type { Bed, Job, VesselKind } from '@/model/garden/schemas'
 import { nextYearsJob, startingBed, startingJob, startingJobBed } from '@/model/garden/starting'
+import type { GardenDoor } from './gardenDoor'
 import { useGarden } from '@/stores/garden'
 
+export interface NewJobs {
+  /** For a new bed of a kind. */
+  forKind: (kind: VesselKind) => Promise<void>
+  /** For a bed of the list. */
+  forBed: (bed: Bed) => Promise<void>
+  /** The same once more, for another year. */
+  again: (job: Job) => Promise<void>
+}
+
 /** Ways to begin a job; each leads to its first station. */
-export function useNewJob() {
-  const garden = useGarden()
-  const router = useRouter()
+export function useNewJob(
+  garden: Pick<GardenDoor, 'run'> & { name: string } = useGarden(),
+  router: Pick<Router, 'push'> = useRouter(),
+): NewJobs {
   const now = () => new Date().toISOString()
   const open = (job: Job) => router.push({ name: 'job', params: { garden: garden.name, jobId: job.id } })
   async function begin(bed: Bed, isNew: boolean) {
@@ -17,12 +28,9 @@ export function useNewJob() {
     await open(job)
   }
   return {
-    /** For a new bed of a kind. */
-    forKind: (kind: VesselKind) => begin(startingBed(crypto.randomUUID(), now(), kind), true),
-    /** For a bed of the list. */
-    forBed: (bed: Bed) => begin(bed, false),
-    /** The same once more, for another year. */
-    async again(job: Job) {
+    forKind: (kind) => begin(startingBed(crypto.randomUUID(), now(), kind), true),
+    forBed: (bed) => begin(bed, false),
+    async again(job) {
       const next = nextYearsJob(job, crypto.randomUUID(), now())
       garden.run({ type: 'job/create', job: next })
       await open(next)

@@ -9,17 +9,20 @@ const GONE = /dynamically imported module|importing a module script failed|prelo
  * Whether a part of the app could not be fetched: after a new version was put in place under an open tab its files are gone.
  * The page stays as it is; reloading brings the new version.
  */
-export function useNewVersion(router: Router): Readonly<Ref<boolean>> {
+export function useNewVersion(
+  router: Pick<Router, 'onError'>,
+  page: EventTarget = window,
+): Readonly<Ref<boolean>> {
   const missing = ref(false)
   router.onError((error: unknown) => {
     if (GONE.test(String(error))) missing.value = true
   })
-  useEventListener(window, 'vite:preloadError', (event: Event) => {
+  useEventListener(page, 'vite:preloadError', (event: Event) => {
     event.preventDefault()
     missing.value = true
   })
-  useEventListener(window, 'unhandledrejection', (event: PromiseRejectionEvent) => {
-    if (!GONE.test(String(event.reason))) return
+  useEventListener(page, 'unhandledrejection', (event: Event) => {
+    if (!GONE.test(String((event as PromiseRejectionEvent).reason))) return
     event.preventDefault()
     missing.value = true
   })
