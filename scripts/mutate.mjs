@@ -92,24 +92,27 @@ function mutantsOf(file) {
 }
 
 let now = null
-const vitest = await createVitest(
-  'test',
-  { watch: false, bail: 1, reporters: [{}], silent: true, passWithNoTests: true },
-  {
-    plugins: [
-      {
-        name: 'mutate',
-        enforce: 'pre',
-        transform(code, id) {
-          if (!now || id !== now.path) return null
-          return code.slice(0, now.at) + now.to + code.slice(now.end)
+const start = async () => {
+  const runner = await createVitest(
+    'test',
+    { watch: false, bail: 1, reporters: [{}], silent: true, passWithNoTests: true },
+    {
+      plugins: [
+        {
+          name: 'mutate',
+          enforce: 'pre',
+          transform(code, id) {
+            if (!now || id !== now.path) return null
+            return code.slice(0, now.at) + now.to + code.slice(now.end)
+          },
         },
-      },
-    ],
-  },
-)
-await vitest.standalone()
-
+      ],
+    },
+  )
+  await runner.standalone()
+  return runner
+}
+let vitest = await start()
 /** Files a file imports, as far as they are TypeScript of ours. */
 function importsOf(path) {
   const text = readFileSync(path, 'utf8')
@@ -131,10 +134,9 @@ function reach(path) {
   }
   return reached.get(path)
 }
-const everything = await vitest.globTestSpecifications()
 /** The tests of a file's own folder, and those of all limits, as far as they reach it: what lies further off takes long. */
-const specificationsFor = (path) =>
-  everything.filter(
+const specificationsFor = async (path) =>
+  (await vitest.globTestSpecifications()).filter(
     (s) =>
       (dirname(s.moduleId) === dirname(path) || s.moduleId.includes('core/testing/')) &&
       reach(s.moduleId).has(path),
@@ -142,13 +144,17 @@ const specificationsFor = (path) =>
 
 const { found } = mutantsOf(file)
 const path = resolve(root, file)
-const specifications = specificationsFor(path)
 const survivors = []
 /** Whether the tests notice a change; null changes nothing. */
 async function isNoticed(mutant) {
   now = mutant && { ...mutant, path }
   vitest.invalidateFile(path)
-  const result = await vitest.runTestSpecifications(specifications)
+  const result = await vitest.runTestSpecifications(await specificationsFor(path))
+  if (result.unhandledErrors.length > 0) {
+    // A change that makes a loop endless takes the whole runner with it.
+    await vitest.close()
+    vitest = await start()
+  }
   return result.unhandledErrors.length > 0 || result.testModules.some((m) => !m.ok())
 }
 for (const mutant of found) if (!(await isNoticed(mutant))) survivors.push(mutant)
