@@ -298,7 +298,7 @@ describe('the finder', () => {
     expect([made.running.value, made.canTryAgain.value]).toEqual([false, true])
     expect(made.trouble.value?.why).toMatch(/\w/)
     dead = false
-    made.find()
+    made.again()
     await rest(0)
     expect([made.trouble.value, made.result.value]).toEqual([null, { found: [] }])
     made.askWay()

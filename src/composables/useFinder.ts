@@ -21,8 +21,9 @@ export interface Finder {
   asking: ComputedRef<boolean>
   /** Why there is no answer. */
   trouble: ComputedRef<Sentence | null>
-  /** Whether the same can be asked once more. */
+  /** Whether a run broke off, and the same can be asked once more. */
   canTryAgain: ComputedRef<boolean>
+  again: () => void
   find: () => void
   askWay: () => void
   /** Ends the search with what it has. */
@@ -79,6 +80,7 @@ export function useFinder(
       return trouble.value ?? (wrong && !wrong.ok ? problemText(wrong.problem, units.value) : null)
     }),
     canTryAgain: computed(() => search.failure.value !== null || giveUp.failure.value !== null),
+    again: () => (search.failure.value ? search.again() : giveUp.again()),
     find: () => asked.value && search.start(asked.value),
     askWay: () => asked.value && giveUp.start(asked.value.problem),
     show: () => enough?.abort(),

@@ -1,7 +1,8 @@
+import { easyWaterNeeded } from './watering'
 import { Body, Equator, Horizon, MakeTime, Observer } from 'astronomy-engine'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { CROPS, cropById } from '../data'
+import { CROPS, cropById, type Crop } from '../data'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { WaterBalance } from '../water'
@@ -243,6 +244,40 @@ describe('water a container uses', () => {
         wall: 0,
         wallKind: 'closed',
       }).days.value,
+  })
+  // By hand: 5 mm/d on shade 0.2 m2 (0.1 to 0.3) at Kc 1 (0.9 to 1.1), and on 0.4 m2 of wall.
+  const plain = {
+    properties: {
+      cropCoefficient: { low: 0.9, value: 1, high: 1.1 },
+      canopyArea: { low: 0.1, value: 0.2, high: 0.3 },
+      depletionFraction: { low: 0.3, value: 0.4, high: 0.5 },
+    },
+  } as unknown as Crop
+  const day = { reference: 5, crop: plain, plants: 2, surface: 0.1, wall: 0.4 }
+  test.each([
+    ['closed', 0.675, 2, 4.29],
+    ['fabric', 0.9, 2.6, 5.59],
+    ['terracotta', 0.825, 2.5, 5.33],
+  ] as const)('a %s wall: a cool, a usual and a hot day, by hand', (wallKind, low, value, high) => {
+    const use = dailyUse({ ...day, wallKind })
+    expect([use.low, use.value, use.high].map((x) => Number(x.toFixed(9)))).toEqual([low, value, high])
+  })
+  test('the buffer counts from p 0.2 to p 0.6; the easy water needed is the interval turned round', () => {
+    for (const [p, ofBuffer] of [
+      [0.1, 0],
+      [0.2, 0],
+      [0.3, 0.25],
+      [0.6, 1],
+      [0.7, 1],
+    ] as const)
+      expect(usableWater(balance, p)).toBeCloseTo(12 * (0.16 + ofBuffer * 0.04), 9)
+    const usual = { ...balance, waterBufferingCapacity: 0.05 }
+    const interval = wateringInterval(usual, { ...day, wallKind: 'closed' })
+    expect(interval.depletion).toBeCloseTo(0.4, 9)
+    expect(easyWaterNeeded(interval, 12, interval.days.value)).toBeCloseTo(0.16, 9)
+    // By hand: 3 days of 2 L in 12 L are 0.5 of the mix, of which half of a buffer of 0.05 is had.
+    expect(easyWaterNeeded(interval, 12, 3)).toBeCloseTo(0.475, 9)
+    expect(easyWaterNeeded(interval, 12, 0.01)).toBe(0)
   })
   test('days fall with demand and a thirsty wall, and never leave their range', () => {
     fc.assert(

@@ -27,7 +27,8 @@ const { go } = useStations(() => jobId)
 const wishing = useFinderWishes(of, jobId)
 const { ids, total } = wishing
 const finder = useFinder(wishing)
-const { running, progress, result, way, asking, trouble, canTryAgain, found, find, askWay, show } = finder
+const { running, progress, result, way, asking, trouble, canTryAgain, again, found, find, askWay, show } =
+  finder
 
 const ROWS_AT_ONCE = 10
 const most = shallowRef(ROWS_AT_ONCE)
@@ -78,7 +79,7 @@ async function openIt(c: Candidate) {
 
     <section class="found" aria-live="polite" aria-label="What was found">
       <ProblemBox v-if="trouble" :sentence="trouble">
-        <Button v-if="canTryAgain" label="Try again" size="small" outlined @click="find" />
+        <Button v-if="canTryAgain" label="Try again" size="small" outlined @click="again" />
       </ProblemBox>
       <div v-if="running" class="running">
         <ProgressBar :value="Math.round(share)" aria-label="Recipes tried" />
