@@ -1,7 +1,7 @@
-import { mixNeededFor } from './mixNeededFor'
+import { mixNeededFor } from '../mixNeededFor'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
-import { changesOf, mergeKeyOf, tickOf, type Command } from './commands'
+import { changesOf, mergeKeyOf, tickOf, type Command } from '.'
 import {
   bedKey,
   jobKey,
@@ -16,8 +16,8 @@ import {
   startingJob,
   startingSpec,
   type Garden,
-} from './garden'
-import { EMPTY_HISTORY, redo, remember, undo, type History } from './history'
+} from '../garden'
+import { EMPTY_HISTORY, redo, remember, undo, type History } from '../history'
 import { recordFrom } from '@/model/make/recordFrom'
 import {
   bedSchema,
@@ -28,7 +28,7 @@ import {
   type Bed,
   type BedSpec,
   type Job,
-} from './schemas'
+} from '../schemas'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const job: Job = {

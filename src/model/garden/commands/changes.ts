@@ -1,0 +1,136 @@
+import {
+  bagKey,
+  bedKey,
+  bedOf,
+  jobKey,
+  jobOf,
+  liveJob,
+  PLACE_KEY,
+  recordKey,
+  recordOf,
+  shelfKey,
+  type Garden,
+} from '../garden'
+import { sameData } from '../same'
+import type { Bed } from '../schemas'
+import type { Change, Command } from './command'
+import { changedFill, nextJob } from './job'
+import { changesMeasures, ticksElsewhere } from './marks'
+
+/**
+ * What a command would change in a garden. Pure; an empty list means that nothing would.
+ * Marks made against measures that no longer hold are taken away with the change that made them so.
+ */
+export function changesOf(garden: Garden, command: Command): Change[] {
+  switch (command.type) {
+    case 'beds/add':
+      return command.beds.map((bed) => ({ key: bedKey(bed.id), before: null, after: bed }))
+    case 'bed/change': {
+      const bed = bedOf(garden, command.bedId)
+      if (!bed) return []
+      const after = { ...bed, ...command.change }
+      if (sameData(bed, after)) return []
+      return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, command.change)]
+    }
+    case 'place/set': {
+      const before = garden.get(PLACE_KEY) ?? null
+      return sameData(before, command.place) ? [] : [{ key: PLACE_KEY, before, after: command.place }]
+    }
+    case 'bed/remove': {
+      const bed = bedOf(garden, command.bedId)
+      return bed ? [{ key: bedKey(bed.id), before: bed, after: null }] : []
+    }
+    case 'job/create':
+      return [
+        ...(command.beds ?? []).map((bed) => ({ key: bedKey(bed.id), before: null, after: bed })),
+        { key: jobKey(command.job.id), before: null, after: command.job },
+      ]
+    case 'jobBed/list': {
+      const job = jobOf(garden, command.jobId)
+      const fill = job?.fills.find((f) => f.id === command.fillId)
+      if (!job || !fill || fill.bedId !== null) return []
+      const bed: Bed = { ...fill.spec, id: command.bedId, createdAt: command.createdAt }
+      return [
+        { key: bedKey(bed.id), before: null, after: bed },
+        {
+          key: jobKey(job.id),
+          before: job,
+          after: changedFill(job, fill.id, (f) => ({ ...f, bedId: bed.id })),
+        },
+      ]
+    }
+    case 'job/remove': {
+      const job = jobOf(garden, command.jobId)
+      return job ? [{ key: jobKey(job.id), before: job, after: null }] : []
+    }
+    case 'job/finish': {
+      const job = jobOf(garden, command.jobId)
+      if (!job) return []
+      const key = recordKey(command.record.id)
+      return [
+        { key, before: garden.get(key) ?? null, after: command.record },
+        { key: jobKey(job.id), before: job, after: { ...job, recordId: command.record.id } },
+      ]
+    }
+    case 'record/edit': {
+      const record = recordOf(garden, command.recordId)
+      if (!record) return []
+      const after = {
+        ...record,
+        madeOn: command.madeOn ?? record.madeOn,
+        note: command.note ?? record.note,
+      }
+      return sameData(record, after) ? [] : [{ key: recordKey(record.id), before: record, after }]
+    }
+    case 'record/remove': {
+      const record = recordOf(garden, command.recordId)
+      if (!record) return []
+      const job = jobOf(garden, record.jobId)
+      const changes: Change[] = [{ key: recordKey(record.id), before: record, after: null }]
+      if (job?.recordId === record.id)
+        changes.push({ key: jobKey(job.id), before: job, after: { ...job, recordId: null } })
+      return changes
+    }
+    case 'shelf/set': {
+      const key = shelfKey(command.item.materialId)
+      const before = garden.get(key) ?? null
+      return sameData(before, command.item) ? [] : [{ key, before, after: command.item }]
+    }
+    case 'bag/set': {
+      const key = bagKey(command.bag.id)
+      const before = garden.get(key) ?? null
+      return sameData(before, command.bag) ? [] : [{ key, before, after: command.bag }]
+    }
+    case 'bag/remove': {
+      const key = bagKey(command.bagId)
+      const before = garden.get(key)
+      return before ? [{ key, before, after: null }] : []
+    }
+    case 'garden/import':
+      return command.changes
+        .map((c) => ({ key: c.key, before: garden.get(c.key) ?? null, after: c.after }))
+        .filter((c) => !sameData(c.before, c.after))
+    default: {
+      const job = jobOf(garden, command.jobId)
+      if (!job) return []
+      // What is done to a bed is done to it as it is now, not as this job last saw it.
+      const now = command.type === 'jobBed/spec' ? liveJob(garden, job) : job
+      const next = nextJob(now, command)
+      if (sameData(now, next)) return []
+      const after = changesMeasures(command) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
+      const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
+      if (command.type === 'jobBed/add' && command.bed)
+        changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })
+      if (command.type === 'jobBed/spec') {
+        const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
+        const bed = bedId ? bedOf(garden, bedId) : undefined
+        if (bed)
+          changes.push(
+            { key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } },
+            ...ticksElsewhere(garden, bed.id, command.change, job.id),
+          )
+      }
+      return changes
+    }
+  }
+}

@@ -1,0 +1,34 @@
+import type { Command } from './command'
+
+/** Commands with the same key in quick succession undo as one: typing a name, holding plus. */
+export function mergeKeyOf(command: Command): string | null {
+  switch (command.type) {
+    case 'job/rename':
+    case 'job/note':
+    case 'job/plan':
+    case 'job/planting':
+      return `${command.type} ${command.jobId}`
+    case 'mix/lime':
+      // Typing on is one step; another way of giving lime is a step of its own.
+      return command.lime.mode === undefined ? `${command.type} ${command.jobId}` : null
+    case 'place/set':
+      return command.field === undefined ? null : `${command.type} ${command.field}`
+    case 'job/band':
+      return `${command.type} ${command.jobId} ${command.target}`
+    case 'bed/change':
+      return `${command.type} ${command.bedId}`
+    case 'jobBed/change':
+    case 'jobBed/spec':
+      return `${command.type} ${command.jobId} ${command.fillId}`
+    case 'dressing/set':
+      return `${command.type} ${command.jobId} ${command.line.dressingId}`
+    case 'version/edit':
+      return `${command.type} ${command.jobId} ${command.versionId}`
+    case 'record/edit':
+      return `${command.type} ${command.recordId}`
+    case 'shelf/set':
+      return `${command.type} ${command.item.materialId}`
+    default:
+      return null
+  }
+}
