@@ -6,6 +6,7 @@ import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   cheapestPacks,
+  isRounded,
   levelSpoons,
   looseLitresOfPack,
   METRIC_SPOONS,
@@ -204,6 +205,55 @@ describe('batches', () => {
     expect(p.batches[0]!.short).toBe(false)
     expect(p.blendLitres).toBeLessThan(18)
     expect(p.blendLitres).toBeGreaterThan(11.9)
+  })
+  /** Twelfths of a bucket of 10 L, batch by batch, with nothing lost in blending. */
+  const measuresOf = (parts: number[], wanted: number, vessel = 90) =>
+    plan({
+      parts: parts.map((twelfths, i) => ({ id: `m${i}`, twelfths })),
+      blendingLoss: 0,
+      wanted,
+      vessel,
+    }).batches.map((b) => b.measures.map((m) => m.twelfths))
+  test('by hand: what lies on an edge', () => {
+    // The next neat measures of 3:1 after 13.3 L are 20 L: a quarter bucket too much is no waste, more is.
+    expect(measuresOf([36, 12], 17.5)).toEqual([[18, 6]])
+    expect(measuresOf([36, 12], 17.4)).not.toEqual([[18, 6]])
+    // Ten litres but for the half percent that nobody misses are ten, to the last digit.
+    expect(measuresOf([12], 10.050251256281406)).toEqual([[12]])
+    // A tub of 90 L turns 60: one litre more is a short batch of its own.
+    expect(measuresOf([12], 60)).toEqual([[72]])
+    expect(
+      plan({ parts: [{ id: 'a', twelfths: 12 }], blendingLoss: 0, wanted: 62 }).batches.map((b) => b.short),
+    ).toEqual([false, true])
+    // Four hundred batches are the most; the last two are within the half percent.
+    expect(measuresOf([12], 400 * 60)).toHaveLength(398)
+    expect(planBatches({ ...request, parts: [{ id: 'a', twelfths: -12 }] })).toMatchObject({
+      problem: { code: 'part-not-positive', value: -1 },
+    })
+    expect(planBatches({ ...request, parts: [{ id: 'a', twelfths: 0.05 }] })).not.toMatchObject({
+      problem: { code: 'part-not-positive' },
+    })
+    expect(planBatches({ ...request, bucket: 0.05, vessel: 0.6, wanted: 0.3 })).toMatchObject({ ok: true })
+  })
+  test('by hand: 7 to 1 in a tub too small to keep it', () => {
+    // A quarter of the one is 1¾ of the seven: 20 L of a 25 L tub that turns 16.7. So 16.7 L are 17.5 and 2.5 twelfths,
+    // measured as 18 and 3; three such batches make 50 L, with 54 and 9 of 63 instead of 7 and 1 of 8.
+    const p = plan({
+      parts: [
+        { id: 'a', twelfths: 84 },
+        { id: 'b', twelfths: 12 },
+      ],
+      blendingLoss: 0,
+      vessel: 25,
+      wanted: 52.5,
+    })
+    expect(p.batches.map((b) => b.measures.map((m) => m.twelfths))).toEqual([
+      [18, 3],
+      [18, 3],
+      [18, 3],
+    ])
+    expect(p.largestShareError).toBeCloseTo(1 / 7 - 1 / 8, 9)
+    expect([isRounded(p), isRounded({ largestShareError: 0.005 })]).toEqual([true, false])
   })
   const wrong: [string, Partial<BatchRequest>, string][] = [
     ['no parts', { parts: [] }, 'no-parts'],

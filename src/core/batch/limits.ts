@@ -44,6 +44,13 @@ export const BATCH_LIMITS = defineLimits({
     unit: 'buckets',
     source: 'our assumption: the smallest measure',
   },
+  aimHigher: {
+    value: 1.02,
+    low: 1.01,
+    high: 1.05,
+    unit: 'times the litres aimed at',
+    source: 'our assumption: finer than the step from one measure to the next',
+  },
   roundedShare: {
     value: 0.005,
     low: 0.002,

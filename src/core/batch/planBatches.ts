@@ -109,8 +109,8 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     const neat = scales.map(exact).find((m) => blendOf(m) >= left - slack)
     const tolerable = Math.max(wanted * L.tolerable.value, bucket * L.tolerableBucket.value)
     let last = neat && blendOf(neat) - left <= tolerable ? neat : rounded(left)
-    for (let up = 1; blendOf(last) < left - slack && up < 20; up++) last = rounded(left * (1 + up * 0.02))
-    batches.push(batch(last, batches.length > 0))
+    for (let aim = left; blendOf(last) < left - slack; last = rounded(aim)) aim *= L.aimHigher.value
+    batches.push(batch(last, left < wanted))
   }
 
   const totals = parts.map((p, i) => {
