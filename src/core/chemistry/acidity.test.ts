@@ -1,3 +1,4 @@
+import { releasedBy } from './release'
 import { dressingById } from '../data/dressings'
 import fc from 'fast-check'
 import { Solver } from 'odex'
@@ -19,8 +20,10 @@ import {
   limeForTarget,
   limeForTargetAndRatio,
   MMOLC_PER_GRAM_SULFUR,
+  releaseCurve,
   releasedFraction,
   solveDose,
+  type LimeDose,
 } from '.'
 
 const lime = (id: string) => LIMES.find((l) => l.id === id)!
@@ -280,5 +283,75 @@ describe('calcium against magnesium', () => {
     expect(plan.value.calciumToMagnesium).toBeCloseTo(4, 1)
     expect(plan.value.plan.pH).toBeCloseTo(6, 2)
     expect(limeForTargetAndRatio(peat, limes, 9).ok).toBe(false)
+  })
+})
+
+describe('the course by hand', () => {
+  const mix = { pH: 5, bufferCapacity: 10 }
+  /** A base that has no ceiling: half of it is left after every ten days at 20 C, twice as fast ten degrees warmer. */
+  const base = (gramsPerLitre: number): LimeDose => ({
+    gramsPerLitre,
+    lime: {
+      ...LIMES[0]!,
+      ceiling: null,
+      ratePerDay: { ...LIMES[0]!.ratePerDay, value: Math.LN2 / 10 },
+      q10: 2,
+    },
+  })
+  const dose = base(1)
+  const all = alkalinityPerGram(dose.lime)
+  test('a base without a ceiling dissolves by halves, at 20 C where nothing is said', () => {
+    const course = acidityCourse(mix, { limes: [dose] }, 20)
+    expect(course.map((s) => s.day)).toEqual([0, 7, 14, 20])
+    expect(course[3]!.reacted).toBeCloseTo(all * 0.75, 6)
+    expect(course[3]!.residual).toBeCloseTo(all * 0.25, 6)
+    expect(course[3]!.pH).toBeCloseTo(5 + (all * 0.75) / 10, 6)
+    expect([course[0]!.pH, course[0]!.reacted, course[0]!.acid, course[0]!.fromWater]).toEqual([5, 0, 0, 0])
+    const warm = acidityCourse(mix, { limes: [dose], temperature: 30 }, 10, 3)
+    expect(warm.map((s) => s.day)).toEqual([0, 3, 6, 9, 10])
+    expect(warm.at(-1)!.reacted).toBeCloseTo(all * 0.75, 6)
+  })
+  test('a lime slows down from 5.4 to its ceiling, in steps of half a day', () => {
+    const slow: LimeDose = { ...dose, lime: { ...dose.lime, ceiling: 7.4 } }
+    // Below 5.4 it runs free; at 6.4, half way to the ceiling, at half the rate; above the ceiling not at all.
+    const after = (pH: number) =>
+      acidityCourse({ pH, bufferCapacity: 1e9 }, { limes: [slow] }, 1).at(-1)!.reacted
+    const at = (share: number) => all * (1 - Math.exp((-Math.LN2 / 10) * share))
+    expect(after(5)).toBeCloseTo(at(1), 5)
+    expect(after(6.4)).toBeCloseTo(at(0.5), 5)
+    expect(after(7.5)).toBe(0)
+    // Two steps to a day: the second sees the pH that the first has made.
+    let [left, reacted] = [all, 0]
+    for (let i = 0; i < 4; i++) {
+      const pH = 5.4 + reacted / 10
+      const gone = left * (1 - Math.exp(((-Math.LN2 / 10) * 0.5 * (7.4 - pH)) / 2))
+      left -= gone
+      reacted += gone
+    }
+    const course = acidityCourse({ pH: 5.4, bufferCapacity: 10 }, { limes: [slow] }, 2)
+    expect(course.at(-1)!.reacted).toBeCloseTo(reacted, 9)
+  })
+  test('water works in full up to pH 7.2 and not at all from 8.2, with acid or without', () => {
+    const brought = (pH: number) =>
+      acidityCourse({ pH, bufferCapacity: 1e9 }, { waterAlkalinity: 0.4 }, 10).at(-1)!.fromWater
+    expect(brought(6)).toBeCloseTo(4, 9)
+    expect(brought(7.7)).toBeCloseTo(2, 5)
+    expect(brought(8.3)).toBe(0)
+    expect(acidityCourse(mix, {}, 10).at(-1)!).toMatchObject({ pH: 5, fromWater: 0, acid: 0 })
+    // One step is the least.
+    expect(acidityCourse(mix, { waterAlkalinity: 0.4 }, 0.1).map((s) => s.day)).toEqual([0, 0.1])
+  })
+  test('acid comes with its dressing’s release, from its day on', () => {
+    const acid = dressing('sulfur_elemental')
+    const total = 2 * acidPerGram(acid)
+    // Elemental sulfur as sold is 95 % pure.
+    expect(Math.abs(total / (2 * 0.95 * 62.4) - 1)).toBeLessThan(0.01)
+    const released = (day: number) => releasedBy(releaseCurve(acid.release, 20), day)
+    const last = (from?: number) =>
+      acidityCourse(mix, { acids: [{ dressing: acid, gramsPerLitre: 2, from }] }, 40).at(-1)!
+    expect(last().acid).toBeCloseTo(total * released(40), 9)
+    expect(last(30).acid).toBeCloseTo(total * released(10), 9)
+    expect(last(30).pH).toBeCloseTo(5 - (total * released(10)) / 10, 9)
+    expect(acidPerGram(dressing('lime_calcitic'))).toBe(0)
   })
 })

@@ -3,7 +3,18 @@ import { describe, expect, test } from 'vitest'
 import { LIMES, cropById } from '../data'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { parts } from '../testing/arbitraries'
-import { judge, judgementKey, JUDGEMENT_LIMITS, type JudgementCode, type JudgementQuestion } from '.'
+import { verdictOf } from './verdicts'
+import { bandsOf, targetsFor } from '../targets'
+import {
+  judge,
+  judgementKey,
+  JUDGEMENT_LIMITS,
+  severityOf,
+  verdictsOf,
+  type Judgement,
+  type JudgementCode,
+  type JudgementQuestion,
+} from '.'
 
 const pot = (height: number, wide = 30): MixInContainer['container'] => ({
   shape: { kind: 'roundPot', topDiameter: wide, baseDiameter: wide, height },
@@ -146,4 +157,74 @@ describe('judgements', () => {
   test('a good mix is left in peace', () => {
     expect(asked({ peat_medium: 3, perlite_coarse: 1 }, { limeGramsPerLitre: 3 })).toEqual([])
   })
+})
+
+describe('verdicts', () => {
+  const band = { low: 2, high: 3 }
+  test('an edge met is within; the slack too', () => {
+    expect([2, 3].map((x) => verdictOf(x, band, 0))).toEqual(['good', 'good'])
+    expect([1.5, 3.5].map((x) => verdictOf(x, band, 0.5))).toEqual(['good', 'good'])
+    expect([1.4, 3.6].map((x) => verdictOf(x, band, 0.5))).toEqual(['low', 'high'])
+    expect(verdictOf(9, null, 0)).toBe('plain')
+  })
+  test('weight counts only when too heavy, days only when too few, feed only with a crop, rot only where it stays', () => {
+    const answer = evaluate({
+      container: pot(25),
+      parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
+      limes: lime,
+      limeGramsPerLitre: 3,
+      growing: {
+        climate: dry,
+        crop: crop('tomato_indeterminate'),
+        plants: 1,
+        plantMonth: 5,
+        wallKind: 'closed',
+        waterAlkalinity: 0,
+      },
+    } as MixInContainer)
+    if (!answer.ok) throw new Error(answer.problem.code)
+    const e = answer.value
+    const bands = bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null }))
+    const of = (change: Partial<typeof e>, more: Partial<typeof bands> = {}, stays = false) =>
+      verdictsOf({ ...e, ...change }, { ...bands, ...more }, stays)
+    const weighs = { drainedWeight: { low: 1, high: 10 } }
+    expect(of({ weights: { ...e.weights, drained: 10 } }, weighs).weight).toBe('plain')
+    expect(of({ weights: { ...e.weights, drained: 10.05 } }, weighs).weight).toBe('high')
+    const thirsty = e.growing!.watering[e.growing!.thirstiestMonth! - 1]!.days.value
+    expect(of({}, { daysBetweenWaterings: { low: 0, high: thirsty / 2 } }).days).toBe('good')
+    expect(of({}, { daysBetweenWaterings: { low: thirsty * 2, high: 99 } }).days).toBe('low')
+    expect(of({ growing: null }).days).toBe('plain')
+    expect(of({ growing: null }).feed).toBe('plain')
+    const feeding = (hungryFrom: number | null) =>
+      of({ growing: { ...e.growing!, feeding: { ...e.growing!.feeding, hungryFrom } } }).feed
+    expect([feeding(null), feeding(3)]).toEqual(['good', 'low'])
+    const third = e.seasons.find((s) => s.years === 3)!
+    const rots = (volumeLost: number, years: 2 | 3, stays: boolean) =>
+      of({ seasons: [{ ...third, years, volumeLost }] }, {}, stays).lasting
+    expect([rots(0.3, 3, true), rots(0.2, 3, true), rots(0.3, 2, true), rots(0.3, 3, false)]).toEqual([
+      'high',
+      'plain',
+      'plain',
+      'plain',
+    ])
+  })
+})
+
+test('the gravest first; an alarm counts for three warnings, a note for nothing', () => {
+  const say = (level: 'alarm' | 'warn' | 'note') => ({ level, code: 'foot-drowned' }) as Judgement
+  expect(severityOf([say('alarm'), say('warn'), say('warn'), say('note')])).toBe(5)
+  expect(severityOf([])).toBe(0)
+  expect(judgementKey({ code: 'dose-above-limit', dressing: 'borax' } as Judgement)).toBe(
+    'dose-above-limit borax',
+  )
+  expect(judgementKey({ code: 'sand-lowers-air', material: 'sand' } as Judgement)).toBe(
+    'sand-lowers-air sand',
+  )
+  expect(judgementKey({ code: 'salts-high', where: 'top' } as Judgement)).toBe('salts-high top')
+  expect(judgementKey(say('warn'))).toBe('foot-drowned')
+  const order = asked({ sand_sharp: 3, compost_green: 4 }, { container: pot(4) }).map((j) => j.level)
+  expect(new Set(order).size).toBeGreaterThan(1)
+  expect(order).toEqual(
+    [...order].sort((a, b) => ['alarm', 'warn', 'note'].indexOf(a) - ['alarm', 'warn', 'note'].indexOf(b)),
+  )
 })

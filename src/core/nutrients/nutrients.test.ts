@@ -1,11 +1,12 @@
+import { availability, averagedDose, acidDosesOf, IMMEDIATE } from './supply'
 import fc from 'fast-check'
 import { MF } from 'mf-parser'
 import { fcnnlsVector } from 'ml-fcnnls'
 import { describe, expect, test } from 'vitest'
 import { releasedFraction } from '../chemistry'
-import { type Dressing, cropById } from '../data'
+import { type Dressing, cropById, type MaterialFamily } from '../data'
 import { DRESSINGS, dressingById } from '../data/dressings'
-import { blend } from '../mixing'
+import { blend, type Blend } from '../mixing'
 import { anyParts, DRAWS, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD, GRAMS_PER_OUNCE, LITRES } from '../units'
@@ -505,6 +506,106 @@ describe('release', () => {
       }),
       { ...DRAWS, numRuns: 60 },
     )
+  })
+  test('what plants can have of a part’s own store, at once and over the season', () => {
+    const table = (family: MaterialFamily) => {
+      const { atOnce, later } = availability(family)
+      return [atOnce, later].map((c) => [c.phosphorus, c.potassium, c.calcium, c.magnesium])
+    }
+    expect(table('compost')).toEqual([
+      [0.2, 0.85, 0.1, 0.2],
+      [0.2, 0.1, 0.2, 0.3],
+    ])
+    expect(table('sand')).toEqual([
+      [0.5, 0.5, 0.1, 0.1],
+      [0.5, 0.5, 0.2, 0.2],
+    ])
+    expect(table('soil')).toEqual(table('sand'))
+    expect(table('vermiculite')).toEqual([
+      [0, 0.03, 0, 0.01],
+      [0, 0.1, 0, 0.02],
+    ])
+    expect(table('perlite')).toEqual([
+      [0, 0.01, 0, 0],
+      [0.01, 0.02, 0.01, 0.01],
+    ])
+  })
+  /** One litre of one made-up part: 0.5 kg of it, a gram of each element, 100 mg/L of nitrogen over the season. */
+  const alone = (family: MaterialFamily, nitrogenFirstSeason: number): Blend => {
+    const known = (value: number) => ({ low: value, value, high: value })
+    const properties = {
+      dryBulkDensity: known(0.5),
+      phosphorus: known(0.001),
+      potassium: known(0.001),
+      calcium: known(0.001),
+      magnesium: known(0.001),
+      nitrogen: known(0.02),
+      nitrogenFirstSeason: known(nitrogenFirstSeason),
+    }
+    return {
+      blendingLoss: 0.2,
+      shares: [{ share: 0.8, material: { family, properties } }],
+    } as unknown as Blend
+  }
+  test('a part gives by hand: 500 mg/L of each, some at once, the rest with the season', () => {
+    const compost = supplyOfParts(alone('compost', 100), 20)
+    const first = compost(0)
+    expect([first.charge.phosphorus, first.charge.potassium].map(Math.round)).toEqual([100, 425])
+    // 3 % of 10,000 mg/L of nitrogen are mineral on the first day.
+    expect(first.nitrogen.nitrate).toBeCloseTo(300, 9)
+    expect([first.charge.nitrogen, first.otherNitrogen, first.drawdown]).toEqual([
+      first.nitrogen.nitrate,
+      0,
+      0,
+    ])
+    expect(supplyOfParts(alone('manure', 0), 20)(0).nitrogen.nitrate).toBeCloseTo(500, 9)
+    expect(supplyOfParts(alone('bark', 0), 20)(0).nitrogen.nitrate).toBe(0)
+    const season = compost(140)
+    expect(season.charge.phosphorus).toBeCloseTo(200, 9)
+    expect(season.charge.nitrogen).toBeCloseTo(400, 9)
+    const month = (1 - Math.exp(-0.015 * 30)) / (1 - Math.exp(-0.015 * 140))
+    expect(compost(30).charge.phosphorus).toBeCloseTo(100 + 100 * month, 9)
+    expect(compost(30).otherNitrogen).toBeCloseTo(100 * month, 9)
+    // Ten degrees warmer it goes twice as fast; of the store there is no more than there is.
+    expect(supplyOfParts(alone('compost', 100), 30)(15).otherNitrogen).toBeCloseTo(100 * month, 9)
+    expect(compost(900).charge.phosphorus).toBeCloseTo(200, 9)
+    expect(compost(900).otherNitrogen).toBeGreaterThan(100)
+  })
+  test('a part takes by hand, and does not say how much where nothing is known', () => {
+    const wood = supplyOfParts(alone('wood', -80), 20)
+    expect([wood(0).drawdown, wood(10).otherNitrogen]).toEqual([0, 0])
+    expect(wood(10).drawdown).toBeCloseTo(80 * (1 - Math.exp(-0.5)), 9)
+    const none = supplyOfParts(alone('perlite', 0), 20)
+    expect([none(99).drawdown, none(99).otherNitrogen].map((x) => x + 0)).toEqual([0, 0])
+  })
+  test('a dressing gives by its release, in its forms, from its day on', () => {
+    const d = dressing('blood_meal')
+    const given = 2 * mgPerGram(d, 'nitrogen')
+    const by = supplyOfDressings([dose('blood_meal', 2)], 20)(30)
+    expect(by.charge.nitrogen).toBeCloseTo(given * releasedFraction(d.release, 30, 20), 6)
+    expect(by.otherNitrogen).toBeCloseTo(
+      by.charge.nitrogen * (d.nitrogenForms!.urea + d.nitrogenForms!.organic),
+      6,
+    )
+    const late = supplyOfDressings([dose('blood_meal', 2, { place: { kind: 'heldBack', from: 20 } })], 20)(50)
+    expect(late.charge.nitrogen).toBeCloseTo(by.charge.nitrogen, 6)
+    expect(late.drawdown).toBe(0)
+    expect(supplyOfDressings([dose('blood_meal', 2)], 20)(0).charge.nitrogen).toBeCloseTo(
+      given * releasedFraction(d.release, 0, 20),
+      6,
+    )
+  })
+  test('a dose on top counts by its depth’s share of the mix, all of it where the mix is no deeper', () => {
+    const top = (depth: number) => averagedDose(dose('blood_meal', 2, { place: { kind: 'top', depth } }), 10)
+    expect([top(5), top(10), top(20)]).toEqual([1, 2, 2])
+    expect(averagedDose(dose('blood_meal', 2), 10)).toBe(2)
+    expect(averagedDose(dose('blood_meal', 2, { place: { kind: 'heldBack', from: 9 } }), 10)).toBe(2)
+    const [now, later] = acidDosesOf(
+      [dose('blood_meal', 2), dose('blood_meal', 2, { place: { kind: 'heldBack', from: 9 } })],
+      10,
+    )
+    expect([now!.from, later!.from]).toEqual([0, 9])
+    expect(IMMEDIATE).toBe(3)
   })
   test('fresh wood takes nitrogen, composted bark next to none', () => {
     const draw = (id: string) => supplyOfParts(mixOf({ [id]: 1 }), 20)(28).drawdown

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
 import { AMOUNT_LIMITS, countProblem, isDose } from '../amounts'
 import { BATCH_LIMITS, isRounded, planBatches } from '../batch'
@@ -37,8 +38,16 @@ function everyLimit<Id extends string>(
   name: string,
   limits: Readonly<Record<Id, Limit>>,
   trials: Record<Id, Trial>,
+  /** Those that count as above when they are met to the last digit; the others count as below. */
+  metIsAbove: readonly NoInfer<Id>[],
 ) {
   describe(name, () => {
+    test('a limit met to the last digit lies on its own side', () => {
+      const above = (Object.entries(trials) as [Id, Trial][]).filter(
+        ([, { at, decides, by }]) => !isDeepStrictEqual(decides(at), decides(at * (1 - by!))),
+      )
+      expect(above.map(([id]) => id)).toEqual(metIsAbove)
+    })
     test.each(Object.entries(trials) as [Id, Trial][])(
       '%s decides where it is said to',
       (id, { at, decides, by }) => {
@@ -61,16 +70,21 @@ const pot = {
   base: { kind: 'drainHoles' as const },
 }
 
-everyLimit('Amounts', AMOUNT_LIMITS, {
-  // A typed dose of lime or of a dressing is held to these where a recipe is prepared; the search for lime goes as far.
-  lime: trial(25, (x) => {
-    const refused = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
-    return !refused.ok && refused.problem.code === 'target-above-lime-ceiling' && refused.problem.limit < x
-  }),
-  dressing: trial(60, (x) => x > AMOUNT_LIMITS.dressing.value),
-  leastDose: trial(0.005, isDose),
-  containers: trial(5000, (x) => countProblem(Math.round(x))),
-})
+everyLimit(
+  'Amounts',
+  AMOUNT_LIMITS,
+  {
+    // A typed dose of lime or of a dressing is held to these where a recipe is prepared; the search for lime goes as far.
+    lime: trial(25, (x) => {
+      const refused = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
+      return !refused.ok && refused.problem.code === 'target-above-lime-ceiling' && refused.problem.limit < x
+    }),
+    dressing: trial(60, (x) => x > AMOUNT_LIMITS.dressing.value),
+    leastDose: trial(0.005, isDose),
+    containers: trial(5000, (x) => countProblem(Math.round(x))),
+  },
+  [],
+)
 
 const limed = (pH: number, ceiling = 7.4) =>
   acidityCourse(
@@ -94,20 +108,25 @@ const ACID_PER_GRAM = acidityCourse(
   { acids: [{ dressing: SULFUR, gramsPerLitre: 1 }] },
   84,
 ).at(-1)!.acid
-everyLimit('Chemistry', CHEMISTRY_LIMITS, {
-  // Below it lime dissolves as fast as at any pH, above it more slowly.
-  fullRatePH: trial(5.4, (pH) => limed(pH) === limed(3)),
-  waterFrom: trial(7.2, (pH) => watered(pH) === watered(5)),
-  waterTo: trial(8.2, (pH) => watered(pH) > 0),
-  leastLimeTarget: trial(3.5, okLime),
-  mostLimeTarget: trial(8, okLime),
-  leastAcidTarget: trial(3, okAcid),
-  mostAcidTarget: trial(7.5, okAcid),
-  // What takes so much acid for a unit of pH is brought down by the most there is, or not.
-  acid: trial(10, (grams) => acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, SULFUR, 6).ok),
-  limeJudged: trial(42, (day) => JUDGED_AFTER < day),
-  sulfurJudged: trial(84, (day) => SULFUR_JUDGED_AFTER < day),
-})
+everyLimit(
+  'Chemistry',
+  CHEMISTRY_LIMITS,
+  {
+    // Below it lime dissolves as fast as at any pH, above it more slowly.
+    fullRatePH: trial(5.4, (pH) => limed(pH) === limed(3)),
+    waterFrom: trial(7.2, (pH) => watered(pH) === watered(5)),
+    waterTo: trial(8.2, (pH) => watered(pH) > 0),
+    leastLimeTarget: trial(3.5, okLime),
+    mostLimeTarget: trial(8, okLime),
+    leastAcidTarget: trial(3, okAcid),
+    mostAcidTarget: trial(7.5, okAcid),
+    // What takes so much acid for a unit of pH is brought down by the most there is, or not.
+    acid: trial(10, (grams) => acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, SULFUR, 6).ok),
+    limeJudged: trial(42, (day) => JUDGED_AFTER < day),
+    sulfurJudged: trial(84, (day) => SULFUR_JUDGED_AFTER < day),
+  },
+  ['waterTo', 'leastLimeTarget', 'leastAcidTarget'],
+)
 
 const batches = (over: Partial<Parameters<typeof planBatches>[0]>) =>
   planBatches({
@@ -122,35 +141,40 @@ const count = (over: Parameters<typeof batches>[0]) => {
   const plan = batches(over)
   return plan.ok ? plan.value.batches.length : plan.problem.code
 }
-everyLimit('Batches', BATCH_LIMITS, {
-  turn: trial(2 / 3, (share) => count({ vessel: 60 / share + 1e-9, wanted: 60 }), 0.02),
-  // One quarter of a bucket is the least that can be measured: a vessel it fills beyond the room is refused.
-  overfull: trial(
-    1.05,
-    (times) => count({ parts: [{ id: 'a', twelfths: 5 }], vessel: (2.5 / times) * 1.5, wanted: 2.5 }),
-    0.02,
-  ),
-  batches: trial(400, (n) => count({ wanted: n * 60 }) === 'vessel-too-small'),
-  slack: trial(0.005, (share) => count({ wanted: 60 / (1 - share) })),
-  tolerable: trial(0.05, (share) => {
-    // The neat last batch is so much more than is left: taken as it is, or measured anew.
-    const wanted = 600 / (1 + share)
-    const plan = batches({ wanted, vessel: 1500, parts: [{ id: 'a', twelfths: 12 * 60 }] })
-    return plan.ok && plan.value.blendLitres > wanted * 1.02
-  }),
-  tolerableBucket: trial(0.25, (buckets) => {
-    const plan = batches({ wanted: 10 - 10 * buckets, vessel: 1500, parts: [{ id: 'a', twelfths: 12 }] })
-    return plan.ok && plan.value.batches[0]!.measures[0]!.twelfths
-  }),
-  // 7 to 1 five times: 128 and 18 twelfths fall short of what is wanted, so more is aimed at; 130.5 is measured as 132.
-  aimHigher: trial(1.02, (times) => {
-    const parts = [84, 12, 12, 12, 12, 12].map((twelfths, i) => ({ id: `m${i}`, twelfths }))
-    const wanted = (130.5 / times) * (144 / 84) * (10 / 12)
-    const plan = batches({ wanted, vessel: 1500, parts })
-    return plan.ok && plan.value.batches[0]!.measures[0]!.twelfths
-  }),
-  roundedShare: trial(0.005, (largestShareError) => isRounded({ largestShareError })),
-})
+everyLimit(
+  'Batches',
+  BATCH_LIMITS,
+  {
+    turn: trial(2 / 3, (share) => count({ vessel: 60 / share + 1e-9, wanted: 60 }), 0.02),
+    // One quarter of a bucket is the least that can be measured: a vessel it fills beyond the room is refused.
+    overfull: trial(
+      1.05,
+      (times) => count({ parts: [{ id: 'a', twelfths: 5 }], vessel: (2.5 / times) * 1.5, wanted: 2.5 }),
+      0.02,
+    ),
+    batches: trial(400, (n) => count({ wanted: n * 60 }) === 'vessel-too-small'),
+    slack: trial(0.005, (share) => count({ wanted: 60 / (1 - share) })),
+    tolerable: trial(0.05, (share) => {
+      // The neat last batch is so much more than is left: taken as it is, or measured anew.
+      const wanted = 600 / (1 + share)
+      const plan = batches({ wanted, vessel: 1500, parts: [{ id: 'a', twelfths: 12 * 60 }] })
+      return plan.ok && plan.value.blendLitres > wanted * 1.02
+    }),
+    tolerableBucket: trial(0.25, (buckets) => {
+      const plan = batches({ wanted: 10 - 10 * buckets, vessel: 1500, parts: [{ id: 'a', twelfths: 12 }] })
+      return plan.ok && plan.value.batches[0]!.measures[0]!.twelfths
+    }),
+    // 7 to 1 five times: 128 and 18 twelfths fall short of what is wanted, so more is aimed at; 130.5 is measured as 132.
+    aimHigher: trial(1.02, (times) => {
+      const parts = [84, 12, 12, 12, 12, 12].map((twelfths, i) => ({ id: `m${i}`, twelfths }))
+      const wanted = (130.5 / times) * (144 / 84) * (10 / 12)
+      const plan = batches({ wanted, vessel: 1500, parts })
+      return plan.ok && plan.value.batches[0]!.measures[0]!.twelfths
+    }),
+    roundedShare: trial(0.005, (largestShareError) => isRounded({ largestShareError })),
+  },
+  ['overfull', 'slack', 'tolerableBucket', 'aimHigher'],
+)
 
 const PEPPER = cropById('pepper_sweet')!
 const balance = { mixVolume: 10, easilyAvailableWater: 0.2, waterBufferingCapacity: 0.1 } as Parameters<
@@ -158,15 +182,20 @@ const balance = { mixVolume: 10, easilyAvailableWater: 0.2, waterBufferingCapaci
 >[0]
 const use = (surface: number) =>
   dailyUse({ reference: 1, crop: PEPPER, plants: 0, surface, wall: 0, wallKind: 'closed' }).value
-everyLimit('Watering', WATERING_LIMITS, {
-  leastDepletion: trial(0.1, (p) => depletionFraction(p, 5) === depletionFraction(0.01, 5)),
-  mostDepletion: trial(0.8, (p) => depletionFraction(p, 5) === depletionFraction(2, 5)),
-  depletionPerMm: trial(0.04, (x) => depletionFraction(0.4, 4) < 0.4 + x, 0.01),
-  depletionAt: trial(5, (use) => depletionFraction(0.4, use) > 0.4),
-  bareSurface: trial(0.4, (x) => use(1) < x),
-  noBuffer: trial(0.2, (p) => usableWater(balance, p) > 2),
-  allBuffer: trial(0.6, (p) => usableWater(balance, p) < 2.999_999),
-})
+everyLimit(
+  'Watering',
+  WATERING_LIMITS,
+  {
+    leastDepletion: trial(0.1, (p) => depletionFraction(p, 5) === depletionFraction(0.01, 5)),
+    mostDepletion: trial(0.8, (p) => depletionFraction(p, 5) === depletionFraction(2, 5)),
+    depletionPerMm: trial(0.04, (x) => depletionFraction(0.4, 4) < 0.4 + x, 0.01),
+    depletionAt: trial(5, (use) => depletionFraction(0.4, use) > 0.4),
+    bareSurface: trial(0.4, (x) => use(1) < x),
+    noBuffer: trial(0.2, (p) => usableWater(balance, p) > 2),
+    allBuffer: trial(0.6, (p) => usableWater(balance, p) < 2.999_999),
+  },
+  ['mostDepletion', 'depletionAt', 'allBuffer'],
+)
 
 const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({
   ...pot,
@@ -175,27 +204,37 @@ const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({
 /** Layers whose water falls in one step at a tension: what is easy and what is held then tells where the limits lie. */
 const stepped = (container: typeof pot | ReturnType<typeof onSoil>, at: number) =>
   containerProfile(container, [{ top: 25, totalPorosity: 0.8, waterAt: (h) => (h < at ? 0.6 : 0.1) }])
-everyLimit('Water', WATER_LIMITS, {
-  subsoilCoarse: trial(60, (h) => tensionAtBase(onSoil('coarse')) < h),
-  subsoilLoam: trial(100, (h) => tensionAtBase(onSoil('loam')) < h),
-  subsoilClay: trial(150, (h) => tensionAtBase(onSoil('clay')) < h),
-  easyInPots: trial(50, (h) => stepped(pot, h).easilyAvailableWater > 0.1),
-  bufferInPots: trial(100, (h) => stepped(pot, h).waterBufferingCapacity > 0.1),
-  easyInGround: trial(400, (h) => stepped(onSoil('loam'), h).easilyAvailableWater > 0.1),
-  bufferInGround: trial(800, (h) => stepped(onSoil('loam'), h).waterBufferingCapacity > 0.1),
-})
+everyLimit(
+  'Water',
+  WATER_LIMITS,
+  {
+    subsoilCoarse: trial(60, (h) => tensionAtBase(onSoil('coarse')) < h),
+    subsoilLoam: trial(100, (h) => tensionAtBase(onSoil('loam')) < h),
+    subsoilClay: trial(150, (h) => tensionAtBase(onSoil('clay')) < h),
+    easyInPots: trial(50, (h) => stepped(pot, h).easilyAvailableWater > 0.1),
+    bufferInPots: trial(100, (h) => stepped(pot, h).waterBufferingCapacity > 0.1),
+    easyInGround: trial(400, (h) => stepped(onSoil('loam'), h).easilyAvailableWater > 0.1),
+    bufferInGround: trial(800, (h) => stepped(onSoil('loam'), h).waterBufferingCapacity > 0.1),
+  },
+  [],
+)
 test('a bed open to soil dries to other limits than a pot', () => {
   expect(dryingLimits(pot)).toEqual({ easy: 50, buffer: 100 })
   expect(dryingLimits(onSoil('clay'))).toEqual({ easy: 400, buffer: 800 })
 })
 
 const found = (n: number) => ({ parts: [{ id: 'peat_medium', parts: n }] })
-everyLimit('Finder', FINDER_LIMITS, {
-  met: trial(0.25, isMet),
-  oddParts: trial(24, (n) => complexityOf(found(n)) > 1),
-  // How many are looked at as the bench would: `findMixes` in the model is tried with it.
-  judged: trial(60, (n) => n > FINDER_LIMITS.judged.value),
-})
+everyLimit(
+  'Finder',
+  FINDER_LIMITS,
+  {
+    met: trial(0.25, isMet),
+    oddParts: trial(24, (n) => complexityOf(found(n)) > 1),
+    // How many are looked at as the bench would: `findMixes` in the model is tried with it.
+    judged: trial(60, (n) => n > FINDER_LIMITS.judged.value),
+  },
+  ['met'],
+)
 
 // --- What stands out -----------------------------------------------------------------------------------------------------
 
@@ -276,85 +315,100 @@ const withLime = (gramsPerLitre: number, pH: number) => ({
   blend: { ...base.blend, pH: 6.9, bufferCapacity: 1e6 },
 })
 
-everyLimit('Judgement', JUDGEMENT_LIMITS, {
-  seedlingVolume: trial(1, (mixVolume) =>
-    codes({ ...mix({ mixVolume }), ...salts(5) }).some((c) => c.endsWith('rich-for-seedlings')),
-  ),
-  shareSlack: trial(0.005, (s) =>
-    codes(mix({ airFilledPorosity: 0.2 - s }), { airWanted: { low: 0.2, high: 1 } }),
-  ),
-  pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base.lime, pH: bands.pH.high + s } }).pH),
-  saltsSlack: trial(0.05, (s) => verdicts(salts(bands.electricalConductivity!.high + s)).salts),
-  daysSlack: trial(0.05, (s) => verdicts({ growing: growing(2 - s) }).days),
-  graveAir: trial(0.5, (s) =>
-    codes(mix({ airFilledPorosity: 0.2 * s }), { airWanted: { low: 0.2, high: 1 } }),
-  ),
-  drownedAir: trial(0.04, (air) => says('foot-drowned')(codes(drowned(0.9, air)))),
-  drownedDepth: trial(1 / 3, (share) => says('foot-drowned')(codes(drowned(share, 0)))),
-  sandShare: trial(
-    0.06,
-    (share) =>
-      codes({
-        ...shares([row('sand_sharp'), share], [row('peat_medium'), 1 - share]),
-        ...mix({ airFilledPorosity: 0.01 }),
-      }).length,
-  ),
-  sandGain: trial(0.01, (gain) => {
-    const sandless = codes.length && base.mix.airFilledPorosity
-    return codes(
-      {
-        ...shares([row('sand_sharp'), 0.3], [row('peat_medium'), 0.7]),
-        ...mix({ airFilledPorosity: sandless - gain }),
-      },
-      { parts: parts({ sand_sharp: 1, peat_medium: 3, perlite_coarse: 1 }) },
-    ).filter((c) => c.includes('sand')).length
-  }),
-  limeAsked: trial(1, (g) => says('lime-does-little')(codes(withLime(g, 7.1)))),
-  limePlateau: trial(7, (pH) => says('lime-does-little')(codes(withLime(5, pH))), 0.01),
-  limeHardly: trial(0.3, (more) => says('lime-does-little')(codes(withLime(5, 6.9 + more)))),
-  pHCreep: trial(0.4, (creep) =>
-    says('water-raises-ph')(codes(course(6.5, 6.5 + creep), { pHWanted: { low: 5, high: 6 } })),
-  ),
-  acidCrop: trial(5.6, (high) =>
-    says('hard-water-for-acid')(
-      codes(course(5, 5), { crop: BERRY, waterAlkalinity: 4, pHWanted: { low: 4, high } }),
+everyLimit(
+  'Judgement',
+  JUDGEMENT_LIMITS,
+  {
+    seedlingVolume: trial(1, (mixVolume) =>
+      codes({ ...mix({ mixVolume }), ...salts(5) }).some((c) => c.endsWith('rich-for-seedlings')),
     ),
-  ),
-  hardWater: trial(2, (waterAlkalinity) =>
-    says('hard-water-for-acid')(
-      codes(course(5, 5), { crop: BERRY, waterAlkalinity, pHWanted: { low: 4, high: 5 } }),
+    shareSlack: trial(0.005, (s) =>
+      codes(mix({ airFilledPorosity: 0.2 - s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
-  ),
-  seedlingSalts: trial(2, (ec) => says('rich-for-seedlings')(codes({ ...SMALL, ...salts(ec) }))),
-  seedlingManure: trial(0.05, (share) =>
-    says('rich-for-seedlings')(
-      codes({
-        ...SMALL,
-        ...salts(0),
-        ...shares([row('manure_cattle_composted'), share], [row('peat_medium'), 1 - share]),
-      }),
+    pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base.lime, pH: bands.pH.high + s } }).pH),
+    saltsSlack: trial(0.05, (s) => verdicts(salts(bands.electricalConductivity!.high + s)).salts),
+    daysSlack: trial(0.05, (s) => verdicts({ growing: growing(2 - s) }).days),
+    graveAir: trial(0.5, (s) =>
+      codes(mix({ airFilledPorosity: 0.2 * s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
-  ),
-  compost: trial(0.4, (share) =>
-    says(
-      'much-compost',
-      'note',
-    )(codes(shares([row('compost_green'), share], [row('peat_medium'), 1 - share]))),
-  ),
-  coirShare: trial(0.3, (share) =>
-    says(
-      'coir-wants-calcium',
-      'note',
-    )(codes(shares([row('coir_pith'), share], [row('peat_medium'), 1 - share]))),
-  ),
-  coirCalcium: trial(300, (calciumGiven) =>
-    says('coir-wants-calcium', 'note')(codes(shares([row('coir_pith'), 1]), { calciumGiven })),
-  ),
-  slump: trial(0.2, (lost) => says('slumps')(codes(seasons(lost), { crop: BERRY }))),
-  slumpAir: trial(0.02, (s) =>
-    says('slumps')(codes(seasons(0, 0.25 - s), { crop: BERRY, airWanted: { low: 0.25, high: 1 } })),
-  ),
-})
+    drownedAir: trial(0.04, (air) => says('foot-drowned')(codes(drowned(0.9, air)))),
+    drownedDepth: trial(1 / 3, (share) => says('foot-drowned')(codes(drowned(share, 0)))),
+    sandShare: trial(
+      0.06,
+      (share) =>
+        codes({
+          ...shares([row('sand_sharp'), share], [row('peat_medium'), 1 - share]),
+          ...mix({ airFilledPorosity: 0.01 }),
+        }).length,
+    ),
+    sandGain: trial(0.01, (gain) => {
+      const sandless = codes.length && base.mix.airFilledPorosity
+      return codes(
+        {
+          ...shares([row('sand_sharp'), 0.3], [row('peat_medium'), 0.7]),
+          ...mix({ airFilledPorosity: sandless - gain }),
+        },
+        { parts: parts({ sand_sharp: 1, peat_medium: 3, perlite_coarse: 1 }) },
+      ).filter((c) => c.includes('sand')).length
+    }),
+    limeAsked: trial(1, (g) => says('lime-does-little')(codes(withLime(g, 7.1)))),
+    limePlateau: trial(7, (pH) => says('lime-does-little')(codes(withLime(5, pH))), 0.01),
+    limeHardly: trial(0.3, (more) => says('lime-does-little')(codes(withLime(5, 6.9 + more)))),
+    pHCreep: trial(0.4, (creep) =>
+      says('water-raises-ph')(codes(course(6.5, 6.5 + creep), { pHWanted: { low: 5, high: 6 } })),
+    ),
+    acidCrop: trial(5.6, (high) =>
+      says('hard-water-for-acid')(
+        codes(course(5, 5), { crop: BERRY, waterAlkalinity: 4, pHWanted: { low: 4, high } }),
+      ),
+    ),
+    hardWater: trial(2, (waterAlkalinity) =>
+      says('hard-water-for-acid')(
+        codes(course(5, 5), { crop: BERRY, waterAlkalinity, pHWanted: { low: 4, high: 5 } }),
+      ),
+    ),
+    seedlingSalts: trial(2, (ec) => says('rich-for-seedlings')(codes({ ...SMALL, ...salts(ec) }))),
+    seedlingManure: trial(0.05, (share) =>
+      says('rich-for-seedlings')(
+        codes({
+          ...SMALL,
+          ...salts(0),
+          ...shares([row('manure_cattle_composted'), share], [row('peat_medium'), 1 - share]),
+        }),
+      ),
+    ),
+    compost: trial(0.4, (share) =>
+      says(
+        'much-compost',
+        'note',
+      )(codes(shares([row('compost_green'), share], [row('peat_medium'), 1 - share]))),
+    ),
+    coirShare: trial(0.3, (share) =>
+      says(
+        'coir-wants-calcium',
+        'note',
+      )(codes(shares([row('coir_pith'), share], [row('peat_medium'), 1 - share]))),
+    ),
+    coirCalcium: trial(300, (calciumGiven) =>
+      says('coir-wants-calcium', 'note')(codes(shares([row('coir_pith'), 1]), { calciumGiven })),
+    ),
+    slump: trial(0.2, (lost) => says('slumps')(codes(seasons(lost), { crop: BERRY }))),
+    slumpAir: trial(0.02, (s) =>
+      says('slumps')(codes(seasons(0, 0.25 - s), { crop: BERRY, airWanted: { low: 0.25, high: 1 } })),
+    ),
+  },
+  [
+    'seedlingVolume',
+    'graveAir',
+    'drownedAir',
+    'drownedDepth',
+    'sandShare',
+    'sandGain',
+    'pHCreep',
+    'hardWater',
+    'coirCalcium',
+  ],
+)
 test('what a verdict says for the screen is what a warning says', () => {
   const slumped = seasons(0.21)
   expect(verdicts(slumped).lasting).toBe('high')
