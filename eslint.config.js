@@ -5,18 +5,52 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 
 const OUTSIDE = ['vue', 'vue-router', 'pinia', 'primevue*', 'localforage', '@vueuse/*', 'express']
-const forbid = (dirs, message) => [
+const forbid = (dirs, message, outside = OUTSIDE) => [
   'error',
   {
     patterns: [
-      { group: OUTSIDE, message },
+      { group: outside, message },
       { group: dirs.flatMap((d) => [`@/${d}/*`, `@/${d}`, `**/${d}/*`]), message },
     ],
   },
 ]
 
+/** What each layer may not know, from the inside out; each may use what stands before it. */
+const LAYERS = [
+  [
+    'model',
+    ['stores', 'views', 'components', 'composables', 'storage', 'workers', 'text', 'demo'],
+    'src/model is plain data and commands: it uses the core and Zod only.',
+  ],
+  [
+    'text',
+    ['stores', 'views', 'components', 'composables', 'workers', 'demo'],
+    'src/text is sentences about the core, the model and storage.',
+  ],
+  [
+    'storage',
+    ['stores', 'views', 'components', 'composables', 'workers', 'demo', 'text'],
+    'src/storage keeps records: it uses the core and the model only.',
+  ],
+  [
+    'workers',
+    ['stores', 'views', 'composables', 'storage', 'demo', 'text'],
+    'src/workers runs the core, the model and the painter beside the page.',
+  ],
+]
+
 export default ts.config(
-  { ignores: ['dist', 'dist-server', 'dist-core', '.cache', 'node_modules', 'test-results', 'playwright-report'] },
+  {
+    ignores: [
+      'dist',
+      'dist-server',
+      'dist-core',
+      '.cache',
+      'node_modules',
+      'test-results',
+      'playwright-report',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
@@ -24,7 +58,10 @@ export default ts.config(
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser }, globals: globals.browser },
   },
-  { files: ['scripts/**', 'server/**', 'cli/**', '*.config.*', 'e2e/**', 'bench/**'], languageOptions: { globals: globals.node } },
+  {
+    files: ['scripts/**', 'server/**', 'cli/**', '*.config.*', 'e2e/**', 'bench/**'],
+    languageOptions: { globals: globals.node },
+  },
   { files: ['src/**/*.ts'], languageOptions: { globals: globals.browser } },
   {
     rules: {
@@ -44,19 +81,49 @@ export default ts.config(
         ['stores', 'views', 'components', 'composables', 'storage', 'workers', 'text', 'model', 'demo'],
         'src/core imports nothing outside itself.',
       ),
-      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'indexedDB', 'fetch', 'Date'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Seed it from outside.' }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'localStorage',
+        'indexedDB',
+        'fetch',
+        'Date',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Seed it from outside.' },
+      ],
     },
   },
-  {
-    // The model is plain data and commands: it may use the core and Zod, nothing else.
-    files: ['src/model/**/*.ts'],
-    ignores: ['src/model/**/*.test.ts'],
+  ...LAYERS.map(([layer, hidden, message]) => ({
+    files: [`src/${layer}/**/*.ts`],
+    ignores: ['src/**/*.test.ts'],
     rules: {
       'no-restricted-imports': forbid(
-        ['stores', 'views', 'components', 'composables', 'storage', 'workers', 'text', 'demo'],
-        'src/model uses the core only.',
+        hidden,
+        message,
+        // Storage is where the browser's database is at home.
+        OUTSIDE.filter((name) => !(layer === 'storage' && name === 'localforage')),
       ),
+    },
+  })),
+  {
+    files: ['src/stores/**/*.ts', 'src/composables/**/*.ts', 'src/stations.ts'],
+    ignores: ['src/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@/views/*', '@/components/*', '@/demo/*'],
+              message: 'Stores, composables and the table of stations know no pages and no pieces of them.',
+            },
+          ],
+        },
+      ],
     },
   },
   {

@@ -13,6 +13,7 @@ import jobV4 from './migrations/job.v4.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
+import { MIGRATIONS } from './migrations'
 import { openGarden } from './openGarden'
 import { createSaver, type Conflict, type SaveStatus } from './saver'
 import { listSetAside, putAside, putBack } from './setAside'
@@ -31,6 +32,25 @@ const stored = (data: AnyData = job, revision = 1): Envelope =>
 const FRESH = { mixes: [], dressings: [], versions: [], versionId: null, dismissed: [] }
 
 describe('reading a record', () => {
+  test('every version that ever was has a saved file beside its step, and that file opens as it is today', () => {
+    const files = import.meta.glob<{ data: { id?: string } }>('./migrations/*.json', {
+      eager: true,
+      import: 'default',
+    })
+    const steps = Object.entries(MIGRATIONS).flatMap(([kind, of]) =>
+      Object.keys(of).map((v) => `${kind}.v${v}`),
+    )
+    expect(
+      Object.keys(files)
+        .map((f) => f.slice('./migrations/'.length, -'.json'.length))
+        .sort(),
+    ).toEqual(steps.sort())
+    for (const [name, file] of Object.entries(files)) {
+      const kind = name.match(/\/(\w+)\.v/)![1]!
+      const read = readEnvelope(kind === 'place' ? 'place' : `${kind}/${file.data.id}`, file)
+      expect(read, name).toMatchObject({ ok: true, migrated: true })
+    }
+  })
   test('gives back what was written', () => {
     expect(readEnvelope(KEY, stored())).toEqual({ ok: true, data: job, revision: 1, migrated: false })
   })

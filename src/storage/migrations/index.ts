@@ -1,7 +1,10 @@
-import { jobV2, recordV2 } from './job.v2'
-import { jobV3, placeV2 } from './job.v3'
-import { jobV4, recordV3 } from './job.v4'
+import { jobV2 } from './job.v2'
+import { jobV3 } from './job.v3'
+import { jobV4 } from './job.v4'
 import { jobV5 } from './job.v5'
+import { placeV2 } from './place.v2'
+import { recordV2 } from './record.v2'
+import { recordV3 } from './record.v3'
 import type { Kind } from '@/model/garden/schemas'
 
 /** Takes data of one version to the next. Pure; throws with a sentence where the data cannot be taken over. */

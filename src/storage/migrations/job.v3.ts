@@ -16,8 +16,3 @@ export function jobV3(data: unknown): unknown {
     archived: job.archived || job.recordId !== null,
   }
 }
-
-/** Place, version 1 to 2: the coldest night is reckoned from the months until the grower says it. */
-export function placeV2(data: unknown): unknown {
-  return { ...z.looseObject({}).parse(data), coldestNight: null }
-}

@@ -4,8 +4,3 @@ import { z } from 'zod'
 export function jobV4(data: unknown): unknown {
   return { ...z.looseObject({}).parse(data), dressings: [], versions: [], versionId: null, dismissed: [] }
 }
-
-/** Record, version 2 to 3: dressings besides lime; there were none before. */
-export function recordV3(data: unknown): unknown {
-  return { ...z.looseObject({}).parse(data), dressings: [] }
-}
