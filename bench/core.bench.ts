@@ -10,10 +10,10 @@ import { drawMaterial, rangesAtOnce, seededRandom } from '../src/core/ranges'
 import { containerProfile, fitRetention } from '../src/core/water'
 
 /**
- * Times as ratios to plain references written here, so that they mean the same on any machine:
- * for one container, a midpoint sum over 2,000 slices of the same curves, with no rule of integration and nothing worked out before;
- * for ranges, as many evaluations of materials fitted from scratch; for the finder, the core's own blend and profile of each recipe,
- * with nothing precomputed.
+ * Times as ratios to plain references written here, so that they mean the same on any machine: for one container, a
+ * midpoint sum over 2,000 slices of the same curves, with no rule of integration and nothing worked out before; for
+ * ranges, as many evaluations of materials fitted from scratch; for the finder, the core's own blend and profile of
+ * each recipe, with nothing precomputed.
  */
 const material = (id: string) => prepareMaterial(materialById(id)!)
 const partsOf = (amounts: Record<string, number>): BlendPart[] =>

@@ -1,6 +1,7 @@
 /**
- * npm run bench:page: the bench of the app in the browser, with the CPU slowed four times. From a tap on plus to the painted
- * answer, figures and section (median of at least 50), and how smooth the page stays while the finder looks through everything. Prints figures and ratios.
+ * npm run bench:page: the bench of the app in the browser, with the CPU slowed four times. From a tap on plus to the
+ * painted answer, figures and section (median of at least 50), and how smooth the page stays while the finder looks
+ * through everything. Prints figures and ratios.
  */
 import { spawn } from 'node:child_process'
 import { ensureBuilt, ensureChromium, ensureInstalled, freePort } from '../scripts/lib/setup.mjs'
@@ -40,8 +41,9 @@ async function taps(job, part, slow) {
   })
   const cdp = await context.newCDPSession(page)
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
-  // From the handler of the press to the task after the frame that shows its figures, and to the end of the painting if that
-  // is later. A loop of known length runs before and after each, and tells whether something else had the processor meanwhile.
+  // From the handler of the press to the task after the frame that shows its figures, and to the end of the painting
+  // if that is later. A loop of known length runs before and after each, and tells whether something else had the
+  // processor meanwhile.
   const all = await plus.evaluate(async (button) => {
     const loop = () => {
       const from = performance.now()

@@ -114,8 +114,8 @@ test('one of each shape, by typing: each is drawn, holds what geometry says, and
     for (const [label, value] of fields) await page.getByLabel(label, { exact: true }).fill(value)
     await expect(amount(page)).toHaveText(litres)
     await expect(slider(page, 'Fill line')).toBeVisible()
-    // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before, though the lip was
-    // typed just before.
+    // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before, though the lip
+    // was typed just before.
     await drag(page, slider(page, 'Fill line'), -25)
     await expect(amount(page)).not.toHaveText(litres)
     await page.getByRole('button', { name: /^Undo/ }).click()

@@ -1,4 +1,7 @@
-/** npm run --silent core -- evaluate|find|dose|batch|volume < case.json: sets up and builds what is missing, then runs it. */
+/**
+ * npm run --silent core -- evaluate|find|dose|batch|volume < case.json: sets up and builds what is missing, then runs
+ * it.
+ */
 import { ensureCoreBuilt, ensureInstalled, run } from './lib/setup.mjs'
 
 // What is set up is said on stderr: stdout holds the answer and nothing else.

@@ -1,4 +1,6 @@
-/** npm run licences: docs/licences.md, every run-time package and font with its licence; fails on one not permissive. */
+/**
+ * npm run licences: docs/licences.md, every run-time package and font with its licence; fails on one not permissive.
+ */
 import { execFileSync } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'

@@ -1,8 +1,8 @@
 /**
- * npm run mutate [-- file …]: would a wrong constant or comparison be seen? Every number of a file of the core is made a tenth
- * larger, every comparison takes its boundary in or out, one change at a time, and the tests that reach the file are run. Prints
- * killed of tried for each file and what survived, and writes docs/method/mutants.md when all of its files were tried. Nothing is
- * written into the sources: the change is made while they are loaded.
+ * npm run mutate [-- file …]: would a wrong constant or comparison be seen? Every number of a file of the core is
+ * made a tenth larger, every comparison takes its boundary in or out, one change at a time, and the tests that reach
+ * the file are run. Prints killed of tried for each file and what survived, and writes docs/method/mutants.md when
+ * all of its files were tried. Nothing is written into the sources: the change is made while they are loaded.
  */
 import { spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
@@ -66,7 +66,9 @@ function mutantsOf(file) {
       to,
       line: source.getLineAndCharacterOfPosition(node.getStart()).line + 1,
     })
-  /** Places in lists and other numbers that are no quantities, and the ends of a limit's range, which decide nothing. */
+  /**
+   * Places in lists and other numbers that are no quantities, and the ends of a limit's range, which decide nothing.
+   */
   const isQuantity = (node) => {
     const up = ts.isPrefixUnaryExpression(node.parent) ? node.parent.parent : node.parent
     if (ts.isElementAccessExpression(up)) return false
@@ -134,7 +136,10 @@ function reach(path) {
   }
   return reached.get(path)
 }
-/** The tests of a file's own folder, and those of all limits, as far as they reach it: what lies further off takes long. */
+/**
+ * The tests of a file's own folder, and those of all limits, as far as they reach it: what lies further off takes
+ * long.
+ */
 const specificationsFor = async (path) =>
   (await vitest.globTestSpecifications()).filter(
     (s) =>

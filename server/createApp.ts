@@ -16,8 +16,8 @@ const NONCE_PLACEHOLDER = '__OPEN_BED_NONCE__'
 const YEAR_SECONDS = 31_536_000
 
 /**
- * Serves the built app: hashed files for a year, pages fresh each time with a nonce of their own for the style sheets the
- * interface library adds. No inline script, no eval, nothing from elsewhere.
+ * Serves the built app: hashed files for a year, pages fresh each time with a nonce of their own for the style sheets
+ * the interface library adds. No inline script, no eval, nothing from elsewhere.
  */
 export function createApp({ dist, startGarden }: AppOptions): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8')

@@ -21,8 +21,9 @@ app.use(PrimeVue, {
   theme: { preset: openBedPreset, options: { darkModeSelector: '[data-theme="dark"]' } },
 })
 
-// PrimeVue forgets which styles it has put into the page with every component that comes or changes, in case its preset
-// has been changed, and then writes them anew, so that the browser styles the whole page for one press. Ours never changes.
+// PrimeVue forgets which styles it has put into the page with every component that comes or changes, in case its
+// preset has been changed, and then writes them anew, so that the browser styles the whole page for one press. Ours
+// never changes.
 base.clearLoadedStyleNames = () => undefined
 
 // The page asked for is fetched while the garden is read, not after.

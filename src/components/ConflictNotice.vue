@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** Two tabs changed the same thing: say so to the later one and let it choose. Whichever loses is put aside, not lost. */
+/**
+ * Two tabs changed the same thing: say so to the later one and let it choose. Whichever loses is put aside, not lost.
+ */
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
 const { conflicts } = defineProps<{ conflicts: readonly Conflict[] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * Where a figure lies on a scale, against the band wanted. Drawn of lines: a line that moves needs no new style, no layer and
- * no layout of the page, and six of these answer every press on the bench.
+ * Where a figure lies on a scale, against the band wanted. Drawn of lines: a line that moves needs no new style, no
+ * layer and no layout of the page, and six of these answer every press on the bench.
  */
 const {
   position,
@@ -76,7 +76,7 @@ const at = (x: number) => `${(Math.min(1, Math.max(0, x)) * 100).toFixed(2)}%`
   stroke: color-mix(in srgb, var(--ink) 75%, transparent);
   stroke-width: 3px;
 }
-/* While the ranges of another mix are being drawn, or what the next press would do, the last ones are hidden where they are. */
+/* The last ranges are hidden where they stand while those of another mix are worked out. */
 .awaiting .likely-span:not(.sure),
 .undecided .ghost {
   visibility: hidden;

@@ -113,7 +113,7 @@ const would = computed(() => (ghost && ghost.text !== reading.value ? `→ ${gho
 .high .verdict {
   color: var(--straw);
 }
-/* While the ranges of another mix are being drawn, or what the next press would do, the last ones are hidden where they are. */
+/* The last ranges are hidden where they stand while those of another mix are worked out. */
 .awaiting .likely:not(.sure),
 .undecided .would {
   visibility: hidden;

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Figures of a mix, each a gauge: with its likely range, and where it would stand after a change that is only looked at. */
+/**
+ * Figures of a mix, each a gauge: with its likely range, and where it would stand after a change that is only looked
+ * at.
+ */
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import type { LikelyRange } from '@/core/ranges'

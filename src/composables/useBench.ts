@@ -64,7 +64,10 @@ export interface Bench {
 
 const MOST_MOVES = 5
 
-/** Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can be done there. */
+/**
+ * Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can
+ * be done there.
+ */
 export function useBench(inHand: JobInHand): Bench {
   const { garden, job, prepared, question } = inHand
   const step = computed(() => STEPS[job.value?.step ?? 'whole'])

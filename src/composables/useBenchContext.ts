@@ -44,7 +44,10 @@ function makeBench(jobId: MaybeRefOrGetter<string>): BenchContext {
 }
 const BENCH: InjectionKey<BenchContext> = Symbol('bench')
 
-/** The bench of a job, made once and shared by its pieces: each asks only for what it shows, so a press redraws only that. */
+/**
+ * The bench of a job, made once and shared by its pieces: each asks only for what it shows, so a press redraws only
+ * that.
+ */
 export function provideBench(jobId: MaybeRefOrGetter<string>): BenchContext {
   const bench = makeBench(jobId)
   provide(BENCH, bench)

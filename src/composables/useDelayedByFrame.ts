@@ -10,7 +10,10 @@ function tick() {
   waiting.clear()
   for (const job of all) job()
 }
-/** Does it in the frame after the one about to be painted, together with all else that waits, so that they are drawn once. */
+/**
+ * Does it in the frame after the one about to be painted, together with all else that waits, so that they are drawn
+ * once.
+ */
 function nextFrame(job: () => void) {
   waiting.add(job)
   if (framesToGo === 0) requestAnimationFrame(tick)
@@ -18,8 +21,8 @@ function nextFrame(job: () => void) {
 }
 
 /**
- * The same value a frame later: for what may follow the figures under the hand instead of holding them up. Never older than
- * the frame after the last change.
+ * The same value a frame later: for what may follow the figures under the hand instead of holding them up. Never
+ * older than the frame after the last change.
  */
 export function useDelayedByFrame<T>(of: Ref<T>) {
   const calm = shallowRef(of.value)

@@ -56,7 +56,10 @@ export interface FinderWishing {
   request: ComputedRef<Outcome<FindRequest> | null>
 }
 
-/** What a mix for a job is wished to be, and the question it makes for the finder. Wishes outlive the page, not the tab. */
+/**
+ * What a mix for a job is wished to be, and the question it makes for the finder. Wishes outlive the page, not the
+ * tab.
+ */
 export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId: string): FinderWishing {
   /** A shelf of one thing or none is nothing to find a mix on. */
   const startingSource = (): Source =>

@@ -6,8 +6,8 @@ import type { Router } from 'vue-router'
 const GONE = /dynamically imported module|importing a module script failed|preload CSS|module script/i
 
 /**
- * Whether a part of the app could not be fetched: after a new version was put in place under an open tab its files are gone.
- * The page stays as it is; reloading brings the new version.
+ * Whether a part of the app could not be fetched: after a new version was put in place under an open tab its files
+ * are gone. The page stays as it is; reloading brings the new version.
  */
 export function useNewVersion(
   router: Pick<Router, 'onError'>,

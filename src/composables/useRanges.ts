@@ -19,7 +19,10 @@ export interface LikelyRanges {
   again: () => void
 }
 
-/** Likely ranges of a mix's figures, from the worker. `mix` must be plain data. A newer mix cancels the older one's draws. */
+/**
+ * Likely ranges of a mix's figures, from the worker. `mix` must be plain data. A newer mix cancels the older one's
+ * draws.
+ */
 export function useRanges(mix: MaybeRefOrGetter<MixInContainer | null>, run = rangesInWorker): LikelyRanges {
   const wanted = computed(() => toValue(mix))
   const task = useTask<MixInContainer, number, Outcome<RangesAnswer>>((input, controls) =>

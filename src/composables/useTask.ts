@@ -23,12 +23,14 @@ export interface Task<I, P, V> {
   again: () => void
 }
 
-/** Nothing heard for so long, ms, and the run counts as hung. Working ones speak up every few hundredths of a second. */
+/**
+ * Nothing heard for so long, ms, and the run counts as hung. Working ones speak up every few hundredths of a second.
+ */
 export const SILENCE = 20_000
 
 /**
- * Something that runs beside the page: in a worker, over the network. The newest question wins; a run that breaks or falls
- * silent fails with a word instead of leaving the page waiting. `run` answers null where it was cancelled.
+ * Something that runs beside the page: in a worker, over the network. The newest question wins; a run that breaks or
+ * falls silent fails with a word instead of leaving the page waiting. `run` answers null where it was cancelled.
  */
 export function useTask<I, P, V>(
   run: (input: I, controls: TaskControls<P>) => Promise<V | null>,

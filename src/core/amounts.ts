@@ -33,10 +33,20 @@ export const AMOUNT_LIMITS = defineLimits({
   },
 })
 
-/** Is it a dose at all? Less than this, g per litre, counts as none wherever doses are told, weighed or ticked. */
+/**
+ * Is it a dose at all? Less than this, g per litre, counts as none wherever doses are told, weighed or ticked.
+ *
+ * @example
+ * isDose(0.001) // false
+ */
 export const isDose = (gramsPerLitre: number): boolean => gramsPerLitre > AMOUNT_LIMITS.leastDose.value
 
-/** What is wrong with a number of containers or plants, if anything: whole, at least one, and believable. */
+/**
+ * What is wrong with a number of containers or plants, if anything: whole, at least one, and believable.
+ *
+ * @example
+ * countProblem(6) // null
+ */
 export function countProblem(count: number): Problem | null {
   const limit = AMOUNT_LIMITS.containers.value
   if (count > limit) return { code: 'size-too-large', field: 'count', value: count, limit }

@@ -78,13 +78,14 @@ export const USUAL_TEMPERATURE = 20
 const WEEKS = 20
 
 /**
- * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed, weight,
- * later years and, where crop and place are known, water and feeding over the season. `blended` is the blend of the parts
- * where the caller has it already.
+ * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed,
+ * weight, later years and, where crop and place are known, water and feeding over the season. `blended` is the blend
+ * of the parts where the caller has it already.
  *
- * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a dose below nought.
- * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which the state
- * at rest does not show.
+ * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a
+ * dose below nought.
+ * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which
+ * the state at rest does not show.
  */
 export function evaluate(
   input: MixInContainer,

@@ -53,7 +53,9 @@ export interface GrowingOutlook {
   yearTemperature: number
 }
 
-/** A tenth to a fifth draining away keeps salts down. Source: Yeager et al., best management practices (from memory). */
+/**
+ * A tenth to a fifth draining away keeps salts down. Source: Yeager et al., best management practices (from memory).
+ */
 export const USUAL_LEACHING: Fraction = 0.15
 
 /** Mean leaf of a season against full-grown leaf. Source: our assumption on FAO-56's four stages. */
@@ -76,15 +78,20 @@ interface GrowingInput {
   temperature: number
 }
 
-/** Months (1 to 12) a crop stands in from its planting month. */
+/**
+ * Months (1 to 12) a crop stands in from its planting month.
+ *
+ * @example
+ * monthsStanding(5, 60) // [5, 6]
+ */
 export function monthsStanding(plantingMonth: number, days: number): number[] {
   const count = Math.min(12, Math.max(1, Math.ceil(days / 30.4)))
   return Array.from({ length: count }, (_, i) => ((plantingMonth - 1 + i) % 12) + 1)
 }
 
 /**
- * Water, feeding and wind over the season, for one container. Where no climate is given, there is no watering and the feed is
- * reckoned at the temperature given, with a litre drained from ten of mix each week (our assumption).
+ * Water, feeding and wind over the season, for one container. Where no climate is given, there is no watering and the
+ * feed is reckoned at the temperature given, with a litre drained from ten of mix each week (our assumption).
  * Units as in the parts it is made of; errors none: the caller has checked the container and the mix.
  */
 export function growingOutlook(input: GrowingInput): GrowingOutlook {

@@ -1,4 +1,7 @@
-/** A number that decides something, with where it comes from. `low` and `high` are what a careful grower might put instead. */
+/**
+ * A number that decides something, with where it comes from. `low` and `high` are what a careful grower might put
+ * instead.
+ */
 export interface Limit {
   value: number
   low: number
@@ -7,5 +10,8 @@ export interface Limit {
   source: string
 }
 
-/** A table of limits by id, one for each subject. A test tries every row from both sides (`src/core/testing/limits.test.ts`). */
+/**
+ * A table of limits by id, one for each subject. A test tries every row from both sides
+ * (`src/core/testing/limits.test.ts`).
+ */
 export const defineLimits = <Id extends string>(rows: Record<Id, Limit>): Readonly<Record<Id, Limit>> => rows

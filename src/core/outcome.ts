@@ -16,15 +16,33 @@ export type Note =
 /** A value, or the reason there is none. Plain data, so that it crosses workers and files. */
 export type Outcome<T> = { ok: true; value: T; notes: Note[] } | { ok: false; problem: Problem }
 
+/**
+ * A value that was worked out, with what is to be known of it.
+ *
+ * @example
+ * succeed(3) // { ok: true, value: 3, notes: [] }
+ */
 export const succeed = <T>(value: T, ...notes: (Note | null)[]): Outcome<T> => ({
   ok: true,
   value,
   notes: notes.filter((n): n is Note => n !== null),
 })
 
+/**
+ * The reason why there is no value.
+ *
+ * @example
+ * fail({ code: 'no-parts' }) // { ok: false, problem: { code: 'no-parts' } }
+ */
 export const fail = (problem: Problem): { ok: false; problem: Problem } => ({ ok: false, problem })
 
-/** A note when a value lies outside the range a method was tested for, else null. NaN counts as outside. */
+/**
+ * A note when a value lies outside the range a method was tested for, else null. NaN counts as outside.
+ *
+ * @example
+ * noteOutside('height', 120, 2, 100)
+ * // { code: 'outside-tested-range', quantity: 'height', value: 120, low: 2, high: 100 }
+ */
 export function noteOutside(quantity: string, value: number, low: number, high: number): Note | null {
   return value >= low && value <= high ? null : { code: 'outside-tested-range', quantity, value, low, high }
 }

@@ -21,8 +21,8 @@ import { CLIMATES } from '../core/data/climates'
 import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 
 /**
- * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by the
- * same core as everything else, so that no figure in it is invented; only what was grown and noted is.
+ * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by
+ * the same core as everything else, so that no figure in it is invented; only what was grown and noted is.
  */
 
 interface DemoJob {

@@ -151,8 +151,8 @@ export const useGarden = defineStore('garden', () => {
   }
 
   /**
-   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database the garden lives in memory and the
-   * status says so.
+   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database the garden lives in
+   * memory and the status says so.
    */
   async function open(
     garden: GardenName,

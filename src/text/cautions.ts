@@ -101,6 +101,9 @@ export function cautionsForMixing(materials: readonly Material[], withLime: bool
   return [...ids].map(cautionById)
 }
 
-/** More mix than this in one job is told to whoever may be on a balcony, litres. Source: our assumption: two large tubs. */
+/**
+ * More mix than this in one job is told to whoever may be on a balcony, litres. Source: our assumption: two large
+ * tubs.
+ */
 const MUCH_MIX = 120
 export const cautionIsDue = (litres: number): boolean => litres > MUCH_MIX

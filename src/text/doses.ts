@@ -38,7 +38,9 @@ export const usualDoseText = (d: Dressing | undefined, units: UnitSystem): strin
     ? `usual ${doseText(d.dose.low, units)} to ${doseText(d.dose.high, units)}, trouble from ${doseText(d.dose.limit, units)}`
     : 'not in the tables any more'
 
-/** A dose for the whole job, and by the spoon; nothing where it does not go all through, or the litres are not known. */
+/**
+ * A dose for the whole job, and by the spoon; nothing where it does not go all through, or the litres are not known.
+ */
 export function amountText(
   { dressingId, gramsPerLitre, place, share }: DressingLine,
   litres: number | null,

@@ -30,7 +30,10 @@ export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem
 
 /** A bucket or so, in round figures of the grower's own, litres. */
 export const aBucket = (units: UnitSystem) => (units === 'metric' ? 10 : 3 * LITRES.usGallon)
-/** "640 g in all; 2 tablespoons, level for 10 L": a dose for the whole job, and for a bucketful by the spoon. Null litres leave out the first. */
+/**
+ * "640 g in all; 2 tablespoons, level for 10 L": a dose for the whole job, and for a bucketful by the spoon. Null
+ * litres leave out the first.
+ */
 export function doseInHand(
   gramsPerLitre: number,
   bulkDensity: number,

@@ -31,7 +31,9 @@ export const nitrogenText = (grams: number, units: UnitSystem): string =>
     ? ` ${doseWeightText(grams, units)} of nitrogen still to be given to each container over the season.`
     : ''
 
-/** A thing due in words, with its days. `grams` is what was held back for one container, `feed` a word about nitrogen. */
+/**
+ * A thing due in words, with its days. `grams` is what was held back for one container, `feed` a word about nitrogen.
+ */
 export function dueText(due: Due, grams: number, feed: string, units: UnitSystem) {
   const { title, text } = FOLLOW_UP_TEXTS[due.code]
   return {

@@ -44,7 +44,9 @@ export interface Following<P> {
   onProgress?: Tell<P>
 }
 
-/** Runs one call of the worker under a number of its own. Rejects with `WorkerLost` where the worker fails meanwhile. */
+/**
+ * Runs one call of the worker under a number of its own. Rejects with `WorkerLost` where the worker fails meanwhile.
+ */
 function call<R>(
   signal: AbortSignal | undefined,
   run: (remote: Remote<CoreApi>, task: number) => Promise<R>,

@@ -10,7 +10,10 @@ export type RangesAnswer = Omit<Ranged, 'best'>
 /** Told now and then: share done, or the finder's own progress. */
 export type Tell<P> = (progress: P) => void
 
-/** A pause that lets waiting messages in. A message of our own comes after all that wait; a timer would wait for longer. */
+/**
+ * A pause that lets waiting messages in. A message of our own comes after all that wait; a timer would wait for
+ * longer.
+ */
 function messageTurn(): Promise<void> {
   return new Promise((resolve) => {
     const { port1, port2 } = new MessageChannel()

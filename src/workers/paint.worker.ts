@@ -1,6 +1,9 @@
 import { paintOn, type Painting } from '../components/cutaway/painter'
 
-/** Pictures of mixes, painted beside the page. Only the newest painting of a canvas is done: those overtaken are skipped. */
+/**
+ * Pictures of mixes, painted beside the page. Only the newest painting of a canvas is done: those overtaken are
+ * skipped.
+ */
 export type PaintMessage =
   | { kind: 'canvas'; id: number; canvas: OffscreenCanvas }
   | { kind: 'paint'; id: number; painting: Painting }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** A bed in section, to scale, with its dimensions. The fill line, side holes and layers can be moved on the drawing. */
+/**
+ * A bed in section, to scale, with its dimensions. The fill line, side holes and layers can be moved on the drawing.
+ */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { containerOf } from '@/model/garden/garden'

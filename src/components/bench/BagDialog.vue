@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and costs. */
+/**
+ * A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and
+ * costs.
+ */
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { DRESSINGS } from '@/core/data/dressings'

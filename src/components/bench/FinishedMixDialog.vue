@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from. */
+/**
+ * Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from.
+ */
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'

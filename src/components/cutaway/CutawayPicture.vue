@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * The container in section, to scale: what fills it, and air and water by depth. The picture is an impression; the strip
- * beside it, the three labels and the table behind it are exact.
+ * The container in section, to scale: what fills it, and air and water by depth. The picture is an impression; the
+ * strip beside it, the three labels and the table behind it are exact.
  */
 import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, toRaw, watchEffect } from 'vue'

@@ -47,8 +47,8 @@ const TILE = 144
 let pores: Float32Array | null = null
 
 /**
- * A tile of blobs, like pores: smooth noise whose values are then replaced by their rank, so that a share t of the cells
- * lies below t whatever the blobs look like. Made once.
+ * A tile of blobs, like pores: smooth noise whose values are then replaced by their rank, so that a share t of the
+ * cells lies below t whatever the blobs look like. Made once.
  */
 function poreTile(): Float32Array {
   if (pores) return pores
@@ -141,7 +141,10 @@ function paintPores({ pixels, width, height, x }: PlacedPicture, painted: Painte
   }
 }
 
-/** Grains that can be seen, as many of each material and size class as cover its share of the solids; coarse ones first. */
+/**
+ * Grains that can be seen, as many of each material and size class as cover its share of the solids; coarse ones
+ * first.
+ */
 function paintGrains(picture: Picture, { layout, parts }: Painted, ratio: number, grainsOf: GrainsOf) {
   const area = (picture.width * picture.height) / ratio ** 2
   const steps: { look: Look; at: number[] }[][] = []
@@ -170,9 +173,9 @@ function paintGrains(picture: Picture, { layout, parts }: Painted, ratio: number
 }
 
 /**
- * The mix of a section as a picture, `ratio` pixels for one of the page; null where there is none. Between the grains, the
- * shares of fines, water and air at every depth are those of the profile; the grains of each material lie there by its share
- * and size, drawn larger than life. Outside the walls nothing is painted.
+ * The mix of a section as a picture, `ratio` pixels for one of the page; null where there is none. Between the
+ * grains, the shares of fines, water and air at every depth are those of the profile; the grains of each material lie
+ * there by its share and size, drawn larger than life. Outside the walls nothing is painted.
  */
 export function paintMix(painted: Painted, ratio: number, grainsOf: GrainsOf): PlacedPicture | null {
   const { left, right, y, mixHeight } = painted.layout

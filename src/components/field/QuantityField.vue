@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /**
- * A number with its unit. The model is in the core's unit; what is typed stays as typed. Every readable number is sent on
- * at once, sensible or not, so that nothing is lost: `problem` says beside the field what the core thinks of it.
+ * A number with its unit. The model is in the core's unit; what is typed stays as typed. Every readable number is
+ * sent on at once, sensible or not, so that nothing is lost: `problem` says beside the field what the core thinks of
+ * it.
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'

@@ -236,7 +236,7 @@ describe('batches', () => {
     expect(planBatches({ ...request, bucket: 0.05, vessel: 0.6, wanted: 0.3 })).toMatchObject({ ok: true })
   })
   test('by hand: 7 to 1 in a tub too small to keep it', () => {
-    // A quarter of the one is 1¾ of the seven: 20 L of a 25 L tub that turns 16.7. So 16.7 L are 17.5 and 2.5 twelfths,
+    // A quarter of the one is 1¾ of the seven: 20 L, where a 25 L tub turns 16.7. 16.7 L are 17.5 and 2.5 twelfths,
     // measured as 18 and 3; three such batches make 50 L, with 54 and 9 of 63 instead of 7 and 1 of 8.
     const p = plan({
       parts: [

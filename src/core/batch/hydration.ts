@@ -36,6 +36,9 @@ export const WETTING_AGENT_ML_PER_LITRE = 0.116
 /**
  * Water to bring one loose litre of a material from as bought to workable, litres (1 kg = 1 L).
  * Never negative: wet material is used as it is. Range: fresh, not rained-on stock.
+ *
+ * @example
+ * waterToWorkable(materialById('coir_pith'), { kind: 'block', kg: 5 }) // 0.3588
  */
 export function waterToWorkable(material: Material, pack: Pack): Litres {
   const p = material.properties
@@ -44,6 +47,11 @@ export function waterToWorkable(material: Material, pack: Pack): Litres {
   return Math.max(0, WORKABLE_SHARE[material.family] * p.waterAt100Cm.value - has)
 }
 
-/** Does it shed water once dry, so that a drop of wetting agent helps? */
+/**
+ * Does it shed water once dry, so that a drop of wetting agent helps?
+ *
+ * @example
+ * shedsWaterWhenDry(materialById('peat_fine')) // true
+ */
 export const shedsWaterWhenDry = (material: Material): boolean =>
   material.family === 'peat' || material.family === 'bark'

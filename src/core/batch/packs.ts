@@ -10,6 +10,9 @@ import type { Kilograms, Litres } from '../units'
  *   by weight         kg / moist density as bought x factor
  *
  * Unit: litres. Source: pack conversions are common practice; densities and factors as in the material's row.
+ *
+ * @example
+ * looseLitresOfPack(materialById('coir_chips'), { kind: 'block', kg: 5 }) // 70
  */
 export function looseLitresOfPack(material: Material, pack: Pack): Litres {
   const p = material.properties
@@ -64,6 +67,10 @@ export interface Purchase {
  * A small unbounded covering knapsack in steps of a hundredth of a litre over at most the need plus one largest pack,
  * solved exactly by trying counts of all packs but the last, largest first.
  * Range: up to 4 pack sizes, needs up to 100 m3. Source: exact search; ours.
+ *
+ * @example
+ * cheapestPacks(7, 0, [{ pack: { kind: 'loose', litres: 9 }, litres: 9, price: 3 }])
+ * // { counts: [1], litres: 9, leftover: 2, cost: 3, fromStock: 0 }
  */
 export function cheapestPacks(need: Litres, stock: Litres, offers: readonly PackOffer[]): Purchase {
   const fromStock = Math.min(stock, need)
@@ -123,7 +130,12 @@ export function cheapestPacks(need: Litres, stock: Litres, offers: readonly Pack
   }
 }
 
-/** Weight of one pack as bought, kg. */
+/**
+ * Weight of one pack as bought, kg.
+ *
+ * @example
+ * packWeight(materialById('sand_coarse'), { kind: 'mass', kg: 25 }) // 25
+ */
 export function packWeight(material: Material, pack: Pack): Kilograms {
   const p = material.properties
   if (pack.kind === 'block' || pack.kind === 'mass') return pack.kg

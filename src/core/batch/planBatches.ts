@@ -48,6 +48,18 @@ export const TURN_FRACTION = L.turn.value
  *
  * Units: litres. Errors: no parts; an amount not above zero; a vessel too small for the smallest measures.
  * Source: arithmetic; ours.
+ *
+ * @example
+ * planBatches({
+ *   parts: [
+ *     { id: 'peat', twelfths: 36 },
+ *     { id: 'pumice', twelfths: 12 },
+ *   ],
+ *   blendingLoss: 0,
+ *   wanted: 40,
+ *   bucket: 10,
+ *   vessel: 90,
+ * }).value.totals[0].litres // 30
  */
 export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   const { parts, blendingLoss, wanted, bucket, vessel } = request
@@ -127,6 +139,11 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   )
 }
 
-/** Do the measures of a plan stray from the recipe by more than anybody would notice? */
+/**
+ * Do the measures of a plan stray from the recipe by more than anybody would notice?
+ *
+ * @example
+ * isRounded({ largestShareError: 0.02 }) // true
+ */
 export const isRounded = ({ largestShareError }: Pick<BatchPlan, 'largestShareError'>): boolean =>
   largestShareError > L.roundedShare.value

@@ -29,6 +29,9 @@ export interface SpoonMeasure {
 /**
  * A weight as level cups, tablespoons and quarter teaspoons, by bulk density (g/mL), to the nearest quarter teaspoon.
  * Range: 0 g and up, density above 0. Scales are better: powders pack by a fifth either way (common practice).
+ *
+ * @example
+ * levelSpoons(23, 1, { cup: 250, tablespoon: 15, teaspoon: 5 }) // { cups: 0, tablespoons: 1, teaspoons: 1.5 }
  */
 export function levelSpoons(grams: Grams, bulkDensity: number, set: SpoonSet): SpoonMeasure {
   let quarters = Math.round((grams / bulkDensity / set.teaspoon) * 4)

@@ -22,10 +22,14 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
 /**
  * Acidifier needed to bring a mix down to a pH by a day, g per litre: `acidityCourse` turned round by bisection.
  *
- * Target 3 to 7.5; `besides` holds limes, other acids, water and temperature. A mix already at or below the target gets none
- * and a note. Errors: target out of range; a dressing that makes no acid; no dose up to 10 g/L reaches it in time. A note
- * tells of a dose above the dressing's limit (salts, or a plunge of pH later on).
+ * Target 3 to 7.5; `besides` holds limes, other acids, water and temperature. A mix already at or below the target
+ * gets none and a note. Errors: target out of range; a dressing that makes no acid; no dose up to 10 g/L reaches it
+ * in time. A note tells of a dose above the dressing's limit (salts, or a plunge of pH later on).
  * Source: as `acidityCourse`.
+ *
+ * @example
+ * acidForTarget({ pH: 6.6, bufferCapacity: 30 }, dressingById('sulfur_elemental'), 5.5).value
+ * // { gramsPerLitre: 1.109, pH: 5.5, pHInTheEnd: 5.066 }
  */
 export function acidForTarget(
   mix: BufferedMix,

@@ -16,7 +16,9 @@ export const WATER_CEILING = {
   to: CHEMISTRY_LIMITS.waterTo.value,
 } as const
 
-/** Anything given by weight that makes acid (or, negative, base) as it works: sulfur, iron sulfate, most fertilizers. */
+/**
+ * Anything given by weight that makes acid (or, negative, base) as it works: sulfur, iron sulfate, most fertilizers.
+ */
 export interface AcidDose {
   dressing: Dressing
   gramsPerLitre: number
@@ -27,7 +29,10 @@ export interface AcidDose {
 export interface AcidityInput {
   limes?: readonly LimeDose[]
   acids?: readonly AcidDose[]
-  /** Alkalinity brought by watering, mmol of charge per litre of mix and day: meq/L times litres of water per litre of mix. */
+  /**
+   * Alkalinity brought by watering, mmol of charge per litre of mix and day: meq/L times litres of water per litre of
+   * mix.
+   */
   waterAlkalinity?: number
   /** Mean temperature of the mix, C. */
   temperature?: number
@@ -46,7 +51,13 @@ export interface AcidityState {
   fromWater: number
 }
 
-/** Acid one gram of a dressing makes in the end, mmol of charge (Pierre's equivalents; sulfur 62.4). Limes make none here. */
+/**
+ * Acid one gram of a dressing makes in the end, mmol of charge (Pierre's equivalents; sulfur 62.4). Limes make none
+ * here.
+ *
+ * @example
+ * acidPerGram(dressingById('sulfur_elemental')) // 59.35
+ */
 export const acidPerGram = (dressing: Dressing): number =>
   dressing.lime ? 0 : (dressing.acidity?.value ?? 0) * MMOLC_PER_GRAM_CACO3
 
@@ -63,13 +74,17 @@ export const acidPerGram = (dressing: Dressing): number =>
  * | water  | alkalinity brought by water, none of it above pH 8.2      | mmol_c/L        |
  * | b      | buffer capacity of the mix                               | mmol_c/L per pH |
  *
- * Unreacted carbonate stays as residual and answers later acid; with plenty of it pH levels off at the ceiling, about 7.4.
- * Soluble bases (hydrated lime) have no ceiling and can overshoot. States on day 0, every `every` days and the last day.
- * Steps of half a day, each pool exactly within a step. Range: pH 3.5 to 7.5, 5 to 35 C, up to three years. Leaves out: plants' own acid beyond Pierre's
- * convention, salts, gas.
- * Source: rate idea after Huang, Fisher & Argo 2007, HortScience 42:1268-1273; equivalents Pierre 1933; the slow-down is our
- * assumption, its 5.4 and the rates of lime set so that 28 g per US gallon of peat and 5 g/L of peat both land at pH 5.8-6.6
- * (common practice).
+ * Unreacted carbonate stays as residual and answers later acid; with plenty of it pH levels off at the ceiling, about
+ * 7.4. Soluble bases (hydrated lime) have no ceiling and can overshoot. States on day 0, every `every` days and the
+ * last day. Steps of half a day, each pool exactly within a step. Range: pH 3.5 to 7.5, 5 to 35 C, up to three years.
+ * Leaves out: plants' own acid beyond Pierre's convention, salts, gas.
+ * Source: rate idea after Huang, Fisher & Argo 2007, HortScience 42:1268-1273; equivalents Pierre 1933; the slow-down
+ * is our assumption, its 5.4 and the rates of lime set so that 28 g per US gallon of peat and 5 g/L of peat both land
+ * at pH 5.8-6.6 (common practice).
+ *
+ * @example
+ * acidityCourse({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).map((s) => s.pH)
+ * // [5, 5.28, 5.56]
  */
 export function acidityCourse(
   mix: BufferedMix,
@@ -132,6 +147,11 @@ export function acidityCourse(
   return course
 }
 
-/** Where a mix stands on a day: the last state of `acidityCourse`. */
+/**
+ * Where a mix stands on a day: the last state of `acidityCourse`.
+ *
+ * @example
+ * acidityOn({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).fromWater // 5.6
+ */
 export const acidityOn = (mix: BufferedMix, input: AcidityInput, day: Days): AcidityState =>
   acidityCourse(mix, input, day, Infinity).at(-1)!

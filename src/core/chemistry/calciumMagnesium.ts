@@ -21,6 +21,9 @@ export interface CationsAlready {
  *
  * G in g/L, cations already there in mg/L. Held between 0 and 1 where the ratio cannot be reached; 0 for no lime.
  * Source: mass balance.
+ *
+ * @example
+ * dolomiteShare(4, 0.5, LIMES[0], LIMES[1]) // 0.5748
  */
 export function dolomiteShare(
   ratio: number,
@@ -45,8 +48,8 @@ export interface BalancedLime {
 }
 
 /**
- * Lime for a target pH, shared between a calcitic and a dolomitic one for a wanted Ca : Mg. The share moves the dose and the
- * dose the share, so both are solved in turn until the share stands still (a few rounds).
+ * Lime for a target pH, shared between a calcitic and a dolomitic one for a wanted Ca : Mg. The share moves the dose
+ * and the dose the share, so both are solved in turn until the share stands still (a few rounds).
  * Errors and notes: those of `limeForTarget`.
  */
 export function limeForTargetAndRatio(

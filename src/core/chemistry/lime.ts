@@ -10,11 +10,21 @@ export const MMOLC_PER_GRAM_CACO3 = 2000 / 100.0869
  */
 export const SIEVE_EFFICIENCY = [0.05, 0.2, 0.5, 1] as const
 
-/** Fineness efficiency of a ground lime, fraction. `sieveShares` by mass, coarse to fine, summing to 1. */
+/**
+ * Fineness efficiency of a ground lime, fraction. `sieveShares` by mass, coarse to fine, summing to 1.
+ *
+ * @example
+ * finenessEfficiency([0, 0.02, 0.08, 0.9]) // 0.944
+ */
 export const finenessEfficiency = (sieveShares: readonly number[]): Fraction =>
   SIEVE_EFFICIENCY.reduce((sum, e, i) => sum + e * (sieveShares[i] ?? 0), 0)
 
-/** Charge one gram of a lime can neutralise once all its useful part has dissolved, mmol of charge. */
+/**
+ * Charge one gram of a lime can neutralise once all its useful part has dissolved, mmol of charge.
+ *
+ * @example
+ * alkalinityPerGram(LIMES[0]) // 17.92
+ */
 export const alkalinityPerGram = (lime: LimingMaterial): number =>
   lime.calciumCarbonateEquivalent.value * MMOLC_PER_GRAM_CACO3 * finenessEfficiency(lime.sieveShares)
 

@@ -30,7 +30,12 @@ export interface LimeChoice {
 /** The most a search gives; the same that is believed when it is typed. */
 const MOST_GRAMS_PER_LITRE = AMOUNT_LIMITS.lime.value
 
-/** pH after a total dose split by the choice; `besides` are fertilizers and acids given with it. */
+/**
+ * pH after a total dose split by the choice; `besides` are fertilizers and acids given with it.
+ *
+ * @example
+ * limeAt({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 5).pH // 5.888
+ */
 export function limeAt(
   mix: BufferedMix,
   choice: readonly LimeChoice[],
@@ -51,6 +56,9 @@ export function limeAt(
  *
  * Target 3.5 to 8, days above 0, shares summing to 1. A mix already at or above the target gets no lime and a note
  * (lime never lowers pH). Errors: target out of range; no dose up to 25 g/L reaches it.
+ *
+ * @example
+ * limeForTarget({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 6).ok // true
  */
 export function limeForTarget(
   mix: BufferedMix,

@@ -2,7 +2,9 @@ import type { Element, Property } from '../data/types'
 import { ATOMIC_MASS } from '../nutrients/stoichiometry'
 import { MMOLC_PER_GRAM_CACO3 } from './lime'
 
-/** Charge each element counts for by the convention, acid above nought: half the nitrogen, one of phosphorus's three. */
+/**
+ * Charge each element counts for by the convention, acid above nought: half the nitrogen, one of phosphorus's three.
+ */
 const COUNTS: Partial<Record<Element, number>> = {
   nitrogen: 0.5 / ATOMIC_MASS.N!,
   sulfur: 2 / ATOMIC_MASS.S!,
@@ -15,13 +17,17 @@ const COUNTS: Partial<Record<Element, number>> = {
 }
 
 /**
- * Equivalent acidity of a fertilizer from its analysis: kg of calcium carbonate to undo 1 kg; negative for base-formers.
+ * Equivalent acidity of a fertilizer from its analysis: kg of calcium carbonate to undo 1 kg; negative for
+ * base-formers.
  *
  *   A = (N / 2 + S + Cl + P / 3  -  K - Ca - Mg - Na)  in moles of charge, over those of calcium carbonate
  *
  * Half the nitrogen counts because plants take up nitrate with about half its bases. Mass fractions as elements.
  * Leaves out the carbonate of limes and ashes, which `alkalinityPerGram` counts.
  * Source: Pierre 1933, Ind. Eng. Chem. Anal. Ed. 5:229-234 (AOAC's method); his figures are among the checks.
+ *
+ * @example
+ * equivalentAcidity({ nitrogen: { value: 0.21 }, sulfur: { value: 0.24 } }) // 1.124
  */
 export function equivalentAcidity(analysis: Partial<Record<Element, Pick<Property, 'value'>>>): number {
   let charge = 0

@@ -1,6 +1,9 @@
 /**
  * The dose, g/L, at which something just stops being short, by bisection between nought and `most`, to 0.001 g/L.
  * `short` must be true below the answer and false above it.
+ *
+ * @example
+ * solveDose((grams) => grams < 2.5, 10) // 2.5
  */
 export function solveDose(short: (gramsPerLitre: number) => boolean, most: number): number {
   let low = 0
@@ -14,11 +17,12 @@ export function solveDose(short: (gramsPerLitre: number) => boolean, most: numbe
 }
 
 /**
- * The dose, g/L, at which what rises with it reaches the target: to 0.001 g/L or `near` of the target, whichever is first.
+ * The dose, g/L, at which what rises with it reaches the target: to 0.001 g/L or `near` of the target, whichever is
+ * first.
  *
- * False position with the Illinois halving, never leaving its bracket: a few trials where bisection takes fifteen. What rises
- * is below the target at nought (`atNought`) and not below it at `most` (`atMost`). Source: Dowell & Jarratt 1971, BIT
- * 11:168-174.
+ * False position with the Illinois halving, never leaving its bracket: a few trials where bisection takes fifteen.
+ * What rises is below the target at nought (`atNought`) and not below it at `most` (`atMost`). Source: Dowell &
+ * Jarratt 1971, BIT 11:168-174.
  */
 export function solveRising(
   rises: (gramsPerLitre: number) => number,

@@ -22,8 +22,11 @@ export const MM_PER_MEGAJOULE = 0.408
 /**
  * Reference evapotranspiration by Hargreaves: only temperatures and the place are wanted.
  *   ET0 = 0.0023 (Tmean + 17.8) sqrt(Tmax - Tmin) 0.408 Ra
- * C and MJ m-2 day-1 in, mm/day out, never below 0. Good to about a fifth by the month; low in strong wind, high where it is
- * humid. Source: Hargreaves & Samani 1985, as FAO-56 eq. 52.
+ * C and MJ m-2 day-1 in, mm/day out, never below 0. Good to about a fifth by the month; low in strong wind, high
+ * where it is humid. Source: Hargreaves & Samani 1985, as FAO-56 eq. 52.
+ *
+ * @example
+ * hargreaves(26.6, 14.8, 40.6) // 5.039
  */
 export const hargreaves = (tMax: number, tMin: number, extraterrestrial: number): number =>
   Math.max(
@@ -60,9 +63,12 @@ export interface Weather {
  *
  *   ET0 = (0.408 D (Rn - G) + g 900 u2 (es - ea) / (T + 273)) / (D + g (1 + 0.34 u2))
  *
- * D slope of the vapour curve and g psychrometric constant in kPa/C, Rn and G in MJ m-2 day-1, u2 in m/s, es - ea in kPa.
- * Answer: mm/day, never below 0. Source: Allen, Pereira, Raes & Smith 1998, FAO-56 eq. 6; its worked examples are among the
- * checks.
+ * D slope of the vapour curve and g psychrometric constant in kPa/C, Rn and G in MJ m-2 day-1, u2 in m/s, es - ea in
+ * kPa. Answer: mm/day, never below 0. Source: Allen, Pereira, Raes & Smith 1998, FAO-56 eq. 6; its worked examples
+ * are among the checks.
+ *
+ * @example
+ * penmanMonteith({ tMax: 26.6, tMin: 14.8, latitude: 45.72, elevation: 200, day: 196 }) // 4.56
  */
 export function penmanMonteith(w: Weather): number {
   const { tMax, tMin } = w
@@ -106,7 +112,13 @@ export interface Climate {
   months: readonly MonthClimate[]
 }
 
-/** Reference evapotranspiration of a month (1 to 12) in mm/day: Penman-Monteith where wind and sun are known, else Hargreaves. */
+/**
+ * Reference evapotranspiration of a month (1 to 12) in mm/day: Penman-Monteith where wind and sun are known, else
+ * Hargreaves.
+ *
+ * @example
+ * monthlyReference({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }, 1) // 0.4454
+ */
 export function monthlyReference(climate: Climate, month: number): number {
   const m = climate.months[month - 1]!
   const day = midMonthDay(month)
@@ -118,6 +130,9 @@ export function monthlyReference(climate: Climate, month: number): number {
 /**
  * Mean temperature of mix in a container in a month, C: about that of the air, a degree or two warmer in the sun.
  * Source: common practice; pots on hot paving go higher.
+ *
+ * @example
+ * mixTemperature({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }, 1) // 5
  */
 export const mixTemperature = (climate: Climate, month: number): number => {
   const m = climate.months[month - 1]!

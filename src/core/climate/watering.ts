@@ -18,12 +18,18 @@ export const WALL_EVAPORATION: Record<WallKind, { low: number; value: number; hi
   terracotta: { low: 0.1, value: 0.25, high: 0.4 },
 }
 
-/** Spread of evapotranspiration worked out from monthly means about that of a real day of the month. Source: FAO-56, text to eq. 52. */
+/**
+ * Spread of evapotranspiration worked out from monthly means about that of a real day of the month. Source: FAO-56,
+ * text to eq. 52.
+ */
 export const WEATHER_SPREAD = { low: 0.75, high: 1.3 } as const
 
 /**
  * Depletion fraction for a day's demand, after FAO-56: p = p_table + 0.04 (5 - ETc), held between 0.1 and 0.8.
  * ETc in mm/day.
+ *
+ * @example
+ * depletionFraction(0.4, 7) // 0.32
  */
 export const depletionFraction = (pTable: Fraction, cropUse: number): Fraction =>
   Math.min(
@@ -46,6 +52,16 @@ export interface WaterUseInput {
  * Water one container uses in a day of full-grown summer, litres.
  *   use = ET0 Kc A + ET0 w A_wall,   A = the plants' shade, at least the surface's evaporation at Kc 0.4
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
+ *
+ * @example
+ * dailyUse({
+ *   reference: 5,
+ *   crop: cropById('pepper_sweet'),
+ *   plants: 1,
+ *   surface: 0.1,
+ *   wall: 0,
+ *   wallKind: 'closed',
+ * }) // { low: 0.4252, value: 1.05, high: 2.102 }
  */
 export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; high: Litres } {
   const { cropCoefficient, canopyArea } = input.crop.properties
@@ -62,9 +78,13 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
 }
 
 /**
- * Water a plant can take between waterings before it slows down, litres: all that is easily available and, of the buffer,
- * a part that grows with the crop's depletion fraction p for the day's demand: none at p 0.2 or less, all at 0.6.
+ * Water a plant can take between waterings before it slows down, litres: all that is easily available and, of the
+ * buffer, a part that grows with the crop's depletion fraction p for the day's demand: none at p 0.2 or less, all at
+ * 0.6.
  * Source: our assumption joining De Boodt & Verdonck's classes to FAO-56's p.
+ *
+ * @example
+ * usableWater({ mixVolume: 12, easilyAvailableWater: 0.16, waterBufferingCapacity: 0.04 }, 0.4) // 2.16
  */
 export function usableWater(balance: WaterBalance, p: Fraction): Litres {
   return balance.mixVolume * (balance.easilyAvailableWater + ofBuffer(p) * balance.waterBufferingCapacity)
@@ -80,13 +100,15 @@ export interface WateringInterval {
   usable: Litres
   /** Depletion fraction for the day's demand. */
   depletion: Fraction
-  /** Days between waterings: low for a hot day and a large plant, high for a cool one. Below 1: more than once a day. */
+  /**
+   * Days between waterings: low for a hot day and a large plant, high for a cool one. Below 1: more than once a day.
+   */
   days: { low: number; value: number; high: number }
 }
 
 /**
- * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are in the
- * range; the mix's own comes from the draws. Infinite where nothing evaporates.
+ * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are
+ * in the range; the mix's own comes from the draws. Infinite where nothing evaporates.
  */
 export function wateringInterval(balance: WaterBalance, input: WaterUseInput): WateringInterval {
   const use = dailyUse(input)
@@ -105,9 +127,13 @@ export function wateringInterval(balance: WaterBalance, input: WaterUseInput): W
 export const USUAL_BUFFER: Fraction = 0.05
 
 /**
- * Easily available water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval`
- * turned round, with the buffer a mix usually has. Fraction of the mix; `use` in litres a day, `mixVolume` in litres.
+ * Easily available water a mix must hold so that it need not be watered oftener than every so many days:
+ * `wateringInterval` turned round, with the buffer a mix usually has. Fraction of the mix; `use` in litres a day,
+ * `mixVolume` in litres.
  * Errors: none; at least nought.
+ *
+ * @example
+ * easyWaterNeeded({ use: { value: 2 }, depletion: 0.4 }, 12, 3) // 0.475
  */
 export const easyWaterNeeded = (
   { use, depletion }: Pick<WateringInterval, 'use' | 'depletion'>,

@@ -1,6 +1,9 @@
 import type { MonthClimate } from '../climate'
 
-/** A made-up climate with the character of a real kind of place; a beginning for those who do not know their own figures. */
+/**
+ * A made-up climate with the character of a real kind of place; a beginning for those who do not know their own
+ * figures.
+ */
 export interface KnownClimate {
   id: string
   name: string

@@ -81,7 +81,9 @@ export interface Dressing {
   nitrogenForms: NitrogenForms | null
   release: Release
   lime: LimeNature | null
-  /** kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is told, and for limes. */
+  /**
+   * kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is told, and for limes.
+   */
   acidity: Property | null
   /** Osmotic effect against an equal weight of sodium nitrate = 100. */
   saltIndex: Property | null

@@ -2,13 +2,24 @@ import crops from './crops.json'
 import materials from './materials.json'
 import type { Crop, Material } from './types'
 
-// The files are checked against their Zod schemas when the app is built and by a test, so their shape can be trusted here.
+// The files are checked against their Zod schemas when the app is built and by a test, so their shape can be trusted
+// here.
 export const MATERIALS = materials as unknown as readonly Material[]
 export const CROPS = crops as unknown as readonly Crop[]
 
-/** A material of the tables by its id; undefined where the tables have none. */
+/**
+ * A material of the tables by its id; undefined where the tables have none.
+ *
+ * @example
+ * materialById('peat_medium')?.family // 'peat'
+ */
 export const materialById = (id: string): Material | undefined => MATERIALS.find((m) => m.id === id)
-/** A crop of the tables by its id; undefined for null and where the tables have none. */
+/**
+ * A crop of the tables by its id; undefined for null and where the tables have none.
+ *
+ * @example
+ * cropById('pepper_sweet')?.perennial // false
+ */
 export const cropById = (id: string | null | undefined): Crop | undefined => CROPS.find((c) => c.id === id)
 
 export { LIMES, LIME_DRESSINGS, limingMaterial } from './limes'

@@ -4,7 +4,12 @@ import type { Dressing, LimingMaterial } from './types'
 /** The limes as dressings, with all that a dressing has. */
 export const LIME_DRESSINGS = limes as unknown as readonly Dressing[]
 
-/** The liming side of a dressing, or null where it is no lime. Rates per day, densities g/mL, fractions. */
+/**
+ * The liming side of a dressing, or null where it is no lime. Rates per day, densities g/mL, fractions.
+ *
+ * @example
+ * limingMaterial(dressingById('gypsum')) // null
+ */
 export function limingMaterial(dressing: Dressing): LimingMaterial | null {
   const { lime, release } = dressing
   if (!lime || release.kind === 'none' || release.kind === 'coated') return null

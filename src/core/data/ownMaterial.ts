@@ -64,13 +64,13 @@ function distance(row: Material, own: OwnMaterial): number {
 }
 
 /**
- * A whole material from a few known figures: the rest is a mean of the rows of its family, nearer rows counting for more
- * (weight 1 / (0.1 + distance squared)), over a range from the least low to the greatest high of the family. What is estimated
- * says so: source `family:<name>`, kind 'estimated', confidence low. What is known is kind 'measured', within a tenth unless a
- * range was given.
+ * A whole material from a few known figures: the rest is a mean of the rows of its family, nearer rows counting for
+ * more (weight 1 / (0.1 + distance squared)), over a range from the least low to the greatest high of the family.
+ * What is estimated says so: source `family:<name>`, kind 'estimated', confidence low. What is known is kind
+ * 'measured', within a tenth unless a range was given.
  *
- * Afterwards the parts are made to agree: a known density with unknown porosity gives porosity by the family's solid density; water
- * is scaled down under pores and made to fall with tension, known figures standing.
+ * Afterwards the parts are made to agree: a known density with unknown porosity gives porosity by the family's solid
+ * density; water is scaled down under pores and made to fall with tension, known figures standing.
  * Errors: a family or a figure nobody would believe; water known that rises with tension or passes the pores known.
  * Source: our assumption.
  */
@@ -155,7 +155,10 @@ function estimated(
   }
 }
 
-/** Makes porosity, density and water agree, leaving what is known alone; the problem where known figures contradict each other. */
+/**
+ * Makes porosity, density and water agree, leaving what is known alone; the problem where known figures contradict
+ * each other.
+ */
 function agree(
   p: MaterialProperties,
   own: OwnMaterial,

@@ -19,8 +19,8 @@ export interface CropFit {
 }
 
 /**
- * How a crop fits a filled container: depth, root room, space. `asked` is the number of plants the grower wants in each; null
- * for as many as have room. Source: the crop's least depth and volume, and its spacing (common practice).
+ * How a crop fits a filled container: depth, root room, space. `asked` is the number of plants the grower wants in
+ * each; null for as many as have room. Source: the crop's least depth and volume, and its spacing (common practice).
  */
 export function cropFit(crop: Pick<Crop, 'properties'>, plan: MixNeeded, asked: number | null): CropFit {
   const { minDepth, minRootVolume } = crop.properties

@@ -18,8 +18,9 @@ export interface LayerNature {
 }
 
 /**
- * Gaps, washing-in and rot of what lies under a mix. Gravel 41 % gaps by its table; bark and logs from common practice: prunings
- * and logs laid by hand leave a third open, most of which fills. Source: our assumption on common practice; wide.
+ * Gaps, washing-in and rot of what lies under a mix. Gravel 41 % gaps by its table; bark and logs from common
+ * practice: prunings and logs laid by hand leave a third open, most of which fills. Source: our assumption on common
+ * practice; wide.
  */
 export const LAYERS: Readonly<Record<AnyLayerKind, LayerNature>> = {
   gravel: { material: 'gravel_pea', voids: 0.41, washesIn: 0.2, halfLife: Infinity },

@@ -12,8 +12,13 @@ const LEAST_LIFT = 8
 const MOST_LIFTS = 4
 
 /**
- * Parts in which a container is filled and soaked, each a quarter of the depth or, where it is shallow, fewer: cm and litres of
- * mix in place. `from` is where the mix begins (the layers, or old mix), `to` the fill line. Source: common practice.
+ * Parts in which a container is filled and soaked, each a quarter of the depth or, where it is shallow, fewer: cm and
+ * litres of mix in place. `from` is where the mix begins (the layers, or old mix), `to` the fill line. Source: common
+ * practice.
+ *
+ * @example
+ * liftsOf({ kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 }, 19, 25)
+ * // [{ top: 25, litres: 3.771 }]
  */
 export function liftsOf(shape: Shape, from: Centimetres, to: Centimetres): Lift[] {
   const depth = to - from

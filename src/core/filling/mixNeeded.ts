@@ -43,8 +43,9 @@ export interface MixNeeded extends ContainerVolumes {
  *
  *   net = V(fill line) - V(layers) + sum V_layer voids washed - root balls - old mix
  *
- * Litres and cm. Topping up: layers are there already and have had their share, so only the sunk part is filled. Errors: those
- * of `containerVolumes`; a layer below nought or layers that leave no room; root balls or sinking below nought or more than the space.
+ * Litres and cm. Topping up: layers are there already and have had their share, so only the sunk part is filled.
+ * Errors: those of `containerVolumes`; a layer below nought or layers that leave no room; root balls or sinking below
+ * nought or more than the space.
  * Source: geometry; `LAYERS`.
  */
 export function mixNeeded(request: MixNeededRequest): Outcome<MixNeeded> {

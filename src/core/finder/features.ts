@@ -42,9 +42,9 @@ export interface Features {
 }
 
 /**
- * Rows of features for the materials of a problem. Water is reckoned at twelve Gauss points of height above the saturated
- * foot, each weighted with the container's own area there; that stays within half a point of `containerProfile`.
- * Fractions, kg/L, mmol_c, money per loose litre (NaN where unknown).
+ * Rows of features for the materials of a problem. Water is reckoned at twelve Gauss points of height above the
+ * saturated foot, each weighted with the container's own area there; that stays within half a point of
+ * `containerProfile`. Fractions, kg/L, mmol_c, money per loose litre (NaN where unknown).
  */
 export function featuresOf(
   problem: FinderProblem,

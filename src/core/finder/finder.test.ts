@@ -61,7 +61,10 @@ const found = (p: FinderProblem) => {
   return answer.value
 }
 
-/** Score of a recipe by the plain functions of the core: no features, no bounds, nothing shared with the finder but the steps. */
+/**
+ * Score of a recipe by the plain functions of the core: no features, no bounds, nothing shared with the finder but
+ * the steps.
+ */
 function plainly(p: FinderProblem, parts: { id: string; parts: number }[]) {
   const mixed = blend(parts.map(({ id, parts: n }) => ({ material: material(id), parts: n })))
   if (!mixed.ok) throw new Error(mixed.problem.code)

@@ -42,11 +42,12 @@ export interface MixPart {
 const WORTH_SAVING = 0.01
 
 /**
- * Every single change from a recipe, ranked by what it gains: half a part (or `step`) of each allowed material added, taken away, or
- * swapped for another. The same sums as the finder, so both agree. At most `most` are given, no two of the same pair of materials.
+ * Every single change from a recipe, ranked by what it gains: half a part (or `step`) of each allowed material added,
+ * taken away, or swapped for another. The same sums as the finder, so both agree. At most `most` are given, no two of
+ * the same pair of materials.
  *
- * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on the
- * shelf. Source: exhaustive over single changes; a finished mix counts as the loose parts it stands for.
+ * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on
+ * the shelf. Source: exhaustive over single changes; a finished mix counts as the loose parts it stands for.
  */
 export function nextMoves(
   problem: FinderProblem,

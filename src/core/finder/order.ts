@@ -3,13 +3,33 @@ import { severityOf, type Judgement } from '../judgement'
 import { FINDER_LIMITS } from './limits'
 import type { Candidate, FinderResult } from './problem'
 
-/** Is a miss, in steps, so small that nobody could measure it? */
+/**
+ * Is a miss, in steps, so small that nobody could measure it?
+ *
+ * @example
+ * isMet(0.005) // true
+ */
 export const isMet = (miss: number): boolean => miss < FINDER_LIMITS.met.value
 
-/** Does a recipe miss nothing that anybody could measure? */
+/**
+ * Does a recipe miss nothing that anybody could measure?
+ *
+ * @example
+ * meetsAll({ misses: { airFilledPorosity: 0, pH: 0.3 } }) // false
+ */
 export const meetsAll = ({ misses }: Pick<Candidate, 'misses'>): boolean => Object.values(misses).every(isMet)
 
-/** A recipe by what is in it: two with the same key are the same. */
+/**
+ * A recipe by what is in it: two with the same key are the same.
+ *
+ * @example
+ * keyOf({
+ *   parts: [
+ *     { id: 'peat_medium', parts: 3 },
+ *     { id: 'pumice', parts: 1 },
+ *   ],
+ * }) // 'peat_medium 3, pumice 1'
+ */
 export const keyOf = ({ parts }: Pick<Candidate, 'parts'>): string =>
   parts.map((p) => `${p.id} ${p.parts}`).join(', ')
 
@@ -21,8 +41,9 @@ function doubtIn({ parts }: Pick<Candidate, 'parts'>): number {
 }
 
 /**
- * How hard a recipe is to believe in and to measure out: the share known badly, and how many parts there are to count, ten to
- * one sooner than two to one. For setting in order what fits alike. Source: common practice, by judgement.
+ * How hard a recipe is to believe in and to measure out: the share known badly, and how many parts there are to
+ * count, ten to one sooner than two to one. For setting in order what fits alike. Source: common practice, by
+ * judgement.
  */
 export const complexityOf = (c: Pick<Candidate, 'parts'>): number =>
   doubtIn(c) + c.parts.reduce((sum, p) => sum + p.parts, 0) / FINDER_LIMITS.oddParts.value
@@ -48,8 +69,8 @@ export interface Found {
 }
 
 /**
- * The order a grower sees: `inOrder`, and of those that fit alike the ones with least said against them first. Those that were
- * not looked at come behind those that were.
+ * The order a grower sees: `inOrder`, and of those that fit alike the ones with least said against them first. Those
+ * that were not looked at come behind those that were.
  */
 export function rankFound(found: readonly Found[]): Found[] {
   const severity = ({ concerns }: Found) => (concerns ? severityOf(concerns) : Number.MAX_VALUE)

@@ -38,7 +38,8 @@ export const TARGET_NAMES: readonly TargetName[] = [
 ]
 
 /**
- * What counts as one step of distance outside a band: two points of air or water, 0.2 of pH, 0.5 dS/m, 0.1 kg/L, 5 % of structure.
+ * What counts as one step of distance outside a band: two points of air or water, 0.2 of pH, 0.5 dS/m, 0.1 kg/L, 5 %
+ * of structure.
  * Source: our assumption: differences a grower would notice.
  */
 export const STEP_OF: Readonly<Record<TargetName, number>> = {
@@ -54,7 +55,12 @@ export const STEP_OF: Readonly<Record<TargetName, number>> = {
 export type Without = 'peat' | 'soil' | 'floating' | 'unsterile' | 'animal'
 const FLOATING: readonly MaterialFamily[] = ['perlite', 'char', 'hull']
 
-/** Does a material fall under something ruled out? */
+/**
+ * Does a material fall under something ruled out?
+ *
+ * @example
+ * ruledOut(preparedMaterial(materialById('peat_fine')), ['peat']) // true
+ */
 export function ruledOut({ material }: PreparedMaterial, without: readonly Without[]): boolean {
   const { family, id, sterileAsBought } = material
   return without.some((w) => {
@@ -121,7 +127,9 @@ export interface Candidate {
   score: number
   /** The same by target. */
   misses: Partial<Record<TargetName, number>>
-  /** How far from the middle of the air and water bands: 0 in the middle, 1 at an edge. Tells equally good ones apart. */
+  /**
+   * How far from the middle of the air and water bands: 0 in the middle, 1 at an edge. Tells equally good ones apart.
+   */
   balance: number
   figures: QuickFigures
 }

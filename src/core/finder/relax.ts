@@ -38,10 +38,11 @@ function* easier(
 }
 
 /**
- * What stands in the way when nothing meets every wish: each rule and each target in turn is given up, and the best of a
- * coarse search without it told, the greatest gain first. Of a target given up only the others' gain counts, so its own miss is taken
- * off the comparison. Gains under a tenth of a step are left out. Yields progress of the searches. Errors: those of `search`
- * for the problem as it stands, unless it is a rule that leaves nothing: then that is what is given up.
+ * What stands in the way when nothing meets every wish: each rule and each target in turn is given up, and the best
+ * of a coarse search without it told, the greatest gain first. Of a target given up only the others' gain counts, so
+ * its own miss is taken off the comparison. Gains under a tenth of a step are left out. Yields progress of the
+ * searches. Errors: those of `search` for the problem as it stands, unless it is a rule that leaves nothing: then
+ * that is what is given up.
  */
 export function* inTheWay(problem: FinderProblem): Generator<FinderProgress, Outcome<Relaxation[]>> {
   const coarse = (p: FinderProblem): FinderProblem => ({

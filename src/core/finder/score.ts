@@ -33,8 +33,8 @@ export class Scorer {
   }
 
   /**
-   * Score of what is linear in the shares, before the packing model: never more than the full score, so a candidate already
-   * beaten here need not be looked at further. `sums` are features times parts, `total` the parts.
+   * Score of what is linear in the shares, before the packing model: never more than the full score, so a candidate
+   * already beaten here need not be looked at further. `sums` are features times parts, `total` the parts.
    */
   bound(sums: Float64Array, total: number): number {
     const pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
@@ -56,8 +56,9 @@ export class Scorer {
   }
 
   /**
-   * Full score of a candidate; `figures` holds its numbers afterwards. `which` are the rows of its materials, `parts` theirs,
-   * `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another order.
+   * Full score of a candidate; `figures` holds its numbers afterwards. `which` are the rows of its materials, `parts`
+   * theirs, `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another
+   * order.
    */
   score(
     sums: Float64Array,
@@ -109,8 +110,8 @@ export class Scorer {
   }
 
   /**
-   * Mean distance of air and easy water from the middles of their bands, in half widths: of recipes that miss nothing, the one
-   * nearest the middle bears most of what bags and hands differ by. 0 where neither has a band.
+   * Mean distance of air and easy water from the middles of their bands, in half widths: of recipes that miss
+   * nothing, the one nearest the middle bears most of what bags and hands differ by. 0 where neither has a band.
    */
   balance(): number {
     let sum = 0

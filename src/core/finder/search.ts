@@ -39,7 +39,12 @@ const choose = (n: number, k: number) => {
   return k > n || k < 0 ? 0 : Math.round(c)
 }
 
-/** Recipes to be looked at, those not in lowest terms counted too: sum over k of C(n, k) C(parts, k). */
+/**
+ * Recipes to be looked at, those not in lowest terms counted too: sum over k of C(n, k) C(parts, k).
+ *
+ * @example
+ * candidateCount(4, 4, 7) // 329
+ */
 export const candidateCount = (n: number, maxMaterials: number, maxParts: number, must = 0): number =>
   Array.from({ length: maxMaterials }, (_, i) => i + 1).reduce(
     (sum, k) => sum + choose(n - must, k - must) * choose(maxParts, k),
@@ -130,7 +135,10 @@ class Walk {
     return !(cost >= 0) || this.front.beats(cost, bound)
   }
 
-  /** Of two equally good, the one well inside its bands, then the cheaper, then the one of fewer materials, then of fewer parts. */
+  /**
+   * Of two equally good, the one well inside its bands, then the cheaper, then the one of fewer materials, then of
+   * fewer parts.
+   */
   private betterTie(rival: Candidate): boolean {
     const inside = Math.round(this.scorer.balance() * 10) - Math.round(rival.balance * 10)
     if (inside !== 0) return inside < 0
@@ -177,14 +185,15 @@ function* sets(n: number, most: number, must: readonly number[]): Generator<numb
 }
 
 /**
- * Tries every recipe of whole parts, in lowest terms, of every set of materials the rules allow, and keeps the best of each
- * family of materials and the front of cost against score. Nothing is sampled: the answer is the best there is on this grid.
+ * Tries every recipe of whole parts, in lowest terms, of every set of materials the rules allow, and keeps the best
+ * of each family of materials and the front of cost against score. Nothing is sampled: the answer is the best there
+ * is on this grid.
  *
- * Whole parts of the smallest measure, so that twelve halves are six parts. A generator: reports progress every 20,000
- * recipes, for showing and for cancelling between; where `isEnough` says so after one, it ends with what it has by then (small
- * sets of materials are tried first). Errors: nothing allowed; rules that
- * contradict each other. Source: exhaustive search; a candidate is passed over only where a lower bound of its score and
- * cost is already beaten.
+ * Whole parts of the smallest measure, so that twelve halves are six parts. A generator: reports progress every
+ * 20,000 recipes, for showing and for cancelling between; where `isEnough` says so after one, it ends with what it
+ * has by then (small sets of materials are tried first). Errors: nothing allowed; rules that contradict each other.
+ * Source: exhaustive search; a candidate is passed over only where a lower bound of its score and cost is already
+ * beaten.
  */
 export function* search(
   problem: FinderProblem,

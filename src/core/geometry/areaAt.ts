@@ -3,7 +3,16 @@ import { shapeHeight, type Shape } from './shape'
 
 const lerp = (from: number, to: number, t: number) => from + (to - from) * t
 
-/** Shoelace area of a polygon, cm2, whichever way round its corners run. */
+/**
+ * Shoelace area of a polygon, cm2, whichever way round its corners run.
+ *
+ * @example
+ * polygonArea([
+ *   { x: 0, y: 0 },
+ *   { x: 3, y: 0 },
+ *   { x: 3, y: 2 },
+ * ]) // 3
+ */
 export function polygonArea(corners: { x: number; y: number }[]): SquareCentimetres {
   let twice = 0
   corners.forEach((a, i) => {
@@ -19,6 +28,9 @@ export function polygonArea(corners: { x: number; y: number }[]): SquareCentimet
  * Unit: cm2. Range: 0 to the shape's height; outside it the answer is 0.
  * Source: plane geometry. The bulging bag's radius is R (1 + 4 b t (1 - t)) with t the relative height:
  * a parabola through rim, belly and base (our assumption; a filled bag hangs much like it).
+ *
+ * @example
+ * areaAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // 1134
  */
 export function areaAt(shape: Shape, z: Centimetres): SquareCentimetres {
   const height = shapeHeight(shape)

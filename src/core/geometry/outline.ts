@@ -2,7 +2,12 @@ import type { Centimetres, SquareCentimetres } from '../units'
 import { areaAt } from './areaAt'
 import { shapeHeight, type Shape } from './shape'
 
-/** Longest and narrowest width of the inside at a height above the base, cm. */
+/**
+ * Longest and narrowest width of the inside at a height above the base, cm.
+ *
+ * @example
+ * widthsAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // { long: 38, narrow: 38 }
+ */
 export function widthsAt(shape: Shape, z: Centimetres): { long: Centimetres; narrow: Centimetres } {
   const height = shapeHeight(shape)
   const t = height > 0 ? Math.min(Math.max(z / height, 0), 1) : 0
@@ -35,7 +40,12 @@ export function widthsAt(shape: Shape, z: Centimetres): { long: Centimetres; nar
   }
 }
 
-/** Way round the inside at a height, cm. Ovals by Ramanujan's first formula (1914), within 0.5 % to 5:1. */
+/**
+ * Way round the inside at a height, cm. Ovals by Ramanujan's first formula (1914), within 0.5 % to 5:1.
+ *
+ * @example
+ * perimeterAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // 119.4
+ */
 export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
   if (shape.kind === 'mounded') return perimeterAt(shape.body, Math.min(z, shapeHeight(shape.body)))
   if (shape.kind === 'polygonBed')
@@ -50,9 +60,12 @@ export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
 }
 
 /**
- * Inside of the wall wetted by mix up to a height, cm2: what can evaporate through cloth or clay.
- * Sixty-four-slice midpoint sum; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder
- * gives its curved wall and two ends in closed form.
+ * Inside of the wall wetted by mix up to a height, cm2: what can evaporate through cloth or clay. Sixty-four-slice
+ * midpoint sum; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder gives its
+ * curved wall and two ends in closed form.
+ *
+ * @example
+ * wallArea({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 3537
  */
 export function wallArea(shape: Shape, to: Centimetres): SquareCentimetres {
   if (shape.kind === 'halfCylinder') {
@@ -69,16 +82,31 @@ export function wallArea(shape: Shape, to: Centimetres): SquareCentimetres {
 }
 const areaOfSegment = (r: Centimetres, half: number) => r * r * (half - Math.sin(half) * Math.cos(half))
 
-/** Narrowest width a container stands on, cm. A lying half-cylinder is taken to stand in a cradle as wide as itself. */
+/**
+ * Narrowest width a container stands on, cm. A lying half-cylinder is taken to stand in a cradle as wide as itself.
+ *
+ * @example
+ * footWidth({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 38
+ */
 export const footWidth = (shape: Shape): Centimetres =>
   shape.kind === 'halfCylinder' ? Math.min(shape.length, shape.diameter) : widthsAt(shape, 0).narrow
 
-/** Area the wind sees of the container's broad side, cm2: mean long width times height. */
+/**
+ * Area the wind sees of the container's broad side, cm2: mean long width times height.
+ *
+ * @example
+ * broadSide({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 1240
+ */
 export function broadSide(shape: Shape): SquareCentimetres {
   const height = shapeHeight(shape)
   const widths = [0, height / 2, height].map((z) => widthsAt(shape, z).long)
   return ((widths[0]! + 4 * widths[1]! + widths[2]!) / 6) * height
 }
 
-/** Soil surface at a height, m2, for what falls on it or rises from it. */
+/**
+ * Soil surface at a height, m2, for what falls on it or rises from it.
+ *
+ * @example
+ * surfaceSquareMetres({ kind: 'halfCylinder', length: 100, diameter: 24 }, 12) // 0.24
+ */
 export const surfaceSquareMetres = (shape: Shape, z: Centimetres): number => areaAt(shape, z) / 10_000

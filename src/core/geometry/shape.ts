@@ -36,7 +36,12 @@ export type Shape =
 
 export type ShapeKind = Shape['kind']
 
-/** Height of the inside, cm, mound included. */
+/**
+ * Height of the inside, cm, mound included.
+ *
+ * @example
+ * shapeHeight({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 32
+ */
 export function shapeHeight(shape: Shape): Centimetres {
   if (shape.kind === 'halfCylinder') return shape.diameter / 2
   if (shape.kind === 'mounded') return shapeHeight(shape.body) + shape.moundHeight

@@ -17,6 +17,9 @@ const GAUSS: readonly (readonly [number, number])[] = [
  * three-point rule is exact (for tapered boxes it equals the prismatoid rule); the lying half-cylinder has a
  * closed form, V = L (R^2 acos((R - z)/R) - (R - z) sqrt(2 R z - z^2)).
  * Source: plane geometry; Abramowitz & Stegun 1964, 25.4.30 for the rule.
+ *
+ * @example
+ * volumeBelow({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 34.32
  */
 export function volumeBelow(shape: Shape, z: Centimetres): Litres {
   const top = Math.min(Math.max(z, 0), shapeHeight(shape))
@@ -37,13 +40,21 @@ export function volumeBelow(shape: Shape, z: Centimetres): Litres {
   return GAUSS.reduce((sum, [x, w]) => sum + w * areaAt(shape, half + half * x), 0) * (half / CM3_PER_LITRE)
 }
 
-/** Volume between two heights, litres. */
+/**
+ * Volume between two heights, litres.
+ *
+ * @example
+ * volumeBetween({ kind: 'halfCylinder', length: 100, diameter: 24 }, 0, 10) // 17.84
+ */
 export const volumeBetween = (shape: Shape, from: Centimetres, to: Centimetres): Litres =>
   volumeBelow(shape, to) - volumeBelow(shape, from)
 
 /**
  * Height to which a volume fills a shape, cm: `volumeBelow` turned round by bisection, to 1e-6 cm.
  * A volume above the shape's own gives its full height.
+ *
+ * @example
+ * heightForVolume({ kind: 'halfCylinder', length: 100, diameter: 24 }, 20) // 10.91
  */
 export function heightForVolume(shape: Shape, volume: Litres): Centimetres {
   let low = 0

@@ -4,13 +4,19 @@ import { RULES } from './rules'
 const RANK = { alarm: 0, warn: 1, note: 2 }
 
 /**
- * What stands out in a mix for its pot, crop and place, the gravest first: rules that read the numbers of the evaluation and
- * carry them. Fractions, cm, dS/m, mg/L, m/s, days. Errors: none. Source: beside each limit in `JUDGEMENT_LIMITS`.
+ * What stands out in a mix for its pot, crop and place, the gravest first: rules that read the numbers of the
+ * evaluation and carry them. Fractions, cm, dS/m, mg/L, m/s, days. Errors: none. Source: beside each limit in
+ * `JUDGEMENT_LIMITS`.
  */
 export const judge = (question: JudgementQuestion): Judgement[] =>
   RULES.flatMap((rule) => rule(question)).sort((a, b) => RANK[a.level] - RANK[b.level])
 
-/** What an answered warning is known by: its rule, and the thing it warns of where there can be several. */
+/**
+ * What an answered warning is known by: its rule, and the thing it warns of where there can be several.
+ *
+ * @example
+ * judgementKey({ code: 'salts-high', where: 'top' }) // 'salts-high top'
+ */
 export function judgementKey(j: Judgement): string {
   if (j.code === 'sand-lowers-air') return `${j.code} ${j.material}`
   if (j.code === 'dose-above-limit') return `${j.code} ${j.dressing}`
@@ -18,6 +24,11 @@ export function judgementKey(j: Judgement): string {
   return j.code
 }
 
-/** How much is said against a mix: an alarm counts for three warnings, a note for nothing. */
+/**
+ * How much is said against a mix: an alarm counts for three warnings, a note for nothing.
+ *
+ * @example
+ * severityOf([{ level: 'alarm' }, { level: 'warn' }, { level: 'note' }]) // 4
+ */
 export const severityOf = (judgements: readonly Judgement[]): number =>
   judgements.reduce((sum, { level }) => sum + (level === 'alarm' ? 3 : level === 'warn' ? 1 : 0), 0)

@@ -28,12 +28,25 @@ export interface Verdicts {
 
 const L = JUDGEMENT_LIMITS
 
-/** Air against its band, fractions. */
+/**
+ * Air against its band, fractions.
+ *
+ * @example
+ * airVerdict(0.1, { low: 0.2, high: 1 }) // 'low'
+ */
 export const airVerdict = (air: number, band: Band): Verdict => verdictOf(air, band, L.shareSlack.value)
-/** Has more of it rotted after three years than what stays can bear? Fraction of the volume. */
+/**
+ * Has more of it rotted after three years than what stays can bear? Fraction of the volume.
+ *
+ * @example
+ * isSlump(0.25) // true
+ */
 export const isSlump = (volumeLost: number): boolean => volumeLost > L.slump.value
 
-/** Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings alike. */
+/**
+ * Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings
+ * alike.
+ */
 export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Verdicts {
   const { growing } = e
   const days = growing?.thirstiestMonth ? growing.watering[growing.thirstiestMonth - 1]!.days.value : null

@@ -13,7 +13,12 @@ export interface PreparedMaterial {
   beta: Fraction
 }
 
-/** Fits the curve and the packing of a material once, for many blends. */
+/**
+ * Fits the curve and the packing of a material once, for many blends.
+ *
+ * @example
+ * prepareMaterial(materialById('peat_medium')).retention.saturated // 0.93
+ */
 export function prepareMaterial(material: Material): PreparedMaterial {
   const p = material.properties
   return {
@@ -72,6 +77,12 @@ export interface Blend {
  * What blending loses is air: solids and the water in fine pores all stay. That is why sand in peat can drain worse.
  * Errors: no parts; a part that is not a positive number.
  * Source: mass balance; for the buffers, linear titration curves, common practice over pH 4-7; K: our assumption.
+ *
+ * @example
+ * blend([
+ *   { material: preparedMaterial(materialById('peat_medium')), parts: 3 },
+ *   { material: preparedMaterial(materialById('perlite_coarse')), parts: 1 },
+ * ]).value.totalPorosity // 0.8683
  */
 export function blend(input: readonly BlendPart[]): Outcome<Blend> {
   if (input.length === 0) return fail({ code: 'no-parts' })
@@ -133,7 +144,10 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
   })
 }
 
-/** Water of several curves together, each weighted, never above `most`. Laid out flat: it is asked for thousands of times. */
+/**
+ * Water of several curves together, each weighted, never above `most`. Laid out flat: it is asked for thousands of
+ * times.
+ */
 function waterCurve(curves: readonly VanGenuchten[], weights: readonly number[], most: Fraction) {
   const held = curves.reduce((sum, c, i) => sum + weights[i]! * c.residual, 0)
   const spans = curves.map((c, i) => weights[i]! * (c.saturated - c.residual))

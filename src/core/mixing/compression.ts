@@ -19,6 +19,12 @@ export interface CompressiblePart {
  * Source: our assumption. The size of k was set so that peat or bark with an equal part of sand loses 8 to 22 % in all,
  * as told for milled bark and sand by Pokorny, Gibson & Dunavent 1986, JASHS 111:8-11, and Nash & Pokorny 1990,
  * HortScience 25:930-931 (figures from memory); low confidence.
+ *
+ * @example
+ * compressionLoss([
+ *   { share: 0.5, dryBulkDensity: 0.1, compressibility: 0.3 },
+ *   { share: 0.5, dryBulkDensity: 1.5, compressibility: 0 },
+ * ]) // 0.105
  */
 export function compressionLoss(parts: readonly CompressiblePart[]): Fraction {
   const mean = parts.reduce((sum, p) => sum + p.share * p.dryBulkDensity, 0)

@@ -20,8 +20,12 @@ const ROUNDED = 0.02
  *   mean of the k-th   R / n * sum over j = k .. n of 1 / j
  *   corners            R shared evenly among the first k, k = 1 .. n
  *
- * Fractions 0 to 1. Errors: no ingredients; a share outside 0 to 1; shares above the whole; all given and short of the whole, or
- * nothing left for those without. Source: mean lengths of a stick broken at random, in order (Whitworth, Choice and Chance).
+ * Fractions 0 to 1. Errors: no ingredients; a share outside 0 to 1; shares above the whole; all given and short of
+ * the whole, or nothing left for those without. Source: mean lengths of a stick broken at random, in order
+ * (Whitworth, Choice and Chance).
+ *
+ * @example
+ * labelShares([null]) // { ok: true, value: { middle: [1], corners: [[1]] }, notes: [] }
  */
 export function labelShares(given: readonly (Fraction | null)[]): Outcome<LabelShares> {
   if (given.length === 0) return fail({ code: 'no-parts' })

@@ -9,7 +9,12 @@ export type StepName = keyof typeof STEPS
 
 const FRACTIONS: Record<number, string> = { 3: '¼', 4: '⅓', 6: '½', 8: '⅔', 9: '¾' }
 
-/** "2½", "⅓", "1⅚"… A twelfth nobody has a scoop for is written as a fraction, "5/12". */
+/**
+ * "2½", "⅓", "1⅚"… A twelfth nobody has a scoop for is written as a fraction, "5/12".
+ *
+ * @example
+ * measureText(6) // '½'
+ */
 export function measureText(twelfths: Twelfths): string {
   const whole = Math.floor(twelfths / 12)
   const rest = twelfths - whole * 12
@@ -19,11 +24,21 @@ export function measureText(twelfths: Twelfths): string {
   return fraction.length === 1 ? `${whole}${fraction}` : `${whole} ${fraction}`
 }
 
-/** Is it a number of wholes plus a quarter, third, half, two thirds or three quarters? */
+/**
+ * Is it a number of wholes plus a quarter, third, half, two thirds or three quarters?
+ *
+ * @example
+ * isMeasurable(5) // false
+ */
 export const isMeasurable = (twelfths: Twelfths): boolean =>
   Number.isInteger(twelfths) && [0, 3, 4, 6, 8, 9].includes(((twelfths % 12) + 12) % 12)
 
-/** Nearest measurable amount to any number of twelfths, ties upward. */
+/**
+ * Nearest measurable amount to any number of twelfths, ties upward.
+ *
+ * @example
+ * nearestMeasure(7.4) // 8
+ */
 export function nearestMeasure(twelfths: number): Twelfths {
   const whole = Math.floor(twelfths / 12) * 12
   return [0, 3, 4, 6, 8, 9, 12]

@@ -22,12 +22,12 @@ export interface FlatRecipe {
 /**
  * Writes a recipe with mixes in it as one of materials only.
  *
- * A bucket of finished mix holds more than a bucket of loose parts, for some was lost when *it* was blended: one part of a
- * mix with loss s stands for 1 / (1 - s) loose parts of its own recipe. The flattened recipe then blends like any other, so
- * a nested mix and its flattened form are the same mix.
+ * A bucket of finished mix holds more than a bucket of loose parts, for some was lost when *it* was blended: one part
+ * of a mix with loss s stands for 1 / (1 - s) loose parts of its own recipe. The flattened recipe then blends like
+ * any other, so a nested mix and its flattened form are the same mix.
  *
- * Parts are any unit of volume. Errors: no parts; a part not above zero; a mix nobody knows; a mix that contains itself at
- * any depth (with the path). Source: volume balance.
+ * Parts are any unit of volume. Errors: no parts; a part not above zero; a mix nobody knows; a mix that contains
+ * itself at any depth (with the path). Source: volume balance.
  */
 export function flattenRecipe(
   recipe: IngredientList,

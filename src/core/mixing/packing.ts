@@ -6,8 +6,20 @@ import { CLASSES, SIZE_CLASS_COUNT, SIZE_CLASSES } from './sizeClasses'
  *   loosening, by finer grains j among coarser i:  a = sqrt(1 - (1 - d_j/d_i)^1.02)
  *   wall effect, of coarser grains j on finer i:   b = 1 - (1 - d_i/d_j)^1.50
  * Source: de Larrard 1999, Concrete Mixture Proportioning, ch. 1.
+ *
+ * @example
+ * loosening(0.1, 1) // 0.3192
  */
 export const loosening = (fine: number, coarse: number) => Math.sqrt(1 - (1 - fine / coarse) ** 1.02)
+
+/**
+ * How much coarse grains keep finer ones from packing against them: b of de Larrard's model, by the two diameters in
+ * mm.
+ * Range: 0 to 1. Source: as `loosening`.
+ *
+ * @example
+ * wallEffect(0.1, 1) // 0.1462
+ */
 export const wallEffect = (fine: number, coarse: number) => 1 - (1 - fine / coarse) ** 1.5
 
 const pair = (f: (fine: number, coarse: number) => number) =>
@@ -29,6 +41,9 @@ const WALL = pair(wallEffect)
  *
  * `shares` sum to 1, `betas` between 0 and 1, both coarse to fine. Returns the share of space inside grain outlines.
  * Source: Stovall, de Larrard & Buil 1986, Powder Technology 48:1-12; coefficients de Larrard 1999.
+ *
+ * @example
+ * linearPacking([0.5, 0, 0, 0, 0.5, 0, 0], [0.5, 0.5, 0.5, 0.5, 0.5, 0.5, 0.5]) // 0.6468
  */
 export function linearPacking(shares: readonly number[], betas: readonly number[]): Fraction {
   const present = CLASSES.filter((i) => shares[i]! > 0)
@@ -83,8 +98,9 @@ export interface PackingPart {
  * With u_j = y_j / beta_j the linear packing model reads
  *   1 / gamma_i = u_i + sum_coarser ((1 - b_ij) y_j + b_ij u_j) + sum_finer a_ij u_j,
  * which is linear in y and u, and u of a blend is the sum of its parts' u (that is what the harmonic mean of betas
- * means). So each material has a row of eight numbers h_i, and a blend's loss is 1 - max_i sum f h_i over the classes present:
- * as cheap as a weighted sum. The h of a material alone is 1 at its ruling class, and no more at the others present.
+ * means). So each material has a row of eight numbers h_i, and a blend's loss is 1 - max_i sum f h_i over the classes
+ * present: as cheap as a weighted sum. The h of a material alone is 1 at its ruling class, and no more at the others
+ * present.
  * Source: algebra on `linearPacking`; a test holds the two forms against each other.
  */
 export function crowding(

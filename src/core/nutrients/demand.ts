@@ -9,6 +9,9 @@ const STEEPNESS = 9
  * Share of a season's uptake reached at a share of the season: a logistic made to run from 0 to 1.
  *   S(x) = (L(x) - L(0)) / (L(1) - L(0)),   L(x) = 1 / (1 + exp(-9 (x - 0.6)))
  * Below 0 it is 0, above 1 it is 1.
+ *
+ * @example
+ * uptakeShare(0.7) // 0.7291
  */
 export function uptakeShare(x: Fraction): Fraction {
   const at = (t: number) => 1 / (1 + Math.exp(-STEEPNESS * (t - MIDDLE)))
@@ -28,7 +31,12 @@ export const seasonDays = (crop: {
   properties: Pick<CropProperties, 'daysToMaturity'>
 }): Days => (crop.perennial ? PERENNIAL_SEASON : crop.properties.daysToMaturity.value)
 
-/** Nitrogen one plant has taken up by a day after planting, g. */
+/**
+ * Nitrogen one plant has taken up by a day after planting, g.
+ *
+ * @example
+ * nitrogenTakenBy(cropById('pepper_sweet'), 80) // 3.5
+ */
 export const nitrogenTakenBy = (
   crop: { perennial: boolean; properties: Pick<CropProperties, 'daysToMaturity' | 'seasonNitrogen'> },
   day: Days,

@@ -1,6 +1,9 @@
 import type { Ions } from './ions'
 
-/** Limiting equivalent conductivities at 25 C, mS/cm per mol of charge per litre. Source: CRC Handbook of Chemistry and Physics. */
+/**
+ * Limiting equivalent conductivities at 25 C, mS/cm per mol of charge per litre. Source: CRC Handbook of Chemistry
+ * and Physics.
+ */
 const MOBILITY: Readonly<Record<keyof Ions, number>> = {
   potassium: 73.5,
   ammonium: 73.5,
@@ -26,7 +29,10 @@ const VALENCE: Readonly<Record<keyof Ions, number>> = {
 const CATIONS = ['potassium', 'ammonium', 'calcium', 'magnesium', 'sodium'] as const
 const ANIONS = ['nitrate', 'chloride', 'sulfate', 'phosphate'] as const
 
-/** Part of the calcium and magnesium sulfate that goes about as uncharged pairs. Source: our assumption, set on 1 g/L Epsom salt. */
+/**
+ * Part of the calcium and magnesium sulfate that goes about as uncharged pairs. Source: our assumption, set on 1 g/L
+ * Epsom salt.
+ */
 const PAIRED = 0.25
 
 /** Charge of gypsum that water can hold, mmol/L: 2.4 g/L of CaSO4.2H2O at 25 C. Source: CRC Handbook. */
@@ -43,10 +49,11 @@ export const GYPSUM_SOLUBILITY = 28
  * | L      | equivalent conductivity                   | mS cm-1 per mol |
  * | I      | ionic strength                            | mol/L           |
  *
- * Where analyses give only one side of a salt (a sulfate's iron, an unnamed carrier), the other is taken to match it. Of calcium
- * and magnesium sulfate a quarter is paired and carries nothing. Answer: dS/m. Range: up to about 8 dS/m; tables of
- * nursery salts at 1 g/L are met within 15 %.
- * Source: Kohlrausch's independent ions with Onsager's limiting slope for 1:1 salts at 25 C (any text of physical chemistry).
+ * Where analyses give only one side of a salt (a sulfate's iron, an unnamed carrier), the other is taken to match it.
+ * Of calcium and magnesium sulfate a quarter is paired and carries nothing. Answer: dS/m. Range: up to about 8 dS/m;
+ * tables of nursery salts at 1 g/L are met within 15 %.
+ * Source: Kohlrausch's independent ions with Onsager's limiting slope for 1:1 salts at 25 C (any text of physical
+ * chemistry).
  */
 export function conductivityOf(ions: Ions): number {
   const sum = (list: readonly (keyof Ions)[]) => list.reduce((s, ion) => s + ions[ion], 0)
@@ -85,15 +92,23 @@ export const EC_CLASSES: Readonly<Record<ExtractMethod, readonly number[]>> = {
 export const EC_CLASS_NAMES = ['very low', 'low', 'normal', 'high', 'very high', 'extreme'] as const
 export type EcClass = (typeof EC_CLASS_NAMES)[number]
 
-/** Which of the six classes a reading falls in. dS/m. */
+/**
+ * Which of the six classes a reading falls in. dS/m.
+ *
+ * @example
+ * ecClass(0.1, 'oneToTwo') // 'very low'
+ */
 export function ecClass(ec: number, method: ExtractMethod): EcClass {
   const at = EC_CLASSES[method].findIndex((end) => ec <= end)
   return EC_CLASS_NAMES[at === -1 ? 5 : at]!
 }
 
 /**
- * A reading by one method as it would be by another, dS/m: straight between the ends of the classes, from nought, and on
- * beyond the last in its proportion. Good to a class or so; never a substitute for measuring twice.
+ * A reading by one method as it would be by another, dS/m: straight between the ends of the classes, from nought, and
+ * on beyond the last in its proportion. Good to a class or so; never a substitute for measuring twice.
+ *
+ * @example
+ * convertExtract(1, 'oneToTwo', 'saturatedExtract') // 2.75
  */
 export function convertExtract(ec: number, from: ExtractMethod, to: ExtractMethod): number {
   const a = [0, ...EC_CLASSES[from]]

@@ -15,15 +15,26 @@ export type FeedFlag =
   | { code: 'dose-above-limit'; dressing: string; gramsPerLitre: number; limit: number }
   | { code: 'drawdown-uncovered'; drawdown: number; supplied: number }
 
-/** Boron that is plenty for a litre of mix, and what hurts beans and strawberries, mg/L. Source: Bunt 1988 (from memory). */
+/**
+ * Boron that is plenty for a litre of mix, and what hurts beans and strawberries, mg/L. Source: Bunt 1988 (from
+ * memory).
+ */
 export const BORON_LIMIT = 1
 /** Share of dissolved nitrogen that may be ammonium below 15 C. Source: common practice, at most 40-50 %. */
 export const AMMONIUM_LIMIT = 0.5
-/** Phosphorus at which plants of the heath and protea kinds suffer, mg/L of mix. Source: Handreck & Black (from memory). */
+/**
+ * Phosphorus at which plants of the heath and protea kinds suffer, mg/L of mix. Source: Handreck & Black (from
+ * memory).
+ */
 export const PHOSPHORUS_LIMIT = 40
 const RATIO = { low: 1.5, high: 8 } as const
 
-/** Crops of the heath family: roots made for poor acid ground. */
+/**
+ * Crops of the heath family: roots made for poor acid ground.
+ *
+ * @example
+ * phosphorusSensitive(materialById('peat_medium')) // false
+ */
 export const phosphorusSensitive = (crop: Crop | undefined): boolean =>
   crop !== undefined && /^(Vaccinium|Gaultheria|Empetrum|Rhododendron)/.test(crop.latin)
 

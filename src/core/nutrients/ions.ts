@@ -4,6 +4,12 @@ import { ATOMIC_MASS } from './stoichiometry'
 /** mg per litre by element. */
 export type Charge = Record<Element, number>
 const NOTHING = Object.fromEntries(ELEMENTS.map((e) => [e, 0])) as Charge
+/**
+ * A charge of nothing, mg/L, to add to.
+ *
+ * @example
+ * noCharge().nitrogen // 0
+ */
 export const noCharge = (): Charge => ({ ...NOTHING })
 
 /** Nitrogen in a solution apart by form, mg per litre as N. Urea carries no charge; organic N is not dissolved yet. */
@@ -50,6 +56,11 @@ export const ionsOf = (mg: Charge, nitrogen: DissolvedNitrogen): Ions => ({
   phosphate: mg.phosphorus * CHARGE_PER_MG.phosphorus,
 })
 
-/** mg of an element in one gram of a dressing. */
+/**
+ * mg of an element in one gram of a dressing.
+ *
+ * @example
+ * mgPerGram(dressingById('crf_5_6'), 'iron') // 3
+ */
 export const mgPerGram = (dressing: Dressing, element: Element): number =>
   (dressing.analysis[element]?.value ?? 0) * 1000

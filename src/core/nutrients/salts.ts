@@ -71,12 +71,20 @@ export function saltZones(
  * Yield left at a salinity, fraction: 1 up to the threshold, then falling straight by `slope` per dS/m, never below 0.
  * dS/m of saturated extract. Without a known slope a tenth per dS/m is taken (our assumption, middle of the published).
  * Source: Maas & Hoffman 1977, J. Irrig. Drain. Div. ASCE 103:115-134.
+ *
+ * @example
+ * relativeYield(3.5, 2.5, 0.1) // 0.9
  */
 export function relativeYield(ec: number, threshold: number, slope = 0.1): Fraction {
   return Math.min(1, Math.max(0, 1 - slope * Math.max(0, ec - threshold)))
 }
 
-/** Salinity at which a crop keeps a share of its yield, dS/m. */
+/**
+ * Salinity at which a crop keeps a share of its yield, dS/m.
+ *
+ * @example
+ * saltLimit({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // 3.5
+ */
 export function saltLimit(
   crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>,
   yieldKept = 0.9,
@@ -84,7 +92,12 @@ export function saltLimit(
   return crop.saltThreshold.value + (1 - yieldKept) / (crop.saltSlope?.value ?? 0.1)
 }
 
-/** EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m. */
+/**
+ * EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m.
+ *
+ * @example
+ * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0.75, high: 3.5 }
+ */
 export const saltBand = (crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>): Band => ({
   low: 0.75,
   high: Math.max(1.5, saltLimit(crop)),
@@ -95,6 +108,9 @@ export const saltBand = (crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope
  *   LR = ECw / (5 ECe - ECw)
  * ECw of the water, ECe the crop's limit, dS/m. Answer: fraction, 1 where no leaching is enough.
  * Source: Rhoades 1974, as in Ayers & Westcot 1985, FAO Irrigation and Drainage Paper 29 rev. 1, eq. 9.
+ *
+ * @example
+ * leachingRequirement(1, 2.5) // 0.08696
  */
 export function leachingRequirement(waterEc: number, limit: number): Fraction {
   const room = 5 * limit - waterEc

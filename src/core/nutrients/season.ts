@@ -4,7 +4,10 @@ import type { Centimetres, Days, Fraction, Litres } from '../units'
 import { nitrogenTakenBy, seasonDays, UPTAKE_RATIO } from './demand'
 import { averagedDose, IMMEDIATE, supplyOf, type DressingDose } from './supply'
 
-/** Share of what is dissolved that washes out with drainage: nitrate freely, the others held back. Source: our assumption. */
+/**
+ * Share of what is dissolved that washes out with drainage: nitrate freely, the others held back. Source: our
+ * assumption.
+ */
 const WASHES_OUT = { nitrogen: 1, phosphorus: 0.3, potassium: 0.5 } as const
 export type Fed = keyof typeof WASHES_OUT
 export const FED: readonly Fed[] = ['nitrogen', 'phosphorus', 'potassium']
@@ -61,8 +64,9 @@ export interface Feeding {
  *   pool += supply - drawdown - uptake - leached,   uptake = min(demand, pool),
  *   leached = pool w (1 - exp(-drainage / water held))
  *
- * Every pool is held at nought or above: wood cannot take what is not there. Demand of P and K follows N in a fixed ratio.
- * mg per litre of mix. Errors: none. Range: first season. Leaves out: loss to air, feed in the water, roots' own share.
+ * Every pool is held at nought or above: wood cannot take what is not there. Demand of P and K follows N in a fixed
+ * ratio. mg per litre of mix. Errors: none. Range: first season. Leaves out: loss to air, feed in the water, roots'
+ * own share.
  * Source: mass balance; mixed-tank leaching; parts as in `supply` and `demand`.
  */
 export function feedingSeason(input: FeedingInput): Feeding {

@@ -1,6 +1,9 @@
 import { invariant } from '../outcome'
 
-/** Conventional atomic masses, g/mol. Source: IUPAC Commission on Isotopic Abundances and Atomic Weights, abridged 2021. */
+/**
+ * Conventional atomic masses, g/mol. Source: IUPAC Commission on Isotopic Abundances and Atomic Weights, abridged
+ * 2021.
+ */
 export const ATOMIC_MASS: Readonly<Record<string, number>> = {
   H: 1.008,
   B: 10.81,
@@ -26,6 +29,9 @@ export const ATOMIC_MASS: Readonly<Record<string, number>> = {
 /**
  * Atoms in a formula such as "CaSO4.2H2O" or "Al2(SO4)3.18H2O": brackets, counts, and a dot before water of crystals.
  * Throws on what it cannot read: formulas are ours, never a grower's.
+ *
+ * @example
+ * atomsIn('K2O') // { K: 2, O: 1 }
  */
 export function atomsIn(formula: string): Record<string, number> {
   const atoms: Record<string, number> = {}
@@ -55,17 +61,30 @@ export function atomsIn(formula: string): Record<string, number> {
   return atoms
 }
 
-/** Molar mass of a formula, g/mol. @example formulaMass('CaCO3') // 100.086 */
+/**
+ * Molar mass of a formula, g/mol. @example formulaMass('CaCO3') // 100.086
+ *
+ * @example
+ * formulaMass('NO3') // 62
+ */
 export const formulaMass = (formula: string): number =>
   Object.entries(atomsIn(formula)).reduce((sum, [symbol, n]) => sum + n * ATOMIC_MASS[symbol]!, 0)
 
-/** Mass fraction of an element in a compound. @example massFraction('P', 'P2O5') // 0.4364 */
+/**
+ * Mass fraction of an element in a compound. @example massFraction('P', 'P2O5') // 0.4364
+ *
+ * @example
+ * massFraction('K', 'K2O') // 0.8302
+ */
 export const massFraction = (symbol: string, formula: string): number =>
   ((atomsIn(formula)[symbol] ?? 0) * ATOMIC_MASS[symbol]!) / formulaMass(formula)
 
 /**
  * Calcium carbonate equivalent of a base, as a fraction: base charges per mole over its mass, against two in CaCO3.
  * @example neutralisingValue('CaO', 2) // 1.785
+ *
+ * @example
+ * neutralisingValue('CaO', 2) // 1.785
  */
 export const neutralisingValue = (formula: string, chargesPerMole: number): number =>
   (chargesPerMole / formulaMass(formula)) * (formulaMass('CaCO3') / 2)

@@ -22,10 +22,13 @@ export const IMMEDIATE: Days = 3
 const MINERAL: readonly MaterialFamily[] = ['soil', 'sand', 'aggregate', 'perlite', 'vermiculite', 'mineral']
 
 /**
- * Share of a part's P, K, Ca and Mg that plants can have: at once, and more over a season of 20 weeks. Organic parts are
- * analysed in all; soils and sands as available; vermiculite, zeolite and rock dust in all, most of it locked.
- * Source: our assumption on common practice: potassium of compost and manure nearly all soluble, phosphorus a fifth at
- * once and as much again in a season.
+ * Share of a part's P, K, Ca and Mg that plants can have: at once, and more over a season of 20 weeks. Organic parts
+ * are analysed in all; soils and sands as available; vermiculite, zeolite and rock dust in all, most of it locked.
+ * Source: our assumption on common practice: potassium of compost and manure nearly all soluble, phosphorus a fifth
+ * at once and as much again in a season.
+ *
+ * @example
+ * availability('compost').atOnce.potassium // 0.85
  */
 export function availability(family: MaterialFamily): Record<'atOnce' | 'later', Charge> {
   const of = (p: number, k: number, ca: number, mg: number): Charge => ({
@@ -46,7 +49,10 @@ export function availability(family: MaterialFamily): Record<'atOnce' | 'later',
 const MINERAL_NITROGEN: Partial<Record<MaterialFamily, Fraction>> = { compost: 0.03, manure: 0.05 }
 /** Days of the season the tables' first-season nitrogen is counted over, at 20 C. */
 export const TABLE_SEASON: Days = 140
-/** Rates of the parts' own nitrogen, per day at 20 C: rot of compost, and hunger of fresh wood. Q10 2. Source: our assumption. */
+/**
+ * Rates of the parts' own nitrogen, per day at 20 C: rot of compost, and hunger of fresh wood. Q10 2. Source: our
+ * assumption.
+ */
 const MINERALISES = 0.015
 const IMMOBILISES = 0.05
 
@@ -60,7 +66,13 @@ export interface Released {
   drawdown: number
 }
 
-/** Grams of a dressing per litre averaged over all the mix, for what a place holds. */
+/**
+ * Grams of a dressing per litre averaged over all the mix, for what a place holds.
+ *
+ * @example
+ * averagedDose({ dressing: dressingById('crf_3_4'), gramsPerLitre: 6, place: { kind: 'top', depth: 7 } }, 28)
+ * // 1.5
+ */
 export const averagedDose = (dose: DressingDose, mixHeight: Centimetres): number => {
   const place = dose.place ?? { kind: 'throughout' }
   if (place.kind === 'throughout') return dose.gramsPerLitre
@@ -86,7 +98,13 @@ const nothing = (): Released => ({
   drawdown: 0,
 })
 
-/** Nutrients dressings give up at a temperature (C), mg per litre of blend by the day; doses already averaged. */
+/**
+ * Nutrients dressings give up at a temperature (C), mg per litre of blend by the day; doses already averaged.
+ *
+ * @example
+ * supplyOfDressings([{ dressing: dressingById('blood_meal'), gramsPerLitre: 2 }], 20)(28).charge.nitrogen
+ * // 155.4
+ */
 export function supplyOfDressings(doses: readonly DressingDose[], temperature: number): Supply {
   const each = doses.map(({ dressing, gramsPerLitre, place }) => ({
     from: place?.kind === 'heldBack' ? place.from : 0,
@@ -112,13 +130,14 @@ export function supplyOfDressings(doses: readonly DressingDose[], temperature: n
 }
 
 /**
- * Nutrients the parts themselves give up, and the nitrogen they take, at a temperature (C), mg per litre of blend by the day.
+ * Nutrients the parts themselves give up, and the nitrogen they take, at a temperature (C), mg per litre of blend by
+ * the day.
  *
  *   N(t)    = N_season (1 - exp(-k t)) / (1 - exp(-140 k)),  k = 0.015 Q/day        where a part gives
  *   draw(t) = |N_season| (1 - exp(-k t)),                    k = 0.05 Q/day         where it takes
  *
- * Source: first-season figures of the tables (Handreck 1992; Gale et al. 2006; Hartz et al. 2000, as named there); the rates
- * are our assumption: half of a draw within a fortnight, most of a gift spread over the season.
+ * Source: first-season figures of the tables (Handreck 1992; Gale et al. 2006; Hartz et al. 2000, as named there);
+ * the rates are our assumption: half of a draw within a fortnight, most of a gift spread over the season.
  */
 export function supplyOfParts(blend: Blend, temperature: number): Supply {
   const kept = 1 - blend.blendingLoss

@@ -10,8 +10,9 @@ import { drawn, withValue } from './drawProperty'
 import { normal, type Random } from './random'
 
 /**
- * How properties of one material hang together: heavier is less porous, finer is wetter at every tension, and what holds on to
- * pH holds on to feed. Correlations with the deviate named; the rest of each is its own. Source: our assumption.
+ * How properties of one material hang together: heavier is less porous, finer is wetter at every tension, and what
+ * holds on to pH holds on to feed. Correlations with the deviate named; the rest of each is its own. Source: our
+ * assumption.
  */
 const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness' | 'age'; by: number }>> = {
   dryBulkDensity: { with: 'weight', by: 0.9 },
@@ -26,8 +27,8 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness
 }
 
 /**
- * A material with its properties drawn within their ranges, ready for blending; water still falls with tension and never passes
- * the pores. Always takes the same count of numbers from the stream, whatever the material lacks.
+ * A material with its properties drawn within their ranges, ready for blending; water still falls with tension and
+ * never passes the pores. Always takes the same count of numbers from the stream, whatever the material lacks.
  */
 export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMaterial {
   const { material } = from

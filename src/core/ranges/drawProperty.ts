@@ -8,8 +8,12 @@ const FURTHEST = 2.5
 /**
  * A property drawn at a standard normal deviate: `value` at 0, `low` and `high` at the ends of nine in ten.
  *
- * Two half-normals meet at the value. Where all is above nought and the ends are more than threefold apart, the halves are
- * normal in the logarithm. What cannot be below nought at its low end never is. Source: two-piece normal; reading low and high as 5 and 95 % is our assumption.
+ * Two half-normals meet at the value. Where all is above nought and the ends are more than threefold apart, the
+ * halves are normal in the logarithm. What cannot be below nought at its low end never is. Source: two-piece normal;
+ * reading low and high as 5 and 95 % is our assumption.
+ *
+ * @example
+ * drawn({ low: 4, value: 5, high: 7 }, 0) // 5
  */
 export function drawn(p: Pick<Property, 'low' | 'value' | 'high'>, deviate: number): number {
   const z = Math.min(FURTHEST, Math.max(-FURTHEST, deviate)) / NINE_IN_TEN
@@ -33,7 +37,10 @@ const isProperty = (x: unknown): x is Property =>
 /** Of what it holds a dressing can give up all but no more; and "all of it by the label's end" would have no rate. */
 const MOST_RELEASED = 0.995
 
-/** A copy of a table row with every property in it, at any depth, drawn anew; `deviate` gives a number for each in turn. */
+/**
+ * A copy of a table row with every property in it, at any depth, drawn anew; `deviate` gives a number for each in
+ * turn.
+ */
 export function drawRow<T>(row: T, deviate: () => number, key = ''): T {
   if (isProperty(row)) {
     const value = drawn(row, deviate())

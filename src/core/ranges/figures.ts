@@ -1,6 +1,8 @@
 import type { Evaluation } from '../evaluate'
 
-/** The single numbers of an evaluation by name, in core units: what gets a range, what is compared, what is exported. */
+/**
+ * The single numbers of an evaluation by name, in core units: what gets a range, what is compared, what is exported.
+ */
 export function figuresOf(e: Evaluation): Record<string, number> {
   const figures: Record<string, number> = {
     blendingLoss: e.blend.blendingLoss,

@@ -18,12 +18,15 @@ export type Measurement =
   | { kind: 'electricalConductivity'; value: number; method: ExtractMethod }
 
 /**
- * How far a reading may lie from the model with the very same materials: instrument, sampling and the model's own error together,
- * one standard deviation. pH 0.25; air 2.5 points; weight 5 %; EC 20 %. Source: our assumption.
+ * How far a reading may lie from the model with the very same materials: instrument, sampling and the model's own
+ * error together, one standard deviation. pH 0.25; air 2.5 points; weight 5 %; EC 20 %. Source: our assumption.
  */
 export const SPREAD = { pH: 0.25, drainTest: 0.025, weighed: 0.05, electricalConductivity: 0.2 } as const
 
-/** What the model expects a measurement to read, in its own unit. Its container has been checked (`checkMeasurements`). */
+/**
+ * What the model expects a measurement to read, in its own unit. Its container has been checked
+ * (`checkMeasurements`).
+ */
 export function expectedReading(m: Measurement, input: MixInContainer, e: Evaluation): number {
   switch (m.kind) {
     case 'pH': {
@@ -47,7 +50,12 @@ function alone(container: Container, e: Evaluation) {
   return { ...profile, kg: profile.mixVolume * (dryBulkDensity + profile.containerCapacity) }
 }
 
-/** The first problem of a container measured in; null where all can be filled. */
+/**
+ * The first problem of a container measured in; null where all can be filled.
+ *
+ * @example
+ * checkMeasurements([]) // null
+ */
 export function checkMeasurements(measurements: readonly Measurement[]): Problem | null {
   for (const m of measurements) {
     if (!('container' in m) || !m.container) continue
@@ -57,11 +65,21 @@ export function checkMeasurements(measurements: readonly Measurement[]): Problem
   return null
 }
 
-/** What was read, in the unit of `expectedReading`. */
+/**
+ * What was read, in the unit of `expectedReading`.
+ *
+ * @example
+ * readingOf({ kind: 'weighed', kg: 12 }) // 12
+ */
 export const readingOf = (m: Measurement): number =>
   m.kind === 'drainTest' ? m.airFilledPorosity : m.kind === 'weighed' ? m.kg : m.value
 
-/** Logarithm of the likelihood of a reading, up to a constant: normal, in per cent for weight and EC. */
+/**
+ * Logarithm of the likelihood of a reading, up to a constant: normal, in per cent for weight and EC.
+ *
+ * @example
+ * logLikelihood({ kind: 'pH', value: 6 }, 6.2) // -0.32
+ */
 export function logLikelihood(m: Measurement, expected: number): number {
   const read = readingOf(m)
   const relative = m.kind === 'weighed' || m.kind === 'electricalConductivity'

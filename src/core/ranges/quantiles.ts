@@ -6,9 +6,12 @@ export interface LikelyRange {
 }
 
 /**
- * Weighted quantiles, each 0 <= q <= 1 and rising: the weights of the sorted values are laid end to end, each value in the
- * middle of its own, and read off straight between. With equal weights it is Hazen's rule (Hyndman & Fan 1996, type 5).
- * Values and weights of the same length, weights not negative with a sum above nought.
+ * Weighted quantiles, each 0 <= q <= 1 and rising: the weights of the sorted values are laid end to end, each value
+ * in the middle of its own, and read off straight between. With equal weights it is Hazen's rule (Hyndman & Fan 1996,
+ * type 5). Values and weights of the same length, weights not negative with a sum above nought.
+ *
+ * @example
+ * weightedQuantiles([1, 2, 3, 4, 5], [1, 1, 1, 1, 1], [0.5]) // [3]
  */
 export function weightedQuantiles(
   values: readonly number[],
@@ -44,13 +47,23 @@ function sortedOrder(values: readonly number[]): Uint32Array {
   return order.sort((a, b) => values[a]! - values[b]!)
 }
 
-/** Range from a tenth to nine tenths of the draws. */
+/**
+ * Range from a tenth to nine tenths of the draws.
+ *
+ * @example
+ * likelyRange([1, 2, 3, 4, 5], [1, 1, 1, 1, 1]) // { low: 1, middle: 3, high: 5 }
+ */
 export function likelyRange(values: readonly number[], weights: readonly number[]): LikelyRange {
   const [low, middle, high] = weightedQuantiles(values, weights, [0.1, 0.5, 0.9]) as [number, number, number]
   return { low, middle, high }
 }
 
-/** Mean and standard deviation under weights. */
+/**
+ * Mean and standard deviation under weights.
+ *
+ * @example
+ * weightedSpread([1, 3], [1, 1]) // { mean: 2, deviation: 1 }
+ */
 export function weightedSpread(values: readonly number[], weights: readonly number[]) {
   const total = weights.reduce((s, w) => s + w, 0)
   const mean = values.reduce((s, v, i) => s + weights[i]! * v, 0) / total
@@ -58,7 +71,12 @@ export function weightedSpread(values: readonly number[], weights: readonly numb
   return { mean, deviation: Math.sqrt(variance) }
 }
 
-/** Draws that still count for something once weighted: (sum w)^2 / sum w^2 (Kish 1965). */
+/**
+ * Draws that still count for something once weighted: (sum w)^2 / sum w^2 (Kish 1965).
+ *
+ * @example
+ * effectiveDraws([1, 1, 1, 1]) // 4
+ */
 export function effectiveDraws(weights: readonly number[]): number {
   const sum = weights.reduce((s, w) => s + w, 0)
   return sum > 0 ? sum ** 2 / weights.reduce((s, w) => s + w * w, 0) : 0

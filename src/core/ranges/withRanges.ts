@@ -53,7 +53,10 @@ const MOST_DRAWS = 4000
 /** Slices of depth for a draw: a twentieth of a point off the full reckoning, far inside any range. */
 const DRAW_SLICES = 24
 
-/** Draws of one request, one after another. Every material has its own stream, so its draws do not hang on its company. */
+/**
+ * Draws of one request, one after another. Every material has its own stream, so its draws do not hang on its
+ * company.
+ */
 function drawer(input: MixInContainer, seed: number) {
   const streams = new Map<string, ReturnType<typeof seededRandom>>()
   const stream = (id: string) => {
@@ -92,12 +95,14 @@ function drawer(input: MixInContainer, seed: number) {
 
 /**
  * One mix in one container with ranges: the tables' own values, then `draws` sets of properties drawn within their
- * ranges, and the 10 to 90 % range of every figure. Measurements weigh the draws by how well each foretells them (importance
- * sampling), so ranges close in on what these materials do; what was learned of each property comes back for the shelf, where enough draws agree.
+ * ranges, and the 10 to 90 % range of every figure. Measurements weigh the draws by how well each foretells them
+ * (importance sampling), so ranges close in on what these materials do; what was learned of each property comes back
+ * for the shelf, where enough draws agree.
  *
  * A generator: yields the share done some fifty times, for progress and for cancelling between; returns the answer.
- * Errors: those of `evaluate` for the tables' values; a measured container that cannot be filled. A draw that cannot be evaluated is left out. Notes: few draws agree with the
- * measurements (below 100): the reading, or a table, is far off. Source: Monte Carlo; Kish's effective size.
+ * Errors: those of `evaluate` for the tables' values; a measured container that cannot be filled. A draw that cannot
+ * be evaluated is left out. Notes: few draws agree with the measurements (below 100): the reading, or a table, is far
+ * off. Source: Monte Carlo; Kish's effective size.
  */
 export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ranged>> {
   const { input, measurements = [] } = request
@@ -187,8 +192,8 @@ class DrawnProperties {
   }
 
   /**
-   * Properties the weighted draws tell something new of: spread down by a fifth, or mean moved by two fifths of the spread.
-   * With a hundred draws counting that is some three standard errors either way.
+   * Properties the weighted draws tell something new of: spread down by a fifth, or mean moved by two fifths of the
+   * spread. With a hundred draws counting that is some three standard errors either way.
    */
   learned(before: (material: string) => Material, weights: readonly number[]): Learned[] {
     const even = weights.map(() => 1)

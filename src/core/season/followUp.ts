@@ -43,13 +43,17 @@ export interface FollowUpQuestion {
   restsFor: Days
 }
 
-/** Water saltier than this wants an eye kept on the mix, dS/m. Source: Ayers & Westcot 1985, FAO-29: slight restriction from 0.7. */
+/**
+ * Water saltier than this wants an eye kept on the mix, dS/m. Source: Ayers & Westcot 1985, FAO-29: slight
+ * restriction from 0.7.
+ */
 const SALTY_WATER = 0.7
 
 /**
- * Dates to follow a planting by, in the order of days. pH two weeks and six weeks after mixing, shade for a week, feed a week
- * before the mix runs short but not while it rests, a look at the level after eight weeks, salts each eight weeks where the water is salty, harvest,
- * the cold. Source: common practice; harvest and hunger as reckoned elsewhere.
+ * Dates to follow a planting by, in the order of days. pH two weeks and six weeks after mixing, shade for a week,
+ * feed a week before the mix runs short but not while it rests, a look at the level after eight weeks, salts each
+ * eight weeks where the water is salty, harvest, the cold. Source: common practice; harvest and hunger as reckoned
+ * elsewhere.
  */
 export function followUp(q: FollowUpQuestion): FollowUp[] {
   const list: FollowUp[] = []

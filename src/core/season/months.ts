@@ -11,7 +11,8 @@ const meanOf = (climate: Climate, month: number) => {
 }
 
 /**
- * Whether a crop can grow outside in each month, January to December, by the mean temperature of the month and of its nights.
+ * Whether a crop can grow outside in each month, January to December, by the mean temperature of the month and of its
+ * nights.
  * Source: the bands of `CropSeason`. Twelve months of climate are trusted to be there.
  */
 export const monthsFor = (season: CropSeason, climate: Climate): MonthSuits[] =>
@@ -24,7 +25,9 @@ export const monthsFor = (season: CropSeason, climate: Climate): MonthSuits[] =>
     return mean >= low && mean <= high ? 'best' : 'fair'
   })
 
-/** Mean temperature below which growth stands still, C. Source: usual bases of growing degree days (common practice). */
+/**
+ * Mean temperature below which growth stands still, C. Source: usual bases of growing degree days (common practice).
+ */
 const BASE = { cool: 4, warm: 10 } as const
 
 /** Growth in a day against that in the season its days are counted in; 1 at most. */
@@ -47,10 +50,10 @@ export interface DaysToHarvest {
 }
 
 /**
- * Days from planting (or sowing) to the first harvest: `from` the least of the table, `to` the most, both drawn out by months
- * cooler than those the table's days are counted in. Growth is taken as in proportion to the warmth above a base; the days of a
- * table as those of a mean midway between the least the crop grows at and where it grows best (our assumption). Null where it
- * does not get there in two years.
+ * Days from planting (or sowing) to the first harvest: `from` the least of the table, `to` the most, both drawn out
+ * by months cooler than those the table's days are counted in. Growth is taken as in proportion to the warmth above a
+ * base; the days of a table as those of a mean midway between the least the crop grows at and where it grows best
+ * (our assumption). Null where it does not get there in two years.
  *
  * `dayOfYear` is that of planting, 1 to 366. Without a climate the table's days stand as they are.
  */
@@ -78,8 +81,8 @@ export function daysToHarvest(
 }
 
 /**
- * Months (1 to 12) in which a crop can be planted outside: they suit it, and so do those until the likely harvest. What takes
- * frost may stand through cold months, but not through hot ones.
+ * Months (1 to 12) in which a crop can be planted outside: they suit it, and so do those until the likely harvest.
+ * What takes frost may stand through cold months, but not through hot ones.
  */
 export function plantingMonths(
   crop: Parameters<typeof daysToHarvest>[0],

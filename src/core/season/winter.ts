@@ -7,10 +7,18 @@ export const ZONE = 50 / 9
 /** Zones by which roots in a pot are tenderer than the plant in the ground. Source: common practice. */
 const ZONES_LOST_IN_POT = 2
 
-/** The coldest night of a year against the mean night of its coldest month, C. Source: our assumption; 6 by the sea to 14 inland. */
+/**
+ * The coldest night of a year against the mean night of its coldest month, C. Source: our assumption; 6 by the sea to
+ * 14 inland.
+ */
 const COLDEST_BELOW_MEAN = 9
 
-/** The coldest night to be expected of a year, C, from the months alone. */
+/**
+ * The coldest night to be expected of a year, C, from the months alone.
+ *
+ * @example
+ * coldestNightOf({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }) // -8
+ */
 export const coldestNightOf = (climate: Climate): number =>
   Math.min(...climate.months.map((m) => m.tMin)) - COLDEST_BELOW_MEAN
 
@@ -27,9 +35,9 @@ export interface WinterMargin {
 }
 
 /**
- * How many degrees a plant that stays out has to spare in a winter. In open ground its roots hardly get colder than freezing and
- * the plant's own hardiness counts; in a pot they follow the air, and two zones are lost (common practice).
- * C. `coldest` is the grower's own figure where there is one.
+ * How many degrees a plant that stays out has to spare in a winter. In open ground its roots hardly get colder than
+ * freezing and the plant's own hardiness counts; in a pot they follow the air, and two zones are lost (common
+ * practice). C. `coldest` is the grower's own figure where there is one.
  */
 export function winterMargin(standsTo: Property, coldest: number, inPot: boolean): WinterMargin {
   const lost = inPot ? ZONES_LOST_IN_POT * ZONE : 0
@@ -42,7 +50,12 @@ export function winterMargin(standsTo: Property, coldest: number, inPot: boolean
   }
 }
 
-/** USDA zone of a coldest night: 1 to 13, with its half. Source: USDA Plant Hardiness Zone Map, zone 1a from -60 F. */
+/**
+ * USDA zone of a coldest night: 1 to 13, with its half. Source: USDA Plant Hardiness Zone Map, zone 1a from -60 F.
+ *
+ * @example
+ * hardinessZone(-51) // '1a'
+ */
 export function hardinessZone(coldest: number): string {
   const halves = Math.floor(((coldest * 9) / 5 + 32 + 60) / 5 + 1e-9)
   const n = Math.min(25, Math.max(0, halves))
@@ -53,8 +66,11 @@ export function hardinessZone(coldest: number): string {
 const TROPIC = 23.5
 
 /**
- * Months until a plant that stays for years begins to grow, when planted in a month (1 to 12) of its rest: September to March
- * north, March to September south; 0 in the growing half. Source: common practice: no feed before spring.
+ * Months until a plant that stays for years begins to grow, when planted in a month (1 to 12) of its rest: September
+ * to March north, March to September south; 0 in the growing half. Source: common practice: no feed before spring.
+ *
+ * @example
+ * restsFor(51, 2) // 2
  */
 export function restsFor(latitude: number, month: number): number {
   if (Math.abs(latitude) < TROPIC) return 0

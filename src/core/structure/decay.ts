@@ -6,7 +6,10 @@ import type { Fraction } from '../units'
 /** Temperature the tables' half-lives stand for, C: a mix out of doors in a temperate year. Source: our assumption. */
 export const HALF_LIFE_TEMPERATURE = 15
 
-/** Of a part's solids that lose their structure, the mass that stays as fine humus; the rest goes off as gas. Source: our assumption. */
+/**
+ * Of a part's solids that lose their structure, the mass that stays as fine humus; the rest goes off as gas. Source:
+ * our assumption.
+ */
 export const LEFT_AS_FINES = { low: 0.2, value: 0.35, high: 0.5 } as const
 
 const assumed = (value: number): Property => ({
@@ -19,8 +22,8 @@ const assumed = (value: number): Property => ({
 })
 
 /**
- * What rotted structure turns to: fine, wet and heavy, much like sieved old compost. Its pH and salts are left to the part it
- * came from. Source: our assumption, set near the finest composts of the tables.
+ * What rotted structure turns to: fine, wet and heavy, much like sieved old compost. Its pH and salts are left to the
+ * part it came from. Source: our assumption, set near the finest composts of the tables.
  */
 const FINES = {
   dryBulkDensity: assumed(0.3),
@@ -34,7 +37,13 @@ const FINES = {
 }
 const FINE_SIZES = [0, 0, 0, 0, 0.1, 0.2, 0.3, 0.4]
 
-/** Share of a part's solids that have lost their structure after some years at a mean temperature: 1 - 2^(-t Q / half-life). */
+/**
+ * Share of a part's solids that have lost their structure after some years at a mean temperature: 1 - 2^(-t Q /
+ * half-life).
+ *
+ * @example
+ * lostStructure(materialById('compost_green'), 1, 15) // 0.2929
+ */
 export function lostStructure(material: Material, years: number, temperature: number): Fraction {
   const halfLife = material.properties.structuralHalfLife.value
   return 1 - 2 ** ((-years * q10Factor(2, temperature, HALF_LIFE_TEMPERATURE)) / halfLife)

@@ -24,9 +24,9 @@ export interface SeasonState {
  *
  *   volume left = sum aged loose (1 - s_aged) / (sum loose (1 - s))
  *
- * s_aged is the loss on blending of the aged recipe: fines drop into the gaps. `floor` is the height the mix stands on, cm (top of
- * any layer below). Watering-in is another matter, see the batch plan. Errors: those of `blend`. Range: up to ten years, as a
- * tendency only. Source: `aged`, then `blend` and `containerProfile` again.
+ * s_aged is the loss on blending of the aged recipe: fines drop into the gaps. `floor` is the height the mix stands
+ * on, cm (top of any layer below). Watering-in is another matter, see the batch plan. Errors: those of `blend`.
+ * Range: up to ten years, as a tendency only. Source: `aged`, then `blend` and `containerProfile` again.
  */
 export function seasonsOf(
   container: Container,

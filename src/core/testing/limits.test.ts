@@ -22,8 +22,8 @@ import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../
 import { parts } from './arbitraries'
 
 /**
- * Every limit as it is known, tried from both sides: what comes out a little below it and a little above it must differ. A limit
- * changed by a tenth no longer lies between the two, and fails.
+ * Every limit as it is known, tried from both sides: what comes out a little below it and a little above it must
+ * differ. A limit changed by a tenth no longer lies between the two, and fails.
  */
 interface Trial {
   at: number
@@ -74,7 +74,8 @@ everyLimit(
   'Amounts',
   AMOUNT_LIMITS,
   {
-    // A typed dose of lime or of a dressing is held to these where a recipe is prepared; the search for lime goes as far.
+    // A typed dose of lime or of a dressing is held to these where a recipe is prepared; the search for lime goes as
+    // far.
     lime: trial(25, (x) => {
       const refused = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
       return !refused.ok && refused.problem.code === 'target-above-lime-ceiling' && refused.problem.limit < x
@@ -164,7 +165,8 @@ everyLimit(
       const plan = batches({ wanted: 10 - 10 * buckets, vessel: 1500, parts: [{ id: 'a', twelfths: 12 }] })
       return plan.ok && plan.value.batches[0]!.measures[0]!.twelfths
     }),
-    // 7 to 1 five times: 128 and 18 twelfths fall short of what is wanted, so more is aimed at; 130.5 is measured as 132.
+    // 7 to 1 five times: 128 and 18 twelfths fall short of what is wanted, so more is aimed at; 130.5 is measured as
+    // 132.
     aimHigher: trial(1.02, (times) => {
       const parts = [84, 12, 12, 12, 12, 12].map((twelfths, i) => ({ id: `m${i}`, twelfths }))
       const wanted = (130.5 / times) * (144 / 84) * (10 / 12)
@@ -236,7 +238,7 @@ everyLimit(
   ['met'],
 )
 
-// --- What stands out -----------------------------------------------------------------------------------------------------
+// --- What stands out ---
 
 const plain = evaluate({
   container: pot,

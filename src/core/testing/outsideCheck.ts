@@ -30,7 +30,10 @@ export interface OutsideCheck {
   tolerance: number
   /** Was it used to set a parameter? Then agreement proves nothing new, and the table says so. */
   usedToSet?: string
-  /** Why it is missed by more than its tolerance, where it is. The table tells it, and the test fails once it no longer is. */
+  /**
+   * Why it is missed by more than its tolerance, where it is. The table tells it, and the test fails once it no
+   * longer is.
+   */
   missed?: string
   computed: () => number
 }

@@ -55,7 +55,16 @@ export const SUBSOIL_TENSION: Record<SubsoilTexture, Centimetres> = {
   clay: WATER_LIMITS.subsoilClay.value,
 }
 
-/** Tension at the inside of the base, cm; negative under standing water. */
+/**
+ * Tension at the inside of the base, cm; negative under standing water.
+ *
+ * @example
+ * tensionAtBase({
+ *   shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: 20 },
+ *   headspace: 2,
+ *   base: { kind: 'sideHoles', height: 3 },
+ * }) // -3
+ */
 export function tensionAtBase(container: Container): Centimetres {
   if (container.base.kind === 'sideHoles') return -container.base.height
   if (container.base.kind === 'onSoil') return SUBSOIL_TENSION[container.base.texture]
@@ -69,6 +78,9 @@ export function tensionAtBase(container: Container): Centimetres {
  * In containers 50 and 100 cm (De Boodt & Verdonck 1972, Acta Hort. 26:37-44). A bed open to soil is drained beyond
  * 50 cm before anything grows in it, and its roots go on down: there the measure of irrigated ground is taken, vegetables
  * watered at 40 kPa (common practice, tensiometers at 20 to 60), and twice that.
+ *
+ * @example
+ * dryingLimits({ base: { kind: 'drainHoles' } }) // { easy: 50, buffer: 100 }
  */
 export const dryingLimits = (container: Container): { easy: Centimetres; buffer: Centimetres } =>
   container.base.kind === 'onSoil'
@@ -86,6 +98,16 @@ export const dryingLimits = (container: Container): { easy: Centimetres; buffer:
  * Source: Fonteno 1989, Acta Hort. 238:67-74; Bilderback & Fonteno 1987, J. Environ. Hort. 5:180-182;
  * easily available water and buffering capacity from the container's own drained state (not from a flat 10 cm) to the
  * limits of `dryingLimits`.
+ *
+ * @example
+ * containerProfile(
+ *   {
+ *     shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: 20 },
+ *     headspace: 0,
+ *     base: { kind: 'drainHoles' },
+ *   },
+ *   [{ top: 20, totalPorosity: 0.8, waterAt: () => 0.6 }],
+ * ).airFilledPorosity // 0.2
  */
 export function containerProfile(
   container: Container,

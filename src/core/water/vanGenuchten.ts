@@ -19,6 +19,9 @@ export interface VanGenuchten {
  *
  * h in cm of water, tension positive; at or below zero the pores are full. Answer: volume fraction.
  * Range: any h. Source: van Genuchten 1980, Soil Sci. Soc. Am. J. 44:892-898, eq. 3 with m = 1 - 1/n.
+ *
+ * @example
+ * waterContent({ residual: 0.078, saturated: 0.43, alpha: 0.036, n: 1.56 }, 100) // 0.2421
  */
 export function waterContent(curve: VanGenuchten, tension: Centimetres): Fraction {
   if (tension <= 0) return curve.saturated

@@ -4,7 +4,10 @@ import type { Centimetres, Kilograms, SquareCentimetres } from '../units'
 export const AIR_DENSITY = 1.225
 const GRAVITY = 9.80665
 
-/** Drag of a leafy crown, referred to its outline in still air; leaves fold in strong wind, so this is on the safe side. */
+/**
+ * Drag of a leafy crown, referred to its outline in still air; leaves fold in strong wind, so this is on the safe
+ * side.
+ */
 export const CROWN_DRAG = { low: 0.3, value: 0.5, high: 0.9 } as const
 
 export interface Standing {
@@ -32,9 +35,20 @@ export interface Standing {
  * | Cd, Cp   | drag of crown (0.5, range 0.3-0.9) and pot (1.0)   | 1     |
  * | h_c, h_p | lever arms: pot height + half the crown; half the pot | m  |
  *
- * Answer: m/s; Infinity where nothing stands in the wind. A gust needs only its moment: take a gust of 1.4 to 1.7 times the
- * mean wind. Leaves out: sliding, ropes, neighbours, saucers. Errors: none; arguments above zero are the caller's duty.
+ * Answer: m/s; Infinity where nothing stands in the wind. A gust needs only its moment: take a gust of 1.4 to 1.7
+ * times the mean wind. Leaves out: sliding, ropes, neighbours, saucers. Errors: none; arguments above zero are the
+ * caller's duty.
  * Source: statics; drag of tree crowns 0.2-0.9 by species and wind, common practice in tree work.
+ *
+ * @example
+ * tippingWindSpeed({
+ *   weight: 20,
+ *   baseWidth: 30,
+ *   potHeight: 30,
+ *   potArea: 900,
+ *   canopyHeight: 120,
+ *   canopyArea: 6000,
+ * }) // 13.02
  */
 export function tippingWindSpeed(s: Standing, crownDrag: number = CROWN_DRAG.value): number {
   const m2 = 1e-4
@@ -48,6 +62,11 @@ export function tippingWindSpeed(s: Standing, crownDrag: number = CROWN_DRAG.val
 /** Share of a crown's outline that is leaf and stem: the rest lets wind through. Source: our assumption. */
 const CROWN_SOLIDITY = 0.6
 
-/** Area of crown the wind sees, cm2: as tall as the crown, as wide as its shadow on the ground (m2) is round. */
+/**
+ * Area of crown the wind sees, cm2: as tall as the crown, as wide as its shadow on the ground (m2) is round.
+ *
+ * @example
+ * crownArea(70, 0.2) // 2119
+ */
 export const crownArea = (canopyHeight: Centimetres, shadow: number): SquareCentimetres =>
   CROWN_SOLIDITY * canopyHeight * 2 * Math.sqrt((shadow * 10_000) / Math.PI)

@@ -44,13 +44,21 @@ export function weights(fill: ContainerVolumes, layers: readonly WeighedLayer[])
 }
 
 /**
- * What a full, soaked container can weigh before anybody has chosen its mix, from a light one to a heavy one, kg per litre.
+ * What a full, soaked container can weigh before anybody has chosen its mix, from a light one to a heavy one, kg per
+ * litre.
  *   rho + 1 - rho / rho_s     of peat with perlite (0.1 over 1.4 g/cm3) and of a sandy soil (1.4 over 2.65 g/cm3)
  * Source: mass balance; densities as in the material tables.
  */
 export const SATURATED_DENSITY = { low: 0.1 + 1 - 0.1 / 1.4, high: 1.4 + 1 - 1.4 / 2.65 } as const
 
-/** Bounds of the saturated weight of one container, kg, and of its load on what it stands on, kg/m2; pot and plant come on top. */
+/**
+ * Bounds of the saturated weight of one container, kg, and of its load on what it stands on, kg/m2; pot and plant
+ * come on top.
+ *
+ * @example
+ * saturatedBounds({ mixVolume: 100, footprint: 5000 })
+ * // { weight: { low: 102.9, high: 187.2 }, floorLoad: { low: 205.7, high: 374.3 } }
+ */
 export function saturatedBounds(fill: Pick<ContainerVolumes, 'mixVolume' | 'footprint'>) {
   const square = fill.footprint / 10_000
   const low = fill.mixVolume * SATURATED_DENSITY.low

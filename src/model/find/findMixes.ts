@@ -17,7 +17,10 @@ import type { MixQuestion } from '../mix/question'
 
 export interface FindRequest {
   problem: FinderProblem
-  /** The bed, crop, place and care the recipes are for; lime and dressings as they would be given; its parts do not count. */
+  /**
+   * The bed, crop, place and care the recipes are for; lime and dressings as they would be given; its parts do not
+   * count.
+   */
   question: MixQuestion
 }
 
@@ -29,7 +32,8 @@ export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'a
 }
 
 /**
- * What the bench would say against a recipe: its warnings and alarms, the gravest first. Null where it cannot be worked out.
+ * What the bench would say against a recipe: its warnings and alarms, the gravest first. Null where it cannot be
+ * worked out.
  */
 export function concernsAbout(
   question: MixQuestion,
@@ -44,8 +48,8 @@ export function concernsAbout(
 }
 
 /**
- * Searches, then looks at the best as the bench would and sets everything in order. A generator: yields the search's progress
- * for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
+ * Searches, then looks at the best as the bench would and sets everything in order. A generator: yields the search's
+ * progress for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
  */
 export function* findMixes(
   { problem, question }: FindRequest,

@@ -19,7 +19,10 @@ export const NO_WISHES: FinderWishes = { rules: {}, volume: null, easyWater: nul
 
 /** Share of the solids that may have rotted in two years under what stays for years. Source: our assumption. */
 const LASTING = { low: 0, high: 0.25 }
-/** Easy water of a bed drained by soil: not held to the band of pots, but gravel is no bed. Source: a loam's own (our assumption). */
+/**
+ * Easy water of a bed drained by soil: not held to the band of pots, but gravel is no bed. Source: a loam's own (our
+ * assumption).
+ */
 const LEAST_IN_GROUND = 0.04
 
 /** Bands of a crop as the finder holds recipes against them. */
@@ -33,7 +36,10 @@ export const cropTargets = ({
   ...(salts ? { electricalConductivity: salts } : {}),
 })
 
-/** Every band of a question as the finder holds recipes against it; `space` is the litres between layers and fill line. */
+/**
+ * Every band of a question as the finder holds recipes against it; `space` is the litres between layers and fill
+ * line.
+ */
 function targetsFrom(
   bands: Bands,
   space: number,
@@ -82,12 +88,15 @@ export function finderProblem(
   })
 }
 
-/** What a job's full-grown crop drinks in its thirstiest month hangs little on the mix: while there is none, peat stands in. */
+/**
+ * What a job's full-grown crop drinks in its thirstiest month hangs little on the mix: while there is none, peat
+ * stands in.
+ */
 const STAND_IN = [{ materialId: 'peat_medium', twelfths: 12 }]
 
 /**
- * Easily available water that lets a job's crop wait so many days in its thirstiest month, by days; null where place or crop
- * are not known, or the bed cannot be worked out. Source: `easyWaterNeeded`.
+ * Easily available water that lets a job's crop wait so many days in its thirstiest month, by days; null where place
+ * or crop are not known, or the bed cannot be worked out. Source: `easyWaterNeeded`.
  */
 export function easyWaterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
   const parts = job.parts.length > 0 ? job.parts : STAND_IN

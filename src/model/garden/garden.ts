@@ -48,7 +48,9 @@ export const recordsOf = (garden: Garden) =>
     (a, b) => b.madeOn.localeCompare(a.madeOn) || a.id.localeCompare(b.id),
   )
 
-/** The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again. */
+/**
+ * The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again.
+ */
 const LIVE_FILLS = new WeakMap<JobBed, { bed: Bed; fill: JobBed }>()
 function liveFill(fill: JobBed, bed: Bed): JobBed {
   const known = LIVE_FILLS.get(fill)

@@ -52,7 +52,10 @@ const goesOn = (last: Step, step: Step) =>
     ? last.at >= step.heldSince
     : step.at - last.at <= MERGE_WITHIN_MS && fieldsOf(last) === fieldsOf(step))
 
-/** Adds a step, or lets the last one grow; one that has come back to where it began is none. What was undone is let go. */
+/**
+ * Adds a step, or lets the last one grow; one that has come back to where it began is none. What was undone is let
+ * go.
+ */
 export function remember(history: History, step: Step): History {
   const last = history.past.at(-1)
   if (!last || !goesOn(last, step)) return { past: [...history.past, step].slice(-MOST_STEPS), future: [] }

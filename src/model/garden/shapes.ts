@@ -6,8 +6,8 @@ import { GARDEN_LIMITS } from './limits'
 const number = z.number()
 
 /**
- * Shapes, bases and places of dressings, once for the grower's records and once for the headless door: `object` is `z.object`
- * where unknown fields are let fall, and `z.strictObject` where they are told.
+ * Shapes, bases and places of dressings, once for the grower's records and once for the headless door: `object` is
+ * `z.object` where unknown fields are let fall, and `z.strictObject` where they are told.
  */
 export function containerSchemas(object: typeof z.object | typeof z.strictObject) {
   const tapered = {

@@ -17,8 +17,8 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume` reads. All sizes in the core's units.
- * These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume` reads. All sizes in the core's
+ * units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
  */
 export const evaluateCase = z.strictObject({
   mix: linesSchema,

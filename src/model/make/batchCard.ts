@@ -32,7 +32,10 @@ export interface BatchCard {
   done: number
 }
 
-/** Every batch of a job as the hand will measure it, dressings last; finished mixes that are made for it come before it. */
+/**
+ * Every batch of a job as the hand will measure it, dressings last; finished mixes that are made for it come before
+ * it.
+ */
 export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
   const ticks = new Set(job.ticks)
   const cardsOf = (

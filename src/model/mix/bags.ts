@@ -25,10 +25,11 @@ const NO_LIME = { mode: 'none', target: 6.4, gramsPerLitre: 0, dolomiteShare: DO
 const ANY_DEPTH = 20
 
 /**
- * A bagged mix worked out from its label: shares by `labelShares`, lime so that it comes to the pH printed, the fertilizer it names.
+ * A bagged mix worked out from its label: shares by `labelShares`, lime so that it comes to the pH printed, the
+ * fertilizer it names.
  *
- * Errors: a bag of nothing, a price or dose below nought, an ingredient nobody knows, shares that do not add up, a pH lime cannot
- * give. Notes: ingredients that are at or above the printed pH without any lime.
+ * Errors: a bag of nothing, a price or dose below nought, an ingredient nobody knows, shares that do not add up, a pH
+ * lime cannot give. Notes: ingredients that are at or above the printed pH without any lime.
  */
 export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
   if (!(bag.litres > 0)) return fail({ code: 'size-not-positive', field: 'bagLitres', value: bag.litres })

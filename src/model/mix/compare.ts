@@ -88,7 +88,10 @@ function value(c: Compared, of: (e: Evaluation) => number | null): number | null
   return c.answer.ok ? of(c.answer.value) : null
 }
 
-/** Between what and what a figure lies where a label leaves it open by more than a grower would notice; null elsewhere. */
+/**
+ * Between what and what a figure lies where a label leaves it open by more than a grower would notice; null
+ * elsewhere.
+ */
 function openOf(aspect: Aspect, c: Compared): { low: number; high: number } | null {
   const values = [c, ...c.corners].flatMap((one) => aspect.of(one) ?? [])
   const [low, high] = [Math.min(...values), Math.max(...values)]

@@ -43,8 +43,8 @@ const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<Pre
   )
 
 /**
- * Lime for a mix that is given none and is too acid for its crop, to the middle of the band; null where it lacks none, or none
- * would do. g per litre of mix. Source: as `limeForTarget`.
+ * Lime for a mix that is given none and is too acid for its crop, to the middle of the band; null where it lacks
+ * none, or none would do. g per litre of mix. Source: as `limeForTarget`.
  */
 export function limeOffer(prepared: PreparedMix, e: Evaluation) {
   const wanted = prepared.bands.pH
@@ -106,16 +106,19 @@ function acidOffer({ bands, blend, acids, lime, question }: PreparedMix, e: Eval
 }
 
 /**
- * Doses that would mend what the mix lacks: nitrogen short over the season, as coated fertilizer or as meal; a pH above the
- * band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty where nothing is
- * lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
+ * Doses that would mend what the mix lacks: nitrogen short over the season, as coated fertilizer or as meal; a pH
+ * above the band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty
+ * where nothing is lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
  */
 export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))
   return [...feedOffers(given, e), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }
 
-/** A dressing as it is first given: the middle of what is usual, all through. Undefined where the tables do not have it. */
+/**
+ * A dressing as it is first given: the middle of what is usual, all through. Undefined where the tables do not have
+ * it.
+ */
 export function usualLine(dressingId: string): DressingLine | undefined {
   const dose = dressingById(dressingId)?.dose
   return (

@@ -26,8 +26,9 @@ export const partsByShare = (shares: readonly { materialId: string; share: numbe
     .map(({ materialId, share }) => ({ materialId, twelfths: Math.max(1, Math.round(FINE * share)) }))
 
 /**
- * A recipe as a finished mix to take into another. `toAdd` is the lime stirred in beside that of mixes inside it. Those mixes
- * are written out as their materials; dressings held back or put on top are left behind. Errors: those of `flatOf`.
+ * A recipe as a finished mix to take into another. `toAdd` is the lime stirred in beside that of mixes inside it.
+ * Those mixes are written out as their materials; dressings held back or put on top are left behind. Errors: those of
+ * `flatOf`.
  */
 export function innerMixOf(
   recipe: Recipe,
@@ -66,7 +67,10 @@ export function innerMixOf(
   })
 }
 
-/** What one measured part of a finished mix stands for in loose parts of its materials. Null where it cannot be worked out. */
+/**
+ * What one measured part of a finished mix stands for in loose parts of its materials. Null where it cannot be worked
+ * out.
+ */
 export function looseOfMix(mix: InnerMix): { id: string; parts: number }[] | null {
   const flat = flatOf([{ id: mix.id, parts: 1 }], finishedMixes([mix]))
   return flat.ok ? flat.value.parts.map((p) => ({ id: p.material.material.id, parts: p.parts })) : null

@@ -34,7 +34,10 @@ const NOTHING: Recipe = {
 }
 const whole = { corners: [], problem: null }
 
-/** Every whole mix of a garden beside a job's own: what is on the bench first, then its versions, bags, starters, other jobs. */
+/**
+ * Every whole mix of a garden beside a job's own: what is on the bench first, then its versions, bags, starters,
+ * other jobs.
+ */
 export function mixSources(garden: Garden, job: Job): MixSource[] {
   return [
     ...(job.parts.length > 0
@@ -80,8 +83,8 @@ export function mixSources(garden: Garden, job: Job): MixSource[] {
 }
 
 /**
- * A whole mix as a part of a job's mix, under a new id, or the one that is a part already where it is the same. Lime to a pH is
- * worked out as if it were mixed today. Errors: those of working it out.
+ * A whole mix as a part of a job's mix, under a new id, or the one that is a part already where it is the same. Lime
+ * to a pH is worked out as if it were mixed today. Errors: those of working it out.
  */
 export function asPart(source: MixSource, job: Job, id: string, name: string): Outcome<InnerMix> {
   const taken = (mix: InnerMix) => job.mixes.find((m) => sameData({ ...m, id }, mix)) ?? mix

@@ -82,8 +82,9 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
 }
 
 /**
- * A question worked out as far as its answers share: flattened recipe, blend, doses, lime, volumes and bands. Units as in
- * the parts it is made of. Errors: those of `prepareRecipe` first, then those of the bed. Notes: those of the lime solver.
+ * A question worked out as far as its answers share: flattened recipe, blend, doses, lime, volumes and bands. Units
+ * as in the parts it is made of. Errors: those of `prepareRecipe` first, then those of the bed. Notes: those of the
+ * lime solver.
  */
 export function prepare(question: MixQuestion): Outcome<PreparedMix> {
   const needed = neededFor(question.bed)
@@ -125,7 +126,9 @@ export const AT_ONCE: Effort = { ...FULL_EFFORT, years: [] }
 /** With the later years, for what can wait until the hand rests. */
 export const AT_REST: Effort = { slices: 60, years: [1, 2, 3] }
 
-/** The answer to a prepared question. Errors: those of the core's `evaluate`. Notes: its own, and those of preparing. */
+/**
+ * The answer to a prepared question. Errors: those of the core's `evaluate`. Notes: its own, and those of preparing.
+ */
 export function evaluatePrepared(prepared: PreparedMix, effort: Effort = AT_ONCE): Outcome<Evaluation> {
   return evaluate(prepared.input, effort, prepared.blend)
 }

@@ -222,11 +222,11 @@ function limeTogether(own: LimeAmount, premixed: LimeAmount): LimeAmount {
 }
 
 /**
- * A recipe worked out as far as it goes without a bed. Lime to a pH counts what finished mixes bring; nothing takes that
- * out again. g per litre of blended mix.
+ * A recipe worked out as far as it goes without a bed. Lime to a pH counts what finished mixes bring; nothing takes
+ * that out again. g per litre of blended mix.
  *
- * Errors: a material or dressing nobody knows, an amount below nought or beyond `AMOUNT_LIMITS`, those of `flattenRecipe`,
- * `blend` and the lime solver. Notes: those of the lime solver.
+ * Errors: a material or dressing nobody knows, an amount below nought or beyond `AMOUNT_LIMITS`, those of
+ * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {
   const { own, depth, temperature } = setting

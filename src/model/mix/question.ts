@@ -8,8 +8,8 @@ import type { Target } from '@/core/targets'
 import type { WallMaterial } from '@/core/weight'
 
 /**
- * Everything the answer about one mix depends on, as plain data: it crosses to workers. A job and a case of the headless
- * door both become one of these, and `prepare` is the only way on from here.
+ * Everything the answer about one mix depends on, as plain data: it crosses to workers. A job and a case of the
+ * headless door both become one of these, and `prepare` is the only way on from here.
  */
 export interface MixQuestion {
   bed: BedQuestion

@@ -87,7 +87,10 @@ const ASKED = [
   'plantMonth',
 ] as const
 
-/** Do two states of a job ask the same? Names, notes and ticks are no part of it. Data are compared by identity: they never change in place. */
+/**
+ * Do two states of a job ask the same? Names, notes and ticks are no part of it. Data are compared by identity: they
+ * never change in place.
+ */
 export const askTheSame = (a: Job, b: Job): boolean =>
   ASKED.every((field) => a[field] === b[field]) &&
   a.fills.length === b.fills.length &&

@@ -237,8 +237,9 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
 
 /**
  * Beds from text pasted out of a spreadsheet or a CSV file: a heading line with some of the columns, tabs, commas or
- * semicolons between. Lengths are in the grower's unit. What is left out takes the usual value of its shape. Rows that cannot be
- * read, or whose bed could not be filled, come back as problems; the others stand. Nothing is stored here.
+ * semicolons between. Lengths are in the grower's unit. What is left out takes the usual value of its shape. Rows
+ * that cannot be read, or whose bed could not be filled, come back as problems; the others stand. Nothing is stored
+ * here.
  */
 export function bedsFromText(
   text: string,

@@ -21,8 +21,8 @@ const number = z
   .pipe(z.number())
 
 /**
- * Twelve months from a CSV or pasted rows with the headings tmin, tmax and (where known) rain, January first. Degrees and rain in
- * the grower's units. All or nothing: the first problem is told and nothing is taken.
+ * Twelve months from a CSV or pasted rows with the headings tmin, tmax and (where known) rain, January first. Degrees
+ * and rain in the grower's units. All or nothing: the first problem is told and nothing is taken.
  */
 export function monthsFromText(
   text: string,

@@ -10,8 +10,8 @@ const before = z.looseObject({
 const WALL: Record<string, string> = { fabricBag: 'fabric', raisedBed: 'timber' }
 
 /**
- * Job, version 1 to 2: the one container it held becomes its one fill, standing alone until it is put among the beds. A job
- * made of several alike was "the name of the job"; the fill has no name of its own yet.
+ * Job, version 1 to 2: the one container it held becomes its one fill, standing alone until it is put among the beds.
+ * A job made of several alike was "the name of the job"; the fill has no name of its own yet.
  */
 export function jobV2(data: unknown): unknown {
   const { vessel, ...job } = before.parse(data)

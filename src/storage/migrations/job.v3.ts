@@ -3,8 +3,9 @@ import { z } from 'zod'
 const before = z.looseObject({ recordId: z.string().nullable(), archived: z.boolean() })
 
 /**
- * Job, version 2 to 3: filling and the season are followed too. A job whose mix was recorded counted as done before; it is put
- * away, so that it does not come back asking to be filled. Taken up again, it can be followed like any other.
+ * Job, version 2 to 3: filling and the season are followed too. A job whose mix was recorded counted as done before;
+ * it is put away, so that it does not come back asking to be filled. Taken up again, it can be followed like any
+ * other.
  */
 export function jobV3(data: unknown): unknown {
   const job = before.parse(data)

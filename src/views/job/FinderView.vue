@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the way. */
+/**
+ * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
+ * way.
+ */
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'

@@ -62,7 +62,7 @@ const allow = (event: DragEvent) => {
 .tools {
   grid-column: 1 / -1;
 }
-/* Each piece is painted by itself, and what a press does not change is not recorded anew: half the painting of a frame. */
+/* Each piece is painted by itself: a press repaints only what it changes. */
 .mix > *,
 .mix > * > :deep(div),
 .mix :deep(section),

@@ -46,7 +46,9 @@ export type Command =
       fillId: string
       change: Partial<Pick<JobBed, 'count' | 'sunkBy'>>
     }
-  /** The bed itself: in the list too, where the fill follows one. Filled whole, it stays so when there are more of it. */
+  /**
+   * The bed itself: in the list too, where the fill follows one. Filled whole, it stays so when there are more of it.
+   */
   | { type: 'jobBed/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
   /** Puts a container that stood in the job alone among the beds. */
   | { type: 'jobBed/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
@@ -67,7 +69,10 @@ export type Command =
   | { type: 'mix/lime'; jobId: string; lime: Partial<LimeSetting> }
   | { type: 'dressing/set'; jobId: string; line: DressingLine }
   | { type: 'dressing/remove'; jobId: string; dressingId: string }
-  /** The whole recipe at once: a next move, the finder's answer, a version, a starter. What was there is kept where it is not yet. */
+  /**
+   * The whole recipe at once: a next move, the finder's answer, a version, a starter. What was there is kept where it
+   * is not yet.
+   */
   | {
       type: 'recipe/replace'
       jobId: string

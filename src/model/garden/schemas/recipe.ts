@@ -40,8 +40,8 @@ export const mixOriginSchema = z.discriminatedUnion('kind', [
 ])
 
 /**
- * A finished mix that goes into another, as a part of it: complete in itself and of materials only, so that nothing done to the
- * mix it was taken from changes it. Parts name it by its id.
+ * A finished mix that goes into another, as a part of it: complete in itself and of materials only, so that nothing
+ * done to the mix it was taken from changes it. Parts name it by its id.
  */
 export const innerMixSchema = z.object({
   id: id.regex(/^mix:/),

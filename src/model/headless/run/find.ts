@@ -66,7 +66,10 @@ function finished(c: CaseOf<'find'>, found: readonly Candidate[], own: OwnRows):
   return succeed(list)
 }
 
-/** Works a find case out; with `finish` each family gets its lime and feed, with `explain` what stands in the way is told. */
+/**
+ * Works a find case out; with `finish` each family gets its lime and feed, with `explain` what stands in the way is
+ * told.
+ */
 export function runFind(c: CaseOf<'find'>): Outcome<object> {
   const own = ownRows(c)
   if (!own.ok) return own

@@ -8,7 +8,10 @@ import { USUAL_LIMES, type OwnRows } from '../../mix/question'
 
 type Wishes = Pick<CaseOf<'dose'>, 'lime' | 'feed' | 'temperature'>
 
-/** The lime and feed a case asks for, as the core takes them. A label is copied as it is; a charge may count the parts' own. */
+/**
+ * The lime and feed a case asks for, as the core takes them. A label is copied as it is; a charge may count the
+ * parts' own.
+ */
 export function wishesOf(c: Wishes, own: OwnRows): Outcome<FinishWishes> {
   const limes = limesOf(c.lime ?? USUAL_LIMES)
   if (!limes.ok) return limes

@@ -6,7 +6,10 @@ import { countProblem } from '@/core/amounts'
 import { flatOf } from '../../mix/prepareRecipe'
 import { recipeOfCase } from '../questionOfCase'
 
-/** Mix for a list of containers: in place, with settling, and as loose parts to measure out. Litres and what growers buy in. */
+/**
+ * Mix for a list of containers: in place, with settling, and as loose parts to measure out. Litres and what growers
+ * buy in.
+ */
 export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   const containers = []
   let inPlace = 0
