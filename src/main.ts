@@ -4,7 +4,6 @@ import 'primeicons/primeicons.css'
 import './styles/tokens.css'
 import './styles/base.css'
 import { createPinia } from 'pinia'
-import base from '@primevue/core/base'
 import PrimeVue from 'primevue/config'
 import { createApp } from 'vue'
 import App from './App.vue'
@@ -20,11 +19,6 @@ app.use(PrimeVue, {
   csp: { nonce },
   theme: { preset: openBedPreset, options: { darkModeSelector: '[data-theme="dark"]' } },
 })
-
-// PrimeVue forgets which styles it has put into the page with every component that comes or changes, in case its
-// preset has been changed, and then writes them anew, so that the browser styles the whole page for one press. Ours
-// never changes.
-base.clearLoadedStyleNames = () => undefined
 
 // The page asked for is fetched while the garden is read, not after.
 for (const { components } of router.resolve(location.pathname).matched) {

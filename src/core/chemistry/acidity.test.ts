@@ -338,6 +338,7 @@ describe('the course by hand', () => {
     expect(brought(7.7)).toBeCloseTo(2, 5)
     expect(brought(8.3)).toBe(0)
     expect(acidityCourse(mix, {}, 10).at(-1)!).toMatchObject({ pH: 5, fromWater: 0, acid: 0 })
+    expect(acidityCourse(mix, { waterAlkalinity: 0.05 }, 10).at(-1)!.fromWater).toBeCloseTo(0.5, 9)
     // One step is the least.
     expect(acidityCourse(mix, { waterAlkalinity: 0.4 }, 0.1).map((s) => s.day)).toEqual([0, 0.1])
   })
@@ -353,5 +354,6 @@ describe('the course by hand', () => {
     expect(last(30).acid).toBeCloseTo(total * released(10), 9)
     expect(last(30).pH).toBeCloseTo(5 - (total * released(10)) / 10, 9)
     expect(acidPerGram(dressing('lime_calcitic'))).toBe(0)
+    expect(acidPerGram({ ...acid, acidity: undefined })).toBe(0)
   })
 })

@@ -52,7 +52,8 @@ export function linearPacking(shares: readonly number[], betas: readonly number[
     let room = 1
     for (const j of present) {
       if (j < i) room -= (1 - beta + WALL[i]![j]! * beta * (1 - 1 / betas[j]!)) * shares[j]!
-      if (j > i) room -= (1 - (LOOSENING[i]![j]! * beta) / betas[j]!) * shares[j]!
+      // Nought for the class itself.
+      else room -= (1 - (LOOSENING[i]![j]! * beta) / betas[j]!) * shares[j]!
     }
     return beta / room
   })
@@ -76,7 +77,7 @@ export function betaOfMaterial(shares: readonly number[], looseEnvelopeFraction:
     let b = 0
     for (const j of present) {
       if (j < i) b += (1 - WALL[i]![j]!) * shares[j]!
-      if (j > i) a -= (1 - LOOSENING[i]![j]!) * shares[j]!
+      else a -= (1 - LOOSENING[i]![j]!) * shares[j]!
     }
     return (phi * (a - b)) / (1 - phi * b)
   })
