@@ -354,6 +354,6 @@ describe('the course by hand', () => {
     expect(last(30).acid).toBeCloseTo(total * released(10), 9)
     expect(last(30).pH).toBeCloseTo(5 - (total * released(10)) / 10, 9)
     expect(acidPerGram(dressing('lime_calcitic'))).toBe(0)
-    expect(acidPerGram({ ...acid, acidity: undefined })).toBe(0)
+    expect(acidPerGram({ ...acid, acidity: null })).toBe(0)
   })
 })
