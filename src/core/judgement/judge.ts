@@ -1,7 +1,8 @@
 import type { Judgement, JudgementQuestion } from './judgement'
 import { RULES } from './rules'
 
-const RANK = { alarm: 0, warn: 1, note: 2 }
+/** The gravest first. */
+const LEVELS: readonly Judgement['level'][] = ['alarm', 'warn', 'note']
 
 /**
  * What stands out in a mix for its pot, crop and place, the gravest first: rules that read the numbers of the
@@ -9,7 +10,7 @@ const RANK = { alarm: 0, warn: 1, note: 2 }
  * `JUDGEMENT_LIMITS`.
  */
 export const judge = (question: JudgementQuestion): Judgement[] =>
-  RULES.flatMap((rule) => rule(question)).sort((a, b) => RANK[a.level] - RANK[b.level])
+  RULES.flatMap((rule) => rule(question)).sort((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level))
 
 /**
  * What an answered warning is known by: its rule, and the thing it warns of where there can be several.

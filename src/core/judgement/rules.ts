@@ -26,7 +26,7 @@ const tooLittleAir: Rule = ({ evaluation: e, airWanted }) => {
 const footDrowned: Rule = ({ evaluation: e }) => {
   const slices = e.profile.slices.filter((s) => s.height > e.fill.mixHeight - e.mixDepth)
   const drowned = slices.filter((s) => s.air < L.drownedAir.value)
-  const height = drowned.length ? (e.mixDepth * drowned.length) / slices.length : 0
+  const height = (e.mixDepth * drowned.length) / slices.length
   return height > e.mixDepth * L.drownedDepth.value
     ? [{ level: 'warn', code: 'foot-drowned', height, depth: e.mixDepth, air: L.drownedAir.value }]
     : []
@@ -106,7 +106,7 @@ const unsterileForSeeds: Rule = ({ evaluation: e }) => {
   const materials = e.blend.shares
     .filter((p) => p.material.sterileAsBought === 'n' && !CLEAN.has(p.material.family))
     .map((p) => p.material.id)
-  return isForSeedlings(e) && materials.length > 0
+  return isForSeedlings(e) && materials.length
     ? [{ level: 'note', code: 'unsterile-for-seeds', materials }]
     : []
 }

@@ -250,21 +250,22 @@ if (!plain.ok) throw new Error(plain.problem.code)
 const base = plain.value
 const BERRY = cropById('blueberry')!
 const row = (id: string, more: Partial<Material> = {}): Material => ({ ...materialById(id)!, ...more })
-const codes = (evaluation: Partial<Evaluation>, q: Partial<JudgementQuestion> = {}) =>
-  judge({
-    evaluation: { ...base, ...evaluation },
-    container: pot,
-    parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
-    limes: LIME,
-    airWanted: { low: 0, high: 1 },
-    pHWanted: { low: 0, high: 14 },
-    wind: null,
-    wide: false,
-    waterEvery: null,
-    waterAlkalinity: 0,
-    calciumGiven: 0,
-    ...q,
-  }).map((j) => `${j.level} ${j.code}`)
+const QUESTION: JudgementQuestion = {
+  evaluation: base,
+  container: pot,
+  parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
+  limes: LIME,
+  airWanted: { low: 0, high: 1 },
+  pHWanted: { low: 0, high: 14 },
+  wind: null,
+  wide: false,
+  waterEvery: null,
+  waterAlkalinity: 0,
+  calciumGiven: 0,
+}
+const judged = (evaluation: Partial<Evaluation>, q: Partial<JudgementQuestion> = {}) =>
+  judge({ ...QUESTION, evaluation: { ...base, ...evaluation }, ...q })
+const codes = (...asked: Parameters<typeof judged>) => judged(...asked).map((j) => `${j.level} ${j.code}`)
 const says =
   (code: JudgementCode, level = 'warn') =>
   (list: string[]) =>
@@ -344,7 +345,7 @@ everyLimit(
         }).length,
     ),
     sandGain: trial(0.01, (gain) => {
-      const sandless = codes.length && base.mix.airFilledPorosity
+      const sandless = base.mix.airFilledPorosity
       return codes(
         {
           ...shares([row('sand_sharp'), 0.3], [row('peat_medium'), 0.7]),
@@ -417,4 +418,34 @@ test('what a verdict says for the screen is what a warning says', () => {
   expect(verdictsOf({ ...base, ...slumped }, bands, false).lasting).toBe('plain')
   expect(verdicts({ growing: growing(99) }).days).toBe('good')
   expect(limeForTarget(PEAT, LIME, 6.5).ok).toBe(true)
+})
+
+test('what is met to the last digit is not said, and what is said carries its figures', () => {
+  const creeps = (from: number, to: number, high: number) =>
+    says('water-raises-ph')(codes(course(from, to), { pHWanted: { low: -9, high } }))
+  const { pHCreep, pHSlack } = JUDGEMENT_LIMITS
+  expect([creeps(0, pHCreep.value, -1), creeps(0, 2 * pHCreep.value, -1)]).toEqual([false, true])
+  expect([creeps(4, 6 + pHSlack.value, 6), creeps(4, 6.1, 6)]).toEqual([false, true])
+  const PEPPER_CROP = cropById('pepper_sweet')!
+  const rot = (days: number, waterEvery: number | null) =>
+    says('blossom-end-rot')(codes({ growing: growing(days) }, { crop: PEPPER_CROP, waterEvery }))
+  expect([rot(2, 2), rot(1.9, 2), rot(1, null), rot(0.9, null), rot(1.05, null)]).toEqual([
+    false,
+    true,
+    false,
+    true,
+    false,
+  ])
+  expect(judged(course(5, 8), { pHWanted: { low: 5, high: 6 } })).toContainEqual(
+    expect.objectContaining({ code: 'water-raises-ph', weeks: 20 }),
+  )
+  const third = base.seasons.find((s) => s.years === 3)!
+  const years = [1, 3, 2].map((y) => ({ ...third, years: y, volumeLost: 0.5 }))
+  expect(judged({ seasons: years }, { crop: BERRY })).toContainEqual(
+    expect.objectContaining({ code: 'slumps', years: 3 }),
+  )
+  const doses = [{ lime: { ...LIMES[0]!, calcium: 0.4 }, gramsPerLitre: 0.5 }]
+  expect(
+    judged({ ...shares([row('coir_pith'), 1]), lime: { ...base.lime, doses } }, { calciumGiven: 20 }),
+  ).toContainEqual(expect.objectContaining({ code: 'coir-wants-calcium', calcium: 220 }))
 })
