@@ -26,9 +26,9 @@ writeFileSync(
 Made by \`npm run checks\` from the tests; do not edit. ${checks.length} checks: ${bases.map((b) => `${count(b)} ${b}`).join(', ')}.
 No source was opened while this was written: figures of published works are as recalled, and where one was too dim to trust, its
 source says "from memory". ${recalled} checks are so marked; ${unsourced} of them (${((100 * unsourced) / checks.length).toFixed(0)} %) have no source to name.
-*Difference* is the distance to the value or to the nearer end of the band. ${set.length} checks marked *set* were used to choose the parameter
-named, so their agreement proves nothing new. ${missed.length} are missed by more than their tolerance; they stand in the tables in bold, with the
-reason below.
+*Difference* is the distance to the value or to the nearer end of the band. ${set.length} checks marked *set* were used
+to choose the parameter named, so their agreement proves nothing new. ${missed.length} are missed by more than their
+tolerance; they stand in the tables in bold, with the reason below.
 
 ## Missed
 

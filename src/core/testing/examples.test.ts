@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 
 /**
- * The examples in the docs of the core: `@example`, a call, and after `//` what comes out, to four figures. Every one is run.
+ * The examples in the docs of the core: `@example`, a call, and after `//` what comes out, to four figures.
+ * Every one is run.
  */
 const TEXTS = import.meta.glob<string>(['../**/*.ts', '!../**/*.test.ts', '!../testing/**'], {
   eager: true,

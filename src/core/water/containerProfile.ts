@@ -75,9 +75,9 @@ export function tensionAtBase(container: Container): Centimetres {
 /**
  * Tensions, cm, to which roots take water with ease and then with effort.
  *
- * In containers 50 and 100 cm (De Boodt & Verdonck 1972, Acta Hort. 26:37-44). A bed open to soil is drained beyond
- * 50 cm before anything grows in it, and its roots go on down: there the measure of irrigated ground is taken, vegetables
- * watered at 40 kPa (common practice, tensiometers at 20 to 60), and twice that.
+ * In containers 50 and 100 cm (De Boodt & Verdonck 1972, Acta Hort. 26:37-44). A bed open to soil drains beyond 50 cm
+ * before anything grows in it, and its roots go on down. There the measure is that of irrigated ground: vegetables are
+ * watered at 40 kPa (common practice, tensiometers at 20 to 60); the buffer ends at twice that.
  *
  * @example
  * dryingLimits({ base: { kind: 'drainHoles' } }) // { easy: 50, buffer: 100 }
