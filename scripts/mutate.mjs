@@ -31,14 +31,10 @@ const asked = process.argv.slice(2)
 if (asked.length !== 1) {
   // A process for each file: the runner keeps the modules of every run in memory.
   const table = (asked.length ? asked : FILES).map((file) => {
-    const { stdout } = spawnSync(
-      process.execPath,
-      ['--max-old-space-size=4096', import.meta.filename, file],
-      {
-        encoding: 'utf8',
-        stdio: ['ignore', 'pipe', 'inherit'],
-      },
-    )
+    const { stdout } = spawnSync(process.execPath, ['--max-old-space-size=4096', import.meta.filename, file], {
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'inherit'],
+    })
     process.stdout.write(stdout)
     const counted = stdout.match(/: (\d+) of (\d+) killed/)
     if (!counted) throw new Error(`${file}: the runs did not come to an end`)
@@ -74,8 +70,7 @@ function mutantsOf(file) {
     if (ts.isElementAccessExpression(up)) return false
     if (ts.isCallExpression(up) && /\.(at|slice|toFixed|splice)$/.test(up.expression.getText())) return false
     return (
-      !(file.endsWith('limits.ts') || file.endsWith('amounts.ts')) ||
-      !/^(low|high)$/.test(up.name?.getText() ?? '')
+      !(file.endsWith('limits.ts') || file.endsWith('amounts.ts')) || !/^(low|high)$/.test(up.name?.getText() ?? '')
     )
   }
   const walk = (node) => {
@@ -179,8 +174,8 @@ function writeTable(table) {
     'docs/method/mutants.md',
     `# Would a wrong constant be seen?
 
-Made by \`npm run mutate\`: every number of these files a tenth larger, every comparison with its boundary taken in or out, one at
-a time. Killed is what some test notices.
+Made by \`npm run mutate\`. Every number of these files is made a tenth larger, and every comparison takes its boundary
+in or out, one change at a time. Killed is what some test notices. A change that alters no result counts as not killed.
 
 | file | killed | tried | share |
 | --- | --- | --- | --- |
