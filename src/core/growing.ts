@@ -93,6 +93,7 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
  * Water, feeding and wind over the season, for one container. Where no climate is given, there is no watering and the
  * feed is reckoned at the temperature given, with a litre drained from ten of mix each week (our assumption).
  * Units as in the parts it is made of; errors none: the caller has checked the container and the mix.
+ * Source: FAO-56 for water; as named in its parts.
  */
 export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, container, fill, mix } = input

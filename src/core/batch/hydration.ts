@@ -36,6 +36,7 @@ export const WETTING_AGENT_ML_PER_LITRE = 0.116
 /**
  * Water to bring one loose litre of a material from as bought to workable, litres (1 kg = 1 L).
  * Never negative: wet material is used as it is. Range: fresh, not rained-on stock.
+ * Source: mass balance; moistures of the tables.
  *
  * @example
  * waterToWorkable(materialById('coir_pith'), { kind: 'block', kg: 5 }) // 0.3588
@@ -49,6 +50,7 @@ export function waterToWorkable(material: Material, pack: Pack): Litres {
 
 /**
  * Does it shed water once dry, so that a drop of wetting agent helps?
+ * Source: common practice.
  *
  * @example
  * shedsWaterWhenDry(materialById('peat_fine')) // true

@@ -132,6 +132,7 @@ export function cheapestPacks(need: Litres, stock: Litres, offers: readonly Pack
 
 /**
  * Weight of one pack as bought, kg.
+ * Source: mass balance; bulk density of the tables.
  *
  * @example
  * packWeight(materialById('sand_coarse'), { kind: 'mass', kg: 25 }) // 25

@@ -149,6 +149,7 @@ export function acidityCourse(
 
 /**
  * Where a mix stands on a day: the last state of `acidityCourse`.
+ * Errors and source: as `acidityCourse`.
  *
  * @example
  * acidityOn({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).fromWater // 5.6

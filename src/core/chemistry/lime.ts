@@ -12,6 +12,7 @@ export const SIEVE_EFFICIENCY = [0.05, 0.2, 0.5, 1] as const
 
 /**
  * Fineness efficiency of a ground lime, fraction. `sieveShares` by mass, coarse to fine, summing to 1.
+ * Range: 0 to 1. Source: Illinois sieve factors (from memory).
  *
  * @example
  * finenessEfficiency([0, 0.02, 0.08, 0.9]) // 0.944
@@ -21,6 +22,7 @@ export const finenessEfficiency = (sieveShares: readonly number[]): Fraction =>
 
 /**
  * Charge one gram of a lime can neutralise once all its useful part has dissolved, mmol of charge.
+ * Source: stoichiometry, 19.98 mmol of charge to a gram of calcium carbonate.
  *
  * @example
  * alkalinityPerGram(LIMES[0]) // 17.92

@@ -32,6 +32,7 @@ const MOST_GRAMS_PER_LITRE = AMOUNT_LIMITS.lime.value
 
 /**
  * pH after a total dose split by the choice; `besides` are fertilizers and acids given with it.
+ * Source: as `acidityCourse`.
  *
  * @example
  * limeAt({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 5).pH // 5.888

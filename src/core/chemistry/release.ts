@@ -6,6 +6,7 @@ export const DAYS_PER_MONTH = 365.2425 / 12
 
 /**
  * Factor by which a rate changes from one temperature (C) to another, for a rise of q10 in ten degrees.
+ * Source: van ’t Hoff’s rule.
  *
  * @example
  * q10Factor(2, 30, 20) // 2
@@ -53,6 +54,7 @@ export function releaseCurve(release: Release, temperature: number): ReleaseCurv
 
 /**
  * Share given up by a curve after some days; 0 before it starts.
+ * Range: 0 to 1. Source: first-order release.
  *
  * @example
  * releasedBy({ most: 1, rate: 0.01 }, 70) // 0.5034
@@ -63,6 +65,7 @@ export const releasedBy = (curve: ReleaseCurve, days: Days): Fraction =>
 /**
  * Share of what a dressing holds that it has given up after some days in moist mix at a temperature. See
  * `releaseCurve`.
+ * Range: 0 to 1.
  *
  * @example
  * releasedFraction(dressingById('blood_meal').release, 28, 20) // 0.5977
@@ -72,6 +75,7 @@ export const releasedFraction = (release: Release, days: Days, temperature: numb
 
 /**
  * Days at a temperature until a coated product has given up its declared share; Infinity for other kinds.
+ * Source: Husby et al. 2003 for the shortening with warmth.
  *
  * @example
  * coatedLife(dressingById('crf_5_6').release, 30) // 93.95

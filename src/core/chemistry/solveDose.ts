@@ -1,6 +1,7 @@
 /**
  * The dose, g/L, at which something just stops being short, by bisection between nought and `most`, to 0.001 g/L.
  * `short` must be true below the answer and false above it.
+ * Errors: none; `most` where it never stops being short.
  *
  * @example
  * solveDose((grams) => grams < 2.5, 10) // 2.5

@@ -115,6 +115,7 @@ export interface Climate {
 /**
  * Reference evapotranspiration of a month (1 to 12) in mm/day: Penman-Monteith where wind and sun are known, else
  * Hargreaves.
+ * Source: FAO-56 eq. 6 and 52.
  *
  * @example
  * monthlyReference({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }, 1) // 0.4454

@@ -109,6 +109,7 @@ export interface WateringInterval {
 /**
  * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are
  * in the range; the mix's own comes from the draws. Infinite where nothing evaporates.
+ * Source: FAO-56 for the demand.
  */
 export function wateringInterval(balance: WaterBalance, input: WaterUseInput): WateringInterval {
   const use = dailyUse(input)
@@ -131,6 +132,7 @@ export const USUAL_BUFFER: Fraction = 0.05
  * `wateringInterval` turned round, with the buffer a mix usually has. Fraction of the mix; `use` in litres a day,
  * `mixVolume` in litres.
  * Errors: none; at least nought.
+ * Source: `wateringInterval` turned round.
  *
  * @example
  * easyWaterNeeded({ use: { value: 2 }, depletion: 0.4 }, 12, 3) // 0.475

@@ -4,6 +4,7 @@ import type { Material } from './types'
 /**
  * Air of a material alone at 10 cm of tension: about what a drained column 20 cm tall holds. Fraction; by its table
  * row.
+ * Source: De Boodt & Verdonck 1972.
  *
  * @example
  * airCapacityAt10Cm(materialById('perlite_coarse')) // 0.5
@@ -13,6 +14,7 @@ export const airCapacityAt10Cm = ({ properties: p }: Material): Fraction =>
 
 /**
  * Easily available water of a material alone, released between 10 and 50 cm of tension. Fraction; by its table row.
+ * Source: De Boodt & Verdonck 1972.
  *
  * @example
  * easilyAvailableWaterAlone(materialById('peat_medium')) // 0.31

@@ -36,6 +36,9 @@ export interface FillerLayer {
   thickness: Centimetres
 }
 
-/** How far the surface sinks because a layer rots below, cm after so many years. Bed-bound mass goes as volume. */
+/**
+ * How far the surface sinks because a layer rots below, cm after so many years. Bed-bound mass goes as volume.
+ * Source: as `LAYERS`.
+ */
 export const sinkingOf = (layers: readonly FillerLayer[], years: number): Centimetres =>
   layers.reduce((sum, l) => sum + l.thickness * (1 - 2 ** (-years / LAYERS[l.kind].halfLife)), 0)

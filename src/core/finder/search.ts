@@ -41,6 +41,7 @@ const choose = (n: number, k: number) => {
 
 /**
  * Recipes to be looked at, those not in lowest terms counted too: sum over k of C(n, k) C(parts, k).
+ * Source: combinatorics, compositions of the parts.
  *
  * @example
  * candidateCount(4, 4, 7) // 329

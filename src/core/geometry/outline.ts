@@ -4,6 +4,7 @@ import { shapeHeight, type Shape } from './shape'
 
 /**
  * Longest and narrowest width of the inside at a height above the base, cm.
+ * Source: plane geometry.
  *
  * @example
  * widthsAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // { long: 38, narrow: 38 }
@@ -63,6 +64,7 @@ export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
  * Inside of the wall wetted by mix up to a height, cm2: what can evaporate through cloth or clay. Sixty-four-slice
  * midpoint sum; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder gives its
  * curved wall and two ends in closed form.
+ * Source: plane geometry.
  *
  * @example
  * wallArea({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 3537
@@ -84,6 +86,7 @@ const areaOfSegment = (r: Centimetres, half: number) => r * r * (half - Math.sin
 
 /**
  * Narrowest width a container stands on, cm. A lying half-cylinder is taken to stand in a cradle as wide as itself.
+ * Source: plane geometry.
  *
  * @example
  * footWidth({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 38
@@ -93,6 +96,7 @@ export const footWidth = (shape: Shape): Centimetres =>
 
 /**
  * Area the wind sees of the container's broad side, cm2: mean long width times height.
+ * Source: plane geometry.
  *
  * @example
  * broadSide({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 1240
@@ -105,6 +109,7 @@ export function broadSide(shape: Shape): SquareCentimetres {
 
 /**
  * Soil surface at a height, m2, for what falls on it or rises from it.
+ * Source: plane geometry.
  *
  * @example
  * surfaceSquareMetres({ kind: 'halfCylinder', length: 100, diameter: 24 }, 12) // 0.24

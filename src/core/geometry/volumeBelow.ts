@@ -42,6 +42,7 @@ export function volumeBelow(shape: Shape, z: Centimetres): Litres {
 
 /**
  * Volume between two heights, litres.
+ * Source: solid geometry.
  *
  * @example
  * volumeBetween({ kind: 'halfCylinder', length: 100, diameter: 24 }, 0, 10) // 17.84
@@ -52,6 +53,7 @@ export const volumeBetween = (shape: Shape, from: Centimetres, to: Centimetres):
 /**
  * Height to which a volume fills a shape, cm: `volumeBelow` turned round by bisection, to 1e-6 cm.
  * A volume above the shape's own gives its full height.
+ * Errors: none; a volume above all of it gives the height.
  *
  * @example
  * heightForVolume({ kind: 'halfCylinder', length: 100, diameter: 24 }, 20) // 10.91

@@ -30,6 +30,7 @@ const L = JUDGEMENT_LIMITS
 
 /**
  * Air against its band, fractions.
+ * Source: beside the limit.
  *
  * @example
  * airVerdict(0.1, { low: 0.2, high: 1 }) // 'low'
@@ -37,6 +38,7 @@ const L = JUDGEMENT_LIMITS
 export const airVerdict = (air: number, band: Band): Verdict => verdictOf(air, band, L.shareSlack.value)
 /**
  * Has more of it rotted after three years than what stays can bear? Fraction of the volume.
+ * Source: beside the limit.
  *
  * @example
  * isSlump(0.25) // true
@@ -46,6 +48,7 @@ export const isSlump = (volumeLost: number): boolean => volumeLost > L.slump.val
 /**
  * Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings
  * alike.
+ * Source: beside each limit.
  */
 export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Verdicts {
   const { growing } = e

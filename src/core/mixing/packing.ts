@@ -129,6 +129,7 @@ export function crowding(
  * The beta of a class in the blend is the harmonic mean of its parts' betas weighted by envelope volume: an
  * arithmetic mean invents a loss where sizes are equal and only looseness differs.
  * Returns the lost share of the summed loose volume. Range: see `linearPacking`.
+ * Source: as `linearPacking`.
  */
 export function packingLoss(parts: readonly PackingPart[]): Fraction {
   const volumes = new Array<number>(SIZE_CLASS_COUNT).fill(0)

@@ -9,6 +9,7 @@ const STEEPNESS = 9
  * Share of a season's uptake reached at a share of the season: a logistic made to run from 0 to 1.
  *   S(x) = (L(x) - L(0)) / (L(1) - L(0)),   L(x) = 1 / (1 + exp(-9 (x - 0.6)))
  * Below 0 it is 0, above 1 it is 1.
+ * Range: 0 to 1. Source: a logistic, our assumption.
  *
  * @example
  * uptakeShare(0.7) // 0.7291
@@ -25,7 +26,10 @@ export const PERENNIAL_SEASON: Days = 180
 /** kg of P and K taken up per kg of N. Source: common practice, middle of vegetables. */
 export const UPTAKE_RATIO = { nitrogen: 1, phosphorus: 0.17, potassium: 1.2 } as const
 
-/** Days over which a crop's season of uptake runs. */
+/**
+ * Days over which a crop's season of uptake runs.
+ * Source: days to maturity of the crop table; 180 for perennials, our assumption.
+ */
 export const seasonDays = (crop: {
   perennial: boolean
   properties: Pick<CropProperties, 'daysToMaturity'>

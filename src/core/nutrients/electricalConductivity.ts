@@ -94,6 +94,7 @@ export type EcClass = (typeof EC_CLASS_NAMES)[number]
 
 /**
  * Which of the six classes a reading falls in. dS/m.
+ * Source: Cavins et al. 2000.
  *
  * @example
  * ecClass(0.1, 'oneToTwo') // 'very low'
@@ -106,6 +107,7 @@ export function ecClass(ec: number, method: ExtractMethod): EcClass {
 /**
  * A reading by one method as it would be by another, dS/m: straight between the ends of the classes, from nought, and
  * on beyond the last in its proportion. Good to a class or so; never a substitute for measuring twice.
+ * Source: Cavins et al. 2000.
  *
  * @example
  * convertExtract(1, 'oneToTwo', 'saturatedExtract') // 2.75

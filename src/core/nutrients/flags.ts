@@ -31,6 +31,7 @@ const RATIO = { low: 1.5, high: 8 } as const
 
 /**
  * Crops of the heath family: roots made for poor acid ground.
+ * Source: common practice.
  *
  * @example
  * phosphorusSensitive(materialById('peat_medium')) // false

@@ -43,7 +43,10 @@ export interface Ions {
   phosphate: number
 }
 
-/** Ions of dissolved elements (mg/L in, mmol of charge per litre out); sulfur as sulfate, phosphorus as H2PO4. */
+/**
+ * Ions of dissolved elements (mg/L in, mmol of charge per litre out); sulfur as sulfate, phosphorus as H2PO4.
+ * Source: stoichiometry, IUPAC masses.
+ */
 export const ionsOf = (mg: Charge, nitrogen: DissolvedNitrogen): Ions => ({
   potassium: mg.potassium * CHARGE_PER_MG.potassium,
   calcium: mg.calcium * CHARGE_PER_MG.calcium,
@@ -58,6 +61,7 @@ export const ionsOf = (mg: Charge, nitrogen: DissolvedNitrogen): Ions => ({
 
 /**
  * mg of an element in one gram of a dressing.
+ * Source: analysis of the tables.
  *
  * @example
  * mgPerGram(dressingById('crf_5_6'), 'iron') // 3

@@ -14,6 +14,7 @@ export interface MacroCharge {
 
 /**
  * Mass fractions of N, P and K as elements from the three numbers on a bag (percent N, P2O5, K2O).
+ * Source: IUPAC masses: 0.43643 P in P2O5, 0.83015 K in K2O.
  *
  * @example
  * elementsOfLabel({ nitrogen: 15.5, phosphate: 0, potash: 0 })
@@ -27,6 +28,7 @@ export const elementsOfLabel = (label: Label): MacroCharge => ({
 
 /**
  * The three numbers of a bag, percent, from mass fractions as elements.
+ * Source: `elementsOfLabel` turned round.
  *
  * @example
  * labelOfElements({ nitrogen: 0.15, phosphorus: 0.0393, potassium: 0.0996 })
@@ -40,6 +42,7 @@ export const labelOfElements = (e: MacroCharge): Label => ({
 
 /**
  * What a dose of a labelled fertilizer brings in all, mg per litre of mix. Dose in g/L.
+ * Source: as `elementsOfLabel`.
  *
  * @example
  * chargeOfLabel({ nitrogen: 9, phosphate: 1, potash: 0 }, 1)
@@ -53,6 +56,7 @@ export function chargeOfLabel(label: Label, gramsPerLitre: number): MacroCharge 
 
 /**
  * Grams of a labelled fertilizer per litre of mix for a charge of one element in mg/L; null where its label has none.
+ * Source: as `elementsOfLabel`.
  *
  * @example
  * doseOfLabel({ nitrogen: 15, phosphate: 9, potash: 12 }, 'nitrogen', 150) // 1

@@ -81,6 +81,7 @@ export function relativeYield(ec: number, threshold: number, slope = 0.1): Fract
 
 /**
  * Salinity at which a crop keeps a share of its yield, dS/m.
+ * Source: Maas & Hoffman 1977.
  *
  * @example
  * saltLimit({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // 3.5
@@ -94,6 +95,7 @@ export function saltLimit(
 
 /**
  * EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m.
+ * Source: Maas & Hoffman 1977; the ends are our assumption.
  *
  * @example
  * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0.75, high: 3.5 }

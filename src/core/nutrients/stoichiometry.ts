@@ -62,7 +62,10 @@ export function atomsIn(formula: string): Record<string, number> {
 }
 
 /**
- * Molar mass of a formula, g/mol. @example formulaMass('CaCO3') // 100.086
+ * Molar mass of a formula, g/mol.
+ * Source: IUPAC masses.
+ *
+ * @example formulaMass('CaCO3') // 100.086
  *
  * @example
  * formulaMass('NO3') // 62
@@ -71,7 +74,10 @@ export const formulaMass = (formula: string): number =>
   Object.entries(atomsIn(formula)).reduce((sum, [symbol, n]) => sum + n * ATOMIC_MASS[symbol]!, 0)
 
 /**
- * Mass fraction of an element in a compound. @example massFraction('P', 'P2O5') // 0.4364
+ * Mass fraction of an element in a compound.
+ * Range: 0 to 1. Source: IUPAC masses.
+ *
+ * @example massFraction('P', 'P2O5') // 0.4364
  *
  * @example
  * massFraction('K', 'K2O') // 0.8302
@@ -81,6 +87,8 @@ export const massFraction = (symbol: string, formula: string): number =>
 
 /**
  * Calcium carbonate equivalent of a base, as a fraction: base charges per mole over its mass, against two in CaCO3.
+ * Source: stoichiometry.
+ *
  * @example neutralisingValue('CaO', 2) // 1.785
  *
  * @example

@@ -100,6 +100,7 @@ const nothing = (): Released => ({
 
 /**
  * Nutrients dressings give up at a temperature (C), mg per litre of blend by the day; doses already averaged.
+ * Source: as `releaseCurve`.
  *
  * @example
  * supplyOfDressings([{ dressing: dressingById('blood_meal'), gramsPerLitre: 2 }], 20)(28).charge.nitrogen

@@ -49,6 +49,7 @@ function sortedOrder(values: readonly number[]): Uint32Array {
 
 /**
  * Range from a tenth to nine tenths of the draws.
+ * Source: weighted quantiles.
  *
  * @example
  * likelyRange([1, 2, 3, 4, 5], [1, 1, 1, 1, 1]) // { low: 1, middle: 3, high: 5 }
@@ -60,6 +61,7 @@ export function likelyRange(values: readonly number[], weights: readonly number[
 
 /**
  * Mean and standard deviation under weights.
+ * Source: weighted moments.
  *
  * @example
  * weightedSpread([1, 3], [1, 1]) // { mean: 2, deviation: 1 }

@@ -36,7 +36,10 @@ export function seededRandom(seed: number, stream = 0): Random {
 export const normal = (random: Random): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
-/** A stream number from a text, so that a material's draws do not depend on its company. FNV-1a, 32 bits. */
+/**
+ * A stream number from a text, so that a material's draws do not depend on its company. FNV-1a, 32 bits.
+ * Source: FNV-1a.
+ */
 export function streamOf(text: string): number {
   let hash = 0x811c9dc5
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)

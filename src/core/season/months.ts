@@ -56,6 +56,7 @@ export interface DaysToHarvest {
  * (our assumption). Null where it does not get there in two years.
  *
  * `dayOfYear` is that of planting, 1 to 366. Without a climate the table's days stand as they are.
+ * Source: growing degree days; as docs/method/season.md.
  */
 export function daysToHarvest(
   crop: { perennial: boolean; properties: { daysToMaturity: { low: Days; value: Days; high: Days } } },
@@ -83,6 +84,7 @@ export function daysToHarvest(
 /**
  * Months (1 to 12) in which a crop can be planted outside: they suit it, and so do those until the likely harvest.
  * What takes frost may stand through cold months, but not through hot ones.
+ * Source: as `monthsFor`.
  */
 export function plantingMonths(
   crop: Parameters<typeof daysToHarvest>[0],

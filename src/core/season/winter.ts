@@ -15,6 +15,7 @@ const COLDEST_BELOW_MEAN = 9
 
 /**
  * The coldest night to be expected of a year, C, from the months alone.
+ * Source: our assumption.
  *
  * @example
  * coldestNightOf({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }) // -8
@@ -38,6 +39,7 @@ export interface WinterMargin {
  * How many degrees a plant that stays out has to spare in a winter. In open ground its roots hardly get colder than
  * freezing and the plant's own hardiness counts; in a pot they follow the air, and two zones are lost (common
  * practice). C. `coldest` is the grower's own figure where there is one.
+ * Source: USDA zones; common practice.
  */
 export function winterMargin(standsTo: Property, coldest: number, inPot: boolean): WinterMargin {
   const lost = inPot ? ZONES_LOST_IN_POT * ZONE : 0

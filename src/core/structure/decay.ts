@@ -40,6 +40,7 @@ const FINE_SIZES = [0, 0, 0, 0, 0.1, 0.2, 0.3, 0.4]
 /**
  * Share of a part's solids that have lost their structure after some years at a mean temperature: 1 - 2^(-t Q /
  * half-life).
+ * Range: 0 to 1. Source: as the half-lives of the tables.
  *
  * @example
  * lostStructure(materialById('compost_green'), 1, 15) // 0.2929

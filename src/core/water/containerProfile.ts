@@ -57,6 +57,7 @@ export const SUBSOIL_TENSION: Record<SubsoilTexture, Centimetres> = {
 
 /**
  * Tension at the inside of the base, cm; negative under standing water.
+ * Source: hydrostatics; beside each limit for soils.
  *
  * @example
  * tensionAtBase({

@@ -64,6 +64,7 @@ const CROWN_SOLIDITY = 0.6
 
 /**
  * Area of crown the wind sees, cm2: as tall as the crown, as wide as its shadow on the ground (m2) is round.
+ * Source: plane geometry.
  *
  * @example
  * crownArea(70, 0.2) // 2119

@@ -54,6 +54,7 @@ export const SATURATED_DENSITY = { low: 0.1 + 1 - 0.1 / 1.4, high: 1.4 + 1 - 1.4
 /**
  * Bounds of the saturated weight of one container, kg, and of its load on what it stands on, kg/m2; pot and plant
  * come on top.
+ * Source: densities of peat with perlite and of sandy soil, common practice.
  *
  * @example
  * saturatedBounds({ mixVolume: 100, footprint: 5000 })
