@@ -28,10 +28,14 @@ const asked = process.argv.slice(2)
 if (asked.length !== 1) {
   // A process for each file: the runner keeps the modules of every run in memory.
   const table = (asked.length ? asked : FILES).map((file) => {
-    const { stdout } = spawnSync(process.execPath, ['--max-old-space-size=4096', import.meta.filename, file], {
-      encoding: 'utf8',
-      stdio: ['ignore', 'pipe', 'inherit'],
-    })
+    const { stdout } = spawnSync(
+      process.execPath,
+      ['--max-old-space-size=4096', import.meta.filename, file],
+      {
+        encoding: 'utf8',
+        stdio: ['ignore', 'pipe', 'inherit'],
+      },
+    )
     process.stdout.write(stdout)
     const counted = stdout.match(/: (\d+) of (\d+) killed/)
     if (!counted) throw new Error(`${file}: the runs did not come to an end`)
@@ -67,7 +71,8 @@ function mutantsOf(file) {
     if (ts.isElementAccessExpression(up)) return false
     if (ts.isCallExpression(up) && /\.(at|slice|toFixed|splice)$/.test(up.expression.getText())) return false
     return (
-      !(file.endsWith('limits.ts') || file.endsWith('amounts.ts')) || !/^(low|high)$/.test(up.name?.getText() ?? '')
+      !(file.endsWith('limits.ts') || file.endsWith('amounts.ts')) ||
+      !/^(low|high)$/.test(up.name?.getText() ?? '')
     )
   }
   const walk = (node) => {
