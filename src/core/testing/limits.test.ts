@@ -232,7 +232,7 @@ everyLimit(
   {
     met: trial(0.25, isMet),
     oddParts: trial(24, (n) => complexityOf(found(n)) > 1),
-    // How many are looked at as the bench would: `findMixes` in the model is tried with it.
+    // How many are looked at as the bench would: held by its value alone.
     judged: trial(60, (n) => n > FINDER_LIMITS.judged.value),
   },
   ['met'],
