@@ -67,7 +67,7 @@ test('no parts: every later station says so and leads back', async ({ page }) =>
 test('lime and tub beyond sense are told beside their fields', async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   await page.getByLabel('pH wanted in six weeks').fill('12')
-  await expect(field(page, 'pH wanted in six weeks')).toContainText('outside what lime can be reckoned for')
+  await expect(field(page, 'pH wanted in six weeks')).toContainText('outside what lime can be worked out for')
   await page.getByLabel('pH wanted in six weeks').fill('7.9')
   await expect(field(page, 'pH wanted in six weeks')).toContainText('No sensible amount of lime')
   await page.getByLabel('pH wanted in six weeks').fill('6.4')

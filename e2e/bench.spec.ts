@@ -359,7 +359,7 @@ test('a bag is described from its label, wrong labels are told, and it becomes a
   for (const [label, typed, said] of [
     ['A bag holds', '-4', 'more than nothing'],
     ['A bag costs', '-1', 'below nothing'],
-    ['pH on the label', '12', 'outside what lime can be reckoned for'],
+    ['pH on the label', '12', 'outside what lime can be worked out for'],
   ] as const) {
     await dialog.getByLabel(label).fill(typed)
     await expect(dialog.locator('.field').filter({ has: page.getByLabel(label) })).toContainText(said)

@@ -19,7 +19,7 @@ const tint = computed(() => {
   const material = materialById(most.materialId)
   return material ? lookOf(material).tint : ''
 })
-/** Whole buckets, then the part of one; many are told by number alone. */
+/** Whole buckets, then the part of one; many are shown by number alone. */
 const glyphs = computed(() => {
   if (line.kind !== 'measure') return []
   const whole = Math.floor(line.twelfths / 12)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Twelve months and how each suits a crop outside; told by word and mark, not by tint alone. */
+/** Twelve months and how each suits a crop outside; shown by word and mark, not by tint alone. */
 import type { MonthSuits } from '@/core/season'
 import { MONTHS } from '@/text/labels'
 import { SUITS_NAMES } from '@/text/season'

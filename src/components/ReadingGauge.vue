@@ -16,7 +16,7 @@ const { reading, likely, likelyText, ghost } = defineProps<{
   ghost: { position: number; text: string } | null
 }>()
 
-/** The reckoning behind a figure is worked out when somebody asks for it. */
+/** The explanation of a figure is put together when somebody asks for it. */
 const open = ref(false)
 const VERDICTS = {
   good: { mark: '✓', words: 'within' },

@@ -34,7 +34,7 @@ export const AMOUNT_LIMITS = defineLimits({
 })
 
 /**
- * Is it a dose at all? Less than this, g per litre, counts as none wherever doses are told, weighed or ticked.
+ * Is it a dose at all? Less than this, g per litre, counts as none wherever doses are shown, weighed or ticked.
  *
  * @example
  * isDose(0.001) // false
@@ -43,6 +43,7 @@ export const isDose = (gramsPerLitre: number): boolean => gramsPerLitre > AMOUNT
 
 /**
  * What is wrong with a number of containers or plants, if anything: whole, at least one, and believable.
+ * Whole numbers, 1 to the most in the limits. Errors: the problem itself; null where there is none.
  *
  * @example
  * countProblem(6) // null

@@ -209,7 +209,7 @@ describe('a season', () => {
     expect(monthsStanding(11, 100)).toEqual([11, 12, 1, 2])
     expect(monthsStanding(5, 2000)).toHaveLength(12)
   })
-  test('later years are reckoned only where asked for', () => {
+  test('later years are computed only where asked for', () => {
     const quick = evaluate(input, { ...FULL_EFFORT, years: [] })
     expect(quick.ok && quick.value.seasons).toEqual([])
     expect(answer().seasons.map((s) => s.years)).toEqual([1, 2, 3])

@@ -64,7 +64,7 @@ export interface Evaluation {
   growing: GrowingOutlook | null
 }
 
-/** How finely to reckon: `slices` of depth, whether to look into later years and by which of them. */
+/** How finely to compute: `slices` of depth, whether to look into later years and by which of them. */
 export interface Effort {
   slices: number
   years: readonly number[]

@@ -21,7 +21,7 @@ import type { Centimetres, Fraction, Kilograms } from './units'
 import type { WaterBalance } from './water'
 import { crownArea, tippingWindSpeed, type Weights } from './weight'
 
-/** Crop, place and care: what a season is reckoned from. */
+/** Crop, place and care: what a season is computed from. */
 export interface Growing {
   crop: Crop
   /** Plants in one container. */
@@ -91,9 +91,10 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
 
 /**
  * Water, feeding and wind over the season, for one container. Where no climate is given, there is no watering and the
- * feed is reckoned at the temperature given, with a litre drained from ten of mix each week (our assumption).
+ * feed is computed at the temperature given, with a litre drained from ten of mix each week (our assumption).
  * Units as in the parts it is made of; errors none: the caller has checked the container and the mix.
  * Source: FAO-56 for water; as named in its parts.
+ * Range: that of its parts.
  */
 export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, container, fill, mix } = input

@@ -38,6 +38,7 @@ export const fail = (problem: Problem): { ok: false; problem: Problem } => ({ ok
 
 /**
  * A note when a value lies outside the range a method was tested for, else null. NaN counts as outside.
+ * All three in the unit of the quantity.
  *
  * @example
  * noteOutside('height', 120, 2, 100)

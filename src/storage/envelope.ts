@@ -32,7 +32,7 @@ const firstIssue = (error: z.ZodError, prefix = '') => {
 
 /**
  * Reads one stored value: envelope, version, migrations, then the schema of its kind.
- * Never throws; what cannot be read is told with the place and the reason.
+ * Never throws; what cannot be read is reported with the place and the reason.
  */
 export function readEnvelope(
   key: string,

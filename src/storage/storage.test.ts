@@ -298,7 +298,7 @@ describe('saving', () => {
     ['full', new DOMException('no room', 'QuotaExceededError')],
     ['refused', new DOMException('denied', 'InvalidStateError')],
   ] as const)(
-    'a disk that is %s is told; the work waits and is written when it can be',
+    'a disk that is %s is reported; the work waits and is written when it can be',
     async (reason, error) => {
       const t = tab()
       t.port.failing = error as unknown as Error
@@ -324,7 +324,7 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(400)
     return { port, first, second }
   }
-  test('two tabs do not overwrite each other; the later one is told', async () => {
+  test('two tabs do not overwrite each other; the later one is warned', async () => {
     const { port, first, second } = await twoTabs()
     expect(await nameIn(port)).toBe('first')
     expect(first.conflicts).toEqual([])

@@ -102,8 +102,11 @@ export function cautionsForMixing(materials: readonly Material[], withLime: bool
 }
 
 /**
- * More mix than this in one job is told to whoever may be on a balcony, litres. Source: our assumption: two large
+ * More mix than this in one job is said to whoever may be on a balcony, litres. Source: our assumption: two large
  * tubs.
  */
 const MUCH_MIX = 120
 export const cautionIsDue = (litres: number): boolean => litres > MUCH_MIX
+
+/** The one caution that goes with a printed recipe, wherever it is pinned up. */
+export const CARD_CAUTION = 'Wear a dust mask for dry perlite, pumice and lime; damp them first.'

@@ -122,7 +122,7 @@ const TEXTS: Texts = {
     fix: 'Take it out of the mix, or import the garden it came from.',
   }),
   'pH-out-of-range': (p) => ({
-    why: `pH ${pHText(p.value)} is outside what lime can be reckoned for.`,
+    why: `pH ${pHText(p.value)} is outside what lime can be worked out for.`,
     fix: `Aim between ${pHText(p.low)} and ${pHText(p.high)}.`,
   }),
   'target-above-lime-ceiling': (p, u) => ({

@@ -18,7 +18,7 @@ export const FOLLOW_UP_TEXTS: Record<FollowUpCode | 'dress', { title: string; te
   },
   'test-ph-again': {
     title: 'Test the pH again',
-    text: 'Six weeks after mixing it should stand where it was reckoned to.',
+    text: 'Six weeks after mixing the pH should be where the mix was meant to be.',
   },
   shade: {
     title: 'Shade and shelter',

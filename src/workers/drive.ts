@@ -11,7 +11,7 @@ export interface Steering<P> {
 
 /**
  * Runs a generator of progress to its end, pausing now and then so that a cancel can be heard. Null where it was
- * cancelled. Progress is told at each pause, not at each step.
+ * cancelled. Progress is reported at each pause, not at each step.
  */
 export async function drive<P, R>(run: Generator<P, R>, steering: Steering<P>): Promise<R | null> {
   const { every = 25, now } = steering

@@ -1,7 +1,7 @@
 <script lang="ts">
 import type { Bed } from '@/model/garden/schemas'
 
-/** Records are replaced, never written into, so what one holds is reckoned once. Litres; null when it cannot be. */
+/** Records are replaced, never written into, so what one holds is computed once. Litres; null when it cannot be. */
 const held = new WeakMap<Bed, number | null>()
 </script>
 

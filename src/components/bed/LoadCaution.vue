@@ -9,7 +9,7 @@ import { loadText, weightText, type UnitSystem } from '@/text/units'
 import CautionList from '../CautionList.vue'
 
 const { plan, count, heading, units } = defineProps<{
-  /** Null where it cannot be reckoned yet: then only the caution stands. */
+  /** Null where it cannot be computed yet: then only the caution stands. */
   plan: Pick<ContainerVolumes, 'mixVolume' | 'footprint'> | null
   count: number
   heading: string

@@ -13,7 +13,7 @@ const { totalPorosity, waterAt, here, units } = defineProps<{
   units: UnitSystem
 }>()
 
-/** Reckoned when somebody looks. */
+/** Computed when somebody looks. */
 const open = ref(false)
 const DEPTHS = [6, 12, 20, 35, 60]
 /** Three depths that are not this one, shallow to deep. */

@@ -9,6 +9,7 @@ import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
 import type { LimeAmount } from '@/model/mix/question'
 import type { Job } from '@/model/garden/schemas'
 import { dayText, isoDay } from '@/text/dates'
+import { CARD_CAUTION } from '@/text/cautions'
 import { bedTitle, jobTitle, placeText } from '@/text/labels'
 import { insideText, partNames } from '@/text/recipes'
 import { dressingName } from '@/text/dressings'
@@ -71,7 +72,7 @@ const today = isoDay(new Date())
       weeks; {{ percentText(evaluation.blend.blendingLoss) }} is lost on stirring. Written
       {{ dayText(today) }}.
     </p>
-    <p>Wear a dust mask for dry perlite, pumice and lime; damp them first.</p>
+    <p>{{ CARD_CAUTION }}</p>
   </article>
 </template>
 

@@ -45,7 +45,7 @@ const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: stri
 const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
 const coldest = computed(() => place.coldestNight ?? coldestNightOf(place))
 const coldestHint = computed(() => {
-  const whose = place.coldestNight === null ? 'reckoned from the months' : 'your figure'
+  const whose = place.coldestNight === null ? 'estimated from the months' : 'your figure'
   return `${whose}; zone ${hardinessZone(coldest.value)}`
 })
 </script>
@@ -89,7 +89,7 @@ const coldestHint = computed(() => {
     />
     <Button
       v-if="place.coldestNight !== null"
-      label="Reckon it from the months"
+      label="Estimate it from the months"
       text
       size="small"
       @click="emit('set', { coldestNight: null })"

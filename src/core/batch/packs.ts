@@ -67,6 +67,7 @@ export interface Purchase {
  * A small unbounded covering knapsack in steps of a hundredth of a litre over at most the need plus one largest pack,
  * solved exactly by trying counts of all packs but the last, largest first.
  * Range: up to 4 pack sizes, needs up to 100 m3. Source: exact search; ours.
+ * Errors: none; with no offer nothing is bought, and what is missing is in the answer.
  *
  * @example
  * cheapestPacks(7, 0, [{ pack: { kind: 'loose', litres: 9 }, litres: 9, price: 3 }])

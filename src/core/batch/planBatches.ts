@@ -141,6 +141,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
 
 /**
  * Do the measures of a plan stray from the recipe by more than anybody would notice?
+ * `largestShareError` is a fraction of the recipe. Source: the limit `roundedShare`.
  *
  * @example
  * isRounded({ largestShareError: 0.02 }) // true

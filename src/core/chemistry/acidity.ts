@@ -81,6 +81,7 @@ export const acidPerGram = (dressing: Dressing): number =>
  * Source: rate idea after Huang, Fisher & Argo 2007, HortScience 42:1268-1273; equivalents Pierre 1933; the slow-down
  * is our assumption, its 5.4 and the rates of lime set so that 28 g per US gallon of peat and 5 g/L of peat both land
  * at pH 5.8-6.6 (common practice).
+ * Errors: none; the caller has checked doses and days.
  *
  * @example
  * acidityCourse({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).map((s) => s.pH)

@@ -66,6 +66,7 @@ export interface Weather {
  * D slope of the vapour curve and g psychrometric constant in kPa/C, Rn and G in MJ m-2 day-1, u2 in m/s, es - ea in
  * kPa. Answer: mm/day, never below 0. Source: Allen, Pereira, Raes & Smith 1998, FAO-56 eq. 6; its worked examples
  * are among the checks.
+ * Range: any weather of the open air. Errors: none.
  *
  * @example
  * penmanMonteith({ tMax: 26.6, tMin: 14.8, latitude: 45.72, elevation: 200, day: 196 }) // 4.56
@@ -116,6 +117,7 @@ export interface Climate {
  * Reference evapotranspiration of a month (1 to 12) in mm/day: Penman-Monteith where wind and sun are known, else
  * Hargreaves.
  * Source: FAO-56 eq. 6 and 52.
+ * Errors: none; a climate is checked where it is read.
  *
  * @example
  * monthlyReference({ latitude: 50, elevation: 100, months: [{ tMin: 1, tMax: 7, rain: 50 }] }, 1) // 0.4454

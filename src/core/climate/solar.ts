@@ -33,6 +33,7 @@ export const sunOn = (day: number) => ({
 /**
  * Hour angle of sunset, rad: 0 in polar night, pi under the midnight sun. FAO-56 eq. 25. Latitude in degrees, north
  * positive.
+ * Range: -90 to 90 degrees, days 1 to 366.
  *
  * @example
  * sunsetHourAngle(51, 76) // 1.53
@@ -44,6 +45,7 @@ export function sunsetHourAngle(latitude: number, day: number): number {
 
 /**
  * Hours from sunrise to sunset, no refraction. FAO-56 eq. 34.
+ * Latitude in degrees, north positive, -90 to 90; days 1 to 366.
  *
  * @example
  * daylightHours(80, 172) // 24

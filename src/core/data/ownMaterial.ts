@@ -73,6 +73,7 @@ function distance(row: Material, own: OwnMaterial): number {
  * density; water is scaled down under pores and made to fall with tension, known figures standing.
  * Errors: a family or a figure nobody would believe; water known that rises with tension or passes the pores known.
  * Source: our assumption.
+ * Units: those of the tables: fractions, kg/L, mmol_c, dS/m.
  */
 export function completeMaterial(own: OwnMaterial): Outcome<Material> {
   if (own.family && !MATERIAL_FAMILIES.includes(own.family))

@@ -6,7 +6,7 @@ import { plantsIn, type PlantRoom } from './plantsIn'
 
 export interface CropFit {
   room: PlantRoom
-  /** Plants reckoned with: as many as were asked for, or as have room, one at least. */
+  /** Plants counted on: as many as were asked for, or as have room, one at least. */
   plants: number
   /** Depth of mix wanted and there, where it is too little; null where it does. cm. */
   tooShallow: { wanted: Centimetres; there: Centimetres } | null
@@ -21,6 +21,7 @@ export interface CropFit {
 /**
  * How a crop fits a filled container: depth, root room, space. `asked` is the number of plants the grower wants in
  * each; null for as many as have room. Source: the crop's least depth and volume, and its spacing (common practice).
+ * Litres, cm and cm2; `asked` 1 and up.
  */
 export function cropFit(crop: Pick<Crop, 'properties'>, plan: MixNeeded, asked: number | null): CropFit {
   const { minDepth, minRootVolume } = crop.properties

@@ -215,7 +215,7 @@ describe('how a crop fits', () => {
         base: { kind: 'drainHoles' },
       },
     })
-  test('one courgette in 55 L, none in 14, told by room and by depth', () => {
+  test('one courgette in 55 L, none in 14, by room and by depth', () => {
     const fits = cropFit(courgette, pot(40), null)
     expect(pot(40).space).toBeCloseTo(55.4, 1)
     expect(fits).toMatchObject({ plants: 1, tooShallow: null, tooSmall: null, crowded: false })
@@ -224,7 +224,7 @@ describe('how a crop fits', () => {
     expect(small.tooShallow).toEqual({ wanted: courgette.properties.minDepth.value, there: 10 })
     expect(small.plants).toBe(1)
   })
-  test('more than have room are counted all the same, and told', () => {
+  test('more than have room are counted all the same, and reported', () => {
     expect(cropFit(courgette, pot(40), 3)).toMatchObject({ plants: 3, crowded: true })
     expect(cropFit(courgette, pot(40), 1).crowded).toBe(false)
   })

@@ -12,6 +12,7 @@ export interface PlantRoom {
 /**
  * Plants one container has room for. Root room is the crop's least volume for one plant; space a square of its spacing.
  * Litres of mix and cm2 of surface. Source: arithmetic on the crop tables (common practice).
+ * Range: 0 and up for both.
  *
  * @example
  * plantsIn(cropById('zucchini'), 55, 5000) // { byRoot: 2, bySpace: 1, count: 1 }

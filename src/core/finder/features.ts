@@ -5,7 +5,7 @@ import { dryingLimits, tensionAtBase, waterContent } from '../water'
 import { gaussLegendre } from './gauss'
 import type { FinderProblem } from './problem'
 
-/** Depths at which water is reckoned above the saturated foot. */
+/** Depths at which water is computed above the saturated base. */
 export const NODES = 12
 const CLASSES = 8
 
@@ -42,9 +42,10 @@ export interface Features {
 }
 
 /**
- * Rows of features for the materials of a problem. Water is reckoned at twelve Gauss points of height above the
+ * Rows of features for the materials of a problem. Water is computed at twelve Gauss points of height above the
  * saturated foot, each weighted with the container's own area there; that stays within half a point of
  * `containerProfile`. Fractions, kg/L, mmol_c, money per loose litre (NaN where unknown).
+ * Range: containers that can be filled. Errors: none; the caller has checked the container.
  */
 export function featuresOf(
   problem: FinderProblem,

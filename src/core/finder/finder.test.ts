@@ -174,7 +174,7 @@ describe('quadrature', () => {
 })
 
 describe('quick figures', () => {
-  test('are those of the full reckoning, for any mix in any container', () => {
+  test('are those of the full evaluation, for any mix in any container', () => {
     fc.assert(
       fc.property(anyContainer, anyParts, (of, list) => {
         const recipe = list.map((p) => ({ id: p.material.material.id, parts: p.parts }))

@@ -5,6 +5,7 @@ import type { Candidate, FinderResult } from './problem'
 
 /**
  * Is a miss, in steps, so small that nobody could measure it?
+ * Steps are those of the score: one is what a grower would just notice. Range: 0 and up.
  *
  * @example
  * isMet(0.005) // true

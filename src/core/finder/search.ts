@@ -17,7 +17,10 @@ export const USUAL_MOST_MATERIALS = 5
 /** Candidates between two reports: some ten milliseconds on a small machine. */
 const REPORT_EVERY = 20_000
 
-/** Materials the rules allow, or why there is nothing to search. */
+/**
+ * Materials the rules allow, or why there is nothing to search.
+ * Errors: nothing is allowed; rules that contradict each other.
+ */
 export function allowedOf(problem: FinderProblem): Outcome<{ shelf: ShelfMaterial[]; must: number[] }> {
   const rules = problem.rules ?? {}
   const shelf = problem.shelf.filter(
@@ -255,7 +258,10 @@ const byCost = (a: Candidate, b: Candidate) =>
   (a.figures.costPerLitre || Infinity) - (b.figures.costPerLitre || Infinity) ||
   a.parts.length - b.parts.length
 
-/** Runs a search to its end in one go. */
+/**
+ * Runs a search to its end in one go.
+ * Errors: those of `search`.
+ */
 export function searchAtOnce(problem: FinderProblem): Outcome<FinderResult> {
   const run = search(problem)
   for (;;) {

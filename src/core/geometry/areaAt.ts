@@ -6,6 +6,7 @@ const lerp = (from: number, to: number, t: number) => from + (to - from) * t
 /**
  * Shoelace area of a polygon, cm2, whichever way round its corners run.
  * Source: shoelace formula.
+ * Corners in cm, three or more, no side crossing another.
  *
  * @example
  * polygonArea([

@@ -95,7 +95,10 @@ function outlineCrosses(corners: { x: number; y: number }[]): boolean {
   return false
 }
 
-/** Is a container one that could stand in a garden? The first problem found, or the container itself. */
+/**
+ * Is a container one that could stand in a garden? The first problem found, or the container itself.
+ * Range: the limits of geometry, cm. Errors: a size that is none, too small or too large; an outline that crosses itself.
+ */
 export function checkContainer(container: Container): Outcome<Container> {
   const { shape, headspace, base } = container
   for (const [field, value, limit] of lengths(shape)) {

@@ -65,6 +65,7 @@ export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
  * midpoint sum; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder gives its
  * curved wall and two ends in closed form.
  * Source: plane geometry.
+ * Height in cm, from 0 to that of the shape; above it the answer stays.
  *
  * @example
  * wallArea({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 3537

@@ -27,6 +27,7 @@ export function judgementKey(j: Judgement): string {
 
 /**
  * How much is said against a mix: an alarm counts for three warnings, a note for nothing.
+ * Range: 0, nothing said, and up. Source: our assumption.
  *
  * @example
  * severityOf([{ level: 'alarm' }, { level: 'warn' }, { level: 'note' }]) // 4

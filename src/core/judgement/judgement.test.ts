@@ -77,7 +77,7 @@ describe('judgements', () => {
     expect(sand!.without).toBeGreaterThan(sand!.air + 0.01)
     expect(codes({ peat_medium: 2, perlite_coarse: 1 })).not.toContain('sand-lowers-air')
   })
-  test('lime that does next to nothing more is told; a usual dose is not', () => {
+  test('lime that does next to nothing more is named; a usual dose is not', () => {
     expect(codes({ peat_medium: 1, perlite_coarse: 1 }, { limeGramsPerLitre: 12 })).toContain(
       'lime-does-little',
     )
@@ -95,7 +95,7 @@ describe('judgements', () => {
     expect(codes(mix, {}, hardly)).toContain('hard-water-for-acid')
     expect(codes(mix, {}, { ...hardly, pHWanted: { low: 6, high: 7 } })).not.toContain('hard-water-for-acid')
   })
-  test('for seedlings: rich parts and soil are told in a module, not in a pot', () => {
+  test('for seedlings: rich parts and soil are named in a module, not in a pot', () => {
     const module = { container: pot(5, 5) }
     const rich = find('rich-for-seedlings', { peat_medium: 1, compost_green: 2 }, module)
     expect(rich!.ec).toBeGreaterThan(JUDGEMENT_LIMITS.seedlingSalts.value)
@@ -123,7 +123,7 @@ describe('judgements', () => {
     const heavy = find('tips-in-wind', { soil_loam: 2, grit_2_6: 1 }, { growing }, q)
     expect(heavy?.at ?? 99).toBeGreaterThan(light!.at)
   })
-  test('what slumps is told under a tree, not under lettuce; pumice lasts', () => {
+  test('what slumps is named under a tree, not under lettuce; pumice lasts', () => {
     const fig = { crop: crop('fig') }
     expect(codes({ peat_medium: 1, compost_green: 1 }, {}, fig)).toContain('slumps')
     expect(

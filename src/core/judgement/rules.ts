@@ -63,7 +63,7 @@ const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
     : []
 }
 
-/** Hard water lifts pH through the season; for a crop of acid ground it is told beforehand. */
+/** Hard water lifts pH through the season; for a crop of acid ground it is said beforehand. */
 const waterRaisesPH: Rule = ({ evaluation: e, crop, pHWanted, waterAlkalinity }) => {
   const most = pHWanted.high
   const last = e.acidity.at(-1)
@@ -147,7 +147,7 @@ const GRAVE: ReadonlySet<string> = new Set(['boron-high', 'dose-above-limit'])
 const feedFlags: Rule = ({ evaluation: e }) =>
   e.flags.map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
 
-/** In the order they are told within a level. */
+/** In the order they are shown within a level. */
 export const RULES: readonly Rule[] = [
   tooLittleAir,
   footDrowned,

@@ -6,7 +6,10 @@ import { JUDGEMENT_LIMITS } from './limits'
 /** How a figure stands to what is wanted; `plain` where nothing is. */
 export type Verdict = 'plain' | 'low' | 'good' | 'high'
 
-/** A figure against its band, in the figure's own unit; nearer to an edge than `slack` counts as within. */
+/**
+ * A figure against its band, in the figure's own unit; nearer to an edge than `slack` counts as within.
+ * Errors: none; with no band the answer is that nothing is wanted.
+ */
 export function verdictOf(value: number, band: Band | null, slack: number): Verdict {
   if (band === null) return 'plain'
   return value < band.low - slack ? 'low' : value > band.high + slack ? 'high' : 'good'

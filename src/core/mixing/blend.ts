@@ -15,6 +15,7 @@ export interface PreparedMaterial {
 
 /**
  * Fits the curve and the packing of a material once, for many blends.
+ * Units: those of the tables. Errors: none; a row of the tables has been checked.
  *
  * @example
  * prepareMaterial(materialById('peat_medium')).retention.saturated // 0.93

@@ -17,7 +17,7 @@ export interface CompressiblePart {
  * Nothing is lost where all parts are equally light, nor by the heavy parts themselves.
  * Returns the lost share of the summed loose volume, at most 0.3. Range: meant for densities up to 1.7 kg/L.
  * Source: our assumption. The size of k was set so that peat or bark with an equal part of sand loses 8 to 22 % in all,
- * as told for milled bark and sand by Pokorny, Gibson & Dunavent 1986, JASHS 111:8-11, and Nash & Pokorny 1990,
+ * as reported for milled bark and sand by Pokorny, Gibson & Dunavent 1986, JASHS 111:8-11, and Nash & Pokorny 1990,
  * HortScience 25:930-931 (figures from memory); low confidence.
  *
  * @example

@@ -61,7 +61,7 @@ describe('shares from a label', () => {
       DRAWS,
     )
   })
-  test('shares a label has rounded are made whole; those that cannot be are told', () => {
+  test('shares a label has rounded are made whole; those that cannot be are refused', () => {
     expect(shares([0.5, 0.33, 0.16]).middle.reduce((s, x) => s + x, 0)).toBeCloseTo(1, 12)
     const code = (given: (number | null)[]) => {
       const found = labelShares(given)

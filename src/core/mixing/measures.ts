@@ -26,6 +26,7 @@ export function measureText(twelfths: Twelfths): string {
 
 /**
  * Is it a number of wholes plus a quarter, third, half, two thirds or three quarters?
+ * Twelfths of a part, whole, of either sign.
  *
  * @example
  * isMeasurable(5) // false
@@ -35,6 +36,7 @@ export const isMeasurable = (twelfths: Twelfths): boolean =>
 
 /**
  * Nearest measurable amount to any number of twelfths, ties upward.
+ * Twelfths of a part, whole. Range: 0 and up.
  *
  * @example
  * nearestMeasure(7.4) // 8

@@ -6,6 +6,7 @@ import { CLASSES, SIZE_CLASS_COUNT, SIZE_CLASSES } from './sizeClasses'
  *   loosening, by finer grains j among coarser i:  a = sqrt(1 - (1 - d_j/d_i)^1.02)
  *   wall effect, of coarser grains j on finer i:   b = 1 - (1 - d_i/d_j)^1.50
  * Source: de Larrard 1999, Concrete Mixture Proportioning, ch. 1.
+ * Diameters in mm. Range: 0 below `fine` up to `coarse`; the answer goes from 0 to 1.
  *
  * @example
  * loosening(0.1, 1) // 0.3192

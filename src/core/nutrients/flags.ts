@@ -42,6 +42,7 @@ export const phosphorusSensitive = (crop: Crop | undefined): boolean =>
 /**
  * What stands out in the feed of a fresh mix. mg per litre, dS/m, fractions, C. Sources beside each limit above.
  * Amounts are averaged over the mix, salts are also judged in the top where something is put there.
+ * Range: doses of 0 and up. Errors: none.
  */
 export function feedFlags(
   blend: Blend,

@@ -52,7 +52,10 @@ export function saltsOf(blend: Blend, doses: readonly DressingDose[], temperatur
   }
 }
 
-/** Salts averaged over the mix, and in the top where some dressing is put there. */
+/**
+ * Salts averaged over the mix, and in the top where some dressing is put there.
+ * Height in cm, temperature in C; the answer in dS/m and mg/L. Errors: none.
+ */
 export function saltZones(
   blend: Blend,
   doses: readonly DressingDose[],

@@ -64,6 +64,7 @@ export function atomsIn(formula: string): Record<string, number> {
 /**
  * Molar mass of a formula, g/mol.
  * Source: IUPAC masses.
+ * Range: the elements in `ATOMIC_MASS`; throws on others.
  *
  * @example formulaMass('CaCO3') // 100.086
  *

@@ -26,6 +26,7 @@ const MINERAL: readonly MaterialFamily[] = ['soil', 'sand', 'aggregate', 'perlit
  * are analysed in all; soils and sands as available; vermiculite, zeolite and rock dust in all, most of it locked.
  * Source: our assumption on common practice: potassium of compost and manure nearly all soluble, phosphorus a fifth
  * at once and as much again in a season.
+ * Fractions, 0 to 1.
  *
  * @example
  * availability('compost').atOnce.potassium // 0.85
@@ -178,7 +179,10 @@ export function supplyOfParts(blend: Blend, temperature: number): Supply {
   }
 }
 
-/** Parts and dressings together. */
+/**
+ * Parts and dressings together.
+ * mg per litre of mix, by weeks; doses in g/L of 0 and up; temperature in C.
+ */
 export function supplyOf(blend: Blend, doses: readonly DressingDose[], temperature: number): Supply {
   const parts = supplyOfParts(blend, temperature)
   const dressings = supplyOfDressings(doses, temperature)

@@ -29,6 +29,7 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness
 /**
  * A material with its properties drawn within their ranges, ready for blending; water still falls with tension and
  * never passes the pores. Always takes the same count of numbers from the stream, whatever the material lacks.
+ * Units: those of the tables.
  */
 export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMaterial {
   const { material } = from

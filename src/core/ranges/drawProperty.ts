@@ -11,6 +11,7 @@ const FURTHEST = 2.5
  * Two half-normals meet at the value. Where all is above nought and the ends are more than threefold apart, the
  * halves are normal in the logarithm. What cannot be below nought at its low end never is. Source: two-piece normal;
  * reading low and high as 5 and 95 % is our assumption.
+ * In the unit of the property. Range: any deviate, in standard deviations.
  *
  * @example
  * drawn({ low: 4, value: 5, high: 7 }, 0) // 5

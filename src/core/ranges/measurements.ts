@@ -77,6 +77,7 @@ export const readingOf = (m: Measurement): number =>
 /**
  * Logarithm of the likelihood of a reading, up to a constant: normal, in per cent for weight and EC.
  * Source: normal likelihood; the deviations are our assumption.
+ * Both in the unit of the measurement. Range: readings above nought for weight and EC.
  *
  * @example
  * logLikelihood({ kind: 'pH', value: 6 }, 6.2) // -0.32

@@ -62,6 +62,7 @@ export function likelyRange(values: readonly number[], weights: readonly number[
 /**
  * Mean and standard deviation under weights.
  * Source: weighted moments.
+ * Values and weights of the same length, weights not negative with a sum above nought.
  *
  * @example
  * weightedSpread([1, 3], [1, 1]) // { mean: 2, deviation: 1 }
@@ -75,6 +76,7 @@ export function weightedSpread(values: readonly number[], weights: readonly numb
 
 /**
  * Draws that still count for something once weighted: (sum w)^2 / sum w^2 (Kish 1965).
+ * Range: 1 to the number of draws; weights not negative with a sum above nought.
  *
  * @example
  * effectiveDraws([1, 1, 1, 1]) // 4

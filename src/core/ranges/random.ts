@@ -29,6 +29,7 @@ export function seededRandom(seed: number, stream = 0): Random {
 
 /**
  * One standard normal number. Box & Muller 1958, Ann. Math. Stat. 29:610-611.
+ * Without unit; `random` gives numbers from 0 to just below 1.
  *
  * @example
  * normal(seededRandom(7)) // 0.8734

@@ -225,7 +225,7 @@ describe('ranges', () => {
     }).value
     for (const name of ['airFilledPorosity', 'pH', 'drainedWeight'] as const) {
       expect(ranges[name]!.high - ranges[name]!.low).toBeLessThan(1e-9)
-      // Draws are reckoned on 24 slices of depth instead of 120.
+      // Draws are evaluated on 24 slices of depth instead of 120.
       expect(Math.abs(ranges[name]!.middle - figures[name]!) / figures[name]!).toBeLessThan(0.002)
     }
   })
@@ -307,12 +307,12 @@ describe('learning from measurements', () => {
     expect(after.readings[0]!.expected).toBeLessThan(1.2)
     expect(after.readings[1]!.expected).toBeLessThan(prior.figures.electricalConductivity!)
   })
-  test('a container that cannot be filled is told, not passed over', () => {
+  test('a container that cannot be filled is reported, not passed over', () => {
     const bad = { ...input.container, headspace: 99 }
     const answer = rangesAtOnce({ input, measurements: [{ kind: 'weighed', kg: 1, container: bad }] })
     expect(!answer.ok && answer.problem.code).toBe('headspace-fills-container')
   })
-  test('a reading nothing explains is told, and nothing is learned from it', () => {
+  test('a reading nothing explains is reported, and nothing is learned from it', () => {
     const after = ranged([{ kind: 'pH', value: 9.9, day: 42 }], 50)
     expect(after.notes.map((n) => n.code)).toContain('few-draws-agree')
     expect(after.value.learned).toEqual([])

@@ -50,7 +50,7 @@ export const USUAL_DRAWS = 500
 /** With measurements, draws go on until this many still count, or the limit is reached. */
 const ENOUGH = 100
 const MOST_DRAWS = 4000
-/** Slices of depth for a draw: a twentieth of a point off the full reckoning, far inside any range. */
+/** Slices of depth for a draw: a twentieth of a point off the full evaluation, far inside any range. */
 const DRAW_SLICES = 24
 
 /**
@@ -215,7 +215,10 @@ class DrawnProperties {
   }
 }
 
-/** Runs `withRanges` to its end in one go. */
+/**
+ * Runs `withRanges` to its end in one go.
+ * Errors: those of `withRanges`.
+ */
 export function rangesAtOnce(request: RangeRequest): Outcome<Ranged> {
   const run = withRanges(request)
   for (;;) {

@@ -52,8 +52,9 @@ const SALTY_WATER = 0.7
 /**
  * Dates to follow a planting by, in the order of days. pH two weeks and six weeks after mixing, shade for a week,
  * feed a week before the mix runs short but not while it rests, a look at the level after eight weeks, salts each
- * eight weeks where the water is salty, harvest, the cold. Source: common practice; harvest and hunger as reckoned
+ * eight weeks where the water is salty, harvest, the cold. Source: common practice; harvest and hunger as computed
  * elsewhere.
+ * Days since planting, 0 and up. Errors: none.
  */
 export function followUp(q: FollowUpQuestion): FollowUp[] {
   const list: FollowUp[] = []

@@ -85,6 +85,7 @@ export function daysToHarvest(
  * Months (1 to 12) in which a crop can be planted outside: they suit it, and so do those until the likely harvest.
  * What takes frost may stand through cold months, but not through hot ones.
  * Source: as `monthsFor`.
+ * Errors: none; none of the months may be the answer.
  */
 export function plantingMonths(
   crop: Parameters<typeof daysToHarvest>[0],

@@ -54,6 +54,7 @@ export function winterMargin(standsTo: Property, coldest: number, inPot: boolean
 
 /**
  * USDA zone of a coldest night: 1 to 13, with its half. Source: USDA Plant Hardiness Zone Map, zone 1a from -60 F.
+ * In C.
  *
  * @example
  * hardinessZone(-51) // '1a'

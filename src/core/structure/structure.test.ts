@@ -22,7 +22,7 @@ const mass = (list: ReturnType<typeof parts>) =>
 describe('rot', () => {
   outsideCheck({
     module: 'structure',
-    what: 'structure left after one half-life at the temperature it is told for',
+    what: 'structure left after one half-life at the temperature it is given for',
     source: 'exponential decay',
     basis: 'closed form',
     unit: '1',

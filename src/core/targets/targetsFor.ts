@@ -66,8 +66,9 @@ export interface TargetQuestion {
  * Bands for a mix from what grows in it, what it is in and how it is looked after, each with its reasons.
  *
  * Of several crops the strictest end wins: the highest low and the lowest high. Where those cross, the leading crop's
- * band stands and the conflict is told. A band the grower moved stands as moved. Source: crop tables; the reasons
+ * band stands and the conflict is reported. A band the grower moved stands as moved. Source: crop tables; the reasons
  * name the rest.
+ * Units: fractions, pH, dS/m, kg, days. Errors: none; the crop ids are of the tables.
  */
 export function targetsFor(q: TargetQuestion): Targets {
   const bands: TargetBand[] = []

@@ -89,6 +89,7 @@ const RATIO = 1e-4
  * solved inside. A dozen steps at most and some forty times quicker than `fitRetention`; for drawn properties, where
  * the start is near. Same range; the miss is at most that of the start carried over to the new points.
  * Source: Gauss-Newton with damping, Levenberg 1944.
+ * Tensions in cm, water as a fraction.
  */
 export function refitRetention(points: RetentionPoints, start: VanGenuchten): VanGenuchten {
   const water = [points.waterAt10Cm, points.waterAt50Cm, points.waterAt100Cm]

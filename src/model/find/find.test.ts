@@ -74,7 +74,7 @@ describe('next moves and the finder, from a job', () => {
       MATERIALS.filter((m) => m.family !== 'mix').length,
     )
   })
-  test('a move taken is worth what it said, by the full reckoning too', () => {
+  test('a move taken is worth what it said, by the full evaluation too', () => {
     const best = moves(leeks, 'shelf', 5).moves
     expect(best.length).toBeGreaterThan(2)
     for (const move of best) {
@@ -309,7 +309,7 @@ describe('dressings', () => {
       .map((d) => d.place.kind)
     expect(places).toEqual(['top', 'heldBack'])
   })
-  test('of nobody’s knowing, or beyond sense, are told by name', () => {
+  test('of nobody’s knowing, or beyond sense, are named', () => {
     expect(evaluateJob(dressed([feed('pixie_dust')]))).toMatchObject({
       ok: false,
       problem: { code: 'unknown-dressing' },
@@ -383,7 +383,7 @@ describe('a recipe shared', () => {
       { numRuns: 60 },
     )
   })
-  test('that is cut short, not ours, newer, empty or broken is told, not taken', () => {
+  test('that is cut short, not ours, newer, empty or broken is reported, not taken', () => {
     const whole = shareFragment(sharedRecipe(recipeOf(peppers), 'x', ''))
     expect(whole.length).toBeLessThan(900)
     expect(readFragment(`#${whole.slice(0, -9)}`)).toEqual({ ok: false, problem: { code: 'not-readable' } })

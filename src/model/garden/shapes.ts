@@ -7,7 +7,7 @@ const number = z.number()
 
 /**
  * Shapes, bases and places of dressings, once for the grower's records and once for the headless door: `object` is
- * `z.object` where unknown fields are let fall, and `z.strictObject` where they are told.
+ * `z.object` where unknown fields are let fall, and `z.strictObject` where they are reported.
  */
 export function containerSchemas(object: typeof z.object | typeof z.strictObject) {
   const tapered = {

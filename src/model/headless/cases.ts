@@ -151,7 +151,7 @@ export const volumeCase = z.strictObject({
     .min(1)
     .max(2000),
   settling: described(fraction.max(0.5).default(0.07), 'Extra for what watering-in settles.'),
-  mix: described(linesSchema.optional(), 'Where given, the loose parts to measure out are told too.'),
+  mix: described(linesSchema.optional(), 'Where given, the loose parts to measure out are given too.'),
   ...own,
 })
 

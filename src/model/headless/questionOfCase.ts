@@ -18,7 +18,7 @@ type Lines = EvaluateCase['mix']
 const linesOf = (lines: Lines): RecipeLine[] =>
   lines.map((line) => ({ id: 'mix' in line ? line.mix : line.material, parts: line.parts }))
 
-/** Every mix a case names stands in the question, whether or not it is used: a wrong one is told. */
+/** Every mix a case names stands in the question, whether or not it is used: a wrong one is reported. */
 const mixesOf = (mixes: EvaluateCase['mixes']): FinishedMix[] =>
   Object.entries(mixes ?? {}).map(([id, lines]) => ({ id, lines: linesOf(lines) }))
 

@@ -79,7 +79,7 @@ describe('a sheet of beds', () => {
       [11, 'corners'],
     ])
   })
-  test('a heading that is none is told with the columns there are', () => {
+  test('a heading that is none is reported with the columns there are', () => {
     for (const text of ['30,28', 'name,colour\nx,blue', '']) {
       const { beds, problems } = read(text)
       expect(beds).toEqual([])

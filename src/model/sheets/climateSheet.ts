@@ -22,7 +22,7 @@ const number = z
 
 /**
  * Twelve months from a CSV or pasted rows with the headings tmin, tmax and (where known) rain, January first. Degrees
- * and rain in the grower's units. All or nothing: the first problem is told and nothing is taken.
+ * and rain in the grower's units. All or nothing: the first problem is reported and nothing is taken.
  */
 export function monthsFromText(
   text: string,

@@ -19,7 +19,7 @@ import {
 } from '../units'
 import { listed, type Reading, type Span } from './reading'
 
-/** All that the figures under the hand are told from. */
+/** All that the figures under the hand are worded from. */
 export interface ReadingContext {
   evaluation: Evaluation
   bands: Bands

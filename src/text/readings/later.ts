@@ -6,7 +6,7 @@ import { shortName } from '../labels'
 import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../units'
 import { listed, type Reading } from './reading'
 
-/** All that the figures below those under the hand are told from. */
+/** All that the figures below those under the hand are worded from. */
 export interface LaterContext {
   evaluation: Evaluation
   /** With its later years; null while the hand has not rested. */
@@ -151,7 +151,7 @@ function costReading({ cost, nameOf, units }: LaterContext): Reading {
   }
 }
 
-/** Salts, feed, lifetime and cost: what may be told a moment after air and water. */
+/** Salts, feed, lifetime and cost: what may come a moment after air and water. */
 export function readingsLater(context: LaterContext): Reading[] {
   const { evaluation, later, bands, perennial } = context
   const seasons = (later ?? evaluation).seasons

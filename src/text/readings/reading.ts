@@ -7,7 +7,7 @@ export interface Span {
   to: number
 }
 
-/** What is told behind "Why?": a paragraph, or a table. */
+/** What stands behind "Why?": a paragraph, or a table. */
 export type Why = string | { head: string[]; rows: string[][] }
 
 /** One figure of a mix in words, as a gauge shows it. */

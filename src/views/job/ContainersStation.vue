@@ -31,7 +31,7 @@ const { go } = useStations(() => jobId)
 
 const spec = computed(() => chosen.value?.spec ?? null)
 const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
-/** What is wrong with a number is told once: of those in this job rather than of those there are. */
+/** What is wrong with a number is said once: of those in this job rather than of those there are. */
 const besideField = (field: string) => (field === 'bedCount' && wrongCount.value ? null : beside(field))
 
 const needed = computed(() => (plan.value?.ok ? plan.value.value : null))

@@ -16,7 +16,7 @@ export const placeSchema = z.object({
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),
-  /** The coldest night of most winters, C; null where it is reckoned from the months. */
+  /** The coldest night of most winters, C; null where it is estimated from the months. */
   coldestNight: number.nullable(),
 })
 

@@ -18,7 +18,7 @@ const ANY_DEPTH = 20
 
 /**
  * Batches of a recipe as its own measures go in: materials, and finished mixes by the bucket. Water and wetting agent
- * are told for materials only; a finished mix is taken to be moist. Dressings in grams and level spoons for each
+ * are given for materials only; a finished mix is taken to be moist. Dressings in grams and level spoons for each
  * batch.
  */
 export function runBatch(c: CaseOf<'batch'>): Outcome<object> {

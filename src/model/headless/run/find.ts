@@ -67,8 +67,8 @@ function finished(c: CaseOf<'find'>, found: readonly Candidate[], own: OwnRows):
 }
 
 /**
- * Works a find case out; with `finish` each family gets its lime and feed, with `explain` what stands in the way is
- * told.
+ * Answers a find case. With `finish` each family gets its lime and feed; with `explain` the answer says what stands
+ * in the way.
  */
 export function runFind(c: CaseOf<'find'>): Outcome<object> {
   const own = ownRows(c)
