@@ -6,7 +6,7 @@ import { chromium, expect as plain, test as bare, type Page } from '@playwright/
 import { addMaterial, expect, openGarden, saved, startJob, station } from './support'
 
 /** Pages killed: each takes some seconds, so the usual run makes do with a few. KILLS=45 gives them all. */
-const KILLS = Number(process.env.KILLS ?? 9)
+const KILLS = Number(process.env.KILLS ?? 6)
 
 /** A repeatable source of moments. */
 function moments(seed: number) {

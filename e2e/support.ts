@@ -72,7 +72,7 @@ export const station = (page: Page, name: string) =>
 /** Presses Tab until something is focused, as a person without a mouse would; fails when it cannot be reached. */
 export async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab') {
   for (let i = 0; i < 90; i++) {
-    if ((await target.count()) === 1 && (await target.evaluate((el) => el === document.activeElement))) return
+    if (await target.evaluateAll(([el, another]) => !another && el === document.activeElement)) return
     await page.keyboard.press(key)
   }
   throw new Error(`${target} cannot be reached with ${key}`)
