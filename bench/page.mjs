@@ -3,21 +3,9 @@
  * painted answer, figures and section (median of at least 50), and how smooth the page stays while the finder looks
  * through everything. Prints figures and ratios.
  */
-import { spawn } from 'node:child_process'
-import { ensureBuilt, ensureChromium, ensureInstalled, freePort } from '../scripts/lib/setup.mjs'
+import { demoServer } from '../scripts/lib/demoServer.mjs'
 
-ensureInstalled()
-ensureBuilt()
-const executablePath = ensureChromium()
-if (!executablePath) process.exit(1)
-const { chromium } = await import('@playwright/test')
-const port = freePort()
-const server = spawn(process.execPath, ['dist-server/main.js', '--demo'], {
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-await new Promise((ready) => server.stdout.once('data', ready))
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
+const { server, browser, port } = await demoServer()
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
 
 async function taps(job, part, slow) {

@@ -1,19 +1,7 @@
 /** npm run screenshots: one picture of each main view from the demo garden, in docs/screenshots. */
-import { spawn } from 'node:child_process'
-import { ensureBuilt, ensureChromium, ensureInstalled, freePort } from './lib/setup.mjs'
+import { demoServer } from './lib/demoServer.mjs'
 
-ensureInstalled()
-ensureBuilt()
-const executablePath = ensureChromium()
-if (!executablePath) process.exit(1)
-const { chromium } = await import('@playwright/test')
-const port = freePort()
-const server = spawn(process.execPath, ['dist-server/main.js', '--demo'], {
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-await new Promise((ready) => server.stdout.once('data', ready))
-
+const { server, browser, port } = await demoServer()
 const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 const VIEWS = [
@@ -37,10 +25,6 @@ const VIEWS = [
   ['make-phone', '/jobs/peppers-27/make', PHONE],
   ['mix-dark', '/jobs/peppers-27/mix', DESK, 'dark'],
 ]
-const browser = await chromium.launch({
-  executablePath,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-})
 try {
   const context = await browser.newContext()
   const page = await context.newPage()

@@ -84,8 +84,8 @@ function move(handle: Handle, to: number) {
           :y2="layout.y(0)"
         />
         <polygon v-for="(b, i) in bands" :key="i" :class="b.class" :points="b.points" />
-        <polyline class="wall" :points="wallLine(layout, levels.total)" />
-        <polyline v-if="tear" class="tear" :points="tear" />
+        <polyline class="section-wall" :points="wallLine(layout, levels.total)" />
+        <polyline v-if="tear" class="section-tear" :points="tear" />
         <template v-if="base === 'drainHoles'">
           <circle
             v-for="t in [0.25, 0.5, 0.75]"
@@ -139,18 +139,6 @@ figcaption {
   text-align: center;
   font-size: 0.9rem;
   color: var(--ink-soft);
-}
-.wall {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 4.5;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-}
-.tear {
-  fill: none;
-  stroke: var(--paper);
-  stroke-width: 9;
 }
 .mix {
   fill: color-mix(in srgb, #6b5136 34%, var(--sheet));

@@ -66,8 +66,8 @@ const reservoir = computed(() =>
     <g v-if="reservoir" class="reservoir">
       <line :x1="reservoir.x1" :x2="reservoir.x2" :y1="reservoir.y" :y2="reservoir.y" />
     </g>
-    <polyline class="wall" :points="outline" />
-    <polyline v-if="tear" class="tear" :points="tear" />
+    <polyline class="section-wall" :points="outline" />
+    <polyline v-if="tear" class="section-tear" :points="tear" />
     <circle v-for="(hole, i) in holes" :key="i" class="hole" :cx="hole.x" :cy="hole.y" r="4.5" />
 
     <g class="dimension">
@@ -99,18 +99,6 @@ const reservoir = computed(() =>
 </template>
 
 <style scoped>
-.wall {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 4.5;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-}
-.tear {
-  fill: none;
-  stroke: var(--paper);
-  stroke-width: 9;
-}
 .hole {
   fill: var(--paper);
   stroke: var(--ink);
