@@ -11,9 +11,11 @@ import { useNewVersion } from '@/composables/useNewVersion'
 import { useSaveAll } from '@/composables/useSaveAll'
 import { useTheme } from '@/composables/useTheme'
 import { useGarden } from '@/stores/garden'
+import { failingText, refusalText } from '@/text/refusals'
 import HistoryTools from '@/views/HistoryTools.vue'
 
-/** Fetched when somebody asks for it: the first page has no dialog. */
+/** Fetched when they are asked for: the first page has neither. */
+const StuckView = defineAsyncComponent(() => import('@/views/StuckView.vue'))
 const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
 
 const garden = useGarden()
@@ -37,7 +39,8 @@ const places = computed(() =>
   })),
 )
 /** Kept apart from saving as usual, so that the frame is not drawn anew with every edit. */
-const failing = computed(() => (garden.status.state === 'failing' ? garden.status : null))
+const failing = computed(() => (garden.status.state === 'failing' ? failingText(garden.status) : null))
+const refused = computed(() => garden.refused && refusalText(garden.refused))
 const keysOpen = ref(false)
 const main = ref<HTMLElement | null>(null)
 
@@ -79,11 +82,12 @@ async function reload() {
   <a class="skip" href="#main">Skip to the page</a>
   <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
   <AlarmBar v-if="failing">
-    <strong v-if="failing.reason === 'full'">The disk is full: your work is not being saved.</strong>
-    <strong v-else>This browser refuses to keep data: your work is not being saved.</strong>
-    It is safe in this tab while the tab stays open. Save it to a file now.
-    <span class="soft">({{ failing.message }})</span>
+    <strong>{{ failing.why }}</strong> {{ failing.fix }}
     <Button label="Save everything to a file" size="small" @click="saveAll" />
+  </AlarmBar>
+  <AlarmBar v-if="garden.opening.state === 'readOnly'">
+    <strong>Open to look at only.</strong> Nothing you do here is kept.
+    <Button label="Try to open it as usual" size="small" @click="reload" />
   </AlarmBar>
   <AlarmBar v-if="missing">
     <strong>A part of Open Bed could not be fetched.</strong> A newer version is probably here; what you have
@@ -92,8 +96,13 @@ async function reload() {
   </AlarmBar>
   <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
   <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>
+  <AlarmBar v-if="refused">
+    <strong>{{ refused.why }}</strong> {{ refused.fix }}
+  </AlarmBar>
   <main id="main" ref="main" tabindex="-1">
-    <RouterView />
+    <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
+    <p v-else-if="!garden.ready" class="opening" role="status">Opening your garden…</p>
+    <RouterView v-else />
   </main>
   <KeysDialog v-if="keysOpen" v-model:visible="keysOpen" />
 </template>
@@ -102,6 +111,9 @@ async function reload() {
 .skip {
   position: absolute;
   left: -999px;
+}
+.opening {
+  padding: 20px;
 }
 .skip:focus {
   left: 8px;

@@ -28,6 +28,8 @@ for (const { components } of router.resolve(location.pathname).matched) {
 
 const garden = location.pathname.startsWith('/demo') ? 'demo' : 'my'
 const seed = garden === 'demo' ? async () => (await import('./demo/demoGarden')).demoGarden() : undefined
-await useGarden().open(garden, seed)
+// As a rule the garden is there before anything is drawn; one that is slow is waited for in sight.
+const opened = useGarden().open(garden, seed)
+await Promise.race([opened, new Promise((slow) => setTimeout(slow, 1000))])
 app.use(router)
 app.mount('#app')

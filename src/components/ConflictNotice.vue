@@ -4,17 +4,22 @@
  */
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
+import { recordName } from '@/text/labels'
 const { conflicts } = defineProps<{ conflicts: readonly Conflict[] }>()
 const emit = defineEmits<{ settle: [conflict: Conflict, mineWins: boolean] }>()
-const what = (c: Conflict) =>
-  c.key.startsWith('job/') ? 'This job' : c.key.startsWith('record/') ? 'This record' : 'A setting'
+const what = (c: Conflict) => {
+  const data = c.mine ?? c.theirs
+  const name = data ? recordName(c.key, data) : 'a record'
+  return name[0]!.toUpperCase() + name.slice(1)
+}
 </script>
 
 <template>
   <div v-for="c in conflicts" :key="c.key" class="conflict" role="alert">
     <span>
       <strong>{{ what(c) }} was {{ c.theirs ? 'changed' : 'removed' }} in another tab</strong> while you were
-      changing it here. The version you do not choose is kept under Settings.
+      changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the
+      version you do not take is kept there.
     </span>
     <Button label="Keep mine" size="small" @click="emit('settle', c, true)" />
     <Button label="Take the other" size="small" outlined @click="emit('settle', c, false)" />

@@ -3,7 +3,10 @@
 import { computed } from 'vue'
 import type { SaveStatus } from '@/storage/saver'
 const { status } = defineProps<{ status: SaveStatus }>()
-const words = computed(() => ({ saved: 'Saved', saving: 'Saving…', failing: 'Not saved!' })[status.state])
+const words = computed(
+  () =>
+    ({ saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', failing: 'Not saved!' })[status.state],
+)
 </script>
 
 <template>
@@ -17,6 +20,7 @@ const words = computed(() => ({ saved: 'Saved', saving: 'Saving…', failing: 'N
   min-width: 4.4em;
   text-align: center;
 }
+.waiting,
 .failing {
   color: var(--alarm);
   font-weight: 700;

@@ -8,7 +8,13 @@ import { doseProblem } from '@/text/doses'
 import { findMixes } from './find/findMixes'
 import { changesOf } from './garden/commands'
 import { jobKey } from './garden/garden'
-import { GARDEN_LIMITS, LONGEST_NAME, LONGEST_NOTE } from './garden/limits'
+import {
+  GARDEN_LIMITS,
+  LONGEST_NAME,
+  LONGEST_NOTE,
+  LONGEST_REASON,
+  LONGEST_RECIPE_NOTE,
+} from './garden/limits'
 import { bagSchema, jobSchema, shapeSchema, type Bag, type Job } from './garden/schemas'
 import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
 import { runCase } from './headless/run'
@@ -100,6 +106,10 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
         ],
       }),
   },
+  ticks: { at: 20_000, takes: (n) => isJob({ ticks: many(n, (i) => `${i}:peat`) }) },
+  filledSteps: { at: 4000, takes: (n) => isJob({ filledSteps: many(n, (i) => `f:${i}`) }) },
+  followedSteps: { at: 400, takes: (n) => isJob({ followedSteps: many(n, (i) => `s${i}`) }) },
+  answered: { at: 80, takes: (n) => isJob({ dismissed: many(n, (i) => ({ code: `c${i}`, reason: '' })) }) },
   corners: {
     at: 200,
     takes: (n) =>
@@ -118,6 +128,7 @@ describe('what a garden keeps', () => {
   )
   test('names and notes have an end', () => {
     expect([LONGEST_NAME, LONGEST_NOTE]).toEqual([120, 10_000])
+    expect([LONGEST_RECIPE_NOTE, LONGEST_REASON]).toEqual([2000, 500])
     expect(isJob({ name: 'x'.repeat(120) }) && !isJob({ name: 'x'.repeat(121) })).toBe(true)
     expect(isJob({ note: 'x'.repeat(10_000) }) && !isJob({ note: 'x'.repeat(10_001) })).toBe(true)
   })

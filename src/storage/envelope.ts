@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { kindOfKey, SCHEMA_VERSIONS, SCHEMAS, type AnyData, type Kind } from '@/model/garden/schemas'
+import {
+  idOf,
+  idOfKey,
+  kindOfKey,
+  SCHEMA_VERSIONS,
+  SCHEMAS,
+  type AnyData,
+  type Kind,
+} from '@/model/garden/schemas'
 import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
@@ -68,6 +76,11 @@ export function readEnvelope(
   }
   const parsed = SCHEMAS[kind].safeParse(data)
   if (!parsed.success) return { ok: false, why: { code: 'broken', key, ...firstIssue(parsed.error, 'data') } }
+  if (idOf(parsed.data) !== idOfKey(key))
+    return {
+      ok: false,
+      why: { code: 'broken', key, where: 'data.id', message: `it calls itself “${idOf(parsed.data)}”` },
+    }
   return { ok: true, data: parsed.data, revision, migrated: schemaVersion < known }
 }
 

@@ -1,32 +1,77 @@
 import localforage from 'localforage'
 import { localLock } from './memory'
 import type { Lock, StoragePort } from './port'
+import { PATIENCE, Silence } from './timeLimit'
 
 /** The gardens kept in this browser; each is a database of its own, so that demo and own records never mix. */
 export type GardenName = 'my' | 'demo'
+
+const STORE = 'records'
+
+/** Reads a whole store in two requests: record by record, a garden of thousands takes seconds. */
+function readAll(name: string): Promise<[string, unknown][]> {
+  return new Promise((resolve, reject) => {
+    const opening = indexedDB.open(name)
+    opening.onerror = () => reject(opening.error ?? new Error('the database cannot be opened'))
+    // Deleted meanwhile: to open it now would make an empty one in its place.
+    opening.onupgradeneeded = () => opening.transaction?.abort()
+    opening.onsuccess = () => {
+      const database = opening.result
+      try {
+        const store = database.transaction(STORE).objectStore(STORE)
+        const keys = store.getAllKeys()
+        const values = store.getAll()
+        store.transaction.oncomplete = () => {
+          database.close()
+          resolve(keys.result.map((key, i) => [String(key), values.result[i] as unknown]))
+        }
+        store.transaction.onabort = () => reject(store.transaction.error ?? new Error('reading was cut off'))
+      } catch (error) {
+        database.close()
+        reject(error as Error)
+      }
+    }
+  })
+}
 
 /**
  * Opens a garden's database. Told its driver, so that it never falls back in silence to a 5 MB store.
  * Throws what the browser throws when IndexedDB is refused (private windows, blocked site data).
  */
 export async function foragePort(garden: GardenName): Promise<StoragePort> {
+  const name = `open-bed-${garden}`
   const store = localforage.createInstance({
     driver: localforage.INDEXEDDB,
-    name: `open-bed-${garden}`,
-    storeName: 'records',
+    name,
+    storeName: STORE,
     description: 'Jobs, mixes, records and shelf, one record per key',
   })
   await store.ready()
   return {
-    keys: () => store.keys(),
+    entries: () => readAll(name),
     get: (key) => store.getItem(key),
     set: async (key, value) => void (await store.setItem(key, value)),
     remove: (key) => store.removeItem(key),
   }
 }
 
-/** One writer at a time over all tabs of this browser, where it has Web Locks; over this tab otherwise. */
-export function tabLock(garden: GardenName): Lock {
+/**
+ * One writer at a time over all tabs of this browser, where it has Web Locks; over this tab otherwise. A lock that
+ * another tab does not give back within `patience` is a `Silence`.
+ */
+export function tabLock(garden: GardenName, patience: number = PATIENCE): Lock {
   const locks = globalThis.navigator?.locks
-  return locks ? (work) => locks.request(`open-bed-${garden}`, work) as ReturnType<typeof work> : localLock()
+  if (!locks) return localLock()
+  return async (work) => {
+    const waiting = new AbortController()
+    const timer = setTimeout(
+      () => waiting.abort(new Silence(`another tab has held the garden for ${patience / 1000} s`)),
+      patience,
+    )
+    const options = { signal: waiting.signal }
+    return locks.request(`open-bed-${garden}`, options, () => {
+      clearTimeout(timer)
+      return work()
+    }) as ReturnType<typeof work>
+  }
 }

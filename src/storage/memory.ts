@@ -9,7 +9,7 @@ export function memoryPort(initial: Record<string, unknown> = {}): StoragePort &
   const port = {
     contents,
     failing: null as Error | null,
-    keys: async () => [...contents.keys()],
+    entries: async () => [...structuredClone(contents)],
     get: async (key: string) => structuredClone(contents.get(key) ?? null),
     set: async (key: string, value: unknown) => {
       if (port.failing) throw port.failing

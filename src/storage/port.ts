@@ -1,6 +1,7 @@
 /** Where records are kept. The browser's database in the app, a plain map in tests and when all else fails. */
 export interface StoragePort {
-  keys(): Promise<string[]>
+  /** Everything there is, in one go. */
+  entries(): Promise<[key: string, value: unknown][]>
   get(key: string): Promise<unknown>
   set(key: string, value: unknown): Promise<void>
   remove(key: string): Promise<void>

@@ -1,11 +1,18 @@
+import { sameData } from '@/model/garden/same'
 import type { AnyData } from '@/model/garden/schemas'
-import { envelopeSchema, readEnvelope, writeEnvelope } from './envelope'
+import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'
+import { PATIENCE, Silence, withTimeLimit } from './timeLimit'
 
-/** How saving stands. `failing` keeps the work in memory and goes on trying. */
+export type SaveFailure = { reason: 'full' | 'refused' | 'silent'; message: string }
+
+/**
+ * How saving stands. `failing` keeps the work in memory, goes on trying, and stands until a write succeeds. `waiting`:
+ * another tab changed the same record; the grower has to choose, and until then the edit lies set aside.
+ */
 export type SaveStatus =
-  { state: 'saved' } | { state: 'saving' } | { state: 'failing'; reason: 'full' | 'refused'; message: string }
+  { state: 'saved' } | { state: 'saving' } | { state: 'waiting' } | ({ state: 'failing' } & SaveFailure)
 
 /** Another tab wrote the record after we read it. `theirs` is null when they removed it. */
 export interface Conflict {
@@ -30,6 +37,8 @@ export interface SaverOptions extends SaverHooks {
   delay?: number
   /** Wait before trying again after a failure, ms. */
   retryAfter?: number
+  /** How long one answer of the store may take, ms. */
+  patience?: number
 }
 
 export interface Saver {
@@ -38,28 +47,57 @@ export interface Saver {
   /** Writes all that is marked, now. */
   flush(): Promise<void>
   isDirty(key: string): boolean
+  /** Is there an edit that is not in the store? One that waits for the grower counts. */
+  hasUnsaved(): boolean
   /** Notes that another tab stored a key and we have read it. */
   accept(key: string, revision: number | null): void
   /** Settles a conflict: ours is written over theirs, which is put aside first. */
-  keepMine(conflict: Conflict): Promise<void>
-  /** Settles a conflict: ours is put aside and theirs stays. */
-  takeTheirs(conflict: Conflict): Promise<void>
+  keepMine(key: string): Promise<void>
+  /** Settles a conflict: ours stays set aside; answers with what is stored now, null where there is nothing. */
+  takeTheirs(key: string): Promise<AnyData | null>
   stop(): void
 }
 
-const reasonOf = (error: unknown): 'full' | 'refused' =>
-  error instanceof Error && /quota|full|space/i.test(`${error.name} ${error.message}`) ? 'full' : 'refused'
+/** Our side of a conflict as it lies set aside; `id` null until it does. */
+interface Waiting {
+  id: string | null
+  copy: AnyData | null
+}
+
+function failureOf(error: unknown): SaveFailure {
+  const message = error instanceof Error ? error.message || error.name : String(error)
+  if (error instanceof Silence) return { reason: 'silent', message }
+  const full = error instanceof Error && /quota|full|space/i.test(`${error.name} ${error.message}`)
+  return { reason: full ? 'full' : 'refused', message }
+}
 
 /**
  * Writes edits to the store: each within `delay` of being made, all under one lock over all tabs, and never over a
- * revision this tab has not seen.
+ * revision this tab has not seen. Nothing waits for ever: a store that does not answer within `patience` counts as
+ * failing and is tried again.
  */
 export function createSaver(options: SaverOptions): Saver {
-  const { port, lock, revisions, now, delay = 15, retryAfter = 4000 } = options
+  const { port, lock, revisions, now, delay = 15, retryAfter = 4000, patience = PATIENCE } = options
   const dirty = new Map<string, AnyData | null>()
-  const conflicts = new Set<string>()
+  const waiting = new Map<string, Waiting>()
+  /** What was last sent for a key: a write that was given up may have arrived all the same. */
+  const sent = new Map<string, Envelope>()
+  let failure: SaveFailure | null = null
+  let told: SaveStatus['state'] = 'saved'
   let timer: ReturnType<typeof setTimeout> | null = null
   let stopped = false
+
+  const toWrite = () => [...dirty.keys()].filter((key) => !waiting.has(key))
+  function publish() {
+    const status: SaveStatus = failure
+      ? { state: 'failing', ...failure }
+      : toWrite().length > 0
+        ? { state: 'saving' }
+        : { state: waiting.size > 0 ? 'waiting' : 'saved' }
+    if (status.state === told && status.state !== 'failing') return
+    told = status.state
+    options.onStatus(status)
+  }
 
   const schedule = (wait: number) => {
     if (timer !== null || stopped) return
@@ -69,33 +107,60 @@ export function createSaver(options: SaverOptions): Saver {
     }, wait)
   }
 
+  /** The revision a raw value stands at; null where there is none that can be read. */
+  const revisionIn = (raw: unknown): number | null => {
+    const envelope = envelopeSchema.safeParse(raw)
+    return envelope.success ? envelope.data.revision : null
+  }
+  const settled = (key: string, data: AnyData | null, revision: number | null) => {
+    if (revision === null) revisions.delete(key)
+    else revisions.set(key, revision)
+    sent.delete(key)
+    // A newer edit may have come meanwhile: then the key stays dirty.
+    if (dirty.get(key) === data) dirty.delete(key)
+    options.onStored(key, revision)
+  }
+
   async function write(key: string, data: AnyData | null, base: number | null) {
     if (data === null) {
       await port.remove(key)
-      revisions.delete(key)
-      options.onStored(key, null)
-    } else {
-      const revision = (base ?? 0) + 1
-      await port.set(key, writeEnvelope(key, data, revision, now().toISOString()))
-      revisions.set(key, revision)
-      options.onStored(key, revision)
+      return settled(key, data, null)
     }
+    const envelope = writeEnvelope(key, data, (base ?? 0) + 1, now().toISOString())
+    sent.set(key, envelope)
+    await port.set(key, envelope)
+    settled(key, data, envelope.revision)
+  }
+
+  /** Our side is kept under a key of its own until the grower has chosen. */
+  async function keepAside(key: string, data: AnyData | null, mine: Waiting) {
+    if (data === null || (mine.id !== null && mine.copy === data)) return
+    const at = now().toISOString()
+    const raw = writeEnvelope(key, data, revisions.get(key) ?? 0, at)
+    const why = { code: 'overwritten', key } as const
+    if (mine.id === null) mine.id = (await putAside(port, key, raw, why, at)).id
+    else await port.set(mine.id, { key, at, why, raw })
+    mine.copy = data
   }
 
   async function writeOne(key: string, data: AnyData | null) {
-    if (conflicts.has(key)) return
+    const mine = waiting.get(key)
+    if (mine) return keepAside(key, data, mine)
     const raw = await port.get(key)
-    const envelope = envelopeSchema.safeParse(raw)
     const known = revisions.get(key) ?? null
-    if ((envelope.success ? envelope.data.revision : null) !== known) {
-      const read = readEnvelope(key, raw)
-      conflicts.add(key)
-      options.onConflict({ key, mine: data, theirs: read.ok ? read.data : null })
-      return
-    }
-    await write(key, data, known)
-    // A newer edit may have come while this one was being written: then the key stays dirty.
-    if (dirty.get(key) === data) dirty.delete(key)
+    const ours = sent.get(key)
+    const stands = revisionIn(raw)
+    // What stands there but cannot be read is somebody's work too.
+    const unread = raw !== null && stands === null
+    if ((stands === known && !unread) || (ours && sameData(ours, raw))) return write(key, data, stands)
+    const read = readEnvelope(key, raw)
+    const theirs = read.ok ? read.data : null
+    // Both did the same: nothing to ask.
+    if (!unread && sameData(theirs, data)) return settled(key, data, stands)
+    const fresh: Waiting = { id: null, copy: null }
+    waiting.set(key, fresh)
+    options.onConflict({ key, mine: data, theirs })
+    await keepAside(key, data, fresh)
   }
 
   async function flush(): Promise<void> {
@@ -104,63 +169,64 @@ export function createSaver(options: SaverOptions): Saver {
       clearTimeout(timer)
       timer = null
     }
-    options.onStatus({ state: 'saving' })
     try {
       await lock(async () => {
-        await Promise.all([...dirty].map(([key, data]) => writeOne(key, data)))
+        const writes = [...dirty].map(([key, data]) => withTimeLimit(writeOne(key, data), patience))
+        const failed = (await Promise.allSettled(writes)).find((w) => w.status === 'rejected')
+        if (failed) throw failed.reason
       })
-      const waiting = [...dirty.keys()].filter((k) => !conflicts.has(k))
-      if (waiting.length > 0) schedule(delay)
-      else options.onStatus({ state: 'saved' })
+      failure = null
+      if (toWrite().length > 0) schedule(delay)
     } catch (error) {
-      const message = error instanceof Error ? error.message || error.name : String(error)
-      options.onStatus({ state: 'failing', reason: reasonOf(error), message })
+      failure = failureOf(error)
       schedule(retryAfter)
     }
+    publish()
   }
 
-  async function settle(conflict: Conflict, mineWins: boolean) {
-    await lock(async () => {
-      const { key } = conflict
-      const raw = await port.get(key)
-      const envelope = envelopeSchema.safeParse(raw)
-      const stored = envelope.success ? envelope.data.revision : null
-      const mine = dirty.has(key) ? dirty.get(key)! : conflict.mine
-      const at = now().toISOString()
-      if (mineWins) {
-        if (raw !== null) await putAside(port, key, raw, { code: 'overwritten', key }, at)
-        await write(key, mine, stored)
-      } else {
-        if (mine !== null)
-          await putAside(
-            port,
-            key,
-            writeEnvelope(key, mine, stored ?? 0, at),
-            { code: 'overwritten', key },
-            at,
-          )
-        if (stored === null) revisions.delete(key)
-        else revisions.set(key, stored)
-      }
-      dirty.delete(key)
-      conflicts.delete(key)
-    })
+  async function settle<T>(key: string, work: (raw: unknown, mine: Waiting) => Promise<T>): Promise<T> {
+    const answer = await lock(() =>
+      withTimeLimit(
+        (async () => {
+          const done = await work(await port.get(key), waiting.get(key) ?? { id: null, copy: null })
+          waiting.delete(key)
+          return done
+        })(),
+        patience,
+      ),
+    )
+    publish()
+    return answer
   }
 
   return {
     stage(key, data) {
       dirty.set(key, data)
-      options.onStatus({ state: 'saving' })
+      publish()
       schedule(delay)
     },
     flush,
     isDirty: (key) => dirty.has(key),
+    hasUnsaved: () => dirty.size > 0,
     accept(key, revision) {
       if (revision === null) revisions.delete(key)
       else revisions.set(key, revision)
     },
-    keepMine: (conflict) => settle(conflict, true),
-    takeTheirs: (conflict) => settle(conflict, false),
+    keepMine: (key) =>
+      settle(key, async (raw, mine) => {
+        if (raw !== null) await putAside(port, key, raw, { code: 'overwritten', key }, now().toISOString())
+        await write(key, dirty.get(key) ?? null, revisionIn(raw))
+        if (mine.id !== null) await port.remove(mine.id)
+      }),
+    takeTheirs: (key) =>
+      settle(key, async (raw, mine) => {
+        await keepAside(key, dirty.get(key) ?? null, mine)
+        const read = readEnvelope(key, raw)
+        if (read.ok) revisions.set(key, read.revision)
+        else revisions.delete(key)
+        dirty.delete(key)
+        return read.ok ? read.data : null
+      }),
     stop() {
       stopped = true
       if (timer !== null) clearTimeout(timer)

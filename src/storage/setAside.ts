@@ -31,22 +31,20 @@ export async function putAside(
   why: SetAside['why'],
   at: string,
 ): Promise<SetAside> {
-  const taken = new Set(await port.keys())
   let id = `${PREFIX}${at}/${key}`
-  for (let n = 2; taken.has(id); n++) id = `${PREFIX}${at}/${n}/${key}`
+  for (let n = 2; (await port.get(id)) !== null; n++) id = `${PREFIX}${at}/${n}/${key}`
   const item = { key, at, why, raw }
   await port.set(id, item)
   return { id, ...item }
 }
 
-/** Reads what was put aside; a set-aside entry that is itself broken is still listed, whole. */
-export async function listSetAside(port: StoragePort): Promise<SetAside[]> {
-  const items: SetAside[] = []
-  for (const id of (await port.keys()).filter(isSetAsideKey)) {
-    const raw = await port.get(id)
-    const parsed = setAsideSchema.safeParse(raw)
-    items.push(
-      parsed.success
+/** What was put aside among all that is stored; an entry that is itself broken is still listed, whole. */
+export function listSetAside(entries: readonly (readonly [string, unknown])[]): SetAside[] {
+  return entries
+    .filter(([id]) => isSetAsideKey(id))
+    .map(([id, raw]): SetAside => {
+      const parsed = setAsideSchema.safeParse(raw)
+      return parsed.success
         ? { id, ...parsed.data, why: parsed.data.why as SetAside['why'] }
         : {
             id,
@@ -54,10 +52,9 @@ export async function listSetAside(port: StoragePort): Promise<SetAside[]> {
             at: '',
             why: { code: 'broken', key: id, where: 'set-aside entry', message: 'unreadable' },
             raw,
-          },
-    )
-  }
-  return items.sort((a, b) => b.at.localeCompare(a.at))
+          }
+    })
+    .sort((a, b) => b.at.localeCompare(a.at))
 }
 
 /** Puts an entry back under its own key if it can be read now and nothing stands there. */

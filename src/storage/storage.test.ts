@@ -4,7 +4,7 @@ import { jobKey, SETTINGS_KEY, startingJobBed, startingJob, startingSpec } from 
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { exportFile, previewImport } from './exportFile'
-import { foragePort } from './forage'
+import { foragePort, tabLock } from './forage'
 import { localLock, memoryPort } from './memory'
 import jobV1 from './migrations/job.v1.json'
 import jobV2 from './migrations/job.v2.json'
@@ -57,6 +57,7 @@ describe('reading a record', () => {
   const broken: [string, unknown, string][] = [
     ['nothing', null, 'broken'],
     ['a text', 'job', 'broken'],
+    ['a record under the key of another', stored({ ...job, id: 'k' }), 'broken'],
     ['an envelope without data', { ...stored(), data: undefined }, 'broken'],
     ['a job without parts', stored({ ...job, parts: undefined } as unknown as Job), 'broken'],
     [
@@ -217,14 +218,14 @@ describe('opening a garden', () => {
     expect(await putBack(port, item)).toBe(false)
     await port.remove(KEY)
     expect(await putBack(port, item)).toBe(true)
-    expect(await listSetAside(port)).toEqual([])
+    expect(listSetAside(await port.entries())).toEqual([])
   })
   test('two things set aside in one moment are both kept, and a broken entry is still listed', async () => {
     const port = memoryPort()
     for (const raw of [1, 2])
       await putAside(port, KEY, raw, { code: 'overwritten', key: KEY }, NOW.toISOString())
     await port.set('set-aside/odd', 'scribble')
-    const items = await listSetAside(port)
+    const items = listSetAside(await port.entries())
     expect(items.map((i) => i.raw).sort()).toEqual([1, 2, 'scribble'])
   })
 })
@@ -333,9 +334,9 @@ describe('saving', () => {
   })
   test('keeping mine puts theirs aside', async () => {
     const { port, second } = await twoTabs()
-    await second.saver.keepMine(second.conflicts[0]!)
+    await second.saver.keepMine(KEY)
     expect(await nameIn(port)).toBe('second')
-    const [aside] = await listSetAside(port)
+    const [aside] = listSetAside(await port.entries())
     expect(aside).toMatchObject({ key: KEY, why: { code: 'overwritten' } })
     expect((aside!.raw as Envelope).data).toEqual(named('first'))
     second.saver.stage(KEY, named('third'))
@@ -344,9 +345,9 @@ describe('saving', () => {
   })
   test('taking theirs puts mine aside', async () => {
     const { port, second } = await twoTabs()
-    await second.saver.takeTheirs(second.conflicts[0]!)
+    await second.saver.takeTheirs(KEY)
     expect(await nameIn(port)).toBe('first')
-    expect(((await listSetAside(port))[0]!.raw as Envelope).data).toEqual(named('second'))
+    expect((listSetAside(await port.entries())[0]!.raw as Envelope).data).toEqual(named('second'))
     expect(second.saver.isDirty(KEY)).toBe(false)
   })
   test('an edit to what another tab removed is a conflict too', async () => {
@@ -356,7 +357,7 @@ describe('saving', () => {
     t.saver.stage(KEY, named('mine'))
     await vi.advanceTimersByTimeAsync(400)
     expect(t.conflicts).toEqual([{ key: KEY, mine: named('mine'), theirs: null }])
-    await t.saver.keepMine(t.conflicts[0]!)
+    await t.saver.keepMine(KEY)
     expect(await nameIn(port)).toBe('mine')
   })
   test('once another tab’s write has been read, writing goes on from there', async () => {
@@ -368,12 +369,129 @@ describe('saving', () => {
     expect(t.conflicts).toEqual([])
     expect(envelopeSchema.parse(await port.get(KEY)).revision).toBe(6)
   })
+  test('while an edit waits for a choice nothing says saved, and the edit lies set aside', async () => {
+    const { port, second } = await twoTabs()
+    expect(second.statuses.at(-1)).toEqual({ state: 'waiting' })
+    expect(second.saver.hasUnsaved()).toBe(true)
+    const aside = async () => listSetAside(await port.entries()).map((i) => (i.raw as Envelope).data)
+    expect(await aside()).toEqual([named('second')])
+    // Typing goes on: the copy follows, and is one.
+    second.saver.stage(KEY, named('second thoughts'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(await aside()).toEqual([named('second thoughts')])
+    expect(second.statuses.at(-1)).toEqual({ state: 'waiting' })
+    await second.saver.keepMine(KEY)
+    expect(await nameIn(port)).toBe('second thoughts')
+    expect(await aside()).toEqual([named('first')])
+    expect(second.statuses.at(-1)).toEqual({ state: 'saved' })
+    expect(second.saver.hasUnsaved()).toBe(false)
+  })
+  test('taking theirs takes what is stored by then, and goes on from there', async () => {
+    const { port, first, second } = await twoTabs()
+    first.saver.stage(KEY, named('first again'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(await second.saver.takeTheirs(KEY)).toEqual(named('first again'))
+    second.saver.stage(KEY, named('after'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(second.conflicts).toHaveLength(1)
+    expect(await nameIn(port)).toBe('after')
+  })
+  test('the same edit in two tabs is no conflict', async () => {
+    const port = memoryPort({ [KEY]: stored() })
+    const [first, second] = [1, 2].map(() => tab(port, localLock(), new Map([[KEY, 1]])))
+    for (const t of [first!, second!]) {
+      t.saver.stage(KEY, named('both'))
+      await vi.advanceTimersByTimeAsync(400)
+    }
+    expect(second!.conflicts).toEqual([])
+    expect(second!.statuses.at(-1)).toEqual({ state: 'saved' })
+  })
+  test('a failing disk stays told, whatever is edited meanwhile, until a write succeeds', async () => {
+    const t = tab()
+    t.port.failing = new DOMException('no room', 'QuotaExceededError') as unknown as Error
+    t.saver.stage(KEY, job)
+    await vi.advanceTimersByTimeAsync(300)
+    const before = t.statuses.length
+    for (const name of ['a', 'b', 'c']) {
+      t.saver.stage(KEY, named(name))
+      await vi.advanceTimersByTimeAsync(1500)
+    }
+    expect(t.statuses.slice(before).map((s) => s.state)).not.toContain('saving')
+    expect(t.statuses.slice(before).map((s) => s.state)).not.toContain('saved')
+    t.port.failing = null
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+    expect(await nameIn(t.port)).toBe('c')
+  })
+  test('one record that cannot be written does not keep the others', async () => {
+    const t = tab()
+    const set = t.port.set
+    vi.spyOn(t.port, 'set').mockImplementation((key, value) =>
+      key === KEY ? Promise.reject(new Error('not this one')) : set(key, value),
+    )
+    t.saver.stage(KEY, job)
+    t.saver.stage(SETTINGS_KEY, { units: 'us', theme: 'dark' })
+    await vi.advanceTimersByTimeAsync(300)
+    expect(await t.port.get(SETTINGS_KEY)).not.toBeNull()
+    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', message: 'not this one' })
+  })
+  test('a store that never answers is told within seconds; what arrived late is no conflict', async () => {
+    const t = tab()
+    const set = t.port.set
+    vi.spyOn(t.port, 'set').mockImplementationOnce(async (key, value) => {
+      await set(key, value)
+      return new Promise(() => undefined)
+    })
+    t.saver.stage(KEY, named('heard late'))
+    await vi.advanceTimersByTimeAsync(5100)
+    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason: 'silent' })
+    expect(t.saver.hasUnsaved()).toBe(true)
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(t.conflicts).toEqual([])
+    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+    expect(await nameIn(t.port)).toBe('heard late')
+  })
+  test('what stands in the way and cannot be read is put aside, not written over', async () => {
+    const port = memoryPort({ [KEY]: 'scribble' })
+    const t = tab(port)
+    t.saver.stage(KEY, named('mine'))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(t.conflicts).toHaveLength(1)
+    await t.saver.keepMine(KEY)
+    expect(listSetAside(await port.entries()).map((i) => i.raw)).toEqual(['scribble'])
+    expect(await nameIn(port)).toBe('mine')
+  })
   test('after stop nothing more is written by itself', async () => {
     const t = tab()
     t.saver.stage(KEY, job)
     t.saver.stop()
     await vi.advanceTimersByTimeAsync(1000)
     expect(await t.port.get(KEY)).toBeNull()
+  })
+})
+
+describe('a database that is in trouble', () => {
+  test('a lock another tab never gives back is given up after a while', async () => {
+    vi.useFakeTimers()
+    const locks = {
+      request: (_n: string, { signal }: { signal: AbortSignal }) =>
+        new Promise((_, reject) => signal.addEventListener('abort', () => reject(signal.reason as Error))),
+    }
+    vi.stubGlobal('navigator', { locks })
+    const waiting = expect(tabLock('my')(async () => 1)).rejects.toThrow('held the garden for 5 s')
+    await vi.advanceTimersByTimeAsync(5000)
+    await waiting
+    vi.unstubAllGlobals()
+    vi.useRealTimers()
+  })
+  test('one deleted under the page is not made anew by looking at it', async () => {
+    const port = await foragePort('demo')
+    await new Promise((done) => {
+      const gone = indexedDB.deleteDatabase('open-bed-demo')
+      gone.onsuccess = done
+    })
+    await expect(port.entries()).rejects.toThrow()
+    expect((await indexedDB.databases()).map((d) => d.name)).not.toContain('open-bed-demo')
   })
 })
 
@@ -384,9 +502,9 @@ describe('the browser’s database', () => {
     await my.set(KEY, stored())
     expect(await my.get(KEY)).toEqual(stored())
     expect(await demo.get(KEY)).toBeNull()
-    expect(await my.keys()).toEqual([KEY])
+    expect(await my.entries()).toEqual([[KEY, stored()]])
     await my.remove(KEY)
-    expect(await my.keys()).toEqual([])
+    expect(await my.entries()).toEqual([])
   })
 })
 

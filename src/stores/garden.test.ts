@@ -1,8 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { jobKey, jobsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import { memoryPort } from '@/storage/memory'
+import type { StoragePort } from '@/storage/port'
 import { useGarden } from './garden'
 
 beforeEach(() => setActivePinia(createPinia()))
@@ -94,6 +95,86 @@ describe('the garden on screen', () => {
     const preview = garden.preview(text)
     expect(preview.ok).toBe(true)
     expect(garden.preview('{').ok).toBe(false)
+  })
+})
+
+describe('a garden that does not open', () => {
+  afterEach(() => void vi.useRealTimers())
+  const never = <T>() => new Promise<T>(() => undefined)
+  function closed() {
+    const garden = useGarden()
+    open.push(garden)
+    return garden
+  }
+  test('a database that never answers is told within seconds, and opens when tried again', async () => {
+    vi.useFakeTimers()
+    const garden = closed()
+    const ports = [never<StoragePort>(), Promise.resolve(memoryPort())]
+    const opening = garden.open('my', seed, () => ports.shift()!)
+    expect(garden.opening.state).toBe('opening')
+    await vi.advanceTimersByTimeAsync(5000)
+    await opening
+    expect(garden.opening).toMatchObject({ state: 'stuck', reason: 'silent' })
+    expect(garden.ready).toBe(false)
+    vi.useRealTimers()
+    await garden.tryOpening()
+    expect(garden.opening.state).toBe('open')
+    expect(garden.jobs.length).toBeGreaterThan(5)
+  })
+  test('one that throws on reading says what it threw; nothing is filled or changed', async () => {
+    const port = memoryPort()
+    port.entries = () => Promise.reject(new Error('the index is broken'))
+    const garden = closed()
+    await garden.open('my', seed, async () => port)
+    expect(garden.opening).toEqual({ state: 'stuck', reason: 'refused', message: 'the index is broken' })
+    expect(port.contents.size).toBe(0)
+    await garden.openReadOnly()
+    expect(garden.opening.state).toBe('stuck')
+    expect(await garden.rawText()).toBeNull()
+  })
+  test('one that another tab holds can be looked at, refuses changes, and goes out to a file', async () => {
+    const { garden: first, port } = await opened()
+    first.$dispose()
+    open.splice(0)
+    setActivePinia(createPinia())
+    vi.useFakeTimers()
+    vi.stubGlobal('navigator', {
+      locks: {
+        request: (_name: string, { signal }: { signal: AbortSignal }) =>
+          new Promise((_, reject) => signal.addEventListener('abort', () => reject(signal.reason as Error))),
+      },
+    })
+    const garden = closed()
+    const opening = garden.open('my', undefined, async () => port)
+    await vi.advanceTimersByTimeAsync(5000)
+    await opening
+    vi.unstubAllGlobals()
+    expect(garden.opening).toMatchObject({ state: 'stuck', reason: 'silent' })
+    const before = JSON.stringify([...port.contents])
+    expect(JSON.parse((await garden.rawText())!).records).toHaveLength(port.contents.size)
+    await garden.openReadOnly()
+    expect(garden.opening.state).toBe('readOnly')
+    const jobId = garden.jobs[0]!.id
+    const refusal = garden.run({ type: 'job/rename', jobId, name: 'Not kept' })
+    garden.setSettings({ units: 'us' })
+    expect(refusal?.problem).toEqual({ code: 'read-only' })
+    expect(garden.jobs[0]!.name).not.toBe('Not kept')
+    expect(garden.settings.units).not.toBe('us')
+    expect(JSON.stringify([...port.contents])).toBe(before)
+  })
+})
+
+describe('what is refused', () => {
+  test('says so, changes nothing, and is forgotten with the next change that is taken', async () => {
+    const { garden } = await opened()
+    const steps = garden.history.past.length
+    renamed(garden, 'x'.repeat(121))
+    expect(garden.refused).toMatchObject({ problem: { code: 'too-much', limit: 120 } })
+    expect(garden.history.past).toHaveLength(steps)
+    expect(garden.hasUnsaved()).toBe(false)
+    renamed(garden, 'x')
+    expect(garden.refused).toBeNull()
+    expect(garden.hasUnsaved()).toBe(true)
   })
 })
 

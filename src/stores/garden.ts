@@ -2,6 +2,7 @@ import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
+import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
 import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import {
   EMPTY_HISTORY,
@@ -13,14 +14,17 @@ import {
 import { sameData } from '@/model/garden/same'
 import type { AnyData, Settings } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
-import { exportFile, previewImport } from '@/storage/exportFile'
+import { exportFile, exportRaw, previewImport } from '@/storage/exportFile'
 import { foragePort, tabLock, type GardenName } from '@/storage/forage'
 import { localLock, memoryPort } from '@/storage/memory'
-import { openGarden } from '@/storage/openGarden'
+import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
 import type { Lock, StoragePort } from '@/storage/port'
 import { createSaver, type Conflict, type Saver, type SaveStatus } from '@/storage/saver'
-import { putBack, type SetAside } from '@/storage/setAside'
+import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
+import { Silence, withTimeLimit } from '@/storage/timeLimit'
 import { commandText } from '@/text/labels'
+
+const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
 
 interface TabMessage {
   key: string
@@ -40,11 +44,16 @@ export const useGarden = defineStore('garden', () => {
   const setAside = shallowRef<readonly SetAside[]>([])
   /** Sentence about the last undo that could not be done, for a moment. */
   const undoTrouble = ref<string | null>(null)
-  const ready = ref(false)
+  /** Why the last change was not taken; null once another one is. */
+  const refused = shallowRef<Refusal | null>(null)
+  const opening = shallowRef<Opening>({ state: 'opening' })
+  const ready = computed(() => opening.value.state === 'open' || opening.value.state === 'readOnly')
 
   let port: StoragePort
   let lock: Lock
-  let saver: Saver
+  let saver: Saver | null = null
+  /** The browser refuses its database: what is done here lives as long as the page. */
+  let inMemory = false
   let channel: BroadcastChannel | null = null
   let askedToPersist = false
   /** Since when a pointer has been down: what it does until it is let go is one step. */
@@ -53,15 +62,24 @@ export const useGarden = defineStore('garden', () => {
   useEventListener(defaultWindow, ['pointerup', 'pointercancel'], () => (heldSince = null), {
     capture: true,
   })
-  useEventListener(defaultWindow, 'pagehide', () => ready.value && void saver.flush())
+  const hasUnsaved = () => (inMemory ? history.value.past.length > 0 : saver !== null && saver.hasUnsaved())
+  useEventListener(defaultWindow, 'pagehide', () => void saver?.flush())
   useEventListener(defaultDocument, 'visibilitychange', () => {
-    if (ready.value && document.visibilityState === 'hidden') void saver.flush()
+    if (document.visibilityState === 'hidden') void saver?.flush()
+  })
+  useEventListener(defaultWindow, 'beforeunload', (event: BeforeUnloadEvent) => {
+    if (!hasUnsaved()) return
+    void saver?.flush()
+    event.preventDefault()
   })
 
-  onScopeDispose(() => {
+  function close() {
     channel?.close()
-    if (ready.value) saver.stop()
-  })
+    channel = null
+    saver?.stop()
+    saver = null
+  }
+  onScopeDispose(close)
 
   const jobs = computed(() => jobsOf(records.value))
   const mixRecords = computed(() => recordsOf(records.value))
@@ -80,7 +98,7 @@ export const useGarden = defineStore('garden', () => {
 
   function apply(changes: readonly Change[]) {
     replaceRecords(changes)
-    for (const { key, after } of changes) saver.stage(key, after)
+    for (const { key, after } of changes) saver?.stage(key, after)
     if (!askedToPersist) {
       askedToPersist = true
       // A browser may clear unasked-for data when space runs short; a refusal is no error.
@@ -88,10 +106,15 @@ export const useGarden = defineStore('garden', () => {
     }
   }
 
-  /** Does a command: the records change at once, are saved within moments, and can be undone. */
-  function run(command: Command) {
+  /**
+   * Does a command: the records change at once, are saved within moments, and can be undone. What the reader would
+   * not take at the next opening is not done: the answer says why, and the page does.
+   */
+  function run(command: Command): Refusal | null {
+    if (opening.value.state === 'readOnly') return (refused.value = READ_ONLY)
     const changes = changesOf(records.value, command)
-    if (changes.length === 0) return
+    refused.value = firstRefusal(changes)
+    if (refused.value || changes.length === 0) return refused.value
     history.value = remember(history.value, {
       label: commandText(command),
       changes,
@@ -101,12 +124,14 @@ export const useGarden = defineStore('garden', () => {
     })
     undoTrouble.value = null
     apply(changes)
+    return null
   }
 
   function travel(move: typeof undoStep, word: string) {
     const moved = move(history.value)
     if (!moved) return
     history.value = moved.history
+    refused.value = null
     const stale = moved.changes.some((c) => !sameData(records.value.get(c.key) ?? null, c.before))
     undoTrouble.value = stale
       ? `Could not ${word} “${moved.step.label}”: it has been changed since, in another tab.`
@@ -117,6 +142,10 @@ export const useGarden = defineStore('garden', () => {
   const redo = () => travel(redoStep, 'redo')
 
   function setSettings(change: Partial<Settings>) {
+    if (opening.value.state === 'readOnly') {
+      refused.value = READ_ONLY
+      return
+    }
     apply([
       {
         key: SETTINGS_KEY,
@@ -127,7 +156,7 @@ export const useGarden = defineStore('garden', () => {
   }
 
   async function onOtherTab({ key, revision }: TabMessage) {
-    if (saver.isDirty(key)) return // our own write will find out, and ask
+    if (!saver || saver.isDirty(key)) return // our own write will find out, and ask
     if (revision === null) {
       saver.accept(key, null)
       replaceRecords([{ key, after: null }])
@@ -146,66 +175,111 @@ export const useGarden = defineStore('garden', () => {
   async function fillEmpty(seed: () => Promise<Map<string, AnyData>>) {
     const seeded = [...(await seed())].filter(([key]) => !records.value.has(key))
     replaceRecords(seeded.map(([key, after]) => ({ key, after })))
-    for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver.stage(key, data)
-    void saver.flush().then(() => saver.stage(SETTINGS_KEY, settings.value))
+    for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver?.stage(key, data)
+    void saver?.flush().then(() => saver?.stage(SETTINGS_KEY, settings.value))
   }
 
+  type Seed = () => Promise<Map<string, AnyData>>
+  type Connect = (garden: GardenName) => Promise<StoragePort>
+  let again: () => Promise<void> = async () => undefined
+
   /**
-   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database the garden lives in
-   * memory and the status says so.
+   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database from the start the
+   * garden lives in memory and the status says so; when the database is there but throws or does not answer, the
+   * opening is stuck and says so: nothing is changed until somebody chooses.
    */
-  async function open(
-    garden: GardenName,
-    seed?: () => Promise<Map<string, AnyData>>,
-    connect: (garden: GardenName) => Promise<StoragePort> = foragePort,
-  ) {
+  async function open(garden: GardenName, seed?: Seed, connect: Connect = foragePort) {
+    again = () => open(garden, seed, connect)
+    close()
     name.value = garden
-    let refused: string | null = null
+    opening.value = { state: 'opening' }
+    inMemory = false
+    let refusal: string | null = null
     try {
-      port = await connect(garden)
+      port = await withTimeLimit(connect(garden))
       lock = tabLock(garden)
     } catch (error) {
-      refused = error instanceof Error ? error.message : String(error)
+      if (error instanceof Silence) {
+        opening.value = stuckOn(error)
+        return
+      }
+      refusal = error instanceof Error ? error.message : String(error)
+      inMemory = true
       port = memoryPort()
       lock = localLock()
     }
-    const opened = await openGarden(port, lock, () => new Date())
+    const opened = await openGarden(port, lock, () => new Date()).catch((error: unknown) => {
+      opening.value = stuckOn(error)
+      return null
+    })
+    if (!opened) return
     records.value = opened.records
     setAside.value = opened.setAside
     channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`open-bed-${garden}`) : null
     channel?.addEventListener('message', (event) => void onOtherTab(event.data as TabMessage))
+    const inMemoryOnly: SaveStatus | null =
+      refusal === null ? null : { state: 'failing', reason: 'refused', message: refusal }
+    status.value = inMemoryOnly ?? { state: 'saved' }
     saver = createSaver({
       port,
       lock,
       revisions: opened.revisions,
       now: () => new Date(),
       onStatus: (next) => {
-        status.value = refused ? { state: 'failing', reason: 'refused', message: refused } : next
+        status.value = inMemoryOnly ?? next
       },
       onConflict: (conflict) => {
         conflicts.value = [...conflicts.value.filter((c) => c.key !== conflict.key), conflict]
       },
       onStored: (key, revision) => channel?.postMessage({ key, revision } satisfies TabMessage),
     })
-    if (refused) status.value = { state: 'failing', reason: 'refused', message: refused }
     if (seed && !records.value.has(SETTINGS_KEY)) await fillEmpty(seed)
-    ready.value = true
+    opening.value = { state: 'open' }
+  }
+  /** Tries once more to open a garden that is stuck. */
+  const tryOpening = () => again()
+
+  /** Shows what can be read of a garden that is stuck, and changes nothing. */
+  async function openReadOnly() {
+    try {
+      port ??= await withTimeLimit(foragePort(name.value))
+      records.value = await peekGarden(port)
+      opening.value = { state: 'readOnly' }
+    } catch (error) {
+      opening.value = stuckOn(error)
+    }
+  }
+
+  /** Everything a stuck garden's database gives, as it lies there, for a file; null where it gives nothing. */
+  async function rawText(): Promise<string | null> {
+    try {
+      port ??= await withTimeLimit(foragePort(name.value))
+      return exportRaw(await withTimeLimit(port.entries()), new Date().toISOString())
+    } catch (error) {
+      opening.value = stuckOn(error)
+      return null
+    }
   }
 
   async function settle(conflict: Conflict, mineWins: boolean) {
-    if (mineWins) await saver.keepMine(conflict)
-    else {
-      await saver.takeTheirs(conflict)
-      replaceRecords([{ key: conflict.key, after: conflict.theirs }])
+    if (!saver) return
+    try {
+      if (mineWins) await saver.keepMine(conflict.key)
+      else replaceRecords([{ key: conflict.key, after: await saver.takeTheirs(conflict.key) }])
+    } catch {
+      // Nothing was decided: the question stays, and saving says what is wrong.
+      await saver.flush()
+      return
     }
     conflicts.value = conflicts.value.filter((c) => c.key !== conflict.key)
-    await refreshSetAside()
     await saver.flush()
-    if (conflicts.value.length === 0 && status.value.state === 'saving') status.value = { state: 'saved' }
+    await refreshSetAside()
   }
 
   async function refreshSetAside() {
-    setAside.value = (await openGarden(port, lock, () => new Date())).setAside
+    // What could not be moved lies in its own place and is listed all the same.
+    const inPlace = setAside.value.filter((item) => !isSetAsideKey(item.id))
+    setAside.value = [...listSetAside(await port.entries()), ...inPlace]
   }
 
   /** Tries a set-aside record again; true when it is back in use. */
@@ -214,7 +288,7 @@ export const useGarden = defineStore('garden', () => {
     if (back) {
       const read = readEnvelope(item.key, await port.get(item.key))
       if (read.ok) {
-        saver.accept(item.key, read.revision)
+        saver?.accept(item.key, read.revision)
         replaceRecords([{ key: item.key, after: read.data }])
       }
     }
@@ -225,12 +299,12 @@ export const useGarden = defineStore('garden', () => {
   /** Lets a set-aside record go for good. */
   async function letGo(item: SetAside) {
     await lock(() => port.remove(item.id))
-    await refreshSetAside()
+    setAside.value = setAside.value.filter((other) => other.id !== item.id)
   }
 
   const exportText = () => exportFile(records.value, setAside.value, new Date().toISOString())
   const preview = (text: string) => previewImport(text, records.value)
-  const flush = () => saver.flush()
+  const flush = async () => saver?.flush()
 
   /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
   async function startAfresh(seed: () => Promise<Map<string, AnyData>>) {
@@ -259,14 +333,20 @@ export const useGarden = defineStore('garden', () => {
     conflicts,
     setAside,
     undoTrouble,
+    refused,
     undoLabel,
     redoLabel,
     ready,
+    opening,
+    hasUnsaved,
     run,
     undo,
     redo,
     setSettings,
     open,
+    tryOpening,
+    openReadOnly,
+    rawText,
     settle,
     tryAgain,
     letGo,

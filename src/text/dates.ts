@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns'
+import { format, isValid, parseISO } from 'date-fns'
 import type { Sentence } from './problems.en'
 
 /** "14 Mar 2026" from an ISO date. */
@@ -10,10 +10,12 @@ export const shortDayText = (iso: string) => format(parseISO(iso), 'd MMM')
 /** Today as an ISO date in the grower's own time zone. */
 export const isoDay = (date: Date) => format(date, 'yyyy-MM-dd')
 
-/** Is it a whole date, "2026-03-14"? A date field may be half filled. */
-export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text)
-/** Said beside a date field that is not filled; what was done is "mixed", "planted". */
-export const NO_DAY = (done: string): Sentence => ({
-  why: 'No day yet.',
-  fix: `Choose the day it was ${done}.`,
-})
+/** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
+export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
+/** What is wrong with a date field, null where nothing is; what was done is "mixed", "planted". */
+export const dayProblem = (text: string, done: string): Sentence | null =>
+  isDay(text)
+    ? null
+    : text === ''
+      ? { why: 'No day yet.', fix: `Choose the day it was ${done}.` }
+      : { why: 'This is not a day of the calendar.', fix: 'Type a year of four digits.' }

@@ -6,10 +6,8 @@ import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { useGarden } from '@/stores/garden'
 
 const garden = useGarden()
-/** A frame after what was pressed: what came of it is shown first. */
-const now = useDelayedByFrame(
-  computed(() => ({ undo: garden.undoLabel, redo: garden.redoLabel, status: garden.status })),
-)
+/** A frame after what was pressed: what came of it is shown first. How saving stands is never shown late. */
+const now = useDelayedByFrame(computed(() => ({ undo: garden.undoLabel, redo: garden.redoLabel })))
 </script>
 
 <template>
@@ -33,7 +31,7 @@ const now = useDelayedByFrame(
   >
     <i class="pi pi-refresh" aria-hidden="true" />
   </button>
-  <SaveNotice :status="now.status" />
+  <SaveNotice :status="garden.status" />
 </template>
 
 <style scoped>

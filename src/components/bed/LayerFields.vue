@@ -3,6 +3,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { LAYER_KINDS, type LayerKind } from '@/core/filling'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { BedSpec } from '@/model/garden/schemas'
 import { LAYER_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
@@ -39,7 +40,15 @@ const remove = (index: number) =>
   <section class="layers" aria-label="Under the mix">
     <div class="row">
       <h3>Under the mix</h3>
-      <Button label="Add a layer" icon="pi pi-plus" size="small" text @click="add" />
+      <Button
+        label="Add a layer"
+        icon="pi pi-plus"
+        size="small"
+        text
+        :disabled="layers.length >= GARDEN_LIMITS.layers.value"
+        :title="layers.length >= GARDEN_LIMITS.layers.value ? 'No more layers than these' : undefined"
+        @click="add"
+      />
     </div>
     <p v-if="layers.length === 0" class="soft">
       Nothing: mix to the bottom. Gravel there does not improve drainage; logs save mix in a deep bed and let

@@ -2,6 +2,7 @@
 /** Corners of a bed of free outline, walked once round, with a few outlines to begin from and a plan to look at. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from '../field/QuantityField.vue'
@@ -106,7 +107,14 @@ const plan = computed(() => {
           />
           <Button icon="pi pi-times" text :aria-label="`Take out corner ${i + 1}`" @click="remove(i)" />
         </div>
-        <Button label="Add a corner" icon="pi pi-plus" size="small" text @click="add" />
+        <Button
+          label="Add a corner"
+          icon="pi pi-plus"
+          size="small"
+          text
+          :disabled="corners.length >= GARDEN_LIMITS.corners.value"
+          @click="add"
+        />
       </div>
     </div>
     <p v-if="problem" class="wrong">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the numbers say, in words; each can be answered with a reason and is then kept out of the way. */
+import { LONGEST_REASON } from '@/model/garden/limits'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, type VNode } from 'vue'
@@ -61,7 +62,7 @@ function keep(key: string) {
           <form v-if="answering === r.key" class="row" @submit.prevent="keep(r.key)">
             <InputText
               v-model="reason"
-              maxlength="500"
+              :maxlength="LONGEST_REASON"
               :aria-label="`Why it may stand: ${r.says}`"
               placeholder="Why it may stand"
               @keydown.escape.stop="answering = null"

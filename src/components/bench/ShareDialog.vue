@@ -6,6 +6,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { saveFile } from '@/composables/saveFile'
+import { LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import type { Recipe } from '@/model/garden/schemas'
 import { shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
 import DialogFrame from '../frame/DialogFrame.vue'
@@ -34,7 +35,7 @@ function print() {
       v-model="note"
       rows="2"
       auto-resize
-      maxlength="2000"
+      :maxlength="LONGEST_RECIPE_NOTE"
       placeholder="What it was good for"
     />
     <label for="share-link">A link that carries the whole recipe; nothing is sent anywhere</label>

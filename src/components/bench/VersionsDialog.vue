@@ -3,6 +3,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import { LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import type { Version } from '@/model/garden/schemas'
 import { dayText } from '@/text/dates'
 import { dosesText, partsText } from '@/text/recipes'
@@ -40,7 +41,7 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
     <form class="row" @submit.prevent="keep">
       <InputText
         v-model="name"
-        maxlength="120"
+        :maxlength="LONGEST_NAME"
         aria-label="Name for what is on the bench"
         placeholder="Name for what is on the bench"
         :disabled="kept"
@@ -62,14 +63,14 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
         <div class="words">
           <InputText
             :model-value="v.name"
-            maxlength="120"
+            :maxlength="LONGEST_NAME"
             :aria-label="`Name of ${v.name}`"
             @update:model-value="emit('edit', v.id, { name: $event ?? '' })"
           />
           <p>{{ partsText(v.parts, v.mixes) }}{{ dosesText(v, units) ? `; ${dosesText(v, units)}` : '' }}</p>
           <InputText
             :model-value="v.note"
-            maxlength="2000"
+            :maxlength="LONGEST_RECIPE_NOTE"
             placeholder="A note"
             :aria-label="`Note on ${v.name}`"
             @update:model-value="emit('edit', v.id, { note: $event ?? '' })"

@@ -2,7 +2,7 @@
 /** The day a job is planted or sown: from it the season is counted. */
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import { isDay, isoDay, NO_DAY } from '@/text/dates'
+import { dayProblem, isDay, isoDay } from '@/text/dates'
 import TextField from '../field/TextField.vue'
 
 const { planted, open, hasCrop } = defineProps<{
@@ -14,7 +14,7 @@ const { planted, open, hasCrop } = defineProps<{
 }>()
 const emit = defineEmits<{ plant: [day: string]; undo: [] }>()
 const day = ref(planted ?? isoDay(new Date()))
-const problem = computed(() => (isDay(day.value) ? null : NO_DAY('planted or sown')))
+const problem = computed(() => dayProblem(day.value, 'planted or sown'))
 const plant = () => isDay(day.value) && emit('plant', day.value)
 </script>
 

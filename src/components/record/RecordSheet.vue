@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** One record: what went in, what was expected, and the note. */
 import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
 import { LONGEST_NOTE } from '@/model/garden/limits'
 import type { MixRecord } from '@/model/garden/schemas'
+import { dayProblem } from '@/text/dates'
 import { measuredText, predictedText, recordAbout, wentInRows } from '@/text/records'
 import type { UnitSystem } from '@/text/units'
 import NoteField from '../field/NoteField.vue'
@@ -20,6 +22,17 @@ const emit = defineEmits<{
   open: []
   remove: []
 }>()
+/** As typed: a day half typed is not kept, and not lost either. */
+const day = ref(record.madeOn)
+watch(
+  () => record.madeOn,
+  (kept) => (day.value = kept),
+)
+const problem = computed(() => dayProblem(day.value, 'mixed'))
+function setDay(typed: string) {
+  day.value = typed
+  if (!problem.value) emit('edit', { madeOn: typed })
+}
 </script>
 
 <template>
@@ -30,8 +43,9 @@ const emit = defineEmits<{
       class="day"
       label="Mixed on"
       type="date"
-      :model-value="record.madeOn"
-      @update:model-value="$event && emit('edit', { madeOn: $event })"
+      :problem="problem"
+      :model-value="day"
+      @update:model-value="setDay"
     />
     <h3>What went in</h3>
     <FigureTable :rows="wentInRows(record, units)" />

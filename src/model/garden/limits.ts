@@ -4,6 +4,10 @@ import { defineLimits } from '@/core/limits'
 export const LONGEST_NAME = 120
 /** Letters a note may have. */
 export const LONGEST_NOTE = 10_000
+/** Letters a note on a kept recipe may have, and one that goes with a recipe to somebody else. */
+export const LONGEST_RECIPE_NOTE = 2000
+/** Letters a reason for a warning answered may have. */
+export const LONGEST_REASON = 500
 
 /** How much of a thing a garden keeps: what a field, a sheet and an import take, and what a record may hold. */
 export const GARDEN_LIMITS = defineLimits({
@@ -40,6 +44,34 @@ export const GARDEN_LIMITS = defineLimits({
     source: 'our assumption: as `parts`',
   },
   layers: { value: 8, low: 4, high: 12, unit: 'layers', source: 'our assumption: as `parts`' },
+  ticks: {
+    value: 20_000,
+    low: 8000,
+    high: 40_000,
+    unit: 'ticked measures of a job',
+    source: 'our assumption: forty parts in five hundred batches',
+  },
+  filledSteps: {
+    value: 4000,
+    low: 1000,
+    high: 8000,
+    unit: 'ticked steps of filling',
+    source: 'our assumption: twenty steps in each of as many beds as a job takes',
+  },
+  followedSteps: {
+    value: 400,
+    low: 100,
+    high: 800,
+    unit: 'ticked steps of a season',
+    source: 'our assumption: more than one a day',
+  },
+  answered: {
+    value: 80,
+    low: 40,
+    high: 160,
+    unit: 'warnings answered',
+    source: 'our assumption: as `parts`',
+  },
   corners: {
     value: 200,
     low: 60,

@@ -13,7 +13,7 @@ import { recordOf } from '@/model/garden/garden'
 import { LONGEST_NOTE } from '@/model/garden/limits'
 import { batchCards } from '@/model/make/batchCard'
 import { recordFrom } from '@/model/make/recordFrom'
-import { isDay, isoDay, NO_DAY } from '@/text/dates'
+import { dayProblem, isoDay } from '@/text/dates'
 import { jobTitle } from '@/text/labels'
 import { expectedText, recordedText } from '@/text/records'
 
@@ -33,7 +33,7 @@ const open = computed(() =>
     : 0,
 )
 const madeOn = ref(isoDay(new Date()))
-const dateProblem = computed(() => (isDay(madeOn.value) ? null : NO_DAY('mixed')))
+const dateProblem = computed(() => dayProblem(madeOn.value, 'mixed'))
 
 function finish() {
   const j = job.value

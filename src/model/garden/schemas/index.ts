@@ -44,6 +44,15 @@ export interface DataOf {
 }
 export type AnyData = DataOf[Kind]
 
+/** What a record is called by in its key; null for those there is one of. */
+export const idOfKey = (key: string): string | null => /^[a-z]+\/(.+)$/s.exec(key)?.[1] ?? null
+
+/** What a record calls itself; null for those there is one of. */
+export function idOf(data: AnyData): string | null {
+  if ('id' in data) return data.id
+  return 'materialId' in data ? data.materialId : null
+}
+
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place') return key

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { TARGETS } from '@/core/targets'
-import { GARDEN_LIMITS } from '../limits'
+import { GARDEN_LIMITS, LONGEST_NOTE, LONGEST_REASON } from '../limits'
 import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
@@ -32,11 +32,11 @@ export const jobSchema = recipeSchema.extend({
   /** Bands the grower has moved. */
   bands: z.partialRecord(z.enum(TARGETS), z.object({ low: number, high: number })),
   /** Steps of filling that are done, as "fill:step". */
-  filledSteps: z.array(z.string().max(120)).max(4000),
+  filledSteps: z.array(text(120)).max(GARDEN_LIMITS.filledSteps.value),
   /** The day it was planted or sown; null until then. */
   plantedOn: z.iso.date().nullable(),
   /** What the season asked for and was done. */
-  followedSteps: z.array(z.string().max(120)).max(400),
+  followedSteps: z.array(text(120)).max(GARDEN_LIMITS.followedSteps.value),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   /** Recipes kept on the way, oldest first. */
@@ -44,14 +44,16 @@ export const jobSchema = recipeSchema.extend({
   /** The kept one that the bench began from. */
   versionId: id.nullable(),
   /** Warnings the grower has answered, by what they warn of. */
-  dismissed: z.array(z.object({ code: text(80), reason: text(500) })).max(80),
+  dismissed: z
+    .array(z.object({ code: text(80), reason: text(LONGEST_REASON) }))
+    .max(GARDEN_LIMITS.answered.value),
   /** Size of one press of plus or minus. */
   step: z.enum(['whole', 'half', 'third', 'quarter']),
   plan: planSchema,
   /** Measures already in, as "batch:material". */
-  ticks: z.array(z.string().max(120)).max(20_000),
+  ticks: z.array(text(120)).max(GARDEN_LIMITS.ticks.value),
   /** Note being written for the record. */
-  note: text(10_000),
+  note: text(LONGEST_NOTE),
   /** The record made from it, once done. */
   recordId: id.nullable(),
 })

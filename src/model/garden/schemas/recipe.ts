@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { GARDEN_LIMITS } from '../limits'
+import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '../limits'
 import { dressingPlaceSchemas } from '../shapes'
 import { id, name, number, text } from './basics'
 
@@ -68,7 +68,7 @@ export const recipeSchema = z.object({
 export const versionSchema = recipeSchema.extend({
   id,
   name,
-  note: text(2000),
+  note: text(LONGEST_RECIPE_NOTE),
   at: z.iso.datetime(),
   /** The version it was made from. */
   from: id.nullable(),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { GARDEN_LIMITS, LONGEST_NOTE } from '../limits'
 import { id, name, number, text } from './basics'
 import { vesselSchema } from './bed'
 import { dressingPlaceSchema } from './recipe'
@@ -9,11 +10,11 @@ export const recordSchema = z.object({
   jobName: name,
   cropId: id.nullable(),
   madeOn: z.iso.date(),
-  note: text(10_000),
+  note: text(LONGEST_NOTE),
   /** The container it was judged in. */
   vessel: vesselSchema,
   /** Everything that was filled. */
-  filled: z.array(z.object({ name, count: number, litres: number })).max(200),
+  filled: z.array(z.object({ name, count: number, litres: number })).max(GARDEN_LIMITS.beds.value),
   /** What was measured, all batches together. */
   measured: z.array(z.object({ materialId: id, materialName: text(200), twelfths: z.int(), litres: number })),
   bucket: number,

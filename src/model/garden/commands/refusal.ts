@@ -1,0 +1,64 @@
+import type { z } from 'zod'
+import { sameData } from '../same'
+import { idOf, idOfKey, kindOfKey, SCHEMAS } from '../schemas'
+import type { Change } from './command'
+
+/** Why a change is not taken: where in the record, and what is wrong there. Plain data, worded in src/text. */
+export interface Refusal {
+  key: string
+  /** From the record down to the field. */
+  path: string[]
+  problem:
+    | { code: 'too-much' | 'too-little'; of: 'letters' | 'items' | 'number'; limit: number }
+    | { code: 'no-day' | 'no-number' | 'not-allowed' }
+    | { code: 'other-key' | 'read-only' }
+}
+
+const OF = { string: 'letters', array: 'items', number: 'number', int: 'number' } as const
+
+function problemOf(issue: z.core.$ZodIssue): Refusal['problem'] {
+  if (issue.code === 'too_big' || issue.code === 'too_small') {
+    const of = OF[issue.origin as keyof typeof OF] ?? 'number'
+    return issue.code === 'too_big'
+      ? { code: 'too-much', of, limit: Number(issue.maximum) }
+      : { code: 'too-little', of, limit: Number(issue.minimum) }
+  }
+  if (issue.code === 'invalid_format') return { code: issue.format === 'date' ? 'no-day' : 'not-allowed' }
+  if (issue.code === 'invalid_type' && issue.expected === 'number') return { code: 'no-number' }
+  return { code: 'not-allowed' }
+}
+
+/**
+ * Whether the reader will take what a change would store: the schema of its kind over every field that differs from
+ * before. Null where it will.
+ */
+function refusalOf({ key, before, after }: Change): Refusal | null {
+  if (after === null) return null
+  const kind = kindOfKey(key)
+  if (kind === null || idOfKey(key) !== idOf(after)) return { key, path: [], problem: { code: 'other-key' } }
+  const { shape } = SCHEMAS[kind] as z.ZodObject<Record<string, z.ZodType>>
+  const was = (before ?? {}) as Record<string, unknown>
+  const is = after as unknown as Record<string, unknown>
+  for (const field of new Set([...Object.keys(shape), ...Object.keys(is)])) {
+    if (before !== null && is[field] === was[field]) continue
+    const schema = shape[field]
+    const read = schema?.safeParse(is[field])
+    if (!read) return { key, path: [field], problem: { code: 'not-allowed' } }
+    if (!read.success) {
+      const issue = read.error.issues[0]!
+      return { key, path: [field, ...issue.path.map(String)], problem: problemOf(issue) }
+    }
+    // What the reader would let fall is not kept: better to say so now.
+    if (!sameData(read.data, is[field])) return { key, path: [field], problem: { code: 'not-allowed' } }
+  }
+  return null
+}
+
+/** The first reason why the reader would not take some changes; null where it takes them all. */
+export function firstRefusal(changes: readonly Change[]): Refusal | null {
+  for (const change of changes) {
+    const refusal = refusalOf(change)
+    if (refusal) return refusal
+  }
+  return null
+}

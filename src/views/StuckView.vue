@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** The garden does not open: why, and what can be done. */
+import Button from 'primevue/button'
+import { ref } from 'vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
+import { saveFile } from '@/composables/saveFile'
+import type { Stuck } from '@/storage/openGarden'
+import { useGarden } from '@/stores/garden'
+import { stuckText } from '@/text/refusals'
+
+const { opening } = defineProps<{ opening: Stuck }>()
+const garden = useGarden()
+const busy = ref(false)
+
+async function doing(work: () => Promise<void>) {
+  busy.value = true
+  await work()
+  busy.value = false
+}
+const save = () =>
+  doing(async () => {
+    const text = await garden.rawText()
+    if (text !== null) saveFile(`open-bed-${garden.name}-as-found.json`, text, 'application/json')
+  })
+</script>
+
+<template>
+  <div class="page narrow">
+    <h1>Your garden does not open</h1>
+    <ProblemBox :sentence="stuckText(opening)" />
+    <p>Nothing was changed: what was saved lies where it was.</p>
+    <div class="row">
+      <Button label="Try again" :disabled="busy" @click="doing(garden.tryOpening)" />
+      <Button label="Open to look at only" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
+      <Button label="Save what is there to a file" outlined :disabled="busy" @click="save" />
+    </div>
+    <p v-if="busy" role="status">Waiting for the database…</p>
+  </div>
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 680px;
+}
+.row {
+  margin-top: 14px;
+}
+</style>
