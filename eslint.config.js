@@ -34,8 +34,8 @@ const LAYERS = [
   ],
   [
     'workers',
-    ['stores', 'views', 'composables', 'storage', 'demo', 'text'],
-    'src/workers runs the core, the model and the painter beside the page.',
+    ['stores', 'views', 'composables', 'demo', 'text'],
+    'src/workers runs the core, the model, the reading of files and the painter beside the page.',
   ],
 ]
 

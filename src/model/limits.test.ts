@@ -23,6 +23,7 @@ import { quantitiesOf } from './make/quantities'
 import { BAG_LIMITS, describeBag } from './mix/bags'
 import { prepareJob } from './mix/evaluateJob'
 import { questionOfJob } from './mix/questionOfJob'
+import { bedsFromText } from './sheets/bedSheet'
 
 const job: Job = {
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
@@ -105,6 +106,12 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
           },
         ],
       }),
+  },
+  sheetRows: {
+    at: 500,
+    takes: (n) =>
+      bedsFromText(`name\n${many(n, (i) => `Pot ${i}`).join('\n')}`, 'metric', () => 'b', job.createdAt).beds
+        .length === n,
   },
   ticks: { at: 20_000, takes: (n) => isJob({ ticks: many(n, (i) => `${i}:peat`) }) },
   filledSteps: { at: 4000, takes: (n) => isJob({ filledSteps: many(n, (i) => `f:${i}`) }) },

@@ -13,6 +13,7 @@ const fileSchema = z.object({
   format: z.literal(FILE_FORMAT),
   formatVersion: z.int().min(1),
   exportedAt: z.string(),
+  // As it comes: what is wrong with one record is told of that one.
   records: z.array(z.looseObject({ key: z.string() })),
   setAside: z.array(z.unknown()).optional(),
 })
@@ -53,15 +54,22 @@ export interface ImportPreview {
   added: Change[]
   changed: Change[]
   unchanged: number
-  /** Records of the file that this Open Bed cannot read; they would be left out. */
+  /** Records of the file that this Open Bed cannot read; they would be left out. The first hundred. */
   unreadable: Unreadable[]
+  unreadableCount: number
+  /** Keys that stand in the file more than once with different contents: the last of each is taken. */
+  repeated: string[]
 }
+export type FileRead = { ok: true; preview: ImportPreview } | { ok: false; problem: FileProblem }
 
-/** Checks a file against the garden it would come into. Nothing is changed. */
-export function previewImport(
-  text: string,
-  garden: Garden,
-): { ok: true; preview: ImportPreview } | { ok: false; problem: FileProblem } {
+/** As many records of each kind of trouble are named; the rest are counted. */
+const NAMED = 100
+
+/**
+ * Checks a file against the garden it would come into. Nothing is changed. A generator: yields the share done, for
+ * showing and for cancelling between.
+ */
+export function* previewImport(text: string, garden: Garden): Generator<number, FileRead> {
   let json: unknown
   try {
     json = JSON.parse(text)
@@ -79,19 +87,28 @@ export function previewImport(
     const where = file.error.issues[0]!.path.map(String).join('.') || 'the top of the file'
     return { ok: false, problem: { code: 'file-not-ours', where } }
   }
+  const { records, exportedAt } = file.data
   const preview: ImportPreview = {
-    exportedAt: file.data.exportedAt,
+    exportedAt,
     added: [],
     changed: [],
     unchanged: 0,
     unreadable: [],
+    unreadableCount: 0,
+    repeated: [],
   }
   const seen = new Map<string, AnyData>()
-  for (const record of file.data.records) {
-    const { key, ...raw } = record
+  for (const [i, { key, ...raw }] of records.entries()) {
+    yield i / records.length
     const read = readEnvelope(key, raw)
-    if (!read.ok) preview.unreadable.push(read.why)
-    else seen.set(key, read.data)
+    if (!read.ok) {
+      preview.unreadableCount++
+      if (preview.unreadable.length < NAMED) preview.unreadable.push(read.why)
+      continue
+    }
+    const first = seen.get(key)
+    if (first && !sameData(first, read.data) && !preview.repeated.includes(key)) preview.repeated.push(key)
+    seen.set(key, read.data)
   }
   for (const [key, after] of seen) {
     const before = garden.get(key) ?? null
@@ -101,3 +118,7 @@ export function previewImport(
   }
   return { ok: true, preview }
 }
+
+/** Has any record that a file would change become another since it was looked at? */
+export const isStale = ({ added, changed }: ImportPreview, garden: Garden): boolean =>
+  [...added, ...changed].some((c) => !sameData(garden.get(c.key) ?? null, c.before))

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { jobKey, SETTINGS_KEY, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
-import { exportFile, previewImport } from './exportFile'
+import { exportFile, isStale, previewImport } from './exportFile'
 import { foragePort, tabLock } from './forage'
 import { localLock, memoryPort } from './memory'
 import jobV1 from './migrations/job.v1.json'
@@ -514,8 +514,14 @@ describe('a garden in a file', () => {
     [SETTINGS_KEY, { units: 'us', theme: 'dark' }],
   ])
   const file = exportFile(garden, [], NOW.toISOString())
+  const look = (text: string, into: Map<string, AnyData> = new Map()) => {
+    const steps = previewImport(text, into)
+    let step = steps.next()
+    while (!step.done) step = steps.next()
+    return step.value
+  }
   const preview = (text: string, into: Map<string, AnyData> = new Map()) => {
-    const result = previewImport(text, into)
+    const result = look(text, into)
     if (!result.ok) throw new Error(result.problem.code)
     return result.preview
   }
@@ -546,6 +552,41 @@ describe('a garden in a file', () => {
     expect(p.unreadable.map((u) => u.code)).toEqual(['newer-version', 'broken'])
     expect(p.added).toHaveLength(1)
   })
+  test('a key that stands twice is named, and the last is taken; the same twice is nothing', () => {
+    const json = JSON.parse(file)
+    const again = structuredClone(json.records.find((r: { key: string }) => r.key === KEY))
+    json.records.push(again)
+    expect(preview(JSON.stringify(json)).repeated).toEqual([])
+    again.data.name = 'Another'
+    const p = preview(JSON.stringify(json))
+    expect(p.repeated).toEqual([KEY])
+    expect((p.added.find((c) => c.key === KEY)!.after as Job).name).toBe('Another')
+  })
+  test('a record under the key of another is left out and says what it calls itself', () => {
+    const json = JSON.parse(file)
+    json.records.find((r: { key: string }) => r.key === KEY).key = 'job/other'
+    expect(preview(JSON.stringify(json)).unreadable).toEqual([
+      { code: 'broken', key: 'job/other', where: 'data.id', message: 'it calls itself “j”' },
+    ])
+  })
+  test('what was edited since the look makes it stale', () => {
+    const into = new Map(garden)
+    into.set(KEY, { ...job, name: 'Other' })
+    const p = preview(file, into)
+    expect(isStale(p, into)).toBe(false)
+    into.set(KEY, { ...job, name: 'Edited since' })
+    expect(isStale(p, into)).toBe(true)
+  })
+  test('of twenty thousand broken records the first hundred are named, and progress is told', () => {
+    const broken = Array.from({ ;length: 20_000 }, (_, i) => ({ key: `job/${i}`, kind: 'job' }))
+    const steps = previewImport(JSON.stringify({ ...JSON.parse(file), records: broken }), new Map())
+    let told = 0
+    let step = steps.next()
+    for (; !step.done; step = steps.next()) told = step.value
+    expect(told).toBeGreaterThan(0.99)
+    expect(step.value).toMatchObject({ ok: true, preview: { unreadableCount: 20_000 } })
+    expect(step.value.ok && step.value.preview.unreadable).toHaveLength(100)
+  })
   test.each([
     ['half a file', file.slice(0, file.length / 2), 'file-not-json'],
     ['a picture', '\u0089PNG', 'file-not-json'],
@@ -554,7 +595,7 @@ describe('a garden in a file', () => {
     ['records that are none', file.replace('"records": [', '"records": [7, '), 'file-not-ours'],
     ['a file of the future', file.replace('"formatVersion": 1', '"formatVersion": 2'), 'file-newer'],
   ])('refuses %s whole', (_what, text, code) => {
-    const result = previewImport(text, new Map())
+    const result = look(text)
     expect(!result.ok && result.problem.code).toBe(code)
   })
 })

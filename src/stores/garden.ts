@@ -14,7 +14,7 @@ import {
 import { sameData } from '@/model/garden/same'
 import type { AnyData, Settings } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
-import { exportFile, exportRaw, previewImport } from '@/storage/exportFile'
+import { exportFile, exportRaw } from '@/storage/exportFile'
 import { foragePort, tabLock, type GardenName } from '@/storage/forage'
 import { localLock, memoryPort } from '@/storage/memory'
 import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
@@ -303,7 +303,6 @@ export const useGarden = defineStore('garden', () => {
   }
 
   const exportText = () => exportFile(records.value, setAside.value, new Date().toISOString())
-  const preview = (text: string) => previewImport(text, records.value)
   const flush = async () => saver?.flush()
 
   /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
@@ -351,7 +350,6 @@ export const useGarden = defineStore('garden', () => {
     tryAgain,
     letGo,
     exportText,
-    preview,
     flush,
     startAfresh,
   }

@@ -1,6 +1,7 @@
 import type { SheetProblem } from '@/model/sheets/bedSheet'
 import { PACK_LIMITS } from '@/core/batch'
 import { type Sentence, problemText } from './problems.en'
+import { refusalText } from './refusals'
 import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from './units'
 
 /** What is said beside a field whose words are no number: what is counted with meanwhile. */
@@ -35,7 +36,13 @@ export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSy
     const said = problemText(why.problem, units)
     return `${where}: ${said.why} ${said.fix}`
   }
+  if ('refusal' in why) {
+    const said = refusalText(why.refusal)
+    return `${where}: ${said.why} ${said.fix}`
+  }
   const { column, text, wanted } = why
+  if (column === 'rows') return `Too many rows: ${wanted}. Split the sheet.`
+  if (column === 'surplus') return `${where}: “${text}” stands beyond the last column; wanted: ${wanted}.`
   if (column !== 'heading') return `${where}: “${text}” under “${column}”; wanted: ${wanted}.`
   return `The first line must name columns, of these: ${wanted}.${text ? ` “${text}” is none of them.` : ''}`
 }

@@ -25,4 +25,4 @@ export const unlikelyText = (wanted: string): Sentence => ({
 
 /** Why a sheet of a climate was not taken. */
 export const climateProblemText = ({ row, column, text, wanted }: ClimateProblem): string =>
-  `${row === null ? '' : `Row ${row}, `}${column}: “${text}”; wanted: ${wanted}. Headings: tmin, tmax, rain; twelve rows, January first.`
+  `${row === null ? '' : `Row ${row}, `}${column}: “${text}”; wanted: ${wanted}. Headings: tmin, tmax, rain, and month where January is not first; twelve rows.`

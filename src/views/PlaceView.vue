@@ -61,7 +61,8 @@ const reference = computed(() => {
 })
 
 const trouble = ref<ClimateProblem | null>(null)
-function fromFile(text: string) {
+async function fromFile(file: File) {
+  const text = await file.text()
   if (!place.value) return
   const read = monthsFromText(text, units.value)
   trouble.value = read.ok ? null : read.problem

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
 import Button from 'primevue/button'
-import { computed, ref, shallowRef } from 'vue'
+import ProgressBar from 'primevue/progressbar'
+import { computed, ref } from 'vue'
 import FileButton from '@/components/field/FileButton.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
@@ -9,36 +10,56 @@ import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
 import SetAsideList from '@/components/settings/SetAsideList.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useSaveAll } from '@/composables/useSaveAll'
+import { useTask } from '@/composables/useTask'
 import { bedsOf } from '@/model/garden/garden'
-import type { ImportPreview } from '@/storage/exportFile'
+import { isStale, type FileRead } from '@/storage/exportFile'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
 import { fileProblemText, type Sentence } from '@/text/problems.en'
 import { THEME_NAMES, UNIT_NAMES } from '@/text/settings'
+import { failureText } from '@/text/tasks'
+import { previewInWorker } from '@/workers/core.client'
 
 const garden = useGarden()
 const saveAll = useSaveAll()
-const trouble = shallowRef<Sentence | null>(null)
-// Shallow: what comes from the file goes into the store as it is, and a store cannot keep a reactive proxy.
-const preview = shallowRef<(ImportPreview & { fileName: string }) | null>(null)
 const said = ref('')
+/** The file beside the page: a garden of years takes a while to check. */
+const reading = useTask<File, number, FileRead>((file, controls) =>
+  previewInWorker(file, garden.records, controls),
+)
+const read = computed(() => reading.answer.value)
+const preview = computed(() => (read.value?.value.ok ? read.value.value.preview : null))
+const trouble = computed<Sentence | null>(() =>
+  reading.failure.value
+    ? failureText(reading.failure.value)
+    : read.value && !read.value.value.ok
+      ? fileProblemText(read.value.value.problem)
+      : null,
+)
 const counts = computed(
   () =>
     `${bedsOf(garden.records).length} beds, ${garden.jobs.length} jobs and ${garden.mixRecords.length} records`,
 )
 
-function read(text: string, fileName: string) {
+function look(file: File) {
   said.value = ''
-  const result = garden.preview(text)
-  preview.value = result.ok ? { ...result.preview, fileName } : null
-  trouble.value = result.ok ? null : fileProblemText(result.problem)
+  reading.start(file)
 }
 function bringIn() {
   if (!preview.value) return
+  if (isStale(preview.value, garden.records)) {
+    said.value = 'The garden has changed since you looked: nothing was brought in. Look again below.'
+    reading.again()
+    return
+  }
   const changes = [...preview.value.added, ...preview.value.changed]
-  garden.run({ type: 'garden/import', changes: changes.map((c) => ({ key: c.key, after: c.after! })) })
+  const refusal = garden.run({
+    type: 'garden/import',
+    changes: changes.map((c) => ({ key: c.key, after: c.after! })),
+  })
+  if (refusal) return
   said.value = `${changes.length} brought in. Undo takes it back.`
-  preview.value = null
+  reading.cancel()
 }
 async function tryAgain(item: SetAside) {
   said.value = (await garden.tryAgain(item))
@@ -97,16 +118,21 @@ async function afresh() {
           label="Bring in from a file…"
           name="File to bring in"
           accept=".json,application/json"
-          @file="read"
+          :most="200"
+          @file="look"
         />
+      </div>
+      <div v-if="reading.status.value === 'running'" class="row reading">
+        <ProgressBar :value="Math.round((reading.progress.value ?? 0) * 100)" aria-label="Records checked" />
+        <Button label="Stop" outlined size="small" @click="reading.cancel" />
       </div>
       <ProblemBox v-if="trouble" :sentence="trouble" />
       <ImportPreviewBox
         v-if="preview"
         :preview="preview"
-        :file-name="preview.fileName"
+        :file-name="read!.of.name"
         @take="bringIn"
-        @leave="preview = null"
+        @leave="reading.cancel"
       />
       <p role="status">{{ said }}</p>
       <Button
@@ -127,6 +153,12 @@ async function afresh() {
 </template>
 
 <style scoped>
+.reading {
+  margin-top: 14px;
+}
+.reading > :first-child {
+  flex: 1;
+}
 .narrow {
   max-width: 820px;
 }

@@ -3,6 +3,8 @@ import type { FinderProblem, FinderProgress, Relaxation } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
+import type { Garden } from '@/model/garden/garden'
+import type { FileRead } from '@/storage/exportFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
 
 /** The worker could not be started, or died; the next call starts another. */
@@ -74,6 +76,14 @@ export const findInWorker = (
     enough?.addEventListener('abort', () => void remote.enough(task).catch(() => null), { once: true })
     return remote.find(task, request, told(onProgress))
   })
+
+/** A garden file, read and held against the garden, beside the page. */
+export const previewInWorker = (
+  file: Blob,
+  garden: Garden,
+  { signal, onProgress }: Following<number> = {},
+): Promise<FileRead | null> =>
+  call<FileRead | null>(signal, (remote, task) => remote.previewFile(task, file, garden, told(onProgress)))
 
 /** What stands in the finder's way, beside the page. */
 export const inTheWayInWorker = (

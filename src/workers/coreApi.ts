@@ -2,6 +2,8 @@ import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } fr
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
+import { previewImport, type FileRead } from '../storage/exportFile'
+import type { Garden } from '../model/garden/garden'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
@@ -73,6 +75,15 @@ export function makeCoreApi() {
         findMixes(request, () => enough.has(task)),
         tell,
       )
+    },
+    /** A garden file, read and held against a garden. */
+    async previewFile(
+      task: number,
+      file: Blob,
+      garden: Garden,
+      tell?: Tell<number>,
+    ): Promise<FileRead | null> {
+      return run(task, previewImport(await file.text(), garden), tell)
     },
     inTheWay(
       task: number,

@@ -39,6 +39,7 @@ const rows = computed(() =>
     ]),
 )
 const total = computed(() => (read.value?.beds ?? []).reduce((s, b) => s + litres(b), 0))
+const take = async (file: File) => (text.value = await file.text())
 function add() {
   if (!read.value?.beds.length) return
   emit('add', read.value.beds)
@@ -69,7 +70,7 @@ function add() {
       name="CSV file of beds"
       accept=".csv,.tsv,.txt,text/csv"
       quiet
-      @file="text = $event"
+      @file="take"
     />
     <div v-if="read" aria-live="polite">
       <ul v-if="read.problems.length" class="plain wrong">

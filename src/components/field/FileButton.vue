@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A button that asks for a file and hands on its name and text. */
+/** A button that asks for a file and hands it on; one that is too large gets a sentence instead. */
 import Button from 'primevue/button'
 import { ref } from 'vue'
 
@@ -7,20 +7,25 @@ const {
   label,
   name,
   accept,
+  most = 2,
   quiet = false,
 } = defineProps<{
   label: string
   /** For screen readers: what file. */
   name: string
   accept: string
+  /** Megabytes at the most. */
+  most?: number
   quiet?: boolean
 }>()
-const emit = defineEmits<{ file: [text: string, name: string] }>()
+const emit = defineEmits<{ file: [file: File] }>()
 const picker = ref<HTMLInputElement | null>(null)
-async function taken(event: Event) {
+const tooLarge = ref('')
+function taken(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
-  if (file) emit('file', await file.text(), file.name)
+  tooLarge.value = file && file.size > most * 1e6 ? file.name : ''
+  if (file && !tooLarge.value) emit('file', file)
   // The same file again is a new question.
   input.value = ''
 }
@@ -44,4 +49,7 @@ async function taken(event: Event) {
     tabindex="-1"
     @change="taken"
   />
+  <p v-if="tooLarge" class="wrong" role="status">
+    <strong>“{{ tooLarge }}” is larger than {{ most }} MB.</strong> Nothing was read. Is it the right file?
+  </p>
 </template>

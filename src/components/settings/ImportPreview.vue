@@ -9,6 +9,8 @@ import ProblemBox from '../frame/ProblemBox.vue'
 
 const { preview, fileName } = defineProps<{ preview: ImportPreview; fileName: string }>()
 const emit = defineEmits<{ take: []; leave: [] }>()
+/** As many of each are named; a file of years has thousands. */
+const MOST = 100
 const count = computed(() => preview.added.length + preview.changed.length)
 </script>
 
@@ -17,15 +19,30 @@ const count = computed(() => preview.added.length + preview.changed.length)
     <h3>What “{{ fileName }}” would change</h3>
     <p v-if="count === 0">Nothing: all {{ preview.unchanged }} records are here already, just so.</p>
     <ul v-else class="plain">
-      <li v-for="c in preview.added" :key="c.key"><b>New:</b> {{ recordName(c.key, c.after) }}</li>
-      <li v-for="c in preview.changed" :key="c.key"><b>Replaced:</b> {{ recordName(c.key, c.after) }}</li>
+      <li v-for="c in preview.added.slice(0, MOST)" :key="c.key">
+        <b>New:</b> {{ recordName(c.key, c.after) }}
+      </li>
+      <li v-if="preview.added.length > MOST">… and {{ preview.added.length - MOST }} more new ones.</li>
+      <li v-for="c in preview.changed.slice(0, MOST)" :key="c.key">
+        <b>Replaced:</b> {{ recordName(c.key, c.after) }}
+      </li>
+      <li v-if="preview.changed.length > MOST">
+        … and {{ preview.changed.length - MOST }} more that are replaced.
+      </li>
     </ul>
     <p v-if="count && preview.unchanged" class="soft">{{ preview.unchanged }} are the same already.</p>
     <ProblemBox
-      v-if="preview.unreadable.length"
+      v-if="preview.unreadableCount"
       :sentence="{
-        why: `${preview.unreadable.length} in the file cannot be read and would be left out:`,
-        fix: preview.unreadable.map(unreadableText).join(' '),
+        why: `${preview.unreadableCount} in the file cannot be read and would be left out:`,
+        fix: preview.unreadable.slice(0, 12).map(unreadableText).join(' '),
+      }"
+    />
+    <ProblemBox
+      v-if="preview.repeated.length"
+      :sentence="{
+        why: `${preview.repeated.length} stand in the file more than once, with different contents:`,
+        fix: `the last of each is taken (${preview.repeated.slice(0, 12).join(', ')}).`,
       }"
     />
     <div class="row">

@@ -16,6 +16,14 @@ export const BATCH_LIMITS = defineLimits({
     unit: 'times the room',
     source: 'our assumption: a twentieth over still turns',
   },
+  vesselBuckets: {
+    value: 2000,
+    low: 1000,
+    high: 4000,
+    unit: 'buckets to a vessel',
+    source:
+      'our assumption: a bucket of half a litre in a digger’s shovel; beyond it one of the two is mistyped',
+  },
   batches: {
     value: 400,
     low: 100,

@@ -46,7 +46,8 @@ export const TURN_FRACTION = L.turn.value
  * size exists, and for the short last batch, each measure goes to the nearest quarter or third (never to nothing) and
  * the error of the shares is given, so that the mix can be judged again as it will really be measured.
  *
- * Units: litres. Errors: no parts; an amount not above zero; a vessel too small for the smallest measures.
+ * Units: litres. Errors: no parts; an amount not above zero; a vessel too small for the smallest measures, or of
+ * thousands of buckets.
  * Source: arithmetic; ours.
  *
  * @example
@@ -72,6 +73,13 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     ['vessel', vessel],
   ] as const)
     if (!(value > 0 && Number.isFinite(value))) return fail({ code: 'size-not-positive', field, value })
+  if (vessel > bucket * L.vesselBuckets.value)
+    return fail({
+      code: 'size-too-large',
+      field: 'vessel',
+      value: vessel,
+      limit: bucket * L.vesselBuckets.value,
+    })
 
   const room = vessel * (request.turnFraction ?? TURN_FRACTION)
   const kept = 1 - blendingLoss

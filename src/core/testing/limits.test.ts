@@ -153,6 +153,7 @@ everyLimit(
       (times) => count({ parts: [{ id: 'a', twelfths: 5 }], vessel: (2.5 / times) * 1.5, wanted: 2.5 }),
       0.02,
     ),
+    vesselBuckets: trial(2000, (buckets) => batches({ wanted: 60, vessel: buckets * 10 }).ok),
     batches: trial(400, (n) => count({ wanted: n * 60 }) === 'vessel-too-small'),
     slack: trial(0.005, (share) => count({ wanted: 60 / (1 - share) })),
     tolerable: trial(0.05, (share) => {

@@ -44,6 +44,13 @@ export const GARDEN_LIMITS = defineLimits({
     source: 'our assumption: as `parts`',
   },
   layers: { value: 8, low: 4, high: 12, unit: 'layers', source: 'our assumption: as `parts`' },
+  sheetRows: {
+    value: 500,
+    low: 200,
+    high: 1000,
+    unit: 'rows of a sheet read at once',
+    source: 'our assumption: a large garden; more would hold the page up',
+  },
   ticks: {
     value: 20_000,
     low: 8000,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { bedsFromText, bedsToCsv, SHEET_COLUMNS } from './bedSheet'
+import { sheetProblemText } from '@/text/fields'
+import { bedsFromText, bedsToCsv, SHEET_COLUMNS, type SheetProblem } from './bedSheet'
 import { bedSchema, VESSEL_KINDS, type Bed } from '@/model/garden/schemas'
 import { startingBed } from '@/model/garden/starting'
 
@@ -8,11 +9,19 @@ const read = (text: string, units: 'metric' | 'us' = 'metric') => {
   let n = 0
   return bedsFromText(text, units, () => `b${++n}`, NOW)
 }
-/** Everything a sheet carries; layers are not among it. */
+const whyOf = ({ why }: SheetProblem) =>
+  'problem' in why ? why.problem.code : 'refusal' in why ? why.refusal.problem.code : why.column
+/** Everything a sheet carries, under names that a spreadsheet or a careless reader would change. */
+const NAMES = [' Bed, "one" ', '=2+3', "'=2+3", '+49', '-', '@home', 'two\nlines', "'quoted'"]
 const all: Bed[] = VESSEL_KINDS.map((kind, i) => ({
   ...startingBed(`b${i + 1}`, NOW, kind),
-  name: `Bed, "${kind}"`,
-  rootBalls: i,
+  name: NAMES[i]!,
+  rootBalls: i * 1.5,
+  carried: i % 2 === 0,
+  layers: [
+    { kind: 'gravel', thickness: 3.3 },
+    { kind: 'cloth', thickness: 0 },
+  ],
 }))
 
 describe('a sheet of beds', () => {
@@ -21,11 +30,7 @@ describe('a sheet of beds', () => {
     expect(problems).toEqual([])
     beds.forEach((bed, i) => {
       expect(bedSchema.parse(bed)).toEqual(bed)
-      // Three decimals of the grower's unit are kept.
-      const [out, back] = [all[i]!, bed].map((b) =>
-        JSON.stringify(b, (_k, v) => (typeof v === 'number' ? Math.round(v * 100) / 100 : v)),
-      )
-      expect(back).toBe(out)
+      expect(bed).toEqual(all[i])
     })
     expect(beds).toHaveLength(VESSEL_KINDS.length)
   })
@@ -66,7 +71,7 @@ describe('a sheet of beds', () => {
       ].join('\n'),
     )
     expect(beds.map((b) => b.name)).toEqual(['good'])
-    const told = problems.map((p) => [p.row, 'problem' in p.why ? p.why.problem.code : p.why.column])
+    const told = problems.map((p) => [p.row, whyOf(p)])
     expect(told).toEqual([
       [3, 'length'],
       [4, 'shape'],
@@ -78,6 +83,34 @@ describe('a sheet of beds', () => {
       [10, 'outline-crosses-itself'],
       [11, 'corners'],
     ])
+  })
+  test('cells beyond the last column, too many rows and unclear thousands are told', () => {
+    expect(read('name,length\nPot,30,7').problems.map(whyOf)).toEqual(['surplus'])
+    expect(read('name;length\nPot;1,200').problems.map(whyOf)).toEqual(['length'])
+    expect(read('name;length\nPot;1,200').problems[0]!.why).toMatchObject({
+      wanted: 'a number without a separator of thousands',
+    })
+    const long = read(`name\n${'Pot\n'.repeat(50_000)}`)
+    expect([long.beds.length, long.problems.map(whyOf)]).toEqual([0, ['rows']])
+    expect(sheetProblemText(long.problems[0]!, 'metric')).toBe(
+      'Too many rows: 500 rows at the most at once. Split the sheet.',
+    )
+  })
+  test('what a record could not hold is told in its row', () => {
+    const corners = Array.from({ length: 201 }, (_, i) => `${i},${i * i}`).join(' ')
+    const { beds, problems } = read(
+      `name\tshape\tcorners\n${'x'.repeat(121)}\tpot\t\nOdd\tfree bed\t${corners}`,
+    )
+    expect(beds).toEqual([])
+    expect(problems.map((p) => sheetProblemText(p, 'metric'))).toEqual([
+      expect.stringContaining('longer than 120 letters'),
+      expect.stringContaining('Row 3 (Odd): The outline is full: 200 are the most.'),
+    ])
+  })
+  test('formulas are guarded on the way out, and the file says that it is UTF-8', () => {
+    const csv = bedsToCsv(all, 'metric')
+    expect(csv.startsWith('\uFEFF')).toBe(true)
+    for (const guarded of ["'=2+3", "''=2+3", "'+49", "'@home"]) expect(csv).toContain(`"${guarded}"`)
   })
   test('a heading that is none is reported with the columns there are', () => {
     for (const text of ['30,28', 'name,colour\nx,blue', '']) {

@@ -1,7 +1,5 @@
 import { countProblem } from '@/core/amounts'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
-import Papa from 'papaparse'
-import { z } from 'zod'
 import { CM_PER_INCH, LITRES } from '@/core/units'
 import {
   STANDINGS,
@@ -13,6 +11,11 @@ import {
   type VesselKind,
 } from '@/model/garden/schemas'
 import { startingBed } from '@/model/garden/starting'
+import { LAYER_KINDS } from '@/core/filling'
+import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
+import { bedKey } from '@/model/garden/garden'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
+import { csvOf, numberWanted, readNumber, readSheet } from './sheet'
 import type { Problem } from '@/core/problems'
 
 /** Columns of a sheet of beds, in the order they are written. Lengths in the unit of the heading. */
@@ -33,6 +36,9 @@ export const SHEET_COLUMNS = [
   'stands on',
   'root balls',
   'corners',
+  'bulge',
+  'layers',
+  'carried',
 ] as const
 type Column = (typeof SHEET_COLUMNS)[number]
 const LENGTHS: readonly Column[] = [
@@ -65,7 +71,7 @@ const SHAPE_WORDS: Record<string, VesselKind> = {
 export interface SheetProblem {
   row: number
   name: string
-  why: { column: string; text: string; wanted: string } | { problem: Problem }
+  why: { column: string; text: string; wanted: string } | { problem: Problem } | { refusal: Refusal }
 }
 export interface SheetResult {
   beds: Bed[]
@@ -74,7 +80,9 @@ export interface SheetResult {
 
 const factor = (units: Settings['units']) => (units === 'us' ? CM_PER_INCH : 1)
 const volume = (units: Settings['units']) => (units === 'us' ? LITRES.usGallon : 1)
-const tidy = (x: number) => String(Number(x.toFixed(3)))
+/** Six decimals out, a thousandth of a millimetre in: what goes out in inches comes in as the same centimetres. */
+const tidy = (x: number) => String(Number(x.toFixed(6)))
+const tidyIn = (x: number) => Number(x.toFixed(4))
 
 const squeeze = (text: string) => text.toLowerCase().replace(/[^a-z]/g, '')
 const oneOf = <T extends string>(list: readonly T[], text: string): T | undefined =>
@@ -119,21 +127,14 @@ export function bedsToCsv(beds: readonly Bed[], units: Settings['units']): strin
       'root balls': bed.rootBalls ? tidy(bed.rootBalls / volume(units)) : '',
       corners:
         body.kind === 'polygonBed' ? body.corners.map((c) => `${cell(c.x)},${cell(c.y)}`).join(' ') : '',
+      bulge: body.kind === 'fabricBag' ? tidy(body.bulge * 100) : '',
+      layers: bed.layers.map((l) => `${l.kind} ${cell(l.thickness)}`).join('; '),
+      carried: bed.carried ? 'yes' : 'no',
     }
     return row
   })
-  return Papa.unparse(rows, { columns: [...SHEET_COLUMNS] })
+  return csvOf(rows, SHEET_COLUMNS)
 }
-
-const number = z
-  .string()
-  .trim()
-  .transform((text, ctx) => {
-    const x = Number(text.replace(',', '.'))
-    if (text !== '' && Number.isFinite(x)) return x
-    ctx.addIssue({ code: 'custom', message: 'a number' })
-    return z.NEVER
-  })
 
 /** Reads one row; throws a SheetProblem's why where a cell cannot be read. */
 function bedOf(cells: Record<string, string>, units: Settings['units'], id: string, createdAt: string): Bed {
@@ -143,9 +144,9 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
   }
   const read = (column: Column, otherwise: number): number => {
     if (text(column) === '') return otherwise
-    const parsed = number.safeParse(text(column))
-    if (!parsed.success) return wrong(column, 'a number')
-    return LENGTHS.includes(column) ? parsed.data * factor(units) : parsed.data
+    const parsed = readNumber(text(column))
+    if (typeof parsed !== 'number') return wrong(column, numberWanted(parsed))
+    return LENGTHS.includes(column) ? tidyIn(parsed * factor(units)) : parsed
   }
   const kind =
     oneOf(VESSEL_KINDS, text('shape')) ??
@@ -180,7 +181,12 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
         }
       }
       case 'fabricBag':
-        return { ...body, diameter: length(body.diameter), height: read('height', body.height) }
+        return {
+          ...body,
+          diameter: length(body.diameter),
+          height: read('height', body.height),
+          bulge: read('bulge', body.bulge * 100) / 100,
+        }
       case 'halfCylinder':
         return { ...body, length: length(body.length), diameter: read('width', body.diameter) }
       case 'polygonBed': {
@@ -191,7 +197,7 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
             const [x, y, more] = pair.split(',').map(Number)
             if (x === undefined || y === undefined || more !== undefined || !Number.isFinite(x + y))
               return wrong('corners', 'pairs such as 0,0 240,0 240,120')
-            return { x: x * factor(units), y: y * factor(units) }
+            return { x: tidyIn(x * factor(units)), y: tidyIn(y * factor(units)) }
           })
         return {
           ...body,
@@ -213,15 +219,38 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
         : outlet === 'sideHoles'
           ? { kind: 'sideHoles', height: read('hole height', 4) }
           : { kind: outlet }
+  const layers = text('layers')
+    .split(';')
+    .filter((layer) => layer.trim() !== '')
+    .map((layer) => {
+      const [, word = '', thick = ''] = /^\s*(\S+)\s*(\S*)\s*$/.exec(layer) ?? []
+      const kind = oneOf(LAYER_KINDS, word)
+      const thickness = thick === '' && kind === 'cloth' ? 0 : readNumber(thick)
+      if (!kind || typeof thickness !== 'number')
+        return wrong(
+          'layers',
+          `kinds and thicknesses from the base up, such as gravel 5; of ${LAYER_KINDS.join(', ')}`,
+        )
+      return { kind, thickness: tidyIn(thickness * factor(units)) }
+    })
+  const carried = text('carried').toLowerCase()
   return {
     ...bed,
-    name: text('name').slice(0, 120),
+    // As it stands: what goes out comes in unchanged.
+    name: cells.name ?? '',
+    layers: text('layers') === '' ? bed.layers : layers,
+    carried:
+      carried === ''
+        ? bed.carried
+        : ['yes', 'no'].includes(carried)
+          ? carried === 'yes'
+          : wrong('carried', 'yes, no'),
     wall: text('sides') === '' ? bed.wall : (oneOf(WALLS, text('sides')) ?? wrong('sides', WALLS.join(', '))),
     standing:
       text('stands on') === ''
         ? bed.standing
         : (oneOf(STANDINGS, text('stands on')) ?? wrong('stands on', STANDINGS.join(', '))),
-    rootBalls: read('root balls', 0) * volume(units),
+    rootBalls: tidyIn(read('root balls', 0) * volume(units)),
     vessel: {
       kind,
       shape:
@@ -247,41 +276,37 @@ export function bedsFromText(
   newId: () => string,
   createdAt: string,
 ): SheetResult {
-  const parsed = Papa.parse<Record<string, string>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    delimitersToGuess: ['\t', ',', ';'],
-    transformHeader: (h) => h.trim().toLowerCase(),
-  })
-  const columns = parsed.meta.fields ?? []
+  const { columns, rows, tooMany } = readSheet(text, (h) => h.trim().toLowerCase())
   const known = columns.filter((c) => (SHEET_COLUMNS as readonly string[]).includes(c))
-  const stranger = columns.find((c) => c !== '' && !(SHEET_COLUMNS as readonly string[]).includes(c))
+  const stranger = columns.find((c, i) => !known.includes(c) || columns.indexOf(c) !== i)
+  const whole = (column: string, said: string, wanted: string): SheetResult => ({
+    beds: [],
+    problems: [{ row: 1, name: '', why: { column, text: said, wanted } }],
+  })
   if (known.length === 0 || stranger !== undefined)
-    return {
-      beds: [],
-      problems: [
-        {
-          row: 1,
-          name: '',
-          why: { column: 'heading', text: stranger ?? columns[0] ?? '', wanted: SHEET_COLUMNS.join(', ') },
-        },
-      ],
-    }
+    return whole('heading', stranger ?? columns[0] ?? '', SHEET_COLUMNS.join(', '))
+  if (tooMany) return whole('rows', '', `${GARDEN_LIMITS.sheetRows.value} rows at the most at once`)
   const result: SheetResult = { beds: [], problems: [] }
-  parsed.data.forEach((cells, i) => {
-    const row = i + 2
+  for (const { row, cells, surplus } of rows) {
     const name = (cells.name ?? '').trim()
+    const refuse = (why: SheetProblem['why']) => result.problems.push({ row, name, why })
+    if (surplus.length > 0) {
+      refuse({ column: 'surplus', text: surplus.join(', '), wanted: 'no more cells than there are columns' })
+      continue
+    }
     try {
       const bed = bedOf(cells, units, newId(), createdAt)
       const plan = mixNeededFor({ spec: bed, sunkBy: null })
       const uncounted = countProblem(bed.vessel.count)
-      if (!plan.ok) result.problems.push({ row, name, why: { problem: plan.problem } })
-      else if (uncounted) result.problems.push({ row, name, why: { problem: uncounted } })
+      const refusal = firstRefusal([{ key: bedKey(bed.id), before: null, after: bed }])
+      if (refusal) refuse({ refusal })
+      else if (!plan.ok) refuse({ problem: plan.problem })
+      else if (uncounted) refuse({ problem: uncounted })
       else result.beds.push(bed)
     } catch (why) {
       if (why instanceof Error) throw why
-      result.problems.push({ row, name, why: why as { column: string; text: string; wanted: string } })
+      refuse(why as { column: string; text: string; wanted: string })
     }
-  })
+  }
   return result
 }

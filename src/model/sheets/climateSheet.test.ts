@@ -24,9 +24,47 @@ describe('a climate from a sheet', () => {
     ['nights warmer than days', `tmin,tmax\n${rows(12, () => '9,2')}`, { row: 2, column: 'tmax' }],
     ['a furnace', `tmin,tmax\n${rows(12, () => '9,99')}`, { row: 2, column: 'tmax' }],
     ['a flood', `tmin,tmax,rain\n${rows(12, () => '9,20,9999')}`, { row: 2, column: 'rain' }],
+    [
+      'a cell too many',
+      `tmin,tmax\n${rows(12, () => '1,9,3')}`,
+      { row: 2, column: 'beyond the last column' },
+    ],
+    [
+      'thousands or a fraction',
+      `tmin,tmax,rain\n${rows(12, () => '1,9,"1,200"')}`,
+      { row: 2, column: 'rain' },
+    ],
+    ['Fahrenheit for Celsius', `tmin,tmax\n${rows(12, (i) => `${20 + i},${38 + i}`)}`, { column: 'tmax' }],
+    ['a month twice', `month,tmin,tmax\n${rows(12, () => 'May,1,9')}`, { row: 3, column: 'month' }],
+    [
+      'a month that is none',
+      `month,tmin,tmax\n${rows(12, () => 'Brumaire,1,9')}`,
+      { row: 2, column: 'month' },
+    ],
+    ['a heading twice', `tmin,tmin,tmax\n${rows(12, () => '1,2,9')}`, { row: 1, column: 'heading' }],
+    ['hundreds of days', `tmin,tmax\n${rows(365, () => '1,9')}`, { column: 'rows', text: '365' }],
+    ['years of days', `tmin,tmax\n${rows(900, () => '1,9')}`, { column: 'rows' }],
   ])('tells %s', (_what, text, problem) => {
     const read = monthsFromText(text, 'metric')
     expect(!read.ok && read.problem).toMatchObject(problem)
+  })
+  test('months may come in any order where they are named', () => {
+    const names = ['Jul', 'aug', '9', '10', 'November', 'Dec', '1', '02', 'March', 'April', 'may', 'June']
+    const read = monthsFromText(`month,tmin,tmax\n${rows(12, (i) => `${names[i]},${i},${i + 10}`)}`, 'metric')
+    // The sheet begins in July: January is its seventh row.
+    expect(read.ok && read.months.map((m) => m.tMin)).toEqual([6, 7, 8, 9, 10, 11, 0, 1, 2, 3, 4, 5])
+  })
+  test('a unit in the heading counts more than the grower’s', () => {
+    const read = monthsFromText(`T min (°F),T max (°F),Rain (mm)\n${rows(12, () => '32,50,60')}`, 'metric')
+    expect(read.ok && read.months[0]).toEqual({ tMin: 0, tMax: 10, rain: 60 })
+    const other = monthsFromText(`tmin C\ttmax C\train in\n${rows(12, () => '1\t20\t2')}`, 'us')
+    expect(other.ok && other.months[0]).toEqual({ tMin: 1, tMax: 20, rain: 50.8 })
+  })
+  test('Celsius for Fahrenheit and millimetres for inches are doubted', () => {
+    const cold = monthsFromText(`tmin,tmax\n${rows(12, (i) => `${i},${i + 12}`)}`, 'us')
+    expect(!cold.ok && cold.problem).toMatchObject({ column: 'tmax', text: '23 °F in the warmest month' })
+    const wet = monthsFromText(`tmin,tmax,rain\n${rows(12, () => '50,70,60')}`, 'us')
+    expect(!wet.ok && wet.problem.column).toBe('rain')
   })
   test('the six to begin from are believable, differ, and make places', () => {
     expect(CLIMATES).toHaveLength(6)

@@ -1,10 +1,9 @@
-import Papa from 'papaparse'
-import { z } from 'zod'
 import type { Place, Settings } from '@/model/garden/schemas'
+import { numberWanted, readNumber, readSheet } from './sheet'
 
 type Months = Place['months']
 
-/** Why a climate could not be read: in which row (2 is January), which column, and what was wanted. */
+/** Why a climate could not be read: in which row (2 is the first month), which column, and what was wanted. */
 export interface ClimateProblem {
   row: number | null
   column: string
@@ -12,57 +11,114 @@ export interface ClimateProblem {
   wanted: string
 }
 
-const COLUMNS = ['tmin', 'tmax', 'rain'] as const
-const number = z
-  .string()
-  .trim()
-  .min(1)
-  .transform((t) => Number(t.replace(',', '.')))
-  .pipe(z.number())
+/** Headings without blanks and signs, as growers and weather services write them. */
+const HEADINGS: Record<string, 'month' | 'tmin' | 'tmax' | 'rain'> = {
+  month: 'month',
+  tmin: 'tmin',
+  tmax: 'tmax',
+  rain: 'rain',
+}
+const UNITS: Record<string, 'c' | 'f' | 'mm' | 'in'> = { c: 'c', f: 'f', mm: 'mm', in: 'in', inches: 'in' }
+const NAMES = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
+
+interface Column {
+  of: 'month' | 'tmin' | 'tmax' | 'rain'
+  unit: 'c' | 'f' | 'mm' | 'in' | null
+}
+/** "T min (°F)" is the column tmin in Fahrenheit. */
+function columnOf(heading: string): Column | null {
+  const [, of = '', unit = ''] = /^(month|tmin|tmax|rain)(.*)$/.exec(heading) ?? []
+  if (!(of in HEADINGS) || (unit !== '' && !(unit in UNITS))) return null
+  return { of: HEADINGS[of]!, unit: UNITS[unit] ?? null }
+}
+
+/** 0 for January; null where it names no month. */
+function monthOf(text: string): number | null {
+  const word = text.trim().toLowerCase()
+  const byName = word.length < 3 ? -1 : NAMES.indexOf(word.slice(0, 3))
+  if (byName >= 0) return byName
+  return /^(0?[1-9]|1[0-2])$/.test(word) ? Number(word) - 1 : null
+}
 
 /**
- * Twelve months from a CSV or pasted rows with the headings tmin, tmax and (where known) rain, January first. Degrees
- * and rain in the grower's units. All or nothing: the first problem is reported and nothing is taken.
+ * Twelve months from a CSV or pasted rows with the headings tmin, tmax and (where known) rain; January first, or in
+ * any order with a heading month. Degrees and rain in the unit of their heading ("tmin F", "rain mm"), otherwise the
+ * grower's. All or nothing: the first problem is reported and nothing is taken.
  */
 export function monthsFromText(
   text: string,
   units: Settings['units'],
 ): { ok: true; months: Months } | { ok: false; problem: ClimateProblem } {
-  const parsed = Papa.parse<Record<string, string>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    delimitersToGuess: ['\t', ',', ';'],
-    transformHeader: (h) => h.toLowerCase().replace(/[^a-z]/g, ''),
-  })
   const fail = (row: number | null, column: string, cell: string, wanted: string) =>
     ({ ok: false, problem: { row, column, text: cell, wanted } }) as const
-  const headings = parsed.meta.fields ?? []
-  const missing = (['tmin', 'tmax'] as const).find((c) => !headings.includes(c))
-  if (missing) return fail(1, 'heading', headings.join(', '), 'tmin, tmax and rain')
-  if (parsed.data.length !== 12)
-    return fail(null, 'rows', String(parsed.data.length), '12, January to December')
-  const us = units === 'us'
+  const { columns, rows, tooMany } = readSheet(text, (h) => h.toLowerCase().replace(/[^a-z]/g, ''))
+  const known = columns.map(columnOf)
+  const at = (of: Column['of']) => known.findIndex((c) => c?.of === of)
+  if (at('tmin') < 0 || at('tmax') < 0) return fail(1, 'heading', columns.join(', '), 'tmin, tmax and rain')
+  const twice = known.findIndex((c, i) => c !== null && at(c.of) !== i)
+  if (twice >= 0) return fail(1, 'heading', columns[twice]!, 'each column once')
+  if (tooMany || rows.length !== 12) {
+    const count = tooMany ? 'hundreds' : String(rows.length)
+    return fail(null, 'rows', count, '12, one for each month')
+  }
+  const order = new Map<number, (typeof rows)[number]>()
+  for (const [i, row] of rows.entries()) {
+    if (row.surplus.length > 0)
+      return fail(row.row, 'beyond the last column', row.surplus.join(', '), 'nothing')
+    const name = at('month') < 0 ? null : row.cells[columns[at('month')]!]!
+    const month = name === null ? i : monthOf(name)
+    if (month === null) return fail(row.row, 'month', name!, 'a name such as March, or 1 to 12')
+    if (order.has(month)) return fail(row.row, 'month', name!, 'each month once')
+    order.set(month, row)
+  }
   const months: Months = []
-  for (const [i, cells] of parsed.data.entries()) {
+  for (let i = 0; i < 12; i++) {
+    const { row, cells } = order.get(i)!
     const value = { tmin: 0, tmax: 0, rain: 0 }
-    for (const column of COLUMNS) {
-      const cell = cells[column] ?? ''
-      if (column === 'rain' && cell.trim() === '') continue
-      const read = number.safeParse(cell)
-      if (!read.success) return fail(i + 2, column, cell, 'a number')
-      value[column] = read.data
+    for (const of of ['tmin', 'tmax', 'rain'] as const) {
+      const k = at(of)
+      const cell = k < 0 ? '' : cells[columns[k]!]!
+      if (of === 'rain' && cell.trim() === '') continue
+      const read = readNumber(cell)
+      if (typeof read !== 'number') return fail(row, of, cell, numberWanted(read))
+      const unit = known[k]!.unit ?? (units === 'us' ? { tmin: 'f', tmax: 'f', rain: 'in' } : {})[of]
+      value[of] = unit === 'f' ? (read - 32) / 1.8 : unit === 'in' ? read * 25.4 : read
     }
-    const degrees = (t: number) => (us ? (t - 32) / 1.8 : t)
-    const month = {
-      tMin: degrees(value.tmin),
-      tMax: degrees(value.tmax),
-      rain: us ? value.rain * 25.4 : value.rain,
-    }
+    const month = { tMin: value.tmin, tMax: value.tmax, rain: value.rain }
     const problem = monthProblem(month)
-    if (problem) return fail(i + 2, problem.column, cells[problem.column] ?? '', problem.wanted)
+    if (problem) return fail(row, problem.column, cells[columns[at(problem.column)]!] ?? '', problem.wanted)
     months.push(month)
   }
-  return { ok: true, months }
+  const doubt = doubtOf(months)
+  return doubt ? fail(null, doubt.column, doubt.text, doubt.wanted) : { ok: true, months }
+}
+
+/**
+ * Figures that no place on earth has, taken in the unit they seem to be in. Warmest monthly means of days reach 47 C
+ * (Death Valley), and a garden has one above 7 C; the wettest places have 12 m of rain a year. Common practice.
+ */
+function doubtOf(months: Months): { column: string; text: string; wanted: string } | null {
+  const warmest = Math.max(...months.map((m) => m.tMax))
+  const rain = months.reduce((sum, m) => sum + m.rain, 0)
+  if (warmest > 48)
+    return {
+      column: 'tmax',
+      text: `${warmest.toFixed(0)} °C in the warmest month`,
+      wanted: 'degrees Celsius; where they are Fahrenheit, the headings tmin F and tmax F',
+    }
+  if (warmest < 7)
+    return {
+      column: 'tmax',
+      text: `${(warmest * 1.8 + 32).toFixed(0)} °F in the warmest month`,
+      wanted: 'degrees Fahrenheit; where they are Celsius, the headings tmin C and tmax C',
+    }
+  if (rain > 12_000)
+    return {
+      column: 'rain',
+      text: `${(rain / 1000).toFixed(0)} m in a year`,
+      wanted: 'the rain of each month; where it is in mm, the heading rain mm',
+    }
+  return null
 }
 
 /** What nobody would believe of a month. C and mm. */

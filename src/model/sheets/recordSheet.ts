@@ -1,9 +1,9 @@
-import Papa from 'papaparse'
+import { csvOf } from './sheet'
 import type { MixRecord } from '../garden/schemas'
 
 /** Records as CSV, litres and kilograms throughout. `cropName` says what its crop is called. */
 export const recordsCsv = (records: readonly MixRecord[], cropName: (record: MixRecord) => string): string =>
-  Papa.unparse(
+  csvOf(
     records.map((r) => ({
       date: r.madeOn,
       job: r.jobName,

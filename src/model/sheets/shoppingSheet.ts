@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import type { Pack } from '@/core/data'
 import type { DoseTotal } from '../make/doseTotals'
 import type { MixLine, ShoppingLine } from '../make/shoppingList'
+import { csvOf } from './sheet'
 
 const COLUMNS = [
   'material',
@@ -45,5 +45,5 @@ export function shoppingCsv(
     })),
     ...doses.map((l): Row => ({ material: l.name, packs: `${l.grams.toFixed(0)} g` })),
   ]
-  return Papa.unparse(rows, { columns: [...COLUMNS] })
+  return csvOf(rows, COLUMNS)
 }
