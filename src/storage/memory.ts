@@ -11,6 +11,7 @@ export function memoryPort(initial: Record<string, unknown> = {}): StoragePort &
     failing: null as Error | null,
     entries: async () => [...structuredClone(contents)],
     get: async (key: string) => structuredClone(contents.get(key) ?? null),
+    getMany: async (keys: readonly string[]) => Promise.all(keys.map((key) => port.get(key))),
     set: async (key: string, value: unknown) => {
       if (port.failing) throw port.failing
       contents.set(key, structuredClone(value))
@@ -18,6 +19,13 @@ export function memoryPort(initial: Record<string, unknown> = {}): StoragePort &
     remove: async (key: string) => {
       if (port.failing) throw port.failing
       contents.delete(key)
+    },
+    setMany: async (writes: readonly (readonly [string, unknown])[]) => {
+      const copies = writes.map(([key, value]) => [key, structuredClone(value)] as const)
+      if (port.failing) throw port.failing
+      for (const [key, value] of copies)
+        if (value === null) contents.delete(key)
+        else contents.set(key, value)
     },
   }
   return port

@@ -58,6 +58,9 @@ export interface Saver {
   stop(): void
 }
 
+/** Records to a transaction: more would hold up the page while they are copied. */
+const AT_ONCE = 250
+
 /** Our side of a conflict as it lies set aside; `id` null until it does. */
 interface Waiting {
   id: string | null
@@ -121,15 +124,16 @@ export function createSaver(options: SaverOptions): Saver {
     options.onStored(key, revision)
   }
 
-  async function write(key: string, data: AnyData | null, base: number | null) {
-    if (data === null) {
-      await port.remove(key)
-      return settled(key, data, null)
-    }
-    const envelope = writeEnvelope(key, data, (base ?? 0) + 1, now().toISOString())
-    sent.set(key, envelope)
-    await port.set(key, envelope)
-    settled(key, data, envelope.revision)
+  /** What one edit asks of the store, once it is known what stands there; null where there is nothing to write. */
+  type Write = { key: string; data: AnyData | null; envelope: Envelope | null }
+
+  function written({ key, data, envelope }: Write) {
+    settled(key, data, envelope?.revision ?? null)
+  }
+  const writeOf = (key: string, data: AnyData | null, base: number | null): Write => {
+    const envelope = data === null ? null : writeEnvelope(key, data, (base ?? 0) + 1, now().toISOString())
+    if (envelope) sent.set(key, envelope)
+    return { key, data, envelope }
   }
 
   /** Our side is kept under a key of its own until the grower has chosen. */
@@ -143,24 +147,51 @@ export function createSaver(options: SaverOptions): Saver {
     mine.copy = data
   }
 
-  async function writeOne(key: string, data: AnyData | null) {
-    const mine = waiting.get(key)
-    if (mine) return keepAside(key, data, mine)
-    const raw = await port.get(key)
+  async function writeFor(key: string, data: AnyData | null, raw: unknown): Promise<Write | null> {
     const known = revisions.get(key) ?? null
     const ours = sent.get(key)
     const stands = revisionIn(raw)
     // What stands there but cannot be read is somebody's work too.
     const unread = raw !== null && stands === null
-    if ((stands === known && !unread) || (ours && sameData(ours, raw))) return write(key, data, stands)
+    if ((stands === known && !unread) || (ours && sameData(ours, raw))) return writeOf(key, data, stands)
     const read = readEnvelope(key, raw)
     const theirs = read.ok ? read.data : null
     // Both did the same: nothing to ask.
-    if (!unread && sameData(theirs, data)) return settled(key, data, stands)
+    if (!unread && sameData(theirs, data)) {
+      settled(key, data, stands)
+      return null
+    }
     const fresh: Waiting = { id: null, copy: null }
     waiting.set(key, fresh)
     options.onConflict({ key, mine: data, theirs })
     await keepAside(key, data, fresh)
+    return null
+  }
+
+  /** Writes some edits in one go; where that fails, one by one, so that one of them does not keep the others. */
+  async function writeSome(edits: readonly [string, AnyData | null][]) {
+    const raws = await withTimeLimit(port.getMany(edits.map(([key]) => key)), patience)
+    const found: Write[] = []
+    for (const [i, [key, data]] of edits.entries()) {
+      const write = await withTimeLimit(writeFor(key, data, raws[i]), patience)
+      if (write) found.push(write)
+    }
+    const all = found.map(({ key, envelope }) => [key, envelope] as const)
+    try {
+      await withTimeLimit(port.setMany(all), patience)
+      found.forEach(written)
+    } catch (error) {
+      if (error instanceof Silence || found.length === 1) throw error
+      let last: unknown = null
+      for (const write of found)
+        try {
+          await withTimeLimit(port.setMany([[write.key, write.envelope]]), patience)
+          written(write)
+        } catch (one) {
+          last = one
+        }
+      if (last !== null) throw last
+    }
   }
 
   async function flush(): Promise<void> {
@@ -171,9 +202,11 @@ export function createSaver(options: SaverOptions): Saver {
     }
     try {
       await lock(async () => {
-        const writes = [...dirty].map(([key, data]) => withTimeLimit(writeOne(key, data), patience))
-        const failed = (await Promise.allSettled(writes)).find((w) => w.status === 'rejected')
-        if (failed) throw failed.reason
+        for (const [key, mine] of waiting)
+          if (dirty.has(key)) await withTimeLimit(keepAside(key, dirty.get(key)!, mine), patience)
+        const edits = [...dirty].filter(([key]) => !waiting.has(key))
+        for (let from = 0; from < edits.length; from += AT_ONCE)
+          await writeSome(edits.slice(from, from + AT_ONCE))
       })
       failure = null
       if (toWrite().length > 0) schedule(delay)
@@ -215,8 +248,10 @@ export function createSaver(options: SaverOptions): Saver {
     keepMine: (key) =>
       settle(key, async (raw, mine) => {
         if (raw !== null) await putAside(port, key, raw, { code: 'overwritten', key }, now().toISOString())
-        await write(key, dirty.get(key) ?? null, revisionIn(raw))
-        if (mine.id !== null) await port.remove(mine.id)
+        const write = writeOf(key, dirty.get(key) ?? null, revisionIn(raw))
+        const mineAside = mine.id === null ? [] : [[mine.id, null] as const]
+        await port.setMany([[key, write.envelope], ...mineAside])
+        written(write)
       }),
     takeTheirs: (key) =>
       settle(key, async (raw, mine) => {

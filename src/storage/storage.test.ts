@@ -255,7 +255,7 @@ describe('saving', () => {
 
   test('writes within 300 ms of an edit, a burst as one', async () => {
     const t = tab()
-    const set = vi.spyOn(t.port, 'set')
+    const set = vi.spyOn(t.port, 'setMany')
     for (const name of ['F', 'Fi', 'Fig']) t.saver.stage(KEY, named(name))
     expect(t.saver.isDirty(KEY)).toBe(true)
     await vi.advanceTimersByTimeAsync(299)
@@ -276,10 +276,10 @@ describe('saving', () => {
   test('an edit made while another is being written is written too', async () => {
     const port = memoryPort()
     const t = tab(port)
-    const set = port.set
-    vi.spyOn(port, 'set').mockImplementationOnce(async (key, value) => {
+    const set = port.setMany
+    vi.spyOn(port, 'setMany').mockImplementationOnce(async (writes) => {
       t.saver.stage(KEY, named('second'))
-      await set(key, value)
+      await set(writes)
     })
     t.saver.stage(KEY, named('first'))
     await vi.advanceTimersByTimeAsync(600)
@@ -425,9 +425,9 @@ describe('saving', () => {
   })
   test('one record that cannot be written does not keep the others', async () => {
     const t = tab()
-    const set = t.port.set
-    vi.spyOn(t.port, 'set').mockImplementation((key, value) =>
-      key === KEY ? Promise.reject(new Error('not this one')) : set(key, value),
+    const set = t.port.setMany
+    vi.spyOn(t.port, 'setMany').mockImplementation((writes) =>
+      writes.some(([key]) => key === KEY) ? Promise.reject(new Error('not this one')) : set(writes),
     )
     t.saver.stage(KEY, job)
     t.saver.stage(SETTINGS_KEY, { units: 'us', theme: 'dark' })
@@ -437,9 +437,9 @@ describe('saving', () => {
   })
   test('a store that never answers is told within seconds; what arrived late is no conflict', async () => {
     const t = tab()
-    const set = t.port.set
-    vi.spyOn(t.port, 'set').mockImplementationOnce(async (key, value) => {
-      await set(key, value)
+    const set = t.port.setMany
+    vi.spyOn(t.port, 'setMany').mockImplementationOnce(async (writes) => {
+      await set(writes)
       return new Promise(() => undefined)
     })
     t.saver.stage(KEY, named('heard late'))
@@ -503,6 +503,21 @@ describe('the browser’s database', () => {
     expect(await my.get(KEY)).toEqual(stored())
     expect(await demo.get(KEY)).toBeNull()
     expect(await my.entries()).toEqual([[KEY, stored()]])
+    await my.setMany([
+      ['settings', { a: 1 }],
+      [KEY, null],
+    ])
+    expect(await my.getMany([KEY, 'settings'])).toEqual([null, { a: 1 }])
+    // All or nothing: what cannot be copied keeps the rest out too.
+    await expect(
+      my.setMany([
+        ['place', 1],
+        ['settings', () => 1],
+      ]),
+    ).rejects.toThrow()
+    expect(await my.getMany(['place', 'settings'])).toEqual([null, { a: 1 }])
+    await my.setMany([[KEY, stored()]])
+    await my.remove('settings')
     await my.remove(KEY)
     expect(await my.entries()).toEqual([])
   })
@@ -573,12 +588,11 @@ describe('a garden in a file', () => {
     const into = new Map(garden)
     into.set(KEY, { ...job, name: 'Other' })
     const p = preview(file, into)
-    expect(isStale(p, into)).toBe(false)
-    into.set(KEY, { ...job, name: 'Edited since' })
-    expect(isStale(p, into)).toBe(true)
+    expect(isStale(p, into, new Map(into))).toBe(false)
+    expect(isStale(p, into, new Map(into).set(KEY, { ...job, name: 'Edited since' }))).toBe(true)
   })
   test('of twenty thousand broken records the first hundred are named, and progress is told', () => {
-    const broken = Array.from({ ;length: 20_000 }, (_, i) => ({ key: `job/${i}`, kind: 'job' }))
+    const broken = Array.from({ length: 20_000 }, (_, i) => ({ key: `job/${i}`, kind: 'job' }))
     const steps = previewImport(JSON.stringify({ ...JSON.parse(file), records: broken }), new Map())
     let told = 0
     let step = steps.next()

@@ -113,7 +113,8 @@ export const useGarden = defineStore('garden', () => {
   function run(command: Command): Refusal | null {
     if (opening.value.state === 'readOnly') return (refused.value = READ_ONLY)
     const changes = changesOf(records.value, command)
-    refused.value = firstRefusal(changes)
+    // What comes from a file has been through the reader already.
+    refused.value = command.type === 'garden/import' ? null : firstRefusal(changes)
     if (refused.value || changes.length === 0) return refused.value
     history.value = remember(history.value, {
       label: commandText(command),

@@ -24,9 +24,11 @@ const garden = useGarden()
 const saveAll = useSaveAll()
 const said = ref('')
 /** The file beside the page: a garden of years takes a while to check. */
-const reading = useTask<File, number, FileRead>((file, controls) =>
-  previewInWorker(file, garden.records, controls),
-)
+let lookedAt = garden.records
+const reading = useTask<File, number, FileRead>((file, controls) => {
+  lookedAt = garden.records
+  return previewInWorker(file, lookedAt, controls)
+})
 const read = computed(() => reading.answer.value)
 const preview = computed(() => (read.value?.value.ok ? read.value.value.preview : null))
 const trouble = computed<Sentence | null>(() =>
@@ -47,7 +49,7 @@ function look(file: File) {
 }
 function bringIn() {
   if (!preview.value) return
-  if (isStale(preview.value, garden.records)) {
+  if (isStale(preview.value, lookedAt, garden.records)) {
     said.value = 'The garden has changed since you looked: nothing was brought in. Look again below.'
     reading.again()
     return

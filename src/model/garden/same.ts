@@ -12,4 +12,6 @@ const ordered = (value: unknown): unknown =>
 
 /** Do two pieces of plain data say the same, whatever the order of their fields? */
 export const sameData = (a: unknown, b: unknown): boolean =>
-  a === b || JSON.stringify(ordered(a)) === JSON.stringify(ordered(b))
+  a === b ||
+  // Nothing is like nothing else; the rest is worth the reading.
+  (a !== null && b !== null && JSON.stringify(ordered(a)) === JSON.stringify(ordered(b)))
