@@ -7,51 +7,56 @@ import { PATIENCE, Silence } from './timeLimit'
 export type GardenName = 'my' | 'demo'
 
 const STORE = 'records'
+/** So many keys at once are many. */
+const MANY = 100
+
+/** A connection of our own to a database that localForage has made; opened anew after it was closed from outside. */
+function connectionTo(name: string): () => Promise<IDBDatabase> {
+  let open: Promise<IDBDatabase> | null = null
+  return () =>
+    (open ??= new Promise<IDBDatabase>((resolve, reject) => {
+      const opening = indexedDB.open(name)
+      // Deleted meanwhile: to open it now would make an empty one in its place.
+      opening.onupgradeneeded = () => opening.transaction?.abort()
+      opening.onerror = () => {
+        open = null
+        reject(opening.error ?? new Error('the database cannot be opened'))
+      }
+      opening.onsuccess = () => {
+        const database = opening.result
+        database.onclose = () => (open = null)
+        // Somebody wants to delete it, or a newer version to change it: not held against them.
+        database.onversionchange = () => {
+          open = null
+          database.close()
+        }
+        resolve(database)
+      }
+    }))
+}
 
 /**
  * Asks many things of a store in one transaction: one by one, a garden of thousands takes minutes. `ask` makes the
  * requests, `answer` reads them once all are done.
  */
-function inOneGo<R, T>(
-  name: string,
+const inOneGo = <R, T>(
+  database: IDBDatabase,
   mode: IDBTransactionMode,
   ask: (store: IDBObjectStore) => R,
   answer: (asked: R) => T,
-): Promise<T> {
-  return new Promise((resolve, reject) => {
-    const opening = indexedDB.open(name)
-    opening.onerror = () => reject(opening.error ?? new Error('the database cannot be opened'))
-    // Deleted meanwhile: to open it now would make an empty one in its place.
-    opening.onupgradeneeded = () => opening.transaction?.abort()
-    opening.onsuccess = () => {
-      const database = opening.result
-      try {
-        const transaction = database.transaction(STORE, mode)
-        const fail = () => {
-          database.close()
-          reject(transaction.error ?? new Error('the database broke off'))
-        }
-        transaction.onabort = fail
-        transaction.onerror = fail
-        let asked: R
-        try {
-          asked = ask(transaction.objectStore(STORE))
-        } catch (error) {
-          // What was asked before it must not be done without the rest.
-          transaction.abort()
-          throw error
-        }
-        transaction.oncomplete = () => {
-          database.close()
-          resolve(answer(asked))
-        }
-      } catch (error) {
-        database.close()
-        reject(error as Error)
-      }
+): Promise<T> =>
+  new Promise((resolve, reject) => {
+    const transaction = database.transaction(STORE, mode)
+    transaction.onabort = () => reject(transaction.error ?? new Error('the database broke off'))
+    try {
+      const asked = ask(transaction.objectStore(STORE))
+      transaction.oncomplete = () => resolve(answer(asked))
+    } catch (error) {
+      // What was asked before it must not be done without the rest.
+      transaction.abort()
+      reject(error as Error)
     }
   })
-}
 
 /**
  * Opens a garden's database. Told its driver, so that it never falls back in silence to a 5 MB store.
@@ -66,27 +71,40 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
     description: 'Jobs, mixes, records and shelf, one record per key',
   })
   await store.ready()
+  const connection = connectionTo(name)
   return {
-    entries: () =>
+    entries: async () =>
       inOneGo(
-        name,
+        await connection(),
         'readonly',
         (all) => ({ keys: all.getAllKeys(), values: all.getAll() as IDBRequest<unknown[]> }),
         ({ keys, values }) => keys.result.map((key, i) => [String(key), values.result[i]]),
       ),
     get: (key) => store.getItem(key),
-    getMany: (keys) =>
-      inOneGo(
-        name,
+    async getMany(keys) {
+      const database = await connection()
+      // Asking for what is not there takes as long as for what is: of many keys only those that are there are read.
+      const there =
+        keys.length > MANY
+          ? await inOneGo(
+              database,
+              'readonly',
+              (all) => all.getAllKeys(),
+              (asked) => new Set(asked.result.map(String)),
+            )
+          : null
+      return inOneGo(
+        database,
         'readonly',
-        (all) => keys.map((key) => all.get(key) as IDBRequest<unknown>),
-        (asked) => asked.map((request) => request.result ?? null),
-      ),
+        (all) => keys.map((key) => (there?.has(key) === false ? null : all.get(key))),
+        (asked) => asked.map((request) => (request?.result ?? null) as unknown),
+      )
+    },
     set: async (key, value) => void (await store.setItem(key, value)),
     remove: (key) => store.removeItem(key),
-    setMany: (writes) =>
+    setMany: async (writes) =>
       inOneGo(
-        name,
+        await connection(),
         'readwrite',
         (all) => {
           for (const [key, value] of writes)

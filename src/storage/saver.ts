@@ -21,11 +21,14 @@ export interface Conflict {
   theirs: AnyData | null
 }
 
+/** A key and the revision it is stored at; null where it was removed. */
+export type Stored = readonly [key: string, revision: number | null]
+
 export interface SaverHooks {
   onStatus(status: SaveStatus): void
   onConflict(conflict: Conflict): void
-  /** A key is safely stored at a revision (null: removed), for telling other tabs. */
-  onStored(key: string, revision: number | null): void
+  /** Keys are safely stored, each at a revision (null: removed), for telling other tabs. */
+  onStored(stored: readonly Stored[]): void
 }
 
 export interface SaverOptions extends SaverHooks {
@@ -59,7 +62,7 @@ export interface Saver {
 }
 
 /** Records to a transaction: more would hold up the page while they are copied. */
-const AT_ONCE = 250
+const AT_ONCE = 1000
 
 /** Our side of a conflict as it lies set aside; `id` null until it does. */
 interface Waiting {
@@ -90,11 +93,14 @@ export function createSaver(options: SaverOptions): Saver {
   let timer: ReturnType<typeof setTimeout> | null = null
   let stopped = false
 
-  const toWrite = () => [...dirty.keys()].filter((key) => !waiting.has(key))
+  const hasToWrite = () => {
+    for (const key of dirty.keys()) if (!waiting.has(key)) return true
+    return false
+  }
   function publish() {
     const status: SaveStatus = failure
       ? { state: 'failing', ...failure }
-      : toWrite().length > 0
+      : hasToWrite()
         ? { state: 'saving' }
         : { state: waiting.size > 0 ? 'waiting' : 'saved' }
     if (status.state === told && status.state !== 'failing') return
@@ -112,6 +118,7 @@ export function createSaver(options: SaverOptions): Saver {
 
   /** The revision a raw value stands at; null where there is none that can be read. */
   const revisionIn = (raw: unknown): number | null => {
+    if (raw === null) return null
     const envelope = envelopeSchema.safeParse(raw)
     return envelope.success ? envelope.data.revision : null
   }
@@ -121,14 +128,14 @@ export function createSaver(options: SaverOptions): Saver {
     sent.delete(key)
     // A newer edit may have come meanwhile: then the key stays dirty.
     if (dirty.get(key) === data) dirty.delete(key)
-    options.onStored(key, revision)
   }
 
   /** What one edit asks of the store, once it is known what stands there; null where there is nothing to write. */
   type Write = { key: string; data: AnyData | null; envelope: Envelope | null }
 
-  function written({ key, data, envelope }: Write) {
-    settled(key, data, envelope?.revision ?? null)
+  function written(writes: readonly Write[]) {
+    for (const { key, data, envelope } of writes) settled(key, data, envelope?.revision ?? null)
+    options.onStored(writes.map(({ key, envelope }) => [key, envelope?.revision ?? null]))
   }
   const writeOf = (key: string, data: AnyData | null, base: number | null): Write => {
     const envelope = data === null ? null : writeEnvelope(key, data, (base ?? 0) + 1, now().toISOString())
@@ -147,7 +154,8 @@ export function createSaver(options: SaverOptions): Saver {
     mine.copy = data
   }
 
-  async function writeFor(key: string, data: AnyData | null, raw: unknown): Promise<Write | null> {
+  /** What an edit asks of the store, where `raw` stands; null where another tab was there first. */
+  function writeFor(key: string, data: AnyData | null, raw: unknown): Write | null {
     const known = revisions.get(key) ?? null
     const ours = sent.get(key)
     const stands = revisionIn(raw)
@@ -161,10 +169,8 @@ export function createSaver(options: SaverOptions): Saver {
       settled(key, data, stands)
       return null
     }
-    const fresh: Waiting = { id: null, copy: null }
-    waiting.set(key, fresh)
+    waiting.set(key, { id: null, copy: null })
     options.onConflict({ key, mine: data, theirs })
-    await keepAside(key, data, fresh)
     return null
   }
 
@@ -173,20 +179,20 @@ export function createSaver(options: SaverOptions): Saver {
     const raws = await withTimeLimit(port.getMany(edits.map(([key]) => key)), patience)
     const found: Write[] = []
     for (const [i, [key, data]] of edits.entries()) {
-      const write = await withTimeLimit(writeFor(key, data, raws[i]), patience)
+      const write = writeFor(key, data, raws[i])
       if (write) found.push(write)
     }
     const all = found.map(({ key, envelope }) => [key, envelope] as const)
     try {
       await withTimeLimit(port.setMany(all), patience)
-      found.forEach(written)
+      written(found)
     } catch (error) {
       if (error instanceof Silence || found.length === 1) throw error
       let last: unknown = null
       for (const write of found)
         try {
           await withTimeLimit(port.setMany([[write.key, write.envelope]]), patience)
-          written(write)
+          written([write])
         } catch (one) {
           last = one
         }
@@ -202,14 +208,14 @@ export function createSaver(options: SaverOptions): Saver {
     }
     try {
       await lock(async () => {
-        for (const [key, mine] of waiting)
-          if (dirty.has(key)) await withTimeLimit(keepAside(key, dirty.get(key)!, mine), patience)
         const edits = [...dirty].filter(([key]) => !waiting.has(key))
         for (let from = 0; from < edits.length; from += AT_ONCE)
           await writeSome(edits.slice(from, from + AT_ONCE))
+        for (const [key, mine] of waiting)
+          if (dirty.has(key)) await withTimeLimit(keepAside(key, dirty.get(key)!, mine), patience)
       })
       failure = null
-      if (toWrite().length > 0) schedule(delay)
+      if (hasToWrite()) schedule(delay)
     } catch (error) {
       failure = failureOf(error)
       schedule(retryAfter)
@@ -251,7 +257,7 @@ export function createSaver(options: SaverOptions): Saver {
         const write = writeOf(key, dirty.get(key) ?? null, revisionIn(raw))
         const mineAside = mine.id === null ? [] : [[mine.id, null] as const]
         await port.setMany([[key, write.envelope], ...mineAside])
-        written(write)
+        written([write])
       }),
     takeTheirs: (key) =>
       settle(key, async (raw, mine) => {

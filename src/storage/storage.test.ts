@@ -245,7 +245,8 @@ describe('saving', () => {
       now,
       onStatus: (s) => statuses.push(s),
       onConflict: (c) => conflicts.push(c),
-      onStored: (key, revision) => told.push([key, revision]),
+      onStored: (stored) =>
+        told.push(...stored.map(([key, revision]): [string, number | null] => [key, revision])),
     })
     return { port, saver, statuses, conflicts, told, revisions }
   }

@@ -221,9 +221,10 @@ describe('two tabs', () => {
     const key = jobKey(jobId)
     const stored = structuredClone(port.contents.get(key)) as { revision: number; data: { name: string } }
     port.contents.set(key, { ...stored, revision: 9, data: { ...stored.data, name: 'From the other tab' } })
-    other.postMessage({ key, revision: 9 })
+    other.postMessage([[key, 9]])
     await expect.poll(() => garden.jobs.find((j) => j.id === jobId)?.name).toBe('From the other tab')
-    other.postMessage({ key, revision: null })
+    port.contents.delete(key)
+    other.postMessage([[key, null]])
     await expect.poll(() => garden.jobs.some((j) => j.id === jobId)).toBe(false)
     other.close()
     // An undo of what another tab has changed since is refused with a sentence.

@@ -19,17 +19,15 @@ import { foragePort, tabLock, type GardenName } from '@/storage/forage'
 import { localLock, memoryPort } from '@/storage/memory'
 import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
 import type { Lock, StoragePort } from '@/storage/port'
-import { createSaver, type Conflict, type Saver, type SaveStatus } from '@/storage/saver'
+import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } from '@/storage/saver'
 import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
 import { Silence, withTimeLimit } from '@/storage/timeLimit'
 import { commandText } from '@/text/labels'
 
 const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
 
-interface TabMessage {
-  key: string
-  revision: number | null
-}
+/** What one tab tells the others: what it has stored. */
+type TabMessage = readonly Stored[]
 
 /**
  * The garden on screen: its records, the history of what was done to them, and how saving stands. One garden is open
@@ -156,17 +154,18 @@ export const useGarden = defineStore('garden', () => {
     ])
   }
 
-  async function onOtherTab({ key, revision }: TabMessage) {
-    if (!saver || saver.isDirty(key)) return // our own write will find out, and ask
-    if (revision === null) {
-      saver.accept(key, null)
-      replaceRecords([{ key, after: null }])
-      return
+  async function onOtherTab(stored: TabMessage) {
+    const raws = await port.getMany(stored.map(([key]) => key))
+    const changes: { key: string; after: AnyData | null }[] = []
+    for (const [i, [key]] of stored.entries()) {
+      // What is being edited here too: our own write will find out, and ask.
+      if (!saver || saver.isDirty(key)) continue
+      const read = raws[i] === null ? null : readEnvelope(key, raws[i])
+      if (read && !read.ok) continue
+      saver.accept(key, read?.revision ?? null)
+      changes.push({ key, after: read?.data ?? null })
     }
-    const read = readEnvelope(key, await port.get(key))
-    if (!read.ok || saver.isDirty(key)) return
-    saver.accept(key, read.revision)
-    replaceRecords([{ key, after: read.data }])
+    replaceRecords(changes)
   }
 
   /**
@@ -232,7 +231,7 @@ export const useGarden = defineStore('garden', () => {
       onConflict: (conflict) => {
         conflicts.value = [...conflicts.value.filter((c) => c.key !== conflict.key), conflict]
       },
-      onStored: (key, revision) => channel?.postMessage({ key, revision } satisfies TabMessage),
+      onStored: (stored) => channel?.postMessage(stored satisfies TabMessage),
     })
     if (seed && !records.value.has(SETTINGS_KEY)) await fillEmpty(seed)
     opening.value = { state: 'open' }

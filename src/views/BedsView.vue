@@ -16,6 +16,7 @@ import TextField from '@/components/field/TextField.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useBedProblems } from '@/composables/useBedProblems'
 import { useNewJob } from '@/composables/useNewJob'
+import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { useSlashToSearch } from '@/composables/useSlashToSearch'
 import { bedOf, bedsOf } from '@/model/garden/garden'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
@@ -47,9 +48,12 @@ const wanted = computed(() => {
   const words = search.value.trim().toLowerCase()
   return words === '' ? beds.value : beds.value.filter((b) => bedWords(b).includes(words))
 })
+/** The sheet of the first one found follows the list: it takes longer to draw than a key may wait. */
+const first = useDelayedByFrame(computed(() => wanted.value[0] ?? null))
 const chosen = computed<Bed | null>(() => {
   const { id } = route.query
-  return (typeof id === 'string' && bedOf(garden.records, id)) || (wanted.value[0] ?? null)
+  if (typeof id === 'string') return bedOf(garden.records, id) ?? wanted.value[0] ?? null
+  return first.value && (bedOf(garden.records, first.value.id) ?? null)
 })
 const choose = (id: string) => router.replace({ query: { id } })
 

@@ -19,8 +19,16 @@ const router = useRouter()
 const units = computed(() => garden.settings.units)
 const search = ref('')
 
-const wordsOf = (r: MixRecord) =>
-  [r.jobName, r.note, recordCrop(r), ...r.measured.map((m) => m.materialName)].join(' ').toLowerCase()
+/** What a record is found by, put together once: it is never written into. */
+const WORDS = new WeakMap<MixRecord, string>()
+function wordsOf(r: MixRecord) {
+  const known = WORDS.get(r)
+  if (known !== undefined) return known
+  const words = [r.jobName, r.note, recordCrop(r), ...r.measured.map((m) => m.materialName)]
+  const text = words.join(' ').toLowerCase()
+  WORDS.set(r, text)
+  return text
+}
 const rows = computed(() => {
   const wanted = search.value.trim().toLowerCase()
   return garden.mixRecords.filter((r) => wordsOf(r).includes(wanted))

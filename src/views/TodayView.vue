@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
 import Button from 'primevue/button'
-import { computed, shallowRef, watchEffect } from 'vue'
+import { computed, ref, shallowRef, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
+import TextField from '@/components/field/TextField.vue'
+import ListInSight from '@/components/frame/ListInSight.vue'
 import DoneJobs from '@/components/today/DoneJobs.vue'
 import JobCard from '@/components/today/JobCard.vue'
 import LatelyMixed from '@/components/today/LatelyMixed.vue'
@@ -62,6 +64,15 @@ const done = computed(() =>
     return { ...line, to: to(STATIONS[0]!.id, line.job) }
   }),
 )
+/** With so many jobs they are searched rather than read. */
+const MANY = 12
+const search = ref('')
+const answering = <L extends { title: string; about: string }>(lines: readonly L[]) => {
+  const wanted = search.value.trim().toLowerCase()
+  return wanted === '' ? lines : lines.filter((l) => `${l.title} ${l.about}`.toLowerCase().includes(wanted))
+}
+const openFound = computed(() => answering(open.value))
+const doneFound = computed(() => answering(done.value))
 const recent = computed(() => garden.mixRecords.slice(0, 4))
 const where = computed(() => placeLine(placeOf(garden.records)))
 function startAgain(id: string) {
@@ -82,24 +93,29 @@ function startAgain(id: string) {
     <div class="two">
       <section aria-labelledby="open-title">
         <h2 id="open-title">In hand</h2>
+        <TextField
+          v-if="garden.jobs.length > MANY"
+          v-model="search"
+          label="Search jobs"
+          placeholder="Search jobs"
+          hide-label
+        />
         <p v-if="open.length === 0" class="soft">
           Nothing in hand. A job you start waits here until its mix is recorded.
         </p>
-        <ul class="plain">
-          <li v-for="o in open" :key="o.id">
-            <JobCard
-              :kind="o.kind"
-              :title="o.title"
-              :about="o.about"
-              :to="to(o.station.id, o.job)"
-              :next="o.next"
-              :station="o.station.title"
-              :late="o.late"
-            />
-          </li>
-        </ul>
+        <ListInSight v-slot="{ item: o }" :items="openFound">
+          <JobCard
+            :kind="o.kind"
+            :title="o.title"
+            :about="o.about"
+            :to="to(o.station.id, o.job)"
+            :next="o.next"
+            :station="o.station.title"
+            :late="o.late"
+          />
+        </ListInSight>
         <DoneJobs
-          :jobs="done"
+          :jobs="doneFound"
           @again="startAgain"
           @take="garden.run({ type: 'job/archive', jobId: $event, archived: false })"
         />

@@ -83,7 +83,16 @@ export const previewInWorker = (
   garden: Garden,
   { signal, onProgress }: Following<number> = {},
 ): Promise<FileRead | null> =>
-  call<FileRead | null>(signal, (remote, task) => remote.previewFile(task, file, garden, told(onProgress)))
+  call<FileRead | null>(signal, async (remote, task) => {
+    const read = await remote.previewFile(task, file, garden, told(onProgress))
+    if (!read?.ok) return read
+    const { added, changed } = read.preview
+    for (;;) {
+      const some = await remote.nextChanges(task)
+      if (some.length === 0) return read
+      for (const change of some) (change.before === null ? added : changed).push(change)
+    }
+  })
 
 /** What stands in the finder's way, beside the page. */
 export const inTheWayInWorker = (

@@ -3,11 +3,14 @@ import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { previewImport, type FileRead } from '../storage/exportFile'
+import type { Change } from '../model/garden/commands'
 import type { Garden } from '../model/garden/garden'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
 export type RangesAnswer = Omit<Ranged, 'best'>
+
+const CHANGES_AT_ONCE = 500
 
 /** Told now and then: share done, or the finder's own progress. */
 export type Tell<P> = (progress: P) => void
@@ -34,6 +37,8 @@ function messageTurn(): Promise<void> {
 export function makeCoreApi() {
   const cancelled = new Set<number>()
   const enough = new Set<number>()
+  /** What files looked at would change, by task, until it is fetched. */
+  const changes = new Map<number, Change[]>()
   async function run<P, R>(task: number, steps: Generator<P, R>, tell?: Tell<P>): Promise<R | null> {
     try {
       return await drive(steps, {
@@ -76,14 +81,28 @@ export function makeCoreApi() {
         tell,
       )
     },
-    /** A garden file, read and held against a garden. */
+    /**
+     * A garden file, read and held against a garden. What it would change is fetched afterwards with `nextChanges`,
+     * some at a time: all at once would hold up the page.
+     */
     async previewFile(
       task: number,
       file: Blob,
       garden: Garden,
       tell?: Tell<number>,
     ): Promise<FileRead | null> {
-      return run(task, previewImport(await file.text(), garden), tell)
+      const read = await run(task, previewImport(await file.text(), garden), tell)
+      if (!read?.ok) return read
+      const { added, changed } = read.preview
+      changes.set(task, [...added, ...changed])
+      return { ok: true, preview: { ...read.preview, added: [], changed: [] } }
+    },
+    /** The next changes of a file looked at; an empty list when there are no more. */
+    nextChanges(task: number): Change[] {
+      const rest = changes.get(task) ?? []
+      const next = rest.splice(0, CHANGES_AT_ONCE)
+      if (rest.length === 0) changes.delete(task)
+      return next
     },
     inTheWay(
       task: number,

@@ -3,6 +3,7 @@
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from '@/text/dates'
 import { recordCrop } from '@/text/records'
+import ListInSight from '../frame/ListInSight.vue'
 import { percentText, volumeText, type UnitSystem } from '@/text/units'
 
 const { records, chosen, units } = defineProps<{
@@ -15,25 +16,23 @@ const emit = defineEmits<{ choose: [id: string] }>()
 </script>
 
 <template>
-  <ul class="plain">
-    <li v-for="r in records" :key="r.id">
-      <button
-        type="button"
-        :class="{ on: r.id === chosen }"
-        :aria-pressed="r.id === chosen"
-        @click="emit('choose', r.id)"
+  <ListInSight v-slot="{ item: r }" :items="records" :keep="chosen">
+    <button
+      type="button"
+      :class="{ on: r.id === chosen }"
+      :aria-pressed="r.id === chosen"
+      @click="emit('choose', r.id)"
+    >
+      <span
+        ><strong>{{ r.jobName }}</strong
+        ><small>{{ dayText(r.madeOn) }} · {{ recordCrop(r) || 'no crop' }}</small></span
       >
-        <span
-          ><strong>{{ r.jobName }}</strong
-          ><small>{{ dayText(r.madeOn) }} · {{ recordCrop(r) || 'no crop' }}</small></span
-        >
-        <span class="num"
-          >{{ volumeText(r.blendLitres, units)
-          }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span
-        >
-      </button>
-    </li>
-  </ul>
+      <span class="num"
+        >{{ volumeText(r.blendLitres, units)
+        }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span
+      >
+    </button>
+  </ListInSight>
 </template>
 
 <style scoped>

@@ -1,20 +1,23 @@
 <script setup lang="ts">
 /** Jobs looked back on or put away: kept for doing again. */
 import Button from 'primevue/button'
+import { ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
+import ListInSight from '../frame/ListInSight.vue'
 import PlainLine from './PlainLine.vue'
 
 const { jobs } = defineProps<{
   jobs: readonly { id: string; title: string; about: string; archived: boolean; to: RouteLocationRaw }[]
 }>()
+const open = ref(false)
 const emit = defineEmits<{ again: [id: string]; take: [id: string] }>()
 </script>
 
 <template>
-  <details v-if="jobs.length" class="done">
+  <details v-if="jobs.length" class="done" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>Done and put away ({{ jobs.length }})</summary>
-    <ul class="plain">
-      <PlainLine v-for="job in jobs" :key="job.id">
+    <ListInSight v-if="open" v-slot="{ item: job }" :items="jobs">
+      <PlainLine>
         <span>
           <RouterLink :to="job.to">{{ job.title }}</RouterLink><br /><span class="soft">{{ job.about }}</span>
         </span>
@@ -37,7 +40,7 @@ const emit = defineEmits<{ again: [id: string]; take: [id: string] }>()
           />
         </span>
       </PlainLine>
-    </ul>
+    </ListInSight>
   </details>
 </template>
 

@@ -13,17 +13,19 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
     No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.
   </p>
   <ul class="plain">
-    <PlainLine v-for="r in records" :key="r.id">
-      <span
-        ><strong>{{ r.jobName }}</strong
-        ><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span
-      >
-      <span class="numbers">
-        {{ volumeText(r.blendLitres, units) }}<br />
-        <span class="soft"
-          >air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span
+    <li v-for="r in records" :key="r.id">
+      <PlainLine>
+        <span
+          ><strong>{{ r.jobName }}</strong
+          ><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span
         >
-      </span>
-    </PlainLine>
+        <span class="numbers">
+          {{ volumeText(r.blendLitres, units) }}<br />
+          <span class="soft"
+            >air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span
+          >
+        </span>
+      </PlainLine>
+    </li>
   </ul>
 </template>

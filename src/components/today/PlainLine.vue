@@ -3,7 +3,7 @@
 </script>
 
 <template>
-  <li class="line"><slot /></li>
+  <div class="line"><slot /></div>
 </template>
 
 <style scoped>

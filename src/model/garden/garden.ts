@@ -27,26 +27,25 @@ export const settingsOf = (garden: Garden) =>
 const listOf = <T>(garden: Garden, head: string) =>
   [...garden].filter(([key]) => key.startsWith(head)).map(([, data]) => data as T)
 
+/** As people read names; days, times and ids are compared letter by letter, which is many times quicker. */
+const byName = new Intl.Collator().compare
+const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
 /** By name, then as they came. */
 export const bedsOf = (garden: Garden) =>
   listOf<Bed>(garden, 'bed/').sort(
-    (a, b) =>
-      a.name.localeCompare(b.name) || a.createdAt.localeCompare(b.createdAt) || a.id.localeCompare(b.id),
+    (a, b) => byName(a.name, b.name) || byText(a.createdAt, b.createdAt) || byText(a.id, b.id),
   )
 
 /** By name. */
 export const bagsOf = (garden: Garden) =>
-  listOf<Bag>(garden, 'bag/').sort((a, b) => a.name.localeCompare(b.name) || a.id.localeCompare(b.id))
+  listOf<Bag>(garden, 'bag/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
 
 /** Newest first. */
 export const jobsOf = (garden: Garden) =>
-  listOf<Job>(garden, 'job/').sort(
-    (a, b) => b.createdAt.localeCompare(a.createdAt) || a.id.localeCompare(b.id),
-  )
+  listOf<Job>(garden, 'job/').sort((a, b) => byText(b.createdAt, a.createdAt) || byText(a.id, b.id))
 export const recordsOf = (garden: Garden) =>
-  listOf<MixRecord>(garden, 'record/').sort(
-    (a, b) => b.madeOn.localeCompare(a.madeOn) || a.id.localeCompare(b.id),
-  )
+  listOf<MixRecord>(garden, 'record/').sort((a, b) => byText(b.madeOn, a.madeOn) || byText(a.id, b.id))
 
 /**
  * The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again.

@@ -1,0 +1,42 @@
+<script setup lang="ts" generic="T extends { id: string }">
+/**
+ * A list of any length: only its first lines are there, and more come as its end is scrolled to. Whoever does not
+ * scroll presses the button at the end.
+ */
+import { useIntersectionObserver } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+
+const { items, keep = null } = defineProps<{
+  items: readonly T[]
+  /** Id of the one that has to be there, however far down it is. */
+  keep?: string | null
+}>()
+defineSlots<{ default(props: { item: T }): unknown }>()
+
+/** Lines that come at once: more than a screen, few enough to draw between two frames. */
+const AT_ONCE = 40
+const shown = ref(AT_ONCE)
+const end = ref<HTMLElement | null>(null)
+const there = computed(() => items.slice(0, shown.value))
+const more = computed(() => items.length - there.value.length)
+const grow = () => (shown.value += AT_ONCE)
+useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && grow(), { rootMargin: '600px' })
+watch(
+  () => [items.length, keep] as const,
+  () => {
+    const at = keep === null ? -1 : items.findIndex((item) => item.id === keep)
+    shown.value = Math.max(AT_ONCE, at + 1)
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <ul class="plain">
+    <li v-for="item in there" :key="item.id"><slot :item="item" /></li>
+    <li v-if="more > 0" ref="end">
+      <Button :label="`Show ${Math.min(more, AT_ONCE)} more of ${more}`" text size="small" @click="grow" />
+    </li>
+  </ul>
+</template>
