@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process'
+import { networkInterfaces } from 'node:os'
 import { gzipSync } from 'node:zlib'
 import { expect, openGarden, test } from './support'
 
@@ -31,6 +32,25 @@ test('a port that is taken gives a sentence and what to type instead', () => {
   expect(String(second.stderr).trim()).toBe(
     `Port ${port} is taken by another program. Choose another: PORT=${Number(port) + 1} npm run demo`,
   )
+})
+
+test('listens on this machine alone unless HOST says otherwise', async () => {
+  const mine = Object.values(networkInterfaces())
+    .flat()
+    .find((address) => address && address.family === 'IPv4' && !address.internal)
+  test.skip(!mine, 'a machine without a network has nobody to keep out')
+  const { port } = new URL(test.info().project.use.baseURL!)
+  await expect(fetch(`http://${mine!.address}:${port}/health`)).rejects.toThrow()
+  expect((await fetch(`http://127.0.0.1:${port}/health`)).status).toBe(200)
+})
+
+test('a HOST that is none gives a sentence', () => {
+  const server = spawnSync('node', ['dist-server/main.js'], {
+    env: { ...process.env, PORT: '0', HOST: '203.0.113.7' },
+    timeout: 20_000,
+  })
+  expect(server.status).toBe(1)
+  expect(String(server.stderr)).toContain('HOST is “203.0.113.7”, which is not an address of this machine.')
 })
 
 test('a PORT that is none gives a sentence', () => {

@@ -1,8 +1,9 @@
 import { randomBytes } from 'node:crypto'
 import { readFileSync } from 'node:fs'
+import { createServer, type Server } from 'node:http'
 import { join } from 'node:path'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
 
 export interface AppOptions {
@@ -23,6 +24,10 @@ export function createApp({ dist, startGarden }: AppOptions): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8')
   const app = express()
   app.use(compression())
+  app.use((request, _response, next) => {
+    decodeURIComponent(request.path)
+    next()
+  })
   app.use((_request, response, next) => {
     const nonce = randomBytes(16).toString('base64')
     response.locals.nonce = nonce
@@ -47,7 +52,11 @@ export function createApp({ dist, startGarden }: AppOptions): Express {
       strictTransportSecurity: false,
     })(_request, response, next)
   })
-  app.get('/', (_request, response) => response.redirect(302, `/${startGarden}`))
+  // The bare page would come without its nonce; it is led to like the bare address.
+  app.get(['/', '/index.html'], (_request, response) => response.redirect(302, `/${startGarden}`))
+  app.get('/health', (_request, response) => {
+    response.set('Cache-Control', 'no-store').type('text').send('ok')
+  })
   app.use(
     '/assets',
     express.static(join(dist, 'assets'), { immutable: true, maxAge: YEAR_SECONDS * 1000, index: false }),
@@ -63,5 +72,28 @@ export function createApp({ dist, startGarden }: AppOptions): Express {
       .type('text')
       .send(`There is nothing at ${request.path}. Open Bed starts at /${startGarden}.`)
   })
+  app.use(plainly)
   return app
 }
+
+/** What went wrong in a line: no stack, no path of this machine. */
+const plainly: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+  if (response.headersSent) return next(error)
+  const status = error instanceof URIError ? 400 : (error.status ?? 500) < 500 ? error.status! : 500
+  const said = status === 500 ? 'The server is at fault. Try again.' : 'This address cannot be read.'
+  response.status(status).type('text').send(said)
+}
+
+export interface Patience {
+  /** Time a client has to send the head of its question, and the whole of it, ms. */
+  head: number
+  whole: number
+}
+const USUAL: Patience = { head: 10_000, whole: 20_000 }
+
+/** The app behind a server that does not wait for ever: a client that dawdles with its question is hung up on. */
+export const serverOf = (app: Express, { head, whole }: Patience = USUAL): Server =>
+  createServer(
+    { headersTimeout: head, requestTimeout: whole, connectionsCheckingInterval: Math.min(1000, head) },
+    app,
+  )
