@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, openGarden, PHONE, test } from './support'
@@ -30,6 +31,9 @@ const SCREENS = [
 /** What another width or light can break; names and roles are the same as on the desk. */
 const ON_A_PHONE = ['color-contrast', 'scrollable-region-focusable', 'target-size', 'nested-interactive']
 
+/** Not serious to axe, but how people who hear the page find their way. */
+const HEADINGS = ['heading-order', 'page-has-heading-one', 'empty-heading']
+
 const serious = async (page: Page, rules?: string[]) => {
   // In the page itself, and what fails only: otherwise every look opens a page of its own to sum up all that passed.
   const axe = new AxeBuilder({ page })
@@ -37,7 +41,7 @@ const serious = async (page: Page, rules?: string[]) => {
     .options({ resultTypes: ['violations'], preload: false, iframes: false })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   return violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical' || HEADINGS.includes(v.id))
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)
 }
 const paint = (page: Page, theme: string) =>
@@ -45,6 +49,11 @@ const paint = (page: Page, theme: string) =>
     document.documentElement.dataset.theme = t
     return new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted)))
   }, theme)
+
+/** WCAG 2.2, 1.4.10: no scrolling sideways at a width of 320 CSS pixels. */
+const NARROWEST = 320
+const sidewards = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
 
 /** So many screens to a page: opening the app and sowing the demo once for each would take most of the time. */
 const TO_A_PAGE = 6
@@ -65,17 +74,22 @@ for (let from = 0; from < SCREENS.length; from += TO_A_PAGE) {
       expect.soft(await serious(page, ON_A_PHONE), `${path} on a phone, dark`).toEqual([])
       await paint(page, 'contrast')
       expect.soft(await serious(page, ['color-contrast']), `${path} in bright sun`).toEqual([])
-      const wide = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      )
-      expect.soft(wide, `${path} sticks out on a phone`).toBe(0)
+      for (const width of [PHONE.width, NARROWEST]) {
+        await page.setViewportSize({ width, height: PHONE.height })
+        expect.soft(await sidewards(page), `${path} sticks out at ${width} px`).toBe(0)
+      }
     }
   })
 }
 
+/** Nothing fades any more: a half-faded text has too little contrast. */
+const atRest = (page: Page) =>
+  page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))))
+
 /** A dialog that stands open, looked at and shut. */
 async function check(page: Page, what: string) {
   await expect(page.getByRole('dialog')).toBeVisible()
+  await atRest(page)
   expect((await serious(page)).map((found) => `${what}: ${found}`)).toEqual([])
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toBeHidden()
@@ -87,11 +101,33 @@ test('axe finds nothing serious in the dialogs of the bench', async ({ page }) =
   await expect(page.getByLabel('Search materials')).toBeFocused()
   await check(page, 'picker')
   await page.keyboard.press('?')
-  await expect(page.getByRole('dialog')).toBeVisible()
-  await page.waitForTimeout(400) // the dialog fades in, and a half-faded text has too little contrast
   await check(page, 'keys')
-  await page.getByRole('button', { name: 'Add a finished mix' }).click()
-  await check(page, 'finished mixes')
+  for (const [button, what] of [
+    ['Add a finished mix', 'finished mixes'],
+    ['Mixes to begin from', 'starters'],
+    ['Versions', 'versions'],
+    ['Share', 'share'],
+    ['Remove this job', 'removing a job'],
+  ] as const) {
+    await page.getByRole('button', { name: button }).first().click()
+    await check(page, what)
+  }
+  await openGarden(page, '/demo/beds')
+  await page.getByRole('button', { name: 'Many at once' }).click()
+  await check(page, 'many beds at once')
+})
+
+test('every page of the app is among those looked at', () => {
+  const looked = SCREENS.map((path) => path.replace(/^\/(my|demo)/, '').replace(/\?.*/, ''))
+  const stations = [...readFileSync('src/stations.ts', 'utf8').matchAll(/\bid: '(\w+)'/g)].map((m) => m[1]!)
+  const places = [...readFileSync('src/router.ts', 'utf8').matchAll(/^  \['(.*?)', '/gm)].map((m) => m[1]!)
+  expect([stations.length, places.length]).toEqual([9, 9])
+  for (const id of stations)
+    expect(
+      looked.some((path) => path.endsWith(`/${id}`)),
+      id,
+    ).toBe(true)
+  for (const path of places) expect(looked.includes(path.includes(':') ? '/nowhere' : path), path).toBe(true)
 })
 
 test('axe finds nothing serious in the dialogs of the shelf', async ({ page }) => {
@@ -100,9 +136,7 @@ test('axe finds nothing serious in the dialogs of the shelf', async ({ page }) =
   await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
   await check(page, 'label of a bag')
   await page.getByRole('button', { name: 'Figures and sources of Pumice' }).click()
-  await page.waitForTimeout(400)
   await check(page, 'figures')
   await page.getByRole('button', { name: 'Pack, price and stock of Pumice' }).click()
-  await page.waitForTimeout(400)
   await check(page, 'pack')
 })

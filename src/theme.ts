@@ -117,6 +117,19 @@ export const openBedPreset = definePreset(
           ['light', 'dark'].map((scheme) => [
             scheme,
             {
+              root: {
+                danger: {
+                  background: 'var(--alarm)',
+                  hoverBackground: 'var(--alarm)',
+                  activeBackground: 'var(--alarm)',
+                  borderColor: 'var(--alarm)',
+                  hoverBorderColor: 'var(--alarm)',
+                  activeBorderColor: 'var(--alarm)',
+                  color: 'var(--paper)',
+                  hoverColor: 'var(--paper)',
+                  activeColor: 'var(--paper)',
+                },
+              },
               outlined: {
                 primary: {
                   borderColor: 'var(--edge)',

@@ -33,6 +33,8 @@ const stateOf = (s: { done: boolean; next: boolean }) => (s.done ? 'done' : s.ne
 
 <style scoped>
 .stations {
+  /* What is hidden from the eye inside it is cut off with it. */
+  position: relative;
   display: flex;
   gap: 4px;
 }

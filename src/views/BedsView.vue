@@ -19,6 +19,7 @@ import { useNewJob } from '@/composables/useNewJob'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { useSlashToSearch } from '@/composables/useSlashToSearch'
 import { bedOf, bedsOf } from '@/model/garden/garden'
+import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
 import { STARTING_PLAN, startingBed } from '@/model/garden/starting'
 import { isAloft } from '@/model/garden/vessel'
@@ -81,7 +82,8 @@ function addOne() {
   const { id, createdAt } = fresh()
   add([startingBed(id, createdAt, chosen.value?.vessel.kind ?? 'roundPot')])
 }
-const copy = (bed: Bed) => add([{ ...bed, ...fresh(), name: `${bedTitle(bed)}, copy` }])
+const copy = (bed: Bed) =>
+  add([{ ...bed, ...fresh(), name: `${bedTitle(bed).slice(0, LONGEST_NAME - 6)}, copy` }])
 const change = (part: Partial<BedSpec>) =>
   chosen.value && garden.run({ type: 'bed/change', bedId: chosen.value.id, change: part })
 function remove(bed: Bed) {
@@ -130,6 +132,7 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
     <div v-if="chosen" class="two" :class="{ lone: look === 'yard' }">
       <BedList v-if="look === 'list'" :beds="wanted" :chosen="chosen.id" :units="units" @choose="choose" />
       <section class="picture" aria-label="In section">
+        <h2 class="visually-hidden">In section</h2>
         <BedPicture :spec="chosen" :units="units" :problem="problem" @change="change" />
         <div class="under">
           <HowMuch
@@ -157,6 +160,7 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
         </div>
       </section>
       <section aria-label="The bed">
+        <h2 class="visually-hidden">{{ bedTitle(chosen) }}</h2>
         <BedForm :key="chosen.id" :spec="chosen" :units="units" :beside="beside" @change="change" />
       </section>
     </div>

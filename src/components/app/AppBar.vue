@@ -119,13 +119,20 @@ const emit = defineEmits<{ switch: [] }>()
     flex-direction: column;
     gap: 2px;
     font-size: 0.8rem;
-    padding: 7px 6px 5px;
-    min-width: 60px;
+    padding: 7px 2px 5px;
+    flex: 1;
+    min-width: 0;
     min-height: 52px;
   }
   .places .here {
     box-shadow: inset 0 3px var(--clay);
     border-radius: 0;
+  }
+}
+@media (max-width: 370px) {
+  .bar {
+    flex-wrap: wrap;
+    row-gap: 0;
   }
 }
 </style>

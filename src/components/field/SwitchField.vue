@@ -34,3 +34,9 @@ const model = defineModel<V>({ required: true })
     </template>
   </SelectButton>
 </template>
+
+<style scoped>
+.p-selectbutton {
+  flex-wrap: wrap;
+}
+</style>

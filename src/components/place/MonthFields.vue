@@ -41,7 +41,7 @@ const FIELDS: { key: keyof Month; column: Column; label: string; quantity: Quant
 <style scoped>
 .months {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(320px, 100%), 1fr));
   gap: 12px 24px;
 }
 .month {

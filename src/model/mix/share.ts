@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate'
 import { z } from 'zod'
 import { recipeOf } from './versions'
+import { LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import { recipeSchema, type Recipe } from '@/model/garden/schemas'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'
@@ -9,8 +10,8 @@ import { materialById } from '@/core/data'
 export const sharedSchema = z.object({
   format: z.literal('open-bed-recipe'),
   formatVersion: z.literal(2),
-  name: z.string().max(120),
-  note: z.string().max(2000),
+  name: z.string().max(LONGEST_NAME),
+  note: z.string().max(LONGEST_RECIPE_NOTE),
   recipe: recipeSchema,
 })
 export type SharedRecipe = z.infer<typeof sharedSchema>
