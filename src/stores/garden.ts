@@ -181,7 +181,6 @@ export const useGarden = defineStore('garden', () => {
 
   type Seed = () => Promise<Map<string, AnyData>>
   type Connect = (garden: GardenName) => Promise<StoragePort>
-  let again: () => Promise<void> = async () => undefined
 
   /**
    * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database from the start the
@@ -189,7 +188,6 @@ export const useGarden = defineStore('garden', () => {
    * opening is stuck and says so: nothing is changed until somebody chooses.
    */
   async function open(garden: GardenName, seed?: Seed, connect: Connect = foragePort) {
-    again = () => open(garden, seed, connect)
     close()
     name.value = garden
     opening.value = { state: 'opening' }
@@ -236,8 +234,6 @@ export const useGarden = defineStore('garden', () => {
     if (seed && !records.value.has(SETTINGS_KEY)) await fillEmpty(seed)
     opening.value = { state: 'open' }
   }
-  /** Tries once more to open a garden that is stuck. */
-  const tryOpening = () => again()
 
   /** Shows what can be read of a garden that is stuck, and changes nothing. */
   async function openReadOnly() {
@@ -343,7 +339,6 @@ export const useGarden = defineStore('garden', () => {
     redo,
     setSettings,
     open,
-    tryOpening,
     openReadOnly,
     rawText,
     settle,

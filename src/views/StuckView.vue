@@ -17,6 +17,8 @@ async function doing(work: () => Promise<void>) {
   await work()
   busy.value = false
 }
+/** A page anew: what hangs in this one hangs on. */
+const reload = () => location.reload()
 const save = () =>
   doing(async () => {
     const text = await garden.rawText()
@@ -30,7 +32,7 @@ const save = () =>
     <ProblemBox :sentence="stuckText(opening)" />
     <p>Nothing was changed: what was saved lies where it was.</p>
     <div class="row">
-      <Button label="Try again" :disabled="busy" @click="doing(garden.tryOpening)" />
+      <Button label="Try again" :disabled="busy" @click="reload" />
       <Button label="Open to look at only" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
       <Button label="Save what is there to a file" outlined :disabled="busy" @click="save" />
     </div>

@@ -1,0 +1,195 @@
+import { expect as plain, test as bare, type Page } from '@playwright/test'
+import { expect, openGarden, saved, startJob } from './support'
+
+// Faults of the browser's database, one mode each: what the page says meanwhile, and what is left afterwards.
+// Not the quiet test: the browser itself complains of some of them.
+
+declare global {
+  interface Window {
+    fault: string
+  }
+}
+
+/** Breaks the page's database in the way that `fault` names, from then on and over reloads. */
+const breakable = (page: Page) =>
+  page.addInitScript(() => {
+    window.fault = sessionStorage.getItem('fault') ?? ''
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
+      if (window.fault === 'put throws') throw new DOMException('broken', 'DataError')
+      if (window.fault === 'disk full') throw new DOMException('No room left', 'QuotaExceededError')
+      return put.apply(this, args)
+    }
+    const transaction = IDBDatabase.prototype.transaction
+    IDBDatabase.prototype.transaction = function (...args: Parameters<typeof transaction>) {
+      if (window.fault === 'transaction throws' && args[1] === 'readwrite')
+        throw new DOMException('closing', 'InvalidStateError')
+      const begun = transaction.apply(this, args)
+      if (window.fault === 'transaction aborts' && args[1] === 'readwrite') setTimeout(() => begun.abort())
+      return begun
+    }
+    const getAll = IDBObjectStore.prototype.getAll
+    IDBObjectStore.prototype.getAll = function (...args: Parameters<typeof getAll>) {
+      if (window.fault === 'read throws') throw new DOMException('The index is broken', 'UnknownError')
+      return getAll.apply(this, args)
+    }
+    const open = IDBFactory.prototype.open
+    IDBFactory.prototype.open = function (...args: Parameters<typeof open>) {
+      // A request that is never answered, as of a database that waits for another to be closed.
+      if (window.fault === 'open hangs') return {} as IDBOpenDBRequest
+      return open.apply(this, args)
+    }
+  })
+const fault = (page: Page, mode: string) =>
+  page.evaluate((m) => {
+    window.fault = m
+    sessionStorage.setItem('fault', m)
+  }, mode)
+const told = (mode: string, said: string) =>
+  bare.info().annotations.push({ type: 'fault', description: `${mode}: ${said}` })
+
+for (const [mode, says] of [
+  ['put throws', 'refuses to keep data'],
+  ['disk full', 'The disk is full'],
+  ['transaction throws', 'refuses to keep data'],
+  ['transaction aborts', 'refuses to keep data'],
+] as const)
+  bare(`a write fails (${mode}): it is said until it works again, and nothing is lost`, async ({ page }) => {
+    await breakable(page)
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await saved(page)
+    await fault(page, mode)
+    const name = page.getByLabel('Name of this job')
+    await name.fill('Kept in the page')
+    await plain(page.getByRole('alert')).toContainText(says)
+    const notices = await page.evaluate(async () => {
+      const heard: string[] = []
+      const notice = document.querySelector('.notice')!
+      new MutationObserver(() => heard.push(notice.textContent!)).observe(notice, {
+        childList: true,
+        characterData: true,
+        subtree: true,
+      })
+      const box = document.querySelector<HTMLInputElement>('input.name')!
+      for (const letter of 'abc') {
+        box.value += letter
+        box.dispatchEvent(new Event('input', { bubbles: true }))
+        await new Promise((later) => setTimeout(later, 120))
+      }
+      return heard
+    })
+    expect(notices).toEqual([])
+    await plain(page.locator('.notice')).toHaveText('Not saved!')
+    // Leaving asks first.
+    const asked = page.waitForEvent('dialog')
+    void page.close({ runBeforeUnload: true })
+    const dialog = await asked
+    expect(dialog.type()).toBe('beforeunload')
+    await dialog.dismiss()
+    await fault(page, '')
+    await plain(page.getByRole('alert')).toBeHidden({ timeout: 8000 })
+    await saved(page)
+    await page.reload()
+    await plain(name).toHaveValue('Kept in the pageabc')
+    told(mode, 'said within a second, nothing lost')
+  })
+
+bare('a database deleted under the page: the page says so and keeps all for a file', async ({ page }) => {
+  await openGarden(page)
+  await startJob(page, 'Fabric bag')
+  await saved(page)
+  await page.evaluate(() => new Promise((done) => (indexedDB.deleteDatabase('open-bed-my').onsuccess = done)))
+  await page.getByLabel('Name of this job').fill('Still here')
+  await plain(page.getByRole('alert')).toContainText('your work is not being saved')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
+  ])
+  let text = ''
+  for await (const chunk of await download.createReadStream()) text += String(chunk)
+  expect(text).toContain('Still here')
+  told('database deleted', 'said within a second, all of it goes out to a file')
+})
+
+bare('a database that never answers: the page says so, and opens when it answers again', async ({ page }) => {
+  await breakable(page)
+  await openGarden(page)
+  await startJob(page, 'Fabric bag')
+  await page.getByLabel('Name of this job').fill('Waits')
+  await saved(page)
+  await fault(page, 'open hangs')
+  await page.reload()
+  await plain(page.getByText('Opening your garden…')).toBeVisible()
+  await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible({ timeout: 8000 })
+  await plain(page.getByText('does not answer')).toBeVisible()
+  await fault(page, '')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await plain(page.getByLabel('Name of this job')).toHaveValue('Waits')
+  told('opening never answered', 'said after 5 s, opened when tried again')
+})
+
+bare('a database that cannot be read: the page says so and changes nothing', async ({ page }) => {
+  await breakable(page)
+  await openGarden(page)
+  await startJob(page, 'Fabric bag')
+  await saved(page)
+  await fault(page, 'read throws')
+  await page.reload()
+  await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible()
+  await plain(page.getByText('The index is broken')).toBeVisible()
+  await page.getByRole('button', { name: 'Save what is there to a file' }).click()
+  await plain(page.getByText('The index is broken')).toBeVisible()
+  await fault(page, '')
+  await page.getByRole('button', { name: 'Open to look at only' }).click()
+  await plain(page.getByText('Open to look at only.')).toBeVisible()
+  const name = page.getByLabel('Name of this job')
+  await name.fill('Not to be kept')
+  await plain(page.getByText('open to look at only; nothing was changed')).toBeVisible()
+  await page.getByRole('button', { name: 'Try to open it as usual' }).click()
+  await plain(name).not.toHaveValue('Not to be kept')
+  told('reading throws', 'said at once, nothing changed, read-only offered')
+})
+
+bare('a tab that closes over a conflict leaves its side set aside', async ({ context, page }) => {
+  await openGarden(page)
+  await startJob(page, 'Round pot')
+  await saved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  // The other tab is deaf: it does not hear of what is stored here.
+  await other.evaluate(() => {
+    BroadcastChannel.prototype.dispatchEvent = () => true
+  })
+  await other.evaluate(
+    () =>
+      new Promise<void>((held) => {
+        void navigator.locks.request('open-bed-my', () => {
+          held()
+          return new Promise((release) => setTimeout(release, 1200))
+        })
+      }),
+  )
+  await page.getByLabel('Name of this job').fill('From the first')
+  await other.getByLabel('Name of this job').fill('From the second')
+  const waits = (p: Page) => p.getByText('What you did here is not saved yet')
+  await expect
+    .poll(async () => Number(await waits(page).isVisible()) + Number(await waits(other).isVisible()))
+    .toBe(1)
+  const later = (await waits(page).isVisible()) ? page : other
+  await plain(later.locator('.notice')).toHaveText('Not saved yet')
+  const mine = await later.getByLabel('Name of this job').inputValue()
+  await later.close()
+  const left = later === page ? other : page
+  await left.goto('/my/settings')
+  const aside = left.getByRole('region', { name: 'Set aside' })
+  await plain(aside).toContainText('lost to a later edit in another tab')
+  const [download] = await Promise.all([
+    left.waitForEvent('download'),
+    aside.getByRole('button', { name: 'Download' }).click(),
+  ])
+  let text = ''
+  for await (const chunk of await download.createReadStream()) text += String(chunk)
+  expect(text).toContain(mine)
+  told('tab closed over a conflict', 'both sides kept')
+})
