@@ -77,7 +77,10 @@ for (let from = 0; from < SCREENS.length; from += TO_A_PAGE) {
       for (const width of [PHONE.width, NARROWEST]) {
         await page.setViewportSize({ width, height: PHONE.height })
         // A chart follows the width of its page a moment later.
-        await expect.poll(() => sidewards(page), { timeout: 3000 }).toBe(0).catch(() => null)
+        await expect
+          .poll(() => sidewards(page), { timeout: 3000 })
+          .toBe(0)
+          .catch(() => null)
         expect.soft(await sidewards(page), `${path} sticks out at ${width} px`).toBe(0)
       }
     }

@@ -123,6 +123,8 @@ bare('a database that never answers: the page says so, and opens when it answers
   await plain(page.getByText('Opening your garden…')).toBeVisible()
   await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible({ timeout: 8000 })
   await plain(page.getByText('does not answer')).toBeVisible()
+  // Nothing is saved where nothing is open.
+  await plain(page.locator('.notice')).toHaveCount(0)
   await fault(page, '')
   await page.getByRole('button', { name: 'Try again' }).click()
   await plain(page.getByLabel('Name of this job')).toHaveValue('Waits')

@@ -31,7 +31,7 @@ const now = useDelayedByFrame(computed(() => ({ undo: garden.undoLabel, redo: ga
   >
     <i class="pi pi-refresh" aria-hidden="true" />
   </button>
-  <SaveNotice :status="garden.status" />
+  <SaveNotice v-if="garden.opening.state === 'open'" :status="garden.status" />
 </template>
 
 <style scoped>

@@ -28,9 +28,9 @@ const save = () =>
 
 <template>
   <div class="page narrow">
-    <h1>Your garden does not open</h1>
+    <h1>{{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }} does not open</h1>
     <ProblemBox :sentence="stuckText(opening)" />
-    <p>Nothing was changed: what was saved lies where it was.</p>
+    <p class="calm">Nothing was changed: what was saved lies where it was.</p>
     <div class="row">
       <Button label="Try again" :disabled="busy" @click="reload" />
       <Button label="Open to look at only" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
@@ -43,6 +43,9 @@ const save = () =>
 <style scoped>
 .narrow {
   max-width: 680px;
+}
+.calm {
+  margin-top: 12px;
 }
 .row {
   margin-top: 14px;

@@ -140,7 +140,7 @@ async function remove() {
     font-size: 1.15rem;
   }
   .title {
-    flex-basis: 70%;
+    flex-basis: 60%;
     flex-direction: column;
     align-items: stretch;
     gap: 0;
