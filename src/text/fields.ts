@@ -1,5 +1,6 @@
 import type { SheetProblem } from '@/model/sheets/bedSheet'
 import { PACK_LIMITS } from '@/core/batch'
+import { readNumber } from '@/model/numbers'
 import { type Sentence, problemText } from './problems.en'
 import { refusalText } from './refusals'
 import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from './units'
@@ -12,6 +13,12 @@ export function notANumberText(
   units: UnitSystem,
 ): Sentence {
   const { unit } = QUANTITIES[quantity][units]
+  const read = readNumber(typed)
+  if (read !== null && typeof read !== 'number')
+    return {
+      why: `“${typed}” may mean ${read.either.join(' or ')}.`,
+      fix: `Type it so that it can be read in one way. Still counting with ${toFieldText(value, quantity, units)}${unit ? ` ${unit}` : ''}.`,
+    }
   return {
     why: typed.trim() === '' ? 'Nothing typed here yet.' : `“${typed}” is not a number.`,
     fix: `Still counting with ${toFieldText(value, quantity, units)}${unit ? ` ${unit}` : ''}.`,

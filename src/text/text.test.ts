@@ -9,6 +9,8 @@ import { commandText, fillsText, jobTitle, packText, recordName, shortName } fro
 import { matches } from './materials'
 import { bucketsText, doseSpoons, spoonText } from './measures'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
+import { readNumber } from '@/model/numbers'
+import { notANumberText } from './fields'
 import {
   doseText,
   doseWeightText,
@@ -41,10 +43,32 @@ describe('numbers as people type them', () => {
     ['1/0', null],
     ['1.2.3', null],
     ['12 cm', null],
+    ['10/4', 2.5],
+    ['1 3/4', 1.75],
+    ['1 10/4', 3.5],
+    ['11/2', null],
+    ['1,000', null],
+    ['1,234.5', 1234.5],
+    ['1.234,5', 1234.5],
+    ['1,234,567', 1234567],
+    ['0,125', 0.125],
+    ['1.234', 1.234],
+    ['+4', 4],
+    ['1e3', 1000],
+    ['-1½', -1.5],
   ])('“%s” is %s', (text, value) => {
     const read = parseNumber(text)
     if (value === null) expect(read).toBeNull()
     else expect(read).toBeCloseTo(value, 12)
+  })
+  test('what may be read in two ways is asked about', () => {
+    expect(readNumber('1,000')).toEqual({ either: [1000, 1] })
+    expect(readNumber('11/2')).toEqual({ either: [5.5, 1.5] })
+    expect(readNumber('-1,250')).toEqual({ either: [-1250, -1.25] })
+    expect(notANumberText('1,000', 30, 'length', 'metric')).toEqual({
+      why: '“1,000” may mean 1000 or 1.',
+      fix: 'Type it so that it can be read in one way. Still counting with 30 cm.',
+    })
   })
   test('fields turn round in both systems, to the digits they show', () => {
     const quantities = Object.keys(QUANTITIES) as Quantity[]

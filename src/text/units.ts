@@ -6,6 +6,7 @@ import {
   LITRES,
 } from '@/core/units'
 import type { Settings } from '@/model/garden/schemas'
+import { readNumber } from '@/model/numbers'
 
 export type UnitSystem = Settings['units']
 
@@ -60,18 +61,10 @@ export function toFieldText(value: number, quantity: Quantity, units: UnitSystem
   return String(Number((value * factor + offsetOf(quantity, units)).toFixed(digits)))
 }
 
-const VULGAR: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75, '⅓': 1 / 3, '⅔': 2 / 3 }
-
-/** Reads what people type: "12", "12,5", "1 1/2", "½", "1½". Null where it is no number. */
+/** Reads what people type into a field; null where it is no number, or may be one of two. */
 export function parseNumber(text: string): number | null {
-  const clean = text.trim().replace(',', '.').replace('−', '-')
-  const plain = Number(clean)
-  if (clean !== '' && Number.isFinite(plain)) return plain
-  const mixed = /^(-)?(\d+)?\s*(?:(\d+)\/(\d+)|([¼½¾⅓⅔]))$/.exec(clean)
-  if (!mixed) return null
-  const fraction = mixed[5] ? VULGAR[mixed[5]]! : Number(mixed[3]) / Number(mixed[4])
-  const value = Number(mixed[2] ?? 0) + fraction
-  return Number.isFinite(value) ? (mixed[1] ? -value : value) : null
+  const read = readNumber(text)
+  return typeof read === 'number' ? read : null
 }
 
 /** A field's text as a core value, or null where it is no number. */

@@ -88,7 +88,7 @@ describe('a sheet of beds', () => {
     expect(read('name,length\nPot,30,7').problems.map(whyOf)).toEqual(['surplus'])
     expect(read('name;length\nPot;1,200').problems.map(whyOf)).toEqual(['length'])
     expect(read('name;length\nPot;1,200').problems[0]!.why).toMatchObject({
-      wanted: 'a number without a separator of thousands',
+      wanted: 'a number that can be read in one way, not 1200 or 1.2',
     })
     const long = read(`name\n${'Pot\n'.repeat(50_000)}`)
     expect([long.beds.length, long.problems.map(whyOf)]).toEqual([0, ['rows']])

@@ -15,7 +15,8 @@ import { LAYER_KINDS } from '@/core/filling'
 import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
 import { bedKey } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
-import { csvOf, numberWanted, readNumber, readSheet } from './sheet'
+import { readNumber } from '../numbers'
+import { csvOf, numberWanted, readSheet } from './sheet'
 import type { Problem } from '@/core/problems'
 
 /** Columns of a sheet of beds, in the order they are written. Lengths in the unit of the heading. */

@@ -1,5 +1,6 @@
 import type { Place, Settings } from '@/model/garden/schemas'
-import { numberWanted, readNumber, readSheet } from './sheet'
+import { readNumber } from '../numbers'
+import { numberWanted, readSheet } from './sheet'
 
 type Months = Place['months']
 

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { GARDEN_LIMITS } from '../garden/limits'
+import type { ReadNumber } from '../numbers'
 
 /** One row of a sheet: its number there (the heading is 1), its cells by column, and those beyond the last column. */
 export interface SheetRow {
@@ -52,23 +53,6 @@ export function readSheet(text: string, heading: (cell: string) => string): Shee
   return { columns, rows, tooMany: false }
 }
 
-/**
- * A number as written in a sheet, with a decimal point or comma; "1,234.5" and "1.234,5" are read as meant. Null
- * where it is none; 'unclear' where it may be thousands or a fraction ("1,200").
- */
-export function readNumber(text: string): number | null | 'unclear' {
-  const bare = text.trim().replace(/^\+/, '')
-  if (/^-?[1-9]\d{0,2}([.,])\d{3}$/.test(bare)) return bare.includes('.') ? Number(bare) : 'unclear'
-  const plain = /^-?\d{1,3}(,\d{3})+\.\d+$/.test(bare)
-    ? bare.replaceAll(',', '')
-    : /^-?\d{1,3}(\.\d{3})+,\d+$/.test(bare)
-      ? bare.replaceAll('.', '').replace(',', '.')
-      : bare.replace(',', '.')
-  return /^-?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain) && Number.isFinite(Number(plain))
-    ? Number(plain)
-    : null
-}
-
 /** What a cell that holds no clear number should have held. */
-export const numberWanted = (read: null | 'unclear') =>
-  read === 'unclear' ? 'a number without a separator of thousands' : 'a number'
+export const numberWanted = (read: Exclude<ReadNumber, number>) =>
+  read === null ? 'a number' : `a number that can be read in one way, not ${read.either.join(' or ')}`
