@@ -79,6 +79,9 @@ test('lime and tub beyond sense are told beside their fields', async ({ page }) 
   for (const [label, typed, said] of [
     ['Tub, tarp or barrow', '3', 'too small'],
     ['Tub, tarp or barrow', '-3', 'more than nothing'],
+    // A million buckets to a barrow: refused, where it once kept the page busy for ever.
+    ['Tub, tarp or barrow', '10000000', 'more than the'],
+    ['Tub, tarp or barrow', '1,000', 'may mean 1000 or 1'],
     ['Bucket', '0', 'more than nothing'],
     ['Allowance for settling', '-5', 'below nothing'],
     ['Allowance for settling', '90', 'more than'],

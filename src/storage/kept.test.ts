@@ -210,7 +210,7 @@ function played(garden: ReadonlyMap<string, AnyData>, commands: readonly Command
   return { after, refused }
 }
 
-test('any commands, stored and read again, give the same garden', async () => {
+test('any commands, stored and read again, give the same garden', { timeout: 60_000 }, async () => {
   let refused = 0
   let taken = 0
   await fc.assert(

@@ -102,7 +102,7 @@ function previewed(text: string): FileRead {
   return step.value
 }
 
-describe('mutants', () => {
+describe('mutants', { timeout: 60_000 }, () => {
   test('2,000 of a garden file: read, refused, or left out by name; what is read is sound', () => {
     tryMutants(exportFile(small, [], NOW), 2000, 1, (mutant) => {
       const read = previewed(mutant)
