@@ -1,13 +1,20 @@
 <script setup lang="ts">
 /** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { useGarden } from '@/stores/garden'
 
 const garden = useGarden()
-/** A frame after what was pressed: what came of it is shown first. How saving stands is never shown late. */
+/** A frame after what was pressed: what came of it is shown first. */
 const now = useDelayedByFrame(computed(() => ({ undo: garden.undoLabel, redo: garden.redoLabel })))
+/** Two frames after it changed, and never later, however many edits follow: the figures under the hand come first. */
+const status = shallowRef(garden.status)
+const inTwoFrames = (then: () => void) => requestAnimationFrame(() => requestAnimationFrame(then))
+watch(
+  () => garden.status,
+  () => inTwoFrames(() => (status.value = garden.status)),
+)
 </script>
 
 <template>
@@ -31,7 +38,7 @@ const now = useDelayedByFrame(computed(() => ({ undo: garden.undoLabel, redo: ga
   >
     <i class="pi pi-refresh" aria-hidden="true" />
   </button>
-  <SaveNotice v-if="garden.opening.state === 'open'" :status="garden.status" />
+  <SaveNotice v-if="garden.opening.state === 'open'" :status="status" />
 </template>
 
 <style scoped>
