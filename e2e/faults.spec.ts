@@ -63,6 +63,7 @@ for (const [mode, says] of [
     const name = page.getByLabel('Name of this job')
     await name.fill('Kept in the page')
     await plain(page.getByRole('alert')).toContainText(says)
+    await plain(page.locator('.notice')).toHaveText('Not saved!')
     const notices = await page.evaluate(async () => {
       const heard: string[] = []
       const notice = document.querySelector('.notice')!
