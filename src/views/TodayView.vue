@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
 import Button from 'primevue/button'
-import { computed, ref, shallowRef, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
-import TextField from '@/components/field/TextField.vue'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import DoneJobs from '@/components/today/DoneJobs.vue'
 import JobCard from '@/components/today/JobCard.vue'
@@ -21,6 +20,8 @@ import { fillsText, jobTitle } from '@/text/labels'
 import { placeLine } from '@/text/place'
 import { FOLLOW_UP_TEXTS } from '@/text/season'
 
+/** Fetched where there are many jobs: most gardens begin without it. */
+const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
 const garden = useGarden()
 const router = useRouter()
 const { forKind, again } = useNewJob()
