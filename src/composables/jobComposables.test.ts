@@ -7,11 +7,12 @@ import { countProblem } from '@/core/amounts'
 import { demoGarden } from '@/demo/demoGarden'
 import { changesOf, type Command } from '@/model/garden/commands'
 import { bedsOf, jobsOf, settingsOf, shelfItemOf } from '@/model/garden/garden'
-import type { AnyData } from '@/model/garden/schemas'
+import type { AnyData, Job } from '@/model/garden/schemas'
 import { startingSpec } from '@/model/garden/starting'
 import type { findInWorker, inTheWayInWorker } from '@/workers/core.client'
 import { useBedProblems } from './useBedProblems'
 import { useBench } from './useBench'
+import { useDues } from './useDues'
 import { useFinder } from './useFinder'
 import { useFinderWishes } from './useFinderWishes'
 import { useFirstOpen } from './useFirstOpen'
@@ -388,4 +389,23 @@ test('one card at a time, from where the work stands', async () => {
   cards.value = []
   await nextTick()
   expect([card.value, allDone.value]).toEqual([undefined, false])
+})
+
+test('what planted jobs ask for comes bit by bit and whole; a later garden takes the place of an earlier one', async () => {
+  const door = garden()
+  const jobs = shallowRef<readonly Job[]>(jobsOf(door.records))
+  const dues = scope.run(() => useDues(() => door.records, jobs))!
+  expect(dues.value.size).toBe(0)
+  await vi.waitUntil(() => dues.value.size > 0)
+  const planted = jobs.value.filter((j) => j.plantedOn).map((j) => j.id)
+  expect(planted.length).toBeGreaterThan(1)
+  expect(planted).toEqual(expect.arrayContaining([...dues.value.keys()]))
+  const alone = jobs.value.filter((j) => j.id === [...dues.value.keys()][0])
+  // Two changes in a row: only the last one is answered.
+  jobs.value = []
+  jobs.value = alone
+  await vi.waitUntil(() => dues.value.size === 1)
+  expect([...dues.value.keys()]).toEqual([alone[0]!.id])
+  jobs.value = []
+  await vi.waitUntil(() => dues.value.size === 0)
 })

@@ -175,8 +175,7 @@ export function createSaver(options: SaverOptions): Saver {
   }
 
   /** Writes some edits in one go; where that fails, one by one, so that one of them does not keep the others. */
-  async function writeSome(edits: readonly [string, AnyData | null][]) {
-    const raws = await withTimeLimit(port.getMany(edits.map(([key]) => key)), patience)
+  async function writeSome(edits: readonly [string, AnyData | null][], raws: readonly unknown[]) {
     const found: Write[] = []
     for (const [i, [key, data]] of edits.entries()) {
       const write = writeFor(key, data, raws[i])
@@ -209,8 +208,9 @@ export function createSaver(options: SaverOptions): Saver {
     try {
       await lock(async () => {
         const edits = [...dirty].filter(([key]) => !waiting.has(key))
+        const raws = await withTimeLimit(port.getMany(edits.map(([key]) => key)), patience)
         for (let from = 0; from < edits.length; from += AT_ONCE)
-          await writeSome(edits.slice(from, from + AT_ONCE))
+          await writeSome(edits.slice(from, from + AT_ONCE), raws.slice(from, from + AT_ONCE))
         for (const [key, mine] of waiting)
           if (dirty.has(key)) await withTimeLimit(keepAside(key, dirty.get(key)!, mine), patience)
       })

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent, ref, shallowRef, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import DoneJobs from '@/components/today/DoneJobs.vue'
 import JobCard from '@/components/today/JobCard.vue'
 import LatelyMixed from '@/components/today/LatelyMixed.vue'
 import StartTiles from '@/components/today/StartTiles.vue'
+import { useDues } from '@/composables/useDues'
 import { useNewJob } from '@/composables/useNewJob'
 import { cropById } from '@/core/data'
 import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
-import type { Due } from '@/model/season/season'
 import { isOver, nextStation, STATIONS } from '@/stations'
 import { useGarden } from '@/stores/garden'
 import { isoDay, shortDayText } from '@/text/dates'
@@ -27,15 +27,11 @@ const router = useRouter()
 const { forKind, again } = useNewJob()
 const today = isoDay(new Date())
 
-/** What each planted job asks for next; the work for it is fetched after the page stands. */
-const dues = shallowRef<ReadonlyMap<string, Due>>(new Map())
-watchEffect(async () => {
-  const { records, jobs } = garden
-  const standing = jobs.filter((j) => !isOver(j))
-  if (!standing.some((j) => j.plantedOn)) return
-  const { duesOf } = await import('@/model/season/due')
-  dues.value = duesOf(records, standing)
-})
+/** What each planted job asks for next. */
+const dues = useDues(
+  () => garden.records,
+  () => garden.jobs.filter((j) => !isOver(j)),
+)
 
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
