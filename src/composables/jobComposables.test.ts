@@ -113,7 +113,7 @@ describe('the bench', () => {
     const { made, inHand, door } = using(useBench)
     await rest()
     expect(made.later.stale.value).toBe(false)
-    expect(made.later.value.value!.judgements.length).toBeGreaterThan(0)
+    expect(made.later.value.value!.evaluation.seasons.length).toBe(3)
     const moves = made.next.value.value?.moves ?? []
     expect(moves.length).toBeGreaterThan(0)
     const before = inHand.job.value!.parts

@@ -1,16 +1,17 @@
 import {
   acidityCourse,
-  JUDGED_AFTER,
   limeAt,
+  type AcidityInput,
   type AcidityState,
   type LimeChoice,
   type LimePlan,
+  type Temperature,
 } from './chemistry'
 import { containerVolumes, type Container, type ContainerVolumes } from './geometry'
-import { growingOutlook, YEAR_COOLER_BY, type Growing, type GrowingOutlook } from './growing'
+import { growingOutlook, yearMean, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
 import {
-  acidDosesOf,
+  acidityOfDoses,
   feedFlags,
   saltZones,
   type DressingDose,
@@ -38,8 +39,8 @@ export interface MixInContainer {
   /** From the base up. */
   bottomLayers?: readonly BottomLayer[]
   dressings?: readonly DressingDose[]
-  /** Mean temperature of the mix where no place is known, C. */
-  temperature?: number
+  /** Of the mix; 20 C where left out. */
+  temperature?: Temperature
   growing?: Growing
 }
 
@@ -54,6 +55,8 @@ export interface Evaluation {
   mix: WaterBalance
   /** pH six weeks after mixing, with lime and dressings given, watered with pure water. */
   lime: LimePlan
+  /** What works on its pH besides that lime: limes and acids among the dressings, temperature. */
+  given: AcidityInput
   /** pH by the week, the water's alkalinity and fertilizer counted in. */
   acidity: AcidityState[]
   salts: { mix: SaltState; top: SaltState | null }
@@ -135,8 +138,8 @@ export function evaluate(
     notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
   const temperature = input.temperature ?? USUAL_TEMPERATURE
   const depth = mixHeight - floor
-  const acids = acidDosesOf(doses, depth)
-  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, JUDGED_AFTER, temperature, acids)
+  const given = { ...acidityOfDoses(doses, depth), temperature }
+  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, given)
   const weight = weights(fill.value, weighed)
   const outlook = growing
     ? growingOutlook({
@@ -151,14 +154,7 @@ export function evaluate(
         temperature,
       })
     : null
-  const years = seasonsOf(
-    container,
-    parts,
-    outlook?.yearTemperature ?? temperature - YEAR_COOLER_BY,
-    floor,
-    effort.years,
-    effort.slices / 2,
-  )
+  const years = seasonsOf(container, parts, yearMean(temperature), floor, effort.years, effort.slices / 2)
   if (!years.ok) return years
   return succeed(
     {
@@ -168,13 +164,18 @@ export function evaluate(
       mixDepth: depth,
       mix,
       lime,
+      given,
       acidity: acidityCourse(
         mixed.value,
-        { limes: lime.doses, acids, temperature, waterAlkalinity: outlook?.alkalinityPerDay ?? 0 },
+        {
+          ...given,
+          limes: [...lime.doses, ...given.limes],
+          waterAlkalinity: outlook?.alkalinityPerDay ?? 0,
+        },
         7 * WEEKS,
       ),
       salts: saltZones(mixed.value, doses, depth, temperature),
-      flags: feedFlags(mixed.value, doses, depth, outlook?.plantingTemperature ?? temperature, growing?.crop),
+      flags: feedFlags(mixed.value, doses, depth, temperature, growing?.crop),
       weights: weight,
       seasons: years.value,
       growing: outlook,

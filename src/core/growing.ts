@@ -6,6 +6,7 @@ import {
   type WallKind,
   type WateringInterval,
 } from './climate'
+import type { Temperature } from './chemistry'
 import type { Crop } from './data'
 import {
   broadSide,
@@ -48,9 +49,6 @@ export interface GrowingOutlook {
   tippingWind: number
   /** Alkalinity the season's water brings, mmol of charge per litre of mix and day. */
   alkalinityPerDay: number
-  /** Mean temperature of the mix, C: in the planting month, and over the year. */
-  plantingTemperature: number
-  yearTemperature: number
 }
 
 /**
@@ -62,7 +60,30 @@ export const USUAL_LEACHING: Fraction = 0.15
 const MEAN_LEAF = 0.6
 
 /** How much cooler the year is than a growing season of unknown place, C. Source: our assumption. */
-export const YEAR_COOLER_BY = 5
+const YEAR_COOLER_BY = 5
+
+/** The month a crop is planted in where nobody said. */
+export const USUAL_PLANTING_MONTH = 5
+
+/**
+ * Temperature of the mix of a place from a planting month on.
+ * Source: as `mixTemperature`.
+ */
+export const temperatureOfPlace = (climate: Climate, plantingMonth = USUAL_PLANTING_MONTH): Temperature => ({
+  months: climate.months.map((_, i) => mixTemperature(climate, i + 1)),
+  start: plantingMonth,
+})
+
+/**
+ * Mean temperature over a year, C; of a single temperature, which is that of a growing season, five degrees less.
+ *
+ * @example
+ * yearMean(20) // 15
+ */
+export const yearMean = (temperature: Temperature): number =>
+  typeof temperature === 'number'
+    ? temperature - YEAR_COOLER_BY
+    : temperature.months.reduce((sum, t) => sum + t / temperature.months.length, 0)
 
 interface GrowingInput {
   container: Container
@@ -74,8 +95,8 @@ interface GrowingInput {
   doses: readonly DressingDose[]
   weight: Weights
   growing: Growing
-  /** Where no climate is known, C. */
-  temperature: number
+  /** Of the mix. */
+  temperature: Temperature
 }
 
 /**
@@ -100,7 +121,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, container, fill, mix } = input
   const { crop, plants, climate } = growing
   const p = crop.properties
-  const planting = growing.plantingMonth ?? 5
+  const planting = growing.plantingMonth ?? USUAL_PLANTING_MONTH
   const standing = crop.perennial
     ? Array.from({ length: 12 }, (_, i) => i + 1)
     : monthsStanding(planting, seasonDays(crop))
@@ -117,12 +138,11 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
         }),
       )
     : []
-  const mean = (of: (month: number) => number, months = standing) =>
-    months.reduce((sum, month) => sum + of(month), 0) / months.length
+  const mean = (of: (month: number) => number) =>
+    standing.reduce((sum, month) => sum + of(month), 0) / standing.length
   const use = climate ? mean((m) => watering[m - 1]!.use.value) * MEAN_LEAF : 0
   const leaching = growing.leachingFraction ?? USUAL_LEACHING
   const drainagePerDay = climate ? (use * leaching) / (1 - leaching) : mix.mixVolume / 70
-  const seasonTemperature = climate ? mean((m) => mixTemperature(climate, m)) : input.temperature
   const height = shapeHeight(container.shape)
   return {
     feeding: feedingSeason({
@@ -134,7 +154,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
       mixHeight: fill.mixHeight - input.floor,
       containerCapacity: mix.containerCapacity,
       drainagePerDay,
-      temperature: seasonTemperature,
+      temperature: input.temperature,
     }),
     watering,
     thirstiestMonth: climate
@@ -149,9 +169,5 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
       canopyArea: crownArea(p.canopyHeight.value, p.canopyArea.value * plants),
     }),
     alkalinityPerDay: ((growing.waterAlkalinity ?? 0) * (use + drainagePerDay)) / mix.mixVolume,
-    plantingTemperature: climate ? mixTemperature(climate, planting) : input.temperature,
-    yearTemperature: climate
-      ? mean((m) => mixTemperature(climate, m), [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])
-      : input.temperature - YEAR_COOLER_BY,
   }
 }

@@ -4,6 +4,10 @@ import type { Problem } from './problems'
 export type Note =
   | { code: 'outside-tested-range'; quantity: string; value: number; low: number; high: number }
   | { code: 'target-already-passed'; pH: number; target: number }
+  /** Fertilizer will make more acid than lime can be given against. `pH` is where it stands when judged. */
+  | { code: 'acid-outlasts-lime'; target: number; pH: number; limit: number }
+  /** The most lime that is sensible does not reach the target. */
+  | { code: 'lime-at-its-limit'; target: number; pH: number; limit: number }
   | { code: 'no-acid-needed'; pH: number; target: number }
   | { code: 'dose-above-usual-limit'; gramsPerLitre: number; limit: number }
   | { code: 'measures-rounded'; largestShareError: number }

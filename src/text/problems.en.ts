@@ -228,6 +228,10 @@ export function noteText(note: Note, units: UnitSystem): string {
       return `The ${note.quantity} is outside the range this was tested for.`
     case 'target-already-passed':
       return `The mix is at pH ${pHText(note.pH)} already, at or above the ${pHText(note.target)} wanted: no lime. Lime never lowers pH.`
+    case 'acid-outlasts-lime':
+      return `The feed turns to more acid than ${doseText(note.limit, units)} of lime can answer, so lime is given as if it did not: pH ${pHText(note.pH)} in six weeks. Give less ammonium, water with hard water, or lime again on top later.`
+    case 'lime-at-its-limit':
+      return `${doseText(note.limit, units)}, the most lime that is sensible at once, brings it to pH ${pHText(note.pH)} in six weeks, not to ${pHText(note.target)}. Look again then, and lime on top if it has to be more.`
     case 'no-acid-needed':
       return `The mix will be at pH ${pHText(note.pH)}, at or below the ${pHText(note.target)} wanted: nothing to make it more acid.`
     case 'no-drainage':

@@ -2,7 +2,8 @@ import type { Dressing } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days } from '../units'
 import { CHEMISTRY_LIMITS } from './limits'
-import { acidityOn, acidPerGram, type AcidityInput } from './acidity'
+import { acidityOn, type AcidityInput } from './acidity'
+import { acidPerGram } from './fertilizerAcid'
 import type { BufferedMix } from './lime'
 import { solveDose } from './solveDose'
 
@@ -29,7 +30,7 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
  *
  * @example
  * acidForTarget({ pH: 6.6, bufferCapacity: 30 }, dressingById('sulfur_elemental'), 5.5).value
- * // { gramsPerLitre: 1.109, pH: 5.5, pHInTheEnd: 5.066 }
+ * // { gramsPerLitre: 1.112, pH: 5.5, pHInTheEnd: 5.066 }
  */
 export function acidForTarget(
   mix: BufferedMix,

@@ -1,30 +1,19 @@
-import type { Dressing } from '../data/types'
 import type { Days } from '../units'
-import { CHEMISTRY_LIMITS } from './limits'
-import { alkalinityPerGram, MMOLC_PER_GRAM_CACO3, type BufferedMix, type LimeDose } from './lime'
-import { q10Factor, releaseCurve, releasedBy } from './release'
-
-/** Charge of acid one gram of elemental sulfur makes once oxidised, mmol: 2000 / 32.06 (S to H2SO4; IUPAC masses). */
-export const MMOLC_PER_GRAM_SULFUR = 2000 / 32.06
-
-/** pH below which carbonate dissolves at its full rate; from here to its ceiling it slows in proportion. */
-export const FULL_RATE_PH = CHEMISTRY_LIMITS.fullRatePH.value
-
-/** pH above which water's bicarbonate begins to be laid down as lime again, and where it stops raising pH. */
-export const WATER_CEILING = {
-  from: CHEMISTRY_LIMITS.waterFrom.value,
-  to: CHEMISTRY_LIMITS.waterTo.value,
-} as const
-
-/**
- * Anything given by weight that makes acid (or, negative, base) as it works: sulfur, iron sulfate, most fertilizers.
- */
-export interface AcidDose {
-  dressing: Dressing
-  gramsPerLitre: number
-  /** Day it is put on; the first where left out. */
-  from?: Days
-}
+import { calciteEquilibrium, chargeBalance, pHWhere } from './charge'
+import { CHEMISTRY_LIMITS as L } from './limits'
+import {
+  acidOf,
+  gone,
+  grown,
+  LIFE_Q10,
+  nitrifierLag,
+  ramp,
+  workingDressing,
+  type AcidDose,
+  type LifePace,
+} from './fertilizerAcid'
+import { alkalinityPerGram, type BufferedMix, type LimeDose } from './lime'
+import { temperatureCourse, type Temperature } from './temperature'
 
 export interface AcidityInput {
   limes?: readonly LimeDose[]
@@ -34,8 +23,8 @@ export interface AcidityInput {
    * mix.
    */
   waterAlkalinity?: number
-  /** Mean temperature of the mix, C. */
-  temperature?: number
+  /** Of the mix; 20 C where left out. */
+  temperature?: Temperature
 }
 
 export interface AcidityState {
@@ -43,49 +32,60 @@ export interface AcidityState {
   pH: number
   /** Alkalinity of lime reacted so far, mmol of charge per litre. */
   reacted: number
-  /** Alkalinity still lying as undissolved lime, mmol of charge per litre. */
+  /** Alkalinity still lying as undissolved lime, that laid down again included, mmol of charge per litre. */
   residual: number
   /** Acid made so far by sulfur, sulfates and fertilizer, mmol of charge per litre; negative where they made base. */
   acid: number
-  /** Alkalinity of water that has worked so far, mmol of charge per litre. */
+  /** Alkalinity brought by water so far, mmol of charge per litre. */
   fromWater: number
+  /** Alkalinity laid down again as calcite, mmol of charge per litre; part of `residual`. */
+  laidDown: number
+  /** Base from each lime and acid from each dressing, in the order given, mmol of charge per litre. */
+  byLime: number[]
+  byAcid: number[]
+}
+
+/** Steps, days: as long as pH moves by about `move` in one. */
+const STEP = { shortest: 0.02, longest: 3, growth: 1.6, move: 0.05 } as const
+
+/** How far each thing gets in one step, before the pH at its end is known. */
+interface Pace extends LifePace {
+  dt: Days
+  /** Exponents of dissolving limes at full rate; of the laid-down calcite last. */
+  limes: number[]
+  /** Share of each dressing given up in this step; for sulfur its exponent at full rate. */
+  released: number[]
 }
 
 /**
- * Acid one gram of a dressing makes in the end, mmol of charge (Pierre's equivalents; sulfur 62.4). Limes make none
- * here.
+ * pH of a mix over time, by a balance of charge: lime dissolving, sulfur oxidising, nitrogen nitrified and taken up,
+ * fertilizer and water, against the buffer of the mix and of its water (`chargeBalance`).
  *
- * @example
- * acidPerGram(dressingById('sulfur_elemental')) // 59.35
- */
-export const acidPerGram = (dressing: Dressing): number =>
-  dressing.lime ? 0 : (dressing.acidity?.value ?? 0) * MMOLC_PER_GRAM_CACO3
-
-/**
- * pH of a mix over time: lime dissolving, sulfur oxidising, fertilizer and water working on one buffer.
+ *   F(pH) = sum reacted - laid down - acid + water
+ *   dU/dt = -k Q^((T-20)/10) U g(pH)^3,         g = 1 below 5.4, falling straight to 0 where calcite is in equilibrium
+ *   laid down: of the charge above that equilibrium, half in five days; it dissolves again when pH falls
+ *   ammonium: -(kn G(t) n(pH) + ku G(t) u(pH)) NH4, n = 0 at pH 4 to 1 at 6.5, u = 0 at 3.5 to 1 at 5, Q10 of both 2
+ *   G(t)  = t^4 / (t^4 + lag^4), t in days at 20 C: nitrifiers and roots have to grow first
  *
- *   dU_i/dt = -k_i Q_i^((T-20)/10) U_i g_i(pH),   g = 1 below 5.4, falling straight to 0 at the lime's ceiling
- *   pH      = pH_0 + (sum reacted - acid + water) / b
+ * | symbol | meaning                                                     | unit     |
+ * | U      | undissolved alkalinity of one lime                          | mmol_c/L |
+ * | k, Q   | its rate at 20 C, Q10                                       | 1/day, 1 |
+ * | kn, ku | nitrification; uptake by roots                              | 1/day    |
  *
- * | symbol | meaning                                                  | unit            |
- * | U      | undissolved alkalinity of one lime                       | mmol_c/L        |
- * | k, Q   | rate at 20 C, Q10                                        | 1/day, 1        |
- * | acid   | sum of dose x equivalent acidity x `releasedFraction`     | mmol_c/L        |
- * | water  | alkalinity brought by water, none of it above pH 8.2      | mmol_c/L        |
- * | b      | buffer capacity of the mix                               | mmol_c/L per pH |
- *
- * Unreacted carbonate stays as residual and answers later acid; with plenty of it pH levels off at the ceiling, about
- * 7.4. Soluble bases (hydrated lime) have no ceiling and can overshoot. States on day 0, every `every` days and the
- * last day. Steps of half a day, each pool exactly within a step. Range: pH 3.5 to 7.5, 5 to 35 C, up to three years.
- * Leaves out: plants' own acid beyond Pierre's convention, salts, gas.
+ * Sulfur slows below pH 4 and stops at 2.8; acid of iron and aluminium stays dissolved from 4 down to 3, base of
+ * phosphates as it is from 7.2 up to 8.2. Soluble bases
+ * (hydrated lime, ash) react at once and are laid down as calcite. In the long run a fertilizer makes Pierre's
+ * equivalent. Steps of half an hour to three days, as fast as pH moves, each ended at the pH it leads to, so that no
+ * ceiling is passed.
+ * States on day 0, every `every` days and the last day. Range: 0 to 35 C, up to three years. Leaves out: salts, leached
+ * ammonium and nitrate, slow supply of carbon dioxide in the first days of hydrated lime.
  * Source: rate idea after Huang, Fisher & Argo 2007, HortScience 42:1268-1273; equivalents Pierre 1933; the slow-down
- * is our assumption, its 5.4 and the rates of lime set so that 28 g per US gallon of peat and 5 g/L of peat both land
- * at pH 5.8-6.6 (common practice).
+ * and the rates of lime are set on common practice (`docs/method/acidity.md`).
  * Errors: none; the caller has checked doses and days.
  *
  * @example
  * acidityCourse({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).map((s) => s.pH)
- * // [5, 5.28, 5.56]
+ * // [5, 5.28, 5.559]
  */
 export function acidityCourse(
   mix: BufferedMix,
@@ -93,57 +93,125 @@ export function acidityCourse(
   days: Days,
   every: Days = 7,
 ): AcidityState[] {
-  const temperature = input.temperature ?? 20
-  const pools = (input.limes ?? []).map(({ lime, gramsPerLitre }) => ({
+  const balance = chargeBalance(mix)
+  const temperature = temperatureCourse(input.temperature ?? 20)
+  const equilibrium = calciteEquilibrium()
+  const top = Math.max(equilibrium, mix.pH)
+  const atTop = balance.at(top)
+  const limes = (input.limes ?? []).map(({ lime, gramsPerLitre, from = 0 }) => ({
     left: gramsPerLitre * alkalinityPerGram(lime),
-    rate: lime.ratePerDay.value * q10Factor(lime.q10, temperature, 20),
-    ceiling: lime.ceiling,
+    rate: lime.ratePerDay.value,
+    q10: lime.q10,
+    soluble: lime.soluble,
+    from,
   }))
-  const acids = (input.acids ?? [])
-    .map((a) => ({
-      curve: releaseCurve(a.dressing.release, temperature),
-      total: a.gramsPerLitre * acidPerGram(a.dressing),
-      from: a.from ?? 0,
-    }))
-    .filter((a) => a.total !== 0)
-  const acidBy = (day: Days) => acids.reduce((sum, a) => sum + a.total * releasedBy(a.curve, day - a.from), 0)
-  const water = input.waterAlkalinity ?? 0
-  const steps = Math.max(1, Math.ceil(days * 2))
-  const dt = days / steps
-  let reacted = 0
+  const working = (input.acids ?? []).map(workingDressing)
+  const perDay = input.waterAlkalinity ?? 0
+  const lag = nitrifierLag(mix.liveShare ?? 0)
+  const byLime = limes.map(() => 0)
+  const byAcid = working.map(() => 0)
   let fromWater = 0
+  let laidDown = 0
+  /** Charge above the equilibrium at the last step's end. */
+  let overBefore = 0
   let acid = 0
-  const state = (day: Days): AcidityState => ({
-    day,
-    pH: mix.pH + (reacted - acid + fromWater) / mix.bufferCapacity,
-    reacted,
-    residual: pools.reduce((sum, p) => sum + p.left, 0),
-    acid,
-    fromWater,
-  })
-  const course = [state(0)]
-  let next = every
-  for (let i = 1; i <= steps; i++) {
-    const pH = mix.pH + (reacted - acid + fromWater) / mix.bufferCapacity
-    for (const pool of pools) {
-      const ease =
-        pool.ceiling === null
-          ? 1
-          : Math.min(1, Math.max(0, (pool.ceiling - pH) / (pool.ceiling - FULL_RATE_PH)))
-      const dissolved = pool.left * (1 - Math.exp(-pool.rate * ease * dt))
-      pool.left -= dissolved
+  let reacted = 0
+  let pH = mix.pH
+
+  function paceOf(from: Days, to: Days): Pace {
+    const worth = (q10: number, reference: number, since: Days) =>
+      to > since ? temperature.worth(q10, reference, Math.max(from, since), to) : 0
+    const life = worth(LIFE_Q10, 20, 0)
+    const warmDays = temperature.worth(LIFE_Q10, 20, 0, (from + to) / 2)
+    return {
+      before: pH,
+      dt: to - from,
+      limes: [...limes.map((l) => l.rate * worth(l.q10, 20, l.from)), L.fineCalcite.value * (to - from)],
+      released: working.map((w) => {
+        if (!w) return 0
+        const exponent = w.rate * worth(w.q10, w.reference, w.from)
+        return w.oxidises ? exponent : w.left * gone(exponent)
+      }),
+      nitrify: L.nitrifies.value * life * grown(warmDays, lag),
+      takeUp: L.takenUp.value * life * grown(warmDays, L.rootsLag.value),
+    }
+  }
+
+  /** Base less acid of a step that ends at a pH, mmol of charge per litre; `keep` takes the step. */
+  function changeAt(at: number, pace: Pace, keep: boolean): number {
+    const ease = ramp(at, equilibrium, L.fullRatePH.value) ** 3
+    const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
+    let change = perDay * pace.dt
+    if (keep) fromWater += change
+    for (let i = 0; i < limes.length; i++) {
+      const lime = limes[i]!
+      const dissolved = lime.left * gone(pace.limes[i]! * (lime.soluble ? baseEase : ease))
+      change += dissolved
+      if (!keep) continue
+      lime.left -= dissolved
+      byLime[i]! += dissolved
       reacted += dissolved
     }
-    if (water > 0) {
-      const works = (WATER_CEILING.to - pH) / (WATER_CEILING.to - WATER_CEILING.from)
-      fromWater += water * dt * Math.min(1, Math.max(0, works))
+    const again = laidDown * gone(pace.limes[limes.length]! * ease)
+    const over = at > top ? balance.at(at) - atTop : 0
+    const laid = (((overBefore + over) / 2) * Math.LN2 * pace.dt) / L.laidDown.value
+    change += again - laid
+    if (keep) {
+      laidDown += laid - again
+      overBefore = over
     }
-    if (acids.length > 0) acid = acidBy(i * dt)
-    if (i === steps) course.push(state(days))
-    else if (i * dt >= next - 1e-9) {
-      course.push(state(i * dt))
-      next += every
+    for (let i = 0; i < working.length; i++) {
+      const one = working[i]
+      if (!one) continue
+      const made = acidOf(one, pace.released[i]!, pace, at, keep)
+      change -= made
+      if (!keep) continue
+      byAcid[i]! += made
+      acid += made
     }
+    return change
+  }
+
+  const state = (day: Days): AcidityState => ({
+    day,
+    pH,
+    reacted,
+    residual: limes.reduce((sum, l) => sum + l.left, laidDown),
+    acid,
+    fromWater,
+    laidDown,
+    byLime: [...byLime],
+    byAcid: [...byAcid],
+  })
+  const starts = [...limes, ...working].map((one) => one?.from ?? 0)
+  const course = [state(0)]
+  let charge = 0
+  /** pH units a day in the last step: where to look first for the next. */
+  let drift = 0
+  let day = 0
+  let dt: Days = STEP.shortest
+  let next = Math.min(every, days)
+  while (day < days - 1e-9) {
+    let to = Math.min(day + dt, next)
+    for (const start of starts) if (start > day + 1e-9 && start < to) to = start
+    const pace = paceOf(day, to)
+    const lack = (at: number) => balance.at(at) - charge - changeAt(at, pace, false)
+    const guess = pH + Math.min(0.2, Math.max(-0.2, drift * pace.dt))
+    const reached = pHWhere(lack, balance.slope(pH), guess)
+    const moved = Math.abs(reached - pH)
+    if (moved > 3 * STEP.move && pace.dt > STEP.shortest + 1e-9) {
+      dt = Math.max(STEP.shortest, pace.dt / 4)
+      continue
+    }
+    drift = (reached - pH) / pace.dt
+    pH = reached
+    charge += changeAt(pH, pace, true)
+    day = to
+    const wanted = STEP.move / Math.max(Math.abs(drift), 1e-9)
+    dt = Math.min(STEP.longest, STEP.growth * Math.max(dt, STEP.shortest), Math.max(STEP.shortest, wanted))
+    if (day < next - 1e-9) continue
+    course.push(state(day))
+    next = Math.min(next + every, days)
   }
   return course
 }

@@ -1,7 +1,7 @@
 import type { LimingMaterial } from '../data/types'
 import { succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
-import type { AcidDose } from './acidity'
+import type { AcidityInput } from './acidity'
 import type { BufferedMix } from './lime'
 import { JUDGED_AFTER, limeForTarget, type LimePlan } from './limeDose'
 
@@ -58,9 +58,8 @@ export function limeForTargetAndRatio(
   target: number,
   ratio: number = USUAL_CALCIUM_TO_MAGNESIUM.value,
   already: CationsAlready = { calcium: 0, magnesium: 0 },
+  given: AcidityInput = {},
   days: Days = JUDGED_AFTER,
-  temperature = 20,
-  besides: readonly AcidDose[] = [],
 ): Outcome<BalancedLime> {
   let share = 0.5
   for (let round = 0; ; round++) {
@@ -68,7 +67,7 @@ export function limeForTargetAndRatio(
       { lime: limes.calcitic, share: 1 - share },
       { lime: limes.dolomitic, share },
     ]
-    const plan = limeForTarget(mix, choice, target, days, temperature, besides)
+    const plan = limeForTarget(mix, choice, target, given, days)
     if (!plan.ok) return plan
     const next = dolomiteShare(ratio, plan.value.gramsPerLitre, limes.calcitic, limes.dolomitic, already)
     if (Math.abs(next - share) < 1e-4 || round === 20) {

@@ -1,12 +1,4 @@
-export {
-  acidityCourse,
-  acidityOn,
-  acidPerGram,
-  MMOLC_PER_GRAM_SULFUR,
-  type AcidDose,
-  type AcidityInput,
-  type AcidityState,
-} from './acidity'
+export { acidityCourse, acidityOn, type AcidityInput, type AcidityState } from './acidity'
 export { acidForTarget, SULFUR_JUDGED_AFTER, type AcidPlan } from './acidDose'
 export {
   dolomiteShare,
@@ -22,15 +14,18 @@ export {
   type BufferedMix,
   type LimeDose,
 } from './lime'
-export { JUDGED_AFTER, limeAt, limeForTarget, type LimeChoice, type LimePlan } from './limeDose'
-export {
-  coatedLife,
-  DAYS_PER_MONTH,
-  q10Factor,
-  releaseCurve,
-  releasedFraction,
-  type ReleaseCurve,
-} from './release'
+export { JUDGED_AFTER, limeAt, limeForTarget, type LimeChoice, type LimePlan, type PHMover } from './limeDose'
+export { calciteEquilibrium, chargeBalance, type ChargeBalance } from './charge'
+export { DAYS_PER_MONTH, q10Factor } from './q10'
+export { coatedLife, releaseCurve, releasedBy, releasedFraction, type ReleaseCurve } from './release'
+export { temperatureCourse, type Temperature, type TemperatureCourse } from './temperature'
 export { solveDose, solveRising } from './solveDose'
 export { equivalentAcidity } from './pierre'
 export { CHEMISTRY_LIMITS } from './limits'
+export {
+  acidPerGram,
+  MMOLC_PER_GRAM_SULFUR,
+  NITROGEN_ACID,
+  nitrifierLag,
+  type AcidDose,
+} from './fertilizerAcid'

@@ -1,5 +1,5 @@
 import type { LimingMaterial } from '../data/types'
-import type { Fraction } from '../units'
+import type { Days, Fraction } from '../units'
 
 /** Charge neutralised by one gram of pure calcium carbonate, mmol: 2000 / 100.09 (IUPAC atomic masses). */
 export const MMOLC_PER_GRAM_CACO3 = 2000 / 100.0869
@@ -30,14 +30,20 @@ export const finenessEfficiency = (sieveShares: readonly number[]): Fraction =>
 export const alkalinityPerGram = (lime: LimingMaterial): number =>
   lime.calciumCarbonateEquivalent.value * MMOLC_PER_GRAM_CACO3 * finenessEfficiency(lime.sieveShares)
 
-/** Buffered mix into which lime dissolves. */
+/** A mix as far as its pH goes. */
 export interface BufferedMix {
   pH: number
   /** mmol of charge per litre and pH unit. */
   bufferCapacity: number
+  /** Water it holds; that of a moist mix where left out. */
+  waterContent?: Fraction
+  /** Share of its parts full of nitrifiers, as compost and soil are; none where left out. */
+  liveShare?: Fraction
 }
 
 export interface LimeDose {
   lime: LimingMaterial
   gramsPerLitre: number
+  /** Day it is given; the first where left out. */
+  from?: Days
 }

@@ -1,9 +1,10 @@
 import type { LimingMaterial } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
-import { AMOUNT_LIMITS } from '../amounts'
 import { CHEMISTRY_LIMITS } from './limits'
-import { acidityOn, type AcidDose } from './acidity'
+import { acidityOn, type AcidityInput, type AcidityState } from './acidity'
+import { calciteEquilibrium, chargeBalance } from './charge'
+import type { AcidDose } from './fertilizerAcid'
 import type { BufferedMix, LimeDose } from './lime'
 import { solveRising } from './solveDose'
 
@@ -19,6 +20,14 @@ export interface LimePlan {
   pH: number
   /** Undissolved alkalinity then, mmol of charge per litre. */
   residual: number
+  /** What moved the pH until then, the most first. */
+  movers: PHMover[]
+}
+
+/** A lime or dressing by its id, and by how many units of pH it moved the mix. */
+export interface PHMover {
+  id: string
+  by: number
 }
 
 /** The limes to use and the share of each by weight. */
@@ -27,36 +36,64 @@ export interface LimeChoice {
   share: Fraction
 }
 
-/** The most a search gives; the same that is believed when it is typed. */
-const MOST_GRAMS_PER_LITRE = AMOUNT_LIMITS.lime.value
+const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.lime.value
 
 /**
- * pH after a total dose split by the choice; `besides` are fertilizers and acids given with it.
+ * pH after a total dose split by the choice; `given` is what else works on it: fertilizers, other limes, temperature.
  * Source: as `acidityCourse`.
  *
  * @example
- * limeAt({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 5).pH // 5.888
+ * limeAt({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 5).pH // 6.462
  */
 export function limeAt(
   mix: BufferedMix,
   choice: readonly LimeChoice[],
   gramsPerLitre: number,
+  given: AcidityInput = {},
   days = JUDGED_AFTER,
-  temperature = 20,
-  besides: readonly AcidDose[] = [],
 ): LimePlan {
   const doses = choice
     .filter((c) => c.share > 0)
     .map((c) => ({ lime: c.lime, gramsPerLitre: gramsPerLitre * c.share }))
-  const state = acidityOn(mix, { limes: doses, acids: besides, temperature }, days)
-  return { doses: gramsPerLitre > 0 ? doses : [], gramsPerLitre, pH: state.pH, residual: state.residual }
+  const limes = [...doses, ...(given.limes ?? [])]
+  const state = acidityOn(mix, { ...given, limes }, days)
+  return {
+    doses: gramsPerLitre > 0 ? doses : [],
+    gramsPerLitre,
+    pH: state.pH,
+    residual: state.residual,
+    movers: moversOf(mix, limes, given.acids ?? [], state),
+  }
+}
+
+/**
+ * By how much each lime and dressing moved the pH: its charge over what one unit of pH has taken on the way from the
+ * mix's own to where it stands. Water and what was laid down again are left out.
+ */
+function moversOf(
+  mix: BufferedMix,
+  limes: readonly LimeDose[],
+  acids: readonly AcidDose[],
+  { pH, byLime, byAcid }: AcidityState,
+): PHMover[] {
+  const balance = chargeBalance(mix)
+  const way = pH - mix.pH
+  const perUnit = Math.abs(way) > 0.01 ? balance.at(pH) / way : balance.slope(pH)
+  const movers = new Map<string, number>()
+  const add = (id: string, charge: number) => movers.set(id, (movers.get(id) ?? 0) + charge / perUnit)
+  limes.forEach(({ lime }, i) => add(lime.id, byLime[i]!))
+  acids.forEach(({ dressing }, i) => add(dressing.id, -byAcid[i]!))
+  return [...movers].map(([id, by]) => ({ id, by })).sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
 /**
  * Lime needed for a target pH on a day after mixing: `acidityCourse` turned round, to 0.001 g/L or 0.0001 pH.
  *
  * Target 3.5 to 8, days above 0, shares summing to 1. A mix already at or above the target gets no lime and a note
- * (lime never lowers pH). Errors: target out of range; no dose up to 25 g/L reaches it.
+ * (lime never lowers pH). Where 10 g/L are not enough against the acid of fertilizers, lime is given as if there were
+ * none, with a note: that acid is for less ammonium, the water or a later dressing. Where they are not enough even so,
+ * it is 10 g/L, with a note.
+ * Errors: target out of range, or above the equilibrium of calcite.
  *
  * @example
  * limeForTarget({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 6).ok // true
@@ -65,23 +102,27 @@ export function limeForTarget(
   mix: BufferedMix,
   choice: readonly LimeChoice[],
   target: number,
+  given: AcidityInput = {},
   days = JUDGED_AFTER,
-  temperature = 20,
-  besides: readonly AcidDose[] = [],
 ): Outcome<LimePlan> {
   const [low, high] = [CHEMISTRY_LIMITS.leastLimeTarget.value, CHEMISTRY_LIMITS.mostLimeTarget.value]
   if (!(target >= low && target <= high)) return fail({ code: 'pH-out-of-range', value: target, low, high })
-  const at = (grams: number) => limeAt(mix, choice, grams, days, temperature, besides)
+  const at = (grams: number) => limeAt(mix, choice, grams, given, days)
   const none = at(0)
   if (none.pH >= target) return succeed(none, { code: 'target-already-passed', pH: none.pH, target })
   const most = at(MOST_GRAMS_PER_LITRE)
-  if (most.pH < target)
-    return fail({
-      code: 'target-above-lime-ceiling',
-      target,
-      reachable: most.pH,
-      limit: MOST_GRAMS_PER_LITRE,
-    })
+  if (most.pH < target) {
+    const { acids = [], ...rest } = given
+    const bare = acids.length > 0 ? limeForTarget(mix, choice, target, rest, days) : null
+    const limit = MOST_GRAMS_PER_LITRE
+    if (bare?.ok && bare.value.gramsPerLitre < limit) {
+      const plan = at(bare.value.gramsPerLitre)
+      return succeed(plan, { code: 'acid-outlasts-lime', target, pH: plan.pH, limit })
+    }
+    return target > calciteEquilibrium()
+      ? fail({ code: 'target-above-lime-ceiling', target, reachable: most.pH, limit })
+      : succeed(most, { code: 'lime-at-its-limit', target, pH: most.pH, limit })
+  }
   const plan = at(
     solveRising((grams) => at(grams).pH, {
       target,

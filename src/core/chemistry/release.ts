@@ -1,27 +1,18 @@
 import type { Release } from '../data/types'
 import type { Days, Fraction } from '../units'
+import { DAYS_PER_MONTH, q10Factor } from './q10'
+import { temperatureCourse, type Temperature, type TemperatureCourse } from './temperature'
 
-/** Mean length of a calendar month, days. */
-export const DAYS_PER_MONTH = 365.2425 / 12
-
-/**
- * Factor by which a rate changes from one temperature (C) to another, for a rise of q10 in ten degrees.
- * Source: van ’t Hoff’s rule.
- *
- * @example
- * q10Factor(2, 30, 20) // 2
- */
-export const q10Factor = (q10: number, temperature: number, reference: number): number =>
-  q10 ** ((temperature - reference) / 10)
-
-/** A release at one temperature: `most` is given up in the end, at `rate` per day of what is left. */
+/** A release: `most` is given up in the end, at `rate` per day of what is left at a reference temperature, C. */
 export interface ReleaseCurve {
   most: Fraction
   rate: number
+  q10: number
+  reference: number
 }
 
 /**
- * How a dressing gives up what it holds at a temperature.
+ * How a dressing gives up what it holds.
  *
  *   R(t) = F (1 - exp(-k Q^((T - T0)/10) t))
  *
@@ -36,42 +27,43 @@ export interface ReleaseCurve {
  * 16:39-42, and Agehara & Warncke 2005, SSSAJ 69:1844-1855; coated: declared longevity at 21 C (Husby et al. 2003,
  * HortScience 38:387-389), first-order shape our assumption.
  */
-export function releaseCurve(release: Release, temperature: number): ReleaseCurve {
+export function releaseCurve(release: Release): ReleaseCurve {
   switch (release.kind) {
     case 'none':
-      return { most: 0, rate: 0 }
+      return { most: 0, rate: 0, q10: 1, reference: 20 }
     case 'coated': {
       const rate = -Math.log(1 - release.fraction.value) / (release.longevityMonths * DAYS_PER_MONTH)
-      return { most: 1, rate: rate * q10Factor(release.q10.value, temperature, 21) }
+      return { most: 1, rate, q10: release.q10.value, reference: 21 }
     }
     default:
       return {
         most: release.fraction.value,
-        rate: release.ratePerDay.value * q10Factor(release.q10.value, temperature, 20),
+        rate: release.ratePerDay.value,
+        q10: release.q10.value,
+        reference: 20,
       }
   }
 }
 
 /**
- * Share given up by a curve after some days; 0 before it starts.
+ * Share given up by a curve between two days of a course of temperature; 0 before it starts.
  * Range: 0 to 1. Source: first-order release.
  *
  * @example
- * releasedBy({ most: 1, rate: 0.01 }, 70) // 0.5034
+ * releasedBy({ most: 1, rate: 0.01, q10: 2, reference: 20 }, temperatureCourse(20), 0, 70) // 0.5034
  */
-export const releasedBy = (curve: ReleaseCurve, days: Days): Fraction =>
-  days > 0 ? curve.most * (1 - Math.exp(-curve.rate * days)) : 0
+export const releasedBy = (curve: ReleaseCurve, course: TemperatureCourse, from: Days, to: Days): Fraction =>
+  to > from ? curve.most * -Math.expm1(-curve.rate * course.worth(curve.q10, curve.reference, from, to)) : 0
 
 /**
- * Share of what a dressing holds that it has given up after some days in moist mix at a temperature. See
- * `releaseCurve`.
+ * Share of what a dressing holds that it has given up after some days in moist mix. See `releaseCurve`.
  * Range: 0 to 1.
  *
  * @example
  * releasedFraction(dressingById('blood_meal').release, 28, 20) // 0.5977
  */
-export const releasedFraction = (release: Release, days: Days, temperature: number): Fraction =>
-  releasedBy(releaseCurve(release, temperature), days)
+export const releasedFraction = (release: Release, days: Days, temperature: Temperature): Fraction =>
+  releasedBy(releaseCurve(release), temperatureCourse(temperature), 0, days)
 
 /**
  * Days at a temperature until a coated product has given up its declared share; Infinity for other kinds.

@@ -49,8 +49,8 @@ export interface LimeNature {
   calciumCarbonateEquivalent: Property
   /** Shares by mass over 2.36 mm, 2.36-0.6, 0.6-0.25 and under 0.25 mm. */
   sieveShares: [number, number, number, number]
-  /** pH at which it stops dissolving. Null for soluble bases. */
-  ceiling: number | null
+  /** Reacts at once whatever the pH, as hydroxide and ash do; carbonate slows down and stops. */
+  soluble: boolean
 }
 
 /** Shares of a dressing's nitrogen, summing to 1. */

@@ -1,4 +1,4 @@
-import { limeForTargetAndRatio, type BalancedLime } from '../chemistry'
+import { limeForTargetAndRatio, type BalancedLime, type Temperature } from '../chemistry'
 import type { Dressing, LimingMaterial } from '../data/types'
 import { blend, type BlendPart } from '../mixing'
 import { dosesForCharge, IMMEDIATE, supplyOfParts, type FeedPlan, type FeedTarget } from '../nutrients'
@@ -15,7 +15,7 @@ export interface FinishWishes {
   /** Whether what the parts themselves give at once counts towards it; true where left out. */
   countParts?: boolean
   dressings?: readonly Dressing[]
-  temperature?: number
+  temperature?: Temperature
 }
 
 export interface Finished {
@@ -58,9 +58,7 @@ export function finish(parts: readonly BlendPart[], wishes: FinishWishes): Outco
       wishes.pH,
       wishes.calciumToMagnesium,
       { calcium: given('calcium'), magnesium: given('magnesium') },
-      undefined,
-      temperature,
-      feed?.doses ?? [],
+      { temperature, acids: feed?.doses ?? [] },
     )
     if (!plan.ok) return plan
     lime = plan.value

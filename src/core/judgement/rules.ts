@@ -57,7 +57,7 @@ const sandLowersAir: Rule = (q) =>
 const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
   const { gramsPerLitre, pH } = e.lime
   if (gramsPerLitre <= L.limeAsked.value || pH <= L.limePlateau.value) return []
-  const halfPH = limeAt(e.blend, limes, gramsPerLitre / 2, JUDGED_AFTER).pH
+  const halfPH = limeAt(e.blend, limes, gramsPerLitre / 2, e.given).pH
   return pH - halfPH < L.limeHardly.value
     ? [{ level: 'warn', code: 'lime-does-little', gramsPerLitre, pH, halfPH }]
     : []

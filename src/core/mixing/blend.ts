@@ -1,4 +1,4 @@
-import type { Material } from '../data/types'
+import type { Material, MaterialFamily } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
 import { fitRetention, type VanGenuchten } from '../water'
@@ -56,6 +56,10 @@ export interface Blend {
   bufferCapacity: number
   /** pH before any lime. */
   pH: number
+  /** Water it holds when moist, at 10 cm of tension. */
+  waterContent: Fraction
+  /** Share of the parts that is full of nitrifiers: compost, manure, soil, used mix. */
+  liveShare: Fraction
   /** mmol of charge per litre of blend. */
   cationExchangeCapacity: number
   /** dS/m in a saturated extract, before any fertilizer. */
@@ -65,6 +69,9 @@ export interface Blend {
   /** Volume fraction of water in the blend at a tension in cm. */
   waterAt: (tension: Centimetres) => Fraction
 }
+
+/** Families full of nitrifiers as they come. Source: common practice. */
+const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 'mix'])
 
 /**
  * What loose parts become when stirred together.
@@ -122,6 +129,11 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
   const kept = 1 - s
   const totalPorosity = (pores - s) / kept
   const buffer = mean((m) => m.properties.bufferCapacity.value)
+  const waterAt = waterCurve(
+    list.map((p) => p.material.retention),
+    shares.map((f) => f / kept),
+    totalPorosity,
+  )
   return succeed({
     shares: list.map((p, i) => ({ material: p.material.material, share: shares[i]! })),
     packingLoss: packing,
@@ -137,11 +149,9 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
     saturatedConductivity:
       Math.exp(mean((m) => Math.log(m.properties.saturatedConductivity.value))) *
       (totalPorosity / pores) ** 3,
-    waterAt: waterCurve(
-      list.map((p) => p.material.retention),
-      shares.map((f) => f / kept),
-      totalPorosity,
-    ),
+    waterContent: waterAt(10),
+    liveShare: mean((m) => (LIVE.has(m.family) ? 1 : 0)),
+    waterAt,
   })
 }
 

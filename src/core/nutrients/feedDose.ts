@@ -1,4 +1,5 @@
 import { releasedFraction } from '../chemistry/release'
+import type { Temperature } from '../chemistry/temperature'
 import type { Dressing, Element } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
@@ -34,7 +35,7 @@ export interface FeedPlan {
 export function dosesForCharge(
   targets: readonly FeedTarget[],
   dressings: readonly Dressing[],
-  within?: { days: Days; temperature: number },
+  within?: { days: Days; temperature: Temperature },
 ): Outcome<FeedPlan> {
   for (const t of targets)
     if (!(t.mgPerLitre >= 0 && Number.isFinite(t.mgPerLitre)))

@@ -1,3 +1,4 @@
+import { temperatureCourse, type Temperature } from '../chemistry/temperature'
 import type { Crop } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres } from '../units'
@@ -48,7 +49,7 @@ export function feedFlags(
   blend: Blend,
   doses: readonly DressingDose[],
   mixHeight: Centimetres,
-  temperature: number,
+  temperature: Temperature,
   crop?: Crop,
 ): FeedFlag[] {
   const flags: FeedFlag[] = []
@@ -58,8 +59,9 @@ export function feedFlags(
   const season = supply(140)
   const dissolved = early.nitrogen.nitrate + early.nitrogen.ammonium + early.otherNitrogen
   const ammonium = dissolved > 20 ? (dissolved - early.nitrogen.nitrate) / dissolved : 0
-  if (temperature < 15 && ammonium > AMMONIUM_LIMIT)
-    flags.push({ code: 'ammonium-when-cold', share: ammonium, temperature })
+  const atFirst = temperatureCourse(temperature).on(0)
+  if (atFirst < 15 && ammonium > AMMONIUM_LIMIT)
+    flags.push({ code: 'ammonium-when-cold', share: ammonium, temperature: atFirst })
   const boron = supplyOfDressings(averaged, temperature)(140).charge.boron
   if (boron > BORON_LIMIT) flags.push({ code: 'boron-high', mgPerLitre: boron, limit: BORON_LIMIT })
   const salts = saltZones(blend, doses, mixHeight, temperature)

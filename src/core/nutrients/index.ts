@@ -32,7 +32,7 @@ export {
 export { FED, feedingSeason, type Fed, type Feeding, type FeedingInput, type FeedingWeek } from './season'
 export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'
 export {
-  acidDosesOf,
+  acidityOfDoses,
   availability,
   averagedDose,
   IMMEDIATE,

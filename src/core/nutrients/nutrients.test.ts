@@ -1,4 +1,4 @@
-import { availability, averagedDose, acidDosesOf, IMMEDIATE } from './supply'
+import { availability, averagedDose, acidityOfDoses, IMMEDIATE } from './supply'
 import fc from 'fast-check'
 import { MF } from 'mf-parser'
 import { fcnnlsVector } from 'ml-fcnnls'
@@ -600,11 +600,16 @@ describe('release', () => {
     expect([top(5), top(10), top(20)]).toEqual([1, 2, 2])
     expect(averagedDose(dose('blood_meal', 2), 10)).toBe(2)
     expect(averagedDose(dose('blood_meal', 2, { place: { kind: 'heldBack', from: 9 } }), 10)).toBe(2)
-    const [now, later] = acidDosesOf(
-      [dose('blood_meal', 2), dose('blood_meal', 2, { place: { kind: 'heldBack', from: 9 } })],
+    const { acids, limes } = acidityOfDoses(
+      [
+        dose('blood_meal', 2),
+        dose('blood_meal', 2, { place: { kind: 'heldBack', from: 9 } }),
+        dose('oyster_shell', 4, { place: { kind: 'top', depth: 5 } }),
+      ],
       10,
     )
-    expect([now!.from, later!.from]).toEqual([0, 9])
+    expect(acids.map((a) => a.from)).toEqual([0, 9])
+    expect(limes.map((l) => [l.lime.id, l.gramsPerLitre, l.from])).toEqual([['oyster_shell', 2, 0]])
     expect(IMMEDIATE).toBe(3)
   })
   test('fresh wood takes nitrogen, composted bark next to none', () => {

@@ -1,3 +1,4 @@
+import type { Temperature } from '../chemistry/temperature'
 import type { Band, CropProperties } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres, Fraction } from '../units'
@@ -27,7 +28,11 @@ export interface SaltState {
  * gypsum only as far as it dissolves. Parts bring their own salts (see `blend`). Doses are g per litre of the zone.
  * Answer: dS/m. Range: fresh mix, before leaching. Source: `conductivityOf`; saturated media extract, Warncke 1986.
  */
-export function saltsOf(blend: Blend, doses: readonly DressingDose[], temperature = 20): SaltState {
+export function saltsOf(
+  blend: Blend,
+  doses: readonly DressingDose[],
+  temperature: Temperature = 20,
+): SaltState {
   const now = doses.filter((d) => d.place?.kind !== 'heldBack')
   const { charge, nitrogen, otherNitrogen } = supplyOfDressings(now, temperature)(IMMEDIATE)
   // Meal and urea turn to ammonium first.
@@ -60,7 +65,7 @@ export function saltZones(
   blend: Blend,
   doses: readonly DressingDose[],
   mixHeight: Centimetres,
-  temperature = 20,
+  temperature: Temperature = 20,
 ) {
   const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
   const inTop = doses.some((d) => d.place?.kind === 'top')

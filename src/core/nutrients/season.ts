@@ -1,3 +1,4 @@
+import type { Temperature } from '../chemistry/temperature'
 import type { Crop } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres, Days, Fraction, Litres } from '../units'
@@ -25,8 +26,8 @@ export interface FeedingInput {
   containerCapacity: Fraction
   /** Litres that drain away from one container in a day of watering. */
   drainagePerDay: Litres
-  /** Mean temperature of the mix, C. */
-  temperature: number
+  /** Of the mix, from the first day on. */
+  temperature: Temperature
   /** Days to follow; the crop's season where left out. */
   days?: Days
 }

@@ -1,5 +1,8 @@
-import type { AcidDose } from '../chemistry/acidity'
-import { q10Factor, releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
+import type { AcidDose } from '../chemistry/fertilizerAcid'
+import type { LimeDose } from '../chemistry/lime'
+import { releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
+import { temperatureCourse, type Temperature } from '../chemistry/temperature'
+import { limingMaterial } from '../data/limes'
 import { ELEMENTS, type Dressing, type MaterialFamily } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres, Days, Fraction } from '../units'
@@ -81,13 +84,25 @@ export const averagedDose = (dose: DressingDose, mixHeight: Centimetres): number
   return dose.gramsPerLitre * Math.min(1, place.depth / mixHeight)
 }
 
-/** The doses as what they do to pH: averaged over the mix, held-back ones from their day on. */
-export const acidDosesOf = (doses: readonly DressingDose[], mixHeight: Centimetres): AcidDose[] =>
-  doses.map((d) => ({
-    dressing: d.dressing,
-    gramsPerLitre: averagedDose(d, mixHeight),
-    from: d.place?.kind === 'heldBack' ? d.place.from : 0,
-  }))
+/**
+ * The doses as what they do to pH, limes among them apart: averaged over the mix, held-back ones from their day on.
+ * g per litre of mix; cm.
+ */
+export function acidityOfDoses(
+  doses: readonly DressingDose[],
+  mixHeight: Centimetres,
+): { limes: LimeDose[]; acids: AcidDose[] } {
+  const limes: LimeDose[] = []
+  const acids: AcidDose[] = []
+  for (const dose of doses) {
+    const gramsPerLitre = averagedDose(dose, mixHeight)
+    const from = dose.place?.kind === 'heldBack' ? dose.place.from : 0
+    const lime = limingMaterial(dose.dressing)
+    if (lime) limes.push({ lime, gramsPerLitre, from })
+    else acids.push({ dressing: dose.dressing, gramsPerLitre, from })
+  }
+  return { limes, acids }
+}
 
 /** What comes into reach over time, mg per litre of blend. */
 export type Supply = (day: Days) => Released
@@ -107,10 +122,11 @@ const nothing = (): Released => ({
  * supplyOfDressings([{ dressing: dressingById('blood_meal'), gramsPerLitre: 2 }], 20)(28).charge.nitrogen
  * // 155.4
  */
-export function supplyOfDressings(doses: readonly DressingDose[], temperature: number): Supply {
+export function supplyOfDressings(doses: readonly DressingDose[], temperature: Temperature): Supply {
+  const course = temperatureCourse(temperature)
   const each = doses.map(({ dressing, gramsPerLitre, place }) => ({
     from: place?.kind === 'heldBack' ? place.from : 0,
-    curve: releaseCurve(dressing.release, temperature),
+    curve: releaseCurve(dressing.release),
     forms: dressing.nitrogenForms,
     holds: ELEMENTS.filter((e) => dressing.analysis[e]).map(
       (e) => [e, gramsPerLitre * mgPerGram(dressing, e)] as const,
@@ -120,7 +136,7 @@ export function supplyOfDressings(doses: readonly DressingDose[], temperature: n
   return (day) => {
     const sum = nothing()
     for (const d of each) {
-      const share = shareReleased(d.curve, day - d.from)
+      const share = shareReleased(d.curve, course, d.from, day)
       for (const [e, mg] of d.holds) sum.charge[e] += mg * share
       if (!d.forms) continue
       sum.nitrogen.nitrate += d.nitrogen * share * d.forms.nitrate
@@ -135,15 +151,16 @@ export function supplyOfDressings(doses: readonly DressingDose[], temperature: n
  * Nutrients the parts themselves give up, and the nitrogen they take, at a temperature (C), mg per litre of blend by
  * the day.
  *
- *   N(t)    = N_season (1 - exp(-k t)) / (1 - exp(-140 k)),  k = 0.015 Q/day        where a part gives
- *   draw(t) = |N_season| (1 - exp(-k t)),                    k = 0.05 Q/day         where it takes
+ *   N(t)    = N_season (1 - exp(-k t)) / (1 - exp(-140 k)),  k = 0.015 /day        where a part gives
+ *   draw(t) = |N_season| (1 - exp(-k t)),                    k = 0.05 /day         where it takes
+ * t in days at 20 C, Q10 2.
  *
  * Source: first-season figures of the tables (Handreck 1992; Gale et al. 2006; Hartz et al. 2000, as named there);
  * the rates are our assumption: half of a draw within a fortnight, most of a gift spread over the season.
  */
-export function supplyOfParts(blend: Blend, temperature: number): Supply {
+export function supplyOfParts(blend: Blend, temperature: Temperature): Supply {
   const kept = 1 - blend.blendingLoss
-  const warmth = q10Factor(2, temperature, 20)
+  const course = temperatureCourse(temperature)
   const atOnce = nothing()
   const later = noCharge()
   let given = 0
@@ -164,7 +181,8 @@ export function supplyOfParts(blend: Blend, temperature: number): Supply {
     else taken -= own
   }
   return (day) => {
-    const gives = (1 - Math.exp(-MINERALISES * warmth * day)) / (1 - Math.exp(-MINERALISES * TABLE_SEASON))
+    const warmDays = course.worth(2, 20, 0, day)
+    const gives = (1 - Math.exp(-MINERALISES * warmDays)) / (1 - Math.exp(-MINERALISES * TABLE_SEASON))
     const season = Math.min(1, gives)
     const charge = { ...atOnce.charge }
     for (const e of ['phosphorus', 'potassium', 'calcium', 'magnesium'] as const)
@@ -174,7 +192,7 @@ export function supplyOfParts(blend: Blend, temperature: number): Supply {
       charge,
       nitrogen: { ...atOnce.nitrogen },
       otherNitrogen: given * gives,
-      drawdown: taken * (1 - Math.exp(-IMMOBILISES * warmth * day)),
+      drawdown: taken * (1 - Math.exp(-IMMOBILISES * warmDays)),
     }
   }
 }
@@ -183,7 +201,7 @@ export function supplyOfParts(blend: Blend, temperature: number): Supply {
  * Parts and dressings together.
  * mg per litre of mix, by weeks; doses in g/L of 0 and up; temperature in C.
  */
-export function supplyOf(blend: Blend, doses: readonly DressingDose[], temperature: number): Supply {
+export function supplyOf(blend: Blend, doses: readonly DressingDose[], temperature: Temperature): Supply {
   const parts = supplyOfParts(blend, temperature)
   const dressings = supplyOfDressings(doses, temperature)
   return (day) => {

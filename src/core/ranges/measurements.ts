@@ -1,7 +1,7 @@
 import { acidityOn } from '../chemistry'
 import type { Evaluation, MixInContainer } from '../evaluate'
 import { containerVolumes, type Container } from '../geometry'
-import { acidDosesOf, convertExtract, type ExtractMethod } from '../nutrients'
+import { acidityOfDoses, convertExtract, type ExtractMethod } from '../nutrients'
 import type { Problem } from '../problems'
 import type { Days, Fraction, Kilograms } from '../units'
 import { containerProfile } from '../water'
@@ -30,9 +30,9 @@ export const SPREAD = { pH: 0.25, drainTest: 0.025, weighed: 0.05, electricalCon
 export function expectedReading(m: Measurement, input: MixInContainer, e: Evaluation): number {
   switch (m.kind) {
     case 'pH': {
-      const acids = acidDosesOf(input.dressings ?? [], e.mixDepth)
-      return acidityOn(e.blend, { limes: e.lime.doses, acids, temperature: input.temperature ?? 20 }, m.day)
-        .pH
+      const { limes, acids } = acidityOfDoses(input.dressings ?? [], e.mixDepth)
+      const { temperature } = input
+      return acidityOn(e.blend, { limes: [...e.lime.doses, ...limes], acids, temperature }, m.day).pH
     }
     case 'electricalConductivity':
       return convertExtract(e.salts.mix.electricalConductivity.saturatedExtract, 'saturatedExtract', m.method)

@@ -1,4 +1,4 @@
-import { q10Factor } from '../chemistry/release'
+import { q10Factor } from '../chemistry/q10'
 import type { Material, Property } from '../data/types'
 import { prepareMaterial, type BlendPart, type PreparedMaterial } from '../mixing'
 import type { Fraction } from '../units'

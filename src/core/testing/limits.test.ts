@@ -5,13 +5,17 @@ import { BATCH_LIMITS, isRounded, planBatches } from '../batch'
 import {
   acidForTarget,
   acidityCourse,
+  acidPerGram,
+  calciteEquilibrium,
+  chargeBalance,
   CHEMISTRY_LIMITS,
   JUDGED_AFTER,
   limeForTarget,
+  nitrifierLag,
   SULFUR_JUDGED_AFTER,
 } from '../chemistry'
 import { dailyUse, depletionFraction, usableWater, WATERING_LIMITS } from '../climate'
-import { cropById, LIMES, materialById, type Material } from '../data'
+import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
 import { complexityOf, FINDER_LIMITS, isMet } from '../finder'
@@ -74,12 +78,8 @@ everyLimit(
   'Amounts',
   AMOUNT_LIMITS,
   {
-    // A typed dose of lime or of a dressing is held to these where a recipe is prepared; the search for lime goes as
-    // far.
-    lime: trial(25, (x) => {
-      const refused = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
-      return !refused.ok && refused.problem.code === 'target-above-lime-ceiling' && refused.problem.limit < x
-    }),
+    // A typed dose of lime or of a dressing is held to these where a recipe is prepared.
+    lime: trial(25, (x) => x > AMOUNT_LIMITS.lime.value),
     dressing: trial(60, (x) => x > AMOUNT_LIMITS.dressing.value),
     leastDose: trial(0.005, isDose),
     containers: trial(5000, (x) => countProblem(Math.round(x))),
@@ -87,14 +87,65 @@ everyLimit(
   [],
 )
 
-const limed = (pH: number, ceiling = 7.4) =>
-  acidityCourse(
-    { pH, bufferCapacity: 1e9 },
-    { limes: [{ lime: { ...LIMES[0]!, ceiling }, gramsPerLitre: 1 }] },
-    0.5,
-  ).at(-1)!.reacted
-const watered = (pH: number) =>
-  acidityCourse({ pH, bufferCapacity: 1e9 }, { waterAlkalinity: 1 }, 0.5).at(-1)!.fromWater
+/** A mix that no charge moves, with nitrifiers from the first days on. */
+const still = (pH: number) => ({ pH, bufferCapacity: 1e12, liveShare: 1 })
+const limed = (pH: number) =>
+  acidityCourse(still(pH), { limes: [{ lime: LIMES[0]!, gramsPerLitre: 1 }] }, 0.5).at(-1)!.reacted
+/** One gram of something of which all is free at once, and its acid by the day. */
+function acidOf(pH: number, id: string, forms: Partial<NitrogenForms> | null, days: number) {
+  const row = dressingById(id)!
+  const dressing = {
+    ...row,
+    release: { ...row.release, ratePerDay: { value: 1e4 }, fraction: { value: 1 } },
+    nitrogenForms: forms && { nitrate: 0, ammonium: 0, urea: 0, organic: 0, ...forms },
+  } as Dressing
+  const acids = [{ dressing, gramsPerLitre: 1 }]
+  return acidityCourse(still(pH), { acids }, days, 1).map((s) => s.acid)
+}
+/** Rate per day, from the acid of three days in a row. */
+const rateFrom = ([a, b, c]: number[]) => Number((-Math.log((c! - b!) / (b! - a!))).toFixed(6))
+const nitrified = (pH: number) => acidOf(pH, 'ammonium_sulfate', { ammonium: 1 }, 9).slice(-3)
+/** Acid of the same in nine days at a rate, by small steps: two for each of 15 mmol nitrified, half a mmol taken off. */
+function nitrifiedAt(rate: number) {
+  const [all, rest] = [(0.21 * 1000) / 14.007, acidPerGram(dressingById('ammonium_sulfate')!)]
+  let grown = 0
+  for (let day = 0.005; day < 9; day += 0.01) grown += (0.01 * (day / 3) ** 4) / (1 + (day / 3) ** 4)
+  return 2 * all * -Math.expm1(-rate * grown) + rest - 1.5 * all
+}
+const taken = (pH: number, day: number) => acidOf(pH, 'potassium_nitrate', { nitrate: 1 }, day + 1).slice(-3)
+const ALL_TAKEN = taken(7, 900)[2]!
+/** Share taken up on a day, per day. */
+const takenOn = (day: number) => {
+  const [before, , after] = taken(7, day) as [number, number, number]
+  return Math.log((before - ALL_TAKEN) / (after - ALL_TAKEN)) / 2
+}
+const saltAcid = (pH: number) => acidOf(pH, 'iron_sulfate', null, 1).at(-1)!
+/** Of diammonium phosphate: base besides what its nitrogen does. */
+const saltBase = (pH: number) =>
+  acidOf(pH, 'dap', { ammonium: 1 }, 1).at(-1)! - acidOf(9, 'dap', { ammonium: 1 }, 1).at(-1)!
+const sulfurAcid = (pH: number) =>
+  acidityCourse(still(pH), { acids: [{ dressing: SULFUR, gramsPerLitre: 1 }] }, 1).at(-1)!.acid
+/** Buffer of a mix without water. */
+const dryBuffer = (pH: number) =>
+  Number(chargeBalance({ pH: 6, bufferCapacity: 1, waterContent: 1e-15 }).slope(pH).toFixed(9))
+const moistAt9 = (waterContent?: number) => chargeBalance({ pH: 7, bufferCapacity: 1, waterContent }).at(9)
+const based = (pH: number) =>
+  acidityCourse(still(pH), { limes: [{ lime: { ...LIMES[0]!, soluble: true }, gramsPerLitre: 1 }] }, 0.5).at(
+    -1,
+  )!.reacted
+/** Hydroxide that is laid down as calcite, and dissolves again when acid comes on day 30. */
+const laid = (() => {
+  const lime = { ...LIMES[0]!, soluble: true, ratePerDay: { ...LIMES[0]!.ratePerDay, value: 1e4 } }
+  const acids = [{ dressing: dressingById('iron_sulfate')!, gramsPerLitre: 60, from: 30 }]
+  const above = acidityCourse({ pH: 8, bufferCapacity: 100 }, { limes: [{ lime, gramsPerLitre: 3 }] }, 6, 1)
+  const dissolving = acidityCourse(
+    { pH: 7, bufferCapacity: 5 },
+    { limes: [{ lime, gramsPerLitre: 3 }], acids },
+    42,
+    1,
+  )
+  return { above: above.map((s) => s.laidDown), dissolving: dissolving.map((s) => -s.laidDown) }
+})()
 const okLime = (target: number) => {
   const answer = limeForTarget({ pH: 9, bufferCapacity: 40 }, LIME, target)
   return answer.ok || answer.problem.code
@@ -115,8 +166,38 @@ everyLimit(
   {
     // Below it lime dissolves as fast as at any pH, above it more slowly.
     fullRatePH: trial(5.4, (pH) => limed(pH) === limed(3)),
-    waterFrom: trial(7.2, (pH) => watered(pH) === watered(5)),
-    waterTo: trial(8.2, (pH) => watered(pH) > 0),
+    bufferFrom: trial(3.2, (pH) => dryBuffer(pH) === 1),
+    bufferTo: trial(7.8, (pH) => dryBuffer(pH) === 1),
+    bufferFades: trial(1, (out) => dryBuffer(7.8 + out) === dryBuffer(9.5)),
+    bufferRest: trial(0.1, (rest) => dryBuffer(9.5) > rest),
+    waterContent: trial(0.4, (water) => moistAt9(water) > moistAt9()),
+    carbonDioxide: trial(0.004, (pressure) => calciteEquilibrium(pressure) < calciteEquilibrium()),
+    calciumInWater: trial(3, (calcium) => calciteEquilibrium(undefined, calcium) < calciteEquilibrium()),
+    solubleFull: trial(8.5, (pH) => based(pH) === based(8)),
+    solubleNone: trial(9.5, (pH) => based(pH) > 0),
+    laidDown: trial(5, (half) => Math.LN2 / half > rateFrom(laid.above.slice(-3))),
+    fineCalcite: trial(0.2, (rate) => rate > rateFrom(laid.dissolving.slice(-3))),
+    nitrifies: trial(0.06, (rate) => nitrifiedAt(rate) > nitrified(7)[2]!, 0.1),
+    nitrifyFull: trial(6.5, (pH) => nitrified(pH)[2] === nitrified(7)[2]),
+    nitrifyNone: trial(4, (pH) => nitrified(pH)[2]! > nitrified(3.4)[2]! + 0.1),
+    lagFresh: trial(14, (lag) => lag > nitrifierLag(0)),
+    lagLive: trial(3, (lag) => lag > nitrifierLag(1)),
+    liveShare: trial(0.1, (share) => nitrifierLag(share) === nitrifierLag(1)),
+    takenUp: trial(0.03, (rate) => rate > rateFrom(taken(7, 400))),
+    // Half of the roots are there after it.
+    rootsLag: trial(21, (day) => takenOn(Math.round(day)) > 0.015, 0.05),
+    rootsFull: trial(5, (pH) => taken(pH, 9)[2] === taken(7, 9)[2]),
+    rootsNone: trial(3.5, (pH) => taken(pH, 60)[2]! < taken(3, 60)[2]! - 0.05),
+    saltAcidFull: trial(4, (pH) => saltAcid(pH) === saltAcid(6)),
+    saltAcidNone: trial(3, (pH) => saltAcid(pH) > 0),
+    saltBaseFull: trial(7.2, (pH) => saltBase(pH) === saltBase(7)),
+    saltBaseNone: trial(8.2, (pH) => saltBase(pH) < 0),
+    sulfurFull: trial(4, (pH) => sulfurAcid(pH) === sulfurAcid(6)),
+    sulfurNone: trial(2.8, (pH) => sulfurAcid(pH) > 0),
+    lime: trial(10, (grams) => {
+      const most = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
+      return most.ok && most.value.gramsPerLitre < grams
+    }),
     leastLimeTarget: trial(3.5, okLime),
     mostLimeTarget: trial(8, okLime),
     leastAcidTarget: trial(3, okAcid),
@@ -126,7 +207,21 @@ everyLimit(
     limeJudged: trial(42, (day) => JUDGED_AFTER < day),
     sulfurJudged: trial(84, (day) => SULFUR_JUDGED_AFTER < day),
   },
-  ['waterTo', 'leastLimeTarget', 'leastAcidTarget'],
+  [
+    'bufferFrom',
+    'bufferFades',
+    'bufferRest',
+    'solubleNone',
+    'nitrifyFull',
+    'liveShare',
+    'rootsFull',
+    'saltAcidFull',
+    'saltBaseNone',
+    'sulfurFull',
+    'leastLimeTarget',
+    'leastAcidTarget',
+    'acid',
+  ],
 )
 
 const batches = (over: Partial<Parameters<typeof planBatches>[0]>) =>

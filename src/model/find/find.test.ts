@@ -256,7 +256,7 @@ describe('dressings', () => {
       ...bare,
       lime: { ...bare.lime, mode: 'fixed' as const, gramsPerLitre: offer.gramsPerLitre },
     }
-    expect(good(evaluateJob(limed)).lime.pH).toBeCloseTo(6.4, 2)
+    expect(good(evaluateJob(limed, place)).lime.pH).toBeCloseTo(6.4, 2)
     expect(limeOffer(...atRest(limed))).toBeNull()
     expect(limeOffer(...atRest(within(bare, { low: 4, high: 5 })))).toBeNull()
   })

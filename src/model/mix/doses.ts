@@ -1,11 +1,11 @@
 import { isDose } from '@/core/amounts'
-import { acidForTarget, releasedFraction } from '@/core/chemistry'
+import { acidForTarget, releasedFraction, type Temperature } from '@/core/chemistry'
 import { dressingById } from '@/core/data/dressings'
-import type { Evaluation } from '@/core/evaluate'
+import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
 import { prepareRecipe, type PreparedRecipe } from './prepareRecipe'
-import type { PreparedMix } from './prepare'
+import { temperatureFor, type PreparedMix } from './prepare'
 
 /** A dose worked out for the mix on the bench, and what it stands on. */
 export interface DoseOffer {
@@ -39,7 +39,7 @@ const middleOf = ({ low, high }: { low: number; high: number }) => (low + high) 
 const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<PreparedRecipe> =>
   prepareRecipe(
     { ...question.recipe, lime: { ...question.recipe.lime, aim: { kind: 'pH', target } } },
-    { own: question.own, depth: needed.mixHeight - needed.floor, temperature: question.care.temperature },
+    { own: question.own, depth: needed.mixHeight - needed.floor, temperature: temperatureFor(question) },
   )
 
 /**
@@ -60,7 +60,7 @@ export function limeOffer(prepared: PreparedMix, e: Evaluation) {
 const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most).toPrecision(2))
 
 /** Feeds that would give what the season lacks of nitrogen, one coated and one meal; none where it lacks nothing. */
-function feedOffers(given: ReadonlySet<string>, e: Evaluation): DoseOffer[] {
+function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temperature): DoseOffer[] {
   const feeding = e.growing?.feeding
   if (!feeding || feeding.nitrogenMet >= FED_ENOUGH || feeding.nitrogenToFeed <= LEAST_SHORT) return []
   const grams = feeding.nitrogenToFeed
@@ -69,7 +69,7 @@ function feedOffers(given: ReadonlySet<string>, e: Evaluation): DoseOffer[] {
   return [coated, MEAL].flatMap((id): DoseOffer[] => {
     const dressing = dressingById(id)
     if (!dressing || given.has(id)) return []
-    const released = releasedFraction(dressing.release, days, e.growing!.plantingTemperature)
+    const released = releasedFraction(dressing.release, days, temperature)
     const nitrogen = dressing.analysis.nitrogen?.value ?? 0
     const wanted = grams / e.fill.mixVolume / (nitrogen * released)
     const { high } = dressing.dose
@@ -86,12 +86,11 @@ function feedOffers(given: ReadonlySet<string>, e: Evaluation): DoseOffer[] {
 }
 
 /** Sulfur for a mix above its band, where no lime is given; what its dressings do to pH is counted. */
-function acidOffer({ bands, blend, acids, lime, question }: PreparedMix, e: Evaluation): DoseOffer[] {
+function acidOffer({ bands, blend, given, lime }: PreparedMix, e: Evaluation): DoseOffer[] {
   const acid = dressingById(ACID)
   if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + PH_SLACK) return []
   const target = middleOf(bands.pH)
-  const { temperature } = question.care
-  const plan = acidForTarget(blend, acid, target, ACID_WEEKS * 7, { acids, temperature })
+  const plan = acidForTarget(blend, acid, target, ACID_WEEKS * 7, given)
   const { high } = acid.dose
   const wanted = plan.ok ? plan.value.gramsPerLitre : high
   const gramsPerLitre = usualDose(wanted, high)
@@ -112,7 +111,8 @@ function acidOffer({ bands, blend, acids, lime, question }: PreparedMix, e: Eval
  */
 export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))
-  return [...feedOffers(given, e), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
+  const temperature = prepared.input.temperature ?? USUAL_TEMPERATURE
+  return [...feedOffers(given, e, temperature), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }
 
 /**

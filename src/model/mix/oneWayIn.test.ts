@@ -62,9 +62,9 @@ describe('the app and the headless door', () => {
     if (!later.ok) throw new Error(later.problem.code)
     const offer = doseOffers(prepared.value, later.value).find((o) => o.why.code === 'acid')!
     const sulfur = dressingById('sulfur_elemental')!
-    const { blend, acids } = prepared.value
-    const asked = acidForTarget(blend, sulfur, 4.6, 84, { acids })
-    const without = acidForTarget(blend, sulfur, 4.6, 84)
+    const { blend, given } = prepared.value
+    const asked = acidForTarget(blend, sulfur, 4.6, 84, given)
+    const without = acidForTarget(blend, sulfur, 4.6, 84, { temperature: given.temperature })
     if (!asked.ok || !without.ok) throw new Error('out of reach')
     expect(without.value.gramsPerLitre - asked.value.gramsPerLitre).toBeGreaterThan(0.1)
     const most = Math.min(asked.value.gramsPerLitre, sulfur.dose.high)

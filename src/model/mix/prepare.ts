@@ -7,7 +7,8 @@ import {
   type MixInContainer,
 } from '@/core/evaluate'
 import { cropFit, LAYERS, mixNeeded, type FillerLayer, type MixNeeded } from '@/core/filling'
-import type { Growing } from '@/core/growing'
+import type { Temperature } from '@/core/chemistry'
+import { temperatureOfPlace, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
 import { preparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
@@ -81,6 +82,10 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
   }
 }
 
+/** Temperature of the mix from planting on: that of the place, or what the question says. */
+export const temperatureFor = ({ place, care }: MixQuestion): Temperature | undefined =>
+  place?.climate ? temperatureOfPlace(place.climate, care.plantingMonth ?? undefined) : care.temperature
+
 /**
  * A question worked out as far as its answers share: flattened recipe, blend, doses, lime, volumes and bands. Units
  * as in the parts it is made of. Errors: those of `prepareRecipe` first, then those of the bed. Notes: those of the
@@ -91,7 +96,7 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
   const recipe = prepareRecipe(question.recipe, {
     own: question.own,
     depth: needed.ok ? needed.value.mixHeight - needed.value.floor : 1,
-    temperature: question.care.temperature,
+    temperature: temperatureFor(question),
   })
   if (!recipe.ok) return recipe
   if (!needed.ok) return needed
@@ -113,7 +118,7 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
         limes: lime.limes,
         limeGramsPerLitre: lime.together.gramsPerLitre,
         dressings: doses,
-        temperature: question.care.temperature,
+        temperature: temperatureFor(question),
         growing: growingIn(question, needed.value),
       },
     },

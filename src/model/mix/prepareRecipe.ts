@@ -1,4 +1,10 @@
-import { limeForTarget, limeForTargetAndRatio, type AcidDose, type LimeChoice } from '@/core/chemistry'
+import {
+  limeForTarget,
+  limeForTargetAndRatio,
+  type AcidityInput,
+  type LimeChoice,
+  type Temperature,
+} from '@/core/chemistry'
 import { LIMES, materialById, type Dressing, type LimingMaterial, type Material } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
 import {
@@ -9,7 +15,7 @@ import {
   type FlatRecipe,
   type Ingredient,
 } from '@/core/mixing'
-import { acidDosesOf, IMMEDIATE, supplyOfParts, type DressingDose } from '@/core/nutrients'
+import { acidityOfDoses, IMMEDIATE, supplyOfParts, type DressingDose } from '@/core/nutrients'
 import { fail, succeed, type Note, type Outcome } from '@/core/outcome'
 import { USUAL_TEMPERATURE } from '@/core/evaluate'
 import { AMOUNT_LIMITS } from '@/core/amounts'
@@ -23,7 +29,8 @@ export interface PreparedRecipe {
   premixed: Premixed
   /** Dressings of the recipe and of its finished mixes. */
   doses: DressingDose[]
-  acids: AcidDose[]
+  /** What they do to pH, with the temperature it is done at. */
+  given: AcidityInput
   lime: PreparedLime
 }
 
@@ -45,8 +52,7 @@ export interface RecipeSetting {
   own?: OwnRows
   /** Depth of mix that dressings on top are averaged over, cm. */
   depth: number
-  /** Mean of the mix, C. */
-  temperature?: number
+  temperature?: Temperature
 }
 
 const NO_LIME: LimeAmount = { gramsPerLitre: 0, dolomiteShare: 0 }
@@ -177,8 +183,7 @@ function limeWanted(
   wish: LimeWish,
   limes: Record<'calcitic' | 'dolomitic', LimingMaterial>,
   mixed: Blend,
-  acids: readonly AcidDose[],
-  temperature: number | undefined,
+  given: AcidityInput,
 ): Outcome<LimeAmount> {
   const { aim, dolomite } = wish
   const share = dolomite.kind === 'share' ? dolomite.share : 0
@@ -189,21 +194,22 @@ function limeWanted(
     return wrong ?? succeed({ gramsPerLitre, dolomiteShare: share })
   }
   if (dolomite.kind === 'share') {
-    const plan = limeForTarget(mixed, choiceOf(limes, share), aim.target, undefined, temperature, acids)
+    const plan = limeForTarget(mixed, choiceOf(limes, share), aim.target, given)
     return plan.ok
       ? succeed({ gramsPerLitre: plan.value.gramsPerLitre, dolomiteShare: share }, ...plan.notes)
       : plan
   }
-  const { calcium, magnesium } = supplyOfParts(mixed, temperature ?? USUAL_TEMPERATURE)(IMMEDIATE).charge
+  const { calcium, magnesium } = supplyOfParts(
+    mixed,
+    given.temperature ?? USUAL_TEMPERATURE,
+  )(IMMEDIATE).charge
   const plan = limeForTargetAndRatio(
     mixed,
     limes,
     aim.target,
     dolomite.calciumToMagnesium,
     { calcium, magnesium },
-    undefined,
-    temperature,
-    acids,
+    given,
   )
   return plan.ok
     ? succeed(
@@ -238,8 +244,8 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
   const limes = limesOf(recipe.lime)
   if (!limes.ok) return limes
   const doses = dosesOf(recipe, premixed, own)
-  const acids = acidDosesOf(doses.ok ? doses.value : [], depth)
-  const wanted = limeWanted(recipe.lime, limes.value, mixed.value, acids, temperature)
+  const given = { ...acidityOfDoses(doses.ok ? doses.value : [], depth), temperature }
+  const wanted = limeWanted(recipe.lime, limes.value, mixed.value, given)
   if (!wanted.ok) return wanted
   if (!doses.ok) return doses
   const solved = recipe.lime.aim.kind === 'pH'
@@ -255,7 +261,7 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
       blend: mixed.value,
       premixed,
       doses: doses.value,
-      acids,
+      given,
       lime: {
         own: ownLime,
         premixed: premixed.lime,

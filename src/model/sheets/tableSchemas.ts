@@ -157,7 +157,7 @@ export const dressingSchema = z
       .strictObject({
         calciumCarbonateEquivalent: positive,
         sieveShares: shares(4),
-        ceiling: z.number().nullable(),
+        soluble: z.boolean(),
       })
       .nullable(),
     acidity: propertySchema.nullable(),

@@ -5,6 +5,7 @@ import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
 import type { Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
+import { dressingName } from '../dressings'
 import { MONTHS, shortName } from '../labels'
 import {
   intervalText,
@@ -137,6 +138,19 @@ function buffersOf({ blend }: Evaluation) {
   return hold.map((b) => ({ ...b, weight: b.weight / total })).sort((a, b) => b.weight - a.weight)
 }
 
+/** What each lime and dressing does to the pH within six weeks, where it can be seen. */
+function movedBy({ lime, acidity }: Evaluation): string[] {
+  const movers = lime.movers.filter((m) => Math.abs(m.by) >= 0.05)
+  const last = acidity.at(-1)!
+  const sign = (by: number) => `${by > 0 ? 'up' : 'down'} by ${pHText(Math.abs(by))}`
+  const later = `By week ${Math.round(last.day / 7)}, with your water, it stands at ${pHText(last.pH)}.`
+  return movers.length > 0
+    ? [
+        `By six weeks ${listed(movers, (m) => `${dressingName(m.id).toLowerCase()} moves it ${sign(m.by)}`)}. ${later}`,
+      ]
+    : [later]
+}
+
 function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
   const tooHigh = isDose(e.lime.gramsPerLitre)
     ? 'Too much lime for this crop.'
@@ -155,6 +169,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
     why: () => [
       `pH ${pHText(e.blend.pH)} before lime. Who holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
+      ...movedBy(e),
     ],
   }
 }
