@@ -127,7 +127,7 @@ test('a feed has its place: in the batches, in the top at filling, held back for
   await station(page, 'Fill')
   await expect(page.getByText(/g of bone meal, steamed in each/)).toBeVisible()
   await station(page, 'Season')
-  await expect(page.getByText(/g of blood meal to each/)).toBeVisible()
+  await expect(page.getByText(/blood meal: .* to each/i)).toBeVisible()
 })
 
 test('lime: offered where it lacks, in grams and spoons for the job and a bucketful', async ({ page }) => {

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
 import { materialById } from '@/core/data'
-import { bucketsText, doseSpoons, lineText, measuredName } from '@/text/measures'
+import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 import BucketGlyph from './BucketGlyph.vue'
 import { lookOf } from './cutaway/looks'
@@ -39,13 +39,16 @@ const glyphs = computed(() => {
       />
       <span class="words">
         <strong class="figure">{{
-          line.kind === 'measure' ? bucketsText(line.twelfths) : doseWeightText(line.grams, units)
+          line.kind === 'measure' ? measureOfLine(line) : doseWeightText(line.grams, units)
         }}</strong>
         <span>{{ line.kind === 'measure' ? measuredName(line.what) : line.name }}</span>
         <small>{{
           line.kind === 'measure'
             ? volumeText(line.litres, units)
             : doseSpoons(line.grams, line.bulkDensity, units)
+        }}</small>
+        <small v-if="line.kind === 'dose' && line.into !== null" class="pile">{{
+          pileText(line.into, units)
         }}</small>
       </span>
       <span v-if="line.kind === 'measure'" class="glyphs">

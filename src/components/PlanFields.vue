@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Bucket, tub and the allowance for settling. */
+/** Bucket, scoop, tub and the allowance for settling. */
 import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -25,6 +25,15 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
       @update:model-value="emit('change', { bucket: $event })"
     />
     <QuantityField
+      label="Scoop or jug"
+      quantity="volume"
+      :units="units"
+      :problem="beside('scoop')"
+      :model-value="plan.scoop"
+      hint="for what a quarter bucket is too coarse"
+      @update:model-value="emit('change', { scoop: $event })"
+    />
+    <QuantityField
       label="Tub, tarp or barrow"
       quantity="volume"
       :units="units"
@@ -48,7 +57,7 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 14px;
 }
 @media (max-width: 600px) {

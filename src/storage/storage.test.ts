@@ -10,6 +10,7 @@ import jobV1 from './migrations/job.v1.json'
 import jobV2 from './migrations/job.v2.json'
 import jobV3 from './migrations/job.v3.json'
 import jobV4 from './migrations/job.v4.json'
+import jobV5 from './migrations/job.v5.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
@@ -104,6 +105,7 @@ describe('reading a record', () => {
     expect(old.data).toEqual({
       ...jobV2.data,
       ...FRESH,
+      plan: { ...jobV2.data.plan, scoop: 1 },
       filledSteps: [],
       plantedOn: null,
       followedSteps: [],
@@ -116,7 +118,8 @@ describe('reading a record', () => {
   })
   test('reads the saved files of version 3 of a job and 2 of a record: dressings and versions begin empty', () => {
     const old = readEnvelope('job/herbs-26', jobV3)
-    expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH })
+    const plan = { ...jobV3.data.plan, scoop: 1 }
+    expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH, plan })
     const record = readEnvelope('record/made-herbs-26', recordV2)
     expect(record.ok && record.data).toEqual({ ...recordV2.data, dressings: [] })
   })
@@ -124,7 +127,16 @@ describe('reading a record', () => {
     const old = readEnvelope('job/leeks', jobV4)
     const versions = jobV4.data.versions.map((v) => ({ ...v, mixes: [] }))
     expect(versions).toHaveLength(1)
-    expect(old.ok && old.data).toEqual({ ...jobV4.data, mixes: [], versions })
+    expect(old.ok && old.data).toEqual({
+      ...jobV4.data,
+      mixes: [],
+      versions,
+      plan: { ...jobV4.data.plan, scoop: 1 },
+    })
+  })
+  test('reads the saved file of version 5 of a job: a scoop of a litre beside the bucket', () => {
+    const old = readEnvelope('job/leeks', jobV5)
+    expect(old.ok && old.data).toEqual({ ...jobV5.data, plan: { ...jobV5.data.plan, scoop: 1 } })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }

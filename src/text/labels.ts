@@ -228,7 +228,7 @@ export function commandText(command: Command): string {
     case 'jobBed/remove':
       return 'leaving a bed out'
     case 'job/plan':
-      return 'bucket, tub or allowance'
+      return 'bucket, scoop, tub or allowance'
     case 'job/remove':
       return 'removing the job'
     case 'job/finish':

@@ -12,6 +12,22 @@ import { doseWeightText, volumeText, type UnitSystem, percentText, pHText } from
 export const bucketsText = (twelfths: number) =>
   `${isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
 
+/** "2½ buckets + 4 scoops": one line of a batch. */
+export function measureOfLine({
+  twelfths,
+  scoopTwelfths,
+}: {
+  twelfths: number
+  scoopTwelfths: number
+}): string {
+  const scoops = `${measureText(scoopTwelfths)} ${scoopTwelfths > 12 ? 'scoops' : 'scoop'}`
+  return [twelfths > 0 && bucketsText(twelfths), scoopTwelfths > 0 && scoops].filter(Boolean).join(' + ')
+}
+
+/** Where a dose goes into part of a batch only: two piles, and which is which. */
+export const pileText = (into: number, units: UnitSystem) =>
+  `only into ${volumeText(into, units)} of this batch; keep the rest apart`
+
 const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
 
 /** "1 cup + 2 tablespoons + ¾ teaspoon", level. */
@@ -51,8 +67,8 @@ export const measuredName = (what: Measured): string =>
 /** A whole line of a batch card in words. */
 export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
-    ? `${bucketsText(line.twelfths)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
-    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})`
+    ? `${measureOfLine(line)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
+    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${line.into === null ? '' : `, ${pileText(line.into, units)}`}`
 }
 
 /** "Batch 2", or of a finished mix "Base mix, batch 2". */

@@ -24,6 +24,7 @@ const FIELD_NAMES: Record<string, string> = {
   sideHoles: 'side-hole height',
   count: 'number of containers',
   bucket: 'bucket',
+  scoop: 'scoop',
   vessel: 'mixing tub',
   wanted: 'amount of mix',
   settling: 'settling allowance',
@@ -55,6 +56,7 @@ const NOT_LENGTHS = new Set([
   'longevityMonths',
   'rootBalls',
   'bucket',
+  'scoop',
   'vessel',
   'wanted',
   'settling',
@@ -245,7 +247,7 @@ export function noteText(note: Note, units: UnitSystem): string {
     case 'dose-above-usual-limit':
       return `${doseText(note.gramsPerLitre, units)} of it is more than the usual limit of ${doseText(note.limit, units)}: add half, test the pH after a fortnight, then decide.`
     case 'measures-rounded':
-      return `Measures are rounded to the bucket: shares differ from the recipe by up to ${percentText(note.largestShareError, 1)} of the mix.`
+      return `Measures are rounded to the bucket and scoop: shares differ from the recipe by up to ${percentText(note.largestShareError, 1)} of the mix.`
     case 'bed-drained-by-soil':
       return 'Open below: judged as the soil underneath drains it, a day or two after a soaking.'
   }

@@ -31,15 +31,28 @@ export const nitrogenText = (grams: number, units: UnitSystem): string =>
     ? ` ${doseWeightText(grams, units)} of nitrogen still to be given to each container over the season.`
     : ''
 
+/** What one container of a bed gets, g. */
+export interface DoseToEach {
+  bed: string
+  grams: number
+}
+
+/** "39 g to each", or where the beds differ "39 g to each Fig pot, 12 g to each Trough". */
+export function toEachText(doses: readonly DoseToEach[], units: UnitSystem): string {
+  const each = doses.map(({ bed, grams }) => ({ bed, weight: doseWeightText(grams, units) }))
+  return each.every((d) => d.weight === each[0]!.weight)
+    ? `${each[0]?.weight ?? doseWeightText(0, units)} to each`
+    : each.map((d) => `${d.weight} to each ${d.bed}`).join(', ')
+}
+
 /**
- * A thing due in words, with its days. `grams` is what was held back for one container, `feed` a word about nitrogen.
+ * A thing due in words, with its days. `doses` is what was held back for one container of each bed, `feed` a word about
+ * nitrogen.
  */
-export function dueText(due: Due, grams: number, feed: string, units: UnitSystem) {
+export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, units: UnitSystem) {
   const { title, text } = FOLLOW_UP_TEXTS[due.code]
   return {
-    title: due.dressingId
-      ? `${doseWeightText(grams, units)} of ${dressingName(due.dressingId).toLowerCase()} to each`
-      : title,
+    title: due.dressingId ? `${dressingName(due.dressingId)}: ${toEachText(doses, units)}` : title,
     text: `${text}${due.code === 'feed' ? feed : ''}`,
     when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
   }

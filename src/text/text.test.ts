@@ -7,7 +7,8 @@ import { startingJobBed, startingJob, startingSpec } from '@/model/garden/garden
 import { cautionsForMixing } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
-import { bucketsText, doseSpoons, spoonText } from './measures'
+import { bucketsText, doseSpoons, measureOfLine, pileText, spoonText } from './measures'
+import { toEachText } from './seasonPlan'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import { readNumber } from '@/model/numbers'
 import { notANumberText } from './fields'
@@ -246,4 +247,18 @@ test('cautions come with the materials that need them, each once', () => {
   expect(of('compost_green', 'manure_cattle_composted')).toEqual(['legionella', 'herbicide', 'manure'])
   expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
   expect(cautionsForMixing([], true).map((c) => c.id)).toEqual(['lime'])
+})
+
+test('a dose held back is said for each size of container by its own', () => {
+  const pots = { bed: 'Fig pot', grams: 39 }
+  expect(toEachText([pots, { bed: 'Tub', grams: 39.2 }], 'metric')).toBe('39 g to each')
+  expect(toEachText([pots, { bed: 'Trough', grams: 12 }], 'metric')).toBe(
+    '39 g to each Fig pot, 12 g to each Trough',
+  )
+})
+
+test('a line of a batch names buckets and scoops, and the pile a part of it is for', () => {
+  expect(measureOfLine({ twelfths: 24, scoopTwelfths: 54 })).toBe('2 buckets + 4½ scoops')
+  expect(measureOfLine({ twelfths: 0, scoopTwelfths: 6 })).toBe('½ scoop')
+  expect(pileText(12, 'metric')).toContain('only into 12 L')
 })

@@ -45,19 +45,26 @@ export const BATCH_LIMITS = defineLimits({
     unit: 'fraction of the job',
     source: 'our assumption: a twentieth over is no waste',
   },
-  tolerableBucket: {
-    value: 0.25,
-    low: 0.1,
-    high: 0.5,
-    unit: 'buckets',
-    source: 'our assumption: the smallest measure',
+  partMiss: {
+    value: 0.05,
+    low: 0.03,
+    high: 0.1,
+    unit: 'fraction of the part',
+    source: 'a twentieth: no part of any batch strays further (common practice)',
   },
-  aimHigher: {
-    value: 1.02,
-    low: 1.01,
-    high: 1.05,
-    unit: 'times the litres aimed at',
-    source: 'our assumption: finer than the step from one measure to the next',
+  manyBatches: {
+    value: 1.5,
+    low: 1.2,
+    high: 2,
+    unit: 'times the fewest batches',
+    source: 'our assumption: beyond it measuring with a scoop is less work',
+  },
+  nextToNothing: {
+    value: 0.15,
+    low: 0.1,
+    high: 0.25,
+    unit: 'fraction of a full batch',
+    source: 'our assumption: so small a last batch is shared out among the others instead',
   },
   roundedShare: {
     value: 0.005,

@@ -34,6 +34,9 @@ export function measureText(twelfths: Twelfths): string {
 export const isMeasurable = (twelfths: Twelfths): boolean =>
   Number.isInteger(twelfths) && [0, 3, 4, 6, 8, 9].includes(((twelfths % 12) + 12) % 12)
 
+/** What a bucket is filled to, in twelfths. */
+const MEASURABLE = [0, 3, 4, 6, 8, 9, 12]
+
 /**
  * Nearest measurable amount to any number of twelfths, ties upward.
  * Twelfths of a part, whole. Range: 0 and up.
@@ -43,7 +46,8 @@ export const isMeasurable = (twelfths: Twelfths): boolean =>
  */
 export function nearestMeasure(twelfths: number): Twelfths {
   const whole = Math.floor(twelfths / 12) * 12
-  return [0, 3, 4, 6, 8, 9, 12]
-    .map((r) => whole + r)
-    .reduce((best, m) => (Math.abs(m - twelfths) <= Math.abs(best - twelfths) ? m : best))
+  const rest = twelfths - whole
+  let best = 0
+  for (const step of MEASURABLE) if (Math.abs(step - rest) <= Math.abs(best - rest)) best = step
+  return whole + best
 }

@@ -99,7 +99,7 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
 })
 
 /** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
-export const STARTING_PLAN = { bucket: 10, vessel: 90, settling: 0.07 } as const
+export const STARTING_PLAN = { bucket: 10, scoop: 1, vessel: 90, settling: 0.07 } as const
 
 /** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
 export function startingJob(id: string, createdAt: string, fills: JobBed[]): Job {

@@ -131,6 +131,7 @@ export const batchCase = z.strictObject({
   mix: linesSchema,
   wanted: described(z.number(), 'Litres of blended mix.'),
   bucket: described(z.number().default(10), 'Litres to its mark.'),
+  scoop: described(z.number().default(1), 'The smaller measure, litres.'),
   vessel: described(z.number().default(90), 'Litres brim-full of what it is mixed in.'),
   spoons: z.enum(['metric', 'us']).default('metric'),
   lime: limeSchema.optional(),

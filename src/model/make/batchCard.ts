@@ -16,8 +16,12 @@ const measuredOf = (id: string, mixes: readonly InnerMix[]): Measured | null => 
 
 /** One line of a batch card: a bucket measure of a material, or a weight of lime or another dressing. */
 export type CardLine =
-  | { kind: 'measure'; id: string; what: Measured; twelfths: number; litres: number }
-  | { kind: 'dose'; id: string; name: string; bulkDensity: number; grams: number }
+  | { kind: 'measure'; id: string; what: Measured; twelfths: number; scoopTwelfths: number; litres: number }
+  /** `into`: litres of the batch it goes into where that is not all of it. */
+  | { kind: 'dose'; id: string; name: string; bulkDensity: number; grams: number; into: number | null }
+
+/** A share of a batch so small is none of it, one so near to all is all. */
+const LEAST_PILE = 0.001
 
 export interface BatchCard {
   /** What it makes: a finished mix that goes into the job's own; null for the job's own. */
@@ -43,21 +47,22 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
     plan: BatchPlan,
     doses: BlendedDose[],
     idOf: (id: string) => string,
-  ) =>
-    plan.batches.map((batch, index): BatchCard => {
+  ) => {
+    let before = 0
+    return plan.batches.map((batch, index): BatchCard => {
       const lines = batch.measures.flatMap((m): CardLine[] => {
         const what = measuredOf(m.id, mix ? [] : job.mixes)
-        return what ? [{ kind: 'measure', id: idOf(m.id), what, twelfths: m.twelfths, litres: m.litres }] : []
+        const { twelfths, scoopTwelfths, litres } = m
+        return what ? [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }] : []
       })
-      for (const { id, name, bulkDensity, gramsPerLitre, batches } of doses)
-        if (index < batches)
-          lines.push({
-            kind: 'dose',
-            id: idOf(id),
-            name,
-            bulkDensity,
-            grams: gramsPerLitre * batch.blendLitres,
-          })
+      for (const { id, name, bulkDensity, gramsPerLitre, litres } of doses) {
+        const into = Math.min(batch.blendLitres, litres - before)
+        if (into < LEAST_PILE * batch.blendLitres) continue
+        const grams = gramsPerLitre * into
+        const all = into > (1 - LEAST_PILE) * batch.blendLitres
+        lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: all ? null : into })
+      }
+      before += batch.blendLitres
       return {
         mix,
         index,
@@ -68,9 +73,10 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
         done: lines.filter((l) => ticks.has(tickOf(index, l.id))).length,
       }
     })
+  }
   return [
     ...quantities.first.flatMap(({ mix, plan }) =>
-      cardsOf(mix, plan, dosesIn(mix, plan.batches.length), (id) => `${mix.id}/${id}`),
+      cardsOf(mix, plan, dosesIn(mix, plan.blendLitres), (id) => `${mix.id}/${id}`),
     ),
     ...cardsOf(null, quantities.plan, blendedDoses(job, quantities), (id) => id),
   ]

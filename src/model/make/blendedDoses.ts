@@ -4,10 +4,10 @@ import { isDose } from '@/core/amounts'
 import { dressingById } from '@/core/data/dressings'
 import type { InnerMix, Job } from '@/model/garden/schemas'
 /** Lime and dressings that go into a finished mix. */
-export function dosesIn(mix: InnerMix, batches: number): BlendedDose[] {
+export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
   const { gramsPerLitre, dolomiteShare } = mix.lime
   return [
-    ...limeDoses(gramsPerLitre, dolomiteShare, batches),
+    ...limeDoses(gramsPerLitre, dolomiteShare, litres),
     ...mix.dressings.flatMap((d): BlendedDose[] => {
       const dressing = dressingById(d.dressingId)
       return dressing && d.gramsPerLitre > 0
@@ -17,14 +17,14 @@ export function dosesIn(mix: InnerMix, batches: number): BlendedDose[] {
               name: dressing.name,
               bulkDensity: dressing.bulkDensity.value,
               gramsPerLitre: d.gramsPerLitre,
-              batches,
+              litres,
             },
           ]
         : []
     }),
   ]
 }
-const limeDoses = (gramsPerLitre: number, dolomiteShare: number, batches: number): BlendedDose[] =>
+const limeDoses = (gramsPerLitre: number, dolomiteShare: number, litres: number): BlendedDose[] =>
   isDose(gramsPerLitre)
     ? limestoneAndDolomite(dolomiteShare)
         .filter((c) => c.share > 0)
@@ -33,7 +33,7 @@ const limeDoses = (gramsPerLitre: number, dolomiteShare: number, batches: number
           name: lime.name,
           bulkDensity: lime.bulkDensity.value,
           gramsPerLitre: gramsPerLitre * share,
-          batches,
+          litres,
         }))
     : []
 
@@ -43,12 +43,12 @@ export interface BlendedDose {
   bulkDensity: number
   /** g per litre of blend. */
   gramsPerLitre: number
-  /** It goes into the first so many batches. */
-  batches: number
+  /** It goes into the first so many litres of what is made. */
+  litres: number
 }
-/** What is stirred in with every batch, or with the first of them where only part of the mix gets it. */
+/** What is stirred in with every batch, or with the first litres where only part of the mix gets it. */
 export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
-  const all = quantities.plan.batches.length
+  const all = quantities.plan.blendLitres
   return [
     ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all),
     ...job.dressings.flatMap(({ dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
@@ -60,7 +60,7 @@ export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
           name: dressing.name,
           bulkDensity: dressing.bulkDensity.value,
           gramsPerLitre,
-          batches: Math.max(1, Math.round(share * all)),
+          litres: share * all,
         },
       ]
     }),

@@ -17,23 +17,15 @@ export interface DoseTotal {
 export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
   const limeIds = new Set(limestoneAndDolomite(0.5).map((c) => c.lime.id))
   const stirredIn = [
-    ...quantities.first.map(({ mix, plan }) => ({ plan, doses: dosesIn(mix, plan.batches.length) })),
-    { plan: quantities.plan, doses: blendedDoses(job, quantities) },
+    ...quantities.first.flatMap(({ mix, plan }) => dosesIn(mix, plan.blendLitres)),
+    ...blendedDoses(job, quantities),
   ]
   const blended = new Map<string, DoseTotal>()
-  for (const { plan, doses } of stirredIn)
-    for (const { id, name, bulkDensity, gramsPerLitre, batches } of doses) {
-      const litres = plan.batches.slice(0, batches).reduce((s, b) => s + b.blendLitres, 0)
-      const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
-      blended.set(id, {
-        id,
-        name,
-        bulkDensity,
-        grams,
-        place: { kind: 'throughout' },
-        isLime: limeIds.has(id),
-      })
-    }
+  for (const { id, name, bulkDensity, gramsPerLitre, litres } of stirredIn) {
+    const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
+    const place = { kind: 'throughout' } as const
+    blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeIds.has(id) })
+  }
   const later = job.dressings.flatMap((line): DoseTotal[] => {
     const dressing = dressingById(line.dressingId)
     if (!dressing || line.place.kind === 'throughout' || !(line.gramsPerLitre > 0)) return []

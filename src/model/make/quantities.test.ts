@@ -107,6 +107,28 @@ describe('batch cards and shopping', () => {
     )
     expect(grams).toBeCloseTo(q.limeGramsPerLitre * q.plan.blendLitres, 6)
   })
+  // Half was silently all of it where there was one batch.
+  test('a dose for half of the mix is half of it, in one batch or in many', () => {
+    for (const vessel of [90, 400]) {
+      const half: Job = {
+        ...job,
+        plan: { ...job.plan, vessel },
+        dressings: [{ dressingId: 'crf_5_6', gramsPerLitre: 4, place: { kind: 'throughout' }, share: 0.5 }],
+      }
+      const q = quantitiesOf(half)
+      if (!q.ok) throw new Error(q.problem.code)
+      const doses = batchCards(half, q.value).flatMap((c) =>
+        c.lines.flatMap((l) => (l.kind === 'dose' && l.id === 'crf_5_6' ? [l] : [])),
+      )
+      const all = 4 * q.value.plan.blendLitres
+      expect(doses.reduce((sum, d) => sum + d.grams, 0)).toBeCloseTo(all / 2, 6)
+      expect(doseTotals(half, q.value).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(all / 2, 6)
+      // The pile that gets it is named wherever it is not a whole batch.
+      const parts = doses.filter((d) => d.into !== null)
+      for (const d of parts) expect(d.grams).toBeCloseTo(4 * d.into!, 6)
+      if (q.value.plan.batches.length % 2 === 1) expect(parts).toHaveLength(1)
+    }
+  })
   test('all one lime is one line', () => {
     const cards = batchCards({ ...job, lime: { ...job.lime, dolomiteShare: 1 } }, q)
     expect(cards[0]!.lines.filter((l) => l.kind === 'dose').map((l) => l.id)).toEqual(['lime_dolomitic'])

@@ -53,13 +53,14 @@ const batchesOf = (
   parts: readonly Part[],
   blendingLoss: number,
   wanted: number,
-  { bucket, vessel }: Job['plan'],
+  { bucket, scoop, vessel }: Job['plan'],
 ) =>
   planBatches({
     parts: parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
     blendingLoss,
     wanted,
     bucket,
+    scoop,
     vessel,
   })
 
@@ -85,7 +86,7 @@ function evaluateMeasured({ question, lime }: PreparedMix, plan: BatchPlan): Out
     ...question,
     recipe: {
       ...recipe,
-      lines: plan.totals.map((t) => ({ id: t.id, parts: t.twelfths })),
+      lines: plan.totals.map((t) => ({ id: t.id, parts: t.litres })),
       lime: {
         ...recipe.lime,
         aim: { kind: 'dose', gramsPerLitre: lime.own.gramsPerLitre },

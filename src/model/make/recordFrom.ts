@@ -40,7 +40,7 @@ export function recordFrom(
     measured: plan.totals.map((t) => ({
       materialId: t.id,
       materialName: measuredName(job, t.id),
-      twelfths: t.twelfths,
+      twelfths: Math.round((t.litres / job.plan.bucket) * 12),
       litres: t.litres,
     })),
     bucket: job.plan.bucket,

@@ -15,7 +15,6 @@ export interface ShoppingLine {
   material: Material
   /** Loose litres to measure in all. */
   litres: number
-  twelfths: number
   pack: Pack
   price: number | null
   stock: number
@@ -28,19 +27,12 @@ export interface ShoppingLine {
   wettingAgent: number
 }
 
-/** Litres and twelfths of every material to measure, those of mixes made first gathered in. */
-function totalsOf(quantities: Quantities): { id: string; litres: number; twelfths: number }[] {
-  const totals = new Map<string, { id: string; litres: number; twelfths: number }>()
+/** Litres of every material to measure, those of mixes made first gathered in. */
+function totalsOf(quantities: Quantities): { id: string; litres: number }[] {
+  const totals = new Map<string, number>()
   for (const plan of [...quantities.first.map((f) => f.plan), quantities.plan])
-    for (const { id, litres, twelfths } of plan.totals) {
-      const seen = totals.get(id)
-      totals.set(id, {
-        id,
-        litres: litres + (seen?.litres ?? 0),
-        twelfths: twelfths + (seen?.twelfths ?? 0),
-      })
-    }
-  return [...totals.values()]
+    for (const { id, litres } of plan.totals) totals.set(id, litres + (totals.get(id) ?? 0))
+  return [...totals].map(([id, litres]) => ({ id, litres }))
 }
 
 /** What to buy, use from the shelf and wet, for a job's rounded measures. */
@@ -54,7 +46,6 @@ export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLi
       {
         material,
         litres: total.litres,
-        twelfths: total.twelfths,
         pack,
         price,
         stock,

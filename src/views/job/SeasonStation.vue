@@ -10,15 +10,17 @@ import { useJob } from '@/composables/useJob'
 import { useNewJob } from '@/composables/useNewJob'
 import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { dosePerContainer } from '@/model/make/doseTotals'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations'
 import { dayText, isoDay } from '@/text/dates'
+import { bedTitle } from '@/text/labels'
 import { winterText } from '@/text/season'
-import { dueText, nitrogenText, wateringRows } from '@/text/seasonPlan'
+import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, crop, place, evaluation, lead, fill } = useJob(() => jobId)
+const { garden, job, units, crop, place, evaluation } = useJob(() => jobId)
 const { again } = useNewJob()
 const { to } = useStations(() => jobId)
 
@@ -28,15 +30,19 @@ const record = computed(() =>
 const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : null))
 const plan = computed(() => job.value && seasonPlan(job.value, record.value, answer.value, place.value))
 const today = isoDay(new Date())
-/** Grams of what was held back, for one container of the bed the mix is judged in. */
-function gramsOf(dressingId: string | undefined): number {
+/** What was held back, for one container of each bed. */
+function dosesOf(dressingId: string | undefined): DoseToEach[] {
   const line = job.value?.dressings.find((d) => d.dressingId === dressingId)
-  return line && lead.value && fill.value?.ok ? dosePerContainer(line, lead.value, fill.value.value) : 0
+  if (!line || !job.value) return []
+  return job.value.fills.flatMap((bed) => {
+    const needed = mixNeededFor(bed)
+    return needed.ok ? [{ bed: bedTitle(bed.spec), grams: dosePerContainer(line, bed, needed.value) }] : []
+  })
 }
 const feed = computed(() => nitrogenText(answer.value?.growing?.feeding.nitrogenToFeed ?? 0, units.value))
 const rows = computed(() =>
   (plan.value?.due ?? []).map((due) => ({
-    ...dueText(due, gramsOf(due.dressingId), feed.value, units.value),
+    ...dueText(due, dosesOf(due.dressingId), feed.value, units.value),
     id: due.id,
     done: due.done,
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,

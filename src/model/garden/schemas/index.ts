@@ -25,7 +25,7 @@ export const SCHEMAS = {
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bag: 1,
   bed: 1,
-  job: 5,
+  job: 6,
   place: 2,
   record: 3,
   shelf: 1,

@@ -8,6 +8,8 @@ import { recipeSchema, versionSchema } from './recipe'
 export const planSchema = z.object({
   /** Litres. */
   bucket: number,
+  /** A jug or scoop for what a quarter bucket is too coarse for, litres. */
+  scoop: number,
   /** Litres brim-full. */
   vessel: number,
   /** Extra mix for what watering-in settles, fraction. */

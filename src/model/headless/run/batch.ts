@@ -41,6 +41,7 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
     blendingLoss: flat.lossHere,
     wanted: c.wanted,
     bucket: c.bucket,
+    scoop: c.scoop,
     vessel: c.vessel,
   })
   if (!plan.ok) return plan
