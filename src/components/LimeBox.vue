@@ -1,14 +1,16 @@
 <script setup lang="ts">
-/** Lime for the mix: to a pH, so many grams, or none; ground limestone and dolomite by share. */
+/** Lime for the mix: to a pH, so many grams, or none; of which lime. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { isDose } from '@/core/amounts'
-import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import { LIMES } from '@/core/data'
+import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { LimeSetting } from '@/model/garden/schemas'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
+import ChoiceField from './field/ChoiceField.vue'
 import SwitchField from './field/SwitchField.vue'
 import QuantityField from './field/QuantityField.vue'
 
@@ -34,16 +36,28 @@ const MODES: { value: LimeSetting['mode']; label: string }[] = [
   { value: 'fixed', label: 'By weight' },
   { value: 'none', label: 'None' },
 ]
-const SHARES = [
-  { value: 0, label: 'Limestone' },
-  { value: 0.5, label: 'Half and half' },
-  { value: 1, label: 'Dolomite' },
+/** Limestone and dolomite, alone or half and half, then whatever else limes. */
+const LIME_CHOICES = [
+  { value: 'lime_calcitic 0', label: 'Ground limestone' },
+  { value: 'lime_calcitic 0.5', label: 'Limestone and dolomite, half each' },
+  { value: 'lime_calcitic 1', label: 'Ground dolomite' },
+  ...LIMES.filter((l) => !l.id.startsWith('lime_calcitic') && l.id !== 'lime_dolomitic').map((l) => ({
+    value: `${l.id} 0`,
+    label: l.name,
+  })),
 ]
+const chosen = computed({
+  get: () => `${lime.limeId} ${lime.dolomiteShare}`,
+  set(value) {
+    const [limeId, share] = value.split(' ')
+    emit('change', { limeId, dolomiteShare: Number(share) })
+  },
+})
 /** Each lime as it is weighed or spooned. */
 const doses = computed(() =>
   dose === null || !isDose(dose)
     ? []
-    : limestoneAndDolomite(lime.dolomiteShare)
+    : limesByShare(lime.dolomiteShare, lime.limeId)
         .filter((c) => c.share > 0)
         .map((c) => ({
           name: c.lime.name,
@@ -88,13 +102,7 @@ const doses = computed(() =>
       hint="of the mix as blended"
       @update:model-value="emit('change', { gramsPerLitre: $event })"
     />
-    <SwitchField
-      v-if="lime.mode !== 'none'"
-      :model-value="lime.dolomiteShare"
-      :options="SHARES"
-      label="Which lime"
-      @update:model-value="emit('change', { dolomiteShare: $event })"
-    />
+    <ChoiceField v-if="lime.mode !== 'none'" v-model="chosen" label="Which lime" :options="LIME_CHOICES" />
     <div v-if="offer">
       <Button
         :label="`Give ${doseText(offer.gramsPerLitre, units)} of lime`"
@@ -113,7 +121,7 @@ const doses = computed(() =>
       <template v-if="isDose(premixed)"
         >The finished mix in it brings {{ doseText(premixed, units) }} already.</template
       >
-      <template v-if="dose !== null && isDose(dose)"
+      <template v-if="dose !== null && isDose(dose) && lime.dolomiteShare > 0"
         >Dolomite brings magnesium and works more slowly than limestone.</template
       >
     </p>

@@ -99,13 +99,19 @@ describe('reading a record', () => {
     const broken = readEnvelope('job/peppers-27', { ...jobV1, data: { ...jobV1.data, vessel: 'pot' } })
     expect(!broken.ok && broken.why).toMatchObject({ code: 'broken', where: 'version 1.vessel' })
   })
+  const limed = (lime: object) => ({ ...lime, limeId: 'lime_calcitic' })
+  /** What every older job gets: a scoop, and ground limestone for its lime. */
+  const today = (data: { plan: object; lime: object }) => ({
+    plan: { ...data.plan, scoop: 1 },
+    lime: limed(data.lime),
+  })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {
     const old = readEnvelope('job/peppers-26', jobV2)
     if (!old.ok) throw new Error(JSON.stringify(old.why))
     expect(old.data).toEqual({
       ...jobV2.data,
       ...FRESH,
-      plan: { ...jobV2.data.plan, scoop: 1 },
+      ...today(jobV2.data),
       filledSteps: [],
       plantedOn: null,
       followedSteps: [],
@@ -118,25 +124,20 @@ describe('reading a record', () => {
   })
   test('reads the saved files of version 3 of a job and 2 of a record: dressings and versions begin empty', () => {
     const old = readEnvelope('job/herbs-26', jobV3)
-    const plan = { ...jobV3.data.plan, scoop: 1 }
-    expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH, plan })
+    expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH, ...today(jobV3.data) })
     const record = readEnvelope('record/made-herbs-26', recordV2)
     expect(record.ok && record.data).toEqual({ ...recordV2.data, dressings: [] })
   })
   test('reads the saved file of version 4 of a job: no finished mixes, on the bench or in its versions', () => {
     const old = readEnvelope('job/leeks', jobV4)
-    const versions = jobV4.data.versions.map((v) => ({ ...v, mixes: [] }))
+    const versions = jobV4.data.versions.map((v) => ({ ...v, mixes: [], lime: limed(v.lime) }))
     expect(versions).toHaveLength(1)
-    expect(old.ok && old.data).toEqual({
-      ...jobV4.data,
-      mixes: [],
-      versions,
-      plan: { ...jobV4.data.plan, scoop: 1 },
-    })
+    expect(old.ok && old.data).toEqual({ ...jobV4.data, mixes: [], ...today(jobV4.data), versions })
   })
   test('reads the saved file of version 5 of a job: a scoop of a litre beside the bucket', () => {
     const old = readEnvelope('job/leeks', jobV5)
-    expect(old.ok && old.data).toEqual({ ...jobV5.data, plan: { ...jobV5.data.plan, scoop: 1 } })
+    const versions = jobV5.data.versions.map((v) => ({ ...v, lime: limed(v.lime) }))
+    expect(old.ok && old.data).toEqual({ ...jobV5.data, ...today(jobV5.data), versions })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }

@@ -27,6 +27,12 @@ const CAUTIONS = {
     text: 'Ground limestone and dolomite are dusts: spread low, with the wind behind you, and keep them out of eyes. Never mix lime with ammonium feeds, urea or fresh manure indoors: ammonia is given off.',
     ask: 'the bag’s safety data sheet; a poison centre',
   },
+  burns: {
+    id: 'burns',
+    title: 'Hydrated lime and wood ash',
+    text: 'They burn eyes and skin, more so when wet: goggles, gloves and sleeves, no bare hands in the mix, and water at hand. Wait two to four weeks and test the pH before planting. No ash of painted or treated wood, or of coal.',
+    ask: 'the bag’s safety data sheet; for a burn or lime in the eye, rinse at once and call a doctor',
+  },
   manure: {
     id: 'manure',
     title: 'Manure',
@@ -89,15 +95,19 @@ const BY_FAMILY: Partial<Record<Material['family'], CautionId[]>> = {
   soil: ['lead'],
 }
 
+/** Limes that are caustic. Source: common practice; safety data sheets. */
+const BURNING: ReadonlySet<string> = new Set(['lime_hydrated', 'wood_ash'])
+
 /** The cautions for opening and blending these materials, each once, in the order first met. */
-export function cautionsForMixing(materials: readonly Material[], withLime: boolean): Caution[] {
+export function cautionsForMixing(materials: readonly Material[], limeIds: readonly string[]): Caution[] {
   const ids = new Set<CautionId>()
   for (const m of materials) {
     for (const id of BY_FAMILY[m.family] ?? []) ids.add(id)
     if (m.id === 'sphagnum_moss_long') ids.add('moss')
     if (m.id === 'zeolite') ids.add('zeolite')
   }
-  if (withLime) ids.add('lime')
+  if (limeIds.length > 0) ids.add('lime')
+  if (limeIds.some((id) => BURNING.has(id))) ids.add('burns')
   return [...ids].map(cautionById)
 }
 

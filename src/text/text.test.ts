@@ -241,12 +241,13 @@ test('cautions come with the materials that need them, each once', () => {
   const of = (...ids: string[]) =>
     cautionsForMixing(
       ids.map((id) => materialById(id)!),
-      false,
+      [],
     ).map((c) => c.id)
   expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust'])
   expect(of('compost_green', 'manure_cattle_composted')).toEqual(['legionella', 'herbicide', 'manure'])
   expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
-  expect(cautionsForMixing([], true).map((c) => c.id)).toEqual(['lime'])
+  expect(cautionsForMixing([], ['lime_calcitic']).map((c) => c.id)).toEqual(['lime'])
+  expect(cautionsForMixing([], ['lime_hydrated']).map((c) => c.id)).toEqual(['lime', 'burns'])
 })
 
 test('a dose held back is said for each size of container by its own', () => {

@@ -5,7 +5,7 @@ import type { Evaluation } from '@/core/evaluate'
 import { measureText } from '@/core/mixing'
 import { isDose } from '@/core/amounts'
 import { judgedBed } from '@/model/garden/garden'
-import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { LimeAmount } from '@/model/mix/question'
 import type { Job } from '@/model/garden/schemas'
 import { dayText, isoDay } from '@/text/dates'
@@ -26,7 +26,7 @@ const { job, evaluation, lime, cropName, units } = defineProps<{
 const total = computed(() => job.parts.reduce((s, p) => s + p.twelfths, 0))
 const nameOf = computed(() => partNames(job))
 const limes = computed(() =>
-  limestoneAndDolomite(lime.dolomiteShare)
+  limesByShare(lime.dolomiteShare, job.lime.limeId)
     .map((l) => ({ name: l.lime.name, dose: l.share * lime.gramsPerLitre }))
     .filter((l) => isDose(l.dose)),
 )

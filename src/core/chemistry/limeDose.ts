@@ -83,7 +83,10 @@ function moversOf(
   const add = (id: string, charge: number) => movers.set(id, (movers.get(id) ?? 0) + charge / perUnit)
   limes.forEach(({ lime }, i) => add(lime.id, byLime[i]!))
   acids.forEach(({ dressing }, i) => add(dressing.id, -byAcid[i]!))
-  return [...movers].map(([id, by]) => ({ id, by })).sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+  return [...movers]
+    .map(([id, by]) => ({ id, by }))
+    .filter(({ by }) => by !== 0)
+    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
 /**

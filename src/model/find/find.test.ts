@@ -353,6 +353,7 @@ describe('a recipe shared', () => {
       target: fc.double({ min: 4, max: 8, noNaN: true }),
       gramsPerLitre: fc.double({ min: 0, max: 20, noNaN: true }),
       dolomiteShare: fc.constantFrom(0, 0.5, 1),
+      limeId: fc.constantFrom('lime_calcitic', 'oyster_shell'),
     }),
     dressings: fc.array(
       fc.record({

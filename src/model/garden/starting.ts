@@ -1,3 +1,4 @@
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import type { Bag, Bed, BedSpec, JobBed, Job, Place, Vessel, VesselKind } from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
@@ -125,7 +126,7 @@ export function startingJob(id: string, createdAt: string, fills: JobBed[]): Job
     versionId: null,
     dismissed: [],
     step: 'whole',
-    lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
+    lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5, limeId: GROUND_LIMESTONE },
     plan: { ...STARTING_PLAN },
     ticks: [],
     note: '',

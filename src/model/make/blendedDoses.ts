@@ -1,5 +1,5 @@
 import type { Quantities } from './quantities'
-import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import { limesByShare } from '@/model/mix/prepareRecipe'
 import { isDose } from '@/core/amounts'
 import { dressingById } from '@/core/data/dressings'
 import type { InnerMix, Job } from '@/model/garden/schemas'
@@ -24,9 +24,14 @@ export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
     }),
   ]
 }
-const limeDoses = (gramsPerLitre: number, dolomiteShare: number, litres: number): BlendedDose[] =>
+const limeDoses = (
+  gramsPerLitre: number,
+  dolomiteShare: number,
+  litres: number,
+  limeId?: string,
+): BlendedDose[] =>
   isDose(gramsPerLitre)
-    ? limestoneAndDolomite(dolomiteShare)
+    ? limesByShare(dolomiteShare, limeId)
         .filter((c) => c.share > 0)
         .map(({ lime, share }) => ({
           id: lime.id,
@@ -50,7 +55,7 @@ export interface BlendedDose {
 export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
   const all = quantities.plan.blendLitres
   return [
-    ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all),
+    ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all, job.lime.limeId),
     ...job.dressings.flatMap(({ dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
       const dressing = dressingById(dressingId)
       if (!dressing || place.kind !== 'throughout' || !(gramsPerLitre > 0)) return []

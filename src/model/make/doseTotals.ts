@@ -2,7 +2,7 @@ import { volumeBetween } from '@/core/geometry'
 import type { MixNeeded } from '@/core/filling'
 import { dressingById } from '@/core/data/dressings'
 import { dosesIn, blendedDoses } from './blendedDoses'
-import { limestoneAndDolomite } from '@/model/mix/prepareRecipe'
+import { LIMES } from '@/core/data'
 import type { Quantities } from './quantities'
 import type { DressingPlace, Job, DressingLine, JobBed } from '@/model/garden/schemas'
 export interface DoseTotal {
@@ -15,7 +15,7 @@ export interface DoseTotal {
 }
 /** Grams of each lime and dressing over the whole job, wherever they go. */
 export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
-  const limeIds = new Set(limestoneAndDolomite(0.5).map((c) => c.lime.id))
+  const limeIds = new Set(LIMES.map((l) => l.id))
   const stirredIn = [
     ...quantities.first.flatMap(({ mix, plan }) => dosesIn(mix, plan.blendLitres)),
     ...blendedDoses(job, quantities),

@@ -8,7 +8,9 @@ import { demoGarden } from '@/demo/demoGarden'
 import { readEnvelope, writeEnvelope } from '@/storage/envelope'
 import { batchCards } from '@/model/make/batchCard'
 import { jobsOf, recordsOf, shelfKey, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
-import { materialById } from '@/core/data'
+import { LIMES, materialById } from '@/core/data'
+import { recipeOfMix } from '@/model/mix/bags'
+import { innerMixOf } from '@/model/mix/innerMix'
 import { sameData } from '@/model/garden/same'
 import { kindOfKey, type Job } from '@/model/garden/schemas'
 
@@ -106,6 +108,41 @@ describe('batch cards and shopping', () => {
       6,
     )
     expect(grams).toBeCloseTo(q.limeGramsPerLitre * q.plan.blendLitres, 6)
+  })
+  test('any lime can be chosen: shells, hydrated, ash, each by its own; and as a part of a finished mix it still limes', () => {
+    const of = (limeId: string) => ({ ...job, lime: { ...job.lime, limeId, dolomiteShare: 0 } })
+    for (const { id } of LIMES.filter((l) => l.id !== 'lime_dolomitic')) {
+      const one = of(id)
+      const q = quantities(one)
+      const limed = doseTotals(one, q).filter((d) => d.isLime)
+      expect(limed.map((d) => d.id)).toEqual([id])
+      const bare = evaluateJob({ ...one, lime: { ...one.lime, mode: 'none' } })
+      expect(bare.ok && q.asWritten.lime.pH > bare.value.lime.pH, id).toBe(true)
+    }
+    // Slow lime takes more of it for the same pH.
+    expect(quantities(of('oyster_shell')).limeGramsPerLitre).toBeGreaterThan(
+      2 * quantities(of('lime_calcitic')).limeGramsPerLitre,
+    )
+    const hydrated = of('lime_hydrated')
+    const dose = quantities(hydrated).limeGramsPerLitre
+    const mix = innerMixOf(hydrated, { gramsPerLitre: dose, dolomiteShare: 0 }, 'mix:h', 'H', {
+      kind: 'made',
+    })
+    if (!mix.ok) throw new Error(mix.problem.code)
+    const inside = evaluateJob({ ...job, ...recipeOfMix(mix.value) })
+    const alone = evaluateJob(hydrated)
+    expect(inside.ok && alone.ok && Math.abs(inside.value.lime.pH - alone.value.lime.pH)).toBeLessThan(0.1)
+  })
+  test('lime given as a dressing moves pH', () => {
+    const bare = { ...job, lime: { ...job.lime, mode: 'none' as const } }
+    const shells: Job = {
+      ...bare,
+      dressings: [{ dressingId: 'oyster_shell', gramsPerLitre: 6, place: { kind: 'throughout' }, share: 1 }],
+    }
+    const [a, b] = [evaluateJob(bare), evaluateJob(shells)]
+    if (!a.ok || !b.ok) throw new Error('no answer')
+    expect(b.value.lime.pH).toBeGreaterThan(a.value.lime.pH + 0.1)
+    expect(b.value.lime.movers.map((m) => m.id)).toEqual(['oyster_shell'])
   })
   // Half was silently all of it where there was one batch.
   test('a dose for half of the mix is half of it, in one batch or in many', () => {

@@ -1,3 +1,4 @@
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { defineLimits } from '@/core/limits'
 import { labelShares } from '@/core/mixing'
 import { fail, succeed, type Note, type Outcome } from '@/core/outcome'
@@ -20,7 +21,13 @@ export const BAG_LIMITS = defineLimits({
 
 /** Lime makers use half and half where nobody says. Source: our assumption. */
 const DOLOMITE = 0.5
-const NO_LIME = { mode: 'none', target: 6.4, gramsPerLitre: 0, dolomiteShare: DOLOMITE } as const
+const NO_LIME = {
+  mode: 'none',
+  target: 6.4,
+  gramsPerLitre: 0,
+  dolomiteShare: DOLOMITE,
+  limeId: GROUND_LIMESTONE,
+} as const
 /** A depth for what fertilizer does to pH; all of it is mixed through, so that any will do. */
 const ANY_DEPTH = 20
 

@@ -1,3 +1,5 @@
+import { isDose } from '@/core/amounts'
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { succeed, type Outcome } from '@/core/outcome'
 import { GARDEN_LIMITS, LONGEST_NAME } from '../garden/limits'
 import type { InnerMix, MixOrigin, Part, Recipe } from '../garden/schemas'
@@ -42,12 +44,15 @@ export function innerMixOf(
   const flat = flatOf(lines, mixes)
   if (!flat.ok) return flat
   const premixed = premixedIn(lines, mixes, flat.value)
-  const lime = toAdd.gramsPerLitre + premixed.lime.gramsPerLitre
+  // Limestone and dolomite are its lime; any other lime goes with its dressings, which move the pH as well.
+  const other = recipe.lime.limeId === GROUND_LIMESTONE ? 0 : toAdd.gramsPerLitre * (1 - toAdd.dolomiteShare)
+  const lime = toAdd.gramsPerLitre - other + premixed.lime.gramsPerLitre
   const dolomite =
     toAdd.gramsPerLitre * toAdd.dolomiteShare + premixed.lime.gramsPerLitre * premixed.lime.dolomiteShare
   const loose = flat.value.parts.reduce((sum, p) => sum + p.parts, 0)
   const dressings = [
     ...premixed.dressings,
+    ...(isDose(other) ? [{ dressingId: recipe.lime.limeId, gramsPerLitre: other }] : []),
     ...recipe.dressings
       .filter((d) => d.place.kind === 'throughout' && d.gramsPerLitre > 0)
       .map((d) => ({ dressingId: d.dressingId, gramsPerLitre: d.gramsPerLitre * d.share })),

@@ -1,3 +1,4 @@
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { succeed, type Outcome } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import { describeBag, recipeOfMix } from './bags'
@@ -29,7 +30,7 @@ export interface MixSource {
 const NOTHING: Recipe = {
   parts: [],
   mixes: [],
-  lime: { mode: 'none', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5 },
+  lime: { mode: 'none', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5, limeId: GROUND_LIMESTONE },
   dressings: [],
 }
 const whole = { corners: [], problem: null }

@@ -3,6 +3,7 @@ import {
   limeForTargetAndRatio,
   type AcidityInput,
   type LimeChoice,
+  type LimeDose,
   type Temperature,
 } from '@/core/chemistry'
 import { LIMES, materialById, type Dressing, type LimingMaterial, type Material } from '@/core/data'
@@ -18,8 +19,16 @@ import {
 import { acidityOfDoses, IMMEDIATE, supplyOfParts, type DressingDose } from '@/core/nutrients'
 import { fail, succeed, type Note, type Outcome } from '@/core/outcome'
 import { USUAL_TEMPERATURE } from '@/core/evaluate'
-import { AMOUNT_LIMITS } from '@/core/amounts'
-import type { FinishedMix, LimeAmount, LimeWish, OwnRows, RecipeLine, RecipeQuestion } from './question'
+import { AMOUNT_LIMITS, isDose } from '@/core/amounts'
+import {
+  USUAL_LIMES,
+  type FinishedMix,
+  type LimeAmount,
+  type LimeWish,
+  type OwnRows,
+  type RecipeLine,
+  type RecipeQuestion,
+} from './question'
 
 /** A recipe on its own, before any bed: what it blends to, what is given with it and how much lime it takes. */
 export interface PreparedRecipe {
@@ -39,7 +48,7 @@ export interface PreparedLime {
   own: LimeAmount
   premixed: LimeAmount
   together: LimeAmount
-  /** Both limes with the share each has of `together`. */
+  /** Each lime with the share it has of `together`. */
   limes: LimeChoice[]
 }
 
@@ -157,15 +166,18 @@ const choiceOf = (
   { lime: dolomitic, share: dolomiteShare },
 ]
 
-/** Limestone and dolomite of the tables by the share of the second. */
-export const limestoneAndDolomite = (dolomiteShare: number): LimeChoice[] =>
-  choiceOf(
-    {
-      calcitic: LIMES.find((l) => l.id === 'lime_calcitic')!,
-      dolomitic: LIMES.find((l) => l.id === 'lime_dolomitic')!,
-    },
-    dolomiteShare,
-  )
+/** Dolomite and another lime of the tables, by the share of dolomite. A lime nobody knows counts as limestone. */
+export const limesByShare = (dolomiteShare: number, limeId: string = USUAL_LIMES.calcitic): LimeChoice[] => {
+  const byId = (id: string) => LIMES.find((l) => l.id === id)
+  const calcitic = byId(limeId) ?? byId(USUAL_LIMES.calcitic)!
+  return choiceOf({ calcitic, dolomitic: byId(USUAL_LIMES.dolomitic)! }, dolomiteShare)
+}
+
+/** Doses of a choice, g per litre. */
+const dosesBy = (choice: readonly LimeChoice[], gramsPerLitre: number): LimeDose[] =>
+  choice
+    .map(({ lime, share }) => ({ lime, gramsPerLitre: gramsPerLitre * share }))
+    .filter((d) => isDose(d.gramsPerLitre))
 
 /** The two limes by their ids. Errors: one that is not in the tables. */
 export function limesOf(
@@ -178,7 +190,7 @@ export function limesOf(
   return succeed({ calcitic, dolomitic })
 }
 
-/** Lime that would bring the blend to the wish as a whole, g per litre, what finished mixes bring counted in. */
+/** Lime to add to what finished mixes bring, g per litre. */
 function limeWanted(
   wish: LimeWish,
   limes: Record<'calcitic' | 'dolomitic', LimingMaterial>,
@@ -199,16 +211,15 @@ function limeWanted(
       ? succeed({ gramsPerLitre: plan.value.gramsPerLitre, dolomiteShare: share }, ...plan.notes)
       : plan
   }
-  const { calcium, magnesium } = supplyOfParts(
-    mixed,
-    given.temperature ?? USUAL_TEMPERATURE,
-  )(IMMEDIATE).charge
+  const inParts = supplyOfParts(mixed, given.temperature ?? USUAL_TEMPERATURE)(IMMEDIATE).charge
+  const already = (of: 'calcium' | 'magnesium') =>
+    (given.limes ?? []).reduce((sum, d) => sum + 1000 * d.gramsPerLitre * d.lime[of], inParts[of])
   const plan = limeForTargetAndRatio(
     mixed,
     limes,
     aim.target,
     dolomite.calciumToMagnesium,
-    { calcium, magnesium },
+    { calcium: already('calcium'), magnesium: already('magnesium') },
     given,
   )
   return plan.ok
@@ -219,12 +230,29 @@ function limeWanted(
     : plan
 }
 
-/** Two amounts of lime as one. */
-function limeTogether(own: LimeAmount, premixed: LimeAmount): LimeAmount {
+/** Lime of its own and lime brought, as one amount and the share of each lime in it. */
+function limeTogether(
+  own: LimeAmount,
+  choice: readonly LimeChoice[],
+  premixed: LimeAmount,
+): Pick<PreparedLime, 'together' | 'limes'> {
   const gramsPerLitre = own.gramsPerLitre + premixed.gramsPerLitre
-  if (!(premixed.gramsPerLitre > 0)) return { gramsPerLitre, dolomiteShare: own.dolomiteShare }
+  if (!(premixed.gramsPerLitre > 0))
+    return { together: { gramsPerLitre, dolomiteShare: own.dolomiteShare }, limes: [...choice] }
+  const grams = new Map<LimingMaterial, number>()
+  for (const { lime, gramsPerLitre: g } of [
+    ...choice.map((c) => ({ lime: c.lime, gramsPerLitre: own.gramsPerLitre * c.share })),
+    ...limesByShare(premixed.dolomiteShare).map((c) => ({
+      lime: c.lime,
+      gramsPerLitre: premixed.gramsPerLitre * c.share,
+    })),
+  ])
+    grams.set(lime, (grams.get(lime) ?? 0) + g)
   const dolomite = own.gramsPerLitre * own.dolomiteShare + premixed.gramsPerLitre * premixed.dolomiteShare
-  return { gramsPerLitre, dolomiteShare: Math.min(1, dolomite / gramsPerLitre) }
+  return {
+    together: { gramsPerLitre, dolomiteShare: Math.min(1, dolomite / gramsPerLitre) },
+    limes: [...grams].map(([lime, g]) => ({ lime, share: g / gramsPerLitre })),
+  }
 }
 
 /**
@@ -235,25 +263,22 @@ function limeTogether(own: LimeAmount, premixed: LimeAmount): LimeAmount {
  * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {
-  const { own, depth, temperature } = setting
-  const flat = flatOf(recipe.lines, recipe.mixes, own)
+  const { own: rows, depth, temperature } = setting
+  const flat = flatOf(recipe.lines, recipe.mixes, rows)
   if (!flat.ok) return flat
   const mixed = blend(flat.value.parts)
   if (!mixed.ok) return mixed
   const premixed = premixedIn(recipe.lines, recipe.mixes, flat.value)
   const limes = limesOf(recipe.lime)
   if (!limes.ok) return limes
-  const doses = dosesOf(recipe, premixed, own)
-  const given = { ...acidityOfDoses(doses.ok ? doses.value : [], depth), temperature }
+  const doses = dosesOf(recipe, premixed, rows)
+  const fromDoses = acidityOfDoses(doses.ok ? doses.value : [], depth)
+  const brought = dosesBy(limesByShare(premixed.lime.dolomiteShare), premixed.lime.gramsPerLitre)
+  const given = { acids: fromDoses.acids, limes: [...fromDoses.limes, ...brought], temperature }
   const wanted = limeWanted(recipe.lime, limes.value, mixed.value, given)
   if (!wanted.ok) return wanted
   if (!doses.ok) return doses
-  const solved = recipe.lime.aim.kind === 'pH'
-  const ownLime: LimeAmount = {
-    ...wanted.value,
-    gramsPerLitre: Math.max(0, wanted.value.gramsPerLitre - (solved ? premixed.lime.gramsPerLitre : 0)),
-  }
-  const together = limeTogether(ownLime, premixed.lime)
+  const own = wanted.value
   const notes: Note[] = [...wanted.notes]
   return succeed(
     {
@@ -263,10 +288,9 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
       doses: doses.value,
       given,
       lime: {
-        own: ownLime,
+        own,
         premixed: premixed.lime,
-        together,
-        limes: choiceOf(limes.value, together.dolomiteShare),
+        ...limeTogether(own, choiceOf(limes.value, own.dolomiteShare), premixed.lime),
       },
     },
     ...notes,

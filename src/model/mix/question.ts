@@ -73,7 +73,7 @@ export interface LimeWish {
   aim: { kind: 'none' } | { kind: 'dose'; gramsPerLitre: number } | { kind: 'pH'; target: number }
   /** How the two limes are shared: by weight, or so that calcium to magnesium comes to a ratio by weight. */
   dolomite: { kind: 'share'; share: number } | { kind: 'ratio'; calciumToMagnesium: number }
-  /** Ids of the two limes. */
+  /** Ids of the two limes; the first may be any, dolomite is the second. */
   calcitic: string
   dolomitic: string
 }

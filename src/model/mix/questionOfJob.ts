@@ -19,7 +19,7 @@ export const linesOf = (parts: readonly Part[]): RecipeLine[] =>
 export const finishedMixes = (mixes: readonly InnerMix[]): FinishedMix[] =>
   mixes.map(({ id, parts, lime, dressings }) => ({ id, lines: linesOf(parts), lime, dressings }))
 
-export function limeWish({ mode, target, gramsPerLitre, dolomiteShare }: Recipe['lime']): LimeWish {
+export function limeWish({ mode, target, gramsPerLitre, dolomiteShare, limeId }: Recipe['lime']): LimeWish {
   return {
     aim:
       mode === 'toTarget'
@@ -29,6 +29,7 @@ export function limeWish({ mode, target, gramsPerLitre, dolomiteShare }: Recipe[
           : { kind: 'none' },
     dolomite: { kind: 'share', share: dolomiteShare },
     ...USUAL_LIMES,
+    calcitic: limeId,
   }
 }
 

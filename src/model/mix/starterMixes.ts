@@ -1,3 +1,4 @@
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { SCHOOLS, type School } from './schools'
 import type { Part, Recipe } from '@/model/garden/schemas'
 import worked from './starters.json'
@@ -23,6 +24,7 @@ export const starterRecipe = ({ parts, pH }: Starter): Recipe => ({
     target: pH ?? 6.4,
     gramsPerLitre: 0,
     dolomiteShare: 0.5,
+    limeId: GROUND_LIMESTONE,
   },
   dressings: [],
 })

@@ -11,8 +11,9 @@ import { useFirstOpen } from '@/composables/useFirstOpen'
 import { useJob } from '@/composables/useJob'
 import { useQuantities } from '@/composables/useQuantities'
 import { useStations } from '@/composables/useStations'
-import { isDose } from '@/core/amounts'
+
 import { batchCards, isDone } from '@/model/make/batchCard'
+import { doseTotals } from '@/model/make/doseTotals'
 import { shoppingList } from '@/model/make/shoppingList'
 import { cautionsForMixing } from '@/text/cautions'
 import { jobTitle } from '@/text/labels'
@@ -39,7 +40,14 @@ const chips = computed(() =>
 const soaking = computed(() =>
   q.value ? soakingText(shoppingList(garden.records, q.value), units.value) : [],
 )
-const cautions = computed(() => cautionsForMixing(materials.value, isDose(q.value?.limeGramsPerLitre ?? 0)))
+const limeIds = computed(() =>
+  job.value && q.value
+    ? doseTotals(job.value, q.value)
+        .filter((d) => d.isLime)
+        .map((d) => d.id)
+    : [],
+)
+const cautions = computed(() => cautionsForMixing(materials.value, limeIds.value))
 const rounded = computed(() => (q.value ? asMeasuredText(q.value) : ''))
 
 const tick = (materialId: string, done: boolean) =>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '../limits'
 import { dressingPlaceSchemas } from '../shapes'
 import { id, name, number, text } from './basics'
@@ -16,8 +17,10 @@ export const limeSettingSchema = z.object({
   target: number,
   /** g per litre of blended mix, when mode is fixed. */
   gramsPerLitre: number,
-  /** Share of dolomite by weight, 0 to 1; the rest is ground limestone. */
+  /** Share of dolomite by weight, 0 to 1; the rest is the other lime. */
   dolomiteShare: z.number().min(0).max(1),
+  /** The lime that is not dolomite; ground limestone where an older recipe does not say. */
+  limeId: id.default(GROUND_LIMESTONE),
 })
 
 export const dressingPlaceSchema = dressingPlaceSchemas(z.object)
