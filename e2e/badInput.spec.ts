@@ -77,12 +77,13 @@ test('lime and tub beyond sense are told beside their fields', async ({ page }) 
   await page.getByLabel('Lime for a litre of mix').fill('2')
   await station(page, 'Buy')
   for (const [label, typed, said] of [
-    ['Tub, tarp or barrow', '3', 'too small'],
+    ['Tub, tarp or barrow', '0.5', 'too small'],
     ['Tub, tarp or barrow', '-3', 'more than nothing'],
     // A million buckets to a barrow: refused, where it once kept the page busy for ever.
     ['Tub, tarp or barrow', '10000000', 'more than the'],
     ['Tub, tarp or barrow', '1,000', 'may mean 1000 or 1'],
     ['Bucket', '0', 'more than nothing'],
+    ['Scoop or jug', '-1', 'more than nothing'],
     ['Allowance for settling', '-5', 'below nothing'],
     ['Allowance for settling', '90', 'more than'],
   ] as const) {
@@ -174,7 +175,7 @@ test('stored records that cannot be read are set aside, told, and offered for do
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
   await expect(aside).toContainText(
-    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 5)',
+    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 6)',
   )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
   const [download] = await Promise.all([

@@ -11,6 +11,7 @@ import type { Crop } from './data'
 import {
   broadSide,
   footWidth,
+  perimeterAt,
   shapeHeight,
   wallArea,
   type Container,
@@ -133,6 +134,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
           crop,
           plants,
           surface: fill.surface / 10_000,
+          perimeter: perimeterAt(container.shape, fill.mixHeight) / 100,
           wall,
           wallKind: growing.wallKind ?? 'closed',
         }),

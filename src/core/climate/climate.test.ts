@@ -9,6 +9,7 @@ import type { WaterBalance } from '../water'
 import {
   airPressure,
   clearSkyRadiation,
+  canopyOver,
   dailyUse,
   daylightHours,
   depletionFraction,
@@ -216,7 +217,15 @@ describe('water a container uses', () => {
     expected: { low: 1.5, high: 5 },
     tolerance: 0,
     computed: () =>
-      dailyUse({ reference: 6.5, crop, plants: 1, surface: 0.1, wall: 0, wallKind: 'closed' }).value,
+      dailyUse({
+        reference: 6.5,
+        crop,
+        plants: 1,
+        surface: 0.1,
+        perimeter: 1.12,
+        wall: 0,
+        wallKind: 'closed',
+      }).value,
   })
   const balance: WaterBalance = {
     mixVolume: 12,
@@ -241,9 +250,86 @@ describe('water a container uses', () => {
         crop,
         plants: 1,
         surface: 0.07,
+        perimeter: 0.94,
         wall: 0,
         wallKind: 'closed',
       }).days.value,
+  })
+  /** Litres a day of one pot of a diameter in cm, with so many plants. */
+  const pot = (id: string, plants: number, across: number, reference: number) => {
+    const radius = across / 200
+    const [surface, perimeter] = [Math.PI * radius * radius, 2 * Math.PI * radius]
+    return dailyUse({
+      reference,
+      crop: cropById(id)!,
+      plants,
+      surface,
+      perimeter,
+      wall: 0,
+      wallKind: 'closed',
+    }).value
+  }
+  for (const [what, id, across, reference, low, high] of [
+    ['sweet pepper in 12 L, warm', 'pepper_sweet', 26, 5, 0.7, 1.5],
+    ['sweet pepper in 12 L, cool', 'pepper_sweet', 26, 3, 0.4, 0.9],
+    ['aubergine in 18 L, hot and dry', 'eggplant', 30, 8, 1.8, 3.6],
+    ['courgette in 25 to 30 L, warm', 'zucchini', 36, 5, 2.2, 4.2],
+    ['strawberry, warm', 'strawberry', 18, 5, 0.18, 0.4],
+    ['lettuce, warm', 'lettuce', 20, 5, 0.15, 0.35],
+  ] as const)
+    outsideCheck({
+      module: 'climate',
+      what: `water of one ${what}`,
+      source: 'common practice and FAO-56 by leaf area (from memory)',
+      basis: 'from memory',
+      unit: 'L/d',
+      expected: { low, high },
+      tolerance: 0,
+      computed: () => pot(id, 1, across, reference),
+    })
+  for (const [reference, low, high] of [
+    [3, 3, 4.5],
+    [5, 4.5, 7],
+    [8, 8, 11],
+  ] as const)
+    outsideCheck({
+      module: 'climate',
+      what: `ground of 20 by 20 m full of tomatoes, for each m2, at ${reference} mm a day of reference`,
+      source: 'FAO-56, Kc 1.05-1.15 at full cover (from memory)',
+      basis: 'published',
+      unit: 'mm/d',
+      expected: { low, high },
+      tolerance: 0,
+      computed: () =>
+        dailyUse({ reference, crop, plants: 1200, surface: 400, perimeter: 80, wall: 0, wallKind: 'closed' })
+          .value / 400,
+    })
+  // Peas in a bed of 2.9 m2 used 24 mm a day: 150 plants, each counted as if it stood alone.
+  test('plants that crowd a bed use what its ground and its edge can give, however many', () => {
+    const peas = cropById('pea')!
+    const bed = {
+      reference: 5,
+      crop: peas,
+      surface: 2.9,
+      perimeter: 7.2,
+      wall: 0,
+      wallKind: 'closed' as const,
+    }
+    const use = (plants: number) => dailyUse({ ...bed, plants }).value / bed.surface
+    expect(use(150)).toBeLessThan(9)
+    expect(use(300)).toBeCloseTo(use(150), 9)
+    expect(use(3)).toBeLessThan(0.6 * use(150))
+  })
+  test('shade by hand: a round pot, a box, and few plants in a large bed', () => {
+    const radius = Math.sqrt(0.2 / Math.PI)
+    const round = { surface: Math.PI * 0.15 ** 2, perimeter: Math.PI * 0.3 }
+    expect(canopyOver(round, 9, 0.2)).toBeCloseTo(Math.PI * (0.15 + radius) ** 2, 9)
+    const box = (2 + 2 * radius) * (1 + 2 * radius) - (4 - Math.PI) * radius ** 2
+    expect(canopyOver({ surface: 2, perimeter: 6 }, 99, 0.2)).toBeCloseTo(box, 9)
+    expect(canopyOver({ surface: 2, perimeter: 6 }, 3, 0.2)).toBeCloseTo(0.6, 9)
+    // What no leaf covers evaporates at 0.4: 5 mm on 0.1 m2 of leaf at Kc 1 and on 0.9 m2 of bare mix.
+    const sparse = dailyUse({ ...day, plants: 0.5, surface: 1, perimeter: 4, wall: 0, wallKind: 'closed' })
+    expect(sparse.value).toBeCloseTo(5 * (0.1 + 0.4 * 0.9), 9)
   })
   // By hand: 5 mm/d on shade 0.2 m2 (0.1 to 0.3) at Kc 1 (0.9 to 1.1), and on 0.4 m2 of wall.
   const plain = {
@@ -253,7 +339,7 @@ describe('water a container uses', () => {
       depletionFraction: { low: 0.3, value: 0.4, high: 0.5 },
     },
   } as unknown as Crop
-  const day = { reference: 5, crop: plain, plants: 2, surface: 0.1, wall: 0.4 }
+  const day = { reference: 5, crop: plain, plants: 2, surface: 0.1, perimeter: 1.12, wall: 0.4 }
   test.each([
     ['closed', 0.675, 2, 4.29],
     ['fabric', 0.9, 2.6, 5.59],
@@ -286,7 +372,15 @@ describe('water a container uses', () => {
         fc.double({ min: 0.5, max: 9, noNaN: true }),
         fc.integer({ min: 1, max: 8 }),
         (of, reference, plants) => {
-          const input = { reference, crop: of, plants, surface: 0.1, wall: 0.4, wallKind: 'closed' as const }
+          const input = {
+            reference,
+            crop: of,
+            plants,
+            surface: 0.1,
+            perimeter: 1.12,
+            wall: 0.4,
+            wallKind: 'closed' as const,
+          }
           const { days, usable, use } = wateringInterval(balance, input)
           expect(days.low).toBeLessThanOrEqual(days.value)
           expect(days.value).toBeLessThanOrEqual(days.high)

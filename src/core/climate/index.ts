@@ -28,6 +28,7 @@ export {
   windAtTwoMetres,
 } from './vapour'
 export {
+  canopyOver,
   dailyUse,
   depletionFraction,
   easyWaterNeeded,

@@ -42,15 +42,37 @@ export interface WaterUseInput {
   reference: number
   crop: Pick<Crop, 'properties'>
   plants: number
-  /** Surface of the mix in one container, m2, and its wetted wall, m2. */
+  /** Surface of the mix in one container, m2, the way round it, m, and its wetted wall, m2. */
   surface: number
+  perimeter: number
   wall: number
   wallKind: WallKind
 }
 
 /**
+ * Ground the leaves of all plants shade, m2: what they would each, but never more than the surface widened all round by
+ * the radius of one plant, for leaves that shade leaves use no more.
+ *
+ *   A = min(n a, S + P r + pi r^2),   r = sqrt(a / pi)
+ *
+ * Surface m2, perimeter m, leaf of one plant m2. Range: round and convex surfaces exactly, others near enough.
+ * Source: Steiner’s formula for the area around a convex outline.
+ *
+ * @example
+ * canopyOver({ surface: 2.9, perimeter: 7.2 }, 150, 0.05) // 3.858
+ */
+export function canopyOver(
+  { surface, perimeter }: { surface: number; perimeter: number },
+  plants: number,
+  leaf: number,
+): number {
+  const radius = Math.sqrt(leaf / Math.PI)
+  return Math.min(plants * leaf, surface + perimeter * radius + leaf)
+}
+
+/**
  * Water one container uses in a day of full-grown summer, litres.
- *   use = ET0 Kc A + ET0 w A_wall,   A = the plants' shade, at least the surface's evaporation at Kc 0.4
+ *   use = ET0 (Kc A + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
  * @example
@@ -59,6 +81,7 @@ export interface WaterUseInput {
  *   crop: cropById('pepper_sweet'),
  *   plants: 1,
  *   surface: 0.1,
+ *   perimeter: 1.12,
  *   wall: 0,
  *   wallKind: 'closed',
  * }) // { low: 0.4252, value: 1.05, high: 2.102 }
@@ -66,14 +89,15 @@ export interface WaterUseInput {
 export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; high: Litres } {
   const { cropCoefficient, canopyArea } = input.crop.properties
   const wall = WALL_EVAPORATION[input.wallKind]
+  const over = (leaf: number) => canopyOver(input, input.plants, leaf)
   const at = (weather: number, kc: number, canopy: number, through: number) =>
     input.reference *
     weather *
-    (Math.max(kc * canopy * input.plants, L.bareSurface.value * input.surface) + through * input.wall)
+    (kc * canopy + L.bareSurface.value * Math.max(0, input.surface - canopy) + through * input.wall)
   return {
-    low: at(WEATHER_SPREAD.low, cropCoefficient.low, canopyArea.low, wall.low),
-    value: at(1, cropCoefficient.value, canopyArea.value, wall.value),
-    high: at(WEATHER_SPREAD.high, cropCoefficient.high, canopyArea.high, wall.high),
+    low: at(WEATHER_SPREAD.low, cropCoefficient.low, over(canopyArea.low), wall.low),
+    value: at(1, cropCoefficient.value, over(canopyArea.value), wall.value),
+    high: at(WEATHER_SPREAD.high, cropCoefficient.high, over(canopyArea.high), wall.high),
   }
 }
 

@@ -267,7 +267,8 @@ const balance = { mixVolume: 10, easilyAvailableWater: 0.2, waterBufferingCapaci
   typeof usableWater
 >[0]
 const use = (surface: number) =>
-  dailyUse({ reference: 1, crop: PEPPER, plants: 0, surface, wall: 0, wallKind: 'closed' }).value
+  dailyUse({ reference: 1, crop: PEPPER, plants: 0, surface, perimeter: 0, wall: 0, wallKind: 'closed' })
+    .value
 everyLimit(
   'Watering',
   WATERING_LIMITS,
