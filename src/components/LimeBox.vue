@@ -7,6 +7,7 @@ import { isDose } from '@/core/amounts'
 import { LIMES } from '@/core/data'
 import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { LimeSetting } from '@/model/garden/schemas'
+import { limeCaution } from '@/text/cautions'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
@@ -103,6 +104,9 @@ const doses = computed(() =>
       @update:model-value="emit('change', { gramsPerLitre: $event })"
     />
     <ChoiceField v-if="lime.mode !== 'none'" v-model="chosen" label="Which lime" :options="LIME_CHOICES" />
+    <p v-if="lime.mode !== 'none' && limeCaution(lime.limeId)" class="warn">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ limeCaution(lime.limeId) }}
+    </p>
     <div v-if="offer">
       <Button
         :label="`Give ${doseText(offer.gramsPerLitre, units)} of lime`"
@@ -142,6 +146,13 @@ const doses = computed(() =>
 }
 .doses {
   font-size: 0.92rem;
+}
+p.warn {
+  padding: 6px 10px;
+  border-left: 6px solid var(--straw);
+  border-radius: 4px;
+  background: var(--straw-wash);
+  color: var(--ink);
 }
 .figure {
   font-size: 1.2rem;

@@ -5,8 +5,10 @@ import { describe, expect, test } from 'vitest'
 import { LIMES, cropById } from './data'
 import { evaluate, FULL_EFFORT, type MixInContainer } from './evaluate'
 import { monthsStanding } from './growing'
+import { blend } from './mixing'
 import { parts } from './testing/arbitraries'
 import { outsideCheck } from './testing/outsideCheck'
+import { baseOfMix } from './water'
 import { FLOOR_DESIGN_LOAD } from './weight'
 
 const input: MixInContainer = {
@@ -119,6 +121,66 @@ describe('one mix in one container', () => {
   test('notes that a bed is judged as its soil drains it', () => {
     const bed = evaluate({ ...input, container: { ...box(30), base: { kind: 'onSoil', texture: 'loam' } } })
     expect(bed.ok && bed.notes.map((n) => n.code)).toEqual(['bed-drained-by-soil'])
+  })
+})
+
+const blendOf = (amounts: Record<string, number>) => {
+  const mixed = blend(parts(amounts))
+  if (!mixed.ok) throw new Error(mixed.problem.code)
+  return mixed.value
+}
+
+describe('a coarse layer breaks the pull', () => {
+  const box25 = (height: number): MixInContainer['container'] => ({
+    shape: { kind: 'box', topLength: 40, topWidth: 40, baseLength: 40, baseWidth: 40, height },
+    headspace: 0,
+    base: { kind: 'drainHoles' },
+  })
+  const light = parts({ peat_medium: 1, perlite_coarse: 1 })
+  const over = (below: Record<string, number> | null, thickness = 5) => {
+    const e = evaluate({
+      ...input,
+      container: box25(25 + (below ? thickness : 0)),
+      parts: light,
+      bottomLayers: below ? [{ thickness, parts: parts(below) }] : [],
+    })
+    if (!e.ok) throw new Error(e.problem.code)
+    return e.value
+  }
+  const alone = over(null).mix.airFilledPorosity
+  for (const [what, below, expected, tolerance] of [
+    // Near the mix alone, and no airier than the runs had it.
+    ['open gravel', { gravel_pea: 1 }, { low: 0, high: 1.7 }, 0],
+    ['coarse sand', { sand_coarse: 1 }, 5.7, 3],
+  ] as const)
+    outsideCheck({
+      module: 'water',
+      what: `air that 25 cm of a light mix gains over 5 cm of ${what}, against the mix alone`,
+      source: 'independent moving-water runs, a day after watering (27.7 and 31.7 % against 26.0)',
+      basis: 'reference program',
+      unit: 'points',
+      expected,
+      tolerance,
+      computed: () => 100 * (over(below).mix.airFilledPorosity - alone),
+    })
+  test('gravel below is no drainage: never airier than by its entry tension, and the thicker the less mix', () => {
+    for (const thickness of [2, 5, 10, 20]) {
+      const e = over({ gravel_pea: 1 }, thickness)
+      expect(e.mix.airFilledPorosity).toBeLessThan(alone + 0.03)
+      expect(e.profile.baseTension + thickness).toBeLessThan(2)
+    }
+  })
+  test('soil below goes on pulling: the mix stands at its height', () => {
+    const e = over({ soil_loam: 1 })
+    expect(e.profile.baseTension).toBe(0)
+    expect(e.mix.airFilledPorosity).toBeGreaterThan(alone + 0.04)
+  })
+  test('later years and the finder see the same foot', () => {
+    const e = over({ gravel_pea: 1 })
+    expect(e.seasons[0]!.airFilledPorosity).toBeLessThan(e.mix.airFilledPorosity + 0.02)
+    const { waterAt } = blendOf({ gravel_pea: 1 })
+    expect(baseOfMix(box25(30), [{ thickness: 5, waterAt }])).toBeCloseTo(e.profile.baseTension, 2)
+    expect(baseOfMix(box25(30), [{ thickness: 5, waterAt: blendOf({ soil_loam: 1 }).waterAt }])).toBe(0)
   })
 })
 

@@ -20,7 +20,7 @@ import {
 } from './nutrients'
 import { fail, succeed, type Note, type Outcome } from './outcome'
 import { seasonsOf, type SeasonState } from './structure'
-import { containerProfile, type ContainerProfile, type WaterBalance } from './water'
+import { containerProfile, entryTensionOf, type ContainerProfile, type WaterBalance } from './water'
 import { weights, type WeighedLayer, type Weights } from './weight'
 
 /** A layer under the mix: gravel, bark, another mix. */
@@ -126,7 +126,12 @@ export function evaluate(
   tops.push(mixHeight)
   const profile = containerProfile(
     container,
-    blends.map((b, i) => ({ top: tops[i]!, totalPorosity: b.totalPorosity, waterAt: b.waterAt })),
+    blends.map((b, i) => ({
+      top: tops[i]!,
+      totalPorosity: b.totalPorosity,
+      waterAt: b.waterAt,
+      entryTension: blends.length > 1 ? entryTensionOf(b.waterAt) : undefined,
+    })),
     effort.slices,
   )
   const mix = profile.layers.at(-1)!
@@ -154,7 +159,15 @@ export function evaluate(
         temperature,
       })
     : null
-  const years = seasonsOf(container, parts, yearMean(temperature), floor, effort.years, effort.slices / 2)
+  const years = seasonsOf(
+    container,
+    parts,
+    yearMean(temperature),
+    floor,
+    effort.years,
+    effort.slices / 2,
+    floor > 0 ? profile.baseTension + floor : undefined,
+  )
   if (!years.ok) return years
   return succeed(
     {

@@ -98,6 +98,12 @@ const BY_FAMILY: Partial<Record<Material['family'], CautionId[]>> = {
 /** Limes that are caustic. Source: common practice; safety data sheets. */
 const BURNING: ReadonlySet<string> = new Set(['lime_hydrated', 'wood_ash'])
 
+/** What to know before choosing a lime that burns; nothing for the others. */
+export const limeCaution = (limeId: string): string =>
+  BURNING.has(limeId)
+    ? 'Caustic: it burns eyes and skin. Goggles and gloves; two to four weeks and a pH test before planting.'
+    : ''
+
 /** The cautions for opening and blending these materials, each once, in the order first met. */
 export function cautionsForMixing(materials: readonly Material[], limeIds: readonly string[]): Caution[] {
   const ids = new Set<CautionId>()

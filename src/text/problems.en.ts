@@ -241,7 +241,7 @@ export function noteText(note: Note, units: UnitSystem): string {
     case 'charge-not-met':
       return `These dressings miss what is wanted of some nutrient by ${percentText(note.largestMiss)}.`
     case 'layer-stalls-drainage':
-      return `A coarse layer below holds the water up in the mix for days: soon after watering there is less air than this state at rest shows, and ${lengthText(note.thickness, units)} of depth is lost.`
+      return `The coarse layer below does not drain the mix: the mix stands wet on it as it would on the base, with ${lengthText(note.thickness, units)} less depth.`
     case 'few-draws-agree':
       return `Hardly any likely set of materials reads like that (${Math.round(note.effective)} of ${note.draws} tried): measure again, or some material is not what the table says.`
     case 'dose-above-usual-limit':

@@ -3,8 +3,13 @@ import { describe, expect, test } from 'vitest'
 import { MATERIALS, materialById } from '@/core/data'
 import type { Problem } from '@/core/problems'
 import type { Command } from '@/model/garden/commands'
+import { CLIMATES } from '@/core/data/climates'
 import { startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
-import { cautionsForMixing } from './cautions'
+import { startingPlace } from '@/model/garden/starting'
+import { prepareJob } from '@/model/mix/evaluateJob'
+import { evaluatePrepared } from '@/model/mix/prepare'
+import { readingsAtOnce } from './readings/atOnce'
+import { cautionsForMixing, limeCaution } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
 import { bucketsText, doseSpoons, measureOfLine, pileText, spoonText } from './measures'
@@ -248,6 +253,8 @@ test('cautions come with the materials that need them, each once', () => {
   expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
   expect(cautionsForMixing([], ['lime_calcitic']).map((c) => c.id)).toEqual(['lime'])
   expect(cautionsForMixing([], ['lime_hydrated']).map((c) => c.id)).toEqual(['lime', 'burns'])
+  expect(limeCaution('wood_ash')).toContain('Goggles')
+  expect(limeCaution('lime_calcitic')).toBe('')
 })
 
 test('a dose held back is said for each size of container by its own', () => {
@@ -262,4 +269,33 @@ test('a line of a batch names buckets and scoops, and the pile a part of it is f
   expect(measureOfLine({ twelfths: 24, scoopTwelfths: 54 })).toBe('2 buckets + 4½ scoops')
   expect(measureOfLine({ twelfths: 0, scoopTwelfths: 6 })).toBe('½ scoop')
   expect(pileText(12, 'metric')).toContain('only into 12 L')
+})
+
+// Said at once: "expect to water often" and "every 5.7 days, within".
+test('little easy water is no reason to water often where the days between waterings are good', () => {
+  const bed = startingJobBed('f', startingSpec('fabricBag'), null)
+  const parts = [
+    { materialId: 'peat_medium', twelfths: 24 },
+    { materialId: 'perlite_coarse', twelfths: 12 },
+  ]
+  const job = { ...startingJob('j', '2026-03-01T09:00:00.000Z', [bed]), parts, cropId: 'pepper_sweet' }
+  const place = { ...startingPlace(CLIMATES[0]!), waterEvery: 1 }
+  const prepared = prepareJob(job, place)
+  if (!prepared.ok) throw new Error(prepared.problem.code)
+  const e = evaluatePrepared(prepared.value)
+  if (!e.ok) throw new Error(e.problem.code)
+  const bands = { ...prepared.value.bands, easilyAvailableWater: { low: 0.5, high: 0.6 } }
+  const readings = readingsAtOnce({
+    evaluation: e.value,
+    bands,
+    container: prepared.value.input.container,
+    wind: null,
+    cropName: null,
+    perennial: false,
+    units: 'metric',
+    wide: false,
+  })
+  const of = (id: string) => readings.find((r) => r.id === id)!
+  expect([of('water').verdict, of('days').verdict]).toEqual(['low', 'good'])
+  expect(of('water').advice).not.toContain('often')
 })

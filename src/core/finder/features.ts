@@ -55,7 +55,7 @@ export function featuresOf(
   const { container } = problem
   const floor = problem.floor ?? 0
   const top = shapeHeight(container.shape) - container.headspace
-  const base = tensionAtBase(container)
+  const base = problem.base ?? tensionAtBase(container)
   const start = Math.min(top, Math.max(floor, -base))
   const { nodes, weights } = gaussLegendre(NODES)
   const heights = nodes.map((t) => start + t * (top - start))

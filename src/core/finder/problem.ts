@@ -94,6 +94,8 @@ export interface FinderProblem {
   container: Container
   /** Height the mix stands on, cm; 0 where left out. */
   floor?: Centimetres
+  /** Tension less height in the mix, cm; that of the container where left out. */
+  base?: Centimetres
   shelf: readonly ShelfMaterial[]
   targets: FinderTargets
   /** How much each target matters, 1 where left out. */

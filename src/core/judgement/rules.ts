@@ -37,7 +37,13 @@ function airOf({ container, evaluation: e }: JudgementQuestion, other: Blend): F
   const floor = e.fill.mixHeight - e.mixDepth
   const { totalPorosity, waterAt } = other
   const tops = floor > 0 ? [floor, e.fill.mixHeight] : [e.fill.mixHeight]
-  const layers = tops.map((top) => ({ top, totalPorosity, waterAt }))
+  const entryTension = floor > 0 ? e.profile.baseTension + floor : undefined
+  const layers = tops.map((top) => ({
+    top,
+    totalPorosity,
+    waterAt,
+    entryTension: top === floor ? entryTension : undefined,
+  }))
   return containerProfile(container, layers, 60).layers.at(-1)!.airFilledPorosity
 }
 

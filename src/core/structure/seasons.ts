@@ -35,6 +35,8 @@ export function seasonsOf(
   floor: Centimetres = 0,
   years: readonly number[] = [1, 2, 3],
   slices = 60,
+  /** Tension at the foot of the mix, cm, where a layer below breaks the pull. */
+  foot?: Centimetres,
 ): Outcome<SeasonState[]> {
   const fresh = blend(parts)
   if (!fresh.ok) return fresh
@@ -54,7 +56,12 @@ export function seasonsOf(
     const profile = containerProfile(
       sunk,
       [
-        { top: floor, totalPorosity: mixed.value.totalPorosity, waterAt: mixed.value.waterAt },
+        {
+          top: floor,
+          totalPorosity: mixed.value.totalPorosity,
+          waterAt: mixed.value.waterAt,
+          entryTension: foot,
+        },
         { top: height, totalPorosity: mixed.value.totalPorosity, waterAt: mixed.value.waterAt },
       ],
       slices,

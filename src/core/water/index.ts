@@ -1,6 +1,8 @@
 export {
+  baseOfMix,
   containerProfile,
   dryingLimits,
+  entryTensionOf,
   SUBSOIL_TENSION,
   tensionAtBase,
   type ContainerProfile,

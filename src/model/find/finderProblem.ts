@@ -1,11 +1,13 @@
 import { easyWaterNeeded } from '@/core/climate'
 import type { Crop } from '@/core/data'
 import type { FinderProblem, FinderTargets, Rules, ShelfMaterial } from '@/core/finder'
+import { blend } from '@/core/mixing'
 import { succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, type Bands } from '@/core/targets'
+import { baseOfMix } from '@/core/water'
 import type { Job, Place } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
-import { neededFor, targetsOf } from '../mix/prepare'
+import { bottomLayers, neededFor, targetsOf } from '../mix/prepare'
 import type { MixQuestion } from '../mix/question'
 
 export interface FinderWishes {
@@ -72,9 +74,18 @@ export function finderProblem(
   const needed = neededFor(question.bed)
   if (!needed.ok) return needed
   const { container } = question.bed
+  const layers = bottomLayers(question)
+  if (!layers.ok) return layers
+  const below: Parameters<typeof baseOfMix>[1][number][] = []
+  for (const { thickness, parts } of layers.value) {
+    const mixed = blend(parts)
+    if (!mixed.ok) return mixed
+    below.push({ thickness, waterAt: mixed.value.waterAt })
+  }
   return succeed({
     container,
     floor: needed.value.floor,
+    base: baseOfMix(container, below),
     shelf,
     targets: targetsFrom(
       bandsOf(targetsOf(question)),

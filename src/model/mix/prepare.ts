@@ -47,7 +47,7 @@ export const targetsOf = ({ bed, crops, care }: MixQuestion): Targets =>
   })
 
 /** Layers as the evaluation takes them: cloth has no body. Errors: those of `flatOf` for a layer of another mix. */
-function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
+export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
   const layers: BottomLayer[] = []
   for (const layer of bed.layers) {
     const { thickness } = layer

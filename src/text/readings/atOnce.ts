@@ -59,6 +59,8 @@ const WATER_ADVICE = {
   plain: '',
 }
 
+const LITTLE_BUT_ENOUGH = 'Little within easy reach, but enough for your days between waterings.'
+
 /** Straight pots that show the lesson of the container, cm deep. */
 const DEPTHS = [8, 15, 30, 60]
 const airAtDepth = ({ blend }: Evaluation, depth: number) =>
@@ -109,7 +111,8 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
     value: percentText(water),
     wanted: band === null ? `${litres(water)} in each bed` : `good: ${percentBand(band)}`,
     verdict: v.water,
-    advice: WATER_ADVICE[v.water],
+    // What the days between waterings say in this place is not to be contradicted.
+    advice: v.water === 'low' && v.days === 'good' ? LITTLE_BUT_ENOUGH : WATER_ADVICE[v.water],
     position: band === null ? null : place(water),
     band: span(band, place),
     likely: { kind: 'drawn', figure: 'easilyAvailableWater', write: percentText, place },
