@@ -111,6 +111,7 @@ bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ b
   const next = moments(2)
   let url = ''
   let kept: { name: string; parts: string | null } | null = null
+  let alive: number | undefined
   try {
     for (let i = 0; i <= BROWSERS; i++) {
       const browser = spawn(
@@ -118,6 +119,7 @@ bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ b
         [...args, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
         { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
       )
+      alive = browser.pid
       const endpoint = await new Promise<string>((resolve, reject) => {
         let said = ''
         browser.stderr.on('data', (chunk) => {
@@ -129,6 +131,8 @@ bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ b
       })
       const connected = await chromium.connectOverCDP(endpoint)
       const page = await connected.contexts()[0]!.newPage()
+      // What is not there in half a minute is not coming: it is said which.
+      page.setDefaultTimeout(30_000)
       if (i === 0) {
         await page.goto(`${baseURL}/my`)
         await startJob(page, 'Fabric bag')
@@ -143,9 +147,11 @@ bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ b
       const gone = new Promise((resolve) => browser.once('exit', resolve))
       process.kill(-browser.pid!, 'SIGKILL')
       await gone
+      alive = undefined
       await connected.close().catch(() => undefined)
     }
   } finally {
+    if (alive !== undefined) process.kill(-alive, 'SIGKILL')
     rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
   }
   expect(kept).not.toBeNull()
