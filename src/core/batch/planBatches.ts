@@ -147,7 +147,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     LARGER.map((f) => (wanted / n) * (1 + f * L.tolerable.value)),
   )
   const tried = [...sizes, ...alike.filter((size) => size <= room + 1e-9)].map(about)
-  // Neat sizes; the largest that buckets measure well, the largest for scoops, a small even share, and what strays least.
+  // Neat sizes; the largest for buckets, the largest for scoops, one small even share, and what strays least.
   const full = [
     ...exact.filter((s) => s.blend > room / 3 || s === exact.at(-1)),
     tried.map(([buckets]) => buckets!).find((s) => fits(s) && !strays(s)),
