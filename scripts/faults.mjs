@@ -1,34 +1,14 @@
 /** npm run faults: the fault list at full length. A thousand tabs killed, every fault of the database, all mutants. */
-import { existsSync, readFileSync, rmSync } from 'node:fs'
-import {
-  bin,
-  ensureBuilt,
-  ensureChromium,
-  ensureFolder,
-  ensureInstalled,
-  freePort,
-  run,
-} from './lib/setup.mjs'
+import { bin, ensureFolder, ensureInstalled, run, runBrowserTests } from './lib/setup.mjs'
 
 ensureInstalled()
-ensureBuilt()
 ensureFolder('test-results')
-const chromium = ensureChromium()
-if (!chromium) process.exit(1)
-const file = 'test-results/faults.json'
-rmSync(file, { force: true })
 const unit = run(bin('vitest'), ['run', 'src/storage', 'src/stores'])
-const env = {
-  ...process.env,
-  CHROMIUM: chromium,
-  KILLS: process.env.KILLS ?? '1000',
-  E2E_PORT: String(freePort()),
-  PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-}
 const suites = ['crash', 'faults', 'storage', 'gone'].map((name) => `e2e/${name}.spec.ts`)
-const browser = run(bin('playwright'), ['test', ...suites, '--reporter=list,json'], { env })
+const KILLS = process.env.KILLS ?? '1000'
+const { status: browser, report } = runBrowserTests('test-results/faults.json', suites, { KILLS })
 
-if (existsSync(file)) {
+if (report) {
   const rows = []
   const walk = (suite) => {
     for (const spec of suite.specs ?? [])
@@ -36,7 +16,7 @@ if (existsSync(file)) {
         for (const { type, description } of test.annotations) if (type === 'fault') rows.push(description)
     for (const inner of suite.suites ?? []) walk(inner)
   }
-  JSON.parse(readFileSync(file, 'utf8')).suites.forEach(walk)
+  report.suites.forEach(walk)
   console.log(`\n${rows.map((row) => `- ${row}`).join('\n')}`)
 }
 process.exit(unit || browser)

@@ -1,15 +1,6 @@
 /** npm test: lint, types, unit tests, browser tests; counts them all and ends with one line. */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
-import {
-  bin,
-  ensureBuilt,
-  ensureChromium,
-  ensureFolder,
-  ensureInstalled,
-  freePort,
-  hear,
-  run,
-} from './lib/setup.mjs'
+import { bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
 
 const started = Date.now()
 ensureInstalled()
@@ -58,27 +49,14 @@ if (existsSync(unitFile)) {
 console.log(`(${seconds()})`)
 
 console.log('\n== Browser tests')
-const chromium = ensureChromium()
-if (!chromium) failed++
-else {
-  ensureBuilt()
-  const file = 'test-results/browser.json'
-  rmSync(file, { force: true })
-  const env = {
-    ...process.env,
-    CHROMIUM: chromium,
-    E2E_PORT: process.env.E2E_PORT ?? String(freePort()),
-    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-  }
-  const browser = run(bin('playwright'), ['test', '--reporter=list,json'], { env })
-  if (existsSync(file)) {
-    const { stats } = JSON.parse(readFileSync(file, 'utf8'))
-    passed += stats.expected + stats.flaky
-    if (stats.flaky > 0) console.log(`${stats.flaky} of them passed only when tried again.`)
-    failed += stats.unexpected
-    if (browser !== 0 && stats.unexpected === 0) failed++
-  } else failed++
-}
+const { status: browser, report } = runBrowserTests('test-results/browser.json')
+if (report) {
+  const { stats } = report
+  passed += stats.expected + stats.flaky
+  if (stats.flaky > 0) console.log(`${stats.flaky} of them passed only when tried again.`)
+  failed += stats.unexpected
+  if (browser !== 0 && stats.unexpected === 0) failed++
+} else failed++
 
 console.log(`\nAll of it took ${seconds()}.`)
 console.log(`${passed} passed, ${failed} failed`)

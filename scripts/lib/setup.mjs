@@ -1,7 +1,7 @@
 /** What a fresh machine needs before anything runs. Plain Node, no packages. */
 import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -125,6 +125,27 @@ export function freePort() {
       .toString()
       .trim(),
   )
+}
+
+/**
+ * Runs browser tests against a fresh build. Answers the program's status and its report, null where it wrote none; no
+ * Chromium, no run.
+ */
+export function runBrowserTests(file, suites = [], env = {}) {
+  const chromium = ensureChromium()
+  if (!chromium) return { status: 1, report: null }
+  ensureBuilt()
+  rmSync(file, { force: true })
+  const status = run(bin('playwright'), ['test', ...suites, '--reporter=list,json'], {
+    env: {
+      E2E_PORT: String(freePort()),
+      ...process.env,
+      ...env,
+      CHROMIUM: chromium,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    },
+  })
+  return { status, report: existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null }
 }
 
 export const ensureFolder = (path) => mkdirSync(path, { recursive: true })
