@@ -7,7 +7,7 @@ import { candidateCount, search, STEP_OF, type FinderProblem, type TargetName } 
 import { areaAt, shapeHeight } from '../src/core/geometry'
 import { blend, prepareMaterial, type BlendPart } from '../src/core/mixing'
 import { drawMaterial, rangesAtOnce, seededRandom } from '../src/core/ranges'
-import { containerProfile, fitRetention } from '../src/core/water'
+import { containerProfile, fitRetention, withDryEnd } from '../src/core/water'
 
 /**
  * Times as ratios to plain references written here, so that they mean the same on any machine: for one container, a
@@ -105,7 +105,10 @@ const plainDraws = best(2, () => {
         waterAt50Cm: waterAt50Cm.value,
         waterAt100Cm: waterAt100Cm.value,
       })
-      return { ...p, material: { ...drawn, retention: curve } }
+      return {
+        ...p,
+        material: { ...drawn, retention: withDryEnd(curve, { waterAt1000Cm: 0.15, waterAt15000Cm: 0.08 }) },
+      }
     })
     evaluate({ ...whole, parts: drawnParts })
   }

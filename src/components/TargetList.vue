@@ -14,6 +14,7 @@ const emit = defineEmits<{ move: [target: Target, band: Band | null] }>()
 const QUANTITY: Record<Target, Quantity> = {
   airFilledPorosity: 'percent',
   easilyAvailableWater: 'percent',
+  plantAvailableWater: 'percent',
   pH: 'number',
   electricalConductivity: 'number',
   drainedWeight: 'weight',

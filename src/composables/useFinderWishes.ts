@@ -4,7 +4,7 @@ import { materialById } from '@/core/data'
 import { candidateCount, USUAL_MOST_PARTS, type Rules, type Without } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
 import { LITRES } from '@/core/units'
-import { easyWaterByDays, finderProblem } from '@/model/find/finderProblem'
+import { waterByDays, finderProblem } from '@/model/find/finderProblem'
 import type { FindRequest } from '@/model/find/findMixes'
 import { finderShelf, materialsFrom, type Source } from '@/model/find/materialsFrom'
 import { afterFinding } from '@/model/find/nextMoves'
@@ -80,7 +80,7 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
     list.map((id) => ({ value: id, label: materialById(id)?.name ?? id }))
   const stockOf = (id: string) => shelfItemOf(garden.records, id)?.stock ?? 0
   const volume = computed(() => (job.value ? mixWanted(job.value) : null))
-  const easyWater = computed(() => (job.value ? easyWaterByDays(job.value, place.value) : null))
+  const easyWater = computed(() => (job.value ? waterByDays(job.value, place.value) : null))
   const perUnit = computed(() => (units.value === 'us' ? LITRES.usGallon : 1))
 
   function rulesOf(w: Wish): Rules {

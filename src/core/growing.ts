@@ -137,6 +137,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
           perimeter: perimeterAt(container.shape, fill.mixHeight) / 100,
           wall,
           wallKind: growing.wallKind ?? 'closed',
+          inGround: container.base.kind === 'onSoil',
         }),
       )
     : []

@@ -23,7 +23,7 @@ export const WITHOUT_NAMES: Record<Without, string> = {
 }
 const TARGET_WORDS: Record<TargetName, string> = {
   airFilledPorosity: 'air',
-  easilyAvailableWater: 'easy water',
+  easilyAvailableWater: 'water',
   pH: 'pH',
   electricalConductivity: 'salts',
   drainedDensity: 'weight',

@@ -2,7 +2,7 @@ import { type Crop, type Pack, cropById } from '@/core/data'
 import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LIFT_LIMIT } from '@/core/weight'
-import { measureText } from '@/core/mixing'
+import { measureText } from '@/core/mixing/measures'
 import type { Command } from '@/model/garden/commands'
 import { materialById } from '@/core/data'
 import type {
@@ -69,6 +69,7 @@ export const MONTHS = [
 export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
   airFilledPorosity: { label: 'Air after draining', term: 'air-filled porosity at container capacity' },
   easilyAvailableWater: { label: 'Water within easy reach', term: 'easily available water' },
+  plantAvailableWater: { label: 'Water for plants', term: 'plant-available water, drained to wilting' },
   pH: { label: 'pH', term: 'six weeks after mixing' },
   electricalConductivity: { label: 'Salts', term: 'electrical conductivity, saturated extract' },
   drainedWeight: { label: 'Weight just after watering', term: 'mix and the water it keeps' },
@@ -87,6 +88,8 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
       return 'what most vegetables like; no crop is chosen'
     case 'pots':
       return 'what pots should hold (De Boodt & Verdonck 1972)'
+    case 'ground':
+      return 'what ground for vegetables should hold; more is no fault (common practice)'
     case 'carried':
       return `it has to be lifted: ${weightText(LIFT_LIMIT, units)} is the most for one (NIOSH)`
     case 'can-water-every':

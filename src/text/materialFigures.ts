@@ -26,6 +26,8 @@ const FIGURES: readonly Figure[] = [
   figure('waterAt10Cm', 'Water at 10 cm', 'volumetric, 10 cm tension', '', 'percent'),
   figure('waterAt50Cm', 'Water at 50 cm', 'volumetric, 50 cm tension', '', 'percent'),
   figure('waterAt100Cm', 'Water at 100 cm', 'volumetric, 100 cm tension', '', 'percent'),
+  figure('waterAt1000Cm', 'Water at 1,000 cm', 'volumetric, 0.1 MPa', '', 'percent'),
+  figure('waterAt15000Cm', 'Water at wilting', 'volumetric, 15,000 cm (1.5 MPa)', '', 'percent'),
   figure('looseEnvelopeFraction', 'Packing, loose', 'envelope volume fraction', '', 'percent'),
   figure('pH', 'pH', 'in the mix'),
   figure('bufferCapacity', 'Hold on pH', 'buffer capacity', 'mmol/L per pH'),

@@ -25,7 +25,7 @@ export function moveText({ move }: RankedMove, nameOf: (id: string) => string = 
 
 const FIGURES: { key: keyof QuickFigures; label: string; write: (x: number) => string; least: number }[] = [
   { key: 'airFilledPorosity', label: 'air', write: (x) => percentText(x), least: 0.01 },
-  { key: 'easilyAvailableWater', label: 'easy water', write: (x) => percentText(x), least: 0.01 },
+  { key: 'easilyAvailableWater', label: 'water', write: (x) => percentText(x), least: 0.01 },
   { key: 'pH', label: 'pH before lime', write: pHText, least: 0.1 },
   { key: 'electricalConductivity', label: 'salts', write: (x) => `${x.toFixed(1)} dS/m`, least: 0.2 },
 ]

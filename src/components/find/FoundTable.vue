@@ -21,7 +21,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
           <th scope="col">Parts</th>
           <th scope="col">Fit</th>
           <th scope="col" class="num">Air</th>
-          <th scope="col" class="num">Easy water</th>
+          <th scope="col" class="num">Water in reach</th>
           <th scope="col" class="num">pH before lime</th>
           <th scope="col" class="num">Cost {{ rateUnit(units) }}</th>
           <th scope="col"><span class="visually-hidden">Open</span></th>
@@ -39,7 +39,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
             >
           </td>
           <td class="num" data-label="Air">{{ percentText(c.figures.airFilledPorosity) }}</td>
-          <td class="num" data-label="Easy water">{{ percentText(c.figures.easilyAvailableWater) }}</td>
+          <td class="num" data-label="Water in reach">{{ percentText(c.figures.easilyAvailableWater) }}</td>
           <td class="num" data-label="pH before lime">{{ pHText(c.figures.pH) }}</td>
           <td class="num" :data-label="`Cost ${rateUnit(units)}`">{{ costText(c.figures.costPerLitre) }}</td>
           <td>

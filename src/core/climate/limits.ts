@@ -31,6 +31,4 @@ export const WATERING_LIMITS = defineLimits({
     unit: 'times ET0',
     source: 'FAO-56, wet bare soil now and then',
   },
-  noBuffer: { value: 0.2, low: 0.1, high: 0.3, unit: 'depletion fraction', source: 'our assumption' },
-  allBuffer: { value: 0.6, low: 0.5, high: 0.7, unit: 'depletion fraction', source: 'our assumption' },
 })

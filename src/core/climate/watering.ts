@@ -47,6 +47,8 @@ export interface WaterUseInput {
   perimeter: number
   wall: number
   wallKind: WallKind
+  /** Open to soil below; false where left out. */
+  inGround?: boolean
 }
 
 /**
@@ -101,21 +103,22 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
   }
 }
 
+/** Water of a mix as far as the days between waterings hang on it. */
+export type RootWater = Pick<WaterBalance, 'mixVolume' | 'easilyAvailableWater' | 'plantAvailableWater'>
+
 /**
- * Water a plant can take between waterings before it slows down, litres: all that is easily available and, of the
- * buffer, a part that grows with the crop's depletion fraction p for the day's demand: none at p 0.2 or less, all at
- * 0.6.
- * Source: our assumption joining De Boodt & Verdonck's classes to FAO-56's p.
+ * Water a plant can take between waterings before it slows down, litres: of what is plant-available the crop's
+ * depletion fraction p for the day's demand; in containers never more than is easily available, for beyond 50 cm of
+ * tension an open mix hardly brings water to a root.
+ * Source: FAO-56 eq. 83 (p times TAW); De Boodt & Verdonck 1972 for containers.
  *
  * @example
- * usableWater({ mixVolume: 12, easilyAvailableWater: 0.16, waterBufferingCapacity: 0.04 }, 0.4) // 2.16
+ * usableWater({ mixVolume: 12, easilyAvailableWater: 0.16, plantAvailableWater: 0.5 }, 0.3, false) // 1.8
  */
-export function usableWater(balance: WaterBalance, p: Fraction): Litres {
-  return balance.mixVolume * (balance.easilyAvailableWater + ofBuffer(p) * balance.waterBufferingCapacity)
+export function usableWater(water: RootWater, p: Fraction, inGround: boolean): Litres {
+  const readily = p * water.plantAvailableWater
+  return water.mixVolume * (inGround ? readily : Math.min(readily, water.easilyAvailableWater))
 }
-/** Share of the water buffer that counts as usable at a depletion fraction. */
-const ofBuffer = (p: Fraction): Fraction =>
-  Math.min(1, Math.max(0, (p - L.noBuffer.value) / (L.allBuffer.value - L.noBuffer.value)))
 
 export interface WateringInterval {
   /** Litres a day. */
@@ -135,11 +138,11 @@ export interface WateringInterval {
  * in the range; the mix's own comes from the draws. Infinite where nothing evaporates.
  * Source: FAO-56 for the demand.
  */
-export function wateringInterval(balance: WaterBalance, input: WaterUseInput): WateringInterval {
+export function wateringInterval(balance: RootWater, input: WaterUseInput): WateringInterval {
   const use = dailyUse(input)
   const { cropCoefficient, depletionFraction: p } = input.crop.properties
   const depletion = depletionFraction(p.value, input.reference * cropCoefficient.value)
-  const usable = usableWater(balance, depletion)
+  const usable = usableWater(balance, depletion, input.inGround ?? false)
   return {
     use,
     usable,
@@ -148,21 +151,19 @@ export function wateringInterval(balance: WaterBalance, input: WaterUseInput): W
   }
 }
 
-/** Water between 50 and 100 cm of tension that a mix usually holds. Source: the tables, middle of all. */
-export const USUAL_BUFFER: Fraction = 0.05
-
 /**
- * Easily available water a mix must hold so that it need not be watered oftener than every so many days:
- * `wateringInterval` turned round, with the buffer a mix usually has. Fraction of the mix; `use` in litres a day,
- * `mixVolume` in litres.
+ * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
+ * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix; `use`
+ * in litres a day, `mixVolume` in litres.
  * Errors: none; at least nought.
  * Source: `wateringInterval` turned round.
  *
  * @example
- * easyWaterNeeded({ use: { value: 2 }, depletion: 0.4 }, 12, 3) // 0.475
+ * waterNeeded({ use: { value: 2 }, depletion: 0.4 }, 12, 3, false) // 0.5
  */
-export const easyWaterNeeded = (
+export const waterNeeded = (
   { use, depletion }: Pick<WateringInterval, 'use' | 'depletion'>,
   mixVolume: Litres,
   days: number,
-): Fraction => Math.max(0, (days * use.value) / mixVolume - ofBuffer(depletion) * USUAL_BUFFER)
+  inGround: boolean,
+): Fraction => (days * use.value) / mixVolume / (inGround ? depletion : 1)

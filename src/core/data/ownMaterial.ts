@@ -30,6 +30,8 @@ const FRACTIONS: readonly MaterialPropertyName[] = [
   'waterAt10Cm',
   'waterAt50Cm',
   'waterAt100Cm',
+  'waterAt1000Cm',
+  'waterAt15000Cm',
   'looseEnvelopeFraction',
 ]
 /** Least and most believed of what a grower may type, in core units. */
@@ -179,7 +181,14 @@ function agree(
   }
   if (!known('moistBulkDensityAsBought') && p.moistBulkDensityAsBought.value < p.dryBulkDensity.value)
     set('moistBulkDensityAsBought', p.dryBulkDensity.value * 1.1)
-  const chain = ['totalPorosity', 'waterAt10Cm', 'waterAt50Cm', 'waterAt100Cm'] as const
+  const chain = [
+    'totalPorosity',
+    'waterAt10Cm',
+    'waterAt50Cm',
+    'waterAt100Cm',
+    'waterAt1000Cm',
+    'waterAt15000Cm',
+  ] as const
   for (let i = 1; i < chain.length; i++) {
     const [above, below] = [chain[i - 1]!, chain[i]!]
     if (p[below].value <= p[above].value) continue

@@ -54,6 +54,9 @@ export interface MaterialProperties {
   waterAt10Cm: Property
   waterAt50Cm: Property
   waterAt100Cm: Property
+  /** Volume fractions at 1,000 and 15,000 cm: half dry, and where most plants wilt for good. */
+  waterAt1000Cm: Property
+  waterAt15000Cm: Property
   /** cm/h. */
   saturatedConductivity: Property
   /** Share of the loose volume inside the outlines of the grains. */
@@ -94,6 +97,8 @@ export const MATERIAL_PROPERTIES = [
   'waterAt10Cm',
   'waterAt50Cm',
   'waterAt100Cm',
+  'waterAt1000Cm',
+  'waterAt15000Cm',
   'saturatedConductivity',
   'looseEnvelopeFraction',
   'pH',

@@ -1,7 +1,7 @@
 import { areaAt, shapeHeight } from '../geometry'
 import { crowding, type PreparedMaterial } from '../mixing'
 import { lostStructure } from '../structure'
-import { dryingLimits, tensionAtBase, waterContent } from '../water'
+import { DRY_END, dryingLimits, retained, tensionAtBase } from '../water'
 import { gaussLegendre } from './gauss'
 import type { FinderProblem } from './problem'
 
@@ -65,15 +65,15 @@ export function featuresOf(
     0,
   )
   const volume = above.reduce((s, v) => s + v, 0) + below
-  const easy = dryingLimits(container).easy
+  const easy = container.base.kind === 'onSoil' ? DRY_END.wilting : dryingLimits(container).easy
   const rows = new Float64Array(materials.length * WIDTH)
   const classes = new Uint8Array(materials.length)
   materials.forEach(({ material, retention, beta }, i) => {
     const p = material.properties
     const row = rows.subarray(i * WIDTH, (i + 1) * WIDTH)
     row.set(crowding(material.sizeShares, p.looseEnvelopeFraction.value, beta), AT.crowding)
-    heights.forEach((z, k) => (row[AT.water + k] = waterContent(retention, z + base)))
-    row[AT.easy] = waterContent(retention, easy)
+    heights.forEach((z, k) => (row[AT.water + k] = retained(retention, z + base)))
+    row[AT.easy] = retained(retention, easy)
     row[AT.porosity] = p.totalPorosity.value
     row[AT.density] = p.dryBulkDensity.value
     row[AT.buffer] = p.bufferCapacity.value

@@ -17,6 +17,7 @@ export interface ShelfMaterial {
 /** What a mix is held against. Bands left out do not count. Fractions, pH, dS/m, kg/L. */
 export interface FinderTargets {
   airFilledPorosity?: Band
+  /** In a bed open to soil plant-available water, here and in the figures. */
   easilyAvailableWater?: Band
   /** As it can be brought to with lime: only what is too high counts, or what no sensible dose lifts. */
   pH?: Band

@@ -1,6 +1,6 @@
 import type { Band } from '../data/types'
 import type { Evaluation } from '../evaluate'
-import type { Bands } from '../targets'
+import { waterJudged, type Bands } from '../targets'
 import { JUDGEMENT_LIMITS } from './limits'
 
 /** How a figure stands to what is wanted; `plain` where nothing is. */
@@ -60,9 +60,14 @@ export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Ver
   const third = e.seasons.find((s) => s.years === 3)
   const atMost = (verdict: Verdict): Verdict => (verdict === 'high' ? 'high' : 'plain')
   const atLeast = (verdict: Verdict): Verdict => (verdict === 'high' ? 'good' : verdict)
+  // Ground that holds water enough has no fault in more air or more water.
+  const ground = bands.plantAvailableWater
+  const held = verdictOf(waterJudged(e.mix, bands), ground ?? bands.easilyAvailableWater, L.shareSlack.value)
+  const water = ground ? atLeast(held) : held
+  const air = airVerdict(e.mix.airFilledPorosity, bands.airFilledPorosity)
   return {
-    air: airVerdict(e.mix.airFilledPorosity, bands.airFilledPorosity),
-    water: verdictOf(e.mix.easilyAvailableWater, bands.easilyAvailableWater, L.shareSlack.value),
+    air: ground && water === 'good' ? atLeast(air) : air,
+    water,
     pH: verdictOf(e.lime.pH, bands.pH, L.pHSlack.value),
     salts: verdictOf(salts, bands.electricalConductivity, L.saltsSlack.value),
     days: days === null ? 'plain' : atLeast(verdictOf(days, bands.daysBetweenWaterings, L.daysSlack.value)),

@@ -1,14 +1,14 @@
 import type { Material, MaterialFamily } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
-import { fitRetention, type VanGenuchten } from '../water'
+import { DRY_END, dryEndAt, fitRetention, withDryEnd, type Retention } from '../water'
 import { compressionLoss } from './compression'
 import { betaOfMaterial, packingLoss } from './packing'
 
 /** A material with the two things worked out from it that every blend needs. */
 export interface PreparedMaterial {
   material: Material
-  retention: VanGenuchten
+  retention: Retention
   /** Packing of one of its size classes alone. */
   beta: Fraction
 }
@@ -24,12 +24,15 @@ export function prepareMaterial(material: Material): PreparedMaterial {
   const p = material.properties
   return {
     material,
-    retention: fitRetention({
-      totalPorosity: p.totalPorosity.value,
-      waterAt10Cm: p.waterAt10Cm.value,
-      waterAt50Cm: p.waterAt50Cm.value,
-      waterAt100Cm: p.waterAt100Cm.value,
-    }).curve,
+    retention: withDryEnd(
+      fitRetention({
+        totalPorosity: p.totalPorosity.value,
+        waterAt10Cm: p.waterAt10Cm.value,
+        waterAt50Cm: p.waterAt50Cm.value,
+        waterAt100Cm: p.waterAt100Cm.value,
+      }).curve,
+      { waterAt1000Cm: p.waterAt1000Cm.value, waterAt15000Cm: p.waterAt15000Cm.value },
+    ),
     beta: betaOfMaterial(material.sizeShares, p.looseEnvelopeFraction.value),
   }
 }
@@ -159,16 +162,21 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
  * Water of several curves together, each weighted, never above `most`. Laid out flat: it is asked for thousands of
  * times.
  */
-function waterCurve(curves: readonly VanGenuchten[], weights: readonly number[], most: Fraction) {
+function waterCurve(curves: readonly Retention[], weights: readonly number[], most: Fraction) {
   const held = curves.reduce((sum, c, i) => sum + weights[i]! * c.residual, 0)
   const spans = curves.map((c, i) => weights[i]! * (c.saturated - c.residual))
   const lnAlphas = curves.map((c) => Math.log(c.alpha))
   const ns = curves.map((c) => c.n)
   const ms = curves.map((c) => 1 / c.n - 1)
+  const dry = ([0, 1, 2] as const).map((k) =>
+    curves.reduce((sum, c, i) => sum + weights[i]! * c.dryEnd[k], 0),
+  )
+  const dryEnd = [dry[0]!, dry[1]!, dry[2]!] as const
   return (tension: Centimetres): Fraction => {
     if (tension <= 0) return most
     // (1 + (alpha h)^n)^-m by logarithms: a power costs three times as much.
     const lnTension = Math.log(tension)
+    if (tension > DRY_END.from) return Math.min(most, dryEndAt(dryEnd, lnTension))
     let water = held
     for (let i = 0; i < spans.length; i++)
       water += spans[i]! * Math.exp(ms[i]! * Math.log(1 + Math.exp(ns[i]! * (lnAlphas[i]! + lnTension))))

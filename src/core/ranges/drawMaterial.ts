@@ -5,7 +5,7 @@ import {
   type MaterialPropertyName,
 } from '../data/types'
 import { betaOfMaterial, type PreparedMaterial } from '../mixing'
-import { refitRetention } from '../water'
+import { refitRetention, withDryEnd } from '../water'
 import { drawn, withValue } from './drawProperty'
 import { normal, type Random } from './random'
 
@@ -21,6 +21,8 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness
   waterAt10Cm: { with: 'wetness', by: 0.85 },
   waterAt50Cm: { with: 'wetness', by: 0.85 },
   waterAt100Cm: { with: 'wetness', by: 0.85 },
+  waterAt1000Cm: { with: 'wetness', by: 0.85 },
+  waterAt15000Cm: { with: 'wetness', by: 0.85 },
   saturatedConductivity: { with: 'wetness', by: -0.7 },
   bufferCapacity: { with: 'age', by: 0.7 },
   cationExchangeCapacity: { with: 'age', by: 0.7 },
@@ -48,6 +50,8 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
   values.waterAt10Cm = Math.min(Math.max(values.waterAt10Cm, 0), top)
   values.waterAt50Cm = Math.min(Math.max(values.waterAt50Cm, 0), values.waterAt10Cm)
   values.waterAt100Cm = Math.min(Math.max(values.waterAt100Cm, 0), values.waterAt50Cm)
+  values.waterAt1000Cm = Math.min(Math.max(values.waterAt1000Cm, 0), values.waterAt100Cm)
+  values.waterAt15000Cm = Math.min(Math.max(values.waterAt15000Cm, 0), values.waterAt1000Cm)
   values.looseEnvelopeFraction = Math.min(0.9, Math.max(0.05, values.looseEnvelopeFraction))
   for (const name of MATERIAL_PROPERTIES) {
     const p = material.properties[name]
@@ -56,15 +60,7 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
   const sizeShares = drawSizes(material, random)
   return {
     material: { ...material, properties, sizeShares },
-    retention: refitRetention(
-      {
-        totalPorosity: values.totalPorosity,
-        waterAt10Cm: values.waterAt10Cm,
-        waterAt50Cm: values.waterAt50Cm,
-        waterAt100Cm: values.waterAt100Cm,
-      },
-      from.retention,
-    ),
+    retention: withDryEnd(refitRetention(values, from.retention), values),
     beta: betaOfMaterial(sizeShares, values.looseEnvelopeFraction),
   }
 }

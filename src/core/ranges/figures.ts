@@ -11,6 +11,7 @@ export function figuresOf(e: Evaluation): Record<string, number> {
     containerCapacity: e.mix.containerCapacity,
     airFilledPorosity: e.mix.airFilledPorosity,
     easilyAvailableWater: e.mix.easilyAvailableWater,
+    plantAvailableWater: e.mix.plantAvailableWater,
     waterBufferingCapacity: e.mix.waterBufferingCapacity,
     pH: e.lime.pH,
     pHAtSeasonsEnd: e.acidity.at(-1)!.pH,

@@ -1,5 +1,5 @@
 import type { CropSeason } from '../data/types'
-import { PERENNIAL_SEASON } from '../nutrients'
+import { PERENNIAL_SEASON } from '../nutrients/demand'
 import type { Days } from '../units'
 
 /** What a job asks for after it is filled, as plain data. */

@@ -31,6 +31,8 @@ const FINES = {
   waterAt10Cm: assumed(0.74),
   waterAt50Cm: assumed(0.58),
   waterAt100Cm: assumed(0.5),
+  waterAt1000Cm: assumed(0.32),
+  waterAt15000Cm: assumed(0.2),
   looseEnvelopeFraction: assumed(0.58),
   saturatedConductivity: assumed(2),
   compressibility: assumed(0.05),

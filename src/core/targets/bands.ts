@@ -5,6 +5,17 @@ import type { Target, Targets } from './targetsFor'
 export type Bands = Record<Exclude<Target, 'airFilledPorosity' | 'pH'>, Band | null> &
   Record<'airFilledPorosity' | 'pH', Band>
 
+/**
+ * The water a mix is judged by: easily available in containers, plant-available in a bed open to soil. Fraction.
+ *
+ * @example
+ * waterJudged({ easilyAvailableWater: 0.05, plantAvailableWater: 0.2 }, { plantAvailableWater: null }) // 0.05
+ */
+export const waterJudged = (
+  water: { easilyAvailableWater: number; plantAvailableWater: number },
+  bands: Pick<Bands, 'plantAvailableWater'>,
+): number => (bands.plantAvailableWater ? water.plantAvailableWater : water.easilyAvailableWater)
+
 /** The bands of some targets by name. Every mix has one for air and one for pH. */
 export function bandsOf(targets: Targets): Bands {
   const band = (target: Target) => targets.bands.find((b) => b.target === target)?.band
@@ -12,6 +23,7 @@ export function bandsOf(targets: Targets): Bands {
     airFilledPorosity: band('airFilledPorosity')!,
     pH: band('pH')!,
     easilyAvailableWater: band('easilyAvailableWater') ?? null,
+    plantAvailableWater: band('plantAvailableWater') ?? null,
     electricalConductivity: band('electricalConductivity') ?? null,
     drainedWeight: band('drainedWeight') ?? null,
     daysBetweenWaterings: band('daysBetweenWaterings') ?? null,

@@ -1,6 +1,7 @@
-export { bandsOf, type Bands } from './bands'
+export { bandsOf, waterJudged, type Bands } from './bands'
 export {
   EASY_WATER,
+  GROUND_WATER,
   TARGETS,
   targetsFor,
   type Reason,

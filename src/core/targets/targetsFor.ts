@@ -1,11 +1,12 @@
 import type { Band, Crop } from '../data/types'
-import { saltBand } from '../nutrients'
+import { saltBand } from '../nutrients/salts'
 import { LIFT_LIMIT } from '../weight'
 
-/** What a mix is held against. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
+/** What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
 export const TARGETS = [
   'airFilledPorosity',
   'easilyAvailableWater',
+  'plantAvailableWater',
   'pH',
   'electricalConductivity',
   'drainedWeight',
@@ -18,6 +19,7 @@ export type Reason =
   | { code: 'crop'; crop: string; end: 'low' | 'high' | 'both' }
   | { code: 'most-vegetables' }
   | { code: 'pots' }
+  | { code: 'ground' }
   | { code: 'carried' }
   | { code: 'can-water-every'; days: number }
   | { code: 'grower' }
@@ -42,6 +44,8 @@ export interface Targets {
 
 /** Water most vegetables want within easy reach. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
 export const EASY_WATER: Band = { low: 0.2, high: 0.3 }
+/** Plant-available water of a good vegetable bed. Source: common practice; under 8 % is poor, more is no fault. */
+export const GROUND_WATER: Band = { low: 0.12, high: 0.2 }
 /** When no crop is chosen. Air: Handreck & Black; pH and salts: common practice. */
 const GENERAL = {
   airFilledPorosity: { low: 0.12, high: 0.3 },
@@ -52,7 +56,7 @@ const GENERAL = {
 export interface TargetQuestion {
   /** The leading crop first. */
   crops: readonly Crop[]
-  /** Pots are held to the easy water of pots; a bed drained by soil is not. */
+  /** A bed drained by soil is held to plant-available water, not to the easy water of pots. */
   inGround: boolean
   /** Has to be lifted once filled. */
   carried: boolean
@@ -106,7 +110,8 @@ export function targetsFor(q: TargetQuestion): Targets {
     put(target, of(leading), [{ code: 'crop', crop: leading.id, end: 'both' }])
   }
   strictest('airFilledPorosity', (c) => c.airFilledPorosity)
-  if (!q.inGround) put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
+  if (q.inGround) put('plantAvailableWater', GROUND_WATER, [{ code: 'ground' }])
+  else put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
   strictest('pH', (c) => c.pH)
   strictest('electricalConductivity', (c) => ({ low: 0, high: saltBand(c.properties).high }))
   if (q.carried) put('drainedWeight', { low: 0, high: LIFT_LIMIT }, [{ code: 'carried' }])

@@ -14,7 +14,7 @@ import {
   nitrifierLag,
   SULFUR_JUDGED_AFTER,
 } from '../chemistry'
-import { dailyUse, depletionFraction, usableWater, WATERING_LIMITS } from '../climate'
+import { dailyUse, depletionFraction, WATERING_LIMITS } from '../climate'
 import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
@@ -263,9 +263,6 @@ everyLimit(
 )
 
 const PEPPER = cropById('pepper_sweet')!
-const balance = { mixVolume: 10, easilyAvailableWater: 0.2, waterBufferingCapacity: 0.1 } as Parameters<
-  typeof usableWater
->[0]
 const use = (surface: number) =>
   dailyUse({ reference: 1, crop: PEPPER, plants: 0, surface, perimeter: 0, wall: 0, wallKind: 'closed' })
     .value
@@ -278,10 +275,8 @@ everyLimit(
     depletionPerMm: trial(0.04, (x) => depletionFraction(0.4, 4) < 0.4 + x, 0.01),
     depletionAt: trial(5, (use) => depletionFraction(0.4, use) > 0.4),
     bareSurface: trial(0.4, (x) => use(1) < x),
-    noBuffer: trial(0.2, (p) => usableWater(balance, p) > 2),
-    allBuffer: trial(0.6, (p) => usableWater(balance, p) < 2.999_999),
   },
-  ['mostDepletion', 'depletionAt', 'allBuffer'],
+  ['mostDepletion', 'depletionAt'],
 )
 
 const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({

@@ -1,6 +1,7 @@
 import { shapeHeight, volumeBelow, type Container, type SubsoilTexture } from '../geometry'
 import type { Centimetres, Fraction, Litres } from '../units'
 import { WATER_LIMITS } from './limits'
+import { DRY_END } from './retention'
 
 /** What fills a stretch of the container's depth: pores, and how they hold water at a tension. */
 export interface PorousLayer {
@@ -37,6 +38,8 @@ export interface WaterBalance {
   easilyAvailableWater: Fraction
   /** Water given up between the easy limit and the buffer limit. */
   waterBufferingCapacity: Fraction
+  /** Plant-available water: given up between the drained state and the wilting point, 15,000 cm. */
+  plantAvailableWater: Fraction
   /** Water still held at the buffer limit. */
   heldWater: Fraction
 }
@@ -200,6 +203,7 @@ export function containerProfile(
     const dz = (to - from) / count
     const atEasy = layer.waterAt(limits.easy)
     const atBuffer = layer.waterAt(limits.buffer)
+    const atWilting = layer.waterAt(DRY_END.wilting)
     let below = volumeBelow(container.shape, from)
     let waterBelow = layer.waterAt(from + base)
     for (let i = 0; i < count; i++) {
@@ -213,6 +217,7 @@ export function containerProfile(
       const easy = volume * mean((w) => Math.max(0, w - atEasy))
       const buffer = volume * mean((w) => Math.max(0, Math.min(w, atEasy) - atBuffer))
       const held = volume * mean((w) => Math.min(w, atBuffer))
+      const available = volume * mean((w) => Math.max(0, w - atWilting))
       for (const sums of [own, all]) {
         sums.volume += volume
         sums.pores += volume * layer.totalPorosity
@@ -220,6 +225,7 @@ export function containerProfile(
         sums.easy += easy
         sums.buffer += buffer
         sums.held += held
+        sums.available += available
       }
       slices.push({
         height: z0 + dz / 2,
@@ -253,6 +259,7 @@ class Sums {
   easy = 0
   buffer = 0
   held = 0
+  available = 0
   balance(): WaterBalance {
     // Rounding may leave -1e-17 of air in a saturated pot.
     const share = (x: number) => Math.max(0, x / this.volume)
@@ -263,6 +270,7 @@ class Sums {
       airFilledPorosity: share(this.pores - this.water),
       easilyAvailableWater: share(this.easy),
       waterBufferingCapacity: share(this.buffer),
+      plantAvailableWater: share(this.available),
       heldWater: share(this.held),
     }
   }

@@ -11,5 +11,6 @@ export {
   type ProfileSlice,
 } from './containerProfile'
 export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
+export { DRY_END, dryEndAt, retained, withDryEnd, type Retention } from './retention'
 export { waterContent, type VanGenuchten } from './vanGenuchten'
 export { WATER_LIMITS } from './limits'

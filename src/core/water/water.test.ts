@@ -1,14 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { MATERIALS } from '../data'
+import { materialById, MATERIALS } from '../data'
 import type { Container } from '../geometry'
-import { blend } from '../mixing'
+import { blend, preparedMaterial } from '../mixing'
 import { anyContainer, anyParts, DRAWS, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   containerProfile,
   fitRetention,
   refitRetention,
+  retained,
   tensionAtBase,
   waterContent,
   type PorousLayer,
@@ -42,6 +43,67 @@ const layerOf = (amounts: Record<string, number>): PorousLayer => {
 }
 const airIn = (container: Container, amounts: Record<string, number>) =>
   containerProfile(container, [layerOf(amounts)]).airFilledPorosity
+
+describe('the dry end', () => {
+  const FAO = 'Allen et al. 1998, FAO-56 table 19 (from memory)'
+  for (const [id, wilting, available] of [
+    ['soil_sandy_loam', [0.06, 0.16], [0.11, 0.15]],
+    ['soil_loam', [0.07, 0.17], [0.13, 0.18]],
+    ['soil_clay_loam', [0.17, 0.24], [0.12, 0.19]],
+  ] as const) {
+    const at = (tension: number) => retained(preparedMaterial(materialById(id)!).retention, tension)
+    const check = (what: string, [low, high]: readonly [number, number], computed: () => number) =>
+      outsideCheck({
+        module: 'water',
+        what: `${id}: ${what}`,
+        source: FAO,
+        basis: 'published',
+        unit: 'fraction',
+        expected: { low, high },
+        tolerance: 0,
+        computed,
+      })
+    check('water at the wilting point', wilting, () => at(15_000))
+    check('water between 100 cm and wilting', available, () => at(100) - at(15_000))
+  }
+  for (const [id, low, high] of [
+    ['peat_medium', 0.07, 0.14],
+    ['peat_fine', 0.08, 0.16],
+    ['peat_reed_sedge', 0.14, 0.26],
+  ] as const)
+    outsideCheck({
+      module: 'water',
+      what: `${id}: water at 1.5 MPa`,
+      source: 'Boelter 1969, by decomposition; Fields et al. 2014 (from memory)',
+      basis: 'from memory',
+      unit: 'fraction',
+      expected: { low, high },
+      tolerance: 0,
+      computed: () => retained(preparedMaterial(materialById(id)!).retention, 15_000),
+    })
+  test('water never rises with tension, in any blend, and is level beyond wilting', () => {
+    fc.assert(
+      fc.property(anyParts, fc.double({ min: 0, max: 5, noNaN: true }), (some, decades) => {
+        const mixed = blend(some)
+        if (!mixed.ok) return
+        const { waterAt } = mixed.value
+        const tension = 10 ** decades
+        expect(waterAt(tension * 1.1)).toBeLessThanOrEqual(waterAt(tension) + 1e-12)
+        expect(waterAt(30_000)).toBe(waterAt(15_000))
+        expect(waterAt(15_000)).toBeGreaterThan(0)
+        expect(Math.abs(waterAt(100.001) - waterAt(100))).toBeLessThan(1e-4)
+      }),
+      DRAWS,
+    )
+  })
+  test('a material alone holds what its row says at 1,000 and 15,000 cm', () => {
+    for (const row of MATERIALS) {
+      const { retention } = preparedMaterial(row)
+      expect(retained(retention, 1000)).toBeCloseTo(row.properties.waterAt1000Cm.value, 9)
+      expect(retained(retention, 15_000)).toBeCloseTo(row.properties.waterAt15000Cm.value, 9)
+    }
+  })
+})
 
 describe('van Genuchten’s curve', () => {
   const points: [keyof typeof SOILS, number, number][] = [
@@ -372,6 +434,19 @@ describe('a drained container', () => {
       p.containerCapacity,
       9,
     )
+  })
+  test('organic mixes over loam hold what ground should hold for plants', () => {
+    // They read "3 to 5 % water, take a shallower container": water was counted to 100 cm, where the soil had drained it.
+    const bed: Container = { ...column(30), base: { kind: 'onSoil', texture: 'loam' } }
+    const mixes: Record<string, number>[] = [
+      { peat_medium: 1, compost_green: 1, vermiculite_coarse: 1 },
+      { coir_pith: 2, compost_green: 1, perlite_coarse: 1 },
+      { soil_loam: 2, compost_green: 1 },
+      { leaf_mould: 1, soil_sandy_loam: 2 },
+    ]
+    for (const mix of mixes)
+      expect(containerProfile(bed, [layerOf(mix)]).plantAvailableWater).toBeGreaterThan(0.1)
+    expect(containerProfile(bed, [layerOf({ gravel_pea: 1 })]).plantAvailableWater).toBeLessThan(0.03)
   })
   test('takes layers from the bottom up', () => {
     const gravel = { ...layerOf({ gravel_pea: 1 }), top: 5 }

@@ -5,7 +5,7 @@ import { quantitiesOf } from '@/model/make/quantities'
 import { judgementsOf, type PreparedMix, evaluatePrepared, AT_REST } from '@/model/mix/prepare'
 import { versionOf, isUnkept, recipeOf, sameRecipe } from '@/model/mix/versions'
 import { severityOf } from '@/core/judgement'
-import { finderProblem, easyWaterByDays } from './finderProblem'
+import { finderProblem, waterByDays } from './finderProblem'
 import { evaluateJob, prepareJob } from '@/model/mix/evaluateJob'
 import { movesOf, afterMove, afterFinding } from './nextMoves'
 import { type Source, materialsFrom, finderShelf } from './materialsFrom'
@@ -134,12 +134,12 @@ describe('next moves and the finder, from a job', () => {
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
     const e = good(evaluateJob(peppers, place))
-    const needed = easyWaterByDays(peppers, place)!
+    const needed = waterByDays(peppers, place)!
     const [one, two] = [needed(1), needed(2)]
     expect(two).toBeGreaterThan(one)
     const now = e.growing!.watering[e.growing!.thirstiestMonth! - 1]!.days.value
     expect(Math.abs(needed(now) - e.mix.easilyAvailableWater)).toBeLessThan(0.05)
-    expect(easyWaterByDays({ ...peppers, cropId: null }, place)).toBeNull()
+    expect(waterByDays({ ...peppers, cropId: null }, place)).toBeNull()
   })
 })
 

@@ -1,10 +1,11 @@
-import { easyWaterNeeded } from '@/core/climate'
+import { waterNeeded } from '@/core/climate'
 import type { Crop } from '@/core/data'
 import type { FinderProblem, FinderTargets, Rules, ShelfMaterial } from '@/core/finder'
 import { blend } from '@/core/mixing'
 import { succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, type Bands } from '@/core/targets'
 import { baseOfMix } from '@/core/water'
+import { judgedBed } from '../garden/garden'
 import type { Job, Place } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
 import { bottomLayers, neededFor, targetsOf } from '../mix/prepare'
@@ -21,12 +22,6 @@ export const NO_WISHES: FinderWishes = { rules: {}, volume: null, easyWater: nul
 
 /** Share of the solids that may have rotted in two years under what stays for years. Source: our assumption. */
 const LASTING = { low: 0, high: 0.25 }
-/**
- * Easy water of a bed drained by soil: not held to the band of pots, but gravel is no bed. Source: a loam's own (our
- * assumption).
- */
-const LEAST_IN_GROUND = 0.04
-
 /** Bands of a crop as the finder holds recipes against them. */
 export const cropTargets = ({
   airFilledPorosity,
@@ -45,18 +40,21 @@ export const cropTargets = ({
 function targetsFrom(
   bands: Bands,
   space: number,
-  inGround: boolean,
   crop: Crop | undefined,
   least: number | null,
 ): FinderTargets {
-  const easy = bands.easilyAvailableWater
+  const ground = bands.plantAvailableWater
+  // Ground that holds water enough has no fault in more air or more water.
+  const water = ground ? { ...ground, high: 1 } : bands.easilyAvailableWater
+  const { airFilledPorosity: air } = bands
   return {
     ...cropTargets(bands),
-    ...(easy || least !== null || inGround
+    airFilledPorosity: ground ? { ...air, high: 1 } : air,
+    ...(water || least !== null
       ? {
           easilyAvailableWater: {
-            low: Math.max(easy?.low ?? (inGround ? LEAST_IN_GROUND : 0), least ?? 0),
-            high: Math.max(easy?.high ?? 1, least ?? 0),
+            low: Math.max(water?.low ?? 0, least ?? 0),
+            high: Math.max(water?.high ?? 1, least ?? 0),
           },
         }
       : {}),
@@ -87,13 +85,7 @@ export function finderProblem(
     floor: needed.value.floor,
     base: baseOfMix(container, below),
     shelf,
-    targets: targetsFrom(
-      bandsOf(targetsOf(question)),
-      needed.value.space,
-      container.base.kind === 'onSoil',
-      question.crops[0],
-      easyWater,
-    ),
+    targets: targetsFrom(bandsOf(targetsOf(question)), needed.value.space, question.crops[0], easyWater),
     rules,
     volume: volume ?? undefined,
   })
@@ -106,15 +98,16 @@ export function finderProblem(
 const STAND_IN = [{ materialId: 'peat_medium', twelfths: 12 }]
 
 /**
- * Easily available water that lets a job's crop wait so many days in its thirstiest month, by days; null where place
- * or crop are not known, or the bed cannot be worked out. Source: `easyWaterNeeded`.
+ * Water (easily available, or on soil plant-available) that lets a job's crop wait so many days in its thirstiest month, by days; null where place
+ * or crop are not known, or the bed cannot be worked out. Source: `waterNeeded`.
  */
-export function easyWaterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
+export function waterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
   const parts = job.parts.length > 0 ? job.parts : STAND_IN
   const answer = evaluateJob({ ...job, parts }, place)
   const growing = answer.ok ? answer.value.growing : null
   if (!answer.ok || !growing || growing.thirstiestMonth === null) return null
   const interval = growing.watering[growing.thirstiestMonth - 1]!
   const { mixVolume } = answer.value.mix
-  return (days) => easyWaterNeeded(interval, mixVolume, days)
+  const inGround = judgedBed(job).spec.vessel.base.kind === 'onSoil'
+  return (days) => waterNeeded(interval, mixVolume, days, inGround)
 }

@@ -46,6 +46,8 @@ export const materialSchema = z
       waterAt10Cm: fraction,
       waterAt50Cm: fraction,
       waterAt100Cm: fraction,
+      waterAt1000Cm: fraction,
+      waterAt15000Cm: fraction,
       saturatedConductivity: positive,
       looseEnvelopeFraction: fraction,
       pH: propertySchema.refine((p) => p.low >= 2.5 && p.high <= 11, 'a pH'),
@@ -71,6 +73,8 @@ export const materialSchema = z
       ['water at 10 cm is above the porosity', p.totalPorosity.value, p.waterAt10Cm.value],
       ['water at 50 cm is above that at 10', p.waterAt10Cm.value, p.waterAt50Cm.value],
       ['water at 100 cm is above that at 50', p.waterAt50Cm.value, p.waterAt100Cm.value],
+      ['water at 1,000 cm is above that at 100', p.waterAt100Cm.value, p.waterAt1000Cm.value],
+      ['water at 15,000 cm is above that at 1,000', p.waterAt1000Cm.value, p.waterAt15000Cm.value],
       ['weighs less as bought than dry', p.moistBulkDensityAsBought.value, p.dryBulkDensity.value],
     ]
     for (const [message, more, less] of falls)

@@ -3,7 +3,7 @@ import { containerProfile, dryingLimits } from '@/core/water'
 import { isDose } from '@/core/amounts'
 import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
-import type { Bands } from '@/core/targets'
+import { waterJudged, type Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import { dressingName } from '../dressings'
 import { MONTHS, shortName } from '../labels'
@@ -52,11 +52,20 @@ const AIR_ADVICE = {
   good: '',
   plain: '',
 }
+const AIR_ADVICE_IN_GROUND = {
+  ...AIR_ADVICE,
+  low: 'Roots would be short of air. Add something coarse, or raise the bed.',
+  high: 'It drains fast and holds little. Add compost, coir or loam.',
+}
 const WATER_ADVICE = {
   low: 'Little within easy reach: expect to water often.',
   high: 'Plenty of water: let it dry a little between waterings.',
   good: '',
   plain: '',
+}
+const WATER_ADVICE_IN_GROUND = {
+  ...WATER_ADVICE,
+  low: 'Little water for plants: compost, coir or loam holds more.',
 }
 
 const LITTLE_BUT_ENOUGH = 'Little within easy reach, but enough for your days between waterings.'
@@ -83,7 +92,7 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
     value: percentText(e.mix.airFilledPorosity),
     wanted: `${likes(cropName)} ${percentBand(bands.airFilledPorosity)}`,
     verdict: v.air,
-    advice: AIR_ADVICE[v.air],
+    advice: (bands.plantAvailableWater ? AIR_ADVICE_IN_GROUND : AIR_ADVICE)[v.air],
     position: place(e.mix.airFilledPorosity),
     band: span(bands.airFilledPorosity, place),
     likely: { kind: 'drawn', figure: 'airFilledPorosity', write: percentText, place },
@@ -101,29 +110,42 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
 function waterReading({ evaluation: e, bands, container, units }: ReadingContext, v: Verdicts): Reading {
   const place = (x: number) => x / WATER
   const { easy, buffer } = dryingLimits(container)
-  const band = bands.easilyAvailableWater
-  const { easilyAvailableWater: water, waterBufferingCapacity, heldWater } = e.mix
+  const ground = bands.plantAvailableWater
+  const band = ground ?? bands.easilyAvailableWater
+  const water = waterJudged(e.mix, bands)
+  const { easilyAvailableWater, plantAvailableWater, waterBufferingCapacity, heldWater } = e.mix
   const litres = (share: number) => volumeText(share * e.fill.mixVolume, units)
   return {
     id: 'water',
-    label: 'Water within easy reach',
-    term: `Easily available water, drained state to ${easy / 10} kPa`,
+    label: ground ? 'Water for plants' : 'Water within easy reach',
+    term: ground
+      ? 'Plant-available water, drained state to the wilting point, 1.5 MPa'
+      : `Easily available water, drained state to ${easy / 10} kPa`,
     value: percentText(water),
-    wanted: band === null ? `${litres(water)} in each bed` : `good: ${percentBand(band)}`,
+    wanted:
+      band === null ? `${litres(water)} in each` : `good: ${percentBand(band)}${ground ? ' or more' : ''}`,
     verdict: v.water,
     // What the days between waterings say in this place is not to be contradicted.
-    advice: v.water === 'low' && v.days === 'good' ? LITTLE_BUT_ENOUGH : WATER_ADVICE[v.water],
+    advice:
+      v.water === 'low' && v.days === 'good'
+        ? LITTLE_BUT_ENOUGH
+        : (ground ? WATER_ADVICE_IN_GROUND : WATER_ADVICE)[v.water],
     position: band === null ? null : place(water),
-    band: span(band, place),
-    likely: { kind: 'drawn', figure: 'easilyAvailableWater', write: percentText, place },
+    band: span(ground ? { ...ground, high: WATER } : band, place),
+    likely: {
+      kind: 'drawn',
+      figure: ground ? 'plantAvailableWater' : 'easilyAvailableWater',
+      write: percentText,
+      place,
+    },
     ghost: ({ mix }) => ({
-      position: place(mix.easilyAvailableWater),
-      text: percentText(mix.easilyAvailableWater),
+      position: place(waterJudged(mix, bands)),
+      text: percentText(waterJudged(mix, bands)),
     }),
     why: () => [
-      `${litres(water)} in each container. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
+      `${litres(easilyAvailableWater)} within easy reach in each. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
         container.base.kind === 'onSoil'
-          ? 'The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa. Roots that go on down find more.'
+          ? `The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa. To the wilting point plants can take ${litres(plantAvailableWater)}. Roots that go on down find more.`
           : 'Band: De Boodt & Verdonck 1972.'
       }`,
     ],

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { verdictsOf, type Verdict } from '@/core/judgement'
+import { waterJudged } from '@/core/targets'
 import { percentText, pHText, weightText } from '@/text/units'
 
 const { answer, bands, crop, units } = useBenchContext()
@@ -13,7 +14,7 @@ const glance = computed(() => {
   const isOff = (verdict: Verdict) => verdict === 'low' || verdict === 'high'
   return [
     { label: 'Air', value: percentText(a.mix.airFilledPorosity), off: isOff(verdicts.air) },
-    { label: 'Water', value: percentText(a.mix.easilyAvailableWater), off: isOff(verdicts.water) },
+    { label: 'Water', value: percentText(waterJudged(a.mix, bands.value)), off: isOff(verdicts.water) },
     { label: 'pH', value: pHText(a.lime.pH), off: isOff(verdicts.pH) },
     { label: 'Wet', value: weightText(a.weights.drained, units.value), off: isOff(verdicts.weight) },
   ]
