@@ -1,13 +1,19 @@
 import {
+  asRaised,
+  isWetMonth,
+  leafInMonth,
   mixTemperature,
   monthlyReference,
+  stageDays,
   wateringInterval,
   type Climate,
+  type Exposure,
   type WallKind,
   type WateringInterval,
 } from './climate'
 import type { Temperature } from './chemistry'
 import type { Crop } from './data'
+import { growthOf } from './data/growth'
 import {
   broadSide,
   footWidth,
@@ -17,6 +23,7 @@ import {
   type Container,
   type ContainerVolumes,
 } from './geometry'
+import { SEEDLING_VOLUME } from './judgement/limits'
 import type { Blend } from './mixing'
 import { feedingSeason, seasonDays, type DressingDose, type Feeding } from './nutrients'
 import type { Centimetres, Fraction, Kilograms } from './units'
@@ -32,6 +39,8 @@ export interface Growing {
   /** 1 to 12. */
   plantingMonth?: number
   wallKind?: WallKind
+  /** How open it stands. */
+  exposure?: Exposure
   /** Share of the water given that drains away. */
   leachingFraction?: Fraction
   /** meq/L of the water. */
@@ -44,6 +53,10 @@ export interface GrowingOutlook {
   feeding: Feeding
   /** January to December; empty where the place is not known. */
   watering: WateringInterval[]
+  /** Months (1 to 12) the crop stands in, from planting on. */
+  standing: number[]
+  /** Those in which far more rain reaches the mix than plants take up. */
+  wetMonths: number[]
   /** The month (1 to 12) that wants water most often among those the crop stands in; null without a place. */
   thirstiestMonth: number | null
   /** Mean wind at which it starts to tip when the mix is drained and the plant full grown, m/s. */
@@ -56,9 +69,6 @@ export interface GrowingOutlook {
  * A tenth to a fifth draining away keeps salts down. Source: Yeager et al., best management practices (from memory).
  */
 export const USUAL_LEACHING: Fraction = 0.15
-
-/** Mean leaf of a season against full-grown leaf. Source: our assumption on FAO-56's four stages. */
-const MEAN_LEAF = 0.6
 
 /** How much cooler the year is than a growing season of unknown place, C. Source: our assumption. */
 const YEAR_COOLER_BY = 5
@@ -85,6 +95,22 @@ export const yearMean = (temperature: Temperature): number =>
   typeof temperature === 'number'
     ? temperature - YEAR_COOLER_BY
     : temperature.months.reduce((sum, t) => sum + t / temperature.months.length, 0)
+
+const DAYS_IN_MONTH = 30.4375
+
+/**
+ * The crop as far as it grows in so much mix: what is raised in a module or small pot moves on, and is judged by the
+ * size it leaves at. Litres in one container.
+ */
+function grownIn(crop: Crop, mixVolume: number) {
+  const growth = growthOf(crop.id)
+  const raised =
+    growth !== undefined &&
+    growth.weeksAsTransplant > 0 &&
+    mixVolume < SEEDLING_VOLUME &&
+    mixVolume < crop.properties.minRootVolume.value
+  return raised ? { ...asRaised(crop, growth), raised } : { crop, growth, raised }
+}
 
 interface GrowingInput {
   container: Container
@@ -120,12 +146,13 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
  */
 export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, container, fill, mix } = input
-  const { crop, plants, climate } = growing
+  const { plants, climate } = growing
+  const { crop, growth, raised } = grownIn(growing.crop, mix.mixVolume)
   const p = crop.properties
   const planting = growing.plantingMonth ?? USUAL_PLANTING_MONTH
   const standing = crop.perennial
     ? Array.from({ length: 12 }, (_, i) => i + 1)
-    : monthsStanding(planting, seasonDays(crop))
+    : monthsStanding(planting, growth ? stageDays(growth) : seasonDays(crop))
   const wall = (wallArea(container.shape, fill.mixHeight) - wallArea(container.shape, input.floor)) / 10_000
   const watering = climate
     ? climate.months.map((_, i) =>
@@ -138,12 +165,16 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
           wall,
           wallKind: growing.wallKind ?? 'closed',
           inGround: container.base.kind === 'onSoil',
+          leaf: leafInMonth(crop, growth, i + 1, planting, climate.latitude),
+          wetTop: raised,
+          exposure: growing.exposure,
+          rain: (climate.months[i]!.rain ?? 0) / DAYS_IN_MONTH,
         }),
       )
     : []
   const mean = (of: (month: number) => number) =>
     standing.reduce((sum, month) => sum + of(month), 0) / standing.length
-  const use = climate ? mean((m) => watering[m - 1]!.use.value) * MEAN_LEAF : 0
+  const use = climate ? mean((m) => watering[m - 1]!.use.value) : 0
   const leaching = growing.leachingFraction ?? USUAL_LEACHING
   const drainagePerDay = climate ? (use * leaching) / (1 - leaching) : mix.mixVolume / 70
   const height = shapeHeight(container.shape)
@@ -160,6 +191,8 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
       temperature: input.temperature,
     }),
     watering,
+    standing,
+    wetMonths: climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : [],
     thirstiestMonth: climate
       ? standing.reduce((a, b) => (watering[b - 1]!.days.value < watering[a - 1]!.days.value ? b : a))
       : null,

@@ -81,13 +81,15 @@ export function courseChart(compared: readonly Compared[], course: Course): Cour
       courses,
     }
   }
-  const known = good.some(({ e }) => e.growing?.watering.length)
+  // Crop and planting are the same for all: so are the months it stands in.
+  const known = good.find(({ e }) => e.growing?.watering.length)
+  const standing = known?.e.growing?.standing ?? []
   return {
-    axis: `days between waterings (${MOST_DAYS} at most)`,
-    labels: known ? MONTHS.map((m) => m.slice(0, 3)) : [],
+    axis: `days between waterings in dry weather (${MOST_DAYS} at most)`,
+    labels: standing.map((m) => MONTHS[m - 1]!.slice(0, 3)),
     courses: good.map(({ name, e }) => ({
       name,
-      values: (e.growing?.watering ?? []).map((w) => Math.min(MOST_DAYS, w.days.value)),
+      values: standing.map((m) => Math.min(MOST_DAYS, e.growing?.watering[m - 1]?.days.value ?? MOST_DAYS)),
     })),
   }
 }

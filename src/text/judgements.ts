@@ -1,5 +1,5 @@
 import type { Judgement } from '@/core/judgement'
-import { shortName } from './labels'
+import { MONTHS, shortName } from './labels'
 import { dressingName } from './dressings'
 import { doseText, intervalText, lengthText, percentText, pHText, windText, type UnitSystem } from './units'
 
@@ -13,12 +13,31 @@ export interface JudgementText {
 }
 const percents = (x: number) => percentText(x)
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
+/** "May", "October to February": months in the order they come, runs of them by their ends. */
+function monthsText(months: readonly number[]): string {
+  const runs: number[][] = []
+  for (const month of months) {
+    const run = runs.at(-1)
+    if (run && month === (run.at(-1)! % 12) + 1) run.push(month)
+    else runs.push([month])
+  }
+  const [first, last] = [runs[0], runs.at(-1)]
+  if (first && last && runs.length > 1 && first[0] === (last.at(-1)! % 12) + 1) {
+    runs.pop()
+    runs[0] = [...last, ...first]
+  }
+  const name = (month: number) => MONTHS[month - 1]!
+  return runs
+    .map((run) => (run.length > 1 ? `${name(run[0]!)} to ${name(run.at(-1)!)}` : name(run[0]!)))
+    .join(', ')
+}
 const mg = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} mg/L`
 
 /** A judgement in a few words, for a list of mixes: "tips in wind". */
 export const judgementInShort: Record<Judgement['code'], string> = {
   'too-little-air': 'too little air',
   'foot-drowned': 'a wet foot',
+  'stays-wet': 'stays wet in rain',
   'sand-lowers-air': 'sand takes air away',
   'lime-does-little': 'lime does little',
   'water-raises-ph': 'your water lifts its pH',
@@ -53,6 +72,12 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
         says: `The lowest ${lengthText(j.height, units)} of ${lengthText(j.depth, units)} keep under ${percents(j.air)} air: roots stop there.`,
         does: 'A coarser mix or a deeper container. Gravel below does not help: it only lifts the wet zone.',
         source: 'retention at rest; common practice',
+      }
+    case 'stays-wet':
+      return {
+        says: `In ${monthsText(j.months)} more rain falls on it than plants take up: it stands wet, with ${percents(j.air)} air.`,
+        does: `A faster mix, ${percents(j.better)} air or more; feet under the pot, no saucer, or a place out of the rain.`,
+        source: 'rain of your place against water use; common practice',
       }
     case 'sand-lowers-air':
       return {

@@ -1,4 +1,4 @@
-import type { WateringInterval } from '@/core/climate'
+import type { GrowingOutlook } from '@/core/growing'
 import { shortDayText, dayText } from './dates'
 import { dressingName } from './dressings'
 import { FOLLOW_UP_TEXTS } from './season'
@@ -58,12 +58,28 @@ export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, un
   }
 }
 
+/** Less of the water that rain brings is not worth a word. */
+const RAIN_HELPS = 0.2
+
 /** Longer than this, rain and the look of the plant say more than a calculation, days. */
 const SELDOM = 21
 
-/** How often it wants water, month by month. */
-export const wateringRows = (watering: readonly WateringInterval[]): string[][] =>
-  watering.map(({ days }, i) => [
-    MONTHS[i]!,
-    days.value > SELDOM ? 'seldom: feel it' : intervalText(days.value),
-  ])
+/** What the rain of a usual year does; `share` of what the plants use. */
+const rainWord = (share: number, wet: boolean): string =>
+  wet
+    ? 'more rain than it uses'
+    : share >= 1
+      ? 'rain is enough in most years'
+      : share >= RAIN_HELPS
+        ? `rain brings ${percentText(share)} of it`
+        : ''
+
+/** How often it wants water, month by month while it stands; what rain does, where it does much. */
+export const wateringRows = ({ watering, standing, wetMonths }: GrowingOutlook): string[][] =>
+  watering.length === 0
+    ? []
+    : standing.map((month) => {
+        const { days, rain, use } = watering[month - 1]!
+        const often = days.value > SELDOM ? 'seldom: feel it' : intervalText(days.value)
+        return [MONTHS[month - 1]!, often, rainWord(rain / use.value, wetMonths.includes(month))]
+      })

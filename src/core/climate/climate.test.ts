@@ -3,14 +3,21 @@ import { Body, Equator, Horizon, MakeTime, Observer } from 'astronomy-engine'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CROPS, cropById, type Crop } from '../data'
+import { growthOf } from '../data/growth'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { WaterBalance } from '../water'
 import {
   airPressure,
   clearSkyRadiation,
+  asRaised,
   canopyOver,
   dailyUse,
+  FULL_LEAF,
+  leafInMonth,
+  leafOn,
+  OUTSTANDING_LEAF,
+  rainCaught,
   daylightHours,
   depletionFraction,
   extraterrestrialRadiation,
@@ -33,6 +40,7 @@ import {
   wateringInterval,
   windAtTwoMetres,
   type Climate,
+  type Leaf,
 } from '.'
 
 describe('FAO-56 worked examples, to the printed digit', () => {
@@ -239,12 +247,14 @@ describe('water a container uses', () => {
   }
   outsideCheck({
     module: 'climate',
-    what: 'a coarse bark mix in summer heat needs water once or twice a day, every 0.4 to 1 day (12 L, a full tomato, 6.5 mm/d)',
+    what: 'a coarse bark mix in summer heat needs water once or twice a day (12 L, a full tomato, 6.5 mm/d)',
     source: 'common practice',
     basis: 'common practice',
     unit: 'days',
-    expected: { low: 0.4, high: 1 },
-    tolerance: 0,
+    expected: { low: 0.5, high: 1 },
+    tolerance: 0.05,
+    missed:
+      'full grown and free-standing it uses 3.9 L a day, and FAO-56 leaves 1.4 L: two or three times a day',
     computed: () =>
       wateringInterval(balance, {
         reference: 6.5,
@@ -277,6 +287,15 @@ describe('water a container uses', () => {
     ['courgette in 25 to 30 L, warm', 'zucchini', 36, 5, 2.2, 4.2],
     ['strawberry, warm', 'strawberry', 18, 5, 0.18, 0.4],
     ['lettuce, warm', 'lettuce', 20, 5, 0.15, 0.35],
+    ['vine tomato in 30 to 40 L, cool', 'tomato_indeterminate', 38, 3, 1, 2],
+    ['vine tomato in 30 to 40 L, warm', 'tomato_indeterminate', 38, 5, 1.8, 3.5],
+    ['vine tomato in 30 to 40 L, hot and dry', 'tomato_indeterminate', 38, 8, 3, 6],
+    ['sweet pepper in 12 L, hot and dry', 'pepper_sweet', 26, 8, 1.2, 2.5],
+    ['cucumber on a trellis in 15 to 20 L, warm', 'cucumber', 30, 5, 1.3, 2.8],
+    ['pot of basil, 2 L, warm', 'basil', 15, 5, 0.12, 0.3],
+    ['highbush blueberry in 40 to 60 L, warm', 'blueberry', 45, 5, 2.2, 4.5],
+    ['fig in 45 L, warm', 'fig', 42, 5, 3.2, 6.5],
+    ['lemon in 50 L, warm', 'citrus_lemon', 45, 5, 2.2, 5],
   ] as const)
     outsideCheck({
       module: 'climate',
@@ -305,6 +324,117 @@ describe('water a container uses', () => {
         dailyUse({ reference, crop, plants: 1200, surface: 400, perimeter: 80, wall: 0, wallKind: 'closed' })
           .value / 400,
     })
+  const litres = (id: string, leaf: Leaf, surface: number) =>
+    dailyUse({
+      reference: 5,
+      crop: cropById(id)!,
+      plants: 1,
+      surface,
+      perimeter: 2 * Math.sqrt(Math.PI * surface),
+      wall: 0,
+      wallKind: 'closed',
+      leaf,
+    }).value
+  for (const [climate, reference, low, high] of [
+    ['cool', 3, 1.5, 3.5],
+    ['warm', 5, 2.5, 5],
+    ['hot and dry', 8, 4, 8],
+  ] as const)
+    outsideCheck({
+      module: 'climate',
+      what: `seedlings wetted daily, per m2, ${climate}`,
+      source: 'FAO-56, Kc ini 0.4-1.0 by wetting frequency (from memory)',
+      basis: 'published',
+      unit: 'mm/d',
+      expected: { low, high },
+      tolerance: 0,
+      computed: () =>
+        dailyUse({
+          reference,
+          crop,
+          plants: 1,
+          surface: 1,
+          perimeter: 4,
+          wall: 0,
+          wallKind: 'closed',
+          leaf: { share: 0.1, coefficient: 1 },
+          wetTop: true,
+        }).value,
+    })
+  outsideCheck({
+    module: 'climate',
+    what: 'a tomato in a 30 L pot on planting day, against full grown',
+    source: 'FAO-56, dual crop coefficient (from memory): under a quarter',
+    basis: 'published',
+    unit: 'fraction',
+    expected: { low: 0.03, high: 0.25 },
+    tolerance: 0,
+    computed: () => {
+      const first = leafOn(growthOf('tomato_indeterminate')!, 0, crop.properties.canopyArea.value)
+      return litres('tomato_indeterminate', first, 0.1) / litres('tomato_indeterminate', FULL_LEAF, 0.1)
+    },
+  })
+  for (const [id, day, kc] of [
+    ['tomato_indeterminate', 160, 0.8],
+    ['pepper_sweet', 120, 0.9],
+    ['potato', 145, 0.75],
+    ['onion_bulb', 150, 0.75],
+    ['muskmelon', 120, 0.6],
+  ] as const)
+    outsideCheck({
+      module: 'climate',
+      what: `${id}: crop coefficient at the end of the late stage`,
+      source: 'FAO-56 table 12 (from memory)',
+      basis: 'published',
+      unit: '1',
+      expected: kc,
+      tolerance: 0.005,
+      computed: () => {
+        const { cropCoefficient, canopyArea } = cropById(id)!.properties
+        return cropCoefficient.value * leafOn(growthOf(id)!, day, canopyArea.value).coefficient
+      },
+    })
+  outsideCheck({
+    module: 'climate',
+    what: 'a stand of vine tomato 1.8 m tall and 0.6 m wide in a dry yard uses no more than its cap, per m2 of shadow',
+    source: 'FAO-56 chapter 10, Kc of small stands: at most 2.5 (from memory)',
+    basis: 'published',
+    unit: 'times ET0',
+    expected: { low: 1.2, high: 2.5 },
+    tolerance: 0,
+    computed: () => crop.properties.cropCoefficient.high * OUTSTANDING_LEAF.exposed.high,
+  })
+  test('leaf grows from planting to full, then stands; bud-breakers are bare in winter, evergreens not', () => {
+    const tomato = growthOf('tomato_indeterminate')!
+    const shares = [0, 20, 40, 60, 80, 200].map((day) => leafOn(tomato, day, 0.45).share)
+    expect(shares).toEqual([...shares].sort((a, b) => a - b))
+    expect(shares[0]).toBeCloseTo(0.02 / 0.45, 9)
+    expect(shares.at(-1)).toBe(1)
+    const share = (id: string, month: number, latitude: number) =>
+      leafInMonth(cropById(id)!, growthOf(id), month, 5, latitude).share
+    expect([share('fig', 1, 51), share('fig', 7, 51), share('fig', 1, -35)]).toEqual([0, 1, 1])
+    expect(share('citrus_lemon', 1, 51)).toBe(1)
+    expect(share('cranberry', 1, 51)).toBe(1)
+    expect(share('fig', 1, 10)).toBe(1)
+    // Planted in May: small still in May, full in August.
+    expect(share('tomato_indeterminate', 5, 51)).toBeLessThan(0.1)
+    expect(share('tomato_indeterminate', 8, 51)).toBe(1)
+  })
+  test('what is raised in a module is judged by the size it leaves at', () => {
+    const { crop: small, growth } = asRaised(crop, growthOf('tomato_indeterminate')!)
+    expect(small.properties.canopyArea.value).toBeCloseTo(0.02, 9)
+    expect(small.properties.daysToMaturity.value).toBe(49)
+    expect(small.properties.seasonNitrogen.value).toBeLessThan(0.05 * crop.properties.seasonNitrogen.value)
+    expect(leafOn(growth, 49, 0.02).share).toBe(1)
+    expect(leafOn(growth, 0, 0.02).share).toBeCloseTo(0.05, 9)
+  })
+  test('rain falls on the mouth; leaf over the rim sheds half of it', () => {
+    const bare = { rain: 4, crop: plain, plants: 0, surface: 0.1, perimeter: 1.12 }
+    expect(rainCaught(bare)).toBeCloseTo(0.4, 9)
+    // 0.4 m2 of leaf over 0.1 m2 of mouth: three quarters hang out.
+    expect(rainCaught({ ...bare, plants: 2 })).toBeCloseTo(0.4 * (1 - 0.5 * 0.75), 9)
+    expect(rainCaught({ ...bare, rain: undefined })).toBe(0)
+  })
   // Peas in a bed of 2.9 m2 used 24 mm a day: 150 plants, each counted as if it stood alone.
   test('plants that crowd a bed use what its ground and its edge can give, however many', () => {
     const peas = cropById('pea')!
@@ -332,7 +462,8 @@ describe('water a container uses', () => {
     const sparse = dailyUse({ ...day, plants: 0.5, surface: 1, perimeter: 4, wall: 0, wallKind: 'closed' })
     expect(sparse.value).toBeCloseTo(5 * (0.1 + 0.4 * 0.9), 9)
   })
-  // By hand: 5 mm/d on shade 0.2 m2 (0.1 to 0.3) at Kc 1 (0.9 to 1.1), and on 0.4 m2 of wall.
+  // By hand: 5 mm/d on shade 0.4 m2 (0.2 to 0.6) at Kc 1 (0.9 to 1.1), what hangs out over the 0.1 m2 of mouth at
+  // 1.2 times as much (1 to 1.4), and on 0.4 m2 of wall.
   const plain = {
     properties: {
       cropCoefficient: { low: 0.9, value: 1, high: 1.1 },
@@ -342,9 +473,9 @@ describe('water a container uses', () => {
   } as unknown as Crop
   const day = { reference: 5, crop: plain, plants: 2, surface: 0.1, perimeter: 1.12, wall: 0.4 }
   test.each([
-    ['closed', 0.675, 2, 4.29],
-    ['fabric', 0.9, 2.6, 5.59],
-    ['terracotta', 0.825, 2.5, 5.33],
+    ['closed', 0.675, 2.3, 5.72],
+    ['fabric', 0.9, 2.9, 7.02],
+    ['terracotta', 0.825, 2.8, 6.76],
   ] as const)('a %s wall: a cool, a usual and a hot day, by hand', (wallKind, low, value, high) => {
     const use = dailyUse({ ...day, wallKind })
     expect([use.low, use.value, use.high].map((x) => Number(x.toFixed(9)))).toEqual([low, value, high])

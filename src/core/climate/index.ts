@@ -29,15 +29,20 @@ export {
 } from './vapour'
 export {
   canopyOver,
+  isWetMonth,
+  OUTSTANDING_LEAF,
+  rainCaught,
   dailyUse,
   depletionFraction,
   usableWater,
   WALL_EVAPORATION,
   waterNeeded,
   wateringInterval,
+  type Exposure,
   type RootWater,
   type WallKind,
   type WateringInterval,
   type WaterUseInput,
 } from './watering'
+export { asRaised, FULL_LEAF, leafInMonth, leafOn, stageDays, type Leaf, type Raised } from './stages'
 export { WATERING_LIMITS } from './limits'

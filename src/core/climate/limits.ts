@@ -31,4 +31,25 @@ export const WATERING_LIMITS = defineLimits({
     unit: 'times ET0',
     source: 'FAO-56, wet bare soil now and then',
   },
+  wetTop: {
+    value: 0.85,
+    low: 0.6,
+    high: 1.15,
+    unit: 'times ET0',
+    source: 'FAO-56, soil wetted every day',
+  },
+  rainShed: {
+    value: 0.5,
+    low: 0.3,
+    high: 0.9,
+    unit: 'share of what falls on leaf over the rim',
+    source: 'common practice',
+  },
+  wetMonth: {
+    value: 1.5,
+    low: 1,
+    high: 2,
+    unit: 'rain over use',
+    source: 'our assumption: by half more falls than plants take up',
+  },
 })

@@ -3,6 +3,7 @@ import { materialSchema, missingSources, TABLES } from '@/model/sheets/tableSche
 import { CROPS, LIMES, MATERIALS } from '.'
 import cropsFile from './crops.json'
 import { DRESSINGS } from './dressings'
+import { GROWTH } from './growth'
 import { SEASONS } from './seasons'
 import { citationOf, SOURCES } from './sources'
 
@@ -17,6 +18,7 @@ describe('data tables', () => {
       ['materials.json', MATERIALS],
       ['crops.json', CROPS],
       ['seasons.json', SEASONS],
+      ['growth.json', GROWTH],
       ['dressings.json', DRESSINGS],
       ['sources.json', SOURCES],
     ] as const) {
@@ -43,6 +45,19 @@ describe('data tables', () => {
     expect(SEASONS.map((s) => s.crop)).toEqual(CROPS.map((c) => c.id))
     for (const c of CROPS.filter((c) => c.perennial))
       expect(SEASONS.find((s) => s.crop === c.id)!.standsTo, c.id).not.toBeNull()
+  })
+  test('every crop has its growth once; leaf grows, and what stays bears in some months', () => {
+    expect(GROWTH.map((g) => g.crop).sort()).toEqual(CROPS.map((c) => c.id).sort())
+    for (const c of CROPS) {
+      const g = GROWTH.find((row) => row.crop === c.id)!
+      expect(g.leafAtPlanting, c.id).toBeLessThan(c.properties.canopyArea.value)
+      if (c.perennial) expect(g.harvestMonths.length, c.id).toBeGreaterThan(0)
+      const { initial, development, middle, late } = g.stages
+      const total = initial + development + middle + late
+      // Picking goes on after the first harvest; a year is all there is.
+      if (!c.perennial) expect(total, c.id).toBeGreaterThan(c.properties.daysToMaturity.low * 0.9)
+      expect(total, c.id).toBeLessThanOrEqual(366)
+    }
   })
   test('an organic part holds no more carbon than wood or char can', () => {
     for (const m of MATERIALS) {

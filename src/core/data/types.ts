@@ -193,5 +193,32 @@ export interface CropSeason {
   standsTo: Property | null
 }
 
+/** How a crop's leaf and thirst grow through its stages, and how it begins. */
+export interface CropGrowth {
+  crop: string
+  /** Days of FAO-56's four stages, counted from planting, from bud break (April, south October), or never bare. */
+  stages: {
+    initial: number
+    development: number
+    middle: number
+    late: number
+    from: 'planting' | 'bud break' | 'all year'
+    source: string
+    kind: ValueKind
+    confidence: Confidence
+  }
+  /** Crop coefficient at the end of the late stage over that of the middle. */
+  coefficientAtEnd: number
+  /** m2 of ground shaded by one plant on its planting day, or by a seedling just up. */
+  leafAtPlanting: number
+  /** Weeks from sowing to planting out; 0 for what is sown in place or bought. */
+  weeksAsTransplant: number
+  /** Keeps its leaves over winter. */
+  evergreen: boolean
+  /** Perennials only: years to the first harvest, and months (1 to 12, temperate north) it bears in. */
+  yearsToFirstHarvest: number | null
+  harvestMonths: number[]
+}
+
 export * from './dressingTypes'
 export * from './property'

@@ -11,6 +11,7 @@ import type { WindExposure } from './limits'
 export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'too-little-air'; air: Fraction; wanted: Fraction; depth: Centimetres }
   | { code: 'foot-drowned'; height: Centimetres; depth: Centimetres; air: Fraction }
+  | { code: 'stays-wet'; months: number[]; air: Fraction; better: Fraction }
   | { code: 'sand-lowers-air'; material: string; share: Fraction; air: Fraction; without: Fraction }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
   | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }

@@ -47,6 +47,13 @@ export const JUDGEMENT_LIMITS = defineLimits({
     unit: 'share of the depth',
     source: 'our assumption: every mix has a wet foot',
   },
+  wetPlaceAir: {
+    value: 1 / 3,
+    low: 0.25,
+    high: 0.5,
+    unit: 'share of the air band',
+    source: 'common practice: a faster mix where rain falls',
+  },
   sandShare: {
     value: 0.06,
     low: 0.03,

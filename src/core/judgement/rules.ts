@@ -32,6 +32,16 @@ const footDrowned: Rule = ({ evaluation: e }) => {
     : []
 }
 
+/** Where rain falls faster than plants drink, the lower part of the air band is no longer enough. */
+const staysWet: Rule = ({ evaluation: e, airWanted }) => {
+  const months = e.growing?.wetMonths ?? []
+  const air = e.mix.airFilledPorosity
+  const better = airWanted.low + L.wetPlaceAir.value * (airWanted.high - airWanted.low)
+  return months.length > 0 && air < better && airVerdict(air, airWanted) !== 'low'
+    ? [{ level: 'warn', code: 'stays-wet', months, air, better }]
+    : []
+}
+
 /** Air another blend would have in the same place, above the same layers. */
 function airOf({ container, evaluation: e }: JudgementQuestion, other: Blend): Fraction {
   const floor = e.fill.mixHeight - e.mixDepth
@@ -157,6 +167,7 @@ const feedFlags: Rule = ({ evaluation: e }) =>
 export const RULES: readonly Rule[] = [
   tooLittleAir,
   footDrowned,
+  staysWet,
   sandLowersAir,
   limeDoesLittle,
   waterRaisesPH,

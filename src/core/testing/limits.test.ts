@@ -14,7 +14,7 @@ import {
   nitrifierLag,
   SULFUR_JUDGED_AFTER,
 } from '../chemistry'
-import { dailyUse, depletionFraction, WATERING_LIMITS } from '../climate'
+import { dailyUse, depletionFraction, isWetMonth, rainCaught, WATERING_LIMITS } from '../climate'
 import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
@@ -263,9 +263,19 @@ everyLimit(
 )
 
 const PEPPER = cropById('pepper_sweet')!
-const use = (surface: number) =>
-  dailyUse({ reference: 1, crop: PEPPER, plants: 0, surface, perimeter: 0, wall: 0, wallKind: 'closed' })
-    .value
+const use = (surface: number, wetTop = false) =>
+  dailyUse({
+    reference: 1,
+    crop: PEPPER,
+    plants: 0,
+    surface,
+    perimeter: 0,
+    wall: 0,
+    wallKind: 'closed',
+    wetTop,
+  }).value
+/** Of 1 mm over no mouth to speak of, all of it under leaf, per litre it would catch bare. */
+const caught = rainCaught({ rain: 1, crop: PEPPER, plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12
 everyLimit(
   'Watering',
   WATERING_LIMITS,
@@ -275,8 +285,12 @@ everyLimit(
     depletionPerMm: trial(0.04, (x) => depletionFraction(0.4, 4) < 0.4 + x, 0.01),
     depletionAt: trial(5, (use) => depletionFraction(0.4, use) > 0.4),
     bareSurface: trial(0.4, (x) => use(1) < x),
+    wetTop: trial(0.85, (x) => use(1, true) < x),
+    // All of a leaf hangs over a rim of no mouth: what is left of the rain is what it does not shed.
+    rainShed: trial(0.5, (x) => 1 - caught > x),
+    wetMonth: trial(1.5, (x) => isWetMonth({ rain: x, use: { value: 1 } })),
   },
-  ['mostDepletion', 'depletionAt'],
+  ['mostDepletion', 'depletionAt', 'rainShed'],
 )
 
 const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({
@@ -378,6 +392,7 @@ const seasons = (volumeLost: number, airFilledPorosity = 0.3) => ({
 const growing = (days: number) =>
   ({
     thirstiestMonth: 7,
+    wetMonths: [],
     watering: Array.from({ length: 12 }, () => ({ days: { value: days } })),
     feeding: { hungryFrom: null },
   }) as unknown as Evaluation['growing']
@@ -416,6 +431,17 @@ everyLimit(
     ),
     drownedAir: trial(0.04, (air) => says('foot-drowned')(codes(drowned(0.9, air)))),
     drownedDepth: trial(1 / 3, (share) => says('foot-drowned')(codes(drowned(share, 0)))),
+    wetPlaceAir: trial(1 / 3, (share) =>
+      says('stays-wet')(
+        codes(
+          {
+            ...mix({ airFilledPorosity: 0.2 + share * 0.1 }),
+            growing: { ...growing(2), wetMonths: [11] } as Evaluation['growing'],
+          },
+          { airWanted: { low: 0.2, high: 0.3 } },
+        ),
+      ),
+    ),
     sandShare: trial(
       0.06,
       (share) =>
@@ -485,6 +511,7 @@ everyLimit(
     'graveAir',
     'drownedAir',
     'drownedDepth',
+    'wetPlaceAir',
     'sandShare',
     'sandGain',
     'pHCreep',

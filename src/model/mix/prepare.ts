@@ -75,6 +75,7 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
     plantingMonth: care.plantingMonth ?? undefined,
     climate: place?.climate,
     wallKind: bed.wallKind,
+    exposure: place?.wind ?? undefined,
     leachingFraction: care.leachingFraction,
     waterAlkalinity: place?.waterAlkalinity,
     emptyWeight:

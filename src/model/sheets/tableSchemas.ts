@@ -132,6 +132,27 @@ export const seasonSchema = z
   })
   .refine(({ temperature: t }) => t.least < t.low && t.low < t.high && t.high < t.most, 'temperatures rise')
 
+const days = z.number().positive().max(400)
+export const growthSchema = z.strictObject({
+  crop: z.string(),
+  stages: z.strictObject({
+    initial: days,
+    development: days,
+    middle: days,
+    late: days,
+    from: z.enum(['planting', 'bud break', 'all year']),
+    source,
+    kind,
+    confidence,
+  }),
+  coefficientAtEnd: z.number().min(0.2).max(1.2),
+  leafAtPlanting: z.number().positive(),
+  weeksAsTransplant: z.number().min(0).max(20),
+  evergreen: z.boolean(),
+  yearsToFirstHarvest: z.number().positive().nullable(),
+  harvestMonths: z.array(z.int().min(1).max(12)),
+})
+
 const rated = { ratePerDay: positive, q10: positive, fraction }
 export const dressingSchema = z
   .strictObject({
@@ -194,6 +215,7 @@ export const TABLES = {
   'materials.json': z.array(materialSchema),
   'crops.json': z.array(cropSchema),
   'seasons.json': z.array(seasonSchema),
+  'growth.json': z.array(growthSchema),
   'limes.json': z.array(dressingSchema),
   'dressings.json': z.array(dressingSchema),
   'sources.json': sourcesSchema,

@@ -230,8 +230,11 @@ function daysReading({ evaluation: e, bands, units }: ReadingContext, v: Verdict
         return there === undefined ? null : { position: place(there), text: intervalText(there) }
       },
       why: () => [
-        `${volumeText(usable, units)} usable in each, ${volumeText(use.value, units)} used on a mean day by full-grown plants and the container’s sides.`,
-        `${listed(e.growing!.watering, (w) => `${MONTHS[e.growing!.watering.indexOf(w)]!.slice(0, 3)} ${w.days.value < 99 ? w.days.value.toFixed(1) : '99+'}`)} days.`,
+        `${volumeText(usable, units)} usable in each, ${volumeText(use.value, units)} used on a mean day by plants as large as they are then, and the container’s sides.`,
+        `${listed(e.growing!.standing, (m) => {
+          const { value } = e.growing!.watering[m - 1]!.days
+          return `${MONTHS[m - 1]!.slice(0, 3)} ${value < 99 ? value.toFixed(1) : '99+'}`
+        })} days.`,
       ],
     },
   ]

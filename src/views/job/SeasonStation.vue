@@ -48,7 +48,7 @@ const rows = computed(() =>
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,
   })),
 )
-const watering = computed(() => wateringRows(answer.value?.growing?.watering ?? []))
+const watering = computed(() => (answer.value?.growing ? wateringRows(answer.value.growing) : []))
 const outdoors = computed(() => (job.value ? outdoorsOf(job.value, place.value) : null))
 const winter = computed(() => {
   const margin = job.value && winterOf(job.value, place.value)
@@ -82,9 +82,11 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         <FigureTable
           class="water"
           :rows="watering"
-          caption="How often it wants water, by month, full grown"
+          caption="How often it wants water in dry weather, by month"
         />
-        <p class="soft">Full grown, without rain. Feel the mix before you trust a table.</p>
+        <p class="soft">
+          In dry weather, at the size the plants have by then. Feel the mix before you trust a table.
+        </p>
       </template>
       <p v-else>
         <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Say where you garden</RouterLink>
