@@ -11,6 +11,7 @@ import type { AnyData, Job } from '@/model/garden/schemas'
 import { startingSpec } from '@/model/garden/starting'
 import type { findInWorker, inTheWayInWorker } from '@/workers/core.client'
 import { useBedProblems } from './useBedProblems'
+import { movesAtOnce } from '@/model/find/nextMoves'
 import { useBench } from './useBench'
 import { useDues } from './useDues'
 import { useFinder } from './useFinder'
@@ -108,9 +109,13 @@ describe('a job in hand', () => {
   })
 })
 
+/** The bench with its worker's work done on the spot. */
+const onBench = (inHand: Parameters<typeof useBench>[0]) =>
+  useBench(inHand, (request) => Promise.resolve(movesAtOnce(request)))
+
 describe('the bench', () => {
   test('works the rest out when the hand rests, and makes a next move', async () => {
-    const { made, inHand, door } = using(useBench)
+    const { made, inHand, door } = using(onBench)
     await rest()
     expect(made.later.stale.value).toBe(false)
     expect(made.later.value.value!.evaluation.seasons.length).toBe(3)
@@ -130,7 +135,7 @@ describe('the bench', () => {
     expect(made.look.value).toBeNull()
   })
   test('shows what one press would do, and nothing while that is not known yet', async () => {
-    const { made, inHand, door, id } = using(useBench)
+    const { made, inHand, door, id } = using(onBench)
     await rest()
     const { materialId } = inHand.job.value!.parts[0]!
     made.look.value = { kind: 'part', materialId, direction: 1 }
@@ -145,7 +150,7 @@ describe('the bench', () => {
     expect(made.undecided.value).toBe(false)
   })
   test('a shelf without what is in the mix, the same as long as it says the same; the cost of a litre', async () => {
-    const { made, inHand, door, id } = using(useBench)
+    const { made, inHand, door, id } = using(onBench)
     const ids = () => made.shelf.value.map((s) => s.material.id)
     const shelf = made.shelf.value
     expect(shelf.length).toBeGreaterThan(3)

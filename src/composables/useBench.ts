@@ -1,11 +1,10 @@
 import { computed, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { MATERIALS, type Material } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
-import type { NextMoves } from '@/core/finder'
 import type { Judgement } from '@/core/judgement'
 import { STEPS } from '@/core/mixing'
-import { finderShelf, type Source } from '@/model/find/materialsFrom'
-import { afterMove, movesOf } from '@/model/find/nextMoves'
+import type { Source } from '@/model/find/materialsFrom'
+import { movesRequest } from '@/model/find/nextMoves'
 import type { Job, Recipe } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
@@ -17,6 +16,8 @@ import { moveText } from '@/text/moves'
 import { partNames } from '@/text/recipes'
 import type { JobInHand } from './useJob'
 import { useDebouncedWork } from './useDebouncedWork'
+import { useNextMoves, type NextMovesInHand } from './useNextMoves'
+import { movesInWorker } from '@/workers/core.client'
 import { useDelayedByFrame } from './useDelayedByFrame'
 
 /** What a change brings, looked at before it is made. */
@@ -50,7 +51,7 @@ export interface Bench {
   /** The job a frame later, for what may follow the figures under the hand. */
   delayedJob: Readonly<ShallowRef<Job | undefined>>
   source: Ref<Source>
-  next: Rested<NextMoves>
+  next: NextMovesInHand
   /** Makes the next move of this index, if it is still of the mix in hand. */
   take: (index: number) => void
   look: Ref<Look | null>
@@ -68,8 +69,8 @@ const MOST_MOVES = 5
  * Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can
  * be done there.
  */
-export function useBench(inHand: JobInHand): Bench {
-  const { garden, job, prepared, question } = inHand
+export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
+  const { garden, job, prepared, question, units } = inHand
   const step = computed(() => STEPS[job.value?.step ?? 'whole'])
 
   const mix = computed<PreparedMix | null>(() => (prepared.value?.ok ? prepared.value.value : null))
@@ -86,14 +87,19 @@ export function useBench(inHand: JobInHand): Bench {
   })
 
   const source = shallowRef<Source>('shelf')
-  const moveKey = computed(() => mix.value && { mix: mix.value, source: source.value })
-  const next = useDebouncedWork(moveKey, (of) => {
-    const j = toRaw(job.value)
-    const shelf = j && finderShelf(garden.records, j, source.value)
-    if (!j || !shelf?.ok) return null
-    const found = movesOf(garden.records, j, of.mix.question, shelf.value, MOST_MOVES)
-    return found.ok ? found.value : null
-  })
+  const answered = computed(() => job.value?.dismissed)
+  const moveKey = computed(
+    () => mix.value && { mix: mix.value, source: source.value, answered: answered.value },
+  )
+  const next = useNextMoves(
+    moveKey,
+    ({ mix, source }) => {
+      const j = toRaw(job.value)
+      const asked = j && movesRequest(garden.records, j, mix.question, source, MOST_MOVES)
+      return asked?.ok ? asked.value : null
+    },
+    runMoves,
+  )
   function take(index: number) {
     const move = next.value.value?.moves[index]
     const j = job.value
@@ -102,8 +108,8 @@ export function useBench(inHand: JobInHand): Bench {
     garden.run({
       type: 'recipe/replace',
       jobId: j.id,
-      recipe: afterMove(j, move),
-      what: moveText(move, partNames(j)).replace(/^./, (c) => c.toLowerCase()),
+      recipe: move.recipe,
+      what: moveText(move, units.value, partNames(j)).replace(/^./, (c) => c.toLowerCase()),
     })
   }
 
@@ -118,7 +124,7 @@ export function useBench(inHand: JobInHand): Bench {
     if (!j || !l) return null
     if (l.kind === 'move') {
       const move = next.value.value?.moves[l.index]
-      return move && !next.stale.value ? afterMove(j, move) : null
+      return move && !next.stale.value ? move.recipe : null
     }
     const parts = j.parts.flatMap((p) => {
       if (p.materialId !== l.materialId) return [p]

@@ -106,11 +106,15 @@ export function doseWeightText(grams: number, units: UnitSystem): string {
   return ounces >= 32 ? `${round(ounces / 16, 1)} lb` : `${round(ounces, ounces < 10 ? 2 : 1)} oz`
 }
 
-/** "2.9 g/L" or "0.39 oz/gal". g per litre in. */
+/** A small dose in two figures, a larger one by tenths or hundredths. */
+const dose = (value: number, digits: number) =>
+  value >= 10 ** (1 - digits) || value <= 0 ? round(value, digits) : String(Number(value.toPrecision(2)))
+
+/** "2.9 g/L", "0.035 g/L" or "0.39 oz/gal". g per litre in; a small dose is never told as nothing. */
 export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
   units === 'metric'
-    ? `${round(gramsPerLitre, 1)} g/L`
-    : `${round(gramsPerLitre / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, 2)} oz/gal`
+    ? `${dose(gramsPerLitre, 1)} g/L`
+    : `${dose(gramsPerLitre / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, 2)} oz/gal`
 
 /** "0.14/L" or "0.53/gal": money for a volume. Money per litre in. */
 export const rateText = (perLitre: number, units: UnitSystem): string =>

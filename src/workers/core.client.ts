@@ -3,6 +3,7 @@ import type { FinderProblem, FinderProgress, Relaxation } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
+import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { Garden } from '@/model/garden/garden'
 import type { FileRead } from '@/storage/exportFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
@@ -66,6 +67,13 @@ export const rangesInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<RangesAnswer> | null> =>
   call<Outcome<RangesAnswer> | null>(signal, (remote, task) => remote.ranges(task, request, told(onProgress)))
+
+/** The changes that help a mix most, beside the page. Plain values only. */
+export const movesInWorker = (
+  request: MovesRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<Outcome<NextMoves> | null> =>
+  call<Outcome<NextMoves> | null>(signal, (remote, task) => remote.moves(task, request, told(onProgress)))
 
 /** The finder, beside the page. `enough` ends it with what it has found by then. */
 export const findInWorker = (

@@ -3,6 +3,7 @@ import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { previewImport, type FileRead } from '../storage/exportFile'
+import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
 import type { Change } from '../model/garden/commands'
 import type { Garden } from '../model/garden/garden'
 import { drive } from './drive'
@@ -80,6 +81,10 @@ export function makeCoreApi() {
         findMixes(request, () => enough.has(task)),
         tell,
       )
+    },
+    /** The changes that help a mix most. */
+    moves(task: number, request: MovesRequest, tell?: Tell<number>): Promise<Outcome<NextMoves> | null> {
+      return run(task, findMoves(request), tell)
     },
     /**
      * A garden file, read and held against a garden. What it would change is fetched afterwards with `nextChanges`,

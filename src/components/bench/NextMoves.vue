@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The best single changes, as instructions; a digit takes one. */
-import type { NextMoves } from '@/core/finder'
-import { changeText, moveText } from '@/text/moves'
+import type { NextMoves } from '@/model/find/nextMoves'
+import { changeText, endsText, moveText, noMovesText } from '@/text/moves'
 import type { UnitSystem } from '@/text/units'
 
-const { moves, stale, widest, units, nameOf } = defineProps<{
+const { moves, stale, widest, units, nameOf, failed } = defineProps<{
   /** What a part is called. */
   nameOf: (id: string) => string
   units: UnitSystem
@@ -13,8 +13,10 @@ const { moves, stale, widest, units, nameOf } = defineProps<{
   stale: boolean
   /** Every material of the tables is looked at, not the shelf alone. */
   widest: boolean
+  /** Why none come; null while all is well. */
+  failed: string | null
 }>()
-const emit = defineEmits<{ take: [index: number]; preview: [index: number | null]; widen: [] }>()
+const emit = defineEmits<{ take: [index: number]; preview: [index: number | null]; widen: []; again: [] }>()
 </script>
 
 <template>
@@ -25,18 +27,15 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
         {{ widest ? 'from every material' : 'from your shelf' }}
       </button>
     </div>
-    <p v-if="!moves" class="soft">They come with the first part.</p>
-    <p v-else-if="moves.moves.length === 0" class="soft">
-      {{
-        moves.score < 0.05
-          ? 'Everything is within its band. Nothing to mend.'
-          : widest
-            ? 'No single change helps. The finder may know a whole other mix.'
-            : 'No single change from your shelf helps. Look among every material, or ask the finder.'
-      }}
+    <p v-if="failed" class="soft">
+      {{ failed }} <button type="button" class="from" @click="emit('again')">Try again</button>
+    </p>
+    <p v-else-if="!moves" class="soft">Looking for changes that help …</p>
+    <p v-else-if="moves.moves.length === 0" class="soft" :class="{ stale }">
+      {{ noMovesText(moves, widest) }}
     </p>
     <ol v-else class="plain" :class="{ stale }" :aria-busy="stale">
-      <li v-for="(m, i) in moves.moves" :key="moveText(m, nameOf)">
+      <li v-for="(m, i) in moves.moves" :key="moveText(m, units, nameOf)">
         <button
           type="button"
           @click="emit('take', i)"
@@ -47,8 +46,9 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
         >
           <kbd aria-hidden="true">{{ i + 1 }}</kbd>
           <span
-            ><strong>{{ moveText(m, nameOf) }}</strong
-            ><small>{{ changeText(m.before, m.after, units) || 'same figures' }}</small></span
+            ><strong>{{ moveText(m, units, nameOf) }}</strong
+            ><small>{{ changeText(m.before, m.after, units) }}</small
+            ><small v-if="endsText(m)" class="ends">{{ endsText(m) }}</small></span
           >
         </button>
       </li>
@@ -94,6 +94,9 @@ li span {
   display: flex;
   flex-direction: column;
   line-height: 1.25;
+}
+li .ends {
+  color: var(--leaf);
 }
 li strong {
   font-weight: 600;

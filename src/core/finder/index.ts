@@ -3,7 +3,14 @@ export { Front } from './front'
 export { gaussLegendre } from './gauss'
 export { FINDER_LIMITS } from './limits'
 export { complexityOf, inOrder, isMet, keyOf, meetsAll, rankFound, type Found } from './order'
-export { nextMoves, type MixPart, type Move, type NextMoves, type RankedMove } from './moves'
+export {
+  singleChanges,
+  worthALook,
+  type MixPart,
+  type Move,
+  type RankedMove,
+  type SingleChanges,
+} from './moves'
 export {
   ruledOut,
   STEP_OF,

@@ -22,12 +22,12 @@ export interface RankedMove {
   misses: Partial<Record<TargetName, number>>
 }
 
-export interface NextMoves {
+export interface SingleChanges {
   score: number
   figures: QuickFigures
   misses: Partial<Record<TargetName, number>>
-  /** Best first; those that neither help nor save money are left out. */
-  moves: RankedMove[]
+  /** Every one of them, best first; of the same pair of materials only the best amount. */
+  changes: RankedMove[]
 }
 
 /** A finished mix among the parts: what one part of it stands for in loose parts, and what it costs. */
@@ -38,24 +38,20 @@ export interface MixPart {
   pricePerPart: number | null
 }
 
-/** Smallest saving of money per litre worth a move that changes no score: a hundredth of the recipe's own. */
-const WORTH_SAVING = 0.01
-
 /**
- * Every single change from a recipe, ranked by what it gains: half a part (or `step`) of each allowed material added,
- * taken away, or swapped for another. The same sums as the finder, so both agree. At most `most` are given, no two of
- * the same pair of materials.
+ * Every single change from a recipe, ranked by what it gains in the finder's score: half a part (or `step`) of each
+ * allowed material added, taken away, or swapped for another; swaps also of a whole part and of all of it. The same
+ * sums as the finder, so both agree.
  *
  * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on
  * the shelf. Source: exhaustive over single changes; a finished mix counts as the loose parts it stands for.
  */
-export function nextMoves(
+export function singleChanges(
   problem: FinderProblem,
   recipe: readonly { id: string; parts: number }[],
   step = 0.5,
-  most = 12,
   mixes: readonly MixPart[] = [],
-): Outcome<NextMoves> {
+): Outcome<SingleChanges> {
   const allowed = allowedOf(problem)
   if (!allowed.ok) return allowed
   // Parts in hand may be something the rules now forbid: it can only be taken away.
@@ -91,16 +87,12 @@ export function nextMoves(
     if (parts.some((p) => p < -1e-9) || !parts.some((p) => p > 1e-9)) return
     for (const id of must) if (!(parts[ids.indexOf(id)]! > 1e-9)) return
     const after = judge(parts)
-    const gain = now.score - after.score
-    const saving = now.figures.costPerLitre - after.figures.costPerLitre
-    const saves = gain > -1e-9 && saving > WORTH_SAVING * now.figures.costPerLitre
-    if (!(gain > 1e-6 || saves)) return
     found.push({
       move,
       parts: Array.from(parts, (p, i) => ({ id: ids[i]!, parts: p })).filter((p) => p.parts > 1e-9),
       before: now.figures,
       after: after.figures,
-      gain,
+      gain: now.score - after.score,
       score: after.score,
       misses: after.misses,
     })
@@ -123,11 +115,37 @@ export function nextMoves(
   // Of moves that gain alike the smaller change, then the cheaper mix.
   found.sort((a, b) => steps(b.gain) - steps(a.gain) || a.move.parts - b.move.parts || cost(a) - cost(b))
   const seen = new Set<string>()
-  const moves = found.filter(({ move }) => {
+  const changes = found.filter(({ move }) => {
     const key = move.kind === 'swap' ? `${move.from} ${move.to}` : `${move.kind} ${move.material}`
     return !seen.has(key) && seen.add(key)
   })
-  return succeed({ ...now, moves: moves.slice(0, most) })
+  return succeed({ ...now, changes })
+}
+
+/** How many of each kind are worth a look in full. Source: our assumption; more cost time and find nothing better. */
+const LOOKED_AT = { best: 12, others: 3 } as const
+
+/**
+ * Of all single changes those worth a full evaluation: the best by score, and the heaviest, lightest, airiest, wettest
+ * and cheapest, for what the score does not know: wind, rain, days between waterings.
+ * Errors: none.
+ */
+export function worthALook(changes: readonly RankedMove[]): RankedMove[] {
+  const by = (of: (after: QuickFigures) => number) =>
+    changes
+      .filter((m) => Number.isFinite(of(m.after)))
+      .sort((a, b) => of(b.after) - of(a.after))
+      .slice(0, LOOKED_AT.others)
+  return [
+    ...new Set([
+      ...changes.slice(0, LOOKED_AT.best),
+      ...by((f) => f.drainedDensity),
+      ...by((f) => -f.drainedDensity),
+      ...by((f) => f.airFilledPorosity),
+      ...by((f) => f.easilyAvailableWater),
+      ...by((f) => -f.costPerLitre),
+    ]),
+  ]
 }
 
 /** Gains are told apart to a twentieth of a step. */

@@ -143,6 +143,20 @@ export const JUDGEMENT_LIMITS = defineLimits({
   },
 })
 
+const NOTICED = 'our assumption: what a grower would notice; as in the finder'
+
+/** Steps that distances outside a band are counted in. */
+export const STEPS = defineLimits({
+  air: { value: 0.02, low: 0.01, high: 0.03, unit: 'fraction', source: NOTICED },
+  water: { value: 0.02, low: 0.01, high: 0.03, unit: 'fraction', source: NOTICED },
+  pH: { value: 0.2, low: 0.1, high: 0.3, unit: 'pH', source: NOTICED },
+  salts: { value: 0.5, low: 0.3, high: 0.7, unit: 'dS/m', source: NOTICED },
+  days: { value: 0.25, low: 0.2, high: 0.5, unit: 'share of the days wanted', source: NOTICED },
+  weight: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of the most to lift', source: NOTICED },
+  feed: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of a season’s nitrogen', source: NOTICED },
+  lasting: { value: 0.05, low: 0.03, high: 0.1, unit: 'fraction lost in three years', source: NOTICED },
+})
+
 /** Less mix than this in each is for sowing and pricking out. */
 export const SEEDLING_VOLUME: Litres = JUDGEMENT_LIMITS.seedlingVolume.value
 

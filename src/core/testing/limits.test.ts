@@ -19,9 +19,18 @@ import { cropById, LIMES, materialById, type Dressing, type Material, type Nitro
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
 import { complexityOf, FINDER_LIMITS, isMet } from '../finder'
-import { judge, JUDGEMENT_LIMITS, verdictsOf, type JudgementCode, type JudgementQuestion } from '../judgement'
+import {
+  judge,
+  JUDGEMENT_LIMITS,
+  standingOf,
+  STEPS,
+  verdictsOf,
+  type JudgementCode,
+  type JudgementQuestion,
+  type Verdicts,
+} from '../judgement'
 import type { Limit } from '../limits'
-import { bandsOf, targetsFor } from '../targets'
+import { bandsOf, targetsFor, type Bands } from '../targets'
 import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../water'
 import { parts } from './arbitraries'
 
@@ -396,6 +405,9 @@ const growing = (days: number) =>
     watering: Array.from({ length: 12 }, () => ({ days: { value: days } })),
     feeding: { hungryFrom: null },
   }) as unknown as Evaluation['growing']
+/** Grown with so many days between waterings, fed to a share of its season. */
+const fed = (days: number, nitrogenMet: number) =>
+  ({ ...growing(days), feeding: { hungryFrom: 30, nitrogenMet } }) as Evaluation['growing']
 /** A profile drowned over a share of its depth, to an amount of air. */
 const drowned = (share: number, air: number) => ({
   profile: {
@@ -518,6 +530,44 @@ everyLimit(
     'hardWater',
     'coirCalcium',
   ],
+)
+/** Steps of a figure outside bands of its own. */
+const stepsOf = (figure: keyof Verdicts, change: Partial<Evaluation>, more: Partial<Bands> = {}) =>
+  standingOf({ ...base, ...change }, { ...bands, ...more }, true, []).misses[figure] ?? 0
+everyLimit(
+  'Steps',
+  STEPS,
+  {
+    air: trial(
+      0.02,
+      (x) =>
+        stepsOf('air', mix({ airFilledPorosity: 0.2 - x }), { airFilledPorosity: { low: 0.2, high: 1 } }) > 1,
+    ),
+    water: trial(
+      0.02,
+      (x) =>
+        stepsOf('water', mix({ easilyAvailableWater: 0.2 - x }), {
+          easilyAvailableWater: { low: 0.2, high: 1 },
+        }) > 1,
+    ),
+    pH: trial(0.2, (x) => stepsOf('pH', { lime: { ...base.lime, pH: bands.pH.high + x } }) > 1),
+    salts: trial(0.5, (x) => stepsOf('salts', salts(bands.electricalConductivity!.high + x)) > 1),
+    days: trial(0.25, (x) => stepsOf('days', { growing: fed(2 / (1 + x), 1) }) > 1),
+    weight: trial(
+      0.1,
+      (x) =>
+        stepsOf(
+          'weight',
+          { weights: { ...base.weights, drained: 10 * (1 + x) } },
+          {
+            drainedWeight: { low: 0, high: 10 },
+          },
+        ) > 1,
+    ),
+    feed: trial(0.1, (x) => stepsOf('feed', { growing: fed(9, 1 - x) }) > 1),
+    lasting: trial(0.05, (x) => stepsOf('lasting', seasons(0.2 + x)) > 1),
+  },
+  ['pH', 'weight'],
 )
 test('what a verdict says for the screen is what a warning says', () => {
   const slumped = seasons(0.21)

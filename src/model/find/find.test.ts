@@ -4,10 +4,10 @@ import { questionOfJob } from '@/model/mix/questionOfJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { judgementsOf, type PreparedMix, evaluatePrepared, AT_REST } from '@/model/mix/prepare'
 import { versionOf, isUnkept, recipeOf, sameRecipe } from '@/model/mix/versions'
-import { severityOf } from '@/core/judgement'
+import { bringsFault, judgementKey, severityOf, standingOf } from '@/core/judgement'
 import { finderProblem, waterByDays } from './finderProblem'
 import { evaluateJob, prepareJob } from '@/model/mix/evaluateJob'
-import { movesOf, afterMove, afterFinding } from './nextMoves'
+import { afterFinding, movesAtOnce, movesRequest } from './nextMoves'
 import { type Source, materialsFrom, finderShelf } from './materialsFrom'
 import { doseTotals } from '@/model/make/doseTotals'
 import fc from 'fast-check'
@@ -48,7 +48,7 @@ const after = (job: Job, command: Command): Job => {
   return (change?.after as Job | undefined) ?? job
 }
 const moves = (job: Job, source: Source, most: number) =>
-  good(movesOf(garden, job, questionOfJob(job, place), good(finderShelf(garden, job, source)), most))
+  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place), source, most))))
 /** A job prepared, and its answer with the later years. */
 const atRest = (job: Job): [PreparedMix, Evaluation] => {
   const prepared = good(prepareJob(job, place))
@@ -74,18 +74,66 @@ describe('next moves and the finder, from a job', () => {
       MATERIALS.filter((m) => m.family !== 'mix').length,
     )
   })
-  test('a move taken is worth what it said, by the full evaluation too', () => {
-    const best = moves(leeks, 'shelf', 5).moves
+  test('a move taken is worth what it said, and brings no new fault', () => {
+    const { standing, moves: best } = moves(leeks, 'shelf', 5)
+    expect(standing.warnings.map((j) => j.code)).toContain('too-little-air')
     expect(best.length).toBeGreaterThan(2)
     for (const move of best) {
-      const there = good(evaluateJob({ ...leeks, ...afterMove(leeks, move) }, place))
-      expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.airFilledPorosity, 1.5)
-      expect(move.gain).toBeGreaterThan(0)
+      const [prepared, there] = atRest({ ...leeks, ...move.recipe })
+      expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.air, 9)
+      expect(there.lime.pH).toBeCloseTo(move.after.pH, 9)
+      const judged = judgementsOf(prepared, there)
+      const now = standingOf(there, prepared.bands, false, judged)
+      expect(move.gain).toBeCloseTo(standing.faults - now.faults, 9)
+      expect(move.gain).toBeGreaterThan(0.4)
+      expect(bringsFault(standing, now)).toBe(false)
+      for (const gone of move.ends) expect(judged.map((j) => j.code)).not.toContain(gone.code)
+    }
+  })
+  test('too much lime is answered with less, too little with more', () => {
+    const limed = (gramsPerLitre: number) =>
+      moves({ ...peppers, lime: { ...peppers.lime, mode: 'fixed', gramsPerLitre } }, 'shelf', 12).moves.find(
+        (m) => m.change.kind === 'lime',
+      )
+    const less = limed(20)!
+    expect(less.change).toMatchObject({ kind: 'lime', from: 20 })
+    expect(less.change.kind === 'lime' && less.change.to).toBeLessThanOrEqual(10)
+    expect(less.after.pH).toBeLessThan(less.before.pH)
+    const more = limed(0.2)!
+    expect(more.change.kind === 'lime' && more.change.to).toBeGreaterThan(0.5)
+  })
+  test('a windy roof is answered with weight', () => {
+    const light = {
+      ...jobNamed('fig'),
+      parts: [
+        { materialId: 'peat_medium', twelfths: 24 },
+        { materialId: 'perlite_coarse', twelfths: 24 },
+      ],
+    }
+    const windy = { ...place!, wind: 'exposed' as const }
+    const { standing, moves: found } = good(
+      movesAtOnce(good(movesRequest(garden, light, questionOfJob(light, windy), 'all', 12))),
+    )
+    expect(standing.warnings.map((j) => j.code)).toContain('tips-in-wind')
+    expect(Math.max(...found.map((m) => m.after.wind ?? 0))).toBeGreaterThan(found[0]!.before.wind! + 1)
+  })
+  test('nothing to mend is said only where nothing is, and then only what saves a tenth is offered', () => {
+    for (const job of [leeks, peppers, jobNamed('fig'), jobNamed('herbs-26')]) {
+      const { standing, moves: found } = moves(job, 'all', 12)
+      const [prepared, e] = atRest(job)
+      const judged = judgementsOf(prepared, e).filter(
+        (j) => j.level !== 'note' && !job.dismissed.some((d) => d.code === judgementKey(j)),
+      )
+      if (standing.faults === 0) {
+        expect(judged).toEqual([])
+        for (const m of found) expect(m.after.cost).toBeLessThan(0.9 * m.before.cost)
+      }
+      for (const m of found) expect(m.gain).toBeGreaterThanOrEqual(standing.faults > 0 ? 0.5 : 0)
     }
   })
   test('what a move leaves stays in its place, what comes in comes last', () => {
-    const move = moves(leeks, 'all', 5).moves.find((m) => m.move.kind === 'swap')!
-    const ids = afterMove(leeks, move).parts.map((p) => p.materialId)
+    const move = moves(leeks, 'all', 5).moves.find((m) => m.change.kind === 'swap')!
+    const ids = move.recipe.parts.map((p) => p.materialId)
     const before = leeks.parts.map((p) => p.materialId).filter((id) => ids.includes(id))
     expect(ids.slice(0, before.length)).toEqual(before)
   })
@@ -213,7 +261,7 @@ describe('versions', () => {
       { id: 'a', name: 'a', recipe: recipeOf(peppers), corners: [] },
     ])
     expect(beside[0]!.costPerLitre).toBeCloseTo(perLitre!, 9)
-    expect(moves(peppers, 'shelf', 1).figures.costPerLitre).toBeCloseTo(perLitre!, 3)
+    expect(moves(leeks, 'shelf', 1).moves[0]!.before.cost).toBeNaN() // one part without a price
   })
   test('a warning is answered with a reason and can be asked for again', () => {
     const answered = after(leeks, {

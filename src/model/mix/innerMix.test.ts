@@ -1,13 +1,13 @@
-import { finderShelf } from '@/model/find/materialsFrom'
 import { linesOf, finishedMixes, questionOfJob } from './questionOfJob'
 import { recipeOf } from './versions'
-import { movesOf, afterMove } from '@/model/find/nextMoves'
+import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
 import { quantitiesOf } from '@/model/make/quantities'
 import { evaluateJob, prepareJob } from './evaluateJob'
 import { flatOf } from './prepareRecipe'
 import { mixLines, shoppingList } from '@/model/make/shoppingList'
 import { doseTotals } from '@/model/make/doseTotals'
 import { describe, expect, test } from 'vitest'
+import { singleChanges } from '@/core/finder'
 import { flattenRecipe } from '@/core/mixing'
 import { demoGarden } from '@/demo/demoGarden'
 import { batchCards } from '@/model/make/batchCard'
@@ -171,24 +171,15 @@ describe('a finished mix as a part', () => {
   })
   test('next moves change it as one part, and agree with the figures of the bench', () => {
     const job = nested()
-    const found = good(
-      movesOf(garden, job, questionOfJob(job, place), good(finderShelf(garden, job, 'shelf')), 40),
-    )
-    const e = good(evaluateJob(job, place))
-    expect(found.figures.airFilledPorosity).toBeCloseTo(e.mix.airFilledPorosity, 2)
-    expect(found.figures.costPerLitre).toBeCloseTo(mixCost(garden, job).perLitre!, 6)
-    const touching = found.moves.filter((m) => JSON.stringify(m.move).includes('mix:base'))
-    expect(touching.length).toBeGreaterThan(0)
-    for (const move of found.moves) {
-      const next = after(job, {
-        type: 'recipe/replace',
-        jobId: job.id,
-        recipe: afterMove(job, move),
-        what: '',
-      })
+    const request = good(movesRequest(garden, job, questionOfJob(job, place), 'all', 40))
+    const base = good(singleChanges(request.problem, [{ id: 'mix:base', parts: 1 }], 0.5, request.mixes))
+    expect(base.changes.some((m) => JSON.stringify(m.move).includes('mix:base'))).toBe(true)
+    for (const move of good(movesAtOnce(request)).moves) {
+      const next = after(job, { type: 'recipe/replace', jobId: job.id, recipe: move.recipe, what: '' })
       expect(next.mixes.length).toBe(next.parts.some((p) => p.materialId === 'mix:base') ? 1 : 0)
       const there = good(evaluateJob(next, place))
-      expect(move.after.airFilledPorosity).toBeCloseTo(there.mix.airFilledPorosity, 2)
+      expect(move.after.air).toBeCloseTo(there.mix.airFilledPorosity, 2)
+      expect(move.before.cost).toBeCloseTo(mixCost(garden, job).perLitre!, 6)
     }
   })
   test('taken in twice it is one part; taken out it is gone; a mix inside a mix is written out', () => {

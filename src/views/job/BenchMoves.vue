@@ -7,11 +7,16 @@ import NextMoves from '@/components/bench/NextMoves.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { isTyping } from '@/composables/isTyping'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
+import { failureText } from '@/text/tasks'
 
 const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =
   useBenchContext()
 const movesStale = useDelayedByFrame(next.stale)
 const judgedStale = useDelayedByFrame(later.stale)
+const failed = computed(() => {
+  const failure = next.failure.value
+  return failure && `${failureText(failure).why} ${failureText(failure).fix}`
+})
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
 // A digit takes a next move, unless something else has the keyboard.
@@ -36,6 +41,8 @@ onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
     :stale="movesStale"
     :units="units"
     :widest="source === 'all'"
+    :failed="failed"
+    @again="next.again()"
     @take="take"
     @preview="look = $event === null ? null : { kind: 'move', index: $event }"
     @widen="source = source === 'all' ? 'shelf' : 'all'"
