@@ -36,7 +36,10 @@ function makeBench(jobId: MaybeRefOrGetter<string>): BenchContext {
     ...useBench(inHand),
     answer,
     delayedAnswer: useDelayedByFrame(answer),
-    likely: useRanges(inHand.mixInput),
+    likely: useRanges(() => {
+      const input = inHand.mixInput.value
+      return input && { input, bands: inHand.bands.value }
+    }),
     replaceRecipe: useReplaceRecipe(inHand),
     nameOf: computed(() => partNames(mixes.value && { mixes: mixes.value })),
     hasParts: computed(() => (inHand.job.value?.parts.length ?? 0) > 0),

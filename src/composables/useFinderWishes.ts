@@ -26,6 +26,8 @@ export interface Wish {
   useUp: string[]
   minFamilies: number
   maxMaterials: number
+  /** Parts of the smallest measure in all. */
+  maxParts: number
   /** Money for a litre at the most. */
   budget: number | null
   everyDays: number | null
@@ -64,17 +66,22 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
   /** A shelf of one thing or none is nothing to find a mix on. */
   const startingSource = (): Source =>
     job.value && materialsFrom(garden.records, job.value, 'shelf').length < 2 ? 'all' : 'shelf'
-  const wish = useSessionStorage<Wish>(`open-bed-finder-${jobId}`, {
-    source: startingSource(),
-    without: [],
-    mustUse: [],
-    mustNotUse: [],
-    useUp: [],
-    minFamilies: 2,
-    maxMaterials: 4,
-    budget: null,
-    everyDays: null,
-  })
+  const wish = useSessionStorage<Wish>(
+    `open-bed-finder-${jobId}`,
+    {
+      source: startingSource(),
+      without: [],
+      mustUse: [],
+      mustNotUse: [],
+      useUp: [],
+      minFamilies: 2,
+      maxMaterials: 4,
+      maxParts: USUAL_MOST_PARTS,
+      budget: null,
+      everyDays: null,
+    },
+    { mergeDefaults: true },
+  )
   const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
   const named = (list: readonly string[]) =>
     list.map((id) => ({ value: id, label: materialById(id)?.name ?? id }))
@@ -91,6 +98,8 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
       useUp: volume.value === null ? [] : [...w.useUp],
       minFamilies: Math.min(w.minFamilies, w.maxMaterials),
       maxMaterials: w.maxMaterials,
+      maxParts: w.maxParts,
+      oneGrade: true,
       ...(w.budget === null ? {} : { maxCostPerLitre: w.budget }),
     }
   }
@@ -129,7 +138,7 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
       candidateCount(
         ids.value.length,
         Math.min(wish.value.maxMaterials, ids.value.length || 1),
-        USUAL_MOST_PARTS,
+        wish.value.maxParts,
         wish.value.mustUse.length,
       ),
     ),

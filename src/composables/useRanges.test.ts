@@ -35,7 +35,7 @@ test('waits for the hand to rest, shows only what belongs to the mix in hand, an
   const { asked, run } = slowWorker()
   const wanted = shallowRef<MixInContainer | null>(mix(1))
   const scope = effectScope()
-  const { ranges } = scope.run(() => useRanges(wanted, run))!
+  const { ranges } = scope.run(() => useRanges(() => wanted.value && { input: wanted.value }, run))!
   const rest = async () => {
     await nextTick()
     await vi.advanceTimersByTimeAsync(200)

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { PACK_LIMITS } from '@/core/batch'
-import { FINDER_LIMITS, type Candidate, type FinderProblem } from '@/core/finder'
+import { FINDER_LIMITS, type FinderProblem } from '@/core/finder'
 import { preparedMaterial } from '@/core/mixing'
 import { MATERIALS } from '@/core/data'
 import { packSizeProblem } from '@/text/fields'
@@ -215,12 +215,12 @@ test('so many of the best recipes are looked at as the bench would, no more', ()
   while (!step.done) step = run.next()
   if (!step.value.ok) throw new Error(step.value.problem.code)
   const { found } = step.value.value
-  const looked = found.filter((f) => f.concerns !== null)
+  const looked = found.filter((f) => f.look !== null)
   expect(found.length).toBeGreaterThan(FINDER_LIMITS.judged.value)
-  expect(looked).toHaveLength(60)
-  // Those nobody looked at come behind, among those that fit alike.
-  const fits = (c: Candidate) => c.score === 0
-  const alike = found.filter((f) => fits(f.candidate))
-  const firstUnseen = alike.findIndex((f) => f.concerns === null)
-  expect(alike.slice(firstUnseen).every((f) => f.concerns === null)).toBe(true)
+  expect(looked).toHaveLength(24)
+  // Those nobody looked at come behind; before them the likelier come first.
+  const firstUnseen = found.findIndex((f) => f.look === null)
+  expect(found.slice(firstUnseen).every((f) => f.look === null)).toBe(true)
+  const tenths = looked.map((f) => Math.round(f.look!.chance * 10))
+  expect(tenths).toEqual([...tenths].sort((x, y) => y - x))
 })

@@ -76,6 +76,8 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
       return `For more than ${Number(what).toFixed(2)} a litre, ${to}.`
     case 'maxPacks':
       return `With more than ${what} packs, ${to}.`
+    case 'oneGrade':
+      return `With two grades of a material, ${to}.`
     case 'minFamilies':
       return `With fewer kinds of material, ${to}.`
     case 'maxMaterials':
@@ -90,6 +92,13 @@ export const concernText = (concern: readonly Judgement[]): string =>
   concern.length === 0
     ? 'nothing stands out'
     : [...new Set(concern.map((j) => judgementInShort[j.code]))].join(', ')
+
+/** "7 of 10": in how many lots of such materials every band is met. */
+export const chanceText = (chance: number): string => `${Math.round(chance * 10)} of 10`
+
+/** The same of the mix in hand, in a sentence. */
+export const chanceSentence = (chance: number): string =>
+  `Of ten lots of such materials, ${Math.round(chance * 10)} would lie within every band.`
 
 /** How many ways meet all of it, over what was found. */
 export function foundHeading(found: readonly Found[]): string {

@@ -88,9 +88,9 @@ export function changeText(before: MoveFigures, after: MoveFigures, units: UnitS
   return words.join(', ')
 }
 
-/** "ends: too little air, a wet foot"; nothing where no warning goes. */
+/** "clears: too little air, a wet foot"; nothing where no warning goes. */
 export const endsText = ({ ends }: Pick<BenchMove, 'ends'>): string =>
-  ends.length === 0 ? '' : `mends ${[...new Set(ends.map((j) => judgementInShort[j.code]))].join(', ')}`
+  ends.length === 0 ? '' : `clears: ${[...new Set(ends.map((j) => judgementInShort[j.code]))].join(', ')}`
 
 /** What stands in the place of a list of moves where there is none. */
 export function noMovesText({ standing, notes }: NextMoves, widest: boolean): string {

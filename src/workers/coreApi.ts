@@ -68,8 +68,8 @@ export function makeCoreApi() {
     ): Promise<Outcome<RangesAnswer> | null> {
       const answer = await run(task, withRanges(request), tell)
       if (!answer?.ok) return answer
-      const { figures, ranges, readings, learned, draws, effective } = answer.value
-      return succeed({ figures, ranges, readings, learned, draws, effective }, ...answer.notes)
+      const { figures, ranges, readings, learned, draws, effective, chance } = answer.value
+      return succeed({ figures, ranges, readings, learned, draws, effective, chance }, ...answer.notes)
     },
     find(
       task: number,

@@ -2,8 +2,8 @@
 /** Recipes found, best first, with what would stand out about each. */
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
-import { concernText, fitText, foundText } from '@/text/finder'
-import { percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/units'
+import { chanceText, concernText, fitText, foundText } from '@/text/finder'
+import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/units'
 
 const { rows, units } = defineProps<{ rows: readonly Found[]; units: UnitSystem }>()
 const emit = defineEmits<{ open: [candidate: Candidate] }>()
@@ -20,27 +20,38 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
         <tr>
           <th scope="col">Parts</th>
           <th scope="col">Fit</th>
+          <th scope="col" class="num wrap">Lots within all bands</th>
           <th scope="col" class="num">Air</th>
-          <th scope="col" class="num">Water in reach</th>
-          <th scope="col" class="num">pH before lime</th>
+          <th scope="col" class="num wrap">Water in reach</th>
+          <th scope="col" class="num wrap">pH with lime</th>
           <th scope="col" class="num">Cost {{ rateUnit(units) }}</th>
           <th scope="col"><span class="visually-hidden">Open</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ candidate: c, onFront, concerns } in rows" :key="keyOf(c)">
+        <tr v-for="{ candidate: c, onFront, look } in rows" :key="keyOf(c)">
           <th scope="row">
             {{ foundText(c) }}<small v-if="onFront" class="front">nothing better for the money</small>
           </th>
           <td data-label="Fit">
             <span
               >{{ fitText(c)
-              }}<small v-if="concerns" class="concern">{{ concernText(concerns) }}</small></span
+              }}<small v-if="look" class="concern">{{ concernText(look.concerns) }}</small></span
             >
           </td>
-          <td class="num" data-label="Air">{{ percentText(c.figures.airFilledPorosity) }}</td>
-          <td class="num" data-label="Water in reach">{{ percentText(c.figures.easilyAvailableWater) }}</td>
-          <td class="num" data-label="pH before lime">{{ pHText(c.figures.pH) }}</td>
+          <td class="num" data-label="Lots within all bands">{{ look ? chanceText(look.chance) : '–' }}</td>
+          <td class="num" data-label="Air">{{ percentText(look?.air ?? c.figures.airFilledPorosity) }}</td>
+          <td class="num" data-label="Water in reach">
+            {{ percentText(look?.water ?? c.figures.easilyAvailableWater) }}
+          </td>
+          <td class="num" data-label="pH with lime">
+            <template v-if="look"
+              >{{ pHText(look.pH)
+              }}<small v-if="look.limeGramsPerLitre > 0" class="concern"
+                >{{ doseText(look.limeGramsPerLitre, units) }} lime</small
+              ></template
+            ><template v-else>–</template>
+          </td>
           <td class="num" :data-label="`Cost ${rateUnit(units)}`">{{ costText(c.figures.costPerLitre) }}</td>
           <td>
             <Button
@@ -74,6 +85,13 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
   flex-wrap: wrap;
 }
 @media (min-width: 761px) {
+  .list th[scope='row'] {
+    min-width: 15rem;
+  }
+  .list th.wrap {
+    white-space: normal;
+    max-width: 5.4rem;
+  }
   .list td[data-label='Fit'] {
     min-width: 8.6rem;
   }

@@ -417,6 +417,26 @@ describe('the front', () => {
   })
 })
 
+describe('one grade of a kind', () => {
+  test('no recipe has two peats, but where both have to be in it', () => {
+    const two: FinderProblem = {
+      ...problem,
+      shelf: shelf({ peat_fine: 0.1, peat_medium: 0.1, perlite_coarse: 0.2 }),
+      rules: { maxParts: 6, oneGrade: true },
+    }
+    const peats = (p: FinderProblem) => {
+      const answer = searchAtOnce(p)
+      if (!answer.ok) throw new Error(answer.problem.code)
+      return [...answer.value.families, ...answer.value.front].map(
+        (c) => c.parts.filter((x) => x.id.startsWith('peat')).length,
+      )
+    }
+    expect(Math.max(...peats(two))).toBe(1)
+    const both = { ...two, rules: { ...two.rules, mustUse: ['peat_fine', 'peat_medium'] } }
+    expect(Math.min(...peats(both))).toBe(2)
+  })
+})
+
 describe('single changes', () => {
   const recipe = [
     { id: 'compost_green', parts: 3 },

@@ -2,7 +2,17 @@ export { finish, type Finished, type FinishWishes } from './finish'
 export { Front } from './front'
 export { gaussLegendre } from './gauss'
 export { FINDER_LIMITS } from './limits'
-export { complexityOf, inOrder, isMet, keyOf, meetsAll, rankFound, type Found } from './order'
+export {
+  complexityOf,
+  distinctKinds,
+  inOrder,
+  isMet,
+  keyOf,
+  meetsAll,
+  rankFound,
+  type Found,
+  type Look,
+} from './order'
 export {
   singleChanges,
   worthALook,

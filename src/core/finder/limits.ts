@@ -18,10 +18,17 @@ export const FINDER_LIMITS = defineLimits({
     source:
       'common practice, by judgement: so many parts to count are as odd as a mix wholly of badly known materials',
   },
+  cheaperOfAKind: {
+    value: 0.15,
+    low: 0.1,
+    high: 0.3,
+    unit: 'share of the cost saved',
+    source: 'our assumption: so much cheaper is worth a second recipe of the same kinds of material',
+  },
   judged: {
-    value: 60,
-    low: 20,
-    high: 200,
+    value: 24,
+    low: 10,
+    high: 60,
     unit: 'recipes',
     source: 'our assumption: so many of the best are looked at as the bench would look at them',
   },

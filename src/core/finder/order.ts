@@ -62,18 +62,57 @@ export function inOrder({ families, front }: Pick<FinderResult, 'families' | 'fr
   )
 }
 
-/** A recipe found, with what would stand out about it on the bench; null where nobody looked. */
+/** A recipe as the bench would show it. */
+export interface Look {
+  /** Warnings and alarms, the gravest first. */
+  concerns: Judgement[]
+  /** Share of drawn lots of such materials in which every band is met. */
+  chance: number
+  /** With its lime, six weeks after mixing; and that lime, g per litre. */
+  pH: number
+  limeGramsPerLitre: number
+  air: number
+  /** Easily available, in a bed on soil plant-available. */
+  water: number
+}
+
+/** A recipe found, with how it would look on the bench; null where nobody looked. */
 export interface Found {
   candidate: Candidate
   onFront: boolean
-  concerns: Judgement[] | null
+  look: Look | null
+}
+
+/** The families of material a recipe is of: fine peat and medium peat are one kind. */
+const kindOf = ({ parts }: Pick<Candidate, 'parts'>): string =>
+  [...new Set(parts.map((p) => materialById(p.id)?.family ?? p.id))].sort().join(' ')
+
+/**
+ * Of recipes in order one for each set of kinds of material, and a later one of the same kinds only where it fits as
+ * well and is a good deal cheaper.
+ * Errors: none. Source: beside the limit.
+ */
+export function distinctKinds(ordered: readonly Candidate[]): Candidate[] {
+  const kept = new Map<string, Candidate[]>()
+  for (const candidate of ordered) {
+    const kind = kindOf(candidate)
+    const same = kept.get(kind) ?? []
+    const cheapest = Math.min(...same.map(costOf))
+    const saves = costOf(candidate) < (1 - FINDER_LIMITS.cheaperOfAKind.value) * cheapest
+    if (same.length === 0 || (saves && meetsAll(candidate))) kept.set(kind, [...same, candidate])
+  }
+  const list = new Set([...kept.values()].flat())
+  return ordered.filter((c) => list.has(c))
 }
 
 /**
- * The order a grower sees: `inOrder`, and of those that fit alike the ones with least said against them first. Those
- * that were not looked at come behind those that were.
+ * The order a grower sees: by tenths of the chance that every band is met, then by what is said against them, then as
+ * `inOrder`. Those that were not looked at come behind those that were.
  */
 export function rankFound(found: readonly Found[]): Found[] {
-  const severity = ({ concerns }: Found) => (concerns ? severityOf(concerns) : Number.MAX_VALUE)
-  return [...found].sort((a, b) => rankOf(a.candidate) - rankOf(b.candidate) || severity(a) - severity(b))
+  const tenths = ({ look }: Found) => (look ? Math.round(look.chance * 10) : -1)
+  const severity = ({ look }: Found) => (look ? severityOf(look.concerns) : Number.MAX_VALUE)
+  return [...found].sort(
+    (a, b) => tenths(b) - tenths(a) || severity(a) - severity(b) || rankOf(a.candidate) - rankOf(b.candidate),
+  )
 }

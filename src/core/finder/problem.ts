@@ -73,15 +73,20 @@ export function ruledOut({ material }: PreparedMaterial, without: readonly Witho
   })
 }
 
+/** Families whose materials differ in grade only. */
+export const GRADED: ReadonlySet<MaterialFamily> = new Set(['peat', 'perlite', 'vermiculite'])
+
 export interface Rules {
   mustUse?: readonly string[]
   mustNotUse?: readonly string[]
   without?: readonly Without[]
+  /** One grade of peat, perlite and vermiculite at most; any number where left out. */
+  oneGrade?: boolean
   /** At least so many kinds of material (peat, bark, perlite …); 1 where left out. Two peats are one kind. */
   minFamilies?: number
   /** At most so many materials, 1 to 6; 5 where left out. */
   maxMaterials?: number
-  /** Parts of the smallest measure that make a whole recipe, 2 to 24; 12 where left out. */
+  /** Parts of the smallest measure that make a whole recipe, 2 to 24; 8 where left out. */
   maxParts?: number
   /** Money per litre of finished mix. */
   maxCostPerLitre?: number

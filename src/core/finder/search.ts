@@ -2,6 +2,7 @@ import { fail, succeed, type Outcome } from '../outcome'
 import { AT, featuresOf, WIDTH, type Features } from './features'
 import { Front } from './front'
 import {
+  GRADED,
   ruledOut,
   type Candidate,
   type FinderProblem,
@@ -12,7 +13,8 @@ import {
 } from './problem'
 import { Scorer } from './score'
 
-export const USUAL_MOST_PARTS = 12
+/** Parts in all that hands measure without losing count. Source: common practice. */
+export const USUAL_MOST_PARTS = 8
 export const USUAL_MOST_MATERIALS = 5
 /** Candidates between two reports: some ten milliseconds on a small machine. */
 const REPORT_EVERY = 20_000
@@ -233,10 +235,15 @@ export function* search(
   let complete = true
   const family = shelf.map((s) => s.material.material.family)
   const kinds = (which: readonly number[]) => new Set(which.map((i) => family[i])).size
+  const hasTwoGrades = (which: readonly number[]) => {
+    const graded = which.filter((i) => GRADED.has(family[i]!) && !must.includes(i)).map((i) => family[i]!)
+    return new Set(graded).size < graded.length
+  }
   // Nobody can be asked for more kinds than there are.
   const least = Math.min(rules.minFamilies ?? 1, most, new Set(family).size)
   for (const which of sets(shelf.length, most, must)) {
     if (least > 1 && kinds(which) < least) continue
+    if (rules.oneGrade && hasTwoGrades(which)) continue
     walk.compositions(which)
     if (walk.tried < report) continue
     report = walk.tried + REPORT_EVERY

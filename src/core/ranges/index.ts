@@ -1,3 +1,4 @@
+export { CHANCE_DRAWS, meetsBands } from './chance'
 export { figuresOf } from './figures'
 export { drawMaterial } from './drawMaterial'
 export { drawn, drawRow, withValue } from './drawProperty'

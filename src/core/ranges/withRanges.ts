@@ -4,6 +4,8 @@ import type { BlendPart, PreparedMaterial } from '../mixing'
 import { fail, invariant, succeed, type Outcome } from '../outcome'
 import { drawMaterial } from './drawMaterial'
 import { drawRow } from './drawProperty'
+import type { Bands } from '../targets'
+import { CHANCE_DRAWS, meetsBands } from './chance'
 import { figuresOf } from './figures'
 import {
   checkMeasurements,
@@ -21,6 +23,8 @@ export interface RangeRequest {
   seed?: number
   draws?: number
   measurements?: readonly Measurement[]
+  /** Bands to count the chance against; none is counted where left out. */
+  bands?: Bands
   /** Later years to look into; one, two and three where left out. */
   years?: readonly number[]
 }
@@ -38,6 +42,8 @@ export interface Ranged {
   /** Figures of the tables' own values, and the range that eight draws in ten fall in, by name. */
   figures: Record<string, number>
   ranges: Record<string, LikelyRange>
+  /** Share of the draws in which every band is met; null where no bands were asked. */
+  chance: number | null
   /** For each measurement: what was read, what was expected before it, and the range after. */
   readings: { measurement: Measurement; read: number; expected: number; after: LikelyRange }[]
   learned: Learned[]
@@ -117,6 +123,7 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
   const columns = Object.fromEntries(names.map((n) => [n, [] as number[]]))
   const readings = measurements.map(() => [] as number[])
   const logs: number[] = []
+  const met: boolean[] = []
   const originals = new Map(
     [...input.parts, ...(input.bottomLayers ?? []).flatMap((l) => l.parts)].map((p) => [
       p.material.material.id,
@@ -142,6 +149,7 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
         log += logLikelihood(m, expected)
       })
       logs.push(log)
+      if (request.bands) met.push(meetsBands(answer.value, request.bands))
       properties.add(one.materials)
     }
     if (i % Math.max(1, Math.round(limit / 50)) === 0) yield i / limit
@@ -170,10 +178,20 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
       learned: effective < ENOUGH ? [] : properties.learned((id) => originals.get(id)!.material, weights),
       draws: logs.length,
       effective,
+      chance: request.bands ? chanceFrom(met, weights) : null,
     },
     ...best.notes,
     effective < Math.min(ENOUGH, wanted) ? { code: 'few-draws-agree', effective, draws: logs.length } : null,
   )
+}
+
+/** Weighted share of the first draws that met every band: all of them where measurements weigh the draws. */
+function chanceFrom(met: readonly boolean[], weights: readonly number[]): number {
+  const even = weights.every((w) => w === weights[0])
+  const count = even ? Math.min(CHANCE_DRAWS, met.length) : met.length
+  const sum = (from: (i: number) => number) =>
+    Array.from({ length: count }, (_, i) => from(i)).reduce((total, x) => total + x, 0)
+  return sum((i) => (met[i] ? weights[i]! : 0)) / sum((i) => weights[i]!)
 }
 
 /** Drawn values of every property of every material, one list a property, kept for learning. */

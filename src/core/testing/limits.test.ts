@@ -18,7 +18,7 @@ import { dailyUse, depletionFraction, isWetMonth, rainCaught, WATERING_LIMITS } 
 import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
-import { complexityOf, FINDER_LIMITS, isMet } from '../finder'
+import { complexityOf, distinctKinds, FINDER_LIMITS, isMet, type Candidate } from '../finder'
 import {
   judge,
   JUDGEMENT_LIMITS,
@@ -329,6 +329,9 @@ test('a bed open to soil dries to other limits than a pot', () => {
 })
 
 const found = (n: number) => ({ parts: [{ id: 'peat_medium', parts: n }] })
+/** A recipe that costs so much. */
+const alike = (costPerLitre: number) =>
+  ({ parts: [{ id: 'pumice', parts: 1 }], misses: {}, figures: { costPerLitre } }) as unknown as Candidate
 everyLimit(
   'Finder',
   FINDER_LIMITS,
@@ -336,7 +339,8 @@ everyLimit(
     met: trial(0.25, isMet),
     oddParts: trial(24, (n) => complexityOf(found(n)) > 1),
     // How many are looked at as the bench would: held by its value alone.
-    judged: trial(60, (n) => n > FINDER_LIMITS.judged.value),
+    judged: trial(24, (n) => n > FINDER_LIMITS.judged.value),
+    cheaperOfAKind: trial(0.15, (saved) => distinctKinds([alike(1), alike(1 - saved)]).length),
   },
   ['met'],
 )

@@ -1,4 +1,4 @@
-import { concernsAbout } from './findMixes'
+import { lookAt } from './findMixes'
 import type { Evaluation } from '@/core/evaluate'
 import { questionOfJob } from '@/model/mix/questionOfJob'
 import { quantitiesOf } from '@/model/make/quantities'
@@ -13,7 +13,8 @@ import { doseTotals } from '@/model/make/doseTotals'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
-import { searchAtOnce, complexityOf } from '@/core/finder'
+import { complexityOf, distinctKinds, searchAtOnce, type Candidate } from '@/core/finder'
+import { rangesAtOnce } from '@/core/ranges'
 import { demoGarden } from '@/demo/demoGarden'
 import { batchCards } from '@/model/make/batchCard'
 import { changesOf, type Command } from '@/model/garden/commands'
@@ -171,7 +172,7 @@ describe('next moves and the finder, from a job', () => {
     const heavy = found(['soil_loam', 3], ['pumice', 1])
     const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
     const concernsOf = (c: typeof light, wind: 'sheltered' | 'exposed') =>
-      concernsAbout(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind)), c)!
+      lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind)), c)!.concerns
     const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((j) => j.code)
     expect(codes(light, 'exposed')).toContain('tips-in-wind')
     expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
@@ -179,6 +180,41 @@ describe('next moves and the finder, from a job', () => {
     expect(severityOf(concernsOf(light, 'exposed'))).toBe(severityOf(concernsOf(light, 'sheltered')) + 1)
     const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
     expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
+  })
+  test('the chance of a recipe found is the one the bench shows for it, and counts whole lots', () => {
+    const look = lookAt(questionOfJob(leeks, place), {
+      parts: leeks.parts.map((p) => ({ id: p.materialId, parts: p.twelfths })),
+    })!
+    const { input, bands } = atRest(leeks)[0]
+    const onBench = good(rangesAtOnce({ input, bands, years: [] }))
+    expect(onBench.draws).toBe(500)
+    expect(look.chance).toBe(onBench.chance)
+    expect(look.chance).toBeLessThan(0.1) // five per cent of air where twelve are the least
+    const easy = { ...bands, airFilledPorosity: { low: 0, high: 1 }, pH: { low: 0, high: 14 } }
+    const all = {
+      ...easy,
+      easilyAvailableWater: null,
+      electricalConductivity: null,
+      daysBetweenWaterings: null,
+    }
+    expect(good(rangesAtOnce({ input, bands: all, draws: 20, years: [] })).chance).toBe(1)
+    expect(good(rangesAtOnce({ input, draws: 20, years: [] })).chance).toBeNull()
+  })
+  test('fine and medium peat are one kind: a second of a kind only where it is much cheaper', () => {
+    const any = (id: string, costPerLitre: number) =>
+      ({
+        parts: [
+          { id, parts: 2 },
+          { id: 'perlite_coarse', parts: 1 },
+        ],
+        misses: {},
+        score: 0,
+        figures: { costPerLitre },
+      }) as unknown as Candidate
+    const ids = (list: Candidate[]) => list.map((c) => c.parts[0]!.id)
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.19)]))).toEqual(['peat_medium'])
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.15)]))).toHaveLength(2)
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('coir_pith', 0.2)]))).toHaveLength(2)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
     const e = good(evaluateJob(peppers, place))

@@ -1,4 +1,5 @@
 import {
+  distinctKinds,
   FINDER_LIMITS,
   inOrder,
   keyOf,
@@ -9,9 +10,11 @@ import {
   type FinderProgress,
   type FinderResult,
   type Found,
+  type Look,
 } from '@/core/finder'
-import type { Judgement } from '@/core/judgement'
 import { succeed, type Outcome } from '@/core/outcome'
+import { CHANCE_DRAWS, rangesAtOnce } from '@/core/ranges'
+import { waterJudged } from '@/core/targets'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare'
 import type { MixQuestion } from '../mix/question'
 
@@ -32,19 +35,25 @@ export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'a
 }
 
 /**
- * What the bench would say against a recipe: its warnings and alarms, the gravest first. Null where it cannot be
- * worked out.
+ * How the bench would show a recipe: its warnings and alarms, its figures with lime, and the chance that every band is
+ * met. Null where it cannot be worked out.
  */
-export function concernsAbout(
-  question: MixQuestion,
-  { parts }: Pick<Candidate, 'parts'>,
-): Judgement[] | null {
+export function lookAt(question: MixQuestion, { parts }: Pick<Candidate, 'parts'>): Look | null {
   const prepared = prepare({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
   if (!prepared.ok) return null
+  const { bands, input, lime } = prepared.value
   const evaluation = evaluatePrepared(prepared.value, AT_REST)
-  return evaluation.ok
-    ? judgementsOf(prepared.value, evaluation.value).filter((j) => j.level !== 'note')
-    : null
+  const drawn = rangesAtOnce({ input, bands, draws: CHANCE_DRAWS, years: [] })
+  if (!evaluation.ok || !drawn.ok) return null
+  const e = evaluation.value
+  return {
+    concerns: judgementsOf(prepared.value, e).filter((j) => j.level !== 'note'),
+    chance: drawn.value.chance ?? 0,
+    pH: e.lime.pH,
+    limeGramsPerLitre: lime.own.gramsPerLitre,
+    air: e.mix.airFilledPorosity,
+    water: waterJudged(e.mix, bands),
+  }
 }
 
 /**
@@ -60,12 +69,12 @@ export function* findMixes(
   const { families, front, tried, complete, allowed } = result.value
   const onFront = new Set(front.map(keyOf))
   const found: Found[] = []
-  for (const [i, candidate] of inOrder(result.value).entries()) {
+  for (const [i, candidate] of distinctKinds(inOrder(result.value)).entries()) {
     const looked = i < FINDER_LIMITS.judged.value
     found.push({
       candidate,
       onFront: onFront.has(keyOf(candidate)),
-      concerns: looked ? concernsAbout(question, candidate) : null,
+      look: looked ? lookAt(question, candidate) : null,
     })
     if (looked) yield { tried, total: tried, best: families[0] ?? null }
   }

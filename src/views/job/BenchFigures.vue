@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
 import ReadingList from '@/components/ReadingList.vue'
+import { chanceSentence } from '@/text/finder'
 import { readingsAtOnce } from '@/text/readings/atOnce'
 import { readingsLater } from '@/text/readings/later'
 import { failureText } from '@/text/tasks'
@@ -81,6 +82,13 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
 <template>
   <section class="readings" :class="{ undecided }" aria-label="What the mix will do">
     <template v-if="answer && container">
+      <p class="chance" aria-live="off">
+        {{
+          likely.chance.value === null
+            ? 'Drawing lots of such materials …'
+            : chanceSentence(likely.chance.value)
+        }}
+      </p>
       <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" />
       <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" />
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
@@ -105,6 +113,11 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
 </template>
 
 <style scoped>
+.chance {
+  margin: 0 0 4px;
+  font-size: 0.92rem;
+  color: var(--ink-soft);
+}
 .note {
   font-size: 0.92rem;
   margin: 8px 0 0;

@@ -122,7 +122,8 @@ async function openIt(c: Candidate) {
         <p class="soft">
           {{ result.tried.toLocaleString('en') }} recipes tried of {{ result.allowed.length }} materials ({{
             result.allowed.map(shortName).slice(0, 8).join(', ')
-          }}{{ result.allowed.length > 8 ? ' …' : '' }}). Lime is set when one is put on the bench.
+          }}{{ result.allowed.length > 8 ? ' …' : '' }}). Lots within all bands: of ten lots of such
+          materials, how many would meet every band.
         </p>
       </template>
     </section>

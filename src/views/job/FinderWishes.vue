@@ -34,6 +34,7 @@ const withouts = (Object.keys(WITHOUT_NAMES) as Without[]).map((value) => ({
   label: WITHOUT_NAMES[value],
 }))
 const leasts = [1, 2, 3].map((value) => ({ value, label: String(value) }))
+const mostParts = [6, 8, 10, 12, 16].map((value) => ({ value, label: String(value) }))
 const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
 </script>
 
@@ -62,6 +63,13 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       :model-value="wish.maxMaterials"
       :options="counts"
       @update:model-value="$event && (wish.maxMaterials = $event)"
+    />
+    <ChoiceField
+      label="Parts in all at most"
+      :model-value="wish.maxParts"
+      :options="mostParts"
+      help="fewer are sooner measured; more come nearer to the bands"
+      @update:model-value="$event && (wish.maxParts = $event)"
     />
     <ManyChoiceField
       v-for="[field, label, list] in lists"
