@@ -1,7 +1,16 @@
 import type { Judgement } from '@/core/judgement'
 import { MONTHS, shortName } from './labels'
 import { dressingName } from './dressings'
-import { doseText, intervalText, lengthText, percentText, pHText, windText, type UnitSystem } from './units'
+import {
+  doseText,
+  intervalText,
+  lengthText,
+  percentText,
+  pHText,
+  temperatureText,
+  windText,
+  type UnitSystem,
+} from './units'
 
 export interface JudgementText {
   /** What is the matter, with its numbers. */
@@ -31,7 +40,7 @@ function monthsText(months: readonly number[]): string {
     .map((run) => (run.length > 1 ? `${name(run[0]!)} to ${name(run.at(-1)!)}` : name(run[0]!)))
     .join(', ')
 }
-const mg = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} mg/L`
+const mg = (x: number) => `${x.toFixed(x < 10 && x >= 0.05 ? 1 : 0)} mg/L`
 
 /** A judgement in a few words, for a list of mixes: "tips in wind". */
 export const judgementInShort: Record<Judgement['code'], string> = {
@@ -64,13 +73,13 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
     case 'too-little-air':
       return {
         says: `Too little air: ${percents(j.air)} after draining where ${percents(j.wanted)} is the least wanted, in ${lengthText(j.depth, units)} of depth.`,
-        does: 'More of something coarse and stiff (bark, coarse perlite, pumice), less of what is fine; or a deeper container.',
+        does: `More of something coarse and stiff (bark, coarse perlite, pumice), less of what is fine; or a ${j.inGround ? 'higher bed' : 'deeper container'}.`,
         source: 'crop table; profile of this container',
       }
     case 'foot-drowned':
       return {
         says: `The lowest ${lengthText(j.height, units)} of ${lengthText(j.depth, units)} keep under ${percents(j.air)} air: roots stop there.`,
-        does: 'A coarser mix or a deeper container. Gravel below does not help: it only lifts the wet zone.',
+        does: `A coarser mix or a ${j.inGround ? 'higher bed' : 'deeper container'}. Gravel below does not help: it only lifts the wet zone.`,
         source: 'retention at rest; common practice',
       }
     case 'stays-wet':
@@ -112,7 +121,7 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
     case 'unsterile-for-seeds':
       return {
         says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => shortName(m).toLowerCase()).join(', ')}.`,
-        does: 'Heat soil to 71 °C for ten minutes, 82 °C for half an hour at most; or take parts that are clean as bought.',
+        does: `Heat soil to ${temperatureText(71, units)} for ten minutes, ${temperatureText(82, units)} for half an hour at most; or take parts that are clean as bought.`,
         source: 'common practice',
       }
     case 'coir-wants-calcium':
@@ -124,7 +133,9 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
     case 'tips-in-wind':
       return {
         says: `Drained and full grown it lifts in a wind of ${windText(j.at, units)}; your place sees ${windText(j.met, units)} several times a year.`,
-        does: 'A third of loam or grit for weight, a wider pot, or a tie to the wall.',
+        does: j.tooHeavy
+          ? 'A wider pot, or a tie to the wall: it is too heavy to lift as it is.'
+          : 'A third of loam or grit for weight, a wider pot, or a tie to the wall.',
         source: 'statics; winds from common practice',
       }
     case 'slumps':
@@ -147,7 +158,7 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
       }
     case 'ammonium-when-cold':
       return {
-        says: `${percents(j.share)} of the nitrogen at hand is ammonium, in a mix near ${Math.round(j.temperature)} °C.`,
+        says: `${percents(j.share)} of the nitrogen at hand is ammonium, in a mix near ${temperatureText(j.temperature, units)}.`,
         does: 'Cold mix turns it slowly and roots burn. Half of it as nitrate, or wait for warmth.',
         source: 'common practice',
       }

@@ -100,5 +100,11 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
 export function asMeasuredText({ plan, asMeasured, asWritten }: Quantities): string {
   if (!isRounded(plan)) return ''
   const air = (e: Evaluation) => percentText(e.profile.airFilledPorosity, 1)
-  return `As these buckets measure it: air ${air(asMeasured)} instead of ${air(asWritten)}, pH ${pHText(asMeasured.lime.pH)} instead of ${pHText(asWritten.lime.pH)}.`
+  const pairs = [
+    ['air', air(asMeasured), air(asWritten)],
+    ['pH', pHText(asMeasured.lime.pH), pHText(asWritten.lime.pH)],
+  ].filter(([, is, was]) => is !== was)
+  return pairs.length === 0
+    ? ''
+    : `As these buckets measure it: ${pairs.map(([what, is, was]) => `${what} ${is} instead of ${was}`).join(', ')}.`
 }

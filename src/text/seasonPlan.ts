@@ -45,6 +45,9 @@ export function toEachText(doses: readonly DoseToEach[], units: UnitSystem): str
     : each.map((d) => `${d.weight} to each ${d.bed}`).join(', ')
 }
 
+/** A harvest that cold nights come before outside. */
+const UNDER_GLASS = 'Likely between these days under glass or indoors; outside cold nights come before it.'
+
 /**
  * A thing due in words, with its days. `doses` is what was held back for one container of each bed, `feed` a word about
  * nitrogen.
@@ -53,7 +56,7 @@ export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, un
   const { title, text } = FOLLOW_UP_TEXTS[due.code]
   return {
     title: due.dressingId ? `${dressingName(due.dressingId)}: ${toEachText(doses, units)}` : title,
-    text: `${text}${due.code === 'feed' ? feed : ''}`,
+    text: due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`,
     when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
   }
 }

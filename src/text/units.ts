@@ -73,7 +73,8 @@ export function fromFieldText(text: string, quantity: Quantity, units: UnitSyste
   return shown === null ? null : (shown - offsetOf(quantity, units)) / QUANTITIES[quantity][units].factor
 }
 
-const round = (value: number, digits: number) => value.toFixed(digits)
+/** Never “-0”. */
+const round = (value: number, digits: number) => value.toFixed(digits).replace(/^-(0(?:\.0*)?)$/, '$1')
 /** Three figures or so, whole numbers from 100 up. */
 const figures = (value: number) => {
   const size = Math.abs(value)
@@ -98,17 +99,21 @@ export const weightText = (kg: number, units: UnitSystem): string =>
     ? `${round(kg, kg < 9.95 ? 1 : 0)} kg`
     : `${round(kg / KG_PER_POUND, kg / KG_PER_POUND < 9.95 ? 1 : 0)} lb`
 
-/** "658 g", "1.32 kg" or "23.2 oz", "2.9 lb". Grams in. */
-export function doseWeightText(grams: number, units: UnitSystem): string {
-  if (units === 'metric')
-    return grams >= 1000 ? `${round(grams / 1000, 2)} kg` : `${round(grams, grams < 10 ? 1 : 0)} g`
-  const ounces = grams / GRAMS_PER_OUNCE
-  return ounces >= 32 ? `${round(ounces / 16, 1)} lb` : `${round(ounces, ounces < 10 ? 2 : 1)} oz`
-}
-
 /** A small dose in two figures, a larger one by tenths or hundredths. */
 const dose = (value: number, digits: number) =>
   value >= 10 ** (1 - digits) || value <= 0 ? round(value, digits) : String(Number(value.toPrecision(2)))
+
+/** "658 g", "1.32 kg" or "23.2 oz", "2.9 lb". Grams in. */
+export function doseWeightText(grams: number, units: UnitSystem): string {
+  if (units === 'metric')
+    return grams >= 1000
+      ? `${round(grams / 1000, 2)} kg`
+      : `${grams < 10 ? dose(grams, 1) : round(grams, 0)} g`
+  const ounces = grams / GRAMS_PER_OUNCE
+  return ounces >= 32
+    ? `${round(ounces / 16, 1)} lb`
+    : `${ounces < 10 ? dose(ounces, 2) : round(ounces, 1)} oz`
+}
 
 /** "2.9 g/L", "0.035 g/L" or "0.39 oz/gal". g per litre in; a small dose is never told as nothing. */
 export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
@@ -153,10 +158,14 @@ export const windText = (metresPerSecond: number, units: UnitSystem): string =>
     ? `${Math.round(metresPerSecond / 0.44704)} mph`
     : `${Math.round(metresPerSecond * 3.6)} km/h`
 
+/** Days between waterings below which nobody counts them. */
+const OFTENEST = 1 / 12
+
 /** "every 2.3 days", "every day", "twice a day". */
 export function intervalText(days: number): string {
   if (days >= 9.5) return `every ${Math.round(days)} days`
   if (days >= 1.45) return `every ${days.toFixed(1)} days`
   if (days >= 0.75) return 'every day'
-  return days >= 0.4 ? 'twice a day' : `${Math.round(1 / days)} times a day`
+  if (days >= 0.4) return 'twice a day'
+  return days >= OFTENEST ? `${Math.round(1 / days)} times a day` : 'more often than can be done'
 }

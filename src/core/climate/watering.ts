@@ -119,7 +119,7 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
   const at = (weather: number, end: 'low' | 'value' | 'high') => {
     const canopy = canopyOver(input, input.plants, canopyArea[end] * leaf.share)
     const bare = Math.max(0, input.surface - canopy)
-    const outside = canopy - (input.surface - bare)
+    const outside = Math.max(0, canopy - input.surface)
     const factor = OUTSTANDING_LEAF[input.exposure ?? 'open'][end]
     const leaves = cropCoefficient[end] * leaf.coefficient * (canopy + (factor - 1) * outside)
     return input.reference * weather * (leaves + bareness * bare + wall[end] * input.wall)

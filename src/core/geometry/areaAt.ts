@@ -60,3 +60,17 @@ export function areaAt(shape: Shape, z: Centimetres): SquareCentimetres {
     }
   }
 }
+
+/**
+ * Ground the open top of a mix covers, cm2: of a heap that of the bed it stands on, for its own top is a point.
+ * Range: heights from 0 to that of the shape. Source: plane geometry.
+ *
+ * @example
+ * openSurface({ kind: 'mounded', body: { kind: 'polygonBed', corners: [
+ *   { x: 0, y: 0 },
+ *   { x: 100, y: 0 },
+ *   { x: 0, y: 100 },
+ * ], height: 20 }, moundHeight: 10 }, 30) // 5000
+ */
+export const openSurface = (shape: Shape, z: Centimetres): SquareCentimetres =>
+  shape.kind === 'mounded' ? openSurface(shape.body, Math.min(z, shapeHeight(shape.body))) : areaAt(shape, z)

@@ -1,6 +1,6 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Litres, SquareCentimetres } from '../units'
-import { areaAt } from './areaAt'
+import { areaAt, openSurface } from './areaAt'
 import { shapeHeight, type Shape } from './shape'
 import { volumeBelow } from './volumeBelow'
 
@@ -138,7 +138,7 @@ export function containerVolumes(container: Container): Outcome<ContainerVolumes
     mixHeight,
     mixVolume: volumeBelow(shape, mixHeight),
     rimVolume: volumeBelow(shape, height),
-    surface: areaAt(shape, mixHeight),
+    surface: openSurface(shape, mixHeight),
     footprint: Math.max(areaAt(shape, 0), shape.kind === 'halfCylinder' ? shape.length * shape.diameter : 0),
     reservoirVolume: base.kind === 'sideHoles' ? volumeBelow(shape, base.height) : 0,
   })

@@ -9,8 +9,8 @@ import type { WindExposure } from './limits'
 
 /** Something the numbers say that a grower should hear, as plain data; ranked by `level`. */
 export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
-  | { code: 'too-little-air'; air: Fraction; wanted: Fraction; depth: Centimetres }
-  | { code: 'foot-drowned'; height: Centimetres; depth: Centimetres; air: Fraction }
+  | { code: 'too-little-air'; air: Fraction; wanted: Fraction; depth: Centimetres; inGround: boolean }
+  | { code: 'foot-drowned'; height: Centimetres; depth: Centimetres; air: Fraction; inGround: boolean }
   | { code: 'stays-wet'; months: number[]; air: Fraction; better: Fraction }
   | { code: 'sand-lowers-air'; material: string; share: Fraction; air: Fraction; without: Fraction }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
@@ -19,7 +19,7 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
   | { code: 'unsterile-for-seeds'; materials: string[] }
   | { code: 'coir-wants-calcium'; share: Fraction; calcium: number; wanted: number }
-  | { code: 'tips-in-wind'; at: number; met: number }
+  | { code: 'tips-in-wind'; at: number; met: number; tooHeavy: boolean }
   | { code: 'slumps'; years: number; lost: Fraction; air: Fraction; wanted: Fraction }
   | { code: 'blossom-end-rot'; days: Days; keeps: Days; crop: string }
   | { code: 'much-compost'; share: Fraction; limit: Fraction }
@@ -35,6 +35,8 @@ export interface JudgementQuestion {
   crop?: Crop
   airWanted: Band
   pHWanted: Band
+  /** Most that may be lifted, kg; null where nothing has to be. */
+  liftable: number | null
   /** Where it stands; null where nobody said. */
   wind: WindExposure | null
   /** Bed of the ground: no wind tips it. */

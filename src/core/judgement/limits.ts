@@ -26,6 +26,13 @@ export const JUDGEMENT_LIMITS = defineLimits({
     source: 'our assumption: meters show a tenth',
   },
   daysSlack: { value: 0.05, low: 0.02, high: 0.1, unit: 'days', source: 'our assumption: an hour of a day' },
+  fed: {
+    value: 0.95,
+    low: 0.9,
+    high: 0.98,
+    unit: 'share of a season’s nitrogen',
+    source: 'our assumption: a twentieth short is nothing a plant shows',
+  },
   graveAir: {
     value: 0.5,
     low: 0.4,

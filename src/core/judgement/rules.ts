@@ -1,11 +1,12 @@
 import { limeAt, JUDGED_AFTER } from '../chemistry'
+import { dressingById } from '../data/dressings'
 import type { Evaluation } from '../evaluate'
 import { blend, type Blend } from '../mixing'
 import type { Fraction } from '../units'
 import { containerProfile } from '../water'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
-import { airVerdict, isSlump } from './verdicts'
+import { airVerdict, isFed, isSlump } from './verdicts'
 
 /** One rule: what it finds, mostly nothing or one thing. */
 type Rule = (q: JudgementQuestion) => Judgement[]
@@ -16,19 +17,29 @@ const isForSeedlings = (e: Evaluation) => e.mix.mixVolume < L.seedlingVolume.val
 const familyShare = (e: Evaluation, ...families: string[]): Fraction =>
   e.blend.shares.reduce((sum, p) => sum + (families.includes(p.material.family) ? p.share : 0), 0)
 
-const tooLittleAir: Rule = ({ evaluation: e, airWanted }) => {
+const tooLittleAir: Rule = ({ evaluation: e, airWanted, container }) => {
   const air = e.mix.airFilledPorosity
   if (airVerdict(air, airWanted) !== 'low') return []
   const level = air < airWanted.low * L.graveAir.value ? 'alarm' : 'warn'
-  return [{ level, code: 'too-little-air', air, wanted: airWanted.low, depth: e.mixDepth }]
+  const inGround = container.base.kind === 'onSoil'
+  return [{ level, code: 'too-little-air', air, wanted: airWanted.low, depth: e.mixDepth, inGround }]
 }
 
-const footDrowned: Rule = ({ evaluation: e }) => {
+const footDrowned: Rule = ({ evaluation: e, container }) => {
   const slices = e.profile.slices.filter((s) => s.height > e.fill.mixHeight - e.mixDepth)
   const drowned = slices.filter((s) => s.air < L.drownedAir.value)
   const height = (e.mixDepth * drowned.length) / slices.length
   return height > e.mixDepth * L.drownedDepth.value
-    ? [{ level: 'warn', code: 'foot-drowned', height, depth: e.mixDepth, air: L.drownedAir.value }]
+    ? [
+        {
+          level: 'warn',
+          code: 'foot-drowned',
+          height,
+          depth: e.mixDepth,
+          air: L.drownedAir.value,
+          inGround: container.base.kind === 'onSoil',
+        },
+      ]
     : []
 }
 
@@ -136,10 +147,18 @@ const coirWantsCalcium: Rule = ({ evaluation: e, calciumGiven }) => {
     : []
 }
 
-const tipsInWind: Rule = ({ evaluation: e, wide, wind }) => {
+const tipsInWind: Rule = ({ evaluation: e, wide, wind, liftable }) => {
   const at = e.growing?.tippingWind
   return !wide && !isForSeedlings(e) && at !== undefined && wind !== null && at < WIND_MET[wind]
-    ? [{ level: 'warn', code: 'tips-in-wind', at, met: WIND_MET[wind] }]
+    ? [
+        {
+          level: 'warn',
+          code: 'tips-in-wind',
+          at,
+          met: WIND_MET[wind],
+          tooHeavy: liftable !== null && e.weights.drained > liftable,
+        },
+      ]
     : []
 }
 
@@ -160,8 +179,24 @@ const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
 }
 
 const GRAVE: ReadonlySet<string> = new Set(['boron-high', 'dose-above-limit'])
+/** One fault, one remedy: a dose too large is told by what it does where that is told. */
+const toldAlready = (flags: Evaluation['flags'], flag: Evaluation['flags'][number]) =>
+  flag.code === 'dose-above-limit' &&
+  flags.some((f) => f.code === 'boron-high') &&
+  (dressingById(flag.dressing)?.analysis.boron?.value ?? 0) > 0
+
+/** Nitrogen that wood takes at first, and that the season gives back before the crop misses it. */
+const isMadeGood = ({ growing }: Evaluation, flag: Evaluation['flags'][number]) =>
+  flag.code === 'drawdown-uncovered' && growing !== null && isFed(growing.feeding.nitrogenMet)
+
+/** Salts so little above their limit that the bench calls them within. */
+const isWithinSlack = (flag: Evaluation['flags'][number]) =>
+  flag.code === 'salts-high' && flag.where === 'mix' && flag.ec <= flag.limit + L.saltsSlack.value
+
 const feedFlags: Rule = ({ evaluation: e }) =>
-  e.flags.map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
+  e.flags
+    .filter((flag) => !toldAlready(e.flags, flag) && !isWithinSlack(flag) && !isMadeGood(e, flag))
+    .map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
 
 /** In the order they are shown within a level. */
 export const RULES: readonly Rule[] = [

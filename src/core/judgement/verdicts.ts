@@ -49,6 +49,15 @@ export const airVerdict = (air: number, band: Band): Verdict => verdictOf(air, b
 export const isSlump = (volumeLost: number): boolean => volumeLost > L.slump.value
 
 /**
+ * Does a mix give so much of a season's nitrogen that it counts as all of it? Fraction.
+ * Source: beside the limit.
+ *
+ * @example
+ * isFed(0.96) // true
+ */
+export const isFed = (nitrogenMet: number): boolean => nitrogenMet >= L.fed.value
+
+/**
  * Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings
  * alike.
  * Source: beside each limit.
@@ -72,7 +81,7 @@ export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Ver
     salts: verdictOf(salts, bands.electricalConductivity, L.saltsSlack.value),
     days: days === null ? 'plain' : atLeast(verdictOf(days, bands.daysBetweenWaterings, L.daysSlack.value)),
     weight: atMost(verdictOf(e.weights.drained, bands.drainedWeight, 0)),
-    feed: !growing ? 'plain' : growing.feeding.hungryFrom === null ? 'good' : 'low',
+    feed: !growing ? 'plain' : isFed(growing.feeding.nitrogenMet) ? 'good' : 'low',
     lasting: perennial && third && isSlump(third.volumeLost) ? 'high' : 'plain',
   }
 }

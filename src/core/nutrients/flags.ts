@@ -2,7 +2,7 @@ import { temperatureCourse, type Temperature } from '../chemistry/temperature'
 import type { Crop } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres } from '../units'
-import { relativeYield, saltZones } from './salts'
+import { relativeYield, saltBand, saltZones, USUAL_SALT_LIMIT } from './salts'
 import { averagedDose, IMMEDIATE, supplyOf, supplyOfDressings, type DressingDose } from './supply'
 
 /** Something about the feed a grower should know, as plain data with its numbers. */
@@ -10,7 +10,7 @@ export type FeedFlag =
   /** Much ammonium in cold mix: it turns slowly to nitrate and burns roots. */
   | { code: 'ammonium-when-cold'; share: number; temperature: number }
   | { code: 'boron-high'; mgPerLitre: number; limit: number }
-  | { code: 'salts-high'; where: 'mix' | 'top'; ec: number; yieldKept: number }
+  | { code: 'salts-high'; where: 'mix' | 'top'; ec: number; limit: number; yieldKept: number }
   | { code: 'phosphorus-for-sensitive'; mgPerLitre: number; limit: number }
   | { code: 'calcium-to-magnesium'; ratio: number; low: number; high: number }
   | { code: 'dose-above-limit'; dressing: string; gramsPerLitre: number; limit: number }
@@ -69,8 +69,9 @@ export function feedFlags(
     const ec = salts[where]?.electricalConductivity.saturatedExtract
     if (ec === undefined) continue
     const p = crop?.properties
+    const limit = p ? saltBand(p).high : USUAL_SALT_LIMIT
     const yieldKept = relativeYield(ec, p?.saltThreshold.value ?? 2.5, p?.saltSlope?.value)
-    if (yieldKept < 0.9) flags.push({ code: 'salts-high', where, ec, yieldKept })
+    if (ec > limit) flags.push({ code: 'salts-high', where, ec, limit, yieldKept })
   }
   if (phosphorusSensitive(crop) && season.charge.phosphorus > PHOSPHORUS_LIMIT)
     flags.push({

@@ -101,6 +101,9 @@ export function saltLimit(
   return crop.saltThreshold.value + (1 - yieldKept) / (crop.saltSlope?.value ?? 0.1)
 }
 
+/** Most salts where no crop is known, dS/m. Source: common practice for most vegetables. */
+export const USUAL_SALT_LIMIT = 3.5
+
 /**
  * EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m.
  * Source: Maas & Hoffman 1977; the ends are our assumption.

@@ -1,5 +1,5 @@
 import type { Climate } from '../climate'
-import type { CropSeason } from '../data/types'
+import type { CropGrowth, CropSeason } from '../data/types'
 import type { Days } from '../units'
 
 /** How a month suits a crop outside: too cold at night, too cold to grow, passable, as it likes, too hot. */
@@ -103,4 +103,32 @@ export function plantingMonths(
     for (let k = 1; k <= standing; k++) if (!bears(suits[(i + k) % 12]!)) return []
     return [i + 1]
   })
+}
+
+/** Days of each month from the middle of the planting month on, near enough. */
+const MONTH: Days = 30.4375
+
+/**
+ * Days from planting to the first bearing of what stays for years, and to the end of that bearing: in its own months,
+ * after the years it takes; half a year later south of the equator. Months too cold for it there are left out, and
+ * where none is left the answer is null.
+ * `dayOfYear` is that of planting, 1 to 366. Source: common practice, temperate months.
+ */
+export function perennialHarvest(
+  growth: Pick<CropGrowth, 'yearsToFirstHarvest' | 'harvestMonths'>,
+  suits: readonly MonthSuits[] | null,
+  latitude: number,
+  dayOfYear: number,
+): DaysToHarvest | null {
+  const there = (month: number) => (latitude < 0 ? ((month + 5) % 12) + 1 : month)
+  const bears = new Set(
+    growth.harvestMonths.map(there).filter((m) => suits?.[m - 1] !== 'cold' && suits?.[m - 1] !== 'frost'),
+  )
+  if (bears.size === 0) return null
+  const monthOn = (day: Days) => (Math.floor((dayOfYear - 1 + day) / MONTH) % 12) + 1
+  let from = Math.round((growth.yearsToFirstHarvest ?? 1) * 365.25)
+  while (!bears.has(monthOn(from))) from++
+  let to = from
+  while (to - from < 366 && bears.has(monthOn(to + 1))) to++
+  return { from, to, slowed: false }
 }

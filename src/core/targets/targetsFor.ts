@@ -1,5 +1,5 @@
 import type { Band, Crop } from '../data/types'
-import { saltBand } from '../nutrients/salts'
+import { saltBand, USUAL_SALT_LIMIT } from '../nutrients/salts'
 import { LIFT_LIMIT } from '../weight'
 
 /** What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
@@ -50,7 +50,7 @@ export const GROUND_WATER: Band = { low: 0.12, high: 0.2 }
 const GENERAL = {
   airFilledPorosity: { low: 0.12, high: 0.3 },
   pH: { low: 6, high: 6.8 },
-  electricalConductivity: { low: 0, high: 3.5 },
+  electricalConductivity: { low: 0, high: USUAL_SALT_LIMIT },
 } as const
 
 export interface TargetQuestion {

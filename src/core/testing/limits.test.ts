@@ -364,6 +364,7 @@ const QUESTION: JudgementQuestion = {
   limes: LIME,
   airWanted: { low: 0, high: 1 },
   pHWanted: { low: 0, high: 14 },
+  liftable: null,
   wind: null,
   wide: false,
   waterEvery: null,
@@ -442,6 +443,7 @@ everyLimit(
     pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base.lime, pH: bands.pH.high + s } }).pH),
     saltsSlack: trial(0.05, (s) => verdicts(salts(bands.electricalConductivity!.high + s)).salts),
     daysSlack: trial(0.05, (s) => verdicts({ growing: growing(2 - s) }).days),
+    fed: trial(0.95, (x) => verdicts({ growing: fed(9, x) }).feed),
     graveAir: trial(0.5, (s) =>
       codes(mix({ airFilledPorosity: 0.2 * s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
@@ -524,6 +526,7 @@ everyLimit(
   },
   [
     'seedlingVolume',
+    'fed',
     'graveAir',
     'drownedAir',
     'drownedDepth',

@@ -2,6 +2,7 @@ import { isDose } from '@/core/amounts'
 import { acidForTarget, releasedFraction, type Temperature } from '@/core/chemistry'
 import { dressingById } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
+import { isFed } from '@/core/judgement'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
 import { prepareRecipe, type PreparedRecipe } from './prepareRecipe'
@@ -28,8 +29,6 @@ const ACID = 'sulfur_elemental'
 const ACID_WEEKS = 12
 /** pH outside a band that is still within it, for nobody measures finer. */
 const PH_SLACK = 0.05
-/** Share of a season's nitrogen that counts as all of it. */
-const FED_ENOUGH = 0.95
 /** g of nitrogen short in a season that are not worth a dose. */
 const LEAST_SHORT = 0.02
 
@@ -62,7 +61,7 @@ const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most
 /** Feeds that would give what the season lacks of nitrogen, one coated and one meal; none where it lacks nothing. */
 function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temperature): DoseOffer[] {
   const feeding = e.growing?.feeding
-  if (!feeding || feeding.nitrogenMet >= FED_ENOUGH || feeding.nitrogenToFeed <= LEAST_SHORT) return []
+  if (!feeding || isFed(feeding.nitrogenMet) || feeding.nitrogenToFeed <= LEAST_SHORT) return []
   const grams = feeding.nitrogenToFeed
   const days = feeding.weeks.nitrogen.at(-1)?.day ?? 120
   const coated = COATED.find((c) => days <= c.until)!.id

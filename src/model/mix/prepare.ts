@@ -160,6 +160,7 @@ export function judgementsOf({ question, input, bands }: PreparedMix, evaluation
     crop: crops[0],
     airWanted: bands.airFilledPorosity,
     pHWanted: bands.pH,
+    liftable: bands.drainedWeight?.high ?? null,
     wind: place?.wind ?? null,
     wide: bed.wide,
     waterEvery: care.waterEvery,

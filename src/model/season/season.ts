@@ -1,12 +1,15 @@
 import { cropById } from '@/core/data'
 import { addDays, differenceInCalendarDays, formatISO, getDayOfYear, parseISO } from 'date-fns'
+import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
 import type { Evaluation } from '@/core/evaluate'
+import { isFed } from '@/core/judgement'
 import {
   coldestNightOf,
   daysToHarvest,
   followUp,
   monthsFor,
+  perennialHarvest,
   plantingMonths,
   restsFor,
   winterMargin,
@@ -59,6 +62,8 @@ export interface Due {
   code: FollowUpCode | 'dress'
   /** The dressing to put on. */
   dressingId?: string
+  /** A harvest that comes only under glass: cold nights come before it outside. */
+  underGlass?: boolean
   /** ISO dates. */
   on: string
   until: string | null
@@ -70,6 +75,19 @@ export interface SeasonPlan {
   harvest: DaysToHarvest | null
   due: Due[]
 }
+
+/** Lime or dressing that moves pH less within six weeks asks for no test. Source: our assumption: meters show 0.1. */
+const WORTH_A_TEST = 0.2
+const movesPH = ({ lime }: Evaluation) => lime.movers.some((m) => Math.abs(m.by) >= WORTH_A_TEST)
+
+/** Day from which the mix alone no longer feeds the crop; null where it gives enough all season. */
+function hungryFrom(evaluation: Evaluation | null) {
+  const feeding = evaluation?.growing?.feeding
+  return feeding && !isFed(feeding.nitrogenMet) ? feeding.hungryFrom : null
+}
+
+/** Latitude where nobody said: north. */
+const NORTH = 50
 
 function restDays(start: Date, perennial: boolean, place: Place | undefined): number {
   const months = perennial && place ? restsFor(place.latitude, start.getMonth() + 1) : 0
@@ -89,8 +107,14 @@ export function seasonPlan(
   const start = parseISO(planted.day)
   const crop = cropById(job.cropId)
   const season = crop && seasonOf(crop.id)
-  const harvest = crop && season ? daysToHarvest(crop, season, place, getDayOfYear(start)) : null
   const suits = season && place ? monthsFor(season, place) : null
+  const growth = crop && growthOf(crop.id)
+  const harvest =
+    !crop || !season
+      ? null
+      : crop.perennial && growth
+        ? perennialHarvest(growth, suits, place?.latitude ?? NORTH, getDayOfYear(start))
+        : daysToHarvest(crop, season, place, getDayOfYear(start))
   let coldFrom: number | null = null
   if (suits)
     for (let k = 1; k < 12 && coldFrom === null; k++) {
@@ -98,12 +122,20 @@ export function seasonPlan(
       const bad = season!.standsTo ? place!.months[at.getMonth()]!.tMin < 2 : suits[at.getMonth()] === 'frost'
       if (bad) coldFrom = differenceInCalendarDays(at, start)
     }
+  // What takes no frost comes to harvest only under glass where cold nights come before it.
+  const killed = suits?.[start.getMonth()] === 'frost' ? 0 : coldFrom
+  const underGlass =
+    season?.leastNight != null &&
+    !crop?.perennial &&
+    killed !== null &&
+    harvest !== null &&
+    harvest.from > killed
   const done = new Set(job.followedSteps)
   const due = followUp({
     mixedBefore: record ? Math.max(0, differenceInCalendarDays(start, parseISO(record.madeOn))) : 0,
-    limed: job.lime.mode !== 'none',
+    limed: evaluation ? movesPH(evaluation) : job.lime.mode !== 'none',
     transplanted: crop !== undefined && !SOWN.has(crop.kind),
-    hungryFrom: evaluation?.growing?.feeding.hungryFrom ?? null,
+    hungryFrom: hungryFrom(evaluation),
     harvest,
     waterEc: place?.waterEc ?? 0,
     season,
@@ -136,6 +168,7 @@ export function seasonPlan(
       on: isoDay(addDays(start, day)),
       until: until === null ? null : isoDay(addDays(start, until)),
       done: done.has(id),
+      ...(code === 'harvest' && underGlass ? { underGlass } : {}),
     }
   })
   return { planted, harvest, due: [...dated, ...dress].sort((a, b) => a.on.localeCompare(b.on)) }

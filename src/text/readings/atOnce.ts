@@ -1,6 +1,6 @@
 import type { Evaluation } from '@/core/evaluate'
+import { limeAt } from '@/core/chemistry'
 import { containerProfile, dryingLimits } from '@/core/water'
-import { isDose } from '@/core/amounts'
 import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
 import { waterJudged, type Bands } from '@/core/targets'
@@ -57,6 +57,7 @@ const AIR_ADVICE_IN_GROUND = {
   low: 'Roots would be short of air. Add something coarse, or raise the bed.',
   high: 'It drains fast and holds little. Add compost, coir or loam.',
 }
+const AIRY_BUT_WET = 'More air than it likes, but it holds water enough: no harm in it.'
 const WATER_ADVICE = {
   low: 'Little within easy reach: expect to water often.',
   high: 'Plenty of water: let it dry a little between waterings.',
@@ -92,7 +93,10 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
     value: percentText(e.mix.airFilledPorosity),
     wanted: `${likes(cropName)} ${percentBand(bands.airFilledPorosity)}`,
     verdict: v.air,
-    advice: (bands.plantAvailableWater ? AIR_ADVICE_IN_GROUND : AIR_ADVICE)[v.air],
+    advice:
+      v.air === 'high' && (v.water === 'good' || v.water === 'high')
+        ? AIRY_BUT_WET
+        : (bands.plantAvailableWater ? AIR_ADVICE_IN_GROUND : AIR_ADVICE)[v.air],
     position: place(e.mix.airFilledPorosity),
     band: span(bands.airFilledPorosity, place),
     likely: { kind: 'drawn', figure: 'airFilledPorosity', write: percentText, place },
@@ -163,9 +167,12 @@ function buffersOf({ blend }: Evaluation) {
   return hold.map((b) => ({ ...b, weight: b.weight / total })).sort((a, b) => b.weight - a.weight)
 }
 
+/** Less of pH no meter shows. */
+const SEEN_ON_A_METER = 0.05
+
 /** What each lime and dressing does to the pH within six weeks, where it can be seen. */
 function movedBy({ lime, acidity }: Evaluation): string[] {
-  const movers = lime.movers.filter((m) => Math.abs(m.by) >= 0.05)
+  const movers = lime.movers.filter((m) => Math.abs(m.by) >= SEEN_ON_A_METER)
   const last = acidity.at(-1)!
   const sign = (by: number) => `${by > 0 ? 'up' : 'down'} by ${pHText(Math.abs(by))}`
   const later = `By week ${Math.round(last.day / 7)}, with your water, it stands at ${pHText(last.pH)}.`
@@ -177,9 +184,13 @@ function movedBy({ lime, acidity }: Evaluation): string[] {
 }
 
 function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
-  const tooHigh = isDose(e.lime.gramsPerLitre)
-    ? 'Too much lime for this crop.'
-    : 'Lime never lowers pH: more peat or bark and less compost would.'
+  const limes = e.lime.doses.map(({ lime, gramsPerLitre }) => ({ lime, share: gramsPerLitre }))
+  const isRaisedByLime = () =>
+    e.lime.gramsPerLitre > 0 && e.lime.pH - limeAt(e.blend, limes, 0, e.given).pH >= SEEN_ON_A_METER
+  const tooHigh = () =>
+    isRaisedByLime()
+      ? 'Too much lime for this crop.'
+      : 'Lime never lowers pH: more peat or bark and less compost would.'
   return {
     id: 'pH',
     label: 'pH in six weeks',
@@ -187,7 +198,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     value: pHText(e.lime.pH),
     wanted: `${likes(cropName)} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`,
     verdict: v.pH,
-    advice: v.pH === 'low' ? 'Too acid: lime raises it.' : v.pH === 'high' ? tooHigh : '',
+    advice: v.pH === 'low' ? 'Too acid: lime raises it.' : v.pH === 'high' ? tooHigh() : '',
     position: onPH(e.lime.pH),
     band: span(bands.pH, onPH),
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },

@@ -1,5 +1,5 @@
 import type { Evaluation } from '@/core/evaluate'
-import { verdictsOf, type Verdicts } from '@/core/judgement'
+import { isFed, JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
 import type { Bands } from '@/core/targets'
 import type { MixCost } from '@/model/mix/cost'
 import { shortName } from '../labels'
@@ -63,7 +63,7 @@ function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Read
 }
 
 /** From here on a season's nitrogen counts as all of it. */
-const FED = { from: 0.95, to: 1 }
+const FED = { from: JUDGEMENT_LIMITS.fed.value, to: 1 }
 
 function feedReading({ evaluation: e, units }: LaterContext, v: Verdicts): Reading[] {
   const f = e.growing?.feeding
@@ -74,7 +74,7 @@ function feedReading({ evaluation: e, units }: LaterContext, v: Verdicts): Readi
       label: 'Feed',
       term: 'Nitrogen supply against the crop’s demand, week by week',
       value: percentText(f.nitrogenMet),
-      wanted: f.hungryFrom === null ? 'feeds it all season' : `runs short from day ${f.hungryFrom}`,
+      wanted: isFed(f.nitrogenMet) ? 'feeds it all season' : `runs short from day ${f.hungryFrom}`,
       verdict: v.feed,
       advice:
         v.feed === 'low'

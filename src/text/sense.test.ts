@@ -1,0 +1,236 @@
+import { expect, test } from 'vitest'
+import { MATERIALS } from '@/core/data'
+import { DRESSINGS } from '@/core/data/dressings'
+import { evaluatePrepared, prepare } from '@/model/mix/prepare'
+import type { RecipeQuestion } from '@/model/mix/question'
+import { judgementInShort } from './judgements'
+import { shortName } from './labels'
+import { randomJob, type RandomJob } from './testing/randomJob'
+import { screensOf, type Screens } from './testing/screens'
+import { percentText, pHText } from './units'
+
+/** Jobs looked at in one run; SENSE=20000 looks at more. */
+const JOBS = Number(process.env.SENSE ?? 2000)
+
+/** What is wrong with what the screens say of a job; empty where nothing is. */
+type Rule = (screens: Screens, of: RandomJob) => string[]
+const when = (wrong: boolean, what: string) => (wrong ? [what] : [])
+const within = (x: number, low: number, high: number) => x >= low && x <= high
+const adviceOf = ({ readings }: Screens, id: string) => readings.find((r) => r.id === id)?.advice ?? ''
+const warns = ({ judgements }: Screens, code: keyof typeof judgementInShort) =>
+  judgements.find((j) => j.code === code)
+
+/** Figures within what is physically possible. */
+const physical: Rule = ({ evaluation: e }) => [
+  ...e.profile.slices.flatMap((s) =>
+    when(
+      !(within(s.air, 0, 1) && within(s.water, 0, 1) && Math.abs(s.air + s.water + s.solids - 1) < 1e-6),
+      `air, water and solids make ${s.air + s.water + s.solids} at ${s.height} cm`,
+    ),
+  ),
+  ...e.acidity.flatMap((s) => when(!within(s.pH, 2.4, 10.5), `pH ${s.pH} on day ${s.day}`)),
+  ...when(!within(e.lime.pH, 2.5, 9.5), `pH ${e.lime.pH} in six weeks`),
+  ...when(!within(e.salts.mix.electricalConductivity.saturatedExtract, 0, 150), 'salts beyond brine'),
+  ...when(
+    !(
+      e.weights.dry > 0 &&
+      e.weights.dry <= e.weights.drained &&
+      e.weights.drained <= e.weights.saturated + 1e-9
+    ),
+    'weights out of order',
+  ),
+  ...when(
+    !within(e.mix.plantAvailableWater, 0, e.mix.containerCapacity + 1e-9),
+    'more water for plants than held',
+  ),
+  ...e.seasons.flatMap((s) => when(!within(s.volumeLost, 0, 1), `lost ${s.volumeLost}`)),
+  ...(e.growing?.watering ?? []).flatMap((w) =>
+    when(
+      !(w.days.low <= w.days.value && w.days.value <= w.days.high && w.use.value >= 0),
+      'days out of order',
+    ),
+  ),
+  ...when(!within(e.growing?.feeding.nitrogenMet ?? 1, 0, 1 + 1e-9), 'fed beyond all'),
+]
+
+/** Words that show a number went wrong. */
+const BROKEN = /NaN|Infinity|undefined|null|\[object|-0(?![\d.])|−0(?![\d.])|\b0\.0+ (?!dS)\S|  /
+/** Names as sold hold grain sizes and grades of feed: “2-8 mm”, “46-0-0”. */
+const NAMES = [...MATERIALS, ...DRESSINGS]
+  .flatMap((row) => [row.name, shortName(row.id)])
+  .sort((a, b) => b.length - a.length)
+const nameless = (text: string) =>
+  NAMES.reduce((rest, name) => rest.replaceAll(new RegExp(escaped(name), 'gi'), 'it'), text)
+const escaped = (name: string) => name.replaceAll(/[.*+?^${}()|[\]\\/]/g, '\\$&')
+// Tables behind “Why?” may hold noughts.
+const noBrokenWords: Rule = ({ said }) =>
+  said.flatMap(({ where, text }) =>
+    when(!where.startsWith('why') && BROKEN.test(text) && BROKEN.test(nameless(text)), `${where}: “${text}”`),
+  )
+
+const METRIC = /\d (?:L|mL|cm|mm|m|kg|g|g\/L|°C|m³|km\/h|kg\/m²)(?![\w/])/
+const US = /\d (?:gal|qt|oz|lb|in(?= deep|[,.;)])|ft|cu ft|°F|mph|oz\/gal|lb\/ft²)(?![\w/])/
+/** No unit of one system slips into the other. */
+const oneSystem: Rule = ({ said }, { units }) =>
+  said.flatMap(({ where, text }) =>
+    when(
+      (units === 'us' ? METRIC : US).test(text) && (units === 'us' ? METRIC : US).test(nameless(text)),
+      `${units}, ${where}: “${text}”`,
+    ),
+  )
+
+/** The same figure the same wherever it is told. */
+const sameFigures: Rule = ({ readings, judgements, evaluation: e, said }) => {
+  const value = (id: string) => readings.find((r) => r.id === id)?.value
+  const of = (code: string) => said.filter((s) => s.where === `judgement ${code}`).map((s) => s.text)
+  return [
+    ...when(value('air') !== percentText(e.mix.airFilledPorosity), 'air told otherwise'),
+    ...when(value('pH') !== pHText(e.lime.pH), 'pH told otherwise'),
+    ...judgements.flatMap((j) => {
+      if (j.code === 'too-little-air')
+        return when(!of(j.code)[0]!.includes(value('air')!), `air ${value('air')}, “${of(j.code)[0]}”`)
+      if (j.code === 'salts-high' && j.where === 'mix')
+        return when(
+          !of(j.code).join().includes(value('salts')!.replace(' dS/m', '')),
+          `salts ${value('salts')}, “${of(j.code)[0]}”`,
+        )
+      return []
+    }),
+  ]
+}
+
+/** Pairs that cannot both be true, or both be followed; each was once found on a screen. */
+const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolean][] = [
+  [
+    'little easy water “expect to water often”, and watered often enough',
+    (s) => s.verdicts.days === 'good' && /water often/.test(adviceOf(s, 'water')),
+  ],
+  [
+    'air says “add something that holds water”, water says “plenty”',
+    (s) => /something that holds water/.test(adviceOf(s, 'air')) && /Plenty/.test(adviceOf(s, 'water')),
+  ],
+  [
+    'a warning of too little air, and air within',
+    (s) => (warns(s, 'too-little-air') !== undefined) !== (s.verdicts.air === 'low'),
+  ],
+  [
+    'too much lime, and lime raises it',
+    (s) => warns(s, 'lime-does-little') !== undefined && s.verdicts.pH === 'low',
+  ],
+  [
+    'it stays wet in the very month in which it dries too soon',
+    (s) => {
+      const wet = warns(s, 'stays-wet')
+      const month = s.evaluation.growing?.thirstiestMonth
+      return wet?.code === 'stays-wet' && s.verdicts.days === 'low' && wet.months.includes(month!)
+    },
+  ],
+  [
+    'lighter to lift, and heavier for the wind',
+    (s) =>
+      /lighter mix/.test(adviceOf(s, 'weight')) &&
+      s.said.some((t) => t.where === 'judgement tips-in-wind' && /for weight/.test(t.text)),
+  ],
+  [
+    'salts cost some of the crop, and salts are within',
+    (s) => {
+      const salty = s.judgements.some((j) => j.code === 'salts-high' && j.where === 'mix')
+      return salty && s.verdicts.salts === 'good'
+    },
+  ],
+  [
+    'fed all season, and rotting wood takes its nitrogen',
+    (s) =>
+      s.verdicts.feed === 'good' &&
+      s.evaluation.growing !== null &&
+      warns(s, 'drawdown-uncovered') !== undefined,
+  ],
+  [
+    'boron told twice',
+    (s) =>
+      warns(s, 'boron-high') !== undefined &&
+      s.judgements.some((j) => j.code === 'dose-above-limit' && /borax|boron|trace/.test(j.dressing)),
+  ],
+  [
+    'a shallower container for a bed open to soil',
+    (s, { job }) =>
+      job.fills[0]!.spec.vessel.base.kind === 'onSoil' &&
+      s.said.some((t) => /shallower|deeper container/.test(t.text)),
+  ],
+  [
+    'harvest while it is too cold to grow',
+    (s) => s.plan.due.some((d) => d.code === 'harvest') && s.coldHarvest,
+  ],
+  [
+    'a pH test for lime or sulfur that is not in it, or none for one that is',
+    (s) =>
+      s.plan.due.some((d) => d.code === 'test-ph-first') !==
+      s.evaluation.lime.movers.some((m) => Math.abs(m.by) >= 0.2),
+  ],
+]
+const noContradiction: Rule = (screens, of) => PAIRS.flatMap(([what, both]) => when(both(screens, of), what))
+
+/** The answer to a changed recipe; null where it cannot be worked out. */
+function changed({ prepared }: Screens, recipe: Partial<RecipeQuestion>) {
+  const there = prepare({ ...prepared.question, recipe: { ...prepared.question.recipe, ...recipe } })
+  const answer = there.ok ? evaluatePrepared(there.value) : null
+  return answer?.ok ? answer.value : null
+}
+/** Advice followed improves what it speaks of. */
+const adviceHelps: Rule = (screens) => {
+  const { evaluation: e, verdicts, prepared } = screens
+  const { lines, lime } = prepared.question.recipe
+  const total = lines.reduce((sum, l) => sum + l.parts, 0)
+  const coarse = { id: 'perlite_coarse', parts: total / 2 }
+  const fixed = (gramsPerLitre: number) =>
+    changed(screens, { lime: { ...lime, aim: { kind: 'dose', gramsPerLitre } } })
+  const own = prepared.lime.own.gramsPerLitre
+  return [
+    ...(verdicts.air === 'low' && !lines.some((l) => l.id === coarse.id)
+      ? when(
+          (changed(screens, { lines: [...lines, coarse] })?.mix.airFilledPorosity ?? 1) <
+            e.mix.airFilledPorosity,
+          'something coarse takes air away',
+        )
+      : []),
+    ...(verdicts.pH === 'low' && /lime raises/.test(adviceOf(screens, 'pH'))
+      ? when((fixed(own + 2)?.lime.pH ?? 9) < e.lime.pH + 0.01, 'lime does not raise pH')
+      : []),
+    ...(/Too much lime/.test(adviceOf(screens, 'pH')) && !e.given.limes?.length
+      ? when((fixed(0)?.lime.pH ?? 0) > e.lime.pH - 0.01, 'no lime does not lower pH')
+      : []),
+  ]
+}
+
+const RULES: Record<string, Rule> = {
+  physical,
+  noBrokenWords,
+  oneSystem,
+  sameFigures,
+  noContradiction,
+  adviceHelps,
+}
+
+test(`of ${JOBS} random jobs no screen says what cannot be, or says two things`, { timeout: 600_000 }, () => {
+  const breaches = new Map<string, string[]>()
+  let told = 0
+  for (let seed = 1; seed <= JOBS; seed++) {
+    const random = randomJob(seed)
+    const screens = screensOf(random)
+    if ('problem' in screens) {
+      if (BROKEN.test(screens.problem)) breaches.set(`problem: ${screens.problem}`, [`job ${seed}`])
+      continue
+    }
+    told++
+    for (const [name, rule] of Object.entries(RULES))
+      for (const what of rule(screens, random)) {
+        const key = `${name}: ${what.replace(/[\d.,]+/g, '#')}`
+        breaches.set(key, [...(breaches.get(key) ?? []), `job ${seed}: ${what}`])
+      }
+  }
+  const list = [...breaches].sort((a, b) => b[1].length - a[1].length)
+  if (process.env.SENSE_PRINT)
+    console.log(list.map(([key, jobs]) => `${jobs.length} × ${key}\n      ${jobs[0]}`).join('\n'))
+  expect(told).toBeGreaterThan(0.8 * JOBS)
+  expect(list.map(([, jobs]) => `${jobs.length} × ${jobs[0]}`)).toEqual([])
+})

@@ -1,0 +1,145 @@
+import type { Evaluation } from '@/core/evaluate'
+import { verdictsOf, type Judgement, type Verdicts } from '@/core/judgement'
+import { cropById } from '@/core/data'
+import { containerOf, judgedBed } from '@/model/garden/garden'
+import { onGround } from '@/model/garden/starting'
+import { batchCards } from '@/model/make/batchCard'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
+import { dosePerContainer, doseTotals } from '@/model/make/doseTotals'
+import { fillingCards } from '@/model/make/filling'
+import { quantitiesOf } from '@/model/make/quantities'
+import { doseOffers } from '@/model/mix/doses'
+import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
+import { questionOfJob } from '@/model/mix/questionOfJob'
+import { outdoorsOf, seasonPlan, winterOf, type SeasonPlan } from '@/model/season/season'
+import { offerText } from '../doses'
+import { fillingText } from '../filling'
+import { judgementText } from '../judgements'
+import { asMeasuredText, lineText } from '../measures'
+import { noteText, problemText } from '../problems.en'
+import type { Reading } from '../readings/reading'
+import { readingsAtOnce } from '../readings/atOnce'
+import { readingsLater } from '../readings/later'
+import { winterText } from '../season'
+import { dueText, nitrogenText, wateringRows, type DoseToEach } from '../seasonPlan'
+import { doseWeightText } from '../units'
+import type { RandomJob } from './randomJob'
+
+/** What the screens say of a job. */
+export interface Screens {
+  prepared: PreparedMix
+  evaluation: Evaluation
+  verdicts: Verdicts
+  readings: Reading[]
+  judgements: Judgement[]
+  plan: SeasonPlan
+  /** The harvest falls into months too cold for the crop to grow, or all of them do. */
+  coldHarvest: boolean
+  /** Every sentence, with where it stands. */
+  said: { where: string; text: string }[]
+}
+
+/** What was held back, for one container of each bed. */
+function heldBack(job: RandomJob['job'], dressingId: string | undefined): DoseToEach[] {
+  const line = job.dressings.find((d) => d.dressingId === dressingId)
+  return job.fills.flatMap((bed) => {
+    const needed = mixNeededFor(bed)
+    return line && needed.ok ? [{ bed: bed.id, grams: dosePerContainer(line, bed, needed.value) }] : []
+  })
+}
+
+function isColdHarvest(job: RandomJob['job'], place: RandomJob['place'], plan: SeasonPlan): boolean {
+  const suits = outdoorsOf(job, place)?.suits
+  const harvest = plan.due.find((d) => d.code === 'harvest')
+  if (!suits || !harvest) return false
+  const month = Number(harvest.on.slice(5, 7))
+  return suits[month - 1] === 'frost' && !harvest.underGlass
+}
+
+/** Everything the screens would say of a job, or the sentence of the problem that stands in its place. */
+export function screensOf({ job, place, units }: RandomJob): Screens | { problem: string } {
+  const question = questionOfJob(job, place)
+  const prepared = prepare(question)
+  if (!prepared.ok) return { problem: Object.values(problemText(prepared.problem, units)).join(' ') }
+  const answer = evaluatePrepared(prepared.value, AT_REST)
+  if (!answer.ok) return { problem: Object.values(problemText(answer.problem, units)).join(' ') }
+  const evaluation = answer.value
+  const { bands } = prepared.value
+  const crop = cropById(job.cropId)
+  const perennial = crop?.perennial ?? false
+  const { spec } = judgedBed(job)
+  const context = {
+    evaluation,
+    bands,
+    container: containerOf(spec.vessel),
+    wind: place?.wind ?? null,
+    cropName: crop?.name ?? null,
+    perennial,
+    units,
+    wide: onGround(spec.vessel.kind),
+  }
+  const readings = [
+    ...readingsAtOnce(context),
+    ...readingsLater({
+      evaluation,
+      later: evaluation,
+      bands,
+      cost: { perLitre: null, missing: [] },
+      nameOf: (id) => id,
+      perennial,
+      units,
+    }),
+  ]
+  const judgements = judgementsOf(prepared.value, evaluation)
+  const plan = seasonPlan(job, undefined, evaluation, place)
+  const said: Screens['said'] = []
+  const say = (where: string, ...texts: string[]) => {
+    for (const text of texts) if (text) said.push({ where, text })
+  }
+  for (const r of readings) {
+    say(`reading ${r.id}`, r.label, r.value, r.wanted, r.advice)
+    for (const why of r.why())
+      if (typeof why === 'string') say(`why ${r.id}`, why)
+      else say(`why ${r.id}`, why.head.join(' | '), ...why.rows.map((row) => row.join(' | ')))
+  }
+  for (const j of judgements) {
+    const text = judgementText(j, units)
+    say(`judgement ${j.code}`, text.says, text.does)
+  }
+  for (const note of [...prepared.notes, ...answer.notes]) say(`note ${note.code}`, noteText(note, units))
+  for (const offer of doseOffers(prepared.value, evaluation)) {
+    const text = offerText(offer, null, units)
+    say('offer', ...Object.values(text).filter((t) => typeof t === 'string'))
+  }
+  const feed = nitrogenText(evaluation.growing?.feeding.nitrogenToFeed ?? 0, units)
+  for (const due of plan.due) {
+    const text = dueText(due, heldBack(job, due.dressingId), feed, units)
+    say(`due ${due.code}`, text.title, text.text, text.when)
+  }
+  if (evaluation.growing) for (const row of wateringRows(evaluation.growing)) say('watering', row.join(' | '))
+  const winter = winterOf(job, place)
+  if (winter && crop) say('winter', winterText(winter, crop.name, units))
+  const quantities = quantitiesOf(job)
+  if (!quantities.ok) say('quantities', ...Object.values(problemText(quantities.problem, units)))
+  else {
+    say('batches', asMeasuredText(quantities.value))
+    for (const card of batchCards(job, quantities.value).slice(0, 2))
+      for (const line of card.lines) say('batch', lineText(line, units))
+    for (const dose of doseTotals(job, quantities.value)) say('dose', doseWeightText(dose.grams, units))
+    for (const card of fillingCards(job, quantities.value))
+      for (const step of card.steps) {
+        const text = fillingText(step.do, spec, job.plan.bucket, units)
+        say('filling', text.title, text.text)
+      }
+  }
+  return {
+    prepared: prepared.value,
+    evaluation,
+    verdicts: verdictsOf(evaluation, bands, perennial),
+    readings,
+    judgements,
+    plan,
+    coldHarvest: isColdHarvest(job, place, plan),
+    said,
+  }
+}
