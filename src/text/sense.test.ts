@@ -3,7 +3,7 @@ import { MATERIALS } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
 import { evaluatePrepared, prepare } from '@/model/mix/prepare'
 import type { RecipeQuestion } from '@/model/mix/question'
-import { judgementInShort } from './judgements'
+import type { judgementInShort } from './judgements'
 import { shortName } from './labels'
 import { randomJob, type RandomJob } from './testing/randomJob'
 import { screensOf, type Screens } from './testing/screens'
@@ -54,7 +54,7 @@ const physical: Rule = ({ evaluation: e }) => [
 ]
 
 /** Words that show a number went wrong. */
-const BROKEN = /NaN|Infinity|undefined|null|\[object|-0(?![\d.])|−0(?![\d.])|\b0\.0+ (?!dS)\S|  /
+const BROKEN = /NaN|Infinity|undefined|null|\[object|-0(?![\d.])|−0(?![\d.])|\b0\.0+ (?!dS)\S| {2}/
 /** Names as sold hold grain sizes and grades of feed: “2-8 mm”, “46-0-0”. */
 const NAMES = [...MATERIALS, ...DRESSINGS]
   .flatMap((row) => [row.name, shortName(row.id)])
@@ -181,7 +181,7 @@ const adviceHelps: Rule = (screens) => {
   const { evaluation: e, verdicts, prepared } = screens
   const { lines, lime } = prepared.question.recipe
   const total = lines.reduce((sum, l) => sum + l.parts, 0)
-  const coarse = { id: 'perlite_coarse', parts: total / 2 }
+  const coarse = { id: 'perlite_coarse', parts: total }
   const fixed = (gramsPerLitre: number) =>
     changed(screens, { lime: { ...lime, aim: { kind: 'dose', gramsPerLitre } } })
   const own = prepared.lime.own.gramsPerLitre

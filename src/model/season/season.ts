@@ -109,7 +109,7 @@ export function seasonPlan(
   const season = crop && seasonOf(crop.id)
   const suits = season && place ? monthsFor(season, place) : null
   const growth = crop && growthOf(crop.id)
-  const harvest =
+  const ripe =
     !crop || !season
       ? null
       : crop.perennial && growth
@@ -122,14 +122,12 @@ export function seasonPlan(
       const bad = season!.standsTo ? place!.months[at.getMonth()]!.tMin < 2 : suits[at.getMonth()] === 'frost'
       if (bad) coldFrom = differenceInCalendarDays(at, start)
     }
-  // What takes no frost comes to harvest only under glass where cold nights come before it.
+  // What takes no frost comes to harvest only under glass where cold nights come before it, and bears until they do.
   const killed = suits?.[start.getMonth()] === 'frost' ? 0 : coldFrom
-  const underGlass =
-    season?.leastNight != null &&
-    !crop?.perennial &&
-    killed !== null &&
-    harvest !== null &&
-    harvest.from > killed
+  const isTender = Boolean(season?.leastNight) && !crop?.perennial
+  const underGlass = isTender && killed !== null && ripe !== null && ripe.from >= killed
+  const harvest =
+    isTender && killed !== null && ripe && !underGlass ? { ...ripe, to: Math.min(ripe.to, killed) } : ripe
   const done = new Set(job.followedSteps)
   const due = followUp({
     mixedBefore: record ? Math.max(0, differenceInCalendarDays(start, parseISO(record.madeOn))) : 0,

@@ -183,6 +183,16 @@ function movedBy({ lime, acidity }: Evaluation): string[] {
     : [later]
 }
 
+/** A dressing that lowers pH by more than this is the first thing to give less of. Source: our assumption. */
+const SOURS = 0.3
+
+function tooAcid({ lime }: Evaluation): string {
+  const sour = [...lime.movers].sort((a, b) => a.by - b.by)[0]
+  return sour && sour.by < -SOURS
+    ? `Too acid: ${dressingName(sour.id).toLowerCase()} lowers it. Less of that, or more lime.`
+    : 'Too acid: lime raises it.'
+}
+
 function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
   const limes = e.lime.doses.map(({ lime, gramsPerLitre }) => ({ lime, share: gramsPerLitre }))
   const isRaisedByLime = () =>
@@ -198,7 +208,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     value: pHText(e.lime.pH),
     wanted: `${likes(cropName)} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`,
     verdict: v.pH,
-    advice: v.pH === 'low' ? 'Too acid: lime raises it.' : v.pH === 'high' ? tooHigh() : '',
+    advice: v.pH === 'low' ? tooAcid(e) : v.pH === 'high' ? tooHigh() : '',
     position: onPH(e.lime.pH),
     band: span(bands.pH, onPH),
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
