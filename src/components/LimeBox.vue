@@ -88,7 +88,7 @@ const doses = computed(() =>
       :model-value="lime.target"
       :hint="
         cropName
-          ? `the middle of what ${cropName.toLowerCase()} likes, unless you change it`
+          ? `well within what ${cropName.toLowerCase()} likes, unless you change it`
           : 'most vegetables: 6.0 to 6.8'
       "
       @update:model-value="emit('change', { target: $event })"

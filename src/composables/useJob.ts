@@ -71,13 +71,17 @@ export function useJobIn<G extends GardenDoor>(
     asked = { job: j, place: p }
     return questionOfJob(j, p)
   })
-  const targets = computed(() => (question.value ? targetsOf(question.value) : null))
+  const prepared = computed(() => (question.value ? work(question.value) : null))
+  // Bands follow the mix where there is one.
+  const targets = computed(() => {
+    if (prepared.value?.ok) return prepared.value.value.targets
+    return question.value ? targetsOf(question.value) : null
+  })
   // The same as long as they say the same: what shows them need not be drawn again for another part of the mix.
   const bands = computed<Bands>((old) => {
     const now = bandsOf(targets.value ?? NO_JOB)
     return old && sameData(old, now) ? old : now
   })
-  const prepared = computed(() => (question.value ? work(question.value) : null))
   const evaluation = computed<Outcome<Evaluation> | null>(() => {
     const ready = prepared.value
     if (!ready?.ok) return ready

@@ -1,10 +1,22 @@
 import type { Compared } from '@/model/mix/compare'
 import { differences } from '@/model/mix/compare'
+import { chanceText } from './finder'
 import { MONTHS } from './labels'
-import { intervalText, percentText, pHText, rateFigure, rateUnit, weightText, type UnitSystem } from './units'
+import {
+  intervalText,
+  percentText,
+  pHText,
+  rateFigure,
+  rateUnit,
+  weightText,
+  windText,
+  type UnitSystem,
+} from './units'
 
 const ROWS: Record<string, { label: string; write: (x: number, units: UnitSystem) => string }> = {
   air: { label: 'Air after draining', write: (x) => percentText(x) },
+  wind: { label: 'Begins to tip in a wind of', write: windText },
+  chance: { label: 'Lots within all bands', write: chanceText },
   water: { label: 'Water within easy reach', write: (x) => percentText(x) },
   days: { label: 'Waterings in the thirstiest month', write: intervalText },
   pH: { label: 'pH in six weeks', write: pHText },

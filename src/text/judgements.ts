@@ -22,6 +22,12 @@ export interface JudgementText {
 }
 const percents = (x: number) => percentText(x)
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
+/** "Gone by then: peat, compost. " */
+const partsThat = (what: 'goes' | 'stays', ids: readonly string[]) =>
+  ids.length === 0
+    ? ''
+    : `${what === 'goes' ? 'Half or more of it gone by then' : 'What stays'}: ${ids.map((id) => shortName(id).toLowerCase()).join(', ')}. `
+
 /** "May", "October to February": months in the order they come, runs of them by their ends. */
 function monthsText(months: readonly number[]): string {
   const runs: number[][] = []
@@ -56,6 +62,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'coir-wants-calcium': 'coir wants calcium',
   'tips-in-wind': 'tips in wind',
   slumps: 'slumps in time',
+  'nitrogen-for-roots': 'rich for root crops',
   'blossom-end-rot': 'dries between waterings',
   'much-compost': 'much compost',
   'ammonium-when-cold': 'ammonium while cold',
@@ -91,7 +98,9 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
     case 'sand-lowers-air':
       return {
         says: `${shortName(j.material)} takes air away here: ${percents(j.air)} with it, ${percents(j.without)} without.`,
-        does: 'Its grains fill the gaps. Leave it out, or keep it for weight and put something coarse beside it.',
+        does: j.isSoil
+          ? 'In a pot its fine pores stay full of water, which in open ground would drain on down. Half as much, with something coarse in its place; or a bed open to soil.'
+          : 'Its grains fill the gaps. Leave it out, or keep it for weight and put something coarse beside it.',
         source: 'packing of the grain sizes',
       }
     case 'lime-does-little':
@@ -141,8 +150,14 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
     case 'slumps':
       return {
         says: `After ${j.years} years ${percents(j.lost)} of it is gone and air is at ${percents(j.air)} (${percents(j.wanted)} wanted).`,
-        does: 'For what stays long take parts that last: bark, pumice, grit, loam; less compost and peat.',
+        does: `${partsThat('goes', j.going)}${partsThat('stays', j.staying)}For what stands for years give more room to parts that last: bark, pumice, grit, loam.`,
         source: 'rot of each part, packed again',
+      }
+    case 'nitrogen-for-roots':
+      return {
+        says: `For a root crop this is rich: ${mg(j.mgPerLitre)} of nitrogen at hand in the first days, ${mg(j.limit)} is much.`,
+        does: 'It makes leaf, and forked or hairy roots. Leave the nitrogen out at mixing, and feed a little once roots swell.',
+        source: 'common practice',
       }
     case 'blossom-end-rot':
       return {

@@ -90,6 +90,8 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
       return 'what pots should hold (De Boodt & Verdonck 1972)'
     case 'ground':
       return 'what ground for vegetables should hold; more is no fault (common practice)'
+    case 'soilless':
+      return `${reason.by} lower at the least, for an organic mix without soil (Lucas & Davis 1961)`
     case 'carried':
       return `it has to be lifted: ${weightText(LIFT_LIMIT, units)} is the most for one (NIOSH)`
     case 'can-water-every':

@@ -37,6 +37,18 @@ const ALSO: Partial<Record<MaterialFamily, string>> = {
   mix: 'potting compost ready bagged',
 }
 
+/** What is widely said of a material and is not so, with what it is and on whose word. */
+const MISTAKEN: Readonly<Record<string, string>> = {
+  sphagnum_moss_long:
+    'Often sold as neutral. It is acid: live and dried sphagnum holds pH 3.5 to 5 in water (Clymo 1963, Annals of Botany 27:309-324, from memory; common practice).',
+  coir_pith:
+    'Often sold as pH-neutral. It lies between 5 and 6.8 and drifts up as it is washed (Evans, Konduru & Stamps 1996, from memory).',
+  biochar_raw:
+    'Often praised for holding feed at once. Fresh char is alkaline and takes nitrogen until it is charged (Lehmann & Joseph, from memory).',
+}
+/** A word against what is widely said of it; nothing where nothing is. */
+export const mistakenText = (materialId: string): string => MISTAKEN[materialId] ?? ''
+
 /** Does a material answer to every word of a search? */
 export function matches(material: Material, search: string): boolean {
   const text =

@@ -1,11 +1,12 @@
 import type { Evaluation } from '@/core/evaluate'
+import type { Job } from '@/model/garden/schemas'
 import type { Quantities } from '@/model/make/quantities'
 import type { ShoppingLine } from '@/model/make/shoppingList'
 import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, isRounded } from '@/core/batch'
 import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
-import { shortName } from './labels'
+import { bedTitle, shortName } from './labels'
 import { doseWeightText, volumeText, type UnitSystem, percentText, pHText } from './units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
@@ -70,6 +71,32 @@ export function lineText(line: CardLine, units: UnitSystem): string {
     ? `${measureOfLine(line)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
     : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${line.into === null ? '' : `, ${pileText(line.into, units)}`}`
 }
+
+/**
+ * "fills 1.8 of Fig pot": how many containers of each bed a batch fills, settling counted; nothing for a mix that goes
+ * into another.
+ */
+export function batchFillsText(
+  card: Pick<BatchCard, 'mix' | 'blendLitres'>,
+  job: Job,
+  q: Quantities,
+): string {
+  if (card.mix) return ''
+  const settled = card.blendLitres / (1 + job.plan.settling)
+  return job.fills
+    .flatMap((bed, i) => {
+      const each = q.needed[i]?.net ?? 0
+      const count = settled / each
+      return each > 0 && count < MANY
+        ? [
+            `${count >= 9.95 ? count.toFixed(0) : count.toFixed(1).replace(/\.0$/, '')} of ${bedTitle(bed.spec)}`,
+          ]
+        : []
+    })
+    .join(', or ')
+}
+/** More containers than this from one batch nobody counts. */
+const MANY = 1000
 
 /** "Batch 2", or of a finished mix "Base mix, batch 2". */
 export const batchTitle = ({ mix, index }: Pick<BatchCard, 'mix' | 'index'>): string =>

@@ -7,8 +7,10 @@ import { batchTitle } from '@/text/measures'
 import { volumeText, type UnitSystem } from '@/text/units'
 import BatchCardLine from '../BatchCardLine.vue'
 
-const { card, ticks, units, last } = defineProps<{
+const { card, fills, ticks, units, last } = defineProps<{
   card: BatchCard
+  /** How many containers it fills, in words. */
+  fills: string
   ticks: ReadonlySet<string>
   units: UnitSystem
   /** Every batch is done. */
@@ -21,7 +23,10 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
   <div class="batch no-print">
     <h2 id="batch-title">
       {{ batchTitle(card) }} of {{ card.of }}
-      <small>{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units) }}</small>
+      <small
+        >{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units)
+        }}{{ fills ? `, fills ${fills}` : '' }}</small
+      >
     </h2>
     <p v-if="card.mix" class="soft">
       Made first: it goes into the others as one measure.

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
 import { materialFigures, materialSources } from '@/text/materialFigures'
+import { mistakenText } from '@/text/materials'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { material } = defineProps<{
@@ -49,6 +50,7 @@ const sources = computed(() => (material ? materialSources(material) : []))
       <ul>
         <li v-for="[citation, names] in sources" :key="citation">{{ citation }}: {{ names.join(', ') }}.</li>
       </ul>
+      <p v-if="mistakenText(material.id)"><strong>Not so:</strong> {{ mistakenText(material.id) }}</p>
       <p v-if="material.hazards"><strong>Mind:</strong> {{ material.hazards }}.</p>
     </template>
   </DialogFrame>

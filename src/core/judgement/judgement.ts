@@ -12,7 +12,14 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'too-little-air'; air: Fraction; wanted: Fraction; depth: Centimetres; inGround: boolean }
   | { code: 'foot-drowned'; height: Centimetres; depth: Centimetres; air: Fraction; inGround: boolean }
   | { code: 'stays-wet'; months: number[]; air: Fraction; better: Fraction }
-  | { code: 'sand-lowers-air'; material: string; share: Fraction; air: Fraction; without: Fraction }
+  | {
+      code: 'sand-lowers-air'
+      material: string
+      isSoil: boolean
+      share: Fraction
+      air: Fraction
+      without: Fraction
+    }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
   | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }
   | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
@@ -20,7 +27,17 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'unsterile-for-seeds'; materials: string[] }
   | { code: 'coir-wants-calcium'; share: Fraction; calcium: number; wanted: number }
   | { code: 'tips-in-wind'; at: number; met: number; tooHeavy: boolean }
-  | { code: 'slumps'; years: number; lost: Fraction; air: Fraction; wanted: Fraction }
+  | {
+      code: 'slumps'
+      years: number
+      lost: Fraction
+      air: Fraction
+      wanted: Fraction
+      /** Materials of which half or more is gone by then, and those that stay. */
+      going: string[]
+      staying: string[]
+    }
+  | { code: 'nitrogen-for-roots'; mgPerLitre: number; limit: number }
   | { code: 'blossom-end-rot'; days: Days; keeps: Days; crop: string }
   | { code: 'much-compost'; share: Fraction; limit: Fraction }
   | FeedFlag

@@ -126,6 +126,20 @@ export const JUDGEMENT_LIMITS = defineLimits({
     source: 'common practice: none for seedlings',
   },
   compost: { value: 0.4, low: 0.33, high: 0.5, unit: 'fraction', source: 'common practice: a third at most' },
+  goneHalf: {
+    value: 0.5,
+    low: 0.4,
+    high: 0.6,
+    unit: 'share of a part gone in three years',
+    source: 'our assumption: named as going',
+  },
+  rootNitrogen: {
+    value: 150,
+    low: 100,
+    high: 200,
+    unit: 'mg/L at hand in the first days',
+    source: 'common practice: rich ground makes leaf and forked roots',
+  },
   coirShare: {
     value: 0.3,
     low: 0.2,

@@ -1,8 +1,10 @@
 import { limeAt, JUDGED_AFTER } from '../chemistry'
 import { dressingById } from '../data/dressings'
-import type { Evaluation } from '../evaluate'
+import { USUAL_TEMPERATURE, type Evaluation } from '../evaluate'
+import { yearMean } from '../growing'
 import { blend, type Blend } from '../mixing'
 import type { Fraction } from '../units'
+import { lostStructure } from '../structure'
 import { containerProfile } from '../water'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
@@ -68,16 +70,20 @@ function airOf({ container, evaluation: e }: JudgementQuestion, other: Blend): F
   return containerProfile(container, layers, 60).layers.at(-1)!.airFilledPorosity
 }
 
+/** Sand, and in a container soil: what fills the gaps between coarser grains and holds water in its own fine ones. */
 const sandLowersAir: Rule = (q) =>
   q.evaluation.blend.shares.flatMap(({ material, share }): Judgement[] => {
-    if (material.family !== 'sand' || share < L.sandShare.value) return []
+    const isSoil = material.family === 'soil' && q.container.base.kind !== 'onSoil'
+    if ((material.family !== 'sand' && !isSoil) || share < L.sandShare.value) return []
     const rest = q.parts.filter((p) => p.material.material.id !== material.id)
     const other = rest.length ? blend(rest) : null
     if (!other?.ok) return []
     const air = q.evaluation.mix.airFilledPorosity
     const without = airOf(q, other.value)
-    return without > air + L.sandGain.value
-      ? [{ level: 'warn', code: 'sand-lowers-air', material: material.id, share, air, without }]
+    // Soil is there for its weight and its hold on water: it is named only where air is short.
+    const counts = !isSoil || air < q.airWanted.low
+    return counts && without > air + L.sandGain.value
+      ? [{ level: 'warn', code: 'sand-lowers-air', material: material.id, isSoil, share, air, without }]
       : []
   })
 
@@ -166,8 +172,32 @@ const slumps: Rule = ({ evaluation: e, crop, airWanted }) => {
   const later = e.seasons.find((s) => s.years === 3) ?? e.seasons.at(-1)
   if (!crop?.perennial || !later) return []
   const { years, volumeLost: lost, airFilledPorosity: air } = later
-  return isSlump(lost) || air < airWanted.low - L.slumpAir.value
-    ? [{ level: 'warn', code: 'slumps', years, lost, air, wanted: airWanted.low }]
+  if (!isSlump(lost) && air >= airWanted.low - L.slumpAir.value) return []
+  const temperature = yearMean(e.given.temperature ?? USUAL_TEMPERATURE)
+  const isGoing = ({ material }: Evaluation['blend']['shares'][number]) =>
+    lostStructure(material, years, temperature) >= L.goneHalf.value
+  const ids = (of: (share: Evaluation['blend']['shares'][number]) => boolean) =>
+    e.blend.shares.filter(of).map((s) => s.material.id)
+  const wanted = airWanted.low
+  return [
+    {
+      level: 'warn',
+      code: 'slumps',
+      years,
+      lost,
+      air,
+      wanted,
+      going: ids(isGoing),
+      staying: ids((s) => !isGoing(s)),
+    },
+  ]
+}
+
+const nitrogenForRoots: Rule = ({ evaluation: { growing }, crop }) => {
+  const mgPerLitre = growing?.feeding.earlyNitrogen ?? 0
+  const limit = L.rootNitrogen.value
+  return crop?.kind === 'root veg' && mgPerLitre > limit
+    ? [{ level: 'warn', code: 'nitrogen-for-roots', mgPerLitre, limit }]
     : []
 }
 
@@ -211,6 +241,7 @@ export const RULES: readonly Rule[] = [
   coirWantsCalcium,
   tipsInWind,
   slumps,
+  nitrogenForRoots,
   blossomEndRot,
   feedFlags,
 ]

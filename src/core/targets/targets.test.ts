@@ -86,6 +86,26 @@ describe('targets', () => {
     expect(band({ inGround: true }, 'easilyAvailableWater')).toBeUndefined()
     expect(band({}, 'pH')!.reasons).toEqual([{ code: 'most-vegetables' }])
   })
+  outsideCheck({
+    module: 'data',
+    what: 'a soilless organic mix of vegetables, least pH: half to one lower than soil',
+    source: 'Lucas & Davis 1961, Soil Sci. 92:177-182 (from memory); common practice 5.4-6.2',
+    basis: 'published',
+    unit: 'pH',
+    expected: { low: 5, high: 5.5 },
+    tolerance: 0,
+    computed: () => band({ soilless: true }, 'pH')!.band.low,
+  })
+  test('bands of acid ground, and those the grower moved, do not follow the mix', () => {
+    const of = (id: string, more: Partial<TargetQuestion> = {}) =>
+      band({ crops: [crop(id)], soilless: true, ...more }, 'pH')!
+    expect(of('tomato_cherry').band.low).toBe(crop('tomato_cherry').pH.low - 0.5)
+    expect(of('tomato_cherry').band.high).toBe(crop('tomato_cherry').pH.high)
+    expect(of('tomato_cherry').reasons.map((r) => r.code)).toContain('soilless')
+    expect(of('blueberry').band.low).toBe(crop('blueberry').pH.low)
+    const own = { pH: { low: 6, high: 6.2 } }
+    expect(of('tomato_cherry', { own }).band).toEqual(own.pH)
+  })
   test('a band the grower moved stands', () => {
     const own = { pH: { low: 5, high: 5.4 } }
     expect(band({ crops: [crop('lettuce')], own }, 'pH')).toMatchObject({

@@ -20,6 +20,7 @@ export type Reason =
   | { code: 'most-vegetables' }
   | { code: 'pots' }
   | { code: 'ground' }
+  | { code: 'soilless'; by: number }
   | { code: 'carried' }
   | { code: 'can-water-every'; days: number }
   | { code: 'grower' }
@@ -58,12 +59,33 @@ export interface TargetQuestion {
   crops: readonly Crop[]
   /** A bed drained by soil is held to plant-available water, not to the easy water of pots. */
   inGround: boolean
+  /** A mix of peat, bark, coir or compost without soil; false where no mix is known. */
+  soilless?: boolean
   /** Has to be lifted once filled. */
   carried: boolean
   /** Days between the waterings the grower can keep; null where nobody said. */
   waterEvery: number | null
   /** Bands the grower has moved. */
   own?: Partial<Record<Target, Band>>
+}
+
+/**
+ * Organic mixes without soil feed as well at a lower pH: iron, manganese and phosphorus are freer, and there is no
+ * aluminium to harm roots. Half a unit is taken off the lower end of a band; bands of acid ground stand.
+ * Source: Lucas & Davis 1961, Soil Sci. 92:177-182: organic soils half to one and a half lower (from memory).
+ */
+export const SOILLESS_LOWER = 0.5
+const ACID_BAND = 5.5
+
+function lowerForSoilless(bands: TargetBand[]) {
+  const at = bands.findIndex((b) => b.target === 'pH')
+  const of = bands[at]!
+  if (of.band.low < ACID_BAND || of.reasons.some((r) => r.code === 'grower')) return
+  bands[at] = {
+    ...of,
+    band: { ...of.band, low: of.band.low - SOILLESS_LOWER },
+    reasons: [...of.reasons, { code: 'soilless', by: SOILLESS_LOWER }],
+  }
 }
 
 /**
@@ -113,6 +135,7 @@ export function targetsFor(q: TargetQuestion): Targets {
   if (q.inGround) put('plantAvailableWater', GROUND_WATER, [{ code: 'ground' }])
   else put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
   strictest('pH', (c) => c.pH)
+  if (q.soilless) lowerForSoilless(bands)
   strictest('electricalConductivity', (c) => ({ low: 0, high: saltBand(c.properties).high }))
   if (q.carried) put('drainedWeight', { low: 0, high: LIFT_LIMIT }, [{ code: 'carried' }])
   if (q.waterEvery !== null)

@@ -30,6 +30,7 @@ import {
   type Verdicts,
 } from '../judgement'
 import type { Limit } from '../limits'
+import { lostStructure } from '../structure'
 import { bandsOf, targetsFor, type Bands } from '../targets'
 import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../water'
 import { parts } from './arbitraries'
@@ -510,6 +511,27 @@ everyLimit(
         'note',
       )(codes(shares([row('compost_green'), share], [row('peat_medium'), 1 - share]))),
     ),
+    goneHalf: trial(0.5, (lost) => {
+      const peat = row('peat_medium')
+      const of = (years: number): Material => ({
+        ...peat,
+        properties: {
+          ...peat.properties,
+          structuralHalfLife: { ...peat.properties.structuralHalfLife, value: years },
+        },
+      })
+      // A half-life of three years loses half in three at its own temperature; the rest is a matter of powers of two.
+      const pace = -Math.log2(1 - lostStructure(of(3), 3, 15))
+      const rots = of((-3 * pace) / Math.log2(1 - lost))
+      const found = judged({ ...shares([rots, 1]), ...seasons(0.4) }, { crop: BERRY })
+      return found.flatMap((j) => (j.code === 'slumps' ? j.going : [])).length
+    }),
+    rootNitrogen: trial(150, (mg) => {
+      const rich = { ...growing(2)!, feeding: { hungryFrom: null, earlyNitrogen: mg } }
+      return says('nitrogen-for-roots')(
+        codes({ growing: rich as unknown as Evaluation['growing'] }, { crop: cropById('carrot')! }),
+      )
+    }),
     coirShare: trial(0.3, (share) =>
       says(
         'coir-wants-calcium',
@@ -535,6 +557,7 @@ everyLimit(
     'sandGain',
     'pHCreep',
     'hardWater',
+    'goneHalf',
     'coirCalcium',
   ],
 )

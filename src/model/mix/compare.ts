@@ -1,10 +1,11 @@
-import type { Evaluation } from '@/core/evaluate'
+import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
+import { waterJudged, type Bands } from '@/core/targets'
 import { recipeOf } from './versions'
 import { mixCost } from './cost'
 import type { Garden } from '@/model/garden/garden'
-import { evaluateJob } from './evaluateJob'
-import { AT_REST } from './prepare'
+import { prepareJob } from './evaluateJob'
+import { AT_REST, evaluatePrepared } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
 
 /** A mix to be held against others, in the bed of one job. */
@@ -19,6 +20,11 @@ export interface Rival {
 export interface Compared {
   rival: Rival
   answer: Outcome<Evaluation>
+  /** What it is held to, and as the core takes it; null where it cannot be prepared. */
+  bands: Bands | null
+  input: MixInContainer | null
+  /** Share of drawn lots that meet every band; null until it is worked out. */
+  chance: number | null
   /** Money for a litre of blended mix; null where some price is unknown. */
   costPerLitre: number | null
   /** The same at the corners of what its label leaves open. */
@@ -33,10 +39,14 @@ export function compare(
   rivals: readonly Rival[],
 ): Compared[] {
   const one = (rival: Rival): Compared => {
-    const answer = evaluateJob({ ...job, ...recipeOf(rival.recipe) }, place, AT_REST)
+    const prepared = prepareJob({ ...job, ...recipeOf(rival.recipe) }, place)
+    const answer = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
     return {
       rival,
       answer,
+      bands: prepared.ok ? prepared.value.bands : null,
+      input: prepared.ok ? prepared.value.input : null,
+      chance: null,
       costPerLitre: answer.ok ? costOf(garden, rival) : null,
       corners: rival.corners.map((recipe) => one({ ...rival, recipe, corners: [] })),
     }
@@ -59,7 +69,7 @@ export interface Aspect {
 /** What mixes are compared by. Steps as in the finder: differences a grower would notice. */
 export const ASPECTS: readonly Aspect[] = [
   { key: 'air', step: 0.02, of: (c) => value(c, (e) => e.mix.airFilledPorosity) },
-  { key: 'water', step: 0.02, of: (c) => value(c, (e) => e.mix.easilyAvailableWater) },
+  { key: 'water', step: 0.02, of: (c) => (c.bands ? value(c, (e) => waterJudged(e.mix, c.bands!)) : null) },
   {
     key: 'days',
     step: 0.3,
@@ -74,6 +84,12 @@ export const ASPECTS: readonly Aspect[] = [
     step: 0.5,
     of: (c) => value(c, (e) => e.salts.mix.electricalConductivity.saturatedExtract),
   },
+  {
+    key: 'wind',
+    step: 1,
+    of: (c) => value(c, (e) => (Number.isFinite(e.growing?.tippingWind) ? e.growing!.tippingWind : null)),
+  },
+  { key: 'chance', step: 0.1, of: (c) => c.chance },
   { key: 'weight', step: 1, of: (c) => value(c, (e) => e.weights.drained) },
   { key: 'feed', step: 0.1, of: (c) => value(c, (e) => e.growing?.feeding.nitrogenMet ?? null) },
   {

@@ -10,7 +10,7 @@ import { cropFit, LAYERS, mixNeeded, type FillerLayer, type MixNeeded } from '@/
 import type { Temperature } from '@/core/chemistry'
 import { temperatureOfPlace, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
-import { preparedMaterial } from '@/core/mixing'
+import { preparedMaterial, type Blend } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
@@ -37,14 +37,24 @@ export const neededFor = (bed: BedQuestion): Outcome<MixNeeded> =>
   mixNeeded({ container: bed.container, layers: fillers(bed.layers), rootBalls: bed.rootBalls, sunkBy: null })
 
 /** What the mix is held against, with the reasons, and where its crops disagree. */
-export const targetsOf = ({ bed, crops, care }: MixQuestion): Targets =>
+export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targets =>
   targetsFor({
+    soilless: mix && isSoilless(mix),
     crops,
     inGround: bed.container.base.kind === 'onSoil',
     carried: bed.carried,
     waterEvery: care.waterEvery,
     own: care.bands,
   })
+
+const ORGANIC: ReadonlySet<string> = new Set(['peat', 'coir', 'bark', 'wood', 'compost', 'manure', 'mix'])
+/** Shares that make an organic mix without soil. Source: our assumption. */
+const SOILLESS = { organic: 0.5, soil: 0.1 }
+function isSoilless({ shares }: Blend): boolean {
+  const of = (is: (family: string) => boolean) =>
+    shares.reduce((sum, s) => sum + (is(s.material.family) ? s.share : 0), 0)
+  return of((f) => ORGANIC.has(f)) >= SOILLESS.organic && of((f) => f === 'soil') < SOILLESS.soil
+}
 
 /** Layers as the evaluation takes them: cloth has no body. Errors: those of `flatOf` for a layer of another mix. */
 export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
@@ -103,7 +113,7 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
   if (!needed.ok) return needed
   const layers = bottomLayers(question)
   if (!layers.ok) return layers
-  const targets = targetsOf(question)
+  const targets = targetsOf(question, recipe.value.blend)
   const { flat, lime, doses } = recipe.value
   return succeed(
     {

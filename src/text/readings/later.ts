@@ -1,14 +1,19 @@
-import type { Evaluation } from '@/core/evaluate'
 import { isFed, JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
+import { releasedFraction } from '@/core/chemistry'
+import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
+import type { DressingDose } from '@/core/nutrients'
 import type { Bands } from '@/core/targets'
 import type { MixCost } from '@/model/mix/cost'
+import { dressingName } from '../dressings'
 import { shortName } from '../labels'
 import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../units'
-import { listed, type Reading } from './reading'
+import { listed, type Reading, type Why } from './reading'
 
 /** All that the figures below those under the hand are worded from. */
 export interface LaterContext {
   evaluation: Evaluation
+  /** Everything given, g per litre. */
+  doses: readonly DressingDose[]
   /** With its later years; null while the hand has not rested. */
   later: Evaluation | null
   bands: Bands
@@ -65,7 +70,33 @@ function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Read
 /** From here on a season's nitrogen counts as all of it. */
 const FED = { from: JUDGEMENT_LIMITS.fed.value, to: 1 }
 
-function feedReading({ evaluation: e, units }: LaterContext, v: Verdicts): Reading[] {
+/** Months a release is told at. */
+const RELEASED_AT = [1, 2, 3, 6, 9, 12, 18, 24]
+const MONTH = 30.4375
+
+/** What of each slow feed is given by when, over its whole life and not only the crop's; nothing where none is slow. */
+function releaseTable({ doses, evaluation }: LaterContext): Why[] {
+  const slow = doses.filter(
+    ({ dressing }) =>
+      (dressing.release.kind === 'coated' || dressing.release.kind === 'firstOrder') &&
+      (dressing.analysis.nitrogen?.value ?? 0) > 0,
+  )
+  if (slow.length === 0) return []
+  const temperature = evaluation.given.temperature ?? USUAL_TEMPERATURE
+  return [
+    {
+      head: ['Given by month', ...RELEASED_AT.map(String)],
+      rows: slow.map(({ dressing }) => [
+        dressingName(dressing.id),
+        ...RELEASED_AT.map((m) => percentText(releasedFraction(dressing.release, m * MONTH, temperature))),
+      ]),
+    },
+  ]
+}
+
+function feedReading(context: LaterContext, v: Verdicts): Reading[] {
+  const { evaluation: e, units } = context
+
   const f = e.growing?.feeding
   if (!f) return []
   return [
@@ -102,6 +133,7 @@ function feedReading({ evaluation: e, units }: LaterContext, v: Verdicts): Readi
             ]),
         },
         'mg of nitrogen a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
+        ...releaseTable(context),
       ],
     },
   ]

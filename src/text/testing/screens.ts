@@ -82,6 +82,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     ...readingsAtOnce(context),
     ...readingsLater({
       evaluation,
+      doses: prepared.value.doses,
       later: evaluation,
       bands,
       cost: { perLitre: null, missing: [] },

@@ -26,6 +26,7 @@ const {
   units,
   container,
   place,
+  prepared,
   evaluation,
   answer,
   delayedAnswer,
@@ -47,6 +48,7 @@ const heavy = computed(
 )
 const restedStale = useDelayedByFrame(later.stale)
 const lasting = computed(() => (restedStale.value ? null : (later.value.value?.evaluation ?? null)))
+const doses = computed(() => (prepared.value?.ok ? prepared.value.value.doses : []))
 const perennial = computed(() => crop.value?.perennial ?? false)
 const atOnce = computed(() =>
   answer.value && container.value
@@ -66,6 +68,7 @@ const afterwards = computed(() =>
   delayedAnswer.value
     ? readingsLater({
         evaluation: delayedAnswer.value,
+        doses: doses.value,
         later: lasting.value,
         bands: bands.value,
         cost: cost.value,

@@ -7,6 +7,7 @@ import CompareTable from '@/components/compare/CompareTable.vue'
 import SeasonCourses from '@/components/compare/SeasonCourses.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import { useBags } from '@/composables/useBags'
+import { useChances } from '@/composables/useChances'
 import { useJob } from '@/composables/useJob'
 import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import { useStations } from '@/composables/useStations'
@@ -49,6 +50,15 @@ const compared = computed(() =>
       )
     : [],
 )
+/** The same with the chance of each, as soon as it is drawn. */
+const chances = useChances(() =>
+  compared.value.flatMap(({ rival, input, bands }) =>
+    input && bands ? [{ id: rival.id, request: { input, bands } }] : [],
+  ),
+)
+const withChances = computed(() =>
+  compared.value.map((c) => ({ ...c, chance: chances.value.get(c.rival.id) ?? null })),
+)
 const saysOf = (source: MixSource) =>
   source.problem ? problemText(source.problem, units.value).why : sourceText(source, units.value)
 const columns = computed(() =>
@@ -61,7 +71,7 @@ const columns = computed(() =>
     bagged: taken.value[i]!.bag !== undefined,
   })),
 )
-const rows = computed(() => comparedRows(compared.value, units.value))
+const rows = computed(() => comparedRows(withChances.value, units.value))
 const anyGood = computed(() => compared.value.some((c) => c.answer.ok))
 
 /** A bag just described joins the others, if there is room. */

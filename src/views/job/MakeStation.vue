@@ -17,7 +17,7 @@ import { doseTotals } from '@/model/make/doseTotals'
 import { shoppingList } from '@/model/make/shoppingList'
 import { cautionsForMixing } from '@/text/cautions'
 import { jobTitle } from '@/text/labels'
-import { asMeasuredText, batchTitle, soakingText } from '@/text/measures'
+import { asMeasuredText, batchFillsText, batchTitle, soakingText } from '@/text/measures'
 import { volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -73,6 +73,7 @@ const printPage = () => window.print()
         </ChipRow>
         <BatchCard
           :card="card"
+          :fills="batchFillsText(card, job, q)"
           :ticks="ticks"
           :units="units"
           :last="allDone"

@@ -117,6 +117,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
   line-height: 1.3;
   padding: 3px 12px 3px 0;
   vertical-align: baseline;
+  white-space: normal;
 }
 .side h2:not(:first-child) {
   margin-top: 22px;
