@@ -158,6 +158,15 @@ const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolea
       s.said.some((t) => /shallower|deeper container/.test(t.text)),
   ],
   [
+    'a figure within its band, and outside the band told beside it',
+    ({ readings }) =>
+      readings.some(({ id, value, wanted, verdict }) => {
+        const band = /(\d+)–(\d+) %$/.exec(wanted)
+        const at = Number.parseInt(value)
+        return id === 'air' && verdict === 'good' && band && (at < +band[1]! - 1 || at > +band[2]! + 1)
+      }),
+  ],
+  [
     'harvest while it is too cold to grow',
     (s) => s.plan.due.some((d) => d.code === 'harvest') && s.coldHarvest,
   ],

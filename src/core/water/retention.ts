@@ -14,8 +14,8 @@ export interface Retention extends VanGenuchten {
 }
 
 /**
- * A fitted curve with what the tables hold of its dry end. One curve of four parameters misses the wilting point of
- * peat and bark by up to twenty points, so the dry end goes by points of its own.
+ * A fitted curve with what the tables hold of its dry end. One curve of four parameters leaves
+ * peat and coir up to 23 points too wet at the wilting point, so the dry end goes by points of its own.
  * Volume fractions. Errors: none; water that would rise with tension is held level.
  * Source: our assumption; Schofield 1935 for the logarithm of tension.
  *

@@ -86,19 +86,22 @@ const airAtDepth = ({ blend }: Evaluation, depth: number) =>
 
 function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v: Verdicts): Reading {
   const place = (x: number) => x / AIR
+  const { low, high } = bands.airFilledPorosity
+  // Ground that holds water enough has no fault in more air.
+  const openEnded = bands.plantAvailableWater !== null && v.water === 'good'
   return {
     id: 'air',
     label: 'Air after draining',
     term: 'Air-filled porosity at container capacity',
     value: percentText(e.mix.airFilledPorosity),
-    wanted: `${likes(cropName)} ${percentBand(bands.airFilledPorosity)}`,
+    wanted: `${likes(cropName)} ${openEnded ? `${percentText(low)} or more` : percentBand(bands.airFilledPorosity)}`,
     verdict: v.air,
     advice:
       v.air === 'high' && (v.water === 'good' || v.water === 'high')
         ? AIRY_BUT_WET
         : (bands.plantAvailableWater ? AIR_ADVICE_IN_GROUND : AIR_ADVICE)[v.air],
     position: place(e.mix.airFilledPorosity),
-    band: span(bands.airFilledPorosity, place),
+    band: span({ low, high: openEnded ? AIR : high }, place),
     likely: { kind: 'drawn', figure: 'airFilledPorosity', write: percentText, place },
     ghost: ({ mix }) => ({
       position: place(mix.airFilledPorosity),
