@@ -325,9 +325,15 @@ describe('ways to begin', () => {
     const door = garden()
     const opened: unknown[] = []
     const push = (async (to: unknown) => void opened.push(to)) as never
-    const { forKind, forBed, again } = useNewJob({ name: 'my', run: door.run }, { push })
+    const { forKind, forBed, again } = useNewJob(
+      { name: 'my', run: door.run, settings: { ...door.settings, units: 'us' } },
+      { push },
+    )
     const [jobs, beds] = [jobsOf(door.records).length, bedsOf(door.records).length]
     await forKind('box')
+    // Round in the grower's own measures.
+    const begun = door.done[0]!
+    expect(begun.type === 'job/create' && begun.job.plan.bucket).toBeCloseTo(5 * 3.785411784, 9)
     expect([jobsOf(door.records).length, bedsOf(door.records).length]).toEqual([jobs + 1, beds + 1])
     await forBed(bedsOf(door.records)[0]!)
     expect(bedsOf(door.records)).toHaveLength(beds + 1)

@@ -78,6 +78,7 @@ export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
           crypto.randomUUID(),
           new Date().toISOString(),
           chosen.value?.spec.vessel.kind ?? 'roundPot',
+          units.value,
         ),
         true,
       ),

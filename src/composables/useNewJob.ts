@@ -16,19 +16,19 @@ export interface NewJobs {
 
 /** Ways to begin a job; each leads to its first station. */
 export function useNewJob(
-  garden: Pick<GardenDoor, 'run'> & { name: string } = useGarden(),
+  garden: Pick<GardenDoor, 'run' | 'settings'> & { name: string } = useGarden(),
   router: Pick<Router, 'push'> = useRouter(),
 ): NewJobs {
   const now = () => new Date().toISOString()
   const open = (job: Job) => router.push({ name: 'job', params: { garden: garden.name, jobId: job.id } })
   async function begin(bed: Bed, isNew: boolean) {
     const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
-    const job = startingJob(crypto.randomUUID(), now(), [fill])
+    const job = startingJob(crypto.randomUUID(), now(), [fill], garden.settings.units)
     garden.run({ type: 'job/create', job, beds: isNew ? [bed] : undefined })
     await open(job)
   }
   return {
-    forKind: (kind) => begin(startingBed(crypto.randomUUID(), now(), kind), true),
+    forKind: (kind) => begin(startingBed(crypto.randomUUID(), now(), kind, garden.settings.units), true),
     forBed: (bed) => begin(bed, false),
     async again(job) {
       const next = nextYearsJob(job, crypto.randomUUID(), now())

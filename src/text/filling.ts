@@ -90,3 +90,9 @@ export function fillingText(
       return { title: 'Mulch, stake, label', text: 'Crop, mix and date on the label.' }
   }
 }
+
+/** What stands below side holes: the water in the gaps where the mix is known, the mix that stays wet where it is not. */
+export const reservoirText = (room: number, water: number | null, units: UnitSystem): string =>
+  water === null
+    ? `Below the side holes ${volumeText(room, units)} of mix in each stay wet through.`
+    : `Below the side holes stand ${volumeText(water, units)} of water in each, in the gaps of ${volumeText(room, units)} of mix.`

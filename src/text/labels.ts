@@ -1,6 +1,7 @@
 import { type Crop, type Pack, cropById } from '@/core/data'
 import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
+import { LITRES } from '@/core/units'
 import { LIFT_LIMIT } from '@/core/weight'
 import { measureText } from '@/core/mixing/measures'
 import type { Command } from '@/model/garden/commands'
@@ -179,12 +180,23 @@ export function fillsText(fills: readonly JobBed[]): string {
 /** A job's own name, or one made from what it fills. */
 export const jobTitle = (job: Job): string => job.name.trim() || fillsText(job.fills)
 
+/** US packs are sold by the cubic foot, small ones by the quart. */
+function packVolume(litres: number, units: UnitSystem): string {
+  if (units === 'metric') return volumeText(litres, units)
+  const feet = litres / LITRES.cubicFoot
+  return feet >= LEAST_IN_FEET
+    ? `${Number(feet.toFixed(1))} cu ft`
+    : `${Number((litres / LITRES.usQuart).toFixed(1))} qt`
+}
+/** Smaller packs than this are told in quarts, cubic feet. */
+const LEAST_IN_FEET = 0.75
+
 export function packText(pack: Pack, units: UnitSystem): string {
   switch (pack.kind) {
     case 'loose':
-      return `${volumeText(pack.litres, units)} bag`
+      return `${packVolume(pack.litres, units)} bag`
     case 'compressed':
-      return `${volumeText(pack.litres, units)} pressed bale`
+      return `${packVolume(pack.litres, units)} pressed bale`
     case 'block':
       return `${weightText(pack.kg, units)} dry block`
     case 'mass':

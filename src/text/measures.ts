@@ -123,10 +123,24 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
       }
     })
 
+/** Less over than this is not worth a word. */
+const HARDLY_OVER = 0.005
+
+/** "7 % to settle", "5 % over by whole measures": what more is made than stays in place, and why. */
+export function overText({ plan, toBlend }: Quantities, settling: number): string[] {
+  const over = plan.blendLitres / toBlend - 1
+  return [
+    ...(settling > 0 ? [`${percentText(settling)} of it to settle`] : []),
+    ...(Math.abs(over) >= HARDLY_OVER
+      ? [`${percentText(Math.abs(over))} ${over > 0 ? 'over' : 'short'} by whole measures`]
+      : []),
+  ]
+}
+
 /** What rounding to the grower's measures makes of a mix; nothing where it hardly shows. */
 export function asMeasuredText({ plan, asMeasured, asWritten }: Quantities): string {
   if (!isRounded(plan)) return ''
-  const air = (e: Evaluation) => percentText(e.profile.airFilledPorosity, 1)
+  const air = (e: Evaluation) => percentText(e.mix.airFilledPorosity, 1)
   const pairs = [
     ['air', air(asMeasured), air(asWritten)],
     ['pH', pHText(asMeasured.lime.pH), pHText(asWritten.lime.pH)],

@@ -5,14 +5,19 @@ import type { Problem } from '@/core/problems'
 import type { Command } from '@/model/garden/commands'
 import { CLIMATES } from '@/core/data/climates'
 import { startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
-import { startingPlace } from '@/model/garden/starting'
+import type { Garden } from '@/model/garden/garden'
+import { VESSEL_KINDS } from '@/model/garden/schemas'
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import { startingPlace, startingVessel } from '@/model/garden/starting'
+import type { Quantities } from '@/model/make/quantities'
+import { reservoirText } from './filling'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { readingsAtOnce } from './readings/atOnce'
 import { cautionsForMixing, limeCaution } from './cautions'
 import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
 import { matches } from './materials'
-import { bucketsText, doseSpoons, measureOfLine, pileText, spoonText } from './measures'
+import { bucketsText, doseSpoons, measureOfLine, overText, pileText, spoonText } from './measures'
 import { toEachText } from './seasonPlan'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import { readNumber } from '@/model/numbers'
@@ -204,10 +209,50 @@ describe('names', () => {
     expect(jobTitle({ ...job, name: '  Fig ' })).toBe('Fig')
     expect(shortName('peat_medium')).toBe('Sphagnum peat, medium')
     expect(shortName('moon_dust')).toBe('moon_dust')
-    expect(packText({ kind: 'compressed', litres: 107 }, 'us')).toBe('28.3 gal pressed bale')
+    expect(packText({ kind: 'compressed', litres: 107 }, 'us')).toBe('3.8 cu ft pressed bale')
     expect(packText({ kind: 'block', kg: 5 }, 'metric')).toBe('5.0 kg dry block')
     expect(recordName('job/j', job)).toBe('job “Fabric bag”')
     expect(recordName('shelf/pumice', null)).toContain('Pumice')
+  })
+  test('of what is proposed in US units: round in inches, feet, gallons, cubic feet', () => {
+    for (const kind of VESSEL_KINDS) {
+      const { shape, headspace } = startingVessel(kind, 'us')
+      const lengths: number[] = [headspace]
+      const walk = (x: unknown, key = ''): void => {
+        if (typeof x === 'number' && key !== 'bulge') lengths.push(x)
+        else if (Array.isArray(x)) x.forEach((y) => walk(y))
+        else if (x && typeof x === 'object') Object.entries(x).forEach(([k, v]) => walk(v, k))
+      }
+      walk(shape)
+      for (const cm of lengths)
+        expect(Math.abs(Math.round((cm / 2.54) * 2) - (cm / 2.54) * 2), kind).toBeLessThan(1e-6)
+    }
+    expect(startingVessel('raisedBed', 'us').shape).toMatchObject({
+      topLength: 8 * 30.48,
+      topWidth: 4 * 30.48,
+    })
+    const us = startingJob('j', '2026-05-01T08:00:00.000Z', [], 'us')
+    expect([us.plan.bucket, us.plan.scoop, us.plan.vessel].map((x) => volumeText(x, 'us'))).toEqual([
+      '5 gal',
+      '1 qt',
+      '25 gal',
+    ])
+    const garden = new Map([['settings', { units: 'us', theme: 'auto' }]]) as unknown as Garden
+    for (const material of MATERIALS) {
+      const { pack } = shelfEntry(garden, material)
+      expect(packText(pack, 'us'), material.id).toMatch(/^\d+(\.[258])?(?:\.0)? (cu ft|qt|lb) /)
+      expect(shelfEntry(new Map(), material).pack).toEqual(material.pack)
+    }
+  })
+  test('of what is over: what settles, and what whole measures add', () => {
+    const q = (blendLitres: number) => ({ plan: { blendLitres }, toBlend: 100 }) as unknown as Quantities
+    expect(overText(q(105), 0.07)).toEqual(['7 % of it to settle', '5 % over by whole measures'])
+    expect(overText(q(100.2), 0.07)).toEqual(['7 % of it to settle'])
+    expect(overText(q(98), 0)).toEqual(['2 % short by whole measures'])
+  })
+  test('of a reservoir: the water in its gaps, not the room', () => {
+    expect(reservoirText(4, 3.2, 'metric')).toContain('3.2 L of water in each, in the gaps of 4 L of mix')
+    expect(reservoirText(4, null, 'metric')).toContain('4 L of mix')
   })
   test('of commands, for the undo button', () => {
     const commands: Command[] = [

@@ -21,7 +21,7 @@ import { useSlashToSearch } from '@/composables/useSlashToSearch'
 import { bedOf, bedsOf } from '@/model/garden/garden'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
-import { STARTING_PLAN, startingBed } from '@/model/garden/starting'
+import { startingBed, startingPlan } from '@/model/garden/starting'
 import { isAloft } from '@/model/garden/vessel'
 import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
@@ -77,10 +77,11 @@ function add(list: Bed[]) {
   search.value = ''
   void choose(list[0]!.id)
 }
+const tools = computed(() => startingPlan(garden.settings.units))
 const fresh = () => ({ id: crypto.randomUUID(), createdAt: new Date().toISOString() })
 function addOne() {
   const { id, createdAt } = fresh()
-  add([startingBed(id, createdAt, chosen.value?.vessel.kind ?? 'roundPot')])
+  add([startingBed(id, createdAt, chosen.value?.vessel.kind ?? 'roundPot', garden.settings.units)])
 }
 const copy = (bed: Bed) =>
   add([{ ...bed, ...fresh(), name: `${bedTitle(bed).slice(0, LONGEST_NAME - 6)}, copy` }])
@@ -125,7 +126,7 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
       v-if="look === 'yard' && wanted.length"
       :beds="wanted"
       :chosen="chosen?.id ?? null"
-      :bucket="STARTING_PLAN.bucket"
+      :bucket="tools.bucket"
       :units="units"
       @choose="choose"
     />
@@ -139,8 +140,8 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
             v-if="needed"
             :parts="[{ name: bedTitle(chosen), count: Math.max(1, chosen.vessel.count), plan: needed }]"
             :units="units"
-            :settling="STARTING_PLAN.settling"
-            :bucket="STARTING_PLAN.bucket"
+            :settling="tools.settling"
+            :bucket="tools.bucket"
           />
           <BedActs
             :notes="notes"

@@ -37,10 +37,10 @@ async function read(event: Event) {
 async function begin() {
   if (!shared.value) return
   const at = new Date().toISOString()
-  const bed = startingBed(crypto.randomUUID(), at, 'roundPot')
+  const bed = startingBed(crypto.randomUUID(), at, 'roundPot', garden.settings.units)
   const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
   const job = {
-    ...startingJob(crypto.randomUUID(), at, [fill]),
+    ...startingJob(crypto.randomUUID(), at, [fill], garden.settings.units),
     ...shared.value.recipe,
     name: shared.value.name,
   }

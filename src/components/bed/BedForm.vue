@@ -45,7 +45,10 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
       :most="LONGEST_NAME"
       @update:model-value="emit('change', { name: $event })"
     />
-    <VesselKinds :model-value="vessel.kind" @update:model-value="emit('change', ofKind(spec, $event))" />
+    <VesselKinds
+      :model-value="vessel.kind"
+      @update:model-value="emit('change', ofKind(spec, $event, units))"
+    />
     <ShapeFields
       :vessel="vessel"
       :units="units"

@@ -5,10 +5,13 @@ export interface Picture {
   pixels: Uint32Array
 }
 
-const rgb = (hex: string): [number, number, number] =>
-  [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number]
+/** #rgb is short for #rrggbb: style sheets are packed so. */
+const long = (hex: string) => (hex.length === 4 ? hex.replaceAll(/[\da-f]/gi, '$&$&') : hex)
 
-/** Mixes two #rrggbb colours, `t` of the second. */
+const rgb = (hex: string): [number, number, number] =>
+  [1, 3, 5].map((i) => parseInt(long(hex).slice(i, i + 2), 16)) as [number, number, number]
+
+/** Mixes two #rrggbb or #rgb colours, `t` of the second. */
 export function between(a: string, b: string, t: number): string {
   const [p, q] = [rgb(a), rgb(b)]
   return `#${p
@@ -20,7 +23,7 @@ export function between(a: string, b: string, t: number): string {
     .join('')}`
 }
 
-/** A #rrggbb colour as an opaque pixel. */
+/** A #rrggbb or #rgb colour as an opaque pixel. */
 export function colourNumber(hex: string): number {
   const [r, g, b] = rgb(hex)
   return ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0

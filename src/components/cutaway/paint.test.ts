@@ -1,9 +1,11 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import type { Container } from '@/core/geometry'
 import { blendOver, colourNumber, trim, type Picture } from './colour'
 import { packSlices, paintMix, type Painted, type PaintedPart } from './paint'
 import { layoutSection } from './section'
 
+const tokens = readFileSync('src/styles/tokens.css', 'utf8')
 const TUB: Container = {
   shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 30, height: 30 },
   headspace: 3,
@@ -38,6 +40,27 @@ const dots = (look: { tint: string }) => [
 const countOf = (pixels: Iterable<number>, colour: number) => [...pixels].filter((p) => p === colour).length
 const placesOf = ({ pixels }: Picture, hex: string) =>
   new Set([...pixels.keys()].filter((i) => pixels[i] === colourNumber(hex)))
+
+describe('in every look', () => {
+  // The bright-sun look painted air red: packing had made #ffffff of air to #fff, which was read as another colour.
+  const themes = [...tokens.matchAll(/--air: (#[\da-f]{3,6});/g)].map((m) => m[1]!)
+  const waters = [...tokens.matchAll(/--water: (#[\da-f]{3,6});/g)].map((m) => m[1]!)
+  const packed = (hex: string) => hex.replace(/^#(.)\1(.)\2(.)\3$/, '#$1$2$3')
+  const bytes = (pixel: number) => [pixel & 255, (pixel >>> 8) & 255, (pixel >>> 16) & 255, pixel >>> 24]
+  it.each(themes.map((air, i) => [air, waters[i]!]))(
+    'air %s is painted as it is, long or packed',
+    (air, water) => {
+      const [r, g, b] = bytes(colourNumber(air))
+      expect([r, g, b].map((v) => v!.toString(16).padStart(2, '0')).join('')).toBe(air.slice(1))
+      const pictures = [air, packed(air)].map((colour) =>
+        paintMix({ ...painted([]), colours: { air: colour, water: packed(water) } }, 1, none)!,
+      )
+      expect(countOf(pictures[0]!.pixels, colourNumber(air))).toBeGreaterThan(1000)
+      expect(pictures[1]!.pixels).toEqual(pictures[0]!.pixels)
+    },
+  )
+  it('there are three looks at least', () => expect(themes.length).toBeGreaterThanOrEqual(3))
+})
 
 describe('the mix of a section, painted', () => {
   it('has as much water among air and water as the profile, at every depth', () => {

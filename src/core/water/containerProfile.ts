@@ -251,6 +251,13 @@ export function containerProfile(
   }
 }
 
+/**
+ * Water that stands below the lowest hole, litres: what fills the gaps there, not the room itself.
+ * Errors: none; nought where nothing stands. Source: geometry and the pores of each layer.
+ */
+export const standingWater = ({ slices, saturatedHeight }: ContainerProfile): Litres =>
+  slices.reduce((sum, s) => sum + (s.height < saturatedHeight ? s.volume * s.water : 0), 0)
+
 /** Litres added up over a stretch of depth. */
 class Sums {
   volume = 0

@@ -2,6 +2,7 @@ export {
   baseOfMix,
   containerProfile,
   dryingLimits,
+  standingWater,
   entryTensionOf,
   SUBSOIL_TENSION,
   tensionAtBase,

@@ -82,6 +82,7 @@ export const judgedBed = (job: Job): JobBed => job.fills.find((f) => f.id === jo
 export {
   nextYearsJob,
   STARTING_PLAN,
+  startingPlan,
   startingBed,
   startingJobBed,
   startingJob,

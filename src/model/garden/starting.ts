@@ -1,5 +1,6 @@
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
-import type { Bag, Bed, BedSpec, JobBed, Job, Place, Vessel, VesselKind } from './schemas'
+import { CM_PER_FOOT, CM_PER_INCH, LITRES } from '@/core/units'
+import type { Bag, Bed, BedSpec, JobBed, Job, Place, Settings, Vessel, VesselKind } from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   roundPot: {
@@ -59,12 +60,28 @@ const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   },
 }
 
-/** A sensible container to begin with, of a size many growers own. */
-export const startingVessel = (kind: VesselKind): Vessel => ({
-  kind,
-  ...structuredClone(VESSELS[kind]),
-  count: 1,
-})
+/** From this length on sizes are made to the half foot, below to the half inch, cm. */
+const LONG = 60
+const STEP_SHORT = CM_PER_INCH / 2
+const STEP_LONG = CM_PER_FOOT / 2
+/** A length nobody measured, round in inches or half feet. Nought stays nought. */
+const roundInInches = (cm: number) => {
+  const step = cm >= LONG ? STEP_LONG : STEP_SHORT
+  return cm > 0 ? Math.max(step, Math.round(cm / step) * step) : 0
+}
+/** Every length of a shape, round in inches; a share, as the bulge of a bag is, stays as it is. */
+function inInches<T>(of: T, key = ''): T {
+  if (typeof of === 'number') return (key === 'bulge' ? of : roundInInches(of)) as T
+  if (Array.isArray(of)) return of.map((x: unknown) => inInches(x)) as T
+  if (of === null || typeof of !== 'object') return of
+  return Object.fromEntries(Object.entries(of).map(([k, v]) => [k, inInches(v, k)])) as T
+}
+
+/** A sensible container to begin with, of a size many growers own, round in their own measures. */
+export function startingVessel(kind: VesselKind, units: Settings['units'] = 'metric'): Vessel {
+  const vessel = structuredClone(VESSELS[kind])
+  return { kind, ...(units === 'us' ? inInches(vessel) : vessel), count: 1 }
+}
 
 const WALL: Partial<Record<VesselKind, BedSpec['wall']>> = {
   raisedBed: 'timber',
@@ -74,9 +91,9 @@ const WALL: Partial<Record<VesselKind, BedSpec['wall']>> = {
 }
 
 /** All that is asked about a bed, at its usual answer. */
-export const startingSpec = (kind: VesselKind): BedSpec => ({
+export const startingSpec = (kind: VesselKind, units?: Settings['units']): BedSpec => ({
   name: '',
-  vessel: startingVessel(kind),
+  vessel: startingVessel(kind, units),
   wall: WALL[kind] ?? 'plastic',
   standing: 'ground',
   layers: [],
@@ -84,10 +101,15 @@ export const startingSpec = (kind: VesselKind): BedSpec => ({
   carried: false,
 })
 
-export const startingBed = (id: string, createdAt: string, kind: VesselKind): Bed => ({
+export const startingBed = (
+  id: string,
+  createdAt: string,
+  kind: VesselKind,
+  units?: Settings['units'],
+): Bed => ({
   id,
   createdAt,
-  ...startingSpec(kind),
+  ...startingSpec(kind, units),
 })
 
 /** A bed of the list, or a container described in the job alone, to be filled whole. */
@@ -100,10 +122,25 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
 })
 
 /** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
-export const STARTING_PLAN = { bucket: 10, scoop: 1, vessel: 90, settling: 0.07 } as const
+const SETTLING = 0.07
+export const STARTING_PLAN = { bucket: 10, scoop: 1, vessel: 90, settling: SETTLING } as const
+/** The same as sold in gallons and quarts. */
+const STARTING_PLAN_US = {
+  bucket: 5 * LITRES.usGallon,
+  scoop: LITRES.usQuart,
+  vessel: 25 * LITRES.usGallon,
+  settling: SETTLING,
+} as const
+
+export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)
 
 /** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
-export function startingJob(id: string, createdAt: string, fills: JobBed[]): Job {
+export function startingJob(
+  id: string,
+  createdAt: string,
+  fills: JobBed[],
+  units: Settings['units'] = 'metric',
+): Job {
   return {
     id,
     name: '',
@@ -127,7 +164,7 @@ export function startingJob(id: string, createdAt: string, fills: JobBed[]): Job
     dismissed: [],
     step: 'whole',
     lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5, limeId: GROUND_LIMESTONE },
-    plan: { ...STARTING_PLAN },
+    plan: { ...startingPlan(units) },
     ticks: [],
     note: '',
     recordId: null,

@@ -1,5 +1,5 @@
 import { TRADE_SIZES } from '@/core/filling'
-import type { BedSpec, Vessel, VesselKind } from './schemas'
+import type { BedSpec, Vessel, VesselKind, Settings } from './schemas'
 import { startingVessel } from './starting'
 
 /** The shape that has the sides: of a heaped bed the one under its mound. */
@@ -26,9 +26,13 @@ export function withLength(body: Body, key: string, value: number, straight: boo
 }
 
 /** A bed made another kind: a usual size of it, as many as before, with sides as they usually are. */
-export function ofKind({ vessel, wall }: BedSpec, kind: VesselKind): Partial<BedSpec> {
+export function ofKind(
+  { vessel, wall }: BedSpec,
+  kind: VesselKind,
+  units?: Settings['units'],
+): Partial<BedSpec> {
   return {
-    vessel: { ...startingVessel(kind), count: vessel.count },
+    vessel: { ...startingVessel(kind, units), count: vessel.count },
     wall: kind === 'fabricBag' ? 'fabric' : wall === 'fabric' ? 'plastic' : wall,
   }
 }

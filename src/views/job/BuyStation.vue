@@ -17,6 +17,7 @@ import { shelfEntry } from '@/model/garden/shelfEntry'
 import { doseTotals } from '@/model/make/doseTotals'
 import { costOfGathering, mixLines, shoppingList } from '@/model/make/shoppingList'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
+import { overText } from '@/text/measures'
 import { gatherLines } from '@/text/gather'
 import { jobTitle, packText, shortName } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
@@ -51,11 +52,7 @@ const stages = computed(() => {
 })
 const losses = computed(() =>
   q.value
-    ? [
-        `−${percentText(q.value.lossHere, 1)} on stirring`,
-        // What the rounded batches really leave for settling.
-        `${percentText(q.value.plan.blendLitres / q.value.inPlace - 1)} over, to settle`,
-      ]
+    ? [`−${percentText(q.value.lossHere, 1)} on stirring`, ...overText(q.value, job.value!.plan.settling)]
     : [],
 )
 const wrongBeds = computed(() => beside('count', quantities.value))

@@ -15,12 +15,14 @@ import { useBedProblems } from '@/composables/useBedProblems'
 import { useJob } from '@/composables/useJob'
 import { useJobBeds } from '@/composables/useJobBeds'
 import { useStations } from '@/composables/useStations'
+import { standingWater } from '@/core/water'
 import { cropFit } from '@/core/filling'
+import { judgedBed } from '@/model/garden/garden'
 import { isAloft } from '@/model/garden/vessel'
 import { cautionIsDue } from '@/text/cautions'
+import { reservoirText } from '@/text/filling'
 import { fitTexts } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
-import { volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
@@ -39,10 +41,13 @@ const fits = computed(() =>
   crop.value && needed.value ? cropFit(crop.value, needed.value, job.value?.plants ?? null) : null,
 )
 const advice = computed(() => {
+  // The mix is worked out in the bed it is judged in.
+  const isJudged = job.value && chosen.value?.id === judgedBed(job.value).id
+  const answer = isJudged && evaluation.value?.ok ? evaluation.value.value : null
   const reservoir = needed.value?.reservoirVolume ?? 0
   return [
     ...(reservoir > 0
-      ? [`Below the side holes: ${volumeText(reservoir, units.value)} in each that stays wet through.`]
+      ? [reservoirText(reservoir, answer && standingWater(answer.profile), units.value)]
       : []),
     ...(crop.value && fits.value ? fitTexts(crop.value, fits.value, units.value) : []),
     ...(plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []),
