@@ -47,7 +47,7 @@ test('side holes above the mix are told beside the holes', async ({ page }) => {
   await page.getByLabel('Height of the side holes').fill('17')
   await expect(field(page, 'Height of the side holes')).toContainText('above the mix')
   await page.getByLabel('Height of the side holes').fill('5')
-  await expect(page.getByLabel('How much')).toContainText('stays wet through')
+  await expect(page.getByLabel('How much')).toContainText('stay wet through')
 })
 
 test('no parts: every later station says so and leads back', async ({ page }) => {

@@ -1,10 +1,14 @@
 import { expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
-import { evaluatePrepared, prepare } from '@/model/mix/prepare'
+import { bringsFault, standingOf } from '@/core/judgement'
+import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
+import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '@/model/mix/prepare'
+import { recipeQuestion } from '@/model/mix/questionOfJob'
 import type { RecipeQuestion } from '@/model/mix/question'
 import type { judgementInShort } from './judgements'
 import { shortName } from './labels'
+import { changeText, moveText, noMovesText } from './moves'
 import { randomJob, type RandomJob } from './testing/randomJob'
 import { screensOf, type Screens } from './testing/screens'
 import { percentText, pHText } from './units'
@@ -211,6 +215,49 @@ const adviceHelps: Rule = (screens) => {
   ]
 }
 
+/** Next moves are worth what they say, bring no fault, and are none where nothing is to be mended. */
+const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }) => {
+  const request = movesRequest(new Map(), job, prepared.question, 'all', 5)
+  const found = request.ok ? movesAtOnce(request.value) : request
+  if (!found.ok) return [`no moves: ${found.problem.code}`]
+  const { standing, moves } = found.value
+  const off = Object.values(verdicts).some((v) => v === 'low' || v === 'high')
+  const warned = judgements.some((j) => j.level !== 'note')
+  return [
+    ...when(
+      /Nothing to mend/.test(noMovesText(found.value, true)) && (off || warned),
+      'nothing to mend, and a fault',
+    ),
+    ...moves.flatMap((move) => {
+      const there = prepare({ ...prepared.question, recipe: recipeQuestion(move.recipe) })
+      const answer = there.ok ? evaluatePrepared(there.value, AT_REST) : there
+      if (!there.ok || !answer.ok) return ['a move that cannot be made']
+      const perennial = prepared.question.crops[0]?.perennial ?? false
+      const judged = judgementsOf(there.value, answer.value)
+      const now = standingOf(answer.value, there.value.bands, perennial, judged)
+      const better = standing.faults - now.faults
+      return [
+        ...when(standing.faults > 0 && better < 0.5, `“${moveText(move, 'metric')}” mends ${better} steps`),
+        ...when(bringsFault(standing, now), `“${moveText(move, 'metric')}” brings a fault`),
+        ...when(
+          changeText(move.before, move.after, 'metric') === '' && move.ends.length === 0 && better < 0.5,
+          `“${moveText(move, 'metric')}” changes nothing`,
+        ),
+        ...when(
+          percentText(answer.value.mix.airFilledPorosity) !== percentText(move.after.air),
+          'air of a move',
+        ),
+      ]
+    }),
+    ...when(
+      evaluation.lime.pH !== (moves[0]?.before.pH ?? evaluation.lime.pH),
+      'pH before a move told otherwise',
+    ),
+  ]
+}
+/** They take a fifth of a second each: one job of so many. */
+const MOVES_EVERY = 50
+
 const RULES: Record<string, Rule> = {
   physical,
   noBrokenWords,
@@ -231,7 +278,8 @@ test(`of ${JOBS} random jobs no screen says what cannot be, or says two things`,
       continue
     }
     told++
-    for (const [name, rule] of Object.entries(RULES))
+    const rules = seed % MOVES_EVERY === 0 ? { ...RULES, movesHelp } : RULES
+    for (const [name, rule] of Object.entries(rules))
       for (const what of rule(screens, random)) {
         const key = `${name}: ${what.replace(/[\d.,]+/g, '#')}`
         breaches.set(key, [...(breaches.get(key) ?? []), `job ${seed}: ${what}`])
