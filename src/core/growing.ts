@@ -57,7 +57,10 @@ export interface GrowingOutlook {
   standing: number[]
   /** Those in which far more rain reaches the mix than plants take up. */
   wetMonths: number[]
-  /** The month (1 to 12) that wants water most often among those the crop stands in; null without a place. */
+  /**
+   * The month (1 to 12) that wants water most often among those the crop stands in and rain leaves dry; null without a
+   * place.
+   */
   thirstiestMonth: number | null
   /** Mean wind at which it starts to tip when the mix is drained and the plant full grown, m/s. */
   tippingWind: number
@@ -177,6 +180,11 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const use = climate ? mean((m) => watering[m - 1]!.use.value) : 0
   const leaching = growing.leachingFraction ?? USUAL_LEACHING
   const drainagePerDay = climate ? (use * leaching) / (1 - leaching) : mix.mixVolume / 70
+  const wetMonths = climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : []
+  // Where rain brings more than enough nobody waters, however little the roots hold.
+  const dry = standing.filter((m) => !wetMonths.includes(m))
+  const thirstiestOf = (months: readonly number[]) =>
+    months.reduce((a, b) => (watering[b - 1]!.days.value < watering[a - 1]!.days.value ? b : a))
   const height = shapeHeight(container.shape)
   return {
     feeding: feedingSeason({
@@ -192,10 +200,8 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
     }),
     watering,
     standing,
-    wetMonths: climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : [],
-    thirstiestMonth: climate
-      ? standing.reduce((a, b) => (watering[b - 1]!.days.value < watering[a - 1]!.days.value ? b : a))
-      : null,
+    wetMonths,
+    thirstiestMonth: climate ? thirstiestOf(dry.length > 0 ? dry : standing) : null,
     tippingWind: tippingWindSpeed({
       weight: input.weight.drained + (growing.emptyWeight ?? 0),
       baseWidth: footWidth(container.shape),

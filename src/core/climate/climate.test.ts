@@ -18,6 +18,7 @@ import {
   leafOn,
   OUTSTANDING_LEAF,
   rainCaught,
+  rootedVolume,
   daylightHours,
   depletionFraction,
   extraterrestrialRadiation,
@@ -428,6 +429,31 @@ describe('water a container uses', () => {
     expect(leafOn(growth, 49, 0.02).share).toBe(1)
     expect(leafOn(growth, 0, 0.02).share).toBeCloseTo(0.05, 9)
   })
+  // One lettuce in a 30 cm pot was told to wait ten days in July.
+  test('roots hold no more than they reach: a lettuce does not drink a tub dry, a seedling less', () => {
+    const lettuce = cropById('lettuce')!
+    const least = lettuce.properties.minRootVolume.value
+    expect(rootedVolume(lettuce, 1, 40)).toBeCloseTo(2 * least, 9)
+    expect(rootedVolume(lettuce, 1, 2)).toBe(2)
+    expect(rootedVolume(lettuce, 1, 40, { share: 0.25, coefficient: 1 })).toBeCloseTo(least, 9)
+    expect(rootedVolume(lettuce, 4, 400)).toBeCloseTo(8 * least, 9)
+    const water = { ...balance, mixVolume: 13, plantAvailableWater: 0.47, easilyAvailableWater: 0.25 }
+    const july = (mixVolume: number) =>
+      wateringInterval(
+        { ...water, mixVolume },
+        {
+          reference: 4,
+          crop: lettuce,
+          plants: 1,
+          surface: 0.07,
+          perimeter: 0.94,
+          wall: 0,
+          wallKind: 'closed',
+        },
+      ).days.value
+    expect(july(13)).toBeLessThan(8)
+    expect(july(40)).toBeCloseTo(july(13), 9)
+  })
   test('rain falls on the mouth; leaf over the rim sheds half of it', () => {
     const bare = { rain: 4, crop: plain, plants: 0, surface: 0.1, perimeter: 1.12 }
     expect(rainCaught(bare)).toBeCloseTo(0.4, 9)
@@ -469,6 +495,7 @@ describe('water a container uses', () => {
       cropCoefficient: { low: 0.9, value: 1, high: 1.1 },
       canopyArea: { low: 0.1, value: 0.2, high: 0.3 },
       depletionFraction: { low: 0.3, value: 0.4, high: 0.5 },
+      minRootVolume: { low: 8, value: 10, high: 12 },
     },
   } as unknown as Crop
   const day = { reference: 5, crop: plain, plants: 2, surface: 0.1, perimeter: 1.12, wall: 0.4 }
@@ -491,9 +518,9 @@ describe('water a container uses', () => {
     }
     const interval = wateringInterval(balance, { ...day, wallKind: 'closed' })
     expect(interval.depletion).toBeCloseTo(0.4, 9)
-    expect(waterNeeded(interval, 12, interval.days.value, false)).toBeCloseTo(0.16, 9)
+    expect(waterNeeded(interval, interval.days.value, false)).toBeCloseTo(0.16, 9)
     const inGround = wateringInterval(balance, { ...day, wallKind: 'closed', inGround: true })
-    expect(waterNeeded(inGround, 12, inGround.days.value, true)).toBeCloseTo(0.4, 9)
+    expect(waterNeeded(inGround, inGround.days.value, true)).toBeCloseTo(0.4, 9)
   })
   test('days fall with demand and a thirsty wall, and never leave their range', () => {
     fc.assert(

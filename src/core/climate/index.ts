@@ -32,6 +32,7 @@ export {
   isWetMonth,
   OUTSTANDING_LEAF,
   rainCaught,
+  rootedVolume,
   dailyUse,
   depletionFraction,
   usableWater,

@@ -38,6 +38,13 @@ export const WATERING_LIMITS = defineLimits({
     unit: 'times ET0',
     source: 'FAO-56, soil wetted every day',
   },
+  rootsReach: {
+    value: 2,
+    low: 1.5,
+    high: 3,
+    unit: 'times the least room of a plant',
+    source: 'our assumption: roots go beyond what a plant needs, but not through any tub',
+  },
   rainShed: {
     value: 0.5,
     low: 0.3,

@@ -80,6 +80,9 @@ const SEEDLING_PAUSE = 0.4
 /** Leaf of a seedling just up against that at planting out. Source: our assumption. */
 const JUST_UP = 0.05
 
+/** Nitrogen in young leaf against that of a season, leaf for leaf: fruit takes most. Source: our assumption. */
+const YOUNG_NITROGEN = 0.25
+
 /** A crop and its growth as they are until it moves on to its own place. */
 export interface Raised {
   crop: Crop
@@ -88,7 +91,7 @@ export interface Raised {
 
 /**
  * A crop as it is raised in a module or small pot: full size is the leaf it leaves with, its days are those until it
- * is planted out, its nitrogen goes by its leaf, its height by the root of that.
+ * is planted out, its nitrogen goes by its leaf (a quarter of what a season's takes), its height by the root of that.
  * Errors: none; only for crops with weeks as a transplant. Source: leaf by leaf, our assumption.
  */
 export function asRaised(crop: Crop, growth: CropGrowth): Raised {
@@ -109,7 +112,7 @@ export function asRaised(crop: Crop, growth: CropGrowth): Raised {
         ...p,
         canopyArea: by(share, p.canopyArea),
         canopyHeight: by(Math.sqrt(share), p.canopyHeight),
-        seasonNitrogen: by(share, p.seasonNitrogen),
+        seasonNitrogen: by(share * YOUNG_NITROGEN, p.seasonNitrogen),
         daysToMaturity: { ...p.daysToMaturity, low: days, value: days, high: days },
       },
     },

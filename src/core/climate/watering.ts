@@ -97,7 +97,8 @@ export function canopyOver(
 /**
  * Water one container uses in a day, litres.
  *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
- * 0.4 is 0.85 where the top is kept wet; f is 1 for leaf above the surface and `OUTSTANDING_LEAF` for what hangs over its rim.
+ * 0.4 is 0.85 where the top is kept wet; f is 1 for leaf above the surface and `OUTSTANDING_LEAF` for what hangs over
+ * its rim.
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
  * @example
@@ -167,11 +168,32 @@ export function usableWater(water: RootWater, p: Fraction, inGround: boolean): L
   return water.mixVolume * (inGround ? readily : Math.min(readily, water.easilyAvailableWater))
 }
 
+/**
+ * Mix that the roots of all plants hold, litres: as many times the least room of a full-grown plant as roots reach,
+ * less while the plant is small (by the root of its leaf); never more than there is.
+ * Source: our assumption: one lettuce does not drink a tub dry.
+ *
+ * @example
+ * rootedVolume(cropById('lettuce'), 1, 40) // 5
+ */
+export const rootedVolume = (
+  crop: Pick<Crop, 'properties'>,
+  plants: number,
+  mixVolume: Litres,
+  leaf: Leaf = FULL_LEAF,
+): Litres =>
+  Math.min(
+    mixVolume,
+    plants * L.rootsReach.value * crop.properties.minRootVolume.value * Math.sqrt(leaf.share),
+  )
+
 export interface WateringInterval {
   /** Litres a day. */
   use: { low: Litres; value: Litres; high: Litres }
   /** Litres of rain a day that reach the mix, in a mean month. */
   rain: Litres
+  /** Litres of mix the roots hold. */
+  rooted: Litres
   /** Litres between waterings. */
   usable: Litres
   /** Depletion fraction for the day's demand. */
@@ -192,6 +214,10 @@ export interface WateringInterval {
 export const isWetMonth = ({ rain, use }: { rain: Litres; use: { value: Litres } }): boolean =>
   rain > L.wetMonth.value * use.value
 
+/** Mix without leaf dries as a whole. */
+const rootsIn = ({ crop, plants, leaf = FULL_LEAF }: WaterUseInput, mixVolume: Litres) =>
+  plants * leaf.share > 0 ? rootedVolume(crop, plants, mixVolume, leaf) : mixVolume
+
 /**
  * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are
  * in the range; the mix's own comes from the draws. Infinite where nothing evaporates.
@@ -201,10 +227,12 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
   const use = dailyUse(input)
   const { cropCoefficient, depletionFraction: p } = input.crop.properties
   const depletion = depletionFraction(p.value, input.reference * cropCoefficient.value)
-  const usable = usableWater(balance, depletion, input.inGround ?? false)
+  const rooted = rootsIn(input, balance.mixVolume)
+  const usable = usableWater({ ...balance, mixVolume: rooted }, depletion, input.inGround ?? false)
   return {
     use,
     rain: rainCaught(input),
+    rooted,
     usable,
     depletion,
     days: { low: usable / use.high, value: usable / use.value, high: usable / use.low },
@@ -214,16 +242,15 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
 /**
  * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
  * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix; `use`
- * in litres a day, `mixVolume` in litres.
+ * in litres a day.
  * Errors: none; at least nought.
  * Source: `wateringInterval` turned round.
  *
  * @example
- * waterNeeded({ use: { value: 2 }, depletion: 0.4 }, 12, 3, false) // 0.5
+ * waterNeeded({ use: { value: 2 }, depletion: 0.4, rooted: 12 }, 3, false) // 0.5
  */
 export const waterNeeded = (
-  { use, depletion }: Pick<WateringInterval, 'use' | 'depletion'>,
-  mixVolume: Litres,
+  { use, depletion, rooted }: Pick<WateringInterval, 'use' | 'depletion' | 'rooted'>,
   days: number,
   inGround: boolean,
-): Fraction => (days * use.value) / mixVolume / (inGround ? depletion : 1)
+): Fraction => (days * use.value) / rooted / (inGround ? depletion : 1)

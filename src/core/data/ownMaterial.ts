@@ -2,6 +2,7 @@ import { fail, succeed, type Outcome } from '../outcome'
 import { MATERIALS } from '.'
 import {
   MATERIAL_FAMILIES,
+  WATER_PROPERTIES,
   type Material,
   type MaterialFamily,
   type MaterialProperties,
@@ -27,11 +28,7 @@ export interface OwnMaterial {
 
 const FRACTIONS: readonly MaterialPropertyName[] = [
   'totalPorosity',
-  'waterAt10Cm',
-  'waterAt50Cm',
-  'waterAt100Cm',
-  'waterAt1000Cm',
-  'waterAt15000Cm',
+  ...WATER_PROPERTIES,
   'looseEnvelopeFraction',
 ]
 /** Least and most believed of what a grower may type, in core units. */
@@ -181,14 +178,7 @@ function agree(
   }
   if (!known('moistBulkDensityAsBought') && p.moistBulkDensityAsBought.value < p.dryBulkDensity.value)
     set('moistBulkDensityAsBought', p.dryBulkDensity.value * 1.1)
-  const chain = [
-    'totalPorosity',
-    'waterAt10Cm',
-    'waterAt50Cm',
-    'waterAt100Cm',
-    'waterAt1000Cm',
-    'waterAt15000Cm',
-  ] as const
+  const chain = ['totalPorosity', ...WATER_PROPERTIES] as const
   for (let i = 1; i < chain.length; i++) {
     const [above, below] = [chain[i - 1]!, chain[i]!]
     if (p[below].value <= p[above].value) continue

@@ -89,16 +89,21 @@ export interface MaterialProperties {
 }
 export type MaterialPropertyName = keyof MaterialProperties
 
-/** Their names in the order of the tables. */
-export const MATERIAL_PROPERTIES = [
-  'dryBulkDensity',
-  'moistBulkDensityAsBought',
-  'totalPorosity',
+/** Water at rising tension, wettest first. */
+export const WATER_PROPERTIES = [
   'waterAt10Cm',
   'waterAt50Cm',
   'waterAt100Cm',
   'waterAt1000Cm',
   'waterAt15000Cm',
+] as const satisfies readonly MaterialPropertyName[]
+
+/** Their names in the order of the tables. */
+export const MATERIAL_PROPERTIES = [
+  'dryBulkDensity',
+  'moistBulkDensityAsBought',
+  'totalPorosity',
+  ...WATER_PROPERTIES,
   'saturatedConductivity',
   'looseEnvelopeFraction',
   'pH',

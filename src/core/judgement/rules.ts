@@ -47,7 +47,7 @@ const footDrowned: Rule = ({ evaluation: e, container }) => {
 
 /** Where rain falls faster than plants drink, the lower part of the air band is no longer enough. */
 const staysWet: Rule = ({ evaluation: e, airWanted }) => {
-  const months = e.growing?.wetMonths ?? []
+  const months = (e.growing?.wetMonths ?? []).filter((m) => m !== e.growing?.thirstiestMonth)
   const air = e.mix.airFilledPorosity
   const better = airWanted.low + L.wetPlaceAir.value * (airWanted.high - airWanted.low)
   return months.length > 0 && air < better && airVerdict(air, airWanted) !== 'low'

@@ -14,7 +14,14 @@ import {
   nitrifierLag,
   SULFUR_JUDGED_AFTER,
 } from '../chemistry'
-import { dailyUse, depletionFraction, isWetMonth, rainCaught, WATERING_LIMITS } from '../climate'
+import {
+  dailyUse,
+  depletionFraction,
+  isWetMonth,
+  rainCaught,
+  rootedVolume,
+  WATERING_LIMITS,
+} from '../climate'
 import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
@@ -298,9 +305,10 @@ everyLimit(
     wetTop: trial(0.85, (x) => use(1, true) < x),
     // All of a leaf hangs over a rim of no mouth: what is left of the rain is what it does not shed.
     rainShed: trial(0.5, (x) => 1 - caught > x),
+    rootsReach: trial(2, (x) => rootedVolume(PEPPER, 1, 1e9) > x * PEPPER.properties.minRootVolume.value),
     wetMonth: trial(1.5, (x) => isWetMonth({ rain: x, use: { value: 1 } })),
   },
-  ['mostDepletion', 'depletionAt', 'rainShed'],
+  ['mostDepletion', 'depletionAt', 'rainShed', 'rootsReach'],
 )
 
 const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({

@@ -98,8 +98,8 @@ export function finderProblem(
 const STAND_IN = [{ materialId: 'peat_medium', twelfths: 12 }]
 
 /**
- * Water (easily available, or on soil plant-available) that lets a job's crop wait so many days in its thirstiest month, by days; null where place
- * or crop are not known, or the bed cannot be worked out. Source: `waterNeeded`.
+ * Water (easily available, or on soil plant-available) that lets a job's crop wait so many days in its thirstiest
+ * month, by days; null where place or crop are not known, or the bed cannot be worked out. Source: `waterNeeded`.
  */
 export function waterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
   const parts = job.parts.length > 0 ? job.parts : STAND_IN
@@ -107,7 +107,6 @@ export function waterByDays(job: Job, place: Place | undefined): ((days: number)
   const growing = answer.ok ? answer.value.growing : null
   if (!answer.ok || !growing || growing.thirstiestMonth === null) return null
   const interval = growing.watering[growing.thirstiestMonth - 1]!
-  const { mixVolume } = answer.value.mix
   const inGround = judgedBed(job).spec.vessel.base.kind === 'onSoil'
-  return (days) => waterNeeded(interval, mixVolume, days, inGround)
+  return (days) => waterNeeded(interval, days, inGround)
 }
