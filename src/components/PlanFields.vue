@@ -1,8 +1,10 @@
 <script setup lang="ts">
-/** Bucket, scoop, tub and the allowance for settling. */
+/** Bucket, scoop, tub, the allowance for settling, and which way to round. */
 import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
+import { ROUNDING_NAMES } from '@/text/measures'
+import ChoiceField from './field/ChoiceField.vue'
 import QuantityField from './field/QuantityField.vue'
 
 const { plan, units, beside } = defineProps<{
@@ -51,13 +53,19 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
       hint="5 to 10 % goes when it is watered in"
       @update:model-value="emit('change', { settling: $event })"
     />
+    <ChoiceField
+      label="Where measures do not come out even"
+      :model-value="plan.rounding"
+      :options="ROUNDING_NAMES"
+      @update:model-value="$event && emit('change', { rounding: $event })"
+    />
   </div>
 </template>
 
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
+  grid-template-columns: repeat(5, minmax(0, 1fr));
   gap: 14px;
 }
 @media (max-width: 600px) {

@@ -102,7 +102,7 @@ describe('reading a record', () => {
   const limed = (lime: object) => ({ ...lime, limeId: 'lime_calcitic' })
   /** What every older job gets: a scoop, and ground limestone for its lime. */
   const today = (data: { plan: object; lime: object }) => ({
-    plan: { ...data.plan, scoop: 1 },
+    plan: { ...data.plan, scoop: 1, rounding: 'more' },
     lime: limed(data.lime),
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {

@@ -123,6 +123,12 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
       }
     })
 
+/** Which way whole measures are rounded, as a choice. */
+export const ROUNDING_NAMES = [
+  { value: 'more' as const, label: 'A little more' },
+  { value: 'less' as const, label: 'A little less' },
+]
+
 /** Less over than this is not worth a word. */
 const HARDLY_OVER = 0.005
 

@@ -22,6 +22,7 @@ import { toEachText } from './seasonPlan'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import { readNumber } from '@/model/numbers'
 import { notANumberText } from './fields'
+import { counted, numberText } from './counted'
 import {
   doseText,
   doseWeightText,
@@ -253,6 +254,16 @@ describe('names', () => {
   test('of a reservoir: the water in its gaps, not the room', () => {
     expect(reservoirText(4, 3.2, 'metric')).toContain('3.2 L of water in each, in the gaps of 4 L of mix')
     expect(reservoirText(4, null, 'metric')).toContain('4 L of mix')
+  })
+  test('of numbers and counts, as English writes them', () => {
+    expect(numberText(1234.56, 1)).toBe('1,234.6')
+    expect(numberText(-0.001, 1)).toBe('0.0')
+    expect(weightText(1413, 'metric')).toBe('1,413 kg')
+    expect([counted(1, 'batch', 'batches'), counted(0, 'job'), counted(14604, 'recipe')]).toEqual([
+      '1 batch',
+      '0 jobs',
+      '14,604 recipes',
+    ])
   })
   test('of commands, for the undo button', () => {
     const commands: Command[] = [

@@ -1,3 +1,4 @@
+import { numberText } from './counted'
 import {
   CM_PER_INCH,
   GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON,
@@ -73,8 +74,7 @@ export function fromFieldText(text: string, quantity: Quantity, units: UnitSyste
   return shown === null ? null : (shown - offsetOf(quantity, units)) / QUANTITIES[quantity][units].factor
 }
 
-/** Never “-0”. */
-const round = (value: number, digits: number) => value.toFixed(digits).replace(/^-(0(?:\.0*)?)$/, '$1')
+const round = numberText
 /** Three figures or so, whole numbers from 100 up. */
 const figures = (value: number) => {
   const size = Math.abs(value)

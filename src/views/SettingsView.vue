@@ -15,6 +15,7 @@ import { bedsOf } from '@/model/garden/garden'
 import { isStale, type FileRead } from '@/storage/exportFile'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
+import { counted } from '@/text/counted'
 import { fileProblemText, type Sentence } from '@/text/problems.en'
 import { THEME_NAMES, UNIT_NAMES } from '@/text/settings'
 import { failureText } from '@/text/tasks'
@@ -40,7 +41,7 @@ const trouble = computed<Sentence | null>(() =>
 )
 const counts = computed(
   () =>
-    `${bedsOf(garden.records).length} beds, ${garden.jobs.length} jobs and ${garden.mixRecords.length} records`,
+    `${counted(bedsOf(garden.records).length, 'bed')}, ${counted(garden.jobs.length, 'job')} and ${counted(garden.mixRecords.length, 'record')}`,
 )
 
 function look(file: File) {

@@ -14,6 +14,7 @@ import { bagsOf } from '@/model/garden/garden'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { describeBag } from '@/model/mix/bags'
 import { useGarden } from '@/stores/garden'
+import { counted } from '@/text/counted'
 import { matches } from '@/text/materials'
 import { problemText } from '@/text/problems.en'
 import { bagText } from '@/text/recipes'
@@ -57,7 +58,7 @@ const bags = computed(() =>
         hide-label
         placeholder="Search the shelf ( / )"
       />
-      <span class="soft" role="status">{{ rows.length }} of {{ MATERIALS.length }} materials</span>
+      <span class="soft" role="status">{{ rows.length }} of {{ counted(MATERIALS.length, 'material') }}</span>
     </div>
     <ul class="plain">
       <MaterialRow

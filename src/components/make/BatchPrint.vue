@@ -2,6 +2,7 @@
 /** All batches on paper. */
 import type { BatchCard } from '@/model/make/batchCard'
 import type { Caution } from '@/text/cautions'
+import { counted } from '@/text/counted'
 import { batchTitle, lineText } from '@/text/measures'
 import { volumeText, type UnitSystem } from '@/text/units'
 import CautionList from '../CautionList.vue'
@@ -20,7 +21,7 @@ const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
   <div class="print-only">
     <h1>{{ title }}</h1>
     <p>
-      Bucket {{ volumeText(bucket, units) }}. {{ cards.length }} batches,
+      Bucket {{ volumeText(bucket, units) }}. {{ counted(cards.length, 'batch', 'batches') }},
       {{ volumeText(blendLitres, units) }} of mix in all.
     </p>
     <section v-for="(card, i) in cards" :key="i">

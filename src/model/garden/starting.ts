@@ -123,13 +123,20 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
 
 /** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
 const SETTLING = 0.07
-export const STARTING_PLAN = { bucket: 10, scoop: 1, vessel: 90, settling: SETTLING } as const
+export const STARTING_PLAN = {
+  bucket: 10,
+  scoop: 1,
+  vessel: 90,
+  settling: SETTLING,
+  rounding: 'more',
+} as const
 /** The same as sold in gallons and quarts. */
 const STARTING_PLAN_US = {
   bucket: 5 * LITRES.usGallon,
   scoop: LITRES.usQuart,
   vessel: 25 * LITRES.usGallon,
   settling: SETTLING,
+  rounding: 'more',
 } as const
 
 export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)

@@ -12,7 +12,7 @@ import { LIMES, materialById } from '@/core/data'
 import { recipeOfMix } from '@/model/mix/bags'
 import { innerMixOf } from '@/model/mix/innerMix'
 import { sameData } from '@/model/garden/same'
-import { kindOfKey, type Job } from '@/model/garden/schemas'
+import { jobSchema, kindOfKey, type Job } from '@/model/garden/schemas'
 
 const job: Job = {
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('fabricBag'), null)]),
@@ -36,6 +36,22 @@ describe('a job worked out', () => {
     expect(q.toBlend).toBeCloseTo(q.inPlace * 1.07, 9)
     expect(q.plan.blendLitres).toBeGreaterThanOrEqual(q.toBlend * 0.99)
     expect(q.plan.blendLitres).toBeLessThan(q.toBlend * 1.15)
+  })
+  test('where measures do not come out even: a little more, or a little less, as the grower would have it', () => {
+    for (const count of [1, 2, 3, 5, 8]) {
+      const of = (rounding: 'more' | 'less') =>
+        quantities({ ...job, fills: [{ ...job.fills[0]!, count }], plan: { ...job.plan, rounding } })
+      const [more, less] = [of('more'), of('less')]
+      expect(more.plan.blendLitres).toBeGreaterThanOrEqual(more.toBlend * 0.994)
+      expect(less.plan.blendLitres).toBeLessThanOrEqual(Math.max(less.toBlend, more.plan.blendLitres))
+      expect(less.plan.blendLitres).toBeGreaterThan(less.toBlend * 0.8)
+      if (more.plan.blendLitres > more.toBlend)
+        expect(less.plan.blendLitres).toBeLessThanOrEqual(less.toBlend)
+    }
+    // A job kept before there was a choice is rounded up, as it was.
+    const { bucket, scoop, vessel, settling } = job.plan
+    const old = { ...job, plan: { bucket, scoop, vessel, settling } }
+    expect(jobSchema.parse(old).plan.rounding).toBe('more')
   })
   test('adds up beds of different kinds, layers, roots and topping up', () => {
     const trough = startingJobBed('g', startingSpec('box'), null)

@@ -48,21 +48,36 @@ export function mixWanted(job: Job): number | null {
   return inPlace * (1 + job.plan.settling)
 }
 
-/** Batches of some parts that give so many litres. Errors: those of `planBatches`. */
-const batchesOf = (
+/** Shares of what is wanted that are asked for in turn, where a little less than it is to be made. */
+const A_LITTLE_LESS = [0.98, 0.95, 0.92, 0.9, 0.87, 0.85, 0.8]
+
+/**
+ * Batches of some parts that give so many litres, or a little more; a little less where the grower would rather, as far
+ * as whole measures allow it. Errors: those of `planBatches`.
+ */
+function batchesOf(
   parts: readonly Part[],
   blendingLoss: number,
   wanted: number,
-  { bucket, scoop, vessel }: Job['plan'],
-) =>
-  planBatches({
-    parts: parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
-    blendingLoss,
-    wanted,
-    bucket,
-    scoop,
-    vessel,
-  })
+  { bucket, scoop, vessel, rounding }: Job['plan'],
+) {
+  const planOf = (share: number) =>
+    planBatches({
+      parts: parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
+      blendingLoss,
+      wanted: wanted * share,
+      bucket,
+      scoop,
+      vessel,
+    })
+  const plan = planOf(1)
+  if (rounding === 'more' || !plan.ok || plan.value.blendLitres <= wanted) return plan
+  for (const share of A_LITTLE_LESS) {
+    const less = planOf(share)
+    if (less.ok && less.value.blendLitres <= wanted) return less
+  }
+  return plan
+}
 
 /** Finished mixes that are made for the job, with their own batches. Errors: those of `flatOf` and `planBatches`. */
 function madeFirst(job: Job, plan: BatchPlan): Outcome<MadeFirst[]> {

@@ -15,6 +15,7 @@ import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/find/nextMoves'
 import { meetsAll } from '@/core/finder'
+import { counted } from '@/text/counted'
 import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/finder'
 import { shortName } from '@/text/labels'
 import FoundTable from '@/components/find/FoundTable.vue'
@@ -76,7 +77,7 @@ async function openIt(c: Candidate) {
           @click="find"
         />
         <Button v-else label="Stop and show" icon="pi pi-stop" outlined @click="show" />
-        <small>{{ total.toLocaleString('en') }} recipes</small>
+        <small>{{ counted(total, 'recipe') }}</small>
       </div>
     </section>
 
@@ -97,8 +98,8 @@ async function openIt(c: Candidate) {
       <template v-if="result">
         <h2>{{ heading }}</h2>
         <p v-if="!result.complete" class="soft">
-          Of the {{ result.tried.toLocaleString('en') }} recipes looked at before you stopped it; those of few
-          materials come first.
+          Of the {{ counted(result.tried, 'recipe') }} looked at before you stopped it; those of few materials
+          come first.
         </p>
         <p v-if="!best || !meetsAll(best)">
           <template v-if="best">The nearest {{ fitText(best) }}.</template>
@@ -120,7 +121,7 @@ async function openIt(c: Candidate) {
           @click="most += ROWS_AT_ONCE"
         />
         <p class="soft">
-          {{ result.tried.toLocaleString('en') }} recipes tried of {{ result.allowed.length }} materials ({{
+          {{ counted(result.tried, 'recipe') }} tried of {{ counted(result.allowed.length, 'material') }} ({{
             result.allowed.map(shortName).slice(0, 8).join(', ')
           }}{{ result.allowed.length > 8 ? ' …' : '' }}). Lots within all bands: of ten lots of such
           materials, how many would meet every band.

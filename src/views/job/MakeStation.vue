@@ -16,6 +16,7 @@ import { batchCards, isDone } from '@/model/make/batchCard'
 import { doseTotals } from '@/model/make/doseTotals'
 import { shoppingList } from '@/model/make/shoppingList'
 import { cautionsForMixing } from '@/text/cautions'
+import { counted } from '@/text/counted'
 import { jobTitle } from '@/text/labels'
 import { asMeasuredText, batchFillsText, batchTitle, soakingText } from '@/text/measures'
 import { volumeText } from '@/text/units'
@@ -82,7 +83,7 @@ const printPage = () => window.print()
           @next="nextBatch"
         />
         <p class="soft no-print">
-          {{ doneCount }} of {{ cards.length }} batches done.
+          {{ doneCount }} of {{ counted(cards.length, 'batch', 'batches') }} done.
           <Button
             v-if="job.ticks.length"
             label="Clear all ticks"

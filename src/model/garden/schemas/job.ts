@@ -5,6 +5,8 @@ import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
 
+export const ROUNDINGS = ['more', 'less'] as const
+
 export const planSchema = z.object({
   /** Litres. */
   bucket: number,
@@ -14,6 +16,8 @@ export const planSchema = z.object({
   vessel: number,
   /** Extra mix for what watering-in settles, fraction. */
   settling: number,
+  /** Where whole measures do not come out even: a little more, or a little less; more in older jobs. */
+  rounding: z.enum(ROUNDINGS).default('more'),
 })
 
 export const jobSchema = recipeSchema.extend({

@@ -1,0 +1,22 @@
+/** Grouped and rounded as English writes numbers; never “-0”. One format for each number of digits. */
+const formats = new Map<number, Intl.NumberFormat>()
+
+/** A number for reading, with so many digits after the point: 1234.5, 1 is "1,234.5". */
+export function numberText(value: number, digits = 0): string {
+  let format = formats.get(digits)
+  if (!format) {
+    format = new Intl.NumberFormat('en', {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+      signDisplay: 'negative',
+    })
+    formats.set(digits, format)
+  }
+  return format.format(value)
+}
+
+const plural = new Intl.PluralRules('en')
+
+/** "1 batch", "4 batches", "1,200 recipes". */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${numberText(count)} ${plural.select(count) === 'one' ? one : many}`
