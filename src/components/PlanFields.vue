@@ -54,7 +54,7 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
       @update:model-value="emit('change', { settling: $event })"
     />
     <ChoiceField
-      label="Where measures do not come out even"
+      label="Whole measures give"
       :model-value="plan.rounding"
       :options="ROUNDING_NAMES"
       @update:model-value="$event && emit('change', { rounding: $event })"

@@ -51,8 +51,11 @@ const stages = computed(() => {
   ]
 })
 const losses = computed(() =>
-  q.value
-    ? [`−${percentText(q.value.lossHere, 1)} on stirring`, ...overText(q.value, job.value!.plan.settling)]
+  q.value && job.value
+    ? [
+        `−${percentText(q.value.lossHere, 1)} on stirring`,
+        overText(q.value, job.value.plan.settling).join(', '),
+      ]
     : [],
 )
 const wrongBeds = computed(() => beside('count', quantities.value))
