@@ -1,7 +1,7 @@
 /** Grouped and rounded as English writes numbers; never “-0”. One format for each number of digits. */
 const formats = new Map<number, Intl.NumberFormat>()
 
-/** A number for reading, with so many digits after the point: 1234.5, 1 is "1,234.5". */
+/** A number for reading, with so many digits after the point: 12345.6, 1 is "12,345.6". */
 export function numberText(value: number, digits = 0): string {
   let format = formats.get(digits)
   if (!format) {
@@ -9,6 +9,8 @@ export function numberText(value: number, digits = 0): string {
       minimumFractionDigits: digits,
       maximumFractionDigits: digits,
       signDisplay: 'negative',
+      // From five figures on: 1,000 is a thousand to some and one to others, and is not read back.
+      useGrouping: 'min2',
     })
     formats.set(digits, format)
   }

@@ -256,9 +256,10 @@ describe('names', () => {
     expect(reservoirText(4, null, 'metric')).toContain('4 L of mix')
   })
   test('of numbers and counts, as English writes them', () => {
-    expect(numberText(1234.56, 1)).toBe('1,234.6')
+    expect(numberText(1234.56, 1)).toBe('1234.6')
+    expect(numberText(12345.6, 1)).toBe('12,345.6')
     expect(numberText(-0.001, 1)).toBe('0.0')
-    expect(weightText(1413, 'metric')).toBe('1,413 kg')
+    expect(weightText(1413, 'metric')).toBe('1413 kg')
     expect([counted(1, 'batch', 'batches'), counted(0, 'job'), counted(14604, 'recipe')]).toEqual([
       '1 batch',
       '0 jobs',
