@@ -1,5 +1,6 @@
 import type { Band, MaterialFamily } from '../data/types'
 import type { Container } from '../geometry'
+import { STEPS } from '../judgement/limits'
 import type { PreparedMaterial } from '../mixing'
 import type { Centimetres, Fraction, Litres } from '../units'
 
@@ -44,12 +45,12 @@ export const TARGET_NAMES: readonly TargetName[] = [
  * Source: our assumption: differences a grower would notice.
  */
 export const STEP_OF: Readonly<Record<TargetName, number>> = {
-  airFilledPorosity: 0.02,
-  easilyAvailableWater: 0.02,
-  pH: 0.2,
-  electricalConductivity: 0.5,
+  airFilledPorosity: STEPS.air.value,
+  easilyAvailableWater: STEPS.water.value,
+  pH: STEPS.pH.value,
+  electricalConductivity: STEPS.salts.value,
   drainedDensity: 0.1,
-  structureLost: 0.05,
+  structureLost: STEPS.lasting.value,
 }
 
 /** Kinds of material a grower may rule out as a whole. */
