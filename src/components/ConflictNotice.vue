@@ -4,7 +4,7 @@
  */
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
-import { recordName } from '@/text/labels'
+import { recordName } from '@/text/commands'
 const { conflicts } = defineProps<{ conflicts: readonly Conflict[] }>()
 const emit = defineEmits<{ settle: [conflict: Conflict, mineWins: boolean] }>()
 const what = (c: Conflict) => {

@@ -4,10 +4,11 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { isDose } from '@/core/amounts'
-import { LIMES } from '@/core/data'
+import type { Dressing } from '@/core/data'
 import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { LimeSetting } from '@/model/garden/schemas'
 import { limeCaution } from '@/text/cautions'
+import { limeChoice, limeChoices, limeOfChoice } from '@/text/choices'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
@@ -15,7 +16,9 @@ import ChoiceField from './field/ChoiceField.vue'
 import SwitchField from './field/SwitchField.vue'
 import QuantityField from './field/QuantityField.vue'
 
-const { lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } = defineProps<{
+const { rows, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } = defineProps<{
+  /** Dressings to choose from, limes among them. */
+  rows: readonly Dressing[]
   lime: LimeSetting
   evaluation: Evaluation | null
   /** Lime to add, g per litre of mix; null where it cannot be worked out. */
@@ -37,22 +40,10 @@ const MODES: { value: LimeSetting['mode']; label: string }[] = [
   { value: 'fixed', label: 'By weight' },
   { value: 'none', label: 'None' },
 ]
-/** Limestone and dolomite, alone or half and half, then whatever else limes. */
-const LIME_CHOICES = [
-  { value: 'lime_calcitic 0', label: 'Ground limestone' },
-  { value: 'lime_calcitic 0.5', label: 'Limestone and dolomite, half each' },
-  { value: 'lime_calcitic 1', label: 'Ground dolomite' },
-  ...LIMES.filter((l) => !l.id.startsWith('lime_calcitic') && l.id !== 'lime_dolomitic').map((l) => ({
-    value: `${l.id} 0`,
-    label: l.name,
-  })),
-]
+const choices = computed(() => limeChoices(rows, lime))
 const chosen = computed({
-  get: () => `${lime.limeId} ${lime.dolomiteShare}`,
-  set(value) {
-    const [limeId, share] = value.split(' ')
-    emit('change', { limeId, dolomiteShare: Number(share) })
-  },
+  get: () => limeChoice(lime.limeId, lime.dolomiteShare),
+  set: (value) => emit('change', limeOfChoice(value)),
 })
 /** Each lime as it is weighed or spooned. */
 const doses = computed(() =>
@@ -103,7 +94,14 @@ const doses = computed(() =>
       hint="of the mix as blended"
       @update:model-value="emit('change', { gramsPerLitre: $event })"
     />
-    <ChoiceField v-if="lime.mode !== 'none'" v-model="chosen" label="Which lime" :options="LIME_CHOICES" />
+    <ChoiceField
+      v-if="lime.mode !== 'none'"
+      v-model="chosen"
+      label="Which lime"
+      :options="choices"
+      search="Search limes"
+      none="No lime of that name"
+    />
     <p v-if="lime.mode !== 'none' && limeCaution(lime.limeId)" class="warn">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ limeCaution(lime.limeId) }}
     </p>

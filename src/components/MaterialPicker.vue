@@ -1,21 +1,28 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
 import { airCapacityAt10Cm } from '@/core/data/columnFigures'
-import { FAMILY_NAMES, matches } from '@/text/materials'
-import { percentText } from '@/text/units'
+import { FAMILY_NAMES } from '@/text/materials'
+import { bewareText, materialFindable, namesOf } from '@/text/names'
+import { search as searchRows } from '@/text/search'
+import { lengthText, percentText, type UnitSystem } from '@/text/units'
 import MaterialSwatch from './MaterialSwatch.vue'
 import DialogFrame from './frame/DialogFrame.vue'
 
-const { materials, taken } = defineProps<{ materials: readonly Material[]; taken: ReadonlySet<string> }>()
+const { materials, taken, units } = defineProps<{
+  materials: readonly Material[]
+  taken: ReadonlySet<string>
+  units: UnitSystem
+}>()
 const visible = defineModel<boolean>('visible', { required: true })
-const emit = defineEmits<{ pick: [materialId: string] }>()
+const emit = defineEmits<{ pick: [materialId: string]; describe: [] }>()
 
 const search = ref('')
 const list = ref<HTMLElement | null>(null)
-const found = computed(() => materials.filter((m) => matches(m, search.value)))
+const found = computed(() => searchRows(materials, search.value, materialFindable))
 
 watch(visible, (open) => {
   if (open) search.value = ''
@@ -54,7 +61,11 @@ function move(event: KeyboardEvent, by: 1 | -1) {
             <MaterialSwatch :material="m" :size="34" />
             <span class="words">
               <span>{{ m.name }}<em v-if="taken.has(m.id)"> · in the mix</em></span>
-              <small>{{ FAMILY_NAMES[m.family] }}</small>
+              <small
+                >{{ FAMILY_NAMES[m.family]
+                }}<template v-if="namesOf(m.id)[0]">: {{ namesOf(m.id)[0] }}</template></small
+              >
+              <small v-if="search && bewareText(m.id)" class="soft">{{ bewareText(m.id) }}</small>
             </span>
             <small class="numbers">
               air {{ percentText(airCapacityAt10Cm(m)) }} · pH
@@ -64,7 +75,18 @@ function move(event: KeyboardEvent, by: 1 | -1) {
         </li>
       </ul>
       <p v-if="found.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
-      <p class="soft foot">Air as in a 20 cm column of the material alone. Enter takes the first.</p>
+      <div class="row foot">
+        <span class="soft"
+          >Air as in {{ lengthText(20, units) }} of the material alone. Enter takes the first.</span
+        >
+        <Button
+          label="A material of your own"
+          icon="pi pi-pencil"
+          outlined
+          size="small"
+          @click="emit('describe')"
+        />
+      </div>
     </div>
   </DialogFrame>
 </template>
@@ -109,6 +131,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
   white-space: nowrap;
 }
 .foot {
+  justify-content: space-between;
   margin: 8px 0 0;
   font-size: 0.88rem;
 }

@@ -1,4 +1,6 @@
-import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import type { Dressing, Material } from '@/core/data'
+import { dressingsToChoose, materialsToChoose } from '@/model/garden/ownRows'
 import { startingBag } from '@/model/garden/starting'
 import type { Bag } from '@/model/garden/schemas'
 import type { GardenDoor } from './gardenDoor'
@@ -9,6 +11,9 @@ export interface BagsInHand {
   reading: Readonly<ShallowRef<Bag | null>>
   /** Whether it is in the garden's list already. */
   listed: Readonly<Ref<boolean>>
+  /** What its label can name. */
+  materials: ComputedRef<Material[]>
+  dressings: ComputedRef<Dressing[]>
   /** Opens a bag's label, a new one without it. */
   describe: (bag?: Bag) => void
   keep: (bag: Bag) => void
@@ -17,7 +22,7 @@ export interface BagsInHand {
 }
 
 /** The bagged mix whose label is being read, if any; for every place where one can be described. */
-export function useBags(garden: Pick<GardenDoor, 'run'> = useGarden()): BagsInHand {
+export function useBags(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()): BagsInHand {
   const reading = shallowRef<Bag | null>(null)
   const listed = ref(false)
   function describe(bag?: Bag) {
@@ -33,5 +38,7 @@ export function useBags(garden: Pick<GardenDoor, 'run'> = useGarden()): BagsInHa
     reading.value = null
   }
   const close = () => void (reading.value = null)
-  return { reading, listed, describe, keep, remove, close }
+  const materials = computed(() => materialsToChoose(garden.records))
+  const dressings = computed(() => dressingsToChoose(garden.records))
+  return { reading, listed, materials, dressings, describe, keep, remove, close }
 }

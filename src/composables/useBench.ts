@@ -1,10 +1,11 @@
 import { computed, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { MATERIALS, type Material } from '@/core/data'
+import type { Material } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import type { Judgement } from '@/core/judgement'
 import { STEPS } from '@/core/mixing'
 import type { Source } from '@/model/find/materialsFrom'
 import { movesRequest } from '@/model/find/nextMoves'
+import { materialsToChoose } from '@/model/garden/ownRows'
 import type { Job, Recipe } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
@@ -145,7 +146,7 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
   const delayedRecords = useDelayedByFrame(computed(() => garden.records))
   const shelf = computed<OnShelf[]>((old) => {
     const taken = new Set(delayedJob.value?.parts.map((p) => p.materialId))
-    const now = MATERIALS.flatMap((material) => {
+    const now = materialsToChoose(delayedRecords.value).flatMap((material) => {
       if (taken.has(material.id)) return []
       const { stock } = shelfEntry(delayedRecords.value, material)
       const perLitre = pricePerLitre(delayedRecords.value, material)
@@ -156,7 +157,9 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
   })
   const cost = computed(() => {
     const j = delayedJob.value
-    return j && j.parts.length > 0 ? mixCost(delayedRecords.value, toRaw(j)) : { perLitre: null, missing: [] }
+    return j && j.parts.length > 0
+      ? mixCost(delayedRecords.value, toRaw(j), mix.value ?? undefined)
+      : { perLitre: null, missing: [], missingDoses: [] }
   })
 
   return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }

@@ -5,6 +5,7 @@ import { candidateCount, USUAL_MOST_PARTS, type Rules, type Without } from '@/co
 import type { Outcome } from '@/core/outcome'
 import { LITRES } from '@/core/units'
 import { waterByDays, finderProblem } from '@/model/find/finderProblem'
+import { dosePrices } from '@/model/mix/doseCost'
 import type { FindRequest } from '@/model/find/findMixes'
 import { finderShelf, materialsFrom, type Source } from '@/model/find/materialsFrom'
 import { afterFinding } from '@/model/find/nextMoves'
@@ -115,7 +116,9 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
       volume: volume.value,
       easyWater: w.everyDays === null ? null : (easyWater.value?.(w.everyDays) ?? null),
     })
-    return problem.ok ? { ...problem, value: { problem: problem.value, question } } : problem
+    return problem.ok
+      ? { ...problem, value: { problem: problem.value, question, prices: dosePrices(garden.records) } }
+      : problem
   })
 
   return {

@@ -1,5 +1,5 @@
 import { computed, toRaw, toValue, type ComputedRef, type MaybeRefOrGetter } from 'vue'
-import { cropById, materialById, type Crop, type Material } from '@/core/data'
+import { cropById, materialById, ownRows, type Crop, type Material, type OwnRows } from '@/core/data'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { MixNeeded } from '@/core/filling'
 import type { Container } from '@/core/geometry'
@@ -63,12 +63,12 @@ export function useJobIn<G extends GardenDoor>(
   const lead = computed(() => (job.value ? judgedBed(job.value) : null))
   const place = computed(() => placeOf(garden.records))
   // What is worked out with is plain data, made once; it serves the figures here and their ranges in the worker.
-  let asked: { job: Job; place: Place | undefined } | null = null
+  let asked: { job: Job; place: Place | undefined; own: OwnRows } | null = null
   const question = computed<MixQuestion | null>((old) => {
-    const [j, p] = [toRaw(job.value), toRaw(place.value)]
+    const [j, p, own] = [toRaw(job.value), toRaw(place.value), ownRows()]
     if (!j) return null
-    if (old && asked && asked.place === p && askTheSame(asked.job, j)) return old
-    asked = { job: j, place: p }
+    if (old && asked && asked.place === p && asked.own === own && askTheSame(asked.job, j)) return old
+    asked = { job: j, place: p, own }
     return questionOfJob(j, p)
   })
   const prepared = computed(() => (question.value ? work(question.value) : null))

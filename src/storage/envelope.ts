@@ -3,6 +3,7 @@ import {
   idOf,
   idOfKey,
   kindOfKey,
+  KINDS,
   SCHEMA_VERSIONS,
   SCHEMAS,
   type AnyData,
@@ -12,7 +13,7 @@ import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
 export const envelopeSchema = z.object({
-  kind: z.enum(['bag', 'bed', 'job', 'place', 'record', 'shelf', 'settings']),
+  kind: z.enum(KINDS),
   schemaVersion: z.int().min(1),
   /** Counts the writes of this key, so that a tab can tell that another one wrote in between. */
   revision: z.int().min(0),

@@ -1,3 +1,4 @@
+import { SCHEMA_VERSIONS } from '@/model/garden/schemas'
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { jobKey, SETTINGS_KEY, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
@@ -141,7 +142,7 @@ describe('reading a record', () => {
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }
-    const versions = { bag: 1, bed: 1, job: 3, place: 1, record: 1, shelf: 1, settings: 1 }
+    const versions = { ...SCHEMA_VERSIONS, job: 3 }
     const steps = {
       job: {
         1: (data: unknown) => ({ name: (data as { title: string }).title }),

@@ -1,6 +1,6 @@
 import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, triggerRef } from 'vue'
 import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
 import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
 import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
@@ -22,7 +22,8 @@ import type { Lock, StoragePort } from '@/storage/port'
 import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } from '@/storage/saver'
 import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
 import { Silence, withTimeLimit } from '@/storage/timeLimit'
-import { commandText } from '@/text/labels'
+import { commandText } from '@/text/commands'
+import { createOwnRowsKeeper } from './ownRowsKeeper'
 
 const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
 
@@ -85,12 +86,14 @@ export const useGarden = defineStore('garden', () => {
   const undoLabel = computed(() => history.value.past.at(-1)?.label ?? null)
   const redoLabel = computed(() => history.value.future[0]?.label ?? null)
 
+  const ownRows = createOwnRowsKeeper(() => triggerRef(records))
   function replaceRecords(changes: readonly { key: string; after: AnyData | null }[]) {
     const next = new Map(records.value)
     for (const { key, after } of changes) {
       if (after === null) next.delete(key)
       else next.set(key, after)
     }
+    ownRows.keep(next)
     records.value = next
   }
 
@@ -211,6 +214,7 @@ export const useGarden = defineStore('garden', () => {
       return null
     })
     if (!opened) return
+    await ownRows.open(opened.records)
     records.value = opened.records
     setAside.value = opened.setAside
     channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`open-bed-${garden}`) : null
@@ -239,7 +243,9 @@ export const useGarden = defineStore('garden', () => {
   async function openReadOnly() {
     try {
       port ??= await withTimeLimit(foragePort(name.value))
-      records.value = await peekGarden(port)
+      const read = await peekGarden(port)
+      await ownRows.open(read)
+      records.value = read
       opening.value = { state: 'readOnly' }
     } catch (error) {
       opening.value = stuckOn(error)

@@ -1,5 +1,8 @@
+import { isOwn } from '@/core/data/ownRows'
 import { dressingById } from '@/core/data/dressings'
 
-/** Short name of a dressing: the part before its numbers or bracket. */
+/** Short name of a dressing: the part before its numbers or bracket; the grower's own as it was given. */
 export const dressingName = (id: string): string =>
-  (dressingById(id)?.name ?? id).replace(/\s*\(.*$/, '').replace(/\s+\d[\d.-]*$/, '')
+  isOwn(id)
+    ? (dressingById(id)?.name ?? 'a feed of your own')
+    : (dressingById(id)?.name ?? id).replace(/\s*\(.*$/, '').replace(/\s+\d[\d.-]*$/, '')

@@ -1,10 +1,10 @@
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
 import type { DoseTotal } from '@/model/make/doseTotals'
-import type { MixLine, ShoppingLine } from '@/model/make/shoppingList'
+import type { DoseLine, MixLine, ShoppingLine } from '@/model/make/shoppingList'
 import { packText, shortName } from './labels'
 import { bagText } from './recipes'
-import { doseWeightText, volumeText, type UnitSystem } from './units'
+import { doseWeightText, volumeText, weightText, type UnitSystem } from './units'
 
 /** A line of what to gather, in words. */
 export interface GatherLine {
@@ -80,23 +80,40 @@ const DOSE_WHERE: Record<DoseTotal['place']['kind'], string> = {
   top: 'into the top at filling, see Fill',
   heldBack: 'put on later, see Season',
 }
-const doseLine = ({ id, name, grams, place }: DoseTotal, units: UnitSystem): GatherLine => ({
-  id: `${id} ${place.kind}`,
-  what: { dose: id },
-  name,
-  inside: '',
-  measure: doseWeightText(grams, units),
-  buy: { sentence: DOSE_WHERE[place.kind] },
-  leftover: '',
-  cost: '',
-  wet: [],
-})
+function doseLine(line: DoseLine, units: UnitSystem): GatherLine {
+  const { id, name, grams, place, purchase } = line
+  const where = DOSE_WHERE[place.kind]
+  return {
+    id: `${id} ${place.kind}`,
+    what: { dose: id },
+    name,
+    inside: '',
+    measure: doseWeightText(grams, units),
+    buy: purchase
+      ? {
+          strong:
+            purchase.packs > 0
+              ? `${purchase.packs} × ${weightText(purchase.pack.kg, units)} pack`
+              : 'nothing',
+          small: [
+            ...(purchase.fromStock > 0
+              ? [`${doseWeightText(purchase.fromStock * 1000, units)} from your shelf`]
+              : []),
+            where,
+          ],
+        }
+      : { sentence: where },
+    leftover: purchase ? doseWeightText(purchase.leftover * 1000, units) : '',
+    cost: purchase ? costText(purchase.cost) : '',
+    wet: purchase ? ['as it comes'] : [],
+  }
+}
 
 /** Everything to gather for a job, as the list shows it. */
 export const gatherLines = (
   materials: readonly ShoppingLine[],
   mixes: readonly MixLine[],
-  doses: readonly DoseTotal[],
+  doses: readonly DoseLine[],
   units: UnitSystem,
 ): GatherLine[] => [
   ...materials.map((l) => materialLine(l, units)),

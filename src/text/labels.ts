@@ -3,21 +3,8 @@ import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LITRES } from '@/core/units'
 import { LIFT_LIMIT } from '@/core/weight'
-import { measureText } from '@/core/mixing/measures'
-import type { Command } from '@/model/garden/commands'
-import { materialById } from '@/core/data'
-import type {
-  AnyData,
-  Bag,
-  Bed,
-  BedSpec,
-  DressingPlace,
-  JobBed,
-  Job,
-  MixRecord,
-  Place,
-  VesselKind,
-} from '@/model/garden/schemas'
+import { isOwn, materialById } from '@/core/data'
+import type { BedSpec, DressingPlace, JobBed, Job, Place, VesselKind } from '@/model/garden/schemas'
 import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
@@ -117,9 +104,11 @@ export const LAYER_NAMES: Record<LayerKind, { one: string; hint: string }> = {
 
 /** Short name for lists and buttons: without what stands in brackets, and what was done to it. */
 export const shortName = (materialId: string): string =>
-  materialId.startsWith('mix:')
-    ? 'finished mix'
-    : (materialById(materialId)?.name ?? materialId).replace(/\s*\([^)]*\)/, '').replace(/, washed.*$/, '')
+  isOwn(materialId)
+    ? (materialById(materialId)?.name ?? 'a material of your own')
+    : materialId.startsWith('mix:')
+      ? 'finished mix'
+      : (materialById(materialId)?.name ?? materialId).replace(/\s*\([^)]*\)/, '').replace(/, washed.*$/, '')
 
 /** Where a dressing goes. */
 export function placeText(place: DressingPlace, units: UnitSystem): string {
@@ -202,131 +191,6 @@ export function packText(pack: Pack, units: UnitSystem): string {
     case 'mass':
       return `${weightText(pack.kg, units)} bag`
   }
-}
-
-/** What a command did, for the undo button. */
-export function commandText(command: Command): string {
-  switch (command.type) {
-    case 'job/create':
-      return 'new job'
-    case 'job/rename':
-      return 'name'
-    case 'job/note':
-      return 'note'
-    case 'job/crop':
-      return 'crop'
-    case 'bed/change':
-    case 'jobBed/spec':
-      return 'change to the bed'
-    case 'beds/add':
-      return command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`
-    case 'bed/remove':
-      return 'removing the bed'
-    case 'place/set':
-      return 'place'
-    case 'job/planting':
-      return 'planting'
-    case 'steps/set':
-      return command.done ? 'ticking a step' : 'unticking a step'
-    case 'job/band':
-      return 'what it is held against'
-    case 'job/companions':
-      return 'crops'
-    case 'job/archive':
-      return command.archived ? 'putting the job away' : 'taking the job up again'
-    case 'job/judge':
-      return 'bed the mix is judged in'
-    case 'jobBed/add':
-      return `filling ${bedTitle(command.fill.spec)}`
-    case 'jobBed/change':
-      return 'how many, or topping up'
-    case 'jobBed/list':
-      return 'putting it among the beds'
-    case 'jobBed/remove':
-      return 'leaving a bed out'
-    case 'job/plan':
-      return 'bucket, scoop, tub or allowance'
-    case 'job/remove':
-      return 'removing the job'
-    case 'job/finish':
-      return 'recording the mix'
-    case 'part/add':
-      return `adding ${shortName(command.materialId)}`
-    case 'part/change':
-      return `${command.by > 0 ? '+' : '−'}${measureText(Math.abs(command.by))} ${shortName(command.materialId)}`
-    case 'mix/take':
-      return `adding ${command.mix.name}`
-    case 'mix/origin':
-      return 'whether it is made first'
-    case 'bag/set':
-      return `label of ${command.bag.name.trim() || 'a bagged mix'}`
-    case 'bag/remove':
-      return 'removing a bagged mix'
-    case 'part/remove':
-      return `taking out ${shortName(command.materialId)}`
-    case 'mix/step':
-      return 'size of a measure'
-    case 'mix/lime':
-      return 'lime'
-    case 'dressing/set':
-      return 'dose of a dressing'
-    case 'dressing/remove':
-      return 'leaving out a dressing'
-    case 'recipe/replace':
-      return command.what
-    case 'version/keep':
-      return 'keeping this version'
-    case 'version/edit':
-      return 'name or note of a version'
-    case 'version/remove':
-      return 'removing a version'
-    case 'warning/answer':
-      return command.reason === null ? 'asking for a warning again' : 'answering a warning'
-    case 'tick/set':
-      return command.done
-        ? `ticking ${shortName(command.materialId)}`
-        : `unticking ${shortName(command.materialId)}`
-    case 'ticks/clear':
-      return 'clearing ticks'
-    case 'record/edit':
-      return 'record'
-    case 'record/remove':
-      return 'removing the record'
-    case 'shelf/set':
-      return `${shortName(command.item.materialId)} on the shelf`
-    case 'garden/import':
-      return 'import'
-  }
-}
-
-const KIND_ORDER = [
-  'fruiting veg',
-  'leaf',
-  'root veg',
-  'legume',
-  'brassica',
-  'allium',
-  'grain veg',
-  'perennial veg',
-  'herb',
-  'fruit',
-]
-/** Crops as growers think of them: by kind, then by name. */
-export const cropsByKind = (crops: readonly Crop[]): Crop[] =>
-  [...crops].sort(
-    (a, b) => KIND_ORDER.indexOf(a.kind) - KIND_ORDER.indexOf(b.kind) || a.name.localeCompare(b.name),
-  )
-
-/** A stored record in words, for lists of what an import would change. */
-export function recordName(key: string, data: AnyData | null): string {
-  const [head, id = ''] = key.split('/')
-  if (head === 'place') return 'place'
-  if (head === 'bag') return `bagged mix “${(data as Bag).name}”`
-  if (head === 'bed') return `bed “${bedTitle(data as Bed)}”`
-  if (head === 'job') return `job “${jobTitle(data as Job)}”`
-  if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`
-  if (head === 'shelf') return `shelf: ${shortName(id)}`
-  return 'settings'
 }
 
 /** What a bed is found by. */

@@ -1,4 +1,4 @@
-import type { Material, MaterialFamily } from '@/core/data'
+import type { MaterialFamily } from '@/core/data'
 
 export const FAMILY_NAMES: Record<MaterialFamily, string> = {
   peat: 'Peat and moss',
@@ -19,7 +19,7 @@ export const FAMILY_NAMES: Record<MaterialFamily, string> = {
 }
 
 /** Words growers search by that are in no name. */
-const ALSO: Partial<Record<MaterialFamily, string>> = {
+export const FAMILY_WORDS: Partial<Record<MaterialFamily, string>> = {
   peat: 'organic moisture',
   coir: 'peat-free coconut organic moisture',
   bark: 'peat-free opening organic',
@@ -48,13 +48,3 @@ const MISTAKEN: Readonly<Record<string, string>> = {
 }
 /** A word against what is widely said of it; nothing where nothing is. */
 export const mistakenText = (materialId: string): string => MISTAKEN[materialId] ?? ''
-
-/** Does a material answer to every word of a search? */
-export function matches(material: Material, search: string): boolean {
-  const text =
-    `${material.name} ${FAMILY_NAMES[material.family]} ${ALSO[material.family] ?? ''}`.toLowerCase()
-  return search
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word))
-}

@@ -14,6 +14,12 @@ const FIELD_NAMES: Record<string, string> = {
   baseDiameter: 'width across the base',
   diameter: 'width',
   height: 'height',
+  bucketLitres: 'volume weighed',
+  bucketKg: 'weight of it',
+  screenedOut: 'share screened out',
+  calciumCarbonateEquivalent: 'neutralizing value',
+  weighedMillilitres: 'volume weighed',
+  weighedGrams: 'weight of it',
   topLength: 'length',
   topWidth: 'width',
   baseLength: 'length at the base',
@@ -51,9 +57,30 @@ const FIELD_NAMES: Record<string, string> = {
 }
 export const fieldName = (field: string) => FIELD_NAMES[field] ?? field
 
-const NOT_LENGTHS = new Set([
-  'bagLitres',
+/** Told as bare numbers. */
+const PLAIN = new Set([
+  'count',
   'longevityMonths',
+  'bucketKg',
+  'screenedOut',
+  'moistBulkDensityAsBought',
+  'electricalConductivity',
+  'calciumCarbonateEquivalent',
+  'weighedMillilitres',
+  'weighedGrams',
+  'label',
+  'nitrogenForms',
+  'totalPorosity',
+  'waterAt10Cm',
+  'waterAt50Cm',
+  'waterAt100Cm',
+  'looseEnvelopeFraction',
+  'dryBulkDensity',
+  'bufferCapacity',
+])
+const NOT_LENGTHS = new Set([
+  'bucketLitres',
+  'bagLitres',
   'rootBalls',
   'bucket',
   'scoop',
@@ -61,7 +88,6 @@ const NOT_LENGTHS = new Set([
   'wanted',
   'settling',
   'limeGramsPerLitre',
-  'count',
   'bulge',
 ])
 
@@ -69,7 +95,7 @@ function amount(field: string, value: number, units: UnitSystem): string {
   if (field === 'settling' || field === 'bulge' || field === 'share') return percentText(value)
   if (field === 'bagPrice') return value.toFixed(2)
   if (field === 'limeGramsPerLitre') return doseText(value, units)
-  if (field === 'count' || field === 'longevityMonths' || !(field in FIELD_NAMES)) return plainNumber(value)
+  if (PLAIN.has(field) || !(field in FIELD_NAMES)) return plainNumber(value)
   return NOT_LENGTHS.has(field) ? volumeText(value, units) : lengthText(value, units)
 }
 

@@ -15,8 +15,10 @@ import { prepareJob } from '@/model/mix/evaluateJob'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { readingsAtOnce } from './readings/atOnce'
 import { cautionsForMixing, limeCaution } from './cautions'
-import { commandText, fillsText, jobTitle, packText, recordName, shortName } from './labels'
-import { matches } from './materials'
+import { commandText, recordName } from './commands'
+import { fillsText, jobTitle, packText, shortName } from './labels'
+import { materialFindable } from './names'
+import { search as searchRows } from './search'
 import { bucketsText, doseSpoons, measureOfLine, overText, pileText, spoonText } from './measures'
 import { toEachText } from './seasonPlan'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
@@ -281,7 +283,7 @@ describe('names', () => {
     ])
   })
   test('searching takes words in any order, and words that are in no name', () => {
-    const found = (search: string) => MATERIALS.filter((m) => matches(m, search)).map((m) => m.id)
+    const found = (search: string) => searchRows(MATERIALS, search, materialFindable).map((m) => m.id)
     expect(found('coarse perlite')).toEqual(['perlite_coarse'])
     expect(found('peat-free')).not.toContain('peat_fine')
     expect(found('peat-free')).toContain('coir_pith')

@@ -7,7 +7,8 @@ import type { Targets } from '@/core/targets'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Job, Place } from '@/model/garden/schemas'
 import { outdoorsOf, winterOf } from '@/model/season/season'
-import { conflictText, cropsByKind, MONTHS } from '@/text/labels'
+import { cropChoices } from '@/text/choices'
+import { conflictText, MONTHS } from '@/text/labels'
 import { climateName } from '@/text/place'
 import { problemText } from '@/text/problems.en'
 import { winterText } from '@/text/season'
@@ -33,7 +34,7 @@ const emit = defineEmits<{
   planting: [change: Partial<Pick<Job, 'plantMonth' | 'plants'>>]
 }>()
 
-const crops = cropsByKind(CROPS).map((c) => ({ value: c.id, label: c.name }))
+const crops = cropChoices(CROPS)
 const others = computed(() => crops.filter((c) => c.value !== job.cropId))
 const conflicts = computed(() => (targets?.conflicts ?? []).map(conflictText))
 const months = MONTHS.map((label, i) => ({ value: i + 1, label }))

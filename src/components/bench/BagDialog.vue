@@ -5,10 +5,11 @@
  */
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
-import { DRESSINGS } from '@/core/data/dressings'
+import type { Dressing, Material } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
 import { describeBag } from '@/model/mix/bags'
+import { feedChoices } from '@/text/choices'
 import { noteText, problemField, problemText } from '@/text/problems.en'
 import { bagText } from '@/text/recipes'
 import type { UnitSystem } from '@/text/units'
@@ -18,7 +19,10 @@ import TextField from '../field/TextField.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 import IngredientList from './IngredientList.vue'
 
-const { bag, units, listed } = defineProps<{
+const { materials, dressings, bag, units, listed } = defineProps<{
+  /** What its label can name. */
+  materials: readonly Material[]
+  dressings: readonly Dressing[]
   /** The bag to begin from; null while the dialog is shut. */
   bag: Bag | null
   units: UnitSystem
@@ -45,10 +49,7 @@ const FIELDS = ['bagLitres', 'bagPrice', 'limeTarget']
 const troubleBelow = computed(() => (FIELDS.some(beside) ? null : trouble.value))
 const notes = computed(() => (answer.value?.ok ? answer.value.notes.map((n) => noteText(n, units)) : []))
 
-const feeds = [
-  { value: '', label: 'None, or none it names' },
-  ...DRESSINGS.filter((d) => d.family !== 'lime').map((d) => ({ value: d.id, label: d.name })),
-]
+const feeds = computed(() => [{ value: '', label: 'None, or none it names' }, ...feedChoices(dressings)])
 function setFeed(id: string | null) {
   if (!draft.value) return
   draft.value.feed = id ? { dressingId: id, gramsPerLitre: draft.value.feed?.gramsPerLitre ?? 1 } : null
@@ -93,7 +94,7 @@ function save() {
           @update:model-value="draft.price = orNull($event)"
         />
       </div>
-      <IngredientList v-model="draft.ingredients" :units="units" />
+      <IngredientList v-model="draft.ingredients" :rows="materials" :units="units" />
       <div class="pair">
         <QuantityField
           label="pH on the label"

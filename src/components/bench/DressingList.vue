@@ -2,15 +2,18 @@
 /** What is given by weight besides lime, and what the mix is offered. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { DRESSINGS } from '@/core/data/dressings'
+import type { Dressing } from '@/core/data'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
+import { feedChoices } from '@/text/choices'
 import { offerText } from '@/text/doses'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 
-const { lines, units, litres, offers, stale } = defineProps<{
+const { rows, lines, units, litres, offers, stale } = defineProps<{
+  /** Dressings to choose from. */
+  rows: readonly Dressing[]
   lines: readonly DressingLine[]
   units: UnitSystem
   /** Mix the job makes, for grams in all; null where that is not known. */
@@ -20,14 +23,11 @@ const { lines, units, litres, offers, stale } = defineProps<{
   /** The doses are of an older mix: shown, not to be given. */
   stale: boolean
 }>()
-const emit = defineEmits<{ set: [line: DressingLine]; remove: [dressingId: string] }>()
+const emit = defineEmits<{ set: [line: DressingLine]; remove: [dressingId: string]; describe: [] }>()
 
 const offered = computed(() => {
   const taken = new Set(lines.map((l) => l.dressingId))
-  return DRESSINGS.filter((d) => d.family !== 'lime' && !taken.has(d.id)).map((d) => ({
-    value: d.id,
-    label: d.name,
-  }))
+  return feedChoices(rows.filter((d) => !taken.has(d.id)))
 })
 function add(id: string | null) {
   const line = id && usualLine(id)
@@ -70,6 +70,13 @@ const doses = computed(() =>
       search="Search dressings"
       none="No dressing of that name"
       @update:model-value="add"
+    />
+    <Button
+      label="A feed or lime of your own"
+      icon="pi pi-pencil"
+      text
+      size="small"
+      @click="emit('describe')"
     />
   </section>
 </template>

@@ -2,24 +2,22 @@
 /** What a label lists, in its order, with the shares it names. Changes the list in place: it is the dialog's draft. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { MATERIALS } from '@/core/data'
+import type { Material } from '@/core/data'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
+import { materialChoices } from '@/text/choices'
 import { shortName } from '@/text/labels'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
 const list = defineModel<Bag['ingredients']>({ required: true })
-const { units } = defineProps<{ units: UnitSystem }>()
+const { rows, units } = defineProps<{ rows: readonly Material[]; units: UnitSystem }>()
 
 const MOST = GARDEN_LIMITS.ingredients.value
 const offered = computed(() => {
   const taken = new Set(list.value.map((i) => i.materialId))
-  return MATERIALS.filter((m) => m.family !== 'mix' && !taken.has(m.id)).map((m) => ({
-    value: m.id,
-    label: m.name,
-  }))
+  return materialChoices(rows.filter((m) => m.family !== 'mix' && !taken.has(m.id)))
 })
 const add = (materialId: string | null) =>
   materialId && (list.value = [...list.value, { materialId, share: null }].slice(0, MOST))

@@ -1,10 +1,13 @@
 <script setup lang="ts" generic="V extends string | number | null">
-/** One of a list under its name; with `search` a box to find it by typing. */
+/**
+ * One of a list under its name; with `search` a box to find it by typing, by any of its words, the exact one first.
+ */
 import Select from 'primevue/select'
 import { useId } from 'vue'
 import type { Sentence } from '@/text/problems.en'
 import FieldFrame from './FieldFrame.vue'
 import { keepFocus } from './keepFocus'
+import { FOUND_FIELD, useFound, type Option } from './useFound'
 
 const {
   label,
@@ -19,7 +22,7 @@ const {
   hideLabel = false,
 } = defineProps<{
   label: string
-  options: readonly { value: V; label: string }[]
+  options: readonly Option<V>[]
   /** For screen readers, where the label alone does not say of what. */
   name?: string
   /** What the search box says; without it there is none. */
@@ -34,6 +37,7 @@ const {
 }>()
 const model = defineModel<V | null>({ required: true })
 const id = useId()
+const { typed, shown } = useFound(() => options)
 </script>
 
 <template>
@@ -42,11 +46,13 @@ const id = useId()
       <Select
         v-model="model"
         :input-id="id"
-        :options="[...options]"
+        :options="shown"
         option-label="label"
         option-value="value"
         :filter="search !== ''"
         :auto-filter-focus="search !== ''"
+        :filter-fields="[FOUND_FIELD]"
+        reset-filter-on-hide
         :filter-placeholder="search"
         :empty-filter-message="none"
         :placeholder="placeholder"
@@ -54,6 +60,8 @@ const id = useId()
         :aria-label="name || label"
         :invalid="problem !== null"
         fluid
+        @filter="typed = $event.value"
+        @hide="typed = ''"
       />
     </div>
     <template #after><slot /></template>

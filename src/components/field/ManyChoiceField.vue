@@ -4,6 +4,7 @@ import MultiSelect from 'primevue/multiselect'
 import { useId } from 'vue'
 import FieldFrame from './FieldFrame.vue'
 import { keepFocus } from './keepFocus'
+import { FOUND_FIELD, useFound, type Option } from './useFound'
 
 const {
   label,
@@ -17,7 +18,7 @@ const {
   chips = false,
 } = defineProps<{
   label: string
-  options: readonly { value: string; label: string }[]
+  options: readonly Option<string>[]
   /** For screen readers, where the label alone does not say of what. */
   name?: string
   search: string
@@ -30,6 +31,7 @@ const {
 }>()
 const model = defineModel<string[]>({ required: true })
 const id = useId()
+const { typed, shown } = useFound(() => options)
 </script>
 
 <template>
@@ -38,11 +40,13 @@ const id = useId()
       <MultiSelect
         v-model="model"
         :input-id="id"
-        :options="[...options]"
+        :options="shown"
         option-label="label"
         option-value="value"
         filter
         auto-filter-focus
+        :filter-fields="[FOUND_FIELD]"
+        reset-filter-on-hide
         :show-toggle-all="false"
         :selection-limit="most"
         :display="chips ? 'chip' : 'comma'"
@@ -51,6 +55,8 @@ const id = useId()
         :empty-filter-message="none"
         :aria-label="name || label"
         fluid
+        @filter="typed = $event.value"
+        @hide="typed = ''"
       />
     </div>
     <template #after><slot /></template>

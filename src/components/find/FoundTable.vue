@@ -52,7 +52,9 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
               ></template
             ><template v-else>–</template>
           </td>
-          <td class="num" :data-label="`Cost ${rateUnit(units)}`">{{ costText(c.figures.costPerLitre) }}</td>
+          <td class="num" :data-label="`Cost ${rateUnit(units)}`">
+            {{ costText(c.figures.costPerLitre + (look?.dosesPerLitre ?? 0)) }}
+          </td>
           <td>
             <Button
               label="On the bench"

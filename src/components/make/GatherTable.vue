@@ -7,7 +7,11 @@ import type { GatherLine } from '@/text/gather'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
 const { lines } = defineProps<{ lines: readonly GatherLine[] }>()
-const emit = defineEmits<{ pack: [material: Material]; origin: [mix: InnerMix, kind: 'made' | 'ready'] }>()
+const emit = defineEmits<{
+  pack: [material: Material]
+  dosePack: [dressingId: string]
+  origin: [mix: InnerMix, kind: 'made' | 'ready']
+}>()
 const HEAD = ['Material', 'Measure out', 'Buy', 'Left over', 'Cost', 'Wet it first']
 const NUMBERS = new Set(['Measure out', 'Left over', 'Cost'])
 const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
@@ -54,6 +58,14 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
                 :aria-label="`Pack, price and stock of ${line.name}`"
                 @click="emit('pack', line.what.material)"
               />
+              <Button
+                v-else-if="'dose' in line.what"
+                label="Pack"
+                text
+                size="small"
+                :aria-label="`Pack, price and stock of ${line.name}`"
+                @click="emit('dosePack', line.what.dose)"
+              />
             </td>
           </template>
           <td v-else data-label="Buy" :class="{ soft: 'dose' in line.what }" colspan="5">
@@ -65,6 +77,14 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
               text
               size="small"
               @click="emit('origin', line.what.mix, isReady(line.what.mix) ? 'made' : 'ready')"
+            />
+            <Button
+              v-else-if="'dose' in line.what"
+              label="Pack"
+              text
+              size="small"
+              :aria-label="`Pack, price and stock of ${line.name}`"
+              @click="emit('dosePack', line.what.dose)"
             />
           </td>
         </tr>

@@ -3,7 +3,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ImportPreview } from '@/storage/exportFile'
-import { recordName } from '@/text/labels'
+import { recordName } from '@/text/commands'
 import { unreadableText } from '@/text/problems.en'
 import ProblemBox from '../frame/ProblemBox.vue'
 

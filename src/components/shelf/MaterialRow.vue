@@ -3,14 +3,20 @@
 import Button from 'primevue/button'
 import { airCapacityAt10Cm, easilyAvailableWaterAlone } from '@/core/data/columnFigures'
 import type { Material } from '@/core/data'
-import type { ShelfItem } from '@/model/garden/schemas'
+import type { OwnMaterialRecord, ShelfItem } from '@/model/garden/schemas'
 import { packText } from '@/text/labels'
 import { FAMILY_NAMES } from '@/text/materials'
 import { lengthText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
-const { material, entry, units } = defineProps<{ material: Material; entry: ShelfItem; units: UnitSystem }>()
-const emit = defineEmits<{ read: []; edit: [] }>()
+const { material, entry, own, units } = defineProps<{
+  material: Material
+  entry: ShelfItem
+  /** What the grower told of it, where it is their own. */
+  own: OwnMaterialRecord | null
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
 </script>
 
 <template>
@@ -18,7 +24,10 @@ const emit = defineEmits<{ read: []; edit: [] }>()
     <MaterialSwatch :material="material" :size="40" />
     <span class="name"
       ><strong>{{ material.name }}</strong
-      ><small>{{ FAMILY_NAMES[material.family] }}</small></span
+      ><small
+        ><template v-if="own">your own{{ own.retired ? ', offered no more' : '' }} · </template
+        >{{ FAMILY_NAMES[material.family] }}</small
+      ></span
     >
     <span class="fact"
       ><small>Air in {{ lengthText(20, units) }}</small
@@ -34,6 +43,14 @@ const emit = defineEmits<{ read: []; edit: [] }>()
       ><small>On hand</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
+      <Button
+        v-if="own"
+        label="Change"
+        text
+        size="small"
+        :aria-label="`Change ${material.name}`"
+        @click="emit('describe')"
+      />
       <Button
         label="Figures"
         text

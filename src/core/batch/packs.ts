@@ -9,7 +9,7 @@ import type { Kilograms, Litres } from '../units'
  *   dry block         kg x loose litres per kg (or kg / density x factor where the table has none)
  *   by weight         kg / moist density as bought x factor
  *
- * Unit: litres. Source: pack conversions are common practice; densities and factors as in the material's row.
+ * What is screened out of it comes off. Unit: litres. Source: pack conversions are common practice; densities and factors as in the material's row.
  *
  * @example
  * looseLitresOfPack(materialById('coir_chips'), { kind: 'block', kg: 5 }) // 70
@@ -17,15 +17,16 @@ import type { Kilograms, Litres } from '../units'
 export function looseLitresOfPack(material: Material, pack: Pack): Litres {
   const p = material.properties
   const factor = p.volumeFactorOnWetting.value
+  const kept = 1 - (material.screenedOut ?? 0)
   switch (pack.kind) {
     case 'loose':
-      return pack.litres
+      return kept * pack.litres
     case 'compressed':
-      return pack.litres * factor
+      return kept * pack.litres * factor
     case 'block':
-      return pack.kg * (p.looseLitresPerKgDry?.value ?? factor / p.moistBulkDensityAsBought.value)
+      return kept * pack.kg * (p.looseLitresPerKgDry?.value ?? factor / p.moistBulkDensityAsBought.value)
     case 'mass':
-      return pack.kg / p.moistBulkDensityAsBought.value
+      return (kept * pack.kg) / p.moistBulkDensityAsBought.value
   }
 }
 

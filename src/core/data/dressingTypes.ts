@@ -43,6 +43,10 @@ export type Release =
   /** Coated: the label's months at 21 C, after which about `fraction` is out. */
   | { kind: 'coated'; longevityMonths: number; q10: Property; fraction: Property }
 
+/** How fine a lime is. */
+export const GRINDS = ['powder', 'ground', 'grit'] as const
+export type Grind = (typeof GRINDS)[number]
+
 /** What makes a dressing a lime. */
 export interface LimeNature {
   /** Fraction; pure calcium carbonate = 1. */

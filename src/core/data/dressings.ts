@@ -1,5 +1,6 @@
 import others from './dressings.json'
 import { LIME_DRESSINGS } from './limes'
+import { ownRows } from './ownRows'
 import type { Dressing } from './types'
 
 /**
@@ -8,9 +9,10 @@ import type { Dressing } from './types'
 export const DRESSINGS: readonly Dressing[] = [...LIME_DRESSINGS, ...(others as unknown as Dressing[])]
 
 /**
- * A dressing of the tables by its id; undefined where the tables have none.
+ * A dressing by its id, the grower's own before those of the tables; undefined where there is none.
  *
  * @example
  * dressingById('gypsum')?.name // 'Gypsum'
  */
-export const dressingById = (id: string): Dressing | undefined => DRESSINGS.find((d) => d.id === id)
+export const dressingById = (id: string): Dressing | undefined =>
+  ownRows().dressings.find((d) => d.id === id) ?? DRESSINGS.find((d) => d.id === id)

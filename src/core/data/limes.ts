@@ -1,4 +1,5 @@
 import limes from './limes.json'
+import { ownRows } from './ownRows'
 import type { Dressing, LimingMaterial } from './types'
 
 /** The limes as dressings, with all that a dressing has. */
@@ -28,3 +29,14 @@ export function limingMaterial(dressing: Dressing): LimingMaterial | null {
 }
 
 export const LIMES: readonly LimingMaterial[] = LIME_DRESSINGS.flatMap((d) => limingMaterial(d) ?? [])
+
+/**
+ * A lime by its id, the grower's own before those of the tables; undefined where there is none.
+ *
+ * @example
+ * limeById('oyster_shell')?.name // 'Oyster shell, crushed'
+ */
+export function limeById(id: string): LimingMaterial | undefined {
+  const own = ownRows().dressings.find((d) => d.id === id)
+  return (own && limingMaterial(own)) ?? LIMES.find((l) => l.id === id)
+}

@@ -9,10 +9,14 @@ import {
   type MaterialPropertyName,
   type Pack,
   type Property,
+  type Wetness,
 } from './types'
 
 /** A figure a grower knows: alone, or with the range they believe. */
 export type KnownValue = number | { low: number; value: number; high: number }
+
+/** Water in it over what its kin hold as bought. Source: our assumption. */
+const WATER_OF: Record<Wetness, number> = { dry: 0.4, moist: 1, wet: 1.6 }
 
 /** A material of a grower's own, of which only some is known. */
 export interface OwnMaterial {
@@ -20,6 +24,14 @@ export interface OwnMaterial {
   name: string
   /** Left out, it is that of the row most like what is known. */
   family?: MaterialFamily
+  /** Id of the row of the tables it is most like: what is not known is then that row's, not the family's. */
+  like?: string
+  /** How it feels in the hand: coarser holds less water than its kin, finer more. */
+  feel?: 'coarse' | 'fine'
+  /** A filled bucket weighed: kg per litre as bought, and how wet it was. */
+  asBought?: { bulkDensity: number; wetness: Wetness }
+  /** Share of the volume that is thrown out on screening; the rest is what goes into a mix. */
+  screenedOut?: number
   sizeShares?: readonly number[]
   sterileAsBought?: 'y' | 'n'
   pack?: Pack
@@ -68,9 +80,13 @@ function distance(row: Material, own: OwnMaterial): number {
  * What is estimated says so: source `family:<name>`, kind 'estimated', confidence low. What is known is kind
  * 'measured', within a tenth unless a range was given.
  *
+ * A row it is like stands in for its family. A weighed bucket gives both densities: the dry one by the water its kin
+ * hold, 0.4 or 1.6 times that where it was dry or wet, within 15 %. What feels coarse or fine holds water halfway to
+ * the low or the high end. What is screened out comes off the volume a pack gives.
+ *
  * Afterwards the parts are made to agree: a known density with unknown porosity gives porosity by the family's solid
  * density; water is scaled down under pores and made to fall with tension, known figures standing.
- * Errors: a family or a figure nobody would believe; water known that rises with tension or passes the pores known.
+ * Errors: a family, a row it is like or a figure nobody would believe; water known that rises with tension or passes the pores known.
  * Source: our assumption.
  * Units: those of the tables: fractions, kg/L, mmol_c, dS/m.
  */
@@ -83,17 +99,35 @@ export function completeMaterial(own: OwnMaterial): Outcome<Material> {
     if (!(value >= low && value <= high))
       return fail({ code: 'value-out-of-range', field: name, value, low, high })
   }
+  const like = own.like === undefined ? null : MATERIALS.find((m) => m.id === own.like)
+  if (like === undefined) return fail({ code: 'unknown-material', material: own.like! })
+  const out = own.screenedOut ?? 0
+  if (!(out >= 0 && out <= MOST_SCREENED))
+    return fail({ code: 'value-out-of-range', field: 'screenedOut', value: out, low: 0, high: MOST_SCREENED })
+  const weighed = own.asBought?.bulkDensity
+  const [lightest, heaviest] = BELIEVED.moistBulkDensityAsBought!
+  if (weighed !== undefined && !(weighed >= lightest && weighed <= heaviest))
+    return fail({
+      code: 'value-out-of-range',
+      field: 'moistBulkDensityAsBought',
+      value: weighed,
+      low: lightest,
+      high: heaviest,
+    })
   const family =
-    own.family ?? MATERIALS.reduce((a, b) => (distance(b, own) < distance(a, own) ? b : a)).family
-  const rows = MATERIALS.filter((m) => m.family === family)
+    own.family ??
+    like?.family ??
+    MATERIALS.reduce((a, b) => (distance(b, own) < distance(a, own) ? b : a)).family
+  const rows = like ? [like] : MATERIALS.filter((m) => m.family === family)
   const weights = rows.map((row) => 1 / (0.1 + distance(row, own)))
   const properties = {} as MaterialProperties
   for (const name of Object.keys(rows[0]!.properties) as MaterialPropertyName[]) {
-    const estimate = estimated(rows, weights, name, family)
+    const estimate = estimated(rows, weights, name, like ? `like:${like.id}` : `family:${family}`)
     const known = own.known[name]
     if (known !== undefined) properties[name] = measured(known)
-    else if (estimate) properties[name] = estimate
+    else if (estimate) properties[name] = felt(estimate, name, own.feel)
   }
+  weigh(properties, own)
   const problem = agree(properties, own, rows, weights)
   if (problem) return fail(problem)
   const nearest = rows[weights.indexOf(Math.max(...weights))]!
@@ -105,11 +139,12 @@ export function completeMaterial(own: OwnMaterial): Outcome<Material> {
     sterileAsBought: own.sterileAsBought ?? 'n',
     hazards: nearest.hazards,
     pack: own.pack ?? nearest.pack,
+    ...(out > 0 ? { screenedOut: out } : {}),
     sizeShares: own.sizeShares ? normalised(own.sizeShares) : meanSizes(rows, weights),
     sizeRange: {
       low: nearest.sizeRange.low.map((_, k) => Math.min(...rows.map((r) => r.sizeRange.low[k]!))),
       high: nearest.sizeRange.high.map((_, k) => Math.max(...rows.map((r) => r.sizeRange.high[k]!))),
-      source: `family:${family}`,
+      source: like ? `like:${like.id}` : `family:${family}`,
       kind: 'estimated',
     },
     properties,
@@ -137,7 +172,7 @@ function estimated(
   rows: readonly Material[],
   weights: readonly number[],
   name: MaterialPropertyName,
-  family: MaterialFamily,
+  source: string,
 ): Property | undefined {
   const having = rows.flatMap((r, i) => {
     const p = r.properties[name]
@@ -149,10 +184,32 @@ function estimated(
     low: Math.min(...having.map(({ p }) => p.low)),
     value: having.reduce((s, { p, w }) => s + w * p.value, 0) / total,
     high: Math.max(...having.map(({ p }) => p.high)),
-    source: `family:${family}`,
+    source,
     kind: 'estimated',
     confidence: 'low',
   }
+}
+
+/** More than this is not screened but thrown away. */
+const MOST_SCREENED = 0.9
+
+/** An estimate as the hand corrects it: water of what feels coarse or fine, halfway to that end of its range. */
+function felt(p: Property, name: MaterialPropertyName, feel: OwnMaterial['feel']): Property {
+  if (!feel || !(WATER_PROPERTIES as readonly string[]).includes(name)) return p
+  const value = (p.value + (feel === 'coarse' ? p.low : p.high)) / 2
+  return feel === 'coarse' ? { ...p, value, high: p.value } : { ...p, value, low: p.value }
+}
+
+/** Both densities from a weighed bucket, where they are not known otherwise. */
+function weigh(p: MaterialProperties, own: OwnMaterial) {
+  if (!own.asBought) return
+  const { bulkDensity, wetness } = own.asBought
+  const kinWater = Math.max(p.moistBulkDensityAsBought.value / p.dryBulkDensity.value - 1, 0.02)
+  const dry = bulkDensity / (1 + kinWater * WATER_OF[wetness]) / p.volumeFactorOnWetting.value
+  const within = (value: number, spread: number): Property =>
+    measured({ low: value * (1 - spread), value, high: value * (1 + spread) })
+  if (own.known.moistBulkDensityAsBought === undefined) p.moistBulkDensityAsBought = within(bulkDensity, 0.05)
+  if (own.known.dryBulkDensity === undefined) p.dryBulkDensity = within(dry, 0.15)
 }
 
 /**
@@ -170,13 +227,17 @@ function agree(
     const of = p[name]!
     p[name] = { ...of, value, low: Math.min(of.low, value), high: Math.max(of.high, value) }
   }
-  if (known('dryBulkDensity') && !known('totalPorosity')) {
+  if ((known('dryBulkDensity') || own.asBought) && !known('totalPorosity')) {
     const solid = (m: Material) => m.properties.dryBulkDensity.value / (1 - m.properties.totalPorosity.value)
     const total = weights.reduce((s, w) => s + w, 0)
     const mean = rows.reduce((s, m, i) => s + weights[i]! * solid(m), 0) / total
     set('totalPorosity', Math.min(0.98, Math.max(0.2, 1 - p.dryBulkDensity.value / mean)))
   }
-  if (!known('moistBulkDensityAsBought') && p.moistBulkDensityAsBought.value < p.dryBulkDensity.value)
+  if (
+    !known('moistBulkDensityAsBought') &&
+    !own.asBought &&
+    p.moistBulkDensityAsBought.value < p.dryBulkDensity.value
+  )
     set('moistBulkDensityAsBought', p.dryBulkDensity.value * 1.1)
   const chain = ['totalPorosity', ...WATER_PROPERTIES] as const
   for (let i = 1; i < chain.length; i++) {

@@ -42,6 +42,10 @@ export const MATERIAL_FAMILIES = [
 ] as const
 export type MaterialFamily = (typeof MATERIAL_FAMILIES)[number]
 
+/** How wet a material was when it was weighed. */
+export const WETNESSES = ['dry', 'moist', 'wet'] as const
+export type Wetness = (typeof WETNESSES)[number]
+
 /** Properties of a material, per litre of it loose, after wetting and fluffing. */
 export interface MaterialProperties {
   /** kg/L. */
@@ -132,6 +136,8 @@ export interface Material {
   sterileAsBought: 'y' | 'n'
   hazards: string
   pack: Pack
+  /** Share of its volume as bought that is thrown out on screening; none where left out. */
+  screenedOut?: number
   /** Volume shares of the size classes, coarse to fine, summing to 1 (see mixing/sizeClasses). */
   sizeShares: number[]
   /** Likely range of each of those shares. */

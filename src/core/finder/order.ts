@@ -71,6 +71,8 @@ export interface Look {
   /** With its lime, six weeks after mixing; and that lime, g per litre. */
   pH: number
   limeGramsPerLitre: number
+  /** Money for lime and dressings of a litre, of those with a price. */
+  dosesPerLitre: number
   air: number
   /** Easily available, in a bed on soil plant-available. */
   water: number

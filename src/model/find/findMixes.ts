@@ -16,6 +16,7 @@ import { succeed, type Outcome } from '@/core/outcome'
 import { CHANCE_DRAWS, rangesAtOnce } from '@/core/ranges'
 import { waterJudged } from '@/core/targets'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare'
+import { doseCost, type DosePrices } from '../mix/doseCost'
 import type { MixQuestion } from '../mix/question'
 
 export interface FindRequest {
@@ -25,6 +26,8 @@ export interface FindRequest {
    * count.
    */
   question: MixQuestion
+  /** For the cost of lime and dressings; none has a price where left out. */
+  prices?: DosePrices
 }
 
 export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'allowed'> {
@@ -38,7 +41,11 @@ export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'a
  * How the bench would show a recipe: its warnings and alarms, its figures with lime, and the chance that every band is
  * met. Null where it cannot be worked out.
  */
-export function lookAt(question: MixQuestion, { parts }: Pick<Candidate, 'parts'>): Look | null {
+export function lookAt(
+  question: MixQuestion,
+  { parts }: Pick<Candidate, 'parts'>,
+  prices: DosePrices = {},
+): Look | null {
   const prepared = prepare({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
   if (!prepared.ok) return null
   const { bands, input, lime } = prepared.value
@@ -51,6 +58,7 @@ export function lookAt(question: MixQuestion, { parts }: Pick<Candidate, 'parts'
     chance: drawn.value.chance ?? 0,
     pH: e.lime.pH,
     limeGramsPerLitre: lime.own.gramsPerLitre,
+    dosesPerLitre: doseCost(prepared.value, prices).perLitre,
     air: e.mix.airFilledPorosity,
     water: waterJudged(e.mix, bands),
   }
@@ -61,7 +69,7 @@ export function lookAt(question: MixQuestion, { parts }: Pick<Candidate, 'parts'
  * progress for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
  */
 export function* findMixes(
-  { problem, question }: FindRequest,
+  { problem, question, prices }: FindRequest,
   enough?: () => boolean,
 ): Generator<FinderProgress, Outcome<FoundMixes>> {
   const result = yield* search(problem, enough)
@@ -74,7 +82,7 @@ export function* findMixes(
     found.push({
       candidate,
       onFront: onFront.has(keyOf(candidate)),
-      look: looked ? lookAt(question, candidate) : null,
+      look: looked ? lookAt(question, candidate, prices) : null,
     })
     if (looked) yield { tried, total: tried, best: families[0] ?? null }
   }

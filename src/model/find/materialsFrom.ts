@@ -1,15 +1,16 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { materialById, MATERIALS } from '@/core/data'
+import { isOwn, materialById } from '@/core/data'
 import type { ShelfMaterial } from '@/core/finder'
 import { preparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { shelfItemOf, type Garden } from '../garden/garden'
+import { materialsToChoose } from '../garden/ownRows'
 import type { Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
 import { pricePerLitre } from '../mix/cost'
 import { materialIdsOf } from '../mix/innerMix'
 
-/** Where a search takes its materials from: those with a price or stock on the shelf, or every one of the tables. */
+/** Where a search takes its materials from: those of the shelf (with a price or stock, or the grower's own), or every one there is. */
 export type Source = 'shelf' | 'all'
 
 const isOnShelf = (garden: Garden, id: string) => {
@@ -20,9 +21,12 @@ const isOnShelf = (garden: Garden, id: string) => {
 /** Ids of the materials a search may draw on; what is in the mix already always counts. */
 export function materialsFrom(garden: Garden, job: Job, source: Source): string[] {
   const inMix = new Set(materialIdsOf(job))
-  return MATERIALS.filter(
-    (m) => inMix.has(m.id) || (source === 'all' ? m.family !== 'mix' : isOnShelf(garden, m.id)),
-  ).map((m) => m.id)
+  return materialsToChoose(garden)
+    .filter(
+      (m) =>
+        isOwn(m.id) || inMix.has(m.id) || (source === 'all' ? m.family !== 'mix' : isOnShelf(garden, m.id)),
+    )
+    .map((m) => m.id)
 }
 
 /** The same as the finder takes them, with price and stock. Errors: a material the tables do not know. */

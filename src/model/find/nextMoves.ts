@@ -15,6 +15,7 @@ import { waterJudged } from '@/core/targets'
 import type { Garden } from '../garden/garden'
 import type { DressingLine, Job, LimeSetting, Recipe } from '../garden/schemas'
 import { priceOfMix } from '../mix/cost'
+import { doseCost, dosePrices, type DosePrices } from '../mix/doseCost'
 import { doseOffers } from '../mix/doses'
 import { looseOfMix } from '../mix/innerMix'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '../mix/prepare'
@@ -37,6 +38,7 @@ export interface MovesRequest {
   recipe: Recipe
   problem: FinderProblem
   mixes: MixPart[]
+  prices: DosePrices
   /** Warnings the grower has answered. */
   answered: string[]
   /** Moves wanted. */
@@ -105,6 +107,7 @@ export function movesRequest(
     question,
     recipe: recipeOf(job),
     problem: problem.value,
+    prices: dosePrices(garden),
     mixes: job.mixes.flatMap((mix) => {
       const loose = looseOfMix(mix)
       return loose ? [{ id: mix.id, loose, pricePerPart: priceOfMix(garden, mix) }] : []
@@ -137,7 +140,12 @@ function lookAt({ question, answered }: MovesRequest, recipe: Recipe): Outcome<L
   })
 }
 
-function figuresFrom({ evaluation: e, prepared }: Looked, quick: QuickFigures, windy: boolean): MoveFigures {
+function figuresFrom(
+  { evaluation: e, prepared }: Looked,
+  quick: QuickFigures,
+  windy: boolean,
+  prices: DosePrices,
+): MoveFigures {
   const { growing } = e
   const month = growing?.thirstiestMonth
   return {
@@ -149,7 +157,7 @@ function figuresFrom({ evaluation: e, prepared }: Looked, quick: QuickFigures, w
     days: month ? growing.watering[month - 1]!.days.value : null,
     wind: windy ? (growing?.tippingWind ?? null) : null,
     fed: growing?.feeding.nitrogenMet ?? null,
-    cost: quick.costPerLitre,
+    cost: quick.costPerLitre + doseCost(prepared, prices).perLitre,
   }
 }
 
@@ -221,7 +229,7 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
     })),
   ]
   const windy = now.value.judgements.some((j) => j.code === 'tips-in-wind')
-  const before = figuresFrom(now.value, figures, windy)
+  const before = figuresFrom(now.value, figures, windy, request.prices)
   const found: BenchMove[] = []
   for (const [i, idea] of ideas.entries()) {
     yield i / ideas.length
@@ -231,7 +239,7 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
       change: idea.change,
       recipe: idea.recipe,
       before,
-      after: figuresFrom(there.value, idea.figures, windy),
+      after: figuresFrom(there.value, idea.figures, windy, request.prices),
       gain: now.value.standing.faults - there.value.standing.faults,
       ends: now.value.standing.warnings.filter(
         (j) => !there.value.standing.warnings.some((k) => judgementKey(k) === judgementKey(j)),

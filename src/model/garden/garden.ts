@@ -1,5 +1,19 @@
 import type { Container } from '@/core/geometry'
-import type { AnyData, Bag, Bed, JobBed, Job, MixRecord, Place, Settings, ShelfItem, Vessel } from './schemas'
+import type {
+  AnyData,
+  Bag,
+  Bed,
+  DressingPack,
+  Job,
+  JobBed,
+  MixRecord,
+  OwnDressingRecord,
+  OwnMaterialRecord,
+  Place,
+  Settings,
+  ShelfItem,
+  Vessel,
+} from './schemas'
 
 /** Everything a garden holds, by storage key. Values are never changed in place. */
 export type Garden = ReadonlyMap<string, AnyData>
@@ -9,6 +23,9 @@ export const jobKey = (id: string) => `job/${id}`
 export const recordKey = (id: string) => `record/${id}`
 export const shelfKey = (materialId: string) => `shelf/${materialId}`
 export const bagKey = (id: string) => `bag/${id}`
+export const ownMaterialKey = (id: string) => `material/${id}`
+export const ownDressingKey = (id: string) => `dressing/${id}`
+export const dressingPackKey = (id: string) => `dressingPack/${id}`
 export const SETTINGS_KEY = 'settings'
 export const PLACE_KEY = 'place'
 /** Where the garden is; undefined until somebody says. */
@@ -19,6 +36,9 @@ export const bedOf = (garden: Garden, id: string) => garden.get(bedKey(id)) as B
 export const recordOf = (garden: Garden, id: string) => garden.get(recordKey(id)) as MixRecord | undefined
 export const shelfItemOf = (garden: Garden, materialId: string) =>
   garden.get(shelfKey(materialId)) as ShelfItem | undefined
+
+export const dressingPackOf = (garden: Garden, dressingId: string) =>
+  garden.get(dressingPackKey(dressingId)) as DressingPack | undefined
 
 export const DEFAULT_SETTINGS: Settings = { units: 'metric', theme: 'auto' }
 export const settingsOf = (garden: Garden) =>
@@ -40,6 +60,14 @@ export const bedsOf = (garden: Garden) =>
 /** By name. */
 export const bagsOf = (garden: Garden) =>
   listOf<Bag>(garden, 'bag/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+
+export const dressingPacksOf = (garden: Garden) => listOf<DressingPack>(garden, 'dressingPack/')
+
+/** The grower's own materials and dressings, by name. */
+export const ownMaterialsOf = (garden: Garden) =>
+  listOf<OwnMaterialRecord>(garden, 'material/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+export const ownDressingsOf = (garden: Garden) =>
+  listOf<OwnDressingRecord>(garden, 'dressing/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
 
 /** Newest first. */
 export const jobsOf = (garden: Garden) =>

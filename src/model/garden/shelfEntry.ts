@@ -1,7 +1,7 @@
 import type { Material, Pack } from '@/core/data'
 import { KG_PER_POUND, LITRES } from '@/core/units'
-import { settingsOf, shelfItemOf, type Garden } from './garden'
-import type { ShelfItem } from './schemas'
+import { dressingPackOf, settingsOf, shelfItemOf, type Garden } from './garden'
+import type { DressingPack, ShelfItem } from './schemas'
 
 /** Sizes packs are sold in in US shops: cubic feet pressed, quarts and cubic feet loose, pounds. Common practice. */
 const PRESSED = [1, 2.2, 3, 3.8, 5.5].map((n) => n * LITRES.cubicFoot)
@@ -27,6 +27,15 @@ export const shelfEntry = (garden: Garden, material: Material): ShelfItem =>
   shelfItemOf(garden, material.id) ?? {
     materialId: material.id,
     pack: settingsOf(garden).units === 'us' ? usPack(material.pack) : material.pack,
+    price: null,
+    stock: 0,
+  }
+
+/** A dressing's shelf entry, or a kilogram or pound of it where nothing is said. */
+export const dressingEntry = (garden: Garden, dressingId: string): DressingPack =>
+  dressingPackOf(garden, dressingId) ?? {
+    dressingId,
+    kg: settingsOf(garden).units === 'us' ? KG_PER_POUND : 1,
     price: null,
     stock: 0,
   }

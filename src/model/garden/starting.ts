@@ -1,6 +1,18 @@
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { CM_PER_FOOT, CM_PER_INCH, LITRES } from '@/core/units'
-import type { Bag, Bed, BedSpec, JobBed, Job, Place, Settings, Vessel, VesselKind } from './schemas'
+import type {
+  Bag,
+  Bed,
+  BedSpec,
+  Job,
+  JobBed,
+  OwnDressingRecord,
+  OwnMaterialRecord,
+  Place,
+  Settings,
+  Vessel,
+  VesselKind,
+} from './schemas'
 
 const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
   roundPot: {
@@ -203,6 +215,40 @@ export const startingBag = (id: string, createdAt: string): Bag => ({
   ingredients: [],
   pH: null,
   feed: null,
+})
+
+/** A material of the grower's own before anything is told of it: a compost of the middle sort. */
+export const startingOwnMaterial = (id: string, createdAt: string): OwnMaterialRecord => ({
+  id,
+  name: '',
+  createdAt,
+  family: 'compost',
+  likeId: null,
+  pH: null,
+  salts: null,
+  bucket: null,
+  wetness: 'moist',
+  feel: null,
+  screenedOut: 0,
+  note: '',
+  retired: false,
+})
+
+/** A feed of the grower's own before its label is read. */
+export const startingOwnDressing = (id: string, createdAt: string): OwnDressingRecord => ({
+  id,
+  name: '',
+  createdAt,
+  kind: 'organic',
+  label: { nitrogen: 4, phosphate: 4, potash: 4 },
+  months: 6,
+  acidForming: true,
+  limeLike: GROUND_LIMESTONE,
+  neutralizing: 0.95,
+  grind: null,
+  weighed: null,
+  note: '',
+  retired: false,
 })
 
 /** A place of a known climate, with soft water and somebody who waters every day: all of it the grower's to change. */

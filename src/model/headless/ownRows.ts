@@ -1,8 +1,7 @@
-import type { Dressing, Material } from '@/core/data'
+import type { Dressing, Material, OwnRows } from '@/core/data'
 import { completeDressing } from '@/core/data/ownDressing'
 import { completeMaterial } from '@/core/data/ownMaterial'
 import { succeed, type Outcome } from '@/core/outcome'
-import type { OwnRows } from '../mix/question'
 import type { CaseOf } from './cases'
 
 /** A case's own materials and dressings, completed. Errors: those of `completeMaterial` and `completeDressing`. */

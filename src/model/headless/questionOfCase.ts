@@ -1,11 +1,10 @@
-import { cropById, type Crop } from '@/core/data'
+import { cropById, type Crop, type OwnRows } from '@/core/data'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import {
   USUAL_LIMES,
   type FinishedMix,
   type LimeWish,
   type MixQuestion,
-  type OwnRows,
   type RecipeLine,
   type RecipeQuestion,
 } from '../mix/question'

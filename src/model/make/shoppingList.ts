@@ -1,4 +1,6 @@
-import type { InnerMix, Job } from '@/model/garden/schemas'
+import type { DressingPack, InnerMix, Job } from '@/model/garden/schemas'
+import { dressingPackOf } from '@/model/garden/garden'
+import type { DoseTotal } from './doseTotals'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
 import type { Quantities } from './quantities'
@@ -83,13 +85,55 @@ export const mixLines = (job: Job, quantities: Quantities): MixLine[] =>
     return [{ mix, litres: total.litres, purchase }]
   })
 
+/** A lime or dressing to weigh out, with the packs it takes where any were told of. */
+export interface DoseLine extends DoseTotal {
+  /** Null where neither pack, price nor stock were ever told. */
+  purchase: {
+    packs: number
+    pack: DressingPack
+    fromStock: number
+    leftover: number
+    cost: number | null
+  } | null
+}
+
+/** Limes and dressings with what to buy of each; one that goes to two places is bought once, with the first. */
+export function doseLines(garden: Garden, totals: readonly DoseTotal[]): DoseLine[] {
+  const grams = new Map<string, number>()
+  for (const t of totals) grams.set(t.id, (grams.get(t.id) ?? 0) + t.grams)
+  const counted = new Set<string>()
+  return totals.map((total) => {
+    const pack = dressingPackOf(garden, total.id)
+    if (!pack || counted.has(total.id)) return { ...total, purchase: null }
+    counted.add(total.id)
+    const kg = grams.get(total.id)! / 1000
+    const fromStock = Math.min(pack.stock, kg)
+    const packs = Math.ceil((kg - fromStock) / pack.kg - 1e-9)
+    return {
+      ...total,
+      purchase: {
+        packs,
+        pack,
+        fromStock,
+        leftover: pack.stock + packs * pack.kg - kg,
+        cost: packs === 0 ? 0 : pack.price === null ? null : packs * pack.price,
+      },
+    }
+  })
+}
+
 /** What gathering costs in whole packs: of how many things, the sum of those with a price, and which have none. */
-export function costOfGathering(materials: readonly ShoppingLine[], mixes: readonly MixLine[]) {
+export function costOfGathering(
+  materials: readonly ShoppingLine[],
+  mixes: readonly MixLine[],
+  doses: readonly DoseLine[] = [],
+) {
   const bought: { id: string; name?: string; cost: number | null }[] = [
     ...materials.map((l) => ({ id: l.material.id, cost: l.purchase.cost })),
     ...mixes.flatMap(({ mix, purchase }) =>
       purchase ? [{ id: mix.id, name: mix.name, cost: purchase.cost }] : [],
     ),
+    ...doses.flatMap(({ id, name, purchase }) => (purchase ? [{ id, name, cost: purchase.cost }] : [])),
   ]
   return {
     of: bought.length,

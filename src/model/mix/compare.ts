@@ -5,7 +5,7 @@ import { recipeOf } from './versions'
 import { mixCost } from './cost'
 import type { Garden } from '@/model/garden/garden'
 import { prepareJob } from './evaluateJob'
-import { AT_REST, evaluatePrepared } from './prepare'
+import { AT_REST, evaluatePrepared, type PreparedMix } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
 
 /** A mix to be held against others, in the bed of one job. */
@@ -47,15 +47,15 @@ export function compare(
       bands: prepared.ok ? prepared.value.bands : null,
       input: prepared.ok ? prepared.value.input : null,
       chance: null,
-      costPerLitre: answer.ok ? costOf(garden, rival) : null,
+      costPerLitre: answer.ok ? costOf(garden, rival, prepared.ok ? prepared.value : undefined) : null,
       corners: rival.corners.map((recipe) => one({ ...rival, recipe, corners: [] })),
     }
   }
   return rivals.map(one)
 }
 
-function costOf(garden: Garden, rival: Rival): number | null {
-  const { perLitre, missing } = mixCost(garden, rival.recipe)
+function costOf(garden: Garden, rival: Rival, prepared?: PreparedMix): number | null {
+  const { perLitre, missing } = mixCost(garden, rival.recipe, prepared)
   return missing.length > 0 ? null : perLitre
 }
 

@@ -2,6 +2,8 @@ import { looseLitresOfPack } from '@/core/batch'
 import type { Material } from '@/core/data'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
+import { doseCost, dosePrices } from './doseCost'
+import type { PreparedMix } from './prepare'
 import { looseOfMix, mixIn } from './innerMix'
 import { flatOf } from './prepareRecipe'
 import { finishedMixes, linesOf } from './questionOfJob'
@@ -33,12 +35,19 @@ export interface MixCost {
   perLitre: number | null
   /** Ids of the parts without a price. */
   missing: string[]
+  /** Ids of limes and dressings given without a price. */
+  missingDoses: string[]
 }
 
-/** Parts of a litre of blended mix, what is lost on stirring counted in. Whole packs are left aside. */
-export function mixCost(garden: Garden, recipe: Recipe): MixCost {
+/**
+ * Parts of a litre of blended mix, what is lost on stirring counted in, with the lime and dressings given where it is
+ * known prepared. Whole packs are left aside.
+ */
+export function mixCost(garden: Garden, recipe: Recipe, prepared?: PreparedMix): MixCost {
+  const doses = prepared ? doseCost(prepared, dosePrices(garden)) : { perLitre: 0, missing: [] }
   const flat = flatOf(linesOf(recipe.parts), finishedMixes(recipe.mixes))
-  if (!flat.ok) return { perLitre: null, missing: recipe.parts.map((p) => p.materialId) }
+  const missingDoses = doses.missing
+  if (!flat.ok) return { perLitre: null, missing: recipe.parts.map((p) => p.materialId), missingDoses }
   let sum = 0
   const missing: string[] = []
   for (const { materialId, twelfths } of recipe.parts) {
@@ -48,5 +57,6 @@ export function mixCost(garden: Garden, recipe: Recipe): MixCost {
     else sum += twelfths * price
   }
   const blended = flat.value.measured * (1 - flat.value.lossHere)
-  return { perLitre: missing.length === recipe.parts.length ? null : sum / blended, missing }
+  const perLitre = missing.length === recipe.parts.length ? null : sum / blended + doses.perLitre
+  return { perLitre, missing, missingDoses }
 }

@@ -6,7 +6,15 @@ import {
   type LimeDose,
   type Temperature,
 } from '@/core/chemistry'
-import { LIMES, materialById, type Dressing, type LimingMaterial, type Material } from '@/core/data'
+import {
+  limeById,
+  limingMaterial,
+  materialById,
+  type Dressing,
+  type LimingMaterial,
+  type Material,
+  type OwnRows,
+} from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
 import {
   blend,
@@ -25,7 +33,6 @@ import {
   type FinishedMix,
   type LimeAmount,
   type LimeWish,
-  type OwnRows,
   type RecipeLine,
   type RecipeQuestion,
 } from './question'
@@ -168,9 +175,8 @@ const choiceOf = (
 
 /** Dolomite and another lime of the tables, by the share of dolomite. A lime nobody knows counts as limestone. */
 export const limesByShare = (dolomiteShare: number, limeId: string = USUAL_LIMES.calcitic): LimeChoice[] => {
-  const byId = (id: string) => LIMES.find((l) => l.id === id)
-  const calcitic = byId(limeId) ?? byId(USUAL_LIMES.calcitic)!
-  return choiceOf({ calcitic, dolomitic: byId(USUAL_LIMES.dolomitic)! }, dolomiteShare)
+  const calcitic = limeById(limeId) ?? limeById(USUAL_LIMES.calcitic)!
+  return choiceOf({ calcitic, dolomitic: limeById(USUAL_LIMES.dolomitic)! }, dolomiteShare)
 }
 
 /** Doses of a choice, g per litre. */
@@ -179,11 +185,15 @@ const dosesBy = (choice: readonly LimeChoice[], gramsPerLitre: number): LimeDose
     .map(({ lime, share }) => ({ lime, gramsPerLitre: gramsPerLitre * share }))
     .filter((d) => isDose(d.gramsPerLitre))
 
-/** The two limes by their ids. Errors: one that is not in the tables. */
+/** The two limes by their ids. Errors: one that nobody knows. */
 export function limesOf(
   wish: Pick<LimeWish, 'calcitic' | 'dolomitic'>,
+  own?: OwnRows,
 ): Outcome<Record<'calcitic' | 'dolomitic', LimingMaterial>> {
-  const byId = (id: string) => LIMES.find((l) => l.id === id)
+  const byId = (id: string) => {
+    const row = own?.dressings.find((d) => d.id === id)
+    return (row && limingMaterial(row)) ?? limeById(id)
+  }
   const [calcitic, dolomitic] = [byId(wish.calcitic), byId(wish.dolomitic)]
   if (!calcitic) return fail({ code: 'unknown-dressing', dressing: wish.calcitic })
   if (!dolomitic) return fail({ code: 'unknown-dressing', dressing: wish.dolomitic })
@@ -269,7 +279,7 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
   const mixed = blend(flat.value.parts)
   if (!mixed.ok) return mixed
   const premixed = premixedIn(recipe.lines, recipe.mixes, flat.value)
-  const limes = limesOf(recipe.lime)
+  const limes = limesOf(recipe.lime, rows)
   if (!limes.ok) return limes
   const doses = dosesOf(recipe, premixed, rows)
   const fromDoses = acidityOfDoses(doses.ok ? doses.value : [], depth)

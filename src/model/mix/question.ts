@@ -1,5 +1,5 @@
 import type { Climate, WallKind } from '@/core/climate'
-import type { Band, Crop, Dressing, Material } from '@/core/data'
+import type { Band, Crop, OwnRows } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import type { WindExposure } from '@/core/judgement'
@@ -21,11 +21,6 @@ export interface MixQuestion {
   care: CareQuestion
   /** Rows beside the tables, looked at before them. */
   own?: OwnRows
-}
-
-export interface OwnRows {
-  materials: readonly Material[]
-  dressings: readonly Dressing[]
 }
 
 /** The bed or container the mix is judged in. */
@@ -90,6 +85,8 @@ export interface DoseLine {
   dressingId: string
   gramsPerLitre: number
   place: DressingPlace
+  /** Share of the mix that gets it, 0 to 1; all of it where left out. */
+  share?: number
 }
 
 export interface PlaceQuestion {

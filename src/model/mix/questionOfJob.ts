@@ -1,4 +1,4 @@
-import { cropById } from '@/core/data'
+import { cropById, ownRows } from '@/core/data'
 import { containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
 import { onGround } from '../garden/starting'
@@ -71,6 +71,7 @@ export function questionOfJob(job: Job, place?: Place): MixQuestion {
       waterEvery: place?.waterEvery ?? null,
       bands: job.bands,
     },
+    own: ownRows(),
   }
 }
 

@@ -1,11 +1,11 @@
 import type { Pack } from '@/core/data'
-import type { DoseTotal } from '../make/doseTotals'
-import type { MixLine, ShoppingLine } from '../make/shoppingList'
+import type { DoseLine, MixLine, ShoppingLine } from '../make/shoppingList'
 import { csvOf } from './sheet'
 
 const COLUMNS = [
   'material',
   'loose litres to measure',
+  'grams',
   'packs',
   'pack',
   'from stock, L',
@@ -21,7 +21,7 @@ const ONCE = { ready: 'on hand', made: 'made first', bag: '' }
 export function shoppingCsv(
   materials: readonly ShoppingLine[],
   mixes: readonly MixLine[],
-  doses: readonly DoseTotal[],
+  doses: readonly DoseLine[],
   packName: (pack: Pack) => string,
 ): string {
   const rows: Row[] = [
@@ -43,7 +43,13 @@ export function shoppingCsv(
       'left over, L': purchase?.leftover.toFixed(1),
       cost: purchase?.cost?.toFixed(2),
     })),
-    ...doses.map((l): Row => ({ material: l.name, packs: `${l.grams.toFixed(0)} g` })),
+    ...doses.map((l): Row => ({
+      material: l.name,
+      grams: l.grams.toFixed(0),
+      packs: l.purchase?.packs,
+      pack: l.purchase ? packName({ kind: 'mass', kg: l.purchase.pack.kg }) : '',
+      cost: l.purchase?.cost?.toFixed(2),
+    })),
   ]
   return csvOf(rows, COLUMNS)
 }

@@ -164,13 +164,19 @@ function lastingReading({ evaluation, later, perennial }: LaterContext, v: Verdi
   ]
 }
 
+const withoutText = (names: readonly string[]) =>
+  names.length > 0 ? `without ${names.join(', ')}` : 'all parts, lime and feed'
+
 function costReading({ cost, nameOf, units }: LaterContext): Reading {
   return {
     id: 'cost',
     label: 'Cost',
-    term: 'Materials of one litre of blended mix, from the prices of your shelf, whole packs left aside',
+    term: 'Materials, lime and feed of one litre of blended mix, from the prices of your shelf, whole packs left aside',
     value: cost.perLitre === null ? 'no price yet' : `${rateFigure(cost.perLitre, units)} ${rateUnit(units)}`,
-    wanted: cost.missing.length ? `without ${listed(cost.missing, nameOf)}` : 'all parts',
+    wanted: withoutText([
+      ...cost.missing.map(nameOf),
+      ...cost.missingDoses.map((id) => dressingName(id).toLowerCase()),
+    ]),
     verdict: 'plain',
     advice: '',
     position: null,
@@ -178,7 +184,7 @@ function costReading({ cost, nameOf, units }: LaterContext): Reading {
     likely: null,
     ghost: () => null,
     why: () => [
-      'Each part’s price for a loose litre by its share, more by what is lost on stirring. Whole packs, what is left of them, and what settles: under Buy.',
+      'Each part’s price for a loose litre by its share, more by what is lost on stirring; lime and feed by weight. Whole packs, what is left of them, and what settles: under Buy.',
     ],
   }
 }

@@ -85,7 +85,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
       doses: prepared.value.doses,
       later: evaluation,
       bands,
-      cost: { perLitre: null, missing: [] },
+      cost: { perLitre: null, missing: [], missingDoses: [] },
       nameOf: (id) => id,
       perennial,
       units,

@@ -6,17 +6,20 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import MaterialPicker from '@/components/MaterialPicker.vue'
 import { isTyping } from '@/composables/isTyping'
+import { useOwn } from '@/composables/useOwn'
 import { useBags } from '@/composables/useBags'
-import { MATERIALS } from '@/core/data'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
-import type { Job } from '@/model/garden/schemas'
+import { materialsToChoose } from '@/model/garden/ownRows'
+import type { Job, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { problemText, type Sentence } from '@/text/problems.en'
 import { sourceName } from '@/text/recipes'
 
 const FinishedMixDialog = defineAsyncComponent(() => import('@/components/bench/FinishedMixDialog.vue'))
 const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialog.vue'))
+
+const OwnMaterialDialog = defineAsyncComponent(() => import('@/components/shelf/OwnMaterialDialog.vue'))
 
 const { job, step } = defineProps<{ job: Job; step: number }>()
 const emit = defineEmits<{ add: [materialId: string] }>()
@@ -27,7 +30,24 @@ const mixing = ref(false)
 const trouble = ref<Sentence | null>(null)
 const taken = computed(() => new Set(job.parts.map((p) => p.materialId)))
 const sources = computed(() => (mixing.value ? mixSources(garden.records, job) : []))
-const { reading, listed, describe, keep, remove, close } = useBags()
+const materials = computed(() => materialsToChoose(garden.records))
+const { material, describeMaterial, keepMaterial, close: closeOwn } = useOwn()
+/** What is described at the bench is for this mix. */
+function keepAndAdd(own: OwnMaterialRecord) {
+  keepMaterial(own)
+  picking.value = false
+  emit('add', own.id)
+}
+const {
+  reading,
+  listed,
+  describe,
+  keep,
+  remove,
+  close,
+  materials: bagMaterials,
+  dressings: bagDressings,
+} = useBags()
 
 function take(source: MixSource) {
   const mix = asPart(source, job, `mix:${crypto.randomUUID()}`, sourceName(source))
@@ -58,9 +78,19 @@ onKeyStroke('/', (event) => {
     <ProblemBox v-if="trouble" :sentence="trouble" />
     <MaterialPicker
       v-model:visible="picking"
-      :materials="MATERIALS"
+      :materials="materials"
+      :units="units"
       :taken="taken"
       @pick="emit('add', $event)"
+      @describe="describeMaterial()"
+    />
+    <OwnMaterialDialog
+      v-if="material"
+      :material="material"
+      :units="units"
+      :listed="false"
+      @save="keepAndAdd"
+      @close="closeOwn"
     />
     <FinishedMixDialog
       v-model:visible="mixing"
@@ -70,6 +100,8 @@ onKeyStroke('/', (event) => {
       @describe="describe()"
     />
     <BagDialog
+      :materials="bagMaterials"
+      :dressings="bagDressings"
       :bag="reading"
       :listed="listed"
       :units="units"

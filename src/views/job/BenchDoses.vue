@@ -1,13 +1,17 @@
 <script setup lang="ts">
 /** Lime and what else is given by weight. A frame after the parts, and an offer never of an older mix. */
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
+import { useOwn } from '@/composables/useOwn'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
 import { mixWanted } from '@/model/make/quantities'
-import type { DressingLine } from '@/model/garden/schemas'
+import { dressingsToChoose } from '@/model/garden/ownRows'
+import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
+import { usualLine } from '@/model/mix/doses'
 
+const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const { garden, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
   useBenchContext()
 /** Mix the job makes, for grams in all. */
@@ -23,6 +27,19 @@ function set(line: DressingLine) {
   if (later.stale.value && offers.value.some((o) => o.line === line)) return
   if (delayedJob.value) garden.run({ type: 'dressing/set', jobId: delayedJob.value.id, line })
 }
+const rows = computed(() => dressingsToChoose(garden.records))
+const { dressing, describeDressing, keepDressing, close } = useOwn()
+/** What is described at the bench is for this mix: given at once, or taken as its lime. */
+function keepAndGive(own: OwnDressingRecord) {
+  keepDressing(own)
+  const jobId = delayedJob.value?.id
+  if (!jobId) return
+  if (own.kind === 'lime') garden.run({ type: 'mix/lime', jobId, lime: { limeId: own.id, dolomiteShare: 0 } })
+  else {
+    const line = usualLine(own.id)
+    if (line) garden.run({ type: 'dressing/set', jobId, line })
+  }
+}
 const outcome = useDelayedByFrame(evaluation)
 const besideLime = (field: string) => beside(field, outcome.value)
 </script>
@@ -30,6 +47,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
 <template>
   <div v-if="delayedJob && delayedJob.parts.length">
     <LimeBox
+      :rows="rows"
       :lime="delayedJob.lime"
       :evaluation="delayedAnswer"
       :dose="lime?.own.gramsPerLitre ?? null"
@@ -42,6 +60,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
       @change="garden.run({ type: 'mix/lime', jobId: delayedJob.id, lime: $event })"
     />
     <DressingList
+      :rows="rows"
       :lines="delayedJob.dressings"
       :units="units"
       :litres="litres"
@@ -49,6 +68,15 @@ const besideLime = (field: string) => beside(field, outcome.value)
       :stale="stale"
       @set="set"
       @remove="garden.run({ type: 'dressing/remove', jobId: delayedJob.id, dressingId: $event })"
+      @describe="describeDressing()"
+    />
+    <OwnDressingDialog
+      v-if="dressing"
+      :dressing="dressing"
+      :units="units"
+      :listed="false"
+      @save="keepAndGive"
+      @close="close"
     />
   </div>
 </template>

@@ -7,15 +7,17 @@ import StationFrame from '@/components/frame/StationFrame.vue'
 import GatherTable from '@/components/make/GatherTable.vue'
 import LossFlow from '@/components/make/LossFlow.vue'
 import PackDialog from '@/components/PackDialog.vue'
+import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
 import PlanFields from '@/components/PlanFields.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
 import { useQuantities } from '@/composables/useQuantities'
 import { useStations } from '@/composables/useStations'
-import type { Material } from '@/core/data'
-import { shelfEntry } from '@/model/garden/shelfEntry'
+import type { Dressing, Material } from '@/core/data'
+import { dressingById } from '@/core/data/dressings'
+import { dressingEntry, shelfEntry } from '@/model/garden/shelfEntry'
 import { doseTotals } from '@/model/make/doseTotals'
-import { costOfGathering, mixLines, shoppingList } from '@/model/make/shoppingList'
+import { costOfGathering, doseLines, mixLines, shoppingList } from '@/model/make/shoppingList'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
 import { overText } from '@/text/measures'
 import { gatherLines } from '@/text/gather'
@@ -29,6 +31,7 @@ const { garden, job, units, quantities, beside } = inHand
 const { q, problem } = useQuantities(inHand)
 const { to, go } = useStations(() => jobId)
 const editing = ref<Material | null>(null)
+const editingDose = ref<Dressing | null>(null)
 
 const notes = computed(() =>
   quantities.value?.ok
@@ -36,10 +39,12 @@ const notes = computed(() =>
     : [],
 )
 const list = computed(() => (q.value ? shoppingList(garden.records, q.value) : []))
-const doses = computed(() => (q.value && job.value ? doseTotals(job.value, q.value) : []))
+const doses = computed(() =>
+  q.value && job.value ? doseLines(garden.records, doseTotals(job.value, q.value)) : [],
+)
 const mixes = computed(() => (q.value && job.value ? mixLines(job.value, q.value) : []))
 const lines = computed(() => gatherLines(list.value, mixes.value, doses.value, units.value))
-const cost = computed(() => costOfGathering(list.value, mixes.value))
+const cost = computed(() => costOfGathering(list.value, mixes.value, doses.value))
 const unpriced = computed(() => cost.value.missing.map(({ id, name }) => name ?? shortName(id)).join(', '))
 const stages = computed(() => {
   if (!q.value) return []
@@ -91,6 +96,7 @@ const saveCsv = () =>
       <GatherTable
         :lines="lines"
         @pack="editing = $event"
+        @dose-pack="editingDose = dressingById($event) ?? null"
         @origin="(mix, kind) => garden.run({ type: 'mix/origin', jobId, mixId: mix.id, origin: { kind } })"
       />
       <p class="total">
@@ -112,6 +118,13 @@ const saveCsv = () =>
       :units="units"
       @save="garden.run({ type: 'shelf/set', item: $event })"
       @close="editing = null"
+    />
+    <DressingPackDialog
+      :dressing="editingDose"
+      :item="editingDose ? dressingEntry(garden.records, editingDose.id) : null"
+      :units="units"
+      @save="garden.run({ type: 'dressingPack/set', item: $event })"
+      @close="editingDose = null"
     />
   </StationFrame>
 </template>

@@ -28,7 +28,16 @@ const { to } = useStations(() => jobId)
 const MOST = 5
 
 const chosen = useSessionStorage<string[]>(`open-bed-compare-${jobId}`, ['bench'])
-const { reading, listed, describe, keep, remove, close } = useBags()
+const {
+  reading,
+  listed,
+  describe,
+  keep,
+  remove,
+  close,
+  materials: bagMaterials,
+  dressings: bagDressings,
+} = useBags()
 
 /** Everything that can be held against the rest. */
 const all = computed(() => (job.value ? mixSources(garden.records, job.value) : []))
@@ -121,6 +130,8 @@ function putOnBench(id: string) {
     />
     <SeasonCourses v-if="anyGood" :compared="compared" />
     <BagDialog
+      :materials="bagMaterials"
+      :dressings="bagDressings"
       :bag="reading"
       :listed="listed"
       :units="units"

@@ -2,9 +2,12 @@ import {
   bagKey,
   bedKey,
   bedOf,
+  dressingPackKey,
   jobKey,
   jobOf,
   liveJob,
+  ownDressingKey,
+  ownMaterialKey,
   PLACE_KEY,
   recordKey,
   recordOf,
@@ -12,10 +15,16 @@ import {
   type Garden,
 } from '../garden'
 import { sameData } from '../same'
-import type { Bed } from '../schemas'
+import type { AnyData, Bed } from '../schemas'
 import type { Change, Command } from './command'
 import { changedFill, nextJob } from './job'
 import { changesMeasures, ticksElsewhere } from './marks'
+
+/** One record set; nothing where it says so already. */
+function put(garden: Garden, key: string, after: AnyData): Change[] {
+  const before = garden.get(key) ?? null
+  return sameData(before, after) ? [] : [{ key, before, after }]
+}
 
 /**
  * What a command would change in a garden. Pure; an empty list means that nothing would.
@@ -32,10 +41,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       if (sameData(bed, after)) return []
       return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, command.change)]
     }
-    case 'place/set': {
-      const before = garden.get(PLACE_KEY) ?? null
-      return sameData(before, command.place) ? [] : [{ key: PLACE_KEY, before, after: command.place }]
-    }
+    case 'place/set':
+      return put(garden, PLACE_KEY, command.place)
     case 'bed/remove': {
       const bed = bedOf(garden, command.bedId)
       return bed ? [{ key: bedKey(bed.id), before: bed, after: null }] : []
@@ -91,16 +98,16 @@ export function changesOf(garden: Garden, command: Command): Change[] {
         changes.push({ key: jobKey(job.id), before: job, after: { ...job, recordId: null } })
       return changes
     }
-    case 'shelf/set': {
-      const key = shelfKey(command.item.materialId)
-      const before = garden.get(key) ?? null
-      return sameData(before, command.item) ? [] : [{ key, before, after: command.item }]
-    }
-    case 'bag/set': {
-      const key = bagKey(command.bag.id)
-      const before = garden.get(key) ?? null
-      return sameData(before, command.bag) ? [] : [{ key, before, after: command.bag }]
-    }
+    case 'shelf/set':
+      return put(garden, shelfKey(command.item.materialId), command.item)
+    case 'dressingPack/set':
+      return put(garden, dressingPackKey(command.item.dressingId), command.item)
+    case 'ownMaterial/set':
+      return put(garden, ownMaterialKey(command.material.id), command.material)
+    case 'ownDressing/set':
+      return put(garden, ownDressingKey(command.dressing.id), command.dressing)
+    case 'bag/set':
+      return put(garden, bagKey(command.bag.id), command.bag)
     case 'bag/remove': {
       const key = bagKey(command.bagId)
       const before = garden.get(key)

@@ -6,12 +6,15 @@ import type {
   Bed,
   BedSpec,
   DressingLine,
+  DressingPack,
   InnerMix,
   Job,
   JobBed,
   LimeSetting,
   MixOrigin,
   MixRecord,
+  OwnDressingRecord,
+  OwnMaterialRecord,
   Place,
   Plan,
   Recipe,
@@ -97,6 +100,9 @@ export type Command =
   | { type: 'record/edit'; recordId: string; madeOn?: string; note?: string }
   | { type: 'record/remove'; recordId: string }
   | { type: 'shelf/set'; item: ShelfItem }
+  | { type: 'dressingPack/set'; item: DressingPack }
+  | { type: 'ownMaterial/set'; material: OwnMaterialRecord }
+  | { type: 'ownDressing/set'; dressing: OwnDressingRecord }
   | { type: 'garden/import'; changes: { key: string; after: AnyData }[] }
 
 /** One record before and after; null where there was or will be none. */

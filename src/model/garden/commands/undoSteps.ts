@@ -28,6 +28,8 @@ export function mergeKeyOf(command: Command): string | null {
       return `${command.type} ${command.recordId}`
     case 'shelf/set':
       return `${command.type} ${command.item.materialId}`
+    case 'dressingPack/set':
+      return `${command.type} ${command.item.dressingId}`
     default:
       return null
   }

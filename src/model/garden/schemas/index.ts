@@ -1,11 +1,20 @@
 import { bedSchema, type Bed } from './bed'
 import { jobSchema, type Job } from './job'
+import {
+  dressingPackSchema,
+  ownDressingSchema,
+  ownMaterialSchema,
+  type DressingPack,
+  type OwnDressingRecord,
+  type OwnMaterialRecord,
+} from './own'
 import { placeSchema, settingsSchema, type Place, type Settings } from './place'
 import { recordSchema, type MixRecord } from './record'
 import { bagSchema, shelfItemSchema, type Bag, type ShelfItem } from './shelf'
 
 export * from './bed'
 export * from './job'
+export * from './own'
 export * from './place'
 export * from './recipe'
 export * from './record'
@@ -14,7 +23,10 @@ export * from './shelf'
 export const SCHEMAS = {
   bag: bagSchema,
   bed: bedSchema,
+  dressing: ownDressingSchema,
+  dressingPack: dressingPackSchema,
   job: jobSchema,
+  material: ownMaterialSchema,
   place: placeSchema,
   record: recordSchema,
   shelf: shelfItemSchema,
@@ -25,7 +37,10 @@ export const SCHEMAS = {
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bag: 1,
   bed: 1,
+  dressing: 1,
+  dressingPack: 1,
   job: 6,
+  material: 1,
   place: 2,
   record: 3,
   shelf: 1,
@@ -33,10 +48,14 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
 }
 
 export type Kind = keyof typeof SCHEMAS
+export const KINDS = Object.keys(SCHEMAS) as [Kind, ...Kind[]]
 export interface DataOf {
   bag: Bag
   bed: Bed
+  dressing: OwnDressingRecord
+  dressingPack: DressingPack
   job: Job
+  material: OwnMaterialRecord
   place: Place
   record: MixRecord
   shelf: ShelfItem
@@ -45,17 +64,18 @@ export interface DataOf {
 export type AnyData = DataOf[Kind]
 
 /** What a record is called by in its key; null for those there is one of. */
-export const idOfKey = (key: string): string | null => /^[a-z]+\/(.+)$/s.exec(key)?.[1] ?? null
+export const idOfKey = (key: string): string | null => /^[a-zA-Z]+\/(.+)$/s.exec(key)?.[1] ?? null
 
 /** What a record calls itself; null for those there is one of. */
 export function idOf(data: AnyData): string | null {
   if ('id' in data) return data.id
+  if ('dressingId' in data) return data.dressingId
   return 'materialId' in data ? data.materialId : null
 }
 
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place') return key
-  const kind = /^(bag|bed|job|record|shelf)\/.+/.exec(key)?.[1]
+  const kind = /^(bag|bed|dressing|dressingPack|job|material|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

@@ -16,7 +16,7 @@ import { preparedMaterial } from '@/core/mixing'
 import { bandsOf, targetsFor } from '@/core/targets'
 import { cropTargets } from '../../find/finderProblem'
 import { materialOf } from '../../mix/prepareRecipe'
-import type { OwnRows } from '../../mix/question'
+import type { OwnRows } from '@/core/data'
 import { ownRows } from '../ownRows'
 import { cropOf } from '../questionOfCase'
 

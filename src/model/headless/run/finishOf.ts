@@ -4,7 +4,8 @@ import { chargeOfLabel, type FeedTarget } from '../../../core/nutrients'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
 import { dressingOf, limesOf } from '../../mix/prepareRecipe'
-import { USUAL_LIMES, type OwnRows } from '../../mix/question'
+import type { OwnRows } from '@/core/data'
+import { USUAL_LIMES } from '../../mix/question'
 
 type Wishes = Pick<CaseOf<'dose'>, 'lime' | 'feed' | 'temperature'>
 

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+/** A feed or lime on the shelf: what is in it, how it is bought, how much is on hand. */
+import Button from 'primevue/button'
+import type { Dressing } from '@/core/data'
+import type { DressingPack } from '@/model/garden/schemas'
+import { usualDoseText } from '@/text/doses'
+import { dressingFacts } from '@/text/own'
+import { weightText, type UnitSystem } from '@/text/units'
+
+const { dressing, entry, units, own, retired } = defineProps<{
+  dressing: Dressing
+  entry: DressingPack
+  units: UnitSystem
+  own: boolean
+  retired: boolean
+}>()
+const emit = defineEmits<{ pack: []; describe: [] }>()
+</script>
+
+<template>
+  <li>
+    <span class="name"
+      ><strong>{{ dressing.name }}</strong
+      ><small
+        ><template v-if="own">your own{{ retired ? ', offered no more' : '' }} · </template
+        >{{ dressingFacts(dressing) }}; {{ usualDoseText(dressing, units) }}</small
+      ></span
+    >
+    <span
+      ><small>Bought as</small>{{ weightText(entry.kg, units)
+      }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
+    >
+    <span><small>On hand</small>{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span>
+    <span class="actions">
+      <Button
+        v-if="own"
+        label="Change"
+        text
+        size="small"
+        :aria-label="`Change ${dressing.name}`"
+        @click="emit('describe')"
+      />
+      <Button
+        label="Pack"
+        text
+        size="small"
+        :aria-label="`Pack, price and stock of ${dressing.name}`"
+        @click="emit('pack')"
+      />
+    </span>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  flex: 1 1 16rem;
+}
+small {
+  display: block;
+}
+.actions {
+  white-space: nowrap;
+}
+</style>

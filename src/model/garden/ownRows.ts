@@ -1,0 +1,133 @@
+import { DRESSINGS } from '@/core/data/dressings'
+import { MATERIALS, type Dressing, type DressingFamily, type Material, type OwnRows } from '@/core/data'
+import { completeDressing } from '@/core/data/ownDressing'
+import { completeLime } from '@/core/data/ownLime'
+import { completeMaterial } from '@/core/data/ownMaterial'
+import { fail, type Outcome } from '@/core/outcome'
+import { ownDressingsOf, ownMaterialsOf, type Garden } from './garden'
+import type { OwnDressingRecord, OwnMaterialRecord } from './schemas'
+
+/**
+ * A material of the grower's own as a whole row. Errors: those of `completeMaterial`, a bucket of nothing.
+ */
+export function materialOfOwn(own: OwnMaterialRecord): Outcome<Material> {
+  const { bucket } = own
+  if (bucket && !(bucket.litres > 0))
+    return fail({ code: 'size-not-positive', field: 'bucketLitres', value: bucket.litres })
+  if (bucket && !(bucket.kg > 0))
+    return fail({ code: 'size-not-positive', field: 'bucketKg', value: bucket.kg })
+  return completeMaterial({
+    id: own.id,
+    name: own.name.trim() || 'My material',
+    family: own.family,
+    like: own.likeId ?? undefined,
+    feel: own.feel ?? undefined,
+    asBought: bucket ? { bulkDensity: bucket.kg / bucket.litres, wetness: own.wetness } : undefined,
+    screenedOut: own.screenedOut,
+    known: {
+      ...(own.pH === null ? {} : { pH: { low: own.pH - 0.3, value: own.pH, high: own.pH + 0.3 } }),
+      ...(own.salts === null ? {} : { electricalConductivity: own.salts }),
+    },
+  })
+}
+
+/** Shares of nitrogen in a soluble feed that makes a mix acid, and in one that does not. Source: common practice. */
+const FORMS = {
+  acid: { nitrate: 0.2, ammonium: 0.4, urea: 0.4, organic: 0 },
+  neutral: { nitrate: 0.85, ammonium: 0.15, urea: 0, organic: 0 },
+}
+
+/** The family whose rows it is most like: an organic feed by the element it has most of. */
+function familyOf({ kind, label }: OwnDressingRecord): Exclude<DressingFamily, 'lime'> {
+  if (kind === 'soluble') return 'soluble'
+  if (kind === 'coated') return 'crf'
+  const { nitrogen, phosphate, potash } = label
+  const most = Math.max(nitrogen, phosphate, potash)
+  if (kind === 'organic')
+    return most === nitrogen ? 'organic_N' : most === phosphate ? 'organic_P' : 'organic_K'
+  return most === potash ? 'mineral_K' : most === phosphate ? 'phosphate' : 'soluble'
+}
+
+/**
+ * A feed or lime of the grower's own as a whole row. Errors: those of `completeDressing` and `completeLime`; a feed of
+ * nothing; a spoon or cup of nothing.
+ */
+export function dressingOfOwn(own: OwnDressingRecord): Outcome<Dressing> {
+  const { weighed, label } = own
+  const bulkDensity = weighed ? weighed.grams / weighed.millilitres : undefined
+  if (weighed && !(weighed.millilitres > 0))
+    return fail({ code: 'size-not-positive', field: 'weighedMillilitres', value: weighed.millilitres })
+  if (weighed && !(weighed.grams > 0))
+    return fail({ code: 'size-not-positive', field: 'weighedGrams', value: weighed.grams })
+  const name = own.name.trim() || 'My feed'
+  if (own.kind === 'lime')
+    return completeLime({
+      id: own.id,
+      name,
+      like: own.limeLike,
+      calciumCarbonateEquivalent: own.neutralizing,
+      grind: own.grind ?? undefined,
+      bulkDensity,
+    })
+  if (!(label.nitrogen + label.phosphate + label.potash > 0))
+    return fail({ code: 'size-not-positive', field: 'label', value: 0 })
+  return completeDressing({
+    id: own.id,
+    name,
+    family: familyOf(own),
+    label,
+    bulkDensity,
+    ...(own.kind === 'coated' ? { longevityMonths: own.months } : {}),
+    ...(own.kind === 'soluble' ? { nitrogenForms: own.acidForming ? FORMS.acid : FORMS.neutral } : {}),
+  })
+}
+
+const WHOLE = new WeakMap<OwnMaterialRecord | OwnDressingRecord, Outcome<Material> | Outcome<Dressing>>()
+function once<O extends OwnMaterialRecord | OwnDressingRecord, R>(
+  own: O,
+  work: (own: O) => Outcome<R>,
+): Outcome<R> {
+  const known = WHOLE.get(own)
+  if (known) return known as Outcome<R>
+  const row = work(own)
+  WHOLE.set(own, row as Outcome<Material>)
+  return row
+}
+
+let last: { records: readonly object[]; rows: OwnRows } | null = null
+
+/** Every own row of a garden, retired ones too; one that cannot be completed is left out. The same for the same. */
+export function ownRowsOf(garden: Garden): OwnRows {
+  const materials = ownMaterialsOf(garden)
+  const dressings = ownDressingsOf(garden)
+  const records = [...materials, ...dressings]
+  if (last && last.records.length === records.length && records.every((r, i) => r === last!.records[i]))
+    return last.rows
+  const sound = <R>(outcome: Outcome<R>): R[] => (outcome.ok ? [outcome.value] : [])
+  const rows = {
+    materials: materials.flatMap((m) => sound(once(m, materialOfOwn))),
+    dressings: dressings.flatMap((d) => sound(once(d, dressingOfOwn))),
+  }
+  last = { records, rows }
+  return rows
+}
+
+const withoutRetired = <R extends { id: string }>(
+  rows: readonly R[],
+  records: readonly { id: string; retired: boolean }[],
+): R[] => {
+  const gone = new Set(records.filter((r) => r.retired).map((r) => r.id))
+  return rows.filter((r) => !gone.has(r.id))
+}
+
+/** Materials to choose from: the grower's own that are not retired, then those of the tables. */
+export const materialsToChoose = (garden: Garden): Material[] => [
+  ...withoutRetired(ownRowsOf(garden).materials, ownMaterialsOf(garden)),
+  ...MATERIALS,
+]
+
+/** Dressings to choose from, likewise; limes are among them. */
+export const dressingsToChoose = (garden: Garden): Dressing[] => [
+  ...withoutRetired(ownRowsOf(garden).dressings, ownDressingsOf(garden)),
+  ...DRESSINGS,
+]

@@ -1,0 +1,71 @@
+import { z } from 'zod'
+import { GRINDS, MATERIAL_FAMILIES, WETNESSES } from '@/core/data/types'
+import { LONGEST_NOTE } from '../limits'
+import { name, number, text } from './basics'
+
+const ownId = z
+  .string()
+  .max(80)
+  .regex(/^own:.+/)
+
+/** A material of the grower's own, as told; what is not told is estimated. */
+export const ownMaterialSchema = z.object({
+  id: ownId,
+  name,
+  createdAt: z.iso.datetime(),
+  family: z.enum(MATERIAL_FAMILIES),
+  /** The row of the tables it is most like; null for a mean of its family. */
+  likeId: z.string().max(80).nullable(),
+  pH: number.nullable(),
+  /** Salts in the saturated extract, dS/m. */
+  salts: number.nullable(),
+  /** A filled bucket: its litres, and the kg in it as bought. */
+  bucket: z.object({ litres: number, kg: number }).nullable(),
+  wetness: z.enum(WETNESSES),
+  feel: z.enum(['coarse', 'fine']).nullable(),
+  /** Share thrown out on screening, fraction of the volume. */
+  screenedOut: number,
+  /** Where it came from, and anything else. */
+  note: text(LONGEST_NOTE),
+  /** No longer offered; what it is in keeps it. */
+  retired: z.boolean(),
+})
+
+export const OWN_DRESSING_KINDS = ['soluble', 'coated', 'organic', 'mineral', 'lime'] as const
+
+/** A feed or lime of the grower's own, as its label tells. */
+export const ownDressingSchema = z.object({
+  id: ownId,
+  name,
+  createdAt: z.iso.datetime(),
+  kind: z.enum(OWN_DRESSING_KINDS),
+  /** Percent N, P2O5 and K2O, as on the bag. */
+  label: z.object({ nitrogen: number, phosphate: number, potash: number }),
+  /** Coated: the label's months. */
+  months: number,
+  /** Soluble: most of its nitrogen is ammonium or urea (acid-forming), or nitrate. */
+  acidForming: z.boolean(),
+  /** Limes: the one of the tables it is a kind of, its calcium carbonate equivalent as a fraction, its grind. */
+  limeLike: z.string().max(80),
+  neutralizing: number,
+  grind: z.enum(GRINDS).nullable(),
+  /** So many grams fill so many mL; null where nobody weighed it. */
+  weighed: z.object({ millilitres: number, grams: number }).nullable(),
+  note: text(LONGEST_NOTE),
+  retired: z.boolean(),
+})
+
+/** How a dressing is bought and how much is on hand. */
+export const dressingPackSchema = z.object({
+  dressingId: z.string().min(1).max(80),
+  /** kg in a pack. */
+  kg: z.number().positive(),
+  /** Of one pack; null where unknown. */
+  price: z.number().min(0).nullable(),
+  /** kg on hand. */
+  stock: z.number().min(0),
+})
+
+export type OwnMaterialRecord = z.infer<typeof ownMaterialSchema>
+export type OwnDressingRecord = z.infer<typeof ownDressingSchema>
+export type DressingPack = z.infer<typeof dressingPackSchema>

@@ -1,0 +1,57 @@
+import Fuse from 'fuse.js'
+
+/** Something to be found: by its name first, then by any of its other words. */
+export interface Findable {
+  name: string
+  words: readonly string[]
+}
+
+/** How far a word may be misspelt: 0 not at all, 1 anyhow. Source: our assumption, "vermiculte" but not "verbena". */
+const MISSPELT = 0.3
+/** Shorter words are not guessed at. */
+const SHORTEST_GUESS = 4
+
+/** Words a person types, in small letters. */
+const typedWords = (typed: string): string[] =>
+  typed
+    .toLowerCase()
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+
+/**
+ * How well something answers: 0 where a name is just what is typed, 1 where a name begins with it, 2 where a name has
+ * every word of it, 3 where all words together do; null where some word is in none of them.
+ */
+function rankOf({ name, words }: Findable, typed: string, asked: readonly string[]): number | null {
+  const names = [name, ...words].map((n) => n.toLowerCase())
+  if (names.includes(typed)) return 0
+  if (names.some((n) => n.startsWith(typed))) return 1
+  if (names.some((n) => asked.every((word) => n.includes(word)))) return 2
+  const all = names.join(' ')
+  return asked.every((word) => all.includes(word)) ? 3 : null
+}
+
+/**
+ * Rows that answer to what is typed, the exact one first; where none has the words, those that may be meant by a
+ * misspelt one. All of them, in their order, where nothing is typed.
+ */
+export function search<R>(rows: readonly R[], typed: string, findable: (row: R) => Findable): R[] {
+  const asked = typedWords(typed)
+  if (asked.length === 0) return [...rows]
+  const phrase = asked.join(' ')
+  const ranked = rows.flatMap((row) => {
+    const rank = rankOf(findable(row), phrase, asked)
+    return rank === null ? [] : [{ row, rank }]
+  })
+  if (ranked.length > 0) return ranked.sort((a, b) => a.rank - b.rank).map(({ row }) => row)
+  if (phrase.length < SHORTEST_GUESS) return []
+  const fuse = new Fuse(rows, {
+    keys: [
+      { name: 'name', getFn: (row) => findable(row).name },
+      { name: 'words', getFn: (row) => [...findable(row).words] },
+    ],
+    threshold: MISSPELT,
+    ignoreLocation: true,
+  })
+  return fuse.search(phrase).map(({ item }) => item)
+}

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** Every feed, lime and other dressing: what is in it, how it is bought. */
+import { computed, ref } from 'vue'
+import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
+import DressingShelfRow from '@/components/shelf/DressingShelfRow.vue'
+import type { Dressing } from '@/core/data'
+import { DRESSINGS } from '@/core/data/dressings'
+import { ownDressingsOf } from '@/model/garden/garden'
+import { ownRowsOf } from '@/model/garden/ownRows'
+import type { OwnDressingRecord } from '@/model/garden/schemas'
+import { dressingEntry } from '@/model/garden/shelfEntry'
+import { useGarden } from '@/stores/garden'
+import { counted } from '@/text/counted'
+import { dressingFindable } from '@/text/names'
+import { search as searchRows } from '@/text/search'
+import type { UnitSystem } from '@/text/units'
+
+const { search, units } = defineProps<{ search: string; units: UnitSystem }>()
+const emit = defineEmits<{ describe: [own: OwnDressingRecord] }>()
+const garden = useGarden()
+const packOf = ref<Dressing | null>(null)
+const all = computed(() => [...ownRowsOf(garden.records).dressings, ...DRESSINGS])
+const owns = computed(() => new Map(ownDressingsOf(garden.records).map((d) => [d.id, d])))
+const rows = computed(() =>
+  searchRows(all.value, search, dressingFindable).map((dressing) => ({
+    dressing,
+    entry: dressingEntry(garden.records, dressing.id),
+    own: owns.value.get(dressing.id) ?? null,
+  })),
+)
+</script>
+
+<template>
+  <p class="soft count" role="status">
+    {{ rows.length }} of {{ counted(all.length, 'feed or lime', 'feeds and limes') }}
+  </p>
+  <ul class="plain">
+    <DressingShelfRow
+      v-for="{ dressing, entry, own } in rows"
+      :key="dressing.id"
+      :dressing="dressing"
+      :entry="entry"
+      :own="own !== null"
+      :retired="own?.retired ?? false"
+      :units="units"
+      @pack="packOf = dressing"
+      @describe="own && emit('describe', own)"
+    />
+  </ul>
+  <p v-if="rows.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+  <DressingPackDialog
+    :dressing="packOf"
+    :item="packOf ? dressingEntry(garden.records, packOf.id) : null"
+    :units="units"
+    @save="garden.run({ type: 'dressingPack/set', item: $event })"
+    @close="packOf = null"
+  />
+</template>
+
+<style scoped>
+.count {
+  margin: 0 0 6px;
+}
+</style>
