@@ -39,7 +39,7 @@ const glyphs = computed(() => {
       />
       <span class="words">
         <strong class="figure">{{
-          line.kind === 'measure' ? measureOfLine(line) : doseWeightText(line.grams, units)
+          line.kind === 'measure' ? measureOfLine(line, units) : doseWeightText(line.grams, units)
         }}</strong>
         <span>{{ line.kind === 'measure' ? measuredName(line.what) : line.name }}</span>
         <small>{{

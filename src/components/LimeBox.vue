@@ -6,33 +6,38 @@ import type { Evaluation } from '@/core/evaluate'
 import { isDose } from '@/core/amounts'
 import type { Dressing } from '@/core/data'
 import { limesByShare } from '@/model/mix/prepareRecipe'
+import type { AmountSetting } from '@/model/amounts/amount'
 import type { LimeSetting } from '@/model/garden/schemas'
 import { limeCaution } from '@/text/cautions'
 import { limeChoice, limeChoices, limeOfChoice } from '@/text/choices'
 import { doseInHand } from '@/text/measures'
 import type { Sentence } from '@/text/problems.en'
 import { doseText, pHText, type UnitSystem } from '@/text/units'
+import AmountField from './field/AmountField.vue'
 import ChoiceField from './field/ChoiceField.vue'
 import SwitchField from './field/SwitchField.vue'
 import QuantityField from './field/QuantityField.vue'
 
-const { rows, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } = defineProps<{
-  /** Dressings to choose from, limes among them. */
-  rows: readonly Dressing[]
-  lime: LimeSetting
-  evaluation: Evaluation | null
-  /** Lime to add, g per litre of mix; null where it cannot be worked out. */
-  dose: number | null
-  /** Lime that finished mixes bring already, g per litre of mix. */
-  premixed: number
-  /** Mix the job makes, for grams in all; null where that is not known. */
-  litres: number | null
-  /** Lime the mix lacks though none is given, g per litre and the pH it brings; null where none. */
-  offer: { gramsPerLitre: number; target: number } | null
-  units: UnitSystem
-  cropName: string | null
-  beside: (field: string) => Sentence | null
-}>()
+const { rows, setting, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } =
+  defineProps<{
+    /** Dressings to choose from, limes among them. */
+    rows: readonly Dressing[]
+    /** What its amount is counted in. */
+    setting: AmountSetting
+    lime: LimeSetting
+    evaluation: Evaluation | null
+    /** Lime to add, g per litre of mix; null where it cannot be worked out. */
+    dose: number | null
+    /** Lime that finished mixes bring already, g per litre of mix. */
+    premixed: number
+    /** Mix the job makes, for grams in all; null where that is not known. */
+    litres: number | null
+    /** Lime the mix lacks though none is given, g per litre and the pH it brings; null where none. */
+    offer: { gramsPerLitre: number; target: number } | null
+    units: UnitSystem
+    cropName: string | null
+    beside: (field: string) => Sentence | null
+  }>()
 const emit = defineEmits<{ change: [lime: Partial<LimeSetting>] }>()
 
 const MODES: { value: LimeSetting['mode']; label: string }[] = [
@@ -84,15 +89,14 @@ const doses = computed(() =>
       "
       @update:model-value="emit('change', { target: $event })"
     />
-    <QuantityField
+    <AmountField
       v-else-if="lime.mode === 'fixed'"
-      label="Lime for a litre of mix"
-      quantity="dose"
-      :units="units"
+      label="Amount of lime"
+      :dose="lime.gramsPerLitre"
+      :manner="lime.measure ?? null"
+      :setting="setting"
       :problem="beside('limeGramsPerLitre')"
-      :model-value="lime.gramsPerLitre"
-      hint="of the mix as blended"
-      @update:model-value="emit('change', { gramsPerLitre: $event })"
+      @set="(gramsPerLitre, measure) => emit('change', { gramsPerLitre, measure })"
     />
     <ChoiceField
       v-if="lime.mode !== 'none'"

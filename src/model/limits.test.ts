@@ -19,7 +19,7 @@ import { bagSchema, jobSchema, shapeSchema, type Bag, type Job } from './garden/
 import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
 import { runCase } from './headless/run'
 import { PLAN_LIMITS } from './make/limits'
-import { quantitiesOf } from './make/quantities'
+import { amountProblem, quantitiesOf } from './make/quantities'
 import { BAG_LIMITS, describeBag } from './mix/bags'
 import { prepareJob } from './mix/evaluateJob'
 import { questionOfJob } from './mix/questionOfJob'
@@ -59,6 +59,7 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
     takes: (n) =>
       isJob({
         dressings: many(n, (i) => ({
+          id: `d${i}`,
           dressingId: `d${i}`,
           gramsPerLitre: 1,
           place: { kind: 'throughout' },
@@ -159,7 +160,15 @@ describe('amounts typed in', () => {
       prepareJob({
         ...job,
         lime: { ...job.lime, mode: 'none' },
-        dressings: [{ dressingId: 'bone_meal', gramsPerLitre, place: { kind: 'throughout' }, share: 1 }],
+        dressings: [
+          {
+            id: 'bone_meal',
+            dressingId: 'bone_meal',
+            gramsPerLitre,
+            place: { kind: 'throughout' },
+            share: 1,
+          },
+        ],
       }),
     )
   const there = (more: object) =>
@@ -186,6 +195,13 @@ describe('amounts typed in', () => {
     const settling = (x: number) => codeOf(quantitiesOf({ ...job, plan: { ...job.plan, settling: x } }))
     expect(PLAN_LIMITS.settling.value).toBe(0.5)
     expect([settling(0.49), settling(0.51)]).toEqual(['ok', 'size-too-large'])
+    const amount = (litres: number) => amountProblem(litres)?.code ?? 'ok'
+    expect(PLAN_LIMITS.amount.value).toBe(100_000)
+    expect([amount(99_999), amount(100_001), amount(0)]).toEqual([
+      'ok',
+      'size-too-large',
+      'size-not-positive',
+    ])
     expect(PACK_LIMITS.size.value).toBe(30_000)
     expect([packSizeProblem(29_999), packSizeProblem(30_001)?.fix]).toEqual([null, 'Check the unit.'])
     expect(BAG_LIMITS.litres.value).toBe(5000)

@@ -142,6 +142,7 @@ const command: fc.Arbitrary<Command> = fc.oneof(
     type: fc.constant('dressing/set' as const),
     jobId,
     line: fc.record({
+      id: anId,
       dressingId: anId,
       gramsPerLitre: wildNumber,
       place: fc.constant({ kind: 'throughout' as const }),

@@ -155,7 +155,13 @@ describe('mutants', { timeout: 60_000 }, () => {
   const job = {
     ...jobsOf(demo).find((j) => j.parts.length > 1)!,
     dressings: [
-      { dressingId: 'bone_meal', gramsPerLitre: 2, place: { kind: 'top' as const, depth: 8 }, share: 0.5 },
+      {
+        id: 'bone_meal',
+        dressingId: 'bone_meal',
+        gramsPerLitre: 2,
+        place: { kind: 'top' as const, depth: 8 },
+        share: 0.5,
+      },
     ],
   }
   const shared = sharedRecipe(job, 'Fig', 'A note')

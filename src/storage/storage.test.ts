@@ -12,6 +12,7 @@ import jobV2 from './migrations/job.v2.json'
 import jobV3 from './migrations/job.v3.json'
 import jobV4 from './migrations/job.v4.json'
 import jobV5 from './migrations/job.v5.json'
+import jobV6 from './migrations/job.v6.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
@@ -100,11 +101,22 @@ describe('reading a record', () => {
     const broken = readEnvelope('job/peppers-27', { ...jobV1, data: { ...jobV1.data, vessel: 'pot' } })
     expect(!broken.ok && broken.why).toMatchObject({ code: 'broken', where: 'version 1.vessel' })
   })
-  const limed = (lime: object) => ({ ...lime, limeId: 'lime_calcitic' })
-  /** What every older job gets: a scoop, and ground limestone for its lime. */
-  const today = (data: { plan: object; lime: object }) => ({
-    plan: { ...data.plan, scoop: 1, rounding: 'more' },
+  const limed = (lime: object) => ({ limeId: 'lime_calcitic', ...lime })
+  interface OldJob {
+    plan: object
+    lime: object
+    fills: object[]
+    dressings?: { dressingId: string }[]
+  }
+  const lines = (dressings: { dressingId: string }[] = []) =>
+    dressings.map((d) => ({ ...d, id: d.dressingId }))
+  /** What every older job gets: a scoop, ground limestone for its lime, its crop in every bed, ids for its doses. */
+  const today = (data: OldJob) => ({
+    plan: { scoop: 1, rounding: 'more', ...data.plan },
     lime: limed(data.lime),
+    fills: data.fills.map((f) => ({ ...f, cropId: null, plants: null })),
+    dressings: lines(data.dressings),
+    amount: null,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {
     const old = readEnvelope('job/peppers-26', jobV2)
@@ -131,14 +143,29 @@ describe('reading a record', () => {
   })
   test('reads the saved file of version 4 of a job: no finished mixes, on the bench or in its versions', () => {
     const old = readEnvelope('job/leeks', jobV4)
-    const versions = jobV4.data.versions.map((v) => ({ ...v, mixes: [], lime: limed(v.lime) }))
+    const versions = jobV4.data.versions.map((v) => ({
+      ...v,
+      mixes: [],
+      lime: limed(v.lime),
+      dressings: lines(v.dressings),
+    }))
     expect(versions).toHaveLength(1)
     expect(old.ok && old.data).toEqual({ ...jobV4.data, mixes: [], ...today(jobV4.data), versions })
   })
   test('reads the saved file of version 5 of a job: a scoop of a litre beside the bucket', () => {
     const old = readEnvelope('job/leeks', jobV5)
-    const versions = jobV5.data.versions.map((v) => ({ ...v, lime: limed(v.lime) }))
+    const versions = jobV5.data.versions.map((v) => ({
+      ...v,
+      lime: limed(v.lime),
+      dressings: lines(v.dressings),
+    }))
     expect(old.ok && old.data).toEqual({ ...jobV5.data, ...today(jobV5.data), versions })
+  })
+  test('reads the saved file of version 6 of a job: every dose has an id, on the bench and in its versions', () => {
+    const old = readEnvelope('job/leeks', jobV6)
+    const versions = jobV6.data.versions.map((v) => ({ ...v, dressings: lines(v.dressings) }))
+    expect(jobV6.data.dressings.length).toBeGreaterThan(0)
+    expect(old.ok && old.data).toEqual({ ...jobV6.data, ...today(jobV6.data), versions })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }

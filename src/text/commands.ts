@@ -51,6 +51,8 @@ export function commandText(command: Command): string {
       return 'putting it among the beds'
     case 'jobBed/remove':
       return 'leaving a bed out'
+    case 'job/amount':
+      return 'how much is made'
     case 'job/plan':
       return 'bucket, scoop, tub or allowance'
     case 'job/remove':

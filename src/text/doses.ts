@@ -1,7 +1,6 @@
 import { AMOUNT_LIMITS } from '@/core/amounts'
 import type { Dressing } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
-import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
 import { dressingName } from './dressings'
 import { doseInHand } from './measures'
@@ -11,6 +10,7 @@ import { doseText, doseWeightText, percentText, pHText, type UnitSystem } from '
 export const DOSE_PLACES = [
   { value: 'throughout', label: 'All through' },
   { value: 'top', label: 'In the top' },
+  { value: 'hole', label: 'In the planting hole' },
   { value: 'heldBack', label: 'Held back' },
 ] as const
 export const DOSE_SHARES = [
@@ -37,20 +37,6 @@ export const usualDoseText = (d: Dressing | undefined, units: UnitSystem): strin
   d
     ? `usual ${doseText(d.dose.low, units)} to ${doseText(d.dose.high, units)}, trouble from ${doseText(d.dose.limit, units)}`
     : 'not in the tables any more'
-
-/**
- * A dose for the whole job, and by the spoon; nothing where it does not go all through, or the litres are not known.
- */
-export function amountText(
-  { dressingId, gramsPerLitre, place, share }: DressingLine,
-  litres: number | null,
-  units: UnitSystem,
-) {
-  const dressing = dressingById(dressingId)
-  return litres !== null && dressing && place.kind === 'throughout' && gramsPerLitre > 0
-    ? `${doseInHand(gramsPerLitre, dressing.bulkDensity.value, litres * share, units)}.`
-    : ''
-}
 
 /** An offer in words: what to press, and why so much. */
 export function offerText({ line, why }: DoseOffer, litres: number | null, units: UnitSystem) {

@@ -3,7 +3,17 @@ import { PACK_LIMITS } from '@/core/batch'
 import { readNumber } from '@/model/numbers'
 import { type Sentence, problemText } from './problems.en'
 import { refusalText } from './refusals'
+import { measureIn } from './fieldText'
 import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from './units'
+
+const WHOSE_NAMES = { gallon: 'gallon', pint: 'pint', quart: 'quart', fluidOunce: 'fluid ounce' } as const
+
+/** What a field understood where it was given units of its own: "= 55.9 cm"; nothing where it was not. */
+export function understoodText(typed: string, quantity: Quantity, units: UnitSystem): string {
+  const read = measureIn(typed, quantity, units)
+  const { unit } = QUANTITIES[quantity][units]
+  return read?.kind === 'value' ? `= ${toFieldText(read.value, quantity, units)} ${unit}` : ''
+}
 
 /** What is said beside a field whose words are no number: what is counted with meanwhile. */
 export function notANumberText(
@@ -18,6 +28,12 @@ export function notANumberText(
     return {
       why: `“${typed}” may mean ${read.either.join(' or ')}.`,
       fix: `Type it so that it can be read in one way. Still counting with ${toFieldText(value, quantity, units)}${unit ? ` ${unit}` : ''}.`,
+    }
+  const measure = measureIn(typed, quantity, units)
+  if (measure?.kind === 'whose')
+    return {
+      why: `Whose ${WHOSE_NAMES[measure.unit]}? A US and an imperial one differ.`,
+      fix: `Type “us” or “imp” before it, or litres. Still counting with ${toFieldText(value, quantity, units)} ${unit}.`,
     }
   return {
     why: typed.trim() === '' ? 'Nothing typed here yet.' : `“${typed}” is not a number.`,

@@ -76,6 +76,13 @@ export function fillingText(
         text: `${dressing ? `${doseSpoons(step.grams, dressing.bulkDensity.value, units)}. ` : ''}Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
       }
     }
+    case 'dress-holes': {
+      const dressing = dressingById(step.dressingId)
+      return {
+        title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each, into the planting holes`,
+        text: `${dressing ? `${doseSpoons(step.grams, dressing.bulkDensity.value, units)}, shared among them. ` : ''}Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
+      }
+    }
     case 'plant':
       return {
         title: 'Plant or sow',

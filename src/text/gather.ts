@@ -2,6 +2,7 @@ import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
 import type { DoseTotal } from '@/model/make/doseTotals'
 import type { DoseLine, MixLine, ShoppingLine } from '@/model/make/shoppingList'
+import type { UseUp } from '@/model/make/useUp'
 import { packText, shortName } from './labels'
 import { bagText } from './recipes'
 import { doseWeightText, volumeText, weightText, type UnitSystem } from './units'
@@ -78,6 +79,7 @@ function mixLine({ mix, litres, purchase }: MixLine, units: UnitSystem): GatherL
 const DOSE_WHERE: Record<DoseTotal['place']['kind'], string> = {
   throughout: 'weighed or spooned for each batch, see Make',
   top: 'into the top at filling, see Fill',
+  hole: 'into the planting holes, see Fill',
   heldBack: 'put on later, see Season',
 }
 function doseLine(line: DoseLine, units: UnitSystem): GatherLine {
@@ -120,3 +122,7 @@ export const gatherLines = (
   ...mixes.map((l) => mixLine(l, units)),
   ...doses.map((l) => doseLine(l, units)),
 ]
+
+/** "a pack of peat: makes 190 L", "all the peat on hand: makes 95 L". */
+export const useUpText = ({ materialId, what, mix }: UseUp, units: UnitSystem): string =>
+  `${what === 'pack' ? 'a pack of' : 'all on hand of'} ${shortName(materialId).toLowerCase()}: makes ${volumeText(mix, units)}`

@@ -117,6 +117,8 @@ export function placeText(place: DressingPlace, units: UnitSystem): string {
       return 'all through'
     case 'top':
       return `top ${lengthText(place.depth, units)}`
+    case 'hole':
+      return 'in the planting hole'
     case 'heldBack':
       return `held back ${Math.round(place.from)} days`
   }

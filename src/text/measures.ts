@@ -14,16 +14,26 @@ export const bucketsText = (twelfths: number) =>
   `${isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
 
 /** "2½ buckets + 4 scoops": one line of a batch. */
-export function measureOfLine({
-  twelfths,
-  scoopTwelfths,
-}: {
-  twelfths: number
-  scoopTwelfths: number
-}): string {
+export function measureOfLine(
+  {
+    twelfths,
+    scoopTwelfths,
+    litres,
+  }: {
+    twelfths: number
+    scoopTwelfths: number
+    litres: number
+  },
+  units: UnitSystem,
+): string {
+  if (twelfths === 0 && scoopTwelfths === 0) return `${volumeText(litres, units)} by the mark`
   const scoops = `${measureText(scoopTwelfths)} ${scoopTwelfths > 12 ? 'scoops' : 'scoop'}`
   return [twelfths > 0 && bucketsText(twelfths), scoopTwelfths > 0 && scoops].filter(Boolean).join(' + ')
 }
+
+/** Is a line measured by the litre mark, not in whole buckets and scoops? */
+export const isByMark = (line: { twelfths: number; scoopTwelfths: number }): boolean =>
+  line.twelfths === 0 && line.scoopTwelfths === 0
 
 /** Where a dose goes into part of a batch only: two piles, and which is which. */
 export const pileText = (into: number, units: UnitSystem) =>
@@ -68,7 +78,7 @@ export const measuredName = (what: Measured): string =>
 /** A whole line of a batch card in words. */
 export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
-    ? `${measureOfLine(line)} ${measuredName(line.what)} (${volumeText(line.litres, units)})`
+    ? `${measureOfLine(line, units)} ${measuredName(line.what)}${isByMark(line) ? '' : ` (${volumeText(line.litres, units)})`}`
     : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${line.into === null ? '' : `, ${pileText(line.into, units)}`}`
 }
 
@@ -127,6 +137,7 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
 export const ROUNDING_NAMES = [
   { value: 'more' as const, label: 'A little more' },
   { value: 'less' as const, label: 'A little less' },
+  { value: 'exact' as const, label: 'Just enough, by the mark' },
 ]
 
 /** Less over than this is not worth a word. */

@@ -9,10 +9,18 @@ import { dressingName } from './dressings'
 import type { Sentence } from './problems.en'
 import { doseText, percentText, pHText, type UnitSystem, volumeText } from './units'
 
-/** "2 peat, 1 perlite, ½ compost". */
-export function partsText(parts: Recipe['parts'], mixes: Recipe['mixes'] = []): string {
+/** "2 peat, 1 perlite, ½ compost". `ownName` knows names that are not on this shelf. */
+export function partsText(
+  parts: Recipe['parts'],
+  mixes: Recipe['mixes'] = [],
+  ownName: (id: string) => string | undefined = () => undefined,
+): string {
   const nameOf = partNames({ mixes })
-  return parts.map((p) => `${measureText(p.twelfths)} ${nameOf(p.materialId)}`).join(', ') || 'nothing in it'
+  return (
+    parts
+      .map((p) => `${measureText(p.twelfths)} ${ownName(p.materialId) ?? nameOf(p.materialId)}`)
+      .join(', ') || 'nothing in it'
+  )
 }
 
 /** What the parts of a recipe are called: a finished mix by its own name. */

@@ -17,6 +17,7 @@ import { readingsAtOnce } from './readings/atOnce'
 import { cautionsForMixing, limeCaution } from './cautions'
 import { commandText, recordName } from './commands'
 import { fillsText, jobTitle, packText, shortName } from './labels'
+import { fromFieldText, parseNumber } from './fieldText'
 import { materialFindable } from './names'
 import { search as searchRows } from './search'
 import { bucketsText, doseSpoons, measureOfLine, overText, pileText, spoonText } from './measures'
@@ -28,11 +29,9 @@ import { counted, numberText } from './counted'
 import {
   doseText,
   doseWeightText,
-  fromFieldText,
   lengthText,
   waterDepthText,
   loadText,
-  parseNumber,
   percentText,
   QUANTITIES,
   toFieldText,
@@ -325,8 +324,10 @@ test('a dose held back is said for each size of container by its own', () => {
 })
 
 test('a line of a batch names buckets and scoops, and the pile a part of it is for', () => {
-  expect(measureOfLine({ twelfths: 24, scoopTwelfths: 54 })).toBe('2 buckets + 4½ scoops')
-  expect(measureOfLine({ twelfths: 0, scoopTwelfths: 6 })).toBe('½ scoop')
+  expect(measureOfLine({ twelfths: 24, scoopTwelfths: 54, litres: 24.5 }, 'metric')).toBe(
+    '2 buckets + 4½ scoops',
+  )
+  expect(measureOfLine({ twelfths: 0, scoopTwelfths: 6, litres: 0.5 }, 'metric')).toBe('½ scoop')
   expect(pileText(12, 'metric')).toContain('only into 12 L')
 })
 

@@ -7,7 +7,6 @@ import {
   LITRES,
 } from '@/core/units'
 import type { Settings } from '@/model/garden/schemas'
-import { readNumber } from '@/model/numbers'
 
 export type UnitSystem = Settings['units']
 
@@ -51,7 +50,7 @@ export const QUANTITIES = {
 export type Quantity = keyof typeof QUANTITIES
 
 /** Degrees Fahrenheit do not begin at nought. */
-const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
+export const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
   const q = QUANTITIES[quantity][units]
   return 'offset' in q ? q.offset : 0
 }
@@ -60,18 +59,6 @@ const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
 export function toFieldText(value: number, quantity: Quantity, units: UnitSystem): string {
   const { factor, digits } = QUANTITIES[quantity][units]
   return String(Number((value * factor + offsetOf(quantity, units)).toFixed(digits)))
-}
-
-/** Reads what people type into a field; null where it is no number, or may be one of two. */
-export function parseNumber(text: string): number | null {
-  const read = readNumber(text)
-  return typeof read === 'number' ? read : null
-}
-
-/** A field's text as a core value, or null where it is no number. */
-export function fromFieldText(text: string, quantity: Quantity, units: UnitSystem): number | null {
-  const shown = parseNumber(text)
-  return shown === null ? null : (shown - offsetOf(quantity, units)) / QUANTITIES[quantity][units].factor
 }
 
 const round = numberText

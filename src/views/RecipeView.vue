@@ -6,7 +6,14 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
-import { specOf, startingBed, startingJobBed, startingJob } from '@/model/garden/garden'
+import {
+  ownDressingKey,
+  ownMaterialKey,
+  specOf,
+  startingBed,
+  startingJobBed,
+  startingJob,
+} from '@/model/garden/garden'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
 import { useGarden } from '@/stores/garden'
 import { jobTitle } from '@/text/labels'
@@ -24,6 +31,7 @@ const trouble = computed(() =>
   outcome.value && !outcome.value.ok ? shareProblemText(outcome.value.problem) : null,
 )
 const unknown = computed(() => (outcome.value?.ok ? outcome.value.unknown : []))
+const nameOfOwn = (id: string) => shared.value?.own.materials.find((m) => m.id === id)?.name
 const jobs = computed(() => garden.jobs.filter((j) => !isOver(j) && j.recordId === null))
 
 const picker = ref<HTMLInputElement | null>(null)
@@ -34,8 +42,21 @@ async function read(event: Event) {
   input.value = ''
 }
 
+/** What the giver added of their own comes along, where it is not on this shelf yet. */
+function takeOwn() {
+  const own = shared.value?.own
+  for (const material of own?.materials ?? [])
+    if (!garden.records.has(ownMaterialKey(material.id))) garden.run({ type: 'ownMaterial/set', material })
+  for (const dressing of own?.dressings ?? [])
+    if (!garden.records.has(ownDressingKey(dressing.id))) garden.run({ type: 'ownDressing/set', dressing })
+}
+const ownNames = computed(() =>
+  [...(shared.value?.own.materials ?? []), ...(shared.value?.own.dressings ?? [])].map((o) => o.name),
+)
+
 async function begin() {
   if (!shared.value) return
+  takeOwn()
   const at = new Date().toISOString()
   const bed = startingBed(crypto.randomUUID(), at, 'roundPot', garden.settings.units)
   const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
@@ -51,6 +72,7 @@ async function begin() {
 async function keepIn(jobId: string) {
   const job = garden.jobs.find((j) => j.id === jobId)
   if (!job || !shared.value) return
+  takeOwn()
   const version = {
     ...versionOf(job, crypto.randomUUID(), new Date().toISOString(), shared.value.name || 'From somebody'),
     ...shared.value.recipe,
@@ -71,9 +93,12 @@ async function keepIn(jobId: string) {
     </p>
     <article v-if="shared" class="card" :aria-label="shared.name || 'Recipe'">
       <h2>{{ shared.name || 'A mix' }}</h2>
-      <p class="parts">{{ partsText(shared.recipe.parts, shared.recipe.mixes) }}</p>
+      <p class="parts">{{ partsText(shared.recipe.parts, shared.recipe.mixes, nameOfOwn) }}</p>
       <p v-if="dosesText(shared.recipe, units)">{{ dosesText(shared.recipe, units) }}</p>
       <p v-if="shared.note" class="note">{{ shared.note }}</p>
+      <p v-if="ownNames.length">
+        With what the giver added of their own, which comes to your shelf: {{ ownNames.join(', ') }}.
+      </p>
       <p v-if="unknown.length" class="wrong">
         Not in the material tables: {{ unknown.join(', ') }}. It can be opened; take these out or put others
         in their place.

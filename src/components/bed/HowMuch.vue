@@ -11,6 +11,7 @@ const {
   settling,
   bucket,
   loss = null,
+  amount = null,
 } = defineProps<{
   parts: { name: string; count: number; plan: MixNeeded }[]
   units: UnitSystem
@@ -18,10 +19,12 @@ const {
   bucket: number
   /** Lost on stirring, once there is a mix. */
   loss?: number | null
+  /** Litres to make whatever the containers take; null to fill them. */
+  amount?: number | null
 }>()
 
 const inPlace = computed(() => parts.reduce((s, p) => s + p.plan.net * p.count, 0))
-const toBlend = computed(() => inPlace.value * (1 + settling))
+const toBlend = computed(() => amount ?? inPlace.value * (1 + settling))
 const saved = computed(() => parts.reduce((s, p) => s + p.plan.saved * p.count, 0))
 const sinking = computed(() => Math.max(...parts.map((p) => p.plan.sinking[2]), 0))
 const roots = computed(() => parts.reduce((s, p) => s + p.plan.rootBalls * p.count, 0))
@@ -45,7 +48,8 @@ const measures = computed(() => [
 <template>
   <div class="sum">
     <p class="big">
-      <strong class="figure">{{ volumeText(inPlace, units) }}</strong> of mix in place
+      <strong class="figure">{{ volumeText(inPlace, units) }}</strong>
+      {{ amount === null ? 'of mix in place' : 'would fill them' }}
     </p>
     <p v-if="parts.length === 1 && parts[0]!.count > 1" class="soft">
       {{ volumeText(parts[0]!.plan.net, units) }} in each of {{ parts[0]!.count }}.
@@ -63,7 +67,7 @@ const measures = computed(() => [
         <dt>Washed into the layers</dt>
         <dd>{{ volumeText(washed, units) }}</dd>
       </template>
-      <dt>With {{ percentText(settling) }} for settling</dt>
+      <dt>{{ amount === null ? `With ${percentText(settling)} for settling` : 'Made, loose' }}</dt>
       <dd>{{ volumeText(toBlend, units) }}</dd>
       <template v-if="loss !== null">
         <dt>To measure, {{ percentText(loss, 1) }} lost on stirring</dt>

@@ -3,6 +3,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Dressing } from '@/core/data'
+import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
 import { feedChoices } from '@/text/choices'
@@ -11,26 +12,25 @@ import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 
-const { rows, lines, units, litres, offers, stale } = defineProps<{
+const { rows, lines, units, litres, settingOf, offers, stale } = defineProps<{
   /** Dressings to choose from. */
   rows: readonly Dressing[]
   lines: readonly DressingLine[]
   units: UnitSystem
   /** Mix the job makes, for grams in all; null where that is not known. */
   litres: number | null
+  /** What the amount of a line is counted in. */
+  settingOf: (line: DressingLine) => AmountSetting
   /** Doses worked out for what this mix lacks. */
   offers: readonly DoseOffer[]
   /** The doses are of an older mix: shown, not to be given. */
   stale: boolean
 }>()
-const emit = defineEmits<{ set: [line: DressingLine]; remove: [dressingId: string]; describe: [] }>()
+const emit = defineEmits<{ set: [line: DressingLine]; remove: [lineId: string]; describe: [] }>()
 
-const offered = computed(() => {
-  const taken = new Set(lines.map((l) => l.dressingId))
-  return feedChoices(rows.filter((d) => !taken.has(d.id)))
-})
+const offered = computed(() => feedChoices(rows))
 function add(id: string | null) {
-  const line = id && usualLine(id)
+  const line = id && usualLine(id, lines)
   if (line) emit('set', line)
 }
 const doses = computed(() =>
@@ -43,12 +43,12 @@ const doses = computed(() =>
     <h2 id="dressings-title">Feed and other dressings</h2>
     <DressingRow
       v-for="line in lines"
-      :key="line.dressingId"
+      :key="line.id"
       :line="line"
       :units="units"
-      :litres="litres"
+      :setting="settingOf(line)"
       @set="emit('set', $event)"
-      @remove="emit('remove', line.dressingId)"
+      @remove="emit('remove', line.id)"
     />
     <div v-for="d in doses" :key="d.line.dressingId" class="offer">
       <Button

@@ -3,26 +3,20 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { dressingById } from '@/core/data/dressings'
+import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine, DressingPlace } from '@/model/garden/schemas'
-import {
-  amountText,
-  dayProblem,
-  depthProblem,
-  DOSE_PLACES,
-  DOSE_SHARES,
-  doseProblem,
-  usualDoseText,
-} from '@/text/doses'
+import { dayProblem, depthProblem, DOSE_PLACES, DOSE_SHARES, doseProblem, usualDoseText } from '@/text/doses'
 import { dressingName } from '@/text/dressings'
 import type { UnitSystem } from '@/text/units'
+import AmountField from '../field/AmountField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { line, units, litres } = defineProps<{
+const { line, units, setting } = defineProps<{
   line: DressingLine
   units: UnitSystem
-  /** Mix the job makes, for grams in all; null where that is not known. */
-  litres: number | null
+  /** What its amount is counted in. */
+  setting: AmountSetting
 }>()
 const emit = defineEmits<{ set: [line: DressingLine]; remove: [] }>()
 
@@ -32,9 +26,9 @@ const set = (change: Partial<DressingLine>) => emit('set', { ...line, ...change 
 function setPlace(kind: DressingPlace['kind'] | null) {
   if (kind === 'top') set({ place: { kind, depth: 8 }, share: 1 })
   else if (kind === 'heldBack') set({ place: { kind, from: 21 }, share: 1 })
+  else if (kind === 'hole') set({ place: { kind }, share: 1 })
   else set({ place: { kind: 'throughout' } })
 }
-const amount = computed(() => amountText(line, litres, units))
 const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing.value?.hazard ?? '')))
 </script>
 
@@ -51,14 +45,15 @@ const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing
       />
     </div>
     <div class="pair">
-      <QuantityField
-        label="For a litre of mix"
-        quantity="dose"
-        :units="units"
-        :model-value="line.gramsPerLitre"
+      <AmountField
+        label="Amount"
+        :name="`Amount of ${name}`"
+        :dose="line.gramsPerLitre"
+        :manner="line.measure ?? null"
+        :setting="setting"
         :problem="doseProblem(line.gramsPerLitre)"
         :hint="usualDoseText(dressing, units)"
-        @update:model-value="set({ gramsPerLitre: $event })"
+        @set="(gramsPerLitre, measure) => set({ gramsPerLitre, measure })"
       />
       <ChoiceField
         label="Goes"
@@ -94,7 +89,6 @@ const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing
         @update:model-value="$event && set({ share: $event })"
       />
     </div>
-    <p v-if="amount" class="soft">{{ amount }}</p>
     <p v-if="hazard" class="care">Handle with care: {{ hazard }}.</p>
   </div>
 </template>

@@ -8,15 +8,20 @@ import { computed, ref } from 'vue'
 import { saveFile } from '@/composables/saveFile'
 import { LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import type { Recipe } from '@/model/garden/schemas'
-import { shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
+import { shareFile, shareFragment, sharedRecipe, type OwnRecords } from '@/model/mix/share'
 import DialogFrame from '../frame/DialogFrame.vue'
 
-const { recipe, title } = defineProps<{ recipe: Recipe; title: string }>()
+const { recipe, title, own } = defineProps<{
+  recipe: Recipe
+  title: string
+  /** The grower's own rows; those in the recipe go with it. */
+  own: OwnRecords
+}>()
 const visible = defineModel<boolean>('visible', { required: true })
 const emit = defineEmits<{ print: [] }>()
 
 const note = ref('')
-const shared = computed(() => sharedRecipe(recipe, title, note.value.trim()))
+const shared = computed(() => sharedRecipe(recipe, title, note.value.trim(), own))
 /** Whoever opens it, opens it in a garden of their own. */
 const link = computed(() => `${location.origin}/my/recipe#${shareFragment(shared.value)}`)
 const { copy, copied, isSupported } = useClipboard({ legacy: true })

@@ -6,9 +6,10 @@
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
-import { notANumberText } from '@/text/fields'
+import { fromFieldText, takesUnits } from '@/text/fieldText'
+import { notANumberText, understoodText } from '@/text/fields'
 import type { Sentence } from '@/text/problems.en'
-import { fromFieldText, QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/units'
+import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/units'
 import FieldFrame from './FieldFrame.vue'
 
 const {
@@ -51,25 +52,34 @@ function typed(value: string | undefined) {
   if (number !== null && !isModel(number)) model.value = number
 }
 
+/** What was understood, where units of another kind were typed. */
+const understood = computed(() => understoodText(text.value, quantity, units))
 const said = computed<Sentence | null>(() =>
   unreadable.value ? notANumberText(text.value, model.value, quantity, units) : problem,
 )
 </script>
 
 <template>
-  <FieldFrame :id="id" :label="label" :problem="said" :hint="hint" :unit="unit" :hide-label="hideLabel">
+  <FieldFrame
+    :id="id"
+    :label="label"
+    :problem="said"
+    :hint="understood || hint"
+    :unit="understood ? '' : unit"
+    :hide-label="hideLabel"
+  >
     <span class="box">
       <InputText
         :id="id"
         :model-value="text"
-        inputmode="decimal"
+        :inputmode="takesUnits(quantity) ? 'text' : 'decimal'"
         autocomplete="off"
         :invalid="said !== null"
         :aria-invalid="said !== null"
-        :aria-describedby="said || hint || unit ? `${id}-said` : undefined"
+        :aria-describedby="said || understood || hint || unit ? `${id}-said` : undefined"
         @update:model-value="typed"
       />
-      <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
+      <span v-if="unit && !understood" class="unit" aria-hidden="true">{{ unit }}</span>
     </span>
   </FieldFrame>
 </template>

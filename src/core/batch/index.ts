@@ -1,3 +1,4 @@
+export { exactly } from './exactly'
 export { shedsWaterWhenDry, waterToWorkable, WETTING_AGENT_ML_PER_LITRE, WORKABLE_SHARE } from './hydration'
 export {
   cheapestPacks,

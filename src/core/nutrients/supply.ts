@@ -10,7 +10,10 @@ import { mgPerGram, noCharge, type Charge, type DissolvedNitrogen } from './ions
 
 /** Where a dressing goes. What is held back is put on later and counts for nothing yet. */
 export type Place =
-  { kind: 'throughout' } | { kind: 'top'; depth: Centimetres } | { kind: 'heldBack'; from: Days }
+  | { kind: 'throughout' }
+  | { kind: 'top'; depth: Centimetres }
+  | { kind: 'hole' }
+  | { kind: 'heldBack'; from: Days }
 
 /** A dressing with its dose, g per litre of the mix it goes into. */
 export interface DressingDose {
@@ -79,8 +82,7 @@ export interface Released {
  */
 export const averagedDose = (dose: DressingDose, mixHeight: Centimetres): number => {
   const place = dose.place ?? { kind: 'throughout' }
-  if (place.kind === 'throughout') return dose.gramsPerLitre
-  if (place.kind === 'heldBack') return dose.gramsPerLitre
+  if (place.kind !== 'top') return dose.gramsPerLitre
   return dose.gramsPerLitre * Math.min(1, place.depth / mixHeight)
 }
 

@@ -58,6 +58,7 @@ const atRest = (job: Job): [PreparedMix, Evaluation] => {
 /** A job held to another band of pH. */
 const within = (job: Job, pH: { low: number; high: number }): Job => ({ ...job, bands: { ...job.bands, pH } })
 const feed = (dressingId: string, more: Partial<DressingLine> = {}): DressingLine => ({
+  id: dressingId,
   dressingId,
   gramsPerLitre: 2,
   place: { kind: 'throughout' },
@@ -441,6 +442,7 @@ describe('a recipe shared', () => {
     }),
     dressings: fc.array(
       fc.record({
+        id: fc.uuid(),
         dressingId: fc.constantFrom('bone_meal', 'crf_3_4'),
         gramsPerLitre: fc.double({ min: 0, max: 9, noNaN: true }),
         place: fc.constant({ kind: 'throughout' as const }),
@@ -483,9 +485,9 @@ describe('a recipe shared', () => {
       shared: file,
       unknown: [],
     })
-    expect(readShared(JSON.stringify({ ...file, formatVersion: 3 }))).toEqual({
+    expect(readShared(JSON.stringify({ ...file, formatVersion: 4 }))).toEqual({
       ok: false,
-      problem: { code: 'newer', version: 3 },
+      problem: { code: 'newer', version: 4 },
     })
     expect(readShared(JSON.stringify({ ...file, recipe: { ...file.recipe, parts: [] } }))).toEqual({
       ok: false,

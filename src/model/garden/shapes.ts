@@ -57,6 +57,8 @@ export const dressingPlaceSchemas = (
     object({ kind: z.literal('throughout') }),
     /** Into the top so many cm at filling. */
     object({ kind: z.literal('top'), depth }),
+    /** Into the planting holes at filling; counted over all the mix. */
+    object({ kind: z.literal('hole') }),
     /** Not yet: put on so many days after planting. */
     object({ kind: z.literal('heldBack'), from }),
   ])

@@ -131,6 +131,8 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
   spec,
   count: spec.vessel.count,
   sunkBy: null,
+  cropId: null,
+  plants: null,
 })
 
 /** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
@@ -168,6 +170,7 @@ export function startingJob(
     companionIds: [],
     fills,
     judgedIn: null,
+    amount: null,
     plantMonth: null,
     plants: null,
     bands: {},

@@ -14,6 +14,7 @@ export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
         ? [
             {
               id: dressing.id,
+              dressingId: dressing.id,
               name: dressing.name,
               bulkDensity: dressing.bulkDensity.value,
               gramsPerLitre: d.gramsPerLitre,
@@ -35,6 +36,7 @@ const limeDoses = (
         .filter((c) => c.share > 0)
         .map(({ lime, share }) => ({
           id: lime.id,
+          dressingId: lime.id,
           name: lime.name,
           bulkDensity: lime.bulkDensity.value,
           gramsPerLitre: gramsPerLitre * share,
@@ -43,7 +45,9 @@ const limeDoses = (
     : []
 
 export interface BlendedDose {
+  /** Of its line, which a tick is kept by; of a lime its own. */
   id: string
+  dressingId: string
   name: string
   bulkDensity: number
   /** g per litre of blend. */
@@ -56,12 +60,13 @@ export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
   const all = quantities.plan.blendLitres
   return [
     ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all, job.lime.limeId),
-    ...job.dressings.flatMap(({ dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
+    ...job.dressings.flatMap(({ id, dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
       const dressing = dressingById(dressingId)
       if (!dressing || place.kind !== 'throughout' || !(gramsPerLitre > 0)) return []
       return [
         {
-          id: dressingId,
+          id,
+          dressingId,
           name: dressing.name,
           bulkDensity: dressing.bulkDensity.value,
           gramsPerLitre,

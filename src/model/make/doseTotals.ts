@@ -1,6 +1,7 @@
 import { volumeBetween } from '@/core/geometry'
 import type { MixNeeded } from '@/core/filling'
 import { dressingById } from '@/core/data/dressings'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { dosesIn, blendedDoses } from './blendedDoses'
 import { LIMES } from '@/core/data'
 import type { Quantities } from './quantities'
@@ -21,7 +22,7 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
     ...blendedDoses(job, quantities),
   ]
   const blended = new Map<string, DoseTotal>()
-  for (const { id, name, bulkDensity, gramsPerLitre, litres } of stirredIn) {
+  for (const { dressingId: id, name, bulkDensity, gramsPerLitre, litres } of stirredIn) {
     const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
     const place = { kind: 'throughout' } as const
     blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeIds.has(id) })
@@ -29,10 +30,7 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
   const later = job.dressings.flatMap((line): DoseTotal[] => {
     const dressing = dressingById(line.dressingId)
     if (!dressing || line.place.kind === 'throughout' || !(line.gramsPerLitre > 0)) return []
-    const grams = job.fills.reduce(
-      (sum, fill, i) => sum + dosePerContainer(line, fill, quantities.needed[i]!) * fill.count,
-      0,
-    )
+    const grams = dosesToEach(job.fills, line).reduce((sum, d) => sum + d.grams * d.fill.count, 0)
     const { id, name } = dressing
     return [
       {
@@ -47,6 +45,18 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
   })
   return [...blended.values(), ...later]
 }
+
+/**
+ * Grams of a line that goes on top, into the hole or on later, for one container of each bed that can be worked out.
+ */
+export const dosesToEach = (
+  fills: readonly JobBed[],
+  line: DressingLine,
+): { fill: JobBed; grams: number }[] =>
+  fills.flatMap((fill) => {
+    const needed = mixNeededFor(fill)
+    return needed.ok ? [{ fill, grams: dosePerContainer(line, fill, needed.value) }] : []
+  })
 
 /** Grams of a dressing that goes on top or is held back, for one container. */
 export function dosePerContainer(line: DressingLine, fill: JobBed, needed: MixNeeded): number {

@@ -17,6 +17,8 @@ export type FillingDo =
   | { code: 'root-ball'; litres: number }
   /** Grams for one container, worked into its top. */
   | { code: 'dress'; dressingId: string; grams: number; depth: number }
+  /** Grams for one container, shared among its planting holes. */
+  | { code: 'dress-holes'; dressingId: string; grams: number }
   | { code: 'plant' }
   | { code: 'water-in' }
   | { code: 'finish' }
@@ -73,11 +75,16 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
       ])
     })
     for (const line of job.dressings) {
-      const { dressingId, place } = line
-      if (place.kind !== 'top') continue
+      const { id, dressingId, place } = line
+      if (place.kind !== 'top' && place.kind !== 'hole') continue
       const grams = dosePerContainer(line, fill, plan)
-      if (grams > 0)
-        list.push([`dress-${dressingId}`, { code: 'dress', dressingId, grams, depth: place.depth }])
+      if (!(grams > 0)) continue
+      list.push([
+        `dress-${id}`,
+        place.kind === 'top'
+          ? { code: 'dress', dressingId, grams, depth: place.depth }
+          : { code: 'dress-holes', dressingId, grams },
+      ])
     }
     if (plan.rootBalls === 0) list.push(['plant', { code: 'plant' }])
     list.push(['water', { code: 'water-in' }], ['finish', { code: 'finish' }])

@@ -153,7 +153,15 @@ describe('batch cards and shopping', () => {
     const bare = { ...job, lime: { ...job.lime, mode: 'none' as const } }
     const shells: Job = {
       ...bare,
-      dressings: [{ dressingId: 'oyster_shell', gramsPerLitre: 6, place: { kind: 'throughout' }, share: 1 }],
+      dressings: [
+        {
+          id: 'oyster_shell',
+          dressingId: 'oyster_shell',
+          gramsPerLitre: 6,
+          place: { kind: 'throughout' },
+          share: 1,
+        },
+      ],
     }
     const [a, b] = [evaluateJob(bare), evaluateJob(shells)]
     if (!a.ok || !b.ok) throw new Error('no answer')
@@ -166,7 +174,15 @@ describe('batch cards and shopping', () => {
       const half: Job = {
         ...job,
         plan: { ...job.plan, vessel },
-        dressings: [{ dressingId: 'crf_5_6', gramsPerLitre: 4, place: { kind: 'throughout' }, share: 0.5 }],
+        dressings: [
+          {
+            id: 'crf_5_6',
+            dressingId: 'crf_5_6',
+            gramsPerLitre: 4,
+            place: { kind: 'throughout' },
+            share: 0.5,
+          },
+        ],
       }
       const q = quantitiesOf(half)
       if (!q.ok) throw new Error(q.problem.code)

@@ -1,8 +1,9 @@
 import { countProblem } from '@/core/amounts'
-import { planBatches, type BatchPlan } from '@/core/batch'
+import { exactly, planBatches, type BatchPlan } from '@/core/batch'
 import type { Evaluation } from '@/core/evaluate'
 import type { MixNeeded } from '@/core/filling'
 import { fail, succeed, type Outcome } from '@/core/outcome'
+import type { Problem } from '@/core/problems'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { InnerMix, Job, Part } from '../garden/schemas'
 import { prepareJob } from '../mix/evaluateJob'
@@ -37,8 +38,16 @@ export interface Quantities {
   asWritten: Evaluation
 }
 
+/** What is wrong with litres asked for whatever the containers take, if anything. */
+export function amountProblem(litres: number): Problem | null {
+  const limit = PLAN_LIMITS.amount.value
+  if (!(litres > 0)) return { code: 'size-not-positive', field: 'wanted', value: litres }
+  return litres > limit ? { code: 'size-too-large', field: 'wanted', value: litres, limit } : null
+}
+
 /** Mix a job asks for, settling counted in, litres; null while a bed or its number is wrong. */
 export function mixWanted(job: Job): number | null {
+  if (job.amount !== null) return amountProblem(job.amount) ? null : job.amount
   let inPlace = 0
   for (const bed of job.fills) {
     const one = mixNeededFor(bed)
@@ -61,9 +70,10 @@ function batchesOf(
   wanted: number,
   { bucket, scoop, vessel, rounding }: Job['plan'],
 ) {
+  const asked = parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths }))
   const planOf = (share: number) =>
     planBatches({
-      parts: parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths })),
+      parts: asked,
       blendingLoss,
       wanted: wanted * share,
       bucket,
@@ -71,6 +81,8 @@ function batchesOf(
       vessel,
     })
   const plan = planOf(1)
+  if (rounding === 'exact')
+    return plan.ok ? succeed(exactly(plan.value, { parts: asked, wanted, blendingLoss })) : plan
   if (rounding === 'more' || !plan.ok || plan.value.blendLitres <= wanted) return plan
   for (const share of A_LITTLE_LESS) {
     const less = planOf(share)
@@ -139,7 +151,9 @@ export function quantitiesOf(
   if (settling > most)
     return fail({ code: 'size-too-large', field: 'settling', value: settling, limit: most })
   if (!(inPlace > 0)) return fail({ code: 'size-not-positive', field: 'wanted', value: inPlace })
-  const toBlend = inPlace * (1 + settling)
+  const wrong = job.amount === null ? null : amountProblem(job.amount)
+  if (wrong) return fail(wrong)
+  const toBlend = job.amount ?? inPlace * (1 + settling)
   const { flat, lime } = prepared.value
   const plan = batchesOf(job.parts, flat.lossHere, toBlend, job.plan)
   if (!plan.ok) return plan
@@ -152,7 +166,7 @@ export function quantitiesOf(
     {
       first: first.value,
       needed,
-      inPlace,
+      inPlace: toBlend / (1 + settling),
       toBlend,
       plan: plan.value,
       limeGramsPerLitre: lime.own.gramsPerLitre,

@@ -76,7 +76,7 @@ function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temp
     return gramsPerLitre > 0
       ? [
           {
-            line: { dressingId: id, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
+            line: lineOf(id, gramsPerLitre),
             why: { code: 'feed', grams, released, days, capped: wanted > high },
           },
         ]
@@ -96,7 +96,7 @@ function acidOffer({ bands, blend, given, lime }: PreparedMix, e: Evaluation): D
   return gramsPerLitre > 0
     ? [
         {
-          line: { dressingId: ACID, gramsPerLitre, place: { kind: 'throughout' }, share: 1 },
+          line: lineOf(ACID, gramsPerLitre),
           why: { code: 'acid', from: e.lime.pH, to: target, weeks: ACID_WEEKS, capped: wanted > high },
         },
       ]
@@ -114,18 +114,34 @@ export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   return [...feedOffers(given, e, temperature), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }
 
+/** A dressing all through a mix, g per litre, as the first line of its kind. */
+export const lineOf = (dressingId: string, gramsPerLitre: number): DressingLine => ({
+  id: dressingId,
+  dressingId,
+  gramsPerLitre,
+  place: { kind: 'throughout' },
+  share: 1,
+})
+
+/** An id that no other line of a recipe has: the dressing's own, then with a number. */
+export function freeLineId(dressingId: string, lines: readonly DressingLine[]): string {
+  const taken = new Set(lines.map((l) => l.id))
+  if (!taken.has(dressingId)) return dressingId
+  let n = 2
+  while (taken.has(`${dressingId} ${n}`)) n++
+  return `${dressingId} ${n}`
+}
+
 /**
- * A dressing as it is first given: the middle of what is usual, all through. Undefined where the tables do not have
- * it.
+ * A dressing as it is first given beside the lines there are: the middle of what is usual, all through. Undefined
+ * where nobody knows it.
  */
-export function usualLine(dressingId: string): DressingLine | undefined {
+export function usualLine(dressingId: string, lines: readonly DressingLine[] = []): DressingLine | undefined {
   const dose = dressingById(dressingId)?.dose
   return (
     dose && {
-      dressingId,
-      gramsPerLitre: Number(middleOf(dose).toPrecision(2)),
-      place: { kind: 'throughout' },
-      share: 1,
+      ...lineOf(dressingId, Number(middleOf(dose).toPrecision(2))),
+      id: freeLineId(dressingId, lines),
     }
   )
 }

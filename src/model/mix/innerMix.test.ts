@@ -75,6 +75,7 @@ describe('a finished mix as a part', () => {
       lime: { ...job.lime, mode: 'fixed', gramsPerLitre: premixed(job).lime.gramsPerLitre },
       dressings: premixed(job).dressings.map((d) => ({
         ...d,
+        id: d.dressingId,
         place: { kind: 'throughout' as const },
         share: 1,
       })),

@@ -36,8 +36,20 @@ const fed: Job = {
   ...peppers,
   lime: { ...peppers.lime, mode: 'fixed', gramsPerLitre: 2, dolomiteShare: 0.5 },
   dressings: [
-    { dressingId: 'ammonium_sulfate', gramsPerLitre: 0.5, place: { kind: 'throughout' }, share: 1 },
-    { dressingId: 'bone_meal', gramsPerLitre: 2, place: { kind: 'top', depth: 8 }, share: 1 },
+    {
+      id: 'ammonium_sulfate',
+      dressingId: 'ammonium_sulfate',
+      gramsPerLitre: 0.5,
+      place: { kind: 'throughout' },
+      share: 1,
+    },
+    {
+      id: 'bone_meal',
+      dressingId: 'bone_meal',
+      gramsPerLitre: 2,
+      place: { kind: 'top', depth: 8 },
+      share: 1,
+    },
   ],
 }
 

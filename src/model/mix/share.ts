@@ -1,28 +1,67 @@
 import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate'
 import { z } from 'zod'
 import { recipeOf } from './versions'
-import { LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
-import { recipeSchema, type Recipe } from '@/model/garden/schemas'
+import { GARDEN_LIMITS, LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
+import {
+  ownDressingSchema,
+  ownMaterialSchema,
+  recipeSchema,
+  type OwnDressingRecord,
+  type OwnMaterialRecord,
+  type Recipe,
+} from '@/model/garden/schemas'
+import { withLineIds } from '@/model/garden/lineIds'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'
+
+const SHARE_VERSION = 3
 
 /** A recipe on its way to somebody else: complete in itself, with a name and a word. */
 export const sharedSchema = z.object({
   format: z.literal('open-bed-recipe'),
-  formatVersion: z.literal(2),
+  formatVersion: z.literal(SHARE_VERSION),
   name: z.string().max(LONGEST_NAME),
   note: z.string().max(LONGEST_RECIPE_NOTE),
   recipe: recipeSchema,
+  /** Materials and dressings of the giver's own that are in it. */
+  own: z.object({
+    materials: z.array(ownMaterialSchema).max(GARDEN_LIMITS.parts.value),
+    dressings: z.array(ownDressingSchema).max(GARDEN_LIMITS.dressings.value),
+  }),
 })
 export type SharedRecipe = z.infer<typeof sharedSchema>
 
-export const sharedRecipe = (recipe: Recipe, name: string, note: string): SharedRecipe => ({
-  format: 'open-bed-recipe',
-  formatVersion: 2,
-  name,
-  note,
-  recipe: recipeOf(recipe),
-})
+/** Own rows of a garden as they were told. */
+export interface OwnRecords {
+  materials: readonly OwnMaterialRecord[]
+  dressings: readonly OwnDressingRecord[]
+}
+
+/** A recipe with those of the giver's own rows that are in it. */
+export function sharedRecipe(
+  recipe: Recipe,
+  name: string,
+  note: string,
+  own: OwnRecords = { materials: [], dressings: [] },
+): SharedRecipe {
+  const materials = new Set(materialIdsOf(recipe))
+  const dressings = new Set([
+    recipe.lime.limeId,
+    ...recipe.dressings.map((d) => d.dressingId),
+    ...recipe.mixes.flatMap((m) => m.dressings.map((d) => d.dressingId)),
+  ])
+  return {
+    format: 'open-bed-recipe',
+    formatVersion: SHARE_VERSION,
+    name,
+    note,
+    recipe: recipeOf(recipe),
+    own: {
+      materials: own.materials.filter((m) => materials.has(m.id)),
+      dressings: own.dressings.filter((d) => dressings.has(d.id)),
+    },
+  }
+}
 
 /** Why a shared recipe cannot be taken, as plain data: where in it, and what was wrong. */
 export type ShareProblem =
@@ -54,6 +93,26 @@ function fromVersion1(json: unknown): unknown {
   return old.success ? { ...old.data, formatVersion: 2, recipe: { mixes: [], ...old.data.recipe } } : json
 }
 
+/** Version 2 knew no own rows, and a dressing stood once in a recipe. */
+function fromVersion2(json: unknown): unknown {
+  const old = z
+    .looseObject({
+      recipe: z.looseObject({ dressings: z.array(z.looseObject({ dressingId: z.string() })) }),
+    })
+    .safeParse(json)
+  return old.success
+    ? {
+        ...old.data,
+        formatVersion: SHARE_VERSION,
+        recipe: withLineIds(old.data.recipe),
+        own: { materials: [], dressings: [] },
+      }
+    : json
+}
+
+/** What every later version makes of a file. */
+const STEPS: Readonly<Record<number, (json: unknown) => unknown>> = { 1: fromVersion1, 2: fromVersion2 }
+
 /** Checks a recipe that comes from outside. Materials the tables do not know are named; the rest stands. */
 export function readShared(text: string): ShareOutcome {
   let json: unknown
@@ -63,11 +122,11 @@ export function readShared(text: string): ShareOutcome {
     return { ok: false, problem: { code: 'not-readable' } }
   }
   const head = z.object({ format: z.literal('open-bed-recipe'), formatVersion: z.number() }).safeParse(json)
-  if (head.success && head.data.formatVersion > 2)
+  if (head.success && head.data.formatVersion > SHARE_VERSION)
     return { ok: false, problem: { code: 'newer', version: head.data.formatVersion } }
-  const read = sharedSchema.safeParse(
-    head.success && head.data.formatVersion === 1 ? fromVersion1(json) : json,
-  )
+  for (let v = head.success ? head.data.formatVersion : SHARE_VERSION; v < SHARE_VERSION; v++)
+    json = STEPS[v]?.(json) ?? json
+  const read = sharedSchema.safeParse(json)
   if (!read.success) {
     const issue = read.error.issues[0]!
     return {
@@ -79,7 +138,9 @@ export function readShared(text: string): ShareOutcome {
   return {
     ok: true,
     shared: read.data,
-    unknown: materialIdsOf(read.data.recipe).filter((id) => !materialById(id)),
+    unknown: materialIdsOf(read.data.recipe).filter(
+      (id) => !materialById(id) && !read.data.own.materials.some((m) => m.id === id),
+    ),
   }
 }
 

@@ -60,8 +60,9 @@ const SOWN = new Set(['root veg', 'legume'])
 export interface Due {
   id: string
   code: FollowUpCode | 'dress'
-  /** The dressing to put on. */
+  /** The dressing to put on, and its line in the recipe. */
   dressingId?: string
+  lineId?: string
   /** A harvest that comes only under glass: cold nights come before it outside. */
   underGlass?: boolean
   /** ISO dates. */
@@ -142,14 +143,15 @@ export function seasonPlan(
     restsFor: restDays(start, crop?.perennial ?? false, place),
   })
   const seen = new Map<FollowUpCode, number>()
-  const dress = job.dressings.flatMap(({ dressingId, place }): Due[] => {
+  const dress = job.dressings.flatMap(({ id: lineId, dressingId, place }): Due[] => {
     if (place.kind !== 'heldBack') return []
-    const id = `dress-${dressingId}`
+    const id = `dress-${lineId}`
     return [
       {
         id,
         code: 'dress',
         dressingId,
+        lineId,
         on: isoDay(addDays(start, place.from)),
         until: null,
         done: done.has(id),

@@ -69,6 +69,7 @@ function randomDressings({ between, whole, one, chance }: Drawing): DressingLine
   const count = chance(0.4) ? 0 : whole(1, 3)
   const rows = new Set(Array.from({ length: count }, () => one(DRESSINGS)))
   return [...rows].map((row) => ({
+    id: row.id,
     dressingId: row.id,
     // Mostly as usual, at times far too much.
     gramsPerLitre: chance(0.15) ? row.dose.limit * between(1, 4) : between(row.dose.low, row.dose.high),

@@ -4,8 +4,7 @@ import { cropById } from '@/core/data'
 import { containerOf, judgedBed } from '@/model/garden/garden'
 import { onGround } from '@/model/garden/starting'
 import { batchCards } from '@/model/make/batchCard'
-import { mixNeededFor } from '@/model/garden/mixNeededFor'
-import { dosePerContainer, doseTotals } from '@/model/make/doseTotals'
+import { dosesToEach, doseTotals } from '@/model/make/doseTotals'
 import { fillingCards } from '@/model/make/filling'
 import { quantitiesOf } from '@/model/make/quantities'
 import { doseOffers } from '@/model/mix/doses'
@@ -40,12 +39,9 @@ export interface Screens {
 }
 
 /** What was held back, for one container of each bed. */
-function heldBack(job: RandomJob['job'], dressingId: string | undefined): DoseToEach[] {
-  const line = job.dressings.find((d) => d.dressingId === dressingId)
-  return job.fills.flatMap((bed) => {
-    const needed = mixNeededFor(bed)
-    return line && needed.ok ? [{ bed: bed.id, grams: dosePerContainer(line, bed, needed.value) }] : []
-  })
+function heldBack(job: RandomJob['job'], lineId: string | undefined): DoseToEach[] {
+  const line = job.dressings.find((d) => d.id === lineId)
+  return line ? dosesToEach(job.fills, line).map(({ fill, grams }) => ({ bed: fill.id, grams })) : []
 }
 
 function isColdHarvest(job: RandomJob['job'], place: RandomJob['place'], plan: SeasonPlan): boolean {
@@ -114,7 +110,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
   }
   const feed = nitrogenText(evaluation.growing?.feeding.nitrogenToFeed ?? 0, units)
   for (const due of plan.due) {
-    const text = dueText(due, heldBack(job, due.dressingId), feed, units)
+    const text = dueText(due, heldBack(job, due.lineId), feed, units)
     say(`due ${due.code}`, text.title, text.text, text.when)
   }
   if (evaluation.growing) for (const row of wateringRows(evaluation.growing)) say('watering', row.join(' | '))

@@ -6,6 +6,8 @@ import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { useOwn } from '@/composables/useOwn'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
+import { dressingById } from '@/core/data/dressings'
+import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { mixWanted } from '@/model/make/quantities'
 import { dressingsToChoose } from '@/model/garden/ownRows'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
@@ -16,6 +18,11 @@ const { garden, delayedJob, delayedAnswer, crop, units, later, beside, evaluatio
   useBenchContext()
 /** Mix the job makes, for grams in all. */
 const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value) : null))
+const amounts = computed(() => delayedJob.value && jobAmounts(garden.records, delayedJob.value))
+const settingOf = (line: DressingLine) => lineAmounts(amounts.value!, delayedJob.value!, line)
+/** Lime goes all through. */
+const limeSetting = computed(() => amounts.value && { ...amounts.value, bulkDensity: limeDensity.value })
+const limeDensity = computed(() => dressingById(delayedJob.value?.lime.limeId ?? '')?.bulkDensity.value ?? 1)
 /** Lime a frame after the figures, by who brings it. */
 const lime = useDelayedByFrame(computed(() => (prepared.value?.ok ? prepared.value.value.lime : null)))
 const stale = useDelayedByFrame(later.stale)
@@ -36,7 +43,7 @@ function keepAndGive(own: OwnDressingRecord) {
   if (!jobId) return
   if (own.kind === 'lime') garden.run({ type: 'mix/lime', jobId, lime: { limeId: own.id, dolomiteShare: 0 } })
   else {
-    const line = usualLine(own.id)
+    const line = usualLine(own.id, delayedJob.value?.dressings)
     if (line) garden.run({ type: 'dressing/set', jobId, line })
   }
 }
@@ -48,6 +55,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
   <div v-if="delayedJob && delayedJob.parts.length">
     <LimeBox
       :rows="rows"
+      :setting="limeSetting!"
       :lime="delayedJob.lime"
       :evaluation="delayedAnswer"
       :dose="lime?.own.gramsPerLitre ?? null"
@@ -64,10 +72,11 @@ const besideLime = (field: string) => beside(field, outcome.value)
       :lines="delayedJob.dressings"
       :units="units"
       :litres="litres"
+      :setting-of="settingOf"
       :offers="offers"
       :stale="stale"
       @set="set"
-      @remove="garden.run({ type: 'dressing/remove', jobId: delayedJob.id, dressingId: $event })"
+      @remove="garden.run({ type: 'dressing/remove', jobId: delayedJob.id, lineId: $event })"
       @describe="describeDressing()"
     />
     <OwnDressingDialog

@@ -6,6 +6,7 @@ import { computed, nextTick, ref } from 'vue'
 import ShareDialog from '@/components/bench/ShareDialog.vue'
 import StarterDialog from '@/components/bench/StarterDialog.vue'
 import VersionsDialog from '@/components/bench/VersionsDialog.vue'
+import { ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
 import type { Job, Recipe, Version } from '@/model/garden/schemas'
 import { starterRecipe, type Starter } from '@/model/mix/starterMixes'
 import { useGarden } from '@/stores/garden'
@@ -21,6 +22,10 @@ const isOpen = (which: NonNullable<typeof dialog.value>) =>
 const [versionsOpen, startersOpen, shareOpen] = [isOpen('versions'), isOpen('starters'), isOpen('share')]
 const kept = computed(() => job.parts.length === 0 || !isUnkept(job))
 const hasMix = computed(() => job.parts.length > 0)
+const own = computed(() => ({
+  materials: ownMaterialsOf(garden.records),
+  dressings: ownDressingsOf(garden.records),
+}))
 const title = computed(() => jobTitle(job))
 
 const keep = (name: string) =>
@@ -79,7 +84,7 @@ async function print() {
       @edit="(versionId, change) => garden.run({ type: 'version/edit', jobId: job.id, versionId, change })"
       @remove="garden.run({ type: 'version/remove', jobId: job.id, versionId: $event })"
     />
-    <ShareDialog v-model:visible="shareOpen" :recipe="job" :title="title" @print="print" />
+    <ShareDialog v-model:visible="shareOpen" :recipe="job" :title="title" :own="own" @print="print" />
   </nav>
 </template>
 

@@ -2,6 +2,7 @@
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import AmountChoice from '@/components/bed/AmountChoice.vue'
 import BedAdder from '@/components/bed/BedAdder.vue'
 import BedForm from '@/components/bed/BedForm.vue'
 import BedPicture from '@/components/bed/BedPicture.vue'
@@ -18,11 +19,14 @@ import { useStations } from '@/composables/useStations'
 import { standingWater } from '@/core/water'
 import { cropFit } from '@/core/filling'
 import { judgedBed } from '@/model/garden/garden'
+import { amountProblem } from '@/model/make/quantities'
+import { useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
 import { cautionIsDue } from '@/text/cautions'
 import { reservoirText } from '@/text/filling'
+import { useUpText } from '@/text/gather'
 import { fitTexts } from '@/text/labels'
-import { noteText } from '@/text/problems.en'
+import { noteText, problemText } from '@/text/problems.en'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
@@ -52,6 +56,20 @@ const advice = computed(() => {
     ...(crop.value && fits.value ? fitTexts(crop.value, fits.value, units.value) : []),
     ...(plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []),
   ]
+})
+const fillsLitres = computed(
+  () =>
+    counted.value.reduce((sum, f) => sum + f.plan.net * f.count, 0) * (1 + (job.value?.plan.settling ?? 0)),
+)
+const useUp = computed(() =>
+  job.value
+    ? useUpOffers(garden.records, job.value).map((o) => ({ litres: o.mix, label: useUpText(o, units.value) }))
+    : [],
+)
+const amountWrong = computed(() => {
+  const asked = job.value?.amount ?? null
+  const wrong = asked === null ? null : amountProblem(asked)
+  return wrong && problemText(wrong, units.value)
 })
 const aloft = computed(() => counted.value.length > 0 && job.value!.fills.some((f) => isAloft(f.spec)))
 const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.plan.net * f.count, 0)))
@@ -97,7 +115,16 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
     <section class="amount" aria-label="How much">
       <h2>How much</h2>
       <template v-if="counted.length">
+        <AmountChoice
+          :amount="job.amount"
+          :fills="fillsLitres"
+          :offers="useUp"
+          :units="units"
+          :problem="amountWrong"
+          @set="garden.run({ type: 'job/amount', jobId, litres: $event })"
+        />
         <HowMuch
+          :amount="amountWrong ? null : job.amount"
           :parts="counted"
           :units="units"
           :settling="job.plan.settling"

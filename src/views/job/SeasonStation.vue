@@ -10,8 +10,7 @@ import { useJob } from '@/composables/useJob'
 import { useNewJob } from '@/composables/useNewJob'
 import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
-import { mixNeededFor } from '@/model/garden/mixNeededFor'
-import { dosePerContainer } from '@/model/make/doseTotals'
+import { dosesToEach } from '@/model/make/doseTotals'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations'
 import { dayText, isoDay } from '@/text/dates'
@@ -31,18 +30,15 @@ const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : n
 const plan = computed(() => job.value && seasonPlan(job.value, record.value, answer.value, place.value))
 const today = isoDay(new Date())
 /** What was held back, for one container of each bed. */
-function dosesOf(dressingId: string | undefined): DoseToEach[] {
-  const line = job.value?.dressings.find((d) => d.dressingId === dressingId)
+function dosesOf(lineId: string | undefined): DoseToEach[] {
+  const line = job.value?.dressings.find((d) => d.id === lineId)
   if (!line || !job.value) return []
-  return job.value.fills.flatMap((bed) => {
-    const needed = mixNeededFor(bed)
-    return needed.ok ? [{ bed: bedTitle(bed.spec), grams: dosePerContainer(line, bed, needed.value) }] : []
-  })
+  return dosesToEach(job.value.fills, line).map(({ fill, grams }) => ({ bed: bedTitle(fill.spec), grams }))
 }
 const feed = computed(() => nitrogenText(answer.value?.growing?.feeding.nitrogenToFeed ?? 0, units.value))
 const rows = computed(() =>
   (plan.value?.due ?? []).map((due) => ({
-    ...dueText(due, dosesOf(due.dressingId), feed.value, units.value),
+    ...dueText(due, dosesOf(due.lineId), feed.value, units.value),
     id: due.id,
     done: due.done,
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,

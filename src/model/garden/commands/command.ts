@@ -56,6 +56,8 @@ export type Command =
   /** Puts a container that stood in the job alone among the beds. */
   | { type: 'jobBed/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
   | { type: 'jobBed/remove'; jobId: string; fillId: string }
+  /** Litres to make; null to fill the containers. */
+  | { type: 'job/amount'; jobId: string; litres: number | null }
   | { type: 'job/plan'; jobId: string; plan: Partial<Plan> }
   | { type: 'job/note'; jobId: string; note: string }
   | { type: 'job/remove'; jobId: string }
@@ -71,7 +73,7 @@ export type Command =
   | { type: 'mix/step'; jobId: string; step: Job['step'] }
   | { type: 'mix/lime'; jobId: string; lime: Partial<LimeSetting> }
   | { type: 'dressing/set'; jobId: string; line: DressingLine }
-  | { type: 'dressing/remove'; jobId: string; dressingId: string }
+  | { type: 'dressing/remove'; jobId: string; lineId: string }
   /**
    * The whole recipe at once: a next move, the finder's answer, a version, a starter. What was there is kept where it
    * is not yet.
@@ -82,6 +84,8 @@ export type Command =
       recipe: Recipe
       what: string
       keep?: Version
+      /** Litres to make, where the recipe came with them. */
+      amount?: number | null
       versionId?: string | null
     }
   /** `beside`: it joins the others, the bench goes on from where it was. */

@@ -53,6 +53,8 @@ export function nextJob(job: Job, command: Command): Job {
       const fills = job.fills.filter((f) => f.id !== command.fillId)
       return fills.length > 0 ? { ...job, fills } : job
     }
+    case 'job/amount':
+      return { ...job, amount: command.litres }
     case 'job/plan':
       return { ...job, plan: { ...job.plan, ...command.plan } }
     case 'warning/answer': {

@@ -10,6 +10,7 @@ const CHANGES_MEASURES = new Set<Command['type']>([
   'jobBed/add',
   'jobBed/change',
   'jobBed/remove',
+  'job/amount',
   'job/plan',
   'part/add',
   'part/change',

@@ -44,10 +44,10 @@ export function nextRecipe(job: Job, command: Command): Job | null {
     case 'dressing/set': {
       if (
         job.dressings.length >= GARDEN_LIMITS.dressings.value &&
-        !job.dressings.some((d) => d.dressingId === command.line.dressingId)
+        !job.dressings.some((d) => d.id === command.line.id)
       )
         return job
-      const at = job.dressings.findIndex((d) => d.dressingId === command.line.dressingId)
+      const at = job.dressings.findIndex((d) => d.id === command.line.id)
       return {
         ...job,
         dressings:
@@ -57,7 +57,7 @@ export function nextRecipe(job: Job, command: Command): Job | null {
       }
     }
     case 'dressing/remove':
-      return { ...job, dressings: job.dressings.filter((d) => d.dressingId !== command.dressingId) }
+      return { ...job, dressings: job.dressings.filter((d) => d.id !== command.lineId) }
     case 'recipe/replace': {
       const { parts, mixes, lime, dressings } = command.recipe
       return {
@@ -66,6 +66,7 @@ export function nextRecipe(job: Job, command: Command): Job | null {
         mixes,
         lime,
         dressings,
+        amount: command.amount === undefined ? job.amount : command.amount,
         versions: command.keep ? withVersion(job, command.keep) : job.versions,
         versionId: command.versionId === undefined ? job.versionId : command.versionId,
       }

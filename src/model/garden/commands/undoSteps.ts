@@ -5,6 +5,7 @@ export function mergeKeyOf(command: Command): string | null {
   switch (command.type) {
     case 'job/rename':
     case 'job/note':
+    case 'job/amount':
     case 'job/plan':
     case 'job/planting':
       return `${command.type} ${command.jobId}`
@@ -21,7 +22,7 @@ export function mergeKeyOf(command: Command): string | null {
     case 'jobBed/spec':
       return `${command.type} ${command.jobId} ${command.fillId}`
     case 'dressing/set':
-      return `${command.type} ${command.jobId} ${command.line.dressingId}`
+      return `${command.type} ${command.jobId} ${command.line.id}`
     case 'version/edit':
       return `${command.type} ${command.jobId} ${command.versionId}`
     case 'record/edit':

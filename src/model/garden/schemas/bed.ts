@@ -60,6 +60,10 @@ export const jobBedSchema = z.object({
   count: number,
   /** Topping up: old mix has sunk so far below the fill line, cm; null where it starts empty. */
   sunkBy: number.nullable(),
+  /** What grows in it; null for the crop of the job. */
+  cropId: id.nullable().default(null),
+  /** Plants in each of them; null for as many as the job says. */
+  plants: number.nullable().default(null),
 })
 
 export type Vessel = z.infer<typeof vesselSchema>

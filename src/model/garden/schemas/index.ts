@@ -39,7 +39,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bed: 1,
   dressing: 1,
   dressingPack: 1,
-  job: 6,
+  job: 7,
   material: 1,
   place: 2,
   record: 3,

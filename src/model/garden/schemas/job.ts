@@ -5,7 +5,7 @@ import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
 
-export const ROUNDINGS = ['more', 'less'] as const
+export const ROUNDINGS = ['more', 'less', 'exact'] as const
 
 export const planSchema = z.object({
   /** Litres. */
@@ -16,7 +16,7 @@ export const planSchema = z.object({
   vessel: number,
   /** Extra mix for what watering-in settles, fraction. */
   settling: number,
-  /** Where whole measures do not come out even: a little more, or a little less; more in older jobs. */
+  /** Where whole measures do not come out even: a little more, a little less, or by the mark; more in older jobs. */
   rounding: z.enum(ROUNDINGS).default('more'),
 })
 
@@ -31,6 +31,8 @@ export const jobSchema = recipeSchema.extend({
   fills: z.array(jobBedSchema).min(1).max(GARDEN_LIMITS.beds.value),
   /** The fill the mix is judged in; the first where null or gone. */
   judgedIn: id.nullable(),
+  /** Litres of mix to make whatever the containers take; null to fill them. */
+  amount: number.nullable().default(null),
   /** Month it is planted or sown, 1 to 12; null where nobody said. */
   plantMonth: z.int().min(1).max(12).nullable(),
   /** Plants in each container of the leading crop; null for as many as have room. */

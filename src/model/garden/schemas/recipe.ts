@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
+import { BASES, VOLUME_UNITS, WEIGHT_UNITS } from '../manner'
 import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '../limits'
 import { dressingPlaceSchemas } from '../shapes'
 import { id, name, number, text } from './basics'
@@ -11,6 +12,13 @@ export const partSchema = z.object({
 
 const partsSchema = z.array(partSchema).max(GARDEN_LIMITS.parts.value)
 
+/** How the grower gives an amount; the usual way of the units where it is left out. */
+const mannerSchema = z.object({
+  unit: z.enum([...WEIGHT_UNITS, ...VOLUME_UNITS]),
+  base: z.enum(BASES),
+  of: z.number().positive(),
+})
+
 export const limeSettingSchema = z.object({
   mode: z.enum(['toTarget', 'fixed', 'none']),
   /** pH wanted six weeks after mixing, when mode is toTarget. */
@@ -21,17 +29,21 @@ export const limeSettingSchema = z.object({
   dolomiteShare: z.number().min(0).max(1),
   /** The lime that is not dolomite; ground limestone where an older recipe does not say. */
   limeId: id.default(GROUND_LIMESTONE),
+  measure: mannerSchema.optional(),
 })
 
 export const dressingPlaceSchema = dressingPlaceSchemas(z.object)
 
 /** Fertilizer, meal, acidifier and the like, g per litre of the mix it goes into. Lime is a matter of its own. */
 export const dressingLineSchema = z.object({
+  /** Its own in the recipe: the same dressing may be given more than once. */
+  id,
   dressingId: id,
   gramsPerLitre: number,
   place: dressingPlaceSchema,
   /** Share of the mix that gets it; the rest stays without, for seed or rest. */
   share: z.number().gt(0).max(1),
+  measure: mannerSchema.optional(),
 })
 
 /** How a finished mix comes to hand: made for this job, ready already, or bought in bags. */

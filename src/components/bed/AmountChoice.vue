@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** How much mix is made: what the containers take, so many litres, or what a pack gives. */
+import { computed } from 'vue'
+import type { Sentence } from '@/text/problems.en'
+import type { UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+import SwitchField from '../field/SwitchField.vue'
+
+const { amount, fills, offers, units, problem } = defineProps<{
+  /** Litres to make; null to fill the containers. */
+  amount: number | null
+  /** What the containers take, litres. */
+  fills: number
+  /** What would be used up by making so much. */
+  offers: readonly { label: string; litres: number }[]
+  units: UnitSystem
+  problem: Sentence | null
+}>()
+const emit = defineEmits<{ set: [litres: number | null] }>()
+
+const WAYS = [
+  { value: 'fill', label: 'Fill these' },
+  { value: 'amount', label: 'So much' },
+] as const
+const way = computed({
+  get: () => (amount === null ? 'fill' : 'amount'),
+  set: (value) => emit('set', value === 'fill' ? null : Math.max(1, Math.round(fills))),
+})
+const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label })))
+</script>
+
+<template>
+  <div class="choice">
+    <SwitchField v-model="way" :options="WAYS" label="How much is made" />
+    <template v-if="amount !== null">
+      <QuantityField
+        label="Mix to make, loose"
+        quantity="volume"
+        :units="units"
+        :model-value="amount"
+        :problem="problem"
+        @update:model-value="emit('set', $event)"
+      />
+      <ChoiceField
+        v-if="options.length"
+        label="Or use up"
+        :model-value="null"
+        :options="options"
+        placeholder="a pack, or what is on hand"
+        @update:model-value="$event !== null && emit('set', offers[$event]!.litres)"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  margin-bottom: 10px;
+}
+</style>

@@ -1,0 +1,77 @@
+import { looseLitresOfPack } from '@/core/batch'
+import { TURN_FRACTION } from '@/core/batch/planBatches'
+import { cropById, materialById } from '@/core/data'
+import { dressingById } from '@/core/data/dressings'
+import { cropFit } from '@/core/filling'
+import { judgedBed, settingsOf, type Garden } from '../garden/garden'
+import { mixNeededFor } from '../garden/mixNeededFor'
+import type { DressingLine, Job } from '../garden/schemas'
+import { shelfEntry } from '../garden/shelfEntry'
+import { dosesToEach } from '../make/doseTotals'
+import { mixWanted } from '../make/quantities'
+import { mixPerLitre } from '../make/useUp'
+import type { AmountSetting } from './amount'
+
+const CM2_PER_M2 = 10_000
+
+/** What amounts of a job are counted in, whatever the dressing and wherever it goes. */
+export type JobAmounts = Omit<AmountSetting, 'bulkDensity'>
+
+/** Mix to a bag of what there is most of; null for a mix without parts. */
+function bagOf(garden: Garden, job: Job): number | null {
+  const most = job.parts.reduce<Job['parts'][number] | null>(
+    (a, b) => (a && a.twelfths >= b.twelfths ? a : b),
+    null,
+  )
+  const material = most && materialById(most.materialId)
+  const per = most && mixPerLitre(job).get(most.materialId)
+  return material && per !== null && per !== undefined
+    ? looseLitresOfPack(material, shelfEntry(garden, material).pack) * per
+    : null
+}
+
+/** What amounts of a job are counted in when they go all through its mix. Litres of mix; null where unknown. */
+export function jobAmounts(garden: Garden, job: Job): JobAmounts {
+  const all = mixWanted(job)
+  const needed = mixNeededFor(judgedBed(job))
+  const crop = cropById(job.cropId)
+  const each = needed.ok ? needed.value : null
+  const plants = each && (crop ? cropFit(crop, each, job.plants).plants : job.plants)
+  const { bucket, vessel } = job.plan
+  const total = job.parts.reduce((sum, p) => sum + p.twelfths, 0)
+  const first = job.parts[0]
+  const perFirst = first && mixPerLitre(job).get(first.materialId)
+  return {
+    system: settingsOf(garden).units,
+    all,
+    bucket,
+    tub: vessel * TURN_FRACTION,
+    // A litre of mix per loose litre measured, by the bucket.
+    part: first && perFirst !== undefined && total > 0 ? (bucket * perFirst * first.twelfths) / total : null,
+    batch: all === null ? null : Math.min(all, vessel * TURN_FRACTION),
+    bag: bagOf(garden, job),
+    container: each && each.net,
+    plant: each && plants ? each.net / plants : null,
+    area: each && each.surface > 0 ? (each.net / each.surface) * CM2_PER_M2 : null,
+  }
+}
+
+/** The same for one line of the recipe: a share of the mix, its top alone, or what stays in the containers. */
+export function lineAmounts(of: JobAmounts, job: Job, line: DressingLine): AmountSetting {
+  const bulkDensity = dressingById(line.dressingId)?.bulkDensity.value ?? 1
+  if (line.place.kind === 'throughout')
+    return { ...of, bulkDensity, all: of.all === null ? null : of.all * line.share }
+  // A gram per litre tells the litres it goes into.
+  const each = dosesToEach(job.fills, { ...line, gramsPerLitre: 1 })
+  const judged = each.find((d) => d.fill.id === judgedBed(job).id)?.grams ?? null
+  const scale = judged !== null && of.container ? judged / of.container : null
+  const scaled = (litres: number | null) => (litres === null || scale === null ? null : litres * scale)
+  return {
+    ...of,
+    bulkDensity,
+    all: each.length === job.fills.length ? each.reduce((sum, d) => sum + d.grams * d.fill.count, 0) : null,
+    container: judged,
+    plant: scaled(of.plant),
+    area: scaled(of.area),
+  }
+}

@@ -1,0 +1,39 @@
+import { looseLitresOfPack } from '@/core/batch'
+import { materialById } from '@/core/data'
+import type { Garden } from '../garden/garden'
+import type { Job } from '../garden/schemas'
+import { shelfEntry } from '../garden/shelfEntry'
+import { finishedMixes, linesOf } from '../mix/questionOfJob'
+import { flatOf } from '../mix/prepareRecipe'
+
+/** Mix that using up some of a material makes: so many litres of the material, so many of mix. */
+export interface UseUp {
+  materialId: string
+  what: 'pack' | 'stock'
+  loose: number
+  mix: number
+}
+
+/** Blended litres that one loose litre of each part makes by the recipe; empty where it cannot be worked out. */
+export function mixPerLitre(job: Pick<Job, 'parts' | 'mixes'>): Map<string, number> {
+  const flat = flatOf(linesOf(job.parts), finishedMixes(job.mixes))
+  if (!flat.ok) return new Map()
+  const { measured, lossHere } = flat.value
+  return new Map(job.parts.map((p) => [p.materialId, (measured * (1 - lossHere)) / p.twelfths]))
+}
+
+/** What can be used up of each material of a mix, by the pack and by what is on hand. */
+export function useUpOffers(garden: Garden, job: Job): UseUp[] {
+  const per = mixPerLitre(job)
+  return job.parts.flatMap(({ materialId }): UseUp[] => {
+    const material = materialById(materialId)
+    const mix = per.get(materialId)
+    if (!material || mix === undefined) return []
+    const { pack, stock } = shelfEntry(garden, material)
+    const one = looseLitresOfPack(material, pack)
+    return [
+      { materialId, what: 'pack', loose: one, mix: one * mix },
+      ...(stock > 0 ? [{ materialId, what: 'stock' as const, loose: stock, mix: stock * mix }] : []),
+    ]
+  })
+}

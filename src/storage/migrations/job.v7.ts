@@ -1,0 +1,11 @@
+import { z } from 'zod'
+import { withLineIds } from '@/model/garden/lineIds'
+
+const recipe = z.looseObject({ dressings: z.array(z.looseObject({ dressingId: z.string() })) })
+const before = recipe.extend({ versions: z.array(recipe) })
+
+/** Job, version 6 to 7: a dressing may be given more than once, so every line has an id of its own. */
+export function jobV7(data: unknown): unknown {
+  const job = before.parse(data)
+  return { ...withLineIds(job), versions: job.versions.map(withLineIds) }
+}
