@@ -20,13 +20,21 @@ const typedWords = (typed: string): string[] =>
 
 /**
  * How well something answers: 0 where a name is just what is typed, 1 where a name begins with it, 2 where a name has
- * every word of it, 3 where all words together do; null where some word is in none of them.
+ * every word of it, 3 where all words together do, less by a half where it is the row's first name; null where some
+ * word is in none of them.
  */
 function rankOf({ name, words }: Findable, typed: string, asked: readonly string[]): number | null {
   const names = [name, ...words].map((n) => n.toLowerCase())
-  if (names.includes(typed)) return 0
-  if (names.some((n) => n.startsWith(typed))) return 1
-  if (names.some((n) => asked.every((word) => n.includes(word)))) return 2
+  const tests = [
+    (n: string) => n === typed,
+    (n: string) => n.startsWith(typed),
+    (n: string) => asked.every((word) => n.includes(word)),
+  ]
+  for (const [rank, test] of tests.entries()) {
+    // The name and the everyday name before whatever else it is called.
+    if (names.slice(0, 2).some(test)) return rank - 0.5
+    if (names.some(test)) return rank
+  }
   const all = names.join(' ')
   return asked.every((word) => all.includes(word)) ? 3 : null
 }

@@ -117,15 +117,23 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
   const wall = WALL_EVAPORATION[input.wallKind]
   const leaf = input.leaf ?? FULL_LEAF
   const bareness = input.wetTop ? L.wetTop.value : L.bareSurface.value
-  const at = (weather: number, end: 'low' | 'value' | 'high') => {
-    const canopy = canopyOver(input, input.plants, canopyArea[end] * leaf.share)
+  type End = 'low' | 'value' | 'high'
+  const at = (weather: number, end: End, size: End = end) => {
+    const canopy = canopyOver(input, input.plants, canopyArea[size] * leaf.share)
     const bare = Math.max(0, input.surface - canopy)
     const outside = Math.max(0, canopy - input.surface)
     const factor = OUTSTANDING_LEAF[input.exposure ?? 'open'][end]
     const leaves = cropCoefficient[end] * leaf.coefficient * (canopy + (factor - 1) * outside)
     return input.reference * weather * (leaves + bareness * bare + wall[end] * input.wall)
   }
-  return { low: at(WEATHER_SPREAD.low, 'low'), value: at(1, 'value'), high: at(WEATHER_SPREAD.high, 'high') }
+  // A leaf that drinks less than the wet mix it shades, as a pineapple's does, saves water the larger it is.
+  const ends = (weather: number, end: 'low' | 'high') =>
+    (['low', 'high'] as const).map((size) => at(weather, end, size))
+  return {
+    low: Math.min(...ends(WEATHER_SPREAD.low, 'low')),
+    value: at(1, 'value'),
+    high: Math.max(...ends(WEATHER_SPREAD.high, 'high')),
+  }
 }
 
 /**

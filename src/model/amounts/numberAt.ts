@@ -15,7 +15,6 @@ const WORDS: Readonly<Record<string, number>> = {
   ten: 10,
   eleven: 11,
   twelve: 12,
-  dozen: 12,
 }
 const PARTS: Readonly<Record<string, number>> = { half: 0.5, third: 1 / 3, quarter: 0.25 }
 const SIGNS: Readonly<Record<string, string>> = {
@@ -46,7 +45,7 @@ export const plainly = (text: string): string =>
 const word = `(?:${Object.keys(WORDS).join('|')})`
 const part = `(?:${Object.keys(PARTS).join('|')})`
 const IN_WORDS = new RegExp(
-  `^(?:(${word}) and (?:a |one )?(${part})|(?:a |one )?(${part})(?: an?| of an?)?|three quarters(?: of an?)?|two thirds(?: of an?)?|a (?:couple|pair) of|a (?:few|little)|(${word}))(?= |$)`,
+  `^(?:(${word}) and (?:a |one )?(${part})|(?:a |one )?(${part})(?: an?| of an?)?|three quarters(?: of an?)?|two thirds(?: of an?)?|a (?:couple|pair) of|(?:a |one )?dozen|a (?:few|little)|(${word}))(?= |$)`,
 )
 
 /**
@@ -71,12 +70,14 @@ export function numberAt(text: string): NumberAt {
       ? 2 / 3
       : /^a (?:couple|pair)/.test(all)
         ? 2
-        : whole
-          ? WORDS[whole]! + PARTS[more!]!
-          : share
-            ? PARTS[share]!
-            : plain
-              ? WORDS[plain]!
-              : NaN
+        : all.endsWith('dozen')
+          ? 12
+          : whole
+            ? WORDS[whole]! + PARTS[more!]!
+            : share
+              ? PARTS[share]!
+              : plain
+                ? WORDS[plain]!
+                : NaN
   return Number.isNaN(value) ? null : { kind: 'number', value, length: all.length }
 }

@@ -81,9 +81,8 @@ const LENGTH_WORDS: Words<LengthUnit> = [
 function headOf<U extends string>(words: Words<U>, text: string): { unit: U; length: number } | null {
   let best: { unit: U; length: number } | null = null
   for (const [unit, pattern] of words) {
-    const found = new RegExp(`^(?:${pattern})`).exec(text)
     // A word ends where its letters do; a sign may stand before the next number: 3'6".
-    if (found && /[a-z]$/.test(found[0]) && /^[a-z0-9³]/.test(text.slice(found[0].length))) continue
+    const found = new RegExp(`^(?:${pattern})(?:(?<=["'])|(?![a-z0-9³]))`).exec(text)
     if (found && found[0].length > (best?.length ?? 0)) best = { unit, length: found[0].length }
   }
   return best

@@ -108,7 +108,7 @@ export function doseLines(garden: Garden, totals: readonly DoseTotal[]): DoseLin
     counted.add(total.id)
     const kg = grams.get(total.id)! / 1000
     const fromStock = Math.min(pack.stock, kg)
-    const packs = Math.ceil((kg - fromStock) / pack.kg - 1e-9)
+    const packs = Math.max(0, Math.ceil((kg - fromStock) / pack.kg - 1e-9))
     return {
       ...total,
       purchase: {
