@@ -4,11 +4,14 @@ import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schema
 import { lengthText, percentText, pHText, weightText, type UnitSystem } from './units'
 import { LITRES } from '@/core/units'
 
+/** Nothing told, as a choice of its own: a select shows nothing for no value. */
+export const USUAL = 'usual'
+
 export const FEELS = [
-  { value: null, label: 'as most of its kind' },
+  { value: USUAL, label: 'as most of its kind' },
   { value: 'coarse', label: 'coarser, airier' },
   { value: 'fine', label: 'finer, wetter' },
-] satisfies { value: OwnMaterialRecord['feel']; label: string }[]
+] satisfies { value: NonNullable<OwnMaterialRecord['feel']> | typeof USUAL; label: string }[]
 
 export const WETNESS_NAMES = [
   { value: 'dry', label: 'dry' },
@@ -30,11 +33,11 @@ export const ACID_NAMES = [
 ]
 
 export const GRIND_NAMES = [
-  { value: null, label: 'as usual for its kind' },
+  { value: USUAL, label: 'as usual for its kind' },
   { value: 'powder', label: 'powder, like flour' },
   { value: 'ground', label: 'ground, like fine sand' },
   { value: 'grit', label: 'grit or crushed' },
-] satisfies { value: OwnDressingRecord['grind']; label: string }[]
+] satisfies { value: NonNullable<OwnDressingRecord['grind']> | typeof USUAL; label: string }[]
 
 /** A round volume to weigh a bucket by, litres. */
 const weighVolume = (units: UnitSystem) => (units === 'metric' ? 10 : LITRES.usGallon)
@@ -47,11 +50,14 @@ export function ownMaterialText(row: Material, units: UnitSystem): string {
   const of = units === 'metric' ? 'Ten litres' : 'A gallon'
   const air = `air ${percentText(airCapacityAt10Cm(row))} and easy water ${percentText(easilyAvailableWaterAlone(row))} in ${lengthText(20, units)}`
   const told = [
-    ...(p.pH.kind === 'measured' ? ['pH'] : []),
-    ...(p.moistBulkDensityAsBought.kind === 'measured' ? ['weight'] : []),
-    ...(p.electricalConductivity.kind === 'measured' ? ['salts'] : []),
+    ...(p.pH.kind === 'measured' ? ['the pH'] : []),
+    ...(p.moistBulkDensityAsBought.kind === 'measured' ? ['the weight'] : []),
+    ...(p.electricalConductivity.kind === 'measured' ? ['the salts'] : []),
   ]
-  const rest = told.length > 0 ? `Only ${told.join(', ')} as you say; the rest` : 'All of it'
+  const rest =
+    told.length > 0
+      ? `Only ${told.join(', ')} ${told.length > 1 || told[0] === 'the salts' ? 'are' : 'is'} as you say; the rest`
+      : 'All of it'
   return `${of} as bought weigh ${weightText(kg, units)}; ${air}; pH ${pHText(p.pH.value)}. ${rest} is estimated from its kin, with wide ranges.`
 }
 

@@ -21,7 +21,7 @@ const emit = defineEmits<{ set: [litres: number | null] }>()
 
 const WAYS = [
   { value: 'fill', label: 'Fill these' },
-  { value: 'amount', label: 'So much' },
+  { value: 'amount', label: 'A set amount' },
 ] as const
 const way = computed({
   get: () => (amount === null ? 'fill' : 'amount'),
@@ -59,6 +59,6 @@ const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label 
   display: flex;
   flex-direction: column;
   gap: 10px;
-  margin-bottom: 10px;
+  margin: 6px 0 10px;
 }
 </style>

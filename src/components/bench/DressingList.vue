@@ -62,6 +62,7 @@ const doses = computed(() =>
       <p class="soft">{{ d.why }}</p>
     </div>
     <ChoiceField
+      :key="lines.length"
       label="Add a feed or other dressing"
       hide-label
       :model-value="null"

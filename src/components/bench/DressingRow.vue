@@ -44,17 +44,17 @@ const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing
         @click="emit('remove')"
       />
     </div>
+    <AmountField
+      label="Amount"
+      :name="`Amount of ${name}`"
+      :dose="line.gramsPerLitre"
+      :manner="line.measure ?? null"
+      :setting="setting"
+      :problem="doseProblem(line.gramsPerLitre)"
+      :hint="usualDoseText(dressing, units)"
+      @set="(gramsPerLitre, measure) => set({ gramsPerLitre, measure })"
+    />
     <div class="pair">
-      <AmountField
-        label="Amount"
-        :name="`Amount of ${name}`"
-        :dose="line.gramsPerLitre"
-        :manner="line.measure ?? null"
-        :setting="setting"
-        :problem="doseProblem(line.gramsPerLitre)"
-        :hint="usualDoseText(dressing, units)"
-        @set="(gramsPerLitre, measure) => set({ gramsPerLitre, measure })"
-      />
       <ChoiceField
         label="Goes"
         :name="`Where ${name} goes`"
@@ -98,6 +98,9 @@ const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing
   padding: 4px 0 10px;
   border-bottom: 1px solid var(--rule);
   margin-bottom: 8px;
+}
+.pair {
+  margin-top: 8px;
 }
 .top {
   justify-content: space-between;

@@ -41,15 +41,21 @@ const typedDose = computed(() => (read.value.ok ? doseOf(read.value.amount, sett
 const isModel = (typed: number | null) =>
   typed !== null && Math.abs(typed - dose) <= 0.006 * Math.max(dose, typed, 1e-6)
 
-// Only when it changed from outside: do not rewrite under the fingers that type.
-watch([() => dose, () => setting], () => {
-  if (!isModel(typedDose.value)) text.value = shown.value.words
+/** The dose last sent on: its coming back is no change from outside. */
+let sent: number | null = null
+const writing = ref(false)
+// Do not rewrite under the fingers that type; what changed from outside is shown at once.
+watch([() => dose, () => setting], ([now], [before]) => {
+  const ours = now === before || now === sent
+  if (!(ours && writing.value) && !isModel(typedDose.value)) text.value = shown.value.words
 })
 function typed(value: string | undefined) {
   text.value = value ?? ''
   if (!read.value.ok || typedDose.value === null) return
   const { manner: next } = read.value.amount
-  if (!isModel(typedDose.value) || !sameData(next, shown.value.manner)) emit('set', typedDose.value, next)
+  if (isModel(typedDose.value) && sameData(next, shown.value.manner)) return
+  sent = typedDose.value
+  emit('set', sent, next)
 }
 const said = computed<Sentence | null>(() => {
   if (!read.value.ok) return amountQuestionText(read.value.question, setting.system)
@@ -73,6 +79,8 @@ const beneath = computed(() => [comesTo.value, hint].filter(Boolean).join(' · '
       :aria-describedby="said || beneath ? `${id}-said` : undefined"
       fluid
       @update:model-value="typed"
+      @focus="writing = true"
+      @blur="writing = false"
     />
   </FieldFrame>
 </template>

@@ -7,9 +7,11 @@ import { usualDoseText } from '@/text/doses'
 import { dressingFacts } from '@/text/own'
 import { weightText, type UnitSystem } from '@/text/units'
 
-const { dressing, entry, units, own, retired } = defineProps<{
+const { dressing, entry, told, units, own, retired } = defineProps<{
   dressing: Dressing
   entry: DressingPack
+  /** Pack, price or stock were told. */
+  told: boolean
   units: UnitSystem
   own: boolean
   retired: boolean
@@ -26,11 +28,13 @@ const emit = defineEmits<{ pack: []; describe: [] }>()
         >{{ dressingFacts(dressing) }}; {{ usualDoseText(dressing, units) }}</small
       ></span
     >
-    <span
+    <span v-if="told"
       ><small>Bought as</small>{{ weightText(entry.kg, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
-    <span><small>On hand</small>{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span>
+    <span v-if="told"
+      ><small>On hand</small>{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
+    >
     <span class="actions">
       <Button
         v-if="own"

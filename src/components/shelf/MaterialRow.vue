@@ -6,6 +6,7 @@ import type { Material } from '@/core/data'
 import type { OwnMaterialRecord, ShelfItem } from '@/model/garden/schemas'
 import { packText } from '@/text/labels'
 import { FAMILY_NAMES } from '@/text/materials'
+import { namesOf } from '@/text/names'
 import { lengthText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
@@ -26,7 +27,8 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
       ><strong>{{ material.name }}</strong
       ><small
         ><template v-if="own">your own{{ own.retired ? ', offered no more' : '' }} · </template
-        >{{ FAMILY_NAMES[material.family] }}</small
+        >{{ FAMILY_NAMES[material.family]
+        }}<template v-if="namesOf(material.id)[0]">: {{ namesOf(material.id)[0] }}</template></small
       ></span
     >
     <span class="fact"

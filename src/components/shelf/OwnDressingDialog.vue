@@ -7,7 +7,7 @@ import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { dressingOfOwn } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { usualDoseText } from '@/text/doses'
-import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS } from '@/text/own'
+import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS, USUAL } from '@/text/own'
 import { problemField, problemText } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
@@ -29,11 +29,13 @@ const emit = defineEmits<{
   close: []
 }>()
 
+/** A copy that shares nothing: what is written in the dialog is no record yet. */
+const copyOf = (of: OwnDressingRecord): OwnDressingRecord =>
+  JSON.parse(JSON.stringify(of)) as OwnDressingRecord
 const draft = ref<OwnDressingRecord | null>(null)
 watch(
   () => dressing,
-  (now) =>
-    (draft.value = now && { ...now, label: { ...now.label }, weighed: now.weighed && { ...now.weighed } }),
+  (now) => (draft.value = now && copyOf(now)),
   { immediate: true },
 )
 const limes = LIMES.map((l) => ({ value: l.id, label: l.name }))
@@ -63,7 +65,7 @@ function setWeighed(change: Partial<NonNullable<OwnDressingRecord['weighed']>>) 
 const whole = () => draft.value && { ...draft.value, name: draft.value.name.trim() || 'My feed' }
 function save(retired?: boolean) {
   const own = whole()
-  if (own && row.value?.ok) emit('save', { ...own, retired: retired ?? own.retired })
+  if (own && row.value?.ok) emit('save', copyOf({ ...own, retired: retired ?? own.retired }))
 }
 </script>
 
@@ -105,9 +107,9 @@ function save(retired?: boolean) {
         />
         <ChoiceField
           label="How fine"
-          :model-value="draft.grind"
+          :model-value="draft.grind ?? USUAL"
           :options="GRIND_NAMES"
-          @update:model-value="draft.grind = $event"
+          @update:model-value="draft.grind = $event === USUAL ? null : $event"
         />
       </div>
       <div v-else class="three" role="group" aria-label="The three numbers on the bag">
@@ -156,7 +158,7 @@ function save(retired?: boolean) {
           @update:model-value="setWeighed({ millilitres: $event })"
         />
       </div>
-      <NoteField v-model="draft.note" label="Where it came from" :rows="2" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" label="Where it came from" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
@@ -170,7 +172,7 @@ function save(retired?: boolean) {
         <Button type="submit" label="Keep" :disabled="!row?.ok" />
         <Button type="button" label="Cancel" outlined @click="emit('close')" />
         <template v-if="listed">
-          <Button type="button" label="Copy" text @click="emit('copy', draft)" />
+          <Button type="button" label="Copy" text @click="emit('copy', copyOf(draft))" />
           <Button
             type="button"
             :label="draft.retired ? 'Offer it again' : 'Offer it no more'"

@@ -7,7 +7,7 @@ import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { materialOfOwn } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { FAMILY_NAMES } from '@/text/materials'
-import { FEELS, ownMaterialText, WETNESS_NAMES } from '@/text/own'
+import { FEELS, ownMaterialText, USUAL, WETNESS_NAMES } from '@/text/own'
 import { problemField, problemText } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
@@ -29,10 +29,13 @@ const emit = defineEmits<{
   close: []
 }>()
 
+/** A copy that shares nothing: what is written in the dialog is no record yet. */
+const copyOf = (of: OwnMaterialRecord): OwnMaterialRecord =>
+  JSON.parse(JSON.stringify(of)) as OwnMaterialRecord
 const draft = ref<OwnMaterialRecord | null>(null)
 watch(
   () => material,
-  (now) => (draft.value = now && { ...now, bucket: now.bucket && { ...now.bucket } }),
+  (now) => (draft.value = now && copyOf(now)),
   { immediate: true },
 )
 const families = Object.entries(FAMILY_NAMES).map(([value, label]) => ({
@@ -40,7 +43,7 @@ const families = Object.entries(FAMILY_NAMES).map(([value, label]) => ({
   label,
 }))
 const kin = computed(() => [
-  { value: '', label: 'none: a mean of its kind' },
+  { value: USUAL, label: 'a mean of its kind' },
   ...MATERIALS.filter((m) => m.family === draft.value?.family).map((m) => ({ value: m.id, label: m.name })),
 ])
 function setFamily(family: MaterialFamily | null) {
@@ -62,7 +65,7 @@ function setBucket(change: Partial<NonNullable<OwnMaterialRecord['bucket']>>) {
 const whole = () => draft.value && { ...draft.value, name: draft.value.name.trim() || 'My material' }
 function save(retired?: boolean) {
   const own = whole()
-  if (own && row.value?.ok) emit('save', { ...own, retired: retired ?? own.retired })
+  if (own && row.value?.ok) emit('save', copyOf({ ...own, retired: retired ?? own.retired }))
 }
 </script>
 
@@ -70,18 +73,19 @@ function save(retired?: boolean) {
   <DialogFrame
     :visible="material !== null"
     header="A material of your own"
+    width="52rem"
     writing
     @update:visible="emit('close')"
   >
     <form v-if="draft" class="form" @submit.prevent="save()">
-      <TextField
-        v-model="draft.name"
-        label="What you call it"
-        focused
-        :most="LONGEST_NAME"
-        placeholder="My garden compost"
-      />
-      <div class="pair">
+      <div class="three">
+        <TextField
+          v-model="draft.name"
+          label="What you call it"
+          focused
+          :most="LONGEST_NAME"
+          placeholder="My garden compost"
+        />
         <ChoiceField
           label="Kind"
           :model-value="draft.family"
@@ -90,12 +94,12 @@ function save(retired?: boolean) {
         />
         <ChoiceField
           label="Most like"
-          :model-value="draft.likeId ?? ''"
+          :model-value="draft.likeId ?? USUAL"
           :options="kin"
-          @update:model-value="draft.likeId = $event || null"
+          @update:model-value="draft.likeId = $event === USUAL ? null : $event"
         />
       </div>
-      <div class="pair">
+      <div class="three">
         <QuantityField
           label="A bucketful weighs"
           quantity="weight"
@@ -123,9 +127,9 @@ function save(retired?: boolean) {
         />
         <ChoiceField
           label="In the hand it is"
-          :model-value="draft.feel"
+          :model-value="draft.feel ?? USUAL"
           :options="FEELS"
-          @update:model-value="draft.feel = $event"
+          @update:model-value="draft.feel = $event === USUAL ? null : $event"
         />
         <QuantityField
           label="pH"
@@ -154,7 +158,7 @@ function save(retired?: boolean) {
           hint="more is bought to make up for it"
         />
       </div>
-      <NoteField v-model="draft.note" label="Where it came from" :rows="2" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" label="Where it came from" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
@@ -165,7 +169,7 @@ function save(retired?: boolean) {
         <Button type="submit" label="Keep" :disabled="!row?.ok" />
         <Button type="button" label="Cancel" outlined @click="emit('close')" />
         <template v-if="listed">
-          <Button type="button" label="Copy" text @click="emit('copy', draft)" />
+          <Button type="button" label="Copy" text @click="emit('copy', copyOf(draft))" />
           <Button
             type="button"
             :label="draft.retired ? 'Offer it again' : 'Offer it no more'"
@@ -184,8 +188,13 @@ function save(retired?: boolean) {
   flex-direction: column;
   gap: 12px;
 }
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 12px;
+}
 @media (max-width: 560px) {
-  .pair {
+  .three {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -5,7 +5,7 @@ import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
 import DressingShelfRow from '@/components/shelf/DressingShelfRow.vue'
 import type { Dressing } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
-import { ownDressingsOf } from '@/model/garden/garden'
+import { dressingPackKey, ownDressingsOf } from '@/model/garden/garden'
 import { ownRowsOf } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { dressingEntry } from '@/model/garden/shelfEntry'
@@ -26,6 +26,7 @@ const rows = computed(() =>
     dressing,
     entry: dressingEntry(garden.records, dressing.id),
     own: owns.value.get(dressing.id) ?? null,
+    told: garden.records.has(dressingPackKey(dressing.id)),
   })),
 )
 </script>
@@ -36,10 +37,11 @@ const rows = computed(() =>
   </p>
   <ul class="plain">
     <DressingShelfRow
-      v-for="{ dressing, entry, own } in rows"
+      v-for="{ dressing, entry, own, told } in rows"
       :key="dressing.id"
       :dressing="dressing"
       :entry="entry"
+      :told="told"
       :own="own !== null"
       :retired="own?.retired ?? false"
       :units="units"
