@@ -5,7 +5,7 @@ import type { MixNeeded } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import { succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
-import { containerOf, jobOf, judgedBed, liveJob, placeOf } from '@/model/garden/garden'
+import { asJudged, containerOf, jobOf, judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { sameData } from '@/model/garden/same'
 import type { Job, JobBed, Place } from '@/model/garden/schemas'
@@ -26,6 +26,7 @@ export interface JobInHand<G extends GardenDoor = GardenDoor> {
   job: ComputedRef<Job | undefined>
   /** The bed the mix is judged in. */
   lead: ComputedRef<JobBed | null>
+  /** What grows in the bed it is judged in. */
   crop: ComputedRef<Crop | undefined>
   place: ComputedRef<Place | undefined>
   targets: ComputedRef<Targets | null>
@@ -97,7 +98,7 @@ export function useJobIn<G extends GardenDoor>(
     units,
     job,
     lead,
-    crop: computed(() => cropById(job.value?.cropId)),
+    crop: computed(() => cropById(job.value && asJudged(job.value).cropId)),
     place,
     targets,
     bands,

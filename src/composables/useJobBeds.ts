@@ -26,7 +26,7 @@ export interface JobBeds {
   add: (bed: Bed) => void
   addNew: () => void
   change: (change: Partial<BedSpec>) => void
-  set: (change: Partial<Pick<JobBed, 'count' | 'sunkBy'>>) => void
+  set: (change: Partial<Pick<JobBed, 'count' | 'sunkBy' | 'cropId' | 'plants'>>) => void
   keepInList: () => void
   remove: (id: string) => void
 }

@@ -32,7 +32,7 @@ const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label 
 
 <template>
   <div class="choice">
-    <SwitchField v-model="way" :options="WAYS" label="How much is made" />
+    <SwitchField v-model="way" :options="WAYS" label="What is made" />
     <template v-if="amount !== null">
       <QuantityField
         label="Mix to make, loose"

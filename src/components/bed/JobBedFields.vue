@@ -1,20 +1,39 @@
 <script setup lang="ts">
-/** What a job asks of one of its beds: how many of it, and whether old mix stays in it. */
+/** What a job asks of one of its beds: how many, what grows in it, whether old mix stays in it. */
 import Button from 'primevue/button'
+import { computed } from 'vue'
+import { CROPS } from '@/core/data'
 import type { JobBed } from '@/model/garden/schemas'
+import { cropChoices } from '@/text/choices'
 import { bedTitle } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import CheckField from '../field/CheckField.vue'
+import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { bed, units, countProblem, beside } = defineProps<{
+const { bed, cropName, alone, units, countProblem, plantsProblem, beside } = defineProps<{
   bed: JobBed
+  /** The crop of the job; empty where none is chosen. */
+  cropName: string
+  /** No other bed is in the job: what grows in it is the crop of the job. */
+  alone: boolean
   units: UnitSystem
   countProblem: Sentence | null
+  plantsProblem: Sentence | null
   beside: (field: string) => Sentence | null
 }>()
-const emit = defineEmits<{ change: [change: Partial<Pick<JobBed, 'count' | 'sunkBy'>>]; keep: [] }>()
+const emit = defineEmits<{
+  change: [change: Partial<Pick<JobBed, 'count' | 'sunkBy' | 'cropId' | 'plants'>>]
+  keep: []
+}>()
+
+/** The choice of what grows in the rest of the job. */
+const OF_JOB = 'of the job'
+const crops = computed(() => [
+  { value: OF_JOB, label: cropName ? `as in the job: ${cropName}` : 'as in the job', words: [] },
+  ...cropChoices(CROPS),
+])
 
 /** How far old mix usually has sunk, cm. */
 const USUAL_SINKING = 5
@@ -32,6 +51,25 @@ const USUAL_SINKING = 5
         :model-value="bed.count"
         :hint="bed.spec.vessel.count > 1 ? `of the ${bed.spec.vessel.count} there are` : 'all alike'"
         @update:model-value="emit('change', { count: $event })"
+      />
+      <ChoiceField
+        v-if="!alone || bed.cropId !== null"
+        label="Grows in it"
+        :model-value="bed.cropId ?? OF_JOB"
+        :options="crops"
+        search="Search crops"
+        none="No crop of that name"
+        @update:model-value="emit('change', { cropId: $event === OF_JOB ? null : $event, plants: null })"
+      />
+      <QuantityField
+        v-if="bed.cropId !== null"
+        label="Plants in each"
+        quantity="number"
+        :units="units"
+        :problem="plantsProblem"
+        :model-value="bed.plants ?? 0"
+        hint="0 for as many as have room"
+        @update:model-value="emit('change', { plants: $event === 0 ? null : $event })"
       />
       <CheckField
         class="beside-field"

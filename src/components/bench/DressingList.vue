@@ -26,7 +26,7 @@ const { rows, lines, units, litres, settingOf, offers, stale } = defineProps<{
   /** The doses are of an older mix: shown, not to be given. */
   stale: boolean
 }>()
-const emit = defineEmits<{ set: [line: DressingLine]; remove: [lineId: string]; describe: [] }>()
+const emit = defineEmits<{ set: [line: DressingLine]; remove: [lineId: string]; describe: []; byLabel: [] }>()
 
 const offered = computed(() => feedChoices(rows))
 function add(id: string | null) {
@@ -79,6 +79,7 @@ const doses = computed(() =>
       size="small"
       @click="emit('describe')"
     />
+    <Button label="Dose by label" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
   </section>
 </template>
 

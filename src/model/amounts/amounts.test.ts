@@ -4,6 +4,7 @@ import { DRAWS } from '@/core/testing/arbitraries'
 import { outsideCheck } from '@/core/testing/outsideCheck'
 import { amountWords, usualManner } from '@/text/amounts'
 import { doseOf, readAmount, valueIn, type Amount, type AmountSetting, type Manner } from './amount'
+import { labelDose, readLabel } from './labelDose'
 import { readMeasure, type Dimension } from './measure'
 import { gramsIn, litresIn } from './units'
 
@@ -376,6 +377,40 @@ describe('a length, volume or weight with units of its own', () => {
     expect(readMeasure('5 gal', 'volume', 'metric')).toEqual({ kind: 'whose', unit: 'gallon' })
     expect(readMeasure('5 gal', 'volume', 'us')).toMatchObject({ value: 5 * GAL })
     expect(readMeasure('1,200 mm', 'length', 'us')).toMatchObject({ kind: 'either' })
+  })
+})
+
+describe('a dose by label', () => {
+  const amount: Amount = { value: 30, manner: { unit: 'g', base: 'bucket', of: 1 } }
+  const feed = (nitrogen: number, phosphate: number, potash: number) => ({
+    id: 'x',
+    label: { nitrogen, phosphate, potash },
+  })
+  const label = (text: string) => readLabel(text)!
+  test('labels are read as they are printed', () => {
+    expect(readLabel('4-4-4')).toEqual({ nitrogen: 4, phosphate: 4, potash: 4 })
+    expect(readLabel('NPK 15:5:15')).toEqual({ nitrogen: 15, phosphate: 5, potash: 15 })
+    expect(readLabel('0,5 - 1 - 2.5')).toEqual({ nitrogen: 0.5, phosphate: 1, potash: 2.5 })
+    for (const bad of ['', '4-4', '4-4-4-4', 'a-b-c', '0-0-0', '60-60-10']) expect(readLabel(bad)).toBeNull()
+  })
+  test('15-15-15 for 4-4-4: a quarter of the weight, all three alike', () => {
+    const dose = labelDose(label('4-4-4'), amount, feed(15, 15, 15), 'nitrogen', setting)
+    if (!dose.ok) throw new Error(dose.problem.code)
+    expect(dose.value.ratio).toBeCloseTo(4 / 15, 9)
+    expect(dose.value.gramsPerLitre).toBeCloseTo((3 * 4) / 15, 9)
+    expect(dose.value.changes.phosphate).toBeCloseTo(0, 9)
+  })
+  test('blood meal for a balanced feed brings no potash, and what the recipe has not is told', () => {
+    const dose = labelDose(label('5-5-5'), amount, feed(13, 1, 0), 'nitrogen', setting)
+    if (!dose.ok) throw new Error(dose.problem.code)
+    expect(dose.value.changes).toMatchObject({ potash: -1 })
+    expect(dose.value.changes.phosphate).toBeCloseTo(1 / 13 - 1, 9)
+    const back = labelDose(label('13-0-0'), amount, feed(5, 5, 5), 'nitrogen', setting)
+    expect(back.ok && back.value.extra.potash).toBeCloseTo((3 * 13) / 100, 9)
+    const none = labelDose(label('13-0-0'), amount, feed(5, 5, 5), 'potash', setting)
+    expect(!none.ok && none.problem.code).toBe('no-dressing-for-target')
+    const lost = labelDose(label('4-4-4'), amount, feed(5, 5, 5), 'nitrogen', { ...setting, bucket: 0 })
+    expect(!lost.ok && lost.problem.code).toBe('size-not-positive')
   })
 })
 

@@ -3,7 +3,7 @@ import { TURN_FRACTION } from '@/core/batch/planBatches'
 import { cropById, materialById } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
 import { cropFit } from '@/core/filling'
-import { judgedBed, settingsOf, type Garden } from '../garden/garden'
+import { asJudged, judgedBed, settingsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { DressingLine, Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
@@ -31,7 +31,8 @@ function bagOf(garden: Garden, job: Job): number | null {
 }
 
 /** What amounts of a job are counted in when they go all through its mix. Litres of mix; null where unknown. */
-export function jobAmounts(garden: Garden, job: Job): JobAmounts {
+export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
+  const job = asJudged(whole)
   const all = mixWanted(job)
   const needed = mixNeededFor(judgedBed(job))
   const crop = cropById(job.cropId)

@@ -107,6 +107,21 @@ export const containerOf = ({ shape, headspace, base }: Vessel): Container => ({
 /** The bed a job's mix is judged in. */
 export const judgedBed = (job: Job): JobBed => job.fills.find((f) => f.id === job.judgedIn) ?? job.fills[0]!
 
+/**
+ * A job as one of its beds has it: judged there, with the crop of that bed where it has one of its own, and as many
+ * plants. A bed with its own crop has no companions.
+ */
+export function inBed(job: Job, bed: JobBed): Job {
+  const own = bed.cropId === null ? {} : { cropId: bed.cropId, companionIds: [], plants: null }
+  const plants = bed.plants === null ? {} : { plants: bed.plants }
+  return { ...job, ...own, ...plants, judgedIn: bed.id }
+}
+/** The same in the bed it is judged in; the job itself where that bed has nothing of its own. */
+export function asJudged(job: Job): Job {
+  const bed = judgedBed(job)
+  return bed.cropId === null && bed.plants === null ? job : inBed(job, bed)
+}
+
 export {
   nextYearsJob,
   STARTING_PLAN,

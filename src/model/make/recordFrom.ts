@@ -1,6 +1,6 @@
 import type { Quantities } from './quantities'
 import { doseTotals } from './doseTotals'
-import { judgedBed } from '@/model/garden/garden'
+import { asJudged, judgedBed } from '@/model/garden/garden'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialById } from '@/core/data'
 import type { Job, MixRecord } from '@/model/garden/schemas'
@@ -28,7 +28,7 @@ export function recordFrom(
     id,
     jobId: job.id,
     jobName,
-    cropId: job.cropId,
+    cropId: asJudged(job).cropId,
     madeOn,
     note,
     vessel: { ...judgedBed(job).spec.vessel, count: judgedBed(job).count },

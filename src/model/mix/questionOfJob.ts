@@ -1,5 +1,5 @@
 import { cropById, ownRows } from '@/core/data'
-import { containerOf, judgedBed } from '../garden/garden'
+import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
 import { onGround } from '../garden/starting'
 import {
@@ -52,8 +52,9 @@ export const bedQuestion = ({ vessel, wall, layers, rootBalls, carried }: BedSpe
   wide: onGround(vessel.kind),
 })
 
-/** A job's mix in the bed it is judged in. A crop the tables do not know counts as none. */
-export function questionOfJob(job: Job, place?: Place): MixQuestion {
+/** A job's mix in the bed it is judged in, with what grows there. A crop the tables do not know counts as none. */
+export function questionOfJob(whole: Job, place?: Place): MixQuestion {
+  const job = asJudged(whole)
   return {
     bed: bedQuestion(judgedBed(job).spec),
     recipe: recipeQuestion(job),
@@ -96,4 +97,12 @@ const ASKED = [
 export const askTheSame = (a: Job, b: Job): boolean =>
   ASKED.every((field) => a[field] === b[field]) &&
   a.fills.length === b.fills.length &&
-  a.fills.every((bed, i) => bed.id === b.fills[i]!.id && bed.spec === b.fills[i]!.spec)
+  a.fills.every((bed, i) => {
+    const other = b.fills[i]!
+    return (
+      bed.id === other.id &&
+      bed.spec === other.spec &&
+      bed.cropId === other.cropId &&
+      bed.plants === other.plants
+    )
+  })

@@ -18,7 +18,7 @@ import {
   type MonthSuits,
   type WinterMargin,
 } from '@/core/season'
-import { judgedBed } from '@/model/garden/garden'
+import { asJudged, judgedBed } from '@/model/garden/garden'
 import type { Job, MixRecord, Place } from '@/model/garden/schemas'
 
 const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
@@ -30,7 +30,7 @@ export interface Outdoors {
 }
 /** How the months of a place suit the leading crop; null where either is unknown. */
 export function outdoorsOf(job: Job, place: Place | undefined): Outdoors | null {
-  const crop = cropById(job.cropId)
+  const crop = cropById(asJudged(job).cropId)
   const season = crop && seasonOf(crop.id)
   if (!season || !place) return null
   return { suits: monthsFor(season, place), planting: plantingMonths(crop, season, place) }
@@ -38,7 +38,7 @@ export function outdoorsOf(job: Job, place: Place | undefined): Outdoors | null 
 
 /** What a winter out of doors leaves the leading crop to spare; null for what does not stay, or without a place. */
 export function winterOf(job: Job, place: Place | undefined): (WinterMargin & { inPot: boolean }) | null {
-  const crop = cropById(job.cropId)
+  const crop = cropById(asJudged(job).cropId)
   const standsTo = crop && seasonOf(crop.id)?.standsTo
   if (!standsTo || !place) return null
   const inPot = judgedBed(job).spec.vessel.base.kind !== 'onSoil'
@@ -106,7 +106,7 @@ export function seasonPlan(
 ): SeasonPlan {
   const planted = plantingDay(job)
   const start = parseISO(planted.day)
-  const crop = cropById(job.cropId)
+  const crop = cropById(asJudged(job).cropId)
   const season = crop && seasonOf(crop.id)
   const suits = season && place ? monthsFor(season, place) : null
   const growth = crop && growthOf(crop.id)

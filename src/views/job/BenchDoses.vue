@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Lime and what else is given by weight. A frame after the parts, and an offer never of an older mix. */
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
@@ -14,6 +14,8 @@ import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
 
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
+const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))
+const byLabel = ref(false)
 const { garden, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
   useBenchContext()
 /** Mix the job makes, for grams in all. */
@@ -78,6 +80,15 @@ const besideLime = (field: string) => beside(field, outcome.value)
       @set="set"
       @remove="garden.run({ type: 'dressing/remove', jobId: delayedJob.id, lineId: $event })"
       @describe="describeDressing()"
+      @by-label="byLabel = true"
+    />
+    <LabelDoseDialog
+      v-if="byLabel && amounts"
+      v-model:visible="byLabel"
+      :rows="rows"
+      :lines="delayedJob.dressings"
+      :amounts="amounts"
+      @give="garden.run({ type: 'dressing/set', jobId: delayedJob.id, line: $event })"
     />
     <OwnDressingDialog
       v-if="dressing"

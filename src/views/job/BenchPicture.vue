@@ -6,20 +6,31 @@ import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
-import { evaluateJob } from '@/model/mix/evaluateJob'
+import { judgedIn } from '@/model/mix/judgedIn'
 import { bedTitle, jobTitle } from '@/text/labels'
+import { standsText } from '@/text/standing'
 import { problemText } from '@/text/problems.en'
-import { percentText } from '@/text/units'
 import BenchMoves from './BenchMoves.vue'
 
-const { garden, job, delayedJob, delayedAnswer, lead, container, fill, units, evaluation, answer, hasParts } =
-  useBenchContext()
-/** Beds of the job, with the air the mix has in each: the same mix is another in another depth. */
+const {
+  garden,
+  job,
+  place,
+  delayedJob,
+  delayedAnswer,
+  lead,
+  container,
+  fill,
+  units,
+  evaluation,
+  answer,
+  hasParts,
+} = useBenchContext()
+/** Beds of the job, with how the mix stands in each for what grows there: it is another in another depth. */
 const judged = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => {
-    const there = delayedJob.value && evaluateJob({ ...delayedJob.value, judgedIn: f.id })
-    const air = there?.ok ? `: ${percentText(there.value.mix.airFilledPorosity)} air` : ''
-    return { value: f.id, label: `${bedTitle(f.spec)}${air}` }
+    const there = delayedJob.value && judgedIn(delayedJob.value, f.id, place.value)
+    return { value: f.id, label: `${bedTitle(f.spec)}${there ? `: ${standsText(there)}` : ''}` }
   }),
 )
 const problem = computed(() =>

@@ -17,8 +17,10 @@ import { useJob } from '@/composables/useJob'
 import { useJobBeds } from '@/composables/useJobBeds'
 import { useStations } from '@/composables/useStations'
 import { standingWater } from '@/core/water'
+import { countProblem } from '@/core/amounts'
+import { cropById } from '@/core/data'
 import { cropFit } from '@/core/filling'
-import { judgedBed } from '@/model/garden/garden'
+import { inBed, judgedBed } from '@/model/garden/garden'
 import { amountProblem } from '@/model/make/quantities'
 import { useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
@@ -30,7 +32,9 @@ import { noteText, problemText } from '@/text/problems.en'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, crop, units, evaluation, place, targets } = inHand
+const { garden, job, units, evaluation, place, targets } = inHand
+/** The crop of the job, whatever grows in single beds. */
+const crop = computed(() => cropById(job.value?.cropId))
 const beds = useJobBeds(inHand)
 const { chosen, choose, rows, counted, whole, wrongCount, offered, add, addNew, change, set } = beds
 const { go } = useStations(() => jobId)
@@ -41,9 +45,17 @@ const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value
 const besideField = (field: string) => (field === 'bedCount' && wrongCount.value ? null : beside(field))
 
 const needed = computed(() => (plan.value?.ok ? plan.value.value : null))
+/** The job as the chosen bed has it: with its own crop and plants. */
+const here = computed(() => (job.value && chosen.value ? inBed(job.value, chosen.value) : null))
+const grows = computed(() => cropById(here.value?.cropId))
 const fits = computed(() =>
-  crop.value && needed.value ? cropFit(crop.value, needed.value, job.value?.plants ?? null) : null,
+  grows.value && needed.value ? cropFit(grows.value, needed.value, here.value?.plants ?? null) : null,
 )
+const plantsProblem = computed(() => {
+  const asked = chosen.value?.plants ?? null
+  const wrong = asked === null ? null : countProblem(asked)
+  return wrong && problemText(wrong, units.value)
+})
 const advice = computed(() => {
   // The mix is worked out in the bed it is judged in.
   const isJudged = job.value && chosen.value?.id === judgedBed(job.value).id
@@ -53,7 +65,7 @@ const advice = computed(() => {
     ...(reservoir > 0
       ? [reservoirText(reservoir, answer && standingWater(answer.profile), units.value)]
       : []),
-    ...(crop.value && fits.value ? fitTexts(crop.value, fits.value, units.value) : []),
+    ...(grows.value && fits.value ? fitTexts(grows.value, fits.value, units.value) : []),
     ...(plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []),
   ]
 })
@@ -84,7 +96,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         :place="place"
         :targets="targets"
         :units="units"
-        :room="fits?.room.count ?? null"
+        :room="chosen.cropId === null ? (fits?.room.count ?? null) : null"
         @crop="garden.run({ type: 'job/crop', jobId, cropId: $event })"
         @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
         @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
@@ -94,6 +106,9 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
       <BedAdder :offered="offered" @add="add" @new="addNew" />
       <JobBedFields
         :bed="chosen"
+        :crop-name="crop?.name ?? ''"
+        :alone="job.fills.length === 1"
+        :plants-problem="plantsProblem"
         :units="units"
         :count-problem="wrongCount"
         :beside="beside"

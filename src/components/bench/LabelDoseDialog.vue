@@ -1,0 +1,137 @@
+<script setup lang="ts">
+/** A recipe names one feed, the shelf holds another: how much of it, and what differs. */
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import type { Dressing } from '@/core/data'
+import { readAmount } from '@/model/amounts/amount'
+import { labelDose, NUTRIENTS, readLabel, type Nutrient } from '@/model/amounts/labelDose'
+import type { JobAmounts } from '@/model/amounts/setting'
+import type { DressingLine } from '@/model/garden/schemas'
+import { freeLineId, lineOf } from '@/model/mix/doses'
+import { amountQuestionText, comesToText, noBaseText, usualManner } from '@/text/amounts'
+import { feedChoices } from '@/text/choices'
+import { labelDoseText, NUTRIENT_CHOICES } from '@/text/labelDose'
+import { labelText } from '@/text/own'
+import type { Sentence } from '@/text/problems.en'
+import { doseText } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import SwitchField from '../field/SwitchField.vue'
+import TextField from '../field/TextField.vue'
+import DialogFrame from '../frame/DialogFrame.vue'
+
+const { rows, lines, amounts } = defineProps<{
+  /** Dressings on the shelf; those with a label can stand in. */
+  rows: readonly Dressing[]
+  lines: readonly DressingLine[]
+  amounts: JobAmounts
+}>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ give: [line: DressingLine] }>()
+
+const label = ref('4-4-4')
+const says = ref('')
+const mineId = ref<string | null>(null)
+const nutrient = ref<Nutrient>('nitrogen')
+
+const recipe = computed(() => readLabel(label.value))
+const labelProblem = computed<Sentence | null>(() =>
+  recipe.value
+    ? null
+    : { why: 'A label has three numbers.', fix: 'Type them as on the bag, for example 4-4-4 or 15-5-15.' },
+)
+const read = computed(() => readAmount(says.value, amounts.system, usualManner(amounts.system)))
+const mine = computed(() => rows.find((d) => d.id === mineId.value) ?? null)
+const feeds = computed(() =>
+  feedChoices(rows.filter((d) => d.label && NUTRIENTS.some((n) => d.label![n] > 0))).map((c) => {
+    const row = rows.find((d) => d.id === c.value)
+    return { ...c, label: row?.label ? `${c.label} (${labelText(row.label)})` : c.label }
+  }),
+)
+const answer = computed(() =>
+  recipe.value && read.value.ok && mine.value
+    ? labelDose(recipe.value, read.value.amount, mine.value, nutrient.value, amounts)
+    : null,
+)
+const amountProblem = computed<Sentence | null>(() => {
+  if (says.value === '') return null
+  if (!read.value.ok) return amountQuestionText(read.value.question, amounts.system)
+  return answer.value && !answer.value.ok && answer.value.problem.code === 'size-not-positive'
+    ? noBaseText(read.value.amount.manner)
+    : null
+})
+const noneOf = computed(
+  () => answer.value && !answer.value.ok && answer.value.problem.code === 'no-dressing-for-target',
+)
+const comesTo = computed(() => {
+  if (!answer.value?.ok || !read.value.ok || !mine.value) return ''
+  const setting = { ...amounts, bulkDensity: mine.value.bulkDensity.value }
+  const { manner } = read.value.amount
+  const grams = { unit: 'g' as const, base: manner.base, of: manner.of }
+  const litres = manner.base === 'volume' ? manner.of : amounts[manner.base]! * manner.of
+  return comesToText({ value: answer.value.value.gramsPerLitre * litres, manner: grams }, setting)
+})
+function give() {
+  if (!answer.value?.ok || !mine.value || !read.value.ok) return
+  const { base, of } = read.value.amount.manner
+  emit('give', {
+    ...lineOf(mine.value.id, answer.value.value.gramsPerLitre),
+    id: freeLineId(mine.value.id, lines),
+    measure: { unit: amounts.system === 'us' ? 'oz' : 'g', base, of },
+  })
+  visible.value = false
+}
+</script>
+
+<template>
+  <DialogFrame v-model:visible="visible" header="Dose by label" width="34rem" writing>
+    <form class="form" @submit.prevent="give">
+      <div class="pair">
+        <TextField v-model="label" label="The recipe’s feed is" focused :problem="labelProblem" />
+        <TextField
+          v-model="says"
+          label="The recipe says"
+          placeholder="2 tablespoons per bucket"
+          :problem="amountProblem"
+        />
+      </div>
+      <ChoiceField
+        v-model="mineId"
+        label="Mine is"
+        :options="feeds"
+        search="Search feeds"
+        none="No feed of that name"
+        placeholder="Choose a feed"
+      />
+      <div>
+        <span id="match-by">As much of which nutrient</span>
+        <SwitchField v-model="nutrient" :options="NUTRIENT_CHOICES" labelled-by="match-by" />
+      </div>
+      <p role="status">
+        <template v-if="noneOf">One of the two has none of that: match by another nutrient.</template>
+        <template v-else-if="answer?.ok">
+          <strong>{{ doseText(answer.value.gramsPerLitre, amounts.system) }}</strong> of yours<template
+            v-if="comesTo"
+            >: {{ comesTo }}</template
+          >. {{ labelDoseText(answer.value, nutrient, amounts.system) }}
+        </template>
+      </p>
+      <div class="row">
+        <Button type="submit" label="Give it" :disabled="!answer?.ok" />
+        <Button type="button" label="Cancel" outlined @click="visible = false" />
+      </div>
+    </form>
+  </DialogFrame>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+@media (max-width: 560px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,62 @@
+import { describe, expect, test } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
+import { asJudged, inBed, jobsOf } from '../garden/garden'
+import type { Job } from '../garden/schemas'
+import { startingJobBed, startingSpec } from '../garden/starting'
+import { jobAmounts } from '../amounts/setting'
+import { outdoorsOf } from '../season/season'
+import { prepareJob } from './evaluateJob'
+import { judgedIn } from './judgedIn'
+import { askTheSame, questionOfJob } from './questionOfJob'
+
+const garden = demoGarden()
+const base = jobsOf(garden).find((j) => j.parts.length > 1 && j.cropId !== null)!
+const pots = {
+  ...startingJobBed('berries', startingSpec('roundPot', 'metric'), null),
+  cropId: 'blueberry',
+  plants: 1,
+}
+const tub = startingJobBed('tub', startingSpec('oval', 'metric'), null)
+const job: Job = {
+  ...base,
+  cropId: 'tomato_cherry',
+  companionIds: ['basil'],
+  plants: 2,
+  fills: [tub, pots],
+  judgedIn: 'tub',
+}
+
+describe('two crops in two beds of one job', () => {
+  test('each bed is asked about with its own crop and plants, companions with the crop of the job alone', () => {
+    const crops = (judged: string) => questionOfJob({ ...job, judgedIn: judged }).crops.map((c) => c.id)
+    expect(crops('tub')).toEqual(['tomato_cherry', 'basil'])
+    expect(crops('berries')).toEqual(['blueberry'])
+    expect(questionOfJob({ ...job, judgedIn: 'berries' }).care.plants).toBe(1)
+    expect(questionOfJob(job).care.plants).toBe(2)
+    expect(asJudged(job)).toBe(job)
+    expect(inBed(job, { ...tub, plants: 3 })).toMatchObject({ cropId: 'tomato_cherry', plants: 3 })
+  })
+  test('each is judged by its own bands: what tomatoes like is too limy for blueberries', () => {
+    const bands = (judged: string) => {
+      const prepared = prepareJob({ ...job, judgedIn: judged })
+      if (!prepared.ok) throw new Error(prepared.problem.code)
+      return prepared.value.bands.pH
+    }
+    expect(bands('berries').high).toBeLessThan(bands('tub').low)
+    expect(judgedIn(job, 'berries')!.verdicts.pH).toBe('high')
+    expect(judgedIn(job, 'tub')!.verdicts.pH).not.toBe('high')
+  })
+  test('its months and its amounts for a plant are its own', () => {
+    const place = garden.get('place') as Parameters<typeof outdoorsOf>[1]
+    const suits = (judged: string) => outdoorsOf({ ...job, judgedIn: judged }, place)!.suits
+    expect(suits('berries')).not.toEqual(suits('tub'))
+    const of = (judged: string) => jobAmounts(garden, { ...job, judgedIn: judged })
+    expect(of('berries').plant).toBeCloseTo(of('berries').container!, 9)
+    expect(of('tub').plant).toBeCloseTo(of('tub').container! / 2, 9)
+  })
+  test('another crop in a bed is another question', () => {
+    const other = { ...job, fills: [tub, { ...pots, cropId: 'mint' }] }
+    expect(askTheSame(job, other)).toBe(false)
+    expect(askTheSame(job, { ...job, name: 'else' })).toBe(true)
+  })
+})
