@@ -1,4 +1,4 @@
-import { keepOwnRows, type OwnRows } from '@/core/data'
+import { keepOwnRows, type OwnRows } from '@/core/data/ownRows'
 import type { Garden } from '@/model/garden/garden'
 
 /** Own rows of a garden, kept for the lookups of the core. */

@@ -11,6 +11,7 @@ import {
 } from '@/model/amounts/amount'
 import { LITRES } from '@/core/units'
 import { numberText } from './counted'
+import { aBucket, doseSpoons } from './measures'
 import type { Sentence } from './problems.en'
 import { doseText, doseWeightText, volumeText, type UnitSystem } from './units'
 
@@ -117,6 +118,12 @@ export function comesToText(amount: Amount, setting: AmountSetting): string {
     ...(base === 'all' || setting.all === null
       ? []
       : [`${doseWeightText(dose * setting.all, system)} in all`]),
+    // Scales first; a spoon where there are none.
+    ...(weighed
+      ? [
+          `${doseSpoons(dose * aBucket(system), setting.bulkDensity, system)} for ${volumeText(aBucket(system), system)}`,
+        ]
+      : []),
   ].join('; ')
 }
 

@@ -1,9 +1,11 @@
-import { type Crop, type Pack, cropById } from '@/core/data'
+import { cropRow } from '@/core/data/cropTable'
+import { materialById } from '@/core/data/materials'
+import { isOwn } from '@/core/data/ownRows'
+import type { Crop, Pack } from '@/core/data'
 import type { CropFit, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LITRES } from '@/core/units'
 import { LIFT_LIMIT } from '@/core/weight'
-import { isOwn, materialById } from '@/core/data'
 import type { BedSpec, DressingPlace, JobBed, Job, Place, VesselKind } from '@/model/garden/schemas'
 import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
@@ -64,7 +66,7 @@ export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
   daysBetweenWaterings: { label: 'Days between waterings', term: 'in the thirstiest month' },
 }
 
-const cropNamed = (id: string) => cropById(id)?.name ?? id
+const cropNamed = (id: string) => cropRow(id)?.name ?? id
 /** Why a band is what it is. */
 export function reasonText(reason: Reason, units: UnitSystem): string {
   switch (reason.code) {

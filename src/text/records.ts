@@ -1,4 +1,4 @@
-import { cropById } from '@/core/data'
+import { cropName } from '@/core/data/cropTable'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from './dates'
 import { placeText, VESSEL_NAMES } from './labels'
@@ -19,7 +19,7 @@ export const expectedText = ({ predicted: p }: MixRecord): string =>
 export const predictedText = ({ predicted: p }: MixRecord, units: UnitSystem): string =>
   `Air after draining ${percentText(p.airFilledPorosity)}, water within easy reach ${percentText(p.easilyAvailableWater)}, pH ${pHText(p.pH)} in six weeks, ${weightText(p.drainedWeight, units)} each when drained.`
 
-export const recordCrop = (r: MixRecord): string => cropById(r.cropId)?.name ?? ''
+export const recordCrop = (r: MixRecord): string => cropName(r.cropId)
 
 /** "6 fabric bags, Sweet pepper". */
 export function recordAbout(r: MixRecord): string {

@@ -10,7 +10,7 @@ import LatelyMixed from '@/components/today/LatelyMixed.vue'
 import StartTiles from '@/components/today/StartTiles.vue'
 import { useDues } from '@/composables/useDues'
 import { useNewJob } from '@/composables/useNewJob'
-import { cropById } from '@/core/data'
+import { cropName } from '@/core/data/cropTable'
 import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations'
@@ -36,7 +36,7 @@ const dues = useDues(
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
   const job = liveJob(garden.records, stored)
-  const about = `${cropById(job.cropId)?.name ?? 'No crop chosen'} · ${fillsText(job.fills)}`
+  const about = `${cropName(job.cropId) || 'No crop chosen'} · ${fillsText(job.fills)}`
   return { job, id: job.id, title: jobTitle(job), about, archived: job.archived }
 }
 /** Jobs in hand: what has a date first, soonest first, then as they were begun. */

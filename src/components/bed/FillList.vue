@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The beds of a job: which is looked at, how many of each, what they take. */
 import Button from 'primevue/button'
-import { cropById } from '@/core/data'
+import { cropName } from '@/core/data/cropTable'
 import type { JobBed } from '@/model/garden/schemas'
 import { bedTitle } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
@@ -26,7 +26,7 @@ const emit = defineEmits<{ choose: [fillId: string]; remove: [fillId: string] }>
           <small class="soft">
             {{ litres === null ? 'something is wrong with it' : volumeText(litres, units)
             }}{{ fill.sunkBy === null ? '' : ', topping up'
-            }}{{ cropById(fill.cropId) ? `, ${cropById(fill.cropId)!.name}` : '' }}
+            }}{{ fill.cropId ? `, ${cropName(fill.cropId)}` : '' }}
           </small>
         </span>
       </button>

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { materialSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
 import { CROPS, LIMES, MATERIALS } from '.'
 import cropsFile from './crops.json'
+import figuresFile from './cropFigures.json'
 import { DRESSINGS } from './dressings'
 import { GROWTH } from './growth'
 import { SEASONS } from './seasons'
@@ -16,7 +17,8 @@ describe('data tables', () => {
   test('fit their schemas, and every source is listed', () => {
     for (const [file, table] of [
       ['materials.json', MATERIALS],
-      ['crops.json', CROPS],
+      ['crops.json', cropsFile],
+      ['cropFigures.json', figuresFile],
       ['seasons.json', SEASONS],
       ['growth.json', GROWTH],
       ['dressings.json', DRESSINGS],
@@ -27,10 +29,10 @@ describe('data tables', () => {
       if (file !== 'sources.json') expect(missingSources(table, SOURCES), file).toEqual([])
     }
   })
-  test('hold at least 40 materials, 35 dressings and 45 crops, each once', () => {
+  test('hold at least 40 materials, 60 dressings and 90 crops, each once', () => {
     expect(MATERIALS.length).toBeGreaterThanOrEqual(40)
-    expect(DRESSINGS.length).toBeGreaterThanOrEqual(35)
-    expect(CROPS.length).toBeGreaterThanOrEqual(45)
+    expect(DRESSINGS.length).toBeGreaterThanOrEqual(60)
+    expect(CROPS.length).toBeGreaterThanOrEqual(90)
     for (const list of [MATERIALS, DRESSINGS, CROPS]) once(list)
   })
   test('a broken row is told by name', () => {
@@ -40,7 +42,11 @@ describe('data tables', () => {
     expect(result.error?.issues[0]?.message).toBe('peat_fine: water at 50 cm is above that at 10')
     expect(missingSources([{ source: 'nobody' }], SOURCES)).toEqual(['nobody'])
   })
-  test('the crops file is what the core hands out', () => expect(CROPS).toEqual(cropsFile))
+  test('a crop is its row and its figures', () => {
+    expect(figuresFile.map((f) => f.crop)).toEqual(cropsFile.map((c) => c.id))
+    for (const [i, { properties, ...row }] of CROPS.entries())
+      expect([row, { crop: row.id, ...properties }]).toEqual([cropsFile[i], figuresFile[i]])
+  })
   test('every crop has its season once, and what stays for years has its cold', () => {
     expect(SEASONS.map((s) => s.crop)).toEqual(CROPS.map((c) => c.id))
     for (const c of CROPS.filter((c) => c.perennial))

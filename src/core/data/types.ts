@@ -175,7 +175,8 @@ export interface CropProperties {
   saltSlope?: Property
 }
 
-export interface Crop {
+/** A crop as far as its name, its bands and what is told of it go. */
+export interface CropRow {
   id: string
   name: string
   latin: string
@@ -190,6 +191,10 @@ export interface Crop {
   airFilledPorosity: SourcedBand
   /** Stays for years: demand and water use do not end with a first harvest. */
   perennial: boolean
+}
+
+/** A crop with its figures. */
+export interface Crop extends CropRow {
   properties: CropProperties
 }
 

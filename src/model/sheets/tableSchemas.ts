@@ -101,19 +101,21 @@ export const cropSchema = z.strictObject({
   pH: band,
   airFilledPorosity: band,
   perennial: z.boolean(),
-  properties: z.strictObject({
-    minRootVolume: positive,
-    minDepth: positive,
-    spacing: positive,
-    canopyHeight: positive,
-    canopyArea: positive,
-    cropCoefficient: positive,
-    depletionFraction: fraction,
-    seasonNitrogen: positive,
-    daysToMaturity: positive,
-    saltThreshold: positive,
-    saltSlope: positive.optional(),
-  }),
+})
+
+export const cropFiguresSchema = z.strictObject({
+  crop: z.string(),
+  minRootVolume: positive,
+  minDepth: positive,
+  spacing: positive,
+  canopyHeight: positive,
+  canopyArea: positive,
+  cropCoefficient: positive,
+  depletionFraction: fraction,
+  seasonNitrogen: positive,
+  daysToMaturity: positive,
+  saltThreshold: positive,
+  saltSlope: positive.optional(),
 })
 
 export const seasonSchema = z
@@ -214,6 +216,7 @@ export const sourcesSchema = z.record(
 export const TABLES = {
   'materials.json': z.array(materialSchema),
   'crops.json': z.array(cropSchema),
+  'cropFigures.json': z.array(cropFiguresSchema),
   'seasons.json': z.array(seasonSchema),
   'growth.json': z.array(growthSchema),
   'limes.json': z.array(dressingSchema),

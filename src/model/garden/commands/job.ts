@@ -1,4 +1,4 @@
-import { cropById } from '@/core/data'
+import { cropRow } from '@/core/data/cropTable'
 import type { Job, JobBed } from '../schemas'
 import type { Command } from './command'
 import { tickOf } from './marks'
@@ -6,7 +6,7 @@ import { nextRecipe } from './recipe'
 
 /** Middle of a crop's pH band, to a tenth. */
 export const cropTargetPH = (cropId: string | null): number | null => {
-  const crop = cropById(cropId)
+  const crop = cropRow(cropId)
   return crop ? Math.round(((crop.pH.low + crop.pH.high) / 2) * 10) / 10 : null
 }
 
