@@ -60,7 +60,7 @@ test('months, winter and room follow the place and the crop; the number of plant
   await page.goBack()
   await expect(form).toContainText(/near −3 °C \(zone 9b\)/)
   await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
-  await page.getByPlaceholder('Search crops').fill('bush')
+  await page.getByPlaceholder('Search crops').fill('bush bean')
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
   await page.getByRole('combobox', { name: 'Planted in' }).click()

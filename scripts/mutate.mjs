@@ -97,7 +97,7 @@ let now = null
 const start = async () => {
   const runner = await createVitest(
     'test',
-    { watch: false, bail: 1, reporters: [{}], silent: true, passWithNoTests: true },
+    { watch: false, pool: 'forks', bail: 1, reporters: [{}], silent: true, passWithNoTests: true },
     {
       plugins: [
         {
@@ -150,11 +150,17 @@ const specificationsFor = async (path) =>
 const { found } = mutantsOf(file)
 const path = resolve(root, file)
 const survivors = []
+/** How long a run may take, ms. */
+let patience = 600_000
 /** Whether the tests notice a change; null changes nothing. */
 async function isNoticed(mutant) {
   now = mutant && { ...mutant, path }
   vitest.invalidateFile(path)
-  const result = await vitest.runTestSpecifications(await specificationsFor(path))
+  const specifications = await specificationsFor(path)
+  // A change that makes a loop endless never comes back: its process is ended, which counts as noticed.
+  const alarm = setTimeout(() => spawnSync('pkill', ['-KILL', '-P', String(process.pid)]), patience)
+  const result = await vitest.runTestSpecifications(specifications)
+  clearTimeout(alarm)
   if (result.unhandledErrors.length > 0) {
     // A change that makes a loop endless takes the whole runner with it.
     await vitest.close()
@@ -162,6 +168,9 @@ async function isNoticed(mutant) {
   }
   return result.unhandledErrors.length > 0 || result.testModules.some((m) => !m.ok())
 }
+const began = performance.now()
+if (await isNoticed(null)) throw new Error(`${file}: the tests fail without a change`)
+patience = Math.max(20_000, 5 * (performance.now() - began))
 for (const mutant of found) if (!(await isNoticed(mutant))) survivors.push(mutant)
 // Without a change they pass, after all the runs as before them: else nothing was killed by a change.
 if (await isNoticed(null)) throw new Error(`${file}: the tests fail without a change`)

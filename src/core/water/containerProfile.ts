@@ -98,6 +98,9 @@ export const dryingLimits = (container: Container): { easy: Centimetres; buffer:
     ? { easy: WATER_LIMITS.easyInGround.value, buffer: WATER_LIMITS.bufferInGround.value }
     : { easy: WATER_LIMITS.easyInPots.value, buffer: WATER_LIMITS.bufferInPots.value }
 
+/** Halvings of 50 cm that leave less than 0.01 cm. */
+const HALVINGS = 13
+
 /** Half of what a layer gives up to this tension is gone at its entry tension, cm. */
 const ENTRY_TO: Centimetres = 50
 
@@ -113,7 +116,7 @@ const ENTRY_TO: Centimetres = 50
 export function entryTensionOf(waterAt: (tension: Centimetres) => Fraction): Centimetres {
   const half = (waterAt(0) + waterAt(ENTRY_TO)) / 2
   let [low, high] = [0, ENTRY_TO]
-  while (high - low > 0.01) {
+  for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2
     if (waterAt(middle) > half) low = middle
     else high = middle
