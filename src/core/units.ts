@@ -24,6 +24,7 @@ export const LITRES = {
   usGallon: 3.785411784,
   usQuart: 0.946352946,
   usCup: 0.2365882365,
+  usFluidOunce: 0.0295735295625,
   usTablespoon: 0.01478676478125,
   usTeaspoon: 0.00492892159375,
   imperialGallon: 4.54609,

@@ -5,7 +5,7 @@ import type { DoseLine, MixLine, ShoppingLine } from '@/model/make/shoppingList'
 import type { UseUp } from '@/model/make/useUp'
 import { packText, shortName } from './labels'
 import { bagText } from './recipes'
-import { doseWeightText, volumeText, weightText, type UnitSystem } from './units'
+import { doseWeightText, spoonfulText, volumeText, weightText, type UnitSystem } from './units'
 
 /** A line of what to gather, in words. */
 export interface GatherLine {
@@ -50,7 +50,7 @@ function materialLine(line: ShoppingLine, units: UnitSystem): GatherLine {
     wet: [
       water >= LEAST_WATER ? `${volumeText(water, units)} of water` : 'as it comes',
       ...(wettingAgent > 0 && material.family === 'peat'
-        ? [`${wettingAgent.toFixed(0)} mL wetting agent if it is dry`]
+        ? [`${spoonfulText(wettingAgent, units)} wetting agent if it is dry`]
         : []),
     ],
   }

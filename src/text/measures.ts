@@ -7,7 +7,7 @@ import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { bedTitle, shortName } from './labels'
-import { doseWeightText, volumeText, type UnitSystem, percentText, pHText } from './units'
+import { doseWeightText, spoonfulText, volumeText, type UnitSystem, percentText, pHText } from './units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
 export const bucketsText = (twelfths: number) =>
@@ -122,7 +122,7 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
     .map(({ material, pack, water, wettingAgent }) => {
       const how =
         material.family === 'peat'
-          ? `, warm if you can, hours before; ${wettingAgent.toFixed(0)} mL of wetting agent if it sheds water`
+          ? `, warm if you can, hours before; ${spoonfulText(wettingAgent, units)} of wetting agent if it sheds water`
           : pack.kind === 'block'
             ? ' to swell the block, an hour or more; then fluff it up'
             : ''

@@ -80,6 +80,12 @@ export function volumeText(litres: number, units: UnitSystem): string {
     : `${withoutZeros(figures(gallons))} gal`
 }
 
+/** "11 mL" or "0.37 fl oz". Millilitres in. */
+export const spoonfulText = (millilitres: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${round(millilitres, 0)} mL`
+    : `${dose(millilitres / 1000 / LITRES.usFluidOunce, 1)} fl oz`
+
 /** "26 kg" or "57 lb". Kilograms in. */
 export const weightText = (kg: number, units: UnitSystem): string =>
   units === 'metric'

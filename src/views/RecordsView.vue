@@ -35,7 +35,8 @@ const rows = computed(() => {
 })
 const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ?? rows.value[0])
 const choose = (id: string) => router.replace({ query: { id } })
-const saveCsv = () => saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop), 'text/csv')
+const saveCsv = () =>
+  saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
 const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
 

@@ -1,19 +1,26 @@
+import type { MixRecord, Settings } from '../garden/schemas'
 import { csvOf } from './sheet'
-import type { MixRecord } from '../garden/schemas'
+import { SHEET_UNITS } from './sheetUnits'
 
-/** Records as CSV, litres and kilograms throughout. `cropName` says what its crop is called. */
-export const recordsCsv = (records: readonly MixRecord[], cropName: (record: MixRecord) => string): string =>
-  csvOf(
+/** Records as CSV, in the grower's units. `cropName` says what its crop is called. */
+export function recordsCsv(
+  records: readonly MixRecord[],
+  cropName: (record: MixRecord) => string,
+  units: Settings['units'],
+): string {
+  const { volume, dose, weight } = SHEET_UNITS[units]
+  return csvOf(
     records.map((r) => ({
       date: r.madeOn,
       job: r.jobName,
       crop: cropName(r),
-      'mix, L': r.blendLitres.toFixed(1),
-      recipe: r.measured.map((m) => `${m.litres.toFixed(1)} L ${m.materialName}`).join('; '),
-      'lime, g': r.limes.reduce((sum, l) => sum + l.grams, 0).toFixed(0),
+      [`mix, ${volume.sign}`]: volume.of(r.blendLitres),
+      recipe: r.measured.map((m) => `${volume.of(m.litres)} ${volume.sign} ${m.materialName}`).join('; '),
+      [`lime, ${dose.sign}`]: dose.of(r.limes.reduce((sum, l) => sum + l.grams, 0)),
       'air expected, %': (r.predicted.airFilledPorosity * 100).toFixed(1),
       'pH expected': r.predicted.pH.toFixed(2),
-      'weight drained, kg each': r.predicted.drainedWeight.toFixed(1),
+      [`weight drained, ${weight.sign} each`]: weight.of(r.predicted.drainedWeight),
       note: r.note,
     })),
   )
+}

@@ -1,55 +1,64 @@
 import type { Pack } from '@/core/data'
+import type { Settings } from '../garden/schemas'
 import type { DoseLine, MixLine, ShoppingLine } from '../make/shoppingList'
 import { csvOf } from './sheet'
+import { SHEET_UNITS } from './sheetUnits'
 
-const COLUMNS = [
-  'material',
-  'loose litres to measure',
-  'grams',
-  'packs',
-  'pack',
-  'from stock, L',
-  'left over, L',
-  'cost',
-  'water to add, L',
-] as const
-type Row = Partial<Record<(typeof COLUMNS)[number], string | number>>
+type Row = Record<string, string | number | null | undefined>
 
 const ONCE = { ready: 'on hand', made: 'made first', bag: '' }
 
-/** What to gather for a job as CSV, litres throughout. `packName` says what a pack is called. */
+/** What to gather for a job as CSV, in the grower's units. `packName` says what a pack is called. */
 export function shoppingCsv(
   materials: readonly ShoppingLine[],
   mixes: readonly MixLine[],
   doses: readonly DoseLine[],
   packName: (pack: Pack) => string,
+  units: Settings['units'],
 ): string {
+  const { volume, dose } = SHEET_UNITS[units]
+  const column = {
+    measure: `loose ${volume.name} to measure`,
+    stock: `from stock, ${volume.sign}`,
+    left: `left over, ${volume.sign}`,
+    water: `water to add, ${volume.sign}`,
+  }
   const rows: Row[] = [
     ...materials.map((l): Row => ({
       material: l.material.name,
-      'loose litres to measure': l.litres.toFixed(1),
+      [column.measure]: volume.of(l.litres),
       packs: l.purchase.counts[0],
       pack: packName(l.pack),
-      'from stock, L': l.purchase.fromStock.toFixed(1),
-      'left over, L': l.purchase.leftover.toFixed(1),
+      [column.stock]: volume.of(l.purchase.fromStock),
+      [column.left]: volume.of(l.purchase.leftover),
       cost: l.purchase.cost?.toFixed(2),
-      'water to add, L': l.water.toFixed(1),
+      [column.water]: volume.of(l.water),
     })),
     ...mixes.map(({ mix, litres, purchase }): Row => ({
       material: mix.name,
-      'loose litres to measure': litres.toFixed(1),
+      [column.measure]: volume.of(litres),
       packs: purchase?.counts[0] ?? ONCE[mix.origin.kind],
       pack: mix.origin.kind === 'bag' ? packName({ kind: 'loose', litres: mix.origin.litres }) : '',
-      'left over, L': purchase?.leftover.toFixed(1),
+      [column.left]: purchase && volume.of(purchase.leftover),
       cost: purchase?.cost?.toFixed(2),
     })),
     ...doses.map((l): Row => ({
       material: l.name,
-      grams: l.grams.toFixed(0),
+      [dose.name]: dose.of(l.grams),
       packs: l.purchase?.packs,
       pack: l.purchase ? packName({ kind: 'mass', kg: l.purchase.pack.kg }) : '',
       cost: l.purchase?.cost?.toFixed(2),
     })),
   ]
-  return csvOf(rows, COLUMNS)
+  return csvOf(rows, [
+    'material',
+    column.measure,
+    dose.name,
+    'packs',
+    'pack',
+    column.stock,
+    column.left,
+    'cost',
+    column.water,
+  ])
 }

@@ -4,7 +4,7 @@ import { cropById } from '@/core/data'
 import { containerOf, judgedBed } from '@/model/garden/garden'
 import { onGround } from '@/model/garden/starting'
 import { batchCards } from '@/model/make/batchCard'
-import { dosesToEach, doseTotals } from '@/model/make/doseTotals'
+import { dosesToEach } from '@/model/make/doseTotals'
 import { fillingCards } from '@/model/make/filling'
 import { quantitiesOf } from '@/model/make/quantities'
 import { doseOffers } from '@/model/mix/doses'
@@ -21,8 +21,8 @@ import { readingsAtOnce } from '../readings/atOnce'
 import { readingsLater } from '../readings/later'
 import { winterText } from '../season'
 import { dueText, nitrogenText, wateringRows, type DoseToEach } from '../seasonPlan'
-import { doseWeightText } from '../units'
 import type { RandomJob } from './randomJob'
+import { sayOfShop } from './shop'
 
 /** What the screens say of a job. */
 export interface Screens {
@@ -122,7 +122,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     say('batches', asMeasuredText(quantities.value))
     for (const card of batchCards(job, quantities.value).slice(0, 2))
       for (const line of card.lines) say('batch', lineText(line, units))
-    for (const dose of doseTotals(job, quantities.value)) say('dose', doseWeightText(dose.grams, units))
+    sayOfShop({ job, place, units }, quantities.value, say)
     for (const card of fillingCards(job, quantities.value))
       for (const step of card.steps) {
         const text = fillingText(step.do, spec, job.plan.bucket, units)

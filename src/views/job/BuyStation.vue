@@ -67,7 +67,7 @@ const wrongBeds = computed(() => beside('count', quantities.value))
 const saveCsv = () =>
   saveFile(
     `${jobTitle(job.value!)} shopping.csv`,
-    shoppingCsv(list.value, mixes.value, doses.value, (pack) => packText(pack, 'metric')),
+    shoppingCsv(list.value, mixes.value, doses.value, (pack) => packText(pack, units.value), units.value),
     'text/csv',
   )
 </script>

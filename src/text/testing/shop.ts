@@ -1,0 +1,60 @@
+import { readAmount, type Manner } from '@/model/amounts/amount'
+import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
+import type { Garden } from '@/model/garden/garden'
+import { doseTotals } from '@/model/make/doseTotals'
+import type { Quantities } from '@/model/make/quantities'
+import { doseLines, shoppingList } from '@/model/make/shoppingList'
+import { compare } from '@/model/mix/compare'
+import { recipeOf } from '@/model/mix/versions'
+import { shoppingCsv } from '@/model/sheets/shoppingSheet'
+import { comesToText, doseInManner } from '../amounts'
+import { comparedRows } from '../compare'
+import { gatherLines } from '../gather'
+import { packText } from '../labels'
+import { doseWeightText } from '../units'
+import type { RandomJob } from './randomJob'
+
+/** Ways of giving an amount, as growers choose them; the weight in the units of the grower. */
+const MANNERS = (unit: 'g' | 'oz'): (Manner | null)[] => [
+  null,
+  { unit: 'tablespoon', base: 'bucket', of: 1 },
+  { unit: 'cup', base: 'all', of: 1 },
+  { unit, base: 'container', of: 1 },
+  { unit, base: 'plant', of: 1 },
+]
+
+/** What is said of buying, of amounts as they are given, on the sheet, and beside another mix. */
+export function sayOfShop(
+  { job, place, units }: Pick<RandomJob, 'job' | 'place' | 'units'>,
+  quantities: Quantities,
+  say: (where: string, ...texts: string[]) => void,
+): void {
+  const garden: Garden = new Map([['settings', { units, theme: 'auto' }]])
+  const totals = doseTotals(job, quantities)
+  for (const dose of totals) say('dose', doseWeightText(dose.grams, units))
+  const bought = shoppingList(garden, quantities)
+  const doses = doseLines(garden, totals)
+  for (const { measure, leftover, wet, buy } of gatherLines(bought, [], doses, units))
+    say(
+      'gather',
+      measure,
+      leftover,
+      ...wet,
+      ...('strong' in buy ? [buy.strong, ...buy.small] : [buy.sentence]),
+    )
+  const csv = shoppingCsv(bought, [], doses, (pack) => packText(pack, units), units)
+  for (const row of csv.trim().split('\n')) say('shopping sheet', ...row.split(/,(?! )/))
+  const amounts = jobAmounts(garden, job)
+  for (const line of job.dressings) {
+    const setting = lineAmounts(amounts, job, line)
+    for (const manner of MANNERS(units === 'us' ? 'oz' : 'g')) {
+      const shown = doseInManner(line.gramsPerLitre, manner, setting)
+      const read = readAmount(shown.words, units, shown.manner)
+      // Told in words, it is read back.
+      say('amount', shown.words, read.ok ? comesToText(read.amount, setting) : `null for ${shown.words}`)
+    }
+  }
+  const rival = { id: 'bench', name: '', recipe: recipeOf(job), corners: [] }
+  const rows = comparedRows(compare(garden, job, place, [rival, rival]), units)
+  for (const row of rows) say('compare', row.label, ...row.cells.flatMap((c) => [c.text, c.open]))
+}
