@@ -14,7 +14,6 @@ test('a worker that cannot be fetched: the finder and the ranges say so, and wor
   await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.figure')).toHaveText(/\d/)
 
   await page.goto('/demo/jobs/peppers-27/finder')
-  await page.getByRole('button', { name: 'Find mixes' }).click()
   await expect(lost.first()).toBeVisible()
   await expect(page.getByRole('progressbar')).toBeHidden()
 

@@ -34,7 +34,6 @@ try {
     await page.goto(`http://localhost:${port}/demo${path}`)
     await page.locator('main h1').first().waitFor({ state: 'attached' })
     if (name === 'finder') {
-      await page.getByRole('button', { name: 'Find mixes' }).click()
       await page.locator('.found h2').waitFor()
       await page.evaluate(() => window.scrollTo(0, 0))
     }

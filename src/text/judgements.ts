@@ -141,7 +141,7 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
       }
     case 'tips-in-wind':
       return {
-        says: `Drained and full grown it lifts in a wind of ${windText(j.at, units)}; your place sees ${windText(j.met, units)} several times a year.`,
+        says: `Drained and full grown it begins to tip in a wind of ${windText(j.at, units)}; your place sees ${windText(j.met, units)} several times a year.`,
         does: j.tooHeavy
           ? 'A wider pot, or a tie to the wall: it is too heavy to lift as it is.'
           : 'A third of loam or grit for weight, a wider pot, or a tie to the wall.',

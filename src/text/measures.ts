@@ -147,7 +147,7 @@ const HARDLY_OVER = 0.005
 export function overText({ plan, toBlend }: Quantities, settling: number): string[] {
   const over = plan.blendLitres / toBlend - 1
   return [
-    ...(settling > 0 ? [`${percentText(settling)} of it to settle`] : []),
+    ...(settling > 0 ? [`${percentText(settling)} of it goes when it settles`] : []),
     ...(Math.abs(over) >= HARDLY_OVER
       ? [`${percentText(Math.abs(over))} ${over > 0 ? 'over' : 'short'} by whole measures`]
       : []),

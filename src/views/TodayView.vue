@@ -86,7 +86,7 @@ function startAgain(id: string) {
         <i class="pi pi-map-marker" aria-hidden="true" /> {{ where }}
       </RouterLink>
     </p>
-    <StartTiles @start="forKind" />
+    <StartTiles v-if="open.length === 0" @start="forKind" />
     <div class="two">
       <section aria-labelledby="open-title">
         <h2 id="open-title">In hand</h2>
@@ -129,6 +129,8 @@ function startAgain(id: string) {
         />
       </section>
     </div>
+    <!-- For who comes back, what is due stands first. -->
+    <StartTiles v-if="open.length > 0" class="later" @start="forKind" />
   </div>
 </template>
 
@@ -138,6 +140,9 @@ function startAgain(id: string) {
   grid-template-columns: 1.6fr 1fr;
   gap: 40px;
   margin-top: 24px;
+}
+.later {
+  margin-top: 28px;
 }
 .where {
   margin: -4px 0 12px;

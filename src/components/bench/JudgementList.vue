@@ -17,7 +17,7 @@ const emit = defineEmits<{ answer: [code: string, reason: string | null] }>()
 
 const MARKS = {
   alarm: { mark: '!!', word: 'Grave' },
-  warn: { mark: '!', word: 'Take heed' },
+  warn: { mark: '!', word: 'Watch this' },
   note: { mark: 'i', word: 'To know' },
 }
 const rows = computed(() =>

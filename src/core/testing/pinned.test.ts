@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest'
+import { planBatches } from '../batch'
+import { byBucket, byBucketAndScoop } from '../batch/measuring'
 import { acidityCourse, type AcidityInput, type BufferedMix } from '../chemistry'
 import { LIMES, materialById } from '../data'
 import { dressingById } from '../data/dressings'
@@ -123,13 +125,56 @@ const figures = () => ({
   ),
 })
 
+/** Recipes in twelfths of a part, with tubs, scoops and litres wanted that make them split, scoop or come out short. */
+const RECIPES = [[36, 12], [48, 24, 24], [108, 12], [60, 36, 3], [24, 12, 12, 6, 4], [12], [84, 6, 1]]
+const TUBS = [
+  { bucket: 10, scoop: 1, vessel: 90 },
+  { bucket: 10, scoop: 2, vessel: 35 },
+  { bucket: 18.9, scoop: 0.946, vessel: 64 },
+  { bucket: 12, vessel: 240 },
+]
+const WANTED = [7, 40, 113, 620]
+const plans = () =>
+  Object.fromEntries(
+    RECIPES.map((recipe) => [
+      recipe.join(':'),
+      TUBS.flatMap((tools) =>
+        WANTED.flatMap((wanted) => {
+          const plan = planBatches({
+            parts: recipe.map((twelfths, i) => ({ id: String(i), twelfths })),
+            blendingLoss: 0.03,
+            wanted,
+            ...tools,
+          })
+          if (!plan.ok) return [-1]
+          const { batches, blendLitres, largestShareError } = plan.value
+          const first = batches[0]!.measures.flatMap((m) => [m.twelfths, m.scoopTwelfths])
+          const last = batches.at(-1)!.measures.flatMap((m) => [m.twelfths, m.scoopTwelfths])
+          return [batches.length, blendLitres, largestShareError, ...first, ...last]
+        }),
+      ),
+    ]),
+  )
+const measures = () => ({
+  'litres by bucket and scoop': Array.from({ length: 90 }, (_, i) => 0.21 + i * 0.83).flatMap((litres) =>
+    [0.02, 0.05].flatMap((within) => {
+      const m = byBucketAndScoop(litres, { bucket: 10, scoop: 1.5 }, within)
+      return [m.twelfths, m.scoopTwelfths, byBucket(litres, { bucket: 10, scoop: 1.5 }).twelfths]
+    }),
+  ),
+})
+
 describe('figures as they are', () => {
-  const now = figures()
+  const now: Record<string, Record<string, number[]>> = {
+    ...figures(),
+    batches: plans(),
+    measures: measures(),
+  }
   if (PRINT) console.log(JSON.stringify(now))
-  for (const subject of ['acidity', 'water'] as const)
-    test.each(Object.keys(now[subject]))(`${subject}: %s`, (name) => {
-      const expected = (pinned[subject] as Record<string, number[]>)[name]!
-      const found = now[subject][name]!
+  for (const subject of Object.keys(now))
+    test.each(Object.keys(now[subject]!))(`${subject}: %s`, (name) => {
+      const expected = (pinned as Record<string, Record<string, number[]>>)[subject]![name]!
+      const found = now[subject]![name]!
       expect(found).toHaveLength(expected.length)
       for (const [i, value] of found.entries())
         expect(Math.abs(value - expected[i]!), `figure ${i}: ${value}`).toBeLessThanOrEqual(

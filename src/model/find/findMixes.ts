@@ -64,6 +64,9 @@ export function lookAt(
   }
 }
 
+/** Recipes looked at where the search was cut short. Source: our assumption: three are offered, of more than one kind. */
+const FEW = 8
+
 /**
  * Searches, then looks at the best as the bench would and sets everything in order. A generator: yields the search's
  * progress for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
@@ -78,7 +81,8 @@ export function* findMixes(
   const onFront = new Set(front.map(keyOf))
   const found: Found[] = []
   for (const [i, candidate] of distinctKinds(inOrder(result.value)).entries()) {
-    const looked = i < FINDER_LIMITS.judged.value
+    // Who is in a hurry gets the first few looked at.
+    const looked = i < (enough?.() ? FEW : FINDER_LIMITS.judged.value)
     found.push({
       candidate,
       onFront: onFront.has(keyOf(candidate)),

@@ -5,7 +5,8 @@ import { recipeOf } from './versions'
 import { mixCost } from './cost'
 import type { Garden } from '@/model/garden/garden'
 import { prepareJob } from './evaluateJob'
-import { AT_REST, evaluatePrepared, type PreparedMix } from './prepare'
+import { standingOf } from '@/core/judgement'
+import { AT_REST, evaluatePrepared, judgementsOf, type PreparedMix } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
 
 /** A mix to be held against others, in the bed of one job. */
@@ -52,6 +53,25 @@ export function compare(
     }
   }
   return rivals.map(one)
+}
+
+/**
+ * Ids of the mixes that suit a job's bed, crop and place best: fewest faults by `standingOf`, warnings counted; so many
+ * at the most, the best first. Those that cannot be worked out are left aside.
+ */
+export function bestOf(job: Job, place: Place | undefined, rivals: readonly Rival[], most: number): string[] {
+  const ranked = rivals.flatMap(({ id, recipe }) => {
+    const prepared = prepareJob({ ...job, ...recipeOf(recipe) }, place)
+    const answer = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
+    if (!prepared.ok || !answer.ok) return []
+    const perennial = prepared.value.question.crops[0]?.perennial ?? false
+    const judgements = judgementsOf(prepared.value, answer.value)
+    return [{ id, faults: standingOf(answer.value, prepared.value.bands, perennial, judgements).faults }]
+  })
+  return ranked
+    .sort((a, b) => a.faults - b.faults)
+    .slice(0, most)
+    .map(({ id }) => id)
 }
 
 function costOf(garden: Garden, rival: Rival, prepared?: PreparedMix): number | null {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The container in section, what could be done next, and what stands out. */
 import SwitchField from '@/components/field/SwitchField.vue'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
@@ -11,6 +11,8 @@ import { bedTitle, jobTitle } from '@/text/labels'
 import { standsText } from '@/text/standing'
 import { problemText } from '@/text/problems.en'
 import BenchMoves from './BenchMoves.vue'
+
+const BenchOffers = defineAsyncComponent(() => import('./BenchOffers.vue'))
 
 const {
   garden,
@@ -48,6 +50,7 @@ const problem = computed(() =>
       label="Bed the mix is judged in"
       @update:model-value="garden.run({ type: 'job/judge', jobId: job.id, fillId: $event })"
     />
+    <BenchOffers v-if="!hasParts && delayedJob && delayedJob.parts.length === 0" :job-id="job.id" />
     <CutawayPicture
       v-if="fill?.ok"
       :container="container"
@@ -86,6 +89,7 @@ const problem = computed(() =>
     display: contents;
   }
   .picture > .judge,
+  .picture > .offers,
   .picture > .cutaway {
     order: -1;
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Up to five mixes in the same bed, crop and season: what differs most comes first. */
-import { useSessionStorage } from '@vueuse/core'
+import { StorageSerializers, useSessionStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent } from 'vue'
 import CompareTable from '@/components/compare/CompareTable.vue'
@@ -12,7 +12,7 @@ import { useJob } from '@/composables/useJob'
 import { useReplaceRecipe } from '@/composables/useReplaceRecipe'
 import { useStations } from '@/composables/useStations'
 import type { Bag } from '@/model/garden/schemas'
-import { compare } from '@/model/mix/compare'
+import { bestOf, compare } from '@/model/mix/compare'
 import { mixSources, type MixSource } from '@/model/mix/mixSources'
 import { comparedRows } from '@/text/compare'
 import { problemText } from '@/text/problems.en'
@@ -26,8 +26,12 @@ const { garden, job, place, units } = inHand
 const replaceRecipe = useReplaceRecipe(inHand)
 const { to } = useStations(() => jobId)
 const MOST = 5
+/** Others shown beside the bench's mix from the start. */
+const BESIDE = 2
 
-const chosen = useSessionStorage<string[]>(`open-bed-compare-${jobId}`, ['bench'])
+const kept = useSessionStorage<string[] | null>(`open-bed-compare-${jobId}`, null, {
+  serializer: StorageSerializers.object,
+})
 const {
   reading,
   listed,
@@ -42,6 +46,23 @@ const {
 /** Everything that can be held against the rest. */
 const all = computed(() => (job.value ? mixSources(garden.records, job.value) : []))
 const sourceOf = (id: string) => all.value.find((s) => s.id === id)
+/** Until somebody chooses: what is on the bench beside the two that suit this bed and crop best. */
+const chosen = computed<string[]>({
+  get: () => kept.value ?? ['bench', ...bestOthers.value],
+  set: (ids) => (kept.value = ids),
+})
+const bestOthers = computed(() =>
+  job.value
+    ? bestOf(
+        job.value,
+        place.value,
+        all.value
+          .filter((s) => s.kind !== 'bench' && !s.problem)
+          .map((s) => ({ id: s.id, name: '', recipe: s.recipe, corners: [] })),
+        BESIDE,
+      )
+    : [],
+)
 const taken = computed(() => chosen.value.flatMap((id) => sourceOf(id) ?? []).slice(0, MOST))
 const offered = computed(() =>
   all.value.filter((s) => !chosen.value.includes(s.id)).map((s) => ({ value: s.id, label: sourceName(s) })),

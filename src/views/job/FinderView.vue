@@ -3,6 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
+import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
@@ -33,6 +34,15 @@ const { ids, total } = wishing
 const finder = useFinder(wishing)
 const { running, progress, result, way, asking, trouble, canTryAgain, again, found, find, askWay, show } =
   finder
+
+// It answers at once, and again whenever a wish has changed and the hand rests.
+watchDebounced(
+  wishing.request,
+  () => {
+    if (ids.value.length > 0) find()
+  },
+  { debounce: 250, immediate: true },
+)
 
 const ROWS_AT_ONCE = 10
 const most = shallowRef(ROWS_AT_ONCE)
@@ -69,14 +79,7 @@ async function openIt(c: Candidate) {
       </p>
       <FinderWishes :wishing="wishing" />
       <div class="row go">
-        <Button
-          v-if="!running"
-          label="Find mixes"
-          icon="pi pi-search"
-          :disabled="ids.length === 0"
-          @click="find"
-        />
-        <Button v-else label="Stop and show" icon="pi pi-stop" outlined @click="show" />
+        <Button v-if="running" label="Stop and show" icon="pi pi-stop" outlined @click="show" />
         <small>{{ counted(total, 'recipe') }}</small>
       </div>
     </section>
@@ -91,9 +94,8 @@ async function openIt(c: Candidate) {
           Best so far: <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
         </p>
       </div>
-      <p v-else-if="!result && !trouble" class="soft teach">
-        Choose what it may be made of and press Find. The best of each family of materials comes first; where
-        prices are known, cost is held against fit.
+      <p v-else-if="!result && !trouble && ids.length === 0" class="soft teach">
+        Nothing on the shelf to make a mix of: choose every material, or put prices or stock on the shelf.
       </p>
       <template v-if="result">
         <h2>{{ heading }}</h2>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+/** What an empty bench offers: three mixes worked out for this crop, bed, place and shelf. */
+import { useTimeoutFn } from '@vueuse/core'
+import Button from 'primevue/button'
+import ProgressBar from 'primevue/progressbar'
+import { computed, watch } from 'vue'
+import { useBenchContext } from '@/composables/useBenchContext'
+import { useFinder } from '@/composables/useFinder'
+import { useFinderWishes } from '@/composables/useFinderWishes'
+import { afterFinding } from '@/model/find/nextMoves'
+import { threeMixes, type MixOffer } from '@/model/find/threeMixes'
+import { foundText } from '@/text/finder'
+import { gainsText, givesUpText, OFFER_NAMES } from '@/text/offers'
+
+const { jobId } = defineProps<{ jobId: string }>()
+/** A first answer is better than the best one late, ms. */
+const SOON = 1500
+
+const bench = useBenchContext()
+const { job, crop, units, replaceRecipe } = bench
+const wishing = useFinderWishes(bench, jobId)
+const { running, result, found, find, show } = useFinder(wishing)
+const { start: hurry } = useTimeoutFn(show, SOON, { immediate: false })
+watch(
+  wishing.request,
+  () => {
+    if (wishing.ids.value.length === 0) return
+    find()
+    hurry()
+  },
+  { immediate: true },
+)
+const offers = computed(() => threeMixes(found.value))
+function begin({ found: { candidate } }: MixOffer) {
+  if (!job.value) return
+  replaceRecipe(afterFinding(job.value, candidate), `beginning with ${foundText(candidate)}`.slice(0, 110))
+}
+</script>
+
+<template>
+  <section class="offers" aria-labelledby="offers-title" aria-live="polite">
+    <h2 id="offers-title">Mixes for {{ crop ? crop.name.toLowerCase() : 'most vegetables' }} in this bed</h2>
+    <ProgressBar v-if="running && offers.length === 0" mode="indeterminate" aria-label="Trying recipes" />
+    <ul v-if="offers.length > 0" class="plain">
+      <li v-for="o in offers" :key="foundText(o.found.candidate)">
+        <span class="words">
+          <small>{{ OFFER_NAMES[o.reason] }}</small>
+          <strong>{{ foundText(o.found.candidate) }}</strong>
+          <span>{{ gainsText(o, units) }}</span>
+          <span v-if="givesUpText(o)" class="soft">Gives up: {{ givesUpText(o) }}.</span>
+        </span>
+        <Button
+          label="Begin with it"
+          size="small"
+          outlined
+          :aria-label="`Begin with ${foundText(o.found.candidate)}`"
+          @click="begin(o)"
+        />
+      </li>
+    </ul>
+    <p v-else-if="result" class="soft">
+      Nothing on your shelf makes a mix for it. Find a mix among every material, or begin with your own parts.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.offers li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.words {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  line-height: 1.35;
+}
+.offers :deep(.p-button) {
+  flex: none;
+}
+</style>
