@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { planBatches } from '../batch'
 import { byBucket, byBucketAndScoop } from '../batch/measuring'
 import { acidityCourse, type AcidityInput, type BufferedMix } from '../chemistry'
-import { LIMES, materialById } from '../data'
+import { wateringInterval, type WaterUseInput } from '../climate/watering'
+import { cropById, LIMES, materialById } from '../data'
 import { dressingById } from '../data/dressings'
 import { preparedMaterial } from '../mixing'
 import { retained } from '../water/retention'
@@ -164,11 +165,57 @@ const measures = () => ({
   ),
 })
 
+const waterings = () =>
+  Object.fromEntries(
+    (['pepper_sweet', 'lettuce', 'fig'] as const).map((id) => [
+      id,
+      (['sheltered', 'open', 'exposed'] as const).flatMap((exposure) =>
+        (
+          [
+            [1, 0.1, 1],
+            [4, 2.9, 1],
+            [2, 0.02, 0.2],
+            [1, 0.05, 0],
+          ] as const
+        ).flatMap(([plants, surface, share]) => {
+          const input: WaterUseInput = {
+            reference: 4.2,
+            crop: cropById(id)!,
+            plants,
+            surface,
+            perimeter: Math.sqrt(surface) * 4,
+            wall: 0.05,
+            wallKind: 'fabric',
+            leaf: { share, coefficient: 0.9 },
+            wetTop: share < 1,
+            exposure,
+            rain: 3,
+          }
+          const water = { mixVolume: 18, easilyAvailableWater: 0.2, plantAvailableWater: 0.45 }
+          const { use, rain, rooted, usable, depletion, days } = wateringInterval(water, input)
+          return [
+            use.low,
+            use.value,
+            use.high,
+            rain,
+            rooted,
+            usable,
+            depletion,
+            days.low,
+            days.value,
+            days.high,
+          ]
+        }),
+      ),
+    ]),
+  )
+
 describe('figures as they are', () => {
   const now: Record<string, Record<string, number[]>> = {
     ...figures(),
     batches: plans(),
     measures: measures(),
+    watering: waterings(),
   }
   if (PRINT) console.log(JSON.stringify(now))
   for (const subject of Object.keys(now))
