@@ -1,8 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addMaterial, expect, openGarden, saved, startJob, station, test } from './support'
-
-const field = (page: Page, label: string) =>
-  page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
+import { field, addMaterial, expect, openGarden, saved, startJob, station, test } from './support'
 
 test('wrong sizes are told in place, kept as typed, and mended without loss', async ({ page }) => {
   await openGarden(page)

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import {
   addMaterial,
   expect,
+  field,
   glanceAt,
   openGarden,
   PHONE,
@@ -302,6 +303,11 @@ test('mixes are held side by side, what differs first, with their season', async
       .first()
       .click()
   }
+  // It opens with the two that suit best beside the bench's own.
+  const leave = page.getByRole('button', { name: /^Leave out (?!On the bench)/ })
+  await expect(leave).toHaveCount(2)
+  await leave.first().click()
+  await leave.first().click()
   await expect(page.getByText('Add one more')).toBeVisible()
   for (const name of ['Stand fast', 'Potting mix in bags', 'Nothing that rots', 'Husk']) await add(name)
   await expect(page.getByRole('columnheader')).toHaveCount(5)
@@ -417,7 +423,10 @@ test('the bench by keyboard alone, on a phone: starter, finder, compare', async 
   await tabTo(page, page.getByRole('link', { name: 'Find a mix' }), 'Shift+Tab')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/finder$/)
-  await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible()
+  // Every material of the tables is tried in an empty garden.
+  await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible({
+    timeout: 60_000,
+  })
   await tabTo(page, page.getByRole('link', { name: 'Back to the bench' }), 'Shift+Tab')
   await page.keyboard.press('Enter')
   await tabTo(page, page.getByRole('link', { name: 'Compare' }))
@@ -433,4 +442,90 @@ test('the printed recipe says what goes in and what it will do', async ({ page }
   await expect(card).toContainText('Perlite, coarse')
   await expect(card).toContainText('Air after draining 28 %')
   await expect(page.getByRole('navigation', { name: 'Tools of the bench' })).toBeHidden()
+})
+
+test('an empty bench offers three mixes for this crop and bed, and one press begins with one', async ({
+  page,
+}) => {
+  await openGarden(page)
+  await startJob(page, 'Round pot')
+  await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
+  // By any everyday name, the exact one first.
+  await page.getByPlaceholder('Search crops').fill('aubergine')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('combobox', { name: 'Crop', exact: true })).toContainText(/Aubergine|Eggplant/)
+  await station(page, 'Mix')
+  const offers = page.getByRole('region', { name: /^Mixes for / }).getByRole('listitem')
+  await expect(offers).toHaveCount(3, { timeout: 45_000 })
+  await expect(offers.first()).toContainText(/every band met in \d+ of 10 lots/)
+  await offers
+    .first()
+    .getByRole('button', { name: /^Begin with/ })
+    .click()
+  await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.figure')).toHaveText(/\d/)
+  await expect(offers).toHaveCount(0)
+})
+
+test('own material and own feed: told in a minute, in the mix, kept, and dosed as people say it', async ({
+  page,
+}) => {
+  await openGarden(page, '/demo/jobs/peppers-27/mix')
+  await page.keyboard.press('/')
+  await page.getByRole('button', { name: 'A material of your own' }).click()
+  const dialog = page.getByRole('dialog').last()
+  await dialog.getByLabel('What you call it').fill('Heap by the shed')
+  await dialog.getByLabel('A bucketful weighs').fill('13 lb 4 oz')
+  await expect(dialog).toContainText('= 6.01 kg')
+  await dialog.getByLabel('pH', { exact: true }).fill('14')
+  await expect(field(page, 'pH')).toContainText('would be believed')
+  await dialog.getByLabel('pH', { exact: true }).fill('7.4')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
+  await page.getByRole('button', { name: 'A feed or lime of your own' }).click()
+  await dialog.getByLabel('What you call it').fill('All-round 4-4-4')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  const line = page.getByRole('group', { name: 'All-round 4-4-4' })
+  const amount = line.getByRole('textbox', { name: /Amount of/ })
+  await amount.fill('2 spoons per bucket')
+  await expect(line).toContainText('Teaspoons or tablespoons?')
+  await amount.fill('2 tbsp per bucket')
+  await expect(line).toContainText(/\d+ g per bucket; .* g\/L; .* in all/)
+  await page.getByRole('button', { name: 'Dose by label' }).click()
+  await dialog.getByLabel('The recipe’s feed is').fill('5-5-5')
+  await dialog.getByLabel('The recipe says').fill('30 g per bucket')
+  await dialog.getByRole('combobox', { name: 'Mine is' }).click()
+  await page.getByPlaceholder('Search feeds').fill('blood')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(dialog).toContainText(/less phosphate, no potash/)
+  await dialog.getByRole('button', { name: 'Give it' }).click()
+  await expect(page.getByRole('group', { name: 'Blood meal' })).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
+  await expect(amount).toHaveValue('2 tablespoons per bucket')
+  await page.goto('/demo/shelf')
+  await page.getByLabel('Search the shelf').fill('shed')
+  await page.getByRole('button', { name: 'Change Heap by the shed' }).click()
+  await dialog.getByRole('button', { name: 'Offer it no more' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Heap by the shed' })).toContainText(
+    'offered no more',
+  )
+})
+
+test('a set amount is made whatever the containers take, by the mark if wanted', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/peppers-27/containers')
+  await page.getByRole('button', { name: 'A set amount' }).click()
+  await page.getByLabel('Mix to make, loose').fill('0')
+  await expect(field(page, 'Mix to make, loose')).toContainText('more than nothing')
+  await page.getByLabel('Mix to make, loose').fill('1.5 cu ft')
+  await expect(field(page, 'Mix to make, loose')).toContainText('= 42.5 L')
+  await page.getByLabel('Mix to make, loose').fill('40')
+  await station(page, 'Buy')
+  await page.getByRole('combobox', { name: 'Whole measures give' }).click()
+  await page.getByRole('option', { name: 'Just enough, by the mark' }).click()
+  await expect(page.getByText('40 L', { exact: true }).first()).toBeVisible()
+  await station(page, 'Make')
+  await expect(page.getByText(/L by the mark/).first()).toBeVisible()
 })

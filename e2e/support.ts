@@ -77,3 +77,7 @@ export async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab
   }
   throw new Error(`${target} cannot be reached with ${key}`)
 }
+
+/** A field with what is said beneath it, by its label. */
+export const field = (page: Page, label: string) =>
+  page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
