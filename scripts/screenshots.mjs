@@ -37,11 +37,6 @@ try {
       await page.locator('.found h2').waitFor()
       await page.evaluate(() => window.scrollTo(0, 0))
     }
-    if (name === 'compare')
-      for (const mix of ['White and brown', 'A third of soil', 'Potting mix in bags']) {
-        await page.getByRole('combobox', { name: 'Add a mix' }).click()
-        await page.getByRole('option', { name: mix, exact: true }).click()
-      }
     if (name === 'yard') await page.getByRole('button', { name: 'Yard' }).click()
     // Likely ranges come after the figures.
     if (name.startsWith('mix'))
