@@ -112,11 +112,14 @@ test('axe finds nothing serious in the dialogs of the bench', async ({ page }) =
     ['Mixes to begin from', 'starters'],
     ['Versions', 'versions'],
     ['Share', 'share'],
+    ['By packs', 'by packs'],
     ['Remove this job', 'removing a job'],
   ] as const) {
     await page.getByRole('button', { name: button }).first().click()
     await check(page, what)
   }
+  await page.getByRole('button', { name: 'Dose by label' }).click()
+  await check(page, 'dose by label')
   await openGarden(page, '/demo/beds')
   await page.getByRole('button', { name: 'Many at once' }).click()
   await check(page, 'many beds at once')

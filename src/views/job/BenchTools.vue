@@ -1,8 +1,13 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
-import { isUnkept, versionOf } from '@/model/mix/versions'
+import { looseLitresOfPack } from '@/core/batch'
+import { materialById } from '@/core/data'
+import { materialsToChoose } from '@/model/garden/ownRows'
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import { byPacks, type ByPacks, type PackCount } from '@/model/mix/byPacks'
+import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import ShareDialog from '@/components/bench/ShareDialog.vue'
 import StarterDialog from '@/components/bench/StarterDialog.vue'
 import VersionsDialog from '@/components/bench/VersionsDialog.vue'
@@ -10,16 +15,22 @@ import { ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
 import type { Job, Recipe, Version } from '@/model/garden/schemas'
 import { starterRecipe, type Starter } from '@/model/mix/starterMixes'
 import { useGarden } from '@/stores/garden'
-import { jobTitle } from '@/text/labels'
+import { jobTitle, packText } from '@/text/labels'
+import { volumeText } from '@/text/units'
+
+const PacksDialog = defineAsyncComponent(() => import('@/components/bench/PacksDialog.vue'))
 
 const { job } = defineProps<{ job: Job }>()
-const emit = defineEmits<{ put: [recipe: Recipe, what: string, versionId?: string | null] }>()
+const emit = defineEmits<{
+  put: [recipe: Recipe, what: string, versionId?: string | null, amount?: number]
+}>()
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
-const dialog = ref<'versions' | 'starters' | 'share' | null>(null)
+const dialog = ref<'versions' | 'starters' | 'share' | 'packs' | null>(null)
 const isOpen = (which: NonNullable<typeof dialog.value>) =>
   computed({ get: () => dialog.value === which, set: (open) => (dialog.value = open ? which : null) })
 const [versionsOpen, startersOpen, shareOpen] = [isOpen('versions'), isOpen('starters'), isOpen('share')]
+const packsOpen = isOpen('packs')
 const kept = computed(() => job.parts.length === 0 || !isUnkept(job))
 const hasMix = computed(() => job.parts.length > 0)
 const own = computed(() => ({
@@ -39,6 +50,18 @@ function back(version: Version) {
   dialog.value = null
 }
 const begin = (starter: Starter) => emit('put', starterRecipe(starter), `beginning with ${starter.name}`)
+const materials = computed(() => materialsToChoose(garden.records))
+const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialById(id)))
+const workPacks = (packs: readonly PackCount[]) => byPacks(garden.records, packs, job.plan.bucket)
+function packOf(materialId: string) {
+  const material = materialById(materialId)
+  if (!material) return ''
+  const { pack } = shelfEntry(garden.records, material)
+  return `${packText(pack, units.value)} gives ${volumeText(looseLitresOfPack(material, pack), units.value)} loose`
+}
+/** The bench keeps what was there; what the packs make is the amount of the job. */
+const makeByPacks = ({ parts, litres }: ByPacks) =>
+  emit('put', { ...recipeOf(job), parts, mixes: [] }, 'a mix by packs', undefined, litres)
 async function print() {
   await nextTick()
   window.print()
@@ -54,6 +77,7 @@ async function print() {
       ><i class="pi pi-clone" aria-hidden="true" />Compare</RouterLink
     >
     <Button label="Mixes to begin from" icon="pi pi-book" text size="small" @click="dialog = 'starters'" />
+    <Button label="By packs" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
     <Button
       :label="job.versions.length ? `Versions (${job.versions.length})` : 'Versions'"
       icon="pi pi-history"
@@ -83,6 +107,16 @@ async function print() {
       @back="back"
       @edit="(versionId, change) => garden.run({ type: 'version/edit', jobId: job.id, versionId, change })"
       @remove="garden.run({ type: 'version/remove', jobId: job.id, versionId: $event })"
+    />
+    <PacksDialog
+      v-if="dialog === 'packs'"
+      v-model:visible="packsOpen"
+      :materials="materials"
+      :in-mix="inMix"
+      :pack-of="packOf"
+      :work="workPacks"
+      :units="units"
+      @make="makeByPacks"
     />
     <ShareDialog v-model:visible="shareOpen" :recipe="job" :title="title" :own="own" @print="print" />
   </nav>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+/** A recipe told in packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+import type { Material } from '@/core/data'
+import type { Outcome } from '@/core/outcome'
+import type { ByPacks, PackCount } from '@/model/mix/byPacks'
+import { materialChoices } from '@/text/choices'
+import { shortName } from '@/text/labels'
+import { problemText } from '@/text/problems.en'
+import { volumeText, type UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+import DialogFrame from '../frame/DialogFrame.vue'
+
+const { materials, inMix, packOf, work, units } = defineProps<{
+  /** What can be added. */
+  materials: readonly Material[]
+  /** Ids of what is in the mix already. */
+  inMix: readonly string[]
+  /** How a pack of it is told: "107 L pressed bale gives 150 L". */
+  packOf: (materialId: string) => string
+  /** What so many packs come to. */
+  work: (packs: readonly PackCount[]) => Outcome<ByPacks>
+  units: UnitSystem
+}>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ make: [answer: ByPacks] }>()
+
+const packs = ref<PackCount[]>([])
+watch(
+  visible,
+  (open) => {
+    if (open) packs.value = inMix.map((materialId) => ({ materialId, count: 1 }))
+  },
+  { immediate: true },
+)
+const offered = computed(() =>
+  materialChoices(materials.filter((m) => !packs.value.some((p) => p.materialId === m.id))),
+)
+const answer = computed(() => work(packs.value))
+const wrong = (p: PackCount) =>
+  p.count < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more; 0.5 is half a pack.' } : null
+const trouble = computed(() => (answer.value.ok ? null : problemText(answer.value.problem, units)))
+const add = (id: string | null) => id && packs.value.push({ materialId: id, count: 1 })
+function make() {
+  if (!answer.value.ok) return
+  emit('make', answer.value.value)
+  visible.value = false
+}
+</script>
+
+<template>
+  <DialogFrame v-model:visible="visible" header="A mix by packs" width="34rem" writing>
+    <form class="form" @submit.prevent="make">
+      <p class="soft">How many packs of each go in; half a bag is 0.5. Pack sizes are those of your shelf.</p>
+      <QuantityField
+        v-for="p in packs"
+        :key="p.materialId"
+        v-model="p.count"
+        :label="`Packs of ${shortName(p.materialId)}`"
+        quantity="number"
+        :units="units"
+        :problem="wrong(p)"
+        :hint="packOf(p.materialId)"
+      />
+      <ChoiceField
+        :key="packs.length"
+        label="Add a material"
+        hide-label
+        :model-value="null"
+        :options="offered"
+        placeholder="Add a material"
+        search="Search materials"
+        none="No material of that name"
+        @update:model-value="add"
+      />
+      <p role="status">
+        <template v-if="answer.ok"
+          >Makes <strong>{{ volumeText(answer.value.litres, units) }}</strong> of mix.</template
+        >
+        <template v-else-if="trouble">{{ trouble.why }} {{ trouble.fix }}</template>
+      </p>
+      <div class="row">
+        <Button type="submit" label="Make it so" :disabled="!answer.ok" />
+        <Button type="button" label="Cancel" outlined @click="visible = false" />
+      </div>
+    </form>
+  </DialogFrame>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+</style>
