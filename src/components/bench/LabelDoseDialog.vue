@@ -3,17 +3,16 @@
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Dressing } from '@/core/data'
-import { readAmount } from '@/model/amounts/amount'
+import { readAmount, valueIn } from '@/model/amounts/amount'
 import { labelDose, NUTRIENTS, readLabel, type Nutrient } from '@/model/amounts/labelDose'
 import type { JobAmounts } from '@/model/amounts/setting'
 import type { DressingLine } from '@/model/garden/schemas'
 import { freeLineId, lineOf } from '@/model/mix/doses'
-import { amountQuestionText, comesToText, noBaseText, usualManner } from '@/text/amounts'
+import { amountQuestionText, amountWords, comesToText, noBaseText, usualManner } from '@/text/amounts'
 import { feedChoices } from '@/text/choices'
 import { labelDoseText, NUTRIENT_CHOICES } from '@/text/labelDose'
 import { labelText } from '@/text/own'
 import type { Sentence } from '@/text/problems.en'
-import { doseText } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import SwitchField from '../field/SwitchField.vue'
 import TextField from '../field/TextField.vue'
@@ -44,7 +43,10 @@ const mine = computed(() => rows.find((d) => d.id === mineId.value) ?? null)
 const feeds = computed(() =>
   feedChoices(rows.filter((d) => d.label && NUTRIENTS.some((n) => d.label![n] > 0))).map((c) => {
     const row = rows.find((d) => d.id === c.value)
-    return { ...c, label: row?.label ? `${c.label} (${labelText(row.label)})` : c.label }
+    return {
+      ...c,
+      label: row?.label && !/\d-\d/.test(c.label) ? `${c.label} ${labelText(row.label)}` : c.label,
+    }
   }),
 )
 const answer = computed(() =>
@@ -62,21 +64,27 @@ const amountProblem = computed<Sentence | null>(() => {
 const noneOf = computed(
   () => answer.value && !answer.value.ok && answer.value.problem.code === 'no-dressing-for-target',
 )
-const comesTo = computed(() => {
-  if (!answer.value?.ok || !read.value.ok || !mine.value) return ''
+/** The dose in the manner of the recipe, by weight, and what that comes to. */
+const told = computed(() => {
+  if (!answer.value?.ok || !read.value.ok || !mine.value) return null
   const setting = { ...amounts, bulkDensity: mine.value.bulkDensity.value }
-  const { manner } = read.value.amount
-  const grams = { unit: 'g' as const, base: manner.base, of: manner.of }
-  const litres = manner.base === 'volume' ? manner.of : amounts[manner.base]! * manner.of
-  return comesToText({ value: answer.value.value.gramsPerLitre * litres, manner: grams }, setting)
+  const { base, of } = read.value.amount.manner
+  const manner = { unit: amounts.system === 'us' ? ('oz' as const) : ('g' as const), base, of }
+  const value = valueIn(manner, answer.value.value.gramsPerLitre, setting)
+  return value === null
+    ? null
+    : {
+        words: amountWords({ value, manner }, amounts.system),
+        comesTo: comesToText({ value, manner }, setting),
+        manner,
+      }
 })
 function give() {
-  if (!answer.value?.ok || !mine.value || !read.value.ok) return
-  const { base, of } = read.value.amount.manner
+  if (!answer.value?.ok || !mine.value || !told.value) return
   emit('give', {
     ...lineOf(mine.value.id, answer.value.value.gramsPerLitre),
     id: freeLineId(mine.value.id, lines),
-    measure: { unit: amounts.system === 'us' ? 'oz' : 'g', base, of },
+    measure: told.value.manner,
   })
   visible.value = false
 }
@@ -102,17 +110,15 @@ function give() {
         none="No feed of that name"
         placeholder="Choose a feed"
       />
-      <div>
+      <div class="row">
         <span id="match-by">As much of which nutrient</span>
         <SwitchField v-model="nutrient" :options="NUTRIENT_CHOICES" labelled-by="match-by" />
       </div>
       <p role="status">
         <template v-if="noneOf">One of the two has none of that: match by another nutrient.</template>
-        <template v-else-if="answer?.ok">
-          <strong>{{ doseText(answer.value.gramsPerLitre, amounts.system) }}</strong> of yours<template
-            v-if="comesTo"
-            >: {{ comesTo }}</template
-          >. {{ labelDoseText(answer.value, nutrient, amounts.system) }}
+        <template v-else-if="answer?.ok && told">
+          <strong>{{ told.words }}</strong> of yours: {{ told.comesTo }}.
+          {{ labelDoseText(answer.value, nutrient, amounts.system) }}
         </template>
       </p>
       <div class="row">
