@@ -1,20 +1,19 @@
 <script setup lang="ts">
 /** A feed or lime of the grower's own, from its label. */
-import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
 import { LIMES } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { dressingOfOwn } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { usualDoseText } from '@/text/doses'
 import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS, USUAL } from '@/text/own'
-import { problemField, problemText } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import NoteField from '../field/NoteField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
+import OwnButtons from './OwnButtons.vue'
+import { useOwnDraft } from './useOwnDraft'
 
 const { dressing, units, listed } = defineProps<{
   /** To begin from; null while the dialog is shut. */
@@ -29,20 +28,13 @@ const emit = defineEmits<{
   close: []
 }>()
 
-/** A copy that shares nothing: what is written in the dialog is no record yet. */
-const copyOf = (of: OwnDressingRecord): OwnDressingRecord =>
-  JSON.parse(JSON.stringify(of)) as OwnDressingRecord
-const draft = ref<OwnDressingRecord | null>(null)
-watch(
+const { draft, row, trouble, beside, whole } = useOwnDraft(
   () => dressing,
-  (now) => (draft.value = now && copyOf(now)),
-  { immediate: true },
+  dressingOfOwn,
+  () => units,
+  'My feed',
 )
 const limes = LIMES.map((l) => ({ value: l.id, label: l.name }))
-const row = computed(() => draft.value && dressingOfOwn(draft.value))
-const wrong = computed(() => (row.value && !row.value.ok ? row.value.problem : null))
-const trouble = computed(() => wrong.value && problemText(wrong.value, units))
-const beside = (field: string) => (wrong.value && problemField(wrong.value) === field ? trouble.value : null)
 const NUMBERS = [
   { key: 'nitrogen', label: 'N' },
   { key: 'phosphate', label: 'P (P₂O₅)' },
@@ -62,10 +54,13 @@ function setWeighed(change: Partial<NonNullable<OwnDressingRecord['weighed']>>) 
   const next = { millilitres: units === 'us' ? 236.6 : 250, grams: 0, ...draft.value.weighed, ...change }
   draft.value.weighed = next.grams === 0 ? null : next
 }
-const whole = () => draft.value && { ...draft.value, name: draft.value.name.trim() || 'My feed' }
 function save(retired?: boolean) {
+  const own = whole(retired)
+  if (own) emit('save', own)
+}
+function copy() {
   const own = whole()
-  if (own && row.value?.ok) emit('save', copyOf({ ...own, retired: retired ?? own.retired }))
+  if (own) emit('copy', own)
 }
 </script>
 
@@ -168,19 +163,14 @@ function save(retired?: boolean) {
           what it does to pH are estimated from its kin.</template
         >
       </p>
-      <div class="row">
-        <Button type="submit" label="Keep" :disabled="!row?.ok" />
-        <Button type="button" label="Cancel" outlined @click="emit('close')" />
-        <template v-if="listed">
-          <Button type="button" label="Copy" text @click="emit('copy', copyOf(draft))" />
-          <Button
-            type="button"
-            :label="draft.retired ? 'Offer it again' : 'Offer it no more'"
-            text
-            @click="save(!draft.retired)"
-          />
-        </template>
-      </div>
+      <OwnButtons
+        :sound="row?.ok ?? false"
+        :listed="listed"
+        :retired="draft.retired"
+        @cancel="emit('close')"
+        @copy="copy"
+        @retire="save(!draft.retired)"
+      />
     </form>
   </DialogFrame>
 </template>

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 /** A material of the grower's own: what is known of it, and what that makes it. */
-import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { MATERIALS, type MaterialFamily } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { materialOfOwn } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { FAMILY_NAMES } from '@/text/materials'
 import { FEELS, ownMaterialText, USUAL, WETNESS_NAMES } from '@/text/own'
-import { problemField, problemText } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import NoteField from '../field/NoteField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
+import OwnButtons from './OwnButtons.vue'
+import { useOwnDraft } from './useOwnDraft'
 
 const { material, units, listed } = defineProps<{
   /** To begin from; null while the dialog is shut. */
@@ -29,14 +29,11 @@ const emit = defineEmits<{
   close: []
 }>()
 
-/** A copy that shares nothing: what is written in the dialog is no record yet. */
-const copyOf = (of: OwnMaterialRecord): OwnMaterialRecord =>
-  JSON.parse(JSON.stringify(of)) as OwnMaterialRecord
-const draft = ref<OwnMaterialRecord | null>(null)
-watch(
+const { draft, row, trouble, beside, whole } = useOwnDraft(
   () => material,
-  (now) => (draft.value = now && copyOf(now)),
-  { immediate: true },
+  materialOfOwn,
+  () => units,
+  'My material',
 )
 const families = Object.entries(FAMILY_NAMES).map(([value, label]) => ({
   value: value as MaterialFamily,
@@ -50,11 +47,6 @@ function setFamily(family: MaterialFamily | null) {
   if (draft.value && family) draft.value = { ...draft.value, family, likeId: null }
 }
 
-const row = computed(() => draft.value && materialOfOwn(draft.value))
-const wrong = computed(() => (row.value && !row.value.ok ? row.value.problem : null))
-const trouble = computed(() => wrong.value && problemText(wrong.value, units))
-const beside = (...fields: string[]) =>
-  wrong.value && fields.includes(problemField(wrong.value) ?? '') ? trouble.value : null
 /** Nought in a field says that nobody knows. */
 const orNull = (x: number) => (x === 0 ? null : x)
 function setBucket(change: Partial<NonNullable<OwnMaterialRecord['bucket']>>) {
@@ -62,10 +54,13 @@ function setBucket(change: Partial<NonNullable<OwnMaterialRecord['bucket']>>) {
   const next = { litres: units === 'us' ? 18.93 : 10, kg: 0, ...draft.value.bucket, ...change }
   draft.value.bucket = next.kg === 0 ? null : next
 }
-const whole = () => draft.value && { ...draft.value, name: draft.value.name.trim() || 'My material' }
 function save(retired?: boolean) {
+  const own = whole(retired)
+  if (own) emit('save', own)
+}
+function copy() {
   const own = whole()
-  if (own && row.value?.ok) emit('save', copyOf({ ...own, retired: retired ?? own.retired }))
+  if (own) emit('copy', own)
 }
 </script>
 
@@ -165,19 +160,14 @@ function save(retired?: boolean) {
         >
         <template v-else-if="row?.ok">{{ ownMaterialText(row.value, units) }}</template>
       </p>
-      <div class="row">
-        <Button type="submit" label="Keep" :disabled="!row?.ok" />
-        <Button type="button" label="Cancel" outlined @click="emit('close')" />
-        <template v-if="listed">
-          <Button type="button" label="Copy" text @click="emit('copy', copyOf(draft))" />
-          <Button
-            type="button"
-            :label="draft.retired ? 'Offer it again' : 'Offer it no more'"
-            text
-            @click="save(!draft.retired)"
-          />
-        </template>
-      </div>
+      <OwnButtons
+        :sound="row?.ok ?? false"
+        :listed="listed"
+        :retired="draft.retired"
+        @cancel="emit('close')"
+        @copy="copy"
+        @retire="save(!draft.retired)"
+      />
     </form>
   </DialogFrame>
 </template>
