@@ -143,6 +143,8 @@ bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ b
       } else await page.goto(url)
       if (kept) await expectKept(page, kept)
       kept = await editAndRead(page, i)
+      // Only what the page says is saved is promised.
+      await saved(page)
       await page.waitForTimeout(next(310, 810))
       const gone = new Promise((resolve) => browser.once('exit', resolve))
       process.kill(-browser.pid!, 'SIGKILL')
