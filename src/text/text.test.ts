@@ -248,8 +248,8 @@ describe('names', () => {
   })
   test('of what is over: what settles, and what whole measures add', () => {
     const q = (blendLitres: number) => ({ plan: { blendLitres }, toBlend: 100 }) as unknown as Quantities
-    expect(overText(q(105), 0.07)).toEqual(['7 % of it to settle', '5 % over by whole measures'])
-    expect(overText(q(100.2), 0.07)).toEqual(['7 % of it to settle'])
+    expect(overText(q(105), 0.07)).toEqual(['7 % of it goes when it settles', '5 % over by whole measures'])
+    expect(overText(q(100.2), 0.07)).toEqual(['7 % of it goes when it settles'])
     expect(overText(q(98), 0)).toEqual(['2 % short by whole measures'])
   })
   test('of a reservoir: the water in its gaps, not the room', () => {
