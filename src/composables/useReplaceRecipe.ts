@@ -2,7 +2,10 @@ import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
 import type { Recipe } from '@/model/garden/schemas'
 import type { JobInHand } from './useJob'
 
-/** Puts a whole recipe on a job's bench, with litres to make where it came with them; what was there is kept first where no version holds it. */
+/**
+ * Puts a whole recipe on a job's bench, with litres to make where it came with them. What was there is kept first
+ * where no version holds it.
+ */
 export function useReplaceRecipe({ garden, job }: Pick<JobInHand, 'garden' | 'job'>) {
   return (recipe: Recipe, what: string, versionId: string | null = null, amount?: number) => {
     const j = job.value

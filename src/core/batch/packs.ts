@@ -9,7 +9,8 @@ import type { Kilograms, Litres } from '../units'
  *   dry block         kg x loose litres per kg (or kg / density x factor where the table has none)
  *   by weight         kg / moist density as bought x factor
  *
- * What is screened out of it comes off. Unit: litres. Source: pack conversions are common practice; densities and factors as in the material's row.
+ * What is screened out of it comes off. Unit: litres. Source: pack conversions are common practice; densities and
+ * factors as in the material's row.
  *
  * @example
  * looseLitresOfPack(materialById('coir_chips'), { kind: 'block', kg: 5 }) // 70

@@ -4,6 +4,9 @@ import { looseLitresOfPack } from '@/core/batch'
 import { dressingById } from '@/core/data/dressings'
 import { demoGarden } from '@/demo/demoGarden'
 import { previewImport, exportFile } from '@/storage/exportFile'
+import { doseTotals } from '../make/doseTotals'
+import { quantitiesOf } from '../make/quantities'
+import { recordFrom } from '../make/recordFrom'
 import { doseLines } from '../make/shoppingList'
 import { mixCost } from '../mix/cost'
 import { prepareJob } from '../mix/evaluateJob'
@@ -171,6 +174,14 @@ describe('own rows in a garden', () => {
     // 3 g at 5.00 a kg and 4 g at 0.50 a kg in each litre.
     expect(priced.perLitre! - plain.perLitre!).toBeCloseTo(3 * 0.005 + 4 * 0.0005, 9)
     expect(priced.missingDoses).toEqual([])
+    // A lime of one's own is lime in the record too.
+    const quantities = valueOf(quantitiesOf(job))
+    const limes = doseTotals(job, quantities).filter((d) => d.isLime)
+    expect(limes.map((d) => d.id)).toEqual(['own:shells'])
+    const record = (of: Job) => recordFrom('r', of, quantities, '2026-05-01', '', 'Job')
+    expect(record(job).limes.map((l) => l.limeId)).toEqual(['own:shells'])
+    // What a set amount fills nobody said.
+    expect([record(job).filled.length, record({ ...job, amount: 40 }).filled]).toEqual([job.fills.length, []])
   })
   test('are weighed out of stock first, then in whole packs, and what is left over is told', () => {
     const garden = new Map<string, AnyData>(withOwn())

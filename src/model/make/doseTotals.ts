@@ -3,7 +3,7 @@ import type { MixNeeded } from '@/core/filling'
 import { dressingById } from '@/core/data/dressings'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { dosesIn, blendedDoses } from './blendedDoses'
-import { LIMES } from '@/core/data'
+import { limeById } from '@/core/data'
 import type { Quantities } from './quantities'
 import type { DressingPlace, Job, DressingLine, JobBed } from '@/model/garden/schemas'
 export interface DoseTotal {
@@ -16,7 +16,6 @@ export interface DoseTotal {
 }
 /** Grams of each lime and dressing over the whole job, wherever they go. */
 export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
-  const limeIds = new Set(LIMES.map((l) => l.id))
   const stirredIn = [
     ...quantities.first.flatMap(({ mix, plan }) => dosesIn(mix, plan.blendLitres)),
     ...blendedDoses(job, quantities),
@@ -25,7 +24,7 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
   for (const { dressingId: id, name, bulkDensity, gramsPerLitre, litres } of stirredIn) {
     const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
     const place = { kind: 'throughout' } as const
-    blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeIds.has(id) })
+    blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeById(id) !== undefined })
   }
   const later = job.dressings.flatMap((line): DoseTotal[] => {
     const dressing = dressingById(line.dressingId)

@@ -32,11 +32,15 @@ export function recordFrom(
     madeOn,
     note,
     vessel: { ...judgedBed(job).spec.vessel, count: judgedBed(job).count },
-    filled: job.fills.map((f, i) => ({
-      name: f.spec.name,
-      count: f.count,
-      litres: quantities.needed[i]!.net * f.count,
-    })),
+    // A set amount is made whatever the beds take: nobody said what it fills.
+    filled:
+      job.amount === null
+        ? job.fills.map((f, i) => ({
+            name: f.spec.name,
+            count: f.count,
+            litres: quantities.needed[i]!.net * f.count,
+          }))
+        : [],
     measured: plan.totals.map((t) => ({
       materialId: t.id,
       materialName: measuredName(job, t.id),
