@@ -7,6 +7,8 @@ import {
   type LimePlan,
   type Temperature,
 } from './chemistry'
+import { coverSaving } from './climate'
+import type { Material } from './data/types'
 import { containerVolumes, type Container, type ContainerVolumes } from './geometry'
 import { growingOutlook, yearMean, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
@@ -21,6 +23,7 @@ import {
 import { fail, succeed, type Note, type Outcome } from './outcome'
 import { seasonsOf, type SeasonState } from './structure'
 import { containerProfile, entryTensionOf, type ContainerProfile, type WaterBalance } from './water'
+import type { Fraction } from './units'
 import { weights, type WeighedLayer, type Weights } from './weight'
 
 /** A layer under the mix: gravel, bark, another mix. */
@@ -28,6 +31,13 @@ export interface BottomLayer {
   /** cm. */
   thickness: number
   parts: readonly BlendPart[]
+}
+
+/** A cover on the mix: mulch, clay aggregate, moss. */
+export interface Cover {
+  material: Material
+  /** cm. */
+  thickness: number
 }
 
 export interface MixInContainer {
@@ -38,6 +48,10 @@ export interface MixInContainer {
   limeGramsPerLitre: number
   /** From the base up. */
   bottomLayers?: readonly BottomLayer[]
+  /** Share of its volume it loses on being firmed or pressed in; 0 where left out. */
+  pressed?: Fraction
+  /** What lies on it. */
+  cover?: Cover
   dressings?: readonly DressingDose[]
   /** Of the mix; 20 C where left out. */
   temperature?: Temperature
@@ -80,6 +94,19 @@ export const USUAL_TEMPERATURE = 20
 /** Weeks the pH is followed where no season is known. */
 const WEEKS = 20
 
+/** A cover as it weighs when it has drained. `surface` in cm2. */
+const weighedCover = ({ material, thickness }: Cover, surface: number): WeighedLayer => {
+  const { dryBulkDensity, totalPorosity, waterAt10Cm } = material.properties
+  return {
+    balance: {
+      mixVolume: (surface * thickness) / 1000,
+      totalPorosity: totalPorosity.value,
+      containerCapacity: waterAt10Cm.value,
+    },
+    dryBulkDensity: dryBulkDensity.value,
+  }
+}
+
 /**
  * The whole answer for one mix in one container: how full, what it becomes, air and water by depth, pH, salts, feed,
  * weight, later years and, where crop and place are known, water and feeding over the season. `blended` is the blend
@@ -87,6 +114,7 @@ const WEEKS = 20
  *
  * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a
  * dose below nought.
+ * What is given in g per litre is for the mix as it is made; firmed or pressed in, a litre holds more of it.
  * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which
  * the state at rest does not show.
  */
@@ -99,12 +127,17 @@ export function evaluate(
   const fill = containerVolumes(container)
   if (!fill.ok) return fill
   const { mixHeight } = fill.value
-  const mixed = blended ? succeed(blended) : blend(parts)
+  const pressed = input.pressed ?? 0
+  const mixed = blended && pressed === 0 ? succeed(blended) : blend(parts, pressed)
   if (!mixed.ok) return mixed
-  const doses = input.dressings ?? []
-  for (const d of doses)
+  // Doses are told for the mix as it is made: pressed in, there is more of it and of them in a litre.
+  const closeness = 1 / (1 - pressed)
+  const doses: DressingDose[] = []
+  for (const d of input.dressings ?? []) {
     if (!(d.gramsPerLitre >= 0 && Number.isFinite(d.gramsPerLitre)))
       return fail({ code: 'amount-negative', field: d.dressing.name, value: d.gramsPerLitre })
+    doses.push({ ...d, gramsPerLitre: d.gramsPerLitre * closeness })
+  }
   const notes: Note[] = [...fill.notes, ...mixed.notes]
   let floor = 0
   const blends: Blend[] = []
@@ -139,12 +172,14 @@ export function evaluate(
     balance,
     dryBulkDensity: blends[i]!.dryBulkDensity,
   }))
+  const { cover } = input
+  if (cover) weighed.push(weighedCover(cover, fill.value.surface))
   if (container.base.kind === 'onSoil')
     notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
   const temperature = input.temperature ?? USUAL_TEMPERATURE
   const depth = mixHeight - floor
   const given = { ...acidityOfDoses(doses, depth), temperature }
-  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre, given)
+  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre * closeness, given)
   const weight = weights(fill.value, weighed)
   const outlook = growing
     ? growingOutlook({
@@ -153,6 +188,7 @@ export function evaluate(
         floor,
         blend: mixed.value,
         mix,
+        cover: cover ? coverSaving(cover.material, cover.thickness) : 0,
         doses,
         weight,
         growing,
@@ -167,6 +203,7 @@ export function evaluate(
     effort.years,
     effort.slices / 2,
     floor > 0 ? profile.baseTension + floor : undefined,
+    pressed,
   )
   if (!years.ok) return years
   return succeed(

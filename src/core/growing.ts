@@ -122,6 +122,8 @@ interface GrowingInput {
   floor: Centimetres
   blend: Blend
   mix: WaterBalance
+  /** Share of what the bare surface gives off that a cover keeps back. */
+  cover: Fraction
   doses: readonly DressingDose[]
   weight: Weights
   growing: Growing
@@ -170,6 +172,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
           inGround: container.base.kind === 'onSoil',
           leaf: leafInMonth(crop, growth, i + 1, planting, climate.latitude),
           wetTop: raised,
+          cover: input.cover,
           exposure: growing.exposure,
           rain: (climate.months[i]!.rain ?? 0) / DAYS_IN_MONTH,
         }),

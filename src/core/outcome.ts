@@ -15,6 +15,10 @@ export type Note =
   | { code: 'no-drainage' }
   | { code: 'charge-not-met'; largestMiss: number }
   | { code: 'layer-stalls-drainage'; thickness: number }
+  /** A container is wider at its base than at its top. */
+  | { code: 'wider-below' }
+  /** What lies on the mix comes up to the rim, or over it; cm. */
+  | { code: 'cover-at-rim'; thickness: number; headspace: number }
   | { code: 'few-draws-agree'; effective: number; draws: number }
 
 /** A value, or the reason there is none. Plain data, so that it crosses workers and files. */

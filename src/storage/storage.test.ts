@@ -105,7 +105,7 @@ describe('reading a record', () => {
   interface OldJob {
     plan: object
     lime: object
-    fills: object[]
+    fills: { spec: object }[]
     dressings?: { dressingId: string }[]
   }
   const lines = (dressings: { dressingId: string }[] = []) =>
@@ -114,7 +114,12 @@ describe('reading a record', () => {
   const today = (data: OldJob) => ({
     plan: { scoop: 1, rounding: 'more', ...data.plan },
     lime: limed(data.lime),
-    fills: data.fills.map((f) => ({ ...f, cropId: null, plants: null })),
+    fills: data.fills.map((f) => ({
+      ...f,
+      spec: { ...f.spec, cover: null, firmness: 'loose' },
+      cropId: null,
+      plants: null,
+    })),
     dressings: lines(data.dressings),
     amount: null,
   })

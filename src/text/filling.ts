@@ -1,10 +1,48 @@
 import type { FillingDo } from '@/model/make/filling'
 import type { BedSpec } from '@/model/garden/schemas'
+import { plantingDepth } from '@/core/data/planting'
 import { dressingById } from '@/core/data/dressings'
-import { LAYER_NAMES } from './labels'
+import { layerName, shortName } from './labels'
 import { dressingName } from './dressings'
 import { doseSpoons } from './measures'
 import { doseWeightText, lengthText, volumeText, type UnitSystem } from './units'
+
+/** How hard the hand goes down on a lift. */
+const FIRMLY: Record<BedSpec['firmness'], string> = {
+  loose: 'Do not press or tread it.',
+  firmed: 'Firm it with the fingertips before the next.',
+  pressed: 'Press it down with the palms or a board before the next.',
+}
+
+const isSown = (cropId: string) => plantingDepth(cropId).way === 'seed'
+
+/** How deep a crop is set. */
+export function depthText(cropId: string | null, units: UnitSystem): string {
+  if (cropId === null)
+    return 'At the depth it grew in its last pot; seed at two or three times its own thickness.'
+  const depth = plantingDepth(cropId)
+  switch (depth.way) {
+    case 'rootBall':
+      return 'The top of its root ball level with the mix, no deeper than it grew.'
+    case 'stem':
+      return 'Deep: bury the stem up to its lowest leaves; it roots along it.'
+    case 'hole':
+      return `Drop it into a hole ${lengthText(depth.depth, units)} deep and water it in; leave the hole open.`
+    case 'crown':
+      return 'Its crown, where leaves meet roots, level with the mix: buried it rots, above it dries.'
+    case 'graft':
+      return 'As deep as it grew, the swelling of the graft well clear of the mix and of any mulch.'
+    case 'deeper':
+      return `${capital(lengthText(depth.depth, units))} deeper than it grew: it sends up more stems.`
+    case 'seed':
+      return `${rangeText(depth, units)} deep; as seedlings, no deeper than they grew.`
+    case 'below':
+      return `${rangeText(depth, units)} of mix over its top.`
+  }
+}
+const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
+const rangeText = ({ low, high }: { low: number; high: number }, units: UnitSystem) =>
+  `${lengthText(low, units)} to ${lengthText(high, units)}`
 
 /** What to do with the hands, in a heading and a sentence or two. */
 export function fillingText(
@@ -43,10 +81,10 @@ export function fillingText(
         text: 'A fork’s depth, weeds out by the root. A smeared or trodden base holds water up.',
       }
     case 'layer':
-      return step.kind === 'cloth'
+      return step.layer.kind === 'cloth'
         ? { title: 'Lay the cloth', text: 'Over the holes, up the side by a hand’s breadth.' }
         : {
-            title: `${LAYER_NAMES[step.kind].one}, ${lengthText(step.thickness, units)}`,
+            title: `${layerName(step.layer)}, ${lengthText(step.layer.thickness, units)}`,
             text: 'Laid close, level on top; shake the gaps full as the first mix goes on.',
           }
     case 'loosen-old':
@@ -61,13 +99,13 @@ export function fillingText(
       const level = step.belowRim - headspace < 0.05 ? `at the fill line, ${below}` : below
       return {
         title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${volumeText(step.loose, units)} loose${many} in each`,
-        text: `Level it ${level}; do not tread it. Soak it until it drains.`,
+        text: `Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
       }
     }
     case 'root-ball':
       return {
         title: 'Set the root ball',
-        text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out; its top at the fill line, no deeper than it grew.`,
+        text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out. ${depthText(step.cropId, units)}`,
       }
     case 'dress': {
       const dressing = dressingById(step.dressingId)
@@ -85,16 +123,24 @@ export function fillingText(
     }
     case 'plant':
       return {
-        title: 'Plant or sow',
-        text: 'At the depth it grew in its last pot; seed at two or three times its own thickness. Firm with the fingers only.',
+        title: step.cropId === null ? 'Plant or sow' : isSown(step.cropId) ? 'Sow' : 'Plant',
+        text: `${depthText(step.cropId, units)} Firm with the fingers only.`,
       }
     case 'water-in':
       return {
         title: 'Water until it runs out below',
         text: `Twice, gently. Top up what sinks; leave ${lengthText(headspace, units)} of lip to water into.`,
       }
+    case 'cover':
+      return {
+        title: `Cover it with ${shortName(step.materialId).toLowerCase()}, ${lengthText(step.thickness, units)}`,
+        text: `${volumeText(step.litres, units)} in each, a hand’s breadth clear of every stem.`,
+      }
     case 'finish':
-      return { title: 'Mulch, stake, label', text: 'Crop, mix and date on the label.' }
+      return {
+        title: spec.cover ? 'Stake, label' : 'Mulch, stake, label',
+        text: 'Crop, mix and date on the label.',
+      }
   }
 }
 

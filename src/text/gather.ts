@@ -34,7 +34,12 @@ function materialLine(line: ShoppingLine, units: UnitSystem): GatherLine {
     id: material.id,
     what: { material },
     name: shortName(material.id),
-    inside: '',
+    inside:
+      line.beside <= 0
+        ? ''
+        : line.beside < line.litres - 1e-9
+          ? `${volumeText(line.beside, units)} of it under or on the mix`
+          : 'under or on the mix',
     measure: volumeText(line.litres, units),
     buy: {
       strong: packs > 0 ? `${packs} × ${packText(pack, units)}` : 'nothing',

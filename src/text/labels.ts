@@ -2,11 +2,11 @@ import { cropRow } from '@/core/data/cropTable'
 import { materialById } from '@/core/data/materials'
 import { isOwn } from '@/core/data/ownRows'
 import type { Crop, Pack } from '@/core/data'
-import type { CropFit, LayerKind } from '@/core/filling'
+import type { CropFit, Firmness, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LITRES } from '@/core/units'
 import { LIFT_LIMIT } from '@/core/weight'
-import type { BedSpec, DressingPlace, JobBed, Job, Place, VesselKind } from '@/model/garden/schemas'
+import type { BedSpec, DressingPlace, JobBed, Job, Layer, Place, VesselKind } from '@/model/garden/schemas'
 import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
@@ -33,6 +33,10 @@ export const STANDING_NAMES: Record<BedSpec['standing'], string> = {
   paving: 'Paving',
   balcony: 'A balcony or deck',
   roof: 'A roof',
+  wall: 'A wall or ledge',
+  railing: 'A railing',
+  bracket: 'A bracket on a wall',
+  hung: 'Hangs from a hook',
 }
 
 export const WIND_NAMES: Record<Place['wind'], string> = {
@@ -102,6 +106,17 @@ export const LAYER_NAMES: Record<LayerKind, { one: string; hint: string }> = {
   bark: { one: 'Coarse bark', hint: 'a quarter of its gaps fills with mix' },
   logs: { one: 'Logs and prunings', hint: 'mix washes into the gaps; sinks as it rots' },
   cloth: { one: 'Cloth over the holes', hint: 'Keeps mix in; takes no room.' },
+}
+
+/** A layer as lists and drawings name it. */
+export const layerName = (layer: Layer): string =>
+  layer.kind === 'material' ? shortName(layer.materialId) : LAYER_NAMES[layer.kind].one
+
+/** How a mix is put in, with what that does. */
+export const FIRMNESS_NAMES: Record<Firmness, { one: string; hint: string }> = {
+  loose: { one: 'Loosely, watered in', hint: '' },
+  firmed: { one: 'Firmed with the fingers', hint: 'a little more goes in; a little less air' },
+  pressed: { one: 'Pressed down hard', hint: 'more goes in, as for loam or a heavy plant; much less air' },
 }
 
 /** Short name for lists and buttons: without what stands in brackets, and what was done to it. */

@@ -268,6 +268,10 @@ export function noteText(note: Note, units: UnitSystem): string {
       return `These dressings miss what is wanted of some nutrient by ${percentText(note.largestMiss)}.`
     case 'layer-stalls-drainage':
       return `The coarse layer below does not drain the mix: the mix stands wet on it as it would on the base, with ${lengthText(note.thickness, units)} less depth.`
+    case 'wider-below':
+      return 'It is wider at its base than at its top: right for a jar, else the two widths have changed places.'
+    case 'cover-at-rim':
+      return `The cover is ${lengthText(note.thickness, units)} thick and the rim stands ${lengthText(note.headspace, units)} above the mix: water runs off over it. Leave more lip, or lay it thinner.`
     case 'few-draws-agree':
       return `Hardly any likely set of materials reads like that (${Math.round(note.effective)} of ${note.draws} tried): measure again, or some material is not what the table says.`
     case 'dose-above-usual-limit':

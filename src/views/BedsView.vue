@@ -22,11 +22,14 @@ import { bedOf, bedsOf } from '@/model/garden/garden'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
 import { startingBed, startingPlan } from '@/model/garden/starting'
+import { materialsToChoose } from '@/model/garden/ownRows'
 import { isAloft } from '@/model/garden/vessel'
 import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
+import { materialChoices } from '@/text/choices'
 import { dayText } from '@/text/dates'
 import { bedTitle, bedWords, jobTitle } from '@/text/labels'
+import { loadHeading, loadTexts } from '@/text/load'
 import { noteText } from '@/text/problems.en'
 
 const garden = useGarden()
@@ -56,6 +59,7 @@ const chosen = computed<Bed | null>(() => {
   if (typeof id === 'string') return bedOf(garden.records, id) ?? wanted.value[0] ?? null
   return first.value && (bedOf(garden.records, first.value.id) ?? null)
 })
+const materials = computed(() => materialChoices(materialsToChoose(garden.records)))
 const choose = (id: string) => router.replace({ query: { id } })
 
 const { plan, problem, beside } = useBedProblems(chosen, units)
@@ -152,17 +156,22 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
           >
             <LoadCaution
               v-if="isAloft(chosen)"
-              heading="It stands on a balcony or roof"
-              :plan="needed"
-              :count="Math.max(1, chosen.vessel.count)"
-              :units="units"
+              :heading="loadHeading(chosen)"
+              :lines="needed ? loadTexts(chosen, needed, Math.max(1, chosen.vessel.count), units) : []"
             />
           </BedActs>
         </div>
       </section>
       <section aria-label="The bed">
         <h2 class="visually-hidden">{{ bedTitle(chosen) }}</h2>
-        <BedForm :key="chosen.id" :spec="chosen" :units="units" :beside="beside" @change="change" />
+        <BedForm
+          :key="chosen.id"
+          :spec="chosen"
+          :materials="materials"
+          :units="units"
+          :beside="beside"
+          @change="change"
+        />
       </section>
     </div>
     <SheetDialog v-model:visible="pasting" :units="units" @add="add" />

@@ -4,7 +4,9 @@ import { computed } from 'vue'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { STANDINGS, WALLS, type BedSpec, type Vessel } from '@/model/garden/schemas'
 import { baseOf, ofKind, OUTLETS, outletOf, type Outlet } from '@/model/garden/vessel'
-import { STANDING_NAMES, VESSEL_NAMES, WALL_NAMES } from '@/text/labels'
+import { FIRMNESSES } from '@/core/filling/firmness'
+import type { Choice } from '@/text/choices'
+import { FIRMNESS_NAMES, STANDING_NAMES, VESSEL_NAMES, WALL_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import { CLOTH_OUTLET, OUTLET_NAMES } from '@/text/shapeFields'
 import type { UnitSystem } from '@/text/units'
@@ -16,8 +18,10 @@ import LayerFields from './LayerFields.vue'
 import ShapeFields from './ShapeFields.vue'
 import VesselKinds from './VesselKinds.vue'
 
-const { spec, units, beside } = defineProps<{
+const { spec, materials, units, beside } = defineProps<{
   spec: BedSpec
+  /** What may lie on the mix or under it. */
+  materials: readonly Choice[]
   units: UnitSystem
   beside: (field: string) => Sentence | null
 }>()
@@ -33,6 +37,7 @@ const outlets = computed(() =>
 )
 const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(outlet) })
 const walls = WALLS.map((value) => ({ value, label: WALL_NAMES[value] }))
+const firmnesses = FIRMNESSES.map((value) => ({ value, label: FIRMNESS_NAMES[value].one }))
 const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value] }))
 </script>
 
@@ -93,6 +98,13 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
         :options="standings"
         @update:model-value="$event && emit('change', { standing: $event })"
       />
+      <ChoiceField
+        label="The mix is put in"
+        :model-value="spec.firmness"
+        :options="firmnesses"
+        :hint="FIRMNESS_NAMES[spec.firmness].hint"
+        @update:model-value="$event && emit('change', { firmness: $event })"
+      />
       <QuantityField
         label="Root balls planted in it"
         quantity="volume"
@@ -111,9 +123,12 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
     </div>
     <LayerFields
       :layers="spec.layers"
+      :cover="spec.cover"
+      :materials="materials"
       :units="units"
       :problem="beside('thickness')"
-      @change="emit('change', { layers: $event })"
+      :cover-problem="beside('cover')"
+      @change="emit('change', $event)"
     />
   </div>
 </template>

@@ -30,6 +30,10 @@ const sinking = computed(() => Math.max(...parts.map((p) => p.plan.sinking[2]), 
 const roots = computed(() => parts.reduce((s, p) => s + p.plan.rootBalls * p.count, 0))
 const kept = computed(() => parts.reduce((s, p) => s + p.plan.kept * p.count, 0))
 const washed = computed(() => parts.reduce((s, p) => s + p.plan.washedIn * p.count, 0))
+const pressed = computed(() =>
+  parts.reduce((s, p) => s + p.plan.net * (1 - 1 / p.plan.closeness) * p.count, 0),
+)
+const cover = computed(() => parts.reduce((s, p) => s + p.plan.cover * p.count, 0))
 const figure = (x: number) => (x >= 100 ? x.toFixed(0) : x >= 10 ? x.toFixed(1) : x.toFixed(2))
 /** To blend, in every measure mix is sold or carried by; each in a line of its own. */
 const measures = computed(() => [
@@ -67,11 +71,19 @@ const measures = computed(() => [
         <dt>Washed into the layers</dt>
         <dd>{{ volumeText(washed, units) }}</dd>
       </template>
+      <template v-if="pressed > 0.05">
+        <dt>More, firmed or pressed in</dt>
+        <dd>{{ volumeText(pressed, units) }}</dd>
+      </template>
       <dt>{{ amount === null ? `With ${percentText(settling)} for settling` : 'Made, loose' }}</dt>
       <dd>{{ volumeText(toBlend, units) }}</dd>
       <template v-if="loss !== null">
         <dt>To measure, {{ percentText(loss, 1) }} lost on stirring</dt>
         <dd>{{ volumeText(toBlend / (1 - loss), units) }}</dd>
+      </template>
+      <template v-if="cover > 0.05">
+        <dt>Cover on top, beside the mix</dt>
+        <dd>{{ volumeText(cover, units) }}</dd>
       </template>
     </dl>
     <p v-if="saved > 0.5" class="soft">

@@ -1,42 +1,92 @@
 <script setup lang="ts">
-/** What lies under the mix, listed as it lies: the topmost first. */
+/** What lies on the mix and under it, listed as it lies: the topmost first. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { LAYER_KINDS, type LayerKind } from '@/core/filling'
+import { LAYER_KINDS } from '@/core/filling'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
-import type { BedSpec } from '@/model/garden/schemas'
+import type { BedSpec, Layer } from '@/model/garden/schemas'
+import type { Choice } from '@/text/choices'
 import { LAYER_NAMES } from '@/text/labels'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { layers, units, problem } = defineProps<{
+const { layers, cover, materials, units, problem, coverProblem } = defineProps<{
   /** From the base up. */
-  layers: BedSpec['layers']
+  layers: Layer[]
+  cover: BedSpec['cover']
+  /** Every material a layer may be of. */
+  materials: readonly Choice[]
   units: UnitSystem
   problem: Sentence | null
+  coverProblem: Sentence | null
 }>()
-const emit = defineEmits<{ change: [layers: BedSpec['layers']] }>()
+const emit = defineEmits<{ change: [change: Partial<Pick<BedSpec, 'layers' | 'cover'>>] }>()
+const change = (list: Layer[]) => emit('change', { layers: list })
 
-const kinds = LAYER_KINDS.map((value) => ({ value, label: LAYER_NAMES[value].one }))
+const OF = 'material '
+const kinds = computed((): Choice[] => [
+  ...LAYER_KINDS.map((value) => ({ value, label: LAYER_NAMES[value].one, words: [] })),
+  ...materials.map((m) => ({ ...m, value: OF + m.value })),
+])
+const chosen = (layer: Layer) => (layer.kind === 'material' ? OF + layer.materialId : layer.kind)
+const hint = (layer: Layer) => (layer.kind === 'material' ? '' : LAYER_NAMES[layer.kind].hint)
 const shown = computed(() => layers.map((layer, index) => ({ layer, index })).reverse())
-const add = () => emit('change', [...layers, { kind: 'gravel', thickness: 3 }])
-const set = (index: number, change: Partial<BedSpec['layers'][number]>) =>
-  emit(
-    'change',
-    layers.map((l, i) => (i === index ? { ...l, ...change } : l)),
-  )
-const setKind = (index: number, kind: LayerKind) =>
-  set(index, { kind, thickness: kind === 'cloth' ? 0 : layers[index]!.thickness || 3 })
-const remove = (index: number) =>
-  emit(
-    'change',
-    layers.filter((_, i) => i !== index),
-  )
+const USUAL = { layer: 3, cover: 3 }
+const add = () => change([...layers, { kind: 'gravel', thickness: USUAL.layer }])
+const set = (index: number, layer: Layer) => change(layers.map((l, i) => (i === index ? layer : l)))
+function choose(index: number, value: string | null) {
+  if (value === null) return
+  const thickness = layers[index]!.thickness || USUAL.layer
+  const kind = LAYER_KINDS.find((k) => k === value)
+  if (kind) set(index, { kind, thickness: kind === 'cloth' ? 0 : thickness })
+  else set(index, { kind: 'material', materialId: value.slice(OF.length), thickness })
+}
+const remove = (index: number) => change(layers.filter((_, i) => i !== index))
+const setCover = (to: Partial<NonNullable<BedSpec['cover']>>) =>
+  cover && emit('change', { cover: { ...cover, ...to } })
+const addCover = () =>
+  emit('change', { cover: { materialId: 'bark_mulch_shredded', thickness: USUAL.cover } })
 </script>
 
 <template>
+  <section class="layers" aria-label="On the mix">
+    <div class="row">
+      <h3>On the mix</h3>
+      <Button v-if="!cover" label="Add a cover" icon="pi pi-plus" size="small" text @click="addCover" />
+    </div>
+    <p v-if="!cover" class="soft">
+      Nothing. Mulch, clay aggregate or moss keeps water back while leaves do not shade the mix.
+    </p>
+    <div v-else class="layer">
+      <ChoiceField
+        label="Cover"
+        hide-label
+        :model-value="cover.materialId"
+        :options="materials"
+        search="Search materials"
+        none="No material of that name"
+        @update:model-value="$event && setCover({ materialId: $event })"
+      />
+      <QuantityField
+        label="Thickness of the cover"
+        quantity="length"
+        :units="units"
+        :problem="coverProblem"
+        :model-value="cover.thickness"
+        hint="in the lip, above the fill line"
+        @update:model-value="setCover({ thickness: $event })"
+      />
+      <Button
+        icon="pi pi-times"
+        text
+        aria-label="Take off the cover"
+        title="Take it off"
+        @click="emit('change', { cover: null })"
+      />
+    </div>
+  </section>
   <section class="layers" aria-label="Under the mix">
     <div class="row">
       <h3>Under the mix</h3>
@@ -58,9 +108,11 @@ const remove = (index: number) =>
       <ChoiceField
         :label="`Layer ${index + 1} from the base`"
         hide-label
-        :model-value="layer.kind"
+        :model-value="chosen(layer)"
         :options="kinds"
-        @update:model-value="$event && setKind(index, $event)"
+        search="Search layers"
+        none="No layer or material of that name"
+        @update:model-value="choose(index, $event)"
       />
       <QuantityField
         v-if="layer.kind !== 'cloth'"
@@ -69,8 +121,8 @@ const remove = (index: number) =>
         :units="units"
         :problem="index === layers.length - 1 ? problem : null"
         :model-value="layer.thickness"
-        :hint="LAYER_NAMES[layer.kind].hint"
-        @update:model-value="set(index, { thickness: $event })"
+        :hint="hint(layer)"
+        @update:model-value="set(index, { ...layer, thickness: $event })"
       />
       <p v-else class="soft">{{ LAYER_NAMES.cloth.hint }}</p>
       <Button

@@ -31,7 +31,7 @@ const set = (key: string, value: number) =>
 const mound = computed(() => (vessel.shape.kind === 'mounded' ? vessel.shape : null))
 
 const trade = computed(() =>
-  TRADE_SIZES.map(({ id, name, holds }) => ({
+  TRADE_SIZES.filter((t) => t.shape.kind === vessel.shape.kind).map(({ id, name, holds }) => ({
     value: id,
     label: `${name}: holds ${volumeText(holds.low, units)} to ${volumeText(holds.high, units)}`,
   })),
@@ -44,12 +44,16 @@ function setTrade(id: string | null) {
 
 <template>
   <ChoiceField
-    v-if="vessel.kind === 'roundPot'"
+    v-if="trade.length"
     label="Sold as"
     :model-value="tradeSizeOf(vessel.shape)"
     :options="trade"
     placeholder="by its inside size, below"
-    hint="A “gallon” of the nursery trade holds less than a gallon."
+    :hint="
+      vessel.kind === 'roundPot'
+        ? 'A “gallon” of the nursery trade holds less than a gallon.'
+        : 'inside, filled'
+    "
     @update:model-value="setTrade"
   />
   <OutlineFields

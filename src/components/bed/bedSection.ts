@@ -1,11 +1,11 @@
 import { shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
-import type { BedSpec } from '@/model/garden/schemas'
-import { LAYER_NAMES } from '@/text/labels'
+import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
+import { layerName } from '@/text/labels'
 import { lengthText, type UnitSystem } from '@/text/units'
 import { sectionWidth, type SectionLayout } from '../cutaway/section'
 
-type Layer = BedSpec['layers'][number] & { from: number; to: number }
+type Layer = Lying & { from: number; to: number }
 
 /** Levels of a bed in section, cm above its base. */
 export interface Levels {
@@ -73,7 +73,7 @@ export function handlesOf(spec: BedSpec, levels: Levels, sunkBy: number | null, 
       : [
           {
             id: `layer-${index}`,
-            label: `Top of the ${LAYER_NAMES[layer.kind].one.toLowerCase()}`,
+            label: `Top of the ${layerName(layer).toLowerCase()}`,
             value: layer.to,
             low: layer.from,
             high: Math.max(layer.from, fillLine - 1),
@@ -139,7 +139,7 @@ export function insideMarks({ layers, floor, fillLine, oldTop }: Levels, units: 
     .filter((l) => l.to > l.from)
     .map((l, i): Mark => ({
       id: `layer-${i}`,
-      text: `${LAYER_NAMES[l.kind].one} ${lengthText(l.thickness, units)}`,
+      text: `${layerName(l)} ${lengthText(l.thickness, units)}`,
       at: (l.from + l.to) / 2,
       across: (l.from + l.to) / 2,
       shift: 5,

@@ -57,7 +57,7 @@ const LARGER = [0, 0.2, 0.4, 0.6, 0.8, 1]
 const MUCH_LARGER = [1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5]
 
 /** The first problem of a request; null where it can be planned. */
-function problemOf({ parts, wanted, bucket, scoop = bucket / 10, vessel }: BatchRequest) {
+function problemOf({ parts, wanted, bucket, scoop, vessel }: Required<Omit<BatchRequest, 'turnFraction'>>) {
   if (parts.length === 0) return fail({ code: 'no-parts' })
   for (const p of parts)
     if (!(p.twelfths > 0)) return fail({ code: 'part-not-positive', material: p.id, value: p.twelfths / 12 })
@@ -92,9 +92,9 @@ function problemOf({ parts, wanted, bucket, scoop = bucket / 10, vessel }: Batch
  * }).value.totals[0].litres // 30
  */
 export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
-  const problem = problemOf(request)
-  if (problem) return problem
   const { parts, blendingLoss, wanted, bucket, scoop = bucket / 10, vessel } = request
+  const problem = problemOf({ parts, blendingLoss, wanted, bucket, scoop, vessel })
+  if (problem) return problem
   const tools: Tools = { bucket, scoop }
   const room = vessel * (request.turnFraction ?? TURN_FRACTION)
   const kept = 1 - blendingLoss
@@ -107,7 +107,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
       measures,
       blend: loose * kept,
       worst: Math.max(...measures.map((m, i) => missOf(m, loose * shares[i]!))),
-      scoops: measures.some((m) => m.scoopTwelfths > 0),
+      scoops: measures.some((m) => m.scoopTwelfths),
     }
   }
   const strays = (s: Sized) => s.worst > L.partMiss.value + 1e-9
@@ -149,7 +149,7 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   const tried = [...sizes, ...alike.filter((size) => size <= room + 1e-9)].map(about)
   // Neat sizes; the largest for buckets, the largest for scoops, one small even share, and what strays least.
   const full = [
-    ...exact.filter((s) => s.blend > room / 3 || s === exact.at(-1)),
+    ...exact,
     tried.map(([buckets]) => buckets!).find((s) => fits(s) && !strays(s)),
     tried.map(([, scoops]) => scoops!).find((s) => fits(s) && !strays(s)),
     ...tried.at(-1)!,
@@ -176,16 +176,17 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
         .filter((s) => enough(s) && s.blend <= limit && fits(s))
     const tries = larger(LARGER, most)
     if (tries.every(strays)) tries.push(...larger(MUCH_LARGER, Infinity))
-    return tries.length > 0 ? tries.reduce(better) : about(room).reduce(better)
+    return tries.length ? tries.reduce(better) : about(room).reduce(better)
   }
   const plans = full.map((one) => {
     const count = Math.floor((wanted + slack) / one.blend)
     const left = wanted - count * one.blend
     const batches: Sized[] = Array.from({ length: Math.min(count, L.batches.value + 1) }, () => one)
-    if (left > slack) batches.push(lastFor(left))
+    const more = left > slack
+    if (more) batches.push(lastFor(left))
     return {
       batches,
-      short: left > slack && count > 0,
+      short: more && count > 0,
       strays: Math.max(0, ...batches.filter(strays).map((s) => s.worst)),
       // Much more work than need be, or a last batch of next to nothing, weighs as much as scoops do.
       kinds:

@@ -46,4 +46,5 @@ export {
   type WaterUseInput,
 } from './watering'
 export { asRaised, FULL_LEAF, leafInMonth, leafOn, stageDays, type Leaf, type Raised } from './stages'
+export { coverSaving } from './cover'
 export { WATERING_LIMITS } from './limits'

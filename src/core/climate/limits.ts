@@ -31,6 +31,27 @@ export const WATERING_LIMITS = defineLimits({
     unit: 'times ET0',
     source: 'FAO-56, wet bare soil now and then',
   },
+  coverSaves: {
+    value: 0.5,
+    low: 0.25,
+    high: 0.8,
+    unit: 'share of what the bare surface gives to the air',
+    source: 'FAO-56 chapter 10: an organic mulch over all the surface',
+  },
+  fineCoverSaves: {
+    value: 0.5,
+    low: 0.2,
+    high: 0.8,
+    unit: 'times what a coarse cover saves',
+    source: 'our assumption: fine stuff lies close on the mix and hands its water on',
+  },
+  wholeCover: {
+    value: 5,
+    low: 3,
+    high: 8,
+    unit: 'cm',
+    source: 'common practice: a thinner mulch leaves gaps',
+  },
   wetTop: {
     value: 0.85,
     low: 0.6,

@@ -54,6 +54,8 @@ export interface WaterUseInput {
   leaf?: Leaf
   /** Kept wet on top, as modules of seedlings are; false where left out. */
   wetTop?: boolean
+  /** Share of what the bare surface gives off that a cover keeps back; none where left out. */
+  cover?: Fraction
   /** How open it stands; as usual out of doors where left out. */
   exposure?: Exposure
   /** Rain, mm/day; none where left out. */
@@ -97,7 +99,7 @@ export function canopyOver(
 /**
  * Water one container uses in a day, litres.
  *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
- * 0.4 is 0.85 where the top is kept wet; f is 1 for leaf above the surface and `OUTSTANDING_LEAF` for what hangs over
+ * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and `OUTSTANDING_LEAF` for what hangs over
  * its rim.
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
@@ -116,7 +118,7 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
   const { cropCoefficient, canopyArea } = input.crop.properties
   const wall = WALL_EVAPORATION[input.wallKind]
   const leaf = input.leaf ?? FULL_LEAF
-  const bareness = input.wetTop ? L.wetTop.value : L.bareSurface.value
+  const bareness = (input.wetTop ? L.wetTop.value : L.bareSurface.value) * (1 - (input.cover ?? 0))
   type End = 'low' | 'value' | 'high'
   const at = (weather: number, end: End, size: End = end) => {
     const canopy = canopyOver(input, input.plants, canopyArea[size] * leaf.share)

@@ -1,4 +1,8 @@
+import type { Material } from '../data/types'
 import type { Centimetres, Fraction } from '../units'
+import { FILLING_LIMITS } from './limits'
+
+const L = FILLING_LIMITS
 
 /** What people put under the mix. Cloth has no thickness worth counting: it keeps mix in and lets water out. */
 export const LAYER_KINDS = ['gravel', 'bark', 'logs', 'cloth'] as const
@@ -30,15 +34,40 @@ export const LAYERS: Readonly<Record<AnyLayerKind, LayerNature>> = {
   mix: { material: null, voids: 0, washesIn: 0, halfLife: Infinity },
 }
 
+/**
+ * A layer of any material of the tables, or of the grower's own: its gaps are what lies between its grains, and the
+ * coarser it is the more of them fill.
+ * Source: gaps from its row; washing-in as gravel and bark in `LAYERS`, our assumption.
+ *
+ * @example
+ * natureOfMaterial(materialById('gravel_pea'))
+ * // { material: 'gravel_pea', voids: 0.41, washesIn: 0.19, halfLife: 999 }
+ */
+export function natureOfMaterial({ id, sizeShares, properties }: Material): LayerNature {
+  const [over8, over4] = sizeShares as [number, number]
+  return {
+    material: id,
+    voids: 1 - properties.looseEnvelopeFraction.value,
+    washesIn: L.washesIn.value * (over8 + over4),
+    halfLife: properties.structuralHalfLife.value,
+  }
+}
+
 export interface FillerLayer {
-  kind: AnyLayerKind
+  kind: AnyLayerKind | 'material'
   /** cm; nought for cloth. */
   thickness: Centimetres
+  /** Of a layer of some material; without it nothing washes in and nothing rots. */
+  nature?: LayerNature
 }
+
+/** What is known of a layer as filler. */
+export const natureOf = ({ kind, nature }: FillerLayer): LayerNature =>
+  nature ?? LAYERS[kind === 'material' ? 'mix' : kind]
 
 /**
  * How far the surface sinks because a layer rots below, cm after so many years. Bed-bound mass goes as volume.
  * Source: as `LAYERS`.
  */
 export const sinkingOf = (layers: readonly FillerLayer[], years: number): Centimetres =>
-  layers.reduce((sum, l) => sum + l.thickness * (1 - 2 ** (-years / LAYERS[l.kind].halfLife)), 0)
+  layers.reduce((sum, l) => sum + l.thickness * (1 - 2 ** (-years / natureOf(l).halfLife)), 0)

@@ -1,5 +1,5 @@
 import type { Shape } from '../geometry'
-import { LITRES, type Litres } from '../units'
+import { CM_PER_INCH, LITRES, type Litres } from '../units'
 
 /** A container sold by a name that is not its volume. */
 export interface TradeSize {
@@ -27,6 +27,8 @@ const round = (topDiameter: number, baseDiameter: number, height: number): Shape
 const ANSI = 'ANSI Z60.1-2004, container classes (from memory); usual inside sizes from memory'
 const POTS = 'usual inside sizes of round pots by rim, from memory'
 
+const BAGS = 'usual sizes of fabric bags by their name in US gallons, from memory'
+
 const nursery = (number: number, range: [number, number], size: [number, number, number]): TradeSize => ({
   id: `nursery-${number}`,
   name: `Nursery pot, “${number} gallon”`,
@@ -44,6 +46,23 @@ const rim = (cm: number, base: number, height: number): TradeSize => {
     holds: { low: litres * 0.85, high: litres * 1.15 },
     shape: round(cm, base, height),
     source: POTS,
+  }
+}
+/** Inches across and high, as bags of cloth are sold; filled, they belly a little. */
+const bag = (number: number, across: number, high: number): TradeSize => {
+  const litres = number * LITRES.usGallon
+  return {
+    id: `bag-${number}`,
+    name: `Fabric bag, “${number} gallon”`,
+    nominal: litres,
+    holds: { low: litres * 0.85, high: litres * 1.2 },
+    shape: {
+      kind: 'fabricBag',
+      diameter: Math.round(across * CM_PER_INCH * 10) / 10,
+      height: Math.round(high * CM_PER_INCH * 10) / 10,
+      bulge: 0.03,
+    },
+    source: BAGS,
   }
 }
 
@@ -64,4 +83,15 @@ export const TRADE_SIZES: readonly TradeSize[] = [
   rim(20, 15, 17.5),
   rim(30, 22, 26),
   rim(40, 30, 35),
+  bag(3, 10, 8.5),
+  bag(5, 12, 10),
+  bag(7, 14, 10),
+  bag(10, 16, 12),
+  bag(15, 18, 13.5),
+  bag(20, 20, 15.5),
+  bag(25, 21, 16),
+  bag(30, 24, 16),
+  bag(45, 27, 18),
+  bag(65, 32, 18),
+  bag(100, 38, 20),
 ]

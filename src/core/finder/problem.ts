@@ -103,6 +103,8 @@ export interface FinderProblem {
   floor?: Centimetres
   /** Tension less height in the mix, cm; that of the container where left out. */
   base?: Centimetres
+  /** Share of its volume the mix loses on being firmed or pressed in; 0 where left out. */
+  pressed?: Fraction
   shelf: readonly ShelfMaterial[]
   targets: FinderTargets
   /** How much each target matters, 1 where left out. */

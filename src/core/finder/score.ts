@@ -23,11 +23,13 @@ export class Scorer {
   }
   private readonly bands: (Band | undefined)[]
   private readonly weights: number[]
+  private readonly pressed: number
 
   constructor(
     private readonly f: Features,
     problem: FinderProblem,
   ) {
+    this.pressed = problem.pressed ?? 0
     this.bands = TARGET_NAMES.map((t) => problem.targets[t])
     this.weights = TARGET_NAMES.map((t) => (problem.weights?.[t] ?? 1) / STEP_OF[t])
   }
@@ -72,14 +74,16 @@ export class Scorer {
     for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
     const packing = Math.max(0, 1 - crowd / total)
     const mean = sums[AT.density]! / total
-    let pressed = 0
+    let squeezed = 0
     for (let j = 0; j < which.length; j++) {
       const i = which[j]!
       const lighter = mean - f.density[i]!
-      if (lighter > 0) pressed += parts[j]! * f.compressibility[i]! * lighter
+      if (lighter > 0) squeezed += parts[j]! * f.compressibility[i]! * lighter
     }
     const pores = sums[AT.porosity]! / total
-    const loss = Math.min(1 - (1 - packing) * (1 - Math.min(pressed / total, 0.3)), (pores - 0.05) / 0.95)
+    const most = (pores - 0.05) / 0.95
+    const stirred = Math.min(1 - (1 - packing) * (1 - Math.min(squeezed / total, 0.3)), most)
+    const loss = Math.min(1 - (1 - stirred) * (1 - this.pressed), most)
     const scale = 1 / (total * (1 - loss))
     const porosity = (pores - loss) / (1 - loss)
     const easy = Math.min(sums[AT.easy]! * scale, porosity)
@@ -99,8 +103,8 @@ export class Scorer {
     out.electricalConductivity = sums[AT.salts]! / total / (pores - loss)
     out.drainedDensity = sums[AT.density]! * scale + water
     out.structureLost = sums[AT.lost]! / total
-    out.blendingLoss = loss
-    out.costPerLitre = sums[AT.cost]! * scale
+    out.blendingLoss = stirred
+    out.costPerLitre = sums[AT.cost]! / (total * (1 - stirred))
     let score = this.missPH(out.pH)
     for (let t = 0; t < TARGET_NAMES.length; t++) {
       const band = this.bands[t]

@@ -123,9 +123,16 @@ export function checkContainer(container: Container): Outcome<Container> {
   return succeed(container)
 }
 
+/** Is a pot or box wider at its base than at its top? */
+const isWiderBelow = (shape: Shape): boolean =>
+  shape.kind === 'roundPot'
+    ? shape.baseDiameter > shape.topDiameter
+    : (shape.kind === 'box' || shape.kind === 'oval') &&
+      (shape.baseLength > shape.topLength || shape.baseWidth > shape.topWidth)
+
 /**
  * What it takes to fill one container: heights, volumes and areas.
- * Errors: any problem of `checkContainer`.
+ * Errors: any problem of `checkContainer`. Notes: a base wider than the top.
  * @example a 30/22 x 28 cm pot with a 3 cm lip holds about 12.9 L of mix; to the rim it holds 14.98 L.
  */
 export function containerVolumes(container: Container): Outcome<ContainerVolumes> {
@@ -134,12 +141,18 @@ export function containerVolumes(container: Container): Outcome<ContainerVolumes
   const { shape, headspace, base } = container
   const height = shapeHeight(shape)
   const mixHeight = height - headspace
-  return succeed({
-    mixHeight,
-    mixVolume: volumeBelow(shape, mixHeight),
-    rimVolume: volumeBelow(shape, height),
-    surface: openSurface(shape, mixHeight),
-    footprint: Math.max(areaAt(shape, 0), shape.kind === 'halfCylinder' ? shape.length * shape.diameter : 0),
-    reservoirVolume: base.kind === 'sideHoles' ? volumeBelow(shape, base.height) : 0,
-  })
+  return succeed(
+    {
+      mixHeight,
+      mixVolume: volumeBelow(shape, mixHeight),
+      rimVolume: volumeBelow(shape, height),
+      surface: openSurface(shape, mixHeight),
+      footprint: Math.max(
+        areaAt(shape, 0),
+        shape.kind === 'halfCylinder' ? shape.length * shape.diameter : 0,
+      ),
+      reservoirVolume: base.kind === 'sideHoles' ? volumeBelow(shape, base.height) : 0,
+    },
+    isWiderBelow(shape) ? { code: 'wider-below' } : null,
+  )
 }

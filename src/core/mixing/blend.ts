@@ -50,7 +50,7 @@ export interface Blend {
   packingLoss: Fraction
   /** Lost on blending: soft parts pressed by heavy ones. */
   compressionLoss: Fraction
-  /** Both together, the s of the other equations. */
+  /** Both together, the s of the other equations where nothing is pressed. */
   blendingLoss: Fraction
   totalPorosity: Fraction
   /** kg per litre of blend. */
@@ -85,6 +85,7 @@ const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 
  *   EC       = sum f_i TP_i EC_i / (sum f_i TP_i - s)   each part brings the salts of its own pore water
  *   K        = prod K_i^f_i ((TP_mix / TP_parts))^3     geometric mean, less for the pores lost (Kozeny-Carman's cube)
  *
+ * `pressed` is the share of its volume it loses besides, on being firmed into a container: 1 - s is less by as much.
  * What blending loses is air: solids and the water in fine pores all stay. That is why sand in peat can drain worse.
  * Errors: no parts; a part that is not a positive number.
  * Source: mass balance; for the buffers, linear titration curves, common practice over pH 4-7; K: our assumption.
@@ -95,7 +96,7 @@ const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 
  *   { material: preparedMaterial(materialById('perlite_coarse')), parts: 1 },
  * ]).value.totalPorosity // 0.8683
  */
-export function blend(input: readonly BlendPart[]): Outcome<Blend> {
+export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outcome<Blend> {
   if (input.length === 0) return fail({ code: 'no-parts' })
   const gathered = new Map<string, BlendPart>()
   for (const part of input) {
@@ -128,7 +129,9 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
   )
   // Solids cannot be pressed away: leave at least 5 % of the blend as pores, whatever the tables say.
   const pores = mean((m) => m.properties.totalPorosity.value)
-  const s = Math.min(1 - (1 - packing) * (1 - compression), (pores - 0.05) / 0.95)
+  const atMost = (pores - 0.05) / 0.95
+  const stirred = Math.min(1 - (1 - packing) * (1 - compression), atMost)
+  const s = Math.min(1 - (1 - stirred) * (1 - pressed), atMost)
   const kept = 1 - s
   const totalPorosity = (pores - s) / kept
   const buffer = mean((m) => m.properties.bufferCapacity.value)
@@ -141,7 +144,7 @@ export function blend(input: readonly BlendPart[]): Outcome<Blend> {
     shares: list.map((p, i) => ({ material: p.material.material, share: shares[i]! })),
     packingLoss: packing,
     compressionLoss: compression,
-    blendingLoss: s,
+    blendingLoss: stirred,
     totalPorosity,
     dryBulkDensity: mean((m) => m.properties.dryBulkDensity.value) / kept,
     bufferCapacity: buffer / kept,

@@ -37,8 +37,10 @@ export function seasonsOf(
   slices = 60,
   /** Tension at the foot of the mix, cm, where a layer below breaks the pull. */
   foot?: Centimetres,
+  /** Share of its volume it lost on being pressed in. */
+  pressed: Fraction = 0,
 ): Outcome<SeasonState[]> {
-  const fresh = blend(parts)
+  const fresh = blend(parts, pressed)
   if (!fresh.ok) return fresh
   const loose = (list: readonly BlendPart[]) => list.reduce((s, p) => s + p.parts, 0)
   const full = loose(parts) * (1 - fresh.value.blendingLoss)
@@ -48,7 +50,7 @@ export function seasonsOf(
   const states: SeasonState[] = []
   for (const year of years) {
     const then = aged(parts, year, temperature)
-    const mixed = blend(then)
+    const mixed = blend(then, pressed)
     if (!mixed.ok) return mixed
     const left = (loose(then) * (1 - mixed.value.blendingLoss)) / full
     const height = heightForVolume(container.shape, below + volume * Math.min(1, left))

@@ -15,6 +15,7 @@ import {
   SULFUR_JUDGED_AFTER,
 } from '../chemistry'
 import {
+  coverSaving,
   dailyUse,
   depletionFraction,
   isWetMonth,
@@ -25,6 +26,7 @@ import {
 import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
+import { FILLING_LIMITS, natureOfMaterial, pressedLoss } from '../filling'
 import { complexityOf, distinctKinds, FINDER_LIMITS, isMet, type Candidate } from '../finder'
 import {
   judge,
@@ -293,10 +295,35 @@ const use = (surface: number, wetTop = false) =>
   }).value
 /** Of 1 mm over no mouth to speak of, all of it under leaf, per litre it would catch bare. */
 const caught = rainCaught({ rain: 1, crop: PEPPER, plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12
+/** Grains of one size only. */
+const COARSE = [1, 0, 0, 0, 0, 0, 0, 0]
+const FINE = [...COARSE].reverse()
+everyLimit(
+  'Filling',
+  FILLING_LIMITS,
+  {
+    washesIn: trial(
+      0.2,
+      (share) => natureOfMaterial({ ...materialById('gravel_pea')!, sizeShares: COARSE }).washesIn > share,
+    ),
+    firmed: trial(0.07, (loss) => pressedLoss('firmed') > loss),
+    pressed: trial(0.15, (loss) => pressedLoss('pressed') > loss),
+  },
+  ['washesIn', 'firmed', 'pressed'],
+)
 everyLimit(
   'Watering',
   WATERING_LIMITS,
   {
+    coverSaves: trial(0.5, (share) => coverSaving({ sizeShares: COARSE }, 5) > share),
+    fineCoverSaves: trial(
+      0.5,
+      (times) => coverSaving({ sizeShares: FINE }, 5) / coverSaving({ sizeShares: COARSE }, 5) > times,
+    ),
+    wholeCover: trial(
+      5,
+      (cm) => coverSaving({ sizeShares: COARSE }, cm) === coverSaving({ sizeShares: COARSE }, 99),
+    ),
     leastDepletion: trial(0.1, (p) => depletionFraction(p, 5) === depletionFraction(0.01, 5)),
     mostDepletion: trial(0.8, (p) => depletionFraction(p, 5) === depletionFraction(2, 5)),
     depletionPerMm: trial(0.04, (x) => depletionFraction(0.4, 4) < 0.4 + x, 0.01),
@@ -308,7 +335,7 @@ everyLimit(
     rootsReach: trial(2, (x) => rootedVolume(PEPPER, 1, 1e9) > x * PEPPER.properties.minRootVolume.value),
     wetMonth: trial(1.5, (x) => isWetMonth({ rain: x, use: { value: 1 } })),
   },
-  ['mostDepletion', 'depletionAt', 'rainShed', 'rootsReach'],
+  ['coverSaves', 'fineCoverSaves', 'wholeCover', 'mostDepletion', 'depletionAt', 'rainShed', 'rootsReach'],
 )
 
 const onSoil = (texture: 'coarse' | 'loam' | 'clay') => ({

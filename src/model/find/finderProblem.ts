@@ -69,7 +69,7 @@ export function finderProblem(
   shelf: readonly ShelfMaterial[],
   { rules, volume, easyWater }: FinderWishes = NO_WISHES,
 ): Outcome<FinderProblem> {
-  const needed = neededFor(question.bed)
+  const needed = neededFor(question)
   if (!needed.ok) return needed
   const { container } = question.bed
   const layers = bottomLayers(question)
@@ -84,6 +84,7 @@ export function finderProblem(
     container,
     floor: needed.value.floor,
     base: baseOfMix(container, below),
+    pressed: question.bed.pressed,
     shelf,
     targets: targetsFrom(bandsOf(targetsOf(question)), needed.value.space, question.crops[0], easyWater),
     rules,

@@ -97,8 +97,8 @@ export const liveJob = (garden: Garden, job: Job): Job => ({
 
 /** A bed without what belongs to the list. */
 export function specOf(bed: Bed): JobBed['spec'] {
-  const { name, vessel, wall, standing, layers, rootBalls, carried } = bed
-  return { name, vessel, wall, standing, layers, rootBalls, carried }
+  const { name, vessel, wall, standing, layers, cover, firmness, rootBalls, carried } = bed
+  return { name, vessel, wall, standing, layers, cover, firmness, rootBalls, carried }
 }
 
 /** A vessel as the core knows it. */

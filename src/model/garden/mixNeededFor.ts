@@ -1,19 +1,40 @@
-import { mixNeeded, type MixNeeded } from '@/core/filling'
+import { materialById } from '@/core/data'
+import { mixNeeded, natureOfMaterial, pressedLoss, type FillerLayer, type MixNeeded } from '@/core/filling'
 import type { Outcome } from '@/core/outcome'
 import { containerOf } from './garden'
-import type { BedSpec, JobBed } from './schemas'
+import type { BedSpec, JobBed, Layer } from './schemas'
+
+/** A layer as far as volumes go; one of a material that is no more counts as solid. */
+export function fillerOf(layer: Layer): FillerLayer {
+  const { kind, thickness } = layer
+  const row = kind === 'material' ? materialById(layer.materialId) : undefined
+  return { kind, thickness, nature: row && natureOfMaterial(row) }
+}
+
+function workedOut({ spec, sunkBy }: Pick<JobBed, 'spec' | 'sunkBy'>): Outcome<MixNeeded> {
+  const { layers, rootBalls, firmness, cover } = spec
+  return mixNeeded({
+    container: containerOf(spec.vessel),
+    layers: layers.map(fillerOf),
+    rootBalls,
+    sunkBy,
+    pressed: pressedLoss(firmness),
+    cover: cover?.thickness,
+  })
+}
 
 /** By bed and by how far it sank: a bed that changes is another bed, and one that does not is asked about often. */
 const KNOWN = new WeakMap<BedSpec, Map<number | null, Outcome<MixNeeded>>>()
 
 /** What one container of a job's bed takes. Errors: those of `mixNeeded`. The bed must not be changed in place. */
 export function mixNeededFor({ spec, sunkBy }: Pick<JobBed, 'spec' | 'sunkBy'>): Outcome<MixNeeded> {
+  // A material of one's own may change under the bed that has it.
+  if (spec.layers.some((l) => l.kind === 'material')) return workedOut({ spec, sunkBy })
   const bySinking = KNOWN.get(spec) ?? new Map<number | null, Outcome<MixNeeded>>()
   KNOWN.set(spec, bySinking)
   const known = bySinking.get(sunkBy)
   if (known) return known
-  const { layers, rootBalls } = spec
-  const needed = mixNeeded({ container: containerOf(spec.vessel), layers, rootBalls, sunkBy })
+  const needed = workedOut({ spec, sunkBy })
   bySinking.set(sunkBy, needed)
   return needed
 }

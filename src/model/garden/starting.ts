@@ -109,6 +109,8 @@ export const startingSpec = (kind: VesselKind, units?: Settings['units']): BedSp
   wall: WALL[kind] ?? 'plastic',
   standing: 'ground',
   layers: [],
+  cover: null,
+  firmness: 'loose',
   rootBalls: 0,
   carried: false,
 })

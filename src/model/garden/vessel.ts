@@ -54,4 +54,8 @@ export const tradeSizeOf = (shape: Vessel['shape']): string | null =>
 
 /** Stands where its weight matters to the building. */
 export const isAloft = ({ standing }: Pick<BedSpec, 'standing'>): boolean =>
-  standing === 'balcony' || standing === 'roof'
+  standing !== 'ground' && standing !== 'paving'
+
+/** Is borne by a hook, a bracket or a rail. */
+export const isHung = ({ standing }: Pick<BedSpec, 'standing'>): boolean =>
+  standing === 'railing' || standing === 'bracket' || standing === 'hung'

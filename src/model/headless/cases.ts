@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ELEMENTS } from '../../core/data/types'
+import { FIRMNESSES } from '@/core/filling/firmness'
 import {
   band,
   containerSchema,
@@ -27,6 +28,14 @@ export const evaluateCase = z.strictObject({
     .array(z.strictObject({ thickness: z.number(), mix: linesSchema }))
     .max(10)
     .optional(),
+  firmness: described(
+    z.enum(FIRMNESSES).default('loose'),
+    'How the mix is put in: firmed and pressed, more goes in and air goes out.',
+  ),
+  cover: described(
+    z.strictObject({ material: id, thickness: positive }).optional(),
+    'What lies on the mix, cm thick: it keeps back water of the bare surface and adds weight.',
+  ),
   lime: limeSchema.optional(),
   dressings: z.array(doseSchema).max(40).optional(),
   growing: growingSchema.optional(),

@@ -1,3 +1,4 @@
+import { pressedLoss } from '@/core/filling/firmness'
 import { cropById, type Crop, type OwnRows } from '@/core/data'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import {
@@ -93,6 +94,8 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
         thickness,
         lines: linesOf(mix),
       })),
+      pressed: pressedLoss(c.firmness),
+      cover: c.cover ? { materialId: c.cover.material, thickness: c.cover.thickness } : null,
       rootBalls: 0,
       wallKind: growing?.wallKind ?? 'closed',
       empty: { kg: growing?.emptyWeight ?? 0 },

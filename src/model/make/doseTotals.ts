@@ -63,5 +63,5 @@ export function dosePerContainer(line: DressingLine, fill: JobBed, needed: MixNe
   if (place.kind === 'throughout') return 0
   const { shape } = fill.spec.vessel
   const from = place.kind === 'top' ? Math.max(needed.floor, needed.mixHeight - place.depth) : needed.floor
-  return gramsPerLitre * volumeBetween(shape, from, needed.mixHeight)
+  return gramsPerLitre * volumeBetween(shape, from, needed.mixHeight) * needed.closeness
 }

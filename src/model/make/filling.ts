@@ -1,7 +1,8 @@
 import type { Quantities } from './quantities'
 import { dosePerContainer } from './doseTotals'
+import { inBed } from '@/model/garden/garden'
 import { liftsOf } from '@/core/filling'
-import type { JobBed, Job } from '@/model/garden/schemas'
+import type { JobBed, Job, Layer } from '@/model/garden/schemas'
 
 /** One thing to do with the hands when filling, as plain data; lengths in cm, volumes in litres for one container. */
 export type FillingDo =
@@ -10,17 +11,20 @@ export type FillingDo =
   | { code: 'side-holes'; height: number }
   | { code: 'no-holes' }
   | { code: 'loosen-soil' }
-  | { code: 'layer'; kind: JobBed['spec']['layers'][number]['kind']; thickness: number }
+  | { code: 'layer'; layer: Layer }
   | { code: 'loosen-old' }
   /** Loose mix to tip in, and the level it comes to below the rim. */
   | { code: 'lift'; number: number; of: number; loose: number; belowRim: number }
-  | { code: 'root-ball'; litres: number }
+  | { code: 'root-ball'; litres: number; cropId: string | null }
   /** Grams for one container, worked into its top. */
   | { code: 'dress'; dressingId: string; grams: number; depth: number }
   /** Grams for one container, shared among its planting holes. */
   | { code: 'dress-holes'; dressingId: string; grams: number }
-  | { code: 'plant' }
+  /** What grows in it; null where nobody said. */
+  | { code: 'plant'; cropId: string | null }
   | { code: 'water-in' }
+  /** Litres for one container. */
+  | { code: 'cover'; materialId: string; thickness: number; litres: number }
   | { code: 'finish' }
 
 export interface FillingStep {
@@ -45,6 +49,7 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
     const plan = quantities.needed[i]!
     const { vessel, layers } = fill.spec
     const { base } = vessel
+    const { cropId } = inBed(job, fill)
     const rim = plan.mixHeight + vessel.headspace
     const list: [string, FillingDo][] = []
     if (base.kind === 'onSoil') list.push(['loosen', { code: 'loosen-soil' }])
@@ -53,7 +58,7 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
       if (base.kind === 'drainHoles') list.push(['holes', { code: 'holes' }])
       if (base.kind === 'sideHoles') list.push(['holes', { code: 'side-holes', height: base.height }])
       if (base.kind === 'closed') list.push(['holes', { code: 'no-holes' }])
-      layers.forEach((l, k) => list.push([`layer${k}`, { code: 'layer', ...l }]))
+      layers.forEach((l, k) => list.push([`layer${k}`, { code: 'layer', layer: l }]))
     } else list.push(['old', { code: 'loosen-old' }])
     const from = fill.sunkBy === null ? plan.floor : plan.mixHeight - fill.sunkBy
     const lifts = liftsOf(vessel.shape, from, plan.mixHeight)
@@ -67,8 +72,9 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
     }
     lifts.forEach((lift, k) => {
       const last = k === lifts.length - 1
-      if (last && plan.rootBalls > 0) list.push(['ball', { code: 'root-ball', litres: plan.rootBalls }])
-      const loose = litres[k]! * loosely
+      if (last && plan.rootBalls > 0)
+        list.push(['ball', { code: 'root-ball', litres: plan.rootBalls, cropId }])
+      const loose = litres[k]! * plan.closeness * loosely
       list.push([
         `lift${k}`,
         { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim: rim - lift.top },
@@ -86,8 +92,11 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
           : { code: 'dress-holes', dressingId, grams },
       ])
     }
-    if (plan.rootBalls === 0) list.push(['plant', { code: 'plant' }])
-    list.push(['water', { code: 'water-in' }], ['finish', { code: 'finish' }])
+    if (plan.rootBalls === 0) list.push(['plant', { code: 'plant', cropId }])
+    list.push(['water', { code: 'water-in' }])
+    const { cover } = fill.spec
+    if (cover && plan.cover > 0) list.push(['cover', { code: 'cover', ...cover, litres: plan.cover }])
+    list.push(['finish', { code: 'finish' }])
     const steps = list.map(([id, what]) => {
       const key = `${fill.id}:${id}`
       return { id: key, do: what, done: done.has(key) }

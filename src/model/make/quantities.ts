@@ -10,6 +10,7 @@ import { prepareJob } from '../mix/evaluateJob'
 import { answer, evaluatePrepared, type PreparedMix } from '../mix/prepare'
 import { flatOf } from '../mix/prepareRecipe'
 import { linesOf } from '../mix/questionOfJob'
+import { besideMix } from './besideMix'
 import { PLAN_LIMITS } from './limits'
 
 /** A finished mix that is made before the mix it goes into. */
@@ -24,6 +25,8 @@ export interface Quantities {
   first: MadeFirst[]
   /** What one container of each bed takes, in the order of the job. */
   needed: MixNeeded[]
+  /** What lies under and on the mix, loose litres by material. */
+  beside: ReadonlyMap<string, number>
   /** Mix in place in all containers, litres. */
   inPlace: number
   /** Blended mix to make, with what watering-in settles, litres. */
@@ -166,6 +169,7 @@ export function quantitiesOf(
     {
       first: first.value,
       needed,
+      beside: besideMix(job),
       inPlace: toBlend / (1 + settling),
       toBlend,
       plan: plan.value,

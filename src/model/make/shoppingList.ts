@@ -15,8 +15,9 @@ import {
 import { type Material, type Pack, materialById } from '@/core/data'
 export interface ShoppingLine {
   material: Material
-  /** Loose litres to measure in all. */
+  /** Loose litres to measure in all, and those among them that lie under or on the mix. */
   litres: number
+  beside: number
   pack: Pack
   price: number | null
   stock: number
@@ -29,11 +30,12 @@ export interface ShoppingLine {
   wettingAgent: number
 }
 
-/** Litres of every material to measure, those of mixes made first gathered in. */
+/** Litres of every material to measure, those of mixes made first and of layers and covers gathered in. */
 function totalsOf(quantities: Quantities): { id: string; litres: number }[] {
   const totals = new Map<string, number>()
   for (const plan of [...quantities.first.map((f) => f.plan), quantities.plan])
     for (const { id, litres } of plan.totals) totals.set(id, litres + (totals.get(id) ?? 0))
+  for (const [id, litres] of quantities.beside) totals.set(id, litres + (totals.get(id) ?? 0))
   return [...totals].map(([id, litres]) => ({ id, litres }))
 }
 
@@ -44,17 +46,20 @@ export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLi
     if (!material) return []
     const { pack, price, stock } = shelfEntry(garden, material)
     const packLitres = looseLitresOfPack(material, pack)
+    const beside = quantities.beside.get(material.id) ?? 0
+    const stirred = total.litres - beside
     return [
       {
         material,
         litres: total.litres,
+        beside,
         pack,
         price,
         stock,
         packLitres,
         purchase: cheapestPacks(total.litres, stock, [{ pack, litres: packLitres, price }]),
-        water: waterToWorkable(material, pack) * total.litres,
-        wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * total.litres : 0,
+        water: waterToWorkable(material, pack) * stirred,
+        wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * stirred : 0,
       },
     ]
   })

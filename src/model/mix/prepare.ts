@@ -2,11 +2,20 @@ import {
   evaluate,
   FULL_EFFORT,
   type BottomLayer,
+  type Cover,
   type Effort,
   type Evaluation,
   type MixInContainer,
 } from '@/core/evaluate'
-import { cropFit, LAYERS, mixNeeded, type FillerLayer, type MixNeeded } from '@/core/filling'
+import {
+  cropFit,
+  LAYERS,
+  mixNeeded,
+  natureOfMaterial,
+  type FillerLayer,
+  type MixNeeded,
+} from '@/core/filling'
+import type { OwnRows } from '@/core/data'
 import type { Temperature } from '@/core/chemistry'
 import { temperatureOfPlace, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
@@ -15,7 +24,7 @@ import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
 import { flatOf, materialOf, prepareRecipe, type PreparedRecipe } from './prepareRecipe'
-import type { BedLayer, BedQuestion, MixQuestion } from './question'
+import type { BedLayer, MixQuestion } from './question'
 
 /** A question worked out once: whatever is asked about the mix starts from here. */
 export interface PreparedMix extends PreparedRecipe {
@@ -29,12 +38,23 @@ export interface PreparedMix extends PreparedRecipe {
 }
 
 /** Layers as far as volumes go: those of other mixes have no gaps that mix washes into. */
-const fillers = (layers: readonly BedLayer[]): FillerLayer[] =>
-  layers.map(({ kind, thickness }) => ({ kind, thickness }))
+const fillers = (layers: readonly BedLayer[], own?: OwnRows): FillerLayer[] =>
+  layers.map((layer) => {
+    const { kind, thickness } = layer
+    const row = kind === 'material' ? materialOf(layer.materialId, own) : undefined
+    return { kind, thickness, nature: row && natureOfMaterial(row) }
+  })
 
 /** What one empty container takes. Errors: those of `mixNeeded`. */
-export const neededFor = (bed: BedQuestion): Outcome<MixNeeded> =>
-  mixNeeded({ container: bed.container, layers: fillers(bed.layers), rootBalls: bed.rootBalls, sunkBy: null })
+export const neededFor = ({ bed, own }: Pick<MixQuestion, 'bed' | 'own'>): Outcome<MixNeeded> =>
+  mixNeeded({
+    container: bed.container,
+    layers: fillers(bed.layers, own),
+    rootBalls: bed.rootBalls,
+    sunkBy: null,
+    pressed: bed.pressed,
+    cover: bed.cover?.thickness,
+  })
 
 /** What the mix is held against, with the reasons, and where its crops disagree. */
 export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targets =>
@@ -67,12 +87,18 @@ export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomL
       layers.push({ thickness, parts: flat.value.parts })
       continue
     }
-    const { material } = LAYERS[layer.kind]
-    const row = material === null ? undefined : materialOf(material)
+    const id = layer.kind === 'material' ? layer.materialId : LAYERS[layer.kind].material
+    const row = id === null ? undefined : materialOf(id, own)
     if (row && thickness > 0)
       layers.push({ thickness, parts: [{ material: preparedMaterial(row), parts: 1 }] })
   }
   return succeed(layers)
+}
+
+/** What lies on the mix; undefined for nothing, or for a material that is no more. */
+function coverIn({ bed: { cover }, own }: MixQuestion): Cover | undefined {
+  const material = cover && cover.thickness > 0 ? materialOf(cover.materialId, own) : undefined
+  return material && { material, thickness: cover!.thickness }
 }
 
 /** Crop, place and care as the core takes them; undefined where no crop is chosen. */
@@ -103,7 +129,7 @@ export const temperatureFor = ({ place, care }: MixQuestion): Temperature | unde
  * lime solver.
  */
 export function prepare(question: MixQuestion): Outcome<PreparedMix> {
-  const needed = neededFor(question.bed)
+  const needed = neededFor(question)
   const recipe = prepareRecipe(question.recipe, {
     own: question.own,
     depth: needed.ok ? needed.value.mixHeight - needed.value.floor : 1,
@@ -125,6 +151,8 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
       input: {
         container: question.bed.container,
         bottomLayers: layers.value,
+        pressed: question.bed.pressed,
+        cover: coverIn(question),
         parts: flat.parts,
         limes: lime.limes,
         limeGramsPerLitre: lime.together.gramsPerLitre,

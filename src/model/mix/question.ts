@@ -28,6 +28,10 @@ export interface BedQuestion {
   container: Container
   /** Under the mix, from the base up. */
   layers: readonly BedLayer[]
+  /** Share of its volume the mix loses on being firmed or pressed in; 0 where left out. */
+  pressed?: number
+  /** On the mix; cm. */
+  cover?: { materialId: string; thickness: number } | null
   /** Litres of roots planted with their own soil. */
   rootBalls: number
   wallKind: WallKind
@@ -39,9 +43,11 @@ export interface BedQuestion {
   wide: boolean
 }
 
-/** A layer of a known kind, or of any mix; thickness in cm. */
+/** A layer of a known kind, of one material, or of any mix; thickness in cm. */
 export type BedLayer =
-  { kind: LayerKind; thickness: number } | { kind: 'mix'; thickness: number; lines: readonly RecipeLine[] }
+  | { kind: LayerKind; thickness: number }
+  | { kind: 'material'; thickness: number; materialId: string }
+  | { kind: 'mix'; thickness: number; lines: readonly RecipeLine[] }
 
 /** A part: a finished mix of the same recipe or a material, by its id, in parts of one bucket. */
 export interface RecipeLine {

@@ -1,4 +1,5 @@
 import { cropById, ownRows } from '@/core/data'
+import { pressedLoss } from '@/core/filling/firmness'
 import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
 import { onGround } from '../garden/starting'
@@ -42,9 +43,19 @@ export const recipeQuestion = ({ parts, mixes, lime, dressings }: Recipe): Recip
 })
 
 /** A bed of the garden as a question has it. */
-export const bedQuestion = ({ vessel, wall, layers, rootBalls, carried }: BedSpec): BedQuestion => ({
+export const bedQuestion = ({
+  vessel,
+  wall,
+  layers,
+  cover,
+  firmness,
+  rootBalls,
+  carried,
+}: BedSpec): BedQuestion => ({
   container: containerOf(vessel),
   layers,
+  cover,
+  pressed: pressedLoss(firmness),
   rootBalls,
   wallKind: wall === 'fabric' || wall === 'terracotta' ? wall : 'closed',
   empty: { wall },

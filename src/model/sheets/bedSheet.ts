@@ -11,11 +11,12 @@ import {
   type VesselKind,
 } from '@/model/garden/schemas'
 import { startingBed } from '@/model/garden/starting'
-import { LAYER_KINDS } from '@/core/filling'
+import { FIRMNESSES } from '@/core/filling'
 import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
 import { bedKey } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { readNumber } from '../numbers'
+import { coverFrom, coverText, COVER_WANTED, layersFrom, LAYERS_WANTED, layersText } from './layerCells'
 import { csvOf, numberWanted, readSheet } from './sheet'
 import type { Problem } from '@/core/problems'
 
@@ -39,6 +40,8 @@ export const SHEET_COLUMNS = [
   'corners',
   'bulge',
   'layers',
+  'cover',
+  'filling',
   'carried',
 ] as const
 type Column = (typeof SHEET_COLUMNS)[number]
@@ -89,9 +92,15 @@ const squeeze = (text: string) => text.toLowerCase().replace(/[^a-z]/g, '')
 const oneOf = <T extends string>(list: readonly T[], text: string): T | undefined =>
   list.find((x) => squeeze(x) === squeeze(text))
 
+const lengthCells = (units: Settings['units']) => ({
+  write: (cm: number) => tidy(cm / factor(units)),
+  read: (inUnits: number) => tidyIn(inUnits * factor(units)),
+})
+
 /** One row of the sheet for each bed; `corners` as "0,0 240,0 …" from above. */
 export function bedsToCsv(beds: readonly Bed[], units: Settings['units']): string {
   const per = factor(units)
+  const lengths = lengthCells(units)
   const rows = beds.map((bed) => {
     const { vessel } = bed
     const body = vessel.shape.kind === 'mounded' ? vessel.shape.body : vessel.shape
@@ -129,7 +138,9 @@ export function bedsToCsv(beds: readonly Bed[], units: Settings['units']): strin
       corners:
         body.kind === 'polygonBed' ? body.corners.map((c) => `${cell(c.x)},${cell(c.y)}`).join(' ') : '',
       bulge: body.kind === 'fabricBag' ? tidy(body.bulge * 100) : '',
-      layers: bed.layers.map((l) => `${l.kind} ${cell(l.thickness)}`).join('; '),
+      layers: layersText(bed.layers, lengths),
+      cover: coverText(bed.cover, lengths),
+      filling: bed.firmness,
       carried: bed.carried ? 'yes' : 'no',
     }
     return row
@@ -220,26 +231,20 @@ function bedOf(cells: Record<string, string>, units: Settings['units'], id: stri
         : outlet === 'sideHoles'
           ? { kind: 'sideHoles', height: read('hole height', 4) }
           : { kind: outlet }
-  const layers = text('layers')
-    .split(';')
-    .filter((layer) => layer.trim() !== '')
-    .map((layer) => {
-      const [, word = '', thick = ''] = /^\s*(\S+)\s*(\S*)\s*$/.exec(layer) ?? []
-      const kind = oneOf(LAYER_KINDS, word)
-      const thickness = thick === '' && kind === 'cloth' ? 0 : readNumber(thick)
-      if (!kind || typeof thickness !== 'number')
-        return wrong(
-          'layers',
-          `kinds and thicknesses from the base up, such as gravel 5; of ${LAYER_KINDS.join(', ')}`,
-        )
-      return { kind, thickness: tidyIn(thickness * factor(units)) }
-    })
+  const lengths = lengthCells(units)
+  const layers = layersFrom(text('layers'), lengths) ?? wrong('layers', LAYERS_WANTED)
+  const cover = coverFrom(text('cover'), lengths)
   const carried = text('carried').toLowerCase()
   return {
     ...bed,
     // As it stands: what goes out comes in unchanged.
     name: cells.name ?? '',
     layers: text('layers') === '' ? bed.layers : layers,
+    cover: cover === undefined ? wrong('cover', COVER_WANTED) : cover,
+    firmness:
+      text('filling') === ''
+        ? bed.firmness
+        : (oneOf(FIRMNESSES, text('filling')) ?? wrong('filling', FIRMNESSES.join(', '))),
     carried:
       carried === ''
         ? bed.carried

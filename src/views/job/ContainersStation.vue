@@ -21,13 +21,16 @@ import { countProblem } from '@/core/amounts'
 import { cropById } from '@/core/data'
 import { cropFit } from '@/core/filling'
 import { inBed, judgedBed } from '@/model/garden/garden'
+import { materialsToChoose } from '@/model/garden/ownRows'
 import { amountProblem } from '@/model/make/quantities'
 import { useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
+import { materialChoices } from '@/text/choices'
 import { cautionIsDue } from '@/text/cautions'
 import { reservoirText } from '@/text/filling'
 import { useUpText } from '@/text/gather'
 import { fitTexts } from '@/text/labels'
+import { loadHeading, loadTexts } from '@/text/load'
 import { noteText, problemText } from '@/text/problems.en'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -37,6 +40,7 @@ const { garden, job, units, evaluation, place, targets } = inHand
 const crop = computed(() => cropById(job.value?.cropId))
 const beds = useJobBeds(inHand)
 const { chosen, choose, rows, counted, whole, wrongCount, offered, add, addNew, change, set } = beds
+const materials = computed(() => materialChoices(materialsToChoose(garden.records)))
 const { go } = useStations(() => jobId)
 
 const spec = computed(() => chosen.value?.spec ?? null)
@@ -83,7 +87,15 @@ const amountWrong = computed(() => {
   const wrong = asked === null ? null : amountProblem(asked)
   return wrong && problemText(wrong, units.value)
 })
-const aloft = computed(() => counted.value.length > 0 && job.value!.fills.some((f) => isAloft(f.spec)))
+/** A bed whose weight matters where it stands, the chosen one first. */
+const aloft = computed(() =>
+  [chosen.value, ...(job.value?.fills ?? [])].find((f) => counted.value.length > 0 && f && isAloft(f.spec)),
+)
+const loads = computed(() =>
+  needed.value && chosen.value && isAloft(chosen.value.spec)
+    ? loadTexts(chosen.value.spec, needed.value, wrongCount.value ? 1 : chosen.value.count, units.value)
+    : [],
+)
 const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.plan.net * f.count, 0)))
 </script>
 
@@ -115,7 +127,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         @change="set"
         @keep="beds.keepInList"
       />
-      <BedForm :spec="spec" :units="units" :beside="besideField" @change="change" />
+      <BedForm :spec="spec" :materials="materials" :units="units" :beside="besideField" @change="change" />
     </section>
     <section class="picture" aria-label="In section">
       <BedPicture
@@ -167,10 +179,8 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
       <LoadCaution
         v-if="aloft || loaded"
         class="load"
-        :heading="aloft ? 'It stands on a balcony or roof' : 'Is it a balcony, roof or deck?'"
-        :plan="isAloft(chosen.spec) ? needed : null"
-        :count="wrongCount ? 1 : chosen.count"
-        :units="units"
+        :heading="loadHeading((aloft ?? chosen).spec)"
+        :lines="loads"
       />
     </section>
   </div>

@@ -22,7 +22,7 @@ const CHANGES_MEASURES = new Set<Command['type']>([
 
 /** Whether a change of a bed alters what it takes; its name or what it stands on does not. */
 const changesAmount = (change: Partial<BedSpec>) =>
-  'vessel' in change || 'layers' in change || 'rootBalls' in change
+  'vessel' in change || 'layers' in change || 'firmness' in change || 'rootBalls' in change
 export const changesMeasures = (command: Command) =>
   command.type === 'jobBed/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
 

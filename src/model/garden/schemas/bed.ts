@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FIRMNESSES } from '@/core/filling/firmness'
 import { LAYER_KINDS } from '@/core/filling/layers'
 import { WALL_MATERIALS } from '@/core/weight/emptyWeight'
 import { GARDEN_LIMITS } from '../limits'
@@ -29,7 +30,22 @@ export const vesselSchema = z.object({
 })
 
 export const WALLS = WALL_MATERIALS
-export const STANDINGS = ['ground', 'paving', 'balcony', 'roof'] as const
+export const STANDINGS = [
+  'ground',
+  'paving',
+  'balcony',
+  'roof',
+  'wall',
+  'railing',
+  'bracket',
+  'hung',
+] as const
+
+/** Under the mix: what people usually lay there, or any material of the shelf; cm. */
+const layerSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.enum(LAYER_KINDS), thickness: number }),
+  z.object({ kind: z.literal('material'), materialId: id, thickness: number }),
+])
 
 /** A container or bed with all that is asked about it. */
 export const bedSpecSchema = z.object({
@@ -39,8 +55,12 @@ export const bedSpecSchema = z.object({
   wall: z.enum(WALLS),
   /** What it stands on. */
   standing: z.enum(STANDINGS),
-  /** Under the mix, from the base up; cm. */
-  layers: z.array(z.object({ kind: z.enum(LAYER_KINDS), thickness: number })).max(GARDEN_LIMITS.layers.value),
+  /** Under the mix, from the base up. */
+  layers: z.array(layerSchema).max(GARDEN_LIMITS.layers.value),
+  /** On the mix; null for nothing. cm. */
+  cover: z.object({ materialId: id, thickness: number }).nullable().default(null),
+  /** How the mix is put in. */
+  firmness: z.enum(FIRMNESSES).default('loose'),
   /** Litres of roots planted with their own soil, in each. */
   rootBalls: number,
   /** Has to be lifted once filled. */
@@ -69,5 +89,6 @@ export const jobBedSchema = z.object({
 export type Vessel = z.infer<typeof vesselSchema>
 export type VesselKind = Vessel['kind']
 export type BedSpec = z.infer<typeof bedSpecSchema>
+export type Layer = z.infer<typeof layerSchema>
 export type Bed = z.infer<typeof bedSchema>
 export type JobBed = z.infer<typeof jobBedSchema>
