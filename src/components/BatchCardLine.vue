@@ -47,8 +47,8 @@ const glyphs = computed(() => {
             ? volumeText(line.litres, units)
             : doseSpoons(line.grams, line.bulkDensity, units)
         }}</small>
-        <small v-if="line.kind === 'dose' && line.into !== null" class="pile">{{
-          pileText(line.into, units)
+        <small v-if="line.kind === 'dose' && pileText(line, units)" class="pile">{{
+          pileText(line, units)
         }}</small>
       </span>
       <span v-if="line.kind === 'measure'" class="glyphs">

@@ -2,7 +2,9 @@ import { dressingById } from './data/dressings'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { LIMES, cropById } from './data'
+import { coverSaving } from './climate'
+import { LIMES, cropById, materialById } from './data'
+import { CLIMATES } from './data/climates'
 import { evaluate, FULL_EFFORT, type MixInContainer } from './evaluate'
 import { monthsStanding } from './growing'
 import { blend } from './mixing'
@@ -41,6 +43,41 @@ describe('one mix in one container', () => {
     expect(a.weights.drained).toBeLessThan(a.weights.saturated)
     expect(a.lime.pH).toBeGreaterThan(a.blend.pH)
     expect(answer({ limeGramsPerLitre: 0 }).lime.pH).toBeCloseTo(a.blend.pH, 9)
+  })
+  test('pressed in, a mix loses air and nothing else: solids, water held dry, salts and buffer come closer', () => {
+    const loose = answer()
+    const pressed = answer({ pressed: 0.15 })
+    expect(pressed.blend.dryBulkDensity).toBeCloseTo(loose.blend.dryBulkDensity / 0.85, 9)
+    expect(pressed.mix.airFilledPorosity).toBeLessThan(loose.mix.airFilledPorosity - 0.08)
+    expect(pressed.blend.waterAt(100)).toBeCloseTo(loose.blend.waterAt(100) / 0.85, 9)
+    // Its lime, buffers and parts are those of the same mix: its pH is the same.
+    expect(pressed.lime.pH).toBeCloseTo(loose.lime.pH, 6)
+    expect(pressed.blend.blendingLoss).toBe(loose.blend.blendingLoss)
+    expect(pressed.seasons[0]!.airFilledPorosity).toBeLessThan(loose.seasons[0]!.airFilledPorosity)
+  })
+  test('a cover keeps water back while leaves are small, and weighs', () => {
+    const growing = { crop: cropById('pepper_sweet')!, plants: 1, plantingMonth: 5, climate: CLIMATES[0]! }
+    const bare = answer({ growing })
+    const cover = { material: materialById('pine_bark_coarse')!, thickness: 5 }
+    const covered = answer({ growing, cover })
+    const use = (e: typeof bare, month: number) => e.growing!.watering[month - 1]!.use.value
+    expect(use(covered, 5) / use(bare, 5)).toBeLessThan(0.85)
+    expect(use(covered, 8)).toBeGreaterThan(0.95 * use(bare, 8))
+    const litres = (bare.fill.surface * 5) / 1000
+    expect(covered.weights.dry - bare.weights.dry).toBeCloseTo(
+      litres * cover.material.properties.dryBulkDensity.value,
+      9,
+    )
+  })
+  outsideCheck({
+    module: 'climate',
+    what: 'bare surface under a thick coarse mulch, over the same without',
+    source: 'FAO-56 chapter 10: evaporation falls by 5 % for each 10 % of the surface under organic mulch',
+    basis: 'published',
+    unit: '1',
+    expected: { low: 0.45, high: 0.6 },
+    tolerance: 0,
+    computed: () => 1 - coverSaving(materialById('bark_mulch_shredded')!, 6),
   })
   outsideCheck({
     module: 'weight',

@@ -1,6 +1,7 @@
 import { AMOUNT_LIMITS } from '@/core/amounts'
 import type { Dressing } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
+import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
 import { dressingName } from './dressings'
 import { doseInHand } from './measures'
@@ -19,6 +20,32 @@ export const DOSE_SHARES = [
   { value: 0.5, label: 'half' },
   { value: 0.25, label: 'a quarter' },
 ]
+
+/** Which of the mix gets a line, as one choice: a share of it, the mix of one bed, or of all beds but one. */
+type ForWhom = Pick<DressingLine, 'share' | 'beds'>
+const ONLY = 'only '
+const BUT = 'but '
+export function forWhom({ share, beds }: ForWhom, all: readonly string[]): string {
+  const named = all.filter((id) => beds?.includes(id))
+  if (named.length === 0 || named.length === all.length) return String(share)
+  const left = all.filter((id) => !named.includes(id))
+  return named.length === 1 ? `${ONLY}${named[0]}` : left.length === 1 ? `${BUT}${left[0]}` : 'some'
+}
+export function ofWhom(choice: string, all: readonly string[]): ForWhom {
+  if (choice.startsWith(ONLY)) return { share: 1, beds: [choice.slice(ONLY.length)] }
+  if (choice.startsWith(BUT)) return { share: 1, beds: all.filter((id) => id !== choice.slice(BUT.length)) }
+  return { share: Number(choice), beds: undefined }
+}
+
+/** What there is to choose from for a line; only what is stirred in may go into a share of the mix. */
+export function whomChoices(line: DressingLine, beds: readonly { id: string; name: string }[]) {
+  const shares = DOSE_SHARES.filter((s) => s.value === 1 || line.place.kind === 'throughout')
+  const list = shares.map((s) => ({ value: String(s.value), label: s.label }))
+  if (beds.length < 2) return list
+  const alone = beds.map((b) => ({ value: `${ONLY}${b.id}`, label: `only ${b.name}` }))
+  const but = beds.length > 2 ? beds.map((b) => ({ value: `${BUT}${b.id}`, label: `all but ${b.name}` })) : []
+  return [...list, ...alone, ...but]
+}
 
 /** What is wrong with a dose typed in, if anything. */
 export function doseProblem(gramsPerLitre: number): Sentence | null {

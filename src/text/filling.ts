@@ -1,4 +1,4 @@
-import type { FillingDo } from '@/model/make/filling'
+import type { FillingDo, Pile } from '@/model/make/filling'
 import type { BedSpec } from '@/model/garden/schemas'
 import { plantingDepth } from '@/core/data/planting'
 import { dressingById } from '@/core/data/dressings'
@@ -43,6 +43,13 @@ export function depthText(cropId: string | null, units: UnitSystem): string {
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 const rangeText = ({ low, high }: { low: number; high: number }, units: UnitSystem) =>
   `${lengthText(low, units)} to ${lengthText(high, units)}`
+
+/** Which pile a bed is filled from, where there is more than one. */
+function pileName(pile: Pile | null): string {
+  if (!pile) return ''
+  const names = pile.dressingIds.map((id) => dressingName(id).toLowerCase())
+  return names.length > 0 ? `From the pile with ${names.join(' and ')}. ` : 'From the pile without feed. '
+}
 
 /** What to do with the hands, in a heading and a sentence or two. */
 export function fillingText(
@@ -99,7 +106,7 @@ export function fillingText(
       const level = step.belowRim - headspace < 0.05 ? `at the fill line, ${below}` : below
       return {
         title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${volumeText(step.loose, units)} loose${many} in each`,
-        text: `Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
+        text: `${pileName(step.pile)}Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
       }
     }
     case 'root-ball':

@@ -36,8 +36,14 @@ export const isByMark = (line: { twelfths: number; scoopTwelfths: number }): boo
   line.twelfths === 0 && line.scoopTwelfths === 0
 
 /** Where a dose goes into part of a batch only: two piles, and which is which. */
-export const pileText = (into: number, units: UnitSystem) =>
-  `only into ${volumeText(into, units)} of this batch; keep the rest apart`
+export function pileText(
+  { into, beds }: Pick<Extract<CardLine, { kind: 'dose' }>, 'into' | 'beds'>,
+  units: UnitSystem,
+): string {
+  const whose = beds ? `for ${beds.map((b) => bedTitle(b.spec)).join(' and ')}` : ''
+  if (into === null) return whose && `all of this batch is ${whose}`
+  return `only into ${volumeText(into, units)} of this batch${whose && `, ${whose}`}; keep the rest apart`
+}
 
 const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
 
@@ -79,7 +85,7 @@ export const measuredName = (what: Measured): string =>
 export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
     ? `${measureOfLine(line, units)} ${measuredName(line.what)}${isByMark(line) ? '' : ` (${volumeText(line.litres, units)})`}`
-    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${line.into === null ? '' : `, ${pileText(line.into, units)}`}`
+    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${pileText(line, units) && `, ${pileText(line, units)}`}`
 }
 
 /**

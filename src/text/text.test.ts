@@ -1,16 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { MATERIALS, materialById } from '@/core/data'
+import { cropById, CROPS, MATERIALS, materialById } from '@/core/data'
+import { SET_OTHERWISE } from '@/core/data/planting'
+import { lineOf } from '@/model/mix/doses'
 import type { Problem } from '@/core/problems'
 import type { Command } from '@/model/garden/commands'
 import { CLIMATES } from '@/core/data/climates'
 import { startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
 import type { Garden } from '@/model/garden/garden'
-import { VESSEL_KINDS } from '@/model/garden/schemas'
+import { STANDINGS, VESSEL_KINDS } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { startingPlace, startingVessel } from '@/model/garden/starting'
 import type { Quantities } from '@/model/make/quantities'
-import { reservoirText } from './filling'
+import { forWhom, ofWhom, whomChoices } from './doses'
+import { depthText, reservoirText } from './filling'
+import { loadHeading, loadTexts } from './load'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { readingsAtOnce } from './readings/atOnce'
@@ -328,7 +332,10 @@ test('a line of a batch names buckets and scoops, and the pile a part of it is f
     '2 buckets + 4½ scoops',
   )
   expect(measureOfLine({ twelfths: 0, scoopTwelfths: 6, litres: 0.5 }, 'metric')).toBe('½ scoop')
-  expect(pileText(12, 'metric')).toContain('only into 12 L')
+  expect(pileText({ into: 12, beds: null }, 'metric')).toContain('only into 12 L')
+  expect(pileText({ into: null, beds: null }, 'metric')).toBe('')
+  const pots = startingJobBed('a', startingSpec('roundPot'), null)
+  expect(pileText({ into: null, beds: [pots] }, 'metric')).toBe('all of this batch is for Round pot')
 })
 
 // Said at once: "expect to water often" and "every 5.7 days, within".
@@ -358,4 +365,58 @@ test('little easy water is no reason to water often where the days between water
   const of = (id: string) => readings.find((r) => r.id === id)!
   expect([of('water').verdict, of('days').verdict]).toEqual(['low', 'good'])
   expect(of('water').advice).not.toContain('often')
+})
+
+describe('how deep a crop is set', () => {
+  test('every crop that is set otherwise is in the tables, and every crop has its sentence', () => {
+    for (const id of SET_OTHERWISE) expect(cropById(id), id).toBeDefined()
+    for (const { id } of CROPS) expect(depthText(id, 'metric').length, id).toBeGreaterThan(20)
+    // Common practice: what rots when its crown is buried, and what is buried on purpose.
+    expect(depthText('strawberry', 'metric')).toContain('crown')
+    expect(depthText('tomato_cherry', 'metric')).toContain('bury the stem')
+    expect(depthText('garlic', 'us')).toMatch(/in to .* in of mix over its top/)
+    expect(depthText('leek', 'metric')).toContain('15 cm')
+    expect(depthText(null, 'metric')).toContain('last pot')
+  })
+})
+
+describe('what a bed weighs where it hangs or stands', () => {
+  const trough = { ...startingSpec('box'), standing: 'railing' as const }
+  const plan = { mixVolume: 30, footprint: 80 * 20, mixHeight: 18 }
+  test('a trough on a railing is told in all and by the length of rail, not by the floor', () => {
+    const [weight, rail] = loadTexts(trough, plan, 2, 'metric')
+    expect(weight).not.toContain('what it stands on')
+    expect(weight).toContain('All 2 together')
+    expect(rail).toContain('a metre of rail')
+    expect(loadTexts(trough, plan, 1, 'us')[1]).toContain('a foot of rail')
+  })
+  test('on a roof the floor is told, and no hook; on the ground it is asked', () => {
+    const roof = loadTexts({ ...trough, standing: 'roof' }, plan, 1, 'metric')
+    expect(roof).toHaveLength(1)
+    expect(roof[0]).toContain('on what it stands on')
+    expect(loadHeading({ ...trough, standing: 'ground' })).toContain('Is it')
+    for (const standing of STANDINGS) expect(loadHeading({ ...trough, standing }).length).toBeGreaterThan(8)
+  })
+})
+
+describe('which of the mix gets a dressing', () => {
+  const beds = [
+    { id: 'a', name: 'Pots' },
+    { id: 'b', name: 'Tub' },
+    { id: 'c', name: 'Trough' },
+  ]
+  const ids = beds.map((b) => b.id)
+  test('every choice says back what was chosen', () => {
+    for (const { value } of whomChoices(lineOf('crf_5_6', 3), beds))
+      expect(forWhom(ofWhom(value, ids), ids)).toBe(value)
+    expect(forWhom({ share: 1, beds: ['gone'] }, ids)).toBe('1')
+    expect(forWhom({ share: 1, beds: ids }, ids)).toBe('1')
+  })
+  test('a share is for what is stirred in; beds are named where there are two', () => {
+    const line = lineOf('crf_5_6', 3)
+    expect(whomChoices(line, beds.slice(0, 1))).toHaveLength(4)
+    expect(whomChoices({ ...line, place: { kind: 'hole' } }, beds.slice(0, 1))).toHaveLength(1)
+    expect(whomChoices(line, beds.slice(0, 2)).map((c) => c.label)).toContain('only Tub')
+    expect(whomChoices(line, beds).map((c) => c.label)).toContain('all but Tub')
+  })
 })

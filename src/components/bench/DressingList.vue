@@ -12,10 +12,12 @@ import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 
-const { rows, lines, units, litres, settingOf, offers, stale } = defineProps<{
+const { rows, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
   /** Dressings to choose from. */
   rows: readonly Dressing[]
   lines: readonly DressingLine[]
+  /** The beds of the job. */
+  beds: readonly { id: string; name: string }[]
   units: UnitSystem
   /** Mix the job makes, for grams in all; null where that is not known. */
   litres: number | null
@@ -45,6 +47,7 @@ const doses = computed(() =>
       v-for="line in lines"
       :key="line.id"
       :line="line"
+      :beds="beds"
       :units="units"
       :setting="settingOf(line)"
       @set="emit('set', $event)"

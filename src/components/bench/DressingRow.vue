@@ -5,18 +5,29 @@ import { computed } from 'vue'
 import { dressingById } from '@/core/data/dressings'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine, DressingPlace } from '@/model/garden/schemas'
-import { dayProblem, depthProblem, DOSE_PLACES, DOSE_SHARES, doseProblem, usualDoseText } from '@/text/doses'
+import {
+  dayProblem,
+  depthProblem,
+  DOSE_PLACES,
+  doseProblem,
+  forWhom,
+  ofWhom,
+  usualDoseText,
+  whomChoices,
+} from '@/text/doses'
 import { dressingName } from '@/text/dressings'
 import type { UnitSystem } from '@/text/units'
 import AmountField from '../field/AmountField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { line, units, setting } = defineProps<{
+const { line, units, setting, beds } = defineProps<{
   line: DressingLine
   units: UnitSystem
   /** What its amount is counted in. */
   setting: AmountSetting
+  /** The beds of the job, to give it to some of them only. */
+  beds: readonly { id: string; name: string }[]
 }>()
 const emit = defineEmits<{ set: [line: DressingLine]; remove: [] }>()
 
@@ -29,6 +40,8 @@ function setPlace(kind: DressingPlace['kind'] | null) {
   else if (kind === 'hole') set({ place: { kind }, share: 1 })
   else set({ place: { kind: 'throughout' } })
 }
+const ids = computed(() => beds.map((b) => b.id))
+const whom = computed(() => whomChoices(line, beds))
 const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing.value?.hazard ?? '')))
 </script>
 
@@ -81,12 +94,13 @@ const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing
         @update:model-value="set({ place: { kind: 'heldBack', from: $event } })"
       />
       <ChoiceField
-        v-if="line.place.kind === 'throughout'"
+        v-if="whom.length > 1"
         label="For"
         :name="`How much of the mix gets ${name}`"
-        :model-value="line.share"
-        :options="DOSE_SHARES"
-        @update:model-value="$event && set({ share: $event })"
+        :model-value="forWhom(line, ids)"
+        :options="whom"
+        placeholder="some of the beds"
+        @update:model-value="$event && set(ofWhom($event, ids))"
       />
     </div>
     <p v-if="hazard" class="care">Handle with care: {{ hazard }}.</p>

@@ -186,13 +186,13 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
     if (more) batches.push(lastFor(left))
     return {
       batches,
-      short: more && count > 0,
+      short: more && count >= 1,
       strays: Math.max(0, ...batches.filter(strays).map((s) => s.worst)),
       // Much more work than need be, or a last batch of next to nothing, weighs as much as scoops do.
       kinds:
         Number(batches.some((s) => s.scoops)) +
         Number(batches.length > L.manyBatches.value * least) +
-        Number(batches.length > 1 && batches.at(-1)!.blend < one.blend * L.nextToNothing.value),
+        Number(batches.length >= 2 && batches.at(-1)!.blend < one.blend * L.nextToNothing.value),
       rough: Math.round(50 * Math.max(...batches.map((s) => s.worst))),
       over: batches.reduce((sum, s) => sum + s.blend, 0) - wanted,
     }

@@ -1,4 +1,4 @@
-import { cropById } from '../data'
+import { cropById, materialById } from '../data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { containerVolumes, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
@@ -13,6 +13,8 @@ import {
   LAYER_KINDS,
   LAYERS,
   liftsOf,
+  natureOfMaterial,
+  pressedLoss,
   sinkingOf,
   TRADE_SIZES,
   type FillerLayer,
@@ -85,6 +87,55 @@ describe('how much mix', () => {
           (t) => volumeBelow(t.shape, shapeHeight(t.shape)) / t.nominal!,
         ),
       ),
+  })
+  test('firmed or pressed in, more mix goes into the same room; a cover lies on it and takes none', () => {
+    const loose = plan({})
+    const pressed = plan({ pressed: pressedLoss('pressed'), cover: 4 })
+    expect(pressed.space).toBe(loose.space)
+    expect(pressed.net).toBeCloseTo(loose.net / 0.85, 9)
+    expect(pressed.cover).toBeCloseTo(2.4 * 1.2 * 0.04 * 1000, 9)
+    const noted = mixNeeded({ container: bed, cover: 5 })
+    expect(noted.ok && noted.notes).toContainEqual({ code: 'cover-at-rim', thickness: 5, headspace: 5 })
+    for (const cover of [-1, NaN]) expect(mixNeeded({ container: bed, cover }).ok).toBe(false)
+    expect(plan({ cover: 4.9 }).cover).toBeGreaterThan(0)
+  })
+  test('a layer of any material lets in what its gaps and grains let in, and rots as it does', () => {
+    const layerOf = (id: string) =>
+      plan({ layers: [{ kind: 'material', thickness: 10, nature: natureOfMaterial(materialById(id)!) }] })
+    const gravel = plan({ layers: [{ kind: 'gravel', thickness: 10 }] })
+    expect(layerOf('gravel_pea').net).toBeCloseTo(gravel.net, -1)
+    expect(layerOf('peat_fine').washedIn).toBeLessThan(layerOf('pine_bark_coarse').washedIn)
+    expect(layerOf('wood_chips_fresh').sinking[0]).toBeGreaterThan(1)
+    expect(layerOf('expanded_clay').sinking[0]).toBeLessThan(0.1)
+    expect(plan({ layers: [{ kind: 'material', thickness: 10 }] }).washedIn).toBe(0)
+  })
+  test('a pot wider below than above is filled, with a word', () => {
+    const jar: Container = {
+      ...bed,
+      shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 30, height: 30 },
+    }
+    const noted = mixNeeded({ container: jar })
+    expect(noted.ok && noted.notes).toContainEqual({ code: 'wider-below' })
+    const straight = mixNeeded({
+      container: { ...jar, shape: { ...jar.shape, baseDiameter: 20 } as Container['shape'] },
+    })
+    expect(straight.ok && straight.notes).toEqual([])
+  })
+  outsideCheck({
+    module: 'geometry',
+    what: 'fabric bags by their name in gallons: volume over the name, smallest and largest of all',
+    source: 'usual sizes of the trade (from memory): 5 gal 12 x 10 in, 30 gal 24 x 16 in',
+    basis: 'common practice',
+    unit: '1',
+    expected: { low: 0.9, high: 1.1 },
+    tolerance: 0,
+    computed: () => {
+      const bags = TRADE_SIZES.filter((t) => t.shape.kind === 'fabricBag')
+      const of = bags.map(
+        (t) => volumeBelow({ ...t.shape, bulge: 0 } as Container['shape'], shapeHeight(t.shape)) / t.nominal!,
+      )
+      return Math.max(...of.map((x) => Math.max(x, 1 / x)))
+    },
   })
   test('every trade size holds what its class may', () => {
     for (const t of TRADE_SIZES) {

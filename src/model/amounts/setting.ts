@@ -7,6 +7,7 @@ import { asJudged, judgedBed, settingsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { DressingLine, Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
+import { bedsOfLine, shareOfLine } from '../garden/pile'
 import { dosesToEach } from '../make/doseTotals'
 import { mixWanted } from '../make/quantities'
 import { mixPerLitre } from '../make/useUp'
@@ -61,16 +62,19 @@ export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
 export function lineAmounts(of: JobAmounts, job: Job, line: DressingLine): AmountSetting {
   const bulkDensity = dressingById(line.dressingId)?.bulkDensity.value ?? 1
   if (line.place.kind === 'throughout')
-    return { ...of, bulkDensity, all: of.all === null ? null : of.all * line.share }
+    return { ...of, bulkDensity, all: of.all === null ? null : of.all * shareOfLine(job, line) }
   // A gram per litre tells the litres it goes into.
-  const each = dosesToEach(job.fills, { ...line, gramsPerLitre: 1 })
+  const each = dosesToEach(job, { ...line, gramsPerLitre: 1 })
   const judged = each.find((d) => d.fill.id === judgedBed(job).id)?.grams ?? null
   const scale = judged !== null && of.container ? judged / of.container : null
   const scaled = (litres: number | null) => (litres === null || scale === null ? null : litres * scale)
   return {
     ...of,
     bulkDensity,
-    all: each.length === job.fills.length ? each.reduce((sum, d) => sum + d.grams * d.fill.count, 0) : null,
+    all:
+      each.length === bedsOfLine(job, line).length
+        ? each.reduce((sum, d) => sum + d.grams * d.fill.count, 0)
+        : null,
     container: judged,
     plant: scaled(of.plant),
     area: scaled(of.area),

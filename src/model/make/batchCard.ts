@@ -2,7 +2,7 @@ import { tickOf } from '@/model/garden/commands'
 import { type BlendedDose, dosesIn, blendedDoses } from './blendedDoses'
 import type { BatchPlan } from '@/core/batch'
 import type { Quantities } from './quantities'
-import type { InnerMix, Job } from '@/model/garden/schemas'
+import type { InnerMix, Job, JobBed } from '@/model/garden/schemas'
 import { type Material, materialById } from '@/core/data'
 
 /** What a bucket is filled with: a material, or a finished mix. */
@@ -17,8 +17,17 @@ const measuredOf = (id: string, mixes: readonly InnerMix[]): Measured | null => 
 /** One line of a batch card: a bucket measure of a material, or a weight of lime or another dressing. */
 export type CardLine =
   | { kind: 'measure'; id: string; what: Measured; twelfths: number; scoopTwelfths: number; litres: number }
-  /** `into`: litres of the batch it goes into where that is not all of it. */
-  | { kind: 'dose'; id: string; name: string; bulkDensity: number; grams: number; into: number | null }
+  | {
+      kind: 'dose'
+      id: string
+      name: string
+      bulkDensity: number
+      grams: number
+      /** Litres of the batch it goes into where that is not all of it. */
+      into: number | null
+      /** The beds that get it, where others do not. */
+      beds: JobBed[] | null
+    }
 
 /** A share of a batch so small is none of it, one so near to all is all. */
 const LEAST_PILE = 0.001
@@ -55,14 +64,18 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
         const { twelfths, scoopTwelfths, litres } = m
         return what ? [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }] : []
       })
-      for (const { id, name, bulkDensity, gramsPerLitre, litres } of doses) {
-        const into = Math.min(batch.blendLitres, litres - before)
+      const after = before + batch.blendLitres
+      for (const { id, name, bulkDensity, gramsPerLitre, into: stretches, beds } of doses) {
+        const into = stretches.reduce(
+          (sum, s) => sum + Math.max(0, Math.min(after, s.to) - Math.max(before, s.from)),
+          0,
+        )
         if (into < LEAST_PILE * batch.blendLitres) continue
         const grams = gramsPerLitre * into
         const all = into > (1 - LEAST_PILE) * batch.blendLitres
-        lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: all ? null : into })
+        lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: all ? null : into, beds })
       }
-      before += batch.blendLitres
+      before = after
       return {
         mix,
         index,

@@ -2,7 +2,8 @@ import type { Quantities } from './quantities'
 import { limesByShare } from '@/model/mix/prepareRecipe'
 import { isDose } from '@/core/amounts'
 import { dressingById } from '@/core/data/dressings'
-import type { InnerMix, Job } from '@/model/garden/schemas'
+import { bedsOfLine, isForSome, stretchesOf, type Stretch } from '@/model/garden/pile'
+import type { InnerMix, Job, JobBed } from '@/model/garden/schemas'
 /** Lime and dressings that go into a finished mix. */
 export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
   const { gramsPerLitre, dolomiteShare } = mix.lime
@@ -18,7 +19,8 @@ export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
               name: dressing.name,
               bulkDensity: dressing.bulkDensity.value,
               gramsPerLitre: d.gramsPerLitre,
-              litres,
+              into: [{ from: 0, to: litres }],
+              beds: null,
             },
           ]
         : []
@@ -40,7 +42,8 @@ const limeDoses = (
           name: lime.name,
           bulkDensity: lime.bulkDensity.value,
           gramsPerLitre: gramsPerLitre * share,
-          litres,
+          into: [{ from: 0, to: litres }],
+          beds: null,
         }))
     : []
 
@@ -52,15 +55,22 @@ export interface BlendedDose {
   bulkDensity: number
   /** g per litre of blend. */
   gramsPerLitre: number
-  /** It goes into the first so many litres of what is made. */
-  litres: number
+  /** The litres of what is made that it goes into. */
+  into: Stretch[]
+  /** The beds that get it, where others do not. */
+  beds: JobBed[] | null
 }
-/** What is stirred in with every batch, or with the first litres where only part of the mix gets it. */
+/** Litres a dose goes into, in all. */
+export const litresOf = ({ into }: Pick<BlendedDose, 'into'>): number =>
+  into.reduce((sum, s) => sum + s.to - s.from, 0)
+
+/** What is stirred in with every batch, or with some of the litres where only part of the mix gets it. */
 export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
   const all = quantities.plan.blendLitres
   return [
     ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all, job.lime.limeId),
-    ...job.dressings.flatMap(({ id, dressingId, gramsPerLitre, place, share }): BlendedDose[] => {
+    ...job.dressings.flatMap((line): BlendedDose[] => {
+      const { id, dressingId, gramsPerLitre, place } = line
       const dressing = dressingById(dressingId)
       if (!dressing || place.kind !== 'throughout' || !(gramsPerLitre > 0)) return []
       return [
@@ -70,7 +80,8 @@ export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
           name: dressing.name,
           bulkDensity: dressing.bulkDensity.value,
           gramsPerLitre,
-          litres: share * all,
+          into: stretchesOf(job, line).map(({ from, to }) => ({ from: from * all, to: to * all })),
+          beds: isForSome(job, line) ? bedsOfLine(job, line) : null,
         },
       ]
     }),

@@ -2,7 +2,8 @@ import { volumeBetween } from '@/core/geometry'
 import type { MixNeeded } from '@/core/filling'
 import { dressingById } from '@/core/data/dressings'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
-import { dosesIn, blendedDoses } from './blendedDoses'
+import { dosesIn, blendedDoses, litresOf } from './blendedDoses'
+import { bedsOfLine } from '@/model/garden/pile'
 import { limeById } from '@/core/data'
 import type { Quantities } from './quantities'
 import type { DressingPlace, Job, DressingLine, JobBed } from '@/model/garden/schemas'
@@ -21,15 +22,16 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
     ...blendedDoses(job, quantities),
   ]
   const blended = new Map<string, DoseTotal>()
-  for (const { dressingId: id, name, bulkDensity, gramsPerLitre, litres } of stirredIn) {
-    const grams = gramsPerLitre * litres + (blended.get(id)?.grams ?? 0)
+  for (const dose of stirredIn) {
+    const { dressingId: id, name, bulkDensity, gramsPerLitre } = dose
+    const grams = gramsPerLitre * litresOf(dose) + (blended.get(id)?.grams ?? 0)
     const place = { kind: 'throughout' } as const
     blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeById(id) !== undefined })
   }
   const later = job.dressings.flatMap((line): DoseTotal[] => {
     const dressing = dressingById(line.dressingId)
     if (!dressing || line.place.kind === 'throughout' || !(line.gramsPerLitre > 0)) return []
-    const grams = dosesToEach(job.fills, line).reduce((sum, d) => sum + d.grams * d.fill.count, 0)
+    const grams = dosesToEach(job, line).reduce((sum, d) => sum + d.grams * d.fill.count, 0)
     const { id, name } = dressing
     return [
       {
@@ -48,11 +50,8 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
 /**
  * Grams of a line that goes on top, into the hole or on later, for one container of each bed that can be worked out.
  */
-export const dosesToEach = (
-  fills: readonly JobBed[],
-  line: DressingLine,
-): { fill: JobBed; grams: number }[] =>
-  fills.flatMap((fill) => {
+export const dosesToEach = (job: Pick<Job, 'fills'>, line: DressingLine): { fill: JobBed; grams: number }[] =>
+  bedsOfLine(job, line).flatMap((fill) => {
     const needed = mixNeededFor(fill)
     return needed.ok ? [{ fill, grams: dosePerContainer(line, fill, needed.value) }] : []
   })

@@ -1,6 +1,7 @@
 import type { Quantities } from './quantities'
 import { dosePerContainer } from './doseTotals'
 import { inBed } from '@/model/garden/garden'
+import { isForBed, isForSome } from '@/model/garden/pile'
 import { liftsOf } from '@/core/filling'
 import type { JobBed, Job, Layer } from '@/model/garden/schemas'
 
@@ -14,7 +15,7 @@ export type FillingDo =
   | { code: 'layer'; layer: Layer }
   | { code: 'loosen-old' }
   /** Loose mix to tip in, and the level it comes to below the rim. */
-  | { code: 'lift'; number: number; of: number; loose: number; belowRim: number }
+  | { code: 'lift'; number: number; of: number; loose: number; belowRim: number; pile: Pile | null }
   | { code: 'root-ball'; litres: number; cropId: string | null }
   /** Grams for one container, worked into its top. */
   | { code: 'dress'; dressingId: string; grams: number; depth: number }
@@ -41,6 +42,18 @@ export interface FillingCard {
   loose: number
 }
 
+/** A pile of the mix that is kept apart: what was stirred into it and not into the rest. */
+export interface Pile {
+  dressingIds: string[]
+}
+
+/** The pile a bed is filled from; null where there is only one. */
+function pileFor(job: Job, { id }: JobBed): Pile | null {
+  const some = job.dressings.filter((l) => l.place.kind === 'throughout' && isForSome(job, l))
+  if (some.length === 0) return null
+  return { dressingIds: some.filter((l) => isForBed(job, l, id)).map((l) => l.dressingId) }
+}
+
 /** Every bed of a job as the hand will fill it. */
 export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
   const done = new Set(job.filledSteps)
@@ -50,6 +63,7 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
     const { vessel, layers } = fill.spec
     const { base } = vessel
     const { cropId } = inBed(job, fill)
+    const pile = pileFor(job, fill)
     const rim = plan.mixHeight + vessel.headspace
     const list: [string, FillingDo][] = []
     if (base.kind === 'onSoil') list.push(['loosen', { code: 'loosen-soil' }])
@@ -77,12 +91,12 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
       const loose = litres[k]! * plan.closeness * loosely
       list.push([
         `lift${k}`,
-        { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim: rim - lift.top },
+        { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim: rim - lift.top, pile },
       ])
     })
     for (const line of job.dressings) {
       const { id, dressingId, place } = line
-      if (place.kind !== 'top' && place.kind !== 'hole') continue
+      if ((place.kind !== 'top' && place.kind !== 'hole') || !isForBed(job, line, fill.id)) continue
       const grams = dosePerContainer(line, fill, plan)
       if (!(grams > 0)) continue
       list.push([

@@ -2,7 +2,12 @@ import { nextStation } from '@/stations'
 import { prepareJob, evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { shoppingList } from '@/model/make/shoppingList'
-import { doseTotals } from '@/model/make/doseTotals'
+import { besideMix } from '@/model/make/besideMix'
+import { dosesToEach, doseTotals } from '@/model/make/doseTotals'
+import { fillingCards } from '@/model/make/filling'
+import { shareOfLine, stretchesOf } from '@/model/garden/pile'
+import { lineOf } from '@/model/mix/doses'
+import { questionOfJob } from '@/model/mix/questionOfJob'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { readEnvelope, writeEnvelope } from '@/storage/envelope'
@@ -197,6 +202,57 @@ describe('batch cards and shopping', () => {
       for (const d of parts) expect(d.grams).toBeCloseTo(4 * d.into!, 6)
       if (q.value.plan.batches.length % 2 === 1) expect(parts).toHaveLength(1)
     }
+  })
+  test('what is given to some beds only goes into their pile: the right litres, whatever the batches', () => {
+    const [bed] = job.fills
+    const three = ['a', 'b', 'c'].map((id, i) => ({ ...bed!, id, bedId: null, count: i + 1 }))
+    const only = { ...job, fills: three, dressings: [{ ...lineOf('crf_5_6', 4), beds: ['a', 'c'] }] }
+    const q = quantitiesOf(only)
+    if (!q.ok) throw new Error(q.problem.code)
+    expect(shareOfLine(only, only.dressings[0]!)).toBeCloseTo(4 / 6, 9)
+    expect(stretchesOf(only, only.dressings[0]!)).toHaveLength(2)
+    const doses = batchCards(only, q.value).flatMap((c) =>
+      c.lines.flatMap((l) => (l.kind === 'dose' && l.id === 'crf_5_6' ? [l] : [])),
+    )
+    const expected = (4 * q.value.plan.blendLitres * 4) / 6
+    expect(doses.reduce((sum, d) => sum + d.grams, 0)).toBeCloseTo(expected, 6)
+    expect(doseTotals(only, q.value).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(expected, 6)
+    expect(doses.every((d) => d.beds?.map((b) => b.id).join() === 'a,c')).toBe(true)
+    // The mix is judged with it in a bed that gets it, and without in one that does not.
+    const doseIn = (judgedIn: string) => questionOfJob({ ...only, judgedIn }).recipe.dressings.length
+    expect([doseIn('a'), doseIn('b'), doseIn('c')]).toEqual([1, 0, 1])
+    // On top, only those beds get it; a line for beds that are gone is for all.
+    const top = { ...only.dressings[0]!, place: { kind: 'top' as const, depth: 5 } }
+    expect(dosesToEach(only, top).map((d) => d.fill.id)).toEqual(['a', 'c'])
+    expect(dosesToEach(only, { ...top, beds: ['x'] })).toHaveLength(3)
+    const lift = (i: number) => fillingCards(only, q.value)[i]!.steps.find((s) => s.do.code === 'lift')!.do
+    expect(lift(0)).toMatchObject({ pile: { dressingIds: ['crf_5_6'] } })
+    expect(lift(1)).toMatchObject({ pile: { dressingIds: [] } })
+  })
+  test('layers and covers are bought with the mix: logs and cloth are not, nor for a bed topped up or a set amount', () => {
+    const [bed] = job.fills
+    const spec = {
+      ...bed!.spec,
+      layers: [
+        { kind: 'logs' as const, thickness: 3 },
+        { kind: 'gravel' as const, thickness: 2 },
+        { kind: 'material' as const, materialId: 'expanded_clay', thickness: 2 },
+      ],
+      cover: { materialId: 'compost_green', thickness: 2 },
+    }
+    const layered = { ...job, fills: [{ ...bed!, bedId: null, spec, count: 2 }] }
+    const q = quantitiesOf(layered)
+    if (!q.ok) throw new Error(q.problem.code)
+    expect([...q.value.beside.keys()].sort()).toEqual(['compost_green', 'expanded_clay', 'gravel_pea'])
+    const list = shoppingList(new Map(), q.value)
+    const compost = list.find((l) => l.material.id === 'compost_green')!
+    expect(compost.beside).toBeCloseTo(2 * q.value.needed[0]!.cover, 9)
+    expect(compost.litres).toBeGreaterThan(compost.beside)
+    expect([...besideMix({ ...layered, amount: 40 }).keys()]).toEqual([])
+    const topped = { ...layered, fills: [{ ...layered.fills[0]!, sunkBy: 4 }] }
+    expect([...besideMix(topped).keys()]).toEqual(['compost_green'])
+    const steps = fillingCards(layered, q.value)[0]!.steps.map((s) => s.do.code)
+    expect(steps).toContain('cover')
   })
   test('all one lime is one line', () => {
     const cards = batchCards({ ...job, lime: { ...job.lime, dolomiteShare: 1 } }, q)

@@ -2,6 +2,7 @@ import { cropById, ownRows } from '@/core/data'
 import { pressedLoss } from '@/core/filling/firmness'
 import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
+import { isForBed } from '../garden/pile'
 import { onGround } from '../garden/starting'
 import {
   USUAL_LIMES,
@@ -68,7 +69,10 @@ export function questionOfJob(whole: Job, place?: Place): MixQuestion {
   const job = asJudged(whole)
   return {
     bed: bedQuestion(judgedBed(job).spec),
-    recipe: recipeQuestion(job),
+    recipe: recipeQuestion({
+      ...job,
+      dressings: job.dressings.filter((line) => isForBed(job, line, judgedBed(job).id)),
+    }),
     crops: [job.cropId, ...job.companionIds].flatMap((id) => cropById(id) ?? []),
     place: place
       ? {

@@ -55,7 +55,7 @@ export function sharedRecipe(
     formatVersion: SHARE_VERSION,
     name,
     note,
-    recipe: recipeOf(recipe),
+    recipe: { ...recipeOf(recipe), dressings: recipe.dressings.map((d) => ({ ...d, beds: undefined })) },
     own: {
       materials: own.materials.filter((m) => materials.has(m.id)),
       dressings: own.dressings.filter((d) => dressings.has(d.id)),

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { sheetProblemText } from '@/text/fields'
 import { bedsFromText, bedsToCsv, SHEET_COLUMNS, type SheetProblem } from './bedSheet'
-import { bedSchema, VESSEL_KINDS, type Bed } from '@/model/garden/schemas'
+import { FIRMNESSES } from '@/core/filling'
+import { bedSchema, STANDINGS, VESSEL_KINDS, type Bed } from '@/model/garden/schemas'
 import { startingBed } from '@/model/garden/starting'
 
 const NOW = '2026-03-01T09:00:00.000Z'
@@ -21,7 +22,11 @@ const all: Bed[] = VESSEL_KINDS.map((kind, i) => ({
   layers: [
     { kind: 'gravel', thickness: 3.3 },
     { kind: 'cloth', thickness: 0 },
+    { kind: 'material', materialId: 'expanded_clay', thickness: 2.5 },
   ],
+  cover: i % 2 === 0 ? { materialId: 'bark_mulch_shredded', thickness: 4 } : null,
+  firmness: FIRMNESSES[i % 3]!,
+  standing: STANDINGS[i % STANDINGS.length]!,
 }))
 
 describe('a sheet of beds', () => {
@@ -49,6 +54,28 @@ describe('a sheet of beds', () => {
       },
     })
     expect(new Set(beds.map((b) => b.id)).size).toBe(40)
+  })
+  test('takes a layer or cover by the name of its material, and says what it wants where there is none such', () => {
+    const { beds } = read('name,layers,cover\nA,gravel 3; Expanded clay 2,Bark mulch 4')
+    expect(beds).toEqual([])
+    const { beds: named } = read(
+      'name,layers,cover,filling\nA,gravel 3; expanded_clay 2,bark_mulch_shredded 4,pressed',
+    )
+    expect(named[0]).toMatchObject({
+      layers: [
+        { kind: 'gravel', thickness: 3 },
+        { kind: 'material', materialId: 'expanded_clay', thickness: 2 },
+      ],
+      cover: { materialId: 'bark_mulch_shredded', thickness: 4 },
+      firmness: 'pressed',
+    })
+    for (const [column, cell] of [
+      ['layers', 'marble 3'],
+      ['cover', 'gravel 3'],
+      ['cover', 'bark_mulch_shredded'],
+      ['filling', 'stamped'],
+    ] as const)
+      expect(whyOf(read(`name,${column}\nA,${cell}`).problems[0]!), cell).toBe(column)
   })
   test('reads decimal commas and semicolons, and any case in headings', () => {
     const { beds } = read('Name;Shape;Length;Height\nSalad;Trough;80,5;20')

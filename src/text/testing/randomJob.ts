@@ -1,9 +1,11 @@
 import { CLIMATES } from '@/core/data/climates'
 import { CROPS, LIMES, MATERIALS } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
+import { FIRMNESSES } from '@/core/filling'
 import { seededRandom, type Random } from '@/core/ranges/random'
 import { startingJob, startingJobBed, startingPlace, startingSpec } from '@/model/garden/starting'
 import {
+  STANDINGS,
   VESSEL_KINDS,
   type BedSpec,
   type DressingLine,
@@ -54,13 +56,21 @@ function randomSpec({ between, one, chance }: Drawing): BedSpec {
     : chance(0.15)
       ? { kind: 'sideHoles', height: between(1, 4) * by }
       : { kind: 'drainHoles' }
+  const thickness = between(2, 5) * by
   const layers: BedSpec['layers'] = chance(0.15)
-    ? [{ kind: one(['gravel', 'bark', 'logs', 'cloth'] as const), thickness: between(2, 5) * by }]
+    ? [
+        chance(0.5)
+          ? { kind: one(['gravel', 'bark', 'logs', 'cloth'] as const), thickness }
+          : { kind: 'material', materialId: one(MATERIALS).id, thickness },
+      ]
     : []
   return {
     ...spec,
     vessel: { ...spec.vessel, shape, headspace, base },
     layers,
+    cover: chance(0.2) ? { materialId: one(MATERIALS).id, thickness: between(1, 6) } : null,
+    firmness: chance(0.2) ? one(FIRMNESSES) : 'loose',
+    standing: chance(0.2) ? one(STANDINGS) : 'ground',
     carried: !onSoil && chance(0.3),
   }
 }
@@ -79,6 +89,7 @@ function randomDressings({ between, whole, one, chance }: Drawing): DressingLine
         ? { kind: 'heldBack', from: whole(14, 60) }
         : { kind: 'throughout' },
     share: chance(0.1) ? 0.5 : 1,
+    ...(chance(0.15) ? { share: 1, beds: [one(['bed0', 'bed1'])] } : {}),
   }))
 }
 

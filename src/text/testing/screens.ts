@@ -41,7 +41,7 @@ export interface Screens {
 /** What was held back, for one container of each bed. */
 function heldBack(job: RandomJob['job'], lineId: string | undefined): DoseToEach[] {
   const line = job.dressings.find((d) => d.id === lineId)
-  return line ? dosesToEach(job.fills, line).map(({ fill, grams }) => ({ bed: fill.id, grams })) : []
+  return line ? dosesToEach(job, line).map(({ fill, grams }) => ({ bed: fill.id, grams })) : []
 }
 
 function isColdHarvest(job: RandomJob['job'], place: RandomJob['place'], plan: SeasonPlan): boolean {

@@ -12,6 +12,7 @@ import { mixWanted } from '@/model/make/quantities'
 import { dressingsToChoose } from '@/model/garden/ownRows'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
+import { bedTitle } from '@/text/labels'
 
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))
@@ -36,6 +37,9 @@ function set(line: DressingLine) {
   if (later.stale.value && offers.value.some((o) => o.line === line)) return
   if (delayedJob.value) garden.run({ type: 'dressing/set', jobId: delayedJob.value.id, line })
 }
+const beds = computed(() =>
+  (delayedJob.value?.fills ?? []).map((f) => ({ id: f.id, name: bedTitle(f.spec) })),
+)
 const rows = computed(() => dressingsToChoose(garden.records))
 const { dressing, describeDressing, keepDressing, close } = useOwn()
 /** What is described at the bench is for this mix: given at once, or taken as its lime. */
@@ -72,6 +76,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
     <DressingList
       :rows="rows"
       :lines="delayedJob.dressings"
+      :beds="beds"
       :units="units"
       :litres="litres"
       :setting-of="settingOf"

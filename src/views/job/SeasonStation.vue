@@ -33,7 +33,7 @@ const today = isoDay(new Date())
 function dosesOf(lineId: string | undefined): DoseToEach[] {
   const line = job.value?.dressings.find((d) => d.id === lineId)
   if (!line || !job.value) return []
-  return dosesToEach(job.value.fills, line).map(({ fill, grams }) => ({ bed: bedTitle(fill.spec), grams }))
+  return dosesToEach(job.value, line).map(({ fill, grams }) => ({ bed: bedTitle(fill.spec), grams }))
 }
 const feed = computed(() => nitrogenText(answer.value?.growing?.feeding.nitrogenToFeed ?? 0, units.value))
 const rows = computed(() =>

@@ -43,6 +43,8 @@ export const dressingLineSchema = z.object({
   place: dressingPlaceSchema,
   /** Share of the mix that gets it; the rest stays without, for seed or rest. */
   share: z.number().gt(0).max(1),
+  /** Ids of the beds of the job whose mix gets it, as a pile of its own; left out for all of them. */
+  beds: z.array(id).max(GARDEN_LIMITS.beds.value).optional(),
   measure: mannerSchema.optional(),
 })
 
