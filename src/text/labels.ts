@@ -114,9 +114,9 @@ export const layerName = (layer: Layer): string =>
 
 /** How a mix is put in, with what that does. */
 export const FIRMNESS_NAMES: Record<Firmness, { one: string; hint: string }> = {
-  loose: { one: 'Loosely, watered in', hint: '' },
-  firmed: { one: 'Firmed with the fingers', hint: 'a little more goes in; a little less air' },
-  pressed: { one: 'Pressed down hard', hint: 'more goes in, as for loam or a heavy plant; much less air' },
+  loose: { one: 'Loosely', hint: 'and watered in' },
+  firmed: { one: 'Firmed by hand', hint: 'a little more goes in; a little less air' },
+  pressed: { one: 'Pressed down', hint: 'more goes in, as for loam or a heavy plant; much less air' },
 }
 
 /** Short name for lists and buttons: without what stands in brackets, and what was done to it. */

@@ -47,14 +47,16 @@ const step = computed(() => (units === 'us' ? 2.54 / 4 : 0.5))
 const bands = computed(() => {
   const l = layout.value
   if (!l) return []
-  const { floor, fillLine, oldTop, layers, sideHoles } = levels.value
+  const { total, floor, fillLine, oldTop, layers, sideHoles } = levels.value
+  const cover = Math.min(total, fillLine + Math.max(0, spec.cover?.thickness ?? 0))
   return [
     { class: 'mix', from: floor, to: fillLine },
+    { class: 'layer cover', from: fillLine, to: cover },
     { class: 'old', from: floor, to: oldTop ?? floor },
     ...layers.map(({ kind, from, to }) => ({ class: `layer ${kind}`, from, to })),
     { class: 'wet', from: 0, to: Math.min(sideHoles ?? 0, fillLine) },
   ]
-    .filter((b) => b.to > b.from || b.class.startsWith('layer'))
+    .filter((b) => b.to > b.from || b.class === 'layer cloth')
     .map((b) => ({ class: b.class, points: bandPoints(l, b.from, b.to) }))
 })
 /** A torn edge where a long bed goes on beyond the picture. */
@@ -154,8 +156,12 @@ figcaption {
   fill: color-mix(in srgb, #8d8a80 55%, var(--sheet));
 }
 .bark,
+.cover,
 .logs {
   fill: color-mix(in srgb, #8a5a34 55%, var(--sheet));
+}
+.material {
+  fill: color-mix(in srgb, #a9764f 45%, var(--sheet));
 }
 .cloth {
   stroke-width: 4;

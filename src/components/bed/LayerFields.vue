@@ -61,8 +61,7 @@ const addCover = () =>
     </p>
     <div v-else class="layer">
       <ChoiceField
-        label="Cover"
-        hide-label
+        label="Covered with"
         :model-value="cover.materialId"
         :options="materials"
         search="Search materials"
@@ -70,7 +69,8 @@ const addCover = () =>
         @update:model-value="$event && setCover({ materialId: $event })"
       />
       <QuantityField
-        label="Thickness of the cover"
+        label="Thickness"
+        name="Thickness of the cover"
         quantity="length"
         :units="units"
         :problem="coverProblem"
@@ -106,8 +106,7 @@ const addCover = () =>
     </p>
     <div v-for="{ layer, index } in shown" :key="index" class="layer">
       <ChoiceField
-        :label="`Layer ${index + 1} from the base`"
-        hide-label
+        :label="`Layer ${index + 1}`"
         :model-value="chosen(layer)"
         :options="kinds"
         search="Search layers"
@@ -116,7 +115,8 @@ const addCover = () =>
       />
       <QuantityField
         v-if="layer.kind !== 'cloth'"
-        :label="`Thickness of layer ${index + 1}`"
+        label="Thickness"
+        :name="`Thickness of layer ${index + 1}`"
         quantity="length"
         :units="units"
         :problem="index === layers.length - 1 ? problem : null"
@@ -145,14 +145,17 @@ h3 {
 }
 .layer {
   display: grid;
-  grid-template-columns: 1fr 1.2fr auto;
+  grid-template-columns: 1.2fr 1fr auto;
   gap: 10px;
-  align-items: end;
+  align-items: start;
   padding: 6px 0;
   border-top: 1px solid var(--rule);
 }
 .soft {
   margin: 4px 0;
   font-size: 0.9rem;
+}
+.layer > :last-child {
+  margin-top: 24px;
 }
 </style>

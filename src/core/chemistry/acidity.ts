@@ -54,7 +54,7 @@ interface Pace extends LifePace {
   /** Exponents of dissolving limes at full rate; of the laid-down calcite last. */
   limes: number[]
   /** Share of each dressing given up in this step; for sulfur its exponent at full rate. */
-  released: number[]
+  released: (number | null)[]
 }
 
 /**
@@ -119,16 +119,17 @@ export function acidityCourse(
   let pH = mix.pH
 
   function paceOf(from: Days, to: Days): Pace {
-    const worth = (q10: number, reference: number, since: Days) =>
-      to > since ? temperature.worth(q10, reference, Math.max(from, since), to) : 0
-    const life = worth(LIFE_Q10, 20, 0)
+    /** Days of warmth in this step, from the day on which something was given. */
+    const worth = (q10: number, reference: number, since = from) =>
+      temperature.worth(q10, reference, Math.min(to, Math.max(from, since)), to)
+    const life = worth(LIFE_Q10, 20)
     const warmDays = temperature.worth(LIFE_Q10, 20, 0, (from + to) / 2)
     return {
       before: pH,
       dt: to - from,
       limes: [...limes.map((l) => l.rate * worth(l.q10, 20, l.from)), L.fineCalcite.value * (to - from)],
       released: working.map((w) => {
-        if (!w) return 0
+        if (!w) return null
         const exponent = w.rate * worth(w.q10, w.reference, w.from)
         return w.oxidises ? exponent : w.left * gone(exponent)
       }),
@@ -160,8 +161,7 @@ export function acidityCourse(
       laidDown += laid - again
       overBefore = over
     }
-    for (let i = 0; i < working.length; i++) {
-      const one = working[i]
+    for (const [i, one] of working.entries()) {
       if (!one) continue
       const made = acidOf(one, pace.released[i]!, pace, at, keep)
       change -= made
@@ -183,7 +183,7 @@ export function acidityCourse(
     byLime: [...byLime],
     byAcid: [...byAcid],
   })
-  const starts = [...limes, ...working].map((one) => one?.from ?? 0)
+  const starts = [...limes, ...working].flatMap((one) => (one ? [one.from] : []))
   const course = [state(0)]
   let charge = 0
   /** pH units a day in the last step: where to look first for the next. */
@@ -191,15 +191,16 @@ export function acidityCourse(
   let day = 0
   let dt: Days = STEP.shortest
   let next = Math.min(every, days)
+  /** A step that moves the pH further is taken again, shorter. */
+  const far = 3 * STEP.move
   while (day < days - 1e-9) {
-    let to = Math.min(day + dt, next)
-    for (const start of starts) if (start > day + 1e-9 && start < to) to = start
+    const to = Math.min(day + dt, next, ...starts.filter((start) => start > day + 1e-9))
     const pace = paceOf(day, to)
     const lack = (at: number) => balance.at(at) - charge - changeAt(at, pace, false)
-    const guess = pH + Math.min(0.2, Math.max(-0.2, drift * pace.dt))
+    const guess = pH + Math.min(far, Math.max(-far, drift * pace.dt))
     const reached = pHWhere(lack, balance.slope(pH), guess)
     const moved = Math.abs(reached - pH)
-    if (moved > 3 * STEP.move && pace.dt > STEP.shortest + 1e-9) {
+    if (moved > far && pace.dt > STEP.shortest + 1e-9) {
       dt = Math.max(STEP.shortest, pace.dt / 4)
       continue
     }

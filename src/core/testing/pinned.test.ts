@@ -45,6 +45,10 @@ const COURSES: Record<string, [BufferedMix, AcidityInput]> = {
       temperature: 14,
     },
   ],
+  'grit left alone for a month, then hydrated lime and acid feed at once': [
+    GRIT,
+    { limes: [lime('lime_hydrated', 3, 40)], acids: [acid('ammonium_sulfate', 1, 61)], temperature: 22 },
+  ],
   'peat, lime held back, a little ammonium in weak mix': [
     { ...PEAT, bufferCapacity: 6 },
     { limes: [lime('oyster_shell', 4, 3)], acids: [acid('urea', 0.4)], temperature: 24 },
