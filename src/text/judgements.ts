@@ -72,6 +72,8 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'calcium-to-magnesium': 'calcium against magnesium',
   'dose-above-limit': 'a dose too large',
   'drawdown-uncovered': 'rotting wood takes its nitrogen',
+  'char-uncharged': 'uncharged biochar takes its nitrogen',
+  'crystals-swell': 'water crystals swell',
 }
 
 /** A judgement in words: what the numbers say, and what to do about it. */
@@ -215,6 +217,18 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
         says: `Rotting wood and bark tie up ${mg(j.drawdown)} of nitrogen in the first month and only ${mg(j.supplied)} comes in.`,
         does: 'A gram of a nitrogen meal or a coated fertilizer for each litre, or aged bark.',
         source: 'Handreck 1992 index, as a range',
+      }
+    case 'char-uncharged':
+      return {
+        says: `Uncharged biochar is ${percents(j.share)} of it: it takes up some ${mg(j.takes)} of nitrogen at first and raises the pH.`,
+        does: 'Charge it before mixing: damp, one to one with ripe compost for a fortnight, or a day or more in dilute feed. Then choose the charged one here.',
+        source: 'common practice',
+      }
+    case 'crystals-swell':
+      return {
+        says: `Water crystals swell to ${percents(j.share)} of the volume: put in dry, they lift the surface by ${lengthText(j.lift, units)}.`,
+        does: 'Swell them first, an hour or two in water, drain, and stir them in swollen. They are slippery, and dry ones are not for children.',
+        source: 'Bowman and others 1990, from memory; common practice',
       }
   }
 }

@@ -1,9 +1,12 @@
 import { temperatureCourse, type Temperature } from '../chemistry/temperature'
-import type { Crop } from '../data/types'
+import type { Crop, Material } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres } from '../units'
+import { FLAG_LIMITS } from './limits'
 import { relativeYield, saltBand, saltZones, USUAL_SALT_LIMIT } from './salts'
 import { averagedDose, IMMEDIATE, supplyOf, supplyOfDressings, type DressingDose } from './supply'
+
+const L = FLAG_LIMITS
 
 /** Something about the feed a grower should know, as plain data with its numbers. */
 export type FeedFlag =
@@ -15,6 +18,10 @@ export type FeedFlag =
   | { code: 'calcium-to-magnesium'; ratio: number; low: number; high: number }
   | { code: 'dose-above-limit'; dressing: string; gramsPerLitre: number; limit: number }
   | { code: 'drawdown-uncovered'; drawdown: number; supplied: number }
+  /** Charcoal that was not charged: its share of the mix and the nitrogen it takes up, mg per litre of mix. */
+  | { code: 'char-uncharged'; share: number; takes: number }
+  /** Water crystals: the share of the volume they swell to, and how far they lift the surface, cm. */
+  | { code: 'crystals-swell'; share: number; lift: Centimetres }
 
 /**
  * Boron that is plenty for a litre of mix, and what hurts beans and strawberries, mg/L. Source: Bunt 1988 (from
@@ -93,5 +100,19 @@ export function feedFlags(
   const first = supply(28)
   if (first.drawdown > 20 && first.charge.nitrogen < first.drawdown)
     flags.push({ code: 'drawdown-uncovered', drawdown: first.drawdown, supplied: first.charge.nitrogen })
+  const raw = blend.shares.filter(({ material: m }) => m.family === 'char' && takenUp(m) > 0)
+  const takes = raw.reduce((sum, { material, share }) => sum + share * takenUp(material), 0)
+  if (takes > L.charTakes.value)
+    flags.push({ code: 'char-uncharged', share: raw.reduce((sum, r) => sum + r.share, 0), takes })
+  const crystals = averaged.find((d) => d.dressing.id === CRYSTALS)
+  const swollen = ((crystals?.gramsPerLitre ?? 0) * L.crystalsSwell.value) / 1000
+  if (swollen > L.swollenShare.value)
+    flags.push({ code: 'crystals-swell', share: swollen, lift: swollen * mixHeight })
   return flags
 }
+
+/** Water-storing crystals in the table. */
+const CRYSTALS = 'polymer_gel'
+/** Nitrogen a material takes up in its first season, mg per litre of it; nought where it gives some. */
+const takenUp = (material: Material): number =>
+  Math.max(0, -(material.properties.nitrogenFirstSeason?.value ?? 0))

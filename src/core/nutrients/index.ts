@@ -44,3 +44,4 @@ export {
   type Released,
   type Supply,
 } from './supply'
+export { FLAG_LIMITS } from './limits'

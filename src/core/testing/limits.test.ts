@@ -39,6 +39,8 @@ import {
   type Verdicts,
 } from '../judgement'
 import type { Limit } from '../limits'
+import { blend, type Blend } from '../mixing'
+import { feedFlags, FLAG_LIMITS } from '../nutrients'
 import { lostStructure } from '../structure'
 import { bandsOf, targetsFor, type Bands } from '../targets'
 import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../water'
@@ -295,6 +297,33 @@ const use = (surface: number, wetTop = false) =>
   }).value
 /** Of 1 mm over no mouth to speak of, all of it under leaf, per litre it would catch bare. */
 const caught = rainCaught({ rain: 1, crop: PEPPER, plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12
+const flagged = (code: string, blended: Blend, crystals = 0) =>
+  feedFlags(blended, [{ dressing: dressingById('polymer_gel')!, gramsPerLitre: crystals }], 25, 20).find(
+    (f) => f.code === code,
+  )
+/** A mix of peat and as much uncharged biochar as takes up so much nitrogen. */
+const charred = (takes: number) => {
+  const mixed = blend(parts({ biochar_raw: takes / 100, peat_medium: 1 - takes / 100 }))
+  if (!mixed.ok) throw new Error(mixed.problem.code)
+  return mixed.value
+}
+everyLimit(
+  'Feed',
+  FLAG_LIMITS,
+  {
+    charTakes: trial(4, (mg) => flagged('char-uncharged', charred(mg)) !== undefined),
+    crystalsSwell: trial(80, (mL) => {
+      const flag = flagged('crystals-swell', charred(1), 1)
+      return flag?.code === 'crystals-swell' && flag.share > mL / 1000
+    }),
+    swollenShare: trial(
+      0.02,
+      (share) => flagged('crystals-swell', charred(1), (1000 * share) / 80) !== undefined,
+    ),
+  },
+  ['crystalsSwell'],
+)
+
 /** Grains of one size only. */
 const COARSE = [1, 0, 0, 0, 0, 0, 0, 0]
 const FINE = [...COARSE].reverse()
