@@ -50,6 +50,16 @@ export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
   const jobId = () => job.value!.id
   const ofChosen = <T>(act: (bed: JobBed) => T) => chosen.value && act(chosen.value)
 
+  /** A name that tells a new bed from those there are; empty where its kind alone does. */
+  function nameBeside(bed: Bed): string {
+    const taken = new Set(beds.value.map((f) => bedTitle(f.spec)))
+    const title = bedTitle(bed)
+    if (!taken.has(title)) return ''
+    let n = 2
+    while (taken.has(`${title} ${n}`)) n++
+    return `${title} ${n}`
+  }
+
   function addToJob(bed: Bed, isNew: boolean) {
     const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
     garden.run({ type: 'jobBed/add', jobId: jobId(), fill, bed: isNew ? bed : undefined })
@@ -72,16 +82,11 @@ export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
       return bedsOf(garden.records).filter((b) => !taken.has(b.id))
     }),
     add: (bed) => addToJob(bed, false),
-    addNew: () =>
-      addToJob(
-        startingBed(
-          crypto.randomUUID(),
-          new Date().toISOString(),
-          chosen.value?.spec.vessel.kind ?? 'roundPot',
-          units.value,
-        ),
-        true,
-      ),
+    addNew() {
+      const kind = chosen.value?.spec.vessel.kind ?? 'roundPot'
+      const bed = startingBed(crypto.randomUUID(), new Date().toISOString(), kind, units.value)
+      addToJob({ ...bed, name: nameBeside(bed) }, true)
+    },
     change: (change) =>
       ofChosen(({ id }) => garden.run({ type: 'jobBed/spec', jobId: jobId(), fillId: id, change })),
     set: (change) =>

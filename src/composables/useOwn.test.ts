@@ -1,6 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { DEFAULT_SETTINGS } from '@/model/garden/garden'
 import type { Command } from '@/model/garden/commands'
+import { keepOwnRows } from '@/core/data/ownRows'
+import { ownDressingKey } from '@/model/garden/garden'
+import type { AnyData } from '@/model/garden/schemas'
+import { usualLine } from '@/model/mix/doses'
 import { useOwn } from './useOwn'
 
 const door = () => {
@@ -39,6 +43,26 @@ describe('what is described of one’s own', () => {
     expect(copy.id).not.toBe(feed.id)
     own.keepDressing(copy)
     expect(garden.ran.map((c) => c.type)).toEqual(['ownDressing/set'])
+  })
+  // Said at once: "All-round 4-4-4" was kept and not given, for its row came a moment after the press.
+  test('what was just kept is known to every lookup at once, the first of a garden too', () => {
+    const records = new Map<string, AnyData>()
+    const own = useOwn({
+      records,
+      run: (command: Command) => {
+        if (command.type === 'ownDressing/set')
+          records.set(ownDressingKey(command.dressing.id), command.dressing)
+      },
+    })
+    own.describeDressing()
+    const feed = {
+      ...own.dressing.value!,
+      name: 'Shed pellets',
+      label: { nitrogen: 4, phosphate: 4, potash: 4 },
+    }
+    own.keepDressing(feed)
+    expect(usualLine(feed.id)?.dressingId).toBe(feed.id)
+    keepOwnRows(undefined)
   })
   test('shut without a word, nothing is kept', () => {
     const garden = door()

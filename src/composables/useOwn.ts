@@ -1,4 +1,6 @@
 import { shallowRef, type ShallowRef } from 'vue'
+import { keepOwnRows } from '@/core/data/ownRows'
+import { ownRowsOf } from '@/model/garden/ownRows'
 import { startingOwnDressing, startingOwnMaterial } from '@/model/garden/starting'
 import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
@@ -22,10 +24,12 @@ const copyOf = <R extends { id: string; name: string; createdAt: string; retired
 ): R => ({ ...from, id: fresh.id, createdAt: fresh.createdAt, name: `${from.name}, copy`, retired: false })
 
 /** The grower's own material or dressing being described, if any; for every place where one can be. */
-export function useOwn(garden: Pick<GardenDoor, 'run'> = useGarden()): OwnInHand {
+export function useOwn(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()): OwnInHand {
   const material = shallowRef<OwnMaterialRecord | null>(null)
   const dressing = shallowRef<OwnDressingRecord | null>(null)
   const fresh = () => ({ id: `own:${crypto.randomUUID()}`, createdAt: new Date().toISOString() })
+  /** What was just described is known to every lookup before anything else is done with it. */
+  const know = () => keepOwnRows(ownRowsOf(garden.records))
   return {
     material,
     dressing,
@@ -47,10 +51,12 @@ export function useOwn(garden: Pick<GardenDoor, 'run'> = useGarden()): OwnInHand
     },
     keepMaterial(own) {
       garden.run({ type: 'ownMaterial/set', material: own })
+      know()
       material.value = null
     },
     keepDressing(own) {
       garden.run({ type: 'ownDressing/set', dressing: own })
+      know()
       dressing.value = null
     },
     close() {

@@ -118,6 +118,10 @@ export function comesToText(amount: Amount, setting: AmountSetting): string {
     ...(base === 'all' || setting.all === null
       ? []
       : [`${doseWeightText(dose * setting.all, system)} in all`]),
+    // Whose bag was meant shows in how much mix it makes.
+    ...(base === 'bag' && setting.bag !== null
+      ? [`a bag makes ${volumeText(setting.bag, system)} of mix`]
+      : []),
     // Scales first; a spoon where there are none.
     ...(weighed
       ? [

@@ -55,6 +55,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'stays-wet': 'stays wet in rain',
   'sand-lowers-air': 'sand takes air away',
   'lime-does-little': 'lime does little',
+  'lime-against-acid': 'lime and sulfur undo each other',
   'water-raises-ph': 'your water lifts its pH',
   'hard-water-for-acid': 'hard water for an acid crop',
   'rich-for-seedlings': 'rich for seedlings',
@@ -110,6 +111,12 @@ export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
         says: `${doseText(j.gramsPerLitre, units)} of lime brings pH ${pHText(j.pH)}; half of it would bring ${pHText(j.halfPH)}.`,
         does: 'Ground lime stops dissolving near pH 7.4. Give half, and look again in six weeks.',
         source: 'lime course',
+      }
+    case 'lime-against-acid':
+      return {
+        says: `${dressingName(j.dressing)} makes it more acid and ${doseText(j.lime, units)} of lime undoes it.`,
+        does: 'Give one or the other: leave it out where the mix is acid enough already, or set the lime to none.',
+        source: 'charge balance',
       }
     case 'water-raises-ph':
       return {

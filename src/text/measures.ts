@@ -93,11 +93,13 @@ export function lineText(line: CardLine, units: UnitSystem): string {
  * into another.
  */
 export function batchFillsText(
-  card: Pick<BatchCard, 'mix' | 'blendLitres'>,
+  card: Pick<BatchCard, 'mix' | 'blendLitres' | 'of'>,
   job: Job,
   q: Quantities,
 ): string {
   if (card.mix) return ''
+  const all = job.fills.reduce((sum, bed) => sum + bed.count, 0)
+  if (card.of === 1 && job.amount === null) return all === 1 ? 'it' : `all ${all}`
   const settled = card.blendLitres / (1 + job.plan.settling)
   return job.fills
     .flatMap((bed, i) => {

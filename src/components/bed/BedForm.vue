@@ -124,6 +124,7 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
     <LayerFields
       :layers="spec.layers"
       :cover="spec.cover"
+      :lip="vessel.headspace"
       :materials="materials"
       :units="units"
       :problem="beside('thickness')"

@@ -12,10 +12,12 @@ import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { layers, cover, materials, units, problem, coverProblem } = defineProps<{
+const { layers, cover, lip, materials, units, problem, coverProblem } = defineProps<{
   /** From the base up. */
   layers: Layer[]
   cover: BedSpec['cover']
+  /** Lip left free above the mix, cm. */
+  lip: number
   /** Every material a layer may be of. */
   materials: readonly Choice[]
   units: UnitSystem
@@ -46,8 +48,14 @@ function choose(index: number, value: string | null) {
 const remove = (index: number) => change(layers.filter((_, i) => i !== index))
 const setCover = (to: Partial<NonNullable<BedSpec['cover']>>) =>
   cover && emit('change', { cover: { ...cover, ...to } })
+/** As thick as is usual, but no thicker than the lip takes. */
 const addCover = () =>
-  emit('change', { cover: { materialId: 'bark_mulch_shredded', thickness: USUAL.cover } })
+  emit('change', {
+    cover: {
+      materialId: 'bark_mulch_shredded',
+      thickness: lip > 1 ? Math.min(USUAL.cover, lip - 1) : USUAL.cover,
+    },
+  })
 </script>
 
 <template>
@@ -69,8 +77,7 @@ const addCover = () =>
         @update:model-value="$event && setCover({ materialId: $event })"
       />
       <QuantityField
-        label="Thickness"
-        name="Thickness of the cover"
+        label="Thickness of the cover"
         quantity="length"
         :units="units"
         :problem="coverProblem"
@@ -115,8 +122,7 @@ const addCover = () =>
       />
       <QuantityField
         v-if="layer.kind !== 'cloth'"
-        label="Thickness"
-        :name="`Thickness of layer ${index + 1}`"
+        :label="`Thickness of layer ${index + 1}`"
         quantity="length"
         :units="units"
         :problem="index === layers.length - 1 ? problem : null"

@@ -193,8 +193,8 @@ export function acidityCourse(
   let next = Math.min(every, days)
   /** A step that moves the pH further is taken again, shorter. */
   const far = 3 * STEP.move
-  while (day < days - 1e-9) {
-    const to = Math.min(day + dt, next, ...starts.filter((start) => start > day + 1e-9))
+  while (day < days) {
+    const to = Math.min(day + dt, next, ...starts.filter((start) => start > day))
     const pace = paceOf(day, to)
     const lack = (at: number) => balance.at(at) - charge - changeAt(at, pace, false)
     const guess = pH + Math.min(far, Math.max(-far, drift * pace.dt))
@@ -210,7 +210,7 @@ export function acidityCourse(
     day = to
     const wanted = STEP.move / Math.max(Math.abs(drift), 1e-9)
     dt = Math.min(STEP.longest, STEP.growth * Math.max(dt, STEP.shortest), Math.max(STEP.shortest, wanted))
-    if (day < next - 1e-9) continue
+    if (day < next) continue
     course.push(state(day))
     next = Math.min(next + every, days)
   }

@@ -64,6 +64,17 @@ const find = <C extends JudgementCode>(code: C, ...args: Parameters<typeof asked
     Extract<ReturnType<typeof asked>[number], { code: C }> | undefined
 
 describe('judgements', () => {
+  test('lime and sulfur in one mix undo each other; ammonium feed, which lime has to answer, does not', () => {
+    const with_ = (id: string, limeGramsPerLitre: number) =>
+      codes(
+        { peat_medium: 1 },
+        { limeGramsPerLitre, dressings: [{ dressing: dressingById(id)!, gramsPerLitre: 0.5 }] },
+      )
+    expect(with_('sulfur_elemental', 2)).toContain('lime-against-acid')
+    expect(with_('iron_sulfate', 2)).toContain('lime-against-acid')
+    expect(with_('sulfur_elemental', 0)).not.toContain('lime-against-acid')
+    expect(with_('ammonium_sulfate', 2)).not.toContain('lime-against-acid')
+  })
   test('air by depth: the same mix is short of it in a shallow pot and not in a deep one', () => {
     const mix = { peat_medium: 3, perlite_coarse: 1 }
     const shallow = find('too-little-air', mix, { container: pot(6) })

@@ -21,6 +21,8 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       without: Fraction
     }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
+  /** Lime is given against sulfur or another acidifier of the same mix; `lime` g per litre. */
+  | { code: 'lime-against-acid'; dressing: string; lime: number }
   | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }
   | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }

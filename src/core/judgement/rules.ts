@@ -1,3 +1,4 @@
+import { isDose } from '../amounts'
 import { limeAt, JUDGED_AFTER } from '../chemistry'
 import { dressingById } from '../data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '../evaluate'
@@ -93,6 +94,14 @@ const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
   const halfPH = limeAt(e.blend, limes, gramsPerLitre / 2, e.given).pH
   return pH - halfPH < L.limeHardly.value
     ? [{ level: 'warn', code: 'lime-does-little', gramsPerLitre, pH, halfPH }]
+    : []
+}
+
+/** Two that undo each other: what makes a mix acid, and lime. */
+const limeAgainstAcid: Rule = ({ evaluation: e }) => {
+  const acid = e.given.acids?.find((a) => a.dressing.family === 'acidifier' && isDose(a.gramsPerLitre))
+  return acid && isDose(e.lime.gramsPerLitre)
+    ? [{ level: 'warn', code: 'lime-against-acid', dressing: acid.dressing.id, lime: e.lime.gramsPerLitre }]
     : []
 }
 
@@ -235,6 +244,7 @@ export const RULES: readonly Rule[] = [
   staysWet,
   sandLowersAir,
   limeDoesLittle,
+  limeAgainstAcid,
   waterRaisesPH,
   tooRich,
   unsterileForSeeds,

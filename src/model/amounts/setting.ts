@@ -2,7 +2,7 @@ import { looseLitresOfPack } from '@/core/batch'
 import { TURN_FRACTION } from '@/core/batch/planBatches'
 import { cropById, materialById } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
-import { cropFit } from '@/core/filling'
+import { cropFit, type MixNeeded } from '@/core/filling'
 import { asJudged, judgedBed, settingsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { DressingLine, Job } from '../garden/schemas'
@@ -18,9 +18,18 @@ const CM2_PER_M2 = 10_000
 /** What amounts of a job are counted in, whatever the dressing and wherever it goes. */
 export type JobAmounts = Omit<AmountSetting, 'bulkDensity'>
 
-/** Mix to a bag of what there is most of; null for a mix without parts. */
-function bagOf(garden: Garden, job: Job): number | null {
-  const most = job.parts.reduce<Job['parts'][number] | null>(
+/**
+ * Mix to a bag: the fabric bag that is filled; else a bag of what there is most of, of what is sold in bags first;
+ * null for a mix without parts.
+ */
+function bagOf(garden: Garden, job: Job, filled: MixNeeded | null): number | null {
+  if (filled && judgedBed(job).spec.vessel.kind === 'fabricBag') return filled.net
+  const packOf = (materialId: string) => {
+    const material = materialById(materialId)
+    return material && shelfEntry(garden, material).pack.kind
+  }
+  const bagged = job.parts.filter(({ materialId }) => ['loose', 'mass'].includes(packOf(materialId) ?? ''))
+  const most = (bagged.length > 0 ? bagged : job.parts).reduce<Job['parts'][number] | null>(
     (a, b) => (a && a.twelfths >= b.twelfths ? a : b),
     null,
   )
@@ -51,7 +60,7 @@ export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
     // A litre of mix per loose litre measured, by the bucket.
     part: first && perFirst !== undefined && total > 0 ? (bucket * perFirst * first.twelfths) / total : null,
     batch: all === null ? null : Math.min(all, vessel * TURN_FRACTION),
-    bag: bagOf(garden, job),
+    bag: bagOf(garden, job, each),
     container: each && each.net,
     plant: each && plants ? each.net / plants : null,
     area: each && each.surface > 0 ? (each.net / each.surface) * CM2_PER_M2 : null,
