@@ -15,6 +15,8 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Kept files would outlive what a test says of the network; e2e/offline.spec.ts is about them.
+    serviceWorkers: 'block',
     // Nothing glides: a colour half way to another is no colour of the app, and waiting for it is time lost.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

@@ -8,6 +8,7 @@ import AppBar from '@/components/app/AppBar.vue'
 import ConflictNotice from '@/components/ConflictNotice.vue'
 import { isTyping } from '@/composables/isTyping'
 import { useNewVersion } from '@/composables/useNewVersion'
+import { useOffline } from '@/composables/useOffline'
 import { useSaveAll } from '@/composables/useSaveAll'
 import { useTheme } from '@/composables/useTheme'
 import { useGarden } from '@/stores/garden'
@@ -22,6 +23,7 @@ const garden = useGarden()
 const route = useRoute()
 useTheme(() => garden.settings.theme)
 const saveAll = useSaveAll()
+const { newer, useNewer, later } = useOffline()
 const missing = useNewVersion(useRouter())
 
 const PLACES = [
@@ -72,6 +74,10 @@ async function switchGarden() {
   await garden.flush()
   location.assign(`/${garden.name === 'demo' ? 'my' : 'demo'}`)
 }
+async function takeNewer() {
+  await garden.flush()
+  await useNewer()
+}
 async function reload() {
   await garden.flush()
   location.reload()
@@ -93,6 +99,11 @@ async function reload() {
     <strong>A part of Open Bed could not be fetched.</strong> A newer version is probably here; what you have
     done is kept.
     <Button label="Reload the page" size="small" @click="reload" />
+  </AlarmBar>
+  <AlarmBar v-if="newer" calm>
+    <strong>A newer Open Bed is here.</strong> It takes over when you say so; what you have done is kept.
+    <Button label="Use it now" size="small" @click="takeNewer" />
+    <Button label="Later" size="small" outlined @click="later" />
   </AlarmBar>
   <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
   <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>

@@ -7,6 +7,8 @@ import { createPinia } from 'pinia'
 import PrimeVue from 'primevue/config'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { keepInstallOffer } from './composables/deviceOffer'
+import { keepOffline } from './composables/useOffline'
 import { router } from './router'
 import { useGarden } from './stores/garden'
 import { openBedPreset } from './theme'
@@ -33,3 +35,9 @@ const opened = useGarden().open(garden, seed)
 await Promise.race([opened, new Promise((slow) => setTimeout(slow, 1000))])
 app.use(router)
 app.mount('#app')
+
+// Kept on the device once the page has settled; the demo is only looked at.
+if (garden === 'my' && import.meta.env.PROD && 'serviceWorker' in navigator) {
+  keepInstallOffer()
+  void keepOffline(async () => (await import('virtual:pwa-register')).registerSW)
+}

@@ -9,6 +9,8 @@ import ProblemBox from '@/components/frame/ProblemBox.vue'
 import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
 import SetAsideList from '@/components/settings/SetAsideList.vue'
 import { saveFile } from '@/composables/saveFile'
+import { installOffer } from '@/composables/deviceOffer'
+import { useOffline } from '@/composables/useOffline'
 import { useSaveAll } from '@/composables/useSaveAll'
 import { useTask } from '@/composables/useTask'
 import { bedsOf } from '@/model/garden/garden'
@@ -17,12 +19,19 @@ import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
 import { counted } from '@/text/counted'
 import { fileProblemText, type Sentence } from '@/text/problems.en'
-import { THEME_NAMES, UNIT_NAMES } from '@/text/settings'
+import { KEPT_TEXTS, THEME_NAMES, UNIT_NAMES } from '@/text/settings'
 import { failureText } from '@/text/tasks'
 import { previewInWorker } from '@/workers/core.client'
 
 const garden = useGarden()
 const saveAll = useSaveAll()
+const { kept } = useOffline()
+/** The browser asks; what it is told stays between it and the grower. */
+async function install() {
+  const offer = installOffer.value
+  installOffer.value = null
+  await offer?.prompt()
+}
 const said = ref('')
 /** The file beside the page: a garden of years takes a while to check. */
 let lookedAt = garden.records
@@ -106,6 +115,12 @@ async function afresh() {
       <h2 id="place-title">Place</h2>
       <p class="soft">The climate, the water and the wind your pots stand in, and how often you can water.</p>
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Look at the place</RouterLink>
+    </section>
+
+    <section v-if="garden.name === 'my'" class="card" aria-labelledby="device-title">
+      <h2 id="device-title">On this device</h2>
+      <p>{{ KEPT_TEXTS[kept] }}</p>
+      <Button v-if="installOffer" label="Install Open Bed" icon="pi pi-download" outlined @click="install" />
     </section>
 
     <section class="card data" aria-labelledby="data-title">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-/** Something the grower has to know at once, over every page. */
+/** Something the grower has to know, over every page: at once, or when there is time for it. */
+const { calm = false } = defineProps<{ calm?: boolean }>()
 </script>
 
 <template>
-  <div class="alarm" role="alert"><slot /></div>
+  <div class="alarm" :class="{ calm }" :role="calm ? 'status' : 'alert'"><slot /></div>
 </template>
 
 <style scoped>
@@ -12,6 +13,10 @@
   background: var(--alarm-wash);
   border-bottom: 2px solid var(--alarm);
   padding: 10px 20px;
+}
+.alarm.calm {
+  background: var(--clay-wash);
+  border-bottom-color: var(--clay);
 }
 .alarm :slotted(.p-button) {
   margin-left: 10px;
