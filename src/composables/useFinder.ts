@@ -42,10 +42,12 @@ export function useFinder(
   const search = useTask<FindRequest, FinderProgress, Outcome<FoundMixes>>(
     (wanted, { signal, onProgress }) => {
       enough = new AbortController()
+      const told = useThrottleFn(onProgress, TOLD_EVERY)
       return workers.find(wanted, {
         signal,
         enough: enough.signal,
-        onProgress: useThrottleFn(onProgress, TOLD_EVERY),
+        // The first recipe of all is shown as soon as there is one.
+        onProgress: (p) => void (p.best ? told(p) : onProgress(p)),
       })
     },
   )

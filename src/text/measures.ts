@@ -120,6 +120,38 @@ const MANY = 1000
 export const batchTitle = ({ mix, index }: Pick<BatchCard, 'mix' | 'index'>): string =>
   `${mix ? `${mix.name}, batch` : 'Batch'} ${index + 1}`
 
+/** Batches that are measured alike, one after the other, as they stand on paper. */
+export interface AlikeBatches {
+  title: string
+  lines: string[]
+  /** How many of them: each line is ticked so often. */
+  count: number
+}
+
+/** Batches of a job for paper: what is measured alike stands once, with a box to tick for each. */
+export function alikeBatches(cards: readonly BatchCard[], units: UnitSystem): AlikeBatches[] {
+  const groups: { first: BatchCard; last: BatchCard; lines: string[] }[] = []
+  for (const card of cards) {
+    const lines = card.lines.map((line) => lineText(line, units))
+    const group = groups.at(-1)
+    const alike = group && group.first.mix === card.mix && group.lines.join('\n') === lines.join('\n')
+    if (alike) group.last = card
+    else groups.push({ first: card, last: card, lines })
+  }
+  return groups.map(({ first, last, lines }) => {
+    const count = last.index - first.index + 1
+    const litres = volumeText(first.blendLitres, units)
+    return {
+      title:
+        count === 1
+          ? `${batchTitle(first)}: ${litres}`
+          : `${batchTitle(first).replace(/([Bb])atch/, '$1atches')} to ${last.index + 1}, each ${litres}`,
+      lines,
+      count,
+    }
+  })
+}
+
 /** Less water than this is not worth a word, litres. */
 const LEAST_WATER = 0.25
 

@@ -11,6 +11,7 @@ import type { Garden } from '@/model/garden/garden'
 import { STANDINGS, VESSEL_KINDS } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { startingPlace, startingVessel } from '@/model/garden/starting'
+import type { BatchCard } from '@/model/make/batchCard'
 import type { Quantities } from '@/model/make/quantities'
 import { forWhom, ofWhom, whomChoices } from './doses'
 import { depthText, reservoirText } from './filling'
@@ -24,7 +25,15 @@ import { fillsText, jobTitle, packText, shortName } from './labels'
 import { fromFieldText, parseNumber } from './fieldText'
 import { materialFindable } from './names'
 import { search as searchRows } from './search'
-import { bucketsText, doseSpoons, measureOfLine, overText, pileText, spoonText } from './measures'
+import {
+  alikeBatches,
+  bucketsText,
+  doseSpoons,
+  measureOfLine,
+  overText,
+  pileText,
+  spoonText,
+} from './measures'
 import { toEachText } from './seasonPlan'
 import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
 import { readNumber } from '@/model/numbers'
@@ -365,6 +374,29 @@ test('little easy water is no reason to water often where the days between water
   const of = (id: string) => readings.find((r) => r.id === id)!
   expect([of('water').verdict, of('days').verdict]).toEqual(['low', 'good'])
   expect(of('water').advice).not.toContain('often')
+})
+
+describe('batches on paper', () => {
+  const line = (grams: number) =>
+    ({ kind: 'dose', id: 'x', name: 'Lime', bulkDensity: 1, grams, into: null, beds: null }) as const
+  const card = (index: number, grams: number): BatchCard => ({
+    mix: null,
+    index,
+    of: 4,
+    lines: [line(grams)],
+    blendLitres: 57.8,
+    short: false,
+    done: 0,
+  })
+  test('what is measured alike stands once, with a box for each; another stands alone', () => {
+    const groups = alikeBatches([card(0, 70), card(1, 70), card(2, 70), card(3, 40)], 'metric')
+    expect(groups.map((g) => [g.title, g.count])).toEqual([
+      ['Batches 1 to 3, each 57.8 L', 3],
+      ['Batch 4: 57.8 L', 1],
+    ])
+    expect(groups[0]!.lines).toEqual([expect.stringContaining('70 g lime')])
+    expect(alikeBatches([], 'us')).toEqual([])
+  })
 })
 
 describe('how deep a crop is set', () => {

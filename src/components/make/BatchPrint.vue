@@ -3,10 +3,12 @@
 import type { BatchCard } from '@/model/make/batchCard'
 import type { Caution } from '@/text/cautions'
 import { counted } from '@/text/counted'
-import { batchTitle, lineText } from '@/text/measures'
+import { alikeBatches } from '@/text/measures'
 import { volumeText, type UnitSystem } from '@/text/units'
 import CautionList from '../CautionList.vue'
 
+/** More boxes than this no line of paper holds. */
+const MOST_BOXES = 12
 const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
   title: string
   bucket: number
@@ -24,9 +26,11 @@ const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
       Bucket {{ volumeText(bucket, units) }}. {{ counted(cards.length, 'batch', 'batches') }},
       {{ volumeText(blendLitres, units) }} of mix in all.
     </p>
-    <section v-for="(card, i) in cards" :key="i">
-      <h2>{{ batchTitle(card) }}: {{ volumeText(card.blendLitres, units) }}</h2>
-      <p v-for="line in card.lines" :key="line.id">☐ {{ lineText(line, units) }}</p>
+    <section v-for="batch in alikeBatches(cards, units)" :key="batch.title">
+      <h2>{{ batch.title }}</h2>
+      <p v-for="line in batch.lines" :key="line">
+        {{ '☐ '.repeat(Math.min(batch.count, MOST_BOXES)) }}{{ line }}
+      </p>
     </section>
     <CautionList heading="Before you open the bags" :cautions="cautions" />
   </div>

@@ -64,6 +64,7 @@ const losses = computed(() =>
     : [],
 )
 const wrongBeds = computed(() => beside('count', quantities.value))
+const printPage = () => window.print()
 const saveCsv = () =>
   saveFile(
     `${jobTitle(job.value!)} shopping.csv`,
@@ -74,7 +75,8 @@ const saveCsv = () =>
 
 <template>
   <StationFrame v-if="job">
-    <section class="card plan" aria-label="Tools and allowance">
+    <h1 class="print-only">{{ jobTitle(job) }}</h1>
+    <section class="card plan no-print" aria-label="Tools and allowance">
       <PlanFields
         :plan="job.plan"
         :units="units"
@@ -91,7 +93,10 @@ const saveCsv = () =>
       <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       <div class="row title">
         <h2>What to gather</h2>
-        <Button label="Save as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
+        <span class="row">
+          <Button label="Print the list" icon="pi pi-print" text size="small" @click="printPage" />
+          <Button label="Save as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
+        </span>
       </div>
       <GatherTable
         :lines="lines"

@@ -36,13 +36,11 @@ const { running, progress, result, way, asking, trouble, canTryAgain, again, fou
   finder
 
 // It answers at once, and again whenever a wish has changed and the hand rests.
-watchDebounced(
-  wishing.request,
-  () => {
-    if (ids.value.length > 0) find()
-  },
-  { debounce: 250, immediate: true },
-)
+function findIfAny() {
+  if (ids.value.length > 0) find()
+}
+findIfAny()
+watchDebounced(wishing.request, findIfAny, { debounce: 250 })
 
 const ROWS_AT_ONCE = 10
 const most = shallowRef(ROWS_AT_ONCE)
