@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, openGarden, PHONE, saved, station, tabTo, test } from './support'
 
 test('a recorded mix is filled in lifts, planted, followed and looked back on; all of it can be undone and is there tomorrow', async ({
@@ -28,6 +29,12 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   ])
   const due = page.getByRole('listitem').filter({ hasText: 'Shade and shelter' })
   await expect(due).toContainText('22 May to 29 May 2027')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save to your calendar' }).click()
+  const file = readFileSync(await (await download).path(), 'utf8').replaceAll('\r\n ', '')
+  expect((await download).suggestedFilename()).toBe('Peppers, south wall 2027.ics')
+  expect(file).toContain('SUMMARY:Peppers\\, south wall 2027: Shade and shelter')
+  expect(file).toContain('DTSTART;VALUE=DATE:20270522')
   await due.getByRole('checkbox').check()
   await saved(page)
   await page.reload()

@@ -10,6 +10,8 @@ export const test = base.extend<{ quiet: void }>({
       const heard: string[] = []
       const listen = (page: Page) => {
         page.on('console', (m) => {
+          // Said by the test browser itself, for keeping the app is off but in e2e/offline.spec.ts.
+          if (m.text().includes('Service Worker registration blocked')) return
           if (m.type() === 'error' || m.type() === 'warning') heard.push(m.text())
         })
         page.on('pageerror', (e) => heard.push(e.message))

@@ -36,8 +36,10 @@ await Promise.race([opened, new Promise((slow) => setTimeout(slow, 1000))])
 app.use(router)
 app.mount('#app')
 
+/** Fetching all of the app for later does not compete with what is wanted now, ms. */
+const SETTLED = 2000
 // Kept on the device once the page has settled; the demo is only looked at.
 if (garden === 'my' && import.meta.env.PROD && 'serviceWorker' in navigator) {
   keepInstallOffer()
-  void keepOffline(async () => (await import('virtual:pwa-register')).registerSW)
+  setTimeout(() => void keepOffline(async () => (await import('virtual:pwa-register')).registerSW), SETTLED)
 }

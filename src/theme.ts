@@ -2,7 +2,6 @@ import { definePreset } from '@primeuix/themes'
 import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
-import datatable from '@primeuix/themes/aura/datatable'
 import dialog from '@primeuix/themes/aura/dialog'
 import chip from '@primeuix/themes/aura/chip'
 import inputtext from '@primeuix/themes/aura/inputtext'
@@ -92,7 +91,6 @@ export const openBedPreset = definePreset(
       button,
       checkbox,
       chip,
-      datatable,
       dialog,
       inputtext,
       multiselect,

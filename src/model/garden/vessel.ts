@@ -1,4 +1,4 @@
-import { TRADE_SIZES } from '@/core/filling'
+import { TRADE_SIZES } from '@/core/filling/tradeSizes'
 import type { BedSpec, Vessel, VesselKind, Settings } from './schemas'
 import { startingVessel } from './starting'
 

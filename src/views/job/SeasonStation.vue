@@ -6,15 +6,17 @@ import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import MonthStrip from '@/components/MonthStrip.vue'
 import DueList from '@/components/season/DueList.vue'
+import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
 import { useNewJob } from '@/composables/useNewJob'
 import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
 import { dosesToEach } from '@/model/make/doseTotals'
+import type { CalendarTask } from '@/model/season/calendarFile'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations'
 import { dayText, isoDay } from '@/text/dates'
-import { bedTitle } from '@/text/labels'
+import { bedTitle, jobTitle } from '@/text/labels'
 import { winterText } from '@/text/season'
 import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/seasonPlan'
 
@@ -44,6 +46,20 @@ const rows = computed(() =>
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,
   })),
 )
+/** What is still to do, for the grower's calendar. */
+const tasks = computed((): CalendarTask[] =>
+  (plan.value?.planted.said ? plan.value.due : []).flatMap((due, i) => {
+    const row = rows.value[i]!
+    const uid = `${jobId}-${due.id}@open-bed`
+    const title = `${jobTitle(job.value!)}: ${row.title}`
+    return due.done ? [] : [{ uid, title, text: row.text, on: due.on, until: due.until }]
+  }),
+)
+async function saveCalendar() {
+  const { calendarFile } = await import('@/model/season/calendarFile')
+  const name = jobTitle(job.value!)
+  saveFile(`${name}.ics`, calendarFile(name, tasks.value), 'text/calendar')
+}
 const watering = computed(() => (answer.value?.growing ? wateringRows(answer.value.growing) : []))
 const outdoors = computed(() => (job.value ? outdoorsOf(job.value, place.value) : null))
 const winter = computed(() => {
@@ -70,6 +86,14 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       <p v-if="plan.harvest?.slowed" class="soft">
         Harvest is drawn out by your cool months: growth taken as in proportion to the warmth.
       </p>
+      <Button
+        v-if="tasks.length"
+        label="Save to your calendar"
+        icon="pi pi-calendar"
+        text
+        title="A calendar file; saved again, it changes what is there and adds nothing twice"
+        @click="saveCalendar"
+      />
       <Button v-if="over" label="Begin it again for another year" icon="pi pi-replay" @click="again(job)" />
     </section>
     <section class="side">

@@ -1,0 +1,53 @@
+import ICAL from 'ical.js'
+import { describe, expect, test } from 'vitest'
+import { calendarFile, type CalendarTask } from './calendarFile'
+
+const TASKS: CalendarTask[] = [
+  {
+    uid: 'job-test@open-bed',
+    title: 'Test the pH; again, if in doubt',
+    text: 'Line one,\nline two.',
+    on: '2027-06-01',
+    until: '2027-06-07',
+  },
+  { uid: 'job-feed@open-bed', title: 'Düngen: 39 g', text: '', on: '2027-12-31', until: null },
+]
+/** What another library reads. */
+const readBack = (file: string) =>
+  new ICAL.Component(ICAL.parse(file)).getAllSubcomponents('vevent').map((c) => new ICAL.Event(c))
+
+describe('the calendar file', () => {
+  const file = calendarFile('Peppers', TASKS)
+  test('another library reads back every word and day, past the end of a year', () => {
+    const events = readBack(file)
+    expect(events.map((e) => [e.uid, e.summary, e.startDate.toString(), e.endDate.toString()])).toEqual([
+      ['job-test@open-bed', 'Test the pH; again, if in doubt', '2027-06-01', '2027-06-08'],
+      ['job-feed@open-bed', 'Düngen: 39 g', '2027-12-31', '2028-01-01'],
+    ])
+    expect(events[0]!.description).toBe('Line one,\nline two.')
+    expect(events.every((e) => e.startDate.isDate)).toBe(true)
+  })
+  test('each calls on the evening before its first day', () => {
+    const alarms = new ICAL.Component(ICAL.parse(file))
+      .getAllSubcomponents('vevent')
+      .map((c) => c.getFirstSubcomponent('valarm')!.getFirstProperty('trigger')!)
+    // Counted from the start, which is what RFC 5545, 3.2.14, takes where nothing is said.
+    expect(alarms.map((a) => [String(a.getFirstValue()), a.getParameter('related') ?? 'START'])).toEqual([
+      ['-PT6H', 'START'],
+      ['-PT6H', 'START'],
+    ])
+  })
+  test('saved again, a task keeps its name for the calendar and changes in place', () => {
+    const later = calendarFile('Peppers', [{ ...TASKS[0]!, on: '2027-06-03' }])
+    expect(readBack(later).map((e) => e.uid)).toEqual([TASKS[0]!.uid])
+  })
+  // RFC 5545, 3.1: lines end in CR LF and are at most 75 octets long.
+  test('lines are folded and ended as the standard says', () => {
+    const long = calendarFile('Long', [{ ...TASKS[0]!, text: 'ä'.repeat(400) }])
+    const lines = long.split('\r\n')
+    expect(lines.every((l) => Buffer.byteLength(l) <= 75)).toBe(true)
+    expect(long.replaceAll('\r\n', '')).not.toContain('\n')
+    expect(readBack(long)[0]!.description).toBe('ä'.repeat(400))
+  })
+  test('nothing due is a calendar of nothing', () => expect(readBack(calendarFile('Empty', []))).toEqual([]))
+})
