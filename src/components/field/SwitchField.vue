@@ -39,4 +39,11 @@ const model = defineModel<V>({ required: true })
 .p-selectbutton {
   flex-wrap: wrap;
 }
+/* Three choices stand beside each other on a phone too. */
+@media (max-width: 480px) {
+  .p-selectbutton :deep(.p-togglebutton) {
+    padding-inline: 4px;
+    font-size: 0.94rem;
+  }
+}
 </style>

@@ -100,7 +100,7 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
     grid-column: 2 / -1;
   }
   .fact.wide {
-    grid-column: span 2;
+    grid-column: 2 / span 2;
   }
   .fact:nth-child(3) {
     grid-column: 2;

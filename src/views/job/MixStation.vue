@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The bench: parts on the left, the container in section, and what the mix will do against what is wanted. */
-import { useMediaQuery } from '@vueuse/core'
+import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
 import { provideBench } from '@/composables/useBenchContext'
 import { materialById } from '@/core/data'
@@ -19,6 +19,9 @@ const printing = useMediaQuery('print')
 const onPhone = useMediaQuery('(max-width: 760px)')
 
 const add = (materialId: string) => garden.run({ type: 'part/add', jobId, materialId, twelfths: step.value })
+/** The finder is fetched while the bench is looked at: pressed, it answers at once. One that cannot be had says so then. */
+const BENCH_LOOKED_AT = 1500
+useTimeoutFn(() => void import('./FinderView.vue').catch(() => null), BENCH_LOOKED_AT)
 /** A material dragged from the shelf onto the bench. */
 function drop(event: DragEvent) {
   const id = event.dataTransfer?.getData('text/open-bed-material')
