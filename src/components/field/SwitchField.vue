@@ -42,8 +42,11 @@ const model = defineModel<V>({ required: true })
 /* Three choices stand beside each other on a phone too. */
 @media (max-width: 480px) {
   .p-selectbutton :deep(.p-togglebutton) {
-    padding-inline: 4px;
+    padding-inline: 2px;
     font-size: 0.94rem;
+  }
+  .p-selectbutton :deep(.p-togglebutton-content) {
+    padding-inline: 8px;
   }
 }
 </style>
