@@ -33,14 +33,13 @@ export function depthText(cropId: string | null, units: UnitSystem): string {
     case 'graft':
       return 'As deep as it grew, the swelling of the graft well clear of the mix and of any mulch.'
     case 'deeper':
-      return `${capital(lengthText(depth.depth, units))} deeper than it grew: it sends up more stems.`
+      return `${lengthText(depth.depth, units)} deeper than it grew: it sends up more stems.`
     case 'seed':
       return `${rangeText(depth, units)} deep; as seedlings, no deeper than they grew.`
     case 'below':
       return `${rangeText(depth, units)} of mix over its top.`
   }
 }
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 const rangeText = ({ low, high }: { low: number; high: number }, units: UnitSystem) =>
   `${lengthText(low, units)} to ${lengthText(high, units)}`
 

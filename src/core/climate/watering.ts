@@ -99,8 +99,8 @@ export function canopyOver(
 /**
  * Water one container uses in a day, litres.
  *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
- * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and `OUTSTANDING_LEAF` for what hangs over
- * its rim.
+ * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and
+ * `OUTSTANDING_LEAF` for what hangs over its rim.
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
  * @example
