@@ -42,6 +42,7 @@ const model = defineModel<V>({ required: true })
 /* Three choices stand beside each other on a phone too. */
 @media (max-width: 480px) {
   .p-selectbutton :deep(.p-togglebutton) {
+    min-width: 46px;
     padding-inline: 2px;
     font-size: 0.94rem;
   }
