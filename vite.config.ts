@@ -3,6 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { checkTables } from './scripts/lib/checkTables'
+import { zodWithoutJsonSchema } from './scripts/lib/zodWithoutJsonSchema'
 
 /** The server swaps this text for a fresh nonce in every page it sends. */
 export const NONCE_PLACEHOLDER = '__OPEN_BED_NONCE__'
@@ -49,7 +50,12 @@ const offline = VitePWA({
 })
 
 export default defineConfig({
-  plugins: [vue(), checkTables(fileURLToPath(new URL('./src/core/data', import.meta.url))), offline],
+  plugins: [
+    vue(),
+    checkTables(fileURLToPath(new URL('./src/core/data', import.meta.url))),
+    zodWithoutJsonSchema,
+    offline,
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   html: { cspNonce: NONCE_PLACEHOLDER },
   // Inline data: URLs would need looser security headers; every asset is a file of its own.

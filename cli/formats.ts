@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { z } from 'zod'
+import * as z from 'zod'
 import { CASES } from '../src/model/headless/cases'
 
 /** JSON Schema of one case, as published in docs/formats. */

@@ -1,14 +1,18 @@
-import { format, isValid, parseISO } from 'date-fns'
+import { formatISO, isValid, parseISO } from 'date-fns'
+import { MONTHS } from './labels'
 import type { Sentence } from './problems.en'
 
-/** "14 Mar 2026" from an ISO date. */
-export const dayText = (iso: string) => format(parseISO(iso), 'd MMM yyyy')
-
 /** "14 Mar": where the year goes without saying. */
-export const shortDayText = (iso: string) => format(parseISO(iso), 'd MMM')
+export function shortDayText(iso: string): string {
+  const day = parseISO(iso)
+  return `${day.getDate()} ${MONTHS[day.getMonth()]!.slice(0, 3)}`
+}
+
+/** "14 Mar 2026" from an ISO date. */
+export const dayText = (iso: string) => `${shortDayText(iso)} ${parseISO(iso).getFullYear()}`
 
 /** Today as an ISO date in the grower's own time zone. */
-export const isoDay = (date: Date) => format(date, 'yyyy-MM-dd')
+export const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 
 /** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
 export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))

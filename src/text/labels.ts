@@ -1,5 +1,5 @@
 import { cropRow } from '@/core/data/cropTable'
-import { materialById } from '@/core/data/materials'
+import { materialName } from '@/core/data/materialTable'
 import { isOwn } from '@/core/data/ownRows'
 import type { Crop, Pack } from '@/core/data'
 import type { CropFit, Firmness, LayerKind } from '@/core/filling'
@@ -122,10 +122,10 @@ export const FIRMNESS_NAMES: Record<Firmness, { one: string; hint: string }> = {
 /** Short name for lists and buttons: without what stands in brackets, and what was done to it. */
 export const shortName = (materialId: string): string =>
   isOwn(materialId)
-    ? (materialById(materialId)?.name ?? 'a material of your own')
+    ? (materialName(materialId) ?? 'a material of your own')
     : materialId.startsWith('mix:')
       ? 'finished mix'
-      : (materialById(materialId)?.name ?? materialId).replace(/\s*\([^)]*\)/, '').replace(/, washed.*$/, '')
+      : (materialName(materialId) ?? materialId).replace(/\s*\([^)]*\)/, '').replace(/, washed.*$/, '')
 
 /** Where a dressing goes. */
 export function placeText(place: DressingPlace, units: UnitSystem): string {

@@ -1,8 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { materialSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
+import { materialFiguresSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
 import { CROPS, LIMES, MATERIALS } from '.'
 import cropsFile from './crops.json'
 import figuresFile from './cropFigures.json'
+import materialFiguresFile from './materialFigures.json'
+import materialsFile from './materials.json'
 import { DRESSINGS } from './dressings'
 import { GROWTH } from './growth'
 import { SEASONS } from './seasons'
@@ -16,7 +18,8 @@ const once = (list: readonly { id: string; name: string }[]) => {
 describe('data tables', () => {
   test('fit their schemas, and every source is listed', () => {
     for (const [file, table] of [
-      ['materials.json', MATERIALS],
+      ['materials.json', materialsFile],
+      ['materialFigures.json', materialFiguresFile],
       ['crops.json', cropsFile],
       ['cropFigures.json', figuresFile],
       ['seasons.json', SEASONS],
@@ -36,11 +39,19 @@ describe('data tables', () => {
     for (const list of [MATERIALS, DRESSINGS, CROPS]) once(list)
   })
   test('a broken row is told by name', () => {
-    const row = structuredClone(MATERIALS[0]!)
+    const row = structuredClone(materialFiguresFile[0]!)
     row.properties.waterAt50Cm.value = row.properties.waterAt50Cm.high = 0.99
-    const result = materialSchema.safeParse(row)
+    const result = materialFiguresSchema.safeParse(row)
     expect(result.error?.issues[0]?.message).toBe('peat_fine: water at 50 cm is above that at 10')
     expect(missingSources([{ source: 'nobody' }], SOURCES)).toEqual(['nobody'])
+  })
+  test('a material is its row and its figures', () => {
+    expect(materialFiguresFile.map((f) => f.material)).toEqual(materialsFile.map((m) => m.id))
+    for (const [i, row] of materialsFile.entries()) {
+      const { material, ...figures } = materialFiguresFile[i]!
+      expect(MATERIALS[i]).toEqual({ ...row, ...figures })
+      expect(material).toBe(row.id)
+    }
   })
   test('a crop is its row and its figures', () => {
     expect(figuresFile.map((f) => f.crop)).toEqual(cropsFile.map((c) => c.id))

@@ -127,10 +127,14 @@ export const MATERIAL_PROPERTIES = [
   'compressibility',
 ] as const satisfies readonly MaterialPropertyName[]
 
-export interface Material {
+export interface MaterialRow {
   id: string
   name: string
   family: MaterialFamily
+}
+
+/** What is known of a material beside its name. */
+export interface MaterialFigures {
   confidence: Confidence
   /** 'y' or 'n': free of weed seed and disease as bought. */
   sterileAsBought: 'y' | 'n'
@@ -144,6 +148,8 @@ export interface Material {
   sizeRange: { low: number[]; high: number[]; source: string; kind: ValueKind }
   properties: MaterialProperties
 }
+
+export type Material = MaterialRow & MaterialFigures
 
 export interface Band {
   low: number

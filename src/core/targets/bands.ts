@@ -1,5 +1,6 @@
 import type { Band } from '../data/types'
-import type { Target, Targets } from './targetsFor'
+import type { Target } from './target'
+import type { Targets } from './targetsFor'
 
 /** Bands by name; null where a mix is not held to one. */
 export type Bands = Record<Exclude<Target, 'airFilledPorosity' | 'pH'>, Band | null> &

@@ -1,18 +1,7 @@
 import type { Band, Crop } from '../data/types'
 import { saltBand, USUAL_SALT_LIMIT } from '../nutrients/salts'
 import { LIFT_LIMIT } from '../weight'
-
-/** What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
-export const TARGETS = [
-  'airFilledPorosity',
-  'easilyAvailableWater',
-  'plantAvailableWater',
-  'pH',
-  'electricalConductivity',
-  'drainedWeight',
-  'daysBetweenWaterings',
-] as const
-export type Target = (typeof TARGETS)[number]
+import type { Target } from './target'
 
 /** Why a band is what it is, as plain data. */
 export type Reason =

@@ -28,11 +28,16 @@ export const tablePackSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.enum(['block', 'mass']), kg: z.number().positive() }),
 ])
 
-export const materialSchema = z
+const materialId = z.string().regex(/^[a-z0-9_]+$/)
+export const materialRowSchema = z.strictObject({
+  id: materialId,
+  name: z.string().min(3),
+  family: z.enum(MATERIAL_FAMILIES),
+})
+
+export const materialFiguresSchema = z
   .strictObject({
-    id: z.string().regex(/^[a-z0-9_]+$/),
-    name: z.string().min(3),
-    family: z.enum(MATERIAL_FAMILIES),
+    material: materialId,
     confidence,
     sterileAsBought: z.enum(['y', 'n']),
     hazards: z.string(),
@@ -78,15 +83,16 @@ export const materialSchema = z
       ['weighs less as bought than dry', p.moistBulkDensityAsBought.value, p.dryBulkDensity.value],
     ]
     for (const [message, more, less] of falls)
-      if (more < less) ctx.addIssue({ code: 'custom', message: `${m.id}: ${message}` })
+      if (more < less) ctx.addIssue({ code: 'custom', message: `${m.material}: ${message}` })
     if (m.pack.kind === 'block' && !p.looseLitresPerKgDry)
-      ctx.addIssue({ code: 'custom', message: `${m.id}: sold as a block, so litres per kg are wanted` })
+      ctx.addIssue({ code: 'custom', message: `${m.material}: sold as a block, so litres per kg are wanted` })
     // Solids between light wood and basalt; closed pores bring perlite below.
     const particle = p.dryBulkDensity.value / (1 - p.totalPorosity.value)
     if (!(particle > 0.25 && particle < 3.1))
-      ctx.addIssue({ code: 'custom', message: `${m.id}: solids of ${particle.toFixed(2)} kg/L` })
+      ctx.addIssue({ code: 'custom', message: `${m.material}: solids of ${particle.toFixed(2)} kg/L` })
     const carbon = (p.carbonToNitrogen?.value ?? 0) * p.nitrogen.value
-    if (carbon > 0.9) ctx.addIssue({ code: 'custom', message: `${m.id}: ${carbon} carbon in its dry matter` })
+    if (carbon > 0.9)
+      ctx.addIssue({ code: 'custom', message: `${m.material}: ${carbon} carbon in its dry matter` })
   })
 
 export const cropSchema = z.strictObject({
@@ -214,7 +220,8 @@ export const sourcesSchema = z.record(
 
 /** Every table with its shape, by file name. */
 export const TABLES = {
-  'materials.json': z.array(materialSchema),
+  'materials.json': z.array(materialRowSchema),
+  'materialFigures.json': z.array(materialFiguresSchema),
   'crops.json': z.array(cropSchema),
   'cropFigures.json': z.array(cropFiguresSchema),
   'seasons.json': z.array(seasonSchema),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TARGETS } from '@/core/targets'
+import { TARGETS } from '@/core/targets/target'
 import { GARDEN_LIMITS, LONGEST_NOTE, LONGEST_REASON } from '../limits'
 import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
