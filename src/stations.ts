@@ -23,6 +23,8 @@ export interface Station extends StationPage {
 /** Its season has been looked back on, or it was put away. */
 export const isOver = (job: Job): boolean => job.archived || job.followedSteps.includes('look-back')
 const isMade = (job: Job) => job.plantedOn !== null || job.recordId !== null
+/** Something of getting ready or of making is done. */
+const isBegun = (job: Job) => job.ticks.length + job.readySteps.length > 0
 const isMixed = (job: Job) => isMade(job) || job.parts.length > 0
 
 /** The work in its order: the router, the bar of a job and Today take everything about its stations from here. */
@@ -50,8 +52,16 @@ export const STATIONS: readonly Station[] = [
     id: 'buy',
     title: 'Buy',
     next: 'gather the materials',
-    isDone: (job) => isMade(job) || (isMixed(job) && job.ticks.length > 0),
+    isDone: (job) => isMade(job) || (isMixed(job) && (isBegun(job) || job.bought.length > 0)),
     page: () => import('@/views/job/BuyStation.vue'),
+    within: [],
+  },
+  {
+    id: 'prepare',
+    title: 'Prepare',
+    next: 'get the materials ready',
+    isDone: (job) => isMade(job) || (isMixed(job) && job.ticks.length > 0),
+    page: () => import('@/views/job/PrepareStation.vue'),
     within: [],
   },
   {
@@ -68,7 +78,7 @@ export const STATIONS: readonly Station[] = [
     next: 'fill and plant',
     isDone: (job) => job.plantedOn !== null,
     page: () => import('@/views/job/FillStation.vue'),
-    within: [],
+    within: [{ id: 'labels', title: 'Labels', page: () => import('@/views/job/LabelsView.vue') }],
   },
   {
     id: 'season',

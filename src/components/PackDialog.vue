@@ -1,69 +1,61 @@
 <script setup lang="ts">
-/** How a material is bought, what it costs and how much is on hand. */
+/** How a material is sold, in one pack or several, and how much is on hand. */
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
-import { looseLitresOfPack } from '@/core/batch'
-import type { Material, Pack } from '@/core/data'
+import type { Material } from '@/core/data'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
+import { draftOf, offerOf, type OfferDraft } from '@/model/garden/offerDraft'
 import type { ShelfItem } from '@/model/garden/schemas'
-import { belowNothing, packSizeProblem } from '@/text/fields'
-import { volumeText, type UnitSystem } from '@/text/units'
-import ChoiceField from './field/ChoiceField.vue'
+import { offersOf } from '@/model/garden/shelfEntry'
+import { belowNothing } from '@/text/fields'
+import { packText } from '@/text/labels'
+import { isSoundOffer } from '@/text/packs'
+import type { UnitSystem } from '@/text/units'
 import QuantityField from './field/QuantityField.vue'
 import DialogFrame from './frame/DialogFrame.vue'
+import OfferFields from './shelf/OfferFields.vue'
 
 const { material, item, units } = defineProps<{
+  /** Null while the dialog is shut. */
   material: Material | null
   item: ShelfItem | null
   units: UnitSystem
 }>()
 const emit = defineEmits<{ save: [item: ShelfItem]; close: [] }>()
 
-const KINDS = [
-  { value: 'loose', label: 'Loose, by volume' },
-  { value: 'compressed', label: 'Pressed bale, by volume' },
-  { value: 'block', label: 'Dry block, by weight' },
-  { value: 'mass', label: 'Loose, by weight' },
-] satisfies { value: Pack['kind']; label: string }[]
-
-const kind = ref<Pack['kind']>('loose')
-const size = ref(50)
-const price = ref(0)
+const drafts = ref<OfferDraft[]>([])
+/** Which of the packs is open. */
+const open = ref(0)
 const stock = ref(0)
-
 watch(
   () => item,
   (now) => {
     if (!now) return
-    kind.value = now.pack.kind
-    size.value = 'litres' in now.pack ? now.pack.litres : now.pack.kg
-    price.value = now.price ?? 0
+    drafts.value = offersOf(now).map(draftOf)
+    open.value = 0
     stock.value = now.stock
   },
   { immediate: true },
 )
 
-const byWeight = computed(() => kind.value === 'block' || kind.value === 'mass')
-const pack = computed<Pack>(() =>
-  kind.value === 'block' || kind.value === 'mass'
-    ? { kind: kind.value, kg: size.value }
-    : { kind: kind.value, litres: size.value },
-)
-const sizeProblem = computed(() => packSizeProblem(size.value))
-const priceProblem = computed(() => belowNothing(price.value))
 const stockProblem = computed(() => belowNothing(stock.value))
-const sound = computed(() => !sizeProblem.value && !priceProblem.value && !stockProblem.value)
-const gives = computed(() =>
-  material && !sizeProblem.value ? looseLitresOfPack(material, pack.value) : null,
-)
+const sound = computed(() => !stockProblem.value && drafts.value.every(isSoundOffer))
+const roomForMore = computed(() => drafts.value.length <= GARDEN_LIMITS.otherPacks.value)
+const titleOf = (draft: OfferDraft, i: number) =>
+  `${i === 0 ? 'Usual pack' : 'Another pack'}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : 'look again'}`
 
+function add() {
+  drafts.value = [...drafts.value, { ...drafts.value[0]!, kind: 'loose', price: 0, gives: 0, delivery: 0 }]
+  open.value = drafts.value.length - 1
+}
+function remove(at: number) {
+  drafts.value = drafts.value.filter((_, i) => i !== at)
+  open.value = 0
+}
 function save() {
   if (!material || !sound.value) return
-  emit('save', {
-    materialId: material.id,
-    pack: pack.value,
-    price: price.value > 0 ? price.value : null,
-    stock: stock.value,
-  })
+  const [usual, ...others] = drafts.value.map(offerOf)
+  emit('save', { materialId: material.id, ...usual!, others, stock: stock.value })
   emit('close')
 }
 </script>
@@ -72,31 +64,44 @@ function save() {
   <DialogFrame
     :visible="material !== null"
     :header="material?.name ?? ''"
-    width="30rem"
+    width="32rem"
+    writing
     @update:visible="emit('close')"
   >
-    <form class="form" @submit.prevent="save">
-      <ChoiceField
-        label="How it is sold"
-        :model-value="kind"
-        :options="KINDS"
-        @update:model-value="$event && (kind = $event)"
-      />
-      <QuantityField
-        v-model="size"
-        :label="byWeight ? 'Weight of a pack' : 'Volume on the label'"
-        :quantity="byWeight ? 'weight' : 'bagVolume'"
-        :units="units"
-        :problem="sizeProblem"
-        :hint="gives === null ? '' : `gives about ${volumeText(gives, units)} loose`"
-      />
-      <QuantityField
-        v-model="price"
-        label="Price of a pack"
-        quantity="number"
-        :units="units"
-        :problem="priceProblem"
-        hint="in your money; 0 for unknown"
+    <form v-if="material" class="form" @submit.prevent="save">
+      <template v-for="(draft, i) in drafts" :key="i">
+        <button
+          v-if="drafts.length > 1"
+          type="button"
+          class="one"
+          :aria-expanded="i === open"
+          @click="open = i"
+        >
+          {{ titleOf(draft, i) }}
+        </button>
+        <template v-if="i === open">
+          <OfferFields v-model="drafts[i]!" :material="material" :units="units" />
+          <Button
+            v-if="drafts.length > 1"
+            type="button"
+            class="away"
+            label="Not sold like this any more"
+            text
+            size="small"
+            severity="danger"
+            @click="remove(i)"
+          />
+        </template>
+      </template>
+      <Button
+        v-if="roomForMore"
+        type="button"
+        class="away"
+        label="It is sold in another pack too"
+        icon="pi pi-plus"
+        text
+        size="small"
+        @click="add"
       />
       <QuantityField
         v-model="stock"
@@ -104,7 +109,7 @@ function save() {
         quantity="volume"
         :units="units"
         :problem="stockProblem"
-        hint="used before anything is bought"
+        hint="part packs too; used before anything is bought"
       />
       <div class="row">
         <Button type="submit" label="Keep" :disabled="!sound" />
@@ -119,5 +124,20 @@ function save() {
   display: flex;
   flex-direction: column;
   gap: 12px;
+}
+.one {
+  text-align: left;
+  font: inherit;
+  font-weight: 600;
+  color: var(--ink);
+  background: var(--clay-wash);
+  border: 1px solid var(--rule);
+  border-radius: var(--round);
+  padding: 10px 12px;
+  min-height: 44px;
+  cursor: pointer;
+}
+.away {
+  align-self: flex-start;
 }
 </style>

@@ -1,4 +1,6 @@
 import { quantitiesOf } from '@/model/make/quantities'
+import { DEFAULT_SETTINGS } from '@/model/garden/garden'
+import { shelfItem } from '@/model/garden/shelfEntry'
 import {
   bagKey,
   bedKey,
@@ -277,15 +279,15 @@ const JOBS: DemoJob[] = [
 ]
 
 const SHELF: ShelfItem[] = [
-  { materialId: 'peat_medium', pack: { kind: 'compressed', litres: 107 }, price: 31, stock: 0 },
-  { materialId: 'compost_green', pack: { kind: 'loose', litres: 40 }, price: 6.5, stock: 60 },
-  { materialId: 'perlite_coarse', pack: { kind: 'loose', litres: 100 }, price: 24, stock: 35 },
-  { materialId: 'perlite_medium', pack: { kind: 'loose', litres: 100 }, price: 22, stock: 0 },
-  { materialId: 'pine_bark_fine', pack: { kind: 'loose', litres: 50 }, price: 9, stock: 0 },
-  { materialId: 'coir_pith', pack: { kind: 'block', kg: 5 }, price: 12, stock: 20 },
-  { materialId: 'soil_loam', pack: { kind: 'mass', kg: 25 }, price: 5, stock: 0 },
-  { materialId: 'pumice', pack: { kind: 'loose', litres: 20 }, price: 11, stock: 0 },
-  { materialId: 'peat_fine', pack: { kind: 'compressed', litres: 70 }, price: 19, stock: 15 },
+  shelfItem('peat_medium', { kind: 'compressed', litres: 107 }, 31, 0),
+  shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 60),
+  shelfItem('perlite_coarse', { kind: 'loose', litres: 100 }, 24, 35),
+  shelfItem('perlite_medium', { kind: 'loose', litres: 100 }, 22, 0),
+  shelfItem('pine_bark_fine', { kind: 'loose', litres: 50 }, 9, 0),
+  shelfItem('coir_pith', { kind: 'block', kg: 5 }, 12, 20),
+  shelfItem('soil_loam', { kind: 'mass', kg: 25 }, 5, 0),
+  shelfItem('pumice', { kind: 'loose', litres: 20 }, 11, 0),
+  shelfItem('peat_fine', { kind: 'compressed', litres: 70 }, 19, 15),
 ]
 
 const BAG: Bag = {
@@ -338,13 +340,18 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   job.recordId = `made-${demo.id}`
   return {
     job,
-    record: recordFrom(job.recordId, job, quantities.value, demo.made.on, demo.made.note, demo.name),
+    record: recordFrom(job, quantities.value, {
+      id: job.recordId,
+      madeOn: demo.made.on,
+      note: demo.made.note,
+      jobName: demo.name,
+    }),
   }
 }
 
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
-  const garden = new Map<string, AnyData>([[SETTINGS_KEY, { units: 'metric', theme: 'auto' }]])
+  const garden = new Map<string, AnyData>([[SETTINGS_KEY, DEFAULT_SETTINGS]])
   garden.set(PLACE_KEY, { ...startingPlace(CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
   garden.set(bagKey(BAG.id), BAG)
   for (const one of BEDS) garden.set(bedKey(one.id), one)

@@ -15,7 +15,17 @@ import {
   LONGEST_REASON,
   LONGEST_RECIPE_NOTE,
 } from './garden/limits'
-import { bagSchema, jobSchema, shapeSchema, type Bag, type Job } from './garden/schemas'
+import { photoRoom } from './garden/photos'
+import {
+  bagSchema,
+  jobSchema,
+  photoSchema,
+  shapeSchema,
+  shelfItemSchema,
+  type Bag,
+  type Job,
+} from './garden/schemas'
+import { offersOf, shelfItem } from './garden/shelfEntry'
 import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
 import { runCase } from './headless/run'
 import { PLAN_LIMITS } from './make/limits'
@@ -29,6 +39,7 @@ const job: Job = {
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
   parts: [{ materialId: 'peat_medium', twelfths: 12 }],
 }
+const pumice = shelfItem('pumice', { kind: 'loose', litres: 20 }, 11, 0)
 const bag: Bag = {
   ...startingBag('b', '2026-03-01T09:00:00.000Z'),
   ingredients: [{ materialId: 'peat_medium', share: null }],
@@ -92,6 +103,49 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
     takes: (n) =>
       bagSchema.safeParse({ ...bag, ingredients: many(n, (i) => ({ materialId: `m${i}`, share: null })) })
         .success,
+  },
+  otherPacks: {
+    at: 8,
+    takes: (n) =>
+      shelfItemSchema.safeParse({ ...pumice, others: many(n, () => offersOf(pumice)[0]!) }).success,
+  },
+  readySteps: { at: 400, takes: (n) => isJob({ readySteps: many(n, (i) => `s${i}`) }) },
+  jobsTogether: { at: 12, takes: (n) => isJob({ boughtWith: many(n, (i) => `j${i}`) }) },
+  bought: {
+    at: 100,
+    takes: (n) => isJob({ bought: many(n, (i) => ({ id: `m${i}`, amount: 1, paid: null, lot: '' })) }),
+  },
+  otherwise: {
+    at: 2000,
+    takes: (n) =>
+      isJob({ otherwise: many(n, (i) => ({ batch: i, materialId: 'x', litres: 1, instead: null })) }),
+  },
+  readings: {
+    at: 1000,
+    takes: (n) =>
+      isJob({
+        readings: many(n, (i) => ({
+          id: `r${i}`,
+          batch: 0,
+          at: job.createdAt,
+          day: 0,
+          kind: 'pH',
+          value: 6,
+        })),
+      }),
+  },
+  timers: {
+    at: 40,
+    takes: (n) => isJob({ timers: many(n, (i) => ({ id: `t${i}`, label: '', endsAt: job.createdAt })) }),
+  },
+  photos: { at: 200, takes: (n) => photoRoom(n - 1) > 0 },
+  photoLetters: {
+    at: 400_000,
+    takes: (n) => {
+      const head = 'data:image/jpeg;base64,'
+      const jpeg = head + 'A'.repeat(n - head.length)
+      return photoSchema.safeParse({ id: 'p', jobId: 'j', takenAt: job.createdAt, jpeg }).success
+    },
   },
   layers: {
     at: 8,

@@ -1,3 +1,4 @@
+import { offersOf, shelfItem } from '@/model/garden/shelfEntry'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
@@ -186,8 +187,39 @@ const command: fc.Arbitrary<Command> = fc.oneof(
       materialId: anId,
       pack: fc.record({ kind: fc.constant('loose' as const), litres: wildNumber }),
       price: fc.option(wildNumber),
+      place: wildText,
+      seenOn: fc.option(fc.constantFrom('2026-03-01', 'soon')),
+      delivery: wildNumber,
+      others: fc.array(fc.constant(offersOf(shelfItem('x', { kind: 'own' }, 0, 0))[0]!), { maxLength: 9 }),
       stock: wildNumber,
     }),
+  }),
+  fc.record({
+    type: fc.constant('job/marks' as const),
+    jobId,
+    what: fc.constant('x'),
+    change: fc.oneof(
+      fc.record({ tally: fc.record({ of: wildText, count: wildNumber }) }),
+      fc.record({ boughtWith: many(anId, 12) }),
+      fc.record({
+        bought: many(
+          fc.record({ id: anId, amount: wildNumber, paid: fc.option(wildNumber), lot: wildText }),
+          100,
+        ),
+      }),
+      fc.record({ timers: many(fc.record({ id: anId, label: wildText, endsAt: fc.constant(NOW) }), 40) }),
+      fc.record({
+        otherwise: many(
+          fc.record({
+            batch: wildNumber,
+            materialId: anId,
+            litres: wildNumber,
+            instead: fc.option(fc.record({ materialId: anId, litres: wildNumber })),
+          }),
+          40,
+        ),
+      }),
+    ),
   }),
   fc.record({ type: fc.constant('job/remove' as const), jobId }),
 )

@@ -1,8 +1,17 @@
 import { SCHEMA_VERSIONS } from '@/model/garden/schemas'
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { jobKey, SETTINGS_KEY, startingJobBed, startingJob, startingSpec } from '@/model/garden/garden'
+import type { Pack } from '@/core/data'
+import {
+  DEFAULT_SETTINGS,
+  jobKey,
+  SETTINGS_KEY,
+  startingJobBed,
+  startingJob,
+  startingSpec,
+} from '@/model/garden/garden'
 import type { AnyData, Job } from '@/model/garden/schemas'
+import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { exportFile, isStale, previewImport } from './exportFile'
 import { foragePort, tabLock } from './forage'
@@ -13,6 +22,11 @@ import jobV3 from './migrations/job.v3.json'
 import jobV4 from './migrations/job.v4.json'
 import jobV5 from './migrations/job.v5.json'
 import jobV6 from './migrations/job.v6.json'
+import jobV7 from './migrations/job.v7.json'
+import recordV3 from './migrations/record.v3.json'
+import shelfV1 from './migrations/shelf.v1.json'
+import dressingPackV1 from './migrations/dressingPack.v1.json'
+import settingsV1 from './migrations/settings.v1.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
@@ -32,14 +46,30 @@ const stored = (data: AnyData = job, revision = 1): Envelope =>
   writeEnvelope(KEY, data, revision, NOW.toISOString())
 
 /** What a job of today has that older ones had not. */
+const NOTHING_DONE = {
+  mixOn: null,
+  readySteps: [],
+  readyAdded: [],
+  readyLeft: [],
+  boughtWith: [],
+  bought: [],
+  otherwise: [],
+  tally: null,
+  readings: [],
+  corrections: [],
+  timers: [],
+}
 const FRESH = { mixes: [], dressings: [], versions: [], versionId: null, dismissed: [] }
 
 describe('reading a record', () => {
   test('every version that ever was has a saved file beside its step, and that file opens as it is today', () => {
-    const files = import.meta.glob<{ data: { id?: string } }>('./migrations/*.json', {
-      eager: true,
-      import: 'default',
-    })
+    const files = import.meta.glob<{ data: { id?: string; materialId?: string; dressingId?: string } }>(
+      './migrations/*.json',
+      {
+        eager: true,
+        import: 'default',
+      },
+    )
     const steps = Object.entries(MIGRATIONS).flatMap(([kind, of]) =>
       Object.keys(of).map((v) => `${kind}.v${v}`),
     )
@@ -50,7 +80,9 @@ describe('reading a record', () => {
     ).toEqual(steps.sort())
     for (const [name, file] of Object.entries(files)) {
       const kind = name.match(/\/(\w+)\.v/)![1]!
-      const read = readEnvelope(kind === 'place' ? 'place' : `${kind}/${file.data.id}`, file)
+      const { id, materialId, dressingId } = file.data
+      const alone = kind === 'place' || kind === 'settings'
+      const read = readEnvelope(alone ? kind : `${kind}/${id ?? materialId ?? dressingId}`, file)
       expect(read, name).toMatchObject({ ok: true, migrated: true })
     }
   })
@@ -97,10 +129,24 @@ describe('reading a record', () => {
     for (const [key, value] of Object.entries(jobV1.data))
       if (key !== 'vessel') expect(rest).toMatchObject({ [key]: value })
     const record = readEnvelope('record/made-peppers-26', recordV1)
-    expect(record.ok && record.data).toEqual({ ...recordV1.data, filled: [], dressings: [] })
+    expect(record.ok && record.data).toEqual({ ...recordV1.data, filled: [], ...recordToday(recordV1.data) })
     const broken = readEnvelope('job/peppers-27', { ...jobV1, data: { ...jobV1.data, vessel: 'pot' } })
     expect(!broken.ok && broken.why).toMatchObject({ code: 'broken', where: 'version 1.vessel' })
   })
+  const uncosted = (lines: object[] = []) => lines.map((l) => ({ ...l, cost: null, lot: '' }))
+  /** What every older record gets: no dressings, no costs, no lots, nothing read or made otherwise. */
+  function recordToday(data: { measured: object[]; limes: object[]; dressings?: object[] }) {
+    return {
+      measured: uncosted(data.measured),
+      limes: uncosted(data.limes),
+      dressings: uncosted(data.dressings),
+      paid: null,
+      used: null,
+      readings: [],
+      corrections: [],
+      otherwise: [],
+    }
+  }
   const limed = (lime: object) => ({ limeId: 'lime_calcitic', ...lime })
   interface OldJob {
     plan: object
@@ -122,6 +168,7 @@ describe('reading a record', () => {
     })),
     dressings: lines(data.dressings),
     amount: null,
+    ...NOTHING_DONE,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {
     const old = readEnvelope('job/peppers-26', jobV2)
@@ -144,7 +191,7 @@ describe('reading a record', () => {
     const old = readEnvelope('job/herbs-26', jobV3)
     expect(old.ok && old.data).toEqual({ ...jobV3.data, ...FRESH, ...today(jobV3.data) })
     const record = readEnvelope('record/made-herbs-26', recordV2)
-    expect(record.ok && record.data).toEqual({ ...recordV2.data, dressings: [] })
+    expect(record.ok && record.data).toEqual({ ...recordV2.data, ...recordToday(recordV2.data) })
   })
   test('reads the saved file of version 4 of a job: no finished mixes, on the bench or in its versions', () => {
     const old = readEnvelope('job/leeks', jobV4)
@@ -171,6 +218,23 @@ describe('reading a record', () => {
     const versions = jobV6.data.versions.map((v) => ({ ...v, dressings: lines(v.dressings) }))
     expect(jobV6.data.dressings.length).toBeGreaterThan(0)
     expect(old.ok && old.data).toEqual({ ...jobV6.data, ...today(jobV6.data), versions })
+  })
+  test('reads what was saved before packs, lots and getting ready: nothing is lost, nothing is done', () => {
+    const old = readEnvelope('job/leeks', jobV7)
+    expect(old.ok && old.data).toEqual({
+      ...jobV7.data,
+      ...today(jobV7.data),
+      dressings: jobV7.data.dressings,
+    })
+    const record = readEnvelope('record/made-herbs-26', recordV3)
+    expect(record.ok && record.data).toEqual({ ...recordV3.data, ...recordToday(recordV3.data) })
+    const { pack, price, stock } = shelfV1.data
+    const shelf = readEnvelope('shelf/peat_medium', shelfV1)
+    expect(shelf.ok && shelf.data).toEqual(shelfItem('peat_medium', pack as Pack, price, stock))
+    const dose = readEnvelope('dressingPack/urea', dressingPackV1)
+    expect(dose.ok && dose.data).toEqual(dressingItem('urea', 5, 14, 1.5))
+    const settings = readEnvelope('settings', settingsV1)
+    expect(settings.ok && settings.data).toEqual({ ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }
@@ -477,7 +541,7 @@ describe('saving', () => {
       writes.some(([key]) => key === KEY) ? Promise.reject(new Error('not this one')) : set(writes),
     )
     t.saver.stage(KEY, job)
-    t.saver.stage(SETTINGS_KEY, { units: 'us', theme: 'dark' })
+    t.saver.stage(SETTINGS_KEY, { ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
     await vi.advanceTimersByTimeAsync(300)
     expect(await t.port.get(SETTINGS_KEY)).not.toBeNull()
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', message: 'not this one' })
@@ -573,7 +637,7 @@ describe('the browser’s database', () => {
 describe('a garden in a file', () => {
   const garden = new Map<string, AnyData>([
     [KEY, job],
-    [SETTINGS_KEY, { units: 'us', theme: 'dark' }],
+    [SETTINGS_KEY, { ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' }],
   ])
   const file = exportFile(garden, [], NOW.toISOString())
   const look = (text: string, into: Map<string, AnyData> = new Map()) => {

@@ -69,6 +69,12 @@ const CAUTIONS = {
     text: 'A full container of wet mix is heavier than one person should lift. Place it before filling, or use a trolley and two people.',
     ask: 'lifting guidance at work or from your health service',
   },
+  heat: {
+    id: 'heat',
+    title: 'Heating soil',
+    text: 'Steam and hot pans burn: gloves, face turned away, let it cool covered. Air the room. Never heat soil that holds meal, manure, urea or coated feed.',
+    ask: 'your extension service; a doctor for a burn',
+  },
   load: {
     id: 'load',
     title: 'Balconies, roofs and decks',
@@ -78,6 +84,9 @@ const CAUTIONS = {
 } satisfies Record<string, Caution>
 export type CautionId = keyof typeof CAUTIONS
 export const cautionById = (id: CautionId): Caution => CAUTIONS[id]
+/** What can do lasting harm is told every time, read or not. */
+const NEVER_OFF: ReadonlySet<CautionId> = new Set(['dust', 'lime', 'burns', 'heat', 'load', 'lead', 'manure'])
+export const isNeverOff = ({ id }: Caution): boolean => NEVER_OFF.has(id as CautionId)
 export const ALL_CAUTIONS: readonly Caution[] = Object.values(CAUTIONS)
 
 const BY_FAMILY: Partial<Record<Material['family'], CautionId[]>> = {

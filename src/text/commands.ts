@@ -8,6 +8,7 @@ import type {
   MixRecord,
   OwnDressingRecord,
   OwnMaterialRecord,
+  Photo,
 } from '@/model/garden/schemas'
 import { bedTitle, jobTitle, shortName } from './labels'
 
@@ -34,7 +35,16 @@ export function commandText(command: Command): string {
     case 'job/planting':
       return 'planting'
     case 'steps/set':
+      if (command.list === 'readyAdded') return 'another step of getting ready'
+      if (command.list === 'readyLeft') return 'leaving a step out'
       return command.done ? 'ticking a step' : 'unticking a step'
+    case 'job/marks':
+    case 'shelf/put':
+      return command.what
+    case 'photo/add':
+      return 'photo'
+    case 'photo/remove':
+      return 'removing a photo'
     case 'job/band':
       return 'what it is held against'
     case 'job/companions':
@@ -124,6 +134,7 @@ export function recordName(key: string, data: AnyData | null): string {
   if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`
   if (head === 'material') return `your material “${(data as OwnMaterialRecord).name}”`
   if (head === 'dressing') return `your feed or lime “${(data as OwnDressingRecord).name}”`
+  if (head === 'photo') return `photo of ${(data as Photo).takenAt.slice(0, 10)}`
   if (head === 'dressingPack') return `shelf: ${id.replaceAll('_', ' ')}`
   if (head === 'shelf') return `shelf: ${shortName(id)}`
   return 'settings'

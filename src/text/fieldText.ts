@@ -9,6 +9,7 @@ const MEASURED: Partial<Record<Quantity, { dimension: Dimension; per: number }>>
   height: { dimension: 'length', per: 0.01 },
   volume: { dimension: 'volume', per: 1 },
   bagVolume: { dimension: 'volume', per: 1 },
+  bulkVolume: { dimension: 'volume', per: 1 },
   weight: { dimension: 'weight', per: 1 },
 }
 

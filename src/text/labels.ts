@@ -199,6 +199,12 @@ function packVolume(litres: number, units: UnitSystem): string {
 /** Smaller packs than this are told in quarts, cubic feet. */
 const LEAST_IN_FEET = 0.75
 
+/** Bulk as it is sold: "0.5 m³", "1 cu yd". */
+const bulkVolume = (litres: number, units: UnitSystem) =>
+  units === 'metric'
+    ? `${Number((litres / 1000).toFixed(2))} m³`
+    : `${Number((litres / LITRES.cubicYard).toFixed(2))} cu yd`
+
 export function packText(pack: Pack, units: UnitSystem): string {
   switch (pack.kind) {
     case 'loose':
@@ -209,6 +215,10 @@ export function packText(pack: Pack, units: UnitSystem): string {
       return `${weightText(pack.kg, units)} dry block`
     case 'mass':
       return `${weightText(pack.kg, units)} bag`
+    case 'bulk':
+      return `${bulkVolume(pack.litres, units)} in bulk`
+    case 'own':
+      return 'your own, free'
   }
 }
 

@@ -120,6 +120,10 @@ const MANY = 1000
 export const batchTitle = ({ mix, index }: Pick<BatchCard, 'mix' | 'index'>): string =>
   `${mix ? `${mix.name}, batch` : 'Batch'} ${index + 1}`
 
+/** "Batch 2 of 3, 1 to go after it". */
+export const batchPlaceText = (card: Pick<BatchCard, 'mix' | 'index' | 'of'>, after: number): string =>
+  `${batchTitle(card)} of ${card.of}, ${after > 0 ? `${after} to go after it` : 'the last'}`
+
 /** Batches that are measured alike, one after the other, as they stand on paper. */
 export interface AlikeBatches {
   title: string
@@ -159,7 +163,8 @@ const LEAST_WATER = 0.25
 export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
   list
     .filter((l) => l.water >= LEAST_WATER)
-    .map(({ material, pack, water, wettingAgent }) => {
+    .map(({ material, packs, water, wettingAgent }) => {
+      const { pack } = (packs.find((p) => p.count > 0) ?? packs[0]!).offer
       const how =
         material.family === 'peat'
           ? `, warm if you can, hours before; ${spoonfulText(wettingAgent, units)} of wetting agent if it sheds water`

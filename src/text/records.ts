@@ -2,7 +2,9 @@ import { cropName } from '@/core/data/cropTable'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from './dates'
 import { placeText, VESSEL_NAMES } from './labels'
+import { readingTitle } from './making'
 import { bucketsText } from './measures'
+import { moneyText } from './money'
 import { doseWeightText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
 
 const batches = (count: number) => `${count} ${count === 1 ? 'batch' : 'batches'}`
@@ -32,9 +34,34 @@ export function recordAbout(r: MixRecord): string {
 export const measuredText = (r: MixRecord, units: UnitSystem): string =>
   `Buckets of ${volumeText(r.bucket, units)}; ${volumeText(r.blendLitres, units)} of mix in ${batches(r.batchCount)}.`
 
+const named = (name: string, lot: string) => (lot ? `${name}, lot ${lot}` : name)
+const moneyOr = (cost: number | null) => (cost === null ? '' : moneyText(cost))
+
+/** What a mix cost: paid for it, and what of that went in. */
+export const costText = ({ used, paid }: MixRecord): string =>
+  `Cost of what went in: ${moneyText(used ?? 0)}${paid === null ? '' : `; paid at the shop: ${moneyText(paid)}`}.`
+
+/** What was read at the tub, and what was put in because of it. */
+export const tubTexts = (r: MixRecord, units: UnitSystem): string[] => [
+  ...r.readings.map((x) => `Batch ${x.batch + 1}: ${readingTitle(x)}.`),
+  ...r.corrections.map(
+    (c) => `Batch ${c.batch + 1}: ${doseWeightText(c.grams, units)} of ${c.dressingName} put in.`,
+  ),
+]
+
 /** What went into a mix: a name, and what was measured or weighed. */
 export const wentInRows = (r: MixRecord, units: UnitSystem): string[][] => [
-  ...r.measured.map((m) => [m.materialName, bucketsText(m.twelfths), volumeText(m.litres, units)]),
-  ...r.limes.map((l) => [l.limeName, '', doseWeightText(l.grams, units)]),
-  ...r.dressings.map((d) => [d.dressingName, placeText(d.place, units), doseWeightText(d.grams, units)]),
+  ...r.measured.map((m) => [
+    named(m.materialName, m.lot),
+    bucketsText(m.twelfths),
+    volumeText(m.litres, units),
+    moneyOr(m.cost),
+  ]),
+  ...r.limes.map((l) => [named(l.limeName, l.lot), '', doseWeightText(l.grams, units), moneyOr(l.cost)]),
+  ...r.dressings.map((d) => [
+    named(d.dressingName, d.lot),
+    placeText(d.place, units),
+    doseWeightText(d.grams, units),
+    moneyOr(d.cost),
+  ]),
 ]

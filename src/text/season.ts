@@ -51,7 +51,7 @@ export const FOLLOW_UP_TEXTS: Record<FollowUpCode | 'dress', { title: string; te
   },
 }
 
-const degrees = (celsius: number, units: UnitSystem) =>
+export const degrees = (celsius: number, units: UnitSystem) =>
   `${Math.abs(Math.round(units === 'us' ? celsius * 1.8 : celsius))} ${units === 'us' ? '°F' : '°C'}`
 
 /** What a winter leaves to spare, in a sentence or three. */

@@ -24,6 +24,10 @@ export const QUANTITIES = {
     metric: { unit: 'L', factor: 1, digits: 1 },
     us: { unit: 'cu ft', factor: 1 / LITRES.cubicFoot, digits: 2 },
   },
+  bulkVolume: {
+    metric: { unit: 'm³', factor: 0.001, digits: 3 },
+    us: { unit: 'cu yd', factor: 1 / LITRES.cubicYard, digits: 2 },
+  },
   weight: {
     metric: { unit: 'kg', factor: 1, digits: 2 },
     us: { unit: 'lb', factor: 1 / KG_PER_POUND, digits: 1 },

@@ -3,12 +3,13 @@
 import { isOver } from '@/stations'
 import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import {
   ownDressingKey,
   ownMaterialKey,
+  recordOf,
   specOf,
   startingBed,
   startingJobBed,
@@ -33,6 +34,14 @@ const trouble = computed(() =>
 const unknown = computed(() => (outcome.value?.ok ? outcome.value.unknown : []))
 const nameOfOwn = (id: string) => shared.value?.own.materials.find((m) => m.id === id)?.name
 const jobs = computed(() => garden.jobs.filter((j) => !isOver(j) && j.recordId === null))
+
+/** A label of one's own: its record is on this device. */
+const record = computed(() => recordOf(garden.records, String(route.query.record ?? '')))
+watchEffect(() => {
+  if (!record.value) return
+  const { id } = record.value
+  void router.replace({ name: 'records', params: { garden: garden.name }, query: { id } })
+})
 
 const picker = ref<HTMLInputElement | null>(null)
 async function read(event: Event) {

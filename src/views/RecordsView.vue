@@ -4,8 +4,10 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import TextField from '@/components/field/TextField.vue'
+import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import RecordList from '@/components/record/RecordList.vue'
 import RecordSheet from '@/components/record/RecordSheet.vue'
+import { usePhotos } from '@/composables/usePhotos'
 import { saveFile } from '@/composables/saveFile'
 import { jobKey } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
@@ -34,6 +36,7 @@ const rows = computed(() => {
   return garden.mixRecords.filter((r) => wordsOf(r).includes(wanted))
 })
 const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ?? rows.value[0])
+const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>
   saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
@@ -76,7 +79,15 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
         @edit="garden.run({ type: 'record/edit', recordId: chosen.id, ...$event })"
         @open="openJob(chosen.jobId)"
         @remove="garden.run({ type: 'record/remove', recordId: chosen.id })"
-      />
+      >
+        <PhotoStrip
+          :photos="photos.photos.value"
+          :room="photos.room.value"
+          :trouble="photos.trouble.value"
+          @add="photos.add"
+          @remove="photos.remove"
+        />
+      </RecordSheet>
     </div>
   </div>
 </template>

@@ -48,8 +48,9 @@ const open = computed(() =>
       const station = nextStation(line.job)
       const due = dues.value.get(line.id)
       const late = due !== undefined && (due.until ?? due.on) < today
+      const title = due?.kind === 'due' ? FOLLOW_UP_TEXTS[due.code].title : due?.prep.title
       const next = due
-        ? `${FOLLOW_UP_TEXTS[due.code].title}: ${shortDayText(due.on)}${late ? ', past its day' : ''}`
+        ? `${title}: ${shortDayText(due.on)}${late ? ', past its day' : ''}`
         : `Next: ${station.next}`
       return { ...line, station, next, late, on: due?.on ?? '9', kind: judgedBed(line.job).spec.vessel.kind }
     })

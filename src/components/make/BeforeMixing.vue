@@ -3,12 +3,15 @@
 import type { Caution } from '@/text/cautions'
 import CautionList from '../CautionList.vue'
 
-const { soaking, bucket, cautions } = defineProps<{
+const { soaking, bucket, cautions, read } = defineProps<{
   soaking: readonly { id: string; name: string; words: string }[]
   /** The bucket in words: "10 L". */
   bucket: string
   cautions: readonly Caution[]
+  /** Those read today. */
+  read: ReadonlySet<string>
 }>()
+const emit = defineEmits<{ read: [ids: string[]] }>()
 </script>
 
 <template>
@@ -24,7 +27,12 @@ const { soaking, bucket, cautions } = defineProps<{
         Fill the bucket loosely to its mark, {{ bucket }}; never press it down. Spread the measures in layers,
         scatter lime and feed over them, turn from below and scrape the corners until it is one colour.
       </p>
-      <CautionList heading="Before you open the bags" :cautions="cautions" />
+      <CautionList
+        heading="Before you open the bags"
+        :cautions="cautions"
+        :read="read"
+        @read="emit('read', $event)"
+      />
     </details>
   </section>
 </template>

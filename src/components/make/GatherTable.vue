@@ -3,11 +3,13 @@
 import Button from 'primevue/button'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
-import type { GatherLine } from '@/text/gather'
+import { isBought, type GatherLine } from '@/text/gather'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
 const { lines } = defineProps<{ lines: readonly GatherLine[] }>()
 const emit = defineEmits<{
+  tick: [line: GatherLine, done: boolean]
+  missing: [material: Material]
   pack: [material: Material]
   dosePack: [dressingId: string]
   origin: [mix: InnerMix, kind: 'made' | 'ready']
@@ -22,12 +24,23 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
     <table class="plain list stacks">
       <thead>
         <tr>
+          <th scope="col"><span class="visually-hidden">Bought</span></th>
           <th v-for="h in HEAD" :key="h" scope="col" :class="{ num: NUMBERS.has(h) }">{{ h }}</th>
           <th scope="col"><span class="visually-hidden">Change</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="line in lines" :key="line.id">
+        <tr v-for="line in lines" :key="line.id" :class="{ got: isBought(line) }">
+          <td class="box">
+            <label v-if="line.toBuy" class="hit">
+              <input
+                type="checkbox"
+                :checked="isBought(line)"
+                :aria-label="`${line.name} is bought or at hand`"
+                @change="emit('tick', line, ($event.target as HTMLInputElement).checked)"
+              />
+            </label>
+          </td>
           <th scope="row">
             <span class="what">
               <MaterialSwatch v-if="'material' in line.what" :material="line.what.material" :size="28" />
@@ -57,6 +70,14 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
                 size="small"
                 :aria-label="`Pack, price and stock of ${line.name}`"
                 @click="emit('pack', line.what.material)"
+              />
+              <Button
+                v-if="'material' in line.what && !isBought(line)"
+                label="Not to be had"
+                text
+                size="small"
+                :aria-label="`${line.name} is not to be had: find another`"
+                @click="emit('missing', line.what.material)"
               />
               <Button
                 v-else-if="'dose' in line.what"
@@ -94,6 +115,26 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
 </template>
 
 <style scoped>
+.hit {
+  display: grid;
+  place-items: center;
+  width: 48px;
+  height: 48px;
+  cursor: pointer;
+}
+.hit input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--clay);
+}
+.box {
+  width: 48px;
+  padding: 0;
+}
+.got th,
+.got td {
+  color: var(--ink-soft);
+}
 .what {
   display: flex;
   align-items: center;

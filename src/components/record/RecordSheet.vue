@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { LONGEST_NOTE } from '@/model/garden/limits'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayProblem } from '@/text/dates'
-import { measuredText, predictedText, recordAbout, wentInRows } from '@/text/records'
+import { costText, measuredText, predictedText, recordAbout, tubTexts, wentInRows } from '@/text/records'
 import type { UnitSystem } from '@/text/units'
 import NoteField from '../field/NoteField.vue'
 import TextField from '../field/TextField.vue'
@@ -50,6 +50,16 @@ function setDay(typed: string) {
     <h3>What went in</h3>
     <FigureTable :rows="wentInRows(record, units)" />
     <p class="soft">{{ measuredText(record, units) }}</p>
+    <ul v-if="record.otherwise.length" class="plain soft">
+      <li v-for="o in record.otherwise" :key="o">{{ o }}</li>
+    </ul>
+    <template v-if="record.readings.length + record.corrections.length">
+      <h3>Read at the tub</h3>
+      <ul class="plain">
+        <li v-for="line in tubTexts(record, units)" :key="line">{{ line }}</li>
+      </ul>
+    </template>
+    <p v-if="record.used !== null">{{ costText(record) }}</p>
     <h3>What was expected</h3>
     <p>{{ predictedText(record, units) }}</p>
     <NoteField
@@ -58,6 +68,7 @@ function setDay(typed: string) {
       :model-value="record.note"
       @update:model-value="emit('edit', { note: $event })"
     />
+    <slot />
     <div class="row">
       <Button v-if="hasJob" label="Open its job" outlined size="small" @click="emit('open')" />
       <Button label="Remove this record" severity="danger" text size="small" @click="emit('remove')" />

@@ -3,10 +3,13 @@
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Dressing } from '@/core/data'
+import { GARDEN_LIMITS, LONGEST_NAME } from '@/model/garden/limits'
 import type { DressingPack } from '@/model/garden/schemas'
+import { dressingOffers } from '@/model/garden/shelfEntry'
 import { belowNothing, packSizeProblem } from '@/text/fields'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from '../field/QuantityField.vue'
+import TextField from '../field/TextField.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { dressing, item, units } = defineProps<{
@@ -17,31 +20,31 @@ const { dressing, item, units } = defineProps<{
 }>()
 const emit = defineEmits<{ save: [item: DressingPack]; close: [] }>()
 
-const kg = ref(1)
-const price = ref(0)
+const packs = ref<{ kg: number; price: number; place: string; seenOn: string | null }[]>([])
 const stock = ref(0)
 watch(
   () => item,
   (now) => {
     if (!now) return
-    kg.value = now.kg
-    price.value = now.price ?? 0
+    packs.value = dressingOffers(now).map((o) => ({ ...o, price: o.price ?? 0 }))
     stock.value = now.stock
   },
   { immediate: true },
 )
-const sizeProblem = computed(() => packSizeProblem(kg.value))
-const priceProblem = computed(() => belowNothing(price.value))
 const stockProblem = computed(() => belowNothing(stock.value))
-const sound = computed(() => !sizeProblem.value && !priceProblem.value && !stockProblem.value)
+const sound = computed(
+  () => !stockProblem.value && packs.value.every((p) => !packSizeProblem(p.kg) && !belowNothing(p.price)),
+)
+const roomForMore = computed(() => packs.value.length <= GARDEN_LIMITS.otherPacks.value)
+const add = () => (packs.value = [...packs.value, { kg: 1, price: 0, place: '', seenOn: null }])
 function save() {
   if (!dressing || !sound.value) return
-  emit('save', {
-    dressingId: dressing.id,
-    kg: kg.value,
-    price: price.value > 0 ? price.value : null,
-    stock: stock.value,
-  })
+  const [usual, ...others] = packs.value.map((p) => ({
+    ...p,
+    place: p.place.trim(),
+    price: p.price > 0 ? p.price : null,
+  }))
+  emit('save', { dressingId: dressing.id, ...usual!, others, stock: stock.value })
   emit('close')
 }
 </script>
@@ -54,20 +57,45 @@ function save() {
     @update:visible="emit('close')"
   >
     <form class="form" @submit.prevent="save">
-      <QuantityField
-        v-model="kg"
-        label="Weight of a pack"
-        quantity="weight"
-        :units="units"
-        :problem="sizeProblem"
-      />
-      <QuantityField
-        v-model="price"
-        label="Price of a pack"
-        quantity="number"
-        :units="units"
-        :problem="priceProblem"
-        hint="in your money; 0 for unknown"
+      <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
+        <legend v-if="packs.length > 1">{{ i === 0 ? 'Usual pack' : 'Another pack' }}</legend>
+        <div class="pair">
+          <QuantityField
+            v-model="pack.kg"
+            label="Weight of a pack"
+            quantity="weight"
+            :units="units"
+            :problem="packSizeProblem(pack.kg)"
+          />
+          <QuantityField
+            v-model="pack.price"
+            label="Price of a pack"
+            quantity="number"
+            :units="units"
+            :problem="belowNothing(pack.price)"
+            hint="in your money; 0 for unknown"
+          />
+        </div>
+        <TextField v-model="pack.place" label="Where" :most="LONGEST_NAME" hint="a shop, a yard" />
+        <Button
+          v-if="packs.length > 1"
+          type="button"
+          label="Not sold like this any more"
+          text
+          size="small"
+          severity="danger"
+          @click="packs = packs.filter((_, k) => k !== i)"
+        />
+      </fieldset>
+      <Button
+        v-if="roomForMore"
+        type="button"
+        class="away"
+        label="It is sold in another pack too"
+        icon="pi pi-plus"
+        text
+        size="small"
+        @click="add"
       />
       <QuantityField
         v-model="stock"
@@ -90,5 +118,24 @@ function save() {
   display: flex;
   flex-direction: column;
   gap: 12px;
+}
+.pack {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 12px;
+}
+legend {
+  font-weight: 600;
+  padding: 0;
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 12px;
+}
+.away {
+  align-self: flex-start;
 }
 </style>

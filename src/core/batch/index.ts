@@ -1,4 +1,5 @@
 export { exactly } from './exactly'
+export { byBucket } from './measuring'
 export { shedsWaterWhenDry, waterToWorkable, WETTING_AGENT_ML_PER_LITRE, WORKABLE_SHARE } from './hydration'
 export {
   cheapestPacks,

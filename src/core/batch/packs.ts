@@ -5,9 +5,10 @@ import type { Kilograms, Litres } from '../units'
 /**
  * Loose, wetted and fluffed litres that one pack gives: what the bucket measures.
  *
- *   compressed bale   labelled litres x loosening factor
- *   dry block         kg x loose litres per kg (or kg / density x factor where the table has none)
- *   by weight         kg / moist density as bought x factor
+ *   compressed bale   labelled litres x loosening factor, of the label or the table
+ *   dry block         kg x loose litres per kg, of the label or the table (or kg / density x factor where the table has none)
+ *   by weight         kg / moist density as bought
+ *   one's own         by the litre
  *
  * What is screened out of it comes off. Unit: litres. Source: pack conversions are common practice; densities and
  * factors as in the material's row.
@@ -23,11 +24,19 @@ export function looseLitresOfPack(material: Material, pack: Pack): Litres {
     case 'loose':
       return kept * pack.litres
     case 'compressed':
-      return kept * pack.litres * factor
+      return kept * pack.litres * (pack.swell ?? factor)
     case 'block':
-      return kept * pack.kg * (p.looseLitresPerKgDry?.value ?? factor / p.moistBulkDensityAsBought.value)
+      return (
+        kept *
+        pack.kg *
+        (pack.litresPerKg ?? p.looseLitresPerKgDry?.value ?? factor / p.moistBulkDensityAsBought.value)
+      )
     case 'mass':
       return (kept * pack.kg) / p.moistBulkDensityAsBought.value
+    case 'bulk':
+      return kept * pack.litres
+    case 'own':
+      return kept
   }
 }
 
@@ -48,6 +57,8 @@ export interface PackOffer {
   litres: Litres
   /** Price of one pack in the grower's money; null where unknown. */
   price: number | null
+  /** Paid once where any of it is bought, as for a delivery; nothing where left out. */
+  delivery?: number
 }
 
 export interface Purchase {
@@ -56,19 +67,68 @@ export interface Purchase {
   litres: Litres
   /** Loose litres over what is needed, stock on hand included. */
   leftover: Litres
-  /** Null when a chosen pack has no price. */
+  /** With delivery; null when a chosen pack has no price. */
   cost: number | null
   /** Stock used before anything is bought, litres. */
   fromStock: Litres
 }
 
+/** A hundredth of a litre short is nothing a bucket can show. */
+const SLACK: Litres = 0.01
+
+interface Cover {
+  counts: number[]
+  litres: Litres
+  cost: number
+}
+/** The better of two ways to cover a need: cheaper, then less left over, then fewer packs. */
+function better(a: Cover | null, b: Cover | null): Cover | null {
+  if (!a || !b) return a ?? b
+  const packs = (c: Cover) => c.counts.reduce((s, n) => s + n, 0)
+  if (Math.abs(b.cost - a.cost) > 1e-9) return b.cost < a.cost ? b : a
+  if (Math.abs(b.litres - a.litres) > 1e-9) return b.litres < a.litres ? b : a
+  return packs(b) < packs(a) ? b : a
+}
+
+/** Whole packs that cover a need at least cost, by branch and bound over the cheapest litre first; no delivery. */
+function coverOf(need: Litres, packs: readonly { litres: Litres; price: number }[]): Cover {
+  const order = packs
+    .map((p, i) => ({ ...p, i, perLitre: p.price / p.litres }))
+    .sort((a, b) => a.perLitre - b.perLitre || b.litres - a.litres)
+  const counts = packs.map(() => 0)
+  let best: Cover | null = null
+  /** Least cost at which a remainder was met before with the same packs still to choose from. */
+  const met = order.map(() => new Map<number, number>())
+  const choose = (at: number, left: Litres, cost: number, litres: Litres) => {
+    if (left <= SLACK) {
+      best = better(best, { counts: [...counts], litres, cost })
+      return
+    }
+    const one = order[at]
+    if (!one) return
+    // No way on is cheaper than the cheapest litre left, and one as cheap has to leave less over.
+    const bound = cost + left * one.perLitre
+    if (best && bound > best.cost + 1e-9) return
+    const key = Math.round(left * 100)
+    if ((met[at]!.get(key) ?? Infinity) <= cost) return
+    met[at]!.set(key, cost)
+    for (let n = Math.ceil((left - SLACK) / one.litres); n >= 0; n--) {
+      counts[one.i] = n
+      choose(at + 1, left - n * one.litres, cost + n * one.price, litres + n * one.litres)
+    }
+    counts[one.i] = 0
+  }
+  choose(0, need, 0, 0)
+  return best!
+}
+
 /**
- * Whole packs at least cost: stock first, then the cheapest way to cover the rest (least leftover on a tie; where any
- * price is unknown, fewest litres, then fewest packs).
+ * Whole packs at least cost: stock first, then the cheapest way to cover the rest (least leftover on a tie, then fewest
+ * packs). Of packs some of which have no price, those with one are chosen from; where none has, fewest litres, then
+ * fewest packs. A delivery is paid once for each offer that has one.
  *
- * A small unbounded covering knapsack in steps of a hundredth of a litre over at most the need plus one largest pack,
- * solved exactly by trying counts of all packs but the last, largest first.
- * Range: up to 4 pack sizes, needs up to 100 m3. Source: exact search; ours.
+ * Branch and bound over all counts of all packs, for each choice of those with a delivery; exact.
+ * Range: a dozen pack sizes, up to four of them with a delivery; needs up to 100 m3. Source: covering knapsack; ours.
  * Errors: none; with no offer nothing is bought, and what is missing is in the answer.
  *
  * @example
@@ -78,57 +138,39 @@ export interface Purchase {
 export function cheapestPacks(need: Litres, stock: Litres, offers: readonly PackOffer[]): Purchase {
   const fromStock = Math.min(stock, need)
   const rest = need - fromStock
-  const none: Purchase = {
-    counts: offers.map(() => 0),
-    litres: 0,
-    leftover: stock - fromStock,
-    cost: 0,
-    fromStock,
+  if (rest <= SLACK || offers.length === 0)
+    return { counts: offers.map(() => 0), litres: 0, leftover: stock - fromStock, cost: 0, fromStock }
+  const priced = offers.some((o) => o.price !== null)
+  const open = offers.flatMap((o, i) =>
+    priced && o.price === null
+      ? []
+      : [
+          {
+            i,
+            litres: o.litres,
+            price: priced ? o.price! : o.litres,
+            delivery: priced ? (o.delivery ?? 0) : 0,
+          },
+        ],
+  )
+  const delivered = open.filter((o) => o.delivery > 0)
+  let best: Cover | null = null
+  for (let chosen = 0; chosen < 2 ** delivered.length; chosen++) {
+    const isOut = (o: (typeof open)[number]) => o.delivery > 0 && !(chosen & (1 << delivered.indexOf(o)))
+    const some = open.filter((o) => !isOut(o))
+    if (some.length === 0) continue
+    const cover = coverOf(rest, some)
+    const counts = offers.map(() => 0)
+    some.forEach((o, k) => (counts[o.i] = cover.counts[k]!))
+    const delivery = some.reduce((sum, o) => sum + (counts[o.i]! > 0 ? o.delivery : 0), 0)
+    best = better(best, { ...cover, counts, cost: cover.cost + delivery })
   }
-  // A hundredth of a litre short is nothing a bucket can show.
-  if (rest <= 0.01 || offers.length === 0) return none
-  const priced = offers.every((o) => o.price !== null)
-  const order = offers.map((_, i) => i).sort((a, b) => offers[b]!.litres - offers[a]!.litres)
-  let best: { counts: number[]; cost: number; litres: number; packs: number } | null = null
-  const counts = offers.map(() => 0)
-  const consider = () => {
-    const litres = offers.reduce((s, o, i) => s + o.litres * counts[i]!, 0)
-    const cost = priced ? offers.reduce((s, o, i) => s + o.price! * counts[i]!, 0) : litres
-    const packs = counts.reduce((s, c) => s + c, 0)
-    const better =
-      best === null ||
-      cost < best.cost - 1e-9 ||
-      (Math.abs(cost - best.cost) <= 1e-9 &&
-        (litres < best.litres - 1e-9 || (Math.abs(litres - best.litres) <= 1e-9 && packs < best.packs)))
-    if (better) best = { counts: [...counts], cost, litres, packs }
-  }
-  const covered = 0.01
-  const fill = (at: number, left: Litres) => {
-    const i = order[at]!
-    const most = Math.max(0, Math.ceil((left - covered) / offers[i]!.litres))
-    if (at === order.length - 1) {
-      counts[i] = most
-      consider()
-      counts[i] = 0
-      return
-    }
-    // Far from the end only nearly-full use of the larger pack can matter: keep the search small for huge needs.
-    const least = Math.max(0, most - 200)
-    for (let c = most; c >= least; c--) {
-      counts[i] = c
-      if (left - c * offers[i]!.litres <= covered) consider()
-      else fill(at + 1, left - c * offers[i]!.litres)
-    }
-    counts[i] = 0
-  }
-  fill(0, rest)
-  const found = best as { counts: number[]; cost: number; litres: number } | null
-  if (!found) return none
+  const { counts, litres, cost } = best!
   return {
-    counts: found.counts,
-    litres: found.litres,
-    leftover: stock - fromStock + found.litres - rest,
-    cost: priced ? found.cost : null,
+    counts,
+    litres,
+    leftover: stock - fromStock + litres - rest,
+    cost: priced ? cost : null,
     fromStock,
   }
 }
@@ -143,6 +185,7 @@ export function cheapestPacks(need: Litres, stock: Litres, offers: readonly Pack
 export function packWeight(material: Material, pack: Pack): Kilograms {
   const p = material.properties
   if (pack.kind === 'block' || pack.kind === 'mass') return pack.kg
-  const pressed = pack.kind === 'compressed' ? p.volumeFactorOnWetting.value : 1
+  if (pack.kind === 'own') return p.moistBulkDensityAsBought.value
+  const pressed = pack.kind === 'compressed' ? (pack.swell ?? p.volumeFactorOnWetting.value) : 1
   return pack.litres * p.moistBulkDensityAsBought.value * pressed
 }

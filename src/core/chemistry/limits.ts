@@ -175,6 +175,13 @@ export const CHEMISTRY_LIMITS = defineLimits({
   leastAcidTarget: { value: 3, low: 3, high: 3.5, unit: 'pH', source: 'the tested range of the method' },
   mostAcidTarget: { value: 7.5, low: 7, high: 8, unit: 'pH', source: 'the tested range of the method' },
   acid: { value: 10, low: 5, high: 15, unit: 'g/L', source: 'our assumption: no acidifier is given so much' },
+  readingTells: {
+    value: 0.2,
+    low: 0.1,
+    high: 0.3,
+    unit: 'pH',
+    source: 'our assumption: a meter of the trade and a sample of the tub together',
+  },
   limeJudged: {
     value: 42,
     low: 28,

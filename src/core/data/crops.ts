@@ -1,16 +1,16 @@
 import figures from './cropFigures.json'
 import { CROP_ROWS } from './cropTable'
-import type { Crop, CropProperties } from './types'
+import type { Crop, CropFigures } from './types'
 
 const FIGURES = new Map(
-  (figures as unknown as readonly (CropProperties & { crop: string })[]).map(({ crop, ...properties }) => [
+  (figures as unknown as readonly (CropFigures & { crop: string })[]).map(({ crop, ...rest }) => [
     crop,
-    properties,
+    rest,
   ]),
 )
 
 /** Every crop, with its figures. */
-export const CROPS: readonly Crop[] = CROP_ROWS.map((row) => ({ ...row, properties: FIGURES.get(row.id)! }))
+export const CROPS: readonly Crop[] = CROP_ROWS.map((row) => ({ ...row, ...FIGURES.get(row.id)! }))
 
 /**
  * A crop of the tables by its id; undefined for null and where the tables have none.

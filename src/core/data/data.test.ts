@@ -7,6 +7,7 @@ import materialFiguresFile from './materialFigures.json'
 import materialsFile from './materials.json'
 import { DRESSINGS } from './dressings'
 import { GROWTH } from './growth'
+import { PREP_STEPS } from '../preparing'
 import { SEASONS } from './seasons'
 import { citationOf, SOURCES } from './sources'
 
@@ -25,6 +26,7 @@ describe('data tables', () => {
       ['seasons.json', SEASONS],
       ['growth.json', GROWTH],
       ['dressings.json', DRESSINGS],
+      ['preparation.json', PREP_STEPS],
       ['sources.json', SOURCES],
     ] as const) {
       const result = TABLES[file].safeParse(table)
@@ -45,6 +47,15 @@ describe('data tables', () => {
     expect(result.error?.issues[0]?.message).toBe('peat_fine: water at 50 cm is above that at 10')
     expect(missingSources([{ source: 'nobody' }], SOURCES)).toEqual(['nobody'])
   })
+  test('every step of getting ready is for things the tables have, each once', () => {
+    const known = new Set([...MATERIALS, ...DRESSINGS, ...LIMES].map((m) => m.id))
+    for (const s of PREP_STEPS)
+      expect(
+        s.appliesTo.filter((id) => !known.has(id)),
+        s.id,
+      ).toEqual([])
+    expect(new Set(PREP_STEPS.map((s) => s.id)).size).toBe(PREP_STEPS.length)
+  })
   test('a material is its row and its figures', () => {
     expect(materialFiguresFile.map((f) => f.material)).toEqual(materialsFile.map((m) => m.id))
     for (const [i, row] of materialsFile.entries()) {
@@ -55,8 +66,11 @@ describe('data tables', () => {
   })
   test('a crop is its row and its figures', () => {
     expect(figuresFile.map((f) => f.crop)).toEqual(cropsFile.map((c) => c.id))
-    for (const [i, { properties, ...row }] of CROPS.entries())
-      expect([row, { crop: row.id, ...properties }]).toEqual([cropsFile[i], figuresFile[i]])
+    for (const [i, row] of cropsFile.entries()) {
+      const { crop, ...figures } = figuresFile[i]!
+      expect(CROPS[i]).toEqual({ ...row, ...figures })
+      expect(crop).toBe(row.id)
+    }
   })
   test('every crop has its season once, and what stays for years has its cold', () => {
     expect(SEASONS.map((s) => s.crop)).toEqual(CROPS.map((c) => c.id))

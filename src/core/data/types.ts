@@ -16,12 +16,16 @@ export interface Source {
 export type Pack =
   /** Loose, by the litre in the bag. */
   | { kind: 'loose'; litres: number }
-  /** Pressed bale: litres as labelled, before it is loosened and wetted. */
-  | { kind: 'compressed'; litres: number }
-  /** Dry block or brick that swells, by weight. */
-  | { kind: 'block'; kg: number }
+  /** Pressed bale: litres as labelled, before it is loosened and wetted, and what each becomes where the label says. */
+  | { kind: 'compressed'; litres: number; swell?: number }
+  /** Dry block or brick that swells, by weight, and the loose litres a kg gives where the label says. */
+  | { kind: 'block'; kg: number; litresPerKg?: number }
   /** Loose, sold by weight. */
   | { kind: 'mass'; kg: number }
+  /** Loose in bulk: the least step it is delivered by. */
+  | { kind: 'bulk'; litres: number }
+  /** The grower's own: any amount, by the litre, for nothing. */
+  | { kind: 'own' }
 
 export const MATERIAL_FAMILIES = [
   'peat',
@@ -185,6 +189,11 @@ export interface CropProperties {
 export interface CropRow {
   id: string
   name: string
+  pH: SourcedBand
+}
+
+/** What is known of a crop beside its name and the pH it likes. */
+export interface CropFigures {
   latin: string
   kind: string
   confidence: Confidence
@@ -192,17 +201,15 @@ export interface CropRow {
   /** light, medium, heavy or very heavy. */
   demand: string
   notes: string
-  pH: SourcedBand
   /** In the container the plant grows in, at container capacity; volume fractions. */
   airFilledPorosity: SourcedBand
   /** Stays for years: demand and water use do not end with a first harvest. */
   perennial: boolean
+  properties: CropProperties
 }
 
 /** A crop with its figures. */
-export interface Crop extends CropRow {
-  properties: CropProperties
-}
+export type Crop = CropRow & CropFigures
 
 /** When a crop grows: mean temperatures of months, C. */
 export interface CropSeason {

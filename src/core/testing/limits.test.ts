@@ -10,6 +10,7 @@ import {
   chargeBalance,
   CHEMISTRY_LIMITS,
   JUDGED_AFTER,
+  limeForReading,
   limeForTarget,
   nitrifierLag,
   SULFUR_JUDGED_AFTER,
@@ -175,6 +176,11 @@ const okAcid = (target: number) => {
   const answer = acidForTarget({ pH: 2, bufferCapacity: 40 }, SULFUR, target)
   return answer.ok || answer.problem.code
 }
+/** More lime for a mix that reads so far short of its target. */
+const moreLimeFor = (short: number) => {
+  const answer = limeForReading(still(6), LIME, 6, {}, { pH: 6 - short, day: 0 })
+  return answer.ok ? answer.value.limeGramsPerLitre : NaN
+}
 /** Acid a gram of sulfur has made when it is judged, mmol of charge. */
 const ACID_PER_GRAM = acidityCourse(
   { pH: 7, bufferCapacity: 1e9 },
@@ -225,6 +231,8 @@ everyLimit(
     mostAcidTarget: trial(7.5, okAcid),
     // What takes so much acid for a unit of pH is brought down by the most there is, or not.
     acid: trial(10, (grams) => acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, SULFUR, 6).ok),
+    // What would leave it this far short is left as it is.
+    readingTells: trial(0.2, (short) => moreLimeFor(short) === 0),
     limeJudged: trial(42, (day) => JUDGED_AFTER < day),
     sulfurJudged: trial(84, (day) => SULFUR_JUDGED_AFTER < day),
   },
@@ -242,6 +250,7 @@ everyLimit(
     'leastLimeTarget',
     'leastAcidTarget',
     'acid',
+    'readingTells',
   ],
 )
 

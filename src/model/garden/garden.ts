@@ -9,6 +9,7 @@ import type {
   MixRecord,
   OwnDressingRecord,
   OwnMaterialRecord,
+  Photo,
   Place,
   Settings,
   ShelfItem,
@@ -25,6 +26,7 @@ export const shelfKey = (materialId: string) => `shelf/${materialId}`
 export const bagKey = (id: string) => `bag/${id}`
 export const ownMaterialKey = (id: string) => `material/${id}`
 export const ownDressingKey = (id: string) => `dressing/${id}`
+export const photoKey = (id: string) => `photo/${id}`
 export const dressingPackKey = (id: string) => `dressingPack/${id}`
 export const SETTINGS_KEY = 'settings'
 export const PLACE_KEY = 'place'
@@ -40,7 +42,13 @@ export const shelfItemOf = (garden: Garden, materialId: string) =>
 export const dressingPackOf = (garden: Garden, dressingId: string) =>
   garden.get(dressingPackKey(dressingId)) as DressingPack | undefined
 
-export const DEFAULT_SETTINGS: Settings = { units: 'metric', theme: 'auto' }
+export const DEFAULT_SETTINGS: Settings = {
+  units: 'metric',
+  theme: 'auto',
+  hand: 'right',
+  bigSteps: false,
+  cautionsRead: {},
+}
 export const settingsOf = (garden: Garden) =>
   (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS
 
@@ -60,6 +68,12 @@ export const bedsOf = (garden: Garden) =>
 /** By name. */
 export const bagsOf = (garden: Garden) =>
   listOf<Bag>(garden, 'bag/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+
+/** Photos of a job, oldest first; of all jobs where none is named. */
+export const photosOf = (garden: Garden, jobId?: string) =>
+  listOf<Photo>(garden, 'photo/')
+    .filter((p) => jobId === undefined || p.jobId === jobId)
+    .sort((a, b) => byText(a.takenAt, b.takenAt) || byText(a.id, b.id))
 
 export const dressingPacksOf = (garden: Garden) => listOf<DressingPack>(garden, 'dressingPack/')
 

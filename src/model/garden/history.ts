@@ -21,9 +21,9 @@ export const EMPTY_HISTORY: History = { past: [], future: [] }
 const MOST_STEPS = 300
 const MERGE_WITHIN_MS = 1000
 
-/** Where two values differ, as paths; ticks go with any change of a mix and do not count. */
+/** Where two values differ, as paths; marks of what is in go with any change of a mix and do not count. */
 function differences(before: unknown, after: unknown, path = ''): string[] {
-  if (Object.is(before, after) || path.endsWith('.ticks')) return []
+  if (Object.is(before, after) || /\.(ticks|otherwise|tally)$/.test(path)) return []
   if (typeof before !== 'object' || typeof after !== 'object' || !before || !after) return [path]
   const keys = new Set([...Object.keys(before), ...Object.keys(after)])
   return [...keys].flatMap((key) =>

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, test } from 'vitest'
+import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
 import { keepOwnRows, limeById, materialById } from '@/core/data'
 import { looseLitresOfPack } from '@/core/batch'
 import { dressingById } from '@/core/data/dressings'
@@ -154,22 +155,12 @@ describe('own rows in a garden', () => {
     }
     const prepared = valueOf(prepareJob(job))
     expect(prepared.lime.limes.map((l) => l.lime.id)).toContain('own:shells')
-    garden.set('shelf/own:compost', {
-      materialId: 'own:compost',
-      pack: { kind: 'loose', litres: 40 },
-      price: 4,
-      stock: 0,
-    })
-    garden.set('shelf/peat_medium', {
-      materialId: 'peat_medium',
-      pack: { kind: 'loose', litres: 40 },
-      price: 8,
-      stock: 0,
-    })
+    garden.set('shelf/own:compost', shelfItem('own:compost', { kind: 'loose', litres: 40 }, 4, 0))
+    garden.set('shelf/peat_medium', shelfItem('peat_medium', { kind: 'loose', litres: 40 }, 8, 0))
     const plain = mixCost(garden, job, prepared)
     expect(plain.missingDoses.sort()).toEqual(['own:feed', 'own:shells'])
-    garden.set('dressingPack/own:feed', { dressingId: 'own:feed', kg: 2, price: 10, stock: 0 })
-    garden.set('dressingPack/own:shells', { dressingId: 'own:shells', kg: 10, price: 5, stock: 0 })
+    garden.set('dressingPack/own:feed', dressingItem('own:feed', 2, 10, 0))
+    garden.set('dressingPack/own:shells', dressingItem('own:shells', 10, 5, 0))
     const priced = mixCost(garden, job, prepared)
     // 3 g at 5.00 a kg and 4 g at 0.50 a kg in each litre.
     expect(priced.perLitre! - plain.perLitre!).toBeCloseTo(3 * 0.005 + 4 * 0.0005, 9)
@@ -178,14 +169,15 @@ describe('own rows in a garden', () => {
     const quantities = valueOf(quantitiesOf(job))
     const limes = doseTotals(job, quantities).filter((d) => d.isLime)
     expect(limes.map((d) => d.id)).toEqual(['own:shells'])
-    const record = (of: Job) => recordFrom('r', of, quantities, '2026-05-01', '', 'Job')
+    const record = (of: Job) =>
+      recordFrom(of, quantities, { id: 'r', madeOn: '2026-05-01', note: '', jobName: 'Job' })
     expect(record(job).limes.map((l) => l.limeId)).toEqual(['own:shells'])
     // What a set amount fills nobody said.
     expect([record(job).filled.length, record({ ...job, amount: 40 }).filled]).toEqual([job.fills.length, []])
   })
   test('are weighed out of stock first, then in whole packs, and what is left over is told', () => {
     const garden = new Map<string, AnyData>(withOwn())
-    garden.set('dressingPack/own:feed', { dressingId: 'own:feed', kg: 2, price: 9, stock: 0.5 })
+    garden.set('dressingPack/own:feed', dressingItem('own:feed', 2, 9, 0.5))
     const total = (grams: number) => ({
       id: 'own:feed',
       name: 'x',
@@ -195,11 +187,11 @@ describe('own rows in a garden', () => {
       isLime: false,
     })
     const of = (...grams: number[]) => doseLines(garden, grams.map(total)).map((l) => l.purchase)
-    expect(of(400)).toMatchObject([{ packs: 0, fromStock: 0.4, cost: 0 }])
-    expect(of(2600)).toMatchObject([{ packs: 2, cost: 18 }])
+    expect(of(400)).toMatchObject([{ packs: [{ count: 0 }], fromStock: 0.4, cost: 0 }])
+    expect(of(2600)).toMatchObject([{ packs: [{ count: 2 }], cost: 18 }])
     expect(of(2600)[0]!.leftover).toBeCloseTo(1.9, 9)
     // What goes to two places is bought once.
-    expect(of(2000, 600)).toMatchObject([{ packs: 2 }, null])
+    expect(of(2000, 600)).toMatchObject([{ packs: [{ count: 2 }] }, null])
     expect(doseLines(garden, [{ ...total(5), id: 'gypsum' }])[0]!.purchase).toBeNull()
   })
   test('go out in the garden file and come back, and along with a shared recipe that has them', () => {

@@ -1,7 +1,7 @@
 import type { Material, Pack } from '@/core/data'
 import { KG_PER_POUND, LITRES } from '@/core/units'
 import { dressingPackOf, settingsOf, shelfItemOf, type Garden } from './garden'
-import type { DressingPack, ShelfItem } from './schemas'
+import type { DressingPack, Offer, ShelfItem } from './schemas'
 
 /** Sizes packs are sold in in US shops: cubic feet pressed, quarts and cubic feet loose, pounds. Common practice. */
 const PRESSED = [1, 2.2, 3, 3.8, 5.5].map((n) => n * LITRES.cubicFoot)
@@ -19,23 +19,61 @@ const nearest = (sizes: readonly number[], to: number) =>
 function usPack(pack: Pack): Pack {
   if (pack.kind === 'compressed') return { ...pack, litres: nearest(PRESSED, pack.litres) }
   if (pack.kind === 'loose') return { ...pack, litres: nearest(LOOSE, pack.litres) }
-  return { ...pack, kg: nearest(POUNDS, pack.kg) }
+  if (pack.kind === 'block' || pack.kind === 'mass') return { ...pack, kg: nearest(POUNDS, pack.kg) }
+  return pack
 }
+
+/** A price nobody told. */
+export const UNPRICED = { price: null, place: '', seenOn: null }
 
 /** A material's shelf entry, or what a shop commonly sells, round in the grower's measures. */
 export const shelfEntry = (garden: Garden, material: Material): ShelfItem =>
-  shelfItemOf(garden, material.id) ?? {
-    materialId: material.id,
-    pack: settingsOf(garden).units === 'us' ? usPack(material.pack) : material.pack,
-    price: null,
-    stock: 0,
-  }
+  shelfItemOf(garden, material.id) ??
+  shelfItem(material.id, settingsOf(garden).units === 'us' ? usPack(material.pack) : material.pack, null, 0)
+
+/** A material sold in one pack, with so many loose litres on hand. */
+export const shelfItem = (
+  materialId: string,
+  pack: Pack,
+  price: number | null,
+  stock: number,
+): ShelfItem => ({
+  materialId,
+  pack,
+  ...UNPRICED,
+  price,
+  delivery: 0,
+  others: [],
+  stock,
+})
+
+/** A dressing sold in one pack of so many kg, with so many on hand. */
+export const dressingItem = (
+  dressingId: string,
+  kg: number,
+  price: number | null,
+  stock: number,
+): DressingPack => ({ dressingId, kg, ...UNPRICED, price, others: [], stock })
+
+/** Every way a material is sold, the usual one first. */
+export const offersOf = ({ pack, price, place, seenOn, delivery, others }: ShelfItem): Offer[] => [
+  { pack, price, place, seenOn, delivery },
+  ...others,
+]
+
+/** Every pack a dressing is sold in, the usual one first. */
+export const dressingOffers = ({ kg, price, place, seenOn, others }: DressingPack) => [
+  { kg, price, place, seenOn },
+  ...others,
+]
+
+/** Money for a kg of a dressing from the cheapest of its packs; null where no price is known. */
+export function pricePerKg(item: DressingPack): number | null {
+  const prices = dressingOffers(item).flatMap(({ kg, price }) => (price === null ? [] : [price / kg]))
+  return prices.length === 0 ? null : Math.min(...prices)
+}
 
 /** A dressing's shelf entry, or a kilogram or pound of it where nothing is said. */
 export const dressingEntry = (garden: Garden, dressingId: string): DressingPack =>
-  dressingPackOf(garden, dressingId) ?? {
-    dressingId,
-    kg: settingsOf(garden).units === 'us' ? KG_PER_POUND : 1,
-    price: null,
-    stock: 0,
-  }
+  dressingPackOf(garden, dressingId) ??
+  dressingItem(dressingId, settingsOf(garden).units === 'us' ? KG_PER_POUND : 1, null, 0)

@@ -157,6 +157,24 @@ const STARTING_PLAN_US = {
 
 export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)
 
+/** What a job holds of buying, getting ready and making before anything is done. */
+const NOTHING_DONE = {
+  mixOn: null,
+  readySteps: [],
+  readyAdded: [],
+  readyLeft: [],
+  boughtWith: [],
+  bought: [],
+  otherwise: [],
+  tally: null,
+  readings: [],
+  corrections: [],
+  timers: [],
+  ticks: [],
+  note: '',
+  recordId: null,
+} satisfies Partial<Job>
+
 /** A new job: nothing mixed yet, lime aimed at the middle of what most vegetables like. */
 export function startingJob(
   id: string,
@@ -189,9 +207,7 @@ export function startingJob(
     step: 'whole',
     lime: { mode: 'toTarget', target: 6.4, gramsPerLitre: 0, dolomiteShare: 0.5, limeId: GROUND_LIMESTONE },
     plan: { ...startingPlan(units) },
-    ticks: [],
-    note: '',
-    recordId: null,
+    ...NOTHING_DONE,
   }
 }
 
@@ -202,12 +218,12 @@ export const nextYearsJob = (job: Job, id: string, createdAt: string): Job => ({
   createdAt,
   name: job.name.replace(/\b(19|20)\d\d\b/, (year) => String(Number(year) + 1)),
   archived: false,
-  ticks: [],
   filledSteps: [],
   plantedOn: null,
   followedSteps: [],
-  note: '',
-  recordId: null,
+  ...NOTHING_DONE,
+  readyAdded: job.readyAdded,
+  readyLeft: job.readyLeft,
 })
 
 /** A bagged mix nothing is known of yet. */

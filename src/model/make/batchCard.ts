@@ -3,7 +3,10 @@ import { type BlendedDose, dosesIn, blendedDoses } from './blendedDoses'
 import type { BatchPlan } from '@/core/batch'
 import type { Quantities } from './quantities'
 import type { InnerMix, Job, JobBed } from '@/model/garden/schemas'
-import { type Material, materialById } from '@/core/data'
+import { limeById, type Material, materialById } from '@/core/data'
+import { isDose } from '@/core/amounts'
+import { byBucket } from '@/core/batch'
+import type { MadeMix } from './asMade'
 
 /** What a bucket is filled with: a material, or a finished mix. */
 export type Measured = { material: Material } | { mix: InnerMix }
@@ -16,7 +19,16 @@ const measuredOf = (id: string, mixes: readonly InnerMix[]): Measured | null => 
 
 /** One line of a batch card: a bucket measure of a material, or a weight of lime or another dressing. */
 export type CardLine =
-  | { kind: 'measure'; id: string; what: Measured; twelfths: number; scoopTwelfths: number; litres: number }
+  | {
+      kind: 'measure'
+      id: string
+      what: Measured
+      twelfths: number
+      scoopTwelfths: number
+      litres: number
+      /** Otherwise than planned. */
+      changed?: true
+    }
   | {
       kind: 'dose'
       id: string
@@ -28,6 +40,8 @@ export type CardLine =
       /** The beds that get it, where others do not. */
       beds: JobBed[] | null
     }
+
+const NOTHING_REMADE: ReadonlyMap<number, MadeMix> = new Map()
 
 /** A share of a batch so small is none of it, one so near to all is all. */
 const LEAST_PILE = 0.001
@@ -47,9 +61,13 @@ export interface BatchCard {
 
 /**
  * Every batch of a job as the hand will measure it, dressings last; finished mixes that are made for it come before
- * it.
+ * it. A batch that was made otherwise shows what goes in, with its lime and feed for what that makes.
  */
-export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
+export function batchCards(
+  job: Job,
+  quantities: Quantities,
+  remade: ReadonlyMap<number, MadeMix> = NOTHING_REMADE,
+): BatchCard[] {
   const ticks = new Set(job.ticks)
   const cardsOf = (
     mix: InnerMix | null,
@@ -59,21 +77,42 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
   ) => {
     let before = 0
     return plan.batches.map((batch, index): BatchCard => {
+      const made = mix ? undefined : remade.get(index)
       const lines = batch.measures.flatMap((m): CardLine[] => {
         const what = measuredOf(m.id, mix ? [] : job.mixes)
+        if (!what) return []
         const { twelfths, scoopTwelfths, litres } = m
-        return what ? [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }] : []
+        const other = made && job.otherwise.find((o) => o.batch === index && o.materialId === m.id)
+        if (!other) return [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }]
+        const instead = other.instead && measuredOf(other.instead.materialId, job.mixes)
+        const lineOf = (id: string, of: Measured, litres: number): CardLine[] =>
+          litres > 0
+            ? [{ kind: 'measure', id, what: of, ...byBucket(litres, job.plan), litres, changed: true }]
+            : []
+        return [
+          ...lineOf(m.id, what, other.litres),
+          ...(instead ? lineOf(`${m.id}>${other.instead!.materialId}`, instead, other.instead!.litres) : []),
+        ]
       })
       const after = before + batch.blendLitres
-      for (const { id, name, bulkDensity, gramsPerLitre, into: stretches, beds } of doses) {
+      const blendLitres = made?.blendLitres ?? batch.blendLitres
+      /** What the batch makes over what was planned; of lime, by what it asks for now. */
+      const moreOf = (dressingId: string) =>
+        (blendLitres / batch.blendLitres) *
+        (made && limeById(dressingId) && quantities.limeGramsPerLitre > 0
+          ? made.limeGramsPerLitre / quantities.limeGramsPerLitre
+          : 1)
+      for (const { id, dressingId, name, bulkDensity, gramsPerLitre, into: stretches, beds } of doses) {
         const into = stretches.reduce(
           (sum, s) => sum + Math.max(0, Math.min(after, s.to) - Math.max(before, s.from)),
           0,
         )
         if (into < LEAST_PILE * batch.blendLitres) continue
-        const grams = gramsPerLitre * into
+        const grams = gramsPerLitre * into * moreOf(dressingId)
         const all = into > (1 - LEAST_PILE) * batch.blendLitres
-        lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: all ? null : into, beds })
+        const pile = all ? null : (into * blendLitres) / batch.blendLitres
+        if (isDose(grams))
+          lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: pile, beds })
       }
       before = after
       return {
@@ -81,7 +120,7 @@ export function batchCards(job: Job, quantities: Quantities): BatchCard[] {
         index,
         of: plan.batches.length,
         lines,
-        blendLitres: batch.blendLitres,
+        blendLitres,
         short: batch.short,
         done: lines.filter((l) => ticks.has(tickOf(index, l.id))).length,
       }

@@ -1,4 +1,5 @@
 import { nextStation } from '@/stations'
+import { shelfItem } from '@/model/garden/shelfEntry'
 import { prepareJob, evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { shoppingList } from '@/model/make/shoppingList'
@@ -259,16 +260,11 @@ describe('batch cards and shopping', () => {
     expect(cards[0]!.lines.filter((l) => l.kind === 'dose').map((l) => l.id)).toEqual(['lime_dolomitic'])
   })
   test('shopping uses the shelf first and a common pack where none is known', () => {
-    const item = {
-      materialId: 'compost_green',
-      pack: { kind: 'loose' as const, litres: 25 },
-      price: 4,
-      stock: 1000,
-    }
+    const item = shelfItem('compost_green', { kind: 'loose', litres: 25 }, 4, 1000)
     const list = shoppingList(new Map([[shelfKey('compost_green'), item]]), q)
     const line = (id: string) => list.find((l) => l.material.id === id)!
     expect(line('compost_green').purchase).toMatchObject({ counts: [0], cost: 0 })
-    expect(line('peat_medium').pack).toEqual(materialById('peat_medium')!.pack)
+    expect(line('peat_medium').packs[0]!.offer.pack).toEqual(materialById('peat_medium')!.pack)
     expect(line('peat_medium').purchase.cost).toBeNull()
     expect(line('peat_medium').water).toBeGreaterThan(0)
     expect(line('perlite_coarse').wettingAgent).toBe(0)

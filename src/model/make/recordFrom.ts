@@ -1,5 +1,10 @@
 import type { Quantities } from './quantities'
-import { doseTotals } from './doseTotals'
+import { doseTotals, type DoseTotal } from './doseTotals'
+import { batchCards, type BatchCard } from './batchCard'
+import { totalsAsMade, type MadeMix } from './asMade'
+import type { Money } from './money'
+import type { BatchPlan } from '@/core/batch'
+import { dressingById } from '@/core/data/dressings'
 import { asJudged, judgedBed } from '@/model/garden/garden'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialById } from '@/core/data'
@@ -13,17 +18,57 @@ function measuredName(job: Job, id: string): string {
   return `${mix.name} (${inside})`.slice(0, 200)
 }
 
+/** What is told of a mix that was made, beside what was planned. */
+export interface Told {
+  id: string
+  madeOn: string
+  note: string
+  jobName: string
+  /** The mix of all batches where some were made otherwise, and each of those. */
+  made?: MadeMix | null
+  remade?: ReadonlyMap<number, MadeMix>
+  /** In words. */
+  otherwise?: string[]
+  money?: Money
+}
+
+/** Litres of mix in all batches, those made otherwise as they were. */
+export const blendAsMade = (plan: BatchPlan, remade: ReadonlyMap<number, MadeMix> = new Map()): number =>
+  plan.batches.reduce((sum, b, i) => sum + (remade.get(i)?.blendLitres ?? b.blendLitres), 0)
+
+/** Grams of each dressing over the job, with the lime and feed of batches made otherwise. */
+function dosesAsMade(job: Job, quantities: Quantities, remade: ReadonlyMap<number, MadeMix>): DoseTotal[] {
+  const totals = doseTotals(job, quantities)
+  if (remade.size === 0) return totals
+  const planned = stirredIn(batchCards(job, quantities))
+  const made = stirredIn(batchCards(job, quantities, remade))
+  return totals.map((t) => {
+    const lineId = job.dressings.find((d) => d.dressingId === t.id)?.id ?? t.id
+    const before = planned.get(lineId) ?? 0
+    return t.place.kind === 'throughout' && before > 0
+      ? { ...t, grams: t.grams + (made.get(lineId) ?? 0) - before }
+      : t
+  })
+}
+/** Grams of each dose line over all cards. */
+function stirredIn(cards: readonly BatchCard[]): Map<string, number> {
+  const grams = new Map<string, number>()
+  for (const line of cards.flatMap((c) => c.lines))
+    if (line.kind === 'dose') grams.set(line.id, (grams.get(line.id) ?? 0) + line.grams)
+  return grams
+}
+
 /** A job's mix as it was made on a day: what was measured and what is expected of it, complete in itself. */
-export function recordFrom(
-  id: string,
-  job: Job,
-  quantities: Quantities,
-  madeOn: string,
-  note: string,
-  jobName: string,
-): MixRecord {
-  const { asMeasured, plan } = quantities
-  const doses = doseTotals(job, quantities)
+export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRecord {
+  const { plan } = quantities
+  const { id, madeOn, note, jobName, made, money } = told
+  const evaluation = made?.evaluation ?? quantities.asMeasured
+  const doses = dosesAsMade(job, quantities, told.remade ?? new Map())
+  const totals = totalsAsMade(plan, job.otherwise)
+  const costed = (of: string) => ({
+    cost: money?.lines.find((l) => l.id === of)?.used ?? null,
+    lot: job.bought.find((b) => b.id === of)?.lot ?? '',
+  })
   return {
     id,
     jobId: job.id,
@@ -41,26 +86,43 @@ export function recordFrom(
             litres: quantities.needed[i]!.net * f.count,
           }))
         : [],
-    measured: plan.totals.map((t) => ({
+    measured: totals.map((t) => ({
       materialId: t.id,
       materialName: measuredName(job, t.id),
       twelfths: Math.round((t.litres / job.plan.bucket) * 12),
       litres: t.litres,
+      ...costed(t.id),
     })),
     bucket: job.plan.bucket,
     batchCount: plan.batches.length,
-    blendLitres: plan.blendLitres,
-    limes: doses.filter((d) => d.isLime).map((d) => ({ limeId: d.id, limeName: d.name, grams: d.grams })),
+    blendLitres: blendAsMade(plan, told.remade),
+    limes: doses
+      .filter((d) => d.isLime)
+      .map((d) => ({ limeId: d.id, limeName: d.name, grams: d.grams, ...costed(d.id) })),
     dressings: doses
       .filter((d) => !d.isLime)
-      .map((d) => ({ dressingId: d.id, dressingName: d.name, grams: d.grams, place: d.place })),
+      .map((d) => ({
+        dressingId: d.id,
+        dressingName: d.name,
+        grams: d.grams,
+        place: d.place,
+        ...costed(d.id),
+      })),
+    paid: money && money.lines.some((l) => l.paid !== null) ? money.paid : null,
+    used: money && money.lines.some((l) => l.used !== null) ? money.used : null,
+    readings: job.readings,
+    corrections: job.corrections.map((c) => ({
+      ...c,
+      dressingName: dressingById(c.dressingId)?.name ?? c.dressingId,
+    })),
+    otherwise: told.otherwise ?? [],
     predicted: {
-      airFilledPorosity: asMeasured.mix.airFilledPorosity,
-      easilyAvailableWater: asMeasured.mix.easilyAvailableWater,
-      containerCapacity: asMeasured.mix.containerCapacity,
-      pH: asMeasured.lime.pH,
-      drainedWeight: asMeasured.weights.drained,
-      blendingLoss: asMeasured.blend.blendingLoss,
+      airFilledPorosity: evaluation.mix.airFilledPorosity,
+      easilyAvailableWater: evaluation.mix.easilyAvailableWater,
+      containerCapacity: evaluation.mix.containerCapacity,
+      pH: evaluation.lime.pH,
+      drainedWeight: evaluation.weights.drained,
+      blendingLoss: evaluation.blend.blendingLoss,
     },
   }
 }

@@ -1,7 +1,7 @@
-import type { DressingPack, InnerMix, Job } from '@/model/garden/schemas'
+import type { InnerMix, Job, Offer } from '@/model/garden/schemas'
 import { dressingPackOf } from '@/model/garden/garden'
 import type { DoseTotal } from './doseTotals'
-import { shelfEntry } from '@/model/garden/shelfEntry'
+import { dressingOffers, offersOf, shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
 import type { Quantities } from './quantities'
 import {
@@ -12,17 +12,28 @@ import {
   shedsWaterWhenDry,
   WETTING_AGENT_ML_PER_LITRE,
 } from '@/core/batch'
-import { type Material, type Pack, materialById } from '@/core/data'
+import { type Material, materialById } from '@/core/data'
+
+/** Packs of one size to buy. */
+export interface PackLine {
+  offer: Offer
+  count: number
+  /** Loose litres one gives. */
+  litres: number
+}
+
 export interface ShoppingLine {
   material: Material
   /** Loose litres to measure in all, and those among them that lie under or on the mix. */
   litres: number
   beside: number
-  pack: Pack
-  price: number | null
+  /** What to buy of each pack it is sold in. */
+  packs: PackLine[]
   stock: number
-  /** Loose litres one pack gives. */
-  packLitres: number
+  /** Bought for this already. */
+  bought: Bought | null
+  /** Thrown out on screening, loose litres: bought and not measured. */
+  screened: number
   purchase: Purchase
   /** Water to make it workable, litres over the whole amount. */
   water: number
@@ -31,34 +42,66 @@ export interface ShoppingLine {
 }
 
 /** Litres of every material to measure, those of mixes made first and of layers and covers gathered in. */
-function totalsOf(quantities: Quantities): { id: string; litres: number }[] {
-  const totals = new Map<string, number>()
-  for (const plan of [...quantities.first.map((f) => f.plan), quantities.plan])
-    for (const { id, litres } of plan.totals) totals.set(id, litres + (totals.get(id) ?? 0))
-  for (const [id, litres] of quantities.beside) totals.set(id, litres + (totals.get(id) ?? 0))
-  return [...totals].map(([id, litres]) => ({ id, litres }))
+function totalsOf(all: readonly Quantities[]): { id: string; litres: number; beside: number }[] {
+  const totals = new Map<string, { litres: number; beside: number }>()
+  const add = (id: string, litres: number, beside: number) => {
+    const known = totals.get(id) ?? { litres: 0, beside: 0 }
+    totals.set(id, { litres: known.litres + litres, beside: known.beside + beside })
+  }
+  for (const quantities of all) {
+    for (const plan of [...quantities.first.map((f) => f.plan), quantities.plan])
+      for (const { id, litres } of plan.totals) add(id, litres, 0)
+    for (const [id, litres] of quantities.beside) add(id, litres, litres)
+  }
+  return [...totals].map(([id, of]) => ({ id, ...of }))
 }
 
-/** What to buy, use from the shelf and wet, for a job's rounded measures. */
-export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLine[] {
-  return totalsOf(quantities).flatMap((total) => {
-    const material = materialById(total.id)
+export type Bought = Job['bought'][number]
+/** What has been done for a list: the share of each material screened out at home, and what was bought. */
+export interface Gathering {
+  lost: ReadonlyMap<string, number>
+  bought: readonly Bought[]
+}
+export const NOTHING_GATHERED: Gathering = { lost: new Map(), bought: [] }
+
+/**
+ * What to buy, use from the shelf and wet, for the rounded measures of a job, or of several on one list. What was
+ * bought already counts as stock; of what is screened at home so much more is bought.
+ */
+export function shoppingList(
+  garden: Garden,
+  quantities: Quantities | readonly Quantities[],
+  { lost, bought }: Gathering = NOTHING_GATHERED,
+): ShoppingLine[] {
+  return totalsOf([quantities].flat() as Quantities[]).flatMap(({ id, litres, beside }) => {
+    const material = materialById(id)
     if (!material) return []
-    const { pack, price, stock } = shelfEntry(garden, material)
-    const packLitres = looseLitresOfPack(material, pack)
-    const beside = quantities.beside.get(material.id) ?? 0
-    const stirred = total.litres - beside
+    const item = shelfEntry(garden, material)
+    const offers = offersOf(item).map((offer) => ({
+      offer,
+      pack: offer.pack,
+      price: offer.pack.kind === 'own' ? 0 : offer.price,
+      delivery: offer.delivery,
+      litres: looseLitresOfPack(material, offer.pack),
+    }))
+    const screened = litres / (1 - (lost.get(id) ?? 0)) - litres
+    const had = bought.find((b) => b.id === id) ?? null
+    const purchase = cheapestPacks(litres + screened, item.stock + (had?.amount ?? 0), offers)
+    const packs = offers.map(({ offer, litres }, i) => ({ offer, count: purchase.counts[i]!, litres }))
+    const stirred = litres - beside
+    // Wet as the pack it comes from is; what is on the shelf already, as the usual one.
+    const from = packs.find((p) => p.count > 0) ?? packs[0]!
     return [
       {
         material,
-        litres: total.litres,
+        litres,
         beside,
-        pack,
-        price,
-        stock,
-        packLitres,
-        purchase: cheapestPacks(total.litres, stock, [{ pack, litres: packLitres, price }]),
-        water: waterToWorkable(material, pack) * stirred,
+        packs,
+        stock: item.stock,
+        bought: had,
+        screened,
+        purchase,
+        water: waterToWorkable(material, from.offer.pack) * stirred,
         wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * stirred : 0,
       },
     ]
@@ -68,18 +111,20 @@ export function shoppingList(garden: Garden, quantities: Quantities): ShoppingLi
 export interface MixLine {
   mix: InnerMix
   litres: number
+  bought: Bought | null
   /** Bags to buy, where it comes in bags. */
   purchase: Purchase | null
 }
 /** Finished mixes a job takes, made first, on hand or in bags. */
-export const mixLines = (job: Job, quantities: Quantities): MixLine[] =>
+export const mixLines = (job: Job, quantities: Quantities, bought: readonly Bought[] = []): MixLine[] =>
   job.mixes.flatMap((mix) => {
+    const had = bought.find((b) => b.id === mix.id) ?? null
     const total = quantities.plan.totals.find((t) => t.id === mix.id)
     if (!total) return []
     const { origin } = mix
     const purchase =
       origin.kind === 'bag'
-        ? cheapestPacks(total.litres, 0, [
+        ? cheapestPacks(total.litres, had?.amount ?? 0, [
             {
               pack: { kind: 'loose', litres: origin.litres },
               litres: origin.litres,
@@ -87,62 +132,71 @@ export const mixLines = (job: Job, quantities: Quantities): MixLine[] =>
             },
           ])
         : null
-    return [{ mix, litres: total.litres, purchase }]
+    return [{ mix, litres: total.litres, bought: had, purchase }]
   })
 
 /** A lime or dressing to weigh out, with the packs it takes where any were told of. */
 export interface DoseLine extends DoseTotal {
-  /** Null where neither pack, price nor stock were ever told. */
+  /** kg on the shelf. */
+  stock: number
+  bought: Bought | null
+  /** Null where neither pack, price nor stock were ever told. kg. */
   purchase: {
-    packs: number
-    pack: DressingPack
+    packs: { kg: number; price: number | null; count: number }[]
+    /** In all, wherever it goes. */
+    need: number
     fromStock: number
+    bought: number
     leftover: number
     cost: number | null
   } | null
 }
 
 /** Limes and dressings with what to buy of each; one that goes to two places is bought once, with the first. */
-export function doseLines(garden: Garden, totals: readonly DoseTotal[]): DoseLine[] {
+export function doseLines(
+  garden: Garden,
+  totals: readonly DoseTotal[],
+  bought: readonly Bought[] = [],
+): DoseLine[] {
   const grams = new Map<string, number>()
   for (const t of totals) grams.set(t.id, (grams.get(t.id) ?? 0) + t.grams)
   const counted = new Set<string>()
   return totals.map((total) => {
-    const pack = dressingPackOf(garden, total.id)
-    if (!pack || counted.has(total.id)) return { ...total, purchase: null }
+    const item = dressingPackOf(garden, total.id)
+    if (!item || counted.has(total.id)) return { ...total, stock: 0, bought: null, purchase: null }
     counted.add(total.id)
-    const kg = grams.get(total.id)! / 1000
-    const fromStock = Math.min(pack.stock, kg)
-    const packs = Math.max(0, Math.ceil((kg - fromStock) / pack.kg - 1e-9))
+    const had = bought.find((b) => b.id === total.id) ?? null
+    const offers = dressingOffers(item)
+    // The same search as for litres, in grams: a hundredth of one is nothing a spoon can show.
+    const { counts, litres, leftover, cost, fromStock } = cheapestPacks(
+      grams.get(total.id)!,
+      (item.stock + (had?.amount ?? 0)) * 1000,
+      offers.map(({ kg, price }) => ({ pack: { kind: 'mass', kg }, litres: kg * 1000, price })),
+    )
     return {
       ...total,
+      stock: item.stock,
+      bought: had,
       purchase: {
-        packs,
-        pack,
-        fromStock,
-        leftover: pack.stock + packs * pack.kg - kg,
-        cost: packs === 0 ? 0 : pack.price === null ? null : packs * pack.price,
+        packs: offers.map(({ kg, price }, i) => ({ kg, price, count: counts[i]! })),
+        need: grams.get(total.id)! / 1000,
+        fromStock: fromStock / 1000,
+        bought: litres / 1000,
+        leftover: leftover / 1000,
+        cost,
       },
     }
   })
 }
 
-/** What gathering costs in whole packs: of how many things, the sum of those with a price, and which have none. */
-export function costOfGathering(
-  materials: readonly ShoppingLine[],
-  mixes: readonly MixLine[],
-  doses: readonly DoseLine[] = [],
-) {
-  const bought: { id: string; name?: string; cost: number | null }[] = [
-    ...materials.map((l) => ({ id: l.material.id, cost: l.purchase.cost })),
-    ...mixes.flatMap(({ mix, purchase }) =>
-      purchase ? [{ id: mix.id, name: mix.name, cost: purchase.cost }] : [],
-    ),
-    ...doses.flatMap(({ id, name, purchase }) => (purchase ? [{ id, name, cost: purchase.cost }] : [])),
-  ]
-  return {
-    of: bought.length,
-    sum: bought.reduce((sum, b) => sum + (b.cost ?? 0), 0),
-    missing: bought.filter((b) => b.cost === null),
-  }
+/** What is paid for a line in all: what was, and what is still to buy; null where a price is unknown. */
+export function paidFor({
+  bought,
+  purchase,
+}: {
+  bought: Bought | null
+  purchase: { cost: number | null } | null
+}): number | null {
+  const paid = bought ? bought.paid : 0
+  return paid === null || !purchase || purchase.cost === null ? null : paid + purchase.cost
 }

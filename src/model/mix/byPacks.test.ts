@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { shelfItem } from '@/model/garden/shelfEntry'
 import { looseLitresOfPack } from '@/core/batch'
 import { materialById } from '@/core/data'
 import { demoGarden } from '@/demo/demoGarden'
@@ -12,14 +13,8 @@ import { recipeOf } from './versions'
 
 const garden: Garden = new Map<string, AnyData>([
   ...demoGarden(),
-  [
-    'shelf/peat_medium',
-    { materialId: 'peat_medium', pack: { kind: 'compressed', litres: 107 }, price: 20, stock: 60 },
-  ],
-  [
-    'shelf/perlite_coarse',
-    { materialId: 'perlite_coarse', pack: { kind: 'loose', litres: 100 }, price: 18, stock: 0 },
-  ],
+  ['shelf/peat_medium', shelfItem('peat_medium', { kind: 'compressed', litres: 107 }, 20, 60)],
+  ['shelf/perlite_coarse', shelfItem('perlite_coarse', { kind: 'loose', litres: 100 }, 18, 0)],
 ])
 const bale = looseLitresOfPack(materialById('peat_medium')!, { kind: 'compressed', litres: 107 })
 

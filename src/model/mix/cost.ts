@@ -1,6 +1,6 @@
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material } from '@/core/data'
-import { shelfEntry } from '@/model/garden/shelfEntry'
+import { offersOf, shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
 import { doseCost, dosePrices } from './doseCost'
 import type { PreparedMix } from './prepare'
@@ -10,10 +10,12 @@ import { finishedMixes, linesOf } from './questionOfJob'
 import type { InnerMix, Recipe } from '@/model/garden/schemas'
 import { materialById } from '@/core/data'
 
-/** Money for a loose litre of a material from its pack on the shelf; null where no price is known. */
+/** Money for a loose litre of a material from the cheapest of its packs; null where no price is known. */
 export function pricePerLitre(garden: Garden, material: Material): number | null {
-  const { pack, price } = shelfEntry(garden, material)
-  return price === null ? null : price / looseLitresOfPack(material, pack)
+  const prices = offersOf(shelfEntry(garden, material)).flatMap(({ pack, price }) =>
+    price === null ? [] : [price / looseLitresOfPack(material, pack)],
+  )
+  return prices.length === 0 ? null : Math.min(...prices)
 }
 
 /** Money for a litre of a finished mix: by its bag, or of what it is made of; null where a price is unknown. */

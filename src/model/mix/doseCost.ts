@@ -1,6 +1,7 @@
 import { isDose } from '@/core/amounts'
 import { averagedDose } from '@/core/nutrients'
 import { dressingPacksOf, type Garden } from '../garden/garden'
+import { pricePerKg } from '../garden/shelfEntry'
 import { dressingOf, limesByShare } from './prepareRecipe'
 import type { PreparedMix } from './prepare'
 
@@ -9,9 +10,10 @@ export type DosePrices = Readonly<Record<string, number>>
 
 export const dosePrices = (garden: Garden): DosePrices =>
   Object.fromEntries(
-    dressingPacksOf(garden).flatMap((p) =>
-      p.price === null ? [] : [[p.dressingId, p.price / (p.kg * 1000)]],
-    ),
+    dressingPacksOf(garden).flatMap((item) => {
+      const perGram = pricePerKg(item)
+      return perGram === null ? [] : [[item.dressingId, perGram / 1000]]
+    }),
   )
 
 export interface DoseCost {

@@ -152,7 +152,7 @@ describe('a finished mix as a part', () => {
     const [line] = mixLines(job, q)
     expect(line!.purchase!.counts[0]).toBe(Math.ceil(line!.litres / 50 - 1e-9))
     expect(line!.purchase!.cost).toBe(line!.purchase!.counts[0]! * 8)
-    const record = recordFrom('r', job, q, '2026-11-25', '', 'Peppers')
+    const record = recordFrom(job, q, { id: 'r', madeOn: '2026-11-25', note: '', jobName: 'Peppers' })
     expect(record.measured[0]!.materialName).toMatch(/^Base mix \(.*peat.*perlite/i)
   })
   test('costs what its bag costs, or what it is made of', () => {

@@ -6,7 +6,7 @@ import { acidForTarget } from '@/core/chemistry'
 import { dressingById } from '@/core/data/dressings'
 import { demoGarden } from '@/demo/demoGarden'
 import { changesOf, type Command } from '@/model/garden/commands'
-import { jobOf, liveJob, placeOf, type Garden } from '@/model/garden/garden'
+import { DEFAULT_SETTINGS, jobOf, liveJob, placeOf, type Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { runCase } from '@/model/headless/run'
 import { doseOffers } from './doses'
@@ -89,7 +89,7 @@ describe('one press', () => {
     const job = jobOf(garden, 'peppers-27')!
     const door = shallowReactive({
       records: garden as Garden,
-      settings: { units: 'metric' as const, theme: 'auto' as const },
+      settings: DEFAULT_SETTINGS,
       run(command: Command) {
         const next = new Map(door.records)
         for (const { key, after } of changesOf(door.records, command)) if (after) next.set(key, after)

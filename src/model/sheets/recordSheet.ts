@@ -20,6 +20,8 @@ export function recordsCsv(
       'air expected, %': (r.predicted.airFilledPorosity * 100).toFixed(1),
       'pH expected': r.predicted.pH.toFixed(2),
       [`weight drained, ${weight.sign} each`]: weight.of(r.predicted.drainedWeight),
+      paid: r.paid?.toFixed(2) ?? '',
+      used: r.used?.toFixed(2) ?? '',
       note: r.note,
     })),
   )

@@ -6,6 +6,16 @@ import { SHEET_UNITS } from './sheetUnits'
 
 type Row = Record<string, string | number | null | undefined>
 
+/** Counts of each pack that is bought: "2", "1 + 3"; "0" for none. */
+const bought = (counts: readonly number[]) => counts.filter((n) => n > 0).join(' + ') || '0'
+/** What those packs are; the usual one where none is bought. */
+const packsOf = (packs: readonly { name: string; count: number }[]) =>
+  packs
+    .filter((p) => p.count > 0)
+    .map((p) => p.name)
+    .join(' + ') ||
+  (packs[0]?.name ?? '')
+
 const ONCE = { ready: 'on hand', made: 'made first', bag: '' }
 
 /** What to gather for a job as CSV, in the grower's units. `packName` says what a pack is called. */
@@ -27,8 +37,8 @@ export function shoppingCsv(
     ...materials.map((l): Row => ({
       material: l.material.name,
       [column.measure]: volume.of(l.litres),
-      packs: l.purchase.counts[0],
-      pack: packName(l.pack),
+      packs: bought(l.packs.map((p) => p.count)),
+      pack: packsOf(l.packs.map(({ offer, count }) => ({ name: packName(offer.pack), count }))),
       [column.stock]: volume.of(l.purchase.fromStock),
       [column.left]: volume.of(l.purchase.leftover),
       cost: l.purchase.cost?.toFixed(2),
@@ -45,8 +55,10 @@ export function shoppingCsv(
     ...doses.map((l): Row => ({
       material: l.name,
       [dose.name]: dose.of(l.grams),
-      packs: l.purchase?.packs,
-      pack: l.purchase ? packName({ kind: 'mass', kg: l.purchase.pack.kg }) : '',
+      packs: l.purchase && bought(l.purchase.packs.map((p) => p.count)),
+      pack: packsOf(
+        (l.purchase?.packs ?? []).map(({ kg, count }) => ({ name: packName({ kind: 'mass', kg }), count })),
+      ),
       cost: l.purchase?.cost?.toFixed(2),
     })),
   ]

@@ -95,33 +95,31 @@ export const materialFiguresSchema = z
       ctx.addIssue({ code: 'custom', message: `${m.material}: ${carbon} carbon in its dry matter` })
   })
 
-export const cropSchema = z.strictObject({
-  id: z.string(),
-  name: z.string(),
+export const cropSchema = z.strictObject({ id: z.string(), name: z.string(), pH: band })
+
+export const cropFiguresSchema = z.strictObject({
+  crop: z.string(),
   latin: z.string(),
   kind: z.string(),
   confidence,
   moisture: z.string(),
   demand: z.enum(['light', 'medium', 'heavy', 'very heavy']),
   notes: z.string(),
-  pH: band,
   airFilledPorosity: band,
   perennial: z.boolean(),
-})
-
-export const cropFiguresSchema = z.strictObject({
-  crop: z.string(),
-  minRootVolume: positive,
-  minDepth: positive,
-  spacing: positive,
-  canopyHeight: positive,
-  canopyArea: positive,
-  cropCoefficient: positive,
-  depletionFraction: fraction,
-  seasonNitrogen: positive,
-  daysToMaturity: positive,
-  saltThreshold: positive,
-  saltSlope: positive.optional(),
+  properties: z.strictObject({
+    minRootVolume: positive,
+    minDepth: positive,
+    spacing: positive,
+    canopyHeight: positive,
+    canopyArea: positive,
+    cropCoefficient: positive,
+    depletionFraction: fraction,
+    seasonNitrogen: positive,
+    daysToMaturity: positive,
+    saltThreshold: positive,
+    saltSlope: positive.optional(),
+  }),
 })
 
 export const seasonSchema = z
@@ -218,6 +216,28 @@ export const sourcesSchema = z.record(
   z.strictObject({ citation: z.string().min(8), sure: confidence }),
 )
 
+const range = z
+  .strictObject({ low: z.number(), value: z.number(), high: z.number() })
+  .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
+export const preparationSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9_]+$/),
+  appliesTo: z.array(z.string()).min(1),
+  usual: z.boolean(),
+  phase: z.enum(['before', 'after']),
+  order: z.int().min(1),
+  title: z.string().min(3),
+  why: z.string().min(3),
+  how: z.string().min(3),
+  lead: range.refine((p) => p.low > 0, 'above nothing'),
+  q10: z.number().min(1).max(4),
+  coldest: z.number().nullable(),
+  only: z.literal('block').optional(),
+  loss: range.refine((p) => p.low >= 0 && p.high < 1, 'a share').optional(),
+  source,
+  kind,
+  confidence,
+})
+
 /** Every table with its shape, by file name. */
 export const TABLES = {
   'materials.json': z.array(materialRowSchema),
@@ -228,6 +248,7 @@ export const TABLES = {
   'growth.json': z.array(growthSchema),
   'limes.json': z.array(dressingSchema),
   'dressings.json': z.array(dressingSchema),
+  'preparation.json': z.array(preparationSchema),
   'sources.json': sourcesSchema,
 } as const
 

@@ -4,9 +4,14 @@ import { jobV4 } from './job.v4'
 import { jobV5 } from './job.v5'
 import { jobV6 } from './job.v6'
 import { jobV7 } from './job.v7'
+import { jobV8 } from './job.v8'
+import { dressingPackV2 } from './dressingPack.v2'
 import { placeV2 } from './place.v2'
 import { recordV2 } from './record.v2'
 import { recordV3 } from './record.v3'
+import { recordV4 } from './record.v4'
+import { settingsV2 } from './settings.v2'
+import { shelfV2 } from './shelf.v2'
 import type { Kind } from '@/model/garden/schemas'
 
 /** Takes data of one version to the next. Pure; throws with a sentence where the data cannot be taken over. */
@@ -17,7 +22,10 @@ export type MigrationTable = Partial<Record<Kind, Record<number, Migration>>>
 
 /** A new version gets its step here, a saved old file beside it and a test that reads that file. */
 export const MIGRATIONS: MigrationTable = {
-  job: { 1: jobV2, 2: jobV3, 3: jobV4, 4: jobV5, 5: jobV6, 6: jobV7 },
+  dressingPack: { 1: dressingPackV2 },
+  job: { 1: jobV2, 2: jobV3, 3: jobV4, 4: jobV5, 5: jobV6, 6: jobV7, 7: jobV8 },
   place: { 1: placeV2 },
-  record: { 1: recordV2, 2: recordV3 },
+  record: { 1: recordV2, 2: recordV3, 3: recordV4 },
+  settings: { 1: settingsV2 },
+  shelf: { 1: shelfV2 },
 }

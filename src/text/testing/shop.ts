@@ -1,6 +1,6 @@
 import { readAmount, type Manner } from '@/model/amounts/amount'
 import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
-import type { Garden } from '@/model/garden/garden'
+import { DEFAULT_SETTINGS, type Garden } from '@/model/garden/garden'
 import { doseTotals } from '@/model/make/doseTotals'
 import type { Quantities } from '@/model/make/quantities'
 import { doseLines, shoppingList } from '@/model/make/shoppingList'
@@ -29,7 +29,7 @@ export function sayOfShop(
   quantities: Quantities,
   say: (where: string, ...texts: string[]) => void,
 ): void {
-  const garden: Garden = new Map([['settings', { units, theme: 'auto' }]])
+  const garden: Garden = new Map([['settings', { ...DEFAULT_SETTINGS, units }]])
   const totals = doseTotals(job, quantities)
   for (const dose of totals) say('dose', doseWeightText(dose.grams, units))
   const bought = shoppingList(garden, quantities)

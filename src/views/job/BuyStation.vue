@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** From the container back to the shop: how much of each, in packs, with what is lost on the way kept apart. */
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { useClipboard } from '@vueuse/core'
+import { computed, ref, toRaw } from 'vue'
+import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
+import MoneyBox from '@/components/make/MoneyBox.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import GatherTable from '@/components/make/GatherTable.vue'
@@ -11,16 +14,24 @@ import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
 import PlanFields from '@/components/PlanFields.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
+import { useFinderWishes } from '@/composables/useFinderWishes'
 import { useQuantities } from '@/composables/useQuantities'
+import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
 import type { Dressing, Material } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
 import { dressingEntry, shelfEntry } from '@/model/garden/shelfEntry'
-import { doseTotals } from '@/model/make/doseTotals'
-import { costOfGathering, doseLines, mixLines, shoppingList } from '@/model/make/shoppingList'
+import type { MarkList } from '@/model/garden/commands'
+import { bagsOf, liveJob } from '@/model/garden/garden'
+import { GARDEN_LIMITS } from '@/model/garden/limits'
+import type { Job } from '@/model/garden/schemas'
+import { shelvedOf } from '@/model/make/settle'
+import { againstBags, nudgesOf } from '@/model/make/money'
+import { isOver } from '@/stations'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
 import { overText } from '@/text/measures'
-import { gatherLines } from '@/text/gather'
+import { boughtId, gatherLines, shoppingText, withBought, type GatherLine } from '@/text/gather'
+import { bedCostRows, moneyRows, nudgeText } from '@/text/money'
 import { jobTitle, packText, shortName } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
 import { percentText, volumeText } from '@/text/units'
@@ -38,14 +49,92 @@ const notes = computed(() =>
     ? quantities.value.notes.filter((n) => n.code === 'measures-rounded').map((n) => noteText(n, units.value))
     : [],
 )
-const list = computed(() => (q.value ? shoppingList(garden.records, q.value) : []))
-const doses = computed(() =>
-  q.value && job.value ? doseLines(garden.records, doseTotals(job.value, q.value)) : [],
-)
-const mixes = computed(() => (q.value && job.value ? mixLines(job.value, q.value) : []))
+const shopping = useShopping(inHand)
+const { list, mixes, doses, money } = shopping
 const lines = computed(() => gatherLines(list.value, mixes.value, doses.value, units.value))
-const cost = computed(() => costOfGathering(list.value, mixes.value, doses.value))
-const unpriced = computed(() => cost.value.missing.map(({ id, name }) => name ?? shortName(id)).join(', '))
+const unpriced = computed(() => {
+  const names = new Map(lines.value.map((line) => [boughtId(line), line.name]))
+  return money.value.missing.map((id) => names.get(id) ?? shortName(id)).join(', ')
+})
+const marks = (change: Partial<Pick<Job, MarkList>>, what: string) =>
+  garden.run({ type: 'job/marks', jobId, change, what })
+const tick = (line: GatherLine, done: boolean) =>
+  marks(
+    { bought: withBought(toRaw(job.value!.bought), line, done) },
+    done ? `ticking ${line.name}` : `unticking ${line.name}`,
+  )
+/** Jobs that may be bought for too: in hand, mixed and not made. */
+const otherJobs = computed(() =>
+  garden.jobs
+    .filter((j) => j.id !== jobId && !isOver(j) && j.recordId === null && j.parts.length > 0)
+    .map((j) => ({ value: j.id, label: jobTitle(liveJob(garden.records, j)) })),
+)
+const litres = computed(() =>
+  q.value ? shopping.others.value.reduce((sum, o) => sum + o.quantities.inPlace, q.value.inPlace) : 0,
+)
+const moneyTable = computed(() => moneyRows(money.value, litres.value, units.value))
+const bedCosts = computed(() =>
+  q.value && job.value && shopping.others.value.length === 0
+    ? bedCostRows(job.value, q.value, money.value.used)
+    : [],
+)
+const bags = computed(() =>
+  bagsOf(garden.records)
+    .filter((b) => b.price !== null && b.price > 0)
+    .map((b) => ({
+      value: b.id,
+      label: `${b.name.trim() || 'Bagged mix'}, ${volumeText(b.litres, units.value)}`,
+    })),
+)
+const bagId = ref('')
+const bag = computed({
+  get: () => bagId.value || bags.value[0]?.value || '',
+  set: (id) => (bagId.value = id),
+})
+const against = computed(() => {
+  const one = bagsOf(garden.records).find((b) => b.id === bag.value)
+  return one?.price && list.value.every((l) => l.purchase.cost !== null)
+    ? againstBags(list.value, litres.value, { litres: one.litres, price: one.price })
+    : null
+})
+const nudges = computed(() =>
+  q.value && shopping.others.value.length === 0 && mixes.value.length === 0
+    ? nudgesOf(list.value).map((nudge) => ({
+        ...nudgeText(nudge, q.value!.toBlend, units.value),
+        litres: q.value!.toBlend * nudge.scale,
+      }))
+    : [],
+)
+const { wish } = useFinderWishes(inHand, jobId)
+/** Looks for another in its place, the rest of the mix as it is. */
+function findAnother(material: Material) {
+  const rest = job.value!.parts.map((p) => p.materialId).filter((id) => id !== material.id)
+  wish.value = {
+    ...wish.value,
+    source: 'all',
+    mustUse: rest.filter((id) => !id.startsWith('mix:')),
+    mustNotUse: [material.id],
+    maxMaterials: Math.max(2, rest.length + 1),
+    minFamilies: 1,
+  }
+  void go('finder')
+}
+const isShelvable = computed(() => job.value?.bought.some((b) => b.amount > 0 && !b.id.startsWith('mix:')))
+const putOnShelf = () =>
+  garden.run({
+    type: 'shelf/put',
+    shelf: shelvedOf(garden.records, toRaw(job.value!.bought)),
+    what: 'putting it on the shelf',
+    jobId,
+  })
+const plainList = computed(() => shoppingText(`${jobTitle(job.value!)}: what to gather`, lines.value))
+const { copy, copied } = useClipboard({ legacy: true })
+async function shareList() {
+  if (navigator.share)
+    // Whoever shuts the sheet again has not failed at anything.
+    await navigator.share({ title: jobTitle(job.value!), text: plainList.value }).catch(() => undefined)
+  else await copy(plainList.value)
+}
 const stages = computed(() => {
   if (!q.value) return []
   const measured = q.value.plan.totals.reduce((sum, t) => sum + t.litres, 0)
@@ -83,6 +172,17 @@ const saveCsv = () =>
         :beside="(field: string) => beside(field, quantities)"
         @change="garden.run({ type: 'job/plan', jobId, plan: $event })"
       />
+      <ManyChoiceField
+        v-if="otherJobs.length"
+        label="Bought together with"
+        :options="otherJobs"
+        search="Search your jobs"
+        none="No such job"
+        placeholder="this job alone"
+        :most="GARDEN_LIMITS.jobsTogether.value"
+        :model-value="job.boughtWith"
+        @update:model-value="marks({ boughtWith: [...$event] }, 'what is bought together')"
+      />
     </section>
     <ProblemBox v-if="problem" :sentence="problem">
       <RouterLink v-if="wrongBeds" :to="to('containers')">Back to the containers</RouterLink>
@@ -95,27 +195,56 @@ const saveCsv = () =>
         <h2>What to gather</h2>
         <span class="row">
           <Button label="Print the list" icon="pi pi-print" text size="small" @click="printPage" />
+          <Button
+            :label="copied ? 'Copied' : 'Share as text'"
+            icon="pi pi-share-alt"
+            text
+            size="small"
+            @click="shareList"
+          />
           <Button label="Save as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
         </span>
       </div>
       <GatherTable
         :lines="lines"
         @pack="editing = $event"
+        @tick="tick"
+        @missing="findAnother"
         @dose-pack="editingDose = dressingById($event) ?? null"
         @origin="(mix, kind) => garden.run({ type: 'mix/origin', jobId, mixId: mix.id, origin: { kind } })"
       />
-      <p class="total">
-        <template v-if="cost.missing.length < cost.of">
-          Known cost: <strong class="figure">{{ cost.sum.toFixed(2) }}</strong>,
-          {{ (cost.sum / q.inPlace).toFixed(3) }} a litre in place.
-        </template>
-        <span v-if="unpriced" class="soft">No price yet for {{ unpriced }}.</span>
+      <div v-if="isShelvable" class="row no-print">
+        <span class="soft">What is ticked goes onto your shelf when the mix is recorded.</span>
+        <Button label="Put it there now" text size="small" @click="putOnShelf" />
+      </div>
+      <MoneyBox
+        v-model:bag="bag"
+        :rows="moneyTable"
+        :beds="bedCosts"
+        :missing="unpriced"
+        :bags="bags"
+        :against="against"
+        :units="units"
+      />
+      <p v-for="n in nudges" :key="n.text" class="nudge no-print">
+        {{ n.text }}
+        <Button
+          :label="n.action"
+          text
+          size="small"
+          @click="garden.run({ type: 'job/amount', jobId, litres: n.litres })"
+        />
       </p>
-      <p class="soft">
-        Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted. Peat
-        wants hours to a day to take up water, coir an hour.
+      <p class="soft no-print">
+        Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted.
       </p>
-      <Button label="On to mixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
+      <Button
+        class="no-print"
+        label="On to preparing"
+        icon="pi pi-arrow-right"
+        icon-pos="right"
+        @click="go('prepare')"
+      />
     </template>
     <PackDialog
       :material="editing"
@@ -136,16 +265,16 @@ const saveCsv = () =>
 
 <style scoped>
 .plan {
+  display: grid;
+  gap: 14px;
   margin-bottom: 16px;
 }
 .title {
   justify-content: space-between;
   margin-top: 10px;
 }
-.total {
-  margin: 14px 0 6px;
-}
-.total .figure {
-  font-size: 1.25rem;
+.nudge {
+  border-left: 4px solid var(--leaf);
+  padding-left: 10px;
 }
 </style>

@@ -7,6 +7,7 @@ import ChipRow from '@/components/frame/ChipRow.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TickLine from '@/components/frame/TickLine.vue'
 import PlantedForm from '@/components/make/PlantedForm.vue'
+import { useCautions } from '@/composables/useCautions'
 import { useFirstOpen } from '@/composables/useFirstOpen'
 import { useJob } from '@/composables/useJob'
 import { useQuantities } from '@/composables/useQuantities'
@@ -24,6 +25,7 @@ const inHand = useJob(() => jobId)
 const { garden, job, units, crop } = inHand
 const { q, problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
+const seen = useCautions(garden)
 
 const cards = computed(() => (job.value && q.value ? fillingCards(job.value, q.value) : []))
 const { chosen, card, allDone } = useFirstOpen(cards, (c) => c.left === 0)
@@ -78,7 +80,7 @@ async function plant(day: string) {
           />
         </ol>
       </section>
-      <section>
+      <section class="side">
         <PlantedForm
           :planted="job.plantedOn"
           :open="!allDone"
@@ -86,8 +88,23 @@ async function plant(day: string) {
           @plant="plant"
           @undo="setPlanted(null)"
         />
-        <CautionList heading="While you fill" :cautions="cautions" />
+        <Button label="Labels for the pots" icon="pi pi-qrcode" outlined @click="go('labels')" />
+        <CautionList
+          heading="While you fill"
+          :cautions="cautions"
+          :read="seen.read.value"
+          @read="seen.acknowledge"
+        />
       </section>
     </template>
   </StationFrame>
 </template>
+
+<style scoped>
+.side {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  gap: 16px;
+}
+</style>

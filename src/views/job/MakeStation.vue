@@ -1,24 +1,37 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import CheckField from '@/components/field/CheckField.vue'
 import ChipRow from '@/components/frame/ChipRow.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import BatchCard from '@/components/make/BatchCard.vue'
 import BatchPrint from '@/components/make/BatchPrint.vue'
 import BeforeMixing from '@/components/make/BeforeMixing.vue'
+import BigStep from '@/components/make/BigStep.vue'
+import OtherwiseDialog from '@/components/make/OtherwiseDialog.vue'
+import TimerList from '@/components/make/TimerList.vue'
+import TubChecks from '@/components/make/TubChecks.vue'
+import { useBigStep } from '@/composables/useBigStep'
+import { useCautions } from '@/composables/useCautions'
 import { useFirstOpen } from '@/composables/useFirstOpen'
 import { useJob } from '@/composables/useJob'
+import { useMaking } from '@/composables/useMaking'
+import { useOtherwise } from '@/composables/useOtherwise'
 import { useQuantities } from '@/composables/useQuantities'
+import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
+import { useTimers } from '@/composables/useTimers'
+import { useTubChecks } from '@/composables/useTubChecks'
 
-import { batchCards, isDone } from '@/model/make/batchCard'
+import type { MarkList } from '@/model/garden/commands'
+import type { Job } from '@/model/garden/schemas'
+import { isDone } from '@/model/make/batchCard'
 import { doseTotals } from '@/model/make/doseTotals'
-import { shoppingList } from '@/model/make/shoppingList'
 import { cautionsForMixing } from '@/text/cautions'
 import { counted } from '@/text/counted'
 import { jobTitle } from '@/text/labels'
-import { asMeasuredText, batchFillsText, batchTitle, soakingText } from '@/text/measures'
+import { asMeasuredText, batchFillsText, batchPlaceText, batchTitle, soakingText } from '@/text/measures'
 import { volumeText } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -27,7 +40,8 @@ const { garden, job, units, materials } = inHand
 const { q, problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
 
-const cards = computed(() => (job.value && q.value ? batchCards(job.value, q.value) : []))
+const making = useMaking(inHand)
+const { cards } = making
 const ticks = computed(() => new Set(job.value?.ticks))
 const { chosen, card, allDone } = useFirstOpen(cards, isDone)
 const doneCount = computed(() => cards.value.filter(isDone).length)
@@ -38,9 +52,8 @@ const chips = computed(() =>
     done: isDone(c),
   })),
 )
-const soaking = computed(() =>
-  q.value ? soakingText(shoppingList(garden.records, q.value), units.value) : [],
-)
+const { list } = useShopping(inHand, { alone: true })
+const soaking = computed(() => soakingText(list.value, units.value))
 const limeIds = computed(() =>
   job.value && q.value
     ? doseTotals(job.value, q.value)
@@ -53,6 +66,23 @@ const rounded = computed(() => (q.value ? asMeasuredText(q.value) : ''))
 
 const tick = (materialId: string, done: boolean) =>
   garden.run({ type: 'tick/set', jobId, batch: card.value!.index, materialId, done })
+const marks = (change: Partial<Pick<Job, MarkList>>, what: string) =>
+  garden.run({ type: 'job/marks', jobId, change, what })
+const seen = useCautions(garden)
+const timers = useTimers(inHand)
+const step = useBigStep(garden, {
+  job,
+  card,
+  units,
+  tick,
+  keepTally: (tally) => marks({ tally }, 'counting'),
+})
+const otherwise = useOtherwise(inHand, card, making.made, marks)
+const { planned, others, isChanged, lines: otherwiseLines, becomes } = otherwise
+const checks = useTubChecks(inHand, card, making.remade, marks)
+const telling = ref(false)
+const batchPlace = computed(() => batchPlaceText(card.value!, cards.value.length - 1 - chosen.value))
+const isLast = computed(() => card.value!.index === card.value!.of - 1)
 const haveReady = (mixId: string) =>
   garden.run({ type: 'mix/origin', jobId, mixId, origin: { kind: 'ready' } })
 function nextBatch() {
@@ -60,6 +90,7 @@ function nextBatch() {
   if (open === -1) void go('record')
   else chosen.value = open
 }
+const timeTurning = () => timers.start(`Turning ${batchTitle(card.value!).toLowerCase()}`, 5)
 const printPage = () => window.print()
 </script>
 
@@ -67,12 +98,46 @@ const printPage = () => window.print()
   <StationFrame v-if="job" class="make" :problem="problem" columns="minmax(280px, 380px) minmax(0, 1fr)">
     <template #back><Button label="Back to quantities" text size="small" @click="go('buy')" /></template>
     <template v-if="q && card">
-      <BeforeMixing :soaking="soaking" :bucket="volumeText(job.plan.bucket, units)" :cautions="cautions" />
+      <BeforeMixing
+        :soaking="soaking"
+        :bucket="volumeText(job.plan.bucket, units)"
+        :cautions="cautions"
+        :read="seen.read.value"
+        @read="seen.acknowledge"
+      />
       <section class="work" aria-labelledby="batch-title">
         <ChipRow :chips="chips" :chosen="chosen" label="Batches" @choose="chosen = $event">
           <Button label="Print the card" icon="pi pi-print" text size="small" @click="printPage" />
         </ChipRow>
+        <div class="row no-print modes">
+          <CheckField
+            label="One big step at a time"
+            :model-value="garden.settings.bigSteps"
+            @update:model-value="step.setBig"
+          />
+          <CheckField
+            v-if="garden.settings.bigSteps"
+            label="Left hand"
+            :model-value="garden.settings.hand === 'left'"
+            @update:model-value="garden.setSettings({ hand: $event ? 'left' : 'right' })"
+          />
+        </div>
+        <BigStep
+          v-if="step.big.value && step.line.value"
+          :line="step.line.value"
+          :at="step.at.value"
+          :of="card.lines.length"
+          :batch="batchPlace"
+          :count="step.count.value"
+          :left="garden.settings.hand === 'left'"
+          :speaks="step.speaks"
+          :units="units"
+          @press="step.press"
+          @back="step.back"
+          @say="step.say"
+        />
         <BatchCard
+          v-else
           :card="card"
           :fills="batchFillsText(card, job, q)"
           :ticks="ticks"
@@ -81,6 +146,40 @@ const printPage = () => window.print()
           @tick="tick"
           @ready="haveReady(card.mix!.id)"
           @next="nextBatch"
+        />
+        <TimerList :timers="timers" />
+        <div class="row no-print">
+          <Button
+            v-if="planned.length"
+            label="Ran short, or used something else"
+            icon="pi pi-exclamation-circle"
+            outlined
+            @click="telling = true"
+          />
+          <Button v-if="isChanged" label="This batch as planned again" text @click="otherwise.asPlanned" />
+          <Button label="Time the turning: 5 minutes" icon="pi pi-stopwatch" text @click="timeTurning" />
+        </div>
+        <div v-if="becomes" class="changed">
+          <p v-for="line in otherwiseLines" :key="line">{{ line }}</p>
+          <p><strong>All together:</strong> {{ becomes }}</p>
+        </div>
+        <TubChecks
+          v-if="!card.mix"
+          :readings="checks.rows.value"
+          :corrections="checks.corrections.value"
+          :units="units"
+          @read="checks.read"
+          @forget="checks.forget"
+          @correct="checks.correct"
+        />
+        <OtherwiseDialog
+          v-model:visible="telling"
+          :measures="planned"
+          :materials="others"
+          :says="otherwise.says"
+          :is-last="isLast"
+          :units="units"
+          @keep="otherwise.keep"
         />
         <p class="soft no-print">
           {{ doneCount }} of {{ counted(cards.length, 'batch', 'batches') }} done.
@@ -108,6 +207,17 @@ const printPage = () => window.print()
 </template>
 
 <style scoped>
+.changed {
+  border-left: 4px solid var(--straw);
+  padding-left: 10px;
+  margin: 10px 0;
+}
+.changed p {
+  margin: 0 0 4px;
+}
+.modes {
+  gap: 20px;
+}
 @media print {
   .make {
     display: block;

@@ -1,20 +1,29 @@
 <script setup lang="ts">
 /** Done: when, how it went, kept with what was expected of it. */
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, ref, toRaw } from 'vue'
 import { useRouter } from 'vue-router'
+import CheckField from '@/components/field/CheckField.vue'
 import NoteField from '@/components/field/NoteField.vue'
 import TextField from '@/components/field/TextField.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
+import LeftList from '@/components/record/LeftList.vue'
+import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import { useJob } from '@/composables/useJob'
+import { useMaking } from '@/composables/useMaking'
+import { usePhotos } from '@/composables/usePhotos'
 import { useQuantities } from '@/composables/useQuantities'
+import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
-import { LONGEST_NOTE } from '@/model/garden/limits'
-import { batchCards } from '@/model/make/batchCard'
+import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { recordFrom } from '@/model/make/recordFrom'
+import { isShort, leftOver, shelfWith, type Left } from '@/model/make/settle'
 import { dayProblem, isoDay } from '@/text/dates'
 import { jobTitle } from '@/text/labels'
+import { otherwiseTexts } from '@/text/making'
+import { aboutName } from '@/text/preparing'
+import { leftText } from '@/text/settle'
 import { expectedText, recordedText } from '@/text/records'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -28,18 +37,52 @@ const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
 const open = computed(() =>
-  job.value && q.value
-    ? batchCards(job.value, q.value).reduce((sum, c) => sum + c.lines.length - c.done, 0)
-    : 0,
+  job.value && q.value ? making.cards.value.reduce((sum, c) => sum + c.lines.length - c.done, 0) : 0,
 )
 const madeOn = ref(isoDay(new Date()))
 const dateProblem = computed(() => dayProblem(madeOn.value, 'mixed'))
 
+const { list, doses, money } = useShopping(inHand, { alone: true })
+const making = useMaking(inHand)
+const photos = usePhotos(garden, () => jobId)
+/** Take what went in off the shelf, and put on it what was bought over. */
+const settles = ref(true)
+const answers = ref<Record<string, 'none' | 'bought'>>({})
+const left = computed(() => leftOver(garden.records, list.value, doses.value, making.used.value))
+const leftRows = computed(() => left.value.map((row) => ({ id: row.id, ...leftText(row, units.value) })))
+const isAnswered = computed(
+  () => !settles.value || left.value.every((row) => !isShort(row) || answers.value[row.id]),
+)
+const stockOf = (row: Left) =>
+  answers.value[row.id] === 'bought' ? (row.leftIfBought ?? 0) : Math.max(0, row.left)
+const lots = computed(() =>
+  (job.value?.bought ?? []).filter((b) => b.amount > 0).map((b) => ({ ...b, name: aboutName(b.id) })),
+)
+const setLot = (id: string, lot: string) =>
+  garden.run({
+    type: 'job/marks',
+    jobId,
+    change: { bought: toRaw(job.value!.bought).map((b) => (b.id === id ? { ...b, lot } : b)) },
+    what: 'lot',
+  })
+
 function finish() {
   const j = job.value
-  if (!j || !q.value || dateProblem.value) return
-  const made = recordFrom(crypto.randomUUID(), j, q.value, madeOn.value, j.note, jobTitle(j))
-  garden.run({ type: 'job/finish', jobId, record: made })
+  if (!j || !q.value || dateProblem.value || !isAnswered.value) return
+  const record = recordFrom(toRaw(j), q.value, {
+    id: crypto.randomUUID(),
+    madeOn: madeOn.value,
+    note: j.note,
+    jobName: jobTitle(j),
+    made: making.made.value,
+    remade: making.remade.value,
+    otherwise: otherwiseTexts(j, units.value),
+    money: money.value,
+  })
+  const shelf = settles.value
+    ? shelfWith(garden.records, new Map(left.value.map((row) => [row.id, stockOf(row)])))
+    : undefined
+  garden.run({ type: 'job/finish', jobId, record, shelf })
 }
 const seeRecord = (id: string) =>
   router.push({ name: 'records', params: { garden: garden.name }, query: { id } })
@@ -79,11 +122,36 @@ const seeRecord = (id: string) =>
           placeholder="How it felt, what was swapped, the weather"
           @update:model-value="garden.run({ type: 'job/note', jobId, note: $event })"
         />
+        <TextField
+          v-for="b in lots"
+          :key="b.id"
+          :label="`Lot of ${b.name}`"
+          :most="LONGEST_NAME"
+          hint="as printed on the pack, if you want to find it again"
+          :model-value="b.lot"
+          @update:model-value="setLot(b.id, $event)"
+        />
+        <template v-if="leftRows.length">
+          <CheckField v-model="settles" label="Take what went in off my shelf" />
+          <LeftList
+            v-if="settles"
+            :rows="leftRows"
+            :answers="answers"
+            @answer="(id, answer) => (answers = { ...answers, [id]: answer })"
+          />
+        </template>
+        <PhotoStrip
+          :photos="photos.photos.value"
+          :room="photos.room.value"
+          :trouble="photos.trouble.value"
+          @add="photos.add"
+          @remove="photos.remove"
+        />
         <Button
           type="submit"
           label="Record this mix"
           icon="pi pi-check"
-          :disabled="!q || dateProblem !== null"
+          :disabled="!q || dateProblem !== null || !isAnswered"
         />
       </form>
     </template>

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
+import Button from 'primevue/button'
 import { computed, ref } from 'vue'
+import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
+import { saveFile } from '@/composables/saveFile'
+import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
+import { shortName } from '@/text/labels'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
 import MaterialRow from '@/components/shelf/MaterialRow.vue'
 import PackDialog from '@/components/PackDialog.vue'
 import { MATERIALS, type Material } from '@/core/data'
-import { ownMaterialsOf } from '@/model/garden/garden'
+import { ownMaterialsOf, shelfItemOf } from '@/model/garden/garden'
 import { ownRowsOf } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
@@ -29,10 +34,31 @@ const rows = computed(() =>
     own: owns.value.get(material.id) ?? null,
   })),
 )
+const sheetOpen = ref(false)
+const read = (text: string) => shelfFromText(text, garden.records, findMaterial, units)
+/** A material as somebody may write it: its id, its name in full or in short. */
+function findMaterial(name: string): Material | undefined {
+  const wanted = name.trim().toLowerCase()
+  return all.value.find((m) => [m.id, m.name, shortName(m.id)].some((n) => n.toLowerCase() === wanted))
+}
+const saveCsv = () =>
+  saveFile(
+    'open-bed shelf.csv',
+    shelfToCsv(
+      all.value.flatMap((m) => shelfItemOf(garden.records, m.id) ?? []),
+      shortName,
+      units,
+    ),
+    'text/csv',
+  )
 </script>
 
 <template>
-  <p class="soft count" role="status">{{ rows.length }} of {{ counted(all.length, 'material') }}</p>
+  <div class="row count">
+    <span class="soft" role="status">{{ rows.length }} of {{ counted(all.length, 'material') }}</span>
+    <Button label="Save the shelf as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
+    <Button label="Read a sheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+  </div>
   <ul class="plain">
     <MaterialRow
       v-for="{ material, entry, own } in rows"
@@ -47,6 +73,18 @@ const rows = computed(() =>
     />
   </ul>
   <p v-if="rows.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+  <ShelfSheetDialog
+    v-model:visible="sheetOpen"
+    :units="units"
+    :read="read"
+    @take="
+      garden.run({
+        type: 'shelf/put',
+        shelf: { materials: $event, dressings: [] },
+        what: 'a sheet of the shelf',
+      })
+    "
+  />
   <MaterialFigures :material="figuresOf" @close="figuresOf = null" />
   <PackDialog
     :material="packOf"

@@ -8,6 +8,7 @@ import {
   liveJob,
   ownDressingKey,
   ownMaterialKey,
+  photoKey,
   PLACE_KEY,
   recordKey,
   recordOf,
@@ -16,15 +17,20 @@ import {
 } from '../garden'
 import { sameData } from '../same'
 import type { AnyData, Bed } from '../schemas'
-import type { Change, Command } from './command'
+import type { Change, Command, ShelfChange } from './command'
 import { changedFill, nextJob } from './job'
-import { changesMeasures, ticksElsewhere } from './marks'
+import { changesMeasures, ticksElsewhere, withoutTicks } from './marks'
 
 /** One record set; nothing where it says so already. */
 function put(garden: Garden, key: string, after: AnyData): Change[] {
   const before = garden.get(key) ?? null
   return sameData(before, after) ? [] : [{ key, before, after }]
 }
+
+const shelved = (garden: Garden, { materials, dressings }: ShelfChange): Change[] => [
+  ...materials.flatMap((item) => put(garden, shelfKey(item.materialId), item)),
+  ...dressings.flatMap((item) => put(garden, dressingPackKey(item.dressingId), item)),
+]
 
 /**
  * What a command would change in a garden. Pure; an empty list means that nothing would.
@@ -76,7 +82,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       const key = recordKey(command.record.id)
       return [
         { key, before: garden.get(key) ?? null, after: command.record },
-        { key: jobKey(job.id), before: job, after: { ...job, recordId: command.record.id } },
+        { key: jobKey(job.id), before: job, after: { ...job, recordId: command.record.id, bought: [] } },
+        ...(command.shelf ? shelved(garden, command.shelf) : []),
       ]
     }
     case 'record/edit': {
@@ -100,6 +107,20 @@ export function changesOf(garden: Garden, command: Command): Change[] {
     }
     case 'shelf/set':
       return put(garden, shelfKey(command.item.materialId), command.item)
+    case 'shelf/put': {
+      const job = command.jobId ? jobOf(garden, command.jobId) : undefined
+      const changes = shelved(garden, command.shelf)
+      if (job?.bought.length)
+        changes.push({ key: jobKey(job.id), before: job, after: { ...job, bought: [] } })
+      return changes
+    }
+    case 'photo/add':
+      return put(garden, photoKey(command.photo.id), command.photo)
+    case 'photo/remove': {
+      const key = photoKey(command.photoId)
+      const before = garden.get(key)
+      return before ? [{ key, before, after: null }] : []
+    }
     case 'dressingPack/set':
       return put(garden, dressingPackKey(command.item.dressingId), command.item)
     case 'ownMaterial/set':
@@ -124,7 +145,7 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       const now = command.type === 'jobBed/spec' ? liveJob(garden, job) : job
       const next = nextJob(now, command)
       if (sameData(now, next)) return []
-      const after = changesMeasures(command) && next.ticks.length > 0 ? { ...next, ticks: [] } : next
+      const after = changesMeasures(command) ? withoutTicks(next) : next
       const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
       if (command.type === 'jobBed/add' && command.bed)
         changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })

@@ -15,12 +15,21 @@ import type {
   MixRecord,
   OwnDressingRecord,
   OwnMaterialRecord,
+  Photo,
   Place,
   Plan,
   Recipe,
   ShelfItem,
   Version,
 } from '../schemas'
+
+export type StepList = 'readySteps' | 'readyAdded' | 'readyLeft' | 'filledSteps' | 'followedSteps'
+export type MarkList = 'boughtWith' | 'bought' | 'otherwise' | 'tally' | 'readings' | 'corrections' | 'timers'
+/** Shelf entries as they are to be. */
+export interface ShelfChange {
+  materials: ShelfItem[]
+  dressings: DressingPack[]
+}
 
 /** Every change a grower can make, as plain data. */
 export type Command =
@@ -34,9 +43,15 @@ export type Command =
   | { type: 'job/companions'; jobId: string; cropIds: string[] }
   /** `field` names what was typed in: typing on in it undoes as one. A climate or a file is a step of its own. */
   | { type: 'place/set'; place: Place; field?: string }
-  | { type: 'job/planting'; jobId: string; change: Partial<Pick<Job, 'plantMonth' | 'plants' | 'plantedOn'>> }
-  /** A step of filling or of the season, done or not. */
-  | { type: 'steps/set'; jobId: string; list: 'filledSteps' | 'followedSteps'; step: string; done: boolean }
+  | {
+      type: 'job/planting'
+      jobId: string
+      change: Partial<Pick<Job, 'plantMonth' | 'plants' | 'plantedOn' | 'mixOn'>>
+    }
+  /** A step of getting ready, of filling or of the season, done or not; or one of getting ready added or left out. */
+  | { type: 'steps/set'; jobId: string; list: StepList; step: string; done: boolean }
+  /** What was bought, read, timed and made otherwise; `what` for the undo button. */
+  | { type: 'job/marks'; jobId: string; change: Partial<Pick<Job, MarkList>>; what: string }
   /** A band moved, or left to the crop again. */
   | { type: 'job/band'; jobId: string; target: Target; band: Band | null }
   | { type: 'job/archive'; jobId: string; archived: boolean }
@@ -61,7 +76,8 @@ export type Command =
   | { type: 'job/plan'; jobId: string; plan: Partial<Plan> }
   | { type: 'job/note'; jobId: string; note: string }
   | { type: 'job/remove'; jobId: string }
-  | { type: 'job/finish'; jobId: string; record: MixRecord }
+  /** With what is left on the shelf. */
+  | { type: 'job/finish'; jobId: string; record: MixRecord; shelf?: ShelfChange }
   | { type: 'part/add'; jobId: string; materialId: string; twelfths: number }
   | { type: 'part/change'; jobId: string; materialId: string; by: number }
   | { type: 'part/remove'; jobId: string; materialId: string }
@@ -107,6 +123,10 @@ export type Command =
   | { type: 'dressingPack/set'; item: DressingPack }
   | { type: 'ownMaterial/set'; material: OwnMaterialRecord }
   | { type: 'ownDressing/set'; dressing: OwnDressingRecord }
+  /** Several packs, prices or stocks at once; from a job, what was bought for it is on the shelf then. */
+  | { type: 'shelf/put'; shelf: ShelfChange; what: string; jobId?: string }
+  | { type: 'photo/add'; photo: Photo }
+  | { type: 'photo/remove'; photoId: string }
   | { type: 'garden/import'; changes: { key: string; after: AnyData }[] }
 
 /** One record before and after; null where there was or will be none. */

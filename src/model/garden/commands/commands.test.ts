@@ -1,4 +1,5 @@
 import { mixNeededFor } from '../mixNeededFor'
+import { shelfItem } from '@/model/garden/shelfEntry'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
 import { changesOf, mergeKeyOf, tickOf, type Command } from '.'
@@ -145,7 +146,7 @@ describe('commands', () => {
   test('finishing makes a record and ties the job to it; removing the record unties it', () => {
     const q = quantitiesOf(job)
     if (!q.ok) throw new Error(q.problem.code)
-    const record = recordFrom('r', job, q.value, '2026-03-02', 'good', 'Pot')
+    const record = recordFrom(job, q.value, { id: 'r', madeOn: '2026-03-02', note: 'good', jobName: 'Pot' })
     expect(() => recordSchema.parse(record)).not.toThrow()
     const changes = changesOf(gardenWith(job), { type: 'job/finish', jobId: 'j', record })
     expect(changes.map((c) => c.key)).toEqual([recordKey('r'), jobKey('j')])
@@ -175,7 +176,7 @@ describe('commands', () => {
     expect(changesOf(new Map(), { type: 'record/edit', recordId: 'gone', note: 'x' })).toEqual([])
   })
   test('the shelf keeps packs, prices and stock', () => {
-    const item = { materialId: 'pumice', pack: { kind: 'loose' as const, litres: 20 }, price: 11, stock: 5 }
+    const item = shelfItem('pumice', { kind: 'loose', litres: 20 }, 11, 5)
     expect(changesOf(new Map(), { type: 'shelf/set', item })).toEqual([
       { key: shelfKey('pumice'), before: null, after: item },
     ])

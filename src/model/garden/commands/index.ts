@@ -1,5 +1,5 @@
 export * from './changes'
-export type { Change, Command } from './command'
+export type { Change, Command, MarkList, ShelfChange, StepList } from './command'
 export { cropTargetPH } from './job'
 export { tickOf } from './marks'
 export { mergeKeyOf } from './undoSteps'

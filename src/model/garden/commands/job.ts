@@ -1,7 +1,7 @@
 import { cropRow } from '@/core/data/cropTable'
 import type { Job, JobBed } from '../schemas'
 import type { Command } from './command'
-import { tickOf } from './marks'
+import { tickOf, withoutTicks } from './marks'
 import { nextRecipe } from './recipe'
 
 /** Middle of a crop's pH band, to a tenth. */
@@ -70,7 +70,9 @@ export function nextJob(job: Job, command: Command): Job {
       return { ...job, ticks: command.done ? [...rest, tick] : rest }
     }
     case 'ticks/clear':
-      return { ...job, ticks: [] }
+      return withoutTicks(job)
+    case 'job/marks':
+      return { ...job, ...command.change }
     case 'steps/set': {
       const rest = job[command.list].filter((s) => s !== command.step)
       return { ...job, [command.list]: command.done ? [...rest, command.step] : rest }

@@ -1,5 +1,5 @@
 import { jobKey, jobsOf, type Garden } from '../garden'
-import type { BedSpec } from '../schemas'
+import type { BedSpec, Job } from '../schemas'
 import type { Change, Command } from './command'
 
 /** Mark on a measure that is in: which batch, which material. */
@@ -26,6 +26,12 @@ const changesAmount = (change: Partial<BedSpec>) =>
 export const changesMeasures = (command: Command) =>
   command.type === 'jobBed/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
 
+/** A job with nothing ticked, counted or made otherwise: its measures are no longer those that were. */
+export const withoutTicks = (job: Job): Job =>
+  job.ticks.length + job.otherwise.length > 0 || job.tally
+    ? { ...job, ticks: [], otherwise: [], tally: null }
+    : job
+
 /** Jobs under way that fill a bed too: marks made in them mean something else once it is changed. */
 export const ticksElsewhere = (
   garden: Garden,
@@ -42,5 +48,5 @@ export const ticksElsewhere = (
             j.ticks.length > 0 &&
             j.fills.some((f) => f.bedId === bedId),
         )
-        .map((j) => ({ key: jobKey(j.id), before: j, after: { ...j, ticks: [] } }))
+        .map((j) => ({ key: jobKey(j.id), before: j, after: withoutTicks(j) }))
     : []

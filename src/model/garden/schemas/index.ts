@@ -1,20 +1,22 @@
 import { bedSchema, type Bed } from './bed'
 import { jobSchema, type Job } from './job'
-import {
-  dressingPackSchema,
-  ownDressingSchema,
-  ownMaterialSchema,
-  type DressingPack,
-  type OwnDressingRecord,
-  type OwnMaterialRecord,
-} from './own'
+import { ownDressingSchema, ownMaterialSchema, type OwnDressingRecord, type OwnMaterialRecord } from './own'
+import { photoSchema, type Photo } from './photo'
 import { placeSchema, settingsSchema, type Place, type Settings } from './place'
 import { recordSchema, type MixRecord } from './record'
-import { bagSchema, shelfItemSchema, type Bag, type ShelfItem } from './shelf'
+import {
+  bagSchema,
+  dressingPackSchema,
+  shelfItemSchema,
+  type Bag,
+  type DressingPack,
+  type ShelfItem,
+} from './shelf'
 
 export * from './bed'
 export * from './job'
 export * from './own'
+export * from './photo'
 export * from './place'
 export * from './recipe'
 export * from './record'
@@ -27,6 +29,7 @@ export const SCHEMAS = {
   dressingPack: dressingPackSchema,
   job: jobSchema,
   material: ownMaterialSchema,
+  photo: photoSchema,
   place: placeSchema,
   record: recordSchema,
   shelf: shelfItemSchema,
@@ -38,13 +41,14 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bag: 1,
   bed: 1,
   dressing: 1,
-  dressingPack: 1,
-  job: 7,
+  dressingPack: 2,
+  job: 8,
   material: 1,
+  photo: 1,
   place: 2,
-  record: 3,
-  shelf: 1,
-  settings: 1,
+  record: 4,
+  shelf: 2,
+  settings: 2,
 }
 
 export type Kind = keyof typeof SCHEMAS
@@ -56,6 +60,7 @@ export interface DataOf {
   dressingPack: DressingPack
   job: Job
   material: OwnMaterialRecord
+  photo: Photo
   place: Place
   record: MixRecord
   shelf: ShelfItem
@@ -76,6 +81,6 @@ export function idOf(data: AnyData): string | null {
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place') return key
-  const kind = /^(bag|bed|dressing|dressingPack|job|material|record|shelf)\/.+/.exec(key)?.[1]
+  const kind = /^(bag|bed|dressing|dressingPack|job|material|photo|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

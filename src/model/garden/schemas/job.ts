@@ -20,6 +20,25 @@ export const planSchema = z.object({
   rounding: z.enum(ROUNDINGS).default('more'),
 })
 
+const stepsSchema = z.array(text(160)).max(GARDEN_LIMITS.readySteps.value)
+
+export const readingSchema = z.object({
+  id,
+  batch: z.int().min(0),
+  at: z.iso.datetime(),
+  /** Days after mixing. */
+  day: z.number().min(0),
+  kind: z.enum(['pH', 'salts']),
+  value: number,
+})
+export const correctionSchema = z.object({
+  id,
+  batch: z.int().min(0),
+  at: z.iso.datetime(),
+  dressingId: id,
+  grams: z.number().min(0),
+})
+
 export const jobSchema = recipeSchema.extend({
   id,
   name,
@@ -58,6 +77,37 @@ export const jobSchema = recipeSchema.extend({
   /** Size of one press of plus or minus. */
   step: z.enum(['whole', 'half', 'third', 'quarter']),
   plan: planSchema,
+  /** The day it is to be mixed; null while nobody said. */
+  mixOn: z.iso.date().nullable(),
+  /** Steps of getting ready, as "step:material": done, added to the usual ones, left out of them. */
+  readySteps: stepsSchema,
+  readyAdded: stepsSchema,
+  readyLeft: stepsSchema,
+  /** Other jobs that are bought for with it. */
+  boughtWith: z.array(id).max(GARDEN_LIMITS.jobsTogether.value),
+  /** Bought: loose litres of a material or a mix in bags, kg of a lime or feed; paid, null where unknown. */
+  bought: z
+    .array(z.object({ id, amount: z.number().min(0), paid: z.number().min(0).nullable(), lot: name }))
+    .max(GARDEN_LIMITS.bought.value),
+  /** Measures that went in otherwise than planned: so many loose litres, and what went in for the rest. */
+  otherwise: z
+    .array(
+      z.object({
+        batch: z.int().min(0),
+        materialId: id,
+        litres: z.number().min(0),
+        instead: z.object({ materialId: id, litres: z.number().min(0) }).nullable(),
+      }),
+    )
+    .max(GARDEN_LIMITS.otherwise.value),
+  /** Whole measures of one line that are in, of the line "batch:material"; null where none is under way. */
+  tally: z.object({ of: text(160), count: z.int().min(0) }).nullable(),
+  /** Read at the tub: pH, or dS/m by one part of mix to two of water. */
+  readings: z.array(readingSchema).max(GARDEN_LIMITS.readings.value),
+  /** Put into a batch because of a reading: a lime or another dressing, grams. */
+  corrections: z.array(correctionSchema).max(GARDEN_LIMITS.readings.value),
+  /** Count-downs that were started. */
+  timers: z.array(z.object({ id, label: name, endsAt: z.iso.datetime() })).max(GARDEN_LIMITS.timers.value),
   /** Measures already in, as "batch:material". */
   ticks: z.array(text(120)).max(GARDEN_LIMITS.ticks.value),
   /** Note being written for the record. */
@@ -67,4 +117,6 @@ export const jobSchema = recipeSchema.extend({
 })
 
 export type Plan = z.infer<typeof planSchema>
+export type Reading = z.infer<typeof readingSchema>
+export type Correction = z.infer<typeof correctionSchema>
 export type Job = z.infer<typeof jobSchema>

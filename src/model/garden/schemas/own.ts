@@ -55,17 +55,5 @@ export const ownDressingSchema = z.object({
   retired: z.boolean(),
 })
 
-/** How a dressing is bought and how much is on hand. */
-export const dressingPackSchema = z.object({
-  dressingId: z.string().min(1).max(80),
-  /** kg in a pack. */
-  kg: z.number().positive(),
-  /** Of one pack; null where unknown. */
-  price: z.number().min(0).nullable(),
-  /** kg on hand. */
-  stock: z.number().min(0),
-})
-
 export type OwnMaterialRecord = z.infer<typeof ownMaterialSchema>
 export type OwnDressingRecord = z.infer<typeof ownDressingSchema>
-export type DressingPack = z.infer<typeof dressingPackSchema>

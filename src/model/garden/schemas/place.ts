@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { id, number } from './basics'
+import { id, number, text } from './basics'
 
 export const WINDS = ['sheltered', 'open', 'exposed'] as const
 
@@ -23,6 +23,12 @@ export const placeSchema = z.object({
 export const settingsSchema = z.object({
   units: z.enum(['metric', 'us']),
   theme: z.enum(['auto', 'light', 'dark', 'contrast']),
+  /** The hand that holds the phone while the other works. */
+  hand: z.enum(['right', 'left']),
+  /** A batch one big step at a time, not as a list. */
+  bigSteps: z.boolean(),
+  /** Cautions read, with the day: each is asked for once a day. */
+  cautionsRead: z.record(text(40), z.iso.date()),
 })
 
 export type Place = z.infer<typeof placeSchema>

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { GARDEN_LIMITS, LONGEST_NOTE } from '../limits'
 import { id, name, number, text } from './basics'
 import { vesselSchema } from './bed'
+import { correctionSchema, readingSchema } from './job'
 import { dressingPlaceSchema } from './recipe'
 
 export const recordSchema = z.object({
@@ -16,15 +17,42 @@ export const recordSchema = z.object({
   /** Everything that was filled. */
   filled: z.array(z.object({ name, count: number, litres: number })).max(GARDEN_LIMITS.beds.value),
   /** What was measured, all batches together. */
-  measured: z.array(z.object({ materialId: id, materialName: text(200), twelfths: z.int(), litres: number })),
+  measured: z.array(
+    z.object({
+      materialId: id,
+      materialName: text(200),
+      twelfths: z.int(),
+      litres: number,
+      /** What it cost, null where unknown; the lot it came from. */
+      cost: number.nullable(),
+      lot: name,
+    }),
+  ),
   bucket: number,
   batchCount: z.int(),
   blendLitres: number,
-  limes: z.array(z.object({ limeId: id, limeName: text(200), grams: number })),
+  limes: z.array(
+    z.object({ limeId: id, limeName: text(200), grams: number, cost: number.nullable(), lot: name }),
+  ),
   /** Dressings over all batches, with where they went. */
   dressings: z.array(
-    z.object({ dressingId: id, dressingName: text(200), grams: number, place: dressingPlaceSchema }),
+    z.object({
+      dressingId: id,
+      dressingName: text(200),
+      grams: number,
+      place: dressingPlaceSchema,
+      cost: number.nullable(),
+      lot: name,
+    }),
   ),
+  /** Paid for what was bought for it, and the cost of what went in; null where nothing has a price. */
+  paid: number.nullable(),
+  used: number.nullable(),
+  /** Read at the tub, and what was put in because of it. */
+  readings: z.array(readingSchema),
+  corrections: z.array(correctionSchema.extend({ dressingName: text(200) })),
+  /** Batches that were made otherwise than planned, in words. */
+  otherwise: z.array(text(300)),
   /** What was expected of it on the day, for holding against what was found. */
   predicted: z.object({
     airFilledPorosity: number,

@@ -4,17 +4,57 @@ import { id, name, number } from './basics'
 
 export const packSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('loose'), litres: z.number().positive() }),
-  z.object({ kind: z.literal('compressed'), litres: z.number().positive() }),
-  z.object({ kind: z.literal('block'), kg: z.number().positive() }),
+  /** Loose litres that a labelled one becomes, where the label says. */
+  z.object({
+    kind: z.literal('compressed'),
+    litres: z.number().positive(),
+    swell: z.number().positive().optional(),
+  }),
+  /** Loose litres of a kg, where the label says. */
+  z.object({
+    kind: z.literal('block'),
+    kg: z.number().positive(),
+    litresPerKg: z.number().positive().optional(),
+  }),
   z.object({ kind: z.literal('mass'), kg: z.number().positive() }),
+  z.object({ kind: z.literal('bulk'), litres: z.number().positive() }),
+  z.object({ kind: z.literal('own') }),
 ])
 
-export const shelfItemSchema = z.object({
-  materialId: id,
-  pack: packSchema,
+/** What a pack costs, and where and when that was seen. */
+const priceFields = {
   /** Price of one pack in the grower's money, or null where unknown. */
   price: z.number().min(0).nullable(),
+  place: name,
+  seenOn: z.iso.date().nullable(),
+}
+
+/** One way a material is sold. */
+export const offerSchema = z.object({
+  pack: packSchema,
+  ...priceFields,
+  /** Paid once for a delivery, however many come. */
+  delivery: z.number().min(0),
+})
+
+export const shelfItemSchema = offerSchema.extend({
+  materialId: id,
+  /** Other packs it is sold in. */
+  others: z.array(offerSchema).max(GARDEN_LIMITS.otherPacks.value),
   /** Loose litres on hand. */
+  stock: z.number().min(0),
+})
+
+/** How a dressing is bought and how much is on hand. */
+export const dressingPackSchema = z.object({
+  dressingId: id,
+  /** kg in a pack. */
+  kg: z.number().positive(),
+  ...priceFields,
+  others: z
+    .array(z.object({ kg: z.number().positive(), ...priceFields }))
+    .max(GARDEN_LIMITS.otherPacks.value),
+  /** kg on hand. */
   stock: z.number().min(0),
 })
 
@@ -36,5 +76,7 @@ export const bagSchema = z.object({
   feed: z.object({ dressingId: id, gramsPerLitre: number }).nullable(),
 })
 
+export type Offer = z.infer<typeof offerSchema>
 export type ShelfItem = z.infer<typeof shelfItemSchema>
+export type DressingPack = z.infer<typeof dressingPackSchema>
 export type Bag = z.infer<typeof bagSchema>

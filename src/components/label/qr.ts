@@ -1,0 +1,21 @@
+import QRCode from 'qrcode'
+
+/** A QR code as one path of squares, a unit each, in a square of so many. */
+export interface QrSquares {
+  size: number
+  path: string
+}
+
+/** Longest text a code of the largest kind holds at the least correction, letters. Source: ISO/IEC 18004. */
+export const MOST_QR_LETTERS = 2900
+
+/** A text as a QR code; null where it is too long for one. */
+export function qrSquares(text: string): QrSquares | null {
+  if (text.length > MOST_QR_LETTERS) return null
+  const { size, data } = QRCode.create(text, { errorCorrectionLevel: 'L' }).modules
+  const squares: string[] = []
+  data.forEach((dark, i) => {
+    if (dark) squares.push(`M${i % size} ${Math.floor(i / size)}h1v1h-1z`)
+  })
+  return { size, path: squares.join('') }
+}

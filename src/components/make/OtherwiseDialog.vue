@@ -1,0 +1,133 @@
+<script setup lang="ts">
+/** A measure ran short, or something else went in: what this batch becomes by that, and the ones after it. */
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+import type { OtherwiseAnswer } from '@/model/make/asMade'
+import type { CardLine } from '@/model/make/batchCard'
+import { lineName } from '@/text/making'
+import { belowNothing } from '@/text/fields'
+import { volumeText, type UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+import SwitchField from '../field/SwitchField.vue'
+import DialogFrame from '../frame/DialogFrame.vue'
+
+const { measures, materials, says, isLast, units } = defineProps<{
+  /** Measures of this batch as planned. */
+  measures: readonly Extract<CardLine, { kind: 'measure' }>[]
+  /** What may go in instead. */
+  materials: readonly { value: string; label: string }[]
+  /** What the answer makes of the batch and of the whole, in sentences. */
+  says: (answer: OtherwiseAnswer) => readonly string[]
+  /** No batches come after it. */
+  isLast: boolean
+  units: UnitSystem
+}>()
+const visible = defineModel<boolean>('visible', { required: true })
+const emit = defineEmits<{ keep: [answer: OtherwiseAnswer] }>()
+
+const ONWARD = [
+  { value: 'planned', label: 'As planned: I get more' },
+  { value: 'same', label: 'The same way' },
+] as const
+const NOTHING = ''
+
+const materialId = ref('')
+const litres = ref(0)
+const insteadId = ref<string>(NOTHING)
+const insteadLitres = ref(0)
+const onward = ref<'planned' | 'same'>('planned')
+
+const options = computed(() => measures.map((m) => ({ value: m.id, label: lineName(m) })))
+const planned = computed(() => measures.find((m) => m.id === materialId.value)?.litres ?? 0)
+const others = computed(() => [
+  { value: NOTHING, label: 'Nothing' },
+  ...materials.filter((m) => m.value !== materialId.value),
+])
+watch(visible, (open) => {
+  if (!open) return
+  materialId.value = measures[0]?.id ?? ''
+  litres.value = 0
+  insteadId.value = NOTHING
+  onward.value = 'planned'
+})
+// What goes in for it makes up the measure until the grower says otherwise.
+watch([planned, litres, insteadId], () => (insteadLitres.value = Math.max(0, planned.value - litres.value)))
+
+const answer = computed((): OtherwiseAnswer => ({
+  materialId: materialId.value,
+  litres: litres.value,
+  instead:
+    insteadId.value && insteadLitres.value > 0
+      ? { materialId: insteadId.value, litres: insteadLitres.value }
+      : null,
+  onward: onward.value === 'same',
+}))
+const problems = computed(() => ({
+  litres: belowNothing(litres.value),
+  instead: belowNothing(insteadLitres.value),
+}))
+const sound = computed(() => !problems.value.litres && !problems.value.instead && materialId.value !== '')
+const sentences = computed(() => (visible.value && sound.value ? says(answer.value) : []))
+function keep() {
+  if (!sound.value) return
+  emit('keep', answer.value)
+  visible.value = false
+}
+</script>
+
+<template>
+  <DialogFrame v-model:visible="visible" header="Ran short, or something else went in" width="32rem" writing>
+    <form class="form" @submit.prevent="keep">
+      <ChoiceField
+        label="Which measure"
+        :model-value="materialId"
+        :options="options"
+        @update:model-value="$event && (materialId = $event)"
+      />
+      <QuantityField
+        v-model="litres"
+        label="How much of it went in"
+        quantity="volume"
+        :units="units"
+        :problem="problems.litres"
+        :hint="`planned: ${volumeText(planned, units)}`"
+      />
+      <ChoiceField
+        label="In its place"
+        :model-value="insteadId"
+        :options="others"
+        search="Search the materials"
+        none="No such material"
+        @update:model-value="insteadId = $event ?? NOTHING"
+      />
+      <QuantityField
+        v-if="insteadId"
+        v-model="insteadLitres"
+        label="How much of that"
+        quantity="volume"
+        :units="units"
+        :problem="problems.instead"
+      />
+      <SwitchField v-if="!isLast" v-model="onward" :options="ONWARD" label="The batches after this one" />
+      <div class="says" aria-live="polite">
+        <p v-for="s in sentences" :key="s">{{ s }}</p>
+      </div>
+      <div class="row">
+        <Button type="submit" label="Reckon with that" :disabled="!sound" />
+        <Button type="button" label="Cancel" outlined @click="visible = false" />
+      </div>
+    </form>
+  </DialogFrame>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.says p {
+  margin: 0 0 4px;
+}
+</style>

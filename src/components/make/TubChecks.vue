@@ -1,0 +1,125 @@
+<script setup lang="ts">
+/** Checks at the tub once a batch is mixed: the hand, the meter, and what a reading asks for. */
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import type { Correction, Reading } from '@/model/garden/schemas'
+import { dressingName } from '@/text/dressings'
+import { readingProblem, type ReadRow } from '@/text/making'
+import { doseWeightText, type UnitSystem } from '@/text/units'
+import QuantityField from '../field/QuantityField.vue'
+import SwitchField from '../field/SwitchField.vue'
+
+const { readings, corrections, units } = defineProps<{
+  readings: readonly ReadRow[]
+  corrections: readonly Correction[]
+  units: UnitSystem
+}>()
+const emit = defineEmits<{
+  read: [kind: Reading['kind'], value: number, day: number]
+  forget: [id: string]
+  correct: [id: string]
+}>()
+
+const KINDS = [
+  { value: 'pH', label: 'pH' },
+  { value: 'salts', label: 'Salts' },
+] as const
+const kind = ref<Reading['kind']>('pH')
+const values = ref({ pH: 6, salts: 1 })
+const day = ref(0)
+const value = computed({
+  get: () => values.value[kind.value],
+  set: (v) => (values.value = { ...values.value, [kind.value]: v }),
+})
+const wrong = computed(() => readingProblem(kind.value, value.value))
+const wrongDay = computed(() => readingProblem('day', day.value))
+function keep() {
+  if (!wrong.value && !wrongDay.value) emit('read', kind.value, value.value, day.value)
+}
+</script>
+
+<template>
+  <details class="checks no-print">
+    <summary>Check what is in the tub</summary>
+    <p>
+      Squeeze a handful: it holds together, falls apart at a tap, and gives a drop or two at most. Too dry:
+      sprinkle and turn. Too wet: spread it out, or turn in something dry.
+    </p>
+    <form class="read" @submit.prevent="keep">
+      <SwitchField v-model="kind" :options="KINDS" label="What was read" />
+      <QuantityField
+        :key="kind"
+        v-model="value"
+        :label="kind === 'pH' ? 'pH read' : 'Salts read, dS/m'"
+        quantity="number"
+        :units="units"
+        :problem="wrong"
+        :hint="
+          kind === 'pH'
+            ? 'one part of mix stirred into one of clean water, after 15 minutes'
+            : 'one part of mix in two of clean water, after 15 minutes'
+        "
+      />
+      <QuantityField
+        v-if="kind === 'pH'"
+        v-model="day"
+        label="Days after mixing"
+        quantity="number"
+        :units="units"
+        :problem="wrongDay"
+        hint="lime has hardly worked on the first day"
+      />
+      <Button
+        type="submit"
+        label="Keep the reading"
+        outlined
+        :disabled="wrong !== null || wrongDay !== null"
+      />
+    </form>
+    <ul v-if="readings.length" class="plain" aria-live="polite">
+      <li v-for="r in readings" :key="r.id">
+        <strong>{{ r.title }}</strong>
+        <p>{{ r.text }}</p>
+        <div class="row">
+          <Button v-if="r.action" :label="r.action" @click="emit('correct', r.id)" />
+          <Button
+            label="Forget it"
+            text
+            size="small"
+            :aria-label="`Forget the reading: ${r.title}`"
+            @click="emit('forget', r.id)"
+          />
+        </div>
+      </li>
+    </ul>
+    <p v-for="c in corrections" :key="c.id" class="soft">
+      Put in: {{ doseWeightText(c.grams, units) }} of {{ dressingName(c.dressingId).toLowerCase() }}. Turn the
+      batch until it is even, and read it again in a week or two.
+    </p>
+  </details>
+</template>
+
+<style scoped>
+.checks {
+  margin: 12px 0;
+}
+summary {
+  cursor: pointer;
+  min-height: 48px;
+  align-content: center;
+  font-weight: 600;
+}
+.read {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 12px;
+  align-items: start;
+}
+li {
+  border-top: 1px solid var(--rule);
+  padding: 8px 0;
+}
+li p {
+  margin: 2px 0 4px;
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+/** Photos of a job; with `writing` more may be added. */
+import Button from 'primevue/button'
+import type { Photo } from '@/model/garden/schemas'
+import { counted } from '@/text/counted'
+import { dayText } from '@/text/dates'
+import FileButton from '../field/FileButton.vue'
+
+const {
+  photos,
+  room = 0,
+  trouble = null,
+} = defineProps<{
+  photos: readonly Photo[]
+  /** How many more may be kept. */
+  room?: number
+  trouble?: string | null
+}>()
+const emit = defineEmits<{ add: [file: File]; remove: [id: string] }>()
+</script>
+
+<template>
+  <section class="photos" aria-label="Photos">
+    <figure v-for="p in photos" :key="p.id">
+      <img :src="p.jpeg" :alt="`Photo of ${dayText(p.takenAt)}`" />
+      <Button
+        icon="pi pi-trash"
+        text
+        :aria-label="`Remove the photo of ${dayText(p.takenAt)}`"
+        @click="emit('remove', p.id)"
+      />
+    </figure>
+    <div class="add no-print">
+      <FileButton
+        label="Add a photo"
+        name="Photo"
+        accept="image/*"
+        :most="30"
+        quiet
+        @file="emit('add', $event)"
+      />
+      <small>shrunk and kept in this browser; room for {{ counted(room, 'more', 'more') }}</small>
+      <p v-if="trouble" role="alert">{{ trouble }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+figure {
+  margin: 0;
+  position: relative;
+}
+img {
+  height: 120px;
+  max-width: 200px;
+  object-fit: cover;
+  border-radius: var(--round);
+  display: block;
+}
+figure .p-button {
+  position: absolute;
+  right: 2px;
+  bottom: 2px;
+  background: var(--sheet);
+}
+.add {
+  display: flex;
+  flex-direction: column;
+}
+</style>

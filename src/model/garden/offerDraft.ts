@@ -1,0 +1,71 @@
+import type { Pack } from '@/core/data'
+import type { Offer } from './schemas'
+
+/** A pack being told of: every field it may have, so that changing its kind forgets nothing. */
+export interface OfferDraft {
+  kind: Pack['kind']
+  /** Litres on the label, or of a step in bulk. */
+  litres: number
+  kg: number
+  /** Loose litres that one pack gives, as its label says; 0 where it does not. */
+  gives: number
+  /** 0 for unknown. */
+  price: number
+  place: string
+  /** An ISO day; empty for none. */
+  seenOn: string
+  delivery: number
+}
+
+/** What a draft holds before anything is told. */
+const BLANK = { litres: 50, kg: 25, gives: 0 }
+
+/** A pack of the shelf as fields. */
+export function draftOf({ pack, price, place, seenOn, delivery }: Offer): OfferDraft {
+  const draft: OfferDraft = {
+    ...BLANK,
+    kind: pack.kind,
+    price: price ?? 0,
+    place,
+    seenOn: seenOn ?? '',
+    delivery,
+  }
+  if ('litres' in pack) draft.litres = pack.litres
+  if ('kg' in pack) draft.kg = pack.kg
+  if (pack.kind === 'compressed' && pack.swell) draft.gives = pack.swell * pack.litres
+  if (pack.kind === 'block' && pack.litresPerKg) draft.gives = pack.litresPerKg * pack.kg
+  return draft
+}
+
+/** The pack that fields tell of. */
+export function packOf({ kind, litres, kg, gives }: OfferDraft): Pack {
+  switch (kind) {
+    case 'loose':
+    case 'bulk':
+      return { kind, litres }
+    case 'compressed':
+      return { kind, litres, ...(gives > 0 ? { swell: gives / litres } : {}) }
+    case 'block':
+      return { kind, kg, ...(gives > 0 ? { litresPerKg: gives / kg } : {}) }
+    case 'mass':
+      return { kind, kg }
+    case 'own':
+      return { kind }
+  }
+}
+
+/** What is kept of it: one's own costs nothing, and only what is delivered has a delivery. */
+export function offerOf(draft: OfferDraft): Offer {
+  const { kind, price, place, seenOn, delivery } = draft
+  return {
+    pack: packOf(draft),
+    price: kind === 'own' ? 0 : price > 0 ? price : null,
+    place: place.trim(),
+    seenOn: seenOn || null,
+    delivery: kind === 'bulk' ? delivery : 0,
+  }
+}
+
+/** Which size of a pack its kind is told by; null where it has none. */
+export const sizeOf = (kind: Pack['kind']): 'litres' | 'kg' | null =>
+  kind === 'own' ? null : kind === 'block' || kind === 'mass' ? 'kg' : 'litres'

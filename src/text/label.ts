@@ -1,0 +1,59 @@
+import { cropName } from '@/core/data/cropTable'
+import { limeById } from '@/core/data'
+import { inBed } from '@/model/garden/garden'
+import type { Job, JobBed, MixRecord } from '@/model/garden/schemas'
+import type { Quantities } from '@/model/make/quantities'
+import { dayText } from './dates'
+import { bedTitle, jobTitle, shortName } from './labels'
+import { doseText, pHText, type UnitSystem } from './units'
+import { mixIn } from '@/model/mix/innerMix'
+
+/** A label in words. */
+export interface LabelText {
+  title: string
+  lines: string[]
+}
+
+/** Letters a line of a label holds beside its code. */
+const LINE = 30
+const TITLE = 24
+const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
+
+/** The mix in a line: "4 peat, 2 compost, 1 perlite". */
+const mixLine = (job: Job): string =>
+  job.parts
+    .map(
+      (p) =>
+        `${Number((p.twelfths / 12).toFixed(1))} ${(mixIn(job, p.materialId)?.name ?? shortName(p.materialId)).toLowerCase()}`,
+    )
+    .join(', ')
+
+/** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
+export function labelText(
+  job: Job,
+  bed: JobBed,
+  q: Quantities,
+  record: MixRecord | undefined,
+  units: UnitSystem,
+): LabelText {
+  const crop = cropName(inBed(job, bed).cropId)
+  const read =
+    job.readings.findLast((r) => r.kind === 'pH') ?? record?.readings.findLast((r) => r.kind === 'pH')
+  const pH = read ? `pH ${pHText(read.value)} read` : `pH ${pHText(q.asMeasured.lime.pH)} expected`
+  const lime =
+    q.limeGramsPerLitre > 0
+      ? `${doseText(q.limeGramsPerLitre, units)} ${job.lime.dolomiteShare >= 0.5 ? 'lime, half dolomite or more' : (limeById(job.lime.limeId)?.name ?? 'lime').toLowerCase()}`
+      : 'no lime'
+  const batches = q.plan.batches.length
+  const made = record ? `Mixed ${dayText(record.madeOn)}` : 'Mixed ____________'
+  return {
+    title: cut(crop || bedTitle(bed.spec), TITLE),
+    lines: [
+      cut(crop ? bedTitle(bed.spec) : jobTitle(job), LINE),
+      cut(mixLine(job), LINE),
+      cut(`${pH}; ${lime}`, LINE),
+      cut(`${made}${batches > 1 ? `, ${batches} batches` : ''}`, LINE),
+      cut(jobTitle(job), LINE),
+    ],
+  }
+}

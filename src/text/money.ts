@@ -1,0 +1,75 @@
+import { shareOut, type AgainstBags, type Money, type Nudge } from '@/model/make/money'
+import type { Quantities } from '@/model/make/quantities'
+import type { Job } from '@/model/garden/schemas'
+import { bedTitle } from './labels'
+import { percentText, volumeText, type UnitSystem } from './units'
+import { LITRES } from '@/core/units'
+
+/** Money as it is paid: two decimals, in whatever the grower counts in. */
+export const moneyText = (money: number): string => money.toFixed(2)
+
+/** Per litre or per gallon, finer than a cent. */
+const perVolume = (money: number, litres: number, units: UnitSystem): string =>
+  units === 'us'
+    ? `${((money / litres) * LITRES.usGallon).toFixed(2)} a gallon`
+    : `${(money / litres).toFixed(3)} a litre`
+
+/** Rows of what a job costs: in pocket, and what goes into the mix. */
+export function moneyRows({ paid, used }: Money, litres: number, units: UnitSystem): string[][] {
+  return [
+    ['Paid at the shop', moneyText(paid), perVolume(paid, litres, units)],
+    ['Goes into the mix', moneyText(used), perVolume(used, litres, units)],
+    ...(paid > used ? [['Stays on your shelf', moneyText(paid - used), '']] : []),
+    ...(used > paid ? [['From your shelf', moneyText(used - paid), '']] : []),
+  ]
+}
+
+/** What the mix in each bed costs, and in each container of it; shares in whole cents that add up to what is used. */
+export function bedCostRows(job: Job, q: Quantities, used: number): string[][] {
+  if (job.amount !== null || job.fills.length === 0) return []
+  const litres = job.fills.map((f, i) => q.needed[i]!.net * f.count)
+  return shareOut(used, litres).map((share, i) => {
+    const { count, spec } = job.fills[i]!
+    return [
+      `${count > 1 ? `${count} × ` : ''}${bedTitle(spec)}`,
+      moneyText(share),
+      count > 1 ? `${moneyText(share / count)} each` : '',
+    ]
+  })
+}
+
+/** A mix against bags of a stated price. */
+export function againstBagsText(
+  { bags, bagged, mixed, breakEven }: AgainstBags,
+  units: UnitSystem,
+): { title: string; text: string } {
+  const apart = Math.abs(bagged - mixed)
+  const title =
+    apart < 0.005
+      ? 'Bags cost the same'
+      : mixed < bagged
+        ? `${moneyText(apart)} cheaper than bags`
+        : `${moneyText(apart)} dearer than bags`
+  const from =
+    breakEven === null
+      ? 'However much is made, bags stay the cheaper way.'
+      : `Mixing is cheaper from ${volumeText(breakEven, units)} on.`
+  return {
+    title,
+    text: `${bags} ${bags === 1 ? 'bag' : 'bags'}: ${moneyText(bagged)}; your mix in whole packs, nothing on the shelf: ${moneyText(mixed)}. ${from}`,
+  }
+}
+
+/** What a nudge says, and what its button does. */
+export function nudgeText({ kind, scale, saves }: Nudge, litres: number, units: UnitSystem) {
+  const to = volumeText(litres * scale, units)
+  return kind === 'more'
+    ? {
+        text: `What you buy makes ${to}: ${percentText(scale - 1)} more for nothing.`,
+        action: `Make ${to}`,
+      }
+    : {
+        text: `${percentText(1 - scale)} less needs a pack fewer and saves ${moneyText(saves)}.`,
+        action: `Make ${to}`,
+      }
+}

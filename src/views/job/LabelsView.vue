@@ -1,0 +1,149 @@
+<script setup lang="ts">
+/** Labels for what is filled: a sheet to print, or one as a picture. */
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import LabelPicture from '@/components/label/LabelPicture.vue'
+import { savePicture } from '@/components/label/savePicture'
+import { useJob } from '@/composables/useJob'
+import { useQuantities } from '@/composables/useQuantities'
+import { useStations } from '@/composables/useStations'
+import { ownDressingsOf, ownMaterialsOf, recordOf } from '@/model/garden/garden'
+import { shareFragment, sharedRecipe } from '@/model/mix/share'
+import { counted } from '@/text/counted'
+import { labelText } from '@/text/label'
+import { bedTitle, jobTitle } from '@/text/labels'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { garden, job, units } = inHand
+const { q, problem } = useQuantities(inHand)
+const { go } = useStations(() => jobId)
+
+/** More than this on one sheet no printer likes. */
+const MOST_LABELS = 120
+const COPIES = [
+  { value: 'each', label: 'One for each container' },
+  { value: 'one', label: 'One for each bed' },
+] as const
+const copies = ref<'each' | 'one'>('each')
+const SIZES = [
+  { value: '90', label: '90 mm wide, two in a row' },
+  { value: '62', label: '62 mm wide, three in a row' },
+] as const
+const size = ref<'90' | '62'>('90')
+const ALL = 'all'
+const only = ref<string>(ALL)
+const beds = computed(() => [
+  { value: ALL, label: 'All beds' },
+  ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
+])
+
+const record = computed(() =>
+  job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
+)
+/** Opens the record where it is kept; anywhere else it carries the recipe. */
+const link = computed(() => {
+  const own = { materials: ownMaterialsOf(garden.records), dressings: ownDressingsOf(garden.records) }
+  const shared = sharedRecipe(job.value!, jobTitle(job.value!), '', own)
+  const query = record.value ? `?record=${record.value.id}` : ''
+  return `${location.origin}/${garden.name}/recipe${query}#${shareFragment(shared)}`
+})
+const all = computed(() => {
+  const one = job.value
+  if (!one || !q.value) return []
+  return one.fills
+    .filter((f) => only.value === ALL || f.id === only.value)
+    .flatMap((f) => {
+      const text = labelText(one, f, q.value!, record.value, units.value)
+      return Array.from({ length: copies.value === 'each' ? f.count : 1 }, (_, i) => ({
+        id: `${f.id} ${i}`,
+        text,
+      }))
+    })
+})
+const shown = computed(() => all.value.slice(0, MOST_LABELS))
+const sheet = ref<HTMLElement | null>(null)
+const printPage = () => window.print()
+async function saveFirst() {
+  const drawing = sheet.value?.querySelector<SVGSVGElement>('svg.label')
+  if (drawing) await savePicture(drawing, `${jobTitle(job.value!)} label.png`)
+}
+</script>
+
+<template>
+  <StationFrame v-if="job" :problem="problem">
+    <template #back><Button label="Back to the mix" text size="small" @click="go('mix')" /></template>
+    <template v-if="q">
+      <section class="no-print" aria-labelledby="labels-title">
+        <h2 id="labels-title">Labels</h2>
+        <p class="soft">
+          The code opens the record on this device and carries the recipe to any other.
+          <template v-if="!record">Once the mix is recorded the day stands on it too.</template>
+        </p>
+        <div class="fields">
+          <ChoiceField
+            v-if="job.fills.length > 1"
+            label="For"
+            :model-value="only"
+            :options="beds"
+            @update:model-value="only = $event ?? ALL"
+          />
+          <SwitchField v-model="copies" :options="COPIES" label="How many" />
+          <SwitchField v-model="size" :options="SIZES" label="Size" />
+        </div>
+        <div class="row">
+          <Button label="Print the sheet" icon="pi pi-print" @click="printPage" />
+          <Button label="Save one as a picture" icon="pi pi-image" outlined @click="saveFirst" />
+          <Button label="Back to filling" text @click="go('fill')" />
+        </div>
+        <p class="soft">
+          {{ counted(all.length, 'label') }}.
+          <template v-if="all.length > shown.length">
+            The first {{ shown.length }} are on the sheet: choose one bed at a time for the rest.
+          </template>
+        </p>
+      </section>
+      <div ref="sheet" class="sheet" :class="size === '62' ? 'three' : 'two'">
+        <LabelPicture v-for="l in shown" :key="l.id" :label="l.text" :link="link" />
+      </div>
+    </template>
+  </StationFrame>
+</template>
+
+<style scoped>
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  margin-bottom: 10px;
+}
+.sheet {
+  display: grid;
+  gap: 10px;
+  max-width: 760px;
+}
+.two {
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
+}
+.three {
+  grid-template-columns: repeat(auto-fill, minmax(min(220px, 100%), 1fr));
+}
+@media print {
+  .sheet {
+    max-width: none;
+    gap: 2mm;
+  }
+  .two {
+    grid-template-columns: repeat(2, 90mm);
+  }
+  .three {
+    grid-template-columns: repeat(3, 60mm);
+  }
+  .sheet > * {
+    break-inside: avoid;
+  }
+}
+</style>

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+/** What has to be done before mixing, worked back from the mixing day, and what has to be waited for after it. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import CautionList from '@/components/CautionList.vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import TextField from '@/components/field/TextField.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import TickLine from '@/components/frame/TickLine.vue'
+import TimerList from '@/components/make/TimerList.vue'
+import { saveFile } from '@/composables/saveFile'
+import { useCautions } from '@/composables/useCautions'
+import { useJob } from '@/composables/useJob'
+import { useQuantities } from '@/composables/useQuantities'
+import { useShopping } from '@/composables/useShopping'
+import { useStations } from '@/composables/useStations'
+import { useTimers } from '@/composables/useTimers'
+import type { StepList } from '@/model/garden/commands'
+import { timetable, type TimedStep } from '@/model/make/timetable'
+import { cautionById, cautionsForMixing } from '@/text/cautions'
+import { isDay, isoDay, shortDayText } from '@/text/dates'
+import { jobTitle } from '@/text/labels'
+import { BUY_STEP, clashText, mixingDayText, offeredText, stepText } from '@/text/preparing'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { garden, job, units, place, materials } = inHand
+const { q, problem } = useQuantities(inHand)
+const { list, totals } = useShopping(inHand, { alone: true })
+const { go, to } = useStations(() => jobId)
+const timers = useTimers(inHand)
+const today = isoDay(new Date())
+
+const table = computed(() =>
+  job.value && q.value
+    ? timetable({ job: job.value, place: place.value, list: list.value, doses: totals.value, today })
+    : null,
+)
+const rowOf = (step: TimedStep) => ({ ...step, ...stepText(step, units.value) })
+const before = computed(() => (table.value?.before ?? []).map(rowOf))
+const after = computed(() => (table.value?.after ?? []).map(rowOf))
+const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText(c, units.value)))
+const offers = computed(() => (table.value?.offered ?? []).map(offeredText))
+const isHot = computed(() => before.value.some((s) => s.prep.id.startsWith('soil_pasteurise')))
+const cautions = computed(() => [
+  ...(isHot.value ? [cautionById('heat')] : []),
+  ...cautionsForMixing(materials.value, []),
+])
+const seen = useCautions(garden)
+
+const set = (list: StepList, step: string, done: boolean) =>
+  garden.run({ type: 'steps/set', jobId, list, step, done })
+function add(id: string | null) {
+  if (!id || !table.value) return
+  const offered = table.value.offered.find((o) => o.id === id)!
+  if (offered.prep.usual) set('readyLeft', id, false)
+  else set('readyAdded', id, true)
+}
+/** A usual step is left out, one that was added goes away again. */
+const leave = (step: TimedStep) =>
+  step.prep.usual ? set('readyLeft', step.id, true) : set('readyAdded', step.id, false)
+const setDay = (day: string) => {
+  if (day === '' || isDay(day))
+    garden.run({ type: 'job/planting', jobId, change: { mixOn: day === '' ? null : day } })
+}
+/** Steps of some hours are timed; longer ones have their day. */
+const LONGEST_TIMED = 1.5
+const printPage = () => window.print()
+async function saveCalendar() {
+  const [{ calendarFile }, { prepareTasks }] = await Promise.all([
+    import('@/model/season/calendarFile'),
+    import('@/model/make/prepareTasks'),
+  ])
+  const name = jobTitle(job.value!)
+  const tasks = prepareTasks(jobId, name, table.value!, (step) => stepText(step, units.value), BUY_STEP)
+  saveFile(`${name}.ics`, calendarFile(name, tasks), 'text/calendar')
+}
+</script>
+
+<template>
+  <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1.6fr) minmax(280px, 1fr)">
+    <template #back><Button label="Back to the mix" text size="small" @click="go('mix')" /></template>
+    <template v-if="table">
+      <h1 class="print-only">{{ jobTitle(job) }}: getting ready</h1>
+      <section aria-labelledby="before-title">
+        <h2 id="before-title">Before mixing</h2>
+        <p class="soft">{{ mixingDayText(table) }}</p>
+        <div v-for="c in clashes" :key="c.why" class="clash" role="note">
+          <strong>{{ c.why }}</strong> {{ c.fix }}
+        </div>
+        <p v-if="before.length === 0">Nothing of this mix has to be got ready beforehand.</p>
+        <p v-if="table.buyBy" class="buy">
+          <strong>{{ BUY_STEP.title }}</strong> by {{ shortDayText(table.buyBy) }}.
+          <RouterLink class="no-print" :to="to('buy')">The list</RouterLink>
+        </p>
+        <ol class="plain">
+          <TickLine
+            v-for="s in before"
+            :key="s.id"
+            :title="s.title"
+            :text="s.text"
+            :done="s.done"
+            @update:done="set('readySteps', s.id, $event)"
+          >
+            <span class="end">
+              <span>{{ s.when }}</span>
+              <small>takes {{ s.takes }}<template v-if="s.late">; past its day</template></small>
+              <span class="acts no-print">
+                <Button
+                  v-if="s.days <= LONGEST_TIMED && !s.done"
+                  label="Time it"
+                  icon="pi pi-stopwatch"
+                  text
+                  size="small"
+                  :aria-label="`Time it: ${s.title}`"
+                  @click="timers.start(s.title, s.days * 1440)"
+                />
+                <Button
+                  label="Not needed"
+                  text
+                  size="small"
+                  :aria-label="`Not needed: ${s.title}`"
+                  @click="leave(s)"
+                />
+              </span>
+            </span>
+          </TickLine>
+        </ol>
+        <template v-if="after.length">
+          <h2>After mixing, before planting</h2>
+          <ol class="plain">
+            <TickLine
+              v-for="s in after"
+              :key="s.id"
+              :title="s.title"
+              :text="s.text"
+              :done="s.done"
+              @update:done="set('readySteps', s.id, $event)"
+            >
+              <span class="end">
+                <span>{{ s.when }}</span>
+                <small>takes {{ s.takes }}</small>
+                <span class="acts no-print">
+                  <Button
+                    label="Not needed"
+                    text
+                    size="small"
+                    :aria-label="`Not needed: ${s.title}`"
+                    @click="leave(s)"
+                  />
+                </span>
+              </span>
+            </TickLine>
+          </ol>
+        </template>
+        <ChoiceField
+          v-if="offers.length"
+          class="more no-print"
+          label="Another step"
+          :model-value="null"
+          :options="offers"
+          placeholder="screen, charge, heat, wash …"
+          search="Search the steps"
+          none="No such step for this mix"
+          @update:model-value="add"
+        />
+        <div class="row no-print">
+          <Button label="On to mixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
+          <Button label="Save to your calendar" icon="pi pi-calendar" text @click="saveCalendar" />
+          <Button label="Print" icon="pi pi-print" text @click="printPage" />
+        </div>
+      </section>
+      <section class="side">
+        <TextField
+          class="no-print"
+          label="Mixing day"
+          type="date"
+          :model-value="job.mixOn ?? ''"
+          :hint="`${shortDayText(table.earliest)} at the earliest`"
+          @update:model-value="setDay"
+        />
+        <TimerList :timers="timers" />
+        <CautionList
+          heading="While you get ready"
+          :cautions="cautions"
+          :read="seen.read.value"
+          @read="seen.acknowledge"
+        />
+      </section>
+    </template>
+  </StationFrame>
+</template>
+
+<style scoped>
+.clash {
+  border-left: 4px solid var(--straw);
+  background: var(--straw-wash);
+  padding: 8px 12px;
+  margin: 8px 0;
+  border-radius: 4px;
+}
+.end {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-end;
+  text-align: right;
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+.acts {
+  display: flex;
+}
+.more {
+  margin: 14px 0;
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+}
+@media (max-width: 900px) {
+  .end {
+    width: 100%;
+    padding-left: 38px;
+    align-items: flex-start;
+    text-align: left;
+  }
+}
+</style>
