@@ -45,7 +45,10 @@ const titleOf = (draft: OfferDraft, i: number) =>
   `${i === 0 ? 'Usual pack' : 'Another pack'}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : 'look again'}`
 
 function add() {
-  drafts.value = [...drafts.value, { ...drafts.value[0]!, kind: 'loose', price: 0, gives: 0, delivery: 0 }]
+  drafts.value = [
+    ...drafts.value,
+    { ...drafts.value[0]!, kind: 'loose', litres: 50, price: 0, gives: 0, delivery: 0 },
+  ]
   open.value = drafts.value.length - 1
 }
 function remove(at: number) {

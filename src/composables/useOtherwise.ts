@@ -44,7 +44,7 @@ export function useOtherwise(
     isChanged: computed(
       () => card.value?.mix === null && job.value!.otherwise.some((o) => o.batch === card.value!.index),
     ),
-    lines: computed(() => (job.value ? otherwiseTexts(job.value, units.value) : [])),
+    lines: computed(() => (job.value && q.value ? otherwiseTexts(job.value, q.value.plan, units.value) : [])),
     /** What all batches together become. */
     becomes: computed(() =>
       made.value && q.value

@@ -1,5 +1,4 @@
 import { cropName } from '@/core/data/cropTable'
-import { limeById } from '@/core/data'
 import { inBed } from '@/model/garden/garden'
 import type { Job, JobBed, MixRecord } from '@/model/garden/schemas'
 import type { Quantities } from '@/model/make/quantities'
@@ -15,11 +14,11 @@ export interface LabelText {
 }
 
 /** Letters a line of a label holds beside its code. */
-const LINE = 30
-const TITLE = 24
+const LINE = 27
+const TITLE = 20
 const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
 
-/** The mix in a line: "4 peat, 2 compost, 1 perlite". */
+/** The mix in a line: "5 sphagnum peat, 2 compost". */
 const mixLine = (job: Job): string =>
   job.parts
     .map(
@@ -39,11 +38,8 @@ export function labelText(
   const crop = cropName(inBed(job, bed).cropId)
   const read =
     job.readings.findLast((r) => r.kind === 'pH') ?? record?.readings.findLast((r) => r.kind === 'pH')
-  const pH = read ? `pH ${pHText(read.value)} read` : `pH ${pHText(q.asMeasured.lime.pH)} expected`
-  const lime =
-    q.limeGramsPerLitre > 0
-      ? `${doseText(q.limeGramsPerLitre, units)} ${job.lime.dolomiteShare >= 0.5 ? 'lime, half dolomite or more' : (limeById(job.lime.limeId)?.name ?? 'lime').toLowerCase()}`
-      : 'no lime'
+  const pH = read ? `pH ${pHText(read.value)}` : `pH about ${pHText(q.asMeasured.lime.pH)}`
+  const lime = q.limeGramsPerLitre > 0 ? `lime ${doseText(q.limeGramsPerLitre, units)}` : 'no lime'
   const batches = q.plan.batches.length
   const made = record ? `Mixed ${dayText(record.madeOn)}` : 'Mixed ____________'
   return {

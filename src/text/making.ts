@@ -1,3 +1,4 @@
+import type { BatchPlan } from '@/core/batch'
 import type { Evaluation } from '@/core/evaluate'
 import type { Job, Reading } from '@/model/garden/schemas'
 import type { Sentence } from './problems.en'
@@ -13,10 +14,13 @@ import { shortName } from './labels'
 import { doseSpoons, lineText, measuredName } from './measures'
 import { doseWeightText, percentText, pHText, volumeText, type UnitSystem } from './units'
 
+/** With a large first letter. */
+export const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase())
+
 const nameOf = (job: Job, id: string) => mixIn(job, id)?.name ?? shortName(id)
 
-/** What was made otherwise, a sentence for each measure. */
-export const otherwiseTexts = (job: Job, units: UnitSystem): string[] =>
+/** What was made otherwise than a plan has it, a sentence for each measure. */
+export const otherwiseTexts = (job: Job, plan: BatchPlan, units: UnitSystem): string[] =>
   [...job.otherwise]
     .sort((a, b) => a.batch - b.batch)
     .map(({ batch, materialId, litres, instead }) => {
@@ -28,7 +32,8 @@ export const otherwiseTexts = (job: Job, units: UnitSystem): string[] =>
         instead && instead.litres > 0
           ? `, ${volumeText(instead.litres, units)} of ${nameOf(job, instead.materialId)} in its place`
           : ''
-      return `Batch ${batch + 1}: ${of}${other}.`
+      const planned = plan.batches[batch]?.measures.find((m) => m.id === materialId)?.litres ?? 0
+      return `Batch ${batch + 1}: ${of} instead of ${volumeText(planned, units)}${other}.`
     })
 
 /** What changes between two states of a mix, as far as it shows: "air 17 % instead of 15 %". */

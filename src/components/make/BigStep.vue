@@ -7,7 +7,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
 import { pressesOf } from '@/model/make/tally'
-import { lineName, pressText } from '@/text/making'
+import { capital, lineName, pressText } from '@/text/making'
 import { doseSpoons, measureOfLine, pileText } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 
@@ -39,7 +39,7 @@ const beside = computed(() =>
 const next = computed(() =>
   presses.value.length < 2
     ? 'It is in'
-    : `${pressText(presses.value, Math.min(count, presses.value.length - 1))} is in`,
+    : `${capital(pressText(presses.value, Math.min(count, presses.value.length - 1)))} is in`,
 )
 </script>
 
@@ -77,7 +77,7 @@ const next = computed(() =>
   margin-bottom: 12px;
   display: flex;
   flex-direction: column;
-  min-height: min(62vh, 520px);
+  min-height: min(46vh, 460px);
 }
 .big p {
   margin: 0;

@@ -30,7 +30,7 @@ const ONWARD = [
   { value: 'planned', label: 'As planned: I get more' },
   { value: 'same', label: 'The same way' },
 ] as const
-const NOTHING = ''
+const NOTHING = 'nothing'
 
 const materialId = ref('')
 const litres = ref(0)
@@ -58,7 +58,7 @@ const answer = computed((): OtherwiseAnswer => ({
   materialId: materialId.value,
   litres: litres.value,
   instead:
-    insteadId.value && insteadLitres.value > 0
+    insteadId.value !== NOTHING && insteadLitres.value > 0
       ? { materialId: insteadId.value, litres: insteadLitres.value }
       : null,
   onward: onward.value === 'same',
@@ -102,7 +102,7 @@ function keep() {
         @update:model-value="insteadId = $event ?? NOTHING"
       />
       <QuantityField
-        v-if="insteadId"
+        v-if="insteadId !== NOTHING"
         v-model="insteadLitres"
         label="How much of that"
         quantity="volume"

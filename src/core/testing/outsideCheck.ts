@@ -14,6 +14,7 @@ export interface OutsideCheck {
     | 'geometry'
     | 'mixing'
     | 'nutrients'
+    | 'preparing'
     | 'ranges'
     | 'season'
     | 'structure'

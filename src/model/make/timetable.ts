@@ -144,7 +144,9 @@ function stepsBefore(chosen: readonly OfferedStep[], mixOn: string, given: ToPre
       ready = begin
     }
   }
-  return timed.sort((a, b) => a.begin.localeCompare(b.begin) || b.days - a.days)
+  return timed.sort(
+    (a, b) => a.begin.localeCompare(b.begin) || a.ready.localeCompare(b.ready) || a.prep.order - b.prep.order,
+  )
 }
 
 function timedStep(
@@ -186,6 +188,17 @@ const longestBefore = (chosen: readonly OfferedStep[], mixOn: string, given: ToP
       .map((s) => differenceInCalendarDays(parseISO(mixOn), parseISO(s.begin))),
   )
 
+/** The first day from today on by which every step can be over; each day has its own temperature. */
+function soonest(before: readonly OfferedStep[], given: ToPrepare): string {
+  for (let days = 0; days < LONGEST_WAIT; days++) {
+    const day = dayAfter(given.today, days)
+    if (longestBefore(before, day, given) <= days) return day
+  }
+  return dayAfter(given.today, LONGEST_WAIT)
+}
+/** Two years: nothing of the table takes longer. */
+const LONGEST_WAIT = 730
+
 /**
  * Everything that has to be done before a job is mixed, worked back from its mixing day, and what has to be waited for
  * before it is planted, by the temperatures of the place. Where no day was said it is mixed so that it is ready by its
@@ -198,8 +211,7 @@ export function timetable(given: ToPrepare): Timetable {
   const after = chosen.filter((s) => s.prep.phase === 'after')
   const planted = plantingDay(job)
   const plantingSaid = planted.said || job.plantMonth !== null
-  const lead = longestBefore(before, today, given)
-  const earliest = dayAfter(today, lead)
+  const earliest = soonest(before, given)
   const waitAt = (day: string) =>
     Math.max(0, ...after.map((s) => waits(prepLead(s.prep, temperatureOn(place, day)).value)))
   const wanted = dayBefore(planted.day, waitAt(planted.day))

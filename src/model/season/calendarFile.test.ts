@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process'
 import ICAL from 'ical.js'
 import { describe, expect, test } from 'vitest'
 import { calendarFile, type CalendarTask } from './calendarFile'
@@ -40,6 +41,27 @@ describe('the calendar file', () => {
   test('saved again, a task keeps its name for the calendar and changes in place', () => {
     const later = calendarFile('Peppers', [{ ...TASKS[0]!, on: '2027-06-03' }])
     expect(readBack(later).map((e) => e.uid)).toEqual([TASKS[0]!.uid])
+  })
+  const python = ['/usr/bin/python3', 'python3'].find(
+    (p) => spawnSync(p, ['-c', 'import icalendar']).status === 0,
+  )
+  test.skipIf(!python)('Debian’s python3-icalendar reads the same, where it is present', () => {
+    const script = [
+      'import sys, icalendar',
+      'calendar = icalendar.Calendar.from_ical(sys.stdin.read())',
+      'for e in calendar.walk("VEVENT"):',
+      '  print(e["uid"], e["dtstart"].dt, e["dtend"].dt, e["summary"], len(e.walk("VALARM")))',
+    ].join('\n')
+    const { stdout, stderr } = spawnSync(python!, ['-c', script], {
+      input: file,
+      encoding: 'utf8',
+      env: { ...process.env, PYTHONIOENCODING: 'utf-8' },
+    })
+    expect(stderr).toBe('')
+    expect(stdout.trim().split('\n')).toEqual([
+      'job-test@open-bed 2027-06-01 2027-06-08 Test the pH; again, if in doubt 1',
+      'job-feed@open-bed 2027-12-31 2028-01-01 Düngen: 39 g 1',
+    ])
   })
   // RFC 5545, 3.1: lines end in CR LF and are at most 75 octets long.
   test('lines are folded and ended as the standard says', () => {

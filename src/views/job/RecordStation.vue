@@ -76,7 +76,7 @@ function finish() {
     jobName: jobTitle(j),
     made: making.made.value,
     remade: making.remade.value,
-    otherwise: otherwiseTexts(j, units.value),
+    otherwise: otherwiseTexts(j, q.value.plan, units.value),
     money: money.value,
   })
   const shelf = settles.value
