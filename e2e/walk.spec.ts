@@ -34,17 +34,18 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await expect(page.getByLabel('From the bucket to the bed')).toContainText('in place, watered in')
   const peat = page.getByRole('row', { name: /Sphagnum peat/ })
   await expect(peat).toContainText('pressed bale')
-  await peat.getByRole('button').click()
+  await peat.getByRole('button', { name: /^Pack/ }).click()
   await page.getByLabel('Price of a pack').fill('30')
   await page.getByLabel('On hand, loose').fill('40')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(peat).toContainText('40 L from your shelf')
+  await page.getByRole('button', { name: 'On to preparing' }).click()
   await page.getByRole('button', { name: 'On to mixing' }).click()
 
   // Make: tick every measure of every batch
   await expect(page.getByLabel('Before you open the bags').first()).toContainText('Legionella')
   for (let batch = 0; batch < 40; batch++) {
-    for (const box of await page.getByRole('checkbox').all()) await box.check()
+    for (const box of await page.locator('.batch').getByRole('checkbox').all()) await box.check()
     const onward = page.locator('.after').getByRole('button')
     const last = (await onward.textContent())?.includes('Write it down')
     await onward.click()
@@ -54,6 +55,10 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   // Record
   await page.getByLabel('Note').fill('Even and fluffy.')
   await expect(page.getByText('not ticked')).toBeHidden()
+  // More went in than the shelf had: it is asked, not reckoned below nothing.
+  await expect(page.getByText('First say what is left of Sphagnum peat, medium.')).toBeVisible()
+  await page.getByRole('combobox', { name: /^Sphagnum peat, medium: .* more went in/ }).click()
+  await page.getByRole('option', { name: /it was bought as listed/ }).click()
   await page.getByRole('button', { name: 'Record this mix' }).click()
   await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
   await saved(page)
@@ -112,10 +117,12 @@ test('the same walk with the keyboard alone', async ({ page }) => {
 
   await tabTo(page, page.getByRole('button', { name: 'On to quantities' }))
   await key('Enter')
+  await tabTo(page, page.getByRole('button', { name: 'On to preparing' }))
+  await page.keyboard.press('Enter')
   await tabTo(page, page.getByRole('button', { name: 'On to mixing' }))
   await key('Enter')
   await expect(page.getByRole('heading', { name: /Batch 1 of 1/ })).toBeVisible()
-  const boxes = page.getByRole('checkbox')
+  const boxes = page.locator('.batch').getByRole('checkbox')
   const count = await boxes.count()
   for (let i = 0; i < count; i++) {
     await tabTo(page, boxes.nth(i))

@@ -50,8 +50,14 @@ const settles = ref(true)
 const answers = ref<Record<string, 'none' | 'bought'>>({})
 const left = computed(() => leftOver(garden.records, list.value, doses.value, making.used.value))
 const leftRows = computed(() => left.value.map((row) => ({ id: row.id, ...leftText(row, units.value) })))
-const isAnswered = computed(
-  () => !settles.value || left.value.every((row) => !isShort(row) || answers.value[row.id]),
+/** What is still to be said, in names; nothing where all is. */
+const unanswered = computed(() =>
+  settles.value
+    ? left.value
+        .filter((row) => isShort(row) && !answers.value[row.id])
+        .map((row) => aboutName(row.id))
+        .join(', ')
+    : '',
 )
 const stockOf = (row: Left) =>
   answers.value[row.id] === 'bought' ? (row.leftIfBought ?? 0) : Math.max(0, row.left)
@@ -68,7 +74,7 @@ const setLot = (id: string, lot: string) =>
 
 function finish() {
   const j = job.value
-  if (!j || !q.value || dateProblem.value || !isAnswered.value) return
+  if (!j || !q.value || dateProblem.value || unanswered.value) return
   const record = recordFrom(toRaw(j), q.value, {
     id: crypto.randomUUID(),
     madeOn: madeOn.value,
@@ -147,11 +153,12 @@ const seeRecord = (id: string) =>
           @add="photos.add"
           @remove="photos.remove"
         />
+        <p v-if="unanswered" class="open" role="status">First say what is left of {{ unanswered }}.</p>
         <Button
           type="submit"
           label="Record this mix"
           icon="pi pi-check"
-          :disabled="!q || dateProblem !== null || !isAnswered"
+          :disabled="!q || dateProblem !== null || unanswered !== ''"
         />
       </form>
     </template>
