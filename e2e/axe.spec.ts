@@ -13,7 +13,10 @@ const SCREENS = [
   '/demo/jobs/peppers-27/compare',
   '/demo/recipe',
   '/demo/jobs/peppers-27/buy',
+  '/demo/jobs/peppers-27/prepare',
   '/demo/jobs/peppers-27/make',
+  '/demo/jobs/peppers-27/record',
+  '/demo/jobs/peppers-26/labels',
   '/demo/jobs/fig/fill',
   '/demo/jobs/herbs-26/season',
   '/demo/jobs/fig/record',
@@ -129,7 +132,7 @@ test('every page of the app is among those looked at', () => {
   const looked = SCREENS.map((path) => path.replace(/^\/(my|demo)/, '').replace(/\?.*/, ''))
   const stations = [...readFileSync('src/stations.ts', 'utf8').matchAll(/\bid: '(\w+)'/g)].map((m) => m[1]!)
   const places = [...readFileSync('src/router.ts', 'utf8').matchAll(/^ {2}\['(.*?)', '/gm)].map((m) => m[1]!)
-  expect([stations.length, places.length]).toEqual([9, 9])
+  expect([stations.length, places.length]).toEqual([11, 9])
   for (const id of stations)
     expect(
       looked.some((path) => path.endsWith(`/${id}`)),

@@ -104,6 +104,62 @@ bare(
   },
 )
 
+/** Tabs killed while a batch is counted, one after the other on one job. */
+const COUNTED = Math.max(10, Math.round(KILLS / 10))
+
+/** Where the count of a batch stands, as the page shows it. */
+const countShown = async (page: Page) => {
+  await plain(page.locator('.big')).toBeVisible()
+  const measure = await page.locator('.big .where small').textContent()
+  const tally = page.locator('.big .tally')
+  return `${measure} ${(await tally.count()) ? await tally.getAttribute('aria-label') : ''}`
+}
+
+bare(
+  `${COUNTED} tabs killed while a batch is counted: every filling that was said to be kept is`,
+  async ({ context, page }) => {
+    bare.setTimeout(60_000 + COUNTED * 6_000)
+    const next = moments(3)
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await station(page, 'Mix')
+    for (const name of ['peat medium', 'perlite coarse']) await addMaterial(page, name)
+    await station(page, 'Make')
+    await page.getByLabel('One big step at a time').check()
+    await saved(page)
+    const address = page.url()
+    let stood = await countShown(page)
+    await page.goto('/health')
+    for (let i = 0; i < COUNTED; i++) {
+      const tab = await context.newPage()
+      await tab.goto(address)
+      plain(await countShown(tab), `before kill ${i}`).toBe(stood)
+      await tab.locator('.press').click()
+      const isAllIn = !(await tab.locator('.press').isVisible())
+      if (isAllIn) await tab.getByRole('button', { name: 'Clear all ticks' }).click()
+      const now = await countShown(tab)
+      const waits = i % 5 !== 4 || isAllIn
+      if (waits) await saved(tab)
+      else await tab.waitForTimeout(next(0, 60))
+      const session = await context.newCDPSession(tab)
+      const dead = tab.waitForEvent('crash')
+      void session.send('Page.crash').catch(() => undefined)
+      await dead
+      await tab.close()
+      const again = await context.newPage()
+      await again.goto(address)
+      const found = await countShown(again)
+      if (waits) plain(found, `kill ${i} was said to be saved`).toBe(now)
+      else plain([stood, now], 'cut off: as before or as after').toContain(found)
+      stood = found
+      await again.close()
+    }
+    bare
+      .info()
+      .annotations.push({ type: 'fault', description: `tabs killed while counting: ${COUNTED}, 0 lost` })
+  },
+)
+
 bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ baseURL }, testInfo) => {
   bare.setTimeout(120_000)
   const profile = mkdtempSync(join(tmpdir(), 'open-bed-profile-'))

@@ -23,6 +23,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
     /Containers/,
     /Mix/,
     /Buy/,
+    /Prepare/,
     /Make/,
     /Fill.*done/,
     /Season.*next/,

@@ -7,13 +7,13 @@ const PHONE = { width: 390, height: 844 }
 const VIEWS = [
   ['today', '', DESK],
   ['beds', '/beds', DESK],
-  ['yard', '/beds', DESK],
   ['place', '/place', DESK],
   ['containers', '/jobs/fig/containers', DESK],
   ['mix', '/jobs/peppers-27/mix', DESK],
   ['finder', '/jobs/peppers-27/finder', DESK],
   ['compare', '/jobs/peppers-27/compare', DESK],
   ['buy', '/jobs/peppers-27/buy', DESK],
+  ['prepare', '/jobs/peppers-27/prepare', DESK],
   ['make', '/jobs/peppers-27/make', DESK],
   ['fill', '/jobs/fig/fill', DESK],
   ['season', '/jobs/herbs-26/season', DESK],
@@ -37,7 +37,6 @@ try {
       await page.locator('.found h2').waitFor()
       await page.evaluate(() => window.scrollTo(0, 0))
     }
-    if (name === 'yard') await page.getByRole('button', { name: 'Yard' }).click()
     // Likely ranges come after the figures.
     if (name.startsWith('mix'))
       await page

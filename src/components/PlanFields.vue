@@ -7,10 +7,12 @@ import { ROUNDING_NAMES } from '@/text/measures'
 import ChoiceField from './field/ChoiceField.vue'
 import QuantityField from './field/QuantityField.vue'
 
-const { plan, units, beside } = defineProps<{
+const { plan, units, beside, vessels } = defineProps<{
   plan: Plan
   units: UnitSystem
   beside: (field: string) => Sentence | null
+  /** What it may be mixed in, with the litres of each. */
+  vessels: readonly { value: number; label: string }[]
 }>()
 const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
 </script>
@@ -44,6 +46,14 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
       hint="brim-full; two thirds is used, to turn in"
       @update:model-value="emit('change', { vessel: $event })"
     />
+    <ChoiceField
+      label="Mixed in"
+      :model-value="plan.vessel"
+      :options="vessels"
+      placeholder="something else"
+      hint="or a bag at a time"
+      @update:model-value="$event && emit('change', { vessel: $event })"
+    />
     <QuantityField
       label="Allowance for settling"
       quantity="percent"
@@ -65,7 +75,7 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: repeat(5, minmax(0, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 14px;
 }
 @media (max-width: 600px) {

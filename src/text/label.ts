@@ -2,6 +2,7 @@ import { cropName } from '@/core/data/cropTable'
 import { inBed } from '@/model/garden/garden'
 import type { Job, JobBed, MixRecord } from '@/model/garden/schemas'
 import type { Quantities } from '@/model/make/quantities'
+import { counted } from './counted'
 import { dayText } from './dates'
 import { bedTitle, jobTitle, shortName } from './labels'
 import { doseText, pHText, type UnitSystem } from './units'
@@ -18,14 +19,13 @@ const LINE = 27
 const TITLE = 20
 const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
 
+/** What a part is called where there is little room: "sphagnum peat". */
+const plainName = (job: Job, id: string) =>
+  (mixIn(job, id)?.name ?? shortName(id).split(',')[0]!).toLowerCase()
+
 /** The mix in a line: "5 sphagnum peat, 2 compost". */
 const mixLine = (job: Job): string =>
-  job.parts
-    .map(
-      (p) =>
-        `${Number((p.twelfths / 12).toFixed(1))} ${(mixIn(job, p.materialId)?.name ?? shortName(p.materialId)).toLowerCase()}`,
-    )
-    .join(', ')
+  job.parts.map((p) => `${Number((p.twelfths / 12).toFixed(1))} ${plainName(job, p.materialId)}`).join(', ')
 
 /** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
 export function labelText(
@@ -40,7 +40,6 @@ export function labelText(
     job.readings.findLast((r) => r.kind === 'pH') ?? record?.readings.findLast((r) => r.kind === 'pH')
   const pH = read ? `pH ${pHText(read.value)}` : `pH about ${pHText(q.asMeasured.lime.pH)}`
   const lime = q.limeGramsPerLitre > 0 ? `lime ${doseText(q.limeGramsPerLitre, units)}` : 'no lime'
-  const batches = q.plan.batches.length
   const made = record ? `Mixed ${dayText(record.madeOn)}` : 'Mixed ____________'
   return {
     title: cut(crop || bedTitle(bed.spec), TITLE),
@@ -48,7 +47,8 @@ export function labelText(
       cut(crop ? bedTitle(bed.spec) : jobTitle(job), LINE),
       cut(mixLine(job), LINE),
       cut(`${pH}; ${lime}`, LINE),
-      cut(`${made}${batches > 1 ? `, ${batches} batches` : ''}`, LINE),
+      cut(made, LINE),
+      cut(counted(q.plan.batches.length, 'batch', 'batches'), LINE),
       cut(jobTitle(job), LINE),
     ],
   }

@@ -2,6 +2,7 @@ import type { Evaluation } from '@/core/evaluate'
 import type { Job } from '@/model/garden/schemas'
 import type { Quantities } from '@/model/make/quantities'
 import type { ShoppingLine } from '@/model/make/shoppingList'
+import type { VesselChoice } from '@/model/make/vessels'
 import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, isRounded } from '@/core/batch'
 import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
@@ -177,6 +178,13 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
         words: `${volumeText(water, units)} of water${how}.`,
       }
     })
+
+const VESSEL_WORDS = { tub: 'A tub', barrow: 'A barrow', tarp: 'A tarp' } as const
+/** What a job is mixed in, as a choice: "A tub, 65 L", "A 50 L bag of compost at a time". */
+export const vesselText = ({ id, litres, bag }: VesselChoice, units: UnitSystem): string =>
+  id === 'tub' || id === 'barrow' || id === 'tarp'
+    ? `${VESSEL_WORDS[id]}, ${volumeText(litres, units)}`
+    : `${shortName(id.slice('bag:'.length))}: a pack of ${volumeText(bag!, units)} loose at a time`
 
 /** Which way whole measures are rounded, as a choice. */
 export const ROUNDING_NAMES = [

@@ -21,7 +21,7 @@ const CODE = 116
     <rect x="0.5" y="0.5" width="339" height="135" rx="6" fill="#fff" stroke="#999" />
     <g fill="#111" font-family="Arial, Helvetica, sans-serif">
       <text x="12" y="26" font-size="17" font-weight="700">{{ label.title }}</text>
-      <text v-for="(line, i) in label.lines" :key="i" x="12" :y="46 + 18 * i" font-size="12">
+      <text v-for="(line, i) in label.lines" :key="i" x="12" :y="44 + 16 * i" font-size="12">
         {{ line }}
       </text>
     </g>

@@ -44,7 +44,7 @@ h2 {
 }
 .boxes :deep(table) {
   width: auto;
-  min-width: 22rem;
+  min-width: min(22rem, 100%);
 }
 .boxes {
   display: flex;

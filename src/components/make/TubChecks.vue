@@ -54,11 +54,7 @@ function keep() {
         quantity="number"
         :units="units"
         :problem="wrong"
-        :hint="
-          kind === 'pH'
-            ? 'one part of mix stirred into one of clean water, after 15 minutes'
-            : 'one part of mix in two of clean water, after 15 minutes'
-        "
+        hint="one measure of mix in two of rain water, after half an hour"
       />
       <QuantityField
         v-if="kind === 'pH'"

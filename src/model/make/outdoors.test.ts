@@ -41,6 +41,7 @@ import { countIn, pressesOf } from './tally'
 import { lostOnPreparing, readyId, timetable } from './timetable'
 import { prepareTasks } from './prepareTasks'
 import { phCheck, saltCheck } from './tubChecks'
+import { vesselsFor } from './vessels'
 
 const valueOf = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: string } }) => {
   if (!o.ok) throw new Error(o.problem.code)
@@ -212,6 +213,16 @@ describe('money', () => {
 })
 
 describe('buying', () => {
+  test('a batch may be what one bag makes', () => {
+    const bags = vesselsFor(job, list).filter((v) => v.bag !== undefined)
+    expect(bags.map((b) => b.id)).toEqual(['bag:peat_medium', 'bag:perlite_coarse'])
+    for (const bag of bags) {
+      const plan = valueOf(quantitiesOf({ ...job, plan: { ...job.plan, vessel: bag.litres } })).plan
+      const [id] = [bag.id.slice('bag:'.length)]
+      const first = plan.batches[0]!.measures.find((m) => m.id === id)!
+      expect(first.litres).toBeLessThanOrEqual(bag.bag! * 1.06)
+    }
+  })
   test('what is ticked counts as stock, is paid once, and can be unticked', () => {
     const lines = gatherLines(list, [], [], 'metric')
     const peat = lines.find((l) => boughtId(l) === 'peat_medium')!
@@ -450,6 +461,17 @@ describe('the timetable', () => {
     const left = at({ readyLeft: ['peat_soak:peat_medium'], readySteps: ['perlite_rinse:perlite_coarse'] })
     expect(left.before.map((s) => [s.id, s.done])).toEqual([['perlite_rinse:perlite_coarse', true]])
     expect(left.offered.map((o) => o.id)).toContain('peat_soak:peat_medium')
+  })
+  test('the grower’s own compost wants what the one it is like wants', () => {
+    const one = { ...job, mixOn: '2026-04-20' }
+    const quantities = valueOf(quantitiesOf(one))
+    const own = shoppingList(gardenOf([]), quantities).map((l) =>
+      l.material.id === 'peat_medium' ? { ...l, material: { ...l.material, id: 'own:peat' } } : l,
+    )
+    const given = { job: one, place, list: own, doses: [], today: '2026-04-10' }
+    expect(timetable(given).before.map((s) => s.id)).not.toContain('peat_soak:own:peat')
+    const likes = new Map([['own:peat', 'peat_coarse']])
+    expect(timetable({ ...given, likes }).before.map((s) => s.id)).toContain('peat_soak:own:peat')
   })
   test('goes into a calendar: what is open, each with a name that stays, and the mixing day', () => {
     const table = at({ mixOn: '2026-04-20', readySteps: ['perlite_rinse:perlite_coarse'] })

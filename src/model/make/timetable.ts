@@ -67,6 +67,8 @@ export interface ToPrepare {
   place: Place | undefined
   list: readonly ShoppingLine[]
   doses: readonly DoseTotal[]
+  /** Rows of the tables that the grower's own materials and feeds are like, by id. */
+  likes?: ReadonlyMap<string, string>
   /** ISO day. */
   today: string
 }
@@ -91,7 +93,7 @@ const SAME_DAY = 4 / 24
 const waits = (days: number) => (days <= SAME_DAY ? 0 : Math.ceil(days - 1e-9))
 
 /** The steps of a job, chosen and offered, each for one material or dressing. */
-function stepsOf({ job, list, doses }: ToPrepare) {
+function stepsOf({ job, list, doses, likes }: ToPrepare) {
   const added = new Set(job.readyAdded)
   const left = new Set(job.readyLeft)
   const chosen: OfferedStep[] = []
@@ -103,7 +105,7 @@ function stepsOf({ job, list, doses }: ToPrepare) {
     if (mixIn(job, mix.id) && mix.origin.kind === 'bag') kinds.set('potting_mix_bagged', undefined)
   for (const d of doses) if (!kinds.has(d.id)) kinds.set(d.id, undefined)
   for (const [about, kind] of kinds)
-    for (const prep of stepsFor(about, kind)) {
+    for (const prep of stepsFor(likes?.get(about) ?? about, kind)) {
       const id = readyId(prep.id, about)
       const isIn = added.has(id) || (prep.usual && !left.has(id))
       ;(isIn ? chosen : offered).push({ id, prep, about })

@@ -2,6 +2,7 @@ import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { liveJob, placeOf, recordOf, type Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
+import { likesOf } from '../garden/likes'
 import { doseTotals } from '../make/doseTotals'
 import { quantitiesOf } from '../make/quantities'
 import { shoppingList } from '../make/shoppingList'
@@ -28,6 +29,7 @@ function nextReady(garden: Garden, job: Job, today: string): NextUp | null {
       place,
       list: shoppingList(garden, quantities.value),
       doses: doseTotals(job, quantities.value),
+      likes: likesOf(garden),
       today,
     }),
   )

@@ -26,10 +26,11 @@ import { bagsOf, liveJob } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Job } from '@/model/garden/schemas'
 import { shelvedOf } from '@/model/make/settle'
+import { vesselsFor } from '@/model/make/vessels'
 import { againstBags, nudgesOf } from '@/model/make/money'
 import { isOver } from '@/stations'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
-import { overText } from '@/text/measures'
+import { overText, vesselText } from '@/text/measures'
 import { boughtId, gatherLines, shoppingText, withBought, type GatherLine } from '@/text/gather'
 import { bedCostRows, moneyRows, nudgeText } from '@/text/money'
 import { jobTitle, packText, shortName } from '@/text/labels'
@@ -52,6 +53,11 @@ const notes = computed(() =>
 const shopping = useShopping(inHand)
 const { list, mixes, doses, money } = shopping
 const lines = computed(() => gatherLines(list.value, mixes.value, doses.value, units.value))
+const vessels = computed(() =>
+  job.value
+    ? vesselsFor(job.value, list.value).map((v) => ({ value: v.litres, label: vesselText(v, units.value) }))
+    : [],
+)
 const unpriced = computed(() => {
   const names = new Map(lines.value.map((line) => [boughtId(line), line.name]))
   return money.value.missing.map((id) => names.get(id) ?? shortName(id)).join(', ')
@@ -170,6 +176,7 @@ const saveCsv = () =>
         :plan="job.plan"
         :units="units"
         :beside="(field: string) => beside(field, quantities)"
+        :vessels="vessels"
         @change="garden.run({ type: 'job/plan', jobId, plan: $event })"
       />
       <ManyChoiceField

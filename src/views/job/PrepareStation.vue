@@ -16,6 +16,7 @@ import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
 import { useTimers } from '@/composables/useTimers'
 import type { StepList } from '@/model/garden/commands'
+import { likesOf } from '@/model/garden/likes'
 import { timetable, type TimedStep } from '@/model/make/timetable'
 import { cautionById, cautionsForMixing } from '@/text/cautions'
 import { isDay, isoDay, shortDayText } from '@/text/dates'
@@ -33,7 +34,14 @@ const today = isoDay(new Date())
 
 const table = computed(() =>
   job.value && q.value
-    ? timetable({ job: job.value, place: place.value, list: list.value, doses: totals.value, today })
+    ? timetable({
+        job: job.value,
+        place: place.value,
+        list: list.value,
+        doses: totals.value,
+        likes: likesOf(garden.records),
+        today,
+      })
     : null,
 )
 const rowOf = (step: TimedStep) => ({ ...step, ...stepText(step, units.value) })
