@@ -12,6 +12,7 @@ import { packText } from '@/text/labels'
 import { isSoundOffer } from '@/text/packs'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from './field/QuantityField.vue'
+import DialogForm from './frame/DialogForm.vue'
 import DialogFrame from './frame/DialogFrame.vue'
 import OfferFields from './shelf/OfferFields.vue'
 
@@ -71,7 +72,7 @@ function save() {
     writing
     @update:visible="emit('close')"
   >
-    <form v-if="material" class="form" @submit.prevent="save">
+    <DialogForm v-if="material" keep="Keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <template v-for="(draft, i) in drafts" :key="i">
         <button
           v-if="drafts.length > 1"
@@ -114,20 +115,11 @@ function save() {
         :problem="stockProblem"
         hint="part packs too; used before anything is bought"
       />
-      <div class="row">
-        <Button type="submit" label="Keep" :disabled="!sound" />
-        <Button type="button" label="Cancel" outlined @click="emit('close')" />
-      </div>
-    </form>
+    </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 .one {
   text-align: left;
   font: inherit;

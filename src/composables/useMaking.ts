@@ -26,8 +26,8 @@ export function useMaking({ job, quantities, prepared }: JobInHand<GardenDoor>) 
       const used = new Map<string, number>()
       if (!q.value || remade.value.size === 0) return used
       const planned = new Map(q.value.plan.totals.map((t) => [t.id, t.litres]))
-      for (const { mix, plan } of q.value.first)
-        if (mix) for (const t of plan.totals) used.set(t.id, t.litres)
+      for (const t of q.value.first.flatMap(({ plan }) => plan.totals))
+        used.set(t.id, t.litres + (used.get(t.id) ?? 0))
       for (const id of new Set([...planned.keys(), ...totals.value.map((t) => t.id)])) {
         const litres = totals.value.find((t) => t.id === id)?.litres ?? 0
         used.set(id, litres + (used.get(id) ?? 0) + (q.value.beside.get(id) ?? 0))

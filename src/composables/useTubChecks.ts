@@ -32,6 +32,12 @@ export function useTubChecks(
       // What was put in before it was read is in what was read.
       corrections.value.filter((c) => c.at < reading.at),
     )
+  /** What the tables lead to expect of a reading; null where that cannot be worked out. */
+  function expectedOf(reading: Reading): number | null {
+    if (reading.kind === 'salts') return saltCheck(bands.value, evaluation.value!, reading.value).expected
+    const check = checkOf(reading)
+    return check.ok ? check.value.expected : null
+  }
   const rows = computed((): ReadRow[] => {
     if (!evaluation.value) return []
     const last = readings.value.findLast((r) => r.kind === 'pH')
@@ -59,8 +65,12 @@ export function useTubChecks(
         day: kind === 'pH' ? day : 0,
         kind,
         value,
+        expected: null,
       }
-      keep({ readings: [...toRaw(job.value!.readings), reading] }, 'reading')
+      keep(
+        { readings: [...toRaw(job.value!.readings), { ...reading, expected: expectedOf(reading) }] },
+        'reading',
+      )
     },
     forget: (id: string) =>
       keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, 'forgetting a reading'),

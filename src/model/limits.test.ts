@@ -131,6 +131,7 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
           day: 0,
           kind: 'pH',
           value: 6,
+          expected: null,
         })),
       }),
   },

@@ -17,15 +17,28 @@ export interface LabelText {
 /** Letters a line of a label holds beside its code. */
 const LINE = 27
 const TITLE = 20
-const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
+/** As many whole words as there is room for. */
+const cut = (text: string, most: number): string => {
+  if (text.length <= most) return text
+  const room = text.slice(0, most - 1)
+  return `${room.slice(0, Math.max(room.lastIndexOf(' '), most / 2)).replace(/[,;:]$/, '')}…`
+}
 
 /** What a part is called where there is little room: "sphagnum peat". */
 const plainName = (job: Job, id: string) =>
-  (mixIn(job, id)?.name ?? shortName(id).split(',')[0]!).toLowerCase()
+  (mixIn(job, id)?.name ?? shortName(id).split(/,| \d/)[0]!).toLowerCase()
 
 /** The mix in a line: "5 sphagnum peat, 2 compost". */
-const mixLine = (job: Job): string =>
-  job.parts.map((p) => `${Number((p.twelfths / 12).toFixed(1))} ${plainName(job, p.materialId)}`).join(', ')
+const mixLine = (job: Job): string => {
+  let line = ''
+  for (const { twelfths, materialId } of job.parts) {
+    const part = `${Number((twelfths / 12).toFixed(1))} ${plainName(job, materialId)}`
+    const longer = line === '' ? part : `${line}, ${part}`
+    if (longer.length > LINE - 2) return line === '' ? cut(part, LINE) : `${line} …`
+    line = longer
+  }
+  return line
+}
 
 /** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
 export function labelText(
@@ -45,7 +58,7 @@ export function labelText(
     title: cut(crop || bedTitle(bed.spec), TITLE),
     lines: [
       cut(crop ? bedTitle(bed.spec) : jobTitle(job), LINE),
-      cut(mixLine(job), LINE),
+      mixLine(job),
       cut(`${pH}; ${lime}`, LINE),
       cut(made, LINE),
       cut(counted(q.plan.batches.length, 'batch', 'batches'), LINE),

@@ -14,8 +14,9 @@ const perVolume = (money: number, litres: number, units: UnitSystem): string =>
     ? `${((money / litres) * LITRES.usGallon).toFixed(2)} a gallon`
     : `${(money / litres).toFixed(3)} a litre`
 
-/** Rows of what a job costs: in pocket, and what goes into the mix. */
-export function moneyRows({ paid, used }: Money, litres: number, units: UnitSystem): string[][] {
+/** Rows of what a job costs: in pocket, and what goes into the mix; none where nothing has a price. */
+export function moneyRows({ lines, paid, used }: Money, litres: number, units: UnitSystem): string[][] {
+  if (lines.every((l) => l.used === null)) return []
   return [
     ['Paid at the shop', moneyText(paid), perVolume(paid, litres, units)],
     ['Goes into the mix', moneyText(used), perVolume(used, litres, units)],
@@ -26,7 +27,7 @@ export function moneyRows({ paid, used }: Money, litres: number, units: UnitSyst
 
 /** What the mix in each bed costs, and in each container of it; shares in whole cents that add up to what is used. */
 export function bedCostRows(job: Job, q: Quantities, used: number): string[][] {
-  if (job.amount !== null || job.fills.length === 0) return []
+  if (job.amount !== null || job.fills.length === 0 || !(used > 0)) return []
   const litres = job.fills.map((f, i) => q.needed[i]!.net * f.count)
   return shareOut(used, litres).map((share, i) => {
     const { count, spec } = job.fills[i]!

@@ -4,7 +4,7 @@ import { dressingName } from './dressings'
 import { shortName } from './labels'
 import { materialById } from '@/core/data'
 import { degrees } from './season'
-import { percentText, volumeText, type UnitSystem } from './units'
+import { inUnits, percentText, volumeText, type UnitSystem } from './units'
 
 /** What a step is for, in a word: a material, a lime or a feed. */
 export const aboutName = (about: string): string =>
@@ -32,12 +32,12 @@ const LEAST_WATER = 1
 export function stepText(step: TimedStep, units: UnitSystem) {
   const { prep, about, days, water } = step
   const parts = [
-    prep.how,
+    inUnits(prep.how, units),
     water >= LEAST_WATER ? `About ${volumeText(water, units)} of water.` : '',
     prep.loss ? `Some ${percentText(prep.loss.value)} is thrown out: that much more is on the list.` : '',
   ].filter(Boolean)
   return {
-    title: `${aboutName(about)}: ${lowerFirst(prep.title)}`,
+    title: `${aboutName(about)}: ${lowerFirst(inUnits(prep.title, units))}`,
     text: parts.join(' '),
     takes: durationText(days),
     when: whenText(step),
@@ -45,16 +45,19 @@ export function stepText(step: TimedStep, units: UnitSystem) {
 }
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
+/** A step with its words. */
+export type StepRow = TimedStep & ReturnType<typeof stepText>
+
 /** A step that may be added, as a choice. */
-export const offeredText = ({ id, prep, about }: OfferedStep) => ({
+export const offeredText = ({ id, prep, about }: OfferedStep, units: UnitSystem) => ({
   value: id,
-  label: `${aboutName(about)}: ${lowerFirst(prep.title)}. ${prep.why}`,
+  label: `${aboutName(about)}: ${lowerFirst(inUnits(prep.title, units))}. ${inUnits(prep.why, units)}`,
 })
 
 /** What cannot be as it is planned, and what to do about it. */
 export function clashText(clash: Clash, units: UnitSystem): { why: string; fix: string } {
   const { step } = clash
-  const what = `${aboutName(step.about)}: ${lowerFirst(step.prep.title)}`
+  const what = `${aboutName(step.about)}: ${lowerFirst(inUnits(step.prep.title, units))}`
   switch (clash.code) {
     case 'begun-too-late':
       return {

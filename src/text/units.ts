@@ -166,3 +166,7 @@ export function intervalText(days: number): string {
   if (days >= 0.4) return 'twice a day'
   return days >= OFTENEST ? `${Math.round(1 / days)} times a day` : 'more often than can be done'
 }
+
+/** A text of the table as the grower counts: of "[metric|US]" the one that fits. */
+export const inUnits = (text: string, units: UnitSystem): string =>
+  text.replace(/\[([^|\]]*)\|([^\]]*)\]/g, units === 'us' ? '$2' : '$1')

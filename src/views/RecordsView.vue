@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import TextField from '@/components/field/TextField.vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
 import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import RecordList from '@/components/record/RecordList.vue'
 import RecordSheet from '@/components/record/RecordSheet.vue'
@@ -11,8 +12,10 @@ import { usePhotos } from '@/composables/usePhotos'
 import { saveFile } from '@/composables/saveFile'
 import { jobKey } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
+import { foretoldOf, missesOf } from '@/model/make/foretold'
 import { recordsCsv } from '@/model/sheets/recordSheet'
 import { useGarden } from '@/stores/garden'
+import { foretoldRows, missText } from '@/text/foretold'
 import { recordCrop } from '@/text/records'
 
 const garden = useGarden()
@@ -37,6 +40,8 @@ const rows = computed(() => {
 })
 const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ?? rows.value[0])
 const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
+const foretold = computed(() => foretoldOf(garden.mixRecords))
+const misses = computed(() => missesOf(foretold.value).map(missText))
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>
   saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
@@ -89,6 +94,11 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
         />
       </RecordSheet>
     </div>
+    <section v-if="foretold.length" class="foretold" aria-labelledby="foretold-title">
+      <h2 id="foretold-title">How well was it foretold?</h2>
+      <p v-for="m in misses" :key="m">{{ m }}</p>
+      <FigureTable :head="['Reading', 'Expected', 'Read']" :rows="foretoldRows(foretold)" />
+    </section>
   </div>
 </template>
 
@@ -113,5 +123,9 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
+}
+.foretold {
+  margin-top: 28px;
+  max-width: 640px;
 }
 </style>

@@ -19,6 +19,7 @@ import { isoDay, shortDayText } from '@/text/dates'
 import { fillsText, jobTitle } from '@/text/labels'
 import { placeLine } from '@/text/place'
 import { FOLLOW_UP_TEXTS } from '@/text/season'
+import { inUnits } from '@/text/units'
 
 /** Fetched where there are many jobs: most gardens begin without it. */
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
@@ -48,7 +49,10 @@ const open = computed(() =>
       const station = nextStation(line.job)
       const due = dues.value.get(line.id)
       const late = due !== undefined && (due.until ?? due.on) < today
-      const title = due?.kind === 'due' ? FOLLOW_UP_TEXTS[due.code].title : due?.prep.title
+      const title =
+        due?.kind === 'due'
+          ? FOLLOW_UP_TEXTS[due.code].title
+          : due && inUnits(due.prep.title, garden.settings.units)
       const next = due
         ? `${title}: ${shortDayText(due.on)}${late ? ', past its day' : ''}`
         : `Next: ${station.next}`

@@ -16,6 +16,7 @@ import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
+import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 import IngredientList from './IngredientList.vue'
 
@@ -68,7 +69,7 @@ function save() {
     writing
     @update:visible="emit('close')"
   >
-    <form v-if="draft" class="form" @submit.prevent="save">
+    <DialogForm v-if="draft" keep="Keep" :sound="answer?.ok ?? false" @keep="save" @cancel="emit('close')">
       <TextField
         v-model="draft.name"
         label="What you call it"
@@ -140,9 +141,7 @@ function save() {
         </p>
         <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       </div>
-      <div class="row">
-        <Button type="submit" label="Keep" :disabled="!answer?.ok" />
-        <Button type="button" label="Cancel" outlined @click="emit('close')" />
+      <template #beside>
         <Button
           v-if="listed"
           type="button"
@@ -151,17 +150,12 @@ function save() {
           text
           @click="emit('remove', draft.id)"
         />
-      </div>
-    </form>
+      </template>
+    </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 @media (max-width: 560px) {
   .pair {
     grid-template-columns: minmax(0, 1fr);

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** A recipe names one feed, the shelf holds another: how much of it, and what differs. */
-import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Dressing } from '@/core/data'
 import { readAmount, valueIn } from '@/model/amounts/amount'
@@ -16,6 +15,7 @@ import type { Sentence } from '@/text/problems.en'
 import ChoiceField from '../field/ChoiceField.vue'
 import SwitchField from '../field/SwitchField.vue'
 import TextField from '../field/TextField.vue'
+import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { rows, lines, amounts } = defineProps<{
@@ -92,7 +92,7 @@ function give() {
 
 <template>
   <DialogFrame v-model:visible="visible" header="Dose by label" width="34rem" writing>
-    <form class="form" @submit.prevent="give">
+    <DialogForm keep="Give it" :sound="answer?.ok ?? false" @keep="give" @cancel="visible = false">
       <div class="pair">
         <TextField v-model="label" label="The recipe’s feed is" focused :problem="labelProblem" />
         <TextField
@@ -121,20 +121,11 @@ function give() {
           {{ labelDoseText(answer.value, nutrient, amounts.system) }}
         </template>
       </p>
-      <div class="row">
-        <Button type="submit" label="Give it" :disabled="!answer?.ok" />
-        <Button type="button" label="Cancel" outlined @click="visible = false" />
-      </div>
-    </form>
+    </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 @media (max-width: 560px) {
   .pair {
     grid-template-columns: minmax(0, 1fr);

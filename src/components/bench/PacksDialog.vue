@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** A recipe told in packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
-import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
 import type { Outcome } from '@/core/outcome'
@@ -11,6 +10,7 @@ import { problemText } from '@/text/problems.en'
 import { volumeText, type UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
+import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { materials, inMix, packOf, work, units } = defineProps<{
@@ -52,7 +52,7 @@ function make() {
 
 <template>
   <DialogFrame v-model:visible="visible" header="A mix by packs" width="34rem" writing>
-    <form class="form" @submit.prevent="make">
+    <DialogForm keep="Make it so" :sound="answer.ok" @keep="make" @cancel="visible = false">
       <p class="soft">How many packs of each go in; half a bag is 0.5. Pack sizes are those of your shelf.</p>
       <QuantityField
         v-for="p in packs"
@@ -81,18 +81,6 @@ function make() {
         >
         <template v-else-if="trouble">{{ trouble.why }} {{ trouble.fix }}</template>
       </p>
-      <div class="row">
-        <Button type="submit" label="Make it so" :disabled="!answer.ok" />
-        <Button type="button" label="Cancel" outlined @click="visible = false" />
-      </div>
-    </form>
+    </DialogForm>
   </DialogFrame>
 </template>
-
-<style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
-</style>

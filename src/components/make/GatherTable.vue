@@ -159,4 +159,18 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
 .inside {
   display: block;
 }
+@media (max-width: 760px) {
+  tbody tr {
+    display: grid;
+    grid-template-columns: 48px minmax(0, 1fr);
+    align-items: center;
+  }
+  .box,
+  tbody th {
+    grid-row: 1;
+  }
+  tbody td:not(.box) {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -25,7 +25,7 @@ const said = computed(() => against && againstBagsText(against, units))
   <section class="money" aria-labelledby="money-title">
     <h2 id="money-title">What it costs</h2>
     <div class="boxes">
-      <FigureTable :rows="rows" caption="Paid at the shop, and what goes into the mix" />
+      <FigureTable v-if="rows.length" :rows="rows" caption="Paid at the shop, and what goes into the mix" />
       <FigureTable v-if="beds.length > 1" :rows="beds" caption="What the mix in each bed costs" />
       <div v-if="bags.length" class="against no-print">
         <ChoiceField v-model="bag" label="Against bags of" :options="bags" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** A measure ran short, or something else went in: what this batch becomes by that, and the ones after it. */
-import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { OtherwiseAnswer } from '@/model/make/asMade'
 import type { CardLine } from '@/model/make/batchCard'
@@ -10,6 +9,7 @@ import { volumeText, type UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import SwitchField from '../field/SwitchField.vue'
+import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { measures, materials, says, isLast, units } = defineProps<{
@@ -78,7 +78,7 @@ function keep() {
 
 <template>
   <DialogFrame v-model:visible="visible" header="Ran short, or something else went in" width="32rem" writing>
-    <form class="form" @submit.prevent="keep">
+    <DialogForm keep="Reckon with that" :sound="sound" @keep="keep" @cancel="visible = false">
       <ChoiceField
         label="Which measure"
         :model-value="materialId"
@@ -113,20 +113,11 @@ function keep() {
       <div class="says" aria-live="polite">
         <p v-for="s in sentences" :key="s">{{ s }}</p>
       </div>
-      <div class="row">
-        <Button type="submit" label="Reckon with that" :disabled="!sound" />
-        <Button type="button" label="Cancel" outlined @click="visible = false" />
-      </div>
-    </form>
+    </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 .says p {
   margin: 0 0 4px;
 }

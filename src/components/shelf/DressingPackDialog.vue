@@ -10,6 +10,7 @@ import { belowNothing, packSizeProblem } from '@/text/fields'
 import type { UnitSystem } from '@/text/units'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
+import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { dressing, item, units } = defineProps<{
@@ -56,7 +57,7 @@ function save() {
     width="30rem"
     @update:visible="emit('close')"
   >
-    <form class="form" @submit.prevent="save">
+    <DialogForm keep="Keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
         <legend v-if="packs.length > 1">{{ i === 0 ? 'Usual pack' : 'Another pack' }}</legend>
         <div class="pair">
@@ -105,20 +106,11 @@ function save() {
         :problem="stockProblem"
         hint="used before anything is bought"
       />
-      <div class="row">
-        <Button type="submit" label="Keep" :disabled="!sound" />
-        <Button type="button" label="Cancel" outlined @click="emit('close')" />
-      </div>
-    </form>
+    </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 .pack {
   border: 0;
   padding: 0;

@@ -11,11 +11,12 @@ export interface PrepStep {
   /** Done as a rule; the others where the grower has reason to. */
   usual: boolean
   phase: 'before' | 'after'
-  /** Which comes first for one material. */
-  order: number
+  /** Texts: "[metric|US]" stands where the two count differently. */
   title: string
   why: string
   how: string
+  /** Which comes first for one material. */
+  order: number
   /** Days at 20 C. */
   lead: { low: Days; value: Days; high: Days }
   /** By how much longer it takes for each 10 C less; 1 where warmth does not matter. */

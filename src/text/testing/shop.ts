@@ -4,13 +4,20 @@ import { DEFAULT_SETTINGS, type Garden } from '@/model/garden/garden'
 import { doseTotals } from '@/model/make/doseTotals'
 import type { Quantities } from '@/model/make/quantities'
 import { doseLines, shoppingList } from '@/model/make/shoppingList'
+import { moneyOf } from '@/model/make/money'
+import { timetable } from '@/model/make/timetable'
+import { vesselsFor } from '@/model/make/vessels'
 import { compare } from '@/model/mix/compare'
 import { recipeOf } from '@/model/mix/versions'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
 import { comesToText, doseInManner } from '../amounts'
 import { comparedRows } from '../compare'
 import { gatherLines } from '../gather'
+import { labelText } from '../label'
 import { packText } from '../labels'
+import { vesselText } from '../measures'
+import { bedCostRows, moneyRows } from '../money'
+import { clashText, mixingDayText, stepText } from '../preparing'
 import { doseWeightText } from '../units'
 import type { RandomJob } from './randomJob'
 
@@ -34,6 +41,19 @@ export function sayOfShop(
   for (const dose of totals) say('dose', doseWeightText(dose.grams, units))
   const bought = shoppingList(garden, quantities)
   const doses = doseLines(garden, totals)
+  const table = timetable({ job, place, list: bought, doses: totals, today: '2026-04-10' })
+  say('prepare', mixingDayText(table))
+  for (const step of [...table.before, ...table.after]) {
+    const { title, text, takes, when } = stepText(step, units)
+    say('prepare', title, text, takes, when)
+  }
+  for (const clash of table.clashes) say('prepare', clashText(clash, units).why, clashText(clash, units).fix)
+  const money = moneyOf(garden, bought, [], doses)
+  for (const row of moneyRows(money, quantities.inPlace, units)) say('money', ...row)
+  for (const row of bedCostRows(job, quantities, money.used)) say('money', ...row)
+  for (const vessel of vesselsFor(job, bought)) say('vessel', vesselText(vessel, units))
+  const label = labelText(job, job.fills[0]!, quantities, undefined, units)
+  say('label', label.title, ...label.lines)
   for (const { measure, leftover, wet, buy } of gatherLines(bought, [], doses, units))
     say(
       'gather',

@@ -6,7 +6,7 @@ import CautionList from '@/components/CautionList.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import TextField from '@/components/field/TextField.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
-import TickLine from '@/components/frame/TickLine.vue'
+import PrepSteps from '@/components/make/PrepSteps.vue'
 import TimerList from '@/components/make/TimerList.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useCautions } from '@/composables/useCautions'
@@ -21,7 +21,7 @@ import { timetable, type TimedStep } from '@/model/make/timetable'
 import { cautionById, cautionsForMixing } from '@/text/cautions'
 import { isDay, isoDay, shortDayText } from '@/text/dates'
 import { jobTitle } from '@/text/labels'
-import { BUY_STEP, clashText, mixingDayText, offeredText, stepText } from '@/text/preparing'
+import { BUY_STEP, clashText, mixingDayText, offeredText, stepText, type StepRow } from '@/text/preparing'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
@@ -44,11 +44,11 @@ const table = computed(() =>
       })
     : null,
 )
-const rowOf = (step: TimedStep) => ({ ...step, ...stepText(step, units.value) })
+const rowOf = (step: TimedStep): StepRow => ({ ...step, ...stepText(step, units.value) })
 const before = computed(() => (table.value?.before ?? []).map(rowOf))
 const after = computed(() => (table.value?.after ?? []).map(rowOf))
 const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText(c, units.value)))
-const offers = computed(() => (table.value?.offered ?? []).map(offeredText))
+const offers = computed(() => (table.value?.offered ?? []).map((o) => offeredText(o, units.value)))
 const isHot = computed(() => before.value.some((s) => s.prep.id.startsWith('soil_pasteurise')))
 const cautions = computed(() => [
   ...(isHot.value ? [cautionById('heat')] : []),
@@ -71,8 +71,6 @@ const setDay = (day: string) => {
   if (day === '' || isDay(day))
     garden.run({ type: 'job/planting', jobId, change: { mixOn: day === '' ? null : day } })
 }
-/** Steps of some hours are timed; longer ones have their day. */
-const LONGEST_TIMED = 1.5
 const printPage = () => window.print()
 async function saveCalendar() {
   const [{ calendarFile }, { prepareTasks }] = await Promise.all([
@@ -101,65 +99,15 @@ async function saveCalendar() {
           <strong>{{ BUY_STEP.title }}</strong> by {{ shortDayText(table.buyBy) }}.
           <RouterLink class="no-print" :to="to('buy')">The list</RouterLink>
         </p>
-        <ol class="plain">
-          <TickLine
-            v-for="s in before"
-            :key="s.id"
-            :title="s.title"
-            :text="s.text"
-            :done="s.done"
-            @update:done="set('readySteps', s.id, $event)"
-          >
-            <span class="end">
-              <span>{{ s.when }}</span>
-              <small>takes {{ s.takes }}<template v-if="s.late">; past its day</template></small>
-              <span class="acts no-print">
-                <Button
-                  v-if="s.days <= LONGEST_TIMED && !s.done"
-                  label="Time it"
-                  icon="pi pi-stopwatch"
-                  text
-                  size="small"
-                  :aria-label="`Time it: ${s.title}`"
-                  @click="timers.start(s.title, s.days * 1440)"
-                />
-                <Button
-                  label="Not needed"
-                  text
-                  size="small"
-                  :aria-label="`Not needed: ${s.title}`"
-                  @click="leave(s)"
-                />
-              </span>
-            </span>
-          </TickLine>
-        </ol>
+        <PrepSteps
+          :steps="before"
+          @tick="(id, done) => set('readySteps', id, done)"
+          @time="timers.start($event.title, $event.days * 1440)"
+          @leave="leave"
+        />
         <template v-if="after.length">
           <h2>After mixing, before planting</h2>
-          <ol class="plain">
-            <TickLine
-              v-for="s in after"
-              :key="s.id"
-              :title="s.title"
-              :text="s.text"
-              :done="s.done"
-              @update:done="set('readySteps', s.id, $event)"
-            >
-              <span class="end">
-                <span>{{ s.when }}</span>
-                <small>takes {{ s.takes }}</small>
-                <span class="acts no-print">
-                  <Button
-                    label="Not needed"
-                    text
-                    size="small"
-                    :aria-label="`Not needed: ${s.title}`"
-                    @click="leave(s)"
-                  />
-                </span>
-              </span>
-            </TickLine>
-          </ol>
+          <PrepSteps :steps="after" @tick="(id, done) => set('readySteps', id, done)" @leave="leave" />
         </template>
         <ChoiceField
           v-if="offers.length"
@@ -207,17 +155,6 @@ async function saveCalendar() {
   margin: 8px 0;
   border-radius: 4px;
 }
-.end {
-  display: flex;
-  flex-direction: column;
-  align-items: flex-end;
-  text-align: right;
-  white-space: nowrap;
-  font-variant-numeric: tabular-nums;
-}
-.acts {
-  display: flex;
-}
 .more {
   margin: 14px 0;
 }
@@ -225,13 +162,5 @@ async function saveCalendar() {
   display: flex;
   flex-direction: column;
   gap: 16px;
-}
-@media (max-width: 900px) {
-  .end {
-    width: 100%;
-    padding-left: 38px;
-    align-items: flex-start;
-    text-align: left;
-  }
 }
 </style>

@@ -30,6 +30,8 @@ export const readingSchema = z.object({
   day: z.number().min(0),
   kind: z.enum(['pH', 'salts']),
   value: number,
+  /** What was to be expected of it then; null where that could not be worked out. */
+  expected: number.nullable(),
 })
 export const correctionSchema = z.object({
   id,

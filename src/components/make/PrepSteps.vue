@@ -1,0 +1,74 @@
+<script setup lang="ts">
+/** Steps of getting ready with their days, ticked when they are done. */
+import Button from 'primevue/button'
+import TickLine from '../frame/TickLine.vue'
+import type { StepRow } from '@/text/preparing'
+
+const { steps } = defineProps<{ steps: readonly StepRow[] }>()
+const emit = defineEmits<{
+  tick: [id: string, done: boolean]
+  time: [step: StepRow]
+  leave: [step: StepRow]
+}>()
+/** Steps of some hours are timed; longer ones have their day. */
+const LONGEST_TIMED = 1.5
+const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_TIMED && !s.done
+</script>
+
+<template>
+  <ol class="plain">
+    <TickLine
+      v-for="s in steps"
+      :key="s.id"
+      :title="s.title"
+      :text="s.text"
+      :done="s.done"
+      @update:done="emit('tick', s.id, $event)"
+    >
+      <span class="end">
+        <span>{{ s.when }}</span>
+        <small>takes {{ s.takes }}<template v-if="s.late">; past its day</template></small>
+        <span class="acts no-print">
+          <Button
+            v-if="isTimed(s)"
+            label="Time it"
+            icon="pi pi-stopwatch"
+            text
+            size="small"
+            :aria-label="`Time it: ${s.title}`"
+            @click="emit('time', s)"
+          />
+          <Button
+            label="Not needed"
+            text
+            size="small"
+            :aria-label="`Not needed: ${s.title}`"
+            @click="emit('leave', s)"
+          />
+        </span>
+      </span>
+    </TickLine>
+  </ol>
+</template>
+
+<style scoped>
+.end {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-end;
+  text-align: right;
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+.acts {
+  display: flex;
+}
+@media (max-width: 900px) {
+  .end {
+    width: 100%;
+    padding-left: 38px;
+    align-items: flex-start;
+    text-align: left;
+  }
+}
+</style>
