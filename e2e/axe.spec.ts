@@ -19,6 +19,7 @@ const SCREENS = [
   '/demo/jobs/peppers-26/labels',
   '/demo/jobs/fig/fill',
   '/demo/jobs/herbs-26/season',
+  '/demo/jobs/herbs-26/log',
   '/demo/jobs/fig/record',
   '/demo/jobs/peppers-26/record',
   '/demo/beds',
@@ -132,7 +133,7 @@ test('every page of the app is among those looked at', () => {
   const looked = SCREENS.map((path) => path.replace(/^\/(my|demo)/, '').replace(/\?.*/, ''))
   const stations = [...readFileSync('src/stations.ts', 'utf8').matchAll(/\bid: '(\w+)'/g)].map((m) => m[1]!)
   const places = [...readFileSync('src/router.ts', 'utf8').matchAll(/^ {2}\['(.*?)', '/gm)].map((m) => m[1]!)
-  expect([stations.length, places.length]).toEqual([11, 9])
+  expect([stations.length, places.length]).toEqual([12, 9])
   for (const id of stations)
     expect(
       looked.some((path) => path.endsWith(`/${id}`)),

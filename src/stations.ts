@@ -86,7 +86,7 @@ export const STATIONS: readonly Station[] = [
     next: 'follow it through the season',
     isDone: isOver,
     page: () => import('@/views/job/SeasonStation.vue'),
-    within: [],
+    within: [{ id: 'log', title: 'Log', page: () => import('@/views/job/LogView.vue') }],
   },
 ]
 

@@ -4,6 +4,7 @@ import type {
   AnyData,
   Bag,
   Bed,
+  Entry,
   Job,
   MixRecord,
   OwnDressingRecord,
@@ -41,6 +42,10 @@ export function commandText(command: Command): string {
     case 'job/marks':
     case 'shelf/put':
       return command.what
+    case 'entry/add':
+      return 'a line of the log'
+    case 'entry/remove':
+      return 'removing a line of the log'
     case 'photo/add':
       return 'photo'
     case 'photo/remove':
@@ -134,6 +139,7 @@ export function recordName(key: string, data: AnyData | null): string {
   if (head === 'record') return `record “${(data as MixRecord).jobName}” of ${(data as MixRecord).madeOn}`
   if (head === 'material') return `your material “${(data as OwnMaterialRecord).name}”`
   if (head === 'dressing') return `your feed or lime “${(data as OwnDressingRecord).name}”`
+  if (head === 'entry') return `log of ${(data as Entry).at.slice(0, 10)}`
   if (head === 'photo') return `photo of ${(data as Photo).takenAt.slice(0, 10)}`
   if (head === 'dressingPack') return `shelf: ${id.replaceAll('_', ' ')}`
   if (head === 'shelf') return `shelf: ${shortName(id)}`

@@ -32,6 +32,10 @@ export const QUANTITIES = {
     metric: { unit: 'kg', factor: 1, digits: 2 },
     us: { unit: 'lb', factor: 1 / KG_PER_POUND, digits: 1 },
   },
+  smallWeight: {
+    metric: { unit: 'g', factor: 1, digits: 0 },
+    us: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, digits: 2 },
+  },
   dose: {
     metric: { unit: 'g/L', factor: 1, digits: 2 },
     us: { unit: 'oz/gal', factor: 1 / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, digits: 3 },

@@ -10,7 +10,7 @@ import RecordList from '@/components/record/RecordList.vue'
 import RecordSheet from '@/components/record/RecordSheet.vue'
 import { usePhotos } from '@/composables/usePhotos'
 import { saveFile } from '@/composables/saveFile'
-import { jobKey } from '@/model/garden/garden'
+import { entriesOf, jobKey } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
 import { foretoldOf, missesOf } from '@/model/make/foretold'
 import { recordsCsv } from '@/model/sheets/recordSheet'
@@ -40,7 +40,7 @@ const rows = computed(() => {
 })
 const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ?? rows.value[0])
 const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
-const foretold = computed(() => foretoldOf(garden.mixRecords))
+const foretold = computed(() => foretoldOf(garden.mixRecords, (jobId) => entriesOf(garden.records, jobId)))
 const misses = computed(() => missesOf(foretold.value).map(missText))
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>

@@ -6,7 +6,7 @@ import type { Kilograms, Litres } from '../units'
  * Loose, wetted and fluffed litres that one pack gives: what the bucket measures.
  *
  *   compressed bale   labelled litres x loosening factor, of the label or the table
- *   dry block         kg x loose litres per kg, of the label or the table (or kg / density x factor where the table has none)
+ *   dry block         kg x loose litres per kg, of the label or the table (else kg / density x factor)
  *   by weight         kg / moist density as bought
  *   one's own         by the litre
  *

@@ -1,4 +1,7 @@
-/** What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m in the saturated extract, kg in one container, days. */
+/**
+ * What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m
+ * in the saturated extract, kg in one container, days.
+ */
 export const TARGETS = [
   'airFilledPorosity',
   'easilyAvailableWater',

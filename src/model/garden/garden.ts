@@ -4,6 +4,7 @@ import type {
   Bag,
   Bed,
   DressingPack,
+  Entry,
   Job,
   JobBed,
   MixRecord,
@@ -26,6 +27,7 @@ export const shelfKey = (materialId: string) => `shelf/${materialId}`
 export const bagKey = (id: string) => `bag/${id}`
 export const ownMaterialKey = (id: string) => `material/${id}`
 export const ownDressingKey = (id: string) => `dressing/${id}`
+export const entryKey = (id: string) => `entry/${id}`
 export const photoKey = (id: string) => `photo/${id}`
 export const dressingPackKey = (id: string) => `dressingPack/${id}`
 export const SETTINGS_KEY = 'settings'
@@ -68,6 +70,12 @@ export const bedsOf = (garden: Garden) =>
 /** By name. */
 export const bagsOf = (garden: Garden) =>
   listOf<Bag>(garden, 'bag/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+
+/** What was noted of a job in its season, newest first. */
+export const entriesOf = (garden: Garden, jobId: string) =>
+  listOf<Entry>(garden, 'entry/')
+    .filter((e) => e.jobId === jobId)
+    .sort((a, b) => byText(b.at, a.at) || byText(a.id, b.id))
 
 /** Photos of a job, oldest first; of all jobs where none is named. */
 export const photosOf = (garden: Garden, jobId?: string) =>

@@ -1,4 +1,5 @@
-import type { MixRecord, Reading } from '../garden/schemas'
+import type { Entry, MixRecord, Reading } from '../garden/schemas'
+import { readingsIn } from '../season/log'
 
 /** A reading beside what was expected of it. */
 export interface Foretold {
@@ -11,14 +12,18 @@ export interface Foretold {
   read: number
 }
 
-/** Every reading of the records that something was expected of, oldest first. */
-export const foretoldOf = (records: readonly MixRecord[]): Foretold[] =>
+/** Every reading at the tub and in the logs that something was expected of, oldest first. */
+export const foretoldOf = (
+  records: readonly MixRecord[],
+  logged: (jobId: string) => readonly Entry[] = () => [],
+): Foretold[] =>
   records
     .flatMap((r) =>
-      r.readings.flatMap(({ id, at, kind, expected, value }): Foretold[] =>
-        expected === null
-          ? []
-          : [{ id, recordId: r.id, jobName: r.jobName, at, kind, expected, read: value }],
+      [...r.readings, ...readingsIn(logged(r.jobId))].flatMap(
+        ({ id, at, kind, expected, value }): Foretold[] =>
+          expected === null
+            ? []
+            : [{ id, recordId: r.id, jobName: r.jobName, at, kind, expected, read: value }],
       ),
     )
     .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))

@@ -15,6 +15,7 @@ import PlanFields from '@/components/PlanFields.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
 import { useFinderWishes } from '@/composables/useFinderWishes'
+import { useMoney } from '@/composables/useMoney'
 import { useQuantities } from '@/composables/useQuantities'
 import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
@@ -22,17 +23,15 @@ import type { Dressing, Material } from '@/core/data'
 import { dressingById } from '@/core/data/dressings'
 import { dressingEntry, shelfEntry } from '@/model/garden/shelfEntry'
 import type { MarkList } from '@/model/garden/commands'
-import { bagsOf, liveJob } from '@/model/garden/garden'
+import { liveJob } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Job } from '@/model/garden/schemas'
 import { shelvedOf } from '@/model/make/settle'
 import { vesselsFor } from '@/model/make/vessels'
-import { againstBags, nudgesOf } from '@/model/make/money'
 import { isOver } from '@/stations'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
 import { overText, vesselText } from '@/text/measures'
 import { boughtId, gatherLines, shoppingText, withBought, type GatherLine } from '@/text/gather'
-import { bedCostRows, moneyRows, nudgeText } from '@/text/money'
 import { jobTitle, packText, shortName } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
 import { percentText, volumeText } from '@/text/units'
@@ -75,42 +74,7 @@ const otherJobs = computed(() =>
     .filter((j) => j.id !== jobId && !isOver(j) && j.recordId === null && j.parts.length > 0)
     .map((j) => ({ value: j.id, label: jobTitle(liveJob(garden.records, j)) })),
 )
-const litres = computed(() =>
-  q.value ? shopping.others.value.reduce((sum, o) => sum + o.quantities.inPlace, q.value.inPlace) : 0,
-)
-const moneyTable = computed(() => moneyRows(money.value, litres.value, units.value))
-const bedCosts = computed(() =>
-  q.value && job.value && shopping.others.value.length === 0
-    ? bedCostRows(job.value, q.value, money.value.used)
-    : [],
-)
-const bags = computed(() =>
-  bagsOf(garden.records)
-    .filter((b) => b.price !== null && b.price > 0)
-    .map((b) => ({
-      value: b.id,
-      label: `${b.name.trim() || 'Bagged mix'}, ${volumeText(b.litres, units.value)}`,
-    })),
-)
-const bagId = ref('')
-const bag = computed({
-  get: () => bagId.value || bags.value[0]?.value || '',
-  set: (id) => (bagId.value = id),
-})
-const against = computed(() => {
-  const one = bagsOf(garden.records).find((b) => b.id === bag.value)
-  return one?.price && list.value.every((l) => l.purchase.cost !== null)
-    ? againstBags(list.value, litres.value, { litres: one.litres, price: one.price })
-    : null
-})
-const nudges = computed(() =>
-  q.value && shopping.others.value.length === 0 && mixes.value.length === 0
-    ? nudgesOf(list.value).map((nudge) => ({
-        ...nudgeText(nudge, q.value!.toBlend, units.value),
-        litres: q.value!.toBlend * nudge.scale,
-      }))
-    : [],
-)
+const { rows: moneyTable, beds: bedCosts, bags, bag, against, nudges } = useMoney(inHand, shopping)
 const { wish } = useFinderWishes(inHand, jobId)
 /** Looks for another in its place, the rest of the mix as it is. */
 function findAnother(material: Material) {

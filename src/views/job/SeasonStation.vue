@@ -72,7 +72,10 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
 <template>
   <StationFrame v-if="job && plan" columns="minmax(0, 1.5fr) minmax(280px, 1fr)">
     <section aria-labelledby="due-title">
-      <h2 id="due-title">What is due</h2>
+      <div class="row head">
+        <h2 id="due-title">What is due</h2>
+        <RouterLink class="p-button p-button-outlined" :to="to('log')">Note something in the log</RouterLink>
+      </div>
       <p v-if="!plan.planted.said" class="guess">
         Not planted yet: dates as if it were planted on {{ dayText(plan.planted.day) }}.
         <RouterLink :to="to('fill')">Say when it is planted</RouterLink>
@@ -126,6 +129,9 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
 </template>
 
 <style scoped>
+.head {
+  justify-content: space-between;
+}
 .guess {
   border-left: 4px solid var(--straw);
   padding-left: 10px;

@@ -3,6 +3,7 @@ import {
   bedKey,
   bedOf,
   dressingPackKey,
+  entryKey,
   jobKey,
   jobOf,
   liveJob,
@@ -25,6 +26,12 @@ import { changesMeasures, ticksElsewhere, withoutTicks } from './marks'
 function put(garden: Garden, key: string, after: AnyData): Change[] {
   const before = garden.get(key) ?? null
   return sameData(before, after) ? [] : [{ key, before, after }]
+}
+
+/** One record taken away; nothing where there is none. */
+function removal(garden: Garden, key: string): Change[] {
+  const before = garden.get(key)
+  return before ? [{ key, before, after: null }] : []
 }
 
 const shelved = (garden: Garden, { materials, dressings }: ShelfChange): Change[] => [
@@ -116,11 +123,12 @@ export function changesOf(garden: Garden, command: Command): Change[] {
     }
     case 'photo/add':
       return put(garden, photoKey(command.photo.id), command.photo)
-    case 'photo/remove': {
-      const key = photoKey(command.photoId)
-      const before = garden.get(key)
-      return before ? [{ key, before, after: null }] : []
-    }
+    case 'photo/remove':
+      return removal(garden, photoKey(command.photoId))
+    case 'entry/add':
+      return put(garden, entryKey(command.entry.id), command.entry)
+    case 'entry/remove':
+      return removal(garden, entryKey(command.entryId))
     case 'dressingPack/set':
       return put(garden, dressingPackKey(command.item.dressingId), command.item)
     case 'ownMaterial/set':
@@ -129,11 +137,8 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       return put(garden, ownDressingKey(command.dressing.id), command.dressing)
     case 'bag/set':
       return put(garden, bagKey(command.bag.id), command.bag)
-    case 'bag/remove': {
-      const key = bagKey(command.bagId)
-      const before = garden.get(key)
-      return before ? [{ key, before, after: null }] : []
-    }
+    case 'bag/remove':
+      return removal(garden, bagKey(command.bagId))
     case 'garden/import':
       return command.changes
         .map((c) => ({ key: c.key, before: garden.get(c.key) ?? null, after: c.after }))

@@ -7,6 +7,7 @@ import type {
   BedSpec,
   DressingLine,
   DressingPack,
+  Entry,
   InnerMix,
   Job,
   JobBed,
@@ -125,6 +126,8 @@ export type Command =
   | { type: 'ownDressing/set'; dressing: OwnDressingRecord }
   /** Several packs, prices or stocks at once; from a job, what was bought for it is on the shelf then. */
   | { type: 'shelf/put'; shelf: ShelfChange; what: string; jobId?: string }
+  | { type: 'entry/add'; entry: Entry }
+  | { type: 'entry/remove'; entryId: string }
   | { type: 'photo/add'; photo: Photo }
   | { type: 'photo/remove'; photoId: string }
   | { type: 'garden/import'; changes: { key: string; after: AnyData }[] }

@@ -1,4 +1,5 @@
 import { bedSchema, type Bed } from './bed'
+import { entrySchema, type Entry } from './entry'
 import { jobSchema, type Job } from './job'
 import { ownDressingSchema, ownMaterialSchema, type OwnDressingRecord, type OwnMaterialRecord } from './own'
 import { photoSchema, type Photo } from './photo'
@@ -14,6 +15,7 @@ import {
 } from './shelf'
 
 export * from './bed'
+export * from './entry'
 export * from './job'
 export * from './own'
 export * from './photo'
@@ -27,6 +29,7 @@ export const SCHEMAS = {
   bed: bedSchema,
   dressing: ownDressingSchema,
   dressingPack: dressingPackSchema,
+  entry: entrySchema,
   job: jobSchema,
   material: ownMaterialSchema,
   photo: photoSchema,
@@ -42,6 +45,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bed: 1,
   dressing: 1,
   dressingPack: 2,
+  entry: 1,
   job: 8,
   material: 1,
   photo: 1,
@@ -58,6 +62,7 @@ export interface DataOf {
   bed: Bed
   dressing: OwnDressingRecord
   dressingPack: DressingPack
+  entry: Entry
   job: Job
   material: OwnMaterialRecord
   photo: Photo
@@ -81,6 +86,6 @@ export function idOf(data: AnyData): string | null {
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place') return key
-  const kind = /^(bag|bed|dressing|dressingPack|job|material|photo|record|shelf)\/.+/.exec(key)?.[1]
+  const kind = /^(bag|bed|dressing|dressingPack|entry|job|material|photo|record|shelf)\/.+/.exec(key)?.[1]
   return kind ? (kind as Kind) : null
 }

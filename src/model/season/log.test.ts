@@ -1,0 +1,105 @@
+import { describe, expect, test } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
+import { entryProblem, entryText, seasonSoFar } from '@/text/log'
+import { changesOf } from '../garden/commands'
+import { entriesOf, entryKey, jobOf, placeOf, recordOf } from '../garden/garden'
+import { entrySchema, ENTRY_KINDS, kindOfKey, type Entry } from '../garden/schemas'
+import { evaluateJob } from '../mix/evaluateJob'
+import { foretoldOf } from '../make/foretold'
+import { dayOf, expectedOn, logCsv, readingsIn } from './log'
+
+const garden = demoGarden()
+const job = jobOf(garden, 'peppers-26')!
+const record = recordOf(garden, job.recordId!)!
+const answer = evaluateJob(job, placeOf(garden))
+if (!answer.ok) throw new Error(answer.problem.code)
+const evaluation = answer.value
+const entry = (of: Partial<Entry>): Entry => ({
+  id: 'e',
+  jobId: job.id,
+  fillId: null,
+  at: '2026-05-09T18:00:00.000Z',
+  kind: 'watered',
+  value: null,
+  count: null,
+  expected: null,
+  note: '',
+  ...of,
+})
+
+describe('the log of a season', () => {
+  test('is kept line by line, newest first, and a line can be taken away and brought back', () => {
+    const lines = [
+      entry({ id: 'a' }),
+      entry({ id: 'b', at: '2026-06-01T07:00:00.000Z', kind: 'harvest', value: 1.2 }),
+    ]
+    const after = new Map(garden)
+    for (const one of lines)
+      for (const c of changesOf(after, { type: 'entry/add', entry: one })) after.set(c.key, c.after!)
+    expect(entriesOf(after, job.id).map((e) => e.id)).toEqual(['b', 'a'])
+    expect(entriesOf(after, 'fig')).toEqual([])
+    expect(kindOfKey(entryKey('a'))).toBe('entry')
+    expect(changesOf(after, { type: 'entry/remove', entryId: 'a' })).toEqual([
+      { key: 'entry/a', before: lines[0], after: null },
+    ])
+    expect(changesOf(after, { type: 'entry/remove', entryId: 'none' })).toEqual([])
+    for (const kind of ENTRY_KINDS) expect(entrySchema.safeParse(entry({ kind })).success).toBe(true)
+  })
+  test('what was expected of a pH is its course on that day, from mixing or from planting', () => {
+    expect(dayOf(job, record, `${record.madeOn}T08:00:00`)).toBe(0)
+    expect(dayOf({ ...job, plantedOn: '2026-05-01' }, undefined, '2026-05-11T08:00:00')).toBe(10)
+    expect(dayOf(job, record, '2020-01-01T08:00:00')).toBeNull()
+    expect(dayOf({ ...job, plantedOn: null }, undefined, '2026-05-11T08:00:00')).toBeNull()
+    for (const state of evaluation.acidity) {
+      expect(expectedOn(evaluation, 'pH', state.day)).toBeCloseTo(state.pH, 9)
+    }
+    const [a, b] = evaluation.acidity
+    expect(expectedOn(evaluation, 'pH', (a!.day + b!.day) / 2)).toBeCloseTo((a!.pH + b!.pH) / 2, 9)
+    expect(expectedOn(evaluation, 'pH', 5000)).toBe(evaluation.acidity.at(-1)!.pH)
+    expect(expectedOn(evaluation, 'pH', null)).toBeNull()
+    expect(expectedOn(evaluation, 'salts', 3)).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
+    expect(expectedOn(evaluation, 'salts', 60)).toBeNull()
+    expect(expectedOn(evaluation, 'weight', 3)).toBeNull()
+  })
+  test('readings of it count among what was foretold', () => {
+    const lines = [
+      entry({ id: 'p', kind: 'pH', value: 5.9, expected: 6.2 }),
+      entry({ id: 'w', kind: 'weight', value: 30 }),
+    ]
+    expect(readingsIn(lines).map((r) => r.id)).toEqual(['p'])
+    const foretold = foretoldOf([{ ...record, readings: [] }], () => lines)
+    expect(foretold).toMatchObject([{ id: 'p', expected: 6.2, read: 5.9, recordId: record.id }])
+  })
+  test('says what it holds in the grower’s units, and what is missing', () => {
+    expect(entryText(entry({ kind: 'pH', value: 5.9, expected: 6.2 }), 'us')).toBe('5.9, 6.2 expected')
+    expect(entryText(entry({ kind: 'harvest', value: 1.2, count: 9, note: 'early' }), 'metric')).toBe(
+      '1.2 kg, 9 pieces; early',
+    )
+    expect(entryText(entry({ kind: 'sunk', value: 5.08 }), 'us')).toMatch(/^2(\.0)? in$/)
+    const wrong = (of: Partial<Entry>) => entryProblem(entry(of))?.why ?? null
+    expect(wrong({ kind: 'pH' })).toBe('No number yet.')
+    expect(wrong({ kind: 'pH', value: 12 })).toBe('No meter reads that in a mix: 2.5 to 9.')
+    expect(wrong({ kind: 'watered', value: -1 })).toBe('Below nothing.')
+    expect(wrong({ kind: 'note', note: ' ' })).toBe('No word yet.')
+    expect(wrong({ kind: 'harvest' })).toBe('Neither weight nor number yet.')
+    expect(wrong({ kind: 'watered' })).toBeNull()
+    const season = [
+      entry({ kind: 'harvest', value: 2 }),
+      entry({ kind: 'harvest', value: 1, count: 4 }),
+      entry({}),
+      entry({}),
+    ]
+    expect(seasonSoFar(season, 'metric')).toBe('So far: 3.0 kg and 4 pieces harvested, watered twice.')
+    expect(seasonSoFar([], 'metric')).toBe('')
+  })
+  test('goes out as a sheet', () => {
+    const text = logCsv(
+      [entry({ value: 7.57, note: '=1+1' })],
+      'us',
+      () => 'Bags',
+      (kind) => kind,
+    )
+    expect(text.split('\r\n')[0]).toBe('\uFEFFdate,time,bed,what,value,unit,number,expected,note')
+    expect(text.split('\r\n')[1]).toBe(`2026-05-09,18:00,Bags,watered,2.00,gal,,,"'=1+1"`)
+  })
+})

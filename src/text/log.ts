@@ -1,0 +1,97 @@
+import type { Entry, EntryKind } from '@/model/garden/schemas'
+import { counted } from './counted'
+import type { Sentence } from './problems.en'
+import {
+  doseWeightText,
+  lengthText,
+  pHText,
+  volumeText,
+  weightText,
+  type Quantity,
+  type UnitSystem,
+} from './units'
+
+/** What a kind of entry is called, and what is asked about it; nothing where it asks for no number. */
+export const ENTRY_NAMES: Record<EntryKind, { name: string; ask: string; quantity: Quantity | null }> = {
+  watered: { name: 'Watered', ask: 'How much', quantity: 'volume' },
+  fed: { name: 'Fed', ask: 'How much', quantity: 'smallWeight' },
+  pH: { name: 'pH read', ask: 'pH', quantity: 'number' },
+  salts: { name: 'Salts read', ask: 'Salts, dS/m', quantity: 'number' },
+  weight: { name: 'Weighed', ask: 'Weight with its pot', quantity: 'weight' },
+  sunk: { name: 'Sunk', ask: 'Sunk below the fill line', quantity: 'length' },
+  harvest: { name: 'Harvest', ask: 'Weight', quantity: 'weight' },
+  leaf: { name: 'Leaf looks', ask: '', quantity: null },
+  pest: { name: 'Pest', ask: '', quantity: null },
+  note: { name: 'Note', ask: '', quantity: null },
+}
+
+/** Kinds that want a number to say anything. */
+const NEEDS_VALUE: ReadonlySet<EntryKind> = new Set(['pH', 'salts', 'weight', 'sunk'])
+/** Kinds that want a word. */
+const NEEDS_NOTE: ReadonlySet<EntryKind> = new Set(['leaf', 'pest', 'note'])
+const RANGE: Partial<Record<EntryKind, readonly [number, number]>> = { pH: [2.5, 9], salts: [0, 30] }
+
+/** What is wrong with an entry as it is being written; null where it can be kept. */
+export function entryProblem({
+  kind,
+  value,
+  count,
+  note,
+}: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>): Sentence | null {
+  const [low, high] = RANGE[kind] ?? [0, Infinity]
+  if (value !== null && !(value >= low && value <= high))
+    return RANGE[kind]
+      ? { why: `No meter reads that in a mix: ${low} to ${high}.`, fix: 'Read it again, or check the point.' }
+      : { why: 'Below nothing.', fix: 'Type 0 or more.' }
+  if (NEEDS_VALUE.has(kind) && !(value !== null && value > 0))
+    return { why: 'No number yet.', fix: 'Type what was read.' }
+  if (NEEDS_NOTE.has(kind) && note.trim() === '') return { why: 'No word yet.', fix: 'Write what was seen.' }
+  if (kind === 'harvest' && !(value ?? 0) && !(count ?? 0))
+    return { why: 'Neither weight nor number yet.', fix: 'Type one of them.' }
+  return null
+}
+
+/** An entry in a line, with what was expected beside what was read. */
+export function entryText(e: Entry, units: UnitSystem): string {
+  const { kind, value } = e
+  const expected = (of: (x: number) => string) => (e.expected === null ? '' : `, ${of(e.expected)} expected`)
+  const salts = (x: number) => `${x.toFixed(1)} dS/m`
+  const said = ((): string => {
+    switch (kind) {
+      case 'watered':
+        return value ? volumeText(value, units) : ''
+      case 'fed':
+        return value ? doseWeightText(value, units) : ''
+      case 'pH':
+        return `${pHText(value ?? 0)}${expected(pHText)}`
+      case 'salts':
+        return `${salts(value ?? 0)}${expected(salts)}`
+      case 'weight':
+        return weightText(value ?? 0, units)
+      case 'sunk':
+        return lengthText(value ?? 0, units)
+      case 'harvest':
+        return [value ? weightText(value, units) : '', e.count ? counted(e.count, 'piece') : '']
+          .filter(Boolean)
+          .join(', ')
+      default:
+        return ''
+    }
+  })()
+  return [said, e.note].filter(Boolean).join('; ')
+}
+
+/** "12.4 kg and 31 pieces harvested, watered 8 times": a season so far. */
+export function seasonSoFar(entries: readonly Entry[], units: UnitSystem): string {
+  const of = (kind: EntryKind) => entries.filter((e) => e.kind === kind)
+  const kg = of('harvest').reduce((s, e) => s + (e.value ?? 0), 0)
+  const pieces = of('harvest').reduce((s, e) => s + (e.count ?? 0), 0)
+  const harvested = [kg > 0 && weightText(kg, units), pieces > 0 && counted(pieces, 'piece')].filter(Boolean)
+  const parts = [
+    harvested.length ? `${harvested.join(' and ')} harvested` : '',
+    of('watered').length ? `watered ${times(of('watered').length)}` : '',
+    of('fed').length ? `fed ${times(of('fed').length)}` : '',
+  ].filter(Boolean)
+  return parts.length ? `So far: ${parts.join(', ')}.` : ''
+}
+const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`)
