@@ -43,6 +43,8 @@ export function entryProblem({
     return RANGE[kind]
       ? { why: `No meter reads that in a mix: ${low} to ${high}.`, fix: 'Read it again, or check the point.' }
       : { why: 'Below nothing.', fix: 'Type 0 or more.' }
+  if (count !== null && !(Number.isInteger(count) && count >= 0))
+    return { why: 'Pieces are counted whole.', fix: 'Type a whole number.' }
   if (NEEDS_VALUE.has(kind) && !(value !== null && value > 0))
     return { why: 'No number yet.', fix: 'Type what was read.' }
   if (NEEDS_NOTE.has(kind) && note.trim() === '') return { why: 'No word yet.', fix: 'Write what was seen.' }

@@ -51,6 +51,7 @@ describe('packs at least cost', () => {
         const offers = offersFrom(rows)
         const bought = cheapestPacks(need, 0, offers)
         expect(bought.litres).toBeGreaterThanOrEqual(need - 0.01)
+        expect(bought.leftover).toBeCloseTo(bought.litres - need, 9)
         expect(bought.cost).toBe(costOf(bought.counts, offers))
         expect(bought.cost).toBe(bruteForce(need, offers))
       }),

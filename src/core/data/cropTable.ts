@@ -1,7 +1,7 @@
 import crops from './crops.json'
 import type { CropRow } from './types'
 
-/** What a crop is called, and the pH it likes. Apart from its figures, so that a page needing its name loads no more. */
+/** What a crop is called and the pH it likes, apart from its figures: a page needing its name loads no more. */
 export const CROP_ROWS = crops as unknown as readonly CropRow[]
 
 /** A crop's row by its id; undefined for null and where the table has none. */

@@ -3,7 +3,6 @@ import { prepLead, PREP_STEPS, prepStep, stepsFor, type PrepStep } from '@/core/
 import { plantingDay } from '../season/season'
 import type { Job, Place } from '../garden/schemas'
 import type { DoseTotal } from './doseTotals'
-import { mixIn } from '../mix/innerMix'
 import type { ShoppingLine } from './shoppingList'
 
 const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
@@ -101,8 +100,7 @@ function stepsOf({ job, list, doses, likes }: ToPrepare) {
   const kinds = new Map<string, string | undefined>()
   for (const l of list)
     kinds.set(l.material.id, (l.packs.find((p) => p.count > 0) ?? l.packs[0]!).offer.pack.kind)
-  for (const mix of job.mixes)
-    if (mixIn(job, mix.id) && mix.origin.kind === 'bag') kinds.set('potting_mix_bagged', undefined)
+  for (const mix of job.mixes) if (mix.origin.kind === 'bag') kinds.set('potting_mix_bagged', undefined)
   for (const d of doses) if (!kinds.has(d.id)) kinds.set(d.id, undefined)
   for (const [about, kind] of kinds)
     for (const prep of stepsFor(likes?.get(about) ?? about, kind)) {

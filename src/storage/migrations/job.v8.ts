@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
 /** What a job keeps of getting ready and of making since version 8, before anything is done. */
-export const NOTHING_DONE = {
+const NOTHING_DONE = {
   mixOn: null,
   readySteps: [],
   readyAdded: [],
