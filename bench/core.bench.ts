@@ -6,7 +6,7 @@ import { evaluate, FULL_EFFORT, type MixInContainer } from '../src/core/evaluate
 import { candidateCount, search, STEP_OF, type FinderProblem, type TargetName } from '../src/core/finder'
 import { areaAt, shapeHeight } from '../src/core/geometry'
 import { blend, prepareMaterial, type BlendPart } from '../src/core/mixing'
-import { drawMaterial, rangesAtOnce, seededRandom } from '../src/core/ranges'
+import { drawMaterial, normal, rangesAtOnce, seededRandom } from '../src/core/ranges'
 import { containerProfile, fitRetention, withDryEnd } from '../src/core/water'
 
 /**
@@ -97,7 +97,7 @@ const random = seededRandom(1)
 const plainDraws = best(2, () => {
   for (let i = 0; i < 40; i++) {
     const drawnParts = parts.map((p) => {
-      const drawn = drawMaterial(p.material, random)
+      const drawn = drawMaterial(p.material, () => normal(random))
       const { totalPorosity, waterAt10Cm, waterAt50Cm, waterAt100Cm } = drawn.material.properties
       const { curve } = fitRetention({
         totalPorosity: totalPorosity.value,

@@ -1,14 +1,15 @@
-/** npm run bench: bundles bench/ for plain Node and runs it; prints ratios. */
+/** npm run bench [-- name]: bundles bench/name.bench.ts for plain Node and runs it; prints ratios. */
 import { bin, ensureInstalled, run } from './lib/setup.mjs'
 
 ensureInstalled()
+const name = process.argv[2] ?? 'core'
 const built = run(bin('vite'), [
   'build',
   '--ssr',
-  'bench/core.bench.ts',
+  `bench/${name}.bench.ts`,
   '--outDir',
   '.cache/bench',
   '--logLevel',
   'warn',
 ])
-process.exit(built === 0 ? run(process.execPath, ['.cache/bench/core.bench.js']) : built)
+process.exit(built === 0 ? run(process.execPath, [`.cache/bench/${name}.bench.js`]) : built)

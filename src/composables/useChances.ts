@@ -1,4 +1,5 @@
 import { shallowRef, toValue, watch, type MaybeRefOrGetter, type ShallowRef } from 'vue'
+import { ownRows } from '@/core/data/ownRows'
 import { CHANCE_DRAWS, type RangeRequest } from '@/core/ranges'
 import { rangesInWorker } from '@/workers/core.client'
 
@@ -25,7 +26,7 @@ export function useChances(
       chances.value = new Map()
       for (const { id, request } of list) {
         const answer = await run(
-          { ...request, draws: CHANCE_DRAWS, years: [] },
+          { ...request, learning: ownRows().learning, draws: CHANCE_DRAWS, years: [] },
           { signal: abort.signal },
         ).catch(() => null)
         if (abort.signal.aborted) return

@@ -1,6 +1,6 @@
 import { shallowRef, type ShallowRef } from 'vue'
 import { keepOwnRows } from '@/core/data/ownRows'
-import { ownRowsOf } from '@/model/garden/ownRows'
+import { rowsInUse } from '@/model/garden/ownRows'
 import { startingOwnDressing, startingOwnMaterial } from '@/model/garden/starting'
 import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
@@ -29,7 +29,7 @@ export function useOwn(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()
   const dressing = shallowRef<OwnDressingRecord | null>(null)
   const fresh = () => ({ id: `own:${crypto.randomUUID()}`, createdAt: new Date().toISOString() })
   /** What was just described is known to every lookup before anything else is done with it. */
-  const know = () => keepOwnRows(ownRowsOf(garden.records))
+  const know = () => keepOwnRows(rowsInUse(garden.records))
   return {
     material,
     dressing,

@@ -1,5 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, toValue, watch, type ComputedRef, type MaybeRefOrGetter, type Ref } from 'vue'
+import { ownRows } from '@/core/data/ownRows'
 import type { Outcome } from '@/core/outcome'
 import type { LikelyRange, RangeRequest } from '@/core/ranges'
 import { rangesInWorker } from '@/workers/core.client'
@@ -30,7 +31,7 @@ export interface LikelyRanges {
 export function useRanges(mix: MaybeRefOrGetter<Asked | null>, run = rangesInWorker): LikelyRanges {
   const wanted = computed(() => toValue(mix))
   const task = useTask<Asked, number, Outcome<RangesAnswer>>(({ input, bands }, controls) =>
-    run({ input, bands, years: [] }, controls),
+    run({ input, bands, learning: ownRows().learning, years: [] }, controls),
   )
   const answer = computed(() => {
     const found = task.answer.value

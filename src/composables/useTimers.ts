@@ -30,15 +30,18 @@ function ring() {
   }
 }
 
+/** Count-downs as they are kept. */
+type Kept = Job['timers']
+
 /**
- * Count-downs of a job. The moment each ends is kept with the job, so they go on through a reload, a lock and a closed
- * tab; only the ringing wants the page open.
+ * Count-downs of a job or a test. The moment each ends is kept with it, so they go on through a reload, a lock and a
+ * closed tab; only the ringing wants the page open.
  */
-export function useTimers({ garden, job }: Pick<JobInHand<GardenDoor>, 'garden' | 'job'>) {
+export function useTimers(kept: () => Kept, keep: (timers: Kept, what: string) => void) {
   const now = ref(Date.now())
   useIntervalFn(() => (now.value = Date.now()), 1000)
   const running = computed(() =>
-    (job.value?.timers ?? [])
+    kept()
       .map((t): RunningTimer => ({
         id: t.id,
         label: t.label,
@@ -50,20 +53,25 @@ export function useTimers({ garden, job }: Pick<JobInHand<GardenDoor>, 'garden' 
     const open = new Set(before.filter((t) => t.left > 0).map((t) => t.id))
     if (after.some((t) => t.left <= 0 && open.has(t.id))) ring()
   })
-  const keep = (timers: Job['timers'], what: string) =>
-    job.value && garden.run({ type: 'job/marks', jobId: job.value.id, change: { timers }, what })
   return {
     running,
     start(label: string, minutes: number) {
       const endsAt = new Date(Date.now() + minutes * 60_000).toISOString()
-      const kept = toRaw(job.value!.timers).filter((t) => t.label !== label)
-      keep([...kept, { id: crypto.randomUUID(), label, endsAt }], 'starting a timer')
+      const others = toRaw(kept()).filter((t) => t.label !== label)
+      keep([...others, { id: crypto.randomUUID(), label, endsAt }], 'starting a timer')
     },
     stop: (id: string) =>
       keep(
-        toRaw(job.value!.timers).filter((t) => t.id !== id),
+        toRaw(kept()).filter((t) => t.id !== id),
         'stopping a timer',
       ),
   }
 }
+/** Those of a job. */
+export const useJobTimers = ({ garden, job }: Pick<JobInHand<GardenDoor>, 'garden' | 'job'>) =>
+  useTimers(
+    () => job.value?.timers ?? [],
+    (timers, what) =>
+      job.value && garden.run({ type: 'job/marks', jobId: job.value.id, change: { timers }, what }),
+  )
 export type Timers = ReturnType<typeof useTimers>

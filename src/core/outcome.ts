@@ -19,7 +19,6 @@ export type Note =
   | { code: 'wider-below' }
   /** What lies on the mix comes up to the rim, or over it; cm. */
   | { code: 'cover-at-rim'; thickness: number; headspace: number }
-  | { code: 'few-draws-agree'; effective: number; draws: number }
 
 /** A value, or the reason there is none. Plain data, so that it crosses workers and files. */
 export type Outcome<T> = { ok: true; value: T; notes: Note[] } | { ok: false; problem: Problem }

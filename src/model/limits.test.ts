@@ -19,14 +19,19 @@ import { photoRoom } from './garden/photos'
 import {
   bagSchema,
   jobSchema,
+  learnedSchema,
   photoSchema,
   shapeSchema,
   shelfItemSchema,
+  testSchema,
   type Bag,
   type Job,
+  type LearnedShelf,
+  type Test,
 } from './garden/schemas'
 import { offersOf, shelfItem } from './garden/shelfEntry'
 import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
+import { startingTest } from './learn/startingTest'
 import { runCase } from './headless/run'
 import { PLAN_LIMITS } from './make/limits'
 import { amountProblem, quantitiesOf } from './make/quantities'
@@ -43,6 +48,15 @@ const pumice = shelfItem('pumice', { kind: 'loose', litres: 20 }, 11, 0)
 const bag: Bag = {
   ...startingBag('b', '2026-03-01T09:00:00.000Z'),
   ingredients: [{ materialId: 'peat_medium', share: null }],
+}
+const slurry: Test = startingTest('t', 'slurry', { jobId: 'j' }, '2026-04-01T09:00:00.000Z')
+const nothingLearned: LearnedShelf = {
+  learnedAt: '2026-04-01T09:00:00.000Z',
+  from: [],
+  without: [],
+  trusted: [],
+  learning: { names: [], mean: [], slopes: [], noise: [] },
+  rows: [],
 }
 const many = <T>(n: number, of: (i: number) => T) => Array.from({ length: n }, (_, i) => of(i))
 const isJob = (change: Partial<Job>) => jobSchema.safeParse({ ...job, ...change }).success
@@ -119,6 +133,22 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
     at: 2000,
     takes: (n) =>
       isJob({ otherwise: many(n, (i) => ({ batch: i, materialId: 'x', litres: 1, instead: null })) }),
+  },
+  repeats: {
+    at: 12,
+    takes: (n) => testSchema.safeParse({ ...slurry, repeats: many(n, () => ({ pH: 6 })) }).success,
+  },
+  learnedReadings: {
+    at: 400,
+    takes: (n) => learnedSchema.safeParse({ ...nothingLearned, from: many(n, String) }).success,
+  },
+  learnedNames: {
+    at: 4000,
+    takes: (n) =>
+      learnedSchema.safeParse({
+        ...nothingLearned,
+        learning: { ...nothingLearned.learning, mean: many(n, () => 0) },
+      }).success,
   },
   readings: {
     at: 1000,

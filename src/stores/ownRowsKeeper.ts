@@ -10,7 +10,9 @@ export interface OwnRowsKeeper {
 }
 
 const hasOwn = (garden: Garden): boolean =>
-  [...garden.keys()].some((key) => key.startsWith('material/') || key.startsWith('dressing/'))
+  [...garden.keys()].some(
+    (key) => key.startsWith('material/') || key.startsWith('dressing/') || key === 'learned',
+  )
 
 /**
  * Keeps own rows. What completes them comes with the first garden that has any, not with the page; `onLate` is called
@@ -20,7 +22,7 @@ export function createOwnRowsKeeper(onLate: () => void): OwnRowsKeeper {
   let complete: ((garden: Garden) => OwnRows) | null = null
   let latest: Garden = new Map()
   async function load() {
-    complete ??= (await import('@/model/garden/ownRows')).ownRowsOf
+    complete ??= (await import('@/model/garden/ownRows')).rowsInUse
     keepOwnRows(complete(latest))
   }
   return {

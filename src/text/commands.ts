@@ -10,6 +10,7 @@ import type {
   OwnDressingRecord,
   OwnMaterialRecord,
   Photo,
+  Test,
 } from '@/model/garden/schemas'
 import { bedTitle, jobTitle, shortName } from './labels'
 
@@ -41,9 +42,12 @@ export function commandText(command: Command): string {
       return command.done ? 'ticking a step' : 'unticking a step'
     case 'job/marks':
     case 'shelf/put':
+    case 'entries/put':
+    case 'test/set':
+    case 'learned/set':
       return command.what
-    case 'entry/add':
-      return 'a line of the log'
+    case 'test/remove':
+      return 'removing a test'
     case 'entry/remove':
       return 'removing a line of the log'
     case 'photo/add':
@@ -140,6 +144,8 @@ export function recordName(key: string, data: AnyData | null): string {
   if (head === 'material') return `your material “${(data as OwnMaterialRecord).name}”`
   if (head === 'dressing') return `your feed or lime “${(data as OwnDressingRecord).name}”`
   if (head === 'entry') return `log of ${(data as Entry).at.slice(0, 10)}`
+  if (head === 'test') return `test of ${(data as Test).startedAt.slice(0, 10)}`
+  if (head === 'learned') return 'what readings taught'
   if (head === 'photo') return `photo of ${(data as Photo).takenAt.slice(0, 10)}`
   if (head === 'dressingPack') return `shelf: ${id.replaceAll('_', ' ')}`
   if (head === 'shelf') return `shelf: ${shortName(id)}`

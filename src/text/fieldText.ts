@@ -12,6 +12,7 @@ const MEASURED: Partial<Record<Quantity, { dimension: Dimension; per: number }>>
   bulkVolume: { dimension: 'volume', per: 1 },
   weight: { dimension: 'weight', per: 1 },
   smallWeight: { dimension: 'weight', per: 1000 },
+  fineWeight: { dimension: 'weight', per: 1000 },
 }
 
 /** Reads what people type into a field; null where it is no number, or may be one of two. */

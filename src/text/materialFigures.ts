@@ -50,6 +50,14 @@ function write(x: number, as: Figure['as']): string {
   return as === 'fine' ? `${Number((x * 100).toPrecision(2))} %` : String(Number(x.toPrecision(3)))
 }
 
+/** A figure of a material in words, and what it is called; one that is never shown by its name in the tables. */
+export const figureLabel = (key: keyof MaterialProperties): string =>
+  FIGURES.find((f) => f.key === key)?.label ?? key
+export function figureText(key: keyof MaterialProperties, value: number): string {
+  const found = FIGURES.find((f) => f.key === key)
+  return found ? `${write(value, found.as)} ${found.unit}`.trim() : String(Number(value.toPrecision(3)))
+}
+
 /** A material's figures in words, with their ranges and how sure they are. */
 export const materialFigures = ({ properties }: Material) =>
   FIGURES.flatMap(({ key, label, term, as, unit }) => {

@@ -272,8 +272,6 @@ export function noteText(note: Note, units: UnitSystem): string {
       return 'It is wider at its base than at its top: right for a jar, else the two widths have changed places.'
     case 'cover-at-rim':
       return `The cover is ${lengthText(note.thickness, units)} thick and the rim stands ${lengthText(note.headspace, units)} above the mix: water runs off over it. Leave more lip, or lay it thinner.`
-    case 'few-draws-agree':
-      return `Hardly any likely set of materials reads like that (${Math.round(note.effective)} of ${note.draws} tried): measure again, or some material is not what the table says.`
     case 'dose-above-usual-limit':
       return `${doseText(note.gramsPerLitre, units)} of it is more than the usual limit of ${doseText(note.limit, units)}: add half, test the pH after a fortnight, then decide.`
     case 'measures-rounded':

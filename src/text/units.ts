@@ -36,6 +36,11 @@ export const QUANTITIES = {
     metric: { unit: 'g', factor: 1, digits: 0 },
     us: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, digits: 2 },
   },
+  /** Tenths of a gram. */
+  fineWeight: {
+    metric: { unit: 'g', factor: 1, digits: 1 },
+    us: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, digits: 3 },
+  },
   dose: {
     metric: { unit: 'g/L', factor: 1, digits: 2 },
     us: { unit: 'oz/gal', factor: 1 / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, digits: 3 },
@@ -63,8 +68,9 @@ export const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
   return 'offset' in q ? q.offset : 0
 }
 
-/** A core value as a field shows it: no more digits than it needs. */
+/** A core value as a field shows it: no more digits than it needs; nothing for one that is not known (NaN). */
 export function toFieldText(value: number, quantity: Quantity, units: UnitSystem): string {
+  if (Number.isNaN(value)) return ''
   const { factor, digits } = QUANTITIES[quantity][units]
   return String(Number((value * factor + offsetOf(quantity, units)).toFixed(digits)))
 }

@@ -1,5 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { FinderProblem, FinderProgress, Relaxation } from '@/core/finder'
+import type { LearnRequest } from '@/model/learn/batches'
+import type { Taught } from '@/model/learn/learn'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
@@ -84,6 +86,13 @@ export const findInWorker = (
     enough?.addEventListener('abort', () => void remote.enough(task).catch(() => null), { once: true })
     return remote.find(task, request, told(onProgress))
   })
+
+/** What readings teach, worked out beside the page. Plain values only. */
+export const learnInWorker = (
+  request: LearnRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<Outcome<Taught> | null> =>
+  call<Outcome<Taught> | null>(signal, (remote, task) => remote.learn(task, request, told(onProgress)))
 
 /** A garden file, read and held against the garden, beside the page. */
 export const previewInWorker = (

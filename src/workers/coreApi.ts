@@ -7,6 +7,8 @@ import { previewImport, type FileRead } from '../storage/exportFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
 import type { Change } from '../model/garden/commands'
 import type { Garden } from '../model/garden/garden'
+import type { LearnRequest } from '../model/learn/batches'
+import { teach, type Taught } from '../model/learn/learn'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
@@ -69,8 +71,8 @@ export function makeCoreApi() {
     ): Promise<Outcome<RangesAnswer> | null> {
       const answer = await run(task, withRanges(request), tell)
       if (!answer?.ok) return answer
-      const { figures, ranges, readings, learned, draws, effective, chance } = answer.value
-      return succeed({ figures, ranges, readings, learned, draws, effective, chance }, ...answer.notes)
+      const { figures, ranges, draws, chance } = answer.value
+      return succeed({ figures, ranges, draws, chance }, ...answer.notes)
     },
     find(
       task: number,
@@ -111,6 +113,10 @@ export function makeCoreApi() {
       const next = rest.splice(0, CHANGES_AT_ONCE)
       if (rest.length === 0) changes.delete(task)
       return next
+    },
+    /** What readings teach of the rows they are of. */
+    learn(task: number, request: LearnRequest, tell?: Tell<number>): Promise<Outcome<Taught> | null> {
+      return run(task, teach(request), tell)
     },
     inTheWay(
       task: number,

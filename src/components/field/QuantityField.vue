@@ -19,6 +19,7 @@ const {
   problem = null,
   hint = '',
   hideLabel = false,
+  optional = false,
 } = defineProps<{
   label: string
   quantity: Quantity
@@ -26,6 +27,8 @@ const {
   problem?: Sentence | null
   hint?: string
   hideLabel?: boolean
+  /** May be left empty: the model is NaN then. */
+  optional?: boolean
 }>()
 const model = defineModel<number>({ required: true })
 
@@ -39,7 +42,8 @@ const isModel = (typed: number) =>
 
 watch([model, () => units], () => {
   // Only when it changed from outside: do not rewrite under the fingers that type.
-  const typed = fromFieldText(text.value, quantity, units)
+  const typed =
+    text.value.trim() === '' ? (optional ? NaN : null) : fromFieldText(text.value, quantity, units)
   if (typed !== null && isModel(typed)) return
   text.value = toFieldText(model.value, quantity, units)
   unreadable.value = false
@@ -47,6 +51,11 @@ watch([model, () => units], () => {
 
 function typed(value: string | undefined) {
   text.value = value ?? ''
+  if (optional && text.value.trim() === '') {
+    unreadable.value = false
+    model.value = NaN
+    return
+  }
   const number = fromFieldText(text.value, quantity, units)
   unreadable.value = number === null
   if (number !== null && !isModel(number)) model.value = number

@@ -1,4 +1,5 @@
 import type { Confidence, Property } from './property'
+import type { Learnable } from './types'
 
 /** Elements a dressing is analysed for, as labels and laboratories count them. */
 export const ELEMENTS = [
@@ -73,7 +74,7 @@ export interface Label {
 }
 
 /** Anything given by weight: lime, fertilizer, meal, trace mix, conditioner. */
-export interface Dressing {
+export interface Dressing extends Learnable<Dressing> {
   id: string
   name: string
   detail: string
@@ -100,7 +101,7 @@ export interface Dressing {
   caution: string | null
 }
 
-export interface LimingMaterial extends LimeNature {
+export interface LimingMaterial extends LimeNature, Learnable<LimingMaterial> {
   id: string
   name: string
   /** First-order rate of dissolving in acid mix at 20 C, per day. */

@@ -14,7 +14,9 @@ export const LIME_DRESSINGS = limes as unknown as readonly Dressing[]
 export function limingMaterial(dressing: Dressing): LimingMaterial | null {
   const { lime, release } = dressing
   if (!lime || release.kind === 'none' || release.kind === 'coated') return null
+  const before = dressing.unlearned && limingMaterial(dressing.unlearned)
   return {
+    ...(before ? { unlearned: before } : {}),
     ...lime,
     id: dressing.id,
     name: dressing.name,

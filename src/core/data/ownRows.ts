@@ -1,9 +1,12 @@
+import type { Learning } from './learned'
 import type { Dressing, Material } from './types'
 
-/** Rows beside the tables: what a grower has added, each complete. */
+/** Rows beside the tables, each complete: what a grower has added, and rows that readings have changed. */
 export interface OwnRows {
   materials: readonly Material[]
   dressings: readonly Dressing[]
+  /** What readings have taught of all of them together, for drawing ranges. */
+  learning?: Learning | null
 }
 
 const NONE: OwnRows = { materials: [], dressings: [] }

@@ -153,7 +153,12 @@ export interface MaterialFigures {
   properties: MaterialProperties
 }
 
-export type Material = MaterialRow & MaterialFigures
+/** A row whose figures were learned from readings keeps what it was before. */
+export interface Learnable<Row> {
+  unlearned?: Row
+}
+
+export interface Material extends MaterialRow, MaterialFigures, Learnable<Material> {}
 
 export interface Band {
   low: number

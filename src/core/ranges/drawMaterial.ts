@@ -6,15 +6,17 @@ import {
 } from '../data/types'
 import { betaOfMaterial, type PreparedMaterial } from '../mixing'
 import { refitRetention, withDryEnd } from '../water'
-import { drawn, withValue } from './drawProperty'
-import { normal, type Random } from './random'
+import { drawn, withValue, type Deviate } from './drawProperty'
+
+/** What several properties of one material have in common. */
+const SHARED = ['weight', 'wetness', 'age'] as const
 
 /**
  * How properties of one material hang together: heavier is less porous, finer is wetter at every tension, and what
  * holds on to pH holds on to feed. Correlations with the deviate named; the rest of each is its own. Source: our
  * assumption.
  */
-const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness' | 'age'; by: number }>> = {
+const TOGETHER: Partial<Record<MaterialPropertyName, { with: (typeof SHARED)[number]; by: number }>> = {
   dryBulkDensity: { with: 'weight', by: 0.9 },
   moistBulkDensityAsBought: { with: 'weight', by: 0.8 },
   totalPorosity: { with: 'weight', by: -0.7 },
@@ -29,21 +31,39 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: 'weight' | 'wetness
 }
 
 /**
+ * What the deviate of a property is made of: its own, and the one it shares with others.
+ *
+ * @example
+ * deviatesOfProperty('pH') // [{ name: 'pH', by: 1 }]
+ */
+export function deviatesOfProperty(name: MaterialPropertyName): { name: string; by: number }[] {
+  const tie = TOGETHER[name]
+  return tie
+    ? [
+        { name: tie.with, by: tie.by },
+        { name, by: Math.sqrt(1 - tie.by ** 2) },
+      ]
+    : [{ name, by: 1 }]
+}
+
+/**
  * A material with its properties drawn within their ranges, ready for blending; water still falls with tension and
- * never passes the pores. Always takes the same count of numbers from the stream, whatever the material lacks.
+ * never passes the pores. Always asks for the same deviates in the same order, whatever the material lacks.
  * Units: those of the tables.
  */
-export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMaterial {
+export function drawMaterial(from: PreparedMaterial, deviate: Deviate): PreparedMaterial {
   const { material } = from
-  const shared = { weight: normal(random), wetness: normal(random), age: normal(random) }
+  const deviates = new Map<string, number>()
+  for (const name of [...SHARED, ...MATERIAL_PROPERTIES]) deviates.set(name, deviate(name))
   const properties = { ...material.properties } as MaterialProperties
   const values = {} as Record<MaterialPropertyName, number>
   for (const name of MATERIAL_PROPERTIES) {
-    const own = normal(random)
     const p = material.properties[name]
     if (!p) continue
-    const tie = TOGETHER[name]
-    values[name] = drawn(p, tie ? tie.by * shared[tie.with] + Math.sqrt(1 - tie.by ** 2) * own : own)
+    values[name] = drawn(
+      p,
+      deviatesOfProperty(name).reduce((sum, { name: of, by }) => sum + by * deviates.get(of)!, 0),
+    )
   }
   const top = Math.min(0.98, Math.max(0.05, values.totalPorosity))
   values.totalPorosity = top
@@ -57,7 +77,7 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
     const p = material.properties[name]
     if (p) properties[name] = withValue(p, values[name])
   }
-  const sizeShares = drawSizes(material, random)
+  const sizeShares = drawSizes(material, deviate)
   return {
     material: { ...material, properties, sizeShares },
     retention: withDryEnd(refitRetention(values, from.retention), values),
@@ -65,10 +85,10 @@ export function drawMaterial(from: PreparedMaterial, random: Random): PreparedMa
   }
 }
 
-function drawSizes(material: Material, random: Random): number[] {
+function drawSizes(material: Material, deviate: Deviate): number[] {
   const { low, high } = material.sizeRange
   const shares = material.sizeShares.map((value, k) =>
-    Math.max(0, drawn({ low: low[k]!, value, high: high[k]! }, normal(random))),
+    Math.max(0, drawn({ low: low[k]!, value, high: high[k]! }, deviate(`size${k}`))),
   )
   const sum = shares.reduce((s, v) => s + v, 0)
   return sum > 0 ? shares.map((v) => v / sum) : [...material.sizeShares]

@@ -1,5 +1,11 @@
 import type { Property } from '../data/types'
 
+/**
+ * Standard normal deviate of one thing of a row, by its name in the row: 0 for the table's own value. The order of the
+ * names is always the same.
+ */
+export type Deviate = (name: string) => number
+
 /** Standard normal deviate with nineteen in twenty below it: `low` and `high` of a property leave out one in ten. */
 const NINE_IN_TEN = 1.6449
 /** Deviates are held here, so that a draw never runs off to nonsense. */
@@ -32,7 +38,7 @@ export const withValue = (p: Property, value: number): Property => ({
   high: Math.max(p.high, value),
 })
 
-const isProperty = (x: unknown): x is Property =>
+export const isProperty = (x: unknown): x is Property =>
   typeof x === 'object' && x !== null && 'low' in x && 'value' in x && 'high' in x && 'confidence' in x
 
 /** Of what it holds a dressing can give up all but no more; and "all of it by the label's end" would have no rate. */
@@ -40,13 +46,16 @@ const MOST_RELEASED = 0.995
 
 /**
  * A copy of a table row with every property in it, at any depth, drawn anew; `deviate` gives a number for each in
- * turn.
+ * turn, named by its path ("analysis.calcium").
  */
-export function drawRow<T>(row: T, deviate: () => number, key = ''): T {
+export function drawRow<T>(row: T, deviate: Deviate, path = ''): T {
   if (isProperty(row)) {
-    const value = drawn(row, deviate())
+    const value = drawn(row, deviate(path))
+    const key = path.slice(path.lastIndexOf('.') + 1)
     return withValue(row, key === 'fraction' ? Math.min(MOST_RELEASED, value) : value) as T
   }
   if (Array.isArray(row) || typeof row !== 'object' || row === null) return row
-  return Object.fromEntries(Object.entries(row).map(([k, value]) => [k, drawRow(value, deviate, k)])) as T
+  return Object.fromEntries(
+    Object.entries(row).map(([k, value]) => [k, drawRow(value, deviate, path ? `${path}.${k}` : k)]),
+  ) as T
 }

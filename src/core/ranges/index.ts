@@ -1,15 +1,20 @@
 export { CHANCE_DRAWS, meetsBands } from './chance'
 export { figuresOf } from './figures'
-export { drawMaterial } from './drawMaterial'
-export { drawn, drawRow, withValue } from './drawProperty'
-export { expectedReading, logLikelihood, readingOf, SPREAD, type Measurement } from './measurements'
-export { effectiveDraws, likelyRange, weightedQuantiles, type LikelyRange } from './quantiles'
-export { normal, seededRandom, streamOf, type Random } from './random'
+export { deviatesOfProperty, drawMaterial } from './drawMaterial'
+export { drawn, drawRow, withValue, type Deviate } from './drawProperty'
 export {
-  rangesAtOnce,
-  USUAL_DRAWS,
-  withRanges,
+  gainOf,
+  learnAtOnce,
+  learnFrom,
   type Learned,
-  type Ranged,
-  type RangeRequest,
-} from './withRanges'
+  type MeasuredBatch,
+  type ReadingTold,
+  type TaughtReading,
+} from './learn'
+export { learnedOfDressing, learnedOfMaterial, readingsBehind, type LearnedRow } from './learnedRows'
+export { ERRORS, expectedReading, readingOf, type Measurement, type MeasurementKind } from './measurements'
+export { deviatesWith } from './posterior'
+export { likelyRange, quantiles, type LikelyRange } from './quantiles'
+export { normal, seededRandom, streamOf, type Random } from './random'
+export { drawMix, dressingIdsOf, materialsOf, unlearned } from './rowsOf'
+export { rangesAtOnce, USUAL_DRAWS, withRanges, type Ranged, type RangeRequest } from './withRanges'

@@ -1,45 +1,80 @@
 import { acidityOn } from '../chemistry'
-import type { Evaluation, MixInContainer } from '../evaluate'
+import type { Evaluation } from '../evaluate'
 import { containerVolumes, type Container } from '../geometry'
-import { acidityOfDoses, convertExtract, type ExtractMethod } from '../nutrients'
+import { convertExtract, type ExtractMethod } from '../nutrients'
 import type { Problem } from '../problems'
 import type { Days, Fraction, Kilograms } from '../units'
 import { containerProfile } from '../water'
 
+/** How often it was read: the mean of so many, and how far they lie apart where that was worked out. */
+export interface Repeats {
+  /** Readings the value is the mean of; 1 where left out. */
+  count?: number
+  /** One standard deviation of a single reading, in the terms of `ERRORS`; that of a careful hand where left out. */
+  spread?: number
+}
+
 /** Something a grower found out about a batch. Containers left out are the job's own. */
-export type Measurement =
-  /** pH of the mix, some days after liming. */
-  | { kind: 'pH'; value: number; day: Days }
-  /** Air found by draining a filled pot: water run out over volume of mix. */
-  | { kind: 'drainTest'; airFilledPorosity: Fraction; container?: Container }
-  /** Weight of mix in a container (without it), watered and drained. */
-  | { kind: 'weighed'; kg: Kilograms; container?: Container }
-  /** dS/m soon after watering-in. */
-  | { kind: 'electricalConductivity'; value: number; method: ExtractMethod }
+export type Measurement = Repeats &
+  (
+    | { kind: 'pH'; value: number; day: Days }
+    /** Air found by draining a filled pot: water run out over volume of mix. */
+    | { kind: 'drainTest'; airFilledPorosity: Fraction; container?: Container }
+    /** Water left in a drained pot over volume of mix, by weighing wet and dry. */
+    | { kind: 'waterHeld'; containerCapacity: Fraction; container?: Container }
+    /** Weight of mix in a container (without it), watered and drained. */
+    | { kind: 'weighed'; kg: Kilograms; container?: Container }
+    /** A litre of mix, dried. */
+    | { kind: 'dryDensity'; kgPerLitre: number }
+    /** Share of the volume of the parts that is lost on mixing them. */
+    | { kind: 'blendingLoss'; share: Fraction }
+    /** How fast water sinks into the wet mix. */
+    | { kind: 'percolation'; cmPerHour: number }
+    /** dS/m soon after watering-in. */
+    | { kind: 'electricalConductivity'; value: number; method: ExtractMethod }
+  )
+export type MeasurementKind = Measurement['kind']
 
 /**
- * How far a reading may lie from the model with the very same materials: instrument, sampling and the model's own
- * error together, one standard deviation. pH 0.25; air 2.5 points; weight 5 %; EC 20 %. Source: our assumption.
+ * One standard deviation of a reading by a careful hand, and of the model's own error with the very same materials:
+ * readings of one batch share that. Relative ones are in the logarithm, near enough a share. Source: readings as
+ * `reference` of the field tests, from memory; the model's share is our assumption.
  */
-export const SPREAD = { pH: 0.25, drainTest: 0.025, weighed: 0.05, electricalConductivity: 0.2 } as const
+export const ERRORS: Record<MeasurementKind, { reading: number; model: number; relative: boolean }> = {
+  pH: { reading: 0.15, model: 0.2, relative: false },
+  drainTest: { reading: 0.02, model: 0.015, relative: false },
+  waterHeld: { reading: 0.02, model: 0.015, relative: false },
+  weighed: { reading: 0.03, model: 0.04, relative: true },
+  dryDensity: { reading: 0.04, model: 0.03, relative: true },
+  blendingLoss: { reading: 0.02, model: 0.02, relative: false },
+  percolation: { reading: 0.35, model: 0.35, relative: true },
+  electricalConductivity: { reading: 0.1, model: 0.17, relative: true },
+}
 
 /**
  * What the model expects a measurement to read, in its own unit. Its container has been checked
- * (`checkMeasurements`).
+ * (`checkMeasurements`). `waterAlkalinity` is what watering brings, mmol of charge per litre of mix and day.
  */
-export function expectedReading(m: Measurement, input: MixInContainer, e: Evaluation): number {
+export function expectedReading(m: Measurement, e: Evaluation, waterAlkalinity = 0): number {
   switch (m.kind) {
     case 'pH': {
-      const { limes, acids } = acidityOfDoses(input.dressings ?? [], e.mixDepth)
-      const { temperature } = input
-      return acidityOn(e.blend, { limes: [...e.lime.doses, ...limes], acids, temperature }, m.day).pH
+      const limes = [...e.lime.doses, ...(e.given.limes ?? [])]
+      return acidityOn(e.blend, { ...e.given, limes, waterAlkalinity }, m.day).pH
     }
     case 'electricalConductivity':
       return convertExtract(e.salts.mix.electricalConductivity.saturatedExtract, 'saturatedExtract', m.method)
-    default: {
-      const own = m.container ? alone(m.container, e) : { ...e.mix, kg: e.weights.drained }
-      return m.kind === 'drainTest' ? own.airFilledPorosity : own.kg
-    }
+    case 'dryDensity':
+      return e.blend.dryBulkDensity
+    case 'blendingLoss':
+      return e.blend.blendingLoss
+    case 'percolation':
+      return e.blend.saturatedConductivity
+    case 'weighed':
+      return m.container ? alone(m.container, e).kg : e.weights.drained
+    case 'drainTest':
+      return (m.container ? alone(m.container, e) : e.mix).airFilledPorosity
+    case 'waterHeld':
+      return (m.container ? alone(m.container, e) : e.mix).containerCapacity
   }
 }
 
@@ -71,20 +106,35 @@ export function checkMeasurements(measurements: readonly Measurement[]): Problem
  * @example
  * readingOf({ kind: 'weighed', kg: 12 }) // 12
  */
-export const readingOf = (m: Measurement): number =>
-  m.kind === 'drainTest' ? m.airFilledPorosity : m.kind === 'weighed' ? m.kg : m.value
+export function readingOf(m: Measurement): number {
+  switch (m.kind) {
+    case 'drainTest':
+      return m.airFilledPorosity
+    case 'waterHeld':
+      return m.containerCapacity
+    case 'weighed':
+      return m.kg
+    case 'dryDensity':
+      return m.kgPerLitre
+    case 'blendingLoss':
+      return m.share
+    case 'percolation':
+      return m.cmPerHour
+    default:
+      return m.value
+  }
+}
+
+/** Nothing that is read in proportion is less than this. */
+const LEAST = 1e-6
 
 /**
- * Logarithm of the likelihood of a reading, up to a constant: normal, in per cent for weight and EC.
- * Source: normal likelihood; the deviations are our assumption.
- * Both in the unit of the measurement. Range: readings above nought for weight and EC.
+ * A reading in the terms its error is told in: as it is, or its logarithm; and back.
  *
  * @example
- * logLikelihood({ kind: 'pH', value: 6 }, 6.2) // -0.32
+ * inErrorTerms('pH', 6.2) // 6.2
  */
-export function logLikelihood(m: Measurement, expected: number): number {
-  const read = readingOf(m)
-  const relative = m.kind === 'weighed' || m.kind === 'electricalConductivity'
-  const off = relative ? Math.log(Math.max(read, 1e-9) / Math.max(expected, 1e-9)) : read - expected
-  return -0.5 * (off / SPREAD[m.kind]) ** 2
-}
+export const inErrorTerms = (kind: MeasurementKind, reading: number): number =>
+  ERRORS[kind].relative ? Math.log(Math.max(reading, LEAST)) : reading
+export const fromErrorTerms = (kind: MeasurementKind, x: number): number =>
+  ERRORS[kind].relative ? Math.exp(x) : x

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
 import { LIMES, MATERIALS, cropById } from '../data'
+import { learnedMaterial } from '../data/learned'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { waterContent } from '../water'
@@ -11,14 +12,15 @@ import {
   drawMaterial,
   drawn,
   drawRow,
-  effectiveDraws,
   figuresOf,
+  ERRORS,
+  learnAtOnce,
+  learnedOfMaterial,
   likelyRange,
   normal,
+  quantiles,
   rangesAtOnce,
   seededRandom,
-  SPREAD,
-  weightedQuantiles,
   withRanges,
   type Measurement,
 } from '.'
@@ -33,10 +35,17 @@ const input: MixInContainer = {
   limes: [{ lime: LIMES[0]!, share: 1 }],
   limeGramsPerLitre: 2,
 }
-const ranged = (measurements: Measurement[] = [], draws = 300, of = input) => {
-  const answer = rangesAtOnce({ input: of, draws, measurements, years: [] })
+const learned = (measurements: Measurement[], of = input) => {
+  const readings = measurements.map((measurement, i) => ({ id: `${i}`, measurement }))
+  const answer = learnAtOnce([{ key: 'mix', input: of, readings }])
   if (!answer.ok) throw new Error(answer.problem.code)
-  return answer
+  return answer.value
+}
+const ranged = (measurements: Measurement[] = [], draws = 300, of = input) => {
+  const { learning, readings } = learned(measurements, of)
+  const answer = rangesAtOnce({ input: of, draws, learning, years: [] })
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return { value: { ...answer.value, readings, learning } }
 }
 
 describe('chance', () => {
@@ -81,6 +90,11 @@ describe('chance', () => {
   }
 })
 
+const normals = (seed: number) => {
+  const random = seededRandom(seed)
+  return () => normal(random)
+}
+
 describe('a drawn property', () => {
   outsideCheck({
     module: 'ranges',
@@ -120,7 +134,7 @@ describe('a drawn property', () => {
   test('a drawn material still hangs together and is followed by its curve', () => {
     fc.assert(
       fc.property(fc.constantFrom(...MATERIALS.map((m) => m.id)), fc.integer(), (id, seed) => {
-        const one = drawMaterial(material(id), seededRandom(seed))
+        const one = drawMaterial(material(id), normals(seed))
         const p = one.material.properties
         expect(p.waterAt10Cm.value).toBeLessThanOrEqual(p.totalPorosity.value)
         expect(p.waterAt50Cm.value).toBeLessThanOrEqual(p.waterAt10Cm.value)
@@ -161,32 +175,16 @@ describe('quantiles', () => {
           const sorted = [...xs].sort((a, b) => a - b)
           const at = (q: number) => Math.floor(q * xs.length)
           for (const q of [0.1, 0.5, 0.9]) {
-            const ours = weightedQuantiles(
-              xs,
-              xs.map(() => 1),
-              [q],
-            )[0]!
+            const ours = quantiles(xs, [q])[0]!
             expect(ours).toBeGreaterThanOrEqual(sorted[Math.max(0, at(q) - 1)]! - 1e-9)
             expect(ours).toBeLessThanOrEqual(sorted[Math.min(xs.length - 1, at(q) + 1)]! + 1e-9)
           }
           // The middle is the median to the last digit.
-          expect(
-            likelyRange(
-              xs,
-              xs.map(() => 2),
-            ).middle,
-          ).toBeCloseTo(quantile(xs, 0.5), 9)
+          expect(likelyRange(xs).middle).toBeCloseTo(quantile(xs, 0.5), 9)
         },
       ),
       DRAWS,
     )
-  })
-  test('weights count as copies', () => {
-    const copies = weightedQuantiles([1, 2, 2, 2, 3, 3, 8], [1, 1, 1, 1, 1, 1, 1], [0.5])[0]!
-    expect(weightedQuantiles([1, 2, 3, 8], [1, 3, 2, 1], [0.5])[0]!).toBeCloseTo(copies, 0)
-    expect(weightedQuantiles([5, 1, 9], [0, 1, 0], [0.1, 0.5, 0.9])).toEqual([1, 1, 1])
-    expect(effectiveDraws([1, 1, 1, 1])).toBe(4)
-    expect(effectiveDraws([1, 0, 0, 0])).toBe(1)
   })
 })
 
@@ -201,7 +199,6 @@ describe('ranges', () => {
       expect(a.figures[name]!).toBeLessThan(r.high + (r.high - r.low) * 0.3)
     }
     expect(a.draws).toBe(300)
-    expect(a.effective).toBeCloseTo(300, 6)
   })
   test('have no width where nothing is uncertain', () => {
     const sure = material('peat_medium')
@@ -271,27 +268,31 @@ describe('ranges', () => {
 
 describe('learning from measurements', () => {
   const prior = ranged([], 500).value
+  const width = (r: { low: number; high: number } | undefined) => r!.high - r!.low
   test('draws the figure towards the reading and narrows it', () => {
     const { pH } = prior.ranges
     const reading = pH!.high
     const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 500).value
     expect(after.ranges.pH!.middle).toBeGreaterThan(pH!.middle)
-    expect(after.ranges.pH!.high - after.ranges.pH!.low).toBeLessThan(pH!.high - pH!.low)
-    expect(after.readings[0]).toMatchObject({ read: reading })
-    expect(after.readings[0]!.expected).toBeCloseTo(prior.figures.pH!, 6)
+    expect(width(after.ranges.pH)).toBeLessThan(width(pH))
+    expect(after.readings[0]).toMatchObject({ read: reading, questioned: false })
+    expect(after.readings[0]!.expected).toBeCloseTo(prior.figures.pH!, 1)
     // Air has little to do with pH.
     expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior.ranges.airFilledPorosity!.middle, 1)
   })
-  test('a drained pot tells of water in the peat, and says so for the shelf', () => {
+  test('a drained pot tells of water in the peat, and the row says so', () => {
     const wet = prior.ranges.airFilledPorosity!.low - 0.02
-    const after = ranged([{ kind: 'drainTest', airFilledPorosity: wet }], 500)
-    const water = after.value.learned.find(
-      (l) => l.material === 'peat_medium' && l.property === 'waterAt10Cm',
-    )!
-    expect(water.after.value).toBeGreaterThan(water.before.value)
-    expect(water.after.high - water.after.low).toBeLessThan(water.before.high - water.before.low)
-    expect(water.after).toMatchObject({ source: 'measured-by-you', kind: 'measured' })
-    expect(after.value.effective).toBeGreaterThanOrEqual(100)
+    const { learning } = learned([{ kind: 'drainTest', airFilledPorosity: wet }])
+    const was = material('peat_medium').material
+    const row = learnedOfMaterial(was, learning)!
+    const is = learnedMaterial(was, row)
+    const { waterAt10Cm } = is.properties
+    expect(waterAt10Cm.value).toBeGreaterThan(was.properties.waterAt10Cm.value)
+    expect(width(waterAt10Cm)).toBeLessThan(width(was.properties.waterAt10Cm))
+    expect(waterAt10Cm).toMatchObject({ source: 'measured-by-you', kind: 'measured' })
+    expect(is.unlearned).toBe(was)
+    // A drained pot says nothing of what nobody read.
+    expect(row.properties.map((p) => p.name)).not.toContain('pH')
   })
   test('weight and salts are read in their own units and containers', () => {
     const pot = {
@@ -309,13 +310,45 @@ describe('learning from measurements', () => {
   })
   test('a container that cannot be filled is reported, not passed over', () => {
     const bad = { ...input.container, headspace: 99 }
-    const answer = rangesAtOnce({ input, measurements: [{ kind: 'weighed', kg: 1, container: bad }] })
+    const measurement = { kind: 'weighed' as const, kg: 1, container: bad }
+    const answer = learnAtOnce([{ key: 'mix', input, readings: [{ id: '1', measurement }] }])
     expect(!answer.ok && answer.problem.code).toBe('headspace-fills-container')
   })
-  test('a reading nothing explains is reported, and nothing is learned from it', () => {
-    const after = ranged([{ kind: 'pH', value: 9.9, day: 42 }], 50)
-    expect(after.notes.map((n) => n.code)).toContain('few-draws-agree')
-    expect(after.value.learned).toEqual([])
+  test('a reading the tables cannot explain is questioned; trusted, it teaches', () => {
+    const odd: Measurement = { kind: 'pH', value: 8.9, day: 42 }
+    const { learning, readings } = learned([odd])
+    expect(readings[0]).toMatchObject({ questioned: true, read: 8.9 })
+    expect(learning.slopes).toEqual([])
+    const trusted = learnAtOnce([
+      { key: 'mix', input, readings: [{ id: '1', measurement: odd, trusted: true }] },
+    ])
+    if (!trusted.ok) throw new Error(trusted.problem.code)
+    expect(trusted.value.readings[0]!.questioned).toBe(false)
+    expect(Math.max(...trusted.value.learning.mean.map(Math.abs))).toBeGreaterThan(0.5)
+  })
+  test('readings of two batches with one peat add up, in whatever order they come', () => {
+    const other = { ...input, parts: parts({ peat_medium: 2, perlite_coarse: 2 }), limeGramsPerLitre: 3 }
+    const batch = (key: string, of: MixInContainer, value: number) => ({
+      key,
+      input: of,
+      readings: [{ id: key, measurement: { kind: 'pH' as const, value, day: 30 } }],
+    })
+    const together = (list: Parameters<typeof learnAtOnce>[0]) => {
+      const answer = learnAtOnce(list)
+      if (!answer.ok) throw new Error(answer.problem.code)
+      const ranges = rangesAtOnce({ input, draws: 400, learning: answer.value.learning, years: [] })
+      if (!ranges.ok) throw new Error(ranges.problem.code)
+      return ranges.value.ranges.pH!
+    }
+    const [one, two] = [batch('a', input, 6.6), batch('b', other, 6.5)]
+    const both = together([one, two])
+    const turned = together([two, one])
+    expect(turned.middle).toBeCloseTo(both.middle, 1)
+    expect(width(turned)).toBeCloseTo(width(both), 1)
+    expect(width(both)).toBeLessThan(width(together([one])))
+    // Two readings of one batch share the model's error: they tell less than one of each of two.
+    const twice = together([{ ...one, readings: [...one.readings, { ...one.readings[0]!, id: 'again' }] }])
+    expect(width(both)).toBeLessThan(width(twice))
   })
   outsideCheck({
     module: 'ranges',
@@ -337,7 +370,7 @@ describe('learning from measurements', () => {
     const before = ranged([], 3000, peat).value.ranges.pH!
     // The middle eight tenths of a normal run 2.563 deviations.
     const deviation = (before.high - before.low) / 2.563
-    const [p, m] = [1 / deviation ** 2, 1 / SPREAD.pH ** 2]
+    const [p, m] = [1 / deviation ** 2, 1 / (ERRORS.pH.reading ** 2 + ERRORS.pH.model ** 2)]
     return {
       expected: (before.middle * p + reading * m) / (p + m),
       // Two half-normals, not one; and three thousand draws.
@@ -345,16 +378,17 @@ describe('learning from measurements', () => {
       computed: () => ranged([{ kind: 'pH', value: reading, day: 42 }], 3000, peat).value.ranges.pH!.middle,
     }
   }
-  test('for any mix, a reading that is as expected keeps most draws', () => {
+  test('for any mix, a reading that is as expected moves nothing and widens nothing', () => {
     fc.assert(
       fc.property(anyContainer, anyParts, (container, list) => {
         const of = { ...input, container, parts: list }
-        const plain = evaluate(of)
+        const plain = evaluate(of, { slices: 24, years: [] })
         if (!plain.ok) throw new Error(plain.problem.code)
         const { airFilledPorosity } = plain.value.mix
-        const { value } = ranged([{ kind: 'drainTest', airFilledPorosity }], 120, of)
-        expect(value.effective).toBeGreaterThan(value.draws / 8)
-        expect(value.effective).toBeLessThanOrEqual(value.draws + 1e-6)
+        const { learning, readings } = learned([{ kind: 'drainTest', airFilledPorosity }], of)
+        expect(Math.max(0, ...learning.mean.map(Math.abs))).toBeLessThan(0.05)
+        const [told] = readings
+        expect(width(told!.after)).toBeLessThanOrEqual(width(told!.before) + 1e-9)
       }),
       { ...DRAWS, numRuns: 6 },
     )

@@ -10,6 +10,7 @@ export interface OutsideCheck {
     | 'chemistry'
     | 'climate'
     | 'data'
+    | 'fieldTests'
     | 'finder'
     | 'geometry'
     | 'mixing'

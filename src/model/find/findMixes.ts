@@ -50,7 +50,13 @@ export function lookAt(
   if (!prepared.ok) return null
   const { bands, input, lime } = prepared.value
   const evaluation = evaluatePrepared(prepared.value, AT_REST)
-  const drawn = rangesAtOnce({ input, bands, draws: CHANCE_DRAWS, years: [] })
+  const drawn = rangesAtOnce({
+    input,
+    bands,
+    learning: question.own?.learning,
+    draws: CHANCE_DRAWS,
+    years: [],
+  })
   if (!evaluation.ok || !drawn.ok) return null
   const e = evaluation.value
   return {

@@ -7,6 +7,7 @@ import type {
   Entry,
   Job,
   JobBed,
+  LearnedShelf,
   MixRecord,
   OwnDressingRecord,
   OwnMaterialRecord,
@@ -14,6 +15,7 @@ import type {
   Place,
   Settings,
   ShelfItem,
+  Test,
   Vessel,
 } from './schemas'
 
@@ -29,9 +31,11 @@ export const ownMaterialKey = (id: string) => `material/${id}`
 export const ownDressingKey = (id: string) => `dressing/${id}`
 export const entryKey = (id: string) => `entry/${id}`
 export const photoKey = (id: string) => `photo/${id}`
+export const testKey = (id: string) => `test/${id}`
 export const dressingPackKey = (id: string) => `dressingPack/${id}`
 export const SETTINGS_KEY = 'settings'
 export const PLACE_KEY = 'place'
+export const LEARNED_KEY = 'learned'
 /** Where the garden is; undefined until somebody says. */
 export const placeOf = (garden: Garden) => garden.get(PLACE_KEY) as Place | undefined
 
@@ -76,6 +80,13 @@ export const entriesOf = (garden: Garden, jobId: string) =>
   listOf<Entry>(garden, 'entry/')
     .filter((e) => e.jobId === jobId)
     .sort((a, b) => byText(b.at, a.at) || byText(a.id, b.id))
+
+/** Field tests, the latest begun first. */
+export const testsOf = (garden: Garden) =>
+  listOf<Test>(garden, 'test/').sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id))
+export const testOf = (garden: Garden, id: string) => garden.get(testKey(id)) as Test | undefined
+/** What readings have taught; undefined until something was learned. */
+export const learnedOf = (garden: Garden) => garden.get(LEARNED_KEY) as LearnedShelf | undefined
 
 /** Photos of a job, oldest first; of all jobs where none is named. */
 export const photosOf = (garden: Garden, jobId?: string) =>

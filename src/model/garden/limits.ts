@@ -74,6 +74,27 @@ export const GARDEN_LIMITS = defineLimits({
     source: 'our assumption: four in each of five hundred batches',
   },
   readings: { value: 1000, low: 500, high: 2000, unit: 'readings', source: 'our assumption: two a batch' },
+  repeats: {
+    value: 12,
+    low: 6,
+    high: 24,
+    unit: 'repeats of a test',
+    source: 'our assumption: more than anybody does',
+  },
+  learnedReadings: {
+    value: 400,
+    low: 100,
+    high: 800,
+    unit: 'readings learned from',
+    source: 'our assumption: ten seasons of readings',
+  },
+  learnedNames: {
+    value: 4000,
+    low: 1000,
+    high: 8000,
+    unit: 'properties learned of',
+    source: 'our assumption: every property of every row a garden uses',
+  },
   timers: { value: 40, low: 20, high: 80, unit: 'timers', source: 'our assumption: one for each part' },
   photos: {
     value: 200,

@@ -4,8 +4,9 @@ import { completeDressing } from '@/core/data/ownDressing'
 import { completeLime } from '@/core/data/ownLime'
 import { completeMaterial } from '@/core/data/ownMaterial'
 import { fail, type Outcome } from '@/core/outcome'
-import { ownDressingsOf, ownMaterialsOf, type Garden } from './garden'
-import type { OwnDressingRecord, OwnMaterialRecord } from './schemas'
+import { learnedDressing, learnedMaterial } from '@/core/data/learned'
+import { learnedOf, ownDressingsOf, ownMaterialsOf, type Garden } from './garden'
+import type { LearnedShelf, OwnDressingRecord, OwnMaterialRecord } from './schemas'
 
 /**
  * A material of the grower's own as a whole row. Errors: those of `completeMaterial`, a bucket of nothing.
@@ -112,6 +113,48 @@ export function ownRowsOf(garden: Garden): OwnRows {
   return rows
 }
 
+/** Rows that stand in for those of the tables and the grower's own: what `keepOwnRows` takes. */
+let lastInUse: { own: OwnRows; learned: LearnedShelf | undefined; rows: OwnRows } | null = null
+
+/**
+ * Every row a garden's figures are worked out with, beside the tables: the grower's own, and whatever readings have
+ * changed. The same for the same.
+ */
+export function rowsInUse(garden: Garden): OwnRows {
+  const own = ownRowsOf(garden)
+  const learned = learnedOf(garden)
+  if (!learned) return own
+  if (lastInUse?.own === own && lastInUse.learned === learned) return lastInUse.rows
+  const taught = new Map(learned.rows.map((r) => [r.id, r]))
+  const withOwn = <R extends { id: string }>(mine: readonly R[], tables: readonly R[]) => [
+    ...mine,
+    ...tables.filter((r) => taught.has(r.id)),
+  ]
+  const rows: OwnRows = {
+    materials: withOwn(own.materials, MATERIALS).map((row) => {
+      const figures = taught.get(row.id)
+      return figures ? learnedMaterial(row, figures) : row
+    }),
+    dressings: withOwn(own.dressings, DRESSINGS).map((row) => {
+      const figures = taught.get(row.id)
+      return figures ? learnedDressing(row, figures) : row
+    }),
+    learning: learned.learning,
+  }
+  lastInUse = { own, learned, rows }
+  return rows
+}
+
+/** The grower's own rows, then those of the tables; all as readings have them. */
+function everyRow<R extends { id: string }>(own: readonly R[], inUse: readonly R[], tables: readonly R[]) {
+  const now = new Map(inUse.map((r) => [r.id, r]))
+  return [...own, ...tables].map((r) => now.get(r.id) ?? r)
+}
+export const everyMaterial = (garden: Garden): Material[] =>
+  everyRow(ownRowsOf(garden).materials, rowsInUse(garden).materials, MATERIALS)
+export const everyDressing = (garden: Garden): Dressing[] =>
+  everyRow(ownRowsOf(garden).dressings, rowsInUse(garden).dressings, DRESSINGS)
+
 const withoutRetired = <R extends { id: string }>(
   rows: readonly R[],
   records: readonly { id: string; retired: boolean }[],
@@ -121,13 +164,9 @@ const withoutRetired = <R extends { id: string }>(
 }
 
 /** Materials to choose from: the grower's own that are not retired, then those of the tables. */
-export const materialsToChoose = (garden: Garden): Material[] => [
-  ...withoutRetired(ownRowsOf(garden).materials, ownMaterialsOf(garden)),
-  ...MATERIALS,
-]
+export const materialsToChoose = (garden: Garden): Material[] =>
+  withoutRetired(everyMaterial(garden), ownMaterialsOf(garden))
 
 /** Dressings to choose from, likewise; limes are among them. */
-export const dressingsToChoose = (garden: Garden): Dressing[] => [
-  ...withoutRetired(ownRowsOf(garden).dressings, ownDressingsOf(garden)),
-  ...DRESSINGS,
-]
+export const dressingsToChoose = (garden: Garden): Dressing[] =>
+  withoutRetired(everyDressing(garden), ownDressingsOf(garden))

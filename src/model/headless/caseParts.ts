@@ -143,4 +143,12 @@ export const measurementSchema = z.discriminatedUnion('kind', [
     value: z.number().min(0),
     method: z.enum(['saturatedExtract', 'oneToTwo', 'pourThrough']),
   }),
+  z.strictObject({
+    kind: z.literal('waterHeld'),
+    containerCapacity: fraction,
+    container: containerSchema.optional(),
+  }),
+  z.strictObject({ kind: z.literal('dryDensity'), kgPerLitre: positive }),
+  z.strictObject({ kind: z.literal('blendingLoss'), share: fraction }),
+  z.strictObject({ kind: z.literal('percolation'), cmPerHour: positive }),
 ])

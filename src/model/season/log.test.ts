@@ -35,7 +35,8 @@ describe('the log of a season', () => {
     ]
     const after = new Map(garden)
     for (const one of lines)
-      for (const c of changesOf(after, { type: 'entry/add', entry: one })) after.set(c.key, c.after!)
+      for (const c of changesOf(after, { type: 'entries/put', entries: [one], what: 'log' }))
+        after.set(c.key, c.after!)
     expect(entriesOf(after, job.id).map((e) => e.id)).toEqual(['b', 'a'])
     expect(entriesOf(after, 'fig')).toEqual([])
     expect(kindOfKey(entryKey('a'))).toBe('entry')

@@ -46,8 +46,9 @@ function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>) {
   const expected = answer ? expectedOn(answer, of.kind, dayOf(job.value!, record.value, at)) : null
   const fillId = bed.value === ALL ? null : bed.value
   garden.run({
-    type: 'entry/add',
-    entry: { id: crypto.randomUUID(), jobId, fillId, at, ...of, note: of.note.trim(), expected },
+    type: 'entries/put',
+    entries: [{ id: crypto.randomUUID(), jobId, fillId, at, ...of, note: of.note.trim(), expected }],
+    what: 'a line of the log',
   })
 }
 function keep() {

@@ -21,7 +21,7 @@ import { useOtherwise } from '@/composables/useOtherwise'
 import { useQuantities } from '@/composables/useQuantities'
 import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
-import { useTimers } from '@/composables/useTimers'
+import { useJobTimers } from '@/composables/useTimers'
 import { useTubChecks } from '@/composables/useTubChecks'
 
 import type { MarkList } from '@/model/garden/commands'
@@ -69,7 +69,7 @@ const tick = (materialId: string, done: boolean) =>
 const marks = (change: Partial<Pick<Job, MarkList>>, what: string) =>
   garden.run({ type: 'job/marks', jobId, change, what })
 const seen = useCautions(garden)
-const timers = useTimers(inHand)
+const timers = useJobTimers(inHand)
 const step = useBigStep(garden, {
   job,
   card,

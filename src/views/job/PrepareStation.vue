@@ -14,7 +14,7 @@ import { useJob } from '@/composables/useJob'
 import { useQuantities } from '@/composables/useQuantities'
 import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
-import { useTimers } from '@/composables/useTimers'
+import { useJobTimers } from '@/composables/useTimers'
 import type { StepList } from '@/model/garden/commands'
 import { likesOf } from '@/model/garden/likes'
 import { timetable, type TimedStep } from '@/model/make/timetable'
@@ -29,7 +29,7 @@ const { garden, job, units, place, materials } = inHand
 const { q, problem } = useQuantities(inHand)
 const { list, totals } = useShopping(inHand, { alone: true })
 const { go, to } = useStations(() => jobId)
-const timers = useTimers(inHand)
+const timers = useJobTimers(inHand)
 const today = isoDay(new Date())
 
 const table = computed(() =>

@@ -4,9 +4,8 @@ import { computed, ref } from 'vue'
 import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
 import DressingShelfRow from '@/components/shelf/DressingShelfRow.vue'
 import type { Dressing } from '@/core/data'
-import { DRESSINGS } from '@/core/data/dressings'
 import { dressingPackKey, ownDressingsOf } from '@/model/garden/garden'
-import { ownRowsOf } from '@/model/garden/ownRows'
+import { everyDressing } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { dressingEntry } from '@/model/garden/shelfEntry'
 import { useGarden } from '@/stores/garden'
@@ -19,7 +18,7 @@ const { search, units } = defineProps<{ search: string; units: UnitSystem }>()
 const emit = defineEmits<{ describe: [own: OwnDressingRecord] }>()
 const garden = useGarden()
 const packOf = ref<Dressing | null>(null)
-const all = computed(() => [...ownRowsOf(garden.records).dressings, ...DRESSINGS])
+const all = computed(() => everyDressing(garden.records))
 const owns = computed(() => new Map(ownDressingsOf(garden.records).map((d) => [d.id, d])))
 const rows = computed(() =>
   searchRows(all.value, search, dressingFindable).map((dressing) => ({

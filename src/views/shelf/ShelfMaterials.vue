@@ -9,9 +9,9 @@ import { shortName } from '@/text/labels'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
 import MaterialRow from '@/components/shelf/MaterialRow.vue'
 import PackDialog from '@/components/PackDialog.vue'
-import { MATERIALS, type Material } from '@/core/data'
+import type { Material } from '@/core/data'
 import { ownMaterialsOf, shelfItemOf } from '@/model/garden/garden'
-import { ownRowsOf } from '@/model/garden/ownRows'
+import { everyMaterial } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { useGarden } from '@/stores/garden'
@@ -25,7 +25,7 @@ const emit = defineEmits<{ describe: [own: OwnMaterialRecord] }>()
 const garden = useGarden()
 const figuresOf = ref<Material | null>(null)
 const packOf = ref<Material | null>(null)
-const all = computed(() => [...ownRowsOf(garden.records).materials, ...MATERIALS])
+const all = computed(() => everyMaterial(garden.records))
 const owns = computed(() => new Map(ownMaterialsOf(garden.records).map((m) => [m.id, m])))
 const rows = computed(() =>
   searchRows(all.value, search, materialFindable).map((material) => ({

@@ -6,6 +6,7 @@ import {
   entryKey,
   jobKey,
   jobOf,
+  LEARNED_KEY,
   liveJob,
   ownDressingKey,
   ownMaterialKey,
@@ -14,6 +15,7 @@ import {
   recordKey,
   recordOf,
   shelfKey,
+  testKey,
   type Garden,
 } from '../garden'
 import { sameData } from '../same'
@@ -125,8 +127,14 @@ export function changesOf(garden: Garden, command: Command): Change[] {
       return put(garden, photoKey(command.photo.id), command.photo)
     case 'photo/remove':
       return removal(garden, photoKey(command.photoId))
-    case 'entry/add':
-      return put(garden, entryKey(command.entry.id), command.entry)
+    case 'entries/put':
+      return command.entries.flatMap((entry) => put(garden, entryKey(entry.id), entry))
+    case 'test/set':
+      return put(garden, testKey(command.test.id), command.test)
+    case 'test/remove':
+      return removal(garden, testKey(command.testId))
+    case 'learned/set':
+      return command.learned ? put(garden, LEARNED_KEY, command.learned) : removal(garden, LEARNED_KEY)
     case 'entry/remove':
       return removal(garden, entryKey(command.entryId))
     case 'dressingPack/set':

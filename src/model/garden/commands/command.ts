@@ -11,6 +11,7 @@ import type {
   InnerMix,
   Job,
   JobBed,
+  LearnedShelf,
   LimeSetting,
   MixOrigin,
   MixRecord,
@@ -21,6 +22,7 @@ import type {
   Plan,
   Recipe,
   ShelfItem,
+  Test,
   Version,
 } from '../schemas'
 
@@ -126,8 +128,13 @@ export type Command =
   | { type: 'ownDressing/set'; dressing: OwnDressingRecord }
   /** Several packs, prices or stocks at once; from a job, what was bought for it is on the shelf then. */
   | { type: 'shelf/put'; shelf: ShelfChange; what: string; jobId?: string }
-  | { type: 'entry/add'; entry: Entry }
+  /** Lines of the log, new or changed. */
+  | { type: 'entries/put'; entries: Entry[]; what: string }
   | { type: 'entry/remove'; entryId: string }
+  | { type: 'test/set'; test: Test; what: string }
+  | { type: 'test/remove'; testId: string }
+  /** What readings taught, as it is to be; null to forget all of it. */
+  | { type: 'learned/set'; learned: LearnedShelf | null; what: string }
   | { type: 'photo/add'; photo: Photo }
   | { type: 'photo/remove'; photoId: string }
   | { type: 'garden/import'; changes: { key: string; after: AnyData }[] }

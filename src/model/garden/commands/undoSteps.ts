@@ -29,6 +29,9 @@ export function mergeKeyOf(command: Command): string | null {
       return `${command.type} ${command.recordId}`
     case 'shelf/set':
       return `${command.type} ${command.item.materialId}`
+    case 'test/set':
+      // Typing on is one step; a step ticked is one of its own.
+      return `${command.type} ${command.test.id} ${command.what}`
     case 'dressingPack/set':
       return `${command.type} ${command.item.dressingId}`
     default:

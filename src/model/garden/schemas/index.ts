@@ -1,6 +1,7 @@
 import { bedSchema, type Bed } from './bed'
 import { entrySchema, type Entry } from './entry'
 import { jobSchema, type Job } from './job'
+import { learnedSchema, type LearnedShelf } from './learned'
 import { ownDressingSchema, ownMaterialSchema, type OwnDressingRecord, type OwnMaterialRecord } from './own'
 import { photoSchema, type Photo } from './photo'
 import { placeSchema, settingsSchema, type Place, type Settings } from './place'
@@ -13,16 +14,19 @@ import {
   type DressingPack,
   type ShelfItem,
 } from './shelf'
+import { testSchema, type Test } from './test'
 
 export * from './bed'
 export * from './entry'
 export * from './job'
+export * from './learned'
 export * from './own'
 export * from './photo'
 export * from './place'
 export * from './recipe'
 export * from './record'
 export * from './shelf'
+export * from './test'
 
 export const SCHEMAS = {
   bag: bagSchema,
@@ -31,12 +35,14 @@ export const SCHEMAS = {
   dressingPack: dressingPackSchema,
   entry: entrySchema,
   job: jobSchema,
+  learned: learnedSchema,
   material: ownMaterialSchema,
   photo: photoSchema,
   place: placeSchema,
   record: recordSchema,
   shelf: shelfItemSchema,
   settings: settingsSchema,
+  test: testSchema,
 } as const
 
 /** Version each kind of record is written with today. Raise it together with a migration. */
@@ -47,12 +53,14 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressingPack: 2,
   entry: 1,
   job: 8,
+  learned: 1,
   material: 1,
   photo: 1,
   place: 2,
   record: 4,
   shelf: 2,
   settings: 2,
+  test: 1,
 }
 
 export type Kind = keyof typeof SCHEMAS
@@ -64,12 +72,14 @@ export interface DataOf {
   dressingPack: DressingPack
   entry: Entry
   job: Job
+  learned: LearnedShelf
   material: OwnMaterialRecord
   photo: Photo
   place: Place
   record: MixRecord
   shelf: ShelfItem
   settings: Settings
+  test: Test
 }
 export type AnyData = DataOf[Kind]
 
@@ -85,7 +95,9 @@ export function idOf(data: AnyData): string | null {
 
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
-  if (key === 'settings' || key === 'place') return key
-  const kind = /^(bag|bed|dressing|dressingPack|entry|job|material|photo|record|shelf)\/.+/.exec(key)?.[1]
+  if (key === 'settings' || key === 'place' || key === 'learned') return key
+  const kind = /^(bag|bed|dressing|dressingPack|entry|job|material|photo|record|shelf|test)\/.+/.exec(
+    key,
+  )?.[1]
   return kind ? (kind as Kind) : null
 }

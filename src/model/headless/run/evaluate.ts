@@ -1,6 +1,13 @@
 import { FULL_EFFORT, type Evaluation, type MixInContainer } from '@/core/evaluate'
 import { succeed, type Outcome } from '@/core/outcome'
-import { figuresOf, rangesAtOnce, type Measurement } from '@/core/ranges'
+import {
+  figuresOf,
+  learnAtOnce,
+  learnedOfMaterial,
+  materialsOf,
+  rangesAtOnce,
+  type Measurement,
+} from '@/core/ranges'
 import { evaluatePrepared, prepare } from '../../mix/prepare'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
@@ -39,16 +46,28 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
     const answer = evaluatePrepared(prepared.value, FULL_EFFORT)
     return answer.ok ? succeed(written(answer.value, input), ...prepared.notes, ...answer.notes) : answer
   }
-  const ranged = rangesAtOnce({
-    input,
-    draws: c.ranges.draws,
-    seed: c.ranges.seed,
-    measurements: c.ranges.measurements as Measurement[],
-  })
+  const measurements = c.ranges.measurements as Measurement[]
+  const learned = learnAtOnce([
+    {
+      key: 'mix',
+      input,
+      readings: measurements.map((measurement, i) => ({ id: String(i + 1), measurement })),
+    },
+  ])
+  if (!learned.ok) return learned
+  const { learning, readings } = learned.value
+  const { draws, seed } = c.ranges
+  const ranged = rangesAtOnce({ input, draws, seed, learning })
   if (!ranged.ok) return ranged
-  const { best, ranges, readings, learned, draws, effective } = ranged.value
+  const { best, ranges } = ranged.value
   return succeed(
-    { ...written(best, input), ranges, readings, learned, draws, effective },
+    {
+      ...written(best, input),
+      ranges,
+      readings,
+      learned: [...materialsOf(input).values()].flatMap((m) => learnedOfMaterial(m, learning) ?? []),
+      draws: ranged.value.draws,
+    },
     ...prepared.notes,
     ...ranged.notes,
   )

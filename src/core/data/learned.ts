@@ -1,0 +1,78 @@
+import {
+  WATER_PROPERTIES,
+  type Dressing,
+  type Material,
+  type MaterialPropertyName,
+  type Property,
+} from './types'
+
+/**
+ * What readings have taught, as a normal law over deviates of rows: told by the readings' slopes, so that what hangs
+ * together stays together. Plain data; with `K = J' (J J' + N)^-1`, a draw is `mean + xi - K (J xi + e)`.
+ */
+export interface Learning {
+  /** Row and property, "compost_green/pH". */
+  names: string[]
+  /** In standard deviations of the tables. */
+  mean: number[]
+  /** J: a line a reading, a column a name. */
+  slopes: number[][]
+  /** N: covariance of the readings' errors. */
+  noise: number[][]
+}
+
+/** A property as readings have it: what it likely is, and the range nine in ten lie in. */
+export interface LearnedProperty {
+  /** Of a material, or the path in a dressing's row ("release.ratePerDay"). */
+  name: string
+  low: number
+  value: number
+  high: number
+}
+
+/** A row as readings have it. */
+export interface LearnedFigures {
+  properties: readonly LearnedProperty[]
+  /** Volume shares of its size classes, where they moved. */
+  sizeShares?: readonly number[]
+}
+
+const measured = (was: Property, { low, value, high }: Omit<LearnedProperty, 'name'>): Property => ({
+  ...was,
+  low: Math.min(low, value),
+  value,
+  high: Math.max(high, value),
+  source: 'measured-by-you',
+  kind: 'measured',
+})
+
+/**
+ * A material with what readings taught of it; what they did not stays as the tables have it. Water still falls with
+ * tension and never passes the pores. Names that the row has not are passed over.
+ */
+export function learnedMaterial(row: Material, { properties, sizeShares }: LearnedFigures): Material {
+  const changed = { ...row.properties }
+  for (const p of properties) {
+    const was = row.properties[p.name as MaterialPropertyName]
+    if (was) changed[p.name as MaterialPropertyName] = measured(was, p)
+  }
+  let most = changed.totalPorosity.value
+  for (const name of WATER_PROPERTIES) {
+    const p = changed[name]
+    if (p.value > most) changed[name] = { ...p, value: most, low: Math.min(p.low, most) }
+    most = changed[name].value
+  }
+  return { ...row, properties: changed, sizeShares: [...(sizeShares ?? row.sizeShares)], unlearned: row }
+}
+
+/** The same of a dressing, whose properties are named by their path ("release.ratePerDay"). */
+export function learnedDressing(row: Dressing, { properties }: LearnedFigures): Dressing {
+  const by = new Map(properties.map((p) => [p.name, p]))
+  const walk = (of: unknown, path: string): unknown => {
+    const p = by.get(path)
+    if (p) return measured(of as Property, p)
+    if (Array.isArray(of) || typeof of !== 'object' || of === null) return of
+    return Object.fromEntries(Object.entries(of).map(([k, v]) => [k, walk(v, path ? `${path}.${k}` : k)]))
+  }
+  return { ...(walk(row, '') as Dressing), unlearned: row }
+}

@@ -1,0 +1,202 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { outsideCheck } from '../testing/outsideCheck'
+import {
+  at25Degrees,
+  averaged,
+  FIELD_TESTS,
+  measurementsOf,
+  TEST_FIELDS,
+  workOut,
+  type FieldTest,
+  type Repeat,
+  type TestFigure,
+} from '.'
+
+const figures = (of: FieldTest, repeat: Repeat) => {
+  const worked = workOut(of, repeat)
+  if (!worked.ok) throw new Error(worked.problem.code)
+  return worked.value
+}
+const check = (
+  of: FieldTest,
+  figure: TestFigure,
+  repeat: Repeat,
+  expected: number,
+  source: string,
+  tolerance = 1e-6,
+) =>
+  outsideCheck({
+    module: 'fieldTests',
+    what: `${of}: ${figure}`,
+    source,
+    basis: 'closed form',
+    unit: '',
+    expected,
+    tolerance,
+    computed: () => figures(of, repeat)[figure]!,
+  })
+
+describe('arithmetic of field tests', () => {
+  check(
+    'slurry',
+    'electricalConductivity',
+    { salts: 1.2, temperature: 15, saltsOfWater: 0.1 },
+    1.4,
+    'EC25 = EC_t / (1 + 0.02 (t - 25)), common practice; the water read alone taken off',
+  )
+  check(
+    'drainedAir',
+    'airFilledPorosity',
+    { volume: 4, depth: 16, drained: 800 },
+    0.2,
+    'water run out over volume of mix: porosity test of extension guides, common practice',
+  )
+  check(
+    'drainedAir',
+    'containerCapacity',
+    { volume: 4, depth: 16, drained: 800, potWeight: 0.2, wetWeight: 3, dryWeight: 0.6 },
+    0.55,
+    'water by weight: mass balance',
+  )
+  check(
+    'bucketWeight',
+    'moisture',
+    { volume: 10, emptyWeight: 0.5, moistWeight: 5.5, dryLitre: 200 },
+    0.6,
+    'moisture = 1 - dry / moist, in the manner of EN 13040',
+  )
+  check('bucketsOut', 'blendingLoss', { bucketsIn: 9, bucketsOut: 8.1 }, 0.1, '1 - out / in, common practice')
+  check(
+    'percolation',
+    'cmPerHour',
+    { water: 2.5, seconds: 60 },
+    150,
+    'an inch a minute is 150 cm/h: double-ring idea, common practice',
+  )
+  check(
+    'vinegarFizz',
+    'carbonate',
+    { grade: 2, sample: 20, loss: 0.44, blank: 0 },
+    0.05,
+    'CaCO3 of CO2: 100.09 / 44.01 = 2.274',
+    1e-3,
+  )
+  check(
+    'cressTest',
+    'germinationIndex',
+    { seeds: 75, upInExtract: 60, rootInExtract: 20, upInWater: 75, rootInWater: 32 },
+    0.5,
+    'Zucconi et al. 1981: share up times root length, over water',
+  )
+  check(
+    'beanTest',
+    'missable',
+    { suspectPots: 6, suspectTwisted: 0, cleanPots: 6, cleanTwisted: 0 },
+    3 / 18,
+    'rule of three: none of n leaves up to 3 / n at nineteen in twenty',
+  )
+  check(
+    'jar',
+    'silt',
+    { sandTop: 40, siltTop: 80, top: 100 },
+    0.4,
+    'heights of settled layers, extension jar test',
+  )
+
+  test('conductivity at 25 degrees stays as it is, and rises for what was read colder', () => {
+    expect(at25Degrees(2, 25)).toBe(2)
+    expect(at25Degrees(2, 10)).toBeGreaterThan(2)
+  })
+  test('sieve shares add up to one', () => {
+    const { coarse, middle, small, fines } = figures('sieve', {
+      over12: 100,
+      over6: 300,
+      over1: 500,
+      pan: 100,
+    })
+    expect(coarse! + middle! + small! + fines!).toBeCloseTo(1, 12)
+    expect(fines).toBeCloseTo(0.1, 12)
+  })
+  test('repeats are averaged, with how far they lie apart; of drops the middle one counts', () => {
+    const pH = averaged('slurry', [{ pH: 6 }, { pH: 6.4 }, { pH: 6.2 }])
+    expect(pH.ok && pH.value.pH).toMatchObject({ count: 3 })
+    expect(pH.ok && pH.value.pH!.mean).toBeCloseTo(6.2, 9)
+    expect(pH.ok && pH.value.pH!.spread).toBeCloseTo(0.2, 9)
+    expect(pH.ok && pH.value.pH!.apart).toBeCloseTo(0.4, 9)
+    const drops = averaged('dropTest', [{ seconds: 4 }, { seconds: 6 }, { seconds: 900 }])
+    expect(drops.ok && drops.value.seconds!.mean).toBe(6)
+  })
+  test('what is missing, beyond reading, or contradicts itself is told with its field', () => {
+    const problem = (of: FieldTest, repeat: Repeat) => {
+      const worked = workOut(of, repeat)
+      return worked.ok ? null : worked.problem
+    }
+    expect(problem('drainedAir', { volume: 4, depth: 16 })).toEqual({
+      code: 'field-missing',
+      field: 'drained',
+    })
+    expect(problem('slurry', { pH: 12 })).toMatchObject({ code: 'field-range', field: 'pH', high: 10 })
+    expect(problem('slurry', { pH: NaN })).toMatchObject({ code: 'field-range', field: 'pH' })
+    expect(problem('slurry', {})).toEqual({ code: 'nothing-read', field: null })
+    expect(problem('jar', { sandTop: 50, siltTop: 40, top: 100 })).toMatchObject({
+      code: 'fields-contradict',
+    })
+    expect(problem('bucketsOut', { bucketsIn: 5, bucketsOut: 6 })).toMatchObject({
+      code: 'fields-contradict',
+    })
+    expect(
+      problem('cressTest', { seeds: 75, upInExtract: 80, rootInExtract: 9, upInWater: 70, rootInWater: 9 }),
+    ).toMatchObject({ code: 'fields-contradict' })
+  })
+  test('for anything that can be typed a test gives finite figures or a problem', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...FIELD_TESTS), fc.infiniteStream(fc.double()), (of, numbers) => {
+        const repeat = Object.fromEntries(TEST_FIELDS[of].map(({ name }) => [name, numbers.next().value]))
+        const worked = workOut(of, repeat)
+        if (worked.ok) for (const x of Object.values(worked.value)) expect(Number.isFinite(x)).toBe(true)
+        else expect(worked.problem.code).toBeTruthy()
+      }),
+    )
+  })
+})
+
+describe('a test as readings of the model', () => {
+  const of = (name: FieldTest, repeats: Repeat[], at: Parameters<typeof measurementsOf>[2]) => {
+    const a = averaged(name, repeats)
+    return a.ok ? measurementsOf(name, a.value, at) : []
+  }
+  test('speaks of pH and salts by its extract, and of salts no more once watering has moved them', () => {
+    const [pH, salts] = of('paste', [{ pH: 6.1, salts: 2 }], { day: 3 })
+    expect(pH).toMatchObject({ kind: 'pH', value: 6.1, day: 3, count: 1, spread: 0.1 })
+    expect(salts).toMatchObject({ kind: 'electricalConductivity', method: 'saturatedExtract', value: 2 })
+    expect(of('pourThrough', [{ pH: 6.1, salts: 2 }], { day: 40 }).map((m) => m.kind)).toEqual(['pH'])
+    expect(of('slurry', [{ pH: 6 }], { day: 3, strips: true })[0]!.spread).toBe(0.3)
+  })
+  test('of air and water in a pot of the depth it was done in; not of an old mix', () => {
+    const repeat = { volume: 4, depth: 16, drained: 800, potWeight: 0.2, wetWeight: 3, dryWeight: 0.6 }
+    const [air, water] = of('drainedAir', [repeat], { day: 0, depth: 16 })
+    expect(air).toMatchObject({
+      kind: 'drainTest',
+      airFilledPorosity: 0.2,
+      container: { shape: { height: 16 } },
+    })
+    expect(water!.kind).toBe('waterHeld')
+    expect(of('drainedAir', [repeat], { day: 100, depth: 16 })).toEqual([])
+  })
+  test('many that agree tell more than one; many that do not, less than a careful hand', () => {
+    const spread = (...pHs: number[]) =>
+      of(
+        'slurry',
+        pHs.map((pH) => ({ pH })),
+        { day: 0 },
+      )[0]!
+    expect(spread(6, 6, 6).spread).toBeLessThan(0.12)
+    expect(spread(6, 6, 6).count).toBe(3)
+    expect(spread(5, 6, 7).spread).toBeGreaterThan(0.5)
+  })
+  test('tests that speak of no figure give none', () => {
+    for (const name of ['dropTest', 'vinegarFizz', 'settling'] as const)
+      expect(of(name, [{ seconds: 9, grade: 1, before: 2, now: 3 }], { day: 0 })).toEqual([])
+  })
+})

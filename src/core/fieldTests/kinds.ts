@@ -1,0 +1,134 @@
+/** Field tests a grower can do, in the order they are offered. */
+export const FIELD_TESTS = [
+  'slurry',
+  'paste',
+  'pourThrough',
+  'drainedAir',
+  'bucketWeight',
+  'bucketsOut',
+  'settling',
+  'dropTest',
+  'percolation',
+  'beanTest',
+  'cressTest',
+  'vinegarFizz',
+  'sieve',
+  'jar',
+] as const
+export type FieldTest = (typeof FIELD_TESTS)[number]
+
+/** What a field of a test is told in; core units. */
+export type FieldUnit = 'pH' | 'dS/m' | 'C' | 'L' | 'mL' | 'kg' | 'g' | 'cm' | 'mm' | 's' | 'count' | 'grade'
+
+export interface TestField {
+  name: string
+  unit: FieldUnit
+  /** Beyond these nobody reads it; both included. */
+  low: number
+  high: number
+  /** The test says something without it. */
+  optional?: boolean
+  /** What it is most often. */
+  usual?: number
+}
+
+const field = (
+  name: string,
+  unit: FieldUnit,
+  low: number,
+  high: number,
+  more: Partial<TestField> = {},
+): TestField => ({ name, unit, low, high, ...more })
+const optional = { optional: true }
+const EXTRACT = [
+  field('pH', 'pH', 2.5, 10, optional),
+  field('salts', 'dS/m', 0, 30, optional),
+  field('temperature', 'C', 0, 45, { optional: true, usual: 25 }),
+]
+
+/** What is read in each test. Source: the tests themselves, common practice; ends are our assumption. */
+export const TEST_FIELDS: Record<FieldTest, readonly TestField[]> = {
+  slurry: [...EXTRACT, field('saltsOfWater', 'dS/m', 0, 5, optional)],
+  paste: EXTRACT,
+  pourThrough: EXTRACT,
+  drainedAir: [
+    field('volume', 'L', 0.05, 200),
+    field('depth', 'cm', 2, 100),
+    field('drained', 'mL', 0, 100_000),
+    field('potWeight', 'kg', 0, 50, optional),
+    field('wetWeight', 'kg', 0, 500, optional),
+    field('dryWeight', 'kg', 0, 500, optional),
+  ],
+  bucketWeight: [
+    field('volume', 'L', 0.2, 200),
+    field('emptyWeight', 'kg', 0, 50),
+    field('moistWeight', 'kg', 0, 500),
+    field('dryLitre', 'g', 1, 2500, optional),
+  ],
+  bucketsOut: [field('bucketsIn', 'count', 0.5, 1000), field('bucketsOut', 'count', 0.1, 1000)],
+  settling: [
+    field('before', 'cm', 0, 100),
+    field('now', 'cm', 0, 100),
+    field('depth', 'cm', 2, 200, { optional: true }),
+  ],
+  dropTest: [field('seconds', 's', 0, 7200)],
+  percolation: [field('water', 'cm', 0.2, 20, { usual: 2.5 }), field('seconds', 's', 0.5, 86_400)],
+  beanTest: [
+    field('suspectPots', 'count', 1, 60, { usual: 6 }),
+    field('suspectTwisted', 'count', 0, 60),
+    field('cleanPots', 'count', 1, 60, { usual: 6 }),
+    field('cleanTwisted', 'count', 0, 60),
+  ],
+  cressTest: [
+    field('seeds', 'count', 5, 400, { usual: 75 }),
+    field('upInExtract', 'count', 0, 400),
+    field('rootInExtract', 'mm', 0, 200),
+    field('upInWater', 'count', 0, 400),
+    field('rootInWater', 'mm', 0.1, 200),
+  ],
+  vinegarFizz: [
+    field('grade', 'grade', 0, 3),
+    field('sample', 'g', 1, 200, optional),
+    field('loss', 'g', 0, 50, optional),
+    field('blank', 'g', 0, 50, optional),
+  ],
+  sieve: [
+    field('over12', 'g', 0, 20_000),
+    field('over6', 'g', 0, 20_000),
+    field('over1', 'g', 0, 20_000),
+    field('pan', 'g', 0, 20_000),
+  ],
+  jar: [field('sandTop', 'mm', 0.5, 500), field('siltTop', 'mm', 0.5, 500), field('top', 'mm', 1, 500)],
+}
+
+/** What came out of a test, in core units. */
+export const TEST_FIGURES = [
+  'pH',
+  'electricalConductivity',
+  'airFilledPorosity',
+  'containerCapacity',
+  'totalPorosity',
+  'moistDensity',
+  'dryDensity',
+  'moisture',
+  'blendingLoss',
+  'sunk',
+  'sunkShare',
+  'seconds',
+  'cmPerHour',
+  'twisted',
+  'missable',
+  'germinationIndex',
+  'carbonate',
+  'coarse',
+  'middle',
+  'small',
+  'fines',
+  'sand',
+  'silt',
+  'clay',
+] as const
+export type TestFigure = (typeof TEST_FIGURES)[number]
+
+/** One repeat of a test as it was read; what was not read is left out. */
+export type Repeat = Readonly<Record<string, number>>

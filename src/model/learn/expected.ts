@@ -1,0 +1,60 @@
+import { averaged, measurementsOf } from '@/core/fieldTests'
+import { materialById } from '@/core/data'
+import { pipeOf } from '@/core/fieldTests'
+import { evaluate, type MixInContainer } from '@/core/evaluate'
+import { preparedMaterial } from '@/core/mixing'
+import { expectedReading } from '@/core/ranges'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
+import { jobOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
+import type { Test } from '../garden/schemas'
+import { evaluateJob } from '../mix/evaluateJob'
+import { answer } from '../mix/prepare'
+import { questionOfRecord } from './batches'
+
+/** The mix or material a test is of, worked out; null where it cannot be. */
+function evaluationOf(garden: Garden, test: Test) {
+  if (test.materialId) {
+    const row = materialById(test.materialId)
+    if (!row) return null
+    const alone: MixInContainer = {
+      container: pipeOf(test.repeats[0]?.depth ?? 20),
+      parts: [{ material: preparedMaterial(row), parts: 1 }],
+      limes: [],
+      limeGramsPerLitre: 0,
+    }
+    const found = evaluate(alone, { slices: 60, years: [] })
+    return found.ok ? found.value : null
+  }
+  const stored = test.jobId ? jobOf(garden, test.jobId) : undefined
+  if (!stored) return null
+  const job = liveJob(garden, stored)
+  const record = job.recordId ? recordOf(garden, job.recordId) : undefined
+  const found = record ? answer(questionOfRecord(garden, record, job)) : evaluateJob(job, placeOf(garden))
+  return found.ok ? found.value : null
+}
+
+/** Days from mixing to a moment, 0 where it is not mixed yet or is a material. */
+export function dayOfTest(garden: Garden, test: Test, at: string): number {
+  const job = test.jobId ? jobOf(garden, test.jobId) : undefined
+  const record = job?.recordId ? recordOf(garden, job.recordId) : undefined
+  const from = record?.madeOn ?? job?.plantedOn
+  return from ? Math.max(0, differenceInCalendarDays(parseISO(at), parseISO(from))) : 0
+}
+
+/**
+ * What a test was to read, by kind of measurement and in core units: of the mix as it was made where a record says so,
+ * else as it is planned. Empty where it speaks to no figure of the model or the mix cannot be worked out.
+ */
+export function expectedOfTest(garden: Garden, test: Test, at: string): Record<string, number> {
+  const figures = averaged(test.test, test.repeats)
+  const e = figures.ok ? evaluationOf(garden, test) : null
+  if (!figures.ok || !e) return {}
+  const measurements = measurementsOf(test.test, figures.value, {
+    day: dayOfTest(garden, test, at),
+    depth: test.repeats[0]?.depth,
+    strips: test.strips,
+  })
+  return Object.fromEntries(
+    measurements.map((m) => [m.kind, expectedReading(m, e, e.growing?.alkalinityPerDay ?? 0)]),
+  )
+}
