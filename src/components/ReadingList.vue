@@ -6,14 +6,21 @@
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import type { LikelyRange } from '@/core/ranges'
-import { likelyText, type Reading } from '@/text/readings/reading'
+import { fromReadingsText, likelyText, type Reading } from '@/text/readings/reading'
 import ReadingGauge from './ReadingGauge.vue'
 
-const { readings, ranges, whatIf } = defineProps<{
+const {
+  readings,
+  ranges,
+  whatIf,
+  taught = null,
+} = defineProps<{
   readings: readonly Reading[]
   /** Likely ranges by figure; null while they are being drawn. */
   ranges: Record<string, LikelyRange> | null
   whatIf: Evaluation | null
+  /** How many of the grower's readings stand behind a figure; null where nothing was learned. */
+  taught?: ((figure: string) => number) | null
 }>()
 
 /** The last ranges known; hidden while those of the mix in hand are being drawn. */
@@ -24,8 +31,10 @@ function likelyOf({ likely }: Reading) {
   const range = drawn.value?.[likely.figure]
   if (!range) return { text: '', span: null }
   const { write, place } = likely
+  const count = taught?.(likely.figure) ?? 0
+  const from = count > 0 ? `, ${fromReadingsText(count)}` : ''
   return {
-    text: likelyText(write(range.low), write(range.high)),
+    text: `${likelyText(write(range.low), write(range.high))}${from}`,
     span: place && { from: place(range.low), to: place(range.high) },
   }
 }

@@ -4,7 +4,7 @@ import type { GardenReading } from '@/model/learn/readings'
 import type { ReadingTold } from '@/core/ranges'
 import { counted } from './counted'
 import { dayText } from './dates'
-import { figureLabel, figureText } from './materialFigures'
+import { figureWords } from './materialFigures'
 import { testFigureText } from './testFollows'
 import type { UnitSystem } from './units'
 import type { TestFigure } from '@/core/fieldTests'
@@ -38,9 +38,9 @@ const DRESSING_LABELS: Record<string, string> = {
 const dressingLabel = (path: string) =>
   DRESSING_LABELS[path] ??
   (path.startsWith('analysis.') ? path.slice(9).replace(/^./, (c) => c.toUpperCase()) : path)
-const plain = (x: number) => String(Number(x.toPrecision(3)))
-const withRange = (of: { low: number; value: number; high: number }, as: (x: number) => string) =>
-  `${as(of.value)} (${as(of.low)} to ${as(of.high)})`
+const plain = { unit: '', write: (x: number) => String(Number(x.toPrecision(3))) }
+const withRange = (of: { low: number; value: number; high: number }, { unit, write }: typeof plain) =>
+  `${write(of.value)} (${write(of.low)} to ${write(of.high)}) ${unit}`.trim()
 
 const propertyAt = (row: unknown, path: string): Property | undefined =>
   path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], row) as
@@ -62,12 +62,10 @@ export function learnedLines(row: Material | Dressing, { properties }: LearnedFi
     })
     .sort((a, b) => b.weight - a.weight)
     .map(({ p, was }) => {
-      const as = isMaterial(row) ? (x: number) => figureText(p.name as MaterialPropertyName, x) : plain
-      return {
-        label: isMaterial(row) ? figureLabel(p.name as MaterialPropertyName) : dressingLabel(p.name),
-        before: withRange(was, as),
-        after: withRange(p, as),
-      }
+      const words = isMaterial(row)
+        ? figureWords(p.name as MaterialPropertyName)
+        : { ...plain, label: dressingLabel(p.name) }
+      return { label: words.label, before: withRange(was, words), after: withRange(p, words) }
     })
 }
 
@@ -97,10 +95,6 @@ export function learnedSentence(
   const list = moved.length === 1 ? moved[0]! : `${moved.slice(0, -1).join(', ')} and ${moved.at(-1)!}`
   return `Your ${name.replace(/^./, (c) => c.toLowerCase())} ${list} than the table has it.`
 }
-
-/** "from your 3 readings". */
-export const fromReadingsText = (count: number): string =>
-  count === 1 ? 'from your reading' : `from your ${count} readings`
 
 const FIGURE_OF: Record<GardenReading['measurement']['kind'], TestFigure> = {
   pH: 'pH',

@@ -50,12 +50,14 @@ function write(x: number, as: Figure['as']): string {
   return as === 'fine' ? `${Number((x * 100).toPrecision(2))} %` : String(Number(x.toPrecision(3)))
 }
 
-/** A figure of a material in words, and what it is called; one that is never shown by its name in the tables. */
-export const figureLabel = (key: keyof MaterialProperties): string =>
-  FIGURES.find((f) => f.key === key)?.label ?? key
-export function figureText(key: keyof MaterialProperties, value: number): string {
+/** What a figure of a material is called, how its number is written, and its unit. */
+export function figureWords(key: keyof MaterialProperties) {
   const found = FIGURES.find((f) => f.key === key)
-  return found ? `${write(value, found.as)} ${found.unit}`.trim() : String(Number(value.toPrecision(3)))
+  return {
+    label: found?.label ?? key,
+    unit: found?.unit ?? '',
+    write: (x: number) => write(x, found?.as ?? 'number'),
+  }
 }
 
 /** A material's figures in words, with their ranges and how sure they are. */
@@ -63,7 +65,7 @@ export const materialFigures = ({ properties }: Material) =>
   FIGURES.flatMap(({ key, label, term, as, unit }) => {
     const property: Property | undefined = properties[key]
     if (!property) return []
-    const { low, value, high, confidence } = property
+    const { low, value, high, confidence, kind } = property
     return [
       {
         label,
@@ -71,6 +73,7 @@ export const materialFigures = ({ properties }: Material) =>
         best: `${write(value, as)} ${unit}`.trim(),
         range: `${write(low, as)} to ${write(high, as)}`,
         sure: confidence,
+        isMeasured: kind === 'measured',
       },
     ]
   })

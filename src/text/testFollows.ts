@@ -1,9 +1,13 @@
 import type { FieldTest, Repeat, TestFigure } from '@/core/fieldTests'
 import type { Averaged } from '@/core/fieldTests'
 import type { Bands } from '@/core/targets'
+import { dressingById } from '@/core/data/dressings'
+import type { Correction } from '@/model/season/correction'
 import { TEST_FIGURE_NAMES } from './fieldTests'
 import { counted } from './counted'
-import { lengthText, percentText, pHText, type UnitSystem } from './units'
+import { dressingName } from './dressings'
+import { doseSpoons } from './measures'
+import { doseWeightText, lengthText, percentText, pHText, volumeText, type UnitSystem } from './units'
 
 type Figures = Partial<Record<TestFigure, Averaged>>
 
@@ -76,6 +80,19 @@ function againstBands(figures: Figures, bands: Bands): string[] {
   return said
 }
 
+/** What a pH asks for, over the whole mix: how much of what, how it is given, and when to look again. */
+export function correctionText(
+  { goesTo, add, withIt, litres, planted }: Correction,
+  units: UnitSystem,
+): string {
+  if (!add) return `By itself it goes to ${pHText(goesTo)} in six weeks: nothing to give.`
+  const dressing = dressingById(add.dressingId)
+  const spoons = dressing ? `, ${doseSpoons(add.grams, dressing.bulkDensity.value, units)},` : ''
+  const amount = `${doseWeightText(add.grams, units)}${spoons} of ${dressingName(add.dressingId).toLowerCase()}`
+  const how = planted ? 'scratched into the top and watered in' : 'turned in evenly'
+  return `By itself it goes to ${pHText(goesTo)} in six weeks. Give ${amount} over all ${volumeText(litres, units)}, ${how}: then it goes to ${pHText(withIt)}. Look again in two weeks.`
+}
+
 function dropText(seconds: number): string {
   if (seconds < 5) return 'It wets well.'
   if (seconds < 60) return 'It sheds water slightly: water in two goes, a quarter of an hour apart.'
@@ -135,16 +152,19 @@ export function testFollows(
     units,
     expectedLoss = null,
     topUp = '',
+    correction = null,
   }: {
     bands: Bands | null
     units: UnitSystem
     expectedLoss?: number | null
     topUp?: string
+    correction?: Correction | null
   },
 ): string[] {
   const said: string[] = bands ? againstBands(figures, bands) : []
   const at = (figure: TestFigure) => figures[figure]?.mean
   const { pH } = figures
+  if (pH && correction) said.push(correctionText(correction, units))
   if (pH && pH.count === 2 && pH.apart > APART)
     said.push(`The two differ by ${pHText(pH.apart)}: take a third sample from the pooled grabs.`)
   const loss = at('blendingLoss')

@@ -4,11 +4,14 @@ import { computed } from 'vue'
 import type { Material } from '@/core/data'
 import { materialFigures, materialSources } from '@/text/materialFigures'
 import { mistakenText } from '@/text/materials'
+import { fromReadingsText } from '@/text/readings/reading'
 import DialogFrame from '../frame/DialogFrame.vue'
 
-const { material } = defineProps<{
+const { material, readings = 0 } = defineProps<{
   /** Null while the dialog is shut. */
   material: Material | null
+  /** Of the grower's readings behind what is measured of it. */
+  readings?: number
 }>()
 const emit = defineEmits<{ close: [] }>()
 const figures = computed(() => (material ? materialFigures(material) : []))
@@ -40,7 +43,7 @@ const sources = computed(() => (material ? materialSources(material) : []))
             </th>
             <td class="num">{{ f.best }}</td>
             <td class="num">{{ f.range }}</td>
-            <td>{{ f.sure }}</td>
+            <td>{{ f.isMeasured && readings > 0 ? fromReadingsText(readings) : f.sure }}</td>
           </tr>
         </tbody>
       </table>

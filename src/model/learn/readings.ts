@@ -36,6 +36,7 @@ function ofTest(test: Test, record: MixRecord | undefined): GardenReading[] {
   if (!of) return []
   const day = record && !test.materialId ? daysAfter(record.madeOn, at) : 0
   const { strips, repeats } = test
+  if (day > BODY_UNTIL) return []
   return measurementsOf(test.test, figures.value, { day, depth: repeats[0]?.depth, strips }).map(
     (measurement): GardenReading => ({
       id: `${test.id}:${measurement.kind}`,

@@ -42,5 +42,9 @@ export function likelyText(low: string, high: string): string {
   return `likely ${high.endsWith(unit) ? low.slice(0, low.length - unit.length) : low}–${high}`
 }
 
+/** "from your 3 readings". */
+export const fromReadingsText = (count: number): string =>
+  count === 1 ? 'from your reading' : `from your ${count} readings`
+
 /** A list in words: "a, b, c". */
 export const listed = <T>(list: readonly T[], write: (one: T) => string): string => list.map(write).join(', ')

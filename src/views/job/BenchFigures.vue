@@ -12,7 +12,10 @@ import { failureText } from '@/text/tasks'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
+import { dressingIdsOf, materialsOf } from '@/core/ranges/rowsOf'
 import { LIFT_LIMIT } from '@/core/weight'
+import { learnedOf } from '@/model/garden/garden'
+import { readingsTaught } from '@/model/learn/figuresTaught'
 import { cautionById } from '@/text/cautions'
 import { onGround } from '@/text/labels'
 import { noteText } from '@/text/problems.en'
@@ -38,6 +41,14 @@ const {
   nameOf,
 } = useBenchContext()
 const router = useRouter()
+/** Readings behind each figure of this mix; null where nothing was learned. */
+const taught = computed(() => {
+  const learned = learnedOf(garden.records)
+  const input = prepared.value?.ok ? prepared.value.value.input : null
+  return learned && input
+    ? readingsTaught(learned, new Set([...materialsOf(input).keys(), ...dressingIdsOf(input)]))
+    : null
+})
 const delayedRanges = useDelayedByFrame(likely.ranges)
 const notes = computed(() =>
   evaluation.value?.ok ? evaluation.value.notes.map((n) => noteText(n, units.value)) : [],
@@ -92,8 +103,8 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
             : chanceSentence(likely.chance.value)
         }}
       </p>
-      <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" />
-      <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" />
+      <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
+      <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
         <Button label="Try again" size="small" outlined @click="likely.again" />
       </ProblemBox>

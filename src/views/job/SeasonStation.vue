@@ -74,7 +74,16 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
     <section aria-labelledby="due-title">
       <div class="row head">
         <h2 id="due-title">What is due</h2>
-        <RouterLink class="p-button p-button-outlined" :to="to('log')">Note something in the log</RouterLink>
+        <span class="row">
+          <RouterLink class="p-button p-button-outlined" :to="to('log')"
+            >Note something in the log</RouterLink
+          >
+          <RouterLink
+            class="p-button p-button-outlined"
+            :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
+            >Test the mix</RouterLink
+          >
+        </span>
       </div>
       <p v-if="!plan.planted.said" class="guess">
         Not planted yet: dates as if it were planted on {{ dayText(plan.planted.day) }}.

@@ -10,7 +10,7 @@ import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
 import MaterialRow from '@/components/shelf/MaterialRow.vue'
 import PackDialog from '@/components/PackDialog.vue'
 import type { Material } from '@/core/data'
-import { ownMaterialsOf, shelfItemOf } from '@/model/garden/garden'
+import { learnedOf, ownMaterialsOf, shelfItemOf } from '@/model/garden/garden'
 import { everyMaterial } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
@@ -34,6 +34,9 @@ const rows = computed(() =>
     own: owns.value.get(material.id) ?? null,
   })),
 )
+/** Readings behind what was learned of a material. */
+const readingsOf = (id: string | undefined) =>
+  learnedOf(garden.records)?.rows.find((r) => r.id === id)?.from.length ?? 0
 const sheetOpen = ref(false)
 const read = (text: string) => shelfFromText(text, garden.records, findMaterial, units)
 /** A material as somebody may write it: its id, its name in full or in short. */
@@ -85,7 +88,7 @@ const saveCsv = () =>
       })
     "
   />
-  <MaterialFigures :material="figuresOf" @close="figuresOf = null" />
+  <MaterialFigures :material="figuresOf" :readings="readingsOf(figuresOf?.id)" @close="figuresOf = null" />
   <PackDialog
     :material="packOf"
     :item="packOf ? shelfEntry(garden.records, packOf) : null"

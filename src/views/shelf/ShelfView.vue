@@ -54,6 +54,10 @@ const bags = computed(() =>
 <template>
   <div class="page">
     <h1>Shelf</h1>
+    <p class="soft">
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">Test a material</RouterLink> ·
+      <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">What readings taught</RouterLink>
+    </p>
     <div class="row tools">
       <SwitchField v-model="kind" :options="KINDS" label="What is shown" />
       <TextField

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** What is read in one repeat of a test. Nothing typed is nothing read. */
+import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
+import { FIZZ_NAMES, quantityOfField, TEST_FIELD_NAMES, testProblemText } from '@/text/fieldTests'
+import type { UnitSystem } from '@/text/units'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+
+const {
+  test,
+  units,
+  problem = null,
+} = defineProps<{
+  test: FieldTest
+  units: UnitSystem
+  /** What is wrong in this repeat. */
+  problem?: TestProblem | null
+}>()
+const repeat = defineModel<Repeat>({ required: true })
+
+const GRADES = FIZZ_GRADES.map((_, i) => ({ value: i, label: FIZZ_NAMES[i]! }))
+const besides = (name: string) =>
+  problem?.field === name && problem.code !== 'field-missing' ? testProblemText(problem) : null
+function set(name: string, value: number | null) {
+  const rest = Object.fromEntries(Object.entries(repeat.value).filter(([n]) => n !== name))
+  repeat.value = value === null || Number.isNaN(value) ? rest : { ...rest, [name]: value }
+}
+</script>
+
+<template>
+  <div class="fields">
+    <template v-for="field in TEST_FIELDS[test]" :key="field.name">
+      <ChoiceField
+        v-if="field.unit === 'grade'"
+        :label="TEST_FIELD_NAMES[field.name]!"
+        :options="GRADES"
+        :model-value="repeat[field.name] ?? null"
+        @update:model-value="set(field.name, $event)"
+      />
+      <QuantityField
+        v-else
+        :label="TEST_FIELD_NAMES[field.name]!"
+        :quantity="quantityOfField(field)"
+        :units="units"
+        :model-value="repeat[field.name] ?? NaN"
+        optional
+        :hint="field.optional ? 'if you read it' : ''"
+        :problem="besides(field.name)"
+        @update:model-value="set(field.name, $event)"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+  gap: 12px;
+  align-items: start;
+}
+</style>

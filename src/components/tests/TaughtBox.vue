@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** What readings teach before it is kept: each material before and after, and readings that are questioned. */
+import Button from 'primevue/button'
+import type { LearnedLine } from '@/text/learned'
+import FigureTable from '../frame/FigureTable.vue'
+
+const { rows, questioned } = defineProps<{
+  rows: readonly { id: string; name: string; says: string; lines: readonly LearnedLine[] }[]
+  questioned: readonly { id: string; text: string }[]
+}>()
+const emit = defineEmits<{ keep: []; trust: [id: string] }>()
+</script>
+
+<template>
+  <div class="taught">
+    <p v-for="q in questioned" :key="q.id" class="odd" role="alert">
+      {{ q.text }}
+      <Button label="It is right" outlined size="small" @click="emit('trust', q.id)" />
+    </p>
+    <p v-if="rows.length === 0 && questioned.length === 0" class="soft">
+      The readings are as the tables have it, within what a meter tells: nothing to change.
+    </p>
+    <section v-for="r in rows" :key="r.id">
+      <h3>{{ r.name }}</h3>
+      <p v-if="r.says">{{ r.says }}</p>
+      <FigureTable
+        :caption="`${r.name}, before and after`"
+        :head="['', 'as the table has it', 'as you read it']"
+        :rows="r.lines.slice(0, 5).map((l) => [l.label, l.before, l.after])"
+      />
+    </section>
+    <Button v-if="rows.length" label="Use this from now on" icon="pi pi-check" @click="emit('keep')" />
+  </div>
+</template>
+
+<style scoped>
+.odd {
+  border-left: 4px solid var(--alarm);
+  padding-left: 10px;
+}
+section {
+  margin: 8px 0 14px;
+}
+h3 {
+  margin: 0;
+}
+</style>

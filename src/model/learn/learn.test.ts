@@ -1,0 +1,201 @@
+import { afterEach, describe, expect, test } from 'vitest'
+import { keepOwnRows, materialById, ownRows, type OwnRows } from '@/core/data'
+import { useLearning } from '@/composables/useLearning'
+import { useTaught } from '@/composables/useTaught'
+import { demoGarden } from '@/demo/demoGarden'
+import { exportFile, previewImport } from '@/storage/exportFile'
+import { makeCoreApi } from '@/workers/coreApi'
+import { changesOf, type Command } from '../garden/commands'
+import { entryKey, jobOf, learnedOf, recordOf, testKey, type Garden } from '../garden/garden'
+import { rowsInUse } from '../garden/ownRows'
+import type { AnyData, Entry, Test } from '../garden/schemas'
+import { evaluateJob } from '../mix/evaluateJob'
+import { learnRequest } from './batches'
+import { expectedOfTest } from './expected'
+import { readingsTaught } from './figuresTaught'
+import { newReadings, readingsOfGarden } from './readings'
+import { startingTest } from './startingTest'
+
+afterEach(() => keepOwnRows(undefined))
+
+const demo = demoGarden()
+const job = jobOf(demo, 'peppers-26')!
+const record = recordOf(demo, job.recordId!)!
+/** A moment so many days after the peppers' mix was made. */
+const after = (days: number) =>
+  new Date(Date.parse(`${record.madeOn}T10:00:00Z`) + days * 86_400_000).toISOString()
+const slurry = (id: string, days: number, repeats: Test['repeats'], of: Partial<Test> = {}): Test => ({
+  ...startingTest(id, 'slurry', { jobId: job.id }, after(days)),
+  finishedAt: after(days),
+  repeats,
+  ...of,
+})
+const withTests = (...tests: Test[]): Garden =>
+  new Map<string, AnyData>([...demo, ...tests.map((t) => [testKey(t.id), t] as const)])
+
+/** A garden that changes, with a worker that answers in the same thread. */
+function door(start: Garden) {
+  const state = { records: start, settings: { units: 'metric' } as never }
+  const api = makeCoreApi()
+  return {
+    get records() {
+      return state.records
+    },
+    settings: state.settings,
+    run(command: Command) {
+      const next = new Map(state.records)
+      for (const c of changesOf(state.records, command)) {
+        if (c.after) next.set(c.key, c.after)
+        else next.delete(c.key)
+      }
+      state.records = next
+      keepOwnRows(rowsInUse(next))
+    },
+    worker: (request: Parameters<typeof api.learn>[1]) => api.learn(1, request),
+  }
+}
+const pHOf = (garden: Garden) => {
+  const stored = jobOf(garden, job.id)!
+  // With a dose that does not follow the pH.
+  const found = evaluateJob({ ...stored, lime: { ...stored.lime, mode: 'fixed', gramsPerLitre: 2 } })
+  if (!found.ok) throw new Error(found.problem.code)
+  return found.value.lime.pH
+}
+
+describe('readings of a garden', () => {
+  test('at the tub, in the log and by tests, of recorded mixes alone, oldest first', () => {
+    const entry: Entry = {
+      id: 'e',
+      jobId: job.id,
+      fillId: null,
+      at: after(20),
+      kind: 'pH',
+      value: 6.1,
+      count: null,
+      expected: 6.3,
+      note: '',
+    }
+    const unmade = [...demo.values()].find((d) => 'parts' in d && 'fills' in d && d.recordId === null)!
+    const garden = new Map([
+      ...withTests(
+        slurry('t', 12, [{ pH: 6, salts: 1 }, { pH: 6.2 }]),
+        slurry('late', 90, [{ pH: 6 }]),
+        slurry('open', 12, [{ pH: 6 }], { finishedAt: null }),
+        slurry('unmade', 12, [{ pH: 6 }], { jobId: (unmade as { id: string }).id }),
+      ),
+      [entryKey('e'), entry],
+      [entryKey('late'), { ...entry, id: 'late', at: after(100) }],
+    ])
+    const found = readingsOfGarden(garden).filter((r) => !demo.has(r.id))
+    expect(found.map((r) => r.id)).toEqual(['t:pH', 't:electricalConductivity', 'e'])
+    expect(found[0]!.measurement).toMatchObject({ kind: 'pH', value: 6.1, day: 12, count: 2 })
+  })
+  test('of one material need no mix', () => {
+    const alone = slurry('m', 0, [{ pH: 7.9 }], { jobId: null, materialId: 'compost_green' })
+    const garden = withTests(alone)
+    expect(readingsOfGarden(garden)[0]).toMatchObject({ of: { materialId: 'compost_green' } })
+    expect(expectedOfTest(garden, alone, after(0)).pH).toBeCloseTo(
+      materialById('compost_green')!.properties.pH.value,
+      1,
+    )
+    const { batches } = learnRequest(garden, newReadings(garden))
+    expect(batches).toHaveLength(1)
+    expect(batches[0]!.input.parts).toHaveLength(1)
+  })
+  test('what was put in after a reading is no part of the mix that was read', () => {
+    const lime = record.limes[0]?.limeId ?? 'lime_calcitic'
+    const corrected = {
+      ...record,
+      readings: [0, 20].map((day, i) => ({
+        id: `r${i}`,
+        batch: 0,
+        at: after(day),
+        day,
+        kind: 'pH' as const,
+        value: 6,
+        expected: null,
+      })),
+      corrections: [{ id: 'c', batch: 0, at: after(1), dressingId: lime, grams: 500, dressingName: 'lime' }],
+    }
+    const garden = new Map([...demo, [`record/${record.id}`, corrected] as const])
+    const { batches } = learnRequest(garden, readingsOfGarden(garden))
+    expect(batches).toHaveLength(2)
+    expect(new Set(batches.map((b) => b.key)).size).toBe(1)
+    const grams = (i: number) =>
+      batches[i]!.input.dressings!.filter((d) => d.dressing.id === lime).reduce(
+        (s, d) => s + d.gramsPerLitre,
+        0,
+      )
+    expect(grams(1)).toBeGreaterThan(grams(0))
+  })
+})
+
+describe('learning that lasts', () => {
+  const acid = () => slurry('t', 30, [{ pH: 5.6 }, { pH: 5.7 }, { pH: 5.5 }])
+  test('is shown before it is kept, kept in every later reckoning, undone by forgetting', async () => {
+    const garden = door(withTests(acid()))
+    const before = pHOf(garden.records)
+    const learning = useLearning(garden, garden.worker)
+    const taught = useTaught(garden, learning)
+    await learning.look()
+    expect(pHOf(garden.records)).toBe(before)
+    expect(learning.preview.value!.rows.length).toBeGreaterThan(0)
+    expect(taught.previewed.value[0]!.lines[0]!.after).toMatch(/\(.* to .*\)/)
+    learning.keep()
+    const learned = learnedOf(garden.records)!
+    expect(learned.from).toEqual(['t:pH'])
+    expect(pHOf(garden.records)).toBeLessThan(before - 0.1)
+    expect(ownRows().learning).toEqual(learned.learning)
+    const ids = new Set(learned.rows.map((r) => r.id))
+    expect(readingsTaught(learned, ids)('pH')).toBe(1)
+    expect(readingsTaught(learned, ids)('earlyNitrogen')).toBe(0)
+    // Learned once, it is not new any more; and the row it stands in for is the tables' own.
+    expect(newReadings(garden.records)).toEqual([])
+    const row = materialById(learned.rows[0]!.id)
+    if (row) expect(row.unlearned).toBeDefined()
+    await learning.leaveOut('t:pH', true)
+    expect(learnedOf(garden.records)!.without).toEqual(['t:pH'])
+    expect(pHOf(garden.records)).toBeCloseTo(before, 6)
+    await learning.leaveOut('t:pH', false)
+    expect(pHOf(garden.records)).toBeLessThan(before - 0.1)
+    learning.forgetAll()
+    expect(learnedOf(garden.records)).toBeUndefined()
+    expect(pHOf(garden.records)).toBe(before)
+  }, 30_000)
+  test('learning again from the same readings changes nothing: the tables are always where it begins', async () => {
+    const garden = door(withTests(acid()))
+    const learning = useLearning(garden, garden.worker)
+    await learning.learn()
+    const once = learnedOf(garden.records)!
+    await learning.learn()
+    const twice = learnedOf(garden.records)!
+    expect(twice.learning).toEqual(once.learning)
+    expect(twice.rows).toEqual(once.rows)
+  }, 30_000)
+  test('a reading that no such mix would give is questioned, and teaches when it is said to be right', async () => {
+    const garden = door(withTests(slurry('t', 30, [{ pH: 9.4 }])))
+    const learning = useLearning(garden, garden.worker)
+    const taught = useTaught(garden, learning)
+    await learning.look()
+    expect(taught.questioned.value[0]!.text).toContain('no such mix')
+    expect(learning.preview.value!.rows).toEqual([])
+    await learning.trust('t:pH')
+    expect(learnedOf(garden.records)!.trusted).toEqual(['t:pH'])
+    expect(learnedOf(garden.records)!.rows.length).toBeGreaterThan(0)
+  }, 30_000)
+  test('survives export and import with its readings', async () => {
+    const garden = door(withTests(acid()))
+    await useLearning(garden, garden.worker).learn()
+    const text = exportFile(garden.records, [], after(40))
+    const run = previewImport(text, new Map())
+    let step = run.next()
+    while (!step.done) step = run.next()
+    if (!step.value.ok) throw new Error('not read')
+    const back = new Map(step.value.preview.added.map((c) => [c.key, c.after!]))
+    expect(learnedOf(back)).toEqual(learnedOf(garden.records))
+    expect(back.get(testKey('t'))).toEqual(acid())
+    const rows: OwnRows = rowsInUse(back)
+    keepOwnRows(rows)
+    expect(pHOf(back)).toBeCloseTo(pHOf(garden.records), 9)
+  }, 30_000)
+})

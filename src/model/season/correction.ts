@@ -1,0 +1,47 @@
+import type { Outcome } from '@/core/outcome'
+import { recordOf, liveJob, jobOf, placeOf, type Garden } from '../garden/garden'
+import { mixNeededFor } from '../garden/mixNeededFor'
+import type { Job } from '../garden/schemas'
+import { questionOfRecord } from '../learn/batches'
+import { phCheck, type PHCheck } from '../make/tubChecks'
+import { evaluatePrepared, prepare } from '../mix/prepare'
+import { questionOfJob } from '../mix/questionOfJob'
+
+/** What a pH read in a mix asks for, over all of it. */
+export interface Correction extends PHCheck {
+  /** Litres of mix the grams are for. */
+  litres: number
+  /** It is planted: what is given goes on top. */
+  planted: boolean
+}
+
+/** Litres of mix in all beds of a job, firmed and settled as they stand. */
+export const litresInBeds = (job: Job): number =>
+  job.fills.reduce((sum, f) => {
+    const needed = mixNeededFor({ spec: f.spec, sunkBy: null })
+    return sum + (needed.ok ? needed.value.net * f.count : 0)
+  }, 0)
+
+/**
+ * What a pH read so many days after mixing asks for, in the mix as a record has it or as it is planned. Null where the
+ * job is no more or its mix cannot be worked out. Errors: those of `phCheck`.
+ */
+export function correctionFor(
+  garden: Garden,
+  jobId: string,
+  reading: { value: number; day: number },
+): Outcome<Correction> | null {
+  const stored = jobOf(garden, jobId)
+  if (!stored) return null
+  const job = liveJob(garden, stored)
+  const record = job.recordId ? recordOf(garden, job.recordId) : undefined
+  const prepared = prepare(
+    record ? questionOfRecord(garden, record, job) : questionOfJob(job, placeOf(garden)),
+  )
+  const evaluation = prepared.ok ? evaluatePrepared(prepared.value) : prepared
+  if (!prepared.ok || !evaluation.ok) return null
+  const litres = record?.blendLitres ?? litresInBeds(job)
+  const check = phCheck(job, prepared.value.bands, evaluation.value, litres, reading)
+  if (!check.ok) return check
+  return { ...check, value: { ...check.value, litres, planted: job.plantedOn !== null } }
+}

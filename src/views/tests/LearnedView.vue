@@ -1,0 +1,128 @@
+<script setup lang="ts">
+/** What readings have taught: each material before and after, from which readings; forgotten and taken up again. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
+import TaughtBox from '@/components/tests/TaughtBox.vue'
+import { useLearning } from '@/composables/useLearning'
+import { useTaught } from '@/composables/useTaught'
+import { useGarden } from '@/stores/garden'
+import { readingValueText, waitingText } from '@/text/learned'
+import { fromReadingsText } from '@/text/readings/reading'
+import { readingOf } from '@/core/ranges'
+
+const garden = useGarden()
+const units = computed(() => garden.settings.units)
+const learning = useLearning(garden)
+const { learned, all, fresh, working, trouble, preview } = learning
+const { nameOf, inWords, previewed, questioned } = useTaught(garden, learning)
+const rows = computed(() => inWords(learned.value?.rows ?? []))
+const readings = computed(() => {
+  const from = new Set(learned.value?.from ?? [])
+  const without = new Set(learned.value?.without ?? [])
+  return [...all.value].reverse().map((r) => ({
+    id: r.id,
+    name: nameOf(r.id),
+    read: readingValueText(r.measurement.kind, readingOf(r.measurement), units.value),
+    expected: r.expected === null ? '' : readingValueText(r.measurement.kind, r.expected, units.value),
+    isOut: without.has(r.id),
+    state: without.has(r.id) ? 'left out' : from.has(r.id) ? 'learned from' : 'not learned from yet',
+  }))
+})
+</script>
+
+<template>
+  <div class="page">
+    <h1>What readings taught</h1>
+    <p v-if="all.length === 0" class="soft">
+      No reading yet that speaks of your materials.
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">Begin with a test</RouterLink>: pH
+      of a mix that is recorded, or a drained pot.
+    </p>
+    <template v-else>
+      <p role="status">{{ working ? 'Working out what your readings teach…' : waitingText(fresh.length) }}</p>
+      <p v-if="trouble" role="alert">{{ trouble }}</p>
+      <Button
+        v-if="fresh.length > 0 && !preview"
+        label="See what they teach"
+        :disabled="working"
+        @click="learning.look()"
+      />
+      <TaughtBox
+        v-if="preview"
+        :rows="previewed"
+        :questioned="questioned"
+        @keep="learning.keep()"
+        @trust="learning.trust($event)"
+      />
+      <section v-if="learned" aria-labelledby="rows-title">
+        <h2 id="rows-title">On the shelf</h2>
+        <p v-if="rows.length === 0" class="soft">The readings are as the tables have it.</p>
+        <details v-for="r in rows" :key="r.id">
+          <summary>
+            <strong>{{ r.name }}</strong> <span class="soft">{{ fromReadingsText(r.from.length) }}</span>
+          </summary>
+          <p v-if="r.says">{{ r.says }}</p>
+          <FigureTable
+            :caption="`${r.name}, before and after`"
+            :head="['', 'as the table has it', 'as you read it']"
+            :rows="r.lines.map((l) => [l.label, l.before, l.after])"
+          />
+          <ul class="from">
+            <li v-for="id in r.from" :key="id">{{ nameOf(id) }}</li>
+          </ul>
+          <Button
+            :label="`Forget what was learned of ${r.name}`"
+            text
+            :disabled="working"
+            @click="learning.forgetRow(r.id)"
+          />
+        </details>
+        <Button v-if="rows.length" label="Forget all of it" text @click="learning.forgetAll()" />
+      </section>
+      <section aria-labelledby="readings-title">
+        <h2 id="readings-title">Readings</h2>
+        <ul class="plain">
+          <li v-for="r in readings" :key="r.id" class="reading">
+            <span class="what">
+              {{ r.name }}: <strong>{{ r.read }}</strong>
+              <template v-if="r.expected">, {{ r.expected }} expected</template>
+              <small>{{ r.state }}</small>
+            </span>
+            <Button
+              :label="r.isOut ? 'Take it in' : 'Leave it out'"
+              text
+              size="small"
+              :disabled="working"
+              :aria-label="`${r.isOut ? 'Take in' : 'Leave out'}: ${r.name}`"
+              @click="learning.leaveOut(r.id, !r.isOut)"
+            />
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+summary {
+  min-height: 44px;
+  align-content: center;
+  cursor: pointer;
+}
+.reading {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+.what {
+  flex: 1;
+}
+.what small {
+  display: block;
+}
+.from {
+  margin: 6px 0;
+}
+</style>

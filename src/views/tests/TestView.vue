@@ -1,0 +1,233 @@
+<script setup lang="ts">
+/** One field test: its steps with timers, what is read, and what comes of it. */
+import Button from 'primevue/button'
+import { computed, toRaw } from 'vue'
+import { useRouter } from 'vue-router'
+import CheckField from '@/components/field/CheckField.vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import TextField from '@/components/field/TextField.vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import TickLine from '@/components/frame/TickLine.vue'
+import TimerList from '@/components/make/TimerList.vue'
+import RepeatFields from '@/components/tests/RepeatFields.vue'
+import TaughtBox from '@/components/tests/TaughtBox.vue'
+import { useLearning } from '@/composables/useLearning'
+import { useTaught } from '@/composables/useTaught'
+import { useTest } from '@/composables/useTest'
+import { useTimers } from '@/composables/useTimers'
+import { BODY_UNTIL, workOut, type Repeat } from '@/core/fieldTests'
+import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
+import { dayOfTest } from '@/model/learn/expected'
+import { newReadings } from '@/model/learn/readings'
+import { useGarden } from '@/stores/garden'
+import { TEST_TEXTS } from '@/text/fieldTests'
+import { bedTitle } from '@/text/labels'
+import { testedText } from '@/text/tested'
+import { inUnits } from '@/text/units'
+
+const garden = useGarden()
+const router = useRouter()
+const testId = computed(() => String(router.currentRoute.value.params.testId ?? ''))
+const { test, units, job, change, problemText, rows, follows, finish } = useTest(garden, () => testId.value)
+const text = computed(() => test.value && TEST_TEXTS[test.value.test])
+const steps = computed(() =>
+  (text.value?.steps ?? []).map((s) => ({ ...s, text: inUnits(s.text, units.value) })),
+)
+const timers = useTimers(
+  () => test.value?.timers ?? [],
+  (list, what) => change({ timers: list }, what),
+)
+const learning = useLearning(garden)
+const { previewed, questioned } = useTaught(garden, learning)
+
+function tick(i: number, done: boolean) {
+  const others = test.value!.doneSteps.filter((s) => s !== i)
+  change({ doneSteps: done ? [...others, i] : others }, done ? 'ticking a step' : 'unticking a step')
+}
+function setRepeat(i: number, repeat: Repeat) {
+  change(
+    { repeats: toRaw(test.value!.repeats).map((r, k) => (k === i ? { ...repeat } : r)) },
+    'what was read',
+  )
+}
+/** What stays from one sample to the next is not typed again. */
+const STAYS = new Set([
+  'volume',
+  'depth',
+  'potWeight',
+  'emptyWeight',
+  'water',
+  'temperature',
+  'saltsOfWater',
+  'seeds',
+])
+function another() {
+  const last = toRaw(test.value!.repeats).at(-1)!
+  const next = Object.fromEntries(Object.entries(last).filter(([name]) => STAYS.has(name)))
+  change({ repeats: [...toRaw(test.value!.repeats), next] }, 'another sample')
+}
+const leave = (i: number) =>
+  change({ repeats: toRaw(test.value!.repeats).filter((_, k) => k !== i) }, 'leaving a sample out')
+const problemOf = (repeat: Repeat) => {
+  const worked = workOut(test.value!.test, repeat)
+  return worked.ok ? null : worked.problem
+}
+const beds = computed(() => [
+  { value: null, label: 'The mix as made' },
+  ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
+])
+const canTeach = computed(() => newReadings(garden.records).some((r) => r.id.startsWith(`${testId.value}:`)))
+/** Read so long after mixing that it no longer speaks of what went in. */
+const isLate = computed(
+  () => test.value?.finishedAt && dayOfTest(garden.records, test.value, test.value.finishedAt) > BODY_UNTIL,
+)
+const waitsForRecord = computed(() => job.value !== undefined && job.value.recordId === null)
+function end() {
+  finish()
+  if (canTeach.value) void learning.look()
+}
+async function remove() {
+  garden.run({ type: 'test/remove', testId: testId.value })
+  await router.push({ name: 'tests', params: { garden: garden.name } })
+}
+</script>
+
+<template>
+  <StationFrame v-if="test && text" columns="minmax(0, 1.2fr) minmax(300px, 1fr)">
+    <section aria-labelledby="test-title">
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">All tests</RouterLink>
+      <h1 id="test-title">{{ text.name }}</h1>
+      <p>{{ text.tells }}</p>
+      <p class="soft">Of {{ testedText(garden.records, test) }}. You need: {{ inUnits(text.kit, units) }}</p>
+      <p v-if="text.caution" class="care"><span aria-hidden="true">⚠ </span>{{ text.caution }}</p>
+      <TimerList :timers="timers" />
+      <ol class="plain">
+        <TickLine
+          v-for="(step, i) in steps"
+          :key="i"
+          :title="`Step ${i + 1}`"
+          :text="step.text"
+          :done="test.doneSteps.includes(i)"
+          @update:done="tick(i, $event)"
+        >
+          <Button
+            v-if="step.wait"
+            :label="`${step.wait} min`"
+            icon="pi pi-stopwatch"
+            outlined
+            size="small"
+            :aria-label="`Time step ${i + 1}: ${step.wait} minutes`"
+            @click="timers.start(`${text.name}, step ${i + 1}`, step.wait)"
+          />
+        </TickLine>
+      </ol>
+    </section>
+    <section aria-labelledby="read-title">
+      <h2 id="read-title">What you read</h2>
+      <ChoiceField
+        v-if="job && beds.length > 2"
+        label="Where it was taken"
+        :options="beds"
+        :model-value="test.fillId"
+        @update:model-value="change({ fillId: $event }, 'where it was taken')"
+      />
+      <div v-for="(repeat, i) in test.repeats" :key="i" class="repeat">
+        <div v-if="test.repeats.length > 1" class="row">
+          <h3>Sample {{ i + 1 }}</h3>
+          <Button icon="pi pi-trash" text :aria-label="`Leave out sample ${i + 1}`" @click="leave(i)" />
+        </div>
+        <RepeatFields
+          :test="test.test"
+          :units="units"
+          :problem="problemOf(repeat)"
+          :model-value="repeat"
+          @update:model-value="setRepeat(i, $event)"
+        />
+      </div>
+      <CheckField
+        v-if="'pH' in (test.repeats[0] ?? {})"
+        label="pH was read with paper strips"
+        :model-value="test.strips"
+        @update:model-value="change({ strips: $event }, 'strips or meter')"
+      />
+      <TextField
+        label="A word with it"
+        :model-value="test.note"
+        :most="LONGEST_RECIPE_NOTE"
+        @update:model-value="change({ note: $event }, 'a word with a test')"
+      />
+      <div class="row">
+        <Button
+          v-if="test.repeats.length < GARDEN_LIMITS.repeats.value"
+          label="Another sample"
+          icon="pi pi-plus"
+          outlined
+          @click="another"
+        />
+        <Button
+          v-if="!test.finishedAt"
+          label="Done"
+          icon="pi pi-check"
+          :disabled="problemText !== null"
+          @click="end"
+        />
+        <Button label="Remove the test" text @click="remove" />
+      </div>
+      <p v-if="problemText && !test.finishedAt" class="soft">{{ problemText.why }} {{ problemText.fix }}</p>
+      <div v-if="rows.length" aria-live="polite">
+        <h2>What it says</h2>
+        <FigureTable :caption="`Result of ${text.name}`" :head="['', 'read', 'expected']" :rows="rows" />
+        <p v-for="line in follows" :key="line">{{ line }}</p>
+      </div>
+      <template v-if="test.finishedAt">
+        <h2>What it teaches</h2>
+        <p v-if="learning.trouble.value" role="alert">{{ learning.trouble.value }}</p>
+        <p v-if="learning.working.value" role="status">Working out what your readings teach…</p>
+        <TaughtBox
+          v-else-if="learning.preview.value"
+          :rows="previewed"
+          :questioned="questioned"
+          @keep="learning.keep()"
+          @trust="learning.trust($event)"
+        />
+        <Button v-else-if="canTeach" label="See what it teaches" outlined @click="learning.look()" />
+        <p v-else-if="waitsForRecord" class="soft">
+          It teaches once the mix is recorded, for then it is known what went in.
+        </p>
+        <p v-else-if="isLate" class="soft">
+          It speaks of the bed as it is now: by then the season has moved it, and nothing is learned of the
+          materials.
+        </p>
+        <p v-else class="soft">
+          Learned from, as far as it speaks of the materials.
+          <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }"
+            >What readings taught</RouterLink
+          >
+        </p>
+      </template>
+    </section>
+  </StationFrame>
+  <div v-else class="page">
+    <p>
+      This test is no more.
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">All tests</RouterLink>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.repeat {
+  border-bottom: 1px solid var(--rule);
+  padding-bottom: 12px;
+  margin-bottom: 12px;
+}
+.row,
+h2:not(:first-child) {
+  margin-top: 14px;
+}
+.care {
+  border-left: 4px solid var(--straw);
+  padding-left: 10px;
+}
+</style>
