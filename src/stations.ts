@@ -86,7 +86,10 @@ export const STATIONS: readonly Station[] = [
     next: 'follow it through the season',
     isDone: isOver,
     page: () => import('@/views/job/SeasonStation.vue'),
-    within: [{ id: 'log', title: 'Log', page: () => import('@/views/job/LogView.vue') }],
+    within: [
+      { id: 'log', title: 'Log', page: () => import('@/views/job/LogView.vue') },
+      { id: 'wrong', title: 'Something looks wrong', page: () => import('@/views/job/WrongView.vue') },
+    ],
   },
 ]
 

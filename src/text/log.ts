@@ -1,5 +1,7 @@
 import type { Entry, EntryKind } from '@/model/garden/schemas'
+import type { EntryProblem } from '@/model/season/entryProblem'
 import { counted } from './counted'
+import { dayText } from './dates'
 import type { Sentence } from './problems.en'
 import {
   doseWeightText,
@@ -25,32 +27,25 @@ export const ENTRY_NAMES: Record<EntryKind, { name: string; ask: string; quantit
   note: { name: 'Note', ask: '', quantity: null },
 }
 
-/** Kinds that want a number to say anything. */
-const NEEDS_VALUE: ReadonlySet<EntryKind> = new Set(['pH', 'salts', 'weight', 'sunk'])
-/** Kinds that want a word. */
-const NEEDS_NOTE: ReadonlySet<EntryKind> = new Set(['leaf', 'pest', 'note'])
-const RANGE: Partial<Record<EntryKind, readonly [number, number]>> = { pH: [2.5, 9], salts: [0, 30] }
-
-/** What is wrong with an entry as it is being written; null where it can be kept. */
-export function entryProblem({
-  kind,
-  value,
-  count,
-  note,
-}: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>): Sentence | null {
-  const [low, high] = RANGE[kind] ?? [0, Infinity]
-  if (value !== null && !(value >= low && value <= high))
-    return RANGE[kind]
-      ? { why: `No meter reads that in a mix: ${low} to ${high}.`, fix: 'Read it again, or check the point.' }
-      : { why: 'Below nothing.', fix: 'Type 0 or more.' }
-  if (count !== null && !(Number.isInteger(count) && count >= 0))
-    return { why: 'Pieces are counted whole.', fix: 'Type a whole number.' }
-  if (NEEDS_VALUE.has(kind) && !(value !== null && value > 0))
-    return { why: 'No number yet.', fix: 'Type what was read.' }
-  if (NEEDS_NOTE.has(kind) && note.trim() === '') return { why: 'No word yet.', fix: 'Write what was seen.' }
-  if (kind === 'harvest' && !(value ?? 0) && !(count ?? 0))
-    return { why: 'Neither weight nor number yet.', fix: 'Type one of them.' }
-  return null
+/** What is wrong with an entry, in words; null where it can be kept. */
+export function entryProblemText(problem: EntryProblem): Sentence {
+  switch (problem.code) {
+    case 'out-of-range':
+      return {
+        why: `No meter reads that in a mix: ${problem.low} to ${problem.high}.`,
+        fix: 'Read it again, or check the point.',
+      }
+    case 'below-nothing':
+      return { why: 'Below nothing.', fix: 'Type 0 or more.' }
+    case 'not-whole':
+      return { why: 'Pieces are counted whole.', fix: 'Type a whole number.' }
+    case 'no-number':
+      return { why: 'No number yet.', fix: 'Type what was read.' }
+    case 'no-word':
+      return { why: 'No word yet.', fix: 'Write what was seen.' }
+    case 'nothing-picked':
+      return { why: 'Neither weight nor number yet.', fix: 'Type one of them.' }
+  }
 }
 
 /** An entry in a line, with what was expected beside what was read. */
@@ -81,6 +76,16 @@ export function entryText(e: Entry, units: UnitSystem): string {
     }
   })()
   return [said, e.note].filter(Boolean).join('; ')
+}
+
+const FINDABLE = new WeakMap<Entry, { units: UnitSystem; text: string }>()
+/** An entry as it is searched, in small letters; worked out once. */
+export function entryFindable(e: Entry, units: UnitSystem): string {
+  const known = FINDABLE.get(e)
+  if (known?.units === units) return known.text
+  const text = `${dayText(e.at)} ${ENTRY_NAMES[e.kind].name} ${entryText(e, units)}`.toLowerCase()
+  FINDABLE.set(e, { units, text })
+  return text
 }
 
 /** "12.4 kg and 31 pieces harvested, watered 8 times": a season so far. */

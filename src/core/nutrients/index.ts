@@ -27,6 +27,7 @@ export {
   saltLimit,
   saltsOf,
   saltZones,
+  USUAL_SALT_LIMIT,
   type SaltState,
 } from './salts'
 export { FED, feedingSeason, type Fed, type Feeding, type FeedingInput, type FeedingWeek } from './season'
@@ -45,3 +46,4 @@ export {
   type Supply,
 } from './supply'
 export { FLAG_LIMITS } from './limits'
+export { saltsCourse } from './saltsCourse'

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
-import { entryProblem, entryText, seasonSoFar } from '@/text/log'
+import { entryProblemText, entryText, seasonSoFar } from '@/text/log'
+import { entryProblem } from './entryProblem'
 import { changesOf } from '../garden/commands'
 import { entriesOf, entryKey, jobOf, placeOf, recordOf } from '../garden/garden'
 import { entrySchema, ENTRY_KINDS, kindOfKey, type Entry } from '../garden/schemas'
@@ -77,7 +78,10 @@ describe('the log of a season', () => {
       '1.2 kg, 9 pieces; early',
     )
     expect(entryText(entry({ kind: 'sunk', value: 5.08 }), 'us')).toMatch(/^2(\.0)? in$/)
-    const wrong = (of: Partial<Entry>) => entryProblem(entry(of))?.why ?? null
+    const wrong = (of: Partial<Entry>) => {
+      const problem = entryProblem(entry(of))
+      return problem && entryProblemText(problem).why
+    }
     expect(wrong({ kind: 'pH' })).toBe('No number yet.')
     expect(wrong({ kind: 'pH', value: 12 })).toBe('No meter reads that in a mix: 2.5 to 9.')
     expect(wrong({ kind: 'watered', value: -1 })).toBe('Below nothing.')

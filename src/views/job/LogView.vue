@@ -1,83 +1,77 @@
 <script setup lang="ts">
-/** The season as it goes: what was done, read and seen, in two taps; what was expected beside what was read. */
+/** The season as it goes: what was done, read and seen, in two taps; its course beside what was expected. */
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
-import ChoiceField from '@/components/field/ChoiceField.vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
 import QuantityField from '@/components/field/QuantityField.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
 import TextField from '@/components/field/TextField.vue'
 import DialogForm from '@/components/frame/DialogForm.vue'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
+import PhotoStrip from '@/components/record/PhotoStrip.vue'
+import LogSheetDialog from '@/components/season/LogSheetDialog.vue'
 import { saveFile } from '@/composables/saveFile'
 import { useJob } from '@/composables/useJob'
-import { entriesOf, recordOf } from '@/model/garden/garden'
+import { useLog } from '@/composables/useLog'
+import { usePhotos } from '@/composables/usePhotos'
+import { useStations } from '@/composables/useStations'
 import { LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
-import { ENTRY_KINDS, type Entry, type EntryKind } from '@/model/garden/schemas'
-import { dayOf, expectedOn, logCsv } from '@/model/season/log'
+import { ENTRY_KINDS, type EntryKind } from '@/model/garden/schemas'
+import { logCsv } from '@/model/season/log'
+import { seasonStart, timelineOf, type Timeline } from '@/model/season/timeline'
+import { logFromText } from '@/model/sheets/logSheet'
 import { dayText } from '@/text/dates'
-import { bedTitle, jobTitle } from '@/text/labels'
-import { ENTRY_NAMES, entryProblem, entryText, seasonSoFar } from '@/text/log'
+import { jobTitle } from '@/text/labels'
+import { ENTRY_NAMES, entryText } from '@/text/log'
+import { NOTHING_READ, TIMELINE_NAMES } from '@/text/timeline'
+
+const SeasonTimeline = defineAsyncComponent(() => import('@/components/season/SeasonTimeline.vue'))
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, evaluation } = useJob(() => jobId)
-const ALL = 'all'
-const bed = ref<string>(ALL)
-const beds = computed(() => [
-  { value: ALL, label: 'All beds' },
-  ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
-])
-const bedName = (fillId: string | null) => beds.value.find((b) => b.value === fillId)?.label ?? 'All beds'
+const inHand = useJob(() => jobId)
+const { garden, job, units, evaluation } = inHand
+const log = useLog(inHand)
+const { beds, bedOptions, bedName, draft, problem, dayProblem, search, shown, soFar, all, tests, record } =
+  log
+const photos = usePhotos(garden, () => jobId)
+const { to } = useStations(() => jobId)
 
-/** What is being written; null while nothing is. */
-const draft = ref<(Pick<Entry, 'kind' | 'note'> & { value: number; count: number }) | null>(null)
-const begin = (kind: EntryKind) => (draft.value = { kind, value: 0, count: 0, note: '' })
-const written = computed(() => {
-  const d = draft.value
-  if (!d) return null
-  return { ...d, value: d.value === 0 ? null : d.value, count: d.count === 0 ? null : d.count }
-})
-const problem = computed(() => written.value && entryProblem(written.value))
-const record = computed(() =>
-  job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
+const following = ref<Timeline>('pH')
+const start = computed(() => job.value && seasonStart({ job: job.value, record: record.value }))
+const course = computed(() =>
+  job.value && evaluation.value?.ok
+    ? timelineOf(following.value, {
+        job: job.value,
+        record: record.value,
+        evaluation: evaluation.value.value,
+        entries: all.value.filter(
+          (e) => beds.value.length === 0 || e.fillId === null || beds.value.includes(e.fillId),
+        ),
+        tests: tests.value,
+      })
+    : null,
 )
-function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>) {
-  const at = new Date().toISOString()
-  const answer = evaluation.value?.ok ? evaluation.value.value : null
-  const expected = answer ? expectedOn(answer, of.kind, dayOf(job.value!, record.value, at)) : null
-  const fillId = bed.value === ALL ? null : bed.value
-  garden.run({
-    type: 'entries/put',
-    entries: [{ id: crypto.randomUUID(), jobId, fillId, at, ...of, note: of.note.trim(), expected }],
-    what: 'a line of the log',
+const sheetOpen = ref(false)
+const named = (word: string): EntryKind | undefined => {
+  const wanted = word.trim().toLowerCase()
+  return ENTRY_KINDS.find((k) => k.toLowerCase() === wanted || ENTRY_NAMES[k].name.toLowerCase() === wanted)
+}
+const read = (text: string) =>
+  logFromText(text, jobId, {
+    units: units.value,
+    kindOf: named,
+    bedOf: (name) => {
+      const wanted = name.trim().toLowerCase()
+      if (wanted === 'all beds') return null
+      return bedOptions.value.find((b) => b.label.toLowerCase() === wanted)?.value
+    },
+    newId: () => crypto.randomUUID(),
   })
-}
-function keep() {
-  if (!written.value || problem.value) return
-  add(written.value)
-  draft.value = null
-}
-const watered = () => add({ kind: 'watered', value: null, count: null, note: '' })
-
-const search = ref('')
-const entries = computed(() => entriesOf(garden.records, jobId))
-const rows = computed(() => {
-  const wanted = search.value.trim().toLowerCase()
-  return entries.value
-    .filter((e) => bed.value === ALL || e.fillId === null || e.fillId === bed.value)
-    .map((e) => ({
-      id: e.id,
-      day: dayText(e.at),
-      name: ENTRY_NAMES[e.kind].name,
-      text: entryText(e, units.value),
-      bed: bedName(e.fillId),
-    }))
-    .filter((r) => `${r.day} ${r.name} ${r.text} ${r.bed}`.toLowerCase().includes(wanted))
-})
-const soFar = computed(() => seasonSoFar(entries.value, units.value))
 const saveCsv = () =>
   saveFile(
     `${jobTitle(job.value!)} log.csv`,
-    logCsv(entries.value, units.value, bedName, (kind) => ENTRY_NAMES[kind].name),
+    logCsv(all.value, units.value, bedName, (kind) => ENTRY_NAMES[kind].name),
     'text/csv',
   )
 </script>
@@ -86,29 +80,31 @@ const saveCsv = () =>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
     <section aria-labelledby="log-title">
       <h2 id="log-title">Log</h2>
-      <ChoiceField
+      <ManyChoiceField
         v-if="job.fills.length > 1"
-        label="Bed"
-        :model-value="bed"
-        :options="beds"
-        @update:model-value="bed = $event ?? ALL"
+        v-model="beds"
+        label="Beds"
+        search="Type to find a bed"
+        none="No bed is called that"
+        placeholder="All beds"
+        :options="bedOptions"
       />
       <div class="kinds">
-        <Button label="Watered" icon="pi pi-check" @click="watered" />
+        <Button label="Watered" icon="pi pi-check" @click="log.watered" />
         <Button
           v-for="kind in ENTRY_KINDS"
           :key="kind"
           :label="kind === 'watered' ? 'Watered so much' : ENTRY_NAMES[kind].name"
           outlined
-          :aria-pressed="draft?.kind === kind"
-          @click="begin(kind)"
+          :aria-pressed="draft?.kind === kind && !draft.of"
+          @click="log.begin(kind)"
         />
       </div>
       <DialogForm
         v-if="draft"
         :keep="`Keep: ${ENTRY_NAMES[draft.kind].name.toLowerCase()}`"
-        :sound="problem === null"
-        @keep="keep"
+        :sound="problem === null && dayProblem === null"
+        @keep="log.keep"
         @cancel="draft = null"
       >
         <QuantityField
@@ -118,58 +114,105 @@ const saveCsv = () =>
           :label="ENTRY_NAMES[draft.kind].ask"
           :quantity="ENTRY_NAMES[draft.kind].quantity!"
           :units="units"
-          :problem="draft.value === 0 ? null : problem"
+          optional
+          :problem="Number.isNaN(draft.value) ? null : problem"
         />
         <QuantityField
           v-if="draft.kind === 'harvest'"
           v-model="draft.count"
           label="Number of pieces"
           quantity="number"
+          optional
           :units="units"
         />
         <TextField v-model="draft.note" label="A word with it" :most="LONGEST_RECIPE_NOTE" />
+        <TextField v-model="draft.day" label="Day" type="date" :problem="dayProblem" />
         <p v-if="problem" class="soft">{{ problem.fix }}</p>
       </DialogForm>
+      <PhotoStrip
+        :photos="photos.photos.value"
+        :room="photos.room.value"
+        :trouble="photos.trouble.value"
+        @add="photos.add"
+        @remove="photos.remove"
+      />
+      <p>
+        <RouterLink :to="to('wrong')">Something looks wrong</RouterLink> ·
+        <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
+          >Test the mix</RouterLink
+        >
+      </p>
     </section>
     <section aria-labelledby="course-title">
       <div class="row title">
-        <h2 id="course-title">How it went</h2>
-        <Button
-          v-if="entries.length"
-          label="Save as CSV"
-          icon="pi pi-download"
-          text
-          size="small"
-          @click="saveCsv"
-        />
+        <h2 id="course-title">How it goes</h2>
+        <SwitchField v-model="following" :options="TIMELINE_NAMES" label="What to follow" />
+      </div>
+      <SeasonTimeline
+        v-if="course && start && course.expected.length"
+        :course="course"
+        :of="following"
+        :start="start"
+        :units="units"
+      />
+      <p v-if="course && course.read.length === 0" class="soft">{{ NOTHING_READ[following] }}</p>
+      <p v-if="!start" class="soft">
+        Its course is drawn once the mix is <RouterLink :to="to('record')">recorded</RouterLink> or planted.
+      </p>
+      <div class="row title">
+        <h2>What was noted</h2>
+        <span class="row">
+          <Button label="Read a sheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+          <Button
+            v-if="all.length"
+            label="Save as CSV"
+            icon="pi pi-download"
+            text
+            size="small"
+            @click="saveCsv"
+          />
+        </span>
       </div>
       <p v-if="soFar">{{ soFar }}</p>
       <TextField
-        v-if="entries.length > 8"
+        v-if="all.length > 8"
         v-model="search"
         label="Search the log"
         hide-label
         placeholder="Search the log"
       />
-      <p v-if="entries.length === 0" class="soft">
+      <p v-if="all.length === 0" class="soft">
         Nothing noted yet. One press notes a watering; what you read is kept beside what was expected.
       </p>
-      <ListInSight v-slot="{ item }" :items="rows" class="plain">
+      <ListInSight v-slot="{ item }" :items="shown" class="plain">
         <div class="entry">
-          <span class="day">{{ item.day }}</span>
+          <span class="day">{{ dayText(item.at) }}</span>
           <span class="what">
-            <strong>{{ item.name }}</strong> {{ item.text }}
-            <small v-if="job.fills.length > 1">{{ item.bed }}</small>
+            <strong>{{ ENTRY_NAMES[item.kind].name }}</strong> {{ entryText(item, units) }}
+            <small v-if="job.fills.length > 1">{{ bedName(item.fillId) }}</small>
           </span>
+          <Button
+            icon="pi pi-pencil"
+            text
+            :aria-label="`Change: ${ENTRY_NAMES[item.kind].name}, ${dayText(item.at)}`"
+            @click="log.change(item)"
+          />
           <Button
             icon="pi pi-trash"
             text
-            :aria-label="`Remove: ${item.name}, ${item.day}`"
-            @click="garden.run({ type: 'entry/remove', entryId: item.id })"
+            :aria-label="`Remove: ${ENTRY_NAMES[item.kind].name}, ${dayText(item.at)}`"
+            @click="log.remove(item.id)"
           />
         </div>
       </ListInSight>
     </section>
+    <LogSheetDialog
+      v-model:visible="sheetOpen"
+      :units="units"
+      :read="read"
+      :bed-name="bedName"
+      @take="log.take"
+    />
   </StationFrame>
 </template>
 

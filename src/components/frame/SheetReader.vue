@@ -1,0 +1,84 @@
+<script setup lang="ts">
+/** Rows pasted from a spreadsheet or read from a file; looked at before anything is taken. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import FileButton from '../field/FileButton.vue'
+import NoteField from '../field/NoteField.vue'
+import DialogFrame from './DialogFrame.vue'
+import FigureTable from './FigureTable.vue'
+
+const { header, columns, placeholder, fileName, problems, summary, head, rows, keep, sound } = defineProps<{
+  header: string
+  /** The headings that are understood. */
+  columns: string
+  placeholder: string
+  /** What the file is called for screen readers. */
+  fileName: string
+  /** Rows that cannot be taken, and why. */
+  problems: readonly string[]
+  /** What can be taken; empty while that is nothing. */
+  summary: string
+  head: readonly string[]
+  rows: readonly (readonly string[])[]
+  /** What taking it is called. */
+  keep: string
+  sound: boolean
+}>()
+const visible = defineModel<boolean>('visible', { required: true })
+const text = defineModel<string>('text', { required: true })
+const emit = defineEmits<{ keep: [] }>()
+const MOST = 12
+const told = computed(() => problems.slice(0, MOST))
+function take() {
+  emit('keep')
+  text.value = ''
+  visible.value = false
+}
+</script>
+
+<template>
+  <DialogFrame v-model:visible="visible" :header="header" width="46rem" writing>
+    <p>Paste rows from a spreadsheet, the headings first, or choose a CSV file. <slot /></p>
+    <p class="soft">
+      Columns: <code>{{ columns }}</code>. <slot name="columns" />
+    </p>
+    <NoteField v-model="text" label="Rows" :rows="7" fixed :placeholder="placeholder" />
+    <FileButton
+      label="Choose a file"
+      :name="fileName"
+      accept=".csv,.tsv,.txt,text/csv"
+      quiet
+      @file="async (file) => (text = await file.text())"
+    />
+    <div aria-live="polite">
+      <ul v-if="problems.length" class="plain wrong">
+        <li v-for="(p, i) in told" :key="i">{{ p }}</li>
+        <li v-if="problems.length > MOST">… and {{ problems.length - MOST }} more rows.</li>
+      </ul>
+      <template v-if="summary">
+        <p>{{ summary }}</p>
+        <div class="scroll"><FigureTable :head="head" :rows="rows" /></div>
+      </template>
+    </div>
+    <div class="row end">
+      <Button label="Leave it" outlined @click="visible = false" />
+      <Button :label="keep" :disabled="!sound" @click="take" />
+    </div>
+  </DialogFrame>
+</template>
+
+<style scoped>
+.end {
+  justify-content: flex-end;
+  margin: 8px 0;
+}
+.wrong {
+  border-left: 4px solid var(--alarm);
+  padding-left: 10px;
+  margin: 8px 0;
+}
+.scroll {
+  max-height: 220px;
+  overflow: auto;
+}
+</style>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+/** One thing through the season: the course that was expected, and what was read on it; a table behind it. */
+import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
+import { computed, onMounted, ref } from 'vue'
+import { Line } from 'vue-chartjs'
+import type { Timeline, TimelineCourse } from '@/model/season/timeline'
+import { dateOf } from '@/model/season/timeline'
+import { isoDay, shortDayText } from '@/text/dates'
+import { timelineRows, timelineWords } from '@/text/timeline'
+import type { UnitSystem } from '@/text/units'
+import FigureTable from '../frame/FigureTable.vue'
+
+Chart.register(LineController, LinearScale, PointElement, LineElement, Tooltip, Legend)
+
+const { course, of, start, units } = defineProps<{
+  course: TimelineCourse
+  of: Timeline
+  /** The day it is counted from. */
+  start: string
+  units: UnitSystem
+}>()
+
+const colours = ref({ ink: '#222', clay: '#a03', rule: '#ccc' })
+onMounted(() => {
+  const style = getComputedStyle(document.documentElement)
+  const role = (name: string) => style.getPropertyValue(name).trim()
+  colours.value = { ink: role('--ink'), clay: role('--clay'), rule: role('--rule') }
+})
+const words = computed(() => timelineWords(of, units))
+const points = (list: TimelineCourse['read']) =>
+  list.map(({ day, value }) => ({ x: day, y: words.value.shown(value) }))
+const data = computed(() => ({
+  datasets: [
+    {
+      label: 'expected',
+      data: points(course.expected),
+      borderColor: colours.value.ink,
+      backgroundColor: colours.value.ink,
+      borderWidth: 2,
+      borderDash: [6, 4],
+      pointRadius: 0,
+    },
+    {
+      label: of === 'waterings' ? 'as noted' : 'read',
+      data: points(course.read),
+      showLine: false,
+      borderColor: colours.value.clay,
+      backgroundColor: colours.value.clay,
+      pointStyle: 'rectRot' as const,
+      pointRadius: 6,
+    },
+  ],
+}))
+const dayName = (day: number) => shortDayText(isoDay(dateOf(start, day)))
+const options = computed(() => {
+  const { ink, rule: color } = colours.value
+  return {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false as const,
+    scales: {
+      x: {
+        type: 'linear' as const,
+        ticks: { color: ink, stepSize: 28, callback: (day: string | number) => dayName(Number(day)) },
+        grid: { color },
+      },
+      y: {
+        reverse: of === 'level',
+        beginAtZero: of !== 'pH',
+        ticks: { color: ink },
+        grid: { color },
+        title: { display: true, text: words.value.axis, color: ink },
+      },
+    },
+    plugins: {
+      legend: { labels: { color: ink, usePointStyle: true } },
+      tooltip: {
+        callbacks: {
+          title: (items: { parsed: { x: number | null } }[]) => dayName(items[0]?.parsed.x ?? 0),
+        },
+      },
+    },
+  }
+})
+const rows = computed(() => timelineRows(course, start, of, units))
+</script>
+
+<template>
+  <div class="chart">
+    <Line
+      :data="data"
+      :options="options"
+      role="img"
+      :aria-label="`${words.axis} over the season; the table below says the same`"
+    />
+  </div>
+  <details>
+    <summary>The same as a table</summary>
+    <div class="scroll">
+      <FigureTable :caption="words.axis" :head="['', 'expected', 'read']" :rows="rows" />
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.chart {
+  position: relative;
+  height: 240px;
+}
+summary {
+  cursor: pointer;
+  color: var(--clay);
+  padding: 6px 0;
+}
+.scroll {
+  max-height: 320px;
+  overflow: auto;
+}
+</style>

@@ -1,0 +1,155 @@
+import { differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
+import { averaged } from '@/core/fieldTests'
+import type { Evaluation } from '@/core/evaluate'
+import {
+  convertExtract,
+  IMMEDIATE,
+  saltLimit,
+  saltsCourse,
+  supplyOf,
+  USUAL_SALT_LIMIT,
+} from '@/core/nutrients'
+import type { BedFacts, KnownFigure } from '@/core/symptoms'
+import type { Entry, Job, MixRecord, Place, Test } from '../garden/schemas'
+import type { PreparedMix } from '../mix/prepare'
+import { expectedOn } from './log'
+import { seasonStart } from './timeline'
+
+export interface FactsQuestion {
+  job: Job
+  record: MixRecord | undefined
+  place: Place | undefined
+  prepared: PreparedMix
+  evaluation: Evaluation
+  /** Of the bed it is about, or of all. */
+  entries: readonly Entry[]
+  tests: readonly Test[]
+}
+
+/** A reading older than this no longer says how it is now. Source: our assumption. */
+const FRESH = 45
+/** Days a look back for gaps goes. */
+const LOOK_BACK = 30
+/** What supply is counted over, days. */
+const SEASON = 140
+
+const FAMILIES = {
+  peatOrBark: new Set(['peat', 'bark', 'coir']),
+  wood: new Set(['wood', 'bark', 'hull']),
+  compost: new Set(['compost', 'mix']),
+  manure: new Set(['manure']),
+}
+const MEALS = new Set(['organic_N', 'organic_P', 'organic_K'])
+
+/** The last reading of a kind, in the log or by a test, in its own unit; null where it is too old. */
+function lastRead(
+  kind: 'pH' | 'salts',
+  { entries, tests }: Pick<FactsQuestion, 'entries' | 'tests'>,
+  now: string,
+): number | null {
+  const logged = entries.flatMap((e) =>
+    e.kind === kind && e.value !== null ? [{ at: e.at, value: e.value }] : [],
+  )
+  const tested = tests.flatMap((t) => {
+    const found = t.finishedAt ? averaged(t.test, t.repeats) : null
+    const figure = found?.ok ? found.value[kind === 'pH' ? 'pH' : 'electricalConductivity'] : undefined
+    if (!figure) return []
+    const method =
+      t.test === 'paste' ? 'saturatedExtract' : t.test === 'pourThrough' ? 'pourThrough' : 'oneToTwo'
+    const value = kind === 'pH' ? figure.mean : convertExtract(figure.mean, method, 'oneToTwo')
+    return [{ at: t.finishedAt!, value }]
+  })
+  const last = [...logged, ...tested].sort((a, b) => (a.at < b.at ? 1 : -1))[0]
+  return last && differenceInCalendarDays(parseISO(now), parseISO(last.at)) <= FRESH ? last.value : null
+}
+
+/** Days since the last watering, and the longest gap of the last month; null where nothing is noted. */
+function wateringsOf(entries: readonly Entry[], now: string) {
+  const ago = entries
+    .flatMap((e) => (e.kind === 'watered' ? [differenceInCalendarDays(parseISO(now), parseISO(e.at))] : []))
+    .filter((d) => d >= 0)
+    .sort((a, b) => a - b)
+  if (ago.length === 0) return { daysSinceWatered: null, longestGap: null }
+  const near = ago.filter((d) => d <= LOOK_BACK)
+  const gaps = near.slice(1).map((d, i) => d - near[i]!)
+  return { daysSinceWatered: ago[0]!, longestGap: gaps.length > 0 ? Math.max(...gaps, ago[0]!) : null }
+}
+
+/** All that is known of a bed on a day, for finding out what is wrong with it. `now` is an ISO moment. */
+export function bedFacts(q: FactsQuestion, now: string): BedFacts {
+  const { place, prepared, evaluation: e, entries } = q
+  const { bands, input, question } = prepared
+  const start = seasonStart(q)
+  const day = start ? Math.max(0, differenceInCalendarDays(parseISO(now), parseISO(start))) : 0
+  const crop = question.crops[0]
+  const month = getMonth(parseISO(now))
+  const climate = place?.months[month]
+  const doses = input.dressings ?? []
+  const supply = supplyOf(e.blend, doses, input.temperature ?? 20)
+  const season = supply(SEASON).charge
+  const early = supply(IMMEDIATE).nitrogen
+  const dissolved = early.nitrate + early.ammonium
+  const weeks = e.growing?.feeding.weeks
+  const weekAt = weeks?.nitrogen.findIndex((w) => w.day >= day) ?? -1
+  const week = weeks?.nitrogen[weekAt === -1 ? weeks.nitrogen.length - 1 : weekAt]
+  const salts = ((): KnownFigure => {
+    const read = lastRead('salts', q, now)
+    if (read !== null) return { value: convertExtract(read, 'oneToTwo', 'saturatedExtract'), isRead: true }
+    const fresh = e.salts.mix.electricalConductivity.saturatedExtract
+    const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
+    const then = day === 0 ? undefined : (course.find((c) => c.day >= day) ?? course.at(-1))
+    return { value: then?.saturatedExtract ?? fresh, isRead: false }
+  })()
+  const pHRead = lastRead('pH', q, now)
+  const share = (of: ReadonlySet<string>) =>
+    e.blend.shares.reduce((s, x) => s + (of.has(x.material.family) ? x.share : 0), 0)
+  const fed = entries
+    .flatMap((x) => (x.kind === 'fed' ? [differenceInCalendarDays(parseISO(now), parseISO(x.at))] : []))
+    .filter((d) => d >= 0)
+  const limes = [...e.lime.doses, ...(e.given.limes ?? [])].filter((l) => l.gramsPerLitre > 0)
+  const plants = Math.max(1, input.growing?.plants ?? 1)
+  return {
+    pH: { value: pHRead ?? expectedOn(e, 'pH', day) ?? e.lime.pH, isRead: pHRead !== null },
+    pHBand: bands.pH,
+    salts,
+    saltLimit: bands.electricalConductivity?.high ?? (crop ? saltLimit(crop.properties) : USUAL_SALT_LIMIT),
+    nitrogen: week?.pool ?? null,
+    nitrogenWanted: week?.demand ?? null,
+    drawdown: e.growing?.feeding.drawdown ?? 0,
+    daysSinceFed: fed.length > 0 ? Math.min(...fed) : null,
+    phosphorus: season.phosphorus,
+    potassium: season.potassium,
+    magnesium: season.magnesium,
+    calcium: season.calcium,
+    boron: season.boron,
+    ammoniumShare: dissolved > 5 ? early.ammonium / dissolved : 0,
+    airFilledPorosity: e.mix.airFilledPorosity,
+    airBand: bands.airFilledPorosity,
+    drains: input.container.base.kind !== 'closed',
+    conductivity: e.blend.saturatedConductivity,
+    daysBetween: e.growing?.watering[month]?.days.value ?? null,
+    ...wateringsOf(entries, now),
+    alkalinity: place?.waterAlkalinity ?? 0,
+    waterEc: place?.waterEc ?? 0,
+    temperature: climate ? (climate.tMin + climate.tMax) / 2 : null,
+    tMax: climate?.tMax ?? null,
+    tMin: climate?.tMin ?? null,
+    rainy: e.growing?.wetMonths.includes(month + 1) ?? false,
+    windy: place?.wind === 'exposed',
+    ageDays: day,
+    litresPerPlant: e.fill.mixVolume / plants,
+    litresWanted: crop?.properties.minRootVolume.value ?? 0,
+    perennial: crop?.perennial ?? false,
+    fabric: question.bed.wallKind === 'fabric',
+    peatOrBark: share(FAMILIES.peatOrBark),
+    wood: share(FAMILIES.wood),
+    compost: share(FAMILIES.compost),
+    manure: share(FAMILIES.manure),
+    meals: doses.reduce((s, d) => s + (MEALS.has(d.dressing.family) ? d.gramsPerLitre : 0), 0),
+    limed: limes.length > 0,
+    limedWithMagnesium: limes.some((l) => l.lime.magnesium > 0.02),
+    slump: (e.seasons[0]?.slump ?? 0) / Math.max(1, e.mixDepth),
+    sunk: entries.find((x) => x.kind === 'sunk')?.value ?? null,
+    depth: e.mixDepth,
+  }
+}
