@@ -1,4 +1,5 @@
-import type { FollowUpCode, MonthSuits, WinterMargin } from '@/core/season'
+import type { Due } from '@/model/season/season'
+import type { MonthSuits, WinterMargin } from '@/core/season'
 import { hardinessZone } from '@/core/season/winter'
 import { temperatureText, type UnitSystem } from './units'
 
@@ -10,11 +11,17 @@ export const SUITS_NAMES: Record<MonthSuits, string> = {
   hot: 'too hot',
 }
 
-export const FOLLOW_UP_TEXTS: Record<FollowUpCode | 'dress', { title: string; text: string }> = {
+export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string }> = {
+  'correct-ph': { title: 'Bring the pH right', text: '' },
+  flush: {
+    title: 'Flush the salts',
+    text: 'More salts were read than it bears. Two to three times the pot’s volume of good water in one day, and no feed until you have read it again.',
+  },
+  water: { title: 'Water', text: 'By its size, its month and when it was last watered. Feel it first.' },
   dress: { title: 'Put on what was held back', text: 'Scatter it round the plants, scratch it in, water.' },
   'test-ph-first': {
     title: 'Test the pH',
-    text: 'A fortnight after mixing: lime has shown its way by now. Write it in the record.',
+    text: 'A fortnight after mixing: lime has shown its way by now. Note it in the log.',
   },
   'test-ph-again': {
     title: 'Test the pH again',

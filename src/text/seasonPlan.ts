@@ -4,7 +4,8 @@ import { dressingName } from './dressings'
 import { FOLLOW_UP_TEXTS } from './season'
 import type { Due } from '@/model/season/season'
 import { MONTHS } from './labels'
-import { percentText, pHText, type UnitSystem, doseWeightText, intervalText } from './units'
+import { correctionText } from './testFollows'
+import { percentText, pHText, type UnitSystem, doseWeightText, intervalText, volumeText } from './units'
 import type { Crop } from '@/core/data'
 
 /** What a crop likes, or what stands where none is chosen. */
@@ -48,15 +49,27 @@ export function toEachText(doses: readonly DoseToEach[], units: UnitSystem): str
 /** A harvest that cold nights come before outside. */
 const UNDER_GLASS = 'Likely between these days under glass or indoors; outside cold nights come before it.'
 
+/** What the log made of a thing due; nothing where it made nothing. */
+function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSystem): string {
+  if (correction && read !== undefined)
+    return `pH ${pHText(read)} was read. ${correctionText(correction, units)}`
+  if (code === 'feed' && lastOn)
+    return `Fed on ${shortDayText(lastOn)}: again two weeks later, as long as it grows.`
+  if (code === 'top-up' && litres !== undefined && litres > 0)
+    return `It has sunk: ${volumeText(litres, units)} of the same mix fill it up again, not over the stems.`
+  return ''
+}
+
 /**
  * A thing due in words, with its days. `doses` is what was held back for one container of each bed, `feed` a word about
  * nitrogen.
  */
 export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, units: UnitSystem) {
   const { title, text } = FOLLOW_UP_TEXTS[due.code]
+  const said = dueSaid(due, units)
   return {
     title: due.dressingId ? `${dressingName(due.dressingId)}: ${toEachText(doses, units)}` : title,
-    text: due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`,
+    text: said || (due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`),
     when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
   }
 }

@@ -7,6 +7,8 @@ import { doseTotals } from '../make/doseTotals'
 import { quantitiesOf } from '../make/quantities'
 import { shoppingList } from '../make/shoppingList'
 import { nextStep, timetable, type TimedStep } from '../make/timetable'
+import { reactTo } from './react'
+import { seasonLog } from './seasonLog'
 import { nextDue, seasonPlan, type Due } from './season'
 
 /** What a job asks for next: a task of its season, or a step of getting ready. */
@@ -56,7 +58,9 @@ export function* duesOf(
     const prepared = prepareJob(job, place)
     const answer = prepared.ok ? evaluatePrepared(prepared.value) : prepared
     const record = job.recordId ? recordOf(garden, job.recordId) : undefined
-    const due = nextDue(seasonPlan(job, record, answer.ok ? answer.value : null, place))
+    const evaluation = answer.ok ? answer.value : null
+    const plan = seasonPlan(job, record, evaluation, place)
+    const due = nextDue({ ...plan, due: reactTo(plan.due, job, evaluation, seasonLog(garden, job), today) })
     yield [job.id, due && { kind: 'due', ...due }]
   }
 }

@@ -20,6 +20,7 @@ import {
 } from '@/core/season'
 import { asJudged, judgedBed } from '@/model/garden/garden'
 import type { Job, MixRecord, Place } from '@/model/garden/schemas'
+import type { Correction } from './correction'
 
 const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 
@@ -59,12 +60,19 @@ const SOWN = new Set(['root veg', 'legume'])
 
 export interface Due {
   id: string
-  code: FollowUpCode | 'dress'
+  code: FollowUpCode | 'dress' | 'correct-ph' | 'flush' | 'water'
   /** The dressing to put on, and its line in the recipe. */
   dressingId?: string
   lineId?: string
   /** A harvest that comes only under glass: cold nights come before it outside. */
   underGlass?: boolean
+  /** What a pH that was read asks for. */
+  correction?: Correction
+  read?: number
+  /** The day it was done last. */
+  lastOn?: string
+  /** Litres that fill it up again. */
+  litres?: number
   /** ISO dates. */
   on: string
   until: string | null

@@ -13,6 +13,8 @@ import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
 import { dosesToEach } from '@/model/make/doseTotals'
 import type { CalendarTask } from '@/model/season/calendarFile'
+import { reactTo } from '@/model/season/react'
+import { seasonLog } from '@/model/season/seasonLog'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations'
 import { dayText, isoDay } from '@/text/dates'
@@ -29,13 +31,41 @@ const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
 const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : null))
-const plan = computed(() => job.value && seasonPlan(job.value, record.value, answer.value, place.value))
 const today = isoDay(new Date())
+/** Tasks by date, as readings, feeds and waterings in the log have moved them. */
+const plan = computed(() => {
+  if (!job.value) return null
+  const found = seasonPlan(job.value, record.value, answer.value, place.value)
+  const log = seasonLog(garden.records, job.value)
+  return { ...found, due: reactTo(found.due, job.value, answer.value, log, today) }
+})
 /** What was held back, for one container of each bed. */
 function dosesOf(lineId: string | undefined): DoseToEach[] {
   const line = job.value?.dressings.find((d) => d.id === lineId)
   if (!line || !job.value) return []
   return dosesToEach(job.value, line).map(({ fill, grams }) => ({ bed: bedTitle(fill.spec), grams }))
+}
+/** A step ticked; watering is noted in the log, and the next one follows from it. */
+function tick(step: string, done: boolean) {
+  if (step === 'water')
+    garden.run({
+      type: 'entries/put',
+      entries: [
+        {
+          id: crypto.randomUUID(),
+          jobId,
+          fillId: null,
+          at: new Date().toISOString(),
+          kind: 'watered',
+          value: null,
+          count: null,
+          expected: null,
+          note: '',
+        },
+      ],
+      what: 'watering',
+    })
+  else garden.run({ type: 'steps/set', jobId, list: 'followedSteps', step, done })
 }
 const feed = computed(() => nitrogenText(answer.value?.growing?.feeding.nitrogenToFeed ?? 0, units.value))
 const rows = computed(() =>
@@ -91,11 +121,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         <RouterLink :to="to('fill')">Say when it is planted</RouterLink>
       </p>
       <p v-else class="soft">Planted on {{ dayText(plan.planted.day) }}.</p>
-      <DueList
-        :rows="rows"
-        :locked="!plan.planted.said"
-        @tick="(step, done) => garden.run({ type: 'steps/set', jobId, list: 'followedSteps', step, done })"
-      />
+      <DueList :rows="rows" :locked="!plan.planted.said" @tick="tick" />
       <p v-if="plan.harvest?.slowed" class="soft">
         Harvest is drawn out by your cool months: growth taken as in proportion to the warmth.
       </p>

@@ -1,0 +1,113 @@
+import { describe, expect, test } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
+import { dueText } from '@/text/seasonPlan'
+import { entryKey, jobOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
+import type { AnyData, Entry, EntryKind } from '../garden/schemas'
+import { startingTest } from '../learn/startingTest'
+import { evaluateJob } from '../mix/evaluateJob'
+import { correctionFor } from './correction'
+import { reactTo } from './react'
+import { seasonLog } from './seasonLog'
+import { seasonPlan } from './season'
+
+const demo = demoGarden()
+const job = jobOf(demo, 'peppers-26')!
+const record = recordOf(demo, job.recordId!)!
+const found = evaluateJob(job, placeOf(demo))
+if (!found.ok) throw new Error(found.problem.code)
+const evaluation = found.value
+const planted = job.plantedOn!
+const on = (days: number) => new Date(Date.parse(`${planted}T10:00:00Z`) + days * 86_400_000).toISOString()
+const entry = (kind: EntryKind, days: number, value: number | null = null): Entry => ({
+  id: `${kind}${days}`,
+  jobId: job.id,
+  fillId: null,
+  at: on(days),
+  kind,
+  value,
+  count: null,
+  expected: null,
+  note: '',
+})
+function dues(today: number, ...entries: Entry[]) {
+  const garden: Garden = new Map<string, AnyData>([
+    ...[...demo].filter(([key]) => !key.startsWith('entry/')),
+    ...entries.map((e) => [entryKey(e.id), e] as const),
+  ])
+  const fresh = { ...job, followedSteps: [] }
+  const plan = seasonPlan(fresh, record, evaluation, placeOf(demo))
+  return reactTo(plan.due, fresh, evaluation, seasonLog(garden, fresh), on(today).slice(0, 10))
+}
+const of = (list: ReturnType<typeof dues>, code: string) => list.filter((d) => d.code === code)
+
+describe('what is due answers to the log', () => {
+  test('a low pH asks for lime now and a look in two weeks; the test it answers is done', () => {
+    const low = dues(10, entry('pH', 8, 4.9))
+    const [lime] = of(low, 'correct-ph')
+    expect(lime).toMatchObject({ on: on(8).slice(0, 10), done: false, read: 4.9 })
+    expect(lime!.correction!.add!.grams).toBeGreaterThan(0)
+    expect(lime!.correction!.withIt).toBeGreaterThan(lime!.correction!.goesTo)
+    const text = dueText(lime!, [], '', 'metric').text
+    expect(text).toContain('pH 4.9 was read')
+    expect(text).toContain('scratched into the top')
+    expect(of(low, 'test-ph-again').map((d) => d.on)).toContain(on(22).slice(0, 10))
+    // A later reading takes the place of the first: nothing is asked of a mix that has come right.
+    const right = dues(25, entry('pH', 8, 4.9), entry('pH', 22, 6.3))
+    expect(of(right, 'correct-ph')).toEqual([])
+  })
+  test('a pH that is right asks for nothing, and answers its task', () => {
+    const fine = dues(12, entry('pH', 2, 6.3))
+    expect(of(fine, 'correct-ph')).toEqual([])
+    const before = of(dues(12), 'test-ph-first')
+    if (before.length) expect(of(fine, 'test-ph-first')[0]!.done).toBe(true)
+  })
+  test('feed follows what was given', () => {
+    const plain = of(dues(60), 'feed')[0]
+    if (!plain) throw new Error('the demo peppers want feed')
+    const fed = of(dues(90, entry('fed', 85, 20)), 'feed')[0]!
+    expect(fed.on).toBe(on(99).slice(0, 10))
+    expect(dueText(fed, [], '', 'metric').text).toMatch(/^Fed on .*: again two weeks later/)
+    // Fed long before it is due by itself: the plan stands.
+    expect(
+      of(dues(5, entry('fed', 1, 20)), 'feed')[0]!.on >= plain.on || plain.on > on(15).slice(0, 10),
+    ).toBe(true)
+  })
+  test('water follows what was noted, and is not asked for where nobody notes it', () => {
+    expect(of(dues(40), 'water')).toEqual([])
+    const [water] = of(dues(40, entry('watered', 38), entry('watered', 30)), 'water')
+    expect(water!.on > on(38).slice(0, 10)).toBe(true)
+    expect(water!.on <= on(45).slice(0, 10)).toBe(true)
+  })
+  test('salts ask for a flush and a look after it; sinking for so many litres', () => {
+    const salty = dues(40, entry('salts', 39, 3.5))
+    expect(of(salty, 'flush')).toHaveLength(1)
+    expect(of(salty, 'check-salts').map((d) => d.on)).toContain(on(46).slice(0, 10))
+    expect(of(dues(40, entry('salts', 39, 0.4)), 'flush')).toEqual([])
+    const sunk = of(dues(40, entry('sunk', 39, 4)), 'top-up').find((d) => d.litres !== undefined)!
+    expect(sunk.litres).toBeGreaterThan(1)
+    expect(dueText(sunk, [], '', 'us').text).toMatch(/gal|cu ft/)
+    expect(of(dues(40, entry('sunk', 39, 1)), 'top-up').some((d) => d.litres)).toBe(false)
+  })
+  test('what was read long ago asks for nothing', () => {
+    const old = dues(120, entry('pH', 8, 4.9), entry('salts', 8, 4), entry('watered', 8))
+    for (const code of ['correct-ph', 'flush', 'water']) expect(of(old, code)).toEqual([])
+  })
+  test('a test speaks as the log does', () => {
+    const slurry = {
+      ...startingTest('t', 'slurry', { jobId: job.id }, on(8)),
+      finishedAt: on(8),
+      repeats: [{ pH: 4.9 }],
+    }
+    const garden: Garden = new Map<string, AnyData>([...demo, [testKey('t'), slurry]])
+    const plan = seasonPlan(job, record, evaluation, placeOf(demo))
+    const list = reactTo(plan.due, job, evaluation, seasonLog(garden, job), on(10).slice(0, 10))
+    expect(of(list, 'correct-ph')).toHaveLength(1)
+  })
+  test('a correction is for the whole mix as it was made, and says where it leads', () => {
+    const low = correctionFor(demo, job.id, { value: 4.9, day: 20 })
+    if (!low?.ok) throw new Error('no correction')
+    expect(low.value.litres).toBeCloseTo(record.blendLitres, 6)
+    expect(low.value.withIt).toBeGreaterThan(5.5)
+    expect(correctionFor(demo, 'none', { value: 6, day: 0 })).toBeNull()
+  })
+})
