@@ -88,6 +88,7 @@ export const STATIONS: readonly Station[] = [
     page: () => import('@/views/job/SeasonStation.vue'),
     within: [
       { id: 'log', title: 'Log', page: () => import('@/views/job/LogView.vue') },
+      { id: 'next', title: 'Next year', page: () => import('@/views/job/NextView.vue') },
       { id: 'wrong', title: 'Something looks wrong', page: () => import('@/views/job/WrongView.vue') },
     ],
   },

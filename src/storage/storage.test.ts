@@ -26,6 +26,7 @@ import jobV7 from './migrations/job.v7.json'
 import recordV3 from './migrations/record.v3.json'
 import shelfV1 from './migrations/shelf.v1.json'
 import dressingPackV1 from './migrations/dressingPack.v1.json'
+import materialV1 from './migrations/material.v1.json'
 import settingsV1 from './migrations/settings.v1.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
@@ -233,6 +234,8 @@ describe('reading a record', () => {
     expect(shelf.ok && shelf.data).toEqual(shelfItem('peat_medium', pack as Pack, price, stock))
     const dose = readEnvelope('dressingPack/urea', dressingPackV1)
     expect(dose.ok && dose.data).toEqual(dressingItem('urea', 5, 14, 1.5))
+    const own = readEnvelope('material/own:heap', materialV1)
+    expect(own.ok && own.data).toEqual({ ...materialV1.data, madeOf: null, figures: [], sizeShares: [] })
     const settings = readEnvelope('settings', settingsV1)
     expect(settings.ok && settings.data).toEqual({ ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
   })

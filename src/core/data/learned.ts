@@ -37,24 +37,25 @@ export interface LearnedFigures {
   sizeShares?: readonly number[]
 }
 
-const measured = (was: Property, { low, value, high }: Omit<LearnedProperty, 'name'>): Property => ({
+/** Where figures that take the place of a row's own come from. */
+type Origin = Pick<Property, 'source' | 'kind'>
+const READINGS: Origin = { source: 'measured-by-you', kind: 'measured' }
+const AGED: Origin = { source: 'aged-mix', kind: 'estimated' }
+
+const put = (was: Property, { low, value, high }: Omit<LearnedProperty, 'name'>, from: Origin): Property => ({
   ...was,
   low: Math.min(low, value),
   value,
   high: Math.max(high, value),
-  source: 'measured-by-you',
-  kind: 'measured',
+  ...from,
 })
 
-/**
- * A material with what readings taught of it; what they did not stays as the tables have it. Water still falls with
- * tension and never passes the pores. Names that the row has not are passed over.
- */
-export function learnedMaterial(row: Material, { properties, sizeShares }: LearnedFigures): Material {
+/** A material with other figures in place of some of its own. */
+function withFigures(row: Material, { properties, sizeShares }: LearnedFigures, from: Origin): Material {
   const changed = { ...row.properties }
   for (const p of properties) {
     const was = row.properties[p.name as MaterialPropertyName]
-    if (was) changed[p.name as MaterialPropertyName] = measured(was, p)
+    if (was) changed[p.name as MaterialPropertyName] = put(was, p, from)
   }
   let most = changed.totalPorosity.value
   for (const name of WATER_PROPERTIES) {
@@ -62,15 +63,28 @@ export function learnedMaterial(row: Material, { properties, sizeShares }: Learn
     if (p.value > most) changed[name] = { ...p, value: most, low: Math.min(p.low, most) }
     most = changed[name].value
   }
-  return { ...row, properties: changed, sizeShares: [...(sizeShares ?? row.sizeShares)], unlearned: row }
+  return { ...row, properties: changed, sizeShares: [...(sizeShares ?? row.sizeShares)] }
 }
+
+/** A material that is a mix which has aged: what was worked out for it in place of the row it is like. */
+export const agedMaterial = (row: Material, figures: LearnedFigures): Material =>
+  withFigures(row, figures, AGED)
+
+/**
+ * A material with what readings taught of it; what they did not stays as the tables have it. Water still falls with
+ * tension and never passes the pores. Names that the row has not are passed over.
+ */
+export const learnedMaterial = (row: Material, figures: LearnedFigures): Material => ({
+  ...withFigures(row, figures, READINGS),
+  unlearned: row,
+})
 
 /** The same of a dressing, whose properties are named by their path ("release.ratePerDay"). */
 export function learnedDressing(row: Dressing, { properties }: LearnedFigures): Dressing {
   const by = new Map(properties.map((p) => [p.name, p]))
   const walk = (of: unknown, path: string): unknown => {
     const p = by.get(path)
-    if (p) return measured(of as Property, p)
+    if (p) return put(of as Property, p, READINGS)
     if (Array.isArray(of) || typeof of !== 'object' || of === null) return of
     return Object.fromEntries(Object.entries(of).map(([k, v]) => [k, walk(v, path ? `${path}.${k}` : k)]))
   }

@@ -3,8 +3,8 @@ import { MATERIALS, type Dressing, type DressingFamily, type Material, type OwnR
 import { completeDressing } from '@/core/data/ownDressing'
 import { completeLime } from '@/core/data/ownLime'
 import { completeMaterial } from '@/core/data/ownMaterial'
-import { fail, type Outcome } from '@/core/outcome'
-import { learnedDressing, learnedMaterial } from '@/core/data/learned'
+import { fail, succeed, type Outcome } from '@/core/outcome'
+import { agedMaterial, learnedDressing, learnedMaterial } from '@/core/data/learned'
 import { learnedOf, ownDressingsOf, ownMaterialsOf, type Garden } from './garden'
 import type { LearnedShelf, OwnDressingRecord, OwnMaterialRecord } from './schemas'
 
@@ -17,7 +17,7 @@ export function materialOfOwn(own: OwnMaterialRecord): Outcome<Material> {
     return fail({ code: 'size-not-positive', field: 'bucketLitres', value: bucket.litres })
   if (bucket && !(bucket.kg > 0))
     return fail({ code: 'size-not-positive', field: 'bucketKg', value: bucket.kg })
-  return completeMaterial({
+  const whole = completeMaterial({
     id: own.id,
     name: own.name.trim() || 'My material',
     family: own.family,
@@ -30,6 +30,11 @@ export function materialOfOwn(own: OwnMaterialRecord): Outcome<Material> {
       ...(own.salts === null ? {} : { electricalConductivity: own.salts }),
     },
   })
+  const { figures, sizeShares } = own
+  if (!whole.ok || figures.length === 0) return whole
+  return succeed(
+    agedMaterial(whole.value, { properties: figures, ...(sizeShares.length > 0 ? { sizeShares } : {}) }),
+  )
 }
 
 /** Shares of nitrogen in a soluble feed that makes a mix acid, and in one that does not. Source: common practice. */

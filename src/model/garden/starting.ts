@@ -251,6 +251,9 @@ export const startingOwnMaterial = (id: string, createdAt: string): OwnMaterialR
   wetness: 'moist',
   feel: null,
   screenedOut: 0,
+  madeOf: null,
+  figures: [],
+  sizeShares: [],
   note: '',
   retired: false,
 })

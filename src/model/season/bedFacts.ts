@@ -1,29 +1,20 @@
 import { differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
-import { averaged } from '@/core/fieldTests'
 import type { Evaluation } from '@/core/evaluate'
-import {
-  convertExtract,
-  IMMEDIATE,
-  saltLimit,
-  saltsCourse,
-  supplyOf,
-  USUAL_SALT_LIMIT,
-} from '@/core/nutrients'
+import { IMMEDIATE, saltLimit, saltsCourse, supplyOf, USUAL_SALT_LIMIT } from '@/core/nutrients'
 import type { BedFacts, KnownFigure } from '@/core/symptoms'
-import type { Entry, Job, MixRecord, Place, Test } from '../garden/schemas'
+import type { Entry, Job, MixRecord, Place } from '../garden/schemas'
 import type { PreparedMix } from '../mix/prepare'
 import { expectedOn } from './log'
+import { readingsOf, type Noted } from './readings'
 import { seasonStart } from './timeline'
 
-export interface FactsQuestion {
+/** `entries` and `tests` are of the bed it is about, or of all. */
+export interface FactsQuestion extends Noted {
   job: Job
   record: MixRecord | undefined
   place: Place | undefined
   prepared: PreparedMix
   evaluation: Evaluation
-  /** Of the bed it is about, or of all. */
-  entries: readonly Entry[]
-  tests: readonly Test[]
 }
 
 /** A reading older than this no longer says how it is now. Source: our assumption. */
@@ -41,25 +32,9 @@ const FAMILIES = {
 }
 const MEALS = new Set(['organic_N', 'organic_P', 'organic_K'])
 
-/** The last reading of a kind, in the log or by a test, in its own unit; null where it is too old. */
-function lastRead(
-  kind: 'pH' | 'salts',
-  { entries, tests }: Pick<FactsQuestion, 'entries' | 'tests'>,
-  now: string,
-): number | null {
-  const logged = entries.flatMap((e) =>
-    e.kind === kind && e.value !== null ? [{ at: e.at, value: e.value }] : [],
-  )
-  const tested = tests.flatMap((t) => {
-    const found = t.finishedAt ? averaged(t.test, t.repeats) : null
-    const figure = found?.ok ? found.value[kind === 'pH' ? 'pH' : 'electricalConductivity'] : undefined
-    if (!figure) return []
-    const method =
-      t.test === 'paste' ? 'saturatedExtract' : t.test === 'pourThrough' ? 'pourThrough' : 'oneToTwo'
-    const value = kind === 'pH' ? figure.mean : convertExtract(figure.mean, method, 'oneToTwo')
-    return [{ at: t.finishedAt!, value }]
-  })
-  const last = [...logged, ...tested].sort((a, b) => (a.at < b.at ? 1 : -1))[0]
+/** The last reading of a kind, salts in the saturated extract; null where it is too old. */
+function lastRead(kind: 'pH' | 'salts', noted: Noted, now: string): number | null {
+  const last = readingsOf(kind, noted).at(-1)
   return last && differenceInCalendarDays(parseISO(now), parseISO(last.at)) <= FRESH ? last.value : null
 }
 
@@ -94,7 +69,7 @@ export function bedFacts(q: FactsQuestion, now: string): BedFacts {
   const week = weeks?.nitrogen[weekAt === -1 ? weeks.nitrogen.length - 1 : weekAt]
   const salts = ((): KnownFigure => {
     const read = lastRead('salts', q, now)
-    if (read !== null) return { value: convertExtract(read, 'oneToTwo', 'saturatedExtract'), isRead: true }
+    if (read !== null) return { value: read, isRead: true }
     const fresh = e.salts.mix.electricalConductivity.saturatedExtract
     const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
     const then = day === 0 ? undefined : (course.find((c) => c.day >= day) ?? course.at(-1))

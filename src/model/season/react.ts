@@ -1,15 +1,13 @@
 import { addDays, differenceInCalendarDays, formatISO, getMonth, parseISO } from 'date-fns'
-import { averaged } from '@/core/fieldTests'
-import { convertExtract, USUAL_SALT_LIMIT } from '@/core/nutrients'
+import { USUAL_SALT_LIMIT } from '@/core/nutrients'
 import type { Evaluation } from '@/core/evaluate'
-import type { Entry, Job, Test } from '../garden/schemas'
+import type { Job } from '../garden/schemas'
 import type { Correction } from './correction'
+import { readingsOf, type Noted } from './readings'
 import type { Due } from './season'
 
 /** What a season's tasks answer to. */
-export interface SeasonLog {
-  entries: readonly Entry[]
-  tests: readonly Test[]
+export interface SeasonLog extends Noted {
   /** What a pH read on a day asks for; null where that cannot be worked out. */
   correct: (pH: number, at: string) => Correction | null
   /** dS/m in the saturated extract from which the crop suffers; null where no crop is chosen. */
@@ -32,37 +30,6 @@ const STALE = 45
 
 const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 const later = (at: string, days: number) => isoDay(addDays(parseISO(at), days))
-
-interface Read {
-  at: string
-  value: number
-}
-const byTime = (a: Read, b: Read) => (a.at < b.at ? -1 : 1)
-
-/** Readings of a kind in the log and by tests, oldest first; salts in the saturated extract. */
-function readings(kind: 'pH' | 'salts' | 'sunk', { entries, tests }: SeasonLog): Read[] {
-  const figure = { pH: 'pH', salts: 'electricalConductivity', sunk: 'sunk' } as const
-  const ofTests = tests.flatMap((t): Read[] => {
-    const found = t.finishedAt ? averaged(t.test, t.repeats) : null
-    const mean = found?.ok ? found.value[figure[kind]]?.mean : undefined
-    if (mean === undefined) return []
-    const method =
-      t.test === 'paste' ? 'saturatedExtract' : t.test === 'pourThrough' ? 'pourThrough' : 'oneToTwo'
-    const value = kind === 'salts' ? convertExtract(mean, method, 'saturatedExtract') : mean
-    return [{ at: t.finishedAt!, value }]
-  })
-  const logged = entries.flatMap((e): Read[] =>
-    e.kind === kind && e.value !== null
-      ? [
-          {
-            at: e.at,
-            value: kind === 'salts' ? convertExtract(e.value, 'oneToTwo', 'saturatedExtract') : e.value,
-          },
-        ]
-      : [],
-  )
-  return [...logged, ...ofTests].sort(byTime)
-}
 
 /**
  * A season's tasks as the log has moved them: a pH that was read answers its task and, where it is off, asks for a
@@ -89,7 +56,7 @@ export function reactTo(
     done: done.has(id),
     ...more,
   })
-  const pHs = readings('pH', log)
+  const pHs = readingsOf('pH', log)
   const fed = log.entries.flatMap((e) => (e.kind === 'fed' ? [e.at] : [])).sort()
   const watered = log.entries.flatMap((e) => (e.kind === 'watered' ? [e.at] : [])).sort()
   const moved = due.map((d): Due => {
@@ -116,7 +83,7 @@ export function reactTo(
         asked(`test-ph-after-${day}`, 'test-ph-again', later(lastPH.at, LOOK_AGAIN)),
       )
   }
-  const lastSalts = readings('salts', log).at(-1)
+  const lastSalts = readingsOf('salts', log).at(-1)
   const limit = log.saltLimit ?? USUAL_SALT_LIMIT
   if (lastSalts && isFresh(lastSalts.at) && lastSalts.value > limit) {
     const day = isoDay(parseISO(lastSalts.at))
@@ -125,7 +92,7 @@ export function reactTo(
       asked(`check-salts-after-${day}`, 'check-salts', later(lastSalts.at, FLUSHED_AFTER)),
     )
   }
-  const lastSunk = readings('sunk', log).at(-1)
+  const lastSunk = readingsOf('sunk', log).at(-1)
   if (lastSunk && isFresh(lastSunk.at) && lastSunk.value >= WORTH_TOPPING) {
     const day = isoDay(parseISO(lastSunk.at))
     more.push(asked(`top-up-${day}`, 'top-up', day, { litres: log.topUp(lastSunk.value) }))

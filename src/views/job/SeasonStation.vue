@@ -133,6 +133,9 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         title="A calendar file; saved again, it changes what is there and adds nothing twice"
         @click="saveCalendar"
       />
+      <p v-if="record">
+        <RouterLink :to="to('next')">Next year: use the mix again, freshen it, top it up</RouterLink>
+      </p>
       <Button v-if="over" label="Begin it again for another year" icon="pi pi-replay" @click="again(job)" />
     </section>
     <section class="side">

@@ -54,7 +54,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   entry: 1,
   job: 8,
   learned: 1,
-  material: 1,
+  material: 2,
   photo: 1,
   place: 2,
   record: 4,

@@ -25,6 +25,10 @@ export const ownMaterialSchema = z.object({
   feel: z.enum(['coarse', 'fine']).nullable(),
   /** Share thrown out on screening, fraction of the volume. */
   screenedOut: number,
+  /** A mix of a record that has aged: the record, and the figures worked out for it; none for anything else. */
+  madeOf: z.string().max(80).nullable(),
+  figures: z.array(z.object({ name: z.string().max(60), low: number, value: number, high: number })).max(60),
+  sizeShares: z.array(number).max(12),
   /** Where it came from, and anything else. */
   note: text(LONGEST_NOTE),
   /** No longer offered; what it is in keeps it. */

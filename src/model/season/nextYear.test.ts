@@ -1,0 +1,156 @@
+import { afterEach, describe, expect, test } from 'vitest'
+import { keepOwnRows, materialById } from '@/core/data'
+import { useNextYear } from '@/composables/useNextYear'
+import { demoGarden } from '@/demo/demoGarden'
+import { makeCoreApi } from '@/workers/coreApi'
+import { changesOf, type Command } from '../garden/commands'
+import { entryKey, jobOf, jobsOf, recordOf, shelfItemOf, type Garden } from '../garden/garden'
+import { materialOfOwn, rowsInUse } from '../garden/ownRows'
+import type { AnyData, Entry } from '../garden/schemas'
+import { ownMaterialSchema } from '../garden/schemas'
+import { evaluateJob } from '../mix/evaluateJob'
+import { freshest, oldMixId, oldMixOf, reuseVerdict } from './nextYear'
+
+afterEach(() => keepOwnRows(undefined))
+
+const demo = demoGarden()
+const job = jobOf(demo, 'peppers-26')!
+const record = recordOf(demo, job.recordId!)!
+const on = (days: number) =>
+  new Date(Date.parse(`${record.madeOn}T10:00:00Z`) + days * 86_400_000).toISOString()
+const entry = (kind: Entry['kind'], days: number, value: number): Entry => ({
+  id: `${kind}${days}`,
+  jobId: job.id,
+  fillId: null,
+  at: on(days),
+  kind,
+  value,
+  count: null,
+  expected: null,
+  note: '',
+})
+const withEntries = (...entries: Entry[]): Garden =>
+  new Map<string, AnyData>([
+    ...[...demo].filter(([k]) => !k.startsWith('entry/')),
+    ...entries.map((e) => [entryKey(e.id), e] as const),
+  ])
+const oldAfter = (days: number, garden: Garden = withEntries()) => {
+  const old = oldMixOf(garden, job, record, on(days))
+  if (!old.ok) throw new Error(old.problem.code)
+  return old.value
+}
+
+describe('an old mix', () => {
+  test('has sunk, lost air and some of its volume, more so each year', () => {
+    const one = oldAfter(200)
+    const two = oldAfter(560)
+    expect(one.airNow).toBeLessThan(one.airWas)
+    expect(two.airNow).toBeLessThan(one.airNow)
+    expect(two.litres).toBeLessThan(one.litres)
+    expect(two.sunk.value).toBeGreaterThan(one.sunk.value)
+    expect(one.nitrogen).toBeGreaterThanOrEqual(0)
+  })
+  test('is told by its last readings first, and by its course where nobody read', () => {
+    const plain = oldAfter(200)
+    expect([plain.pH.isRead, plain.salts.isRead, plain.sunk.isRead]).toEqual([false, false, false])
+    const read = oldAfter(
+      200,
+      withEntries(entry('pH', 190, 5.4), entry('salts', 190, 0.9), entry('sunk', 190, 5)),
+    )
+    expect(read.pH).toEqual({ value: 5.4, isRead: true })
+    expect(read.salts.isRead).toBe(true)
+    expect(read.sunk).toEqual({ value: 5, isRead: true })
+    // A reading of spring does not say how autumn ends.
+    expect(oldAfter(200, withEntries(entry('pH', 10, 5.4))).pH.isRead).toBe(false)
+  })
+  test('is a material like any other: kept, completed, weighed and blended', () => {
+    const { material } = oldAfter(220, withEntries(entry('pH', 210, 5.9)))
+    expect(ownMaterialSchema.safeParse(material).success).toBe(true)
+    const row = materialOfOwn(material)
+    if (!row.ok) throw new Error(row.problem.code)
+    const p = row.value.properties
+    expect(p.pH.value).toBe(5.9)
+    expect(p.waterAt10Cm.value).toBeLessThanOrEqual(p.totalPorosity.value)
+    expect(p.waterAt100Cm).toMatchObject({ kind: 'estimated', source: 'aged-mix' })
+    expect(row.value.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 2)
+    // Alone in the same bed it is, within its ranges, what its record was told to become.
+    const garden = new Map([...demo, [`material/${material.id}`, material] as const])
+    keepOwnRows(rowsInUse(garden))
+    expect(materialById(material.id)?.family).toBe('mix')
+    const again = evaluateJob({
+      ...job,
+      parts: [{ materialId: material.id, twelfths: 12 }],
+      mixes: [],
+      dressings: [],
+    })
+    const old = oldAfter(220)
+    expect(again.ok && Math.abs(again.value.mix.airFilledPorosity - old.airNow)).toBeLessThan(0.06)
+  })
+  test('a record of today is no old mix yet', () => {
+    expect(oldMixOf(demo, job, record, `${record.madeOn}T10:00:00Z`).ok).toBe(false)
+  })
+  test('what must not be used again is asked: never with weedkiller or lead, for other families after a disease', () => {
+    const no = { diseased: false, weedkiller: false, tainted: false }
+    expect(reuseVerdict(no)).toBe('yes')
+    expect(reuseVerdict({ ...no, diseased: true })).toBe('otherFamily')
+    expect(reuseVerdict({ ...no, diseased: true, weedkiller: true })).toBe('never')
+    expect(reuseVerdict({ ...no, tainted: true })).toBe('never')
+  })
+})
+
+describe('next year', () => {
+  function door(start: Garden) {
+    const state = { records: start }
+    return {
+      get records() {
+        return state.records
+      },
+      settings: { units: 'metric' } as never,
+      run(command: Command) {
+        const next = new Map(state.records)
+        for (const c of changesOf(state.records, command))
+          if (c.after) next.set(c.key, c.after)
+          else next.delete(c.key)
+        state.records = next
+      },
+    }
+  }
+  test('freshening finds what to add so that the next crop is met, and begins its job with the old mix in it', async () => {
+    const garden = door(withEntries(entry('pH', 190, 6.2), entry('sunk', 190, 4)))
+    const inHand = { garden, job: { value: job } } as never
+    const api = makeCoreApi()
+    const next = useNextYear(inHand, (request) => api.find(1, request))
+    expect(next.verdict.value).toBeNull()
+    next.asked.value = true
+    expect(next.verdict.value).toBe('yes')
+    const oldId = oldMixId(record.id)
+    await next.freshen()
+    expect(next.trouble.value).toBe('')
+    // It is on the shelf, with what is left of it.
+    expect(shelfItemOf(garden.records, oldId)!.stock).toBeGreaterThan(10)
+    const [best] = next.options.value
+    expect(best!.candidate.parts.map((p) => p.id)).toContain(oldId)
+    expect(best!.candidate.parts.length).toBeGreaterThan(1)
+    const id = next.begin(best!.candidate)!
+    const begun = jobOf(garden.records, id)!
+    expect(begun.parts.some((p) => p.materialId === oldId)).toBe(true)
+    expect(begun.plantedOn).toBeNull()
+    // Inside every band of the crop, or next to it.
+    expect(best!.candidate.score).toBeLessThan(0.2)
+    const topped = jobOf(garden.records, next.topUp()!)!
+    expect(topped.fills.every((f) => f.sunkBy === 4)).toBe(true)
+    expect(jobsOf(garden.records).length).toBe(jobsOf(demo).length + 2)
+  }, 60_000)
+  test('mixes that are half of the old come first, in their order', () => {
+    const of = (old: number, other: number) => ({
+      candidate: {
+        parts: [
+          { id: 'o', parts: old },
+          { id: 'x', parts: other },
+        ],
+      },
+    })
+    const [a, b, c] = [of(1, 4), of(2, 1), of(1, 1)]
+    expect(freshest([a!, b!, c!], 'o')).toEqual([b, c, a])
+  })
+})

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+/** After the season: what the old mix has become, whether it may be used again, and what freshens it. */
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import CheckField from '@/components/field/CheckField.vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import FoundTable from '@/components/find/FoundTable.vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import { useJob } from '@/composables/useJob'
+import { useNextYear } from '@/composables/useNextYear'
+import { useStations } from '@/composables/useStations'
+import { CROPS } from '@/core/data'
+import type { Candidate } from '@/core/finder'
+import { oldMixRows, REUSE_QUESTIONS, REUSE_TEXTS } from '@/text/nextYear'
+import { problemText } from '@/text/problems.en'
+import { cropFindable } from '@/text/names'
+import { lengthText } from '@/text/units'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { job, units } = inHand
+const { to, go } = useStations(() => jobId)
+const next = useNextYear(inHand)
+const { answers, asked, cropId, old, verdict, isKept, working, trouble, sunk, options } = next
+const crops = CROPS.map((c) => ({ value: c.id, label: c.name, words: cropFindable(c).words }))
+const rows = computed(() => (old.value?.ok ? oldMixRows(old.value.value, units.value) : []))
+async function begin(candidate: Candidate) {
+  const id = next.begin(candidate)
+  if (id) await go('mix', id)
+}
+async function topUp() {
+  const id = next.topUp()
+  if (id) await go('buy', id)
+}
+</script>
+
+<template>
+  <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
+    <section aria-labelledby="next-title">
+      <h2 id="next-title">Next year</h2>
+      <p v-if="!job.recordId">
+        What the old mix has become is worked out from what went in.
+        <RouterLink :to="to('record')">Write the mix down</RouterLink> first.
+      </p>
+      <p v-else-if="old && !old.ok">{{ problemText(old.problem, units).why }}</p>
+      <template v-else>
+        <h3>The mix as it is now</h3>
+        <FigureTable caption="The mix as it is now" :rows="rows" />
+      </template>
+      <template v-if="sunk !== null">
+        <h3>Top it up</h3>
+        <p>
+          It has sunk by {{ lengthText(sunk, units) }}: a job for the same mix, as much as fills it up again.
+        </p>
+        <Button label="Make the top-up" outlined @click="topUp" />
+      </template>
+    </section>
+    <section v-if="old?.ok" aria-labelledby="reuse-title">
+      <h2 id="reuse-title">Use it again?</h2>
+      <fieldset>
+        <legend>Tick what is so</legend>
+        <CheckField v-for="q in REUSE_QUESTIONS" :key="q.id" v-model="answers[q.id]" :label="q.text" />
+      </fieldset>
+      <Button v-if="!asked" label="That is all" outlined @click="asked = true" />
+      <div aria-live="polite">
+        <p v-if="verdict" :class="{ never: verdict === 'never' }">{{ REUSE_TEXTS[verdict] }}</p>
+      </div>
+      <template v-if="verdict && verdict !== 'never'">
+        <p v-if="isKept" class="soft">
+          It is on the shelf as a material of your own, with what is left of it.
+        </p>
+        <Button v-else label="Keep it on the shelf" icon="pi pi-box" outlined @click="next.keep" />
+        <h3>Freshen it</h3>
+        <ChoiceField
+          v-model="cropId"
+          label="For which crop"
+          placeholder="What most vegetables like"
+          search="Search crops"
+          none="No crop is called that"
+          clearable
+          :options="crops"
+        />
+        <Button
+          :label="working ? 'Working it out…' : 'Work out what to add'"
+          :disabled="working"
+          @click="next.freshen"
+        />
+        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <FoundTable v-if="options.length" :rows="options" :units="units" @open="begin" />
+        <p v-if="options.length" class="soft">
+          What you choose begins next year’s job for the same beds, with the old mix in it. Feed is judged
+          there.
+        </p>
+      </template>
+    </section>
+  </StationFrame>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0 0 10px;
+}
+.never {
+  border-left: 4px solid var(--alarm);
+  padding-left: 10px;
+}
+h3 {
+  margin-top: 16px;
+}
+</style>
