@@ -1,0 +1,379 @@
+import { strToU8, zipSync } from 'fflate'
+import { averaged } from '@/core/fieldTests'
+import { jobsOf, liveJob, recordsOf, testsOf, type Garden } from '../garden/garden'
+import { mixNeededFor } from '../garden/mixNeededFor'
+import { ENTRY_KINDS, VESSEL_KINDS, type Entry } from '../garden/schemas'
+import { csvOf } from './sheet'
+
+/** A column as the Table Schema has it. */
+interface Field {
+  name: string
+  type: 'string' | 'number' | 'integer' | 'date' | 'datetime'
+  description: string
+  constraints?: { required?: true; unique?: true; minimum?: number; enum?: readonly string[] }
+}
+interface Table {
+  name: string
+  title: string
+  fields: readonly Field[]
+  primaryKey?: string
+  foreignKeys?: readonly { fields: string; reference: { resource: string; fields: string } }[]
+  rows: Record<string, string | number | null>[]
+}
+
+const required = { required: true } as const
+const key = { required: true, unique: true } as const
+const text = (name: string, description: string, constraints?: Field['constraints']): Field => ({
+  name,
+  type: 'string',
+  description,
+  ...(constraints ? { constraints } : {}),
+})
+const amount = (name: string, description: string): Field => ({ name, type: 'number', description })
+const count = (name: string, description: string): Field => ({
+  name,
+  type: 'integer',
+  description,
+  constraints: { minimum: 0 },
+})
+const BED_KEY = { fields: 'bed', reference: { resource: 'beds', fields: 'id' } }
+const BATCH_KEY = { fields: 'batch', reference: { resource: 'batches', fields: 'id' } }
+
+/** Units of what is noted, by kind. */
+const UNIT: Partial<Record<Entry['kind'], string>> = {
+  watered: 'L',
+  fed: 'g',
+  salts: 'dS/m',
+  weight: 'kg',
+  sunk: 'cm',
+  harvest: 'kg',
+}
+const SALTS_OF: Record<string, string> = {
+  slurry: 'dS/m, one to two',
+  paste: 'dS/m, saturated extract',
+  pourThrough: 'dS/m, pour-through',
+}
+
+const bedId = (jobId: string, fillId: string) => `${jobId}/${fillId}`
+
+/** Every table of a garden: beds, batches, parts, readings, harvests, log. Metric, whatever the grower reads. */
+function tablesOf(garden: Garden): Table[] {
+  const jobs = jobsOf(garden).map((j) => liveJob(garden, j))
+  const records = recordsOf(garden)
+  const batchOf = new Map(records.map((r) => [r.jobId, r.id]))
+  const fills = new Set(jobs.flatMap((j) => j.fills.map((f) => bedId(j.id, f.id))))
+  const known = (jobId: string, fillId: string | null) => {
+    const id = fillId === null ? null : bedId(jobId, fillId)
+    return id !== null && fills.has(id) ? id : null
+  }
+  const entries = [...garden]
+    .filter(([k]) => k.startsWith('entry/'))
+    .map(([, data]) => data as Entry)
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+  const beds: Table = {
+    name: 'beds',
+    title: 'Beds and containers of each job',
+    primaryKey: 'id',
+    fields: [
+      text('id', 'job and bed', key),
+      text('job', 'id of the job', required),
+      text('name', 'as the grower calls it'),
+      text('kind', 'shape', { required: true, enum: VESSEL_KINDS }),
+      count('count', 'so many of them'),
+      amount('litres', 'mix in one, L'),
+      text('crop', 'id of the crop'),
+      { name: 'planted_on', type: 'date', description: 'day it was planted or sown' },
+    ],
+    rows: jobs.flatMap((j) =>
+      j.fills.map((f) => {
+        const needed = mixNeededFor({ spec: f.spec, sunkBy: null })
+        return {
+          id: bedId(j.id, f.id),
+          job: j.id,
+          name: f.spec.name,
+          kind: f.spec.vessel.kind,
+          count: Math.round(f.count),
+          litres: needed.ok ? tidy(needed.value.net) : null,
+          crop: f.cropId ?? j.cropId,
+          planted_on: j.plantedOn,
+        }
+      }),
+    ),
+  }
+  const batches: Table = {
+    name: 'batches',
+    title: 'Mixes as they were made',
+    primaryKey: 'id',
+    fields: [
+      text('id', 'id of the record', key),
+      text('job', 'id of the job', required),
+      text('name', 'of the job when it was mixed'),
+      { name: 'made_on', type: 'date', description: 'day it was mixed', constraints: required },
+      text('crop', 'id of the crop'),
+      amount('litres', 'mix in all, L'),
+      count('batches', 'batches it was made in'),
+      amount('lime', 'limes together, g'),
+      amount('paid', 'paid for what was bought, in the grower’s money'),
+      amount('used', 'cost of what went in'),
+      amount('ph_expected', 'six weeks after mixing'),
+      amount('air_expected', 'air-filled porosity at container capacity, fraction'),
+    ],
+    rows: records.map((r) => ({
+      id: r.id,
+      job: r.jobId,
+      name: r.jobName,
+      made_on: r.madeOn,
+      crop: r.cropId,
+      litres: tidy(r.blendLitres),
+      batches: r.batchCount,
+      lime: tidy(r.limes.reduce((s, l) => s + l.grams, 0)),
+      paid: r.paid,
+      used: r.used,
+      ph_expected: tidy(r.predicted.pH),
+      air_expected: tidy(r.predicted.airFilledPorosity),
+    })),
+  }
+  const parts: Table = {
+    name: 'parts',
+    title: 'What went into each mix',
+    foreignKeys: [BATCH_KEY],
+    fields: [
+      text('batch', 'id of the record', required),
+      text('material', 'id of the material, lime or dressing', required),
+      text('name', 'as it was called'),
+      amount('litres', 'loose, L; empty for what is weighed'),
+      amount('grams', 'of limes and dressings, g'),
+    ],
+    rows: records.flatMap((r) => [
+      ...r.measured.map((m) => ({
+        batch: r.id,
+        material: m.materialId,
+        name: m.materialName,
+        litres: tidy(m.litres),
+        grams: null,
+      })),
+      ...r.limes.map((l) => ({
+        batch: r.id,
+        material: l.limeId,
+        name: l.limeName,
+        litres: null,
+        grams: tidy(l.grams),
+      })),
+      ...r.dressings.map((d) => ({
+        batch: r.id,
+        material: d.dressingId,
+        name: d.dressingName,
+        litres: null,
+        grams: tidy(d.grams),
+      })),
+    ]),
+  }
+  const reading = (
+    of: { id: string; at: string; source: string; figure: string; unit: string; value: number },
+    more: {
+      batch?: string | null
+      bed?: string | null
+      material?: string | null
+      expected?: number | null
+      count?: number
+    },
+  ) => ({
+    id: of.id,
+    at: moment(of.at),
+    source: of.source,
+    batch: more.batch ?? null,
+    bed: more.bed ?? null,
+    material: more.material ?? null,
+    figure: of.figure,
+    value: tidy(of.value),
+    unit: of.unit,
+    expected: more.expected === undefined || more.expected === null ? null : tidy(more.expected),
+    count: more.count ?? 1,
+  })
+  const readings: Table = {
+    name: 'readings',
+    title: 'Readings at the tub, in the log and by field tests',
+    primaryKey: 'id',
+    foreignKeys: [BATCH_KEY, BED_KEY],
+    fields: [
+      text('id', 'of the reading', key),
+      { name: 'at', type: 'datetime', description: 'when it was read', constraints: required },
+      text('source', 'where it was noted', { required: true, enum: ['tub', 'log', 'test'] }),
+      text('batch', 'id of the record'),
+      text('bed', 'id of the bed'),
+      text('material', 'id of the material, where it was tested alone'),
+      text('figure', 'what was read', required),
+      { ...amount('value', 'as read, in the unit beside it'), constraints: required },
+      text('unit', 'of value and expected; empty for fractions and pH'),
+      amount('expected', 'what was foretold of it'),
+      count('count', 'readings it is the mean of'),
+    ],
+    rows: [
+      ...records.flatMap((r) =>
+        r.readings.map(({ id, at, kind, value, expected }) =>
+          reading(
+            {
+              id: `tub:${id}`,
+              at,
+              source: 'tub',
+              figure: kind,
+              unit: kind === 'salts' ? SALTS_OF.slurry! : '',
+              value,
+            },
+            { batch: r.id, expected },
+          ),
+        ),
+      ),
+      ...entries.flatMap(({ id, at, kind, value, expected, jobId, fillId }) =>
+        value !== null && (kind === 'pH' || kind === 'salts' || kind === 'weight' || kind === 'sunk')
+          ? [
+              reading(
+                {
+                  id: `log:${id}`,
+                  at,
+                  source: 'log',
+                  figure: kind,
+                  unit: kind === 'salts' ? SALTS_OF.slurry! : (UNIT[kind] ?? ''),
+                  value,
+                },
+                { batch: batchOf.get(jobId) ?? null, bed: known(jobId, fillId), expected },
+              ),
+            ]
+          : [],
+      ),
+      ...testsOf(garden).flatMap((t) => {
+        const found = t.finishedAt ? averaged(t.test, t.repeats) : null
+        if (!found?.ok) return []
+        return Object.entries(found.value).map(([figure, a]) =>
+          reading(
+            {
+              id: `test:${t.id}:${figure}`,
+              at: t.finishedAt!,
+              source: 'test',
+              figure: `${t.test} ${figure}`,
+              unit:
+                figure === 'electricalConductivity' ? (SALTS_OF[t.test] ?? '') : (FIGURE_UNITS[figure] ?? ''),
+              value: a.mean,
+            },
+            {
+              batch: t.jobId ? (batchOf.get(t.jobId) ?? null) : null,
+              bed: t.jobId ? known(t.jobId, t.fillId) : null,
+              material: t.materialId,
+              expected: t.expected[figure] ?? null,
+              count: a.count,
+            },
+          ),
+        )
+      }),
+    ],
+  }
+  const harvests: Table = {
+    name: 'harvests',
+    title: 'Harvests',
+    primaryKey: 'id',
+    foreignKeys: [BED_KEY],
+    fields: [
+      text('id', 'of the harvest', key),
+      { name: 'at', type: 'datetime', description: 'when', constraints: required },
+      text('job', 'id of the job', required),
+      text('bed', 'id of the bed; empty for all of the job'),
+      amount('kg', 'weight, kg'),
+      count('pieces', 'fruits, heads or bunches'),
+      text('note', 'a word with it'),
+    ],
+    rows: entries
+      .filter((e) => e.kind === 'harvest')
+      .map((e) => ({
+        id: e.id,
+        at: moment(e.at),
+        job: e.jobId,
+        bed: known(e.jobId, e.fillId),
+        kg: e.value,
+        pieces: e.count,
+        note: e.note,
+      })),
+  }
+  const log: Table = {
+    name: 'log',
+    title: 'Everything noted in the season',
+    primaryKey: 'id',
+    foreignKeys: [BED_KEY],
+    fields: [
+      text('id', 'of the line', key),
+      { name: 'at', type: 'datetime', description: 'when', constraints: required },
+      text('job', 'id of the job', required),
+      text('bed', 'id of the bed; empty for all of the job'),
+      text('kind', 'what was done, read or seen', { required: true, enum: ENTRY_KINDS }),
+      amount('value', 'in the unit beside it'),
+      text('unit', 'of the value'),
+      text('note', 'a word with it'),
+    ],
+    rows: entries.map((e) => ({
+      id: e.id,
+      at: moment(e.at),
+      job: e.jobId,
+      bed: known(e.jobId, e.fillId),
+      kind: e.kind,
+      value: e.value,
+      unit: UNIT[e.kind] ?? '',
+      note: e.note,
+    })),
+  }
+  return [beds, batches, parts, readings, harvests, log]
+}
+
+const FIGURE_UNITS: Record<string, string> = {
+  moistDensity: 'kg/L',
+  dryDensity: 'kg/L',
+  sunk: 'cm',
+  seconds: 's',
+  cmPerHour: 'cm/h',
+}
+/** A moment to the second: Table Schema knows no less. */
+const moment = (at: string) => at.replace(/\.\d+Z$/, 'Z')
+const tidy = (x: number) => Number(x.toPrecision(7))
+const BOM = '\uFEFF'
+
+/** The files of a data package by their path in it. */
+export function dataPackageFiles(garden: Garden, at: string): Map<string, string> {
+  const tables = tablesOf(garden)
+  const descriptor = {
+    profile: 'tabular-data-package',
+    name: 'open-bed-garden',
+    title: 'Beds, mixes, readings and harvests of a garden',
+    description: 'Metric units, whatever the grower reads: the unit stands with each column.',
+    created: at,
+    resources: tables.map(({ name, title, fields, primaryKey, foreignKeys }) => ({
+      profile: 'tabular-data-resource',
+      name,
+      title,
+      path: `data/${name}.csv`,
+      format: 'csv',
+      mediatype: 'text/csv',
+      encoding: 'utf-8',
+      schema: {
+        fields,
+        missingValues: [''],
+        ...(primaryKey ? { primaryKey } : {}),
+        ...(foreignKeys ? { foreignKeys } : {}),
+      },
+    })),
+  }
+  return new Map([
+    ['datapackage.json', JSON.stringify(descriptor, null, 2)],
+    ...tables.map(({ name, fields, rows }): [string, string] => [
+      `data/${name}.csv`,
+      csvOf(
+        rows,
+        fields.map((f) => f.name),
+      ).replace(BOM, ''),
+    ]),
+  ])
+}
+
+/**
+ * A garden's beds, batches, readings and harvests as a Frictionless tabular data package, zipped: for a spreadsheet, a
+ * notebook or a statistician. Source: Frictionless Data Package 1, Table Schema 1.
+ */
+export const dataPackage = (garden: Garden, at: string): Uint8Array =>
+  zipSync(Object.fromEntries([...dataPackageFiles(garden, at)].map(([path, body]) => [path, strToU8(body)])))
