@@ -1,6 +1,6 @@
-/** Hands a text to the browser to save as a file. */
-export function saveFile(name: string, text: string, type: string) {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+/** Hands a text or bytes to the browser to save as a file. */
+export function saveFile(name: string, content: string | Uint8Array, type: string) {
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name

@@ -66,6 +66,8 @@ export function commandText(command: Command): string {
       return `filling ${bedTitle(command.fill.spec)}`
     case 'jobBed/change':
       return 'how many, or topping up'
+    case 'jobBed/split':
+      return 'noting each pot by itself'
     case 'jobBed/list':
       return 'putting it among the beds'
     case 'jobBed/remove':

@@ -2,11 +2,12 @@ import type { Dressing, Material, MaterialPropertyName, Property } from '@/core/
 import type { LearnedFigures, LearnedProperty } from '@/core/data/learned'
 import type { GardenReading } from '@/model/learn/readings'
 import type { ReadingTold } from '@/core/ranges'
+import { isShare, type Foretold } from '@/model/learn/foretold'
 import { counted } from './counted'
 import { dayText } from './dates'
 import { figureWords } from './materialFigures'
 import { testFigureText } from './testFollows'
-import type { UnitSystem } from './units'
+import { percentText, pHText, type UnitSystem } from './units'
 import type { TestFigure } from '@/core/fieldTests'
 
 /** A property before and after, in words. */
@@ -156,3 +157,18 @@ export const questionedText = (what: string): string =>
 /** How many readings wait to be learned from. */
 export const waitingText = (count: number): string =>
   count === 0 ? 'Every reading has been learned from.' : `${counted(count, 'reading')} to learn from.`
+
+/** How well the readings of one kind were foretold. */
+export function foretoldText({ kind, count, inside, mean, size }: Foretold): string {
+  const name = kind === 'pH' ? 'pH' : KIND_NAMES[kind].replace(/^./, (c) => c.toUpperCase())
+  const fraction = kind === 'drainTest' || kind === 'waterHeld' || kind === 'blendingLoss'
+  const amount = (x: number) =>
+    isShare(kind)
+      ? percentText(Math.abs(x))
+      : fraction
+        ? `${Math.abs(100 * x).toFixed(1)} points`
+        : pHText(Math.abs(x))
+  const off = `on the mean ${amount(mean)} ${mean < 0 ? 'lower' : 'higher'} than expected`
+  const apart = count > 1 ? `, ${amount(size)} off in either direction` : ''
+  return `${name}: ${inside} of ${counted(count, 'reading')} inside the likely range; ${off}${apart}.`
+}

@@ -4,18 +4,15 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import TextField from '@/components/field/TextField.vue'
-import FigureTable from '@/components/frame/FigureTable.vue'
 import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import RecordList from '@/components/record/RecordList.vue'
 import RecordSheet from '@/components/record/RecordSheet.vue'
 import { usePhotos } from '@/composables/usePhotos'
 import { saveFile } from '@/composables/saveFile'
-import { entriesOf, jobKey } from '@/model/garden/garden'
+import { jobKey } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
-import { foretoldOf, missesOf } from '@/model/make/foretold'
 import { recordsCsv } from '@/model/sheets/recordSheet'
 import { useGarden } from '@/stores/garden'
-import { foretoldRows, missText } from '@/text/foretold'
 import { recordCrop } from '@/text/records'
 
 const garden = useGarden()
@@ -40,8 +37,6 @@ const rows = computed(() => {
 })
 const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ?? rows.value[0])
 const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
-const foretold = computed(() => foretoldOf(garden.mixRecords, (jobId) => entriesOf(garden.records, jobId)))
-const misses = computed(() => missesOf(foretold.value).map(missText))
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>
   saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
@@ -60,6 +55,15 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
         @click="saveCsv"
       />
     </div>
+    <p v-if="garden.mixRecords.length" class="soft">
+      <RouterLink :to="{ name: 'seasons', params: { garden: garden.name } }"
+        >Compare seasons and treatments</RouterLink
+      >
+      ·
+      <RouterLink :to="{ name: 'foretold', params: { garden: garden.name } }"
+        >How well was it foretold?</RouterLink
+      >
+    </p>
     <p v-if="garden.mixRecords.length === 0" class="soft empty">
       Nothing recorded yet. When a batch is mixed, its recipe, date and note come here, with the air, water
       and pH that were expected, so that next year you know why one tub did better than another.
@@ -94,11 +98,6 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
         />
       </RecordSheet>
     </div>
-    <section v-if="foretold.length" class="foretold" aria-labelledby="foretold-title">
-      <h2 id="foretold-title">How well was it foretold?</h2>
-      <p v-for="m in misses" :key="m">{{ m }}</p>
-      <FigureTable :head="['Reading', 'Expected', 'Read']" :rows="foretoldRows(foretold)" />
-    </section>
   </div>
 </template>
 
@@ -123,9 +122,5 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
-}
-.foretold {
-  margin-top: 28px;
-  max-width: 640px;
 }
 </style>

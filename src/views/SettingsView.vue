@@ -25,6 +25,11 @@ import { previewInWorker } from '@/workers/core.client'
 
 const garden = useGarden()
 const saveAll = useSaveAll()
+/** Tables for a spreadsheet or a statistician; the garden file above is the backup. */
+async function savePackage() {
+  const { dataPackage } = await import('@/model/sheets/dataPackage')
+  saveFile('open-bed data.zip', dataPackage(garden.records, new Date().toISOString()), 'application/zip')
+}
 const { kept } = useOffline()
 /** The browser asks; what it is told stays between it and the grower. */
 async function install() {
@@ -132,6 +137,13 @@ async function afresh() {
       </p>
       <div class="row">
         <Button label="Save everything to a file" icon="pi pi-download" @click="saveAll" />
+        <Button
+          label="Save a data package"
+          icon="pi pi-table"
+          outlined
+          title="Beds, batches, readings and harvests as tables (Frictionless), zipped"
+          @click="savePackage"
+        />
         <FileButton
           label="Bring in from a file…"
           name="File to bring in"

@@ -19,6 +19,7 @@ export interface OutsideCheck {
     | 'ranges'
     | 'season'
     | 'structure'
+    | 'trial'
     | 'units'
     | 'water'
     | 'weight'

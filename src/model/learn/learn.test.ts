@@ -3,6 +3,7 @@ import { keepOwnRows, materialById, ownRows, type OwnRows } from '@/core/data'
 import { useLearning } from '@/composables/useLearning'
 import { useTaught } from '@/composables/useTaught'
 import { demoGarden } from '@/demo/demoGarden'
+import { foretoldText, readingToldRows } from '@/text/learned'
 import { exportFile, previewImport } from '@/storage/exportFile'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
@@ -13,6 +14,7 @@ import { evaluateJob } from '../mix/evaluateJob'
 import { learnRequest } from './batches'
 import { expectedOfTest } from './expected'
 import { readingsTaught } from './figuresTaught'
+import { foretoldOf } from './foretold'
 import { newReadings, readingsOfGarden } from './readings'
 import { startingTest } from './startingTest'
 
@@ -197,5 +199,24 @@ describe('learning that lasts', () => {
     const rows: OwnRows = rowsInUse(back)
     keepOwnRows(rows)
     expect(pHOf(back)).toBeCloseTo(pHOf(garden.records), 9)
+  }, 30_000)
+})
+
+describe('how well it was foretold', () => {
+  test('is told by figure: inside the likely range, how far off, with what is expected since', async () => {
+    const garden = door(withTests(slurry('t', 12, [{ pH: 6, salts: 1 }]), slurry('odd', 30, [{ pH: 9.2 }])))
+    const learning = useLearning(garden, garden.worker)
+    const taught = useTaught(garden, learning)
+    const told = (await learning.tell())!
+    const [pH] = foretoldOf(told)
+    expect(pH).toMatchObject({ kind: 'pH', count: 2, inside: 1 })
+    expect(foretoldText(pH!)).toMatch(/^pH: /)
+    expect(foretoldText(pH!)).toContain('1 of 2 readings inside the likely range')
+    const rows = readingToldRows(told, taught.nameOf, 'metric')
+    expect(rows.find((r) => r.id === 'odd:pH')!.cells[3]).toBe('questioned')
+    expect(rows[0]!.cells[2]).toMatch(/\(.* to .*\)/)
+    // Nothing is kept by looking.
+    expect(learnedOf(garden.records)).toBeUndefined()
+    expect(foretoldOf([])).toEqual([])
   }, 30_000)
 })

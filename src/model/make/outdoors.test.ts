@@ -6,10 +6,8 @@ import { CLIMATES } from '@/core/data/climates'
 import { demoGarden } from '@/demo/demoGarden'
 import { randomJob } from '@/text/testing/randomJob'
 import { boughtId, gatherLines, isBought, shoppingText, withBought } from '@/text/gather'
-import { foretoldRows, missText } from '@/text/foretold'
 import { labelText } from '@/text/label'
 import { otherwiseTexts, phCheckText, pressText, saltCheckText, spokenText } from '@/text/making'
-import { foretoldOf, missesOf } from './foretold'
 import { againstBagsText, bedCostRows, moneyRows, nudgeText } from '@/text/money'
 import { clashText, durationText, mixingDayText, stepText } from '@/text/preparing'
 import { leftText as countdownText } from '@/text/timers'
@@ -671,39 +669,6 @@ describe('at the tub', () => {
       'Time, 2 h ago',
     ])
   })
-})
-
-test('what was foretold of readings is told beside them, with how far off it is on the mean', () => {
-  const reading = (id: string, kind: 'pH' | 'salts', value: number, expected: number | null) => ({
-    id,
-    batch: 0,
-    at: `2026-04-0${id}T09:00:00.000Z`,
-    day: 0,
-    kind,
-    value,
-    expected,
-  })
-  const record = recordFrom(
-    {
-      ...job,
-      readings: [
-        reading('2', 'pH', 5.6, 6),
-        reading('1', 'pH', 5.8, 6),
-        reading('3', 'salts', 1.2, 1),
-        reading('4', 'pH', 7, null),
-      ],
-    },
-    q,
-    { id: 'r', madeOn: '2026-04-01', note: '', jobName: 'Peppers' },
-  )
-  const foretold = foretoldOf([record])
-  expect(foretold.map((f) => f.id)).toEqual(['1', '2', '3'])
-  expect(foretoldRows(foretold)[0]).toEqual(['Peppers, 1 Apr 2026', 'pH 6.0', 'pH 5.8'])
-  expect(missesOf(foretold).map(missText)).toEqual([
-    'pH, 2 readings: on the mean 0.3 lower than expected, 0.3 off in either direction.',
-    'Salts, 1 reading: on the mean 20 % higher than expected.',
-  ])
-  expect(missesOf([])).toEqual([])
 })
 
 test('a label says what is in a pot within its lines, with what was read before what is expected', () => {

@@ -6,8 +6,7 @@ import { changesOf } from '../garden/commands'
 import { entriesOf, entryKey, jobOf, placeOf, recordOf } from '../garden/garden'
 import { entrySchema, ENTRY_KINDS, kindOfKey, type Entry } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
-import { foretoldOf } from '../make/foretold'
-import { dayOf, expectedOn, logCsv, readingsIn } from './log'
+import { dayOf, expectedOn, logCsv } from './log'
 
 const garden = demoGarden()
 const job = jobOf(garden, 'peppers-26')!
@@ -62,15 +61,6 @@ describe('the log of a season', () => {
     expect(expectedOn(evaluation, 'salts', 3)).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
     expect(expectedOn(evaluation, 'salts', 60)).toBeNull()
     expect(expectedOn(evaluation, 'weight', 3)).toBeNull()
-  })
-  test('readings of it count among what was foretold', () => {
-    const lines = [
-      entry({ id: 'p', kind: 'pH', value: 5.9, expected: 6.2 }),
-      entry({ id: 'w', kind: 'weight', value: 30 }),
-    ]
-    expect(readingsIn(lines).map((r) => r.id)).toEqual(['p'])
-    const foretold = foretoldOf([{ ...record, readings: [] }], () => lines)
-    expect(foretold).toMatchObject([{ id: 'p', expected: 6.2, read: 5.9, recordId: record.id }])
   })
   test('says what it holds in the grower’s units, and what is missing', () => {
     expect(entryText(entry({ kind: 'pH', value: 5.9, expected: 6.2 }), 'us')).toBe('5.9, 6.2 expected')

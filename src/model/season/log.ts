@@ -1,6 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { Evaluation } from '@/core/evaluate'
-import type { Entry, EntryKind, Job, MixRecord, Reading } from '../garden/schemas'
+import { SALTS_UNTIL } from '@/core/fieldTests'
+import type { Entry, EntryKind, Job, MixRecord } from '../garden/schemas'
 import type { Settings } from '../garden/schemas'
 import { csvOf } from '../sheets/sheet'
 import { SHEET_UNITS } from '../sheets/sheetUnits'
@@ -29,18 +30,6 @@ export function expectedOn(evaluation: Evaluation, kind: EntryKind, day: number 
   const share = b.day > a.day ? (day - a.day) / (b.day - a.day) : 0
   return a.pH + share * (b.pH - a.pH)
 }
-/** Days after which watering has moved the salts. Source: our assumption. */
-const SALTS_UNTIL = 14
-
-/** Readings of a log as those at the tub are kept, with what was expected of them. */
-export const readingsIn = (
-  entries: readonly Entry[],
-): (Pick<Reading, 'id' | 'at' | 'value' | 'expected'> & {
-  kind: 'pH' | 'salts'
-})[] =>
-  entries.flatMap(({ id, at, kind, value, expected }) =>
-    (kind === 'pH' || kind === 'salts') && value !== null ? [{ id, at, kind, value, expected }] : [],
-  )
 
 /** A log as CSV, in the grower's units; `bedName` names a bed, `kindName` a kind. */
 export function logCsv(

@@ -73,6 +73,8 @@ export type Command =
   | { type: 'jobBed/spec'; jobId: string; fillId: string; change: Partial<BedSpec> }
   /** Puts a container that stood in the job alone among the beds. */
   | { type: 'jobBed/list'; jobId: string; fillId: string; bedId: string; createdAt: string }
+  /** Several pots under one name become so many, each noted by itself. */
+  | { type: 'jobBed/split'; jobId: string; fills: JobBed[] }
   | { type: 'jobBed/remove'; jobId: string; fillId: string }
   /** Litres to make; null to fill the containers. */
   | { type: 'job/amount'; jobId: string; litres: number | null }

@@ -42,6 +42,8 @@ export function nextJob(job: Job, command: Command): Job {
       return { ...job, judgedIn: command.fillId }
     case 'jobBed/add':
       return { ...job, fills: [...job.fills, command.fill] }
+    case 'jobBed/split':
+      return { ...job, fills: command.fills }
     case 'jobBed/change':
       return changedFill(job, command.fillId, (f) => ({ ...f, ...command.change }))
     case 'jobBed/spec':

@@ -1,0 +1,91 @@
+import { describe, expect, test } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
+import { differedTexts, differenceText, harvestText, trialText } from '@/text/compareSeasons'
+import { changesOf } from '../garden/commands'
+import { entryKey, jobKey, jobOf, type Garden } from '../garden/garden'
+import type { AnyData, Entry, Job } from '../garden/schemas'
+import { bedSeasons, compareSides, harvestPer, splitFill } from './compareSeasons'
+
+const demo = demoGarden()
+const job = jobOf(demo, 'peppers-26')!
+let made = 0
+const harvest = (fillId: string | null, kg: number, jobId = job.id): Entry => ({
+  id: `h${++made}`,
+  jobId,
+  fillId,
+  at: '2026-08-01T10:00:00.000Z',
+  kind: 'harvest',
+  value: kg,
+  count: null,
+  expected: null,
+  note: '',
+})
+const many = <T>(n: number, of: (i: number) => T) => Array.from({ length: n }, (_, i) => of(i))
+/** The peppers with so many pots, each noted by itself. */
+const potsOf = (id: string, n: number): Job => {
+  const fill = { ...job.fills[0]!, count: n, spec: { ...job.fills[0]!.spec, name: 'Pot' } }
+  const whole = { ...job, id, fills: [fill] }
+  let k = 0
+  return { ...whole, fills: splitFill(whole, fill.id, () => `${id}-${++k}`) }
+}
+const gardenOf = (jobs: Job[], entries: Entry[]): Garden =>
+  new Map<string, AnyData>([
+    ...[...demo].filter(([k]) => !k.startsWith('job/') && !k.startsWith('entry/')),
+    ...jobs.map((j) => [jobKey(j.id), j] as const),
+    ...entries.map((e) => [entryKey(e.id), e] as const),
+  ])
+
+describe('seasons side by side', () => {
+  test('pots split from one name are noted each by itself, and nothing else of the job changes', () => {
+    const four = potsOf('a', 4)
+    expect(four.fills.map((f) => f.count)).toEqual([1, 1, 1, 1])
+    expect(new Set(four.fills.map((f) => f.id)).size).toBe(4)
+    expect(four.fills[0]!.id).toBe(job.fills[0]!.id)
+    expect(four.fills[2]!.spec.name).toBe('Pot 3')
+    const single = { ...job, fills: [{ ...job.fills[0]!, count: 1 }] }
+    expect(splitFill(single, single.fills[0]!.id, () => 'x')).toEqual(single.fills)
+    const [change] = changesOf(new Map([[jobKey(job.id), job]]), {
+      type: 'jobBed/split',
+      jobId: job.id,
+      fills: four.fills,
+    })
+    expect((change!.after as Job).fills).toHaveLength(4)
+  })
+  test('what was noted for all beds is shared out by their litres', () => {
+    const a = potsOf('a', 3)
+    const rows = bedSeasons(gardenOf([a], [harvest(null, 3, 'a'), harvest(a.fills[0]!.id, 1, 'a')]))
+    expect(rows.map((r) => r.kg)).toEqual([expect.closeTo(2, 9), expect.closeTo(1, 9), expect.closeTo(1, 9)])
+    expect(rows.reduce((s, r) => s + r.kg, 0)).toBeCloseTo(4, 9)
+    expect(harvestPer('litre', rows[0]!)).toBeCloseTo(2 / rows[0]!.litres, 9)
+    expect(harvestPer('plant', { ...rows[0]!, plants: 0 })).toBeNull()
+  })
+  test('two pots each cannot tell; twelve tell a large difference, and what was done differently is said', () => {
+    const [a, b] = [potsOf('a', 12), potsOf('b', 12)]
+    const garden = gardenOf(
+      [a, b],
+      [
+        ...a.fills.map((f, i) => harvest(f.id, 1 + 0.05 * i, 'a')),
+        ...b.fills.map((f, i) => harvest(f.id, 1.8 + 0.05 * i, 'b')),
+        ...many(5, (i): Entry => ({ ...harvest(null, 0, 'b'), kind: 'fed', id: `f${i}`, value: 5 })),
+      ],
+    )
+    const rows = bedSeasons(garden)
+    const side = (id: string, n = 12) => rows.filter((r) => r.job.id === id).slice(0, n)
+    const two = compareSides(side('a', 2), side('b', 2), 'plant')
+    expect(two.difference.range).toBeNull()
+    expect(differenceText(two.difference, 'plant', 'metric')).toContain('Two pots each cannot tell')
+    const all = compareSides(side('a'), side('b'), 'plant')
+    expect(all.difference.isSure).toBe(true)
+    expect(differenceText(all.difference, 'plant', 'metric')).toMatch(/B gave \d+ % more, likely between/)
+    expect(differedTexts(all)).toContain('Fed: 0 times A, 5 times B')
+    expect(differenceText(compareSides([], side('b'), 'plant').difference, 'plant', 'us')).toContain(
+      'Choose beds',
+    )
+  })
+  test('harvests are told in the grower’s units', () => {
+    expect(harvestText(1.36, 'plant', 'us')).toMatch(/lb a plant/)
+    expect(harvestText(0.05, 'litre', 'us')).toMatch(/lb a gallon|oz a gallon/)
+    expect(harvestText(0.05, 'litre', 'metric')).toMatch(/for 10 L/)
+    expect(trialText(2)).toContain('Three pots')
+  })
+})

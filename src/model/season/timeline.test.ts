@@ -1,0 +1,195 @@
+import { describe, expect, test } from 'vitest'
+import { saltsCourse } from '@/core/nutrients'
+import { demoGarden } from '@/demo/demoGarden'
+import { timelineRows, timelineWords } from '@/text/timeline'
+import { jobOf, placeOf, recordOf } from '../garden/garden'
+import type { Entry, EntryKind } from '../garden/schemas'
+import { startingTest } from '../learn/startingTest'
+import { evaluateJob } from '../mix/evaluateJob'
+import { logFromText } from '../sheets/logSheet'
+import { logCsv } from './log'
+import { TIMELINES, timelineOf } from './timeline'
+import { ENTRY_NAMES } from '@/text/log'
+
+const garden = demoGarden()
+const job = jobOf(garden, 'peppers-26')!
+const record = recordOf(garden, job.recordId!)!
+const found = evaluateJob(job, placeOf(garden), { slices: 60, years: [1, 2, 3] })
+if (!found.ok) throw new Error(found.problem.code)
+const evaluation = found.value
+const on = (days: number) =>
+  new Date(Date.parse(`${record.madeOn}T12:00:00Z`) + days * 86_400_000).toISOString()
+const entry = (kind: EntryKind, days: number, value: number | null = null): Entry => ({
+  id: `${kind}${days}`,
+  jobId: job.id,
+  fillId: null,
+  at: on(days),
+  kind,
+  value,
+  count: null,
+  expected: null,
+  note: '',
+})
+const of = (kind: Parameters<typeof timelineOf>[0], entries: Entry[], tests = [] as never[]) =>
+  timelineOf(kind, { job, record, evaluation, entries, tests })!
+
+describe('a season by one thing', () => {
+  test('has what was expected, in order, and what was read on it', () => {
+    const pH = of('pH', [entry('pH', 30, 6), entry('pH', 14, 5.8)])
+    expect(pH.read).toEqual([
+      { day: 14, value: 5.8 },
+      { day: 30, value: 6 },
+    ])
+    for (const kind of TIMELINES) {
+      const days = of(kind, []).expected.map((p) => p.day)
+      expect(days, kind).toEqual([...days].sort((a, b) => a - b))
+      expect(days.length, kind).toBeGreaterThan(1)
+    }
+  })
+  test('salts begin as the fresh mix and are washed out; the level sinks', () => {
+    const salts = of('salts', []).expected
+    expect(salts[0]!.value).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
+    for (const { value } of salts) expect(value).toBeGreaterThan(0)
+    // Half of what is in reach washes out in a week, and nothing comes: what is not feed goes as nitrate does.
+    const week = (day: number, pool: number) => ({
+      day,
+      supply: 0,
+      demand: 0,
+      uptake: 0,
+      leached: pool,
+      pool,
+    })
+    const weeks = { nitrogen: [week(7, 8), week(14, 4), week(21, 2)], potassium: [] }
+    const washed = saltsCourse(2, weeks, 0.8).map((s) => s.saturatedExtract)
+    expect(washed[1]! / washed[0]!).toBeCloseTo(0.5, 1)
+    expect(washed[2]! / washed[1]!).toBeCloseTo(0.5, 1)
+    const level = of('level', [entry('sunk', 400, 4)]).expected
+    expect(level[0]).toEqual({ day: 0, value: 0 })
+    expect(level.at(-1)!.value).toBeGreaterThan(0)
+  })
+  test('waterings are the days between them; a gap in the log is none', () => {
+    const read = of('waterings', [
+      entry('watered', 10),
+      entry('watered', 12),
+      entry('watered', 12),
+      entry('watered', 15),
+      entry('watered', 80),
+    ]).read
+    expect(read).toEqual([
+      { day: 12, value: 2 },
+      { day: 15, value: 3 },
+    ])
+  })
+  test('five thousand waterings are drawn by the week', () => {
+    const many = Array.from({ length: 5000 }, (_, i) => ({ ...entry('pH', i % 150, 6), id: `${i}` }))
+    const { read } = of('pH', many)
+    expect(read.length).toBeLessThan(40)
+    expect(read[0]!.value).toBeCloseTo(6, 9)
+  })
+  test('a test of another extract is no reading on this scale', () => {
+    const test = (kind: 'slurry' | 'paste') => ({
+      ...startingTest(kind, kind, { jobId: job.id }, on(5)),
+      finishedAt: on(5),
+      repeats: [{ salts: 1.5 }],
+    })
+    const { read } = timelineOf('salts', {
+      job,
+      record,
+      evaluation,
+      entries: [],
+      tests: [test('slurry'), test('paste')],
+    })!
+    expect(read).toEqual([{ day: 5, value: 1.5 }])
+  })
+  test('without a day to count from there is none', () => {
+    expect(
+      timelineOf('pH', {
+        job: { ...job, plantedOn: null },
+        record: undefined,
+        evaluation,
+        entries: [],
+        tests: [],
+      }),
+    ).toBeNull()
+  })
+  test('the table says the same, in the grower’s units', () => {
+    const level = of('level', [entry('sunk', 30, 5.08)])
+    const rows = timelineRows(level, record.madeOn, 'level', 'us')
+    expect(rows.find((r) => r[2] !== '')![2]).toBe('2.0')
+    expect(timelineWords('level', 'us').axis).toBe('inches sunk')
+  })
+})
+
+describe('readings from a sheet', () => {
+  const read = (text: string, units: 'metric' | 'us' = 'metric') =>
+    logFromText(text, job.id, {
+      units,
+      kindOf: (word) =>
+        (Object.keys(ENTRY_NAMES) as EntryKind[]).find(
+          (k) =>
+            k.toLowerCase() === word.toLowerCase() ||
+            ENTRY_NAMES[k].name.toLowerCase() === word.toLowerCase(),
+        ),
+      bedOf: (name) => (name === 'All beds' ? null : name === 'Bags' ? 'f1' : undefined),
+      newId: () => 'n',
+    })
+  test('of a meter: EC in microsiemens, a time, a comma for a point', () => {
+    const { entries, problems } = read(
+      'date;time;what;value;unit\n2026-05-14;08:30;EC;1250;µS/cm\n2026-05-14;;pH;6,2;',
+    )
+    expect(problems).toEqual([])
+    expect(entries.map((e) => [e.kind, e.value])).toEqual([
+      ['salts', 1.25],
+      ['pH', 6.2],
+    ])
+    expect(new Date(entries[0]!.at).getMinutes()).toBe(30)
+  })
+  test('what the log saves it reads again, in both units', () => {
+    const lines = [
+      entry('watered', 3, 7.57),
+      entry('sunk', 20, 5.08),
+      entry('harvest', 60, 1.36),
+      entry('pH', 15, 6.1),
+    ]
+    for (const units of ['metric', 'us'] as const) {
+      const text = logCsv(
+        lines,
+        units,
+        () => 'All beds',
+        (k) => ENTRY_NAMES[k].name,
+      )
+      const back = read(text, units)
+      expect(back.problems).toEqual([])
+      back.entries.forEach((e, i) => {
+        expect(e.kind).toBe(lines[i]!.kind)
+        expect(Math.abs(e.value! - lines[i]!.value!) / lines[i]!.value!).toBeLessThan(0.04)
+      })
+    }
+  })
+  test('each row that cannot be taken is told with its column; the others are taken', () => {
+    const { entries, problems } = read(
+      [
+        'date,bed,what,value,unit,number,note',
+        '2026-13-40,,pH,6,,,',
+        '2026-05-14,Shed,pH,6,,,',
+        '2026-05-14,,colour,6,,,',
+        '2026-05-14,,pH,12,,,',
+        '2026-05-14,,weight,3,furlong,,',
+        '2026-05-14,,harvest,,,2.5,',
+        '2026-05-14,,note,,,,',
+        '2026-05-14,Bags,harvest,1.5,kg,4,first',
+      ].join('\n'),
+    )
+    expect(problems.map((p) => [p.row, p.why.column])).toEqual([
+      [2, 'date'],
+      [3, 'bed'],
+      [4, 'what'],
+      [5, 'value'],
+      [6, 'unit'],
+      [7, 'number'],
+      [8, 'note'],
+    ])
+    expect(entries).toMatchObject([{ kind: 'harvest', value: 1.5, count: 4, fillId: 'f1', note: 'first' }])
+    expect(read('when,what\n2026-05-14,pH').problems[0]!.why.column).toBe('heading')
+  })
+})
