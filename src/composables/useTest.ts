@@ -59,7 +59,13 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     job,
     change,
     problem,
-    problemText: computed(() => problem.value && testProblemText(problem.value)),
+    isSound: computed(() => problem.value === null),
+    /** What keeps it from being worked out and stands beside no field. */
+    aside: computed(() =>
+      problem.value && (problem.value.code === 'field-missing' || problem.value.code === 'nothing-read')
+        ? testProblemText(problem.value)
+        : null,
+    ),
     rows: computed(() => (worked.value?.ok ? testRows(worked.value.value, expected.value, units.value) : [])),
     follows: computed(() =>
       worked.value?.ok

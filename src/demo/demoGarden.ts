@@ -20,6 +20,7 @@ import { batchCards } from '@/model/make/batchCard'
 import { fillingCards } from '@/model/make/filling'
 import { recordFrom } from '@/model/make/recordFrom'
 import { CLIMATES } from '../core/data/climates'
+import { demoLog } from './demoLog'
 import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 
 /**
@@ -361,5 +362,6 @@ export function demoGarden(): Map<string, AnyData> {
     garden.set(jobKey(job.id), job)
     if (record && job.recordId) garden.set(recordKey(job.recordId), record)
   }
+  for (const [key, data] of demoLog(garden)) garden.set(key, data)
   return garden
 }

@@ -1,5 +1,4 @@
-import type { CauseId, Evidence, Symptom, SymptomPlace } from '@/core/symptoms'
-import type { EvidenceCode } from '@/core/symptoms/causes'
+import type { CauseId, Evidence, EvidenceCode, Symptom, SymptomPlace } from '@/core/symptoms'
 import {
   lengthText,
   percentText,

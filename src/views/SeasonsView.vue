@@ -14,7 +14,7 @@ import { bedTitle, jobTitle } from '@/text/labels'
 import { trialPlan } from '@/core/trial'
 
 const SIDES = [
-  { value: '', label: '–', name: 'neither' },
+  { value: 'neither', label: '–', name: 'neither' },
   { value: 'A', label: 'A' },
   { value: 'B', label: 'B' },
 ] as const
@@ -76,7 +76,7 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
             />
           </span>
           <SwitchField
-            :model-value="sides[item.id] ?? ''"
+            :model-value="sides[item.id] ?? 'neither'"
             :options="SIDES"
             :label="`Side of ${item.name}`"
             @update:model-value="sides = { ...sides, [item.id]: $event }"
@@ -110,6 +110,18 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
 </template>
 
 <style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: stretch;
+}
+section > :is(h1, h2, h3, p, ul) {
+  margin: 0;
+}
+section > .p-button {
+  align-self: flex-start;
+}
 .bed {
   display: flex;
   gap: 12px;
@@ -117,6 +129,9 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
   justify-content: space-between;
   border-bottom: 1px solid var(--rule);
   padding: 6px 0;
+}
+.bed :deep(.p-selectbutton) {
+  flex-wrap: nowrap;
 }
 .about {
   display: block;

@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { choleskyOf, solveBy } from './cholesky'
 import type { Learning } from '../data/learned'
 import { evaluate, type Evaluation, type MixInContainer } from '../evaluate'
 import { fail, succeed, type Outcome } from '../outcome'
@@ -143,16 +143,20 @@ function noiseOf(all: readonly { key: string; measurement: Measurement }[]): num
 }
 
 const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0)
-const solve = (slopes: readonly number[][], noise: readonly number[][]) => {
-  const J = new Matrix(slopes as number[][])
-  const S = J.mmul(J.transpose()).add(new Matrix(noise as number[][]))
-  return new CholeskyDecomposition(S)
-}
+/** The triangle of `J J' + N`. */
+const rootOf = ({ slopes, noise }: Pick<Learning, 'slopes' | 'noise'>) =>
+  choleskyOf(slopes.map((a, i) => slopes.map((b, j) => dot(a, b) + noise[i]![j]!)))
 
 /** `K` of a learning, a line a name. */
-export function gainOf({ slopes, noise }: Pick<Learning, 'slopes' | 'noise'>): number[][] {
-  if (slopes.length === 0) return []
-  return solve(slopes, noise).solve(new Matrix(slopes)).transpose().to2DArray()
+export function gainOf(learning: Pick<Learning, 'slopes' | 'noise'>): number[][] {
+  const { slopes } = learning
+  const root = rootOf(learning)
+  return (slopes[0] ?? []).map((_, j) =>
+    solveBy(
+      root,
+      slopes.map((line) => line[j]!),
+    ),
+  )
 }
 
 const rangeAround = (kind: Measurement['kind'], middle: number, deviation: number): LikelyRange => ({
@@ -250,8 +254,8 @@ function meanAfter(
 export function leftOf(learning: Pick<Learning, 'slopes' | 'noise'>, line: readonly number[]): number {
   const before = dot(line, line)
   if (learning.slopes.length === 0) return Math.sqrt(before)
-  const across = new Matrix(learning.slopes.map((s) => [dot(s, line)]))
-  const explained = across.transpose().mmul(solve(learning.slopes, learning.noise).solve(across)).get(0, 0)
+  const across = learning.slopes.map((s) => dot(s, line))
+  const explained = dot(across, solveBy(rootOf(learning), across))
   return Math.sqrt(Math.max(0, before - explained))
 }
 

@@ -1,6 +1,6 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import type { Learning } from '../data/learned'
 import type { Deviate } from './drawProperty'
+import { choleskyOf } from './cholesky'
 import { gainOf } from './learn'
 import { normal, seededRandom, streamOf, type Random } from './random'
 import type { DeviatesOf } from './rowsOf'
@@ -25,7 +25,7 @@ export function deviatesWith(learning: Learning | null, seed: number): () => Dev
   if (!learning || learning.slopes.length === 0) return () => (row) => () => normal(stream(row))
   const { names, mean, slopes, noise } = learning
   const gain = gainOf(learning)
-  const root = new CholeskyDecomposition(new Matrix(noise)).lowerTriangularMatrix.to2DArray()
+  const root = choleskyOf(noise)
   return () => {
     const xi = new Map<string, number>()
     const learned = new Map<string, number>()

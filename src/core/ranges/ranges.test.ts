@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
 import { LIMES, MATERIALS, cropById } from '../data'
@@ -6,6 +7,7 @@ import { learnedMaterial } from '../data/learned'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { waterContent } from '../water'
+import { choleskyOf, solveBy } from './cholesky'
 import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
@@ -163,6 +165,31 @@ describe('a drawn property', () => {
         if ('fraction' in one.release) expect(one.release.fraction.value).toBeLessThan(1)
         for (const p of Object.values(one.analysis)) expect(p.value).toBeGreaterThanOrEqual(0)
       }
+  })
+})
+
+describe('a positive definite matrix', () => {
+  test('is taken apart and solved as a library does it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 12 }), fc.integer(), (n, seed) => {
+        const next = normals(seed)
+        const square = Matrix.from1DArray(
+          n,
+          n,
+          Array.from({ length: n * n }, () => next()),
+        )
+        const matrix = square.mmul(square.transpose()).add(Matrix.eye(n))
+        const b = Array.from({ length: n }, () => next())
+        const theirs = new CholeskyDecomposition(matrix)
+        const root = choleskyOf(matrix.to2DArray())
+        root.forEach((line, i) =>
+          line.forEach((x, j) => expect(x).toBeCloseTo(theirs.lowerTriangularMatrix.get(i, j), 8)),
+        )
+        const x = theirs.solve(Matrix.columnVector(b)).to1DArray()
+        solveBy(root, b).forEach((v, i) => expect(v).toBeCloseTo(x[i]!, 8))
+      }),
+      DRAWS,
+    )
   })
 })
 

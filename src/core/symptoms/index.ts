@@ -1,4 +1,5 @@
-export { CAUSES, type CauseId, type Evidence } from './causes'
+export { CAUSES, type CauseId } from './causes'
+export { EVIDENCE_CODES, type Evidence, type EvidenceCode } from './evidence'
 export type { BedFacts, KnownFigure } from './facts'
 export { rankCauses, type RankedCause } from './rank'
 export { SYMPTOM_PLACES, SYMPTOMS, type Symptom, type SymptomPlace } from './symptoms'

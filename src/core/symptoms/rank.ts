@@ -1,4 +1,5 @@
-import { CAUSES, type CauseId, type Evidence } from './causes'
+import { CAUSES, type CauseId } from './causes'
+import type { Evidence, Judge } from './evidence'
 import type { BedFacts } from './facts'
 import type { Symptom } from './symptoms'
 
@@ -20,7 +21,7 @@ export interface RankedCause {
  */
 export function rankCauses(symptom: Symptom, facts: BedFacts): RankedCause[] {
   const scored = symptom.causes.map((cause, i) => {
-    const evidence = CAUSES[cause](facts).filter((e): e is Evidence => e !== null)
+    const evidence = (CAUSES[cause] as Judge)(facts).filter((e): e is Evidence => e !== null)
     const score = evidence.reduce<number>((s, e) => s * e.factor, BY_RANK[Math.min(i, BY_RANK.length - 1)]!)
     return { cause, evidence, score }
   })

@@ -16,8 +16,8 @@ export interface SeasonLog extends Noted {
   topUp: (sunk: number) => number
 }
 
-/** A pH read so many days before or after its task counts as that task done. Source: our assumption. */
-const ANSWERS = { before: 5, after: 21 }
+/** A pH read so many days before its task, or at any time after, answers it. Source: our assumption. */
+const EARLY = 5
 /** Weeks of days a correction takes to show. Source: common practice. */
 const LOOK_AGAIN = 14
 /** Liquid feed is given so often. Source: common practice. */
@@ -61,10 +61,7 @@ export function reactTo(
   const watered = log.entries.flatMap((e) => (e.kind === 'watered' ? [e.at] : [])).sort()
   const moved = due.map((d): Due => {
     if (d.code === 'test-ph-first' || d.code === 'test-ph-again') {
-      const isRead = pHs.some(({ at }) => {
-        const days = differenceInCalendarDays(parseISO(at), parseISO(d.on))
-        return days >= -ANSWERS.before && days <= ANSWERS.after
-      })
+      const isRead = pHs.some(({ at }) => differenceInCalendarDays(parseISO(at), parseISO(d.on)) >= -EARLY)
       return isRead ? { ...d, done: true } : d
     }
     const lastFed = fed.at(-1)

@@ -351,6 +351,8 @@ export function dataPackageFiles(garden: Garden, at: string): Map<string, string
       format: 'csv',
       mediatype: 'text/csv',
       encoding: 'utf-8',
+      // Said, for readers that guess: notes hold semicolons.
+      dialect: { delimiter: ',', quoteChar: '"', doubleQuote: true, header: true },
       schema: {
         fields,
         missingValues: [''],

@@ -87,17 +87,32 @@ async function topUp() {
           @click="next.freshen"
         />
         <p v-if="trouble" role="alert">{{ trouble }}</p>
-        <FoundTable v-if="options.length" :rows="options" :units="units" @open="begin" />
-        <p v-if="options.length" class="soft">
-          What you choose begins next year’s job for the same beds, with the old mix in it. Feed is judged
-          there.
-        </p>
       </template>
+    </section>
+    <section v-if="options.length" class="found" aria-labelledby="found-title">
+      <h2 id="found-title">What to add</h2>
+      <FoundTable :rows="options" :units="units" @open="begin" />
+      <p class="soft">
+        What you choose begins next year’s job for the same beds, with the old mix in it. Feed is judged
+        there.
+      </p>
     </section>
   </StationFrame>
 </template>
 
 <style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: stretch;
+}
+section > :is(h1, h2, h3, p, ul) {
+  margin: 0;
+}
+section > .p-button {
+  align-self: flex-start;
+}
 fieldset {
   border: 0;
   padding: 0;
@@ -107,7 +122,8 @@ fieldset {
   border-left: 4px solid var(--alarm);
   padding-left: 10px;
 }
-h3 {
-  margin-top: 16px;
+.found {
+  grid-column: 1 / -1;
+  overflow-x: auto;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** From what is seen to what is likely behind it in this very mix, what tells causes apart, and what to do. */
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import CauseList from '@/components/season/CauseList.vue'
@@ -62,6 +62,13 @@ const causes = computed(() =>
       })
     : [],
 )
+/** On a phone the answer stands below a long list: it comes into sight with the choice. */
+const answer = useTemplateRef<HTMLElement>('answer')
+watch(seen, async () => {
+  await nextTick()
+  const top = answer.value?.getBoundingClientRect().top ?? 0
+  if (top > window.innerHeight) answer.value?.scrollIntoView({ block: 'start' })
+})
 const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 </script>
 
@@ -93,7 +100,7 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
         </li>
       </ul>
     </section>
-    <section aria-labelledby="causes-title" aria-live="polite">
+    <section ref="answer" aria-labelledby="causes-title" aria-live="polite">
       <h2 id="causes-title">What may be behind it</h2>
       <p v-if="!symptom" class="soft">
         Choose what you see. What is likely is worked out from this mix, its bed and its log; a cause that the
@@ -116,6 +123,18 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 </template>
 
 <style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: stretch;
+}
+section > :is(h1, h2, h3, p, ul) {
+  margin: 0;
+}
+section > .p-button {
+  align-self: flex-start;
+}
 .seen label {
   display: flex;
   gap: 10px;

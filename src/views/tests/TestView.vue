@@ -29,7 +29,10 @@ import { inUnits } from '@/text/units'
 const garden = useGarden()
 const router = useRouter()
 const testId = computed(() => String(router.currentRoute.value.params.testId ?? ''))
-const { test, units, job, change, problemText, rows, follows, finish } = useTest(garden, () => testId.value)
+const { test, units, job, change, isSound, aside, rows, follows, finish } = useTest(
+  garden,
+  () => testId.value,
+)
 const text = computed(() => test.value && TEST_TEXTS[test.value.test])
 const steps = computed(() =>
   (text.value?.steps ?? []).map((s) => ({ ...s, text: inUnits(s.text, units.value) })),
@@ -165,16 +168,10 @@ async function remove() {
           outlined
           @click="another"
         />
-        <Button
-          v-if="!test.finishedAt"
-          label="Done"
-          icon="pi pi-check"
-          :disabled="problemText !== null"
-          @click="end"
-        />
+        <Button v-if="!test.finishedAt" label="Done" icon="pi pi-check" :disabled="!isSound" @click="end" />
         <Button label="Remove the test" text @click="remove" />
       </div>
-      <p v-if="problemText && !test.finishedAt" class="soft">{{ problemText.why }} {{ problemText.fix }}</p>
+      <p v-if="aside && !test.finishedAt" class="soft">{{ aside.why }} {{ aside.fix }}</p>
       <div v-if="rows.length" aria-live="polite">
         <h2>What it says</h2>
         <FigureTable :caption="`Result of ${text.name}`" :head="['', 'read', 'expected']" :rows="rows" />

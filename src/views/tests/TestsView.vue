@@ -36,7 +36,9 @@ const options = computed(() => [
 ])
 const isMaterial = computed(() => of.value?.startsWith('material ') ?? false)
 const offered = computed(() =>
-  FIELD_TESTS.filter((t) => TEST_TEXTS[t].on.includes(isMaterial.value ? 'material' : 'mix')),
+  FIELD_TESTS.filter(
+    (t) => of.value === null || TEST_TEXTS[t].on.includes(isMaterial.value ? 'material' : 'mix'),
+  ),
 )
 function begin(test: FieldTest) {
   if (!of.value) return
@@ -79,13 +81,14 @@ const rows = computed(() =>
         :options="options"
         clearable
       />
-      <ul v-if="of" class="plain offered">
+      <ul class="plain offered">
         <li v-for="test in offered" :key="test">
           <div>
             <strong>{{ TEST_TEXTS[test].name }}</strong>
             <p>{{ TEST_TEXTS[test].tells }}</p>
           </div>
           <Button
+            v-if="of"
             label="Begin"
             outlined
             :aria-label="`Begin: ${TEST_TEXTS[test].name}`"
@@ -93,7 +96,6 @@ const rows = computed(() =>
           />
         </li>
       </ul>
-      <p v-else class="soft">Choose what you have in hand, and the tests for it are listed here.</p>
     </section>
     <section aria-labelledby="done-title">
       <h2 id="done-title">Going on and done</h2>
@@ -116,6 +118,18 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: stretch;
+}
+section > :is(h1, h2, h3, p, ul) {
+  margin: 0;
+}
+section > .p-button {
+  align-self: flex-start;
+}
 .offered li {
   display: flex;
   gap: 14px;
