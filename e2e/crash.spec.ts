@@ -160,6 +160,66 @@ bare(
   },
 )
 
+/** Lines of logs as they lie in the database of the demo. */
+const entriesStored = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open('open-bed-demo')
+        opening.onerror = () => reject(new Error('cannot be opened'))
+        opening.onsuccess = () => {
+          const keys = opening.result.transaction('records').objectStore('records').getAllKeys()
+          keys.onsuccess = () => {
+            opening.result.close()
+            resolve(keys.result.filter((key) => String(key).startsWith('entry/')).length)
+          }
+        }
+      }),
+  )
+
+bare(
+  `${COUNTED} tabs killed while readings are noted: every one that was said to be kept is`,
+  async ({ context, page }) => {
+    bare.setTimeout(60_000 + COUNTED * 6_000)
+    const next = moments(4)
+    const address = '/demo/jobs/herbs-26/log'
+    await openGarden(page, address)
+    await saved(page)
+    await page.goto('/health')
+    let stood = 0
+    const before = await entriesStored(page)
+    const linesOf = async (tab: Page) => (await entriesStored(tab)) - before
+    for (let i = 0; i < COUNTED; i++) {
+      const tab = await context.newPage()
+      await tab.goto(address)
+      await plain(tab.getByRole('heading', { name: 'What was noted' })).toBeVisible()
+      plain(await linesOf(tab), `before kill ${i}`).toBe(stood)
+      await tab.getByRole('button', { name: 'pH read' }).click()
+      await tab.getByLabel('pH', { exact: true }).fill(`6.${i % 10}`)
+      await tab.getByRole('button', { name: 'Keep: pH read' }).click()
+      const waits = i % 5 !== 4
+      if (waits) await saved(tab)
+      else await tab.waitForTimeout(next(0, 60))
+      const session = await context.newCDPSession(tab)
+      const dead = tab.waitForEvent('crash')
+      void session.send('Page.crash').catch(() => undefined)
+      await dead
+      await tab.close()
+      const again = await context.newPage()
+      await again.goto(address)
+      await plain(again.getByRole('heading', { name: 'What was noted' })).toBeVisible()
+      const found = await linesOf(again)
+      if (waits) plain(found, `kill ${i} was said to be saved`).toBe(stood + 1)
+      else plain([stood, stood + 1], 'cut off: as before or as after').toContain(found)
+      stood = found
+      await again.close()
+    }
+    bare
+      .info()
+      .annotations.push({ type: 'fault', description: `tabs killed while reading: ${COUNTED}, 0 lost` })
+  },
+)
+
 bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ baseURL }, testInfo) => {
   bare.setTimeout(120_000)
   const profile = mkdtempSync(join(tmpdir(), 'open-bed-profile-'))

@@ -17,26 +17,26 @@ const VIEWS = [
   ['make', '/jobs/peppers-27/make', DESK],
   ['fill', '/jobs/fig/fill', DESK],
   ['season', '/jobs/herbs-26/season', DESK],
+  ['log', '/jobs/peppers-26/log', DESK],
+  ['test', '/tests/peppers-26-slurry', DESK],
+  ['wrong', '/jobs/peppers-26/wrong', DESK],
   ['shelf', '/shelf', DESK],
   ['records', '/records', DESK],
   ['method', '/method', DESK],
-  ['today-phone', '', PHONE],
   ['mix-phone', '/jobs/peppers-27/mix', PHONE],
-  ['make-phone', '/jobs/peppers-27/make', PHONE],
-  ['mix-dark', '/jobs/peppers-27/mix', DESK, 'dark'],
 ]
 try {
   const context = await browser.newContext()
   const page = await context.newPage()
-  for (const [name, path, viewport, theme] of VIEWS) {
+  for (const [name, path, viewport] of VIEWS) {
     await page.setViewportSize(viewport)
-    await page.emulateMedia({ colorScheme: theme ?? 'light' })
     await page.goto(`http://localhost:${port}/demo${path}`)
     await page.locator('main h1').first().waitFor({ state: 'attached' })
     if (name === 'finder') {
       await page.locator('.found h2').waitFor()
       await page.evaluate(() => window.scrollTo(0, 0))
     }
+    if (name === 'wrong') await page.getByRole('radio').first().check()
     // Likely ranges come after the figures.
     if (name.startsWith('mix'))
       await page
