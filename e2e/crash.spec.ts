@@ -194,7 +194,7 @@ bare(
       await tab.goto(address)
       await plain(tab.getByRole('heading', { name: 'What was noted' })).toBeVisible()
       plain(await linesOf(tab), `before kill ${i}`).toBe(stood)
-      await tab.getByRole('button', { name: 'pH read' }).click()
+      await tab.getByRole('button', { name: 'pH read', exact: true }).click()
       await tab.getByLabel('pH', { exact: true }).fill(`6.${i % 10}`)
       await tab.getByRole('button', { name: 'Keep: pH read' }).click()
       const waits = i % 5 !== 4

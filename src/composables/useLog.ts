@@ -1,4 +1,4 @@
-import { computed, ref, toRaw } from 'vue'
+import { computed, ref, toRaw, watchEffect } from 'vue'
 import { entriesOf, recordOf, testsOf } from '@/model/garden/garden'
 import type { Entry, EntryKind } from '@/model/garden/schemas'
 import { dayOf, expectedOn } from '@/model/season/log'
@@ -19,6 +19,9 @@ export interface EntryDraft {
   count: number
   note: string
 }
+
+/** Lines whose words are put together between two frames. */
+const AT_ONCE = 250
 
 const known = (x: number) => (Number.isNaN(x) ? null : x)
 
@@ -73,6 +76,16 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
   const momentOf = (day: string) =>
     day === isoDay(new Date()) ? new Date().toISOString() : new Date(`${day}T12:00`).toISOString()
   const search = ref('')
+  // Words to search by are put together a few at a time, before anybody searches.
+  watchEffect(async (onCleanup) => {
+    const [list, system] = [all.value, units.value]
+    let wanted = true
+    onCleanup(() => (wanted = false))
+    for (let i = 0; i < list.length && wanted; i += AT_ONCE) {
+      await new Promise((drawn) => setTimeout(drawn))
+      for (const e of list.slice(i, i + AT_ONCE)) entryFindable(e, system)
+    }
+  })
   return {
     beds,
     bedOptions,
@@ -91,8 +104,10 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
       const wanted = search.value.trim().toLowerCase()
       return wanted === ''
         ? ofBeds.value
-        : ofBeds.value.filter((e) =>
-            `${entryFindable(e, units.value)} ${bedName(e.fillId).toLowerCase()}`.includes(wanted),
+        : ofBeds.value.filter(
+            (e) =>
+              entryFindable(e, units.value).includes(wanted) ||
+              (bedOptions.value.length > 1 && bedName(e.fillId).toLowerCase().includes(wanted)),
           )
     }),
     soFar: computed(() => seasonSoFar(all.value, units.value)),
@@ -127,6 +142,10 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
         entries: entries.map((e) => ({ ...e, expected: expectedAt(e.kind, e.at) })),
         what: `${entries.length} lines of the log`,
       }),
-    remove: (entryId: string) => garden.run({ type: 'entry/remove', entryId }),
+    /** Takes away the line that is being changed. */
+    removeDraft() {
+      if (draft.value?.of) garden.run({ type: 'entry/remove', entryId: draft.value.of.id })
+      draft.value = null
+    },
   }
 }

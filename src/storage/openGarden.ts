@@ -4,6 +4,9 @@ import type { Lock, StoragePort } from './port'
 import { isSetAsideKey, listSetAside, putAside, putBack, type SetAside } from './setAside'
 import { Silence, withTimeLimit } from './timeLimit'
 
+/** Records checked before the page may draw again. */
+const CHECKED_AT_ONCE = 400
+
 /** The garden does not open: its database throws, or it or the tab that holds the lock does not answer. */
 export interface Stuck {
   state: 'stuck'
@@ -42,7 +45,10 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
     const revisions = new Map<string, number>()
     const at = now().toISOString()
     const aside: [string, unknown][] = entries.filter(([key]) => isSetAsideKey(key))
+    let checked = 0
     for (const [key, raw] of entries) {
+      // A garden of years takes long to check: the page may draw between.
+      if (++checked % CHECKED_AT_ONCE === 0) await new Promise((drawn) => setTimeout(drawn))
       if (isSetAsideKey(key)) continue
       const read = readEnvelope(key, raw)
       if (read.ok) {

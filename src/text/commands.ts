@@ -12,6 +12,7 @@ import type {
   Photo,
   Test,
 } from '@/model/garden/schemas'
+import { counted } from './counted'
 import { bedTitle, jobTitle, shortName } from './labels'
 
 /** What a command did, for the undo button. */
@@ -133,6 +134,24 @@ export function commandText(command: Command): string {
     case 'garden/import':
       return 'import'
   }
+}
+
+/** Records there are many of: they are counted, not named. */
+const COUNTED: Record<string, [one: string, many: string]> = {
+  entry: ['line of a log', 'lines of logs'],
+  photo: ['photo', 'photos'],
+}
+
+/** What a list of records holds, a line each; those there are many of in one line, after the others. */
+export function recordNames(records: readonly { key: string; after: AnyData | null }[]): string[] {
+  const counts = new Map<string, number>()
+  const names = records.flatMap(({ key, after }) => {
+    const head = key.split('/')[0]!
+    if (!COUNTED[head]) return [recordName(key, after)]
+    counts.set(head, (counts.get(head) ?? 0) + 1)
+    return []
+  })
+  return [...names, ...[...counts].map(([head, n]) => counted(n, ...COUNTED[head]!))]
 }
 
 /** A stored record in words, for lists of what an import would change. */

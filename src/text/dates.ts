@@ -2,14 +2,17 @@ import { formatISO, isValid, parseISO } from 'date-fns'
 import { MONTHS } from './labels'
 import type { Sentence } from './problems.en'
 
+/** A day or a moment as the clock of the grower has it. A day alone begins at their midnight. */
+const localDay = (iso: string): Date => (iso.length === 10 ? parseISO(iso) : new Date(iso))
+
 /** "14 Mar": where the year goes without saying. */
 export function shortDayText(iso: string): string {
-  const day = parseISO(iso)
+  const day = localDay(iso)
   return `${day.getDate()} ${MONTHS[day.getMonth()]!.slice(0, 3)}`
 }
 
 /** "14 Mar 2026" from an ISO date. */
-export const dayText = (iso: string) => `${shortDayText(iso)} ${parseISO(iso).getFullYear()}`
+export const dayText = (iso: string) => `${shortDayText(iso)} ${localDay(iso).getFullYear()}`
 
 /** Today as an ISO date in the grower's own time zone. */
 export const isoDay = (date: Date) => formatISO(date, { representation: 'date' })

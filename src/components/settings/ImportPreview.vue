@@ -3,7 +3,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ImportPreview } from '@/storage/exportFile'
-import { recordName } from '@/text/commands'
+import { recordNames } from '@/text/commands'
 import { unreadableText } from '@/text/problems.en'
 import ProblemBox from '../frame/ProblemBox.vue'
 
@@ -11,6 +11,8 @@ const { preview, fileName } = defineProps<{ preview: ImportPreview; fileName: st
 const emit = defineEmits<{ take: []; leave: [] }>()
 /** As many of each are named; a file of years has thousands. */
 const MOST = 100
+const added = computed(() => recordNames(preview.added))
+const changed = computed(() => recordNames(preview.changed))
 const count = computed(() => preview.added.length + preview.changed.length)
 </script>
 
@@ -19,16 +21,10 @@ const count = computed(() => preview.added.length + preview.changed.length)
     <h3>What “{{ fileName }}” would change</h3>
     <p v-if="count === 0">Nothing: all {{ preview.unchanged }} records are here already, just so.</p>
     <ul v-else class="plain">
-      <li v-for="c in preview.added.slice(0, MOST)" :key="c.key">
-        <b>New:</b> {{ recordName(c.key, c.after) }}
-      </li>
-      <li v-if="preview.added.length > MOST">… and {{ preview.added.length - MOST }} more new ones.</li>
-      <li v-for="c in preview.changed.slice(0, MOST)" :key="c.key">
-        <b>Replaced:</b> {{ recordName(c.key, c.after) }}
-      </li>
-      <li v-if="preview.changed.length > MOST">
-        … and {{ preview.changed.length - MOST }} more that are replaced.
-      </li>
+      <li v-for="(name, i) in added.slice(0, MOST)" :key="`new ${i}`"><b>New:</b> {{ name }}</li>
+      <li v-if="added.length > MOST">… and {{ added.length - MOST }} more new ones.</li>
+      <li v-for="(name, i) in changed.slice(0, MOST)" :key="`replaced ${i}`"><b>Replaced:</b> {{ name }}</li>
+      <li v-if="changed.length > MOST">… and {{ changed.length - MOST }} more that are replaced.</li>
     </ul>
     <p v-if="count && preview.unchanged" class="soft">{{ preview.unchanged }} are the same already.</p>
     <ProblemBox

@@ -24,7 +24,12 @@ const EXTRACTS = {
   pourThrough: 'pourThrough',
 } as const
 
-/** Pot of straight walls, for a mix read in a vessel of its own: only its depth matters. */
+/**
+ * Pot of straight walls, for a mix read in a vessel of its own: only its depth matters.
+ *
+ * @example
+ * pipeOf(12).shape.height // 12
+ */
 export const pipeOf = (depth: number): Container => ({
   shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: depth },
   headspace: 0,

@@ -147,7 +147,12 @@ const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i)
 const rootOf = ({ slopes, noise }: Pick<Learning, 'slopes' | 'noise'>) =>
   choleskyOf(slopes.map((a, i) => slopes.map((b, j) => dot(a, b) + noise[i]![j]!)))
 
-/** `K` of a learning, a line a name. */
+/**
+ * `K` of a learning, a line a name.
+ *
+ * @example
+ * gainOf({ slopes: [[1]], noise: [[1]] }) // [[0.5]]
+ */
 export function gainOf(learning: Pick<Learning, 'slopes' | 'noise'>): number[][] {
   const { slopes } = learning
   const root = rootOf(learning)
@@ -250,7 +255,12 @@ function meanAfter(
   return gainOf(learning).map((line, j) => mean[j]! + share * (dot(line, residual) - mean[j]!))
 }
 
-/** Deviation that learning leaves of something with these slopes on its names. */
+/**
+ * Deviation that learning leaves of something with these slopes on its names.
+ *
+ * @example
+ * leftOf({ slopes: [[1]], noise: [[1]] }, [1]) // 0.7071
+ */
 export function leftOf(learning: Pick<Learning, 'slopes' | 'noise'>, line: readonly number[]): number {
   const before = dot(line, line)
   if (learning.slopes.length === 0) return Math.sqrt(before)

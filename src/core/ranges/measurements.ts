@@ -136,5 +136,11 @@ const LEAST = 1e-6
  */
 export const inErrorTerms = (kind: MeasurementKind, reading: number): number =>
   ERRORS[kind].relative ? Math.log(Math.max(reading, LEAST)) : reading
+/**
+ * Back from those terms.
+ *
+ * @example
+ * fromErrorTerms('pH', 6.2) // 6.2
+ */
 export const fromErrorTerms = (kind: MeasurementKind, x: number): number =>
   ERRORS[kind].relative ? Math.exp(x) : x

@@ -4,7 +4,12 @@ import { preparedMaterial, type BlendPart, type PreparedMaterial } from '../mixi
 import { drawMaterial } from './drawMaterial'
 import { drawRow, type Deviate } from './drawProperty'
 
-/** A row as the tables have it, before anything was learned of it. */
+/**
+ * A row as the tables have it, before anything was learned of it.
+ *
+ * @example
+ * unlearned({ id: 'now', unlearned: { id: 'before' } }).id // 'before'
+ */
 export const unlearned = <R extends Learnable<R>>(row: R): R => row.unlearned ?? row
 
 /** A lime as a dressing has these under other names. */

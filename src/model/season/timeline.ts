@@ -88,9 +88,13 @@ function expectedCourse(of: Timeline, start: string, e: Evaluation): DayPoint[] 
   }
 }
 
+/** Days of the calendar, counted; cheap enough for thousands of lines. */
+const dayNumber = (of: Date) => Date.UTC(of.getFullYear(), of.getMonth(), of.getDate()) / 86_400_000
+
 /** What was read of one thing, oldest first. */
 function readCourse(of: Timeline, start: string, q: TimelineQuestion): DayPoint[] {
-  const dayAt = (at: string) => differenceInCalendarDays(parseISO(at), parseISO(start))
+  const from = dayNumber(parseISO(start))
+  const dayAt = (at: string) => dayNumber(new Date(at)) - from
   const values = (kind: Entry['kind']) =>
     q.entries.flatMap((e) =>
       e.kind === kind && e.value !== null ? [{ day: dayAt(e.at), value: e.value }] : [],

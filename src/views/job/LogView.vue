@@ -128,6 +128,9 @@ const saveCsv = () =>
         <TextField v-model="draft.note" label="A word with it" :most="LONGEST_RECIPE_NOTE" />
         <TextField v-model="draft.day" label="Day" type="date" :problem="dayProblem" />
         <p v-if="problem" class="soft">{{ problem.fix }}</p>
+        <template #beside>
+          <Button v-if="draft.of" type="button" label="Remove this line" text @click="log.removeDraft" />
+        </template>
       </DialogForm>
       <PhotoStrip
         :photos="photos.photos.value"
@@ -191,18 +194,14 @@ const saveCsv = () =>
             <strong>{{ ENTRY_NAMES[item.kind].name }}</strong> {{ entryText(item, units) }}
             <small v-if="job.fills.length > 1">{{ bedName(item.fillId) }}</small>
           </span>
-          <Button
-            icon="pi pi-pencil"
-            text
+          <button
+            type="button"
+            class="p-button p-button-text p-button-icon-only"
             :aria-label="`Change: ${ENTRY_NAMES[item.kind].name}, ${dayText(item.at)}`"
             @click="log.change(item)"
-          />
-          <Button
-            icon="pi pi-trash"
-            text
-            :aria-label="`Remove: ${ENTRY_NAMES[item.kind].name}, ${dayText(item.at)}`"
-            @click="log.remove(item.id)"
-          />
+          >
+            <i class="pi pi-pencil" aria-hidden="true" />
+          </button>
         </div>
       </ListInSight>
     </section>

@@ -122,6 +122,9 @@ fieldset {
   border-left: 4px solid var(--alarm);
   padding-left: 10px;
 }
+section :deep(td.num) {
+  white-space: normal;
+}
 .found {
   grid-column: 1 / -1;
   overflow-x: auto;

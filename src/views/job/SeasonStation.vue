@@ -134,7 +134,9 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         @click="saveCalendar"
       />
       <p v-if="record">
-        <RouterLink :to="to('next')">Next year: use the mix again, freshen it, top it up</RouterLink>
+        <RouterLink class="p-button p-button-text" :to="to('next')"
+          >Next year: use the mix again, freshen it, top it up</RouterLink
+        >
       </p>
       <Button v-if="over" label="Begin it again for another year" icon="pi pi-replay" @click="again(job)" />
     </section>
