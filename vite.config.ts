@@ -58,6 +58,17 @@ export default defineConfig({
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   html: { cspNonce: NONCE_PLACEHOLDER },
-  // Inline data: URLs would need looser security headers; every asset is a file of its own.
-  build: { target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false }, manifest: true },
+  build: {
+    target: 'es2022',
+    // Inline data: URLs would need looser security headers; every asset is a file of its own.
+    assetsInlineLimit: 0,
+    modulePreload: {
+      polyfill: false,
+      // The first page names its own scripts. Those of other places are found when they are opened: their names, some
+      // hundred, would weigh more on the first page than they save later.
+      resolveDependencies: (_, files, { hostType }) =>
+        hostType === 'html' ? files : files.filter((file) => file.endsWith('.css')),
+    },
+    manifest: true,
+  },
 })

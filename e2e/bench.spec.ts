@@ -492,6 +492,8 @@ test('own material and own feed: told in a minute, in the mix, kept, and dosed a
   await amount.fill('2 tbsp per bucket')
   await expect(line).toContainText(/\d+ g per bucket; .* g\/L; .* in all/)
   await page.getByRole('button', { name: 'Dose by label' }).click()
+  // The dialog puts the cursor into its first field once it stands; what is typed before goes there too.
+  await expect(dialog.getByLabel('The recipe’s feed is')).toBeFocused()
   await dialog.getByLabel('The recipe’s feed is').fill('5-5-5')
   await dialog.getByLabel('The recipe says').fill('30 g per bucket')
   await dialog.getByRole('combobox', { name: 'Mine is' }).click()

@@ -21,6 +21,15 @@ function moments(seed: number) {
   }
 }
 
+/** Kills a tab without a word to it. */
+async function kill(tab: Page) {
+  const session = await tab.context().newCDPSession(tab)
+  const dead = tab.waitForEvent('crash')
+  void session.send('Page.crash').catch(() => undefined)
+  await dead
+  await tab.close()
+}
+
 async function editAndRead(page: Page, i: number) {
   await page.getByLabel('Name of this job').fill(`edit ${i}`)
   await page.getByRole('button', { name: 'A whole part more Pumice' }).click()
@@ -78,11 +87,7 @@ bare(
           const waits = t !== killed % TABS
           if (waits) await saved(tab)
           else await tab.waitForTimeout(next(0, 60))
-          const session = await context.newCDPSession(tab)
-          const dead = tab.waitForEvent('crash')
-          void session.send('Page.crash').catch(() => undefined)
-          await dead
-          await tab.close()
+          await kill(tab)
           return waits
         }),
       )
@@ -141,11 +146,7 @@ bare(
       const waits = i % 5 !== 4 || isAllIn
       if (waits) await saved(tab)
       else await tab.waitForTimeout(next(0, 60))
-      const session = await context.newCDPSession(tab)
-      const dead = tab.waitForEvent('crash')
-      void session.send('Page.crash').catch(() => undefined)
-      await dead
-      await tab.close()
+      await kill(tab)
       const again = await context.newPage()
       await again.goto(address)
       const found = await countShown(again)
@@ -200,11 +201,7 @@ bare(
       const waits = i % 5 !== 4
       if (waits) await saved(tab)
       else await tab.waitForTimeout(next(0, 60))
-      const session = await context.newCDPSession(tab)
-      const dead = tab.waitForEvent('crash')
-      void session.send('Page.crash').catch(() => undefined)
-      await dead
-      await tab.close()
+      await kill(tab)
       const again = await context.newPage()
       await again.goto(address)
       await plain(again.getByRole('heading', { name: 'What was noted' })).toBeVisible()

@@ -54,6 +54,11 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
     learned,
     all,
     fresh,
+    /** What was learned from is no more, or was left out since. */
+    isStale: computed(() => {
+      const there = new Set(all.value.map((r) => r.id))
+      return (learned.value?.from ?? []).some((id) => !there.has(id))
+    }),
     working,
     trouble,
     preview,

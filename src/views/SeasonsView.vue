@@ -54,7 +54,7 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
 
 <template>
   <StationFrame columns="minmax(0, 1.3fr) minmax(300px, 1fr)">
-    <section aria-labelledby="seasons-title">
+    <section class="stack" aria-labelledby="seasons-title">
       <h1 id="seasons-title">Compare seasons</h1>
       <p class="soft">
         Put beds on side A or B: two mixes of one year, or one mix in two years. What is compared is the
@@ -84,7 +84,7 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
         </div>
       </ListInSight>
     </section>
-    <section aria-labelledby="result-title">
+    <section class="stack" aria-labelledby="result-title">
       <h2 id="result-title">What came of it</h2>
       <SwitchField v-model="measure" :options="MEASURE_NAMES" label="Harvest counted by" />
       <div aria-live="polite">
@@ -110,18 +110,6 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
 </template>
 
 <style scoped>
-section {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: stretch;
-}
-section > :is(h1, h2, h3, p, ul) {
-  margin: 0;
-}
-section > .p-button {
-  align-self: flex-start;
-}
 .bed {
   display: flex;
   gap: 12px;

@@ -1,21 +1,4 @@
-/** Field tests a grower can do, in the order they are offered. */
-export const FIELD_TESTS = [
-  'slurry',
-  'paste',
-  'pourThrough',
-  'drainedAir',
-  'bucketWeight',
-  'bucketsOut',
-  'settling',
-  'dropTest',
-  'percolation',
-  'beanTest',
-  'cressTest',
-  'vinegarFizz',
-  'sieve',
-  'jar',
-] as const
-export type FieldTest = (typeof FIELD_TESTS)[number]
+import type { FieldTest } from './names'
 
 /** What a field of a test is told in; core units. */
 export type FieldUnit = 'pH' | 'dS/m' | 'C' | 'L' | 'mL' | 'kg' | 'g' | 'cm' | 'mm' | 's' | 'count' | 'grade'

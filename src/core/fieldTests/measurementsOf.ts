@@ -1,7 +1,8 @@
 import type { Container } from '../geometry'
 import { ERRORS, type Measurement } from '../ranges/measurements'
 import type { Days } from '../units'
-import type { FieldTest, TestFigure } from './kinds'
+import type { TestFigure } from './kinds'
+import type { FieldTest } from './names'
 import type { Averaged } from './workOut'
 
 /** How a careful hand repeats it: one standard deviation, in the terms of `ERRORS`. Source: from memory. */

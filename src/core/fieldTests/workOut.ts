@@ -1,4 +1,5 @@
-import { TEST_FIELDS, type FieldTest, type Repeat, type TestFigure } from './kinds'
+import { TEST_FIELDS, type Repeat, type TestFigure } from './kinds'
+import type { FieldTest } from './names'
 
 /** Why a test says nothing, as plain data: the field it lies in, or null. */
 export type TestProblem =

@@ -10,25 +10,14 @@ import type { AnyData, Entry } from '../garden/schemas'
 import { ownMaterialSchema } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
 import { freshest, oldMixId, oldMixOf, reuseVerdict } from './nextYear'
+import { linesOf } from './testing/lines'
 
 afterEach(() => keepOwnRows(undefined))
 
 const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
 const job = jobOf(demo, 'peppers-26')!
 const record = recordOf(demo, job.recordId!)!
-const on = (days: number) =>
-  new Date(Date.parse(`${record.madeOn}T10:00:00Z`) + days * 86_400_000).toISOString()
-const entry = (kind: Entry['kind'], days: number, value: number): Entry => ({
-  id: `${kind}${days}`,
-  jobId: job.id,
-  fillId: null,
-  at: on(days),
-  kind,
-  value,
-  count: null,
-  expected: null,
-  note: '',
-})
+const { on, entry } = linesOf(job, record.madeOn)
 const withEntries = (...entries: Entry[]): Garden =>
   new Map<string, AnyData>([
     ...[...demo].filter(([k]) => !k.startsWith('entry/')),

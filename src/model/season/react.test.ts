@@ -2,13 +2,14 @@ import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { dueText } from '@/text/seasonPlan'
 import { entryKey, jobOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
-import type { AnyData, Entry, EntryKind } from '../garden/schemas'
+import type { AnyData, Entry } from '../garden/schemas'
 import { startingTest } from '../learn/startingTest'
 import { evaluateJob } from '../mix/evaluateJob'
 import { correctionFor } from './correction'
 import { reactTo } from './react'
 import { seasonLog } from './seasonLog'
 import { seasonPlan } from './season'
+import { linesOf } from './testing/lines'
 
 const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
 const job = jobOf(demo, 'peppers-26')!
@@ -17,18 +18,7 @@ const found = evaluateJob(job, placeOf(demo))
 if (!found.ok) throw new Error(found.problem.code)
 const evaluation = found.value
 const planted = job.plantedOn!
-const on = (days: number) => new Date(Date.parse(`${planted}T10:00:00Z`) + days * 86_400_000).toISOString()
-const entry = (kind: EntryKind, days: number, value: number | null = null): Entry => ({
-  id: `${kind}${days}`,
-  jobId: job.id,
-  fillId: null,
-  at: on(days),
-  kind,
-  value,
-  count: null,
-  expected: null,
-  note: '',
-})
+const { on, entry } = linesOf(job, planted)
 function dues(today: number, ...entries: Entry[]) {
   const garden: Garden = new Map<string, AnyData>([
     ...[...demo].filter(([key]) => !key.startsWith('entry/')),

@@ -10,6 +10,7 @@ import { logFromText } from '../sheets/logSheet'
 import { logCsv } from './log'
 import { TIMELINES, timelineOf } from './timeline'
 import { ENTRY_NAMES } from '@/text/log'
+import { linesOf } from './testing/lines'
 
 const garden = demoGarden()
 const job = jobOf(garden, 'peppers-26')!
@@ -17,19 +18,7 @@ const record = recordOf(garden, job.recordId!)!
 const found = evaluateJob(job, placeOf(garden), { slices: 60, years: [1, 2, 3] })
 if (!found.ok) throw new Error(found.problem.code)
 const evaluation = found.value
-const on = (days: number) =>
-  new Date(Date.parse(`${record.madeOn}T12:00:00Z`) + days * 86_400_000).toISOString()
-const entry = (kind: EntryKind, days: number, value: number | null = null): Entry => ({
-  id: `${kind}${days}`,
-  jobId: job.id,
-  fillId: null,
-  at: on(days),
-  kind,
-  value,
-  count: null,
-  expected: null,
-  note: '',
-})
+const { on, entry } = linesOf(job, record.madeOn)
 const of = (kind: Parameters<typeof timelineOf>[0], entries: Entry[], tests = [] as never[]) =>
   timelineOf(kind, { job, record, evaluation, entries, tests })!
 

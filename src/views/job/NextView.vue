@@ -37,7 +37,7 @@ async function topUp() {
 
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
-    <section aria-labelledby="next-title">
+    <section class="stack" aria-labelledby="next-title">
       <h2 id="next-title">Next year</h2>
       <p v-if="!job.recordId">
         What the old mix has become is worked out from what went in.
@@ -56,7 +56,7 @@ async function topUp() {
         <Button label="Make the top-up" outlined @click="topUp" />
       </template>
     </section>
-    <section v-if="old?.ok" aria-labelledby="reuse-title">
+    <section v-if="old?.ok" class="stack" aria-labelledby="reuse-title">
       <h2 id="reuse-title">Use it again?</h2>
       <fieldset>
         <legend>Tick what is so</legend>
@@ -89,7 +89,7 @@ async function topUp() {
         <p v-if="trouble" role="alert">{{ trouble }}</p>
       </template>
     </section>
-    <section v-if="options.length" class="found" aria-labelledby="found-title">
+    <section v-if="options.length" class="stack found" aria-labelledby="found-title">
       <h2 id="found-title">What to add</h2>
       <FoundTable :rows="options" :units="units" @open="begin" />
       <p class="soft">
@@ -101,18 +101,6 @@ async function topUp() {
 </template>
 
 <style scoped>
-section {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: stretch;
-}
-section > :is(h1, h2, h3, p, ul) {
-  margin: 0;
-}
-section > .p-button {
-  align-self: flex-start;
-}
 fieldset {
   border: 0;
   padding: 0;

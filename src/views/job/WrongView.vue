@@ -74,7 +74,7 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
-    <section aria-labelledby="wrong-title">
+    <section class="stack" aria-labelledby="wrong-title">
       <h2 id="wrong-title">Something looks wrong</h2>
       <ChoiceField
         v-if="beds.length > 1"
@@ -100,7 +100,7 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
         </li>
       </ul>
     </section>
-    <section ref="answer" aria-labelledby="causes-title" aria-live="polite">
+    <section ref="answer" class="stack" aria-labelledby="causes-title" aria-live="polite">
       <h2 id="causes-title">What may be behind it</h2>
       <p v-if="!symptom" class="soft">
         Choose what you see. What is likely is worked out from this mix, its bed and its log; a cause that the
@@ -123,18 +123,6 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 </template>
 
 <style scoped>
-section {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: stretch;
-}
-section > :is(h1, h2, h3, p, ul) {
-  margin: 0;
-}
-section > .p-button {
-  align-self: flex-start;
-}
 .seen label {
   display: flex;
   gap: 10px;

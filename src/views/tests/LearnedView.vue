@@ -14,7 +14,7 @@ import { readingOf } from '@/core/ranges'
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
 const learning = useLearning(garden)
-const { learned, all, fresh, working, trouble, preview } = learning
+const { learned, all, fresh, isStale, working, trouble, preview } = learning
 const { nameOf, inWords, previewed, questioned } = useTaught(garden, learning)
 const rows = computed(() => inWords(learned.value?.rows ?? []))
 const readings = computed(() => {
@@ -41,10 +41,12 @@ const readings = computed(() => {
     </p>
     <template v-else>
       <p role="status">{{ working ? 'Working out what your readings teach…' : waitingText(fresh.length) }}</p>
+      <p v-if="isStale">A reading it was learned from is no more.</p>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
       <Button
-        v-if="fresh.length > 0 && !preview"
-        label="See what they teach"
+        v-if="!preview"
+        :label="fresh.length > 0 || isStale ? 'See what they teach' : 'Work it out again'"
+        :outlined="fresh.length === 0 && !isStale"
         :disabled="working"
         @click="learning.look()"
       />

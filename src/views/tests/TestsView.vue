@@ -66,7 +66,7 @@ const rows = computed(() =>
 
 <template>
   <StationFrame columns="minmax(0, 1.5fr) minmax(280px, 1fr)">
-    <section aria-labelledby="tests-title">
+    <section class="stack" aria-labelledby="tests-title">
       <h1 id="tests-title">Tests</h1>
       <p class="soft">
         Every figure is an estimate until your own mix is measured. A test takes minutes; its arithmetic is
@@ -97,7 +97,7 @@ const rows = computed(() =>
         </li>
       </ul>
     </section>
-    <section aria-labelledby="done-title">
+    <section class="stack" aria-labelledby="done-title">
       <h2 id="done-title">Going on and done</h2>
       <p v-if="rows.length === 0" class="soft">No test yet.</p>
       <ul v-else class="plain">
@@ -118,18 +118,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-section {
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  align-items: stretch;
-}
-section > :is(h1, h2, h3, p, ul) {
-  margin: 0;
-}
-section > .p-button {
-  align-self: flex-start;
-}
 .offered li {
   display: flex;
   gap: 14px;
