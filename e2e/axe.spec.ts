@@ -56,11 +56,18 @@ const serious = async (page: Page, rules?: string[]) => {
     .filter((v) => v.impact === 'serious' || v.impact === 'critical' || HEADINGS.includes(v.id))
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)
 }
-const paint = (page: Page, theme: string) =>
-  page.evaluate((t) => {
+/** Nothing fades any more: a half-faded text has too little contrast. */
+const atRest = (page: Page) =>
+  page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))))
+
+/** In another light, once nothing fades from the last into it. */
+const paint = async (page: Page, theme: string) => {
+  await page.evaluate((t) => {
     document.documentElement.dataset.theme = t
     return new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted)))
   }, theme)
+  await atRest(page)
+}
 
 /** WCAG 2.2, 1.4.10: no scrolling sideways at a width of 320 CSS pixels. */
 const NARROWEST = 320
@@ -98,10 +105,6 @@ for (let from = 0; from < SCREENS.length; from += TO_A_PAGE) {
     }
   })
 }
-
-/** Nothing fades any more: a half-faded text has too little contrast. */
-const atRest = (page: Page) =>
-  page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))))
 
 /** A dialog that stands open, looked at and shut. */
 async function check(page: Page, what: string) {
