@@ -27,7 +27,10 @@ export const at25Degrees = (read: number, temperature: number): number =>
 
 /** g of calcium carbonate for a g of carbon dioxide: 100.09 / 44.01. */
 const CARBONATE_PER_GAS = 2.274
-/** Calcium carbonate by how it fizzes: none, faint, clear, strong; mass fractions. Source: field carbonate test, from memory. */
+/**
+ * Calcium carbonate by how it fizzes: none, faint, clear, strong; mass fractions. Source: field carbonate test, from
+ * memory.
+ */
 export const FIZZ_GRADES = [0, 0.0075, 0.02, 0.07] as const
 
 const extract = ({ pH, salts, temperature = 25, saltsOfWater = 0 }: Repeat): Figures => ({

@@ -50,14 +50,28 @@ export function questionOfRecord(
   { batch = null, before = '9' }: { batch?: number | null; before?: string } = {},
 ): MixQuestion {
   const asked = questionOfJob(liveJob(garden, job), placeOf(garden))
+  const { calcitic, dolomitic } = asked.recipe.lime
+  const doses = dosesOf(record, job, batch, before)
+  // The two limes of a recipe go in as they did when it was planned: as lime, not among the feeds, whose salts count.
+  const isLime = (d: DoseLine) => d.dressingId === calcitic || d.dressingId === dolomitic
+  const grams = (of: (d: DoseLine) => boolean) =>
+    doses.filter(of).reduce((sum, d) => sum + d.gramsPerLitre, 0)
+  const limed = grams(isLime)
   return {
     ...asked,
     bed: { ...asked.bed, container: containerOf(record.vessel) },
     recipe: {
       ...asked.recipe,
       lines: record.measured.map((m) => ({ id: m.materialId, parts: m.litres })),
-      lime: { ...asked.recipe.lime, aim: { kind: 'none' } },
-      dressings: dosesOf(record, job, batch, before),
+      lime: {
+        ...asked.recipe.lime,
+        aim: limed > 0 ? { kind: 'dose', gramsPerLitre: limed } : { kind: 'none' },
+        dolomite: {
+          kind: 'share',
+          share: limed > 0 ? grams((d) => d.dressingId === dolomitic) / limed : 0,
+        },
+      },
+      dressings: doses.filter((d) => !isLime(d)),
     },
   }
 }

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, test } from 'vitest'
+import { evaluate } from '@/core/evaluate'
 import { keepOwnRows, materialById, ownRows, type OwnRows } from '@/core/data'
 import { useLearning } from '@/composables/useLearning'
 import { useTaught } from '@/composables/useTaught'
@@ -7,7 +8,7 @@ import { foretoldText, readingToldRows } from '@/text/learned'
 import { exportFile, previewImport } from '@/storage/exportFile'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
-import { entryKey, jobOf, learnedOf, recordOf, testKey, type Garden } from '../garden/garden'
+import { entryKey, jobOf, learnedOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
 import { rowsInUse } from '../garden/ownRows'
 import type { AnyData, Entry, Test } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
@@ -104,6 +105,15 @@ describe('readings of a garden', () => {
     expect(batches).toHaveLength(1)
     expect(batches[0]!.input.parts).toHaveLength(1)
   })
+  test('the mix that teaches is the mix that was foretold: its salts are those of the log, lime or no lime', () => {
+    const salty = slurry('s', 5, [{ salts: 0.5 }])
+    const { batches } = learnRequest(withTests(salty), newReadings(withTests(salty)))
+    const found = evaluate(batches[0]!.input)
+    const planned = evaluateJob(job, placeOf(demo))
+    if (!found.ok || !planned.ok) throw new Error('not worked out')
+    const of = (e: typeof found.value) => e.salts.mix.electricalConductivity.oneToTwo
+    expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.05)
+  })
   test('what was put in after a reading is no part of the mix that was read', () => {
     const lime = record.limes[0]?.limeId ?? 'lime_calcitic'
     const corrected = {
@@ -123,11 +133,7 @@ describe('readings of a garden', () => {
     const { batches } = learnRequest(garden, readingsOfGarden(garden))
     expect(batches).toHaveLength(2)
     expect(new Set(batches.map((b) => b.key)).size).toBe(1)
-    const grams = (i: number) =>
-      batches[i]!.input.dressings!.filter((d) => d.dressing.id === lime).reduce(
-        (s, d) => s + d.gramsPerLitre,
-        0,
-      )
+    const grams = (i: number) => batches[i]!.input.limeGramsPerLitre
     expect(grams(1)).toBeGreaterThan(grams(0))
   })
 })
