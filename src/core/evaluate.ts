@@ -22,7 +22,8 @@ import {
 } from './nutrients'
 import { fail, succeed, type Note, type Outcome } from './outcome'
 import { seasonsOf, type SeasonState } from './structure'
-import { containerProfile, entryTensionOf, type ContainerProfile, type WaterBalance } from './water'
+import { containerProfile, tensionAtBase, type ContainerProfile, type WaterBalance } from './water'
+import { entryTensionOf, hydraulicsOf } from './water/moving/hydraulics'
 import type { Fraction } from './units'
 import { weights, type WeighedLayer, type Weights } from './weight'
 
@@ -31,6 +32,8 @@ export interface BottomLayer {
   /** cm. */
   thickness: number
   parts: readonly BlendPart[]
+  /** Do its gaps fill with the mix above, so that it pulls as that does? Not where left out. */
+  bridged?: boolean
 }
 
 /** A cover on the mix: mulch, clay aggregate, moss. */
@@ -91,6 +94,9 @@ export const FULL_EFFORT: Effort = { slices: 120, years: [1, 2, 3] }
 /** Mean temperature of a mix where no place is known, C. Source: our assumption, a growing season. */
 export const USUAL_TEMPERATURE = 20
 
+/** Centimetres of a layer that do not pull on the mix, from which it is said. */
+const WORTH_TELLING = 1
+
 /** Weeks the pH is followed where no season is known. */
 const WEEKS = 20
 
@@ -115,8 +121,8 @@ const weighedCover = ({ material, thickness }: Cover, surface: number): WeighedL
  * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a
  * dose below nought.
  * What is given in g per litre is for the mix as it is made; firmed or pressed in, a litre holds more of it.
- * Notes: a bed drained by soil is judged at the soil's own tension; a layer below may stall drainage for days, which
- * the state at rest does not show.
+ * Notes: a bed drained by soil is judged at the soil's own tension; a layer below that stalls drainage is judged 24 hours
+ * after watering.
  */
 export function evaluate(
   input: MixInContainer,
@@ -152,8 +158,6 @@ export function evaluate(
       return fail({ code: 'size-too-large', field: 'thickness', value: floor, limit: mixHeight })
     blends.push(below.value)
     tops.push(floor)
-    if (below.value.saturatedConductivity > 3 * mixed.value.saturatedConductivity)
-      notes.push({ code: 'layer-stalls-drainage', thickness: layer.thickness })
   }
   blends.push(mixed.value)
   tops.push(mixHeight)
@@ -163,18 +167,22 @@ export function evaluate(
       top: tops[i]!,
       totalPorosity: b.totalPorosity,
       waterAt: b.waterAt,
-      entryTension: blends.length > 1 ? entryTensionOf(b.waterAt) : undefined,
+      entryTension:
+        blends.length > 1 && !input.bottomLayers?.[i]?.bridged ? entryTensionOf(hydraulicsOf(b)) : undefined,
     })),
     effort.slices,
   )
   const mix = profile.layers.at(-1)!
+  const pull = profile.baseTension + floor
+  if (floor > 0 && floor + tensionAtBase(container) - pull > WORTH_TELLING)
+    notes.push({ code: 'layer-stalls-drainage', thickness: floor, pull })
   const weighed: WeighedLayer[] = profile.layers.map((balance, i) => ({
     balance,
     dryBulkDensity: blends[i]!.dryBulkDensity,
   }))
   const { cover } = input
   if (cover) weighed.push(weighedCover(cover, fill.value.surface))
-  if (container.base.kind === 'onSoil')
+  if (container.base.kind === 'onSoil' && pull > WORTH_TELLING + floor)
     notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
   const temperature = input.temperature ?? USUAL_TEMPERATURE
   const depth = mixHeight - floor

@@ -14,7 +14,8 @@ export type Note =
   | { code: 'bed-drained-by-soil'; texture: string }
   | { code: 'no-drainage' }
   | { code: 'charge-not-met'; largestMiss: number }
-  | { code: 'layer-stalls-drainage'; thickness: number }
+  /** Layers below, so thick, pull on the mix a day after watering only as so many cm of mix would; cm. */
+  | { code: 'layer-stalls-drainage'; thickness: number; pull: number }
   /** A container is wider at its base than at its top. */
   | { code: 'wider-below' }
   /** What lies on the mix comes up to the rim, or over it; cm. */

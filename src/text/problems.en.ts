@@ -267,7 +267,7 @@ export function noteText(note: Note, units: UnitSystem): string {
     case 'charge-not-met':
       return `These dressings miss what is wanted of some nutrient by ${percentText(note.largestMiss)}.`
     case 'layer-stalls-drainage':
-      return `The coarse layer below does not drain the mix: the mix stands wet on it as it would on the base, with ${lengthText(note.thickness, units)} less depth.`
+      return `The ${lengthText(note.thickness, units)} of layers below drain the mix, a day after watering, only as ${lengthText(Math.max(0, note.pull), units)} more of mix would. The same depth of mix drains better and gives roots more room.`
     case 'wider-below':
       return 'It is wider at its base than at its top: right for a jar, else the two widths have changed places.'
     case 'cover-at-rim':

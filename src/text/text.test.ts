@@ -195,7 +195,7 @@ describe('sentences', () => {
     expect(noteText({ code: 'no-drainage' }, 'metric')).toContain('wet through')
     expect(noteText({ code: 'no-acid-needed', pH: 4.2, target: 4.8 }, 'metric')).toContain('4.2')
     expect(noteText({ code: 'charge-not-met', largestMiss: 0.2 }, 'metric')).toContain('20')
-    expect(noteText({ code: 'layer-stalls-drainage', thickness: 5.08 }, 'us')).toContain('2 in')
+    expect(noteText({ code: 'layer-stalls-drainage', thickness: 5.08, pull: 2 }, 'us')).toContain('2 in')
     for (const problem of [
       { code: 'file-not-json', message: 'x' },
       { code: 'file-not-ours', where: 'records.0' },

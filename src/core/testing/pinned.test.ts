@@ -5,9 +5,10 @@ import { acidityCourse, type AcidityInput, type BufferedMix } from '../chemistry
 import { wateringInterval, type WaterUseInput } from '../climate/watering'
 import { cropById, LIMES, materialById } from '../data'
 import { dressingById } from '../data/dressings'
-import { preparedMaterial } from '../mixing'
+import { blend, preparedMaterial } from '../mixing'
 import { retained } from '../water/retention'
-import { baseOfMix, containerProfile, entryTensionOf, standingWater } from '../water/containerProfile'
+import { baseOfMix, containerProfile, standingWater } from '../water/containerProfile'
+import { entryTensionOf, hydraulicsOf } from '../water/moving'
 import type { Container } from '../geometry'
 import pinned from './pinned.json'
 
@@ -64,8 +65,12 @@ const layer = (id: string, top: number) => ({
   top,
   totalPorosity: pores(id),
   waterAt: at(id),
-  entryTension: entryTensionOf(at(id)),
+  entryTension: entryOf(id),
 })
+const entryOf = (id: string) => {
+  const mixed = blend([{ material: preparedMaterial(materialById(id)!), parts: 1 }])
+  return mixed.ok ? entryTensionOf(hydraulicsOf(mixed.value)) : NaN
+}
 const pot = (base: Container['base'], height = 28): Container => ({
   shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height },
   headspace: 3,
@@ -120,7 +125,7 @@ const figures = () => ({
             container,
             layers.slice(0, -1).map((l, i) => ({
               thickness: l.top - (layers[i - 1]?.top ?? 0),
-              waterAt: l.waterAt,
+              entryTension: l.entryTension,
             })),
           ),
           ...layers.map((l) => l.entryTension),

@@ -98,44 +98,12 @@ export const dryingLimits = (container: Container): { easy: Centimetres; buffer:
     ? { easy: WATER_LIMITS.easyInGround.value, buffer: WATER_LIMITS.bufferInGround.value }
     : { easy: WATER_LIMITS.easyInPots.value, buffer: WATER_LIMITS.bufferInPots.value }
 
-/** Halvings of 50 cm that leave less than 0.01 cm. */
-const HALVINGS = 13
-
-/** Half of what a layer gives up to this tension is gone at its entry tension, cm. */
-const ENTRY_TO: Centimetres = 50
-
-/**
- * Tension at which a layer has given up half of the water it gives up to 50 cm: from there on its large pores are empty,
- * and it draws hardly any more water from a finer layer above it.
- * cm, to 0.01. Range: 0 to 50. Source: about 1 / alpha of its curve, the entry tension of capillary barriers (Ross 1990,
- * Water Resour. Res. 26:2625-2629, from memory).
- *
- * @example
- * entryTensionOf((tension) => (tension < 4 ? 0.4 : 0.1)) // 4.001
- */
-export function entryTensionOf(waterAt: (tension: Centimetres) => Fraction): Centimetres {
-  const half = (waterAt(0) + waterAt(ENTRY_TO)) / 2
-  let [low, high] = [0, ENTRY_TO]
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2
-    if (waterAt(middle) > half) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
-}
-
 /**
  * Tension less height above a layer, cm, from that below it: the same where the layer goes on pulling, that of its entry
  * tension where it is coarser than what lies above.
  */
-function baseAbove(
-  base: Centimetres,
-  from: Centimetres,
-  to: Centimetres,
-  entry?: Centimetres,
-  finer = Infinity,
-) {
-  return entry !== undefined && entry < finer ? Math.min(to + base, Math.max(from + base, entry)) - to : base
+function baseAbove(base: Centimetres, to: Centimetres, entry?: Centimetres, finer = Infinity) {
+  return entry !== undefined && entry < finer ? Math.min(to + base, entry) - to : base
 }
 
 /** A layer that drains beyond this gives way to whatever lies on it, cm. */
@@ -148,12 +116,12 @@ const COARSE: Centimetres = 12
  */
 export function baseOfMix(
   container: Container,
-  layers: readonly { thickness: Centimetres; waterAt: (tension: Centimetres) => Fraction }[],
+  layers: readonly { thickness: Centimetres; entryTension: Centimetres }[],
 ): Centimetres {
   let base = tensionAtBase(container)
   let from = 0
-  for (const { thickness, waterAt } of layers) {
-    base = baseAbove(base, from, from + thickness, entryTensionOf(waterAt), COARSE)
+  for (const { thickness, entryTension } of layers) {
+    base = baseAbove(base, from + thickness, entryTension, COARSE)
     from += thickness
   }
   return base
@@ -165,11 +133,12 @@ export function baseOfMix(
  * At rest the tension at height z is z less the height of the lowest open hole; below the hole all pores are
  * full. The container's own area weighs each depth, so taper counts. Simpson's rule within each slice.
  *
- * A coarse layer below a finer one breaks the pull: the finer one stands at the coarse one's entry tension instead of at
- * the height of its foot, almost as on its own base. A fine layer below a coarse one goes on pulling.
+ * A coarse layer below a finer one breaks the pull: a day after watering the finer one stands at the tension from which
+ * the coarse one lets next to nothing through (`entryTensionOf`), not at the height of its foot. So layers are told as
+ * they stand 24 hours after watering, one mix alone at rest.
  *
  * Returns fractions of the mix volume and litres by slice. Range: tested for 2 to 100 cm of mix.
- * Leaves out: wicking, hysteresis, what drains slowly across such a break for days after.
+ * Leaves out: wicking, hysteresis, what drains slowly across such a break for days after; `moving` follows that.
  * Source: Fonteno 1989, Acta Hort. 238:67-74; Bilderback & Fonteno 1987, J. Environ. Hort. 5:180-182;
  * easily available water and buffering capacity from the container's own drained state (not from a flat 10 cm) to the
  * limits of `dryingLimits`.
@@ -242,7 +211,7 @@ export function containerProfile(
       waterBelow = waterAbove
     }
     const above = layers[k + 1]
-    if (above) base = baseAbove(base, from, to, layer.entryTension, above.entryTension)
+    if (above) base = baseAbove(base, to, layer.entryTension, above.entryTension)
     from = to
   }
   return {

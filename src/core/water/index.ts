@@ -3,7 +3,6 @@ export {
   containerProfile,
   dryingLimits,
   standingWater,
-  entryTensionOf,
   SUBSOIL_TENSION,
   tensionAtBase,
   type ContainerProfile,

@@ -5,6 +5,7 @@ import { blend } from '@/core/mixing'
 import { succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, type Bands } from '@/core/targets'
 import { baseOfMix } from '@/core/water'
+import { entryTensionOf, hydraulicsOf } from '@/core/water/moving'
 import { judgedBed } from '../garden/garden'
 import type { Job, Place } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
@@ -75,10 +76,11 @@ export function finderProblem(
   const layers = bottomLayers(question)
   if (!layers.ok) return layers
   const below: Parameters<typeof baseOfMix>[1][number][] = []
-  for (const { thickness, parts } of layers.value) {
+  for (const { thickness, parts, bridged } of layers.value) {
     const mixed = blend(parts)
     if (!mixed.ok) return mixed
-    below.push({ thickness, waterAt: mixed.value.waterAt })
+    const entryTension = bridged ? Infinity : entryTensionOf(hydraulicsOf(mixed.value))
+    below.push({ thickness, entryTension })
   }
   return succeed({
     container,

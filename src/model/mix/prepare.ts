@@ -76,6 +76,9 @@ function isSoilless({ shares }: Blend): boolean {
   return of((f) => ORGANIC.has(f)) >= SOILLESS.organic && of((f) => f === 'soil') < SOILLESS.soil
 }
 
+/** Share of its gaps that fills with mix from which a layer pulls as the mix does. Source: our assumption. */
+const BRIDGED = 0.5
+
 /** Layers as the evaluation takes them: cloth has no body. Errors: those of `flatOf` for a layer of another mix. */
 export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
   const layers: BottomLayer[] = []
@@ -88,9 +91,10 @@ export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomL
       continue
     }
     const id = layer.kind === 'material' ? layer.materialId : LAYERS[layer.kind].material
+    const bridged = layer.kind !== 'material' && LAYERS[layer.kind].washesIn >= BRIDGED
     const row = id === null ? undefined : materialOf(id, own)
     if (row && thickness > 0)
-      layers.push({ thickness, parts: [{ material: preparedMaterial(row), parts: 1 }] })
+      layers.push({ thickness, parts: [{ material: preparedMaterial(row), parts: 1 }], bridged })
   }
   return succeed(layers)
 }

@@ -1,0 +1,152 @@
+import type { Centimetres, Fraction, Litres } from '../../units'
+import { MOVING_LIMITS } from './limits'
+import type { Moved } from './moveWater'
+import type { Stepper } from './stepper'
+import type { Demand } from './weather'
+
+/** Pictures of a run: one after each stretch of time, the start first. */
+export interface Course {
+  /** Hours from the start, of each picture. */
+  times: Float64Array
+  /** Middle of each cell above the base, cm, and its litres. */
+  heights: Float64Array
+  litres: Float64Array
+  /** Porosity of each cell. */
+  pores: Float64Array
+  /** Water by picture, then by cell; volume fraction. */
+  water: Float32Array
+  /** Hours each cell had too little air. */
+  hoursShortOfAir: Float32Array
+  /** Depth of water on the surface and, above the base, in the saucer, cm. */
+  onSurface: Float32Array
+  inSaucer: Float32Array
+  /** Litres since the start. */
+  given: Float32Array
+  drained: Float32Array
+  takenUp: Float32Array
+  evaporated: Float32Array
+  overSurface: Float32Array
+}
+
+/**
+ * The water of a cell in a picture; volume fraction.
+ *
+ * @example
+ * waterIn({ heights: [1, 3], water: [0.1, 0.2, 0.3, 0.4] }, 1, 0) // 0.3
+ */
+export const waterIn = (course: Pick<Course, 'heights' | 'water'>, picture: number, cell: number): Fraction =>
+  course.water[picture * course.heights.length + cell]!
+
+/** Keeps pictures and books of a run. */
+export class Recorder {
+  private readonly course: Course
+  private readonly start: Litres
+  private next = 0
+  private readonly sums = { given: 0, drained: 0, takenUp: 0, evaporated: 0, overSurface: 0 }
+  private shortOfAir = 0
+  private thirsty = 0
+  private firstThirst: number | null = null
+
+  constructor(
+    private readonly stepper: Stepper,
+    hours: number,
+    every: number,
+  ) {
+    const { column } = stepper
+    const pictures = Math.floor(hours / every + 1e-9) + 1
+    const cells = column.cells.length
+    const floats = () => new Float32Array(pictures)
+    this.course = {
+      times: Float64Array.from({ length: pictures }, (_, k) => k * every),
+      heights: column.cellHeight,
+      litres: Float64Array.from(column.cells, (i) => column.volume[i]! / 1000),
+      pores: Float64Array.from(column.cells, (i) => column.tables[column.below[i]!]!.totalPorosity),
+      water: new Float32Array(pictures * cells),
+      hoursShortOfAir: new Float32Array(cells),
+      onSurface: floats(),
+      inSaucer: floats(),
+      given: floats(),
+      drained: floats(),
+      takenUp: floats(),
+      evaporated: floats(),
+      overSurface: floats(),
+    }
+    this.start = stepper.stored() + stepper.standing()
+    this.take(1, stepper.water)
+  }
+
+  /** One step is done: `by` hours up to `now`. `before` is the water at its start. */
+  note(now: number, by: number, demand: Demand, before: Float64Array): void {
+    const { passed } = this.stepper
+    this.sums.given += demand.arriving * by
+    this.sums.drained += passed.drained
+    this.sums.takenUp += passed.takenUp
+    this.sums.evaporated += passed.evaporated + passed.throughWall + passed.fromSaucer
+    this.sums.overSurface += passed.overSurface
+    if (this.airlessRoots(by) >= 0.5) this.shortOfAir += by
+    if (demand.uptake > 0 && passed.takenUp < MOVING_LIMITS.thirst.value * demand.uptake * by) {
+      this.firstThirst ??= now
+      this.thirsty += by
+    }
+    while (this.next < this.course.times.length && this.course.times[this.next]! <= now + 1e-9)
+      this.take(Math.min(1, 1 - (now - this.course.times[this.next]!) / by), before)
+  }
+
+  /** Share of the roots in mix with too little air; counts the hours of each cell. */
+  private airlessRoots(by: number): Fraction {
+    const { column, roots, water } = this.stepper
+    let sum = 0
+    for (let c = 0; c < column.cells.length; c++) {
+      const i = column.cells[c]!
+      const air = column.tables[column.below[i]!]!.totalPorosity - water[i]!
+      if (air >= MOVING_LIMITS.airForRoots.value) continue
+      sum += roots.share[i]!
+      this.course.hoursShortOfAir[c]! += by
+    }
+    return sum
+  }
+
+  /** A picture part of the way through the step just done. */
+  private take(part: number, before: Float64Array): void {
+    const { column, water, head } = this.stepper
+    const k = this.next++
+    const cells = column.cells.length
+    for (let c = 0; c < cells; c++) {
+      const i = column.cells[c]!
+      this.course.water[k * cells + c] = before[i]! + part * (water[i]! - before[i]!)
+    }
+    const standing = (at: number): Centimetres => Math.max(0, head[at]!)
+    this.course.onSurface[k] = standing(column.count - 1)
+    this.course.inSaucer[k] = column.outlet === 0 ? standing(0) : 0
+    for (const name of ['given', 'drained', 'takenUp', 'evaporated', 'overSurface'] as const)
+      this.course[name][k] = this.sums[name] / 1000
+  }
+
+  finish(given: number, steps: number): Moved {
+    const { stepper, sums, course } = this
+    const inMix = stepper.stored()
+    const standing = stepper.standing()
+    const passed = given + sums.drained + sums.takenUp + sums.evaporated + sums.overSurface
+    const left =
+      this.start + given - sums.drained - sums.takenUp - sums.evaporated - sums.overSurface - inMix - standing
+    const arrays = Object.values(course).reduce((sum, a) => sum + a.byteLength, 0)
+    return {
+      course,
+      book: {
+        atStart: this.start / 1000,
+        given: given / 1000,
+        takenUp: sums.takenUp / 1000,
+        evaporated: sums.evaporated / 1000,
+        drained: sums.drained / 1000,
+        overSurface: sums.overSurface / 1000,
+        inMix: inMix / 1000,
+        standing: standing / 1000,
+        error: passed > 0 ? Math.abs(left) / passed : 0,
+      },
+      hoursShortOfAir: this.shortOfAir,
+      hoursThirsty: this.thirsty,
+      firstThirst: this.firstThirst,
+      effort: { steps, iterations: stepper.iterations, bytes: arrays + stepper.bytes() },
+    }
+  }
+}
