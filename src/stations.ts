@@ -46,6 +46,8 @@ export const STATIONS: readonly Station[] = [
     within: [
       { id: 'finder', title: 'Find a mix', page: () => import('@/views/job/FinderView.vue') },
       { id: 'compare', title: 'Compare mixes', page: () => import('@/views/job/CompareView.vue') },
+      { id: 'water', title: 'Water it', page: () => import('@/views/job/WaterView.vue') },
+      { id: 'lessons', title: 'Lessons', page: () => import('@/views/job/LessonsView.vue') },
     ],
   },
   {
@@ -87,6 +89,7 @@ export const STATIONS: readonly Station[] = [
     isDone: isOver,
     page: () => import('@/views/job/SeasonStation.vue'),
     within: [
+      { id: 'plan', title: 'Watering plan', page: () => import('@/views/job/PlanView.vue') },
       { id: 'log', title: 'Log', page: () => import('@/views/job/LogView.vue') },
       { id: 'next', title: 'Next year', page: () => import('@/views/job/NextView.vue') },
       { id: 'wrong', title: 'Something looks wrong', page: () => import('@/views/job/WrongView.vue') },

@@ -21,6 +21,8 @@ export type Problem =
   | { code: 'amount-negative'; field: string; value: number }
   | { code: 'unknown-dressing'; dressing: string }
   | { code: 'unknown-crop'; crop: string }
+  /** Nothing is known of the crop, or of the weather of the place. */
+  | { code: 'no-place' }
   | { code: 'part-not-measurable'; material: string; value: number }
   | { code: 'unknown-mix'; mix: string }
   | { code: 'mix-contains-itself'; path: string[] }

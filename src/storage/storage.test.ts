@@ -28,6 +28,7 @@ import shelfV1 from './migrations/shelf.v1.json'
 import dressingPackV1 from './migrations/dressingPack.v1.json'
 import materialV1 from './migrations/material.v1.json'
 import settingsV1 from './migrations/settings.v1.json'
+import settingsV2 from './migrations/settings.v2.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
@@ -238,6 +239,8 @@ describe('reading a record', () => {
     expect(own.ok && own.data).toEqual({ ...materialV1.data, madeOf: null, figures: [], sizeShares: [] })
     const settings = readEnvelope('settings', settingsV1)
     expect(settings.ok && settings.data).toEqual({ ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
+    const later = readEnvelope('settings', settingsV2)
+    expect(later.ok && later.data).toEqual({ ...settingsV2.data, lessonsSeen: [] })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }

@@ -169,6 +169,10 @@ const TEXTS: Texts = {
     why: `“${p.dressing}” is not a lime, fertilizer or other dressing in the tables.`,
     fix: 'Check its id, or describe it from its label.',
   }),
+  'no-place': () => ({
+    why: 'How much it drinks is not known: no crop is chosen, or no place with its weather.',
+    fix: 'Choose a crop under Containers, and a climate under Place.',
+  }),
   'unknown-crop': (p) => ({
     why: `“${p.crop}” is not a crop in the tables.`,
     fix: 'Check its id, or leave the crop out and give the bands wanted.',

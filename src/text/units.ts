@@ -58,6 +58,8 @@ export const QUANTITIES = {
     us: { unit: 'ft', factor: 1 / 0.3048, digits: 0 },
   },
   percent: { metric: { unit: '%', factor: 100, digits: 1 }, us: { unit: '%', factor: 100, digits: 1 } },
+  minutes: { metric: { unit: 'min', factor: 1, digits: 1 }, us: { unit: 'min', factor: 1, digits: 1 } },
+  days: { metric: { unit: 'days', factor: 1, digits: 1 }, us: { unit: 'days', factor: 1, digits: 1 } },
   number: { metric: { unit: '', factor: 1, digits: 2 }, us: { unit: '', factor: 1, digits: 2 } },
 } as const
 export type Quantity = keyof typeof QUANTITIES

@@ -4,6 +4,7 @@ import type { LearnRequest } from '@/model/learn/batches'
 import type { Taught } from '@/model/learn/learn'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
+import type { PlanRequest, Watered, WateringPlan, WatchRequest } from '@/core/watering'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { Garden } from '@/model/garden/garden'
@@ -93,6 +94,22 @@ export const learnInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<Taught> | null> =>
   call<Outcome<Taught> | null>(signal, (remote, task) => remote.learn(task, request, told(onProgress)))
+
+/** Water poured on mixes, followed beside the page. */
+export const waterInWorker = (
+  request: WatchRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<Outcome<Watered[]> | null> =>
+  call<Outcome<Watered[]> | null>(signal, (remote, task) => remote.water(task, request, told(onProgress)))
+
+/** How often and how much to water, worked out beside the page. */
+export const planInWorker = (
+  request: PlanRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<Outcome<WateringPlan> | null> =>
+  call<Outcome<WateringPlan> | null>(signal, (remote, task) =>
+    remote.wateringPlan(task, request, told(onProgress)),
+  )
 
 /** A garden file, read and held against the garden, beside the page. */
 export const previewInWorker = (

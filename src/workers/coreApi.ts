@@ -2,6 +2,14 @@ import { keepOwnRows } from '../core/data'
 import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } from '../core/finder'
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
+import {
+  wateringPlan,
+  watchWater,
+  type PlanRequest,
+  type Watered,
+  type WateringPlan,
+  type WatchRequest,
+} from '../core/watering'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { previewImport, type FileRead } from '../storage/exportFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
@@ -117,6 +125,18 @@ export function makeCoreApi() {
     /** What readings teach of the rows they are of. */
     learn(task: number, request: LearnRequest, tell?: Tell<number>): Promise<Outcome<Taught> | null> {
       return run(task, teach(request), tell)
+    },
+    /** Water poured on a mix, or on several side by side. */
+    water(task: number, request: WatchRequest, tell?: Tell<number>): Promise<Outcome<Watered[]> | null> {
+      return run(task, watchWater(request), tell)
+    },
+    /** How often and how much to water. */
+    wateringPlan(
+      task: number,
+      request: PlanRequest,
+      tell?: Tell<number>,
+    ): Promise<Outcome<WateringPlan> | null> {
+      return run(task, wateringPlan(request), tell)
     },
     inTheWay(
       task: number,

@@ -115,18 +115,9 @@ export function canopyOver(
  * }) // { low: 0.4252, value: 1.155, high: 2.643 }
  */
 export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; high: Litres } {
-  const { cropCoefficient, canopyArea } = input.crop.properties
-  const wall = WALL_EVAPORATION[input.wallKind]
-  const leaf = input.leaf ?? FULL_LEAF
-  const bareness = (input.wetTop ? L.wetTop.value : L.bareSurface.value) * (1 - (input.cover ?? 0))
-  type End = 'low' | 'value' | 'high'
   const at = (weather: number, end: End, size: End = end) => {
-    const canopy = canopyOver(input, input.plants, canopyArea[size] * leaf.share)
-    const bare = Math.max(0, input.surface - canopy)
-    const outside = Math.max(0, canopy - input.surface)
-    const factor = OUTSTANDING_LEAF[input.exposure ?? 'open'][end]
-    const leaves = cropCoefficient[end] * leaf.coefficient * (canopy + (factor - 1) * outside)
-    return input.reference * weather * (leaves + bareness * bare + wall[end] * input.wall)
+    const { leaves, surface, wall } = useAt(input, weather, end, size)
+    return leaves + surface + wall
   }
   // A leaf that drinks less than the wet mix it shades, as a pineapple's does, saves water the larger it is.
   const ends = (weather: number, end: 'low' | 'high') =>
@@ -135,6 +126,49 @@ export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; hi
     low: Math.min(...ends(WEATHER_SPREAD.low, 'low')),
     value: at(1, 'value'),
     high: Math.max(...ends(WEATHER_SPREAD.high, 'high')),
+  }
+}
+
+/**
+ * The same by the way it leaves, litres a day: through leaves, from the bare surface, through the wall.
+ * Source: as `dailyUse`, of which these are the parts.
+ *
+ * @example
+ * usesOfDay({
+ *   reference: 5,
+ *   crop: cropById('pepper_sweet'),
+ *   plants: 1,
+ *   surface: 0.5,
+ *   perimeter: 3,
+ *   wall: 0,
+ *   wallKind: 'closed',
+ * }) // { leaves: 1.05, surface: 0.6, wall: 0 }
+ */
+export const usesOfDay = (input: WaterUseInput): DayUses => useAt(input, 1, 'value', 'value')
+
+/** Litres a day by the way they leave. */
+export interface DayUses {
+  leaves: Litres
+  surface: Litres
+  wall: Litres
+}
+
+type End = 'low' | 'value' | 'high'
+
+function useAt(input: WaterUseInput, weather: number, end: End, size: End): DayUses {
+  const { cropCoefficient, canopyArea } = input.crop.properties
+  const leaf = input.leaf ?? FULL_LEAF
+  const bareness = (input.wetTop ? L.wetTop.value : L.bareSurface.value) * (1 - (input.cover ?? 0))
+  const canopy = canopyOver(input, input.plants, canopyArea[size] * leaf.share)
+  const bare = Math.max(0, input.surface - canopy)
+  const outside = Math.max(0, canopy - input.surface)
+  const factor = OUTSTANDING_LEAF[input.exposure ?? 'open'][end]
+  const leaves = cropCoefficient[end] * leaf.coefficient * (canopy + (factor - 1) * outside)
+  const taken = input.reference * weather
+  return {
+    leaves: taken * leaves,
+    surface: taken * bareness * bare,
+    wall: taken * WALL_EVAPORATION[input.wallKind][end] * input.wall,
   }
 }
 
@@ -200,6 +234,8 @@ export const rootedVolume = (
 export interface WateringInterval {
   /** Litres a day. */
   use: { low: Litres; value: Litres; high: Litres }
+  /** The value of it, by the way it leaves. */
+  ways: DayUses
   /** Litres of rain a day that reach the mix, in a mean month. */
   rain: Litres
   /** Litres of mix the roots hold. */
@@ -241,6 +277,7 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
   const usable = usableWater({ ...balance, mixVolume: rooted }, depletion, input.inGround ?? false)
   return {
     use,
+    ways: usesOfDay(input),
     rain: rainCaught(input),
     rooted,
     usable,

@@ -54,6 +54,7 @@ export const DEFAULT_SETTINGS: Settings = {
   hand: 'right',
   bigSteps: false,
   cautionsRead: {},
+  lessonsSeen: [],
 }
 export const settingsOf = (garden: Garden) =>
   (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS

@@ -12,6 +12,7 @@ import { recordV2 } from './record.v2'
 import { recordV3 } from './record.v3'
 import { recordV4 } from './record.v4'
 import { settingsV2 } from './settings.v2'
+import { settingsV3 } from './settings.v3'
 import { shelfV2 } from './shelf.v2'
 import type { Kind } from '@/model/garden/schemas'
 
@@ -28,6 +29,6 @@ export const MIGRATIONS: MigrationTable = {
   material: { 1: materialV2 },
   place: { 1: placeV2 },
   record: { 1: recordV2, 2: recordV3, 3: recordV4 },
-  settings: { 1: settingsV2 },
+  settings: { 1: settingsV2, 2: settingsV3 },
   shelf: { 1: shelfV2 },
 }

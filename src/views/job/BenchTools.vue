@@ -76,6 +76,9 @@ async function print() {
     <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
       ><i class="pi pi-clone" aria-hidden="true" />Compare</RouterLink
     >
+    <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
+      ><i class="pi pi-cloud" aria-hidden="true" />Water it</RouterLink
+    >
     <Button label="Mixes to begin from" icon="pi pi-book" text size="small" @click="dialog = 'starters'" />
     <Button label="By packs" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
     <Button

@@ -10,5 +10,5 @@ export {
   type MovingProblem,
   type WaterBook,
 } from './moveWater'
-export { waterIn, type Course } from './recorder'
+export { picturesEvery, waterIn, type Course } from './recorder'
 export { shareOfDay, SUN, type DayDemand, type Pulse } from './weather'

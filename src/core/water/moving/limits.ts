@@ -26,11 +26,25 @@ export const MOVING_LIMITS = defineLimits({
       'Wesseling & van Wijk 1957; Grable & Siemer 1968 (both from memory): gases hardly move below a tenth',
   },
   rootsMakeUp: {
-    value: 0.5,
-    low: 0.3,
+    value: 1,
+    low: 0.5,
     high: 1,
     unit: 'share of the roots that can feed the whole plant',
-    source: 'Jarvis 1989 for the form, our assumption for the number',
+    source: 'Jarvis 1989 for the form; 1, none, is as FAO-56 reckons, over all roots alike',
+  },
+  driestInPots: {
+    value: 1500,
+    low: 300,
+    high: 3000,
+    unit: 'cm',
+    source: 'common practice: plants in peat and bark wilt for good long before the 15,000 cm of field soil',
+  },
+  wilts: {
+    value: 0.5,
+    low: 0.3,
+    high: 0.7,
+    unit: 'share of what the plant would take up',
+    source: 'our assumption: below half it hangs its leaves by day',
   },
   thirst: {
     value: 0.9,

@@ -3,8 +3,10 @@ import { shapeHeight } from '../../geometry'
 import { fail, succeed, type Outcome } from '../../outcome'
 import type { Centimetres, Fraction, Litres } from '../../units'
 import { containerProfile, dryingLimits } from '../containerProfile'
+import { DRY_END } from '../retention'
 import { columnOf, type Below, type MovingLayer } from './column'
-import { Recorder, type Course } from './recorder'
+import { MOVING_LIMITS } from './limits'
+import { picturesEvery, Recorder, type Course } from './recorder'
 import { Stepper } from './stepper'
 import { breaksOf, demandBetween, type DayDemand, type Demand, type Pulse } from './weather'
 
@@ -30,10 +32,12 @@ export interface MovingProblem {
   day: DayDemand
   /** Share of the depth of the topmost layer that roots reach, from the surface down; all of it where left out. */
   rooted?: Fraction
+  /** Tension to which roots drink with ease, cm; that of `dryingLimits` where left out. */
+  easy?: Centimetres
   /** About so many cells of depth; 170 where left out. */
   cells?: number
-  /** Hours between the pictures kept; a quarter where left out. */
-  every?: number
+  /** Hours at which pictures are kept, nought first; every quarter of an hour where left out. */
+  pictures?: readonly number[]
 }
 
 /** What became of the water, litres. */
@@ -57,16 +61,18 @@ export interface Moved {
   book: WaterBook
   /** Hours in which half of the roots or more stood in mix with less than a tenth of air. */
   hoursShortOfAir: number
-  /** Hours of daylight in which plants took up less than nine tenths of what they would have. */
+  /** Hours of daylight in which plants took up less than nine tenths of what they would, for want of water. */
   hoursThirsty: number
-  /** When first so; null where never. */
+  /** When first so, and when it was first less than half, hours; null where never. */
   firstThirst: number | null
+  firstWilting: number | null
+  /** Drunk and given to the air until then, or in all where it never came, litres. */
+  usedByThirst: Litres
   /** Steps of time and iterations it took, and bytes of arrays held while it ran. */
   effort: { steps: number; iterations: number; bytes: number }
 }
 
 const USUAL_CELLS = 170
-const USUAL_EVERY = 0.25
 const MORNING = 6
 /** Longest stretch followed, hours: a year. */
 export const LONGEST_RUN = 24 * 366
@@ -138,11 +144,12 @@ export function* moveWater(problem: MovingProblem): Generator<number, Outcome<Mo
   const column = columnOf(container, layers, problem.cells ?? USUAL_CELLS)
   const roots = {
     share: rootShares(column, layers.length, problem.rooted ?? 1),
-    easy: dryingLimits(container).easy,
+    easy: problem.easy ?? dryingLimits(container).easy,
+    driest: container.base.kind === 'onSoil' ? DRY_END.wilting : MOVING_LIMITS.driestInPots.value,
   }
   const stepper = new Stepper(column, problem.below, roots)
   stepper.begin(startOf(problem))
-  const recorder = new Recorder(stepper, hours, problem.every ?? USUAL_EVERY)
+  const recorder = new Recorder(stepper, problem.pictures ?? picturesEvery(0.25, hours))
   const breaks = breaksOf(pulses, hours, clock)
   const demand: Demand = { arriving: 0, evaporation: 0, uptake: 0, wall: 0, saucer: 0 }
   const before = Float64Array.from(stepper.water)

@@ -12,6 +12,7 @@ import {
   mualemConductivity,
   moveWater,
   moveWaterAtOnce,
+  picturesEvery,
   shareOfDay,
   waterIn,
   type Hydraulics,
@@ -73,7 +74,10 @@ function bare(height: number, layers: { top: number; hydraulics: Hydraulics }[],
   )
   const below =
     saucer > 0 ? ({ kind: 'saucer', area: saucer, depth: 1 } as const) : ({ kind: 'free' } as const)
-  return { column, stepper: new Stepper(column, below, { share: new Float64Array(column.count), easy: 50 }) }
+  return {
+    column,
+    stepper: new Stepper(column, below, { share: new Float64Array(column.count), easy: 50, driest: 1500 }),
+  }
 }
 /** Steps of a length to an hour, shorter ones where it must. */
 function runTo(stepper: Stepper, hours: number, step: number, demand: Demand = NONE) {
@@ -330,7 +334,7 @@ describe('water in a container', () => {
         layers: [{ top: 25, hydraulics }],
         begin: { kind: 'even', tension: 20 },
         hours: 24 * 300,
-        every: 24,
+        pictures: picturesEvery(24, 24 * 300),
         pulses: [{ start: 0, hours: 1, litres: 12 }],
       })
       expect(meanWater(soaked)).toBeCloseTo(rest.containerCapacity, 2)
@@ -345,7 +349,7 @@ describe('water in a container', () => {
       below: { kind: 'keptWater', height: 2 },
       begin: { kind: 'even', tension: 60 },
       hours: 24 * 60,
-      every: 24,
+      pictures: picturesEvery(24, 24 * 60),
     })
     for (const [i, h] of course.heights.entries())
       expect(waterIn(course, course.times.length - 1, i)).toBeCloseTo(hydraulics.waterAt(h - 2), 2)
@@ -384,11 +388,19 @@ describe('water in a container', () => {
     expect(foot(week)).toBeGreaterThan(foot(emptied) + 48)
   })
   test('a dry surface gives less and less; a plant without water stops', () => {
-    const dry = moved({ hours: 24 * 40, every: 24, day: { ...STILL, evaporation: 0.4 } })
+    const dry = moved({
+      hours: 24 * 40,
+      pictures: picturesEvery(24, 24 * 40),
+      day: { ...STILL, evaporation: 0.4 },
+    })
     const days = Array.from(dry.course.evaporated)
     expect(days[1]! - days[0]!).toBeGreaterThan(0.35)
     expect(days[40]! - days[39]!).toBeLessThan(0.2)
-    const thirsty = moved({ hours: 24 * 30, every: 24, day: { ...STILL, uptake: 1 } })
+    const thirsty = moved({
+      hours: 24 * 30,
+      pictures: picturesEvery(24, 24 * 30),
+      day: { ...STILL, uptake: 1 },
+    })
     expect(thirsty.firstThirst).not.toBeNull()
     expect(thirsty.hoursThirsty).toBeGreaterThan(100)
     expect(thirsty.book.takenUp).toBeLessThan(10)

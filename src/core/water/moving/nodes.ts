@@ -1,4 +1,3 @@
-import { DRY_END } from '../retention'
 import type { Centimetres, Fraction } from '../../units'
 import type { Column } from './column'
 import { placeInTable, TABLE_STEP, TENSIONS } from './hydraulics'
@@ -8,8 +7,9 @@ import { MOVING_LIMITS } from './limits'
 export interface Roots {
   /** Share of the roots at each node of the column; adds up to 1, or all nought without roots. */
   share: Float64Array
-  /** Tension to which they take water with ease, cm. */
+  /** Tension to which they take water with ease, and that at which they take none, cm. */
   easy: Centimetres
+  driest: Centimetres
 }
 
 /**
@@ -28,10 +28,11 @@ export class Nodes {
   readonly slopeBelow: Float64Array
   readonly slopeAbove: Float64Array
   readonly air: Float64Array
-  /** Share of the demand the roots could meet, each where it stands. */
+  /** Share of the demand the roots could meet, each where it stands; and by water alone, air in plenty. */
   rootsAble = 1
+  rootsMoist = 1
   private readonly lnEasy: number
-  /** Over the logarithm of tension, from the end of ease to the wilting point. */
+  /** Over the logarithm of tension, from the end of ease to where they take none. */
   readonly dryingSpan: number
 
   constructor(
@@ -48,13 +49,14 @@ export class Nodes {
     this.slopeAbove = arrays()
     this.air = arrays()
     this.lnEasy = Math.log(roots.easy)
-    this.dryingSpan = Math.log(DRY_END.wilting / roots.easy)
+    this.dryingSpan = Math.log(roots.driest / roots.easy)
   }
 
   /** Reads the tables at the heads; straight lines between their entries. */
   evaluate(): void {
     const { count, volume, below, above, tables } = this.column
     let able = 0
+    let moist = 0
     for (let i = 0; i < count; i++) {
       const tension = -this.head[i]!
       const lo = tables[below[i]!]!
@@ -67,6 +69,7 @@ export class Nodes {
         this.slopeBelow[i] = 0
         this.slopeAbove[i] = 0
         this.air[i] = 0
+        moist += this.roots.share[i]!
         continue
       }
       const u = tension < TENSIONS.least ? -1 : placeInTable(tension)
@@ -93,15 +96,16 @@ export class Nodes {
       this.water[i] = w + part * step
       this.capacity[i] = -step * slope
       this.air[i] = lo.totalPorosity - this.water[i]!
-      if (this.roots.share[i]! > 0) able += this.roots.share[i]! * this.ability(i, tension)
+      const share = this.roots.share[i]!
+      if (share === 0) continue
+      const dry = share * this.dryness(tension)
+      moist += dry
+      able += dry * Math.min(1, this.air[i]! / MOVING_LIMITS.airForRoots.value)
     }
     this.rootsAble = able
+    this.rootsMoist = moist
   }
 
-  /** What roots at a node can take of what they are asked, by air and by water. */
-  private ability(i: number, tension: Centimetres): Fraction {
-    return Math.min(1, this.air[i]! / MOVING_LIMITS.airForRoots.value) * this.dryness(tension)
-  }
   /** What roots can take of what they are asked, by water alone. */
   dryness(tension: Centimetres): Fraction {
     if (tension <= this.roots.easy) return 1

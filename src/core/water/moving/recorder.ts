@@ -37,6 +37,15 @@ export interface Course {
 export const waterIn = (course: Pick<Course, 'heights' | 'water'>, picture: number, cell: number): Fraction =>
   course.water[picture * course.heights.length + cell]!
 
+/**
+ * Times of pictures so many hours apart.
+ *
+ * @example
+ * picturesEvery(12, 24) // [0, 12, 24]
+ */
+export const picturesEvery = (every: number, hours: number): number[] =>
+  Array.from({ length: Math.floor(hours / every + 1e-9) + 1 }, (_, k) => k * every)
+
 /** Keeps pictures and books of a run. */
 export class Recorder {
   private readonly course: Course
@@ -46,18 +55,19 @@ export class Recorder {
   private shortOfAir = 0
   private thirsty = 0
   private firstThirst: number | null = null
+  private firstWilting: number | null = null
+  private usedByThirst = 0
 
   constructor(
     private readonly stepper: Stepper,
-    hours: number,
-    every: number,
+    times: readonly number[],
   ) {
     const { column } = stepper
-    const pictures = Math.floor(hours / every + 1e-9) + 1
+    const pictures = times.length
     const cells = column.cells.length
     const floats = () => new Float32Array(pictures)
     this.course = {
-      times: Float64Array.from({ length: pictures }, (_, k) => k * every),
+      times: Float64Array.from(times),
       heights: column.cellHeight,
       litres: Float64Array.from(column.cells, (i) => column.volume[i]! / 1000),
       pores: Float64Array.from(column.cells, (i) => column.tables[column.below[i]!]!.totalPorosity),
@@ -83,8 +93,12 @@ export class Recorder {
     this.sums.takenUp += passed.takenUp
     this.sums.evaporated += passed.evaporated + passed.throughWall + passed.fromSaucer
     this.sums.overSurface += passed.overSurface
+    if (this.firstThirst === null) this.usedByThirst = this.sums.takenUp + this.sums.evaporated
     if (this.airlessRoots(by) >= 0.5) this.shortOfAir += by
-    if (demand.uptake > 0 && passed.takenUp < MOVING_LIMITS.thirst.value * demand.uptake * by) {
+    const { thirst, wilts, rootsMakeUp } = MOVING_LIMITS
+    const met = this.stepper.nodes.rootsMoist / rootsMakeUp.value
+    if (demand.uptake > 0 && met < wilts.value) this.firstWilting ??= now
+    if (demand.uptake > 0 && met < thirst.value) {
       this.firstThirst ??= now
       this.thirsty += by
     }
@@ -146,6 +160,8 @@ export class Recorder {
       hoursShortOfAir: this.shortOfAir,
       hoursThirsty: this.thirsty,
       firstThirst: this.firstThirst,
+      firstWilting: this.firstWilting,
+      usedByThirst: this.usedByThirst / 1000,
       effort: { steps, iterations: stepper.iterations, bytes: arrays + stepper.bytes() },
     }
   }

@@ -224,7 +224,7 @@ export class Stepper {
     passed.takenUp = 0
     passed.throughWall = 0
     if (demand.uptake <= 0 && demand.wall <= 0) return
-    // Roots that stand well drink for those that do not, down to half of all.
+    // Roots that stand well drink for those that do not, down to some share of all.
     const uptake = (hours * demand.uptake) / Math.max(this.nodes.rootsAble, MOVING_LIMITS.rootsMakeUp.value)
     const wall = hours * demand.wall
     for (let c = 0; c < cells.length; c++) {

@@ -59,7 +59,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   place: 2,
   record: 4,
   shelf: 2,
-  settings: 2,
+  settings: 3,
   test: 1,
 }
 

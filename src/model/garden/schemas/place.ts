@@ -29,6 +29,8 @@ export const settingsSchema = z.object({
   bigSteps: z.boolean(),
   /** Cautions read, with the day: each is asked for once a day. */
   cautionsRead: z.record(text(40), z.iso.date()),
+  /** Lessons gone through, by their ids. */
+  lessonsSeen: z.array(text(40)),
 })
 
 export type Place = z.infer<typeof placeSchema>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+/** Plays, stops, steps and scrubs through a run. */
+import Button from 'primevue/button'
+import { PACES } from '@/composables/usePlayback'
+import { sinceText } from '@/text/watering'
+import SwitchField from '../field/SwitchField.vue'
+
+const {
+  now,
+  hours,
+  playing,
+  still = false,
+} = defineProps<{
+  now: number
+  hours: number
+  playing: boolean
+  /** Nothing may move by itself. */
+  still?: boolean
+}>()
+const pace = defineModel<number>('pace', { required: true })
+const emit = defineEmits<{ play: []; stop: []; step: [by: 1 | -1]; to: [hours: number] }>()
+</script>
+
+<template>
+  <div class="bar no-print" role="group" aria-label="Time">
+    <Button
+      v-if="!still"
+      :label="playing ? 'Stop' : 'Play'"
+      :icon="playing ? 'pi pi-pause' : 'pi pi-play'"
+      @click="playing ? emit('stop') : emit('play')"
+    />
+    <Button icon="pi pi-step-backward" outlined aria-label="One picture back" @click="emit('step', -1)" />
+    <Button icon="pi pi-step-forward" outlined aria-label="One picture on" @click="emit('step', 1)" />
+    <input
+      class="scrub"
+      type="range"
+      aria-label="Time since the start"
+      :min="0"
+      :max="hours"
+      :step="hours / 500"
+      :value="now"
+      :aria-valuetext="sinceText(now)"
+      @input="emit('to', Number(($event.target as HTMLInputElement).value))"
+    />
+    <output class="figure">{{ sinceText(now) }}</output>
+    <SwitchField v-if="!still" v-model="pace" :options="PACES" label="Pace" />
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.scrub {
+  flex: 1 1 12rem;
+  min-width: 8rem;
+  min-height: 40px;
+  accent-color: var(--clay);
+}
+output {
+  min-width: 6.5rem;
+}
+</style>

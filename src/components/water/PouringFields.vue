@@ -1,0 +1,76 @@
+<script setup lang="ts">
+/** What is poured, on what, and what the days are like. */
+import { computed } from 'vue'
+import { POUR_TIMES, type BelowKind, type Pouring } from '@/model/water/pouring'
+import { MONTHS } from '@/text/labels'
+import type { UnitSystem } from '@/text/units'
+import { BEGIN_NAMES, BELOW_NAMES, TIMES_NAMES } from '@/text/watering'
+import ChoiceField from '../field/ChoiceField.vue'
+import QuantityField from '../field/QuantityField.vue'
+
+const { pouring, belows, grows, units } = defineProps<{
+  pouring: Pouring
+  belows: readonly BelowKind[]
+  /** A crop and a place are known, so that its month says what it drinks. */
+  grows: boolean
+  units: UnitSystem
+}>()
+const emit = defineEmits<{ change: [part: Partial<Pouring>] }>()
+
+/** A field of the pouring, kept inside what can be followed. */
+const field = (name: 'litres' | 'minutes' | 'days' | 'rain', low: number, high: number) =>
+  computed({
+    get: () => pouring[name],
+    set: (value: number) =>
+      Number.isFinite(value) && emit('change', { [name]: Math.min(high, Math.max(low, value)) }),
+  })
+const [litres, minutes] = [field('litres', 0, 2000), field('minutes', 0.2, 24 * 60)]
+const [days, rain] = [field('days', 1, 14), field('rain', 0, 200)]
+const uses = computed({ get: () => pouring.uses, set: (v: number) => emit('change', { uses: v }) })
+const choice = <K extends 'times' | 'begin' | 'below' | 'month'>(name: K) =>
+  computed<Pouring[K] | null>({
+    get: () => pouring[name],
+    set: (value) => value !== null && emit('change', { [name]: value }),
+  })
+const [times, begin, below, month] = [choice('times'), choice('begin'), choice('below'), choice('month')]
+const options = <V extends string>(names: Record<V, string>, of: readonly V[]) =>
+  of.map((value) => ({ value, label: names[value] }))
+const TIMES = options(TIMES_NAMES, POUR_TIMES)
+const BEGINS = options(BEGIN_NAMES, ['drained', 'thirsty', 'dry'])
+const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
+</script>
+
+<template>
+  <div class="fields">
+    <QuantityField v-model="litres" label="Water each time" quantity="volume" :units="units" />
+    <QuantityField v-model="minutes" label="Poured over" quantity="minutes" :units="units" />
+    <ChoiceField v-model="times" label="When" :options="TIMES" />
+    <ChoiceField v-model="begin" label="The mix is" :options="BEGINS" />
+    <ChoiceField
+      v-if="belows.length > 1"
+      v-model="below"
+      label="Below"
+      :options="options(BELOW_NAMES, belows)"
+    />
+    <ChoiceField v-if="grows" v-model="month" label="In a usual" :options="MONTH_OPTIONS" />
+    <QuantityField
+      v-model="uses"
+      label="Used in a day"
+      quantity="volume"
+      :units="units"
+      optional
+      :hint="grows ? 'empty: what this crop takes in that month' : 'empty: nothing is taken'"
+    />
+    <QuantityField v-model="rain" label="Rain on the second day" quantity="rain" :units="units" />
+    <QuantityField v-model="days" label="Followed for" quantity="days" :units="units" />
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(10.5rem, 1fr));
+  gap: 12px 16px;
+  align-items: start;
+}
+</style>

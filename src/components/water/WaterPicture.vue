@@ -1,0 +1,141 @@
+<script setup lang="ts">
+/** A container in section at one moment of a run, in true proportions; what it shows is said in words as well. */
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, watchEffect } from 'vue'
+import { usePageTheme } from '@/composables/usePageTheme'
+import { shapeHeight, type Container } from '@/core/geometry'
+import { pictureAt, pictureText, type WateredSide } from '@/text/watering'
+import type { UnitSystem } from '@/text/units'
+import { layoutSection, type Frame } from '../cutaway/section'
+import SectionLines from '../cutaway/SectionLines.vue'
+import { paintWater, STRIP_ROOM, type WaterColours } from './paintWater'
+
+const {
+  container,
+  tallest,
+  side,
+  hours,
+  said,
+  units,
+  small = false,
+} = defineProps<{
+  container: Container
+  /** Height of the tallest that stands beside it, cm: both to one scale. */
+  tallest: number
+  side: WateredSide
+  /** The moment, hours from the start. */
+  hours: number
+  /** The moment that is told in words: it need not follow every frame. */
+  said: number
+  units: UnitSystem
+  small?: boolean
+}>()
+
+const host = ref<HTMLElement | null>(null)
+const canvas = ref<HTMLCanvasElement | null>(null)
+const { width, height } = useElementSize(host)
+const theme = usePageTheme()
+
+const own = computed(() => shapeHeight(container.shape))
+const frame = computed<Frame>(() => {
+  const room = height.value - 18 - 34
+  return {
+    width: width.value,
+    height: height.value,
+    left: small ? 12 : 50,
+    right: STRIP_ROOM + (side.below.kind === 'free' ? 10 : 40),
+    top: 18 + Math.max(0, room * (1 - own.value / tallest)),
+    bottom: 34,
+  }
+})
+const layout = computed(() =>
+  width.value > 60 && height.value > 60 ? layoutSection(container, frame.value) : null,
+)
+const colours = computed<WaterColours>(() => {
+  void theme.value
+  const style = host.value && getComputedStyle(host.value)
+  const role = (name: string, otherwise: string) => style?.getPropertyValue(name).trim() || otherwise
+  return {
+    dry: '#c9a878',
+    wet: '#2f4f63',
+    solids: '#6b5136',
+    air: role('--air', '#fff8e8'),
+    water: role('--water', '#4f8fae'),
+    ink: role('--ink', '#222222'),
+  }
+})
+/** Borders of the cells, cm: half-way between their middles, and the ends. */
+const edges = computed(() => {
+  const { heights } = side.watered.moved.course
+  const list = new Float64Array(heights.length + 1)
+  for (let i = 1; i < heights.length; i++) list[i] = (heights[i - 1]! + heights[i]!) / 2
+  list[heights.length] = 2 * heights[heights.length - 1]! - list[heights.length - 1]!
+  return list
+})
+const description = computed(() => pictureText(side, said))
+
+watchEffect(
+  () => {
+    const [at, ctx] = [layout.value, canvas.value?.getContext('2d')]
+    if (!at || !ctx || !canvas.value) return
+    const ratio = window.devicePixelRatio || 1
+    const [w, h] = [Math.round(width.value * ratio), Math.round(height.value * ratio)]
+    if (canvas.value.width !== w || canvas.value.height !== h) {
+      canvas.value.width = w
+      canvas.value.height = h
+    }
+    ctx.setTransform(ratio, 0, 0, ratio, 0, 0)
+    ctx.clearRect(0, 0, width.value, height.value)
+    const { moved } = side.watered
+    paintWater(
+      ctx,
+      at,
+      moved.course,
+      pictureAt(moved, hours),
+      colours.value,
+      edges.value,
+      side.floor,
+      side.below,
+    )
+  },
+  { flush: 'post' },
+)
+</script>
+
+<template>
+  <figure class="picture" :class="{ small }">
+    <div ref="host" class="stage" role="img" :aria-label="description">
+      <canvas ref="canvas" />
+      <svg v-if="layout && !small" :width="width" :height="height" aria-hidden="true">
+        <SectionLines :layout="layout" :container="container" :bare="false" :units="units" />
+      </svg>
+    </div>
+    <figcaption><slot /></figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.picture {
+  margin: 0;
+  min-width: 0;
+}
+.stage {
+  position: relative;
+  height: clamp(240px, 42vh, 420px);
+}
+.small .stage {
+  height: 170px;
+}
+canvas,
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  display: block;
+}
+figcaption {
+  text-align: center;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,120 @@
+import type { Below, Course } from '@/core/water/moving'
+import type { SectionLayout } from '../cutaway/section'
+
+/** Colours of a picture, read from the page. */
+export interface WaterColours {
+  dry: string
+  wet: string
+  solids: string
+  air: string
+  water: string
+  ink: string
+}
+
+type Rgb = readonly [number, number, number]
+const rgbOf = (hex: string): Rgb => {
+  const n = parseInt(hex.slice(1, 7), 16)
+  return [(n >> 16) & 255, (n >> 8) & 255, n & 255]
+}
+const mixed = (a: Rgb, b: Rgb, t: number) =>
+  `rgb(${a.map((x, i) => Math.round(x + (b[i]! - x) * t)).join(' ')})`
+
+/** What is drawn beside the section: solids, water and air by depth, px wide. */
+const STRIP = { gap: 14, wide: 46 } as const
+export const STRIP_ROOM = STRIP.gap + STRIP.wide
+
+/**
+ * Draws a container at one moment: every cell in the colour of how full its pores are, water standing on top and in
+ * a saucer or tray, and the strip of solids, water and air.
+ */
+export function paintWater(
+  ctx: CanvasRenderingContext2D,
+  layout: SectionLayout,
+  course: Course,
+  at: { picture: number; part: number },
+  colours: WaterColours,
+  edges: Float64Array,
+  floor: number,
+  below: Below,
+): void {
+  const cells = course.heights.length
+  const [dry, wet] = [rgbOf(colours.dry), rgbOf(colours.wet)]
+  const next = Math.min(course.times.length - 1, at.picture + 1)
+  const now = (cell: number) => {
+    const a = course.water[at.picture * cells + cell]!
+    return a + at.part * (course.water[next * cells + cell]! - a)
+  }
+  const still = (list: Float32Array) => list[at.picture]! + at.part * (list[next]! - list[at.picture]!)
+  const right = Math.max(layout.right(0), layout.right(layout.mixHeight), layout.right(layout.mixHeight / 2))
+  const dish = below.kind === 'free' ? 0 : (layout.right(0) - layout.left(0)) * DISH.out
+  const x = Math.max(right, layout.right(0) + dish) + STRIP.gap
+  for (let i = 0; i < cells; i++) {
+    const [low, high] = [edges[i]!, edges[i + 1]!]
+    const [y0, y1] = [layout.y(low), layout.y(high)]
+    const water = now(i)
+    const pores = course.pores[i]!
+    ctx.fillStyle = mixed(dry, wet, Math.min(1, water / pores))
+    ctx.beginPath()
+    ctx.moveTo(layout.left(low), y0 + 1)
+    ctx.lineTo(layout.right(low), y0 + 1)
+    ctx.lineTo(layout.right(high), y1)
+    ctx.lineTo(layout.left(high), y1)
+    ctx.fill()
+    ctx.fillStyle = colours.solids
+    ctx.fillRect(x, y1, STRIP.wide * (1 - pores), y0 - y1 + 1)
+    ctx.fillStyle = colours.water
+    ctx.fillRect(x + STRIP.wide * (1 - pores), y1, STRIP.wide * water, y0 - y1 + 1)
+    ctx.fillStyle = colours.air
+    ctx.fillRect(x + STRIP.wide * (1 - pores + water), y1, STRIP.wide * (pores - water), y0 - y1 + 1)
+  }
+  ctx.strokeStyle = colours.ink
+  ctx.strokeRect(x, layout.y(layout.mixHeight), STRIP.wide, layout.y(0) - layout.y(layout.mixHeight))
+  if (floor > 0) {
+    ctx.setLineDash([5, 4])
+    ctx.beginPath()
+    ctx.moveTo(layout.left(floor), layout.y(floor))
+    ctx.lineTo(layout.right(floor), layout.y(floor))
+    ctx.stroke()
+    ctx.setLineDash([])
+  }
+  ctx.fillStyle = colours.water
+  const pond = still(course.onSurface)
+  if (pond > 0.02) {
+    const top = Math.min(layout.height, layout.mixHeight + pond)
+    ctx.fillRect(
+      layout.left(layout.mixHeight),
+      layout.y(top),
+      layout.right(layout.mixHeight) - layout.left(layout.mixHeight),
+      layout.y(layout.mixHeight) - layout.y(top),
+    )
+  }
+  if (below.kind !== 'free') paintDish(ctx, layout, below, still(course.inSaucer), colours)
+}
+
+/** How far a dish stands out on either side, share of the foot; its rim, cm, where it is kept filled to some height. */
+const DISH = { out: 0.14, rim: 1 } as const
+
+/** A saucer or tray below, with the water in it. */
+function paintDish(
+  ctx: CanvasRenderingContext2D,
+  layout: SectionLayout,
+  below: Exclude<Below, { kind: 'free' }>,
+  water: number,
+  colours: WaterColours,
+): void {
+  const [l, r, ground] = [layout.left(0), layout.right(0), layout.y(0)]
+  const out = (r - l) * DISH.out
+  const depth = below.kind === 'saucer' ? below.depth : below.height + DISH.rim
+  const level = below.kind === 'saucer' ? water : below.height
+  ctx.fillStyle = colours.water
+  for (const x of [l - out, r]) ctx.fillRect(x, layout.y(level), out, ground - layout.y(level))
+  ctx.strokeStyle = colours.ink
+  ctx.lineWidth = 2
+  ctx.beginPath()
+  ctx.moveTo(l - out - 3, layout.y(depth))
+  ctx.lineTo(l - out, ground + 4)
+  ctx.lineTo(r + out, ground + 4)
+  ctx.lineTo(r + out + 3, layout.y(depth))
+  ctx.stroke()
+  ctx.lineWidth = 1
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+/** The least work that keeps the crop in its container from thirst: how often, how much, how long it stands alone. */
+import { computed } from 'vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import { useJob } from '@/composables/useJob'
+import { useStations } from '@/composables/useStations'
+import { useWateringPlan } from '@/composables/useWateringPlan'
+import { MONTHS } from '@/text/labels'
+import { problemText } from '@/text/problems.en'
+import { failureText } from '@/text/tasks'
+import { intervalText, percentText } from '@/text/units'
+import { BELOW_NAMES } from '@/text/watering'
+import {
+  awayText,
+  changeRows,
+  drainText,
+  liftText,
+  MONTH_HEAD,
+  monthRows,
+  planText,
+  sufferText,
+} from '@/text/wateringPlan'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { job, units, prepared, evaluation } = inHand
+const { to } = useStations(() => jobId)
+const { below, month, chosen, belows, plan, problem, progress, failure, again } = useWateringPlan(inHand)
+
+const picked = computed({ get: () => chosen.value, set: (m: number | null) => (month.value = m) })
+const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
+const belowOptions = computed(() => belows.value.map((value) => ({ value, label: BELOW_NAMES[value] })))
+const empty = computed(() =>
+  prepared.value?.ok ? (prepared.value.value.input.growing?.emptyWeight ?? 0) : 0,
+)
+const lifted = computed(() => prepared.value?.ok && !prepared.value.value.question.bed.wide)
+const suffers = computed(() => (plan.value ? sufferText(plan.value) : ''))
+/** What the bench says of the same month. */
+const atOnce = computed(() => {
+  const found =
+    evaluation.value?.ok && chosen.value
+      ? evaluation.value.value.growing?.watering[chosen.value - 1]
+      : undefined
+  return found ? intervalText(found.days.value) : ''
+})
+const trouble = computed(() => {
+  const bad = [prepared.value, evaluation.value].find((o) => o && !o.ok)
+  const told = problem.value ?? (bad && !bad.ok ? bad.problem : null)
+  return told && problemText(told, units.value)
+})
+</script>
+
+<template>
+  <StationFrame v-if="job">
+    <div class="row head">
+      <h2>Watering plan</h2>
+      <span class="row">
+        <RouterLink :to="to('water')">Water it</RouterLink>
+        <RouterLink :to="to('season')">Back to the season</RouterLink>
+      </span>
+    </div>
+    <ProblemBox v-if="trouble" :sentence="trouble" />
+    <div v-else class="row choices">
+      <ChoiceField v-model="picked" label="Month" :options="MONTH_OPTIONS" />
+      <ChoiceField v-if="belowOptions.length > 1" v-model="below" label="Below" :options="belowOptions" />
+    </div>
+    <ProblemBox v-if="failure" :sentence="failureText(failure)">
+      <button type="button" class="again" @click="again">Try again</button>
+    </ProblemBox>
+    <p v-if="!plan && !trouble && !failure" class="soft" role="status">
+      Following the water through the season … {{ progress ? percentText(progress) : '' }}
+    </p>
+    <div v-if="plan" class="stack">
+      <section class="card" aria-labelledby="plan-now">
+        <h3 id="plan-now" class="lead">{{ planText(plan, units) }}</h3>
+        <p v-if="suffers" class="suffers">{{ suffers }}</p>
+        <p v-if="lifted">{{ liftText(plan, empty, units) }}</p>
+        <p>{{ awayText(plan) }}</p>
+        <p>{{ drainText(plan, units) }}</p>
+        <p class="soft">
+          For one container, in a usual month without rain. Rain that falls takes the place of a watering only
+          where it wets the mix to its foot: lift it and see.
+          <template v-if="atOnce">
+            The bench says {{ atOnce }} for this month: it counts only what the mix round the roots holds with
+            ease, not what rises to them from below. In heat go by the shorter of the two.
+          </template>
+        </p>
+      </section>
+      <section aria-labelledby="plan-months">
+        <h3 id="plan-months">Month by month</h3>
+        <div class="wide">
+          <FigureTable :head="MONTH_HEAD" :rows="monthRows(plan, units)" caption="Waterings by month" />
+        </div>
+      </section>
+      <section v-if="plan.options.length" aria-labelledby="plan-helps">
+        <h3 id="plan-helps">What makes it last longer</h3>
+        <FigureTable
+          :head="['Change', 'Until it is thirsty']"
+          :rows="changeRows(plan, units)"
+          caption="Changes and the days they bring"
+        />
+      </section>
+    </div>
+  </StationFrame>
+</template>
+
+<style scoped>
+.head {
+  justify-content: space-between;
+  margin-bottom: 10px;
+}
+.choices {
+  align-items: end;
+  margin-bottom: 14px;
+}
+.lead {
+  font-size: 1.2rem;
+  margin-bottom: 8px;
+}
+.suffers {
+  font-weight: 600;
+}
+.wide {
+  overflow-x: auto;
+}
+.stack {
+  max-width: 46rem;
+}
+.again {
+  min-height: 40px;
+}
+</style>

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+/** Pour a can on the mix in its own container and watch it fill, drain, dry and fill again, alone or beside another. */
+import { usePreferredReducedMotion } from '@vueuse/core'
+import { computed } from 'vue'
+import ChoiceField from '@/components/field/ChoiceField.vue'
+import FigureTable from '@/components/frame/FigureTable.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
+import StationFrame from '@/components/frame/StationFrame.vue'
+import PlayBar from '@/components/water/PlayBar.vue'
+import PouringFields from '@/components/water/PouringFields.vue'
+import WaterPicture from '@/components/water/WaterPicture.vue'
+import { useJob } from '@/composables/useJob'
+import { usePlayback } from '@/composables/usePlayback'
+import { useStations } from '@/composables/useStations'
+import { useWatering } from '@/composables/useWatering'
+import { shapeHeight } from '@/core/geometry'
+import { belowsFor } from '@/model/water/pouring'
+import { problemText } from '@/text/problems.en'
+import { failureText } from '@/text/tasks'
+import { differenceText, momentRows, outcomeRows, sinceText } from '@/text/watering'
+
+const { jobId } = defineProps<{ jobId: string }>()
+const inHand = useJob(() => jobId)
+const { job, units, prepared, evaluation } = inHand
+const { to } = useStations(() => jobId)
+const {
+  pouring,
+  change,
+  beside,
+  offered,
+  sides,
+  containers,
+  days,
+  problem,
+  working,
+  drawing,
+  failure,
+  again,
+} = useWatering(inHand, () => jobId)
+
+const motion = usePreferredReducedMotion()
+const still = computed(() => motion.value === 'reduce')
+const hours = computed(() => 24 * days.value)
+const times = computed(() => sides.value[0]?.watered.moved.course.times ?? [0])
+const { now, said, pace, playing, play, stop, step, to: seek } = usePlayback(hours, times)
+
+const belows = computed(() => (prepared.value?.ok ? belowsFor(prepared.value.value.input) : []))
+const grows = computed(
+  () => evaluation.value?.ok === true && (evaluation.value.value.growing?.watering.length ?? 0) > 0,
+)
+const tallest = computed(() => Math.max(1, ...containers.value.map((c) => shapeHeight(c.shape))))
+const head = computed(() => ['', ...sides.value.map((s) => s.title)])
+const moment = computed(() => momentRows(sides.value, said.value, units.value))
+const outcome = computed(() => outcomeRows(sides.value, days.value, units.value))
+const difference = computed(() => differenceText(sides.value, days.value))
+/** Moments shown side by side where nothing may move. */
+const stills = computed(() =>
+  [0, 1.1, 3, 24, hours.value].filter((t, i, all) => t <= hours.value && all.indexOf(t) === i),
+)
+const trouble = computed(() => {
+  const found = prepared.value && !prepared.value.ok ? prepared.value.problem : null
+  const told =
+    problem.value ?? found ?? (evaluation.value && !evaluation.value.ok ? evaluation.value.problem : null)
+  return told && problemText(told, units.value)
+})
+</script>
+
+<template>
+  <StationFrame v-if="job">
+    <div class="row head">
+      <h2>Water it</h2>
+      <span class="row">
+        <RouterLink :to="to('plan')">Watering plan</RouterLink>
+        <RouterLink :to="to('lessons')">Lessons</RouterLink>
+        <RouterLink :to="to('mix')">Back to the bench</RouterLink>
+      </span>
+    </div>
+    <p v-if="job.parts.length === 0" class="soft">
+      Nothing is in the mix yet. <RouterLink :to="to('mix')">Put something in it</RouterLink>, then water it
+      here.
+    </p>
+    <ProblemBox v-else-if="trouble" :sentence="trouble" />
+    <template v-if="pouring">
+      <PouringFields :pouring="pouring" :belows="belows" :grows="grows" :units="units" @change="change" />
+      <ChoiceField
+        v-model="beside"
+        class="beside"
+        label="Beside it"
+        :options="offered"
+        placeholder="Nothing"
+        clearable
+      />
+    </template>
+    <ProblemBox v-if="failure" :sentence="failureText(failure)">
+      <button type="button" class="again" @click="again">Try again</button>
+    </ProblemBox>
+    <p v-if="pouring && sides.length === 0 && !failure && !trouble" class="soft" role="status">Pouring …</p>
+    <section v-if="sides.length" class="stack" :aria-busy="working">
+      <div class="pictures" :class="{ two: sides.length > 1 }">
+        <WaterPicture
+          v-for="(side, i) in sides"
+          :key="i"
+          :container="containers[i]!"
+          :tallest="tallest"
+          :side="side"
+          :hours="now"
+          :said="said"
+          :units="units"
+        >
+          {{ side.title }}
+        </WaterPicture>
+      </div>
+      <p class="key soft">
+        <span><i class="swatch dry" />dry</span><span><i class="swatch wet" />full of water</span>
+        <span
+          ><i class="swatch solids" />solids, <i class="swatch water" />water, <i class="swatch air" />air by
+          depth</span
+        >
+      </p>
+      <PlayBar
+        v-model:pace="pace"
+        :now="now"
+        :hours="hours"
+        :playing="playing"
+        :still="still"
+        @play="play"
+        @stop="stop"
+        @step="step"
+        @to="seek"
+      />
+      <div v-if="still" class="stills">
+        <template v-for="(side, i) in sides" :key="i">
+          <WaterPicture
+            v-for="t in stills"
+            :key="t"
+            small
+            :container="containers[i]!"
+            :tallest="tallest"
+            :side="side"
+            :hours="t"
+            :said="t"
+            :units="units"
+          >
+            {{ sinceText(t) }}
+          </WaterPicture>
+        </template>
+      </div>
+      <p v-if="difference" class="difference" role="status">{{ difference }}</p>
+      <div class="tables">
+        <div>
+          <h3>After {{ sinceText(said) }}</h3>
+          <FigureTable :head="head" :rows="moment" caption="Figures of this moment" />
+        </div>
+        <div>
+          <h3>In {{ days === 1 ? 'one day' : `${days} days` }}</h3>
+          <FigureTable :head="head" :rows="outcome" caption="What it comes to; likely ranges in brackets" />
+          <small v-if="drawing" role="status">Likely ranges are being drawn …</small>
+          <small v-else>In brackets: the likely range.</small>
+        </div>
+      </div>
+      <p class="soft">
+        How fast a mix lets water through is known within a factor of ten at best: the likely ranges come from
+        mixes drawn within that. Water is followed in depth alone: not what runs down the wall of a pot gone
+        dry, nor what one dripper leaves dry beside it. A mix dry enough to shed water takes less than is
+        shown.
+      </p>
+    </section>
+  </StationFrame>
+</template>
+
+<style scoped>
+.head {
+  justify-content: space-between;
+  margin-bottom: 10px;
+}
+.beside {
+  max-width: 26rem;
+  margin-top: 12px;
+}
+.stack {
+  margin-top: 16px;
+}
+.pictures {
+  display: grid;
+  gap: 12px;
+}
+.pictures.two {
+  grid-template-columns: 1fr 1fr;
+}
+.stills {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px;
+}
+.tables {
+  display: grid;
+  gap: 20px;
+  max-width: 52rem;
+}
+.key {
+  display: flex;
+  gap: 14px;
+  flex-wrap: wrap;
+  justify-content: center;
+  font-size: 0.88rem;
+}
+.swatch {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  border: 1px solid var(--ink-soft);
+  margin-right: 4px;
+  vertical-align: -2px;
+}
+.dry {
+  background: #c9a878;
+}
+.wet {
+  background: #2f4f63;
+}
+.solids {
+  background: #6b5136;
+}
+.water {
+  background: var(--water);
+}
+.air {
+  background: var(--air);
+}
+.difference {
+  font-weight: 600;
+}
+.again {
+  min-height: 40px;
+}
+</style>
