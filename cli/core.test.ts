@@ -111,6 +111,24 @@ describe('the documented examples', () => {
     expect(a.toMeasure.litres).toBeGreaterThan(a.toBlend.litres)
     expect(a.parts[0].litres / a.parts[1].litres).toBeCloseTo(1.5, 4)
   })
+  test('water: layers, moments, ranges, a plan; nothing made or lost', () => {
+    const a = answer('water')
+    expect(a.book.error).toBeLessThan(1e-4)
+    expect(a.moments.map((m: { hours: number }) => m.hours).slice(0, 3)).toEqual([0, 12, 24])
+    expect(a.depths[0].pores).toBeCloseTo(0.41, 2)
+    expect(a.ranges.airAtEnd.low).toBeLessThan(a.figures.airAtEnd)
+    expect(a.plan.months.length).toBeGreaterThan(2)
+    expect(a.notes.map((n: { code: string }) => n.code)).toContain('layer-stalls-drainage')
+    const bare = answer('water', {
+      growing: undefined,
+      plan: false,
+      uses: { leaves: 1 },
+      bottomLayers: undefined,
+    })
+    expect(bare.book.takenUp).toBeGreaterThan(3)
+    expect(complaint('water', { growing: undefined })).toContain('no crop')
+    expect(complaint('water', { pourings: [{ start: 1, hours: 0, litres: 2 }] })).toContain('hours')
+  })
   test('a mix by the bucket is batched as a bucket', () => {
     const a = answer('batch', {
       mix: [
@@ -130,7 +148,7 @@ describe('the documented examples', () => {
 
 describe('what cannot be used is told in one line, and nothing else is said', () => {
   test('no command, an unknown one, no JSON', () => {
-    expect(run(undefined, '').err).toContain('evaluate|find|dose|batch|volume')
+    expect(run(undefined, '').err).toContain('evaluate|find|dose|batch|volume|water')
     expect(run('cook', '{}')).toMatchObject({ code: 2, out: '' })
     expect(run('evaluate', '{"mix": ')).toMatchObject({ code: 2, out: '' })
     expect(run('evaluate', '{"mix": ').err).toContain('not JSON')

@@ -1,5 +1,5 @@
 /**
- * npm run --silent core -- evaluate|find|dose|batch|volume < case.json: sets up and builds what is missing, then runs
+ * npm run --silent core -- evaluate|find|dose|batch|volume|water < case.json: sets up and builds what is missing, then runs
  * it.
  */
 import { ensureCoreBuilt, ensureInstalled, run } from './lib/setup.mjs'

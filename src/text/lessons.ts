@@ -2,6 +2,7 @@ import type { Lesson, LessonAnswer } from '@/model/water/lessons'
 import {
   doseText,
   inUnits,
+  lengthText,
   percentText,
   pHText,
   volumeText,
@@ -50,8 +51,8 @@ export const LESSON_TEXTS: Record<Lesson, LessonText> = {
   saucer: {
     title: 'The saucer',
     question:
-      'The pot stands in a saucer that is left full after watering, and nothing drinks for two days. How long is its foot short of air, against a pot that drains freely?',
-    guesses: ['No longer', 'Some hours longer', 'A day longer or more'],
+      'The pot stands in a saucer that is left full after watering, and nothing drinks for two days. How much more of the mix then has too little air for roots, against a pot that drains freely?',
+    guesses: ['No more', 'Up to a tenth of the mix', 'More than a tenth of the mix'],
     sentence:
       'Water that stands in a saucer is water that stands in the foot of the pot: empty it after half an hour.',
     change: { does: 'Try it on your mix, with what your crop drinks', at: 'water' },
@@ -98,7 +99,6 @@ export const questionText = (lesson: Lesson, units: UnitSystem): string =>
   inUnits(LESSON_TEXTS[lesson].question, units)
 
 const salts = (x: number) => `${x.toFixed(1)} dS/m`
-const hours = (x: number) => (x < 0.5 ? 'none' : `${Math.round(x)} h`)
 const litres = (x: number, u: UnitSystem) => volumeText(x, u)
 const NAMES: Record<string, [label: string, text: (x: number, u: UnitSystem) => string]> = {
   tray: ['Air in the tray', (x) => percentText(x)],
@@ -119,8 +119,9 @@ const NAMES: Record<string, [label: string, text: (x: number, u: UnitSystem) => 
     'Dry weight with sand',
     (x, u) => (u === 'us' ? `${(x * 8.345).toFixed(1)} lb/gal` : `${x.toFixed(2)} kg/L`),
   ],
-  hoursFree: ['Foot short of air, draining freely', hours],
-  hoursSaucer: ['Foot short of air, in a full saucer', hours],
+  shortFree: ['Mix with less than 10 % air, draining freely', (x) => percentText(x)],
+  shortSaucer: ['Mix with less than 10 % air, in the saucer', (x) => percentText(x)],
+  saucerLeft: ['Water left in the saucer', (x, u) => lengthText(x, u)],
   made: ['Three buckets make', (x) => `${x.toFixed(2)} buckets`],
   lost: ['Lost on stirring', (x) => percentText(x, 1)],
   dose: ['Lime', doseText],

@@ -1,3 +1,4 @@
+export { canopyOver, OUTSTANDING_LEAF, type Exposure } from './canopy'
 export {
   hargreaves,
   mixTemperature,
@@ -28,18 +29,17 @@ export {
   windAtTwoMetres,
 } from './vapour'
 export {
-  canopyOver,
   isWetMonth,
-  OUTSTANDING_LEAF,
   rainCaught,
   rootedVolume,
   dailyUse,
+  usesOfDay,
+  type DayUses,
   depletionFraction,
   usableWater,
   WALL_EVAPORATION,
   waterNeeded,
   wateringInterval,
-  type Exposure,
   type RootWater,
   type WallKind,
   type WateringInterval,

@@ -108,7 +108,7 @@ const CLOSER: readonly [after: number, every: number][] = [
  * Hours; ends with the last.
  *
  * @example
- * pictureTimes([{ start: 1, hours: 0.1, litres: 1 }], 24).length // 77
+ * pictureTimes([{ start: 1, hours: 0.1, litres: 1 }], 24).length // 142
  */
 export function pictureTimes(pulses: readonly Pulse[], hours: number): number[] {
   const starts = pulses.map((p) => p.start).sort((a, b) => a - b)

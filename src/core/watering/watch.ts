@@ -106,12 +106,12 @@ export function* watchWater(request: WatchRequest): Generator<number, Outcome<Wa
     answers.push({ moved: run.value, figures: figuresOf(run.value, one), ranges: {} })
     done += 1 / rounds
   }
-  const draw = deviatesWith(request.learning ?? null, request.seed ?? 1)
+  // Each case draws from its own stream of one seed: the same numbers for the same rows.
+  const next = cases.map(() => deviatesWith(request.learning ?? null, request.seed ?? 1))
   const columns = cases.map(() => Object.fromEntries(WATERED_FIGURES.map((f) => [f, [] as number[]])))
   for (let d = 0; d < draws; d++) {
-    const deviates = draw()
     for (const [k, one] of cases.entries()) {
-      const drawn = { ...one, input: drawMix(one.input, deviates) }
+      const drawn = { ...one, input: drawMix(one.input, next[k]!()) }
       const problem = movingProblem(drawn, DRAW_CELLS, [0, 24 * one.days])
       const run = problem.ok && (yield* portion(moveWater(problem.value), done, 0.25 / rounds))
       if (run && run.ok)

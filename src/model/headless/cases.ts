@@ -18,7 +18,7 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume` reads. All sizes in the core's
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water` reads. All sizes in the core's
  * units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
  */
 export const evaluateCase = z.strictObject({
@@ -165,6 +165,53 @@ export const volumeCase = z.strictObject({
   ...own,
 })
 
+const evaluateParts = evaluateCase.shape
+const litresADay = z.number().min(0).max(10_000).default(0)
+
+export const waterCase = z.strictObject({
+  mix: evaluateParts.mix,
+  container: evaluateParts.container,
+  bottomLayers: evaluateParts.bottomLayers,
+  firmness: evaluateParts.firmness,
+  cover: evaluateParts.cover,
+  growing: evaluateParts.growing,
+  temperature: evaluateParts.temperature,
+  below: described(
+    z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('free') }),
+        z.strictObject({ kind: z.literal('saucer'), area: positive, depth: positive }),
+        z.strictObject({ kind: z.literal('keptWater'), height: z.number().min(0) }),
+      ])
+      .default({ kind: 'free' }),
+    'What lies below the holes: nothing, a saucer (free water beside the foot in cm2, rim in cm), water kept at a height in cm.',
+  ),
+  begin: z.enum(['drained', 'thirsty', 'dry']).default('thirsty'),
+  days: described(positive.max(60).default(3), 'Followed from six in the morning on.'),
+  pourings: described(
+    z
+      .array(z.strictObject({ start: z.number().min(0), hours: positive, litres: z.number().min(0) }))
+      .max(500)
+      .default([]),
+    'Hours from the start, hours each takes, litres for one container.',
+  ),
+  uses: described(
+    z
+      .strictObject({ leaves: litresADay, surface: litresADay, wall: litresADay, saucer: litresADay })
+      .optional(),
+    'Litres a day; where left out what the crop of `growing` takes in `month`.',
+  ),
+  month: z.int().min(1).max(12).default(7),
+  every: described(positive.default(1), 'Hours between the moments given.'),
+  draws: described(z.int().min(0).max(200).default(16), 'Of the mix, for the likely ranges.'),
+  seed: z.int().default(1),
+  plan: described(
+    z.boolean().default(false),
+    'Also the fewest waterings that keep the crop from thirst, month by month; wants a climate.',
+  ),
+  ...own,
+})
+
 /** Every case by the name of its command. */
 export const CASES = {
   evaluate: evaluateCase,
@@ -172,6 +219,7 @@ export const CASES = {
   dose: doseCase,
   batch: batchCase,
   volume: volumeCase,
+  water: waterCase,
 } as const
 export type CaseName = keyof typeof CASES
 export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

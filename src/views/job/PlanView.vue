@@ -128,6 +128,7 @@ const trouble = computed(() => {
 }
 .stack {
   max-width: 46rem;
+  gap: 22px;
 }
 .again {
   min-height: 40px;

@@ -6,6 +6,7 @@ import { runDose } from './dose'
 import { runEvaluate } from './evaluate'
 import { runFind } from './find'
 import { runVolume } from './volume'
+import { runWater } from './water'
 
 const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
   evaluate: runEvaluate,
@@ -13,6 +14,7 @@ const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
   dose: runDose,
   batch: runBatch,
   volume: runVolume,
+  water: runWater,
 }
 
 /** What came of a case: an answer, a problem of the garden's kind, or a case that does not fit its schema. */

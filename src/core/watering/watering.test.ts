@@ -1,0 +1,201 @@
+import { describe, expect, test } from 'vitest'
+import { cropById } from '../data'
+import { CLIMATES } from '../data/climates'
+import { evaluate, type MixInContainer } from '../evaluate'
+import { parts } from '../testing/arbitraries'
+import { outsideCheck } from '../testing/outsideCheck'
+import {
+  footShortOfAir,
+  movingProblem,
+  overMix,
+  pictureTimes,
+  plantOf,
+  pouringsOf,
+  usualSaucer,
+  wateringPlan,
+  watchWater,
+  type PlanRequest,
+  type Watered,
+  type WateringCase,
+  type WateringPlan,
+} from '.'
+
+const LIGHT = { peat_medium: 2, perlite_coarse: 1 }
+const input = (change: Partial<MixInContainer> = {}): MixInContainer => ({
+  container: {
+    shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24, height: 28 },
+    headspace: 3,
+    base: { kind: 'drainHoles' },
+  },
+  parts: parts(LIGHT),
+  limes: [],
+  limeGramsPerLitre: 0,
+  growing: { crop: cropById('tomato_indeterminate')!, plants: 1, climate: CLIMATES[0], plantingMonth: 5 },
+  ...change,
+})
+const answerOf = (of: MixInContainer) => {
+  const answer = evaluate(of)
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return answer.value
+}
+const STILL = { day: { uptake: 0, evaporation: 0, wall: 0, saucer: 0 } }
+const one = (change: Partial<WateringCase> = {}): WateringCase => ({
+  input: input(),
+  below: { kind: 'free' },
+  begin: 'thirsty',
+  days: 1,
+  pulses: [{ start: 1, hours: 0.1, litres: 6 }],
+  plant: STILL,
+  ...change,
+})
+function atOnce<R>(run: Generator<number, R>): { answer: R; shares: number[] } {
+  const shares: number[] = []
+  for (;;) {
+    const turn = run.next()
+    if (turn.done) return { answer: turn.value, shares }
+    shares.push(turn.value)
+  }
+}
+const watched = (cases: WateringCase[], draws = 0): Watered[] => {
+  const { answer } = atOnce(watchWater({ cases, draws }))
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return answer.value
+}
+const planOf = (request: Partial<PlanRequest> = {}): WateringPlan => {
+  const { answer } = atOnce(wateringPlan({ input: input(), below: { kind: 'free' }, draws: 0, ...request }))
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return answer.value
+}
+
+describe('a pouring on a mix', () => {
+  test('layers are judged a day after watering as moving water has them', () => {
+    for (const under of ['gravel_pea', 'grit_2_6', 'pine_bark_coarse', 'sand_coarse']) {
+      const layered = input({ bottomLayers: [{ thickness: 5, parts: parts({ [under]: 1 }) }] })
+      const [run] = watched([one({ input: layered, pulses: [{ start: 0.01, hours: 0.5, litres: 15 }] })])
+      const course = run!.moved.course
+      const air = overMix(
+        run!.moved,
+        5,
+        (i) => course.pores[i]! - course.water[course.water.length - course.heights.length + i]!,
+      )
+      expect(Math.abs(air - answerOf(layered).mix.airFilledPorosity), under).toBeLessThan(0.02)
+    }
+  })
+  test('a layer whose gaps fill with the mix goes on pulling', () => {
+    const logs = (bridged: boolean) =>
+      input({ bottomLayers: [{ thickness: 8, parts: parts({ wood_chips_fresh: 1 }), bridged }] })
+    const [open, filled] = watched([one({ input: logs(false) }), one({ input: logs(true) })])
+    expect(filled!.figures.drained).toBeGreaterThan(open!.figures.drained)
+    expect(answerOf(logs(true)).mix.airFilledPorosity).toBeGreaterThan(
+      answerOf(logs(false)).mix.airFilledPorosity,
+    )
+  })
+  test('a saucer keeps the foot wet, and mulch the top', () => {
+    const day = { ...STILL.day, evaporation: 0.3 }
+    const free = one({ days: 3, pulses: [{ start: 1, hours: 0.1, litres: 9 }], plant: { day } })
+    const [open, dish, mulched] = watched([
+      free,
+      { ...free, below: usualSaucer(free.input.container.shape) },
+      { ...free, plant: { day: { ...day, evaporation: 0.15 } } },
+    ])
+    expect(dish!.figures.hoursFootShort).toBeGreaterThan(open!.figures.hoursFootShort)
+    expect(footShortOfAir(dish!.moved, 0)).toBe(dish!.figures.hoursFootShort)
+    expect(mulched!.figures.airAtEnd).toBeLessThan(open!.figures.airAtEnd)
+  })
+  test('ranges hold the figure’s own value as a rule, and come from the same draws side by side', () => {
+    const [a, b] = watched([one({ days: 2 }), one({ days: 2 })], 12)
+    expect(a!.ranges).toEqual(b!.ranges)
+    expect(a!.ranges.airAtEnd!.low).toBeLessThan(a!.figures.airAtEnd)
+    expect(a!.ranges.airAtEnd!.high).toBeGreaterThan(a!.figures.airAtEnd)
+  })
+  test('progress grows to its end', () => {
+    const { shares } = atOnce(
+      watchWater({ cases: [one({ days: 10, plant: { day: { ...STILL.day, uptake: 1 } } })], draws: 4 }),
+    )
+    for (let i = 1; i < shares.length; i++) expect(shares[i]).toBeGreaterThanOrEqual(shares[i - 1]!)
+    expect(shares.at(-1)).toBeLessThanOrEqual(1)
+  })
+  test('what cannot be poured on is refused', () => {
+    const code = (change: Partial<MixInContainer>) => {
+      const problem = movingProblem(one({ input: input(change) }))
+      return problem.ok ? null : problem.problem.code
+    }
+    expect(code({ parts: [] })).toBe('no-parts')
+    expect(code({ bottomLayers: [{ thickness: 40, parts: parts(LIGHT) }] })).toBe('size-too-large')
+    expect(code({ bottomLayers: [{ thickness: 0, parts: parts(LIGHT) }] })).toBe('size-not-positive')
+  })
+  test('pictures are closest after a pouring, and end with the run', () => {
+    const times = pictureTimes([{ start: 2, hours: 0.1, litres: 1 }], 48)
+    expect(times[0]).toBe(0)
+    expect(times.at(-1)).toBe(48)
+    expect(times).toContain(2)
+    const steps = times.map((t, i) => t - (times[i - 1] ?? 0)).slice(1)
+    expect(Math.min(...steps)).toBeCloseTo(1 / 60, 6)
+    expect(Math.max(...steps)).toBeLessThanOrEqual(1 + 1e-9)
+  })
+})
+
+describe('a watering plan', () => {
+  const plan = planOf()
+  test('keeps the plant from thirst for two weeks and drains about the part that is wanted', () => {
+    expect(plan.hoursThirsty).toBeLessThan(1)
+    expect(plan.drainedShare).toBeGreaterThan(0.03)
+    expect(plan.drainedShare).toBeLessThan(0.3)
+    expect(plan.saltsAWeek).toBeGreaterThan(0)
+  })
+  test('waters oftener in the months that use more, and says what it weighs', () => {
+    const most = plan.months.reduce((a, b) => (b.use > a.use ? b : a))
+    const least = plan.months.reduce((a, b) => (b.use < a.use ? b : a))
+    expect(most.untilThirst).toBeLessThanOrEqual(least.untilThirst)
+    expect(plan.heavy).toBeGreaterThan(plan.light)
+    for (const m of plan.months) expect(m.untilWilting).toBeGreaterThanOrEqual(m.untilThirst)
+  })
+  test('a larger pot lasts longer than this one; a saucer shows its price in air', () => {
+    const larger = plan.options.find((o) => o.change === 'largerPot')!
+    expect(larger.untilThirst).toBeGreaterThan(plan.month.untilThirst)
+    expect(plan.options.map((o) => o.untilThirst)).toEqual(
+      plan.options.map((o) => o.untilThirst).sort((a, b) => b - a),
+    )
+  })
+  test('a small pot in summer is watered several times a day', () => {
+    const small = planOf({
+      input: input({
+        container: {
+          shape: { kind: 'roundPot', topDiameter: 18, baseDiameter: 14, height: 17 },
+          headspace: 2,
+          base: { kind: 'drainHoles' },
+        },
+      }),
+      month: 7,
+    })
+    expect(small.month.untilThirst).toBeLessThan(plan.month.untilThirst)
+    expect(small.month.interval * small.month.timesADay).toBeLessThanOrEqual(1)
+  })
+  test('nothing drains from a saucer, so that less is given', () => {
+    const dish = planOf({ below: usualSaucer(input().container.shape), month: plan.month.month })
+    expect(dish.month.litres / dish.month.interval).toBeLessThan(plan.month.litres / plan.month.interval)
+  })
+  test('without crop and place there is none', () => {
+    const { answer } = atOnce(wateringPlan({ input: input({ growing: undefined }), below: { kind: 'free' } }))
+    expect(answer.ok ? '' : answer.problem.code).toBe('no-place')
+    expect(plantOf(answerOf(input({ growing: undefined })), input(), 7).day.uptake).toBe(0)
+  })
+  test('its range comes from draws', () => {
+    const { range } = planOf({ draws: 8 })
+    expect(range!.low).toBeLessThan(range!.high)
+  })
+  test('waterings of a day are spread from the morning on', () => {
+    expect(pouringsOf({ interval: 2, timesADay: 1, litres: 3 }, 5).map((p) => p.start)).toEqual([49, 97])
+    expect(pouringsOf({ interval: 1 / 3, timesADay: 3, litres: 1 }, 1).map((p) => p.start)).toEqual([1, 5, 9])
+  })
+  outsideCheck({
+    module: 'water',
+    what: 'tomato in a 17 L pot in the warmest month, days between waterings',
+    source: 'container growers water once or twice a day to every other day at midsummer',
+    basis: 'common practice',
+    unit: 'days',
+    expected: { low: 0.4, high: 2.5 },
+    tolerance: 0,
+    computed: () => planOf({ month: 7 }).month.untilThirst,
+  })
+})
