@@ -44,10 +44,11 @@ async function turnTo(other: Lesson) {
               type="button"
               class="pick"
               :aria-current="l === lesson ? 'true' : undefined"
+              :aria-label="seen.has(l) ? `${LESSON_TEXTS[l].title}, seen` : undefined"
               @click="turnTo(l)"
             >
               <i class="pi" :class="seen.has(l) ? 'pi-check' : 'pi-circle'" aria-hidden="true" />
-              {{ LESSON_TEXTS[l].title }}<span v-if="seen.has(l)" class="visually-hidden">, seen</span>
+              {{ LESSON_TEXTS[l].title }}
             </button>
           </li>
         </ol>

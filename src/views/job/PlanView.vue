@@ -91,7 +91,7 @@ const trouble = computed(() => {
       </section>
       <section aria-labelledby="plan-months">
         <h3 id="plan-months">Month by month</h3>
-        <div class="wide">
+        <div class="wide" tabindex="0" role="region" aria-labelledby="plan-months">
           <FigureTable :head="MONTH_HEAD" :rows="monthRows(plan, units)" caption="Waterings by month" />
         </div>
       </section>

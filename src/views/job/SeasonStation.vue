@@ -113,6 +113,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
             :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
             >Test the mix</RouterLink
           >
+          <RouterLink class="p-button p-button-outlined" :to="to('plan')">Watering plan</RouterLink>
           <RouterLink class="p-button p-button-outlined" :to="to('wrong')">Something looks wrong</RouterLink>
         </span>
       </div>
