@@ -233,4 +233,18 @@ const trouble = computed(() => {
 .again {
   min-height: 40px;
 }
+@media (max-width: 760px) {
+  .pictures.two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .pictures :deep(.stage) {
+    height: 220px;
+  }
+  .tables :deep(.num) {
+    white-space: normal;
+  }
+  .tables :deep(tbody th) {
+    min-width: 6.5rem;
+  }
+}
 </style>
