@@ -146,10 +146,7 @@ test.describe('on a phone', () => {
 
 test('a mix that is not there yet says what to do first', async ({ page }) => {
   await openGarden(page, '/my')
-  await page
-    .getByRole('button', { name: /tub|pot/i })
-    .first()
-    .click()
+  await startJob(page, 'Round pot')
   await station(page, 'Mix')
   await page.getByRole('link', { name: 'Water it' }).click()
   await expect(page.getByText('Nothing is in the mix yet.')).toBeVisible()

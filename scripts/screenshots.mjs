@@ -11,7 +11,7 @@ const VIEWS = [
   ['containers', '/jobs/fig/containers', DESK],
   ['mix', '/jobs/peppers-27/mix', DESK],
   ['finder', '/jobs/peppers-27/finder', DESK],
-  ['compare', '/jobs/peppers-27/compare', DESK],
+  ['water', '/jobs/peppers-27/water', DESK],
   ['buy', '/jobs/peppers-27/buy', DESK],
   ['prepare', '/jobs/peppers-27/prepare', DESK],
   ['make', '/jobs/peppers-27/make', DESK],
@@ -35,6 +35,13 @@ try {
     if (name === 'finder') {
       await page.locator('.found h2').waitFor()
       await page.evaluate(() => window.scrollTo(0, 0))
+    }
+    if (name === 'water') {
+      await page.getByRole('table').first().waitFor()
+      await page.getByLabel('Beside it').click()
+      await page.getByRole('option', { name: 'This mix over 5 cm of gravel' }).click()
+      await page.getByText(/^Over 5 cm of gravel: |^The two hardly differ/).waitFor()
+      await page.getByLabel('Time since the start').fill('2')
     }
     if (name === 'wrong') await page.getByRole('radio').first().check()
     // Likely ranges come after the figures.

@@ -26,7 +26,15 @@ const sections = [
       'When draining ends, water is held harder the higher it sits above the hole: at height z by z centimetres of pull. Each material’s own curve says what water stays at that pull; the rest of the pores is air. The same mix is airy in a deep tub and a swamp in a shallow tray.',
     equation: 'θ(h) = θr + (θs − θr) (1 + (αh)ⁿ)^−(1 − 1/n);  air = porosity − mean of θ over the container',
     source:
-      'van Genuchten 1980; Fonteno 1989; Bilderback & Fonteno 1987. Left out: layers holding water up, wicking, old roots.',
+      'van Genuchten 1980; Fonteno 1989; Bilderback & Fonteno 1987. On layers: as it stands 24 hours after watering. Left out: wicking, old roots.',
+  },
+  {
+    title: 'Water that moves',
+    plain:
+      'Water it, the watering plan and two of the lessons follow water through the mix by the minute: poured, running through, held, drunk, given to the air. How fast a mix lets water through is known within a factor of ten, so each run is done again with the mix drawn within that, and the likely range is told.',
+    equation: '∂θ/∂t = ∂/∂z [K(h) (∂ψ/∂z + 1)] − uptake;  K = Ks √S (∫ −dθ/x)², read off the mix’s own curve',
+    source:
+      'Richards 1931; Celia, Bouloutas & Zarba 1990; Mualem 1976; roots as FAO-56 and Feddes, Kowalik & Zaradny 1978. Left out: a dry mix that sheds water, water running down the wall, hysteresis.',
   },
   {
     title: 'A bed open to the soil',

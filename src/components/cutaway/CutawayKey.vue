@@ -7,11 +7,15 @@ import FigureTable from '../frame/FigureTable.vue'
 
 const { profile, units } = defineProps<{ profile: ContainerProfile; units: UnitSystem }>()
 const open = ref(false)
-const KEY = [
+const key = computed(() => [
   { class: 'solids', words: 'solids' },
   { class: 'water', words: 'water' },
-  { class: 'air', words: 'air, when draining has ended' },
-]
+  // On layers draining goes on for days.
+  {
+    class: 'air',
+    words: profile.layers.length > 1 ? 'air, 24 hours after watering' : 'air, when draining has ended',
+  },
+])
 const HEAD = ['Height above base', 'Solids', 'Water', 'Air']
 /** One slice of a dozen. */
 const rows = computed(() =>
@@ -30,7 +34,7 @@ const rows = computed(() =>
 
 <template>
   <figcaption class="key">
-    <span v-for="k in KEY" :key="k.class"><i class="swatch" :class="k.class" />{{ k.words }}</span>
+    <span v-for="k in key" :key="k.class"><i class="swatch" :class="k.class" />{{ k.words }}</span>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>As a table</summary>
       <FigureTable v-if="open" :head="HEAD" :rows="rows" />

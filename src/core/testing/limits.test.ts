@@ -45,6 +45,7 @@ import { feedFlags, FLAG_LIMITS } from '../nutrients'
 import { lostStructure } from '../structure'
 import { bandsOf, targetsFor, type Bands } from '../targets'
 import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../water'
+import { entryTensionOf, moveWaterAtOnce, mualemConductivity, MOVING_LIMITS } from '../water/moving'
 import { parts } from './arbitraries'
 
 /**
@@ -397,6 +398,54 @@ everyLimit(
   },
   [],
 )
+/** A pot of stuff that holds still: the same tension everywhere and hardly a flow, for a few hours around noon. */
+const standingStill = (tension: number, air = 0.3) => {
+  const answer = moveWaterAtOnce({
+    container: pot,
+    layers: [
+      {
+        top: 25,
+        hydraulics: {
+          totalPorosity: 0.6,
+          waterAt: (h) => (0.6 - air) * (1 - 1e-3 * Math.log(1 + h)),
+          conductivityAt: () => 1e-12,
+        },
+      },
+    ],
+    below: { kind: 'free' },
+    begin: { kind: 'even', tension },
+    hours: 2,
+    clock: 11,
+    cells: 8,
+    pulses: [],
+    day: { uptake: 1e-6, evaporation: 0, wall: 0, saucer: 0 },
+  })
+  if (!answer.ok) throw new Error(answer.problem.code)
+  return answer.value
+}
+const { driestInPots, thirst } = MOVING_LIMITS
+/** Tension at which roots meet so much of the demand. */
+const tensionAt = (met: number) => 50 * (driestInPots.value / 50) ** (1 - met)
+/** A stuff that gives up half of its water at a tension and the rest at 10 cm. */
+const twoPores = (at: number) => mualemConductivity((h) => (h < at ? 0.6 : h < 10 ? 0.3 : 0.1), 1)(5)
+everyLimit(
+  'MovingWater',
+  MOVING_LIMITS,
+  {
+    widestPore: trial(1, (x) => Math.abs(twoPores(x) / twoPores(0.3) - 1) > 1e-3, 0.1),
+    stalls: trial(0.02, (k) => entryTensionOf({ conductivityAt: () => k }) > 25),
+    airForRoots: trial(0.1, (air) => standingStill(30, air).hoursShortOfAir > 0),
+    rootsMakeUp: trial(
+      1,
+      (x) => standingStill(tensionAt(0.8)).book.takenUp > (0.8 / x) * standingStill(30).book.takenUp,
+    ),
+    driestInPots: trial(1500, (h) => standingStill(h).book.takenUp < 1e-12),
+    wilts: trial(0.5, (met) => standingStill(tensionAt(met)).firstWilting === null),
+    thirst: trial(0.9, (met) => standingStill(tensionAt(met)).firstThirst === null),
+  },
+  ['widestPore', 'airForRoots', 'driestInPots'],
+)
+test('thirst is told before wilting', () => expect(thirst.value).toBeGreaterThan(MOVING_LIMITS.wilts.value))
 test('a bed open to soil dries to other limits than a pot', () => {
   expect(dryingLimits(pot)).toEqual({ easy: 50, buffer: 100 })
   expect(dryingLimits(onSoil('clay'))).toEqual({ easy: 400, buffer: 800 })

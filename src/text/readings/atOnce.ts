@@ -92,7 +92,10 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
   return {
     id: 'air',
     label: 'Air after draining',
-    term: 'Air-filled porosity at container capacity',
+    term:
+      e.profile.layers.length > 1
+        ? 'Air-filled porosity above the layers below, 24 hours after watering'
+        : 'Air-filled porosity at container capacity',
     value: percentText(e.mix.airFilledPorosity),
     wanted: `${likes(cropName)} ${openEnded ? `${percentText(low)} or more` : percentBand(bands.airFilledPorosity)}`,
     verdict: v.air,
