@@ -16,7 +16,7 @@ import {
   type WateredSide,
 } from '@/text/watering'
 import { answerOf, answerOfPoured, casesOfLesson, LESSONS, POURED } from './lessons'
-import { caseOf, CHANGES, changesFor, usualMonth, usualPouring, type Pouring } from './pouring'
+import { caseOf, changesFor, usualMonth, usualPouring, type Pouring, type WaterChange } from './pouring'
 
 const job = {
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
@@ -53,7 +53,7 @@ function watched(cases: WateringCase[]): Watered[] {
 
 describe('a pouring as a grower says it', () => {
   test('its times, three goes of a third, and the rain of the second day', () => {
-    const given = (change: Partial<Pouring>, what: (typeof CHANGES)[number] | null = null) =>
+    const given = (change: Partial<Pouring>, what: WaterChange | null = null) =>
       caseOf(input, evaluation, { ...POURING, ...change }, what).pulses
     expect(given({})).toEqual([{ start: 1, hours: 0.05, litres: 4 }])
     expect(given({ times: 'daily', days: 3 }).map((p) => p.start)).toEqual([1, 25, 49])
