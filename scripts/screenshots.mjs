@@ -42,6 +42,7 @@ try {
       await page.getByRole('option', { name: 'This mix over 5 cm of gravel' }).click()
       await page.getByText(/^Over 5 cm of gravel: |^The two hardly differ/).waitFor()
       await page.getByLabel('Time since the start').fill('2')
+      await page.evaluate(() => window.scrollTo(0, 0))
     }
     if (name === 'wrong') await page.getByRole('radio').first().check()
     // Likely ranges come after the figures.

@@ -100,7 +100,7 @@ export function momentRows(sides: readonly WateredSide[], hours: number, units: 
   ]
   if (at.some((s) => s.watered.moved.book.overSurface > 0.005))
     rows.push(['Ran over the rim so far', ...of('overSurface')])
-  if (at.some((s) => s.watered.moved.course.inSaucer.some((d) => d > 0)))
+  if (at.some((s) => s.below.kind === 'saucer'))
     rows.push([
       'Stands in the saucer',
       ...at.map((s) => lengthText(s.watered.moved.course.inSaucer[s.picture]!, units)),
@@ -147,7 +147,7 @@ export function differenceText([one, other]: readonly WateredSide[], days: numbe
   const said: string[] = []
   const air = short(other) - short(one)
   if (Math.abs(air) >= 3)
-    said.push(`its foot is ${hoursText(Math.abs(air))} ${air > 0 ? 'longer' : 'less long'} short of air`)
+    said.push(`its foot is short of air for ${hoursText(Math.abs(air))} ${air > 0 ? 'more' : 'less'}`)
   const dry = thirst(other) - thirst(one)
   if (Math.abs(dry) >= 3)
     said.push(

@@ -62,7 +62,7 @@ const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
       :hint="grows ? 'empty: what this crop takes in that month' : 'empty: nothing is taken'"
     />
     <QuantityField v-model="rain" label="Rain on the second day" quantity="rain" :units="units" />
-    <QuantityField v-model="days" label="Followed for" quantity="days" :units="units" />
+    <QuantityField v-model="days" label="Followed for" quantity="days" :units="units" hint="1 to 14 days" />
   </div>
 </template>
 

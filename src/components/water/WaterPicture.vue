@@ -38,14 +38,15 @@ const theme = usePageTheme()
 
 const own = computed(() => shapeHeight(container.shape))
 const frame = computed<Frame>(() => {
-  const room = height.value - 18 - 34
+  const [above, under] = small ? [6, 10] : [18, 34]
+  const room = height.value - above - under
   return {
     width: width.value,
     height: height.value,
     left: small ? 12 : 50,
     right: STRIP_ROOM + (side.below.kind === 'free' ? 10 : 40),
-    top: 18 + Math.max(0, room * (1 - own.value / tallest)),
-    bottom: 34,
+    top: above + Math.max(0, room * (1 - own.value / tallest)),
+    bottom: under,
   }
 })
 const layout = computed(() =>
@@ -124,7 +125,7 @@ watchEffect(
   height: clamp(240px, 42vh, 420px);
 }
 .small .stage {
-  height: 170px;
+  height: 130px;
 }
 canvas,
 svg {

@@ -128,8 +128,8 @@ const trouble = computed(() => {
         @step="step"
         @to="seek"
       />
-      <div v-if="still" class="stills">
-        <template v-for="(side, i) in sides" :key="i">
+      <template v-if="still">
+        <div v-for="(side, i) in sides" :key="i" class="stills">
           <WaterPicture
             v-for="t in stills"
             :key="t"
@@ -143,8 +143,8 @@ const trouble = computed(() => {
           >
             {{ sinceText(t) }}
           </WaterPicture>
-        </template>
-      </div>
+        </div>
+      </template>
       <p v-if="difference" class="difference" role="status">{{ difference }}</p>
       <div class="tables">
         <div>
@@ -189,7 +189,7 @@ const trouble = computed(() => {
 }
 .stills {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(110px, 1fr));
   gap: 8px;
 }
 .tables {

@@ -39,7 +39,7 @@ const rows = computed(() =>
     <ul v-if="summary.length">
       <li v-for="s in summary" :key="s">{{ s }}</li>
     </ul>
-    <div v-if="rows.length" class="scroll">
+    <div v-if="rows.length" class="scroll" tabindex="0" role="region" aria-label="Every reading">
       <FigureTable
         caption="Readings beside what was expected"
         :head="['Reading', 'read', 'expected, likely range', 'expected since']"

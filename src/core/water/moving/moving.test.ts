@@ -275,7 +275,8 @@ describe('water in a container', () => {
         fc.double({ min: 0.01, max: 2, noNaN: true }),
         fc.double({ min: 0, max: 60, noNaN: true }),
         fc.constantFrom('free', 'saucer', 'keptWater' as const),
-        (container, at, mix, under, layer, share, saucer, below) => {
+        fc.constantFrom(15, 80),
+        (container, at, mix, under, layer, share, saucer, below, tension) => {
           const [upper, lower] = [blend(mix), blend(under)]
           if (!upper.ok || !lower.ok) return
           const height = shapeHeight(container.shape) - container.headspace
@@ -292,7 +293,7 @@ describe('water in a container', () => {
                 : below === 'saucer'
                   ? { kind: 'saucer', area: 10 * saucer, depth: 3 }
                   : { kind: 'keptWater', height: 1 },
-            begin: { kind: 'even', tension: 80 },
+            begin: { kind: 'even', tension },
             hours: 72,
             cells: 40,
             pulses: [
@@ -308,11 +309,11 @@ describe('water in a container', () => {
           for (let k = 0; k < course.times.length; k++)
             for (let i = 0; i < course.heights.length; i++) {
               const water = waterIn(course, k, i)
-              if (!(water >= 0 && water <= course.pores[i]! + 1e-6)) throw new Error(`water ${water}`)
+              if (!(water >= 0 && water <= course.pores[i]! + 1e-4)) throw new Error(`water ${water}`)
             }
         },
       ),
-      { ...DRAWS, numRuns: 60 },
+      { ...DRAWS, numRuns: 120 },
     )
   }, 120_000)
 

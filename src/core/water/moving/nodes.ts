@@ -13,6 +13,13 @@ export interface Roots {
 }
 
 /**
+ * What a mix gives by itself under pressure, 1/cm, and the tension to which that is counted: without it a pot full to
+ * the brim with no way out would have no one answer. Source: our assumption, hardly anything.
+ */
+const GIVES = 1e-6
+const GIVES_TO = 10
+
+/**
  * What every node of a column is at its head: water, how that changes, what it lets through to either side, air, what
  * roots can take. Arrays are made once. Units cm, hours, volume fractions.
  */
@@ -62,8 +69,8 @@ export class Nodes {
       const lo = tables[below[i]!]!
       const hi = tables[above[i]!]!
       if (tension <= 0) {
-        this.water[i] = volume[i]! > 0 ? lo.fullWater : 0
-        this.capacity[i] = 0
+        this.water[i] = volume[i]! > 0 ? lo.fullWater - GIVES * tension : 0
+        this.capacity[i] = volume[i]! > 0 ? GIVES : 0
         this.conductBelow[i] = lo.fullConductivity
         this.conductAbove[i] = hi.fullConductivity
         this.slopeBelow[i] = 0
@@ -93,8 +100,8 @@ export class Nodes {
       if (volume[i] === 0) continue
       const w = u < 0 ? lo.fullWater : lo.water[k]!
       const step = lo.water[u < 0 ? 0 : k + 1]! - w
-      this.water[i] = w + part * step
-      this.capacity[i] = -step * slope
+      this.water[i] = w + part * step - GIVES * Math.min(tension, GIVES_TO)
+      this.capacity[i] = -step * slope + (tension < GIVES_TO ? GIVES : 0)
       this.air[i] = lo.totalPorosity - this.water[i]!
       const share = this.roots.share[i]!
       if (share === 0) continue

@@ -23,6 +23,11 @@ const LAST_FILM = 0.02
 const MOST_ITERATIONS = 14
 /** A step is solved when what is out of balance is less than this share of the column. */
 const TOLERANCE = 4e-9
+/**
+ * Where a pond has just run dry Newton's method may swing between the two sides of a corner: so short a step (hours) is
+ * then taken with less than this share out of balance, which the book of the water shows.
+ */
+const [SHORT, LOOSE] = [1e-3, 1e-6]
 /** A tension may grow so many times in one iteration: steeper guesses lead astray. */
 const FARTHEST = 8
 /** Least part of a correction tried. */
@@ -136,6 +141,7 @@ export class Stepper {
       if (!(off < Infinity)) break
       off = this.correct(off, hours, demand)
     }
+    if (hours < SHORT && off < LOOSE * this.whole) return true
     this.head.set(this.oldHead)
     this.nodes.evaluate()
     return false
