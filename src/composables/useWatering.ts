@@ -3,7 +3,7 @@ import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter } fr
 import { ownRows } from '@/core/data/ownRows'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
-import type { Watered, WateringCase, WatchRequest } from '@/core/watering'
+import { floorOf, type Watered, type WateringCase, type WatchRequest } from '@/core/watering'
 import { compare } from '@/model/mix/compare'
 import { mixSources } from '@/model/mix/mixSources'
 import {
@@ -29,8 +29,6 @@ interface Side {
   input: MixInContainer
   of: WateringCase
 }
-
-const floorOf = (input: MixInContainer) => (input.bottomLayers ?? []).reduce((sum, l) => sum + l.thickness, 0)
 
 /**
  * Water poured on a job's mix, alone or beside the same with one thing changed or another mix. Runs in the worker as

@@ -121,8 +121,8 @@ const weighedCover = ({ material, thickness }: Cover, surface: number): WeighedL
  * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a
  * dose below nought.
  * What is given in g per litre is for the mix as it is made; firmed or pressed in, a litre holds more of it.
- * Notes: a bed drained by soil is judged at the soil's own tension; a layer below that stalls drainage is judged 24 hours
- * after watering.
+ * Notes: a bed drained by soil is judged at the soil's own tension; a mix on a layer that stalls drainage is judged
+ * 24 hours after watering.
  */
 export function evaluate(
   input: MixInContainer,

@@ -3,7 +3,7 @@ import { waterIn } from '@/core/water/moving/recorder'
 import type { Watered, WateredFigure } from '@/core/watering'
 import type { LikelyRange } from '@/core/ranges'
 import type { BelowKind, PourTimes, WaterChange } from '@/model/water/pouring'
-import { lengthText, percentText, volumeText, type UnitSystem } from './units'
+import { inUnits, lengthText, percentText, volumeText, type UnitSystem } from './units'
 
 export const BELOW_NAMES: Record<BelowKind, string> = {
   free: 'Drains freely',
@@ -34,7 +34,7 @@ const CHANGE_NAMES: Record<WaterChange, string> = {
   shallower: 'half as deep',
 }
 export const changeName = (change: WaterChange, units: UnitSystem): string =>
-  CHANGE_NAMES[change].replace(/\[([^|]*)\|([^\]]*)\]/g, units === 'us' ? '$2' : '$1')
+  inUnits(CHANGE_NAMES[change], units)
 
 /** "40 min", "7 h", "2 days 3 h": time since the start. */
 export function sinceText(hours: number): string {
@@ -69,7 +69,6 @@ function depths({ course }: Moved, floor: number, picture: number): { water: num
     return { water, air: Math.max(0, course.pores[i]! - water) }
   })
 }
-const floorOf = (w: WateredSide) => w.floor
 
 /** One of the two that stand side by side. */
 export interface WateredSide {
@@ -80,21 +79,25 @@ export interface WateredSide {
   below: Below
 }
 
+/** What drained away; a tray kept filled gives instead of taking. */
+const drainedText = (litres: number, units: UnitSystem): string =>
+  litres < 0 ? `none; ${volumeText(-litres, units)} came up` : volumeText(litres, units)
+
 /** Figures of a moment, one column a side. */
 export function momentRows(sides: readonly WateredSide[], hours: number, units: UnitSystem): string[][] {
   const at = sides.map((s) => ({ ...s, picture: pictureAt(s.watered.moved, hours).picture }))
-  const of = (name: 'drained' | 'overSurface' | 'takenUp' | 'evaporated') =>
+  const of = (name: 'overSurface' | 'takenUp' | 'evaporated') =>
     at.map((s) => volumeText(s.watered.moved.course[name][s.picture]!, units))
   const deep = (k: number) =>
     at.map((s) => {
-      const d = depths(s.watered.moved, floorOf(s), s.picture)[k]!
+      const d = depths(s.watered.moved, s.floor, s.picture)[k]!
       return `${percentText(d.water)} water, ${percentText(d.air)} air`
     })
   const rows = [
     ['At the top', ...deep(0)],
     ['Half-way down', ...deep(1)],
     ['At the foot', ...deep(2)],
-    ['Drained away so far', ...of('drained')],
+    ['Drained away so far', ...at.map((s) => drainedText(s.watered.moved.course.drained[s.picture]!, units))],
     ['Drunk so far', ...of('takenUp')],
     ['Given to the air so far', ...of('evaporated')],
   ]
@@ -120,7 +123,7 @@ export function outcomeRows(sides: readonly WateredSide[], days: number, units: 
     label,
     ...sides.map(({ watered }) => text(watered.figures[name]) + between(watered.ranges[name], text)),
   ]
-  const litres = (x: number) => volumeText(x, units)
+  const litres = (x: number) => drainedText(x, units)
   const thirst = (x: number) => (x >= 24 * days - 1e-6 ? 'more than this time' : sinceText(x))
   return [
     row('Drained away', 'drained', litres),

@@ -1,6 +1,6 @@
 import type { MonthPlan, PlanChange, WateringPlan } from '@/core/watering'
 import { MONTHS } from './labels'
-import { doseWeightText, percentText, volumeText, weightText, type UnitSystem } from './units'
+import { doseWeightText, inUnits, percentText, volumeText, weightText, type UnitSystem } from './units'
 
 /** "every 4 days", "every day", "3 times a day". */
 export function rhythmText({ interval, timesADay }: Pick<MonthPlan, 'interval' | 'timesADay'>): string {
@@ -18,9 +18,11 @@ export function daysText(days: number, within = true): string {
 
 /** What to do in the month looked at. */
 export const planText = ({ month }: WateringPlan, units: UnitSystem): string =>
-  `In ${MONTHS[month.month - 1]}: ${volumeText(month.litres, units)} ${rhythmText(month)}, ${
-    month.timesADay > 1 ? 'from the morning on' : 'in the morning'
-  }.`
+  !month.within
+    ? `In ${MONTHS[month.month - 1]}: nothing from above for ${Math.floor(month.untilThirst)} days or more.`
+    : `In ${MONTHS[month.month - 1]}: ${volumeText(month.litres, units)} ${rhythmText(month)}, ${
+        month.timesADay > 1 ? 'from the morning on' : 'in the morning'
+      }.`
 
 /** By lifting it, where it can be lifted: `empty` is the weight of the container itself, kg. */
 export const liftText = ({ heavy, light }: WateringPlan, empty: number, units: UnitSystem): string =>
@@ -72,7 +74,7 @@ export function changeRows({ options, month }: WateringPlan, units: UnitSystem):
     const days =
       Math.abs(more) < 0.2 ? 'no change' : `${daysText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}`
     const air = hoursShortOfAir >= 3 ? `; little air for ${Math.round(hoursShortOfAir)} hours after each` : ''
-    return [CHANGE_TEXTS[change].replace(/\[([^|]*)\|([^\]]*)\]/g, units === 'us' ? '$2' : '$1'), days + air]
+    return [inUnits(CHANGE_TEXTS[change], units), days + air]
   })
 }
 
@@ -80,8 +82,8 @@ export const MONTH_HEAD = ['Month', 'Water', 'Each time', 'Used a day', 'Thirsty
 export const monthRows = ({ months }: WateringPlan, units: UnitSystem): string[][] =>
   months.map((m) => [
     MONTHS[m.month - 1]!,
-    rhythmText(m),
-    volumeText(m.litres, units),
+    m.within ? rhythmText(m) : 'none from above',
+    m.within ? volumeText(m.litres, units) : '–',
     volumeText(m.use, units),
     daysText(m.untilThirst, m.within),
   ])

@@ -10,6 +10,7 @@ export {
 export { plantOf } from './plant'
 export { movingProblem, pictureTimes, type Plant, type WateringCase, type Wetness } from './problem'
 export {
+  floorOf,
   footShortOfAir,
   overMix,
   watchWater,

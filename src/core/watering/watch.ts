@@ -65,7 +65,13 @@ export function footShortOfAir({ course }: Moved, floor: number): number {
   return sum / litres
 }
 
-const floorOf = ({ bottomLayers }: MixInContainer) =>
+/**
+ * Height the mix stands on, cm: its layers below.
+ *
+ * @example
+ * floorOf({ bottomLayers: [{ thickness: 3 }, { thickness: 2 }] }) // 5
+ */
+export const floorOf = ({ bottomLayers }: Pick<MixInContainer, 'bottomLayers'>): number =>
   (bottomLayers ?? []).reduce((sum, l) => sum + l.thickness, 0)
 
 /** The figures of a run. First thirst of one that never came is its end. */

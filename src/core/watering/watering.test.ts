@@ -171,6 +171,16 @@ describe('a watering plan', () => {
     expect(small.month.untilThirst).toBeLessThan(plan.month.untilThirst)
     expect(small.month.interval * small.month.timesADay).toBeLessThanOrEqual(1)
   })
+  test('a tray kept filled leaves nothing to be poured from above', () => {
+    expect(planOf({ below: { kind: 'keptWater', height: 2 } }).month.within).toBe(false)
+  })
+  test('on gravel it begins as it stands a day after watering', () => {
+    const gravel = input({ bottomLayers: [{ thickness: 5, parts: parts({ gravel_pea: 1 }) }] })
+    const [still] = watched([one({ input: gravel, begin: 'drained', pulses: [] })])
+    const { course } = still!.moved
+    const first = overMix(still!.moved, 5, (i) => course.pores[i]! - course.water[i]!)
+    expect(first).toBeCloseTo(answerOf(gravel).mix.airFilledPorosity, 2)
+  })
   test('nothing drains from a saucer, so that less is given', () => {
     const dish = planOf({ below: usualSaucer(input().container.shape), month: plan.month.month })
     expect(dish.month.litres / dish.month.interval).toBeLessThan(plan.month.litres / plan.month.interval)

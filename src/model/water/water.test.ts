@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { watchWater, type Watered, type WateringCase } from '@/core/watering'
+import { watchWater, type Watered, type WateringCase, type WateringPlan } from '@/core/watering'
 import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/lessons'
-import { daysText, rhythmText } from '@/text/wateringPlan'
+import { daysText, monthRows, planText, rhythmText } from '@/text/wateringPlan'
 import {
   changeName,
   differenceText,
@@ -112,6 +112,9 @@ describe('what is said of two side by side', () => {
   })
   test('the difference worth a word is said, and none where there is none', () => {
     expect(differenceText(sides, 2)).toMatch(/^In a tray kept filled: .*air/)
+    // A tray gives: nothing that drained is less than nothing.
+    expect(momentRows(sides, 1, 'metric').flat().join(' ')).toContain('came up')
+    expect(momentRows(sides, 1, 'metric').flat().join(' ')).not.toMatch(/[-−]\d/)
     expect(differenceText([sides[0]!, sides[0]!], 2)).toMatch(/hardly differ/)
     expect(differenceText(sides.slice(0, 1), 2)).toBe('')
   })
@@ -135,6 +138,20 @@ describe('what is said of two side by side', () => {
     expect(rhythmText({ interval: 0.5, timesADay: 2 })).toBe('twice a day')
     expect([0.25, 1, 2.6, 14.2].map((d) => daysText(d))).toEqual(['6 hours', 'a day', '2.5 days', '14 days'])
     expect(daysText(45, false)).toBe('more than 45 days')
+    const month = {
+      month: 7,
+      use: 1,
+      interval: 45,
+      timesADay: 1,
+      litres: 45,
+      untilThirst: 45,
+      untilWilting: 45,
+    }
+    const plan = (within: boolean) =>
+      ({ month: { ...month, within }, months: [{ ...month, within }] }) as WateringPlan
+    expect(planText(plan(false), 'metric')).toBe('In July: nothing from above for 45 days or more.')
+    expect(planText(plan(true), 'metric')).toBe('In July: 45 L every 45 days, in the morning.')
+    expect(monthRows(plan(false), 'metric')[0]).toContain('none from above')
   })
 })
 

@@ -77,7 +77,7 @@ const trouble = computed(() => {
       <section class="card" aria-labelledby="plan-now">
         <h3 id="plan-now" class="lead">{{ planText(plan, units) }}</h3>
         <p v-if="suffers" class="suffers">{{ suffers }}</p>
-        <p v-if="lifted">{{ liftText(plan, empty, units) }}</p>
+        <p v-if="lifted && plan.month.within">{{ liftText(plan, empty, units) }}</p>
         <p>{{ awayText(plan) }}</p>
         <p>{{ drainText(plan, units) }}</p>
         <p class="soft">

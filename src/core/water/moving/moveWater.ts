@@ -5,6 +5,7 @@ import type { Centimetres, Fraction, Litres } from '../../units'
 import { containerProfile, dryingLimits } from '../containerProfile'
 import { DRY_END } from '../retention'
 import { columnOf, type Below, type MovingLayer } from './column'
+import { entryTensionOf } from './hydraulics'
 import { MOVING_LIMITS } from './limits'
 import { picturesEvery, Recorder, type Course } from './recorder'
 import { Stepper } from './stepper'
@@ -112,17 +113,23 @@ function problemIn({ hours, pulses, layers, container }: MovingProblem) {
   return mixHeight > 0 ? null : fail({ code: 'size-not-positive', field: 'height', value: mixHeight })
 }
 
-/** Tensions at the start: drained as the container comes to rest, or the same everywhere. */
+/** Tensions at the start: drained, on layers as 24 hours after watering, or the same everywhere. */
 function startOf(problem: MovingProblem): (height: Centimetres) => Centimetres {
   const { begin, container, layers } = problem
   if (begin.kind === 'even') return () => begin.tension
-  const rest = containerProfile(
+  const { slices } = containerProfile(
     container,
-    layers.map((l) => ({ top: l.top, ...l.hydraulics })),
+    layers.map(({ top, hydraulics }) => ({
+      top,
+      ...hydraulics,
+      entryTension: layers.length > 1 ? entryTensionOf(hydraulics) : undefined,
+    })),
   )
   const kept = problem.below.kind === 'keptWater' ? problem.below.height : 0
-  const base = layers.length === 1 ? rest.baseTension - kept : 0
-  return (height) => height + base
+  return (height) => {
+    const { height: middle, tension } = slices.find((s) => s.height >= height) ?? slices.at(-1)!
+    return tension + height - middle - kept
+  }
 }
 
 /**
@@ -130,7 +137,6 @@ function startOf(problem: MovingProblem): (height: Centimetres) => Centimetres {
  * depth; taper counts. A generator: yields the share of the time done, for progress and for cancelling between; returns
  * the answer.
  *
- * Layers start from rest without any capillary break, and find their own.
  * Units: cm, hours, litres. Errors: hours not above nought or beyond a year; a watering below nought. It gives up, as
  * our own mistake, where no step of time however short can be solved.
  * Leaves out: water that runs down the wall or through cracks of a mix gone dry, a dry surface that sheds water,
