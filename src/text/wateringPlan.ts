@@ -29,6 +29,7 @@ export const liftText = ({ heavy, light }: WateringPlan, empty: number, units: U
   `Lift it: ${weightText(heavy + empty, units)} when it has just drained, ${weightText(light + empty, units)} when it is time to water.`
 
 export function awayText({ month, range }: WateringPlan): string {
+  if (!month.within) return 'It is not thirsty in that time as long as all below stays as chosen.'
   const likely =
     range && daysText(range.low) !== daysText(range.high)
       ? ` (likely ${daysText(range.low)} to ${daysText(range.high)})`

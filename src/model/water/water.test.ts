@@ -4,7 +4,7 @@ import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starti
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/lessons'
-import { daysText, monthRows, planText, rhythmText } from '@/text/wateringPlan'
+import { awayText, daysText, monthRows, planText, rhythmText } from '@/text/wateringPlan'
 import {
   changeName,
   differenceText,
@@ -150,6 +150,7 @@ describe('what is said of two side by side', () => {
     const plan = (within: boolean) =>
       ({ month: { ...month, within }, months: [{ ...month, within }] }) as WateringPlan
     expect(planText(plan(false), 'metric')).toBe('In July: nothing from above for 45 days or more.')
+    expect(awayText(plan(false))).toMatch(/^It is not thirsty/)
     expect(planText(plan(true), 'metric')).toBe('In July: 45 L every 45 days, in the morning.')
     expect(monthRows(plan(false), 'metric')[0]).toContain('none from above')
   })

@@ -83,7 +83,7 @@ const trouble = computed(() => {
         <p class="soft">
           For one container, in a usual month without rain. Rain that falls takes the place of a watering only
           where it wets the mix to its foot: lift it and see.
-          <template v-if="atOnce">
+          <template v-if="atOnce && plan.month.within">
             The bench says {{ atOnce }} for this month: it counts only what the mix round the roots holds with
             ease, not what rises to them from below. In heat go by the shorter of the two.
           </template>
