@@ -23,7 +23,7 @@ import {
   type Container,
   type ContainerVolumes,
 } from './geometry'
-import { SEEDLING_VOLUME } from './judgement/limits'
+import { SEEDLING_VOLUME } from './filling/limits'
 import type { Blend } from './mixing'
 import { feedingSeason, seasonDays, type DressingDose, type Feeding } from './nutrients'
 import type { Centimetres, Fraction, Kilograms } from './units'

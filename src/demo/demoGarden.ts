@@ -19,7 +19,7 @@ import { cropTargetPH, tickOf } from '@/model/garden/commands'
 import { batchCards } from '@/model/make/batchCard'
 import { fillingCards } from '@/model/make/filling'
 import { recordFrom } from '@/model/make/recordFrom'
-import { CLIMATES } from '../core/data/climates'
+import { CLIMATES } from '../core/climate/climates'
 import { demoLog } from './demoLog'
 import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 

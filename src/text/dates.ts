@@ -1,4 +1,4 @@
-import { formatISO, isValid, parseISO } from 'date-fns'
+import { isValid, parseISO } from 'date-fns'
 import { MONTHS } from './labels'
 import type { Sentence } from './problems.en'
 
@@ -14,8 +14,8 @@ export function shortDayText(iso: string): string {
 /** "14 Mar 2026" from an ISO date. */
 export const dayText = (iso: string) => `${shortDayText(iso)} ${localDay(iso).getFullYear()}`
 
-/** Today as an ISO date in the grower's own time zone. */
-export const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
+/** The day a moment falls on, as an ISO date in the grower's own time zone. */
+export { isoDay } from '@/model/calendar/isoDay'
 
 /** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
 export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))

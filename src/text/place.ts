@@ -1,5 +1,5 @@
 import type { ClimateProblem } from '@/model/sheets/climateSheet'
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import type { Place } from '@/model/garden/schemas'
 import type { Sentence } from './problems.en'
 

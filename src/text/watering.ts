@@ -1,5 +1,5 @@
 import type { Below, Moved } from '@/core/water/moving'
-import { waterIn } from '@/core/water/moving/recorder'
+import { waterIn } from '@/core/water/moving/moved'
 import type { Watered, WateredFigure } from '@/core/watering'
 import type { LikelyRange } from '@/core/ranges'
 import type { BelowKind, PourTimes, WaterChange } from '@/model/water/pouring'

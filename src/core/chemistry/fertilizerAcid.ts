@@ -1,5 +1,5 @@
 import type { Dressing } from '../data/types'
-import { ATOMIC_MASS } from '../nutrients/stoichiometry'
+import { ATOMIC_MASS } from './stoichiometry'
 import type { Days, Fraction } from '../units'
 import { CHEMISTRY_LIMITS as L } from './limits'
 import { MMOLC_PER_GRAM_CACO3 } from './lime'

@@ -30,3 +30,4 @@ export {
   nitrifierLag,
   type AcidDose,
 } from './fertilizerAcid'
+export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'

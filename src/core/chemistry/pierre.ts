@@ -1,5 +1,5 @@
 import type { Element, Property } from '../data/types'
-import { ATOMIC_MASS } from '../nutrients/stoichiometry'
+import { ATOMIC_MASS } from './stoichiometry'
 import { MMOLC_PER_GRAM_CACO3 } from './lime'
 
 /**

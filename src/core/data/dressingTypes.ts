@@ -1,5 +1,4 @@
-import type { Confidence, Property } from './property'
-import type { Learnable } from './types'
+import type { Confidence, Learnable, Property } from './property'
 
 /** Elements a dressing is analysed for, as labels and laboratories count them. */
 export const ELEMENTS = [

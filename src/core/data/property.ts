@@ -17,3 +17,8 @@ export interface Property {
   kind: ValueKind
   confidence: Confidence
 }
+
+/** A row whose figures were learned from readings keeps what it was before. */
+export interface Learnable<Row> {
+  unlearned?: Row
+}

@@ -1,4 +1,4 @@
-import type { Confidence, Property, ValueKind } from './property'
+import type { Confidence, Learnable, Property, ValueKind } from './property'
 
 /** A band somebody wants, with where it comes from. */
 export interface SourcedBand extends Band {
@@ -151,11 +151,6 @@ export interface MaterialFigures {
   /** Likely range of each of those shares. */
   sizeRange: { low: number[]; high: number[]; source: string; kind: ValueKind }
   properties: MaterialProperties
-}
-
-/** A row whose figures were learned from readings keeps what it was before. */
-export interface Learnable<Row> {
-  unlearned?: Row
 }
 
 export interface Material extends MaterialRow, MaterialFigures, Learnable<Material> {}

@@ -1,7 +1,7 @@
 import type { Crop } from '../data/types'
 import type { Centimetres, Litres } from '../units'
 import type { MixNeeded } from './mixNeeded'
-import { SEEDLING_VOLUME } from '../judgement/limits'
+import { SEEDLING_VOLUME } from './limits'
 import { plantsIn, type PlantRoom } from './plantsIn'
 
 export interface CropFit {

@@ -1,4 +1,5 @@
 import { defineLimits } from '../limits'
+import type { Litres } from '../units'
 
 /** What decides how much goes into a container, and how closely it lies. */
 export const FILLING_LIMITS = defineLimits({
@@ -24,4 +25,14 @@ export const FILLING_LIMITS = defineLimits({
     unit: 'share of the volume lost',
     source: 'our assumption: pressed with the palms or a board; common practice allows 10 to 20 %',
   },
+  seedlingVolume: {
+    value: 1,
+    low: 0.5,
+    high: 2,
+    unit: 'L',
+    source: 'common practice: modules and small pots',
+  },
 })
+
+/** Less mix than this in each is for sowing and pricking out. */
+export const SEEDLING_VOLUME: Litres = FILLING_LIMITS.seedlingVolume.value

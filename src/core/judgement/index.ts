@@ -1,5 +1,5 @@
 export { judge, judgementKey, severityOf } from './judge'
 export type { Judgement, JudgementCode, JudgementQuestion } from './judgement'
-export { JUDGEMENT_LIMITS, SEEDLING_VOLUME, STEPS, WIND_MET, type WindExposure } from './limits'
+export { JUDGEMENT_LIMITS, STEPS, WIND_MET, type WindExposure } from './limits'
 export { bringsFault, standingOf, type Standing } from './standing'
 export { isFed, verdictsOf, type Verdict, type Verdicts } from './verdicts'

@@ -1,15 +1,7 @@
 import { defineLimits } from '../limits'
-import type { Litres } from '../units'
 
 /** What makes a figure stand out, by the rule it belongs to. */
 export const JUDGEMENT_LIMITS = defineLimits({
-  seedlingVolume: {
-    value: 1,
-    low: 0.5,
-    high: 2,
-    unit: 'L',
-    source: 'common practice: modules and small pots',
-  },
   shareSlack: {
     value: 0.005,
     low: 0.002,
@@ -177,9 +169,6 @@ export const STEPS = defineLimits({
   feed: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of a season’s nitrogen', source: NOTICED },
   lasting: { value: 0.05, low: 0.03, high: 0.1, unit: 'fraction lost in three years', source: NOTICED },
 })
-
-/** Less mix than this in each is for sowing and pricking out. */
-export const SEEDLING_VOLUME: Litres = JUDGEMENT_LIMITS.seedlingVolume.value
 
 /** Mean winds met several times a year, m/s; gusts go half as far again. Source: common practice. */
 export const WIND_MET = { sheltered: 8, open: 14, exposed: 20 } as const

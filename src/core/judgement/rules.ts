@@ -7,6 +7,7 @@ import { blend, type Blend } from '../mixing'
 import type { Fraction } from '../units'
 import { lostStructure } from '../structure'
 import { containerProfile } from '../water'
+import { SEEDLING_VOLUME } from '../filling/limits'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
 import { airVerdict, isFed, isSlump } from './verdicts'
@@ -16,7 +17,7 @@ type Rule = (q: JudgementQuestion) => Judgement[]
 
 const L = JUDGEMENT_LIMITS
 
-const isForSeedlings = (e: Evaluation) => e.mix.mixVolume < L.seedlingVolume.value
+const isForSeedlings = (e: Evaluation) => e.mix.mixVolume < SEEDLING_VOLUME
 const familyShare = (e: Evaluation, ...families: string[]): Fraction =>
   e.blend.shares.reduce((sum, p) => sum + (families.includes(p.material.family) ? p.share : 0), 0)
 

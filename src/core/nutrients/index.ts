@@ -31,7 +31,6 @@ export {
   type SaltState,
 } from './salts'
 export { FED, feedingSeason, type Fed, type Feeding, type FeedingInput, type FeedingWeek } from './season'
-export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'
 export {
   acidityOfDoses,
   availability,

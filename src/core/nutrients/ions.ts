@@ -1,5 +1,5 @@
 import { ELEMENTS, type Dressing, type Element } from '../data/types'
-import { ATOMIC_MASS } from './stoichiometry'
+import { ATOMIC_MASS } from '../chemistry/stoichiometry'
 
 /** mg per litre by element. */
 export type Charge = Record<Element, number>

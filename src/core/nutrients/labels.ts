@@ -1,5 +1,5 @@
 import type { Label } from '../data/types'
-import { massFraction } from './stoichiometry'
+import { massFraction } from '../chemistry/stoichiometry'
 
 /** kg of phosphorus in a kg of P2O5, and of potassium in a kg of K2O: what labels count in. Source: IUPAC masses. */
 export const PHOSPHORUS_IN_P2O5 = massFraction('P', 'P2O5')

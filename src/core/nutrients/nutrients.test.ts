@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { MF } from 'mf-parser'
 import { fcnnlsVector } from 'ml-fcnnls'
 import { describe, expect, test } from 'vitest'
-import { releasedFraction } from '../chemistry'
+import { formulaMass, massFraction, neutralisingValue, releasedFraction } from '../chemistry'
 import { type Dressing, cropById, type MaterialFamily } from '../data'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { blend, type Blend } from '../mixing'
@@ -20,13 +20,10 @@ import {
   FED,
   feedFlags,
   feedingSeason,
-  formulaMass,
   ionsOf,
   labelOfElements,
   leachingRequirement,
-  massFraction,
   mgPerGram,
-  neutralisingValue,
   nitrogenTakenBy,
   noCharge,
   PHOSPHORUS_IN_P2O5,

@@ -1,6 +1,6 @@
 import { cropById } from '../data'
 import { describe, expect, test } from 'vitest'
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import type { Climate } from '../climate'
 import { seasonOf } from '../data/seasons'
 import { outsideCheck } from '../testing/outsideCheck'

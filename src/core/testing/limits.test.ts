@@ -338,19 +338,6 @@ everyLimit(
 const COARSE = [1, 0, 0, 0, 0, 0, 0, 0]
 const FINE = [...COARSE].reverse()
 everyLimit(
-  'Filling',
-  FILLING_LIMITS,
-  {
-    washesIn: trial(
-      0.2,
-      (share) => natureOfMaterial({ ...materialById('gravel_pea')!, sizeShares: COARSE }).washesIn > share,
-    ),
-    firmed: trial(0.07, (loss) => pressedLoss('firmed') > loss),
-    pressed: trial(0.15, (loss) => pressedLoss('pressed') > loss),
-  },
-  ['washesIn', 'firmed', 'pressed'],
-)
-everyLimit(
   'Watering',
   WATERING_LIMITS,
   {
@@ -554,12 +541,25 @@ const withLime = (gramsPerLitre: number, pH: number) => ({
 })
 
 everyLimit(
-  'Judgement',
-  JUDGEMENT_LIMITS,
+  'Filling',
+  FILLING_LIMITS,
   {
+    washesIn: trial(
+      0.2,
+      (share) => natureOfMaterial({ ...materialById('gravel_pea')!, sizeShares: COARSE }).washesIn > share,
+    ),
+    firmed: trial(0.07, (loss) => pressedLoss('firmed') > loss),
+    pressed: trial(0.15, (loss) => pressedLoss('pressed') > loss),
     seedlingVolume: trial(1, (mixVolume) =>
       codes({ ...mix({ mixVolume }), ...salts(5) }).some((c) => c.endsWith('rich-for-seedlings')),
     ),
+  },
+  ['washesIn', 'firmed', 'pressed', 'seedlingVolume'],
+)
+everyLimit(
+  'Judgement',
+  JUDGEMENT_LIMITS,
+  {
     shareSlack: trial(0.005, (s) =>
       codes(mix({ airFilledPorosity: 0.2 - s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
@@ -669,7 +669,6 @@ everyLimit(
     ),
   },
   [
-    'seedlingVolume',
     'fed',
     'graveAir',
     'drownedAir',

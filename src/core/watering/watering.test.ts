@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { cropById } from '../data'
-import { CLIMATES } from '../data/climates'
+import { CLIMATES } from '../climate/climates'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'

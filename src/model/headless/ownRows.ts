@@ -1,6 +1,6 @@
 import type { Dressing, Material, OwnRows } from '@/core/data'
-import { completeDressing } from '@/core/data/ownDressing'
-import { completeMaterial } from '@/core/data/ownMaterial'
+import { completeDressing } from '@/core/own/ownDressing'
+import { completeMaterial } from '@/core/own/ownMaterial'
 import { succeed, type Outcome } from '@/core/outcome'
 import type { CaseOf } from './cases'
 

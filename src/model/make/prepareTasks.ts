@@ -1,4 +1,4 @@
-import type { CalendarTask } from '../season/calendarFile'
+import type { CalendarTask } from '../calendar/calendarFile'
 import type { TimedStep, Timetable } from './timetable'
 
 /**

@@ -1,11 +1,11 @@
-import { addDays, differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
+import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { prepLead, PREP_STEPS, prepStep, stepsFor, type PrepStep } from '@/core/preparing'
-import { plantingDay } from '../season/season'
+import { isoDay } from '../calendar/isoDay'
+import { plantingDay } from '../calendar/plantingDay'
 import type { Job, Place } from '../garden/schemas'
 import type { DoseTotal } from './doseTotals'
 import type { ShoppingLine } from './shoppingList'
 
-const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 const dayBefore = (iso: string, days: number) => isoDay(addDays(parseISO(iso), -days))
 const dayAfter = (iso: string, days: number) => dayBefore(iso, -days)
 

@@ -6,7 +6,8 @@ import { changesOf } from '../garden/commands'
 import { entriesOf, entryKey, jobOf, placeOf, recordOf } from '../garden/garden'
 import { entrySchema, ENTRY_KINDS, kindOfKey, type Entry } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
-import { dayOf, expectedOn, logCsv } from './log'
+import { logCsv } from '../sheets/logCsv'
+import { dayOf, expectedOn } from './log'
 
 const garden = new Map([...demoGarden()].filter(([key]) => !key.startsWith('entry/')))
 const job = jobOf(garden, 'peppers-26')!

@@ -1,6 +1,7 @@
-import { addDays, differenceInCalendarDays, formatISO, getMonth, parseISO } from 'date-fns'
+import { addDays, differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
 import { USUAL_SALT_LIMIT } from '@/core/nutrients'
 import type { Evaluation } from '@/core/evaluate'
+import { isoDay } from '../calendar/isoDay'
 import type { Job } from '../garden/schemas'
 import type { Correction } from './correction'
 import { readingsOf, type Noted } from './readings'
@@ -28,7 +29,6 @@ const WORTH_TOPPING = 2.5
 /** A reading or a watering older than this asks for nothing any more, days. */
 const STALE = 45
 
-const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 const later = (at: string, days: number) => isoDay(addDays(parseISO(at), days))
 
 /**

@@ -1,11 +1,12 @@
 import { evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
 import type { BedSpec, Job } from '@/model/garden/schemas'
-import { nextDue, outdoorsOf, plantingDay, seasonPlan, winterOf } from './season'
+import { plantingDay } from '../calendar/plantingDay'
+import { nextDue, outdoorsOf, seasonPlan, winterOf } from './season'
 
 const place = startingPlace(CLIMATES.find((c) => c.id === 'inland')!)
 const spec = (change: Partial<BedSpec> = {}): BedSpec => ({ ...startingSpec('roundPot'), ...change })

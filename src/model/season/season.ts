@@ -1,5 +1,5 @@
 import { cropById } from '@/core/data'
-import { addDays, differenceInCalendarDays, formatISO, getDayOfYear, parseISO } from 'date-fns'
+import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns'
 import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
 import type { Evaluation } from '@/core/evaluate'
@@ -19,10 +19,10 @@ import {
   type WinterMargin,
 } from '@/core/season'
 import { asJudged, judgedBed } from '@/model/garden/garden'
+import { isoDay } from '@/model/calendar/isoDay'
+import { plantingDay } from '@/model/calendar/plantingDay'
 import type { Job, MixRecord, Place } from '@/model/garden/schemas'
 import type { Correction } from './correction'
-
-const isoDay = (date: Date) => formatISO(date, { representation: 'date' })
 
 export interface Outdoors {
   suits: MonthSuits[]
@@ -44,15 +44,6 @@ export function winterOf(job: Job, place: Place | undefined): (WinterMargin & { 
   if (!standsTo || !place) return null
   const inPot = judgedBed(job).spec.vessel.base.kind !== 'onSoil'
   return { ...winterMargin(standsTo, place.coldestNight ?? coldestNightOf(place), inPot), inPot }
-}
-
-/** The day it is taken to be planted: as said, or the middle of its month next to come after the job was begun. */
-export function plantingDay(job: Job): { day: string; said: boolean } {
-  if (job.plantedOn) return { day: job.plantedOn, said: true }
-  const begun = parseISO(job.createdAt)
-  const month = job.plantMonth ?? 5
-  const year = begun.getMonth() + 1 > month ? begun.getFullYear() + 1 : begun.getFullYear()
-  return { day: isoDay(new Date(year, month - 1, 15)), said: false }
 }
 
 /** Sown where it stays, so there is nothing to shade. Source: common practice. */

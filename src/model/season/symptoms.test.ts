@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import { CAUSES, EVIDENCE_CODES, rankCauses, SYMPTOMS, type CauseId } from '@/core/symptoms'
 import { CAUSE_TEXTS, evidenceText, SYMPTOM_TEXTS } from '@/text/symptoms'
 import { inUnits } from '@/text/units'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import { monthlyReference } from '@/core/climate'
 import { monthProblem, monthsFromText, placeProblem } from './climateSheet'
 import { placeSchema } from '@/model/garden/schemas'

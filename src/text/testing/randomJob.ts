@@ -1,4 +1,4 @@
-import { CLIMATES } from '@/core/data/climates'
+import { CLIMATES } from '@/core/climate/climates'
 import { CROPS, LIMES, MATERIALS } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
 import { FIRMNESSES } from '@/core/filling'

@@ -74,7 +74,7 @@ const setDay = (day: string) => {
 const printPage = () => window.print()
 async function saveCalendar() {
   const [{ calendarFile }, { prepareTasks }] = await Promise.all([
-    import('@/model/season/calendarFile'),
+    import('@/model/calendar/calendarFile'),
     import('@/model/make/prepareTasks'),
   ])
   const name = jobTitle(job.value!)

@@ -12,7 +12,7 @@ import { useNewJob } from '@/composables/useNewJob'
 import { useStations } from '@/composables/useStations'
 import { recordOf } from '@/model/garden/garden'
 import { dosesToEach } from '@/model/make/doseTotals'
-import type { CalendarTask } from '@/model/season/calendarFile'
+import type { CalendarTask } from '@/model/calendar/calendarFile'
 import { reactTo } from '@/model/season/react'
 import { seasonLog } from '@/model/season/seasonLog'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
@@ -86,7 +86,7 @@ const tasks = computed((): CalendarTask[] =>
   }),
 )
 async function saveCalendar() {
-  const { calendarFile } = await import('@/model/season/calendarFile')
+  const { calendarFile } = await import('@/model/calendar/calendarFile')
   const name = jobTitle(job.value!)
   saveFile(`${name}.ics`, calendarFile(name, tasks.value), 'text/calendar')
 }

@@ -1,13 +1,14 @@
 import type { Container } from '../../geometry'
 import { shapeHeight } from '../../geometry'
 import { fail, succeed, type Outcome } from '../../outcome'
-import type { Centimetres, Fraction, Litres } from '../../units'
+import type { Centimetres, Fraction } from '../../units'
 import { containerProfile, dryingLimits } from '../containerProfile'
 import { DRY_END } from '../retention'
 import { columnOf, type Below, type MovingLayer } from './column'
 import { entryTensionOf } from './hydraulics'
 import { MOVING_LIMITS } from './limits'
-import { picturesEvery, Recorder, type Course } from './recorder'
+import { picturesEvery, type Moved } from './moved'
+import { Recorder } from './recorder'
 import { Stepper } from './stepper'
 import { breaksOf, demandBetween, type DayDemand, type Demand, type Pulse } from './weather'
 
@@ -39,38 +40,6 @@ export interface MovingProblem {
   cells?: number
   /** Hours at which pictures are kept, nought first; every quarter of an hour where left out. */
   pictures?: readonly number[]
-}
-
-/** What became of the water, litres. */
-export interface WaterBook {
-  atStart: Litres
-  given: Litres
-  takenUp: Litres
-  /** From the surface, through walls and from the saucer. */
-  evaporated: Litres
-  drained: Litres
-  overSurface: Litres
-  inMix: Litres
-  /** On the surface and in the saucer. */
-  standing: Litres
-  /** Made or lost by the method, as a share of all that passed: at most 1e-4. */
-  error: number
-}
-
-export interface Moved {
-  course: Course
-  book: WaterBook
-  /** Hours in which half of the roots or more stood in mix with less than a tenth of air. */
-  hoursShortOfAir: number
-  /** Hours of daylight in which plants took up less than nine tenths of what they would, for want of water. */
-  hoursThirsty: number
-  /** When first so, and when it was first less than half, hours; null where never. */
-  firstThirst: number | null
-  firstWilting: number | null
-  /** Drunk and given to the air until then, or in all where it never came, litres. */
-  usedByThirst: Litres
-  /** Steps of time and iterations it took, and bytes of arrays held while it ran. */
-  effort: { steps: number; iterations: number; bytes: number }
 }
 
 const USUAL_CELLS = 170

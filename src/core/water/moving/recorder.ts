@@ -1,50 +1,8 @@
 import type { Centimetres, Fraction, Litres } from '../../units'
 import { MOVING_LIMITS } from './limits'
-import type { Moved } from './moveWater'
+import type { Course, Moved } from './moved'
 import type { Stepper } from './stepper'
 import type { Demand } from './weather'
-
-/** Pictures of a run: one after each stretch of time, the start first. */
-export interface Course {
-  /** Hours from the start, of each picture. */
-  times: Float64Array
-  /** Middle of each cell above the base, cm, and its litres. */
-  heights: Float64Array
-  litres: Float64Array
-  /** Porosity of each cell. */
-  pores: Float64Array
-  /** Water by picture, then by cell; volume fraction. */
-  water: Float32Array
-  /** Hours each cell had too little air. */
-  hoursShortOfAir: Float32Array
-  /** Depth of water on the surface and, above the base, in the saucer, cm. */
-  onSurface: Float32Array
-  inSaucer: Float32Array
-  /** Litres since the start. */
-  given: Float32Array
-  drained: Float32Array
-  takenUp: Float32Array
-  evaporated: Float32Array
-  overSurface: Float32Array
-}
-
-/**
- * The water of a cell in a picture; volume fraction.
- *
- * @example
- * waterIn({ heights: [1, 3], water: [0.1, 0.2, 0.3, 0.4] }, 1, 0) // 0.3
- */
-export const waterIn = (course: Pick<Course, 'heights' | 'water'>, picture: number, cell: number): Fraction =>
-  course.water[picture * course.heights.length + cell]!
-
-/**
- * Times of pictures so many hours apart.
- *
- * @example
- * picturesEvery(12, 24) // [0, 12, 24]
- */
-export const picturesEvery = (every: number, hours: number): number[] =>
-  Array.from({ length: Math.floor(hours / every + 1e-9) + 1 }, (_, k) => k * every)
 
 /** Keeps pictures and books of a run. */
 export class Recorder {

@@ -1,5 +1,5 @@
 import { fail, succeed, type Outcome } from '../outcome'
-import { MATERIALS } from '.'
+import { MATERIALS } from '../data'
 import {
   MATERIAL_FAMILIES,
   WATER_PROPERTIES,
@@ -10,7 +10,7 @@ import {
   type Pack,
   type Property,
   type Wetness,
-} from './types'
+} from '../data/types'
 
 /** A figure a grower knows: alone, or with the range they believe. */
 export type KnownValue = number | { low: number; value: number; high: number }

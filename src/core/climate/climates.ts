@@ -1,4 +1,4 @@
-import type { MonthClimate } from '../climate'
+import type { MonthClimate } from '.'
 
 /**
  * A made-up climate with the character of a real kind of place; a beginning for those who do not know their own

@@ -1,6 +1,6 @@
 import { fail, succeed, type Outcome } from '../outcome'
-import { LIME_DRESSINGS } from './limes'
-import type { Dressing, Grind, LimeNature, Property } from './types'
+import { LIME_DRESSINGS } from '../data/limes'
+import type { Dressing, Grind, LimeNature, Property } from '../data/types'
 
 /** Sieve shares as in `LimeNature`. Source: our assumption, between the horticultural and the poultry grades. */
 const SIEVES: Record<Grind, LimeNature['sieveShares']> = {

@@ -1,7 +1,7 @@
 import { equivalentAcidity } from '../chemistry/pierre'
 import { elementsOfLabel } from '../nutrients/labels'
 import { fail, succeed, type Outcome } from '../outcome'
-import { DRESSINGS } from './dressings'
+import { DRESSINGS } from '../data/dressings'
 import {
   DRESSING_FAMILIES,
   type Dressing,
@@ -11,7 +11,7 @@ import {
   type NitrogenForms,
   type Property,
   type Release,
-} from './types'
+} from '../data/types'
 
 /** A dressing of a grower's own: what its bag says. */
 export interface OwnDressing {

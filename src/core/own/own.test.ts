@@ -1,15 +1,15 @@
-import { materialById } from './index'
+import { materialById } from '../data/index'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { materialFiguresSchema, dressingSchema, missingSources } from '@/model/sheets/tableSchemas'
-import { MATERIAL_FAMILIES, type MaterialPropertyName } from '.'
+import { MATERIAL_FAMILIES, type MaterialPropertyName } from '../data'
 import { blend, prepareMaterial } from '../mixing'
 import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { completeDressing, type OwnDressing } from './ownDressing'
 import { completeMaterial, type OwnMaterial } from './ownMaterial'
-import { DRESSINGS } from './dressings'
-import { SOURCES } from './sources'
+import { DRESSINGS } from '../data/dressings'
+import { SOURCES } from '../data/sources'
 
 const whole = (own: OwnMaterial) => {
   const found = completeMaterial(own)
