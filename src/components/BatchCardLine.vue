@@ -2,7 +2,6 @@
 /** One measure of a batch, big enough for a glove: press anywhere on it when it is in. */
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
-import { materialById } from '@/core/data'
 import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 import BucketGlyph from './BucketGlyph.vue'
@@ -15,9 +14,8 @@ const emit = defineEmits<{ tick: [done: boolean] }>()
 const tint = computed(() => {
   if (line.kind !== 'measure') return ''
   if ('material' in line.what) return lookOf(line.what.material).tint
-  const most = line.what.mix.parts.reduce((a, b) => (b.twelfths > a.twelfths ? b : a))
-  const material = materialById(most.materialId)
-  return material ? lookOf(material).tint : ''
+  const { most } = line.what
+  return most ? lookOf(most).tint : ''
 })
 /** Whole buckets, then the part of one; many are shown by number alone. */
 const glyphs = computed(() => {

@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { isDose } from '@/core/amounts'
-import type { Dressing } from '@/core/data'
+import type { Dressing, Tables } from '@/core/data'
 import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { LimeSetting } from '@/model/garden/schemas'
@@ -18,10 +18,11 @@ import ChoiceField from './field/ChoiceField.vue'
 import SwitchField from './field/SwitchField.vue'
 import QuantityField from './field/QuantityField.vue'
 
-const { rows, setting, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } =
+const { rows, tables, setting, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } =
   defineProps<{
     /** Dressings to choose from, limes among them. */
     rows: readonly Dressing[]
+    tables: Tables
     /** What its amount is counted in. */
     setting: AmountSetting
     lime: LimeSetting
@@ -54,7 +55,7 @@ const chosen = computed({
 const doses = computed(() =>
   dose === null || !isDose(dose)
     ? []
-    : limesByShare(lime.dolomiteShare, lime.limeId)
+    : limesByShare(lime.dolomiteShare, tables, lime.limeId)
         .filter((c) => c.share > 0)
         .map((c) => ({
           name: c.lime.name,

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { useNewVersion } from './useNewVersion'
 import { useBags } from './useBags'
 import { useNewJob } from './useNewJob'
@@ -213,7 +214,7 @@ describe('the beds of a job', () => {
   test('a size out of range is said beside its field', () => {
     const good = startingSpec('roundPot')
     const spec = ref(good)
-    const { plan, problem, beside } = scope.run(() => useBedProblems(spec, 'metric'))!
+    const { plan, problem, beside } = scope.run(() => useBedProblems(spec, PUBLISHED, 'metric'))!
     expect([plan.value?.ok, problem.value, beside('headspace')]).toEqual([true, null, null])
     spec.value = { ...good, vessel: { ...good.vessel, headspace: 500 } }
     expect(problem.value?.why).toMatch(/\w/)

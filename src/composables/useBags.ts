@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { Dressing, Material } from '@/core/data'
-import { dressingsToChoose, materialsToChoose } from '@/model/garden/ownRows'
+import { dressingsToChoose, materialsToChoose } from '@/model/garden/tables'
 import { startingBag } from '@/model/garden/starting'
 import type { Bag } from '@/model/garden/schemas'
 import type { GardenDoor } from './gardenDoor'

@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { countProblem } from '@/core/amounts'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
@@ -9,12 +10,13 @@ import type { UnitSystem } from '@/text/units'
 /** What one container of a bed takes, and what is wrong with it by field. */
 export function useBedProblems(
   spec: MaybeRefOrGetter<BedSpec | null>,
+  tables: MaybeRefOrGetter<Tables>,
   units: MaybeRefOrGetter<UnitSystem>,
   sunkBy: MaybeRefOrGetter<number | null> = null,
 ) {
   const plan = computed(() => {
     const of = toValue(spec)
-    return of && mixNeededFor({ spec: of, sunkBy: toValue(sunkBy) })
+    return of && mixNeededFor({ spec: of, sunkBy: toValue(sunkBy) }, toValue(tables))
   })
   const problem = computed(() => {
     const outcome: Outcome<unknown> | null = plan.value

@@ -38,7 +38,7 @@ function makeBench(jobId: MaybeRefOrGetter<string>): BenchContext {
     delayedAnswer: useDelayedByFrame(answer),
     likely: useRanges(() => {
       const input = inHand.mixInput.value
-      return input && { input, bands: inHand.bands.value }
+      return input && { input, bands: inHand.bands.value, learning: inHand.tables.value.learning }
     }),
     replaceRecipe: useReplaceRecipe(inHand),
     nameOf: computed(() => partNames(mixes.value && { mixes: mixes.value })),

@@ -1,12 +1,11 @@
 import { shallowRef, toValue, watch, type MaybeRefOrGetter, type ShallowRef } from 'vue'
-import { ownRows } from '@/core/data/ownRows'
 import { CHANCE_DRAWS, type RangeRequest } from '@/core/ranges'
 import { rangesInWorker } from '@/workers/core.client'
 
 /** A mix to be drawn, by an id of its own. */
 export interface Drawn {
   id: string
-  request: Pick<RangeRequest, 'input' | 'bands'>
+  request: Pick<RangeRequest, 'input' | 'bands' | 'learning'>
 }
 
 /**
@@ -26,7 +25,7 @@ export function useChances(
       chances.value = new Map()
       for (const { id, request } of list) {
         const answer = await run(
-          { ...request, learning: ownRows().learning, draws: CHANCE_DRAWS, years: [] },
+          { ...request, draws: CHANCE_DRAWS, years: [] },
           { signal: abort.signal },
         ).catch(() => null)
         if (abort.signal.aborted) return

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, toRaw, type ComputedRef, type Ref, type WritableComputedRef } from 'vue'
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import { candidateCount, USUAL_MOST_PARTS, type Rules, type Without } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
 import { LITRES } from '@/core/units'
@@ -63,7 +63,10 @@ export interface FinderWishing {
  * What a mix for a job is wished to be, and the question it makes for the finder. Wishes outlive the page, not the
  * tab.
  */
-export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId: string): FinderWishing {
+export function useFinderWishes(
+  { garden, job, place, tables, units }: JobInHand,
+  jobId: string,
+): FinderWishing {
   /** A shelf of one thing or none is nothing to find a mix on. */
   const startingSource = (): Source =>
     job.value && materialsFrom(garden.records, job.value, 'shelf').length < 2 ? 'all' : 'shelf'
@@ -85,10 +88,10 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
   )
   const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
   const named = (list: readonly string[]) =>
-    list.map((id) => ({ value: id, label: materialById(id)?.name ?? id }))
+    list.map((id) => ({ value: id, label: materialIn(tables.value, id)?.name ?? id }))
   const stockOf = (id: string) => shelfItemOf(garden.records, id)?.stock ?? 0
-  const volume = computed(() => (job.value ? mixWanted(job.value) : null))
-  const easyWater = computed(() => (job.value ? waterByDays(job.value, place.value) : null))
+  const volume = computed(() => (job.value ? mixWanted(job.value, tables.value) : null))
+  const easyWater = computed(() => (job.value ? waterByDays(job.value, place.value, tables.value) : null))
   const perUnit = computed(() => (units.value === 'us' ? LITRES.usGallon : 1))
 
   function rulesOf(w: Wish): Rules {
@@ -110,7 +113,11 @@ export function useFinderWishes({ garden, job, place, units }: JobInHand, jobId:
     const w = wish.value
     const shelf = finderShelf(garden.records, j, w.source)
     if (!shelf.ok) return shelf
-    const question = questionOfJob({ ...j, ...afterFinding(j, { parts: [] }) }, toRaw(place.value))
+    const question = questionOfJob(
+      { ...j, ...afterFinding(j, { parts: [] }) },
+      toRaw(place.value),
+      tables.value,
+    )
     const problem = finderProblem(question, shelf.value, {
       rules: rulesOf(w),
       volume: volume.value,

@@ -1,5 +1,5 @@
 import { computed, toRaw, toValue, type ComputedRef, type MaybeRefOrGetter } from 'vue'
-import { cropById, materialById, ownRows, type Crop, type Material, type OwnRows } from '@/core/data'
+import { cropById, materialIn, type Crop, type Material, type Tables } from '@/core/data'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { MixNeeded } from '@/core/filling'
 import type { Container } from '@/core/geometry'
@@ -18,6 +18,7 @@ import { useGarden } from '@/stores/garden'
 import { problemField, problemText, type Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
 import type { GardenDoor } from './gardenDoor'
+import { useTables } from './useTables'
 
 /** A job and everything worked out from it, each once for a change. */
 export interface JobInHand<G extends GardenDoor = GardenDoor> {
@@ -29,6 +30,8 @@ export interface JobInHand<G extends GardenDoor = GardenDoor> {
   /** What grows in the bed it is judged in. */
   crop: ComputedRef<Crop | undefined>
   place: ComputedRef<Place | undefined>
+  /** The rows it is worked out with. */
+  tables: ComputedRef<Tables>
   targets: ComputedRef<Targets | null>
   bands: ComputedRef<Bands>
   container: ComputedRef<Container | null>
@@ -64,13 +67,14 @@ export function useJobIn<G extends GardenDoor>(
   const lead = computed(() => (job.value ? judgedBed(job.value) : null))
   const place = computed(() => placeOf(garden.records))
   // What is worked out with is plain data, made once; it serves the figures here and their ranges in the worker.
-  let asked: { job: Job; place: Place | undefined; own: OwnRows } | null = null
+  const tables = useTables(garden)
+  let asked: { job: Job; place: Place | undefined; tables: Tables } | null = null
   const question = computed<MixQuestion | null>((old) => {
-    const [j, p, own] = [toRaw(job.value), toRaw(place.value), ownRows()]
+    const [j, p, t] = [toRaw(job.value), toRaw(place.value), tables.value]
     if (!j) return null
-    if (old && asked && asked.place === p && asked.own === own && askTheSame(asked.job, j)) return old
-    asked = { job: j, place: p, own }
-    return questionOfJob(j, p)
+    if (old && asked && asked.place === p && asked.tables === t && askTheSame(asked.job, j)) return old
+    asked = { job: j, place: p, tables: t }
+    return questionOfJob(j, p, t)
   })
   const prepared = computed(() => (question.value ? work(question.value) : null))
   // Bands follow the mix where there is one.
@@ -100,10 +104,13 @@ export function useJobIn<G extends GardenDoor>(
     lead,
     crop: computed(() => cropById(job.value && asJudged(job.value).cropId)),
     place,
+    tables,
     targets,
     bands,
     container: computed(() => (lead.value ? containerOf(lead.value.spec.vessel) : null)),
-    fill: computed(() => (lead.value ? mixNeededFor({ spec: lead.value.spec, sunkBy: null }) : null)),
+    fill: computed(() =>
+      lead.value ? mixNeededFor({ spec: lead.value.spec, sunkBy: null }, tables.value) : null,
+    ),
     question,
     prepared,
     evaluation,
@@ -115,7 +122,7 @@ export function useJobIn<G extends GardenDoor>(
       return job.value && ready ? quantitiesOf(job.value, ready, evaluation.value ?? undefined) : null
     }),
     materials: computed(() =>
-      job.value ? materialIdsOf(job.value).flatMap((id) => materialById(id) ?? []) : [],
+      job.value ? materialIdsOf(job.value).flatMap((id) => materialIn(tables.value, id) ?? []) : [],
     ),
     beside,
   }

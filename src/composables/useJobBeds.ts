@@ -32,13 +32,13 @@ export interface JobBeds {
 }
 
 /** The beds of a job: which are in it, what they take, and what can be done with them. */
-export function useJobBeds({ garden, job, lead, units }: JobInHand): JobBeds {
+export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): JobBeds {
   const looking = ref<string | null>(null)
   const beds = computed(() => job.value?.fills ?? [])
   const chosen = computed(() => beds.value.find((b) => b.id === looking.value) ?? lead.value)
   const worked = computed(() =>
     beds.value.map((fill) => {
-      const needed = mixNeededFor(fill)
+      const needed = mixNeededFor(fill, tables.value)
       return { fill, plan: needed.ok && !countProblem(fill.count) ? needed.value : null }
     }),
   )

@@ -1,11 +1,9 @@
 import { computed, ref, toRaw } from 'vue'
 import type { Candidate } from '@/core/finder'
-import { keepOwnRows } from '@/core/data'
 import { freshenedJob, freshenRequest, freshest, oldMixOf, reuseVerdict } from '@/model/season/nextYear'
 import type { FoundMixes } from '@/model/find/findMixes'
 import { afterFinding } from '@/model/find/nextMoves'
 import { recordOf, shelfItemOf, type Garden } from '@/model/garden/garden'
-import { rowsInUse } from '@/model/garden/ownRows'
 import type { Job } from '@/model/garden/schemas'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { nextYearsJob } from '@/model/garden/starting'
@@ -58,7 +56,6 @@ export function useNextYear<G extends GardenDoor>(
       type: 'shelf/set',
       item: before ? { ...before, stock } : shelfItem(material.id, { kind: 'own' }, 0, stock),
     })
-    keepOwnRows(rowsInUse(garden.records))
   }
   const nextJob = (id: string): Job | null =>
     job.value && oldId.value

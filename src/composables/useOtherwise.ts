@@ -1,5 +1,5 @@
 import { computed, toRaw, type ComputedRef } from 'vue'
-import { materialsToChoose } from '@/model/garden/ownRows'
+import { materialsToChoose } from '@/model/garden/tables'
 import type { Job } from '@/model/garden/schemas'
 import {
   madeMix,

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { DEFAULT_SETTINGS } from '@/model/garden/garden'
 import type { Command } from '@/model/garden/commands'
-import { keepOwnRows } from '@/core/data/ownRows'
 import { ownDressingKey } from '@/model/garden/garden'
 import type { AnyData } from '@/model/garden/schemas'
+import { tablesOf } from '@/model/garden/tables'
 import { usualLine } from '@/model/mix/doses'
 import { useOwn } from './useOwn'
 
@@ -61,8 +61,7 @@ describe('what is described of one’s own', () => {
       label: { nitrogen: 4, phosphate: 4, potash: 4 },
     }
     own.keepDressing(feed)
-    expect(usualLine(feed.id)?.dressingId).toBe(feed.id)
-    keepOwnRows(undefined)
+    expect(usualLine(feed.id, [], tablesOf(records))?.dressingId).toBe(feed.id)
   })
   test('shut without a word, nothing is kept', () => {
     const garden = door()

@@ -1,6 +1,4 @@
 import { shallowRef, type ShallowRef } from 'vue'
-import { keepOwnRows } from '@/core/data/ownRows'
-import { rowsInUse } from '@/model/garden/ownRows'
 import { startingOwnDressing, startingOwnMaterial } from '@/model/garden/starting'
 import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
@@ -28,8 +26,6 @@ export function useOwn(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()
   const material = shallowRef<OwnMaterialRecord | null>(null)
   const dressing = shallowRef<OwnDressingRecord | null>(null)
   const fresh = () => ({ id: `own:${crypto.randomUUID()}`, createdAt: new Date().toISOString() })
-  /** What was just described is known to every lookup before anything else is done with it. */
-  const know = () => keepOwnRows(rowsInUse(garden.records))
   return {
     material,
     dressing,
@@ -51,12 +47,10 @@ export function useOwn(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()
     },
     keepMaterial(own) {
       garden.run({ type: 'ownMaterial/set', material: own })
-      know()
       material.value = null
     },
     keepDressing(own) {
       garden.run({ type: 'ownDressing/set', dressing: own })
-      know()
       dressing.value = null
     },
     close() {

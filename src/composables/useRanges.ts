@@ -1,6 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, toValue, watch, type ComputedRef, type MaybeRefOrGetter, type Ref } from 'vue'
-import { ownRows } from '@/core/data/ownRows'
 import type { Outcome } from '@/core/outcome'
 import type { LikelyRange, RangeRequest } from '@/core/ranges'
 import { rangesInWorker } from '@/workers/core.client'
@@ -12,7 +11,7 @@ import { useTask } from './useTask'
 const REST = 120
 
 /** A mix with the bands it is held to, as `prepare` makes them. */
-type Asked = Pick<RangeRequest, 'input' | 'bands'>
+type Asked = Pick<RangeRequest, 'input' | 'bands' | 'learning'>
 
 export interface LikelyRanges {
   /** By figure; null until they are in and while they are of an older mix. */
@@ -30,8 +29,8 @@ export interface LikelyRanges {
  */
 export function useRanges(mix: MaybeRefOrGetter<Asked | null>, run = rangesInWorker): LikelyRanges {
   const wanted = computed(() => toValue(mix))
-  const task = useTask<Asked, number, Outcome<RangesAnswer>>(({ input, bands }, controls) =>
-    run({ input, bands, learning: ownRows().learning, years: [] }, controls),
+  const task = useTask<Asked, number, Outcome<RangesAnswer>>(({ input, bands, learning }, controls) =>
+    run({ input, bands, learning, years: [] }, controls),
   )
   const answer = computed(() => {
     const found = task.answer.value

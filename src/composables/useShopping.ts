@@ -31,7 +31,7 @@ export interface Shopping {
 
 /** `alone`: what this job takes, whatever it is bought with. */
 export function useShopping(
-  { garden, job, quantities, place }: JobInHand<GardenDoor>,
+  { garden, job, quantities, place, tables }: JobInHand<GardenDoor>,
   { alone = false } = {},
 ): Shopping {
   const q = computed(() => (quantities.value?.ok ? quantities.value.value : null))
@@ -42,7 +42,7 @@ export function useShopping(
           const stored = jobOf(garden.records, id)
           if (!stored || id === job.value!.id) return []
           const other = liveJob(garden.records, stored)
-          const found = quantitiesOf(toRaw(other), prepareJob(toRaw(other), toRaw(place.value)))
+          const found = quantitiesOf(toRaw(other), prepareJob(toRaw(other), toRaw(place.value), tables.value))
           return found.ok ? [{ job: other, quantities: found.value }] : []
         }),
   )

@@ -1,6 +1,7 @@
+import { useTables } from './useTables'
 import { computed } from 'vue'
-import { dressingById } from '@/core/data/dressings'
-import { materialById, type Dressing, type Material } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
+import { materialIn, type Dressing, type Material, type Tables } from '@/core/data'
 import { unlearned } from '@/core/ranges'
 import { recordOf } from '@/model/garden/garden'
 import type { GardenReading } from '@/model/learn/readings'
@@ -12,15 +13,16 @@ import type { GardenDoor } from './gardenDoor'
 import type { LearningInHand } from './useLearning'
 
 /** A row as the tables have it, and what it is called. */
-function rowOf(id: string): { row: Material | Dressing; name: string } | null {
-  const material = materialById(id)
+function rowOf(id: string, tables: Tables): { row: Material | Dressing; name: string } | null {
+  const material = materialIn(tables, id)
   if (material) return { row: unlearned(material), name: shortName(id) }
-  const dressing = dressingById(id)
+  const dressing = dressingIn(tables, id)
   return dressing ? { row: unlearned(dressing), name: dressingName(id) } : null
 }
 
 /** What was learned, in words: of a preview or of the shelf. */
 export function useTaught(garden: GardenDoor, learning: LearningInHand) {
+  const tables = useTables(garden)
   const ofText = ({ of }: GardenReading): string =>
     'materialId' in of
       ? shortName(of.materialId)
@@ -29,7 +31,7 @@ export function useTaught(garden: GardenDoor, learning: LearningInHand) {
   const nameOf = (id: string) => names.value.get(id) ?? 'a reading that is no more'
   const inWords = (rows: readonly (LearnedFigures & { id: string; from: readonly string[] })[]) =>
     rows.flatMap((row) => {
-      const found = rowOf(row.id)
+      const found = rowOf(row.id, tables.value)
       if (!found) return []
       const { row: was, name } = found
       return [

@@ -1,3 +1,4 @@
+import { useTables } from './useTables'
 import { computed, toRaw } from 'vue'
 import { averaged } from '@/core/fieldTests'
 import { jobOf, liveJob, testOf } from '@/model/garden/garden'
@@ -14,6 +15,7 @@ import type { GardenDoor } from './gardenDoor'
 
 /** A field test in hand: what was read, what comes of it, and every change kept at once. */
 export function useTest(garden: GardenDoor, testId: () => string) {
+  const tables = useTables(garden)
   const test = computed(() => testOf(garden.records, testId()))
   const units = computed(() => garden.settings.units)
   function change(of: Partial<Test>, what: string) {
@@ -31,7 +33,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     return t.finishedAt ? t.expected : expectedOfTest(garden.records, t, new Date().toISOString())
   })
   const bands = computed(() => {
-    const prepared = job.value ? prepareJob(job.value, placeOf(garden.records)) : null
+    const prepared = job.value ? prepareJob(job.value, placeOf(garden.records), tables.value) : null
     return prepared?.ok ? prepared.value.bands : null
   })
   /** What fills the beds of the job up again where a mix has sunk. */
@@ -39,7 +41,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     const sunk = worked.value?.ok ? worked.value.value.sunk?.mean : undefined
     if (!job.value || sunk === undefined || sunk <= 0) return ''
     const litres = job.value.fills.reduce((sum, f) => {
-      const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk })
+      const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tables.value)
       return sum + (needed.ok ? needed.value.net * f.count : 0)
     }, 0)
     return litres > 0 ? `${volumeText(litres, units.value)} of the same mix fill it up again.` : ''

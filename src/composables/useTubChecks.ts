@@ -10,7 +10,7 @@ import type { JobInHand } from './useJob'
 
 /** Readings of the batch at hand, what each asks for, and what was put in because of them. */
 export function useTubChecks(
-  { job, bands, quantities, units }: JobInHand<GardenDoor>,
+  { job, bands, quantities, units, tables }: JobInHand<GardenDoor>,
   card: ComputedRef<BatchCard | undefined>,
   remade: ComputedRef<ReadonlyMap<number, MadeMix>>,
   keep: (change: Partial<Pick<Job, 'readings' | 'corrections'>>, what: string) => void,
@@ -24,10 +24,13 @@ export function useTubChecks(
   })
   const checkOf = (reading: Reading) =>
     phCheck(
-      job.value!,
-      bands.value,
-      evaluation.value!,
-      card.value!.blendLitres,
+      {
+        job: job.value!,
+        bands: bands.value,
+        evaluation: evaluation.value!,
+        blendLitres: card.value!.blendLitres,
+        tables: tables.value,
+      },
       reading,
       // What was put in before it was read is in what was read.
       corrections.value.filter((c) => c.at < reading.at),

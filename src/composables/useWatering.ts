@@ -1,6 +1,5 @@
 import { StorageSerializers, useSessionStorage, watchDebounced } from '@vueuse/core'
 import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter } from 'vue'
-import { ownRows } from '@/core/data/ownRows'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
 import { floorOf, type Watered, type WateringCase, type WatchRequest } from '@/core/watering'
@@ -35,7 +34,7 @@ interface Side {
  * the hand rests: first the mixes themselves, then their ranges.
  */
 export function useWatering(inHand: JobInHand, jobId: MaybeRefOrGetter<string>, run = waterInWorker) {
-  const { garden, job, place, prepared, evaluation, units } = inHand
+  const { garden, job, place, tables, prepared, evaluation, units } = inHand
   const kept = useSessionStorage<Partial<Pouring> | null>(`open-bed-water-${toValue(jobId)}`, null, {
     serializer: StorageSerializers.object,
   })
@@ -106,7 +105,7 @@ export function useWatering(inHand: JobInHand, jobId: MaybeRefOrGetter<string>, 
   const request = (sides: Side[], draws: number): WatchRequest => ({
     cases: sides.map((s) => s.of),
     draws,
-    learning: toRaw(ownRows().learning),
+    learning: toRaw(tables.value.learning),
   })
   const best = useTask<Side[], number, Outcome<Watered[]>>((sides, c) => run(request(sides, 0), c))
   const drawn = useTask<Side[], number, Outcome<Watered[]>>((sides, c) => run(request(sides, DRAWS), c))

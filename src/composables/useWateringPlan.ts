@@ -1,6 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref, toRaw, watch } from 'vue'
-import { ownRows } from '@/core/data/ownRows'
 import type { Outcome } from '@/core/outcome'
 import type { PlanRequest, WateringPlan } from '@/core/watering'
 import { belowOf, belowsFor, usualMonth, type BelowKind } from '@/model/water/pouring'
@@ -12,7 +11,7 @@ import { useTask } from './useTask'
 const REST = 200
 
 /** How often and how much a job's containers want water, worked out in the worker. */
-export function useWateringPlan({ prepared, evaluation }: JobInHand, run = planInWorker) {
+export function useWateringPlan({ prepared, evaluation, tables }: JobInHand, run = planInWorker) {
   const below = ref<BelowKind>('free')
   const month = ref<number | null>(null)
   const input = computed(() =>
@@ -27,7 +26,7 @@ export function useWateringPlan({ prepared, evaluation }: JobInHand, run = planI
           input: input.value,
           below: belowOf(below.value, input.value.container.shape),
           month: chosen.value,
-          learning: toRaw(ownRows().learning),
+          learning: toRaw(tables.value.learning),
         }
       : null,
   )

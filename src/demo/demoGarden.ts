@@ -1,3 +1,5 @@
+import { PUBLISHED } from '@/core/data'
+import { prepareJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { DEFAULT_SETTINGS } from '@/model/garden/garden'
 import { shelfItem } from '@/model/garden/shelfEntry'
@@ -323,7 +325,8 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
     plan: { ...base.plan, ...demo.plan },
     note: demo.made?.note ?? '',
   }
-  const quantities = demo.made || demo.measured ? quantitiesOf(job) : null
+  const quantities =
+    demo.made || demo.measured ? quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)) : null
   if (!quantities) return { job, record: null }
   if (!quantities.ok)
     throw new Error(

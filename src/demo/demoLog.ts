@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { entryKey, jobOf, placeOf, recordOf, testKey, type Garden } from '@/model/garden/garden'
 import type { AnyData, Entry, EntryKind } from '@/model/garden/schemas'
 import { expectedOfTest } from '@/model/learn/expected'
@@ -44,7 +45,7 @@ export function demoLog(garden: Garden): [string, AnyData][] {
   const lines = Object.entries(LOGS).flatMap(([jobId, noted]) => {
     const job = jobOf(garden, jobId)!
     const record = recordOf(garden, job.recordId!)
-    const found = evaluateJob(job, placeOf(garden))
+    const found = evaluateJob(job, placeOf(garden), PUBLISHED)
     return noted.map(([kind, day, value = null, of = {}], i): Entry => {
       const at = `${day}T17:00:00.000Z`
       return {

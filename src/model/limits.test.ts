@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { PACK_LIMITS } from '@/core/batch'
 import { FINDER_LIMITS, type FinderProblem } from '@/core/finder'
@@ -239,22 +240,26 @@ describe('what a garden keeps', () => {
 
 describe('amounts typed in', () => {
   const lime = (gramsPerLitre: number) =>
-    codeOf(prepareJob({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre } }))
+    codeOf(prepareJob({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre } }, undefined, PUBLISHED))
   const dressing = (gramsPerLitre: number) =>
     codeOf(
-      prepareJob({
-        ...job,
-        lime: { ...job.lime, mode: 'none' },
-        dressings: [
-          {
-            id: 'bone_meal',
-            dressingId: 'bone_meal',
-            gramsPerLitre,
-            place: { kind: 'throughout' },
-            share: 1,
-          },
-        ],
-      }),
+      prepareJob(
+        {
+          ...job,
+          lime: { ...job.lime, mode: 'none' },
+          dressings: [
+            {
+              id: 'bone_meal',
+              dressingId: 'bone_meal',
+              gramsPerLitre,
+              place: { kind: 'throughout' },
+              share: 1,
+            },
+          ],
+        },
+        undefined,
+        PUBLISHED,
+      ),
     )
   const there = (more: object) =>
     codeOf(
@@ -277,7 +282,13 @@ describe('amounts typed in', () => {
     expect([doseProblem(60), doseProblem(61)?.fix]).toEqual([null, 'Check the unit.'])
   })
   test('a settling allowance, a pack and a bag', () => {
-    const settling = (x: number) => codeOf(quantitiesOf({ ...job, plan: { ...job.plan, settling: x } }))
+    const settling = (x: number) =>
+      codeOf(
+        quantitiesOf(
+          { ...job, plan: { ...job.plan, settling: x } },
+          prepareJob({ ...job, plan: { ...job.plan, settling: x } }, undefined, PUBLISHED),
+        ),
+      )
     expect(PLAN_LIMITS.settling.value).toBe(0.5)
     expect([settling(0.49), settling(0.51)]).toEqual(['ok', 'size-too-large'])
     const amount = (litres: number) => amountProblem(litres)?.code ?? 'ok'
@@ -290,10 +301,9 @@ describe('amounts typed in', () => {
     expect(PACK_LIMITS.size.value).toBe(30_000)
     expect([packSizeProblem(29_999), packSizeProblem(30_001)?.fix]).toEqual([null, 'Check the unit.'])
     expect(BAG_LIMITS.litres.value).toBe(5000)
-    expect([4999, 5001].map((litres) => codeOf(describeBag({ ...bag, litres }, 'mix:b')))).toEqual([
-      'ok',
-      'size-too-large',
-    ])
+    expect([4999, 5001].map((litres) => codeOf(describeBag({ ...bag, litres }, 'mix:b', PUBLISHED)))).toEqual(
+      ['ok', 'size-too-large'],
+    )
   })
 })
 
@@ -304,7 +314,7 @@ test('so many of the best recipes are looked at as the bench would, no more', ()
   )
     .slice(0, 12)
     .map((m) => ({ material: preparedMaterial(m), pricePerLitre: null, stock: 0, packLitres: 50 }))
-  const question = questionOfJob(job)
+  const question = questionOfJob(job, undefined, PUBLISHED)
   const problem: FinderProblem = {
     container: question.bed.container,
     shelf,

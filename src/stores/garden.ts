@@ -1,9 +1,9 @@
 import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowRef, triggerRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
 import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
-import { jobsOf, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
+import { jobsOf, ownNames, recordsOf, settingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import {
   EMPTY_HISTORY,
   redo as redoStep,
@@ -23,7 +23,7 @@ import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } 
 import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
 import { Silence, withTimeLimit } from '@/storage/timeLimit'
 import { commandText } from '@/text/commands'
-import { createOwnRowsKeeper } from './ownRowsKeeper'
+import { setOwnNames } from '@/text/ownNames'
 
 const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
 
@@ -86,15 +86,18 @@ export const useGarden = defineStore('garden', () => {
   const undoLabel = computed(() => history.value.past.at(-1)?.label ?? null)
   const redoLabel = computed(() => history.value.future[0]?.label ?? null)
 
-  const ownRows = createOwnRowsKeeper(() => triggerRef(records))
+  /** Puts records on screen; sentences learn what the grower's own things are called. */
+  function show(next: ReadonlyMap<string, AnyData>) {
+    setOwnNames(ownNames(next))
+    records.value = next
+  }
   function replaceRecords(changes: readonly { key: string; after: AnyData | null }[]) {
     const next = new Map(records.value)
     for (const { key, after } of changes) {
       if (after === null) next.delete(key)
       else next.set(key, after)
     }
-    ownRows.keep(next)
-    records.value = next
+    show(next)
   }
 
   function apply(changes: readonly Change[]) {
@@ -214,8 +217,7 @@ export const useGarden = defineStore('garden', () => {
       return null
     })
     if (!opened) return
-    await ownRows.open(opened.records)
-    records.value = opened.records
+    show(opened.records)
     setAside.value = opened.setAside
     channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`open-bed-${garden}`) : null
     channel?.addEventListener('message', (event) => void onOtherTab(event.data as TabMessage))
@@ -244,8 +246,7 @@ export const useGarden = defineStore('garden', () => {
     try {
       port ??= await withTimeLimit(foragePort(name.value))
       const read = await peekGarden(port)
-      await ownRows.open(read)
-      records.value = read
+      show(read)
       opening.value = { state: 'readOnly' }
     } catch (error) {
       opening.value = stuckOn(error)

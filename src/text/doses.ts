@@ -1,6 +1,5 @@
 import { AMOUNT_LIMITS } from '@/core/amounts'
 import type { Dressing } from '@/core/data'
-import { dressingById } from '@/core/data/dressings'
 import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
 import { dressingName } from './dressings'
@@ -66,9 +65,8 @@ export const usualDoseText = (d: Dressing | undefined, units: UnitSystem): strin
     : 'not in the tables any more'
 
 /** An offer in words: what to press, and why so much. */
-export function offerText({ line, why }: DoseOffer, litres: number | null, units: UnitSystem) {
-  const dressing = dressingById(line.dressingId)
-  const inHand = dressing ? doseInHand(line.gramsPerLitre, dressing.bulkDensity.value, litres, units) : ''
+export function offerText({ line, bulkDensity, why }: DoseOffer, litres: number | null, units: UnitSystem) {
+  const inHand = doseInHand(line.gramsPerLitre, bulkDensity, litres, units)
   const reason =
     why.code === 'feed'
       ? `${doseWeightText(why.grams, units)} of nitrogen is short in each container; in ${Math.round(why.days)} days it gives out ${percentText(why.released)} of its own.`

@@ -86,7 +86,7 @@ describe('field tests in words', () => {
       expected: 6.2,
       goesTo: 5.2,
       target: 6.4,
-      add: { dressingId: 'lime_calcitic', grams: 120 },
+      add: { dressingId: 'lime_calcitic', grams: 120, bulkDensity: 1.2 },
       withIt: 6.3,
       litres: 60,
       planted: true,

@@ -1,7 +1,6 @@
 import type { FillingDo, Pile } from '@/model/make/filling'
 import type { BedSpec } from '@/model/garden/schemas'
 import { plantingDepth } from '@/core/data/planting'
-import { dressingById } from '@/core/data/dressings'
 import { layerName, shortName } from './labels'
 import { dressingName } from './dressings'
 import { doseSpoons } from './measures'
@@ -114,17 +113,15 @@ export function fillingText(
         text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out. ${depthText(step.cropId, units)}`,
       }
     case 'dress': {
-      const dressing = dressingById(step.dressingId)
       return {
         title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each`,
-        text: `${dressing ? `${doseSpoons(step.grams, dressing.bulkDensity.value, units)}. ` : ''}Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
+        text: `${doseSpoons(step.grams, step.bulkDensity, units)}. Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
       }
     }
     case 'dress-holes': {
-      const dressing = dressingById(step.dressingId)
       return {
         title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each, into the planting holes`,
-        text: `${dressing ? `${doseSpoons(step.grams, dressing.bulkDensity.value, units)}, shared among them. ` : ''}Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
+        text: `${doseSpoons(step.grams, step.bulkDensity, units)}, shared among them. Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
       }
     }
     case 'plant':

@@ -1,6 +1,6 @@
 import { cropRow } from '@/core/data/cropTable'
-import { materialName } from '@/core/data/materialTable'
-import { isOwn } from '@/core/data/ownRows'
+import { materialName } from './ownNames'
+import { isOwn } from '@/core/data/tables'
 import type { Crop, Pack } from '@/core/data'
 import type { CropFit, Firmness, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'

@@ -6,7 +6,6 @@ import type { MadeMix } from '@/model/make/asMade'
 import type { CardLine } from '@/model/make/batchCard'
 import type { PHCheck, SaltCheck } from '@/model/make/tubChecks'
 import type { Press } from '@/model/make/tally'
-import { dressingById } from '@/core/data/dressings'
 import { measureText } from '@/core/mixing'
 import { mixIn } from '@/model/mix/innerMix'
 import { dressingName } from './dressings'
@@ -98,8 +97,7 @@ export function phCheckText(check: PHCheck, value: number, units: UnitSystem) {
       : `${pHText(expected)} was expected: ${pHText(Math.abs(off))} ${off < 0 ? 'lower' : 'higher'}.`
   const goes = `By itself this batch goes to ${pHText(goesTo)} in six weeks.`
   if (!add) return { text: `${beside} ${goes} Nothing has to be added.`, action: '' }
-  const dressing = dressingById(add.dressingId)
-  const spoons = dressing ? `, ${doseSpoons(add.grams, dressing.bulkDensity.value, units)}` : ''
+  const spoons = `, ${doseSpoons(add.grams, add.bulkDensity, units)}`
   const amount = `${doseWeightText(add.grams, units)} of ${dressingName(add.dressingId).toLowerCase()}${spoons}`
   return {
     text: `${beside} ${goes} Stir in ${amount}: then it goes to ${pHText(withIt)}${withIt < target + 0.25 ? '' : ', slowly'}.`,

@@ -2,13 +2,13 @@ import type { Clash, OfferedStep, TimedStep, Timetable } from '@/model/make/time
 import { dayText, shortDayText } from './dates'
 import { dressingName } from './dressings'
 import { shortName } from './labels'
-import { materialById } from '@/core/data'
+import { materialName } from './ownNames'
 import { degrees } from './season'
 import { inUnits, percentText, volumeText, type UnitSystem } from './units'
 
 /** What a step is for, in a word: a material, a lime or a feed. */
 export const aboutName = (about: string): string =>
-  materialById(about) ? shortName(about) : dressingName(about)
+  materialName(about) !== undefined ? shortName(about) : dressingName(about)
 
 /** "half an hour", "3 hours", "2 weeks": how long a step takes. */
 export function durationText(days: number): string {

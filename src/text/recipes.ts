@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { isDose } from '@/core/amounts'
 import { isMeasurable, measureText } from '@/core/mixing'
@@ -102,10 +103,10 @@ export function shareProblemText(p: ShareProblem): Sentence {
 }
 
 /** "6 × 21 L of mix", or all of it where there are several beds; nothing while one of them is wrong. */
-export function mixAmountText(beds: readonly JobBed[], units: UnitSystem): string {
+export function mixAmountText(beds: readonly JobBed[], units: UnitSystem, tables: Tables): string {
   let all = 0
   for (const bed of beds) {
-    const needed = mixNeededFor(bed)
+    const needed = mixNeededFor(bed, tables)
     if (!needed.ok) return ''
     all += needed.value.net * bed.count
   }

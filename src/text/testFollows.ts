@@ -1,7 +1,6 @@
 import type { FieldTest, Repeat, TestFigure } from '@/core/fieldTests'
 import type { Averaged } from '@/core/fieldTests'
 import type { Bands } from '@/core/targets'
-import { dressingById } from '@/core/data/dressings'
 import type { Correction } from '@/model/season/correction'
 import { TEST_FIGURE_NAMES } from './fieldTests'
 import { counted } from './counted'
@@ -86,8 +85,7 @@ export function correctionText(
   units: UnitSystem,
 ): string {
   if (!add) return `By itself it goes to ${pHText(goesTo)} in six weeks: nothing to give.`
-  const dressing = dressingById(add.dressingId)
-  const spoons = dressing ? `, ${doseSpoons(add.grams, dressing.bulkDensity.value, units)},` : ''
+  const spoons = `, ${doseSpoons(add.grams, add.bulkDensity, units)},`
   const amount = `${doseWeightText(add.grams, units)}${spoons} of ${dressingName(add.dressingId).toLowerCase()}`
   const how = planted ? 'scratched into the top and watered in' : 'turned in evenly'
   return `By itself it goes to ${pHText(goesTo)} in six weeks. Give ${amount} over all ${volumeText(litres, units)}, ${how}: then it goes to ${pHText(withIt)}. Look again in two weeks.`

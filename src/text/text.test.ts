@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { cropById, CROPS, MATERIALS, materialById } from '@/core/data'
@@ -353,7 +354,7 @@ test('little easy water is no reason to water often where the days between water
   ]
   const job = { ...startingJob('j', '2026-03-01T09:00:00.000Z', [bed]), parts, cropId: 'pepper_sweet' }
   const place = { ...startingPlace(CLIMATES[0]!), waterEvery: 1 }
-  const prepared = prepareJob(job, place)
+  const prepared = prepareJob(job, place, PUBLISHED)
   if (!prepared.ok) throw new Error(prepared.problem.code)
   const e = evaluatePrepared(prepared.value)
   if (!e.ok) throw new Error(e.problem.code)

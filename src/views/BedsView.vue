@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
+import { useTables } from '@/composables/useTables'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -22,7 +23,7 @@ import { bedOf, bedsOf } from '@/model/garden/garden'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bed, BedSpec } from '@/model/garden/schemas'
 import { startingBed, startingPlan } from '@/model/garden/starting'
-import { materialsToChoose } from '@/model/garden/ownRows'
+import { materialsToChoose } from '@/model/garden/tables'
 import { isAloft } from '@/model/garden/vessel'
 import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
@@ -36,6 +37,7 @@ const garden = useGarden()
 const route = useRoute()
 const router = useRouter()
 const { forBed } = useNewJob()
+const tables = useTables(garden)
 const units = computed(() => garden.settings.units)
 const search = ref('')
 const searchBox = ref<InstanceType<typeof TextField> | null>(null)
@@ -62,7 +64,7 @@ const chosen = computed<Bed | null>(() => {
 const materials = computed(() => materialChoices(materialsToChoose(garden.records)))
 const choose = (id: string) => router.replace({ query: { id } })
 
-const { plan, problem, beside } = useBedProblems(chosen, units)
+const { plan, problem, beside } = useBedProblems(chosen, tables, units)
 const needed = computed(() => (plan.value?.ok ? plan.value.value : null))
 const notes = computed(() => (plan.value?.ok ? plan.value.notes.map((n) => noteText(n, units.value)) : []))
 const history = computed(() =>
@@ -135,7 +137,14 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
       @choose="choose"
     />
     <div v-if="chosen" class="two" :class="{ lone: look === 'yard' }">
-      <BedList v-if="look === 'list'" :beds="wanted" :chosen="chosen.id" :units="units" @choose="choose" />
+      <BedList
+        v-if="look === 'list'"
+        :beds="wanted"
+        :tables="tables"
+        :chosen="chosen.id"
+        :units="units"
+        @choose="choose"
+      />
       <section class="picture" aria-label="In section">
         <h2 class="visually-hidden">In section</h2>
         <BedPicture :spec="chosen" :units="units" :problem="problem" @change="change" />
@@ -174,7 +183,7 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
         />
       </section>
     </div>
-    <SheetDialog v-model:visible="pasting" :units="units" @add="add" />
+    <SheetDialog v-model:visible="pasting" :units="units" :tables="tables" @add="add" />
   </div>
 </template>
 

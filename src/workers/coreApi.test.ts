@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { expose, proxy, wrap } from 'comlink'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '@/core/data'
@@ -55,6 +56,8 @@ const asked = (of: FinderProblem): FindRequest => ({
   problem: of,
   question: questionOfJob(
     startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
+    undefined,
+    PUBLISHED,
   ),
 })
 

@@ -1,4 +1,3 @@
-import { keepOwnRows } from '../core/data'
 import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } from '../core/finder'
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
@@ -87,7 +86,6 @@ export function makeCoreApi() {
       request: FindRequest,
       tell?: Tell<FinderProgress>,
     ): Promise<Outcome<FoundMixes> | null> {
-      keepOwnRows(request.question.own)
       return run(
         task,
         findMixes(request, () => enough.has(task)),
@@ -96,7 +94,6 @@ export function makeCoreApi() {
     },
     /** The changes that help a mix most. */
     moves(task: number, request: MovesRequest, tell?: Tell<number>): Promise<Outcome<NextMoves> | null> {
-      keepOwnRows(request.question.own)
       return run(task, findMoves(request), tell)
     },
     /**

@@ -2,11 +2,17 @@
 /** A list of beds of any length: only the rows in sight are there. Arrows go up and down it. */
 import { useVirtualList } from '@vueuse/core'
 import { computed, watch } from 'vue'
+import type { Tables } from '@/core/data'
 import type { Bed } from '@/model/garden/schemas'
 import type { UnitSystem } from '@/text/units'
 import BedRow from './BedRow.vue'
 
-const props = defineProps<{ beds: readonly Bed[]; chosen: string | null; units: UnitSystem }>()
+const props = defineProps<{
+  beds: readonly Bed[]
+  tables: Tables
+  chosen: string | null
+  units: UnitSystem
+}>()
 const emit = defineEmits<{ choose: [bedId: string] }>()
 
 const ROW = 60
@@ -46,6 +52,7 @@ function step(id: string, by: number) {
           v-for="bed in block"
           :key="bed.id"
           :bed="bed"
+          :tables="tables"
           :chosen="bed.id === chosen"
           :units="units"
           @choose="emit('choose', $event)"

@@ -1,30 +1,24 @@
-<script lang="ts">
-import type { Bed } from '@/model/garden/schemas'
-
-/** Records are replaced, never written into, so what one holds is computed once. Litres; null when it cannot be. */
-const held = new WeakMap<Bed, number | null>()
-</script>
-
 <script setup lang="ts">
 /** One bed in the list: what it is and what it holds. Arrows ask for the next. */
+import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
+import type { Bed } from '@/model/garden/schemas'
 import { computed, toRaw } from 'vue'
 import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import VesselGlyph from '../VesselGlyph.vue'
 
-const { bed, chosen, units } = defineProps<{ bed: Bed; chosen: boolean; units: UnitSystem }>()
+const { bed, tables, chosen, units } = defineProps<{
+  bed: Bed
+  tables: Tables
+  chosen: boolean
+  units: UnitSystem
+}>()
 const emit = defineEmits<{ choose: [bedId: string]; step: [bedId: string, by: 1 | -1] }>()
 
 const litresText = computed(() => {
-  const key = toRaw(bed)
-  let litres = held.get(key)
-  if (litres === undefined) {
-    const one = mixNeededFor({ spec: key, sunkBy: null })
-    litres = one.ok ? one.value.net : null
-    held.set(key, litres)
-  }
-  return litres === null ? 'look at it' : `${volumeText(litres, units)}${bed.vessel.count > 1 ? ' each' : ''}`
+  const one = mixNeededFor({ spec: toRaw(bed), sunkBy: null }, tables)
+  return one.ok ? `${volumeText(one.value.net, units)}${bed.vessel.count > 1 ? ' each' : ''}` : 'look at it'
 })
 function onKey(event: KeyboardEvent) {
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return

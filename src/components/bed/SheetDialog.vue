@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
 import { computed, ref } from 'vue'
+import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed } from '@/model/garden/schemas'
 import { bedsFromText, SHEET_COLUMNS } from '@/model/sheets/bedSheet'
@@ -10,7 +11,7 @@ import { bedTitle, VESSEL_NAMES } from '@/text/labels'
 import { volumeText, type UnitSystem } from '@/text/units'
 import SheetReader from '../frame/SheetReader.vue'
 
-const { units } = defineProps<{ units: UnitSystem }>()
+const { units, tables } = defineProps<{ units: UnitSystem; tables: Tables }>()
 const visible = defineModel<boolean>('visible', { required: true })
 const emit = defineEmits<{ add: [beds: Bed[]] }>()
 
@@ -23,7 +24,7 @@ const read = computed(() =>
     : bedsFromText(text.value, units, () => crypto.randomUUID(), new Date().toISOString()),
 )
 const litres = (bed: Bed) => {
-  const plan = mixNeededFor({ spec: bed, sunkBy: null })
+  const plan = mixNeededFor({ spec: bed, sunkBy: null }, tables)
   return plan.ok ? plan.value.net * bed.vessel.count : 0
 }
 const rows = computed(() =>

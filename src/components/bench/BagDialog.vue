@@ -5,7 +5,7 @@
  */
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
-import type { Dressing, Material } from '@/core/data'
+import type { Dressing, Material, Tables } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
 import { describeBag } from '@/model/mix/bags'
@@ -20,10 +20,11 @@ import DialogForm from '../frame/DialogForm.vue'
 import DialogFrame from '../frame/DialogFrame.vue'
 import IngredientList from './IngredientList.vue'
 
-const { materials, dressings, bag, units, listed } = defineProps<{
+const { materials, dressings, tables, bag, units, listed } = defineProps<{
   /** What its label can name. */
   materials: readonly Material[]
   dressings: readonly Dressing[]
+  tables: Tables
   /** The bag to begin from; null while the dialog is shut. */
   bag: Bag | null
   units: UnitSystem
@@ -41,7 +42,7 @@ watch(
   { immediate: true },
 )
 
-const answer = computed(() => (draft.value ? describeBag(draft.value, 'mix:draft') : null))
+const answer = computed(() => (draft.value ? describeBag(draft.value, 'mix:draft', tables) : null))
 const wrong = computed(() => (answer.value && !answer.value.ok ? answer.value.problem : null))
 const trouble = computed(() => wrong.value && problemText(wrong.value, units))
 const beside = (field: string) => (wrong.value && problemField(wrong.value) === field ? trouble.value : null)

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** What is given by weight besides lime, and what the mix is offered. */
+import { dressingIn } from '@/core/data/dressings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import type { Dressing } from '@/core/data'
+import type { Dressing, Tables } from '@/core/data'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
@@ -12,9 +13,10 @@ import type { UnitSystem } from '@/text/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 
-const { rows, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
+const { rows, tables, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
   /** Dressings to choose from. */
   rows: readonly Dressing[]
+  tables: Tables
   lines: readonly DressingLine[]
   /** The beds of the job. */
   beds: readonly { id: string; name: string }[]
@@ -32,7 +34,7 @@ const emit = defineEmits<{ set: [line: DressingLine]; remove: [lineId: string]; 
 
 const offered = computed(() => feedChoices(rows))
 function add(id: string | null) {
-  const line = id && usualLine(id, lines)
+  const line = id && usualLine(id, lines, tables)
   if (line) emit('set', line)
 }
 const doses = computed(() =>
@@ -44,6 +46,7 @@ const doses = computed(() =>
   <section class="dressings" aria-labelledby="dressings-title">
     <h2 id="dressings-title">Feed and other dressings</h2>
     <DressingRow
+      :dressing="dressingIn(tables, line.dressingId)"
       v-for="line in lines"
       :key="line.id"
       :line="line"

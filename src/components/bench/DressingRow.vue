@@ -2,7 +2,7 @@
 /** One dressing: how much, where it goes, how much of the mix gets it. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { dressingById } from '@/core/data/dressings'
+import type { Dressing } from '@/core/data'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine, DressingPlace } from '@/model/garden/schemas'
 import {
@@ -21,8 +21,10 @@ import AmountField from '../field/AmountField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 
-const { line, units, setting, beds } = defineProps<{
+const { line, dressing, units, setting, beds } = defineProps<{
   line: DressingLine
+  /** Undefined where it is in no table any more. */
+  dressing: Dressing | undefined
   units: UnitSystem
   /** What its amount is counted in. */
   setting: AmountSetting
@@ -32,7 +34,6 @@ const { line, units, setting, beds } = defineProps<{
 const emit = defineEmits<{ set: [line: DressingLine]; remove: [] }>()
 
 const name = computed(() => dressingName(line.dressingId))
-const dressing = computed(() => dressingById(line.dressingId))
 const set = (change: Partial<DressingLine>) => emit('set', { ...line, ...change })
 function setPlace(kind: DressingPlace['kind'] | null) {
   if (kind === 'top') set({ place: { kind, depth: 8 }, share: 1 })
@@ -42,7 +43,7 @@ function setPlace(kind: DressingPlace['kind'] | null) {
 }
 const ids = computed(() => beds.map((b) => b.id))
 const whom = computed(() => whomChoices(line, beds))
-const hazard = computed(() => (dressing.value?.hazard === 'low' ? '' : (dressing.value?.hazard ?? '')))
+const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.hazard ?? '')))
 </script>
 
 <template>

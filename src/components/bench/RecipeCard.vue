@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for the wall of the shed: seen only on paper. */
+import type { Tables } from '@/core/data'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import { measureText } from '@/core/mixing'
@@ -15,8 +16,9 @@ import { insideText, partNames } from '@/text/recipes'
 import { dressingName } from '@/text/dressings'
 import { doseText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
 
-const { job, evaluation, lime, cropName, units } = defineProps<{
+const { job, tables, evaluation, lime, cropName, units } = defineProps<{
   job: Job
+  tables: Tables
   evaluation: Evaluation
   /** Lime to add: what a finished mix brings is in it. */
   lime: LimeAmount
@@ -26,7 +28,7 @@ const { job, evaluation, lime, cropName, units } = defineProps<{
 const total = computed(() => job.parts.reduce((s, p) => s + p.twelfths, 0))
 const nameOf = computed(() => partNames(job))
 const limes = computed(() =>
-  limesByShare(lime.dolomiteShare, job.lime.limeId)
+  limesByShare(lime.dolomiteShare, tables, job.lime.limeId)
     .map((l) => ({ name: l.lime.name, dose: l.share * lime.gramsPerLitre }))
     .filter((l) => isDose(l.dose)),
 )

@@ -1,6 +1,6 @@
 import others from './dressings.json'
 import { LIME_DRESSINGS } from './limes'
-import { ownRows } from './ownRows'
+import type { Tables } from './tables'
 import type { Dressing } from './types'
 
 /**
@@ -9,10 +9,18 @@ import type { Dressing } from './types'
 export const DRESSINGS: readonly Dressing[] = [...LIME_DRESSINGS, ...(others as unknown as Dressing[])]
 
 /**
- * A dressing by its id, the grower's own before those of the tables; undefined where there is none.
+ * A published dressing by its id; undefined where there is none.
  *
  * @example
  * dressingById('gypsum')?.name // 'Gypsum'
  */
-export const dressingById = (id: string): Dressing | undefined =>
-  ownRows().dressings.find((d) => d.id === id) ?? DRESSINGS.find((d) => d.id === id)
+export const dressingById = (id: string): Dressing | undefined => DRESSINGS.find((d) => d.id === id)
+
+/**
+ * A dressing by its id, the rows of these tables before the published ones; undefined where there is none.
+ *
+ * @example
+ * dressingIn({ materials: [], dressings: [], learning: null }, 'gypsum')?.name // 'Gypsum'
+ */
+export const dressingIn = ({ dressings }: Pick<Tables, 'dressings'>, id: string): Dressing | undefined =>
+  dressings.find((d) => d.id === id) ?? dressingById(id)

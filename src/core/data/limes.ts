@@ -1,5 +1,5 @@
 import limes from './limes.json'
-import { ownRows } from './ownRows'
+import type { Tables } from './tables'
 import type { Dressing, LimingMaterial } from './types'
 
 /** The limes as dressings, with all that a dressing has. */
@@ -33,12 +33,20 @@ export function limingMaterial(dressing: Dressing): LimingMaterial | null {
 export const LIMES: readonly LimingMaterial[] = LIME_DRESSINGS.flatMap((d) => limingMaterial(d) ?? [])
 
 /**
- * A lime by its id, the grower's own before those of the tables; undefined where there is none.
+ * A published lime by its id; undefined where there is none.
  *
  * @example
  * limeById('oyster_shell')?.name // 'Oyster shell, crushed'
  */
-export function limeById(id: string): LimingMaterial | undefined {
-  const own = ownRows().dressings.find((d) => d.id === id)
-  return (own && limingMaterial(own)) ?? LIMES.find((l) => l.id === id)
+export const limeById = (id: string): LimingMaterial | undefined => LIMES.find((l) => l.id === id)
+
+/**
+ * A lime by its id, the rows of these tables before the published ones; undefined where there is none.
+ *
+ * @example
+ * limeIn({ materials: [], dressings: [], learning: null }, 'oyster_shell')?.name // 'Oyster shell, crushed'
+ */
+export function limeIn({ dressings }: Pick<Tables, 'dressings'>, id: string): LimingMaterial | undefined {
+  const own = dressings.find((d) => d.id === id)
+  return (own && limingMaterial(own)) ?? limeById(id)
 }

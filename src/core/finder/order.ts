@@ -1,4 +1,4 @@
-import { materialById } from '../data'
+import { materialIn, type Tables } from '../data'
 import { severityOf, type Judgement } from '../judgement'
 import { FINDER_LIMITS } from './limits'
 import type { Candidate, FinderResult } from './problem'
@@ -35,9 +35,9 @@ export const keyOf = ({ parts }: Pick<Candidate, 'parts'>): string =>
   parts.map((p) => `${p.id} ${p.parts}`).join(', ')
 
 /** Share of a recipe in materials whose figures are known badly. Fraction. */
-function doubtIn({ parts }: Pick<Candidate, 'parts'>): number {
+function doubtIn({ parts }: Pick<Candidate, 'parts'>, tables: Tables): number {
   const total = parts.reduce((sum, p) => sum + p.parts, 0)
-  const vague = parts.filter((p) => materialById(p.id)?.confidence === 'low')
+  const vague = parts.filter((p) => materialIn(tables, p.id)?.confidence === 'low')
   return vague.reduce((sum, p) => sum + p.parts, 0) / total
 }
 
@@ -46,8 +46,8 @@ function doubtIn({ parts }: Pick<Candidate, 'parts'>): number {
  * count, ten to one sooner than two to one. For setting in order what fits alike. Source: common practice, by
  * judgement.
  */
-export const complexityOf = (c: Pick<Candidate, 'parts'>): number =>
-  doubtIn(c) + c.parts.reduce((sum, p) => sum + p.parts, 0) / FINDER_LIMITS.oddParts.value
+export const complexityOf = (c: Pick<Candidate, 'parts'>, tables: Tables): number =>
+  doubtIn(c, tables) + c.parts.reduce((sum, p) => sum + p.parts, 0) / FINDER_LIMITS.oddParts.value
 
 /** Recipes that meet everything are alike in that; the others by fiftieths of a step. */
 const rankOf = (c: Candidate) => (meetsAll(c) ? 0 : Math.round(c.score * 50) + 1)
@@ -55,10 +55,14 @@ const rankOf = (c: Candidate) => (meetsAll(c) ? 0 : Math.round(c.score * 50) + 1
 const costOf = (c: Candidate) => c.figures.costPerLitre || Number.MAX_VALUE
 
 /** What a search found, best fit first; of those that fit alike the cheaper, then the plainer. */
-export function inOrder({ families, front }: Pick<FinderResult, 'families' | 'front'>): Candidate[] {
+export function inOrder(
+  { families, front }: Pick<FinderResult, 'families' | 'front'>,
+  tables: Tables,
+): Candidate[] {
   const each = new Map([...families, ...front].map((c) => [keyOf(c), c]))
   return [...each.values()].sort(
-    (a, b) => rankOf(a) - rankOf(b) || costOf(a) - costOf(b) || complexityOf(a) - complexityOf(b),
+    (a, b) =>
+      rankOf(a) - rankOf(b) || costOf(a) - costOf(b) || complexityOf(a, tables) - complexityOf(b, tables),
   )
 }
 
@@ -86,18 +90,18 @@ export interface Found {
 }
 
 /** The families of material a recipe is of: fine peat and medium peat are one kind. */
-const kindOf = ({ parts }: Pick<Candidate, 'parts'>): string =>
-  [...new Set(parts.map((p) => materialById(p.id)?.family ?? p.id))].sort().join(' ')
+const kindOf = ({ parts }: Pick<Candidate, 'parts'>, tables: Tables): string =>
+  [...new Set(parts.map((p) => materialIn(tables, p.id)?.family ?? p.id))].sort().join(' ')
 
 /**
  * Of recipes in order one for each set of kinds of material, and a later one of the same kinds only where it fits as
  * well and is a good deal cheaper.
  * Errors: none. Source: beside the limit.
  */
-export function distinctKinds(ordered: readonly Candidate[]): Candidate[] {
+export function distinctKinds(ordered: readonly Candidate[], tables: Tables): Candidate[] {
   const kept = new Map<string, Candidate[]>()
   for (const candidate of ordered) {
-    const kind = kindOf(candidate)
+    const kind = kindOf(candidate, tables)
     const same = kept.get(kind) ?? []
     const cheapest = Math.min(...same.map(costOf))
     const saves = costOf(candidate) < (1 - FINDER_LIMITS.cheaperOfAKind.value) * cheapest

@@ -55,6 +55,7 @@ function asked(
     waterEvery: null,
     waterAlkalinity: 0,
     calciumGiven: 0,
+    dressings: input.dressings ?? [],
     ...q,
   })
 }

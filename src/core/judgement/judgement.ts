@@ -1,3 +1,4 @@
+import type { DressingDose } from '../nutrients'
 import type { LimeChoice } from '../chemistry'
 import type { Band, Crop } from '../data/types'
 import type { Evaluation } from '../evaluate'
@@ -66,4 +67,6 @@ export interface JudgementQuestion {
   waterAlkalinity: number
   /** Elemental calcium of what is given beside lime, mg/L. */
   calciumGiven: number
+  /** What is given besides lime. */
+  dressings: readonly DressingDose[]
 }

@@ -1,6 +1,5 @@
 import { isDose } from '../amounts'
 import { limeAt, JUDGED_AFTER } from '../chemistry'
-import { dressingById } from '../data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '../evaluate'
 import { yearMean } from '../growing'
 import { blend, type Blend } from '../mixing'
@@ -220,10 +219,10 @@ const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
 
 const GRAVE: ReadonlySet<string> = new Set(['boron-high', 'dose-above-limit'])
 /** One fault, one remedy: a dose too large is told by what it does where that is told. */
-const toldAlready = (flags: Evaluation['flags'], flag: Evaluation['flags'][number]) =>
+const toldAlready = ({ evaluation: e, dressings }: JudgementQuestion, flag: Evaluation['flags'][number]) =>
   flag.code === 'dose-above-limit' &&
-  flags.some((f) => f.code === 'boron-high') &&
-  (dressingById(flag.dressing)?.analysis.boron?.value ?? 0) > 0
+  e.flags.some((f) => f.code === 'boron-high') &&
+  dressings.some((d) => d.dressing.id === flag.dressing && (d.dressing.analysis.boron?.value ?? 0) > 0)
 
 /** Nitrogen that wood takes at first, and that the season gives back before the crop misses it. */
 const isMadeGood = ({ growing }: Evaluation, flag: Evaluation['flags'][number]) =>
@@ -233,9 +232,9 @@ const isMadeGood = ({ growing }: Evaluation, flag: Evaluation['flags'][number]) 
 const isWithinSlack = (flag: Evaluation['flags'][number]) =>
   flag.code === 'salts-high' && flag.where === 'mix' && flag.ec <= flag.limit + L.saltsSlack.value
 
-const feedFlags: Rule = ({ evaluation: e }) =>
-  e.flags
-    .filter((flag) => !toldAlready(e.flags, flag) && !isWithinSlack(flag) && !isMadeGood(e, flag))
+const feedFlags: Rule = (q) =>
+  q.evaluation.flags
+    .filter((flag) => !toldAlready(q, flag) && !isWithinSlack(flag) && !isMadeGood(q.evaluation, flag))
     .map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
 
 /** In the order they are shown within a level. */

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
 import { AMOUNT_LIMITS, countProblem, isDose } from '../amounts'
@@ -447,10 +448,10 @@ everyLimit(
   FINDER_LIMITS,
   {
     met: trial(0.25, isMet),
-    oddParts: trial(24, (n) => complexityOf(found(n)) > 1),
+    oddParts: trial(24, (n) => complexityOf(found(n), PUBLISHED) > 1),
     // How many are looked at as the bench would: held by its value alone.
     judged: trial(24, (n) => n > FINDER_LIMITS.judged.value),
-    cheaperOfAKind: trial(0.15, (saved) => distinctKinds([alike(1), alike(1 - saved)]).length),
+    cheaperOfAKind: trial(0.15, (saved) => distinctKinds([alike(1), alike(1 - saved)], PUBLISHED).length),
   },
   ['met'],
 )
@@ -480,6 +481,7 @@ const QUESTION: JudgementQuestion = {
   waterEvery: null,
   waterAlkalinity: 0,
   calciumGiven: 0,
+  dressings: [],
 }
 const judged = (evaluation: Partial<Evaluation>, q: Partial<JudgementQuestion> = {}) =>
   judge({ ...QUESTION, evaluation: { ...base, ...evaluation }, ...q })

@@ -1,12 +1,13 @@
 import { looseLitresOfPack } from '@/core/batch'
 import { TURN_FRACTION } from '@/core/batch/planBatches'
-import { cropById, materialById } from '@/core/data'
-import { dressingById } from '@/core/data/dressings'
+import { cropById, materialIn, type Tables } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
 import { cropFit, type MixNeeded } from '@/core/filling'
 import { asJudged, judgedBed, settingsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { DressingLine, Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
+import { tablesOf } from '../garden/tables'
 import { bedsOfLine, shareOfLine } from '../garden/pile'
 import { dosesToEach } from '../make/doseTotals'
 import { mixWanted } from '../make/quantities'
@@ -24,8 +25,9 @@ export type JobAmounts = Omit<AmountSetting, 'bulkDensity'>
  */
 function bagOf(garden: Garden, job: Job, filled: MixNeeded | null): number | null {
   if (filled && judgedBed(job).spec.vessel.kind === 'fabricBag') return filled.net
+  const tables = tablesOf(garden)
   const packOf = (materialId: string) => {
-    const material = materialById(materialId)
+    const material = materialIn(tables, materialId)
     return material && shelfEntry(garden, material).pack.kind
   }
   const bagged = job.parts.filter(({ materialId }) => ['loose', 'mass'].includes(packOf(materialId) ?? ''))
@@ -33,8 +35,8 @@ function bagOf(garden: Garden, job: Job, filled: MixNeeded | null): number | nul
     (a, b) => (a && a.twelfths >= b.twelfths ? a : b),
     null,
   )
-  const material = most && materialById(most.materialId)
-  const per = most && mixPerLitre(job).get(most.materialId)
+  const material = most && materialIn(tables, most.materialId)
+  const per = most && mixPerLitre(job, tables).get(most.materialId)
   return material && per !== null && per !== undefined
     ? looseLitresOfPack(material, shelfEntry(garden, material).pack) * per
     : null
@@ -43,15 +45,16 @@ function bagOf(garden: Garden, job: Job, filled: MixNeeded | null): number | nul
 /** What amounts of a job are counted in when they go all through its mix. Litres of mix; null where unknown. */
 export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
   const job = asJudged(whole)
-  const all = mixWanted(job)
-  const needed = mixNeededFor(judgedBed(job))
+  const tables = tablesOf(garden)
+  const all = mixWanted(job, tables)
+  const needed = mixNeededFor(judgedBed(job), tables)
   const crop = cropById(job.cropId)
   const each = needed.ok ? needed.value : null
   const plants = each && (crop ? cropFit(crop, each, job.plants).plants : job.plants)
   const { bucket, vessel } = job.plan
   const total = job.parts.reduce((sum, p) => sum + p.twelfths, 0)
   const first = job.parts[0]
-  const perFirst = first && mixPerLitre(job).get(first.materialId)
+  const perFirst = first && mixPerLitre(job, tables).get(first.materialId)
   return {
     system: settingsOf(garden).units,
     all,
@@ -68,12 +71,12 @@ export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
 }
 
 /** The same for one line of the recipe: a share of the mix, its top alone, or what stays in the containers. */
-export function lineAmounts(of: JobAmounts, job: Job, line: DressingLine): AmountSetting {
-  const bulkDensity = dressingById(line.dressingId)?.bulkDensity.value ?? 1
+export function lineAmounts(of: JobAmounts, job: Job, line: DressingLine, tables: Tables): AmountSetting {
+  const bulkDensity = dressingIn(tables, line.dressingId)?.bulkDensity.value ?? 1
   if (line.place.kind === 'throughout')
-    return { ...of, bulkDensity, all: of.all === null ? null : of.all * shareOfLine(job, line) }
+    return { ...of, bulkDensity, all: of.all === null ? null : of.all * shareOfLine(job, line, tables) }
   // A gram per litre tells the litres it goes into.
-  const each = dosesToEach(job, { ...line, gramsPerLitre: 1 })
+  const each = dosesToEach(job, { ...line, gramsPerLitre: 1 }, tables)
   const judged = each.find((d) => d.fill.id === judgedBed(job).id)?.grams ?? null
   const scale = judged !== null && of.container ? judged / of.container : null
   const scaled = (litres: number | null) => (litres === null || scale === null ? null : litres * scale)

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { lookAt } from './findMixes'
 import type { Evaluation } from '@/core/evaluate'
 import { questionOfJob } from '@/model/mix/questionOfJob'
@@ -49,10 +50,10 @@ const after = (job: Job, command: Command): Job => {
   return (change?.after as Job | undefined) ?? job
 }
 const moves = (job: Job, source: Source, most: number) =>
-  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place), source, most))))
+  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), source, most))))
 /** A job prepared, and its answer with the later years. */
 const atRest = (job: Job): [PreparedMix, Evaluation] => {
-  const prepared = good(prepareJob(job, place))
+  const prepared = good(prepareJob(job, place, PUBLISHED))
   return [prepared, good(evaluatePrepared(prepared, AT_REST))]
 }
 /** A job held to another band of pH. */
@@ -114,7 +115,7 @@ describe('next moves and the finder, from a job', () => {
     }
     const windy = { ...place!, wind: 'exposed' as const }
     const { standing, moves: found } = good(
-      movesAtOnce(good(movesRequest(garden, light, questionOfJob(light, windy), 'all', 12))),
+      movesAtOnce(good(movesRequest(garden, light, questionOfJob(light, windy, PUBLISHED), 'all', 12))),
     )
     expect(standing.warnings.map((j) => j.code)).toContain('tips-in-wind')
     expect(Math.max(...found.map((m) => m.after.wind ?? 0))).toBeGreaterThan(found[0]!.before.wind! + 1)
@@ -141,7 +142,7 @@ describe('next moves and the finder, from a job', () => {
   })
   test('what the finder has for a job meets its bands when evaluated in full', () => {
     const problem = good(
-      finderProblem(questionOfJob(leeks, place), good(finderShelf(garden, leeks, 'all')), {
+      finderProblem(questionOfJob(leeks, place, PUBLISHED), good(finderShelf(garden, leeks, 'all')), {
         rules: { maxMaterials: 2 },
         volume: 80,
         easyWater: null,
@@ -150,7 +151,7 @@ describe('next moves and the finder, from a job', () => {
     const best = good(searchAtOnce(problem)).families[0]!
     expect(best.score).toBeLessThan(0.05)
     const recipe = afterFinding(leeks, best)
-    const there = good(evaluateJob({ ...leeks, ...recipe }, place))
+    const there = good(evaluateJob({ ...leeks, ...recipe }, place, PUBLISHED))
     const { low, high } = problem.targets.airFilledPorosity!
     expect(there.mix.airFilledPorosity).toBeGreaterThan(low - 0.01)
     expect(there.mix.airFilledPorosity).toBeLessThan(high + 0.01)
@@ -159,11 +160,15 @@ describe('next moves and the finder, from a job', () => {
   test('a mix that blows over has more said against it where wind is, and ten to one is odder than two to one', () => {
     // A tall grower in a tub of the fig's: heavy soil holds it where peat and perlite do not.
     const tub = { ...jobNamed('fig'), companionIds: [] }
-    const problem = finderProblem(questionOfJob(tub, place), good(finderShelf(garden, tub, 'shelf')), {
-      rules: { maxMaterials: 2 },
-      volume: 80,
-      easyWater: null,
-    })
+    const problem = finderProblem(
+      questionOfJob(tub, place, PUBLISHED),
+      good(finderShelf(garden, tub, 'shelf')),
+      {
+        rules: { maxMaterials: 2 },
+        volume: 80,
+        easyWater: null,
+      },
+    )
     const any = good(searchAtOnce(good(problem))).families[0]!
     const found = (...parts: [id: string, parts: number][]) => ({
       ...any,
@@ -173,17 +178,17 @@ describe('next moves and the finder, from a job', () => {
     const heavy = found(['soil_loam', 3], ['pumice', 1])
     const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
     const concernsOf = (c: typeof light, wind: 'sheltered' | 'exposed') =>
-      lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind)), c)!.concerns
+      lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind), PUBLISHED), c)!.concerns
     const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((j) => j.code)
     expect(codes(light, 'exposed')).toContain('tips-in-wind')
     expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
     expect(codes(heavy, 'exposed')).not.toContain('tips-in-wind')
     expect(severityOf(concernsOf(light, 'exposed'))).toBe(severityOf(concernsOf(light, 'sheltered')) + 1)
-    const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]))
-    expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]))).toBeGreaterThan(plain)
+    const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]), PUBLISHED)
+    expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]), PUBLISHED)).toBeGreaterThan(plain)
   })
   test('the chance of a recipe found is the one the bench shows for it, and counts whole lots', () => {
-    const look = lookAt(questionOfJob(leeks, place), {
+    const look = lookAt(questionOfJob(leeks, place, PUBLISHED), {
       parts: leeks.parts.map((p) => ({ id: p.materialId, parts: p.twelfths })),
     })!
     const { input, bands } = atRest(leeks)[0]
@@ -213,18 +218,20 @@ describe('next moves and the finder, from a job', () => {
         figures: { costPerLitre },
       }) as unknown as Candidate
     const ids = (list: Candidate[]) => list.map((c) => c.parts[0]!.id)
-    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.19)]))).toEqual(['peat_medium'])
-    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.15)]))).toHaveLength(2)
-    expect(ids(distinctKinds([any('peat_medium', 0.2), any('coir_pith', 0.2)]))).toHaveLength(2)
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.19)], PUBLISHED))).toEqual([
+      'peat_medium',
+    ])
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('peat_fine', 0.15)], PUBLISHED))).toHaveLength(2)
+    expect(ids(distinctKinds([any('peat_medium', 0.2), any('coir_pith', 0.2)], PUBLISHED))).toHaveLength(2)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
-    const e = good(evaluateJob(peppers, place))
-    const needed = waterByDays(peppers, place)!
+    const e = good(evaluateJob(peppers, place, PUBLISHED))
+    const needed = waterByDays(peppers, place, PUBLISHED)!
     const [one, two] = [needed(1), needed(2)]
     expect(two).toBeGreaterThan(one)
     const now = e.growing!.watering[e.growing!.thirstiestMonth! - 1]!.days.value
     expect(Math.abs(needed(now) - e.mix.easilyAvailableWater)).toBeLessThan(0.05)
-    expect(waterByDays({ ...peppers, cropId: null }, place)).toBeNull()
+    expect(waterByDays({ ...peppers, cropId: null }, place, PUBLISHED)).toBeNull()
   })
 })
 
@@ -322,11 +329,11 @@ describe('dressings', () => {
   const dressed = (lines: DressingLine[]) =>
     lines.reduce((j, line) => after(j, { type: 'dressing/set', jobId: j.id, line }), peppers)
   test('change salts and feed, and go with every batch by weight', () => {
-    const plain = good(evaluateJob(peppers, place))
+    const plain = good(evaluateJob(peppers, place, PUBLISHED))
     const j = dressed([feed('crf_5_6', { gramsPerLitre: 4 })])
-    const fed = good(evaluateJob(j, place))
+    const fed = good(evaluateJob(j, place, PUBLISHED))
     expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(plain.growing!.feeding.nitrogenMet)
-    const q = good(quantitiesOf(j))
+    const q = good(quantitiesOf(j, prepareJob(j, undefined, PUBLISHED)))
     const lines = batchCards(j, q).flatMap((c) => c.lines.filter((l) => l.id === 'crf_5_6'))
     expect(lines).toHaveLength(q.plan.batches.length)
     const grams = lines.reduce((s, l) => s + (l.kind === 'dose' ? l.grams : 0), 0)
@@ -341,7 +348,7 @@ describe('dressings', () => {
       ...bare,
       lime: { ...bare.lime, mode: 'fixed' as const, gramsPerLitre: offer.gramsPerLitre },
     }
-    expect(good(evaluateJob(limed, place)).lime.pH).toBeCloseTo(6.2, 2)
+    expect(good(evaluateJob(limed, place, PUBLISHED)).lime.pH).toBeCloseTo(6.2, 2)
     expect(limeOffer(...atRest(limed))).toBeNull()
     expect(limeOffer(...atRest(within(bare, { low: 4, high: 5 })))).toBeNull()
   })
@@ -364,7 +371,7 @@ describe('dressings', () => {
   })
   test('for half of the mix go into half of the batches', () => {
     const j = dressed([feed('bone_meal', { share: 0.5 })])
-    const q = good(quantitiesOf(j))
+    const q = good(quantitiesOf(j, prepareJob(j, undefined, PUBLISHED)))
     const with_ = batchCards(j, q).filter((c) => c.lines.some((l) => l.id === 'bone_meal'))
     expect(with_).toHaveLength(Math.max(1, Math.round(q.plan.batches.length / 2)))
   })
@@ -376,7 +383,7 @@ describe('dressings', () => {
       ]),
       plantedOn: '2027-05-20',
     }
-    const q = good(quantitiesOf(j))
+    const q = good(quantitiesOf(j, prepareJob(j, undefined, PUBLISHED)))
     expect(
       batchCards(j, q)
         .flatMap((c) => c.lines)
@@ -395,15 +402,19 @@ describe('dressings', () => {
     expect(places).toEqual(['top', 'heldBack'])
   })
   test('of nobody’s knowing, or beyond sense, are named', () => {
-    expect(evaluateJob(dressed([feed('pixie_dust')]))).toMatchObject({
+    expect(evaluateJob(dressed([feed('pixie_dust')]), undefined, PUBLISHED)).toMatchObject({
       ok: false,
       problem: { code: 'unknown-dressing' },
     })
-    expect(evaluateJob(dressed([feed('bone_meal', { gramsPerLitre: -1 })]))).toMatchObject({
+    expect(
+      evaluateJob(dressed([feed('bone_meal', { gramsPerLitre: -1 })]), undefined, PUBLISHED),
+    ).toMatchObject({
       ok: false,
       problem: { code: 'amount-negative' },
     })
-    expect(evaluateJob(dressed([feed('bone_meal', { gramsPerLitre: 500 })]))).toMatchObject({
+    expect(
+      evaluateJob(dressed([feed('bone_meal', { gramsPerLitre: 500 })]), undefined, PUBLISHED),
+    ).toMatchObject({
       ok: false,
       problem: { code: 'size-too-large' },
     })

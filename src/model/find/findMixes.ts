@@ -53,7 +53,7 @@ export function lookAt(
   const drawn = rangesAtOnce({
     input,
     bands,
-    learning: question.own?.learning,
+    learning: question.tables.learning,
     draws: CHANCE_DRAWS,
     years: [],
   })
@@ -86,7 +86,10 @@ export function* findMixes(
   const { families, front, tried, complete, allowed } = result.value
   const onFront = new Set(front.map(keyOf))
   const found: Found[] = []
-  for (const [i, candidate] of distinctKinds(inOrder(result.value)).entries()) {
+  for (const [i, candidate] of distinctKinds(
+    inOrder(result.value, question.tables),
+    question.tables,
+  ).entries()) {
     // Who is in a hurry gets the first few looked at.
     const looked = i < (enough?.() ? FEW : FINDER_LIMITS.judged.value)
     found.push({

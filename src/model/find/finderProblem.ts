@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { waterNeeded } from '@/core/climate'
 import type { Crop } from '@/core/data'
 import type { FinderProblem, FinderTargets, Rules, ShelfMaterial } from '@/core/finder'
@@ -104,9 +105,13 @@ const STAND_IN = [{ materialId: 'peat_medium', twelfths: 12 }]
  * Water (easily available, or on soil plant-available) that lets a job's crop wait so many days in its thirstiest
  * month, by days; null where place or crop are not known, or the bed cannot be worked out. Source: `waterNeeded`.
  */
-export function waterByDays(job: Job, place: Place | undefined): ((days: number) => number) | null {
+export function waterByDays(
+  job: Job,
+  place: Place | undefined,
+  tables: Tables,
+): ((days: number) => number) | null {
   const parts = job.parts.length > 0 ? job.parts : STAND_IN
-  const answer = evaluateJob({ ...job, parts }, place)
+  const answer = evaluateJob({ ...job, parts }, place, tables)
   const growing = answer.ok ? answer.value.growing : null
   if (!answer.ok || !growing || growing.thirstiestMonth === null) return null
   const interval = growing.watering[growing.thirstiestMonth - 1]!

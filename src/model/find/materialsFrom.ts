@@ -1,10 +1,10 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { isOwn, materialById } from '@/core/data'
+import { isOwn, materialIn } from '@/core/data'
 import type { ShelfMaterial } from '@/core/finder'
 import { preparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { shelfItemOf, type Garden } from '../garden/garden'
-import { materialsToChoose } from '../garden/ownRows'
+import { materialsToChoose, tablesOf } from '../garden/tables'
 import type { Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
 import { pricePerLitre } from '../mix/cost'
@@ -33,7 +33,7 @@ export function materialsFrom(garden: Garden, job: Job, source: Source): string[
 export function finderShelf(garden: Garden, job: Job, source: Source): Outcome<ShelfMaterial[]> {
   const shelf: ShelfMaterial[] = []
   for (const id of materialsFrom(garden, job, source)) {
-    const material = materialById(id)
+    const material = materialIn(tablesOf(garden), id)
     if (!material) return fail({ code: 'unknown-material', material: id })
     const { pack, stock } = shelfEntry(garden, material)
     shelf.push({

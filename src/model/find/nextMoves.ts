@@ -109,7 +109,7 @@ export function movesRequest(
     problem: problem.value,
     prices: dosePrices(garden),
     mixes: job.mixes.flatMap((mix) => {
-      const loose = looseOfMix(mix)
+      const loose = looseOfMix(mix, question.tables)
       return loose ? [{ id: mix.id, loose, pricePerPart: priceOfMix(garden, mix) }] : []
     }),
     answered: job.dismissed.map((d) => d.code),

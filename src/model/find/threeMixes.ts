@@ -1,4 +1,4 @@
-import { materialById } from '@/core/data'
+import { materialIn, type Tables } from '@/core/data'
 import type { Found } from '@/core/finder'
 
 /** Why a mix is among those offered: it suits best, costs least, does without peat, or is of another kind. */
@@ -15,9 +15,9 @@ const MAY_LOSE = 0.3
 
 const costOf = ({ candidate, look }: Found) => candidate.figures.costPerLitre + (look?.dosesPerLitre ?? 0)
 const chanceOf = ({ look }: Found) => look?.chance ?? 0
-const hasPeat = ({ candidate }: Found) =>
+const hasPeat = ({ candidate }: Found, tables: Tables) =>
   candidate.parts.some((p) => {
-    const row = materialById(p.id)
+    const row = materialIn(tables, p.id)
     return row?.family === 'peat' && row.id !== 'sphagnum_moss_long'
   })
 
@@ -25,7 +25,7 @@ const hasPeat = ({ candidate }: Found) =>
  * Three mixes to begin with, of what the finder found, likeliest first: the likeliest; the cheapest of those not much
  * less likely; the likeliest without peat; filled up with the next of another kind. Fewer where fewer were looked at.
  */
-export function threeMixes(found: readonly Found[]): MixOffer[] {
+export function threeMixes(found: readonly Found[], tables: Tables): MixOffer[] {
   const looked = found.filter((f) => f.look !== null)
   const first = looked[0]
   if (!first) return []
@@ -44,10 +44,10 @@ export function threeMixes(found: readonly Found[]): MixOffer[] {
   }
   take('likeliest', first)
   take('cheapest', cheapest)
-  if (hasPeat(first))
+  if (hasPeat(first, tables))
     take(
       'peat-free',
-      near.find((f) => !hasPeat(f)),
+      near.find((f) => !hasPeat(f, tables)),
     )
   for (const one of looked) take('other', one)
   return offers

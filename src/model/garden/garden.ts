@@ -103,6 +103,22 @@ export const ownMaterialsOf = (garden: Garden) =>
 export const ownDressingsOf = (garden: Garden) =>
   listOf<OwnDressingRecord>(garden, 'dressing/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
 
+/** What the grower's own materials and dressings are called, by id. */
+export const ownNames = (garden: Garden): Map<string, string> =>
+  new Map([
+    ...listOf<OwnMaterialRecord>(garden, 'material/').map((m): [string, string] => [
+      m.id,
+      ownMaterialName(m),
+    ]),
+    ...listOf<OwnDressingRecord>(garden, 'dressing/').map((d): [string, string] => [
+      d.id,
+      ownDressingName(d),
+    ]),
+  ])
+/** What is shown of one that was given no name. */
+export const ownMaterialName = ({ name }: Pick<OwnMaterialRecord, 'name'>) => name.trim() || 'My material'
+export const ownDressingName = ({ name }: Pick<OwnDressingRecord, 'name'>) => name.trim() || 'My feed'
+
 /** Newest first. */
 export const jobsOf = (garden: Garden) =>
   listOf<Job>(garden, 'job/').sort((a, b) => byText(b.createdAt, a.createdAt) || byText(a.id, b.id))

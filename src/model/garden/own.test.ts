@@ -1,8 +1,8 @@
-import { afterEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
-import { keepOwnRows, limeById, materialById } from '@/core/data'
+import { limeIn, materialById, materialIn } from '@/core/data'
 import { looseLitresOfPack } from '@/core/batch'
-import { dressingById } from '@/core/data/dressings'
+import { dressingIn } from '@/core/data/dressings'
 import { demoGarden } from '@/demo/demoGarden'
 import { previewImport, exportFile } from '@/storage/exportFile'
 import { doseTotals } from '../make/doseTotals'
@@ -15,7 +15,8 @@ import { readFragment, sharedRecipe, shareFragment } from '../mix/share'
 import { lineOf } from '../mix/doses'
 import { changesOf } from './commands'
 import { jobsOf, type Garden } from './garden'
-import { dressingOfOwn, dressingsToChoose, materialOfOwn, materialsToChoose, ownRowsOf } from './ownRows'
+import { dressingOfOwn, materialOfOwn } from './ownRows'
+import { dressingsToChoose, materialsToChoose, tablesOf } from './tables'
 import type { AnyData, Job, OwnDressingRecord, OwnMaterialRecord } from './schemas'
 import { startingOwnDressing, startingOwnMaterial } from './starting'
 
@@ -54,7 +55,6 @@ const valueOf = <T>(outcome: { ok: true; value: T } | { ok: false; problem: obje
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.problem))
   return outcome.value
 }
-afterEach(() => keepOwnRows(undefined))
 
 describe('a material of the grower’s own', () => {
   test('takes what is known and estimates the rest, with its ranges and sources', () => {
@@ -129,19 +129,18 @@ describe('a feed or lime of the grower’s own', () => {
 describe('own rows in a garden', () => {
   test('are found by their ids, offered first, and no more once retired; what they are in keeps them', () => {
     const garden = withOwn()
-    keepOwnRows(ownRowsOf(garden))
-    expect(materialById('own:compost')?.name).toBe('Heap by the shed')
-    expect(dressingById('own:feed')?.label).toEqual({ nitrogen: 4, phosphate: 4, potash: 4 })
-    expect(limeById('own:shells')?.name).toBe('Mussel grit')
+    const tables = tablesOf(garden)
+    expect(materialIn(tables, 'own:compost')?.name).toBe('Heap by the shed')
+    expect(dressingIn(tables, 'own:feed')?.label).toEqual({ nitrogen: 4, phosphate: 4, potash: 4 })
+    expect(limeIn(tables, 'own:shells')?.name).toBe('Mussel grit')
     expect(materialsToChoose(garden)[0]!.id).toBe('own:compost')
     expect(dressingsToChoose(garden).map((d) => d.id)).toContain('own:feed')
     const retired = withOwn({ ...compost, retired: true })
     expect(materialsToChoose(retired).map((m) => m.id)).not.toContain('own:compost')
-    expect(ownRowsOf(retired).materials.map((m) => m.id)).toContain('own:compost')
+    expect(tablesOf(retired).materials.map((m) => m.id)).toContain('own:compost')
   })
   test('go into the figures of a mix, its lime and its cost', () => {
     const garden = new Map<string, AnyData>(withOwn())
-    keepOwnRows(ownRowsOf(garden))
     const base = jobsOf(garden).find((j) => j.parts.length > 1)!
     const job: Job = {
       ...base,
@@ -153,7 +152,7 @@ describe('own rows in a garden', () => {
       lime: { ...base.lime, mode: 'fixed', gramsPerLitre: 4, limeId: 'own:shells', dolomiteShare: 0 },
       dressings: [lineOf('own:feed', 3)],
     }
-    const prepared = valueOf(prepareJob(job))
+    const prepared = valueOf(prepareJob(job, undefined, tablesOf(garden)))
     expect(prepared.lime.limes.map((l) => l.lime.id)).toContain('own:shells')
     garden.set('shelf/own:compost', shelfItem('own:compost', { kind: 'loose', litres: 40 }, 4, 0))
     garden.set('shelf/peat_medium', shelfItem('peat_medium', { kind: 'loose', litres: 40 }, 8, 0))
@@ -166,7 +165,7 @@ describe('own rows in a garden', () => {
     expect(priced.perLitre! - plain.perLitre!).toBeCloseTo(3 * 0.005 + 4 * 0.0005, 9)
     expect(priced.missingDoses).toEqual([])
     // A lime of one's own is lime in the record too.
-    const quantities = valueOf(quantitiesOf(job))
+    const quantities = valueOf(quantitiesOf(job, prepareJob(job, undefined, tablesOf(garden))))
     const limes = doseTotals(job, quantities).filter((d) => d.isLime)
     expect(limes.map((d) => d.id)).toEqual(['own:shells'])
     const record = (of: Job) =>

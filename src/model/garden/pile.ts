@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { mixNeededFor } from './mixNeededFor'
 import type { DressingLine, Job, JobBed } from './schemas'
 
@@ -27,10 +28,10 @@ export interface Stretch {
  * Which of the mix gets a line: its share from the first litre on, or the mix of its beds, the mix of all beds lying
  * one after the other. A bed that cannot be worked out has none.
  */
-export function stretchesOf(job: Pick<Job, 'fills'>, line: OfBeds): Stretch[] {
+export function stretchesOf(job: Pick<Job, 'fills'>, line: OfBeds, tables: Tables): Stretch[] {
   if (!isForSome(job, line)) return [{ from: 0, to: line.share }]
   const litres = job.fills.map((f) => {
-    const needed = mixNeededFor(f)
+    const needed = mixNeededFor(f, tables)
     return needed.ok ? needed.value.net * f.count : 0
   })
   const all = litres.reduce((sum, l) => sum + l, 0)
@@ -49,5 +50,5 @@ export function stretchesOf(job: Pick<Job, 'fills'>, line: OfBeds): Stretch[] {
 }
 
 /** The share of a job's mix that gets a line. */
-export const shareOfLine = (job: Pick<Job, 'fills'>, line: OfBeds): number =>
-  stretchesOf(job, line).reduce((sum, s) => sum + s.to - s.from, 0)
+export const shareOfLine = (job: Pick<Job, 'fills'>, line: OfBeds, tables: Tables): number =>
+  stretchesOf(job, line, tables).reduce((sum, s) => sum + s.to - s.from, 0)

@@ -1,5 +1,5 @@
 import { pressedLoss } from '@/core/filling/firmness'
-import { cropById, type Crop, type OwnRows } from '@/core/data'
+import { cropById, type Crop, type Tables } from '@/core/data'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import {
   USUAL_LIMES,
@@ -10,7 +10,7 @@ import {
   type RecipeQuestion,
 } from '../mix/question'
 import type { CaseOf } from './cases'
-import { ownRows } from './ownRows'
+import { tablesOfCase } from './tablesOfCase'
 
 type EvaluateCase = CaseOf<'evaluate'>
 type Lines = EvaluateCase['mix']
@@ -53,16 +53,16 @@ export type RecipeCase = Pick<
   'mix' | 'mixes' | 'lime' | 'dressings' | 'ownMaterials' | 'ownDressings'
 >
 
-/** The recipe of a case with its own rows. Errors: those of `ownRows`; a mix the case does not name. */
-export function recipeOfCase(c: RecipeCase): Outcome<{ recipe: RecipeQuestion; own: OwnRows }> {
-  const own = ownRows(c)
-  if (!own.ok) return own
+/** The recipe of a case with its own rows. Errors: those of `tablesOfCase`; a mix the case does not name. */
+export function recipeOfCase(c: RecipeCase): Outcome<{ recipe: RecipeQuestion; tables: Tables }> {
+  const tables = tablesOfCase(c)
+  if (!tables.ok) return tables
   for (const lines of [c.mix, ...Object.values(c.mixes ?? {})]) {
     const named = mixNamed(lines, c.mixes)
     if (!named.ok) return named
   }
   return succeed({
-    own: own.value,
+    tables: tables.value,
     recipe: {
       lines: linesOf(c.mix),
       mixes: mixesOf(c.mixes),

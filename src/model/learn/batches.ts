@@ -1,10 +1,11 @@
-import { dressingById } from '@/core/data/dressings'
-import { materialById, type Dressing } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
+import { materialIn, type Dressing, type Tables } from '@/core/data'
 import { pipeOf } from '@/core/fieldTests'
 import { preparedMaterial } from '@/core/mixing'
 import { dressingIdsOf, unlearned, type MeasuredBatch } from '@/core/ranges'
 import { containerOf, jobOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
 import type { Job, MixRecord } from '../garden/schemas'
+import { tablesOf } from '../garden/tables'
 import { prepare } from '../mix/prepare'
 import { questionOfJob } from '../mix/questionOfJob'
 import type { DoseLine, MixQuestion } from '../mix/question'
@@ -49,7 +50,7 @@ export function questionOfRecord(
   job: Job,
   { batch = null, before = '9' }: { batch?: number | null; before?: string } = {},
 ): MixQuestion {
-  const asked = questionOfJob(liveJob(garden, job), placeOf(garden))
+  const asked = questionOfJob(liveJob(garden, job), placeOf(garden), tablesOf(garden))
   const { calcitic, dolomitic } = asked.recipe.lime
   const doses = dosesOf(record, job, batch, before)
   // The two limes of a recipe go in as they did when it was planned: as lime, not among the feeds, whose salts count.
@@ -81,7 +82,7 @@ function inputOf(
   { of, at }: GardenReading,
 ): { key: string; input: MeasuredBatch['input'] } | null {
   if ('materialId' in of) {
-    const material = materialById(of.materialId)
+    const material = materialIn(tablesOf(garden), of.materialId)
     if (!material) return null
     const parts = [{ material: preparedMaterial(unlearned(material)), parts: 1 }]
     return {
@@ -129,10 +130,10 @@ export function learnRequest(
   }
   const list = [...batches.values()]
   const ids = new Set(list.flatMap((b) => dressingIdsOf(b.input)))
-  return { batches: list, dressings: [...ids].flatMap((id) => unlearnedDressing(id) ?? []) }
+  return { batches: list, dressings: [...ids].flatMap((id) => unlearnedDressing(id, tablesOf(garden)) ?? []) }
 }
 
-function unlearnedDressing(id: string): Dressing | undefined {
-  const row = dressingById(id)
+function unlearnedDressing(id: string, tables: Tables): Dressing | undefined {
+  const row = dressingIn(tables, id)
   return row && unlearned(row)
 }

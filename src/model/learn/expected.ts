@@ -1,5 +1,5 @@
 import { averaged, measurementsOf } from '@/core/fieldTests'
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import { pipeOf } from '@/core/fieldTests'
 import { evaluate, type MixInContainer } from '@/core/evaluate'
 import { preparedMaterial } from '@/core/mixing'
@@ -7,6 +7,7 @@ import { expectedReading } from '@/core/ranges'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { jobOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
 import type { Test } from '../garden/schemas'
+import { tablesOf } from '../garden/tables'
 import { evaluateJob } from '../mix/evaluateJob'
 import { answer } from '../mix/prepare'
 import { questionOfRecord } from './batches'
@@ -14,7 +15,7 @@ import { questionOfRecord } from './batches'
 /** The mix or material a test is of, worked out; null where it cannot be. */
 function evaluationOf(garden: Garden, test: Test) {
   if (test.materialId) {
-    const row = materialById(test.materialId)
+    const row = materialIn(tablesOf(garden), test.materialId)
     if (!row) return null
     const alone: MixInContainer = {
       container: pipeOf(test.repeats[0]?.depth ?? 20),
@@ -29,7 +30,9 @@ function evaluationOf(garden: Garden, test: Test) {
   if (!stored) return null
   const job = liveJob(garden, stored)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
-  const found = record ? answer(questionOfRecord(garden, record, job)) : evaluateJob(job, placeOf(garden))
+  const found = record
+    ? answer(questionOfRecord(garden, record, job))
+    : evaluateJob(job, placeOf(garden), tablesOf(garden))
   return found.ok ? found.value : null
 }
 

@@ -1,6 +1,6 @@
-import { afterEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { evaluate } from '@/core/evaluate'
-import { keepOwnRows, materialById, ownRows, type OwnRows } from '@/core/data'
+import { materialById, materialIn } from '@/core/data'
 import { useLearning } from '@/composables/useLearning'
 import { useTaught } from '@/composables/useTaught'
 import { demoGarden } from '@/demo/demoGarden'
@@ -9,7 +9,7 @@ import { exportFile, previewImport } from '@/storage/exportFile'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
 import { entryKey, jobOf, learnedOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
-import { rowsInUse } from '../garden/ownRows'
+import { tablesOf } from '../garden/tables'
 import type { AnyData, Entry, Test } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
 import { learnRequest } from './batches'
@@ -18,8 +18,6 @@ import { readingsTaught } from './figuresTaught'
 import { foretoldOf } from './foretold'
 import { newReadings, readingsOfGarden } from './readings'
 import { startingTest } from './startingTest'
-
-afterEach(() => keepOwnRows(undefined))
 
 const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
 const job = jobOf(demo, 'peppers-26')!
@@ -52,7 +50,6 @@ function door(start: Garden) {
         else next.delete(c.key)
       }
       state.records = next
-      keepOwnRows(rowsInUse(next))
     },
     worker: (request: Parameters<typeof api.learn>[1]) => api.learn(1, request),
   }
@@ -60,7 +57,11 @@ function door(start: Garden) {
 const pHOf = (garden: Garden) => {
   const stored = jobOf(garden, job.id)!
   // With a dose that does not follow the pH.
-  const found = evaluateJob({ ...stored, lime: { ...stored.lime, mode: 'fixed', gramsPerLitre: 2 } })
+  const found = evaluateJob(
+    { ...stored, lime: { ...stored.lime, mode: 'fixed', gramsPerLitre: 2 } },
+    undefined,
+    tablesOf(garden),
+  )
   if (!found.ok) throw new Error(found.problem.code)
   return found.value.lime.pH
 }
@@ -109,7 +110,7 @@ describe('readings of a garden', () => {
     const salty = slurry('s', 5, [{ salts: 0.5 }])
     const { batches } = learnRequest(withTests(salty), newReadings(withTests(salty)))
     const found = evaluate(batches[0]!.input)
-    const planned = evaluateJob(job, placeOf(demo))
+    const planned = evaluateJob(job, placeOf(demo), tablesOf(demo))
     if (!found.ok || !planned.ok) throw new Error('not worked out')
     const of = (e: typeof found.value) => e.salts.mix.electricalConductivity.oneToTwo
     expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.05)
@@ -153,13 +154,13 @@ describe('learning that lasts', () => {
     const learned = learnedOf(garden.records)!
     expect(learned.from).toEqual(['t:pH'])
     expect(pHOf(garden.records)).toBeLessThan(before - 0.1)
-    expect(ownRows().learning).toEqual(learned.learning)
+    expect(tablesOf(garden.records).learning).toEqual(learned.learning)
     const ids = new Set(learned.rows.map((r) => r.id))
     expect(readingsTaught(learned, ids)('pH')).toBe(1)
     expect(readingsTaught(learned, ids)('earlyNitrogen')).toBe(0)
     // Learned once, it is not new any more; and the row it stands in for is the tables' own.
     expect(newReadings(garden.records)).toEqual([])
-    const row = materialById(learned.rows[0]!.id)
+    const row = materialIn(tablesOf(garden.records), learned.rows[0]!.id)
     if (row) expect(row.unlearned).toBeDefined()
     await learning.leaveOut('t:pH', true)
     expect(learnedOf(garden.records)!.without).toEqual(['t:pH'])
@@ -202,8 +203,6 @@ describe('learning that lasts', () => {
     const back = new Map(step.value.preview.added.map((c) => [c.key, c.after!]))
     expect(learnedOf(back)).toEqual(learnedOf(garden.records))
     expect(back.get(testKey('t'))).toEqual(acid())
-    const rows: OwnRows = rowsInUse(back)
-    keepOwnRows(rows)
     expect(pHOf(back)).toBeCloseTo(pHOf(garden.records), 9)
   }, 30_000)
 })

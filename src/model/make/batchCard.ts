@@ -3,17 +3,23 @@ import { type BlendedDose, dosesIn, blendedDoses } from './blendedDoses'
 import type { BatchPlan } from '@/core/batch'
 import type { Quantities } from './quantities'
 import type { InnerMix, Job, JobBed } from '@/model/garden/schemas'
-import { limeById, type Material, materialById } from '@/core/data'
+import { limeIn, type Material, materialIn, type Tables } from '@/core/data'
 import { isDose } from '@/core/amounts'
 import { byBucket } from '@/core/batch'
 import type { MadeMix } from './asMade'
 
 /** What a bucket is filled with: a material, or a finished mix. */
-export type Measured = { material: Material } | { mix: InnerMix }
-const measuredOf = (id: string, mixes: readonly InnerMix[]): Measured | null => {
+export type Measured =
+  | { material: Material }
+  /** With the material it has most of. */
+  | { mix: InnerMix; most: Material | undefined }
+const measuredOf = (id: string, mixes: readonly InnerMix[], tables: Tables): Measured | null => {
   const mix = mixes.find((m) => m.id === id)
-  if (mix) return { mix }
-  const material = materialById(id)
+  if (mix) {
+    const most = mix.parts.reduce((a, b) => (b.twelfths > a.twelfths ? b : a))
+    return { mix, most: materialIn(tables, most.materialId) }
+  }
+  const material = materialIn(tables, id)
   return material ? { material } : null
 }
 
@@ -68,6 +74,7 @@ export function batchCards(
   quantities: Quantities,
   remade: ReadonlyMap<number, MadeMix> = NOTHING_REMADE,
 ): BatchCard[] {
+  const { tables } = quantities
   const ticks = new Set(job.ticks)
   const cardsOf = (
     mix: InnerMix | null,
@@ -79,12 +86,12 @@ export function batchCards(
     return plan.batches.map((batch, index): BatchCard => {
       const made = mix ? undefined : remade.get(index)
       const lines = batch.measures.flatMap((m): CardLine[] => {
-        const what = measuredOf(m.id, mix ? [] : job.mixes)
+        const what = measuredOf(m.id, mix ? [] : job.mixes, tables)
         if (!what) return []
         const { twelfths, scoopTwelfths, litres } = m
         const other = made && job.otherwise.find((o) => o.batch === index && o.materialId === m.id)
         if (!other) return [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }]
-        const instead = other.instead && measuredOf(other.instead.materialId, job.mixes)
+        const instead = other.instead && measuredOf(other.instead.materialId, job.mixes, tables)
         const lineOf = (id: string, of: Measured, litres: number): CardLine[] =>
           litres > 0
             ? [{ kind: 'measure', id, what: of, ...byBucket(litres, job.plan), litres, changed: true }]
@@ -99,7 +106,7 @@ export function batchCards(
       /** What the batch makes over what was planned; of lime, by what it asks for now. */
       const moreOf = (dressingId: string) =>
         (blendLitres / batch.blendLitres) *
-        (made && limeById(dressingId) && quantities.limeGramsPerLitre > 0
+        (made && limeIn(tables, dressingId) && quantities.limeGramsPerLitre > 0
           ? made.limeGramsPerLitre / quantities.limeGramsPerLitre
           : 1)
       for (const { id, dressingId, name, bulkDensity, gramsPerLitre, into: stretches, beds } of doses) {
@@ -128,7 +135,7 @@ export function batchCards(
   }
   return [
     ...quantities.first.flatMap(({ mix, plan }) =>
-      cardsOf(mix, plan, dosesIn(mix, plan.blendLitres), (id) => `${mix.id}/${id}`),
+      cardsOf(mix, plan, dosesIn(mix, plan.blendLitres, tables), (id) => `${mix.id}/${id}`),
     ),
     ...cardsOf(null, quantities.plan, blendedDoses(job, quantities), (id) => id),
   ]

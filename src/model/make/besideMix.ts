@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { LAYERS } from '@/core/filling'
 import { volumeBetween } from '@/core/geometry'
 import { mixNeededFor } from '../garden/mixNeededFor'
@@ -8,8 +9,8 @@ const boughtFor = (layer: Layer): string | null =>
   layer.kind === 'material' ? layer.materialId : layer.kind === 'logs' ? null : LAYERS[layer.kind].material
 
 /** What lies under and on the mix of one container, by material, litres. */
-function inOne({ spec, sunkBy }: JobBed): { id: string; litres: number }[] {
-  const needed = mixNeededFor({ spec, sunkBy })
+function inOne({ spec, sunkBy }: JobBed, tables: Tables): { id: string; litres: number }[] {
+  const needed = mixNeededFor({ spec, sunkBy }, tables)
   if (!needed.ok) return []
   const list: { id: string; litres: number }[] = []
   let from = 0
@@ -28,10 +29,11 @@ function inOne({ spec, sunkBy }: JobBed): { id: string; litres: number }[] {
  * Litres of each material that lie under or on the mix of a job, loose; a bed that is topped up has its layers
  * already, and a set amount fills no bed.
  */
-export function besideMix(job: Job): Map<string, number> {
+export function besideMix(job: Job, tables: Tables): Map<string, number> {
   const litres = new Map<string, number>()
   if (job.amount !== null) return litres
   for (const bed of job.fills)
-    for (const { id, litres: one } of inOne(bed)) litres.set(id, (litres.get(id) ?? 0) + one * bed.count)
+    for (const { id, litres: one } of inOne(bed, tables))
+      litres.set(id, (litres.get(id) ?? 0) + one * bed.count)
   return litres
 }

@@ -1,16 +1,18 @@
 import type { Quantities } from './quantities'
 import { limesByShare } from '@/model/mix/prepareRecipe'
+import type { LimeAmount } from '@/model/mix/question'
 import { isDose } from '@/core/amounts'
-import { dressingById } from '@/core/data/dressings'
+import type { Tables } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
 import { bedsOfLine, isForSome, stretchesOf, type Stretch } from '@/model/garden/pile'
 import type { InnerMix, Job, JobBed } from '@/model/garden/schemas'
 /** Lime and dressings that go into a finished mix. */
-export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
+export function dosesIn(mix: InnerMix, litres: number, tables: Tables): BlendedDose[] {
   const { gramsPerLitre, dolomiteShare } = mix.lime
   return [
-    ...limeDoses(gramsPerLitre, dolomiteShare, litres),
+    ...limeDoses({ gramsPerLitre, dolomiteShare }, litres, tables),
     ...mix.dressings.flatMap((d): BlendedDose[] => {
-      const dressing = dressingById(d.dressingId)
+      const dressing = dressingIn(tables, d.dressingId)
       return dressing && d.gramsPerLitre > 0
         ? [
             {
@@ -28,13 +30,13 @@ export function dosesIn(mix: InnerMix, litres: number): BlendedDose[] {
   ]
 }
 const limeDoses = (
-  gramsPerLitre: number,
-  dolomiteShare: number,
+  { gramsPerLitre, dolomiteShare }: LimeAmount,
   litres: number,
+  tables: Tables,
   limeId?: string,
 ): BlendedDose[] =>
   isDose(gramsPerLitre)
-    ? limesByShare(dolomiteShare, limeId)
+    ? limesByShare(dolomiteShare, tables, limeId)
         .filter((c) => c.share > 0)
         .map(({ lime, share }) => ({
           id: lime.id,
@@ -66,12 +68,18 @@ export const litresOf = ({ into }: Pick<BlendedDose, 'into'>): number =>
 
 /** What is stirred in with every batch, or with some of the litres where only part of the mix gets it. */
 export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
+  const { tables } = quantities
   const all = quantities.plan.blendLitres
   return [
-    ...limeDoses(quantities.limeGramsPerLitre, job.lime.dolomiteShare, all, job.lime.limeId),
+    ...limeDoses(
+      { gramsPerLitre: quantities.limeGramsPerLitre, dolomiteShare: job.lime.dolomiteShare },
+      all,
+      tables,
+      job.lime.limeId,
+    ),
     ...job.dressings.flatMap((line): BlendedDose[] => {
       const { id, dressingId, gramsPerLitre, place } = line
-      const dressing = dressingById(dressingId)
+      const dressing = dressingIn(tables, dressingId)
       if (!dressing || place.kind !== 'throughout' || !(gramsPerLitre > 0)) return []
       return [
         {
@@ -80,7 +88,7 @@ export function blendedDoses(job: Job, quantities: Quantities): BlendedDose[] {
           name: dressing.name,
           bulkDensity: dressing.bulkDensity.value,
           gramsPerLitre,
-          into: stretchesOf(job, line).map(({ from, to }) => ({ from: from * all, to: to * all })),
+          into: stretchesOf(job, line, tables).map(({ from, to }) => ({ from: from * all, to: to * all })),
           beds: isForSome(job, line) ? bedsOfLine(job, line) : null,
         },
       ]

@@ -1,10 +1,10 @@
 import { volumeBetween } from '@/core/geometry'
 import type { MixNeeded } from '@/core/filling'
-import { dressingById } from '@/core/data/dressings'
+import { dressingIn } from '@/core/data/dressings'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { dosesIn, blendedDoses, litresOf } from './blendedDoses'
 import { bedsOfLine } from '@/model/garden/pile'
-import { limeById } from '@/core/data'
+import { limeIn, type Tables } from '@/core/data'
 import type { Quantities } from './quantities'
 import type { DressingPlace, Job, DressingLine, JobBed } from '@/model/garden/schemas'
 export interface DoseTotal {
@@ -17,8 +17,9 @@ export interface DoseTotal {
 }
 /** Grams of each lime and dressing over the whole job, wherever they go. */
 export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
+  const { tables } = quantities
   const stirredIn = [
-    ...quantities.first.flatMap(({ mix, plan }) => dosesIn(mix, plan.blendLitres)),
+    ...quantities.first.flatMap(({ mix, plan }) => dosesIn(mix, plan.blendLitres, tables)),
     ...blendedDoses(job, quantities),
   ]
   const blended = new Map<string, DoseTotal>()
@@ -26,12 +27,12 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
     const { dressingId: id, name, bulkDensity, gramsPerLitre } = dose
     const grams = gramsPerLitre * litresOf(dose) + (blended.get(id)?.grams ?? 0)
     const place = { kind: 'throughout' } as const
-    blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeById(id) !== undefined })
+    blended.set(id, { id, name, bulkDensity, grams, place, isLime: limeIn(tables, id) !== undefined })
   }
   const later = job.dressings.flatMap((line): DoseTotal[] => {
-    const dressing = dressingById(line.dressingId)
+    const dressing = dressingIn(tables, line.dressingId)
     if (!dressing || line.place.kind === 'throughout' || !(line.gramsPerLitre > 0)) return []
-    const grams = dosesToEach(job, line).reduce((sum, d) => sum + d.grams * d.fill.count, 0)
+    const grams = dosesToEach(job, line, tables).reduce((sum, d) => sum + d.grams * d.fill.count, 0)
     const { id, name } = dressing
     return [
       {
@@ -50,9 +51,13 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
 /**
  * Grams of a line that goes on top, into the hole or on later, for one container of each bed that can be worked out.
  */
-export const dosesToEach = (job: Pick<Job, 'fills'>, line: DressingLine): { fill: JobBed; grams: number }[] =>
+export const dosesToEach = (
+  job: Pick<Job, 'fills'>,
+  line: DressingLine,
+  tables: Tables,
+): { fill: JobBed; grams: number }[] =>
   bedsOfLine(job, line).flatMap((fill) => {
-    const needed = mixNeededFor(fill)
+    const needed = mixNeededFor(fill, tables)
     return needed.ok ? [{ fill, grams: dosePerContainer(line, fill, needed.value) }] : []
   })
 

@@ -1,3 +1,4 @@
+import { dressingIn } from '@/core/data/dressings'
 import type { Quantities } from './quantities'
 import { dosePerContainer } from './doseTotals'
 import { inBed } from '@/model/garden/garden'
@@ -17,10 +18,10 @@ export type FillingDo =
   /** Loose mix to tip in, and the level it comes to below the rim. */
   | { code: 'lift'; number: number; of: number; loose: number; belowRim: number; pile: Pile | null }
   | { code: 'root-ball'; litres: number; cropId: string | null }
-  /** Grams for one container, worked into its top. */
-  | { code: 'dress'; dressingId: string; grams: number; depth: number }
+  /** Grams for one container, worked into its top; bulk density in g/mL. */
+  | { code: 'dress'; dressingId: string; bulkDensity: number; grams: number; depth: number }
   /** Grams for one container, shared among its planting holes. */
-  | { code: 'dress-holes'; dressingId: string; grams: number }
+  | { code: 'dress-holes'; dressingId: string; bulkDensity: number; grams: number }
   /** What grows in it; null where nobody said. */
   | { code: 'plant'; cropId: string | null }
   | { code: 'water-in' }
@@ -99,11 +100,12 @@ export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
       if ((place.kind !== 'top' && place.kind !== 'hole') || !isForBed(job, line, fill.id)) continue
       const grams = dosePerContainer(line, fill, plan)
       if (!(grams > 0)) continue
+      const bulkDensity = dressingIn(quantities.tables, dressingId)?.bulkDensity.value ?? 1
       list.push([
         `dress-${id}`,
         place.kind === 'top'
-          ? { code: 'dress', dressingId, grams, depth: place.depth }
-          : { code: 'dress-holes', dressingId, grams },
+          ? { code: 'dress', dressingId, bulkDensity, grams, depth: place.depth }
+          : { code: 'dress-holes', dressingId, bulkDensity, grams },
       ])
     }
     if (plan.rootBalls === 0) list.push(['plant', { code: 'plant', cropId }])

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
@@ -69,8 +70,8 @@ const gardenOf = (items: readonly ShelfItem[] = SHELF): Map<string, AnyData> =>
     ['settings', DEFAULT_SETTINGS],
     ...items.map((i) => [shelfKey(i.materialId), i] as const),
   ])
-const q = valueOf(quantitiesOf(job))
-const prepared = valueOf(prepareJob(job))
+const q = valueOf(quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)))
+const prepared = valueOf(prepareJob(job, undefined, PUBLISHED))
 const list = shoppingList(gardenOf(), q)
 
 describe('money', () => {
@@ -82,7 +83,7 @@ describe('money', () => {
         fc.array(fc.nat(20_000), { minLength: 12, maxLength: 12 }),
         (seed, numbers) => {
           const random = randomJob(seed)
-          const quantities = quantitiesOf(random.job)
+          const quantities = quantitiesOf(random.job, prepareJob(random.job, undefined, PUBLISHED))
           if (!quantities.ok) return
           jobs++
           const garden = gardenOf(
@@ -214,10 +215,15 @@ describe('money', () => {
 
 describe('buying', () => {
   test('a batch may be what one bag makes', () => {
-    const bags = vesselsFor(job, list).filter((v) => v.bag !== undefined)
+    const bags = vesselsFor(job, list, PUBLISHED).filter((v) => v.bag !== undefined)
     expect(bags.map((b) => b.id)).toEqual(['bag:peat_medium', 'bag:perlite_coarse'])
     for (const bag of bags) {
-      const plan = valueOf(quantitiesOf({ ...job, plan: { ...job.plan, vessel: bag.litres } })).plan
+      const plan = valueOf(
+        quantitiesOf(
+          { ...job, plan: { ...job.plan, vessel: bag.litres } },
+          prepareJob({ ...job, plan: { ...job.plan, vessel: bag.litres } }, undefined, PUBLISHED),
+        ),
+      ).plan
       const [id] = [bag.id.slice('bag:'.length)]
       const first = plan.batches[0]!.measures.find((m) => m.id === id)!
       expect(first.litres).toBeLessThanOrEqual(bag.bag! * 1.06)
@@ -390,7 +396,7 @@ describe('the timetable', () => {
   const place: Place = startingPlace(CLIMATES[0]!)
   const at = (over: Partial<Job>, today = '2026-04-10', where: Place | undefined = place) => {
     const one = { ...job, ...over }
-    const quantities = valueOf(quantitiesOf(one))
+    const quantities = valueOf(quantitiesOf(one, prepareJob(one, undefined, PUBLISHED)))
     return timetable({
       job: one,
       place: where,
@@ -464,7 +470,7 @@ describe('the timetable', () => {
   })
   test('the grower’s own compost wants what the one it is like wants', () => {
     const one = { ...job, mixOn: '2026-04-20' }
-    const quantities = valueOf(quantitiesOf(one))
+    const quantities = valueOf(quantitiesOf(one, prepareJob(one, undefined, PUBLISHED)))
     const own = shoppingList(gardenOf([]), quantities).map((l) =>
       l.material.id === 'peat_medium' ? { ...l, material: { ...l.material, id: 'own:peat' } } : l,
     )
@@ -592,37 +598,36 @@ describe('made otherwise', () => {
 describe('at the tub', () => {
   const evaluation = q.asMeasured
   const bands = prepared.bands
-  const litres = q.plan.batches[0]!.blendLitres
+  const read = { job, bands, evaluation, blendLitres: q.plan.batches[0]!.blendLitres, tables: PUBLISHED }
   test('a pH lower than expected asks for lime, in grams and spoons; once it is in, for none', () => {
-    const expected = valueOf(phCheck(job, bands, evaluation, litres, { value: 6, day: 7 })).expected
+    const expected = valueOf(phCheck(read, { value: 6, day: 7 })).expected
     const low = { value: expected - 0.6, day: 7 }
-    const check = valueOf(phCheck(job, bands, evaluation, litres, low))
+    const check = valueOf(phCheck(read, low))
     expect(check.add!.dressingId).toMatch(/^lime_/)
     expect(check.add!.grams).toBeGreaterThan(20)
     expect(check.withIt).toBeCloseTo(job.lime.target, 1)
     expect(phCheckText(check, low.value, 'metric').text).toMatch(
       /was expected: 0\.6 lower\. By itself .* Stir in .* tablespoon/,
     )
-    const fine = valueOf(phCheck(job, bands, evaluation, litres, { value: expected, day: 7 }))
+    const fine = valueOf(phCheck(read, { value: expected, day: 7 }))
     expect(fine.add).toBeNull()
     expect(phCheckText(fine, expected, 'us').action).toBe('')
   })
   test('lime put in after a reading counts for the next one', () => {
     const low = { value: 4.6, day: 3 }
-    const check = valueOf(phCheck(job, bands, evaluation, litres, low))
+    const check = valueOf(phCheck(read, low))
     const added = check.add!
-    const later = valueOf(
-      phCheck(job, bands, evaluation, litres, { value: check.withIt - 0.1, day: 42 }, [added]),
-    )
+    const later = valueOf(phCheck(read, { value: check.withIt - 0.1, day: 42 }, [added]))
     expect(later.add).toBeNull()
   })
   test('one far too high asks for sulfur', () => {
     const check = valueOf(
       phCheck(
-        { ...job, cropId: 'blueberry', lime: { ...job.lime, mode: 'none' } },
-        { pH: { low: 4.5, high: 5.5 } },
-        evaluation,
-        litres,
+        {
+          ...read,
+          job: { ...job, cropId: 'blueberry', lime: { ...job.lime, mode: 'none' } },
+          bands: { pH: { low: 4.5, high: 5.5 } },
+        },
         { value: 7.4, day: 40 },
       ),
     )
@@ -676,7 +681,7 @@ test('a label says what is in a pot within its lines, with what was read before 
   for (const key of garden.keys()) {
     if (!key.startsWith('job/')) continue
     const one = garden.get(key) as Job
-    const quantities = quantitiesOf(one)
+    const quantities = quantitiesOf(one, prepareJob(one, undefined, PUBLISHED))
     if (!quantities.ok) continue
     for (const units of ['metric', 'us'] as const) {
       const label = labelText(one, one.fills[0]!, quantities.value, undefined, units)

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { nextStation } from '@/stations'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { prepareJob, evaluateJob } from '@/model/mix/evaluateJob'
@@ -30,7 +31,7 @@ const job: Job = {
   ],
 }
 const quantities = (j: Job = job) => {
-  const q = quantitiesOf(j)
+  const q = quantitiesOf(j, prepareJob(j, undefined, PUBLISHED))
   if (!q.ok) throw new Error(q.problem.code)
   return q.value
 }
@@ -83,15 +84,23 @@ describe('a job worked out', () => {
     expect(q.needed[3]!.washedIn).toBeGreaterThan(50)
     // Judged in the first unless told otherwise; a layer below is judged with it.
     expect(q.asWritten.mixDepth).toBeCloseTo(29, 9)
-    const elsewhere = evaluateJob({ ...job, fills: [...job.fills, layered], judgedIn: 'i' })
+    const elsewhere = evaluateJob(
+      { ...job, fills: [...job.fills, layered], judgedIn: 'i' },
+      undefined,
+      PUBLISHED,
+    )
     expect(elsewhere.ok && elsewhere.value.mixDepth).toBeCloseTo(16, 9)
   })
   test('limes to the target, to a weight, or not at all', () => {
-    const toTarget = evaluateJob(job)
+    const toTarget = evaluateJob(job, undefined, PUBLISHED)
     expect(toTarget.ok && toTarget.value.lime.pH).toBeCloseTo(6.4, 1)
-    const fixed = prepareJob({ ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 3 } })
+    const fixed = prepareJob(
+      { ...job, lime: { ...job.lime, mode: 'fixed', gramsPerLitre: 3 } },
+      undefined,
+      PUBLISHED,
+    )
     expect(fixed.ok && fixed.value.lime.own.gramsPerLitre).toBe(3)
-    const none = evaluateJob({ ...job, lime: { ...job.lime, mode: 'none' } })
+    const none = evaluateJob({ ...job, lime: { ...job.lime, mode: 'none' } }, undefined, PUBLISHED)
     expect(none.ok && none.value.lime.pH).toBeCloseTo(none.ok ? none.value.blend.pH : 0, 9)
   })
   const wrong: [string, Partial<Job>, string][] = [
@@ -108,7 +117,7 @@ describe('a job worked out', () => {
     ['a bucket of nothing', { plan: { ...job.plan, bucket: 0 } }, 'size-not-positive'],
   ]
   test.each(wrong)('refuses %s', (_what, change, code) => {
-    const q = quantitiesOf({ ...job, ...change })
+    const q = quantitiesOf({ ...job, ...change }, prepareJob({ ...job, ...change }, undefined, PUBLISHED))
     expect(!q.ok && q.problem.code).toBe(code)
   })
 })
@@ -138,7 +147,7 @@ describe('batch cards and shopping', () => {
       const q = quantities(one)
       const limed = doseTotals(one, q).filter((d) => d.isLime)
       expect(limed.map((d) => d.id)).toEqual([id])
-      const bare = evaluateJob({ ...one, lime: { ...one.lime, mode: 'none' } })
+      const bare = evaluateJob({ ...one, lime: { ...one.lime, mode: 'none' } }, undefined, PUBLISHED)
       expect(bare.ok && q.asWritten.lime.pH > bare.value.lime.pH, id).toBe(true)
     }
     // Slow lime takes more of it for the same pH.
@@ -147,12 +156,15 @@ describe('batch cards and shopping', () => {
     )
     const hydrated = of('lime_hydrated')
     const dose = quantities(hydrated).limeGramsPerLitre
-    const mix = innerMixOf(hydrated, { gramsPerLitre: dose, dolomiteShare: 0 }, 'mix:h', 'H', {
-      kind: 'made',
-    })
+    const mix = innerMixOf(
+      hydrated,
+      { gramsPerLitre: dose, dolomiteShare: 0 },
+      { id: 'mix:h', name: 'H', origin: { kind: 'made' } },
+      PUBLISHED,
+    )
     if (!mix.ok) throw new Error(mix.problem.code)
-    const inside = evaluateJob({ ...job, ...recipeOfMix(mix.value) })
-    const alone = evaluateJob(hydrated)
+    const inside = evaluateJob({ ...job, ...recipeOfMix(mix.value) }, undefined, PUBLISHED)
+    const alone = evaluateJob(hydrated, undefined, PUBLISHED)
     expect(inside.ok && alone.ok && Math.abs(inside.value.lime.pH - alone.value.lime.pH)).toBeLessThan(0.1)
   })
   test('lime given as a dressing moves pH', () => {
@@ -169,7 +181,7 @@ describe('batch cards and shopping', () => {
         },
       ],
     }
-    const [a, b] = [evaluateJob(bare), evaluateJob(shells)]
+    const [a, b] = [evaluateJob(bare, undefined, PUBLISHED), evaluateJob(shells, undefined, PUBLISHED)]
     if (!a.ok || !b.ok) throw new Error('no answer')
     expect(b.value.lime.pH).toBeGreaterThan(a.value.lime.pH + 0.1)
     expect(b.value.lime.movers.map((m) => m.id)).toEqual(['oyster_shell'])
@@ -190,7 +202,7 @@ describe('batch cards and shopping', () => {
           },
         ],
       }
-      const q = quantitiesOf(half)
+      const q = quantitiesOf(half, prepareJob(half, undefined, PUBLISHED))
       if (!q.ok) throw new Error(q.problem.code)
       const doses = batchCards(half, q.value).flatMap((c) =>
         c.lines.flatMap((l) => (l.kind === 'dose' && l.id === 'crf_5_6' ? [l] : [])),
@@ -208,10 +220,10 @@ describe('batch cards and shopping', () => {
     const [bed] = job.fills
     const three = ['a', 'b', 'c'].map((id, i) => ({ ...bed!, id, bedId: null, count: i + 1 }))
     const only = { ...job, fills: three, dressings: [{ ...lineOf('crf_5_6', 4), beds: ['a', 'c'] }] }
-    const q = quantitiesOf(only)
+    const q = quantitiesOf(only, prepareJob(only, undefined, PUBLISHED))
     if (!q.ok) throw new Error(q.problem.code)
-    expect(shareOfLine(only, only.dressings[0]!)).toBeCloseTo(4 / 6, 9)
-    expect(stretchesOf(only, only.dressings[0]!)).toHaveLength(2)
+    expect(shareOfLine(only, only.dressings[0]!, PUBLISHED)).toBeCloseTo(4 / 6, 9)
+    expect(stretchesOf(only, only.dressings[0]!, PUBLISHED)).toHaveLength(2)
     const doses = batchCards(only, q.value).flatMap((c) =>
       c.lines.flatMap((l) => (l.kind === 'dose' && l.id === 'crf_5_6' ? [l] : [])),
     )
@@ -220,12 +232,13 @@ describe('batch cards and shopping', () => {
     expect(doseTotals(only, q.value).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(expected, 6)
     expect(doses.every((d) => d.beds?.map((b) => b.id).join() === 'a,c')).toBe(true)
     // The mix is judged with it in a bed that gets it, and without in one that does not.
-    const doseIn = (judgedIn: string) => questionOfJob({ ...only, judgedIn }).recipe.dressings.length
+    const doseIn = (judgedIn: string) =>
+      questionOfJob({ ...only, judgedIn }, undefined, PUBLISHED).recipe.dressings.length
     expect([doseIn('a'), doseIn('b'), doseIn('c')]).toEqual([1, 0, 1])
     // On top, only those beds get it; a line for beds that are gone is for all.
     const top = { ...only.dressings[0]!, place: { kind: 'top' as const, depth: 5 } }
-    expect(dosesToEach(only, top).map((d) => d.fill.id)).toEqual(['a', 'c'])
-    expect(dosesToEach(only, { ...top, beds: ['x'] })).toHaveLength(3)
+    expect(dosesToEach(only, top, PUBLISHED).map((d) => d.fill.id)).toEqual(['a', 'c'])
+    expect(dosesToEach(only, { ...top, beds: ['x'] }, PUBLISHED)).toHaveLength(3)
     const lift = (i: number) => fillingCards(only, q.value)[i]!.steps.find((s) => s.do.code === 'lift')!.do
     expect(lift(0)).toMatchObject({ pile: { dressingIds: ['crf_5_6'] } })
     expect(lift(1)).toMatchObject({ pile: { dressingIds: [] } })
@@ -242,16 +255,16 @@ describe('batch cards and shopping', () => {
       cover: { materialId: 'compost_green', thickness: 2 },
     }
     const layered = { ...job, fills: [{ ...bed!, bedId: null, spec, count: 2 }] }
-    const q = quantitiesOf(layered)
+    const q = quantitiesOf(layered, prepareJob(layered, undefined, PUBLISHED))
     if (!q.ok) throw new Error(q.problem.code)
     expect([...q.value.beside.keys()].sort()).toEqual(['compost_green', 'expanded_clay', 'gravel_pea'])
     const list = shoppingList(new Map(), q.value)
     const compost = list.find((l) => l.material.id === 'compost_green')!
     expect(compost.beside).toBeCloseTo(2 * q.value.needed[0]!.cover, 9)
     expect(compost.litres).toBeGreaterThan(compost.beside)
-    expect([...besideMix({ ...layered, amount: 40 }).keys()]).toEqual([])
+    expect([...besideMix({ ...layered, amount: 40 }, PUBLISHED).keys()]).toEqual([])
     const topped = { ...layered, fills: [{ ...layered.fills[0]!, sunkBy: 4 }] }
-    expect([...besideMix(topped).keys()]).toEqual(['compost_green'])
+    expect([...besideMix(topped, PUBLISHED).keys()]).toEqual(['compost_green'])
     const steps = fillingCards(layered, q.value)[0]!.steps.map((s) => s.do.code)
     expect(steps).toContain('cover')
   })

@@ -1,4 +1,5 @@
 import { countProblem } from '@/core/amounts'
+import type { Tables } from '@/core/data'
 import { exactly, planBatches, type BatchPlan } from '@/core/batch'
 import type { Evaluation } from '@/core/evaluate'
 import type { MixNeeded } from '@/core/filling'
@@ -6,7 +7,6 @@ import { fail, succeed, type Outcome } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { InnerMix, Job, Part } from '../garden/schemas'
-import { prepareJob } from '../mix/evaluateJob'
 import { answer, evaluatePrepared, type PreparedMix } from '../mix/prepare'
 import { flatOf } from '../mix/prepareRecipe'
 import { linesOf } from '../mix/questionOfJob'
@@ -39,6 +39,8 @@ export interface Quantities {
   /** The mix as it will be measured, rounding included. */
   asMeasured: Evaluation
   asWritten: Evaluation
+  /** The rows it was worked out with. */
+  tables: Tables
 }
 
 /** What is wrong with litres asked for whatever the containers take, if anything. */
@@ -49,11 +51,11 @@ export function amountProblem(litres: number): Problem | null {
 }
 
 /** Mix a job asks for, settling counted in, litres; null while a bed or its number is wrong. */
-export function mixWanted(job: Job): number | null {
+export function mixWanted(job: Job, tables: Tables): number | null {
   if (job.amount !== null) return amountProblem(job.amount) ? null : job.amount
   let inPlace = 0
   for (const bed of job.fills) {
-    const one = mixNeededFor(bed)
+    const one = mixNeededFor(bed, tables)
     if (!one.ok || countProblem(bed.count)) return null
     inPlace += one.value.net * bed.count
   }
@@ -95,12 +97,12 @@ function batchesOf(
 }
 
 /** Finished mixes that are made for the job, with their own batches. Errors: those of `flatOf` and `planBatches`. */
-function madeFirst(job: Job, plan: BatchPlan): Outcome<MadeFirst[]> {
+function madeFirst(job: Job, plan: BatchPlan, tables: Tables): Outcome<MadeFirst[]> {
   const first: MadeFirst[] = []
   for (const mix of job.mixes) {
     const total = plan.totals.find((t) => t.id === mix.id)
     if (mix.origin.kind !== 'made' || !total) continue
-    const flat = flatOf(linesOf(mix.parts), [])
+    const flat = flatOf(linesOf(mix.parts), [], tables)
     if (!flat.ok) return flat
     const own = batchesOf(mix.parts, flat.value.lossHere, total.litres, job.plan)
     if (!own.ok) return own
@@ -133,17 +135,18 @@ function evaluateMeasured({ question, lime }: PreparedMix, plan: BatchPlan): Out
  */
 export function quantitiesOf(
   job: Job,
-  prepared: Outcome<PreparedMix> = prepareJob(job),
+  prepared: Outcome<PreparedMix>,
   written: Outcome<Evaluation> = prepared.ok ? evaluatePrepared(prepared.value) : prepared,
 ): Outcome<Quantities> {
   if (!prepared.ok) return prepared
   if (!written.ok) return written
+  const { tables } = prepared.value.question
   let inPlace = 0
   const needed: MixNeeded[] = []
   for (const bed of job.fills) {
     const wrong = countProblem(bed.count)
     if (wrong) return fail(wrong)
-    const one = mixNeededFor(bed)
+    const one = mixNeededFor(bed, tables)
     if (!one.ok) return one
     needed.push(one.value)
     inPlace += one.value.net * bed.count
@@ -160,7 +163,7 @@ export function quantitiesOf(
   const { flat, lime } = prepared.value
   const plan = batchesOf(job.parts, flat.lossHere, toBlend, job.plan)
   if (!plan.ok) return plan
-  const first = madeFirst(job, plan.value)
+  const first = madeFirst(job, plan.value, tables)
   if (!first.ok) return first
   const asMeasured = evaluateMeasured(prepared.value, plan.value)
   if (!asMeasured.ok) return asMeasured
@@ -169,7 +172,7 @@ export function quantitiesOf(
     {
       first: first.value,
       needed,
-      beside: besideMix(job),
+      beside: besideMix(job, tables),
       inPlace: toBlend / (1 + settling),
       toBlend,
       plan: plan.value,
@@ -177,6 +180,7 @@ export function quantitiesOf(
       lossHere: 1 - plan.value.blendLitres / measured,
       asMeasured: asMeasured.value,
       asWritten: written.value,
+      tables,
     },
     ...written.notes,
     ...prepared.notes,

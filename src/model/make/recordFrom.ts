@@ -4,17 +4,17 @@ import { batchCards, type BatchCard } from './batchCard'
 import { totalsAsMade, type MadeMix } from './asMade'
 import type { Money } from './money'
 import type { BatchPlan } from '@/core/batch'
-import { dressingById } from '@/core/data/dressings'
+import { dressingIn } from '@/core/data/dressings'
 import { asJudged, judgedBed } from '@/model/garden/garden'
 import { mixIn } from '@/model/mix/innerMix'
-import { materialById } from '@/core/data'
+import { materialIn, type Tables } from '@/core/data'
 import type { Job, MixRecord } from '@/model/garden/schemas'
 
 /** A finished mix is written down with what is in it: it may be gone when the record is read. */
-function measuredName(job: Job, id: string): string {
+function measuredName(job: Job, id: string, tables: Tables): string {
   const mix = mixIn(job, id)
-  if (!mix) return materialById(id)?.name ?? id
-  const inside = mix.parts.map((p) => materialById(p.materialId)?.name ?? p.materialId).join(', ')
+  if (!mix) return materialIn(tables, id)?.name ?? id
+  const inside = mix.parts.map((p) => materialIn(tables, p.materialId)?.name ?? p.materialId).join(', ')
   return `${mix.name} (${inside})`.slice(0, 200)
 }
 
@@ -88,7 +88,7 @@ export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRec
         : [],
     measured: totals.map((t) => ({
       materialId: t.id,
-      materialName: measuredName(job, t.id),
+      materialName: measuredName(job, t.id, quantities.tables),
       twelfths: Math.round((t.litres / job.plan.bucket) * 12),
       litres: t.litres,
       ...costed(t.id),
@@ -113,7 +113,7 @@ export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRec
     readings: job.readings,
     corrections: job.corrections.map((c) => ({
       ...c,
-      dressingName: dressingById(c.dressingId)?.name ?? c.dressingId,
+      dressingName: dressingIn(quantities.tables, c.dressingId)?.name ?? c.dressingId,
     })),
     otherwise: told.otherwise ?? [],
     predicted: {

@@ -1,8 +1,9 @@
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import type { ShelfChange } from '../garden/commands'
 import { dressingPackOf, type Garden } from '../garden/garden'
 import type { DressingPack, ShelfItem } from '../garden/schemas'
 import { dressingEntry, shelfEntry } from '../garden/shelfEntry'
+import { tablesOf } from '../garden/tables'
 import type { Bought, DoseLine, ShoppingLine } from './shoppingList'
 
 /** What was bought, as it stands on the shelf then. Mixes in bags are not kept there. */
@@ -10,7 +11,7 @@ export function shelvedOf(garden: Garden, bought: readonly Bought[]): ShelfChang
   const materials: ShelfItem[] = []
   const dressings: DressingPack[] = []
   for (const { id, amount } of bought) {
-    const material = materialById(id)
+    const material = materialIn(tablesOf(garden), id)
     if (material) {
       const item = shelfEntry(garden, material)
       if (amount > 0) materials.push({ ...item, stock: item.stock + amount })
@@ -73,7 +74,7 @@ export function leftOver(
       return leftOf(l.material.id, 'litres', l.stock, l.bought, into, l.purchase.litres)
     }),
     ...[...used].flatMap(([id, litres]) => {
-      const material = listed.has(id) ? undefined : materialById(id)
+      const material = listed.has(id) ? undefined : materialIn(tablesOf(garden), id)
       return material ? leftOf(id, 'litres', shelfEntry(garden, material).stock, null, litres, 0) : []
     }),
     ...doses.flatMap(({ id, bought, purchase, stock }) =>
@@ -87,7 +88,7 @@ export function shelfWith(garden: Garden, left: ReadonlyMap<string, number>): Sh
   const materials: ShelfItem[] = []
   const dressings: DressingPack[] = []
   for (const [id, stock] of left) {
-    const material = materialById(id)
+    const material = materialIn(tablesOf(garden), id)
     const amount = Math.max(0, Number(stock.toFixed(3)))
     if (material) materials.push({ ...shelfEntry(garden, material), stock: amount })
     else if (dressingPackOf(garden, id)) dressings.push({ ...dressingEntry(garden, id), stock: amount })

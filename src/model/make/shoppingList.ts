@@ -12,7 +12,8 @@ import {
   shedsWaterWhenDry,
   WETTING_AGENT_ML_PER_LITRE,
 } from '@/core/batch'
-import { type Material, materialById } from '@/core/data'
+import { type Material, materialIn } from '@/core/data'
+import { tablesOf } from '../garden/tables'
 
 /** Packs of one size to buy. */
 export interface PackLine {
@@ -73,8 +74,9 @@ export function shoppingList(
   quantities: Quantities | readonly Quantities[],
   { lost, bought }: Gathering = NOTHING_GATHERED,
 ): ShoppingLine[] {
+  const tables = tablesOf(garden)
   return totalsOf([quantities].flat() as Quantities[]).flatMap(({ id, litres, beside }) => {
-    const material = materialById(id)
+    const material = materialIn(tables, id)
     if (!material) return []
     const item = shelfEntry(garden, material)
     const offers = offersOf(item).map((offer) => ({

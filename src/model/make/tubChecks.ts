@@ -1,4 +1,5 @@
-import { dressingById } from '@/core/data/dressings'
+import type { Tables } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
 import { acidForTarget, JUDGED_AFTER, limeForReading, mixAsRead, READING_TELLS } from '@/core/chemistry'
 import type { Evaluation } from '@/core/evaluate'
 import { convertExtract } from '@/core/nutrients'
@@ -14,10 +15,19 @@ export interface PHCheck {
   /** Where the batch goes to by itself, six weeks on. */
   goesTo: number
   target: number
-  /** What to stir in, grams for the batch; null where nothing is. */
-  add: { dressingId: string; grams: number } | null
+  /** What to stir in, grams for the batch, and its bulk density, g/mL; null where nothing is. */
+  add: { dressingId: string; grams: number; bulkDensity: number } | null
   /** Where it goes to with that. */
   withIt: number
+}
+
+/** A batch that is read: the job and what it is judged by, how it was worked out, litres of mix. */
+export interface BatchInHand {
+  job: Job
+  bands: Pick<Bands, 'pH'>
+  evaluation: Evaluation
+  blendLitres: number
+  tables: Tables
 }
 
 /** An acidifier every table has, for a mix that is too limy. */
@@ -32,14 +42,11 @@ const targetOf = (job: Job, { pH }: Pick<Bands, 'pH'>) =>
  * lime that is in it. Errors: those of `limeForReading` and `acidForTarget`.
  */
 export function phCheck(
-  job: Job,
-  bands: Pick<Bands, 'pH'>,
-  evaluation: Evaluation,
-  blendLitres: number,
+  { job, bands, evaluation, blendLitres, tables }: BatchInHand,
   reading: Pick<Reading, 'value' | 'day'>,
   corrections: readonly Pick<Correction, 'dressingId' | 'grams'>[] = [],
 ): Outcome<PHCheck> {
-  const choice = limesByShare(job.lime.dolomiteShare, job.lime.limeId)
+  const choice = limesByShare(job.lime.dolomiteShare, tables, job.lime.limeId)
   const added = corrections.flatMap(({ dressingId, grams }) => {
     const lime = choice.find((c) => c.lime.id === dressingId)?.lime
     return lime ? [{ lime, gramsPerLitre: grams / blendLitres }] : []
@@ -60,13 +67,17 @@ export function phCheck(
         expected,
         goesTo,
         target,
-        add: { dressingId: main.id, grams: limeGramsPerLitre * blendLitres },
+        add: {
+          dressingId: main.id,
+          grams: limeGramsPerLitre * blendLitres,
+          bulkDensity: main.bulkDensity.value,
+        },
         withIt,
       },
       ...found.notes,
     )
   const plain = succeed({ expected, goesTo, target, add: null, withIt: goesTo }, ...found.notes)
-  const sulfur = dressingById(ACIDIFIER)
+  const sulfur = dressingIn(tables, ACIDIFIER)
   if (goesTo <= bands.pH.high + READING_TELLS || !sulfur) return plain
   const asRead = mixAsRead(evaluation.blend, given, read)
   if (!asRead.ok) return asRead
@@ -77,7 +88,11 @@ export function phCheck(
       expected,
       goesTo,
       target,
-      add: { dressingId: ACIDIFIER, grams: acid.value.gramsPerLitre * blendLitres },
+      add: {
+        dressingId: ACIDIFIER,
+        grams: acid.value.gramsPerLitre * blendLitres,
+        bulkDensity: sulfur.bulkDensity.value,
+      },
       withIt: acid.value.pH,
     },
     ...acid.notes,

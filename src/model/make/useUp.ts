@@ -1,8 +1,9 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { materialById } from '@/core/data'
+import { materialIn, type Tables } from '@/core/data'
 import type { Garden } from '../garden/garden'
 import type { Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
+import { tablesOf } from '../garden/tables'
 import { finishedMixes, linesOf } from '../mix/questionOfJob'
 import { flatOf } from '../mix/prepareRecipe'
 
@@ -15,8 +16,8 @@ export interface UseUp {
 }
 
 /** Blended litres that one loose litre of each part makes by the recipe; empty where it cannot be worked out. */
-export function mixPerLitre(job: Pick<Job, 'parts' | 'mixes'>): Map<string, number> {
-  const flat = flatOf(linesOf(job.parts), finishedMixes(job.mixes))
+export function mixPerLitre(job: Pick<Job, 'parts' | 'mixes'>, tables: Tables): Map<string, number> {
+  const flat = flatOf(linesOf(job.parts), finishedMixes(job.mixes), tables)
   if (!flat.ok) return new Map()
   const { measured, lossHere } = flat.value
   return new Map(job.parts.map((p) => [p.materialId, (measured * (1 - lossHere)) / p.twelfths]))
@@ -24,9 +25,10 @@ export function mixPerLitre(job: Pick<Job, 'parts' | 'mixes'>): Map<string, numb
 
 /** What can be used up of each material of a mix, by the pack and by what is on hand. */
 export function useUpOffers(garden: Garden, job: Job): UseUp[] {
-  const per = mixPerLitre(job)
+  const tables = tablesOf(garden)
+  const per = mixPerLitre(job, tables)
   return job.parts.flatMap(({ materialId }): UseUp[] => {
-    const material = materialById(materialId)
+    const material = materialIn(tables, materialId)
     const mix = per.get(materialId)
     if (!material || mix === undefined) return []
     const { pack, stock } = shelfEntry(garden, material)

@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { TURN_FRACTION } from '@/core/batch'
 import type { Job } from '../garden/schemas'
 import type { ShoppingLine } from './shoppingList'
@@ -19,8 +20,8 @@ const COMMON: readonly VesselChoice[] = [
 ]
 
 /** What a job may be mixed in: common things, and batches of one bag of a material each. */
-export function vesselsFor(job: Job, list: readonly ShoppingLine[]): VesselChoice[] {
-  const per = mixPerLitre(job)
+export function vesselsFor(job: Job, list: readonly ShoppingLine[], tables: Tables): VesselChoice[] {
+  const per = mixPerLitre(job, tables)
   return [
     ...COMMON,
     ...list.flatMap((l): VesselChoice[] => {

@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { defineLimits } from '@/core/limits'
 import { labelShares } from '@/core/mixing'
@@ -38,7 +39,7 @@ const ANY_DEPTH = 20
  * Errors: a bag of nothing, a price or dose below nought, an ingredient nobody knows, shares that do not add up, a pH
  * lime cannot give. Notes: ingredients that are at or above the printed pH without any lime.
  */
-export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
+export function describeBag(bag: Bag, mixId: string, tables: Tables): Outcome<DescribedBag> {
   if (!(bag.litres > 0)) return fail({ code: 'size-not-positive', field: 'bagLitres', value: bag.litres })
   const most = BAG_LIMITS.litres.value
   if (bag.litres > most)
@@ -50,7 +51,7 @@ export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
   const notes: Note[] = []
   const asMix = (of: readonly number[]): Outcome<InnerMix> => {
     const parts = partsByShare(bag.ingredients.map(({ materialId }, i) => ({ materialId, share: of[i]! })))
-    const lime = labelLime(bag, parts)
+    const lime = labelLime(bag, parts, tables)
     if (!lime.ok) return lime
     notes.push(...lime.notes)
     return succeed({
@@ -74,7 +75,7 @@ export function describeBag(bag: Bag, mixId: string): Outcome<DescribedBag> {
 }
 
 /** Lime that brings the ingredients to the pH on the label, g per litre; none where it says no pH. */
-function labelLime(bag: Bag, parts: readonly Part[]): Outcome<number> {
+function labelLime(bag: Bag, parts: readonly Part[], tables: Tables): Outcome<number> {
   const prepared = prepareRecipe(
     {
       lines: linesOf(parts),
@@ -86,7 +87,7 @@ function labelLime(bag: Bag, parts: readonly Part[]): Outcome<number> {
       },
       dressings: bag.feed ? [{ ...bag.feed, place: { kind: 'throughout' } }] : [],
     },
-    { depth: ANY_DEPTH },
+    { tables, depth: ANY_DEPTH },
   )
   return prepared.ok ? succeed(prepared.value.lime.own.gramsPerLitre, ...prepared.notes) : prepared
 }

@@ -1,3 +1,5 @@
+import { prepareJob } from '@/model/mix/evaluateJob'
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { looseLitresOfPack } from '@/core/batch'
@@ -58,7 +60,10 @@ describe('a recipe told in packs', () => {
     })
     expect(changes).toHaveLength(1)
     const after = changes[0]!.after as Job
-    const exact = quantitiesOf({ ...after, plan: { ...after.plan, rounding: 'exact' } })
+    const exact = quantitiesOf(
+      { ...after, plan: { ...after.plan, rounding: 'exact' } },
+      prepareJob({ ...after, plan: { ...after.plan, rounding: 'exact' } }, undefined, PUBLISHED),
+    )
     if (!exact.ok) throw new Error(exact.problem.code)
     expect(exact.value.toBlend).toBeCloseTo(told.value.litres, 9)
     expect(exact.value.plan.blendLitres).toBeCloseTo(told.value.litres, 9)

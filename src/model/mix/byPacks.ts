@@ -1,8 +1,9 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import type { Garden } from '../garden/garden'
 import type { Part } from '../garden/schemas'
+import { tablesOf } from '../garden/tables'
 import { shelfEntry } from '../garden/shelfEntry'
 import { flatOf } from './prepareRecipe'
 import { linesOf } from './questionOfJob'
@@ -25,9 +26,10 @@ export interface ByPacks {
  * as `looseLitresOfPack`.
  */
 export function byPacks(garden: Garden, packs: readonly PackCount[], bucket: number): Outcome<ByPacks> {
+  const tables = tablesOf(garden)
   const parts: Part[] = []
   for (const { materialId, count } of packs) {
-    const material = materialById(materialId)
+    const material = materialIn(tables, materialId)
     if (!material) return fail({ code: 'unknown-material', material: materialId })
     if (!(count >= 0)) return fail({ code: 'part-not-positive', material: materialId, value: count })
     if (count === 0) continue
@@ -35,7 +37,7 @@ export function byPacks(garden: Garden, packs: readonly PackCount[], bucket: num
     parts.push({ materialId, twelfths: Math.max(1, Math.round((12 * loose) / bucket)) })
   }
   if (parts.length === 0) return fail({ code: 'no-parts' })
-  const flat = flatOf(linesOf(parts), [])
+  const flat = flatOf(linesOf(parts), [], tables)
   if (!flat.ok) return flat
   const { measured, lossHere } = flat.value
   return succeed({ parts, litres: (measured / 12) * bucket * (1 - lossHere) })

@@ -1,9 +1,10 @@
+import { tablesOf } from '../garden/tables'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
 import { waterJudged, type Bands } from '@/core/targets'
 import { recipeOf } from './versions'
 import { mixCost } from './cost'
-import type { Garden } from '@/model/garden/garden'
+import { placeOf, type Garden } from '@/model/garden/garden'
 import { prepareJob } from './evaluateJob'
 import { standingOf } from '@/core/judgement'
 import { AT_REST, evaluatePrepared, judgementsOf, type PreparedMix } from './prepare'
@@ -39,8 +40,9 @@ export function compare(
   place: Place | undefined,
   rivals: readonly Rival[],
 ): Compared[] {
+  const tables = tablesOf(garden)
   const one = (rival: Rival): Compared => {
-    const prepared = prepareJob({ ...job, ...recipeOf(rival.recipe) }, place)
+    const prepared = prepareJob({ ...job, ...recipeOf(rival.recipe) }, place, tables)
     const answer = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
     return {
       rival,
@@ -59,9 +61,10 @@ export function compare(
  * Ids of the mixes that suit a job's bed, crop and place best: fewest faults by `standingOf`, warnings counted; so many
  * at the most, the best first. Those that cannot be worked out are left aside.
  */
-export function bestOf(job: Job, place: Place | undefined, rivals: readonly Rival[], most: number): string[] {
+export function bestOf(garden: Garden, job: Job, rivals: readonly Rival[], most: number): string[] {
+  const [place, tables] = [placeOf(garden), tablesOf(garden)]
   const ranked = rivals.flatMap(({ id, recipe }) => {
-    const prepared = prepareJob({ ...job, ...recipeOf(recipe) }, place)
+    const prepared = prepareJob({ ...job, ...recipeOf(recipe) }, place, tables)
     const answer = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
     if (!prepared.ok || !answer.ok) return []
     const perennial = prepared.value.question.crops[0]?.perennial ?? false

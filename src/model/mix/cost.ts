@@ -1,5 +1,5 @@
 import { looseLitresOfPack } from '@/core/batch'
-import type { Material } from '@/core/data'
+import { materialIn, type Material } from '@/core/data'
 import { offersOf, shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
 import { doseCost, dosePrices } from './doseCost'
@@ -8,7 +8,7 @@ import { looseOfMix, mixIn } from './innerMix'
 import { flatOf } from './prepareRecipe'
 import { finishedMixes, linesOf } from './questionOfJob'
 import type { InnerMix, Recipe } from '@/model/garden/schemas'
-import { materialById } from '@/core/data'
+import { tablesOf } from '../garden/tables'
 
 /** Money for a loose litre of a material from the cheapest of its packs; null where no price is known. */
 export function pricePerLitre(garden: Garden, material: Material): number | null {
@@ -22,9 +22,10 @@ export function pricePerLitre(garden: Garden, material: Material): number | null
 export function priceOfMix(garden: Garden, mix: InnerMix): number | null {
   if (mix.origin.kind === 'bag')
     return mix.origin.price === null ? null : mix.origin.price / mix.origin.litres
+  const tables = tablesOf(garden)
   let sum = 0
-  for (const { id, parts } of looseOfMix(mix) ?? []) {
-    const material = materialById(id)
+  for (const { id, parts } of looseOfMix(mix, tables) ?? []) {
+    const material = materialIn(tables, id)
     const price = material ? pricePerLitre(garden, material) : null
     if (price === null) return null
     sum += parts * price
@@ -47,14 +48,15 @@ export interface MixCost {
  */
 export function mixCost(garden: Garden, recipe: Recipe, prepared?: PreparedMix): MixCost {
   const doses = prepared ? doseCost(prepared, dosePrices(garden)) : { perLitre: 0, missing: [] }
-  const flat = flatOf(linesOf(recipe.parts), finishedMixes(recipe.mixes))
+  const tables = tablesOf(garden)
+  const flat = flatOf(linesOf(recipe.parts), finishedMixes(recipe.mixes), tables)
   const missingDoses = doses.missing
   if (!flat.ok) return { perLitre: null, missing: recipe.parts.map((p) => p.materialId), missingDoses }
   let sum = 0
   const missing: string[] = []
   for (const { materialId, twelfths } of recipe.parts) {
     const mix = mixIn(recipe, materialId)
-    const price = mix ? priceOfMix(garden, mix) : pricePerLitre(garden, materialById(materialId)!)
+    const price = mix ? priceOfMix(garden, mix) : pricePerLitre(garden, materialIn(tables, materialId)!)
     if (price === null) missing.push(materialId)
     else sum += twelfths * price
   }

@@ -2,7 +2,8 @@ import { isDose } from '@/core/amounts'
 import { averagedDose } from '@/core/nutrients'
 import { dressingPacksOf, type Garden } from '../garden/garden'
 import { pricePerKg } from '../garden/shelfEntry'
-import { dressingOf, limesByShare } from './prepareRecipe'
+import { dressingIn } from '@/core/data/dressings'
+import { limesByShare } from './prepareRecipe'
 import type { PreparedMix } from './prepare'
 
 /** Money for a gram of each lime and dressing that has a price, by its id. */
@@ -28,12 +29,12 @@ export function doseCost(prepared: PreparedMix, prices: DosePrices): DoseCost {
   const { lime, needed, question } = prepared
   const depth = needed.mixHeight - needed.floor
   const given = [
-    ...limesByShare(lime.own.dolomiteShare, question.recipe.lime.calcitic).map((c) => ({
+    ...limesByShare(lime.own.dolomiteShare, question.tables, question.recipe.lime.calcitic).map((c) => ({
       id: c.lime.id,
       grams: lime.own.gramsPerLitre * c.share,
     })),
     ...question.recipe.dressings.flatMap((line) => {
-      const dressing = dressingOf(line.dressingId, question.own)
+      const dressing = dressingIn(question.tables, line.dressingId)
       const grams = dressing ? averagedDose({ ...line, dressing }, depth) * (line.share ?? 1) : 0
       return [{ id: line.dressingId, grams }]
     }),

@@ -1,6 +1,7 @@
 import { isDose } from '@/core/amounts'
-import { acidForTarget, releasedFraction, type Temperature } from '@/core/chemistry'
-import { dressingById } from '@/core/data/dressings'
+import { acidForTarget, releasedFraction } from '@/core/chemistry'
+import type { Tables } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import { isFed } from '@/core/judgement'
 import type { Outcome } from '@/core/outcome'
@@ -11,6 +12,8 @@ import { temperatureFor, type PreparedMix } from './prepare'
 /** A dose worked out for the mix on the bench, and what it stands on. */
 export interface DoseOffer {
   line: DressingLine
+  /** Of the dressing, g/mL. */
+  bulkDensity: number
   /** What it is for. */
   why:
     | { code: 'feed'; grams: number; released: number; days: number; capped: boolean }
@@ -38,7 +41,11 @@ const middleOf = ({ low, high }: { low: number; high: number }) => (low + high) 
 const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<PreparedRecipe> =>
   prepareRecipe(
     { ...question.recipe, lime: { ...question.recipe.lime, aim: { kind: 'pH', target } } },
-    { own: question.own, depth: needed.mixHeight - needed.floor, temperature: temperatureFor(question) },
+    {
+      tables: question.tables,
+      depth: needed.mixHeight - needed.floor,
+      temperature: temperatureFor(question),
+    },
   )
 
 /**
@@ -59,14 +66,19 @@ export function limeOffer(prepared: PreparedMix, e: Evaluation) {
 const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most).toPrecision(2))
 
 /** Feeds that would give what the season lacks of nitrogen, one coated and one meal; none where it lacks nothing. */
-function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temperature): DoseOffer[] {
+function feedOffers(
+  { question, input }: PreparedMix,
+  given: ReadonlySet<string>,
+  e: Evaluation,
+): DoseOffer[] {
+  const temperature = input.temperature ?? USUAL_TEMPERATURE
   const feeding = e.growing?.feeding
   if (!feeding || isFed(feeding.nitrogenMet) || feeding.nitrogenToFeed <= LEAST_SHORT) return []
   const grams = feeding.nitrogenToFeed
   const days = feeding.weeks.nitrogen.at(-1)?.day ?? 120
   const coated = COATED.find((c) => days <= c.until)!.id
   return [coated, MEAL].flatMap((id): DoseOffer[] => {
-    const dressing = dressingById(id)
+    const dressing = dressingIn(question.tables, id)
     if (!dressing || given.has(id)) return []
     const released = releasedFraction(dressing.release, days, temperature)
     const nitrogen = dressing.analysis.nitrogen?.value ?? 0
@@ -77,6 +89,7 @@ function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temp
       ? [
           {
             line: lineOf(id, gramsPerLitre),
+            bulkDensity: dressing.bulkDensity.value,
             why: { code: 'feed', grams, released, days, capped: wanted > high },
           },
         ]
@@ -85,8 +98,8 @@ function feedOffers(given: ReadonlySet<string>, e: Evaluation, temperature: Temp
 }
 
 /** Sulfur for a mix above its band, where no lime is given; what its dressings do to pH is counted. */
-function acidOffer({ bands, blend, given, lime }: PreparedMix, e: Evaluation): DoseOffer[] {
-  const acid = dressingById(ACID)
+function acidOffer({ question, bands, blend, given, lime }: PreparedMix, e: Evaluation): DoseOffer[] {
+  const acid = dressingIn(question.tables, ACID)
   if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + PH_SLACK) return []
   const target = middleOf(bands.pH)
   const plan = acidForTarget(blend, acid, target, ACID_WEEKS * 7, given)
@@ -97,6 +110,7 @@ function acidOffer({ bands, blend, given, lime }: PreparedMix, e: Evaluation): D
     ? [
         {
           line: lineOf(ACID, gramsPerLitre),
+          bulkDensity: acid.bulkDensity.value,
           why: { code: 'acid', from: e.lime.pH, to: target, weeks: ACID_WEEKS, capped: wanted > high },
         },
       ]
@@ -110,8 +124,7 @@ function acidOffer({ bands, blend, given, lime }: PreparedMix, e: Evaluation): D
  */
 export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))
-  const temperature = prepared.input.temperature ?? USUAL_TEMPERATURE
-  return [...feedOffers(given, e, temperature), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
+  return [...feedOffers(prepared, given, e), ...(given.has(ACID) ? [] : acidOffer(prepared, e))]
 }
 
 /** A dressing all through a mix, g per litre, as the first line of its kind. */
@@ -136,8 +149,12 @@ export function freeLineId(dressingId: string, lines: readonly DressingLine[]): 
  * A dressing as it is first given beside the lines there are: the middle of what is usual, all through. Undefined
  * where nobody knows it.
  */
-export function usualLine(dressingId: string, lines: readonly DressingLine[] = []): DressingLine | undefined {
-  const dose = dressingById(dressingId)?.dose
+export function usualLine(
+  dressingId: string,
+  lines: readonly DressingLine[],
+  tables: Tables,
+): DressingLine | undefined {
+  const dose = dressingIn(tables, dressingId)?.dose
   return (
     dose && {
       ...lineOf(dressingId, Number(middleOf(dose).toPrecision(2))),

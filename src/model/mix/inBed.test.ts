@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { asJudged, inBed, jobsOf } from '../garden/garden'
@@ -28,23 +29,24 @@ const job: Job = {
 
 describe('two crops in two beds of one job', () => {
   test('each bed is asked about with its own crop and plants, companions with the crop of the job alone', () => {
-    const crops = (judged: string) => questionOfJob({ ...job, judgedIn: judged }).crops.map((c) => c.id)
+    const crops = (judged: string) =>
+      questionOfJob({ ...job, judgedIn: judged }, undefined, PUBLISHED).crops.map((c) => c.id)
     expect(crops('tub')).toEqual(['tomato_cherry', 'basil'])
     expect(crops('berries')).toEqual(['blueberry'])
-    expect(questionOfJob({ ...job, judgedIn: 'berries' }).care.plants).toBe(1)
-    expect(questionOfJob(job).care.plants).toBe(2)
+    expect(questionOfJob({ ...job, judgedIn: 'berries' }, undefined, PUBLISHED).care.plants).toBe(1)
+    expect(questionOfJob(job, undefined, PUBLISHED).care.plants).toBe(2)
     expect(asJudged(job)).toBe(job)
     expect(inBed(job, { ...tub, plants: 3 })).toMatchObject({ cropId: 'tomato_cherry', plants: 3 })
   })
   test('each is judged by its own bands: what tomatoes like is too limy for blueberries', () => {
     const bands = (judged: string) => {
-      const prepared = prepareJob({ ...job, judgedIn: judged })
+      const prepared = prepareJob({ ...job, judgedIn: judged }, undefined, PUBLISHED)
       if (!prepared.ok) throw new Error(prepared.problem.code)
       return prepared.value.bands.pH
     }
     expect(bands('berries').high).toBeLessThan(bands('tub').low)
-    expect(judgedIn(job, 'berries')!.verdicts.pH).toBe('high')
-    expect(judgedIn(job, 'tub')!.verdicts.pH).not.toBe('high')
+    expect(judgedIn(job, 'berries', undefined, PUBLISHED)!.verdicts.pH).toBe('high')
+    expect(judgedIn(job, 'tub', undefined, PUBLISHED)!.verdicts.pH).not.toBe('high')
   })
   test('its months and its amounts for a plant are its own', () => {
     const place = garden.get('place') as Parameters<typeof outdoorsOf>[1]

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { linesOf, finishedMixes, questionOfJob } from './questionOfJob'
 import { recipeOf } from './versions'
 import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
@@ -31,10 +32,10 @@ const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: strin
 const after = (job: Job, command: Command): Job =>
   (changesOf(new Map([[jobKey(job.id), job]]), command)[0]?.after as Job | undefined) ?? job
 
-const flat = (job: Job) => flatOf(linesOf(job.parts), finishedMixes(job.mixes))
-const premixed = (job: Job) => good(prepareJob(job)).premixed
+const flat = (job: Job) => flatOf(linesOf(job.parts), finishedMixes(job.mixes), PUBLISHED)
+const premixed = (job: Job) => good(prepareJob(job, undefined, PUBLISHED)).premixed
 /** Lime to add, g per litre. */
-const lime = (job: Job) => good(prepareJob(job)).lime.own.gramsPerLitre
+const lime = (job: Job) => good(prepareJob(job, undefined, PUBLISHED)).lime.own.gramsPerLitre
 const NO_LIME = { gramsPerLitre: 0, dolomiteShare: 0.5 }
 
 const inner = (origin: MixOrigin = { kind: 'made' }): InnerMix => ({
@@ -80,7 +81,7 @@ describe('a finished mix as a part', () => {
         share: 1,
       })),
     }
-    const [a, b] = [good(evaluateJob(job, place)), good(evaluateJob(out, place))]
+    const [a, b] = [good(evaluateJob(job, place, PUBLISHED)), good(evaluateJob(out, place, PUBLISHED))]
     expect(a.mix.airFilledPorosity).toBeCloseTo(b.mix.airFilledPorosity, 6)
     expect(a.mix.easilyAvailableWater).toBeCloseTo(b.mix.easilyAvailableWater, 6)
     expect(a.lime.pH).toBeCloseTo(b.lime.pH, 6)
@@ -98,7 +99,7 @@ describe('a finished mix as a part', () => {
     expect(brought).toBeGreaterThan(2)
     expect(brought).toBeLessThan(2.4)
     expect(less + brought).toBeCloseTo(all, 3)
-    const e = good(evaluateJob(limed))
+    const e = good(evaluateJob(limed, undefined, PUBLISHED))
     expect(e.lime.pH).toBeCloseTo(6.6, 2)
     expect(e.lime.gramsPerLitre - brought).toBeCloseTo(less, 6)
     // More lime in it than is wanted: nothing is added, and nothing taken out.
@@ -106,7 +107,7 @@ describe('a finished mix as a part', () => {
   })
   test('is made first, its materials bought with the others, its lime weighed there', () => {
     const job = nested()
-    const q = good(quantitiesOf(job))
+    const q = good(quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)))
     const measured = q.plan.totals.find((t) => t.id === 'mix:base')!.litres
     expect(q.first).toHaveLength(1)
     expect(q.first[0]!.plan.blendLitres).toBeGreaterThanOrEqual(measured * 0.95)
@@ -144,11 +145,13 @@ describe('a finished mix as a part', () => {
     expect(batchCards(ticked, q).map((c) => c.done)).toEqual(cards.map((_, i) => (i === 0 ? 1 : 0)))
   })
   test('on hand it is measured and nothing more; in bags it is bought whole', () => {
-    const ready = good(quantitiesOf(nested({ kind: 'ready' })))
+    const ready = good(
+      quantitiesOf(nested({ kind: 'ready' }), prepareJob(nested({ kind: 'ready' }), undefined, PUBLISHED)),
+    )
     expect(ready.first).toEqual([])
     expect(shoppingList(garden, ready).map((l) => l.material.id)).toEqual(['compost_green'])
     const job = nested({ kind: 'bag', litres: 50, price: 8 })
-    const q = good(quantitiesOf(job))
+    const q = good(quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)))
     const [line] = mixLines(job, q)
     expect(line!.purchase!.counts[0]).toBe(Math.ceil(line!.litres / 50 - 1e-9))
     expect(line!.purchase!.cost).toBe(line!.purchase!.counts[0]! * 8)
@@ -172,46 +175,62 @@ describe('a finished mix as a part', () => {
   })
   test('next moves change it as one part, and agree with the figures of the bench', () => {
     const job = nested()
-    const request = good(movesRequest(garden, job, questionOfJob(job, place), 'all', 40))
+    const request = good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), 'all', 40))
     const base = good(singleChanges(request.problem, [{ id: 'mix:base', parts: 1 }], 0.5, request.mixes))
     expect(base.changes.some((m) => JSON.stringify(m.move).includes('mix:base'))).toBe(true)
     for (const move of good(movesAtOnce(request)).moves) {
       const next = after(job, { type: 'recipe/replace', jobId: job.id, recipe: move.recipe, what: '' })
       expect(next.mixes.length).toBe(next.parts.some((p) => p.materialId === 'mix:base') ? 1 : 0)
-      const there = good(evaluateJob(next, place))
+      const there = good(evaluateJob(next, place, PUBLISHED))
       expect(move.after.air).toBeCloseTo(there.mix.airFilledPorosity, 2)
       expect(move.before.cost).toBeCloseTo(mixCost(garden, job).perLitre!, 6)
     }
   })
   test('taken in twice it is one part; taken out it is gone; a mix inside a mix is written out', () => {
     const source = mixSources(garden, peppers).find((s) => s.kind === 'job' && s.recipe.parts.length > 1)!
-    const mix = good(asPart(source, peppers, 'mix:1', 'Other'))
+    const mix = good(asPart(source, peppers, { id: 'mix:1', name: 'Other', tables: PUBLISHED }))
     const once = after(peppers, { type: 'mix/take', jobId: peppers.id, mix, twelfths: 12 })
     expect(once.mixes.map((m) => m.id)).toEqual(['mix:1'])
-    expect(good(asPart(source, once, 'mix:2', 'Other')).id).toBe('mix:1')
+    expect(good(asPart(source, once, { id: 'mix:2', name: 'Other', tables: PUBLISHED })).id).toBe('mix:1')
     expect(jobSchema.safeParse(once).success).toBe(true)
     const gone = after(once, { type: 'part/remove', jobId: once.id, materialId: 'mix:1' })
     expect(gone.mixes).toEqual([])
     const job = nested()
-    const deep = good(innerMixOf(recipeOf(job), NO_LIME, 'mix:deep', 'Deep', inner().origin))
+    const deep = good(
+      innerMixOf(recipeOf(job), NO_LIME, { id: 'mix:deep', name: 'Deep', origin: inner().origin }, PUBLISHED),
+    )
     expect(
       materialIdsOf({ parts: [{ materialId: 'mix:deep', twelfths: 12 }], mixes: [deep] }).sort(),
     ).toEqual(['compost_green', 'peat_medium', 'perlite_coarse'])
-    const [a, b] = [good(evaluateJob(job)), good(evaluateJob({ ...job, ...recipeOfMix(deep) }))]
+    const [a, b] = [
+      good(evaluateJob(job, undefined, PUBLISHED)),
+      good(evaluateJob({ ...job, ...recipeOfMix(deep) }, undefined, PUBLISHED)),
+    ]
     expect(b.mix.airFilledPorosity).toBeCloseTo(a.mix.airFilledPorosity, 3)
     expect(b.lime.pH).toBeCloseTo(a.lime.pH, 2)
   })
   test('taken from another job it keeps the lime of the mix inside it beside its own', () => {
     const other: Job = { ...nested(), lime: { ...peppers.lime, mode: 'toTarget', target: 6.6 } }
     const from = { id: 'x', kind: 'job' as const, name: '', job: other, recipe: recipeOf(other) }
-    const part = good(asPart({ ...from, corners: [], problem: null }, peppers, 'mix:x', 'X'))
-    expect(good(evaluateJob({ ...peppers, ...recipeOfMix(part) })).lime.pH).toBeCloseTo(6.6, 1)
+    const part = good(
+      asPart({ ...from, corners: [], problem: null }, peppers, { id: 'mix:x', name: 'X', tables: PUBLISHED }),
+    )
+    expect(good(evaluateJob({ ...peppers, ...recipeOfMix(part) }, undefined, PUBLISHED)).lime.pH).toBeCloseTo(
+      6.6,
+      1,
+    )
   })
   test('what cannot be worked out says so', () => {
     const odd = { ...nested(), mixes: [{ ...inner(), parts: [{ materialId: 'moon_dust', twelfths: 12 }] }] }
-    expect(evaluateJob(odd)).toMatchObject({ ok: false, problem: { code: 'unknown-material' } })
+    expect(evaluateJob(odd, undefined, PUBLISHED)).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-material' },
+    })
     const lost = { ...nested(), mixes: [] }
-    expect(evaluateJob(lost)).toMatchObject({ ok: false, problem: { code: 'unknown-material' } })
+    expect(evaluateJob(lost, undefined, PUBLISHED)).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-material' },
+    })
     expect(mixCost(garden, lost).perLitre).toBeNull()
     expect(flattenRecipe([{ kind: 'mix', mix: 'mix:base', parts: 1 }], new Map())).toMatchObject({
       ok: false,
@@ -236,18 +255,20 @@ describe('a bag by its label', () => {
     ...change,
   })
   test('comes to the pH on it, holds the shares on it, and costs what is on it', () => {
-    const { mix, corners } = good(describeBag(bag(), 'mix:b'))
+    const { mix, corners } = good(describeBag(bag(), 'mix:b', PUBLISHED))
     const total = mix.parts.reduce((s, p) => s + p.twelfths, 0)
     expect(mix.parts.map((p) => p.twelfths / total)).toEqual([0.6, 0.3, 0.1].map((s) => expect.closeTo(s, 3)))
     expect(corners).toHaveLength(2)
     const job: Job = { ...peppers, ...recipeOfMix(mix) }
-    expect(good(evaluateJob(job)).lime.pH).toBeCloseTo(6, 2)
+    expect(good(evaluateJob(job, undefined, PUBLISHED)).lime.pH).toBeCloseTo(6, 2)
     for (const corner of corners)
-      expect(good(evaluateJob({ ...peppers, ...recipeOfMix(corner) })).lime.pH).toBeCloseTo(6, 2)
+      expect(
+        good(evaluateJob({ ...peppers, ...recipeOfMix(corner) }, undefined, PUBLISHED)).lime.pH,
+      ).toBeCloseTo(6, 2)
     expect(mixCost(garden, recipeOfMix(mix)).perLitre).toBeCloseTo(9 / 50, 9)
   })
   test('beside another mix it says between what its label leaves it', () => {
-    const { mix, corners } = good(describeBag(bag(), 'mix:b'))
+    const { mix, corners } = good(describeBag(bag(), 'mix:b', PUBLISHED))
     const rows = differences(
       compare(garden, peppers, place, [
         { id: 'bench', name: 'bench', recipe: recipeOf(peppers), corners: [] },
@@ -263,7 +284,7 @@ describe('a bag by its label', () => {
   })
   test('what is wrong with it is said, with the field it belongs to', () => {
     const code = (change: Partial<Bag>) => {
-      const found = describeBag(bag(change), 'mix:b')
+      const found = describeBag(bag(change), 'mix:b', PUBLISHED)
       return found.ok ? 'fine' : found.problem
     }
     expect(code({ litres: 0 })).toMatchObject({ code: 'size-not-positive', field: 'bagLitres' })
@@ -276,7 +297,7 @@ describe('a bag by its label', () => {
       code: 'shares-do-not-add-up',
     })
     // More acid than its ingredients: taken as they are, and said.
-    const found = describeBag(bag({ pH: 4, feed: null }), 'mix:b')
+    const found = describeBag(bag({ pH: 4, feed: null }), 'mix:b', PUBLISHED)
     expect(found.ok && found.notes.map((n) => n.code)).toEqual(['target-already-passed'])
     expect(code({ price: null, pH: null, feed: null })).toBe('fine')
   })

@@ -1,4 +1,5 @@
 import { isDose } from '@/core/amounts'
+import type { Tables } from '@/core/data'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { succeed, type Outcome } from '@/core/outcome'
 import { GARDEN_LIMITS, LONGEST_NAME } from '../garden/limits'
@@ -35,13 +36,12 @@ export const partsByShare = (shares: readonly { materialId: string; share: numbe
 export function innerMixOf(
   recipe: Recipe,
   toAdd: LimeAmount,
-  id: string,
-  name: string,
-  origin: MixOrigin,
+  { id, name, origin }: { id: string; name: string; origin: MixOrigin },
+  tables: Tables,
 ): Outcome<InnerMix> {
   const lines = linesOf(recipe.parts)
   const mixes = finishedMixes(recipe.mixes)
-  const flat = flatOf(lines, mixes)
+  const flat = flatOf(lines, mixes, tables)
   if (!flat.ok) return flat
   const premixed = premixedIn(lines, mixes, flat.value)
   // Limestone and dolomite are its lime; any other lime goes with its dressings, which move the pH as well.
@@ -76,7 +76,7 @@ export function innerMixOf(
  * What one measured part of a finished mix stands for in loose parts of its materials. Null where it cannot be worked
  * out.
  */
-export function looseOfMix(mix: InnerMix): { id: string; parts: number }[] | null {
-  const flat = flatOf([{ id: mix.id, parts: 1 }], finishedMixes([mix]))
+export function looseOfMix(mix: InnerMix, tables: Tables): { id: string; parts: number }[] | null {
+  const flat = flatOf([{ id: mix.id, parts: 1 }], finishedMixes([mix]), tables)
   return flat.ok ? flat.value.parts.map((p) => ({ id: p.material.material.id, parts: p.parts })) : null
 }

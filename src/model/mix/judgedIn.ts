@@ -1,3 +1,4 @@
+import type { Tables } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import { verdictsOf, type Verdicts } from '@/core/judgement'
 import type { Job, Place } from '../garden/schemas'
@@ -11,8 +12,13 @@ export interface InThatBed {
 }
 
 /** Null where it cannot be worked out. */
-export function judgedIn(job: Job, fillId: string, place?: Place): InThatBed | null {
-  const prepared = prepareJob({ ...job, judgedIn: fillId }, place)
+export function judgedIn(
+  job: Job,
+  fillId: string,
+  place: Place | undefined,
+  tables: Tables,
+): InThatBed | null {
+  const prepared = prepareJob({ ...job, judgedIn: fillId }, place, tables)
   const answer = prepared.ok ? evaluatePrepared(prepared.value) : prepared
   if (!prepared.ok || !answer.ok) return null
   const perennial = prepared.value.question.crops[0]?.perennial ?? false

@@ -1,3 +1,5 @@
+import { tablesOf } from '../garden/tables'
+import type { Tables } from '@/core/data'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { succeed, type Outcome } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
@@ -52,7 +54,7 @@ export function mixSources(garden: Garden, job: Job): MixSource[] {
       recipe: recipeOf(v),
     })),
     ...bagsOf(garden).map((bag): MixSource => {
-      const found = describeBag(bag, `mix:${bag.id}`)
+      const found = describeBag(bag, `mix:${bag.id}`, tablesOf(garden))
       const base = { id: `bag ${bag.id}`, kind: 'bag' as const, name: bag.name, bag }
       return found.ok
         ? {
@@ -87,12 +89,21 @@ export function mixSources(garden: Garden, job: Job): MixSource[] {
  * A whole mix as a part of a job's mix, under a new id, or the one that is a part already where it is the same. Lime
  * to a pH is worked out as if it were mixed today. Errors: those of working it out.
  */
-export function asPart(source: MixSource, job: Job, id: string, name: string): Outcome<InnerMix> {
+export function asPart(
+  source: MixSource,
+  job: Job,
+  { id, name, tables }: { id: string; name: string; tables: Tables },
+): Outcome<InnerMix> {
   const taken = (mix: InnerMix) => job.mixes.find((m) => sameData({ ...m, id }, mix)) ?? mix
-  const bagged = source.bag ? describeBag(source.bag, id) : null
+  const bagged = source.bag ? describeBag(source.bag, id, tables) : null
   if (bagged) return bagged.ok ? succeed(taken(bagged.value.mix)) : bagged
-  const prepared = prepareJob({ ...(source.job ?? job), ...source.recipe })
+  const prepared = prepareJob({ ...(source.job ?? job), ...source.recipe }, undefined, tables)
   if (!prepared.ok) return prepared
-  const mix = innerMixOf(source.recipe, prepared.value.lime.own, id, name, { kind: 'made' })
+  const mix = innerMixOf(
+    source.recipe,
+    prepared.value.lime.own,
+    { id, name, origin: { kind: 'made' } },
+    tables,
+  )
   return mix.ok ? succeed(taken(mix.value)) : mix
 }

@@ -15,7 +15,7 @@ import {
   type FillerLayer,
   type MixNeeded,
 } from '@/core/filling'
-import type { OwnRows } from '@/core/data'
+import { materialIn, type Tables } from '@/core/data'
 import type { Temperature } from '@/core/chemistry'
 import { temperatureOfPlace, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
@@ -23,7 +23,7 @@ import { preparedMaterial, type Blend } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
-import { flatOf, materialOf, prepareRecipe, type PreparedRecipe } from './prepareRecipe'
+import { flatOf, prepareRecipe, type PreparedRecipe } from './prepareRecipe'
 import type { BedLayer, MixQuestion } from './question'
 
 /** A question worked out once: whatever is asked about the mix starts from here. */
@@ -38,18 +38,18 @@ export interface PreparedMix extends PreparedRecipe {
 }
 
 /** Layers as far as volumes go: those of other mixes have no gaps that mix washes into. */
-const fillers = (layers: readonly BedLayer[], own?: OwnRows): FillerLayer[] =>
+const fillers = (layers: readonly BedLayer[], tables: Tables): FillerLayer[] =>
   layers.map((layer) => {
     const { kind, thickness } = layer
-    const row = kind === 'material' ? materialOf(layer.materialId, own) : undefined
+    const row = kind === 'material' ? materialIn(tables, layer.materialId) : undefined
     return { kind, thickness, nature: row && natureOfMaterial(row) }
   })
 
 /** What one empty container takes. Errors: those of `mixNeeded`. */
-export const neededFor = ({ bed, own }: Pick<MixQuestion, 'bed' | 'own'>): Outcome<MixNeeded> =>
+export const neededFor = ({ bed, tables }: Pick<MixQuestion, 'bed' | 'tables'>): Outcome<MixNeeded> =>
   mixNeeded({
     container: bed.container,
-    layers: fillers(bed.layers, own),
+    layers: fillers(bed.layers, tables),
     rootBalls: bed.rootBalls,
     sunkBy: null,
     pressed: bed.pressed,
@@ -80,19 +80,19 @@ function isSoilless({ shares }: Blend): boolean {
 const BRIDGED = 0.5
 
 /** Layers as the evaluation takes them: cloth has no body. Errors: those of `flatOf` for a layer of another mix. */
-export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomLayer[]> {
+export function bottomLayers({ bed, recipe, tables }: MixQuestion): Outcome<BottomLayer[]> {
   const layers: BottomLayer[] = []
   for (const layer of bed.layers) {
     const { thickness } = layer
     if (layer.kind === 'mix') {
-      const flat = flatOf(layer.lines, recipe.mixes, own)
+      const flat = flatOf(layer.lines, recipe.mixes, tables)
       if (!flat.ok) return flat
       layers.push({ thickness, parts: flat.value.parts })
       continue
     }
     const id = layer.kind === 'material' ? layer.materialId : LAYERS[layer.kind].material
     const bridged = layer.kind !== 'material' && LAYERS[layer.kind].washesIn >= BRIDGED
-    const row = id === null ? undefined : materialOf(id, own)
+    const row = id === null ? undefined : materialIn(tables, id)
     if (row && thickness > 0)
       layers.push({ thickness, parts: [{ material: preparedMaterial(row), parts: 1 }], bridged })
   }
@@ -100,8 +100,8 @@ export function bottomLayers({ bed, recipe, own }: MixQuestion): Outcome<BottomL
 }
 
 /** What lies on the mix; undefined for nothing, or for a material that is no more. */
-function coverIn({ bed: { cover }, own }: MixQuestion): Cover | undefined {
-  const material = cover && cover.thickness > 0 ? materialOf(cover.materialId, own) : undefined
+function coverIn({ bed: { cover }, tables }: MixQuestion): Cover | undefined {
+  const material = cover && cover.thickness > 0 ? materialIn(tables, cover.materialId) : undefined
   return material && { material, thickness: cover!.thickness }
 }
 
@@ -135,7 +135,7 @@ export const temperatureFor = ({ place, care }: MixQuestion): Temperature | unde
 export function prepare(question: MixQuestion): Outcome<PreparedMix> {
   const needed = neededFor(question)
   const recipe = prepareRecipe(question.recipe, {
-    own: question.own,
+    tables: question.tables,
     depth: needed.ok ? needed.value.mixHeight - needed.value.floor : 1,
     temperature: temperatureFor(question),
   })
@@ -207,6 +207,7 @@ export function judgementsOf({ question, input, bands }: PreparedMix, evaluation
     wide: bed.wide,
     waterEvery: care.waterEvery,
     waterAlkalinity: place?.waterAlkalinity ?? 0,
+    dressings: input.dressings ?? [],
     calciumGiven: (input.dressings ?? []).reduce(
       (sum, d) => sum + d.gramsPerLitre * 1000 * (d.dressing.analysis.calcium?.value ?? 0),
       0,

@@ -6,16 +6,8 @@ import {
   type LimeDose,
   type Temperature,
 } from '@/core/chemistry'
-import {
-  limeById,
-  limingMaterial,
-  materialById,
-  type Dressing,
-  type LimingMaterial,
-  type Material,
-  type OwnRows,
-} from '@/core/data'
-import { dressingById } from '@/core/data/dressings'
+import { limeIn, materialIn, type LimingMaterial, type Tables } from '@/core/data'
+import { dressingIn } from '@/core/data/dressings'
 import {
   blend,
   flattenRecipe,
@@ -65,24 +57,18 @@ export interface Premixed {
 }
 
 export interface RecipeSetting {
-  own?: OwnRows
+  tables: Tables
   /** Depth of mix that dressings on top are averaged over, cm. */
   depth: number
   temperature?: Temperature
 }
 
 const NO_LIME: LimeAmount = { gramsPerLitre: 0, dolomiteShare: 0 }
-const NO_ROWS: OwnRows = { materials: [], dressings: [] }
-
-export const materialOf = (id: string, own = NO_ROWS): Material | undefined =>
-  own.materials.find((m) => m.id === id) ?? materialById(id)
-export const dressingOf = (id: string, own = NO_ROWS): Dressing | undefined =>
-  own.dressings.find((d) => d.id === id) ?? dressingById(id)
 
 function ingredientsOf(
   lines: readonly RecipeLine[],
   mixIds: ReadonlySet<string>,
-  own: OwnRows | undefined,
+  tables: Tables,
 ): Outcome<Ingredient[]> {
   const list: Ingredient[] = []
   for (const { id, parts } of lines) {
@@ -90,7 +76,7 @@ function ingredientsOf(
       list.push({ kind: 'mix', mix: id, parts })
       continue
     }
-    const row = materialOf(id, own)
+    const row = materialIn(tables, id)
     if (!row) return fail({ code: 'unknown-material', material: id })
     list.push({ kind: 'material', material: preparedMaterial(row), parts })
   }
@@ -104,16 +90,16 @@ function ingredientsOf(
 export function flatOf(
   lines: readonly RecipeLine[],
   mixes: readonly FinishedMix[],
-  own?: OwnRows,
+  tables: Tables,
 ): Outcome<FlatRecipe> {
   const ids = new Set(mixes.map((m) => m.id))
   const inside = new Map<string, Ingredient[]>()
   for (const mix of mixes) {
-    const list = ingredientsOf(mix.lines, ids, own)
+    const list = ingredientsOf(mix.lines, ids, tables)
     if (!list.ok) return list
     inside.set(mix.id, list.value)
   }
-  const outside = ingredientsOf(lines, ids, own)
+  const outside = ingredientsOf(lines, ids, tables)
   return outside.ok ? flattenRecipe(outside.value, inside) : outside
 }
 
@@ -149,13 +135,13 @@ function amountProblem(field: string, value: number, limit: number) {
   return value > limit ? fail({ code: 'size-too-large', field, value, limit }) : null
 }
 
-function dosesOf(recipe: RecipeQuestion, premixed: Premixed, own?: OwnRows): Outcome<DressingDose[]> {
+function dosesOf(recipe: RecipeQuestion, premixed: Premixed, tables: Tables): Outcome<DressingDose[]> {
   const doses = premixed.dressings.flatMap(({ dressingId, gramsPerLitre }): DressingDose[] => {
-    const dressing = dressingOf(dressingId, own)
+    const dressing = dressingIn(tables, dressingId)
     return dressing ? [{ dressing, gramsPerLitre, place: { kind: 'throughout' } }] : []
   })
   for (const { dressingId, gramsPerLitre, place } of recipe.dressings) {
-    const dressing = dressingOf(dressingId, own)
+    const dressing = dressingIn(tables, dressingId)
     if (!dressing) return fail({ code: 'unknown-dressing', dressing: dressingId })
     const wrong = amountProblem(dressingId, gramsPerLitre, AMOUNT_LIMITS.dressing.value)
     if (wrong) return wrong
@@ -174,9 +160,13 @@ const choiceOf = (
 ]
 
 /** Dolomite and another lime of the tables, by the share of dolomite. A lime nobody knows counts as limestone. */
-export const limesByShare = (dolomiteShare: number, limeId: string = USUAL_LIMES.calcitic): LimeChoice[] => {
-  const calcitic = limeById(limeId) ?? limeById(USUAL_LIMES.calcitic)!
-  return choiceOf({ calcitic, dolomitic: limeById(USUAL_LIMES.dolomitic)! }, dolomiteShare)
+export const limesByShare = (
+  dolomiteShare: number,
+  tables: Tables,
+  limeId: string = USUAL_LIMES.calcitic,
+): LimeChoice[] => {
+  const calcitic = limeIn(tables, limeId) ?? limeIn(tables, USUAL_LIMES.calcitic)!
+  return choiceOf({ calcitic, dolomitic: limeIn(tables, USUAL_LIMES.dolomitic)! }, dolomiteShare)
 }
 
 /** Doses of a choice, g per litre. */
@@ -188,13 +178,9 @@ const dosesBy = (choice: readonly LimeChoice[], gramsPerLitre: number): LimeDose
 /** The two limes by their ids. Errors: one that nobody knows. */
 export function limesOf(
   wish: Pick<LimeWish, 'calcitic' | 'dolomitic'>,
-  own?: OwnRows,
+  tables: Tables,
 ): Outcome<Record<'calcitic' | 'dolomitic', LimingMaterial>> {
-  const byId = (id: string) => {
-    const row = own?.dressings.find((d) => d.id === id)
-    return (row && limingMaterial(row)) ?? limeById(id)
-  }
-  const [calcitic, dolomitic] = [byId(wish.calcitic), byId(wish.dolomitic)]
+  const [calcitic, dolomitic] = [limeIn(tables, wish.calcitic), limeIn(tables, wish.dolomitic)]
   if (!calcitic) return fail({ code: 'unknown-dressing', dressing: wish.calcitic })
   if (!dolomitic) return fail({ code: 'unknown-dressing', dressing: wish.dolomitic })
   return succeed({ calcitic, dolomitic })
@@ -245,6 +231,7 @@ function limeTogether(
   own: LimeAmount,
   choice: readonly LimeChoice[],
   premixed: LimeAmount,
+  tables: Tables,
 ): Pick<PreparedLime, 'together' | 'limes'> {
   const gramsPerLitre = own.gramsPerLitre + premixed.gramsPerLitre
   if (!(premixed.gramsPerLitre > 0))
@@ -252,7 +239,7 @@ function limeTogether(
   const grams = new Map<LimingMaterial, number>()
   for (const { lime, gramsPerLitre: g } of [
     ...choice.map((c) => ({ lime: c.lime, gramsPerLitre: own.gramsPerLitre * c.share })),
-    ...limesByShare(premixed.dolomiteShare).map((c) => ({
+    ...limesByShare(premixed.dolomiteShare, tables).map((c) => ({
       lime: c.lime,
       gramsPerLitre: premixed.gramsPerLitre * c.share,
     })),
@@ -273,17 +260,17 @@ function limeTogether(
  * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {
-  const { own: rows, depth, temperature } = setting
-  const flat = flatOf(recipe.lines, recipe.mixes, rows)
+  const { tables, depth, temperature } = setting
+  const flat = flatOf(recipe.lines, recipe.mixes, tables)
   if (!flat.ok) return flat
   const mixed = blend(flat.value.parts)
   if (!mixed.ok) return mixed
   const premixed = premixedIn(recipe.lines, recipe.mixes, flat.value)
-  const limes = limesOf(recipe.lime, rows)
+  const limes = limesOf(recipe.lime, tables)
   if (!limes.ok) return limes
-  const doses = dosesOf(recipe, premixed, rows)
+  const doses = dosesOf(recipe, premixed, tables)
   const fromDoses = acidityOfDoses(doses.ok ? doses.value : [], depth)
-  const brought = dosesBy(limesByShare(premixed.lime.dolomiteShare), premixed.lime.gramsPerLitre)
+  const brought = dosesBy(limesByShare(premixed.lime.dolomiteShare, tables), premixed.lime.gramsPerLitre)
   const given = { acids: fromDoses.acids, limes: [...fromDoses.limes, ...brought], temperature }
   const wanted = limeWanted(recipe.lime, limes.value, mixed.value, given)
   if (!wanted.ok) return wanted
@@ -300,7 +287,7 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
       lime: {
         own,
         premixed: premixed.lime,
-        ...limeTogether(own, choiceOf(limes.value, own.dolomiteShare), premixed.lime),
+        ...limeTogether(own, choiceOf(limes.value, own.dolomiteShare), premixed.lime, tables),
       },
     },
     ...notes,

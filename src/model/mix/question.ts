@@ -1,5 +1,5 @@
 import type { Climate, WallKind } from '@/core/climate'
-import type { Band, Crop, OwnRows } from '@/core/data'
+import type { Band, Crop, Tables } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import type { WindExposure } from '@/core/judgement'
@@ -19,8 +19,7 @@ export interface MixQuestion {
   /** Null where nobody said where the garden is. */
   place: PlaceQuestion | null
   care: CareQuestion
-  /** Rows beside the tables, looked at before them. */
-  own?: OwnRows
+  tables: Tables
 }
 
 /** The bed or container the mix is judged in. */

@@ -1,4 +1,4 @@
-import { cropById, ownRows } from '@/core/data'
+import { cropById, type Tables } from '@/core/data'
 import { pressedLoss } from '@/core/filling/firmness'
 import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
@@ -65,7 +65,7 @@ export const bedQuestion = ({
 })
 
 /** A job's mix in the bed it is judged in, with what grows there. A crop the tables do not know counts as none. */
-export function questionOfJob(whole: Job, place?: Place): MixQuestion {
+export function questionOfJob(whole: Job, place: Place | undefined, tables: Tables): MixQuestion {
   const job = asJudged(whole)
   return {
     bed: bedQuestion(judgedBed(job).spec),
@@ -87,7 +87,7 @@ export function questionOfJob(whole: Job, place?: Place): MixQuestion {
       waterEvery: place?.waterEvery ?? null,
       bands: job.bands,
     },
-    own: ownRows(),
+    tables,
   }
 }
 

@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import { difference, type Difference } from '@/core/trial'
 import { getYear, parseISO } from 'date-fns'
 import { jobsOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
@@ -39,10 +40,10 @@ export function bedSeasons(garden: Garden): BedSeason[] {
     .filter((j) => j.plantedOn !== null)
     .flatMap((job): BedSeason[] => {
       const record = job.recordId ? recordOf(garden, job.recordId) : undefined
-      const prepared = prepareJob(job, placeOf(garden))
+      const prepared = prepareJob(job, placeOf(garden), tablesOf(garden))
       const plantsEach = prepared.ok ? (prepared.value.input.growing?.plants ?? 1) : 1
       const litresOf = (f: Job['fills'][number]) => {
-        const needed = mixNeededFor({ spec: f.spec, sunkBy: null })
+        const needed = mixNeededFor({ spec: f.spec, sunkBy: null }, tablesOf(garden))
         return needed.ok ? needed.value.net * f.count : 0
       }
       const all = job.fills.reduce((s, f) => s + litresOf(f), 0)

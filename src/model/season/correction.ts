@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import type { Outcome } from '@/core/outcome'
 import { recordOf, liveJob, jobOf, placeOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
@@ -16,9 +17,9 @@ export interface Correction extends PHCheck {
 }
 
 /** Litres of mix in all beds of a job, firmed and settled as they stand. */
-export const litresInBeds = (job: Job): number =>
+export const litresInBeds = (garden: Garden, job: Job): number =>
   job.fills.reduce((sum, f) => {
-    const needed = mixNeededFor({ spec: f.spec, sunkBy: null })
+    const needed = mixNeededFor({ spec: f.spec, sunkBy: null }, tablesOf(garden))
     return sum + (needed.ok ? needed.value.net * f.count : 0)
   }, 0)
 
@@ -36,12 +37,21 @@ export function correctionFor(
   const job = liveJob(garden, stored)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
   const prepared = prepare(
-    record ? questionOfRecord(garden, record, job) : questionOfJob(job, placeOf(garden)),
+    record ? questionOfRecord(garden, record, job) : questionOfJob(job, placeOf(garden), tablesOf(garden)),
   )
   const evaluation = prepared.ok ? evaluatePrepared(prepared.value) : prepared
   if (!prepared.ok || !evaluation.ok) return null
-  const litres = record?.blendLitres ?? litresInBeds(job)
-  const check = phCheck(job, prepared.value.bands, evaluation.value, litres, reading)
+  const litres = record?.blendLitres ?? litresInBeds(garden, job)
+  const check = phCheck(
+    {
+      job,
+      bands: prepared.value.bands,
+      evaluation: evaluation.value,
+      blendLitres: litres,
+      tables: tablesOf(garden),
+    },
+    reading,
+  )
   if (!check.ok) return check
   return { ...check, value: { ...check.value, litres, planted: job.plantedOn !== null } }
 }

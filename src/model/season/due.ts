@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { liveJob, placeOf, recordOf, type Garden } from '@/model/garden/garden'
@@ -23,7 +24,7 @@ export const isDated = (job: Job): boolean =>
 /** The next step of getting ready; null where all is done or nothing can be worked out. */
 function nextReady(garden: Garden, job: Job, today: string): NextUp | null {
   const place = placeOf(garden)
-  const quantities = quantitiesOf(job, prepareJob(job, place))
+  const quantities = quantitiesOf(job, prepareJob(job, place, tablesOf(garden)))
   if (!quantities.ok) return null
   const step = nextStep(
     timetable({
@@ -55,7 +56,7 @@ export function* duesOf(
       yield [job.id, nextReady(garden, job, today)]
       continue
     }
-    const prepared = prepareJob(job, place)
+    const prepared = prepareJob(job, place, tablesOf(garden))
     const answer = prepared.ok ? evaluatePrepared(prepared.value) : prepared
     const record = job.recordId ? recordOf(garden, job.recordId) : undefined
     const evaluation = answer.ok ? answer.value : null

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { entryProblemText, entryText, seasonSoFar } from '@/text/log'
@@ -12,7 +13,7 @@ import { dayOf, expectedOn } from './log'
 const garden = new Map([...demoGarden()].filter(([key]) => !key.startsWith('entry/')))
 const job = jobOf(garden, 'peppers-26')!
 const record = recordOf(garden, job.recordId!)!
-const answer = evaluateJob(job, placeOf(garden))
+const answer = evaluateJob(job, placeOf(garden), PUBLISHED)
 if (!answer.ok) throw new Error(answer.problem.code)
 const evaluation = answer.value
 const entry = (of: Partial<Entry>): Entry => ({

@@ -1,18 +1,17 @@
-import { afterEach, describe, expect, test } from 'vitest'
-import { keepOwnRows, materialById } from '@/core/data'
+import { describe, expect, test } from 'vitest'
+import { materialIn } from '@/core/data'
 import { useNextYear } from '@/composables/useNextYear'
 import { demoGarden } from '@/demo/demoGarden'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
 import { entryKey, jobOf, jobsOf, recordOf, shelfItemOf, type Garden } from '../garden/garden'
-import { materialOfOwn, rowsInUse } from '../garden/ownRows'
+import { materialOfOwn } from '../garden/ownRows'
+import { tablesOf } from '../garden/tables'
 import type { AnyData, Entry } from '../garden/schemas'
 import { ownMaterialSchema } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
 import { freshest, oldMixId, oldMixOf, reuseVerdict } from './nextYear'
 import { linesOf } from './testing/lines'
-
-afterEach(() => keepOwnRows(undefined))
 
 const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
 const job = jobOf(demo, 'peppers-26')!
@@ -64,14 +63,18 @@ describe('an old mix', () => {
     expect(row.value.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 2)
     // Alone in the same bed it is, within its ranges, what its record was told to become.
     const garden = new Map([...demo, [`material/${material.id}`, material] as const])
-    keepOwnRows(rowsInUse(garden))
-    expect(materialById(material.id)?.family).toBe('mix')
-    const again = evaluateJob({
-      ...job,
-      parts: [{ materialId: material.id, twelfths: 12 }],
-      mixes: [],
-      dressings: [],
-    })
+    const tables = tablesOf(garden)
+    expect(materialIn(tables, material.id)?.family).toBe('mix')
+    const again = evaluateJob(
+      {
+        ...job,
+        parts: [{ materialId: material.id, twelfths: 12 }],
+        mixes: [],
+        dressings: [],
+      },
+      undefined,
+      tables,
+    )
     const old = oldAfter(220)
     expect(again.ok && Math.abs(again.value.mix.airFilledPorosity - old.airNow)).toBeLessThan(0.06)
   })

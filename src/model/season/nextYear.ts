@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { FinderProblem } from '@/core/finder'
 import { saltsCourse } from '@/core/nutrients'
@@ -118,7 +119,7 @@ export function oldMixOf(garden: Garden, job: Job, record: MixRecord, now: strin
   }
   return succeed({
     material,
-    litres: litresInBeds(job) * (1 - lost),
+    litres: litresInBeds(garden, job) * (1 - lost),
     years,
     airWas: e.mix.airFilledPorosity,
     airNow: state.airFilledPorosity,
@@ -160,7 +161,11 @@ export function freshenRequest(garden: Garden, next: Job, oldId: string): Outcom
   const onShelf = finderShelf(garden, next, 'shelf')
   const shelf = onShelf.ok && onShelf.value.length > 2 ? onShelf : finderShelf(garden, next, 'all')
   if (!shelf.ok) return shelf
-  const question = questionOfJob({ ...next, ...afterFinding(next, { parts: [] }) }, placeOf(garden))
+  const question = questionOfJob(
+    { ...next, ...afterFinding(next, { parts: [] }) },
+    placeOf(garden),
+    tablesOf(garden),
+  )
   const problem: Outcome<FinderProblem> = finderProblem(question, shelf.value, {
     rules: { mustUse: [oldId], ...FRESHEN, oneGrade: true },
     volume: null,

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { dueText } from '@/text/seasonPlan'
@@ -14,7 +15,7 @@ import { linesOf } from './testing/lines'
 const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
 const job = jobOf(demo, 'peppers-26')!
 const record = recordOf(demo, job.recordId!)!
-const found = evaluateJob(job, placeOf(demo))
+const found = evaluateJob(job, placeOf(demo), PUBLISHED)
 if (!found.ok) throw new Error(found.problem.code)
 const evaluation = found.value
 const planted = job.plantedOn!

@@ -1,3 +1,5 @@
+import { prepareJob } from '@/model/mix/evaluateJob'
+import { PUBLISHED } from '@/core/data'
 import { evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
@@ -19,7 +21,7 @@ const job = (more: Partial<Job> = {}, of = spec()): Job => ({
   ...more,
 })
 const cardOf = (j: Job) => {
-  const q = quantitiesOf(j)
+  const q = quantitiesOf(j, prepareJob(j, undefined, PUBLISHED))
   if (!q.ok) throw new Error(q.problem.code)
   return { card: fillingCards(j, q.value)[0]!, q: q.value }
 }
@@ -68,7 +70,7 @@ describe('the season of a job', () => {
   })
   test('has dates in order; what was done falls out of what is next', () => {
     const j = job({ cropId: 'pepper_sweet', plantedOn: '2026-06-01', followedSteps: ['shade'] })
-    const answer = evaluateJob(j, place)
+    const answer = evaluateJob(j, place, PUBLISHED)
     if (!answer.ok) throw new Error(answer.problem.code)
     const plan = seasonPlan(j, undefined, answer.value, place)
     const days = plan.due.map((d) => d.on)

@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import { cropById } from '@/core/data'
 import { saltLimit } from '@/core/nutrients'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
@@ -23,7 +24,7 @@ export function seasonLog(garden: Garden, job: Job): SeasonLog {
     saltLimit: crop ? saltLimit(crop.properties) : null,
     topUp: (sunk) =>
       job.fills.reduce((sum, f) => {
-        const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk })
+        const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tablesOf(garden))
         return sum + (needed.ok ? needed.value.net * f.count : 0)
       }, 0),
   }

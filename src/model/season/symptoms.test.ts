@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CLIMATES } from '@/core/climate/climates'
@@ -63,7 +64,7 @@ function factsOf(trial: Trial) {
     })) as Job['dressings'],
   }
   const where = { ...place, ...trial.place }
-  const prepared = prepareJob(job, where)
+  const prepared = prepareJob(job, where, PUBLISHED)
   if (!prepared.ok) throw new Error(prepared.problem.code)
   const answer = evaluatePrepared(prepared.value, { slices: 60, years: [1] })
   if (!answer.ok) throw new Error(answer.problem.code)

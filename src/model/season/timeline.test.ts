@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { saltsCourse } from '@/core/nutrients'
 import { demoGarden } from '@/demo/demoGarden'
@@ -15,7 +16,7 @@ import { linesOf } from './testing/lines'
 const garden = demoGarden()
 const job = jobOf(garden, 'peppers-26')!
 const record = recordOf(garden, job.recordId!)!
-const found = evaluateJob(job, placeOf(garden), { slices: 60, years: [1, 2, 3] })
+const found = evaluateJob(job, placeOf(garden), PUBLISHED, { slices: 60, years: [1, 2, 3] })
 if (!found.ok) throw new Error(found.problem.code)
 const evaluation = found.value
 const { on, entry } = linesOf(job, record.madeOn)

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { countProblem } from '@/core/amounts'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { CM_PER_INCH, LITRES } from '@/core/units'
@@ -302,7 +303,7 @@ export function bedsFromText(
     }
     try {
       const bed = bedOf(cells, units, newId(), createdAt)
-      const plan = mixNeededFor({ spec: bed, sunkBy: null })
+      const plan = mixNeededFor({ spec: bed, sunkBy: null }, PUBLISHED)
       const uncounted = countProblem(bed.vessel.count)
       const refusal = firstRefusal([{ key: bedKey(bed.id), before: null, after: bed }])
       if (refusal) refuse({ refusal })

@@ -1,3 +1,4 @@
+import { tablesOf } from '../garden/tables'
 import { strToU8, zipSync } from 'fflate'
 import { averaged } from '@/core/fieldTests'
 import { jobsOf, liveJob, recordsOf, testsOf, type Garden } from '../garden/garden'
@@ -57,7 +58,7 @@ const SALTS_OF: Record<string, string> = {
 const bedId = (jobId: string, fillId: string) => `${jobId}/${fillId}`
 
 /** Every table of a garden: beds, batches, parts, readings, harvests, log. Metric, whatever the grower reads. */
-function tablesOf(garden: Garden): Table[] {
+function sheetsOf(garden: Garden): Table[] {
   const jobs = jobsOf(garden).map((j) => liveJob(garden, j))
   const records = recordsOf(garden)
   const batchOf = new Map(records.map((r) => [r.jobId, r.id]))
@@ -86,7 +87,7 @@ function tablesOf(garden: Garden): Table[] {
     ],
     rows: jobs.flatMap((j) =>
       j.fills.map((f) => {
-        const needed = mixNeededFor({ spec: f.spec, sunkBy: null })
+        const needed = mixNeededFor({ spec: f.spec, sunkBy: null }, tablesOf(garden))
         return {
           id: bedId(j.id, f.id),
           job: j.id,
@@ -336,7 +337,7 @@ const BOM = '\uFEFF'
 
 /** The files of a data package by their path in it. */
 export function dataPackageFiles(garden: Garden, at: string): Map<string, string> {
-  const tables = tablesOf(garden)
+  const tables = sheetsOf(garden)
   const descriptor = {
     profile: 'tabular-data-package',
     name: 'open-bed-garden',

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { watchWater, type Watered, type WateringCase, type WateringPlan } from '@/core/watering'
 import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
@@ -25,7 +26,7 @@ const job = {
     { materialId: 'perlite_coarse', twelfths: 12 },
   ],
 }
-const prepared = prepareJob(job)
+const prepared = prepareJob(job, undefined, PUBLISHED)
 if (!prepared.ok) throw new Error(prepared.problem.code)
 const answer = evaluatePrepared(prepared.value)
 if (!answer.ok) throw new Error(answer.problem.code)

@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import { verdictsOf, type Judgement, type Verdicts } from '@/core/judgement'
 import { cropById } from '@/core/data'
@@ -41,7 +42,7 @@ export interface Screens {
 /** What was held back, for one container of each bed. */
 function heldBack(job: RandomJob['job'], lineId: string | undefined): DoseToEach[] {
   const line = job.dressings.find((d) => d.id === lineId)
-  return line ? dosesToEach(job, line).map(({ fill, grams }) => ({ bed: fill.id, grams })) : []
+  return line ? dosesToEach(job, line, PUBLISHED).map(({ fill, grams }) => ({ bed: fill.id, grams })) : []
 }
 
 function isColdHarvest(job: RandomJob['job'], place: RandomJob['place'], plan: SeasonPlan): boolean {
@@ -54,7 +55,7 @@ function isColdHarvest(job: RandomJob['job'], place: RandomJob['place'], plan: S
 
 /** Everything the screens would say of a job, or the sentence of the problem that stands in its place. */
 export function screensOf({ job, place, units }: RandomJob): Screens | { problem: string } {
-  const question = questionOfJob(job, place)
+  const question = questionOfJob(job, place, PUBLISHED)
   const prepared = prepare(question)
   if (!prepared.ok) return { problem: Object.values(problemText(prepared.problem, units)).join(' ') }
   const answer = evaluatePrepared(prepared.value, AT_REST)
@@ -116,7 +117,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
   if (evaluation.growing) for (const row of wateringRows(evaluation.growing)) say('watering', row.join(' | '))
   const winter = winterOf(job, place)
   if (winter && crop) say('winter', winterText(winter, crop.name, units))
-  const quantities = quantitiesOf(job)
+  const quantities = quantitiesOf(job, prepared)
   if (!quantities.ok) say('quantities', ...Object.values(problemText(quantities.problem, units)))
   else {
     say('batches', asMeasuredText(quantities.value))

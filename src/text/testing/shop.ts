@@ -1,3 +1,4 @@
+import { PUBLISHED } from '@/core/data'
 import { readAmount, type Manner } from '@/model/amounts/amount'
 import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { DEFAULT_SETTINGS, type Garden } from '@/model/garden/garden'
@@ -51,7 +52,7 @@ export function sayOfShop(
   const money = moneyOf(garden, bought, [], doses)
   for (const row of moneyRows(money, quantities.inPlace, units)) say('money', ...row)
   for (const row of bedCostRows(job, quantities, money.used)) say('money', ...row)
-  for (const vessel of vesselsFor(job, bought)) say('vessel', vesselText(vessel, units))
+  for (const vessel of vesselsFor(job, bought, PUBLISHED)) say('vessel', vesselText(vessel, units))
   const label = labelText(job, job.fills[0]!, quantities, undefined, units)
   say('label', label.title, ...label.lines)
   for (const { measure, leftover, wet, buy } of gatherLines(bought, [], doses, units))
@@ -66,7 +67,7 @@ export function sayOfShop(
   for (const row of csv.trim().split('\n')) say('shopping sheet', ...row.split(/,(?! )/))
   const amounts = jobAmounts(garden, job)
   for (const line of job.dressings) {
-    const setting = lineAmounts(amounts, job, line)
+    const setting = lineAmounts(amounts, job, line, PUBLISHED)
     for (const manner of MANNERS(units === 'us' ? 'oz' : 'g')) {
       const shown = doseInManner(line.gramsPerLitre, manner, setting)
       const read = readAmount(shown.words, units, shown.manner)

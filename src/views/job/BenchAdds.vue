@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
+import { useTables } from '@/composables/useTables'
 import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -10,7 +11,7 @@ import { useOwn } from '@/composables/useOwn'
 import { useBags } from '@/composables/useBags'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
-import { materialsToChoose } from '@/model/garden/ownRows'
+import { materialsToChoose } from '@/model/garden/tables'
 import type { Job, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { problemText, type Sentence } from '@/text/problems.en'
@@ -24,6 +25,7 @@ const OwnMaterialDialog = defineAsyncComponent(() => import('@/components/shelf/
 const { job, step } = defineProps<{ job: Job; step: number }>()
 const emit = defineEmits<{ add: [materialId: string] }>()
 const garden = useGarden()
+const tables = useTables(garden)
 const units = computed(() => garden.settings.units)
 const picking = ref(false)
 const mixing = ref(false)
@@ -50,7 +52,11 @@ const {
 } = useBags()
 
 function take(source: MixSource) {
-  const mix = asPart(source, job, `mix:${crypto.randomUUID()}`, sourceName(source))
+  const mix = asPart(source, job, {
+    id: `mix:${crypto.randomUUID()}`,
+    name: sourceName(source),
+    tables: tables.value,
+  })
   trouble.value = mix.ok ? null : problemText(mix.problem, units.value)
   if (!mix.ok) return
   if (taken.value.has(mix.value.id)) emit('add', mix.value.id)
@@ -100,6 +106,7 @@ onKeyStroke('/', (event) => {
       @describe="describe()"
     />
     <BagDialog
+      :tables="tables"
       :materials="bagMaterials"
       :dressings="bagDressings"
       :bag="reading"

@@ -6,10 +6,10 @@ import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import { useOwn } from '@/composables/useOwn'
 import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
-import { dressingById } from '@/core/data/dressings'
+import { dressingIn } from '@/core/data/dressings'
 import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { mixWanted } from '@/model/make/quantities'
-import { dressingsToChoose } from '@/model/garden/ownRows'
+import { dressingsToChoose } from '@/model/garden/tables'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
 import { bedTitle } from '@/text/labels'
@@ -17,15 +17,17 @@ import { bedTitle } from '@/text/labels'
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))
 const byLabel = ref(false)
-const { garden, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
+const { garden, tables, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
   useBenchContext()
 /** Mix the job makes, for grams in all. */
-const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value) : null))
+const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value, tables.value) : null))
 const amounts = computed(() => delayedJob.value && jobAmounts(garden.records, delayedJob.value))
-const settingOf = (line: DressingLine) => lineAmounts(amounts.value!, delayedJob.value!, line)
+const settingOf = (line: DressingLine) => lineAmounts(amounts.value!, delayedJob.value!, line, tables.value)
 /** Lime goes all through. */
 const limeSetting = computed(() => amounts.value && { ...amounts.value, bulkDensity: limeDensity.value })
-const limeDensity = computed(() => dressingById(delayedJob.value?.lime.limeId ?? '')?.bulkDensity.value ?? 1)
+const limeDensity = computed(
+  () => dressingIn(tables.value, delayedJob.value?.lime.limeId ?? '')?.bulkDensity.value ?? 1,
+)
 /** Lime a frame after the figures, by who brings it. */
 const lime = useDelayedByFrame(computed(() => (prepared.value?.ok ? prepared.value.value.lime : null)))
 const stale = useDelayedByFrame(later.stale)
@@ -49,7 +51,7 @@ function keepAndGive(own: OwnDressingRecord) {
   if (!jobId) return
   if (own.kind === 'lime') garden.run({ type: 'mix/lime', jobId, lime: { limeId: own.id, dolomiteShare: 0 } })
   else {
-    const line = usualLine(own.id, delayedJob.value?.dressings)
+    const line = usualLine(own.id, delayedJob.value?.dressings ?? [], tables.value)
     if (line) garden.run({ type: 'dressing/set', jobId, line })
   }
 }
@@ -60,6 +62,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
 <template>
   <div v-if="delayedJob && delayedJob.parts.length">
     <LimeBox
+      :tables="tables"
       :rows="rows"
       :setting="limeSetting!"
       :lime="delayedJob.lime"
@@ -74,6 +77,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
       @change="garden.run({ type: 'mix/lime', jobId: delayedJob.id, lime: $event })"
     />
     <DressingList
+      :tables="tables"
       :rows="rows"
       :lines="delayedJob.dressings"
       :beds="beds"

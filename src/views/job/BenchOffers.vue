@@ -17,7 +17,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const SOON = 1500
 
 const bench = useBenchContext()
-const { job, crop, units, replaceRecipe } = bench
+const { job, tables, crop, units, replaceRecipe } = bench
 const wishing = useFinderWishes(bench, jobId)
 const { running, result, found, find, show } = useFinder(wishing)
 const { start: hurry } = useTimeoutFn(show, SOON, { immediate: false })
@@ -30,7 +30,7 @@ watch(
   },
   { immediate: true },
 )
-const offers = computed(() => threeMixes(found.value))
+const offers = computed(() => threeMixes(found.value, tables.value))
 function begin({ found: { candidate } }: MixOffer) {
   if (!job.value) return
   replaceRecipe(afterFinding(job.value, candidate), `beginning with ${foundText(candidate)}`.slice(0, 110))

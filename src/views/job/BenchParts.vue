@@ -8,11 +8,11 @@ import PartList from '@/components/PartList.vue'
 import { useBenchContext } from '@/composables/useBenchContext'
 import type { StepName } from '@/core/mixing'
 import { mixIn } from '@/model/mix/innerMix'
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import { bagText } from '@/text/recipes'
 import BenchAdds from './BenchAdds.vue'
 
-const { garden, job, delayedJob, units, step, shelf, nameOf, hasParts, look } = useBenchContext()
+const { garden, job, tables, delayedJob, units, step, shelf, nameOf, hasParts, look } = useBenchContext()
 const emit = defineEmits<{ add: [materialId: string] }>()
 
 const steps: { label: string; value: StepName; name: string }[] = [
@@ -26,7 +26,7 @@ const total = computed(() => (job.value?.parts ?? []).reduce((s, p) => s + p.twe
 const parts = computed(() =>
   (job.value?.parts ?? []).flatMap((p) => {
     const mix = mixIn(job.value!, p.materialId)
-    const materials = (mix?.parts ?? [p]).flatMap((q) => materialById(q.materialId) ?? [])
+    const materials = (mix?.parts ?? [p]).flatMap((q) => materialIn(tables.value, q.materialId) ?? [])
     return materials.length > 0
       ? [
           {

@@ -23,6 +23,7 @@ const {
   lead,
   container,
   fill,
+  tables,
   units,
   evaluation,
   answer,
@@ -31,7 +32,7 @@ const {
 /** Beds of the job, with how the mix stands in each for what grows there: it is another in another depth. */
 const judged = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => {
-    const there = delayedJob.value && judgedIn(delayedJob.value, f.id, place.value)
+    const there = delayedJob.value && judgedIn(delayedJob.value, f.id, place.value, tables.value)
     return { value: f.id, label: `${bedTitle(f.spec)}${there ? `: ${standsText(there)}` : ''}` }
   }),
 )

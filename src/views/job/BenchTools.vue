@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import { useTables } from '@/composables/useTables'
 import { looseLitresOfPack } from '@/core/batch'
-import { materialById } from '@/core/data'
-import { materialsToChoose } from '@/model/garden/ownRows'
+import { materialIn } from '@/core/data'
+import { materialsToChoose } from '@/model/garden/tables'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { byPacks, type ByPacks, type PackCount } from '@/model/mix/byPacks'
 import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
@@ -25,6 +26,7 @@ const emit = defineEmits<{
   put: [recipe: Recipe, what: string, versionId?: string | null, amount?: number]
 }>()
 const garden = useGarden()
+const tables = useTables(garden)
 const units = computed(() => garden.settings.units)
 const dialog = ref<'versions' | 'starters' | 'share' | 'packs' | null>(null)
 const isOpen = (which: NonNullable<typeof dialog.value>) =>
@@ -51,10 +53,10 @@ function back(version: Version) {
 }
 const begin = (starter: Starter) => emit('put', starterRecipe(starter), `beginning with ${starter.name}`)
 const materials = computed(() => materialsToChoose(garden.records))
-const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialById(id)))
+const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialIn(tables.value, id)))
 const workPacks = (packs: readonly PackCount[]) => byPacks(garden.records, packs, job.plan.bucket)
 function packOf(materialId: string) {
-  const material = materialById(materialId)
+  const material = materialIn(tables.value, materialId)
   if (!material) return ''
   const { pack } = shelfEntry(garden.records, material)
   return `${packText(pack, units.value)} gives ${volumeText(looseLitresOfPack(material, pack), units.value)} loose`

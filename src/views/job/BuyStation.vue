@@ -20,7 +20,7 @@ import { useQuantities } from '@/composables/useQuantities'
 import { useShopping } from '@/composables/useShopping'
 import { useStations } from '@/composables/useStations'
 import type { Dressing, Material } from '@/core/data'
-import { dressingById } from '@/core/data/dressings'
+import { dressingIn } from '@/core/data/dressings'
 import { dressingEntry, shelfEntry } from '@/model/garden/shelfEntry'
 import type { MarkList } from '@/model/garden/commands'
 import { liveJob } from '@/model/garden/garden'
@@ -54,7 +54,10 @@ const { list, mixes, doses, money } = shopping
 const lines = computed(() => gatherLines(list.value, mixes.value, doses.value, units.value))
 const vessels = computed(() =>
   job.value
-    ? vesselsFor(job.value, list.value).map((v) => ({ value: v.litres, label: vesselText(v, units.value) }))
+    ? vesselsFor(job.value, list.value, inHand.tables.value).map((v) => ({
+        value: v.litres,
+        label: vesselText(v, units.value),
+      }))
     : [],
 )
 const unpriced = computed(() => {
@@ -181,7 +184,7 @@ const saveCsv = () =>
         @pack="editing = $event"
         @tick="tick"
         @missing="findAnother"
-        @dose-pack="editingDose = dressingById($event) ?? null"
+        @dose-pack="editingDose = dressingIn(inHand.tables.value, $event) ?? null"
         @origin="(mix, kind) => garden.run({ type: 'mix/origin', jobId, mixId: mix.id, origin: { kind } })"
       />
       <div v-if="isShelvable" class="row no-print">

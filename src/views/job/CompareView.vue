@@ -22,7 +22,7 @@ const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialo
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, place, units } = inHand
+const { garden, job, place, tables, units } = inHand
 const replaceRecipe = useReplaceRecipe(inHand)
 const { to } = useStations(() => jobId)
 const MOST = 5
@@ -54,8 +54,8 @@ const chosen = computed<string[]>({
 const bestOthers = computed(() =>
   job.value
     ? bestOf(
+        garden.records,
         job.value,
-        place.value,
         all.value
           .filter((s) => s.kind !== 'bench' && !s.problem)
           .map((s) => ({ id: s.id, name: '', recipe: s.recipe, corners: [] })),
@@ -83,7 +83,7 @@ const compared = computed(() =>
 /** The same with the chance of each, as soon as it is drawn. */
 const chances = useChances(() =>
   compared.value.flatMap(({ rival, input, bands }) =>
-    input && bands ? [{ id: rival.id, request: { input, bands } }] : [],
+    input && bands ? [{ id: rival.id, request: { input, bands, learning: tables.value.learning } }] : [],
   ),
 )
 const withChances = computed(() =>
@@ -151,6 +151,7 @@ function putOnBench(id: string) {
     />
     <SeasonCourses v-if="anyGood" :compared="compared" />
     <BagDialog
+      :tables="tables"
       :materials="bagMaterials"
       :dressings="bagDressings"
       :bag="reading"

@@ -21,7 +21,7 @@ import { countProblem } from '@/core/amounts'
 import { cropById } from '@/core/data'
 import { cropFit } from '@/core/filling'
 import { inBed, judgedBed } from '@/model/garden/garden'
-import { materialsToChoose } from '@/model/garden/ownRows'
+import { materialsToChoose } from '@/model/garden/tables'
 import { amountProblem } from '@/model/make/quantities'
 import { useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
@@ -35,7 +35,7 @@ import { noteText, problemText } from '@/text/problems.en'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, units, evaluation, place, targets } = inHand
+const { garden, job, tables, units, evaluation, place, targets } = inHand
 /** The crop of the job, whatever grows in single beds. */
 const crop = computed(() => cropById(job.value?.cropId))
 const beds = useJobBeds(inHand)
@@ -44,7 +44,7 @@ const materials = computed(() => materialChoices(materialsToChoose(garden.record
 const { go } = useStations(() => jobId)
 
 const spec = computed(() => chosen.value?.spec ?? null)
-const { plan, problem, beside } = useBedProblems(spec, units, () => chosen.value?.sunkBy ?? null)
+const { plan, problem, beside } = useBedProblems(spec, tables, units, () => chosen.value?.sunkBy ?? null)
 /** What is wrong with a number is said once: of those in this job rather than of those there are. */
 const besideField = (field: string) => (field === 'bedCount' && wrongCount.value ? null : beside(field))
 

@@ -14,7 +14,7 @@ import { jobTitle } from '@/text/labels'
 import { mixAmountText } from '@/text/recipes'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units } = useJob(() => jobId)
+const { garden, job, tables, units } = useJob(() => jobId)
 const route = useRoute()
 const router = useRouter()
 const { to } = useStations(() => jobId)
@@ -26,7 +26,7 @@ const title = computed(() => (job.value ? jobTitle(job.value) : ''))
 const archived = computed(() => job.value?.archived ?? false)
 const over = computed(() => (job.value ? isOver(job.value) : false))
 const planted = computed(() => job.value?.plantedOn ?? null)
-const amount = computed(() => mixAmountText(job.value?.fills ?? [], units.value))
+const amount = computed(() => mixAmountText(job.value?.fills ?? [], units.value, tables.value))
 
 const next = computed(() => (job.value ? nextStation(job.value) : STATIONS[0]!))
 const stations = computed(() => {

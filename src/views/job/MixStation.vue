@@ -3,7 +3,7 @@
 import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
 import { provideBench } from '@/composables/useBenchContext'
-import { materialById } from '@/core/data'
+import { materialIn } from '@/core/data'
 import BenchDoses from './BenchDoses.vue'
 import BenchFigures from './BenchFigures.vue'
 import BenchGlance from './BenchGlance.vue'
@@ -12,7 +12,7 @@ import BenchPicture from './BenchPicture.vue'
 import BenchTools from './BenchTools.vue'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, delayedJob, delayedAnswer, crop, units, container, step, prepared, replaceRecipe } =
+const { garden, tables, delayedJob, delayedAnswer, crop, units, container, step, prepared, replaceRecipe } =
   provideBench(() => jobId)
 /** The card for the wall is made when it is printed. */
 const printing = useMediaQuery('print')
@@ -25,7 +25,7 @@ useTimeoutFn(() => void import('./FinderView.vue').catch(() => null), BENCH_LOOK
 /** A material dragged from the shelf onto the bench. */
 function drop(event: DragEvent) {
   const id = event.dataTransfer?.getData('text/open-bed-material')
-  if (!id || !materialById(id)) return
+  if (!id || !materialIn(tables.value, id)) return
   event.preventDefault()
   add(id)
 }
@@ -45,6 +45,7 @@ const allow = (event: DragEvent) => {
     <BenchPicture />
     <BenchFigures />
     <RecipeCard
+      :tables="tables"
       v-if="delayedAnswer && printing && prepared?.ok"
       :job="delayedJob"
       :evaluation="delayedAnswer"

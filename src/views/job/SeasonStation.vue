@@ -23,7 +23,7 @@ import { winterText } from '@/text/season'
 import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, crop, place, evaluation } = useJob(() => jobId)
+const { garden, job, tables, units, crop, place, evaluation } = useJob(() => jobId)
 const { again } = useNewJob()
 const { to } = useStations(() => jobId)
 
@@ -43,7 +43,10 @@ const plan = computed(() => {
 function dosesOf(lineId: string | undefined): DoseToEach[] {
   const line = job.value?.dressings.find((d) => d.id === lineId)
   if (!line || !job.value) return []
-  return dosesToEach(job.value, line).map(({ fill, grams }) => ({ bed: bedTitle(fill.spec), grams }))
+  return dosesToEach(job.value, line, tables.value).map(({ fill, grams }) => ({
+    bed: bedTitle(fill.spec),
+    grams,
+  }))
 }
 /** A step ticked; watering is noted in the log, and the next one follows from it. */
 function tick(step: string, done: boolean) {

@@ -16,7 +16,7 @@ import { CAUSE_TEXTS, evidenceText, PLACE_NAMES, SYMPTOM_TEXTS } from '@/text/sy
 import { inUnits } from '@/text/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, units, place } = useJob(() => jobId)
+const { garden, job, tables, units, place } = useJob(() => jobId)
 const { to } = useStations(() => jobId)
 const bed = ref<string | null>(null)
 const where = ref<SymptomPlace | null>(null)
@@ -28,7 +28,7 @@ const fill = computed(() => job.value?.fills.find((f) => f.id === bed.value) ?? 
 /** What is known of the bed now; null where its mix cannot be worked out. */
 const facts = computed(() => {
   if (!job.value || !fill.value) return null
-  const prepared = prepareJob(inBed(job.value, fill.value), place.value)
+  const prepared = prepareJob(inBed(job.value, fill.value), place.value, tables.value)
   const answer = prepared.ok ? evaluatePrepared(prepared.value) : prepared
   if (!prepared.ok || !answer.ok) return null
   const fillId = fill.value.id

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that goes into a mix: materials, feeds and limes, bagged mixes; the grower's own first. */
+import { useTables } from '@/composables/useTables'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import BagDialog from '@/components/bench/BagDialog.vue'
@@ -33,6 +34,7 @@ const searchBox = ref<InstanceType<typeof TextField> | null>(null)
 useSlashToSearch(searchBox)
 const { reading, listed, materials, dressings, describe, keep, remove, close } = useBags()
 const own = useOwn()
+const tables = useTables(garden)
 const materialListed = computed(() =>
   ownMaterialsOf(garden.records).some((m) => m.id === own.material.value?.id),
 )
@@ -41,7 +43,7 @@ const dressingListed = computed(() =>
 )
 const bags = computed(() =>
   bagsOf(garden.records).map((bag) => {
-    const found = describeBag(bag, 'mix:shown')
+    const found = describeBag(bag, 'mix:shown', tables.value)
     return {
       bag,
       name: bag.name.trim() || 'Bagged mix',
@@ -98,6 +100,7 @@ const bags = computed(() =>
     />
     <BaggedMixes v-else :bags="bags" :units="units" @describe="describe" />
     <BagDialog
+      :tables="tables"
       :materials="materials"
       :dressings="dressings"
       :bag="reading"

@@ -1,3 +1,5 @@
+import { prepareJob } from '@/model/mix/evaluateJob'
+import { PUBLISHED } from '@/core/data'
 import { mixNeededFor } from '../mixNeededFor'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { quantitiesOf } from '@/model/make/quantities'
@@ -144,7 +146,7 @@ describe('commands', () => {
     expect(after({ ...one, list: 'followedSteps' }).followedSteps).toEqual(['f:lift0'])
   })
   test('finishing makes a record and ties the job to it; removing the record unties it', () => {
-    const q = quantitiesOf(job)
+    const q = quantitiesOf(job, prepareJob(job, undefined, PUBLISHED))
     if (!q.ok) throw new Error(q.problem.code)
     const record = recordFrom(job, q.value, { id: 'r', madeOn: '2026-03-02', note: 'good', jobName: 'Pot' })
     expect(() => recordSchema.parse(record)).not.toThrow()
@@ -189,7 +191,7 @@ describe('commands', () => {
       const fill = startingJobBed('g', startingSpec(kind), null)
       expect(() => jobSchema.parse(startingJob('x', NOW, [fill]))).not.toThrow()
       expect(() => jobSchema.parse(after({ type: 'jobBed/add', jobId: 'j', fill }))).not.toThrow()
-      expect(mixNeededFor(fill).ok, kind).toBe(true)
+      expect(mixNeededFor(fill, PUBLISHED).ok, kind).toBe(true)
     }
   })
 })

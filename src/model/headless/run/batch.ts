@@ -9,7 +9,8 @@ import {
 } from '../../../core/batch'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
-import { materialOf, prepareRecipe } from '../../mix/prepareRecipe'
+import { materialIn } from '../../../core/data'
+import { prepareRecipe } from '../../mix/prepareRecipe'
 import { recipeOfCase } from '../questionOfCase'
 
 const TWELFTHS = 12
@@ -24,8 +25,8 @@ const ANY_DEPTH = 20
 export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
   const asked = recipeOfCase(c)
   if (!asked.ok) return asked
-  const { recipe, own } = asked.value
-  const prepared = prepareRecipe(recipe, { own, depth: ANY_DEPTH })
+  const { recipe, tables } = asked.value
+  const prepared = prepareRecipe(recipe, { tables, depth: ANY_DEPTH })
   if (!prepared.ok) return prepared
   const { flat, lime, doses } = prepared.value
   const lines: { id: string; twelfths: number }[] = []
@@ -65,7 +66,7 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
       return { dressing: g.dressing, grams, spoons: levelSpoons(grams, g.density, spoons) }
     }),
     water: batch.measures.flatMap((m) => {
-      const row = recipe.mixes.some((mix) => mix.id === m.id) ? undefined : materialOf(m.id, own)
+      const row = recipe.mixes.some((mix) => mix.id === m.id) ? undefined : materialIn(tables, m.id)
       if (!row) return []
       return [
         {

@@ -3,7 +3,8 @@ import { finish, type Finished } from '../../../core/finder'
 import { fail, succeed, type Note, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
 import { wishesOf } from './finishOf'
-import { dressingOf, flatOf } from '../../mix/prepareRecipe'
+import { dressingIn } from '../../../core/data/dressings'
+import { flatOf } from '../../mix/prepareRecipe'
 import { recipeOfCase } from '../questionOfCase'
 import { blend } from '@/core/mixing'
 
@@ -29,13 +30,13 @@ export function writtenDoses({ lime, feed }: Finished) {
 export function runDose(c: CaseOf<'dose'>): Outcome<object> {
   const mix = recipeOfCase({ ...c, lime: undefined, dressings: [] })
   if (!mix.ok) return mix
-  const { recipe, own } = mix.value
-  const flat = flatOf(recipe.lines, recipe.mixes, own)
+  const { recipe, tables } = mix.value
+  const flat = flatOf(recipe.lines, recipe.mixes, tables)
   if (!flat.ok) return flat
   const blended = blend(flat.value.parts)
   if (!blended.ok) return blended
   const mixed = blended.value
-  const wishes = wishesOf(c, own)
+  const wishes = wishesOf(c, tables)
   if (!wishes.ok) return wishes
   const finished = finish(flat.value.parts, wishes.value)
   if (!finished.ok) return finished
@@ -46,7 +47,7 @@ export function runDose(c: CaseOf<'dose'>): Outcome<object> {
     ...writtenDoses(finished.value),
   }
   if (!c.acid) return succeed(answer, ...notes)
-  const dressing = dressingOf(c.acid.dressing, own)
+  const dressing = dressingIn(tables, c.acid.dressing)
   if (!dressing) return fail({ code: 'unknown-dressing', dressing: c.acid.dressing })
   const plan = acidForTarget(mixed, dressing, c.acid.targetPH, c.acid.days, {
     acids: finished.value.feed?.doses ?? [],

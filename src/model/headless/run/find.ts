@@ -15,16 +15,15 @@ import { USUAL_TEMPERATURE } from '@/core/evaluate'
 import { preparedMaterial } from '@/core/mixing'
 import { bandsOf, targetsFor } from '@/core/targets'
 import { cropTargets } from '../../find/finderProblem'
-import { materialOf } from '../../mix/prepareRecipe'
-import type { OwnRows } from '@/core/data'
-import { ownRows } from '../ownRows'
+import { materialIn, type Tables } from '@/core/data'
+import { tablesOfCase } from '../tablesOfCase'
 import { cropOf } from '../questionOfCase'
 
 /** A find case as the core takes it; the crop's bands stand where targets leave them out. */
-function problemOf(c: CaseOf<'find'>, own: OwnRows): Outcome<FinderProblem> {
+function problemOf(c: CaseOf<'find'>, tables: Tables): Outcome<FinderProblem> {
   const shelf: FinderProblem['shelf'][number][] = []
   for (const { material, ...rest } of c.shelf) {
-    const row = materialOf(material, own)
+    const row = materialIn(tables, material)
     if (!row) return fail({ code: 'unknown-material', material })
     shelf.push({ material: preparedMaterial(row), ...rest })
   }
@@ -48,14 +47,14 @@ function problemOf(c: CaseOf<'find'>, own: OwnRows): Outcome<FinderProblem> {
 }
 
 /** Lime and feed for each recipe found, in the same order. */
-function finished(c: CaseOf<'find'>, found: readonly Candidate[], own: OwnRows): Outcome<object[]> {
-  const wishes = wishesOf({ ...c.finish, temperature: USUAL_TEMPERATURE }, own)
+function finished(c: CaseOf<'find'>, found: readonly Candidate[], tables: Tables): Outcome<object[]> {
+  const wishes = wishesOf({ ...c.finish, temperature: USUAL_TEMPERATURE }, tables)
   if (!wishes.ok) return wishes
   const list: object[] = []
   for (const candidate of found) {
     const parts: BlendPart[] = []
     for (const { id, parts: n } of candidate.parts) {
-      const row = materialOf(id, own)
+      const row = materialIn(tables, id)
       if (!row) return fail({ code: 'unknown-material', material: id })
       parts.push({ material: preparedMaterial(row), parts: n })
     }
@@ -71,15 +70,15 @@ function finished(c: CaseOf<'find'>, found: readonly Candidate[], own: OwnRows):
  * in the way.
  */
 export function runFind(c: CaseOf<'find'>): Outcome<object> {
-  const own = ownRows(c)
-  if (!own.ok) return own
-  const problem = problemOf(c, own.value)
+  const tables = tablesOfCase(c)
+  if (!tables.ok) return tables
+  const problem = problemOf(c, tables.value)
   if (!problem.ok) return problem
   const found = searchAtOnce(problem.value)
   if (!found.ok) return found
   const { families, front, tried, allowed } = found.value
   const most = families.slice(0, c.most)
-  const best = c.finish ? finished(c, most, own.value) : succeed(most)
+  const best = c.finish ? finished(c, most, tables.value) : succeed(most)
   if (!best.ok) return best
   const answer = { families: best.value, front, tried, allowed, familiesFound: families.length }
   if (!c.explain || (families[0]?.score ?? 1) === 0) return succeed(answer)

@@ -41,8 +41,8 @@ export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   if (!c.mix) return succeed(answer)
   const asked = recipeOfCase({ ...c, mix: c.mix, lime: undefined, dressings: [] })
   if (!asked.ok) return asked
-  const { recipe, own } = asked.value
-  const flat = flatOf(recipe.lines, recipe.mixes, own)
+  const { recipe, tables } = asked.value
+  const flat = flatOf(recipe.lines, recipe.mixes, tables)
   if (!flat.ok) return flat
   const loose = toBlend / (1 - flat.value.lossHere)
   const parts = c.mix.map((line) => ({

@@ -1,11 +1,11 @@
-import type { Dressing, Material, OwnRows } from '@/core/data'
+import type { Dressing, Material, Tables } from '@/core/data'
 import { completeDressing } from '@/core/own/ownDressing'
 import { completeMaterial } from '@/core/own/ownMaterial'
 import { succeed, type Outcome } from '@/core/outcome'
 import type { CaseOf } from './cases'
 
 /** A case's own materials and dressings, completed. Errors: those of `completeMaterial` and `completeDressing`. */
-export function ownRows(c: Pick<CaseOf<'evaluate'>, 'ownMaterials' | 'ownDressings'>): Outcome<OwnRows> {
+export function tablesOfCase(c: Pick<CaseOf<'evaluate'>, 'ownMaterials' | 'ownDressings'>): Outcome<Tables> {
   const materials: Material[] = []
   for (const material of c.ownMaterials ?? []) {
     const whole = completeMaterial(material)
@@ -18,5 +18,5 @@ export function ownRows(c: Pick<CaseOf<'evaluate'>, 'ownMaterials' | 'ownDressin
     if (!whole.ok) return whole
     dressings.push(whole.value)
   }
-  return succeed({ materials, dressings })
+  return succeed({ materials, dressings, learning: null })
 }
