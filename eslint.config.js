@@ -66,7 +66,10 @@ export default ts.config(
   {
     rules: {
       'vue/multi-word-component-names': 'off',
-      'no-undef': 'off', // the compiler knows better
+      // The compiler knows better.
+      'no-undef': 'off',
+      'no-unused-vars': 'off',
+      '@typescript-eslint/no-unused-vars': 'off',
       eqeqeq: 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
     },

@@ -10,8 +10,10 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 10_000 },
   forbidOnly: true,
-  // On a machine of unknown haste a test may try once more; the run names every one that had to.
-  retries: process.env.CI ? 1 : 0,
+  // What needs a second try is a fault of the app or of the test.
+  retries: 0,
+  // Tests marked @long belong to `npm run test:long`.
+  grepInvert: process.env.LONG ? undefined : /@long/,
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -10,6 +10,7 @@ export default defineConfig({
     // Thousands of draws on a slow machine: how fast they are is for the benchmarks to say.
     testTimeout: 60_000,
     isolate: false,
+    maxWorkers: 2,
     setupFiles: ['src/testing/setup.ts'],
   },
 })

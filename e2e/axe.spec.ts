@@ -81,9 +81,8 @@ const sidewards = (page: Page) =>
 const TO_A_PAGE = 6
 for (let from = 0; from < SCREENS.length; from += TO_A_PAGE) {
   const paths = SCREENS.slice(from, from + TO_A_PAGE)
-  test(`axe finds nothing serious in three lights, on desk and phone, and nothing sticks out: ${paths.join(' ')}`, async ({
-    page,
-  }) => {
+  const what = 'axe finds nothing serious in three lights, on desk and phone, and nothing sticks out'
+  test(`${what}: ${paths.join(' ')}`, { tag: '@long' }, async ({ page }) => {
     const desk = page.viewportSize()!
     for (const path of paths) {
       await page.setViewportSize(desk)
@@ -111,6 +110,26 @@ for (let from = 0; from < SCREENS.length; from += TO_A_PAGE) {
   })
 }
 
+/** Where most of the work is done; every screen in every light has its turn in the long run. */
+const MAIN = [
+  '/my',
+  '/demo/jobs/peppers-27/mix',
+  '/demo/jobs/peppers-27/buy',
+  '/demo/jobs/fig/fill',
+  '/demo/beds',
+]
+test('axe finds nothing serious on the main screens, and nothing sticks out on a phone', async ({ page }) => {
+  expect(SCREENS).toEqual(expect.arrayContaining(MAIN))
+  const desk = page.viewportSize()!
+  for (const path of MAIN) {
+    await page.setViewportSize(desk)
+    await openGarden(page, path)
+    expect.soft(await serious(page), `${path} on the desk`).toEqual([])
+    await page.setViewportSize({ width: NARROWEST, height: PHONE.height })
+    await expect.poll(() => sidewards(page), { message: `${path} sticks out` }).toBe(0)
+  }
+})
+
 /** A dialog that stands open, looked at and shut. */
 async function check(page: Page, what: string) {
   await expect(page.getByRole('dialog')).toBeVisible()
@@ -120,7 +139,7 @@ async function check(page: Page, what: string) {
   await expect(page.getByRole('dialog')).toBeHidden()
 }
 
-test('axe finds nothing serious in the dialogs of the bench', async ({ page }) => {
+test('axe finds nothing serious in the dialogs of the bench', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   await page.keyboard.press('/')
   await expect(page.getByLabel('Search materials')).toBeFocused()
@@ -164,7 +183,7 @@ test('every page of the app is among those looked at', () => {
   }
 })
 
-test('axe finds nothing serious in the dialogs of the shelf', async ({ page }) => {
+test('axe finds nothing serious in the dialogs of the shelf', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/shelf')
   await page.getByRole('button', { name: 'Bagged mixes' }).click()
   await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()

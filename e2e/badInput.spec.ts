@@ -36,7 +36,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
   await expect(page.getByLabel('How much')).toContainText('of mix in place')
 })
 
-test('side holes above the mix are told beside the holes', async ({ page }) => {
+test('side holes above the mix are told beside the holes', { tag: '@long' }, async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Trough or box')
   await page.getByRole('combobox', { name: 'Where water leaves' }).click()
@@ -47,7 +47,7 @@ test('side holes above the mix are told beside the holes', async ({ page }) => {
   await expect(page.getByLabel('How much')).toContainText('stay wet through')
 })
 
-test('no parts: every later station says so and leads back', async ({ page }) => {
+test('no parts: every later station says so and leads back', { tag: '@long' }, async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Fabric bag')
   for (const name of ['Buy', 'Make', 'Fill']) {
@@ -61,7 +61,7 @@ test('no parts: every later station says so and leads back', async ({ page }) =>
   await expect(page.getByText('Nothing in it yet.')).toBeVisible()
 })
 
-test('lime and tub beyond sense are told beside their fields', async ({ page }) => {
+test('lime and tub beyond sense are told beside their fields', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   await page.getByLabel('pH wanted in six weeks').fill('12')
   await expect(field(page, 'pH wanted in six weeks')).toContainText('outside what lime can be worked out for')
@@ -118,31 +118,35 @@ test('broken files and files of the future are refused in a sentence; nothing is
   expect(await page.getByText(/jobs and \d+ records/).textContent()).toBe(before)
 })
 
-test('a garden goes out to a file and comes in again, with a look before', async ({ page }) => {
-  await openGarden(page, '/demo/settings')
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save everything to a file' }).click(),
-  ])
-  const stream = await download.createReadStream()
-  let text = ''
-  for await (const chunk of stream) text += String(chunk)
+test(
+  'a garden goes out to a file and comes in again, with a look before',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/settings')
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save everything to a file' }).click(),
+    ])
+    const stream = await download.createReadStream()
+    let text = ''
+    for await (const chunk of stream) text += String(chunk)
 
-  await openGarden(page, '/my/settings')
-  await page.getByLabel('File to bring in').setInputFiles(file('demo.json', text))
-  await expect(page.getByLabel('What the file would change')).toContainText('New: job “Dwarf pear”')
-  await page.getByRole('button', { name: /^Bring in \d+$/ }).click()
-  await expect(page.getByText('brought in. Undo takes it back.')).toBeVisible()
-  await expect(page.getByText('12 jobs and 8 records')).toBeVisible()
-  await page.getByLabel('File to bring in').setInputFiles(file('demo.json', text))
-  await expect(page.getByLabel('What the file would change')).toContainText('are here already, just so')
-  await page.getByRole('button', { name: /^Undo import/ }).click()
-  await expect(page.getByText('0 jobs and 0 records')).toBeVisible()
-  await page.getByRole('button', { name: /^Redo import/ }).click()
-  await saved(page)
-  await page.goto('/my')
-  await expect(page.getByText('Dwarf pear').first()).toBeVisible()
-})
+    await openGarden(page, '/my/settings')
+    await page.getByLabel('File to bring in').setInputFiles(file('demo.json', text))
+    await expect(page.getByLabel('What the file would change')).toContainText('New: job “Dwarf pear”')
+    await page.getByRole('button', { name: /^Bring in \d+$/ }).click()
+    await expect(page.getByText('brought in. Undo takes it back.')).toBeVisible()
+    await expect(page.getByText('12 jobs and 8 records')).toBeVisible()
+    await page.getByLabel('File to bring in').setInputFiles(file('demo.json', text))
+    await expect(page.getByLabel('What the file would change')).toContainText('are here already, just so')
+    await page.getByRole('button', { name: /^Undo import/ }).click()
+    await expect(page.getByText('0 jobs and 0 records')).toBeVisible()
+    await page.getByRole('button', { name: /^Redo import/ }).click()
+    await saved(page)
+    await page.goto('/my')
+    await expect(page.getByText('Dwarf pear').first()).toBeVisible()
+  },
+)
 
 /** Writes straight into the page's database, as a fault or another version of the program would. */
 const plant = (page: Page, garden: string, key: string, value: unknown) =>
@@ -195,7 +199,7 @@ test('stored records that cannot be read are set aside, told, and offered for do
   await expect(aside).not.toContainText('job/broken')
 })
 
-test('an address that leads nowhere says so', async ({ page }) => {
+test('an address that leads nowhere says so', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/my/jobs/none/mix')
   await expect(page.getByText('This job is not in your garden')).toBeVisible()
   await openGarden(page, '/my/cellar')

@@ -19,119 +19,121 @@ async function drag(page: Page, handle: Locator, up: number, rest = 0) {
   await page.mouse.up()
 }
 
-test('one of each shape, by typing: each is drawn, holds what geometry says, and is there after a reload', async ({
-  page,
-}) => {
-  await openGarden(page, '/my/beds')
-  await expect(page.getByText('No beds yet.')).toBeVisible()
-  const shapes: [shape: string, fields: [label: string, value: string][], litres: RegExp][] = [
-    [
-      'Round pot',
+test(
+  'one of each shape, by typing: each is drawn, holds what geometry says, and is there after a reload',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/my/beds')
+    await expect(page.getByText('No beds yet.')).toBeVisible()
+    const shapes: [shape: string, fields: [label: string, value: string][], litres: RegExp][] = [
       [
-        ['Width across the top', '30'],
-        ['Width across the base', '22'],
-        ['Height', '28'],
-        ['Lip left free', '3'],
+        'Round pot',
+        [
+          ['Width across the top', '30'],
+          ['Width across the base', '22'],
+          ['Height', '28'],
+          ['Lip left free', '3'],
+        ],
+        /^12\.9 L$/,
       ],
-      /^12\.9 L$/,
-    ],
-    [
-      'Trough or box',
       [
-        ['Length', '80'],
-        ['Width', '20'],
-        ['Length at the base', '80'],
-        ['Width at the base', '20'],
-        ['Height', '20'],
-        ['Lip left free', '2.5'],
+        'Trough or box',
+        [
+          ['Length', '80'],
+          ['Width', '20'],
+          ['Length at the base', '80'],
+          ['Width at the base', '20'],
+          ['Height', '20'],
+          ['Lip left free', '2.5'],
+        ],
+        /^28 L$/,
       ],
-      /^28 L$/,
-    ],
-    [
-      'Raised bed',
       [
-        ['Length', '240'],
-        ['Width', '120'],
-        ['Height', '30'],
-        ['Lip left free', '5'],
+        'Raised bed',
+        [
+          ['Length', '240'],
+          ['Width', '120'],
+          ['Height', '30'],
+          ['Lip left free', '5'],
+        ],
+        /^720 L$/,
       ],
-      /^720 L$/,
-    ],
-    [
-      'Fabric bag',
       [
-        ['Width', '40'],
-        ['Height', '30'],
-        ['Bulge', '0'],
-        ['Lip left free', '0'],
+        'Fabric bag',
+        [
+          ['Width', '40'],
+          ['Height', '30'],
+          ['Bulge', '0'],
+          ['Lip left free', '0'],
+        ],
+        /^37\.7 L$/,
       ],
-      /^37\.7 L$/,
-    ],
-    [
-      'Oval tub',
       [
-        ['Length', '60'],
-        ['Width', '40'],
-        ['Length at the base', '60'],
-        ['Width at the base', '40'],
-        ['Height', '30'],
-        ['Lip left free', '0'],
+        'Oval tub',
+        [
+          ['Length', '60'],
+          ['Width', '40'],
+          ['Length at the base', '60'],
+          ['Width at the base', '40'],
+          ['Height', '30'],
+          ['Lip left free', '0'],
+        ],
+        /^56\.5 L$/,
       ],
-      /^56\.5 L$/,
-    ],
-    [
-      'Gutter or split barrel',
       [
-        ['Length', '100'],
-        ['Width', '20'],
-        ['Lip left free', '0'],
+        'Gutter or split barrel',
+        [
+          ['Length', '100'],
+          ['Width', '20'],
+          ['Lip left free', '0'],
+        ],
+        /^15\.7 L$/,
       ],
-      /^15\.7 L$/,
-    ],
-    [
-      'Bed of any outline',
       [
-        ['Height', '30'],
-        ['Lip left free', '0'],
+        'Bed of any outline',
+        [
+          ['Height', '30'],
+          ['Lip left free', '0'],
+        ],
+        /^1\.14 m³$/,
       ],
-      /^1\.14 m³$/,
-    ],
-    [
-      'Heaped bed',
       [
-        ['Length', '200'],
-        ['Width', '80'],
-        ['Height', '20'],
-        ['Heaped above the rim', '10'],
+        'Heaped bed',
+        [
+          ['Length', '200'],
+          ['Width', '80'],
+          ['Height', '20'],
+          ['Heaped above the rim', '10'],
+        ],
+        /^400 L$/,
       ],
-      /^400 L$/,
-    ],
-  ]
-  for (const [shape, fields, litres] of shapes) {
-    await page.getByRole('button', { name: 'New bed', exact: true }).click()
-    await chooseShape(page, shape)
-    await page.getByLabel('Name', { exact: true }).fill(`My ${shape.toLowerCase()}`)
-    for (const [label, value] of fields) await page.getByLabel(label, { exact: true }).fill(value)
-    await expect(amount(page)).toHaveText(litres)
-    await expect(slider(page, 'Fill line')).toBeVisible()
-    // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before, though the lip
-    // was typed just before.
-    await drag(page, slider(page, 'Fill line'), -25)
-    await expect(amount(page)).not.toHaveText(litres)
-    await page.getByRole('button', { name: /^Undo/ }).click()
-    await expect(amount(page)).toHaveText(litres)
-  }
-  await saved(page)
-  await page.reload()
-  const rows = page.getByRole('region', { name: 'All beds' }).getByRole('button')
-  await expect(rows).toHaveCount(8)
-  await page.getByRole('button', { name: /My gutter/ }).click()
-  await expect(page.getByLabel('Length', { exact: true })).toHaveValue('100')
-  // In the yard all stand side by side.
-  await page.getByRole('button', { name: 'Yard' }).click()
-  await expect(page.getByRole('button', { name: /^My / })).toHaveCount(8)
-  await expect(page.getByText('your bucket, 10 L')).toBeVisible()
-})
+    ]
+    for (const [shape, fields, litres] of shapes) {
+      await page.getByRole('button', { name: 'New bed', exact: true }).click()
+      await chooseShape(page, shape)
+      await page.getByLabel('Name', { exact: true }).fill(`My ${shape.toLowerCase()}`)
+      for (const [label, value] of fields) await page.getByLabel(label, { exact: true }).fill(value)
+      await expect(amount(page)).toHaveText(litres)
+      await expect(slider(page, 'Fill line')).toBeVisible()
+      // Dragged down on the drawing there is less in it, whatever its shape; undone, as much as before, though the lip
+      // was typed just before.
+      await drag(page, slider(page, 'Fill line'), -25)
+      await expect(amount(page)).not.toHaveText(litres)
+      await page.getByRole('button', { name: /^Undo/ }).click()
+      await expect(amount(page)).toHaveText(litres)
+    }
+    await saved(page)
+    await page.reload()
+    const rows = page.getByRole('region', { name: 'All beds' }).getByRole('button')
+    await expect(rows).toHaveCount(8)
+    await page.getByRole('button', { name: /My gutter/ }).click()
+    await expect(page.getByLabel('Length', { exact: true })).toHaveValue('100')
+    // In the yard all stand side by side.
+    await page.getByRole('button', { name: 'Yard' }).click()
+    await expect(page.getByRole('button', { name: /^My / })).toHaveCount(8)
+    await expect(page.getByText('your bucket, 10 L')).toBeVisible()
+  },
+)
 
 test('the drawing moves with the hand: fill line, holes and layers, dragged and by keys, each undone', async ({
   page,
@@ -183,37 +185,39 @@ test('the drawing moves with the hand: fill line, holes and layers, dragged and 
   await expect(thickness).toBeHidden()
 })
 
-test('forty containers pasted from a spreadsheet become forty beds; wrong rows are told and the rest stands', async ({
-  page,
-}) => {
-  await openGarden(page, '/my/beds')
-  await page.getByRole('button', { name: 'Many at once' }).click()
-  const rows = Array.from(
-    { length: 40 },
-    (_, i) => `Pot ${String(i + 1).padStart(2, '0')}\tpot\t1\t${20 + i}\t20`,
-  )
-  const sheet = page.getByRole('textbox', { name: 'Rows' })
-  await sheet.fill(
-    ['name\tshape\tcount\tlength\theight', ...rows, 'Bad\tpot\t1\twide\t20', 'Deep\tpot\t1\t30\t1000'].join(
-      '\n',
-    ),
-  )
-  const dialog = page.getByRole('dialog')
-  await expect(dialog).toContainText('40 beds can be added')
-  await expect(dialog).toContainText('Row 42 (Bad): “wide” under “length”; wanted: a number.')
-  await expect(dialog).toContainText('Row 43 (Deep): The height is 1000 cm')
-  await page.getByRole('button', { name: 'Add 40 beds' }).click()
-  await page.getByLabel('Search beds').fill('pot 40')
-  await expect(page.getByRole('button', { name: /Pot 40/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: /Pot 39/ })).toBeHidden()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as CSV' }).click(),
-  ])
-  expect(download.suggestedFilename()).toBe('open-bed beds.csv')
-  await page.getByRole('button', { name: /^Undo 40 new beds/ }).click()
-  await expect(page.getByText('No beds yet.')).toBeVisible()
-})
+test(
+  'forty containers pasted from a spreadsheet become forty beds; wrong rows are told and the rest stands',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/my/beds')
+    await page.getByRole('button', { name: 'Many at once' }).click()
+    const rows = Array.from(
+      { length: 40 },
+      (_, i) => `Pot ${String(i + 1).padStart(2, '0')}\tpot\t1\t${20 + i}\t20`,
+    )
+    const sheet = page.getByRole('textbox', { name: 'Rows' })
+    await sheet.fill(
+      ['name\tshape\tcount\tlength\theight', ...rows, 'Bad\tpot\t1\twide\t20', 'Deep\tpot\t1\t30\t1000'].join(
+        '\n',
+      ),
+    )
+    const dialog = page.getByRole('dialog')
+    await expect(dialog).toContainText('40 beds can be added')
+    await expect(dialog).toContainText('Row 42 (Bad): “wide” under “length”; wanted: a number.')
+    await expect(dialog).toContainText('Row 43 (Deep): The height is 1000 cm')
+    await page.getByRole('button', { name: 'Add 40 beds' }).click()
+    await page.getByLabel('Search beds').fill('pot 40')
+    await expect(page.getByRole('button', { name: /Pot 40/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /Pot 39/ })).toBeHidden()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save as CSV' }).click(),
+    ])
+    expect(download.suggestedFilename()).toBe('open-bed beds.csv')
+    await page.getByRole('button', { name: /^Undo 40 new beds/ }).click()
+    await expect(page.getByText('No beds yet.')).toBeVisible()
+  },
+)
 
 test('several beds in one job, one of them topped up, one open to the soil, one on a balcony', async ({
   page,
@@ -265,7 +269,7 @@ test('acid berries and brassicas in one mix are told apart', async ({ page }) =>
   ).toBeVisible()
 })
 
-test('wrong sizes of a bed are told in place and kept as typed', async ({ page }) => {
+test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/my/beds')
   await page.getByRole('button', { name: 'New bed' }).click()
   const field = (label: string) =>
@@ -301,64 +305,66 @@ test('wrong sizes of a bed are told in place and kept as typed', async ({ page }
   await expect(page.getByLabel('Outline of the bed')).toContainText('crosses itself')
 })
 
-test('every number of every shape: text, nothing, below nought and too much are told in place, and nothing is lost', async ({
-  page,
-}) => {
-  /** What may be 0: leaving nothing free, bulging by nothing, planting no root balls. */
-  const mayBeNothing = new Set([
-    'Lip left free',
-    'Bulge',
-    'Root balls planted in it',
-    'Heaped above the rim',
-    'Height of the side holes',
-  ])
-  const deep = new Set(['Height', 'Heaped above the rim', 'Lip left free', 'Height of the side holes'])
-  const shapes: Record<string, string[]> = {
-    'Round pot': ['Width across the top', 'Width across the base', 'Height'],
-    'Trough or box': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
-    'Raised bed': ['Length', 'Width', 'Height'],
-    'Fabric bag': ['Width', 'Height', 'Bulge'],
-    'Oval tub': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
-    'Gutter or split barrel': ['Length', 'Width'],
-    'Bed of any outline': ['Height'],
-    'Heaped bed': ['Length', 'Width', 'Height', 'Heaped above the rim'],
-  }
-  await openGarden(page, '/my/beds')
-  await page.getByRole('button', { name: 'New bed' }).click()
-  const tried = new Set<string>()
-  for (const [shape, sizes] of Object.entries(shapes)) {
-    await chooseShape(page, shape)
-    const labels = [...sizes, 'Lip left free', 'How many there are', 'Root balls planted in it']
-    if (shape === 'Round pot') {
-      await page.getByRole('combobox', { name: 'Where water leaves' }).click()
-      await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()
-      labels.push('Height of the side holes')
+test(
+  'every number of every shape: text, nothing, below nought and too much are told in place, and nothing is lost',
+  { tag: '@long' },
+  async ({ page }) => {
+    /** What may be 0: leaving nothing free, bulging by nothing, planting no root balls. */
+    const mayBeNothing = new Set([
+      'Lip left free',
+      'Bulge',
+      'Root balls planted in it',
+      'Heaped above the rim',
+      'Height of the side holes',
+    ])
+    const deep = new Set(['Height', 'Heaped above the rim', 'Lip left free', 'Height of the side holes'])
+    const shapes: Record<string, string[]> = {
+      'Round pot': ['Width across the top', 'Width across the base', 'Height'],
+      'Trough or box': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
+      'Raised bed': ['Length', 'Width', 'Height'],
+      'Fabric bag': ['Width', 'Height', 'Bulge'],
+      'Oval tub': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
+      'Gutter or split barrel': ['Length', 'Width'],
+      'Bed of any outline': ['Height'],
+      'Heaped bed': ['Length', 'Width', 'Height', 'Heaped above the rim'],
     }
-    for (const label of labels) {
-      const input = page.getByLabel(label, { exact: true })
-      const said = page.locator('.field').filter({ has: input }).locator('.said.wrong')
-      const before = await input.inputValue()
-      const wrong = [
-        'deep',
-        '',
-        '-5',
-        ...(mayBeNothing.has(label) ? [] : ['0']),
-        ...(deep.has(label) ? ['1000'] : []),
-      ]
-      // Each field is tried in every shape; each wrong entry once in each field of the same name.
-      const fresh = wrong.filter((typed) => !tried.has(`${label} ${typed}`))
-      for (const typed of fresh.length > 0 ? fresh : ['-5']) {
-        tried.add(`${label} ${typed}`)
-        await input.fill(typed)
-        await expect(said, `${shape}, ${label}: “${typed}”`).toBeVisible()
-        expect(await input.inputValue()).toBe(typed)
+    await openGarden(page, '/my/beds')
+    await page.getByRole('button', { name: 'New bed' }).click()
+    const tried = new Set<string>()
+    for (const [shape, sizes] of Object.entries(shapes)) {
+      await chooseShape(page, shape)
+      const labels = [...sizes, 'Lip left free', 'How many there are', 'Root balls planted in it']
+      if (shape === 'Round pot') {
+        await page.getByRole('combobox', { name: 'Where water leaves' }).click()
+        await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()
+        labels.push('Height of the side holes')
       }
-      await input.fill(before)
-      await expect(said, `${shape}, ${label} mended`).toHaveCount(0)
+      for (const label of labels) {
+        const input = page.getByLabel(label, { exact: true })
+        const said = page.locator('.field').filter({ has: input }).locator('.said.wrong')
+        const before = await input.inputValue()
+        const wrong = [
+          'deep',
+          '',
+          '-5',
+          ...(mayBeNothing.has(label) ? [] : ['0']),
+          ...(deep.has(label) ? ['1000'] : []),
+        ]
+        // Each field is tried in every shape; each wrong entry once in each field of the same name.
+        const fresh = wrong.filter((typed) => !tried.has(`${label} ${typed}`))
+        for (const typed of fresh.length > 0 ? fresh : ['-5']) {
+          tried.add(`${label} ${typed}`)
+          await input.fill(typed)
+          await expect(said, `${shape}, ${label}: “${typed}”`).toBeVisible()
+          expect(await input.inputValue()).toBe(typed)
+        }
+        await input.fill(before)
+        await expect(said, `${shape}, ${label} mended`).toHaveCount(0)
+      }
     }
-  }
-  await saved(page)
-})
+    await saved(page)
+  },
+)
 
 test('a job keeps its bed when the list loses it, and can put one back', async ({ page }) => {
   await openGarden(page, '/my')

@@ -93,44 +93,46 @@ test('what stands out is said with its numbers, answered with a reason, and said
   await expect(list.getByText('Answered')).toHaveCount(0)
 })
 
-test('a feed has its place: in the batches, in the top at filling, held back for the season', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo/jobs/fig/mix')
-  const add = async (search: string) => {
-    await page.getByRole('combobox', { name: 'Add a feed or other dressing' }).click()
-    await page.getByPlaceholder('Search dressings').fill(search)
-    await page
-      .getByRole('option', { name: new RegExp(search, 'i') })
-      .first()
-      .click()
-  }
-  const feed = page.getByRole('region', { name: 'Feed', exact: true }).locator('.figure').first()
-  const before = await feed.textContent()
-  await add('5-6 month')
-  const coated = page.getByRole('group', { name: /Coated fertilizer 5-6 month/ })
-  await expect(coated).toContainText(/g in all; .*level for 10 L/)
-  await expect(feed).not.toHaveText(before!)
-  await coated.getByRole('textbox', { name: /Amount of/ }).fill('-1')
-  await expect(coated).toContainText('Below nothing.')
-  await coated.getByRole('textbox', { name: /Amount of/ }).fill('4 g per litre')
-  await add('bone meal')
-  const bone = page.getByRole('group', { name: 'Bone meal, steamed' })
-  await bone.getByRole('combobox', { name: /Where/ }).click()
-  await page.getByRole('option', { name: 'In the top' }).click()
-  await add('blood meal')
-  await page.getByRole('group', { name: 'Blood meal' }).getByRole('combobox', { name: /Where/ }).click()
-  await page.getByRole('option', { name: 'Held back' }).click()
-  await station(page, 'Buy')
-  await expect(page.getByRole('row', { name: /Bone meal/ })).toContainText('into the top at filling')
-  await station(page, 'Make')
-  await expect(page.getByRole('checkbox', { name: /Coated fertilizer 5-6 month/i })).toBeVisible()
-  await expect(page.getByRole('checkbox', { name: /meal/i })).toHaveCount(0)
-  await station(page, 'Fill')
-  await expect(page.getByText(/g of bone meal, steamed in each/)).toBeVisible()
-  await station(page, 'Season')
-  await expect(page.getByText(/blood meal: .* to each/i)).toBeVisible()
-})
+test(
+  'a feed has its place: in the batches, in the top at filling, held back for the season',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/mix')
+    const add = async (search: string) => {
+      await page.getByRole('combobox', { name: 'Add a feed or other dressing' }).click()
+      await page.getByPlaceholder('Search dressings').fill(search)
+      await page
+        .getByRole('option', { name: new RegExp(search, 'i') })
+        .first()
+        .click()
+    }
+    const feed = page.getByRole('region', { name: 'Feed', exact: true }).locator('.figure').first()
+    const before = await feed.textContent()
+    await add('5-6 month')
+    const coated = page.getByRole('group', { name: /Coated fertilizer 5-6 month/ })
+    await expect(coated).toContainText(/g in all; .*level for 10 L/)
+    await expect(feed).not.toHaveText(before!)
+    await coated.getByRole('textbox', { name: /Amount of/ }).fill('-1')
+    await expect(coated).toContainText('Below nothing.')
+    await coated.getByRole('textbox', { name: /Amount of/ }).fill('4 g per litre')
+    await add('bone meal')
+    const bone = page.getByRole('group', { name: 'Bone meal, steamed' })
+    await bone.getByRole('combobox', { name: /Where/ }).click()
+    await page.getByRole('option', { name: 'In the top' }).click()
+    await add('blood meal')
+    await page.getByRole('group', { name: 'Blood meal' }).getByRole('combobox', { name: /Where/ }).click()
+    await page.getByRole('option', { name: 'Held back' }).click()
+    await station(page, 'Buy')
+    await expect(page.getByRole('row', { name: /Bone meal/ })).toContainText('into the top at filling')
+    await station(page, 'Make')
+    await expect(page.getByRole('checkbox', { name: /Coated fertilizer 5-6 month/i })).toBeVisible()
+    await expect(page.getByRole('checkbox', { name: /meal/i })).toHaveCount(0)
+    await station(page, 'Fill')
+    await expect(page.getByText(/g of bone meal, steamed in each/)).toBeVisible()
+    await station(page, 'Season')
+    await expect(page.getByText(/blood meal: .* to each/i)).toBeVisible()
+  },
+)
 
 test('lime: offered where it lacks, in grams and spoons for the job and a bucketful', async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
@@ -162,69 +164,77 @@ test('the shelf is pressed or dragged onto the bench', async ({ page }) => {
   await expect(page.getByRole('group', { name: 'Pumice 2-8 mm, 1 part' })).toBeVisible()
 })
 
-test('the finder: rules, progress, families, the bench, and what is in the way', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/finder')
-  await page.getByRole('checkbox', { name: 'peat', exact: true }).check()
-  await expect(page.getByRole('heading', { name: /ways? meet all of it|Nothing meets all/ })).toBeVisible()
-  const rows = page.getByRole('table', { name: 'Recipes found, best first' }).getByRole('row')
-  await expect(rows).toHaveCount(11)
-  await page.getByRole('button', { name: /^Show 10 more of \d+/ }).click()
-  await expect(rows).toHaveCount(21)
-  for (const row of (await rows.all()).slice(1)) await expect(row).not.toContainText('peat')
-  // What the bench would say of each is known before it is put there, and the likeliest comes first.
-  const said = await rows.locator('.concern').allInnerTexts()
-  expect(said.length).toBeGreaterThan(3)
-  expect(said.join()).toContain('your water lifts its pH')
-  const lots = await rows.locator('[data-label="Lots within all bands"]').allInnerTexts()
-  const likely = lots.filter((t) => t !== '–').map((t) => Number.parseInt(t))
-  expect(likely.length).toBeGreaterThan(5)
-  expect(likely).toEqual([...likely].sort((a, b) => b - a))
-  await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
-  // What was found belongs to what was asked: another wish is followed without a button.
-  await page.getByRole('checkbox', { name: 'A litre may cost so much' }).check()
-  await page.getByLabel('Most for a litre').fill('0.01')
-  await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
-  await page.getByRole('checkbox', { name: 'A litre may cost so much' }).uncheck()
-  await page.getByRole('checkbox', { name: 'Water no oftener than' }).check()
-  await page.getByLabel('Days between waterings').fill('30')
-  await expect(page.getByRole('heading', { name: 'Nothing meets all of it' })).toBeVisible()
-  await page.getByRole('button', { name: 'What is in the way?' }).click()
-  await expect(page.getByText(/peat allowed|Only water is out of reach/)).toBeVisible()
-  await page.getByRole('checkbox', { name: 'Water no oftener than' }).uncheck()
-  const button = page.getByRole('button', { name: /^Put on the bench/ }).first()
-  const parts = (await button.getAttribute('aria-label'))!.replace('Put on the bench: ', '')
-  const chance = Number.parseInt(
-    await rows.locator('[data-label="Lots within all bands"]').first().innerText(),
-  )
-  await button.click()
-  await expect(page).toHaveURL(/mix$/)
-  const first = /^(\S+) (.*?)(?:, \d|, [½⅓]|$)/.exec(parts)!
-  await expect(page.getByRole('group', { name: `${first[2]}, ${first[1]} part` })).toBeVisible()
-  // The bench has the chance that the finder told.
-  await expect(page.getByText(`Of ten lots of such materials, ${chance} would`)).toBeVisible()
-  // What was on the bench is kept.
-  await page.getByRole('button', { name: 'Versions (1)' }).click()
-  await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
-})
+test(
+  'the finder: rules, progress, families, the bench, and what is in the way',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/finder')
+    await page.getByRole('checkbox', { name: 'peat', exact: true }).check()
+    await expect(page.getByRole('heading', { name: /ways? meet all of it|Nothing meets all/ })).toBeVisible()
+    const rows = page.getByRole('table', { name: 'Recipes found, best first' }).getByRole('row')
+    await expect(rows).toHaveCount(11)
+    await page.getByRole('button', { name: /^Show 10 more of \d+/ }).click()
+    await expect(rows).toHaveCount(21)
+    for (const row of (await rows.all()).slice(1)) await expect(row).not.toContainText('peat')
+    // What the bench would say of each is known before it is put there, and the likeliest comes first.
+    const said = await rows.locator('.concern').allInnerTexts()
+    expect(said.length).toBeGreaterThan(3)
+    expect(said.join()).toContain('your water lifts its pH')
+    const lots = await rows.locator('[data-label="Lots within all bands"]').allInnerTexts()
+    const likely = lots.filter((t) => t !== '–').map((t) => Number.parseInt(t))
+    expect(likely.length).toBeGreaterThan(5)
+    expect(likely).toEqual([...likely].sort((a, b) => b - a))
+    await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
+    // What was found belongs to what was asked: another wish is followed without a button.
+    await page.getByRole('checkbox', { name: 'A litre may cost so much' }).check()
+    await page.getByLabel('Most for a litre').fill('0.01')
+    await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
+    await page.getByRole('checkbox', { name: 'A litre may cost so much' }).uncheck()
+    await page.getByRole('checkbox', { name: 'Water no oftener than' }).check()
+    await page.getByLabel('Days between waterings').fill('30')
+    await expect(page.getByRole('heading', { name: 'Nothing meets all of it' })).toBeVisible()
+    await page.getByRole('button', { name: 'What is in the way?' }).click()
+    await expect(page.getByText(/peat allowed|Only water is out of reach/)).toBeVisible()
+    await page.getByRole('checkbox', { name: 'Water no oftener than' }).uncheck()
+    const button = page.getByRole('button', { name: /^Put on the bench/ }).first()
+    const parts = (await button.getAttribute('aria-label'))!.replace('Put on the bench: ', '')
+    const chance = Number.parseInt(
+      await rows.locator('[data-label="Lots within all bands"]').first().innerText(),
+    )
+    await button.click()
+    await expect(page).toHaveURL(/mix$/)
+    const first = /^(\S+) (.*?)(?:, \d|, [½⅓]|$)/.exec(parts)!
+    await expect(page.getByRole('group', { name: `${first[2]}, ${first[1]} part` })).toBeVisible()
+    // The bench has the chance that the finder told.
+    await expect(page.getByText(`Of ten lots of such materials, ${chance} would`)).toBeVisible()
+    // What was on the bench is kept.
+    await page.getByRole('button', { name: 'Versions (1)' }).click()
+    await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
+  },
+)
 
-test('the finder says at the wish when more is to be used up than the job takes', async ({ page }) => {
-  await openGarden(page, '/demo/shelf')
-  await page.getByLabel('Search the shelf').fill('coir pith')
-  await page.getByRole('button', { name: 'Pack, price and stock of Coir pith' }).click()
-  await page.getByLabel('On hand, loose').fill('500')
-  await page.getByRole('button', { name: 'Keep' }).click()
-  await saved(page)
-  await openGarden(page, '/demo/jobs/peppers-27/finder')
-  const wish = page.getByRole('combobox', { name: 'Use up what is left of' })
-  await wish.focus()
-  await page.keyboard.press('ArrowDown')
-  await page.getByRole('option', { name: /^Coir pith .* 500 L$/ }).click()
-  await page.keyboard.press('Escape')
-  await expect(
-    page.getByText(/500 L are left of these and the job takes .* they cannot all go in/),
-  ).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
-})
+test(
+  'the finder says at the wish when more is to be used up than the job takes',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/shelf')
+    await page.getByLabel('Search the shelf').fill('coir pith')
+    await page.getByRole('button', { name: 'Pack, price and stock of Coir pith' }).click()
+    await page.getByLabel('On hand, loose').fill('500')
+    await page.getByRole('button', { name: 'Keep' }).click()
+    await saved(page)
+    await openGarden(page, '/demo/jobs/peppers-27/finder')
+    const wish = page.getByRole('combobox', { name: 'Use up what is left of' })
+    await wish.focus()
+    await page.keyboard.press('ArrowDown')
+    await page.getByRole('option', { name: /^Coir pith .* 500 L$/ }).click()
+    await page.keyboard.press('Escape')
+    await expect(
+      page.getByText(/500 L are left of these and the job takes .* they cannot all go in/),
+    ).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'No recipe keeps these rules' })).toBeVisible()
+  },
+)
 
 test('a long search can be stopped, and the page lives meanwhile', async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/finder')
@@ -239,27 +249,31 @@ test('a long search can be stopped, and the page lives meanwhile', async ({ page
   expect(await rows.count()).toBeGreaterThan(3)
 })
 
-test('versions: kept, named, gone back to; nothing on the bench is lost', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/leeks/mix')
-  await page.getByRole('button', { name: 'Versions' }).click()
-  await page.getByLabel('Name for what is on the bench').fill('As last year')
-  await page.getByRole('button', { name: 'Keep this version' }).click()
-  await expect(page.getByText('What is on the bench is kept as “As last year”.')).toBeVisible()
-  await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Mixes to begin from' }).click()
-  await page.getByRole('button', { name: 'Begin with First leaf' }).click()
-  await expect(page.getByRole('group', { name: /Vermiculite, fine/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Versions (1)' }).click()
-  await page.getByLabel('Note on As last year').fill('Soured in May')
-  await page.getByRole('button', { name: 'Go on from As last year' }).click()
-  await expect(page.getByRole('group', { name: 'Sphagnum peat, fine, 3 parts' })).toBeVisible()
-  await page.getByRole('button', { name: 'Versions (2)' }).click()
-  await expect(page.getByLabel('Name of Before going on from “As last year”')).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await page.getByRole('button', { name: 'Versions (2)' }).click()
-  await expect(page.getByLabel('Note on As last year')).toHaveValue('Soured in May')
-})
+test(
+  'versions: kept, named, gone back to; nothing on the bench is lost',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/leeks/mix')
+    await page.getByRole('button', { name: 'Versions' }).click()
+    await page.getByLabel('Name for what is on the bench').fill('As last year')
+    await page.getByRole('button', { name: 'Keep this version' }).click()
+    await expect(page.getByText('What is on the bench is kept as “As last year”.')).toBeVisible()
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Mixes to begin from' }).click()
+    await page.getByRole('button', { name: 'Begin with First leaf' }).click()
+    await expect(page.getByRole('group', { name: /Vermiculite, fine/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Versions (1)' }).click()
+    await page.getByLabel('Note on As last year').fill('Soured in May')
+    await page.getByRole('button', { name: 'Go on from As last year' }).click()
+    await expect(page.getByRole('group', { name: 'Sphagnum peat, fine, 3 parts' })).toBeVisible()
+    await page.getByRole('button', { name: 'Versions (2)' }).click()
+    await expect(page.getByLabel('Name of Before going on from “As last year”')).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await page.getByRole('button', { name: 'Versions (2)' }).click()
+    await expect(page.getByLabel('Note on As last year')).toHaveValue('Soured in May')
+  },
+)
 
 test('a recipe goes by link and by file to another garden; a broken one is told', async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/mix')
@@ -293,146 +307,160 @@ test('a recipe goes by link and by file to another garden; a broken one is told'
   await expect(card).toContainText('Loam topsoil')
 })
 
-test('mixes are held side by side, what differs first, with their season', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/compare')
-  const add = async (name: string) => {
-    await page.getByRole('combobox', { name: 'Add a mix' }).click()
-    await page.getByPlaceholder('Search mixes').fill(name)
-    await page
-      .getByRole('option', { name: new RegExp(name) })
-      .first()
-      .click()
-  }
-  // It opens with the two that suit best beside the bench's own.
-  const leave = page.getByRole('button', { name: /^Leave out (?!On the bench)/ })
-  await expect(leave).toHaveCount(2)
-  await leave.first().click()
-  await leave.first().click()
-  await expect(page.getByText('Add one more')).toBeVisible()
-  for (const name of ['Stand fast', 'Potting mix in bags', 'Nothing that rots', 'Husk']) await add(name)
-  await expect(page.getByRole('columnheader')).toHaveCount(5)
-  await expect(page.getByRole('combobox', { name: 'Add a mix' })).toHaveCount(0)
-  const rows = page.locator('table.list').getByRole('rowheader')
-  await expect(rows.nth(2)).toHaveText('Weight just after watering')
-  // The label leaves its shares open, and that is said; what it does say is not.
-  await expect(page.getByRole('row', { name: /within easy reach/ })).toContainText(
-    /label allows \d+ % to \d+ %/,
-  )
-  await expect(page.getByRole('row', { name: /pH in six weeks/ })).not.toContainText('label allows')
-  await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
-  await page.getByLabel('A bag costs').fill('25')
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByRole('row', { name: /Cost/ })).toContainText('0.500')
-  await page.getByRole('button', { name: 'pH', exact: true }).click()
-  await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
-  await page.getByText('The same as a table').click()
-  await expect(page.getByRole('row', { name: /week 6/ }).first()).toContainText('6.')
-  await page.getByRole('button', { name: 'Leave out Potting mix in bags' }).click()
-  await page.getByRole('button', { name: 'Put Stand fast on the bench' }).click()
-  await page.getByRole('link', { name: 'Back to the bench' }).click()
-  await expect(page.getByRole('group', { name: /Loam topsoil, \d parts/ })).toBeVisible()
-})
+test(
+  'mixes are held side by side, what differs first, with their season',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/compare')
+    const add = async (name: string) => {
+      await page.getByRole('combobox', { name: 'Add a mix' }).click()
+      await page.getByPlaceholder('Search mixes').fill(name)
+      await page
+        .getByRole('option', { name: new RegExp(name) })
+        .first()
+        .click()
+    }
+    // It opens with the two that suit best beside the bench's own.
+    const leave = page.getByRole('button', { name: /^Leave out (?!On the bench)/ })
+    await expect(leave).toHaveCount(2)
+    await leave.first().click()
+    await leave.first().click()
+    await expect(page.getByText('Add one more')).toBeVisible()
+    for (const name of ['Stand fast', 'Potting mix in bags', 'Nothing that rots', 'Husk']) await add(name)
+    await expect(page.getByRole('columnheader')).toHaveCount(5)
+    await expect(page.getByRole('combobox', { name: 'Add a mix' })).toHaveCount(0)
+    const rows = page.locator('table.list').getByRole('rowheader')
+    await expect(rows.nth(2)).toHaveText('Weight just after watering')
+    // The label leaves its shares open, and that is said; what it does say is not.
+    await expect(page.getByRole('row', { name: /within easy reach/ })).toContainText(
+      /label allows \d+ % to \d+ %/,
+    )
+    await expect(page.getByRole('row', { name: /pH in six weeks/ })).not.toContainText('label allows')
+    await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
+    await page.getByLabel('A bag costs').fill('25')
+    await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    await expect(page.getByRole('row', { name: /Cost/ })).toContainText('0.500')
+    await page.getByRole('button', { name: 'pH', exact: true }).click()
+    await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
+    await page.getByText('The same as a table').click()
+    await expect(page.getByRole('row', { name: /week 6/ }).first()).toContainText('6.')
+    await page.getByRole('button', { name: 'Leave out Potting mix in bags' }).click()
+    await page.getByRole('button', { name: 'Put Stand fast on the bench' }).click()
+    await page.getByRole('link', { name: 'Back to the bench' }).click()
+    await expect(page.getByRole('group', { name: /Loam topsoil, \d parts/ })).toBeVisible()
+  },
+)
 
-test('a bag is described from its label, wrong labels are told, and it becomes a part of the mix', async ({
-  page,
-}) => {
-  await openGarden(page)
-  await startJob(page, 'Fabric bag')
-  await station(page, 'Mix')
-  await page.getByRole('button', { name: 'Add a finished mix' }).click()
-  await page.getByRole('button', { name: 'Describe a bagged mix' }).click()
-  const dialog = page.getByRole('dialog')
-  const list = async (name: string) => {
-    await dialog.getByRole('combobox', { name: 'Add an ingredient' }).click()
-    await page.getByPlaceholder('Search materials').fill(name)
-    await page.getByRole('option', { name }).first().click()
-  }
-  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
-  await dialog.getByLabel('What you call it').fill('Corner shop mix')
-  for (const name of ['Coir pith', 'Green-waste compost', 'Perlite, medium']) await list(name)
-  await expect(dialog.getByRole('status')).toContainText(
-    '61 % Coir pith, 28 % Green-waste compost, 11 % Perlite',
-  )
-  await dialog.getByLabel('Share of Coir pith').fill('95')
-  await dialog.getByLabel('Share of Perlite, medium').fill('5')
-  await expect(dialog.getByRole('status')).toContainText('nothing is left for the one without')
-  await dialog.getByLabel('Share of Coir pith').fill('60')
-  await dialog.getByLabel('Share of Perlite, medium').fill('10')
-  await expect(dialog.getByRole('status')).toContainText('30 % Green-waste compost')
-  for (const [label, typed, said] of [
-    ['A bag holds', '-4', 'more than nothing'],
-    ['A bag costs', '-1', 'below nothing'],
-    ['pH on the label', '12', 'outside what lime can be worked out for'],
-  ] as const) {
-    await dialog.getByLabel(label).fill(typed)
-    await expect(dialog.locator('.field').filter({ has: page.getByLabel(label) })).toContainText(said)
+test(
+  'a bag is described from its label, wrong labels are told, and it becomes a part of the mix',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await station(page, 'Mix')
+    await page.getByRole('button', { name: 'Add a finished mix' }).click()
+    await page.getByRole('button', { name: 'Describe a bagged mix' }).click()
+    const dialog = page.getByRole('dialog')
+    const list = async (name: string) => {
+      await dialog.getByRole('combobox', { name: 'Add an ingredient' }).click()
+      await page.getByPlaceholder('Search materials').fill(name)
+      await page.getByRole('option', { name }).first().click()
+    }
     await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
-    await dialog.getByLabel(label).fill(label === 'A bag holds' ? '40' : '0')
-  }
-  await dialog.getByLabel('A bag costs').fill('8')
-  await dialog.getByRole('button', { name: 'Perlite, medium earlier' }).click()
-  await dialog.getByRole('button', { name: 'Keep' }).click()
-  // Back to the list of finished mixes, with the bag in it.
-  await page.getByRole('button', { name: /^Corner shop mix/ }).click()
-  const part = page.getByRole('group', { name: 'Corner shop mix, 1 part' })
-  await expect(part).toContainText('60 % Coir pith')
-  await addMaterial(page, 'pumice')
-  await page.getByRole('button', { name: 'A whole part more Corner shop mix' }).click()
-  await station(page, 'Buy')
-  await expect(page.getByRole('row', { name: /Corner shop mix/ })).toContainText(/1 × 40 L bag.*8\.00/s)
-  await station(page, 'Mix')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await saved(page)
-  await page.reload()
-  await expect(page.getByRole('group', { name: 'Corner shop mix, 1 part' })).toBeVisible()
-  await page.getByRole('group', { name: /Corner shop mix/ }).press('Delete')
-  await expect(page.getByRole('group', { name: /Corner shop mix/ })).toHaveCount(0)
-})
+    await dialog.getByLabel('What you call it').fill('Corner shop mix')
+    for (const name of ['Coir pith', 'Green-waste compost', 'Perlite, medium']) await list(name)
+    await expect(dialog.getByRole('status')).toContainText(
+      '61 % Coir pith, 28 % Green-waste compost, 11 % Perlite',
+    )
+    await dialog.getByLabel('Share of Coir pith').fill('95')
+    await dialog.getByLabel('Share of Perlite, medium').fill('5')
+    await expect(dialog.getByRole('status')).toContainText('nothing is left for the one without')
+    await dialog.getByLabel('Share of Coir pith').fill('60')
+    await dialog.getByLabel('Share of Perlite, medium').fill('10')
+    await expect(dialog.getByRole('status')).toContainText('30 % Green-waste compost')
+    for (const [label, typed, said] of [
+      ['A bag holds', '-4', 'more than nothing'],
+      ['A bag costs', '-1', 'below nothing'],
+      ['pH on the label', '12', 'outside what lime can be worked out for'],
+    ] as const) {
+      await dialog.getByLabel(label).fill(typed)
+      await expect(dialog.locator('.field').filter({ has: page.getByLabel(label) })).toContainText(said)
+      await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
+      await dialog.getByLabel(label).fill(label === 'A bag holds' ? '40' : '0')
+    }
+    await dialog.getByLabel('A bag costs').fill('8')
+    await dialog.getByRole('button', { name: 'Perlite, medium earlier' }).click()
+    await dialog.getByRole('button', { name: 'Keep' }).click()
+    // Back to the list of finished mixes, with the bag in it.
+    await page.getByRole('button', { name: /^Corner shop mix/ }).click()
+    const part = page.getByRole('group', { name: 'Corner shop mix, 1 part' })
+    await expect(part).toContainText('60 % Coir pith')
+    await addMaterial(page, 'pumice')
+    await page.getByRole('button', { name: 'A whole part more Corner shop mix' }).click()
+    await station(page, 'Buy')
+    await expect(page.getByRole('row', { name: /Corner shop mix/ })).toContainText(/1 × 40 L bag.*8\.00/s)
+    await station(page, 'Mix')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await saved(page)
+    await page.reload()
+    await expect(page.getByRole('group', { name: 'Corner shop mix, 1 part' })).toBeVisible()
+    await page.getByRole('group', { name: /Corner shop mix/ }).press('Delete')
+    await expect(page.getByRole('group', { name: /Corner shop mix/ })).toHaveCount(0)
+  },
+)
 
-test('a mix of one’s own goes into another: made first, bought for, or on hand', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/leeks/mix')
-  await page.getByRole('button', { name: 'Add a finished mix' }).click()
-  await page.getByLabel('Search mixes').fill('white and')
-  await page.getByLabel('Search mixes').press('Enter')
-  await expect(page.getByRole('group', { name: 'White and brown, 1 part' })).toBeVisible()
-  await station(page, 'Make')
-  await expect(page.getByRole('heading', { name: /White and brown, batch 1 of 1/ })).toBeVisible()
-  await page.getByRole('checkbox', { name: /Sphagnum peat, medium/ }).check()
-  await page.getByRole('button', { name: 'Batch 1', exact: true }).click()
-  await expect(page.getByRole('checkbox', { name: /White and brown/ })).toBeVisible()
-  await expect(page.getByRole('checkbox', { name: /Sphagnum peat, medium/ })).toHaveCount(0)
-  await station(page, 'Buy')
-  await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toBeVisible()
-  await page.getByRole('button', { name: 'I have White and brown ready' }).click()
-  await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toHaveCount(0)
-  await expect(page.getByRole('row', { name: /^White and brown/ })).toContainText('on hand, ready made')
-  await station(page, 'Make')
-  await expect(page.getByRole('heading', { name: /White and brown, batch/ })).toHaveCount(0)
-})
+test(
+  'a mix of one’s own goes into another: made first, bought for, or on hand',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/leeks/mix')
+    await page.getByRole('button', { name: 'Add a finished mix' }).click()
+    await page.getByLabel('Search mixes').fill('white and')
+    await page.getByLabel('Search mixes').press('Enter')
+    await expect(page.getByRole('group', { name: 'White and brown, 1 part' })).toBeVisible()
+    await station(page, 'Make')
+    await expect(page.getByRole('heading', { name: /White and brown, batch 1 of 1/ })).toBeVisible()
+    await page.getByRole('checkbox', { name: /Sphagnum peat, medium/ }).check()
+    await page.getByRole('button', { name: 'Batch 1', exact: true }).click()
+    await expect(page.getByRole('checkbox', { name: /White and brown/ })).toBeVisible()
+    await expect(page.getByRole('checkbox', { name: /Sphagnum peat, medium/ })).toHaveCount(0)
+    await station(page, 'Buy')
+    await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toBeVisible()
+    await page.getByRole('button', { name: 'I have White and brown ready' }).click()
+    await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toHaveCount(0)
+    await expect(page.getByRole('row', { name: /^White and brown/ })).toContainText('on hand, ready made')
+    await station(page, 'Make')
+    await expect(page.getByRole('heading', { name: /White and brown, batch/ })).toHaveCount(0)
+  },
+)
 
-test('the bench by keyboard alone, on a phone: starter, finder, compare', async ({ page }) => {
-  await page.setViewportSize(PHONE)
-  await openGarden(page)
-  await startJob(page, 'Round pot')
-  await station(page, 'Mix')
-  await tabTo(page, page.getByRole('button', { name: 'Mixes to begin from' }))
-  await page.keyboard.press('Enter')
-  await tabTo(page, page.getByRole('button', { name: 'Begin with Husk and hull' }))
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('group', { name: /Coir pith, \d parts/ })).toBeVisible()
-  await tabTo(page, page.getByRole('link', { name: 'Find a mix' }), 'Shift+Tab')
-  await page.keyboard.press('Enter')
-  await expect(page).toHaveURL(/finder$/)
-  // Every material of the tables is tried in an empty garden.
-  await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible({
-    timeout: 60_000,
-  })
-  await tabTo(page, page.getByRole('link', { name: 'Back to the bench' }), 'Shift+Tab')
-  await page.keyboard.press('Enter')
-  await tabTo(page, page.getByRole('link', { name: 'Compare' }))
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Compare mixes', exact: true })).toBeVisible()
-})
+test(
+  'the bench by keyboard alone, on a phone: starter, finder, compare',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.setViewportSize(PHONE)
+    await openGarden(page)
+    await startJob(page, 'Round pot')
+    await station(page, 'Mix')
+    await tabTo(page, page.getByRole('button', { name: 'Mixes to begin from' }))
+    await page.keyboard.press('Enter')
+    await tabTo(page, page.getByRole('button', { name: 'Begin with Husk and hull' }))
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('group', { name: /Coir pith, \d parts/ })).toBeVisible()
+    await tabTo(page, page.getByRole('link', { name: 'Find a mix' }), 'Shift+Tab')
+    await page.keyboard.press('Enter')
+    await expect(page).toHaveURL(/finder$/)
+    // Every material of the tables is tried in an empty garden.
+    await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible({
+      timeout: 60_000,
+    })
+    await tabTo(page, page.getByRole('link', { name: 'Back to the bench' }), 'Shift+Tab')
+    await page.keyboard.press('Enter')
+    await tabTo(page, page.getByRole('link', { name: 'Compare' }))
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'Compare mixes', exact: true })).toBeVisible()
+  },
+)
 
 test('the printed recipe says what goes in and what it will do', async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
@@ -467,54 +495,56 @@ test('an empty bench offers three mixes for this crop and bed, and one press beg
   await expect(offers).toHaveCount(0)
 })
 
-test('own material and own feed: told in a minute, in the mix, kept, and dosed as people say it', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo/jobs/peppers-27/mix')
-  await page.keyboard.press('/')
-  await page.getByRole('button', { name: 'A material of your own' }).click()
-  const dialog = page.getByRole('dialog').last()
-  await dialog.getByLabel('What you call it').fill('Heap by the shed')
-  await dialog.getByLabel('A bucketful weighs').fill('13 lb 4 oz')
-  await expect(dialog).toContainText('= 6.01 kg')
-  await dialog.getByLabel('pH', { exact: true }).fill('14')
-  await expect(field(page, 'pH')).toContainText('would be believed')
-  await dialog.getByLabel('pH', { exact: true }).fill('7.4')
-  await dialog.getByRole('button', { name: 'Keep' }).click()
-  await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
-  await page.getByRole('button', { name: 'A feed or lime of your own' }).click()
-  await dialog.getByLabel('What you call it').fill('All-round 4-4-4')
-  await dialog.getByRole('button', { name: 'Keep' }).click()
-  const line = page.getByRole('group', { name: 'All-round 4-4-4' })
-  const amount = line.getByRole('textbox', { name: /Amount of/ })
-  await amount.fill('2 spoons per bucket')
-  await expect(line).toContainText('Teaspoons or tablespoons?')
-  await amount.fill('2 tbsp per bucket')
-  await expect(line).toContainText(/\d+ g per bucket; .* g\/L; .* in all/)
-  await page.getByRole('button', { name: 'Dose by label' }).click()
-  // The dialog puts the cursor into its first field once it stands; what is typed before goes there too.
-  await expect(dialog.getByLabel('The recipe’s feed is')).toBeFocused()
-  await dialog.getByLabel('The recipe’s feed is').fill('5-5-5')
-  await dialog.getByLabel('The recipe says').fill('30 g per bucket')
-  await dialog.getByRole('combobox', { name: 'Mine is' }).click()
-  await page.getByPlaceholder('Search feeds').fill('blood')
-  await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('Enter')
-  await expect(dialog).toContainText(/less phosphate, no potash/)
-  await dialog.getByRole('button', { name: 'Give it' }).click()
-  await expect(page.getByRole('group', { name: 'Blood meal' })).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
-  await expect(amount).toHaveValue('2 tablespoons per bucket')
-  await page.goto('/demo/shelf')
-  await page.getByLabel('Search the shelf').fill('shed')
-  await page.getByRole('button', { name: 'Change Heap by the shed' }).click()
-  await dialog.getByRole('button', { name: 'Offer it no more' }).click()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Heap by the shed' })).toContainText(
-    'offered no more',
-  )
-})
+test(
+  'own material and own feed: told in a minute, in the mix, kept, and dosed as people say it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/mix')
+    await page.keyboard.press('/')
+    await page.getByRole('button', { name: 'A material of your own' }).click()
+    const dialog = page.getByRole('dialog').last()
+    await dialog.getByLabel('What you call it').fill('Heap by the shed')
+    await dialog.getByLabel('A bucketful weighs').fill('13 lb 4 oz')
+    await expect(dialog).toContainText('= 6.01 kg')
+    await dialog.getByLabel('pH', { exact: true }).fill('14')
+    await expect(field(page, 'pH')).toContainText('would be believed')
+    await dialog.getByLabel('pH', { exact: true }).fill('7.4')
+    await dialog.getByRole('button', { name: 'Keep' }).click()
+    await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
+    await page.getByRole('button', { name: 'A feed or lime of your own' }).click()
+    await dialog.getByLabel('What you call it').fill('All-round 4-4-4')
+    await dialog.getByRole('button', { name: 'Keep' }).click()
+    const line = page.getByRole('group', { name: 'All-round 4-4-4' })
+    const amount = line.getByRole('textbox', { name: /Amount of/ })
+    await amount.fill('2 spoons per bucket')
+    await expect(line).toContainText('Teaspoons or tablespoons?')
+    await amount.fill('2 tbsp per bucket')
+    await expect(line).toContainText(/\d+ g per bucket; .* g\/L; .* in all/)
+    await page.getByRole('button', { name: 'Dose by label' }).click()
+    // The dialog puts the cursor into its first field once it stands; what is typed before goes there too.
+    await expect(dialog.getByLabel('The recipe’s feed is')).toBeFocused()
+    await dialog.getByLabel('The recipe’s feed is').fill('5-5-5')
+    await dialog.getByLabel('The recipe says').fill('30 g per bucket')
+    await dialog.getByRole('combobox', { name: 'Mine is' }).click()
+    await page.getByPlaceholder('Search feeds').fill('blood')
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await expect(dialog).toContainText(/less phosphate, no potash/)
+    await dialog.getByRole('button', { name: 'Give it' }).click()
+    await expect(page.getByRole('group', { name: 'Blood meal' })).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
+    await expect(amount).toHaveValue('2 tablespoons per bucket')
+    await page.goto('/demo/shelf')
+    await page.getByLabel('Search the shelf').fill('shed')
+    await page.getByRole('button', { name: 'Change Heap by the shed' }).click()
+    await dialog.getByRole('button', { name: 'Offer it no more' }).click()
+    await expect(page.getByRole('listitem').filter({ hasText: 'Heap by the shed' })).toContainText(
+      'offered no more',
+    )
+  },
+)
 
 test('a set amount is made whatever the containers take, by the mark if wanted', async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/containers')

@@ -18,17 +18,21 @@ test('a list with a search box takes an arrow and Enter at any pace', async ({ p
   }
 })
 
-test('a list of several takes an arrow and Enter at any pace, and stays open for more', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/fig/containers')
-  const others = page.getByRole('combobox', { name: 'Other crops in the same mix' })
-  await others.focus()
-  await page.keyboard.press('Enter')
-  await expect(page.getByPlaceholder('Search crops')).toBeFocused()
-  const chosen = page.getByRole('option', { selected: true })
-  const before = await chosen.count()
-  await page.keyboard.press('ArrowDown')
-  await page.waitForTimeout(130)
-  await page.keyboard.press('Enter')
-  await expect(chosen).toHaveCount(before + 1)
-  await page.keyboard.press('Escape')
-})
+test(
+  'a list of several takes an arrow and Enter at any pace, and stays open for more',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/containers')
+    const others = page.getByRole('combobox', { name: 'Other crops in the same mix' })
+    await others.focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByPlaceholder('Search crops')).toBeFocused()
+    const chosen = page.getByRole('option', { selected: true })
+    const before = await chosen.count()
+    await page.keyboard.press('ArrowDown')
+    await page.waitForTimeout(130)
+    await page.keyboard.press('Enter')
+    await expect(chosen).toHaveCount(before + 1)
+    await page.keyboard.press('Escape')
+  },
+)

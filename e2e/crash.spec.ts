@@ -5,8 +5,8 @@ import { join } from 'node:path'
 import { chromium, expect as plain, test as bare, type Page } from '@playwright/test'
 import { addMaterial, expect, openGarden, saved, startJob, station } from './support'
 
-/** Tabs killed: the usual run makes do with thirty. `npm run faults` kills a thousand. */
-const KILLS = Number(process.env.KILLS ?? 30)
+/** Tabs killed: five in `npm test`, thirty in the long run; `npm run faults` kills a thousand. */
+const KILLS = Number(process.env.KILLS ?? (process.env.LONG ? 30 : 5))
 /** Tabs open at once, each on a job of its own. */
 const TABS = 5
 /** Whole browsers killed: one costs as much as ten tabs. */
@@ -122,6 +122,7 @@ const countShown = async (page: Page) => {
 
 bare(
   `${COUNTED} tabs killed while a batch is counted: every filling that was said to be kept is`,
+  { tag: '@long' },
   async ({ context, page }) => {
     bare.setTimeout(60_000 + COUNTED * 6_000)
     const next = moments(3)
@@ -180,6 +181,7 @@ const entriesStored = (page: Page) =>
 
 bare(
   `${COUNTED} tabs killed while readings are noted: every one that was said to be kept is`,
+  { tag: '@long' },
   async ({ context, page }) => {
     bare.setTimeout(60_000 + COUNTED * 6_000)
     const next = moments(4)
@@ -217,57 +219,67 @@ bare(
   },
 )
 
-bare(`the whole browser killed, ${BROWSERS} in a row, loses nothing`, async ({ baseURL }, testInfo) => {
-  bare.setTimeout(120_000)
-  const profile = mkdtempSync(join(tmpdir(), 'open-bed-profile-'))
-  const { executablePath, args = [] } = testInfo.project.use.launchOptions!
-  const next = moments(2)
-  let url = ''
-  let kept: { name: string; parts: string | null } | null = null
-  let alive: number | undefined
-  try {
-    for (let i = 0; i <= BROWSERS; i++) {
-      const browser = spawn(
-        executablePath!,
-        [...args, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
-        { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
-      )
-      alive = browser.pid
-      const endpoint = await new Promise<string>((resolve, reject) => {
-        let said = ''
-        browser.stderr.on('data', (chunk) => {
-          said += String(chunk)
-          const found = /DevTools listening on (ws:\/\/\S+)/.exec(said)
-          if (found) resolve(found[1]!)
+bare(
+  `the whole browser killed, ${BROWSERS} in a row, loses nothing`,
+  { tag: '@long' },
+  async ({ baseURL }, testInfo) => {
+    bare.setTimeout(120_000)
+    const profile = mkdtempSync(join(tmpdir(), 'open-bed-profile-'))
+    const { executablePath, args = [] } = testInfo.project.use.launchOptions!
+    const next = moments(2)
+    let url = ''
+    let kept: { name: string; parts: string | null } | null = null
+    let alive: number | undefined
+    try {
+      for (let i = 0; i <= BROWSERS; i++) {
+        const browser = spawn(
+          executablePath!,
+          [
+            ...args,
+            '--headless=new',
+            '--remote-debugging-port=0',
+            `--user-data-dir=${profile}`,
+            'about:blank',
+          ],
+          { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
+        )
+        alive = browser.pid
+        const endpoint = await new Promise<string>((resolve, reject) => {
+          let said = ''
+          browser.stderr.on('data', (chunk) => {
+            said += String(chunk)
+            const found = /DevTools listening on (ws:\/\/\S+)/.exec(said)
+            if (found) resolve(found[1]!)
+          })
+          browser.on('exit', () => reject(new Error(said)))
         })
-        browser.on('exit', () => reject(new Error(said)))
-      })
-      const connected = await chromium.connectOverCDP(endpoint)
-      const page = await connected.contexts()[0]!.newPage()
-      // What is not there in half a minute is not coming: it is said which.
-      page.setDefaultTimeout(30_000)
-      if (i === 0) {
-        await page.goto(`${baseURL}/my`)
-        await startJob(page, 'Fabric bag')
-        await station(page, 'Mix')
-        await addMaterial(page, 'pumice')
+        const connected = await chromium.connectOverCDP(endpoint)
+        const page = await connected.contexts()[0]!.newPage()
+        // What is not there in half a minute is not coming: it is said which.
+        page.setDefaultTimeout(30_000)
+        if (i === 0) {
+          await page.goto(`${baseURL}/my`)
+          await startJob(page, 'Fabric bag')
+          await station(page, 'Mix')
+          await addMaterial(page, 'pumice')
+          await saved(page)
+          url = page.url()
+        } else await page.goto(url)
+        if (kept) await expectKept(page, kept)
+        kept = await editAndRead(page, i)
+        // Only what the page says is saved is promised.
         await saved(page)
-        url = page.url()
-      } else await page.goto(url)
-      if (kept) await expectKept(page, kept)
-      kept = await editAndRead(page, i)
-      // Only what the page says is saved is promised.
-      await saved(page)
-      await page.waitForTimeout(next(310, 810))
-      const gone = new Promise((resolve) => browser.once('exit', resolve))
-      process.kill(-browser.pid!, 'SIGKILL')
-      await gone
-      alive = undefined
-      await connected.close().catch(() => undefined)
+        await page.waitForTimeout(next(310, 810))
+        const gone = new Promise((resolve) => browser.once('exit', resolve))
+        process.kill(-browser.pid!, 'SIGKILL')
+        await gone
+        alive = undefined
+        await connected.close().catch(() => undefined)
+      }
+    } finally {
+      if (alive !== undefined) process.kill(-alive, 'SIGKILL')
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
     }
-  } finally {
-    if (alive !== undefined) process.kill(-alive, 'SIGKILL')
-    rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
-  }
-  expect(kept).not.toBeNull()
-})
+    expect(kept).not.toBeNull()
+  },
+)

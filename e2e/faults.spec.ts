@@ -53,48 +53,54 @@ for (const [mode, says] of [
   ['disk full', 'The disk is full'],
   ['transaction throws', 'refuses to keep data'],
   ['transaction aborts', 'refuses to keep data'],
-] as const)
-  bare(`a write fails (${mode}): it is said until it works again, and nothing is lost`, async ({ page }) => {
-    await breakable(page)
-    await openGarden(page)
-    await startJob(page, 'Fabric bag')
-    await saved(page)
-    await fault(page, mode)
-    const name = page.getByLabel('Name of this job')
-    await name.fill('Kept in the page')
-    await plain(page.getByRole('alert')).toContainText(says)
-    await plain(page.locator('.notice')).toHaveText('Not saved!')
-    const notices = await page.evaluate(async () => {
-      const heard: string[] = []
-      const notice = document.querySelector('.notice')!
-      new MutationObserver(() => heard.push(notice.textContent!)).observe(notice, {
-        childList: true,
-        characterData: true,
-        subtree: true,
+] as const) {
+  const tag = mode === 'disk full' ? [] : ['@long']
+  bare(
+    `a write fails (${mode}): it is said until it works again, and nothing is lost`,
+    { tag },
+    async ({ page }) => {
+      await breakable(page)
+      await openGarden(page)
+      await startJob(page, 'Fabric bag')
+      await saved(page)
+      await fault(page, mode)
+      const name = page.getByLabel('Name of this job')
+      await name.fill('Kept in the page')
+      await plain(page.getByRole('alert')).toContainText(says)
+      await plain(page.locator('.notice')).toHaveText('Not saved!')
+      const notices = await page.evaluate(async () => {
+        const heard: string[] = []
+        const notice = document.querySelector('.notice')!
+        new MutationObserver(() => heard.push(notice.textContent!)).observe(notice, {
+          childList: true,
+          characterData: true,
+          subtree: true,
+        })
+        const box = document.querySelector<HTMLInputElement>('input.name')!
+        for (const letter of 'abc') {
+          box.value += letter
+          box.dispatchEvent(new Event('input', { bubbles: true }))
+          await new Promise((later) => setTimeout(later, 120))
+        }
+        return heard
       })
-      const box = document.querySelector<HTMLInputElement>('input.name')!
-      for (const letter of 'abc') {
-        box.value += letter
-        box.dispatchEvent(new Event('input', { bubbles: true }))
-        await new Promise((later) => setTimeout(later, 120))
-      }
-      return heard
-    })
-    expect(notices).toEqual([])
-    await plain(page.locator('.notice')).toHaveText('Not saved!')
-    // Leaving asks first.
-    const asked = page.waitForEvent('dialog')
-    void page.close({ runBeforeUnload: true })
-    const dialog = await asked
-    expect(dialog.type()).toBe('beforeunload')
-    await dialog.dismiss()
-    await fault(page, '')
-    await plain(page.getByRole('alert')).toBeHidden({ timeout: 8000 })
-    await saved(page)
-    await page.reload()
-    await plain(name).toHaveValue('Kept in the pageabc')
-    told(mode, 'said until it works again, nothing lost')
-  })
+      expect(notices).toEqual([])
+      await plain(page.locator('.notice')).toHaveText('Not saved!')
+      // Leaving asks first.
+      const asked = page.waitForEvent('dialog')
+      void page.close({ runBeforeUnload: true })
+      const dialog = await asked
+      expect(dialog.type()).toBe('beforeunload')
+      await dialog.dismiss()
+      await fault(page, '')
+      await plain(page.getByRole('alert')).toBeHidden({ timeout: 8000 })
+      await saved(page)
+      await page.reload()
+      await plain(name).toHaveValue('Kept in the pageabc')
+      told(mode, 'said until it works again, nothing lost')
+    },
+  )
+}
 
 bare('a database deleted under the page: the page says so and keeps all for a file', async ({ page }) => {
   await openGarden(page)
@@ -113,46 +119,56 @@ bare('a database deleted under the page: the page says so and keeps all for a fi
   told('database deleted', 'said, all of it goes out to a file')
 })
 
-bare('a database that never answers: the page says so, and opens when it answers again', async ({ page }) => {
-  await breakable(page)
-  await openGarden(page)
-  await startJob(page, 'Fabric bag')
-  await page.getByLabel('Name of this job').fill('Waits')
-  await saved(page)
-  await fault(page, 'open hangs')
-  await page.reload()
-  await plain(page.getByText('Opening your garden…')).toBeVisible()
-  await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible({ timeout: 8000 })
-  await plain(page.getByText('does not answer')).toBeVisible()
-  // Nothing is saved where nothing is open.
-  await plain(page.locator('.notice')).toHaveCount(0)
-  await fault(page, '')
-  await page.getByRole('button', { name: 'Try again' }).click()
-  await plain(page.getByLabel('Name of this job')).toHaveValue('Waits')
-  told('opening never answered', 'said, opened when tried again')
-})
+bare(
+  'a database that never answers: the page says so, and opens when it answers again',
+  { tag: '@long' },
+  async ({ page }) => {
+    await breakable(page)
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await page.getByLabel('Name of this job').fill('Waits')
+    await saved(page)
+    await fault(page, 'open hangs')
+    await page.reload()
+    await plain(page.getByText('Opening your garden…')).toBeVisible()
+    await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible({
+      timeout: 8000,
+    })
+    await plain(page.getByText('does not answer')).toBeVisible()
+    // Nothing is saved where nothing is open.
+    await plain(page.locator('.notice')).toHaveCount(0)
+    await fault(page, '')
+    await page.getByRole('button', { name: 'Try again' }).click()
+    await plain(page.getByLabel('Name of this job')).toHaveValue('Waits')
+    told('opening never answered', 'said, opened when tried again')
+  },
+)
 
-bare('a database that cannot be read: the page says so and changes nothing', async ({ page }) => {
-  await breakable(page)
-  await openGarden(page)
-  await startJob(page, 'Fabric bag')
-  await saved(page)
-  await fault(page, 'read throws')
-  await page.reload()
-  await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible()
-  await plain(page.getByText('The index is broken')).toBeVisible()
-  await page.getByRole('button', { name: 'Save what is there to a file' }).click()
-  await plain(page.getByText('The index is broken')).toBeVisible()
-  await fault(page, '')
-  await page.getByRole('button', { name: 'Open to look at only' }).click()
-  await plain(page.getByText('Open to look at only.')).toBeVisible()
-  const name = page.getByLabel('Name of this job')
-  await name.fill('Not to be kept')
-  await plain(page.getByText('open to look at only; nothing was changed')).toBeVisible()
-  await page.getByRole('button', { name: 'Try to open it as usual' }).click()
-  await plain(name).not.toHaveValue('Not to be kept')
-  told('reading throws', 'said, nothing changed, read-only offered')
-})
+bare(
+  'a database that cannot be read: the page says so and changes nothing',
+  { tag: '@long' },
+  async ({ page }) => {
+    await breakable(page)
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await saved(page)
+    await fault(page, 'read throws')
+    await page.reload()
+    await plain(page.getByRole('heading', { name: 'Your garden does not open' })).toBeVisible()
+    await plain(page.getByText('The index is broken')).toBeVisible()
+    await page.getByRole('button', { name: 'Save what is there to a file' }).click()
+    await plain(page.getByText('The index is broken')).toBeVisible()
+    await fault(page, '')
+    await page.getByRole('button', { name: 'Open to look at only' }).click()
+    await plain(page.getByText('Open to look at only.')).toBeVisible()
+    const name = page.getByLabel('Name of this job')
+    await name.fill('Not to be kept')
+    await plain(page.getByText('open to look at only; nothing was changed')).toBeVisible()
+    await page.getByRole('button', { name: 'Try to open it as usual' }).click()
+    await plain(name).not.toHaveValue('Not to be kept')
+    told('reading throws', 'said, nothing changed, read-only offered')
+  },
+)
 
 bare('a tab that closes over a conflict leaves its side set aside', async ({ context, page }) => {
   await openGarden(page)

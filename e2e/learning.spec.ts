@@ -7,100 +7,102 @@ const heading = (page: Page, name: string) => page.getByRole('heading', { name, 
 test.describe('on a phone', () => {
   test.use({ hasTouch: true, viewport: PHONE })
 
-  test('a season lived through: mix, test, learn, correct, log, harvest, compare, freshen', async ({
-    page,
-  }) => {
-    test.setTimeout(120_000)
-    await on(page, '2027-04-20')
-    // Mixed and written down, filled and planted.
-    await openGarden(page, '/demo/jobs/peppers-27/record')
-    await page.getByLabel('Take what went in off my shelf').uncheck()
-    await page.getByRole('button', { name: 'Record this mix' }).tap()
-    await page.getByRole('button', { name: 'On to filling' }).tap()
-    await page.getByRole('button', { name: 'It is planted' }).tap()
-    await station(page, 'Season')
+  test(
+    'a season lived through: mix, test, learn, correct, log, harvest, compare, freshen',
+    { tag: '@long' },
+    async ({ page }) => {
+      test.setTimeout(120_000)
+      await on(page, '2027-04-20')
+      // Mixed and written down, filled and planted.
+      await openGarden(page, '/demo/jobs/peppers-27/record')
+      await page.getByLabel('Take what went in off my shelf').uncheck()
+      await page.getByRole('button', { name: 'Record this mix' }).tap()
+      await page.getByRole('button', { name: 'On to filling' }).tap()
+      await page.getByRole('button', { name: 'It is planted' }).tap()
+      await station(page, 'Season')
 
-    // Two weeks on, a test with two samples and a timer that goes on through a reload.
-    await on(page, '2027-05-04')
-    await page.getByRole('link', { name: 'Test the mix' }).tap()
-    await page.getByRole('button', { name: 'Begin: pH and salts in a slurry' }).tap()
-    await page.getByRole('button', { name: 'Time step 3: 30 minutes' }).tap()
-    await page.getByLabel('pH', { exact: true }).fill('5.2')
-    await page.getByRole('button', { name: 'Another sample' }).tap()
-    await page.getByLabel('pH', { exact: true }).nth(1).fill('5.4')
-    await saved(page)
-    await page.reload()
-    await expect(page.getByLabel('pH', { exact: true }).nth(1)).toHaveValue('5.4')
-    await expect(page.getByRole('timer')).toHaveText(/^(30:00|29:\d\d)$/)
-    const result = page.getByRole('table', { name: 'Result of pH and salts in a slurry' })
-    await expect(result).toContainText('5.3 (2 readings, 0.2 apart)')
-    await expect(page.getByText(/Below what is wanted/)).toBeVisible()
-    await expect(page.getByText(/Give .* of ground limestone/)).toBeVisible()
-    await page.getByRole('button', { name: 'Done', exact: true }).tap()
+      // Two weeks on, a test with two samples and a timer that goes on through a reload.
+      await on(page, '2027-05-04')
+      await page.getByRole('link', { name: 'Test the mix' }).tap()
+      await page.getByRole('button', { name: 'Begin: pH and salts in a slurry' }).tap()
+      await page.getByRole('button', { name: 'Time step 3: 30 minutes' }).tap()
+      await page.getByLabel('pH', { exact: true }).fill('5.2')
+      await page.getByRole('button', { name: 'Another sample' }).tap()
+      await page.getByLabel('pH', { exact: true }).nth(1).fill('5.4')
+      await saved(page)
+      await page.reload()
+      await expect(page.getByLabel('pH', { exact: true }).nth(1)).toHaveValue('5.4')
+      await expect(page.getByRole('timer')).toHaveText(/^(30:00|29:\d\d)$/)
+      const result = page.getByRole('table', { name: 'Result of pH and salts in a slurry' })
+      await expect(result).toContainText('5.3 (2 readings, 0.2 apart)')
+      await expect(page.getByText(/Below what is wanted/)).toBeVisible()
+      await expect(page.getByText(/Give .* of ground limestone/)).toBeVisible()
+      await page.getByRole('button', { name: 'Done', exact: true }).tap()
 
-    // What it teaches is shown, then kept; the bench says where its range comes from.
-    await page.getByRole('button', { name: 'Use this from now on' }).tap({ timeout: 30_000 })
-    await page.getByRole('link', { name: 'What readings taught' }).tap()
-    await expect(heading(page, 'On the shelf')).toBeVisible()
-    await expect(page.getByText('Every reading has been learned from.')).toBeVisible()
-    await saved(page)
-    await page.reload()
-    await expect(heading(page, 'On the shelf')).toBeVisible()
+      // What it teaches is shown, then kept; the bench says where its range comes from.
+      await page.getByRole('button', { name: 'Use this from now on' }).tap({ timeout: 30_000 })
+      await page.getByRole('link', { name: 'What readings taught' }).tap()
+      await expect(heading(page, 'On the shelf')).toBeVisible()
+      await expect(page.getByText('Every reading has been learned from.')).toBeVisible()
+      await saved(page)
+      await page.reload()
+      await expect(heading(page, 'On the shelf')).toBeVisible()
 
-    // What is due answers to it: lime now, and a look in two weeks.
-    await page.goto('/demo/jobs/peppers-27/season')
-    const lime = page.getByRole('listitem').filter({ hasText: 'Bring the pH right' })
-    await expect(lime).toContainText('pH 5.3 was read')
-    await lime.getByRole('checkbox').check()
-    const again = page.getByRole('listitem').filter({ hasText: 'Test the pH again' })
-    await expect(again.filter({ hasText: '18 May 2027' })).toBeVisible()
+      // What is due answers to it: lime now, and a look in two weeks.
+      await page.goto('/demo/jobs/peppers-27/season')
+      const lime = page.getByRole('listitem').filter({ hasText: 'Bring the pH right' })
+      await expect(lime).toContainText('pH 5.3 was read')
+      await lime.getByRole('checkbox').check()
+      const again = page.getByRole('listitem').filter({ hasText: 'Test the pH again' })
+      await expect(again.filter({ hasText: '18 May 2027' })).toBeVisible()
 
-    // The log: two taps for a watering; a harvest; each kept beside the other.
-    await page.getByRole('link', { name: 'Note something in the log' }).tap()
-    await page.getByRole('button', { name: 'Watered', exact: true }).tap()
-    await on(page, '2027-08-20')
-    await page.reload()
-    await page.getByRole('button', { name: 'Harvest' }).tap()
-    await page.getByLabel('Weight', { exact: true }).fill('2.4 kg')
-    await page.getByLabel('Number of pieces').fill('18')
-    await page.getByRole('button', { name: 'Keep: harvest' }).tap()
-    await expect(page.getByText('So far: 2.4 kg and 18 pieces harvested, watered once.')).toBeVisible()
-    await page.getByRole('button', { name: /^Change: Harvest/ }).tap()
-    await page.getByLabel('Number of pieces').fill('19')
-    await page.getByRole('button', { name: 'Keep: harvest' }).tap()
-    await expect(page.getByText(/19 pieces harvested/)).toBeVisible()
-    await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
-    await saved(page)
-    await page.reload()
-    await expect(page.getByText(/19 pieces harvested/)).toBeVisible()
+      // The log: two taps for a watering; a harvest; each kept beside the other.
+      await page.getByRole('link', { name: 'Note something in the log' }).tap()
+      await page.getByRole('button', { name: 'Watered', exact: true }).tap()
+      await on(page, '2027-08-20')
+      await page.reload()
+      await page.getByRole('button', { name: 'Harvest' }).tap()
+      await page.getByLabel('Weight', { exact: true }).fill('2.4 kg')
+      await page.getByLabel('Number of pieces').fill('18')
+      await page.getByRole('button', { name: 'Keep: harvest' }).tap()
+      await expect(page.getByText('So far: 2.4 kg and 18 pieces harvested, watered once.')).toBeVisible()
+      await page.getByRole('button', { name: /^Change: Harvest/ }).tap()
+      await page.getByLabel('Number of pieces').fill('19')
+      await page.getByRole('button', { name: 'Keep: harvest' }).tap()
+      await expect(page.getByText(/19 pieces harvested/)).toBeVisible()
+      await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
+      await saved(page)
+      await page.reload()
+      await expect(page.getByText(/19 pieces harvested/)).toBeVisible()
 
-    // Something looks wrong: ranked by this mix and its log.
-    await page.getByRole('link', { name: 'Something looks wrong' }).tap()
-    await page.getByLabel('Sunken leathery patch').check()
-    await expect(page.getByRole('heading', { name: /^1\. / })).toBeInViewport()
+      // Something looks wrong: ranked by this mix and its log.
+      await page.getByRole('link', { name: 'Something looks wrong' }).tap()
+      await page.getByLabel('Sunken leathery patch').check()
+      await expect(page.getByRole('heading', { name: /^1\. / })).toBeInViewport()
 
-    // Beside last year's: one bed each cannot tell.
-    await page.goto('/demo/seasons')
-    const side = (bed: string, letter: string) =>
-      page
-        .getByRole('group', { name: new RegExp(`^Side of ${bed}`) })
-        .getByRole('button', { name: letter, exact: true })
-    await side('Peppers, south wall 2026', 'A').tap()
-    await side('Peppers, south wall 2027', 'B').tap()
-    await expect(page.getByText(/cannot tell/)).toBeVisible()
+      // Beside last year's: one bed each cannot tell.
+      await page.goto('/demo/seasons')
+      const side = (bed: string, letter: string) =>
+        page
+          .getByRole('group', { name: new RegExp(`^Side of ${bed}`) })
+          .getByRole('button', { name: letter, exact: true })
+      await side('Peppers, south wall 2026', 'A').tap()
+      await side('Peppers, south wall 2027', 'B').tap()
+      await expect(page.getByText(/cannot tell/)).toBeVisible()
 
-    // Next year: asked what must not be used again, freshened for the next crop.
-    await on(page, '2027-10-20')
-    await page.goto('/demo/jobs/peppers-27/next')
-    await page.getByRole('button', { name: 'That is all' }).tap()
-    await page.getByLabel(/as by a weedkiller/).check()
-    await expect(page.getByText(/Do not use it again/)).toBeVisible()
-    await page.getByLabel(/as by a weedkiller/).uncheck()
-    await page.getByRole('button', { name: 'Work out what to add' }).tap()
-    await page.getByRole('button', { name: 'On the bench' }).first().tap({ timeout: 60_000 })
-    await expect(page).toHaveURL(/\/mix$/)
-    await expect(page.getByText('Old mix of Peppers, south wall 2027').first()).toBeVisible()
-  })
+      // Next year: asked what must not be used again, freshened for the next crop.
+      await on(page, '2027-10-20')
+      await page.goto('/demo/jobs/peppers-27/next')
+      await page.getByRole('button', { name: 'That is all' }).tap()
+      await page.getByLabel(/as by a weedkiller/).check()
+      await expect(page.getByText(/Do not use it again/)).toBeVisible()
+      await page.getByLabel(/as by a weedkiller/).uncheck()
+      await page.getByRole('button', { name: 'Work out what to add' }).tap()
+      await page.getByRole('button', { name: 'On the bench' }).first().tap({ timeout: 60_000 })
+      await expect(page).toHaveURL(/\/mix$/)
+      await expect(page.getByText('Old mix of Peppers, south wall 2027').first()).toBeVisible()
+    },
+  )
 })
 
 test('a test with the keyboard alone, in US units; what is typed wrong is told beside its field', async ({

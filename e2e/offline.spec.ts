@@ -16,45 +16,47 @@ const pathOf = (page: Page) => new URL(page.url()).pathname
 /** A part of the mix on the bench, by its name. */
 const part = (page: Page, name: RegExp) => page.getByRole('group', { name })
 
-test('once loaded it needs no network: a job from the first tile to the record, reloads between, all is there', async ({
-  page,
-  context,
-}) => {
-  await page.setViewportSize(PHONE)
-  await settled(page)
-  await context.setOffline(true)
+test(
+  'once loaded it needs no network: a job from the first tile to the record, reloads between, all is there',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await page.setViewportSize(PHONE)
+    await settled(page)
+    await context.setOffline(true)
 
-  await openGarden(page)
-  await startJob(page, 'Round pot')
-  await page.getByRole('button', { name: 'On to the mix' }).click()
-  await addMaterial(page, 'peat medium')
-  await addMaterial(page, 'perlite coarse')
-  await saved(page)
-  await page.reload()
-  await expect(part(page, /^Perlite, coarse/)).toBeVisible()
-  // The worker that draws the ranges starts without a network too.
-  await expect(page.locator('.likely', { hasText: /likely/ }).first()).toBeVisible()
-  await page.getByRole('button', { name: 'On to quantities' }).click()
-  await page.getByRole('button', { name: 'On to preparing' }).click()
-  await page.getByRole('button', { name: 'On to mixing' }).click()
-  const batch = page.getByRole('heading', { name: 'Batch 1 of 1' })
-  await expect(batch).toBeVisible()
-  for (const box of await page.locator('.batch').getByRole('checkbox').all()) await box.check()
-  await saved(page)
-  await page.reload()
-  await expect(batch).toBeVisible()
-  for (const box of await page.locator('.batch').getByRole('checkbox').all()) await expect(box).toBeChecked()
-  await page.getByRole('button', { name: 'Write it down' }).click()
-  await page.getByRole('button', { name: 'Record this mix' }).click()
-  await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
-  for (const place of ['beds', 'shelf', 'records', 'method', 'place', '']) {
-    await page.goto(`/my/${place}`)
-    await expect(page.locator('main h1').first()).toBeAttached()
-  }
-})
+    await openGarden(page)
+    await startJob(page, 'Round pot')
+    await page.getByRole('button', { name: 'On to the mix' }).click()
+    await addMaterial(page, 'peat medium')
+    await addMaterial(page, 'perlite coarse')
+    await saved(page)
+    await page.reload()
+    await expect(part(page, /^Perlite, coarse/)).toBeVisible()
+    // The worker that draws the ranges starts without a network too.
+    await expect(page.locator('.likely', { hasText: /likely/ }).first()).toBeVisible()
+    await page.getByRole('button', { name: 'On to quantities' }).click()
+    await page.getByRole('button', { name: 'On to preparing' }).click()
+    await page.getByRole('button', { name: 'On to mixing' }).click()
+    const batch = page.getByRole('heading', { name: 'Batch 1 of 1' })
+    await expect(batch).toBeVisible()
+    for (const box of await page.locator('.batch').getByRole('checkbox').all()) await box.check()
+    await saved(page)
+    await page.reload()
+    await expect(batch).toBeVisible()
+    for (const box of await page.locator('.batch').getByRole('checkbox').all())
+      await expect(box).toBeChecked()
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await page.getByRole('button', { name: 'Record this mix' }).click()
+    await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
+    for (const place of ['beds', 'shelf', 'records', 'method', 'place', '']) {
+      await page.goto(`/my/${place}`)
+      await expect(page.locator('main h1').first()).toBeAttached()
+    }
+  },
+)
 
 const freePort = () =>
   new Promise<number>((done) => {
@@ -85,45 +87,50 @@ async function served(): Promise<{ address: string; dist: string; stop: () => vo
   }
 }
 
-test('a newer version waits, says so, and takes over on a word: a half-ticked batch is as it was', async ({
-  page,
-}) => {
-  const { address, dist, stop } = await served()
-  try {
-    await page.goto(`${address}/my/settings`)
-    await expect(page.getByText('it starts and works with no network')).toBeVisible({ timeout: 30_000 })
-    await page.goto(`${address}/my`)
-    await startJob(page, 'Round pot')
-    await page.getByRole('button', { name: 'On to the mix' }).click()
-    await addMaterial(page, 'coir pith')
-    await addMaterial(page, 'perlite coarse')
-    await page.getByRole('button', { name: 'On to quantities' }).click()
-    await page.getByRole('button', { name: 'On to preparing' }).click()
-    await page.getByRole('button', { name: 'On to mixing' }).click()
-    await page.locator('.batch').getByRole('checkbox').first().check()
-    await saved(page)
-    const path = pathOf(page)
+test(
+  'a newer version waits, says so, and takes over on a word: a half-ticked batch is as it was',
+  { tag: '@long' },
+  async ({ page }) => {
+    const { address, dist, stop } = await served()
+    try {
+      await page.goto(`${address}/my/settings`)
+      await expect(page.getByText('it starts and works with no network')).toBeVisible({ timeout: 30_000 })
+      await page.goto(`${address}/my`)
+      await startJob(page, 'Round pot')
+      await page.getByRole('button', { name: 'On to the mix' }).click()
+      await addMaterial(page, 'coir pith')
+      await addMaterial(page, 'perlite coarse')
+      await page.getByRole('button', { name: 'On to quantities' }).click()
+      await page.getByRole('button', { name: 'On to preparing' }).click()
+      await page.getByRole('button', { name: 'On to mixing' }).click()
+      await page.locator('.batch').getByRole('checkbox').first().check()
+      await saved(page)
+      const path = pathOf(page)
 
-    // A newer page: other words in it, so another revision in the list of what is kept.
-    const html = join(dist, 'index.html')
-    writeFileSync(html, readFileSync(html, 'utf8').replace('Opening the garden', 'Opening the newer garden'))
-    const sw = join(dist, 'sw.js')
-    writeFileSync(sw, readFileSync(sw, 'utf8').replace(/(url:"\/my",revision:")[^"]*/, '$1newer'))
-    await page.reload()
-    const bar = page.getByRole('status').filter({ hasText: 'A newer Open Bed is here' })
-    await expect(bar).toBeVisible({ timeout: 30_000 })
-    // Nothing is changed before the word: the kept page is the old one.
-    expect(await (await page.request.get(`${address}/my`)).text()).toContain('garden')
-    await expect(page.locator('.batch').getByRole('checkbox').first()).toBeChecked()
-    await page.locator('.batch').getByRole('checkbox').nth(1).check()
-    await bar.getByRole('button', { name: 'Use it now' }).click()
-    await expect(bar).toBeHidden({ timeout: 30_000 })
-    await expect(page.locator('.batch').getByRole('checkbox').nth(1)).toBeChecked()
-    expect(pathOf(page)).toBe(path)
-  } finally {
-    stop()
-  }
-})
+      // A newer page: other words in it, so another revision in the list of what is kept.
+      const html = join(dist, 'index.html')
+      writeFileSync(
+        html,
+        readFileSync(html, 'utf8').replace('Opening the garden', 'Opening the newer garden'),
+      )
+      const sw = join(dist, 'sw.js')
+      writeFileSync(sw, readFileSync(sw, 'utf8').replace(/(url:"\/my",revision:")[^"]*/, '$1newer'))
+      await page.reload()
+      const bar = page.getByRole('status').filter({ hasText: 'A newer Open Bed is here' })
+      await expect(bar).toBeVisible({ timeout: 30_000 })
+      // Nothing is changed before the word: the kept page is the old one.
+      expect(await (await page.request.get(`${address}/my`)).text()).toContain('garden')
+      await expect(page.locator('.batch').getByRole('checkbox').first()).toBeChecked()
+      await page.locator('.batch').getByRole('checkbox').nth(1).check()
+      await bar.getByRole('button', { name: 'Use it now' }).click()
+      await expect(bar).toBeHidden({ timeout: 30_000 })
+      await expect(page.locator('.batch').getByRole('checkbox').nth(1)).toBeChecked()
+      expect(pathOf(page)).toBe(path)
+    } finally {
+      stop()
+    }
+  },
+)
 
 test('the browser finds it fit to be installed: manifest, icons, and a page that starts offline', async ({
   page,

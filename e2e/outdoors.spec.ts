@@ -17,118 +17,121 @@ async function threeBatches(page: Page) {
   await page.getByLabel('Tub, tarp or barrow').fill('80')
 }
 
-test('a job of three batches on a phone with no network: reloads, running short, a pH that asks for lime, the record', async ({
-  page,
-  context,
-}) => {
-  await page.goto('/my/settings')
-  await expect(page.getByText('it starts and works with no network')).toBeVisible({ timeout: 30_000 })
-  await context.setOffline(true)
-  await threeBatches(page)
+test(
+  'a job of three batches on a phone with no network: reloads, running short, a pH that asks for lime, the record',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await page.goto('/my/settings')
+    await expect(page.getByText('it starts and works with no network')).toBeVisible({ timeout: 30_000 })
+    await context.setOffline(true)
+    await threeBatches(page)
 
-  // What is bought is ticked in the shop.
-  const peat = page.getByRole('checkbox', { name: 'Sphagnum peat, medium is bought or at hand' })
-  await peat.tap()
-  await expect(peat).toBeChecked()
-  await saved(page)
-  await page.reload()
-  await expect(peat).toBeChecked()
-  await page.getByRole('button', { name: 'On to preparing' }).tap()
+    // What is bought is ticked in the shop.
+    const peat = page.getByRole('checkbox', { name: 'Sphagnum peat, medium is bought or at hand' })
+    await peat.tap()
+    await expect(peat).toBeChecked()
+    await saved(page)
+    await page.reload()
+    await expect(peat).toBeChecked()
+    await page.getByRole('button', { name: 'On to preparing' }).tap()
 
-  // Soaking is timed, and goes on through a reload.
-  const soak = page.getByRole('listitem').filter({ hasText: 'loosen and wet the peat' })
-  await soak.getByRole('button', { name: /^Time it/ }).tap()
-  await expect(page.getByRole('timer')).toHaveText(/^(12:00:00|11:59:\d\d)$/)
-  await soak.getByRole('checkbox').check()
-  await saved(page)
-  await page.reload()
-  await expect(page.getByRole('timer')).toHaveText(/^11:59:\d\d$/)
-  await expect(soak.getByRole('checkbox')).toBeChecked()
-  await page.getByRole('button', { name: 'On to mixing' }).tap()
+    // Soaking is timed, and goes on through a reload.
+    const soak = page.getByRole('listitem').filter({ hasText: 'loosen and wet the peat' })
+    await soak.getByRole('button', { name: /^Time it/ }).tap()
+    await expect(page.getByRole('timer')).toHaveText(/^(12:00:00|11:59:\d\d)$/)
+    await soak.getByRole('checkbox').check()
+    await saved(page)
+    await page.reload()
+    await expect(page.getByRole('timer')).toHaveText(/^11:59:\d\d$/)
+    await expect(soak.getByRole('checkbox')).toBeChecked()
+    await page.getByRole('button', { name: 'On to mixing' }).tap()
 
-  // Cautions are read once a day; dust and lime are never put away.
-  await page.getByRole('button', { name: 'I have read this' }).tap()
-  await expect(page.getByText('Read today: legionella')).toBeVisible()
-  const cautions = page.getByRole('complementary', { name: 'Before you open the bags' })
-  await expect(cautions.getByText('Ground limestone and dolomite are dusts')).toBeVisible()
+    // Cautions are read once a day; dust and lime are never put away.
+    await page.getByRole('button', { name: 'I have read this' }).tap()
+    await expect(page.getByText('Read today: legionella')).toBeVisible()
+    const cautions = page.getByRole('complementary', { name: 'Before you open the bags' })
+    await expect(cautions.getByText('Ground limestone and dolomite are dusts')).toBeVisible()
 
-  await expect(heading(page)).toContainText('Batch 1 of 3')
-  await page.getByLabel('One big step at a time').check()
-  await expect(heading(page)).toContainText('2 to go after it')
-  const tally = page.getByRole('img', { name: /of \d+ in/ })
-  await press(page)
-  await expect(tally).toHaveAccessibleName(/^1 of/)
-  await saved(page)
-  await page.reload()
-  await expect(tally).toHaveAccessibleName(/^1 of/)
-  await page.getByRole('button', { name: 'Back' }).tap()
-  await expect(tally).toHaveAccessibleName(/^0 of/)
-  await page.getByLabel('Left hand').check()
-  for (const size of await page
-    .locator('.big button')
-    .evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height)))
-    expect(size).toBeGreaterThanOrEqual(48)
-  while (await page.locator('.press').isVisible()) await press(page)
-  await expect(page.getByText('All in. Turn it until it is even.')).toBeVisible()
+    await expect(heading(page)).toContainText('Batch 1 of 3')
+    await page.getByLabel('One big step at a time').check()
+    await expect(heading(page)).toContainText('2 to go after it')
+    const tally = page.getByRole('img', { name: /of \d+ in/ })
+    await press(page)
+    await expect(tally).toHaveAccessibleName(/^1 of/)
+    await saved(page)
+    await page.reload()
+    await expect(tally).toHaveAccessibleName(/^1 of/)
+    await page.getByRole('button', { name: 'Back' }).tap()
+    await expect(tally).toHaveAccessibleName(/^0 of/)
+    await page.getByLabel('Left hand').check()
+    for (const size of await page
+      .locator('.big button')
+      .evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height)))
+      expect(size).toBeGreaterThanOrEqual(48)
+    while (await page.locator('.press').isVisible()) await press(page)
+    await expect(page.getByText('All in. Turn it until it is even.')).toBeVisible()
 
-  // Batch 2: the perlite ends here. What goes in and what the rest is made of is worked out anew.
-  await page.getByRole('button', { name: 'Next batch' }).tap()
-  await expect(heading(page)).toContainText('Batch 2 of 3')
-  await page.getByRole('button', { name: 'Ran short, or used something else' }).tap()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Which measure').click()
-  await page.getByRole('option', { name: 'Perlite, coarse' }).click()
-  await dialog.getByLabel('How much of it went in').fill('2')
-  await expect(dialog.getByText(/^This batch: .* L of mix instead of .* L\./)).toBeVisible()
-  await dialog.getByRole('button', { name: 'The same way' }).click()
-  await dialog.getByRole('button', { name: 'Reckon with that' }).tap()
-  const changed = page.getByText(/^Batch 3: .* L of Perlite, coarse instead of/)
-  await expect(changed).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await expect(changed).toBeVisible()
-  while (await page.locator('.press').isVisible()) await press(page)
+    // Batch 2: the perlite ends here. What goes in and what the rest is made of is worked out anew.
+    await page.getByRole('button', { name: 'Next batch' }).tap()
+    await expect(heading(page)).toContainText('Batch 2 of 3')
+    await page.getByRole('button', { name: 'Ran short, or used something else' }).tap()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Which measure').click()
+    await page.getByRole('option', { name: 'Perlite, coarse' }).click()
+    await dialog.getByLabel('How much of it went in').fill('2')
+    await expect(dialog.getByText(/^This batch: .* L of mix instead of .* L\./)).toBeVisible()
+    await dialog.getByRole('button', { name: 'The same way' }).click()
+    await dialog.getByRole('button', { name: 'Reckon with that' }).tap()
+    const changed = page.getByText(/^Batch 3: .* L of Perlite, coarse instead of/)
+    await expect(changed).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await expect(changed).toBeVisible()
+    while (await page.locator('.press').isVisible()) await press(page)
 
-  // A reading that is lower than the tables have it asks for lime, once.
-  await page.getByText('Check what is in the tub').tap()
-  await page.getByLabel('pH read', { exact: true }).fill('4.2')
-  await page.getByRole('button', { name: 'Keep the reading' }).tap()
-  await expect(page.getByText(/Stir in \d+ g of ground/)).toBeVisible()
-  await page.locator('.checks').getByRole('button', { name: 'It is in' }).tap()
-  await expect(page.getByText(/Put in: \d+ g of ground/)).toBeVisible()
-  await expect(page.locator('.checks').getByRole('button', { name: 'It is in' })).toHaveCount(0)
+    // A reading that is lower than the tables have it asks for lime, once.
+    await page.getByText('Check what is in the tub').tap()
+    await page.getByLabel('pH read', { exact: true }).fill('4.2')
+    await page.getByRole('button', { name: 'Keep the reading' }).tap()
+    await expect(page.getByText(/Stir in \d+ g of ground/)).toBeVisible()
+    await page.locator('.checks').getByRole('button', { name: 'It is in' }).tap()
+    await expect(page.getByText(/Put in: \d+ g of ground/)).toBeVisible()
+    await expect(page.locator('.checks').getByRole('button', { name: 'It is in' })).toHaveCount(0)
 
-  await page.getByRole('button', { name: 'Next batch' }).tap()
-  while (await page.locator('.press').isVisible()) await press(page)
-  await page.getByRole('button', { name: 'Write it down' }).first().tap()
-  await page.getByLabel('Lot of Sphagnum peat, medium').fill('A-117')
-  await expect(page.getByText('What is left on your shelf')).toBeVisible()
-  await page.locator('input[type=file]').setInputFiles('docs/screenshots/mix.png')
-  await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Record this mix' }).tap()
-  await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await page.getByRole('button', { name: 'See it in Records' }).tap()
-  await expect(page.getByText('Sphagnum peat, medium (0-10 mm, weakly decomposed), lot A-117')).toBeVisible()
-  await expect(page.getByText(/^Batch 2: 2 L of Perlite, coarse instead of/)).toBeVisible()
-  await expect(page.getByText('Batch 2: pH 4.2, just mixed.')).toBeVisible()
-  await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
-  await page.getByRole('link', { name: 'How well was it foretold?' }).tap()
-  await expect(
-    page.getByText(/^pH: \d of 1 reading inside the likely range; on the mean \d\.\d lower/),
-  ).toBeVisible({
-    timeout: 30_000,
-  })
-  // The bale that was ticked is on the shelf, less what went in.
-  await page.goto('/my/shelf')
-  await expect(
-    page
-      .getByRole('listitem')
-      .filter({ hasText: 'Sphagnum peat, medium' })
-      .getByText(/On hand\d+/),
-  ).toBeVisible()
-})
+    await page.getByRole('button', { name: 'Next batch' }).tap()
+    while (await page.locator('.press').isVisible()) await press(page)
+    await page.getByRole('button', { name: 'Write it down' }).first().tap()
+    await page.getByLabel('Lot of Sphagnum peat, medium').fill('A-117')
+    await expect(page.getByText('What is left on your shelf')).toBeVisible()
+    await page.locator('input[type=file]').setInputFiles('docs/screenshots/mix.png')
+    await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Record this mix' }).tap()
+    await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await page.getByRole('button', { name: 'See it in Records' }).tap()
+    await expect(
+      page.getByText('Sphagnum peat, medium (0-10 mm, weakly decomposed), lot A-117'),
+    ).toBeVisible()
+    await expect(page.getByText(/^Batch 2: 2 L of Perlite, coarse instead of/)).toBeVisible()
+    await expect(page.getByText('Batch 2: pH 4.2, just mixed.')).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
+    await page.getByRole('link', { name: 'How well was it foretold?' }).tap()
+    await expect(
+      page.getByText(/^pH: \d of 1 reading inside the likely range; on the mean \d\.\d lower/),
+    ).toBeVisible({
+      timeout: 30_000,
+    })
+    // The bale that was ticked is on the shelf, less what went in.
+    await page.goto('/my/shelf')
+    await expect(
+      page
+        .getByRole('listitem')
+        .filter({ hasText: 'Sphagnum peat, medium' })
+        .getByText(/On hand\d+/),
+    ).toBeVisible()
+  },
+)
 
 test('labels: one for each pot, each with a code, as a picture too; its code opens the record here', async ({
   page,
@@ -154,44 +157,46 @@ test('labels: one for each pot, each with a code, as a picture too; its code ope
   await expect(page).toHaveURL(/\/records\?id=made-peppers-26$/)
 })
 
-test('the shelf: several packs of one material, a sheet out and in, and none of it below nought', async ({
-  page,
-}) => {
-  await openGarden(page)
-  await page.goto('/my/shelf')
-  await page.getByLabel('Search the shelf').fill('pumice')
-  await page.getByRole('button', { name: /^Pack, price and stock of Pumice/ }).tap()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Price of a pack').fill('11')
-  await dialog.getByRole('button', { name: 'It is sold in another pack too' }).tap()
-  await dialog.getByLabel('How it is sold').click()
-  await page.getByRole('option', { name: 'In bulk, delivered' }).click()
-  await dialog.getByLabel('Sold by the').fill('0.5')
-  await dialog.getByLabel('Price of so much').fill('60')
-  await dialog.getByLabel('Delivery').fill('-2')
-  await expect(dialog.getByText('Below nothing.')).toBeVisible()
-  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
-  await dialog.getByLabel('Delivery').fill('25')
-  await dialog.getByLabel('On hand, loose').fill('5')
-  await dialog.getByRole('button', { name: 'Keep' }).tap()
-  await expect(page.getByText('20 L bag, 11.00')).toBeVisible()
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the shelf as CSV' }).tap(),
-  ])
-  const { readFileSync } = await import('node:fs')
-  const text = readFileSync((await file.path())!, 'utf8')
-  expect(text).toContain(',bulk,500,,60,25')
-  await page.getByRole('button', { name: 'Read a sheet' }).tap()
-  await dialog
-    .getByLabel('Rows')
-    .fill('material,sold as,size,price,on hand\nPumice,bag,25,12,7\nStardust,bag,1,1,1')
-  await expect(dialog.getByText('Row 3 (Stardust): “Stardust” under “material”')).toBeVisible()
-  await dialog.getByRole('button', { name: 'Set the shelf so' }).tap()
-  await expect(page.getByText('25 L bag, 12.00')).toBeVisible()
-  await page.getByRole('button', { name: /^Undo/ }).tap()
-  await expect(page.getByText('20 L bag, 11.00')).toBeVisible()
-})
+test(
+  'the shelf: several packs of one material, a sheet out and in, and none of it below nought',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page)
+    await page.goto('/my/shelf')
+    await page.getByLabel('Search the shelf').fill('pumice')
+    await page.getByRole('button', { name: /^Pack, price and stock of Pumice/ }).tap()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Price of a pack').fill('11')
+    await dialog.getByRole('button', { name: 'It is sold in another pack too' }).tap()
+    await dialog.getByLabel('How it is sold').click()
+    await page.getByRole('option', { name: 'In bulk, delivered' }).click()
+    await dialog.getByLabel('Sold by the').fill('0.5')
+    await dialog.getByLabel('Price of so much').fill('60')
+    await dialog.getByLabel('Delivery').fill('-2')
+    await expect(dialog.getByText('Below nothing.')).toBeVisible()
+    await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
+    await dialog.getByLabel('Delivery').fill('25')
+    await dialog.getByLabel('On hand, loose').fill('5')
+    await dialog.getByRole('button', { name: 'Keep' }).tap()
+    await expect(page.getByText('20 L bag, 11.00')).toBeVisible()
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the shelf as CSV' }).tap(),
+    ])
+    const { readFileSync } = await import('node:fs')
+    const text = readFileSync((await file.path())!, 'utf8')
+    expect(text).toContain(',bulk,500,,60,25')
+    await page.getByRole('button', { name: 'Read a sheet' }).tap()
+    await dialog
+      .getByLabel('Rows')
+      .fill('material,sold as,size,price,on hand\nPumice,bag,25,12,7\nStardust,bag,1,1,1')
+    await expect(dialog.getByText('Row 3 (Stardust): “Stardust” under “material”')).toBeVisible()
+    await dialog.getByRole('button', { name: 'Set the shelf so' }).tap()
+    await expect(page.getByText('25 L bag, 12.00')).toBeVisible()
+    await page.getByRole('button', { name: /^Undo/ }).tap()
+    await expect(page.getByText('20 L bag, 11.00')).toBeVisible()
+  },
+)
 
 test('one list for two jobs, a substitute where something is not to be had, against bags', async ({
   page,

@@ -20,35 +20,37 @@ test('a place makes the mix say how often it wants water, and a dry one oftener'
   await expect(page.getByText('you can water every 4 days')).toBeVisible()
 })
 
-test('a climate comes in from a file, or is told why not; figures nobody would believe are told in place', async ({
-  page,
-}) => {
-  await openGarden(page, '/my/place')
-  await page.getByRole('combobox', { name: 'Climate like' }).click()
-  await page.getByRole('option', { name: 'Inland, cold winters' }).click()
-  const file = (text: string) => ({ name: 'climate.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
-  const picker = page.getByLabel('CSV file of a climate')
-  await picker.setInputFiles(file('tmin,tmax,rain\n1,2,3'))
-  await expect(page.getByRole('alert')).toContainText('The file was not taken.')
-  await expect(page.getByLabel('January, nights')).toHaveValue('-6')
-  const rows = Array.from({ length: 12 }, (_, i) => `${i},${i + 9},${40 + i}`).join('\n')
-  await picker.setInputFiles(file(`tmin,tmax,rain\n${rows}`))
-  await expect(page.getByRole('alert')).toBeHidden()
-  await expect(page.getByLabel('December, days')).toHaveValue('20')
-  await expect(page.getByRole('combobox', { name: 'Climate like' })).toContainText('My own figures')
-  await page.getByLabel('Latitude, degrees').fill('91')
-  await expect(page.locator('.field').filter({ hasText: 'Latitude' })).toContainText('between -70 and 70')
-  await page.getByLabel('May, nights').fill('50')
-  await expect(page.locator('.field').filter({ hasText: 'May, nights' })).toContainText(
-    'Nobody would believe',
-  )
-  // The night, the latitude, and the file: each a step of its own.
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(page.getByLabel('January, nights')).toHaveValue('-6')
-  await expect(page.getByRole('combobox', { name: 'Climate like' })).toContainText('Inland')
-})
+test(
+  'a climate comes in from a file, or is told why not; figures nobody would believe are told in place',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/my/place')
+    await page.getByRole('combobox', { name: 'Climate like' }).click()
+    await page.getByRole('option', { name: 'Inland, cold winters' }).click()
+    const file = (text: string) => ({ name: 'climate.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+    const picker = page.getByLabel('CSV file of a climate')
+    await picker.setInputFiles(file('tmin,tmax,rain\n1,2,3'))
+    await expect(page.getByRole('alert')).toContainText('The file was not taken.')
+    await expect(page.getByLabel('January, nights')).toHaveValue('-6')
+    const rows = Array.from({ length: 12 }, (_, i) => `${i},${i + 9},${40 + i}`).join('\n')
+    await picker.setInputFiles(file(`tmin,tmax,rain\n${rows}`))
+    await expect(page.getByRole('alert')).toBeHidden()
+    await expect(page.getByLabel('December, days')).toHaveValue('20')
+    await expect(page.getByRole('combobox', { name: 'Climate like' })).toContainText('My own figures')
+    await page.getByLabel('Latitude, degrees').fill('91')
+    await expect(page.locator('.field').filter({ hasText: 'Latitude' })).toContainText('between -70 and 70')
+    await page.getByLabel('May, nights').fill('50')
+    await expect(page.locator('.field').filter({ hasText: 'May, nights' })).toContainText(
+      'Nobody would believe',
+    )
+    // The night, the latitude, and the file: each a step of its own.
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(page.getByLabel('January, nights')).toHaveValue('-6')
+    await expect(page.getByRole('combobox', { name: 'Climate like' })).toContainText('Inland')
+  },
+)
 
-test('bands say why, can be moved, and be left to the crop again', async ({ page }) => {
+test('bands say why, can be moved, and be left to the crop again', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/containers')
   await page.getByText('What the mix is held against').click()
   await expect(page.getByText('what sweet pepper likes').first()).toBeVisible()
@@ -66,7 +68,7 @@ test('bands say why, can be moved, and be left to the crop again', async ({ page
   await expect(page.getByText('moved by you')).toBeHidden()
 })
 
-test('a job is put away, taken up, and begun again for another year', async ({ page }) => {
+test('a job is put away, taken up, and begun again for another year', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/my')
   await startJob(page, 'Round pot')
   await page.getByLabel('Name of this job').fill('Fig 2026')

@@ -50,36 +50,38 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   await expect(page.getByLabel('Name of this job')).toHaveValue('Peppers, south wall 2028')
 })
 
-test('months, winter and room follow the place and the crop; the number of plants is the grower’s', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo/jobs/fig/containers')
-  const form = page.getByLabel('What is filled')
-  await expect(form).toContainText(/In a pot the roots of fig stand about .* short: only the hardiest/)
-  await page.getByLabel('Plants in each').fill('4')
-  await expect(page.getByLabel('How much')).toContainText('4 in each is more than have room')
-  await page.getByLabel('Plants in each').fill('none')
-  await expect(form).toContainText('“none” is not a number')
-  await page.getByRole('button', { name: 'As many as have room' }).click()
-  await expect(page.getByLabel('How much')).toContainText('Room for 1 plant in each')
-  await form.getByRole('link', { name: 'Cool coast' }).click()
-  await page.getByLabel('Coldest night of most winters').fill('-3')
-  await expect(page.getByText('your figure; zone 9b')).toBeVisible()
-  await page.goBack()
-  await expect(form).toContainText(/near −3 °C \(zone 9b\)/)
-  await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
-  await page.getByPlaceholder('Search crops').fill('bush bean')
-  await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('Enter')
-  await page.getByRole('combobox', { name: 'Planted in' }).click()
-  await page.getByRole('option', { name: 'March' }).click()
-  await expect(form).toContainText('Planted in March it would want shelter; outside from')
-  await expect(form.getByRole('listitem', { name: '' }).filter({ hasText: 'June' }).first()).toContainText(
-    'can be planted',
-  )
-})
+test(
+  'months, winter and room follow the place and the crop; the number of plants is the grower’s',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/containers')
+    const form = page.getByLabel('What is filled')
+    await expect(form).toContainText(/In a pot the roots of fig stand about .* short: only the hardiest/)
+    await page.getByLabel('Plants in each').fill('4')
+    await expect(page.getByLabel('How much')).toContainText('4 in each is more than have room')
+    await page.getByLabel('Plants in each').fill('none')
+    await expect(form).toContainText('“none” is not a number')
+    await page.getByRole('button', { name: 'As many as have room' }).click()
+    await expect(page.getByLabel('How much')).toContainText('Room for 1 plant in each')
+    await form.getByRole('link', { name: 'Cool coast' }).click()
+    await page.getByLabel('Coldest night of most winters').fill('-3')
+    await expect(page.getByText('your figure; zone 9b')).toBeVisible()
+    await page.goBack()
+    await expect(form).toContainText(/near −3 °C \(zone 9b\)/)
+    await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
+    await page.getByPlaceholder('Search crops').fill('bush bean')
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await page.getByRole('combobox', { name: 'Planted in' }).click()
+    await page.getByRole('option', { name: 'March' }).click()
+    await expect(form).toContainText('Planted in March it would want shelter; outside from')
+    await expect(form.getByRole('listitem', { name: '' }).filter({ hasText: 'June' }).first()).toContainText(
+      'can be planted',
+    )
+  },
+)
 
-test('filling and the season by keyboard alone, on a phone', async ({ page }) => {
+test('filling and the season by keyboard alone, on a phone', { tag: '@long' }, async ({ page }) => {
   await page.setViewportSize(PHONE)
   await openGarden(page, '/demo/jobs/fig/fill')
   const first = page.getByRole('checkbox').first()

@@ -41,39 +41,43 @@ test('another tab follows along, and two edits at once are told, not lost', asyn
   )
 })
 
-test('a full disk is told; the work stays in the page and goes out to a file', async ({ page }) => {
-  await page.addInitScript(() => {
-    const put = IDBObjectStore.prototype.put
-    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
-      if ((window as unknown as { full?: boolean }).full)
-        throw new DOMException('No room left', 'QuotaExceededError')
-      return put.apply(this, args)
-    }
-  })
-  await openGarden(page)
-  await startJob(page, 'Fabric bag')
-  await saved(page)
-  await page.evaluate(() => ((window as unknown as { full: boolean }).full = true))
-  await page.getByLabel('Name of this job').fill('Not on disk')
-  await expect(page.getByRole('alert')).toContainText('The disk is full: your work is not being saved.')
-  await station(page, 'Mix')
-  await addMaterial(page, 'pumice')
-  await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
-  ])
-  const stream = await download.createReadStream()
-  let text = ''
-  for await (const chunk of stream) text += String(chunk)
-  expect(text).toContain('Not on disk')
-  expect(text).toContain('pumice')
-  // Room again: what waited is written by itself.
-  await page.evaluate(() => ((window as unknown as { full: boolean }).full = false))
-  await expect(page.getByRole('alert')).toBeHidden({ timeout: 8000 })
-  await page.reload()
-  await expect(page.getByLabel('Name of this job')).toHaveValue('Not on disk')
-})
+test(
+  'a full disk is told; the work stays in the page and goes out to a file',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      const put = IDBObjectStore.prototype.put
+      IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
+        if ((window as unknown as { full?: boolean }).full)
+          throw new DOMException('No room left', 'QuotaExceededError')
+        return put.apply(this, args)
+      }
+    })
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await saved(page)
+    await page.evaluate(() => ((window as unknown as { full: boolean }).full = true))
+    await page.getByLabel('Name of this job').fill('Not on disk')
+    await expect(page.getByRole('alert')).toContainText('The disk is full: your work is not being saved.')
+    await station(page, 'Mix')
+    await addMaterial(page, 'pumice')
+    await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
+    ])
+    const stream = await download.createReadStream()
+    let text = ''
+    for await (const chunk of stream) text += String(chunk)
+    expect(text).toContain('Not on disk')
+    expect(text).toContain('pumice')
+    // Room again: what waited is written by itself.
+    await page.evaluate(() => ((window as unknown as { full: boolean }).full = false))
+    await expect(page.getByRole('alert')).toBeHidden({ timeout: 8000 })
+    await page.reload()
+    await expect(page.getByLabel('Name of this job')).toHaveValue('Not on disk')
+  },
+)
 
 test('a browser that refuses its database says so and works in memory', async ({ page }) => {
   await page.addInitScript(() => {
@@ -89,27 +93,31 @@ test('a browser that refuses its database says so and works in memory', async ({
   await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
 })
 
-test('demo and own garden never mix, one press goes from one to the other', async ({ page }) => {
-  await openGarden(page, '/demo')
-  await page
-    .getByLabel('In hand')
-    .getByRole('link', { name: /Fig, half-barrel/ })
-    .click()
-  await page.getByLabel('Name of this job').fill('Tried in the demo')
-  await page.getByRole('button', { name: 'Go to my garden' }).click()
-  await expect(page).toHaveURL(/\/my$/)
-  await expect(page.getByText('Nothing in hand.')).toBeVisible()
-  await startJob(page, 'Round pot')
-  await page.getByLabel('Name of this job').fill('My own')
-  await page.getByRole('button', { name: 'Look at the demo' }).click()
-  await expect(page.getByLabel('In hand')).toContainText('Tried in the demo')
-  await expect(page.getByLabel('In hand')).not.toContainText('My own')
-  await page.goto('/demo/settings')
-  await page.getByRole('button', { name: 'Start the demo afresh' }).click()
-  await expect(page.getByText('The demo is as new.')).toBeVisible()
-  await saved(page)
-  await page.goto('/demo')
-  await expect(page.getByLabel('In hand')).toContainText('Fig, half-barrel by the gate')
-  await page.goto('/my')
-  await expect(page.getByLabel('In hand')).toContainText('My own')
-})
+test(
+  'demo and own garden never mix, one press goes from one to the other',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo')
+    await page
+      .getByLabel('In hand')
+      .getByRole('link', { name: /Fig, half-barrel/ })
+      .click()
+    await page.getByLabel('Name of this job').fill('Tried in the demo')
+    await page.getByRole('button', { name: 'Go to my garden' }).click()
+    await expect(page).toHaveURL(/\/my$/)
+    await expect(page.getByText('Nothing in hand.')).toBeVisible()
+    await startJob(page, 'Round pot')
+    await page.getByLabel('Name of this job').fill('My own')
+    await page.getByRole('button', { name: 'Look at the demo' }).click()
+    await expect(page.getByLabel('In hand')).toContainText('Tried in the demo')
+    await expect(page.getByLabel('In hand')).not.toContainText('My own')
+    await page.goto('/demo/settings')
+    await page.getByRole('button', { name: 'Start the demo afresh' }).click()
+    await expect(page.getByText('The demo is as new.')).toBeVisible()
+    await saved(page)
+    await page.goto('/demo')
+    await expect(page.getByLabel('In hand')).toContainText('Fig, half-barrel by the gate')
+    await page.goto('/my')
+    await expect(page.getByLabel('In hand')).toContainText('My own')
+  },
+)

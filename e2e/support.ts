@@ -1,10 +1,77 @@
-import { expect, test as base, type Locator, type Page } from '@playwright/test'
+import {
+  expect,
+  test as base,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Locator,
+  type Page,
+} from '@playwright/test'
+
+/** A context that stays open for the tests of a worker, and what empties it between them. */
+interface Kept {
+  context: BrowserContext
+  empty: () => Promise<void>
+}
+type Keep = (options: BrowserContextOptions) => Promise<Kept>
+
+/**
+ * Tests of a worker share a browser context, so that the app's scripts are fetched and compiled once. Every test begins
+ * with nothing stored: databases, caches and cookies of the page are removed after each.
+ */
+const shared = base.extend<object, { keep: Keep }>({
+  keep: [
+    async ({ browser }, use) => {
+      const contexts = new Map<string, Promise<Kept>>()
+      const open = async (options: BrowserContextOptions): Promise<Kept> => {
+        const context = await browser.newContext(options)
+        const session = await context.newCDPSession(await context.newPage())
+        const origin = new URL(options.baseURL!).origin
+        return {
+          context,
+          async empty() {
+            // The first page is the session's own; the others were the test's.
+            await Promise.all(
+              context
+                .pages()
+                .slice(1)
+                .map((page) => page.close()),
+            )
+            await context.setOffline(false)
+            await context.unrouteAll({ behavior: 'ignoreErrors' })
+            await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' })
+          },
+        }
+      }
+      await use((options) => {
+        const key = JSON.stringify(options)
+        const known = contexts.get(key) ?? open(options)
+        contexts.set(key, known)
+        return known
+      })
+      for (const kept of contexts.values()) await (await kept).context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ keep, browser, viewport, hasTouch, baseURL, serviceWorkers, contextOptions }, use) => {
+    const options = { ...contextOptions, viewport, hasTouch, baseURL, serviceWorkers }
+    // A service worker outlives the pages it serves: its tests have a context each.
+    if (serviceWorkers === 'allow') {
+      const own = await browser.newContext(options)
+      await use(own)
+      await own.close()
+      return
+    }
+    const { context, empty } = await keep(options)
+    await use(context)
+    await empty()
+  },
+})
 
 /**
  * Every browser test fails on anything the page complains of: an error, a warning of the framework, a breach of the
  * security policy, a request to anywhere but the page's own server.
  */
-export const test = base.extend<{ quiet: void }>({
+export const test = shared.extend<{ quiet: void }>({
   quiet: [
     async ({ context }, use) => {
       const heard: string[] = []
@@ -21,9 +88,9 @@ export const test = base.extend<{ quiet: void }>({
             heard.push(`request to ${url.hostname}`)
         })
       }
-      context.pages().forEach(listen)
       context.on('page', listen)
       await use()
+      context.off('page', listen)
       expect(heard).toEqual([])
     },
     { auto: true },

@@ -70,7 +70,7 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await expect(page.getByLabel('Note')).toHaveValue('Even and fluffy.')
 })
 
-test('the same walk with the keyboard alone', async ({ page }) => {
+test('the same walk with the keyboard alone', { tag: '@long' }, async ({ page }) => {
   const key = (k: string) => page.keyboard.press(k)
   const type = (text: string) => page.keyboard.type(text)
   await openGarden(page)
@@ -141,7 +141,7 @@ test('the same walk with the keyboard alone', async ({ page }) => {
   await expect(page.getByText('By keyboard.')).toBeVisible()
 })
 
-test('undo goes back to the beginning and redo to the end', async ({ page }) => {
+test('undo goes back to the beginning and redo to the end', { tag: '@long' }, async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Trough or box')
   await station(page, 'Mix')

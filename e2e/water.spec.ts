@@ -18,29 +18,31 @@ const row = async (page: Page, table: string, name: string) =>
       .allTextContents()
   ).map((text) => text.trim())
 
-test('a can on the mix, beside the same over gravel: less mix, and the foot no better for it', async ({
-  page,
-}) => {
-  await openGarden(page, WATER)
-  await poured(page)
-  await page.getByLabel('Water each time').fill('12')
-  await beside(page, 'This mix over 5 cm of gravel')
-  await expect(page.getByText(/^Over 5 cm of gravel: |^The two hardly differ/)).toBeVisible()
-  // Ranges follow.
-  await expect(page.getByText('In brackets: the likely range.')).toBeVisible()
-  await expect(page.getByRole('table', { name: 'What it comes to' })).toContainText(/\(\d+ % to \d+ %\)/)
-  // The gravel holds hardly any water, the foot of the mix alone much.
-  await page.getByLabel('Time since the start').fill('30.24')
-  await expect(page.getByRole('heading', { name: 'After 1 day 6 h' })).toBeVisible()
-  const [plain, gravel] = await row(page, 'Figures of this moment', 'Drained away so far')
-  expect(plain).toMatch(/ L$/)
-  expect(gravel).not.toBe(plain)
-  await expect(
-    page
-      .locator('.pictures')
-      .getByRole('img', { name: /^Over 5 cm of gravel, after 1 day 6 h: \d+ % water/ }),
-  ).toBeVisible()
-})
+test(
+  'a can on the mix, beside the same over gravel: less mix, and the foot no better for it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, WATER)
+    await poured(page)
+    await page.getByLabel('Water each time').fill('12')
+    await beside(page, 'This mix over 5 cm of gravel')
+    await expect(page.getByText(/^Over 5 cm of gravel: |^The two hardly differ/)).toBeVisible()
+    // Ranges follow.
+    await expect(page.getByText('In brackets: the likely range.')).toBeVisible()
+    await expect(page.getByRole('table', { name: 'What it comes to' })).toContainText(/\(\d+ % to \d+ %\)/)
+    // The gravel holds hardly any water, the foot of the mix alone much.
+    await page.getByLabel('Time since the start').fill('30.24')
+    await expect(page.getByRole('heading', { name: 'After 1 day 6 h' })).toBeVisible()
+    const [plain, gravel] = await row(page, 'Figures of this moment', 'Drained away so far')
+    expect(plain).toMatch(/ L$/)
+    expect(gravel).not.toBe(plain)
+    await expect(
+      page
+        .locator('.pictures')
+        .getByRole('img', { name: /^Over 5 cm of gravel, after 1 day 6 h: \d+ % water/ }),
+    ).toBeVisible()
+  },
+)
 
 test('a saucer left full keeps water below and the foot short of air', async ({ page }) => {
   await openGarden(page, WATER)
@@ -61,7 +63,7 @@ test('a saucer left full keeps water below and the foot short of air', async ({ 
   )
 })
 
-test('plays, stops, steps and scrubs by keyboard', async ({ page }) => {
+test('plays, stops, steps and scrubs by keyboard', { tag: '@long' }, async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'no-preference' })
   await openGarden(page, WATER)
   await poured(page)
@@ -97,51 +99,57 @@ test('nothing moves where motion is not wanted: still pictures instead', async (
   await expect(page.getByRole('img', { name: /This mix, after/ })).toHaveCount(6)
 })
 
-test('a plan for the month, a pot that keeps its water, and what helps', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/season')
-  await page.getByRole('link', { name: 'Watering plan' }).click()
-  const now = page.getByRole('heading', { name: /^In July: [\d.]+ L (every|twice|\d)/ })
-  await expect(now).toBeVisible()
-  await expect(page.getByText(/^Lift it: \d+ kg when it has just drained, \d+ kg/)).toBeVisible()
-  await expect(page.getByRole('table', { name: 'Waterings by month' }).getByRole('row')).toHaveCount(5)
-  const free = await now.textContent()
-  await page.getByLabel('Below').click()
-  await page.getByRole('option', { name: 'Saucer, left full' }).click()
-  await expect(page.getByText(/^Hardly anything drains away/)).toBeVisible()
-  expect(await now.textContent()).not.toBe(free)
-  await page.getByLabel('Month', { exact: true }).click()
-  await page.getByRole('option', { name: 'May' }).click()
-  await expect(page.getByRole('heading', { name: /^In May/ })).toBeVisible()
-})
+test(
+  'a plan for the month, a pot that keeps its water, and what helps',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/season')
+    await page.getByRole('link', { name: 'Watering plan' }).click()
+    const now = page.getByRole('heading', { name: /^In July: [\d.]+ L (every|twice|\d)/ })
+    await expect(now).toBeVisible()
+    await expect(page.getByText(/^Lift it: \d+ kg when it has just drained, \d+ kg/)).toBeVisible()
+    await expect(page.getByRole('table', { name: 'Waterings by month' }).getByRole('row')).toHaveCount(5)
+    const free = await now.textContent()
+    await page.getByLabel('Below').click()
+    await page.getByRole('option', { name: 'Saucer, left full' }).click()
+    await expect(page.getByText(/^Hardly anything drains away/)).toBeVisible()
+    expect(await now.textContent()).not.toBe(free)
+    await page.getByLabel('Month', { exact: true }).click()
+    await page.getByRole('option', { name: 'May' }).click()
+    await expect(page.getByRole('heading', { name: /^In May/ })).toBeVisible()
+  },
+)
 
 test.describe('on a phone', () => {
   test.use({ hasTouch: true, viewport: PHONE })
-  test('two lessons: a guess, what it comes to, a thing to do; kept when the page comes again', async ({
-    page,
-  }) => {
-    await openGarden(page, '/demo/jobs/peppers-27/mix')
-    await page.getByRole('link', { name: 'Water it' }).tap()
-    await page.getByRole('link', { name: 'Lessons' }).tap()
-    await page.getByRole('button', { name: 'Gravel below' }).tap()
-    await page.getByRole('button', { name: 'More litres of air than without' }).tap()
-    await expect(
-      page.getByText('On your mix it is otherwise: fewer litres of air than without.'),
-    ).toBeVisible()
-    await expect(page.getByRole('table', { name: 'On your mix' })).toContainText('Mix above gravel')
-    await page.getByRole('button', { name: 'Next lesson' }).tap()
-    await expect(page.getByRole('heading', { name: 'Sand in the mix' })).toBeFocused()
-    await page.getByRole('button', { name: 'Less air', exact: true }).tap()
-    await expect(page.getByText('So it is.')).toBeVisible()
-    await saved(page)
-    await page.reload()
-    // It goes on with the first that was not seen.
-    await expect(page.getByRole('heading', { name: 'Shallow tray and deep tub' })).toBeVisible()
-    await expect(page.getByRole('button', { name: 'Gravel below, seen' })).toBeVisible()
-    await page.getByRole('button', { name: 'Sand in the mix, seen' }).tap()
-    await page.getByRole('button', { name: 'More air: sand drains' }).tap()
-    await page.getByRole('link', { name: /Open the mix with coarse grains/ }).tap()
-    await expect(page).toHaveURL(/peppers-27\/mix$/)
-  })
+  test(
+    'two lessons: a guess, what it comes to, a thing to do; kept when the page comes again',
+    { tag: '@long' },
+    async ({ page }) => {
+      await openGarden(page, '/demo/jobs/peppers-27/mix')
+      await page.getByRole('link', { name: 'Water it' }).tap()
+      await page.getByRole('link', { name: 'Lessons' }).tap()
+      await page.getByRole('button', { name: 'Gravel below' }).tap()
+      await page.getByRole('button', { name: 'More litres of air than without' }).tap()
+      await expect(
+        page.getByText('On your mix it is otherwise: fewer litres of air than without.'),
+      ).toBeVisible()
+      await expect(page.getByRole('table', { name: 'On your mix' })).toContainText('Mix above gravel')
+      await page.getByRole('button', { name: 'Next lesson' }).tap()
+      await expect(page.getByRole('heading', { name: 'Sand in the mix' })).toBeFocused()
+      await page.getByRole('button', { name: 'Less air', exact: true }).tap()
+      await expect(page.getByText('So it is.')).toBeVisible()
+      await saved(page)
+      await page.reload()
+      // It goes on with the first that was not seen.
+      await expect(page.getByRole('heading', { name: 'Shallow tray and deep tub' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Gravel below, seen' })).toBeVisible()
+      await page.getByRole('button', { name: 'Sand in the mix, seen' }).tap()
+      await page.getByRole('button', { name: 'More air: sand drains' }).tap()
+      await page.getByRole('link', { name: /Open the mix with coarse grains/ }).tap()
+      await expect(page).toHaveURL(/peppers-27\/mix$/)
+    },
+  )
 })
 
 test('a mix that is not there yet says what to do first', async ({ page }) => {

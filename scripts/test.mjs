@@ -1,63 +1,101 @@
-/** npm test: lint, types, unit tests, browser tests; counts them all and ends with one line. */
+/**
+ * npm test: lint, format, types, unit tests, browser tests, in under five minutes; ends with the ten slowest tests and
+ * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the core
+ * without a browser's types, the benchmarks' short runs and a sample of mutants.
+ */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
-import { bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
+import { bin, ensureBuilt, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
 
+const isLong = process.argv.includes('--long')
 const started = Date.now()
 ensureInstalled()
 ensureFolder('test-results')
+if (isLong) process.env.LONG = '1'
 let passed = 0
 let failed = 0
+/** Every test with how long it took, ms. */
+const timed = []
 const seconds = () => `${((Date.now() - started) / 1000).toFixed(0)} s`
 
-/** Runs them side by side, each with its words kept together. */
-async function steps(list) {
-  const done = await Promise.all(
-    list.map(async ([name, command, args]) => ({ name, ...(await hear(bin(command), args)) })),
-  )
-  for (const { name, status, said } of done) {
-    console.log(`\n== ${name}\n${said}`.trimEnd())
-    if (status === 0) passed++
-    else failed++
-  }
+/** Runs a program; its words come when it has ended, so that those of two never mix. */
+async function step(name, command, args) {
+  const begun = Date.now()
+  const { status, said } = await hear(bin(command), args)
+  console.log(`\n== ${name} (${((Date.now() - begun) / 1000).toFixed(0)} s)\n${said}`.trimEnd())
+  if (status === 0) passed++
+  else failed++
+}
+/** Runs them one after the other. */
+const inTurn = async (steps) => {
+  for (const s of steps) await step(...s)
 }
 
+const CACHE = 'node_modules/.cache/open-bed'
 const FORMATTED = ['src', 'server', 'cli', 'e2e', 'scripts', 'bench']
-await steps([
-  ['Lint', 'eslint', ['.', '--max-warnings', '0']],
-  ['Format', 'prettier', ['--check', '--log-level', 'warn', ...FORMATTED]],
-  ['Types', 'vue-tsc', ['-p', 'tsconfig.json', '--noEmit']],
-  ['Types of the core, without a browser', 'tsc', ['-p', 'tsconfig.core.json']],
-])
-console.log(`(${seconds()})`)
+const cached = (name) => ['--cache', '--cache-location', `${CACHE}/${name}`, '--cache-strategy', 'content']
+const LINT = ['Lint', 'eslint', ['.', '--max-warnings', '0', ...cached('eslint')]]
+const FORMAT = ['Format', 'prettier', ['--check', '--log-level', 'warn', ...cached('prettier'), ...FORMATTED]]
+const UNUSED = ['Nothing unused', 'knip', ['--cache', '--cache-location', `${CACHE}/knip`]]
+const TYPES = [
+  'Types',
+  'vue-tsc',
+  ['-p', 'tsconfig.json', '--noEmit', '--incremental', '--tsBuildInfoFile', `${CACHE}/types.tsbuildinfo`],
+]
+const CORE_TYPES = ['Types of the core, without a browser', 'tsc', ['-p', 'tsconfig.core.json']]
 
-console.log('\n== Unit tests')
-const unitFile = 'test-results/unit.json'
-rmSync(unitFile, { force: true })
-const unit = run(bin('vitest'), [
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${unitFile}`,
-])
-if (existsSync(unitFile)) {
-  const report = JSON.parse(readFileSync(unitFile, 'utf8'))
+async function unitTests() {
+  const file = 'test-results/unit.json'
+  rmSync(file, { force: true })
+  const begun = Date.now()
+  const { status, said } = await hear(bin('vitest'), [
+    'run',
+    '--reporter=dot',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ])
+  console.log(`\n== Unit tests (${((Date.now() - begun) / 1000).toFixed(0)} s)\n${said}`.trimEnd())
+  if (!existsSync(file)) return void failed++
+  const report = JSON.parse(readFileSync(file, 'utf8'))
   passed += report.numPassedTests
   failed += report.numFailedTests
-  if (unit !== 0 && report.numFailedTests === 0) failed++
-} else failed++
+  if (status !== 0 && report.numFailedTests === 0) failed++
+  for (const { assertionResults } of report.testResults)
+    for (const t of assertionResults) timed.push({ name: t.fullName, ms: t.duration ?? 0 })
+}
 
-console.log(`(${seconds()})`)
-
-console.log('\n== Browser tests')
-const { status: browser, report } = runBrowserTests('test-results/browser.json')
-if (report) {
+function browserTests() {
+  console.log('\n== Browser tests')
+  const { status, report } = runBrowserTests('test-results/browser.json')
+  if (!report) return void failed++
   const { stats } = report
-  passed += stats.expected + stats.flaky
-  if (stats.flaky > 0) console.log(`${stats.flaky} of them passed only when tried again.`)
-  failed += stats.unexpected
-  if (browser !== 0 && stats.unexpected === 0) failed++
-} else failed++
+  passed += stats.expected
+  failed += stats.unexpected + stats.flaky
+  if (status !== 0 && stats.unexpected === 0) failed++
+  const walk = (suite) => {
+    for (const spec of suite.specs ?? [])
+      for (const t of spec.tests) for (const r of t.results) timed.push({ name: spec.title, ms: r.duration })
+    for (const inner of suite.suites ?? []) walk(inner)
+  }
+  report.suites.forEach(walk)
+}
 
+console.log('Random tests begin at seed', process.env.SEED ?? '20261124', '(SEED=… begins elsewhere).')
+// Two rows side by side, one for each core; the browser comes last and has both.
+await Promise.all([inTurn([TYPES, ...(isLong ? [CORE_TYPES] : [])]), inTurn([LINT, FORMAT, UNUSED])])
+console.log(`(${seconds()})`)
+await unitTests()
+ensureBuilt()
+console.log(`(${seconds()})`)
+browserTests()
+if (isLong) {
+  console.log(`(${seconds()})\n\n== A sample of mutants`)
+  if (run(process.execPath, ['scripts/mutate.mjs', '--sample', '100']) === 0) passed++
+  else failed++
+}
+
+console.log('\nThe ten slowest:')
+for (const { name, ms } of timed.sort((a, b) => b.ms - a.ms).slice(0, 10))
+  console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`)
 console.log(`\nAll of it took ${seconds()}.`)
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

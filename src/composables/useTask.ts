@@ -26,7 +26,7 @@ export interface Task<I, P, V> {
 /**
  * Nothing heard for so long, ms, and the run counts as hung. Working ones speak up every few hundredths of a second.
  */
-export const SILENCE = 20_000
+const SILENCE = 20_000
 
 /**
  * Something that runs beside the page: in a worker, over the network. The newest question wins; a run that breaks or

@@ -6,8 +6,8 @@ import type { AnyData } from '@/model/garden/schemas'
 import { readEnvelope, writeEnvelope, type Unreadable } from './envelope'
 import { isSetAsideKey, listSetAside, type SetAside } from './setAside'
 
-export const FILE_FORMAT = 'open-bed-garden'
-export const FILE_VERSION = 1
+const FILE_FORMAT = 'open-bed-garden'
+const FILE_VERSION = 1
 
 const fileSchema = z.object({
   format: z.literal(FILE_FORMAT),

@@ -1,3 +1,4 @@
+import { cases, draws } from '@/core/testing/draws'
 import { offersOf, shelfItem } from '@/model/garden/shelfEntry'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -259,11 +260,11 @@ test('any commands, stored and read again, give the same garden', { timeout: 60_
       for (const [key, data] of end.after)
         expect(sameData(opened.records.get(key), data), `${key} is another after reading`).toBe(true)
     }),
-    { numRuns: 120, seed: 20261126 },
+    draws(120),
   )
   // A test of refusals alone, or of none, would say little.
-  expect(refused).toBeGreaterThan(200)
-  expect(taken).toBeGreaterThan(200)
+  expect(refused).toBeGreaterThan(cases(120))
+  expect(taken).toBeGreaterThan(cases(120))
 })
 
 describe('what the reader would set aside is refused when it is done', () => {

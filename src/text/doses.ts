@@ -13,7 +13,7 @@ export const DOSE_PLACES = [
   { value: 'hole', label: 'In the planting hole' },
   { value: 'heldBack', label: 'Held back' },
 ] as const
-export const DOSE_SHARES = [
+const DOSE_SHARES = [
   { value: 1, label: 'all of it' },
   { value: 0.75, label: 'three quarters' },
   { value: 0.5, label: 'half' },

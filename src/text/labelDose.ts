@@ -1,7 +1,7 @@
 import { NUTRIENTS, type LabelDose, type Nutrient } from '@/model/amounts/labelDose'
 import { doseText, percentText, type UnitSystem } from './units'
 
-export const NUTRIENT_NAMES: Record<Nutrient, string> = {
+const NUTRIENT_NAMES: Record<Nutrient, string> = {
   nitrogen: 'nitrogen',
   phosphate: 'phosphate',
   potash: 'potash',

@@ -36,7 +36,7 @@ export const otherwiseTexts = (job: Job, plan: BatchPlan, units: UnitSystem): st
     })
 
 /** What changes between two states of a mix, as far as it shows: "air 17 % instead of 15 %". */
-export function changeText(after: Evaluation, before: Evaluation): string {
+function changeText(after: Evaluation, before: Evaluation): string {
   const pairs: [string, string, string][] = [
     ['air', percentText(after.mix.airFilledPorosity), percentText(before.mix.airFilledPorosity)],
     [

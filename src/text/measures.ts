@@ -33,7 +33,7 @@ export function measureOfLine(
 }
 
 /** Is a line measured by the litre mark, not in whole buckets and scoops? */
-export const isByMark = (line: { twelfths: number; scoopTwelfths: number }): boolean =>
+const isByMark = (line: { twelfths: number; scoopTwelfths: number }): boolean =>
   line.twelfths === 0 && line.scoopTwelfths === 0
 
 /** Where a dose goes into part of a batch only: two piles, and which is which. */

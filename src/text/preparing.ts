@@ -22,7 +22,7 @@ export function durationText(days: number): string {
 }
 
 /** When a step is done: on the mixing day, from one day to another. */
-export const whenText = ({ begin, ready }: Pick<TimedStep, 'begin' | 'ready'>): string =>
+const whenText = ({ begin, ready }: Pick<TimedStep, 'begin' | 'ready'>): string =>
   begin === ready ? dayText(begin) : `${shortDayText(begin)} to ${dayText(ready)}`
 
 /** Less water than this is not worth a word, litres. */

@@ -55,7 +55,7 @@ const FIELD_NAMES: Record<string, string> = {
   bufferCapacity: 'hold on pH',
   electricalConductivity: 'salts',
 }
-export const fieldName = (field: string) => FIELD_NAMES[field] ?? field
+const fieldName = (field: string) => FIELD_NAMES[field] ?? field
 
 /** Told as bare numbers. */
 const PLAIN = new Set([

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
+import { isLong } from '@/core/testing/draws'
 import { DRESSINGS } from '@/core/data/dressings'
 import { bringsFault, standingOf } from '@/core/judgement'
 import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
@@ -14,7 +15,7 @@ import { screensOf, type Screens } from './testing/screens'
 import { percentText, pHText } from './units'
 
 /** Jobs looked at in one run; SENSE=20000 looks at more. */
-const JOBS = Number(process.env.SENSE ?? 2000)
+const JOBS = Number(process.env.SENSE ?? (isLong ? 2000 : 150))
 
 /** What is wrong with what the screens say of a job; empty where nothing is. */
 type Rule = (screens: Screens, of: RandomJob) => string[]

@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -112,7 +113,7 @@ describe('numbers as people type them', () => {
           expect(toFieldText(back, quantity, units)).toBe(shown)
         },
       ),
-      { seed: 20261124, numRuns: 300 },
+      draws(300),
     )
   })
 })

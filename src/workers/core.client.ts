@@ -12,7 +12,7 @@ import type { FileRead } from '@/storage/exportFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
 
 /** The worker could not be started, or died; the next call starts another. */
-export class WorkerLost extends Error {
+class WorkerLost extends Error {
   override name = 'WorkerLost'
 }
 

@@ -5,7 +5,7 @@ import { sectionWidth } from '../cutaway/section'
 /** A bed longer than this is drawn in part, cm. */
 const LONGEST = 260
 /** px between beds, for the name below one, and that one takes at the least. */
-export const GAP = 22
+const GAP = 22
 const LABEL = 66
 const NARROWEST = 124
 /** px round a drawing, for its line, and round the button it stands in. */

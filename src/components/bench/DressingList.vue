@@ -46,9 +46,9 @@ const doses = computed(() =>
   <section class="dressings" aria-labelledby="dressings-title">
     <h2 id="dressings-title">Feed and other dressings</h2>
     <DressingRow
-      :dressing="dressingIn(tables, line.dressingId)"
       v-for="line in lines"
       :key="line.id"
+      :dressing="dressingIn(tables, line.dressingId)"
       :line="line"
       :beds="beds"
       :units="units"

@@ -7,7 +7,7 @@ export interface QrSquares {
 }
 
 /** Longest text a code of the largest kind holds at the least correction, letters. Source: ISO/IEC 18004. */
-export const MOST_QR_LETTERS = 2900
+const MOST_QR_LETTERS = 2900
 
 /** A text as a QR code; null where it is too long for one. */
 export function qrSquares(text: string): QrSquares | null {

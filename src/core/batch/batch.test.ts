@@ -1,8 +1,8 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS, materialById } from '../data'
 import { isMeasurable } from '../mixing'
-import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   cheapestPacks,
@@ -161,7 +161,7 @@ describe('batches', () => {
           )
         },
       ),
-      { ...DRAWS, numRuns: 300 },
+      draws(300),
     )
   })
   test.each([
@@ -276,7 +276,7 @@ describe('spoons', () => {
         const mL = s.cups * 250 + s.tablespoons * 15 + s.teaspoons * 5
         expect(Math.abs(mL - grams / 1.2)).toBeLessThanOrEqual(0.625 + 1e-9)
       }),
-      DRAWS,
+      draws(),
     )
   })
 })

@@ -1,8 +1,8 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { materialById } from '../data'
-import { DRAWS } from '../testing/arbitraries'
 import { cheapestPacks, looseLitresOfPack, type PackOffer } from '.'
 
 const row = (id: string) => materialById(id)!
@@ -55,7 +55,7 @@ describe('packs at least cost', () => {
         expect(bought.cost).toBe(costOf(bought.counts, offers))
         expect(bought.cost).toBe(bruteForce(need, offers))
       }),
-      DRAWS,
+      draws(),
     )
   })
   describe('against an exact program', () => {
@@ -92,7 +92,7 @@ describe('packs at least cost', () => {
             1e-6 * (1 + bought.cost!),
           )
         }),
-        { numRuns: 60, seed: 5 },
+        draws(60),
       )
     })
   })

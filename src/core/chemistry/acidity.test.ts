@@ -1,10 +1,11 @@
+import { draws } from '@/core/testing/draws'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { acidityOfDoses } from '../nutrients'
 import { asInput, solvedByOdex } from '../testing/acidityReference'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '../data'
-import { DRAWS, parts } from '../testing/arbitraries'
+import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { blend } from '../mixing'
 import {
@@ -173,7 +174,7 @@ describe('the course of pH', () => {
           expect(course.at(-1)!.day).toBe(120)
         },
       ),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('sulfur takes weeks and more in the cold; iron sulfate acts at once', () => {
@@ -223,7 +224,7 @@ describe('acid for a target', () => {
           expect(plan.value.pHInTheEnd).toBeLessThanOrEqual(plan.value.pH + 1e-9)
         },
       ),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('refuses what cannot be, and warns of more than the limit', () => {
@@ -250,7 +251,7 @@ describe('calcium against magnesium', () => {
           expect(of('calcium') / of('magnesium')).toBeCloseTo(ratio, 6)
         },
       ),
-      DRAWS,
+      draws(),
     )
     expect(dolomiteShare(4, 0, limes.calcitic, limes.dolomitic)).toBe(0)
     expect(dolomiteShare(1, 5, limes.calcitic, limes.dolomitic)).toBe(1)
@@ -282,7 +283,7 @@ describe('calcium against magnesium', () => {
           )
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('dose and share settle together', () => {
@@ -335,7 +336,7 @@ describe('the course by hand', () => {
             expect(s.pH).toBeLessThanOrEqual(calciteEquilibrium() + 1e-6)
         },
       ),
-      { ...DRAWS, numRuns: 40 },
+      draws(40),
     )
   })
   test('acid comes with its dressing’s release, from its day on', () => {
@@ -414,7 +415,7 @@ describe('no input leads out of what can be', () => {
           if (s.day >= 62) expect(s.pH).toBeLessThan(Math.max(8.7, mix.pH + 0.3))
         }
       }),
-      { ...DRAWS, numRuns: 400 },
+      draws(400),
     )
   })
   // A tenth of the step leaves a tenth of the error: what differs is 0.02 at most.
@@ -431,7 +432,7 @@ describe('no input leads out of what can be', () => {
           expect(Math.abs(off)).toBeLessThan(0.022)
         },
       ),
-      { ...DRAWS, numRuns: 60, interruptAfterTimeLimit: 20_000 },
+      { ...draws(60), interruptAfterTimeLimit: 20_000 },
     )
   }, 30_000)
 })

@@ -1,9 +1,10 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '../data'
 import { dressingById } from '../data/dressings'
 import { blend } from '../mixing'
-import { anyParts, DRAWS, parts } from '../testing/arbitraries'
+import { anyParts, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD, LITRES } from '../units'
 import {
@@ -204,7 +205,7 @@ describe('lime for a target', () => {
           expect(limeAt(mix.value, half, plan.value.gramsPerLitre).pH).toBeCloseTo(plan.value.pH, 9)
         }
       }),
-      { ...DRAWS, numRuns: 100 },
+      draws(100),
     )
   })
   test('refuses what lime cannot do', () => {

@@ -1,7 +1,7 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '../data'
-import { DRAWS } from '../testing/arbitraries'
 import { acidityOn } from './acidity'
 import { JUDGED_AFTER, limeAt, limeForReading, mixAsRead } from '.'
 
@@ -30,7 +30,7 @@ describe('a pH read in a batch', () => {
           expect(acidityOn(asRead.value, given, day).pH).toBeCloseTo(read, 2)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('as expected, and on its way to the target: nothing is added', () => {

@@ -1,10 +1,10 @@
+import { draws } from '@/core/testing/draws'
 import { waterNeeded } from './watering'
 import { Body, Equator, Horizon, MakeTime, Observer } from 'astronomy-engine'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CROPS, cropById, type Crop } from '../data'
 import { growthOf } from '../data/growth'
-import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { WaterBalance } from '../water'
 import {
@@ -548,7 +548,7 @@ describe('water a container uses', () => {
           expect(dailyUse({ ...input, plants: plants + 1 }).value).toBeGreaterThanOrEqual(use.value)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('uses Penman-Monteith where sun and wind are known, else Hargreaves', () => {

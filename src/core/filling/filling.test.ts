@@ -1,8 +1,9 @@
+import { draws } from '@/core/testing/draws'
 import { cropById, materialById } from '../data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { containerVolumes, shapeHeight, volumeBelow, volumeBetween, type Container } from '../geometry'
-import { anyContainer, DRAWS } from '../testing/arbitraries'
+import { anyContainer } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { containerProfile, tensionAtBase } from '../water'
 import { blend } from '../mixing'
@@ -185,7 +186,7 @@ describe('how much mix', () => {
           if (sunk === null && layers.length === 0) expect(p.net).toBeCloseTo(mixVolume - rootBalls, 6)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('logs rot and let the bed down, stone does not', () => {
@@ -246,7 +247,7 @@ describe('lifts', () => {
         expect(parts.length).toBeGreaterThan(0)
         expect(parts.length).toBeLessThanOrEqual(4)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('a shallow tray is filled at once; nothing is nothing', () => {

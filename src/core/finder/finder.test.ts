@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CROPS, LIMES, type Band } from '../data'
@@ -7,7 +8,7 @@ import type { Container } from '../geometry'
 import { blend } from '../mixing'
 import { lostStructure } from '../structure'
 import { containerProfile } from '../water'
-import { anyContainer, anyParts, DRAWS, material } from '../testing/arbitraries'
+import { anyContainer, anyParts, material } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   candidateCount,
@@ -199,7 +200,7 @@ describe('quick figures', () => {
         expect(figures.structureLost).toBeCloseTo(plain.figures.structureLost, 9)
         expect(figures.costPerLitre).toBeCloseTo(plain.cost, 6)
       }),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('know side holes and layers below', () => {
@@ -412,7 +413,7 @@ describe('the front', () => {
         expect(new Set(kept)).toEqual(new Set(best.map((p) => `${p.cost} ${p.score}`)))
         expect(kept.length).toBe(new Set(kept).size)
       }),
-      DRAWS,
+      draws(),
     )
   })
 })

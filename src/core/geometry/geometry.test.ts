@@ -1,6 +1,7 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { anyShape, DRAWS } from '../testing/arbitraries'
+import { anyShape } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { LITRES } from '../units'
 import {
@@ -145,7 +146,7 @@ describe('areaAt and volumeBelow', () => {
         const integral = (sum * top) / panels / 1000
         expect(volumeBelow(shape, top) / integral).toBeCloseTo(1, 4)
       }),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('are additive, rising and bounded', () => {
@@ -166,7 +167,7 @@ describe('areaAt and volumeBelow', () => {
           expect(volumeBelow(shape, -1)).toBe(0)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('heightForVolume turns volumeBelow round', () => {
@@ -175,7 +176,7 @@ describe('areaAt and volumeBelow', () => {
         const z = shapeHeight(shape) * share
         expect(heightForVolume(shape, volumeBelow(shape, z))).toBeCloseTo(z, 4)
       }),
-      DRAWS,
+      draws(),
     )
     expect(heightForVolume(pot, 1000)).toBe(28)
   })

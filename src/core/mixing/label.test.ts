@@ -1,6 +1,6 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { labelShares } from '.'
 
@@ -58,7 +58,7 @@ describe('shares from a label', () => {
         }
         expect(corners).toHaveLength(given.filter((share) => share === null).length)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('shares a label has rounded are made whole; those that cannot be are refused', () => {

@@ -1,7 +1,8 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '../data'
-import { anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   betaOfMaterial,
@@ -186,7 +187,7 @@ describe('blend', () => {
           expect(b.waterAt(20)).toBeCloseTo(a.waterAt(20), 9)
         }
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('keeps its solids and its dry weight', () => {
@@ -204,7 +205,7 @@ describe('blend', () => {
         expect(b.blendingLoss).toBeGreaterThanOrEqual(0)
         expect(b.blendingLoss).toBeLessThan(0.5)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('never holds more water than it has pores, nor more at a harder pull', () => {
@@ -217,7 +218,7 @@ describe('blend', () => {
           last = b.waterAt(h)
         }
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('moves towards what is added', () => {
@@ -253,7 +254,7 @@ describe('measures', () => {
         // No gap between neighbours is wider than a quarter.
         expect(Math.abs(m - t)).toBeLessThanOrEqual(1.5 + 1e-9)
       }),
-      DRAWS,
+      draws(),
     )
     expect(isMeasurable(7)).toBe(false)
     expect(isMeasurable(12.5)).toBe(false)

@@ -1,6 +1,7 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { anyParts, material, parts } from '../testing/arbitraries'
 import {
   blend,
   crowding,
@@ -45,7 +46,7 @@ describe('sense of a blend', () => {
         expect(mixed.saturatedConductivity / p.saturatedConductivity.value).toBeCloseTo(1, 9)
         expect(mixed.cationExchangeCapacity).toBeCloseTo(p.cationExchangeCapacity.value, 6)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('order and size of the parts do not matter', () => {
@@ -56,7 +57,7 @@ describe('sense of a blend', () => {
           [...list].reverse().map((p) => ({ ...p, parts: p.parts * times })),
         )
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('a part more raises its own share and lowers every other', () => {
@@ -70,7 +71,7 @@ describe('sense of a blend', () => {
           else expect(s.share).toBeLessThan(before.shares[i]!.share)
         })
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('solids are conserved: what is lost is air', () => {
@@ -83,7 +84,7 @@ describe('sense of a blend', () => {
         )
         expect((1 - mixed.totalPorosity) * (1 - mixed.blendingLoss)).toBeCloseTo(loose, 9)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('the linear form of the packing model is the model (crowding)', () => {
@@ -110,7 +111,7 @@ describe('sense of a blend', () => {
         )
         expect(Math.max(0, 1 - most)).toBeCloseTo(model, 9)
       }),
-      DRAWS,
+      draws(),
     )
   })
 })
@@ -130,7 +131,7 @@ describe('a mix as an ingredient', () => {
         const kept = loose * (1 - mixOf(found.parts).blendingLoss)
         expect(found.measured * (1 - found.lossHere)).toBeCloseTo(kept, 6)
       }),
-      { ...DRAWS, numRuns: 80 },
+      draws(80),
     )
   })
   test('one part of a mix alone is that mix, with nothing lost a second time', () => {

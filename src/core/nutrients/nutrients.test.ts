@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import { availability, averagedDose, acidityOfDoses, IMMEDIATE } from './supply'
 import fc from 'fast-check'
 import { MF } from 'mf-parser'
@@ -7,7 +8,7 @@ import { formulaMass, massFraction, neutralisingValue, releasedFraction } from '
 import { type Dressing, cropById, type MaterialFamily } from '../data'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { blend, type Blend } from '../mixing'
-import { anyParts, DRAWS, parts } from '../testing/arbitraries'
+import { anyParts, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD, GRAMS_PER_OUNCE, LITRES } from '../units'
 import {
@@ -198,7 +199,7 @@ describe('formulas and labels', () => {
           }
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('formulas nobody wrote are our own fault', () =>
@@ -320,7 +321,7 @@ describe('salts', () => {
         expect(convertExtract(there, 'pourThrough', 'saturatedExtract')).toBeCloseTo(ec, 9)
         expect(convertExtract(ec + 0.1, 'saturatedExtract', 'pourThrough')).toBeGreaterThan(there)
       }),
-      DRAWS,
+      draws(),
     )
     expect(convertExtract(0, 'oneToTwo', 'saturatedExtract')).toBe(0)
     expect([ecClass(0.1, 'oneToTwo'), ecClass(3, 'saturatedExtract'), ecClass(9, 'pourThrough')]).toEqual([
@@ -471,7 +472,7 @@ describe('release', () => {
           expect(releasedFraction(release, 0, temperature)).toBe(0)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('what is held back waits for its day', () => {
@@ -501,7 +502,7 @@ describe('release', () => {
         )
         expect(all.drawdown).toBeGreaterThanOrEqual(0)
       }),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('what plants can have of a part’s own store, at once and over the season', () => {
@@ -659,7 +660,7 @@ describe('feeding over a season', () => {
           expect(nitrogenMet).toBeLessThanOrEqual(1 + 1e-12)
         },
       ),
-      { ...DRAWS, numRuns: 40 },
+      draws(40),
     )
   })
   test('demand over the season is what the plant takes', () => {
@@ -722,7 +723,7 @@ describe('doses for a charge', () => {
           ),
         )
       }),
-      { ...DRAWS, numRuns: 50 },
+      draws(50),
     )
   })
   test('hold to a dressing’s limit, and say what is missed', () => {

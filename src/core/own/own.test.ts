@@ -1,10 +1,10 @@
+import { draws } from '@/core/testing/draws'
 import { materialById } from '../data/index'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { materialFiguresSchema, dressingSchema, missingSources } from '@/model/sheets/tableSchemas'
 import { MATERIAL_FAMILIES, type MaterialPropertyName } from '../data'
 import { blend, prepareMaterial } from '../mixing'
-import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { completeDressing, type OwnDressing } from './ownDressing'
 import { completeMaterial, type OwnMaterial } from './ownMaterial'
@@ -111,7 +111,7 @@ describe('a material of one’s own', () => {
           expect(missingSources(made, FAMILY_SOURCES)).toEqual([])
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('known to be just like a row, comes out like that row and passes its schema', () => {

@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { quantile, standardDeviation } from 'simple-statistics'
@@ -8,7 +9,7 @@ import { DRESSINGS, dressingById } from '../data/dressings'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { waterContent } from '../water'
 import { choleskyOf, solveBy } from './cholesky'
-import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { anyContainer, anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   drawMaterial,
@@ -130,7 +131,7 @@ describe('a drawn property', () => {
           if (p.low >= 0) expect(drawn(p, z)).toBeGreaterThanOrEqual(0)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
   test('a drawn material still hangs together and is followed by its curve', () => {
@@ -152,7 +153,7 @@ describe('a drawn property', () => {
         ] as const)
           expect(Math.abs(waterContent(one.retention, h) - p[key].value)).toBeLessThan(0.05)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('rows keep what is no property, and no dressing gives up more than it has', () => {
@@ -188,7 +189,7 @@ describe('a positive definite matrix', () => {
         const x = theirs.solve(Matrix.columnVector(b)).to1DArray()
         solveBy(root, b).forEach((v, i) => expect(v).toBeCloseTo(x[i]!, 8))
       }),
-      DRAWS,
+      draws(),
     )
   })
 })
@@ -210,7 +211,7 @@ describe('quantiles', () => {
           expect(likelyRange(xs).middle).toBeCloseTo(quantile(xs, 0.5), 9)
         },
       ),
-      DRAWS,
+      draws(),
     )
   })
 })
@@ -417,7 +418,7 @@ describe('learning from measurements', () => {
         const [told] = readings
         expect(width(told!.after)).toBeLessThanOrEqual(width(told!.before) + 1e-9)
       }),
-      { ...DRAWS, numRuns: 6 },
+      draws(6),
     )
   })
 })

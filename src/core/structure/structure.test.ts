@@ -1,8 +1,9 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { blend } from '../mixing'
 import type { Container } from '../geometry'
-import { anyContainer, anyParts, DRAWS, material, parts } from '../testing/arbitraries'
+import { anyContainer, anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { aged, lostStructure, seasonsOf } from '.'
 
@@ -71,7 +72,7 @@ describe('rot', () => {
         expect(mass(then)).toBeLessThanOrEqual(mass(list) + 1e-9)
         expect(Math.abs(mass(then) - expected) / expected).toBeLessThan(1e-3)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('warmth hastens it', () => {
@@ -97,7 +98,7 @@ describe('later years', () => {
           before = s.slump
         }
       }),
-      { ...DRAWS, numRuns: 60 },
+      draws(60),
     )
   })
   test('mineral mixes stand, compost slumps and closes up', () => {

@@ -1,8 +1,8 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CROPS, cropById } from '../data'
 import { plantsIn } from '../filling'
-import { DRAWS } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import type { TARGETS } from '.'
 import { targetsFor, type TargetQuestion } from '.'
@@ -70,7 +70,7 @@ describe('targets', () => {
           expect(b.reasons.length).toBeGreaterThan(0)
         }
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('acid berries and brassicas are told apart', () => {

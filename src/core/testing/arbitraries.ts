@@ -71,6 +71,3 @@ export const anyParts: fc.Arbitrary<BlendPart[]> = fc
       .array(fc.constantFrom(3, 4, 6, 8, 9, 12, 24, 36), { minLength: ids.length, maxLength: ids.length })
       .map((amounts) => ids.map((id, i) => ({ material: material(id), parts: amounts[i]! }))),
   )
-
-/** Every property test runs on the same draws; a failure prints its own. */
-export const DRAWS = { seed: 20261124, numRuns: 200 }

@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { mean, standardDeviation } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
@@ -60,7 +61,7 @@ describe('the difference between two sets of pots', () => {
           expect(difference([...list].reverse(), other).share).toBeCloseTo(0.5, 9)
         },
       ),
-      { numRuns: 30 },
+      draws(30),
     )
   })
 })

@@ -1,9 +1,10 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { materialById, MATERIALS } from '../data'
 import type { Container } from '../geometry'
 import { blend, preparedMaterial } from '../mixing'
-import { anyContainer, anyParts, DRAWS, parts } from '../testing/arbitraries'
+import { anyContainer, anyParts, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   containerProfile,
@@ -93,7 +94,7 @@ describe('the dry end', () => {
         expect(waterAt(15_000)).toBeGreaterThan(0)
         expect(Math.abs(waterAt(100.001) - waterAt(100))).toBeLessThan(1e-4)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('a material alone holds what its row says at 1,000 and 15,000 cm', () => {
@@ -374,7 +375,7 @@ describe('a drained container', () => {
         )
         expect(p.slices.reduce((v, s) => v + s.volume, 0)).toBeCloseTo(p.mixVolume, 6)
       }),
-      { ...DRAWS, numRuns: 80 },
+      draws(80),
     )
   })
   test('is never less airy for being deeper (Spomer 1974; Bilderback & Fonteno 1987)', () => {
@@ -391,7 +392,7 @@ describe('a drained container', () => {
           expect(air(h + more)).toBeGreaterThanOrEqual(air(h) - 1e-6)
         },
       ),
-      { ...DRAWS, numRuns: 80 },
+      draws(80),
     )
   })
   test('is airier for having its volume high up (Bilderback & Fonteno 1987)', () => {

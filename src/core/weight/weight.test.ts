@@ -1,7 +1,8 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { broadSide, footWidth, perimeterAt, shapeHeight, wallArea, widthsAt, type Shape } from '../geometry'
-import { anyShape, DRAWS } from '../testing/arbitraries'
+import { anyShape } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import { crownArea, SATURATED_DENSITY, saturatedBounds, tippingWindSpeed } from '.'
 
@@ -141,7 +142,7 @@ describe('outlines of containers', () => {
         expect(broadSide(shape)).toBeLessThanOrEqual(height * Math.max(...widths.map((w) => w.long)) * 1.01)
         expect(footWidth(shape)).toBeGreaterThan(0)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('a mound keeps its body’s walls', () => {

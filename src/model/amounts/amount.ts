@@ -50,6 +50,9 @@ const IN_ALL = /^(?:in all|all told|in total|total|altogether|for (?:the lot|eve
 const PER =
   /^(?:per|\/|to (?:the|each|every|an?)|for (?:each|every|the|an?)|in (?:each|every|an?|the)|into (?:each|every|the)|on (?:each|every|the)|each|every|an?)(?= |\d|$|[a-z])/
 
+/** No dose is counted for less mix than this, litres: “2 cups per tbsp” is a slip. Source: our assumption. */
+const LEAST_VOLUME = 0.1
+
 /** What an amount is counted for, from the words after "per"; null where nobody can tell. */
 function readBase(
   text: string,
@@ -72,7 +75,8 @@ function readBase(
   if (!volume || !/^(?:bucket|pail|bag|pot|container|tub|barrow)?s?$/.test(after)) return null
   if (whose(volume.unit, rest, system))
     return { question: { code: 'which-gallon', unit: volume.unit as 'gallon' } }
-  return { base: 'volume', of: count * litresIn(volume.unit, system) }
+  const litres = count * litresIn(volume.unit, system)
+  return litres < LEAST_VOLUME ? { question: { code: 'for-what', text } } : { base: 'volume', of: litres }
 }
 
 /** The unit of an amount at the head of a text. */

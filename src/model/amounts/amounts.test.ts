@@ -1,6 +1,6 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { DRAWS } from '@/core/testing/arbitraries'
 import { outsideCheck } from '@/core/testing/outsideCheck'
 import { amountWords, usualManner } from '@/text/amounts'
 import { doseOf, readAmount, valueIn, type Amount, type AmountSetting, type Manner } from './amount'
@@ -257,17 +257,17 @@ describe('an amount as people say it', () => {
     [' per 100 litres', 100],
     [' per cubic metre', 1000],
   )
-  test('5,000 random ones come to what their words come to', () => {
+  test('random ones come to what their words come to', () => {
     fc.assert(
       fc.property(figure, unit, forWhat, ([n, value], [u, grams], [w, litres]) => {
         const read = readAmount(`${n} ${u}${w}`, 'metric', METRIC)
         if (!read.ok) throw new Error(`${n} ${u}${w}: ${read.question.code}`)
         expect(doseOf(read.amount, setting)).toBeCloseTo((value * grams) / litres, 6)
       }),
-      { numRuns: 5000, seed: 7 },
+      draws(5000),
     )
   })
-  test('5,000 random strings are understood as what they say, or asked about: never a wrong number', () => {
+  test('random strings are understood as what they say, or asked about: never a wrong number', () => {
     const piece = fc.constantFrom(
       ...'2 1/2 half a cup cups of tbsp per bucket in all 3.5 , - oz lb gal litre part / 60 g plant to the x % 4-4-4 heaped and'.split(
         ' ',
@@ -289,8 +289,13 @@ describe('an amount as people say it', () => {
         const [a, b] = [doseOf(read.amount, setting)!, doseOf(back.amount, setting)!]
         expect(Math.abs(a - b)).toBeLessThanOrEqual(0.006 * Math.max(a, b, 1e-9))
       }),
-      { numRuns: 5000, seed: 11 },
+      draws(5000),
     )
+  })
+  test('2026-11-29: a spoonful of mix is no measure of mix: “2 cups per tbsp” is asked about', () => {
+    for (const text of ['2 cups per tbsp', '5 g per teaspoon', '1 oz per 50 mL'])
+      expect(readAmount(text, 'metric', METRIC)).toMatchObject({ ok: false, question: { code: 'for-what' } })
+    expect(readAmount('1 g per 100 mL', 'metric', METRIC)).toMatchObject({ ok: true })
   })
   test('a dose told in any manner is the same dose', () => {
     const manner = fc.record({
@@ -313,7 +318,7 @@ describe('an amount as people say it', () => {
         const amount: Amount = { value: valueIn(m, dose, setting)!, manner: m }
         expect(doseOf(amount, setting)).toBeCloseTo(dose, 9)
       }),
-      DRAWS,
+      draws(),
     )
   })
   test('where a job does not say what it counts for, there is no dose', () => {

@@ -25,7 +25,7 @@ export function readLabel(text: string): Label | null {
  * g/mL of a feed of which only the label is known: meals are light, salts heavy. Source: our assumption, between the
  * tables' organic feeds (0.6 to 0.75) and salts (0.9 to 1.1).
  */
-export const guessedDensity = ({ nitrogen, phosphate, potash }: Label): number =>
+const guessedDensity = ({ nitrogen, phosphate, potash }: Label): number =>
   nitrogen + phosphate + potash > 25 ? 1 : 0.7
 
 export interface LabelDose {

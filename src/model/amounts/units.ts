@@ -9,7 +9,7 @@ export const LENGTH_UNITS = ['mm', 'cm', 'm', 'in', 'ft', 'yd'] as const
 export type LengthUnit = (typeof LENGTH_UNITS)[number]
 
 /** Half a closed hand of powder or meal, mL. Source: common practice, 30 to 100; hands differ. */
-export const HANDFUL = 60
+const HANDFUL = 60
 
 /** Grams in one of a unit of weight. */
 export const gramsIn = (unit: WeightUnit): number => convert(1, unit).to('g')

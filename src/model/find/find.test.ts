@@ -1,3 +1,4 @@
+import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import { lookAt } from './findMixes'
 import type { Evaluation } from '@/core/evaluate'
@@ -478,7 +479,7 @@ describe('a recipe shared', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      draws(60),
     )
   })
   test('that is cut short, not ours, newer, empty or broken is reported, not taken', () => {

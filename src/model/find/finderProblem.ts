@@ -20,7 +20,7 @@ export interface FinderWishes {
   /** Easily available water at least, fraction; null where no rule asks. */
   easyWater: number | null
 }
-export const NO_WISHES: FinderWishes = { rules: {}, volume: null, easyWater: null }
+const NO_WISHES: FinderWishes = { rules: {}, volume: null, easyWater: null }
 
 /** Share of the solids that may have rotted in two years under what stays for years. Source: our assumption. */
 const LASTING = { low: 0, high: 0.25 }

@@ -274,7 +274,7 @@ const inTwelfths = (parts: readonly { id: string; parts: number }[]) =>
   parts.map((p) => ({ materialId: p.id, twelfths: Math.max(1, Math.round(p.parts * 12)) }))
 
 /** The recipe a change of parts leads to. Materials keep their places, what comes in comes last. */
-export function afterMove(recipe: Recipe, move: Pick<RankedMove, 'parts'>): Recipe {
+function afterMove(recipe: Recipe, move: Pick<RankedMove, 'parts'>): Recipe {
   const next = new Map(inTwelfths(move.parts).map((p) => [p.materialId, p]))
   const kept = recipe.parts.flatMap((p) => next.get(p.materialId) ?? [])
   const added = [...next.values()].filter((p) => !recipe.parts.some((q) => q.materialId === p.materialId))

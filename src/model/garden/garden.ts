@@ -174,12 +174,9 @@ export function asJudged(job: Job): Job {
 
 export {
   nextYearsJob,
-  STARTING_PLAN,
-  startingPlan,
   startingBed,
   startingJobBed,
   startingJob,
   startingPlace,
   startingSpec,
-  startingVessel,
 } from './starting'

@@ -8,7 +8,7 @@ import { containerOf } from './garden'
 import type { BedSpec, JobBed, Layer } from './schemas'
 
 /** A layer as far as volumes go; one of a material that is no more counts as solid. */
-export function fillerOf(layer: Layer, tables: Tables): FillerLayer {
+function fillerOf(layer: Layer, tables: Tables): FillerLayer {
   const { kind, thickness } = layer
   const row = kind === 'material' ? materialIn(tables, layer.materialId) : undefined
   return { kind, thickness, nature: row && natureOfMaterial(row) }

@@ -46,7 +46,7 @@ export function containerSchemas(object: typeof z.object | typeof z.strictObject
 /** The core's shapes and these say the same: a shape added to one only does not compile. */
 type Same<A, B> = [A] extends [B] ? ([B] extends [A] ? true : never) : never
 type Read = z.infer<ReturnType<typeof containerSchemas>['shape']>
-export const SHAPES_AGREE: Same<Shape['kind'], Read['kind']> = true
+void (true satisfies Same<Shape['kind'], Read['kind']>)
 
 /** Where a dressing goes; `depth` and `from` say which numbers are taken. */
 export const dressingPlaceSchemas = (

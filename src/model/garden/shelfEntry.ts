@@ -24,7 +24,7 @@ function usPack(pack: Pack): Pack {
 }
 
 /** A price nobody told. */
-export const UNPRICED = { price: null, place: '', seenOn: null }
+const UNPRICED = { price: null, place: '', seenOn: null }
 
 /** A material's shelf entry, or what a shop commonly sells, round in the grower's measures. */
 export const shelfEntry = (garden: Garden, material: Material): ShelfItem =>

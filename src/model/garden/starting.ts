@@ -139,7 +139,7 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
 
 /** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
 const SETTLING = 0.07
-export const STARTING_PLAN = {
+const STARTING_PLAN = {
   bucket: 10,
   scoop: 1,
   vessel: 90,

@@ -35,7 +35,7 @@ const knownSchema = z.union([
   z.number(),
   z.strictObject({ low: z.number(), value: z.number(), high: z.number() }),
 ])
-export const ownMaterialSchema = z.strictObject({
+const ownMaterialSchema = z.strictObject({
   id,
   name: z.string().min(1).max(120),
   family: z.enum(MATERIAL_FAMILIES).optional(),
@@ -46,7 +46,7 @@ export const ownMaterialSchema = z.strictObject({
     'What is known of it, in core units; the rest is estimated from kindred rows.',
   ),
 })
-export const ownDressingSchema = z.strictObject({
+const ownDressingSchema = z.strictObject({
   id,
   name: z.string().min(1).max(120),
   family: z.enum(DRESSING_FAMILIES).exclude(['lime']),
@@ -94,7 +94,7 @@ export const doseSchema = z.strictObject({
   }),
 })
 
-export const climateSchema = z.strictObject({
+const climateSchema = z.strictObject({
   latitude: z.number().min(-90).max(90),
   elevation: z.number().min(-430).max(6000).default(0),
   months: described(

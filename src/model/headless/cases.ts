@@ -21,7 +21,7 @@ import {
  * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water` reads. All sizes in the core's
  * units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in schemas.ts.
  */
-export const evaluateCase = z.strictObject({
+const evaluateCase = z.strictObject({
   mix: linesSchema,
   container: containerSchema,
   bottomLayers: z
@@ -85,7 +85,7 @@ const feedSchema = z.strictObject({
   countParts: described(z.boolean().default(true), 'Take off what the parts themselves give at once.'),
 })
 
-export const findCase = z.strictObject({
+const findCase = z.strictObject({
   container: containerSchema,
   shelf: described(
     z
@@ -127,7 +127,7 @@ export const findCase = z.strictObject({
   ownDressings: own.ownDressings,
 })
 
-export const doseCase = z.strictObject({
+const doseCase = z.strictObject({
   mix: linesSchema,
   temperature: z.number().min(-5).max(45).default(20),
   lime: limeTargetSchema.optional(),
@@ -136,7 +136,7 @@ export const doseCase = z.strictObject({
   ...own,
 })
 
-export const batchCase = z.strictObject({
+const batchCase = z.strictObject({
   mix: linesSchema,
   wanted: described(z.number(), 'Litres of blended mix.'),
   bucket: described(z.number().default(10), 'Litres to its mark.'),
@@ -148,7 +148,7 @@ export const batchCase = z.strictObject({
   ...own,
 })
 
-export const volumeCase = z.strictObject({
+const volumeCase = z.strictObject({
   containers: z
     .array(
       z.strictObject({
@@ -168,7 +168,7 @@ export const volumeCase = z.strictObject({
 const evaluateParts = evaluateCase.shape
 const litresADay = z.number().min(0).max(10_000).default(0)
 
-export const waterCase = z.strictObject({
+const waterCase = z.strictObject({
   mix: evaluateParts.mix,
   container: evaluateParts.container,
   bottomLayers: evaluateParts.bottomLayers,

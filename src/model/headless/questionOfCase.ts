@@ -30,7 +30,7 @@ function mixNamed(lines: Lines, mixes: EvaluateCase['mixes']): Outcome<null> {
   return succeed(null)
 }
 
-export function limeWishOf(lime: EvaluateCase['lime']): LimeWish {
+function limeWishOf(lime: EvaluateCase['lime']): LimeWish {
   if (!lime) return { aim: { kind: 'none' }, dolomite: { kind: 'share', share: 0 }, ...USUAL_LIMES }
   const { calcitic, dolomitic } = lime
   return 'gramsPerLitre' in lime

@@ -31,7 +31,7 @@ export function foretoldOf(readings: readonly ReadingTold[]): Foretold[] {
   })
 }
 
-export const isInside = ({ off }: ReadingTold): boolean => Math.abs(off) <= EIGHT_TENTHS
+const isInside = ({ off }: ReadingTold): boolean => Math.abs(off) <= EIGHT_TENTHS
 
 /** Figures told in proportion are missed by a share. */
 const SHARES: ReadonlySet<ReadingTold['kind']> = new Set([
@@ -41,6 +41,6 @@ const SHARES: ReadonlySet<ReadingTold['kind']> = new Set([
   'electricalConductivity',
 ])
 /** By how much a reading missed what was expected of it: as it is, or as a share of that. */
-export const missOf = ({ kind, read, expected }: ReadingTold): number =>
+const missOf = ({ kind, read, expected }: ReadingTold): number =>
   SHARES.has(kind) ? (expected > 0 ? read / expected - 1 : 0) : read - expected
 export const isShare = (kind: ReadingTold['kind']): boolean => SHARES.has(kind)

@@ -33,7 +33,7 @@ export interface Told {
 }
 
 /** Litres of mix in all batches, those made otherwise as they were. */
-export const blendAsMade = (plan: BatchPlan, remade: ReadonlyMap<number, MadeMix> = new Map()): number =>
+const blendAsMade = (plan: BatchPlan, remade: ReadonlyMap<number, MadeMix> = new Map()): number =>
   plan.batches.reduce((sum, b, i) => sum + (remade.get(i)?.blendLitres ?? b.blendLitres), 0)
 
 /** Grams of each dressing over the job, with the lime and feed of batches made otherwise. */

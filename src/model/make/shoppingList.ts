@@ -63,7 +63,7 @@ export interface Gathering {
   lost: ReadonlyMap<string, number>
   bought: readonly Bought[]
 }
-export const NOTHING_GATHERED: Gathering = { lost: new Map(), bought: [] }
+const NOTHING_GATHERED: Gathering = { lost: new Map(), bought: [] }
 
 /**
  * What to buy, use from the shelf and wet, for the rounded measures of a job, or of several on one list. What was

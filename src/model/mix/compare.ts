@@ -90,7 +90,7 @@ export interface Aspect {
 }
 
 /** What mixes are compared by. Steps as in the finder: differences a grower would notice. */
-export const ASPECTS: readonly Aspect[] = [
+const ASPECTS: readonly Aspect[] = [
   { key: 'air', step: 0.02, of: (c) => value(c, (e) => e.mix.airFilledPorosity) },
   { key: 'water', step: 0.02, of: (c) => (c.bands ? value(c, (e) => waterJudged(e.mix, c.bands!)) : null) },
   {

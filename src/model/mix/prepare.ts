@@ -170,7 +170,7 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
 }
 
 /** As finely as figures under the hand are shown: later years can wait. */
-export const AT_ONCE: Effort = { ...FULL_EFFORT, years: [] }
+const AT_ONCE: Effort = { ...FULL_EFFORT, years: [] }
 /** With the later years, for what can wait until the hand rests. */
 export const AT_REST: Effort = { slices: 60, years: [1, 2, 3] }
 

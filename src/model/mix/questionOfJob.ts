@@ -21,7 +21,7 @@ export const linesOf = (parts: readonly Part[]): RecipeLine[] =>
 export const finishedMixes = (mixes: readonly InnerMix[]): FinishedMix[] =>
   mixes.map(({ id, parts, lime, dressings }) => ({ id, lines: linesOf(parts), lime, dressings }))
 
-export function limeWish({ mode, target, gramsPerLitre, dolomiteShare, limeId }: Recipe['lime']): LimeWish {
+function limeWish({ mode, target, gramsPerLitre, dolomiteShare, limeId }: Recipe['lime']): LimeWish {
   return {
     aim:
       mode === 'toTarget'
@@ -44,7 +44,7 @@ export const recipeQuestion = ({ parts, mixes, lime, dressings }: Recipe): Recip
 })
 
 /** A bed of the garden as a question has it. */
-export const bedQuestion = ({
+const bedQuestion = ({
   vessel,
   wall,
   layers,

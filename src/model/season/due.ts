@@ -18,8 +18,7 @@ export type NextUp =
   | ({ kind: 'ready' } & Pick<TimedStep, 'about' | 'prep'> & { on: string; until: string })
 
 /** Does it ask for something by its date: planted, or with a mixing day and not made? */
-export const isDated = (job: Job): boolean =>
-  job.plantedOn !== null || (job.mixOn !== null && job.recordId === null)
+const isDated = (job: Job): boolean => job.plantedOn !== null || (job.mixOn !== null && job.recordId === null)
 
 /** The next step of getting ready; null where all is done or nothing can be worked out. */
 function nextReady(garden: Garden, job: Job, today: string): NextUp | null {

@@ -7,7 +7,7 @@ const confidence = z.enum(['high', 'medium', 'low'])
 const kind = z.enum(['tabulated', 'practice', 'memory', 'estimated', 'measured'])
 const source = z.string().min(3)
 
-export const propertySchema = z
+const propertySchema = z
   .strictObject({ low: z.number(), value: z.number(), high: z.number(), source, kind, confidence })
   .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
 const fraction = propertySchema.refine((p) => p.low >= 0 && p.high <= 1, 'a fraction')
@@ -23,13 +23,13 @@ const shares = (count: number) =>
     .refine((list) => Math.abs(list.reduce((s, x) => s + x, 0) - 1) < 1e-4, 'shares sum to one')
 const limits = z.array(z.number().min(0).max(1)).length(8)
 
-export const tablePackSchema = z.discriminatedUnion('kind', [
+const tablePackSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.enum(['loose', 'compressed']), litres: z.number().positive() }),
   z.strictObject({ kind: z.enum(['block', 'mass']), kg: z.number().positive() }),
 ])
 
 const materialId = z.string().regex(/^[a-z0-9_]+$/)
-export const materialRowSchema = z.strictObject({
+const materialRowSchema = z.strictObject({
   id: materialId,
   name: z.string().min(3),
   family: z.enum(MATERIAL_FAMILIES),
@@ -95,9 +95,9 @@ export const materialFiguresSchema = z
       ctx.addIssue({ code: 'custom', message: `${m.material}: ${carbon} carbon in its dry matter` })
   })
 
-export const cropSchema = z.strictObject({ id: z.string(), name: z.string(), pH: band })
+const cropSchema = z.strictObject({ id: z.string(), name: z.string(), pH: band })
 
-export const cropFiguresSchema = z.strictObject({
+const cropFiguresSchema = z.strictObject({
   crop: z.string(),
   latin: z.string(),
   kind: z.string(),
@@ -122,7 +122,7 @@ export const cropFiguresSchema = z.strictObject({
   }),
 })
 
-export const seasonSchema = z
+const seasonSchema = z
   .strictObject({
     crop: z.string(),
     temperature: z.strictObject({
@@ -139,7 +139,7 @@ export const seasonSchema = z
   .refine(({ temperature: t }) => t.least < t.low && t.low < t.high && t.high < t.most, 'temperatures rise')
 
 const days = z.number().positive().max(400)
-export const growthSchema = z.strictObject({
+const growthSchema = z.strictObject({
   crop: z.string(),
   stages: z.strictObject({
     initial: days,
@@ -211,15 +211,12 @@ export const dressingSchema = z
       ctx.addIssue({ code: 'custom', message: `${d.id}: a lime releases as a lime` })
   })
 
-export const sourcesSchema = z.record(
-  z.string(),
-  z.strictObject({ citation: z.string().min(8), sure: confidence }),
-)
+const sourcesSchema = z.record(z.string(), z.strictObject({ citation: z.string().min(8), sure: confidence }))
 
 const range = z
   .strictObject({ low: z.number(), value: z.number(), high: z.number() })
   .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
-export const preparationSchema = z.strictObject({
+const preparationSchema = z.strictObject({
   id: z.string().regex(/^[a-z0-9_]+$/),
   appliesTo: z.array(z.string()).min(1),
   usual: z.boolean(),

@@ -45,8 +45,8 @@ const allow = (event: DragEvent) => {
     <BenchPicture />
     <BenchFigures />
     <RecipeCard
-      :tables="tables"
       v-if="delayedAnswer && printing && prepared?.ok"
+      :tables="tables"
       :job="delayedJob"
       :evaluation="delayedAnswer"
       :lime="prepared.value.lime.own"

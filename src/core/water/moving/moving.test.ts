@@ -1,9 +1,10 @@
+import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { Solver } from 'odex'
 import { describe, expect, test } from 'vitest'
 import { shapeHeight, type Container } from '../../geometry'
 import { blend, type Blend } from '../../mixing'
-import { anyContainer, anyParts, DRAWS, parts } from '../../testing/arbitraries'
+import { anyContainer, anyParts, parts } from '../../testing/arbitraries'
 import { outsideCheck } from '../../testing/outsideCheck'
 import { containerProfile, waterContent, type VanGenuchten } from '..'
 import {
@@ -313,7 +314,7 @@ describe('water in a container', () => {
             }
         },
       ),
-      { ...DRAWS, numRuns: 120 },
+      draws(120),
     )
   }, 120_000)
 

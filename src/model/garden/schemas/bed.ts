@@ -6,7 +6,8 @@ import { GARDEN_LIMITS } from '../limits'
 import { containerSchemas } from '../shapes'
 import { id, name, number } from './basics'
 
-export const { shape: shapeSchema, base: baseSchema } = containerSchemas(z.object)
+const { shape, base } = containerSchemas(z.object)
+export const shapeSchema = shape
 
 /** What growers call them: what is asked about a container, and how it is drawn, follows from this. */
 export const VESSEL_KINDS = [
@@ -25,7 +26,7 @@ export const vesselSchema = z.object({
   kind: z.enum(VESSEL_KINDS),
   shape: shapeSchema,
   headspace: number,
-  base: baseSchema,
+  base,
   count: number,
 })
 

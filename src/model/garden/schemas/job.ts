@@ -5,7 +5,7 @@ import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
 
-export const ROUNDINGS = ['more', 'less', 'exact'] as const
+const ROUNDINGS = ['more', 'less', 'exact'] as const
 
 export const planSchema = z.object({
   /** Litres. */

@@ -35,7 +35,7 @@ export const ownMaterialSchema = z.object({
   retired: z.boolean(),
 })
 
-export const OWN_DRESSING_KINDS = ['soluble', 'coated', 'organic', 'mineral', 'lime'] as const
+const OWN_DRESSING_KINDS = ['soluble', 'coated', 'organic', 'mineral', 'lime'] as const
 
 /** A feed or lime of the grower's own, as its label tells. */
 export const ownDressingSchema = z.object({

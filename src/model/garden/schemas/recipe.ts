@@ -49,7 +49,7 @@ export const dressingLineSchema = z.object({
 })
 
 /** How a finished mix comes to hand: made for this job, ready already, or bought in bags. */
-export const mixOriginSchema = z.discriminatedUnion('kind', [
+const mixOriginSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('made') }),
   z.object({ kind: z.literal('ready') }),
   /** Litres in a bag and its price; null where unknown. */

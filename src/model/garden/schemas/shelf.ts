@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { GARDEN_LIMITS } from '../limits'
 import { id, name, number } from './basics'
 
-export const packSchema = z.discriminatedUnion('kind', [
+const packSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('loose'), litres: z.number().positive() }),
   /** Loose litres that a labelled one becomes, where the label says. */
   z.object({
