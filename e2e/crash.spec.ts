@@ -5,10 +5,10 @@ import { join } from 'node:path'
 import { chromium, expect as plain, test as bare, type Page } from '@playwright/test'
 import { addMaterial, expect, openGarden, saved, startJob, station } from './support'
 
-/** Tabs killed: five in `npm test`, thirty in the long run; `npm run faults` kills a thousand. */
-const KILLS = Number(process.env.KILLS ?? (process.env.LONG ? 30 : 5))
+/** Tabs killed: four in `npm test`, thirty in the long run; `npm run faults` kills a thousand. */
+const KILLS = Number(process.env.KILLS ?? (process.env.LONG ? 30 : 4))
 /** Tabs open at once, each on a job of its own. */
-const TABS = 5
+const TABS = KILLS < 10 ? 2 : 5
 /** Whole browsers killed: one costs as much as ten tabs. */
 const BROWSERS = KILLS > 30 ? 3 : 1
 

@@ -102,22 +102,28 @@ for (const [mode, says] of [
   )
 }
 
-bare('a database deleted under the page: the page says so and keeps all for a file', async ({ page }) => {
-  await openGarden(page)
-  await startJob(page, 'Fabric bag')
-  await saved(page)
-  await page.evaluate(() => new Promise((done) => (indexedDB.deleteDatabase('open-bed-my').onsuccess = done)))
-  await page.getByLabel('Name of this job').fill('Still here')
-  await plain(page.getByRole('alert')).toContainText('your work is not being saved')
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
-  ])
-  let text = ''
-  for await (const chunk of await download.createReadStream()) text += String(chunk)
-  expect(text).toContain('Still here')
-  told('database deleted', 'said, all of it goes out to a file')
-})
+bare(
+  'a database deleted under the page: the page says so and keeps all for a file',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await saved(page)
+    await page.evaluate(
+      () => new Promise((done) => (indexedDB.deleteDatabase('open-bed-my').onsuccess = done)),
+    )
+    await page.getByLabel('Name of this job').fill('Still here')
+    await plain(page.getByRole('alert')).toContainText('your work is not being saved')
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
+    ])
+    let text = ''
+    for await (const chunk of await download.createReadStream()) text += String(chunk)
+    expect(text).toContain('Still here')
+    told('database deleted', 'said, all of it goes out to a file')
+  },
+)
 
 bare(
   'a database that never answers: the page says so, and opens when it answers again',
@@ -170,45 +176,51 @@ bare(
   },
 )
 
-bare('a tab that closes over a conflict leaves its side set aside', async ({ context, page }) => {
-  await openGarden(page)
-  await startJob(page, 'Round pot')
-  await saved(page)
-  const other = await context.newPage()
-  await other.goto(page.url())
-  // The other tab is deaf: it does not hear of what is stored here.
-  await other.evaluate(() => {
-    BroadcastChannel.prototype.dispatchEvent = () => true
-  })
-  await other.evaluate(
-    () =>
-      new Promise<void>((held) => {
-        void navigator.locks.request('open-bed-my', () => {
-          held()
-          return new Promise((release) => setTimeout(release, 1200))
-        })
-      }),
-  )
-  await page.getByLabel('Name of this job').fill('From the first')
-  await other.getByLabel('Name of this job').fill('From the second')
-  const waits = (p: Page) => p.getByText('What you did here is not saved yet')
-  await expect
-    .poll(async () => Number(await waits(page).isVisible()) + Number(await waits(other).isVisible()))
-    .toBe(1)
-  const later = (await waits(page).isVisible()) ? page : other
-  await plain(later.locator('.notice')).toHaveText('Not saved yet')
-  const mine = await later.getByLabel('Name of this job').inputValue()
-  await later.close()
-  const left = later === page ? other : page
-  await left.goto('/my/settings')
-  const aside = left.getByRole('region', { name: 'Set aside' })
-  await plain(aside).toContainText('lost to a later edit in another tab')
-  const [download] = await Promise.all([
-    left.waitForEvent('download'),
-    aside.getByRole('button', { name: 'Download' }).click(),
-  ])
-  let text = ''
-  for await (const chunk of await download.createReadStream()) text += String(chunk)
-  expect(text).toContain(mine)
-  told('tab closed over a conflict', 'both sides kept')
-})
+bare(
+  'a tab that closes over a conflict leaves its side set aside',
+  { tag: '@long' },
+  async ({ context, page }) => {
+    await openGarden(page)
+    await startJob(page, 'Round pot')
+    await saved(page)
+    const other = await context.newPage()
+    await other.goto(page.url())
+    // It has read what is stored: an edit of the first comes after, not before.
+    await plain(other.locator('.notice')).toHaveText('Saved')
+    // The other tab is deaf: it does not hear of what is stored here.
+    await other.evaluate(() => {
+      BroadcastChannel.prototype.dispatchEvent = () => true
+    })
+    await other.evaluate(
+      () =>
+        new Promise<void>((held) => {
+          void navigator.locks.request('open-bed-my', () => {
+            held()
+            return new Promise((release) => setTimeout(release, 1200))
+          })
+        }),
+    )
+    await page.getByLabel('Name of this job').fill('From the first')
+    await other.getByLabel('Name of this job').fill('From the second')
+    const waits = (p: Page) => p.getByText('What you did here is not saved yet')
+    await expect
+      .poll(async () => Number(await waits(page).isVisible()) + Number(await waits(other).isVisible()))
+      .toBe(1)
+    const later = (await waits(page).isVisible()) ? page : other
+    await plain(later.locator('.notice')).toHaveText('Not saved yet')
+    const mine = await later.getByLabel('Name of this job').inputValue()
+    await later.close()
+    const left = later === page ? other : page
+    await left.goto('/my/settings')
+    const aside = left.getByRole('region', { name: 'Set aside' })
+    await plain(aside).toContainText('lost to a later edit in another tab')
+    const [download] = await Promise.all([
+      left.waitForEvent('download'),
+      aside.getByRole('button', { name: 'Download' }).click(),
+    ])
+    let text = ''
+    for await (const chunk of await download.createReadStream()) text += String(chunk)
+    expect(text).toContain(mine)
+    told('tab closed over a conflict', 'both sides kept')
+  },
+)

@@ -132,21 +132,22 @@ test(
   },
 )
 
-test('the browser finds it fit to be installed: manifest, icons, and a page that starts offline', async ({
-  page,
-  context,
-}) => {
-  await settled(page)
-  const cdp = await context.newCDPSession(page)
-  const { errors, url } = await cdp.send('Page.getAppManifest')
-  expect(errors).toEqual([])
-  expect(url).toContain('manifest.webmanifest')
-  const { installabilityErrors } = await cdp.send('Page.getInstallabilityErrors')
-  // Browsers of tests run in a private window, where nothing is installed.
-  expect(installabilityErrors.map((e) => e.errorId).filter((e) => e !== 'in-incognito')).toEqual([])
-  for (const icon of ['icon-192.png', 'icon-512.png', 'icon-maskable-512.png'])
-    expect((await page.request.get(`/${icon}`)).headers()['content-type']).toBe('image/png')
-})
+test(
+  'the browser finds it fit to be installed: manifest, icons, and a page that starts offline',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await settled(page)
+    const cdp = await context.newCDPSession(page)
+    const { errors, url } = await cdp.send('Page.getAppManifest')
+    expect(errors).toEqual([])
+    expect(url).toContain('manifest.webmanifest')
+    const { installabilityErrors } = await cdp.send('Page.getInstallabilityErrors')
+    // Browsers of tests run in a private window, where nothing is installed.
+    expect(installabilityErrors.map((e) => e.errorId).filter((e) => e !== 'in-incognito')).toEqual([])
+    for (const icon of ['icon-192.png', 'icon-512.png', 'icon-maskable-512.png'])
+      expect((await page.request.get(`/${icon}`)).headers()['content-type']).toBe('image/png')
+  },
+)
 
 test('the demo is only looked at: nothing of it is kept', async ({ page }) => {
   await openGarden(page, '/demo')

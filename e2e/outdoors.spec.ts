@@ -133,29 +133,31 @@ test(
   },
 )
 
-test('labels: one for each pot, each with a code, as a picture too; its code opens the record here', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo')
-  await page.goto('/demo/jobs/peppers-26/labels')
-  const labels = page.getByRole('img', { name: /^Sweet pepper/ })
-  await expect(labels).toHaveCount(3)
-  await expect(labels.first().locator('path')).toHaveAttribute('d', /^M\d+ \d+h1v1h-1z/)
-  const [picture] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save one as a picture' }).tap(),
-  ])
-  expect(picture.suggestedFilename()).toMatch(/ label\.png$/)
-  await page
-    .getByRole('button', { name: 'One for each bed' })
-    .or(page.getByText('One for each bed'))
-    .first()
-    .tap()
-  await expect(labels).toHaveCount(1)
-  // As a camera would: the address of the code on the device that has the record, and on one that has not.
-  await page.goto('/demo/recipe?record=made-peppers-26')
-  await expect(page).toHaveURL(/\/records\?id=made-peppers-26$/)
-})
+test(
+  'labels: one for each pot, each with a code, as a picture too; its code opens the record here',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo')
+    await page.goto('/demo/jobs/peppers-26/labels')
+    const labels = page.getByRole('img', { name: /^Sweet pepper/ })
+    await expect(labels).toHaveCount(3)
+    await expect(labels.first().locator('path')).toHaveAttribute('d', /^M\d+ \d+h1v1h-1z/)
+    const [picture] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save one as a picture' }).tap(),
+    ])
+    expect(picture.suggestedFilename()).toMatch(/ label\.png$/)
+    await page
+      .getByRole('button', { name: 'One for each bed' })
+      .or(page.getByText('One for each bed'))
+      .first()
+      .tap()
+    await expect(labels).toHaveCount(1)
+    // As a camera would: the address of the code on the device that has the record, and on one that has not.
+    await page.goto('/demo/recipe?record=made-peppers-26')
+    await expect(page).toHaveURL(/\/records\?id=made-peppers-26$/)
+  },
+)
 
 test(
   'the shelf: several packs of one material, a sheet out and in, and none of it below nought',

@@ -84,7 +84,7 @@ test('a job is put away, taken up, and begun again for another year', { tag: '@l
   await expect(page.getByLabel('In hand').getByRole('link')).toHaveCount(2)
 })
 
-test('one mix in two beds of different depth is judged in either', async ({ page }) => {
+test('one mix in two beds of different depth is judged in either', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/containers')
   await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
   await page.getByRole('option', { name: /^Transplant pots/ }).click()

@@ -91,13 +91,17 @@ test('plays, stops, steps and scrubs by keyboard', { tag: '@long' }, async ({ pa
   await expect(page.getByRole('heading', { name: 'In 2 days' })).toBeVisible()
 })
 
-test('nothing moves where motion is not wanted: still pictures instead', async ({ page }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' })
-  await openGarden(page, WATER)
-  await poured(page)
-  await expect(page.getByRole('button', { name: 'Play' })).toHaveCount(0)
-  await expect(page.getByRole('img', { name: /This mix, after/ })).toHaveCount(6)
-})
+test(
+  'nothing moves where motion is not wanted: still pictures instead',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' })
+    await openGarden(page, WATER)
+    await poured(page)
+    await expect(page.getByRole('button', { name: 'Play' })).toHaveCount(0)
+    await expect(page.getByRole('img', { name: /This mix, after/ })).toHaveCount(6)
+  },
+)
 
 test(
   'a plan for the month, a pot that keeps its water, and what helps',
