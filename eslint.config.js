@@ -1,43 +1,30 @@
 import js from '@eslint/js'
+import boundaries from 'eslint-plugin-boundaries'
 import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
+import { ARROWS, elements } from './scripts/lib/arrows.mjs'
 
-const OUTSIDE = ['vue', 'vue-router', 'pinia', 'primevue*', 'localforage', '@vueuse/*', 'express']
-const forbid = (dirs, message, outside = OUTSIDE) => [
-  'error',
-  {
-    patterns: [
-      { group: outside, message },
-      { group: dirs.flatMap((d) => [`@/${d}/*`, `@/${d}`, `**/${d}/*`]), message },
-    ],
-  },
-]
+/** What only the outer layers may know. */
+const INTERFACE = ['vue', 'vue-router', 'pinia', 'primevue*', '@vueuse/*', 'express']
+const STORAGE = ['localforage']
+const without = (...group) => ({
+  'no-restricted-imports': [
+    'error',
+    { patterns: [{ group, message: 'This layer knows no page and no storage.' }] },
+  ],
+})
 
-/** What each layer may not know, from the inside out; each may use what stands before it. */
-const LAYERS = [
-  [
-    'model',
-    ['stores', 'views', 'components', 'composables', 'storage', 'workers', 'text', 'demo'],
-    'src/model is plain data and commands: it uses the core and Zod only.',
-  ],
-  [
-    'text',
-    ['stores', 'views', 'components', 'composables', 'workers', 'demo'],
-    'src/text is sentences about the core, the model and storage.',
-  ],
-  [
-    'storage',
-    ['stores', 'views', 'components', 'composables', 'workers', 'demo', 'text'],
-    'src/storage keeps records: it uses the core and the model only.',
-  ],
-  [
-    'workers',
-    ['stores', 'views', 'composables', 'demo', 'text'],
-    'src/workers runs the core, the model, the reading of files and the painter beside the page.',
-  ],
-]
+/** The arrows of docs/architecture.md, each an allowance; everything else is refused. */
+const arrow = (type, kind, to) => ({
+  from: { element: { type } },
+  allow: { to: { element: { types: { anyOf: to } } }, dependency: { kind } },
+})
+const policies = Object.entries(ARROWS).flatMap(([type, { uses, types }]) => [
+  { from: { element: { type } }, allow: { to: { element: { types: { anyOf: [type, ...uses] } } } } },
+  ...(types.length > 0 ? [arrow(type, 'type', types)] : []),
+])
 
 export default ts.config(
   {
@@ -75,15 +62,49 @@ export default ts.config(
     },
   },
   {
-    // The core is pure: no interface, no storage, no clock, no chance of its own.
-    files: ['src/core/**/*.ts'],
-    ignores: ['src/core/**/*.test.ts'],
+    files: ['src/**/*.ts', 'src/**/*.vue'],
+    ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': elements,
+      'import/resolver': { typescript: { project: './tsconfig.json' } },
+    },
+    rules: { 'boundaries/dependencies': ['error', { default: 'disallow', policies }] },
+  },
+  {
+    // Nothing an answer could depend on but what is asked: no state, no clock, no chance of its own, no page.
+    files: ['src/core/**/*.ts', 'src/model/**/*.ts'],
+    ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
     languageOptions: { globals: {} },
     rules: {
-      'no-restricted-imports': forbid(
-        ['stores', 'views', 'components', 'composables', 'storage', 'workers', 'text', 'model', 'demo'],
-        'src/core imports nothing outside itself.',
-      ),
+      ...without(...INTERFACE, ...STORAGE),
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'Program > VariableDeclaration[kind!="const"], Program > ExportNamedDeclaration > VariableDeclaration[kind!="const"]',
+          message: 'A module keeps no state: make it an argument.',
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'localStorage',
+        'indexedDB',
+        'fetch',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Seed it from outside.' },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
+    rules: {
       'no-restricted-globals': [
         'error',
         'window',
@@ -94,58 +115,23 @@ export default ts.config(
         'fetch',
         'Date',
       ],
-      'no-restricted-properties': [
-        'error',
-        { object: 'Math', property: 'random', message: 'Seed it from outside.' },
-      ],
-    },
-  },
-  ...LAYERS.map(([layer, hidden, message]) => ({
-    files: [`src/${layer}/**/*.ts`],
-    ignores: ['src/**/*.test.ts'],
-    rules: {
-      'no-restricted-imports': forbid(
-        hidden,
-        message,
-        // Storage is where the browser's database is at home.
-        OUTSIDE.filter((name) => !(layer === 'storage' && name === 'localforage')),
-      ),
-    },
-  })),
-  {
-    files: ['src/stores/**/*.ts', 'src/composables/**/*.ts', 'src/stations.ts'],
-    ignores: ['src/**/*.test.ts'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: ['@/views/*', '@/components/*', '@/demo/*'],
-              message: 'Stores, composables and the table of stations know no pages and no pieces of them.',
-            },
-          ],
-        },
-      ],
     },
   },
   {
-    // Types may come from anywhere; what runs may not.
-    files: ['src/components/**'],
-    rules: {
-      '@typescript-eslint/no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: ['@/stores/*', '@/storage/*', '@/views/*'],
-              message: 'Components get props and send events.',
-              allowTypeImports: true,
-            },
-          ],
-        },
-      ],
-    },
+    files: ['src/text/**/*.ts', 'src/painting/**/*.ts'],
+    ignores: ['src/**/*.test.ts'],
+    rules: without(...INTERFACE, ...STORAGE),
+  },
+  {
+    // Storage is where the browser's database is at home.
+    files: ['src/storage/**/*.ts', 'src/workers/**/*.ts'],
+    ignores: ['src/**/*.test.ts'],
+    rules: without(...INTERFACE),
+  },
+  {
+    files: ['src/{views,components,composables,stores}/**'],
+    ignores: ['src/**/*.test.ts'],
+    rules: without(...STORAGE, 'express'),
   },
   prettier,
 )

@@ -1,5 +1,4 @@
 /** Mutation testing of what works things out and what keeps them; see scripts/mutate.mjs. */
-/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 export default {
   testRunner: 'vitest',
   plugins: ['@stryker-mutator/vitest-runner'],

@@ -166,8 +166,12 @@ test('axe finds nothing serious in the dialogs of the bench', { tag: '@long' }, 
 
 test('every page of the app is among those looked at', () => {
   const looked = SCREENS.map((path) => path.replace(/^\/(my|demo)/, '').replace(/\?.*/, ''))
-  const stations = [...readFileSync('src/stations.ts', 'utf8').matchAll(/\bid: '(\w+)'/g)].map((m) => m[1]!)
-  const places = [...readFileSync('src/router.ts', 'utf8').matchAll(/^ {2}\['(.*?)', '/gm)].map((m) => m[1]!)
+  const stations = [...readFileSync('src/stations/stations.ts', 'utf8').matchAll(/\bid: '(\w+)'/g)].map(
+    (m) => m[1]!,
+  )
+  const places = [...readFileSync('src/app/router.ts', 'utf8').matchAll(/^ {2}\['(.*?)', '/gm)].map(
+    (m) => m[1]!,
+  )
   expect([stations.length, places.length]).toEqual([17, 14])
   for (const id of stations)
     expect(

@@ -5,7 +5,7 @@ import type { CardLine } from '@/model/make/batchCard'
 import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
 import BucketGlyph from './BucketGlyph.vue'
-import { lookOf } from './cutaway/looks'
+import { lookOf } from '@/painting/looks'
 
 const { line, units, done } = defineProps<{ line: CardLine; units: UnitSystem; done: boolean }>()
 const emit = defineEmits<{ tick: [done: boolean] }>()

@@ -1,7 +1,7 @@
 <script lang="ts">
 import type { Material } from '@/core/data'
-import { dice, drawGrain } from './cutaway/grains'
-import { lookOf } from './cutaway/looks'
+import { dice, drawGrain } from '@/painting/grains'
+import { lookOf } from '@/painting/looks'
 
 /** Each pinch is drawn once and shown as a picture wherever its material is named. */
 const drawn = new Map<string, string>()

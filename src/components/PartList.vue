@@ -4,7 +4,7 @@
  * work on the part in hand.
  */
 import { nextTick, ref } from 'vue'
-import { vTextContent } from '@/composables/vTextContent'
+import { vTextContent } from '@/composables/page/vTextContent'
 import { measureText } from '@/core/mixing'
 import type { Material } from '@/core/data'
 import { percentText } from '@/text/units'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { computed, ref } from 'vue'
-import { vTextContent } from '@/composables/vTextContent'
+import { vTextContent } from '@/composables/page/vTextContent'
 import type { Reading, Span } from '@/text/readings/reading'
 import FigureTable from './frame/FigureTable.vue'
 import GaugeScale from './GaugeScale.vue'

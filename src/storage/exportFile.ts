@@ -118,7 +118,3 @@ export function* previewImport(text: string, garden: Garden): Generator<number, 
   }
   return { ok: true, preview }
 }
-
-/** Has any record that a file would change been edited since it was held against `lookedAt`? */
-export const isStale = ({ added, changed }: ImportPreview, lookedAt: Garden, now: Garden): boolean =>
-  [...added, ...changed].some(({ key }) => lookedAt.get(key) !== now.get(key))

@@ -31,7 +31,7 @@ export interface OpenedGarden {
 
 /**
  * Reads a whole garden. A record that fails its check is put aside whole, never dropped; one made by a newer Open Bed
- * comes back by itself once this one can read it. If putting aside fails (full disk), the record stays where it was
+ * is listed and left as it is, and one that was put aside comes back by itself once it can be read. If putting aside fails (full disk), the record stays where it was
  * and is still listed. Errors: those of the store; `Silence` where it or the tab that holds the lock does not answer.
  */
 export async function openGarden(port: StoragePort, lock: Lock, now: () => Date): Promise<OpenedGarden> {
@@ -54,6 +54,11 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
       if (read.ok) {
         records.set(key, read.data)
         revisions.set(key, read.revision)
+        continue
+      }
+      // A page older than what it reads writes nothing there.
+      if (read.why.code === 'newer-version') {
+        stuck.push({ id: key, key, at, why: read.why, raw })
         continue
       }
       try {

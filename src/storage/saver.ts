@@ -5,7 +5,15 @@ import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'
 import { PATIENCE, Silence, withTimeLimit } from './timeLimit'
 
-export type SaveFailure = { reason: 'full' | 'refused' | 'silent'; message: string }
+/** `older`: what is stored was written by a newer Open Bed than this page. */
+export type SaveFailure = { reason: 'full' | 'refused' | 'silent' | 'older'; message: string }
+
+/** A record was stored by a newer Open Bed: what this page knows of it is less, and is never written over it. */
+class OlderPage extends Error {
+  constructor(readonly key: string) {
+    super(key)
+  }
+}
 
 /**
  * How saving stands. `failing` keeps the work in memory, goes on trying, and stands until a write succeeds. `waiting`:
@@ -73,6 +81,7 @@ interface Waiting {
 function failureOf(error: unknown): SaveFailure {
   const message = error instanceof Error ? error.message || error.name : String(error)
   if (error instanceof Silence) return { reason: 'silent', message }
+  if (error instanceof OlderPage) return { reason: 'older', message }
   const full = error instanceof Error && /quota|full|space/i.test(`${error.name} ${error.message}`)
   return { reason: full ? 'full' : 'refused', message }
 }
@@ -116,6 +125,10 @@ export function createSaver(options: SaverOptions): Saver {
     }, wait)
   }
 
+  function refuseNewer(key: string, raw: unknown) {
+    const read = raw === null ? null : readEnvelope(key, raw)
+    if (read && !read.ok && read.why.code === 'newer-version') throw new OlderPage(key)
+  }
   /** The revision a raw value stands at; null where there is none that can be read. */
   const revisionIn = (raw: unknown): number | null => {
     if (raw === null) return null
@@ -156,6 +169,7 @@ export function createSaver(options: SaverOptions): Saver {
 
   /** What an edit asks of the store, where `raw` stands; null where another tab was there first. */
   function writeFor(key: string, data: AnyData | null, raw: unknown): Write | null {
+    refuseNewer(key, raw)
     const known = revisions.get(key) ?? null
     const ours = sent.get(key)
     const stands = revisionIn(raw)
@@ -177,10 +191,14 @@ export function createSaver(options: SaverOptions): Saver {
   /** Writes some edits in one go; where that fails, one by one, so that one of them does not keep the others. */
   async function writeSome(edits: readonly [string, AnyData | null][], raws: readonly unknown[]) {
     const found: Write[] = []
-    for (const [i, [key, data]] of edits.entries()) {
-      const write = writeFor(key, data, raws[i])
-      if (write) found.push(write)
-    }
+    let older: unknown = null
+    for (const [i, [key, data]] of edits.entries())
+      try {
+        const write = writeFor(key, data, raws[i])
+        if (write) found.push(write)
+      } catch (error) {
+        older = error
+      }
     const all = found.map(({ key, envelope }) => [key, envelope] as const)
     try {
       await withTimeLimit(port.setMany(all), patience)
@@ -197,6 +215,8 @@ export function createSaver(options: SaverOptions): Saver {
         }
       if (last !== null) throw last
     }
+    // The others are written; this one stays in the page.
+    if (older !== null) throw older
   }
 
   async function flush(): Promise<void> {
@@ -253,6 +273,7 @@ export function createSaver(options: SaverOptions): Saver {
     },
     keepMine: (key) =>
       settle(key, async (raw, mine) => {
+        refuseNewer(key, raw)
         if (raw !== null) await putAside(port, key, raw, { code: 'overwritten', key }, now().toISOString())
         const write = writeOf(key, dirty.get(key) ?? null, revisionIn(raw))
         const mineAside = mine.id === null ? [] : [[mine.id, null] as const]

@@ -13,7 +13,8 @@ import {
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
-import { exportFile, isStale, previewImport } from './exportFile'
+import { isStale } from '@/model/garden/isStale'
+import { exportFile, previewImport } from './exportFile'
 import { foragePort, tabLock } from './forage'
 import { localLock, memoryPort } from './memory'
 import jobV1 from './migrations/job.v1.json'
@@ -105,6 +106,7 @@ describe('reading a record', () => {
     ['a size that is not finite', stored({ ...job, plan: { ...job.plan, bucket: NaN } }), 'broken'],
     ['a record under a job’s key', { ...stored(), kind: 'record' }, 'broken'],
     ['a later version', { ...stored(), schemaVersion: 99 }, 'newer-version'],
+    ['the very next version', { ...stored(), schemaVersion: SCHEMA_VERSIONS.job + 1 }, 'newer-version'],
   ]
   test.each(broken)('tells %s apart, with the place', (_what, raw, code) => {
     const read = readEnvelope(KEY, raw)
@@ -299,6 +301,8 @@ describe('opening a garden', () => {
     ])
     expect(opened.setAside.find((s) => s.key === 'job/next')!.raw).toEqual(future)
     expect(await port.get('job/bad')).toBeNull()
+    // What a newer Open Bed wrote is left where it is.
+    expect(await port.get('job/next')).toEqual(future)
     // And again: nothing is set aside twice.
     expect((await openGarden(port, localLock(), now)).setAside).toHaveLength(3)
   })
@@ -370,6 +374,26 @@ describe('saving', () => {
   const nameIn = async (port: ReturnType<typeof memoryPort>) =>
     (envelopeSchema.parse(await port.get(KEY)).data as Job).name
 
+  test('2026-11-29: a page older than what is stored never writes over it, and says so; other edits are kept', async () => {
+    const newer = {
+      ...stored({ ...job, name: 'Newer' }),
+      schemaVersion: SCHEMA_VERSIONS.job + 1,
+      revision: 2,
+    }
+    const t = tab()
+    t.port.contents.set(KEY, newer)
+    const other = 'job/other'
+    t.saver.stage(KEY, named('From the old page'))
+    t.saver.stage(other, { ...named('Beside it'), id: 'other' })
+    await vi.advanceTimersByTimeAsync(300)
+    expect(await t.port.get(KEY)).toEqual(newer)
+    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason: 'older' })
+    expect(t.saver.isDirty(KEY)).toBe(true)
+    expect(t.conflicts).toEqual([])
+    expect(await t.port.get(other)).not.toBeNull()
+    await expect(t.saver.keepMine(KEY)).rejects.toThrow()
+    expect(await t.port.get(KEY)).toEqual(newer)
+  })
   test('writes within 300 ms of an edit, a burst as one', async () => {
     const t = tab()
     const set = vi.spyOn(t.port, 'setMany')

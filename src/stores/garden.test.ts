@@ -74,7 +74,7 @@ describe('the garden on screen', () => {
     const { garden } = await opened()
     const jobId = garden.jobs[0]!.id
     garden.run({ type: 'job/remove', jobId })
-    await garden.startAfresh(seed)
+    await garden.startAfresh()
     expect(garden.jobs.map((j) => j.id)).toContain(jobId)
     garden.undo()
     expect(garden.jobs.map((j) => j.id)).not.toContain(jobId)

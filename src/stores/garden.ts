@@ -53,6 +53,8 @@ export const useGarden = defineStore('garden', () => {
   let saver: Saver | null = null
   /** The browser refuses its database: what is done here lives as long as the page. */
   let inMemory = false
+  /** What fills it when it is empty, and when it is begun afresh. */
+  let seed: Seed | undefined
   let channel: BroadcastChannel | null = null
   let askedToPersist = false
   /** Since when a pointer has been down: what it does until it is let go is one step. */
@@ -189,12 +191,13 @@ export const useGarden = defineStore('garden', () => {
   type Connect = (garden: GardenName) => Promise<StoragePort>
 
   /**
-   * Opens a garden by `connect`. `seed` fills an empty one. When the browser refuses its database from the start the
+   * Opens a garden by `connect`. `fill` fills an empty one. When the browser refuses its database from the start the
    * garden lives in memory and the status says so; when the database is there but throws or does not answer, the
    * opening is stuck and says so: nothing is changed until somebody chooses.
    */
-  async function open(garden: GardenName, seed?: Seed, connect: Connect = foragePort) {
+  async function open(garden: GardenName, fill?: Seed, connect: Connect = foragePort) {
     close()
+    seed = fill
     name.value = garden
     opening.value = { state: 'opening' }
     inMemory = false
@@ -237,7 +240,7 @@ export const useGarden = defineStore('garden', () => {
       },
       onStored: (stored) => channel?.postMessage(stored satisfies TabMessage),
     })
-    if (seed && !records.value.has(SETTINGS_KEY)) await fillEmpty(seed)
+    if (fill && !records.value.has(SETTINGS_KEY)) await fillEmpty(fill)
     opening.value = { state: 'open' }
   }
 
@@ -309,8 +312,8 @@ export const useGarden = defineStore('garden', () => {
   const flush = async () => saver?.flush()
 
   /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
-  async function startAfresh(seed: () => Promise<Map<string, AnyData>>) {
-    const fresh = await seed()
+  async function startAfresh() {
+    const fresh = (await seed?.()) ?? new Map<string, AnyData>()
     const changes: Change[] = []
     for (const [key, before] of records.value) if (!fresh.has(key)) changes.push({ key, before, after: null })
     for (const [key, after] of fresh) changes.push({ key, before: records.value.get(key) ?? null, after })

@@ -2,7 +2,7 @@
 /** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
 import { computed, shallowRef, watch } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'
-import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
+import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { useGarden } from '@/stores/garden'
 
 const garden = useGarden()

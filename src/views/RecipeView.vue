@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A recipe from somebody: by link or by file, checked before anything is made of it. */
-import { isOver } from '@/stations'
+import { isOver } from '@/stations/stations'
 import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
 import { computed, ref, watchEffect } from 'vue'

@@ -8,20 +8,16 @@ import SwitchField from '@/components/field/SwitchField.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
 import SetAsideList from '@/components/settings/SetAsideList.vue'
-import { saveFile } from '@/composables/saveFile'
-import { installOffer } from '@/composables/deviceOffer'
-import { useOffline } from '@/composables/useOffline'
-import { useSaveAll } from '@/composables/useSaveAll'
-import { useTask } from '@/composables/useTask'
+import { saveFile } from '@/composables/page/saveFile'
+import { installOffer } from '@/composables/page/deviceOffer'
+import { useOffline } from '@/composables/page/useOffline'
+import { useSaveAll } from '@/composables/garden/useSaveAll'
+import { useGardenFile } from '@/composables/garden/useGardenFile'
 import { bedsOf } from '@/model/garden/garden'
-import { isStale, type FileRead } from '@/storage/exportFile'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
 import { counted } from '@/text/counted'
-import { fileProblemText, type Sentence } from '@/text/problems.en'
 import { KEPT_TEXTS, THEME_NAMES, UNIT_NAMES } from '@/text/settings'
-import { failureText } from '@/text/tasks'
-import { previewInWorker } from '@/workers/core.client'
 
 const garden = useGarden()
 const saveAll = useSaveAll()
@@ -38,21 +34,7 @@ async function install() {
   await offer?.prompt()
 }
 const said = ref('')
-/** The file beside the page: a garden of years takes a while to check. */
-let lookedAt = garden.records
-const reading = useTask<File, number, FileRead>((file, controls) => {
-  lookedAt = garden.records
-  return previewInWorker(file, lookedAt, controls)
-})
-const read = computed(() => reading.answer.value)
-const preview = computed(() => (read.value?.value.ok ? read.value.value.preview : null))
-const trouble = computed<Sentence | null>(() =>
-  reading.failure.value
-    ? failureText(reading.failure.value)
-    : read.value && !read.value.value.ok
-      ? fileProblemText(read.value.value.problem)
-      : null,
-)
+const { reading, read, preview, trouble, bringIn: bringInRead } = useGardenFile(garden)
 const counts = computed(
   () =>
     `${counted(bedsOf(garden.records).length, 'bed')}, ${counted(garden.jobs.length, 'job')} and ${counted(garden.mixRecords.length, 'record')}`,
@@ -63,20 +45,10 @@ function look(file: File) {
   reading.start(file)
 }
 function bringIn() {
-  if (!preview.value) return
-  if (isStale(preview.value, lookedAt, garden.records)) {
+  const brought = bringInRead()
+  if (brought === 'stale')
     said.value = 'The garden has changed since you looked: nothing was brought in. Look again below.'
-    reading.again()
-    return
-  }
-  const changes = [...preview.value.added, ...preview.value.changed]
-  const refusal = garden.run({
-    type: 'garden/import',
-    changes: changes.map((c) => ({ key: c.key, after: c.after! })),
-  })
-  if (refusal) return
-  said.value = `${changes.length} brought in. Undo takes it back.`
-  reading.cancel()
+  else if (brought !== null) said.value = `${brought} brought in. Undo takes it back.`
 }
 async function tryAgain(item: SetAside) {
   said.value = (await garden.tryAgain(item))
@@ -86,7 +58,7 @@ async function tryAgain(item: SetAside) {
 const saveAside = (item: SetAside) =>
   saveFile(`${item.key.replaceAll('/', '-')}.json`, JSON.stringify(item.raw, null, 1), 'application/json')
 async function afresh() {
-  await garden.startAfresh(async () => (await import('@/demo/demoGarden')).demoGarden())
+  await garden.startAfresh()
   said.value = 'The demo is as new. Undo brings back what you did in it.'
 }
 </script>

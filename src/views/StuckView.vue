@@ -3,7 +3,7 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
-import { saveFile } from '@/composables/saveFile'
+import { saveFile } from '@/composables/page/saveFile'
 import type { Stuck } from '@/storage/openGarden'
 import { useGarden } from '@/stores/garden'
 import { stuckText } from '@/text/refusals'

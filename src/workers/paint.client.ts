@@ -1,4 +1,4 @@
-import { paintOn, type Painting } from '@/components/cutaway/painter'
+import { paintOn, type Painting } from '@/painting/painter'
 import type { PaintMessage } from './paint.worker'
 
 let worker: Worker | undefined

@@ -1,4 +1,4 @@
-import { paintOn, type Painting } from '../components/cutaway/painter'
+import { paintOn, type Painting } from '../painting/painter'
 
 /**
  * Pictures of mixes, painted beside the page. Only the newest painting of a canvas is done: those overtaken are

@@ -3,7 +3,7 @@
 import type { BedSpec } from '@/model/garden/schemas'
 import { BASE_WORDS } from '@/text/shapeFields'
 import { lengthText, type UnitSystem } from '@/text/units'
-import type { SectionLayout } from '../cutaway/section'
+import type { SectionLayout } from '@/painting/section'
 import { insideMarks, widthText, type Levels } from './bedSection'
 
 const { spec, levels, layout, units } = defineProps<{

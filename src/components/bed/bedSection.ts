@@ -3,7 +3,7 @@ import { containerOf } from '@/model/garden/garden'
 import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
 import { layerName } from '@/text/labels'
 import { lengthText, type UnitSystem } from '@/text/units'
-import { sectionWidth, type SectionLayout } from '../cutaway/section'
+import { sectionWidth, type SectionLayout } from '../../painting/section'
 
 type Layer = Lying & { from: number; to: number }
 

@@ -1,6 +1,6 @@
 import { heightForVolume, shapeHeight, type Shape } from '@/core/geometry'
 import type { Bed } from '@/model/garden/schemas'
-import { sectionWidth } from '../cutaway/section'
+import { sectionWidth } from '../../painting/section'
 
 /** A bed longer than this is drawn in part, cm. */
 const LONGEST = 260

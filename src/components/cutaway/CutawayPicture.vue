@@ -4,19 +4,19 @@
  * strip beside it, the three labels and the table behind it are exact.
  */
 import { useElementSize } from '@vueuse/core'
-import { computed, onBeforeUnmount, onMounted, ref, toRaw, watchEffect } from 'vue'
-import { usePageTheme } from '@/composables/usePageTheme'
+import { computed, ref, toRaw, watchEffect } from 'vue'
+import { usePageTheme } from '@/composables/page/usePageTheme'
+import { usePainter } from '@/composables/page/usePainter'
 import type { Material } from '@/core/data'
 import type { Container } from '@/core/geometry'
 import type { ContainerProfile } from '@/core/water'
 import { lengthText, type UnitSystem } from '@/text/units'
-import { painterFor, type Painter } from '@/workers/paint.client'
 import CutawayKey from './CutawayKey.vue'
-import { lookOf } from './looks'
-import { packSlices } from './paint'
-import { layoutSection, type Frame } from './section'
+import { lookOf } from '@/painting/looks'
+import { packSlices } from '@/painting/paint'
+import { layoutSection, type Frame } from '@/painting/section'
 import SectionLines from './SectionLines.vue'
-import { marksOf, stripOf } from './strip'
+import { marksOf, stripOf } from '@/painting/strip'
 import StripLines from './StripLines.vue'
 
 const {
@@ -68,13 +68,11 @@ const colours = computed(() => {
     water: style?.getPropertyValue('--water').trim() || '#4f8fae',
   }
 })
-let painter: Painter | null = null
-onMounted(() => (painter = painterFor(canvas.value!)))
-onBeforeUnmount(() => painter?.drop())
+const paint = usePainter(canvas)
 watchEffect(
   () => {
-    if (!layout.value || !painter) return
-    painter.paint({
+    if (!layout.value) return
+    paint({
       container: toRaw(container),
       frame: { ...frame.value },
       ratio: window.devicePixelRatio || 1,

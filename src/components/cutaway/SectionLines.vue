@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
 import { lengthText, type UnitSystem } from '@/text/units'
-import { tornEdge, wallLine, type SectionLayout } from './section'
+import { tornEdge, wallLine, type SectionLayout } from '@/painting/section'
 
 const { layout, container, bare, units } = defineProps<{
   layout: SectionLayout

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The strip beside a section, with air written at three depths. */
-import { vTextContent } from '@/composables/vTextContent'
-import type { marksOf, Strip } from './strip'
+import { vTextContent } from '@/composables/page/vTextContent'
+import type { marksOf, Strip } from '@/painting/strip'
 
 const { strip, marks, narrow } = defineProps<{
   strip: Strip

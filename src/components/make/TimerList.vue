@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Count-downs that run, and those that are over. */
 import Button from 'primevue/button'
-import type { Timers } from '@/composables/useTimers'
+import type { Timers } from '@/composables/make/useTimers'
 import { leftText } from '@/text/timers'
 
 const { timers } = defineProps<{ timers: Timers }>()

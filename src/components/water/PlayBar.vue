@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Plays, stops, steps and scrubs through a run. */
 import Button from 'primevue/button'
-import { PACES } from '@/composables/usePlayback'
+import { PACES } from '@/composables/page/usePlayback'
 import { sinceText } from '@/text/watering'
 import SwitchField from '../field/SwitchField.vue'
 

@@ -2,11 +2,11 @@
 /** A container in section at one moment of a run, in true proportions; what it shows is said in words as well. */
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
-import { usePageTheme } from '@/composables/usePageTheme'
+import { usePageTheme } from '@/composables/page/usePageTheme'
 import { shapeHeight, type Container } from '@/core/geometry'
 import { pictureAt, pictureText, type WateredSide } from '@/text/watering'
 import type { UnitSystem } from '@/text/units'
-import { layoutSection, type Frame } from '../cutaway/section'
+import { layoutSection, type Frame } from '@/painting/section'
 import SectionLines from '../cutaway/SectionLines.vue'
 import { paintWater, STRIP_ROOM, type WaterColours } from './paintWater'
 

@@ -1,5 +1,5 @@
 import type { Below, Course } from '@/core/water/moving'
-import type { SectionLayout } from '../cutaway/section'
+import type { SectionLayout } from '../../painting/section'
 
 /** Colours of a picture, read from the page. */
 export interface WaterColours {

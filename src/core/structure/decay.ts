@@ -1,5 +1,7 @@
 import { q10Factor } from '../chemistry/q10'
+import { MATERIALS } from '../data/materials'
 import type { Material, Property } from '../data/types'
+import { lazy } from '../lazy'
 import { prepareMaterial, type BlendPart, type PreparedMaterial } from '../mixing'
 import type { Fraction } from '../units'
 
@@ -52,17 +54,18 @@ export function lostStructure(material: Material, years: number, temperature: nu
   return 1 - 2 ** ((-years * q10Factor(2, temperature, HALF_LIFE_TEMPERATURE)) / halfLife)
 }
 
-let physics: Pick<PreparedMaterial, 'retention' | 'beta'> | undefined
-/** Fines of a part. Their water and packing are the same whatever they come from, so both are worked out once. */
+/** Fines of a part. */
+const asFines = (material: Material): Material => ({
+  ...material,
+  id: `${material.id}:fines`,
+  sizeShares: FINE_SIZES,
+  properties: { ...material.properties, ...FINES },
+})
+/** Their water and packing are the same whatever they come from, so both are worked out once. */
+const finesPhysics = lazy(() => prepareMaterial(asFines(MATERIALS[0]!)))
 function finesOf(material: Material): PreparedMaterial {
-  const fines: Material = {
-    ...material,
-    id: `${material.id}:fines`,
-    sizeShares: FINE_SIZES,
-    properties: { ...material.properties, ...FINES },
-  }
-  physics ??= prepareMaterial(fines)
-  return { material: fines, retention: physics.retention, beta: physics.beta }
+  const { retention, beta } = finesPhysics()
+  return { material: asFines(material), retention, beta }
 }
 
 /**

@@ -2,8 +2,8 @@ import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { evaluate } from '@/core/evaluate'
 import { materialById, materialIn } from '@/core/data'
-import { useLearning } from '@/composables/useLearning'
-import { useTaught } from '@/composables/useTaught'
+import { useLearning } from '@/composables/learn/useLearning'
+import { useTaught } from '@/composables/learn/useTaught'
 import { demoGarden } from '@/demo/demoGarden'
 import { foretoldText, readingToldRows } from '@/text/learned'
 import { exportFile, previewImport } from '@/storage/exportFile'
@@ -172,27 +172,35 @@ describe('learning that lasts', () => {
     expect(learnedOf(garden.records)).toBeUndefined()
     expect(pHOf(garden.records)).toBe(before)
   }, 30_000)
-  test.runIf(isLong)('learning again from the same readings changes nothing: the tables are always where it begins', async () => {
-    const garden = door(withTests(acid()))
-    const learning = useLearning(garden, garden.worker)
-    await learning.learn()
-    const once = learnedOf(garden.records)!
-    await learning.learn()
-    const twice = learnedOf(garden.records)!
-    expect(twice.learning).toEqual(once.learning)
-    expect(twice.rows).toEqual(once.rows)
-  }, 30_000)
-  test.runIf(isLong)('a reading that no such mix would give is questioned, and teaches when it is said to be right', async () => {
-    const garden = door(withTests(slurry('t', 30, [{ pH: 9.4 }])))
-    const learning = useLearning(garden, garden.worker)
-    const taught = useTaught(garden, learning)
-    await learning.look()
-    expect(taught.questioned.value[0]!.text).toContain('no such mix')
-    expect(learning.preview.value!.rows).toEqual([])
-    await learning.trust('t:pH')
-    expect(learnedOf(garden.records)!.trusted).toEqual(['t:pH'])
-    expect(learnedOf(garden.records)!.rows.length).toBeGreaterThan(0)
-  }, 30_000)
+  test.runIf(isLong)(
+    'learning again from the same readings changes nothing: the tables are always where it begins',
+    async () => {
+      const garden = door(withTests(acid()))
+      const learning = useLearning(garden, garden.worker)
+      await learning.learn()
+      const once = learnedOf(garden.records)!
+      await learning.learn()
+      const twice = learnedOf(garden.records)!
+      expect(twice.learning).toEqual(once.learning)
+      expect(twice.rows).toEqual(once.rows)
+    },
+    30_000,
+  )
+  test.runIf(isLong)(
+    'a reading that no such mix would give is questioned, and teaches when it is said to be right',
+    async () => {
+      const garden = door(withTests(slurry('t', 30, [{ pH: 9.4 }])))
+      const learning = useLearning(garden, garden.worker)
+      const taught = useTaught(garden, learning)
+      await learning.look()
+      expect(taught.questioned.value[0]!.text).toContain('no such mix')
+      expect(learning.preview.value!.rows).toEqual([])
+      await learning.trust('t:pH')
+      expect(learnedOf(garden.records)!.trusted).toEqual(['t:pH'])
+      expect(learnedOf(garden.records)!.rows.length).toBeGreaterThan(0)
+    },
+    30_000,
+  )
   test('survives export and import with its readings', async () => {
     const garden = door(withTests(acid()))
     await useLearning(garden, garden.worker).learn()

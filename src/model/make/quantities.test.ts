@@ -1,5 +1,5 @@
 import { PUBLISHED } from '@/core/data'
-import { nextStation } from '@/stations'
+import { nextStation } from '@/stations/stations'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { prepareJob, evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'

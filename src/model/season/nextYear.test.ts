@@ -1,7 +1,7 @@
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { materialIn } from '@/core/data'
-import { useNextYear } from '@/composables/useNextYear'
+import { useNextYear } from '@/composables/season/useNextYear'
 import { demoGarden } from '@/demo/demoGarden'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
@@ -108,33 +108,37 @@ describe('next year', () => {
       },
     }
   }
-  test.runIf(isLong)('freshening finds what to add so that the next crop is met, and begins its job with the old mix in it', async () => {
-    const garden = door(withEntries(entry('pH', 190, 6.2), entry('sunk', 190, 4)))
-    const inHand = { garden, job: { value: job } } as never
-    const api = makeCoreApi()
-    const next = useNextYear(inHand, (request) => api.find(1, request))
-    expect(next.verdict.value).toBeNull()
-    next.asked.value = true
-    expect(next.verdict.value).toBe('yes')
-    const oldId = oldMixId(record.id)
-    await next.freshen()
-    expect(next.trouble.value).toBe('')
-    // It is on the shelf, with what is left of it.
-    expect(shelfItemOf(garden.records, oldId)!.stock).toBeGreaterThan(10)
-    const [best] = next.options.value
-    expect(best!.candidate.parts.map((p) => p.id)).toContain(oldId)
-    expect(best!.candidate.parts.length).toBeGreaterThan(1)
-    const id = next.begin(best!.candidate)!
-    const begun = jobOf(garden.records, id)!
-    expect(begun.parts.some((p) => p.materialId === oldId)).toBe(true)
-    expect(begun.plantedOn).toBeNull()
-    // Inside every band of the crop, or next to it.
-    expect(best!.candidate.score).toBeLessThan(0.5)
-    const toppedId = next.topUp()!
-    const topped = jobOf(garden.records, toppedId)!
-    expect(topped.fills.every((f) => f.sunkBy === 4)).toBe(true)
-    expect(jobsOf(garden.records).length).toBe(jobsOf(demo).length + 2)
-  }, 60_000)
+  test.runIf(isLong)(
+    'freshening finds what to add so that the next crop is met, and begins its job with the old mix in it',
+    async () => {
+      const garden = door(withEntries(entry('pH', 190, 6.2), entry('sunk', 190, 4)))
+      const inHand = { garden, job: { value: job } } as never
+      const api = makeCoreApi()
+      const next = useNextYear(inHand, (request) => api.find(1, request))
+      expect(next.verdict.value).toBeNull()
+      next.asked.value = true
+      expect(next.verdict.value).toBe('yes')
+      const oldId = oldMixId(record.id)
+      await next.freshen()
+      expect(next.trouble.value).toBe('')
+      // It is on the shelf, with what is left of it.
+      expect(shelfItemOf(garden.records, oldId)!.stock).toBeGreaterThan(10)
+      const [best] = next.options.value
+      expect(best!.candidate.parts.map((p) => p.id)).toContain(oldId)
+      expect(best!.candidate.parts.length).toBeGreaterThan(1)
+      const id = next.begin(best!.candidate)!
+      const begun = jobOf(garden.records, id)!
+      expect(begun.parts.some((p) => p.materialId === oldId)).toBe(true)
+      expect(begun.plantedOn).toBeNull()
+      // Inside every band of the crop, or next to it.
+      expect(best!.candidate.score).toBeLessThan(0.5)
+      const toppedId = next.topUp()!
+      const topped = jobOf(garden.records, toppedId)!
+      expect(topped.fills.every((f) => f.sunkBy === 4)).toBe(true)
+      expect(jobsOf(garden.records).length).toBe(jobsOf(demo).length + 2)
+    },
+    60_000,
+  )
   test('mixes that are half of the old come first, in their order', () => {
     const of = (old: number, other: number) => ({
       candidate: {

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
-import { useTables } from '@/composables/useTables'
+import { useTables } from '@/composables/garden/useTables'
 import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import MaterialPicker from '@/components/MaterialPicker.vue'
-import { isTyping } from '@/composables/isTyping'
-import { useOwn } from '@/composables/useOwn'
-import { useBags } from '@/composables/useBags'
+import { isTyping } from '@/composables/page/isTyping'
+import { useOwn } from '@/composables/shelf/useOwn'
+import { useBags } from '@/composables/shelf/useBags'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
 import { materialsToChoose } from '@/model/garden/tables'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The figures that matter, kept in sight on a phone while the parts are changed; the gauges below say them in full. */
 import { computed } from 'vue'
-import { useBenchContext } from '@/composables/useBenchContext'
+import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { verdictsOf, type Verdict } from '@/core/judgement'
 import { waterJudged } from '@/core/targets'
 import { percentText, pHText, weightText } from '@/text/units'

@@ -4,9 +4,9 @@ import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
 import JudgementList from '@/components/bench/JudgementList.vue'
 import NextMoves from '@/components/bench/NextMoves.vue'
-import { useBenchContext } from '@/composables/useBenchContext'
-import { isTyping } from '@/composables/isTyping'
-import { useDelayedByFrame } from '@/composables/useDelayedByFrame'
+import { useBenchContext } from '@/composables/bench/useBenchContext'
+import { isTyping } from '@/composables/page/isTyping'
+import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { failureText } from '@/text/tasks'
 
 const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =

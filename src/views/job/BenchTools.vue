@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
-import { useTables } from '@/composables/useTables'
+import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
 import { materialIn } from '@/core/data'
 import { materialsToChoose } from '@/model/garden/tables'

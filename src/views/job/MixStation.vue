@@ -2,7 +2,7 @@
 /** The bench: parts on the left, the container in section, and what the mix will do against what is wanted. */
 import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
-import { provideBench } from '@/composables/useBenchContext'
+import { provideBench } from '@/composables/bench/useBenchContext'
 import { materialIn } from '@/core/data'
 import BenchDoses from './BenchDoses.vue'
 import BenchFigures from './BenchFigures.vue'

@@ -3,7 +3,7 @@
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
-import { saveFile } from '@/composables/saveFile'
+import { saveFile } from '@/composables/page/saveFile'
 import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
 import { shortName } from '@/text/labels'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'

@@ -2,8 +2,8 @@
 /** Every reading beside what was expected of it, by figure, with the share inside the likely range. */
 import { computed, onMounted, shallowRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
-import { useLearning } from '@/composables/useLearning'
-import { useTaught } from '@/composables/useTaught'
+import { useLearning } from '@/composables/learn/useLearning'
+import { useTaught } from '@/composables/learn/useTaught'
 import type { ReadingTold } from '@/core/ranges'
 import { foretoldOf } from '@/model/learn/foretold'
 import { useGarden } from '@/stores/garden'

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import AlarmBar from '@/components/app/AlarmBar.vue'
+import AppBar from '@/components/app/AppBar.vue'
+import ConflictNotice from '@/components/ConflictNotice.vue'
+import { isTyping } from '@/composables/page/isTyping'
+import { useNewVersion } from '@/composables/page/useNewVersion'
+import { useOffline } from '@/composables/page/useOffline'
+import { useSaveAll } from '@/composables/garden/useSaveAll'
+import { useTheme } from '@/composables/page/useTheme'
+import { useGarden } from '@/stores/garden'
+import { failingText, refusalText } from '@/text/refusals'
+import HistoryTools from '@/views/HistoryTools.vue'
+
+/** Fetched when they are asked for: the first page has neither. */
+const StuckView = defineAsyncComponent(() => import('@/views/StuckView.vue'))
+const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
+
+const garden = useGarden()
+const route = useRoute()
+useTheme(() => garden.settings.theme)
+const saveAll = useSaveAll()
+const { newer, useNewer, later } = useOffline()
+const missing = useNewVersion(useRouter())
+
+const PLACES = [
+  { name: 'today', label: 'Today', icon: 'pi-sun' },
+  { name: 'beds', label: 'Beds', icon: 'pi-th-large' },
+  { name: 'shelf', label: 'Shelf', icon: 'pi-box' },
+  { name: 'records', label: 'Records', icon: 'pi-book' },
+  { name: 'method', label: 'Method', icon: 'pi-calculator' },
+  { name: 'settings', label: 'Settings', icon: 'pi-cog' },
+]
+const places = computed(() =>
+  PLACES.map((p) => ({
+    ...p,
+    here: route.name === p.name || (p.name === 'today' && Boolean(route.params.jobId)),
+  })),
+)
+/** Kept apart from saving as usual, so that the frame is not drawn anew with every edit. */
+const failing = computed(() => (garden.status.state === 'failing' ? failingText(garden.status) : null))
+const refused = computed(() => garden.refused && refusalText(garden.refused))
+const keysOpen = ref(false)
+const main = ref<HTMLElement | null>(null)
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (isTyping(event)) return
+  const command = event.ctrlKey || event.metaKey
+  const key = event.key.toLowerCase()
+  if (command && (key === 'z' || key === 'y')) {
+    event.preventDefault()
+    if (key === 'y' || event.shiftKey) garden.redo()
+    else garden.undo()
+  } else if (event.key === '?' && !command) {
+    event.preventDefault()
+    keysOpen.value = true
+  }
+})
+
+// A new page begins at its heading, for the eye and for a screen reader.
+watch(
+  () => route.name,
+  async () => {
+    await nextTick()
+    const heading = main.value?.querySelector('h1')
+    if (heading && document.activeElement === document.body) main.value?.focus({ preventScroll: true })
+  },
+)
+
+async function switchGarden() {
+  await garden.flush()
+  location.assign(`/${garden.name === 'demo' ? 'my' : 'demo'}`)
+}
+async function takeNewer() {
+  await garden.flush()
+  await useNewer()
+}
+async function reload() {
+  await garden.flush()
+  location.reload()
+}
+</script>
+
+<template>
+  <a class="skip" href="#main">Skip to the page</a>
+  <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
+  <AlarmBar v-if="failing">
+    <strong>{{ failing.why }}</strong> {{ failing.fix }}
+    <Button label="Save everything to a file" size="small" @click="saveAll" />
+  </AlarmBar>
+  <AlarmBar v-if="garden.opening.state === 'readOnly'">
+    <strong>Open to look at only.</strong> Nothing you do here is kept.
+    <Button label="Try to open it as usual" size="small" @click="reload" />
+  </AlarmBar>
+  <AlarmBar v-if="missing">
+    <strong>A part of Open Bed could not be fetched.</strong> A newer version is probably here; what you have
+    done is kept.
+    <Button label="Reload the page" size="small" @click="reload" />
+  </AlarmBar>
+  <AlarmBar v-if="newer" calm>
+    <strong>A newer Open Bed is here.</strong> It takes over when you say so; what you have done is kept.
+    <Button label="Use it now" size="small" @click="takeNewer" />
+    <Button label="Later" size="small" outlined @click="later" />
+  </AlarmBar>
+  <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
+  <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>
+  <AlarmBar v-if="refused">
+    <strong>{{ refused.why }}</strong> {{ refused.fix }}
+  </AlarmBar>
+  <main id="main" ref="main" tabindex="-1">
+    <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
+    <p v-else-if="!garden.ready" class="opening" role="status">Opening your garden…</p>
+    <RouterView v-else />
+  </main>
+  <KeysDialog v-if="keysOpen" v-model:visible="keysOpen" />
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.opening {
+  padding: 20px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  background: var(--sheet);
+  padding: 8px 12px;
+  z-index: 20;
+}
+</style>

@@ -1,0 +1,173 @@
+import { computed, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import type { Material } from '@/core/data'
+import type { Evaluation } from '@/core/evaluate'
+import type { Judgement } from '@/core/judgement'
+import { STEPS } from '@/core/mixing'
+import type { Source } from '@/model/find/materialsFrom'
+import { movesRequest } from '@/model/find/nextMoves'
+import { materialsToChoose } from '@/model/garden/tables'
+import type { Job, Recipe } from '@/model/garden/schemas'
+import { shelfEntry } from '@/model/garden/shelfEntry'
+import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
+import { doseOffers, limeOffer, type DoseOffer } from '@/model/mix/doses'
+import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
+import { recipeQuestion } from '@/model/mix/questionOfJob'
+import { recipeOf } from '@/model/mix/versions'
+import { moveText } from '@/text/moves'
+import { partNames } from '@/text/recipes'
+import type { JobInHand } from '../job/useJob'
+import { useDebouncedWork } from '../page/useDebouncedWork'
+import { useNextMoves, type NextMovesInHand } from './useNextMoves'
+import { movesInWorker } from '@/workers/core.client'
+import { useDelayedByFrame } from '../page/useDelayedByFrame'
+
+/** What a change brings, looked at before it is made. */
+export type Look = { kind: 'part'; materialId: string; direction: 1 | -1 } | { kind: 'move'; index: number }
+
+/** What the shelf holds or knows the price of. */
+export interface OnShelf {
+  material: Material
+  stock: number
+  perLitre: number | null
+}
+
+/** What can wait until the hand rests: later years, warnings and doses on offer. */
+export interface LaterAnswer {
+  evaluation: Evaluation
+  judgements: Judgement[]
+  offers: DoseOffer[]
+  lime: { gramsPerLitre: number; target: number } | null
+}
+
+/** An answer that comes when the hand rests; `stale` while it is of an older mix. */
+export interface Rested<V> {
+  value: ComputedRef<V | null>
+  stale: ComputedRef<boolean>
+}
+
+export interface Bench {
+  /** Twelfths to one press of plus or minus. */
+  step: ComputedRef<number>
+  later: Rested<LaterAnswer>
+  /** The job a frame later, for what may follow the figures under the hand. */
+  delayedJob: Readonly<ShallowRef<Job | undefined>>
+  source: Ref<Source>
+  next: NextMovesInHand
+  /** Makes the next move of this index, if it is still of the mix in hand. */
+  take: (index: number) => void
+  look: Ref<Look | null>
+  /** The mix as it would be after the change looked at; while that is `undecided`, after the one before. */
+  whatIf: ComputedRef<Evaluation | null>
+  undecided: ComputedRef<boolean>
+  /** Materials on the shelf that are not in the mix. */
+  shelf: ComputedRef<OnShelf[]>
+  cost: ComputedRef<MixCost>
+}
+
+const MOST_MOVES = 5
+
+/**
+ * Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can
+ * be done there.
+ */
+export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
+  const { garden, job, prepared, question, units } = inHand
+  const step = computed(() => STEPS[job.value?.step ?? 'whole'])
+
+  const mix = computed<PreparedMix | null>(() => (prepared.value?.ok ? prepared.value.value : null))
+  const later = useDebouncedWork(mix, (of): LaterAnswer | null => {
+    const evaluation = evaluatePrepared(of, AT_REST)
+    return evaluation.ok
+      ? {
+          evaluation: evaluation.value,
+          judgements: judgementsOf(of, evaluation.value),
+          offers: doseOffers(of, evaluation.value),
+          lime: limeOffer(of, evaluation.value),
+        }
+      : null
+  })
+
+  const source = shallowRef<Source>('shelf')
+  const answered = computed(() => job.value?.dismissed)
+  const moveKey = computed(
+    () => mix.value && { mix: mix.value, source: source.value, answered: answered.value },
+  )
+  const next = useNextMoves(
+    moveKey,
+    ({ mix, source }) => {
+      const j = toRaw(job.value)
+      const asked = j && movesRequest(garden.records, j, mix.question, source, MOST_MOVES)
+      return asked?.ok ? asked.value : null
+    },
+    runMoves,
+  )
+  function take(index: number) {
+    const move = next.value.value?.moves[index]
+    const j = job.value
+    if (!move || next.stale.value || !j) return
+    look.value = null
+    garden.run({
+      type: 'recipe/replace',
+      jobId: j.id,
+      recipe: move.recipe,
+      what: moveText(move, units.value, partNames(j)).replace(/^./, (c) => c.toLowerCase()),
+    })
+  }
+
+  const delayedJob = useDelayedByFrame(job)
+  const look = shallowRef<Look | null>(null)
+  /** A press changes what the next one would do; that is worked out after its own answer is painted. */
+  const undecided = computed(() => look.value !== null && delayedJob.value !== job.value)
+  const lookedAt = computed<Recipe | null>((old) => {
+    if (undecided.value) return old ?? null
+    const j = delayedJob.value
+    const l = look.value
+    if (!j || !l) return null
+    if (l.kind === 'move') {
+      const move = next.value.value?.moves[l.index]
+      return move && !next.stale.value ? move.recipe : null
+    }
+    const parts = j.parts.flatMap((p) => {
+      if (p.materialId !== l.materialId) return [p]
+      const twelfths = p.twelfths + l.direction * step.value
+      return twelfths > 0 ? [{ ...p, twelfths }] : []
+    })
+    return { ...recipeOf(j), parts }
+  })
+  const whatIf = computed<Evaluation | null>((old) => {
+    if (undecided.value) return old ?? null
+    const asked = question.value
+    if (!lookedAt.value || !asked || lookedAt.value.parts.length === 0) return null
+    const there = prepare({ ...asked, recipe: recipeQuestion(toRaw(lookedAt.value)) })
+    const answer = there.ok ? evaluatePrepared(there.value) : null
+    return answer?.ok ? answer.value : null
+  })
+
+  const delayedRecords = useDelayedByFrame(computed(() => garden.records))
+  const shelf = computed<OnShelf[]>((old) => {
+    const taken = new Set(delayedJob.value?.parts.map((p) => p.materialId))
+    const now = materialsToChoose(delayedRecords.value).flatMap((material) => {
+      if (taken.has(material.id)) return []
+      const { stock } = shelfEntry(delayedRecords.value, material)
+      const perLitre = pricePerLitre(delayedRecords.value, material)
+      return perLitre !== null || stock > 0 ? [{ material, stock, perLitre }] : []
+    })
+    // The same list as long as it says the same, so that a press does not draw it anew.
+    return old && sameShelf(old, now) ? old : now
+  })
+  const cost = computed(() => {
+    const j = delayedJob.value
+    return j && j.parts.length > 0
+      ? mixCost(delayedRecords.value, toRaw(j), mix.value ?? undefined)
+      : { perLitre: null, missing: [], missingDoses: [] }
+  })
+
+  return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
+}
+
+const sameShelf = (a: readonly OnShelf[], b: readonly OnShelf[]): boolean =>
+  a.length === b.length &&
+  a.every((item, i) => {
+    const { material, stock, perLitre } = b[i]!
+    return item.material === material && item.stock === stock && item.perLitre === perLitre
+  })

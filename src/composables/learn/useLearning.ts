@@ -1,0 +1,107 @@
+import { computed, ref, shallowRef, toRaw, type ComputedRef } from 'vue'
+import { learnRequest } from '@/model/learn/batches'
+import { shelfOfTaught, type Taught } from '@/model/learn/learn'
+import { newReadings, readingsOfGarden } from '@/model/learn/readings'
+import { learnedOf } from '@/model/garden/garden'
+import type { LearnedShelf } from '@/model/garden/schemas'
+import { learnInWorker } from '@/workers/core.client'
+import type { GardenDoor } from '../garden/gardenDoor'
+
+/** What a garden's readings teach, worked out in the worker; kept on the shelf when the grower says so. */
+export function useLearning(garden: GardenDoor, run = learnInWorker) {
+  const learned: ComputedRef<LearnedShelf | undefined> = computed(() => learnedOf(garden.records))
+  const all = computed(() => readingsOfGarden(garden.records))
+  const fresh = computed(() => newReadings(garden.records))
+  const working = ref(false)
+  /** Why nothing was learned; empty while all is well. */
+  const trouble = ref('')
+  /** What the readings teach, not kept yet. */
+  const preview = shallowRef<Taught | null>(null)
+  const choices = () => ({
+    without: [...(learned.value?.without ?? [])],
+    trusted: [...(learned.value?.trusted ?? [])],
+  })
+
+  async function work({
+    without,
+    trusted,
+  }: Pick<LearnedShelf, 'without' | 'trusted'>): Promise<Taught | null> {
+    working.value = true
+    trouble.value = ''
+    try {
+      const left = new Set(without)
+      const readings = readingsOfGarden(toRaw(garden.records)).filter((r) => !left.has(r.id))
+      const answer = await run(learnRequest(toRaw(garden.records), readings, trusted))
+      if (answer?.ok) return answer.value
+      trouble.value = 'What the readings teach could not be worked out.'
+      return null
+    } catch {
+      trouble.value = 'What the readings teach could not be worked out: the page was stopped. Try again.'
+      return null
+    } finally {
+      working.value = false
+    }
+  }
+  const set = (after: LearnedShelf | null, what: string) =>
+    garden.run({ type: 'learned/set', learned: after, what })
+  async function learn(change: Pick<LearnedShelf, 'without' | 'trusted'>, what: string) {
+    const taught = await work(change)
+    if (taught) set(shelfOfTaught(taught, change, new Date().toISOString()), what)
+    preview.value = null
+  }
+
+  return {
+    learned,
+    all,
+    fresh,
+    /** What was learned from is no more, or was left out since. */
+    isStale: computed(() => {
+      const there = new Set(all.value.map((r) => r.id))
+      return (learned.value?.from ?? []).some((id) => !there.has(id))
+    }),
+    working,
+    trouble,
+    preview,
+    /** Works out what all readings teach, to be shown before it is kept. */
+    async look() {
+      preview.value = await work(choices())
+    },
+    /** What is told of every reading, those left out too; nothing is kept. */
+    tell: async () => (await work({ without: [], trusted: [] }))?.readings ?? null,
+    /** Keeps what is shown, for every later reckoning. */
+    keep() {
+      if (!preview.value) return
+      set(shelfOfTaught(preview.value, choices(), new Date().toISOString()), 'learning from readings')
+      preview.value = null
+    },
+    learn: () => learn(choices(), 'learning from readings'),
+    /** Leaves a reading out, or takes it in again, and learns anew. */
+    leaveOut(id: string, out: boolean) {
+      const { without, trusted } = choices()
+      const others = without.filter((w) => w !== id)
+      return learn(
+        { without: out ? [...others, id] : others, trusted },
+        out ? 'forgetting a reading' : 'taking a reading in again',
+      )
+    },
+    /** Says that a questioned reading is right. */
+    trust(id: string) {
+      const { without, trusted } = choices()
+      return learn(
+        { without, trusted: [...trusted.filter((t) => t !== id), id] },
+        'saying a reading is right',
+      )
+    },
+    /** Leaves out every reading that had a say in a row. */
+    forgetRow(id: string) {
+      const { without, trusted } = choices()
+      const row = learned.value?.rows.find((r) => r.id === id)
+      return learn(
+        { without: [...new Set([...without, ...(row?.from ?? [])])], trusted },
+        'forgetting what was learned',
+      )
+    },
+    forgetAll: () => set(null, 'forgetting all that was learned'),
+  }
+}
+export type LearningInHand = ReturnType<typeof useLearning>

@@ -1,0 +1,91 @@
+import { useTables } from '../garden/useTables'
+import { computed, toRaw } from 'vue'
+import { averaged } from '@/core/fieldTests'
+import { jobOf, liveJob, testOf } from '@/model/garden/garden'
+import { mixNeededFor } from '@/model/garden/mixNeededFor'
+import type { Test } from '@/model/garden/schemas'
+import { correctionFor } from '@/model/season/correction'
+import { dayOfTest, expectedOfTest } from '@/model/learn/expected'
+import { prepareJob } from '@/model/mix/evaluateJob'
+import { placeOf } from '@/model/garden/garden'
+import { testProblemText } from '@/text/fieldTests'
+import { testFollows, testRows } from '@/text/testFollows'
+import { volumeText } from '@/text/units'
+import type { GardenDoor } from '../garden/gardenDoor'
+
+/** A field test in hand: what was read, what comes of it, and every change kept at once. */
+export function useTest(garden: GardenDoor, testId: () => string) {
+  const tables = useTables(garden)
+  const test = computed(() => testOf(garden.records, testId()))
+  const units = computed(() => garden.settings.units)
+  function change(of: Partial<Test>, what: string) {
+    if (test.value) garden.run({ type: 'test/set', test: { ...toRaw(test.value), ...of }, what })
+  }
+  const job = computed(() => {
+    const stored = test.value?.jobId ? jobOf(garden.records, test.value.jobId) : undefined
+    return stored && liveJob(garden.records, stored)
+  })
+  const worked = computed(() => test.value && averaged(test.value.test, test.value.repeats))
+  const problem = computed(() => (worked.value?.ok === false ? worked.value.problem : null))
+  const expected = computed(() => {
+    const t = test.value
+    if (!t || !worked.value?.ok) return {}
+    return t.finishedAt ? t.expected : expectedOfTest(garden.records, t, new Date().toISOString())
+  })
+  const bands = computed(() => {
+    const prepared = job.value ? prepareJob(job.value, placeOf(garden.records), tables.value) : null
+    return prepared?.ok ? prepared.value.bands : null
+  })
+  /** What fills the beds of the job up again where a mix has sunk. */
+  const topUp = computed(() => {
+    const sunk = worked.value?.ok ? worked.value.value.sunk?.mean : undefined
+    if (!job.value || sunk === undefined || sunk <= 0) return ''
+    const litres = job.value.fills.reduce((sum, f) => {
+      const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tables.value)
+      return sum + (needed.ok ? needed.value.net * f.count : 0)
+    }, 0)
+    return litres > 0 ? `${volumeText(litres, units.value)} of the same mix fill it up again.` : ''
+  })
+  /** What the pH that was read asks for. */
+  const correction = computed(() => {
+    const t = test.value
+    const pH = worked.value?.ok ? worked.value.value.pH?.mean : undefined
+    if (!t?.jobId || pH === undefined) return null
+    const day = dayOfTest(garden.records, t, t.finishedAt ?? new Date().toISOString())
+    const found = correctionFor(garden.records, t.jobId, { value: pH, day })
+    return found?.ok ? found.value : null
+  })
+  return {
+    test,
+    units,
+    job,
+    change,
+    problem,
+    isSound: computed(() => problem.value === null),
+    /** What keeps it from being worked out and stands beside no field. */
+    aside: computed(() =>
+      problem.value && (problem.value.code === 'field-missing' || problem.value.code === 'nothing-read')
+        ? testProblemText(problem.value)
+        : null,
+    ),
+    rows: computed(() => (worked.value?.ok ? testRows(worked.value.value, expected.value, units.value) : [])),
+    follows: computed(() =>
+      worked.value?.ok
+        ? testFollows(test.value!.test, worked.value.value, test.value!.repeats, {
+            bands: bands.value,
+            units: units.value,
+            expectedLoss: expected.value.blendingLoss ?? null,
+            topUp: topUp.value,
+            correction: correction.value,
+          })
+        : [],
+    ),
+    finish() {
+      const at = new Date().toISOString()
+      change(
+        { finishedAt: at, expected: expectedOfTest(garden.records, test.value!, at) },
+        'finishing a test',
+      )
+    },
+  }
+}

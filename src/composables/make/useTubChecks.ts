@@ -1,0 +1,93 @@
+import { computed, toRaw, type ComputedRef } from 'vue'
+import type { Correction, Job, Reading } from '@/model/garden/schemas'
+import type { MadeMix } from '@/model/make/asMade'
+import type { BatchCard } from '@/model/make/batchCard'
+import { phCheck, saltCheck } from '@/model/make/tubChecks'
+import { phCheckText, readingTitle, saltCheckText, type ReadRow } from '@/text/making'
+import { problemText } from '@/text/problems.en'
+import type { GardenDoor } from '../garden/gardenDoor'
+import type { JobInHand } from '../job/useJob'
+
+/** Readings of the batch at hand, what each asks for, and what was put in because of them. */
+export function useTubChecks(
+  { job, bands, quantities, units, tables }: JobInHand<GardenDoor>,
+  card: ComputedRef<BatchCard | undefined>,
+  remade: ComputedRef<ReadonlyMap<number, MadeMix>>,
+  keep: (change: Partial<Pick<Job, 'readings' | 'corrections'>>, what: string) => void,
+) {
+  const index = computed(() => (card.value && !card.value.mix ? card.value.index : null))
+  const readings = computed(() => (job.value?.readings ?? []).filter((r) => r.batch === index.value))
+  const corrections = computed(() => (job.value?.corrections ?? []).filter((c) => c.batch === index.value))
+  const evaluation = computed(() => {
+    if (index.value === null || !quantities.value?.ok) return null
+    return remade.value.get(index.value)?.evaluation ?? quantities.value.value.asMeasured
+  })
+  const checkOf = (reading: Reading) =>
+    phCheck(
+      {
+        job: job.value!,
+        bands: bands.value,
+        evaluation: evaluation.value!,
+        blendLitres: card.value!.blendLitres,
+        tables: tables.value,
+      },
+      reading,
+      // What was put in before it was read is in what was read.
+      corrections.value.filter((c) => c.at < reading.at),
+    )
+  /** What the tables lead to expect of a reading; null where that cannot be worked out. */
+  function expectedOf(reading: Reading): number | null {
+    if (reading.kind === 'salts') return saltCheck(bands.value, evaluation.value!, reading.value).expected
+    const check = checkOf(reading)
+    return check.ok ? check.value.expected : null
+  }
+  const rows = computed((): ReadRow[] => {
+    if (!evaluation.value) return []
+    const last = readings.value.findLast((r) => r.kind === 'pH')
+    return readings.value.map((reading) => {
+      const head = { id: reading.id, title: readingTitle(reading) }
+      if (reading.kind === 'salts') {
+        const check = saltCheck(bands.value, evaluation.value!, reading.value)
+        return { ...head, text: saltCheckText(check), action: '' }
+      }
+      const check = checkOf(reading)
+      if (!check.ok) return { ...head, text: problemText(check.problem, units.value).why, action: '' }
+      const said = phCheckText(check.value, reading.value, units.value)
+      const isAnswered = reading !== last || corrections.value.some((c) => c.at >= reading.at)
+      return { ...head, text: said.text, action: isAnswered ? '' : said.action }
+    })
+  })
+  return {
+    rows,
+    corrections,
+    read(kind: Reading['kind'], value: number, day: number) {
+      const reading: Reading = {
+        id: crypto.randomUUID(),
+        batch: index.value!,
+        at: new Date().toISOString(),
+        day: kind === 'pH' ? day : 0,
+        kind,
+        value,
+        expected: null,
+      }
+      keep(
+        { readings: [...toRaw(job.value!.readings), { ...reading, expected: expectedOf(reading) }] },
+        'reading',
+      )
+    },
+    forget: (id: string) =>
+      keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, 'forgetting a reading'),
+    correct(id: string) {
+      const reading = readings.value.find((r) => r.id === id)
+      const check = reading && checkOf(reading)
+      if (!check?.ok || !check.value.add) return
+      const correction: Correction = {
+        id: crypto.randomUUID(),
+        batch: index.value!,
+        at: new Date().toISOString(),
+        ...check.value.add,
+      }
+      keep({ corrections: [...toRaw(job.value!.corrections), correction] }, 'what was put in after a reading')
+    },
+  }
+}

@@ -1,0 +1,151 @@
+import { computed, ref, toRaw, watchEffect } from 'vue'
+import { entriesOf, recordOf, testsOf } from '@/model/garden/garden'
+import type { Entry, EntryKind } from '@/model/garden/schemas'
+import { dayOf, expectedOn } from '@/model/season/log'
+import { entryProblem } from '@/model/season/entryProblem'
+import { isDay, isoDay } from '@/text/dates'
+import { bedTitle } from '@/text/labels'
+import { entryFindable, entryProblemText, seasonSoFar } from '@/text/log'
+import type { GardenDoor } from '../garden/gardenDoor'
+import type { JobInHand } from '../job/useJob'
+
+/** A line being written: new, or one of the log being changed. Numbers are NaN while nobody typed any. */
+export interface EntryDraft {
+  /** Of the line that is changed; null for a new one. */
+  of: Entry | null
+  kind: EntryKind
+  day: string
+  value: number
+  count: number
+  note: string
+}
+
+/** Lines whose words are put together between two frames. */
+const AT_ONCE = 250
+
+const known = (x: number) => (Number.isNaN(x) ? null : x)
+
+/** The log of a job: what is written, what there is, and what was expected beside it. */
+export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }: JobInHand<G>) {
+  /** Beds that what is written is about; none for all of them. */
+  const beds = ref<string[]>([])
+  const bedOptions = computed(() =>
+    (job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
+  )
+  const bedName = (fillId: string | null) =>
+    bedOptions.value.find((b) => b.value === fillId)?.label ?? 'All beds'
+  const record = computed(() =>
+    job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
+  )
+  const all = computed(() => (job.value ? entriesOf(garden.records, job.value.id) : []))
+  const ofBeds = computed(() =>
+    beds.value.length === 0
+      ? all.value
+      : all.value.filter((e) => e.fillId === null || beds.value.includes(e.fillId)),
+  )
+  const draft = ref<EntryDraft | null>(null)
+  const written = computed(() => {
+    const d = draft.value
+    return d && { kind: d.kind, note: d.note.trim(), value: known(d.value), count: known(d.count) }
+  })
+  const problem = computed(() => {
+    const found = written.value && entryProblem(written.value)
+    return found && entryProblemText(found)
+  })
+  const expectedAt = (kind: EntryKind, at: string) =>
+    evaluation.value?.ok && job.value
+      ? expectedOn(evaluation.value.value, kind, dayOf(job.value, record.value, at))
+      : null
+  function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>, at: string) {
+    const expected = expectedAt(of.kind, at)
+    const about = beds.value.length === 0 ? [null] : beds.value
+    garden.run({
+      type: 'entries/put',
+      entries: about.map((fillId) => ({
+        id: crypto.randomUUID(),
+        jobId: job.value!.id,
+        fillId,
+        at,
+        ...of,
+        expected,
+      })),
+      what: 'a line of the log',
+    })
+  }
+  /** A day as a moment: now for today, noon for another. */
+  const momentOf = (day: string) =>
+    day === isoDay(new Date()) ? new Date().toISOString() : new Date(`${day}T12:00`).toISOString()
+  const search = ref('')
+  // Words to search by are put together a few at a time, before anybody searches.
+  watchEffect(async (onCleanup) => {
+    const [list, system] = [all.value, units.value]
+    let wanted = true
+    onCleanup(() => (wanted = false))
+    for (let i = 0; i < list.length && wanted; i += AT_ONCE) {
+      await new Promise((drawn) => setTimeout(drawn))
+      for (const e of list.slice(i, i + AT_ONCE)) entryFindable(e, system)
+    }
+  })
+  return {
+    beds,
+    bedOptions,
+    bedName,
+    record,
+    all,
+    draft,
+    problem,
+    dayProblem: computed(() =>
+      draft.value && !isDay(draft.value.day)
+        ? { why: 'This is not a day of the calendar.', fix: 'Type a year of four digits.' }
+        : null,
+    ),
+    search,
+    shown: computed(() => {
+      const wanted = search.value.trim().toLowerCase()
+      return wanted === ''
+        ? ofBeds.value
+        : ofBeds.value.filter(
+            (e) =>
+              entryFindable(e, units.value).includes(wanted) ||
+              (bedOptions.value.length > 1 && bedName(e.fillId).toLowerCase().includes(wanted)),
+          )
+    }),
+    soFar: computed(() => seasonSoFar(all.value, units.value)),
+    tests: computed(() => testsOf(garden.records).filter((t) => t.jobId === job.value?.id)),
+    watered: () => add({ kind: 'watered', value: null, count: null, note: '' }, new Date().toISOString()),
+    begin: (kind: EntryKind) =>
+      (draft.value = { of: null, kind, day: isoDay(new Date()), value: NaN, count: NaN, note: '' }),
+    change: (of: Entry) =>
+      (draft.value = {
+        of,
+        kind: of.kind,
+        day: isoDay(new Date(of.at)),
+        value: of.value ?? NaN,
+        count: of.count ?? NaN,
+        note: of.note,
+      }),
+    keep() {
+      const d = draft.value
+      if (!d || !written.value || problem.value || !isDay(d.day)) return
+      if (d.of) {
+        const at = isoDay(new Date(d.of.at)) === d.day ? d.of.at : momentOf(d.day)
+        const expected = at === d.of.at ? d.of.expected : expectedAt(d.kind, at)
+        const entry = { ...toRaw(d.of), ...written.value, at, expected }
+        garden.run({ type: 'entries/put', entries: [entry], what: 'changing a line of the log' })
+      } else add(written.value, momentOf(d.day))
+      draft.value = null
+    },
+    /** Lines read from a sheet, each with what was expected on its day. */
+    take: (entries: Entry[]) =>
+      garden.run({
+        type: 'entries/put',
+        entries: entries.map((e) => ({ ...e, expected: expectedAt(e.kind, e.at) })),
+        what: `${entries.length} lines of the log`,
+      }),
+    /** Takes away the line that is being changed. */
+    removeDraft() {
+      if (draft.value?.of) garden.run({ type: 'entry/remove', entryId: draft.value.of.id })
+      draft.value = null
+    },
+  }
+}
