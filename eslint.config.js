@@ -1,3 +1,4 @@
+import { resolve } from 'node:path'
 import js from '@eslint/js'
 import boundaries from 'eslint-plugin-boundaries'
 import prettier from 'eslint-config-prettier'
@@ -50,6 +51,7 @@ export default ts.config(
     languageOptions: { globals: globals.node },
   },
   { files: ['src/**/*.ts'], languageOptions: { globals: globals.browser } },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     rules: {
       'vue/multi-word-component-names': 'off',
@@ -67,7 +69,7 @@ export default ts.config(
     plugins: { boundaries },
     settings: {
       'boundaries/elements': elements,
-      'import/resolver': { typescript: { project: './tsconfig.json' } },
+      'import/resolver': { [resolve('scripts/lib/resolver.cjs')]: {} },
     },
     rules: { 'boundaries/dependencies': ['error', { default: 'disallow', policies }] },
   },

@@ -4,7 +4,7 @@
  * without a browser's types, the benchmarks' short runs and a sample of mutants.
  */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
-import { bin, ensureBuilt, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
+import { appBuilds, bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
 
 const isLong = process.argv.includes('--long')
 const started = Date.now()
@@ -81,10 +81,12 @@ function browserTests() {
 
 console.log('Random tests begin at seed', process.env.SEED ?? '20261124', '(SEED=… begins elsewhere).')
 // Two rows side by side, one for each core; the browser comes last and has both.
-await Promise.all([inTurn([TYPES, ...(isLong ? [CORE_TYPES] : [])]), inTurn([LINT, FORMAT, UNUSED])])
+await Promise.all([
+  inTurn([TYPES, ...(isLong ? [CORE_TYPES] : []), ...appBuilds()]),
+  inTurn([LINT, FORMAT, UNUSED]),
+])
 console.log(`(${seconds()})`)
 await unitTests()
-ensureBuilt()
 console.log(`(${seconds()})`)
 browserTests()
 if (isLong) {

@@ -65,22 +65,34 @@ function build(what, args) {
     stop(`${what} could not be built.`)
 }
 
+const APP_SOURCES = [
+  'src',
+  'server',
+  'public',
+  'index.html',
+  'vite.config.ts',
+  'vite.server.config.ts',
+  'package-lock.json',
+]
+const isAppFresh = () => fresh(['dist/index.html', 'dist-server/main.js'], APP_SOURCES)
+
 /** Builds the app and its server when there is no build or a source is newer. */
 export function ensureBuilt() {
-  const sources = [
-    'src',
-    'server',
-    'public',
-    'index.html',
-    'vite.config.ts',
-    'vite.server.config.ts',
-    'package-lock.json',
-  ]
-  if (fresh(['dist/index.html', 'dist-server/main.js'], sources)) return
+  if (isAppFresh()) return
   console.log('Building the app …')
   build('The app', [])
   build('The server', ['-c', 'vite.server.config.ts'])
 }
+
+/** What is left to build of the app and its server, as programs to run. */
+export const appBuilds = () =>
+  isAppFresh()
+    ? []
+    : [[], ['-c', 'vite.server.config.ts']].map((args) => [
+        'Build',
+        'vite',
+        ['build', ...args, '--logLevel', 'error'],
+      ])
 
 /** Builds the headless door when there is none or a source is newer. */
 export function ensureCoreBuilt() {

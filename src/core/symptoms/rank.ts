@@ -1,6 +1,8 @@
 import { CAUSES, type CauseId } from './causes'
-import type { Evidence, Judge } from './evidence'
+import type { Evidence } from './evidence'
 import type { BedFacts } from './facts'
+import { evidenceOf } from './judge'
+import { SIGNS, type SignId } from './signs'
 import type { Symptom } from './symptoms'
 
 /** Likelihood of a cause by its rank in the table, before anything of the bed is known. Source: our assumption. */
@@ -21,7 +23,8 @@ export interface RankedCause {
  */
 export function rankCauses(symptom: Symptom, facts: BedFacts): RankedCause[] {
   const scored = symptom.causes.map((cause, i) => {
-    const evidence = (CAUSES[cause] as Judge)(facts).filter((e): e is Evidence => e !== null)
+    const signs: readonly SignId[] = CAUSES[cause]
+    const evidence = signs.flatMap((id) => evidenceOf(SIGNS[id], facts) ?? [])
     const score = evidence.reduce<number>((s, e) => s * e.factor, BY_RANK[Math.min(i, BY_RANK.length - 1)]!)
     return { cause, evidence, score }
   })

@@ -33,6 +33,16 @@ describe('the difference between two sets of pots', () => {
       }
     })(),
   })
+  test('2026-11-29: a loss is as sure as a gain: nought lies outside the range on either side', () => {
+    // 10 against 7 with a spread of 1 and 20 pots each: 0.3 of the first, nine standard errors of the difference.
+    const [a, b] = [pots(20, 10, 1, 1), pots(20, 7, 1, 2)]
+    const less = difference(a, b)
+    expect(less.share).toBeCloseTo(-0.3, 1)
+    expect(less.range!.high).toBeLessThan(0)
+    expect(less.isSure).toBe(true)
+    expect(difference(b, a)).toMatchObject({ isSure: true })
+    expect(difference(a, pots(20, 10, 1, 3)).isSure).toBe(false)
+  })
   test('two pots each cannot tell, however far apart; nor can an empty set', () => {
     expect(difference([1, 1.1], [9, 9.2])).toMatchObject({ range: null, isSure: false, counts: [2, 2] })
     expect(difference([], []).range).toBeNull()

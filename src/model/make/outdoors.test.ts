@@ -260,6 +260,24 @@ describe('buying', () => {
     const more = shoppingList(gardenOf(), q, { lost: lostOnPreparing(screened), bought: [] })
     const line = more.find((l) => l.material.id === 'compost_green')!
     expect(line.screened).toBeCloseTo(line.litres / 0.88 - line.litres, 9)
+    // Whole bags of 40 L for what is not on hand, what is thrown out counted in: by hand.
+    for (const stock of [0, 10, 1000]) {
+      const garden = gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, stock)])
+      const l = shoppingList(garden, q, { lost: lostOnPreparing(screened), bought: [] }).find(
+        (x) => x.material.id === 'compost_green',
+      )!
+      const need = line.litres / 0.88
+      expect(l.purchase.fromStock).toBeCloseTo(Math.min(stock, need), 6)
+      expect(l.purchase.litres).toBe(40 * Math.ceil(Math.max(0, need - stock) / 40))
+    }
+  })
+  test('2026-11-29: what is screened twice loses a share of what the first left, not the sum', () => {
+    const twice = {
+      ...job,
+      readyAdded: [readyId('compost_screen_12', 'compost_green'), readyId('compost_screen_6', 'compost_green')],
+    }
+    // 8 % thrown out by the coarse screen, then 12 % of the 92 % that is left.
+    expect(lostOnPreparing(twice).get('compost_green')).toBeCloseTo(1 - 0.92 * 0.88, 9)
   })
   test('a pack told of in fields comes back the same', () => {
     for (const pack of [

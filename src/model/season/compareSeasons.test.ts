@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { differedTexts, differenceText, harvestText, trialText } from '@/text/compareSeasons'
 import { changesOf } from '../garden/commands'
-import { entryKey, jobKey, jobOf, type Garden } from '../garden/garden'
+import { entryKey, jobKey, jobOf, recordOf, type Garden } from '../garden/garden'
 import type { AnyData, Entry, Job } from '../garden/schemas'
 import { bedSeasons, compareSides, harvestPer, splitFill } from './compareSeasons'
 
@@ -58,6 +58,23 @@ describe('seasons side by side', () => {
     expect(rows.reduce((s, r) => s + r.kg, 0)).toBeCloseTo(4, 9)
     expect(harvestPer('litre', rows[0]!)).toBeCloseTo(2 / rows[0]!.litres, 9)
     expect(harvestPer('plant', { ...rows[0]!, plants: 0 })).toBeNull()
+  })
+  test('2026-11-29: a bed bears its share of what the mix cost, by its litres; all of them together bear all of it', () => {
+    const record = { ...recordOf(demo, job.recordId!)!, id: 'paid', used: 40 }
+    // One name with three pots and one with a single pot of the same size: three quarters and a quarter.
+    const fill = job.fills[0]!
+    const a = {
+      ...job,
+      id: 'a',
+      recordId: 'paid',
+      fills: [
+        { ...fill, count: 3 },
+        { ...fill, id: 'single', bedId: null, count: 1, spec: { ...fill.spec, name: 'One more' } },
+      ],
+    }
+    const rows = bedSeasons(new Map<string, AnyData>([...gardenOf([a], []), ['record/paid', record]]))
+    expect(rows.map((r) => r.cost)).toEqual([expect.closeTo(30, 6), expect.closeTo(10, 6)])
+    expect(harvestPer('money', { ...rows[0]!, kg: 6 })).toBeCloseTo(6 / 30, 9)
   })
   test('two pots each cannot tell; twelve tell a large difference, and what was done differently is said', () => {
     const [a, b] = [potsOf('a', 12), potsOf('b', 12)]

@@ -78,6 +78,9 @@ describe('what is due answers to the log', () => {
     expect(sunk.litres).toBeGreaterThan(1)
     expect(dueText(sunk, [], '', 'us').text).toMatch(/gal|cu ft/)
     expect(of(dues(40, entry('sunk', 39, 1)), 'top-up').some((d) => d.litres)).toBe(false)
+    // An inch, what a ruler in a pot shows for sure, is worth a bucket; less is not.
+    const tops = (cm: number) => of(dues(40, entry('sunk', 39, cm)), 'top-up').some((d) => d.litres)
+    expect([tops(2.49), tops(2.5)]).toEqual([false, true])
   })
   test('what was read long ago asks for nothing', () => {
     const old = dues(120, entry('pH', 8, 4.9), entry('salts', 8, 4), entry('watered', 8))

@@ -60,6 +60,19 @@ describe('filling', () => {
 })
 
 describe('the season of a job', () => {
+  test('2026-11-29: what stays outdoors is made ready for winter before the first month with likely frost', () => {
+    // Every month as warm as the next, but for November: nights of 1.9 C there freeze now and then, of 2.1 C hardly.
+    const nights = (november: number) => ({
+      ...place,
+      months: place.months.map((m, i) => ({ ...m, tMin: i === 10 ? november : 9, tMax: 18 })),
+    })
+    const fig = job({ cropId: 'fig', plantedOn: '2026-05-15' })
+    const wintered = (november: number) =>
+      seasonPlan(fig, undefined, null, nights(november)).due.find((d) => d.code === 'winter')?.on
+    expect(wintered(1.9)).toBeDefined()
+    expect(wintered(1.9)! <= '2026-11-01').toBe(true)
+    expect(wintered(2.1)).toBeUndefined()
+  })
   test('is counted from the day said, else from the middle of the month next to come', () => {
     expect(plantingDay(job())).toEqual({ day: '2026-05-15', said: false })
     expect(plantingDay(job({ plantMonth: 2 }))).toEqual({ day: '2027-02-15', said: false })

@@ -86,6 +86,11 @@ function hungryFrom(evaluation: Evaluation | null) {
   return feeding && !isFed(feeding.nitrogenMet) ? feeding.hungryFrom : null
 }
 
+/**
+ * Mean lowest of a month, C, under which some nights freeze: a night in six lies 2 C and more below the mean of its
+ * month. Source: common practice.
+ */
+const FROST_LIKELY = 2
 /** Latitude where nobody said: north. */
 const NORTH = 50
 
@@ -119,7 +124,9 @@ export function seasonPlan(
   if (suits)
     for (let k = 1; k < 12 && coldFrom === null; k++) {
       const at = new Date(start.getFullYear(), start.getMonth() + k, 1)
-      const bad = season!.standsTo ? place!.months[at.getMonth()]!.tMin < 2 : suits[at.getMonth()] === 'frost'
+      const bad = season!.standsTo
+        ? place!.months[at.getMonth()]!.tMin < FROST_LIKELY
+        : suits[at.getMonth()] === 'frost'
       if (bad) coldFrom = differenceInCalendarDays(at, start)
     }
   // What takes no frost comes to harvest only under glass where cold nights come before it, and bears until they do.
