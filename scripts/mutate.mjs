@@ -6,7 +6,7 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { createInstrumenter } from '@stryker-mutator/instrumenter'
+import { Instrumenter } from '@stryker-mutator/instrumenter'
 import { globSync } from 'tinyglobby'
 import { bin, ensureFolder, ensureInstalled, run } from './lib/setup.mjs'
 import config from '../stryker.config.mjs'
@@ -43,8 +43,7 @@ function pick(list, n, seed) {
 async function placesIn(files) {
   const { excludedMutations } = config.mutator
   const quiet = { isDebugEnabled: () => false, debug() {}, info() {}, warn() {} }
-  const instrumenter = createInstrumenter(quiet)
-  const { mutants } = await instrumenter.instrument(
+  const { mutants } = await new Instrumenter(quiet).instrument(
     files.map((name) => ({ name, content: readFileSync(name, 'utf8'), mutate: true })),
     { ignorers: [], excludedMutations, plugins: null, noHeader: true },
   )
