@@ -1,7 +1,7 @@
 /**
  * npm test: lint, format, types, unit tests, browser tests, in under five minutes; ends with the ten slowest tests and
- * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the core
- * without a browser's types, the benchmarks' short runs and a sample of mutants.
+ * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the types
+ * of the core without a browser, and a sample of mutants.
  */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { appBuilds, bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
