@@ -15,125 +15,81 @@ import type {
 import { counted } from './counted'
 import { bedTitle, jobTitle, shortName } from './labels'
 
+/** What each command did. */
+const DONE: {
+  [C in Command['type']]: (command: Extract<Command, { type: C }>) => string
+} = {
+  'job/create': () => 'new job',
+  'job/rename': () => 'name',
+  'job/note': () => 'note',
+  'job/crop': () => 'crop',
+  'bed/change': () => 'change to the bed',
+  'jobBed/spec': () => 'change to the bed',
+  'beds/add': (command) => (command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`),
+  'bed/remove': () => 'removing the bed',
+  'place/set': () => 'place',
+  'job/planting': () => 'planting',
+  'steps/set': (command) => {
+    if (command.list === 'readyAdded') return 'another step of getting ready'
+    if (command.list === 'readyLeft') return 'leaving a step out'
+    return command.done ? 'ticking a step' : 'unticking a step'
+  },
+  'job/marks': (command) => command.what,
+  'shelf/put': (command) => command.what,
+  'entries/put': (command) => command.what,
+  'test/set': (command) => command.what,
+  'learned/set': (command) => command.what,
+  'test/remove': () => 'removing a test',
+  'entry/remove': () => 'removing a line of the log',
+  'photo/add': () => 'photo',
+  'photo/remove': () => 'removing a photo',
+  'job/band': () => 'what it is held against',
+  'job/companions': () => 'crops',
+  'job/archive': (command) => (command.archived ? 'putting the job away' : 'taking the job up again'),
+  'job/judge': () => 'bed the mix is judged in',
+  'jobBed/add': (command) => `filling ${bedTitle(command.fill.spec)}`,
+  'jobBed/change': () => 'how many, or topping up',
+  'jobBed/split': () => 'noting each pot by itself',
+  'jobBed/list': () => 'putting it among the beds',
+  'jobBed/remove': () => 'leaving a bed out',
+  'job/amount': () => 'how much is made',
+  'job/plan': () => 'bucket, scoop, tub or allowance',
+  'job/remove': () => 'removing the job',
+  'job/finish': () => 'recording the mix',
+  'part/add': (command) => `adding ${shortName(command.materialId)}`,
+  'part/change': (command) =>
+    `${command.by > 0 ? '+' : '−'}${measureText(Math.abs(command.by))} ${shortName(command.materialId)}`,
+  'mix/take': (command) => `adding ${command.mix.name}`,
+  'mix/origin': () => 'whether it is made first',
+  'bag/set': (command) => `label of ${command.bag.name.trim() || 'a bagged mix'}`,
+  'bag/remove': () => 'removing a bagged mix',
+  'part/remove': (command) => `taking out ${shortName(command.materialId)}`,
+  'mix/step': () => 'size of a measure',
+  'mix/lime': () => 'lime',
+  'dressing/set': () => 'dose of a dressing',
+  'dressing/remove': () => 'leaving out a dressing',
+  'recipe/replace': (command) => command.what,
+  'version/keep': () => 'keeping this version',
+  'version/edit': () => 'name or note of a version',
+  'version/remove': () => 'removing a version',
+  'warning/answer': (command) =>
+    command.reason === null ? 'asking for a warning again' : 'answering a warning',
+  'tick/set': (command) =>
+    command.done ? `ticking ${shortName(command.materialId)}` : `unticking ${shortName(command.materialId)}`,
+  'ticks/clear': () => 'clearing ticks',
+  'record/edit': () => 'record',
+  'record/remove': () => 'removing the record',
+  'shelf/set': (command) => `${shortName(command.item.materialId)} on the shelf`,
+  'dressingPack/set': () => 'pack, price or stock of a feed or lime',
+  'ownMaterial/set': (command) => `${command.material.name.trim() || 'a material of your own'}`,
+  'ownDressing/set': (command) => `${command.dressing.name.trim() || 'a feed of your own'}`,
+  'garden/import': () => 'import',
+}
+
 /** What a command did, for the undo button. */
 export function commandText(command: Command): string {
-  switch (command.type) {
-    case 'job/create':
-      return 'new job'
-    case 'job/rename':
-      return 'name'
-    case 'job/note':
-      return 'note'
-    case 'job/crop':
-      return 'crop'
-    case 'bed/change':
-    case 'jobBed/spec':
-      return 'change to the bed'
-    case 'beds/add':
-      return command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`
-    case 'bed/remove':
-      return 'removing the bed'
-    case 'place/set':
-      return 'place'
-    case 'job/planting':
-      return 'planting'
-    case 'steps/set':
-      if (command.list === 'readyAdded') return 'another step of getting ready'
-      if (command.list === 'readyLeft') return 'leaving a step out'
-      return command.done ? 'ticking a step' : 'unticking a step'
-    case 'job/marks':
-    case 'shelf/put':
-    case 'entries/put':
-    case 'test/set':
-    case 'learned/set':
-      return command.what
-    case 'test/remove':
-      return 'removing a test'
-    case 'entry/remove':
-      return 'removing a line of the log'
-    case 'photo/add':
-      return 'photo'
-    case 'photo/remove':
-      return 'removing a photo'
-    case 'job/band':
-      return 'what it is held against'
-    case 'job/companions':
-      return 'crops'
-    case 'job/archive':
-      return command.archived ? 'putting the job away' : 'taking the job up again'
-    case 'job/judge':
-      return 'bed the mix is judged in'
-    case 'jobBed/add':
-      return `filling ${bedTitle(command.fill.spec)}`
-    case 'jobBed/change':
-      return 'how many, or topping up'
-    case 'jobBed/split':
-      return 'noting each pot by itself'
-    case 'jobBed/list':
-      return 'putting it among the beds'
-    case 'jobBed/remove':
-      return 'leaving a bed out'
-    case 'job/amount':
-      return 'how much is made'
-    case 'job/plan':
-      return 'bucket, scoop, tub or allowance'
-    case 'job/remove':
-      return 'removing the job'
-    case 'job/finish':
-      return 'recording the mix'
-    case 'part/add':
-      return `adding ${shortName(command.materialId)}`
-    case 'part/change':
-      return `${command.by > 0 ? '+' : '−'}${measureText(Math.abs(command.by))} ${shortName(command.materialId)}`
-    case 'mix/take':
-      return `adding ${command.mix.name}`
-    case 'mix/origin':
-      return 'whether it is made first'
-    case 'bag/set':
-      return `label of ${command.bag.name.trim() || 'a bagged mix'}`
-    case 'bag/remove':
-      return 'removing a bagged mix'
-    case 'part/remove':
-      return `taking out ${shortName(command.materialId)}`
-    case 'mix/step':
-      return 'size of a measure'
-    case 'mix/lime':
-      return 'lime'
-    case 'dressing/set':
-      return 'dose of a dressing'
-    case 'dressing/remove':
-      return 'leaving out a dressing'
-    case 'recipe/replace':
-      return command.what
-    case 'version/keep':
-      return 'keeping this version'
-    case 'version/edit':
-      return 'name or note of a version'
-    case 'version/remove':
-      return 'removing a version'
-    case 'warning/answer':
-      return command.reason === null ? 'asking for a warning again' : 'answering a warning'
-    case 'tick/set':
-      return command.done
-        ? `ticking ${shortName(command.materialId)}`
-        : `unticking ${shortName(command.materialId)}`
-    case 'ticks/clear':
-      return 'clearing ticks'
-    case 'record/edit':
-      return 'record'
-    case 'record/remove':
-      return 'removing the record'
-    case 'shelf/set':
-      return `${shortName(command.item.materialId)} on the shelf`
-    case 'dressingPack/set':
-      return 'pack, price or stock of a feed or lime'
-    case 'ownMaterial/set':
-      return `${command.material.name.trim() || 'a material of your own'}`
-    case 'ownDressing/set':
-      return `${command.dressing.name.trim() || 'a feed of your own'}`
-    case 'garden/import':
-      return 'import'
-  }
+  const say = DONE[command.type] as (command: Command) => string
+  return say(command)
 }
 
 /** Records there are many of: they are counted, not named. */

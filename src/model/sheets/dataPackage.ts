@@ -3,7 +3,7 @@ import { strToU8, zipSync } from 'fflate'
 import { averaged } from '@/core/fieldTests'
 import { jobsOf, liveJob, recordsOf, testsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
-import { ENTRY_KINDS, VESSEL_KINDS, type Entry } from '../garden/schemas'
+import { ENTRY_KINDS, VESSEL_KINDS, type Entry, type Job, type MixRecord } from '../garden/schemas'
 import { csvOf } from './sheet'
 
 /** A column as the Table Schema has it. */
@@ -57,21 +57,41 @@ const SALTS_OF: Record<string, string> = {
 
 const bedId = (jobId: string, fillId: string) => `${jobId}/${fillId}`
 
-/** Every table of a garden: beds, batches, parts, readings, harvests, log. Metric, whatever the grower reads. */
-function sheetsOf(garden: Garden): Table[] {
+/** What the tables of a garden are made of. */
+interface Written {
+  garden: Garden
+  jobs: readonly Job[]
+  records: readonly MixRecord[]
+  /** In the order of time. */
+  entries: readonly Entry[]
+  /** The record of a job's mix, by the job's id. */
+  batchOf: ReadonlyMap<string, string>
+  /** Id of a bed that is in the table of beds; null for all of a job, or one that is no more. */
+  known: (jobId: string, fillId: string | null) => string | null
+}
+function writtenOf(garden: Garden): Written {
   const jobs = jobsOf(garden).map((j) => liveJob(garden, j))
   const records = recordsOf(garden)
-  const batchOf = new Map(records.map((r) => [r.jobId, r.id]))
   const fills = new Set(jobs.flatMap((j) => j.fills.map((f) => bedId(j.id, f.id))))
-  const known = (jobId: string, fillId: string | null) => {
-    const id = fillId === null ? null : bedId(jobId, fillId)
-    return id !== null && fills.has(id) ? id : null
+  return {
+    garden,
+    jobs,
+    records,
+    entries: [...garden]
+      .filter(([k]) => k.startsWith('entry/'))
+      .map(([, data]) => data as Entry)
+      .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
+    batchOf: new Map(records.map((r) => [r.jobId, r.id])),
+    known(jobId, fillId) {
+      const id = fillId === null ? null : bedId(jobId, fillId)
+      return id !== null && fills.has(id) ? id : null
+    },
   }
-  const entries = [...garden]
-    .filter(([k]) => k.startsWith('entry/'))
-    .map(([, data]) => data as Entry)
-    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
-  const beds: Table = {
+}
+
+/** Beds and containers. */
+function bedsTable({ garden, jobs }: Written): Table {
+  return {
     name: 'beds',
     title: 'Beds and containers of each job',
     primaryKey: 'id',
@@ -101,7 +121,11 @@ function sheetsOf(garden: Garden): Table[] {
       }),
     ),
   }
-  const batches: Table = {
+}
+
+/** Mixes as they were made. */
+function batchesTable({ records }: Written): Table {
+  return {
     name: 'batches',
     title: 'Mixes as they were made',
     primaryKey: 'id',
@@ -134,7 +158,11 @@ function sheetsOf(garden: Garden): Table[] {
       air_expected: tidy(r.predicted.airFilledPorosity),
     })),
   }
-  const parts: Table = {
+}
+
+/** What went into each mix. */
+function partsTable({ records }: Written): Table {
+  return {
     name: 'parts',
     title: 'What went into each mix',
     foreignKeys: [BATCH_KEY],
@@ -169,29 +197,99 @@ function sheetsOf(garden: Garden): Table[] {
       })),
     ]),
   }
-  const reading = (
-    of: { id: string; at: string; source: string; figure: string; unit: string; value: number },
-    more: {
-      batch?: string | null
-      bed?: string | null
-      material?: string | null
-      expected?: number | null
-      count?: number
-    },
-  ) => ({
-    id: of.id,
-    at: moment(of.at),
-    source: of.source,
-    batch: more.batch ?? null,
-    bed: more.bed ?? null,
-    material: more.material ?? null,
-    figure: of.figure,
-    value: tidy(of.value),
-    unit: of.unit,
-    expected: more.expected === undefined || more.expected === null ? null : tidy(more.expected),
-    count: more.count ?? 1,
+}
+
+/** A row of the table of readings. */
+const reading = (
+  of: { id: string; at: string; source: string; figure: string; unit: string; value: number },
+  more: {
+    batch?: string | null
+    bed?: string | null
+    material?: string | null
+    expected?: number | null
+    count?: number
+  },
+) => ({
+  id: of.id,
+  at: moment(of.at),
+  source: of.source,
+  batch: more.batch ?? null,
+  bed: more.bed ?? null,
+  material: more.material ?? null,
+  figure: of.figure,
+  value: tidy(of.value),
+  unit: of.unit,
+  expected: more.expected === undefined || more.expected === null ? null : tidy(more.expected),
+  count: more.count ?? 1,
+})
+
+/** Readings at the tub. */
+const tubReadings = ({ records }: Written) =>
+  records.flatMap((r) =>
+    r.readings.map(({ id, at, kind, value, expected }) =>
+      reading(
+        {
+          id: `tub:${id}`,
+          at,
+          source: 'tub',
+          figure: kind,
+          unit: kind === 'salts' ? SALTS_OF.slurry! : '',
+          value,
+        },
+        { batch: r.id, expected },
+      ),
+    ),
+  )
+
+/** Readings in the log. */
+const loggedReadings = ({ entries, batchOf, known }: Written) =>
+  entries.flatMap(({ id, at, kind, value, expected, jobId, fillId }) =>
+    value !== null && (kind === 'pH' || kind === 'salts' || kind === 'weight' || kind === 'sunk')
+      ? [
+          reading(
+            {
+              id: `log:${id}`,
+              at,
+              source: 'log',
+              figure: kind,
+              unit: kind === 'salts' ? SALTS_OF.slurry! : (UNIT[kind] ?? ''),
+              value,
+            },
+            { batch: batchOf.get(jobId) ?? null, bed: known(jobId, fillId), expected },
+          ),
+        ]
+      : [],
+  )
+
+/** Means of field tests. */
+const testedReadings = ({ garden, batchOf, known }: Written) =>
+  testsOf(garden).flatMap((t) => {
+    const found = t.finishedAt ? averaged(t.test, t.repeats) : null
+    if (!found?.ok) return []
+    return Object.entries(found.value).map(([figure, a]) =>
+      reading(
+        {
+          id: `test:${t.id}:${figure}`,
+          at: t.finishedAt!,
+          source: 'test',
+          figure: `${t.test} ${figure}`,
+          unit: figure === 'electricalConductivity' ? (SALTS_OF[t.test] ?? '') : (FIGURE_UNITS[figure] ?? ''),
+          value: a.mean,
+        },
+        {
+          batch: t.jobId ? (batchOf.get(t.jobId) ?? null) : null,
+          bed: t.jobId ? known(t.jobId, t.fillId) : null,
+          material: t.materialId,
+          expected: t.expected[figure] ?? null,
+          count: a.count,
+        },
+      ),
+    )
   })
-  const readings: Table = {
+
+/** Readings at the tub, in the log and by field tests. */
+function readingsTable(written: Written): Table {
+  return {
     name: 'readings',
     title: 'Readings at the tub, in the log and by field tests',
     primaryKey: 'id',
@@ -209,66 +307,13 @@ function sheetsOf(garden: Garden): Table[] {
       amount('expected', 'what was foretold of it'),
       count('count', 'readings it is the mean of'),
     ],
-    rows: [
-      ...records.flatMap((r) =>
-        r.readings.map(({ id, at, kind, value, expected }) =>
-          reading(
-            {
-              id: `tub:${id}`,
-              at,
-              source: 'tub',
-              figure: kind,
-              unit: kind === 'salts' ? SALTS_OF.slurry! : '',
-              value,
-            },
-            { batch: r.id, expected },
-          ),
-        ),
-      ),
-      ...entries.flatMap(({ id, at, kind, value, expected, jobId, fillId }) =>
-        value !== null && (kind === 'pH' || kind === 'salts' || kind === 'weight' || kind === 'sunk')
-          ? [
-              reading(
-                {
-                  id: `log:${id}`,
-                  at,
-                  source: 'log',
-                  figure: kind,
-                  unit: kind === 'salts' ? SALTS_OF.slurry! : (UNIT[kind] ?? ''),
-                  value,
-                },
-                { batch: batchOf.get(jobId) ?? null, bed: known(jobId, fillId), expected },
-              ),
-            ]
-          : [],
-      ),
-      ...testsOf(garden).flatMap((t) => {
-        const found = t.finishedAt ? averaged(t.test, t.repeats) : null
-        if (!found?.ok) return []
-        return Object.entries(found.value).map(([figure, a]) =>
-          reading(
-            {
-              id: `test:${t.id}:${figure}`,
-              at: t.finishedAt!,
-              source: 'test',
-              figure: `${t.test} ${figure}`,
-              unit:
-                figure === 'electricalConductivity' ? (SALTS_OF[t.test] ?? '') : (FIGURE_UNITS[figure] ?? ''),
-              value: a.mean,
-            },
-            {
-              batch: t.jobId ? (batchOf.get(t.jobId) ?? null) : null,
-              bed: t.jobId ? known(t.jobId, t.fillId) : null,
-              material: t.materialId,
-              expected: t.expected[figure] ?? null,
-              count: a.count,
-            },
-          ),
-        )
-      }),
-    ],
+    rows: [...tubReadings(written), ...loggedReadings(written), ...testedReadings(written)],
   }
-  const harvests: Table = {
+}
+
+/** Harvests. */
+function harvestsTable({ entries, known }: Written): Table {
+  return {
     name: 'harvests',
     title: 'Harvests',
     primaryKey: 'id',
@@ -294,7 +339,11 @@ function sheetsOf(garden: Garden): Table[] {
         note: e.note,
       })),
   }
-  const log: Table = {
+}
+
+/** Everything noted in the season. */
+function logTable({ entries, known }: Written): Table {
+  return {
     name: 'log',
     title: 'Everything noted in the season',
     primaryKey: 'id',
@@ -320,7 +369,19 @@ function sheetsOf(garden: Garden): Table[] {
       note: e.note,
     })),
   }
-  return [beds, batches, parts, readings, harvests, log]
+}
+
+/** Every table of a garden: beds, batches, parts, readings, harvests, log. Metric, whatever the grower reads. */
+function sheetsOf(garden: Garden): Table[] {
+  const written = writtenOf(garden)
+  return [
+    bedsTable(written),
+    batchesTable(written),
+    partsTable(written),
+    readingsTable(written),
+    harvestsTable(written),
+    logTable(written),
+  ]
 }
 
 const FIGURE_UNITS: Record<string, string> = {
