@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH } from './units'
 import {
   asRaised,
   isWetMonth,
@@ -99,8 +100,6 @@ export const yearMean = (temperature: Temperature): number =>
     ? temperature - YEAR_COOLER_BY
     : temperature.months.reduce((sum, t) => sum + t / temperature.months.length, 0)
 
-const DAYS_IN_MONTH = 30.4375
-
 /**
  * The crop as far as it grows in so much mix: what is raised in a module or small pot moves on, and is judged by the
  * size it leaves at. Litres in one container.
@@ -174,7 +173,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
           wetTop: raised,
           cover: input.cover,
           exposure: growing.exposure,
-          rain: (climate.months[i]!.rain ?? 0) / DAYS_IN_MONTH,
+          rain: (climate.months[i]!.rain ?? 0) / DAYS_PER_MONTH,
         }),
       )
     : []

@@ -71,6 +71,8 @@ function baseText({ base, of }: Manner, units: UnitSystem): string {
   if (base === 'volume') {
     if (units === 'metric' && of === 1) return '/L'
     if (units === 'us' && Math.abs(of - LITRES.usGallon) < 1e-9) return '/gal'
+    // To the millilitre: a tenth of a litre too much or too little would be another dose.
+    if (units === 'metric' && of < 1) return ` per ${figure(of * 1000)} mL`
     return ` per ${volumeText(of, units)}`
   }
   if (base === 'area') return ` per ${areaText(of, units)}`

@@ -17,7 +17,7 @@ export {
 export { JUDGED_AFTER, limeAt, limeForTarget, type LimeChoice, type LimePlan, type PHMover } from './limeDose'
 export { limeForReading, mixAsRead, READING_TELLS, type PHCorrection, type PHReading } from './reading'
 export { calciteEquilibrium, chargeBalance, type ChargeBalance } from './charge'
-export { DAYS_PER_MONTH, q10Factor } from './q10'
+export { q10Factor } from './q10'
 export { coatedLife, releaseCurve, releasedBy, releasedFraction, type ReleaseCurve } from './release'
 export { temperatureCourse, type Temperature, type TemperatureCourse } from './temperature'
 export { solveDose, solveRising } from './solveDose'

@@ -1,6 +1,3 @@
-/** Mean length of a calendar month, days. */
-export const DAYS_PER_MONTH = 365.2425 / 12
-
 /**
  * Factor by which a rate changes from one temperature (C) to another, for a rise of q10 in ten degrees.
  * Source: van ’t Hoff’s rule.

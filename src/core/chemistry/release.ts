@@ -1,6 +1,7 @@
 import type { Release } from '../data/types'
 import type { Days, Fraction } from '../units'
-import { DAYS_PER_MONTH, q10Factor } from './q10'
+import { DAYS_PER_MONTH } from '../units'
+import { q10Factor } from './q10'
 import { temperatureCourse, type Temperature, type TemperatureCourse } from './temperature'
 
 /** A release: `most` is given up in the end, at `rate` per day of what is left at a reference temperature, C. */

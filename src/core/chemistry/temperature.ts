@@ -1,5 +1,6 @@
 import type { Days } from '../units'
-import { DAYS_PER_MONTH, q10Factor } from './q10'
+import { DAYS_PER_MONTH } from '../units'
+import { q10Factor } from './q10'
 
 /**
  * How warm the mix is: one temperature all along, or the means of January to December, C, begun in the middle of

@@ -1,5 +1,8 @@
 import { invariant } from '../outcome'
 
+/** The tropics, degrees: nearer the equator nothing rests for the winter. Source: tilt of the earth. */
+export const TROPIC = 23.5
+
 /** Solar constant, MJ m-2 min-1. FAO-56 eq. 21. */
 const SOLAR_CONSTANT = 0.082
 /** Stefan-Boltzmann constant, MJ K-4 m-2 day-1. FAO-56 eq. 39. */

@@ -1,3 +1,5 @@
+import { DAYS_PER_MONTH } from '../units'
+import { TROPIC } from './solar'
 import type { Crop, CropGrowth } from '../data/types'
 import type { Days, Fraction } from '../units'
 
@@ -38,9 +40,6 @@ export function leafOn(growth: CropGrowth, day: Days, full: number): Leaf {
   }
 }
 
-/** Nearer the equator than this nothing rests for the winter, degrees. */
-const TROPIC = 23.5
-const MONTH: Days = 30.4375
 /** Days after planting that stand for its own month: the rest of it, from its middle. */
 const FIRST: Days = 8
 
@@ -65,11 +64,11 @@ export function leafInMonth(
   const since = (start: number) => (month - start + 12) % 12
   if (growth.stages.from === 'planting') {
     const months = since(planting)
-    const day = months === 0 ? FIRST : months * MONTH
+    const day = months === 0 ? FIRST : months * DAYS_PER_MONTH
     return day > stageDays(growth) ? FULL_LEAF : leafOn(growth, day, full)
   }
   if (Math.abs(latitude) < TROPIC) return FULL_LEAF
-  const day = (since(latitude > 0 ? 4 : 10) + 0.5) * MONTH
+  const day = (since(latitude > 0 ? 4 : 10) + 0.5) * DAYS_PER_MONTH
   const past = day > stageDays(growth)
   if (growth.evergreen) return past ? FULL_LEAF : { ...leafOn(growth, day, full), share: 1 }
   return past ? BARE : leafOn(growth, day, full)

@@ -1,3 +1,4 @@
+import { toEnd } from '../toEnd'
 import { fail, succeed, type Outcome } from '../outcome'
 import { AT, featuresOf, WIDTH, type Features } from './features'
 import { Front } from './front'
@@ -270,9 +271,5 @@ const byCost = (a: Candidate, b: Candidate) =>
  * Errors: those of `search`.
  */
 export function searchAtOnce(problem: FinderProblem): Outcome<FinderResult> {
-  const run = search(problem)
-  for (;;) {
-    const step = run.next()
-    if (step.done) return step.value
-  }
+  return toEnd(search(problem))
 }

@@ -1,3 +1,4 @@
+import { toEnd } from '../toEnd'
 import { choleskyOf, solveBy } from './cholesky'
 import type { Learning } from '../data/learned'
 import { evaluate, type Evaluation, type MixInContainer } from '../evaluate'
@@ -274,9 +275,5 @@ export function leftOf(learning: Pick<Learning, 'slopes' | 'noise'>, line: reado
  * Errors: those of `learnFrom`.
  */
 export function learnAtOnce(batches: readonly MeasuredBatch[]): Outcome<Learned> {
-  const run = learnFrom(batches)
-  for (;;) {
-    const step = run.next()
-    if (step.done) return step.value
-  }
+  return toEnd(learnFrom(batches))
 }

@@ -1,3 +1,4 @@
+import { toEnd } from '../toEnd'
 import type { Learning } from '../data/learned'
 import { evaluate, FULL_EFFORT, type Evaluation, type MixInContainer } from '../evaluate'
 import { invariant, succeed, type Outcome } from '../outcome'
@@ -81,9 +82,5 @@ export function* withRanges(request: RangeRequest): Generator<number, Outcome<Ra
  * Errors: those of `withRanges`.
  */
 export function rangesAtOnce(request: RangeRequest): Outcome<Ranged> {
-  const run = withRanges(request)
-  for (;;) {
-    const step = run.next()
-    if (step.done) return step.value
-  }
+  return toEnd(withRanges(request))
 }

@@ -47,7 +47,7 @@ export interface FollowUpQuestion {
  * Water saltier than this wants an eye kept on the mix, dS/m. Source: Ayers & Westcot 1985, FAO-29: slight
  * restriction from 0.7.
  */
-const SALTY_WATER = 0.7
+export const SALTY_WATER = 0.7
 
 /**
  * Dates to follow a planting by, in the order of days. pH two weeks and six weeks after mixing, shade for a week,

@@ -1,6 +1,6 @@
 import type { Climate } from '../climate'
 import type { CropGrowth, CropSeason } from '../data/types'
-import type { Days } from '../units'
+import { DAYS_PER_MONTH, type Days } from '../units'
 
 /** How a month suits a crop outside: too cold at night, too cold to grow, passable, as it likes, too hot. */
 export type MonthSuits = 'frost' | 'cold' | 'fair' | 'best' | 'hot'
@@ -71,7 +71,7 @@ export function daysToHarvest(
     let grown = 0
     for (let day = 0; day < LONGEST; day++) {
       if (grown >= wanted - 1e-9) return day
-      const month = (Math.floor((dayOfYear - 1 + day) / 30.4375) % 12) + 1
+      const month = (Math.floor((dayOfYear - 1 + day) / DAYS_PER_MONTH) % 12) + 1
       grown += pace(season, meanOf(climate, month))
     }
     return null
@@ -97,16 +97,13 @@ export function plantingMonths(
     s === 'fair' || s === 'best' || (s === 'cold' && season.leastNight === null)
   return suits.flatMap((s, i) => {
     if (s !== 'fair' && s !== 'best') return []
-    const harvest = daysToHarvest(crop, season, climate, i * 30.4375 + 15)
+    const harvest = daysToHarvest(crop, season, climate, i * DAYS_PER_MONTH + 15)
     if (!harvest) return []
-    const standing = crop.perennial ? 0 : Math.floor((harvest.from + 15) / 30.4375)
+    const standing = crop.perennial ? 0 : Math.floor((harvest.from + 15) / DAYS_PER_MONTH)
     for (let k = 1; k <= standing; k++) if (!bears(suits[(i + k) % 12]!)) return []
     return [i + 1]
   })
 }
-
-/** Days of each month from the middle of the planting month on, near enough. */
-const MONTH: Days = 30.4375
 
 /**
  * Days from planting to the first bearing of what stays for years, and to the end of that bearing: in its own months,
@@ -125,7 +122,7 @@ export function perennialHarvest(
     growth.harvestMonths.map(there).filter((m) => suits?.[m - 1] !== 'cold' && suits?.[m - 1] !== 'frost'),
   )
   if (bears.size === 0) return null
-  const monthOn = (day: Days) => (Math.floor((dayOfYear - 1 + day) / MONTH) % 12) + 1
+  const monthOn = (day: Days) => (Math.floor((dayOfYear - 1 + day) / DAYS_PER_MONTH) % 12) + 1
   let from = Math.round((growth.yearsToFirstHarvest ?? 1) * 365.25)
   while (!bears.has(monthOn(from))) from++
   let to = from

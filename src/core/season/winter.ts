@@ -1,3 +1,4 @@
+import { TROPIC } from '../climate/solar'
 import type { Climate } from '../climate'
 import type { Property } from '../data/types'
 
@@ -64,9 +65,6 @@ export function hardinessZone(coldest: number): string {
   const n = Math.min(25, Math.max(0, halves))
   return `${Math.floor(n / 2) + 1}${n % 2 === 0 ? 'a' : 'b'}`
 }
-
-/** Nearer the equator than this there is no resting half of the year, degrees. */
-const TROPIC = 23.5
 
 /**
  * Months until a plant that stays for years begins to grow, when planted in a month (1 to 12) of its rest: September

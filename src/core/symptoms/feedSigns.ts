@@ -1,8 +1,8 @@
+import { SALTY_WATER } from '../season/followUp'
 import type { Sign } from './judge'
 import { above, below, either, level, littleOf, MEMORY, muchOf, MUCH, only, pHUnder, sign } from './sign'
 
 const HARD_WATER = 3
-const SALTY_WATER = 0.7
 
 /** What acidity, salts and nutrients say. */
 export const FEED_SIGNS = {

@@ -18,7 +18,7 @@ export type PlanChange = 'mulch' | 'saucer' | 'largerPot' | 'moreCompost'
 
 /** A saucer as they are sold: free water round the foot as a share of the base, and its rim, cm. */
 export const USUAL_SAUCER = { share: 0.5, depth: 3 } as const
-const MULCH = { material: 'pine_bark_coarse', thickness: 5 } as const
+export const MULCH = { material: 'pine_bark_coarse', thickness: 5 } as const
 const COMPOST = { material: 'compost_green', share: 0.1 } as const
 const LARGER = 1.2
 

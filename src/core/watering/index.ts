@@ -1,4 +1,4 @@
-export { USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
+export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export {
   pouringsOf,
   wateringPlan,

@@ -297,6 +297,12 @@ describe('an amount as people say it', () => {
       expect(readAmount(text, 'metric', METRIC)).toMatchObject({ ok: false, question: { code: 'for-what' } })
     expect(readAmount('1 g per 100 mL', 'metric', METRIC)).toMatchObject({ ok: true })
   })
+  test('2026-11-29: half a cup of mix is 125 mL in words too, not a tenth of a litre', () => {
+    const read = readAmount('2 lb / half cup', 'metric', METRIC)
+    if (!read.ok) throw new Error(read.question.code)
+    expect(amountWords(read.amount, 'metric')).toBe('2 lb per 125 mL')
+    expect(doseOf(read.amount, setting)).toBeCloseTo((2 * 453.59237) / 0.125, 6)
+  })
   test('a dose told in any manner is the same dose', () => {
     const manner = fc.record({
       unit: fc.constantFrom<Manner['unit']>('g', 'oz', 'tablespoon', 'cup', 'handful', 'kg'),

@@ -1,3 +1,4 @@
+import { toEnd } from '@/core/toEnd'
 import type { Evaluation } from '@/core/evaluate'
 import {
   singleChanges,
@@ -262,11 +263,7 @@ const helps = ({ gain, before, after }: BenchMove, { faults }: Standing): boolea
 
 /** Runs `findMoves` to its end in one go. Errors: those of `findMoves`. */
 export function movesAtOnce(request: MovesRequest): Outcome<NextMoves> {
-  const run = findMoves(request)
-  for (;;) {
-    const step = run.next()
-    if (step.done) return step.value
-  }
+  return toEnd(findMoves(request))
 }
 
 /** Parts as the bench counts them; amounts nobody has a measure for go to the nearest twelfth. */

@@ -5,7 +5,7 @@ import type { Container, Shape } from '@/core/geometry'
 import { preparedMaterial } from '@/core/mixing'
 import type { Litres } from '@/core/units'
 import { dryingLimits } from '@/core/water'
-import { plantOf, usualSaucer, type Plant, type WateringCase, type Wetness } from '@/core/watering'
+import { MULCH, plantOf, usualSaucer, type Plant, type WateringCase, type Wetness } from '@/core/watering'
 import type { Below, Pulse } from '@/core/water/moving'
 
 /** When water is poured. */
@@ -52,7 +52,6 @@ const RAIN = { start: 26, hours: 6 } as const
 /** Water kept standing in a tray, cm. */
 const KEPT = 2
 const GRAVEL = { material: 'gravel_pea', thickness: 5 } as const
-const MULCH = { material: 'pine_bark_coarse', thickness: 5 } as const
 const DEEPER = 1.5
 const SHALLOWER = 0.5
 /** What the bare surface takes of a day's use where no crop is known. Source: our assumption. */

@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH } from '@/core/units'
 import { isFed, JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
 import { releasedFraction } from '@/core/chemistry'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
@@ -72,7 +73,6 @@ const FED = { from: JUDGEMENT_LIMITS.fed.value, to: 1 }
 
 /** Months a release is told at. */
 const RELEASED_AT = [1, 2, 3, 6, 9, 12, 18, 24]
-const MONTH = 30.4375
 
 /** What of each slow feed is given by when, over its whole life and not only the crop's; nothing where none is slow. */
 function releaseTable({ doses, evaluation }: LaterContext): Why[] {
@@ -88,7 +88,9 @@ function releaseTable({ doses, evaluation }: LaterContext): Why[] {
       head: ['Given by month', ...RELEASED_AT.map(String)],
       rows: slow.map(({ dressing }) => [
         dressingName(dressing.id),
-        ...RELEASED_AT.map((m) => percentText(releasedFraction(dressing.release, m * MONTH, temperature))),
+        ...RELEASED_AT.map((m) =>
+          percentText(releasedFraction(dressing.release, m * DAYS_PER_MONTH, temperature)),
+        ),
       ]),
     },
   ]

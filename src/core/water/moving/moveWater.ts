@@ -1,3 +1,4 @@
+import { toEnd } from '../../toEnd'
 import type { Container } from '../../geometry'
 import { shapeHeight } from '../../geometry'
 import { fail, succeed, type Outcome } from '../../outcome'
@@ -182,9 +183,5 @@ function errorOf(
  * Errors: those of `moveWater`.
  */
 export function moveWaterAtOnce(problem: MovingProblem): Outcome<Moved> {
-  const run = moveWater(problem)
-  for (;;) {
-    const turn = run.next()
-    if (turn.done) return turn.value
-  }
+  return toEnd(moveWater(problem))
 }

@@ -1,3 +1,4 @@
+import { toEnd } from '../../../core/toEnd'
 import {
   finish,
   inTheWay,
@@ -82,8 +83,6 @@ export function runFind(c: CaseOf<'find'>): Outcome<object> {
   if (!best.ok) return best
   const answer = { families: best.value, front, tried, allowed, familiesFound: families.length }
   if (!c.explain || (families[0]?.score ?? 1) === 0) return succeed(answer)
-  const run = inTheWay(problem.value)
-  let step = run.next()
-  while (!step.done) step = run.next()
-  return step.value.ok ? succeed({ ...answer, inTheWay: step.value.value }) : step.value
+  const blocked = toEnd(inTheWay(problem.value))
+  return blocked.ok ? succeed({ ...answer, inTheWay: blocked.value }) : blocked
 }

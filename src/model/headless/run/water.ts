@@ -1,3 +1,4 @@
+import { toEnd } from '@/core/toEnd'
 import { succeed, type Outcome } from '@/core/outcome'
 import { plantOf, wateringPlan, watchWater, type Watered } from '@/core/watering'
 import { waterIn } from '@/core/water/moving'
@@ -42,13 +43,6 @@ function written({ moved, figures, ranges }: Watered, every: number) {
   }
 }
 
-function atOnce<R>(run: Generator<unknown, R>): R {
-  for (;;) {
-    const turn = run.next()
-    if (turn.done) return turn.value
-  }
-}
-
 /** Works a case of moving water out. Errors: those of `prepare`, `watchWater` and, where it is asked, `wateringPlan`. */
 export function runWater(c: CaseOf<'water'>): Outcome<object> {
   const question = questionOfCase({ ...c, lime: undefined, dressings: undefined, ranges: undefined })
@@ -69,9 +63,9 @@ export function runWater(c: CaseOf<'water'>): Outcome<object> {
       }
     : plantOf(answer.value, input, c.month)
   const { below, begin, days, pourings: pulses, draws, seed } = c
-  const run = atOnce(watchWater({ cases: [{ input, below, begin, days, pulses, plant }], draws, seed }))
+  const run = toEnd(watchWater({ cases: [{ input, below, begin, days, pulses, plant }], draws, seed }))
   if (!run.ok) return run
-  const plan = c.plan ? atOnce(wateringPlan({ input, below, month: c.month, draws, seed })) : null
+  const plan = c.plan ? toEnd(wateringPlan({ input, below, month: c.month, draws, seed })) : null
   if (plan && !plan.ok) return plan
   return succeed(
     { ...written(run.value[0]!, c.every), ...(plan ? { plan: plan.value } : {}) },
