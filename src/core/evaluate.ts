@@ -203,16 +203,13 @@ export function evaluate(
         temperature,
       })
     : null
-  const years = seasonsOf(
-    container,
-    parts,
-    yearMean(temperature),
+  const years = seasonsOf(container, parts, yearMean(temperature), {
     floor,
-    effort.years,
-    effort.slices / 2,
-    floor > 0 ? profile.baseTension + floor : undefined,
+    years: effort.years,
+    slices: effort.slices / 2,
+    foot: floor > 0 ? profile.baseTension + floor : undefined,
     pressed,
-  )
+  })
   if (!years.ok) return years
   return succeed(
     {

@@ -88,16 +88,15 @@ watchEffect(
     ctx.setTransform(ratio, 0, 0, ratio, 0, 0)
     ctx.clearRect(0, 0, width.value, height.value)
     const { moved } = side.watered
-    paintWater(
-      ctx,
-      at,
-      moved.course,
-      pictureAt(moved, hours),
-      colours.value,
-      edges.value,
-      side.floor,
-      side.below,
-    )
+    paintWater(ctx, {
+      layout: at,
+      course: moved.course,
+      at: pictureAt(moved, hours),
+      colours: colours.value,
+      edges: edges.value,
+      floor: side.floor,
+      below: side.below,
+    })
   },
   { flush: 'post' },
 )

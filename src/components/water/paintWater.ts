@@ -1,5 +1,5 @@
 import type { Below, Course } from '@/core/water/moving'
-import type { SectionLayout } from '../../painting/section'
+import type { SectionLayout } from '@/painting/section'
 
 /** Colours of a picture, read from the page. */
 export interface WaterColours {
@@ -23,35 +23,31 @@ const mixed = (a: Rgb, b: Rgb, t: number) =>
 const STRIP = { gap: 14, wide: 46 } as const
 export const STRIP_ROOM = STRIP.gap + STRIP.wide
 
-/**
- * Draws a container at one moment: every cell in the colour of how full its pores are, water standing on top and in
- * a saucer or tray, and the strip of solids, water and air.
- */
-export function paintWater(
-  ctx: CanvasRenderingContext2D,
-  layout: SectionLayout,
-  course: Course,
-  at: { picture: number; part: number },
-  colours: WaterColours,
-  edges: Float64Array,
-  floor: number,
-  below: Below,
-): void {
+/** What is drawn, and when. */
+export interface WaterMoment {
+  layout: SectionLayout
+  course: Course
+  /** A picture, and how far it is on the way to the next, 0 to 1. */
+  at: { picture: number; part: number }
+  colours: WaterColours
+  /** Heights of the edges of the cells, cm, one more than there are cells. */
+  edges: Float64Array
+  /** Height of the top of the layers below the mix, cm. */
+  floor: number
+  below: Below
+}
+
+/** Every cell in the colour of how full its pores are, and the strip of solids, water and air beside it. */
+function paintCells(ctx: CanvasRenderingContext2D, moment: WaterMoment, x: number): void {
+  const { layout, course, at, colours, edges } = moment
   const cells = course.heights.length
   const [dry, wet] = [rgbOf(colours.dry), rgbOf(colours.wet)]
   const next = Math.min(course.times.length - 1, at.picture + 1)
-  const now = (cell: number) => {
-    const a = course.water[at.picture * cells + cell]!
-    return a + at.part * (course.water[next * cells + cell]! - a)
-  }
-  const still = (list: Float32Array) => list[at.picture]! + at.part * (list[next]! - list[at.picture]!)
-  const right = Math.max(layout.right(0), layout.right(layout.mixHeight), layout.right(layout.mixHeight / 2))
-  const dish = below.kind === 'free' ? 0 : (layout.right(0) - layout.left(0)) * DISH.out
-  const x = Math.max(right, layout.right(0) + dish) + STRIP.gap
   for (let i = 0; i < cells; i++) {
     const [low, high] = [edges[i]!, edges[i + 1]!]
     const [y0, y1] = [layout.y(low), layout.y(high)]
-    const water = now(i)
+    const before = course.water[at.picture * cells + i]!
+    const water = before + at.part * (course.water[next * cells + i]! - before)
     const pores = course.pores[i]!
     ctx.fillStyle = mixed(dry, wet, Math.min(1, water / pores))
     ctx.beginPath()
@@ -69,26 +65,44 @@ export function paintWater(
   }
   ctx.strokeStyle = colours.ink
   ctx.strokeRect(x, layout.y(layout.mixHeight), STRIP.wide, layout.y(0) - layout.y(layout.mixHeight))
-  if (floor > 0) {
-    ctx.setLineDash([5, 4])
-    ctx.beginPath()
-    ctx.moveTo(layout.left(floor), layout.y(floor))
-    ctx.lineTo(layout.right(floor), layout.y(floor))
-    ctx.stroke()
-    ctx.setLineDash([])
-  }
+}
+
+/** Where the mix ends and a layer below begins. */
+function paintFloor(ctx: CanvasRenderingContext2D, layout: SectionLayout, floor: number): void {
+  ctx.setLineDash([5, 4])
+  ctx.beginPath()
+  ctx.moveTo(layout.left(floor), layout.y(floor))
+  ctx.lineTo(layout.right(floor), layout.y(floor))
+  ctx.stroke()
+  ctx.setLineDash([])
+}
+
+/** Water standing on the surface, so many cm of it. */
+function paintPond(ctx: CanvasRenderingContext2D, layout: SectionLayout, pond: number): void {
+  const [left, right] = [layout.left(layout.mixHeight), layout.right(layout.mixHeight)]
+  const top = layout.y(Math.min(layout.height, layout.mixHeight + pond))
+  ctx.fillRect(left, top, right - left, layout.y(layout.mixHeight) - top)
+}
+
+/** Less water than this on the surface does not show, cm. */
+const SHOWS = 0.02
+
+/**
+ * Draws a container at one moment: every cell in the colour of how full its pores are, water standing on top and in
+ * a saucer or tray, and the strip of solids, water and air.
+ */
+export function paintWater(ctx: CanvasRenderingContext2D, moment: WaterMoment): void {
+  const { layout, course, at, colours, floor, below } = moment
+  const next = Math.min(course.times.length - 1, at.picture + 1)
+  const still = (list: Float32Array) => list[at.picture]! + at.part * (list[next]! - list[at.picture]!)
+  const right = Math.max(layout.right(0), layout.right(layout.mixHeight), layout.right(layout.mixHeight / 2))
+  const dish = below.kind === 'free' ? 0 : (layout.right(0) - layout.left(0)) * DISH.out
+  paintCells(ctx, moment, Math.max(right, layout.right(0) + dish) + STRIP.gap)
+  if (floor > 0) paintFloor(ctx, layout, floor)
   ctx.fillStyle = colours.water
   const pond = still(course.onSurface)
-  if (pond > 0.02) {
-    const top = Math.min(layout.height, layout.mixHeight + pond)
-    ctx.fillRect(
-      layout.left(layout.mixHeight),
-      layout.y(top),
-      layout.right(layout.mixHeight) - layout.left(layout.mixHeight),
-      layout.y(layout.mixHeight) - layout.y(top),
-    )
-  }
-  if (below.kind !== 'free') paintDish(ctx, layout, below, still(course.inSaucer), colours)
+  if (pond > SHOWS) paintPond(ctx, layout, pond)
+  if (below.kind !== 'free') paintDish(ctx, { layout, colours, below, water: still(course.inSaucer) })
 }
 
 /** How far a dish stands out on either side, share of the foot; its rim, cm, where it is kept filled to some height. */
@@ -97,10 +111,12 @@ const DISH = { out: 0.14, rim: 1 } as const
 /** A saucer or tray below, with the water in it. */
 function paintDish(
   ctx: CanvasRenderingContext2D,
-  layout: SectionLayout,
-  below: Exclude<Below, { kind: 'free' }>,
-  water: number,
-  colours: WaterColours,
+  {
+    layout,
+    below,
+    water,
+    colours,
+  }: Pick<WaterMoment, 'layout' | 'colours'> & { below: Exclude<Below, { kind: 'free' }>; water: number },
 ): void {
   const [l, r, ground] = [layout.left(0), layout.right(0), layout.y(0)]
   const out = (r - l) * DISH.out

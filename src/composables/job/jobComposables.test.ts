@@ -7,10 +7,13 @@ import { effectScope, nextTick, ref, shallowRef } from 'vue'
 import { countProblem } from '@/core/amounts'
 import { demoGarden } from '@/demo/demoGarden'
 import { changesOf, type Command } from '@/model/garden/commands'
-import { bedsOf, jobsOf, settingsOf, shelfItemOf } from '@/model/garden/garden'
+import { bedsOf, jobKey, jobsOf, settingsOf, shelfItemOf } from '@/model/garden/garden'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { startingSpec } from '@/model/garden/starting'
 import type { findInWorker, inTheWayInWorker } from '@/workers/core.client'
+import { batchCards } from '@/model/make/batchCard'
+import { firstRefusal } from '@/model/garden/commands/refusal'
+import { useTubChecks } from '../make/useTubChecks'
 import { useBedProblems } from './useBedProblems'
 import { movesAtOnce } from '@/model/find/nextMoves'
 import { useBench } from '../bench/useBench'
@@ -234,6 +237,29 @@ describe('a recipe put in another’s place', () => {
     expect(inHand.job.value!.parts).toHaveLength(job.parts.length - 1)
     expect(inHand.job.value!.versions).toHaveLength(kept + 1)
     expect(inHand.job.value!.versions.at(-1)!.name).toBe('Before the test')
+  })
+})
+
+describe('at the tub', () => {
+  test('2026-11-29: what was put in after a reading is noted as a job keeps it, and nothing else with it', () => {
+    const kept: Partial<Pick<Job, 'readings' | 'corrections'>>[] = []
+    const { inHand, made, door, id } = using((inHand) => {
+      const quantities = inHand.quantities.value
+      if (!quantities?.ok) throw new Error('no quantities')
+      const card = batchCards(inHand.job.value!, quantities.value).find((c) => c.mix === null)
+      return useTubChecks(inHand, shallowRef(card) as never, shallowRef(new Map()) as never, (change) => {
+        kept.push(change)
+        door.run({ type: 'job/marks', jobId: id, change, what: '' })
+      })
+    })
+    // Two whole units too acid, a week after mixing: lime is missing.
+    made.read('pH', 4, 7)
+    made.correct(inHand.job.value!.readings.at(-1)!.id)
+    const [correction] = kept.at(-1)!.corrections!.slice(-1)
+    expect(Object.keys(correction!).sort()).toEqual(['at', 'batch', 'dressingId', 'grams', 'id'])
+    expect(correction!.grams).toBeGreaterThan(0)
+    const after = inHand.job.value!
+    expect(firstRefusal([{ key: jobKey(id), before: null, after }])).toBeNull()
   })
 })
 

@@ -85,7 +85,8 @@ export function useTubChecks(
         id: crypto.randomUUID(),
         batch: index.value!,
         at: new Date().toISOString(),
-        ...check.value.add,
+        dressingId: check.value.add.dressingId,
+        grams: check.value.add.grams,
       }
       keep({ corrections: [...toRaw(job.value!.corrections), correction] }, 'what was put in after a reading')
     },

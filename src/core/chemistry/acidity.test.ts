@@ -287,7 +287,7 @@ describe('calcium against magnesium', () => {
     )
   })
   test('dose and share settle together', () => {
-    const plan = limeForTargetAndRatio(peat, limes, 6, 4, { calcium: 300, magnesium: 40 })
+    const plan = limeForTargetAndRatio(peat, limes, 6, { ratio: 4, already: { calcium: 300, magnesium: 40 } })
     if (!plan.ok) throw new Error(plan.problem.code)
     expect(plan.value.calciumToMagnesium).toBeCloseTo(4, 1)
     expect(plan.value.plan.pH).toBeCloseTo(6, 2)

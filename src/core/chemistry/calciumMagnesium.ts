@@ -47,6 +47,14 @@ export interface BalancedLime {
   calciumToMagnesium: number
 }
 
+/** Ca : Mg by weight wanted, cations there already, what else is given, and the day it is judged on. */
+export interface BalanceWish {
+  ratio?: number
+  already?: CationsAlready
+  given?: AcidityInput
+  days?: Days
+}
+
 /**
  * Lime for a target pH, shared between a calcitic and a dolomitic one for a wanted Ca : Mg. The share moves the dose
  * and the dose the share, so both are solved in turn until the share stands still (a few rounds).
@@ -56,10 +64,12 @@ export function limeForTargetAndRatio(
   mix: BufferedMix,
   limes: { calcitic: LimingMaterial; dolomitic: LimingMaterial },
   target: number,
-  ratio: number = USUAL_CALCIUM_TO_MAGNESIUM.value,
-  already: CationsAlready = { calcium: 0, magnesium: 0 },
-  given: AcidityInput = {},
-  days: Days = JUDGED_AFTER,
+  {
+    ratio = USUAL_CALCIUM_TO_MAGNESIUM.value,
+    already = { calcium: 0, magnesium: 0 },
+    given = {},
+    days = JUDGED_AFTER,
+  }: BalanceWish = {},
 ): Outcome<BalancedLime> {
   let share = 0.5
   for (let round = 0; ; round++) {

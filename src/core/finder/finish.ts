@@ -52,14 +52,11 @@ export function finish(parts: readonly BlendPart[], wishes: FinishWishes): Outco
       has[of] +
       (feed?.doses.reduce((s, d) => s + d.gramsPerLitre * 1000 * (d.dressing.analysis[of]?.value ?? 0), 0) ??
         0)
-    const plan = limeForTargetAndRatio(
-      mixed.value,
-      wishes.limes,
-      wishes.pH,
-      wishes.calciumToMagnesium,
-      { calcium: given('calcium'), magnesium: given('magnesium') },
-      { temperature, acids: feed?.doses ?? [] },
-    )
+    const plan = limeForTargetAndRatio(mixed.value, wishes.limes, wishes.pH, {
+      ratio: wishes.calciumToMagnesium,
+      already: { calcium: given('calcium'), magnesium: given('magnesium') },
+      given: { temperature, acids: feed?.doses ?? [] },
+    })
     if (!plan.ok) return plan
     lime = plan.value
     notes.push(...plan.notes)

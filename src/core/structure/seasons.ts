@@ -19,26 +19,32 @@ export interface SeasonState {
   totalPorosity: Fraction
 }
 
+/** How a mix stands in its container, and how far and how finely its years are followed. */
+export interface SeasonsSetting {
+  /** Height it stands on, cm: the top of any layer below. */
+  floor?: Centimetres
+  years?: readonly number[]
+  slices?: number
+  /** Tension at the foot of the mix, cm, where a layer below breaks the pull. */
+  foot?: Centimetres
+  /** Share of its volume it lost on being pressed in. */
+  pressed?: Fraction
+}
+
 /**
  * The mix after one, two, three years: rotted, sunk and closer, in its own container, nothing added or stirred.
  *
  *   volume left = sum aged loose (1 - s_aged) / (sum loose (1 - s))
  *
- * s_aged is the loss on blending of the aged recipe: fines drop into the gaps. `floor` is the height the mix stands
- * on, cm (top of any layer below). Watering-in is another matter, see the batch plan. Errors: those of `blend`.
+ * s_aged is the loss on blending of the aged recipe: fines drop into the gaps. Watering-in is
+ * another matter, see the batch plan. Errors: those of `blend`.
  * Range: up to ten years, as a tendency only. Source: `aged`, then `blend` and `containerProfile` again.
  */
 export function seasonsOf(
   container: Container,
   parts: readonly BlendPart[],
   temperature: number,
-  floor: Centimetres = 0,
-  years: readonly number[] = [1, 2, 3],
-  slices = 60,
-  /** Tension at the foot of the mix, cm, where a layer below breaks the pull. */
-  foot?: Centimetres,
-  /** Share of its volume it lost on being pressed in. */
-  pressed: Fraction = 0,
+  { floor = 0, years = [1, 2, 3], slices = 60, foot, pressed = 0 }: SeasonsSetting = {},
 ): Outcome<SeasonState[]> {
   const fresh = blend(parts, pressed)
   if (!fresh.ok) return fresh

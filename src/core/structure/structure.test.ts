@@ -108,7 +108,7 @@ describe('later years', () => {
     expect(compost[2]!.airFilledPorosity).toBeLessThan(compost[0]!.airFilledPorosity)
   })
   test('nothing has happened after no time', () => {
-    const found = seasonsOf(tub, parts({ peat_medium: 1, perlite_coarse: 1 }), 15, 0, [0])
+    const found = seasonsOf(tub, parts({ peat_medium: 1, perlite_coarse: 1 }), 15, { years: [0] })
     const fresh = blend(parts({ peat_medium: 1, perlite_coarse: 1 }))
     if (!found.ok || !fresh.ok) throw new Error('no mix')
     expect(found.value[0]!.slump).toBeLessThan(1e-5)

@@ -61,6 +61,6 @@ export interface BedFacts {
   /** Share of its depth gone after a year as it rots, and sunk as read, cm; null where nobody measured. */
   slump: number
   sunk: number | null
-  /** Share of hay, straw, bought compost or manure that could carry weedkiller is in `compost` and `manure`. */
+  /** Of the mix, cm. */
   depth: number
 }

@@ -210,14 +210,11 @@ function limeWanted(
   const inParts = supplyOfParts(mixed, given.temperature ?? USUAL_TEMPERATURE)(IMMEDIATE).charge
   const already = (of: 'calcium' | 'magnesium') =>
     (given.limes ?? []).reduce((sum, d) => sum + 1000 * d.gramsPerLitre * d.lime[of], inParts[of])
-  const plan = limeForTargetAndRatio(
-    mixed,
-    limes,
-    aim.target,
-    dolomite.calciumToMagnesium,
-    { calcium: already('calcium'), magnesium: already('magnesium') },
+  const plan = limeForTargetAndRatio(mixed, limes, aim.target, {
+    ratio: dolomite.calciumToMagnesium,
+    already: { calcium: already('calcium'), magnesium: already('magnesium') },
     given,
-  )
+  })
   return plan.ok
     ? succeed(
         { gramsPerLitre: plan.value.plan.gramsPerLitre, dolomiteShare: plan.value.dolomiteShare },

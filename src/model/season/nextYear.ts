@@ -76,7 +76,7 @@ export function oldMixOf(garden: Garden, job: Job, record: MixRecord, now: strin
   const years = days / 365
   const temperature = yearMean(input.temperature ?? 20)
   const floor = e.profile.layers.length > 1 ? e.fill.mixHeight - e.mixDepth : 0
-  const aged = seasonsOf(input.container, input.parts, temperature, floor, [years])
+  const aged = seasonsOf(input.container, input.parts, temperature, { floor, years: [years] })
   if (!aged.ok) return aged
   const noted = {
     entries: entriesOf(garden, job.id),
