@@ -9,7 +9,14 @@ export default mergeConfig(
   base,
   defineConfig({
     test: {
-      exclude: ['**/pinned.test.ts', 'server/**', 'scripts/**', 'cli/**', 'src/components/**'],
+      exclude: [
+        '**/pinned.test.ts',
+        '**/standsAlone.test.ts',
+        'server/**',
+        'scripts/**',
+        'cli/**',
+        'src/components/**',
+      ],
       setupFiles: ['src/testing/setup.ts'],
     },
   }),

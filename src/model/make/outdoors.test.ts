@@ -274,7 +274,10 @@ describe('buying', () => {
   test('2026-11-29: what is screened twice loses a share of what the first left, not the sum', () => {
     const twice = {
       ...job,
-      readyAdded: [readyId('compost_screen_12', 'compost_green'), readyId('compost_screen_6', 'compost_green')],
+      readyAdded: [
+        readyId('compost_screen_12', 'compost_green'),
+        readyId('compost_screen_6', 'compost_green'),
+      ],
     }
     // 8 % thrown out by the coarse screen, then 12 % of the 92 % that is left.
     expect(lostOnPreparing(twice).get('compost_green')).toBeCloseTo(1 - 0.92 * 0.88, 9)
