@@ -472,28 +472,32 @@ test('the printed recipe says what goes in and what it will do', async ({ page }
   await expect(page.getByRole('navigation', { name: 'Tools of the bench' })).toBeHidden()
 })
 
-test('an empty bench offers three mixes for this crop and bed, and one press begins with one', async ({
-  page,
-}) => {
-  await openGarden(page)
-  await startJob(page, 'Round pot')
-  await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
-  // By any everyday name, the exact one first.
-  await page.getByPlaceholder('Search crops').fill('aubergine')
-  await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('combobox', { name: 'Crop', exact: true })).toContainText(/Aubergine|Eggplant/)
-  await station(page, 'Mix')
-  const offers = page.getByRole('region', { name: /^Mixes for / }).getByRole('listitem')
-  await expect(offers).toHaveCount(3, { timeout: 45_000 })
-  await expect(offers.first()).toContainText(/every band met in \d+ of 10 lots/)
-  await offers
-    .first()
-    .getByRole('button', { name: /^Begin with/ })
-    .click()
-  await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.figure')).toHaveText(/\d/)
-  await expect(offers).toHaveCount(0)
-})
+test(
+  'an empty bench offers three mixes for this crop and bed, and one press begins with one',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page)
+    await startJob(page, 'Round pot')
+    await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
+    // By any everyday name, the exact one first.
+    await page.getByPlaceholder('Search crops').fill('aubergine')
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('combobox', { name: 'Crop', exact: true })).toContainText(
+      /Aubergine|Eggplant/,
+    )
+    await station(page, 'Mix')
+    const offers = page.getByRole('region', { name: /^Mixes for / }).getByRole('listitem')
+    await expect(offers).toHaveCount(3, { timeout: 45_000 })
+    await expect(offers.first()).toContainText(/every band met in \d+ of 10 lots/)
+    await offers
+      .first()
+      .getByRole('button', { name: /^Begin with/ })
+      .click()
+    await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.figure')).toHaveText(/\d/)
+    await expect(offers).toHaveCount(0)
+  },
+)
 
 test(
   'own material and own feed: told in a minute, in the mix, kept, and dosed as people say it',

@@ -2,7 +2,7 @@ import { expect, openGarden, test } from './support'
 
 // 2026-11-25: a list opened by key, an arrow at once and Enter a tenth of a second later chose nothing, ten times in
 // ten: the box forgot which option was reached when its own filter took the keyboard.
-test('a list with a search box takes an arrow and Enter at any pace', async ({ page }) => {
+test('a list with a search box takes an arrow and Enter at any pace', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/containers')
   const crop = page.getByRole('combobox', { name: 'Crop', exact: true })
   for (const pause of [0, 60, 130, 250]) {

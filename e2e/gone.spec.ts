@@ -25,20 +25,22 @@ test(
   },
 )
 
-test('a page that is gone after a new version: it says so, keeps the work, and reloading brings it', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo')
-  await page.route('**/assets/RecordsView*', (route) => route.fulfill({ status: 404, body: '' }))
-  await page.getByRole('link', { name: 'Records' }).click()
-  const alarm = page.getByRole('alert').filter({ hasText: 'could not be fetched' })
-  await expect(alarm).toBeVisible()
-  // What was on the page is still there, and other pages open.
-  await expect(page.locator('main h1').first()).toBeVisible()
-  await page.unroute('**/assets/RecordsView*')
-  await alarm.getByRole('button', { name: 'Reload the page' }).click()
-  await expect(alarm).toHaveCount(0)
-  await page.getByRole('link', { name: 'Records' }).click()
-  await expect(page).toHaveURL(/records/)
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-})
+test(
+  'a page that is gone after a new version: it says so, keeps the work, and reloading brings it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo')
+    await page.route('**/assets/RecordsView*', (route) => route.fulfill({ status: 404, body: '' }))
+    await page.getByRole('link', { name: 'Records' }).click()
+    const alarm = page.getByRole('alert').filter({ hasText: 'could not be fetched' })
+    await expect(alarm).toBeVisible()
+    // What was on the page is still there, and other pages open.
+    await expect(page.locator('main h1').first()).toBeVisible()
+    await page.unroute('**/assets/RecordsView*')
+    await alarm.getByRole('button', { name: 'Reload the page' }).click()
+    await expect(alarm).toHaveCount(0)
+    await page.getByRole('link', { name: 'Records' }).click()
+    await expect(page).toHaveURL(/records/)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  },
+)

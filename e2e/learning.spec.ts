@@ -110,6 +110,8 @@ test('a test with the keyboard alone, in US units; what is typed wrong is told b
 }) => {
   await openGarden(page, '/demo/settings')
   await page.getByRole('button', { name: /US/ }).first().click()
+  // A press that is not said to be saved may be lost with its page.
+  await saved(page)
   await openGarden(page, '/demo/tests?of=material%20compost_green')
   await page.getByRole('button', { name: 'Begin: Air and water in a drained pot' }).focus()
   await page.keyboard.press('Enter')

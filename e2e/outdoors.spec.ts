@@ -200,24 +200,26 @@ test(
   },
 )
 
-test('one list for two jobs, a substitute where something is not to be had, against bags', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo')
-  await page.goto('/demo/jobs/peppers-27/buy')
-  await expect(page.getByText(/(cheaper|dearer) than bags\./)).toBeVisible()
-  const measure = page
-    .getByRole('row', { name: /Sphagnum peat, medium/ })
-    .locator('[data-label="Measure out"]')
-  const alone = parseFloat((await measure.textContent())!)
-  await page.locator('.p-multiselect').click()
-  await page.getByRole('option').first().click()
-  await page.keyboard.press('Escape')
-  await expect.poll(async () => parseFloat((await measure.textContent())!)).toBeGreaterThanOrEqual(alone)
-  await page.getByRole('button', { name: 'Perlite, coarse is not to be had: find another' }).tap()
-  await expect(page).toHaveURL(/\/finder$/)
-  await expect(page.getByText(/recipes/).first()).toBeVisible()
-  await station(page, 'Prepare')
-  await page.getByLabel('Mixing day').fill('2020-01-01')
-  await expect(page.getByText(/had to begin on 31 Dec 2019/).first()).toBeVisible()
-})
+test(
+  'one list for two jobs, a substitute where something is not to be had, against bags',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo')
+    await page.goto('/demo/jobs/peppers-27/buy')
+    await expect(page.getByText(/(cheaper|dearer) than bags\./)).toBeVisible()
+    const measure = page
+      .getByRole('row', { name: /Sphagnum peat, medium/ })
+      .locator('[data-label="Measure out"]')
+    const alone = parseFloat((await measure.textContent())!)
+    await page.locator('.p-multiselect').click()
+    await page.getByRole('option').first().click()
+    await page.keyboard.press('Escape')
+    await expect.poll(async () => parseFloat((await measure.textContent())!)).toBeGreaterThanOrEqual(alone)
+    await page.getByRole('button', { name: 'Perlite, coarse is not to be had: find another' }).tap()
+    await expect(page).toHaveURL(/\/finder$/)
+    await expect(page.getByText(/recipes/).first()).toBeVisible()
+    await station(page, 'Prepare')
+    await page.getByLabel('Mixing day').fill('2020-01-01')
+    await expect(page.getByText(/had to begin on 31 Dec 2019/).first()).toBeVisible()
+  },
+)

@@ -1,24 +1,28 @@
 import { expect, openGarden, saved, startJob, test } from './support'
 
-test('a place makes the mix say how often it wants water, and a dry one oftener', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/mix')
-  const drying = page.getByRole('region', { name: /^Waterings in/ })
-  const every = async () => Number((await drying.locator('.figure').innerText()).match(/[\d.]+/)?.[0] ?? 1)
-  const cool = await every()
-  await openGarden(page, '/demo/place')
-  await page.getByRole('combobox', { name: 'Climate like' }).click()
-  await page.getByRole('option', { name: 'High and dry' }).click()
-  await expect(page.getByText(/A lawn would use .* mm a day/)).toBeVisible()
-  await page.getByLabel('Days between waterings you can keep').fill('4')
-  await saved(page)
-  await openGarden(page, '/demo/jobs/peppers-27/mix')
-  expect(await every()).toBeLessThan(cool / 1.4)
-  await expect(drying).toContainText('below')
-  await expect(drying).toContainText('dries sooner than you can water')
-  await page.getByRole('link', { name: 'Containers' }).click()
-  await page.getByText('What the mix is held against').click()
-  await expect(page.getByText('you can water every 4 days')).toBeVisible()
-})
+test(
+  'a place makes the mix say how often it wants water, and a dry one oftener',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/mix')
+    const drying = page.getByRole('region', { name: /^Waterings in/ })
+    const every = async () => Number((await drying.locator('.figure').innerText()).match(/[\d.]+/)?.[0] ?? 1)
+    const cool = await every()
+    await openGarden(page, '/demo/place')
+    await page.getByRole('combobox', { name: 'Climate like' }).click()
+    await page.getByRole('option', { name: 'High and dry' }).click()
+    await expect(page.getByText(/A lawn would use .* mm a day/)).toBeVisible()
+    await page.getByLabel('Days between waterings you can keep').fill('4')
+    await saved(page)
+    await openGarden(page, '/demo/jobs/peppers-27/mix')
+    expect(await every()).toBeLessThan(cool / 1.4)
+    await expect(drying).toContainText('below')
+    await expect(drying).toContainText('dries sooner than you can water')
+    await page.getByRole('link', { name: 'Containers' }).click()
+    await page.getByText('What the mix is held against').click()
+    await expect(page.getByText('you can water every 4 days')).toBeVisible()
+  },
+)
 
 test(
   'a climate comes in from a file, or is told why not; figures nobody would believe are told in place',
