@@ -7,6 +7,8 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 import { ARROWS, elements } from './scripts/lib/arrows.mjs'
 
+/** What a page has and the core and the model must not ask for. */
+const PAGE = ['window', 'document', 'navigator', 'localStorage', 'indexedDB', 'fetch']
 /** What only the outer layers may know. */
 const INTERFACE = ['vue', 'vue-router', 'pinia', 'primevue*', '@vueuse/*', 'express']
 const STORAGE = ['localforage']
@@ -63,6 +65,8 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },
+  // Plain scripts have no compiler that knows.
+  { files: ['**/*.{js,mjs,cjs}'], rules: { 'no-unused-vars': 'error' } },
   {
     files: ['src/**/*.ts', 'src/**/*.vue'],
     ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
@@ -88,15 +92,7 @@ export default ts.config(
           message: 'A module keeps no state: make it an argument.',
         },
       ],
-      'no-restricted-globals': [
-        'error',
-        'window',
-        'document',
-        'navigator',
-        'localStorage',
-        'indexedDB',
-        'fetch',
-      ],
+      'no-restricted-globals': ['error', ...PAGE],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'Seed it from outside.' },
@@ -107,16 +103,7 @@ export default ts.config(
     files: ['src/core/**/*.ts'],
     ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
     rules: {
-      'no-restricted-globals': [
-        'error',
-        'window',
-        'document',
-        'navigator',
-        'localStorage',
-        'indexedDB',
-        'fetch',
-        'Date',
-      ],
+      'no-restricted-globals': ['error', ...PAGE, 'Date'],
     },
   },
   {

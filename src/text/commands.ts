@@ -43,7 +43,7 @@ const DONE: {
   'entry/remove': () => 'removing a line of the log',
   'photo/add': () => 'photo',
   'photo/remove': () => 'removing a photo',
-  'job/band': () => 'what it is held against',
+  'job/band': () => 'targets for this crop',
   'job/companions': () => 'crops',
   'job/archive': (command) => (command.archived ? 'putting the job away' : 'taking the job up again'),
   'job/judge': () => 'bed the mix is judged in',

@@ -1,7 +1,7 @@
 import type { Change } from './commands'
 import type { Garden } from './garden'
 
-/** Has any record that a file would change been edited since it was held against `lookedAt`? */
+/** Has any record that a file would change been edited since it was compared with `lookedAt`? */
 export const isStale = (
   { added, changed }: { added: readonly Change[]; changed: readonly Change[] },
   lookedAt: Garden,

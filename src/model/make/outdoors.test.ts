@@ -145,7 +145,7 @@ describe('money', () => {
       ),
       draws(150),
     )
-    expect(jobs).toBeGreaterThan(0.6 * cases(150))
+    expect(jobs).toBeGreaterThan((100 / 150) * cases(150))
   })
   test('is told for the litre, the bed and the pot, in the grower’s units', () => {
     const money = moneyOf(gardenOf(), list, [], [])

@@ -33,7 +33,7 @@ export interface BatchInHand {
 /** An acidifier every table has, for a mix that is too limy. */
 const ACIDIFIER = 'sulfur_elemental'
 
-/** The pH a job is limed to, or the middle of what it is held against. */
+/** The pH a job is limed to, or the middle of its target band. */
 const targetOf = (job: Job, { pH }: Pick<Bands, 'pH'>) =>
   job.lime.mode === 'toTarget' ? job.lime.target : (pH.low + pH.high) / 2
 
