@@ -19,7 +19,7 @@ test(
     await expect(drying).toContainText('below')
     await expect(drying).toContainText('dries sooner than you can water')
     await page.getByRole('link', { name: 'Containers' }).click()
-    await page.getByText('What the mix is held against').click()
+    await page.getByText('What the mix has to meet').click()
     await expect(page.getByText('you can water every 4 days')).toBeVisible()
   },
 )
@@ -56,7 +56,7 @@ test(
 
 test('bands say why, can be moved, and be left to the crop again', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/containers')
-  await page.getByText('What the mix is held against').click()
+  await page.getByText('What the mix has to meet').click()
   await expect(page.getByText('what sweet pepper likes').first()).toBeVisible()
   await page.getByLabel('Air after draining, from').fill('35')
   await expect(page.locator('.field').filter({ hasText: 'Air after draining, from' })).toContainText(
@@ -67,7 +67,7 @@ test('bands say why, can be moved, and be left to the crop again', { tag: '@long
   await page.getByRole('link', { name: 'Mix', exact: false }).first().click()
   await expect(page.getByRole('region', { name: 'Air after draining' })).toContainText('below')
   await page.getByRole('link', { name: 'Containers' }).click()
-  await page.getByText('What the mix is held against').click()
+  await page.getByText('What the mix has to meet').click()
   await page.getByRole('button', { name: 'Leave it to the crop' }).first().click()
   await expect(page.getByText('moved by you')).toBeHidden()
 })

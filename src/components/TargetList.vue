@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What the mix is held against: each band, why, and the grower's hand on it. */
+/** What the mix has to meet: each band, why, and the grower's hand on it. */
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Band } from '@/core/data'

@@ -68,7 +68,7 @@ export interface Evaluation {
   profile: ContainerProfile
   /** Depth of the mix, layers below it left out, cm. */
   mixDepth: number
-  /** The mix alone: what roots live in, and what bands are held against. */
+  /** The mix alone: what roots live in, and what bands are compared with. */
   mix: WaterBalance
   /** pH six weeks after mixing, with lime and dressings given, watered with pure water. */
   lime: LimePlan

@@ -12,7 +12,7 @@ import type { Crop } from '@/core/data'
 export const cropLikesText = (crop: Crop | undefined): string =>
   crop
     ? `Likes ${percentText(crop.airFilledPorosity.low)} to ${percentText(crop.airFilledPorosity.high)} air after draining, pH ${pHText(crop.pH.low)} to ${pHText(crop.pH.high)}, moisture: ${crop.moisture}.`
-    : 'Sets what the mix is held against. Without one: what most vegetables like.'
+    : 'Sets what the mix has to meet. Without one: what most vegetables like.'
 
 /** What the months of a place say of the one chosen; nothing where it suits or none is. Months 1 to 12. */
 export function monthText(planting: readonly number[], asked: number | null, cropName: string): string {

@@ -111,7 +111,7 @@ export const planInWorker = (
     remote.wateringPlan(task, request, told(onProgress)),
   )
 
-/** A garden file, read and held against the garden, beside the page. */
+/** A garden file, read and compared with the garden, beside the page. */
 export const previewInWorker = (
   file: Blob,
   garden: Garden,

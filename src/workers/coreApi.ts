@@ -97,7 +97,7 @@ export function makeCoreApi() {
       return run(task, findMoves(request), tell)
     },
     /**
-     * A garden file, read and held against a garden. What it would change is fetched afterwards with `nextChanges`,
+     * A garden file, read and compared with a garden. What it would change is fetched afterwards with `nextChanges`,
      * some at a time: all at once would hold up the page.
      */
     async previewFile(

@@ -28,7 +28,7 @@ export function useMoney(
     beds: computed(() =>
       q.value && job.value && isAlone.value ? bedCostRows(job.value, q.value, money.value.used) : [],
     ),
-    /** Bagged mixes with a price, as a choice; and the one it is held against. */
+    /** Bagged mixes with a price, as a choice; and the one it is compared with. */
     bags: computed(() =>
       priced.value.map((b) => ({
         value: b.id,

@@ -15,7 +15,7 @@ export interface ShelfMaterial {
   packLitres: Litres
 }
 
-/** What a mix is held against. Bands left out do not count. Fractions, pH, dS/m, kg/L. */
+/** What a mix has to meet. Bands left out do not count. Fractions, pH, dS/m, kg/L. */
 export interface FinderTargets {
   airFilledPorosity?: Band
   /** In a bed open to soil plant-available water, here and in the figures. */

@@ -1,5 +1,5 @@
 /**
- * What a mix is held against: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m
+ * What a mix has to meet: easily available water in containers, plant-available water on soil. Fractions, pH, dS/m
  * in the saturated extract, kg in one container, days.
  */
 export const TARGETS = [

@@ -656,7 +656,7 @@ describe('at the tub', () => {
     expect(check.add).toMatchObject({ dressingId: 'sulfur_elemental' })
     expect(phCheckText(check, 7.4, 'metric').text).toContain('sulfur')
   })
-  test('salts are held against what was expected and what the crop takes', () => {
+  test('salts are compared with what was expected and what the crop takes', () => {
     const check = saltCheck(bands, evaluation, 0.6)
     expect(check.expected).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
     expect(saltCheck(bands, evaluation, 6)).toMatchObject({ isTooMuch: true })

@@ -10,7 +10,7 @@ import { standingOf } from '@/core/judgement'
 import { AT_REST, evaluatePrepared, judgementsOf, type PreparedMix } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
 
-/** A mix to be held against others, in the bed of one job. */
+/** A mix to compare with others, in the bed of one job. */
 export interface Rival {
   id: string
   name: string

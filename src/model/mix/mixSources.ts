@@ -12,7 +12,7 @@ import { sameData } from '@/model/garden/same'
 import type { Bag, InnerMix, Job, Recipe } from '@/model/garden/schemas'
 import { starterRecipe, STARTERS } from './starterMixes'
 
-/** A whole mix that can be held against another or become a part of one. */
+/** A whole mix to compare with another or become a part of one. */
 export interface MixSource {
   id: string
   kind: 'bench' | 'version' | 'bag' | 'starter' | 'job'

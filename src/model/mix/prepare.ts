@@ -56,7 +56,7 @@ export const neededFor = ({ bed, tables }: Pick<MixQuestion, 'bed' | 'tables'>):
     cover: bed.cover?.thickness,
   })
 
-/** What the mix is held against, with the reasons, and where its crops disagree. */
+/** What the mix has to meet, with the reasons, and where its crops disagree. */
 export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targets =>
   targetsFor({
     soilless: mix && isSoilless(mix),

@@ -154,7 +154,7 @@ export const freshenedJob = (
 })
 
 /**
- * What to add to an old mix so that it meets what the next crop is held against: a question for the finder, the old
+ * What to add to an old mix so that it meets the targets of the next crop: a question for the finder, the old
  * mix always in it. `next` is the job it is for; the old mix is on the shelf. Errors: those of the finder's shelf.
  */
 export function freshenRequest(garden: Garden, next: Job, oldId: string): Outcome<FindRequest> {

@@ -43,7 +43,7 @@ const {
   dressings: bagDressings,
 } = useBags()
 
-/** Everything that can be held against the rest. */
+/** Everything that can be compared with the rest. */
 const all = computed(() => (job.value ? mixSources(garden.records, job.value) : []))
 const sourceOf = (id: string) => all.value.find((s) => s.id === id)
 /** Until somebody chooses: what is on the bench beside the two that suit this bed and crop best. */

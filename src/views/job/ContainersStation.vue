@@ -162,7 +162,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         <p v-for="line in advice" :key="line">{{ line }}</p>
       </template>
       <details v-if="targets" class="held">
-        <summary>What the mix is held against</summary>
+        <summary>What the mix has to meet</summary>
         <TargetList
           :targets="targets"
           :units="units"

@@ -111,7 +111,7 @@ async function openIt(c: Candidate) {
           <li v-for="w in way" :key="givenUpText(w)">{{ givenUpText(w) }}</li>
         </ul>
         <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
-        <p v-else-if="best" class="soft">With prices on the shelf, cost would be held against fit here.</p>
+        <p v-else-if="best" class="soft">With prices on the shelf, cost is compared with fit here.</p>
         <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
         <Button
           v-if="left > 0"
