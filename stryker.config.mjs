@@ -18,7 +18,7 @@ export default {
   incremental: true,
   incrementalFile: 'node_modules/.cache/open-bed/mutants.json',
   tempDirName: '.cache/stryker',
-  concurrency: 2,
+  concurrency: Number(process.env.CORES ?? 2),
   timeoutMS: 10_000,
   timeoutFactor: 3,
   reporters: ['json', 'progress-append-only'],

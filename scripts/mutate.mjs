@@ -1,7 +1,8 @@
 /**
- * npm run mutate [-- FOLDER … | --sample N]: would a wrong figure be noticed? Stryker changes the code of the core, the
- * model and storage in one place at a time and runs the tests that reach the place. A folder is tried whole, and only
- * what changed since the last time; without a folder a seeded sample of 400 places is tried (SEED=… takes another).
+ * npm run mutate [-- FOLDER … | --sample N | --each N]: would a wrong figure be noticed? Stryker changes the code of the
+ * core, the model and storage in one place at a time and runs the tests that reach the place. A folder is tried whole,
+ * and only what changed since the last time; without a folder a seeded sample of 400 places is tried, or with --each so
+ * many of every folder (SEED=… takes another).
  * Prints killed of tried by folder, and every survivor of a folder. Ends with 1 where less is killed than the floor.
  */
 import { readFileSync, writeFileSync } from 'node:fs'
@@ -14,9 +15,10 @@ import config from '../stryker.config.mjs'
 ensureInstalled()
 ensureFolder('test-results')
 const args = process.argv.slice(2)
-const at = args.indexOf('--sample')
-const wanted = at === -1 ? 400 : Number(args[at + 1])
-const folders = at === -1 ? args : []
+const numberAfter = (flag) => (args.includes(flag) ? Number(args[args.indexOf(flag) + 1]) : undefined)
+const each = numberAfter('--each')
+const wanted = numberAfter('--sample') ?? 400
+const folders = args.some((a) => a.startsWith('--')) ? [] : args
 /** Percent of the mutants of a folder that a test has to notice. */
 const FLOOR = 85
 /** Percent of a sample over all folders: below it the newer half has got worse. */
@@ -65,6 +67,13 @@ async function placesIn(files) {
   return [...byFile.values()].flatMap((list) => list.filter((p) => !list.some((q) => holds(p, q))))
 }
 
+/** The folder of core or model that a file belongs to, whatever lies below it; storage is one. */
+const subjectOf = (name) =>
+  dirname(name)
+    .split('/')
+    .slice(0, name.startsWith('src/storage') ? 2 : 3)
+    .join('/')
+
 async function toMutate() {
   if (folders.length > 0) {
     const ranges = folders.map((f) => (f.endsWith('.ts') ? f : `${f}/**/*.ts`))
@@ -74,7 +83,14 @@ async function toMutate() {
   const [, ...without] = config.mutate
   const files = globSync(config.mutate[0], { ignore: without.map((p) => p.slice(1)) })
   const places = await placesIn(files)
-  const picked = pick(places, wanted, Number(process.env.SEED ?? 20261124))
+  const seed = Number(process.env.SEED ?? 20261124)
+  const subjects = new Map()
+  for (const p of places)
+    subjects.set(subjectOf(p.fileName), [...(subjects.get(subjectOf(p.fileName)) ?? []), p])
+  const picked =
+    each === undefined
+      ? pick(places, wanted, seed)
+      : [...subjects.values()].flatMap((list) => pick(list, each, seed))
   console.log(`${places.length} places in ${files.length} files; ${picked.length} of them are tried.`)
   return { ranges: picked.map((p) => p.id), count: picked.reduce((sum, p) => sum + p.times, 0) }
 }
@@ -97,8 +113,8 @@ for (const [name, { mutants, source }] of Object.entries(report.files)) {
   for (const m of mutants) {
     const killed = m.status === 'Killed' || m.status === 'Timeout'
     if (!killed && m.status !== 'Survived' && m.status !== 'NoCoverage') continue
-    const row = byFolder.get(dirname(name)) ?? { killed: 0, tried: 0, survivors: [] }
-    byFolder.set(dirname(name), row)
+    const row = byFolder.get(subjectOf(name)) ?? { killed: 0, tried: 0, survivors: [] }
+    byFolder.set(subjectOf(name), row)
     row.tried++
     const { line } = m.location.start
     if (killed) row.killed++
@@ -114,10 +130,12 @@ for (const [folder, row] of [...byFolder].sort(([a], [b]) => (a < b ? -1 : 1))) 
   all.killed += row.killed
   all.tried += row.tried
   console.log(`${folder}: ${row.killed} of ${row.tried} killed (${share(row).toFixed(0)} %)`)
-  if (folders.length > 0)
+  if (folders.length > 0 || each !== undefined)
     for (const s of row.survivors) console.log(`  ${s.replaceAll('\n', ' ').slice(0, 160)}`)
 }
 console.log(`all: ${all.killed} of ${all.tried} killed (${share(all).toFixed(0)} %)`)
 const isBelow =
-  folders.length > 0 ? [...byFolder.values()].some((r) => share(r) < FLOOR) : share(all) < SAMPLE_FLOOR
+  folders.length > 0 || each !== undefined
+    ? [...byFolder.values()].some((r) => share(r) < FLOOR)
+    : share(all) < SAMPLE_FLOOR
 process.exit(isBelow ? 1 : 0)

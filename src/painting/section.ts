@@ -1,32 +1,4 @@
-import { shapeHeight, type Container } from '@/core/geometry'
-import type { Shape } from '@/core/geometry'
-
-/** Width of the section at a height, cm: seen from the long side, of a gutter from its end. */
-export function sectionWidth(shape: Shape, z: number): number {
-  const t = z / shapeHeight(shape)
-  switch (shape.kind) {
-    case 'roundPot':
-      return shape.baseDiameter + (shape.topDiameter - shape.baseDiameter) * t
-    case 'box':
-    case 'oval':
-      return shape.baseLength + (shape.topLength - shape.baseLength) * t
-    case 'fabricBag':
-      return shape.diameter * (1 + 4 * shape.bulge * t * (1 - t))
-    // Seen from its end, where its shape is.
-    case 'halfCylinder':
-      return 2 * Math.sqrt(Math.max(0, z * (shape.diameter - z)))
-    case 'polygonBed': {
-      const xs = shape.corners.map((c) => c.x)
-      return Math.max(...xs) - Math.min(...xs)
-    }
-    case 'mounded': {
-      const rim = shapeHeight(shape.body)
-      const width = sectionWidth(shape.body, Math.min(z, rim))
-      // The mound thins evenly in area, so its width goes with the root.
-      return z <= rim ? width : width * Math.sqrt(Math.max(0, 1 - (z - rim) / shape.moundHeight))
-    }
-  }
-}
+import { sectionWidth, shapeHeight, type Container } from '@/core/geometry'
 
 /** Where a container's section lies on the page, in px. */
 export interface SectionLayout {

@@ -33,7 +33,7 @@ import settingsV2 from './migrations/settings.v2.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
-import { MIGRATIONS } from './migrations'
+import { STEPS, withAdded } from './migrations'
 import { openGarden } from './openGarden'
 import { createSaver, type Conflict, type SaveStatus } from './saver'
 import { listSetAside, putAside, putBack } from './setAside'
@@ -73,7 +73,7 @@ describe('reading a record', () => {
         import: 'default',
       },
     )
-    const steps = Object.entries(MIGRATIONS).flatMap(([kind, of]) =>
+    const steps = Object.entries(STEPS).flatMap(([kind, of]) =>
       Object.keys(of).map((v) => `${kind}.v${v}`),
     )
     expect(
@@ -88,6 +88,13 @@ describe('reading a record', () => {
       const read = readEnvelope(alone ? kind : `${kind}/${id ?? materialId ?? dressingId}`, file)
       expect(read, name).toMatchObject({ ok: true, migrated: true })
     }
+  })
+  test('a version that only added something reads the one before as it is, and no other', () => {
+    const added = withAdded({ bed: { 1: () => 'changed' } }, { bed: [3], job: [2] })
+    expect(added.bed![2]!(job)).toBe(job)
+    expect(added.job![1]!(job)).toBe(job)
+    expect(added.bed![1]!(job)).toBe('changed')
+    expect(added.bed![3]).toBeUndefined()
   })
   test('gives back what was written', () => {
     expect(readEnvelope(KEY, stored())).toEqual({ ok: true, data: job, revision: 1, migrated: false })

@@ -6,19 +6,9 @@ import type { CropFit, Firmness, LayerKind } from '@/core/filling'
 import type { Reason, Target, TargetConflict } from '@/core/targets'
 import { LITRES } from '@/core/units'
 import { LIFT_LIMIT } from '@/core/weight'
-import type { BedSpec, DressingPlace, JobBed, Job, Layer, Place, VesselKind } from '@/model/garden/schemas'
+import type { BedSpec, DressingPlace, JobBed, Job, Layer, Place } from '@/model/garden/schemas'
+import { VESSEL_NAMES } from './vessels'
 import { lengthText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
-
-export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
-  roundPot: { one: 'Round pot', many: 'round pots', hint: 'pots, tubs, half-barrels' },
-  box: { one: 'Trough or box', many: 'troughs', hint: 'window boxes, planters' },
-  raisedBed: { one: 'Raised bed', many: 'raised beds', hint: 'frames on soil or paving' },
-  fabricBag: { one: 'Fabric bag', many: 'fabric bags', hint: 'felt and woven bags' },
-  oval: { one: 'Oval tub', many: 'oval tubs', hint: 'baths, oval planters' },
-  gutter: { one: 'Gutter or split barrel', many: 'gutters', hint: 'half a cylinder, lying' },
-  freeBed: { one: 'Bed of any outline', many: 'beds of free outline', hint: 'L, U, hexagon, your own' },
-  heapedBed: { one: 'Heaped bed', many: 'heaped beds', hint: 'mounded above its rim' },
-}
 
 export const WALL_NAMES: Record<BedSpec['wall'], string> = {
   plastic: 'Plastic',

@@ -1,3 +1,4 @@
+import { sizeName, sizeOf } from './vessels'
 import type { Note } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import type { FileProblem } from '@/storage/exportFile'
@@ -20,12 +21,6 @@ const FIELD_NAMES: Record<string, string> = {
   calciumCarbonateEquivalent: 'neutralizing value',
   weighedMillilitres: 'volume weighed',
   weighedGrams: 'weight of it',
-  topLength: 'length',
-  topWidth: 'width',
-  baseLength: 'length at the base',
-  baseWidth: 'width at the base',
-  length: 'length',
-  bulge: 'bulge',
   headspace: 'lip',
   sideHoles: 'side-hole height',
   count: 'number of containers',
@@ -55,7 +50,7 @@ const FIELD_NAMES: Record<string, string> = {
   bufferCapacity: 'hold on pH',
   electricalConductivity: 'salts',
 }
-const fieldName = (field: string) => FIELD_NAMES[field] ?? field
+const fieldName = (field: string) => FIELD_NAMES[field] ?? sizeName(field) ?? field
 
 /** Told as bare numbers. */
 const PLAIN = new Set([
@@ -88,13 +83,13 @@ const NOT_LENGTHS = new Set([
   'wanted',
   'settling',
   'limeGramsPerLitre',
-  'bulge',
 ])
 
 function amount(field: string, value: number, units: UnitSystem): string {
-  if (field === 'settling' || field === 'bulge' || field === 'share') return percentText(value)
+  if (field === 'settling' || field === 'share' || sizeOf(field) === 'share') return percentText(value)
   if (field === 'bagPrice') return value.toFixed(2)
   if (field === 'limeGramsPerLitre') return doseText(value, units)
+  if (sizeOf(field) === 'length') return lengthText(value, units)
   if (PLAIN.has(field) || !(field in FIELD_NAMES)) return plainNumber(value)
   return NOT_LENGTHS.has(field) ? volumeText(value, units) : lengthText(value, units)
 }

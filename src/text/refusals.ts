@@ -1,6 +1,7 @@
 import type { Refusal } from '@/model/garden/commands/refusal'
 import type { Stuck } from '@/storage/openGarden'
 import type { SaveFailure } from '@/storage/saver'
+import { BED_WORDS } from './bedFields'
 import type { Sentence } from './problems.en'
 
 /** What the fields of a record are called on the page. */
@@ -14,7 +15,6 @@ const FIELDS: Record<string, string> = {
   companionIds: 'list of other crops',
   fills: 'list of beds in this job',
   filled: 'list of beds in this job',
-  layers: 'list of layers under the mix',
   corners: 'outline',
   parts: 'list of parts',
   mixes: 'list of finished mixes',
@@ -51,10 +51,15 @@ const FIELDS: Record<string, string> = {
   share: 'share of the mix',
 }
 
+const NAMES: Record<string, string> = {
+  ...Object.fromEntries(Object.entries(BED_WORDS).map(([field, { name }]) => [field, name])),
+  ...FIELDS,
+}
+
 /** The innermost field of a path that has a name of its own. */
 const fieldOf = (path: readonly string[]) => {
-  const known = path.findLast((step) => step in FIELDS)
-  return known ? FIELDS[known]! : 'entry'
+  const known = path.findLast((step) => step in NAMES)
+  return known ? NAMES[known]! : 'entry'
 }
 
 /** Why a change was not taken, and what to do. */

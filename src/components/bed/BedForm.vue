@@ -2,19 +2,19 @@
 /** All that is asked about a bed. Sends changes of the whole; the core's verdict comes back by field. */
 import { computed } from 'vue'
 import { LONGEST_NAME } from '@/model/garden/limits'
-import { STANDINGS, WALLS, type BedSpec, type Vessel } from '@/model/garden/schemas'
+import type { BedSpec, Vessel } from '@/model/garden/schemas'
 import { baseOf, ofKind, OUTLETS, outletOf, type Outlet } from '@/model/garden/vessel'
-import { FIRMNESSES } from '@/core/filling/firmness'
+import { BED_WORDS } from '@/text/bedFields'
 import type { Choice } from '@/text/choices'
-import { FIRMNESS_NAMES, STANDING_NAMES, VESSEL_NAMES, WALL_NAMES } from '@/text/labels'
+import { VESSEL_NAMES } from '@/text/vessels'
 import type { Sentence } from '@/text/problems.en'
-import { CLOTH_OUTLET, OUTLET_NAMES } from '@/text/shapeFields'
+import { CLOTH_OUTLET, OUTLET_NAMES } from '@/text/vessels'
 import type { UnitSystem } from '@/text/units'
-import CheckField from '../field/CheckField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
 import LayerFields from './LayerFields.vue'
+import PlainFields from './PlainFields.vue'
 import ShapeFields from './ShapeFields.vue'
 import VesselKinds from './VesselKinds.vue'
 
@@ -36,15 +36,12 @@ const outlets = computed(() =>
   })),
 )
 const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(outlet) })
-const walls = WALLS.map((value) => ({ value, label: WALL_NAMES[value] }))
-const firmnesses = FIRMNESSES.map((value) => ({ value, label: FIRMNESS_NAMES[value].one }))
-const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value] }))
 </script>
 
 <template>
   <div class="form">
     <TextField
-      label="Name"
+      :label="BED_WORDS.name.label"
       :model-value="spec.name"
       :placeholder="VESSEL_NAMES[vessel.kind].one"
       :most="LONGEST_NAME"
@@ -86,40 +83,7 @@ const standings = STANDINGS.map((value) => ({ value, label: STANDING_NAMES[value
         hint="all alike"
         @update:model-value="setVessel({ count: $event })"
       />
-      <ChoiceField
-        label="Sides of"
-        :model-value="spec.wall"
-        :options="walls"
-        @update:model-value="$event && emit('change', { wall: $event })"
-      />
-      <ChoiceField
-        label="Stands on"
-        :model-value="spec.standing"
-        :options="standings"
-        @update:model-value="$event && emit('change', { standing: $event })"
-      />
-      <ChoiceField
-        label="The mix is put in"
-        :model-value="spec.firmness"
-        :options="firmnesses"
-        :hint="FIRMNESS_NAMES[spec.firmness].hint"
-        @update:model-value="$event && emit('change', { firmness: $event })"
-      />
-      <QuantityField
-        label="Root balls planted in it"
-        quantity="volume"
-        :units="units"
-        :problem="beside('rootBalls')"
-        :model-value="spec.rootBalls"
-        hint="roots with their own soil, in each"
-        @update:model-value="emit('change', { rootBalls: $event })"
-      />
-      <CheckField
-        class="beside-field"
-        label="Has to be lifted once filled"
-        :model-value="spec.carried"
-        @update:model-value="emit('change', { carried: $event })"
-      />
+      <PlainFields :spec="spec" :units="units" :beside="beside" @change="emit('change', $event)" />
     </div>
     <LayerFields
       :layers="spec.layers"

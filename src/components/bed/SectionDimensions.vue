@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Sizes written on the drawing of a bed. */
 import type { BedSpec } from '@/model/garden/schemas'
-import { BASE_WORDS } from '@/text/shapeFields'
+import { BASE_WORDS } from '@/text/vessels'
 import { lengthText, type UnitSystem } from '@/text/units'
 import type { SectionLayout } from '@/painting/section'
 import { insideMarks, widthText, type Levels } from './bedSection'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What kind of container or bed it is, one picture each. */
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
-import { VESSEL_NAMES } from '@/text/labels'
+import { VESSEL_NAMES } from '@/text/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const kind = defineModel<VesselKind>({ required: true })

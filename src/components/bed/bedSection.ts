@@ -1,9 +1,9 @@
-import { shapeHeight } from '@/core/geometry'
+import { sectionWidth, shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
 import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
 import { layerName } from '@/text/labels'
 import { lengthText, type UnitSystem } from '@/text/units'
-import { sectionWidth, type SectionLayout } from '../../painting/section'
+import type { SectionLayout } from '../../painting/section'
 
 type Layer = Lying & { from: number; to: number }
 

@@ -1,6 +1,5 @@
-import { heightForVolume, shapeHeight, type Shape } from '@/core/geometry'
+import { heightForVolume, sectionWidth, shapeHeight, type Shape } from '@/core/geometry'
 import type { Bed } from '@/model/garden/schemas'
-import { sectionWidth } from '../../painting/section'
 
 /** A bed longer than this is drawn in part, cm. */
 const LONGEST = 260
@@ -42,6 +41,14 @@ export function silhouetteOf(shape: Shape, headspace: number, scale: number): Si
     mix: [...filled.map(at(-1)), ...[...filled].reverse().map(at(1))].join(' '),
   }
 }
+
+/** A container in section, as large as it fits into a frame, px. */
+export const silhouetteIn = (
+  shape: Shape,
+  headspace: number,
+  frame: { width: number; height: number },
+): Silhouette =>
+  silhouetteOf(shape, headspace, Math.min(frame.width / widestOf(shape), frame.height / shapeHeight(shape)))
 
 /** A bucket of usual proportions that holds so many litres. */
 export function bucketSilhouette(litres: number, scale: number): Silhouette {

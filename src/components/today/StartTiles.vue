@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What a new job may fill: one press begins it. */
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
-import { VESSEL_NAMES } from '@/text/labels'
+import { VESSEL_NAMES } from '@/text/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const emit = defineEmits<{ start: [kind: VesselKind] }>()

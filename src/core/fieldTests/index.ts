@@ -1,7 +1,8 @@
-export { FIELD_TESTS, type FieldTest } from './names'
 export {
+  FIELD_TESTS,
   TEST_FIELDS,
   TEST_FIGURES,
+  type FieldTest,
   type FieldUnit,
   type Repeat,
   type TestField,

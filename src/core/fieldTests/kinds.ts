@@ -1,5 +1,3 @@
-import type { FieldTest } from './names'
-
 /** What a field of a test is told in; core units. */
 export type FieldUnit = 'pH' | 'dS/m' | 'C' | 'L' | 'mL' | 'kg' | 'g' | 'cm' | 'mm' | 's' | 'count' | 'grade'
 
@@ -29,8 +27,8 @@ const EXTRACT = [
   field('temperature', 'C', 0, 45, { optional: true, usual: 25 }),
 ]
 
-/** What is read in each test. Source: the tests themselves, common practice; ends are our assumption. */
-export const TEST_FIELDS: Record<FieldTest, readonly TestField[]> = {
+/** What is read in each test, in the order they are offered. Source: the tests themselves, common practice; ends are our assumption. */
+const FIELDS = {
   slurry: [...EXTRACT, field('saltsOfWater', 'dS/m', 0, 5, optional)],
   paste: EXTRACT,
   pourThrough: EXTRACT,
@@ -82,7 +80,12 @@ export const TEST_FIELDS: Record<FieldTest, readonly TestField[]> = {
     field('pan', 'g', 0, 20_000),
   ],
   jar: [field('sandTop', 'mm', 0.5, 500), field('siltTop', 'mm', 0.5, 500), field('top', 'mm', 1, 500)],
-}
+} as const satisfies Record<string, readonly TestField[]>
+
+/** Field tests a grower can do. */
+export type FieldTest = keyof typeof FIELDS
+export const FIELD_TESTS = Object.keys(FIELDS) as [FieldTest, ...FieldTest[]]
+export const TEST_FIELDS: Readonly<Record<FieldTest, readonly TestField[]>> = FIELDS
 
 /** What came out of a test, in core units. */
 export const TEST_FIGURES = [

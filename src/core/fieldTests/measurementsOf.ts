@@ -2,7 +2,7 @@ import type { Container } from '../geometry'
 import { ERRORS, type Measurement } from '../ranges/measurements'
 import type { Days } from '../units'
 import type { TestFigure } from './kinds'
-import type { FieldTest } from './names'
+import type { FieldTest } from './kinds'
 import type { Averaged } from './workOut'
 
 /** How a careful hand repeats it: one standard deviation, in the terms of `ERRORS`. Source: from memory. */

@@ -1,5 +1,5 @@
 import { TEST_FIELDS, type Repeat, type TestFigure } from './kinds'
-import type { FieldTest } from './names'
+import type { FieldTest } from './kinds'
 
 /** Why a test says nothing, as plain data: the field it lies in, or null. */
 export type TestProblem =

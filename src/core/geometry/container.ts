@@ -1,7 +1,9 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Litres, SquareCentimetres } from '../units'
-import { areaAt, openSurface } from './areaAt'
-import { shapeHeight, type Shape } from './shape'
+import { openSurface } from './areaAt'
+import { LARGEST_HEIGHT, sizesOf, type SizeRow } from './bodies'
+import { footprintOf } from './outline'
+import { bodyOf, shapeHeight, type Shape } from './shape'
 import { volumeBelow } from './volumeBelow'
 
 /** Texture of the ground under a bed that is open below. */
@@ -26,11 +28,6 @@ export interface Container {
   base: Base
 }
 
-/** Longest inside length believed without question, cm: beyond it a slip of the unit is likelier than a bed. */
-export const LARGEST_LENGTH = 5000
-/** Deepest inside height believed, cm. */
-export const LARGEST_HEIGHT = 300
-
 export interface ContainerVolumes {
   /** Height of mix above the base, cm. */
   mixHeight: Centimetres
@@ -46,40 +43,14 @@ export interface ContainerVolumes {
   reservoirVolume: Litres
 }
 
-/** The named lengths of a shape, for checking and for forms. */
-function lengths(shape: Shape): [field: string, value: number, limit: number][] {
-  switch (shape.kind) {
-    case 'roundPot':
-      return [
-        ['topDiameter', shape.topDiameter, LARGEST_LENGTH],
-        ['baseDiameter', shape.baseDiameter, LARGEST_LENGTH],
-        ['height', shape.height, LARGEST_HEIGHT],
-      ]
-    case 'box':
-    case 'oval':
-      return [
-        ['topLength', shape.topLength, LARGEST_LENGTH],
-        ['topWidth', shape.topWidth, LARGEST_LENGTH],
-        ['baseLength', shape.baseLength, LARGEST_LENGTH],
-        ['baseWidth', shape.baseWidth, LARGEST_LENGTH],
-        ['height', shape.height, LARGEST_HEIGHT],
-      ]
-    case 'fabricBag':
-      return [
-        ['diameter', shape.diameter, LARGEST_LENGTH],
-        ['height', shape.height, LARGEST_HEIGHT],
-      ]
-    case 'halfCylinder':
-      return [
-        ['length', shape.length, LARGEST_LENGTH],
-        ['diameter', shape.diameter, LARGEST_LENGTH],
-      ]
-    case 'polygonBed':
-      return [['height', shape.height, LARGEST_HEIGHT]]
-    case 'mounded':
-      return [...lengths(shape.body), ['moundHeight', shape.moundHeight, LARGEST_HEIGHT]]
-  }
-}
+const MOUND: SizeRow = { limit: LARGEST_HEIGHT, of: 'length', is: 'heaped' }
+/** The named sizes of a shape, its mound among them. */
+const sizesOfShape = (shape: Shape): ReturnType<typeof sizesOf> => [
+  ...sizesOf(bodyOf(shape)),
+  ...(shape.kind === 'mounded'
+    ? [['moundHeight', shape.moundHeight, MOUND] as [string, number, SizeRow]]
+    : []),
+]
 
 /** True where two straight edges of a closed outline cross away from their shared corner. */
 function outlineCrosses(corners: { x: number; y: number }[]): boolean {
@@ -97,18 +68,19 @@ function outlineCrosses(corners: { x: number; y: number }[]): boolean {
 
 /**
  * Is a container one that could stand in a garden? The first problem found, or the container itself.
- * Range: the limits of geometry, cm. Errors: a size that is none, too small or too large; an outline that crosses itself.
+ * Range: the limits of `BODIES`, cm.
+ * Errors: a size that is none, too small or too large; an outline that crosses itself.
  */
 export function checkContainer(container: Container): Outcome<Container> {
   const { shape, headspace, base } = container
-  for (const [field, value, limit] of lengths(shape)) {
+  for (const [field, value, { limit, of }] of sizesOfShape(shape)) {
     if (!Number.isFinite(value)) return fail({ code: 'not-a-number', field })
-    if (value <= 0) return fail({ code: 'size-not-positive', field, value })
+    if (of === 'share' ? value < 0 : value <= 0)
+      return fail({ code: of === 'share' ? 'size-negative' : 'size-not-positive', field, value })
     if (value > limit) return fail({ code: 'size-too-large', field, value, limit })
   }
-  if (shape.kind === 'fabricBag' && !(shape.bulge >= 0 && shape.bulge <= 0.5))
-    return fail({ code: 'size-too-large', field: 'bulge', value: shape.bulge, limit: 0.5 })
-  if (shape.kind === 'polygonBed' && (shape.corners.length < 3 || outlineCrosses(shape.corners)))
+  const body = bodyOf(shape)
+  if ('corners' in body && (body.corners.length < 3 || outlineCrosses(body.corners)))
     return fail({ code: 'outline-crosses-itself' })
   if (!Number.isFinite(headspace)) return fail({ code: 'not-a-number', field: 'headspace' })
   if (headspace < 0) return fail({ code: 'size-negative', field: 'headspace', value: headspace })
@@ -123,12 +95,13 @@ export function checkContainer(container: Container): Outcome<Container> {
   return succeed(container)
 }
 
-/** Is a pot or box wider at its base than at its top? */
-const isWiderBelow = (shape: Shape): boolean =>
-  shape.kind === 'roundPot'
-    ? shape.baseDiameter > shape.topDiameter
-    : (shape.kind === 'box' || shape.kind === 'oval') &&
-      (shape.baseLength > shape.topLength || shape.baseWidth > shape.topWidth)
+/** Is a shape wider at its base than at its top? */
+function isWiderBelow(shape: Shape): boolean {
+  const sizes: Record<string, number> = Object.fromEntries(
+    sizesOf(bodyOf(shape)).map(([key, cm]) => [key, cm]),
+  )
+  return Object.entries(sizes).some(([key, base]) => base > (sizes[key.replace(/^base/, 'top')] ?? base))
+}
 
 /**
  * What it takes to fill one container: heights, volumes and areas.
@@ -147,10 +120,7 @@ export function containerVolumes(container: Container): Outcome<ContainerVolumes
       mixVolume: volumeBelow(shape, mixHeight),
       rimVolume: volumeBelow(shape, height),
       surface: openSurface(shape, mixHeight),
-      footprint: Math.max(
-        areaAt(shape, 0),
-        shape.kind === 'halfCylinder' ? shape.length * shape.diameter : 0,
-      ),
+      footprint: footprintOf(shape),
       reservoirVolume: base.kind === 'sideHoles' ? volumeBelow(shape, base.height) : 0,
     },
     isWiderBelow(shape) ? { code: 'wider-below' } : null,

@@ -6,6 +6,7 @@ import { outsideCheck } from '../testing/outsideCheck'
 import { LITRES } from '../units'
 import {
   areaAt,
+  type Body,
   checkContainer,
   containerVolumes,
   heightForVolume,
@@ -18,7 +19,7 @@ import {
 } from '.'
 
 const pot: Shape = { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 }
-const box = (length: number, width: number, height: number): Shape => ({
+const box = (length: number, width: number, height: number): Body => ({
   kind: 'box',
   topLength: length,
   topWidth: width,

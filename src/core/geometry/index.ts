@@ -1,14 +1,33 @@
-export { areaAt, polygonArea } from './areaAt'
+export { areaAt } from './areaAt'
+export {
+  BODIES,
+  LARGEST_HEIGHT,
+  LARGEST_LENGTH,
+  polygonArea,
+  sizesOf,
+  withLengths,
+  type Body,
+  type BodyKind,
+  type BodySizes,
+  type SizeRow,
+} from './bodies'
 export {
   checkContainer,
   containerVolumes,
-  LARGEST_HEIGHT,
-  LARGEST_LENGTH,
   type Base,
   type Container,
   type ContainerVolumes,
   type SubsoilTexture,
 } from './container'
-export { shapeHeight, type Shape, type ShapeKind } from './shape'
+export { bodyOf, deeper, larger, rimHeight, shapeHeight, type Shape, type ShapeKind } from './shape'
 export { heightForVolume, volumeBelow, volumeBetween } from './volumeBelow'
-export { broadSide, footWidth, perimeterAt, surfaceSquareMetres, wallArea, widthsAt } from './outline'
+export {
+  broadSide,
+  footprintOf,
+  footWidth,
+  perimeterAt,
+  sectionWidth,
+  surfaceSquareMetres,
+  wallArea,
+  widthsAt,
+} from './outline'

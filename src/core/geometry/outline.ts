@@ -1,6 +1,7 @@
 import type { Centimetres, SquareCentimetres } from '../units'
-import { areaAt } from './areaAt'
-import { shapeHeight, type Shape } from './shape'
+import { areaAt, bodyWidths } from './areaAt'
+import { bodyRow } from './bodies'
+import { bodyOf, rimHeight, shapeHeight, type Shape } from './shape'
 
 /**
  * Longest and narrowest width of the inside at a height above the base, cm.
@@ -10,35 +11,26 @@ import { shapeHeight, type Shape } from './shape'
  * widthsAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // { long: 38, narrow: 38 }
  */
 export function widthsAt(shape: Shape, z: Centimetres): { long: Centimetres; narrow: Centimetres } {
-  const height = shapeHeight(shape)
-  const t = height > 0 ? Math.min(Math.max(z / height, 0), 1) : 0
-  const between = (from: number, to: number) => from + (to - from) * t
-  const pair = (a: number, b: number) => ({ long: Math.max(a, b), narrow: Math.min(a, b) })
-  switch (shape.kind) {
-    case 'roundPot':
-      return pair(
-        between(shape.baseDiameter, shape.topDiameter),
-        between(shape.baseDiameter, shape.topDiameter),
-      )
-    case 'box':
-    case 'oval':
-      return pair(between(shape.baseLength, shape.topLength), between(shape.baseWidth, shape.topWidth))
-    case 'fabricBag': {
-      const d = shape.diameter * (1 + 4 * shape.bulge * t * (1 - t))
-      return pair(d, d)
-    }
-    case 'halfCylinder':
-      return pair(shape.length, 2 * Math.sqrt(Math.max(0, z * (shape.diameter - z))))
-    case 'polygonBed': {
-      const span = (of: 'x' | 'y') => {
-        const all = shape.corners.map((c) => c[of])
-        return Math.max(...all) - Math.min(...all)
-      }
-      return pair(span('x'), span('y'))
-    }
-    case 'mounded':
-      return widthsAt(shape.body, Math.min(z, shapeHeight(shape.body)))
-  }
+  const [a, b] = bodyWidths(bodyOf(shape), Math.min(Math.max(z, 0), rimHeight(shape)))
+  return { long: Math.max(a, b), narrow: Math.min(a, b) }
+}
+
+/**
+ * Width that a section through the shape shows at a height, cm: along its length, or across where that shows more.
+ * A mound thins evenly in area, so its width goes with the root.
+ * Source: plane geometry. Range: heights from 0 to that of the shape.
+ *
+ * @example
+ * sectionWidth({ kind: 'halfCylinder', length: 100, diameter: 24 }, 12) // 24
+ */
+export function sectionWidth(shape: Shape, z: Centimetres): Centimetres {
+  const body = bodyOf(shape)
+  const rim = rimHeight(shape)
+  const [along, across] = bodyWidths(body, Math.min(z, rim))
+  const width = bodyRow(body).seen === 'along' ? along : across
+  return shape.kind === 'mounded' && z > rim
+    ? width * Math.sqrt(Math.max(0, 1 - (z - rim) / shape.moundHeight))
+    : width
 }
 
 /**
@@ -48,14 +40,11 @@ export function widthsAt(shape: Shape, z: Centimetres): { long: Centimetres; nar
  * perimeterAt({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 0) // 119.4
  */
 export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
-  if (shape.kind === 'mounded') return perimeterAt(shape.body, Math.min(z, shapeHeight(shape.body)))
-  if (shape.kind === 'polygonBed')
-    return shape.corners.reduce((sum, a, i) => {
-      const b = shape.corners[(i + 1) % shape.corners.length]!
-      return sum + Math.hypot(a.x - b.x, a.y - b.y)
-    }, 0)
+  const body = bodyOf(shape)
+  const { plan } = bodyRow(body)
+  if (typeof plan === 'object') return plan.around(body)
   const { long, narrow } = widthsAt(shape, z)
-  if (shape.kind === 'box' || shape.kind === 'halfCylinder') return 2 * (long + narrow)
+  if (plan === 'box') return 2 * (long + narrow)
   const [a, b] = [long / 2, narrow / 2]
   return Math.PI * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)))
 }
@@ -71,19 +60,15 @@ export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
  * wallArea({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 3537
  */
 export function wallArea(shape: Shape, to: Centimetres): SquareCentimetres {
-  if (shape.kind === 'halfCylinder') {
-    const r = shape.diameter / 2
-    const half = Math.acos(Math.max(-1, (r - Math.min(to, r)) / r))
-    return 2 * r * half * shape.length + 2 * areaOfSegment(r, half)
-  }
-  if (shape.kind === 'mounded') return wallArea(shape.body, Math.min(to, shapeHeight(shape.body)))
+  const body = bodyOf(shape)
+  const closed = bodyRow(body).wall
+  const top = Math.min(to, rimHeight(shape))
+  if (closed) return closed(body, top)
   const slices = 64
-  const top = Math.min(to, shapeHeight(shape))
   let sum = 0
-  for (let i = 0; i < slices; i++) sum += perimeterAt(shape, ((i + 0.5) / slices) * top)
+  for (let i = 0; i < slices; i++) sum += perimeterAt(body, ((i + 0.5) / slices) * top)
   return (sum * top) / slices
 }
-const areaOfSegment = (r: Centimetres, half: number) => r * r * (half - Math.sin(half) * Math.cos(half))
 
 /**
  * Narrowest width a container stands on, cm. A lying half-cylinder is taken to stand in a cradle as wide as itself.
@@ -92,8 +77,23 @@ const areaOfSegment = (r: Centimetres, half: number) => r * r * (half - Math.sin
  * @example
  * footWidth({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 38
  */
-export const footWidth = (shape: Shape): Centimetres =>
-  shape.kind === 'halfCylinder' ? Math.min(shape.length, shape.diameter) : widthsAt(shape, 0).narrow
+export function footWidth(shape: Shape): Centimetres {
+  const body = bodyOf(shape)
+  return Math.min(...(bodyRow(body).cradle?.(body) ?? bodyWidths(body, 0)))
+}
+
+/**
+ * Ground or floor a container takes, cm2: its base, or the cradle it stands in.
+ * Source: plane geometry.
+ *
+ * @example
+ * footprintOf({ kind: 'halfCylinder', length: 100, diameter: 24 }) // 2400
+ */
+export function footprintOf(shape: Shape): SquareCentimetres {
+  const body = bodyOf(shape)
+  const [along, across] = bodyRow(body).cradle?.(body) ?? [0, 0]
+  return Math.max(areaAt(body, 0), along * across)
+}
 
 /**
  * Area the wind sees of the container's broad side, cm2: mean long width times height.

@@ -1,40 +1,33 @@
 import type { Centimetres } from '../units'
+import { bodyRow, withLengths, type Body } from './bodies'
 
 /**
- * Inside of a container or bed, all lengths in cm, heights measured up from the inside of the base.
- * Mixes are held by one of these; `areaAt` and `volumeBelow` are all the rest of the core needs to know.
+ * Inside of a container or bed, all lengths in cm, heights measured up from the inside of the base: sides of one of
+ * the shapes of `BODIES`, or such sides filled above the rim, where the dome thins evenly in area up to its top.
+ * `areaAt` and `volumeBelow` are all the rest of the core needs to know.
  */
-export type Shape =
-  /** Round pot, tub or half-barrel with straight sides: a cone cut twice. */
-  | { kind: 'roundPot'; topDiameter: Centimetres; baseDiameter: Centimetres; height: Centimetres }
-  /** Box, trough, window box or raised bed, straight or tapered. */
-  | {
-      kind: 'box'
-      topLength: Centimetres
-      topWidth: Centimetres
-      baseLength: Centimetres
-      baseWidth: Centimetres
-      height: Centimetres
-    }
-  /** Tapered oval tub. */
-  | {
-      kind: 'oval'
-      topLength: Centimetres
-      topWidth: Centimetres
-      baseLength: Centimetres
-      baseWidth: Centimetres
-      height: Centimetres
-    }
-  /** Fabric bag: `diameter` at top and base, belly wider by `bulge` (fraction of the diameter) halfway up. */
-  | { kind: 'fabricBag'; diameter: Centimetres; height: Centimetres; bulge: number }
-  /** Half a cylinder lying down: a gutter or a split barrel. Its height is half its diameter. */
-  | { kind: 'halfCylinder'; length: Centimetres; diameter: Centimetres }
-  /** Straight-sided bed of any outline, corners in order. */
-  | { kind: 'polygonBed'; corners: { x: Centimetres; y: Centimetres }[]; height: Centimetres }
-  /** Any of the above filled above the rim: the dome thins evenly in area from the rim to its top. */
-  | { kind: 'mounded'; body: Shape; moundHeight: Centimetres }
+export type Shape = Body | Mounded
+export interface Mounded {
+  kind: 'mounded'
+  body: Body
+  moundHeight: Centimetres
+}
 
 export type ShapeKind = Shape['kind']
+
+/** The shape that has the sides: of a heap the one under its mound. */
+export const bodyOf = (shape: Shape): Body => (shape.kind === 'mounded' ? shape.body : shape)
+
+/**
+ * Height of the sides, cm; a mound rises above it.
+ *
+ * @example
+ * rimHeight({ kind: 'mounded', body: { kind: 'halfCylinder', length: 100, diameter: 24 }, moundHeight: 5 }) // 12
+ */
+export const rimHeight = (shape: Shape): Centimetres => {
+  const body = bodyOf(shape)
+  return bodyRow(body).height(body)
+}
 
 /**
  * Height of the inside, cm, mound included.
@@ -42,8 +35,31 @@ export type ShapeKind = Shape['kind']
  * @example
  * shapeHeight({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }) // 32
  */
-export function shapeHeight(shape: Shape): Centimetres {
-  if (shape.kind === 'halfCylinder') return shape.diameter / 2
-  if (shape.kind === 'mounded') return shapeHeight(shape.body) + shape.moundHeight
-  return shape.height
+export const shapeHeight = (shape: Shape): Centimetres =>
+  rimHeight(shape) + (shape.kind === 'mounded' ? shape.moundHeight : 0)
+
+/**
+ * A shape with every length so many times as long.
+ *
+ * @example
+ * larger({ kind: 'halfCylinder', length: 100, diameter: 24 }, 1.5)
+ * // { kind: 'halfCylinder', length: 150, diameter: 36 }
+ */
+export function larger(shape: Shape, by: number): Shape {
+  if (shape.kind === 'mounded')
+    return { ...shape, body: withLengths(shape.body, (cm) => cm * by), moundHeight: shape.moundHeight * by }
+  return withLengths(shape, (cm) => cm * by)
+}
+
+/**
+ * A shape with sides so many times as deep; a mound stays as high.
+ *
+ * @example
+ * deeper({ kind: 'halfCylinder', length: 100, diameter: 24 }, 1.5)
+ * // { kind: 'halfCylinder', length: 100, diameter: 36 }
+ */
+export function deeper(shape: Shape, by: number): Shape {
+  if (shape.kind === 'mounded') return { ...shape, body: deeper(shape.body, by) as Body }
+  const own = bodyRow(shape).deeper
+  return own ? own(shape, by) : ({ ...shape, height: bodyRow(shape).height(shape) * by } as Body)
 }

@@ -1,6 +1,7 @@
 import { CM3_PER_LITRE, type Centimetres, type Litres } from '../units'
 import { areaAt } from './areaAt'
-import { shapeHeight, type Shape } from './shape'
+import { bodyRow } from './bodies'
+import { rimHeight, shapeHeight, type Shape } from './shape'
 
 // Three-point Gauss-Legendre: exact for polynomials to the fifth degree.
 const GAUSS: readonly (readonly [number, number])[] = [
@@ -14,8 +15,8 @@ const GAUSS: readonly (readonly [number, number])[] = [
  *
  * Unit: litres. Range: heights are held within 0 and the shape's height.
  * Every straight or bulging side gives an area of at most the fourth degree in height, for which the
- * three-point rule is exact (for tapered boxes it equals the prismatoid rule); the lying half-cylinder has a
- * closed form, V = L (R^2 acos((R - z)/R) - (R - z) sqrt(2 R z - z^2)).
+ * three-point rule is exact (for tapered boxes it equals the prismatoid rule); a shape of another kind brings a
+ * closed form, as the lying half-cylinder does: V = L (R^2 acos((R - z)/R) - (R - z) sqrt(2 R z - z^2)).
  * Source: plane geometry; Abramowitz & Stegun 1964, 25.4.30 for the rule.
  *
  * @example
@@ -24,18 +25,14 @@ const GAUSS: readonly (readonly [number, number])[] = [
 export function volumeBelow(shape: Shape, z: Centimetres): Litres {
   const top = Math.min(Math.max(z, 0), shapeHeight(shape))
   if (shape.kind === 'mounded') {
-    const rim = shapeHeight(shape.body)
+    const rim = rimHeight(shape)
     const above = top - rim
     const body = volumeBelow(shape.body, Math.min(top, rim))
     if (above <= 0) return body
     return body + (areaAt(shape.body, rim) * (above - above ** 2 / (2 * shape.moundHeight))) / CM3_PER_LITRE
   }
-  if (shape.kind === 'halfCylinder') {
-    const r = shape.diameter / 2
-    const segment =
-      r * r * Math.acos((r - top) / r) - (r - top) * Math.sqrt(Math.max(0, 2 * r * top - top * top))
-    return (shape.length * segment) / CM3_PER_LITRE
-  }
+  const closed = bodyRow(shape).volume
+  if (closed) return closed(shape, top)
   const half = top / 2
   return GAUSS.reduce((sum, [x, w]) => sum + w * areaAt(shape, half + half * x), 0) * (half / CM3_PER_LITRE)
 }

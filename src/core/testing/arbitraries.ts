@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { MATERIALS, materialById } from '../data'
-import type { Container, Shape } from '../geometry'
+import { BODIES, shapeHeight, type Body, type Container, type SizeRow } from '../geometry'
 import { prepareMaterial, type BlendPart, type PreparedMaterial } from '../mixing'
 
 const prepared = new Map<string, PreparedMaterial>()
@@ -23,43 +23,25 @@ export const parts = (amounts: Record<string, number>): BlendPart[] =>
 
 const size = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
-export const anyShape: fc.Arbitrary<Shape> = fc.oneof(
-  fc.record({
-    kind: fc.constant('roundPot' as const),
-    topDiameter: size(5, 120),
-    baseDiameter: size(5, 120),
-    height: size(4, 100),
-  }),
-  fc.record({
-    kind: fc.constant('box' as const),
-    topLength: size(10, 400),
-    topWidth: size(8, 150),
-    baseLength: size(10, 400),
-    baseWidth: size(8, 150),
-    height: size(4, 100),
-  }),
-  fc.record({
-    kind: fc.constant('oval' as const),
-    topLength: size(10, 200),
-    topWidth: size(8, 150),
-    baseLength: size(10, 200),
-    baseWidth: size(8, 150),
-    height: size(4, 100),
-  }),
-  fc.record({
-    kind: fc.constant('fabricBag' as const),
-    diameter: size(10, 150),
-    height: size(10, 80),
-    bulge: size(0, 0.3),
-  }),
-  fc.record({ kind: fc.constant('halfCylinder' as const), length: size(20, 300), diameter: size(10, 100) }),
+/** A size of a shape, cm, within what gardens have; a share of a length is small. */
+const anySize = ({ of, is }: SizeRow) =>
+  of === 'share' ? size(0, 0.3) : is === 'height' ? size(4, 100) : size(10, 300)
+
+/** Every shape that its sizes say whole: an outline of corners is tried by itself. */
+export const anyShape: fc.Arbitrary<Body> = fc.oneof(
+  ...Object.entries(BODIES)
+    .filter(([kind]) => kind !== 'polygonBed')
+    .map(([kind, { sizes }]) =>
+      fc
+        .record(Object.fromEntries(Object.entries(sizes).map(([key, row]) => [key, anySize(row)])))
+        .map((drawn) => ({ kind, ...drawn }) as unknown as Body),
+    ),
 )
 
 /** Base-drained containers with a lip of a tenth of their height. */
 export const anyContainer: fc.Arbitrary<Container> = anyShape.map((shape) => ({
   shape,
-  headspace:
-    0.1 * (shape.kind === 'halfCylinder' ? shape.diameter / 2 : 'height' in shape ? shape.height : 0),
+  headspace: 0.1 * shapeHeight(shape),
   base: { kind: 'drainHoles' },
 }))
 

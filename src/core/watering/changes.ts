@@ -1,7 +1,7 @@
 import { coverSaving } from '../climate'
 import { materialById } from '../data'
 import type { MixInContainer } from '../evaluate'
-import { areaAt, type Container, type Shape } from '../geometry'
+import { areaAt, larger, type Container, type Shape } from '../geometry'
 import { preparedMaterial } from '../mixing'
 import type { Below } from '../water/moving'
 import type { Plant } from './problem'
@@ -34,21 +34,6 @@ export const usualSaucer = (shape: Shape): Extract<Below, { kind: 'saucer' }> =>
   area: USUAL_SAUCER.share * areaAt(shape, 0),
   depth: USUAL_SAUCER.depth,
 })
-
-/** A shape larger by a factor in every length. */
-function larger(shape: Shape, by: number): Shape {
-  if (shape.kind === 'polygonBed')
-    return {
-      ...shape,
-      corners: shape.corners.map((c) => ({ x: c.x * by, y: c.y * by })),
-      height: shape.height * by,
-    }
-  if (shape.kind === 'mounded')
-    return { ...shape, body: larger(shape.body, by), moundHeight: shape.moundHeight * by }
-  return Object.fromEntries(
-    Object.entries(shape).map(([k, v]) => [k, typeof v === 'number' && k !== 'bulge' ? v * by : v]),
-  ) as unknown as Shape
-}
 
 /** A plant whose mix gives off so many times as much from its surface. */
 const withSurface = (plant: Plant, by: number): Plant => ({

@@ -1,3 +1,4 @@
+import { specOf } from './schemas/bedFields'
 import type { Container } from '@/core/geometry'
 import type {
   AnyData,
@@ -145,12 +146,6 @@ export const liveJob = (garden: Garden, job: Job): Job => ({
   }),
 })
 
-/** A bed without what belongs to the list. */
-export function specOf(bed: Bed): JobBed['spec'] {
-  const { name, vessel, wall, standing, layers, cover, firmness, rootBalls, carried } = bed
-  return { name, vessel, wall, standing, layers, cover, firmness, rootBalls, carried }
-}
-
 /** A vessel as the core knows it. */
 export const containerOf = ({ shape, headspace, base }: Vessel): Container => ({ shape, headspace, base })
 
@@ -180,3 +175,5 @@ export {
   startingPlace,
   startingSpec,
 } from './starting'
+
+export { specOf }

@@ -1,5 +1,7 @@
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
-import { CM_PER_FOOT, CM_PER_INCH, LITRES } from '@/core/units'
+import { startingSpec } from './schemas/bedFields'
+import type { VesselKind } from './vesselKinds'
+import { LITRES } from '@/core/units'
 import type {
   Bag,
   Bed,
@@ -10,110 +12,7 @@ import type {
   OwnMaterialRecord,
   Place,
   Settings,
-  Vessel,
-  VesselKind,
 } from './schemas'
-
-const VESSELS: Record<VesselKind, Omit<Vessel, 'kind' | 'count'>> = {
-  roundPot: {
-    shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 },
-    headspace: 3,
-    base: { kind: 'drainHoles' },
-  },
-  box: {
-    shape: { kind: 'box', topLength: 80, topWidth: 20, baseLength: 76, baseWidth: 16, height: 18 },
-    headspace: 2.5,
-    base: { kind: 'drainHoles' },
-  },
-  raisedBed: {
-    shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 30 },
-    headspace: 4,
-    base: { kind: 'onSoil', texture: 'loam' },
-  },
-  fabricBag: {
-    shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
-    headspace: 3,
-    base: { kind: 'drainHoles' },
-  },
-  oval: {
-    shape: { kind: 'oval', topLength: 70, topWidth: 45, baseLength: 60, baseWidth: 36, height: 35 },
-    headspace: 3,
-    base: { kind: 'drainHoles' },
-  },
-  gutter: {
-    shape: { kind: 'halfCylinder', length: 100, diameter: 24 },
-    headspace: 2,
-    base: { kind: 'drainHoles' },
-  },
-  freeBed: {
-    shape: {
-      kind: 'polygonBed',
-      corners: [
-        { x: 0, y: 0 },
-        { x: 240, y: 0 },
-        { x: 240, y: 100 },
-        { x: 100, y: 100 },
-        { x: 100, y: 240 },
-        { x: 0, y: 240 },
-      ],
-      height: 35,
-    },
-    headspace: 4,
-    base: { kind: 'onSoil', texture: 'loam' },
-  },
-  heapedBed: {
-    shape: {
-      kind: 'mounded',
-      body: { kind: 'box', topLength: 200, topWidth: 80, baseLength: 200, baseWidth: 80, height: 20 },
-      moundHeight: 12,
-    },
-    headspace: 0,
-    base: { kind: 'onSoil', texture: 'loam' },
-  },
-}
-
-/** From this length on sizes are made to the half foot, below to the half inch, cm. */
-const LONG = 60
-const STEP_SHORT = CM_PER_INCH / 2
-const STEP_LONG = CM_PER_FOOT / 2
-/** A length nobody measured, round in inches or half feet. Nought stays nought. */
-const roundInInches = (cm: number) => {
-  const step = cm >= LONG ? STEP_LONG : STEP_SHORT
-  return cm > 0 ? Math.max(step, Math.round(cm / step) * step) : 0
-}
-/** Every length of a shape, round in inches; a share, as the bulge of a bag is, stays as it is. */
-function inInches<T>(of: T, key = ''): T {
-  if (typeof of === 'number') return (key === 'bulge' ? of : roundInInches(of)) as T
-  if (Array.isArray(of)) return of.map((x: unknown) => inInches(x)) as T
-  if (of === null || typeof of !== 'object') return of
-  return Object.fromEntries(Object.entries(of).map(([k, v]) => [k, inInches(v, k)])) as T
-}
-
-/** A sensible container to begin with, of a size many growers own, round in their own measures. */
-export function startingVessel(kind: VesselKind, units: Settings['units'] = 'metric'): Vessel {
-  const vessel = structuredClone(VESSELS[kind])
-  return { kind, ...(units === 'us' ? inInches(vessel) : vessel), count: 1 }
-}
-
-const WALL: Partial<Record<VesselKind, BedSpec['wall']>> = {
-  raisedBed: 'timber',
-  fabricBag: 'fabric',
-  freeBed: 'timber',
-  heapedBed: 'timber',
-}
-
-/** All that is asked about a bed, at its usual answer. */
-export const startingSpec = (kind: VesselKind, units?: Settings['units']): BedSpec => ({
-  name: '',
-  vessel: startingVessel(kind, units),
-  wall: WALL[kind] ?? 'plastic',
-  standing: 'ground',
-  layers: [],
-  cover: null,
-  firmness: 'loose',
-  rootBalls: 0,
-  carried: false,
-})
 
 export const startingBed = (
   id: string,
@@ -125,6 +24,9 @@ export const startingBed = (
   createdAt,
   ...startingSpec(kind, units),
 })
+
+export { startingSpec } from './schemas/bedFields'
+export { startingVessel } from './startingVessel'
 
 /** A bed of the list, or a container described in the job alone, to be filled whole. */
 export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null): JobBed => ({

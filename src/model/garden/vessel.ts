@@ -1,11 +1,11 @@
+import { bodyOf as sidesOf, type Body } from '@/core/geometry'
 import { TRADE_SIZES } from '@/core/filling/tradeSizes'
-import type { BedSpec, Vessel, VesselKind, Settings } from './schemas'
-import { startingVessel } from './starting'
+import type { BedSpec, Vessel, Settings } from './schemas'
+import { startingVessel } from './startingVessel'
+import { vesselRow, type VesselKind } from './vesselKinds'
 
 /** The shape that has the sides: of a heaped bed the one under its mound. */
-export type Body = Exclude<Vessel['shape'], { kind: 'mounded' }>
-export const bodyOf = ({ shape }: Pick<Vessel, 'shape'>): Body =>
-  shape.kind === 'mounded' ? shape.body : shape
+export const bodyOf = ({ shape }: Pick<Vessel, 'shape'>): Body => sidesOf(shape)
 
 /** The same vessel with another body. */
 export const withBody = (vessel: Vessel, body: Body): Vessel => ({
@@ -15,7 +15,7 @@ export const withBody = (vessel: Vessel, body: Body): Vessel => ({
 
 /** Beds built of boards have straight sides: the base follows the top. */
 export const hasStraightSides = ({ kind }: Pick<Vessel, 'kind'>): boolean =>
-  kind === 'raisedBed' || kind === 'heapedBed'
+  vesselRow(kind).hasStraightSides ?? false
 
 /** The same body with one length changed, cm. While sides are straight the base follows the top. */
 export function withLength(body: Body, key: string, value: number, straight: boolean): Body {
@@ -33,7 +33,8 @@ export function ofKind(
 ): Partial<BedSpec> {
   return {
     vessel: { ...startingVessel(kind, units), count: vessel.count },
-    wall: kind === 'fabricBag' ? 'fabric' : wall === 'fabric' ? 'plastic' : wall,
+    // Only cloth comes and goes with the shape.
+    wall: vesselRow(kind).wall === 'fabric' ? 'fabric' : wall === 'fabric' ? 'plastic' : wall,
   }
 }
 

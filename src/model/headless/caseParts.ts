@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { containerSchemas, dressingPlaceSchemas } from '@/model/garden/shapes'
+import { BED_FIELDS, type CaseSchema } from '../garden/schemas/bedFields'
 import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES, MATERIAL_PROPERTIES } from '../../core/data/types'
 
 /** What the cases of the headless door are put together from. All sizes in the core's units. */
@@ -13,6 +14,12 @@ export const band = z
   .strictObject({ low: z.number(), high: z.number() })
   .refine((b) => b.low <= b.high, 'low is above high')
 export const described = <T extends z.ZodType>(schema: T, text: string): T => schema.describe(text) as T
+
+/** A field of a bed as a case takes it, by its row. */
+export const bedField = <F extends 'firmness' | 'rootBalls'>(field: F) => {
+  const { schema, says } = BED_FIELDS[field].inCase!
+  return { [field]: described<z.ZodType>(schema, says) } as Record<F, CaseSchema<F>>
+}
 
 const { shape, base } = containerSchemas(z.strictObject)
 

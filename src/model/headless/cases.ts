@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { ELEMENTS } from '../../core/data/types'
-import { FIRMNESSES } from '@/core/filling/firmness'
 import {
   band,
+  bedField,
   containerSchema,
   described,
   doseSchema,
@@ -28,10 +28,7 @@ const evaluateCase = z.strictObject({
     .array(z.strictObject({ thickness: z.number(), mix: linesSchema }))
     .max(10)
     .optional(),
-  firmness: described(
-    z.enum(FIRMNESSES).default('loose'),
-    'How the mix is put in: firmed and pressed, more goes in and air goes out.',
-  ),
+  ...bedField('firmness'),
   cover: described(
     z.strictObject({ material: id, thickness: positive }).optional(),
     'What lies on the mix, cm thick: it keeps back water of the bare surface and adds weight.',
@@ -155,7 +152,7 @@ const volumeCase = z.strictObject({
         name: z.string().max(120).optional(),
         container: containerSchema,
         count: z.number().default(1),
-        rootBalls: described(z.number().min(0).default(0), 'Litres of roots planted with each.'),
+        ...bedField('rootBalls'),
       }),
     )
     .min(1)

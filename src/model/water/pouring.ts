@@ -1,7 +1,7 @@
 import { coverSaving } from '@/core/climate'
 import { materialById } from '@/core/data'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
-import type { Container, Shape } from '@/core/geometry'
+import { deeper, type Container, type Shape } from '@/core/geometry'
 import { preparedMaterial } from '@/core/mixing'
 import type { Litres } from '@/core/units'
 import { dryingLimits } from '@/core/water'
@@ -58,16 +58,10 @@ const SHALLOWER = 0.5
 const SURFACE_SHARE = 0.2
 
 /** A container so many times as deep. */
-function asDeep(container: Container, by: number): Container {
-  const { shape } = container
-  const stretched = (of: Shape): Shape => {
-    if (of.kind === 'mounded') return { ...of, body: stretched(of.body) }
-    return of.kind === 'halfCylinder'
-      ? { ...of, diameter: of.diameter * by }
-      : { ...of, height: of.height * by }
-  }
-  return { ...container, shape: stretched(shape) }
-}
+const asDeep = (container: Container, by: number): Container => ({
+  ...container,
+  shape: deeper(container.shape, by),
+})
 
 /** Pourings of so many days. `surface` in cm2, for the rain. */
 function pulsesOf(

@@ -14,7 +14,7 @@ import { recordV4 } from './record.v4'
 import { settingsV2 } from './settings.v2'
 import { settingsV3 } from './settings.v3'
 import { shelfV2 } from './shelf.v2'
-import type { Kind } from '@/model/garden/schemas'
+import { ONLY_ADDED, type Kind } from '@/model/garden/schemas'
 
 /** Takes data of one version to the next. Pure; throws with a sentence where the data cannot be taken over. */
 export type Migration = (data: unknown) => unknown
@@ -22,8 +22,8 @@ export type Migration = (data: unknown) => unknown
 /** For each kind, the step that leaves each version: `{ job: { 1: toVersion2 } }`. */
 export type MigrationTable = Partial<Record<Kind, Record<number, Migration>>>
 
-/** A new version gets its step here, a saved old file beside it and a test that reads that file. */
-export const MIGRATIONS: MigrationTable = {
+/** A new version that changes what was there gets its step here and a saved old file beside it. */
+export const STEPS: MigrationTable = {
   dressingPack: { 1: dressingPackV2 },
   job: { 1: jobV2, 2: jobV3, 3: jobV4, 4: jobV5, 5: jobV6, 6: jobV7, 7: jobV8 },
   material: { 1: materialV2 },
@@ -32,3 +32,14 @@ export const MIGRATIONS: MigrationTable = {
   settings: { 1: settingsV2, 2: settingsV3 },
   shelf: { 1: shelfV2 },
 }
+
+/** The steps, and for each version that only added something one that leaves the data as they are. */
+export function withAdded(steps: MigrationTable, added: typeof ONLY_ADDED): MigrationTable {
+  const asItIs: Migration = (data) => data
+  const all = { ...steps }
+  for (const [kind, versions] of Object.entries(added) as [Kind, readonly number[]][])
+    all[kind] = { ...all[kind], ...Object.fromEntries(versions.map((v) => [v - 1, asItIs])) }
+  return all
+}
+
+export const MIGRATIONS = withAdded(STEPS, ONLY_ADDED)

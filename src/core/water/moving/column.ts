@@ -1,4 +1,4 @@
-import { areaAt, shapeHeight, volumeBelow, type Container, type Shape } from '../../geometry'
+import { areaAt, rimHeight, shapeHeight, volumeBelow, type Container, type Shape } from '../../geometry'
 import type { Centimetres, SquareCentimetres } from '../../units'
 import { SUBSOIL_TENSION } from '../containerProfile'
 import { HydraulicTable, type Hydraulics } from './hydraulics'
@@ -79,7 +79,7 @@ function outletOf({ base }: Container): number {
  */
 export function columnOf(container: Container, layers: readonly MovingLayer[], cellsWanted: number): Column {
   const { shape } = container
-  const rim = shape.kind === 'mounded' ? shapeHeight(shape.body) : shapeHeight(shape)
+  const rim = rimHeight(shape)
   const { area, top: whole } = levelled(shape, rim)
   const mixHeight = whole - container.headspace
   const stretch = mixHeight / (shapeHeight(shape) - container.headspace)

@@ -1,5 +1,6 @@
 import { jobKey, jobsOf, type Garden } from '../garden'
 import type { BedSpec, Job } from '../schemas'
+import { BED_FIELDS, BED_FIELD_NAMES } from '../schemas/bedFields'
 import type { Change, Command } from './command'
 
 /** Mark on a measure that is in: which batch, which material. */
@@ -22,7 +23,7 @@ const CHANGES_MEASURES = new Set<Command['type']>([
 
 /** Whether a change of a bed alters what it takes; its name or what it stands on does not. */
 const changesAmount = (change: Partial<BedSpec>) =>
-  'vessel' in change || 'layers' in change || 'firmness' in change || 'rootBalls' in change
+  BED_FIELD_NAMES.some((f) => f in change && BED_FIELDS[f].takesMix)
 export const changesMeasures = (command: Command) =>
   command.type === 'jobBed/spec' ? changesAmount(command.change) : CHANGES_MEASURES.has(command.type)
 

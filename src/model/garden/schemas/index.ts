@@ -63,6 +63,12 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   test: 1,
 }
 
+/**
+ * Versions that only added a field with a default, or one more choice: a record of the version before reads as it is.
+ * Any other version has a step in `src/storage/migrations`.
+ */
+export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {}
+
 export type Kind = keyof typeof SCHEMAS
 export const KINDS = Object.keys(SCHEMAS) as [Kind, ...Kind[]]
 export interface DataOf {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FIELD_TESTS } from '@/core/fieldTests/names'
+import { FIELD_TESTS } from '@/core/fieldTests/kinds'
 import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '../limits'
 import { id, name, number, text } from './basics'
 
