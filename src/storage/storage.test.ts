@@ -33,6 +33,7 @@ import settingsV2 from './migrations/settings.v2.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
 import recordV1 from './migrations/record.v1.json'
+import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
 import { STEPS, withAdded } from './migrations'
 import { openGarden } from './openGarden'
 import { createSaver, type Conflict, type SaveStatus } from './saver'
@@ -167,13 +168,18 @@ describe('reading a record', () => {
   }
   const lines = (dressings: { dressingId: string }[] = []) =>
     dressings.map((d) => ({ ...d, id: d.dressingId }))
+  /** What an older bed has not is at the default of its row. */
+  const sinceThen = (spec: object) =>
+    Object.fromEntries(
+      BED_FIELD_NAMES.filter((f) => !(f in spec)).map((f) => [f, BED_FIELDS[f].schema.parse(undefined)]),
+    )
   /** What every older job gets: a scoop, ground limestone for its lime, its crop in every bed, ids for its doses. */
   const today = (data: OldJob) => ({
     plan: { scoop: 1, rounding: 'more', ...data.plan },
     lime: limed(data.lime),
     fills: data.fills.map((f) => ({
       ...f,
-      spec: { ...f.spec, cover: null, firmness: 'loose' },
+      spec: { ...sinceThen(f.spec), ...f.spec },
       cropId: null,
       plants: null,
     })),

@@ -16,7 +16,7 @@ const whyOf = ({ why }: SheetProblem) =>
 const NAMES = [' Bed, "one" ', '=2+3', "'=2+3", '+49', '-', '@home', 'two\nlines', "'quoted'"]
 const all: Bed[] = VESSEL_KINDS.map((kind, i) => ({
   ...startingBed(`b${i + 1}`, NOW, kind),
-  name: NAMES[i]!,
+  name: NAMES[i % NAMES.length]!,
   rootBalls: i * 1.5,
   carried: i % 2 === 0,
   layers: [
