@@ -30,7 +30,7 @@ const SCREENS = [
   '/demo/tests/peppers-26-slurry',
   '/demo/learned',
   '/demo/seasons',
-  '/demo/foretold',
+  '/demo/predictions',
   '/demo/jobs/fig/record',
   '/demo/jobs/peppers-26/record',
   '/demo/beds',

@@ -116,7 +116,7 @@ test(
     await expect(page.getByText(/^Batch 2: 2 L of Perlite, coarse instead of/)).toBeVisible()
     await expect(page.getByText('Batch 2: pH 4.2, just mixed.')).toBeVisible()
     await expect(page.getByRole('img', { name: /^Photo of/ })).toBeVisible()
-    await page.getByRole('link', { name: 'How well was it foretold?' }).tap()
+    await page.getByRole('link', { name: 'How close were the predictions?' }).tap()
     await expect(
       page.getByText(/^pH: \d of 1 reading inside the likely range; on the mean \d\.\d lower/),
     ).toBeVisible({

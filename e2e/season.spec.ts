@@ -132,5 +132,5 @@ test('the log: a watering in two taps, a pH beside what was expected, a harvest;
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(lines).toHaveCount(3)
   await page.goto('/demo/records')
-  await expect(page.getByRole('link', { name: 'How well was it foretold?' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'How close were the predictions?' })).toBeVisible()
 })

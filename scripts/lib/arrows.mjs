@@ -22,7 +22,7 @@ export const ARROWS = {
     uses: ['core', 'model', 'page', 'painting', 'text'],
     types: ['composables', 'storage'],
   },
-  stations: { pattern: 'src/stations/**', uses: [], types: ['model'] },
+  stations: { pattern: 'src/stations/**', uses: ['text'], types: ['model'] },
   views: {
     pattern: 'src/views/**',
     uses: ['components', 'composables', 'core', 'model', 'page', 'stations', 'stores', 'text'],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { app as words } from '@/text/views/app'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
@@ -85,25 +86,24 @@ async function reload() {
 </script>
 
 <template>
-  <a class="skip" href="#main">Skip to the page</a>
+  <a class="skip" href="#main">{{ words.skipToThePage }}</a>
   <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
   <AlarmBar v-if="failing">
     <strong>{{ failing.why }}</strong> {{ failing.fix }}
-    <Button label="Save everything to a file" size="small" @click="saveAll" />
+    <Button :label="words.saveEverythingToAFile" size="small" @click="saveAll" />
   </AlarmBar>
   <AlarmBar v-if="garden.opening.state === 'readOnly'">
-    <strong>Open to look at only.</strong> Nothing you do here is kept.
-    <Button label="Try to open it as usual" size="small" @click="reload" />
+    <strong>{{ words.openToLookAtOnly }}</strong> {{ words.nothingYouDoHereIs }}
+    <Button :label="words.tryToOpenItAs" size="small" @click="reload" />
   </AlarmBar>
   <AlarmBar v-if="missing">
-    <strong>A part of Open Bed could not be fetched.</strong> A newer version is probably here; what you have
-    done is kept.
-    <Button label="Reload the page" size="small" @click="reload" />
+    <strong>{{ words.aPartOfOpenBed }}</strong> {{ words.aNewerVersionIsProbably }}
+    <Button :label="words.reloadThePage" size="small" @click="reload" />
   </AlarmBar>
   <AlarmBar v-if="newer" calm>
-    <strong>A newer Open Bed is here.</strong> It takes over when you say so; what you have done is kept.
-    <Button label="Use it now" size="small" @click="takeNewer" />
-    <Button label="Later" size="small" outlined @click="later" />
+    <strong>{{ words.aNewerOpenBedIs }}</strong> {{ words.itTakesOverWhenYou }}
+    <Button :label="words.useItNow" size="small" @click="takeNewer" />
+    <Button :label="words.later" size="small" outlined @click="later" />
   </AlarmBar>
   <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
   <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>
@@ -112,7 +112,7 @@ async function reload() {
   </AlarmBar>
   <main id="main" ref="main" tabindex="-1">
     <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
-    <p v-else-if="!garden.ready" class="opening" role="status">Opening your garden…</p>
+    <p v-else-if="!garden.ready" class="opening" role="status">{{ words.openingYourGarden }}</p>
     <RouterView v-else />
   </main>
   <KeysDialog v-if="keysOpen" v-model:visible="keysOpen" />

@@ -1,28 +1,31 @@
 import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router'
 import { STATION_PAGES } from './stationPages'
 import { STATIONS } from '../stations/stations'
+import { TITLES, titleOf } from '@/text/views/titles'
 
 const GARDEN = '/:garden(my|demo)'
 
-/** Places of a garden: path below it, name, title, page. */
+/** Places of a garden: path below it, name, page. */
 const PLACES = [
-  ['', 'today', 'Today', () => import('@/views/TodayView.vue')],
-  ['/beds', 'beds', 'Beds', () => import('@/views/BedsView.vue')],
-  ['/place', 'place', 'Place', () => import('@/views/PlaceView.vue')],
-  ['/recipe', 'recipe', 'A recipe from somebody', () => import('@/views/RecipeView.vue')],
-  ['/shelf', 'shelf', 'Shelf', () => import('@/views/shelf/ShelfView.vue')],
-  ['/tests', 'tests', 'Tests', () => import('@/views/tests/TestsView.vue')],
-  ['/tests/:testId', 'test', 'Test', () => import('@/views/tests/TestView.vue')],
-  ['/learned', 'learned', 'What readings taught', () => import('@/views/tests/LearnedView.vue')],
-  ['/seasons', 'seasons', 'Compare seasons', () => import('@/views/SeasonsView.vue')],
-  ['/foretold', 'foretold', 'How well was it foretold', () => import('@/views/tests/ForetoldView.vue')],
-  ['/records', 'records', 'Records', () => import('@/views/RecordsView.vue')],
-  ['/method', 'method', 'Method', () => import('@/views/MethodView.vue')],
-  ['/settings', 'settings', 'Settings and data', () => import('@/views/SettingsView.vue')],
-  ['/:rest(.*)*', 'lost', 'Not found', () => import('@/views/LostView.vue')],
+  ['', 'today', () => import('@/views/TodayView.vue')],
+  ['/beds', 'beds', () => import('@/views/BedsView.vue')],
+  ['/place', 'place', () => import('@/views/PlaceView.vue')],
+  ['/recipe', 'recipe', () => import('@/views/RecipeView.vue')],
+  ['/shelf', 'shelf', () => import('@/views/shelf/ShelfView.vue')],
+  ['/tests', 'tests', () => import('@/views/tests/TestsView.vue')],
+  ['/tests/:testId', 'test', () => import('@/views/tests/TestView.vue')],
+  ['/learned', 'learned', () => import('@/views/tests/LearnedView.vue')],
+  ['/seasons', 'seasons', () => import('@/views/SeasonsView.vue')],
+  ['/predictions', 'predictions', () => import('@/views/tests/PredictionsView.vue')],
+  ['/records', 'records', () => import('@/views/RecordsView.vue')],
+  ['/method', 'method', () => import('@/views/MethodView.vue')],
+  ['/settings', 'settings', () => import('@/views/SettingsView.vue')],
+  ['/:rest(.*)*', 'lost', () => import('@/views/LostView.vue')],
 ] as const
 
 const routes: RouteRecordRaw[] = [
+  // Bookmarks of the page that was called so.
+  { path: `${GARDEN}/foretold`, redirect: (to) => ({ name: 'predictions', params: to.params }) },
   { path: '/', redirect: '/my' },
   {
     path: `${GARDEN}/jobs/:jobId`,
@@ -41,11 +44,11 @@ const routes: RouteRecordRaw[] = [
       })),
     ],
   },
-  ...PLACES.map(([path, name, title, page]): RouteRecordRaw => ({
+  ...PLACES.map(([path, name, page]): RouteRecordRaw => ({
     path: `${GARDEN}${path}`,
     name,
     component: page,
-    meta: { title },
+    meta: { title: TITLES[name] },
   })),
 ]
 
@@ -56,5 +59,5 @@ export const router = createRouter({
 })
 
 router.afterEach((to) => {
-  document.title = `${String(to.meta.title ?? 'Open Bed')} · Open Bed`
+  document.title = titleOf(to.meta.title)
 })

@@ -3,6 +3,7 @@
  * Short cautions where the hand is about to do the thing, each with who to ask. Read once a day they fold away, but for
  * those that can do lasting harm.
  */
+import { cautionList as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { isNeverOff, type Caution } from '@/text/cautions'
@@ -28,13 +29,13 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
     <h3><span aria-hidden="true">⚠ </span>{{ heading }}</h3>
     <ul class="plain">
       <li v-for="c in shown" :key="c.id">
-        <strong>{{ c.title }}.</strong> {{ c.text }} <span class="soft">Ask: {{ c.ask }}.</span>
+        <strong>{{ c.title }}.</strong> {{ c.text }} <span class="soft">{{ words.ask(c.ask) }}</span>
       </li>
     </ul>
     <Button
       v-if="isUnread"
       class="no-print"
-      label="I have read this"
+      :label="words.iHaveReadThis"
       outlined
       @click="
         emit(
@@ -44,10 +45,10 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
       "
     />
     <details v-if="folded.length" class="no-print">
-      <summary>Read today: {{ folded.map((c) => c.title.toLowerCase()).join(', ') }}</summary>
+      <summary>{{ words.readToday(folded.map((c) => c.title.toLowerCase()).join(', ')) }}</summary>
       <ul class="plain">
         <li v-for="c in folded" :key="c.id">
-          <strong>{{ c.title }}.</strong> {{ c.text }} <span class="soft">Ask: {{ c.ask }}.</span>
+          <strong>{{ c.title }}.</strong> {{ c.text }} <span class="soft">{{ words.ask(c.ask) }}</span>
         </li>
       </ul>
     </details>

@@ -2,6 +2,7 @@
 /**
  * Two tabs changed the same thing: say so to the later one and let it choose. Whichever loses is put aside, not lost.
  */
+import { conflictNotice as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
 import { recordName } from '@/text/commands'
@@ -17,12 +18,11 @@ const what = (c: Conflict) => {
 <template>
   <div v-for="c in conflicts" :key="c.key" class="conflict" role="alert">
     <span>
-      <strong>{{ what(c) }} was {{ c.theirs ? 'changed' : 'removed' }} in another tab</strong> while you were
-      changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the
-      version you do not take is kept there.
+      <strong>{{ words.wasInAnotherTab(what(c), c.theirs ? 'changed' : 'removed') }}</strong>
+      {{ words.whileYouWereChangingIt }}
     </span>
-    <Button label="Keep mine" size="small" @click="emit('settle', c, true)" />
-    <Button label="Take the other" size="small" outlined @click="emit('settle', c, false)" />
+    <Button :label="words.keepMine" size="small" @click="emit('settle', c, true)" />
+    <Button :label="words.takeTheOther" size="small" outlined @click="emit('settle', c, false)" />
   </div>
 </template>
 

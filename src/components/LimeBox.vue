@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lime for the mix: to a pH, so many grams, or none; of which lime. */
+import { limeBox as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
@@ -42,8 +43,8 @@ const { rows, tables, setting, lime, evaluation, dose, premixed, litres, offer, 
 const emit = defineEmits<{ change: [lime: Partial<LimeSetting>] }>()
 
 const MODES: { value: LimeSetting['mode']; label: string }[] = [
-  { value: 'toTarget', label: 'To a pH' },
-  { value: 'fixed', label: 'By weight' },
+  { value: 'toTarget', label: words.toAPh },
+  { value: 'fixed', label: words.byWeight },
   { value: 'none', label: 'None' },
 ]
 const choices = computed(() => limeChoices(rows, lime))
@@ -67,7 +68,7 @@ const doses = computed(() =>
 <template>
   <section class="lime" aria-labelledby="lime-title">
     <div class="row">
-      <h2 id="lime-title">Lime</h2>
+      <h2 id="lime-title">{{ words.lime }}</h2>
       <strong v-if="dose !== null" class="figure">{{ isDose(dose) ? doseText(dose, units) : 'none' }}</strong>
     </div>
     <SwitchField
@@ -78,21 +79,17 @@ const doses = computed(() =>
     />
     <QuantityField
       v-if="lime.mode === 'toTarget'"
-      label="pH wanted in six weeks"
+      :label="words.phWantedInSixWeeks"
       quantity="number"
       :units="units"
       :problem="beside('limeTarget')"
       :model-value="lime.target"
-      :hint="
-        cropName
-          ? `well within what ${cropName.toLowerCase()} likes, unless you change it`
-          : 'most vegetables: 6.0 to 6.8'
-      "
+      :hint="cropName ? words.wellWithinWhatLikesUnless(cropName.toLowerCase()) : words.mostVegetables60To"
       @update:model-value="emit('change', { target: $event })"
     />
     <AmountField
       v-else-if="lime.mode === 'fixed'"
-      label="Amount of lime"
+      :label="words.amountOfLime"
       :dose="lime.gramsPerLitre"
       :manner="lime.measure ?? null"
       :setting="setting"
@@ -102,35 +99,33 @@ const doses = computed(() =>
     <ChoiceField
       v-if="lime.mode !== 'none'"
       v-model="chosen"
-      label="Which lime"
+      :label="words.whichLime"
       :options="choices"
-      search="Search limes"
-      none="No lime of that name"
+      :search="words.searchLimes"
+      :none="words.noLimeOfThatName"
     />
     <p v-if="lime.mode !== 'none' && limeCaution(lime.limeId)" class="warn">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ limeCaution(lime.limeId) }}
     </p>
     <div v-if="offer">
       <Button
-        :label="`Give ${doseText(offer.gramsPerLitre, units)} of lime`"
+        :label="words.giveOfLime(doseText(offer.gramsPerLitre, units))"
         icon="pi pi-plus"
         size="small"
         outlined
         @click="emit('change', { mode: 'toTarget', target: offer.target })"
       />
-      <p class="soft">To bring it to pH {{ pHText(offer.target) }} in six weeks.</p>
+      <p class="soft">{{ words.toBringItToPh(pHText(offer.target)) }}</p>
     </div>
     <ul v-if="doses.length" class="plain doses">
       <li v-for="d in doses" :key="d.name">{{ d.name }}: {{ d.inHand }}</li>
     </ul>
     <p v-if="evaluation" class="soft">
-      Without lime the mix is at pH {{ pHText(evaluation.blend.pH) }}.
-      <template v-if="isDose(premixed)"
-        >The finished mix in it brings {{ doseText(premixed, units) }} already.</template
-      >
-      <template v-if="dose !== null && isDose(dose) && lime.dolomiteShare > 0"
-        >Dolomite brings magnesium and works more slowly than limestone.</template
-      >
+      {{ words.withoutLimeTheMixIs(pHText(evaluation.blend.pH)) }}
+      <template v-if="isDose(premixed)">{{ words.theFinishedMixInIt(doseText(premixed, units)) }}</template>
+      <template v-if="dose !== null && isDose(dose) && lime.dolomiteShare > 0">{{
+        words.dolomiteBringsMagnesiumAndWorks
+      }}</template>
     </p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
+import { materialPicker as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
@@ -43,15 +44,15 @@ function move(event: KeyboardEvent, by: 1 | -1) {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Add from the shelf" width="40rem">
+  <DialogFrame v-model:visible="visible" :header="words.addFromTheShelf" width="40rem">
     <div @keydown.down="move($event, 1)" @keydown.up="move($event, -1)">
       <InputText
         id="material-search"
         v-model="search"
         autofocus
         class="search"
-        placeholder="Search: perlite, peat-free, compost…"
-        aria-label="Search materials"
+        :placeholder="words.searchPerlitePeatFreeCompost"
+        :aria-label="words.searchMaterials"
         autocomplete="off"
         @keydown.enter.prevent="found[0] && pick(found[0])"
       />
@@ -60,7 +61,9 @@ function move(event: KeyboardEvent, by: 1 | -1) {
           <button type="button" @click="pick(m)">
             <MaterialSwatch :material="m" :size="34" />
             <span class="words">
-              <span>{{ m.name }}<em v-if="taken.has(m.id)"> · in the mix</em></span>
+              <span
+                >{{ m.name }}<em v-if="taken.has(m.id)"> {{ words.inTheMix }}</em></span
+              >
               <small
                 >{{ FAMILY_NAMES[m.family]
                 }}<template v-if="namesOf(m.id)[0]">: {{ namesOf(m.id)[0] }}</template></small
@@ -68,19 +71,16 @@ function move(event: KeyboardEvent, by: 1 | -1) {
               <small v-if="search && bewareText(m.id)" class="soft">{{ bewareText(m.id) }}</small>
             </span>
             <small class="numbers">
-              air {{ percentText(airCapacityAt10Cm(m)) }} · pH
-              {{ m.properties.pH.value }}
+              {{ words.airPh(percentText(airCapacityAt10Cm(m)), m.properties.pH.value) }}
             </small>
           </button>
         </li>
       </ul>
-      <p v-if="found.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+      <p v-if="found.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
       <div class="row foot">
-        <span class="soft"
-          >Air as in {{ lengthText(20, units) }} of the material alone. Enter takes the first.</span
-        >
+        <span class="soft">{{ words.airAsInOfThe(lengthText(20, units)) }}</span>
         <Button
-          label="A material of your own"
+          :label="words.aMaterialOfYourOwn"
           icon="pi pi-pencil"
           outlined
           size="small"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Twelve months and how each suits a crop outside; shown by word and mark, not by tint alone. */
+import { monthStrip as words } from '@/text/components/shared'
 import type { MonthSuits } from '@/core/season'
 import { MONTHS } from '@/text/labels'
 import { SUITS_NAMES } from '@/text/season'
@@ -10,23 +11,23 @@ const MARKS: Record<MonthSuits, string> = { frost: '✻', cold: '–', fair: '·
 
 <template>
   <div class="strip">
-    <ol aria-label="How the months suit it outside">
+    <ol :aria-label="words.howTheMonthsSuitIt">
       <li
         v-for="(s, i) in suits"
         :key="i"
         :class="[s, { plant: planting.includes(i + 1) }]"
-        :title="`${MONTHS[i]}: ${SUITS_NAMES[s]}${planting.includes(i + 1) ? ', can be planted' : ''}`"
+        :title="`${MONTHS[i]}: ${SUITS_NAMES[s]}${planting.includes(i + 1) ? words.canBePlanted : ''}`"
       >
         <span aria-hidden="true"
           ><b>{{ MONTHS[i]!.slice(0, 1) }}</b
           ><i>{{ MARKS[s] }}</i></span
         ><span class="visually-hidden"
-          >{{ MONTHS[i] }}: {{ SUITS_NAMES[s] }}{{ planting.includes(i + 1) ? ', can be planted' : '' }}</span
+          >{{ MONTHS[i] }}: {{ SUITS_NAMES[s] }}{{ planting.includes(i + 1) ? words.canBePlanted : '' }}</span
         >
       </li>
     </ol>
     <p class="soft" aria-hidden="true">
-      ● as it likes · passable – too cold ✻ nights too cold ! too hot; underlined: can be planted outside
+      {{ words.asItLikesPassableToo }}
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How a material is sold, in one pack or several, and how much is on hand. */
+import { packDialog as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
@@ -43,7 +44,7 @@ const stockProblem = computed(() => belowNothing(stock.value))
 const sound = computed(() => !stockProblem.value && drafts.value.every(isSoundOffer))
 const roomForMore = computed(() => drafts.value.length <= GARDEN_LIMITS.otherPacks.value)
 const titleOf = (draft: OfferDraft, i: number) =>
-  `${i === 0 ? 'Usual pack' : 'Another pack'}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : 'look again'}`
+  `${i === 0 ? words.usualPack : words.anotherPack}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : words.lookAgain}`
 
 function add() {
   drafts.value = [
@@ -72,7 +73,7 @@ function save() {
     writing
     @update:visible="emit('close')"
   >
-    <DialogForm v-if="material" keep="Keep" :sound="sound" @keep="save" @cancel="emit('close')">
+    <DialogForm v-if="material" :keep="words.keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <template v-for="(draft, i) in drafts" :key="i">
         <button
           v-if="drafts.length > 1"
@@ -89,7 +90,7 @@ function save() {
             v-if="drafts.length > 1"
             type="button"
             class="away"
-            label="Not sold like this any more"
+            :label="words.notSoldLikeThisAny"
             text
             size="small"
             severity="danger"
@@ -101,7 +102,7 @@ function save() {
         v-if="roomForMore"
         type="button"
         class="away"
-        label="It is sold in another pack too"
+        :label="words.itIsSoldInAnother"
         icon="pi pi-plus"
         text
         size="small"
@@ -109,11 +110,11 @@ function save() {
       />
       <QuantityField
         v-model="stock"
-        label="On hand, loose"
+        :label="words.onHandLoose"
         quantity="volume"
         :units="units"
         :problem="stockProblem"
-        hint="part packs too; used before anything is bought"
+        :hint="words.partPacksTooUsedBefore"
       />
     </DialogForm>
   </DialogFrame>

@@ -3,6 +3,7 @@
  * The recipe as parts. Plus and minus by the chosen measure; up and down move from part to part, plus, minus and Delete
  * work on the part in hand.
  */
+import { partList as words } from '@/text/components/shared'
 import { nextTick, ref } from 'vue'
 import { vTextContent } from '@/composables/page/vTextContent'
 import { measureText } from '@/core/mixing'
@@ -89,7 +90,7 @@ async function onKey(event: KeyboardEvent, index: number) {
       <span class="stepper">
         <button
           type="button"
-          :aria-label="`${stepText} less ${part.name}`"
+          :aria-label="words.less(stepText, part.name)"
           v-bind="look(part.id, -1)"
           @click="emit('change', part.id, -1)"
         >
@@ -98,7 +99,7 @@ async function onKey(event: KeyboardEvent, index: number) {
         <output v-text-content="measureText(part.twelfths)" class="figure" />
         <button
           type="button"
-          :aria-label="`${stepText} more ${part.name}`"
+          :aria-label="words.more(stepText, part.name)"
           v-bind="look(part.id, 1)"
           @click="emit('change', part.id, 1)"
         >

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Bucket, scoop, tub, the allowance for settling, and which way to round. */
+import { planFields as words } from '@/text/components/shared'
 import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -20,51 +21,51 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
 <template>
   <div class="fields">
     <QuantityField
-      label="Bucket"
+      :label="words.bucket"
       quantity="volume"
       :units="units"
       :problem="beside('bucket')"
       :model-value="plan.bucket"
-      hint="what you measure with, to its mark"
+      :hint="words.whatYouMeasureWithTo"
       @update:model-value="emit('change', { bucket: $event })"
     />
     <QuantityField
-      label="Scoop or jug"
+      :label="words.scoopOrJug"
       quantity="volume"
       :units="units"
       :problem="beside('scoop')"
       :model-value="plan.scoop"
-      hint="for what a quarter bucket is too coarse"
+      :hint="words.forWhatAQuarterBucket"
       @update:model-value="emit('change', { scoop: $event })"
     />
     <QuantityField
-      label="Tub, tarp or barrow"
+      :label="words.tubTarpOrBarrow"
       quantity="volume"
       :units="units"
       :problem="beside('vessel')"
       :model-value="plan.vessel"
-      hint="brim-full; two thirds is used, to turn in"
+      :hint="words.brimFullTwoThirdsIs"
       @update:model-value="emit('change', { vessel: $event })"
     />
     <ChoiceField
-      label="Mixed in"
+      :label="words.mixedIn"
       :model-value="plan.vessel"
       :options="vessels"
-      placeholder="something else"
-      hint="or a bag at a time"
+      :placeholder="words.somethingElse"
+      :hint="words.orABagAtA"
       @update:model-value="$event && emit('change', { vessel: $event })"
     />
     <QuantityField
-      label="Allowance for settling"
+      :label="words.allowanceForSettling"
       quantity="percent"
       :units="units"
       :problem="beside('settling')"
       :model-value="plan.settling"
-      hint="5 to 10 % goes when it is watered in"
+      :hint="words.from5To10GoesWhen"
       @update:model-value="emit('change', { settling: $event })"
     />
     <ChoiceField
-      label="Whole measures give"
+      :label="words.wholeMeasuresGive"
       :model-value="plan.rounding"
       :options="ROUNDING_NAMES"
       @update:model-value="$event && emit('change', { rounding: $event })"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
+import { readingGauge as says } from '@/text/components/shared'
 import { computed, ref } from 'vue'
 import { vTextContent } from '@/composables/page/vTextContent'
 import type { Reading, Span } from '@/text/readings/reading'
@@ -58,7 +59,7 @@ const would = computed(() => (ghost && ghost.text !== reading.value ? `→ ${gho
     />
     <p v-if="reading.advice" class="advice">{{ reading.advice }}</p>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
-      <summary>Why?</summary>
+      <summary>{{ says.why }}</summary>
       <p class="term">{{ reading.term }}</p>
       <template v-for="(part, i) in why" :key="i">
         <p v-if="typeof part === 'string'">{{ part }}</p>

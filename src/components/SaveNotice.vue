@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** How saving stands, in a word. */
+import { saveNotice as says } from '@/text/components/shared'
 import { computed } from 'vue'
 import type { SaveStatus } from '@/storage/saver'
 const { status } = defineProps<{ status: SaveStatus }>()
 const words = computed(
   () =>
-    ({ saved: 'Saved', saving: 'Saving…', waiting: 'Not saved yet', failing: 'Not saved!' })[status.state],
+    ({ saved: 'Saved', saving: 'Saving…', waiting: says.notSavedYet, failing: says.notSaved })[status.state],
 )
 </script>
 

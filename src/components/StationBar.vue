@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The stations of a job in the work's order: which are done, which is next, which this is. */
+import { stationBar as words } from '@/text/components/shared'
 import type { RouteLocationRaw } from 'vue-router'
 
 const { stations } = defineProps<{
@@ -17,7 +18,7 @@ const stateOf = (s: { done: boolean; next: boolean }) => (s.done ? 'done' : s.ne
 </script>
 
 <template>
-  <nav class="stations" aria-label="Stations of this job">
+  <nav class="stations" :aria-label="words.stationsOfThisJob">
     <RouterLink
       v-for="s in stations"
       :key="s.id"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix has to meet: each band, why, and the grower's hand on it. */
+import { targetList as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Band } from '@/core/data'
@@ -27,10 +28,7 @@ const rows = computed(() =>
     moved: b.reasons.some((r) => r.code === 'grower'),
     why: b.reasons.map((r) => reasonText(r, units)).join('; '),
     /** A band upside down holds nothing. */
-    wrong:
-      b.band.low > b.band.high
-        ? { why: 'More than the upper end.', fix: 'Lower it, or raise the other.' }
-        : null,
+    wrong: b.band.low > b.band.high ? { why: words.moreThanTheUpperEnd, fix: words.lowerItOrRaiseThe } : null,
   })),
 )
 </script>
@@ -43,14 +41,14 @@ const rows = computed(() =>
         <small class="soft">{{ row.why }}</small>
         <Button
           v-if="row.moved"
-          label="Leave it to the crop"
+          :label="words.leaveItToTheCrop"
           size="small"
           text
           @click="emit('move', row.target, null)"
         />
       </div>
       <QuantityField
-        :label="`${row.label}, from`"
+        :label="words.from(row.label)"
         :quantity="QUANTITY[row.target]"
         :units="units"
         :problem="row.wrong"
@@ -58,7 +56,7 @@ const rows = computed(() =>
         @update:model-value="emit('move', row.target, { low: $event, high: row.band.high })"
       />
       <QuantityField
-        :label="`${row.label}, to`"
+        :label="words.to(row.label)"
         :quantity="QUANTITY[row.target]"
         :units="units"
         :model-value="row.band.high"

@@ -1,3 +1,4 @@
+import { strip as says } from '@/text/components/cutaway'
 import type { ContainerProfile } from '@/core/water'
 import { percentText } from '@/text/units'
 import type { SectionLayout } from './section'
@@ -39,8 +40,8 @@ export function marksOf(layout: SectionLayout, { slices }: ContainerProfile) {
   if (slices.length === 0) return []
   const at = (t: number) => slices[Math.min(slices.length - 1, Math.floor(t * slices.length))]!
   return [
-    { t: 0.92, words: 'near the top' },
+    { t: 0.92, words: says.nearTheTop },
     { t: 0.5, words: 'halfway' },
-    { t: 0.05, words: at(0.05).air < WET_FOOT ? 'the wet foot' : 'at the foot' },
+    { t: 0.05, words: at(0.05).air < WET_FOOT ? says.theWetFoot : says.atTheFoot },
   ].map(({ t, words }) => ({ y: layout.y(layout.mixHeight * t), air: percentText(at(t).air), words }))
 }

@@ -1,4 +1,5 @@
 import type { Job } from '@/model/garden/schemas'
+import { NEXT, TITLES } from '@/text/views/titles'
 
 /** A page that belongs to a station of the work. */
 export interface StationPage {
@@ -27,61 +28,61 @@ const isMixed = (job: Job) => isMade(job) || job.parts.length > 0
 export const STATIONS: readonly Station[] = [
   {
     id: 'containers',
-    title: 'Containers',
-    next: 'say what is filled',
+    title: TITLES.containers,
+    next: NEXT.containers,
     isDone: (job) => isMixed(job) || job.cropId !== null,
     within: [],
   },
   {
     id: 'mix',
-    title: 'Mix',
-    next: 'make up the mix',
+    title: TITLES.mix,
+    next: NEXT.mix,
     isDone: isMixed,
     within: [
-      { id: 'finder', title: 'Find a mix' },
-      { id: 'compare', title: 'Compare mixes' },
-      { id: 'water', title: 'Water it' },
-      { id: 'lessons', title: 'Lessons' },
+      { id: 'finder', title: TITLES.finder },
+      { id: 'compare', title: TITLES.compare },
+      { id: 'water', title: TITLES.water },
+      { id: 'lessons', title: TITLES.lessons },
     ],
   },
   {
     id: 'buy',
-    title: 'Buy',
-    next: 'gather the materials',
+    title: TITLES.buy,
+    next: NEXT.buy,
     isDone: (job) => isMade(job) || (isMixed(job) && (isBegun(job) || job.bought.length > 0)),
     within: [],
   },
   {
     id: 'prepare',
-    title: 'Prepare',
-    next: 'get the materials ready',
+    title: TITLES.prepare,
+    next: NEXT.prepare,
     isDone: (job) => isMade(job) || (isMixed(job) && job.ticks.length > 0),
     within: [],
   },
   {
     id: 'make',
-    title: 'Make',
-    next: 'measure and blend',
+    title: TITLES.make,
+    next: NEXT.make,
     isDone: isMade,
-    within: [{ id: 'record', title: 'Write it down' }],
+    within: [{ id: 'record', title: TITLES.record }],
   },
   {
     id: 'fill',
-    title: 'Fill',
-    next: 'fill and plant',
+    title: TITLES.fill,
+    next: NEXT.fill,
     isDone: (job) => job.plantedOn !== null,
-    within: [{ id: 'labels', title: 'Labels' }],
+    within: [{ id: 'labels', title: TITLES.labels }],
   },
   {
     id: 'season',
-    title: 'Season',
-    next: 'follow it through the season',
+    title: TITLES.season,
+    next: NEXT.season,
     isDone: isOver,
     within: [
-      { id: 'plan', title: 'Watering plan' },
-      { id: 'log', title: 'Log' },
-      { id: 'next', title: 'Next year' },
-      { id: 'wrong', title: 'Something looks wrong' },
+      { id: 'plan', title: TITLES.plan },
+      { id: 'log', title: TITLES.log },
+      { id: 'next', title: TITLES.next },
+      { id: 'wrong', title: TITLES.wrong },
     ],
   },
 ]

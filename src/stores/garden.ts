@@ -1,3 +1,4 @@
+import { store as words } from '@/text/composables/store'
 import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
@@ -140,9 +141,7 @@ export const useGarden = defineStore('garden', () => {
     history.value = moved.history
     refused.value = null
     const stale = moved.changes.some((c) => !sameData(records.value.get(c.key) ?? null, c.before))
-    undoTrouble.value = stale
-      ? `Could not ${word} “${moved.step.label}”: it has been changed since, in another tab.`
-      : null
+    undoTrouble.value = stale ? words.couldNotItHasBeen(word, moved.step.label) : null
     if (!stale) apply(moved.changes)
   }
   const undo = () => travel(undoStep, 'undo')
@@ -318,7 +317,7 @@ export const useGarden = defineStore('garden', () => {
     for (const [key, before] of records.value) if (!fresh.has(key)) changes.push({ key, before, after: null })
     for (const [key, after] of fresh) changes.push({ key, before: records.value.get(key) ?? null, after })
     history.value = remember(history.value, {
-      label: 'starting the demo afresh',
+      label: words.startingTheDemoAfresh,
       changes,
       mergeKey: null,
       at: Date.now(),

@@ -2,7 +2,7 @@ import type { Dressing, Material, MaterialPropertyName, Property } from '@/core/
 import type { LearnedFigures, LearnedProperty } from '@/core/data/learned'
 import type { GardenReading } from '@/model/learn/readings'
 import type { ReadingTold } from '@/core/ranges'
-import { isShare, type Foretold } from '@/model/learn/foretold'
+import { isShare, type Prediction } from '@/model/learn/predictions'
 import { counted } from './counted'
 import { dayText } from './dates'
 import { figureWords } from './materialFigures'
@@ -158,8 +158,8 @@ export const questionedText = (what: string): string =>
 export const waitingText = (count: number): string =>
   count === 0 ? 'Every reading has been learned from.' : `${counted(count, 'reading')} to learn from.`
 
-/** How well the readings of one kind were foretold. */
-export function foretoldText({ kind, count, inside, mean, size }: Foretold): string {
+/** How well the readings of one kind were predicted. */
+export function predictionText({ kind, count, inside, mean, size }: Prediction): string {
   const name = kind === 'pH' ? 'pH' : KIND_NAMES[kind].replace(/^./, (c) => c.toUpperCase())
   const fraction = kind === 'drainTest' || kind === 'waterHeld' || kind === 'blendingLoss'
   const amount = (x: number) =>

@@ -71,3 +71,6 @@ export function dressingFacts(row: Dressing): string {
     return `neutralizes ${percentText(row.lime.calciumCarbonateEquivalent.value)} of pure limestone`
   return row.label ? `${labelText(row.label)} (N-P-K as on a bag)` : 'no N, P or K'
 }
+
+/** The name of a copy. */
+export const copied = (name: string) => `${name}, copy`

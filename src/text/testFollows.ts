@@ -27,7 +27,7 @@ export const testFigureText = (figure: TestFigure, value: number, units: UnitSys
   PLACES[figure]?.(value, units) ?? percentText(value, figure === 'carbonate' ? 1 : 0)
 
 /** Where the model calls a figure by another name. */
-const FORETOLD_AS: Partial<Record<TestFigure, string>> = {
+const PREDICTED_AS: Partial<Record<TestFigure, string>> = {
   airFilledPorosity: 'drainTest',
   containerCapacity: 'waterHeld',
   cmPerHour: 'percolation',
@@ -40,13 +40,13 @@ export const testRows = (
   units: UnitSystem,
 ): string[][] =>
   (Object.entries(figures) as [TestFigure, Averaged][]).map(([figure, { mean, apart, count }]) => {
-    const foretold = expected[FORETOLD_AS[figure] ?? figure]
+    const predicted = expected[PREDICTED_AS[figure] ?? figure]
     const many =
       count > 1 ? ` (${counted(count, 'reading')}, ${testFigureText(figure, apart, units)} apart)` : ''
     return [
       TEST_FIGURE_NAMES[figure],
       `${testFigureText(figure, mean, units)}${many}`,
-      foretold === undefined ? '' : testFigureText(figure, foretold, units),
+      predicted === undefined ? '' : testFigureText(figure, predicted, units),
     ]
   })
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
+import { bedsView as says } from '@/text/views/bedsView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -29,6 +30,7 @@ import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
 import { materialChoices } from '@/text/choices'
 import { dayText } from '@/text/dates'
+import { copied } from '@/text/own'
 import { bedTitle, bedWords, jobTitle } from '@/text/labels'
 import { loadHeading, loadTexts } from '@/text/load'
 import { noteText } from '@/text/problems.en'
@@ -90,7 +92,7 @@ function addOne() {
   add([startingBed(id, createdAt, chosen.value?.vessel.kind ?? 'roundPot', garden.settings.units)])
 }
 const copy = (bed: Bed) =>
-  add([{ ...bed, ...fresh(), name: `${bedTitle(bed).slice(0, LONGEST_NAME - 6)}, copy` }])
+  add([{ ...bed, ...fresh(), name: copied(bedTitle(bed).slice(0, LONGEST_NAME - 6)) }])
 const change = (part: Partial<BedSpec>) =>
   chosen.value && garden.run({ type: 'bed/change', bedId: chosen.value.id, change: part })
 function remove(bed: Bed) {
@@ -99,34 +101,32 @@ function remove(bed: Bed) {
   garden.run({ type: 'bed/remove', bedId: bed.id })
   void router.replace({ query: next ? { id: next.id } : {} })
 }
-const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, units.value), 'text/csv')
+const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, units.value), 'text/csv')
 </script>
 
 <template>
   <div class="page wide">
     <div class="row top">
-      <h1>Beds</h1>
+      <h1>{{ says.beds }}</h1>
       <TextField
         ref="searchBox"
         v-model="search"
         class="search"
-        label="Search beds"
+        :label="says.searchBeds"
         hide-label
-        placeholder="Search beds ( / )"
+        :placeholder="says.searchBeds2"
       />
-      <SwitchField v-model="look" :options="LOOKS" label="How to look at them" />
+      <SwitchField v-model="look" :options="LOOKS" :label="says.howToLookAtThem" />
       <span class="tools">
-        <Button label="New bed" icon="pi pi-plus" @click="addOne" />
-        <Button label="Many at once" icon="pi pi-table" outlined @click="pasting = true" />
-        <Button v-if="beds.length" label="Save as CSV" icon="pi pi-download" text @click="saveCsv" />
+        <Button :label="says.newBed" icon="pi pi-plus" @click="addOne" />
+        <Button :label="says.manyAtOnce" icon="pi pi-table" outlined @click="pasting = true" />
+        <Button v-if="beds.length" :label="says.saveAsCsv" icon="pi pi-download" text @click="saveCsv" />
       </span>
     </div>
     <p v-if="beds.length === 0" class="soft">
-      No beds yet. Describe the pots, bags, troughs and beds you own once: their inside size, where water
-      leaves, what they stand on. Each then knows how much mix it takes, and a job fills as many of them as
-      you like.
+      {{ says.noBedsYetDescribeThe }}
     </p>
-    <p v-else-if="wanted.length === 0" class="soft">No bed answers to “{{ search }}”.</p>
+    <p v-else-if="wanted.length === 0" class="soft">{{ says.noBedAnswersTo(search) }}</p>
 
     <YardPicture
       v-if="look === 'yard' && wanted.length"
@@ -145,8 +145,8 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
         :units="units"
         @choose="choose"
       />
-      <section class="picture" aria-label="In section">
-        <h2 class="visually-hidden">In section</h2>
+      <section class="picture" :aria-label="says.inSection">
+        <h2 class="visually-hidden">{{ says.inSection }}</h2>
         <BedPicture :spec="chosen" :units="units" :problem="problem" @change="change" />
         <div class="under">
           <HowMuch
@@ -171,7 +171,7 @@ const saveCsv = () => saveFile('open-bed beds.csv', bedsToCsv(wanted.value, unit
           </BedActs>
         </div>
       </section>
-      <section aria-label="The bed">
+      <section :aria-label="says.theBed">
         <h2 class="visually-hidden">{{ bedTitle(chosen) }}</h2>
         <BedForm
           :key="chosen.id"

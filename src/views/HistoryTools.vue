@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
+import { historyTools as words } from '@/text/views/historyTools'
 import { computed, shallowRef, watch } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
@@ -22,8 +23,8 @@ watch(
     type="button"
     class="tool"
     :disabled="!now.undo"
-    :aria-label="now.undo ? `Undo ${now.undo}` : 'Undo'"
-    :title="now.undo ? `Undo ${now.undo} (Ctrl+Z)` : 'Nothing to undo'"
+    :aria-label="now.undo ? words.undo(now.undo) : words.undo2"
+    :title="now.undo ? words.undoCtrlZ(now.undo) : words.nothingToUndo"
     @click="garden.undo()"
   >
     <i class="pi pi-undo" aria-hidden="true" />
@@ -32,8 +33,8 @@ watch(
     type="button"
     class="tool"
     :disabled="!now.redo"
-    :aria-label="now.redo ? `Redo ${now.redo}` : 'Redo'"
-    :title="now.redo ? `Redo ${now.redo} (Ctrl+Y)` : 'Nothing to redo'"
+    :aria-label="now.redo ? words.redo(now.redo) : words.redo2"
+    :title="now.redo ? words.redoCtrlY(now.redo) : words.nothingToRedo"
     @click="garden.redo()"
   >
     <i class="pi pi-refresh" aria-hidden="true" />

@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { lostView as words } from '@/text/views/lostView'
 import { useGarden } from '@/stores/garden'
 const garden = useGarden()
 </script>
 
 <template>
   <div class="page">
-    <h1>There is nothing here</h1>
-    <p>The address does not lead to a page, or what it led to has been removed.</p>
-    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">Back to Today</RouterLink>
+    <h1>{{ words.thereIsNothingHere }}</h1>
+    <p>{{ words.theAddressDoesNotLead }}</p>
+    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ words.backToToday }}</RouterLink>
   </div>
 </template>

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 /** How each number comes about, and what to beware of. */
+import { methodView as words } from '@/text/views/methodView'
 import CautionList from '@/components/CautionList.vue'
 import { SUBSOIL_TENSION } from '@/core/water'
 import { ALL_CAUTIONS } from '@/text/cautions'
 
 const sections = [
   {
-    title: 'How much a container holds',
-    plain:
-      'The inside, cut into level slices from the base to the lip, each slice measured. Taper and bulge count.',
+    title: words.howMuchAContainerHolds,
+    plain: words.theInsideCutIntoLevel,
     equation: 'V = ∫ A(z) dz, from the base to the fill line',
-    source: 'Plane geometry. A fabric bag bulges as a parabola (our assumption).',
+    source: words.planeGeometryAFabricBag,
   },
   {
-    title: 'Lost on stirring',
+    title: words.lostOnStirring,
     plain:
       'Three buckets in do not make three buckets of mix: fine grains fall into the gaps between coarse ones, and heavy parts press soft ones. What goes is air; solids and the water in fine pores all stay.',
     equation: 's = 1 − Σ f φ / γ,  and  s = Σ f k max(0, ρ̄ − ρ)  for soft parts',
@@ -21,7 +21,7 @@ const sections = [
       'Linear packing model, Stovall, de Larrard & Buil 1986, coefficients de Larrard 1999; pressing of soft parts is our assumption, sized on Pokorny, Gibson & Dunavent 1986 and Nash & Pokorny 1990 (from memory; low confidence).',
   },
   {
-    title: 'Air after draining',
+    title: words.airAfterDraining,
     plain:
       'When draining ends, water is held harder the higher it sits above the hole: at height z by z centimetres of pull. Each material’s own curve says what water stays at that pull; the rest of the pores is air. The same mix is airy in a deep tub and a swamp in a shallow tray.',
     equation: 'θ(h) = θr + (θs − θr) (1 + (αh)ⁿ)^−(1 − 1/n);  air = porosity − mean of θ over the container',
@@ -29,29 +29,28 @@ const sections = [
       'van Genuchten 1980; Fonteno 1989; Bilderback & Fonteno 1987. On layers: as it stands 24 hours after watering. Left out: wicking, old roots.',
   },
   {
-    title: 'Water that moves',
-    plain:
-      'Water it, the watering plan and two of the lessons follow water through the mix by the minute: poured, running through, held, drunk, given to the air. How fast a mix lets water through is known within a factor of ten, so each run is done again with the mix drawn within that, and the likely range is told.',
+    title: words.waterThatMoves,
+    plain: words.waterItTheWateringPlan,
     equation: '∂θ/∂t = ∂/∂z [K(h) (∂ψ/∂z + 1)] − uptake;  K = Ks √S (∫ −dθ/x)², read off the mix’s own curve',
     source:
       'Richards 1931; Celia, Bouloutas & Zarba 1990; Mualem 1976; roots as FAO-56 and Feddes, Kowalik & Zaradny 1978. Left out: a dry mix that sheds water, water running down the wall, hysteresis.',
   },
   {
-    title: 'A bed open to the soil',
-    plain: `The soil underneath draws on the bed: at the base by about ${SUBSOIL_TENSION.coarse} cm over gravel or sand, ${SUBSOIL_TENSION.loam} over loam, ${SUBSOIL_TENSION.clay} over clay, a day or two after a soaking. Wide range: half to double.`,
+    title: words.aBedOpenToThe,
+    plain: words.theSoilUnderneathDrawsOn(SUBSOIL_TENSION.coarse, SUBSOIL_TENSION.loam, SUBSOIL_TENSION.clay),
     equation: 'h(z) = z + h_soil',
-    source: 'Common practice: field capacity of the texture below.',
+    source: words.commonPracticeFieldCapacityOf,
   },
   {
-    title: 'Water within easy reach',
+    title: words.waterWithinEasyReach,
     plain:
       'What the mix gives up between its drained state and 50 cm of pull; roots take it without strain. A bed drained by soil is past that before anything grows: there it is counted to 400 cm, as for watered ground.',
-    equation: 'mean of θ(h) − θ(50), or θ(400) over soil',
+    equation: words.meanOfH50Or,
     source:
       'After De Boodt & Verdonck 1972, from the container’s own drained state; over soil, tensiometer practice of 20 to 60 kPa.',
   },
   {
-    title: 'pH and lime',
+    title: words.phAndLime,
     plain:
       'Each material defends its own pH with the strength of its buffer; the blend settles where they balance. Ground lime dissolves over weeks, slower as pH rises, and stops near 7.4; what is left lies as residue. Judged at six weeks and 20 °C.',
     equation: 'pH = Σ f b pH / Σ f b + reacted / b;  dU/dt = −k U g(pH)',
@@ -60,10 +59,9 @@ const sections = [
   },
   {
     title: 'Weight',
-    plain:
-      'Dry mix plus the water it keeps. The floor load is with every pore full. Container, plant, people and snow come on top.',
+    plain: words.dryMixPlusTheWater,
     equation: 'm = V (ρ + θ)',
-    source: 'Mass balance. Lifting: 23 kg, NIOSH revised lifting equation.',
+    source: words.massBalanceLifting23Kg,
   },
   {
     title: 'Waterings',
@@ -75,15 +73,13 @@ const sections = [
   },
   {
     title: 'Wind',
-    plain:
-      'The wind at which the pot begins to lift on one side: its weight half a base from the edge against the push on crown and pot. Gusts are half as strong again as the mean.',
+    plain: words.theWindAtWhichThe,
     equation: '½ρ v² (C A_c h_c + A_p h_p) = W g b / 2',
     source: 'Statics; crown drag 0.5 (0.3 to 0.9), six tenths solid (our assumption).',
   },
   {
-    title: 'How much mix',
-    plain:
-      'What lies between the layers below and the fill line, with what washes into the layers’ gaps, less root balls and old mix left. Settling and loss on stirring come on top, each shown apart. Logs and bark below rot and let the surface down.',
+    title: words.howMuchMix,
+    plain: words.whatLiesBetweenTheLayers,
     equation: 'net = V(line) − V(layers) + Σ V_layer · gaps · washed in − roots − old mix',
     source: 'Geometry; gaps and rot of layers from common practice (our assumption, wide).',
   },
@@ -91,11 +87,11 @@ const sections = [
     title: 'Targets',
     plain:
       'Air, pH and salts as the crop likes them, easy water as pots want it, weight as far as one person lifts, waterings as you can keep them. Of several crops the strictest end wins; where they cannot agree the leading one wins and you are told. You can move any of them.',
-    equation: 'highest low to lowest high',
+    equation: words.highestLowToLowestHigh,
     source: 'Crop tables with their sources; De Boodt & Verdonck 1972; NIOSH revised lifting equation.',
   },
   {
-    title: 'Likely ranges',
+    title: words.likelyRanges,
     plain:
       'No two bags are alike. Five hundred sets of materials are drawn within the ranges of the tables, each mixed and drained and limed in your container; eight in ten come out within the range shown. The same mix always gets the same range.',
     equation: 'low to high = 10 % to 90 % of the draws',
@@ -114,10 +110,9 @@ const sections = [
 
 <template>
   <div class="page narrow">
-    <h1>Method</h1>
+    <h1>{{ words.method }}</h1>
     <p class="soft">
-      Where each number comes from. A pot drained on the bench, a pH test and a pot of beans in the batch at
-      hand outrank every figure here.
+      {{ words.whereEachNumberComesFrom }}
     </p>
     <section v-for="s in sections" :key="s.title">
       <h2>{{ s.title }}</h2>
@@ -125,7 +120,7 @@ const sections = [
       <p class="equation">{{ s.equation }}</p>
       <p class="soft source">{{ s.source }}</p>
     </section>
-    <CautionList heading="Cautions, all in one place" :cautions="ALL_CAUTIONS" />
+    <CautionList :heading="words.cautionsAllInOnePlace" :cautions="ALL_CAUTIONS" />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Where the garden is and how it is looked after: the climate, the water, how often somebody can water. */
+import { placeView as words } from '@/text/views/placeView'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FileButton from '@/components/field/FileButton.vue'
@@ -20,7 +21,7 @@ const units = computed(() => garden.settings.units)
 const place = computed(() => placeOf(garden.records) ?? null)
 const climates = [
   ...CLIMATES.map((c) => ({ value: c.id, label: c.name })),
-  { value: 'own', label: 'My own figures' },
+  { value: 'own', label: words.myOwnFigures },
 ]
 
 const setPlace = (next: Place, field?: string) => garden.run({ type: 'place/set', place: next, field })
@@ -47,11 +48,11 @@ const setMonth = (i: number, change: Partial<Place['months'][number]>) =>
 
 const beside = (field: keyof Place) => {
   const wrong = place.value && placeProblem(place.value, field)
-  return wrong ? unlikelyText(`lie ${wrong}`) : null
+  return wrong ? unlikelyText(words.lie(wrong)) : null
 }
 const besideMonth = (i: number, column: 'tmin' | 'tmax' | 'rain') => {
   const wrong = place.value && monthProblem(place.value.months[i]!)
-  return wrong?.column === column ? unlikelyText(`be ${wrong.wanted}`) : null
+  return wrong?.column === column ? unlikelyText(words.be(wrong.wanted)) : null
 }
 /** What everything else is worked out from; null while a figure is wrong. */
 const reference = computed(() => {
@@ -72,35 +73,34 @@ async function fromFile(file: File) {
 
 <template>
   <div class="page">
-    <h1>Place</h1>
+    <h1>{{ words.place }}</h1>
     <p class="soft">
-      Where the garden is decides how fast pots dry, how fast lime and feed work, and how mixes rot. Six
-      made-up climates to begin from; your own figures are better.
+      {{ words.whereTheGardenIsDecides }}
     </p>
     <ChoiceField
       class="climate"
-      label="Climate like"
+      :label="words.climateLike"
       :model-value="place ? (place.climateId ?? 'own') : null"
       :options="climates"
-      placeholder="Choose the nearest"
+      :placeholder="words.chooseTheNearest"
       @update:model-value="setClimate"
     />
     <template v-if="place">
       <div class="two">
         <section aria-labelledby="care-title">
-          <h2 id="care-title">Water and wind</h2>
+          <h2 id="care-title">{{ words.waterAndWind }}</h2>
           <CareFields :place="place" :units="units" :beside="beside" @set="set" />
         </section>
         <section aria-labelledby="thirst-title">
-          <h2 id="thirst-title">How thirsty the air is</h2>
+          <h2 id="thirst-title">{{ words.howThirstyTheAirIs }}</h2>
           <ThirstBars v-if="reference" :reference="reference" :units="units" />
         </section>
       </div>
       <section aria-labelledby="months-title">
         <div class="row months">
-          <h2 id="months-title">By the month</h2>
+          <h2 id="months-title">{{ words.byTheMonth }}</h2>
           <FileButton
-            label="From a CSV"
+            :label="words.fromACsv"
             name="CSV file of a climate"
             accept=".csv,.tsv,.txt,text/csv"
             quiet
@@ -108,7 +108,7 @@ async function fromFile(file: File) {
           />
         </div>
         <p v-if="trouble" class="said wrong" role="alert">
-          <strong>The file was not taken.</strong> {{ climateProblemText(trouble) }}
+          <strong>{{ words.theFileWasNotTaken }}</strong> {{ climateProblemText(trouble) }}
         </p>
         <MonthFields :months="place.months" :units="units" :beside="besideMonth" @set="setMonth" />
       </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe from somebody: by link or by file, checked before anything is made of it. */
+import { recipeView as words } from '@/text/views/recipeView'
 import { isOver } from '@/stations/stations'
 import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
@@ -83,7 +84,7 @@ async function keepIn(jobId: string) {
   if (!job || !shared.value) return
   takeOwn()
   const version = {
-    ...versionOf(job, crypto.randomUUID(), new Date().toISOString(), shared.value.name || 'From somebody'),
+    ...versionOf(job, crypto.randomUUID(), new Date().toISOString(), shared.value.name || words.fromSomebody),
     ...shared.value.recipe,
     note: shared.value.note,
     from: null,
@@ -95,28 +96,27 @@ async function keepIn(jobId: string) {
 
 <template>
   <div class="page narrow">
-    <h1>A recipe from somebody</h1>
+    <h1>{{ words.aRecipeFromSomebody }}</h1>
     <ProblemBox v-if="trouble" :sentence="trouble" />
     <p v-if="!outcome" class="soft">
-      Open a link that carries a recipe, or a recipe file. Nothing is taken before you have seen it.
+      {{ words.openALinkThatCarries }}
     </p>
-    <article v-if="shared" class="card" :aria-label="shared.name || 'Recipe'">
+    <article v-if="shared" class="card" :aria-label="shared.name || words.recipe">
       <h2>{{ shared.name || 'A mix' }}</h2>
       <p class="parts">{{ partsText(shared.recipe.parts, shared.recipe.mixes, nameOfOwn) }}</p>
       <p v-if="dosesText(shared.recipe, units)">{{ dosesText(shared.recipe, units) }}</p>
       <p v-if="shared.note" class="note">{{ shared.note }}</p>
       <p v-if="ownNames.length">
-        With what the giver added of their own, which comes to your shelf: {{ ownNames.join(', ') }}.
+        {{ words.withWhatTheGiverAdded(ownNames.join(', ')) }}
       </p>
       <p v-if="unknown.length" class="wrong">
-        Not in the material tables: {{ unknown.join(', ') }}. It can be opened; take these out or put others
-        in their place.
+        {{ words.notInTheMaterialTables(unknown.join(', ')) }}
       </p>
       <div class="row">
-        <Button label="Begin a job with it" icon="pi pi-plus" @click="begin" />
+        <Button :label="words.beginAJobWithIt" icon="pi pi-plus" @click="begin" />
       </div>
       <template v-if="jobs.length">
-        <h3>Or keep it among the versions of a job</h3>
+        <h3>{{ words.orKeepItAmongThe }}</h3>
         <ul class="plain">
           <li v-for="j in jobs" :key="j.id">
             <Button :label="jobTitle(j)" text icon="pi pi-bookmark" @click="keepIn(j.id)" />
@@ -125,13 +125,13 @@ async function keepIn(jobId: string) {
       </template>
     </article>
     <div class="row">
-      <Button label="Open a recipe file" icon="pi pi-upload" outlined @click="picker?.click()" />
+      <Button :label="words.openARecipeFile" icon="pi pi-upload" outlined @click="picker?.click()" />
       <input
         ref="picker"
         type="file"
         accept=".json,application/json"
         class="visually-hidden"
-        aria-label="Recipe file"
+        :aria-label="words.recipeFile"
         tabindex="-1"
         @change="read"
       />

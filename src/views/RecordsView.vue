@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What was mixed, when, of what, and what was expected of it. */
+import { recordsView as says } from '@/text/views/recordsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -39,46 +40,45 @@ const chosen = computed(() => rows.value.find((r) => r.id === route.query.id) ??
 const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>
-  saveFile('open-bed records.csv', recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
+  saveFile(says.openBedRecordsCsv, recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
 const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
 
 <template>
   <div class="page">
     <div class="row top">
-      <h1>Records</h1>
+      <h1>{{ says.records }}</h1>
       <Button
         v-if="garden.mixRecords.length"
-        label="Save as CSV"
+        :label="says.saveAsCsv"
         icon="pi pi-download"
         text
         @click="saveCsv"
       />
     </div>
     <p v-if="garden.mixRecords.length" class="soft">
-      <RouterLink :to="{ name: 'seasons', params: { garden: garden.name } }"
-        >Compare seasons and treatments</RouterLink
-      >
+      <RouterLink :to="{ name: 'seasons', params: { garden: garden.name } }">{{
+        says.compareSeasonsAndTreatments
+      }}</RouterLink>
       ·
-      <RouterLink :to="{ name: 'foretold', params: { garden: garden.name } }"
-        >How well was it foretold?</RouterLink
-      >
+      <RouterLink :to="{ name: 'predictions', params: { garden: garden.name } }">{{
+        says.howCloseWereThePredictions
+      }}</RouterLink>
     </p>
     <p v-if="garden.mixRecords.length === 0" class="soft empty">
-      Nothing recorded yet. When a batch is mixed, its recipe, date and note come here, with the air, water
-      and pH that were expected, so that next year you know why one tub did better than another.
+      {{ says.nothingRecordedYetWhenA }}
     </p>
     <div v-else class="two">
-      <section aria-label="All records">
+      <section :aria-label="says.allRecords">
         <TextField
           v-model="search"
           class="search"
-          label="Search records"
-          placeholder="Search records"
+          :label="says.searchRecords"
+          :placeholder="says.searchRecords"
           hide-label
         />
         <RecordList :records="rows" :chosen="chosen?.id ?? null" :units="units" @choose="choose" />
-        <p v-if="rows.length === 0" class="soft">No record answers to “{{ search }}”.</p>
+        <p v-if="rows.length === 0" class="soft">{{ says.noRecordAnswersTo(search) }}</p>
       </section>
       <RecordSheet
         v-if="chosen"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Beds, batches and years side by side: what differed, what came of it, how sure that is; and a fair trial. */
+import { seasonsView as words } from '@/text/views/seasonsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import QuantityField from '@/components/field/QuantityField.vue'
@@ -55,12 +56,11 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
 <template>
   <StationFrame columns="minmax(0, 1.3fr) minmax(300px, 1fr)">
     <section class="stack" aria-labelledby="seasons-title">
-      <h1 id="seasons-title">Compare seasons</h1>
+      <h1 id="seasons-title">{{ words.compareSeasons }}</h1>
       <p class="soft">
-        Put beds on side A or B: two mixes of one year, or one mix in two years. What is compared is the
-        harvest you noted in their logs.
+        {{ words.putBedsOnSideA }}
       </p>
-      <p v-if="rows.length === 0">Nothing planted yet.</p>
+      <p v-if="rows.length === 0">{{ words.nothingPlantedYet }}</p>
       <ListInSight v-slot="{ item }" :items="rows" class="plain">
         <div class="bed">
           <span class="what">
@@ -68,42 +68,42 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
             <small class="about">{{ item.about }}</small>
             <Button
               v-if="item.season.pots > 1"
-              :label="`Note each of ${item.season.pots} by itself`"
+              :label="words.noteEachOfByItself(item.season.pots)"
               text
               size="small"
-              :aria-label="`Note each of ${item.season.pots} by itself: ${item.name}`"
+              :aria-label="words.noteEachOfByItself2(item.season.pots, item.name)"
               @click="split(item.season)"
             />
           </span>
           <SwitchField
             :model-value="sides[item.id] ?? 'neither'"
             :options="SIDES"
-            :label="`Side of ${item.name}`"
+            :label="words.sideOf(item.name)"
             @update:model-value="sides = { ...sides, [item.id]: $event }"
           />
         </div>
       </ListInSight>
     </section>
     <section class="stack" aria-labelledby="result-title">
-      <h2 id="result-title">What came of it</h2>
-      <SwitchField v-model="measure" :options="MEASURE_NAMES" label="Harvest counted by" />
+      <h2 id="result-title">{{ words.whatCameOfIt }}</h2>
+      <SwitchField v-model="measure" :options="MEASURE_NAMES" :label="words.harvestCountedBy" />
       <div aria-live="polite">
         <p v-if="said">{{ said }}</p>
-        <p v-else class="soft">Choose at least one bed for each side.</p>
+        <p v-else class="soft">{{ words.chooseAtLeastOneBed }}</p>
         <p v-if="comparison && comparison.without > 0" class="soft">
-          {{ comparison.without }} left out: what it is counted by is not known of them.
+          {{ words.leftOutWhatItIs(comparison.without) }}
         </p>
         <template v-if="differed.length">
-          <h3>What differed</h3>
+          <h3>{{ words.whatDiffered }}</h3>
           <ul>
             <li v-for="d in differed" :key="d">{{ d }}</li>
           </ul>
         </template>
       </div>
-      <h2>A fair trial</h2>
-      <QuantityField v-model="pots" label="Pots of each mix" quantity="number" :units="units" />
+      <h2>{{ words.aFairTrial }}</h2>
+      <QuantityField v-model="pots" :label="words.potsOfEachMix" quantity="number" :units="units" />
       <p>{{ trialText(wholePots) }}</p>
-      <Button :label="plan.length ? 'Draw again' : 'Draw which pot gets which'" outlined @click="draw" />
+      <Button :label="plan.length ? words.drawAgain : words.drawWhichPotGetsWhich" outlined @click="draw" />
       <TrialPlan v-if="plan.length" :plan="plan" />
     </section>
   </StationFrame>

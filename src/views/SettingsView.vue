@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
+import { settingsView as words } from '@/text/views/settingsView'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref } from 'vue'
@@ -24,7 +25,7 @@ const saveAll = useSaveAll()
 /** Tables for a spreadsheet or a statistician; the garden file above is the backup. */
 async function savePackage() {
   const { dataPackage } = await import('@/model/sheets/dataPackage')
-  saveFile('open-bed data.zip', dataPackage(garden.records, new Date().toISOString()), 'application/zip')
+  saveFile(words.openBedDataZip, dataPackage(garden.records, new Date().toISOString()), 'application/zip')
 }
 const { kept } = useOffline()
 /** The browser asks; what it is told stays between it and the grower. */
@@ -35,9 +36,12 @@ async function install() {
 }
 const said = ref('')
 const { reading, read, preview, trouble, bringIn: bringInRead } = useGardenFile(garden)
-const counts = computed(
-  () =>
-    `${counted(bedsOf(garden.records).length, 'bed')}, ${counted(garden.jobs.length, 'job')} and ${counted(garden.mixRecords.length, 'record')}`,
+const counts = computed(() =>
+  words.and(
+    counted(bedsOf(garden.records).length, 'bed'),
+    counted(garden.jobs.length, 'job'),
+    counted(garden.mixRecords.length, 'record'),
+  ),
 )
 
 function look(file: File) {
@@ -46,30 +50,27 @@ function look(file: File) {
 }
 function bringIn() {
   const brought = bringInRead()
-  if (brought === 'stale')
-    said.value = 'The garden has changed since you looked: nothing was brought in. Look again below.'
-  else if (brought !== null) said.value = `${brought} brought in. Undo takes it back.`
+  if (brought === 'stale') said.value = words.theGardenHasChangedSince
+  else if (brought !== null) said.value = words.broughtInUndoTakesIt(brought)
 }
 async function tryAgain(item: SetAside) {
-  said.value = (await garden.tryAgain(item))
-    ? 'It is back in use.'
-    : 'It still cannot be read; it stays here.'
+  said.value = (await garden.tryAgain(item)) ? words.itIsBackInUse : 'It still cannot be read; it stays here.'
 }
 const saveAside = (item: SetAside) =>
   saveFile(`${item.key.replaceAll('/', '-')}.json`, JSON.stringify(item.raw, null, 1), 'application/json')
 async function afresh() {
   await garden.startAfresh()
-  said.value = 'The demo is as new. Undo brings back what you did in it.'
+  said.value = words.theDemoIsAsNew
 }
 </script>
 
 <template>
   <div class="page narrow">
-    <h1>Settings and data</h1>
+    <h1>{{ words.settingsAndData }}</h1>
     <section class="card" aria-labelledby="look-title">
-      <h2 id="look-title">Units and look</h2>
+      <h2 id="look-title">{{ words.unitsAndLook }}</h2>
       <div class="line">
-        <span id="units-label">Units</span>
+        <span id="units-label">{{ words.units }}</span>
         <SwitchField
           :model-value="garden.settings.units"
           :options="UNIT_NAMES"
@@ -78,7 +79,7 @@ async function afresh() {
         />
       </div>
       <div class="line">
-        <span id="theme-label">Look</span>
+        <span id="theme-label">{{ words.look }}</span>
         <SwitchField
           :model-value="garden.settings.theme"
           :options="THEME_NAMES"
@@ -89,35 +90,43 @@ async function afresh() {
     </section>
 
     <section class="card" aria-labelledby="place-title">
-      <h2 id="place-title">Place</h2>
-      <p class="soft">The climate, the water and the wind your pots stand in, and how often you can water.</p>
-      <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Look at the place</RouterLink>
+      <h2 id="place-title">{{ words.place }}</h2>
+      <p class="soft">{{ words.theClimateTheWaterAnd }}</p>
+      <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
+        words.lookAtThePlace
+      }}</RouterLink>
     </section>
 
     <section v-if="garden.name === 'my'" class="card" aria-labelledby="device-title">
-      <h2 id="device-title">On this device</h2>
+      <h2 id="device-title">{{ words.onThisDevice }}</h2>
       <p>{{ KEPT_TEXTS[kept] }}</p>
-      <Button v-if="installOffer" label="Install Open Bed" icon="pi pi-download" outlined @click="install" />
+      <Button
+        v-if="installOffer"
+        :label="words.installOpenBed"
+        icon="pi pi-download"
+        outlined
+        @click="install"
+      />
     </section>
 
     <section class="card data" aria-labelledby="data-title">
-      <h2 id="data-title">Your data</h2>
+      <h2 id="data-title">{{ words.yourData }}</h2>
       <p>
-        {{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }}, {{ counts }}, is kept in this
-        browser on this device and nowhere else. Save a file now and then: it is your backup, and the way to
-        another device.
+        {{
+          words.isKeptInThisBrowser(garden.name === 'demo' ? words.theDemoGarden : words.yourGarden, counts)
+        }}
       </p>
       <div class="row">
-        <Button label="Save everything to a file" icon="pi pi-download" @click="saveAll" />
+        <Button :label="words.saveEverythingToAFile" icon="pi pi-download" @click="saveAll" />
         <Button
-          label="Save a data package"
+          :label="words.saveADataPackage"
           icon="pi pi-table"
           outlined
-          title="Beds, batches, readings and harvests as tables (Frictionless), zipped"
+          :title="words.bedsBatchesReadingsAndHarvests"
           @click="savePackage"
         />
         <FileButton
-          label="Bring in from a file…"
+          :label="words.bringInFromAFile"
           name="File to bring in"
           accept=".json,application/json"
           :most="200"
@@ -125,8 +134,11 @@ async function afresh() {
         />
       </div>
       <div v-if="reading.status.value === 'running'" class="row reading">
-        <ProgressBar :value="Math.round((reading.progress.value ?? 0) * 100)" aria-label="Records checked" />
-        <Button label="Stop" outlined size="small" @click="reading.cancel" />
+        <ProgressBar
+          :value="Math.round((reading.progress.value ?? 0) * 100)"
+          :aria-label="words.recordsChecked"
+        />
+        <Button :label="words.stop" outlined size="small" @click="reading.cancel" />
       </div>
       <ProblemBox v-if="trouble" :sentence="trouble" />
       <ImportPreviewBox
@@ -139,7 +151,7 @@ async function afresh() {
       <p role="status">{{ said }}</p>
       <Button
         v-if="garden.name === 'demo'"
-        label="Start the demo afresh"
+        :label="words.startTheDemoAfresh"
         outlined
         icon="pi pi-replay"
         @click="afresh"
@@ -147,8 +159,8 @@ async function afresh() {
     </section>
 
     <section v-if="garden.setAside.length" class="card" aria-labelledby="aside-title">
-      <h2 id="aside-title">Set aside</h2>
-      <p>These could not be used, or lost to a later edit. They are kept whole until you let them go.</p>
+      <h2 id="aside-title">{{ words.setAside }}</h2>
+      <p>{{ words.theseCouldNotBeUsed }}</p>
       <SetAsideList :items="garden.setAside" @save="saveAside" @again="tryAgain" @go="garden.letGo" />
     </section>
   </div>

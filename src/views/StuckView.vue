@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The garden does not open: why, and what can be done. */
+import { stuckView as words } from '@/text/views/stuckView'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
@@ -28,15 +29,15 @@ const save = () =>
 
 <template>
   <div class="page narrow">
-    <h1>{{ garden.name === 'demo' ? 'The demo garden' : 'Your garden' }} does not open</h1>
+    <h1>{{ words.doesNotOpen(garden.name === 'demo' ? words.theDemoGarden : words.yourGarden) }}</h1>
     <ProblemBox :sentence="stuckText(opening)" />
-    <p class="calm">Nothing was changed: what was saved lies where it was.</p>
+    <p class="calm">{{ words.nothingWasChangedWhatWas }}</p>
     <div class="row">
-      <Button label="Try again" :disabled="busy" @click="reload" />
-      <Button label="Open to look at only" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
-      <Button label="Save what is there to a file" outlined :disabled="busy" @click="save" />
+      <Button :label="words.tryAgain" :disabled="busy" @click="reload" />
+      <Button :label="words.openToLookAtOnly" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
+      <Button :label="words.saveWhatIsThereTo" outlined :disabled="busy" @click="save" />
     </div>
-    <p v-if="busy" role="status">Waiting for the database…</p>
+    <p v-if="busy" role="status">{{ words.waitingForTheDatabase }}</p>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
+import { todayView as words } from '@/text/views/todayView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -37,7 +38,7 @@ const dues = useDues(
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
   const job = liveJob(garden.records, stored)
-  const about = `${cropName(job.cropId) || 'No crop chosen'} · ${fillsText(job.fills)}`
+  const about = `${cropName(job.cropId) || words.noCropChosen} · ${fillsText(job.fills)}`
   return { job, id: job.id, title: jobTitle(job), about, archived: job.archived }
 }
 /** Jobs in hand: what has a date first, soonest first, then as they were begun. */
@@ -54,8 +55,8 @@ const open = computed(() =>
           ? FOLLOW_UP_TEXTS[due.code].title
           : due && inUnits(due.prep.title, garden.settings.units)
       const next = due
-        ? `${title}: ${shortDayText(due.on)}${late ? ', past its day' : ''}`
-        : `Next: ${station.next}`
+        ? `${title}: ${shortDayText(due.on)}${late ? words.pastItsDay : ''}`
+        : words.next(station.next)
       return { ...line, station, next, late, on: due?.on ?? '9', kind: judgedBed(line.job).spec.vessel.kind }
     })
     .sort((a, b) => a.on.localeCompare(b.on)),
@@ -85,7 +86,7 @@ function startAgain(id: string) {
 
 <template>
   <div class="page">
-    <h1>Today</h1>
+    <h1>{{ words.today }}</h1>
     <p class="where">
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">
         <i class="pi pi-map-marker" aria-hidden="true" /> {{ where }}
@@ -94,16 +95,16 @@ function startAgain(id: string) {
     <StartTiles v-if="open.length === 0" @start="forKind" />
     <div class="two">
       <section aria-labelledby="open-title">
-        <h2 id="open-title">In hand</h2>
+        <h2 id="open-title">{{ words.inHand }}</h2>
         <TextField
           v-if="garden.jobs.length > MANY"
           v-model="search"
-          label="Search jobs"
-          placeholder="Search jobs"
+          :label="words.searchJobs"
+          :placeholder="words.searchJobs"
           hide-label
         />
         <p v-if="open.length === 0" class="soft">
-          Nothing in hand. A job you start waits here until its mix is recorded.
+          {{ words.nothingInHandAJob }}
         </p>
         <ListInSight v-slot="{ item: o }" :items="openFound">
           <JobCard
@@ -123,11 +124,11 @@ function startAgain(id: string) {
         />
       </section>
       <section aria-labelledby="recent-title">
-        <h2 id="recent-title">Lately mixed</h2>
+        <h2 id="recent-title">{{ words.latelyMixed }}</h2>
         <LatelyMixed :records="recent" :units="garden.settings.units" />
         <Button
           v-if="recent.length"
-          label="All records"
+          :label="words.allRecords"
           text
           icon="pi pi-book"
           @click="router.push({ name: 'records', params: { garden: garden.name } })"

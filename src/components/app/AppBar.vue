@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The bar over every page: the places, undo and redo, and which garden this is. */
+import { appBar as words } from '@/text/components/app'
 import Button from 'primevue/button'
 
 const { places, garden } = defineProps<{
@@ -11,10 +12,10 @@ const emit = defineEmits<{ switch: [] }>()
 
 <template>
   <header class="bar no-print">
-    <RouterLink class="brand" aria-label="Open Bed, to Today" :to="{ name: 'today', params: { garden } }">
-      <img src="/icon.svg" alt="" width="30" height="30" /><span>Open Bed</span>
+    <RouterLink class="brand" :aria-label="words.openBedToToday" :to="{ name: 'today', params: { garden } }">
+      <img src="/icon.svg" alt="" width="30" height="30" /><span>{{ words.openBed }}</span>
     </RouterLink>
-    <nav class="places" aria-label="Places">
+    <nav class="places" :aria-label="words.places">
       <RouterLink
         v-for="place in places"
         :key="place.name"
@@ -27,10 +28,10 @@ const emit = defineEmits<{ switch: [] }>()
     </nav>
     <div class="tools">
       <slot />
-      <span class="which" :class="garden">{{ garden === 'demo' ? 'Demo garden' : 'My garden' }}</span>
+      <span class="which" :class="garden">{{ garden === 'demo' ? words.demoGarden : words.myGarden }}</span>
       <Button
         class="switch"
-        :label="garden === 'demo' ? 'Go to my garden' : 'Look at the demo'"
+        :label="garden === 'demo' ? words.goToMyGarden : words.lookAtTheDemo"
         outlined
         size="small"
         @click="emit('switch')"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every key that does something. */
+import { keysDialog as words } from '@/text/components/app'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const visible = defineModel<boolean>('visible', { required: true })
@@ -8,16 +9,16 @@ const KEYS: { keys: string[]; does: string }[] = [
   { keys: ['Tab'], does: 'to the next control; Enter or Space presses it' },
   { keys: ['Ctrl', 'Z'], does: 'undo; Ctrl Y does it again' },
   { keys: ['/'], does: 'on the mix: add a material; on lists: search' },
-  { keys: ['↑', '↓'], does: 'on the mix: from part to part' },
-  { keys: ['+', '−'], does: 'on a part: one measure more or less' },
-  { keys: ['Delete'], does: 'on a part: take it out' },
-  { keys: ['1', '…', '5'], does: 'on the mix: takes a next move' },
-  { keys: ['?'], does: 'this list' },
+  { keys: ['↑', '↓'], does: words.onTheMixFromPart },
+  { keys: ['+', '−'], does: words.onAPartOneMeasure },
+  { keys: ['Delete'], does: words.onAPartTakeIt },
+  { keys: ['1', '…', '5'], does: words.onTheMixTakesA },
+  { keys: ['?'], does: words.thisList },
 ]
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Keys" width="34rem">
+  <DialogFrame v-model:visible="visible" :header="words.keys" width="34rem">
     <table class="plain">
       <tbody>
         <tr v-for="row in KEYS" :key="row.does">

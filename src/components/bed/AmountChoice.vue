@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How much mix is made: what the containers take, so many litres, or what a pack gives. */
+import { amountChoice as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -20,8 +21,8 @@ const { amount, fills, offers, units, problem } = defineProps<{
 const emit = defineEmits<{ set: [litres: number | null] }>()
 
 const WAYS = [
-  { value: 'fill', label: 'Fill these' },
-  { value: 'amount', label: 'A set amount' },
+  { value: 'fill', label: words.fillThese },
+  { value: 'amount', label: words.aSetAmount },
 ] as const
 const way = computed({
   get: () => (amount === null ? 'fill' : 'amount'),
@@ -32,10 +33,10 @@ const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label 
 
 <template>
   <div class="choice">
-    <SwitchField v-model="way" :options="WAYS" label="What is made" />
+    <SwitchField v-model="way" :options="WAYS" :label="words.whatIsMade" />
     <template v-if="amount !== null">
       <QuantityField
-        label="Mix to make, loose"
+        :label="words.mixToMakeLoose"
         quantity="volume"
         :units="units"
         :model-value="amount"
@@ -44,10 +45,10 @@ const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label 
       />
       <ChoiceField
         v-if="options.length"
-        label="Or use up"
+        :label="words.orUseUp"
         :model-value="null"
         :options="options"
-        placeholder="a pack, or what is on hand"
+        :placeholder="words.aPackOrWhatIs"
         @update:model-value="$event !== null && emit('set', offers[$event]!.litres)"
       />
     </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a bed, and what it was filled with. */
+import { bedActs as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import type { RouteLocationRaw } from 'vue-router'
 
@@ -13,12 +14,12 @@ const emit = defineEmits<{ fill: []; copy: []; remove: [] }>()
 
 <template>
   <div class="acts">
-    <Button label="Fill it" icon="pi pi-arrow-right" icon-pos="right" @click="emit('fill')" />
-    <Button label="Copy" icon="pi pi-copy" text @click="emit('copy')" />
-    <Button label="Remove" icon="pi pi-trash" text severity="danger" @click="emit('remove')" />
+    <Button :label="words.fillIt" icon="pi pi-arrow-right" icon-pos="right" @click="emit('fill')" />
+    <Button :label="words.copy" icon="pi pi-copy" text @click="emit('copy')" />
+    <Button :label="words.remove" icon="pi pi-trash" text severity="danger" @click="emit('remove')" />
     <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
     <template v-if="history.length">
-      <h3>What it was filled with</h3>
+      <h3>{{ words.whatItWasFilledWith }}</h3>
       <ul class="plain">
         <li v-for="job in history" :key="job.id">
           <RouterLink :to="job.to">{{ job.title }}</RouterLink>

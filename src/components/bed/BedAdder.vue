@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Another bed for a job: one of the list, or a new one. */
+import { bedAdder as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
@@ -29,16 +30,16 @@ function add(id: string | null) {
     <ChoiceField
       v-if="offered.length"
       class="list"
-      label="Add one of your beds"
+      :label="words.addOneOfYourBeds"
       hide-label
       :model-value="null"
       :options="options"
-      placeholder="Add one of your beds"
-      search="Search beds"
-      none="No bed of that name"
+      :placeholder="words.addOneOfYourBeds"
+      :search="words.searchBeds"
+      :none="words.noBedOfThatName"
       @update:model-value="add"
     />
-    <Button label="A new one" icon="pi pi-plus" outlined @click="emit('new')" />
+    <Button :label="words.aNewOne" icon="pi pi-plus" outlined @click="emit('new')" />
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 /**
  * A bed in section, to scale, with its dimensions. The fill line, side holes and layers can be moved on the drawing.
  */
+import { bedDrawing as words } from '@/text/components/bed'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { containerOf } from '@/model/garden/garden'
@@ -74,9 +75,9 @@ function move(handle: Handle, to: number) {
 </script>
 
 <template>
-  <figure class="drawing" aria-label="The bed in section">
+  <figure class="drawing" :aria-label="words.theBedInSection">
     <div ref="host" class="stage">
-      <svg v-if="layout" :width="width" :height="height" role="group" aria-label="Section, to scale">
+      <svg v-if="layout" :width="width" :height="height" role="group" :aria-label="words.sectionToScale">
         <line
           v-if="base === 'onSoil' || base === 'onPaving'"
           class="ground"
@@ -116,7 +117,7 @@ function move(handle: Handle, to: number) {
         />
       </svg>
     </div>
-    <figcaption>Drag a line by its grip, or take it with the arrow keys.</figcaption>
+    <figcaption>{{ words.dragALineByIts }}</figcaption>
   </figure>
 </template>
 

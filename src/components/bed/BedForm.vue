@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All that is asked about a bed. Sends changes of the whole; the core's verdict comes back by field. */
+import { bedForm as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { BedSpec, Vessel } from '@/model/garden/schemas'
@@ -59,28 +60,28 @@ const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(
     />
     <div class="pair">
       <ChoiceField
-        label="Where water leaves"
+        :label="words.whereWaterLeaves"
         :model-value="outletOf(vessel)"
         :options="outlets"
         @update:model-value="setOutlet"
       />
       <QuantityField
         v-if="vessel.base.kind === 'sideHoles'"
-        label="Height of the side holes"
+        :label="words.heightOfTheSideHoles"
         quantity="length"
         :units="units"
         :problem="beside('sideHoles')"
         :model-value="vessel.base.height"
-        hint="above the inside of the base"
+        :hint="words.aboveTheInsideOfThe"
         @update:model-value="setVessel({ base: { kind: 'sideHoles', height: $event } })"
       />
       <QuantityField
-        label="How many there are"
+        :label="words.howManyThereAre"
         quantity="number"
         :units="units"
         :problem="beside('bedCount')"
         :model-value="vessel.count"
-        hint="all alike"
+        :hint="words.allAlike"
         @update:model-value="setVessel({ count: $event })"
       />
       <PlainFields :spec="spec" :units="units" :beside="beside" @change="emit('change', $event)" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A bed drawn in section, or what keeps it from being drawn. */
+import { bedPicture as words } from '@/text/components/bed'
 import type { BedSpec } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/problems.en'
 import type { UnitSystem } from '@/text/units'
@@ -23,7 +24,7 @@ const emit = defineEmits<{ change: [change: Partial<BedSpec>]; sink: [cm: number
 
 <template>
   <ProblemBox v-if="problem" :sentence="problem">
-    <p class="soft">The drawing waits until that is mended; everything else is kept as you typed it.</p>
+    <p class="soft">{{ words.theDrawingWaitsUntilThat }}</p>
   </ProblemBox>
   <BedDrawing
     v-else

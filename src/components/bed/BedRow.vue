@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One bed in the list: what it is and what it holds. Arrows ask for the next. */
+import { bedRow as words } from '@/text/components/bed'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed } from '@/model/garden/schemas'
@@ -19,7 +20,7 @@ const emit = defineEmits<{ choose: [bedId: string]; step: [bedId: string, by: 1 
 
 const litresText = computed(() => {
   const one = mixNeededFor({ spec: toRaw(bed), sunkBy: null }, tables)
-  return one.ok ? `${volumeText(one.value.net, units)}${bed.vessel.count > 1 ? ' each' : ''}` : 'look at it'
+  return one.ok ? `${volumeText(one.value.net, units)}${bed.vessel.count > 1 ? ' each' : ''}` : words.lookAtIt
 })
 function onKey(event: KeyboardEvent) {
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return

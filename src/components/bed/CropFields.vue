@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What grows in it: the crop, its companions, when and how many, and how the place suits it. */
+import { cropFields as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { countProblem } from '@/core/amounts'
 import { CROPS, type Crop } from '@/core/data'
@@ -55,51 +56,51 @@ const plantsProblem = computed(() => {
 <template>
   <div class="crop">
     <ChoiceField
-      label="Crop"
+      :label="words.crop"
       :model-value="job.cropId"
       :options="crops"
       clearable
-      placeholder="Choose what will grow in it"
-      search="Search crops"
-      none="No crop of that name"
+      :placeholder="words.chooseWhatWillGrowIn"
+      :search="words.searchCrops"
+      :none="words.noCropOfThatName"
       :hint="cropLikesText(crop)"
       @update:model-value="emit('crop', $event)"
     />
     <template v-if="crop">
       <ManyChoiceField
-        label="With it in the same mix"
+        :label="words.withItInTheSame"
         name="Other crops in the same mix"
         :model-value="job.companionIds"
         :options="others"
         :most="GARDEN_LIMITS.companions.value"
-        placeholder="nothing else"
-        search="Search crops"
-        none="No crop of that name"
+        :placeholder="words.nothingElse"
+        :search="words.searchCrops"
+        :none="words.noCropOfThatName"
         @update:model-value="emit('companions', $event)"
       >
         <p v-for="line in conflicts" :key="line" class="said wrong">{{ line }}</p>
       </ManyChoiceField>
       <div class="pair">
         <ChoiceField
-          label="Planted in"
+          :label="words.plantedIn"
           :model-value="job.plantMonth"
           :options="months"
           clearable
-          placeholder="May, if unsaid"
+          :placeholder="words.mayIfUnsaid"
           @update:model-value="emit('planting', { plantMonth: $event })"
         />
         <div class="field">
-          <span class="label">Place</span>
+          <span class="label">{{ words.place }}</span>
           <RouterLink class="place" :to="{ name: 'place' }">{{ climateName(place) }}</RouterLink>
         </div>
         <QuantityField
           v-if="room !== null || job.plants !== null"
-          label="Plants in each"
+          :label="words.plantsInEach"
           quantity="number"
           :units="units"
           :problem="plantsProblem"
           :model-value="job.plants ?? Math.max(1, room ?? 1)"
-          :hint="job.plants === null ? 'as many as have room' : 'your number'"
+          :hint="job.plants === null ? words.asManyAsHaveRoom : words.yourNumber"
           @update:model-value="emit('planting', { plants: $event })"
         />
         <button
@@ -108,11 +109,11 @@ const plantsProblem = computed(() => {
           class="link"
           @click="emit('planting', { plants: null })"
         >
-          As many as have room
+          {{ words.asManyAsHaveRoom2 }}
         </button>
       </div>
       <div v-if="outdoors" class="field">
-        <span class="label">When it can stand outside</span>
+        <span class="label">{{ words.whenItCanStandOutside }}</span>
         <MonthStrip :suits="outdoors.suits" :planting="outdoors.planting" />
         <p v-if="monthWord" class="said">{{ monthWord }}</p>
         <p v-if="winter" class="said">{{ winter }}</p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The beds of a job: which is looked at, how many of each, what they take. */
+import { fillList as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { cropName } from '@/core/data/cropTable'
 import type { JobBed } from '@/model/garden/schemas'
@@ -24,8 +25,8 @@ const emit = defineEmits<{ choose: [fillId: string]; remove: [fillId: string] }>
         <span class="words">
           <strong>{{ fill.count > 1 ? `${fill.count} × ` : '' }}{{ bedTitle(fill.spec) }}</strong>
           <small class="soft">
-            {{ litres === null ? 'something is wrong with it' : volumeText(litres, units)
-            }}{{ fill.sunkBy === null ? '' : ', topping up'
+            {{ litres === null ? words.somethingIsWrongWithIt : volumeText(litres, units)
+            }}{{ fill.sunkBy === null ? '' : words.toppingUp
             }}{{ fill.cropId ? `, ${cropName(fill.cropId)}` : '' }}
           </small>
         </span>
@@ -35,7 +36,7 @@ const emit = defineEmits<{ choose: [fillId: string]; remove: [fillId: string] }>
         icon="pi pi-times"
         text
         :aria-label="`Leave out ${bedTitle(fill.spec)}`"
-        title="Leave it out of this job"
+        :title="words.leaveItOutOfThis"
         @click="emit('remove', fill.id)"
       />
     </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Litres of mix for one job or bed, where they go, and the same in what mix is bought and carried in. */
+import { howMuch as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import type { MixNeeded } from '@/core/filling'
 import { LITRES } from '@/core/units'
@@ -38,14 +39,14 @@ const figure = (x: number) => (x >= 100 ? x.toFixed(0) : x >= 10 ? x.toFixed(1) 
 /** To blend, in every measure mix is sold or carried by; each in a line of its own. */
 const measures = computed(() => [
   { name: 'litres', value: toBlend.value },
-  { name: 'cubic metres', value: toBlend.value / LITRES.cubicMetre },
-  { name: 'US gallons', value: toBlend.value / LITRES.usGallon },
-  { name: 'cubic feet', value: toBlend.value / LITRES.cubicFoot },
-  { name: 'cubic yards', value: toBlend.value / LITRES.cubicYard },
-  { name: `buckets of ${volumeText(bucket, units)}`, value: toBlend.value / bucket },
+  { name: words.cubicMetres, value: toBlend.value / LITRES.cubicMetre },
+  { name: words.usGallons, value: toBlend.value / LITRES.usGallon },
+  { name: words.cubicFeet, value: toBlend.value / LITRES.cubicFoot },
+  { name: words.cubicYards, value: toBlend.value / LITRES.cubicYard },
+  { name: words.bucketsOf(volumeText(bucket, units)), value: toBlend.value / bucket },
   units === 'metric'
-    ? { name: 'bags of 50 L', value: toBlend.value / 50 }
-    : { name: 'bags of 2 cu ft', value: toBlend.value / (2 * LITRES.cubicFoot) },
+    ? { name: words.bagsOf50L, value: toBlend.value / 50 }
+    : { name: words.bagsOf2CuFt, value: toBlend.value / (2 * LITRES.cubicFoot) },
 ])
 </script>
 
@@ -53,47 +54,48 @@ const measures = computed(() => [
   <div class="sum">
     <p class="big">
       <strong class="figure">{{ volumeText(inPlace, units) }}</strong>
-      {{ amount === null ? 'of mix in place' : 'would fill them' }}
+      {{ amount === null ? words.ofMixInPlace : words.wouldFillThem }}
     </p>
     <p v-if="parts.length === 1 && parts[0]!.count > 1" class="soft">
-      {{ volumeText(parts[0]!.plan.net, units) }} in each of {{ parts[0]!.count }}.
+      {{ words.inEachOf(volumeText(parts[0]!.plan.net, units), parts[0]!.count) }}
     </p>
     <dl>
       <template v-if="kept > 0.05">
-        <dt>Old mix that stays</dt>
+        <dt>{{ words.oldMixThatStays }}</dt>
         <dd>{{ volumeText(kept, units) }}</dd>
       </template>
       <template v-if="roots > 0.05">
-        <dt>Room taken by root balls</dt>
+        <dt>{{ words.roomTakenByRootBalls }}</dt>
         <dd>{{ volumeText(roots, units) }}</dd>
       </template>
       <template v-if="washed > 0.05">
-        <dt>Washed into the layers</dt>
+        <dt>{{ words.washedIntoTheLayers }}</dt>
         <dd>{{ volumeText(washed, units) }}</dd>
       </template>
       <template v-if="pressed > 0.05">
-        <dt>More, firmed or pressed in</dt>
+        <dt>{{ words.moreFirmedOrPressedIn }}</dt>
         <dd>{{ volumeText(pressed, units) }}</dd>
       </template>
-      <dt>{{ amount === null ? `With ${percentText(settling)} for settling` : 'Made, loose' }}</dt>
+      <dt>{{ amount === null ? words.withForSettling(percentText(settling)) : words.madeLoose }}</dt>
       <dd>{{ volumeText(toBlend, units) }}</dd>
       <template v-if="loss !== null">
-        <dt>To measure, {{ percentText(loss, 1) }} lost on stirring</dt>
+        <dt>{{ words.toMeasureLostOnStirring(percentText(loss, 1)) }}</dt>
         <dd>{{ volumeText(toBlend / (1 - loss), units) }}</dd>
       </template>
       <template v-if="cover > 0.05">
-        <dt>Cover on top, beside the mix</dt>
+        <dt>{{ words.coverOnTopBesideThe }}</dt>
         <dd>{{ volumeText(cover, units) }}</dd>
       </template>
     </dl>
     <p v-if="saved > 0.5" class="soft">
-      The layers below save {{ volumeText(saved, units) }} of mix now<template v-if="sinking > 0.5"
-        >; rotting, they let the surface down by some {{ lengthText(sinking, units) }} within three years, to
-        be topped up then</template
+      {{ words.theLayersBelowSaveOf(volumeText(saved, units))
+      }}<template v-if="sinking > 0.5">{{
+        words.rottingTheyLetTheSurface(lengthText(sinking, units))
+      }}</template
       >.
     </p>
     <details>
-      <summary>In other measures</summary>
+      <summary>{{ words.inOtherMeasures }}</summary>
       <table class="plain">
         <tbody>
           <tr v-for="m in measures" :key="m.name">
@@ -102,7 +104,7 @@ const measures = computed(() => [
           </tr>
         </tbody>
       </table>
-      <p class="soft">To blend, settling included.</p>
+      <p class="soft">{{ words.toBlendSettlingIncluded }}</p>
     </details>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a job asks of one of its beds: how many, what grows in it, whether old mix stays in it. */
+import { jobBedFields as says } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { CROPS } from '@/core/data'
@@ -29,9 +30,9 @@ const emit = defineEmits<{
 }>()
 
 /** The choice of what grows in the rest of the job. */
-const OF_JOB = 'of the job'
+const OF_JOB = says.ofTheJob
 const crops = computed(() => [
-  { value: OF_JOB, label: cropName ? `as in the job: ${cropName}` : 'as in the job', words: [] },
+  { value: OF_JOB, label: cropName ? says.asInTheJob(cropName) : says.asInTheJob2, words: [] },
   ...cropChoices(CROPS),
 ])
 
@@ -41,56 +42,56 @@ const USUAL_SINKING = 5
 
 <template>
   <div class="this">
-    <h3>{{ bedTitle(bed.spec) }} in this job</h3>
+    <h3>{{ says.inThisJob(bedTitle(bed.spec)) }}</h3>
     <div class="pair">
       <QuantityField
-        label="How many"
+        :label="says.howMany"
         quantity="number"
         :units="units"
         :problem="countProblem"
         :model-value="bed.count"
-        :hint="bed.spec.vessel.count > 1 ? `of the ${bed.spec.vessel.count} there are` : 'all alike'"
+        :hint="bed.spec.vessel.count > 1 ? says.ofTheThereAre(bed.spec.vessel.count) : says.allAlike"
         @update:model-value="emit('change', { count: $event })"
       />
       <ChoiceField
         v-if="!alone || bed.cropId !== null"
-        label="Grows in it"
+        :label="says.growsInIt"
         :model-value="bed.cropId ?? OF_JOB"
         :options="crops"
-        search="Search crops"
-        none="No crop of that name"
+        :search="says.searchCrops"
+        :none="says.noCropOfThatName"
         @update:model-value="emit('change', { cropId: $event === OF_JOB ? null : $event, plants: null })"
       />
       <QuantityField
         v-if="bed.cropId !== null"
-        label="Plants in each"
+        :label="says.plantsInEach"
         quantity="number"
         :units="units"
         :problem="plantsProblem"
         :model-value="bed.plants ?? 0"
-        hint="0 for as many as have room"
+        :hint="says.from0ForAsManyAs"
         @update:model-value="emit('change', { plants: $event === 0 ? null : $event })"
       />
       <CheckField
         class="beside-field"
-        label="Old mix stays in it: top up"
+        :label="says.oldMixStaysInIt"
         :model-value="bed.sunkBy !== null"
         @update:model-value="emit('change', { sunkBy: $event ? USUAL_SINKING : null })"
       />
       <QuantityField
         v-if="bed.sunkBy !== null"
-        label="It has sunk by"
+        :label="says.itHasSunkBy"
         quantity="length"
         :units="units"
         :problem="beside('sunkBy')"
         :model-value="bed.sunkBy"
-        hint="below the fill line"
+        :hint="says.belowTheFillLine"
         @update:model-value="emit('change', { sunkBy: $event })"
       />
     </div>
     <p v-if="bed.bedId === null" class="said">
-      It stands in this job alone.
-      <Button label="Put it among the beds" size="small" text @click="emit('keep')" />
+      {{ says.itStandsInThisJob }}
+      <Button :label="says.putItAmongTheBeds" size="small" text @click="emit('keep')" />
     </p>
   </div>
 </template>

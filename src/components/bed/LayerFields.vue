@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What lies on the mix and under it, listed as it lies: the topmost first. */
+import { layerFields as says } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { LAYER_KINDS } from '@/core/filling'
@@ -59,70 +60,69 @@ const addCover = () =>
 </script>
 
 <template>
-  <section class="layers" aria-label="On the mix">
+  <section class="layers" :aria-label="says.onTheMix">
     <div class="row">
-      <h3>On the mix</h3>
-      <Button v-if="!cover" label="Add a cover" icon="pi pi-plus" size="small" text @click="addCover" />
+      <h3>{{ says.onTheMix }}</h3>
+      <Button v-if="!cover" :label="says.addACover" icon="pi pi-plus" size="small" text @click="addCover" />
     </div>
     <p v-if="!cover" class="soft">
-      Nothing. Mulch, clay aggregate or moss keeps water back while leaves do not shade the mix.
+      {{ says.nothingMulchClayAggregateOr }}
     </p>
     <div v-else class="layer">
       <ChoiceField
-        label="Covered with"
+        :label="says.coveredWith"
         :model-value="cover.materialId"
         :options="materials"
-        search="Search materials"
-        none="No material of that name"
+        :search="says.searchMaterials"
+        :none="says.noMaterialOfThatName"
         @update:model-value="$event && setCover({ materialId: $event })"
       />
       <QuantityField
-        label="Thickness of the cover"
+        :label="says.thicknessOfTheCover"
         quantity="length"
         :units="units"
         :problem="coverProblem"
         :model-value="cover.thickness"
-        hint="in the lip, above the fill line"
+        :hint="says.inTheLipAboveThe"
         @update:model-value="setCover({ thickness: $event })"
       />
       <Button
         icon="pi pi-times"
         text
-        aria-label="Take off the cover"
-        title="Take it off"
+        :aria-label="says.takeOffTheCover"
+        :title="says.takeItOff"
         @click="emit('change', { cover: null })"
       />
     </div>
   </section>
-  <section class="layers" aria-label="Under the mix">
+  <section class="layers" :aria-label="says.underTheMix">
     <div class="row">
-      <h3>Under the mix</h3>
+      <h3>{{ says.underTheMix }}</h3>
       <Button
-        label="Add a layer"
+        :label="says.addALayer"
         icon="pi pi-plus"
         size="small"
         text
         :disabled="layers.length >= GARDEN_LIMITS.layers.value"
-        :title="layers.length >= GARDEN_LIMITS.layers.value ? 'No more layers than these' : undefined"
+        :title="layers.length >= GARDEN_LIMITS.layers.value ? says.noMoreLayersThanThese : undefined"
         @click="add"
       />
     </div>
     <p v-if="layers.length === 0" class="soft">
-      Nothing: mix to the bottom. Gravel there does not improve drainage; logs save mix in a deep bed and let
-      it down later.
+      {{ says.nothingMixToTheBottom }}
     </p>
     <div v-for="{ layer, index } in shown" :key="index" class="layer">
       <ChoiceField
         :label="`Layer ${index + 1}`"
         :model-value="chosen(layer)"
         :options="kinds"
-        search="Search layers"
-        none="No layer or material of that name"
+        :search="says.searchLayers"
+        :none="says.noLayerOrMaterialOf"
         @update:model-value="choose(index, $event)"
       />
       <QuantityField
         v-if="layer.kind !== 'cloth'"
-        :label="`Thickness of layer ${index + 1}`"
+        :label="says.thicknessOfLayer(index + 1)"
         quantity="length"
         :units="units"
         :problem="index === layers.length - 1 ? problem : null"
@@ -134,8 +134,8 @@ const addCover = () =>
       <Button
         icon="pi pi-times"
         text
-        :aria-label="`Take out layer ${index + 1}`"
-        title="Take it out"
+        :aria-label="says.takeOutLayer(index + 1)"
+        :title="says.takeItOut"
         @click="remove(index)"
       />
     </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Corners of a bed of free outline, walked once round, with a few outlines to begin from and a plan to look at. */
+import { outlineFields as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
@@ -59,9 +60,9 @@ const plan = computed(() => {
 </script>
 
 <template>
-  <section class="outline" aria-label="Outline of the bed">
+  <section class="outline" :aria-label="words.outlineOfTheBed">
     <div class="row">
-      <strong>Outline from above</strong>
+      <strong>{{ words.outlineFromAbove }}</strong>
       <span class="begin">
         <Button
           v-for="b in BEGINNINGS"
@@ -69,13 +70,15 @@ const plan = computed(() => {
           :label="b.name"
           size="small"
           outlined
-          :aria-label="`Begin with ${b.name === 'L' || b.name === 'U' ? `an ${b.name}` : `a ${b.name.toLowerCase()}`}`"
+          :aria-label="
+            words.beginWith(b.name === 'L' || b.name === 'U' ? words.an(b.name) : `a ${b.name.toLowerCase()}`)
+          "
           @click="emit('change', b.corners)"
         />
       </span>
     </div>
     <div class="two">
-      <svg :viewBox="plan.box" role="img" aria-label="Plan of the bed">
+      <svg :viewBox="plan.box" role="img" :aria-label="words.planOfTheBed">
         <polygon :points="corners.map((c) => `${c.x},${c.y}`).join(' ')" :stroke-width="plan.span / 60" />
         <text
           v-for="(c, i) in corners"
@@ -92,23 +95,23 @@ const plan = computed(() => {
       <div class="corners">
         <div v-for="(c, i) in corners" :key="i" class="corner">
           <QuantityField
-            :label="`${i + 1} across`"
+            :label="words.across(i + 1)"
             quantity="length"
             :units="units"
             :model-value="c.x"
             @update:model-value="set(i, { x: $event })"
           />
           <QuantityField
-            :label="`${i + 1} along`"
+            :label="words.along(i + 1)"
             quantity="length"
             :units="units"
             :model-value="c.y"
             @update:model-value="set(i, { y: $event })"
           />
-          <Button icon="pi pi-times" text :aria-label="`Take out corner ${i + 1}`" @click="remove(i)" />
+          <Button icon="pi pi-times" text :aria-label="words.takeOutCorner(i + 1)" @click="remove(i)" />
         </div>
         <Button
-          label="Add a corner"
+          :label="words.addACorner"
           icon="pi pi-plus"
           size="small"
           text

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The inside of a vessel: by its trade size, its lengths or its outline. */
+import { shapeFields as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { TRADE_SIZES } from '@/core/filling'
 import type { Vessel } from '@/model/garden/schemas'
@@ -33,7 +34,7 @@ const mound = computed(() => (vessel.shape.kind === 'mounded' ? vessel.shape : n
 const trade = computed(() =>
   TRADE_SIZES.filter((t) => t.shape.kind === vessel.shape.kind).map(({ id, name, holds }) => ({
     value: id,
-    label: `${name}: holds ${volumeText(holds.low, units)} to ${volumeText(holds.high, units)}`,
+    label: words.holdsTo(name, volumeText(holds.low, units), volumeText(holds.high, units)),
   })),
 )
 function setTrade(id: string | null) {
@@ -45,15 +46,11 @@ function setTrade(id: string | null) {
 <template>
   <ChoiceField
     v-if="trade.length"
-    label="Sold as"
+    :label="words.soldAs"
     :model-value="tradeSizeOf(vessel.shape)"
     :options="trade"
-    placeholder="by its inside size, below"
-    :hint="
-      vessel.kind === 'roundPot'
-        ? 'A “gallon” of the nursery trade holds less than a gallon.'
-        : 'inside, filled'
-    "
+    :placeholder="words.byItsInsideSizeBelow"
+    :hint="vessel.kind === 'roundPot' ? words.aGallonOfTheNursery : words.insideFilled"
     @update:model-value="setTrade"
   />
   <OutlineFields
@@ -77,21 +74,21 @@ function setTrade(id: string | null) {
     />
     <QuantityField
       v-if="mound"
-      label="Heaped above the rim"
+      :label="words.heapedAboveTheRim"
       quantity="length"
       :units="units"
       :problem="beside('moundHeight')"
       :model-value="mound.moundHeight"
-      hint="at its highest"
+      :hint="words.atItsHighest"
       @update:model-value="emit('change', { ...vessel, shape: { ...mound, moundHeight: $event } })"
     />
     <QuantityField
-      label="Lip left free"
+      :label="words.lipLeftFree"
       quantity="length"
       :units="units"
       :problem="beside('headspace')"
       :model-value="vessel.headspace"
-      :hint="units === 'metric' ? '2.5 to 5 cm is usual' : '1 to 2 in is usual'"
+      :hint="units === 'metric' ? words.from25To5Cm : words.from1To2InIs"
       @update:model-value="emit('change', { ...vessel, headspace: $event })"
     />
   </div>

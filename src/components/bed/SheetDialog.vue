@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
+import { sheetDialog as words } from '@/text/components/bed'
 import { computed, ref } from 'vue'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
@@ -41,7 +42,7 @@ const rows = computed(() =>
 const beds = computed(() => counted(read.value.beds.length, 'bed'))
 const summary = computed(() => {
   const total = read.value.beds.reduce((s, b) => s + litres(b), 0)
-  return rows.value.length ? `${beds.value} can be added, ${volumeText(total, units)} of mix in all.` : ''
+  return rows.value.length ? words.canBeAddedOfMix(beds.value, volumeText(total, units)) : ''
 })
 </script>
 
@@ -49,23 +50,22 @@ const summary = computed(() => {
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
-    header="Many beds at once"
+    :header="words.manyBedsAtOnce"
     :columns="SHEET_COLUMNS.join(', ')"
-    :placeholder="`name\tshape\tcount\tlength\theight\nSalad trough\ttrough\t4\t90\t20`"
-    file-name="CSV file of beds"
+    :placeholder="words.nameShapeCountLengthHeight"
+    :file-name="words.csvFileOfBeds"
     :problems="read.problems.map((p) => sheetProblemText(p, units))"
     :summary="summary"
-    :head="['Name', 'Shape', 'How many', 'Mix']"
+    :head="[words.name, words.shape, words.howMany, words.mix]"
     :rows="rows"
-    :keep="rows.length ? `Add ${beds}` : 'Add'"
+    :keep="rows.length ? `Add ${beds}` : words.add"
     :sound="rows.length > 0"
     @keep="emit('add', read.beds)"
   >
-    Lengths in {{ units === 'us' ? 'inches' : 'centimetres' }}; what you leave out takes the usual value of
-    its shape.
+    {{ words.lengthsInWhatYouLeave(units === 'us' ? 'inches' : 'centimetres') }}
     <template #columns>
-      Of a round pot <code>length</code> is the width across the top and <code>base length</code> across the
-      base.
+      {{ words.ofARoundPot }} <code>{{ words.length }}</code> {{ words.isTheWidthAcrossThe }}
+      <code>{{ words.baseLength }}</code> {{ words.acrossTheBase }}
     </template>
   </SheetReader>
 </template>

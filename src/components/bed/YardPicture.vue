@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All beds side by side at one scale, a bucket beside them to judge by. Press one to look at it. */
+import { yardPicture as words } from '@/text/components/bed'
 import { useElementSize, useMediaQuery, useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
@@ -45,7 +46,7 @@ watch(
 </script>
 
 <template>
-  <section ref="root" aria-label="The yard">
+  <section ref="root" :aria-label="words.theYard">
     <div v-bind="containerProps" class="ground">
       <div v-bind="wrapperProps">
         <ul v-for="row in list" :key="row.index" class="plain yard" :style="{ height: `${row.data.tall}px` }">
@@ -53,7 +54,7 @@ watch(
             <svg :width="pail.width" :height="pail.height">
               <polyline class="wall" :points="pail.wall" />
             </svg>
-            <small>your bucket, {{ volumeText(bucket, units) }}</small>
+            <small>{{ words.yourBucket(volumeText(bucket, units)) }}</small>
           </li>
           <li
             v-for="{ bed, wide, tall } in row.data.beds"

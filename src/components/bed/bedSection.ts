@@ -1,3 +1,4 @@
+import { bedSection as words } from '@/text/components/bed'
 import { sectionWidth, shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
 import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
@@ -73,7 +74,7 @@ export function handlesOf(spec: BedSpec, levels: Levels, sunkBy: number | null, 
       : [
           {
             id: `layer-${index}`,
-            label: `Top of the ${layerName(layer).toLowerCase()}`,
+            label: words.topOfThe(layerName(layer).toLowerCase()),
             value: layer.to,
             low: layer.from,
             high: Math.max(layer.from, fillLine - 1),
@@ -91,11 +92,11 @@ export function handlesOf(spec: BedSpec, levels: Levels, sunkBy: number | null, 
   if (sideHoles !== null)
     handles.push({
       id: 'side-holes',
-      label: 'Side holes',
+      label: words.sideHoles,
       value: sideHoles,
       low: 0,
       high: Math.max(0, fillLine - 1),
-      valueText: `${lengthText(sideHoles, units)} above the base`,
+      valueText: words.aboveTheBase(lengthText(sideHoles, units)),
       moved: (height) => ({
         change: { vessel: { ...vessel, base: { kind: 'sideHoles', height: tidy(height) } } },
       }),
@@ -103,20 +104,20 @@ export function handlesOf(spec: BedSpec, levels: Levels, sunkBy: number | null, 
   if (oldTop !== null && sunkBy !== null)
     handles.push({
       id: 'old-mix',
-      label: 'Surface of the old mix',
+      label: words.surfaceOfTheOldMix,
       value: oldTop,
       low: floor,
       high: fillLine,
-      valueText: `sunk by ${lengthText(sunkBy, units)}`,
+      valueText: words.sunkBy(lengthText(sunkBy, units)),
       moved: (height) => ({ sunkBy: tidy(fillLine - height) }),
     })
   handles.push({
     id: 'fill-line',
-    label: 'Fill line',
+    label: words.fillLine,
     value: fillLine,
     low: Math.min(floor + 1, total),
     high: total,
-    valueText: `lip of ${lengthText(vessel.headspace, units)}`,
+    valueText: words.lipOf(lengthText(vessel.headspace, units)),
     moved: (height) => ({ change: { vessel: { ...vessel, headspace: tidy(total - height) } } }),
   })
   return handles
@@ -151,8 +152,8 @@ export function insideMarks({ layers, floor, fillLine, oldTop }: Levels, units: 
     {
       id: 'mix',
       text: topping
-        ? `${lengthText(fillLine - oldTop, units)} to top up`
-        : `${lengthText(fillLine - floor, units)} of mix`,
+        ? words.toTopUp(lengthText(fillLine - oldTop, units))
+        : words.ofMix(lengthText(fillLine - floor, units)),
       at: topping ? oldTop : (fillLine + floor) / 2,
       across: fillLine,
       shift: topping ? -8 : 5,
@@ -167,4 +168,4 @@ export const widthText = (
   layout: SectionLayout,
   units: UnitSystem,
 ): string =>
-  `${lengthText(sectionWidth(containerOf(spec.vessel).shape, total), units)} ${layout.cutShort ? 'long, drawn in part' : 'inside'}`
+  `${lengthText(sectionWidth(containerOf(spec.vessel).shape, total), units)} ${layout.cutShort ? words.longDrawnInPart : 'inside'}`

@@ -3,6 +3,7 @@
  * A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and
  * costs.
  */
+import { bagDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Dressing, Material, Tables } from '@/core/data'
@@ -51,7 +52,7 @@ const FIELDS = ['bagLitres', 'bagPrice', 'limeTarget']
 const troubleBelow = computed(() => (FIELDS.some(beside) ? null : trouble.value))
 const notes = computed(() => (answer.value?.ok ? answer.value.notes.map((n) => noteText(n, units)) : []))
 
-const feeds = computed(() => [{ value: '', label: 'None, or none it names' }, ...feedChoices(dressings)])
+const feeds = computed(() => [{ value: '', label: words.noneOrNoneItNames }, ...feedChoices(dressings)])
 function setFeed(id: string | null) {
   if (!draft.value) return
   draft.value.feed = id ? { dressingId: id, gramsPerLitre: draft.value.feed?.gramsPerLitre ?? 1 } : null
@@ -66,79 +67,82 @@ function save() {
 <template>
   <DialogFrame
     :visible="bag !== null"
-    header="A bagged mix, from its label"
+    :header="words.aBaggedMixFromIts"
     writing
     @update:visible="emit('close')"
   >
-    <DialogForm v-if="draft" keep="Keep" :sound="answer?.ok ?? false" @keep="save" @cancel="emit('close')">
+    <DialogForm
+      v-if="draft"
+      :keep="words.keep"
+      :sound="answer?.ok ?? false"
+      @keep="save"
+      @cancel="emit('close')"
+    >
       <TextField
         v-model="draft.name"
-        label="What you call it"
+        :label="words.whatYouCallIt"
         focused
         :most="LONGEST_NAME"
-        placeholder="Bagged mix"
+        :placeholder="words.baggedMix"
       />
       <div class="pair">
         <QuantityField
           v-model="draft.litres"
-          label="A bag holds"
+          :label="words.aBagHolds"
           quantity="bagVolume"
           :units="units"
           :problem="beside('bagLitres')"
         />
         <QuantityField
-          label="A bag costs"
+          :label="words.aBagCosts"
           quantity="number"
           :units="units"
           :problem="beside('bagPrice')"
           :model-value="draft.price ?? 0"
-          hint="in your money; 0 for unknown"
+          :hint="words.inYourMoney0For"
           @update:model-value="draft.price = orNull($event)"
         />
       </div>
       <IngredientList v-model="draft.ingredients" :rows="materials" :units="units" />
       <div class="pair">
         <QuantityField
-          label="pH on the label"
+          :label="words.phOnTheLabel"
           quantity="number"
           :units="units"
           :problem="beside('limeTarget')"
           :model-value="draft.pH ?? 0"
-          hint="0 where it says none"
+          :hint="words.from0WhereItSaysNone"
           @update:model-value="draft.pH = orNull($event)"
         />
         <ChoiceField
-          label="Fertilizer in it"
+          :label="words.fertilizerInIt"
           :model-value="draft.feed?.dressingId ?? ''"
           :options="feeds"
-          search="Search fertilizers"
-          none="No fertilizer of that name"
+          :search="words.searchFertilizers"
+          :none="words.noFertilizerOfThatName"
           @update:model-value="setFeed"
         >
           <QuantityField
             v-if="draft.feed"
             v-model="draft.feed.gramsPerLitre"
-            label="So much of it"
+            :label="words.soMuchOfIt"
             quantity="dose"
             :units="units"
             :problem="beside(draft.feed.dressingId)"
-            :hint="units === 'metric' ? 'kilograms in a cubic metre are grams in a litre' : ''"
+            :hint="units === 'metric' ? words.kilogramsInACubicMetre : ''"
           />
         </ChoiceField>
       </div>
       <div role="status">
         <p v-if="draft.ingredients.length === 0" class="soft">
-          Name what it lists, most first. What the label leaves open is taken at the middle of all it could
-          be.
+          {{ words.nameWhatItListsMost }}
         </p>
         <p v-else-if="troubleBelow" class="said wrong">
           <strong>{{ troubleBelow.why }}</strong> {{ troubleBelow.fix }}
         </p>
         <p v-else-if="answer?.ok">
-          <strong>Taken as:</strong> {{ bagText(answer.value.mix, units) }}.
-          <template v-if="answer.value.corners.length > 1"
-            >The label leaves this open; Compare shows between what.</template
-          >
+          <strong>{{ words.takenAs }}</strong> {{ bagText(answer.value.mix, units) }}.
+          <template v-if="answer.value.corners.length > 1">{{ words.theLabelLeavesThisOpen }}</template>
         </p>
         <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       </div>
@@ -146,7 +150,7 @@ function save() {
         <Button
           v-if="listed"
           type="button"
-          label="Remove"
+          :label="words.remove"
           icon="pi pi-trash"
           text
           @click="emit('remove', draft.id)"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The same mix in straight pots of other depths: what a container does to it. */
+import { depthStrip as words } from '@/text/components/bench'
 import { computed, ref } from 'vue'
 import { containerProfile } from '@/core/water'
 import { lengthText, percentText, type UnitSystem } from '@/text/units'
@@ -39,13 +40,13 @@ const columns = computed(() =>
 
 <template>
   <details class="depths" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>The same mix in other depths</summary>
+    <summary>{{ words.theSameMixInOther }}</summary>
     <ul v-if="open" class="plain">
       <li v-for="c in columns" :key="c.depth">
         <ProfileColumn :profile="c.profile" :name="lengthText(c.depth, units)" />
         <span
-          ><strong>{{ lengthText(c.depth, units) }}</strong> deep,
-          {{ percentText(c.profile.airFilledPorosity) }} air</span
+          ><strong>{{ lengthText(c.depth, units) }}</strong>
+          {{ words.deepAir(percentText(c.profile.airFilledPorosity)) }}</span
         >
       </li>
     </ul>

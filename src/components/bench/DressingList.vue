@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is given by weight besides lime, and what the mix is offered. */
+import { dressingList as words } from '@/text/components/bench'
 import { dressingIn } from '@/core/data/dressings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -44,7 +45,7 @@ const doses = computed(() =>
 
 <template>
   <section class="dressings" aria-labelledby="dressings-title">
-    <h2 id="dressings-title">Feed and other dressings</h2>
+    <h2 id="dressings-title">{{ words.feedAndOtherDressings }}</h2>
     <DressingRow
       v-for="line in lines"
       :key="line.id"
@@ -58,7 +59,7 @@ const doses = computed(() =>
     />
     <div v-for="d in doses" :key="d.line.dressingId" class="offer">
       <Button
-        :label="`Give ${d.label}`"
+        :label="words.give(d.label)"
         icon="pi pi-plus"
         size="small"
         outlined
@@ -69,23 +70,17 @@ const doses = computed(() =>
     </div>
     <ChoiceField
       :key="lines.length"
-      label="Add a feed or other dressing"
+      :label="words.addAFeedOrOther"
       hide-label
       :model-value="null"
       :options="offered"
-      placeholder="Add a feed or other dressing"
-      search="Search dressings"
-      none="No dressing of that name"
+      :placeholder="words.addAFeedOrOther"
+      :search="words.searchDressings"
+      :none="words.noDressingOfThatName"
       @update:model-value="add"
     />
-    <Button
-      label="A feed or lime of your own"
-      icon="pi pi-pencil"
-      text
-      size="small"
-      @click="emit('describe')"
-    />
-    <Button label="Dose by label" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
+    <Button :label="words.aFeedOrLimeOf" icon="pi pi-pencil" text size="small" @click="emit('describe')" />
+    <Button :label="words.doseByLabel" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
   </section>
 </template>
 

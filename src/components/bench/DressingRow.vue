@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One dressing: how much, where it goes, how much of the mix gets it. */
+import { dressingRow as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Dressing } from '@/core/data'
@@ -59,7 +60,7 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
       />
     </div>
     <AmountField
-      label="Amount"
+      :label="words.amount"
       :name="`Amount of ${name}`"
       :dose="line.gramsPerLitre"
       :manner="line.measure ?? null"
@@ -70,15 +71,15 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
     />
     <div class="pair">
       <ChoiceField
-        label="Goes"
-        :name="`Where ${name} goes`"
+        :label="words.goes"
+        :name="words.whereGoes(name)"
         :model-value="line.place.kind"
         :options="DOSE_PLACES"
         @update:model-value="setPlace"
       />
       <QuantityField
         v-if="line.place.kind === 'top'"
-        label="Top"
+        :label="words.top"
         quantity="length"
         :units="units"
         :model-value="line.place.depth"
@@ -87,7 +88,7 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
       />
       <QuantityField
         v-if="line.place.kind === 'heldBack'"
-        label="Days after planting"
+        :label="words.daysAfterPlanting"
         quantity="number"
         :units="units"
         :model-value="line.place.from"
@@ -96,15 +97,15 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
       />
       <ChoiceField
         v-if="whom.length > 1"
-        label="For"
-        :name="`How much of the mix gets ${name}`"
+        :label="words.for"
+        :name="words.howMuchOfTheMix(name)"
         :model-value="forWhom(line, ids)"
         :options="whom"
-        placeholder="some of the beds"
+        :placeholder="words.someOfTheBeds"
         @update:model-value="$event && set(ofWhom($event, ids))"
       />
     </div>
-    <p v-if="hazard" class="care">Handle with care: {{ hazard }}.</p>
+    <p v-if="hazard" class="care">{{ words.handleWithCare(hazard) }}</p>
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 /**
  * Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from.
  */
+import { finishedMixDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
@@ -41,22 +42,21 @@ function describe() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Add a finished mix" width="44rem">
+  <DialogFrame v-model:visible="visible" :header="words.addAFinishedMix" width="44rem">
     <p class="soft">
-      It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere
-      changes nothing here.
+      {{ words.itGoesInAsOne }}
     </p>
     <div class="row">
       <InputText
         v-model="search"
         autofocus
         class="search"
-        placeholder="Search mixes"
-        aria-label="Search mixes"
+        :placeholder="words.searchMixes"
+        :aria-label="words.searchMixes"
         autocomplete="off"
         @keydown.enter.prevent="rows[0] && !rows[0].trouble && pick(rows[0].source)"
       />
-      <Button label="Describe a bagged mix" icon="pi pi-tag" outlined @click="describe" />
+      <Button :label="words.describeABaggedMix" icon="pi pi-tag" outlined @click="describe" />
     </div>
     <ul class="plain list">
       <li v-for="r in rows" :key="r.source.id">
@@ -69,9 +69,7 @@ function describe() {
       </li>
     </ul>
     <p v-if="rows.length === 0" class="soft">
-      {{
-        search ? `No mix answers to “${search}”.` : 'No finished mix yet: keep a version, or describe a bag.'
-      }}
+      {{ search ? words.noMixAnswersTo(search) : words.noFinishedMixYetKeep }}
     </p>
   </DialogFrame>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Cost against fit: every family found, and the front that nothing beats in both. The table below says the same. */
+import { fitChart as words } from '@/text/components/bench'
 import { Chart, Legend, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
 import { Scatter } from 'vue-chartjs'
@@ -35,7 +36,7 @@ const point = (c: Candidate) => ({
 const data = computed(() => ({
   datasets: [
     {
-      label: 'Nothing better for the money',
+      label: words.nothingBetterForTheMoney,
       data: front.map(point),
       showLine: true,
       stepped: true as const,
@@ -45,7 +46,7 @@ const data = computed(() => ({
       pointRadius: 6,
     },
     {
-      label: 'Best of each family',
+      label: words.bestOfEachFamily,
       data: families.filter((c) => Number.isFinite(c.figures.costPerLitre)).map(point),
       borderColor: colours.value.leaf,
       backgroundColor: 'transparent',
@@ -64,7 +65,7 @@ const options = computed(() => ({
   responsive: true,
   maintainAspectRatio: false,
   animation: false as const,
-  scales: { x: axis(`cost of ${rateUnit(units)}`), y: axis('steps outside the bands') },
+  scales: { x: axis(words.costOf(rateUnit(units))), y: axis(words.stepsOutsideTheBands) },
   plugins: {
     legend: { labels: { color: colours.value.ink, usePointStyle: true } },
     tooltip: {
@@ -81,12 +82,7 @@ const options = computed(() => ({
 
 <template>
   <div class="chart">
-    <Scatter
-      :data="data"
-      :options="options"
-      aria-label="Cost against fit; the table says the same"
-      role="img"
-    />
+    <Scatter :data="data" :options="options" :aria-label="words.costAgainstFitTheTable" role="img" />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a label lists, in its order, with the shares it names. Changes the list in place: it is the dialog's draft. */
+import { ingredientList as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
@@ -33,12 +34,12 @@ function move(from: number, by: 1 | -1) {
 
 <template>
   <fieldset>
-    <legend>What is in it, in the order of the label</legend>
+    <legend>{{ words.whatIsInItIn }}</legend>
     <ol v-if="list.length" class="plain">
       <li v-for="(one, i) in list" :key="one.materialId">
         <span class="name">{{ shortName(one.materialId) }}</span>
         <QuantityField
-          :label="`Share of ${shortName(one.materialId)}`"
+          :label="words.shareOf(shortName(one.materialId))"
           hide-label
           quantity="percent"
           :units="units"
@@ -51,7 +52,7 @@ function move(from: number, by: 1 | -1) {
             text
             size="small"
             :disabled="i === 0"
-            :aria-label="`${shortName(one.materialId)} earlier`"
+            :aria-label="words.earlier(shortName(one.materialId))"
             @click="move(i, -1)"
           />
           <Button
@@ -59,29 +60,29 @@ function move(from: number, by: 1 | -1) {
             text
             size="small"
             :disabled="i === list.length - 1"
-            :aria-label="`${shortName(one.materialId)} later`"
+            :aria-label="words.later(shortName(one.materialId))"
             @click="move(i, 1)"
           />
           <Button
             icon="pi pi-times"
             text
             size="small"
-            :aria-label="`Take out ${shortName(one.materialId)}`"
+            :aria-label="words.takeOut(shortName(one.materialId))"
             @click="remove(i)"
           />
         </span>
       </li>
     </ol>
-    <p class="soft">The share where the label says one; 0 where it does not.</p>
+    <p class="soft">{{ words.theShareWhereTheLabel }}</p>
     <ChoiceField
       v-if="list.length < MOST"
-      label="Add an ingredient"
+      :label="words.addAnIngredient"
       hide-label
       :model-value="null"
       :options="offered"
-      placeholder="Add what it lists next"
-      search="Search materials"
-      none="No material of that name"
+      :placeholder="words.addWhatItListsNext"
+      :search="words.searchMaterials"
+      :none="words.noMaterialOfThatName"
       @update:model-value="add"
     />
   </fieldset>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the numbers say, in words; each can be answered with a reason and is then kept out of the way. */
+import { judgementList as says } from '@/text/components/bench'
 import { LONGEST_REASON } from '@/model/garden/limits'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -17,8 +18,8 @@ const emit = defineEmits<{ answer: [code: string, reason: string | null] }>()
 
 const MARKS = {
   alarm: { mark: '!!', word: 'Grave' },
-  warn: { mark: '!', word: 'Watch this' },
-  note: { mark: 'i', word: 'To know' },
+  warn: { mark: '!', word: says.watchThis },
+  note: { mark: 'i', word: says.toKnow },
 }
 const rows = computed(() =>
   judgements.map((j) => {
@@ -42,14 +43,14 @@ function begin(key: string) {
 /** At once, so that no letter typed goes astray. */
 const focusOn = ({ el }: VNode) => (el as HTMLElement).focus()
 function keep(key: string) {
-  emit('answer', key, reason.value.trim() || 'no reason given')
+  emit('answer', key, reason.value.trim() || says.noReasonGiven)
   answering.value = null
 }
 </script>
 
 <template>
   <section v-if="rows.length" class="judgements" aria-labelledby="judged-title">
-    <h2 id="judged-title">What stands out</h2>
+    <h2 id="judged-title">{{ says.whatStandsOut }}</h2>
     <ul class="plain">
       <li v-for="r in open" :key="r.key" :class="r.level">
         <span class="mark" aria-hidden="true">{{ MARKS[r.level].mark }}</span>
@@ -58,37 +59,37 @@ function keep(key: string) {
             <span class="visually-hidden">{{ MARKS[r.level].word }}: </span><strong>{{ r.says }}</strong>
             {{ r.does }}
           </p>
-          <small>By: {{ r.source }}.</small>
+          <small>{{ says.by(r.source) }}</small>
           <form v-if="answering === r.key" class="row" @submit.prevent="keep(r.key)">
             <InputText
               v-model="reason"
               :maxlength="LONGEST_REASON"
-              :aria-label="`Why it may stand: ${r.says}`"
-              placeholder="Why it may stand"
+              :aria-label="says.whyItMayStand(r.says)"
+              :placeholder="says.whyItMayStand2"
               @keydown.escape.stop="answering = null"
               @vue:mounted="focusOn"
             />
-            <Button type="submit" label="Keep" size="small" />
+            <Button type="submit" :label="says.keep" size="small" />
           </form>
           <Button
             v-else
-            label="I know, because …"
+            :label="says.iKnowBecause"
             text
             size="small"
-            :aria-label="`I know, because: ${r.says}`"
+            :aria-label="says.iKnowBecause2(r.says)"
             @click="begin(r.key)"
           />
         </div>
       </li>
     </ul>
     <details v-if="shut.length">
-      <summary>Answered ({{ shut.length }})</summary>
+      <summary>{{ says.answered(shut.length) }}</summary>
       <ul class="plain">
         <li v-for="r in shut" :key="r.key">
           <div>
             <p>{{ r.says }}</p>
-            <small>You: {{ r.reason }}</small>
-            <Button label="Say it again" text size="small" @click="emit('answer', r.key, null)" />
+            <small>{{ says.you(r.reason ?? '') }}</small>
+            <Button :label="says.sayItAgain" text size="small" @click="emit('answer', r.key, null)" />
           </div>
         </li>
       </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe names one feed, the shelf holds another: how much of it, and what differs. */
+import { labelDoseDialog as texts } from '@/text/components/bench'
 import { computed, ref } from 'vue'
 import type { Dressing } from '@/core/data'
 import { readAmount, valueIn } from '@/model/amounts/amount'
@@ -34,9 +35,7 @@ const nutrient = ref<Nutrient>('nitrogen')
 
 const recipe = computed(() => readLabel(label.value))
 const labelProblem = computed<Sentence | null>(() =>
-  recipe.value
-    ? null
-    : { why: 'A label has three numbers.', fix: 'Type them as on the bag, for example 4-4-4 or 15-5-15.' },
+  recipe.value ? null : { why: texts.aLabelHasThreeNumbers, fix: texts.typeThemAsOnThe },
 )
 const read = computed(() => readAmount(says.value, amounts.system, usualManner(amounts.system)))
 const mine = computed(() => rows.find((d) => d.id === mineId.value) ?? null)
@@ -91,34 +90,34 @@ function give() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Dose by label" width="34rem" writing>
-    <DialogForm keep="Give it" :sound="answer?.ok ?? false" @keep="give" @cancel="visible = false">
+  <DialogFrame v-model:visible="visible" :header="texts.doseByLabel" width="34rem" writing>
+    <DialogForm :keep="texts.giveIt" :sound="answer?.ok ?? false" @keep="give" @cancel="visible = false">
       <div class="pair">
-        <TextField v-model="label" label="The recipe’s feed is" focused :problem="labelProblem" />
+        <TextField v-model="label" :label="texts.theRecipesFeedIs" focused :problem="labelProblem" />
         <TextField
           v-model="says"
-          label="The recipe says"
-          placeholder="2 tablespoons per bucket"
+          :label="texts.theRecipeSays"
+          :placeholder="texts.from2TablespoonsPerBucket"
           :problem="amountProblem"
         />
       </div>
       <ChoiceField
         v-model="mineId"
-        label="Mine is"
+        :label="texts.mineIs"
         :options="feeds"
-        search="Search feeds"
-        none="No feed of that name"
-        placeholder="Choose a feed"
+        :search="texts.searchFeeds"
+        :none="texts.noFeedOfThatName"
+        :placeholder="texts.chooseAFeed"
       />
       <div class="row">
-        <span id="match-by">As much of which nutrient</span>
+        <span id="match-by">{{ texts.asMuchOfWhichNutrient }}</span>
         <SwitchField v-model="nutrient" :options="NUTRIENT_CHOICES" labelled-by="match-by" />
       </div>
       <p role="status">
-        <template v-if="noneOf">One of the two has none of that: match by another nutrient.</template>
+        <template v-if="noneOf">{{ texts.oneOfTheTwoHas }}</template>
         <template v-else-if="answer?.ok && told">
-          <strong>{{ told.words }}</strong> of yours: {{ told.comesTo }}.
-          {{ labelDoseText(answer.value, nutrient, amounts.system) }}
+          <strong>{{ told.words }}</strong>
+          {{ texts.ofYours(told.comesTo, labelDoseText(answer.value, nutrient, amounts.system)) }}
         </template>
       </p>
     </DialogForm>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The best single changes, as instructions; a digit takes one. */
+import { nextMoves as words } from '@/text/components/bench'
 import type { NextMoves } from '@/model/find/nextMoves'
 import { changeText, endsText, moveText, noMovesText } from '@/text/moves'
 import type { UnitSystem } from '@/text/units'
@@ -22,15 +23,15 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
 <template>
   <section class="moves" aria-labelledby="moves-title">
     <div class="row head">
-      <h2 id="moves-title">Next moves</h2>
+      <h2 id="moves-title">{{ words.nextMoves }}</h2>
       <button type="button" class="from" :aria-pressed="widest" @click="emit('widen')">
-        {{ widest ? 'from every material' : 'from your shelf' }}
+        {{ widest ? words.fromEveryMaterial : words.fromYourShelf }}
       </button>
     </div>
     <p v-if="failed" class="soft">
-      {{ failed }} <button type="button" class="from" @click="emit('again')">Try again</button>
+      {{ failed }} <button type="button" class="from" @click="emit('again')">{{ words.tryAgain }}</button>
     </p>
-    <p v-else-if="!moves" class="soft">Looking for changes that help …</p>
+    <p v-else-if="!moves" class="soft">{{ words.lookingForChangesThatHelp }}</p>
     <p v-else-if="moves.moves.length === 0" class="soft" :class="{ stale }">
       {{ noMovesText(moves, widest) }}
     </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe told in packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
+import { packsDialog as words } from '@/text/components/bench'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
 import type { Outcome } from '@/core/outcome'
@@ -40,7 +41,7 @@ const offered = computed(() =>
 )
 const answer = computed(() => work(packs.value))
 const wrong = (p: PackCount) =>
-  p.count < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more; 0.5 is half a pack.' } : null
+  p.count < 0 ? { why: words.belowNothing, fix: 'Type 0 or more; 0.5 is half a pack.' } : null
 const trouble = computed(() => (answer.value.ok ? null : problemText(answer.value.problem, units)))
 const add = (id: string | null) => id && packs.value.push({ materialId: id, count: 1 })
 function make() {
@@ -51,14 +52,14 @@ function make() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="A mix by packs" width="34rem" writing>
-    <DialogForm keep="Make it so" :sound="answer.ok" @keep="make" @cancel="visible = false">
-      <p class="soft">How many packs of each go in; half a bag is 0.5. Pack sizes are those of your shelf.</p>
+  <DialogFrame v-model:visible="visible" :header="words.aMixByPacks" width="34rem" writing>
+    <DialogForm :keep="words.makeItSo" :sound="answer.ok" @keep="make" @cancel="visible = false">
+      <p class="soft">{{ words.howManyPacksOfEach }}</p>
       <QuantityField
         v-for="p in packs"
         :key="p.materialId"
         v-model="p.count"
-        :label="`Packs of ${shortName(p.materialId)}`"
+        :label="words.packsOf(shortName(p.materialId))"
         quantity="number"
         :units="units"
         :problem="wrong(p)"
@@ -66,18 +67,19 @@ function make() {
       />
       <ChoiceField
         :key="packs.length"
-        label="Add a material"
+        :label="words.addAMaterial"
         hide-label
         :model-value="null"
         :options="offered"
-        placeholder="Add a material"
-        search="Search materials"
-        none="No material of that name"
+        :placeholder="words.addAMaterial"
+        :search="words.searchMaterials"
+        :none="words.noMaterialOfThatName"
         @update:model-value="add"
       />
       <p role="status">
         <template v-if="answer.ok"
-          >Makes <strong>{{ volumeText(answer.value.litres, units) }}</strong> of mix.</template
+          >{{ words.makes }} <strong>{{ volumeText(answer.value.litres, units) }}</strong>
+          {{ words.ofMix }}</template
         >
         <template v-else-if="trouble">{{ trouble.why }} {{ trouble.fix }}</template>
       </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Solids, water and air by depth in one mix, drawn plain so that several can stand side by side. */
+import { profileColumn as says } from '@/text/components/bench'
 import { computed } from 'vue'
 import type { ContainerProfile } from '@/core/water'
 import { percentText } from '@/text/units'
@@ -18,9 +19,8 @@ const shapes = computed(() => {
   const close = (points: string) => `0,${H} ${points} 0,0`
   return { solids: close(edge((s) => s.solids)), water: close(edge((s) => s.solids + s.water)) }
 })
-const words = computed(
-  () =>
-    `${name}: air ${percentText(profile.slices.at(-1)!.air)} at the top, ${percentText(profile.slices[0]!.air)} at the base`,
+const words = computed(() =>
+  says.airAtTheTopAt(name, percentText(profile.slices.at(-1)!.air), percentText(profile.slices[0]!.air)),
 )
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for the wall of the shed: seen only on paper. */
+import { recipeCard as words } from '@/text/components/bench'
 import type { Tables } from '@/core/data'
 import { computed } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
@@ -39,14 +40,14 @@ const today = isoDay(new Date())
   <article class="print-only card">
     <h1>{{ jobTitle(job) }}</h1>
     <p>
-      {{ cropName ? `For ${cropName.toLowerCase()}, ` : '' }}judged in: {{ bedTitle(judgedBed(job).spec) }}
+      {{ words.judgedIn(cropName ? words.for(cropName.toLowerCase()) : '', bedTitle(judgedBed(job).spec)) }}
     </p>
     <table>
       <thead>
         <tr>
-          <th>Parts</th>
-          <th>Material</th>
-          <th>In 100 L measured</th>
+          <th>{{ words.parts }}</th>
+          <th>{{ words.material }}</th>
+          <th>{{ words.in100LMeasured }}</th>
         </tr>
       </thead>
       <tbody>
@@ -58,7 +59,7 @@ const today = isoDay(new Date())
         <tr v-for="l in limes" :key="l.name">
           <td>{{ doseText(l.dose, units) }}</td>
           <td>{{ l.name }}</td>
-          <td>of mix as blended</td>
+          <td>{{ words.ofMixAsBlended }}</td>
         </tr>
         <tr v-for="d in job.dressings" :key="d.dressingId">
           <td>{{ doseText(d.gramsPerLitre, units) }}</td>
@@ -69,10 +70,15 @@ const today = isoDay(new Date())
     </table>
     <p v-for="m in job.mixes" :key="m.id">{{ m.name }}: {{ insideText(m) }}.</p>
     <p>
-      Air after draining {{ percentText(evaluation.mix.airFilledPorosity) }}, water within easy reach
-      {{ percentText(evaluation.mix.easilyAvailableWater) }}, pH {{ pHText(evaluation.lime.pH) }} in six
-      weeks; {{ percentText(evaluation.blend.blendingLoss) }} is lost on stirring. Written
-      {{ dayText(today) }}.
+      {{
+        words.airAfterDrainingWaterWithin(
+          percentText(evaluation.mix.airFilledPorosity),
+          percentText(evaluation.mix.easilyAvailableWater),
+          pHText(evaluation.lime.pH),
+          percentText(evaluation.blend.blendingLoss),
+          dayText(today),
+        )
+      }}
     </p>
     <p>{{ CARD_CAUTION }}</p>
   </article>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One course over the season for several mixes; the table behind it says the same. */
+import { seasonChart as words } from '@/text/components/bench'
 import {
   CategoryScale,
   Chart,
@@ -66,15 +67,10 @@ const options = computed(() => {
 
 <template>
   <div class="chart">
-    <Line
-      :data="data"
-      :options="options"
-      role="img"
-      :aria-label="`${axis} over the season; the table below says the same`"
-    />
+    <Line :data="data" :options="options" role="img" :aria-label="words.overTheSeasonTheTable(axis)" />
   </div>
   <details>
-    <summary>The same as a table</summary>
+    <summary>{{ words.theSameAsATable }}</summary>
     <div class="scroll">
       <table class="plain">
         <thead>

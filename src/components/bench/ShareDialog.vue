@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
+import { shareDialog as words } from '@/text/components/bench'
 import { useClipboard } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -33,17 +34,17 @@ function print() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Share this mix" width="38rem">
-    <label for="share-note">A word with it</label>
+  <DialogFrame v-model:visible="visible" :header="words.shareThisMix" width="38rem">
+    <label for="share-note">{{ words.aWordWithIt }}</label>
     <Textarea
       id="share-note"
       v-model="note"
       rows="2"
       auto-resize
       :maxlength="LONGEST_RECIPE_NOTE"
-      placeholder="What it was good for"
+      :placeholder="words.whatItWasGoodFor"
     />
-    <label for="share-link">A link that carries the whole recipe; nothing is sent anywhere</label>
+    <label for="share-link">{{ words.aLinkThatCarriesThe }}</label>
     <div class="row">
       <InputText
         id="share-link"
@@ -51,11 +52,16 @@ function print() {
         readonly
         @focus="($event.target as HTMLInputElement).select()"
       />
-      <Button v-if="isSupported" :label="copied ? 'Copied' : 'Copy'" icon="pi pi-copy" @click="copy(link)" />
+      <Button
+        v-if="isSupported"
+        :label="copied ? words.copied : words.copy"
+        icon="pi pi-copy"
+        @click="copy(link)"
+      />
     </div>
     <div class="row">
-      <Button label="Save as a file" icon="pi pi-download" outlined @click="file" />
-      <Button label="Print the recipe" icon="pi pi-print" outlined @click="print" />
+      <Button :label="words.saveAsAFile" icon="pi pi-download" outlined @click="file" />
+      <Button :label="words.printTheRecipe" icon="pi pi-print" outlined @click="print" />
     </div>
   </DialogFrame>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is on the shelf, to be pressed into the mix or dragged onto it: with what is left and what a litre costs. */
+import { shelfStrip as words } from '@/text/components/bench'
 import MaterialSwatch from '../MaterialSwatch.vue'
 import type { Material } from '@/core/data'
 import { shortName } from '@/text/labels'
@@ -15,7 +16,7 @@ const drag = (event: DragEvent, id: string) => event.dataTransfer?.setData('text
 </script>
 
 <template>
-  <ul v-if="items.length" class="plain strip" aria-label="On your shelf">
+  <ul v-if="items.length" class="plain strip" :aria-label="words.onYourShelf">
     <li v-for="i in items" :key="i.material.id">
       <button
         type="button"
@@ -27,7 +28,7 @@ const drag = (event: DragEvent, id: string) => event.dataTransfer?.setData('text
         <MaterialSwatch :material="i.material" :size="22" />
         <span>{{ shortName(i.material.id) }}</span>
         <small
-          >{{ i.stock > 0 ? `${volumeText(i.stock, units)} left` : ''
+          >{{ i.stock > 0 ? words.left(volumeText(i.stock, units)) : ''
           }}{{ i.stock > 0 && i.perLitre !== null ? ', ' : ''
           }}{{ i.perLitre !== null ? rateText(i.perLitre, units) : '' }}</small
         >

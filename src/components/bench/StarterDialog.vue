@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A mix to begin from for each school of practice: what it is good at, what it gives up. */
+import { starterDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { starterRecipe, STARTERS, type Starter } from '@/model/mix/starterMixes'
 import { dayText } from '@/text/dates'
@@ -18,10 +19,9 @@ function begin(starter: Starter) {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Mixes to begin from" width="54rem">
+  <DialogFrame v-model:visible="visible" :header="words.mixesToBeginFrom" width="54rem">
     <p class="soft">
-      One for each school of practice, under our own names, worked out by the finder on
-      {{ dayText(STARTERS[0]!.workedOn) }}. What is on the bench is kept as a version.
+      {{ words.oneForEachSchoolOf(dayText(STARTERS[0]!.workedOn)) }}
     </p>
     <ul class="plain">
       <li v-for="s in STARTERS" :key="s.id">
@@ -30,13 +30,15 @@ function begin(starter: Starter) {
           <p class="parts">
             {{ partsText(s.parts) }}{{ s.pH === null ? '' : `; ${dosesText(starterRecipe(s), units)}` }}
           </p>
-          <p>For {{ s.forWhat }}. {{ s.goodAt }} <em>Gives up:</em> {{ s.givesUp }}</p>
+          <p>
+            {{ words.for(s.forWhat, s.goodAt) }} <em>{{ words.givesUp }}</em> {{ s.givesUp }}
+          </p>
         </div>
         <Button
-          label="Begin with it"
+          :label="words.beginWithIt"
           size="small"
           outlined
-          :aria-label="`Begin with ${s.name}`"
+          :aria-label="words.beginWith(s.name)"
           @click="begin(s)"
         />
       </li>

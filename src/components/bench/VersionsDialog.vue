@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Recipes kept on the way: name them, note on them, go back to one, go on from it. */
+import { versionsDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -28,35 +29,32 @@ const emit = defineEmits<{
 
 const name = ref('')
 function keep() {
-  emit('keep', name.value.trim() || `Version ${versions.length + 1}`)
+  emit('keep', name.value.trim() || words.version(versions.length + 1))
   name.value = ''
 }
 const nameOf = (id: string | null) => versions.find((v) => v.id === id)?.name
 /** Newest first, each with how deep it branches. */
+const currentName = computed(() => nameOf(current))
 const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameOf(v.from) })))
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Versions of this mix" width="48rem">
+  <DialogFrame v-model:visible="visible" :header="words.versionsOfThisMix" width="48rem">
     <form class="row" @submit.prevent="keep">
       <InputText
         v-model="name"
         :maxlength="LONGEST_NAME"
-        aria-label="Name for what is on the bench"
-        placeholder="Name for what is on the bench"
+        :aria-label="words.nameForWhatIsOn"
+        :placeholder="words.nameForWhatIsOn"
         :disabled="kept"
       />
-      <Button type="submit" label="Keep this version" icon="pi pi-bookmark" :disabled="kept" />
+      <Button type="submit" :label="words.keepThisVersion" icon="pi pi-bookmark" :disabled="kept" />
     </form>
     <p class="soft">
-      {{
-        kept
-          ? `What is on the bench is kept${nameOf(current) ? ` as “${nameOf(current)}”` : ''}.`
-          : 'What is on the bench is not kept yet. Going back keeps it first.'
-      }}
+      {{ kept ? words.whatIsOnTheBench(currentName ? words.as(currentName) : '') : words.whatIsOnTheBench2 }}
     </p>
     <p v-if="rows.length === 0" class="soft">
-      None yet. Keep one before you try something else: it can be taken up again, compared, and gone on from.
+      {{ words.noneYetKeepOneBefore }}
     </p>
     <ul class="plain">
       <li v-for="{ v, from } in rows" :key="v.id" :class="{ on: v.id === current }">
@@ -64,25 +62,25 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
           <InputText
             :model-value="v.name"
             :maxlength="LONGEST_NAME"
-            :aria-label="`Name of ${v.name}`"
+            :aria-label="words.nameOf(v.name)"
             @update:model-value="emit('edit', v.id, { name: $event ?? '' })"
           />
           <p>{{ partsText(v.parts, v.mixes) }}{{ dosesText(v, units) ? `; ${dosesText(v, units)}` : '' }}</p>
           <InputText
             :model-value="v.note"
             :maxlength="LONGEST_RECIPE_NOTE"
-            placeholder="A note"
-            :aria-label="`Note on ${v.name}`"
+            :placeholder="words.aNote"
+            :aria-label="words.noteOn(v.name)"
             @update:model-value="emit('edit', v.id, { note: $event ?? '' })"
           />
-          <small>{{ dayText(v.at) }}{{ from ? `, from “${from}”` : '' }}</small>
+          <small>{{ dayText(v.at) }}{{ from ? words.from(from) : '' }}</small>
         </div>
         <div class="row">
           <Button
-            label="Go on from it"
+            :label="words.goOnFromIt"
             size="small"
             outlined
-            :aria-label="`Go on from ${v.name}`"
+            :aria-label="words.goOnFrom(v.name)"
             @click="emit('back', v)"
           />
           <Button
@@ -90,7 +88,7 @@ const rows = computed(() => [...versions].reverse().map((v) => ({ v, from: nameO
             text
             severity="danger"
             size="small"
-            :aria-label="`Remove ${v.name}`"
+            :aria-label="words.remove(v.name)"
             @click="emit('remove', v.id)"
           />
         </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Mixes side by side: what they are of, their profile by depth, and what differs first. */
+import { compareTable as says } from '@/text/components/compare'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ContainerProfile } from '@/core/water'
@@ -40,7 +41,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
             />
             <Button
               v-if="c.bagged"
-              label="Label"
+              :label="says.label"
               text
               size="small"
               :aria-label="`Label of ${c.name}`"
@@ -51,7 +52,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
       </thead>
       <tbody>
         <tr>
-          <th scope="row">Parts</th>
+          <th scope="row">{{ says.parts }}</th>
           <td v-for="c in columns" :key="c.id" class="parts">
             {{ c.says }}
             <p v-if="c.trouble" class="said wrong">{{ c.trouble }}</p>
@@ -59,9 +60,11 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
         </tr>
         <tr>
           <th scope="row">
-            By depth<small class="key"
-              ><i class="solids" />&nbsp;solids <i class="water" />&nbsp;water
-              <i class="air" />&nbsp;air</small
+            {{ says.byDepth
+            }}<small class="key"
+              ><i class="solids" />{{ says.solids }} <i class="water" />{{ says.water }} <i class="air" />{{
+                says.air
+              }}</small
             >
           </th>
           <td v-for="c in columns" :key="c.id">
@@ -76,7 +79,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
           <th scope="row">{{ row.label }}</th>
           <td v-for="(cell, k) in row.cells" :key="k">
             <strong class="figure">{{ cell.text }}</strong>
-            <small v-if="cell.open" class="open">label allows {{ cell.open }}</small>
+            <small v-if="cell.open" class="open">{{ says.labelAllows(cell.open) }}</small>
           </td>
         </tr>
         <tr>
@@ -84,10 +87,10 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
           <td v-for="c in columns" :key="c.id">
             <Button
               v-if="c.id !== 'bench'"
-              label="On the bench"
+              :label="says.onTheBench"
               size="small"
               outlined
-              :aria-label="`Put ${c.name} on the bench`"
+              :aria-label="says.putOnTheBench(c.name)"
               @click="emit('bench', c.id)"
             />
           </td>
@@ -95,7 +98,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
       </tbody>
     </table>
     <p v-if="several && firstAlike > -1" class="soft">
-      Rows in grey differ by less than a grower would notice.
+      {{ says.rowsInGreyDifferBy }}
     </p>
   </div>
 </template>

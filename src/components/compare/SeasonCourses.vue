@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What becomes of each mix through the season. */
+import { seasonCourses as words } from '@/text/components/compare'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Compared } from '@/model/mix/compare'
 import { courseChart, COURSES, type Course } from '@/text/compare'
@@ -15,8 +16,8 @@ const chart = computed(() => courseChart(compared, course.value))
 <template>
   <section aria-labelledby="season-title">
     <div class="row head">
-      <h2 id="season-title">Through the season</h2>
-      <SwitchField v-model="course" :options="COURSES" label="What to follow" />
+      <h2 id="season-title">{{ words.throughTheSeason }}</h2>
+      <SwitchField v-model="course" :options="COURSES" :label="words.whatToFollow" />
     </div>
     <SeasonChart
       v-if="chart.labels.length"
@@ -24,7 +25,7 @@ const chart = computed(() => courseChart(compared, course.value))
       :courses="chart.courses"
       :axis="chart.axis"
     />
-    <p v-else class="soft">It takes a crop and a place to follow this.</p>
+    <p v-else class="soft">{{ words.itTakesACropAnd }}</p>
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the colours of a section mean, and the same as a table. */
+import { cutawayKey as says } from '@/text/components/cutaway'
 import { computed, ref } from 'vue'
 import type { ContainerProfile } from '@/core/water'
 import { lengthText, percentText, type UnitSystem } from '@/text/units'
@@ -13,10 +14,10 @@ const key = computed(() => [
   // On layers draining goes on for days.
   {
     class: 'air',
-    words: profile.layers.length > 1 ? 'air, 24 hours after watering' : 'air, when draining has ended',
+    words: profile.layers.length > 1 ? says.air24HoursAfterWatering : says.airWhenDrainingHasEnded,
   },
 ])
-const HEAD = ['Height above base', 'Solids', 'Water', 'Air']
+const HEAD = [says.heightAboveBase, 'Solids', 'Water', 'Air']
 /** One slice of a dozen. */
 const rows = computed(() =>
   open.value
@@ -36,7 +37,7 @@ const rows = computed(() =>
   <figcaption class="key">
     <span v-for="k in key" :key="k.class"><i class="swatch" :class="k.class" />{{ k.words }}</span>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
-      <summary>As a table</summary>
+      <summary>{{ says.asATable }}</summary>
       <FigureTable v-if="open" :head="HEAD" :rows="rows" />
     </details>
   </figcaption>

@@ -3,6 +3,7 @@
  * The container in section, to scale: what fills it, and air and water by depth. The picture is an impression; the
  * strip beside it, the three labels and the table behind it are exact.
  */
+import { cutawayPicture as says } from '@/text/components/cutaway'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, toRaw, watchEffect } from 'vue'
 import { usePageTheme } from '@/composables/page/usePageTheme'
@@ -56,7 +57,7 @@ const marks = computed(() => (layout.value && profile ? marksOf(layout.value, pr
 const description = computed(() => {
   const deep = layout.value ? lengthText(layout.value.mixHeight, units) : ''
   const air = marks.value.map((m) => `${m.air} ${m.words}`).join(', ')
-  return `${title}, in section, ${deep} of mix.${profile ? ` Air after draining: ${air}.` : ''}`
+  return says.inSectionOfMix(title, deep, profile ? says.airAfterDraining(air) : '')
 })
 
 /** Read from the page once for each theme: asking for a style in the middle of a change costs a layout. */

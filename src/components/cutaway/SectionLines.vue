@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is drawn of a container in section whatever is in it: walls, holes, ground, and how deep the mix is. */
+import { sectionLines as words } from '@/text/components/cutaway'
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
 import { lengthText, type UnitSystem } from '@/text/units'
@@ -78,21 +79,21 @@ const reservoir = computed(() =>
         :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
         text-anchor="middle"
       >
-        {{ lengthText(layout.mixHeight, units) }} of mix
+        {{ words.ofMix(lengthText(layout.mixHeight, units)) }}
       </text>
       <text
         v-if="layout.cutShort"
         :x="layout.left(0)"
         :y="layout.y(0) + (container.base.kind === 'onSoil' ? 36 : 22)"
       >
-        drawn in part: goes on to the right
+        {{ words.drawnInPartGoesOn }}
       </text>
       <text
         v-if="container.base.kind === 'onSoil' && !layout.cutShort"
         :x="layout.left(0)"
         :y="layout.y(0) + 36"
       >
-        open to the soil
+        {{ words.openToTheSoil }}
       </text>
     </g>
   </g>

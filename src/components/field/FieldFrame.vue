@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A control under its name, and the line said beneath it: a hint, or what is wrong. */
+import { fieldFrame as words } from '@/text/components/field'
 import type { Sentence } from '@/text/problems.en'
 
 const {
@@ -31,7 +32,7 @@ const {
         ><strong>{{ problem.why }}</strong> {{ problem.fix }}</template
       >
       <template v-else
-        >{{ hint }}<span v-if="unit" class="visually-hidden"> in {{ unit }}</span></template
+        >{{ hint }}<span v-if="unit" class="visually-hidden"> {{ words.in(unit) }}</span></template
       >
     </p>
     <slot name="after" />

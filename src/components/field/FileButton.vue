@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A button that asks for a file and hands it on; one that is too large gets a sentence instead. */
+import { fileButton as words } from '@/text/components/field'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 
@@ -50,6 +51,6 @@ function taken(event: Event) {
     @change="taken"
   />
   <p v-if="tooLarge" class="wrong" role="status">
-    <strong>“{{ tooLarge }}” is larger than {{ most }} MB.</strong> Nothing was read. Is it the right file?
+    <strong>{{ words.isLargerThanMb(tooLarge, most) }}</strong> {{ words.nothingWasReadIsIt }}
   </p>
 </template>

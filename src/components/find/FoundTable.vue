@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Recipes found, best first, with what would stand out about each. */
+import { foundTable as words } from '@/text/components/find'
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
 import { chanceText, concernText, fitText, foundText } from '@/text/finder'
@@ -14,24 +15,28 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
   <div class="scroll">
     <table class="plain list stacks">
       <caption class="visually-hidden">
-        Recipes found, best first
+        {{
+          words.recipesFoundBestFirst
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Parts</th>
-          <th scope="col">Fit</th>
-          <th scope="col" class="num wrap">Lots within all bands</th>
-          <th scope="col" class="num">Air</th>
-          <th scope="col" class="num wrap">Water in reach</th>
-          <th scope="col" class="num wrap">pH with lime</th>
-          <th scope="col" class="num">Cost {{ rateUnit(units) }}</th>
-          <th scope="col"><span class="visually-hidden">Open</span></th>
+          <th scope="col">{{ words.parts }}</th>
+          <th scope="col">{{ words.fit }}</th>
+          <th scope="col" class="num wrap">{{ words.lotsWithinAllBands }}</th>
+          <th scope="col" class="num">{{ words.air }}</th>
+          <th scope="col" class="num wrap">{{ words.waterInReach }}</th>
+          <th scope="col" class="num wrap">{{ words.phWithLime }}</th>
+          <th scope="col" class="num">{{ words.cost(rateUnit(units)) }}</th>
+          <th scope="col">
+            <span class="visually-hidden">{{ words.open }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ candidate: c, onFront, look } in rows" :key="keyOf(c)">
           <th scope="row">
-            {{ foundText(c) }}<small v-if="onFront" class="front">nothing better for the money</small>
+            {{ foundText(c) }}<small v-if="onFront" class="front">{{ words.nothingBetterForTheMoney }}</small>
           </th>
           <td data-label="Fit">
             <span
@@ -47,20 +52,20 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
           <td class="num" data-label="pH with lime">
             <template v-if="look"
               >{{ pHText(look.pH)
-              }}<small v-if="look.limeGramsPerLitre > 0" class="concern"
-                >{{ doseText(look.limeGramsPerLitre, units) }} lime</small
-              ></template
+              }}<small v-if="look.limeGramsPerLitre > 0" class="concern">{{
+                words.lime(doseText(look.limeGramsPerLitre, units))
+              }}</small></template
             ><template v-else>–</template>
           </td>
-          <td class="num" :data-label="`Cost ${rateUnit(units)}`">
+          <td class="num" :data-label="words.cost(rateUnit(units))">
             {{ costText(c.figures.costPerLitre + (look?.dosesPerLitre ?? 0)) }}
           </td>
           <td>
             <Button
-              label="On the bench"
+              :label="words.onTheBench"
               size="small"
               outlined
-              :aria-label="`Put on the bench: ${foundText(c)}`"
+              :aria-label="words.putOnTheBench(foundText(c))"
               @click="emit('open', c)"
             />
           </td>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Rows pasted from a spreadsheet or read from a file; looked at before anything is taken. */
+import { sheetReader as words } from '@/text/components/frame'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FileButton from '../field/FileButton.vue'
@@ -38,13 +39,13 @@ function take() {
 
 <template>
   <DialogFrame v-model:visible="visible" :header="header" width="46rem" writing>
-    <p>Paste rows from a spreadsheet, the headings first, or choose a CSV file. <slot /></p>
+    <p>{{ words.pasteRowsFromASpreadsheet }} <slot /></p>
     <p class="soft">
-      Columns: <code>{{ columns }}</code>. <slot name="columns" />
+      {{ words.columns }} <code>{{ columns }}</code>. <slot name="columns" />
     </p>
-    <NoteField v-model="text" label="Rows" :rows="7" fixed :placeholder="placeholder" />
+    <NoteField v-model="text" :label="words.rows" :rows="7" fixed :placeholder="placeholder" />
     <FileButton
-      label="Choose a file"
+      :label="words.chooseAFile"
       :name="fileName"
       accept=".csv,.tsv,.txt,text/csv"
       quiet
@@ -53,7 +54,7 @@ function take() {
     <div aria-live="polite">
       <ul v-if="problems.length" class="plain wrong">
         <li v-for="(p, i) in told" :key="i">{{ p }}</li>
-        <li v-if="problems.length > MOST">… and {{ problems.length - MOST }} more rows.</li>
+        <li v-if="problems.length > MOST">{{ words.andMoreRows(problems.length - MOST) }}</li>
       </ul>
       <template v-if="summary">
         <p>{{ summary }}</p>
@@ -61,7 +62,7 @@ function take() {
       </template>
     </div>
     <div class="row end">
-      <Button label="Leave it" outlined @click="visible = false" />
+      <Button :label="words.leaveIt" outlined @click="visible = false" />
       <Button :label="keep" :disabled="!sound" @click="take" />
     </div>
   </DialogFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One batch: each measure ticked as it goes in, and on to the next when all is in. */
+import { batchCard as says } from '@/text/components/make'
 import Button from 'primevue/button'
 import { tickOf } from '@/model/garden/commands'
 import type { BatchCard } from '@/model/make/batchCard'
@@ -22,15 +23,18 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
 <template>
   <div class="batch no-print">
     <h2 id="batch-title">
-      {{ batchTitle(card) }} of {{ card.of }}
-      <small
-        >{{ card.short ? 'a short one, ' : '' }}gives {{ volumeText(card.blendLitres, units)
-        }}{{ fills ? `, fills ${fills}` : '' }}</small
-      >
+      {{ says.of(batchTitle(card), card.of) }}
+      <small>{{
+        says.gives(
+          card.short ? says.aShortOne : '',
+          volumeText(card.blendLitres, units),
+          fills ? says.fills(fills) : '',
+        )
+      }}</small>
     </h2>
     <p v-if="card.mix" class="soft">
-      Made first: it goes into the others as one measure.
-      <Button :label="`I have ${card.mix.name} ready`" text size="small" @click="emit('ready')" />
+      {{ says.madeFirstItGoesInto }}
+      <Button :label="says.iHaveReady(card.mix.name)" text size="small" @click="emit('ready')" />
     </p>
     <ul class="plain">
       <BatchCardLine
@@ -43,9 +47,9 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
       />
     </ul>
     <div v-if="card.done === card.lines.length" class="row after">
-      <strong>All in. Turn it until it is even.</strong>
+      <strong>{{ says.allInTurnItUntil }}</strong>
       <Button
-        :label="last ? 'Write it down' : 'Next batch'"
+        :label="last ? says.writeItDown : says.nextBatch"
         icon="pi pi-arrow-right"
         icon-pos="right"
         @click="emit('next')"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All batches on paper. */
+import { batchPrint as words } from '@/text/components/make'
 import type { BatchCard } from '@/model/make/batchCard'
 import type { Caution } from '@/text/cautions'
 import { counted } from '@/text/counted'
@@ -23,8 +24,13 @@ const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
   <div class="print-only">
     <h1>{{ title }}</h1>
     <p>
-      Bucket {{ volumeText(bucket, units) }}. {{ counted(cards.length, 'batch', 'batches') }},
-      {{ volumeText(blendLitres, units) }} of mix in all.
+      {{
+        words.bucketOfMixInAll(
+          volumeText(bucket, units),
+          counted(cards.length, 'batch', 'batches'),
+          volumeText(blendLitres, units),
+        )
+      }}
     </p>
     <section v-for="batch in alikeBatches(cards, units)" :key="batch.title">
       <h2>{{ batch.title }}</h2>
@@ -32,7 +38,7 @@ const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
         {{ '☐ '.repeat(Math.min(batch.count, MOST_BOXES)) }}{{ line }}
       </p>
     </section>
-    <CautionList heading="Before you open the bags" :cautions="cautions" />
+    <CautionList :heading="words.beforeYouOpenTheBags" :cautions="cautions" />
   </div>
 </template>
 

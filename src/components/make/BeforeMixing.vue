@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What to do before the first batch: wet what is dry, and what to mind. */
+import { beforeMixing as says } from '@/text/components/make'
 import type { Caution } from '@/text/cautions'
 import CautionList from '../CautionList.vue'
 
@@ -15,20 +16,21 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
 </script>
 
 <template>
-  <section class="no-print" aria-label="Before you begin">
+  <section class="no-print" :aria-label="says.beforeYouBegin">
     <details open>
-      <summary><h2>First</h2></summary>
+      <summary>
+        <h2>{{ says.first }}</h2>
+      </summary>
       <ul v-if="soaking.length" class="plain soak">
         <li v-for="s in soaking" :key="s.id">
           <strong>{{ s.name }}:</strong> {{ s.words }}
         </li>
       </ul>
       <p>
-        Fill the bucket loosely to its mark, {{ bucket }}; never press it down. Spread the measures in layers,
-        scatter lime and feed over them, turn from below and scrape the corners until it is one colour.
+        {{ says.fillTheBucketLooselyTo(bucket) }}
       </p>
       <CautionList
-        heading="Before you open the bags"
+        :heading="says.beforeYouOpenTheBags"
         :cautions="cautions"
         :read="read"
         @read="emit('read', $event)"

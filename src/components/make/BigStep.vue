@@ -3,6 +3,7 @@
  * One measure of a batch as large as the screen allows, for a gloved hand: every filling of the bucket is counted by a
  * press on the large button, and the next measure comes by itself.
  */
+import { bigStep as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
@@ -38,20 +39,20 @@ const beside = computed(() =>
 )
 const next = computed(() =>
   presses.value.length < 2
-    ? 'It is in'
-    : `${capital(pressText(presses.value, Math.min(count, presses.value.length - 1)))} is in`,
+    ? words.itIsIn
+    : words.isIn(capital(pressText(presses.value, Math.min(count, presses.value.length - 1)))),
 )
 </script>
 
 <template>
   <div class="big no-print" :class="{ left }">
     <h2 id="batch-title" class="where">
-      <span>{{ batch }}</span><small>{{ at + 1 }} of {{ of }}</small>
+      <span>{{ batch }}</span><small>{{ words.of(at + 1, of) }}</small>
     </h2>
     <p class="amount figure">{{ amount }}</p>
     <p class="name">{{ lineName(line) }}</p>
     <p class="soft">{{ beside }}</p>
-    <p v-if="presses.length > 1" class="tally" role="img" :aria-label="`${count} of ${presses.length} in`">
+    <p v-if="presses.length > 1" class="tally" role="img" :aria-label="words.ofIn(count, presses.length)">
       <span
         v-for="(p, i) in presses"
         :key="i"
@@ -61,8 +62,8 @@ const next = computed(() =>
     <div class="acts">
       <button type="button" class="press" @click="emit('press')">{{ next }}</button>
       <div class="small">
-        <Button label="Back" icon="pi pi-undo" outlined @click="emit('back')" />
-        <Button v-if="speaks" label="Say it" icon="pi pi-volume-up" outlined @click="emit('say')" />
+        <Button :label="words.back" icon="pi pi-undo" outlined @click="emit('back')" />
+        <Button v-if="speaks" :label="words.sayIt" icon="pi pi-volume-up" outlined @click="emit('say')" />
       </div>
     </div>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What to gather: how much of each, in packs, what is left over, what it costs, what to wet. */
+import { gatherTable as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
@@ -14,8 +15,8 @@ const emit = defineEmits<{
   dosePack: [dressingId: string]
   origin: [mix: InnerMix, kind: 'made' | 'ready']
 }>()
-const HEAD = ['Material', 'Measure out', 'Buy', 'Left over', 'Cost', 'Wet it first']
-const NUMBERS = new Set(['Measure out', 'Left over', 'Cost'])
+const HEAD = ['Material', words.measureOut, 'Buy', words.leftOver, 'Cost', words.wetItFirst]
+const NUMBERS = new Set([words.measureOut, words.leftOver, 'Cost'])
 const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
 </script>
 
@@ -24,9 +25,13 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
     <table class="plain list stacks">
       <thead>
         <tr>
-          <th scope="col"><span class="visually-hidden">Bought</span></th>
+          <th scope="col">
+            <span class="visually-hidden">{{ words.bought }}</span>
+          </th>
           <th v-for="h in HEAD" :key="h" scope="col" :class="{ num: NUMBERS.has(h) }">{{ h }}</th>
-          <th scope="col"><span class="visually-hidden">Change</span></th>
+          <th scope="col">
+            <span class="visually-hidden">{{ words.change }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -36,7 +41,7 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
               <input
                 type="checkbox"
                 :checked="isBought(line)"
-                :aria-label="`${line.name} is bought or at hand`"
+                :aria-label="words.isBoughtOrAtHand(line.name)"
                 @change="emit('tick', line, ($event.target as HTMLInputElement).checked)"
               />
             </label>
@@ -65,26 +70,26 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
             <td>
               <Button
                 v-if="'material' in line.what"
-                label="Pack"
+                :label="words.pack"
                 text
                 size="small"
-                :aria-label="`Pack, price and stock of ${line.name}`"
+                :aria-label="words.packPriceAndStockOf(line.name)"
                 @click="emit('pack', line.what.material)"
               />
               <Button
                 v-if="'material' in line.what && !isBought(line)"
-                label="Not to be had"
+                :label="words.notToBeHad"
                 text
                 size="small"
-                :aria-label="`${line.name} is not to be had: find another`"
+                :aria-label="words.isNotToBeHad(line.name)"
                 @click="emit('missing', line.what.material)"
               />
               <Button
                 v-else-if="'dose' in line.what"
-                label="Pack"
+                :label="words.pack"
                 text
                 size="small"
-                :aria-label="`Pack, price and stock of ${line.name}`"
+                :aria-label="words.packPriceAndStockOf(line.name)"
                 @click="emit('dosePack', line.what.dose)"
               />
             </td>
@@ -93,18 +98,18 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
             {{ line.buy.sentence }}
             <Button
               v-if="'mix' in line.what"
-              :label="isReady(line.what.mix) ? 'Make it first' : 'I have it ready'"
-              :aria-label="isReady(line.what.mix) ? `Make ${line.name} first` : `I have ${line.name} ready`"
+              :label="isReady(line.what.mix) ? words.makeItFirst : words.iHaveItReady"
+              :aria-label="isReady(line.what.mix) ? `Make ${line.name} first` : words.iHaveReady(line.name)"
               text
               size="small"
               @click="emit('origin', line.what.mix, isReady(line.what.mix) ? 'made' : 'ready')"
             />
             <Button
               v-else-if="'dose' in line.what"
-              label="Pack"
+              :label="words.pack"
               text
               size="small"
-              :aria-label="`Pack, price and stock of ${line.name}`"
+              :aria-label="words.packPriceAndStockOf(line.name)"
               @click="emit('dosePack', line.what.dose)"
             />
           </td>

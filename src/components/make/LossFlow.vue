@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** From what is measured out to what is in place: what stirring and settling take on the way. */
+import { lossFlow as says } from '@/text/components/make'
 const { stages, losses } = defineProps<{
   stages: readonly { figure: string; words: string }[]
   /** Between one stage and the next. */
@@ -8,7 +9,7 @@ const { stages, losses } = defineProps<{
 </script>
 
 <template>
-  <section class="flow" aria-label="From the bucket to the bed">
+  <section class="flow" :aria-label="says.fromTheBucketToThe">
     <template v-for="(stage, i) in stages" :key="stage.words">
       <div>
         <strong class="figure">{{ stage.figure }}</strong><span>{{ stage.words }}</span>

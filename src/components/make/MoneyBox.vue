@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What it costs: paid at the shop beside what goes into the mix, by bed, and against bags. */
+import { moneyBox as says } from '@/text/components/make'
 import { computed } from 'vue'
 import { againstBagsText } from '@/text/money'
 import type { AgainstBags } from '@/model/make/money'
@@ -23,18 +24,18 @@ const said = computed(() => against && againstBagsText(against, units))
 
 <template>
   <section class="money" aria-labelledby="money-title">
-    <h2 id="money-title">What it costs</h2>
+    <h2 id="money-title">{{ says.whatItCosts }}</h2>
     <div class="boxes">
-      <FigureTable v-if="rows.length" :rows="rows" caption="Paid at the shop, and what goes into the mix" />
-      <FigureTable v-if="beds.length > 1" :rows="beds" caption="What the mix in each bed costs" />
+      <FigureTable v-if="rows.length" :rows="rows" :caption="says.paidAtTheShopAnd" />
+      <FigureTable v-if="beds.length > 1" :rows="beds" :caption="says.whatTheMixInEach" />
       <div v-if="bags.length" class="against no-print">
-        <ChoiceField v-model="bag" label="Against bags of" :options="bags" />
+        <ChoiceField v-model="bag" :label="says.againstBagsOf" :options="bags" />
         <p v-if="said">
           <strong>{{ said.title }}.</strong> {{ said.text }}
         </p>
       </div>
     </div>
-    <p v-if="missing" class="soft">No price yet for {{ missing }}.</p>
+    <p v-if="missing" class="soft">{{ says.noPriceYetFor(missing) }}</p>
   </section>
 </template>
 

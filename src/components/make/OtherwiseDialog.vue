@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A measure ran short, or something else went in: what this batch becomes by that, and the ones after it. */
+import { otherwiseDialog as words } from '@/text/components/make'
 import { computed, ref, watch } from 'vue'
 import type { OtherwiseAnswer } from '@/model/make/asMade'
 import type { CardLine } from '@/model/make/batchCard'
@@ -27,8 +28,8 @@ const visible = defineModel<boolean>('visible', { required: true })
 const emit = defineEmits<{ keep: [answer: OtherwiseAnswer] }>()
 
 const ONWARD = [
-  { value: 'planned', label: 'As planned: I get more' },
-  { value: 'same', label: 'The same way' },
+  { value: 'planned', label: words.asPlannedIGetMore },
+  { value: 'same', label: words.theSameWay },
 ] as const
 const NOTHING = 'nothing'
 
@@ -77,39 +78,39 @@ function keep() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" header="Ran short, or something else went in" width="32rem" writing>
-    <DialogForm keep="Reckon with that" :sound="sound" @keep="keep" @cancel="visible = false">
+  <DialogFrame v-model:visible="visible" :header="words.ranShortOrSomethingElse" width="32rem" writing>
+    <DialogForm :keep="words.reckonWithThat" :sound="sound" @keep="keep" @cancel="visible = false">
       <ChoiceField
-        label="Which measure"
+        :label="words.whichMeasure"
         :model-value="materialId"
         :options="options"
         @update:model-value="$event && (materialId = $event)"
       />
       <QuantityField
         v-model="litres"
-        label="How much of it went in"
+        :label="words.howMuchOfItWent"
         quantity="volume"
         :units="units"
         :problem="problems.litres"
-        :hint="`planned: ${volumeText(planned, units)}`"
+        :hint="words.planned(volumeText(planned, units))"
       />
       <ChoiceField
-        label="In its place"
+        :label="words.inItsPlace"
         :model-value="insteadId"
         :options="others"
-        search="Search the materials"
-        none="No such material"
+        :search="words.searchTheMaterials"
+        :none="words.noSuchMaterial"
         @update:model-value="insteadId = $event ?? NOTHING"
       />
       <QuantityField
         v-if="insteadId !== NOTHING"
         v-model="insteadLitres"
-        label="How much of that"
+        :label="words.howMuchOfThat"
         quantity="volume"
         :units="units"
         :problem="problems.instead"
       />
-      <SwitchField v-if="!isLast" v-model="onward" :options="ONWARD" label="The batches after this one" />
+      <SwitchField v-if="!isLast" v-model="onward" :options="ONWARD" :label="words.theBatchesAfterThisOne" />
       <div class="says" aria-live="polite">
         <p v-for="s in sentences" :key="s">{{ s }}</p>
       </div>

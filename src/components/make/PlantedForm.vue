@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The day a job is planted or sown: from it the season is counted. */
+import { plantedForm as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { dayProblem, isDay, isoDay } from '@/text/dates'
@@ -14,24 +15,24 @@ const { planted, open, hasCrop } = defineProps<{
 }>()
 const emit = defineEmits<{ plant: [day: string]; undo: [] }>()
 const day = ref(planted ?? isoDay(new Date()))
-const problem = computed(() => dayProblem(day.value, 'planted or sown'))
+const problem = computed(() => dayProblem(day.value, words.plantedOrSown))
 const plant = () => isDay(day.value) && emit('plant', day.value)
 </script>
 
 <template>
   <form class="card planted" @submit.prevent="plant">
-    <h2>{{ planted ? 'Planted' : 'All in?' }}</h2>
-    <p v-if="open" class="soft">Not every step is ticked. The season can begin all the same.</p>
-    <TextField v-model="day" label="Planted or sown on" type="date" :problem="problem" />
-    <p v-if="hasCrop && !planted" class="soft">The season is counted from this day.</p>
+    <h2>{{ planted ? words.planted : words.allIn }}</h2>
+    <p v-if="open" class="soft">{{ words.notEveryStepIsTicked }}</p>
+    <TextField v-model="day" :label="words.plantedOrSownOn" type="date" :problem="problem" />
+    <p v-if="hasCrop && !planted" class="soft">{{ words.theSeasonIsCountedFrom }}</p>
     <div class="row">
       <Button
         type="submit"
-        :label="planted ? 'Keep this day' : 'It is planted'"
+        :label="planted ? words.keepThisDay : words.itIsPlanted"
         icon="pi pi-check"
         :disabled="problem !== null"
       />
-      <Button v-if="planted" label="Not yet after all" text @click="emit('undo')" />
+      <Button v-if="planted" :label="words.notYetAfterAll" text @click="emit('undo')" />
     </div>
   </form>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Steps of getting ready with their days, ticked when they are done. */
+import { prepSteps as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import TickLine from '../frame/TickLine.vue'
 import type { StepRow } from '@/text/preparing'
@@ -27,22 +28,24 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
     >
       <span class="end">
         <span>{{ s.when }}</span>
-        <small>takes {{ s.takes }}<template v-if="s.late">; past its day</template></small>
+        <small
+          >{{ words.takes(s.takes) }}<template v-if="s.late">{{ words.pastItsDay }}</template></small
+        >
         <span class="acts no-print">
           <Button
             v-if="isTimed(s)"
-            label="Time it"
+            :label="words.timeIt"
             icon="pi pi-stopwatch"
             text
             size="small"
-            :aria-label="`Time it: ${s.title}`"
+            :aria-label="words.timeIt2(s.title)"
             @click="emit('time', s)"
           />
           <Button
-            label="Not needed"
+            :label="words.notNeeded"
             text
             size="small"
-            :aria-label="`Not needed: ${s.title}`"
+            :aria-label="words.notNeeded2(s.title)"
             @click="emit('leave', s)"
           />
         </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Count-downs that run, and those that are over. */
+import { timerList as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import type { Timers } from '@/composables/make/useTimers'
 import { leftText } from '@/text/timers'
@@ -8,11 +9,11 @@ const { timers } = defineProps<{ timers: Timers }>()
 </script>
 
 <template>
-  <section v-if="timers.running.value.length" class="timers no-print" aria-label="Timers">
+  <section v-if="timers.running.value.length" class="timers no-print" :aria-label="words.timers">
     <div v-for="t in timers.running.value" :key="t.id" class="one" :class="{ over: t.left <= 0 }">
       <strong class="figure" :role="t.left <= 0 ? 'alert' : 'timer'">{{ leftText(t.left) }}</strong>
       <span>{{ t.label }}</span>
-      <Button icon="pi pi-times" text :aria-label="`Stop the timer: ${t.label}`" @click="timers.stop(t.id)" />
+      <Button icon="pi pi-times" text :aria-label="words.stopTheTimer(t.label)" @click="timers.stop(t.id)" />
     </div>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Checks at the tub once a batch is mixed: the hand, the meter, and what a reading asks for. */
+import { tubChecks as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { Correction, Reading } from '@/model/garden/schemas'
@@ -40,34 +41,33 @@ function keep() {
 
 <template>
   <details class="checks no-print">
-    <summary>Check what is in the tub</summary>
+    <summary>{{ words.checkWhatIsInThe }}</summary>
     <p>
-      Squeeze a handful: it holds together, falls apart at a tap, and gives a drop or two at most. Too dry:
-      sprinkle and turn. Too wet: spread it out, or turn in something dry.
+      {{ words.squeezeAHandfulItHolds }}
     </p>
     <form class="read" @submit.prevent="keep">
-      <SwitchField v-model="kind" :options="KINDS" label="What was read" />
+      <SwitchField v-model="kind" :options="KINDS" :label="words.whatWasRead" />
       <QuantityField
         :key="kind"
         v-model="value"
-        :label="kind === 'pH' ? 'pH read' : 'Salts read, dS/m'"
+        :label="kind === 'pH' ? words.phRead : words.saltsReadDsM"
         quantity="number"
         :units="units"
         :problem="wrong"
-        hint="one measure of mix in two of rain water, after half an hour"
+        :hint="words.oneMeasureOfMixIn"
       />
       <QuantityField
         v-if="kind === 'pH'"
         v-model="day"
-        label="Days after mixing"
+        :label="words.daysAfterMixing"
         quantity="number"
         :units="units"
         :problem="wrongDay"
-        hint="lime has hardly worked on the first day"
+        :hint="words.limeHasHardlyWorkedOn"
       />
       <Button
         type="submit"
-        label="Keep the reading"
+        :label="words.keepTheReading"
         outlined
         :disabled="wrong !== null || wrongDay !== null"
       />
@@ -79,18 +79,17 @@ function keep() {
         <div class="row">
           <Button v-if="r.action" :label="r.action" @click="emit('correct', r.id)" />
           <Button
-            label="Forget it"
+            :label="words.forgetIt"
             text
             size="small"
-            :aria-label="`Forget the reading: ${r.title}`"
+            :aria-label="words.forgetTheReading(r.title)"
             @click="emit('forget', r.id)"
           />
         </div>
       </li>
     </ul>
     <p v-for="c in corrections" :key="c.id" class="soft">
-      Put in: {{ doseWeightText(c.grams, units) }} of {{ dressingName(c.dressingId).toLowerCase() }}. Turn the
-      batch until it is even, and read it again in a week or two.
+      {{ words.putInOfTurnThe(doseWeightText(c.grams, units), dressingName(c.dressingId).toLowerCase()) }}
     </p>
   </details>
 </template>

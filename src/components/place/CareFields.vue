@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Water, wind and where the place lies. */
+import { careFields as words } from '@/text/components/place'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { coldestNightOf, hardinessZone } from '@/core/season'
@@ -21,48 +22,48 @@ type NumberField = 'waterAlkalinity' | 'waterEc' | 'latitude' | 'elevation'
 const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: string; ofClimate: boolean }[] = [
   {
     key: 'waterAlkalinity',
-    label: 'Alkalinity of the water, meq/L',
+    label: words.alkalinityOfTheWaterMeq,
     quantity: 'number',
     hint: 'rain 0, soft 1, hard tap water 3 to 6; mg/L of CaCO3 divided by 50',
     ofClimate: false,
   },
   {
     key: 'waterEc',
-    label: 'Salts of the water, dS/m',
+    label: words.saltsOfTheWaterDs,
     quantity: 'number',
     hint: 'EC; your supplier says it in µS/cm, divided by 1000',
     ofClimate: false,
   },
   {
     key: 'latitude',
-    label: 'Latitude, degrees',
+    label: words.latitudeDegrees,
     quantity: 'number',
-    hint: 'south below nought',
+    hint: words.southBelowNought,
     ofClimate: true,
   },
-  { key: 'elevation', label: 'Height above the sea', quantity: 'height', hint: '', ofClimate: true },
+  { key: 'elevation', label: words.heightAboveTheSea, quantity: 'height', hint: '', ofClimate: true },
 ]
 const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
 const coldest = computed(() => place.coldestNight ?? coldestNightOf(place))
 const coldestHint = computed(() => {
-  const whose = place.coldestNight === null ? 'estimated from the months' : 'your figure'
-  return `${whose}; zone ${hardinessZone(coldest.value)}`
+  const whose = place.coldestNight === null ? words.estimatedFromTheMonths : words.yourFigure
+  return words.zone(whose, hardinessZone(coldest.value))
 })
 </script>
 
 <template>
   <div class="pair">
     <QuantityField
-      label="Days between waterings you can keep"
+      :label="words.daysBetweenWateringsYouCan"
       quantity="number"
       :units="units"
       :problem="beside('waterEvery')"
       :model-value="place.waterEvery"
-      hint="1 for every day, 0.5 for twice a day"
+      :hint="words.from1ForEveryDay0"
       @update:model-value="emit('set', { waterEvery: $event })"
     />
     <ChoiceField
-      label="Wind"
+      :label="words.wind"
       :model-value="place.wind"
       :options="winds"
       @update:model-value="$event && emit('set', { wind: $event })"
@@ -79,7 +80,7 @@ const coldestHint = computed(() => {
       @update:model-value="emit('set', { [n.key]: $event, ...(n.ofClimate ? { climateId: null } : {}) })"
     />
     <QuantityField
-      label="Coldest night of most winters"
+      :label="words.coldestNightOfMostWinters"
       quantity="temperature"
       :units="units"
       :problem="beside('coldestNight')"
@@ -89,7 +90,7 @@ const coldestHint = computed(() => {
     />
     <Button
       v-if="place.coldestNight !== null"
-      label="Estimate it from the months"
+      :label="words.estimateItFromTheMonths"
       text
       size="small"
       @click="emit('set', { coldestNight: null })"

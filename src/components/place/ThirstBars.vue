@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Reference evapotranspiration, month by month: how thirsty the air is. */
+import { thirstBars as words } from '@/text/components/place'
 import { computed } from 'vue'
 import { MONTHS } from '@/text/labels'
 import { waterDepthText, type UnitSystem } from '@/text/units'
@@ -23,9 +24,13 @@ const top = computed(() => Math.max(most.value, 1))
     </span>
   </div>
   <p class="soft">
-    A lawn would use {{ waterDepthText(least, units) }} a day in the quietest month,
-    {{ waterDepthText(most, units) }} in {{ MONTHS[reference.indexOf(most)] }} (reference evapotranspiration,
-    FAO-56 eq. 52).
+    {{
+      words.aLawnWouldUseA(
+        waterDepthText(least, units),
+        waterDepthText(most, units),
+        MONTHS[reference.indexOf(most)]!,
+      )
+    }}
   </p>
 </template>
 

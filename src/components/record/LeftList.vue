@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the shelf holds when the mix is recorded; asked where more went in than there was. */
+import { leftList as words } from '@/text/components/record'
 import ChoiceField from '../field/ChoiceField.vue'
 import type { leftText } from '@/text/settle'
 
@@ -13,7 +14,7 @@ const emit = defineEmits<{ answer: [id: string, answer: Answer] }>()
 
 <template>
   <section aria-labelledby="left-title">
-    <h3 id="left-title">What is left on your shelf</h3>
+    <h3 id="left-title">{{ words.whatIsLeftOnYour }}</h3>
     <ul class="plain">
       <li v-for="r in rows" :key="r.id">
         <span
@@ -26,7 +27,7 @@ const emit = defineEmits<{ answer: [id: string, answer: Answer] }>()
           :name="`${r.name}: ${r.question}`"
           :model-value="answers[r.id] ?? null"
           :options="r.answers"
-          placeholder="Choose"
+          :placeholder="words.choose"
           @update:model-value="$event && emit('answer', r.id, $event as Answer)"
         />
         <strong v-else class="figure">{{ r.left }}</strong>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Photos of a job; with `writing` more may be added. */
+import { photoStrip as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import type { Photo } from '@/model/garden/schemas'
 import { counted } from '@/text/counted'
@@ -20,26 +21,26 @@ const emit = defineEmits<{ add: [file: File]; remove: [id: string] }>()
 </script>
 
 <template>
-  <section class="photos" aria-label="Photos">
+  <section class="photos" :aria-label="words.photos">
     <figure v-for="p in photos" :key="p.id">
-      <img :src="p.jpeg" :alt="`Photo of ${dayText(p.takenAt)}`" />
+      <img :src="p.jpeg" :alt="words.photoOf(dayText(p.takenAt))" />
       <Button
         icon="pi pi-trash"
         text
-        :aria-label="`Remove the photo of ${dayText(p.takenAt)}`"
+        :aria-label="words.removeThePhotoOf(dayText(p.takenAt))"
         @click="emit('remove', p.id)"
       />
     </figure>
     <div class="add no-print">
       <FileButton
-        label="Add a photo"
+        :label="words.addAPhoto"
         name="Photo"
         accept="image/*"
         :most="30"
         quiet
         @file="emit('add', $event)"
       />
-      <small>shrunk and kept in this browser; room for {{ counted(room, 'more', 'more') }}</small>
+      <small>{{ words.shrunkAndKeptInThis(counted(room, 'more', 'more')) }}</small>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
     </div>
   </section>

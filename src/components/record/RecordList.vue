@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Records in a list, one of them looked at. */
+import { recordList as words } from '@/text/components/record'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from '@/text/dates'
 import { recordCrop } from '@/text/records'
@@ -25,11 +26,11 @@ const emit = defineEmits<{ choose: [id: string] }>()
     >
       <span
         ><strong>{{ r.jobName }}</strong
-        ><small>{{ dayText(r.madeOn) }} · {{ recordCrop(r) || 'no crop' }}</small></span
+        ><small>{{ dayText(r.madeOn) }} · {{ recordCrop(r) || words.noCrop }}</small></span
       >
       <span class="num"
         >{{ volumeText(r.blendLitres, units)
-        }}<small>air {{ percentText(r.predicted.airFilledPorosity) }}</small></span
+        }}<small>{{ words.air(percentText(r.predicted.airFilledPorosity)) }}</small></span
       >
     </button>
   </ListInSight>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One record: what went in, what was expected, and the note. */
+import { recordSheet as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { LONGEST_NOTE } from '@/model/garden/limits'
@@ -41,38 +42,38 @@ function setDay(typed: string) {
     <p class="soft">{{ recordAbout(record) }}</p>
     <TextField
       class="day"
-      label="Mixed on"
+      :label="words.mixedOn"
       type="date"
       :problem="problem"
       :model-value="day"
       @update:model-value="setDay"
     />
-    <h3>What went in</h3>
+    <h3>{{ words.whatWentIn }}</h3>
     <FigureTable :rows="wentInRows(record, units)" />
     <p class="soft">{{ measuredText(record, units) }}</p>
     <ul v-if="record.otherwise.length" class="plain soft">
       <li v-for="o in record.otherwise" :key="o">{{ o }}</li>
     </ul>
     <template v-if="record.readings.length + record.corrections.length">
-      <h3>Read at the tub</h3>
+      <h3>{{ words.readAtTheTub }}</h3>
       <ul class="plain">
         <li v-for="line in tubTexts(record, units)" :key="line">{{ line }}</li>
       </ul>
     </template>
     <p v-if="record.used !== null">{{ costText(record) }}</p>
-    <h3>What was expected</h3>
+    <h3>{{ words.whatWasExpected }}</h3>
     <p>{{ predictedText(record, units) }}</p>
     <NoteField
-      label="Note"
+      :label="words.note"
       :most="LONGEST_NOTE"
       :model-value="record.note"
       @update:model-value="emit('edit', { note: $event })"
     />
     <slot />
     <div class="row">
-      <Button v-if="hasJob" label="Open its job" outlined size="small" @click="emit('open')" />
-      <Button label="Remove this record" severity="danger" text size="small" @click="emit('remove')" />
-      <small>Undo brings it back.</small>
+      <Button v-if="hasJob" :label="words.openItsJob" outlined size="small" @click="emit('open')" />
+      <Button :label="words.removeThisRecord" severity="danger" text size="small" @click="emit('remove')" />
+      <small>{{ words.undoBringsItBack }}</small>
     </div>
   </article>
 </template>

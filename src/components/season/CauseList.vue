@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Likely causes, the likeliest first: what speaks for and against each, how to tell, what to do. */
+import { causeList as words } from '@/text/components/season'
 const { causes } = defineProps<{
   causes: readonly {
     id: string
@@ -18,10 +19,15 @@ const { causes } = defineProps<{
       <h3>{{ i + 1 }}. {{ c.name }}</h3>
       <p v-for="e in c.speaksFor" :key="e"><span class="for" aria-hidden="true">+</span> {{ e }}</p>
       <p v-for="e in c.speaksAgainst" :key="e" class="soft">
-        <span aria-hidden="true">−</span> <span class="visually-hidden">Speaks against it:</span> {{ e }}
+        <span aria-hidden="true">−</span> <span class="visually-hidden">{{ words.speaksAgainstIt }}</span>
+        {{ e }}
       </p>
-      <p v-if="c.tell"><strong>To tell:</strong> {{ c.tell }}</p>
-      <p><strong>To do:</strong> {{ c.todo }}</p>
+      <p v-if="c.tell">
+        <strong>{{ words.toTell }}</strong> {{ c.tell }}
+      </p>
+      <p>
+        <strong>{{ words.toDo }}</strong> {{ c.todo }}
+      </p>
     </li>
   </ol>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the season asks for, by date: ticked when it is done. */
+import { dueList as words } from '@/text/components/season'
 import TickLine from '../frame/TickLine.vue'
 
 const { rows, locked } = defineProps<{
@@ -21,7 +22,9 @@ const emit = defineEmits<{ tick: [id: string, done: boolean] }>()
       :disabled="locked"
       @update:done="emit('tick', d.id, $event)"
     >
-      <span class="when">{{ d.when }}<small v-if="d.late">past its day</small></span>
+      <span class="when"
+        >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
+      >
     </TickLine>
   </ol>
 </template>

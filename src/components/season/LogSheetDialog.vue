@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lines of the log from a meter or a spreadsheet; looked at before anything is taken. */
+import { logSheetDialog as words } from '@/text/components/season'
 import { computed, ref } from 'vue'
 import type { Entry } from '@/model/garden/schemas'
 import { LOG_COLUMNS, type LogProblem } from '@/model/sheets/logSheet'
@@ -34,19 +35,19 @@ const lines = computed(() => counted(found.value.entries.length, 'line'))
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
-    header="Readings from a sheet"
+    :header="words.readingsFromASheet"
     :columns="LOG_COLUMNS.join(', ')"
     :placeholder="`date\twhat\tvalue\tunit\n2026-05-14\tpH\t6.2\t\n2026-05-14\tEC\t1.1\tdS/m`"
-    file-name="CSV file of readings"
+    :file-name="words.csvFileOfReadings"
     :problems="found.problems.map((p) => sheetProblemText(p, units))"
-    :summary="rows.length ? `${lines} can be added:` : ''"
-    :head="['Day', 'What', 'Value', 'Bed']"
+    :summary="rows.length ? words.canBeAdded(lines) : ''"
+    :head="[words.day, words.what, words.value, words.bed]"
     :rows="rows"
-    :keep="rows.length ? `Add ${lines}` : 'Add'"
+    :keep="rows.length ? `Add ${lines}` : words.add"
     :sound="rows.length > 0"
     @keep="emit('take', found.entries)"
   >
-    A row for each reading; what a meter calls EC is salts.
-    <template #columns>What: watered, fed, pH, salts, weight, sunk, harvest, leaf, pest, note.</template>
+    {{ words.aRowForEachReading }}
+    <template #columns>{{ words.whatWateredFedPhSalts }}</template>
   </SheetReader>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One thing through the season: the course that was expected, and what was read on it; a table behind it. */
+import { seasonTimeline as says } from '@/text/components/season'
 import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
 import { Line } from 'vue-chartjs'
@@ -41,7 +42,7 @@ const data = computed(() => ({
       pointRadius: 0,
     },
     {
-      label: of === 'waterings' ? 'as noted' : 'read',
+      label: of === 'waterings' ? says.asNoted : 'read',
       data: points(course.read),
       showLine: false,
       borderColor: colours.value.clay,
@@ -87,15 +88,10 @@ const rows = computed(() => timelineRows(course, start, of, units))
 
 <template>
   <div class="chart">
-    <Line
-      :data="data"
-      :options="options"
-      role="img"
-      :aria-label="`${words.axis} over the season; the table below says the same`"
-    />
+    <Line :data="data" :options="options" role="img" :aria-label="says.overTheSeasonTheTable(words.axis)" />
   </div>
   <details>
-    <summary>The same as a table</summary>
+    <summary>{{ says.theSameAsATable }}</summary>
     <div class="scroll">
       <FigureTable :caption="words.axis" :head="['', 'expected', 'read']" :rows="rows" />
     </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A row of pots in pairs, each with the mix it gets. */
+import { trialPlan as words } from '@/text/components/season'
 const { plan } = defineProps<{
   /** Treatment of each place, 0 for A and 1 for B, in blocks of two. */
   plan: readonly number[]
@@ -7,14 +8,13 @@ const { plan } = defineProps<{
 </script>
 
 <template>
-  <ol class="plan" aria-label="Pots in their row">
+  <ol class="plan" :aria-label="words.potsInTheirRow">
     <li v-for="(t, i) in plan" :key="i" :class="{ last: i % 2 === 1 }">
-      <span class="visually-hidden">Pot {{ i + 1 }}: </span>{{ t === 0 ? 'A' : 'B' }}
+      <span class="visually-hidden">{{ words.pot(i + 1) }} </span>{{ t === 0 ? 'A' : 'B' }}
     </li>
   </ol>
   <p class="soft">
-    Stand them in this row, pairs together, and label each. One sort, one age, the same water and feed for
-    all; turn no pot and move none. Note each pot’s harvest by itself.
+    {{ words.standThemInThisRow }}
   </p>
 </template>
 

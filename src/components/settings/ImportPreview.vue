@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a file would change, before it does. */
+import { importPreview as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ImportPreview } from '@/storage/exportFile'
@@ -17,33 +18,37 @@ const count = computed(() => preview.added.length + preview.changed.length)
 </script>
 
 <template>
-  <div class="preview" role="region" aria-label="What the file would change">
-    <h3>What “{{ fileName }}” would change</h3>
-    <p v-if="count === 0">Nothing: all {{ preview.unchanged }} records are here already, just so.</p>
+  <div class="preview" role="region" :aria-label="words.whatTheFileWouldChange">
+    <h3>{{ words.whatWouldChange(fileName) }}</h3>
+    <p v-if="count === 0">{{ words.nothingAllRecordsAreHere(preview.unchanged) }}</p>
     <ul v-else class="plain">
-      <li v-for="(name, i) in added.slice(0, MOST)" :key="`new ${i}`"><b>New:</b> {{ name }}</li>
-      <li v-if="added.length > MOST">… and {{ added.length - MOST }} more new ones.</li>
-      <li v-for="(name, i) in changed.slice(0, MOST)" :key="`replaced ${i}`"><b>Replaced:</b> {{ name }}</li>
-      <li v-if="changed.length > MOST">… and {{ changed.length - MOST }} more that are replaced.</li>
+      <li v-for="(name, i) in added.slice(0, MOST)" :key="`new ${i}`">
+        <b>{{ words.new }}</b> {{ name }}
+      </li>
+      <li v-if="added.length > MOST">{{ words.andMoreNewOnes(added.length - MOST) }}</li>
+      <li v-for="(name, i) in changed.slice(0, MOST)" :key="`replaced ${i}`">
+        <b>{{ words.replaced }}</b> {{ name }}
+      </li>
+      <li v-if="changed.length > MOST">{{ words.andMoreThatAreReplaced(changed.length - MOST) }}</li>
     </ul>
-    <p v-if="count && preview.unchanged" class="soft">{{ preview.unchanged }} are the same already.</p>
+    <p v-if="count && preview.unchanged" class="soft">{{ words.areTheSameAlready(preview.unchanged) }}</p>
     <ProblemBox
       v-if="preview.unreadableCount"
       :sentence="{
-        why: `${preview.unreadableCount} in the file cannot be read and would be left out:`,
+        why: words.inTheFileCannotBe(preview.unreadableCount),
         fix: preview.unreadable.slice(0, 12).map(unreadableText).join(' '),
       }"
     />
     <ProblemBox
       v-if="preview.repeated.length"
       :sentence="{
-        why: `${preview.repeated.length} stand in the file more than once, with different contents:`,
-        fix: `the last of each is taken (${preview.repeated.slice(0, 12).join(', ')}).`,
+        why: words.standInTheFileMore(preview.repeated.length),
+        fix: words.theLastOfEachIs(preview.repeated.slice(0, 12).join(', ')),
       }"
     />
     <div class="row">
-      <Button v-if="count" :label="`Bring in ${count}`" @click="emit('take')" />
-      <Button label="Leave it" outlined @click="emit('leave')" />
+      <Button v-if="count" :label="words.bringIn(count)" @click="emit('take')" />
+      <Button :label="words.leaveIt" outlined @click="emit('leave')" />
     </div>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Records that could not be used, or lost to a later edit: kept whole until they are let go. */
+import { setAsideList as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import type { SetAside } from '@/storage/setAside'
 import { unreadableText } from '@/text/problems.en'
@@ -16,9 +17,9 @@ const emit = defineEmits<{ save: [item: SetAside]; again: [item: SetAside]; go: 
         <small v-if="item.at">{{ item.at.slice(0, 16).replace('T', ' ') }}</small></span
       >
       <span class="row">
-        <Button label="Download" size="small" outlined @click="emit('save', item)" />
-        <Button label="Try again" size="small" outlined @click="emit('again', item)" />
-        <Button label="Let it go" size="small" text severity="danger" @click="emit('go', item)" />
+        <Button :label="words.download" size="small" outlined @click="emit('save', item)" />
+        <Button :label="words.tryAgain" size="small" outlined @click="emit('again', item)" />
+        <Button :label="words.letItGo" size="small" text severity="danger" @click="emit('go', item)" />
       </span>
     </li>
   </ul>

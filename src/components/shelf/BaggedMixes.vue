@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Bagged mixes by their labels. */
+import { baggedMixes as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import type { Bag } from '@/model/garden/schemas'
 import { packText } from '@/text/labels'
@@ -15,9 +16,9 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
 <template>
   <section aria-labelledby="bags-title">
     <div class="row head">
-      <h2 id="bags-title">Bagged mixes</h2>
+      <h2 id="bags-title">{{ words.baggedMixes }}</h2>
       <Button
-        label="Describe a bagged mix"
+        :label="words.describeABaggedMix"
         icon="pi pi-tag"
         outlined
         size="small"
@@ -25,7 +26,7 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
       />
     </div>
     <p class="soft">
-      From their labels: to hold your own against in Compare, or to go into a mix as a part of it.
+      {{ words.fromTheirLabelsToHold }}
     </p>
     <ul class="plain">
       <li v-for="b in bags" :key="b.bag.id">
@@ -34,11 +35,12 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
           ><small>{{ b.says }}</small></span
         >
         <span
-          ><small>Bought as</small>{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
+          ><small>{{ words.boughtAs }}</small
+          >{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
           }}<template v-if="b.bag.price !== null">, {{ b.bag.price.toFixed(2) }}</template></span
         >
         <Button
-          label="Label"
+          :label="words.label"
           text
           size="small"
           :aria-label="`Label of ${b.name}`"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How a feed or lime is bought, what it costs and how much is on hand. */
+import { dressingPackDialog as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { Dressing } from '@/core/data'
@@ -57,31 +58,31 @@ function save() {
     width="30rem"
     @update:visible="emit('close')"
   >
-    <DialogForm keep="Keep" :sound="sound" @keep="save" @cancel="emit('close')">
+    <DialogForm :keep="words.keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
-        <legend v-if="packs.length > 1">{{ i === 0 ? 'Usual pack' : 'Another pack' }}</legend>
+        <legend v-if="packs.length > 1">{{ i === 0 ? words.usualPack : words.anotherPack }}</legend>
         <div class="pair">
           <QuantityField
             v-model="pack.kg"
-            label="Weight of a pack"
+            :label="words.weightOfAPack"
             quantity="weight"
             :units="units"
             :problem="packSizeProblem(pack.kg)"
           />
           <QuantityField
             v-model="pack.price"
-            label="Price of a pack"
+            :label="words.priceOfAPack"
             quantity="number"
             :units="units"
             :problem="belowNothing(pack.price)"
-            hint="in your money; 0 for unknown"
+            :hint="words.inYourMoney0For"
           />
         </div>
-        <TextField v-model="pack.place" label="Where" :most="LONGEST_NAME" hint="a shop, a yard" />
+        <TextField v-model="pack.place" :label="words.where" :most="LONGEST_NAME" :hint="words.aShopAYard" />
         <Button
           v-if="packs.length > 1"
           type="button"
-          label="Not sold like this any more"
+          :label="words.notSoldLikeThisAny"
           text
           size="small"
           severity="danger"
@@ -92,7 +93,7 @@ function save() {
         v-if="roomForMore"
         type="button"
         class="away"
-        label="It is sold in another pack too"
+        :label="words.itIsSoldInAnother"
         icon="pi pi-plus"
         text
         size="small"
@@ -100,11 +101,11 @@ function save() {
       />
       <QuantityField
         v-model="stock"
-        label="On hand"
+        :label="words.onHand"
         quantity="weight"
         :units="units"
         :problem="stockProblem"
-        hint="used before anything is bought"
+        :hint="words.usedBeforeAnythingIsBought"
       />
     </DialogForm>
   </DialogFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A feed or lime on the shelf: what is in it, how it is bought, how much is on hand. */
+import { dressingShelfRow as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import type { Dressing } from '@/core/data'
 import type { DressingPack } from '@/model/garden/schemas'
@@ -24,31 +25,33 @@ const emit = defineEmits<{ pack: []; describe: [] }>()
     <span class="name"
       ><strong>{{ dressing.name }}</strong
       ><small
-        ><template v-if="own">your own{{ retired ? ', offered no more' : '' }} · </template
+        ><template v-if="own">{{ words.yourOwn(retired ? words.offeredNoMore : '') }} </template
         >{{ dressingFacts(dressing) }}; {{ usualDoseText(dressing, units) }}</small
       ></span
     >
     <span v-if="told"
-      ><small>Bought as</small>{{ weightText(entry.kg, units)
+      ><small>{{ words.boughtAs }}</small
+      >{{ weightText(entry.kg, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span v-if="told"
-      ><small>On hand</small>{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
+      ><small>{{ words.onHand }}</small
+      >{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button
         v-if="own"
-        label="Change"
+        :label="words.change"
         text
         size="small"
-        :aria-label="`Change ${dressing.name}`"
+        :aria-label="words.change2(dressing.name)"
         @click="emit('describe')"
       />
       <Button
-        label="Pack"
+        :label="words.pack"
         text
         size="small"
-        :aria-label="`Pack, price and stock of ${dressing.name}`"
+        :aria-label="words.packPriceAndStockOf(dressing.name)"
         @click="emit('pack')"
       />
     </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every figure of a material with its range, how sure it is, and where it comes from. */
+import { materialFigures as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
 import { materialFigures, materialSources } from '@/text/materialFigures'
@@ -30,10 +31,10 @@ const sources = computed(() => (material ? materialSources(material) : []))
       <table class="plain">
         <thead>
           <tr>
-            <th scope="col">Figure</th>
-            <th scope="col" class="num">Best</th>
-            <th scope="col" class="num">Likely range</th>
-            <th scope="col">How sure</th>
+            <th scope="col">{{ words.figure }}</th>
+            <th scope="col" class="num">{{ words.best }}</th>
+            <th scope="col" class="num">{{ words.likelyRange }}</th>
+            <th scope="col">{{ words.howSure }}</th>
           </tr>
         </thead>
         <tbody>
@@ -48,13 +49,17 @@ const sources = computed(() => (material ? materialSources(material) : []))
         </tbody>
       </table>
       <p>
-        <strong>Sources</strong>, recalled rather than read; as a row, {{ material.confidence }} confidence:
+        <strong>{{ words.sources }}</strong>{{ words.recalledRatherThanReadAs(material.confidence) }}
       </p>
       <ul>
         <li v-for="[citation, names] in sources" :key="citation">{{ citation }}: {{ names.join(', ') }}.</li>
       </ul>
-      <p v-if="mistakenText(material.id)"><strong>Not so:</strong> {{ mistakenText(material.id) }}</p>
-      <p v-if="material.hazards"><strong>Mind:</strong> {{ material.hazards }}.</p>
+      <p v-if="mistakenText(material.id)">
+        <strong>{{ words.notSo }}</strong> {{ mistakenText(material.id) }}
+      </p>
+      <p v-if="material.hazards">
+        <strong>{{ words.mind }}</strong> {{ material.hazards }}.
+      </p>
     </template>
   </DialogFrame>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A material on the shelf: what it does, how it is bought, how much is on hand. */
+import { materialRow as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { airCapacityAt10Cm, easilyAvailableWaterAlone } from '@/core/data/columnFigures'
 import type { Material } from '@/core/data'
@@ -26,45 +27,53 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
     <span class="name"
       ><strong>{{ material.name }}</strong
       ><small
-        ><template v-if="own">your own{{ own.retired ? ', offered no more' : '' }} · </template
+        ><template v-if="own">{{ words.yourOwn(own.retired ? words.offeredNoMore : '') }} </template
         >{{ FAMILY_NAMES[material.family]
         }}<template v-if="namesOf(material.id)[0]">: {{ namesOf(material.id)[0] }}</template></small
       ></span
     >
     <span class="fact"
-      ><small>Air in {{ lengthText(20, units) }}</small
+      ><small>{{ words.airIn(lengthText(20, units)) }}</small
       >{{ percentText(airCapacityAt10Cm(material)) }}</span
     >
-    <span class="fact"><small>Easy water</small>{{ percentText(easilyAvailableWaterAlone(material)) }}</span>
-    <span class="fact"><small>pH</small>{{ pHText(material.properties.pH.value) }}</span>
+    <span class="fact"
+      ><small>{{ words.easyWater }}</small
+      >{{ percentText(easilyAvailableWaterAlone(material)) }}</span
+    >
+    <span class="fact"
+      ><small>{{ words.ph }}</small
+      >{{ pHText(material.properties.pH.value) }}</span
+    >
     <span class="fact wide"
-      ><small>Bought as</small>{{ packText(entry.pack, units)
+      ><small>{{ words.boughtAs }}</small
+      >{{ packText(entry.pack, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span class="fact"
-      ><small>On hand</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
+      ><small>{{ words.onHand }}</small
+      >{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button
         v-if="own"
-        label="Change"
+        :label="words.change"
         text
         size="small"
-        :aria-label="`Change ${material.name}`"
+        :aria-label="words.change2(material.name)"
         @click="emit('describe')"
       />
       <Button
-        label="Figures"
+        :label="words.figures"
         text
         size="small"
-        :aria-label="`Figures and sources of ${material.name}`"
+        :aria-label="words.figuresAndSourcesOf(material.name)"
         @click="emit('read')"
       />
       <Button
-        label="Pack"
+        :label="words.pack"
         text
         size="small"
-        :aria-label="`Pack, price and stock of ${material.name}`"
+        :aria-label="words.packPriceAndStockOf(material.name)"
         @click="emit('edit')"
       />
     </span>

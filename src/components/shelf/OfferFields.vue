@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One way a material is sold: the pack, what it gives, its price, where and when. */
+import { offerFields as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
@@ -28,27 +29,27 @@ const isOwn = computed(() => draft.value.kind === 'own')
 
 <template>
   <ChoiceField
-    label="How it is sold"
+    :label="words.howItIsSold"
     :model-value="draft.kind"
     :options="PACK_KINDS"
     @update:model-value="$event && set({ kind: $event as Pack['kind'] })"
   />
-  <p v-if="isOwn" class="soft">Taken as much as is needed; it costs nothing and is never bought.</p>
+  <p v-if="isOwn" class="soft">{{ words.takenAsMuchAsIs }}</p>
   <template v-else>
     <QuantityField
       v-if="size === 'kg'"
       :model-value="draft.kg"
-      label="Weight of a pack"
+      :label="words.weightOfAPack"
       quantity="weight"
       :units="units"
       :problem="problems.size"
-      :hint="swells || !ofTable ? '' : `gives about ${ofTable} loose`"
+      :hint="swells || !ofTable ? '' : words.givesAboutLoose(ofTable)"
       @update:model-value="set({ kg: $event })"
     />
     <QuantityField
       v-else
       :model-value="draft.litres"
-      :label="draft.kind === 'bulk' ? 'Sold by the' : 'Volume on the label'"
+      :label="draft.kind === 'bulk' ? words.soldByThe : words.volumeOnTheLabel"
       :quantity="draft.kind === 'bulk' ? 'bulkVolume' : 'bagVolume'"
       :units="units"
       :problem="problems.size"
@@ -57,45 +58,45 @@ const isOwn = computed(() => draft.value.kind === 'own')
     <QuantityField
       v-if="swells"
       :model-value="draft.gives"
-      label="Gives, loose"
+      :label="words.givesLoose"
       quantity="volume"
       :units="units"
       :problem="problems.gives"
-      :hint="ofTable && `as the label says; 0 for about ${ofTable}`"
+      :hint="ofTable && words.asTheLabelSays0(ofTable)"
       @update:model-value="set({ gives: $event })"
     />
     <div class="pair">
       <QuantityField
         :model-value="draft.price"
-        :label="draft.kind === 'bulk' ? 'Price of so much' : 'Price of a pack'"
+        :label="draft.kind === 'bulk' ? words.priceOfSoMuch : words.priceOfAPack"
         quantity="number"
         :units="units"
         :problem="problems.price"
-        hint="in your money; 0 for unknown"
+        :hint="words.inYourMoney0For"
         @update:model-value="set({ price: $event })"
       />
       <QuantityField
         v-if="draft.kind === 'bulk'"
         :model-value="draft.delivery"
-        label="Delivery"
+        :label="words.delivery"
         quantity="number"
         :units="units"
         :problem="problems.delivery"
-        hint="once, however much comes"
+        :hint="words.onceHoweverMuchComes"
         @update:model-value="set({ delivery: $event })"
       />
     </div>
     <div class="pair">
       <TextField
         :model-value="draft.place"
-        label="Where"
+        :label="words.where"
         :most="LONGEST_NAME"
-        hint="a shop, a yard"
+        :hint="words.aShopAYard"
         @update:model-value="set({ place: $event })"
       />
       <TextField
         :model-value="draft.seenOn"
-        label="Price seen on"
+        :label="words.priceSeenOn"
         type="date"
         :problem="problems.seenOn"
         @update:model-value="set({ seenOn: $event })"

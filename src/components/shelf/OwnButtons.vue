@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with something of the grower's own: kept, left, copied, offered no more. */
+import { ownButtons as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 
 const { sound, listed, retired } = defineProps<{
@@ -14,13 +15,13 @@ const emit = defineEmits<{ cancel: []; copy: []; retire: [] }>()
 
 <template>
   <div class="row">
-    <Button type="submit" label="Keep" :disabled="!sound" />
-    <Button type="button" label="Cancel" outlined @click="emit('cancel')" />
+    <Button type="submit" :label="words.keep" :disabled="!sound" />
+    <Button type="button" :label="words.cancel" outlined @click="emit('cancel')" />
     <template v-if="listed">
-      <Button type="button" label="Copy" text :disabled="!sound" @click="emit('copy')" />
+      <Button type="button" :label="words.copy" text :disabled="!sound" @click="emit('copy')" />
       <Button
         type="button"
-        :label="retired ? 'Offer it again' : 'Offer it no more'"
+        :label="retired ? words.offerItAgain : words.offerItNoMore"
         text
         :disabled="!sound"
         @click="emit('retire')"

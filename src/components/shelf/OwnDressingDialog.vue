@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A feed or lime of the grower's own, from its label. */
+import { ownDressingDialog as words } from '@/text/components/shelf'
 import { LIMES } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { dressingOfOwn } from '@/model/garden/ownRows'
@@ -32,7 +33,7 @@ const { draft, row, trouble, beside, whole } = useOwnDraft(
   () => dressing,
   dressingOfOwn,
   () => units,
-  'My feed',
+  words.myFeed,
 )
 const limes = LIMES.map((l) => ({ value: l.id, label: l.name }))
 const NUMBERS = [
@@ -67,47 +68,47 @@ function copy() {
 <template>
   <DialogFrame
     :visible="dressing !== null"
-    header="A feed or lime of your own"
+    :header="words.aFeedOrLimeOf"
     writing
     @update:visible="emit('close')"
   >
     <form v-if="draft" class="form" @submit.prevent="save()">
       <TextField
         v-model="draft.name"
-        label="What you call it"
+        :label="words.whatYouCallIt"
         focused
         :most="LONGEST_NAME"
-        placeholder="My all-round feed"
+        :placeholder="words.myAllRoundFeed"
       />
       <ChoiceField
-        label="Kind"
+        :label="words.kind"
         :model-value="draft.kind"
         :options="OWN_KINDS"
         @update:model-value="$event && (draft.kind = $event)"
       />
       <div v-if="draft.kind === 'lime'" class="pair">
         <ChoiceField
-          label="A kind of"
+          :label="words.aKindOf"
           :model-value="draft.limeLike"
           :options="limes"
           @update:model-value="setLike"
         />
         <QuantityField
           v-model="draft.neutralizing"
-          label="Neutralizing value"
+          :label="words.neutralizingValue"
           quantity="percent"
           :units="units"
           :problem="beside('calciumCarbonateEquivalent')"
-          hint="calcium carbonate equivalent, from the bag"
+          :hint="words.calciumCarbonateEquivalentFromThe"
         />
         <ChoiceField
-          label="How fine"
+          :label="words.howFine"
           :model-value="draft.grind ?? USUAL"
           :options="GRIND_NAMES"
           @update:model-value="draft.grind = $event === USUAL ? null : $event"
         />
       </div>
-      <div v-else class="three" role="group" aria-label="The three numbers on the bag">
+      <div v-else class="three" role="group" :aria-label="words.theThreeNumbersOnThe">
         <QuantityField
           v-for="n in NUMBERS"
           :key="n.key"
@@ -122,30 +123,30 @@ function copy() {
         <QuantityField
           v-if="draft.kind === 'coated'"
           v-model="draft.months"
-          label="Lasts, months on the label"
+          :label="words.lastsMonthsOnTheLabel"
           quantity="number"
           :units="units"
           :problem="beside('longevityMonths')"
         />
         <ChoiceField
           v-if="draft.kind === 'soluble'"
-          label="Its nitrogen"
+          :label="words.itsNitrogen"
           :model-value="draft.acidForming ? 'acid' : 'neutral'"
           :options="ACID_NAMES"
           @update:model-value="draft.acidForming = $event === 'acid'"
         />
         <QuantityField
-          label="A cupful weighs, grams"
+          :label="words.aCupfulWeighsGrams"
           quantity="number"
           :units="units"
           :model-value="draft.weighed?.grams ?? 0"
           :problem="beside('weighedGrams')"
-          hint="for spoons and cups; 0 for unknown"
+          :hint="words.forSpoonsAndCups0"
           @update:model-value="setWeighed({ grams: $event })"
         />
         <QuantityField
           v-if="draft.weighed"
-          label="The cup holds, mL"
+          :label="words.theCupHoldsMl"
           quantity="number"
           :units="units"
           :model-value="draft.weighed.millilitres"
@@ -153,15 +154,14 @@ function copy() {
           @update:model-value="setWeighed({ millilitres: $event })"
         />
       </div>
-      <NoteField v-model="draft.note" label="Where it came from" :rows="1" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" :label="words.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
         >
-        <template v-else-if="row?.ok"
-          >{{ dressingFacts(row.value) }}; {{ usualDoseText(row.value, units) }}. How it gives up its food and
-          what it does to pH are estimated from its kin.</template
-        >
+        <template v-else-if="row?.ok">{{
+          words.howItGivesUpIts(dressingFacts(row.value), usualDoseText(row.value, units))
+        }}</template>
       </p>
       <OwnButtons
         :sound="row?.ok ?? false"

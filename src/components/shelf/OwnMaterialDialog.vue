@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A material of the grower's own: what is known of it, and what that makes it. */
+import { ownMaterialDialog as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { MATERIALS, type MaterialFamily } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
@@ -33,14 +34,14 @@ const { draft, row, trouble, beside, whole } = useOwnDraft(
   () => material,
   materialOfOwn,
   () => units,
-  'My material',
+  words.myMaterial,
 )
 const families = Object.entries(FAMILY_NAMES).map(([value, label]) => ({
   value: value as MaterialFamily,
   label,
 }))
 const kin = computed(() => [
-  { value: USUAL, label: 'a mean of its kind' },
+  { value: USUAL, label: words.aMeanOfItsKind },
   ...MATERIALS.filter((m) => m.family === draft.value?.family).map((m) => ({ value: m.id, label: m.name })),
 ])
 function setFamily(family: MaterialFamily | null) {
@@ -67,7 +68,7 @@ function copy() {
 <template>
   <DialogFrame
     :visible="material !== null"
-    header="A material of your own"
+    :header="words.aMaterialOfYourOwn"
     width="52rem"
     writing
     @update:visible="emit('close')"
@@ -76,19 +77,19 @@ function copy() {
       <div class="three">
         <TextField
           v-model="draft.name"
-          label="What you call it"
+          :label="words.whatYouCallIt"
           focused
           :most="LONGEST_NAME"
-          placeholder="My garden compost"
+          :placeholder="words.myGardenCompost"
         />
         <ChoiceField
-          label="Kind"
+          :label="words.kind"
           :model-value="draft.family"
           :options="families"
           @update:model-value="setFamily"
         />
         <ChoiceField
-          label="Most like"
+          :label="words.mostLike"
           :model-value="draft.likeId ?? USUAL"
           :options="kin"
           @update:model-value="draft.likeId = $event === USUAL ? null : $event"
@@ -96,17 +97,17 @@ function copy() {
       </div>
       <div class="three">
         <QuantityField
-          label="A bucketful weighs"
+          :label="words.aBucketfulWeighs"
           quantity="weight"
           :units="units"
           :model-value="draft.bucket?.kg ?? 0"
           :problem="beside('bucketKg', 'moistBulkDensityAsBought')"
-          hint="without the bucket; 0 for unknown"
+          :hint="words.withoutTheBucket0For"
           @update:model-value="setBucket({ kg: $event })"
         />
         <QuantityField
           v-if="draft.bucket"
-          label="The bucket holds"
+          :label="words.theBucketHolds"
           quantity="volume"
           :units="units"
           :model-value="draft.bucket.litres"
@@ -115,45 +116,45 @@ function copy() {
         />
         <ChoiceField
           v-if="draft.bucket"
-          label="As weighed it was"
+          :label="words.asWeighedItWas"
           :model-value="draft.wetness"
           :options="WETNESS_NAMES"
           @update:model-value="$event && (draft.wetness = $event)"
         />
         <ChoiceField
-          label="In the hand it is"
+          :label="words.inTheHandItIs"
           :model-value="draft.feel ?? USUAL"
           :options="FEELS"
           @update:model-value="draft.feel = $event === USUAL ? null : $event"
         />
         <QuantityField
-          label="pH"
+          :label="words.ph"
           quantity="number"
           :units="units"
           :model-value="draft.pH ?? 0"
           :problem="beside('pH')"
-          hint="0 for unknown"
+          :hint="words.from0ForUnknown"
           @update:model-value="draft.pH = orNull($event)"
         />
         <QuantityField
-          label="Salts (EC), dS/m"
+          :label="words.saltsEcDsM"
           quantity="number"
           :units="units"
           :model-value="draft.salts ?? 0"
           :problem="beside('electricalConductivity')"
-          hint="of a saturated extract; 0 for unknown"
+          :hint="words.ofASaturatedExtract0"
           @update:model-value="draft.salts = orNull($event)"
         />
         <QuantityField
           v-model="draft.screenedOut"
-          label="Thrown out on screening"
+          :label="words.thrownOutOnScreening"
           quantity="percent"
           :units="units"
           :problem="beside('screenedOut')"
-          hint="more is bought to make up for it"
+          :hint="words.moreIsBoughtToMake"
         />
       </div>
-      <NoteField v-model="draft.note" label="Where it came from" :rows="1" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" :label="words.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Packs, prices and stock from a spreadsheet; looked at before anything is changed. */
+import { shelfSheetDialog as words } from '@/text/components/shelf'
 import { computed, ref } from 'vue'
 import type { ShelfItem } from '@/model/garden/schemas'
 import { shelfHeadings, type ShelfProblem } from '@/model/sheets/shelfSheet'
@@ -27,7 +28,7 @@ const rows = computed(() =>
   ]),
 )
 const summary = computed(() =>
-  rows.value.length ? `${counted(rows.value.length, 'material')} would be set so:` : '',
+  rows.value.length ? words.wouldBeSetSo(counted(rows.value.length, 'material')) : '',
 )
 </script>
 
@@ -35,19 +36,19 @@ const summary = computed(() =>
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
-    header="The shelf from a sheet"
+    :header="words.theShelfFromASheet"
     :columns="Object.values(shelfHeadings(units)).join('; ')"
-    :placeholder="`material\tsold as\tsize\tprice\ton hand\nPumice\tbag\t20\t11\t0`"
-    file-name="CSV file of the shelf"
+    :placeholder="words.materialSoldAsSizePrice"
+    :file-name="words.csvFileOfTheShelf"
     :problems="found.problems.map((p) => sheetProblemText(p, units))"
     :summary="summary"
-    :head="['Material', 'Packs', 'Price', 'On hand']"
+    :head="[words.material, words.packs, words.price, words.onHand]"
     :rows="rows"
-    keep="Set the shelf so"
+    :keep="words.setTheShelfSo"
     :sound="rows.length > 0"
     @keep="emit('take', found.items)"
   >
-    A row for each pack; several rows of one material are its packs.
-    <template #columns>Sold as: bag, bag by weight, pressed bale, dry block, bulk, own.</template>
+    {{ words.aRowForEachPack }}
+    <template #columns>{{ words.soldAsBagBagBy }}</template>
   </SheetReader>
 </template>

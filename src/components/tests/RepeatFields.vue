@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is read in one repeat of a test. Nothing typed is nothing read. */
+import { repeatFields as words } from '@/text/components/tests'
 import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
 import { FIZZ_NAMES, quantityOfField, TEST_FIELD_NAMES, testProblemText } from '@/text/fieldTests'
 import type { UnitSystem } from '@/text/units'
@@ -44,7 +45,7 @@ function set(name: string, value: number | null) {
         :units="units"
         :model-value="repeat[field.name] ?? NaN"
         optional
-        :hint="field.optional ? 'if you read it' : ''"
+        :hint="field.optional ? words.ifYouReadIt : ''"
         :problem="besides(field.name)"
         @update:model-value="set(field.name, $event)"
       />

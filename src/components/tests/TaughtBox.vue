@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What readings teach before it is kept: each material before and after, and readings that are questioned. */
+import { taughtBox as words } from '@/text/components/tests'
 import Button from 'primevue/button'
 import type { LearnedLine } from '@/text/learned'
 import FigureTable from '../frame/FigureTable.vue'
@@ -15,21 +16,21 @@ const emit = defineEmits<{ keep: []; trust: [id: string] }>()
   <div class="taught">
     <p v-for="q in questioned" :key="q.id" class="odd" role="alert">
       {{ q.text }}
-      <Button label="It is right" outlined size="small" @click="emit('trust', q.id)" />
+      <Button :label="words.itIsRight" outlined size="small" @click="emit('trust', q.id)" />
     </p>
     <p v-if="rows.length === 0 && questioned.length === 0" class="soft">
-      The readings are as the tables have it, within what a meter tells: nothing to change.
+      {{ words.theReadingsAreAsThe }}
     </p>
     <section v-for="r in rows" :key="r.id">
       <h3>{{ r.name }}</h3>
       <p v-if="r.says">{{ r.says }}</p>
       <FigureTable
-        :caption="`${r.name}, before and after`"
-        :head="['', 'as the table has it', 'as you read it']"
+        :caption="words.beforeAndAfter(r.name)"
+        :head="['', words.asTheTableHasIt, words.asYouReadIt]"
         :rows="r.lines.slice(0, 5).map((l) => [l.label, l.before, l.after])"
       />
     </section>
-    <Button v-if="rows.length" label="Use this from now on" icon="pi pi-check" @click="emit('keep')" />
+    <Button v-if="rows.length" :label="words.useThisFromNowOn" icon="pi pi-check" @click="emit('keep')" />
   </div>
 </template>
 

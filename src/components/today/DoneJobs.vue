@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Jobs looked back on or put away: kept for doing again. */
+import { doneJobs as words } from '@/text/components/today'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
@@ -15,7 +16,7 @@ const emit = defineEmits<{ again: [id: string]; take: [id: string] }>()
 
 <template>
   <details v-if="jobs.length" class="done" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>Done and put away ({{ jobs.length }})</summary>
+    <summary>{{ words.doneAndPutAway(jobs.length) }}</summary>
     <ListInSight v-if="open" v-slot="{ item: job }" :items="jobs">
       <PlainLine>
         <span>
@@ -23,19 +24,19 @@ const emit = defineEmits<{ again: [id: string]; take: [id: string] }>()
         </span>
         <span class="row">
           <Button
-            label="Again"
+            :label="words.again"
             icon="pi pi-replay"
             size="small"
             outlined
-            :aria-label="`Begin ${job.title} again for another year`"
+            :aria-label="words.beginAgainForAnotherYear(job.title)"
             @click="emit('again', job.id)"
           />
           <Button
             v-if="job.archived"
-            label="Take up"
+            :label="words.takeUp"
             size="small"
             text
-            :aria-label="`Take up ${job.title} again`"
+            :aria-label="words.takeUpAgain(job.title)"
             @click="emit('take', job.id)"
           />
         </span>

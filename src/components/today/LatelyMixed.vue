@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The last mixes written down, with what was expected of them. */
+import { latelyMixed as words } from '@/text/components/today'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from '@/text/dates'
 import { percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
@@ -10,7 +11,7 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
 
 <template>
   <p v-if="records.length === 0" class="soft">
-    No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.
+    {{ words.noMixRecordedYetWhat }}
   </p>
   <ul class="plain">
     <li v-for="r in records" :key="r.id">
@@ -21,9 +22,9 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
         >
         <span class="numbers">
           {{ volumeText(r.blendLitres, units) }}<br />
-          <span class="soft"
-            >air {{ percentText(r.predicted.airFilledPorosity) }} · pH {{ pHText(r.predicted.pH) }}</span
-          >
+          <span class="soft">{{
+            words.airPh(percentText(r.predicted.airFilledPorosity), pHText(r.predicted.pH))
+          }}</span>
         </span>
       </PlainLine>
     </li>

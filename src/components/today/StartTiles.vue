@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a new job may fill: one press begins it. */
+import { startTiles as words } from '@/text/components/today'
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
 import { VESSEL_NAMES } from '@/text/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
@@ -10,10 +11,9 @@ const emit = defineEmits<{ start: [kind: VesselKind] }>()
 <template>
   <section class="new" aria-labelledby="new-title">
     <div>
-      <h2 id="new-title">What are you filling?</h2>
+      <h2 id="new-title">{{ words.whatAreYouFilling }}</h2>
       <p class="soft">
-        Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in
-        that very container, and get a card of buckets to measure.
+        {{ words.chooseOneToStartA }}
       </p>
     </div>
     <div class="tiles">

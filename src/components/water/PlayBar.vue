@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Plays, stops, steps and scrubs through a run. */
+import { playBar as words } from '@/text/components/water'
 import Button from 'primevue/button'
 import { PACES } from '@/composables/page/usePlayback'
 import { sinceText } from '@/text/watering'
@@ -22,19 +23,24 @@ const emit = defineEmits<{ play: []; stop: []; step: [by: 1 | -1]; to: [hours: n
 </script>
 
 <template>
-  <div class="bar no-print" role="group" aria-label="Time">
+  <div class="bar no-print" role="group" :aria-label="words.time">
     <Button
       v-if="!still"
-      :label="playing ? 'Stop' : 'Play'"
+      :label="playing ? words.stop : words.play"
       :icon="playing ? 'pi pi-pause' : 'pi pi-play'"
       @click="playing ? emit('stop') : emit('play')"
     />
-    <Button icon="pi pi-step-backward" outlined aria-label="One picture back" @click="emit('step', -1)" />
-    <Button icon="pi pi-step-forward" outlined aria-label="One picture on" @click="emit('step', 1)" />
+    <Button
+      icon="pi pi-step-backward"
+      outlined
+      :aria-label="words.onePictureBack"
+      @click="emit('step', -1)"
+    />
+    <Button icon="pi pi-step-forward" outlined :aria-label="words.onePictureOn" @click="emit('step', 1)" />
     <input
       class="scrub"
       type="range"
-      aria-label="Time since the start"
+      :aria-label="words.timeSinceTheStart"
       :min="0"
       :max="hours"
       :step="hours / 500"
@@ -43,7 +49,7 @@ const emit = defineEmits<{ play: []; stop: []; step: [by: 1 | -1]; to: [hours: n
       @input="emit('to', Number(($event.target as HTMLInputElement).value))"
     />
     <output class="figure">{{ sinceText(now) }}</output>
-    <SwitchField v-if="!still" v-model="pace" :options="PACES" label="Pace" />
+    <SwitchField v-if="!still" v-model="pace" :options="PACES" :label="words.pace" />
   </div>
 </template>
 

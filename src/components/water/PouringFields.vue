@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is poured, on what, and what the days are like. */
+import { pouringFields as words } from '@/text/components/water'
 import { computed } from 'vue'
 import { POUR_TIMES, type BelowKind, type Pouring } from '@/model/water/pouring'
 import { MONTHS } from '@/text/labels'
@@ -42,27 +43,33 @@ const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
 
 <template>
   <div class="fields">
-    <QuantityField v-model="litres" label="Water each time" quantity="volume" :units="units" />
-    <QuantityField v-model="minutes" label="Poured over" quantity="minutes" :units="units" />
-    <ChoiceField v-model="times" label="When" :options="TIMES" />
-    <ChoiceField v-model="begin" label="The mix is" :options="BEGINS" />
+    <QuantityField v-model="litres" :label="words.waterEachTime" quantity="volume" :units="units" />
+    <QuantityField v-model="minutes" :label="words.pouredOver" quantity="minutes" :units="units" />
+    <ChoiceField v-model="times" :label="words.when" :options="TIMES" />
+    <ChoiceField v-model="begin" :label="words.theMixIs" :options="BEGINS" />
     <ChoiceField
       v-if="belows.length > 1"
       v-model="below"
-      label="Below"
+      :label="words.below"
       :options="options(BELOW_NAMES, belows)"
     />
-    <ChoiceField v-if="grows" v-model="month" label="In a usual" :options="MONTH_OPTIONS" />
+    <ChoiceField v-if="grows" v-model="month" :label="words.inAUsual" :options="MONTH_OPTIONS" />
     <QuantityField
       v-model="uses"
-      label="Used in a day"
+      :label="words.usedInADay"
       quantity="volume"
       :units="units"
       optional
-      :hint="grows ? 'empty: what this crop takes in that month' : 'empty: nothing is taken'"
+      :hint="grows ? words.emptyWhatThisCropTakes : words.emptyNothingIsTaken"
     />
-    <QuantityField v-model="rain" label="Rain on the second day" quantity="rain" :units="units" />
-    <QuantityField v-model="days" label="Followed for" quantity="days" :units="units" hint="1 to 14 days" />
+    <QuantityField v-model="rain" :label="words.rainOnTheSecondDay" quantity="rain" :units="units" />
+    <QuantityField
+      v-model="days"
+      :label="words.followedFor"
+      quantity="days"
+      :units="units"
+      :hint="words.from1To14Days"
+    />
   </div>
 </template>
 

@@ -1,3 +1,4 @@
+import { replaceRecipe as words } from '@/text/composables/bench'
 import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
 import type { Recipe } from '@/model/garden/schemas'
 import type { JobInHand } from '../job/useJob'
@@ -11,7 +12,7 @@ export function useReplaceRecipe({ garden, job }: Pick<JobInHand, 'garden' | 'jo
     const j = job.value
     if (!j) return
     const keep = isUnkept(j)
-      ? versionOf(j, crypto.randomUUID(), new Date().toISOString(), `Before ${what}`)
+      ? versionOf(j, crypto.randomUUID(), new Date().toISOString(), words.before(what))
       : undefined
     garden.run({
       type: 'recipe/replace',

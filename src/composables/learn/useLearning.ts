@@ -1,3 +1,4 @@
+import { learning as words } from '@/text/composables/learn'
 import { computed, ref, shallowRef, toRaw, type ComputedRef } from 'vue'
 import { learnRequest } from '@/model/learn/batches'
 import { shelfOfTaught, type Taught } from '@/model/learn/learn'
@@ -33,10 +34,10 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
       const readings = readingsOfGarden(toRaw(garden.records)).filter((r) => !left.has(r.id))
       const answer = await run(learnRequest(toRaw(garden.records), readings, trusted))
       if (answer?.ok) return answer.value
-      trouble.value = 'What the readings teach could not be worked out.'
+      trouble.value = words.whatTheReadingsTeachCould
       return null
     } catch {
-      trouble.value = 'What the readings teach could not be worked out: the page was stopped. Try again.'
+      trouble.value = words.whatTheReadingsTeachCould2
       return null
     } finally {
       working.value = false
@@ -71,17 +72,17 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
     /** Keeps what is shown, for every later reckoning. */
     keep() {
       if (!preview.value) return
-      set(shelfOfTaught(preview.value, choices(), new Date().toISOString()), 'learning from readings')
+      set(shelfOfTaught(preview.value, choices(), new Date().toISOString()), words.learningFromReadings)
       preview.value = null
     },
-    learn: () => learn(choices(), 'learning from readings'),
+    learn: () => learn(choices(), words.learningFromReadings),
     /** Leaves a reading out, or takes it in again, and learns anew. */
     leaveOut(id: string, out: boolean) {
       const { without, trusted } = choices()
       const others = without.filter((w) => w !== id)
       return learn(
         { without: out ? [...others, id] : others, trusted },
-        out ? 'forgetting a reading' : 'taking a reading in again',
+        out ? words.forgettingAReading : words.takingAReadingInAgain,
       )
     },
     /** Says that a questioned reading is right. */
@@ -89,7 +90,7 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
       const { without, trusted } = choices()
       return learn(
         { without, trusted: [...trusted.filter((t) => t !== id), id] },
-        'saying a reading is right',
+        words.sayingAReadingIsRight,
       )
     },
     /** Leaves out every reading that had a say in a row. */
@@ -98,10 +99,10 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
       const row = learned.value?.rows.find((r) => r.id === id)
       return learn(
         { without: [...new Set([...without, ...(row?.from ?? [])])], trusted },
-        'forgetting what was learned',
+        words.forgettingWhatWasLearned,
       )
     },
-    forgetAll: () => set(null, 'forgetting all that was learned'),
+    forgetAll: () => set(null, words.forgettingAllThatWasLearned),
   }
 }
 export type LearningInHand = ReturnType<typeof useLearning>

@@ -1,3 +1,4 @@
+import { taught as says } from '@/text/composables/learn'
 import { useTables } from '../garden/useTables'
 import { computed } from 'vue'
 import { dressingIn } from '@/core/data/dressings'
@@ -28,7 +29,7 @@ export function useTaught(garden: GardenDoor, learning: LearningInHand) {
       ? shortName(of.materialId)
       : (recordOf(garden.records, of.recordId)?.jobName ?? 'a mix')
   const names = computed(() => new Map(learning.all.value.map((r) => [r.id, readingText(r, ofText(r))])))
-  const nameOf = (id: string) => names.value.get(id) ?? 'a reading that is no more'
+  const nameOf = (id: string) => names.value.get(id) ?? says.aReadingThatIsNo
   const inWords = (rows: readonly (LearnedFigures & { id: string; from: readonly string[] })[]) =>
     rows.flatMap((row) => {
       const found = rowOf(row.id, tables.value)

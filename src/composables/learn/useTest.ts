@@ -1,3 +1,4 @@
+import { test as words } from '@/text/composables/learn'
 import { useTables } from '../garden/useTables'
 import { computed, toRaw } from 'vue'
 import { averaged } from '@/core/fieldTests'
@@ -44,7 +45,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
       const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tables.value)
       return sum + (needed.ok ? needed.value.net * f.count : 0)
     }, 0)
-    return litres > 0 ? `${volumeText(litres, units.value)} of the same mix fill it up again.` : ''
+    return litres > 0 ? words.ofTheSameMixFill(volumeText(litres, units.value)) : ''
   })
   /** What the pH that was read asks for. */
   const correction = computed(() => {
@@ -84,7 +85,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
       const at = new Date().toISOString()
       change(
         { finishedAt: at, expected: expectedOfTest(garden.records, test.value!, at) },
-        'finishing a test',
+        words.finishingATest,
       )
     },
   }

@@ -1,3 +1,4 @@
+import { otherwise as words } from '@/text/composables/make'
 import { computed, toRaw, type ComputedRef } from 'vue'
 import { materialsToChoose } from '@/model/garden/tables'
 import type { Job } from '@/model/garden/schemas'
@@ -60,18 +61,18 @@ export function useOtherwise(
       const all = madeMix(prepared.value.value, totalsAsMade(plan, otherwise))
       return [
         one.ok
-          ? `This batch: ${remadeText(one.value, batch.blendLitres, asMeasured, units.value)}`
+          ? words.thisBatch(remadeText(one.value, batch.blendLitres, asMeasured, units.value))
           : problemText(one.problem, units.value).why,
         ...(all.ok && plan.batches.length > 1
           ? [`All together: ${remadeText(all.value, plan.blendLitres, asMeasured, units.value)}`]
           : []),
       ]
     },
-    keep: (answer: OtherwiseAnswer) => keep({ otherwise: after(answer) }, 'what went in'),
+    keep: (answer: OtherwiseAnswer) => keep({ otherwise: after(answer) }, words.whatWentIn),
     asPlanned: () =>
       keep(
         { otherwise: toRaw(job.value!.otherwise).filter((o) => o.batch !== card.value!.index) },
-        'going by the plan again',
+        words.goingByThePlanAgain,
       ),
   }
 }

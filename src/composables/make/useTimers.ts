@@ -1,3 +1,4 @@
+import { timers as words } from '@/text/composables/make'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, toRaw, watch } from 'vue'
 import type { Job } from '@/model/garden/schemas'
@@ -58,12 +59,12 @@ export function useTimers(kept: () => Kept, keep: (timers: Kept, what: string) =
     start(label: string, minutes: number) {
       const endsAt = new Date(Date.now() + minutes * 60_000).toISOString()
       const others = toRaw(kept()).filter((t) => t.label !== label)
-      keep([...others, { id: crypto.randomUUID(), label, endsAt }], 'starting a timer')
+      keep([...others, { id: crypto.randomUUID(), label, endsAt }], words.startingATimer)
     },
     stop: (id: string) =>
       keep(
         toRaw(kept()).filter((t) => t.id !== id),
-        'stopping a timer',
+        words.stoppingATimer,
       ),
   }
 }

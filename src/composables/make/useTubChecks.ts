@@ -1,3 +1,4 @@
+import { tubChecks as words } from '@/text/composables/make'
 import { computed, toRaw, type ComputedRef } from 'vue'
 import type { Correction, Job, Reading } from '@/model/garden/schemas'
 import type { MadeMix } from '@/model/make/asMade'
@@ -76,7 +77,7 @@ export function useTubChecks(
       )
     },
     forget: (id: string) =>
-      keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, 'forgetting a reading'),
+      keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, words.forgettingAReading),
     correct(id: string) {
       const reading = readings.value.find((r) => r.id === id)
       const check = reading && checkOf(reading)
@@ -88,7 +89,7 @@ export function useTubChecks(
         dressingId: check.value.add.dressingId,
         grams: check.value.add.grams,
       }
-      keep({ corrections: [...toRaw(job.value!.corrections), correction] }, 'what was put in after a reading')
+      keep({ corrections: [...toRaw(job.value!.corrections), correction] }, words.whatWasPutInAfter)
     },
   }
 }

@@ -1,11 +1,12 @@
+import { playback as says } from '@/text/composables/page'
 import { useRafFn } from '@vueuse/core'
 import { computed, ref, shallowRef, toValue, watch, type MaybeRefOrGetter } from 'vue'
 
 /** Hours of the run in a second on the page. */
 export const PACES = [
-  { value: 1 / 60, label: 'Slow', name: 'Slow: a minute a second' },
-  { value: 0.5, label: 'Middling', name: 'Middling: half an hour a second' },
-  { value: 4, label: 'Fast', name: 'Fast: four hours a second' },
+  { value: 1 / 60, label: 'Slow', name: says.slowAMinuteASecond },
+  { value: 0.5, label: 'Middling', name: says.middlingHalfAnHourA },
+  { value: 4, label: 'Fast', name: says.fastFourHoursASecond },
 ] as const
 
 /** How often words and figures follow what plays, ms: faster nobody reads. */

@@ -1,3 +1,4 @@
+import { log as says } from '@/text/composables/season'
 import { computed, ref, toRaw, watchEffect } from 'vue'
 import { entriesOf, recordOf, testsOf } from '@/model/garden/garden'
 import type { Entry, EntryKind } from '@/model/garden/schemas'
@@ -33,7 +34,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
     (job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
   )
   const bedName = (fillId: string | null) =>
-    bedOptions.value.find((b) => b.value === fillId)?.label ?? 'All beds'
+    bedOptions.value.find((b) => b.value === fillId)?.label ?? says.allBeds
   const record = computed(() =>
     job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
   )
@@ -69,7 +70,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
         ...of,
         expected,
       })),
-      what: 'a line of the log',
+      what: says.aLineOfTheLog,
     })
   }
   /** A day as a moment: now for today, noon for another. */
@@ -95,9 +96,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
     draft,
     problem,
     dayProblem: computed(() =>
-      draft.value && !isDay(draft.value.day)
-        ? { why: 'This is not a day of the calendar.', fix: 'Type a year of four digits.' }
-        : null,
+      draft.value && !isDay(draft.value.day) ? { why: says.thisIsNotADay, fix: says.typeAYearOfFour } : null,
     ),
     search,
     shown: computed(() => {
@@ -131,7 +130,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
         const at = isoDay(new Date(d.of.at)) === d.day ? d.of.at : momentOf(d.day)
         const expected = at === d.of.at ? d.of.expected : expectedAt(d.kind, at)
         const entry = { ...toRaw(d.of), ...written.value, at, expected }
-        garden.run({ type: 'entries/put', entries: [entry], what: 'changing a line of the log' })
+        garden.run({ type: 'entries/put', entries: [entry], what: says.changingALineOfThe })
       } else add(written.value, momentOf(d.day))
       draft.value = null
     },
@@ -140,7 +139,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
       garden.run({
         type: 'entries/put',
         entries: entries.map((e) => ({ ...e, expected: expectedAt(e.kind, e.at) })),
-        what: `${entries.length} lines of the log`,
+        what: says.linesOfTheLog(entries.length),
       }),
     /** Takes away the line that is being changed. */
     removeDraft() {

@@ -1,3 +1,4 @@
+import { nextYear as words } from '@/text/composables/season'
 import { computed, ref, toRaw } from 'vue'
 import type { Candidate } from '@/core/finder'
 import { freshenedJob, freshenRequest, freshest, oldMixOf, reuseVerdict } from '@/model/season/nextYear'
@@ -74,10 +75,9 @@ export function useNextYear<G extends GardenDoor>(
       const request = freshenRequest(records, next, oldId.value)
       const answer = request.ok ? await find(request.value) : null
       found.value = answer?.ok ? answer.value : null
-      if (!found.value || found.value.found.length === 0)
-        trouble.value = 'No mix was found with it. Put more materials on the shelf, or take another crop.'
+      if (!found.value || found.value.found.length === 0) trouble.value = words.noMixWasFoundWith
     } catch {
-      trouble.value = 'What to add could not be worked out: the page was stopped. Try again.'
+      trouble.value = words.whatToAddCouldNot
     } finally {
       working.value = false
     }

@@ -1,3 +1,4 @@
+import { photos as words } from '@/text/composables/season'
 import { computed, ref } from 'vue'
 import { photosOf } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
@@ -44,8 +45,8 @@ export function usePhotos(
       if (!jpeg) {
         trouble.value =
           room.value > 0
-            ? `“${file.name}” is not a picture this browser can read. Choose a JPEG or PNG.`
-            : `${GARDEN_LIMITS.photos.value} photos are kept, which is the most. Remove one first.`
+            ? words.isNotAPictureThis(file.name)
+            : words.photosAreKeptWhichIs(GARDEN_LIMITS.photos.value)
         return
       }
       const photo = { id: crypto.randomUUID(), jobId: jobId(), takenAt: new Date().toISOString(), jpeg }

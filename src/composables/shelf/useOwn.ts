@@ -1,3 +1,4 @@
+import { copied } from '@/text/own'
 import { shallowRef, type ShallowRef } from 'vue'
 import { startingOwnDressing, startingOwnMaterial } from '@/model/garden/starting'
 import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schemas'
@@ -19,7 +20,7 @@ export interface OwnInHand {
 const copyOf = <R extends { id: string; name: string; createdAt: string; retired: boolean }>(
   from: R,
   fresh: { id: string; createdAt: string },
-): R => ({ ...from, id: fresh.id, createdAt: fresh.createdAt, name: `${from.name}, copy`, retired: false })
+): R => ({ ...from, id: fresh.id, createdAt: fresh.createdAt, name: copied(from.name), retired: false })
 
 /** The grower's own material or dressing being described, if any; for every place where one can be. */
 export function useOwn(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden()): OwnInHand {

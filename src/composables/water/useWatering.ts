@@ -1,3 +1,4 @@
+import { watering as words } from '@/text/composables/water'
 import { StorageSerializers, useSessionStorage, watchDebounced } from '@vueuse/core'
 import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter } from 'vue'
 import type { Evaluation, MixInContainer } from '@/core/evaluate'
@@ -74,7 +75,7 @@ export function useWatering(inHand: JobInHand, jobId: MaybeRefOrGetter<string>, 
     if (!ready.value || !pouring.value) return []
     const changes = changesFor(ready.value.input, pouring.value)
     return [
-      ...changes.map((c) => ({ value: c as string, label: `This mix ${changeName(c, units.value)}` })),
+      ...changes.map((c) => ({ value: c as string, label: words.thisMix(changeName(c, units.value)) })),
       ...others.value.map((s) => ({ value: MIX + s.id, label: sourceName(s) })),
     ]
   })
@@ -99,7 +100,7 @@ export function useWatering(inHand: JobInHand, jobId: MaybeRefOrGetter<string>, 
     if (!ready.value || !pouring.value) return null
     const of = caseOf(ready.value.input, ready.value.evaluation, pouring.value)
     const other = otherSide(ready.value, pouring.value)
-    return [{ title: other ? 'As it is' : 'This mix', input: of.input, of }, ...(other ? [other] : [])]
+    return [{ title: other ? words.asItIs : words.thisMix2, input: of.input, of }, ...(other ? [other] : [])]
   })
 
   const request = (sides: Side[], draws: number): WatchRequest => ({

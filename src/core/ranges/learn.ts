@@ -105,7 +105,7 @@ function modelOf(batch: MeasuredBatch): Outcome<Model> {
 }
 
 /**
- * Readings foretold at a point, and their slopes there by central differences; 0 where a mix so far off cannot be
+ * Readings predicted at a point, and their slopes there by central differences; 0 where a mix so far off cannot be
  * worked out. Yields now and then.
  */
 function* linear(

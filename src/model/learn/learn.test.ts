@@ -5,7 +5,7 @@ import { materialById, materialIn } from '@/core/data'
 import { useLearning } from '@/composables/learn/useLearning'
 import { useTaught } from '@/composables/learn/useTaught'
 import { demoGarden } from '@/demo/demoGarden'
-import { foretoldText, readingToldRows } from '@/text/learned'
+import { predictionText, readingToldRows } from '@/text/learned'
 import { exportFile, previewImport } from '@/storage/exportFile'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
@@ -16,7 +16,7 @@ import { evaluateJob } from '../mix/evaluateJob'
 import { learnRequest } from './batches'
 import { expectedOfTest } from './expected'
 import { readingsTaught } from './figuresTaught'
-import { foretoldOf } from './foretold'
+import { predictionsOf } from './predictions'
 import { newReadings, readingsOfGarden } from './readings'
 import { startingTest } from './startingTest'
 
@@ -107,7 +107,7 @@ describe('readings of a garden', () => {
     expect(batches).toHaveLength(1)
     expect(batches[0]!.input.parts).toHaveLength(1)
   })
-  test('the mix that teaches is the mix that was foretold: its salts are those of the log, lime or no lime', () => {
+  test('the mix that teaches is the mix that was predicted: its salts are those of the log, lime or no lime', () => {
     const salty = slurry('s', 5, [{ salts: 0.5 }])
     const { batches } = learnRequest(withTests(salty), newReadings(withTests(salty)))
     const found = evaluate(batches[0]!.input)
@@ -216,21 +216,21 @@ describe('learning that lasts', () => {
   }, 30_000)
 })
 
-describe('how well it was foretold', () => {
+describe('how close the predictions were', () => {
   test('is told by figure: inside the likely range, how far off, with what is expected since', async () => {
     const garden = door(withTests(slurry('t', 12, [{ pH: 6, salts: 1 }]), slurry('odd', 30, [{ pH: 9.2 }])))
     const learning = useLearning(garden, garden.worker)
     const taught = useTaught(garden, learning)
     const told = (await learning.tell())!
-    const [pH] = foretoldOf(told)
+    const [pH] = predictionsOf(told)
     expect(pH).toMatchObject({ kind: 'pH', count: 2, inside: 1 })
-    expect(foretoldText(pH!)).toMatch(/^pH: /)
-    expect(foretoldText(pH!)).toContain('1 of 2 readings inside the likely range')
+    expect(predictionText(pH!)).toMatch(/^pH: /)
+    expect(predictionText(pH!)).toContain('1 of 2 readings inside the likely range')
     const rows = readingToldRows(told, taught.nameOf, 'metric')
     expect(rows.find((r) => r.id === 'odd:pH')!.cells[3]).toBe('questioned')
     expect(rows[0]!.cells[2]).toMatch(/\(.* to .*\)/)
     // Nothing is kept by looking.
     expect(learnedOf(garden.records)).toBeUndefined()
-    expect(foretoldOf([])).toEqual([])
+    expect(predictionsOf([])).toEqual([])
   }, 30_000)
 })

@@ -11,7 +11,7 @@ export interface GardenReading {
   /** The record of the mix it was read in, or the material. */
   of: { recordId: string; batch: number | null } | { materialId: string }
   measurement: Measurement
-  /** As it was foretold on its day; null where that was not worked out. */
+  /** As predicted on its day; null where that was not worked out. */
   expected: number | null
 }
 

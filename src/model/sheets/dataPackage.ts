@@ -304,7 +304,7 @@ function readingsTable(written: Written): Table {
       text('figure', 'what was read', required),
       { ...amount('value', 'as read, in the unit beside it'), constraints: required },
       text('unit', 'of value and expected; empty for fractions and pH'),
-      amount('expected', 'what was foretold of it'),
+      amount('expected', 'what was predicted of it'),
       count('count', 'readings it is the mean of'),
     ],
     rows: [...tubReadings(written), ...loggedReadings(written), ...testedReadings(written)],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
+import { benchAdds as words } from '@/text/views/benchAdds'
 import { useTables } from '@/composables/garden/useTables'
 import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -53,7 +54,7 @@ const {
 
 function take(source: MixSource) {
   const mix = asPart(source, job, {
-    id: `mix:${crypto.randomUUID()}`,
+    id: words.mix(crypto.randomUUID()),
     name: sourceName(source),
     tables: tables.value,
   })
@@ -72,10 +73,10 @@ onKeyStroke('/', (event) => {
 
 <template>
   <div class="adds">
-    <Button icon="pi pi-plus" label="Add from the shelf" outlined @click="picking = true" />
+    <Button icon="pi pi-plus" :label="words.addFromTheShelf" outlined @click="picking = true" />
     <span class="soft key"><kbd>/</kbd></span>
     <Button
-      label="Add a finished mix"
+      :label="words.addAFinishedMix"
       text
       size="small"
       :disabled="job.mixes.length >= GARDEN_LIMITS.mixes.value"

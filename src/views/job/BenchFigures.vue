@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix will do, figure by figure: those under the hand at once, the others a frame later. */
+import { benchFigures as words } from '@/text/views/benchFigures'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -94,35 +95,37 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
 </script>
 
 <template>
-  <section class="readings" :class="{ undecided }" aria-label="What the mix will do">
+  <section class="readings" :class="{ undecided }" :aria-label="words.whatTheMixWillDo">
     <template v-if="answer && container">
       <p class="chance" aria-live="off">
         {{
           likely.chance.value === null
-            ? 'Drawing lots of such materials …'
+            ? words.drawingLotsOfSuchMaterials
             : chanceSentence(likely.chance.value)
         }}
       </p>
       <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
       <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
-        <Button label="Try again" size="small" outlined @click="likely.again" />
+        <Button :label="words.tryAgain" size="small" outlined @click="likely.again" />
       </ProblemBox>
       <p v-if="crop && !place" class="note">
-        <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Say where you garden</RouterLink>
-        to see how often it will want water.
+        <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
+          words.sayWhereYouGarden
+        }}</RouterLink>
+        {{ words.toSeeHowOftenIt }}
       </p>
       <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
-      <CautionList v-if="heavy" heading="Before you fill it" :cautions="LIFTING" />
+      <CautionList v-if="heavy" :heading="words.beforeYouFillIt" :cautions="LIFTING" />
       <Button
         class="onward"
-        label="On to quantities"
+        :label="words.onToQuantities"
         icon="pi pi-arrow-right"
         icon-pos="right"
         @click="toBuy"
       />
     </template>
-    <p v-else class="soft">Air, water, pH and weight appear here as soon as there is something in the mix.</p>
+    <p v-else class="soft">{{ words.airWaterPhAndWeight }}</p>
   </section>
 </template>
 

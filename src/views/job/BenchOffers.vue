@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What an empty bench offers: three mixes worked out for this crop, bed, place and shelf. */
+import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
@@ -33,33 +34,39 @@ watch(
 const offers = computed(() => threeMixes(found.value, tables.value))
 function begin({ found: { candidate } }: MixOffer) {
   if (!job.value) return
-  replaceRecipe(afterFinding(job.value, candidate), `beginning with ${foundText(candidate)}`.slice(0, 110))
+  replaceRecipe(afterFinding(job.value, candidate), words.beginningWith(foundText(candidate)).slice(0, 110))
 }
 </script>
 
 <template>
   <section class="offers" aria-labelledby="offers-title" aria-live="polite">
-    <h2 id="offers-title">Mixes for {{ crop ? crop.name.toLowerCase() : 'most vegetables' }} in this bed</h2>
-    <ProgressBar v-if="running && offers.length === 0" mode="indeterminate" aria-label="Trying recipes" />
+    <h2 id="offers-title">
+      {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : words.mostVegetables) }}
+    </h2>
+    <ProgressBar
+      v-if="running && offers.length === 0"
+      mode="indeterminate"
+      :aria-label="words.tryingRecipes"
+    />
     <ul v-if="offers.length > 0" class="plain">
       <li v-for="o in offers" :key="foundText(o.found.candidate)">
         <span class="words">
           <small>{{ OFFER_NAMES[o.reason] }}</small>
           <strong>{{ foundText(o.found.candidate) }}</strong>
           <span>{{ gainsText(o, units) }}</span>
-          <span v-if="givesUpText(o)" class="soft">Gives up: {{ givesUpText(o) }}.</span>
+          <span v-if="givesUpText(o)" class="soft">{{ words.givesUp(givesUpText(o)) }}</span>
         </span>
         <Button
-          label="Begin with it"
+          :label="words.beginWithIt"
           size="small"
           outlined
-          :aria-label="`Begin with ${foundText(o.found.candidate)}`"
+          :aria-label="words.beginWith(foundText(o.found.candidate))"
           @click="begin(o)"
         />
       </li>
     </ul>
     <p v-else-if="result" class="soft">
-      Nothing on your shelf makes a mix for it. Find a mix among every material, or begin with your own parts.
+      {{ words.nothingOnYourShelfMakes }}
     </p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The parts of the mix and what can become one. */
+import { benchParts as words } from '@/text/views/benchParts'
 import Button from 'primevue/button'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed } from 'vue'
@@ -16,10 +17,10 @@ const { garden, job, tables, delayedJob, units, step, shelf, nameOf, hasParts, l
 const emit = defineEmits<{ add: [materialId: string] }>()
 
 const steps: { label: string; value: StepName; name: string }[] = [
-  { label: '1', value: 'whole', name: 'A whole part' },
-  { label: '½', value: 'half', name: 'Half a part' },
-  { label: '⅓', value: 'third', name: 'A third of a part' },
-  { label: '¼', value: 'quarter', name: 'A quarter of a part' },
+  { label: '1', value: 'whole', name: words.aWholePart },
+  { label: '½', value: 'half', name: words.halfAPart },
+  { label: '⅓', value: 'third', name: words.aThirdOfAPart },
+  { label: '¼', value: 'quarter', name: words.aQuarterOfAPart },
 ]
 const stepText = computed(() => steps.find((s) => s.value === job.value?.step)?.name ?? 'A part')
 const total = computed(() => (job.value?.parts ?? []).reduce((s, p) => s + p.twelfths, 0))
@@ -55,9 +56,9 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
 <template>
   <div>
     <div class="row head">
-      <h2 id="parts-title">Parts</h2>
+      <h2 id="parts-title">{{ words.parts }}</h2>
       <span class="by">
-        <span id="step-label" class="soft">by</span>
+        <span id="step-label" class="soft">{{ words.by }}</span>
         <SwitchField
           v-if="delayedJob"
           :model-value="delayedJob.step"
@@ -69,12 +70,11 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
     </div>
     <PartList :parts="parts" :step-text="stepText" @change="change" @remove="remove" @preview="setLook" />
     <p v-if="!hasParts" class="soft start">
-      Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens it
-      up (perlite, bark, pumice) and one that feeds (compost, castings).
+      {{ words.nothingInItYetMost }}
     </p>
     <p v-for="p in unknown" :key="p.materialId">
-      “{{ p.materialId }}” is not in the material tables.
-      <Button label="Take it out" size="small" outlined @click="remove(p.materialId)" />
+      {{ words.isNotInTheMaterial(p.materialId) }}
+      <Button :label="words.takeItOut" size="small" outlined @click="remove(p.materialId)" />
     </p>
     <BenchAdds v-if="delayedJob" :job="delayedJob" :step="step" @add="emit('add', $event)" />
     <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The container in section, what could be done next, and what stands out. */
+import { benchPicture as words } from '@/text/views/benchPicture'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed, defineAsyncComponent } from 'vue'
 import DepthStrip from '@/components/bench/DepthStrip.vue'
@@ -42,13 +43,13 @@ const problem = computed(() =>
 </script>
 
 <template>
-  <section v-if="job && container" class="picture" aria-label="In section">
+  <section v-if="job && container" class="picture" :aria-label="words.inSection">
     <SwitchField
       v-if="lead && judged.length > 1"
       class="judge"
       :model-value="lead.id"
       :options="judged"
-      label="Bed the mix is judged in"
+      :label="words.bedTheMixIsJudged"
       @update:model-value="garden.run({ type: 'job/judge', jobId: job.id, fillId: $event })"
     />
     <BenchOffers v-if="!hasParts && delayedJob && delayedJob.parts.length === 0" :job-id="job.id" />

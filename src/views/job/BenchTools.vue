@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import { benchTools as words } from '@/text/views/benchTools'
 import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
 import { materialIn } from '@/core/data'
@@ -48,10 +49,10 @@ const keep = (name: string) =>
     version: versionOf(job, crypto.randomUUID(), new Date().toISOString(), name),
   })
 function back(version: Version) {
-  emit('put', version, `going on from “${version.name}”`, version.id)
+  emit('put', version, words.goingOnFrom(version.name), version.id)
   dialog.value = null
 }
-const begin = (starter: Starter) => emit('put', starterRecipe(starter), `beginning with ${starter.name}`)
+const begin = (starter: Starter) => emit('put', starterRecipe(starter), words.beginningWith(starter.name))
 const materials = computed(() => materialsToChoose(garden.records))
 const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialIn(tables.value, id)))
 const workPacks = (packs: readonly PackCount[]) => byPacks(garden.records, packs, job.plan.bucket)
@@ -59,11 +60,14 @@ function packOf(materialId: string) {
   const material = materialIn(tables.value, materialId)
   if (!material) return ''
   const { pack } = shelfEntry(garden.records, material)
-  return `${packText(pack, units.value)} gives ${volumeText(looseLitresOfPack(material, pack), units.value)} loose`
+  return words.givesLoose(
+    packText(pack, units.value),
+    volumeText(looseLitresOfPack(material, pack), units.value),
+  )
 }
 /** The bench keeps what was there; what the packs make is the amount of the job. */
 const makeByPacks = ({ parts, litres }: ByPacks) =>
-  emit('put', { ...recipeOf(job), parts, mixes: [] }, 'a mix by packs', undefined, litres)
+  emit('put', { ...recipeOf(job), parts, mixes: [] }, words.aMixByPacks, undefined, litres)
 async function print() {
   await nextTick()
   window.print()
@@ -71,27 +75,33 @@ async function print() {
 </script>
 
 <template>
-  <nav class="tools no-print" aria-label="Tools of the bench">
+  <nav class="tools no-print" :aria-label="words.toolsOfTheBench">
     <RouterLink :to="{ name: 'finder', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-search" aria-hidden="true" />Find a mix</RouterLink
+      ><i class="pi pi-search" aria-hidden="true" />{{ words.findAMix }}</RouterLink
     >
     <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-clone" aria-hidden="true" />Compare</RouterLink
+      ><i class="pi pi-clone" aria-hidden="true" />{{ words.compare }}</RouterLink
     >
     <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-cloud" aria-hidden="true" />Water it</RouterLink
+      ><i class="pi pi-cloud" aria-hidden="true" />{{ words.waterIt }}</RouterLink
     >
-    <Button label="Mixes to begin from" icon="pi pi-book" text size="small" @click="dialog = 'starters'" />
-    <Button label="By packs" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
     <Button
-      :label="job.versions.length ? `Versions (${job.versions.length})` : 'Versions'"
+      :label="words.mixesToBeginFrom"
+      icon="pi pi-book"
+      text
+      size="small"
+      @click="dialog = 'starters'"
+    />
+    <Button :label="words.byPacks" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
+    <Button
+      :label="job.versions.length ? words.versions(job.versions.length) : words.versions2"
       icon="pi pi-history"
       text
       size="small"
       @click="dialog = 'versions'"
     />
     <Button
-      label="Share"
+      :label="words.share"
       icon="pi pi-share-alt"
       text
       size="small"
@@ -99,7 +109,7 @@ async function print() {
       @click="dialog = 'share'"
     />
     <RouterLink :to="{ name: 'recipe', params: { garden: garden.name } }"
-      ><i class="pi pi-inbox" aria-hidden="true" />Open a recipe</RouterLink
+      ><i class="pi pi-inbox" aria-hidden="true" />{{ words.openARecipe }}</RouterLink
     >
     <StarterDialog v-model:visible="startersOpen" :units="units" @begin="begin" />
     <VersionsDialog

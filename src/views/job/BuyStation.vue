@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** From the container back to the shop: how much of each, in packs, with what is lost on the way kept apart. */
+import { buyStation as says } from '@/text/views/buyStation'
 import Button from 'primevue/button'
 import { useClipboard } from '@vueuse/core'
 import { computed, ref, toRaw } from 'vue'
@@ -69,7 +70,7 @@ const marks = (change: Partial<Pick<Job, MarkList>>, what: string) =>
 const tick = (line: GatherLine, done: boolean) =>
   marks(
     { bought: withBought(toRaw(job.value!.bought), line, done) },
-    done ? `ticking ${line.name}` : `unticking ${line.name}`,
+    done ? says.ticking(line.name) : says.unticking(line.name),
   )
 /** Jobs that may be bought for too: in hand, mixed and not made. */
 const otherJobs = computed(() =>
@@ -97,10 +98,10 @@ const putOnShelf = () =>
   garden.run({
     type: 'shelf/put',
     shelf: shelvedOf(garden.records, toRaw(job.value!.bought)),
-    what: 'putting it on the shelf',
+    what: says.puttingItOnTheShelf,
     jobId,
   })
-const plainList = computed(() => shoppingText(`${jobTitle(job.value!)}: what to gather`, lines.value))
+const plainList = computed(() => shoppingText(says.whatToGather2(jobTitle(job.value!)), lines.value))
 const { copy, copied } = useClipboard({ legacy: true })
 async function shareList() {
   if (navigator.share)
@@ -112,15 +113,15 @@ const stages = computed(() => {
   if (!q.value) return []
   const measured = q.value.plan.totals.reduce((sum, t) => sum + t.litres, 0)
   return [
-    { figure: volumeText(measured, units.value), words: 'to measure out, loose' },
-    { figure: volumeText(q.value.plan.blendLitres, units.value), words: 'of mix, blended' },
-    { figure: volumeText(q.value.inPlace, units.value), words: 'in place, watered in' },
+    { figure: volumeText(measured, units.value), words: says.toMeasureOutLoose },
+    { figure: volumeText(q.value.plan.blendLitres, units.value), words: says.ofMixBlended },
+    { figure: volumeText(q.value.inPlace, units.value), words: says.inPlaceWateredIn },
   ]
 })
 const losses = computed(() =>
   q.value && job.value
     ? [
-        `−${percentText(q.value.lossHere, 1)} on stirring`,
+        says.onStirring(percentText(q.value.lossHere, 1)),
         overText(q.value, job.value.plan.settling).join(', '),
       ]
     : [],
@@ -138,7 +139,7 @@ const saveCsv = () =>
 <template>
   <StationFrame v-if="job">
     <h1 class="print-only">{{ jobTitle(job) }}</h1>
-    <section class="card plan no-print" aria-label="Tools and allowance">
+    <section class="card plan no-print" :aria-label="says.toolsAndAllowance">
       <PlanFields
         :plan="job.plan"
         :units="units"
@@ -148,35 +149,35 @@ const saveCsv = () =>
       />
       <ManyChoiceField
         v-if="otherJobs.length"
-        label="Bought together with"
+        :label="says.boughtTogetherWith"
         :options="otherJobs"
-        search="Search your jobs"
-        none="No such job"
-        placeholder="this job alone"
+        :search="says.searchYourJobs"
+        :none="says.noSuchJob"
+        :placeholder="says.thisJobAlone"
         :most="GARDEN_LIMITS.jobsTogether.value"
         :model-value="job.boughtWith"
         @update:model-value="marks({ boughtWith: [...$event] }, 'what is bought together')"
       />
     </section>
     <ProblemBox v-if="problem" :sentence="problem">
-      <RouterLink v-if="wrongBeds" :to="to('containers')">Back to the containers</RouterLink>
-      <RouterLink v-else-if="job.parts.length === 0" :to="to('mix')">Back to the mix</RouterLink>
+      <RouterLink v-if="wrongBeds" :to="to('containers')">{{ says.backToTheContainers }}</RouterLink>
+      <RouterLink v-else-if="job.parts.length === 0" :to="to('mix')">{{ says.backToTheMix }}</RouterLink>
     </ProblemBox>
     <template v-if="q">
       <LossFlow :stages="stages" :losses="losses" />
       <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       <div class="row title">
-        <h2>What to gather</h2>
+        <h2>{{ says.whatToGather }}</h2>
         <span class="row">
-          <Button label="Print the list" icon="pi pi-print" text size="small" @click="printPage" />
+          <Button :label="says.printTheList" icon="pi pi-print" text size="small" @click="printPage" />
           <Button
-            :label="copied ? 'Copied' : 'Share as text'"
+            :label="copied ? says.copied : says.shareAsText"
             icon="pi pi-share-alt"
             text
             size="small"
             @click="shareList"
           />
-          <Button label="Save as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
+          <Button :label="says.saveAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
         </span>
       </div>
       <GatherTable
@@ -188,8 +189,8 @@ const saveCsv = () =>
         @origin="(mix, kind) => garden.run({ type: 'mix/origin', jobId, mixId: mix.id, origin: { kind } })"
       />
       <div v-if="isShelvable" class="row no-print">
-        <span class="soft">What is ticked goes onto your shelf when the mix is recorded.</span>
-        <Button label="Put it there now" text size="small" @click="putOnShelf" />
+        <span class="soft">{{ says.whatIsTickedGoesOnto }}</span>
+        <Button :label="says.putItThereNow" text size="small" @click="putOnShelf" />
       </div>
       <MoneyBox
         v-model:bag="bag"
@@ -210,11 +211,11 @@ const saveCsv = () =>
         />
       </p>
       <p class="soft no-print">
-        Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted.
+        {{ says.packSizesAreCommonOnes }}
       </p>
       <Button
         class="no-print"
-        label="On to preparing"
+        :label="says.onToPreparing"
         icon="pi pi-arrow-right"
         icon-pos="right"
         @click="go('prepare')"

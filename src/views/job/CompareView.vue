@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Up to five mixes in the same bed, crop and season: what differs most comes first. */
+import { compareView as words } from '@/text/views/compareView'
 import { StorageSerializers, useSessionStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent } from 'vue'
@@ -107,39 +108,38 @@ const anyGood = computed(() => compared.value.some((c) => c.answer.ok))
 /** A bag just described joins the others, if there is room. */
 function keepBag(bag: Bag) {
   keep(bag)
-  if (!chosen.value.includes(`bag ${bag.id}`)) add(`bag ${bag.id}`)
+  if (!chosen.value.includes(words.bag(bag.id))) add(words.bag(bag.id))
 }
 function putOnBench(id: string) {
   const rival = compared.value.find((c) => c.rival.id === id)?.rival
-  if (rival) replaceRecipe(rival.recipe, `taking ${rival.name}`)
+  if (rival) replaceRecipe(rival.recipe, words.taking(rival.name))
 }
 </script>
 
 <template>
   <div v-if="job" class="page">
     <div class="row head">
-      <h2>Compare mixes</h2>
-      <RouterLink :to="to('mix')">Back to the bench</RouterLink>
+      <h2>{{ words.compareMixes }}</h2>
+      <RouterLink :to="to('mix')">{{ words.backToTheBench }}</RouterLink>
     </div>
-    <p class="soft">All in the bed, the crop and the season of this job.</p>
+    <p class="soft">{{ words.allInTheBedThe }}</p>
     <div class="row">
       <ChoiceField
         v-if="taken.length < MOST"
         class="adding"
-        label="Add a mix"
+        :label="words.addAMix"
         hide-label
         :model-value="null"
         :options="offered"
-        placeholder="Add a mix"
-        search="Search mixes"
-        none="No mix of that name"
+        :placeholder="words.addAMix"
+        :search="words.searchMixes"
+        :none="words.noMixOfThatName"
         @update:model-value="add"
       />
-      <Button label="Describe a bagged mix" icon="pi pi-tag" outlined @click="describe()" />
+      <Button :label="words.describeABaggedMix" icon="pi pi-tag" outlined @click="describe()" />
     </div>
     <p v-if="taken.length < 2" class="soft">
-      {{ taken.length === 0 ? 'Add two or more' : 'Add one more' }}: versions of this mix, mixes to begin
-      from, those of your other jobs, or a bagged one from its label.
+      {{ words.versionsOfThisMixMixes(taken.length === 0 ? words.addTwoOrMore : words.addOneMore) }}
     </p>
     <CompareTable
       v-if="taken.length"

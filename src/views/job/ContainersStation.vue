@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
+import { containersStation as words } from '@/text/views/containersStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import AmountChoice from '@/components/bed/AmountChoice.vue'
@@ -101,7 +102,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
 
 <template>
   <div v-if="job && spec && chosen" class="containers">
-    <section aria-label="What is filled">
+    <section :aria-label="words.whatIsFilled">
       <CropFields
         :job="job"
         :crop="crop"
@@ -113,7 +114,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
         @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
       />
-      <h2>Beds</h2>
+      <h2>{{ words.beds }}</h2>
       <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="choose" @remove="beds.remove" />
       <BedAdder :offered="offered" @add="add" @new="addNew" />
       <JobBedFields
@@ -129,7 +130,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
       />
       <BedForm :spec="spec" :materials="materials" :units="units" :beside="besideField" @change="change" />
     </section>
-    <section class="picture" aria-label="In section">
+    <section class="picture" :aria-label="words.inSection">
       <BedPicture
         :spec="spec"
         :units="units"
@@ -139,8 +140,8 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         @sink="set({ sunkBy: $event })"
       />
     </section>
-    <section class="amount" aria-label="How much">
-      <h2>How much</h2>
+    <section class="amount" :aria-label="words.howMuch">
+      <h2>{{ words.howMuch }}</h2>
       <template v-if="counted.length">
         <AmountChoice
           :amount="job.amount"
@@ -158,11 +159,11 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
           :bucket="job.plan.bucket"
           :loss="evaluation?.ok ? evaluation.value.blend.blendingLoss : null"
         />
-        <p v-if="!whole" class="said wrong">One of the beds is not counted: something is wrong with it.</p>
+        <p v-if="!whole" class="said wrong">{{ words.oneOfTheBedsIs }}</p>
         <p v-for="line in advice" :key="line">{{ line }}</p>
       </template>
       <details v-if="targets" class="held">
-        <summary>What the mix has to meet</summary>
+        <summary>{{ words.whatTheMixHasTo }}</summary>
         <TargetList
           :targets="targets"
           :units="units"
@@ -170,7 +171,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         />
       </details>
       <Button
-        label="On to the mix"
+        :label="words.onToTheMix"
         icon="pi pi-arrow-right"
         icon-pos="right"
         :disabled="!whole"

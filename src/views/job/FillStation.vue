@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Getting the containers ready, filling them in lifts, planting: one bed at a time, each step ticked as it is done. */
+import { fillStation as words } from '@/text/views/fillStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import CautionList from '@/components/CautionList.vue'
@@ -55,19 +56,19 @@ async function plant(day: string) {
 
 <template>
   <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1fr) minmax(280px, 360px)">
-    <template #back><Button label="Back to the mix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="card">
       <section aria-labelledby="bed-title">
         <ChipRow
           v-if="cards.length > 1"
           :chips="chips"
           :chosen="chosen"
-          label="Beds of this job"
+          :label="words.bedsOfThisJob"
           @choose="chosen = $event"
         />
         <h2 id="bed-title">
           {{ card.fill.count > 1 ? `${card.fill.count} × ` : '' }}{{ bedTitle(card.fill.spec) }}
-          <small>{{ volumeText(card.loose, units) }} of loose mix in all</small>
+          <small>{{ words.ofLooseMixInAll(volumeText(card.loose, units)) }}</small>
         </h2>
         <ol class="plain">
           <TickLine
@@ -88,9 +89,9 @@ async function plant(day: string) {
           @plant="plant"
           @undo="setPlanted(null)"
         />
-        <Button label="Labels for the pots" icon="pi pi-qrcode" outlined @click="go('labels')" />
+        <Button :label="words.labelsForThePots" icon="pi pi-qrcode" outlined @click="go('labels')" />
         <CautionList
-          heading="While you fill"
+          :heading="words.whileYouFill"
           :cautions="cautions"
           :read="seen.read.value"
           @read="seen.acknowledge"

@@ -3,6 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
+import { finderView as words } from '@/text/views/finderView'
 import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
@@ -57,7 +58,7 @@ const share = computed(() =>
 
 async function openIt(c: Candidate) {
   if (!job.value) return
-  replaceRecipe(afterFinding(job.value, c), `what the finder found: ${foundText(c)}`.slice(0, 110))
+  replaceRecipe(afterFinding(job.value, c), words.whatTheFinderFound(foundText(c)).slice(0, 110))
   await go('mix')
 }
 </script>
@@ -66,65 +67,67 @@ async function openIt(c: Candidate) {
   <div v-if="job" class="page finder">
     <section class="wishes" aria-labelledby="wishes-title">
       <div class="row">
-        <h2 id="wishes-title">Find a mix</h2>
-        <RouterLink :to="{ name: 'mix', params: { garden: garden.name, jobId } }"
-          >Back to the bench</RouterLink
-        >
+        <h2 id="wishes-title">{{ words.findAMix }}</h2>
+        <RouterLink :to="{ name: 'mix', params: { garden: garden.name, jobId } }">{{
+          words.backToTheBench
+        }}</RouterLink>
       </div>
       <p class="soft">
-        For {{ crop ? crop.name.toLowerCase() : 'most vegetables' }}, in the bed of this job, against its
-        bands. Every recipe of whole parts that the rules allow is tried.
+        {{ words.forInTheBedOf(crop ? crop.name.toLowerCase() : words.mostVegetables) }}
       </p>
       <FinderWishes :wishing="wishing" />
       <div class="row go">
-        <Button v-if="running" label="Stop and show" icon="pi pi-stop" outlined @click="show" />
+        <Button v-if="running" :label="words.stopAndShow" icon="pi pi-stop" outlined @click="show" />
         <small>{{ counted(total, 'recipe') }}</small>
       </div>
     </section>
 
-    <section class="found" aria-live="polite" aria-label="What was found">
+    <section class="found" aria-live="polite" :aria-label="words.whatWasFound">
       <ProblemBox v-if="trouble" :sentence="trouble">
-        <Button v-if="canTryAgain" label="Try again" size="small" outlined @click="again" />
+        <Button v-if="canTryAgain" :label="words.tryAgain" size="small" outlined @click="again" />
       </ProblemBox>
       <div v-if="running" class="running">
-        <ProgressBar :value="Math.round(share)" aria-label="Recipes tried" />
+        <ProgressBar :value="Math.round(share)" :aria-label="words.recipesTried" />
         <p v-if="progress?.best">
-          Best so far: <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
+          {{ words.bestSoFar }} <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
         </p>
       </div>
       <p v-else-if="!result && !trouble && ids.length === 0" class="soft teach">
-        Nothing on the shelf to make a mix of: choose every material, or put prices or stock on the shelf.
+        {{ words.nothingOnTheShelfTo }}
       </p>
       <template v-if="result">
         <h2>{{ heading }}</h2>
         <p v-if="!result.complete" class="soft">
-          Of the {{ counted(result.tried, 'recipe') }} looked at before you stopped it; those of few materials
-          come first.
+          {{ words.ofTheLookedAtBefore(counted(result.tried, 'recipe')) }}
         </p>
         <p v-if="!best || !meetsAll(best)">
-          <template v-if="best">The nearest {{ fitText(best) }}.</template>
-          <Button v-if="!way && !asking" label="What is in the way?" text size="small" @click="askWay" />
-          <span v-if="asking" class="soft">Giving up each wish in turn …</span>
+          <template v-if="best">{{ words.theNearest(fitText(best)) }}</template>
+          <Button v-if="!way && !asking" :label="words.whatIsInTheWay" text size="small" @click="askWay" />
+          <span v-if="asking" class="soft">{{ words.givingUpEachWishIn }}</span>
         </p>
         <ul v-if="way" class="way">
           <li v-if="way.length === 0">{{ onlyText(best) }}</li>
           <li v-for="w in way" :key="givenUpText(w)">{{ givenUpText(w) }}</li>
         </ul>
         <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
-        <p v-else-if="best" class="soft">With prices on the shelf, cost is compared with fit here.</p>
+        <p v-else-if="best" class="soft">{{ words.withPricesOnTheShelf }}</p>
         <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
         <Button
           v-if="left > 0"
-          :label="`Show ${Math.min(left, ROWS_AT_ONCE)} more of ${left}`"
+          :label="words.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
           text
           size="small"
           @click="most += ROWS_AT_ONCE"
         />
         <p class="soft">
-          {{ counted(result.tried, 'recipe') }} tried of {{ counted(result.allowed.length, 'material') }} ({{
-            result.allowed.map(shortName).slice(0, 8).join(', ')
-          }}{{ result.allowed.length > 8 ? ' …' : '' }}). Lots within all bands: of ten lots of such
-          materials, how many would meet every band.
+          {{
+            words.triedOfLotsWithinAll(
+              counted(result.tried, 'recipe'),
+              counted(result.allowed.length, 'material'),
+              result.allowed.map(shortName).slice(0, 8).join(', '),
+              result.allowed.length > 8 ? ' …' : '',
+            )
+          }}
         </p>
       </template>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix may be made of, what it may cost, and how often it may want water. */
+import { finderWishes as words } from '@/text/views/finderWishes'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
@@ -18,15 +19,15 @@ const garden = useGarden()
 const { wish, ids, materials, inStock, tooMuch, canAskWater, budget, units } = wishing
 
 const SOURCES = [
-  { value: 'shelf' as const, label: 'My shelf' },
-  { value: 'all' as const, label: 'Every material' },
+  { value: 'shelf' as const, label: words.myShelf },
+  { value: 'all' as const, label: words.everyMaterial },
 ]
 const lists = computed(
   () =>
     [
-      ['mustUse', 'Has to be in it', materials.value],
-      ['mustNotUse', 'Must not be in it', materials.value],
-      ['useUp', 'Use up what is left of', inStock.value],
+      ['mustUse', words.hasToBeInIt, materials.value],
+      ['mustNotUse', words.mustNotBeInIt, materials.value],
+      ['useUp', words.useUpWhatIsLeft, inStock.value],
     ] as const,
 )
 const withouts = (Object.keys(WITHOUT_NAMES) as Without[]).map((value) => ({
@@ -40,35 +41,34 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
 
 <template>
   <div class="wishes">
-    <SwitchField v-model="wish.source" :options="SOURCES" label="Materials to choose from" />
+    <SwitchField v-model="wish.source" :options="SOURCES" :label="words.materialsToChooseFrom" />
     <p v-if="ids.length < 3" class="note">
-      {{ ids.length === 0 ? 'Nothing' : `Only ${ids.length}` }} on your shelf has a price or a stock. Put more
-      there, or choose from every material.
+      {{ words.onYourShelfHasA(ids.length === 0 ? words.nothing : words.only(ids.length)) }}
     </p>
     <fieldset>
-      <legend>Without</legend>
+      <legend>{{ words.without }}</legend>
       <label v-for="w in withouts" :key="w.value" :for="`without-${w.value}`" class="check">
         <Checkbox v-model="wish.without" :input-id="`without-${w.value}`" :value="w.value" />
         {{ w.label }}
       </label>
     </fieldset>
     <ChoiceField
-      label="Kinds of material at least"
+      :label="words.kindsOfMaterialAtLeast"
       :model-value="wish.minFamilies"
       :options="leasts"
       @update:model-value="$event && (wish.minFamilies = $event)"
     />
     <ChoiceField
-      label="Materials at most"
+      :label="words.materialsAtMost"
       :model-value="wish.maxMaterials"
       :options="counts"
       @update:model-value="$event && (wish.maxMaterials = $event)"
     />
     <ChoiceField
-      label="Parts in all at most"
+      :label="words.partsInAllAtMost"
       :model-value="wish.maxParts"
       :options="mostParts"
-      help="fewer are sooner measured; more come nearer to the bands"
+      :help="words.fewerAreSoonerMeasuredMore"
       @update:model-value="$event && (wish.maxParts = $event)"
     />
     <ManyChoiceField
@@ -78,48 +78,48 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       v-model="wish[field]"
       :label="label"
       :options="list"
-      placeholder="nothing named"
-      search="Search materials"
-      none="No material of that name"
+      :placeholder="words.nothingNamed"
+      :search="words.searchMaterials"
+      :none="words.noMaterialOfThatName"
     >
       <p v-if="field === 'useUp' && tooMuch" class="said wrong" role="status">
-        {{ volumeText(tooMuch.left, units) }} are left of these and the job takes
-        {{ volumeText(tooMuch.takes, units) }} of mix: they cannot all go in. Name fewer, or ask for them
-        under “Has to be in it”.
+        {{ words.areLeftOfTheseAnd(volumeText(tooMuch.left, units), volumeText(tooMuch.takes, units)) }}
       </p>
     </ManyChoiceField>
     <CheckField
-      :label="`${units === 'us' ? 'A gallon' : 'A litre'} may cost so much`"
+      :label="words.mayCostSoMuch(units === 'us' ? 'A gallon' : 'A litre')"
       :model-value="wish.budget !== null"
       @update:model-value="wish.budget = $event ? 0.2 : null"
     />
     <QuantityField
       v-if="wish.budget !== null"
       v-model="budget"
-      :label="units === 'us' ? 'Most for a gallon' : 'Most for a litre'"
+      :label="units === 'us' ? words.mostForAGallon : words.mostForALitre"
       quantity="number"
       :units="units"
-      :problem="wish.budget >= 0 ? null : { why: 'Below nothing.', fix: 'Type 0 or more.' }"
-      hint="in the money of your shelf; what has no price is left out"
+      :problem="wish.budget >= 0 ? null : { why: words.belowNothing, fix: words.type0OrMore }"
+      :hint="words.inTheMoneyOfYour"
     />
     <CheckField
       v-if="canAskWater"
-      label="Water no oftener than"
+      :label="words.waterNoOftenerThan"
       :model-value="wish.everyDays !== null"
       @update:model-value="wish.everyDays = $event ? 2 : null"
     />
     <QuantityField
       v-if="canAskWater && wish.everyDays !== null"
       v-model="wish.everyDays"
-      label="Days between waterings"
+      :label="words.daysBetweenWaterings"
       quantity="number"
       :units="units"
-      :problem="wish.everyDays > 0 ? null : { why: 'No days at all.', fix: 'Type more than 0.' }"
-      hint="in the thirstiest month, full grown"
+      :problem="wish.everyDays > 0 ? null : { why: words.noDaysAtAll, fix: words.typeMoreThan0 }"
+      :hint="words.inTheThirstiestMonthFull"
     />
     <p v-if="ids.length === 0" class="soft">
-      Nothing on your shelf has a price or is in stock yet: look among every material, or
-      <RouterLink :to="{ name: 'shelf', params: { garden: garden.name } }">fill the shelf</RouterLink>.
+      {{ words.nothingOnYourShelfHas }}
+      <RouterLink :to="{ name: 'shelf', params: { garden: garden.name } }">{{
+        words.fillTheShelf
+      }}</RouterLink>.
     </p>
   </div>
 </template>

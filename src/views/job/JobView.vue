@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One job: its name, the stations of the work in order, and the station at hand. */
+import { jobView as says } from '@/text/views/jobView'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -57,18 +58,18 @@ async function remove() {
           class="name"
           :model-value="name"
           :placeholder="title"
-          aria-label="Name of this job"
+          :aria-label="says.nameOfThisJob"
           :maxlength="LONGEST_NAME"
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
-        <span class="amount">{{ amount }}{{ archived ? ', put away' : '' }}</span>
+        <span class="amount">{{ amount }}{{ archived ? says.putAway : '' }}</span>
       </div>
       <StationBar :stations="stations" />
       <Button
         icon="pi pi-inbox"
         text
-        :aria-label="archived ? 'Take this job up again' : 'Put this job away'"
-        :title="archived ? 'Take it up again' : 'Put it away: kept, but not in hand'"
+        :aria-label="archived ? says.takeThisJobUpAgain : says.putThisJobAway"
+        :title="archived ? says.takeItUpAgain : says.putItAwayKeptBut"
         :aria-pressed="archived"
         @click="garden.run({ type: 'job/archive', jobId, archived: !archived })"
       />
@@ -76,24 +77,24 @@ async function remove() {
         icon="pi pi-trash"
         text
         severity="danger"
-        aria-label="Remove this job"
-        title="Remove this job"
+        :aria-label="says.removeThisJob"
+        :title="says.removeThisJob"
         @click="removing = true"
       />
     </header>
     <RouterView />
-    <DialogFrame v-model:visible="removing" header="Remove this job?" width="28rem" writing>
-      <p>“{{ title }}” leaves the list. Its record, if there is one, stays. Undo brings the job back.</p>
+    <DialogFrame v-model:visible="removing" :header="says.removeThisJob2" width="28rem" writing>
+      <p>{{ says.leavesTheListItsRecord(title) }}</p>
       <div class="row">
-        <Button label="Remove it" severity="danger" @click="remove" />
-        <Button label="Keep it" outlined autofocus @click="removing = false" />
+        <Button :label="says.removeIt" severity="danger" @click="remove" />
+        <Button :label="says.keepIt" outlined autofocus @click="removing = false" />
       </div>
     </DialogFrame>
   </div>
   <div v-else class="page">
-    <h1>This job is not in {{ garden.name === 'demo' ? 'the demo garden' : 'your garden' }}</h1>
-    <p>It may have been removed: undo brings it back. It may also belong to the other garden.</p>
-    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">Back to Today</RouterLink>
+    <h1>{{ says.thisJobIsNotIn(garden.name === 'demo' ? says.theDemoGarden : says.yourGarden) }}</h1>
+    <p>{{ says.itMayHaveBeenRemoved }}</p>
+    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ says.backToToday }}</RouterLink>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Labels for what is filled: a sheet to print, or one as a picture. */
+import { labelsView as words } from '@/text/views/labelsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -25,19 +26,19 @@ const { go } = useStations(() => jobId)
 /** More than this on one sheet no printer likes. */
 const MOST_LABELS = 120
 const COPIES = [
-  { value: 'each', label: 'One for each container' },
-  { value: 'one', label: 'One for each bed' },
+  { value: 'each', label: words.oneForEachContainer },
+  { value: 'one', label: words.oneForEachBed },
 ] as const
 const copies = ref<'each' | 'one'>('each')
 const SIZES = [
-  { value: '90', label: '90 mm wide, two in a row' },
-  { value: '62', label: '62 mm wide, three in a row' },
+  { value: '90', label: words.from90MmWideTwoIn },
+  { value: '62', label: words.from62MmWideThreeIn },
 ] as const
 const size = ref<'90' | '62'>('90')
 const ALL = 'all'
 const only = ref<string>(ALL)
 const beds = computed(() => [
-  { value: ALL, label: 'All beds' },
+  { value: ALL, label: words.allBeds },
   ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
 ])
 
@@ -75,34 +76,34 @@ async function saveFirst() {
 
 <template>
   <StationFrame v-if="job" :problem="problem">
-    <template #back><Button label="Back to the mix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="q">
       <section class="no-print" aria-labelledby="labels-title">
-        <h2 id="labels-title">Labels</h2>
+        <h2 id="labels-title">{{ words.labels }}</h2>
         <p class="soft">
-          The code opens the record on this device and carries the recipe to any other.
-          <template v-if="!record">Once the mix is recorded the day stands on it too.</template>
+          {{ words.theCodeOpensTheRecord }}
+          <template v-if="!record">{{ words.onceTheMixIsRecorded }}</template>
         </p>
         <div class="fields">
           <ChoiceField
             v-if="job.fills.length > 1"
-            label="For"
+            :label="words.for"
             :model-value="only"
             :options="beds"
             @update:model-value="only = $event ?? ALL"
           />
-          <SwitchField v-model="copies" :options="COPIES" label="How many" />
-          <SwitchField v-model="size" :options="SIZES" label="Size" />
+          <SwitchField v-model="copies" :options="COPIES" :label="words.howMany" />
+          <SwitchField v-model="size" :options="SIZES" :label="words.size" />
         </div>
         <div class="row">
-          <Button label="Print the sheet" icon="pi pi-print" @click="printPage" />
-          <Button label="Save one as a picture" icon="pi pi-image" outlined @click="saveFirst" />
-          <Button label="Back to filling" text @click="go('fill')" />
+          <Button :label="words.printTheSheet" icon="pi pi-print" @click="printPage" />
+          <Button :label="words.saveOneAsAPicture" icon="pi pi-image" outlined @click="saveFirst" />
+          <Button :label="words.backToFilling" text @click="go('fill')" />
         </div>
         <p class="soft">
           {{ counted(all.length, 'label') }}.
           <template v-if="all.length > shown.length">
-            The first {{ shown.length }} are on the sheet: choose one bed at a time for the rest.
+            {{ words.theFirstAreOnThe(shown.length) }}
           </template>
         </p>
       </section>

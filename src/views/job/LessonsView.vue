@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Eight short lessons on the grower's own mix: guess, then see, then a thing that can be done about it. */
+import { lessonsView as says } from '@/text/views/lessonsView'
 import Button from 'primevue/button'
 import { computed, nextTick, useTemplateRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -29,22 +30,23 @@ async function turnTo(other: Lesson) {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>Lessons</h2>
-      <RouterLink :to="to('mix')">Back to the bench</RouterLink>
+      <h2>{{ says.lessons }}</h2>
+      <RouterLink :to="to('mix')">{{ says.backToTheBench }}</RouterLink>
     </div>
-    <p class="soft">On the mix of this job, in its own container. Guess first; nothing is scored.</p>
+    <p class="soft">{{ says.onTheMixOfThis }}</p>
     <p v-if="!ready">
-      There is no mix to learn on yet. <RouterLink :to="to('mix')">Put something in it</RouterLink> first.
+      {{ says.thereIsNoMixTo }} <RouterLink :to="to('mix')">{{ says.putSomethingInIt }}</RouterLink>
+      {{ says.first }}
     </p>
     <div v-else class="lessons">
-      <nav aria-label="Lessons">
+      <nav :aria-label="says.lessons">
         <ol class="plain">
           <li v-for="l in LESSONS" :key="l">
             <button
               type="button"
               class="pick"
               :aria-current="l === lesson ? 'true' : undefined"
-              :aria-label="seen.has(l) ? `${LESSON_TEXTS[l].title}, seen` : undefined"
+              :aria-label="seen.has(l) ? says.seen(LESSON_TEXTS[l].title) : undefined"
               @click="turnTo(l)"
             >
               <i class="pi" :class="seen.has(l) ? 'pi-check' : 'pi-circle'" aria-hidden="true" />
@@ -56,7 +58,7 @@ async function turnTo(other: Lesson) {
       <section class="card" aria-labelledby="lesson-title">
         <h3 id="lesson-title" ref="title" tabindex="-1">{{ words.title }}</h3>
         <p>{{ questionText(lesson, units) }}</p>
-        <div class="guesses" role="group" aria-label="Your guess">
+        <div class="guesses" role="group" :aria-label="says.yourGuess">
           <Button
             v-for="(text, i) in words.guesses"
             :key="text"
@@ -67,13 +69,13 @@ async function turnTo(other: Lesson) {
           />
         </div>
         <ProblemBox v-if="failure" :sentence="failureText(failure)">
-          <Button label="Try again" outlined size="small" @click="again" />
+          <Button :label="says.tryAgain" outlined size="small" @click="again" />
         </ProblemBox>
         <div v-else-if="guess !== null" role="status" class="answer">
-          <p v-if="!answer" class="soft">Pouring …</p>
+          <p v-if="!answer" class="soft">{{ says.pouring }}</p>
           <template v-else>
             <p class="came">{{ cameOf(lesson, guess, answer) }}</p>
-            <FigureTable :rows="figureRows(answer, units)" caption="On your mix" />
+            <FigureTable :rows="figureRows(answer, units)" :caption="says.onYourMix" />
             <p class="sentence">{{ words.sentence }}</p>
             <p>
               <RouterLink :to="to(words.change.at)">{{ words.change.does }}</RouterLink>
@@ -82,7 +84,7 @@ async function turnTo(other: Lesson) {
         </div>
         <Button
           v-if="guess !== null && next"
-          label="Next lesson"
+          :label="says.nextLesson"
           icon="pi pi-arrow-right"
           @click="turnTo(next)"
         />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The season as it goes: what was done, read and seen, in two taps; its course beside what was expected. */
+import { logView as words } from '@/text/views/logView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
@@ -79,22 +80,22 @@ const saveCsv = () =>
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
     <section aria-labelledby="log-title">
-      <h2 id="log-title">Log</h2>
+      <h2 id="log-title">{{ words.log }}</h2>
       <ManyChoiceField
         v-if="job.fills.length > 1"
         v-model="beds"
-        label="Beds"
-        search="Type to find a bed"
-        none="No bed is called that"
-        placeholder="All beds"
+        :label="words.beds"
+        :search="words.typeToFindABed"
+        :none="words.noBedIsCalledThat"
+        :placeholder="words.allBeds"
         :options="bedOptions"
       />
       <div class="kinds">
-        <Button label="Watered" icon="pi pi-check" @click="log.watered" />
+        <Button :label="words.watered" icon="pi pi-check" @click="log.watered" />
         <Button
           v-for="kind in ENTRY_KINDS"
           :key="kind"
-          :label="kind === 'watered' ? 'Watered so much' : ENTRY_NAMES[kind].name"
+          :label="kind === 'watered' ? words.wateredSoMuch : ENTRY_NAMES[kind].name"
           outlined
           :aria-pressed="draft?.kind === kind && !draft.of"
           @click="log.begin(kind)"
@@ -102,7 +103,7 @@ const saveCsv = () =>
       </div>
       <DialogForm
         v-if="draft"
-        :keep="`Keep: ${ENTRY_NAMES[draft.kind].name.toLowerCase()}`"
+        :keep="words.keep(ENTRY_NAMES[draft.kind].name.toLowerCase())"
         :sound="problem === null && dayProblem === null"
         @keep="log.keep"
         @cancel="draft = null"
@@ -120,16 +121,16 @@ const saveCsv = () =>
         <QuantityField
           v-if="draft.kind === 'harvest'"
           v-model="draft.count"
-          label="Number of pieces"
+          :label="words.numberOfPieces"
           quantity="number"
           optional
           :units="units"
         />
-        <TextField v-model="draft.note" label="A word with it" :most="LONGEST_RECIPE_NOTE" />
-        <TextField v-model="draft.day" label="Day" type="date" :problem="dayProblem" />
+        <TextField v-model="draft.note" :label="words.aWordWithIt" :most="LONGEST_RECIPE_NOTE" />
+        <TextField v-model="draft.day" :label="words.day" type="date" :problem="dayProblem" />
         <p v-if="problem" class="soft">{{ problem.fix }}</p>
         <template #beside>
-          <Button v-if="draft.of" type="button" label="Remove this line" text @click="log.removeDraft" />
+          <Button v-if="draft.of" type="button" :label="words.removeThisLine" text @click="log.removeDraft" />
         </template>
       </DialogForm>
       <PhotoStrip
@@ -140,16 +141,16 @@ const saveCsv = () =>
         @remove="photos.remove"
       />
       <p>
-        <RouterLink :to="to('wrong')">Something looks wrong</RouterLink> ·
-        <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
-          >Test the mix</RouterLink
-        >
+        <RouterLink :to="to('wrong')">{{ words.somethingLooksWrong }}</RouterLink> ·
+        <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }">{{
+          words.testTheMix
+        }}</RouterLink>
       </p>
     </section>
     <section aria-labelledby="course-title">
       <div class="row title">
-        <h2 id="course-title">How it goes</h2>
-        <SwitchField v-model="following" :options="TIMELINE_NAMES" label="What to follow" />
+        <h2 id="course-title">{{ words.howItGoes }}</h2>
+        <SwitchField v-model="following" :options="TIMELINE_NAMES" :label="words.whatToFollow" />
       </div>
       <SeasonTimeline
         v-if="course && start && course.expected.length"
@@ -160,15 +161,16 @@ const saveCsv = () =>
       />
       <p v-if="course && course.read.length === 0" class="soft">{{ NOTHING_READ[following] }}</p>
       <p v-if="!start" class="soft">
-        Its course is drawn once the mix is <RouterLink :to="to('record')">recorded</RouterLink> or planted.
+        {{ words.itsCourseIsDrawnOnce }} <RouterLink :to="to('record')">{{ words.recorded }}</RouterLink>
+        {{ words.orPlanted }}
       </p>
       <div class="row title">
-        <h2>What was noted</h2>
+        <h2>{{ words.whatWasNoted }}</h2>
         <span class="row">
-          <Button label="Read a sheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+          <Button :label="words.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
           <Button
             v-if="all.length"
-            label="Save as CSV"
+            :label="words.saveAsCsv"
             icon="pi pi-download"
             text
             size="small"
@@ -180,12 +182,12 @@ const saveCsv = () =>
       <TextField
         v-if="all.length > 8"
         v-model="search"
-        label="Search the log"
+        :label="words.searchTheLog"
         hide-label
-        placeholder="Search the log"
+        :placeholder="words.searchTheLog"
       />
       <p v-if="all.length === 0" class="soft">
-        Nothing noted yet. One press notes a watering; what you read is kept beside what was expected.
+        {{ words.nothingNotedYetOnePress }}
       </p>
       <ListInSight v-slot="{ item }" :items="shown" class="plain">
         <div class="entry">
@@ -197,7 +199,7 @@ const saveCsv = () =>
           <button
             type="button"
             class="p-button p-button-text p-button-icon-only"
-            :aria-label="`Change: ${ENTRY_NAMES[item.kind].name}, ${dayText(item.at)}`"
+            :aria-label="words.change(ENTRY_NAMES[item.kind].name, dayText(item.at))"
             @click="log.change(item)"
           >
             <i class="pi pi-pencil" aria-hidden="true" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
+import { makeStation as words } from '@/text/views/makeStation'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
@@ -90,13 +91,13 @@ function nextBatch() {
   if (open === -1) void go('record')
   else chosen.value = open
 }
-const timeTurning = () => timers.start(`Turning ${batchTitle(card.value!).toLowerCase()}`, 5)
+const timeTurning = () => timers.start(words.turning(batchTitle(card.value!).toLowerCase()), 5)
 const printPage = () => window.print()
 </script>
 
 <template>
   <StationFrame v-if="job" class="make" :problem="problem" columns="minmax(280px, 380px) minmax(0, 1fr)">
-    <template #back><Button label="Back to quantities" text size="small" @click="go('buy')" /></template>
+    <template #back><Button :label="words.backToQuantities" text size="small" @click="go('buy')" /></template>
     <template v-if="q && card">
       <BeforeMixing
         :soaking="soaking"
@@ -106,18 +107,18 @@ const printPage = () => window.print()
         @read="seen.acknowledge"
       />
       <section class="work" aria-labelledby="batch-title">
-        <ChipRow :chips="chips" :chosen="chosen" label="Batches" @choose="chosen = $event">
-          <Button label="Print the card" icon="pi pi-print" text size="small" @click="printPage" />
+        <ChipRow :chips="chips" :chosen="chosen" :label="words.batches" @choose="chosen = $event">
+          <Button :label="words.printTheCard" icon="pi pi-print" text size="small" @click="printPage" />
         </ChipRow>
         <div class="row no-print modes">
           <CheckField
-            label="One big step at a time"
+            :label="words.oneBigStepAtA"
             :model-value="garden.settings.bigSteps"
             @update:model-value="step.setBig"
           />
           <CheckField
             v-if="garden.settings.bigSteps"
-            label="Left hand"
+            :label="words.leftHand"
             :model-value="garden.settings.hand === 'left'"
             @update:model-value="garden.setSettings({ hand: $event ? 'left' : 'right' })"
           />
@@ -151,17 +152,19 @@ const printPage = () => window.print()
         <div class="row no-print">
           <Button
             v-if="planned.length"
-            label="Ran short, or used something else"
+            :label="words.ranShortOrUsedSomething"
             icon="pi pi-exclamation-circle"
             outlined
             @click="telling = true"
           />
-          <Button v-if="isChanged" label="This batch as planned again" text @click="otherwise.asPlanned" />
-          <Button label="Time the turning: 5 minutes" icon="pi pi-stopwatch" text @click="timeTurning" />
+          <Button v-if="isChanged" :label="words.thisBatchAsPlannedAgain" text @click="otherwise.asPlanned" />
+          <Button :label="words.timeTheTurning5Minutes" icon="pi pi-stopwatch" text @click="timeTurning" />
         </div>
         <div v-if="becomes" class="changed">
           <p v-for="line in otherwiseLines" :key="line">{{ line }}</p>
-          <p><strong>All together:</strong> {{ becomes }}</p>
+          <p>
+            <strong>{{ words.allTogether }}</strong> {{ becomes }}
+          </p>
         </div>
         <TubChecks
           v-if="!card.mix"
@@ -182,17 +185,17 @@ const printPage = () => window.print()
           @keep="otherwise.keep"
         />
         <p class="soft no-print">
-          {{ doneCount }} of {{ counted(cards.length, 'batch', 'batches') }} done.
+          {{ words.ofDone(doneCount, counted(cards.length, 'batch', 'batches')) }}
           <Button
             v-if="job.ticks.length"
-            label="Clear all ticks"
+            :label="words.clearAllTicks"
             text
             size="small"
             @click="garden.run({ type: 'ticks/clear', jobId })"
           />
         </p>
         <p v-if="rounded" class="soft no-print">{{ rounded }}</p>
-        <Button v-if="!allDone" class="no-print" label="Write it down" outlined @click="go('record')" />
+        <Button v-if="!allDone" class="no-print" :label="words.writeItDown" outlined @click="go('record')" />
         <BatchPrint
           :title="jobTitle(job)"
           :bucket="job.plan.bucket"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** After the season: what the old mix has become, whether it may be used again, and what freshens it. */
+import { nextView as says } from '@/text/views/nextView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
@@ -38,51 +39,51 @@ async function topUp() {
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
     <section class="stack" aria-labelledby="next-title">
-      <h2 id="next-title">Next year</h2>
+      <h2 id="next-title">{{ says.nextYear }}</h2>
       <p v-if="!job.recordId">
-        What the old mix has become is worked out from what went in.
-        <RouterLink :to="to('record')">Write the mix down</RouterLink> first.
+        {{ says.whatTheOldMixHas }}
+        <RouterLink :to="to('record')">{{ says.writeTheMixDown }}</RouterLink> {{ says.first }}
       </p>
       <p v-else-if="old && !old.ok">{{ problemText(old.problem, units).why }}</p>
       <template v-else>
-        <h3>The mix as it is now</h3>
-        <FigureTable caption="The mix as it is now" :rows="rows" />
+        <h3>{{ says.theMixAsItIs }}</h3>
+        <FigureTable :caption="says.theMixAsItIs" :rows="rows" />
       </template>
       <template v-if="sunk !== null">
-        <h3>Top it up</h3>
+        <h3>{{ says.topItUp }}</h3>
         <p>
-          It has sunk by {{ lengthText(sunk, units) }}: a job for the same mix, as much as fills it up again.
+          {{ says.itHasSunkByA(lengthText(sunk, units)) }}
         </p>
-        <Button label="Make the top-up" outlined @click="topUp" />
+        <Button :label="says.makeTheTopUp" outlined @click="topUp" />
       </template>
     </section>
     <section v-if="old?.ok" class="stack" aria-labelledby="reuse-title">
-      <h2 id="reuse-title">Use it again?</h2>
+      <h2 id="reuse-title">{{ says.useItAgain }}</h2>
       <fieldset>
-        <legend>Tick what is so</legend>
+        <legend>{{ says.tickWhatIsSo }}</legend>
         <CheckField v-for="q in REUSE_QUESTIONS" :key="q.id" v-model="answers[q.id]" :label="q.text" />
       </fieldset>
-      <Button v-if="!asked" label="That is all" outlined @click="asked = true" />
+      <Button v-if="!asked" :label="says.thatIsAll" outlined @click="asked = true" />
       <div aria-live="polite">
         <p v-if="verdict" :class="{ never: verdict === 'never' }">{{ REUSE_TEXTS[verdict] }}</p>
       </div>
       <template v-if="verdict && verdict !== 'never'">
         <p v-if="isKept" class="soft">
-          It is on the shelf as a material of your own, with what is left of it.
+          {{ says.itIsOnTheShelf }}
         </p>
-        <Button v-else label="Keep it on the shelf" icon="pi pi-box" outlined @click="next.keep" />
-        <h3>Freshen it</h3>
+        <Button v-else :label="says.keepItOnTheShelf" icon="pi pi-box" outlined @click="next.keep" />
+        <h3>{{ says.freshenIt }}</h3>
         <ChoiceField
           v-model="cropId"
-          label="For which crop"
-          placeholder="What most vegetables like"
-          search="Search crops"
-          none="No crop is called that"
+          :label="says.forWhichCrop"
+          :placeholder="says.whatMostVegetablesLike"
+          :search="says.searchCrops"
+          :none="says.noCropIsCalledThat"
           clearable
           :options="crops"
         />
         <Button
-          :label="working ? 'Working it out…' : 'Work out what to add'"
+          :label="working ? says.workingItOut : says.workOutWhatToAdd"
           :disabled="working"
           @click="next.freshen"
         />
@@ -90,11 +91,10 @@ async function topUp() {
       </template>
     </section>
     <section v-if="options.length" class="stack found" aria-labelledby="found-title">
-      <h2 id="found-title">What to add</h2>
+      <h2 id="found-title">{{ says.whatToAdd }}</h2>
       <FoundTable :rows="options" :units="units" @open="begin" />
       <p class="soft">
-        What you choose begins next year’s job for the same beds, with the old mix in it. Feed is judged
-        there.
+        {{ says.whatYouChooseBeginsNext }}
       </p>
     </section>
   </StationFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The least work that keeps the crop in its container from thirst: how often, how much, how long it stands alone. */
+import { planView as words } from '@/text/views/planView'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -56,22 +57,27 @@ const trouble = computed(() => {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>Watering plan</h2>
+      <h2>{{ words.wateringPlan }}</h2>
       <span class="row">
-        <RouterLink :to="to('water')">Water it</RouterLink>
-        <RouterLink :to="to('season')">Back to the season</RouterLink>
+        <RouterLink :to="to('water')">{{ words.waterIt }}</RouterLink>
+        <RouterLink :to="to('season')">{{ words.backToTheSeason }}</RouterLink>
       </span>
     </div>
     <ProblemBox v-if="trouble" :sentence="trouble" />
     <div v-else class="row choices">
-      <ChoiceField v-model="picked" label="Month" :options="MONTH_OPTIONS" />
-      <ChoiceField v-if="belowOptions.length > 1" v-model="below" label="Below" :options="belowOptions" />
+      <ChoiceField v-model="picked" :label="words.month" :options="MONTH_OPTIONS" />
+      <ChoiceField
+        v-if="belowOptions.length > 1"
+        v-model="below"
+        :label="words.below"
+        :options="belowOptions"
+      />
     </div>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
-      <button type="button" class="again" @click="again">Try again</button>
+      <button type="button" class="again" @click="again">{{ words.tryAgain }}</button>
     </ProblemBox>
     <p v-if="!plan && !trouble && !failure" class="soft" role="status">
-      Following the water through the season … {{ progress ? percentText(progress) : '' }}
+      {{ words.followingTheWaterThroughThe(progress ? percentText(progress) : '') }}
     </p>
     <div v-if="plan" class="stack">
       <section class="card" aria-labelledby="plan-now">
@@ -81,26 +87,24 @@ const trouble = computed(() => {
         <p>{{ awayText(plan) }}</p>
         <p>{{ drainText(plan, units) }}</p>
         <p class="soft">
-          For one container, in a usual month without rain. Rain that falls takes the place of a watering only
-          where it wets the mix to its foot: lift it and see.
+          {{ words.forOneContainerInA }}
           <template v-if="atOnce && plan.month.within">
-            The bench says {{ atOnce }} for this month: it counts only what the mix round the roots holds with
-            ease, not what rises to them from below. In heat go by the shorter of the two.
+            {{ words.theBenchSaysForThis(atOnce) }}
           </template>
         </p>
       </section>
       <section aria-labelledby="plan-months">
-        <h3 id="plan-months">Month by month</h3>
+        <h3 id="plan-months">{{ words.monthByMonth }}</h3>
         <div class="wide" tabindex="0" role="region" aria-labelledby="plan-months">
-          <FigureTable :head="MONTH_HEAD" :rows="monthRows(plan, units)" caption="Waterings by month" />
+          <FigureTable :head="MONTH_HEAD" :rows="monthRows(plan, units)" :caption="words.wateringsByMonth" />
         </div>
       </section>
       <section v-if="plan.options.length" aria-labelledby="plan-helps">
-        <h3 id="plan-helps">What makes it last longer</h3>
+        <h3 id="plan-helps">{{ words.whatMakesItLastLonger }}</h3>
         <FigureTable
-          :head="['Change', 'Until it is thirsty']"
+          :head="[words.change, words.untilItIsThirsty]"
           :rows="changeRows(plan, units)"
-          caption="Changes and the days they bring"
+          :caption="words.changesAndTheDaysThey"
         />
       </section>
     </div>

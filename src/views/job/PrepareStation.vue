@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What has to be done before mixing, worked back from the mixing day, and what has to be waited for after it. */
+import { prepareStation as words } from '@/text/views/prepareStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import CautionList from '@/components/CautionList.vue'
@@ -85,19 +86,19 @@ async function saveCalendar() {
 
 <template>
   <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1.6fr) minmax(280px, 1fr)">
-    <template #back><Button label="Back to the mix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
-      <h1 class="print-only">{{ jobTitle(job) }}: getting ready</h1>
+      <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
       <section aria-labelledby="before-title">
-        <h2 id="before-title">Before mixing</h2>
+        <h2 id="before-title">{{ words.beforeMixing }}</h2>
         <p class="soft">{{ mixingDayText(table) }}</p>
         <div v-for="c in clashes" :key="c.why" class="clash" role="note">
           <strong>{{ c.why }}</strong> {{ c.fix }}
         </div>
-        <p v-if="before.length === 0">Nothing of this mix has to be got ready beforehand.</p>
+        <p v-if="before.length === 0">{{ words.nothingOfThisMixHas }}</p>
         <p v-if="table.buyBy" class="buy">
-          <strong>{{ BUY_STEP.title }}</strong> by {{ shortDayText(table.buyBy) }}.
-          <RouterLink class="no-print" :to="to('buy')">The list</RouterLink>
+          <strong>{{ BUY_STEP.title }}</strong> {{ words.by(shortDayText(table.buyBy)) }}
+          <RouterLink class="no-print" :to="to('buy')">{{ words.theList }}</RouterLink>
         </p>
         <PrepSteps
           :steps="before"
@@ -106,38 +107,38 @@ async function saveCalendar() {
           @leave="leave"
         />
         <template v-if="after.length">
-          <h2>After mixing, before planting</h2>
+          <h2>{{ words.afterMixingBeforePlanting }}</h2>
           <PrepSteps :steps="after" @tick="(id, done) => set('readySteps', id, done)" @leave="leave" />
         </template>
         <ChoiceField
           v-if="offers.length"
           class="more no-print"
-          label="Another step"
+          :label="words.anotherStep"
           :model-value="null"
           :options="offers"
-          placeholder="screen, charge, heat, wash …"
-          search="Search the steps"
-          none="No such step for this mix"
+          :placeholder="words.screenChargeHeatWash"
+          :search="words.searchTheSteps"
+          :none="words.noSuchStepForThis"
           @update:model-value="add"
         />
         <div class="row no-print">
-          <Button label="On to mixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
-          <Button label="Save to your calendar" icon="pi pi-calendar" text @click="saveCalendar" />
-          <Button label="Print" icon="pi pi-print" text @click="printPage" />
+          <Button :label="words.onToMixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
+          <Button :label="words.saveToYourCalendar" icon="pi pi-calendar" text @click="saveCalendar" />
+          <Button :label="words.print" icon="pi pi-print" text @click="printPage" />
         </div>
       </section>
       <section class="side">
         <TextField
           class="no-print"
-          label="Mixing day"
+          :label="words.mixingDay"
           type="date"
           :model-value="job.mixOn ?? ''"
-          :hint="`${shortDayText(table.earliest)} at the earliest`"
+          :hint="words.atTheEarliest(shortDayText(table.earliest))"
           @update:model-value="setDay"
         />
         <TimerList :timers="timers" />
         <CautionList
-          heading="While you get ready"
+          :heading="words.whileYouGetReady"
           :cautions="cautions"
           :read="seen.read.value"
           @read="seen.acknowledge"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Done: when, how it went, kept with what was expected of it. */
+import { recordStation as words } from '@/text/views/recordStation'
 import Button from 'primevue/button'
 import { computed, ref, toRaw } from 'vue'
 import { useRouter } from 'vue-router'
@@ -97,35 +98,34 @@ const seeRecord = (id: string) =>
 <template>
   <div v-if="job" class="page narrow">
     <template v-if="record">
-      <h2>Recorded</h2>
+      <h2>{{ words.recorded }}</h2>
       <p class="big">
         <strong>{{ record.jobName }}</strong>, {{ recordedText(record, units) }}
       </p>
       <p>{{ expectedText(record) }}</p>
       <p v-if="record.note" class="note">{{ record.note }}</p>
       <div class="row">
-        <Button label="On to filling" icon="pi pi-arrow-right" icon-pos="right" @click="go('fill')" />
-        <Button label="See it in Records" outlined @click="seeRecord(record.id)" />
+        <Button :label="words.onToFilling" icon="pi pi-arrow-right" icon-pos="right" @click="go('fill')" />
+        <Button :label="words.seeItInRecords" outlined @click="seeRecord(record.id)" />
       </div>
     </template>
     <template v-else>
-      <h2>Write it down</h2>
+      <h2>{{ words.writeItDown }}</h2>
       <p class="soft">
-        Kept with the recipe as measured and what it should do, to hold against what you find.
+        {{ words.keptWithTheRecipeAs }}
       </p>
       <ProblemBox v-if="problem" :sentence="problem" />
       <form v-else class="form" @submit.prevent="finish">
         <p v-if="open > 0" class="open">
-          {{ open }} {{ open === 1 ? 'measure is' : 'measures are' }} not ticked. You can record it all the
-          same.
+          {{ words.notTickedYouCanRecord(open, open === 1 ? words.measureIs : words.measuresAre) }}
         </p>
-        <TextField v-model="madeOn" label="Mixed on" type="date" :problem="dateProblem" />
+        <TextField v-model="madeOn" :label="words.mixedOn" type="date" :problem="dateProblem" />
         <NoteField
-          label="Note"
+          :label="words.note"
           :model-value="job.note"
           :rows="4"
           :most="LONGEST_NOTE"
-          placeholder="How it felt, what was swapped, the weather"
+          :placeholder="words.howItFeltWhatWas"
           @update:model-value="garden.run({ type: 'job/note', jobId, note: $event })"
         />
         <TextField
@@ -133,12 +133,12 @@ const seeRecord = (id: string) =>
           :key="b.id"
           :label="`Lot of ${b.name}`"
           :most="LONGEST_NAME"
-          hint="as printed on the pack, if you want to find it again"
+          :hint="words.asPrintedOnThePack"
           :model-value="b.lot"
           @update:model-value="setLot(b.id, $event)"
         />
         <template v-if="leftRows.length">
-          <CheckField v-model="settles" label="Take what went in off my shelf" />
+          <CheckField v-model="settles" :label="words.takeWhatWentInOff" />
           <LeftList
             v-if="settles"
             :rows="leftRows"
@@ -153,10 +153,10 @@ const seeRecord = (id: string) =>
           @add="photos.add"
           @remove="photos.remove"
         />
-        <p v-if="unanswered" class="open" role="status">First say what is left of {{ unanswered }}.</p>
+        <p v-if="unanswered" class="open" role="status">{{ words.firstSayWhatIsLeft(unanswered) }}</p>
         <Button
           type="submit"
-          label="Record this mix"
+          :label="words.recordThisMix"
           icon="pi pi-check"
           :disabled="!q || dateProblem !== null || unanswered !== ''"
         />

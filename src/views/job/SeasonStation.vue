@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
+import { seasonStation as words } from '@/text/views/seasonStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -106,67 +107,66 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
   <StationFrame v-if="job && plan" columns="minmax(0, 1.5fr) minmax(280px, 1fr)">
     <section aria-labelledby="due-title">
       <div class="row head">
-        <h2 id="due-title">What is due</h2>
+        <h2 id="due-title">{{ words.whatIsDue }}</h2>
         <span class="row">
-          <RouterLink class="p-button p-button-outlined" :to="to('log')"
-            >Note something in the log</RouterLink
-          >
+          <RouterLink class="p-button p-button-outlined" :to="to('log')">{{
+            words.noteSomethingInTheLog
+          }}</RouterLink>
           <RouterLink
             class="p-button p-button-outlined"
             :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
-            >Test the mix</RouterLink
+            >{{ words.testTheMix }}</RouterLink
           >
-          <RouterLink class="p-button p-button-outlined" :to="to('plan')">Watering plan</RouterLink>
-          <RouterLink class="p-button p-button-outlined" :to="to('wrong')">Something looks wrong</RouterLink>
+          <RouterLink class="p-button p-button-outlined" :to="to('plan')">{{
+            words.wateringPlan
+          }}</RouterLink>
+          <RouterLink class="p-button p-button-outlined" :to="to('wrong')">{{
+            words.somethingLooksWrong
+          }}</RouterLink>
         </span>
       </div>
       <p v-if="!plan.planted.said" class="guess">
-        Not planted yet: dates as if it were planted on {{ dayText(plan.planted.day) }}.
-        <RouterLink :to="to('fill')">Say when it is planted</RouterLink>
+        {{ words.notPlantedYetDatesAs(dayText(plan.planted.day)) }}
+        <RouterLink :to="to('fill')">{{ words.sayWhenItIsPlanted }}</RouterLink>
       </p>
-      <p v-else class="soft">Planted on {{ dayText(plan.planted.day) }}.</p>
+      <p v-else class="soft">{{ words.plantedOn(dayText(plan.planted.day)) }}</p>
       <DueList :rows="rows" :locked="!plan.planted.said" @tick="tick" />
       <p v-if="plan.harvest?.slowed" class="soft">
-        Harvest is drawn out by your cool months: growth taken as in proportion to the warmth.
+        {{ words.harvestIsDrawnOutBy }}
       </p>
       <Button
         v-if="tasks.length"
-        label="Save to your calendar"
+        :label="words.saveToYourCalendar"
         icon="pi pi-calendar"
         text
-        title="A calendar file; saved again, it changes what is there and adds nothing twice"
+        :title="words.aCalendarFileSavedAgain"
         @click="saveCalendar"
       />
       <p v-if="record">
-        <RouterLink class="p-button p-button-text" :to="to('next')"
-          >Next year: use the mix again, freshen it, top it up</RouterLink
-        >
+        <RouterLink class="p-button p-button-text" :to="to('next')">{{ words.nextYearUseTheMix }}</RouterLink>
       </p>
-      <Button v-if="over" label="Begin it again for another year" icon="pi pi-replay" @click="again(job)" />
+      <Button v-if="over" :label="words.beginItAgainForAnother" icon="pi pi-replay" @click="again(job)" />
     </section>
     <section class="side">
       <template v-if="watering.length">
-        <h2>Watering</h2>
-        <FigureTable
-          class="water"
-          :rows="watering"
-          caption="How often it wants water in dry weather, by month"
-        />
+        <h2>{{ words.watering }}</h2>
+        <FigureTable class="water" :rows="watering" :caption="words.howOftenItWantsWater" />
         <p class="soft">
-          In dry weather, at the size the plants have by then. Feel the mix before you trust a table.
+          {{ words.inDryWeatherAtThe }}
         </p>
       </template>
       <p v-else>
-        <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">Say where you garden</RouterLink>
-        <template v-if="!crop"> and choose a crop</template> to see how often it will want water, when it can
-        be planted and what its winter asks.
+        <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
+          words.sayWhereYouGarden
+        }}</RouterLink>
+        <template v-if="!crop"> {{ words.andChooseACrop }}</template> {{ words.toSeeHowOftenIt }}
       </p>
       <template v-if="outdoors && crop">
-        <h2>{{ crop.name }} outside, by the month</h2>
+        <h2>{{ words.outsideByTheMonth(crop.name) }}</h2>
         <MonthStrip :suits="outdoors.suits" :planting="outdoors.planting" />
       </template>
       <template v-if="winter">
-        <h2>Winter</h2>
+        <h2>{{ words.winter }}</h2>
         <p>{{ winter }}</p>
       </template>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Pour a can on the mix in its own container and watch it fill, drain, dry and fill again, alone or beside another. */
+import { waterView as words } from '@/text/views/waterView'
 import { usePreferredReducedMotion } from '@vueuse/core'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -68,16 +69,17 @@ const trouble = computed(() => {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>Water it</h2>
+      <h2>{{ words.waterIt }}</h2>
       <span class="row">
-        <RouterLink :to="to('plan')">Watering plan</RouterLink>
-        <RouterLink :to="to('lessons')">Lessons</RouterLink>
-        <RouterLink :to="to('mix')">Back to the bench</RouterLink>
+        <RouterLink :to="to('plan')">{{ words.wateringPlan }}</RouterLink>
+        <RouterLink :to="to('lessons')">{{ words.lessons }}</RouterLink>
+        <RouterLink :to="to('mix')">{{ words.backToTheBench }}</RouterLink>
       </span>
     </div>
     <p v-if="job.parts.length === 0" class="soft">
-      Nothing is in the mix yet. <RouterLink :to="to('mix')">Put something in it</RouterLink>, then water it
-      here.
+      {{ words.nothingIsInTheMix }} <RouterLink :to="to('mix')">{{ words.putSomethingInIt }}</RouterLink>{{
+        words.thenWaterItHere
+      }}
     </p>
     <ProblemBox v-else-if="trouble" :sentence="trouble" />
     <template v-if="pouring">
@@ -85,16 +87,18 @@ const trouble = computed(() => {
       <ChoiceField
         v-model="beside"
         class="beside"
-        label="Beside it"
+        :label="words.besideIt"
         :options="offered"
-        placeholder="Nothing"
+        :placeholder="words.nothing"
         clearable
       />
     </template>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
-      <button type="button" class="again" @click="again">Try again</button>
+      <button type="button" class="again" @click="again">{{ words.tryAgain }}</button>
     </ProblemBox>
-    <p v-if="pouring && sides.length === 0 && !failure && !trouble" class="soft" role="status">Pouring …</p>
+    <p v-if="pouring && sides.length === 0 && !failure && !trouble" class="soft" role="status">
+      {{ words.pouring }}
+    </p>
     <section v-if="sides.length" class="stack" :aria-busy="working">
       <div class="pictures" :class="{ two: sides.length > 1 }">
         <WaterPicture
@@ -111,10 +115,11 @@ const trouble = computed(() => {
         </WaterPicture>
       </div>
       <p class="key soft">
-        <span><i class="swatch dry" />dry</span><span><i class="swatch wet" />full of water</span>
+        <span><i class="swatch dry" />{{ words.dry }}</span
+        ><span><i class="swatch wet" />{{ words.fullOfWater }}</span>
         <span
-          ><i class="swatch solids" />solids, <i class="swatch water" />water, <i class="swatch air" />air by
-          depth</span
+          ><i class="swatch solids" />{{ words.solids }} <i class="swatch water" />{{ words.water }}
+          <i class="swatch air" />{{ words.airByDepth }}</span
         >
       </p>
       <PlayBar
@@ -148,21 +153,18 @@ const trouble = computed(() => {
       <p v-if="difference" class="difference" role="status">{{ difference }}</p>
       <div class="tables">
         <div>
-          <h3>After {{ sinceText(said) }}</h3>
-          <FigureTable :head="head" :rows="moment" caption="Figures of this moment" />
+          <h3>{{ words.after(sinceText(said)) }}</h3>
+          <FigureTable :head="head" :rows="moment" :caption="words.figuresOfThisMoment" />
         </div>
         <div>
-          <h3>In {{ days === 1 ? 'one day' : `${days} days` }}</h3>
-          <FigureTable :head="head" :rows="outcome" caption="What it comes to; likely ranges in brackets" />
-          <small v-if="drawing" role="status">Likely ranges are being drawn …</small>
-          <small v-else>In brackets: the likely range.</small>
+          <h3>{{ words.in(days === 1 ? words.oneDay : words.days(days)) }}</h3>
+          <FigureTable :head="head" :rows="outcome" :caption="words.whatItComesToLikely" />
+          <small v-if="drawing" role="status">{{ words.likelyRangesAreBeingDrawn }}</small>
+          <small v-else>{{ words.inBracketsTheLikelyRange }}</small>
         </div>
       </div>
       <p class="soft">
-        How fast a mix lets water through is known within a factor of ten at best: the likely ranges come from
-        mixes drawn within that. Water is followed in depth alone: not what runs down the wall of a pot gone
-        dry, nor what one dripper leaves dry beside it. A mix dry enough to shed water takes less than is
-        shown.
+        {{ words.howFastAMixLets }}
       </p>
     </section>
   </StationFrame>

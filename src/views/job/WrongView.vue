@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** From what is seen to what is likely behind it in this very mix, what tells causes apart, and what to do. */
+import { wrongView as words } from '@/text/views/wrongView'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
@@ -75,22 +76,22 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
     <section class="stack" aria-labelledby="wrong-title">
-      <h2 id="wrong-title">Something looks wrong</h2>
+      <h2 id="wrong-title">{{ words.somethingLooksWrong }}</h2>
       <ChoiceField
         v-if="beds.length > 1"
         v-model="bed"
-        label="Bed"
+        :label="words.bed"
         :placeholder="beds[0]!.label"
         :options="beds"
       />
       <ChoiceField
         v-model="where"
-        label="Where you see it"
-        placeholder="Anywhere"
+        :label="words.whereYouSeeIt"
+        :placeholder="words.anywhere"
         clearable
         :options="SYMPTOM_PLACES.map((p) => ({ value: p, label: PLACE_NAMES[p] }))"
       />
-      <h3 id="seen-title">What you see</h3>
+      <h3 id="seen-title">{{ words.whatYouSee }}</h3>
       <ul class="plain seen" aria-labelledby="seen-title">
         <li v-for="s in offered" :key="s.id">
           <label>
@@ -101,21 +102,25 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
       </ul>
     </section>
     <section ref="answer" class="stack" aria-labelledby="causes-title" aria-live="polite">
-      <h2 id="causes-title">What may be behind it</h2>
+      <h2 id="causes-title">{{ words.whatMayBeBehindIt }}</h2>
       <p v-if="!symptom" class="soft">
-        Choose what you see. What is likely is worked out from this mix, its bed and its log; a cause that the
-        numbers speak against comes last.
+        {{ words.chooseWhatYouSeeWhat }}
       </p>
-      <p v-else-if="!facts">Its mix cannot be worked out, so nothing can be said of it here.</p>
+      <p v-else-if="!facts">{{ words.itsMixCannotBeWorked }}</p>
       <template v-else-if="text">
         <CauseList :causes="causes" />
-        <p v-if="text.else"><strong>Or something else:</strong> {{ text.else }}</p>
-        <p><strong>Whom to ask:</strong> {{ text.ask }}.</p>
+        <p v-if="text.else">
+          <strong>{{ words.orSomethingElse }}</strong> {{ text.else }}
+        </p>
+        <p>
+          <strong>{{ words.whomToAsk }}</strong> {{ text.ask }}.
+        </p>
         <p class="soft">
-          An order of likelihood from your own numbers, no diagnosis. Measure before you give anything:
-          <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
-            >tests</RouterLink
-          >, and <RouterLink :to="to('log')">note what you see</RouterLink>.
+          {{ words.anOrderOfLikelihoodFrom }}
+          <RouterLink
+            :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
+            >{{ words.tests }}</RouterLink>{{ words.and }}
+          <RouterLink :to="to('log')">{{ words.noteWhatYouSee }}</RouterLink>.
         </p>
       </template>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every feed, lime and other dressing: what is in it, how it is bought. */
+import { shelfDressings as words } from '@/text/views/shelfDressings'
 import { computed, ref } from 'vue'
 import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
 import DressingShelfRow from '@/components/shelf/DressingShelfRow.vue'
@@ -32,7 +33,7 @@ const rows = computed(() =>
 
 <template>
   <p class="soft count" role="status">
-    {{ rows.length }} of {{ counted(all.length, 'feed or lime', 'feeds and limes') }}
+    {{ words.of(rows.length, counted(all.length, words.feedOrLime, words.feedsAndLimes)) }}
   </p>
   <ul class="plain">
     <DressingShelfRow
@@ -48,7 +49,7 @@ const rows = computed(() =>
       @describe="own && emit('describe', own)"
     />
   </ul>
-  <p v-if="rows.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+  <p v-if="rows.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
   <DressingPackDialog
     :dressing="packOf"
     :item="packOf ? dressingEntry(garden.records, packOf.id) : null"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
+import { shelfMaterials as words } from '@/text/views/shelfMaterials'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
@@ -46,7 +47,7 @@ function findMaterial(name: string): Material | undefined {
 }
 const saveCsv = () =>
   saveFile(
-    'open-bed shelf.csv',
+    words.openBedShelfCsv,
     shelfToCsv(
       all.value.flatMap((m) => shelfItemOf(garden.records, m.id) ?? []),
       shortName,
@@ -58,9 +59,9 @@ const saveCsv = () =>
 
 <template>
   <div class="row count">
-    <span class="soft" role="status">{{ rows.length }} of {{ counted(all.length, 'material') }}</span>
-    <Button label="Save the shelf as CSV" icon="pi pi-download" text size="small" @click="saveCsv" />
-    <Button label="Read a sheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+    <span class="soft" role="status">{{ words.of(rows.length, counted(all.length, 'material')) }}</span>
+    <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
+    <Button :label="words.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
   </div>
   <ul class="plain">
     <MaterialRow
@@ -75,7 +76,7 @@ const saveCsv = () =>
       @describe="own && emit('describe', own)"
     />
   </ul>
-  <p v-if="rows.length === 0" class="soft">Nothing on the shelf answers to “{{ search }}”.</p>
+  <p v-if="rows.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
   <ShelfSheetDialog
     v-model:visible="sheetOpen"
     :units="units"

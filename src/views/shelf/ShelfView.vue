@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that goes into a mix: materials, feeds and limes, bagged mixes; the grower's own first. */
+import { shelfView as words } from '@/text/views/shelfView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -22,8 +23,8 @@ import ShelfMaterials from './ShelfMaterials.vue'
 
 const KINDS = [
   { value: 'materials', label: 'Materials' },
-  { value: 'dressings', label: 'Feeds and limes' },
-  { value: 'bags', label: 'Bagged mixes' },
+  { value: 'dressings', label: words.feedsAndLimes },
+  { value: 'bags', label: words.baggedMixes },
 ] as const
 
 const garden = useGarden()
@@ -46,7 +47,7 @@ const bags = computed(() =>
     const found = describeBag(bag, 'mix:shown', tables.value)
     return {
       bag,
-      name: bag.name.trim() || 'Bagged mix',
+      name: bag.name.trim() || words.baggedMix,
       says: found.ok ? bagText(found.value.mix, units.value) : problemText(found.problem, units.value).why,
     }
   }),
@@ -55,32 +56,37 @@ const bags = computed(() =>
 
 <template>
   <div class="page">
-    <h1>Shelf</h1>
+    <h1>{{ words.shelf }}</h1>
     <p class="soft">
-      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">Test a material</RouterLink> ·
-      <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">What readings taught</RouterLink>
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{
+        words.testAMaterial
+      }}</RouterLink>
+      ·
+      <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
+        words.whatReadingsTaught
+      }}</RouterLink>
     </p>
     <div class="row tools">
-      <SwitchField v-model="kind" :options="KINDS" label="What is shown" />
+      <SwitchField v-model="kind" :options="KINDS" :label="words.whatIsShown" />
       <TextField
         v-if="kind !== 'bags'"
         ref="searchBox"
         v-model="search"
         class="search"
-        label="Search the shelf"
+        :label="words.searchTheShelf"
         hide-label
-        placeholder="Search the shelf ( / )"
+        :placeholder="words.searchTheShelf2"
       />
       <Button
         v-if="kind === 'materials'"
-        label="A material of your own"
+        :label="words.aMaterialOfYourOwn"
         icon="pi pi-plus"
         outlined
         @click="own.describeMaterial()"
       />
       <Button
         v-else-if="kind === 'dressings'"
-        label="A feed or lime of your own"
+        :label="words.aFeedOrLimeOf"
         icon="pi pi-plus"
         outlined
         @click="own.describeDressing()"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What readings have taught: each material before and after, from which readings; forgotten and taken up again. */
+import { learnedView as words } from '@/text/views/learnedView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -26,26 +27,27 @@ const readings = computed(() => {
     read: readingValueText(r.measurement.kind, readingOf(r.measurement), units.value),
     expected: r.expected === null ? '' : readingValueText(r.measurement.kind, r.expected, units.value),
     isOut: without.has(r.id),
-    state: without.has(r.id) ? 'left out' : from.has(r.id) ? 'learned from' : 'not learned from yet',
+    state: without.has(r.id) ? words.leftOut : from.has(r.id) ? words.learnedFrom : words.notLearnedFromYet,
   }))
 })
 </script>
 
 <template>
   <div class="page">
-    <h1>What readings taught</h1>
+    <h1>{{ words.whatReadingsTaught }}</h1>
     <p v-if="all.length === 0" class="soft">
-      No reading yet that speaks of your materials.
-      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">Begin with a test</RouterLink>: pH
-      of a mix that is recorded, or a drained pot.
+      {{ words.noReadingYetThatSpeaks }}
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{
+        words.beginWithATest
+      }}</RouterLink>{{ words.phOfAMixThat }}
     </p>
     <template v-else>
-      <p role="status">{{ working ? 'Working out what your readings teach…' : waitingText(fresh.length) }}</p>
-      <p v-if="isStale">A reading it was learned from is no more.</p>
+      <p role="status">{{ working ? words.workingOutWhatYourReadings : waitingText(fresh.length) }}</p>
+      <p v-if="isStale">{{ words.aReadingItWasLearned }}</p>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
       <Button
         v-if="!preview"
-        :label="fresh.length > 0 || isStale ? 'See what they teach' : 'Work it out again'"
+        :label="fresh.length > 0 || isStale ? words.seeWhatTheyTeach : words.workItOutAgain"
         :outlined="fresh.length === 0 && !isStale"
         :disabled="working"
         @click="learning.look()"
@@ -58,45 +60,45 @@ const readings = computed(() => {
         @trust="learning.trust($event)"
       />
       <section v-if="learned" aria-labelledby="rows-title">
-        <h2 id="rows-title">On the shelf</h2>
-        <p v-if="rows.length === 0" class="soft">The readings are as the tables have it.</p>
+        <h2 id="rows-title">{{ words.onTheShelf }}</h2>
+        <p v-if="rows.length === 0" class="soft">{{ words.theReadingsAreAsThe }}</p>
         <details v-for="r in rows" :key="r.id">
           <summary>
             <strong>{{ r.name }}</strong> <span class="soft">{{ fromReadingsText(r.from.length) }}</span>
           </summary>
           <p v-if="r.says">{{ r.says }}</p>
           <FigureTable
-            :caption="`${r.name}, before and after`"
-            :head="['', 'as the table has it', 'as you read it']"
+            :caption="words.beforeAndAfter(r.name)"
+            :head="['', words.asTheTableHasIt, words.asYouReadIt]"
             :rows="r.lines.map((l) => [l.label, l.before, l.after])"
           />
           <ul class="from">
             <li v-for="id in r.from" :key="id">{{ nameOf(id) }}</li>
           </ul>
           <Button
-            :label="`Forget what was learned of ${r.name}`"
+            :label="words.forgetWhatWasLearnedOf(r.name)"
             text
             :disabled="working"
             @click="learning.forgetRow(r.id)"
           />
         </details>
-        <Button v-if="rows.length" label="Forget all of it" text @click="learning.forgetAll()" />
+        <Button v-if="rows.length" :label="words.forgetAllOfIt" text @click="learning.forgetAll()" />
       </section>
       <section aria-labelledby="readings-title">
-        <h2 id="readings-title">Readings</h2>
+        <h2 id="readings-title">{{ words.readings }}</h2>
         <ul class="plain">
           <li v-for="r in readings" :key="r.id" class="reading">
             <span class="what">
               {{ r.name }}: <strong>{{ r.read }}</strong>
-              <template v-if="r.expected">, {{ r.expected }} expected</template>
+              <template v-if="r.expected">{{ words.expected(r.expected) }}</template>
               <small>{{ r.state }}</small>
             </span>
             <Button
-              :label="r.isOut ? 'Take it in' : 'Leave it out'"
+              :label="r.isOut ? words.takeItIn : words.leaveItOut"
               text
               size="small"
               :disabled="working"
-              :aria-label="`${r.isOut ? 'Take in' : 'Leave out'}: ${r.name}`"
+              :aria-label="`${r.isOut ? words.takeIn : words.leaveOut}: ${r.name}`"
               @click="learning.leaveOut(r.id, !r.isOut)"
             />
           </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One field test: its steps with timers, what is read, and what comes of it. */
+import { testView as words } from '@/text/views/testView'
 import Button from 'primevue/button'
 import { computed, toRaw } from 'vue'
 import { useRouter } from 'vue-router'
@@ -46,12 +47,12 @@ const { previewed, questioned } = useTaught(garden, learning)
 
 function tick(i: number, done: boolean) {
   const others = test.value!.doneSteps.filter((s) => s !== i)
-  change({ doneSteps: done ? [...others, i] : others }, done ? 'ticking a step' : 'unticking a step')
+  change({ doneSteps: done ? [...others, i] : others }, done ? words.tickingAStep : words.untickingAStep)
 }
 function setRepeat(i: number, repeat: Repeat) {
   change(
     { repeats: toRaw(test.value!.repeats).map((r, k) => (k === i ? { ...repeat } : r)) },
-    'what was read',
+    words.whatWasRead,
   )
 }
 /** What stays from one sample to the next is not typed again. */
@@ -68,16 +69,16 @@ const STAYS = new Set([
 function another() {
   const last = toRaw(test.value!.repeats).at(-1)!
   const next = Object.fromEntries(Object.entries(last).filter(([name]) => STAYS.has(name)))
-  change({ repeats: [...toRaw(test.value!.repeats), next] }, 'another sample')
+  change({ repeats: [...toRaw(test.value!.repeats), next] }, words.anotherSample2)
 }
 const leave = (i: number) =>
-  change({ repeats: toRaw(test.value!.repeats).filter((_, k) => k !== i) }, 'leaving a sample out')
+  change({ repeats: toRaw(test.value!.repeats).filter((_, k) => k !== i) }, words.leavingASampleOut)
 const problemOf = (repeat: Repeat) => {
   const worked = workOut(test.value!.test, repeat)
   return worked.ok ? null : worked.problem
 }
 const beds = computed(() => [
-  { value: null, label: 'The mix as made' },
+  { value: null, label: words.theMixAsMade },
   ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
 ])
 const canTeach = computed(() => newReadings(garden.records).some((r) => r.id.startsWith(`${testId.value}:`)))
@@ -99,45 +100,45 @@ async function remove() {
 <template>
   <StationFrame v-if="test && text" columns="minmax(0, 1.2fr) minmax(300px, 1fr)">
     <section aria-labelledby="test-title">
-      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">All tests</RouterLink>
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{ words.allTests }}</RouterLink>
       <h1 id="test-title">{{ text.name }}</h1>
       <p>{{ text.tells }}</p>
-      <p class="soft">Of {{ testedText(garden.records, test) }}. You need: {{ inUnits(text.kit, units) }}</p>
+      <p class="soft">{{ words.ofYouNeed(testedText(garden.records, test), inUnits(text.kit, units)) }}</p>
       <p v-if="text.caution" class="care"><span aria-hidden="true">⚠ </span>{{ text.caution }}</p>
       <TimerList :timers="timers" />
       <ol class="plain">
         <TickLine
           v-for="(step, i) in steps"
           :key="i"
-          :title="`Step ${i + 1}`"
+          :title="words.step(i + 1)"
           :text="step.text"
           :done="test.doneSteps.includes(i)"
           @update:done="tick(i, $event)"
         >
           <Button
             v-if="step.wait"
-            :label="`${step.wait} min`"
+            :label="words.min(step.wait)"
             icon="pi pi-stopwatch"
             outlined
             size="small"
-            :aria-label="`Time step ${i + 1}: ${step.wait} minutes`"
+            :aria-label="words.timeStepMinutes(i + 1, step.wait)"
             @click="timers.start(`${text.name}, step ${i + 1}`, step.wait)"
           />
         </TickLine>
       </ol>
     </section>
     <section aria-labelledby="read-title">
-      <h2 id="read-title">What you read</h2>
+      <h2 id="read-title">{{ words.whatYouRead }}</h2>
       <ChoiceField
         v-if="job && beds.length > 2"
-        label="Where it was taken"
+        :label="words.whereItWasTaken"
         :options="beds"
         :model-value="test.fillId"
         @update:model-value="change({ fillId: $event }, 'where it was taken')"
       />
       <div v-for="(repeat, i) in test.repeats" :key="i" class="repeat">
         <div v-if="test.repeats.length > 1" class="row">
-          <h3>Sample {{ i + 1 }}</h3>
+          <h3>{{ words.sample(i + 1) }}</h3>
           <Button icon="pi pi-trash" text :aria-label="`Leave out sample ${i + 1}`" @click="leave(i)" />
         </div>
         <RepeatFields
@@ -150,12 +151,12 @@ async function remove() {
       </div>
       <CheckField
         v-if="'pH' in (test.repeats[0] ?? {})"
-        label="pH was read with paper strips"
+        :label="words.phWasReadWithPaper"
         :model-value="test.strips"
         @update:model-value="change({ strips: $event }, 'strips or meter')"
       />
       <TextField
-        label="A word with it"
+        :label="words.aWordWithIt"
         :model-value="test.note"
         :most="LONGEST_RECIPE_NOTE"
         @update:model-value="change({ note: $event }, 'a word with a test')"
@@ -163,24 +164,30 @@ async function remove() {
       <div class="row">
         <Button
           v-if="test.repeats.length < GARDEN_LIMITS.repeats.value"
-          label="Another sample"
+          :label="words.anotherSample"
           icon="pi pi-plus"
           outlined
           @click="another"
         />
-        <Button v-if="!test.finishedAt" label="Done" icon="pi pi-check" :disabled="!isSound" @click="end" />
-        <Button label="Remove the test" text @click="remove" />
+        <Button
+          v-if="!test.finishedAt"
+          :label="words.done"
+          icon="pi pi-check"
+          :disabled="!isSound"
+          @click="end"
+        />
+        <Button :label="words.removeTheTest" text @click="remove" />
       </div>
       <p v-if="aside && !test.finishedAt" class="soft">{{ aside.why }} {{ aside.fix }}</p>
       <div v-if="rows.length" aria-live="polite">
-        <h2>What it says</h2>
-        <FigureTable :caption="`Result of ${text.name}`" :head="['', 'read', 'expected']" :rows="rows" />
+        <h2>{{ words.whatItSays }}</h2>
+        <FigureTable :caption="words.resultOf(text.name)" :head="['', 'read', 'expected']" :rows="rows" />
         <p v-for="line in follows" :key="line">{{ line }}</p>
       </div>
       <template v-if="test.finishedAt">
-        <h2>What it teaches</h2>
+        <h2>{{ words.whatItTeaches }}</h2>
         <p v-if="learning.trouble.value" role="alert">{{ learning.trouble.value }}</p>
-        <p v-if="learning.working.value" role="status">Working out what your readings teach…</p>
+        <p v-if="learning.working.value" role="status">{{ words.workingOutWhatYourReadings }}</p>
         <TaughtBox
           v-else-if="learning.preview.value"
           :rows="previewed"
@@ -188,27 +195,26 @@ async function remove() {
           @keep="learning.keep()"
           @trust="learning.trust($event)"
         />
-        <Button v-else-if="canTeach" label="See what it teaches" outlined @click="learning.look()" />
+        <Button v-else-if="canTeach" :label="words.seeWhatItTeaches" outlined @click="learning.look()" />
         <p v-else-if="waitsForRecord" class="soft">
-          It teaches once the mix is recorded, for then it is known what went in.
+          {{ words.itTeachesOnceTheMix }}
         </p>
         <p v-else-if="isLate" class="soft">
-          It speaks of the bed as it is now: by then the season has moved it, and nothing is learned of the
-          materials.
+          {{ words.itSpeaksOfTheBed }}
         </p>
         <p v-else class="soft">
-          Learned from, as far as it speaks of the materials.
-          <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }"
-            >What readings taught</RouterLink
-          >
+          {{ words.learnedFromAsFarAs }}
+          <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
+            words.whatReadingsTaught
+          }}</RouterLink>
         </p>
       </template>
     </section>
   </StationFrame>
   <div v-else class="page">
     <p>
-      This test is no more.
-      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">All tests</RouterLink>
+      {{ words.thisTestIsNoMore }}
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{ words.allTests }}</RouterLink>
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Field tests: what can be measured of a mix or a material, what is going on, and what was found. */
+import { testsView as says } from '@/text/views/testsView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -49,7 +50,7 @@ function begin(test: FieldTest) {
     kind === 'job' ? { jobId: id } : { materialId: id },
     new Date().toISOString(),
   )
-  garden.run({ type: 'test/set', test: one, what: 'beginning a test' })
+  garden.run({ type: 'test/set', test: one, what: says.beginningATest })
   void router.push({ name: 'test', params: { garden: garden.name, testId: one.id } })
 }
 const rows = computed(() =>
@@ -59,7 +60,7 @@ const rows = computed(() =>
       id: t.id,
       name: TEST_TEXTS[t.test].name,
       of: testedText(garden.records, t),
-      when: t.finishedAt ? dayText(t.finishedAt) : 'going on',
+      when: t.finishedAt ? dayText(t.finishedAt) : says.goingOn,
     })),
 )
 </script>
@@ -67,17 +68,16 @@ const rows = computed(() =>
 <template>
   <StationFrame columns="minmax(0, 1.5fr) minmax(280px, 1fr)">
     <section class="stack" aria-labelledby="tests-title">
-      <h1 id="tests-title">Tests</h1>
+      <h1 id="tests-title">{{ says.tests }}</h1>
       <p class="soft">
-        Every figure is an estimate until your own mix is measured. A test takes minutes; its arithmetic is
-        done here, and what it teaches goes into every later figure.
+        {{ says.everyFigureIsAnEstimate }}
       </p>
       <ChoiceField
         v-model="of"
-        label="What is tested: a mix, or one material"
-        placeholder="A mix or a material"
-        search="Type to find it"
-        none="Nothing is called that"
+        :label="says.whatIsTestedAMix"
+        :placeholder="says.aMixOrAMaterial"
+        :search="says.typeToFindIt"
+        :none="says.nothingIsCalledThat"
         :options="options"
         clearable
       />
@@ -89,17 +89,17 @@ const rows = computed(() =>
           </div>
           <Button
             v-if="of"
-            label="Begin"
+            :label="says.begin"
             outlined
-            :aria-label="`Begin: ${TEST_TEXTS[test].name}`"
+            :aria-label="says.begin2(TEST_TEXTS[test].name)"
             @click="begin(test)"
           />
         </li>
       </ul>
     </section>
     <section class="stack" aria-labelledby="done-title">
-      <h2 id="done-title">Going on and done</h2>
-      <p v-if="rows.length === 0" class="soft">No test yet.</p>
+      <h2 id="done-title">{{ says.goingOnAndDone }}</h2>
+      <p v-if="rows.length === 0" class="soft">{{ says.noTestYet }}</p>
       <ul v-else class="plain">
         <li v-for="r in rows" :key="r.id" class="done">
           <RouterLink :to="{ name: 'test', params: { garden: garden.name, testId: r.id } }">
@@ -109,9 +109,9 @@ const rows = computed(() =>
         </li>
       </ul>
       <p>
-        <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }"
-          >What readings taught</RouterLink
-        >
+        <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
+          says.whatReadingsTaught
+        }}</RouterLink>
       </p>
     </section>
   </StationFrame>

@@ -50,7 +50,7 @@ export const LONGEST_RUN = 24 * 366
 
 /** Steps of time, hours: the first after a change, the longest, and the shortest before it gives up. */
 const STEP = { first: 0.002, longest: 2, shortest: 1e-9 } as const
-/** Change of water in a step that is not as the step before foretold, volume fraction: what the step is chosen by. */
+/** Change of water in a step that is not as the step before predicted, volume fraction: what the step is chosen by. */
 const STEP_ERROR = 0.002
 /** Steps between two looks of whoever waits. */
 const STEPS_A_TURN = 200

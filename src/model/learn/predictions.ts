@@ -1,7 +1,7 @@
 import type { ReadingTold } from '@/core/ranges'
 
-/** How the readings of one kind stand beside what was foretold of them. */
-export interface Foretold {
+/** How the readings of one kind stand beside what was predicted of them. */
+export interface Prediction {
   kind: ReadingTold['kind']
   count: number
   /** Within the range that eight of ten such lots would read, the meter's own error in it. */
@@ -15,7 +15,7 @@ export interface Foretold {
 const EIGHT_TENTHS = 1.2816
 
 /** Readings by kind, each beside what the tables alone had led to expect: how many lay in the likely range. */
-export function foretoldOf(readings: readonly ReadingTold[]): Foretold[] {
+export function predictionsOf(readings: readonly ReadingTold[]): Prediction[] {
   const kinds = [...new Set(readings.map((r) => r.kind))]
   return kinds.map((kind) => {
     const of = readings.filter((r) => r.kind === kind)

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** Every reading beside what was expected of it, by figure, with the share inside the likely range. */
+import { predictionsView as words } from '@/text/views/predictionsView'
 import { computed, onMounted, shallowRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import { useLearning } from '@/composables/learn/useLearning'
 import { useTaught } from '@/composables/learn/useTaught'
 import type { ReadingTold } from '@/core/ranges'
-import { foretoldOf } from '@/model/learn/foretold'
+import { predictionsOf } from '@/model/learn/predictions'
 import { useGarden } from '@/stores/garden'
-import { foretoldText, readingToldRows } from '@/text/learned'
+import { predictionText, readingToldRows } from '@/text/learned'
 
 const garden = useGarden()
 const learning = useLearning(garden)
@@ -17,7 +18,7 @@ const told = shallowRef<readonly ReadingTold[]>([])
 onMounted(async () => {
   if (all.value.length > 0) told.value = (await learning.tell()) ?? []
 })
-const summary = computed(() => foretoldOf(told.value).map(foretoldText))
+const summary = computed(() => predictionsOf(told.value).map(predictionText))
 const rows = computed(() =>
   readingToldRows(told.value, nameOf, garden.settings.units).map(({ cells }) => cells),
 )
@@ -25,24 +26,25 @@ const rows = computed(() =>
 
 <template>
   <div class="page">
-    <h1>How well was it foretold?</h1>
+    <h1>{{ words.howCloseWereThePredictions }}</h1>
     <p class="soft">
-      Each reading beside what the tables alone had led to expect, before anything was learned. Where eight in
-      ten lie inside the likely range, the ranges are honest.
+      {{ words.eachReadingBesideWhatThe }}
     </p>
     <p v-if="all.length === 0">
-      No reading yet.
-      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">Begin with a test.</RouterLink>
+      {{ words.noReadingYet }}
+      <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{
+        words.beginWithATest
+      }}</RouterLink>
     </p>
-    <p v-else-if="working" role="status">Holding your readings against what was expected…</p>
+    <p v-else-if="working" role="status">{{ words.holdingYourReadingsAgainstWhat }}</p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <ul v-if="summary.length">
       <li v-for="s in summary" :key="s">{{ s }}</li>
     </ul>
-    <div v-if="rows.length" class="scroll" tabindex="0" role="region" aria-label="Every reading">
+    <div v-if="rows.length" class="scroll" tabindex="0" role="region" :aria-label="words.everyReading">
       <FigureTable
-        caption="Readings beside what was expected"
-        :head="['Reading', 'read', 'expected, likely range', 'expected since']"
+        :caption="words.readingsBesideWhatWasExpected"
+        :head="[words.reading, 'read', words.expectedLikelyRange, words.expectedSince]"
         :rows="rows"
       />
     </div>

@@ -1,0 +1,210 @@
+import type { Shown } from '../shown'
+
+export const amountChoice = {
+  whatIsMade: 'What is made',
+  mixToMakeLoose: 'Mix to make, loose',
+  orUseUp: 'Or use up',
+  aPackOrWhatIs: 'a pack, or what is on hand',
+  fillThese: 'Fill these',
+  aSetAmount: 'A set amount',
+}
+
+export const bedActs = {
+  fillIt: 'Fill it',
+  copy: 'Copy',
+  remove: 'Remove',
+  whatItWasFilledWith: 'What it was filled with',
+}
+
+export const bedAdder = {
+  addOneOfYourBeds: 'Add one of your beds',
+  searchBeds: 'Search beds',
+  noBedOfThatName: 'No bed of that name',
+  aNewOne: 'A new one',
+}
+
+export const bedDrawing = {
+  theBedInSection: 'The bed in section',
+  sectionToScale: 'Section, to scale',
+  dragALineByIts: 'Drag a line by its grip, or take it with the arrow keys.',
+}
+
+export const bedForm = {
+  whereWaterLeaves: 'Where water leaves',
+  heightOfTheSideHoles: 'Height of the side holes',
+  aboveTheInsideOfThe: 'above the inside of the base',
+  howManyThereAre: 'How many there are',
+  allAlike: 'all alike',
+}
+
+export const bedList = {
+  allBeds: 'All beds',
+}
+
+export const bedPicture = {
+  theDrawingWaitsUntilThat:
+    'The drawing waits until that is mended; everything else is kept as you typed it.',
+}
+
+export const bedRow = {
+  lookAtIt: 'look at it',
+}
+
+export const cropFields = {
+  crop: 'Crop',
+  chooseWhatWillGrowIn: 'Choose what will grow in it',
+  searchCrops: 'Search crops',
+  noCropOfThatName: 'No crop of that name',
+  withItInTheSame: 'With it in the same mix',
+  nothingElse: 'nothing else',
+  plantedIn: 'Planted in',
+  mayIfUnsaid: 'May, if unsaid',
+  place: 'Place',
+  plantsInEach: 'Plants in each',
+  asManyAsHaveRoom: 'as many as have room',
+  yourNumber: 'your number',
+  asManyAsHaveRoom2: 'As many as have room',
+  whenItCanStandOutside: 'When it can stand outside',
+}
+
+export const fillList = {
+  somethingIsWrongWithIt: 'something is wrong with it',
+  toppingUp: ', topping up',
+  leaveItOutOfThis: 'Leave it out of this job',
+}
+
+export const howMuch = {
+  ofMixInPlace: 'of mix in place',
+  wouldFillThem: 'would fill them',
+  inEachOf: (net: Shown, count: Shown) => `${net} in each of ${count}.`,
+  oldMixThatStays: 'Old mix that stays',
+  roomTakenByRootBalls: 'Room taken by root balls',
+  washedIntoTheLayers: 'Washed into the layers',
+  moreFirmedOrPressedIn: 'More, firmed or pressed in',
+  withForSettling: (settling: Shown) => `With ${settling} for settling`,
+  madeLoose: 'Made, loose',
+  toMeasureLostOnStirring: (loss: Shown) => `To measure, ${loss} lost on stirring`,
+  coverOnTopBesideThe: 'Cover on top, beside the mix',
+  theLayersBelowSaveOf: (saved: Shown) => `The layers below save ${saved} of mix now`,
+  rottingTheyLetTheSurface: (sinking: Shown) =>
+    `; rotting, they let the surface down by some ${sinking} within three years, to be topped up then`,
+  inOtherMeasures: 'In other measures',
+  toBlendSettlingIncluded: 'To blend, settling included.',
+  cubicMetres: 'cubic metres',
+  usGallons: 'US gallons',
+  cubicFeet: 'cubic feet',
+  cubicYards: 'cubic yards',
+  bucketsOf: (bucket: Shown) => `buckets of ${bucket}`,
+  bagsOf50L: 'bags of 50 L',
+  bagsOf2CuFt: 'bags of 2 cu ft',
+}
+
+export const jobBedFields = {
+  inThisJob: (spec: Shown) => `${spec} in this job`,
+  howMany: 'How many',
+  ofTheThereAre: (count: Shown) => `of the ${count} there are`,
+  allAlike: 'all alike',
+  growsInIt: 'Grows in it',
+  searchCrops: 'Search crops',
+  noCropOfThatName: 'No crop of that name',
+  plantsInEach: 'Plants in each',
+  from0ForAsManyAs: '0 for as many as have room',
+  oldMixStaysInIt: 'Old mix stays in it: top up',
+  itHasSunkBy: 'It has sunk by',
+  belowTheFillLine: 'below the fill line',
+  itStandsInThisJob: 'It stands in this job alone.',
+  putItAmongTheBeds: 'Put it among the beds',
+  ofTheJob: 'of the job',
+  asInTheJob: (cropName: Shown) => `as in the job: ${cropName}`,
+  asInTheJob2: 'as in the job',
+}
+
+export const layerFields = {
+  onTheMix: 'On the mix',
+  addACover: 'Add a cover',
+  nothingMulchClayAggregateOr:
+    'Nothing. Mulch, clay aggregate or moss keeps water back while leaves do not shade the mix.',
+  coveredWith: 'Covered with',
+  searchMaterials: 'Search materials',
+  noMaterialOfThatName: 'No material of that name',
+  thicknessOfTheCover: 'Thickness of the cover',
+  inTheLipAboveThe: 'in the lip, above the fill line',
+  takeOffTheCover: 'Take off the cover',
+  takeItOff: 'Take it off',
+  underTheMix: 'Under the mix',
+  addALayer: 'Add a layer',
+  noMoreLayersThanThese: 'No more layers than these',
+  nothingMixToTheBottom:
+    'Nothing: mix to the bottom. Gravel there does not improve drainage; logs save mix in a deep bed and let it down later.',
+  searchLayers: 'Search layers',
+  noLayerOrMaterialOf: 'No layer or material of that name',
+  thicknessOfLayer: (index: Shown) => `Thickness of layer ${index}`,
+  takeOutLayer: (index: Shown) => `Take out layer ${index}`,
+  takeItOut: 'Take it out',
+}
+
+export const outlineFields = {
+  outlineOfTheBed: 'Outline of the bed',
+  outlineFromAbove: 'Outline from above',
+  beginWith: (name: Shown) => `Begin with ${name}`,
+  an: (name: Shown) => `an ${name}`,
+  planOfTheBed: 'Plan of the bed',
+  across: (i: Shown) => `${i} across`,
+  along: (i: Shown) => `${i} along`,
+  takeOutCorner: (i: Shown) => `Take out corner ${i}`,
+  addACorner: 'Add a corner',
+}
+
+export const shapeFields = {
+  soldAs: 'Sold as',
+  byItsInsideSizeBelow: 'by its inside size, below',
+  aGallonOfTheNursery: 'A “gallon” of the nursery trade holds less than a gallon.',
+  insideFilled: 'inside, filled',
+  heapedAboveTheRim: 'Heaped above the rim',
+  atItsHighest: 'at its highest',
+  lipLeftFree: 'Lip left free',
+  from25To5Cm: '2.5 to 5 cm is usual',
+  from1To2InIs: '1 to 2 in is usual',
+  holdsTo: (name: Shown, low: Shown, high: Shown) => `${name}: holds ${low} to ${high}`,
+}
+
+export const sheetDialog = {
+  manyBedsAtOnce: 'Many beds at once',
+  nameShapeCountLengthHeight: 'name\tshape\tcount\tlength\theight\nSalad trough\ttrough\t4\t90\t20',
+  csvFileOfBeds: 'CSV file of beds',
+  name: 'Name',
+  shape: 'Shape',
+  howMany: 'How many',
+  mix: 'Mix',
+  add: 'Add',
+  lengthsInWhatYouLeave: (x: Shown) =>
+    `Lengths in ${x}; what you leave out takes the usual value of its shape.`,
+  ofARoundPot: 'Of a round pot',
+  length: 'length',
+  isTheWidthAcrossThe: 'is the width across the top and',
+  baseLength: 'base length',
+  acrossTheBase: 'across the base.',
+  canBeAddedOfMix: (beds: Shown, total: Shown) => `${beds} can be added, ${total} of mix in all.`,
+}
+
+export const vesselKinds = {
+  shape: 'Shape',
+}
+
+export const yardPicture = {
+  theYard: 'The yard',
+  yourBucket: (bucket: Shown) => `your bucket, ${bucket}`,
+}
+
+export const bedSection = {
+  topOfThe: (layer: Shown) => `Top of the ${layer}`,
+  sideHoles: 'Side holes',
+  aboveTheBase: (sideHoles: Shown) => `${sideHoles} above the base`,
+  surfaceOfTheOldMix: 'Surface of the old mix',
+  sunkBy: (sunkBy: Shown) => `sunk by ${sunkBy}`,
+  fillLine: 'Fill line',
+  lipOf: (headspace: Shown) => `lip of ${headspace}`,
+  toTopUp: (fillLine: Shown) => `${fillLine} to top up`,
+  ofMix: (fillLine: Shown) => `${fillLine} of mix`,
+  longDrawnInPart: 'long, drawn in part',
+}

@@ -1,0 +1,208 @@
+import type { Shown } from '../shown'
+
+export const bagDialog = {
+  aBaggedMixFromIts: 'A bagged mix, from its label',
+  keep: 'Keep',
+  whatYouCallIt: 'What you call it',
+  baggedMix: 'Bagged mix',
+  aBagHolds: 'A bag holds',
+  aBagCosts: 'A bag costs',
+  inYourMoney0For: 'in your money; 0 for unknown',
+  phOnTheLabel: 'pH on the label',
+  from0WhereItSaysNone: '0 where it says none',
+  fertilizerInIt: 'Fertilizer in it',
+  searchFertilizers: 'Search fertilizers',
+  noFertilizerOfThatName: 'No fertilizer of that name',
+  soMuchOfIt: 'So much of it',
+  kilogramsInACubicMetre: 'kilograms in a cubic metre are grams in a litre',
+  nameWhatItListsMost:
+    'Name what it lists, most first. What the label leaves open is taken at the middle of all it could be.',
+  takenAs: 'Taken as:',
+  theLabelLeavesThisOpen: 'The label leaves this open; Compare shows between what.',
+  remove: 'Remove',
+  noneOrNoneItNames: 'None, or none it names',
+}
+
+export const depthStrip = {
+  theSameMixInOther: 'The same mix in other depths',
+  deepAir: (airFilledPorosity: Shown) => `deep, ${airFilledPorosity} air`,
+}
+
+export const dressingList = {
+  feedAndOtherDressings: 'Feed and other dressings',
+  give: (label: Shown) => `Give ${label}`,
+  addAFeedOrOther: 'Add a feed or other dressing',
+  searchDressings: 'Search dressings',
+  noDressingOfThatName: 'No dressing of that name',
+  aFeedOrLimeOf: 'A feed or lime of your own',
+  doseByLabel: 'Dose by label',
+}
+
+export const dressingRow = {
+  amount: 'Amount',
+  goes: 'Goes',
+  whereGoes: (name: Shown) => `Where ${name} goes`,
+  top: 'Top',
+  daysAfterPlanting: 'Days after planting',
+  for: 'For',
+  howMuchOfTheMix: (name: Shown) => `How much of the mix gets ${name}`,
+  someOfTheBeds: 'some of the beds',
+  handleWithCare: (hazard: Shown) => `Handle with care: ${hazard}.`,
+}
+
+export const finishedMixDialog = {
+  addAFinishedMix: 'Add a finished mix',
+  itGoesInAsOne:
+    'It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere changes nothing here.',
+  searchMixes: 'Search mixes',
+  describeABaggedMix: 'Describe a bagged mix',
+  noMixAnswersTo: (search: Shown) => `No mix answers to “${search}”.`,
+  noFinishedMixYetKeep: 'No finished mix yet: keep a version, or describe a bag.',
+}
+
+export const fitChart = {
+  costAgainstFitTheTable: 'Cost against fit; the table says the same',
+  nothingBetterForTheMoney: 'Nothing better for the money',
+  bestOfEachFamily: 'Best of each family',
+  costOf: (rateUnit: Shown) => `cost of ${rateUnit}`,
+  stepsOutsideTheBands: 'steps outside the bands',
+}
+
+export const ingredientList = {
+  whatIsInItIn: 'What is in it, in the order of the label',
+  shareOf: (materialId: Shown) => `Share of ${materialId}`,
+  earlier: (materialId: Shown) => `${materialId} earlier`,
+  later: (materialId: Shown) => `${materialId} later`,
+  takeOut: (materialId: Shown) => `Take out ${materialId}`,
+  theShareWhereTheLabel: 'The share where the label says one; 0 where it does not.',
+  addAnIngredient: 'Add an ingredient',
+  addWhatItListsNext: 'Add what it lists next',
+  searchMaterials: 'Search materials',
+  noMaterialOfThatName: 'No material of that name',
+}
+
+export const judgementList = {
+  whatStandsOut: 'What stands out',
+  by: (source: Shown) => `By: ${source}.`,
+  whyItMayStand: (says: Shown) => `Why it may stand: ${says}`,
+  whyItMayStand2: 'Why it may stand',
+  keep: 'Keep',
+  iKnowBecause: 'I know, because …',
+  iKnowBecause2: (says: Shown) => `I know, because: ${says}`,
+  answered: (shut: Shown) => `Answered (${shut})`,
+  you: (reason: Shown) => `You: ${reason}`,
+  sayItAgain: 'Say it again',
+  watchThis: 'Watch this',
+  toKnow: 'To know',
+  noReasonGiven: 'no reason given',
+}
+
+export const labelDoseDialog = {
+  doseByLabel: 'Dose by label',
+  giveIt: 'Give it',
+  theRecipesFeedIs: 'The recipe’s feed is',
+  theRecipeSays: 'The recipe says',
+  from2TablespoonsPerBucket: '2 tablespoons per bucket',
+  mineIs: 'Mine is',
+  searchFeeds: 'Search feeds',
+  noFeedOfThatName: 'No feed of that name',
+  chooseAFeed: 'Choose a feed',
+  asMuchOfWhichNutrient: 'As much of which nutrient',
+  oneOfTheTwoHas: 'One of the two has none of that: match by another nutrient.',
+  ofYours: (comesTo: Shown, answer: Shown) => `of yours: ${comesTo}. ${answer}`,
+  aLabelHasThreeNumbers: 'A label has three numbers.',
+  typeThemAsOnThe: 'Type them as on the bag, for example 4-4-4 or 15-5-15.',
+}
+
+export const nextMoves = {
+  nextMoves: 'Next moves',
+  fromEveryMaterial: 'from every material',
+  fromYourShelf: 'from your shelf',
+  tryAgain: 'Try again',
+  lookingForChangesThatHelp: 'Looking for changes that help …',
+}
+
+export const packsDialog = {
+  aMixByPacks: 'A mix by packs',
+  makeItSo: 'Make it so',
+  howManyPacksOfEach: 'How many packs of each go in; half a bag is 0.5. Pack sizes are those of your shelf.',
+  packsOf: (materialId: Shown) => `Packs of ${materialId}`,
+  addAMaterial: 'Add a material',
+  searchMaterials: 'Search materials',
+  noMaterialOfThatName: 'No material of that name',
+  makes: 'Makes',
+  ofMix: 'of mix.',
+  belowNothing: 'Below nothing.',
+}
+
+export const profileColumn = {
+  airAtTheTopAt: (name: Shown, air: Shown, air2: Shown) =>
+    `${name}: air ${air} at the top, ${air2} at the base`,
+}
+
+export const recipeCard = {
+  for: (cropName: Shown) => `For ${cropName}, `,
+  judgedIn: (cropName: Shown, spec: Shown) => `${cropName}judged in: ${spec}`,
+  parts: 'Parts',
+  material: 'Material',
+  in100LMeasured: 'In 100 L measured',
+  ofMixAsBlended: 'of mix as blended',
+  airAfterDrainingWaterWithin: (
+    airFilledPorosity: Shown,
+    easilyAvailableWater: Shown,
+    pH: Shown,
+    blendingLoss: Shown,
+    today: Shown,
+  ) =>
+    `Air after draining ${airFilledPorosity}, water within easy reach ${easilyAvailableWater}, pH ${pH} in six weeks; ${blendingLoss} is lost on stirring. Written ${today}.`,
+}
+
+export const seasonChart = {
+  overTheSeasonTheTable: (axis: Shown) => `${axis} over the season; the table below says the same`,
+  theSameAsATable: 'The same as a table',
+}
+
+export const shareDialog = {
+  shareThisMix: 'Share this mix',
+  aWordWithIt: 'A word with it',
+  whatItWasGoodFor: 'What it was good for',
+  aLinkThatCarriesThe: 'A link that carries the whole recipe; nothing is sent anywhere',
+  copied: 'Copied',
+  copy: 'Copy',
+  saveAsAFile: 'Save as a file',
+  printTheRecipe: 'Print the recipe',
+}
+
+export const shelfStrip = {
+  onYourShelf: 'On your shelf',
+  left: (stock: Shown) => `${stock} left`,
+}
+
+export const starterDialog = {
+  mixesToBeginFrom: 'Mixes to begin from',
+  oneForEachSchoolOf: (workedOn: Shown) =>
+    `One for each school of practice, under our own names, worked out by the finder on ${workedOn}. What is on the bench is kept as a version.`,
+  for: (forWhat: Shown, goodAt: Shown) => `For ${forWhat}. ${goodAt}`,
+  givesUp: 'Gives up:',
+  beginWithIt: 'Begin with it',
+  beginWith: (name: Shown) => `Begin with ${name}`,
+}
+
+export const versionsDialog = {
+  versionsOfThisMix: 'Versions of this mix',
+  nameForWhatIsOn: 'Name for what is on the bench',
+  keepThisVersion: 'Keep this version',
+  whatIsOnTheBench: (current: Shown) => `What is on the bench is kept${current}.`,
+  as: (current: Shown) => ` as “${current}”`,
+  whatIsOnTheBench2: 'What is on the bench is not kept yet. Going back keeps it first.',
+  noneYetKeepOneBefore:
+    'None yet. Keep one before you try something else: it can be taken up again, compared, and gone on from.',
+  nameOf: (name: Shown) => `Name of ${name}`,
+  aNote: 'A note',
+  noteOn: (name: Shown) => `Note on ${name}`,
+  from: (from: Shown) => `, from “${from}”`,
+  goOnFromIt: 'Go on from it',
+  goOnFrom: (name: Shown) => `Go on from ${name}`,
+  remove: (name: Shown) => `Remove ${name}`,
+  version: (versions: Shown) => `Version ${versions}`,
+}

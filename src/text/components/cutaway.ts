@@ -1,0 +1,25 @@
+import type { Shown } from '../shown'
+
+export const cutawayKey = {
+  asATable: 'As a table',
+  air24HoursAfterWatering: 'air, 24 hours after watering',
+  airWhenDrainingHasEnded: 'air, when draining has ended',
+  heightAboveBase: 'Height above base',
+}
+
+export const cutawayPicture = {
+  inSectionOfMix: (title: Shown, deep: Shown, air: Shown) => `${title}, in section, ${deep} of mix.${air}`,
+  airAfterDraining: (air: Shown) => ` Air after draining: ${air}.`,
+}
+
+export const sectionLines = {
+  ofMix: (mixHeight: Shown) => `${mixHeight} of mix`,
+  drawnInPartGoesOn: 'drawn in part: goes on to the right',
+  openToTheSoil: 'open to the soil',
+}
+
+export const strip = {
+  nearTheTop: 'near the top',
+  theWetFoot: 'the wet foot',
+  atTheFoot: 'at the foot',
+}

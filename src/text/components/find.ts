@@ -1,0 +1,17 @@
+import type { Shown } from '../shown'
+
+export const foundTable = {
+  recipesFoundBestFirst: 'Recipes found, best first',
+  parts: 'Parts',
+  fit: 'Fit',
+  lotsWithinAllBands: 'Lots within all bands',
+  air: 'Air',
+  waterInReach: 'Water in reach',
+  phWithLime: 'pH with lime',
+  cost: (rateUnit: Shown) => `Cost ${rateUnit}`,
+  open: 'Open',
+  nothingBetterForTheMoney: 'nothing better for the money',
+  lime: (limeGramsPerLitre: Shown) => `${limeGramsPerLitre} lime`,
+  onTheBench: 'On the bench',
+  putOnTheBench: (c: Shown) => `Put on the bench: ${c}`,
+}

@@ -1,0 +1,122 @@
+import type { Shown } from '../shown'
+
+export const batchCard = {
+  of: (card: Shown, ofText: Shown) => `${card} of ${ofText}`,
+  aShortOne: 'a short one, ',
+  fills: (fills: Shown) => `, fills ${fills}`,
+  gives: (x: Shown, blendLitres: Shown, fills: Shown) => `${x}gives ${blendLitres}${fills}`,
+  madeFirstItGoesInto: 'Made first: it goes into the others as one measure.',
+  iHaveReady: (name: Shown) => `I have ${name} ready`,
+  allInTurnItUntil: 'All in. Turn it until it is even.',
+  writeItDown: 'Write it down',
+  nextBatch: 'Next batch',
+}
+
+export const batchPrint = {
+  bucketOfMixInAll: (bucket: Shown, cards: Shown, blendLitres: Shown) =>
+    `Bucket ${bucket}. ${cards}, ${blendLitres} of mix in all.`,
+  beforeYouOpenTheBags: 'Before you open the bags',
+}
+
+export const beforeMixing = {
+  beforeYouBegin: 'Before you begin',
+  first: 'First',
+  fillTheBucketLooselyTo: (bucket: Shown) =>
+    `Fill the bucket loosely to its mark, ${bucket}; never press it down. Spread the measures in layers, scatter lime and feed over them, turn from below and scrape the corners until it is one colour.`,
+  beforeYouOpenTheBags: 'Before you open the bags',
+}
+
+export const bigStep = {
+  of: (at: Shown, ofText: Shown) => `${at} of ${ofText}`,
+  ofIn: (count: Shown, presses: Shown) => `${count} of ${presses} in`,
+  back: 'Back',
+  sayIt: 'Say it',
+  itIsIn: 'It is in',
+  isIn: (presses: Shown) => `${presses} is in`,
+}
+
+export const gatherTable = {
+  bought: 'Bought',
+  change: 'Change',
+  isBoughtOrAtHand: (name: Shown) => `${name} is bought or at hand`,
+  pack: 'Pack',
+  packPriceAndStockOf: (name: Shown) => `Pack, price and stock of ${name}`,
+  notToBeHad: 'Not to be had',
+  isNotToBeHad: (name: Shown) => `${name} is not to be had: find another`,
+  makeItFirst: 'Make it first',
+  iHaveItReady: 'I have it ready',
+  iHaveReady: (name: Shown) => `I have ${name} ready`,
+  measureOut: 'Measure out',
+  leftOver: 'Left over',
+  wetItFirst: 'Wet it first',
+}
+
+export const lossFlow = {
+  fromTheBucketToThe: 'From the bucket to the bed',
+}
+
+export const moneyBox = {
+  whatItCosts: 'What it costs',
+  paidAtTheShopAnd: 'Paid at the shop, and what goes into the mix',
+  whatTheMixInEach: 'What the mix in each bed costs',
+  againstBagsOf: 'Against bags of',
+  noPriceYetFor: (missing: Shown) => `No price yet for ${missing}.`,
+}
+
+export const otherwiseDialog = {
+  ranShortOrSomethingElse: 'Ran short, or something else went in',
+  reckonWithThat: 'Reckon with that',
+  whichMeasure: 'Which measure',
+  howMuchOfItWent: 'How much of it went in',
+  planned: (planned: Shown) => `planned: ${planned}`,
+  inItsPlace: 'In its place',
+  searchTheMaterials: 'Search the materials',
+  noSuchMaterial: 'No such material',
+  howMuchOfThat: 'How much of that',
+  theBatchesAfterThisOne: 'The batches after this one',
+  asPlannedIGetMore: 'As planned: I get more',
+  theSameWay: 'The same way',
+}
+
+export const plantedForm = {
+  planted: 'Planted',
+  allIn: 'All in?',
+  notEveryStepIsTicked: 'Not every step is ticked. The season can begin all the same.',
+  plantedOrSownOn: 'Planted or sown on',
+  theSeasonIsCountedFrom: 'The season is counted from this day.',
+  keepThisDay: 'Keep this day',
+  itIsPlanted: 'It is planted',
+  notYetAfterAll: 'Not yet after all',
+  plantedOrSown: 'planted or sown',
+}
+
+export const prepSteps = {
+  takes: (takes: Shown) => `takes ${takes}`,
+  pastItsDay: '; past its day',
+  timeIt: 'Time it',
+  timeIt2: (title: Shown) => `Time it: ${title}`,
+  notNeeded: 'Not needed',
+  notNeeded2: (title: Shown) => `Not needed: ${title}`,
+}
+
+export const timerList = {
+  timers: 'Timers',
+  stopTheTimer: (label: Shown) => `Stop the timer: ${label}`,
+}
+
+export const tubChecks = {
+  checkWhatIsInThe: 'Check what is in the tub',
+  squeezeAHandfulItHolds:
+    'Squeeze a handful: it holds together, falls apart at a tap, and gives a drop or two at most. Too dry: sprinkle and turn. Too wet: spread it out, or turn in something dry.',
+  whatWasRead: 'What was read',
+  phRead: 'pH read',
+  saltsReadDsM: 'Salts read, dS/m',
+  oneMeasureOfMixIn: 'one measure of mix in two of rain water, after half an hour',
+  daysAfterMixing: 'Days after mixing',
+  limeHasHardlyWorkedOn: 'lime has hardly worked on the first day',
+  keepTheReading: 'Keep the reading',
+  forgetIt: 'Forget it',
+  forgetTheReading: (title: Shown) => `Forget the reading: ${title}`,
+  putInOfTurnThe: (grams: Shown, dressingId: Shown) =>
+    `Put in: ${grams} of ${dressingId}. Turn the batch until it is even, and read it again in a week or two.`,
+}

@@ -1,0 +1,37 @@
+import type { Shown } from '../shown'
+
+export const causeList = {
+  speaksAgainstIt: 'Speaks against it:',
+  toTell: 'To tell:',
+  toDo: 'To do:',
+}
+
+export const dueList = {
+  pastItsDay: 'past its day',
+}
+
+export const logSheetDialog = {
+  readingsFromASheet: 'Readings from a sheet',
+  csvFileOfReadings: 'CSV file of readings',
+  canBeAdded: (lines: Shown) => `${lines} can be added:`,
+  day: 'Day',
+  what: 'What',
+  value: 'Value',
+  bed: 'Bed',
+  add: 'Add',
+  aRowForEachReading: 'A row for each reading; what a meter calls EC is salts.',
+  whatWateredFedPhSalts: 'What: watered, fed, pH, salts, weight, sunk, harvest, leaf, pest, note.',
+}
+
+export const seasonTimeline = {
+  overTheSeasonTheTable: (axis: Shown) => `${axis} over the season; the table below says the same`,
+  theSameAsATable: 'The same as a table',
+  asNoted: 'as noted',
+}
+
+export const trialPlan = {
+  potsInTheirRow: 'Pots in their row',
+  pot: (i: Shown) => `Pot ${i}:`,
+  standThemInThisRow:
+    'Stand them in this row, pairs together, and label each. One sort, one age, the same water and feed for all; turn no pot and move none. Note each pot’s harvest by itself.',
+}

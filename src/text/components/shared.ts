@@ -1,0 +1,104 @@
+import type { Shown } from '../shown'
+
+export const cautionList = {
+  ask: (ask: Shown) => `Ask: ${ask}.`,
+  iHaveReadThis: 'I have read this',
+  readToday: (folded: Shown) => `Read today: ${folded}`,
+}
+
+export const conflictNotice = {
+  wasInAnotherTab: (c: Shown, x: Shown) => `${c} was ${x} in another tab`,
+  whileYouWereChangingIt:
+    'while you were changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the version you do not take is kept there.',
+  keepMine: 'Keep mine',
+  takeTheOther: 'Take the other',
+}
+
+export const limeBox = {
+  lime: 'Lime',
+  phWantedInSixWeeks: 'pH wanted in six weeks',
+  wellWithinWhatLikesUnless: (cropName: Shown) => `well within what ${cropName} likes, unless you change it`,
+  mostVegetables60To: 'most vegetables: 6.0 to 6.8',
+  amountOfLime: 'Amount of lime',
+  whichLime: 'Which lime',
+  searchLimes: 'Search limes',
+  noLimeOfThatName: 'No lime of that name',
+  giveOfLime: (gramsPerLitre: Shown) => `Give ${gramsPerLitre} of lime`,
+  toBringItToPh: (target: Shown) => `To bring it to pH ${target} in six weeks.`,
+  withoutLimeTheMixIs: (pH: Shown) => `Without lime the mix is at pH ${pH}.`,
+  theFinishedMixInIt: (premixed: Shown) => `The finished mix in it brings ${premixed} already.`,
+  dolomiteBringsMagnesiumAndWorks: 'Dolomite brings magnesium and works more slowly than limestone.',
+  toAPh: 'To a pH',
+  byWeight: 'By weight',
+}
+
+export const materialPicker = {
+  addFromTheShelf: 'Add from the shelf',
+  searchPerlitePeatFreeCompost: 'Search: perlite, peat-free, compost…',
+  searchMaterials: 'Search materials',
+  inTheMix: '· in the mix',
+  airPh: (m: Shown, pH: Shown) => `air ${m} · pH ${pH}`,
+  nothingOnTheShelfAnswers: (search: Shown) => `Nothing on the shelf answers to “${search}”.`,
+  airAsInOfThe: (lengthText: Shown) =>
+    `Air as in ${lengthText} of the material alone. Enter takes the first.`,
+  aMaterialOfYourOwn: 'A material of your own',
+}
+
+export const monthStrip = {
+  howTheMonthsSuitIt: 'How the months suit it outside',
+  canBePlanted: ', can be planted',
+  asItLikesPassableToo:
+    '● as it likes · passable – too cold ✻ nights too cold ! too hot; underlined: can be planted outside',
+}
+
+export const packDialog = {
+  keep: 'Keep',
+  notSoldLikeThisAny: 'Not sold like this any more',
+  itIsSoldInAnother: 'It is sold in another pack too',
+  onHandLoose: 'On hand, loose',
+  partPacksTooUsedBefore: 'part packs too; used before anything is bought',
+  usualPack: 'Usual pack',
+  anotherPack: 'Another pack',
+  lookAgain: 'look again',
+}
+
+export const partList = {
+  less: (stepText: Shown, name: Shown) => `${stepText} less ${name}`,
+  more: (stepText: Shown, name: Shown) => `${stepText} more ${name}`,
+}
+
+export const planFields = {
+  bucket: 'Bucket',
+  whatYouMeasureWithTo: 'what you measure with, to its mark',
+  scoopOrJug: 'Scoop or jug',
+  forWhatAQuarterBucket: 'for what a quarter bucket is too coarse',
+  tubTarpOrBarrow: 'Tub, tarp or barrow',
+  brimFullTwoThirdsIs: 'brim-full; two thirds is used, to turn in',
+  mixedIn: 'Mixed in',
+  somethingElse: 'something else',
+  orABagAtA: 'or a bag at a time',
+  allowanceForSettling: 'Allowance for settling',
+  from5To10GoesWhen: '5 to 10 % goes when it is watered in',
+  wholeMeasuresGive: 'Whole measures give',
+}
+
+export const readingGauge = {
+  why: 'Why?',
+}
+
+export const saveNotice = {
+  notSavedYet: 'Not saved yet',
+  notSaved: 'Not saved!',
+}
+
+export const stationBar = {
+  stationsOfThisJob: 'Stations of this job',
+}
+
+export const targetList = {
+  leaveItToTheCrop: 'Leave it to the crop',
+  from: (label: Shown) => `${label}, from`,
+  to: (label: Shown) => `${label}, to`,
+  moreThanTheUpperEnd: 'More than the upper end.',
+  lowerItOrRaiseThe: 'Lower it, or raise the other.',
+}

@@ -1,0 +1,21 @@
+import type { Shown } from '../shown'
+
+export const doneJobs = {
+  doneAndPutAway: (jobs: Shown) => `Done and put away (${jobs})`,
+  again: 'Again',
+  beginAgainForAnotherYear: (title: Shown) => `Begin ${title} again for another year`,
+  takeUp: 'Take up',
+  takeUpAgain: (title: Shown) => `Take up ${title} again`,
+}
+
+export const latelyMixed = {
+  noMixRecordedYetWhat:
+    'No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.',
+  airPh: (airFilledPorosity: Shown, pH: Shown) => `air ${airFilledPorosity} · pH ${pH}`,
+}
+
+export const startTiles = {
+  whatAreYouFilling: 'What are you filling?',
+  chooseOneToStartA:
+    'Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in that very container, and get a card of buckets to measure.',
+}

@@ -1,0 +1,24 @@
+export const playBar = {
+  time: 'Time',
+  stop: 'Stop',
+  play: 'Play',
+  onePictureBack: 'One picture back',
+  onePictureOn: 'One picture on',
+  timeSinceTheStart: 'Time since the start',
+  pace: 'Pace',
+}
+
+export const pouringFields = {
+  waterEachTime: 'Water each time',
+  pouredOver: 'Poured over',
+  when: 'When',
+  theMixIs: 'The mix is',
+  below: 'Below',
+  inAUsual: 'In a usual',
+  usedInADay: 'Used in a day',
+  emptyWhatThisCropTakes: 'empty: what this crop takes in that month',
+  emptyNothingIsTaken: 'empty: nothing is taken',
+  rainOnTheSecondDay: 'Rain on the second day',
+  followedFor: 'Followed for',
+  from1To14Days: '1 to 14 days',
+}

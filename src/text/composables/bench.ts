@@ -1,0 +1,5 @@
+import type { Shown } from '../shown'
+
+export const replaceRecipe = {
+  before: (what: Shown) => `Before ${what}`,
+}

@@ -1,0 +1,22 @@
+import type { Shown } from '../shown'
+
+export const learning = {
+  whatTheReadingsTeachCould: 'What the readings teach could not be worked out.',
+  whatTheReadingsTeachCould2:
+    'What the readings teach could not be worked out: the page was stopped. Try again.',
+  learningFromReadings: 'learning from readings',
+  forgettingAReading: 'forgetting a reading',
+  takingAReadingInAgain: 'taking a reading in again',
+  sayingAReadingIsRight: 'saying a reading is right',
+  forgettingWhatWasLearned: 'forgetting what was learned',
+  forgettingAllThatWasLearned: 'forgetting all that was learned',
+}
+
+export const taught = {
+  aReadingThatIsNo: 'a reading that is no more',
+}
+
+export const test = {
+  ofTheSameMixFill: (litres: Shown) => `${litres} of the same mix fill it up again.`,
+  finishingATest: 'finishing a test',
+}

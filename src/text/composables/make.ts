@@ -1,0 +1,21 @@
+import type { Shown } from '../shown'
+
+export const money = {
+  baggedMix: 'Bagged mix',
+}
+
+export const otherwise = {
+  thisBatch: (one: Shown) => `This batch: ${one}`,
+  whatWentIn: 'what went in',
+  goingByThePlanAgain: 'going by the plan again',
+}
+
+export const timers = {
+  startingATimer: 'starting a timer',
+  stoppingATimer: 'stopping a timer',
+}
+
+export const tubChecks = {
+  forgettingAReading: 'forgetting a reading',
+  whatWasPutInAfter: 'what was put in after a reading',
+}

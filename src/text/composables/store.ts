@@ -1,0 +1,7 @@
+import type { Shown } from '../shown'
+
+export const store = {
+  couldNotItHasBeen: (word: Shown, label: Shown) =>
+    `Could not ${word} “${label}”: it has been changed since, in another tab.`,
+  startingTheDemoAfresh: 'starting the demo afresh',
+}

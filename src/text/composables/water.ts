@@ -1,0 +1,7 @@
+import type { Shown } from '../shown'
+
+export const watering = {
+  thisMix: (c: Shown) => `This mix ${c}`,
+  asItIs: 'As it is',
+  thisMix2: 'This mix',
+}

@@ -1,0 +1,29 @@
+import type { Shown } from '../shown'
+
+export const buyStation = {
+  toolsAndAllowance: 'Tools and allowance',
+  boughtTogetherWith: 'Bought together with',
+  searchYourJobs: 'Search your jobs',
+  noSuchJob: 'No such job',
+  thisJobAlone: 'this job alone',
+  backToTheContainers: 'Back to the containers',
+  backToTheMix: 'Back to the mix',
+  whatToGather: 'What to gather',
+  printTheList: 'Print the list',
+  copied: 'Copied',
+  shareAsText: 'Share as text',
+  saveAsCsv: 'Save as CSV',
+  whatIsTickedGoesOnto: 'What is ticked goes onto your shelf when the mix is recorded.',
+  putItThereNow: 'Put it there now',
+  packSizesAreCommonOnes:
+    'Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted.',
+  onToPreparing: 'On to preparing',
+  ticking: (name: Shown) => `ticking ${name}`,
+  unticking: (name: Shown) => `unticking ${name}`,
+  puttingItOnTheShelf: 'putting it on the shelf',
+  whatToGather2: (job: Shown) => `${job}: what to gather`,
+  toMeasureOutLoose: 'to measure out, loose',
+  ofMixBlended: 'of mix, blended',
+  inPlaceWateredIn: 'in place, watered in',
+  onStirring: (lossHere: Shown) => `−${lossHere} on stirring`,
+}

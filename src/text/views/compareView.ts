@@ -1,0 +1,17 @@
+import type { Shown } from '../shown'
+
+export const compareView = {
+  compareMixes: 'Compare mixes',
+  backToTheBench: 'Back to the bench',
+  allInTheBedThe: 'All in the bed, the crop and the season of this job.',
+  addAMix: 'Add a mix',
+  searchMixes: 'Search mixes',
+  noMixOfThatName: 'No mix of that name',
+  describeABaggedMix: 'Describe a bagged mix',
+  addTwoOrMore: 'Add two or more',
+  addOneMore: 'Add one more',
+  versionsOfThisMixMixes: (x: Shown) =>
+    `${x}: versions of this mix, mixes to begin from, those of your other jobs, or a bagged one from its label.`,
+  bag: (id: Shown) => `bag ${id}`,
+  taking: (name: Shown) => `taking ${name}`,
+}

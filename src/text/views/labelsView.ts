@@ -1,0 +1,21 @@
+import type { Shown } from '../shown'
+
+export const labelsView = {
+  backToTheMix: 'Back to the mix',
+  labels: 'Labels',
+  theCodeOpensTheRecord: 'The code opens the record on this device and carries the recipe to any other.',
+  onceTheMixIsRecorded: 'Once the mix is recorded the day stands on it too.',
+  for: 'For',
+  howMany: 'How many',
+  size: 'Size',
+  printTheSheet: 'Print the sheet',
+  saveOneAsAPicture: 'Save one as a picture',
+  backToFilling: 'Back to filling',
+  theFirstAreOnThe: (shown: Shown) =>
+    `The first ${shown} are on the sheet: choose one bed at a time for the rest.`,
+  oneForEachContainer: 'One for each container',
+  oneForEachBed: 'One for each bed',
+  from90MmWideTwoIn: '90 mm wide, two in a row',
+  from62MmWideThreeIn: '62 mm wide, three in a row',
+  allBeds: 'All beds',
+}

@@ -1,0 +1,30 @@
+import type { Shown } from '../shown'
+
+export const logView = {
+  log: 'Log',
+  beds: 'Beds',
+  typeToFindABed: 'Type to find a bed',
+  noBedIsCalledThat: 'No bed is called that',
+  allBeds: 'All beds',
+  watered: 'Watered',
+  wateredSoMuch: 'Watered so much',
+  keep: (name: Shown) => `Keep: ${name}`,
+  numberOfPieces: 'Number of pieces',
+  aWordWithIt: 'A word with it',
+  day: 'Day',
+  removeThisLine: 'Remove this line',
+  somethingLooksWrong: 'Something looks wrong',
+  testTheMix: 'Test the mix',
+  howItGoes: 'How it goes',
+  whatToFollow: 'What to follow',
+  itsCourseIsDrawnOnce: 'Its course is drawn once the mix is',
+  recorded: 'recorded',
+  orPlanted: 'or planted.',
+  whatWasNoted: 'What was noted',
+  readASheet: 'Read a sheet',
+  saveAsCsv: 'Save as CSV',
+  searchTheLog: 'Search the log',
+  nothingNotedYetOnePress:
+    'Nothing noted yet. One press notes a watering; what you read is kept beside what was expected.',
+  change: (name: Shown, at: Shown) => `Change: ${name}, ${at}`,
+}

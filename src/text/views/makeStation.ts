@@ -1,0 +1,17 @@
+import type { Shown } from '../shown'
+
+export const makeStation = {
+  backToQuantities: 'Back to quantities',
+  batches: 'Batches',
+  printTheCard: 'Print the card',
+  oneBigStepAtA: 'One big step at a time',
+  leftHand: 'Left hand',
+  ranShortOrUsedSomething: 'Ran short, or used something else',
+  thisBatchAsPlannedAgain: 'This batch as planned again',
+  timeTheTurning5Minutes: 'Time the turning: 5 minutes',
+  allTogether: 'All together:',
+  ofDone: (doneCount: Shown, cards: Shown) => `${doneCount} of ${cards} done.`,
+  clearAllTicks: 'Clear all ticks',
+  writeItDown: 'Write it down',
+  turning: (card: Shown) => `Turning ${card}`,
+}

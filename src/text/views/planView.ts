@@ -1,0 +1,21 @@
+import type { Shown } from '../shown'
+
+export const planView = {
+  wateringPlan: 'Watering plan',
+  waterIt: 'Water it',
+  backToTheSeason: 'Back to the season',
+  month: 'Month',
+  below: 'Below',
+  tryAgain: 'Try again',
+  followingTheWaterThroughThe: (progress: Shown) => `Following the water through the season … ${progress}`,
+  forOneContainerInA:
+    'For one container, in a usual month without rain. Rain that falls takes the place of a watering only where it wets the mix to its foot: lift it and see.',
+  theBenchSaysForThis: (atOnce: Shown) =>
+    `The bench says ${atOnce} for this month: it counts only what the mix round the roots holds with ease, not what rises to them from below. In heat go by the shorter of the two.`,
+  monthByMonth: 'Month by month',
+  wateringsByMonth: 'Waterings by month',
+  whatMakesItLastLonger: 'What makes it last longer',
+  change: 'Change',
+  untilItIsThirsty: 'Until it is thirsty',
+  changesAndTheDaysThey: 'Changes and the days they bring',
+}

@@ -1,0 +1,13 @@
+export const predictionsView = {
+  howCloseWereThePredictions: 'How close were the predictions?',
+  eachReadingBesideWhatThe:
+    'Each reading beside what the tables alone had led to expect, before anything was learned. Where eight in ten lie inside the likely range, the ranges are honest.',
+  noReadingYet: 'No reading yet.',
+  beginWithATest: 'Begin with a test.',
+  holdingYourReadingsAgainstWhat: 'Holding your readings against what was expected…',
+  everyReading: 'Every reading',
+  readingsBesideWhatWasExpected: 'Readings beside what was expected',
+  reading: 'Reading',
+  expectedLikelyRange: 'expected, likely range',
+  expectedSince: 'expected since',
+}

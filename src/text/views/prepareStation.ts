@@ -1,0 +1,21 @@
+import type { Shown } from '../shown'
+
+export const prepareStation = {
+  backToTheMix: 'Back to the mix',
+  gettingReady: (job: Shown) => `${job}: getting ready`,
+  beforeMixing: 'Before mixing',
+  nothingOfThisMixHas: 'Nothing of this mix has to be got ready beforehand.',
+  by: (buyBy: Shown) => `by ${buyBy}.`,
+  theList: 'The list',
+  afterMixingBeforePlanting: 'After mixing, before planting',
+  anotherStep: 'Another step',
+  screenChargeHeatWash: 'screen, charge, heat, wash …',
+  searchTheSteps: 'Search the steps',
+  noSuchStepForThis: 'No such step for this mix',
+  onToMixing: 'On to mixing',
+  saveToYourCalendar: 'Save to your calendar',
+  print: 'Print',
+  mixingDay: 'Mixing day',
+  atTheEarliest: (earliest: Shown) => `${earliest} at the earliest`,
+  whileYouGetReady: 'While you get ready',
+}

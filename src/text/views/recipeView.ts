@@ -1,0 +1,17 @@
+import type { Shown } from '../shown'
+
+export const recipeView = {
+  aRecipeFromSomebody: 'A recipe from somebody',
+  openALinkThatCarries:
+    'Open a link that carries a recipe, or a recipe file. Nothing is taken before you have seen it.',
+  recipe: 'Recipe',
+  withWhatTheGiverAdded: (ownNames: Shown) =>
+    `With what the giver added of their own, which comes to your shelf: ${ownNames}.`,
+  notInTheMaterialTables: (unknown: Shown) =>
+    `Not in the material tables: ${unknown}. It can be opened; take these out or put others in their place.`,
+  beginAJobWithIt: 'Begin a job with it',
+  orKeepItAmongThe: 'Or keep it among the versions of a job',
+  openARecipeFile: 'Open a recipe file',
+  recipeFile: 'Recipe file',
+  fromSomebody: 'From somebody',
+}
