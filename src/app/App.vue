@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '@/text/common'
 import { app as words } from '@/text/views/app'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -90,7 +91,7 @@ async function reload() {
   <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
   <AlarmBar v-if="failing">
     <strong>{{ failing.why }}</strong> {{ failing.fix }}
-    <Button :label="words.saveEverythingToAFile" size="small" @click="saveAll" />
+    <Button :label="common.saveEverythingToAFile" size="small" @click="saveAll" />
   </AlarmBar>
   <AlarmBar v-if="garden.opening.state === 'readOnly'">
     <strong>{{ words.openToLookAtOnly }}</strong> {{ words.nothingYouDoHereIs }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
+import { common } from '@/text/common'
 import { materialPicker as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -44,7 +45,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" :header="words.addFromTheShelf" width="40rem">
+  <DialogFrame v-model:visible="visible" :header="common.addFromTheShelf" width="40rem">
     <div @keydown.down="move($event, 1)" @keydown.up="move($event, -1)">
       <InputText
         id="material-search"
@@ -52,7 +53,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
         autofocus
         class="search"
         :placeholder="words.searchPerlitePeatFreeCompost"
-        :aria-label="words.searchMaterials"
+        :aria-label="common.searchMaterials"
         autocomplete="off"
         @keydown.enter.prevent="found[0] && pick(found[0])"
       />
@@ -71,16 +72,16 @@ function move(event: KeyboardEvent, by: 1 | -1) {
               <small v-if="search && bewareText(m.id)" class="soft">{{ bewareText(m.id) }}</small>
             </span>
             <small class="numbers">
-              {{ words.airPh(percentText(airCapacityAt10Cm(m)), m.properties.pH.value) }}
+              {{ common.airPh(percentText(airCapacityAt10Cm(m)), m.properties.pH.value) }}
             </small>
           </button>
         </li>
       </ul>
-      <p v-if="found.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
+      <p v-if="found.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
       <div class="row foot">
         <span class="soft">{{ words.airAsInOfThe(lengthText(20, units)) }}</span>
         <Button
-          :label="words.aMaterialOfYourOwn"
+          :label="common.aMaterialOfYourOwn"
           icon="pi pi-pencil"
           outlined
           size="small"

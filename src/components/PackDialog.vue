@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How a material is sold, in one pack or several, and how much is on hand. */
+import { common } from '@/text/common'
 import { packDialog as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -44,7 +45,7 @@ const stockProblem = computed(() => belowNothing(stock.value))
 const sound = computed(() => !stockProblem.value && drafts.value.every(isSoundOffer))
 const roomForMore = computed(() => drafts.value.length <= GARDEN_LIMITS.otherPacks.value)
 const titleOf = (draft: OfferDraft, i: number) =>
-  `${i === 0 ? words.usualPack : words.anotherPack}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : words.lookAgain}`
+  `${i === 0 ? common.usualPack : common.anotherPack}: ${isSoundOffer(draft) ? packText(offerOf(draft).pack, units) : words.lookAgain}`
 
 function add() {
   drafts.value = [
@@ -73,7 +74,7 @@ function save() {
     writing
     @update:visible="emit('close')"
   >
-    <DialogForm v-if="material" :keep="words.keep" :sound="sound" @keep="save" @cancel="emit('close')">
+    <DialogForm v-if="material" :keep="common.keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <template v-for="(draft, i) in drafts" :key="i">
         <button
           v-if="drafts.length > 1"
@@ -90,7 +91,7 @@ function save() {
             v-if="drafts.length > 1"
             type="button"
             class="away"
-            :label="words.notSoldLikeThisAny"
+            :label="common.notSoldLikeThisAny"
             text
             size="small"
             severity="danger"
@@ -102,7 +103,7 @@ function save() {
         v-if="roomForMore"
         type="button"
         class="away"
-        :label="words.itIsSoldInAnother"
+        :label="common.itIsSoldInAnother"
         icon="pi pi-plus"
         text
         size="small"

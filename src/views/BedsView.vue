@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
+import { common } from '@/text/common'
 import { bedsView as says } from '@/text/views/bedsView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
@@ -107,12 +108,12 @@ const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, unit
 <template>
   <div class="page wide">
     <div class="row top">
-      <h1>{{ says.beds }}</h1>
+      <h1>{{ common.beds }}</h1>
       <TextField
         ref="searchBox"
         v-model="search"
         class="search"
-        :label="says.searchBeds"
+        :label="common.searchBeds"
         hide-label
         :placeholder="says.searchBeds2"
       />
@@ -120,7 +121,7 @@ const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, unit
       <span class="tools">
         <Button :label="says.newBed" icon="pi pi-plus" @click="addOne" />
         <Button :label="says.manyAtOnce" icon="pi pi-table" outlined @click="pasting = true" />
-        <Button v-if="beds.length" :label="says.saveAsCsv" icon="pi pi-download" text @click="saveCsv" />
+        <Button v-if="beds.length" :label="common.saveAsCsv" icon="pi pi-download" text @click="saveCsv" />
       </span>
     </div>
     <p v-if="beds.length === 0" class="soft">
@@ -145,8 +146,8 @@ const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, unit
         :units="units"
         @choose="choose"
       />
-      <section class="picture" :aria-label="says.inSection">
-        <h2 class="visually-hidden">{{ says.inSection }}</h2>
+      <section class="picture" :aria-label="common.inSection">
+        <h2 class="visually-hidden">{{ common.inSection }}</h2>
         <BedPicture :spec="chosen" :units="units" :problem="problem" @change="change" />
         <div class="under">
           <HowMuch

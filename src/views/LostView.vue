@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '@/text/common'
 import { lostView as words } from '@/text/views/lostView'
 import { useGarden } from '@/stores/garden'
 const garden = useGarden()
@@ -8,6 +9,6 @@ const garden = useGarden()
   <div class="page">
     <h1>{{ words.thereIsNothingHere }}</h1>
     <p>{{ words.theAddressDoesNotLead }}</p>
-    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ words.backToToday }}</RouterLink>
+    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ common.backToToday }}</RouterLink>
   </div>
 </template>

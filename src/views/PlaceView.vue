@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Where the garden is and how it is looked after: the climate, the water, how often somebody can water. */
+import { common } from '@/text/common'
 import { placeView as words } from '@/text/views/placeView'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -73,7 +74,7 @@ async function fromFile(file: File) {
 
 <template>
   <div class="page">
-    <h1>{{ words.place }}</h1>
+    <h1>{{ common.place }}</h1>
     <p class="soft">
       {{ words.whereTheGardenIsDecides }}
     </p>

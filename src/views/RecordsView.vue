@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What was mixed, when, of what, and what was expected of it. */
+import { common } from '@/text/common'
 import { recordsView as says } from '@/text/views/recordsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -50,7 +51,7 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
       <h1>{{ says.records }}</h1>
       <Button
         v-if="garden.mixRecords.length"
-        :label="says.saveAsCsv"
+        :label="common.saveAsCsv"
         icon="pi pi-download"
         text
         @click="saveCsv"
@@ -62,14 +63,14 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
       }}</RouterLink>
       ·
       <RouterLink :to="{ name: 'predictions', params: { garden: garden.name } }">{{
-        says.howCloseWereThePredictions
+        common.howCloseWereThePredictions
       }}</RouterLink>
     </p>
     <p v-if="garden.mixRecords.length === 0" class="soft empty">
       {{ says.nothingRecordedYetWhenA }}
     </p>
     <div v-else class="two">
-      <section :aria-label="says.allRecords">
+      <section :aria-label="common.allRecords">
         <TextField
           v-model="search"
           class="search"

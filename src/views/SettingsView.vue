@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
+import { common } from '@/text/common'
 import { settingsView as words } from '@/text/views/settingsView'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
@@ -90,7 +91,7 @@ async function afresh() {
     </section>
 
     <section class="card" aria-labelledby="place-title">
-      <h2 id="place-title">{{ words.place }}</h2>
+      <h2 id="place-title">{{ common.place }}</h2>
       <p class="soft">{{ words.theClimateTheWaterAnd }}</p>
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
         words.lookAtThePlace
@@ -113,11 +114,11 @@ async function afresh() {
       <h2 id="data-title">{{ words.yourData }}</h2>
       <p>
         {{
-          words.isKeptInThisBrowser(garden.name === 'demo' ? words.theDemoGarden : words.yourGarden, counts)
+          words.isKeptInThisBrowser(garden.name === 'demo' ? common.theDemoGarden : common.yourGarden, counts)
         }}
       </p>
       <div class="row">
-        <Button :label="words.saveEverythingToAFile" icon="pi pi-download" @click="saveAll" />
+        <Button :label="common.saveEverythingToAFile" icon="pi pi-download" @click="saveAll" />
         <Button
           :label="words.saveADataPackage"
           icon="pi pi-table"
@@ -138,7 +139,7 @@ async function afresh() {
           :value="Math.round((reading.progress.value ?? 0) * 100)"
           :aria-label="words.recordsChecked"
         />
-        <Button :label="words.stop" outlined size="small" @click="reading.cancel" />
+        <Button :label="common.stop" outlined size="small" @click="reading.cancel" />
       </div>
       <ProblemBox v-if="trouble" :sentence="trouble" />
       <ImportPreviewBox

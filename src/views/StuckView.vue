@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The garden does not open: why, and what can be done. */
+import { common } from '@/text/common'
 import { stuckView as words } from '@/text/views/stuckView'
 import Button from 'primevue/button'
 import { ref } from 'vue'
@@ -29,11 +30,11 @@ const save = () =>
 
 <template>
   <div class="page narrow">
-    <h1>{{ words.doesNotOpen(garden.name === 'demo' ? words.theDemoGarden : words.yourGarden) }}</h1>
+    <h1>{{ words.doesNotOpen(garden.name === 'demo' ? common.theDemoGarden : common.yourGarden) }}</h1>
     <ProblemBox :sentence="stuckText(opening)" />
     <p class="calm">{{ words.nothingWasChangedWhatWas }}</p>
     <div class="row">
-      <Button :label="words.tryAgain" :disabled="busy" @click="reload" />
+      <Button :label="common.tryAgain" :disabled="busy" @click="reload" />
       <Button :label="words.openToLookAtOnly" outlined :disabled="busy" @click="doing(garden.openReadOnly)" />
       <Button :label="words.saveWhatIsThereTo" outlined :disabled="busy" @click="save" />
     </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
+import { common } from '@/text/common'
 import { todayView as words } from '@/text/views/todayView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -128,7 +129,7 @@ function startAgain(id: string) {
         <LatelyMixed :records="recent" :units="garden.settings.units" />
         <Button
           v-if="recent.length"
-          :label="words.allRecords"
+          :label="common.allRecords"
           text
           icon="pi pi-book"
           @click="router.push({ name: 'records', params: { garden: garden.name } })"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a bed, and what it was filled with. */
+import { common } from '@/text/common'
 import { bedActs as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import type { RouteLocationRaw } from 'vue-router'
@@ -15,8 +16,8 @@ const emit = defineEmits<{ fill: []; copy: []; remove: [] }>()
 <template>
   <div class="acts">
     <Button :label="words.fillIt" icon="pi pi-arrow-right" icon-pos="right" @click="emit('fill')" />
-    <Button :label="words.copy" icon="pi pi-copy" text @click="emit('copy')" />
-    <Button :label="words.remove" icon="pi pi-trash" text severity="danger" @click="emit('remove')" />
+    <Button :label="common.copy" icon="pi pi-copy" text @click="emit('copy')" />
+    <Button :label="common.remove" icon="pi pi-trash" text severity="danger" @click="emit('remove')" />
     <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
     <template v-if="history.length">
       <h3>{{ words.whatItWasFilledWith }}</h3>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Another bed for a job: one of the list, or a new one. */
+import { common } from '@/text/common'
 import { bedAdder as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -35,7 +36,7 @@ function add(id: string | null) {
       :model-value="null"
       :options="options"
       :placeholder="words.addOneOfYourBeds"
-      :search="words.searchBeds"
+      :search="common.searchBeds"
       :none="words.noBedOfThatName"
       @update:model-value="add"
     />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All that is asked about a bed. Sends changes of the whole; the core's verdict comes back by field. */
+import { common } from '@/text/common'
 import { bedForm as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { LONGEST_NAME } from '@/model/garden/limits'
@@ -81,7 +82,7 @@ const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(
         :units="units"
         :problem="beside('bedCount')"
         :model-value="vessel.count"
-        :hint="words.allAlike"
+        :hint="common.allAlike"
         @update:model-value="setVessel({ count: $event })"
       />
       <PlainFields :spec="spec" :units="units" :beside="beside" @change="emit('change', $event)" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A list of beds of any length: only the rows in sight are there. Arrows go up and down it. */
-import { bedList as words } from '@/text/components/bed'
+import { common } from '@/text/common'
 import { useVirtualList } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import type { Tables } from '@/core/data'
@@ -46,7 +46,7 @@ function step(id: string, by: number) {
 </script>
 
 <template>
-  <section :aria-label="words.allBeds" v-bind="containerProps" class="rows">
+  <section :aria-label="common.allBeds" v-bind="containerProps" class="rows">
     <div v-bind="wrapperProps">
       <ul v-for="{ data: block, index } in list" :key="index" class="plain">
         <BedRow

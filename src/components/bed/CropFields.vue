@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What grows in it: the crop, its companions, when and how many, and how the place suits it. */
+import { common } from '@/text/common'
 import { cropFields as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { countProblem } from '@/core/amounts'
@@ -61,8 +62,8 @@ const plantsProblem = computed(() => {
       :options="crops"
       clearable
       :placeholder="words.chooseWhatWillGrowIn"
-      :search="words.searchCrops"
-      :none="words.noCropOfThatName"
+      :search="common.searchCrops"
+      :none="common.noCropOfThatName"
       :hint="cropLikesText(crop)"
       @update:model-value="emit('crop', $event)"
     />
@@ -74,8 +75,8 @@ const plantsProblem = computed(() => {
         :options="others"
         :most="GARDEN_LIMITS.companions.value"
         :placeholder="words.nothingElse"
-        :search="words.searchCrops"
-        :none="words.noCropOfThatName"
+        :search="common.searchCrops"
+        :none="common.noCropOfThatName"
         @update:model-value="emit('companions', $event)"
       >
         <p v-for="line in conflicts" :key="line" class="said wrong">{{ line }}</p>
@@ -90,12 +91,12 @@ const plantsProblem = computed(() => {
           @update:model-value="emit('planting', { plantMonth: $event })"
         />
         <div class="field">
-          <span class="label">{{ words.place }}</span>
+          <span class="label">{{ common.place }}</span>
           <RouterLink class="place" :to="{ name: 'place' }">{{ climateName(place) }}</RouterLink>
         </div>
         <QuantityField
           v-if="room !== null || job.plants !== null"
-          :label="words.plantsInEach"
+          :label="common.plantsInEach"
           quantity="number"
           :units="units"
           :problem="plantsProblem"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a job asks of one of its beds: how many, what grows in it, whether old mix stays in it. */
+import { common } from '@/text/common'
 import { jobBedFields as says } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -45,12 +46,12 @@ const USUAL_SINKING = 5
     <h3>{{ says.inThisJob(bedTitle(bed.spec)) }}</h3>
     <div class="pair">
       <QuantityField
-        :label="says.howMany"
+        :label="common.howMany"
         quantity="number"
         :units="units"
         :problem="countProblem"
         :model-value="bed.count"
-        :hint="bed.spec.vessel.count > 1 ? says.ofTheThereAre(bed.spec.vessel.count) : says.allAlike"
+        :hint="bed.spec.vessel.count > 1 ? says.ofTheThereAre(bed.spec.vessel.count) : common.allAlike"
         @update:model-value="emit('change', { count: $event })"
       />
       <ChoiceField
@@ -58,13 +59,13 @@ const USUAL_SINKING = 5
         :label="says.growsInIt"
         :model-value="bed.cropId ?? OF_JOB"
         :options="crops"
-        :search="says.searchCrops"
-        :none="says.noCropOfThatName"
+        :search="common.searchCrops"
+        :none="common.noCropOfThatName"
         @update:model-value="emit('change', { cropId: $event === OF_JOB ? null : $event, plants: null })"
       />
       <QuantityField
         v-if="bed.cropId !== null"
-        :label="says.plantsInEach"
+        :label="common.plantsInEach"
         quantity="number"
         :units="units"
         :problem="plantsProblem"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What lies on the mix and under it, listed as it lies: the topmost first. */
+import { common } from '@/text/common'
 import { layerFields as says } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -73,8 +74,8 @@ const addCover = () =>
         :label="says.coveredWith"
         :model-value="cover.materialId"
         :options="materials"
-        :search="says.searchMaterials"
-        :none="says.noMaterialOfThatName"
+        :search="common.searchMaterials"
+        :none="common.noMaterialOfThatName"
         @update:model-value="$event && setCover({ materialId: $event })"
       />
       <QuantityField
@@ -135,7 +136,7 @@ const addCover = () =>
         icon="pi pi-times"
         text
         :aria-label="says.takeOutLayer(index + 1)"
-        :title="says.takeItOut"
+        :title="common.takeItOut"
         @click="remove(index)"
       />
     </div>

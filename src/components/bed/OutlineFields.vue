@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Corners of a bed of free outline, walked once round, with a few outlines to begin from and a plan to look at. */
+import { common } from '@/text/common'
 import { outlineFields as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -71,7 +72,9 @@ const plan = computed(() => {
           size="small"
           outlined
           :aria-label="
-            words.beginWith(b.name === 'L' || b.name === 'U' ? words.an(b.name) : `a ${b.name.toLowerCase()}`)
+            common.beginWith(
+              b.name === 'L' || b.name === 'U' ? words.an(b.name) : `a ${b.name.toLowerCase()}`,
+            )
           "
           @click="emit('change', b.corners)"
         />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
+import { common } from '@/text/common'
 import { sheetDialog as words } from '@/text/components/bed'
 import { computed, ref } from 'vue'
 import type { Tables } from '@/core/data'
@@ -56,9 +57,9 @@ const summary = computed(() => {
     :file-name="words.csvFileOfBeds"
     :problems="read.problems.map((p) => sheetProblemText(p, units))"
     :summary="summary"
-    :head="[words.name, words.shape, words.howMany, words.mix]"
+    :head="[words.name, common.shape, common.howMany, words.mix]"
     :rows="rows"
-    :keep="rows.length ? `Add ${beds}` : words.add"
+    :keep="rows.length ? `Add ${beds}` : common.add"
     :sound="rows.length > 0"
     @keep="emit('add', read.beds)"
   >

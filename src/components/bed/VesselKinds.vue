@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What kind of container or bed it is, one picture each. */
-import { vesselKinds as words } from '@/text/components/bed'
+import { common } from '@/text/common'
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
 import { VESSEL_NAMES } from '@/text/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
@@ -10,7 +10,7 @@ const kind = defineModel<VesselKind>({ required: true })
 
 <template>
   <fieldset>
-    <legend>{{ words.shape }}</legend>
+    <legend>{{ common.shape }}</legend>
     <label v-for="k in VESSEL_KINDS" :key="k" class="kind" :class="{ on: k === kind }">
       <input v-model="kind" type="radio" name="kind" :value="k" />
       <VesselGlyph :kind="k" />

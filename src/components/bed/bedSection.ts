@@ -1,3 +1,4 @@
+import { common } from '@/text/common'
 import { bedSection as words } from '@/text/components/bed'
 import { sectionWidth, shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
@@ -153,7 +154,7 @@ export function insideMarks({ layers, floor, fillLine, oldTop }: Levels, units: 
       id: 'mix',
       text: topping
         ? words.toTopUp(lengthText(fillLine - oldTop, units))
-        : words.ofMix(lengthText(fillLine - floor, units)),
+        : common.ofMix(lengthText(fillLine - floor, units)),
       at: topping ? oldTop : (fillLine + floor) / 2,
       across: fillLine,
       shift: topping ? -8 : 5,

@@ -3,6 +3,7 @@
  * A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and
  * costs.
  */
+import { common } from '@/text/common'
 import { bagDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -73,17 +74,17 @@ function save() {
   >
     <DialogForm
       v-if="draft"
-      :keep="words.keep"
+      :keep="common.keep"
       :sound="answer?.ok ?? false"
       @keep="save"
       @cancel="emit('close')"
     >
       <TextField
         v-model="draft.name"
-        :label="words.whatYouCallIt"
+        :label="common.whatYouCallIt"
         focused
         :most="LONGEST_NAME"
-        :placeholder="words.baggedMix"
+        :placeholder="common.baggedMix"
       />
       <div class="pair">
         <QuantityField
@@ -99,7 +100,7 @@ function save() {
           :units="units"
           :problem="beside('bagPrice')"
           :model-value="draft.price ?? 0"
-          :hint="words.inYourMoney0For"
+          :hint="common.inYourMoney0For"
           @update:model-value="draft.price = orNull($event)"
         />
       </div>
@@ -150,7 +151,7 @@ function save() {
         <Button
           v-if="listed"
           type="button"
-          :label="words.remove"
+          :label="common.remove"
           icon="pi pi-trash"
           text
           @click="emit('remove', draft.id)"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is given by weight besides lime, and what the mix is offered. */
+import { common } from '@/text/common'
 import { dressingList as words } from '@/text/components/bench'
 import { dressingIn } from '@/core/data/dressings'
 import Button from 'primevue/button'
@@ -79,8 +80,8 @@ const doses = computed(() =>
       :none="words.noDressingOfThatName"
       @update:model-value="add"
     />
-    <Button :label="words.aFeedOrLimeOf" icon="pi pi-pencil" text size="small" @click="emit('describe')" />
-    <Button :label="words.doseByLabel" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
+    <Button :label="common.aFeedOrLimeOf" icon="pi pi-pencil" text size="small" @click="emit('describe')" />
+    <Button :label="common.doseByLabel" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One dressing: how much, where it goes, how much of the mix gets it. */
+import { common } from '@/text/common'
 import { dressingRow as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -97,7 +98,7 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
       />
       <ChoiceField
         v-if="whom.length > 1"
-        :label="words.for"
+        :label="common.for"
         :name="words.howMuchOfTheMix(name)"
         :model-value="forWhom(line, ids)"
         :options="whom"

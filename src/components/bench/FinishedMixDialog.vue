@@ -2,6 +2,7 @@
 /**
  * Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from.
  */
+import { common } from '@/text/common'
 import { finishedMixDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -42,7 +43,7 @@ function describe() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" :header="words.addAFinishedMix" width="44rem">
+  <DialogFrame v-model:visible="visible" :header="common.addAFinishedMix" width="44rem">
     <p class="soft">
       {{ words.itGoesInAsOne }}
     </p>
@@ -51,12 +52,12 @@ function describe() {
         v-model="search"
         autofocus
         class="search"
-        :placeholder="words.searchMixes"
-        :aria-label="words.searchMixes"
+        :placeholder="common.searchMixes"
+        :aria-label="common.searchMixes"
         autocomplete="off"
         @keydown.enter.prevent="rows[0] && !rows[0].trouble && pick(rows[0].source)"
       />
-      <Button :label="words.describeABaggedMix" icon="pi pi-tag" outlined @click="describe" />
+      <Button :label="common.describeABaggedMix" icon="pi pi-tag" outlined @click="describe" />
     </div>
     <ul class="plain list">
       <li v-for="r in rows" :key="r.source.id">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a label lists, in its order, with the shares it names. Changes the list in place: it is the dialog's draft. */
+import { common } from '@/text/common'
 import { ingredientList as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -81,8 +82,8 @@ function move(from: number, by: 1 | -1) {
       :model-value="null"
       :options="offered"
       :placeholder="words.addWhatItListsNext"
-      :search="words.searchMaterials"
-      :none="words.noMaterialOfThatName"
+      :search="common.searchMaterials"
+      :none="common.noMaterialOfThatName"
       @update:model-value="add"
     />
   </fieldset>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the numbers say, in words; each can be answered with a reason and is then kept out of the way. */
+import { common } from '@/text/common'
 import { judgementList as says } from '@/text/components/bench'
 import { LONGEST_REASON } from '@/model/garden/limits'
 import Button from 'primevue/button'
@@ -69,7 +70,7 @@ function keep(key: string) {
               @keydown.escape.stop="answering = null"
               @vue:mounted="focusOn"
             />
-            <Button type="submit" :label="says.keep" size="small" />
+            <Button type="submit" :label="common.keep" size="small" />
           </form>
           <Button
             v-else

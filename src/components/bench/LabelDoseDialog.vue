@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe names one feed, the shelf holds another: how much of it, and what differs. */
+import { common } from '@/text/common'
 import { labelDoseDialog as texts } from '@/text/components/bench'
 import { computed, ref } from 'vue'
 import type { Dressing } from '@/core/data'
@@ -90,7 +91,7 @@ function give() {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" :header="texts.doseByLabel" width="34rem" writing>
+  <DialogFrame v-model:visible="visible" :header="common.doseByLabel" width="34rem" writing>
     <DialogForm :keep="texts.giveIt" :sound="answer?.ok ?? false" @keep="give" @cancel="visible = false">
       <div class="pair">
         <TextField v-model="label" :label="texts.theRecipesFeedIs" focused :problem="labelProblem" />

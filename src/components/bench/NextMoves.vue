@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The best single changes, as instructions; a digit takes one. */
+import { common } from '@/text/common'
 import { nextMoves as words } from '@/text/components/bench'
 import type { NextMoves } from '@/model/find/nextMoves'
 import { changeText, endsText, moveText, noMovesText } from '@/text/moves'
@@ -29,7 +30,7 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
       </button>
     </div>
     <p v-if="failed" class="soft">
-      {{ failed }} <button type="button" class="from" @click="emit('again')">{{ words.tryAgain }}</button>
+      {{ failed }} <button type="button" class="from" @click="emit('again')">{{ common.tryAgain }}</button>
     </p>
     <p v-else-if="!moves" class="soft">{{ words.lookingForChangesThatHelp }}</p>
     <p v-else-if="moves.moves.length === 0" class="soft" :class="{ stale }">

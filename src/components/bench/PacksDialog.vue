@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe told in packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
+import { common } from '@/text/common'
 import { packsDialog as words } from '@/text/components/bench'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
@@ -41,7 +42,7 @@ const offered = computed(() =>
 )
 const answer = computed(() => work(packs.value))
 const wrong = (p: PackCount) =>
-  p.count < 0 ? { why: words.belowNothing, fix: 'Type 0 or more; 0.5 is half a pack.' } : null
+  p.count < 0 ? { why: common.belowNothing, fix: 'Type 0 or more; 0.5 is half a pack.' } : null
 const trouble = computed(() => (answer.value.ok ? null : problemText(answer.value.problem, units)))
 const add = (id: string | null) => id && packs.value.push({ materialId: id, count: 1 })
 function make() {
@@ -72,8 +73,8 @@ function make() {
         :model-value="null"
         :options="offered"
         :placeholder="words.addAMaterial"
-        :search="words.searchMaterials"
-        :none="words.noMaterialOfThatName"
+        :search="common.searchMaterials"
+        :none="common.noMaterialOfThatName"
         @update:model-value="add"
       />
       <p role="status">

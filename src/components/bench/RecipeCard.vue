@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for the wall of the shed: seen only on paper. */
+import { common } from '@/text/common'
 import { recipeCard as words } from '@/text/components/bench'
 import type { Tables } from '@/core/data'
 import { computed } from 'vue'
@@ -45,8 +46,8 @@ const today = isoDay(new Date())
     <table>
       <thead>
         <tr>
-          <th>{{ words.parts }}</th>
-          <th>{{ words.material }}</th>
+          <th>{{ common.parts }}</th>
+          <th>{{ common.material }}</th>
           <th>{{ words.in100LMeasured }}</th>
         </tr>
       </thead>

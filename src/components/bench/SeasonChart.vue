@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One course over the season for several mixes; the table behind it says the same. */
-import { seasonChart as words } from '@/text/components/bench'
+import { common } from '@/text/common'
 import {
   CategoryScale,
   Chart,
@@ -67,10 +67,10 @@ const options = computed(() => {
 
 <template>
   <div class="chart">
-    <Line :data="data" :options="options" role="img" :aria-label="words.overTheSeasonTheTable(axis)" />
+    <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(axis)" />
   </div>
   <details>
-    <summary>{{ words.theSameAsATable }}</summary>
+    <summary>{{ common.theSameAsATable }}</summary>
     <div class="scroll">
       <table class="plain">
         <thead>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
+import { common } from '@/text/common'
 import { shareDialog as words } from '@/text/components/bench'
 import { useClipboard } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -35,7 +36,7 @@ function print() {
 
 <template>
   <DialogFrame v-model:visible="visible" :header="words.shareThisMix" width="38rem">
-    <label for="share-note">{{ words.aWordWithIt }}</label>
+    <label for="share-note">{{ common.aWordWithIt }}</label>
     <Textarea
       id="share-note"
       v-model="note"
@@ -54,7 +55,7 @@ function print() {
       />
       <Button
         v-if="isSupported"
-        :label="copied ? words.copied : words.copy"
+        :label="copied ? common.copied : common.copy"
         icon="pi pi-copy"
         @click="copy(link)"
       />

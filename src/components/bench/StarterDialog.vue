@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A mix to begin from for each school of practice: what it is good at, what it gives up. */
+import { common } from '@/text/common'
 import { starterDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { starterRecipe, STARTERS, type Starter } from '@/model/mix/starterMixes'
@@ -19,7 +20,7 @@ function begin(starter: Starter) {
 </script>
 
 <template>
-  <DialogFrame v-model:visible="visible" :header="words.mixesToBeginFrom" width="54rem">
+  <DialogFrame v-model:visible="visible" :header="common.mixesToBeginFrom" width="54rem">
     <p class="soft">
       {{ words.oneForEachSchoolOf(dayText(STARTERS[0]!.workedOn)) }}
     </p>
@@ -35,10 +36,10 @@ function begin(starter: Starter) {
           </p>
         </div>
         <Button
-          :label="words.beginWithIt"
+          :label="common.beginWithIt"
           size="small"
           outlined
-          :aria-label="words.beginWith(s.name)"
+          :aria-label="common.beginWith(s.name)"
           @click="begin(s)"
         />
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Mixes side by side: what they are of, their profile by depth, and what differs first. */
+import { common } from '@/text/common'
 import { compareTable as says } from '@/text/components/compare'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -41,7 +42,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
             />
             <Button
               v-if="c.bagged"
-              :label="says.label"
+              :label="common.label"
               text
               size="small"
               :aria-label="`Label of ${c.name}`"
@@ -52,7 +53,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
       </thead>
       <tbody>
         <tr>
-          <th scope="row">{{ says.parts }}</th>
+          <th scope="row">{{ common.parts }}</th>
           <td v-for="c in columns" :key="c.id" class="parts">
             {{ c.says }}
             <p v-if="c.trouble" class="said wrong">{{ c.trouble }}</p>
@@ -87,7 +88,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
           <td v-for="c in columns" :key="c.id">
             <Button
               v-if="c.id !== 'bench'"
-              :label="says.onTheBench"
+              :label="common.onTheBench"
               size="small"
               outlined
               :aria-label="says.putOnTheBench(c.name)"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What becomes of each mix through the season. */
+import { common } from '@/text/common'
 import { seasonCourses as words } from '@/text/components/compare'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Compared } from '@/model/mix/compare'
@@ -17,7 +18,7 @@ const chart = computed(() => courseChart(compared, course.value))
   <section aria-labelledby="season-title">
     <div class="row head">
       <h2 id="season-title">{{ words.throughTheSeason }}</h2>
-      <SwitchField v-model="course" :options="COURSES" :label="words.whatToFollow" />
+      <SwitchField v-model="course" :options="COURSES" :label="common.whatToFollow" />
     </div>
     <SeasonChart
       v-if="chart.labels.length"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is drawn of a container in section whatever is in it: walls, holes, ground, and how deep the mix is. */
+import { common } from '@/text/common'
 import { sectionLines as words } from '@/text/components/cutaway'
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
@@ -79,7 +80,7 @@ const reservoir = computed(() =>
         :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
         text-anchor="middle"
       >
-        {{ words.ofMix(lengthText(layout.mixHeight, units)) }}
+        {{ common.ofMix(lengthText(layout.mixHeight, units)) }}
       </text>
       <text
         v-if="layout.cutShort"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Recipes found, best first, with what would stand out about each. */
+import { common } from '@/text/common'
 import { foundTable as words } from '@/text/components/find'
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
@@ -21,7 +22,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
       </caption>
       <thead>
         <tr>
-          <th scope="col">{{ words.parts }}</th>
+          <th scope="col">{{ common.parts }}</th>
           <th scope="col">{{ words.fit }}</th>
           <th scope="col" class="num wrap">{{ words.lotsWithinAllBands }}</th>
           <th scope="col" class="num">{{ words.air }}</th>
@@ -62,7 +63,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
           </td>
           <td>
             <Button
-              :label="words.onTheBench"
+              :label="common.onTheBench"
               size="small"
               outlined
               :aria-label="words.putOnTheBench(foundText(c))"

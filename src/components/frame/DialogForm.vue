@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a dialog asks: its fields under each other, then what keeps them and what lets them go. */
-import { dialogForm as words } from '@/text/components/frame'
+import { common } from '@/text/common'
 import Button from 'primevue/button'
 
 const { keep, sound } = defineProps<{
@@ -17,7 +17,7 @@ const emit = defineEmits<{ keep: []; cancel: [] }>()
     <slot />
     <div class="row">
       <Button type="submit" :label="keep" :disabled="!sound" />
-      <Button type="button" :label="words.cancel" outlined @click="emit('cancel')" />
+      <Button type="button" :label="common.cancel" outlined @click="emit('cancel')" />
       <slot name="beside" />
     </div>
   </form>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Rows pasted from a spreadsheet or read from a file; looked at before anything is taken. */
+import { common } from '@/text/common'
 import { sheetReader as words } from '@/text/components/frame'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -62,7 +63,7 @@ function take() {
       </template>
     </div>
     <div class="row end">
-      <Button :label="words.leaveIt" outlined @click="visible = false" />
+      <Button :label="common.leaveIt" outlined @click="visible = false" />
       <Button :label="keep" :disabled="!sound" @click="take" />
     </div>
   </DialogFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One batch: each measure ticked as it goes in, and on to the next when all is in. */
+import { common } from '@/text/common'
 import { batchCard as says } from '@/text/components/make'
 import Button from 'primevue/button'
 import { tickOf } from '@/model/garden/commands'
@@ -23,7 +24,7 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
 <template>
   <div class="batch no-print">
     <h2 id="batch-title">
-      {{ says.of(batchTitle(card), card.of) }}
+      {{ common.of(batchTitle(card), card.of) }}
       <small>{{
         says.gives(
           card.short ? says.aShortOne : '',
@@ -34,7 +35,7 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
     </h2>
     <p v-if="card.mix" class="soft">
       {{ says.madeFirstItGoesInto }}
-      <Button :label="says.iHaveReady(card.mix.name)" text size="small" @click="emit('ready')" />
+      <Button :label="common.iHaveReady(card.mix.name)" text size="small" @click="emit('ready')" />
     </p>
     <ul class="plain">
       <BatchCardLine
@@ -49,7 +50,7 @@ const emit = defineEmits<{ tick: [id: string, done: boolean]; ready: []; next: [
     <div v-if="card.done === card.lines.length" class="row after">
       <strong>{{ says.allInTurnItUntil }}</strong>
       <Button
-        :label="last ? says.writeItDown : says.nextBatch"
+        :label="last ? common.writeItDown : says.nextBatch"
         icon="pi pi-arrow-right"
         icon-pos="right"
         @click="emit('next')"

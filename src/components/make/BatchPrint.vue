@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** All batches on paper. */
+import { common } from '@/text/common'
 import { batchPrint as words } from '@/text/components/make'
 import type { BatchCard } from '@/model/make/batchCard'
 import type { Caution } from '@/text/cautions'
@@ -38,7 +39,7 @@ const { title, bucket, blendLitres, cards, cautions, units } = defineProps<{
         {{ '☐ '.repeat(Math.min(batch.count, MOST_BOXES)) }}{{ line }}
       </p>
     </section>
-    <CautionList :heading="words.beforeYouOpenTheBags" :cautions="cautions" />
+    <CautionList :heading="common.beforeYouOpenTheBags" :cautions="cautions" />
   </div>
 </template>
 

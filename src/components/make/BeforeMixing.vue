@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What to do before the first batch: wet what is dry, and what to mind. */
+import { common } from '@/text/common'
 import { beforeMixing as says } from '@/text/components/make'
 import type { Caution } from '@/text/cautions'
 import CautionList from '../CautionList.vue'
@@ -30,7 +31,7 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
         {{ says.fillTheBucketLooselyTo(bucket) }}
       </p>
       <CautionList
-        :heading="says.beforeYouOpenTheBags"
+        :heading="common.beforeYouOpenTheBags"
         :cautions="cautions"
         :read="read"
         @read="emit('read', $event)"

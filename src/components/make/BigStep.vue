@@ -3,6 +3,7 @@
  * One measure of a batch as large as the screen allows, for a gloved hand: every filling of the bucket is counted by a
  * press on the large button, and the next measure comes by itself.
  */
+import { common } from '@/text/common'
 import { bigStep as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -47,7 +48,7 @@ const next = computed(() =>
 <template>
   <div class="big no-print" :class="{ left }">
     <h2 id="batch-title" class="where">
-      <span>{{ batch }}</span><small>{{ words.of(at + 1, of) }}</small>
+      <span>{{ batch }}</span><small>{{ common.of(at + 1, of) }}</small>
     </h2>
     <p class="amount figure">{{ amount }}</p>
     <p class="name">{{ lineName(line) }}</p>

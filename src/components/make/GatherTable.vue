@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What to gather: how much of each, in packs, what is left over, what it costs, what to wet. */
+import { common } from '@/text/common'
 import { gatherTable as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import type { Material } from '@/core/data'
@@ -30,7 +31,7 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
           </th>
           <th v-for="h in HEAD" :key="h" scope="col" :class="{ num: NUMBERS.has(h) }">{{ h }}</th>
           <th scope="col">
-            <span class="visually-hidden">{{ words.change }}</span>
+            <span class="visually-hidden">{{ common.change }}</span>
           </th>
         </tr>
       </thead>
@@ -70,10 +71,10 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
             <td>
               <Button
                 v-if="'material' in line.what"
-                :label="words.pack"
+                :label="common.pack"
                 text
                 size="small"
-                :aria-label="words.packPriceAndStockOf(line.name)"
+                :aria-label="common.packPriceAndStockOf(line.name)"
                 @click="emit('pack', line.what.material)"
               />
               <Button
@@ -86,10 +87,10 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
               />
               <Button
                 v-else-if="'dose' in line.what"
-                :label="words.pack"
+                :label="common.pack"
                 text
                 size="small"
-                :aria-label="words.packPriceAndStockOf(line.name)"
+                :aria-label="common.packPriceAndStockOf(line.name)"
                 @click="emit('dosePack', line.what.dose)"
               />
             </td>
@@ -99,17 +100,17 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
             <Button
               v-if="'mix' in line.what"
               :label="isReady(line.what.mix) ? words.makeItFirst : words.iHaveItReady"
-              :aria-label="isReady(line.what.mix) ? `Make ${line.name} first` : words.iHaveReady(line.name)"
+              :aria-label="isReady(line.what.mix) ? `Make ${line.name} first` : common.iHaveReady(line.name)"
               text
               size="small"
               @click="emit('origin', line.what.mix, isReady(line.what.mix) ? 'made' : 'ready')"
             />
             <Button
               v-else-if="'dose' in line.what"
-              :label="words.pack"
+              :label="common.pack"
               text
               size="small"
-              :aria-label="words.packPriceAndStockOf(line.name)"
+              :aria-label="common.packPriceAndStockOf(line.name)"
               @click="emit('dosePack', line.what.dose)"
             />
           </td>

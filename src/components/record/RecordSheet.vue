@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One record: what went in, what was expected, and the note. */
+import { common } from '@/text/common'
 import { recordSheet as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -42,7 +43,7 @@ function setDay(typed: string) {
     <p class="soft">{{ recordAbout(record) }}</p>
     <TextField
       class="day"
-      :label="words.mixedOn"
+      :label="common.mixedOn"
       type="date"
       :problem="problem"
       :model-value="day"
@@ -64,7 +65,7 @@ function setDay(typed: string) {
     <h3>{{ words.whatWasExpected }}</h3>
     <p>{{ predictedText(record, units) }}</p>
     <NoteField
-      :label="words.note"
+      :label="common.note"
       :most="LONGEST_NOTE"
       :model-value="record.note"
       @update:model-value="emit('edit', { note: $event })"

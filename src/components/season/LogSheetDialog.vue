@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lines of the log from a meter or a spreadsheet; looked at before anything is taken. */
+import { common } from '@/text/common'
 import { logSheetDialog as words } from '@/text/components/season'
 import { computed, ref } from 'vue'
 import type { Entry } from '@/model/garden/schemas'
@@ -41,9 +42,9 @@ const lines = computed(() => counted(found.value.entries.length, 'line'))
     :file-name="words.csvFileOfReadings"
     :problems="found.problems.map((p) => sheetProblemText(p, units))"
     :summary="rows.length ? words.canBeAdded(lines) : ''"
-    :head="[words.day, words.what, words.value, words.bed]"
+    :head="[common.day, words.what, words.value, common.bed]"
     :rows="rows"
-    :keep="rows.length ? `Add ${lines}` : words.add"
+    :keep="rows.length ? `Add ${lines}` : common.add"
     :sound="rows.length > 0"
     @keep="emit('take', found.entries)"
   >

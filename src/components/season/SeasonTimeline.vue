@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One thing through the season: the course that was expected, and what was read on it; a table behind it. */
+import { common } from '@/text/common'
 import { seasonTimeline as says } from '@/text/components/season'
 import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
@@ -88,10 +89,10 @@ const rows = computed(() => timelineRows(course, start, of, units))
 
 <template>
   <div class="chart">
-    <Line :data="data" :options="options" role="img" :aria-label="says.overTheSeasonTheTable(words.axis)" />
+    <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(words.axis)" />
   </div>
   <details>
-    <summary>{{ says.theSameAsATable }}</summary>
+    <summary>{{ common.theSameAsATable }}</summary>
     <div class="scroll">
       <FigureTable :caption="words.axis" :head="['', 'expected', 'read']" :rows="rows" />
     </div>

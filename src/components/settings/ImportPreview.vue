@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a file would change, before it does. */
+import { common } from '@/text/common'
 import { importPreview as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -48,7 +49,7 @@ const count = computed(() => preview.added.length + preview.changed.length)
     />
     <div class="row">
       <Button v-if="count" :label="words.bringIn(count)" @click="emit('take')" />
-      <Button :label="words.leaveIt" outlined @click="emit('leave')" />
+      <Button :label="common.leaveIt" outlined @click="emit('leave')" />
     </div>
   </div>
 </template>

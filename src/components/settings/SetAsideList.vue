@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Records that could not be used, or lost to a later edit: kept whole until they are let go. */
+import { common } from '@/text/common'
 import { setAsideList as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import type { SetAside } from '@/storage/setAside'
@@ -18,7 +19,7 @@ const emit = defineEmits<{ save: [item: SetAside]; again: [item: SetAside]; go: 
       >
       <span class="row">
         <Button :label="words.download" size="small" outlined @click="emit('save', item)" />
-        <Button :label="words.tryAgain" size="small" outlined @click="emit('again', item)" />
+        <Button :label="common.tryAgain" size="small" outlined @click="emit('again', item)" />
         <Button :label="words.letItGo" size="small" text severity="danger" @click="emit('go', item)" />
       </span>
     </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Bagged mixes by their labels. */
+import { common } from '@/text/common'
 import { baggedMixes as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import type { Bag } from '@/model/garden/schemas'
@@ -16,9 +17,9 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
 <template>
   <section aria-labelledby="bags-title">
     <div class="row head">
-      <h2 id="bags-title">{{ words.baggedMixes }}</h2>
+      <h2 id="bags-title">{{ common.baggedMixes }}</h2>
       <Button
-        :label="words.describeABaggedMix"
+        :label="common.describeABaggedMix"
         icon="pi pi-tag"
         outlined
         size="small"
@@ -35,12 +36,12 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
           ><small>{{ b.says }}</small></span
         >
         <span
-          ><small>{{ words.boughtAs }}</small
+          ><small>{{ common.boughtAs }}</small
           >{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
           }}<template v-if="b.bag.price !== null">, {{ b.bag.price.toFixed(2) }}</template></span
         >
         <Button
-          :label="words.label"
+          :label="common.label"
           text
           size="small"
           :aria-label="`Label of ${b.name}`"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How a feed or lime is bought, what it costs and how much is on hand. */
+import { common } from '@/text/common'
 import { dressingPackDialog as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -58,31 +59,36 @@ function save() {
     width="30rem"
     @update:visible="emit('close')"
   >
-    <DialogForm :keep="words.keep" :sound="sound" @keep="save" @cancel="emit('close')">
+    <DialogForm :keep="common.keep" :sound="sound" @keep="save" @cancel="emit('close')">
       <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
-        <legend v-if="packs.length > 1">{{ i === 0 ? words.usualPack : words.anotherPack }}</legend>
+        <legend v-if="packs.length > 1">{{ i === 0 ? common.usualPack : common.anotherPack }}</legend>
         <div class="pair">
           <QuantityField
             v-model="pack.kg"
-            :label="words.weightOfAPack"
+            :label="common.weightOfAPack"
             quantity="weight"
             :units="units"
             :problem="packSizeProblem(pack.kg)"
           />
           <QuantityField
             v-model="pack.price"
-            :label="words.priceOfAPack"
+            :label="common.priceOfAPack"
             quantity="number"
             :units="units"
             :problem="belowNothing(pack.price)"
-            :hint="words.inYourMoney0For"
+            :hint="common.inYourMoney0For"
           />
         </div>
-        <TextField v-model="pack.place" :label="words.where" :most="LONGEST_NAME" :hint="words.aShopAYard" />
+        <TextField
+          v-model="pack.place"
+          :label="common.where"
+          :most="LONGEST_NAME"
+          :hint="common.aShopAYard"
+        />
         <Button
           v-if="packs.length > 1"
           type="button"
-          :label="words.notSoldLikeThisAny"
+          :label="common.notSoldLikeThisAny"
           text
           size="small"
           severity="danger"
@@ -93,7 +99,7 @@ function save() {
         v-if="roomForMore"
         type="button"
         class="away"
-        :label="words.itIsSoldInAnother"
+        :label="common.itIsSoldInAnother"
         icon="pi pi-plus"
         text
         size="small"
@@ -101,7 +107,7 @@ function save() {
       />
       <QuantityField
         v-model="stock"
-        :label="words.onHand"
+        :label="common.onHand"
         quantity="weight"
         :units="units"
         :problem="stockProblem"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A feed or lime on the shelf: what is in it, how it is bought, how much is on hand. */
-import { dressingShelfRow as words } from '@/text/components/shelf'
+import { common } from '@/text/common'
 import Button from 'primevue/button'
 import type { Dressing } from '@/core/data'
 import type { DressingPack } from '@/model/garden/schemas'
@@ -25,33 +25,33 @@ const emit = defineEmits<{ pack: []; describe: [] }>()
     <span class="name"
       ><strong>{{ dressing.name }}</strong
       ><small
-        ><template v-if="own">{{ words.yourOwn(retired ? words.offeredNoMore : '') }} </template
+        ><template v-if="own">{{ common.yourOwn(retired ? common.offeredNoMore : '') }} </template
         >{{ dressingFacts(dressing) }}; {{ usualDoseText(dressing, units) }}</small
       ></span
     >
     <span v-if="told"
-      ><small>{{ words.boughtAs }}</small
+      ><small>{{ common.boughtAs }}</small
       >{{ weightText(entry.kg, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span v-if="told"
-      ><small>{{ words.onHand }}</small
+      ><small>{{ common.onHand }}</small
       >{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button
         v-if="own"
-        :label="words.change"
+        :label="common.change"
         text
         size="small"
-        :aria-label="words.change2(dressing.name)"
+        :aria-label="common.change2(dressing.name)"
         @click="emit('describe')"
       />
       <Button
-        :label="words.pack"
+        :label="common.pack"
         text
         size="small"
-        :aria-label="words.packPriceAndStockOf(dressing.name)"
+        :aria-label="common.packPriceAndStockOf(dressing.name)"
         @click="emit('pack')"
       />
     </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A material on the shelf: what it does, how it is bought, how much is on hand. */
+import { common } from '@/text/common'
 import { materialRow as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { airCapacityAt10Cm, easilyAvailableWaterAlone } from '@/core/data/columnFigures'
@@ -27,7 +28,7 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
     <span class="name"
       ><strong>{{ material.name }}</strong
       ><small
-        ><template v-if="own">{{ words.yourOwn(own.retired ? words.offeredNoMore : '') }} </template
+        ><template v-if="own">{{ common.yourOwn(own.retired ? common.offeredNoMore : '') }} </template
         >{{ FAMILY_NAMES[material.family]
         }}<template v-if="namesOf(material.id)[0]">: {{ namesOf(material.id)[0] }}</template></small
       ></span
@@ -41,25 +42,25 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
       >{{ percentText(easilyAvailableWaterAlone(material)) }}</span
     >
     <span class="fact"
-      ><small>{{ words.ph }}</small
+      ><small>{{ common.ph }}</small
       >{{ pHText(material.properties.pH.value) }}</span
     >
     <span class="fact wide"
-      ><small>{{ words.boughtAs }}</small
+      ><small>{{ common.boughtAs }}</small
       >{{ packText(entry.pack, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span class="fact"
-      ><small>{{ words.onHand }}</small
+      ><small>{{ common.onHand }}</small
       >{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button
         v-if="own"
-        :label="words.change"
+        :label="common.change"
         text
         size="small"
-        :aria-label="words.change2(material.name)"
+        :aria-label="common.change2(material.name)"
         @click="emit('describe')"
       />
       <Button
@@ -70,10 +71,10 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
         @click="emit('read')"
       />
       <Button
-        :label="words.pack"
+        :label="common.pack"
         text
         size="small"
-        :aria-label="words.packPriceAndStockOf(material.name)"
+        :aria-label="common.packPriceAndStockOf(material.name)"
         @click="emit('edit')"
       />
     </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One way a material is sold: the pack, what it gives, its price, where and when. */
+import { common } from '@/text/common'
 import { offerFields as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { looseLitresOfPack } from '@/core/batch'
@@ -39,7 +40,7 @@ const isOwn = computed(() => draft.value.kind === 'own')
     <QuantityField
       v-if="size === 'kg'"
       :model-value="draft.kg"
-      :label="words.weightOfAPack"
+      :label="common.weightOfAPack"
       quantity="weight"
       :units="units"
       :problem="problems.size"
@@ -68,11 +69,11 @@ const isOwn = computed(() => draft.value.kind === 'own')
     <div class="pair">
       <QuantityField
         :model-value="draft.price"
-        :label="draft.kind === 'bulk' ? words.priceOfSoMuch : words.priceOfAPack"
+        :label="draft.kind === 'bulk' ? words.priceOfSoMuch : common.priceOfAPack"
         quantity="number"
         :units="units"
         :problem="problems.price"
-        :hint="words.inYourMoney0For"
+        :hint="common.inYourMoney0For"
         @update:model-value="set({ price: $event })"
       />
       <QuantityField
@@ -89,9 +90,9 @@ const isOwn = computed(() => draft.value.kind === 'own')
     <div class="pair">
       <TextField
         :model-value="draft.place"
-        :label="words.where"
+        :label="common.where"
         :most="LONGEST_NAME"
-        :hint="words.aShopAYard"
+        :hint="common.aShopAYard"
         @update:model-value="set({ place: $event })"
       />
       <TextField

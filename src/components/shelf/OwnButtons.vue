@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with something of the grower's own: kept, left, copied, offered no more. */
+import { common } from '@/text/common'
 import { ownButtons as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 
@@ -15,10 +16,10 @@ const emit = defineEmits<{ cancel: []; copy: []; retire: [] }>()
 
 <template>
   <div class="row">
-    <Button type="submit" :label="words.keep" :disabled="!sound" />
-    <Button type="button" :label="words.cancel" outlined @click="emit('cancel')" />
+    <Button type="submit" :label="common.keep" :disabled="!sound" />
+    <Button type="button" :label="common.cancel" outlined @click="emit('cancel')" />
     <template v-if="listed">
-      <Button type="button" :label="words.copy" text :disabled="!sound" @click="emit('copy')" />
+      <Button type="button" :label="common.copy" text :disabled="!sound" @click="emit('copy')" />
       <Button
         type="button"
         :label="retired ? words.offerItAgain : words.offerItNoMore"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A feed or lime of the grower's own, from its label. */
+import { common } from '@/text/common'
 import { ownDressingDialog as words } from '@/text/components/shelf'
 import { LIMES } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
@@ -68,20 +69,20 @@ function copy() {
 <template>
   <DialogFrame
     :visible="dressing !== null"
-    :header="words.aFeedOrLimeOf"
+    :header="common.aFeedOrLimeOf"
     writing
     @update:visible="emit('close')"
   >
     <form v-if="draft" class="form" @submit.prevent="save()">
       <TextField
         v-model="draft.name"
-        :label="words.whatYouCallIt"
+        :label="common.whatYouCallIt"
         focused
         :most="LONGEST_NAME"
         :placeholder="words.myAllRoundFeed"
       />
       <ChoiceField
-        :label="words.kind"
+        :label="common.kind"
         :model-value="draft.kind"
         :options="OWN_KINDS"
         @update:model-value="$event && (draft.kind = $event)"
@@ -154,7 +155,7 @@ function copy() {
           @update:model-value="setWeighed({ millilitres: $event })"
         />
       </div>
-      <NoteField v-model="draft.note" :label="words.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" :label="common.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span

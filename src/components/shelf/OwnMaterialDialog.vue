@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A material of the grower's own: what is known of it, and what that makes it. */
+import { common } from '@/text/common'
 import { ownMaterialDialog as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { MATERIALS, type MaterialFamily } from '@/core/data'
@@ -68,7 +69,7 @@ function copy() {
 <template>
   <DialogFrame
     :visible="material !== null"
-    :header="words.aMaterialOfYourOwn"
+    :header="common.aMaterialOfYourOwn"
     width="52rem"
     writing
     @update:visible="emit('close')"
@@ -77,13 +78,13 @@ function copy() {
       <div class="three">
         <TextField
           v-model="draft.name"
-          :label="words.whatYouCallIt"
+          :label="common.whatYouCallIt"
           focused
           :most="LONGEST_NAME"
           :placeholder="words.myGardenCompost"
         />
         <ChoiceField
-          :label="words.kind"
+          :label="common.kind"
           :model-value="draft.family"
           :options="families"
           @update:model-value="setFamily"
@@ -128,7 +129,7 @@ function copy() {
           @update:model-value="draft.feel = $event === USUAL ? null : $event"
         />
         <QuantityField
-          :label="words.ph"
+          :label="common.ph"
           quantity="number"
           :units="units"
           :model-value="draft.pH ?? 0"
@@ -154,7 +155,7 @@ function copy() {
           :hint="words.moreIsBoughtToMake"
         />
       </div>
-      <NoteField v-model="draft.note" :label="words.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
+      <NoteField v-model="draft.note" :label="common.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
         <span v-if="trouble" class="said wrong"
           ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Packs, prices and stock from a spreadsheet; looked at before anything is changed. */
+import { common } from '@/text/common'
 import { shelfSheetDialog as words } from '@/text/components/shelf'
 import { computed, ref } from 'vue'
 import type { ShelfItem } from '@/model/garden/schemas'
@@ -42,7 +43,7 @@ const summary = computed(() =>
     :file-name="words.csvFileOfTheShelf"
     :problems="found.problems.map((p) => sheetProblemText(p, units))"
     :summary="summary"
-    :head="[words.material, words.packs, words.price, words.onHand]"
+    :head="[common.material, words.packs, words.price, common.onHand]"
     :rows="rows"
     :keep="words.setTheShelfSo"
     :sound="rows.length > 0"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What readings teach before it is kept: each material before and after, and readings that are questioned. */
+import { common } from '@/text/common'
 import { taughtBox as words } from '@/text/components/tests'
 import Button from 'primevue/button'
 import type { LearnedLine } from '@/text/learned'
@@ -25,8 +26,8 @@ const emit = defineEmits<{ keep: []; trust: [id: string] }>()
       <h3>{{ r.name }}</h3>
       <p v-if="r.says">{{ r.says }}</p>
       <FigureTable
-        :caption="words.beforeAndAfter(r.name)"
-        :head="['', words.asTheTableHasIt, words.asYouReadIt]"
+        :caption="common.beforeAndAfter(r.name)"
+        :head="['', common.asTheTableHasIt, common.asYouReadIt]"
         :rows="r.lines.slice(0, 5).map((l) => [l.label, l.before, l.after])"
       />
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Plays, stops, steps and scrubs through a run. */
+import { common } from '@/text/common'
 import { playBar as words } from '@/text/components/water'
 import Button from 'primevue/button'
 import { PACES } from '@/composables/page/usePlayback'
@@ -26,7 +27,7 @@ const emit = defineEmits<{ play: []; stop: []; step: [by: 1 | -1]; to: [hours: n
   <div class="bar no-print" role="group" :aria-label="words.time">
     <Button
       v-if="!still"
-      :label="playing ? words.stop : words.play"
+      :label="playing ? common.stop : words.play"
       :icon="playing ? 'pi pi-pause' : 'pi pi-play'"
       @click="playing ? emit('stop') : emit('play')"
     />

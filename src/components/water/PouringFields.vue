@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is poured, on what, and what the days are like. */
+import { common } from '@/text/common'
 import { pouringFields as words } from '@/text/components/water'
 import { computed } from 'vue'
 import { POUR_TIMES, type BelowKind, type Pouring } from '@/model/water/pouring'
@@ -50,7 +51,7 @@ const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
     <ChoiceField
       v-if="belows.length > 1"
       v-model="below"
-      :label="words.below"
+      :label="common.below"
       :options="options(BELOW_NAMES, belows)"
     />
     <ChoiceField v-if="grows" v-model="month" :label="words.inAUsual" :options="MONTH_OPTIONS" />

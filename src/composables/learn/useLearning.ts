@@ -1,3 +1,4 @@
+import { common } from '@/text/common'
 import { learning as words } from '@/text/composables/learn'
 import { computed, ref, shallowRef, toRaw, type ComputedRef } from 'vue'
 import { learnRequest } from '@/model/learn/batches'
@@ -82,7 +83,7 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
       const others = without.filter((w) => w !== id)
       return learn(
         { without: out ? [...others, id] : others, trusted },
-        out ? words.forgettingAReading : words.takingAReadingInAgain,
+        out ? common.forgettingAReading : words.takingAReadingInAgain,
       )
     },
     /** Says that a questioned reading is right. */

@@ -1,4 +1,4 @@
-import { money as says } from '@/text/composables/make'
+import { common } from '@/text/common'
 import { computed, ref } from 'vue'
 import { bagsOf } from '@/model/garden/garden'
 import { againstBags, nudgesOf } from '@/model/make/money'
@@ -33,7 +33,7 @@ export function useMoney(
     bags: computed(() =>
       priced.value.map((b) => ({
         value: b.id,
-        label: `${b.name.trim() || says.baggedMix}, ${volumeText(b.litres, units.value)}`,
+        label: `${b.name.trim() || common.baggedMix}, ${volumeText(b.litres, units.value)}`,
       })),
     ),
     bag,

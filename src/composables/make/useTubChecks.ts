@@ -1,3 +1,4 @@
+import { common } from '@/text/common'
 import { tubChecks as words } from '@/text/composables/make'
 import { computed, toRaw, type ComputedRef } from 'vue'
 import type { Correction, Job, Reading } from '@/model/garden/schemas'
@@ -77,7 +78,7 @@ export function useTubChecks(
       )
     },
     forget: (id: string) =>
-      keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, words.forgettingAReading),
+      keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, common.forgettingAReading),
     correct(id: string) {
       const reading = readings.value.find((r) => r.id === id)
       const check = reading && checkOf(reading)

@@ -1,3 +1,4 @@
+import { common } from '@/text/common'
 import { log as says } from '@/text/composables/season'
 import { computed, ref, toRaw, watchEffect } from 'vue'
 import { entriesOf, recordOf, testsOf } from '@/model/garden/garden'
@@ -34,7 +35,7 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
     (job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
   )
   const bedName = (fillId: string | null) =>
-    bedOptions.value.find((b) => b.value === fillId)?.label ?? says.allBeds
+    bedOptions.value.find((b) => b.value === fillId)?.label ?? common.allBeds
   const record = computed(() =>
     job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
   )

@@ -11,14 +11,11 @@ export const amountChoice = {
 
 export const bedActs = {
   fillIt: 'Fill it',
-  copy: 'Copy',
-  remove: 'Remove',
   whatItWasFilledWith: 'What it was filled with',
 }
 
 export const bedAdder = {
   addOneOfYourBeds: 'Add one of your beds',
-  searchBeds: 'Search beds',
   noBedOfThatName: 'No bed of that name',
   aNewOne: 'A new one',
 }
@@ -34,11 +31,6 @@ export const bedForm = {
   heightOfTheSideHoles: 'Height of the side holes',
   aboveTheInsideOfThe: 'above the inside of the base',
   howManyThereAre: 'How many there are',
-  allAlike: 'all alike',
-}
-
-export const bedList = {
-  allBeds: 'All beds',
 }
 
 export const bedPicture = {
@@ -53,14 +45,10 @@ export const bedRow = {
 export const cropFields = {
   crop: 'Crop',
   chooseWhatWillGrowIn: 'Choose what will grow in it',
-  searchCrops: 'Search crops',
-  noCropOfThatName: 'No crop of that name',
   withItInTheSame: 'With it in the same mix',
   nothingElse: 'nothing else',
   plantedIn: 'Planted in',
   mayIfUnsaid: 'May, if unsaid',
-  place: 'Place',
-  plantsInEach: 'Plants in each',
   asManyAsHaveRoom: 'as many as have room',
   yourNumber: 'your number',
   asManyAsHaveRoom2: 'As many as have room',
@@ -101,13 +89,8 @@ export const howMuch = {
 
 export const jobBedFields = {
   inThisJob: (spec: Shown) => `${spec} in this job`,
-  howMany: 'How many',
   ofTheThereAre: (count: Shown) => `of the ${count} there are`,
-  allAlike: 'all alike',
   growsInIt: 'Grows in it',
-  searchCrops: 'Search crops',
-  noCropOfThatName: 'No crop of that name',
-  plantsInEach: 'Plants in each',
   from0ForAsManyAs: '0 for as many as have room',
   oldMixStaysInIt: 'Old mix stays in it: top up',
   itHasSunkBy: 'It has sunk by',
@@ -125,8 +108,6 @@ export const layerFields = {
   nothingMulchClayAggregateOr:
     'Nothing. Mulch, clay aggregate or moss keeps water back while leaves do not shade the mix.',
   coveredWith: 'Covered with',
-  searchMaterials: 'Search materials',
-  noMaterialOfThatName: 'No material of that name',
   thicknessOfTheCover: 'Thickness of the cover',
   inTheLipAboveThe: 'in the lip, above the fill line',
   takeOffTheCover: 'Take off the cover',
@@ -140,13 +121,11 @@ export const layerFields = {
   noLayerOrMaterialOf: 'No layer or material of that name',
   thicknessOfLayer: (index: Shown) => `Thickness of layer ${index}`,
   takeOutLayer: (index: Shown) => `Take out layer ${index}`,
-  takeItOut: 'Take it out',
 }
 
 export const outlineFields = {
   outlineOfTheBed: 'Outline of the bed',
   outlineFromAbove: 'Outline from above',
-  beginWith: (name: Shown) => `Begin with ${name}`,
   an: (name: Shown) => `an ${name}`,
   planOfTheBed: 'Plan of the bed',
   across: (i: Shown) => `${i} across`,
@@ -173,10 +152,7 @@ export const sheetDialog = {
   nameShapeCountLengthHeight: 'name\tshape\tcount\tlength\theight\nSalad trough\ttrough\t4\t90\t20',
   csvFileOfBeds: 'CSV file of beds',
   name: 'Name',
-  shape: 'Shape',
-  howMany: 'How many',
   mix: 'Mix',
-  add: 'Add',
   lengthsInWhatYouLeave: (x: Shown) =>
     `Lengths in ${x}; what you leave out takes the usual value of its shape.`,
   ofARoundPot: 'Of a round pot',
@@ -185,10 +161,6 @@ export const sheetDialog = {
   baseLength: 'base length',
   acrossTheBase: 'across the base.',
   canBeAddedOfMix: (beds: Shown, total: Shown) => `${beds} can be added, ${total} of mix in all.`,
-}
-
-export const vesselKinds = {
-  shape: 'Shape',
 }
 
 export const yardPicture = {
@@ -205,6 +177,5 @@ export const bedSection = {
   fillLine: 'Fill line',
   lipOf: (headspace: Shown) => `lip of ${headspace}`,
   toTopUp: (fillLine: Shown) => `${fillLine} to top up`,
-  ofMix: (fillLine: Shown) => `${fillLine} of mix`,
   longDrawnInPart: 'long, drawn in part',
 }

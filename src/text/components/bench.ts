@@ -2,12 +2,8 @@ import type { Shown } from '../shown'
 
 export const bagDialog = {
   aBaggedMixFromIts: 'A bagged mix, from its label',
-  keep: 'Keep',
-  whatYouCallIt: 'What you call it',
-  baggedMix: 'Bagged mix',
   aBagHolds: 'A bag holds',
   aBagCosts: 'A bag costs',
-  inYourMoney0For: 'in your money; 0 for unknown',
   phOnTheLabel: 'pH on the label',
   from0WhereItSaysNone: '0 where it says none',
   fertilizerInIt: 'Fertilizer in it',
@@ -19,7 +15,6 @@ export const bagDialog = {
     'Name what it lists, most first. What the label leaves open is taken at the middle of all it could be.',
   takenAs: 'Taken as:',
   theLabelLeavesThisOpen: 'The label leaves this open; Compare shows between what.',
-  remove: 'Remove',
   noneOrNoneItNames: 'None, or none it names',
 }
 
@@ -34,8 +29,6 @@ export const dressingList = {
   addAFeedOrOther: 'Add a feed or other dressing',
   searchDressings: 'Search dressings',
   noDressingOfThatName: 'No dressing of that name',
-  aFeedOrLimeOf: 'A feed or lime of your own',
-  doseByLabel: 'Dose by label',
 }
 
 export const dressingRow = {
@@ -44,18 +37,14 @@ export const dressingRow = {
   whereGoes: (name: Shown) => `Where ${name} goes`,
   top: 'Top',
   daysAfterPlanting: 'Days after planting',
-  for: 'For',
   howMuchOfTheMix: (name: Shown) => `How much of the mix gets ${name}`,
   someOfTheBeds: 'some of the beds',
   handleWithCare: (hazard: Shown) => `Handle with care: ${hazard}.`,
 }
 
 export const finishedMixDialog = {
-  addAFinishedMix: 'Add a finished mix',
   itGoesInAsOne:
     'It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere changes nothing here.',
-  searchMixes: 'Search mixes',
-  describeABaggedMix: 'Describe a bagged mix',
   noMixAnswersTo: (search: Shown) => `No mix answers to “${search}”.`,
   noFinishedMixYetKeep: 'No finished mix yet: keep a version, or describe a bag.',
 }
@@ -77,8 +66,6 @@ export const ingredientList = {
   theShareWhereTheLabel: 'The share where the label says one; 0 where it does not.',
   addAnIngredient: 'Add an ingredient',
   addWhatItListsNext: 'Add what it lists next',
-  searchMaterials: 'Search materials',
-  noMaterialOfThatName: 'No material of that name',
 }
 
 export const judgementList = {
@@ -86,7 +73,6 @@ export const judgementList = {
   by: (source: Shown) => `By: ${source}.`,
   whyItMayStand: (says: Shown) => `Why it may stand: ${says}`,
   whyItMayStand2: 'Why it may stand',
-  keep: 'Keep',
   iKnowBecause: 'I know, because …',
   iKnowBecause2: (says: Shown) => `I know, because: ${says}`,
   answered: (shut: Shown) => `Answered (${shut})`,
@@ -98,7 +84,6 @@ export const judgementList = {
 }
 
 export const labelDoseDialog = {
-  doseByLabel: 'Dose by label',
   giveIt: 'Give it',
   theRecipesFeedIs: 'The recipe’s feed is',
   theRecipeSays: 'The recipe says',
@@ -118,7 +103,6 @@ export const nextMoves = {
   nextMoves: 'Next moves',
   fromEveryMaterial: 'from every material',
   fromYourShelf: 'from your shelf',
-  tryAgain: 'Try again',
   lookingForChangesThatHelp: 'Looking for changes that help …',
 }
 
@@ -128,11 +112,8 @@ export const packsDialog = {
   howManyPacksOfEach: 'How many packs of each go in; half a bag is 0.5. Pack sizes are those of your shelf.',
   packsOf: (materialId: Shown) => `Packs of ${materialId}`,
   addAMaterial: 'Add a material',
-  searchMaterials: 'Search materials',
-  noMaterialOfThatName: 'No material of that name',
   makes: 'Makes',
   ofMix: 'of mix.',
-  belowNothing: 'Below nothing.',
 }
 
 export const profileColumn = {
@@ -143,8 +124,6 @@ export const profileColumn = {
 export const recipeCard = {
   for: (cropName: Shown) => `For ${cropName}, `,
   judgedIn: (cropName: Shown, spec: Shown) => `${cropName}judged in: ${spec}`,
-  parts: 'Parts',
-  material: 'Material',
   in100LMeasured: 'In 100 L measured',
   ofMixAsBlended: 'of mix as blended',
   airAfterDrainingWaterWithin: (
@@ -157,18 +136,10 @@ export const recipeCard = {
     `Air after draining ${airFilledPorosity}, water within easy reach ${easilyAvailableWater}, pH ${pH} in six weeks; ${blendingLoss} is lost on stirring. Written ${today}.`,
 }
 
-export const seasonChart = {
-  overTheSeasonTheTable: (axis: Shown) => `${axis} over the season; the table below says the same`,
-  theSameAsATable: 'The same as a table',
-}
-
 export const shareDialog = {
   shareThisMix: 'Share this mix',
-  aWordWithIt: 'A word with it',
   whatItWasGoodFor: 'What it was good for',
   aLinkThatCarriesThe: 'A link that carries the whole recipe; nothing is sent anywhere',
-  copied: 'Copied',
-  copy: 'Copy',
   saveAsAFile: 'Save as a file',
   printTheRecipe: 'Print the recipe',
 }
@@ -179,13 +150,10 @@ export const shelfStrip = {
 }
 
 export const starterDialog = {
-  mixesToBeginFrom: 'Mixes to begin from',
   oneForEachSchoolOf: (workedOn: Shown) =>
     `One for each school of practice, under our own names, worked out by the finder on ${workedOn}. What is on the bench is kept as a version.`,
   for: (forWhat: Shown, goodAt: Shown) => `For ${forWhat}. ${goodAt}`,
   givesUp: 'Gives up:',
-  beginWithIt: 'Begin with it',
-  beginWith: (name: Shown) => `Begin with ${name}`,
 }
 
 export const versionsDialog = {

@@ -1,20 +1,16 @@
 import type { Shown } from '../shown'
 
 export const compareTable = {
-  label: 'Label',
-  parts: 'Parts',
   byDepth: 'By depth',
   solids: 'solids',
   water: 'water',
   air: 'air',
   labelAllows: (open: Shown) => `label allows ${open}`,
-  onTheBench: 'On the bench',
   putOnTheBench: (name: Shown) => `Put ${name} on the bench`,
   rowsInGreyDifferBy: 'Rows in grey differ by less than a grower would notice.',
 }
 
 export const seasonCourses = {
   throughTheSeason: 'Through the season',
-  whatToFollow: 'What to follow',
   itTakesACropAnd: 'It takes a crop and a place to follow this.',
 }

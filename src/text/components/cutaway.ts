@@ -13,7 +13,6 @@ export const cutawayPicture = {
 }
 
 export const sectionLines = {
-  ofMix: (mixHeight: Shown) => `${mixHeight} of mix`,
   drawnInPartGoesOn: 'drawn in part: goes on to the right',
   openToTheSoil: 'open to the soil',
 }

@@ -2,7 +2,6 @@ import type { Shown } from '../shown'
 
 export const foundTable = {
   recipesFoundBestFirst: 'Recipes found, best first',
-  parts: 'Parts',
   fit: 'Fit',
   lotsWithinAllBands: 'Lots within all bands',
   air: 'Air',
@@ -12,6 +11,5 @@ export const foundTable = {
   open: 'Open',
   nothingBetterForTheMoney: 'nothing better for the money',
   lime: (limeGramsPerLitre: Shown) => `${limeGramsPerLitre} lime`,
-  onTheBench: 'On the bench',
   putOnTheBench: (c: Shown) => `Put on the bench: ${c}`,
 }

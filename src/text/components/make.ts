@@ -1,21 +1,17 @@
 import type { Shown } from '../shown'
 
 export const batchCard = {
-  of: (card: Shown, ofText: Shown) => `${card} of ${ofText}`,
   aShortOne: 'a short one, ',
   fills: (fills: Shown) => `, fills ${fills}`,
   gives: (x: Shown, blendLitres: Shown, fills: Shown) => `${x}gives ${blendLitres}${fills}`,
   madeFirstItGoesInto: 'Made first: it goes into the others as one measure.',
-  iHaveReady: (name: Shown) => `I have ${name} ready`,
   allInTurnItUntil: 'All in. Turn it until it is even.',
-  writeItDown: 'Write it down',
   nextBatch: 'Next batch',
 }
 
 export const batchPrint = {
   bucketOfMixInAll: (bucket: Shown, cards: Shown, blendLitres: Shown) =>
     `Bucket ${bucket}. ${cards}, ${blendLitres} of mix in all.`,
-  beforeYouOpenTheBags: 'Before you open the bags',
 }
 
 export const beforeMixing = {
@@ -23,11 +19,9 @@ export const beforeMixing = {
   first: 'First',
   fillTheBucketLooselyTo: (bucket: Shown) =>
     `Fill the bucket loosely to its mark, ${bucket}; never press it down. Spread the measures in layers, scatter lime and feed over them, turn from below and scrape the corners until it is one colour.`,
-  beforeYouOpenTheBags: 'Before you open the bags',
 }
 
 export const bigStep = {
-  of: (at: Shown, ofText: Shown) => `${at} of ${ofText}`,
   ofIn: (count: Shown, presses: Shown) => `${count} of ${presses} in`,
   back: 'Back',
   sayIt: 'Say it',
@@ -37,15 +31,11 @@ export const bigStep = {
 
 export const gatherTable = {
   bought: 'Bought',
-  change: 'Change',
   isBoughtOrAtHand: (name: Shown) => `${name} is bought or at hand`,
-  pack: 'Pack',
-  packPriceAndStockOf: (name: Shown) => `Pack, price and stock of ${name}`,
   notToBeHad: 'Not to be had',
   isNotToBeHad: (name: Shown) => `${name} is not to be had: find another`,
   makeItFirst: 'Make it first',
   iHaveItReady: 'I have it ready',
-  iHaveReady: (name: Shown) => `I have ${name} ready`,
   measureOut: 'Measure out',
   leftOver: 'Left over',
   wetItFirst: 'Wet it first',

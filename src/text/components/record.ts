@@ -19,11 +19,9 @@ export const recordList = {
 }
 
 export const recordSheet = {
-  mixedOn: 'Mixed on',
   whatWentIn: 'What went in',
   readAtTheTub: 'Read at the tub',
   whatWasExpected: 'What was expected',
-  note: 'Note',
   openItsJob: 'Open its job',
   removeThisRecord: 'Remove this record',
   undoBringsItBack: 'Undo brings it back.',

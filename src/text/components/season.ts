@@ -14,18 +14,13 @@ export const logSheetDialog = {
   readingsFromASheet: 'Readings from a sheet',
   csvFileOfReadings: 'CSV file of readings',
   canBeAdded: (lines: Shown) => `${lines} can be added:`,
-  day: 'Day',
   what: 'What',
   value: 'Value',
-  bed: 'Bed',
-  add: 'Add',
   aRowForEachReading: 'A row for each reading; what a meter calls EC is salts.',
   whatWateredFedPhSalts: 'What: watered, fed, pH, salts, weight, sunk, harvest, leaf, pest, note.',
 }
 
 export const seasonTimeline = {
-  overTheSeasonTheTable: (axis: Shown) => `${axis} over the season; the table below says the same`,
-  theSameAsATable: 'The same as a table',
   asNoted: 'as noted',
 }
 

@@ -16,11 +16,9 @@ export const importPreview = {
     `${repeated} stand in the file more than once, with different contents:`,
   theLastOfEachIs: (repeated: Shown) => `the last of each is taken (${repeated}).`,
   bringIn: (count: Shown) => `Bring in ${count}`,
-  leaveIt: 'Leave it',
 }
 
 export const setAsideList = {
   download: 'Download',
-  tryAgain: 'Try again',
   letItGo: 'Let it go',
 }

@@ -33,15 +33,10 @@ export const limeBox = {
 }
 
 export const materialPicker = {
-  addFromTheShelf: 'Add from the shelf',
   searchPerlitePeatFreeCompost: 'Search: perlite, peat-free, compost…',
-  searchMaterials: 'Search materials',
   inTheMix: '· in the mix',
-  airPh: (m: Shown, pH: Shown) => `air ${m} · pH ${pH}`,
-  nothingOnTheShelfAnswers: (search: Shown) => `Nothing on the shelf answers to “${search}”.`,
   airAsInOfThe: (lengthText: Shown) =>
     `Air as in ${lengthText} of the material alone. Enter takes the first.`,
-  aMaterialOfYourOwn: 'A material of your own',
 }
 
 export const monthStrip = {
@@ -52,13 +47,8 @@ export const monthStrip = {
 }
 
 export const packDialog = {
-  keep: 'Keep',
-  notSoldLikeThisAny: 'Not sold like this any more',
-  itIsSoldInAnother: 'It is sold in another pack too',
   onHandLoose: 'On hand, loose',
   partPacksTooUsedBefore: 'part packs too; used before anything is bought',
-  usualPack: 'Usual pack',
-  anotherPack: 'Another pack',
   lookAgain: 'look again',
 }
 

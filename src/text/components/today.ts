@@ -11,7 +11,6 @@ export const doneJobs = {
 export const latelyMixed = {
   noMixRecordedYetWhat:
     'No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.',
-  airPh: (airFilledPorosity: Shown, pH: Shown) => `air ${airFilledPorosity} · pH ${pH}`,
 }
 
 export const startTiles = {

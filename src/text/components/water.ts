@@ -1,6 +1,5 @@
 export const playBar = {
   time: 'Time',
-  stop: 'Stop',
   play: 'Play',
   onePictureBack: 'One picture back',
   onePictureOn: 'One picture on',
@@ -13,7 +12,6 @@ export const pouringFields = {
   pouredOver: 'Poured over',
   when: 'When',
   theMixIs: 'The mix is',
-  below: 'Below',
   inAUsual: 'In a usual',
   usedInADay: 'Used in a day',
   emptyWhatThisCropTakes: 'empty: what this crop takes in that month',

@@ -5,7 +5,6 @@ export const learning = {
   whatTheReadingsTeachCould2:
     'What the readings teach could not be worked out: the page was stopped. Try again.',
   learningFromReadings: 'learning from readings',
-  forgettingAReading: 'forgetting a reading',
   takingAReadingInAgain: 'taking a reading in again',
   sayingAReadingIsRight: 'saying a reading is right',
   forgettingWhatWasLearned: 'forgetting what was learned',

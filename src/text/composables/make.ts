@@ -1,9 +1,5 @@
 import type { Shown } from '../shown'
 
-export const money = {
-  baggedMix: 'Bagged mix',
-}
-
 export const otherwise = {
   thisBatch: (one: Shown) => `This batch: ${one}`,
   whatWentIn: 'what went in',
@@ -16,6 +12,5 @@ export const timers = {
 }
 
 export const tubChecks = {
-  forgettingAReading: 'forgetting a reading',
   whatWasPutInAfter: 'what was put in after a reading',
 }

@@ -1,7 +1,6 @@
 import type { Shown } from '../shown'
 
 export const log = {
-  allBeds: 'All beds',
   aLineOfTheLog: 'a line of the log',
   thisIsNotADay: 'This is not a day of the calendar.',
   typeAYearOfFour: 'Type a year of four digits.',

@@ -1,6 +1,5 @@
 export const app = {
   skipToThePage: 'Skip to the page',
-  saveEverythingToAFile: 'Save everything to a file',
   openToLookAtOnly: 'Open to look at only.',
   nothingYouDoHereIs: 'Nothing you do here is kept.',
   tryToOpenItAs: 'Try to open it as usual',

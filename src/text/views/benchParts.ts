@@ -1,12 +1,10 @@
 import type { Shown } from '../shown'
 
 export const benchParts = {
-  parts: 'Parts',
   by: 'by',
   nothingInItYetMost:
     'Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens it up (perlite, bark, pumice) and one that feeds (compost, castings).',
   isNotInTheMaterial: (materialId: Shown) => `“${materialId}” is not in the material tables.`,
-  takeItOut: 'Take it out',
   aWholePart: 'A whole part',
   halfAPart: 'Half a part',
   aThirdOfAPart: 'A third of a part',

@@ -7,12 +7,9 @@ export const buyStation = {
   noSuchJob: 'No such job',
   thisJobAlone: 'this job alone',
   backToTheContainers: 'Back to the containers',
-  backToTheMix: 'Back to the mix',
   whatToGather: 'What to gather',
   printTheList: 'Print the list',
-  copied: 'Copied',
   shareAsText: 'Share as text',
-  saveAsCsv: 'Save as CSV',
   whatIsTickedGoesOnto: 'What is ticked goes onto your shelf when the mix is recorded.',
   putItThereNow: 'Put it there now',
   packSizesAreCommonOnes:

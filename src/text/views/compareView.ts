@@ -2,12 +2,9 @@ import type { Shown } from '../shown'
 
 export const compareView = {
   compareMixes: 'Compare mixes',
-  backToTheBench: 'Back to the bench',
   allInTheBedThe: 'All in the bed, the crop and the season of this job.',
   addAMix: 'Add a mix',
-  searchMixes: 'Search mixes',
   noMixOfThatName: 'No mix of that name',
-  describeABaggedMix: 'Describe a bagged mix',
   addTwoOrMore: 'Add two or more',
   addOneMore: 'Add one more',
   versionsOfThisMixMixes: (x: Shown) =>

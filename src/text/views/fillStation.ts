@@ -1,7 +1,6 @@
 import type { Shown } from '../shown'
 
 export const fillStation = {
-  backToTheMix: 'Back to the mix',
   bedsOfThisJob: 'Beds of this job',
   ofLooseMixInAll: (loose: Shown) => `${loose} of loose mix in all`,
   labelsForThePots: 'Labels for the pots',

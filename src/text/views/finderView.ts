@@ -1,14 +1,10 @@
 import type { Shown } from '../shown'
 
 export const finderView = {
-  findAMix: 'Find a mix',
-  backToTheBench: 'Back to the bench',
-  mostVegetables: 'most vegetables',
   forInTheBedOf: (name: Shown) =>
     `For ${name}, in the bed of this job, against its bands. Every recipe of whole parts that the rules allow is tried.`,
   stopAndShow: 'Stop and show',
   whatWasFound: 'What was found',
-  tryAgain: 'Try again',
   recipesTried: 'Recipes tried',
   bestSoFar: 'Best so far:',
   nothingOnTheShelfTo:
@@ -19,7 +15,6 @@ export const finderView = {
   whatIsInTheWay: 'What is in the way?',
   givingUpEachWishIn: 'Giving up each wish in turn …',
   withPricesOnTheShelf: 'With prices on the shelf, cost is compared with fit here.',
-  showMoreOf: (left: Shown, left2: Shown) => `Show ${left} more of ${left2}`,
   triedOfLotsWithinAll: (tried: Shown, allowed: Shown, allowed2: Shown, x: Shown) =>
     `${tried} tried of ${allowed} (${allowed2}${x}). Lots within all bands: of ten lots of such materials, how many would meet every band.`,
   whatTheFinderFound: (c: Shown) => `what the finder found: ${c}`,

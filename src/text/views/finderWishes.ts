@@ -2,7 +2,6 @@ import type { Shown } from '../shown'
 
 export const finderWishes = {
   materialsToChooseFrom: 'Materials to choose from',
-  nothing: 'Nothing',
   only: (ids: Shown) => `Only ${ids}`,
   onYourShelfHasA: (ids: Shown) =>
     `${ids} on your shelf has a price or a stock. Put more there, or choose from every material.`,
@@ -12,14 +11,11 @@ export const finderWishes = {
   partsInAllAtMost: 'Parts in all at most',
   fewerAreSoonerMeasuredMore: 'fewer are sooner measured; more come nearer to the bands',
   nothingNamed: 'nothing named',
-  searchMaterials: 'Search materials',
-  noMaterialOfThatName: 'No material of that name',
   areLeftOfTheseAnd: (left: Shown, takes: Shown) =>
     `${left} are left of these and the job takes ${takes} of mix: they cannot all go in. Name fewer, or ask for them under “Has to be in it”.`,
   mayCostSoMuch: (x: Shown) => `${x} may cost so much`,
   mostForAGallon: 'Most for a gallon',
   mostForALitre: 'Most for a litre',
-  belowNothing: 'Below nothing.',
   type0OrMore: 'Type 0 or more.',
   inTheMoneyOfYour: 'in the money of your shelf; what has no price is left out',
   waterNoOftenerThan: 'Water no oftener than',

@@ -18,5 +18,4 @@ export const jobView = {
   thisJobIsNotIn: (x: Shown) => `This job is not in ${x}`,
   itMayHaveBeenRemoved:
     'It may have been removed: undo brings it back. It may also belong to the other garden.',
-  backToToday: 'Back to Today',
 }

@@ -1,12 +1,9 @@
 import type { Shown } from '../shown'
 
 export const labelsView = {
-  backToTheMix: 'Back to the mix',
   labels: 'Labels',
   theCodeOpensTheRecord: 'The code opens the record on this device and carries the recipe to any other.',
   onceTheMixIsRecorded: 'Once the mix is recorded the day stands on it too.',
-  for: 'For',
-  howMany: 'How many',
   size: 'Size',
   printTheSheet: 'Print the sheet',
   saveOneAsAPicture: 'Save one as a picture',
@@ -17,5 +14,4 @@ export const labelsView = {
   oneForEachBed: 'One for each bed',
   from90MmWideTwoIn: '90 mm wide, two in a row',
   from62MmWideThreeIn: '62 mm wide, three in a row',
-  allBeds: 'All beds',
 }

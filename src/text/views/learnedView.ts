@@ -1,19 +1,14 @@
 import type { Shown } from '../shown'
 
 export const learnedView = {
-  whatReadingsTaught: 'What readings taught',
   noReadingYetThatSpeaks: 'No reading yet that speaks of your materials.',
   beginWithATest: 'Begin with a test',
   phOfAMixThat: ': pH of a mix that is recorded, or a drained pot.',
-  workingOutWhatYourReadings: 'Working out what your readings teach…',
   aReadingItWasLearned: 'A reading it was learned from is no more.',
   seeWhatTheyTeach: 'See what they teach',
   workItOutAgain: 'Work it out again',
   onTheShelf: 'On the shelf',
   theReadingsAreAsThe: 'The readings are as the tables have it.',
-  beforeAndAfter: (name: Shown) => `${name}, before and after`,
-  asTheTableHasIt: 'as the table has it',
-  asYouReadIt: 'as you read it',
   forgetWhatWasLearnedOf: (name: Shown) => `Forget what was learned of ${name}`,
   forgetAllOfIt: 'Forget all of it',
   readings: 'Readings',

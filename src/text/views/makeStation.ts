@@ -12,6 +12,5 @@ export const makeStation = {
   allTogether: 'All together:',
   ofDone: (doneCount: Shown, cards: Shown) => `${doneCount} of ${cards} done.`,
   clearAllTicks: 'Clear all ticks',
-  writeItDown: 'Write it down',
   turning: (card: Shown) => `Turning ${card}`,
 }

@@ -4,7 +4,6 @@ export const nextView = {
   nextYear: 'Next year',
   whatTheOldMixHas: 'What the old mix has become is worked out from what went in.',
   writeTheMixDown: 'Write the mix down',
-  first: 'first.',
   theMixAsItIs: 'The mix as it is now',
   topItUp: 'Top it up',
   itHasSunkByA: (sunk: Shown) =>
@@ -18,7 +17,6 @@ export const nextView = {
   freshenIt: 'Freshen it',
   forWhichCrop: 'For which crop',
   whatMostVegetablesLike: 'What most vegetables like',
-  searchCrops: 'Search crops',
   noCropIsCalledThat: 'No crop is called that',
   workingItOut: 'Working it out…',
   workOutWhatToAdd: 'Work out what to add',

@@ -1,7 +1,6 @@
 import type { Shown } from '../shown'
 
 export const placeView = {
-  place: 'Place',
   whereTheGardenIsDecides:
     'Where the garden is decides how fast pots dry, how fast lime and feed work, and how mixes rot. Six made-up climates to begin from; your own figures are better.',
   climateLike: 'Climate like',

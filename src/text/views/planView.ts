@@ -1,12 +1,8 @@
 import type { Shown } from '../shown'
 
 export const planView = {
-  wateringPlan: 'Watering plan',
-  waterIt: 'Water it',
   backToTheSeason: 'Back to the season',
   month: 'Month',
-  below: 'Below',
-  tryAgain: 'Try again',
   followingTheWaterThroughThe: (progress: Shown) => `Following the water through the season … ${progress}`,
   forOneContainerInA:
     'For one container, in a usual month without rain. Rain that falls takes the place of a watering only where it wets the mix to its foot: lift it and see.',
@@ -15,7 +11,6 @@ export const planView = {
   monthByMonth: 'Month by month',
   wateringsByMonth: 'Waterings by month',
   whatMakesItLastLonger: 'What makes it last longer',
-  change: 'Change',
   untilItIsThirsty: 'Until it is thirsty',
   changesAndTheDaysThey: 'Changes and the days they bring',
 }

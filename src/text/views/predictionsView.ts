@@ -1,5 +1,4 @@
 export const predictionsView = {
-  howCloseWereThePredictions: 'How close were the predictions?',
   eachReadingBesideWhatThe:
     'Each reading beside what the tables alone had led to expect, before anything was learned. Where eight in ten lie inside the likely range, the ranges are honest.',
   noReadingYet: 'No reading yet.',

@@ -1,7 +1,6 @@
 import type { Shown } from '../shown'
 
 export const prepareStation = {
-  backToTheMix: 'Back to the mix',
   gettingReady: (job: Shown) => `${job}: getting ready`,
   beforeMixing: 'Before mixing',
   nothingOfThisMixHas: 'Nothing of this mix has to be got ready beforehand.',
@@ -13,7 +12,6 @@ export const prepareStation = {
   searchTheSteps: 'Search the steps',
   noSuchStepForThis: 'No such step for this mix',
   onToMixing: 'On to mixing',
-  saveToYourCalendar: 'Save to your calendar',
   print: 'Print',
   mixingDay: 'Mixing day',
   atTheEarliest: (earliest: Shown) => `${earliest} at the earliest`,

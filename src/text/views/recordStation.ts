@@ -4,15 +4,12 @@ export const recordStation = {
   recorded: 'Recorded',
   onToFilling: 'On to filling',
   seeItInRecords: 'See it in Records',
-  writeItDown: 'Write it down',
   keptWithTheRecipeAs:
     'Kept with the recipe as measured and what it should do, to hold against what you find.',
   measureIs: 'measure is',
   measuresAre: 'measures are',
   notTickedYouCanRecord: (open: Shown, x: Shown) =>
     `${open} ${x} not ticked. You can record it all the same.`,
-  mixedOn: 'Mixed on',
-  note: 'Note',
   howItFeltWhatWas: 'How it felt, what was swapped, the weather',
   asPrintedOnThePack: 'as printed on the pack, if you want to find it again',
   takeWhatWentInOff: 'Take what went in off my shelf',

@@ -3,15 +3,11 @@ import type { Shown } from '../shown'
 export const seasonStation = {
   whatIsDue: 'What is due',
   noteSomethingInTheLog: 'Note something in the log',
-  testTheMix: 'Test the mix',
-  wateringPlan: 'Watering plan',
-  somethingLooksWrong: 'Something looks wrong',
   notPlantedYetDatesAs: (day: Shown) => `Not planted yet: dates as if it were planted on ${day}.`,
   sayWhenItIsPlanted: 'Say when it is planted',
   plantedOn: (day: Shown) => `Planted on ${day}.`,
   harvestIsDrawnOutBy:
     'Harvest is drawn out by your cool months: growth taken as in proportion to the warmth.',
-  saveToYourCalendar: 'Save to your calendar',
   aCalendarFileSavedAgain: 'A calendar file; saved again, it changes what is there and adds nothing twice',
   nextYearUseTheMix: 'Next year: use the mix again, freshen it, top it up',
   beginItAgainForAnother: 'Begin it again for another year',
@@ -19,7 +15,6 @@ export const seasonStation = {
   howOftenItWantsWater: 'How often it wants water in dry weather, by month',
   inDryWeatherAtThe:
     'In dry weather, at the size the plants have by then. Feel the mix before you trust a table.',
-  sayWhereYouGarden: 'Say where you garden',
   andChooseACrop: 'and choose a crop',
   toSeeHowOftenIt: 'to see how often it will want water, when it can be planted and what its winter asks.',
   outsideByTheMonth: (name: Shown) => `${name} outside, by the month`,

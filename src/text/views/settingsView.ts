@@ -5,23 +5,18 @@ export const settingsView = {
   unitsAndLook: 'Units and look',
   units: 'Units',
   look: 'Look',
-  place: 'Place',
   theClimateTheWaterAnd:
     'The climate, the water and the wind your pots stand in, and how often you can water.',
   lookAtThePlace: 'Look at the place',
   onThisDevice: 'On this device',
   installOpenBed: 'Install Open Bed',
   yourData: 'Your data',
-  theDemoGarden: 'The demo garden',
-  yourGarden: 'Your garden',
   isKeptInThisBrowser: (x: Shown, counts: Shown) =>
     `${x}, ${counts}, is kept in this browser on this device and nowhere else. Save a file now and then: it is your backup, and the way to another device.`,
-  saveEverythingToAFile: 'Save everything to a file',
   saveADataPackage: 'Save a data package',
   bedsBatchesReadingsAndHarvests: 'Beds, batches, readings and harvests as tables (Frictionless), zipped',
   bringInFromAFile: 'Bring in from a file…',
   recordsChecked: 'Records checked',
-  stop: 'Stop',
   startTheDemoAfresh: 'Start the demo afresh',
   setAside: 'Set aside',
   theseCouldNotBeUsed:

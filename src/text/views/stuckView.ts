@@ -1,11 +1,8 @@
 import type { Shown } from '../shown'
 
 export const stuckView = {
-  theDemoGarden: 'The demo garden',
-  yourGarden: 'Your garden',
   doesNotOpen: (x: Shown) => `${x} does not open`,
   nothingWasChangedWhatWas: 'Nothing was changed: what was saved lies where it was.',
-  tryAgain: 'Try again',
   openToLookAtOnly: 'Open to look at only',
   saveWhatIsThereTo: 'Save what is there to a file',
   waitingForTheDatabase: 'Waiting for the database…',

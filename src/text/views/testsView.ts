@@ -12,7 +12,6 @@ export const testsView = {
   begin2: (name: Shown) => `Begin: ${name}`,
   goingOnAndDone: 'Going on and done',
   noTestYet: 'No test yet.',
-  whatReadingsTaught: 'What readings taught',
   beginningATest: 'beginning a test',
   goingOn: 'going on',
 }

@@ -6,7 +6,6 @@ export const todayView = {
   searchJobs: 'Search jobs',
   nothingInHandAJob: 'Nothing in hand. A job you start waits here until its mix is recorded.',
   latelyMixed: 'Lately mixed',
-  allRecords: 'All records',
   noCropChosen: 'No crop chosen',
   pastItsDay: ', past its day',
   next: (next: Shown) => `Next: ${next}`,

@@ -1,17 +1,9 @@
 import type { Shown } from '../shown'
 
 export const waterView = {
-  waterIt: 'Water it',
-  wateringPlan: 'Watering plan',
-  lessons: 'Lessons',
-  backToTheBench: 'Back to the bench',
   nothingIsInTheMix: 'Nothing is in the mix yet.',
-  putSomethingInIt: 'Put something in it',
   thenWaterItHere: ', then water it here.',
   besideIt: 'Beside it',
-  nothing: 'Nothing',
-  tryAgain: 'Try again',
-  pouring: 'Pouring …',
   dry: 'dry',
   fullOfWater: 'full of water',
   solids: 'solids,',

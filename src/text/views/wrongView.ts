@@ -1,6 +1,4 @@
 export const wrongView = {
-  somethingLooksWrong: 'Something looks wrong',
-  bed: 'Bed',
   whereYouSeeIt: 'Where you see it',
   anywhere: 'Anywhere',
   whatYouSee: 'What you see',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
+import { common } from '@/text/common'
 import { benchAdds as words } from '@/text/views/benchAdds'
 import { useTables } from '@/composables/garden/useTables'
 import { onKeyStroke } from '@vueuse/core'
@@ -73,10 +74,10 @@ onKeyStroke('/', (event) => {
 
 <template>
   <div class="adds">
-    <Button icon="pi pi-plus" :label="words.addFromTheShelf" outlined @click="picking = true" />
+    <Button icon="pi pi-plus" :label="common.addFromTheShelf" outlined @click="picking = true" />
     <span class="soft key"><kbd>/</kbd></span>
     <Button
-      :label="words.addAFinishedMix"
+      :label="common.addAFinishedMix"
       text
       size="small"
       :disabled="job.mixes.length >= GARDEN_LIMITS.mixes.value"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix will do, figure by figure: those under the hand at once, the others a frame later. */
+import { common } from '@/text/common'
 import { benchFigures as words } from '@/text/views/benchFigures'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -107,11 +108,11 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
       <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
       <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
-        <Button :label="words.tryAgain" size="small" outlined @click="likely.again" />
+        <Button :label="common.tryAgain" size="small" outlined @click="likely.again" />
       </ProblemBox>
       <p v-if="crop && !place" class="note">
         <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
-          words.sayWhereYouGarden
+          common.sayWhereYouGarden
         }}</RouterLink>
         {{ words.toSeeHowOftenIt }}
       </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What an empty bench offers: three mixes worked out for this crop, bed, place and shelf. */
+import { common } from '@/text/common'
 import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -34,14 +35,14 @@ watch(
 const offers = computed(() => threeMixes(found.value, tables.value))
 function begin({ found: { candidate } }: MixOffer) {
   if (!job.value) return
-  replaceRecipe(afterFinding(job.value, candidate), words.beginningWith(foundText(candidate)).slice(0, 110))
+  replaceRecipe(afterFinding(job.value, candidate), common.beginningWith(foundText(candidate)).slice(0, 110))
 }
 </script>
 
 <template>
   <section class="offers" aria-labelledby="offers-title" aria-live="polite">
     <h2 id="offers-title">
-      {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : words.mostVegetables) }}
+      {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
     </h2>
     <ProgressBar
       v-if="running && offers.length === 0"
@@ -57,10 +58,10 @@ function begin({ found: { candidate } }: MixOffer) {
           <span v-if="givesUpText(o)" class="soft">{{ words.givesUp(givesUpText(o)) }}</span>
         </span>
         <Button
-          :label="words.beginWithIt"
+          :label="common.beginWithIt"
           size="small"
           outlined
-          :aria-label="words.beginWith(foundText(o.found.candidate))"
+          :aria-label="common.beginWith(foundText(o.found.candidate))"
           @click="begin(o)"
         />
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The parts of the mix and what can become one. */
+import { common } from '@/text/common'
 import { benchParts as words } from '@/text/views/benchParts'
 import Button from 'primevue/button'
 import SwitchField from '@/components/field/SwitchField.vue'
@@ -56,7 +57,7 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
 <template>
   <div>
     <div class="row head">
-      <h2 id="parts-title">{{ words.parts }}</h2>
+      <h2 id="parts-title">{{ common.parts }}</h2>
       <span class="by">
         <span id="step-label" class="soft">{{ words.by }}</span>
         <SwitchField
@@ -74,7 +75,7 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
     </p>
     <p v-for="p in unknown" :key="p.materialId">
       {{ words.isNotInTheMaterial(p.materialId) }}
-      <Button :label="words.takeItOut" size="small" outlined @click="remove(p.materialId)" />
+      <Button :label="common.takeItOut" size="small" outlined @click="remove(p.materialId)" />
     </p>
     <BenchAdds v-if="delayedJob" :job="delayedJob" :step="step" @add="emit('add', $event)" />
     <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />

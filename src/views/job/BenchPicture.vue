@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The container in section, what could be done next, and what stands out. */
+import { common } from '@/text/common'
 import { benchPicture as words } from '@/text/views/benchPicture'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed, defineAsyncComponent } from 'vue'
@@ -43,7 +44,7 @@ const problem = computed(() =>
 </script>
 
 <template>
-  <section v-if="job && container" class="picture" :aria-label="words.inSection">
+  <section v-if="job && container" class="picture" :aria-label="common.inSection">
     <SwitchField
       v-if="lead && judged.length > 1"
       class="judge"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import { common } from '@/text/common'
 import { benchTools as words } from '@/text/views/benchTools'
 import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
@@ -52,7 +53,7 @@ function back(version: Version) {
   emit('put', version, words.goingOnFrom(version.name), version.id)
   dialog.value = null
 }
-const begin = (starter: Starter) => emit('put', starterRecipe(starter), words.beginningWith(starter.name))
+const begin = (starter: Starter) => emit('put', starterRecipe(starter), common.beginningWith(starter.name))
 const materials = computed(() => materialsToChoose(garden.records))
 const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialIn(tables.value, id)))
 const workPacks = (packs: readonly PackCount[]) => byPacks(garden.records, packs, job.plan.bucket)
@@ -77,16 +78,16 @@ async function print() {
 <template>
   <nav class="tools no-print" :aria-label="words.toolsOfTheBench">
     <RouterLink :to="{ name: 'finder', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-search" aria-hidden="true" />{{ words.findAMix }}</RouterLink
+      ><i class="pi pi-search" aria-hidden="true" />{{ common.findAMix }}</RouterLink
     >
     <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
       ><i class="pi pi-clone" aria-hidden="true" />{{ words.compare }}</RouterLink
     >
     <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-cloud" aria-hidden="true" />{{ words.waterIt }}</RouterLink
+      ><i class="pi pi-cloud" aria-hidden="true" />{{ common.waterIt }}</RouterLink
     >
     <Button
-      :label="words.mixesToBeginFrom"
+      :label="common.mixesToBeginFrom"
       icon="pi pi-book"
       text
       size="small"

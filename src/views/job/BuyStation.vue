@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** From the container back to the shop: how much of each, in packs, with what is lost on the way kept apart. */
+import { common } from '@/text/common'
 import { buyStation as says } from '@/text/views/buyStation'
 import Button from 'primevue/button'
 import { useClipboard } from '@vueuse/core'
@@ -161,7 +162,7 @@ const saveCsv = () =>
     </section>
     <ProblemBox v-if="problem" :sentence="problem">
       <RouterLink v-if="wrongBeds" :to="to('containers')">{{ says.backToTheContainers }}</RouterLink>
-      <RouterLink v-else-if="job.parts.length === 0" :to="to('mix')">{{ says.backToTheMix }}</RouterLink>
+      <RouterLink v-else-if="job.parts.length === 0" :to="to('mix')">{{ common.backToTheMix }}</RouterLink>
     </ProblemBox>
     <template v-if="q">
       <LossFlow :stages="stages" :losses="losses" />
@@ -171,13 +172,13 @@ const saveCsv = () =>
         <span class="row">
           <Button :label="says.printTheList" icon="pi pi-print" text size="small" @click="printPage" />
           <Button
-            :label="copied ? says.copied : says.shareAsText"
+            :label="copied ? common.copied : says.shareAsText"
             icon="pi pi-share-alt"
             text
             size="small"
             @click="shareList"
           />
-          <Button :label="says.saveAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
+          <Button :label="common.saveAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
         </span>
       </div>
       <GatherTable

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Up to five mixes in the same bed, crop and season: what differs most comes first. */
+import { common } from '@/text/common'
 import { compareView as words } from '@/text/views/compareView'
 import { StorageSerializers, useSessionStorage } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -120,7 +121,7 @@ function putOnBench(id: string) {
   <div v-if="job" class="page">
     <div class="row head">
       <h2>{{ words.compareMixes }}</h2>
-      <RouterLink :to="to('mix')">{{ words.backToTheBench }}</RouterLink>
+      <RouterLink :to="to('mix')">{{ common.backToTheBench }}</RouterLink>
     </div>
     <p class="soft">{{ words.allInTheBedThe }}</p>
     <div class="row">
@@ -132,11 +133,11 @@ function putOnBench(id: string) {
         :model-value="null"
         :options="offered"
         :placeholder="words.addAMix"
-        :search="words.searchMixes"
+        :search="common.searchMixes"
         :none="words.noMixOfThatName"
         @update:model-value="add"
       />
-      <Button :label="words.describeABaggedMix" icon="pi pi-tag" outlined @click="describe()" />
+      <Button :label="common.describeABaggedMix" icon="pi pi-tag" outlined @click="describe()" />
     </div>
     <p v-if="taken.length < 2" class="soft">
       {{ words.versionsOfThisMixMixes(taken.length === 0 ? words.addTwoOrMore : words.addOneMore) }}

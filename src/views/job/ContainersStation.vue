@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
+import { common } from '@/text/common'
 import { containersStation as words } from '@/text/views/containersStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -114,7 +115,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
         @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
       />
-      <h2>{{ words.beds }}</h2>
+      <h2>{{ common.beds }}</h2>
       <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="choose" @remove="beds.remove" />
       <BedAdder :offered="offered" @add="add" @new="addNew" />
       <JobBedFields
@@ -130,7 +131,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
       />
       <BedForm :spec="spec" :materials="materials" :units="units" :beside="besideField" @change="change" />
     </section>
-    <section class="picture" :aria-label="words.inSection">
+    <section class="picture" :aria-label="common.inSection">
       <BedPicture
         :spec="spec"
         :units="units"

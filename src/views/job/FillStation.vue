@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Getting the containers ready, filling them in lifts, planting: one bed at a time, each step ticked as it is done. */
+import { common } from '@/text/common'
 import { fillStation as words } from '@/text/views/fillStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -56,7 +57,7 @@ async function plant(day: string) {
 
 <template>
   <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1fr) minmax(280px, 360px)">
-    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="card">
       <section aria-labelledby="bed-title">
         <ChipRow

@@ -3,6 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
+import { common } from '@/text/common'
 import { finderView as words } from '@/text/views/finderView'
 import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -67,13 +68,13 @@ async function openIt(c: Candidate) {
   <div v-if="job" class="page finder">
     <section class="wishes" aria-labelledby="wishes-title">
       <div class="row">
-        <h2 id="wishes-title">{{ words.findAMix }}</h2>
+        <h2 id="wishes-title">{{ common.findAMix }}</h2>
         <RouterLink :to="{ name: 'mix', params: { garden: garden.name, jobId } }">{{
-          words.backToTheBench
+          common.backToTheBench
         }}</RouterLink>
       </div>
       <p class="soft">
-        {{ words.forInTheBedOf(crop ? crop.name.toLowerCase() : words.mostVegetables) }}
+        {{ words.forInTheBedOf(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
       </p>
       <FinderWishes :wishing="wishing" />
       <div class="row go">
@@ -84,7 +85,7 @@ async function openIt(c: Candidate) {
 
     <section class="found" aria-live="polite" :aria-label="words.whatWasFound">
       <ProblemBox v-if="trouble" :sentence="trouble">
-        <Button v-if="canTryAgain" :label="words.tryAgain" size="small" outlined @click="again" />
+        <Button v-if="canTryAgain" :label="common.tryAgain" size="small" outlined @click="again" />
       </ProblemBox>
       <div v-if="running" class="running">
         <ProgressBar :value="Math.round(share)" :aria-label="words.recipesTried" />
@@ -114,7 +115,7 @@ async function openIt(c: Candidate) {
         <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
         <Button
           v-if="left > 0"
-          :label="words.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
+          :label="common.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
           text
           size="small"
           @click="most += ROWS_AT_ONCE"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix may be made of, what it may cost, and how often it may want water. */
+import { common } from '@/text/common'
 import { finderWishes as words } from '@/text/views/finderWishes'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
@@ -43,7 +44,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
   <div class="wishes">
     <SwitchField v-model="wish.source" :options="SOURCES" :label="words.materialsToChooseFrom" />
     <p v-if="ids.length < 3" class="note">
-      {{ words.onYourShelfHasA(ids.length === 0 ? words.nothing : words.only(ids.length)) }}
+      {{ words.onYourShelfHasA(ids.length === 0 ? common.nothing : words.only(ids.length)) }}
     </p>
     <fieldset>
       <legend>{{ words.without }}</legend>
@@ -79,8 +80,8 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       :label="label"
       :options="list"
       :placeholder="words.nothingNamed"
-      :search="words.searchMaterials"
-      :none="words.noMaterialOfThatName"
+      :search="common.searchMaterials"
+      :none="common.noMaterialOfThatName"
     >
       <p v-if="field === 'useUp' && tooMuch" class="said wrong" role="status">
         {{ words.areLeftOfTheseAnd(volumeText(tooMuch.left, units), volumeText(tooMuch.takes, units)) }}
@@ -97,7 +98,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       :label="units === 'us' ? words.mostForAGallon : words.mostForALitre"
       quantity="number"
       :units="units"
-      :problem="wish.budget >= 0 ? null : { why: words.belowNothing, fix: words.type0OrMore }"
+      :problem="wish.budget >= 0 ? null : { why: common.belowNothing, fix: words.type0OrMore }"
       :hint="words.inTheMoneyOfYour"
     />
     <CheckField

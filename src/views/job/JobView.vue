@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One job: its name, the stations of the work in order, and the station at hand. */
+import { common } from '@/text/common'
 import { jobView as says } from '@/text/views/jobView'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -94,7 +95,7 @@ async function remove() {
   <div v-else class="page">
     <h1>{{ says.thisJobIsNotIn(garden.name === 'demo' ? says.theDemoGarden : says.yourGarden) }}</h1>
     <p>{{ says.itMayHaveBeenRemoved }}</p>
-    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ says.backToToday }}</RouterLink>
+    <RouterLink :to="{ name: 'today', params: { garden: garden.name } }">{{ common.backToToday }}</RouterLink>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Labels for what is filled: a sheet to print, or one as a picture. */
+import { common } from '@/text/common'
 import { labelsView as words } from '@/text/views/labelsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -38,7 +39,7 @@ const size = ref<'90' | '62'>('90')
 const ALL = 'all'
 const only = ref<string>(ALL)
 const beds = computed(() => [
-  { value: ALL, label: words.allBeds },
+  { value: ALL, label: common.allBeds },
   ...(job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
 ])
 
@@ -76,7 +77,7 @@ async function saveFirst() {
 
 <template>
   <StationFrame v-if="job" :problem="problem">
-    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="q">
       <section class="no-print" aria-labelledby="labels-title">
         <h2 id="labels-title">{{ words.labels }}</h2>
@@ -87,12 +88,12 @@ async function saveFirst() {
         <div class="fields">
           <ChoiceField
             v-if="job.fills.length > 1"
-            :label="words.for"
+            :label="common.for"
             :model-value="only"
             :options="beds"
             @update:model-value="only = $event ?? ALL"
           />
-          <SwitchField v-model="copies" :options="COPIES" :label="words.howMany" />
+          <SwitchField v-model="copies" :options="COPIES" :label="common.howMany" />
           <SwitchField v-model="size" :options="SIZES" :label="words.size" />
         </div>
         <div class="row">

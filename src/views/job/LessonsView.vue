@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Eight short lessons on the grower's own mix: guess, then see, then a thing that can be done about it. */
+import { common } from '@/text/common'
 import { lessonsView as says } from '@/text/views/lessonsView'
 import Button from 'primevue/button'
 import { computed, nextTick, useTemplateRef } from 'vue'
@@ -30,16 +31,16 @@ async function turnTo(other: Lesson) {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>{{ says.lessons }}</h2>
-      <RouterLink :to="to('mix')">{{ says.backToTheBench }}</RouterLink>
+      <h2>{{ common.lessons }}</h2>
+      <RouterLink :to="to('mix')">{{ common.backToTheBench }}</RouterLink>
     </div>
     <p class="soft">{{ says.onTheMixOfThis }}</p>
     <p v-if="!ready">
-      {{ says.thereIsNoMixTo }} <RouterLink :to="to('mix')">{{ says.putSomethingInIt }}</RouterLink>
-      {{ says.first }}
+      {{ says.thereIsNoMixTo }} <RouterLink :to="to('mix')">{{ common.putSomethingInIt }}</RouterLink>
+      {{ common.first }}
     </p>
     <div v-else class="lessons">
-      <nav :aria-label="says.lessons">
+      <nav :aria-label="common.lessons">
         <ol class="plain">
           <li v-for="l in LESSONS" :key="l">
             <button
@@ -69,10 +70,10 @@ async function turnTo(other: Lesson) {
           />
         </div>
         <ProblemBox v-if="failure" :sentence="failureText(failure)">
-          <Button :label="says.tryAgain" outlined size="small" @click="again" />
+          <Button :label="common.tryAgain" outlined size="small" @click="again" />
         </ProblemBox>
         <div v-else-if="guess !== null" role="status" class="answer">
-          <p v-if="!answer" class="soft">{{ says.pouring }}</p>
+          <p v-if="!answer" class="soft">{{ common.pouring }}</p>
           <template v-else>
             <p class="came">{{ cameOf(lesson, guess, answer) }}</p>
             <FigureTable :rows="figureRows(answer, units)" :caption="says.onYourMix" />

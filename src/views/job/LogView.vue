@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The season as it goes: what was done, read and seen, in two taps; its course beside what was expected. */
+import { common } from '@/text/common'
 import { logView as words } from '@/text/views/logView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -84,10 +85,10 @@ const saveCsv = () =>
       <ManyChoiceField
         v-if="job.fills.length > 1"
         v-model="beds"
-        :label="words.beds"
+        :label="common.beds"
         :search="words.typeToFindABed"
         :none="words.noBedIsCalledThat"
-        :placeholder="words.allBeds"
+        :placeholder="common.allBeds"
         :options="bedOptions"
       />
       <div class="kinds">
@@ -126,8 +127,8 @@ const saveCsv = () =>
           optional
           :units="units"
         />
-        <TextField v-model="draft.note" :label="words.aWordWithIt" :most="LONGEST_RECIPE_NOTE" />
-        <TextField v-model="draft.day" :label="words.day" type="date" :problem="dayProblem" />
+        <TextField v-model="draft.note" :label="common.aWordWithIt" :most="LONGEST_RECIPE_NOTE" />
+        <TextField v-model="draft.day" :label="common.day" type="date" :problem="dayProblem" />
         <p v-if="problem" class="soft">{{ problem.fix }}</p>
         <template #beside>
           <Button v-if="draft.of" type="button" :label="words.removeThisLine" text @click="log.removeDraft" />
@@ -141,16 +142,16 @@ const saveCsv = () =>
         @remove="photos.remove"
       />
       <p>
-        <RouterLink :to="to('wrong')">{{ words.somethingLooksWrong }}</RouterLink> ·
+        <RouterLink :to="to('wrong')">{{ common.somethingLooksWrong }}</RouterLink> ·
         <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }">{{
-          words.testTheMix
+          common.testTheMix
         }}</RouterLink>
       </p>
     </section>
     <section aria-labelledby="course-title">
       <div class="row title">
         <h2 id="course-title">{{ words.howItGoes }}</h2>
-        <SwitchField v-model="following" :options="TIMELINE_NAMES" :label="words.whatToFollow" />
+        <SwitchField v-model="following" :options="TIMELINE_NAMES" :label="common.whatToFollow" />
       </div>
       <SeasonTimeline
         v-if="course && start && course.expected.length"
@@ -167,10 +168,16 @@ const saveCsv = () =>
       <div class="row title">
         <h2>{{ words.whatWasNoted }}</h2>
         <span class="row">
-          <Button :label="words.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+          <Button
+            :label="common.readASheet"
+            icon="pi pi-upload"
+            text
+            size="small"
+            @click="sheetOpen = true"
+          />
           <Button
             v-if="all.length"
-            :label="words.saveAsCsv"
+            :label="common.saveAsCsv"
             icon="pi pi-download"
             text
             size="small"

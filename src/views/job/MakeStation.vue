@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
+import { common } from '@/text/common'
 import { makeStation as words } from '@/text/views/makeStation'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -195,7 +196,7 @@ const printPage = () => window.print()
           />
         </p>
         <p v-if="rounded" class="soft no-print">{{ rounded }}</p>
-        <Button v-if="!allDone" class="no-print" :label="words.writeItDown" outlined @click="go('record')" />
+        <Button v-if="!allDone" class="no-print" :label="common.writeItDown" outlined @click="go('record')" />
         <BatchPrint
           :title="jobTitle(job)"
           :bucket="job.plan.bucket"

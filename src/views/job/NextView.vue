@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** After the season: what the old mix has become, whether it may be used again, and what freshens it. */
+import { common } from '@/text/common'
 import { nextView as says } from '@/text/views/nextView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -42,7 +43,7 @@ async function topUp() {
       <h2 id="next-title">{{ says.nextYear }}</h2>
       <p v-if="!job.recordId">
         {{ says.whatTheOldMixHas }}
-        <RouterLink :to="to('record')">{{ says.writeTheMixDown }}</RouterLink> {{ says.first }}
+        <RouterLink :to="to('record')">{{ says.writeTheMixDown }}</RouterLink> {{ common.first }}
       </p>
       <p v-else-if="old && !old.ok">{{ problemText(old.problem, units).why }}</p>
       <template v-else>
@@ -77,7 +78,7 @@ async function topUp() {
           v-model="cropId"
           :label="says.forWhichCrop"
           :placeholder="says.whatMostVegetablesLike"
-          :search="says.searchCrops"
+          :search="common.searchCrops"
           :none="says.noCropIsCalledThat"
           clearable
           :options="crops"

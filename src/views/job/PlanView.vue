@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The least work that keeps the crop in its container from thirst: how often, how much, how long it stands alone. */
+import { common } from '@/text/common'
 import { planView as words } from '@/text/views/planView'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -57,9 +58,9 @@ const trouble = computed(() => {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>{{ words.wateringPlan }}</h2>
+      <h2>{{ common.wateringPlan }}</h2>
       <span class="row">
-        <RouterLink :to="to('water')">{{ words.waterIt }}</RouterLink>
+        <RouterLink :to="to('water')">{{ common.waterIt }}</RouterLink>
         <RouterLink :to="to('season')">{{ words.backToTheSeason }}</RouterLink>
       </span>
     </div>
@@ -69,12 +70,12 @@ const trouble = computed(() => {
       <ChoiceField
         v-if="belowOptions.length > 1"
         v-model="below"
-        :label="words.below"
+        :label="common.below"
         :options="belowOptions"
       />
     </div>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
-      <button type="button" class="again" @click="again">{{ words.tryAgain }}</button>
+      <button type="button" class="again" @click="again">{{ common.tryAgain }}</button>
     </ProblemBox>
     <p v-if="!plan && !trouble && !failure" class="soft" role="status">
       {{ words.followingTheWaterThroughThe(progress ? percentText(progress) : '') }}
@@ -102,7 +103,7 @@ const trouble = computed(() => {
       <section v-if="plan.options.length" aria-labelledby="plan-helps">
         <h3 id="plan-helps">{{ words.whatMakesItLastLonger }}</h3>
         <FigureTable
-          :head="[words.change, words.untilItIsThirsty]"
+          :head="[common.change, words.untilItIsThirsty]"
           :rows="changeRows(plan, units)"
           :caption="words.changesAndTheDaysThey"
         />

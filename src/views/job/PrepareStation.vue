@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What has to be done before mixing, worked back from the mixing day, and what has to be waited for after it. */
+import { common } from '@/text/common'
 import { prepareStation as words } from '@/text/views/prepareStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -86,7 +87,7 @@ async function saveCalendar() {
 
 <template>
   <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1.6fr) minmax(280px, 1fr)">
-    <template #back><Button :label="words.backToTheMix" text size="small" @click="go('mix')" /></template>
+    <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
       <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
       <section aria-labelledby="before-title">
@@ -123,7 +124,7 @@ async function saveCalendar() {
         />
         <div class="row no-print">
           <Button :label="words.onToMixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
-          <Button :label="words.saveToYourCalendar" icon="pi pi-calendar" text @click="saveCalendar" />
+          <Button :label="common.saveToYourCalendar" icon="pi pi-calendar" text @click="saveCalendar" />
           <Button :label="words.print" icon="pi pi-print" text @click="printPage" />
         </div>
       </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Done: when, how it went, kept with what was expected of it. */
+import { common } from '@/text/common'
 import { recordStation as words } from '@/text/views/recordStation'
 import Button from 'primevue/button'
 import { computed, ref, toRaw } from 'vue'
@@ -110,7 +111,7 @@ const seeRecord = (id: string) =>
       </div>
     </template>
     <template v-else>
-      <h2>{{ words.writeItDown }}</h2>
+      <h2>{{ common.writeItDown }}</h2>
       <p class="soft">
         {{ words.keptWithTheRecipeAs }}
       </p>
@@ -119,9 +120,9 @@ const seeRecord = (id: string) =>
         <p v-if="open > 0" class="open">
           {{ words.notTickedYouCanRecord(open, open === 1 ? words.measureIs : words.measuresAre) }}
         </p>
-        <TextField v-model="madeOn" :label="words.mixedOn" type="date" :problem="dateProblem" />
+        <TextField v-model="madeOn" :label="common.mixedOn" type="date" :problem="dateProblem" />
         <NoteField
-          :label="words.note"
+          :label="common.note"
           :model-value="job.note"
           :rows="4"
           :most="LONGEST_NOTE"

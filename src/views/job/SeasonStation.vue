@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
+import { common } from '@/text/common'
 import { seasonStation as words } from '@/text/views/seasonStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -115,13 +116,13 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
           <RouterLink
             class="p-button p-button-outlined"
             :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
-            >{{ words.testTheMix }}</RouterLink
+            >{{ common.testTheMix }}</RouterLink
           >
           <RouterLink class="p-button p-button-outlined" :to="to('plan')">{{
-            words.wateringPlan
+            common.wateringPlan
           }}</RouterLink>
           <RouterLink class="p-button p-button-outlined" :to="to('wrong')">{{
-            words.somethingLooksWrong
+            common.somethingLooksWrong
           }}</RouterLink>
         </span>
       </div>
@@ -136,7 +137,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       </p>
       <Button
         v-if="tasks.length"
-        :label="words.saveToYourCalendar"
+        :label="common.saveToYourCalendar"
         icon="pi pi-calendar"
         text
         :title="words.aCalendarFileSavedAgain"
@@ -157,7 +158,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       </template>
       <p v-else>
         <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
-          words.sayWhereYouGarden
+          common.sayWhereYouGarden
         }}</RouterLink>
         <template v-if="!crop"> {{ words.andChooseACrop }}</template> {{ words.toSeeHowOftenIt }}
       </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Pour a can on the mix in its own container and watch it fill, drain, dry and fill again, alone or beside another. */
+import { common } from '@/text/common'
 import { waterView as words } from '@/text/views/waterView'
 import { usePreferredReducedMotion } from '@vueuse/core'
 import { computed } from 'vue'
@@ -69,15 +70,15 @@ const trouble = computed(() => {
 <template>
   <StationFrame v-if="job">
     <div class="row head">
-      <h2>{{ words.waterIt }}</h2>
+      <h2>{{ common.waterIt }}</h2>
       <span class="row">
-        <RouterLink :to="to('plan')">{{ words.wateringPlan }}</RouterLink>
-        <RouterLink :to="to('lessons')">{{ words.lessons }}</RouterLink>
-        <RouterLink :to="to('mix')">{{ words.backToTheBench }}</RouterLink>
+        <RouterLink :to="to('plan')">{{ common.wateringPlan }}</RouterLink>
+        <RouterLink :to="to('lessons')">{{ common.lessons }}</RouterLink>
+        <RouterLink :to="to('mix')">{{ common.backToTheBench }}</RouterLink>
       </span>
     </div>
     <p v-if="job.parts.length === 0" class="soft">
-      {{ words.nothingIsInTheMix }} <RouterLink :to="to('mix')">{{ words.putSomethingInIt }}</RouterLink>{{
+      {{ words.nothingIsInTheMix }} <RouterLink :to="to('mix')">{{ common.putSomethingInIt }}</RouterLink>{{
         words.thenWaterItHere
       }}
     </p>
@@ -89,15 +90,15 @@ const trouble = computed(() => {
         class="beside"
         :label="words.besideIt"
         :options="offered"
-        :placeholder="words.nothing"
+        :placeholder="common.nothing"
         clearable
       />
     </template>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
-      <button type="button" class="again" @click="again">{{ words.tryAgain }}</button>
+      <button type="button" class="again" @click="again">{{ common.tryAgain }}</button>
     </ProblemBox>
     <p v-if="pouring && sides.length === 0 && !failure && !trouble" class="soft" role="status">
-      {{ words.pouring }}
+      {{ common.pouring }}
     </p>
     <section v-if="sides.length" class="stack" :aria-busy="working">
       <div class="pictures" :class="{ two: sides.length > 1 }">

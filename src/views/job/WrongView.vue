@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** From what is seen to what is likely behind it in this very mix, what tells causes apart, and what to do. */
+import { common } from '@/text/common'
 import { wrongView as words } from '@/text/views/wrongView'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -76,11 +77,11 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
     <section class="stack" aria-labelledby="wrong-title">
-      <h2 id="wrong-title">{{ words.somethingLooksWrong }}</h2>
+      <h2 id="wrong-title">{{ common.somethingLooksWrong }}</h2>
       <ChoiceField
         v-if="beds.length > 1"
         v-model="bed"
-        :label="words.bed"
+        :label="common.bed"
         :placeholder="beds[0]!.label"
         :options="beds"
       />

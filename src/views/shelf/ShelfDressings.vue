@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every feed, lime and other dressing: what is in it, how it is bought. */
+import { common } from '@/text/common'
 import { shelfDressings as words } from '@/text/views/shelfDressings'
 import { computed, ref } from 'vue'
 import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
@@ -33,7 +34,7 @@ const rows = computed(() =>
 
 <template>
   <p class="soft count" role="status">
-    {{ words.of(rows.length, counted(all.length, words.feedOrLime, words.feedsAndLimes)) }}
+    {{ common.of(rows.length, counted(all.length, words.feedOrLime, words.feedsAndLimes)) }}
   </p>
   <ul class="plain">
     <DressingShelfRow
@@ -49,7 +50,7 @@ const rows = computed(() =>
       @describe="own && emit('describe', own)"
     />
   </ul>
-  <p v-if="rows.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
+  <p v-if="rows.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
   <DressingPackDialog
     :dressing="packOf"
     :item="packOf ? dressingEntry(garden.records, packOf.id) : null"

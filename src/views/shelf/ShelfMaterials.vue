@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
+import { common } from '@/text/common'
 import { shelfMaterials as words } from '@/text/views/shelfMaterials'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -59,9 +60,9 @@ const saveCsv = () =>
 
 <template>
   <div class="row count">
-    <span class="soft" role="status">{{ words.of(rows.length, counted(all.length, 'material')) }}</span>
+    <span class="soft" role="status">{{ common.of(rows.length, counted(all.length, 'material')) }}</span>
     <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
-    <Button :label="words.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+    <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
   </div>
   <ul class="plain">
     <MaterialRow
@@ -76,7 +77,7 @@ const saveCsv = () =>
       @describe="own && emit('describe', own)"
     />
   </ul>
-  <p v-if="rows.length === 0" class="soft">{{ words.nothingOnTheShelfAnswers(search) }}</p>
+  <p v-if="rows.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
   <ShelfSheetDialog
     v-model:visible="sheetOpen"
     :units="units"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that goes into a mix: materials, feeds and limes, bagged mixes; the grower's own first. */
+import { common } from '@/text/common'
 import { shelfView as words } from '@/text/views/shelfView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
@@ -24,7 +25,7 @@ import ShelfMaterials from './ShelfMaterials.vue'
 const KINDS = [
   { value: 'materials', label: 'Materials' },
   { value: 'dressings', label: words.feedsAndLimes },
-  { value: 'bags', label: words.baggedMixes },
+  { value: 'bags', label: common.baggedMixes },
 ] as const
 
 const garden = useGarden()
@@ -47,7 +48,7 @@ const bags = computed(() =>
     const found = describeBag(bag, 'mix:shown', tables.value)
     return {
       bag,
-      name: bag.name.trim() || words.baggedMix,
+      name: bag.name.trim() || common.baggedMix,
       says: found.ok ? bagText(found.value.mix, units.value) : problemText(found.problem, units.value).why,
     }
   }),
@@ -63,7 +64,7 @@ const bags = computed(() =>
       }}</RouterLink>
       ·
       <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
-        words.whatReadingsTaught
+        common.whatReadingsTaught
       }}</RouterLink>
     </p>
     <div class="row tools">
@@ -79,14 +80,14 @@ const bags = computed(() =>
       />
       <Button
         v-if="kind === 'materials'"
-        :label="words.aMaterialOfYourOwn"
+        :label="common.aMaterialOfYourOwn"
         icon="pi pi-plus"
         outlined
         @click="own.describeMaterial()"
       />
       <Button
         v-else-if="kind === 'dressings'"
-        :label="words.aFeedOrLimeOf"
+        :label="common.aFeedOrLimeOf"
         icon="pi pi-plus"
         outlined
         @click="own.describeDressing()"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What readings have taught: each material before and after, from which readings; forgotten and taken up again. */
+import { common } from '@/text/common'
 import { learnedView as words } from '@/text/views/learnedView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -34,7 +35,7 @@ const readings = computed(() => {
 
 <template>
   <div class="page">
-    <h1>{{ words.whatReadingsTaught }}</h1>
+    <h1>{{ common.whatReadingsTaught }}</h1>
     <p v-if="all.length === 0" class="soft">
       {{ words.noReadingYetThatSpeaks }}
       <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{
@@ -42,7 +43,7 @@ const readings = computed(() => {
       }}</RouterLink>{{ words.phOfAMixThat }}
     </p>
     <template v-else>
-      <p role="status">{{ working ? words.workingOutWhatYourReadings : waitingText(fresh.length) }}</p>
+      <p role="status">{{ working ? common.workingOutWhatYourReadings : waitingText(fresh.length) }}</p>
       <p v-if="isStale">{{ words.aReadingItWasLearned }}</p>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
       <Button
@@ -68,8 +69,8 @@ const readings = computed(() => {
           </summary>
           <p v-if="r.says">{{ r.says }}</p>
           <FigureTable
-            :caption="words.beforeAndAfter(r.name)"
-            :head="['', words.asTheTableHasIt, words.asYouReadIt]"
+            :caption="common.beforeAndAfter(r.name)"
+            :head="['', common.asTheTableHasIt, common.asYouReadIt]"
             :rows="r.lines.map((l) => [l.label, l.before, l.after])"
           />
           <ul class="from">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every reading beside what was expected of it, by figure, with the share inside the likely range. */
+import { common } from '@/text/common'
 import { predictionsView as words } from '@/text/views/predictionsView'
 import { computed, onMounted, shallowRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -26,7 +27,7 @@ const rows = computed(() =>
 
 <template>
   <div class="page">
-    <h1>{{ words.howCloseWereThePredictions }}</h1>
+    <h1>{{ common.howCloseWereThePredictions }}</h1>
     <p class="soft">
       {{ words.eachReadingBesideWhatThe }}
     </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One field test: its steps with timers, what is read, and what comes of it. */
+import { common } from '@/text/common'
 import { testView as words } from '@/text/views/testView'
 import Button from 'primevue/button'
 import { computed, toRaw } from 'vue'
@@ -156,7 +157,7 @@ async function remove() {
         @update:model-value="change({ strips: $event }, 'strips or meter')"
       />
       <TextField
-        :label="words.aWordWithIt"
+        :label="common.aWordWithIt"
         :model-value="test.note"
         :most="LONGEST_RECIPE_NOTE"
         @update:model-value="change({ note: $event }, 'a word with a test')"
@@ -187,7 +188,7 @@ async function remove() {
       <template v-if="test.finishedAt">
         <h2>{{ words.whatItTeaches }}</h2>
         <p v-if="learning.trouble.value" role="alert">{{ learning.trouble.value }}</p>
-        <p v-if="learning.working.value" role="status">{{ words.workingOutWhatYourReadings }}</p>
+        <p v-if="learning.working.value" role="status">{{ common.workingOutWhatYourReadings }}</p>
         <TaughtBox
           v-else-if="learning.preview.value"
           :rows="previewed"
@@ -205,7 +206,7 @@ async function remove() {
         <p v-else class="soft">
           {{ words.learnedFromAsFarAs }}
           <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
-            words.whatReadingsTaught
+            common.whatReadingsTaught
           }}</RouterLink>
         </p>
       </template>

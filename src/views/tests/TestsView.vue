@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Field tests: what can be measured of a mix or a material, what is going on, and what was found. */
+import { common } from '@/text/common'
 import { testsView as says } from '@/text/views/testsView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -110,7 +111,7 @@ const rows = computed(() =>
       </ul>
       <p>
         <RouterLink :to="{ name: 'learned', params: { garden: garden.name } }">{{
-          says.whatReadingsTaught
+          common.whatReadingsTaught
         }}</RouterLink>
       </p>
     </section>
