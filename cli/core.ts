@@ -1,6 +1,6 @@
 import { isCaseName, runCase } from '../src/model/headless/run'
 import { CASES } from '../src/model/headless/cases'
-import { noteText, problemText } from '../src/text/problems.en'
+import { noteText, problemText } from '../src/text/base/problems.en'
 
 /** Exit code for a case that cannot be worked out. */
 const UNUSABLE = 2

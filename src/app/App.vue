@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { app as words } from '@/text/views/app'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -14,7 +14,7 @@ import { useOffline } from '@/composables/page/useOffline'
 import { useSaveAll } from '@/composables/garden/useSaveAll'
 import { useTheme } from '@/composables/page/useTheme'
 import { useGarden } from '@/stores/garden'
-import { failingText, refusalText } from '@/text/refusals'
+import { failingText, refusalText } from '@/text/base/refusals'
 import HistoryTools from '@/views/HistoryTools.vue'
 
 /** Fetched when they are asked for: the first page has neither. */

@@ -2,8 +2,8 @@
 /** One measure of a batch, big enough for a glove: press anywhere on it when it is in. */
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
-import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/measures'
-import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
+import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/make/measures'
+import { doseWeightText, volumeText, type UnitSystem } from '@/text/base/units'
 import BucketGlyph from './BucketGlyph.vue'
 import { lookOf } from '@/painting/looks'
 

@@ -6,7 +6,7 @@
 import { cautionList as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { isNeverOff, type Caution } from '@/text/cautions'
+import { isNeverOff, type Caution } from '@/text/base/cautions'
 
 const {
   cautions,

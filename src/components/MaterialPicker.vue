@@ -1,16 +1,16 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { materialPicker as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { Material } from '@/core/data'
 import { airCapacityAt10Cm } from '@/core/data/columnFigures'
-import { FAMILY_NAMES } from '@/text/materials'
-import { bewareText, materialFindable, namesOf } from '@/text/names'
-import { search as searchRows } from '@/text/search'
-import { lengthText, percentText, type UnitSystem } from '@/text/units'
+import { FAMILY_NAMES } from '@/text/shelf/materials'
+import { bewareText, materialFindable, namesOf } from '@/text/shelf/names'
+import { search as searchRows } from '@/text/shelf/search'
+import { lengthText, percentText, type UnitSystem } from '@/text/base/units'
 import MaterialSwatch from './MaterialSwatch.vue'
 import DialogFrame from './frame/DialogFrame.vue'
 

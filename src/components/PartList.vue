@@ -8,7 +8,7 @@ import { nextTick, ref } from 'vue'
 import { vTextContent } from '@/composables/page/vTextContent'
 import { measureText } from '@/core/mixing'
 import type { Material } from '@/core/data'
-import { percentText } from '@/text/units'
+import { percentText } from '@/text/base/units'
 import MaterialSwatch from './MaterialSwatch.vue'
 
 const { parts, stepText } = defineProps<{

@@ -2,9 +2,9 @@
 /** Bucket, scoop, tub, the allowance for settling, and which way to round. */
 import { planFields as words } from '@/text/components/shared'
 import type { Plan } from '@/model/garden/schemas'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
-import { ROUNDING_NAMES } from '@/text/measures'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
+import { ROUNDING_NAMES } from '@/text/make/measures'
 import ChoiceField from './field/ChoiceField.vue'
 import QuantityField from './field/QuantityField.vue'
 

@@ -5,8 +5,8 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Band } from '@/core/data'
 import type { Target, Targets } from '@/core/targets'
-import { reasonText, TARGET_NAMES } from '@/text/labels'
-import type { Quantity, UnitSystem } from '@/text/units'
+import { reasonText, TARGET_NAMES } from '@/text/base/labels'
+import type { Quantity, UnitSystem } from '@/text/base/units'
 import QuantityField from './field/QuantityField.vue'
 
 const { targets, units } = defineProps<{ targets: Targets; units: UnitSystem }>()

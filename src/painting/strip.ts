@@ -1,6 +1,6 @@
 import { strip as says } from '@/text/components/cutaway'
 import type { ContainerProfile } from '@/core/water'
-import { percentText } from '@/text/units'
+import { percentText } from '@/text/base/units'
 import type { SectionLayout } from './section'
 
 /** The exact strip beside a section: solids, and all but air, by depth. px. */

@@ -19,7 +19,7 @@ import type { AnyData, Job } from '@/model/garden/schemas'
 import { localLock, memoryPort } from './memory'
 import { openGarden } from './openGarden'
 import { writeEnvelope } from './envelope'
-import { refusalText } from '@/text/refusals'
+import { refusalText } from '@/text/base/refusals'
 
 const NOW = '2026-03-01T09:00:00.000Z'
 const demo = demoGarden()

@@ -23,8 +23,8 @@ import type { Lock, StoragePort } from '@/storage/port'
 import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } from '@/storage/saver'
 import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
 import { Silence, withTimeLimit } from '@/storage/timeLimit'
-import { commandText } from '@/text/commands'
-import { setOwnNames } from '@/text/ownNames'
+import { commandText } from '@/text/base/commands'
+import { setOwnNames } from '@/text/shelf/ownNames'
 
 const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
 

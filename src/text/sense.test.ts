@@ -7,12 +7,12 @@ import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '@/model/mix/prepare'
 import { recipeQuestion } from '@/model/mix/questionOfJob'
 import type { RecipeQuestion } from '@/model/mix/question'
-import type { judgementInShort } from './judgements'
-import { shortName } from './labels'
-import { changeText, moveText, noMovesText } from './moves'
+import type { judgementInShort } from './mix/judgements'
+import { shortName } from './base/labels'
+import { changeText, moveText, noMovesText } from './mix/moves'
 import { randomJob, type RandomJob } from './testing/randomJob'
 import { screensOf, type Screens } from './testing/screens'
-import { percentText, pHText } from './units'
+import { percentText, pHText } from './base/units'
 
 /** Jobs looked at in one run; SENSE=20000 looks at more. */
 const JOBS = Number(process.env.SENSE ?? (isLong ? 2000 : 100))

@@ -15,18 +15,18 @@ import { shelfEntry } from '@/model/garden/shelfEntry'
 import { startingPlace, startingVessel } from '@/model/garden/starting'
 import type { BatchCard } from '@/model/make/batchCard'
 import type { Quantities } from '@/model/make/quantities'
-import { forWhom, ofWhom, whomChoices } from './doses'
-import { depthText, reservoirText } from './filling'
-import { loadHeading, loadTexts } from './load'
+import { forWhom, ofWhom, whomChoices } from './mix/doses'
+import { depthText, reservoirText } from './bed/filling'
+import { loadHeading, loadTexts } from './bed/load'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { readingsAtOnce } from './readings/atOnce'
-import { cautionsForMixing, limeCaution } from './cautions'
-import { commandText, recordName } from './commands'
-import { fillsText, jobTitle, packText, shortName } from './labels'
-import { fromFieldText, parseNumber } from './fieldText'
-import { materialFindable } from './names'
-import { search as searchRows } from './search'
+import { cautionsForMixing, limeCaution } from './base/cautions'
+import { commandText, recordName } from './base/commands'
+import { fillsText, jobTitle, packText, shortName } from './base/labels'
+import { fromFieldText, parseNumber } from './base/fieldText'
+import { materialFindable } from './shelf/names'
+import { search as searchRows } from './shelf/search'
 import {
   alikeBatches,
   bucketsText,
@@ -35,12 +35,12 @@ import {
   overText,
   pileText,
   spoonText,
-} from './measures'
-import { toEachText } from './seasonPlan'
-import { fileProblemText, noteText, problemField, problemText, unreadableText } from './problems.en'
+} from './make/measures'
+import { toEachText } from './season/seasonPlan'
+import { fileProblemText, noteText, problemField, problemText, unreadableText } from './base/problems.en'
 import { readNumber } from '@/model/numbers'
-import { notANumberText } from './fields'
-import { counted, numberText } from './counted'
+import { notANumberText } from './base/fields'
+import { counted, numberText } from './base/counted'
 import {
   doseText,
   doseWeightText,
@@ -53,7 +53,7 @@ import {
   volumeText,
   weightText,
   type Quantity,
-} from './units'
+} from './base/units'
 
 describe('numbers as people type them', () => {
   test.each([

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bedsView as says } from '@/text/views/bedsView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
@@ -29,12 +29,12 @@ import { materialsToChoose } from '@/model/garden/tables'
 import { isAloft } from '@/model/garden/vessel'
 import { bedsToCsv } from '@/model/sheets/bedSheet'
 import { useGarden } from '@/stores/garden'
-import { materialChoices } from '@/text/choices'
-import { dayText } from '@/text/dates'
-import { copied } from '@/text/own'
-import { bedTitle, bedWords, jobTitle } from '@/text/labels'
-import { loadHeading, loadTexts } from '@/text/load'
-import { noteText } from '@/text/problems.en'
+import { materialChoices } from '@/text/base/choices'
+import { dayText } from '@/text/base/dates'
+import { copied } from '@/text/shelf/own'
+import { bedTitle, bedWords, jobTitle } from '@/text/base/labels'
+import { loadHeading, loadTexts } from '@/text/bed/load'
+import { noteText } from '@/text/base/problems.en'
 
 const garden = useGarden()
 const route = useRoute()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { lostView as words } from '@/text/views/lostView'
 import { useGarden } from '@/stores/garden'
 const garden = useGarden()

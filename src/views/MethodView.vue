@@ -3,7 +3,7 @@
 import { methodView as words } from '@/text/views/methodView'
 import CautionList from '@/components/CautionList.vue'
 import { SUBSOIL_TENSION } from '@/core/water'
-import { ALL_CAUTIONS } from '@/text/cautions'
+import { ALL_CAUTIONS } from '@/text/base/cautions'
 
 const sections = [
   {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Where the garden is and how it is looked after: the climate, the water, how often somebody can water. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { placeView as words } from '@/text/views/placeView'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -15,7 +15,7 @@ import type { Place } from '@/model/garden/schemas'
 import { startingPlace } from '@/model/garden/starting'
 import { monthProblem, monthsFromText, placeProblem, type ClimateProblem } from '@/model/sheets/climateSheet'
 import { useGarden } from '@/stores/garden'
-import { climateProblemText, unlikelyText } from '@/text/place'
+import { climateProblemText, unlikelyText } from '@/text/bed/place'
 
 const garden = useGarden()
 const units = computed(() => garden.settings.units)

@@ -18,8 +18,8 @@ import {
 } from '@/model/garden/garden'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
 import { useGarden } from '@/stores/garden'
-import { jobTitle } from '@/text/labels'
-import { dosesText, partsText, shareProblemText } from '@/text/recipes'
+import { jobTitle } from '@/text/base/labels'
+import { dosesText, partsText, shareProblemText } from '@/text/mix/recipes'
 
 const garden = useGarden()
 const route = useRoute()

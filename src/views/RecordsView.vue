@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What was mixed, when, of what, and what was expected of it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { recordsView as says } from '@/text/views/recordsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -15,7 +15,7 @@ import { jobKey } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
 import { recordsCsv } from '@/model/sheets/recordSheet'
 import { useGarden } from '@/stores/garden'
-import { recordCrop } from '@/text/records'
+import { recordCrop } from '@/text/base/records'
 
 const garden = useGarden()
 const route = useRoute()

@@ -10,8 +10,14 @@ import StationFrame from '@/components/frame/StationFrame.vue'
 import TrialPlan from '@/components/season/TrialPlan.vue'
 import { bedSeasons, compareSides, splitFill, type Measure } from '@/model/season/compareSeasons'
 import { useGarden } from '@/stores/garden'
-import { bedSeasonText, differedTexts, differenceText, MEASURE_NAMES, trialText } from '@/text/compareSeasons'
-import { bedTitle, jobTitle } from '@/text/labels'
+import {
+  bedSeasonText,
+  differedTexts,
+  differenceText,
+  MEASURE_NAMES,
+  trialText,
+} from '@/text/season/compareSeasons'
+import { bedTitle, jobTitle } from '@/text/base/labels'
 import { trialPlan } from '@/core/trial'
 
 const SIDES = [

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { settingsView as words } from '@/text/views/settingsView'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
@@ -18,8 +18,8 @@ import { useGardenFile } from '@/composables/garden/useGardenFile'
 import { bedsOf } from '@/model/garden/garden'
 import type { SetAside } from '@/storage/setAside'
 import { useGarden } from '@/stores/garden'
-import { counted } from '@/text/counted'
-import { KEPT_TEXTS, THEME_NAMES, UNIT_NAMES } from '@/text/settings'
+import { counted } from '@/text/base/counted'
+import { KEPT_TEXTS, THEME_NAMES, UNIT_NAMES } from '@/text/base/settings'
 
 const garden = useGarden()
 const saveAll = useSaveAll()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The garden does not open: why, and what can be done. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { stuckView as words } from '@/text/views/stuckView'
 import Button from 'primevue/button'
 import { ref } from 'vue'
@@ -8,7 +8,7 @@ import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import type { Stuck } from '@/storage/openGarden'
 import { useGarden } from '@/stores/garden'
-import { stuckText } from '@/text/refusals'
+import { stuckText } from '@/text/base/refusals'
 
 const { opening } = defineProps<{ opening: Stuck }>()
 const garden = useGarden()

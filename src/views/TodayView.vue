@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { todayView as words } from '@/text/views/todayView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -17,11 +17,11 @@ import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
-import { isoDay, shortDayText } from '@/text/dates'
-import { fillsText, jobTitle } from '@/text/labels'
-import { placeLine } from '@/text/place'
-import { FOLLOW_UP_TEXTS } from '@/text/season'
-import { inUnits } from '@/text/units'
+import { isoDay, shortDayText } from '@/text/base/dates'
+import { fillsText, jobTitle } from '@/text/base/labels'
+import { placeLine } from '@/text/bed/place'
+import { FOLLOW_UP_TEXTS } from '@/text/season/season'
+import { inUnits } from '@/text/base/units'
 
 /** Fetched where there are many jobs: most gardens begin without it. */
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))

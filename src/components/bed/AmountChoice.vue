@@ -2,8 +2,8 @@
 /** How much mix is made: what the containers take, so many litres, or what a pack gives. */
 import { amountChoice as words } from '@/text/components/bed'
 import { computed } from 'vue'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import SwitchField from '../field/SwitchField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a bed, and what it was filled with. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bedActs as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import type { RouteLocationRaw } from 'vue-router'

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Another bed for a job: one of the list, or a new one. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bedAdder as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
-import { bedTitle } from '@/text/labels'
+import { bedTitle } from '@/text/base/labels'
 import ChoiceField from '../field/ChoiceField.vue'
 
 const { offered } = defineProps<{

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** A list of beds of any length: only the rows in sight are there. Arrows go up and down it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { useVirtualList } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import type { Tables } from '@/core/data'
 import type { Bed } from '@/model/garden/schemas'
-import type { UnitSystem } from '@/text/units'
+import type { UnitSystem } from '@/text/base/units'
 import BedRow from './BedRow.vue'
 
 const props = defineProps<{

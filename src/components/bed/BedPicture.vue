@@ -2,8 +2,8 @@
 /** A bed drawn in section, or what keeps it from being drawn. */
 import { bedPicture as words } from '@/text/components/bed'
 import type { BedSpec } from '@/model/garden/schemas'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import ProblemBox from '../frame/ProblemBox.vue'
 import BedDrawing from './BedDrawing.vue'
 

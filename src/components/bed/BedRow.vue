@@ -5,9 +5,9 @@ import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed } from '@/model/garden/schemas'
 import { computed, toRaw } from 'vue'
-import { bedTitle } from '@/text/labels'
-import { VESSEL_NAMES } from '@/text/vessels'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { bedTitle } from '@/text/base/labels'
+import { VESSEL_NAMES } from '@/text/bed/vessels'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const { bed, tables, chosen, units } = defineProps<{

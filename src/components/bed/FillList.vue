@@ -4,8 +4,8 @@ import { fillList as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { cropName } from '@/core/data/cropTable'
 import type { JobBed } from '@/model/garden/schemas'
-import { bedTitle } from '@/text/labels'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { bedTitle } from '@/text/base/labels'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const { rows, chosen, units } = defineProps<{

@@ -4,7 +4,7 @@ import { howMuch as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import type { MixNeeded } from '@/core/filling'
 import { LITRES } from '@/core/units'
-import { lengthText, percentText, volumeText, type UnitSystem } from '@/text/units'
+import { lengthText, percentText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const {
   parts,

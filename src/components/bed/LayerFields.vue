@@ -1,16 +1,16 @@
 <script setup lang="ts">
 /** What lies on the mix and under it, listed as it lies: the topmost first. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { layerFields as says } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { LAYER_KINDS } from '@/core/filling'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { BedSpec, Layer } from '@/model/garden/schemas'
-import type { Choice } from '@/text/choices'
-import { LAYER_NAMES } from '@/text/labels'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import type { Choice } from '@/text/base/choices'
+import { LAYER_NAMES } from '@/text/base/labels'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a full, soaked bed may weigh where its weight matters, and who has to be asked. */
-import { cautionById } from '@/text/cautions'
+import { cautionById } from '@/text/base/cautions'
 import CautionList from '../CautionList.vue'
 
 const { heading, lines } = defineProps<{

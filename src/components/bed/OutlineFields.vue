@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** Corners of a bed of free outline, walked once round, with a few outlines to begin from and a plan to look at. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { outlineFields as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import QuantityField from '../field/QuantityField.vue'
 
 interface Corner {

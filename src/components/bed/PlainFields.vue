@@ -2,9 +2,9 @@
 /** Fields of a bed that are drawn from their rows: a choice, a number or a yes. */
 import { computed } from 'vue'
 import type { BedSpec } from '@/model/garden/schemas'
-import { plainFields } from '@/text/bedFields'
-import type { Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import { plainFields } from '@/text/bed/bedFields'
+import type { Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import CheckField from '../field/CheckField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Sizes written on the drawing of a bed. */
 import type { BedSpec } from '@/model/garden/schemas'
-import { BASE_WORDS } from '@/text/vessels'
-import { lengthText, type UnitSystem } from '@/text/units'
+import { BASE_WORDS } from '@/text/bed/vessels'
+import { lengthText, type UnitSystem } from '@/text/base/units'
 import type { SectionLayout } from '@/painting/section'
 import { insideMarks, widthText, type Levels } from './bedSection'
 

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 /** Many beds at once, pasted from a spreadsheet or read from a file; looked at before anything is added. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { sheetDialog as words } from '@/text/components/bed'
 import { computed, ref } from 'vue'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed } from '@/model/garden/schemas'
 import { bedsFromText, SHEET_COLUMNS } from '@/model/sheets/bedSheet'
-import { counted } from '@/text/counted'
-import { sheetProblemText } from '@/text/fields'
-import { bedTitle } from '@/text/labels'
-import { VESSEL_NAMES } from '@/text/vessels'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { counted } from '@/text/base/counted'
+import { sheetProblemText } from '@/text/base/fields'
+import { bedTitle } from '@/text/base/labels'
+import { VESSEL_NAMES } from '@/text/bed/vessels'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import SheetReader from '../frame/SheetReader.vue'
 
 const { units, tables } = defineProps<{ units: UnitSystem; tables: Tables }>()

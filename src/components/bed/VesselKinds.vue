@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What kind of container or bed it is, one picture each. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
-import { VESSEL_NAMES } from '@/text/vessels'
+import { VESSEL_NAMES } from '@/text/bed/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const kind = defineModel<VesselKind>({ required: true })

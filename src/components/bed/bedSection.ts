@@ -1,10 +1,10 @@
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bedSection as words } from '@/text/components/bed'
 import { sectionWidth, shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
 import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
-import { layerName } from '@/text/labels'
-import { lengthText, type UnitSystem } from '@/text/units'
+import { layerName } from '@/text/base/labels'
+import { lengthText, type UnitSystem } from '@/text/base/units'
 import type { SectionLayout } from '../../painting/section'
 
 type Layer = Lying & { from: number; to: number }

@@ -3,7 +3,7 @@
  * A bagged mix as its label has it: what is in it in that order, its pH, the fertilizer in it, what a bag holds and
  * costs.
  */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bagDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -11,10 +11,10 @@ import type { Dressing, Material, Tables } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
 import { describeBag } from '@/model/mix/bags'
-import { feedChoices } from '@/text/choices'
-import { noteText, problemField, problemText } from '@/text/problems.en'
-import { bagText } from '@/text/recipes'
-import type { UnitSystem } from '@/text/units'
+import { feedChoices } from '@/text/base/choices'
+import { noteText, problemField, problemText } from '@/text/base/problems.en'
+import { bagText } from '@/text/mix/recipes'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'

@@ -3,7 +3,7 @@
 import { depthStrip as words } from '@/text/components/bench'
 import { computed, ref } from 'vue'
 import { containerProfile } from '@/core/water'
-import { lengthText, percentText, type UnitSystem } from '@/text/units'
+import { lengthText, percentText, type UnitSystem } from '@/text/base/units'
 import ProfileColumn from './ProfileColumn.vue'
 
 const { totalPorosity, waterAt, here, units } = defineProps<{

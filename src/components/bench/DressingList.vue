@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is given by weight besides lime, and what the mix is offered. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { dressingList as words } from '@/text/components/bench'
 import { dressingIn } from '@/core/data/dressings'
 import Button from 'primevue/button'
@@ -9,9 +9,9 @@ import type { Dressing, Tables } from '@/core/data'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
-import { feedChoices } from '@/text/choices'
-import { offerText } from '@/text/doses'
-import type { UnitSystem } from '@/text/units'
+import { feedChoices } from '@/text/base/choices'
+import { offerText } from '@/text/mix/doses'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One dressing: how much, where it goes, how much of the mix gets it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { dressingRow as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -16,9 +16,9 @@ import {
   ofWhom,
   usualDoseText,
   whomChoices,
-} from '@/text/doses'
-import { dressingName } from '@/text/dressings'
-import type { UnitSystem } from '@/text/units'
+} from '@/text/mix/doses'
+import { dressingName } from '@/text/shelf/dressings'
+import type { UnitSystem } from '@/text/base/units'
 import AmountField from '../field/AmountField.vue'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'

@@ -2,15 +2,15 @@
 /**
  * Whole mixes, to make one a part of the mix on the bench: bags, versions, mixes of other jobs, mixes to begin from.
  */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { finishedMixDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { MixSource } from '@/model/mix/mixSources'
-import { problemText } from '@/text/problems.en'
-import { KIND_OF_SOURCE, sourceName, sourceText } from '@/text/recipes'
-import type { UnitSystem } from '@/text/units'
+import { problemText } from '@/text/base/problems.en'
+import { KIND_OF_SOURCE, sourceName, sourceText } from '@/text/mix/recipes'
+import type { UnitSystem } from '@/text/base/units'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { sources, units } = defineProps<{ sources: readonly MixSource[]; units: UnitSystem }>()

@@ -5,8 +5,8 @@ import { Chart, Legend, LinearScale, LineElement, PointElement, ScatterControlle
 import { computed, onMounted, ref } from 'vue'
 import { Scatter } from 'vue-chartjs'
 import type { Candidate } from '@/core/finder'
-import { partsText } from '@/text/recipes'
-import { rateFigure, rateUnit, type UnitSystem } from '@/text/units'
+import { partsText } from '@/text/mix/recipes'
+import { rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
 
 Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip, Legend)
 

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** What a label lists, in its order, with the shares it names. Changes the list in place: it is the dialog's draft. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { ingredientList as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
-import { materialChoices } from '@/text/choices'
-import { shortName } from '@/text/labels'
-import type { UnitSystem } from '@/text/units'
+import { materialChoices } from '@/text/base/choices'
+import { shortName } from '@/text/base/labels'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** What the numbers say, in words; each can be answered with a reason and is then kept out of the way. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { judgementList as says } from '@/text/components/bench'
 import { LONGEST_REASON } from '@/model/garden/limits'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, type VNode } from 'vue'
 import { judgementKey, type Judgement } from '@/core/judgement'
-import { judgementText } from '@/text/judgements'
-import type { UnitSystem } from '@/text/units'
+import { judgementText } from '@/text/mix/judgements'
+import type { UnitSystem } from '@/text/base/units'
 
 const { judgements, answered, units } = defineProps<{
   judgements: readonly Judgement[]

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The best single changes, as instructions; a digit takes one. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { nextMoves as words } from '@/text/components/bench'
 import type { NextMoves } from '@/model/find/nextMoves'
-import { changeText, endsText, moveText, noMovesText } from '@/text/moves'
-import type { UnitSystem } from '@/text/units'
+import { changeText, endsText, moveText, noMovesText } from '@/text/mix/moves'
+import type { UnitSystem } from '@/text/base/units'
 
 const { moves, stale, widest, units, nameOf, failed } = defineProps<{
   /** What a part is called. */

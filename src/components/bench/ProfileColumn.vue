@@ -3,7 +3,7 @@
 import { profileColumn as says } from '@/text/components/bench'
 import { computed } from 'vue'
 import type { ContainerProfile } from '@/core/water'
-import { percentText } from '@/text/units'
+import { percentText } from '@/text/base/units'
 
 const { profile, name } = defineProps<{ profile: ContainerProfile; name: string }>()
 

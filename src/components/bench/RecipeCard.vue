@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The recipe for the wall of the shed: seen only on paper. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { recipeCard as words } from '@/text/components/bench'
 import type { Tables } from '@/core/data'
 import { computed } from 'vue'
@@ -11,12 +11,12 @@ import { judgedBed } from '@/model/garden/garden'
 import { limesByShare } from '@/model/mix/prepareRecipe'
 import type { LimeAmount } from '@/model/mix/question'
 import type { Job } from '@/model/garden/schemas'
-import { dayText, isoDay } from '@/text/dates'
-import { CARD_CAUTION } from '@/text/cautions'
-import { bedTitle, jobTitle, placeText } from '@/text/labels'
-import { insideText, partNames } from '@/text/recipes'
-import { dressingName } from '@/text/dressings'
-import { doseText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+import { dayText, isoDay } from '@/text/base/dates'
+import { CARD_CAUTION } from '@/text/base/cautions'
+import { bedTitle, jobTitle, placeText } from '@/text/base/labels'
+import { insideText, partNames } from '@/text/mix/recipes'
+import { dressingName } from '@/text/shelf/dressings'
+import { doseText, percentText, pHText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { job, tables, evaluation, lime, cropName, units } = defineProps<{
   job: Job

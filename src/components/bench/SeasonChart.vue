@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One course over the season for several mixes; the table behind it says the same. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import {
   CategoryScale,
   Chart,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { shareDialog as words } from '@/text/components/bench'
 import { useClipboard } from '@vueuse/core'
 import Button from 'primevue/button'

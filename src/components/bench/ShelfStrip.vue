@@ -3,8 +3,8 @@
 import { shelfStrip as words } from '@/text/components/bench'
 import MaterialSwatch from '../MaterialSwatch.vue'
 import type { Material } from '@/core/data'
-import { shortName } from '@/text/labels'
-import { rateText, volumeText, type UnitSystem } from '@/text/units'
+import { shortName } from '@/text/base/labels'
+import { rateText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { items, units } = defineProps<{
   items: readonly { material: Material; stock: number; perLitre: number | null }[]

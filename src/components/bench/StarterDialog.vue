@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** A mix to begin from for each school of practice: what it is good at, what it gives up. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { starterDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
 import { starterRecipe, STARTERS, type Starter } from '@/model/mix/starterMixes'
-import { dayText } from '@/text/dates'
-import { dosesText, partsText } from '@/text/recipes'
-import type { UnitSystem } from '@/text/units'
+import { dayText } from '@/text/base/dates'
+import { dosesText, partsText } from '@/text/mix/recipes'
+import type { UnitSystem } from '@/text/base/units'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { units } = defineProps<{ units: UnitSystem }>()

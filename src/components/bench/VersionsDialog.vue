@@ -6,9 +6,9 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import type { Version } from '@/model/garden/schemas'
-import { dayText } from '@/text/dates'
-import { dosesText, partsText } from '@/text/recipes'
-import type { UnitSystem } from '@/text/units'
+import { dayText } from '@/text/base/dates'
+import { dosesText, partsText } from '@/text/mix/recipes'
+import type { UnitSystem } from '@/text/base/units'
 import DialogFrame from '../frame/DialogFrame.vue'
 
 const { versions, current, kept, units } = defineProps<{

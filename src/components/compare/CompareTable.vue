@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Mixes side by side: what they are of, their profile by depth, and what differs first. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { compareTable as says } from '@/text/components/compare'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ContainerProfile } from '@/core/water'
-import type { ComparedRow } from '@/text/compare'
+import type { ComparedRow } from '@/text/mix/compare'
 import ProfileColumn from '../bench/ProfileColumn.vue'
 
 interface Column {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** What becomes of each mix through the season. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { seasonCourses as words } from '@/text/components/compare'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Compared } from '@/model/mix/compare'
-import { courseChart, COURSES, type Course } from '@/text/compare'
+import { courseChart, COURSES, type Course } from '@/text/mix/compare'
 import SwitchField from '../field/SwitchField.vue'
 
 const SeasonChart = defineAsyncComponent(() => import('../bench/SeasonChart.vue'))

@@ -3,7 +3,7 @@
 import { cutawayKey as says } from '@/text/components/cutaway'
 import { computed, ref } from 'vue'
 import type { ContainerProfile } from '@/core/water'
-import { lengthText, percentText, type UnitSystem } from '@/text/units'
+import { lengthText, percentText, type UnitSystem } from '@/text/base/units'
 import FigureTable from '../frame/FigureTable.vue'
 
 const { profile, units } = defineProps<{ profile: ContainerProfile; units: UnitSystem }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** What is drawn of a container in section whatever is in it: walls, holes, ground, and how deep the mix is. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { sectionLines as words } from '@/text/components/cutaway'
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
-import { lengthText, type UnitSystem } from '@/text/units'
+import { lengthText, type UnitSystem } from '@/text/base/units'
 import { tornEdge, wallLine, type SectionLayout } from '@/painting/section'
 
 const { layout, container, bare, units } = defineProps<{

@@ -7,8 +7,8 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import { sameData } from '@/model/garden/same'
 import { doseOf, readAmount, type AmountSetting, type Manner } from '@/model/amounts/amount'
-import { amountQuestionText, comesToText, doseInManner, noBaseText } from '@/text/amounts'
-import type { Sentence } from '@/text/problems.en'
+import { amountQuestionText, comesToText, doseInManner, noBaseText } from '@/text/base/amounts'
+import type { Sentence } from '@/text/base/problems.en'
 import FieldFrame from './FieldFrame.vue'
 
 const {

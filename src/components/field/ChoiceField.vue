@@ -4,7 +4,7 @@
  */
 import Select from 'primevue/select'
 import { useId } from 'vue'
-import type { Sentence } from '@/text/problems.en'
+import type { Sentence } from '@/text/base/problems.en'
 import FieldFrame from './FieldFrame.vue'
 import { keepFocus } from './keepFocus'
 import { FOUND_FIELD, useFound, type Option } from './useFound'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A control under its name, and the line said beneath it: a hint, or what is wrong. */
 import { fieldFrame as words } from '@/text/components/field'
-import type { Sentence } from '@/text/problems.en'
+import type { Sentence } from '@/text/base/problems.en'
 
 const {
   label,

@@ -6,10 +6,10 @@
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
-import { fromFieldText, takesUnits } from '@/text/fieldText'
-import { notANumberText, understoodText } from '@/text/fields'
-import type { Sentence } from '@/text/problems.en'
-import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/units'
+import { fromFieldText, takesUnits } from '@/text/base/fieldText'
+import { notANumberText, understoodText } from '@/text/base/fields'
+import type { Sentence } from '@/text/base/problems.en'
+import { QUANTITIES, toFieldText, type Quantity, type UnitSystem } from '@/text/base/units'
 import FieldFrame from './FieldFrame.vue'
 
 const {

@@ -2,7 +2,7 @@
 /** Words or a date under their name. */
 import InputText from 'primevue/inputtext'
 import { useId } from 'vue'
-import type { Sentence } from '@/text/problems.en'
+import type { Sentence } from '@/text/base/problems.en'
 import FieldFrame from './FieldFrame.vue'
 
 const {

@@ -1,5 +1,5 @@
 import { computed, ref, type ComputedRef, type Ref } from 'vue'
-import { search } from '@/text/search'
+import { search } from '@/text/shelf/search'
 
 /** What can be chosen, with the other words it is found by. */
 export interface Option<V> {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Recipes found, best first, with what would stand out about each. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { foundTable as words } from '@/text/components/find'
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
-import { chanceText, concernText, fitText, foundText } from '@/text/finder'
-import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/units'
+import { chanceText, concernText, fitText, foundText } from '@/text/mix/finder'
+import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
 
 const { rows, units } = defineProps<{ rows: readonly Found[]; units: UnitSystem }>()
 const emit = defineEmits<{ open: [candidate: Candidate] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a dialog asks: its fields under each other, then what keeps them and what lets them go. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import Button from 'primevue/button'
 
 const { keep, sound } = defineProps<{

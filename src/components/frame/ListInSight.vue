@@ -3,7 +3,7 @@
  * A list of any length: only its first lines are there, and more come as its end is scrolled to. Whoever does not
  * scroll presses the button at the end.
  */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { useIntersectionObserver } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'

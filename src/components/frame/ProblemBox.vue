@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Why something cannot be worked out, and what to do. */
-import type { Sentence } from '@/text/problems.en'
+import type { Sentence } from '@/text/base/problems.en'
 const { sentence } = defineProps<{ sentence: Sentence }>()
 </script>
 

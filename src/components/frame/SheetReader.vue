@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Rows pasted from a spreadsheet or read from a file; looked at before anything is taken. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { sheetReader as words } from '@/text/components/frame'
 import Button from 'primevue/button'
 import { computed } from 'vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A station of a job: two columns, or one; what keeps it from being worked out, with the way back, above them. */
-import type { Sentence } from '@/text/problems.en'
+import type { Sentence } from '@/text/base/problems.en'
 import ProblemBox from './ProblemBox.vue'
 
 const { problem = null, columns = '' } = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A label for a pot: what is in it in a few lines, and a code that opens its record or carries its recipe. */
 import { computed } from 'vue'
-import type { LabelText } from '@/text/label'
+import type { LabelText } from '@/text/mix/label'
 import { qrSquares } from './qr'
 
 const { label, link } = defineProps<{ label: LabelText; link: string }>()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** One batch: each measure ticked as it goes in, and on to the next when all is in. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { batchCard as says } from '@/text/components/make'
 import Button from 'primevue/button'
 import { tickOf } from '@/model/garden/commands'
 import type { BatchCard } from '@/model/make/batchCard'
-import { batchTitle } from '@/text/measures'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { batchTitle } from '@/text/make/measures'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import BatchCardLine from '../BatchCardLine.vue'
 
 const { card, fills, ticks, units, last } = defineProps<{

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** All batches on paper. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { batchPrint as words } from '@/text/components/make'
 import type { BatchCard } from '@/model/make/batchCard'
-import type { Caution } from '@/text/cautions'
-import { counted } from '@/text/counted'
-import { alikeBatches } from '@/text/measures'
-import { volumeText, type UnitSystem } from '@/text/units'
+import type { Caution } from '@/text/base/cautions'
+import { counted } from '@/text/base/counted'
+import { alikeBatches } from '@/text/make/measures'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import CautionList from '../CautionList.vue'
 
 /** More boxes than this no line of paper holds. */

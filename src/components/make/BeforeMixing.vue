@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What to do before the first batch: wet what is dry, and what to mind. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { beforeMixing as says } from '@/text/components/make'
-import type { Caution } from '@/text/cautions'
+import type { Caution } from '@/text/base/cautions'
 import CautionList from '../CautionList.vue'
 
 const { soaking, bucket, cautions, read } = defineProps<{

@@ -3,15 +3,15 @@
  * One measure of a batch as large as the screen allows, for a gloved hand: every filling of the bucket is counted by a
  * press on the large button, and the next measure comes by itself.
  */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { bigStep as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { CardLine } from '@/model/make/batchCard'
 import { pressesOf } from '@/model/make/tally'
-import { capital, lineName, pressText } from '@/text/making'
-import { doseSpoons, measureOfLine, pileText } from '@/text/measures'
-import { doseWeightText, volumeText, type UnitSystem } from '@/text/units'
+import { capital, lineName, pressText } from '@/text/make/making'
+import { doseSpoons, measureOfLine, pileText } from '@/text/make/measures'
+import { doseWeightText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { line, at, of, batch, count, left, speaks, units } = defineProps<{
   line: CardLine

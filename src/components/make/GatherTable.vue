@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What to gather: how much of each, in packs, what is left over, what it costs, what to wet. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { gatherTable as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
-import { isBought, type GatherLine } from '@/text/gather'
+import { isBought, type GatherLine } from '@/text/make/gather'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
 const { lines } = defineProps<{ lines: readonly GatherLine[] }>()

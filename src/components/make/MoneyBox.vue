@@ -2,9 +2,9 @@
 /** What it costs: paid at the shop beside what goes into the mix, by bed, and against bags. */
 import { moneyBox as says } from '@/text/components/make'
 import { computed } from 'vue'
-import { againstBagsText } from '@/text/money'
+import { againstBagsText } from '@/text/base/money'
 import type { AgainstBags } from '@/model/make/money'
-import type { UnitSystem } from '@/text/units'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import FigureTable from '../frame/FigureTable.vue'
 

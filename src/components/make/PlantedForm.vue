@@ -3,7 +3,7 @@
 import { plantedForm as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import { dayProblem, isDay, isoDay } from '@/text/dates'
+import { dayProblem, isDay, isoDay } from '@/text/base/dates'
 import TextField from '../field/TextField.vue'
 
 const { planted, open, hasCrop } = defineProps<{

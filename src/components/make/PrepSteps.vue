@@ -3,7 +3,7 @@
 import { prepSteps as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import TickLine from '../frame/TickLine.vue'
-import type { StepRow } from '@/text/preparing'
+import type { StepRow } from '@/text/make/preparing'
 
 const { steps } = defineProps<{ steps: readonly StepRow[] }>()
 const emit = defineEmits<{

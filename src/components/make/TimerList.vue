@@ -3,7 +3,7 @@
 import { timerList as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import type { Timers } from '@/composables/make/useTimers'
-import { leftText } from '@/text/timers'
+import { leftText } from '@/text/make/timers'
 
 const { timers } = defineProps<{ timers: Timers }>()
 </script>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The climate month by month: nights, days and rain. */
 import type { Place } from '@/model/garden/schemas'
-import { MONTHS } from '@/text/labels'
-import type { Sentence } from '@/text/problems.en'
-import type { Quantity, UnitSystem } from '@/text/units'
+import { MONTHS } from '@/text/base/labels'
+import type { Sentence } from '@/text/base/problems.en'
+import type { Quantity, UnitSystem } from '@/text/base/units'
 import QuantityField from '../field/QuantityField.vue'
 
 type Month = Place['months'][number]

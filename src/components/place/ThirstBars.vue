@@ -2,8 +2,8 @@
 /** Reference evapotranspiration, month by month: how thirsty the air is. */
 import { thirstBars as words } from '@/text/components/place'
 import { computed } from 'vue'
-import { MONTHS } from '@/text/labels'
-import { waterDepthText, type UnitSystem } from '@/text/units'
+import { MONTHS } from '@/text/base/labels'
+import { waterDepthText, type UnitSystem } from '@/text/base/units'
 
 const { reference, units } = defineProps<{
   /** mm a day, January to December. */

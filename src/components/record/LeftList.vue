@@ -2,7 +2,7 @@
 /** What the shelf holds when the mix is recorded; asked where more went in than there was. */
 import { leftList as words } from '@/text/components/record'
 import ChoiceField from '../field/ChoiceField.vue'
-import type { leftText } from '@/text/settle'
+import type { leftText } from '@/text/make/settle'
 
 type Answer = 'none' | 'bought'
 const { rows, answers } = defineProps<{

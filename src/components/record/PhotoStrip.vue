@@ -3,8 +3,8 @@
 import { photoStrip as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import type { Photo } from '@/model/garden/schemas'
-import { counted } from '@/text/counted'
-import { dayText } from '@/text/dates'
+import { counted } from '@/text/base/counted'
+import { dayText } from '@/text/base/dates'
 import FileButton from '../field/FileButton.vue'
 
 const {

@@ -2,10 +2,10 @@
 /** Records in a list, one of them looked at. */
 import { recordList as words } from '@/text/components/record'
 import type { MixRecord } from '@/model/garden/schemas'
-import { dayText } from '@/text/dates'
-import { recordCrop } from '@/text/records'
+import { dayText } from '@/text/base/dates'
+import { recordCrop } from '@/text/base/records'
 import ListInSight from '../frame/ListInSight.vue'
-import { percentText, volumeText, type UnitSystem } from '@/text/units'
+import { percentText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { records, chosen, units } = defineProps<{
   records: readonly MixRecord[]

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** One record: what went in, what was expected, and the note. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { recordSheet as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { LONGEST_NOTE } from '@/model/garden/limits'
 import type { MixRecord } from '@/model/garden/schemas'
-import { dayProblem } from '@/text/dates'
-import { costText, measuredText, predictedText, recordAbout, tubTexts, wentInRows } from '@/text/records'
-import type { UnitSystem } from '@/text/units'
+import { dayProblem } from '@/text/base/dates'
+import { costText, measuredText, predictedText, recordAbout, tubTexts, wentInRows } from '@/text/base/records'
+import type { UnitSystem } from '@/text/base/units'
 import NoteField from '../field/NoteField.vue'
 import TextField from '../field/TextField.vue'
 import FigureTable from '../frame/FigureTable.vue'

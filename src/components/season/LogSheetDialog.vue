@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** Lines of the log from a meter or a spreadsheet; looked at before anything is taken. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { logSheetDialog as words } from '@/text/components/season'
 import { computed, ref } from 'vue'
 import type { Entry } from '@/model/garden/schemas'
 import { LOG_COLUMNS, type LogProblem } from '@/model/sheets/logSheet'
-import { counted } from '@/text/counted'
-import { dayText } from '@/text/dates'
-import { sheetProblemText } from '@/text/fields'
-import { ENTRY_NAMES, entryText } from '@/text/log'
-import type { UnitSystem } from '@/text/units'
+import { counted } from '@/text/base/counted'
+import { dayText } from '@/text/base/dates'
+import { sheetProblemText } from '@/text/base/fields'
+import { ENTRY_NAMES, entryText } from '@/text/season/log'
+import type { UnitSystem } from '@/text/base/units'
 import SheetReader from '../frame/SheetReader.vue'
 
 const { units, read, bedName } = defineProps<{

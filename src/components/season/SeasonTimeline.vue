@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** One thing through the season: the course that was expected, and what was read on it; a table behind it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { seasonTimeline as says } from '@/text/components/season'
 import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
 import { Line } from 'vue-chartjs'
 import type { Timeline, TimelineCourse } from '@/model/season/timeline'
 import { dateOf } from '@/model/season/timeline'
-import { isoDay, shortDayText } from '@/text/dates'
-import { timelineRows, timelineWords } from '@/text/timeline'
-import type { UnitSystem } from '@/text/units'
+import { isoDay, shortDayText } from '@/text/base/dates'
+import { timelineRows, timelineWords } from '@/text/season/timeline'
+import type { UnitSystem } from '@/text/base/units'
 import FigureTable from '../frame/FigureTable.vue'
 
 Chart.register(LineController, LinearScale, PointElement, LineElement, Tooltip, Legend)

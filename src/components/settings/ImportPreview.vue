@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** What a file would change, before it does. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { importPreview as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ImportPreview } from '@/storage/exportFile'
-import { recordNames } from '@/text/commands'
-import { unreadableText } from '@/text/problems.en'
+import { recordNames } from '@/text/base/commands'
+import { unreadableText } from '@/text/base/problems.en'
 import ProblemBox from '../frame/ProblemBox.vue'
 
 const { preview, fileName } = defineProps<{ preview: ImportPreview; fileName: string }>()

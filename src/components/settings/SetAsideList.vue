@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Records that could not be used, or lost to a later edit: kept whole until they are let go. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { setAsideList as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import type { SetAside } from '@/storage/setAside'
-import { unreadableText } from '@/text/problems.en'
+import { unreadableText } from '@/text/base/problems.en'
 
 const { items } = defineProps<{ items: readonly SetAside[] }>()
 const emit = defineEmits<{ save: [item: SetAside]; again: [item: SetAside]; go: [item: SetAside] }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Bagged mixes by their labels. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { baggedMixes as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import type { Bag } from '@/model/garden/schemas'
-import { packText } from '@/text/labels'
-import type { UnitSystem } from '@/text/units'
+import { packText } from '@/text/base/labels'
+import type { UnitSystem } from '@/text/base/units'
 
 const { bags, units } = defineProps<{
   bags: readonly { bag: Bag; name: string; says: string }[]

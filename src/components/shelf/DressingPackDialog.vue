@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How a feed or lime is bought, what it costs and how much is on hand. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { dressingPackDialog as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -8,8 +8,8 @@ import type { Dressing } from '@/core/data'
 import { GARDEN_LIMITS, LONGEST_NAME } from '@/model/garden/limits'
 import type { DressingPack } from '@/model/garden/schemas'
 import { dressingOffers } from '@/model/garden/shelfEntry'
-import { belowNothing, packSizeProblem } from '@/text/fields'
-import type { UnitSystem } from '@/text/units'
+import { belowNothing, packSizeProblem } from '@/text/base/fields'
+import type { UnitSystem } from '@/text/base/units'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
 import DialogForm from '../frame/DialogForm.vue'

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** A feed or lime on the shelf: what is in it, how it is bought, how much is on hand. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import Button from 'primevue/button'
 import type { Dressing } from '@/core/data'
 import type { DressingPack } from '@/model/garden/schemas'
-import { usualDoseText } from '@/text/doses'
-import { dressingFacts } from '@/text/own'
-import { weightText, type UnitSystem } from '@/text/units'
+import { usualDoseText } from '@/text/mix/doses'
+import { dressingFacts } from '@/text/shelf/own'
+import { weightText, type UnitSystem } from '@/text/base/units'
 
 const { dressing, entry, told, units, own, retired } = defineProps<{
   dressing: Dressing

@@ -3,8 +3,8 @@
 import { materialFigures as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
-import { materialFigures, materialSources } from '@/text/materialFigures'
-import { mistakenText } from '@/text/materials'
+import { materialFigures, materialSources } from '@/text/shelf/materialFigures'
+import { mistakenText } from '@/text/shelf/materials'
 import { fromReadingsText } from '@/text/readings/reading'
 import DialogFrame from '../frame/DialogFrame.vue'
 

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** A material on the shelf: what it does, how it is bought, how much is on hand. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { materialRow as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 import { airCapacityAt10Cm, easilyAvailableWaterAlone } from '@/core/data/columnFigures'
 import type { Material } from '@/core/data'
 import type { OwnMaterialRecord, ShelfItem } from '@/model/garden/schemas'
-import { packText } from '@/text/labels'
-import { FAMILY_NAMES } from '@/text/materials'
-import { namesOf } from '@/text/names'
-import { lengthText, percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+import { packText } from '@/text/base/labels'
+import { FAMILY_NAMES } from '@/text/shelf/materials'
+import { namesOf } from '@/text/shelf/names'
+import { lengthText, percentText, pHText, volumeText, type UnitSystem } from '@/text/base/units'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
 const { material, entry, own, units } = defineProps<{

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** One way a material is sold: the pack, what it gives, its price, where and when. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { offerFields as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { packOf, sizeOf, type OfferDraft } from '@/model/garden/offerDraft'
-import { offerProblems, PACK_KINDS } from '@/text/packs'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { offerProblems, PACK_KINDS } from '@/text/shelf/packs'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'

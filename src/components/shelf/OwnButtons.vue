@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with something of the grower's own: kept, left, copied, offered no more. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { ownButtons as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** A feed or lime of the grower's own, from its label. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { ownDressingDialog as words } from '@/text/components/shelf'
 import { LIMES } from '@/core/data'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { dressingOfOwn } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
-import { usualDoseText } from '@/text/doses'
-import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS, USUAL } from '@/text/own'
-import type { UnitSystem } from '@/text/units'
+import { usualDoseText } from '@/text/mix/doses'
+import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS, USUAL } from '@/text/shelf/own'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import NoteField from '../field/NoteField.vue'
 import QuantityField from '../field/QuantityField.vue'

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** Packs, prices and stock from a spreadsheet; looked at before anything is changed. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { shelfSheetDialog as words } from '@/text/components/shelf'
 import { computed, ref } from 'vue'
 import type { ShelfItem } from '@/model/garden/schemas'
 import { shelfHeadings, type ShelfProblem } from '@/model/sheets/shelfSheet'
-import { counted } from '@/text/counted'
-import { sheetProblemText } from '@/text/fields'
-import { packText, shortName } from '@/text/labels'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { counted } from '@/text/base/counted'
+import { sheetProblemText } from '@/text/base/fields'
+import { packText, shortName } from '@/text/base/labels'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import SheetReader from '../frame/SheetReader.vue'
 
 const { units, read } = defineProps<{

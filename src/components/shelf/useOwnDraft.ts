@@ -1,7 +1,7 @@
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import { problemField, problemText, type Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import { problemField, problemText, type Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 
 interface Own {
   name: string

@@ -2,8 +2,8 @@
 /** What is read in one repeat of a test. Nothing typed is nothing read. */
 import { repeatFields as words } from '@/text/components/tests'
 import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
-import { FIZZ_NAMES, quantityOfField, TEST_FIELD_NAMES, testProblemText } from '@/text/fieldTests'
-import type { UnitSystem } from '@/text/units'
+import { FIZZ_NAMES, quantityOfField, TEST_FIELD_NAMES, testProblemText } from '@/text/tests/fieldTests'
+import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 

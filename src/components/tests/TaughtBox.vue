@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What readings teach before it is kept: each material before and after, and readings that are questioned. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { taughtBox as words } from '@/text/components/tests'
 import Button from 'primevue/button'
-import type { LearnedLine } from '@/text/learned'
+import type { LearnedLine } from '@/text/tests/learned'
 import FigureTable from '../frame/FigureTable.vue'
 
 const { rows, questioned } = defineProps<{

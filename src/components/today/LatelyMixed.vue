@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The last mixes written down, with what was expected of them. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { latelyMixed as words } from '@/text/components/today'
 import type { MixRecord } from '@/model/garden/schemas'
-import { dayText } from '@/text/dates'
-import { percentText, pHText, volumeText, type UnitSystem } from '@/text/units'
+import { dayText } from '@/text/base/dates'
+import { percentText, pHText, volumeText, type UnitSystem } from '@/text/base/units'
 import PlainLine from './PlainLine.vue'
 
 const { records, units } = defineProps<{ records: readonly MixRecord[]; units: UnitSystem }>()

@@ -2,7 +2,7 @@
 /** What a new job may fill: one press begins it. */
 import { startTiles as words } from '@/text/components/today'
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
-import { VESSEL_NAMES } from '@/text/vessels'
+import { VESSEL_NAMES } from '@/text/bed/vessels'
 import VesselGlyph from '../VesselGlyph.vue'
 
 const emit = defineEmits<{ start: [kind: VesselKind] }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Plays, stops, steps and scrubs through a run. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { playBar as words } from '@/text/components/water'
 import Button from 'primevue/button'
 import { PACES } from '@/composables/page/usePlayback'
-import { sinceText } from '@/text/watering'
+import { sinceText } from '@/text/water/watering'
 import SwitchField from '../field/SwitchField.vue'
 
 const {

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** What is poured, on what, and what the days are like. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { pouringFields as words } from '@/text/components/water'
 import { computed } from 'vue'
 import { POUR_TIMES, type BelowKind, type Pouring } from '@/model/water/pouring'
-import { MONTHS } from '@/text/labels'
-import type { UnitSystem } from '@/text/units'
-import { BEGIN_NAMES, BELOW_NAMES, TIMES_NAMES } from '@/text/watering'
+import { MONTHS } from '@/text/base/labels'
+import type { UnitSystem } from '@/text/base/units'
+import { BEGIN_NAMES, BELOW_NAMES, TIMES_NAMES } from '@/text/water/watering'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 

@@ -9,7 +9,7 @@ import {
 } from 'vue'
 import type { Evaluation } from '@/core/evaluate'
 import type { useGarden } from '@/stores/garden'
-import { partNames } from '@/text/recipes'
+import { partNames } from '@/text/mix/recipes'
 import { useBench, type Bench } from './useBench'
 import { useDelayedByFrame } from '../page/useDelayedByFrame'
 import { useJob, type JobInHand } from '../job/useJob'

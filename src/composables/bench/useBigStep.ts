@@ -4,8 +4,8 @@ import { tickOf } from '@/model/garden/commands'
 import type { Job, Settings } from '@/model/garden/schemas'
 import { isDone, type BatchCard } from '@/model/make/batchCard'
 import { countIn, pressesOf } from '@/model/make/tally'
-import { spokenText } from '@/text/making'
-import type { UnitSystem } from '@/text/units'
+import { spokenText } from '@/text/make/making'
+import type { UnitSystem } from '@/text/base/units'
 
 /** A batch one big step at a time: counted press by press, every press kept at once; the screen stays awake. */
 export function useBigStep(

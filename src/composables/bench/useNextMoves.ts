@@ -3,7 +3,7 @@ import { computed, shallowRef, toValue, watch, type ComputedRef, type MaybeRefOr
 import type { Outcome } from '@/core/outcome'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import { movesInWorker } from '@/workers/core.client'
-import type { TaskFailure } from '@/text/tasks'
+import type { TaskFailure } from '@/text/make/tasks'
 import { useTask } from '../page/useTask'
 
 /** Waits for the hand to rest, ms. */

@@ -4,7 +4,7 @@ import type { Outcome } from '@/core/outcome'
 import type { LikelyRange, RangeRequest } from '@/core/ranges'
 import { rangesInWorker } from '@/workers/core.client'
 import type { RangesAnswer } from '@/workers/coreApi'
-import type { TaskFailure } from '@/text/tasks'
+import type { TaskFailure } from '@/text/make/tasks'
 import { useTask } from '../page/useTask'
 
 /** Waits for the hand to rest before drawing, ms. */

@@ -12,7 +12,7 @@ import { afterFinding } from '@/model/find/nextMoves'
 import { shelfItemOf } from '@/model/garden/garden'
 import { mixWanted } from '@/model/make/quantities'
 import { questionOfJob } from '@/model/mix/questionOfJob'
-import { volumeText, type UnitSystem } from '@/text/units'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import type { JobInHand } from '../job/useJob'
 
 /** Loose litres that one litre of mix is ever made of, for fine grains fall between coarse ones. Source: our bound. */

@@ -4,8 +4,8 @@ import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import type { Outcome } from '@/core/outcome'
 import type { BedSpec } from '@/model/garden/schemas'
-import { problemField, problemText, type Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import { problemField, problemText, type Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 
 /** What one container of a bed takes, and what is wrong with it by field. */
 export function useBedProblems(

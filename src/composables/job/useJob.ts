@@ -15,8 +15,8 @@ import { evaluatePrepared, prepare, targetsOf, type PreparedMix } from '@/model/
 import type { MixQuestion } from '@/model/mix/question'
 import { askTheSame, questionOfJob } from '@/model/mix/questionOfJob'
 import { useGarden } from '@/stores/garden'
-import { problemField, problemText, type Sentence } from '@/text/problems.en'
-import type { UnitSystem } from '@/text/units'
+import { problemField, problemText, type Sentence } from '@/text/base/problems.en'
+import type { UnitSystem } from '@/text/base/units'
 import type { GardenDoor } from '../garden/gardenDoor'
 import { useTables } from '../garden/useTables'
 

@@ -5,8 +5,8 @@ import { bedsOf, specOf } from '@/model/garden/garden'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed, BedSpec, JobBed } from '@/model/garden/schemas'
 import { startingBed, startingJobBed } from '@/model/garden/starting'
-import { bedTitle } from '@/text/labels'
-import { problemText, type Sentence } from '@/text/problems.en'
+import { bedTitle } from '@/text/base/labels'
+import { problemText, type Sentence } from '@/text/base/problems.en'
 import type { JobInHand } from './useJob'
 
 export interface JobBeds {

@@ -1,4 +1,4 @@
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { learning as words } from '@/text/composables/learn'
 import { computed, ref, shallowRef, toRaw, type ComputedRef } from 'vue'
 import { learnRequest } from '@/model/learn/batches'

@@ -9,9 +9,9 @@ import { correctionFor } from '@/model/season/correction'
 import { dayOfTest, expectedOfTest } from '@/model/learn/expected'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { placeOf } from '@/model/garden/garden'
-import { testProblemText } from '@/text/fieldTests'
-import { testFollows, testRows } from '@/text/testFollows'
-import { volumeText } from '@/text/units'
+import { testProblemText } from '@/text/tests/fieldTests'
+import { testFollows, testRows } from '@/text/tests/testFollows'
+import { volumeText } from '@/text/base/units'
 import type { GardenDoor } from '../garden/gardenDoor'
 
 /** A field test in hand: what was read, what comes of it, and every change kept at once. */

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import type { Settings } from '@/model/garden/schemas'
-import { isoDay } from '@/text/dates'
+import { isoDay } from '@/text/base/dates'
 
 /** Which cautions were read today; each is asked for once a day. */
 export function useCautions(garden: {

@@ -11,8 +11,8 @@ import {
   type OtherwiseAnswer,
 } from '@/model/make/asMade'
 import { batchCards, type BatchCard } from '@/model/make/batchCard'
-import { otherwiseTexts, remadeText } from '@/text/making'
-import { problemText } from '@/text/problems.en'
+import { otherwiseTexts, remadeText } from '@/text/make/making'
+import { problemText } from '@/text/base/problems.en'
 import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
 

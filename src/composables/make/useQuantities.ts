@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Quantities } from '@/model/make/quantities'
-import { problemText, type Sentence } from '@/text/problems.en'
+import { problemText, type Sentence } from '@/text/base/problems.en'
 import type { JobInHand } from '../job/useJob'
 
 /** The quantities of a job, or the sentence of what keeps them from being worked out. */

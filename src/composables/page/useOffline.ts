@@ -1,5 +1,5 @@
 import { readonly, ref, type Ref } from 'vue'
-import type { Kept } from '@/text/settings'
+import type { Kept } from '@/text/base/settings'
 
 /** What starts the keeping, and tells of it; the register module of the build is one. */
 export type Register = (on: {

@@ -1,5 +1,5 @@
 import { onScopeDispose, readonly, shallowRef, type Ref, type ShallowRef } from 'vue'
-import type { TaskFailure } from '@/text/tasks'
+import type { TaskFailure } from '@/text/make/tasks'
 
 export type TaskStatus = 'idle' | 'running' | 'done' | 'failed'
 

@@ -2,7 +2,7 @@ import { shallowRef, toValue, watchEffect, type MaybeRefOrGetter, type ShallowRe
 import type { Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import type { NextUp } from '@/model/season/due'
-import { isoDay } from '@/text/dates'
+import { isoDay } from '@/text/base/dates'
 
 /** Longest stretch of work before the page may draw, ms. */
 const STRETCH = 20

@@ -1,4 +1,4 @@
-import { copied } from '@/text/own'
+import { copied } from '@/text/shelf/own'
 import { shallowRef, type ShallowRef } from 'vue'
 import { startingOwnDressing, startingOwnMaterial } from '@/model/garden/starting'
 import type { OwnDressingRecord, OwnMaterialRecord } from '@/model/garden/schemas'

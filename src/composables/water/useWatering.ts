@@ -14,8 +14,8 @@ import {
   type Pouring,
   type WaterChange,
 } from '@/model/water/pouring'
-import { sourceName } from '@/text/recipes'
-import { changeName, type WateredSide } from '@/text/watering'
+import { sourceName } from '@/text/mix/recipes'
+import { changeName, type WateredSide } from '@/text/water/watering'
 import { waterInWorker } from '@/workers/core.client'
 import type { JobInHand } from '../job/useJob'
 import { useTask } from '../page/useTask'

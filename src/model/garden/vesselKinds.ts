@@ -20,7 +20,7 @@ const ON_SOIL: Base = { kind: 'onSoil', texture: 'loam' }
 
 /**
  * What growers call what they fill: what is asked about a container, how a form and a sheet read it, and the size it
- * begins with follow from its row. Its names are in `src/text/vessels.ts`. Sizes from memory.
+ * begins with follow from its row. Its names are in `src/text/bed/vessels.ts`. Sizes from memory.
  */
 export const VESSELS = {
   roundPot: {

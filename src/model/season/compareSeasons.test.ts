@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
-import { differedTexts, differenceText, harvestText, trialText } from '@/text/compareSeasons'
+import { differedTexts, differenceText, harvestText, trialText } from '@/text/season/compareSeasons'
 import { changesOf } from '../garden/commands'
 import { entryKey, jobKey, jobOf, recordOf, type Garden } from '../garden/garden'
 import type { AnyData, Entry, Job } from '../garden/schemas'

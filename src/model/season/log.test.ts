@@ -1,7 +1,7 @@
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
-import { entryProblemText, entryText, seasonSoFar } from '@/text/log'
+import { entryProblemText, entryText, seasonSoFar } from '@/text/season/log'
 import { entryProblem } from './entryProblem'
 import { changesOf } from '../garden/commands'
 import { entriesOf, entryKey, jobOf, placeOf, recordOf } from '../garden/garden'

@@ -1,7 +1,7 @@
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
-import { dueText } from '@/text/seasonPlan'
+import { dueText } from '@/text/season/seasonPlan'
 import { entryKey, jobOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
 import type { AnyData, Entry } from '../garden/schemas'
 import { startingTest } from '../learn/startingTest'

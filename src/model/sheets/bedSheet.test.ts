@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { sheetProblemText } from '@/text/fields'
+import { sheetProblemText } from '@/text/base/fields'
 import { bedsFromText, bedsToCsv, SHEET_COLUMNS, type SheetProblem } from './bedSheet'
 import { FIRMNESSES } from '@/core/filling'
 import { bedSchema, STANDINGS, VESSEL_KINDS, type Bed } from '@/model/garden/schemas'

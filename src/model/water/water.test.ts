@@ -4,8 +4,8 @@ import { watchWater, type Watered, type WateringCase, type WateringPlan } from '
 import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
-import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/lessons'
-import { awayText, daysText, monthRows, planText, rhythmText } from '@/text/wateringPlan'
+import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/water/lessons'
+import { awayText, daysText, monthRows, planText, rhythmText } from '@/text/water/wateringPlan'
 import {
   changeName,
   differenceText,
@@ -15,7 +15,7 @@ import {
   pictureText,
   sinceText,
   type WateredSide,
-} from '@/text/watering'
+} from '@/text/water/watering'
 import { answerOf, answerOfPoured, casesOfLesson, LESSONS, POURED } from './lessons'
 import { caseOf, changesFor, usualMonth, usualPouring, type Pouring, type WaterChange } from './pouring'
 

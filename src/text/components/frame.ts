@@ -1,4 +1,4 @@
-import type { Shown } from '../shown'
+import type { Shown } from '../base/shown'
 
 export const sheetReader = {
   pasteRowsFromASpreadsheet: 'Paste rows from a spreadsheet, the headings first, or choose a CSV file.',

@@ -1,4 +1,4 @@
-import type { Shown } from '../shown'
+import type { Shown } from '../base/shown'
 
 export const log = {
   aLineOfTheLog: 'a line of the log',

@@ -5,8 +5,8 @@ import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
 import { waterJudged, type Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
-import { dressingName } from '../dressings'
-import { MONTHS, shortName } from '../labels'
+import { dressingName } from '../shelf/dressings'
+import { MONTHS, shortName } from '../base/labels'
 import {
   intervalText,
   lengthText,
@@ -17,7 +17,7 @@ import {
   weightText,
   windText,
   type UnitSystem,
-} from '../units'
+} from '../base/units'
 import { listed, type Reading, type Span } from './reading'
 
 /** All that the figures under the hand are worded from. */

@@ -5,9 +5,9 @@ import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import type { DressingDose } from '@/core/nutrients'
 import type { Bands } from '@/core/targets'
 import type { MixCost } from '@/model/mix/cost'
-import { dressingName } from '../dressings'
-import { shortName } from '../labels'
-import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../units'
+import { dressingName } from '../shelf/dressings'
+import { shortName } from '../base/labels'
+import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
 import { listed, type Reading, type Why } from './reading'
 
 /** All that the figures below those under the hand are worded from. */

@@ -13,7 +13,7 @@ import {
   type Place,
   type Recipe,
 } from '@/model/garden/schemas'
-import type { UnitSystem } from '../units'
+import type { UnitSystem } from '../base/units'
 
 /** A job somebody might have: any bed, place, crop, mix, dressings, units and season. */
 export interface RandomJob {

@@ -1,4 +1,4 @@
-import type { Shown } from '../shown'
+import type { Shown } from '../base/shown'
 
 export const lessonsView = {
   onTheMixOfThis: 'On the mix of this job, in its own container. Guess first; nothing is scored.',

@@ -1,4 +1,4 @@
-import type { Shown } from '../shown'
+import type { Shown } from '../base/shown'
 
 export const waterView = {
   nothingIsInTheMix: 'Nothing is in the mix yet.',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Everything that can become a part of the mix: materials from the shelf, finished mixes, bags by their label. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchAdds as words } from '@/text/views/benchAdds'
 import { useTables } from '@/composables/garden/useTables'
 import { onKeyStroke } from '@vueuse/core'
@@ -16,8 +16,8 @@ import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
 import { materialsToChoose } from '@/model/garden/tables'
 import type { Job, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
-import { problemText, type Sentence } from '@/text/problems.en'
-import { sourceName } from '@/text/recipes'
+import { problemText, type Sentence } from '@/text/base/problems.en'
+import { sourceName } from '@/text/mix/recipes'
 
 const FinishedMixDialog = defineAsyncComponent(() => import('@/components/bench/FinishedMixDialog.vue'))
 const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialog.vue'))

@@ -12,7 +12,7 @@ import { mixWanted } from '@/model/make/quantities'
 import { dressingsToChoose } from '@/model/garden/tables'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
-import { bedTitle } from '@/text/labels'
+import { bedTitle } from '@/text/base/labels'
 
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 /** What the mix will do, figure by figure: those under the hand at once, the others a frame later. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchFigures as words } from '@/text/views/benchFigures'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
 import ReadingList from '@/components/ReadingList.vue'
-import { chanceSentence } from '@/text/finder'
+import { chanceSentence } from '@/text/mix/finder'
 import { readingsAtOnce } from '@/text/readings/atOnce'
 import { readingsLater } from '@/text/readings/later'
-import { failureText } from '@/text/tasks'
+import { failureText } from '@/text/make/tasks'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
@@ -18,9 +18,9 @@ import { dressingIdsOf, materialsOf } from '@/core/ranges/rowsOf'
 import { LIFT_LIMIT } from '@/core/weight'
 import { learnedOf } from '@/model/garden/garden'
 import { readingsTaught } from '@/model/learn/figuresTaught'
-import { cautionById } from '@/text/cautions'
-import { onGround } from '@/text/labels'
-import { noteText } from '@/text/problems.en'
+import { cautionById } from '@/text/base/cautions'
+import { onGround } from '@/text/base/labels'
+import { noteText } from '@/text/base/problems.en'
 
 const {
   garden,

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { verdictsOf, type Verdict } from '@/core/judgement'
 import { waterJudged } from '@/core/targets'
-import { percentText, pHText, weightText } from '@/text/units'
+import { percentText, pHText, weightText } from '@/text/base/units'
 
 const { answer, bands, crop, units } = useBenchContext()
 const glance = computed(() => {

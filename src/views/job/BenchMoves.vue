@@ -7,7 +7,7 @@ import NextMoves from '@/components/bench/NextMoves.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { isTyping } from '@/composables/page/isTyping'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
-import { failureText } from '@/text/tasks'
+import { failureText } from '@/text/make/tasks'
 
 const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =
   useBenchContext()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What an empty bench offers: three mixes worked out for this crop, bed, place and shelf. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -11,8 +11,8 @@ import { useFinder } from '@/composables/find/useFinder'
 import { useFinderWishes } from '@/composables/find/useFinderWishes'
 import { afterFinding } from '@/model/find/nextMoves'
 import { threeMixes, type MixOffer } from '@/model/find/threeMixes'
-import { foundText } from '@/text/finder'
-import { gainsText, givesUpText, OFFER_NAMES } from '@/text/offers'
+import { foundText } from '@/text/mix/finder'
+import { gainsText, givesUpText, OFFER_NAMES } from '@/text/mix/offers'
 
 const { jobId } = defineProps<{ jobId: string }>()
 /** A first answer is better than the best one late, ms. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The parts of the mix and what can become one. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchParts as words } from '@/text/views/benchParts'
 import Button from 'primevue/button'
 import SwitchField from '@/components/field/SwitchField.vue'
@@ -11,7 +11,7 @@ import { useBenchContext } from '@/composables/bench/useBenchContext'
 import type { StepName } from '@/core/mixing'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialIn } from '@/core/data'
-import { bagText } from '@/text/recipes'
+import { bagText } from '@/text/mix/recipes'
 import BenchAdds from './BenchAdds.vue'
 
 const { garden, job, tables, delayedJob, units, step, shelf, nameOf, hasParts, look } = useBenchContext()

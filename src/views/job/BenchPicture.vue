@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The container in section, what could be done next, and what stands out. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchPicture as words } from '@/text/views/benchPicture'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed, defineAsyncComponent } from 'vue'
@@ -9,9 +9,9 @@ import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { judgedIn } from '@/model/mix/judgedIn'
-import { bedTitle, jobTitle } from '@/text/labels'
-import { standsText } from '@/text/standing'
-import { problemText } from '@/text/problems.en'
+import { bedTitle, jobTitle } from '@/text/base/labels'
+import { standsText } from '@/text/mix/standing'
+import { problemText } from '@/text/base/problems.en'
 import BenchMoves from './BenchMoves.vue'
 
 const BenchOffers = defineAsyncComponent(() => import('./BenchOffers.vue'))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { benchTools as words } from '@/text/views/benchTools'
 import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
@@ -18,8 +18,8 @@ import { ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
 import type { Job, Recipe, Version } from '@/model/garden/schemas'
 import { starterRecipe, type Starter } from '@/model/mix/starterMixes'
 import { useGarden } from '@/stores/garden'
-import { jobTitle, packText } from '@/text/labels'
-import { volumeText } from '@/text/units'
+import { jobTitle, packText } from '@/text/base/labels'
+import { volumeText } from '@/text/base/units'
 
 const PacksDialog = defineAsyncComponent(() => import('@/components/bench/PacksDialog.vue'))
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** From the container back to the shop: how much of each, in packs, with what is lost on the way kept apart. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { buyStation as says } from '@/text/views/buyStation'
 import Button from 'primevue/button'
 import { useClipboard } from '@vueuse/core'
@@ -32,11 +32,11 @@ import { shelvedOf } from '@/model/make/settle'
 import { vesselsFor } from '@/model/make/vessels'
 import { isOver } from '@/stations/stations'
 import { shoppingCsv } from '@/model/sheets/shoppingSheet'
-import { overText, vesselText } from '@/text/measures'
-import { boughtId, gatherLines, shoppingText, withBought, type GatherLine } from '@/text/gather'
-import { jobTitle, packText, shortName } from '@/text/labels'
-import { noteText } from '@/text/problems.en'
-import { percentText, volumeText } from '@/text/units'
+import { overText, vesselText } from '@/text/make/measures'
+import { boughtId, gatherLines, shoppingText, withBought, type GatherLine } from '@/text/make/gather'
+import { jobTitle, packText, shortName } from '@/text/base/labels'
+import { noteText } from '@/text/base/problems.en'
+import { percentText, volumeText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

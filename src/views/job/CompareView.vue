@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Up to five mixes in the same bed, crop and season: what differs most comes first. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { compareView as words } from '@/text/views/compareView'
 import { StorageSerializers, useSessionStorage } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -16,9 +16,9 @@ import { useStations } from '@/composables/job/useStations'
 import type { Bag } from '@/model/garden/schemas'
 import { bestOf, compare } from '@/model/mix/compare'
 import { mixSources, type MixSource } from '@/model/mix/mixSources'
-import { comparedRows } from '@/text/compare'
-import { problemText } from '@/text/problems.en'
-import { sourceName, sourceText } from '@/text/recipes'
+import { comparedRows } from '@/text/mix/compare'
+import { problemText } from '@/text/base/problems.en'
+import { sourceName, sourceText } from '@/text/mix/recipes'
 
 const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialog.vue'))
 

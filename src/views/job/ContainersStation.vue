@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is filled, with what growing in it: beds from the list or new ones, one drawn to scale, and what they take. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { containersStation as words } from '@/text/views/containersStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -27,13 +27,13 @@ import { materialsToChoose } from '@/model/garden/tables'
 import { amountProblem } from '@/model/make/quantities'
 import { useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
-import { materialChoices } from '@/text/choices'
-import { cautionIsDue } from '@/text/cautions'
-import { reservoirText } from '@/text/filling'
-import { useUpText } from '@/text/gather'
-import { fitTexts } from '@/text/labels'
-import { loadHeading, loadTexts } from '@/text/load'
-import { noteText, problemText } from '@/text/problems.en'
+import { materialChoices } from '@/text/base/choices'
+import { cautionIsDue } from '@/text/base/cautions'
+import { reservoirText } from '@/text/bed/filling'
+import { useUpText } from '@/text/make/gather'
+import { fitTexts } from '@/text/base/labels'
+import { loadHeading, loadTexts } from '@/text/bed/load'
+import { noteText, problemText } from '@/text/base/problems.en'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Getting the containers ready, filling them in lifts, planting: one bed at a time, each step ticked as it is done. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { fillStation as words } from '@/text/views/fillStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -17,10 +17,10 @@ import { useStations } from '@/composables/job/useStations'
 import { LIFT_LIMIT } from '@/core/weight'
 import { isAloft } from '@/model/garden/vessel'
 import { fillingCards } from '@/model/make/filling'
-import { cautionById, type CautionId } from '@/text/cautions'
-import { fillingText } from '@/text/filling'
-import { bedTitle } from '@/text/labels'
-import { volumeText } from '@/text/units'
+import { cautionById, type CautionId } from '@/text/base/cautions'
+import { fillingText } from '@/text/bed/filling'
+import { bedTitle } from '@/text/base/labels'
+import { volumeText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

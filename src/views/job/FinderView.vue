@@ -3,7 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { finderView as words } from '@/text/views/finderView'
 import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -18,9 +18,9 @@ import { useReplaceRecipe } from '@/composables/bench/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/find/nextMoves'
 import { meetsAll } from '@/core/finder'
-import { counted } from '@/text/counted'
-import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/finder'
-import { shortName } from '@/text/labels'
+import { counted } from '@/text/base/counted'
+import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/mix/finder'
+import { shortName } from '@/text/base/labels'
 import FoundTable from '@/components/find/FoundTable.vue'
 import FinderWishes from './FinderWishes.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What the mix may be made of, what it may cost, and how often it may want water. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { finderWishes as words } from '@/text/views/finderWishes'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
@@ -12,8 +12,8 @@ import QuantityField from '@/components/field/QuantityField.vue'
 import type { FinderWishing } from '@/composables/find/useFinderWishes'
 import type { Without } from '@/core/finder'
 import { useGarden } from '@/stores/garden'
-import { WITHOUT_NAMES } from '@/text/finder'
-import { volumeText } from '@/text/units'
+import { WITHOUT_NAMES } from '@/text/mix/finder'
+import { volumeText } from '@/text/base/units'
 
 const { wishing } = defineProps<{ wishing: FinderWishing }>()
 const garden = useGarden()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One job: its name, the stations of the work in order, and the station at hand. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { jobView as says } from '@/text/views/jobView'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -12,8 +12,8 @@ import { useJob } from '@/composables/job/useJob'
 import { useStations } from '@/composables/job/useStations'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { isOver, nextStation, STATIONS, stationOf } from '@/stations/stations'
-import { jobTitle } from '@/text/labels'
-import { mixAmountText } from '@/text/recipes'
+import { jobTitle } from '@/text/base/labels'
+import { mixAmountText } from '@/text/mix/recipes'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units } = useJob(() => jobId)

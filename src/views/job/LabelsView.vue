@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Labels for what is filled: a sheet to print, or one as a picture. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { labelsView as words } from '@/text/views/labelsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -14,9 +14,9 @@ import { useQuantities } from '@/composables/make/useQuantities'
 import { useStations } from '@/composables/job/useStations'
 import { ownDressingsOf, ownMaterialsOf, recordOf } from '@/model/garden/garden'
 import { shareFragment, sharedRecipe } from '@/model/mix/share'
-import { counted } from '@/text/counted'
-import { labelText } from '@/text/label'
-import { bedTitle, jobTitle } from '@/text/labels'
+import { counted } from '@/text/base/counted'
+import { labelText } from '@/text/mix/label'
+import { bedTitle, jobTitle } from '@/text/base/labels'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

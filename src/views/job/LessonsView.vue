@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Eight short lessons on the grower's own mix: guess, then see, then a thing that can be done about it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { lessonsView as says } from '@/text/views/lessonsView'
 import Button from 'primevue/button'
 import { computed, nextTick, useTemplateRef } from 'vue'
@@ -11,8 +11,8 @@ import { useJob } from '@/composables/job/useJob'
 import { useLessons } from '@/composables/water/useLessons'
 import { useStations } from '@/composables/job/useStations'
 import { LESSONS, type Lesson } from '@/model/water/lessons'
-import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/lessons'
-import { failureText } from '@/text/tasks'
+import { cameOf, figureRows, LESSON_TEXTS, questionText } from '@/text/water/lessons'
+import { failureText } from '@/text/make/tasks'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

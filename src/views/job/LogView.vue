@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The season as it goes: what was done, read and seen, in two taps; its course beside what was expected. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { logView as words } from '@/text/views/logView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -23,10 +23,10 @@ import { ENTRY_KINDS, type EntryKind } from '@/model/garden/schemas'
 import { logCsv } from '@/model/sheets/logCsv'
 import { seasonStart, timelineOf, type Timeline } from '@/model/season/timeline'
 import { logFromText } from '@/model/sheets/logSheet'
-import { dayText } from '@/text/dates'
-import { jobTitle } from '@/text/labels'
-import { ENTRY_NAMES, entryText } from '@/text/log'
-import { NOTHING_READ, TIMELINE_NAMES } from '@/text/timeline'
+import { dayText } from '@/text/base/dates'
+import { jobTitle } from '@/text/base/labels'
+import { ENTRY_NAMES, entryText } from '@/text/season/log'
+import { NOTHING_READ, TIMELINE_NAMES } from '@/text/season/timeline'
 
 const SeasonTimeline = defineAsyncComponent(() => import('@/components/season/SeasonTimeline.vue'))
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The batch card: what to do first, then one batch at a time, each measure ticked as it goes in. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { makeStation as words } from '@/text/views/makeStation'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -30,11 +30,11 @@ import type { MarkList } from '@/model/garden/commands'
 import type { Job } from '@/model/garden/schemas'
 import { isDone } from '@/model/make/batchCard'
 import { doseTotals } from '@/model/make/doseTotals'
-import { cautionsForMixing } from '@/text/cautions'
-import { counted } from '@/text/counted'
-import { jobTitle } from '@/text/labels'
-import { asMeasuredText, batchFillsText, batchPlaceText, batchTitle, soakingText } from '@/text/measures'
-import { volumeText } from '@/text/units'
+import { cautionsForMixing } from '@/text/base/cautions'
+import { counted } from '@/text/base/counted'
+import { jobTitle } from '@/text/base/labels'
+import { asMeasuredText, batchFillsText, batchPlaceText, batchTitle, soakingText } from '@/text/make/measures'
+import { volumeText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** After the season: what the old mix has become, whether it may be used again, and what freshens it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { nextView as says } from '@/text/views/nextView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -14,10 +14,10 @@ import { useNextYear } from '@/composables/season/useNextYear'
 import { useStations } from '@/composables/job/useStations'
 import { CROPS } from '@/core/data'
 import type { Candidate } from '@/core/finder'
-import { oldMixRows, REUSE_QUESTIONS, REUSE_TEXTS } from '@/text/nextYear'
-import { problemText } from '@/text/problems.en'
-import { cropFindable } from '@/text/names'
-import { lengthText } from '@/text/units'
+import { oldMixRows, REUSE_QUESTIONS, REUSE_TEXTS } from '@/text/season/nextYear'
+import { problemText } from '@/text/base/problems.en'
+import { cropFindable } from '@/text/shelf/names'
+import { lengthText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

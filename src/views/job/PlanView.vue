@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The least work that keeps the crop in its container from thirst: how often, how much, how long it stands alone. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { planView as words } from '@/text/views/planView'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -10,11 +10,11 @@ import StationFrame from '@/components/frame/StationFrame.vue'
 import { useJob } from '@/composables/job/useJob'
 import { useStations } from '@/composables/job/useStations'
 import { useWateringPlan } from '@/composables/water/useWateringPlan'
-import { MONTHS } from '@/text/labels'
-import { problemText } from '@/text/problems.en'
-import { failureText } from '@/text/tasks'
-import { intervalText, percentText } from '@/text/units'
-import { BELOW_NAMES } from '@/text/watering'
+import { MONTHS } from '@/text/base/labels'
+import { problemText } from '@/text/base/problems.en'
+import { failureText } from '@/text/make/tasks'
+import { intervalText, percentText } from '@/text/base/units'
+import { BELOW_NAMES } from '@/text/water/watering'
 import {
   awayText,
   changeRows,
@@ -24,7 +24,7 @@ import {
   monthRows,
   planText,
   sufferText,
-} from '@/text/wateringPlan'
+} from '@/text/water/wateringPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What has to be done before mixing, worked back from the mixing day, and what has to be waited for after it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { prepareStation as words } from '@/text/views/prepareStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -20,10 +20,17 @@ import { useJobTimers } from '@/composables/make/useTimers'
 import type { StepList } from '@/model/garden/commands'
 import { likesOf } from '@/model/garden/likes'
 import { timetable, type TimedStep } from '@/model/make/timetable'
-import { cautionById, cautionsForMixing } from '@/text/cautions'
-import { isDay, isoDay, shortDayText } from '@/text/dates'
-import { jobTitle } from '@/text/labels'
-import { BUY_STEP, clashText, mixingDayText, offeredText, stepText, type StepRow } from '@/text/preparing'
+import { cautionById, cautionsForMixing } from '@/text/base/cautions'
+import { isDay, isoDay, shortDayText } from '@/text/base/dates'
+import { jobTitle } from '@/text/base/labels'
+import {
+  BUY_STEP,
+  clashText,
+  mixingDayText,
+  offeredText,
+  stepText,
+  type StepRow,
+} from '@/text/make/preparing'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Done: when, how it went, kept with what was expected of it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { recordStation as words } from '@/text/views/recordStation'
 import Button from 'primevue/button'
 import { computed, ref, toRaw } from 'vue'
@@ -21,12 +21,12 @@ import { recordOf } from '@/model/garden/garden'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
 import { recordFrom } from '@/model/make/recordFrom'
 import { isShort, leftOver, shelfWith, type Left } from '@/model/make/settle'
-import { dayProblem, isoDay } from '@/text/dates'
-import { jobTitle } from '@/text/labels'
-import { otherwiseTexts } from '@/text/making'
-import { aboutName } from '@/text/preparing'
-import { leftText } from '@/text/settle'
-import { expectedText, recordedText } from '@/text/records'
+import { dayProblem, isoDay } from '@/text/base/dates'
+import { jobTitle } from '@/text/base/labels'
+import { otherwiseTexts } from '@/text/make/making'
+import { aboutName } from '@/text/make/preparing'
+import { leftText } from '@/text/make/settle'
+import { expectedText, recordedText } from '@/text/base/records'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

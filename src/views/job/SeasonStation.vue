@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { seasonStation as words } from '@/text/views/seasonStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -19,10 +19,10 @@ import { reactTo } from '@/model/season/react'
 import { seasonLog } from '@/model/season/seasonLog'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations/stations'
-import { dayText, isoDay } from '@/text/dates'
-import { bedTitle, jobTitle } from '@/text/labels'
-import { winterText } from '@/text/season'
-import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/seasonPlan'
+import { dayText, isoDay } from '@/text/base/dates'
+import { bedTitle, jobTitle } from '@/text/base/labels'
+import { winterText } from '@/text/season/season'
+import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units, crop, place, evaluation } = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Pour a can on the mix in its own container and watch it fill, drain, dry and fill again, alone or beside another. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { waterView as words } from '@/text/views/waterView'
 import { usePreferredReducedMotion } from '@vueuse/core'
 import { computed } from 'vue'
@@ -17,9 +17,9 @@ import { useStations } from '@/composables/job/useStations'
 import { useWatering } from '@/composables/water/useWatering'
 import { shapeHeight } from '@/core/geometry'
 import { belowsFor } from '@/model/water/pouring'
-import { problemText } from '@/text/problems.en'
-import { failureText } from '@/text/tasks'
-import { differenceText, momentRows, outcomeRows, sinceText } from '@/text/watering'
+import { problemText } from '@/text/base/problems.en'
+import { failureText } from '@/text/make/tasks'
+import { differenceText, momentRows, outcomeRows, sinceText } from '@/text/water/watering'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** From what is seen to what is likely behind it in this very mix, what tells causes apart, and what to do. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { wrongView as words } from '@/text/views/wrongView'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
@@ -13,9 +13,9 @@ import { entriesOf, inBed, recordOf, testsOf } from '@/model/garden/garden'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { bedFacts } from '@/model/season/bedFacts'
-import { bedTitle } from '@/text/labels'
-import { CAUSE_TEXTS, evidenceText, PLACE_NAMES, SYMPTOM_TEXTS } from '@/text/symptoms'
-import { inUnits } from '@/text/units'
+import { bedTitle } from '@/text/base/labels'
+import { CAUSE_TEXTS, evidenceText, PLACE_NAMES, SYMPTOM_TEXTS } from '@/text/season/symptoms'
+import { inUnits } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units, place } = useJob(() => jobId)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Every feed, lime and other dressing: what is in it, how it is bought. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { shelfDressings as words } from '@/text/views/shelfDressings'
 import { computed, ref } from 'vue'
 import DressingPackDialog from '@/components/shelf/DressingPackDialog.vue'
@@ -11,10 +11,10 @@ import { everyDressing } from '@/model/garden/tables'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { dressingEntry } from '@/model/garden/shelfEntry'
 import { useGarden } from '@/stores/garden'
-import { counted } from '@/text/counted'
-import { dressingFindable } from '@/text/names'
-import { search as searchRows } from '@/text/search'
-import type { UnitSystem } from '@/text/units'
+import { counted } from '@/text/base/counted'
+import { dressingFindable } from '@/text/shelf/names'
+import { search as searchRows } from '@/text/shelf/search'
+import type { UnitSystem } from '@/text/base/units'
 
 const { search, units } = defineProps<{ search: string; units: UnitSystem }>()
 const emit = defineEmits<{ describe: [own: OwnDressingRecord] }>()

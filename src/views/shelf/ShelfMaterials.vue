@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { shelfMaterials as words } from '@/text/views/shelfMaterials'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
-import { shortName } from '@/text/labels'
+import { shortName } from '@/text/base/labels'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
 import MaterialRow from '@/components/shelf/MaterialRow.vue'
 import PackDialog from '@/components/PackDialog.vue'
@@ -17,10 +17,10 @@ import { everyMaterial } from '@/model/garden/tables'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { useGarden } from '@/stores/garden'
-import { counted } from '@/text/counted'
-import { materialFindable } from '@/text/names'
-import { search as searchRows } from '@/text/search'
-import type { UnitSystem } from '@/text/units'
+import { counted } from '@/text/base/counted'
+import { materialFindable } from '@/text/shelf/names'
+import { search as searchRows } from '@/text/shelf/search'
+import type { UnitSystem } from '@/text/base/units'
 
 const { search, units } = defineProps<{ search: string; units: UnitSystem }>()
 const emit = defineEmits<{ describe: [own: OwnMaterialRecord] }>()

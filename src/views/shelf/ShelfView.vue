@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Everything that goes into a mix: materials, feeds and limes, bagged mixes; the grower's own first. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { shelfView as words } from '@/text/views/shelfView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
@@ -17,8 +17,8 @@ import { useSlashToSearch } from '@/composables/page/useSlashToSearch'
 import { bagsOf, ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
 import { describeBag } from '@/model/mix/bags'
 import { useGarden } from '@/stores/garden'
-import { problemText } from '@/text/problems.en'
-import { bagText } from '@/text/recipes'
+import { problemText } from '@/text/base/problems.en'
+import { bagText } from '@/text/mix/recipes'
 import ShelfDressings from './ShelfDressings.vue'
 import ShelfMaterials from './ShelfMaterials.vue'
 

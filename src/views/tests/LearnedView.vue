@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What readings have taught: each material before and after, from which readings; forgotten and taken up again. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { learnedView as words } from '@/text/views/learnedView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -9,7 +9,7 @@ import TaughtBox from '@/components/tests/TaughtBox.vue'
 import { useLearning } from '@/composables/learn/useLearning'
 import { useTaught } from '@/composables/learn/useTaught'
 import { useGarden } from '@/stores/garden'
-import { readingValueText, waitingText } from '@/text/learned'
+import { readingValueText, waitingText } from '@/text/tests/learned'
 import { fromReadingsText } from '@/text/readings/reading'
 import { readingOf } from '@/core/ranges'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Every reading beside what was expected of it, by figure, with the share inside the likely range. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { predictionsView as words } from '@/text/views/predictionsView'
 import { computed, onMounted, shallowRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -9,7 +9,7 @@ import { useTaught } from '@/composables/learn/useTaught'
 import type { ReadingTold } from '@/core/ranges'
 import { predictionsOf } from '@/model/learn/predictions'
 import { useGarden } from '@/stores/garden'
-import { predictionText, readingToldRows } from '@/text/learned'
+import { predictionText, readingToldRows } from '@/text/tests/learned'
 
 const garden = useGarden()
 const learning = useLearning(garden)

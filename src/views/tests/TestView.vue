@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One field test: its steps with timers, what is read, and what comes of it. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { testView as words } from '@/text/views/testView'
 import Button from 'primevue/button'
 import { computed, toRaw } from 'vue'
@@ -23,10 +23,10 @@ import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import { dayOfTest } from '@/model/learn/expected'
 import { newReadings } from '@/model/learn/readings'
 import { useGarden } from '@/stores/garden'
-import { TEST_TEXTS } from '@/text/fieldTests'
-import { bedTitle } from '@/text/labels'
-import { testedText } from '@/text/tested'
-import { inUnits } from '@/text/units'
+import { TEST_TEXTS } from '@/text/tests/fieldTests'
+import { bedTitle } from '@/text/base/labels'
+import { testedText } from '@/text/tests/tested'
+import { inUnits } from '@/text/base/units'
 
 const garden = useGarden()
 const router = useRouter()

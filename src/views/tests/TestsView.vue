@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Field tests: what can be measured of a mix or a material, what is going on, and what was found. */
-import { common } from '@/text/common'
+import { common } from '@/text/base/common'
 import { testsView as says } from '@/text/views/testsView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -12,11 +12,11 @@ import { testsOf } from '@/model/garden/garden'
 import { everyMaterial } from '@/model/garden/tables'
 import { startingTest } from '@/model/learn/startingTest'
 import { useGarden } from '@/stores/garden'
-import { dayText } from '@/text/dates'
-import { TEST_TEXTS } from '@/text/fieldTests'
-import { testedText } from '@/text/tested'
-import { jobTitle, shortName } from '@/text/labels'
-import { materialFindable } from '@/text/names'
+import { dayText } from '@/text/base/dates'
+import { TEST_TEXTS } from '@/text/tests/fieldTests'
+import { testedText } from '@/text/tests/tested'
+import { jobTitle, shortName } from '@/text/base/labels'
+import { materialFindable } from '@/text/shelf/names'
 
 const garden = useGarden()
 const route = useRoute()

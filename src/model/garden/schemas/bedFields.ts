@@ -43,7 +43,7 @@ const row = <S extends z.ZodType, C extends z.ZodType = never>(fields: FieldRow<
 
 /**
  * All that is asked about a container or bed, in the order in which it is stored and written. Schema, form, sheet,
- * headless door and what a change means follow from these rows; their words are in `src/text/bedFields.ts`.
+ * headless door and what a change means follow from these rows; their words are in `src/text/bed/bedFields.ts`.
  */
 export const BED_FIELDS = {
   name: row({ schema: name, usual: () => '', input: { kind: 'text' }, column: 'name', takesMix: false }),

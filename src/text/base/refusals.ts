@@ -1,0 +1,128 @@
+import type { Refusal } from '@/model/garden/commands/refusal'
+import type { Stuck } from '@/storage/openGarden'
+import type { SaveFailure } from '@/storage/saver'
+import { BED_WORDS } from '../bed/bedFields'
+import type { Sentence } from './problems.en'
+
+/** What the fields of a record are called on the page. */
+const FIELDS: Record<string, string> = {
+  name: 'name',
+  jobName: 'name',
+  note: 'note',
+  madeOn: 'day it was mixed',
+  plantedOn: 'day it was planted',
+  plantMonth: 'month of planting',
+  companionIds: 'list of other crops',
+  fills: 'list of beds in this job',
+  filled: 'list of beds in this job',
+  corners: 'outline',
+  parts: 'list of parts',
+  mixes: 'list of finished mixes',
+  dressings: 'list of dressings',
+  versions: 'list of kept recipes',
+  ingredients: 'list on the label',
+  twelfths: 'number of parts',
+  ticks: 'list of ticked measures',
+  filledSteps: 'list of ticked steps',
+  followedSteps: 'list of ticked steps',
+  dismissed: 'list of answered warnings',
+  others: 'list of packs',
+  place: 'place',
+  lot: 'lot',
+  seenOn: 'day the price was seen',
+  delivery: 'price of a delivery',
+  readySteps: 'list of ticked steps',
+  readyAdded: 'list of added steps',
+  boughtWith: 'list of jobs bought for',
+  bought: 'list of what was bought',
+  otherwise: 'list of changed measures',
+  readings: 'list of readings',
+  corrections: 'list of corrections',
+  timers: 'list of timers',
+  mixOn: 'mixing day',
+  jpeg: 'photo',
+  reason: 'reason',
+  months: 'table of months',
+  stock: 'stock',
+  price: 'price',
+  litres: 'volume of a pack',
+  kg: 'weight of a pack',
+  dolomiteShare: 'share of dolomite',
+  share: 'share of the mix',
+}
+
+const NAMES: Record<string, string> = {
+  ...Object.fromEntries(Object.entries(BED_WORDS).map(([field, { name }]) => [field, name])),
+  ...FIELDS,
+}
+
+/** The innermost field of a path that has a name of its own. */
+const fieldOf = (path: readonly string[]) => {
+  const known = path.findLast((step) => step in NAMES)
+  return known ? NAMES[known]! : 'entry'
+}
+
+/** Why a change was not taken, and what to do. */
+export function refusalText({ path, problem }: Refusal): Sentence {
+  const field = fieldOf(path)
+  switch (problem.code) {
+    case 'too-much':
+      return problem.of === 'number'
+        ? { why: `The ${field} is more than ${problem.limit}.`, fix: 'Type a smaller number.' }
+        : problem.of === 'letters'
+          ? { why: `The ${field} is longer than ${problem.limit} letters.`, fix: 'Make it shorter.' }
+          : { why: `The ${field} is full: ${problem.limit} are the most.`, fix: 'Take one out first.' }
+    case 'too-little':
+      return problem.of === 'number'
+        ? { why: `The ${field} is less than ${problem.limit}.`, fix: 'Type a larger number.' }
+        : { why: `The ${field} is empty.`, fix: `It needs ${problem.limit} at least.` }
+    case 'no-day':
+      return {
+        why: `The ${field} is not a day of the calendar.`,
+        fix: 'Type day, month and a year of four digits.',
+      }
+    case 'no-number':
+      return { why: `The ${field} holds something that is not a number.`, fix: 'Type a number.' }
+    case 'not-allowed':
+      return { why: `The ${field} cannot be kept as it is.`, fix: 'Nothing was changed.' }
+    case 'other-key':
+      return { why: 'This record carries the name of another.', fix: 'Nothing was changed.' }
+    case 'read-only':
+      return {
+        why: 'This garden is open to look at only; nothing was changed.',
+        fix: 'Reload the page to try opening it as usual.',
+      }
+  }
+}
+
+/** Why the garden does not open. */
+export function stuckText({ reason, message }: Stuck): Sentence {
+  return reason === 'silent'
+    ? {
+        why: `The browser’s database does not answer (${message}).`,
+        fix: 'Another tab may be holding it: close other tabs of Open Bed, then try again.',
+      }
+    : {
+        why: `The browser’s database cannot be read (${message}).`,
+        fix: 'Try again; if that does not help, close the browser and open it anew.',
+      }
+}
+
+/** That work is not being saved, and why. */
+export function failingText({ reason, message }: SaveFailure): Sentence {
+  const whys = {
+    full: 'The disk is full: your work is not being saved.',
+    refused: 'This browser refuses to keep data: your work is not being saved.',
+    silent: 'The browser’s database does not answer: your work is not being saved.',
+    older: 'This tab runs an older Open Bed than the one that stored this: your work is not being saved.',
+  }
+  if (reason === 'older')
+    return {
+      why: whys.older,
+      fix: 'It is safe in this tab while the tab stays open. Save it to a file, then reload the page.',
+    }
+  return {
+    why: whys[reason],
+    fix: `It is safe in this tab while the tab stays open. Save it to a file now. (${message})`,
+  }
+}

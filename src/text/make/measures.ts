@@ -1,0 +1,221 @@
+import type { Evaluation } from '@/core/evaluate'
+import type { Job } from '@/model/garden/schemas'
+import type { Quantities } from '@/model/make/quantities'
+import type { ShoppingLine } from '@/model/make/shoppingList'
+import type { VesselChoice } from '@/model/make/vessels'
+import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, isRounded } from '@/core/batch'
+import { isMeasurable, measureText } from '@/core/mixing'
+import { LITRES } from '@/core/units'
+import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
+import { bedTitle, shortName } from '../base/labels'
+import { doseWeightText, spoonfulText, volumeText, type UnitSystem, percentText, pHText } from '../base/units'
+
+/** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
+export const bucketsText = (twelfths: number) =>
+  `${isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
+
+/** "2½ buckets + 4 scoops": one line of a batch. */
+export function measureOfLine(
+  {
+    twelfths,
+    scoopTwelfths,
+    litres,
+  }: {
+    twelfths: number
+    scoopTwelfths: number
+    litres: number
+  },
+  units: UnitSystem,
+): string {
+  if (twelfths === 0 && scoopTwelfths === 0) return `${volumeText(litres, units)} by the mark`
+  const scoops = `${measureText(scoopTwelfths)} ${scoopTwelfths > 12 ? 'scoops' : 'scoop'}`
+  return [twelfths > 0 && bucketsText(twelfths), scoopTwelfths > 0 && scoops].filter(Boolean).join(' + ')
+}
+
+/** Is a line measured by the litre mark, not in whole buckets and scoops? */
+const isByMark = (line: { twelfths: number; scoopTwelfths: number }): boolean =>
+  line.twelfths === 0 && line.scoopTwelfths === 0
+
+/** Where a dose goes into part of a batch only: two piles, and which is which. */
+export function pileText(
+  { into, beds }: Pick<Extract<CardLine, { kind: 'dose' }>, 'into' | 'beds'>,
+  units: UnitSystem,
+): string {
+  const whose = beds ? `for ${beds.map((b) => bedTitle(b.spec)).join(' and ')}` : ''
+  if (into === null) return whose && `all of this batch is ${whose}`
+  return `only into ${volumeText(into, units)} of this batch${whose && `, ${whose}`}; keep the rest apart`
+}
+
+const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
+
+/** "1 cup + 2 tablespoons + ¾ teaspoon", level. */
+export function spoonText({ cups, tablespoons, teaspoons }: SpoonMeasure): string {
+  const words = [
+    cups && plural(String(cups), 'cup', 'cups'),
+    tablespoons && plural(String(tablespoons), 'tablespoon', 'tablespoons'),
+    teaspoons && plural(measureText(teaspoons * 12), 'teaspoon', 'teaspoons'),
+  ].filter(Boolean)
+  return words.length ? `${words.join(' + ')}, level` : 'a pinch'
+}
+
+/** Spoons for a dose, in the grower's own spoons. */
+export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>
+  spoonText(levelSpoons(grams, bulkDensity, units === 'us' ? US_SPOONS : METRIC_SPOONS))
+
+/** A bucket or so, in round figures of the grower's own, litres. */
+export const aBucket = (units: UnitSystem) => (units === 'metric' ? 10 : 3 * LITRES.usGallon)
+/**
+ * "640 g in all; 2 tablespoons, level for 10 L": a dose for the whole job, and for a bucketful by the spoon. Null
+ * litres leave out the first.
+ */
+export function doseInHand(
+  gramsPerLitre: number,
+  bulkDensity: number,
+  litres: number | null,
+  units: UnitSystem,
+): string {
+  const spoons = `${doseSpoons(gramsPerLitre * aBucket(units), bulkDensity, units)} for ${volumeText(aBucket(units), units)}`
+  return litres === null ? spoons : `${doseWeightText(gramsPerLitre * litres, units)} in all; ${spoons}`
+}
+
+/** What a bucket is filled with. */
+export const measuredName = (what: Measured): string =>
+  'mix' in what ? what.mix.name : shortName(what.material.id)
+
+/** A whole line of a batch card in words. */
+export function lineText(line: CardLine, units: UnitSystem): string {
+  return line.kind === 'measure'
+    ? `${measureOfLine(line, units)} ${measuredName(line.what)}${isByMark(line) ? '' : ` (${volumeText(line.litres, units)})`}`
+    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${pileText(line, units) && `, ${pileText(line, units)}`}`
+}
+
+/**
+ * "fills 1.8 of Fig pot": how many containers of each bed a batch fills, settling counted; nothing for a mix that goes
+ * into another.
+ */
+export function batchFillsText(
+  card: Pick<BatchCard, 'mix' | 'blendLitres' | 'of'>,
+  job: Job,
+  q: Quantities,
+): string {
+  if (card.mix) return ''
+  const all = job.fills.reduce((sum, bed) => sum + bed.count, 0)
+  if (card.of === 1 && job.amount === null) return all === 1 ? 'it' : `all ${all}`
+  const settled = card.blendLitres / (1 + job.plan.settling)
+  return job.fills
+    .flatMap((bed, i) => {
+      const each = q.needed[i]?.net ?? 0
+      const count = settled / each
+      return each > 0 && count < MANY
+        ? [
+            `${count >= 9.95 ? count.toFixed(0) : count.toFixed(1).replace(/\.0$/, '')} of ${bedTitle(bed.spec)}`,
+          ]
+        : []
+    })
+    .join(', or ')
+}
+/** More containers than this from one batch nobody counts. */
+const MANY = 1000
+
+/** "Batch 2", or of a finished mix "Base mix, batch 2". */
+export const batchTitle = ({ mix, index }: Pick<BatchCard, 'mix' | 'index'>): string =>
+  `${mix ? `${mix.name}, batch` : 'Batch'} ${index + 1}`
+
+/** "Batch 2 of 3, 1 to go after it". */
+export const batchPlaceText = (card: Pick<BatchCard, 'mix' | 'index' | 'of'>, after: number): string =>
+  `${batchTitle(card)} of ${card.of}, ${after > 0 ? `${after} to go after it` : 'the last'}`
+
+/** Batches that are measured alike, one after the other, as they stand on paper. */
+export interface AlikeBatches {
+  title: string
+  lines: string[]
+  /** How many of them: each line is ticked so often. */
+  count: number
+}
+
+/** Batches of a job for paper: what is measured alike stands once, with a box to tick for each. */
+export function alikeBatches(cards: readonly BatchCard[], units: UnitSystem): AlikeBatches[] {
+  const groups: { first: BatchCard; last: BatchCard; lines: string[] }[] = []
+  for (const card of cards) {
+    const lines = card.lines.map((line) => lineText(line, units))
+    const group = groups.at(-1)
+    const alike = group && group.first.mix === card.mix && group.lines.join('\n') === lines.join('\n')
+    if (alike) group.last = card
+    else groups.push({ first: card, last: card, lines })
+  }
+  return groups.map(({ first, last, lines }) => {
+    const count = last.index - first.index + 1
+    const litres = volumeText(first.blendLitres, units)
+    return {
+      title:
+        count === 1
+          ? `${batchTitle(first)}: ${litres}`
+          : `${batchTitle(first).replace(/([Bb])atch/, '$1atches')} to ${last.index + 1}, each ${litres}`,
+      lines,
+      count,
+    }
+  })
+}
+
+/** Less water than this is not worth a word, litres. */
+const LEAST_WATER = 0.25
+
+/** What has to be wetted before mixing, and how. */
+export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
+  list
+    .filter((l) => l.water >= LEAST_WATER)
+    .map(({ material, packs, water, wettingAgent }) => {
+      const { pack } = (packs.find((p) => p.count > 0) ?? packs[0]!).offer
+      const how =
+        material.family === 'peat'
+          ? `, warm if you can, hours before; ${spoonfulText(wettingAgent, units)} of wetting agent if it sheds water`
+          : pack.kind === 'block'
+            ? ' to swell the block, an hour or more; then fluff it up'
+            : ''
+      return {
+        id: material.id,
+        name: shortName(material.id),
+        words: `${volumeText(water, units)} of water${how}.`,
+      }
+    })
+
+const VESSEL_WORDS = { tub: 'A tub', barrow: 'A barrow', tarp: 'A tarp' } as const
+/** What a job is mixed in, as a choice: "A tub, 65 L", "A 50 L bag of compost at a time". */
+export const vesselText = ({ id, litres, bag }: VesselChoice, units: UnitSystem): string =>
+  id === 'tub' || id === 'barrow' || id === 'tarp'
+    ? `${VESSEL_WORDS[id]}, ${volumeText(litres, units)}`
+    : `${shortName(id.slice('bag:'.length))}: a pack of ${volumeText(bag!, units)} loose at a time`
+
+/** Which way whole measures are rounded, as a choice. */
+export const ROUNDING_NAMES = [
+  { value: 'more' as const, label: 'A little more' },
+  { value: 'less' as const, label: 'A little less' },
+  { value: 'exact' as const, label: 'Just enough, by the mark' },
+]
+
+/** Less over than this is not worth a word. */
+const HARDLY_OVER = 0.005
+
+/** "7 % to settle", "5 % over by whole measures": what more is made than stays in place, and why. */
+export function overText({ plan, toBlend }: Quantities, settling: number): string[] {
+  const over = plan.blendLitres / toBlend - 1
+  return [
+    ...(settling > 0 ? [`${percentText(settling)} of it goes when it settles`] : []),
+    ...(Math.abs(over) >= HARDLY_OVER
+      ? [`${percentText(Math.abs(over))} ${over > 0 ? 'over' : 'short'} by whole measures`]
+      : []),
+  ]
+}
+
+/** What rounding to the grower's measures makes of a mix; nothing where it hardly shows. */
+export function asMeasuredText({ plan, asMeasured, asWritten }: Quantities): string {
+  if (!isRounded(plan)) return ''
+  const air = (e: Evaluation) => percentText(e.mix.airFilledPorosity, 1)
+  const pairs = [
+    ['air', air(asMeasured), air(asWritten)],
+    ['pH', pHText(asMeasured.lime.pH), pHText(asWritten.lime.pH)],
+  ].filter(([, is, was]) => is !== was)
+  return pairs.length === 0
+    ? ''
+    : `As these buckets measure it: ${pairs.map(([what, is, was]) => `${what} ${is} instead of ${was}`).join(', ')}.`
+}

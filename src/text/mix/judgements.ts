@@ -1,0 +1,222 @@
+import type { Judgement } from '@/core/judgement'
+import { MONTHS, shortName } from '../base/labels'
+import { dressingName } from '../shelf/dressings'
+import {
+  doseText,
+  intervalText,
+  lengthText,
+  percentText,
+  pHText,
+  temperatureText,
+  windText,
+  type UnitSystem,
+} from '../base/units'
+
+export interface JudgementText {
+  /** What is the matter, with its numbers. */
+  says: string
+  /** What to do. */
+  does: string
+  /** On whose word. */
+  source: string
+}
+const percents = (x: number) => percentText(x)
+const ec = (x: number) => `${x.toFixed(1)} dS/m`
+/** "Gone by then: peat, compost. " */
+const partsThat = (what: 'goes' | 'stays', ids: readonly string[]) =>
+  ids.length === 0
+    ? ''
+    : `${what === 'goes' ? 'Half or more of it gone by then' : 'What stays'}: ${ids.map((id) => shortName(id).toLowerCase()).join(', ')}. `
+
+/** "May", "October to February": months in the order they come, runs of them by their ends. */
+function monthsText(months: readonly number[]): string {
+  const runs: number[][] = []
+  for (const month of months) {
+    const run = runs.at(-1)
+    if (run && month === (run.at(-1)! % 12) + 1) run.push(month)
+    else runs.push([month])
+  }
+  const [first, last] = [runs[0], runs.at(-1)]
+  if (first && last && runs.length > 1 && first[0] === (last.at(-1)! % 12) + 1) {
+    runs.pop()
+    runs[0] = [...last, ...first]
+  }
+  const name = (month: number) => MONTHS[month - 1]!
+  return runs
+    .map((run) => (run.length > 1 ? `${name(run[0]!)} to ${name(run.at(-1)!)}` : name(run[0]!)))
+    .join(', ')
+}
+const mg = (x: number) => `${x.toFixed(x < 10 && x >= 0.05 ? 1 : 0)} mg/L`
+
+/** A judgement in a few words, for a list of mixes: "tips in wind". */
+export const judgementInShort: Record<Judgement['code'], string> = {
+  'too-little-air': 'too little air',
+  'foot-drowned': 'a wet foot',
+  'stays-wet': 'stays wet in rain',
+  'sand-lowers-air': 'sand takes air away',
+  'lime-does-little': 'lime does little',
+  'lime-against-acid': 'lime and sulfur undo each other',
+  'water-raises-ph': 'your water lifts its pH',
+  'hard-water-for-acid': 'hard water for an acid crop',
+  'rich-for-seedlings': 'rich for seedlings',
+  'unsterile-for-seeds': 'not clean for seeds',
+  'coir-wants-calcium': 'coir wants calcium',
+  'tips-in-wind': 'tips in wind',
+  slumps: 'slumps in time',
+  'nitrogen-for-roots': 'rich for root crops',
+  'blossom-end-rot': 'dries between waterings',
+  'much-compost': 'much compost',
+  'ammonium-when-cold': 'ammonium while cold',
+  'boron-high': 'too much boron',
+  'salts-high': 'salty',
+  'phosphorus-for-sensitive': 'too much phosphorus',
+  'calcium-to-magnesium': 'calcium against magnesium',
+  'dose-above-limit': 'a dose too large',
+  'drawdown-uncovered': 'rotting wood takes its nitrogen',
+  'char-uncharged': 'uncharged biochar takes its nitrogen',
+  'crystals-swell': 'water crystals swell',
+}
+
+/** What each judgement says, and what to do about it. */
+const TEXTS: {
+  [C in Judgement['code']]: (j: Extract<Judgement, { code: C }>, units: UnitSystem) => JudgementText
+} = {
+  'too-little-air': (j, units) => ({
+    says: `Too little air: ${percents(j.air)} after draining where ${percents(j.wanted)} is the least wanted, in ${lengthText(j.depth, units)} of depth.`,
+    does: `More of something coarse and stiff (bark, coarse perlite, pumice), less of what is fine; or a ${j.inGround ? 'higher bed' : 'deeper container'}.`,
+    source: 'crop table; profile of this container',
+  }),
+  'foot-drowned': (j, units) => ({
+    says: `The lowest ${lengthText(j.height, units)} of ${lengthText(j.depth, units)} keep under ${percents(j.air)} air: roots stop there.`,
+    does: `A coarser mix or a ${j.inGround ? 'higher bed' : 'deeper container'}. Gravel below does not help: it only lifts the wet zone.`,
+    source: 'retention at rest; common practice',
+  }),
+  'stays-wet': (j) => ({
+    says: `In ${monthsText(j.months)} more rain falls on it than plants take up: it stands wet, with ${percents(j.air)} air.`,
+    does: `A faster mix, ${percents(j.better)} air or more; feet under the pot, no saucer, or a place out of the rain.`,
+    source: 'rain of your place against water use; common practice',
+  }),
+  'sand-lowers-air': (j) => ({
+    says: `${shortName(j.material)} takes air away here: ${percents(j.air)} with it, ${percents(j.without)} without.`,
+    does: j.isSoil
+      ? 'In a pot its fine pores stay full of water, which in open ground would drain on down. Half as much, with something coarse in its place; or a bed open to soil.'
+      : 'Its grains fill the gaps. Leave it out, or keep it for weight and put something coarse beside it.',
+    source: 'packing of the grain sizes',
+  }),
+  'lime-does-little': (j, units) => ({
+    says: `${doseText(j.gramsPerLitre, units)} of lime brings pH ${pHText(j.pH)}; half of it would bring ${pHText(j.halfPH)}.`,
+    does: 'Ground lime stops dissolving near pH 7.4. Give half, and look again in six weeks.',
+    source: 'lime course',
+  }),
+  'lime-against-acid': (j, units) => ({
+    says: `${dressingName(j.dressing)} makes it more acid and ${doseText(j.lime, units)} of lime undoes it.`,
+    does: 'Give one or the other: leave it out where the mix is acid enough already, or set the lime to none.',
+    source: 'charge balance',
+  }),
+  'water-raises-ph': (j) => ({
+    says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most it likes.`,
+    does: 'Water with rain, or acidify the water; less lime at the start only puts it off. An ammonium feed pulls the other way.',
+    source: 'alkalinity of the water against the buffer',
+  }),
+  'hard-water-for-acid': (j) => ({
+    says: `Your water holds ${j.alkalinity.toFixed(1)} meq/L of alkalinity; for what wants pH ${pHText(j.most)} at most, ${j.limit} is much.`,
+    does: 'Rain water where you can. Otherwise acidify it, and test the pH each spring: it creeps up year by year.',
+    source: 'common practice',
+  }),
+  'rich-for-seedlings': (j) => ({
+    says: `For seedlings this is rich: salts ${ec(j.ec)} where ${ec(j.limit)} is the most, compost and manure ${percents(j.share)}.`,
+    does: 'Sow in a lean mix and prick out into this; or keep the compost to a fifth and let it be old.',
+    source: 'saturated extract guide for seedlings (from memory)',
+  }),
+  'unsterile-for-seeds': (j, units) => ({
+    says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => shortName(m).toLowerCase()).join(', ')}.`,
+    does: `Heat soil to ${temperatureText(71, units)} for ten minutes, ${temperatureText(82, units)} for half an hour at most; or take parts that are clean as bought.`,
+    source: 'common practice',
+  }),
+  'coir-wants-calcium': (j) => ({
+    says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,
+    does: 'Coir that was buffered by its maker, a gram or two of gypsum for each litre, or ground limestone if pH allows.',
+    source: 'common practice',
+  }),
+  'tips-in-wind': (j, units) => ({
+    says: `Drained and full grown it begins to tip in a wind of ${windText(j.at, units)}; your place sees ${windText(j.met, units)} several times a year.`,
+    does: j.tooHeavy
+      ? 'A wider pot, or a tie to the wall: it is too heavy to lift as it is.'
+      : 'A third of loam or grit for weight, a wider pot, or a tie to the wall.',
+    source: 'statics; winds from common practice',
+  }),
+  slumps: (j) => ({
+    says: `After ${j.years} years ${percents(j.lost)} of it is gone and air is at ${percents(j.air)} (${percents(j.wanted)} wanted).`,
+    does: `${partsThat('goes', j.going)}${partsThat('stays', j.staying)}For what stands for years give more room to parts that last: bark, pumice, grit, loam.`,
+    source: 'rot of each part, packed again',
+  }),
+  'nitrogen-for-roots': (j) => ({
+    says: `For a root crop this is rich: ${mg(j.mgPerLitre)} of nitrogen at hand in the first days, ${mg(j.limit)} is much.`,
+    does: 'It makes leaf, and forked or hairy roots. Leave the nitrogen out at mixing, and feed a little once roots swell.',
+    source: 'common practice',
+  }),
+  'blossom-end-rot': (j) => ({
+    says: `In the thirstiest month it wants water ${intervalText(j.days)}; you can keep ${intervalText(j.keeps)}.`,
+    does: 'From wet to dry and back is the usual cause of blossom end rot, not want of lime. More mix for each plant, mulch, shade, or a drip line.',
+    source: 'watering interval; common practice',
+  }),
+  'much-compost': (j) => ({
+    says: `Compost and manure are ${percents(j.share)} of it; beyond ${percents(j.limit)} salts and slump grow.`,
+    does: 'Swap some for bark, peat or coir, and feed instead.',
+    source: 'common practice',
+  }),
+  'ammonium-when-cold': (j, units) => ({
+    says: `${percents(j.share)} of the nitrogen at hand is ammonium, in a mix near ${temperatureText(j.temperature, units)}.`,
+    does: 'Cold mix turns it slowly and roots burn. Half of it as nitrate, or wait for warmth.',
+    source: 'common practice',
+  }),
+  'boron-high': (j) => ({
+    says: `Boron ${mg(j.mgPerLitre)} where ${mg(j.limit)} is plenty.`,
+    does: 'Leave the borate out, or take a tenth: beans and strawberries suffer first. Never dose it by the pinch.',
+    source: 'Bunt 1988 (from memory)',
+  }),
+  'salts-high': (j) => ({
+    says: `Salts ${ec(j.ec)} ${j.where === 'top' ? 'in the dressed top' : 'in the mix'}: it would cost ${percents(1 - j.yieldKept)} of the crop.`,
+    does: 'Less feed at the start, some of it later; flush with plain water before planting.',
+    source: 'Maas & Hoffman 1977',
+  }),
+  'phosphorus-for-sensitive': (j) => ({
+    says: `Phosphorus ${mg(j.mgPerLitre)} over the season where heaths bear ${mg(j.limit)}.`,
+    does: 'No bone meal, phosphate or compost for berries of this kind.',
+    source: 'Handreck & Black (from memory)',
+  }),
+  'calcium-to-magnesium': (j) => ({
+    says: `Calcium to magnesium is ${j.ratio.toFixed(1)} to 1, outside ${j.low} to ${j.high}.`,
+    does:
+      j.ratio > j.high
+        ? 'Dolomite for part of the lime, or Epsom salts.'
+        : 'Ground limestone or gypsum for part of the dolomite.',
+    source: 'common practice',
+  }),
+  'dose-above-limit': (j, units) => ({
+    says: `${doseText(j.gramsPerLitre, units)} of ${dressingName(j.dressing).toLowerCase()}; ${doseText(j.limit, units)} is where trouble begins.`,
+    does: 'Halve it, and give the rest later if it is missed.',
+    source: 'dressing table',
+  }),
+  'drawdown-uncovered': (j) => ({
+    says: `Rotting wood and bark tie up ${mg(j.drawdown)} of nitrogen in the first month and only ${mg(j.supplied)} comes in.`,
+    does: 'A gram of a nitrogen meal or a coated fertilizer for each litre, or aged bark.',
+    source: 'Handreck 1992 index, as a range',
+  }),
+  'char-uncharged': (j) => ({
+    says: `Uncharged biochar is ${percents(j.share)} of it: it takes up some ${mg(j.takes)} of nitrogen at first and raises the pH.`,
+    does: 'Charge it before mixing: damp, one to one with ripe compost for a fortnight, or a day or more in dilute feed. Then choose the charged one here.',
+    source: 'common practice',
+  }),
+  'crystals-swell': (j, units) => ({
+    says: `Water crystals swell to ${percents(j.share)} of the volume: put in dry, they lift the surface by ${lengthText(j.lift, units)}.`,
+    does: 'Swell them first, an hour or two in water, drain, and stir them in swollen. They are slippery, and dry ones are not for children.',
+    source: 'Bowman and others 1990, from memory; common practice',
+  }),
+}
+
+/** A judgement in words: what the numbers say, and what to do about it. */
+export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
+  const say = TEXTS[j.code] as (j: Judgement, units: UnitSystem) => JudgementText
+  return say(j, units)
+}

@@ -1,0 +1,79 @@
+import type { Due } from '@/model/season/season'
+import type { MonthSuits, WinterMargin } from '@/core/season'
+import { hardinessZone } from '@/core/season/winter'
+import { temperatureText, type UnitSystem } from '../base/units'
+
+export const SUITS_NAMES: Record<MonthSuits, string> = {
+  frost: 'nights too cold',
+  cold: 'too cold to grow',
+  fair: 'passable',
+  best: 'as it likes',
+  hot: 'too hot',
+}
+
+export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string }> = {
+  'correct-ph': { title: 'Bring the pH right', text: '' },
+  flush: {
+    title: 'Flush the salts',
+    text: 'More salts were read than it bears. Two to three times the pot’s volume of good water in one day, and no feed until you have read it again.',
+  },
+  water: { title: 'Water', text: 'By its size, its month and when it was last watered. Feel it first.' },
+  dress: { title: 'Put on what was held back', text: 'Scatter it round the plants, scratch it in, water.' },
+  'test-ph-first': {
+    title: 'Test the pH',
+    text: 'A fortnight after mixing: lime has shown its way by now. Note it in the log.',
+  },
+  'test-ph-again': {
+    title: 'Test the pH again',
+    text: 'Six weeks after mixing the pH should be where the mix was meant to be.',
+  },
+  shade: {
+    title: 'Shade and shelter',
+    text: 'A week out of hard sun and wind, until new roots have taken hold.',
+  },
+  feed: {
+    title: 'Begin to feed',
+    text: 'A week before the mix alone runs short. Liquid feed by its label, or a dressing on top.',
+  },
+  'check-salts': {
+    title: 'Check the salts',
+    text: 'Your water brings salt. Water until a fifth runs out below; where a meter says too much, flush with twice the pot’s volume of the softest water you have.',
+  },
+  'top-up': {
+    title: 'Look at the level',
+    text: 'Where it has sunk below the lip you left, top up with the same mix, not over the stems.',
+  },
+  harvest: { title: 'First harvest', text: 'Likely between these days; pick young.' },
+  'bring-in': {
+    title: 'Clear or bring in',
+    text: 'From here nights get colder than it stands outside.',
+  },
+  winter: {
+    title: 'Get it ready for winter',
+    text: 'Pots together by a wall, off the ground so that they drain; wrap the pot, not only the plant.',
+  },
+  'look-back': {
+    title: 'Look back',
+    text: 'What would you do again? Note it in the record, freshen the old mix or make it a part of the next.',
+  },
+}
+
+export const degrees = (celsius: number, units: UnitSystem) =>
+  `${Math.abs(Math.round(units === 'us' ? celsius * 1.8 : celsius))} ${units === 'us' ? '°F' : '°C'}`
+
+/** What a winter leaves to spare, in a sentence or three. */
+export function winterText(w: WinterMargin & { inPot: boolean }, name: string, units: UnitSystem): string {
+  const cold = `Your coldest night: near ${temperatureText(w.coldest, units)} (zone ${hardinessZone(w.coldest)}).`
+  const stands = w.inPot
+    ? `In a pot the roots of ${name.toLowerCase()} stand about ${temperatureText(w.rootsTo, units)}, two zones less than in the ground (common practice).`
+    : `In open ground ${name.toLowerCase()} stands about ${temperatureText(w.rootsTo, units)}.`
+  const spare =
+    w.margin >= 0
+      ? w.low >= 0
+        ? `${degrees(w.margin, units)} to spare.`
+        : `${degrees(w.margin, units)} to spare, but the least hardy kinds would be killed.`
+      : w.high >= 0
+        ? `${degrees(w.margin, units)} short: only the hardiest kinds come through unprotected; wrap it, sink it or take it in.`
+        : `${degrees(w.margin, units)} short: take it in for the winter.`
+  return `${cold} ${stands} ${spare}`
+}

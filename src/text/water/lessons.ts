@@ -1,0 +1,149 @@
+import type { Lesson, LessonAnswer } from '@/model/water/lessons'
+import {
+  doseText,
+  inUnits,
+  lengthText,
+  percentText,
+  pHText,
+  volumeText,
+  weightText,
+  windText,
+  type UnitSystem,
+} from '../base/units'
+
+interface LessonText {
+  title: string
+  question: string
+  guesses: readonly [string, string, string]
+  /** What it comes down to, in one sentence. */
+  sentence: string
+  /** What can be done with it, and the page where that is done. */
+  change: { does: string; at: 'containers' | 'mix' | 'water' | 'plan' | 'season' }
+}
+
+export const LESSON_TEXTS: Record<Lesson, LessonText> = {
+  depth: {
+    title: 'Shallow tray and deep tub',
+    question:
+      'Your mix goes into a tray [6 cm|2.4 in] deep and a tub [40 cm|16 in] deep. Both are watered well and drain. In which does it hold more air?',
+    guesses: ['In the tray: it is closer to the open', 'In the tub', 'In both alike: it is the same mix'],
+    sentence: 'A mix stands wet at its foot, and the shallower the container the more of it is foot.',
+    change: { does: 'Make the container deeper, or the mix coarser for a shallow one', at: 'containers' },
+  },
+  gravel: {
+    title: 'Gravel below',
+    question:
+      'You put [5 cm|2 in] of gravel under the mix, in the same container. A day after watering, how much air do the roots have in the mix above it?',
+    guesses: ['More litres of air than without', 'Fewer litres of air than without', 'About as many'],
+    sentence:
+      'Gravel takes room from the mix and drains it less than the same depth of mix would: what it gains in air it loses in room.',
+    change: { does: 'Leave the layer out and fill with mix, or watch it drain', at: 'water' },
+  },
+  sand: {
+    title: 'Sand in the mix',
+    question:
+      'You add one part of sharp sand to three parts of your mix. What becomes of its air after draining?',
+    guesses: ['More air: sand drains', 'Less air', 'No change'],
+    sentence:
+      'Sand fills the gaps between coarser grains: only a mix made mostly of sand, or a heavy wet one, is opened by it.',
+    change: { does: 'Open the mix with coarse grains such as perlite, pumice or bark', at: 'mix' },
+  },
+  saucer: {
+    title: 'The saucer',
+    question:
+      'The pot stands in a saucer that is left full after watering, and nothing drinks for two days. How much more of the mix then has too little air for roots, against a pot that drains freely?',
+    guesses: ['No more', 'Up to a tenth of the mix', 'More than a tenth of the mix'],
+    sentence:
+      'Water that stands in a saucer is water that stands in the foot of the pot: empty it after half an hour.',
+    change: { does: 'Try it on your mix, with what your crop drinks', at: 'water' },
+  },
+  buckets: {
+    title: 'Three buckets and three buckets',
+    question:
+      'You measure three buckets of loose materials in your recipe’s shares and stir them. How much mix is it?',
+    guesses: ['Three buckets', 'A little under three', 'Well under three: two and a half or less'],
+    sentence: 'Fines fall into the gaps between coarse grains, so a mix is always less than what went in.',
+    change: { does: 'Buy and measure by the amount to blend, which counts that in', at: 'mix' },
+  },
+  lime: {
+    title: 'Lime that is late',
+    question: 'Lime is stirred in and watered. After one week, how much of its work is done?',
+    guesses: ['Nearly all', 'A part: a third to three quarters', 'Hardly any'],
+    sentence: 'Lime works over weeks: mix it in early, and judge a pH only when six weeks have passed.',
+    change: { does: 'See the pH by the week, and set the lime', at: 'mix' },
+  },
+  gale: {
+    title: 'A light mix in a gale',
+    question:
+      'A gale is forecast and the pot is ready for water. How much does a good watering help it to stand?',
+    guesses: ['Much: it bears a wind a quarter stronger or more', 'A little', 'Not at all'],
+    sentence:
+      'What holds a pot up is its weight and the width of its foot: water is the weight you have at hand.',
+    change: { does: 'Add weight low down, widen the foot, or shelter it', at: 'containers' },
+  },
+  feed: {
+    title: 'A bag of feed too much',
+    question: 'The dose of feed is given twice by mistake. What happens to the crop?',
+    guesses: [
+      'It grows twice as well',
+      'It bears it, with no more growth',
+      'It suffers: the salts are more than it takes',
+    ],
+    sentence: 'Feed is salt: past what a crop takes up it only makes water harder to drink.',
+    change: { does: 'Weigh the dose on the bench and see the salts', at: 'mix' },
+  },
+}
+
+/** The question in the grower's units. */
+export const questionText = (lesson: Lesson, units: UnitSystem): string =>
+  inUnits(LESSON_TEXTS[lesson].question, units)
+
+const salts = (x: number) => `${x.toFixed(1)} dS/m`
+const litres = (x: number, u: UnitSystem) => volumeText(x, u)
+const NAMES: Record<string, [label: string, text: (x: number, u: UnitSystem) => string]> = {
+  tray: ['Air in the tray', (x) => percentText(x)],
+  tub: ['Air in the tub', (x) => percentText(x)],
+  mixPlain: ['Mix without gravel', litres],
+  mixGravel: ['Mix above gravel', litres],
+  litresPlain: ['Air in it without gravel', litres],
+  litresGravel: ['Air in it above gravel', litres],
+  sharePlain: ['Air as a share, without gravel', (x) => percentText(x)],
+  shareGravel: ['Air as a share, above gravel', (x) => percentText(x)],
+  airBefore: ['Air now', (x) => percentText(x)],
+  airAfter: ['Air with a quarter of sand', (x) => percentText(x)],
+  weightBefore: [
+    'Dry weight now',
+    (x, u) => (u === 'us' ? `${(x * 8.345).toFixed(1)} lb/gal` : `${x.toFixed(2)} kg/L`),
+  ],
+  weightAfter: [
+    'Dry weight with sand',
+    (x, u) => (u === 'us' ? `${(x * 8.345).toFixed(1)} lb/gal` : `${x.toFixed(2)} kg/L`),
+  ],
+  shortFree: ['Mix with less than 10 % air, draining freely', (x) => percentText(x)],
+  shortSaucer: ['Mix with less than 10 % air, in the saucer', (x) => percentText(x)],
+  saucerLeft: ['Water left in the saucer', (x, u) => lengthText(x, u)],
+  made: ['Three buckets make', (x) => `${x.toFixed(2)} buckets`],
+  lost: ['Lost on stirring', (x) => percentText(x, 1)],
+  dose: ['Lime', doseText],
+  pHStart: ['pH before', (x) => pHText(x)],
+  pHWeek: ['pH after a week', (x) => pHText(x)],
+  pHSix: ['pH after six weeks', (x) => pHText(x)],
+  windThirsty: ['Tips, ready for water, at a wind of', windText],
+  windWet: ['Tips, just watered, at', windText],
+  kgWet: ['Weight of the mix, just watered', (x, u) => weightText(x, u)],
+  saltsOnce: ['Salts with the dose', salts],
+  saltsTwice: ['Salts with twice the dose', salts],
+  saltsMost: ['What the crop bears', salts],
+}
+
+export const figureRows = ({ figures }: LessonAnswer, units: UnitSystem): string[][] =>
+  figures.map(({ name, value }) => {
+    const [label, text] = NAMES[name]!
+    return [label, text(value, units)]
+  })
+
+/** What came of a guess. Nothing is scored. */
+export function cameOf(lesson: Lesson, guess: number, { right }: LessonAnswer): string {
+  const answer = LESSON_TEXTS[lesson].guesses[right].replace(/^./, (c) => c.toLowerCase())
+  return guess === right ? 'So it is.' : `On your mix it is otherwise: ${answer}.`
+}

@@ -1,0 +1,90 @@
+import type { MonthPlan, PlanChange, WateringPlan } from '@/core/watering'
+import { MONTHS } from '../base/labels'
+import { doseWeightText, inUnits, percentText, volumeText, weightText, type UnitSystem } from '../base/units'
+
+/** "every 4 days", "every day", "3 times a day". */
+export function rhythmText({ interval, timesADay }: Pick<MonthPlan, 'interval' | 'timesADay'>): string {
+  if (timesADay > 1) return timesADay === 2 ? 'twice a day' : `${timesADay} times a day`
+  return interval === 1 ? 'every day' : `every ${interval} days`
+}
+
+/** "4 days", "half a day", "more than 45 days". */
+export function daysText(days: number, within = true): string {
+  if (!within) return `more than ${Math.floor(days)} days`
+  if (days < 0.75) return `${Math.max(1, Math.round(days * 24))} hours`
+  const whole = days < 10 ? Math.round(days * 2) / 2 : Math.round(days)
+  return whole === 1 ? 'a day' : `${whole} days`
+}
+
+/** What to do in the month looked at. */
+export const planText = ({ month }: WateringPlan, units: UnitSystem): string =>
+  !month.within
+    ? `In ${MONTHS[month.month - 1]}: nothing from above for ${Math.floor(month.untilThirst)} days or more.`
+    : `In ${MONTHS[month.month - 1]}: ${volumeText(month.litres, units)} ${rhythmText(month)}, ${
+        month.timesADay > 1 ? 'from the morning on' : 'in the morning'
+      }.`
+
+/** By lifting it, where it can be lifted: `empty` is the weight of the container itself, kg. */
+export const liftText = ({ heavy, light }: WateringPlan, empty: number, units: UnitSystem): string =>
+  `Lift it: ${weightText(heavy + empty, units)} when it has just drained, ${weightText(light + empty, units)} when it is time to water.`
+
+export function awayText({ month, range }: WateringPlan): string {
+  if (!month.within) return 'It is not thirsty in that time as long as all below stays as chosen.'
+  const likely =
+    range && daysText(range.low) !== daysText(range.high)
+      ? ` (likely ${daysText(range.low)} to ${daysText(range.high)})`
+      : ''
+  return `Left alone after a good watering it is thirsty in ${daysText(month.untilThirst, month.within)}${likely} and hangs its leaves in ${daysText(
+    month.untilWilting,
+    month.within,
+  )}. In a hot week count on half of that.`
+}
+
+export function drainText(plan: WateringPlan, units: UnitSystem): string {
+  if (plan.drainedShare < 0.005)
+    return 'Hardly anything drains away: salts stay in the mix. Once a month water until some runs out below.'
+  const salts =
+    plan.saltsAWeek > 0.05 ? `, and about ${doseWeightText(plan.saltsAWeek, units)} of salts with it` : ''
+  return `${percentText(plan.drainedShare)} of the water drains away, ${volumeText(plan.drainedAWeek, units)} a week${salts}.`
+}
+
+/** What it still suffers under the plan; empty where nothing. */
+export function sufferText({ hoursThirsty, hoursShortOfAir, overSurface }: WateringPlan): string {
+  const said: string[] = []
+  if (hoursThirsty >= 1)
+    said.push(
+      `It is still thirsty for ${Math.round(hoursThirsty)} hours in two weeks: this pot is too small for it.`,
+    )
+  if (hoursShortOfAir >= 6)
+    said.push(`Half of its roots have too little air for ${Math.round(hoursShortOfAir)} hours in two weeks.`)
+  if (overSurface > 0.05) said.push('Pour slowly, in two goes: some of it runs over the rim.')
+  return said.join(' ')
+}
+
+const CHANGE_TEXTS: Record<PlanChange, string> = {
+  mulch: 'A mulch of bark, [5 cm|2 in]',
+  saucer: 'A saucer left full below',
+  largerPot: 'A container a fifth larger each way',
+  moreCompost: 'A tenth more compost in the mix',
+}
+
+/** Each change with what it brings, the most helpful first. */
+export function changeRows({ options, month }: WateringPlan, units: UnitSystem): string[][] {
+  return options.map(({ change, untilThirst, hoursShortOfAir }) => {
+    const more = untilThirst - month.untilThirst
+    const days =
+      Math.abs(more) < 0.2 ? 'no change' : `${daysText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}`
+    const air = hoursShortOfAir >= 3 ? `; little air for ${Math.round(hoursShortOfAir)} hours after each` : ''
+    return [inUnits(CHANGE_TEXTS[change], units), days + air]
+  })
+}
+
+export const MONTH_HEAD = ['Month', 'Water', 'Each time', 'Used a day', 'Thirsty in'] as const
+export const monthRows = ({ months }: WateringPlan, units: UnitSystem): string[][] =>
+  months.map((m) => [
+    MONTHS[m.month - 1]!,
+    m.within ? rhythmText(m) : 'none from above',
+    m.within ? volumeText(m.litres, units) : '–',
+    volumeText(m.use, units),
+    daysText(m.untilThirst, m.within),
+  ])
