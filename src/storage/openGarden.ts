@@ -62,7 +62,7 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
         continue
       }
       try {
-        const { id, ...item } = await withTimeLimit(putAside(port, key, raw, read.why, at))
+        const { id, ...item } = await withTimeLimit(putAside(port, { key, at, why: read.why, raw }))
         await withTimeLimit(port.remove(key))
         aside.push([id, item])
       } catch {

@@ -86,213 +86,242 @@ function failureOf(error: unknown): SaveFailure {
   return { reason: full ? 'full' : 'refused', message }
 }
 
+/** What one edit asks of the store, once it is known what is there; `envelope` null where the record goes. */
+interface Write {
+  key: string
+  data: AnyData | null
+  envelope: Envelope | null
+}
+type Edit = readonly [key: string, data: AnyData | null]
+
+/** The revision a raw value has; null where there is none that can be read. */
+function revisionIn(raw: unknown): number | null {
+  if (raw === null) return null
+  const envelope = envelopeSchema.safeParse(raw)
+  return envelope.success ? envelope.data.revision : null
+}
+
+function refuseNewer(key: string, raw: unknown) {
+  const read = raw === null ? null : readEnvelope(key, raw)
+  if (read && !read.ok && read.why.code === 'newer-version') throw new OlderPage(key)
+}
+
 /**
  * Writes edits to the store: each within `delay` of being made, all under one lock over all tabs, and never over a
  * revision this tab has not seen. Nothing waits for ever: a store that does not answer within `patience` counts as
  * failing and is tried again.
  */
-export function createSaver(options: SaverOptions): Saver {
-  const { port, lock, revisions, now, delay = 15, retryAfter = 4000, patience = PATIENCE } = options
-  const dirty = new Map<string, AnyData | null>()
-  const waiting = new Map<string, Waiting>()
+class RecordSaver implements Saver {
+  private readonly options: SaverOptions & Required<Pick<SaverOptions, 'delay' | 'retryAfter' | 'patience'>>
+  private readonly dirty = new Map<string, AnyData | null>()
+  private readonly waiting = new Map<string, Waiting>()
   /** What was last sent for a key: a write that was given up may have arrived all the same. */
-  const sent = new Map<string, Envelope>()
-  let failure: SaveFailure | null = null
-  let told: SaveStatus['state'] = 'saved'
-  let timer: ReturnType<typeof setTimeout> | null = null
-  let stopped = false
+  private readonly sent = new Map<string, Envelope>()
+  private failure: SaveFailure | null = null
+  private told: SaveStatus['state'] = 'saved'
+  private timer: ReturnType<typeof setTimeout> | null = null
+  private stopped = false
 
-  const hasToWrite = () => {
-    for (const key of dirty.keys()) if (!waiting.has(key)) return true
-    return false
-  }
-  function publish() {
-    const status: SaveStatus = failure
-      ? { state: 'failing', ...failure }
-      : hasToWrite()
-        ? { state: 'saving' }
-        : { state: waiting.size > 0 ? 'waiting' : 'saved' }
-    if (status.state === told && status.state !== 'failing') return
-    told = status.state
-    options.onStatus(status)
+  constructor(options: SaverOptions) {
+    const { delay = 15, retryAfter = 4000, patience = PATIENCE } = options
+    this.options = { ...options, delay, retryAfter, patience }
   }
 
-  const schedule = (wait: number) => {
-    if (timer !== null || stopped) return
-    timer = setTimeout(() => {
-      timer = null
-      void flush()
+  stage(key: string, data: AnyData | null) {
+    this.dirty.set(key, data)
+    this.publish()
+    this.schedule(this.options.delay)
+  }
+  isDirty(key: string) {
+    return this.dirty.has(key)
+  }
+  hasUnsaved() {
+    return this.dirty.size > 0
+  }
+  accept(key: string, revision: number | null) {
+    const { revisions } = this.options
+    if (revision === null) revisions.delete(key)
+    else revisions.set(key, revision)
+  }
+  stop() {
+    this.stopped = true
+    this.stopTimer()
+  }
+
+  async flush(): Promise<void> {
+    if (this.dirty.size === 0) return
+    this.stopTimer()
+    try {
+      await this.options.lock(() => this.writeAll())
+      this.failure = null
+      if (this.hasToWrite()) this.schedule(this.options.delay)
+    } catch (error) {
+      this.failure = failureOf(error)
+      this.schedule(this.options.retryAfter)
+    }
+    this.publish()
+  }
+
+  keepMine(key: string) {
+    return this.settle(key, async (raw, mine) => {
+      refuseNewer(key, raw)
+      if (raw !== null)
+        await putAside(this.options.port, { key, raw, why: { code: 'overwritten', key }, at: this.time() })
+      const write = this.writeOf(key, this.dirty.get(key) ?? null, revisionIn(raw))
+      const mineAside = mine.id === null ? [] : [[mine.id, null] as const]
+      await this.options.port.setMany([[key, write.envelope], ...mineAside])
+      this.written([write])
+    })
+  }
+  takeTheirs(key: string) {
+    return this.settle(key, async (raw, mine) => {
+      await this.keepAside(key, this.dirty.get(key) ?? null, mine)
+      const read = readEnvelope(key, raw)
+      this.accept(key, read.ok ? read.revision : null)
+      this.dirty.delete(key)
+      return read.ok ? read.data : null
+    })
+  }
+
+  private time() {
+    return this.options.now().toISOString()
+  }
+  private inTime<T>(work: Promise<T>): Promise<T> {
+    return withTimeLimit(work, this.options.patience)
+  }
+  private stopTimer() {
+    if (this.timer !== null) clearTimeout(this.timer)
+    this.timer = null
+  }
+  private schedule(wait: number) {
+    if (this.timer !== null || this.stopped) return
+    this.timer = setTimeout(() => {
+      this.timer = null
+      void this.flush()
     }, wait)
   }
 
-  function refuseNewer(key: string, raw: unknown) {
-    const read = raw === null ? null : readEnvelope(key, raw)
-    if (read && !read.ok && read.why.code === 'newer-version') throw new OlderPage(key)
+  private hasToWrite() {
+    for (const key of this.dirty.keys()) if (!this.waiting.has(key)) return true
+    return false
   }
-  /** The revision a raw value stands at; null where there is none that can be read. */
-  const revisionIn = (raw: unknown): number | null => {
-    if (raw === null) return null
-    const envelope = envelopeSchema.safeParse(raw)
-    return envelope.success ? envelope.data.revision : null
+  private publish() {
+    const status: SaveStatus = this.failure
+      ? { state: 'failing', ...this.failure }
+      : this.hasToWrite()
+        ? { state: 'saving' }
+        : { state: this.waiting.size > 0 ? 'waiting' : 'saved' }
+    if (status.state === this.told && status.state !== 'failing') return
+    this.told = status.state
+    this.options.onStatus(status)
   }
-  const settled = (key: string, data: AnyData | null, revision: number | null) => {
-    if (revision === null) revisions.delete(key)
-    else revisions.set(key, revision)
-    sent.delete(key)
+
+  private settled(key: string, data: AnyData | null, revision: number | null) {
+    this.accept(key, revision)
+    this.sent.delete(key)
     // A newer edit may have come meanwhile: then the key stays dirty.
-    if (dirty.get(key) === data) dirty.delete(key)
+    if (this.dirty.get(key) === data) this.dirty.delete(key)
   }
-
-  /** What one edit asks of the store, once it is known what stands there; null where there is nothing to write. */
-  type Write = { key: string; data: AnyData | null; envelope: Envelope | null }
-
-  function written(writes: readonly Write[]) {
-    for (const { key, data, envelope } of writes) settled(key, data, envelope?.revision ?? null)
-    options.onStored(writes.map(({ key, envelope }) => [key, envelope?.revision ?? null]))
+  private written(writes: readonly Write[]) {
+    for (const { key, data, envelope } of writes) this.settled(key, data, envelope?.revision ?? null)
+    this.options.onStored(writes.map(({ key, envelope }) => [key, envelope?.revision ?? null]))
   }
-  const writeOf = (key: string, data: AnyData | null, base: number | null): Write => {
-    const envelope = data === null ? null : writeEnvelope(key, data, (base ?? 0) + 1, now().toISOString())
-    if (envelope) sent.set(key, envelope)
+  private writeOf(key: string, data: AnyData | null, base: number | null): Write {
+    const envelope = data === null ? null : writeEnvelope(key, data, (base ?? 0) + 1, this.time())
+    if (envelope) this.sent.set(key, envelope)
     return { key, data, envelope }
   }
 
   /** Our side is kept under a key of its own until the grower has chosen. */
-  async function keepAside(key: string, data: AnyData | null, mine: Waiting) {
+  private async keepAside(key: string, data: AnyData | null, mine: Waiting) {
     if (data === null || (mine.id !== null && mine.copy === data)) return
-    const at = now().toISOString()
+    const { port, revisions } = this.options
+    const at = this.time()
     const raw = writeEnvelope(key, data, revisions.get(key) ?? 0, at)
-    const why = { code: 'overwritten', key } as const
-    if (mine.id === null) mine.id = (await putAside(port, key, raw, why, at)).id
-    else await port.set(mine.id, { key, at, why, raw })
+    const aside = { key, raw, why: { code: 'overwritten', key } as const, at }
+    if (mine.id === null) mine.id = (await putAside(port, aside)).id
+    else await port.set(mine.id, { key, at, why: aside.why, raw })
     mine.copy = data
   }
 
-  /** What an edit asks of the store, where `raw` stands; null where another tab was there first. */
-  function writeFor(key: string, data: AnyData | null, raw: unknown): Write | null {
+  /** What an edit asks of the store, where it holds `raw`; null where another tab was there first. */
+  private writeFor([key, data]: Edit, raw: unknown): Write | null {
     refuseNewer(key, raw)
-    const known = revisions.get(key) ?? null
-    const ours = sent.get(key)
-    const stands = revisionIn(raw)
-    // What stands there but cannot be read is somebody's work too.
-    const unread = raw !== null && stands === null
-    if ((stands === known && !unread) || (ours && sameData(ours, raw))) return writeOf(key, data, stands)
+    const known = this.options.revisions.get(key) ?? null
+    const ours = this.sent.get(key)
+    const there = revisionIn(raw)
+    // What is there but cannot be read is somebody's work too.
+    const unread = raw !== null && there === null
+    if ((there === known && !unread) || (ours && sameData(ours, raw))) return this.writeOf(key, data, there)
     const read = readEnvelope(key, raw)
     const theirs = read.ok ? read.data : null
     // Both did the same: nothing to ask.
     if (!unread && sameData(theirs, data)) {
-      settled(key, data, stands)
+      this.settled(key, data, there)
       return null
     }
-    waiting.set(key, { id: null, copy: null })
-    options.onConflict({ key, mine: data, theirs })
+    this.waiting.set(key, { id: null, copy: null })
+    this.options.onConflict({ key, mine: data, theirs })
     return null
   }
 
+  private async writeAll() {
+    const edits: Edit[] = [...this.dirty].filter(([key]) => !this.waiting.has(key))
+    const raws = await this.inTime(this.options.port.getMany(edits.map(([key]) => key)))
+    for (let from = 0; from < edits.length; from += AT_ONCE)
+      await this.writeSome(edits.slice(from, from + AT_ONCE), raws.slice(from, from + AT_ONCE))
+    for (const [key, mine] of this.waiting)
+      if (this.dirty.has(key)) await this.inTime(this.keepAside(key, this.dirty.get(key)!, mine))
+  }
+
+  private async send(writes: readonly Write[]) {
+    const records = writes.map(({ key, envelope }) => [key, envelope] as const)
+    await this.inTime(this.options.port.setMany(records))
+    this.written(writes)
+  }
+
   /** Writes some edits in one go; where that fails, one by one, so that one of them does not keep the others. */
-  async function writeSome(edits: readonly [string, AnyData | null][], raws: readonly unknown[]) {
+  private async writeSome(edits: readonly Edit[], raws: readonly unknown[]) {
     const found: Write[] = []
     let older: unknown = null
-    for (const [i, [key, data]] of edits.entries())
+    for (const [i, edit] of edits.entries())
       try {
-        const write = writeFor(key, data, raws[i])
+        const write = this.writeFor(edit, raws[i])
         if (write) found.push(write)
       } catch (error) {
         older = error
       }
-    const all = found.map(({ key, envelope }) => [key, envelope] as const)
     try {
-      await withTimeLimit(port.setMany(all), patience)
-      written(found)
+      await this.send(found)
     } catch (error) {
       if (error instanceof Silence || found.length === 1) throw error
-      let last: unknown = null
-      for (const write of found)
-        try {
-          await withTimeLimit(port.setMany([[write.key, write.envelope]]), patience)
-          written([write])
-        } catch (one) {
-          last = one
-        }
-      if (last !== null) throw last
+      await this.oneByOne(found)
     }
     // The others are written; this one stays in the page.
     if (older !== null) throw older
   }
-
-  async function flush(): Promise<void> {
-    if (dirty.size === 0) return
-    if (timer !== null) {
-      clearTimeout(timer)
-      timer = null
-    }
-    try {
-      await lock(async () => {
-        const edits = [...dirty].filter(([key]) => !waiting.has(key))
-        const raws = await withTimeLimit(port.getMany(edits.map(([key]) => key)), patience)
-        for (let from = 0; from < edits.length; from += AT_ONCE)
-          await writeSome(edits.slice(from, from + AT_ONCE), raws.slice(from, from + AT_ONCE))
-        for (const [key, mine] of waiting)
-          if (dirty.has(key)) await withTimeLimit(keepAside(key, dirty.get(key)!, mine), patience)
-      })
-      failure = null
-      if (hasToWrite()) schedule(delay)
-    } catch (error) {
-      failure = failureOf(error)
-      schedule(retryAfter)
-    }
-    publish()
+  private async oneByOne(writes: readonly Write[]) {
+    let last: unknown = null
+    for (const write of writes)
+      try {
+        await this.send([write])
+      } catch (error) {
+        last = error
+      }
+    if (last !== null) throw last
   }
 
-  async function settle<T>(key: string, work: (raw: unknown, mine: Waiting) => Promise<T>): Promise<T> {
-    const answer = await lock(() =>
-      withTimeLimit(
-        (async () => {
-          const done = await work(await port.get(key), waiting.get(key) ?? { id: null, copy: null })
-          waiting.delete(key)
-          return done
-        })(),
-        patience,
-      ),
-    )
-    publish()
+  private async settle<T>(key: string, work: (raw: unknown, mine: Waiting) => Promise<T>): Promise<T> {
+    const { lock, port } = this.options
+    const decide = async () => {
+      const done = await work(await port.get(key), this.waiting.get(key) ?? { id: null, copy: null })
+      this.waiting.delete(key)
+      return done
+    }
+    const answer = await lock(() => this.inTime(decide()))
+    this.publish()
     return answer
   }
-
-  return {
-    stage(key, data) {
-      dirty.set(key, data)
-      publish()
-      schedule(delay)
-    },
-    flush,
-    isDirty: (key) => dirty.has(key),
-    hasUnsaved: () => dirty.size > 0,
-    accept(key, revision) {
-      if (revision === null) revisions.delete(key)
-      else revisions.set(key, revision)
-    },
-    keepMine: (key) =>
-      settle(key, async (raw, mine) => {
-        refuseNewer(key, raw)
-        if (raw !== null) await putAside(port, key, raw, { code: 'overwritten', key }, now().toISOString())
-        const write = writeOf(key, dirty.get(key) ?? null, revisionIn(raw))
-        const mineAside = mine.id === null ? [] : [[mine.id, null] as const]
-        await port.setMany([[key, write.envelope], ...mineAside])
-        written([write])
-      }),
-    takeTheirs: (key) =>
-      settle(key, async (raw, mine) => {
-        await keepAside(key, dirty.get(key) ?? null, mine)
-        const read = readEnvelope(key, raw)
-        if (read.ok) revisions.set(key, read.revision)
-        else revisions.delete(key)
-        dirty.delete(key)
-        return read.ok ? read.data : null
-      }),
-    stop() {
-      stopped = true
-      if (timer !== null) clearTimeout(timer)
-      timer = null
-    },
-  }
 }
+
+export const createSaver = (options: SaverOptions): Saver => new RecordSaver(options)

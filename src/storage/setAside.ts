@@ -24,16 +24,10 @@ const setAsideSchema = z.object({
 export const isSetAsideKey = (key: string) => key.startsWith(PREFIX)
 
 /** Puts a raw value aside; answers where. The original stays until `port.remove` is called by the one who asked. */
-export async function putAside(
-  port: StoragePort,
-  key: string,
-  raw: unknown,
-  why: SetAside['why'],
-  at: string,
-): Promise<SetAside> {
+export async function putAside(port: StoragePort, item: Omit<SetAside, 'id'>): Promise<SetAside> {
+  const { key, at } = item
   let id = `${PREFIX}${at}/${key}`
   for (let n = 2; (await port.get(id)) !== null; n++) id = `${PREFIX}${at}/${n}/${key}`
-  const item = { key, at, why, raw }
   await port.set(id, item)
   return { id, ...item }
 }

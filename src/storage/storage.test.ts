@@ -74,9 +74,7 @@ describe('reading a record', () => {
         import: 'default',
       },
     )
-    const steps = Object.entries(STEPS).flatMap(([kind, of]) =>
-      Object.keys(of).map((v) => `${kind}.v${v}`),
-    )
+    const steps = Object.entries(STEPS).flatMap(([kind, of]) => Object.keys(of).map((v) => `${kind}.v${v}`))
     expect(
       Object.keys(files)
         .map((f) => f.slice('./migrations/'.length, -'.json'.length))
@@ -328,26 +326,24 @@ describe('opening a garden', () => {
   })
   test('a record of a newer Open Bed comes back by itself once it can be read', async () => {
     const port = memoryPort()
-    await putAside(
-      port,
-      KEY,
-      stored(),
-      { code: 'newer-version', key: KEY, version: 2, known: 1 },
-      NOW.toISOString(),
-    )
+    await putAside(port, {
+      key: KEY,
+      at: NOW.toISOString(),
+      why: { code: 'newer-version', key: KEY, version: 2, known: 1 },
+      raw: stored(),
+    })
     const opened = await openGarden(port, localLock(), now)
     expect(opened.records.get(KEY)).toEqual(job)
     expect(opened.setAside).toEqual([])
   })
   test('putting back never covers a record that stands', async () => {
     const port = memoryPort({ [KEY]: stored() })
-    const item = await putAside(
-      port,
-      KEY,
-      stored({ ...job, name: 'Older' }),
-      { code: 'overwritten', key: KEY },
-      NOW.toISOString(),
-    )
+    const item = await putAside(port, {
+      key: KEY,
+      at: NOW.toISOString(),
+      why: { code: 'overwritten', key: KEY },
+      raw: stored({ ...job, name: 'Older' }),
+    })
     expect(await putBack(port, item)).toBe(false)
     await port.remove(KEY)
     expect(await putBack(port, item)).toBe(true)
@@ -356,7 +352,7 @@ describe('opening a garden', () => {
   test('two things set aside in one moment are both kept, and a broken entry is still listed', async () => {
     const port = memoryPort()
     for (const raw of [1, 2])
-      await putAside(port, KEY, raw, { code: 'overwritten', key: KEY }, NOW.toISOString())
+      await putAside(port, { key: KEY, at: NOW.toISOString(), why: { code: 'overwritten', key: KEY }, raw })
     await port.set('set-aside/odd', 'scribble')
     const items = listSetAside(await port.entries())
     expect(items.map((i) => i.raw).sort()).toEqual([1, 2, 'scribble'])

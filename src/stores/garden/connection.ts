@@ -1,0 +1,171 @@
+import { computed, shallowRef } from 'vue'
+import { SETTINGS_KEY } from '@/model/garden/garden'
+import type { AnyData } from '@/model/garden/schemas'
+import { readEnvelope } from '@/storage/envelope'
+import { exportRaw } from '@/storage/exportFile'
+import { foragePort, tabLock, type GardenName } from '@/storage/forage'
+import { localLock, memoryPort } from '@/storage/memory'
+import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
+import type { Lock, StoragePort } from '@/storage/port'
+import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } from '@/storage/saver'
+import type { SetAside } from '@/storage/setAside'
+import { Silence, withTimeLimit } from '@/storage/timeLimit'
+import type { Records, Shown } from './records'
+
+/** What fills a garden that was never opened before. */
+export type Seed = () => Promise<Map<string, AnyData>>
+type Connect = (garden: GardenName) => Promise<StoragePort>
+
+/** What holds the garden while it is open. */
+interface Held {
+  port: StoragePort
+  lock: Lock
+  saver: Saver | null
+  channel: BroadcastChannel | null
+  /** The browser refuses its database: what is done here lives as long as the page. */
+  inMemory: boolean
+  /** What fills it when it is empty, and when it is begun afresh. */
+  seed: Seed | undefined
+}
+
+/** The database behind the records: opening, saving, and what other tabs store. */
+export function useConnection(garden: Records) {
+  const status = shallowRef<SaveStatus>({ state: 'saved' })
+  const conflicts = shallowRef<readonly Conflict[]>([])
+  const setAside = shallowRef<readonly SetAside[]>([])
+  const opening = shallowRef<Opening>({ state: 'opening' })
+  const held = { saver: null, channel: null, inMemory: false } as unknown as Held
+  const shown = { status, conflicts, setAside, opening }
+
+  return {
+    ...shown,
+    held,
+    ready: computed(() => opening.value.state === 'open' || opening.value.state === 'readOnly'),
+    close: () => close(held),
+    /**
+     * Opens a garden by `connect`. `fill` fills an empty one. When the browser refuses its database from the start
+     * the garden lives in memory and the status says so; when the database is there but throws or does not answer,
+     * the opening is stuck and says so: nothing is changed until somebody chooses.
+     */
+    async open(name: GardenName, fill?: Seed, connect: Connect = foragePort) {
+      close(held)
+      held.seed = fill
+      garden.name.value = name
+      opening.value = { state: 'opening' }
+      try {
+        const refusal = await reach(held, name, connect)
+        const opened = await openGarden(held.port, held.lock, () => new Date())
+        garden.show(opened.records)
+        setAside.value = opened.setAside
+        follow(held, garden, name)
+        save(held, shown, { revisions: opened.revisions, refusal })
+      } catch (error) {
+        opening.value = stuckOn(error)
+        return
+      }
+      if (fill && !garden.records.value.has(SETTINGS_KEY)) await fillEmpty(held, garden, fill)
+      opening.value = { state: 'open' }
+    },
+    /** Shows what can be read of a garden that is stuck, and changes nothing. */
+    async openReadOnly() {
+      try {
+        held.port ??= await withTimeLimit(foragePort(garden.name.value))
+        garden.show(await peekGarden(held.port))
+        opening.value = { state: 'readOnly' }
+      } catch (error) {
+        opening.value = stuckOn(error)
+      }
+    },
+    /** Everything a stuck garden's database gives, as it lies there, for a file; null where it gives nothing. */
+    async rawText(): Promise<string | null> {
+      try {
+        held.port ??= await withTimeLimit(foragePort(garden.name.value))
+        return exportRaw(await withTimeLimit(held.port.entries()), new Date().toISOString())
+      } catch (error) {
+        opening.value = stuckOn(error)
+        return null
+      }
+    },
+  }
+}
+export type Connection = ReturnType<typeof useConnection>
+
+function close(held: Held) {
+  held.channel?.close()
+  held.channel = null
+  held.saver?.stop()
+  held.saver = null
+}
+
+/** Finds the database, or memory in its place: then why. Throws where the database does not answer. */
+async function reach(held: Held, name: GardenName, connect: Connect): Promise<string | null> {
+  held.inMemory = false
+  try {
+    held.port = await withTimeLimit(connect(name))
+    held.lock = tabLock(name)
+    return null
+  } catch (error) {
+    if (error instanceof Silence) throw error
+    held.inMemory = true
+    held.port = memoryPort()
+    held.lock = localLock()
+    return error instanceof Error ? error.message : String(error)
+  }
+}
+
+/** Reads anew what another tab has stored. */
+function follow(held: Held, garden: Records, name: GardenName) {
+  held.channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`open-bed-${name}`) : null
+  held.channel?.addEventListener('message', (event) => {
+    void onOtherTab(held, garden, event.data as readonly Stored[])
+  })
+}
+async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]) {
+  const { port, saver } = held
+  const raws = await port.getMany(stored.map(([key]) => key))
+  const changes: Shown[] = []
+  for (const [i, [key]] of stored.entries()) {
+    // What is being edited here too: our own write will find out, and ask.
+    if (!saver || saver.isDirty(key)) continue
+    const read = raws[i] === null ? null : readEnvelope(key, raws[i])
+    if (read && !read.ok) continue
+    saver.accept(key, read?.revision ?? null)
+    changes.push({ key, after: read?.data ?? null })
+  }
+  garden.replace(changes)
+}
+
+function save(
+  held: Held,
+  { status, conflicts }: Pick<Connection, 'status' | 'conflicts'>,
+  { revisions, refusal }: { revisions: Map<string, number>; refusal: string | null },
+) {
+  const inMemoryOnly: SaveStatus | null =
+    refusal === null ? null : { state: 'failing', reason: 'refused', message: refusal }
+  status.value = inMemoryOnly ?? { state: 'saved' }
+  held.saver = createSaver({
+    port: held.port,
+    lock: held.lock,
+    revisions,
+    now: () => new Date(),
+    onStatus: (next) => {
+      status.value = inMemoryOnly ?? next
+    },
+    onConflict: (conflict) => {
+      conflicts.value = [...conflicts.value.filter((c) => c.key !== conflict.key), conflict]
+    },
+    onStored: (stored) => held.channel?.postMessage(stored),
+  })
+}
+
+/**
+ * Fills a garden that was never opened before. Settings go in last, so that a filling cut short is done again; nothing
+ * that is there already is touched.
+ */
+async function fillEmpty(held: Held, garden: Records, seed: Seed) {
+  const seeded = [...(await seed())].filter(([key]) => !garden.records.value.has(key))
+  garden.replace(seeded.map(([key, after]) => ({ key, after })))
+  const { saver } = held
+  for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver?.stage(key, data)
+  void saver?.flush().then(() => saver.stage(SETTINGS_KEY, garden.settings.value))
+}

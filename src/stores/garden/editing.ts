@@ -1,0 +1,118 @@
+import { defaultWindow, useEventListener } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { changesOf, mergeKeyOf, type Change, type Command } from '@/model/garden/commands'
+import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
+import { SETTINGS_KEY } from '@/model/garden/garden'
+import {
+  EMPTY_HISTORY,
+  redo as redoStep,
+  remember,
+  undo as undoStep,
+  type History,
+  type Step,
+} from '@/model/garden/history'
+import { sameData } from '@/model/garden/same'
+import type { AnyData, Settings } from '@/model/garden/schemas'
+import { commandText } from '@/text/base/commands'
+import { store as words } from '@/text/composables/store'
+import type { Connection } from './connection'
+import type { Records } from './records'
+
+const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
+
+/** Since when a pointer has been down: what it does until it is let go is one step. */
+function useHeld() {
+  const held = { since: null as number | null }
+  useEventListener(defaultWindow, 'pointerdown', () => (held.since = Date.now()), { capture: true })
+  useEventListener(defaultWindow, ['pointerup', 'pointercancel'], () => (held.since = null), {
+    capture: true,
+  })
+  return held
+}
+
+/** A browser may clear unasked-for data when space runs short; a refusal is no error. */
+const askToPersist = () => void globalThis.navigator?.storage?.persist?.().catch(() => false)
+
+/** Commands on the records, each saved within moments, and the history of what was done. */
+export function useEditing({ records, replace, settings }: Records, { held, opening }: Connection) {
+  const history = shallowRef<History>(EMPTY_HISTORY)
+  /** Sentence about the last undo that could not be done, for a moment. */
+  const undoTrouble = ref<string | null>(null)
+  /** Why the last change was not taken; null once another one is. */
+  const refused = shallowRef<Refusal | null>(null)
+  const pointer = useHeld()
+  let asked = false
+
+  function apply(changes: readonly Change[]) {
+    replace(changes)
+    for (const { key, after } of changes) held.saver?.stage(key, after)
+    if (!asked) askToPersist()
+    asked = true
+  }
+  const noted = (step: Omit<Step, 'at'>) => {
+    history.value = remember(history.value, { ...step, at: Date.now() })
+  }
+
+  /**
+   * Does a command: the records change at once, are saved within moments, and can be undone. What the reader would
+   * not take at the next opening is not done: the answer says why, and the page does.
+   */
+  function run(command: Command): Refusal | null {
+    if (opening.value.state === 'readOnly') return (refused.value = READ_ONLY)
+    const changes = changesOf(records.value, command)
+    // What comes from a file has been through the reader already.
+    refused.value = command.type === 'garden/import' ? null : firstRefusal(changes)
+    if (refused.value || changes.length === 0) return refused.value
+    noted({
+      label: commandText(command),
+      changes,
+      mergeKey: mergeKeyOf(command),
+      heldSince: pointer.since,
+    })
+    undoTrouble.value = null
+    apply(changes)
+    return null
+  }
+
+  function travel(move: typeof undoStep, word: string) {
+    const moved = move(history.value)
+    if (!moved) return
+    history.value = moved.history
+    refused.value = null
+    const stale = moved.changes.some((c) => !sameData(records.value.get(c.key) ?? null, c.before))
+    undoTrouble.value = stale ? words.couldNotItHasBeen(word, moved.step.label) : null
+    if (!stale) apply(moved.changes)
+  }
+
+  function setSettings(change: Partial<Settings>) {
+    if (opening.value.state === 'readOnly') {
+      refused.value = READ_ONLY
+      return
+    }
+    const before = records.value.get(SETTINGS_KEY) ?? null
+    apply([{ key: SETTINGS_KEY, before, after: { ...settings.value, ...change } }])
+  }
+
+  /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
+  async function startAfresh() {
+    const fresh = (await held.seed?.()) ?? new Map<string, AnyData>()
+    const changes: Change[] = []
+    for (const [key, before] of records.value) if (!fresh.has(key)) changes.push({ key, before, after: null })
+    for (const [key, after] of fresh) changes.push({ key, before: records.value.get(key) ?? null, after })
+    noted({ label: words.startingTheDemoAfresh, changes, mergeKey: null, heldSince: null })
+    apply(changes)
+  }
+
+  return {
+    history,
+    undoTrouble,
+    refused,
+    undoLabel: computed(() => history.value.past.at(-1)?.label ?? null),
+    redoLabel: computed(() => history.value.future[0]?.label ?? null),
+    run,
+    undo: () => travel(undoStep, 'undo'),
+    redo: () => travel(redoStep, 'redo'),
+    setSettings,
+    startAfresh,
+  }
+}
