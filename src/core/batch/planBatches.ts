@@ -95,142 +95,195 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   const { parts, blendingLoss, wanted, bucket, scoop = bucket / 10, vessel } = request
   const problem = problemOf({ parts, blendingLoss, wanted, bucket, scoop, vessel })
   if (problem) return problem
-  const tools: Tools = { bucket, scoop }
-  const room = vessel * (request.turnFraction ?? TURN_FRACTION)
-  const kept = 1 - blendingLoss
-  const recipe = parts.reduce((s, p) => s + p.twelfths, 0)
-  const shares = parts.map((p) => p.twelfths / recipe)
-
-  const sized = (measures: Measure[]): Sized => {
-    const loose = measures.reduce((s, m) => s + m.litres, 0)
-    return {
-      measures,
-      blend: loose * kept,
-      worst: Math.max(...measures.map((m, i) => missOf(m, loose * shares[i]!))),
-      scoops: measures.some((m) => m.scoopTwelfths),
-    }
-  }
-  const strays = (s: Sized) => s.worst > L.partMiss.value + 1e-9
-  /** Measures of about so much blend: buckets alone, and with scoops. */
-  const about = (blend: Litres): Sized[] => {
-    const litres = shares.map((share) => (blend / kept) * share)
-    return [
-      sized(litres.map((l) => byBucket(l, tools))),
-      sized(litres.map((l) => byBucketAndScoop(l, tools, L.partMiss.value / 2))),
-    ]
-  }
-  /** The recipe itself, so many twelfths of a bucket to the part, as far as all of it can be measured. */
-  const exact: Sized[] = []
-  for (let scale = 1; ((recipe * scale) / 144) * bucket * kept <= room + 1e-9; scale++) {
-    const twelfths = parts.map((p) => (p.twelfths * scale) / 12)
-    if (twelfths.every(isMeasurable)) exact.push(sized(twelfths.map((t) => inBuckets(t, tools))))
-  }
-  /** The better of two: within a twentieth, then without scoops. */
-  const better = (a: Sized, b: Sized): Sized =>
-    strays(a) !== strays(b)
-      ? strays(a)
-        ? b
-        : a
-      : strays(a)
-        ? a.worst <= b.worst
-          ? a
-          : b
-        : a.scoops && !b.scoops
-          ? b
-          : a
-
-  const least = Math.ceil(wanted / room - L.slack.value)
-  const overfull = room * L.overfull.value
-  const fits = (s: Sized) => s.blend <= overfull
-  const sizes = SMALLER.map((f) => room * f)
-  const alike = [least, least + 1].flatMap((n) =>
-    LARGER.map((f) => (wanted / n) * (1 + f * L.tolerable.value)),
-  )
-  const tried = [...sizes, ...alike.filter((size) => size <= room + 1e-9)].map(about)
-  // Neat sizes; the largest for buckets, the largest for scoops, one small even share, and what strays least.
-  const full = [
-    ...exact,
-    tried.map(([buckets]) => buckets!).find((s) => fits(s) && !strays(s)),
-    tried.map(([, scoops]) => scoops!).find((s) => fits(s) && !strays(s)),
-    ...tried.at(-1)!,
-    tried
-      .flat()
-      .filter(fits)
-      .reduce<Sized | undefined>((a, b) => (a && a.worst <= b.worst ? a : b), undefined),
-  ].filter((s) => s !== undefined && fits(s)) as Sized[]
-  if (full.length === 0) {
-    const smallest = ((Math.min(bucket, scoop) / 4 / Math.min(...shares)) * kept * vessel) / room
-    return fail({ code: 'vessel-too-small', vessel, smallest })
-  }
-  // Half a percent of the job is less than a bucket shows: no batch is made for it.
-  const slack = wanted * L.slack.value
-  /** The last batch, for what is left. */
-  function lastFor(left: Litres): Sized {
-    const enough = (s: Sized) => s.blend >= left - slack
-    const most = left + wanted * L.tolerable.value
-    const neat = exact.find((s) => enough(s) && s.blend <= most)
-    if (neat) return neat
-    const larger = (by: readonly number[], limit: Litres) =>
-      by
-        .flatMap((f) => about(left + f * (most - left)))
-        .filter((s) => enough(s) && s.blend <= limit && fits(s))
-    const tries = larger(LARGER, most)
-    if (tries.every(strays)) tries.push(...larger(MUCH_LARGER, Infinity))
-    return tries.length ? tries.reduce(better) : about(room).reduce(better)
-  }
-  const plans = full.map((one) => {
-    const count = Math.floor((wanted + slack) / one.blend)
-    const left = wanted - count * one.blend
-    const batches: Sized[] = Array.from({ length: Math.min(count, L.batches.value + 1) }, () => one)
-    const more = left > slack
-    if (more) batches.push(lastFor(left))
-    return {
-      batches,
-      short: more && count >= 1,
-      strays: Math.max(0, ...batches.filter(strays).map((s) => s.worst)),
-      // Much more work than need be, or a last batch of next to nothing, weighs as much as scoops do.
-      kinds:
-        Number(batches.some((s) => s.scoops)) +
-        Number(batches.length > L.manyBatches.value * least) +
-        Number(batches.length >= 2 && batches.at(-1)!.blend < one.blend * L.nextToNothing.value),
-      rough: Math.round(50 * Math.max(...batches.map((s) => s.worst))),
-      over: batches.reduce((sum, s) => sum + s.blend, 0) - wanted,
-    }
-  })
-  const best = plans.reduce((a, b) => {
-    const by =
-      a.strays - b.strays ||
-      a.kinds - b.kinds ||
-      a.batches.length - b.batches.length ||
-      a.rough - b.rough ||
-      a.over - b.over
-    return by <= 1e-9 ? a : b
-  })
+  const job = jobOf(request, scoop)
+  const exact = exactBatches(job)
+  const full = fullBatches(job, exact)
+  if (full.length === 0) return fail({ code: 'vessel-too-small', vessel, smallest: smallestVessel(job) })
+  const best = full.map((one) => planOf(job, exact, one)).reduce(betterPlan)
   if (best.batches.length > L.batches.value) {
     const smallest = (vessel * wanted) / Math.max(...full.map((s) => s.blend)) / L.batches.value
     return fail({ code: 'vessel-too-small', vessel, smallest })
   }
+  return written(job, best)
+}
 
+/** A job as it is split: what it is measured with, and how much of it the vessel takes at once. */
+interface BatchJob extends Pick<BatchRequest, 'parts' | 'wanted' | 'vessel'> {
+  tools: Tools
+  /** Blend the vessel has room for, litres. */
+  room: Litres
+  /** Share of the loose parts that is left once they are blended. */
+  kept: number
+  shares: number[]
+}
+function jobOf({ parts, blendingLoss, wanted, bucket, vessel, turnFraction }: BatchRequest, scoop: Litres) {
+  const recipe = parts.reduce((s, p) => s + p.twelfths, 0)
+  const job: BatchJob = {
+    parts,
+    wanted,
+    vessel,
+    tools: { bucket, scoop },
+    room: vessel * (turnFraction ?? TURN_FRACTION),
+    kept: 1 - blendingLoss,
+    shares: parts.map((p) => p.twelfths / recipe),
+  }
+  return job
+}
+
+function sized({ shares, kept }: BatchJob, measures: Measure[]): Sized {
+  const loose = measures.reduce((s, m) => s + m.litres, 0)
+  return {
+    measures,
+    blend: loose * kept,
+    worst: Math.max(...measures.map((m, i) => missOf(m, loose * shares[i]!))),
+    scoops: measures.some((m) => m.scoopTwelfths),
+  }
+}
+const strays = (s: Sized) => s.worst > L.partMiss.value + 1e-9
+/** The better of two: within a twentieth, then without scoops. */
+function better(a: Sized, b: Sized): Sized {
+  if (strays(a) !== strays(b)) return strays(a) ? b : a
+  if (strays(a)) return a.worst <= b.worst ? a : b
+  return a.scoops && !b.scoops ? b : a
+}
+const fits = ({ room }: BatchJob, s: Sized) => s.blend <= room * L.overfull.value
+/** Half a percent of the job is less than a bucket shows: no batch is made for it. */
+const slackOf = ({ wanted }: BatchJob) => wanted * L.slack.value
+/** The fewest batches there can be. */
+const fewest = ({ wanted, room }: BatchJob) => Math.ceil(wanted / room - L.slack.value)
+
+/** Measures of about so much blend: buckets alone, and with scoops. */
+function about(job: BatchJob, blend: Litres): [buckets: Sized, scoops: Sized] {
+  const litres = job.shares.map((share) => (blend / job.kept) * share)
+  return [
+    sized(
+      job,
+      litres.map((l) => byBucket(l, job.tools)),
+    ),
+    sized(
+      job,
+      litres.map((l) => byBucketAndScoop(l, job.tools, L.partMiss.value / 2)),
+    ),
+  ]
+}
+
+/** The recipe itself, so many twelfths of a bucket to the part, as far as all of it can be measured. */
+function exactBatches(job: BatchJob): Sized[] {
+  const { parts, tools, kept, room } = job
+  const recipe = parts.reduce((s, p) => s + p.twelfths, 0)
+  const exact: Sized[] = []
+  for (let scale = 1; ((recipe * scale) / 144) * tools.bucket * kept <= room + 1e-9; scale++) {
+    const twelfths = parts.map((p) => (p.twelfths * scale) / 12)
+    if (!twelfths.every(isMeasurable)) continue
+    exact.push(
+      sized(
+        job,
+        twelfths.map((t) => inBuckets(t, tools)),
+      ),
+    )
+  }
+  return exact
+}
+
+/** Neat sizes; the largest for buckets, the largest for scoops, one small even share, and what strays least. */
+function fullBatches(job: BatchJob, exact: readonly Sized[]): Sized[] {
+  const { room, wanted } = job
+  const least = fewest(job)
+  const alike = [least, least + 1].flatMap((n) =>
+    LARGER.map((f) => (wanted / n) * (1 + f * L.tolerable.value)),
+  )
+  const sizes = [...SMALLER.map((f) => room * f), ...alike.filter((size) => size <= room + 1e-9)]
+  const tried = sizes.map((size) => about(job, size))
+  const good = (s: Sized) => fits(job, s) && !strays(s)
+  const fitting = tried.flat().filter((s) => fits(job, s))
+  const straysLeast = fitting.reduce<Sized | undefined>(
+    (a, b) => (a && a.worst <= b.worst ? a : b),
+    undefined,
+  )
+  return [
+    ...exact,
+    tried.map(([buckets]) => buckets).find(good),
+    tried.map(([, scoops]) => scoops).find(good),
+    ...tried.at(-1)!,
+    straysLeast,
+  ].filter((s): s is Sized => s !== undefined && fits(job, s))
+}
+
+/** The vessel that takes a quarter of the smaller measure of the scarcest part, litres. */
+const smallestVessel = ({ tools, shares, kept, vessel, room }: BatchJob): Litres =>
+  ((Math.min(tools.bucket, tools.scoop) / 4 / Math.min(...shares)) * kept * vessel) / room
+
+/** The last batch, for what is left. */
+function lastFor(job: BatchJob, exact: readonly Sized[], left: Litres): Sized {
+  const slack = slackOf(job)
+  const enough = (s: Sized) => s.blend >= left - slack
+  const most = left + job.wanted * L.tolerable.value
+  const neat = exact.find((s) => enough(s) && s.blend <= most)
+  if (neat) return neat
+  const larger = (by: readonly number[], limit: Litres) =>
+    by
+      .flatMap((f) => about(job, left + f * (most - left)))
+      .filter((s) => enough(s) && s.blend <= limit && fits(job, s))
+  const tries = larger(LARGER, most)
+  if (tries.every(strays)) tries.push(...larger(MUCH_LARGER, Infinity))
+  return tries.length ? tries.reduce(better) : about(job, job.room).reduce(better)
+}
+
+/** Batches of one size and a last one, with what speaks against them. */
+interface Split {
+  batches: Sized[]
+  short: boolean
+  strays: number
+  kinds: number
+  rough: number
+  over: Litres
+}
+function planOf(job: BatchJob, exact: readonly Sized[], one: Sized): Split {
+  const slack = slackOf(job)
+  const count = Math.floor((job.wanted + slack) / one.blend)
+  const left = job.wanted - count * one.blend
+  const batches: Sized[] = Array.from({ length: Math.min(count, L.batches.value + 1) }, () => one)
+  const more = left > slack
+  if (more) batches.push(lastFor(job, exact, left))
+  return {
+    batches,
+    short: more && count >= 1,
+    strays: Math.max(0, ...batches.filter(strays).map((s) => s.worst)),
+    // Much more work than need be, or a last batch of next to nothing, weighs as much as scoops do.
+    kinds:
+      Number(batches.some((s) => s.scoops)) +
+      Number(batches.length > L.manyBatches.value * fewest(job)) +
+      Number(batches.length >= 2 && batches.at(-1)!.blend < one.blend * L.nextToNothing.value),
+    rough: Math.round(50 * Math.max(...batches.map((s) => s.worst))),
+    over: batches.reduce((sum, s) => sum + s.blend, 0) - job.wanted,
+  }
+}
+function betterPlan(a: Split, b: Split): Split {
+  const by =
+    a.strays - b.strays ||
+    a.kinds - b.kinds ||
+    a.batches.length - b.batches.length ||
+    a.rough - b.rough ||
+    a.over - b.over
+  return by <= 1e-9 ? a : b
+}
+
+/** What each batch measures out, and what that comes to. */
+function written({ parts, shares }: BatchJob, best: Split): Outcome<BatchPlan> {
   const batches = best.batches.map(({ measures, blend }, i): Batch => ({
     measures: measures.map((m, k) => ({ id: parts[k]!.id, ...m })),
     looseLitres: measures.reduce((s, m) => s + m.litres, 0),
     blendLitres: blend,
     short: best.short && i === best.batches.length - 1,
   }))
-  const totals = parts.map(({ id }, k) =>
-    batches.reduce(
-      (sum, { measures }) => {
-        const m = measures[k]!
-        return {
-          id,
-          twelfths: sum.twelfths + m.twelfths,
-          scoopTwelfths: sum.scoopTwelfths + m.scoopTwelfths,
-          litres: sum.litres + m.litres,
-        }
-      },
-      { id, twelfths: 0, scoopTwelfths: 0, litres: 0 },
-    ),
-  )
+  const sumOf = (k: number, of: 'twelfths' | 'scoopTwelfths' | 'litres') =>
+    batches.reduce((sum, { measures }) => sum + measures[k]![of], 0)
+  const totals = parts.map(({ id }, k) => ({
+    id,
+    twelfths: sumOf(k, 'twelfths'),
+    scoopTwelfths: sumOf(k, 'scoopTwelfths'),
+    litres: sumOf(k, 'litres'),
+  }))
   const measured = totals.reduce((s, t) => s + t.litres, 0)
   const largestShareError = Math.max(...totals.map((t, i) => Math.abs(t.litres / measured - shares[i]!)))
   return succeed(

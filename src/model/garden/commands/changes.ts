@@ -19,7 +19,7 @@ import {
   type Garden,
 } from '../garden'
 import { sameData } from '../same'
-import type { AnyData, Bed } from '../schemas'
+import type { AnyData, Bed, Job } from '../schemas'
 import type { Change, Command, ShelfChange } from './command'
 import { changedFill, nextJob } from './job'
 import { changesMeasures, ticksElsewhere, withoutTicks } from './marks'
@@ -41,137 +41,123 @@ const shelved = (garden: Garden, { materials, dressings }: ShelfChange): Change[
   ...dressings.flatMap((item) => put(garden, dressingPackKey(item.dressingId), item)),
 ]
 
+type Of<T extends Command['type']> = Extract<Command, { type: T }>
+type Rows = { [T in Command['type']]?: (garden: Garden, command: Of<T>) => Change[] }
+
+const added = (beds: readonly Bed[]): Change[] =>
+  beds.map((bed) => ({ key: bedKey(bed.id), before: null, after: bed }))
+const jobChange = (before: Job, after: Job | null): Change => ({ key: jobKey(before.id), before, after })
+
+/** What becomes of the records by commands that are not about one job alone. */
+const CHANGES: Rows = {
+  'beds/add': (_garden, { beds }) => added(beds),
+  'bed/change': (garden, { bedId, change }) => {
+    const bed = bedOf(garden, bedId)
+    if (!bed) return []
+    const after = { ...bed, ...change }
+    if (sameData(bed, after)) return []
+    return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, change)]
+  },
+  'bed/remove': (garden, { bedId }) => removal(garden, bedKey(bedId)),
+  'place/set': (garden, { place }) => put(garden, PLACE_KEY, place),
+  'job/create': (_garden, { beds, job }) => [
+    ...added(beds ?? []),
+    { key: jobKey(job.id), before: null, after: job },
+  ],
+  'job/remove': (garden, { jobId }) => removal(garden, jobKey(jobId)),
+  'job/finish': (garden, { jobId, record, shelf }) => {
+    const job = jobOf(garden, jobId)
+    if (!job) return []
+    const key = recordKey(record.id)
+    return [
+      { key, before: garden.get(key) ?? null, after: record },
+      jobChange(job, { ...job, recordId: record.id, bought: [] }),
+      ...(shelf ? shelved(garden, shelf) : []),
+    ]
+  },
+  'jobBed/list': (garden, { jobId, fillId, bedId, createdAt }) => {
+    const job = jobOf(garden, jobId)
+    const fill = job?.fills.find((f) => f.id === fillId)
+    if (!job || !fill || fill.bedId !== null) return []
+    const bed: Bed = { ...fill.spec, id: bedId, createdAt }
+    return [
+      ...added([bed]),
+      jobChange(
+        job,
+        changedFill(job, fill.id, (f) => ({ ...f, bedId })),
+      ),
+    ]
+  },
+  'record/edit': (garden, { recordId, madeOn, note }) => {
+    const record = recordOf(garden, recordId)
+    if (!record) return []
+    return put(garden, recordKey(record.id), {
+      ...record,
+      madeOn: madeOn ?? record.madeOn,
+      note: note ?? record.note,
+    })
+  },
+  'record/remove': (garden, { recordId }) => {
+    const record = recordOf(garden, recordId)
+    const job = record && jobOf(garden, record.jobId)
+    return [
+      ...removal(garden, recordKey(recordId)),
+      ...(job?.recordId === recordId ? [jobChange(job, { ...job, recordId: null })] : []),
+    ]
+  },
+  'shelf/set': (garden, { item }) => put(garden, shelfKey(item.materialId), item),
+  'shelf/put': (garden, { jobId, shelf }) => {
+    const job = jobId ? jobOf(garden, jobId) : undefined
+    return [
+      ...shelved(garden, shelf),
+      ...(job?.bought.length ? [jobChange(job, { ...job, bought: [] })] : []),
+    ]
+  },
+  'photo/add': (garden, { photo }) => put(garden, photoKey(photo.id), photo),
+  'photo/remove': (garden, { photoId }) => removal(garden, photoKey(photoId)),
+  'entries/put': (garden, { entries }) => entries.flatMap((entry) => put(garden, entryKey(entry.id), entry)),
+  'entry/remove': (garden, { entryId }) => removal(garden, entryKey(entryId)),
+  'test/set': (garden, { test }) => put(garden, testKey(test.id), test),
+  'test/remove': (garden, { testId }) => removal(garden, testKey(testId)),
+  'learned/set': (garden, { learned }) =>
+    learned ? put(garden, LEARNED_KEY, learned) : removal(garden, LEARNED_KEY),
+  'dressingPack/set': (garden, { item }) => put(garden, dressingPackKey(item.dressingId), item),
+  'ownMaterial/set': (garden, { material }) => put(garden, ownMaterialKey(material.id), material),
+  'ownDressing/set': (garden, { dressing }) => put(garden, ownDressingKey(dressing.id), dressing),
+  'bag/set': (garden, { bag }) => put(garden, bagKey(bag.id), bag),
+  'bag/remove': (garden, { bagId }) => removal(garden, bagKey(bagId)),
+  'garden/import': (garden, { changes }) =>
+    changes
+      .map((c) => ({ key: c.key, before: garden.get(c.key) ?? null, after: c.after }))
+      .filter((c) => !sameData(c.before, c.after)),
+}
+
+/** What a command of one job changes: the job, and the bed that it adds or describes. */
+function changesOfJob(garden: Garden, command: Extract<Command, { jobId: string }>): Change[] {
+  const job = jobOf(garden, command.jobId)
+  if (!job) return []
+  // What is done to a bed is done to it as it is now, not as this job last saw it.
+  const now = command.type === 'jobBed/spec' ? liveJob(garden, job) : job
+  const next = nextJob(now, command)
+  if (sameData(now, next)) return []
+  const changes = [jobChange(job, changesMeasures(command) ? withoutTicks(next) : next)]
+  if (command.type === 'jobBed/add' && command.bed) changes.push(...added([command.bed]))
+  if (command.type !== 'jobBed/spec') return changes
+  const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
+  const bed = bedId ? bedOf(garden, bedId) : undefined
+  if (!bed) return changes
+  return [
+    ...changes,
+    { key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } },
+    ...ticksElsewhere(garden, bed.id, command.change, job.id),
+  ]
+}
+
 /**
  * What a command would change in a garden. Pure; an empty list means that nothing would.
  * Marks made against measures that no longer hold are taken away with the change that made them so.
  */
 export function changesOf(garden: Garden, command: Command): Change[] {
-  switch (command.type) {
-    case 'beds/add':
-      return command.beds.map((bed) => ({ key: bedKey(bed.id), before: null, after: bed }))
-    case 'bed/change': {
-      const bed = bedOf(garden, command.bedId)
-      if (!bed) return []
-      const after = { ...bed, ...command.change }
-      if (sameData(bed, after)) return []
-      return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, command.change)]
-    }
-    case 'place/set':
-      return put(garden, PLACE_KEY, command.place)
-    case 'bed/remove': {
-      const bed = bedOf(garden, command.bedId)
-      return bed ? [{ key: bedKey(bed.id), before: bed, after: null }] : []
-    }
-    case 'job/create':
-      return [
-        ...(command.beds ?? []).map((bed) => ({ key: bedKey(bed.id), before: null, after: bed })),
-        { key: jobKey(command.job.id), before: null, after: command.job },
-      ]
-    case 'jobBed/list': {
-      const job = jobOf(garden, command.jobId)
-      const fill = job?.fills.find((f) => f.id === command.fillId)
-      if (!job || !fill || fill.bedId !== null) return []
-      const bed: Bed = { ...fill.spec, id: command.bedId, createdAt: command.createdAt }
-      return [
-        { key: bedKey(bed.id), before: null, after: bed },
-        {
-          key: jobKey(job.id),
-          before: job,
-          after: changedFill(job, fill.id, (f) => ({ ...f, bedId: bed.id })),
-        },
-      ]
-    }
-    case 'job/remove': {
-      const job = jobOf(garden, command.jobId)
-      return job ? [{ key: jobKey(job.id), before: job, after: null }] : []
-    }
-    case 'job/finish': {
-      const job = jobOf(garden, command.jobId)
-      if (!job) return []
-      const key = recordKey(command.record.id)
-      return [
-        { key, before: garden.get(key) ?? null, after: command.record },
-        { key: jobKey(job.id), before: job, after: { ...job, recordId: command.record.id, bought: [] } },
-        ...(command.shelf ? shelved(garden, command.shelf) : []),
-      ]
-    }
-    case 'record/edit': {
-      const record = recordOf(garden, command.recordId)
-      if (!record) return []
-      const after = {
-        ...record,
-        madeOn: command.madeOn ?? record.madeOn,
-        note: command.note ?? record.note,
-      }
-      return sameData(record, after) ? [] : [{ key: recordKey(record.id), before: record, after }]
-    }
-    case 'record/remove': {
-      const record = recordOf(garden, command.recordId)
-      if (!record) return []
-      const job = jobOf(garden, record.jobId)
-      const changes: Change[] = [{ key: recordKey(record.id), before: record, after: null }]
-      if (job?.recordId === record.id)
-        changes.push({ key: jobKey(job.id), before: job, after: { ...job, recordId: null } })
-      return changes
-    }
-    case 'shelf/set':
-      return put(garden, shelfKey(command.item.materialId), command.item)
-    case 'shelf/put': {
-      const job = command.jobId ? jobOf(garden, command.jobId) : undefined
-      const changes = shelved(garden, command.shelf)
-      if (job?.bought.length)
-        changes.push({ key: jobKey(job.id), before: job, after: { ...job, bought: [] } })
-      return changes
-    }
-    case 'photo/add':
-      return put(garden, photoKey(command.photo.id), command.photo)
-    case 'photo/remove':
-      return removal(garden, photoKey(command.photoId))
-    case 'entries/put':
-      return command.entries.flatMap((entry) => put(garden, entryKey(entry.id), entry))
-    case 'test/set':
-      return put(garden, testKey(command.test.id), command.test)
-    case 'test/remove':
-      return removal(garden, testKey(command.testId))
-    case 'learned/set':
-      return command.learned ? put(garden, LEARNED_KEY, command.learned) : removal(garden, LEARNED_KEY)
-    case 'entry/remove':
-      return removal(garden, entryKey(command.entryId))
-    case 'dressingPack/set':
-      return put(garden, dressingPackKey(command.item.dressingId), command.item)
-    case 'ownMaterial/set':
-      return put(garden, ownMaterialKey(command.material.id), command.material)
-    case 'ownDressing/set':
-      return put(garden, ownDressingKey(command.dressing.id), command.dressing)
-    case 'bag/set':
-      return put(garden, bagKey(command.bag.id), command.bag)
-    case 'bag/remove':
-      return removal(garden, bagKey(command.bagId))
-    case 'garden/import':
-      return command.changes
-        .map((c) => ({ key: c.key, before: garden.get(c.key) ?? null, after: c.after }))
-        .filter((c) => !sameData(c.before, c.after))
-    default: {
-      const job = jobOf(garden, command.jobId)
-      if (!job) return []
-      // What is done to a bed is done to it as it is now, not as this job last saw it.
-      const now = command.type === 'jobBed/spec' ? liveJob(garden, job) : job
-      const next = nextJob(now, command)
-      if (sameData(now, next)) return []
-      const after = changesMeasures(command) ? withoutTicks(next) : next
-      const changes: Change[] = [{ key: jobKey(job.id), before: job, after }]
-      if (command.type === 'jobBed/add' && command.bed)
-        changes.push({ key: bedKey(command.bed.id), before: null, after: command.bed })
-      if (command.type === 'jobBed/spec') {
-        const bedId = job.fills.find((f) => f.id === command.fillId)?.bedId
-        const bed = bedId ? bedOf(garden, bedId) : undefined
-        if (bed)
-          changes.push(
-            { key: bedKey(bed.id), before: bed, after: { ...bed, ...command.change } },
-            ...ticksElsewhere(garden, bed.id, command.change, job.id),
-          )
-      }
-      return changes
-    }
-  }
+  const row = CHANGES[command.type] as ((garden: Garden, command: Command) => Change[]) | undefined
+  return row ? row(garden, command) : changesOfJob(garden, command as Extract<Command, { jobId: string }>)
 }

@@ -15,73 +15,64 @@ export const changedFill = (job: Job, fillId: string, change: (fill: JobBed) => 
   fills: job.fills.map((f) => (f.id === fillId ? change(f) : f)),
 })
 
+type Rows = { [T in Command['type']]?: (job: Job, command: Extract<Command, { type: T }>) => Job }
+
+/** What becomes of a job by commands about it; those about its recipe are in `recipe.ts`. */
+const JOBS: Rows = {
+  'job/rename': (job, { name }) => ({ ...job, name }),
+  'job/note': (job, { note }) => ({ ...job, note }),
+  'job/crop': (job, { cropId }) => {
+    const target = cropTargetPH(cropId)
+    return { ...job, cropId, lime: target === null ? job.lime : { ...job.lime, target } }
+  },
+  'job/companions': (job, { cropIds }) => ({
+    ...job,
+    companionIds: cropIds.filter((c) => c !== job.cropId),
+  }),
+  'job/planting': (job, { change }) => ({ ...job, ...change }),
+  'job/band': (job, { target, band }) => {
+    const bands = { ...job.bands }
+    if (band) bands[target] = band
+    else delete bands[target]
+    return { ...job, bands }
+  },
+  'job/archive': (job, { archived }) => ({ ...job, archived }),
+  'job/judge': (job, { fillId }) => ({ ...job, judgedIn: fillId }),
+  'job/amount': (job, { litres }) => ({ ...job, amount: litres }),
+  'job/plan': (job, { plan }) => ({ ...job, plan: { ...job.plan, ...plan } }),
+  'job/marks': (job, { change }) => ({ ...job, ...change }),
+  'jobBed/add': (job, { fill }) => ({ ...job, fills: [...job.fills, fill] }),
+  'jobBed/split': (job, { fills }) => ({ ...job, fills }),
+  'jobBed/change': (job, { fillId, change }) => changedFill(job, fillId, (f) => ({ ...f, ...change })),
+  'jobBed/spec': (job, { fillId, change }) =>
+    changedFill(job, fillId, (f) => {
+      const spec = { ...f.spec, ...change }
+      return { ...f, spec, count: f.count === f.spec.vessel.count ? spec.vessel.count : f.count }
+    }),
+  'jobBed/remove': (job, { fillId }) => {
+    const fills = job.fills.filter((f) => f.id !== fillId)
+    return fills.length > 0 ? { ...job, fills } : job
+  },
+  'warning/answer': (job, { code, reason }) => {
+    const rest = job.dismissed.filter((d) => d.code !== code)
+    return { ...job, dismissed: reason === null ? rest : [...rest, { code, reason }] }
+  },
+  'tick/set': (job, { batch, materialId, done }) => {
+    const tick = tickOf(batch, materialId)
+    const rest = job.ticks.filter((t) => t !== tick)
+    return { ...job, ticks: done ? [...rest, tick] : rest }
+  },
+  'ticks/clear': withoutTicks,
+  'steps/set': (job, { list, step, done }) => {
+    const rest = job[list].filter((s) => s !== step)
+    return { ...job, [list]: done ? [...rest, step] : rest }
+  },
+}
+
 /** A job after a command; the same one where the command is not about it. */
 export function nextJob(job: Job, command: Command): Job {
-  switch (command.type) {
-    case 'job/rename':
-      return { ...job, name: command.name }
-    case 'job/note':
-      return { ...job, note: command.note }
-    case 'job/crop': {
-      const target = cropTargetPH(command.cropId)
-      return { ...job, cropId: command.cropId, lime: target === null ? job.lime : { ...job.lime, target } }
-    }
-    case 'job/companions':
-      return { ...job, companionIds: command.cropIds.filter((c) => c !== job.cropId) }
-    case 'job/planting':
-      return { ...job, ...command.change }
-    case 'job/band': {
-      const bands = { ...job.bands }
-      if (command.band) bands[command.target] = command.band
-      else delete bands[command.target]
-      return { ...job, bands }
-    }
-    case 'job/archive':
-      return { ...job, archived: command.archived }
-    case 'job/judge':
-      return { ...job, judgedIn: command.fillId }
-    case 'jobBed/add':
-      return { ...job, fills: [...job.fills, command.fill] }
-    case 'jobBed/split':
-      return { ...job, fills: command.fills }
-    case 'jobBed/change':
-      return changedFill(job, command.fillId, (f) => ({ ...f, ...command.change }))
-    case 'jobBed/spec':
-      return changedFill(job, command.fillId, (f) => {
-        const spec = { ...f.spec, ...command.change }
-        return { ...f, spec, count: f.count === f.spec.vessel.count ? spec.vessel.count : f.count }
-      })
-    case 'jobBed/remove': {
-      const fills = job.fills.filter((f) => f.id !== command.fillId)
-      return fills.length > 0 ? { ...job, fills } : job
-    }
-    case 'job/amount':
-      return { ...job, amount: command.litres }
-    case 'job/plan':
-      return { ...job, plan: { ...job.plan, ...command.plan } }
-    case 'warning/answer': {
-      const rest = job.dismissed.filter((d) => d.code !== command.code)
-      return {
-        ...job,
-        dismissed: command.reason === null ? rest : [...rest, { code: command.code, reason: command.reason }],
-      }
-    }
-    case 'tick/set': {
-      const tick = tickOf(command.batch, command.materialId)
-      const rest = job.ticks.filter((t) => t !== tick)
-      return { ...job, ticks: command.done ? [...rest, tick] : rest }
-    }
-    case 'ticks/clear':
-      return withoutTicks(job)
-    case 'job/marks':
-      return { ...job, ...command.change }
-    case 'steps/set': {
-      const rest = job[command.list].filter((s) => s !== command.step)
-      return { ...job, [command.list]: command.done ? [...rest, command.step] : rest }
-    }
-    default:
-      return withoutUnused(nextRecipe(job, command) ?? job)
-  }
+  const row = JOBS[command.type] as ((job: Job, command: Command) => Job) | undefined
+  return row ? row(job, command) : withoutUnused(nextRecipe(job, command) ?? job)
 }
 
 /** A finished mix that is no part any more goes with it. */
