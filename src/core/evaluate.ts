@@ -8,6 +8,7 @@ import {
   type Temperature,
 } from './chemistry'
 import { coverSaving } from './climate'
+import { columnOf, drainageNotes, profileOf, type BottomLayer, type Column } from './column'
 import type { Material } from './data/types'
 import { containerVolumes, type Container, type ContainerVolumes } from './geometry'
 import { growingOutlook, yearMean, type Growing, type GrowingOutlook } from './growing'
@@ -20,21 +21,11 @@ import {
   type FeedFlag,
   type SaltState,
 } from './nutrients'
-import { fail, succeed, type Note, type Outcome } from './outcome'
+import { fail, succeed, type Outcome } from './outcome'
 import { seasonsOf, type SeasonState } from './structure'
-import { containerProfile, tensionAtBase, type ContainerProfile, type WaterBalance } from './water'
-import { entryTensionOf, hydraulicsOf } from './water/moving/hydraulics'
+import type { ContainerProfile, WaterBalance } from './water'
 import type { Fraction } from './units'
 import { weights, type WeighedLayer, type Weights } from './weight'
-
-/** A layer under the mix: gravel, bark, another mix. */
-export interface BottomLayer {
-  /** cm. */
-  thickness: number
-  parts: readonly BlendPart[]
-  /** Do its gaps fill with the mix above, so that it pulls as that does? Not where left out. */
-  bridged?: boolean
-}
 
 /** A cover on the mix: mulch, clay aggregate, moss. */
 export interface Cover {
@@ -94,9 +85,6 @@ export const FULL_EFFORT: Effort = { slices: 120, years: [1, 2, 3] }
 /** Mean temperature of a mix where no place is known, C. Source: our assumption, a growing season. */
 export const USUAL_TEMPERATURE = 20
 
-/** Centimetres of a layer that do not pull on the mix, from which it is said. */
-const WORTH_TELLING = 1
-
 /** Weeks the pH is followed where no season is known. */
 const WEEKS = 20
 
@@ -129,112 +117,120 @@ export function evaluate(
   effort: Effort = FULL_EFFORT,
   blended?: Blend,
 ): Outcome<Evaluation> {
-  const { container, parts, growing } = input
-  const fill = containerVolumes(container)
+  const fill = containerVolumes(input.container)
   if (!fill.ok) return fill
-  const { mixHeight } = fill.value
   const pressed = input.pressed ?? 0
-  const mixed = blended && pressed === 0 ? succeed(blended) : blend(parts, pressed)
+  const mixed = blended && pressed === 0 ? succeed(blended) : blend(input.parts, pressed)
   if (!mixed.ok) return mixed
-  // Doses are told for the mix as it is made: pressed in, there is more of it and of them in a litre.
-  const closeness = 1 / (1 - pressed)
+  const given = givenDoses(input, pressed)
+  if (!given.ok) return given
+  const column = columnOf(input, fill.value, mixed.value)
+  if (!column.ok) return column
+  const filled: Filled = {
+    input,
+    effort,
+    fill: fill.value,
+    blend: mixed.value,
+    doses: given.value,
+    column: column.value,
+    profile: profileOf(input, column.value, effort.slices),
+    pressed,
+    temperature: input.temperature ?? USUAL_TEMPERATURE,
+  }
+  const years = yearsOf(filled)
+  if (!years.ok) return years
+  return succeed(
+    answerOf(filled, years.value),
+    ...fill.notes,
+    ...mixed.notes,
+    ...drainageNotes(input, column.value, filled.profile),
+  )
+}
+
+interface Filled {
+  input: MixInContainer
+  effort: Effort
+  fill: ContainerVolumes
+  blend: Blend
+  doses: DressingDose[]
+  column: Column
+  profile: ContainerProfile
+  pressed: number
+  temperature: Temperature
+}
+
+/** Doses are told for the mix as it is made: pressed in, there is more of it and of them in a litre. */
+const closenessOf = (pressed: number) => 1 / (1 - pressed)
+function givenDoses({ dressings }: MixInContainer, pressed: number): Outcome<DressingDose[]> {
   const doses: DressingDose[] = []
-  for (const d of input.dressings ?? []) {
+  for (const d of dressings ?? []) {
     if (!(d.gramsPerLitre >= 0 && Number.isFinite(d.gramsPerLitre)))
       return fail({ code: 'amount-negative', field: d.dressing.name, value: d.gramsPerLitre })
-    doses.push({ ...d, gramsPerLitre: d.gramsPerLitre * closeness })
+    doses.push({ ...d, gramsPerLitre: d.gramsPerLitre * closenessOf(pressed) })
   }
-  const notes: Note[] = [...fill.notes, ...mixed.notes]
-  let floor = 0
-  const blends: Blend[] = []
-  const tops: number[] = []
-  for (const layer of input.bottomLayers ?? []) {
-    if (!(layer.thickness > 0))
-      return fail({ code: 'size-not-positive', field: 'thickness', value: layer.thickness })
-    const below = blend(layer.parts)
-    if (!below.ok) return below
-    floor += layer.thickness
-    if (floor >= mixHeight)
-      return fail({ code: 'size-too-large', field: 'thickness', value: floor, limit: mixHeight })
-    blends.push(below.value)
-    tops.push(floor)
-  }
-  blends.push(mixed.value)
-  tops.push(mixHeight)
-  const profile = containerProfile(
-    container,
-    blends.map((b, i) => ({
-      top: tops[i]!,
-      totalPorosity: b.totalPorosity,
-      waterAt: b.waterAt,
-      entryTension:
-        blends.length > 1 && !input.bottomLayers?.[i]?.bridged ? entryTensionOf(hydraulicsOf(b)) : undefined,
-    })),
-    effort.slices,
-  )
-  const mix = profile.layers.at(-1)!
-  const pull = profile.baseTension + floor
-  if (floor > 0 && floor + tensionAtBase(container) - pull > WORTH_TELLING)
-    notes.push({ code: 'layer-stalls-drainage', thickness: floor, pull })
+  return succeed(doses)
+}
+
+function weightsOf({ input: { cover }, fill, profile, column }: Filled) {
   const weighed: WeighedLayer[] = profile.layers.map((balance, i) => ({
     balance,
-    dryBulkDensity: blends[i]!.dryBulkDensity,
+    dryBulkDensity: column.blends[i]!.dryBulkDensity,
   }))
-  const { cover } = input
-  if (cover) weighed.push(weighedCover(cover, fill.value.surface))
-  if (container.base.kind === 'onSoil' && pull > WORTH_TELLING + floor)
-    notes.push({ code: 'bed-drained-by-soil', texture: container.base.texture })
-  const temperature = input.temperature ?? USUAL_TEMPERATURE
-  const depth = mixHeight - floor
-  const given = { ...acidityOfDoses(doses, depth), temperature }
-  const lime = limeAt(mixed.value, input.limes, input.limeGramsPerLitre * closeness, given)
-  const weight = weights(fill.value, weighed)
-  const outlook = growing
-    ? growingOutlook({
-        container,
-        fill: fill.value,
-        floor,
-        blend: mixed.value,
-        mix,
-        cover: cover ? coverSaving(cover.material, cover.thickness) : 0,
-        doses,
-        weight,
-        growing,
-        temperature,
-      })
-    : null
-  const years = seasonsOf(container, parts, yearMean(temperature), {
+  if (cover) weighed.push(weighedCover(cover, fill.surface))
+  return weights(fill, weighed)
+}
+
+const yearsOf = ({ input, effort, column: { floor }, profile, pressed, temperature }: Filled) =>
+  seasonsOf(input.container, input.parts, yearMean(temperature), {
     floor,
     years: effort.years,
     slices: effort.slices / 2,
     foot: floor > 0 ? profile.baseTension + floor : undefined,
     pressed,
   })
-  if (!years.ok) return years
-  return succeed(
-    {
-      fill: { ...fill.value, mixVolume: mix.mixVolume },
-      blend: mixed.value,
-      profile,
-      mixDepth: depth,
-      mix,
-      lime,
-      given,
-      acidity: acidityCourse(
-        mixed.value,
-        {
-          ...given,
-          limes: [...lime.doses, ...given.limes],
-          waterAlkalinity: outlook?.alkalinityPerDay ?? 0,
-        },
-        7 * WEEKS,
-      ),
-      salts: saltZones(mixed.value, doses, depth, temperature),
-      flags: feedFlags(mixed.value, doses, depth, temperature, growing?.crop),
-      weights: weight,
-      seasons: years.value,
-      growing: outlook,
-    },
-    ...notes,
-  )
+
+/** Water and feeding over the season; null where crop or place are not known. */
+function outlookOf(filled: Filled, weight: Weights) {
+  const { input, fill, column, blend, profile, doses, temperature } = filled
+  const { container, cover, growing } = input
+  if (!growing) return null
+  return growingOutlook({
+    container,
+    fill,
+    floor: column.floor,
+    blend,
+    mix: profile.layers.at(-1)!,
+    cover: cover ? coverSaving(cover.material, cover.thickness) : 0,
+    doses,
+    weight,
+    growing,
+    temperature,
+  })
+}
+
+function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
+  const { input, fill, column, blend, profile, doses, pressed, temperature } = filled
+  const mix = profile.layers.at(-1)!
+  const depth = fill.mixHeight - column.floor
+  const given = { ...acidityOfDoses(doses, depth), temperature }
+  const lime = limeAt(blend, input.limes, input.limeGramsPerLitre * closenessOf(pressed), given)
+  const weight = weightsOf(filled)
+  const growing = outlookOf(filled, weight)
+  const limes = [...lime.doses, ...given.limes]
+  const waterAlkalinity = growing?.alkalinityPerDay ?? 0
+  return {
+    fill: { ...fill, mixVolume: mix.mixVolume },
+    blend,
+    profile,
+    mixDepth: depth,
+    mix,
+    lime,
+    given,
+    acidity: acidityCourse(blend, { ...given, limes, waterAlkalinity }, 7 * WEEKS),
+    salts: saltZones(blend, doses, depth, temperature),
+    flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop }),
+    weights: weight,
+    seasons,
+    growing,
+  }
 }

@@ -1,5 +1,6 @@
 import type { Litres } from '../units'
-import type { BatchPlan, BatchRequest } from './planBatches'
+import type { BatchPlan } from './planBatches'
+import type { BatchRequest } from './sizing'
 
 /**
  * A plan made to come out at just what is wanted: the same batches, every part by the litre mark of the bucket instead

@@ -9,13 +9,7 @@ export {
   type PackOffer,
   type Purchase,
 } from './packs'
-export {
-  planBatches,
-  isRounded,
-  TURN_FRACTION,
-  type Batch,
-  type BatchPlan,
-  type BatchRequest,
-} from './planBatches'
+export { planBatches, isRounded, type Batch, type BatchPlan } from './planBatches'
 export { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'
 export { BATCH_LIMITS } from './limits'
+export { TURN_FRACTION, type BatchRequest } from './sizing'

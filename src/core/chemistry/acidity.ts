@@ -2,12 +2,13 @@ import type { Days } from '../units'
 import { calciteEquilibrium, chargeBalance, pHWhere } from './charge'
 import { CHEMISTRY_LIMITS as L } from './limits'
 import {
-  acidOf,
+  acidStep,
   gone,
   grown,
   LIFE_Q10,
   nitrifierLag,
   ramp,
+  takeStep,
   workingDressing,
   type AcidDose,
   type LifePace,
@@ -93,128 +94,186 @@ export function acidityCourse(
   days: Days,
   every: Days = 7,
 ): AcidityState[] {
-  const balance = chargeBalance(mix)
-  const temperature = temperatureCourse(input.temperature ?? 20)
-  const equilibrium = calciteEquilibrium()
-  const top = Math.max(equilibrium, mix.pH)
-  const atTop = balance.at(top)
-  const limes = (input.limes ?? []).map(({ lime, gramsPerLitre, from = 0 }) => ({
-    left: gramsPerLitre * alkalinityPerGram(lime),
-    rate: lime.ratePerDay.value,
-    q10: lime.q10,
-    soluble: lime.soluble,
-    from,
-  }))
-  const working = (input.acids ?? []).map(workingDressing)
-  const perDay = input.waterAlkalinity ?? 0
-  const lag = nitrifierLag(mix.liveShare ?? 0)
-  const byLime = limes.map(() => 0)
-  const byAcid = working.map(() => 0)
-  let fromWater = 0
-  let laidDown = 0
-  /** Charge above the equilibrium at the last step's end. */
-  let overBefore = 0
-  let acid = 0
-  let reacted = 0
-  let pH = mix.pH
+  return new AcidityRun(mix, input).course(days, every)
+}
 
-  function paceOf(from: Days, to: Days): Pace {
+/** A lime as far as it has not dissolved yet. */
+interface Dissolving {
+  left: number
+  rate: number
+  q10: number
+  soluble: boolean
+  from: Days
+}
+
+/** A step that moves the pH further is taken again, shorter. */
+const FAR = 3 * STEP.move
+
+/** One mix followed through time: what has happened so far, and how the next step is found. */
+class AcidityRun {
+  private readonly balance
+  private readonly temperature
+  private readonly equilibrium = calciteEquilibrium()
+  private readonly top: number
+  private readonly atTop: number
+  private readonly limes: Dissolving[]
+  private readonly working
+  private readonly perDay: number
+  private readonly lag: Days
+  private readonly byLime: number[]
+  private readonly byAcid: number[]
+  private fromWater = 0
+  private laidDown = 0
+  /** Charge above the equilibrium at the last step's end. */
+  private overBefore = 0
+  private acid = 0
+  private reacted = 0
+  private charge = 0
+  private pH: number
+
+  constructor(mix: BufferedMix, input: AcidityInput) {
+    this.balance = chargeBalance(mix)
+    this.temperature = temperatureCourse(input.temperature ?? 20)
+    this.top = Math.max(this.equilibrium, mix.pH)
+    this.atTop = this.balance.at(this.top)
+    this.limes = (input.limes ?? []).map(({ lime, gramsPerLitre, from = 0 }) => ({
+      left: gramsPerLitre * alkalinityPerGram(lime),
+      rate: lime.ratePerDay.value,
+      q10: lime.q10,
+      soluble: lime.soluble,
+      from,
+    }))
+    this.working = (input.acids ?? []).map(workingDressing)
+    this.perDay = input.waterAlkalinity ?? 0
+    this.lag = nitrifierLag(mix.liveShare ?? 0)
+    this.byLime = this.limes.map(() => 0)
+    this.byAcid = this.working.map(() => 0)
+    this.pH = mix.pH
+  }
+
+  course(days: Days, every: Days): AcidityState[] {
+    const starts = [...this.limes, ...this.working].flatMap((one) => (one ? [one.from] : []))
+    const states = [this.state(0)]
+    /** pH units a day in the last step: where to look first for the next. */
+    let drift = 0
+    let day = 0
+    let dt: Days = STEP.shortest
+    let next = Math.min(every, days)
+    while (day < days) {
+      const to = Math.min(day + dt, next, ...starts.filter((start) => start > day))
+      const pace = this.paceOf(day, to)
+      const reached = this.reached(pace, drift)
+      if (Math.abs(reached - this.pH) > FAR && pace.dt > STEP.shortest + 1e-9) {
+        dt = Math.max(STEP.shortest, pace.dt / 4)
+        continue
+      }
+      drift = (reached - this.pH) / pace.dt
+      this.pH = reached
+      this.charge += this.step(reached, pace)
+      day = to
+      const wanted = STEP.move / Math.max(Math.abs(drift), 1e-9)
+      dt = Math.min(STEP.longest, STEP.growth * Math.max(dt, STEP.shortest), Math.max(STEP.shortest, wanted))
+      if (day < next) continue
+      states.push(this.state(day))
+      next = Math.min(next + every, days)
+    }
+    return states
+  }
+
+  /** The pH at which the charge of a step comes out even. */
+  private reached(pace: Pace, drift: number): number {
+    const lack = (at: number) => this.balance.at(at) - this.charge - this.changeAt(at, pace)
+    const guess = this.pH + Math.min(FAR, Math.max(-FAR, drift * pace.dt))
+    return pHWhere(lack, this.balance.slope(this.pH), guess)
+  }
+
+  private paceOf(from: Days, to: Days): Pace {
+    const { temperature } = this
     /** Days of warmth in this step, from the day on which something was given. */
     const worth = (q10: number, reference: number, since = from) =>
       temperature.worth(q10, reference, Math.min(to, Math.max(from, since)), to)
     const life = worth(LIFE_Q10, 20)
     const warmDays = temperature.worth(LIFE_Q10, 20, 0, (from + to) / 2)
     return {
-      before: pH,
+      before: this.pH,
       dt: to - from,
-      limes: [...limes.map((l) => l.rate * worth(l.q10, 20, l.from)), L.fineCalcite.value * (to - from)],
-      released: working.map((w) => {
+      limes: [...this.limes.map((l) => l.rate * worth(l.q10, 20, l.from)), L.fineCalcite.value * (to - from)],
+      released: this.working.map((w) => {
         if (!w) return null
         const exponent = w.rate * worth(w.q10, w.reference, w.from)
         return w.oxidises ? exponent : w.left * gone(exponent)
       }),
-      nitrify: L.nitrifies.value * life * grown(warmDays, lag),
+      nitrify: L.nitrifies.value * life * grown(warmDays, this.lag),
       takeUp: L.takenUp.value * life * grown(warmDays, L.rootsLag.value),
     }
   }
 
-  /** Base less acid of a step that ends at a pH, mmol of charge per litre; `keep` takes the step. */
-  function changeAt(at: number, pace: Pace, keep: boolean): number {
-    const ease = ramp(at, equilibrium, L.fullRatePH.value) ** 3
-    const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
-    let change = perDay * pace.dt
-    if (keep) fromWater += change
-    for (let i = 0; i < limes.length; i++) {
-      const lime = limes[i]!
-      const dissolved = lime.left * gone(pace.limes[i]! * (lime.soluble ? baseEase : ease))
-      change += dissolved
-      if (!keep) continue
-      lime.left -= dissolved
-      byLime[i]! += dissolved
-      reacted += dissolved
+  /** Dissolved of one lime in a step that ends at a pH, mmol of charge per litre. */
+  private dissolved(i: number, at: number, pace: Pace): number {
+    const lime = this.limes[i]!
+    const ease = lime.soluble ? ramp(at, L.solubleNone.value, L.solubleFull.value) : this.easeAt(at)
+    return lime.left * gone(pace.limes[i]! * ease)
+  }
+  /** How far undissolved carbonate is from its equilibrium, 1 at full rate. */
+  private easeAt(at: number): number {
+    return ramp(at, this.equilibrium, L.fullRatePH.value) ** 3
+  }
+  /** Charge above the equilibrium, and calcite laid down and dissolved again in a step, mmol of charge per litre. */
+  private calcite(at: number, pace: Pace) {
+    const over = at > this.top ? this.balance.at(at) - this.atTop : 0
+    return {
+      over,
+      laid: (((this.overBefore + over) / 2) * Math.LN2 * pace.dt) / L.laidDown.value,
+      again: this.laidDown * gone(pace.limes[this.limes.length]! * this.easeAt(at)),
     }
-    const again = laidDown * gone(pace.limes[limes.length]! * ease)
-    const over = at > top ? balance.at(at) - atTop : 0
-    const laid = (((overBefore + over) / 2) * Math.LN2 * pace.dt) / L.laidDown.value
+  }
+
+  /** Base less acid of a step that ends at a pH, mmol of charge per litre. */
+  private changeAt(at: number, pace: Pace): number {
+    let change = this.perDay * pace.dt
+    for (let i = 0; i < this.limes.length; i++) change += this.dissolved(i, at, pace)
+    const { again, laid } = this.calcite(at, pace)
     change += again - laid
-    if (keep) {
-      laidDown += laid - again
-      overBefore = over
+    for (const [i, one] of this.working.entries())
+      if (one) change -= acidStep(one, pace.released[i]!, pace, at).acid
+    return change
+  }
+
+  /** Takes a step that ends at a pH. Answers with base less acid of it, as `changeAt` does. */
+  private step(at: number, pace: Pace): number {
+    const change = this.changeAt(at, pace)
+    this.fromWater += this.perDay * pace.dt
+    for (const [i, lime] of this.limes.entries()) {
+      const dissolved = this.dissolved(i, at, pace)
+      lime.left -= dissolved
+      this.byLime[i]! += dissolved
+      this.reacted += dissolved
     }
-    for (const [i, one] of working.entries()) {
+    const { over, again, laid } = this.calcite(at, pace)
+    this.laidDown += laid - again
+    this.overBefore = over
+    for (const [i, one] of this.working.entries()) {
       if (!one) continue
-      const made = acidOf(one, pace.released[i]!, pace, at, keep)
-      change -= made
-      if (!keep) continue
-      byAcid[i]! += made
-      acid += made
+      const made = takeStep(one, acidStep(one, pace.released[i]!, pace, at))
+      this.byAcid[i]! += made
+      this.acid += made
     }
     return change
   }
 
-  const state = (day: Days): AcidityState => ({
-    day,
-    pH,
-    reacted,
-    residual: limes.reduce((sum, l) => sum + l.left, laidDown),
-    acid,
-    fromWater,
-    laidDown,
-    byLime: [...byLime],
-    byAcid: [...byAcid],
-  })
-  const starts = [...limes, ...working].flatMap((one) => (one ? [one.from] : []))
-  const course = [state(0)]
-  let charge = 0
-  /** pH units a day in the last step: where to look first for the next. */
-  let drift = 0
-  let day = 0
-  let dt: Days = STEP.shortest
-  let next = Math.min(every, days)
-  /** A step that moves the pH further is taken again, shorter. */
-  const far = 3 * STEP.move
-  while (day < days) {
-    const to = Math.min(day + dt, next, ...starts.filter((start) => start > day))
-    const pace = paceOf(day, to)
-    const lack = (at: number) => balance.at(at) - charge - changeAt(at, pace, false)
-    const guess = pH + Math.min(far, Math.max(-far, drift * pace.dt))
-    const reached = pHWhere(lack, balance.slope(pH), guess)
-    const moved = Math.abs(reached - pH)
-    if (moved > far && pace.dt > STEP.shortest + 1e-9) {
-      dt = Math.max(STEP.shortest, pace.dt / 4)
-      continue
+  private state(day: Days): AcidityState {
+    return {
+      day,
+      pH: this.pH,
+      reacted: this.reacted,
+      residual: this.limes.reduce((sum, l) => sum + l.left, this.laidDown),
+      acid: this.acid,
+      fromWater: this.fromWater,
+      laidDown: this.laidDown,
+      byLime: [...this.byLime],
+      byAcid: [...this.byAcid],
     }
-    drift = (reached - pH) / pace.dt
-    pH = reached
-    charge += changeAt(pH, pace, true)
-    day = to
-    const wanted = STEP.move / Math.max(Math.abs(drift), 1e-9)
-    dt = Math.min(STEP.longest, STEP.growth * Math.max(dt, STEP.shortest), Math.max(STEP.shortest, wanted))
-    if (day < next) continue
-    course.push(state(day))
-    next = Math.min(next + every, days)
   }
-  return course
 }
 
 /**

@@ -115,6 +115,14 @@ export function workingDressing({ dressing, gramsPerLitre, from = 0 }: AcidDose)
   }
 }
 
+/** `acid` made in a step, and the state of the dressing after it. */
+export interface AcidStep extends Pick<
+  WorkingDressing,
+  'left' | 'freed' | 'worked' | 'ammonium' | 'nitrate'
+> {
+  acid: number
+}
+
 /** Exponents of nitrification and of uptake in one step, at their full rates, and the pH it begins at. */
 export interface LifePace {
   before: number
@@ -122,18 +130,11 @@ export interface LifePace {
   takeUp: number
 }
 
-/** Acid of one dressing in a step that ends at a pH; `keep` takes the step. */
-export function acidOf(
-  w: WorkingDressing,
-  released: number,
-  pace: LifePace,
-  at: number,
-  keep: boolean,
-): number {
+/** What one dressing does in a step that ends at a pH: the acid it makes, mmol of charge per litre, and what is left. */
+export function acidStep(w: WorkingDressing, released: number, pace: LifePace, at: number): AcidStep {
   if (w.oxidises) {
     const made = w.left * gone(released * ramp(at, L.sulfurNone.value, L.sulfurFull.value))
-    if (keep) w.left -= made
-    return made * w.other
+    return { acid: made * w.other, left: w.left - made, freed: 0, worked: 0, ammonium: 0, nitrate: 0 }
   }
   const freed = w.freed + w.other * released
   // Both ways: what hydrolysed dissolves again when it gets more acid.
@@ -142,7 +143,6 @@ export function acidOf(
       ? ramp(at, L.saltAcidNone.value, L.saltAcidFull.value)
       : ramp(at, L.saltBaseNone.value, L.saltBaseFull.value)
   const worked = freed * share
-  const hydrolysed = worked - w.worked
   const slow = w.slowNitrogen * released
   const ammonium = w.ammonium + w.ammoniumGiven * released + slow
   const nitrate = w.nitrate + w.nitrateGiven * released
@@ -153,17 +153,23 @@ export function acidOf(
   const both = nitrify + takeUp
   const perRate = both > 0 ? (ammonium * gone(both)) / both : 0
   const nitrateTaken = nitrate * gone(takeUp)
-  if (keep) {
-    w.left -= released
-    w.freed = freed
-    w.worked = worked
-    w.ammonium = ammonium - perRate * both
-    w.nitrate = nitrate - nitrateTaken + perRate * nitrify
+  return {
+    acid:
+      worked -
+      w.worked +
+      slow * NITROGEN_ACID.ammonified +
+      perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
+      nitrateTaken * NITROGEN_ACID.nitrateTaken,
+    left: w.left - released,
+    freed,
+    worked,
+    ammonium: ammonium - perRate * both,
+    nitrate: nitrate - nitrateTaken + perRate * nitrify,
   }
-  return (
-    hydrolysed +
-    slow * NITROGEN_ACID.ammonified +
-    perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
-    nitrateTaken * NITROGEN_ACID.nitrateTaken
-  )
+}
+
+/** Takes the step. Answers with the acid it made. */
+export function takeStep(w: WorkingDressing, { acid, ...after }: AcidStep): number {
+  Object.assign(w, after)
+  return acid
 }

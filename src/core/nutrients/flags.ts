@@ -47,69 +47,114 @@ const RATIO = { low: 1.5, high: 8 } as const
 export const phosphorusSensitive = (crop: Crop | undefined): boolean =>
   crop !== undefined && /^(Vaccinium|Gaultheria|Empetrum|Rhododendron)/.test(crop.latin)
 
+/** Where a mix is fed: how deep it lies, cm, how warm it is, and what grows in it. */
+export interface FedIn {
+  depth: Centimetres
+  temperature: Temperature
+  crop?: Crop
+}
+
+/** What the flags look at: doses averaged over the mix, and what is given off at once, in four weeks, in the season. */
+interface Fed extends FedIn {
+  blend: Blend
+  doses: readonly DressingDose[]
+  averaged: readonly DressingDose[]
+  supply: ReturnType<typeof supplyOf>
+}
+
 /**
  * What stands out in the feed of a fresh mix. mg per litre, dS/m, fractions, C. Sources beside each limit above.
  * Amounts are averaged over the mix, salts are also judged in the top where something is put there.
  * Range: doses of 0 and up. Errors: none.
  */
-export function feedFlags(
-  blend: Blend,
-  doses: readonly DressingDose[],
-  mixHeight: Centimetres,
-  temperature: Temperature,
-  crop?: Crop,
-): FeedFlag[] {
-  const flags: FeedFlag[] = []
-  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
-  const supply = supplyOf(blend, averaged, temperature)
-  const early = supply(IMMEDIATE)
-  const season = supply(140)
-  const dissolved = early.nitrogen.nitrate + early.nitrogen.ammonium + early.otherNitrogen
-  const ammonium = dissolved > 20 ? (dissolved - early.nitrogen.nitrate) / dissolved : 0
+export function feedFlags(blend: Blend, doses: readonly DressingDose[], where: FedIn): FeedFlag[] {
+  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, where.depth) }))
+  const fed: Fed = { ...where, blend, doses, averaged, supply: supplyOf(blend, averaged, where.temperature) }
+  return FLAGS.flatMap((flags) => flags(fed))
+}
+
+function coldAmmonium({ supply, temperature }: Fed): FeedFlag[] {
+  const { nitrogen, otherNitrogen } = supply(IMMEDIATE)
+  const dissolved = nitrogen.nitrate + nitrogen.ammonium + otherNitrogen
+  const share = dissolved > 20 ? (dissolved - nitrogen.nitrate) / dissolved : 0
   const atFirst = temperatureCourse(temperature).on(0)
-  if (atFirst < 15 && ammonium > AMMONIUM_LIMIT)
-    flags.push({ code: 'ammonium-when-cold', share: ammonium, temperature: atFirst })
-  const boron = supplyOfDressings(averaged, temperature)(140).charge.boron
-  if (boron > BORON_LIMIT) flags.push({ code: 'boron-high', mgPerLitre: boron, limit: BORON_LIMIT })
-  const salts = saltZones(blend, doses, mixHeight, temperature)
-  for (const where of ['mix', 'top'] as const) {
+  return atFirst < 15 && share > AMMONIUM_LIMIT
+    ? [{ code: 'ammonium-when-cold', share, temperature: atFirst }]
+    : []
+}
+
+function highBoron({ averaged, temperature }: Fed): FeedFlag[] {
+  const { boron } = supplyOfDressings(averaged, temperature)(140).charge
+  return boron > BORON_LIMIT ? [{ code: 'boron-high', mgPerLitre: boron, limit: BORON_LIMIT }] : []
+}
+
+function highSalts({ blend, doses, depth, temperature, crop }: Fed): FeedFlag[] {
+  const salts = saltZones(blend, doses, depth, temperature)
+  const p = crop?.properties
+  const limit = p ? saltBand(p).high : USUAL_SALT_LIMIT
+  return (['mix', 'top'] as const).flatMap((where): FeedFlag[] => {
     const ec = salts[where]?.electricalConductivity.saturatedExtract
-    if (ec === undefined) continue
-    const p = crop?.properties
-    const limit = p ? saltBand(p).high : USUAL_SALT_LIMIT
+    if (ec === undefined || ec <= limit) return []
     const yieldKept = relativeYield(ec, p?.saltThreshold.value ?? 2.5, p?.saltSlope?.value)
-    if (ec > limit) flags.push({ code: 'salts-high', where, ec, limit, yieldKept })
-  }
-  if (phosphorusSensitive(crop) && season.charge.phosphorus > PHOSPHORUS_LIMIT)
-    flags.push({
-      code: 'phosphorus-for-sensitive',
-      mgPerLitre: season.charge.phosphorus,
-      limit: PHOSPHORUS_LIMIT,
-    })
-  const ratio = season.charge.calcium / season.charge.magnesium
-  if (season.charge.calcium > 50 && (ratio < RATIO.low || ratio > RATIO.high))
-    flags.push({ code: 'calcium-to-magnesium', ratio, ...RATIO })
-  for (const { dressing, gramsPerLitre } of doses)
-    if (gramsPerLitre > dressing.dose.limit)
-      flags.push({
-        code: 'dose-above-limit',
-        dressing: dressing.id,
-        gramsPerLitre,
-        limit: dressing.dose.limit,
-      })
-  const first = supply(28)
-  if (first.drawdown > 20 && first.charge.nitrogen < first.drawdown)
-    flags.push({ code: 'drawdown-uncovered', drawdown: first.drawdown, supplied: first.charge.nitrogen })
+    return [{ code: 'salts-high', where, ec, limit, yieldKept }]
+  })
+}
+
+function sensitiveToPhosphorus({ supply, crop }: Fed): FeedFlag[] {
+  const { phosphorus } = supply(140).charge
+  return phosphorusSensitive(crop) && phosphorus > PHOSPHORUS_LIMIT
+    ? [{ code: 'phosphorus-for-sensitive', mgPerLitre: phosphorus, limit: PHOSPHORUS_LIMIT }]
+    : []
+}
+
+function oddCalcium({ supply }: Fed): FeedFlag[] {
+  const { calcium, magnesium } = supply(140).charge
+  const ratio = calcium / magnesium
+  return calcium > 50 && (ratio < RATIO.low || ratio > RATIO.high)
+    ? [{ code: 'calcium-to-magnesium', ratio, ...RATIO }]
+    : []
+}
+
+const overdosed = ({ doses }: Fed): FeedFlag[] =>
+  doses.flatMap(({ dressing: { id, dose }, gramsPerLitre }): FeedFlag[] =>
+    gramsPerLitre > dose.limit
+      ? [{ code: 'dose-above-limit', dressing: id, gramsPerLitre, limit: dose.limit }]
+      : [],
+  )
+
+function uncoveredDrawdown({ supply }: Fed): FeedFlag[] {
+  const { drawdown, charge } = supply(28)
+  return drawdown > 20 && charge.nitrogen < drawdown
+    ? [{ code: 'drawdown-uncovered', drawdown, supplied: charge.nitrogen }]
+    : []
+}
+
+function unchargedChar({ blend }: Fed): FeedFlag[] {
   const raw = blend.shares.filter(({ material: m }) => m.family === 'char' && takenUp(m) > 0)
   const takes = raw.reduce((sum, { material, share }) => sum + share * takenUp(material), 0)
-  if (takes > L.charTakes.value)
-    flags.push({ code: 'char-uncharged', share: raw.reduce((sum, r) => sum + r.share, 0), takes })
-  const crystals = averaged.find((d) => d.dressing.id === CRYSTALS)
-  const swollen = ((crystals?.gramsPerLitre ?? 0) * L.crystalsSwell.value) / 1000
-  if (swollen > L.swollenShare.value)
-    flags.push({ code: 'crystals-swell', share: swollen, lift: swollen * mixHeight })
-  return flags
+  return takes > L.charTakes.value
+    ? [{ code: 'char-uncharged', share: raw.reduce((sum, r) => sum + r.share, 0), takes }]
+    : []
 }
+
+function swellingCrystals({ averaged, depth }: Fed): FeedFlag[] {
+  const crystals = averaged.find((d) => d.dressing.id === CRYSTALS)
+  const share = ((crystals?.gramsPerLitre ?? 0) * L.crystalsSwell.value) / 1000
+  return share > L.swollenShare.value ? [{ code: 'crystals-swell', share, lift: share * depth }] : []
+}
+
+/** In the order in which they are told. */
+const FLAGS = [
+  coldAmmonium,
+  highBoron,
+  highSalts,
+  sensitiveToPhosphorus,
+  oddCalcium,
+  overdosed,
+  uncoveredDrawdown,
+  unchargedChar,
+  swellingCrystals,
+] as const
 
 /** Water-storing crystals in the table. */
 const CRYSTALS = 'polymer_gel'

@@ -750,29 +750,39 @@ describe('doses for a charge', () => {
 describe('flags', () => {
   const codes = (...of: Parameters<typeof feedFlags>) => feedFlags(...of).map((f) => f.code)
   test('a plain mix raises none', () => {
-    expect(codes(peatLite, [dose('crf_5_6', 3), dose('lime_dolomitic', 3)], 28, 18)).toEqual([])
+    expect(
+      codes(peatLite, [dose('crf_5_6', 3), dose('lime_dolomitic', 3)], { depth: 28, temperature: 18 }),
+    ).toEqual([])
   })
   test('each has its cause', () => {
-    expect(codes(peatLite, [dose('ammonium_sulfate', 0.5)], 28, 10)).toContain('ammonium-when-cold')
-    expect(codes(peatLite, [dose('ammonium_sulfate', 0.5)], 28, 20)).not.toContain('ammonium-when-cold')
-    expect(codes(peatLite, [dose('borax', 0.02)], 28, 20)).toContain('boron-high')
-    expect(codes(mixOf({ manure_poultry_composted: 1 }), [], 28, 20)).toContain('salts-high')
-    expect(codes(peatLite, [dose('ssp', 3)], 28, 20, crop('blueberry'))).toContain('phosphorus-for-sensitive')
-    expect(codes(peatLite, [dose('ssp', 3)], 28, 20, crop('lettuce'))).not.toContain(
-      'phosphorus-for-sensitive',
+    expect(codes(peatLite, [dose('ammonium_sulfate', 0.5)], { depth: 28, temperature: 10 })).toContain(
+      'ammonium-when-cold',
     )
-    expect(codes(peatLite, [dose('gypsum', 6)], 28, 20)).toEqual(
+    expect(codes(peatLite, [dose('ammonium_sulfate', 0.5)], { depth: 28, temperature: 20 })).not.toContain(
+      'ammonium-when-cold',
+    )
+    expect(codes(peatLite, [dose('borax', 0.02)], { depth: 28, temperature: 20 })).toContain('boron-high')
+    expect(codes(mixOf({ manure_poultry_composted: 1 }), [], { depth: 28, temperature: 20 })).toContain(
+      'salts-high',
+    )
+    expect(
+      codes(peatLite, [dose('ssp', 3)], { depth: 28, temperature: 20, crop: crop('blueberry') }),
+    ).toContain('phosphorus-for-sensitive')
+    expect(
+      codes(peatLite, [dose('ssp', 3)], { depth: 28, temperature: 20, crop: crop('lettuce') }),
+    ).not.toContain('phosphorus-for-sensitive')
+    expect(codes(peatLite, [dose('gypsum', 6)], { depth: 28, temperature: 20 })).toEqual(
       expect.arrayContaining(['dose-above-limit', 'calcium-to-magnesium']),
     )
-    expect(codes(mixOf({ wood_fibre: 1, peat_medium: 1 }), [], 28, 20)).toContain('drawdown-uncovered')
+    expect(codes(mixOf({ wood_fibre: 1, peat_medium: 1 }), [], { depth: 28, temperature: 20 })).toContain(
+      'drawdown-uncovered',
+    )
   })
   test('feed in the top alone is judged there', () => {
-    const flags = feedFlags(
-      peatLite,
-      [dose('potassium_nitrate', 3, { place: { kind: 'top', depth: 5 } })],
-      28,
-      20,
-    )
+    const flags = feedFlags(peatLite, [dose('potassium_nitrate', 3, { place: { kind: 'top', depth: 5 } })], {
+      depth: 28,
+      temperature: 20,
+    })
     expect(flags).toContainEqual(expect.objectContaining({ code: 'salts-high', where: 'top' }))
     expect(flags).not.toContainEqual(expect.objectContaining({ code: 'salts-high', where: 'mix' }))
   })

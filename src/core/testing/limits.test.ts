@@ -309,9 +309,10 @@ const use = (surface: number, wetTop = false) =>
 /** Of 1 mm over no mouth to speak of, all of it under leaf, per litre it would catch bare. */
 const caught = rainCaught({ rain: 1, crop: PEPPER, plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12
 const flagged = (code: string, blended: Blend, crystals = 0) =>
-  feedFlags(blended, [{ dressing: dressingById('polymer_gel')!, gramsPerLitre: crystals }], 25, 20).find(
-    (f) => f.code === code,
-  )
+  feedFlags(blended, [{ dressing: dressingById('polymer_gel')!, gramsPerLitre: crystals }], {
+    depth: 25,
+    temperature: 20,
+  }).find((f) => f.code === code)
 /** A mix of peat and as much uncharged biochar as takes up so much nitrogen. */
 const charred = (takes: number) => {
   const mixed = blend(parts({ biochar_raw: takes / 100, peat_medium: 1 - takes / 100 }))

@@ -1,5 +1,5 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { TURN_FRACTION } from '@/core/batch/planBatches'
+import { TURN_FRACTION } from '@/core/batch/sizing'
 import { cropById, materialIn, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { cropFit, type MixNeeded } from '@/core/filling'

@@ -1,7 +1,7 @@
+import type { BottomLayer } from '@/core/column'
 import {
   evaluate,
   FULL_EFFORT,
-  type BottomLayer,
   type Cover,
   type Effort,
   type Evaluation,
