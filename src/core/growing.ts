@@ -149,53 +149,26 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
  * Range: that of its parts.
  */
 export function growingOutlook(input: GrowingInput): GrowingOutlook {
-  const { growing, container, fill, mix } = input
-  const { plants, climate } = growing
-  const { crop, growth, raised } = grownIn(growing.crop, mix.mixVolume)
-  const p = crop.properties
+  const { growing, mix } = input
+  const { climate, plants } = growing
+  const grown = grownIn(growing.crop, mix.mixVolume)
   const planting = growing.plantingMonth ?? USUAL_PLANTING_MONTH
-  const standing = crop.perennial
-    ? Array.from({ length: 12 }, (_, i) => i + 1)
-    : monthsStanding(planting, growth ? stageDays(growth) : seasonDays(crop))
-  const wall = (wallArea(container.shape, fill.mixHeight) - wallArea(container.shape, input.floor)) / 10_000
-  const watering = climate
-    ? climate.months.map((_, i) =>
-        wateringInterval(mix, {
-          reference: monthlyReference(climate, i + 1),
-          crop,
-          plants,
-          surface: fill.surface / 10_000,
-          perimeter: perimeterAt(container.shape, fill.mixHeight) / 100,
-          wall,
-          wallKind: growing.wallKind ?? 'closed',
-          inGround: container.base.kind === 'onSoil',
-          leaf: leafInMonth(crop, growth, i + 1, planting, climate.latitude),
-          wetTop: raised,
-          cover: input.cover,
-          exposure: growing.exposure,
-          rain: (climate.months[i]!.rain ?? 0) / DAYS_PER_MONTH,
-        }),
-      )
-    : []
-  const mean = (of: (month: number) => number) =>
-    standing.reduce((sum, month) => sum + of(month), 0) / standing.length
-  const use = climate ? mean((m) => watering[m - 1]!.use.value) : 0
+  const standing = standingOf(grown, planting)
+  const watering = climate ? climate.months.map((_, i) => wateringIn(input, grown, climate, i)) : []
+  const use = climate
+    ? standing.reduce((sum, month) => sum + watering[month - 1]!.use.value, 0) / standing.length
+    : 0
   const leaching = growing.leachingFraction ?? USUAL_LEACHING
   const drainagePerDay = climate ? (use * leaching) / (1 - leaching) : mix.mixVolume / 70
   const wetMonths = climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : []
-  // Where rain brings more than enough nobody waters, however little the roots hold.
-  const dry = standing.filter((m) => !wetMonths.includes(m))
-  const thirstiestOf = (months: readonly number[]) =>
-    months.reduce((a, b) => (watering[b - 1]!.days.value < watering[a - 1]!.days.value ? b : a))
-  const height = shapeHeight(container.shape)
   return {
     feeding: feedingSeason({
       blend: input.blend,
       doses: input.doses,
-      crop,
+      crop: grown.crop,
       plants,
       mixVolume: mix.mixVolume,
-      mixHeight: fill.mixHeight - input.floor,
+      mixHeight: input.fill.mixHeight - input.floor,
       containerCapacity: mix.containerCapacity,
       drainagePerDay,
       temperature: input.temperature,
@@ -203,15 +176,64 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
     watering,
     standing,
     wetMonths,
-    thirstiestMonth: climate ? thirstiestOf(dry.length > 0 ? dry : standing) : null,
-    tippingWind: tippingWindSpeed({
-      weight: input.weight.drained + (growing.emptyWeight ?? 0),
-      baseWidth: footWidth(container.shape),
-      potHeight: height,
-      potArea: broadSide(container.shape),
-      canopyHeight: p.canopyHeight.value,
-      canopyArea: crownArea(p.canopyHeight.value, p.canopyArea.value * plants),
-    }),
+    thirstiestMonth: climate ? thirstiestOf(standing, wetMonths, watering) : null,
+    tippingWind: tippingWindOf(input, grown.crop),
     alkalinityPerDay: ((growing.waterAlkalinity ?? 0) * (use + drainagePerDay)) / mix.mixVolume,
   }
+}
+
+type Grown = ReturnType<typeof grownIn>
+
+const standingOf = ({ crop, growth }: Grown, planting: number): number[] =>
+  crop.perennial
+    ? Array.from({ length: 12 }, (_, i) => i + 1)
+    : monthsStanding(planting, growth ? stageDays(growth) : seasonDays(crop))
+
+/** How often it wants water in a month, 0 to 11. */
+function wateringIn(
+  { container, fill, floor, mix, cover, growing }: GrowingInput,
+  { crop, growth, raised }: Grown,
+  climate: Climate,
+  i: number,
+): WateringInterval {
+  const { shape, base } = container
+  const planting = growing.plantingMonth ?? USUAL_PLANTING_MONTH
+  return wateringInterval(mix, {
+    reference: monthlyReference(climate, i + 1),
+    crop,
+    plants: growing.plants,
+    surface: fill.surface / 10_000,
+    perimeter: perimeterAt(shape, fill.mixHeight) / 100,
+    wall: (wallArea(shape, fill.mixHeight) - wallArea(shape, floor)) / 10_000,
+    wallKind: growing.wallKind ?? 'closed',
+    inGround: base.kind === 'onSoil',
+    leaf: leafInMonth(crop, growth, i + 1, planting, climate.latitude),
+    wetTop: raised,
+    cover,
+    exposure: growing.exposure,
+    rain: (climate.months[i]!.rain ?? 0) / DAYS_PER_MONTH,
+  })
+}
+
+/** Where rain brings more than enough nobody waters, however little the roots hold. */
+function thirstiestOf(
+  standing: readonly number[],
+  wet: readonly number[],
+  watering: readonly WateringInterval[],
+) {
+  const dry = standing.filter((m) => !wet.includes(m))
+  const days = (month: number) => watering[month - 1]!.days.value
+  return (dry.length > 0 ? dry : standing).reduce((a, b) => (days(b) < days(a) ? b : a))
+}
+
+function tippingWindOf({ container: { shape }, weight, growing }: GrowingInput, crop: Crop): number {
+  const { canopyHeight, canopyArea } = crop.properties
+  return tippingWindSpeed({
+    weight: weight.drained + (growing.emptyWeight ?? 0),
+    baseWidth: footWidth(shape),
+    potHeight: shapeHeight(shape),
+    potArea: broadSide(shape),
+    canopyHeight: canopyHeight.value,
+    canopyArea: crownArea(canopyHeight.value, canopyArea.value * growing.plants),
+  })
 }

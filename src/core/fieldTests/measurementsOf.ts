@@ -49,63 +49,62 @@ function spreadOf(careful: number, { spread, count }: Averaged): number {
  */
 export function measurementsOf(
   test: FieldTest,
-  figures: Partial<Record<TestFigure, Averaged>>,
+  figures: Figures,
   { day, depth, strips = false }: { day: Days; depth?: number; strips?: boolean },
 ): Measurement[] {
-  const found: Measurement[] = []
-  const { pH, electricalConductivity: ec, airFilledPorosity: air, containerCapacity: water } = figures
-  const { dryDensity, blendingLoss, cmPerHour } = figures
-  const repeats = (a: Averaged, careful: number, scale = 1) => ({
-    count: a.count,
-    spread: spreadOf(careful, { ...a, spread: a.spread === null ? null : a.spread * scale }),
-  })
-  if (pH)
-    found.push({
-      kind: 'pH',
-      value: pH.mean,
-      day,
-      ...repeats(pH, strips ? STRIP : (CAREFUL[test]?.pH ?? ERRORS.pH.reading)),
-    })
-  if (ec && ec.mean > 0 && day <= SALTS_UNTIL && test in EXTRACTS)
-    found.push({
-      kind: 'electricalConductivity',
-      value: ec.mean,
-      method: EXTRACTS[test as keyof typeof EXTRACTS],
-      ...repeats(ec, CAREFUL[test]?.salts ?? ERRORS.electricalConductivity.reading, 1 / ec.mean),
-    })
-  if (day > BODY_UNTIL) return found
+  const acidity = figures.pH ? [pHOf(test, figures.pH, day, strips)] : []
+  const salts = day <= SALTS_UNTIL ? saltsOf(test, figures.electricalConductivity) : []
+  return [...acidity, ...salts, ...(day > BODY_UNTIL ? [] : bodyOf(figures, depth))]
+}
+
+type Figures = Partial<Record<TestFigure, Averaged>>
+
+/** How many repeats a reading is the mean of, and how far apart they are; `scale` makes the spread a share. */
+const repeats = (a: Averaged, careful: number, scale = 1) => ({
+  count: a.count,
+  spread: spreadOf(careful, { ...a, spread: a.spread === null ? null : a.spread * scale }),
+})
+/** The same for what is only known as a share of itself. */
+const asShare = (a: Averaged, careful: number) => repeats(a, careful, 1 / a.mean)
+
+const pHOf = (test: FieldTest, pH: Averaged, day: Days, strips: boolean): Measurement => ({
+  kind: 'pH',
+  value: pH.mean,
+  day,
+  ...repeats(pH, strips ? STRIP : (CAREFUL[test]?.pH ?? ERRORS.pH.reading)),
+})
+function saltsOf(test: FieldTest, ec: Averaged | undefined): Measurement[] {
+  if (!ec || !(ec.mean > 0) || !(test in EXTRACTS)) return []
+  const careful = CAREFUL[test]?.salts ?? ERRORS.electricalConductivity.reading
+  const method = EXTRACTS[test as keyof typeof EXTRACTS]
+  return [{ kind: 'electricalConductivity', value: ec.mean, method, ...asShare(ec, careful) }]
+}
+/** What a test says of the body of a mix. */
+function bodyOf(figures: Figures, depth: number | undefined): Measurement[] {
   const container = depth === undefined ? undefined : pipeOf(depth)
-  if (air)
-    found.push({
+  const { airFilledPorosity: air, containerCapacity: water, dryDensity: dry } = figures
+  const { blendingLoss: loss, cmPerHour: speed } = figures
+  const found: (Measurement | false | undefined)[] = [
+    air && {
       kind: 'drainTest',
       airFilledPorosity: air.mean,
       container,
       ...repeats(air, ERRORS.drainTest.reading),
-    })
-  if (water)
-    found.push({
+    },
+    water && {
       kind: 'waterHeld',
       containerCapacity: water.mean,
       container,
       ...repeats(water, ERRORS.waterHeld.reading),
-    })
-  if (dryDensity)
-    found.push({
-      kind: 'dryDensity',
-      kgPerLitre: dryDensity.mean,
-      ...repeats(dryDensity, ERRORS.dryDensity.reading, 1 / dryDensity.mean),
-    })
-  if (blendingLoss)
-    found.push({
-      kind: 'blendingLoss',
-      share: blendingLoss.mean,
-      ...repeats(blendingLoss, ERRORS.blendingLoss.reading),
-    })
-  if (cmPerHour && cmPerHour.mean > 0)
-    found.push({
-      kind: 'percolation',
-      cmPerHour: cmPerHour.mean,
-      ...repeats(cmPerHour, ERRORS.percolation.reading, 1 / cmPerHour.mean),
-    })
-  return found
+    },
+    dry && { kind: 'dryDensity', kgPerLitre: dry.mean, ...asShare(dry, ERRORS.dryDensity.reading) },
+    loss && { kind: 'blendingLoss', share: loss.mean, ...repeats(loss, ERRORS.blendingLoss.reading) },
+    speed &&
+      speed.mean > 0 && {
+        kind: 'percolation',
+        cmPerHour: speed.mean,
+        ...asShare(speed, ERRORS.percolation.reading),
+      },
+  ]
+  return found.filter((m): m is Measurement => Boolean(m))
 }

@@ -55,9 +55,48 @@ export function singleChanges(
   const allowed = allowedOf(problem)
   if (!allowed.ok) return allowed
   // Parts in hand may be something the rules now forbid: it can only be taken away.
-  const shelf = problem.shelf
-  const materials = shelf.map((s) => s.material.material.id)
+  const materials = problem.shelf.map((s) => s.material.material.id)
   const ids = [...materials, ...mixes.map((m) => m.id)]
+  const start = startOf(recipe, ids)
+  if (!start.ok) return start
+  const stranger = mixes.flatMap((m) => m.loose).find(({ id }) => !materials.includes(id))
+  if (stranger) return fail({ code: 'unknown-material', material: stranger.id })
+  const features = featuresOf(
+    problem,
+    problem.shelf.map((s) => s.material),
+    problem.shelf.map((s) => s.pricePerLitre),
+  )
+  const judge = judgeOf(features, new Scorer(features, problem), looseOf(materials, mixes))
+  const bench: Bench = {
+    ids,
+    start: start.value,
+    mayUse: new Set([
+      ...allowed.value.shelf.map((s) => ids.indexOf(s.material.material.id)),
+      ...mixes.map((m) => ids.indexOf(m.id)),
+    ]),
+    must: [...(problem.rules?.mustUse ?? [])].map((id) => ids.indexOf(id)),
+  }
+  const now = judge(start.value)
+  const found = changesOf(bench, step).map(({ move, parts }) => rankedMove(ids, now, judge, { move, parts }))
+  return succeed({ ...now, changes: bestOfEach(found) })
+}
+
+/** A recipe on the bench as amounts by place in `ids`, and what may and must be in it. */
+interface Bench {
+  ids: readonly string[]
+  start: Float64Array
+  mayUse: ReadonlySet<number>
+  must: readonly number[]
+}
+interface Changed {
+  move: Move
+  parts: Float64Array
+}
+
+function startOf(
+  recipe: readonly { id: string; parts: number }[],
+  ids: readonly string[],
+): Outcome<Float64Array> {
   const start = new Float64Array(ids.length)
   for (const { id, parts } of recipe) {
     const i = ids.indexOf(id)
@@ -65,61 +104,65 @@ export function singleChanges(
     if (!(parts > 0)) return fail({ code: 'part-not-positive', material: id, value: parts })
     start[i]! += parts
   }
-  if (recipe.length === 0) return fail({ code: 'no-parts' })
-  for (const { id } of mixes.flatMap((m) => m.loose))
-    if (!materials.includes(id)) return fail({ code: 'unknown-material', material: id })
-  const mayUse = new Set([
-    ...allowed.value.shelf.map((s) => ids.indexOf(s.material.material.id)),
-    ...mixes.map((m) => ids.indexOf(m.id)),
-  ])
-  const must = new Set(problem.rules?.mustUse ?? [])
-  const features = featuresOf(
-    problem,
-    shelf.map((s) => s.material),
-    shelf.map((s) => s.pricePerLitre),
-  )
-  const judge = judgeOf(features, new Scorer(features, problem), looseOf(materials, mixes))
-  const now = judge(start)
-  const found: RankedMove[] = []
-  const consider = (move: Move, change: (parts: Float64Array) => void) => {
+  return recipe.length === 0 ? fail({ code: 'no-parts' }) : succeed(start)
+}
+
+/** Every single change that leaves a mix with all that must be in it. */
+function changesOf({ ids, start, mayUse, must }: Bench, step: number): Changed[] {
+  const found: Changed[] = []
+  const consider = (move: Move, by: readonly (readonly [place: number, parts: number])[]) => {
     const parts = start.slice()
-    change(parts)
+    for (const [place, more] of by) parts[place]! += more
     if (parts.some((p) => p < -1e-9) || !parts.some((p) => p > 1e-9)) return
-    for (const id of must) if (!(parts[ids.indexOf(id)]! > 1e-9)) return
-    const after = judge(parts)
-    found.push({
-      move,
-      parts: Array.from(parts, (p, i) => ({ id: ids[i]!, parts: p })).filter((p) => p.parts > 1e-9),
-      before: now.figures,
-      after: after.figures,
-      gain: now.score - after.score,
-      score: after.score,
-      misses: after.misses,
-    })
+    if (must.every((place) => parts[place]! > 1e-9)) found.push({ move, parts })
   }
   ids.forEach((id, i) => {
     const has = start[i]!
-    if (mayUse.has(i)) consider({ kind: 'add', material: id, parts: step }, (p) => (p[i]! += step))
+    if (mayUse.has(i)) consider({ kind: 'add', material: id, parts: step }, [[i, step]])
     if (!(has > 0)) return
     const off = Math.min(step, has)
-    consider({ kind: 'takeAway', material: id, parts: off }, (p) => (p[i]! -= off))
+    consider({ kind: 'takeAway', material: id, parts: off }, [[i, -off]])
     ids.forEach((to, j) => {
       if (j === i || !mayUse.has(j)) return
       for (const parts of new Set([off, Math.min(2 * step, has), has]))
-        consider({ kind: 'swap', from: id, to, parts }, (p) => {
-          p[i]! -= parts
-          p[j]! += parts
-        })
+        consider({ kind: 'swap', from: id, to, parts }, [
+          [i, -parts],
+          [j, parts],
+        ])
     })
   })
+  return found
+}
+
+type Judge = ReturnType<typeof judgeOf>
+function rankedMove(
+  ids: readonly string[],
+  now: ReturnType<Judge>,
+  judge: Judge,
+  { move, parts }: Changed,
+): RankedMove {
+  const after = judge(parts)
+  return {
+    move,
+    parts: Array.from(parts, (p, i) => ({ id: ids[i]!, parts: p })).filter((p) => p.parts > 1e-9),
+    before: now.figures,
+    after: after.figures,
+    gain: now.score - after.score,
+    score: after.score,
+    misses: after.misses,
+  }
+}
+
+/** Best first, of the same pair of materials only the best amount. */
+function bestOfEach(found: RankedMove[]): RankedMove[] {
   // Of moves that gain alike the smaller change, then the cheaper mix.
-  found.sort((a, b) => steps(b.gain) - steps(a.gain) || a.move.parts - b.move.parts || cost(a) - cost(b))
+  const order = (a: RankedMove, b: RankedMove) =>
+    steps(b.gain) - steps(a.gain) || a.move.parts - b.move.parts || cost(a) - cost(b)
   const seen = new Set<string>()
-  const changes = found.filter(({ move }) => {
+  return [...found].sort(order).filter(({ move }) => {
     const key = move.kind === 'swap' ? `${move.from} ${move.to}` : `${move.kind} ${move.material}`
     return !seen.has(key) && seen.add(key)
   })
-  return succeed({ ...now, changes })
 }
 
 /** How many of each kind are worth a look in full. Source: our assumption; more cost time and find nothing better. */

@@ -176,7 +176,13 @@ export const BODIES: { readonly [K in BodyKind]: BodyRow<BodySizes[K]> } = {
 /** The row of a shape. The kind says which: TypeScript cannot follow a union through a table. */
 export const bodyRow = <B extends Body>({ kind }: B): BodyRow<B> => BODIES[kind] as unknown as BodyRow<B>
 
-/** The numbers of a shape by the names of its row. */
+/**
+ * The numbers of a shape by the names of its row.
+ *
+ * @example
+ * sizesOf({ kind: 'halfCylinder', length: 100, diameter: 24 }).map(([key]) => key)
+ * // ['length', 'diameter']
+ */
 export const sizesOf = (body: Body): [key: string, value: number, row: SizeRow][] =>
   Object.entries(BODIES[body.kind].sizes as Record<string, SizeRow>).map(([key, row]) => [
     key,
@@ -184,7 +190,13 @@ export const sizesOf = (body: Body): [key: string, value: number, row: SizeRow][
     row,
   ])
 
-/** The same shape with every length changed; a share of one stays. */
+/**
+ * The same shape with every length changed; a share of one stays.
+ *
+ * @example
+ * withLengths({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, (cm) => cm / 2)
+ * // { kind: 'fabricBag', diameter: 19, height: 16, bulge: 0.03 }
+ */
 export function withLengths(body: Body, change: (cm: Centimetres) => Centimetres): Body {
   const lengths = sizesOf(body).filter(([, , { of }]) => of === 'length')
   const corners =

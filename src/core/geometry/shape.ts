@@ -15,7 +15,13 @@ export interface Mounded {
 
 export type ShapeKind = Shape['kind']
 
-/** The shape that has the sides: of a heap the one under its mound. */
+/**
+ * The shape that has the sides: of a heap the one under its mound.
+ *
+ * @example
+ * bodyOf({ kind: 'mounded', body: { kind: 'halfCylinder', length: 100, diameter: 24 }, moundHeight: 5 })
+ * // { kind: 'halfCylinder', length: 100, diameter: 24 }
+ */
 export const bodyOf = (shape: Shape): Body => (shape.kind === 'mounded' ? shape.body : shape)
 
 /**

@@ -97,6 +97,50 @@ const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 
  * ]).value.totalPorosity // 0.8683
  */
 export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outcome<Blend> {
+  const gathered = gather(input)
+  if (!gathered.ok) return gathered
+  const list = gathered.value
+  const mean = (of: (m: Material) => number) =>
+    list.reduce((sum, p) => sum + p.share * of(p.material.material), 0)
+  const loss = lossesOf(list, pressed)
+  const kept = 1 - loss.all
+  const { pores } = loss
+  const totalPorosity = (pores - loss.all) / kept
+  const buffer = mean((m) => m.properties.bufferCapacity.value)
+  const waterAt = waterCurve(
+    list.map((p) => p.material.retention),
+    list.map((p) => p.share / kept),
+    totalPorosity,
+  )
+  return succeed({
+    shares: list.map((p) => ({ material: p.material.material, share: p.share })),
+    packingLoss: loss.packing,
+    compressionLoss: loss.compression,
+    blendingLoss: loss.stirred,
+    totalPorosity,
+    dryBulkDensity: mean((m) => m.properties.dryBulkDensity.value) / kept,
+    bufferCapacity: buffer / kept,
+    pH: mean((m) => m.properties.bufferCapacity.value * m.properties.pH.value) / buffer,
+    cationExchangeCapacity: mean((m) => m.properties.cationExchangeCapacity.value) / kept,
+    electricalConductivity:
+      mean((m) => m.properties.totalPorosity.value * m.properties.electricalConductivity.value) /
+      (pores - loss.all),
+    saturatedConductivity:
+      Math.exp(mean((m) => Math.log(m.properties.saturatedConductivity.value))) *
+      (totalPorosity / pores) ** 3,
+    waterContent: waterAt(10),
+    liveShare: mean((m) => (LIVE.has(m.family) ? 1 : 0)),
+    waterAt,
+  })
+}
+
+/** A material with its share of the loose parts. */
+interface Share {
+  material: PreparedMaterial
+  share: Fraction
+}
+/** Equal materials in one, in the order given. */
+function gather(input: readonly BlendPart[]): Outcome<Share[]> {
   if (input.length === 0) return fail({ code: 'no-parts' })
   const gathered = new Map<string, BlendPart>()
   for (const part of input) {
@@ -108,57 +152,31 @@ export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outco
   }
   const list = [...gathered.values()]
   const total = list.reduce((sum, p) => sum + p.parts, 0)
-  const shares = list.map((p) => p.parts / total)
-  const mean = (of: (m: Material) => number) =>
-    list.reduce((sum, p, i) => sum + shares[i]! * of(p.material.material), 0)
+  return succeed(list.map((p) => ({ material: p.material, share: p.parts / total })))
+}
 
+/** Share of the loose volume that goes on blending and pressing. */
+function lossesOf(list: readonly Share[], pressed: Fraction) {
   const packing = packingLoss(
-    list.map((p, i) => ({
-      share: shares[i]!,
-      sizeShares: p.material.material.sizeShares,
-      looseEnvelopeFraction: p.material.material.properties.looseEnvelopeFraction.value,
-      beta: p.material.beta,
+    list.map(({ material: { material, beta }, share }) => ({
+      share,
+      sizeShares: material.sizeShares,
+      looseEnvelopeFraction: material.properties.looseEnvelopeFraction.value,
+      beta,
     })),
   )
   const compression = compressionLoss(
-    list.map((p, i) => ({
-      share: shares[i]!,
-      dryBulkDensity: p.material.material.properties.dryBulkDensity.value,
-      compressibility: p.material.material.properties.compressibility.value,
+    list.map(({ material: { material }, share }) => ({
+      share,
+      dryBulkDensity: material.properties.dryBulkDensity.value,
+      compressibility: material.properties.compressibility.value,
     })),
   )
   // Solids cannot be pressed away: leave at least 5 % of the blend as pores, whatever the tables say.
-  const pores = mean((m) => m.properties.totalPorosity.value)
+  const pores = list.reduce((sum, p) => sum + p.share * p.material.material.properties.totalPorosity.value, 0)
   const atMost = (pores - 0.05) / 0.95
   const stirred = Math.min(1 - (1 - packing) * (1 - compression), atMost)
-  const s = Math.min(1 - (1 - stirred) * (1 - pressed), atMost)
-  const kept = 1 - s
-  const totalPorosity = (pores - s) / kept
-  const buffer = mean((m) => m.properties.bufferCapacity.value)
-  const waterAt = waterCurve(
-    list.map((p) => p.material.retention),
-    shares.map((f) => f / kept),
-    totalPorosity,
-  )
-  return succeed({
-    shares: list.map((p, i) => ({ material: p.material.material, share: shares[i]! })),
-    packingLoss: packing,
-    compressionLoss: compression,
-    blendingLoss: stirred,
-    totalPorosity,
-    dryBulkDensity: mean((m) => m.properties.dryBulkDensity.value) / kept,
-    bufferCapacity: buffer / kept,
-    pH: mean((m) => m.properties.bufferCapacity.value * m.properties.pH.value) / buffer,
-    cationExchangeCapacity: mean((m) => m.properties.cationExchangeCapacity.value) / kept,
-    electricalConductivity:
-      mean((m) => m.properties.totalPorosity.value * m.properties.electricalConductivity.value) / (pores - s),
-    saturatedConductivity:
-      Math.exp(mean((m) => Math.log(m.properties.saturatedConductivity.value))) *
-      (totalPorosity / pores) ** 3,
-    waterContent: waterAt(10),
-    liveShare: mean((m) => (LIVE.has(m.family) ? 1 : 0)),
-    waterAt,
-  })
+  return { packing, compression, pores, stirred, all: Math.min(1 - (1 - stirred) * (1 - pressed), atMost) }
 }
 
 /**

@@ -2,6 +2,7 @@ import { shapeHeight, volumeBelow, type Container, type SubsoilTexture } from '.
 import type { Centimetres, Fraction, Litres } from '../units'
 import { WATER_LIMITS } from './limits'
 import { DRY_END } from './retention'
+import { inSlice, meanOf, Sums, type DryWater, type SliceWater, type WaterBalance } from './sums'
 
 /** What fills a stretch of the container's depth: pores, and how they hold water at a tension. */
 export interface PorousLayer {
@@ -24,24 +25,6 @@ export interface ProfileSlice {
   solids: Fraction
   water: Fraction
   air: Fraction
-}
-
-/** Air and water of one layer, or of all together; fractions of its own volume. */
-export interface WaterBalance {
-  mixVolume: Litres
-  totalPorosity: Fraction
-  /** Container capacity: mean water once free drainage has ended. */
-  containerCapacity: Fraction
-  /** Air-filled porosity at container capacity. */
-  airFilledPorosity: Fraction
-  /** Water given up between the drained state and the easy limit of `dryingLimits`. */
-  easilyAvailableWater: Fraction
-  /** Water given up between the easy limit and the buffer limit. */
-  waterBufferingCapacity: Fraction
-  /** Plant-available water: given up between the drained state and the wilting point, 15,000 cm. */
-  plantAvailableWater: Fraction
-  /** Water still held at the buffer limit. */
-  heldWater: Fraction
 }
 
 export interface ContainerProfile extends WaterBalance {
@@ -161,55 +144,17 @@ export function containerProfile(
   const mixHeight = shapeHeight(container.shape) - container.headspace
   /** Tension at the foot of a layer, less its height: as if it stood on a base so much lower. */
   let base = tensionAtBase(container)
-  const limits = dryingLimits(container)
   const all = new Sums()
   const each: Sums[] = []
   const slices: ProfileSlice[] = []
   let from = 0
   for (const [k, layer] of layers.entries()) {
     const to = Math.min(layer.top, mixHeight)
-    const count = Math.max(4, Math.round((slicesWanted * (to - from)) / mixHeight))
     if (to <= from) continue
+    const count = Math.max(4, Math.round((slicesWanted * (to - from)) / mixHeight))
     const own = new Sums()
     each.push(own)
-    const dz = (to - from) / count
-    const atEasy = layer.waterAt(limits.easy)
-    const atBuffer = layer.waterAt(limits.buffer)
-    const atWilting = layer.waterAt(DRY_END.wilting)
-    let below = volumeBelow(container.shape, from)
-    let waterBelow = layer.waterAt(from + base)
-    for (let i = 0; i < count; i++) {
-      const z0 = from + i * dz
-      const above = volumeBelow(container.shape, z0 + dz)
-      const waterMid = layer.waterAt(z0 + dz / 2 + base)
-      const waterAbove = layer.waterAt(z0 + dz + base)
-      const volume = above - below
-      const mean = (f: (w: number) => number) => (f(waterBelow) + 4 * f(waterMid) + f(waterAbove)) / 6
-      const water = mean((w) => w)
-      const easy = volume * mean((w) => Math.max(0, w - atEasy))
-      const buffer = volume * mean((w) => Math.max(0, Math.min(w, atEasy) - atBuffer))
-      const held = volume * mean((w) => Math.min(w, atBuffer))
-      const available = volume * mean((w) => Math.max(0, w - atWilting))
-      for (const sums of [own, all]) {
-        sums.volume += volume
-        sums.pores += volume * layer.totalPorosity
-        sums.water += volume * water
-        sums.easy += easy
-        sums.buffer += buffer
-        sums.held += held
-        sums.available += available
-      }
-      slices.push({
-        height: z0 + dz / 2,
-        volume,
-        tension: z0 + dz / 2 + base,
-        solids: 1 - layer.totalPorosity,
-        water,
-        air: Math.max(0, layer.totalPorosity - water),
-      })
-      below = above
-      waterBelow = waterAbove
-    }
+    sumLayer({ container, layer, from, dz: (to - from) / count, count, base }, [own, all], slices)
     const above = layers[k + 1]
     if (above) base = baseAbove(base, to, layer.entryTension, above.entryTension)
     from = to
@@ -223,34 +168,59 @@ export function containerProfile(
   }
 }
 
+/** A layer cut into slices of the same height, cm. */
+interface CutLayer {
+  container: Container
+  layer: PorousLayer
+  from: Centimetres
+  dz: Centimetres
+  count: number
+  base: Centimetres
+}
+
+/** Adds a layer up slice by slice. */
+function sumLayer(
+  { container, layer, from, dz, count, base }: CutLayer,
+  into: readonly Sums[],
+  slices: ProfileSlice[],
+) {
+  const limits = dryingLimits(container)
+  const dry: DryWater = {
+    easy: layer.waterAt(limits.easy),
+    buffer: layer.waterAt(limits.buffer),
+    wilting: layer.waterAt(DRY_END.wilting),
+  }
+  let below = volumeBelow(container.shape, from)
+  let foot = layer.waterAt(from + base)
+  for (let i = 0; i < count; i++) {
+    const z0 = from + i * dz
+    const above = volumeBelow(container.shape, z0 + dz)
+    const water: SliceWater = {
+      foot,
+      middle: layer.waterAt(z0 + dz / 2 + base),
+      top: layer.waterAt(z0 + dz + base),
+    }
+    const volume = above - below
+    const mean = meanOf(water, (w) => w)
+    const slice = inSlice(volume, water, dry)
+    slice.pores = volume * layer.totalPorosity
+    for (const sums of into) sums.add(slice)
+    slices.push({
+      height: z0 + dz / 2,
+      volume,
+      tension: z0 + dz / 2 + base,
+      solids: 1 - layer.totalPorosity,
+      water: mean,
+      air: Math.max(0, layer.totalPorosity - mean),
+    })
+    below = above
+    foot = water.top
+  }
+}
+
 /**
  * Water that stands below the lowest hole, litres: what fills the gaps there, not the room itself.
  * Errors: none; nought where nothing stands. Source: geometry and the pores of each layer.
  */
 export const standingWater = ({ slices, saturatedHeight }: ContainerProfile): Litres =>
   slices.reduce((sum, s) => sum + (s.height < saturatedHeight ? s.volume * s.water : 0), 0)
-
-/** Litres added up over a stretch of depth. */
-class Sums {
-  volume = 0
-  pores = 0
-  water = 0
-  easy = 0
-  buffer = 0
-  held = 0
-  available = 0
-  balance(): WaterBalance {
-    // Rounding may leave -1e-17 of air in a saturated pot.
-    const share = (x: number) => Math.max(0, x / this.volume)
-    return {
-      mixVolume: this.volume,
-      totalPorosity: share(this.pores),
-      containerCapacity: share(this.water),
-      airFilledPorosity: share(this.pores - this.water),
-      easilyAvailableWater: share(this.easy),
-      waterBufferingCapacity: share(this.buffer),
-      plantAvailableWater: share(this.available),
-      heldWater: share(this.held),
-    }
-  }
-}

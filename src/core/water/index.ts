@@ -7,10 +7,10 @@ export {
   tensionAtBase,
   type ContainerProfile,
   type PorousLayer,
-  type WaterBalance,
   type ProfileSlice,
 } from './containerProfile'
 export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
 export { DRY_END, dryEndAt, retained, withDryEnd, type Retention } from './retention'
 export { waterContent, type VanGenuchten } from './vanGenuchten'
 export { WATER_LIMITS } from './limits'
+export type { WaterBalance } from './sums'

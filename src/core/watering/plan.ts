@@ -1,11 +1,11 @@
 import type { Learning } from '../data/learned'
-import { evaluate, type MixInContainer } from '../evaluate'
+import { evaluate, type Evaluation, type MixInContainer } from '../evaluate'
 import { USUAL_LEACHING } from '../growing'
 import { fail, succeed, type Outcome } from '../outcome'
 import { deviatesWith } from '../ranges/posterior'
 import { likelyRange, type LikelyRange } from '../ranges/quantiles'
 import { drawMix } from '../ranges/rowsOf'
-import type { Kilograms, Litres } from '../units'
+import type { Fraction, Kilograms, Litres } from '../units'
 import { moveWater, type Below, type DayDemand, type Moved, type Pulse } from '../water/moving'
 import { changed, CHANGES, type PlanChange } from './changes'
 import { plantOf } from './plant'
@@ -101,8 +101,13 @@ function rhythm(untilThirst: number): { interval: number; timesADay: number } {
   return { interval: 1 / timesADay, timesADay }
 }
 
-function monthPlan(month: number, day: DayDemand, run: Moved, leaching: number, keeps: boolean): MonthPlan {
-  const untilThirst = (run.firstThirst ?? 24 * LONGEST) / 24
+const NEVER = 24 * LONGEST
+/** Days until it is thirsty, as far as it was followed. */
+const daysUntilThirst = ({ firstThirst }: Moved) => (firstThirst ?? NEVER) / 24
+
+/** What a month asks, from a pot left without water in it. `drains`: the share of a watering that runs out. */
+function monthPlan(month: number, day: DayDemand, run: Moved, drains: Fraction): MonthPlan {
+  const untilThirst = daysUntilThirst(run)
   const { interval, timesADay } = rhythm(untilThirst)
   const use = sumOf(day)
   return {
@@ -110,9 +115,9 @@ function monthPlan(month: number, day: DayDemand, run: Moved, leaching: number, 
     use,
     interval,
     timesADay,
-    litres: (use * interval) / (keeps ? 1 : 1 - leaching),
+    litres: (use * interval) / (1 - drains),
     untilThirst,
-    untilWilting: (run.firstWilting ?? 24 * LONGEST) / 24,
+    untilWilting: (run.firstWilting ?? NEVER) / 24,
     within: run.firstThirst !== null,
   }
 }
@@ -145,74 +150,96 @@ export function pouringsOf(
  * Source: `moveWater`; the part that drains as `USUAL_LEACHING`.
  */
 export function* wateringPlan(request: PlanRequest): Generator<number, Outcome<WateringPlan>> {
-  const { input, below } = request
+  const { input } = request
   const answer = evaluate(input, { slices: 60, years: [] })
   if (!answer.ok) return answer
   const { growing } = answer.value
   if (!growing || growing.watering.length === 0) return fail({ code: 'no-place' })
-  const leaching = input.growing?.leachingFraction ?? USUAL_LEACHING
-  const keeps = below.kind !== 'free' || input.container.base.kind === 'closed'
   const chosen = request.month ?? growing.thirstiestMonth ?? growing.standing[0]!
-  const wanted = [...new Set([...growing.standing, chosen])]
-  const months: MonthPlan[] = []
-  let close: Moved | null = null
-  for (const [k, month] of wanted.entries()) {
-    const plant = plantOf(answer.value, input, month)
-    const run = yield* portion(dryDown(input, below, plant), (0.4 * k) / wanted.length, 0.4 / wanted.length)
-    if (!run.ok) return run
-    months.push(monthPlan(month, plant.day, run.value, leaching, keeps))
-    if (month === chosen) close = run.value
-  }
   const plant = plantOf(answer.value, input, chosen)
-  const first = months.find((m) => m.month === chosen)!
+  const season = yield* portion(monthsOf(request, answer.value, growing.standing, chosen), 0, 0.4)
+  if (!season.ok) return season
+  const { months, first, dried } = season.value
   const kept = yield* portion(followed(request, first, plant), 0.4, 0.2)
   if (!kept.ok) return kept
   const { plan, moved } = kept.value
-  const options: PlanOption[] = []
-  for (const [k, change] of CHANGES.entries()) {
-    const other = changed(change, { input, below, plant })
-    const run =
-      other && (yield* portion(dryDown(other.input, other.below, other.plant), 0.6 + 0.05 * k, 0.05))
-    if (run?.ok)
-      options.push({
-        change,
-        untilThirst: (run.value.firstThirst ?? 24 * LONGEST) / 24,
-        hoursShortOfAir: run.value.hoursShortOfAir,
-      })
-  }
-  const { draws = USUAL_DRAWS, seed = 1, learning = null } = request
-  const next = deviatesWith(learning, seed)
-  const drawn: number[] = []
-  for (let d = 0; d < draws; d++) {
-    const run = yield* portion(
-      dryDown(drawMix(input, next()), below, plant),
-      0.8 + (0.2 * d) / draws,
-      0.2 / draws,
-    )
-    if (run.ok) drawn.push((run.value.firstThirst ?? 24 * LONGEST) / 24)
-  }
-  const heavy = answer.value.weights.drained
-  const weeks = FOLLOWED / 7
+  const options = yield* portion(optionsOf(request, plant), 0.6, 0.2)
+  const range = yield* portion(rangeOf(request, plant), 0.8, 0.2)
+  const { weights, salts } = answer.value
   return succeed(
     {
       months: months.map((m) => (m.month === chosen ? plan : m)),
       month: plan,
-      range: drawn.length > 1 ? likelyRange(drawn) : null,
-      heavy,
-      light: heavy - close!.usedByThirst,
-      drainedShare: moved.book.given > 0 ? moved.book.drained / moved.book.given : 0,
-      drainedAWeek: moved.book.drained / weeks,
+      range,
+      heavy: weights.drained,
+      light: weights.drained - dried.usedByThirst,
+      ...drainedOf(moved, salts.mix.electricalConductivity.pourThrough),
       overSurface: moved.book.overSurface,
       hoursThirsty: moved.hoursThirsty,
       hoursShortOfAir: moved.hoursShortOfAir,
-      saltsAWeek:
-        (moved.book.drained / weeks) *
-        answer.value.salts.mix.electricalConductivity.pourThrough *
-        GRAMS_PER_DS,
       options: options.sort((a, b) => b.untilThirst - a.untilThirst),
     },
     ...answer.notes,
   )
+}
+
+/** Every month it stands in, and the one that is looked at closely. */
+function* monthsOf(
+  { input, below }: PlanRequest,
+  answer: Evaluation,
+  standing: readonly number[],
+  chosen: number,
+): Generator<number, Outcome<{ months: MonthPlan[]; first: MonthPlan; dried: Moved }>> {
+  const keeps = below.kind !== 'free' || input.container.base.kind === 'closed'
+  const drains = keeps ? 0 : (input.growing?.leachingFraction ?? USUAL_LEACHING)
+  const wanted = [...new Set([...standing, chosen])]
+  const months: MonthPlan[] = []
+  let dried: Moved | null = null
+  for (const [k, month] of wanted.entries()) {
+    const plant = plantOf(answer, input, month)
+    const run = yield* portion(dryDown(input, below, plant), k / wanted.length, 1 / wanted.length)
+    if (!run.ok) return run
+    months.push(monthPlan(month, plant.day, run.value, drains))
+    if (month === chosen) dried = run.value
+  }
+  return succeed({ months, first: months.find((m) => m.month === chosen)!, dried: dried! })
+}
+
+/** What each change brings, where it can be made. */
+function* optionsOf({ input, below }: PlanRequest, plant: Plant): Generator<number, PlanOption[]> {
+  const options: PlanOption[] = []
+  const each = 1 / CHANGES.length
+  for (const [k, change] of CHANGES.entries()) {
+    const other = changed(change, { input, below, plant })
+    const run = other && (yield* portion(dryDown(other.input, other.below, other.plant), k * each, each))
+    if (run?.ok) {
+      const { hoursShortOfAir } = run.value
+      options.push({ change, untilThirst: daysUntilThirst(run.value), hoursShortOfAir })
+    }
+  }
+  return options
+}
+
+/** Days until thirst of as many mixes as this one may be; null where too few could be followed. */
+function* rangeOf(request: PlanRequest, plant: Plant): Generator<number, WateringPlan['range']> {
+  const { input, below, draws = USUAL_DRAWS, seed = 1, learning = null } = request
+  const next = deviatesWith(learning, seed)
+  const drawn: number[] = []
+  for (let d = 0; d < draws; d++) {
+    const run = yield* portion(dryDown(drawMix(input, next()), below, plant), d / draws, 1 / draws)
+    if (run.ok) drawn.push(daysUntilThirst(run.value))
+  }
+  return drawn.length > 1 ? likelyRange(drawn) : null
+}
+
+/** What runs out of it, and the salts in that, grams a week; dS/m of what drains. */
+function drainedOf({ book }: Moved, ec: number) {
+  const drainedAWeek = book.drained / (FOLLOWED / 7)
+  return {
+    drainedShare: book.given > 0 ? book.drained / book.given : 0,
+    drainedAWeek,
+    saltsAWeek: drainedAWeek * ec * GRAMS_PER_DS,
+  }
 }
 
 /** Two weeks of a plan; where it leaves the plant thirsty, of one a day shorter. */
