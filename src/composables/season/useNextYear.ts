@@ -60,7 +60,11 @@ export function useNextYear<G extends GardenDoor>(
   }
   const nextJob = (id: string): Job | null =>
     job.value && oldId.value
-      ? freshenedJob(toRaw(job.value), oldId.value, id, new Date().toISOString(), cropId.value)
+      ? freshenedJob(toRaw(job.value), oldId.value, {
+          id,
+          createdAt: new Date().toISOString(),
+          cropId: cropId.value,
+        })
       : null
 
   /** Works out what to add to the old mix for the next crop. */

@@ -74,71 +74,115 @@ export function batchCards(
   quantities: Quantities,
   remade: ReadonlyMap<number, MadeMix> = NOTHING_REMADE,
 ): BatchCard[] {
-  const { tables } = quantities
-  const ticks = new Set(job.ticks)
-  const cardsOf = (
-    mix: InnerMix | null,
-    plan: BatchPlan,
-    doses: BlendedDose[],
-    idOf: (id: string) => string,
-  ) => {
-    let before = 0
-    return plan.batches.map((batch, index): BatchCard => {
-      const made = mix ? undefined : remade.get(index)
-      const lines = batch.measures.flatMap((m): CardLine[] => {
-        const what = measuredOf(m.id, mix ? [] : job.mixes, tables)
-        if (!what) return []
-        const { twelfths, scoopTwelfths, litres } = m
-        const other = made && job.otherwise.find((o) => o.batch === index && o.materialId === m.id)
-        if (!other) return [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }]
-        const instead = other.instead && measuredOf(other.instead.materialId, job.mixes, tables)
-        const lineOf = (id: string, of: Measured, litres: number): CardLine[] =>
-          litres > 0
-            ? [{ kind: 'measure', id, what: of, ...byBucket(litres, job.plan), litres, changed: true }]
-            : []
-        return [
-          ...lineOf(m.id, what, other.litres),
-          ...(instead ? lineOf(`${m.id}>${other.instead!.materialId}`, instead, other.instead!.litres) : []),
-        ]
-      })
-      const after = before + batch.blendLitres
-      const blendLitres = made?.blendLitres ?? batch.blendLitres
-      /** What the batch makes over what was planned; of lime, by what it asks for now. */
-      const moreOf = (dressingId: string) =>
-        (blendLitres / batch.blendLitres) *
-        (made && limeIn(tables, dressingId) && quantities.limeGramsPerLitre > 0
-          ? made.limeGramsPerLitre / quantities.limeGramsPerLitre
-          : 1)
-      for (const { id, dressingId, name, bulkDensity, gramsPerLitre, into: stretches, beds } of doses) {
-        const into = stretches.reduce(
-          (sum, s) => sum + Math.max(0, Math.min(after, s.to) - Math.max(before, s.from)),
-          0,
-        )
-        if (into < LEAST_PILE * batch.blendLitres) continue
-        const grams = gramsPerLitre * into * moreOf(dressingId)
-        const all = into > (1 - LEAST_PILE) * batch.blendLitres
-        const pile = all ? null : (into * blendLitres) / batch.blendLitres
-        if (isDose(grams))
-          lines.push({ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: pile, beds })
-      }
-      before = after
-      return {
-        mix,
-        index,
-        of: plan.batches.length,
-        lines,
-        blendLitres,
-        short: batch.short,
-        done: lines.filter((l) => ticks.has(tickOf(index, l.id))).length,
-      }
-    })
-  }
+  const { tables, first, plan } = quantities
+  const making = { job, quantities, ticks: new Set(job.ticks) }
   return [
-    ...quantities.first.flatMap(({ mix, plan }) =>
-      cardsOf(mix, plan, dosesIn(mix, plan.blendLitres, tables), (id) => `${mix.id}/${id}`),
+    ...first.flatMap(({ mix, plan }) =>
+      cardsOf(making, {
+        mix,
+        plan,
+        doses: dosesIn(mix, plan.blendLitres, tables),
+        remade: NOTHING_REMADE,
+        idOf: (id) => `${mix.id}/${id}`,
+      }),
     ),
-    ...cardsOf(null, quantities.plan, blendedDoses(job, quantities), (id) => id),
+    ...cardsOf(making, { mix: null, plan, doses: blendedDoses(job, quantities), remade, idOf: (id) => id }),
   ]
+}
+
+interface Making {
+  job: Job
+  quantities: Quantities
+  ticks: ReadonlySet<string>
+}
+/** One mix of the job in its batches: a finished one that is made for it, or the job's own. */
+interface Batches {
+  mix: InnerMix | null
+  plan: BatchPlan
+  doses: BlendedDose[]
+  remade: ReadonlyMap<number, MadeMix>
+  idOf: (id: string) => string
+}
+
+function cardsOf(making: Making, batches: Batches): BatchCard[] {
+  const { mix, plan, remade } = batches
+  let before = 0
+  return plan.batches.map((batch, index): BatchCard => {
+    const made = remade.get(index)
+    const stretch = { before, after: before + batch.blendLitres, batch, made }
+    const lines = [
+      ...batch.measures.flatMap((m) => measureLines(making, batches, { m, index, made })),
+      ...doseLines(making, batches, stretch),
+    ]
+    before = stretch.after
+    return {
+      mix,
+      index,
+      of: plan.batches.length,
+      lines,
+      blendLitres: made?.blendLitres ?? batch.blendLitres,
+      short: batch.short,
+      done: lines.filter((l) => making.ticks.has(tickOf(index, l.id))).length,
+    }
+  })
+}
+
+/** One measure of a batch: as planned, or what went in, and what went in for it. */
+function measureLines(
+  { job, quantities }: Making,
+  { mix, idOf }: Batches,
+  { m, index, made }: { m: BatchPlan['batches'][number]['measures'][number]; index: number; made?: MadeMix },
+): CardLine[] {
+  const what = measuredOf(m.id, mix ? [] : job.mixes, quantities.tables)
+  if (!what) return []
+  const { twelfths, scoopTwelfths, litres } = m
+  const other = made && job.otherwise.find((o) => o.batch === index && o.materialId === m.id)
+  if (!other) return [{ kind: 'measure', id: idOf(m.id), what, twelfths, scoopTwelfths, litres }]
+  const lineOf = (id: string, of: Measured, litres: number): CardLine[] =>
+    litres > 0
+      ? [{ kind: 'measure', id, what: of, ...byBucket(litres, job.plan), litres, changed: true }]
+      : []
+  const { instead } = other
+  const insteadOf = instead && measuredOf(instead.materialId, job.mixes, quantities.tables)
+  return [
+    ...lineOf(m.id, what, other.litres),
+    ...(instead && insteadOf ? lineOf(`${m.id}>${instead.materialId}`, insteadOf, instead.litres) : []),
+  ]
+}
+
+/** A stretch of the blend, litres from the first batch on, that one batch makes. */
+interface Stretch {
+  before: number
+  after: number
+  batch: BatchPlan['batches'][number]
+  made?: MadeMix
+}
+/** What is scattered over a batch. */
+function doseLines(
+  { quantities }: Making,
+  { doses, idOf }: Batches,
+  { before, after, batch, made }: Stretch,
+): CardLine[] {
+  const blendLitres = made?.blendLitres ?? batch.blendLitres
+  /** What the batch makes over what was planned; of lime, by what it asks for now. */
+  const moreOf = (dressingId: string) =>
+    (blendLitres / batch.blendLitres) *
+    (made && limeIn(quantities.tables, dressingId) && quantities.limeGramsPerLitre > 0
+      ? made.limeGramsPerLitre / quantities.limeGramsPerLitre
+      : 1)
+  return doses.flatMap(
+    ({ id, dressingId, name, bulkDensity, gramsPerLitre, into: stretches, beds }): CardLine[] => {
+      const into = stretches.reduce(
+        (sum, s) => sum + Math.max(0, Math.min(after, s.to) - Math.max(before, s.from)),
+        0,
+      )
+      const grams = gramsPerLitre * into * moreOf(dressingId)
+      if (into < LEAST_PILE * batch.blendLitres || !isDose(grams)) return []
+      const all = into > (1 - LEAST_PILE) * batch.blendLitres
+      const pile = all ? null : (into * blendLitres) / batch.blendLitres
+      return [{ kind: 'dose', id: idOf(id), name, bulkDensity, grams, into: pile, beds }]
+    },
+  )
 }
 
 /** Is every measure of it in? */

@@ -58,70 +58,109 @@ function pileFor(job: Job, { id }: JobBed): Pile | null {
 /** Every bed of a job as the hand will fill it. */
 export function fillingCards(job: Job, quantities: Quantities): FillingCard[] {
   const done = new Set(job.filledSteps)
-  const loosely = 1 + job.plan.settling
   return job.fills.map((fill, i): FillingCard => {
-    const plan = quantities.needed[i]!
-    const { vessel, layers } = fill.spec
-    const { base } = vessel
-    const { cropId } = inBed(job, fill)
-    const pile = pileFor(job, fill)
-    const rim = plan.mixHeight + vessel.headspace
-    const list: [string, FillingDo][] = []
-    if (base.kind === 'onSoil') list.push(['loosen', { code: 'loosen-soil' }])
-    else list.push(['stand', { code: 'stand' }])
-    if (fill.sunkBy === null) {
-      if (base.kind === 'drainHoles') list.push(['holes', { code: 'holes' }])
-      if (base.kind === 'sideHoles') list.push(['holes', { code: 'side-holes', height: base.height }])
-      if (base.kind === 'closed') list.push(['holes', { code: 'no-holes' }])
-      layers.forEach((l, k) => list.push([`layer${k}`, { code: 'layer', layer: l }]))
-    } else list.push(['old', { code: 'loosen-old' }])
-    const from = fill.sunkBy === null ? plan.floor : plan.mixHeight - fill.sunkBy
-    const lifts = liftsOf(vessel.shape, from, plan.mixHeight)
-    // What washes into the layers goes in first; a root ball takes the place of the last.
-    let short = plan.rootBalls
-    const litres = lifts.map((l, k) => l.litres + (k === 0 ? plan.washedIn : 0))
-    for (let k = litres.length - 1; k >= 0 && short > 0; k--) {
-      const taken = Math.min(short, litres[k]!)
-      litres[k]! -= taken
-      short -= taken
-    }
-    lifts.forEach((lift, k) => {
-      const last = k === lifts.length - 1
-      if (last && plan.rootBalls > 0)
-        list.push(['ball', { code: 'root-ball', litres: plan.rootBalls, cropId }])
-      const loose = litres[k]! * plan.closeness * loosely
-      list.push([
-        `lift${k}`,
-        { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim: rim - lift.top, pile },
-      ])
-    })
-    for (const line of job.dressings) {
-      const { id, dressingId, place } = line
-      if ((place.kind !== 'top' && place.kind !== 'hole') || !isForBed(job, line, fill.id)) continue
-      const grams = dosePerContainer(line, fill, plan)
-      if (!(grams > 0)) continue
-      const bulkDensity = dressingIn(quantities.tables, dressingId)?.bulkDensity.value ?? 1
-      list.push([
-        `dress-${id}`,
-        place.kind === 'top'
-          ? { code: 'dress', dressingId, bulkDensity, grams, depth: place.depth }
-          : { code: 'dress-holes', dressingId, bulkDensity, grams },
-      ])
-    }
-    if (plan.rootBalls === 0) list.push(['plant', { code: 'plant', cropId }])
-    list.push(['water', { code: 'water-in' }])
-    const { cover } = fill.spec
-    if (cover && plan.cover > 0) list.push(['cover', { code: 'cover', ...cover, litres: plan.cover }])
-    list.push(['finish', { code: 'finish' }])
-    const steps = list.map(([id, what]) => {
-      const key = `${fill.id}:${id}`
-      return { id: key, do: what, done: done.has(key) }
-    })
+    const filled: Filled = { job, quantities, fill, plan: quantities.needed[i]! }
+    const steps = [...beforeMix(filled), ...lifting(filled), ...fed(filled), ...afterMix(filled)].map(
+      ([id, what]) => {
+        const key = `${fill.id}:${id}`
+        return { id: key, do: what, done: done.has(key) }
+      },
+    )
     return {
       fill,
       steps,
       left: steps.filter((s) => !s.done).length,
-      loose: plan.net * loosely * fill.count,
+      loose: filled.plan.net * loosely(job) * fill.count,
     }
   })
+}
+
+/** One kind of bed as it is filled, and the steps of it by their names. */
+interface Filled {
+  job: Job
+  quantities: Quantities
+  fill: JobBed
+  plan: Quantities['needed'][number]
+}
+type Steps = [id: string, what: FillingDo][]
+/** What is measured loosely for a litre in place. */
+const loosely = (job: Job) => 1 + job.plan.settling
+
+/** Ground, outlet and layers; of old mix that stays, its loosening. */
+function beforeMix({ fill }: Filled): Steps {
+  const { vessel, layers } = fill.spec
+  const { base } = vessel
+  const ground: Steps =
+    base.kind === 'onSoil' ? [['loosen', { code: 'loosen-soil' }]] : [['stand', { code: 'stand' }]]
+  if (fill.sunkBy !== null) return [...ground, ['old', { code: 'loosen-old' }]]
+  const holes: Steps =
+    base.kind === 'drainHoles'
+      ? [['holes', { code: 'holes' }]]
+      : base.kind === 'sideHoles'
+        ? [['holes', { code: 'side-holes', height: base.height }]]
+        : base.kind === 'closed'
+          ? [['holes', { code: 'no-holes' }]]
+          : []
+  return [
+    ...ground,
+    ...holes,
+    ...layers.map((l, k): Steps[number] => [`layer${k}`, { code: 'layer', layer: l }]),
+  ]
+}
+
+/** The mix in lifts. What washes into the layers goes in first; a root ball takes the place of the last. */
+function lifting({ job, fill, plan }: Filled): Steps {
+  const { vessel } = fill.spec
+  const from = fill.sunkBy === null ? plan.floor : plan.mixHeight - fill.sunkBy
+  const lifts = liftsOf(vessel.shape, from, plan.mixHeight)
+  const litres = lifts.map((l, k) => l.litres + (k === 0 ? plan.washedIn : 0))
+  let short = plan.rootBalls
+  for (let k = litres.length - 1; k >= 0 && short > 0; k--) {
+    const taken = Math.min(short, litres[k]!)
+    litres[k]! -= taken
+    short -= taken
+  }
+  const rim = plan.mixHeight + vessel.headspace
+  const pile = pileFor(job, fill)
+  const ball: Steps =
+    plan.rootBalls > 0
+      ? [['ball', { code: 'root-ball', litres: plan.rootBalls, cropId: inBed(job, fill).cropId }]]
+      : []
+  return lifts.flatMap((lift, k): Steps => {
+    const loose = litres[k]! * plan.closeness * loosely(job)
+    const belowRim = rim - lift.top
+    const step: Steps[number] = [
+      `lift${k}`,
+      { code: 'lift', number: k + 1, of: lifts.length, loose, belowRim, pile },
+    ]
+    return k === lifts.length - 1 ? [...ball, step] : [step]
+  })
+}
+
+/** What is put into the top or into the holes. */
+const fed = ({ job, quantities, fill, plan }: Filled): Steps =>
+  job.dressings.flatMap((line): Steps => {
+    const { id, dressingId, place } = line
+    if ((place.kind !== 'top' && place.kind !== 'hole') || !isForBed(job, line, fill.id)) return []
+    const grams = dosePerContainer(line, fill, plan)
+    if (!(grams > 0)) return []
+    const bulkDensity = dressingIn(quantities.tables, dressingId)?.bulkDensity.value ?? 1
+    return [
+      [
+        `dress-${id}`,
+        place.kind === 'top'
+          ? { code: 'dress', dressingId, bulkDensity, grams, depth: place.depth }
+          : { code: 'dress-holes', dressingId, bulkDensity, grams },
+      ],
+    ]
+  })
+
+function afterMix({ job, fill, plan }: Filled): Steps {
+  const { cover } = fill.spec
+  const steps: Steps = []
+  if (plan.rootBalls === 0) steps.push(['plant', { code: 'plant', cropId: inBed(job, fill).cropId }])
+  steps.push(['water', { code: 'water-in' }])
+  if (cover && plan.cover > 0) steps.push(['cover', { code: 'cover', ...cover, litres: plan.cover }])
+  steps.push(['finish', { code: 'finish' }])
+  return steps
 }

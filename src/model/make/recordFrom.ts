@@ -1,3 +1,4 @@
+import type { Evaluation } from '@/core/evaluate'
 import type { Quantities } from './quantities'
 import { doseTotals, type DoseTotal } from './doseTotals'
 import { batchCards, type BatchCard } from './batchCard'
@@ -62,13 +63,6 @@ function stirredIn(cards: readonly BatchCard[]): Map<string, number> {
 export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRecord {
   const { plan } = quantities
   const { id, madeOn, note, jobName, made, money } = told
-  const evaluation = made?.evaluation ?? quantities.asMeasured
-  const doses = dosesAsMade(job, quantities, told.remade ?? new Map())
-  const totals = totalsAsMade(plan, job.otherwise)
-  const costed = (of: string) => ({
-    cost: money?.lines.find((l) => l.id === of)?.used ?? null,
-    lot: job.bought.find((b) => b.id === of)?.lot ?? '',
-  })
   return {
     id,
     jobId: job.id,
@@ -77,25 +71,52 @@ export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRec
     madeOn,
     note,
     vessel: { ...judgedBed(job).spec.vessel, count: judgedBed(job).count },
-    // A set amount is made whatever the beds take: nobody said what it fills.
-    filled:
-      job.amount === null
-        ? job.fills.map((f, i) => ({
-            name: f.spec.name,
-            count: f.count,
-            litres: quantities.needed[i]!.net * f.count,
-          }))
-        : [],
-    measured: totals.map((t) => ({
+    filled: filledBeds(job, quantities),
+    ...asMeasured(job, quantities, told),
+    bucket: job.plan.bucket,
+    batchCount: plan.batches.length,
+    blendLitres: blendAsMade(plan, told.remade),
+    paid: money && money.lines.some((l) => l.paid !== null) ? money.paid : null,
+    used: money && money.lines.some((l) => l.used !== null) ? money.used : null,
+    readings: job.readings,
+    corrections: job.corrections.map((c) => ({
+      ...c,
+      dressingName: dressingIn(quantities.tables, c.dressingId)?.name ?? c.dressingId,
+    })),
+    otherwise: told.otherwise ?? [],
+    predicted: predictedOf(made?.evaluation ?? quantities.asMeasured),
+  }
+}
+
+/** The beds it fills. A set amount is made whatever the beds take: nobody said what it fills. */
+const filledBeds = (job: Job, { needed }: Quantities): MixRecord['filled'] =>
+  job.amount === null
+    ? job.fills.map((f, i) => ({
+        name: f.spec.name,
+        count: f.count,
+        litres: needed[i]!.net * f.count,
+      }))
+    : []
+
+/** What went in, each with its cost and its lot. */
+function asMeasured(
+  job: Job,
+  quantities: Quantities,
+  { money, remade }: Told,
+): Pick<MixRecord, 'measured' | 'limes' | 'dressings'> {
+  const costed = (of: string) => ({
+    cost: money?.lines.find((l) => l.id === of)?.used ?? null,
+    lot: job.bought.find((b) => b.id === of)?.lot ?? '',
+  })
+  const doses = dosesAsMade(job, quantities, remade ?? new Map())
+  return {
+    measured: totalsAsMade(quantities.plan, job.otherwise).map((t) => ({
       materialId: t.id,
       materialName: measuredName(job, t.id, quantities.tables),
       twelfths: Math.round((t.litres / job.plan.bucket) * 12),
       litres: t.litres,
       ...costed(t.id),
     })),
-    bucket: job.plan.bucket,
-    batchCount: plan.batches.length,
-    blendLitres: blendAsMade(plan, told.remade),
     limes: doses
       .filter((d) => d.isLime)
       .map((d) => ({ limeId: d.id, limeName: d.name, grams: d.grams, ...costed(d.id) })),
@@ -108,21 +129,14 @@ export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRec
         place: d.place,
         ...costed(d.id),
       })),
-    paid: money && money.lines.some((l) => l.paid !== null) ? money.paid : null,
-    used: money && money.lines.some((l) => l.used !== null) ? money.used : null,
-    readings: job.readings,
-    corrections: job.corrections.map((c) => ({
-      ...c,
-      dressingName: dressingIn(quantities.tables, c.dressingId)?.name ?? c.dressingId,
-    })),
-    otherwise: told.otherwise ?? [],
-    predicted: {
-      airFilledPorosity: evaluation.mix.airFilledPorosity,
-      easilyAvailableWater: evaluation.mix.easilyAvailableWater,
-      containerCapacity: evaluation.mix.containerCapacity,
-      pH: evaluation.lime.pH,
-      drainedWeight: evaluation.weights.drained,
-      blendingLoss: evaluation.blend.blendingLoss,
-    },
   }
 }
+
+const predictedOf = ({ mix, lime, weights, blend }: Evaluation): MixRecord['predicted'] => ({
+  airFilledPorosity: mix.airFilledPorosity,
+  easilyAvailableWater: mix.easilyAvailableWater,
+  containerCapacity: mix.containerCapacity,
+  pH: lime.pH,
+  drainedWeight: weights.drained,
+  blendingLoss: blend.blendingLoss,
+})

@@ -52,79 +52,133 @@ function wateringsOf(entries: readonly Entry[], now: string) {
 
 /** All that is known of a bed on a day, for finding out what is wrong with it. `now` is an ISO moment. */
 export function bedFacts(q: FactsQuestion, now: string): BedFacts {
-  const { place, prepared, evaluation: e, entries } = q
-  const { bands, input, question } = prepared
   const start = seasonStart(q)
   const day = start ? Math.max(0, differenceInCalendarDays(parseISO(now), parseISO(start))) : 0
+  const on: OnDay = { now, day, month: getMonth(parseISO(now)) }
+  return {
+    ...acidityFacts(q, on),
+    ...saltFacts(q, on),
+    ...feedFacts(q, on),
+    ...airFacts(q),
+    ...waterFacts(q, on),
+    ...weatherFacts(q, on),
+    ...mixFacts(q),
+    ...plantFacts(q),
+    ageDays: day,
+  }
+}
+
+/** A moment, the days since planting or mixing, and the month, 0 to 11. */
+interface OnDay {
+  now: string
+  day: number
+  month: number
+}
+
+function acidityFacts(q: FactsQuestion, { now, day }: OnDay) {
+  const { prepared, evaluation: e } = q
+  const read = lastRead('pH', q, now)
+  const limes = [...e.lime.doses, ...(e.given.limes ?? [])].filter((l) => l.gramsPerLitre > 0)
+  return {
+    pH: { value: read ?? expectedOn(e, 'pH', day) ?? e.lime.pH, isRead: read !== null },
+    pHBand: prepared.bands.pH,
+    limed: limes.length > 0,
+    limedWithMagnesium: limes.some((l) => l.lime.magnesium > 0.02),
+  }
+}
+
+function saltFacts(q: FactsQuestion, { now, day }: OnDay) {
+  const { bands, question } = q.prepared
   const crop = question.crops[0]
-  const month = getMonth(parseISO(now))
-  const climate = place?.months[month]
+  return {
+    salts: saltsNow(q, now, day),
+    saltLimit: bands.electricalConductivity?.high ?? (crop ? saltLimit(crop.properties) : USUAL_SALT_LIMIT),
+  }
+}
+/** Salts as read last, or as their course has them on the day. */
+function saltsNow(q: FactsQuestion, now: string, day: number): KnownFigure {
+  const { evaluation: e } = q
+  const read = lastRead('salts', q, now)
+  if (read !== null) return { value: read, isRead: true }
+  const weeks = e.growing?.feeding.weeks
+  const fresh = e.salts.mix.electricalConductivity.saturatedExtract
+  const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
+  const then = day === 0 ? undefined : (course.find((c) => c.day >= day) ?? course.at(-1))
+  return { value: then?.saturatedExtract ?? fresh, isRead: false }
+}
+
+function feedFacts({ prepared, evaluation: e, entries }: FactsQuestion, { now, day }: OnDay) {
+  const { input } = prepared
   const doses = input.dressings ?? []
   const supply = supplyOf(e.blend, doses, input.temperature ?? 20)
-  const season = supply(SEASON).charge
-  const early = supply(IMMEDIATE).nitrogen
-  const dissolved = early.nitrate + early.ammonium
-  const weeks = e.growing?.feeding.weeks
-  const weekAt = weeks?.nitrogen.findIndex((w) => w.day >= day) ?? -1
-  const week = weeks?.nitrogen[weekAt === -1 ? weeks.nitrogen.length - 1 : weekAt]
-  const salts = ((): KnownFigure => {
-    const read = lastRead('salts', q, now)
-    if (read !== null) return { value: read, isRead: true }
-    const fresh = e.salts.mix.electricalConductivity.saturatedExtract
-    const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
-    const then = day === 0 ? undefined : (course.find((c) => c.day >= day) ?? course.at(-1))
-    return { value: then?.saturatedExtract ?? fresh, isRead: false }
-  })()
-  const pHRead = lastRead('pH', q, now)
-  const share = (of: ReadonlySet<string>) =>
-    e.blend.shares.reduce((s, x) => s + (of.has(x.material.family) ? x.share : 0), 0)
+  const { phosphorus, potassium, magnesium, calcium, boron } = supply(SEASON).charge
+  const { nitrate, ammonium } = supply(IMMEDIATE).nitrogen
+  const dissolved = nitrate + ammonium
+  const weeks = e.growing?.feeding.weeks.nitrogen
+  const week = weeks?.find((w) => w.day >= day) ?? weeks?.at(-1)
   const fed = entries
     .flatMap((x) => (x.kind === 'fed' ? [differenceInCalendarDays(parseISO(now), parseISO(x.at))] : []))
     .filter((d) => d >= 0)
-  const limes = [...e.lime.doses, ...(e.given.limes ?? [])].filter((l) => l.gramsPerLitre > 0)
-  const plants = Math.max(1, input.growing?.plants ?? 1)
   return {
-    pH: { value: pHRead ?? expectedOn(e, 'pH', day) ?? e.lime.pH, isRead: pHRead !== null },
-    pHBand: bands.pH,
-    salts,
-    saltLimit: bands.electricalConductivity?.high ?? (crop ? saltLimit(crop.properties) : USUAL_SALT_LIMIT),
     nitrogen: week?.pool ?? null,
     nitrogenWanted: week?.demand ?? null,
     drawdown: e.growing?.feeding.drawdown ?? 0,
     daysSinceFed: fed.length > 0 ? Math.min(...fed) : null,
-    phosphorus: season.phosphorus,
-    potassium: season.potassium,
-    magnesium: season.magnesium,
-    calcium: season.calcium,
-    boron: season.boron,
-    ammoniumShare: dissolved > 5 ? early.ammonium / dissolved : 0,
-    airFilledPorosity: e.mix.airFilledPorosity,
-    airBand: bands.airFilledPorosity,
-    drains: input.container.base.kind !== 'closed',
-    conductivity: e.blend.saturatedConductivity,
-    daysBetween: e.growing?.watering[month]?.days.value ?? null,
-    ...wateringsOf(entries, now),
-    alkalinity: place?.waterAlkalinity ?? 0,
-    waterEc: place?.waterEc ?? 0,
+    phosphorus,
+    potassium,
+    magnesium,
+    calcium,
+    boron,
+    ammoniumShare: dissolved > 5 ? ammonium / dissolved : 0,
+    meals: doses.reduce((s, d) => s + (MEALS.has(d.dressing.family) ? d.gramsPerLitre : 0), 0),
+  }
+}
+
+const airFacts = ({ prepared: { bands, input, question }, evaluation: e }: FactsQuestion) => ({
+  airFilledPorosity: e.mix.airFilledPorosity,
+  airBand: bands.airFilledPorosity,
+  drains: input.container.base.kind !== 'closed',
+  conductivity: e.blend.saturatedConductivity,
+  fabric: question.bed.wallKind === 'fabric',
+})
+
+const waterFacts = ({ place, evaluation: e, entries }: FactsQuestion, { now, month }: OnDay) => ({
+  daysBetween: e.growing?.watering[month]?.days.value ?? null,
+  ...wateringsOf(entries, now),
+  alkalinity: place?.waterAlkalinity ?? 0,
+  waterEc: place?.waterEc ?? 0,
+})
+
+function weatherFacts({ place, evaluation: e }: FactsQuestion, { month }: OnDay) {
+  const climate = place?.months[month]
+  return {
     temperature: climate ? (climate.tMin + climate.tMax) / 2 : null,
     tMax: climate?.tMax ?? null,
     tMin: climate?.tMin ?? null,
     rainy: e.growing?.wetMonths.includes(month + 1) ?? false,
     windy: place?.wind === 'exposed',
-    ageDays: day,
-    litresPerPlant: e.fill.mixVolume / plants,
-    litresWanted: crop?.properties.minRootVolume.value ?? 0,
-    perennial: crop?.perennial ?? false,
-    fabric: question.bed.wallKind === 'fabric',
+  }
+}
+
+function mixFacts({ evaluation: e, entries }: FactsQuestion) {
+  const share = (of: ReadonlySet<string>) =>
+    e.blend.shares.reduce((s, x) => s + (of.has(x.material.family) ? x.share : 0), 0)
+  return {
     peatOrBark: share(FAMILIES.peatOrBark),
     wood: share(FAMILIES.wood),
     compost: share(FAMILIES.compost),
     manure: share(FAMILIES.manure),
-    meals: doses.reduce((s, d) => s + (MEALS.has(d.dressing.family) ? d.gramsPerLitre : 0), 0),
-    limed: limes.length > 0,
-    limedWithMagnesium: limes.some((l) => l.lime.magnesium > 0.02),
     slump: (e.seasons[0]?.slump ?? 0) / Math.max(1, e.mixDepth),
     sunk: entries.find((x) => x.kind === 'sunk')?.value ?? null,
     depth: e.mixDepth,
+  }
+}
+
+function plantFacts({ prepared: { input, question }, evaluation: e }: FactsQuestion) {
+  const crop = question.crops[0]
+  return {
+    litresPerPlant: e.fill.mixVolume / Math.max(1, input.growing?.plants ?? 1),
+    litresWanted: crop?.properties.minRootVolume.value ?? 0,
+    perennial: crop?.perennial ?? false,
   }
 }

@@ -60,7 +60,10 @@ export function* duesOf(
     const record = job.recordId ? recordOf(garden, job.recordId) : undefined
     const evaluation = answer.ok ? answer.value : null
     const plan = seasonPlan(job, record, evaluation, place)
-    const due = nextDue({ ...plan, due: reactTo(plan.due, job, evaluation, seasonLog(garden, job), today) })
+    const due = nextDue({
+      ...plan,
+      due: reactTo(plan.due, { job, evaluation, log: seasonLog(garden, job), today }),
+    })
     yield [job.id, due && { kind: 'due', ...due }]
   }
 }

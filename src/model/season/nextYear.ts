@@ -1,3 +1,6 @@
+import type { LearnedFigures } from '@/core/data/learned'
+import type { Evaluation } from '@/core/evaluate'
+import type { SeasonState } from '@/core/structure'
 import { tablesOf } from '../garden/tables'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { FinderProblem } from '@/core/finder'
@@ -78,47 +81,13 @@ export function oldMixOf(garden: Garden, job: Job, record: MixRecord, now: strin
   const floor = e.profile.layers.length > 1 ? e.fill.mixHeight - e.mixDepth : 0
   const aged = seasonsOf(input.container, input.parts, temperature, { floor, years: [years] })
   if (!aged.ok) return aged
-  const noted = {
-    entries: entriesOf(garden, job.id),
-    tests: testsOf(garden).filter((t) => t.jobId === job.id),
-  }
-  const last = (kind: 'pH' | 'salts' | 'sunk') => {
-    const read = readingsOf(kind, noted).at(-1)
-    return read && differenceInCalendarDays(parseISO(now), parseISO(read.at)) <= LATE ? read.value : null
-  }
-  const weeks = e.growing?.feeding.weeks
-  const fresh = e.salts.mix.electricalConductivity.saturatedExtract
-  const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
-  const known = (read: number | null, course: number) => ({ value: read ?? course, isRead: read !== null })
-  const pH = known(last('pH'), expectedOn(e, 'pH', days) ?? e.lime.pH)
-  const salts = known(last('salts'), course.at(-1)?.saturatedExtract ?? fresh)
   const state = aged.value[0]!
-  const sunk = known(last('sunk'), state.slump)
+  const { pH, salts, sunk } = knownOf(e, state, lastOf(garden, job, now), days)
   const figures = oldMixFigures(input.parts, years, temperature, { pH, salts })
   if (!figures.ok) return figures
-  const { properties, sizeShares } = figures.value
-  const depth = Math.max(1, e.mixDepth)
-  const lost = sunk.isRead ? Math.min(0.9, sunk.value / depth) : state.volumeLost
-  const id = oldMixId(record.id)
-  const material: OwnMaterialRecord = {
-    ...startingOwnMaterial(id, now),
-    name: `Old mix of ${record.jobName}`.slice(0, 120),
-    family: 'mix',
-    likeId: 'potting_mix_recycled',
-    pH: pH.value,
-    salts: salts.value,
-    madeOf: record.id,
-    figures: properties.map((p) => ({
-      name: p.name,
-      low: short(p.low),
-      value: short(p.value),
-      high: short(p.high),
-    })),
-    sizeShares: (sizeShares ?? []).map(short),
-    note: `${record.measured.map((m) => m.materialName).join(', ')}; mixed on ${record.madeOn}.`,
-  }
+  const lost = sunk.isRead ? Math.min(0.9, sunk.value / Math.max(1, e.mixDepth)) : state.volumeLost
   return succeed({
-    material,
+    material: materialOf(record, figures.value, { pH: pH.value, salts: salts.value, now }),
     litres: litresInBeds(garden, job) * (1 - lost),
     years,
     airWas: e.mix.airFilledPorosity,
@@ -126,10 +95,58 @@ export function oldMixOf(garden: Garden, job: Job, record: MixRecord, now: strin
     sunk,
     pH,
     salts,
-    nitrogen: properties.find((p) => p.name === 'nitrogenFirstSeason')?.value ?? 0,
+    nitrogen: figures.value.properties.find((p) => p.name === 'nitrogenFirstSeason')?.value ?? 0,
     limeLeft: (e.acidity.at(-1)?.residual ?? 0) / CHARGE_PER_GRAM,
   })
 }
+
+/** The last reading of a kind, where it is not too old to say how it ends. */
+type Last = (kind: 'pH' | 'salts' | 'sunk') => number | null
+function lastOf(garden: Garden, job: Job, now: string): Last {
+  const noted = {
+    entries: entriesOf(garden, job.id),
+    tests: testsOf(garden).filter((t) => t.jobId === job.id),
+  }
+  return (kind) => {
+    const read = readingsOf(kind, noted).at(-1)
+    return read && differenceInCalendarDays(parseISO(now), parseISO(read.at)) <= LATE ? read.value : null
+  }
+}
+
+/** What was read last; where nothing was, the end of the course. */
+function knownOf(e: Evaluation, state: SeasonState, last: Last, days: number) {
+  const weeks = e.growing?.feeding.weeks
+  const fresh = e.salts.mix.electricalConductivity.saturatedExtract
+  const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
+  const known = (read: number | null, course: number) => ({ value: read ?? course, isRead: read !== null })
+  return {
+    pH: known(last('pH'), expectedOn(e, 'pH', days) ?? e.lime.pH),
+    salts: known(last('salts'), course.at(-1)?.saturatedExtract ?? fresh),
+    sunk: known(last('sunk'), state.slump),
+  }
+}
+
+const materialOf = (
+  record: MixRecord,
+  { properties, sizeShares }: LearnedFigures,
+  { pH, salts, now }: { pH: number; salts: number; now: string },
+): OwnMaterialRecord => ({
+  ...startingOwnMaterial(oldMixId(record.id), now),
+  name: `Old mix of ${record.jobName}`.slice(0, 120),
+  family: 'mix',
+  likeId: 'potting_mix_recycled',
+  pH,
+  salts,
+  madeOf: record.id,
+  figures: properties.map((p) => ({
+    name: p.name,
+    low: short(p.low),
+    value: short(p.value),
+    high: short(p.high),
+  })),
+  sizeShares: (sizeShares ?? []).map(short),
+  note: `${record.measured.map((m) => m.materialName).join(', ')}; mixed on ${record.madeOn}.`,
+})
 const short = (x: number) => Number(x.toPrecision(5))
 
 /** Parts in all, and materials, that freshening may take. */
@@ -139,9 +156,7 @@ const FRESHEN = { maxParts: 8, maxMaterials: 4 }
 export const freshenedJob = (
   job: Job,
   oldId: string,
-  id: string,
-  createdAt: string,
-  cropId: string | null,
+  { id, createdAt, cropId }: Pick<Job, 'id' | 'createdAt' | 'cropId'>,
 ): Job => ({
   ...nextYearsJob(job, id, createdAt),
   cropId,

@@ -27,7 +27,12 @@ function dues(today: number, ...entries: Entry[]) {
   ])
   const fresh = { ...job, followedSteps: [] }
   const plan = seasonPlan(fresh, record, evaluation, placeOf(demo))
-  return reactTo(plan.due, fresh, evaluation, seasonLog(garden, fresh), on(today).slice(0, 10))
+  return reactTo(plan.due, {
+    job: fresh,
+    evaluation,
+    log: seasonLog(garden, fresh),
+    today: on(today).slice(0, 10),
+  })
 }
 const of = (list: ReturnType<typeof dues>, code: string) => list.filter((d) => d.code === code)
 
@@ -94,7 +99,12 @@ describe('what is due answers to the log', () => {
     }
     const garden: Garden = new Map<string, AnyData>([...demo, [testKey('t'), slurry]])
     const plan = seasonPlan(job, record, evaluation, placeOf(demo))
-    const list = reactTo(plan.due, job, evaluation, seasonLog(garden, job), on(10).slice(0, 10))
+    const list = reactTo(plan.due, {
+      job,
+      evaluation,
+      log: seasonLog(garden, job),
+      today: on(10).slice(0, 10),
+    })
     expect(of(list, 'correct-ph')).toHaveLength(1)
   })
   test('a correction is for the whole mix as it was made, and says where it leads', () => {

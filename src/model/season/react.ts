@@ -31,72 +31,87 @@ const STALE = 45
 
 const later = (at: string, days: number) => isoDay(addDays(parseISO(at), days))
 
+/** What the log is read against: the job, its figures, its lines, and the day it is, ISO. */
+export interface Reacting {
+  job: Pick<Job, 'followedSteps'>
+  evaluation: Evaluation | null
+  log: SeasonLog
+  today: string
+}
+
 /**
  * A season's tasks as the log has moved them: a pH that was read answers its task and, where it is off, asks for a
  * correction now and a look in two weeks; feed follows what was given; water follows what was noted; salts ask for a
- * flush, sinking for topping up. `today` is an ISO day.
+ * flush, sinking for topping up.
  */
-export function reactTo(
-  due: readonly Due[],
-  job: Pick<Job, 'followedSteps'>,
-  evaluation: Evaluation | null,
-  log: SeasonLog,
-  today: string,
-): Due[] {
-  const done = new Set(job.followedSteps)
-  const isFresh = (at: string) => {
-    const days = differenceInCalendarDays(parseISO(today), parseISO(at))
-    return days >= 0 && days <= STALE
-  }
-  const asked = (id: string, code: Due['code'], on: string, more: Partial<Due> = {}): Due => ({
-    id,
-    code,
-    on,
-    until: null,
-    done: done.has(id),
-    ...more,
-  })
+export function reactTo(due: readonly Due[], reacting: Reacting): Due[] {
+  const more = [afterPH, afterSalts, afterSinking, afterWatering].flatMap((asks) => asks(reacting))
+  return [...moved(due, reacting.log), ...more].sort((a, b) => a.on.localeCompare(b.on))
+}
+
+function isFresh(at: string, today: string): boolean {
+  const days = differenceInCalendarDays(parseISO(today), parseISO(at))
+  return days >= 0 && days <= STALE
+}
+/** The last reading of a kind and its day, where it is not too old. */
+function freshReading(kind: Parameters<typeof readingsOf>[0], { log, today }: Reacting) {
+  const last = readingsOf(kind, log).at(-1)
+  return last && isFresh(last.at, today) ? { ...last, day: isoDay(parseISO(last.at)) } : null
+}
+const asked = (
+  { job }: Reacting,
+  due: Pick<Due, 'id' | 'code' | 'on'> & Partial<Pick<Due, 'correction' | 'read' | 'litres'>>,
+): Due => ({ ...due, until: null, done: job.followedSteps.includes(due.id) })
+const daysOf = (log: SeasonLog, kind: 'fed' | 'watered') =>
+  log.entries.flatMap((e) => (e.kind === kind ? [e.at] : [])).sort()
+
+/** Tasks that the log answers or puts off. */
+function moved(due: readonly Due[], log: SeasonLog): Due[] {
   const pHs = readingsOf('pH', log)
-  const fed = log.entries.flatMap((e) => (e.kind === 'fed' ? [e.at] : [])).sort()
-  const watered = log.entries.flatMap((e) => (e.kind === 'watered' ? [e.at] : [])).sort()
-  const moved = due.map((d): Due => {
+  const lastFed = daysOf(log, 'fed').at(-1)
+  return due.map((d): Due => {
     if (d.code === 'test-ph-first' || d.code === 'test-ph-again') {
       const isRead = pHs.some(({ at }) => differenceInCalendarDays(parseISO(at), parseISO(d.on)) >= -EARLY)
       return isRead ? { ...d, done: true } : d
     }
-    const lastFed = fed.at(-1)
     if (d.code === 'feed' && lastFed && later(lastFed, FEED_EVERY) > d.on)
       return { ...d, on: later(lastFed, FEED_EVERY), lastOn: isoDay(parseISO(lastFed)), done: false }
     return d
   })
-  const more: Due[] = []
-  const lastPH = pHs.at(-1)
-  if (lastPH && isFresh(lastPH.at)) {
-    const correction = log.correct(lastPH.value, lastPH.at)
-    const day = isoDay(parseISO(lastPH.at))
-    if (correction?.add)
-      more.push(
-        asked(`correct-ph-${day}`, 'correct-ph', day, { correction, read: lastPH.value }),
-        asked(`test-ph-after-${day}`, 'test-ph-again', later(lastPH.at, LOOK_AGAIN)),
-      )
-  }
-  const lastSalts = readingsOf('salts', log).at(-1)
-  const limit = log.saltLimit ?? USUAL_SALT_LIMIT
-  if (lastSalts && isFresh(lastSalts.at) && lastSalts.value > limit) {
-    const day = isoDay(parseISO(lastSalts.at))
-    more.push(
-      asked(`flush-${day}`, 'flush', day),
-      asked(`check-salts-after-${day}`, 'check-salts', later(lastSalts.at, FLUSHED_AFTER)),
-    )
-  }
-  const lastSunk = readingsOf('sunk', log).at(-1)
-  if (lastSunk && isFresh(lastSunk.at) && lastSunk.value >= WORTH_TOPPING) {
-    const day = isoDay(parseISO(lastSunk.at))
-    more.push(asked(`top-up-${day}`, 'top-up', day, { litres: log.topUp(lastSunk.value) }))
-  }
-  const lastWatered = watered.at(-1)
+}
+
+function afterPH(reacting: Reacting): Due[] {
+  const last = freshReading('pH', reacting)
+  const correction = last && reacting.log.correct(last.value, last.at)
+  if (!correction?.add) return []
+  const { day, at, value } = last!
+  return [
+    asked(reacting, { id: `correct-ph-${day}`, code: 'correct-ph', on: day, correction, read: value }),
+    asked(reacting, { id: `test-ph-after-${day}`, code: 'test-ph-again', on: later(at, LOOK_AGAIN) }),
+  ]
+}
+
+function afterSalts(reacting: Reacting): Due[] {
+  const last = freshReading('salts', reacting)
+  if (!last || last.value <= (reacting.log.saltLimit ?? USUAL_SALT_LIMIT)) return []
+  const { day, at } = last
+  return [
+    asked(reacting, { id: `flush-${day}`, code: 'flush', on: day }),
+    asked(reacting, { id: `check-salts-after-${day}`, code: 'check-salts', on: later(at, FLUSHED_AFTER) }),
+  ]
+}
+
+function afterSinking(reacting: Reacting): Due[] {
+  const last = freshReading('sunk', reacting)
+  if (!last || last.value < WORTH_TOPPING) return []
+  const litres = reacting.log.topUp(last.value)
+  return [asked(reacting, { id: `top-up-${last.day}`, code: 'top-up', on: last.day, litres })]
+}
+
+function afterWatering(reacting: Reacting): Due[] {
+  const { evaluation, log, today } = reacting
+  const last = daysOf(log, 'watered').at(-1)
   const interval = evaluation?.growing?.watering[getMonth(parseISO(today))]?.days.value
-  if (lastWatered && isFresh(lastWatered) && interval !== undefined)
-    more.push(asked('water', 'water', later(lastWatered, Math.max(1, Math.round(interval)))))
-  return [...moved, ...more].sort((a, b) => a.on.localeCompare(b.on))
+  if (!last || !isFresh(last, today) || interval === undefined) return []
+  return [asked(reacting, { id: 'water', code: 'water', on: later(last, Math.max(1, Math.round(interval))) })]
 }

@@ -1,4 +1,4 @@
-import { cropById } from '@/core/data'
+import { cropById, type Crop } from '@/core/data'
 import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns'
 import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
@@ -111,31 +111,9 @@ export function seasonPlan(
   const planted = plantingDay(job)
   const start = parseISO(planted.day)
   const crop = cropById(asJudged(job).cropId)
-  const season = crop && seasonOf(crop.id)
-  const suits = season && place ? monthsFor(season, place) : null
-  const growth = crop && growthOf(crop.id)
-  const ripe =
-    !crop || !season
-      ? null
-      : crop.perennial && growth
-        ? perennialHarvest(growth, suits, place?.latitude ?? NORTH, getDayOfYear(start))
-        : daysToHarvest(crop, season, place, getDayOfYear(start))
-  let coldFrom: number | null = null
-  if (suits)
-    for (let k = 1; k < 12 && coldFrom === null; k++) {
-      const at = new Date(start.getFullYear(), start.getMonth() + k, 1)
-      const bad = season!.standsTo
-        ? place!.months[at.getMonth()]!.tMin < FROST_LIKELY
-        : suits[at.getMonth()] === 'frost'
-      if (bad) coldFrom = differenceInCalendarDays(at, start)
-    }
-  // What takes no frost comes to harvest only under glass where cold nights come before it, and bears until they do.
-  const killed = suits?.[start.getMonth()] === 'frost' ? 0 : coldFrom
-  const isTender = Boolean(season?.leastNight) && !crop?.perennial
-  const underGlass = isTender && killed !== null && ripe !== null && ripe.from >= killed
-  const harvest =
-    isTender && killed !== null && ripe && !underGlass ? { ...ripe, to: Math.min(ripe.to, killed) } : ripe
-  const done = new Set(job.followedSteps)
+  const grown: Grown = { start, crop, place, season: crop && seasonOf(crop.id) }
+  const coldFrom = coldDays(grown)
+  const { harvest, underGlass } = harvestOf(grown, coldFrom)
   const due = followUp({
     mixedBefore: record ? Math.max(0, differenceInCalendarDays(start, parseISO(record.madeOn))) : 0,
     limed: evaluation ? movesPH(evaluation) : job.lime.mode !== 'none',
@@ -143,28 +121,84 @@ export function seasonPlan(
     hungryFrom: hungryFrom(evaluation),
     harvest,
     waterEc: place?.waterEc ?? 0,
-    season,
+    season: grown.season,
     coldFrom,
     perennial: crop?.perennial ?? false,
     restsFor: restDays(start, crop?.perennial ?? false, place),
   })
-  const seen = new Map<FollowUpCode, number>()
-  const dress = job.dressings.flatMap(({ id: lineId, dressingId, place }): Due[] => {
+  const done = new Set(job.followedSteps)
+  return {
+    planted,
+    harvest,
+    due: [...datedTasks(due, { start, done, underGlass }), ...heldBack(job, start, done)].sort((a, b) =>
+      a.on.localeCompare(b.on),
+    ),
+  }
+}
+
+/** What stands where from which day on. */
+interface Grown {
+  start: Date
+  crop: Crop | undefined
+  season: ReturnType<typeof seasonOf>
+  place: Place | undefined
+}
+const suitsOf = ({ season, place }: Grown) => (season && place ? monthsFor(season, place) : null)
+
+/** Days from planting to the first month whose nights it does not stand; null where there is none. */
+function coldDays(grown: Grown): number | null {
+  const { start, season, place } = grown
+  const suits = suitsOf(grown)
+  if (!suits) return null
+  for (let k = 1; k < 12; k++) {
+    const at = new Date(start.getFullYear(), start.getMonth() + k, 1)
+    const bad = season!.standsTo
+      ? place!.months[at.getMonth()]!.tMin < FROST_LIKELY
+      : suits[at.getMonth()] === 'frost'
+    if (bad) return differenceInCalendarDays(at, start)
+  }
+  return null
+}
+
+function ripeDays(grown: Grown): SeasonPlan['harvest'] {
+  const { start, crop, season, place } = grown
+  if (!crop || !season) return null
+  const growth = growthOf(crop.id)
+  return crop.perennial && growth
+    ? perennialHarvest(growth, suitsOf(grown), place?.latitude ?? NORTH, getDayOfYear(start))
+    : daysToHarvest(crop, season, place, getDayOfYear(start))
+}
+
+/**
+ * When it is ripe. What takes no frost comes to harvest only under glass where cold nights come before it, and bears
+ * until they do.
+ */
+function harvestOf(grown: Grown, coldFrom: number | null) {
+  const { start, crop, season } = grown
+  const ripe = ripeDays(grown)
+  const killed = suitsOf(grown)?.[start.getMonth()] === 'frost' ? 0 : coldFrom
+  const isTender = Boolean(season?.leastNight) && !crop?.perennial
+  if (!isTender || killed === null || !ripe) return { harvest: ripe, underGlass: false }
+  const underGlass = ripe.from >= killed
+  return { harvest: underGlass ? ripe : { ...ripe, to: Math.min(ripe.to, killed) }, underGlass }
+}
+
+/** Dressings that wait for their day. */
+const heldBack = (job: Job, start: Date, done: ReadonlySet<string>): Due[] =>
+  job.dressings.flatMap(({ id: lineId, dressingId, place }): Due[] => {
     if (place.kind !== 'heldBack') return []
     const id = `dress-${lineId}`
-    return [
-      {
-        id,
-        code: 'dress',
-        dressingId,
-        lineId,
-        on: isoDay(addDays(start, place.from)),
-        until: null,
-        done: done.has(id),
-      },
-    ]
+    const on = isoDay(addDays(start, place.from))
+    return [{ id, code: 'dress', dressingId, lineId, on, until: null, done: done.has(id) }]
   })
-  const dated = due.map(({ code, day, until }): Due => {
+
+/** Tasks by date; the second of a kind and those after it are numbered. */
+function datedTasks(
+  due: ReturnType<typeof followUp>,
+  { start, done, underGlass }: { start: Date; done: ReadonlySet<string>; underGlass: boolean },
+): Due[] {
+  const seen = new Map<FollowUpCode, number>()
+  return due.map(({ code, day, until }): Due => {
     const n = (seen.get(code) ?? 0) + 1
     seen.set(code, n)
     const id = n === 1 ? code : `${code}-${n}`
@@ -177,7 +211,6 @@ export function seasonPlan(
       ...(code === 'harvest' && underGlass ? { underGlass } : {}),
     }
   })
-  return { planted, harvest, due: [...dated, ...dress].sort((a, b) => a.on.localeCompare(b.on)) }
 }
 
 /** The first thing of a season not done yet. */

@@ -39,7 +39,7 @@ const plan = computed(() => {
   if (!job.value) return null
   const found = seasonPlan(job.value, record.value, answer.value, place.value)
   const log = seasonLog(garden.records, job.value)
-  return { ...found, due: reactTo(found.due, job.value, answer.value, log, today) }
+  return { ...found, due: reactTo(found.due, { job: job.value, evaluation: answer.value, log, today }) }
 })
 /** What was held back, for one container of each bed. */
 function dosesOf(lineId: string | undefined): DoseToEach[] {
