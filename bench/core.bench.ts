@@ -71,7 +71,7 @@ bench
   .add('blend of four', () => void blend(parts))
   .add('evaluation as the mix screen asks for it', () => void evaluate(input, { ...FULL_EFFORT, years: [] }))
   .add('full evaluation: three years, season, feed', () => void evaluate(whole))
-  .add('lime for a target', () => void limeForTarget(mix, limes, 6.4))
+  .add('lime for a target', () => void limeForTarget(mix, { choice: limes, target: 6.4 }))
   .add('preparing one material (curve and packing)', () => void prepareMaterial(parts[0]!.material.material))
 await bench.run()
 const mean = (name: string) => {

@@ -23,7 +23,7 @@ function pictureOf(material: Material, size: number): string {
   const roll = dice(5)
   const grain = look.grain === 'speck' ? 4 : look.grain === 'crumb' ? 7 : 9
   for (let i = 0; i < (size * size) / (grain * grain * 0.55); i++)
-    drawGrain(g, look, roll() * size, roll() * size, grain * (0.7 + 0.6 * roll()), roll)
+    drawGrain(g, look, { x: roll() * size, y: roll() * size, size: grain * (0.7 + 0.6 * roll()) }, roll)
   const url = canvas.toDataURL()
   drawn.set(key, url)
   return url

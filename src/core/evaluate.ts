@@ -213,7 +213,11 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const mix = profile.layers.at(-1)!
   const depth = fill.mixHeight - column.floor
   const given = { ...acidityOfDoses(doses, depth), temperature }
-  const lime = limeAt(blend, input.limes, input.limeGramsPerLitre * closenessOf(pressed), given)
+  const lime = limeAt(
+    blend,
+    { choice: input.limes, gramsPerLitre: input.limeGramsPerLitre * closenessOf(pressed) },
+    given,
+  )
   const weight = weightsOf(filled)
   const growing = outlookOf(filled, weight)
   const limes = [...lime.doses, ...given.limes]

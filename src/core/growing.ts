@@ -207,7 +207,7 @@ function wateringIn(
     wall: (wallArea(shape, fill.mixHeight) - wallArea(shape, floor)) / 10_000,
     wallKind: growing.wallKind ?? 'closed',
     inGround: base.kind === 'onSoil',
-    leaf: leafInMonth(crop, growth, i + 1, planting, climate.latitude),
+    leaf: leafInMonth(crop, growth, i + 1, { planting, latitude: climate.latitude }),
     wetTop: raised,
     cover,
     exposure: growing.exposure,

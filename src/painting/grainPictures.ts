@@ -26,7 +26,7 @@ function drawAll(g: Pen, look: Look, size: number, ratio: number): Picture[] {
   const roll = dice(7)
   for (let i = 0; i < VARIANTS; i++) {
     g.setTransform(ratio, 0, 0, ratio, side / 2, (i + 0.5) * side)
-    drawGrain(g, look, 0, 0, size, roll)
+    drawGrain(g, look, { x: 0, y: 0, size }, roll)
   }
   const pixels = new Uint32Array(g.getImageData(0, 0, side, side * VARIANTS).data.buffer)
   return Array.from({ length: VARIANTS }, (_, i) =>

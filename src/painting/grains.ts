@@ -15,9 +15,7 @@ export function dice(seed: number): () => number {
 export function drawGrain(
   g: CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D,
   look: Look,
-  x: number,
-  y: number,
-  size: number,
+  { x, y, size }: { x: number; y: number; size: number },
   roll: () => number,
 ) {
   const r = size / 2

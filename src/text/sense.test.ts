@@ -218,7 +218,7 @@ const adviceHelps: Rule = (screens) => {
 
 /** Next moves are worth what they say, bring no fault, and are none where nothing is to be mended. */
 const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }) => {
-  const request = movesRequest(new Map(), job, prepared.question, 'all', 5)
+  const request = movesRequest(new Map(), job, prepared.question, { source: 'all', most: 5 })
   const found = request.ok ? movesAtOnce(request.value) : request
   if (!found.ok) return [`no moves: ${found.problem.code}`]
   const { standing, moves } = found.value
@@ -235,7 +235,7 @@ const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }
       if (!there.ok || !answer.ok) return ['a move that cannot be made']
       const perennial = prepared.question.crops[0]?.perennial ?? false
       const judged = judgementsOf(there.value, answer.value)
-      const now = standingOf(answer.value, there.value.bands, perennial, judged)
+      const now = standingOf(answer.value, { bands: there.value.bands, perennial }, judged)
       const better = standing.faults - now.faults
       return [
         ...when(standing.faults > 0 && better < 0.5, `“${moveText(move, 'metric')}” mends ${better} steps`),

@@ -37,7 +37,7 @@ const rows = computed(() =>
     id: s.id,
     season: s,
     name: `${jobTitle(s.job)}, ${bedTitle(s.fill.spec)}`,
-    about: bedSeasonText(s.litres, s.plants, s.kg, s.pieces, units.value),
+    about: bedSeasonText({ litres: s.litres, plants: s.plants, kg: s.kg, pieces: s.pieces }, units.value),
   })),
 )
 const of = (side: Side) => all.value.filter((s) => sides.value[s.id] === side)

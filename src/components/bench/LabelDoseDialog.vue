@@ -51,7 +51,7 @@ const feeds = computed(() =>
 )
 const answer = computed(() =>
   recipe.value && read.value.ok && mine.value
-    ? labelDose(recipe.value, read.value.amount, mine.value, nutrient.value, amounts)
+    ? labelDose({ label: recipe.value, amount: read.value.amount }, mine.value, nutrient.value, amounts)
     : null,
 )
 const amountProblem = computed<Sentence | null>(() => {

@@ -72,13 +72,13 @@ const today = isoDay(new Date())
     <p v-for="m in job.mixes" :key="m.id">{{ m.name }}: {{ insideText(m) }}.</p>
     <p>
       {{
-        words.airAfterDrainingWaterWithin(
-          percentText(evaluation.mix.airFilledPorosity),
-          percentText(evaluation.mix.easilyAvailableWater),
-          pHText(evaluation.lime.pH),
-          percentText(evaluation.blend.blendingLoss),
-          dayText(today),
-        )
+        words.airAfterDrainingWaterWithin({
+          air: percentText(evaluation.mix.airFilledPorosity),
+          water: percentText(evaluation.mix.easilyAvailableWater),
+          pH: pHText(evaluation.lime.pH),
+          loss: percentText(evaluation.blend.blendingLoss),
+          today: dayText(today),
+        })
       }}
     </p>
     <p>{{ CARD_CAUTION }}</p>

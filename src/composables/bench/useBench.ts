@@ -96,7 +96,7 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
     moveKey,
     ({ mix, source }) => {
       const j = toRaw(job.value)
-      const asked = j && movesRequest(garden.records, j, mix.question, source, MOST_MOVES)
+      const asked = j && movesRequest(garden.records, j, mix.question, { source, most: MOST_MOVES })
       return asked?.ok ? asked.value : null
     },
     runMoves,

@@ -79,9 +79,19 @@ export function better(a: Sized, b: Sized): Sized {
   return a.scoops && !b.scoops ? b : a
 }
 export const fits = ({ room }: BatchJob, s: Sized) => s.blend <= room * L.overfull.value
-/** Half a percent of the job is less than a bucket shows: no batch is made for it. */
+/**
+ * Half a percent of the job is less than a bucket shows: no batch is made for it. Litres.
+ *
+ * @example
+ * slackOf({ wanted: 400 }) // 2
+ */
 export const slackOf = ({ wanted }: BatchJob) => wanted * L.slack.value
-/** The fewest batches there can be. */
+/**
+ * The fewest batches there can be.
+ *
+ * @example
+ * fewest({ wanted: 100, room: 40 }) // 3
+ */
 export const fewest = ({ wanted, room }: BatchJob) => Math.ceil(wanted / room - L.slack.value)
 
 /** Measures of about so much blend: buckets alone, and with scoops. */

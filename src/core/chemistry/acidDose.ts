@@ -29,13 +29,12 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
  * Source: as `acidityCourse`.
  *
  * @example
- * acidForTarget({ pH: 6.6, bufferCapacity: 30 }, dressingById('sulfur_elemental'), 5.5).value
+ * acidForTarget({ pH: 6.6, bufferCapacity: 30 }, { dressing: dressingById('sulfur_elemental'), target: 5.5 }).value
  * // { gramsPerLitre: 1.112, pH: 5.5, pHInTheEnd: 5.066 }
  */
 export function acidForTarget(
   mix: BufferedMix,
-  dressing: Dressing,
-  target: number,
+  { dressing, target }: { dressing: Dressing; target: number },
   days: Days = SULFUR_JUDGED_AFTER,
   besides: AcidityInput = {},
 ): Outcome<AcidPlan> {

@@ -209,7 +209,10 @@ describe('acid for a target', () => {
         fc.double({ min: 5, max: 60, noNaN: true }),
         fc.double({ min: 4, max: 7, noNaN: true }),
         (pH, bufferCapacity, target) => {
-          const plan = acidForTarget({ pH, bufferCapacity }, dressing('sulfur_elemental'), target)
+          const plan = acidForTarget(
+            { pH, bufferCapacity },
+            { dressing: dressing('sulfur_elemental'), target },
+          )
           if (!plan.ok) {
             expect(plan.problem.code).toBe('target-out-of-reach')
             return
@@ -229,7 +232,7 @@ describe('acid for a target', () => {
   })
   test('refuses what cannot be, and warns of more than the limit', () => {
     const code = (id: string, target: number, mix = loam) => {
-      const plan = acidForTarget(mix, dressing(id), target)
+      const plan = acidForTarget(mix, { dressing: dressing(id), target })
       return plan.ok ? plan.notes[0]?.code : plan.problem.code
     }
     expect(code('sulfur_elemental', 9)).toBe('pH-out-of-range')
@@ -246,15 +249,15 @@ describe('calcium against magnesium', () => {
         fc.double({ min: 2.2, max: 25, noNaN: true }),
         fc.double({ min: 0.5, max: 8, noNaN: true }),
         (ratio, g) => {
-          const d = dolomiteShare(ratio, g, limes.calcitic, limes.dolomitic)
+          const d = dolomiteShare(ratio, g, { calcitic: limes.calcitic, dolomitic: limes.dolomitic })
           const of = (e: 'calcium' | 'magnesium') => (1 - d) * limes.calcitic[e] + d * limes.dolomitic[e]
           expect(of('calcium') / of('magnesium')).toBeCloseTo(ratio, 6)
         },
       ),
       draws(),
     )
-    expect(dolomiteShare(4, 0, limes.calcitic, limes.dolomitic)).toBe(0)
-    expect(dolomiteShare(1, 5, limes.calcitic, limes.dolomitic)).toBe(1)
+    expect(dolomiteShare(4, 0, { calcitic: limes.calcitic, dolomitic: limes.dolomitic })).toBe(0)
+    expect(dolomiteShare(1, 5, { calcitic: limes.calcitic, dolomitic: limes.dolomitic })).toBe(1)
   })
   test('lime for a target is where bisection finds it, and lands on the target', () => {
     fc.assert(
@@ -269,8 +272,8 @@ describe('calcium against magnesium', () => {
             { lime: limes.calcitic, share: 1 - dolomite },
             { lime: limes.dolomitic, share: dolomite },
           ]
-          const at = (grams: number) => limeAt(mix, choice, grams).pH
-          const plan = limeForTarget(mix, choice, target)
+          const at = (grams: number) => limeAt(mix, { choice, gramsPerLitre: grams }).pH
+          const plan = limeForTarget(mix, { choice, target })
           if (at(0) >= target || at(10) < target)
             return void expect([0, 10]).toContain(plan.ok ? plan.value.gramsPerLitre : 0)
           if (!plan.ok) throw new Error(plan.problem.code)

@@ -23,13 +23,12 @@ export interface CationsAlready {
  * Source: mass balance.
  *
  * @example
- * dolomiteShare(4, 0.5, LIMES[0], LIMES[1]) // 0.5748
+ * dolomiteShare(4, 0.5, { calcitic: LIMES[0], dolomitic: LIMES[1] }) // 0.5748
  */
 export function dolomiteShare(
   ratio: number,
   gramsPerLitre: number,
-  calcitic: Pick<LimingMaterial, 'calcium' | 'magnesium'>,
-  dolomitic: Pick<LimingMaterial, 'calcium' | 'magnesium'>,
+  { calcitic, dolomitic }: Record<'calcitic' | 'dolomitic', Pick<LimingMaterial, 'calcium' | 'magnesium'>>,
   already: CationsAlready = { calcium: 0, magnesium: 0 },
 ): Fraction {
   const g = 1000 * gramsPerLitre
@@ -77,9 +76,9 @@ export function limeForTargetAndRatio(
       { lime: limes.calcitic, share: 1 - share },
       { lime: limes.dolomitic, share },
     ]
-    const plan = limeForTarget(mix, choice, target, given, days)
+    const plan = limeForTarget(mix, { choice, target }, given, days)
     if (!plan.ok) return plan
-    const next = dolomiteShare(ratio, plan.value.gramsPerLitre, limes.calcitic, limes.dolomitic, already)
+    const next = dolomiteShare(ratio, plan.value.gramsPerLitre, limes, already)
     if (Math.abs(next - share) < 1e-4 || round === 20) {
       const g = 1000 * plan.value.gramsPerLitre
       const sum = (of: 'calcium' | 'magnesium') =>

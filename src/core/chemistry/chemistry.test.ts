@@ -43,7 +43,7 @@ describe('lime, against practice', () => {
     expected: { low: 5.8, high: 6.6 },
     tolerance: 0.1,
     usedToSet: 'rate of limestone',
-    computed: () => limeAt(peat, calcitic, 28 / LITRES.usGallon).pH,
+    computed: () => limeAt(peat, { choice: calcitic, gramsPerLitre: 28 / LITRES.usGallon }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -54,7 +54,7 @@ describe('lime, against practice', () => {
     expected: { low: 5.8, high: 6.6 },
     tolerance: 0.05,
     usedToSet: 'rate of limestone',
-    computed: () => limeAt(peat, calcitic, 5).pH,
+    computed: () => limeAt(peat, { choice: calcitic, gramsPerLitre: 5 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -64,7 +64,8 @@ describe('lime, against practice', () => {
     unit: 'pH',
     expected: { low: 6.0, high: 6.5 },
     tolerance: 0.3,
-    computed: () => limeAt(mixOf({ peat_medium: 7, perlite_medium: 3 }), half, 4.75).pH,
+    computed: () =>
+      limeAt(mixOf({ peat_medium: 7, perlite_medium: 3 }), { choice: half, gramsPerLitre: 4.75 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -77,8 +78,7 @@ describe('lime, against practice', () => {
     computed: () =>
       limeAt(
         mixOf({ peat_medium: 1, vermiculite_medium: 1 }),
-        dolomitic,
-        5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD,
+        { choice: dolomitic, gramsPerLitre: 5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD },
         {},
         14,
       ).pH,
@@ -93,7 +93,7 @@ describe('lime, against practice', () => {
     tolerance: 0.3,
     missed:
       'The recalled figures for peat contradict each other: 5 g/L in pure peat is to give 5.8 or more (common practice), these 6 g per litre of peat 5.5. His peat may have held on to pH more, or been read sooner.',
-    computed: () => limeAt(mixOf({ peat_medium: 3, sand_sharp: 1 }), half, 4.5).pH,
+    computed: () => limeAt(mixOf({ peat_medium: 3, sand_sharp: 1 }), { choice: half, gramsPerLitre: 4.5 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -107,8 +107,7 @@ describe('lime, against practice', () => {
     computed: () =>
       limeAt(
         mixOf({ peat_medium: 9, sand_sharp: 1 }),
-        half,
-        4.5,
+        { choice: half, gramsPerLitre: 4.5 },
         { acids: [{ dressing: dressingById('ammonium_sulfate')!, gramsPerLitre: 2 }] },
         14,
       ).pH,
@@ -122,7 +121,7 @@ describe('lime, against practice', () => {
     expected: { low: 3.5, high: 7 },
     tolerance: 0,
     computed: () => {
-      const plan = limeForTarget(peat, calcitic, 5.9)
+      const plan = limeForTarget(peat, { choice: calcitic, target: 5.9 })
       return plan.ok ? plan.value.gramsPerLitre : NaN
     },
   })
@@ -158,21 +157,23 @@ describe('lime dissolving', () => {
   })
   test('rises with time, dose and warmth', () => {
     const at = (grams: number, days: number, t = 20) =>
-      limeAt(peat, calcitic, grams, { temperature: t }, days).pH
+      limeAt(peat, { choice: calcitic, gramsPerLitre: grams }, { temperature: t }, days).pH
     expect(at(5, 28)).toBeGreaterThan(at(5, 14))
     expect(at(6, 42)).toBeGreaterThan(at(5, 42))
     expect(at(5, 42, 25)).toBeGreaterThan(at(5, 42, 10))
   })
   test('levels off where calcite is in equilibrium and leaves the rest lying', () => {
-    const s = limeAt(peat, calcitic, 25, {}, 365)
+    const s = limeAt(peat, { choice: calcitic, gramsPerLitre: 25 }, {}, 365)
     expect(s.pH).toBeLessThanOrEqual(calciteEquilibrium())
     expect(s.pH).toBeGreaterThan(calciteEquilibrium() - 0.3)
     expect(s.residual).toBeGreaterThan(100)
   })
   test('hydrated lime reacts at once, overshoots, and is calcite a few weeks later', () => {
     const hydrated = [{ lime: lime('lime_hydrated'), share: 1 }]
-    expect(limeAt(peat, hydrated, 4, {}, 3).pH).toBeGreaterThan(limeAt(peat, calcitic, 4, {}, 14).pH)
-    const over = (day: number) => limeAt(peat, hydrated, 8, {}, day).pH
+    expect(limeAt(peat, { choice: hydrated, gramsPerLitre: 4 }, {}, 3).pH).toBeGreaterThan(
+      limeAt(peat, { choice: calcitic, gramsPerLitre: 4 }, {}, 14).pH,
+    )
+    const over = (day: number) => limeAt(peat, { choice: hydrated, gramsPerLitre: 8 }, {}, day).pH
     expect(over(3)).toBeGreaterThan(7.8)
     expect(over(28)).toBeLessThan(7.5)
   })
@@ -181,7 +182,9 @@ describe('lime dissolving', () => {
       ...lime('lime_calcitic'),
       sieveShares: [0.2, 0.4, 0.3, 0.1] as [number, number, number, number],
     }
-    expect(limeAt(peat, [{ lime: coarse, share: 1 }], 5).pH).toBeLessThan(limeAt(peat, calcitic, 5).pH - 0.5)
+    expect(limeAt(peat, { choice: [{ lime: coarse, share: 1 }], gramsPerLitre: 5 }).pH).toBeLessThan(
+      limeAt(peat, { choice: calcitic, gramsPerLitre: 5 }).pH - 0.5,
+    )
   })
 })
 
@@ -191,7 +194,7 @@ describe('lime for a target', () => {
       fc.property(anyParts, fc.double({ min: 5, max: 6.9, noNaN: true }), (list, target) => {
         const mix = blend(list)
         if (!mix.ok) throw new Error(mix.problem.code)
-        const plan = limeForTarget(mix.value, half, target)
+        const plan = limeForTarget(mix.value, { choice: half, target })
         if (!plan.ok) {
           expect(plan.problem.code).toBe('target-above-lime-ceiling')
           return
@@ -202,7 +205,10 @@ describe('lime for a target', () => {
         } else {
           // A thousandth of a gram moves the pH of the least buffered blends by some hundredths.
           expect(Math.abs(plan.value.pH - target)).toBeLessThan(0.05)
-          expect(limeAt(mix.value, half, plan.value.gramsPerLitre).pH).toBeCloseTo(plan.value.pH, 9)
+          expect(limeAt(mix.value, { choice: half, gramsPerLitre: plan.value.gramsPerLitre }).pH).toBeCloseTo(
+            plan.value.pH,
+            9,
+          )
         }
       }),
       draws(100),
@@ -210,15 +216,15 @@ describe('lime for a target', () => {
   })
   test('refuses what lime cannot do', () => {
     for (const target of [2, 9, NaN]) {
-      const plan = limeForTarget(peat, half, target)
+      const plan = limeForTarget(peat, { choice: half, target })
       expect(!plan.ok && plan.problem.code).toBe('pH-out-of-range')
     }
-    const plan = limeForTarget(peat, half, 7.9)
+    const plan = limeForTarget(peat, { choice: half, target: 7.9 })
     expect(!plan.ok && plan.problem.code).toBe('target-above-lime-ceiling')
   })
   test('warns of a dose above the usual limit', () => {
     const little = [{ lime: { ...lime('lime_calcitic'), usualLimit: 3 }, share: 1 }]
-    const plan = limeForTarget({ pH: 4, bufferCapacity: 35 }, little, 6)
+    const plan = limeForTarget({ pH: 4, bufferCapacity: 35 }, { choice: little, target: 6 })
     expect(plan.ok && plan.notes.map((n) => n.code)).toEqual(['dose-above-usual-limit'])
   })
 })
@@ -326,8 +332,8 @@ describe('the balance of charge', () => {
   test('lime is not given against more acid than it can outlast', () => {
     const acids = [{ dressing: dressingById('ammonium_sulfate')!, gramsPerLitre: 8 }]
     const live = { ...peat, liveShare: 1 }
-    const plan = limeForTarget(live, half, 6.2, { acids })
-    const bare = limeForTarget(live, half, 6.2)
+    const plan = limeForTarget(live, { choice: half, target: 6.2 }, { acids })
+    const bare = limeForTarget(live, { choice: half, target: 6.2 })
     if (!plan.ok || !bare.ok) throw new Error('no plan')
     expect(plan.notes[0]?.code).toBe('acid-outlasts-lime')
     expect(plan.value.gramsPerLitre).toBeCloseTo(bare.value.gramsPerLitre, 6)

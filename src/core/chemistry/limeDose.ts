@@ -36,6 +36,12 @@ export interface LimeChoice {
   share: Fraction
 }
 
+/** Which limes, and the pH they are to bring. */
+export interface LimeAim {
+  choice: readonly LimeChoice[]
+  target: number
+}
+
 const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.lime.value
 
 /**
@@ -43,12 +49,11 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.lime.value
  * Source: as `acidityCourse`.
  *
  * @example
- * limeAt({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 5).pH // 6.462
+ * limeAt({ pH: 4, bufferCapacity: 33 }, { choice: [{ lime: LIMES[0], share: 1 }], gramsPerLitre: 5 }).pH // 6.462
  */
 export function limeAt(
   mix: BufferedMix,
-  choice: readonly LimeChoice[],
-  gramsPerLitre: number,
+  { choice, gramsPerLitre }: { choice: readonly LimeChoice[]; gramsPerLitre: number },
   given: AcidityInput = {},
   days = JUDGED_AFTER,
 ): LimePlan {
@@ -99,24 +104,23 @@ function moversOf(
  * Errors: target out of range, or above the equilibrium of calcite.
  *
  * @example
- * limeForTarget({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 6).ok // true
+ * limeForTarget({ pH: 4, bufferCapacity: 33 }, { choice: [{ lime: LIMES[0], share: 1 }], target: 6 }).ok // true
  */
 export function limeForTarget(
   mix: BufferedMix,
-  choice: readonly LimeChoice[],
-  target: number,
+  { choice, target }: LimeAim,
   given: AcidityInput = {},
   days = JUDGED_AFTER,
 ): Outcome<LimePlan> {
   const [low, high] = [CHEMISTRY_LIMITS.leastLimeTarget.value, CHEMISTRY_LIMITS.mostLimeTarget.value]
   if (!(target >= low && target <= high)) return fail({ code: 'pH-out-of-range', value: target, low, high })
-  const at = (grams: number) => limeAt(mix, choice, grams, given, days)
+  const at = (grams: number) => limeAt(mix, { choice, gramsPerLitre: grams }, given, days)
   const none = at(0)
   if (none.pH >= target) return succeed(none, { code: 'target-already-passed', pH: none.pH, target })
   const most = at(MOST_GRAMS_PER_LITRE)
   if (most.pH < target) {
     const { acids = [], ...rest } = given
-    const bare = acids.length > 0 ? limeForTarget(mix, choice, target, rest, days) : null
+    const bare = acids.length > 0 ? limeForTarget(mix, { choice, target }, rest, days) : null
     const limit = MOST_GRAMS_PER_LITRE
     if (bare?.ok && bare.value.gramsPerLitre < limit) {
       const plan = at(bare.value.gramsPerLitre)

@@ -35,10 +35,12 @@ describe('a pH read in a batch', () => {
   })
   test('as expected, and on its way to the target: nothing is added', () => {
     const mix = { pH: 4.2, bufferCapacity: 30 }
-    const plan = limeAt(mix, CHOICE, 3)
+    const plan = limeAt(mix, { choice: CHOICE, gramsPerLitre: 3 })
     const given = { limes: plan.doses }
     const read = acidityOn(mix, given, 7).pH
-    const check = valueOf(limeForReading(mix, CHOICE, plan.pH, given, { pH: read, day: 7 }))
+    const check = valueOf(
+      limeForReading(mix, { choice: CHOICE, target: plan.pH }, given, { pH: read, day: 7 }),
+    )
     expect(check).toMatchObject({ limeGramsPerLitre: 0 })
     expect(check.expected).toBeCloseTo(read, 3)
     // From six weeks on it still creeps up a little.
@@ -46,8 +48,8 @@ describe('a pH read in a batch', () => {
   })
   test('lower than expected: more lime, and with it the batch comes to its target', () => {
     const mix = { pH: 4.4, bufferCapacity: 30 }
-    const given = { limes: limeAt(mix, CHOICE, 3).doses }
-    const check = valueOf(limeForReading(mix, CHOICE, 6.2, given, { pH: 4, day: 0 }))
+    const given = { limes: limeAt(mix, { choice: CHOICE, gramsPerLitre: 3 }).doses }
+    const check = valueOf(limeForReading(mix, { choice: CHOICE, target: 6.2 }, given, { pH: 4, day: 0 }))
     expect(check.limeGramsPerLitre).toBeGreaterThan(0.3)
     expect(check.goesTo).toBeLessThan(6)
     const limes = [...given.limes, { lime: LIMES[0]!, gramsPerLitre: check.limeGramsPerLitre }]
@@ -56,17 +58,25 @@ describe('a pH read in a batch', () => {
   })
   test('a peat mix half a unit low wants about a gram a litre more (common practice: a gram lifts a litre of peat mix by a third to two thirds of a unit)', () => {
     const mix = { pH: 4.5, bufferCapacity: 30 }
-    const given = { limes: limeAt(mix, CHOICE, 3).doses }
-    const { expected } = valueOf(limeForReading(mix, CHOICE, 6, given, { pH: 4.5, day: 0 }))
-    const low = valueOf(limeForReading(mix, CHOICE, 6.2, given, { pH: expected - 0.5, day: 0 }))
-    const as = valueOf(limeForReading(mix, CHOICE, 6.2, given, { pH: expected - 0.0001, day: 0 }))
+    const given = { limes: limeAt(mix, { choice: CHOICE, gramsPerLitre: 3 }).doses }
+    const { expected } = valueOf(
+      limeForReading(mix, { choice: CHOICE, target: 6 }, given, { pH: 4.5, day: 0 }),
+    )
+    const low = valueOf(
+      limeForReading(mix, { choice: CHOICE, target: 6.2 }, given, { pH: expected - 0.5, day: 0 }),
+    )
+    const as = valueOf(
+      limeForReading(mix, { choice: CHOICE, target: 6.2 }, given, { pH: expected - 0.0001, day: 0 }),
+    )
     const perHalf = low.limeGramsPerLitre - as.limeGramsPerLitre
     expect(0.5 / perHalf).toBeGreaterThan(1 / 3)
     expect(0.5 / perHalf).toBeLessThan(2 / 3)
   })
   test('higher than wanted: no lime, for it never lowers', () => {
     const mix = { pH: 5, bufferCapacity: 20 }
-    expect(valueOf(limeForReading(mix, CHOICE, 6, {}, { pH: 7.2, day: 0 }))).toMatchObject({
+    expect(
+      valueOf(limeForReading(mix, { choice: CHOICE, target: 6 }, {}, { pH: 7.2, day: 0 })),
+    ).toMatchObject({
       limeGramsPerLitre: 0,
       goesTo: 7.2,
     })

@@ -1,9 +1,9 @@
 import { fail, succeed, type Outcome } from '../outcome'
-import type { Days, Fraction } from '../units'
+import type { Days } from '../units'
 import { acidityOn, type AcidityInput } from './acidity'
 import type { BufferedMix } from './lime'
 import { CHEMISTRY_LIMITS } from './limits'
-import { JUDGED_AFTER, limeForTarget, type LimeChoice } from './limeDose'
+import { JUDGED_AFTER, limeForTarget, type LimeAim } from './limeDose'
 
 /** A pH that was read so many days after mixing. */
 export interface PHReading {
@@ -66,12 +66,11 @@ export const READING_TELLS = CHEMISTRY_LIMITS.readingTells.value
  * Units: g per litre of mix. Errors: those of `mixAsRead` and `limeForTarget`. Source: as `mixAsRead`.
  *
  * @example
- * limeForReading({ pH: 4, bufferCapacity: 33 }, [{ lime: LIMES[0], share: 1 }], 6, {}, { pH: 4, day: 0 }).ok // true
+ * limeForReading({ pH: 4, bufferCapacity: 33 }, { choice: [{ lime: LIMES[0], share: 1 }], target: 6 }, {}, { pH: 4, day: 0 }).ok // true
  */
 export function limeForReading(
   mix: BufferedMix,
-  choice: readonly { lime: LimeChoice['lime']; share: Fraction }[],
-  target: number,
+  { choice, target }: LimeAim,
   given: AcidityInput,
   reading: PHReading,
 ): Outcome<PHCorrection> {
@@ -82,7 +81,7 @@ export function limeForReading(
   const goesTo = acidityOn(asRead.value, given, days).pH
   if (goesTo > target - READING_TELLS)
     return succeed({ expected, goesTo, limeGramsPerLitre: 0, withIt: goesTo })
-  const plan = limeForTarget(asRead.value, choice, target, given, days)
+  const plan = limeForTarget(asRead.value, { choice, target }, given, days)
   if (!plan.ok) return plan
   const { gramsPerLitre, pH } = plan.value
   return succeed({ expected, goesTo, limeGramsPerLitre: gramsPerLitre, withIt: pH }, ...plan.notes)

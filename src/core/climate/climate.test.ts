@@ -93,14 +93,18 @@ describe('FAO-56 worked examples, to the printed digit', () => {
       'MJ/m2/d',
       3.5,
       0.05,
-      () => netLongwave(25.1, 19.1, 2.1, 14.5, 18.8),
+      () => netLongwave({ tMax: 25.1, tMin: 19.1 }, 2.1, 14.5, 18.8),
     ],
     [
       'ex. 12: net radiation, Rio de Janeiro in May, from example 10 on',
       'MJ/m2/d',
       7.6,
       0.05,
-      () => netRadiation(rioSun(), netLongwave(25.1, 19.1, 2.1, rioSun(), clearSkyRadiation(rio(), 0))),
+      () =>
+        netRadiation(
+          rioSun(),
+          netLongwave({ tMax: 25.1, tMin: 19.1 }, 2.1, rioSun(), clearSkyRadiation(rio(), 0)),
+        ),
     ],
     ['ex. 14: wind of 3.2 m/s at 10 m, at 2 m', 'm/s', 2.4, 0.05, () => windAtTwoMetres(3.2, 10)],
     [
@@ -412,7 +416,7 @@ describe('water a container uses', () => {
     expect(shares[0]).toBeCloseTo(0.02 / 0.45, 9)
     expect(shares.at(-1)).toBe(1)
     const share = (id: string, month: number, latitude: number) =>
-      leafInMonth(cropById(id)!, growthOf(id), month, 5, latitude).share
+      leafInMonth(cropById(id)!, growthOf(id), month, { planting: 5, latitude }).share
     expect([share('fig', 1, 51), share('fig', 7, 51), share('fig', 1, -35)]).toEqual([0, 1, 1])
     expect(share('citrus_lemon', 1, 51)).toBe(1)
     expect(share('cranberry', 1, 51)).toBe(1)

@@ -81,7 +81,7 @@ export function penmanMonteith(w: Weather): number {
     w.sunHours === undefined
       ? radiationFromTemperature(ra, tMax, tMin, w.temperatureFactor)
       : radiationFromSunshine(ra, w.sunHours, daylightHours(w.latitude, w.day))
-  const rn = netRadiation(rs, netLongwave(tMax, tMin, ea, rs, clearSkyRadiation(ra, w.elevation)))
+  const rn = netRadiation(rs, netLongwave({ tMax, tMin }, ea, rs, clearSkyRadiation(ra, w.elevation)))
   const gamma = psychrometricConstant(airPressure(w.elevation))
   const slope = saturationSlope(t)
   const es = meanSaturationVapour(tMax, tMin)

@@ -109,11 +109,10 @@ export const clearSkyRadiation = (extraterrestrial: number, elevation: number): 
  * Net outgoing long waves, MJ m-2 day-1; temperatures in C, vapour pressure in kPa. FAO-56 eq. 39.
  *
  * @example
- * netLongwave(25.1, 19.1, 2.1, 14.5, 18.8) // 3.534
+ * netLongwave({ tMax: 25.1, tMin: 19.1 }, 2.1, 14.5, 18.8) // 3.534
  */
 export const netLongwave = (
-  tMax: number,
-  tMin: number,
+  { tMax, tMin }: { tMax: number; tMin: number },
   vapour: number,
   radiation: number,
   clearSky: number,

@@ -50,14 +50,13 @@ const FIRST: Days = 8
  * Latitude in degrees, north positive. Source: as `leafOn`; common practice for bud break.
  *
  * @example
- * leafInMonth(cropById('fig'), growthOf('fig'), 1, 5, 51) // { share: 0, coefficient: 1 }
+ * leafInMonth(cropById('fig'), growthOf('fig'), 1, { planting: 5, latitude: 51 }) // { share: 0, coefficient: 1 }
  */
 export function leafInMonth(
   crop: Pick<Crop, 'properties'>,
   growth: CropGrowth | undefined,
   month: number,
-  planting: number,
-  latitude: number,
+  { planting, latitude }: { planting: number; latitude: number },
 ): Leaf {
   if (!growth || growth.stages.from === 'all year') return FULL_LEAF
   const full = crop.properties.canopyArea.value

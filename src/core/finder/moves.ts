@@ -229,7 +229,7 @@ function judgeOf(features: Features, scorer: Scorer, columns: readonly Column[])
     sums[AT.cost] = cost
     const amounts = which.map((i) => loose[i]!)
     const total = amounts.reduce((s, p) => s + p, 0)
-    const score = scorer.score(sums, total, which, amounts, present)
+    const score = scorer.score(sums, total, { which, parts: amounts }, present)
     return { score, figures: { ...scorer.figures }, misses: scorer.misses() }
   }
 }

@@ -65,8 +65,7 @@ export class Scorer {
   score(
     sums: Float64Array,
     total: number,
-    which: readonly number[],
-    parts: readonly number[],
+    { which, parts }: { which: readonly number[]; parts: readonly number[] },
     present: number,
   ): number {
     const f = this.f

@@ -65,39 +65,55 @@ class Walk {
   readonly best = new Map<number, Candidate>()
   readonly front = new Front()
   tried = 0
-  private readonly which: number[] = []
-  private readonly parts: number[] = []
+  /** The rows of the materials of the set being dealt, and their parts. */
+  readonly which: number[] = []
+  readonly parts: number[] = []
+  private present = 0
+  private family = 0
   private readonly sums: Float64Array[]
   private readonly familyBit: number[]
 
-  constructor(
-    private readonly f: Features,
-    private readonly scorer: Scorer,
-    private readonly shelf: readonly ShelfMaterial[],
-    private readonly rules: Rules,
-    private readonly volume: number,
-    private readonly maxParts: number,
-    maxMaterials: number,
-  ) {
-    this.sums = Array.from({ length: maxMaterials + 1 }, () => new Float64Array(WIDTH))
-    const families = [...new Set(shelf.map((s) => s.material.material.family))]
-    this.familyBit = shelf.map((s) => 1 << families.indexOf(s.material.material.family))
+  private readonly f: Features
+  private readonly scorer: Scorer
+  private readonly shelf: readonly ShelfMaterial[]
+  private readonly rules: Rules
+  private readonly volume: number
+  private readonly maxParts: number
+
+  constructor(of: {
+    features: Features
+    scorer: Scorer
+    shelf: readonly ShelfMaterial[]
+    rules: Rules
+    volume: number
+    maxParts: number
+    maxMaterials: number
+  }) {
+    this.f = of.features
+    this.scorer = of.scorer
+    this.shelf = of.shelf
+    this.rules = of.rules
+    this.volume = of.volume
+    this.maxParts = of.maxParts
+    this.sums = Array.from({ length: of.maxMaterials + 1 }, () => new Float64Array(WIDTH))
+    const families = [...new Set(of.shelf.map((s) => s.material.material.family))]
+    this.familyBit = of.shelf.map((s) => 1 << families.indexOf(s.material.material.family))
   }
 
   /** All compositions of one set of materials, in lowest terms. */
   compositions(which: readonly number[]): void {
     this.which.length = 0
     this.which.push(...which)
-    let present = 0
-    let family = 0
+    this.present = 0
+    this.family = 0
     for (const i of which) {
-      present |= this.f.classes[i]!
-      family |= this.familyBit[i]!
+      this.present |= this.f.classes[i]!
+      this.family |= this.familyBit[i]!
     }
-    this.deal(0, this.maxParts, 0, present, family)
+    this.deal(0, this.maxParts, 0)
   }
 
-  private deal(at: number, left: number, divisor: number, present: number, family: number): void {
+  private deal(at: number, left: number, divisor: number): void {
     const row = this.which[at]! * WIDTH
     const now = this.sums[at + 1]!
     const { rows } = this.f
@@ -108,20 +124,21 @@ class Walk {
       for (let k = 0; k < WIDTH; k++) now[k]! += rows[row + k]!
       this.parts[at] = p
       const common = gcd(divisor, p)
-      if (!last) this.deal(at + 1, left - p, common, present, family)
+      if (!last) this.deal(at + 1, left - p, common)
       else {
         this.tried++
-        if (common === 1) this.judge(now, this.maxParts - left + p, present, family)
+        if (common === 1) this.judge(now, this.maxParts - left + p)
       }
     }
   }
 
-  private judge(sums: Float64Array, total: number, present: number, family: number): void {
+  private judge(sums: Float64Array, total: number): void {
+    const { present, family } = this
     const bound = this.scorer.bound(sums, total)
     const rival = this.best.get(family)
     // Cost per litre only rises with what blending loses.
     if (bound > 0 && rival && bound > rival.score && this.beaten(sums[AT.cost]! / total, bound)) return
-    const score = this.scorer.score(sums, total, this.which, this.parts, present)
+    const score = this.scorer.score(sums, total, this, present)
     const { figures } = this.scorer
     const better =
       !rival || score < rival.score - 1e-12 || (score <= rival.score + 1e-12 && this.betterTie(rival))
@@ -218,15 +235,15 @@ export function* search(
     shelf.map((s) => s.pricePerLitre),
   )
   const scorer = new Scorer(features, problem)
-  const walk = new Walk(
+  const walk = new Walk({
     features,
     scorer,
     shelf,
     rules,
-    problem.volume ?? 0,
-    parts,
-    Math.min(most, shelf.length),
-  )
+    volume: problem.volume ?? 0,
+    maxParts: parts,
+    maxMaterials: Math.min(most, shelf.length),
+  })
   const total = candidateCount(shelf.length, Math.min(most, shelf.length), parts, must.length)
   const ranked = () =>
     [...walk.best.values()].sort(

@@ -91,7 +91,7 @@ const sandLowersAir: Rule = (q) =>
 const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
   const { gramsPerLitre, pH } = e.lime
   if (gramsPerLitre <= L.limeAsked.value || pH <= L.limePlateau.value) return []
-  const halfPH = limeAt(e.blend, limes, gramsPerLitre / 2, e.given).pH
+  const halfPH = limeAt(e.blend, { choice: limes, gramsPerLitre: gramsPerLitre / 2 }, e.given).pH
   return pH - halfPH < L.limeHardly.value
     ? [{ level: 'warn', code: 'lime-does-little', gramsPerLitre, pH, halfPH }]
     : []

@@ -54,8 +54,7 @@ function stepsOutside(e: Evaluation, bands: Bands): Record<keyof Verdicts, numbe
  */
 export function standingOf(
   e: Evaluation,
-  bands: Bands,
-  perennial: boolean,
+  { bands, perennial }: { bands: Bands; perennial: boolean },
   judgements: readonly Judgement[],
   answered: ReadonlySet<string> = new Set(),
 ): Standing {

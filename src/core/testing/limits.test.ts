@@ -171,16 +171,16 @@ const laid = (() => {
   return { above: above.map((s) => s.laidDown), dissolving: dissolving.map((s) => -s.laidDown) }
 })()
 const okLime = (target: number) => {
-  const answer = limeForTarget({ pH: 9, bufferCapacity: 40 }, LIME, target)
+  const answer = limeForTarget({ pH: 9, bufferCapacity: 40 }, { choice: LIME, target })
   return answer.ok || answer.problem.code
 }
 const okAcid = (target: number) => {
-  const answer = acidForTarget({ pH: 2, bufferCapacity: 40 }, SULFUR, target)
+  const answer = acidForTarget({ pH: 2, bufferCapacity: 40 }, { dressing: SULFUR, target })
   return answer.ok || answer.problem.code
 }
 /** More lime for a mix that reads so far short of its target. */
 const moreLimeFor = (short: number) => {
-  const answer = limeForReading(still(6), LIME, 6, {}, { pH: 6 - short, day: 0 })
+  const answer = limeForReading(still(6), { choice: LIME, target: 6 }, {}, { pH: 6 - short, day: 0 })
   return answer.ok ? answer.value.limeGramsPerLitre : NaN
 }
 /** Acid a gram of sulfur has made when it is judged, mmol of charge. */
@@ -224,7 +224,7 @@ everyLimit(
     sulfurFull: trial(4, (pH) => sulfurAcid(pH) === sulfurAcid(6)),
     sulfurNone: trial(2.8, (pH) => sulfurAcid(pH) > 0),
     lime: trial(10, (grams) => {
-      const most = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, LIME, 6.5)
+      const most = limeForTarget({ pH: 4, bufferCapacity: 1e5 }, { choice: LIME, target: 6.5 })
       return most.ok && most.value.gramsPerLitre < grams
     }),
     leastLimeTarget: trial(3.5, okLime),
@@ -232,7 +232,11 @@ everyLimit(
     leastAcidTarget: trial(3, okAcid),
     mostAcidTarget: trial(7.5, okAcid),
     // What takes so much acid for a unit of pH is brought down by the most there is, or not.
-    acid: trial(10, (grams) => acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, SULFUR, 6).ok),
+    acid: trial(
+      10,
+      (grams) =>
+        acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, { dressing: SULFUR, target: 6 }).ok,
+    ),
     // What would leave it this far short is left as it is.
     readingTells: trial(0.2, (short) => moreLimeFor(short) === 0),
     limeJudged: trial(42, (day) => JUDGED_AFTER < day),
@@ -687,7 +691,8 @@ everyLimit(
 )
 /** Steps of a figure outside bands of its own. */
 const stepsOf = (figure: keyof Verdicts, change: Partial<Evaluation>, more: Partial<Bands> = {}) =>
-  standingOf({ ...base, ...change }, { ...bands, ...more }, true, []).misses[figure] ?? 0
+  standingOf({ ...base, ...change }, { bands: { ...bands, ...more }, perennial: true }, []).misses[figure] ??
+  0
 everyLimit(
   'Steps',
   STEPS,
@@ -728,7 +733,7 @@ test('what a verdict says for the screen is what a warning says', () => {
   expect(verdicts(slumped).lasting).toBe('high')
   expect(verdictsOf({ ...base, ...slumped }, bands, false).lasting).toBe('plain')
   expect(verdicts({ growing: growing(99) }).days).toBe('good')
-  expect(limeForTarget(PEAT, LIME, 6.5).ok).toBe(true)
+  expect(limeForTarget(PEAT, { choice: LIME, target: 6.5 }).ok).toBe(true)
 })
 
 test('what is met to the last digit is not said, and what is said carries its figures', () => {

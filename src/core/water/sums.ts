@@ -29,7 +29,12 @@ export interface DryWater {
   buffer: Fraction
   wilting: Fraction
 }
-/** Mean over a slice by Simpson's rule. */
+/**
+ * Mean over a slice by Simpson's rule.
+ *
+ * @example
+ * meanOf({ foot: 0.6, middle: 0.5, top: 0.1 }, (w) => w) // 0.45
+ */
 export const meanOf = ({ foot, middle, top }: SliceWater, of: (water: Fraction) => Fraction) =>
   (of(foot) + 4 * of(middle) + of(top)) / 6
 

@@ -405,22 +405,25 @@ describe('a dose by label', () => {
     for (const bad of ['', '4-4', '4-4-4-4', 'a-b-c', '0-0-0', '60-60-10']) expect(readLabel(bad)).toBeNull()
   })
   test('15-15-15 for 4-4-4: a quarter of the weight, all three alike', () => {
-    const dose = labelDose(label('4-4-4'), amount, feed(15, 15, 15), 'nitrogen', setting)
+    const dose = labelDose({ label: label('4-4-4'), amount }, feed(15, 15, 15), 'nitrogen', setting)
     if (!dose.ok) throw new Error(dose.problem.code)
     expect(dose.value.ratio).toBeCloseTo(4 / 15, 9)
     expect(dose.value.gramsPerLitre).toBeCloseTo((3 * 4) / 15, 9)
     expect(dose.value.changes.phosphate).toBeCloseTo(0, 9)
   })
   test('blood meal for a balanced feed brings no potash, and what the recipe has not is told', () => {
-    const dose = labelDose(label('5-5-5'), amount, feed(13, 1, 0), 'nitrogen', setting)
+    const dose = labelDose({ label: label('5-5-5'), amount }, feed(13, 1, 0), 'nitrogen', setting)
     if (!dose.ok) throw new Error(dose.problem.code)
     expect(dose.value.changes).toMatchObject({ potash: -1 })
     expect(dose.value.changes.phosphate).toBeCloseTo(1 / 13 - 1, 9)
-    const back = labelDose(label('13-0-0'), amount, feed(5, 5, 5), 'nitrogen', setting)
+    const back = labelDose({ label: label('13-0-0'), amount }, feed(5, 5, 5), 'nitrogen', setting)
     expect(back.ok && back.value.extra.potash).toBeCloseTo((3 * 13) / 100, 9)
-    const none = labelDose(label('13-0-0'), amount, feed(5, 5, 5), 'potash', setting)
+    const none = labelDose({ label: label('13-0-0'), amount }, feed(5, 5, 5), 'potash', setting)
     expect(!none.ok && none.problem.code).toBe('no-dressing-for-target')
-    const lost = labelDose(label('4-4-4'), amount, feed(5, 5, 5), 'nitrogen', { ...setting, bucket: 0 })
+    const lost = labelDose({ label: label('4-4-4'), amount }, feed(5, 5, 5), 'nitrogen', {
+      ...setting,
+      bucket: 0,
+    })
     expect(!lost.ok && lost.problem.code).toBe('size-not-positive')
   })
 })

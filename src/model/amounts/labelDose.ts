@@ -44,8 +44,7 @@ export interface LabelDose {
  * Errors: a nutrient that one of the two has none of; an amount the job cannot count. Source: arithmetic on labels.
  */
 export function labelDose(
-  recipe: Label,
-  amount: Amount,
+  { label: recipe, amount }: { label: Label; amount: Amount },
   mine: Pick<Dressing, 'id' | 'label'>,
   nutrient: Nutrient,
   setting: Omit<AmountSetting, 'bulkDensity'>,

@@ -51,7 +51,7 @@ const after = (job: Job, command: Command): Job => {
   return (change?.after as Job | undefined) ?? job
 }
 const moves = (job: Job, source: Source, most: number) =>
-  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), source, most))))
+  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), { source, most }))))
 /** A job prepared, and its answer with the later years. */
 const atRest = (job: Job): [PreparedMix, Evaluation] => {
   const prepared = good(prepareJob(job, place, PUBLISHED))
@@ -87,7 +87,7 @@ describe('next moves and the finder, from a job', () => {
       expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.air, 9)
       expect(there.lime.pH).toBeCloseTo(move.after.pH, 9)
       const judged = judgementsOf(prepared, there)
-      const now = standingOf(there, prepared.bands, false, judged)
+      const now = standingOf(there, { bands: prepared.bands, perennial: false }, judged)
       expect(move.gain).toBeCloseTo(standing.faults - now.faults, 9)
       expect(move.gain).toBeGreaterThan(0.4)
       expect(bringsFault(standing, now)).toBe(false)
@@ -116,7 +116,11 @@ describe('next moves and the finder, from a job', () => {
     }
     const windy = { ...place!, wind: 'exposed' as const }
     const { standing, moves: found } = good(
-      movesAtOnce(good(movesRequest(garden, light, questionOfJob(light, windy, PUBLISHED), 'all', 12))),
+      movesAtOnce(
+        good(
+          movesRequest(garden, light, questionOfJob(light, windy, PUBLISHED), { source: 'all', most: 12 }),
+        ),
+      ),
     )
     expect(standing.warnings.map((j) => j.code)).toContain('tips-in-wind')
     expect(Math.max(...found.map((m) => m.after.wind ?? 0))).toBeGreaterThan(found[0]!.before.wind! + 1)

@@ -97,8 +97,7 @@ export function movesRequest(
   garden: Garden,
   job: Job,
   question: MixQuestion,
-  source: Source,
-  most: number,
+  { source, most }: { source: Source; most: number },
 ): Outcome<MovesRequest> {
   const shelf = finderShelf(garden, job, source)
   if (!shelf.ok) return shelf
@@ -137,7 +136,12 @@ function lookAt({ question, answered }: MovesRequest, recipe: Recipe): Outcome<L
     prepared: prepared.value,
     evaluation: evaluation.value,
     judgements,
-    standing: standingOf(evaluation.value, prepared.value.bands, perennial, judgements, new Set(answered)),
+    standing: standingOf(
+      evaluation.value,
+      { bands: prepared.value.bands, perennial },
+      judgements,
+      new Set(answered),
+    ),
   })
 }
 

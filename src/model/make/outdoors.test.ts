@@ -503,7 +503,7 @@ describe('the timetable', () => {
   })
   test('goes into a calendar: what is open, each with a name that stays, and the mixing day', () => {
     const table = at({ mixOn: '2026-04-20', readySteps: ['perlite_rinse:perlite_coarse'] })
-    const tasks = prepareTasks('j', 'Peppers', table, (s) => stepText(s, 'metric'), {
+    const tasks = prepareTasks({ jobId: 'j', name: 'Peppers' }, table, (s) => stepText(s, 'metric'), {
       title: 'Buy',
       text: '',
     })
@@ -706,7 +706,10 @@ test('a label says what is in a pot within its lines, with what was read before 
     const quantities = quantitiesOf(one, prepareJob(one, undefined, PUBLISHED))
     if (!quantities.ok) continue
     for (const units of ['metric', 'us'] as const) {
-      const label = labelText(one, one.fills[0]!, quantities.value, undefined, units)
+      const label = labelText(
+        { job: one, fill: one.fills[0]!, quantities: quantities.value, record: undefined },
+        units,
+      )
       expect(label.title.length).toBeLessThanOrEqual(20)
       for (const line of label.lines) expect(line.length, line).toBeLessThanOrEqual(27)
     }
@@ -720,7 +723,12 @@ test('a label says what is in a pot within its lines, with what was read before 
     value: 5.9,
     expected: 6.1,
   }
-  const read = labelText({ ...job, readings: [reading] }, job.fills[0]!, q, undefined, 'metric')
+  const read = labelText(
+    { job: { ...job, readings: [reading] }, fill: job.fills[0]!, quantities: q, record: undefined },
+    'metric',
+  )
   expect(read.lines[2]).toMatch(/^pH 5\.9; lime /)
-  expect(labelText(job, job.fills[0]!, q, undefined, 'metric').lines[2]).toMatch(/^pH about /)
+  expect(
+    labelText({ job, fill: job.fills[0]!, quantities: q, record: undefined }, 'metric').lines[2],
+  ).toMatch(/^pH about /)
 })

@@ -1,18 +1,22 @@
 import type { CalendarTask } from '../calendar/calendarFile'
 import type { TimedStep, Timetable } from './timetable'
 
+interface Words {
+  title: string
+  text: string
+}
+
 /**
  * What is still to be got ready as tasks of a calendar, each on the day it is begun, with the mixing day itself.
  * `wordsOf` puts a step into words, `buying` what is to be bought.
  */
 export function prepareTasks(
-  jobId: string,
-  name: string,
+  { jobId, name }: { jobId: string; name: string },
   table: Timetable,
-  wordsOf: (step: TimedStep) => { title: string; text: string },
-  buying: { title: string; text: string },
+  wordsOf: (step: TimedStep) => Words,
+  buying: Words,
 ): CalendarTask[] {
-  const task = (id: string, title: string, text: string, on: string, until: string | null = null) => ({
+  const task = (id: string, { title, text }: Words, on: string, until: string | null = null) => ({
     uid: `${jobId}-${id.replace(/[^a-zA-Z0-9]+/g, '-')}@open-bed`,
     title: `${name}: ${title}`,
     text,
@@ -21,11 +25,10 @@ export function prepareTasks(
   })
   const steps = [...table.before, ...table.after].filter((s) => !s.done)
   return [
-    ...(table.buyBy ? [task('buy', buying.title, buying.text, table.buyBy)] : []),
-    ...steps.map((step) => {
-      const { title, text } = wordsOf(step)
-      return task(`ready-${step.id}`, title, text, step.begin, step.ready > step.begin ? step.ready : null)
-    }),
-    task('mix', 'mixing day', '', table.mixOn),
+    ...(table.buyBy ? [task('buy', buying, table.buyBy)] : []),
+    ...steps.map((step) =>
+      task(`ready-${step.id}`, wordsOf(step), step.begin, step.ready > step.begin ? step.ready : null),
+    ),
+    task('mix', { title: 'mixing day', text: '' }, table.mixOn),
   ]
 }

@@ -42,6 +42,16 @@ const LEAST_LEFT = { litres: 0.1, kg: 0.001 }
 /** More went in than there was: how was that? */
 export const isShort = ({ left, unit }: Left): boolean => left < -LEAST_LEFT[unit]
 
+/** What there was of something, what was bought, what went in, and what was to be bought. */
+interface Kept {
+  id: string
+  unit: Left['unit']
+  had: number
+  bought?: Bought | null
+  into: number
+  toBuy?: number
+}
+
 /**
  * What is left of everything a job took that is kept count of: with stock on the shelf, or ticked as bought. One's own
  * is taken as it is needed. `used` is what went in, by id, where it was not as listed; what went in for something else
@@ -53,14 +63,7 @@ export function leftOver(
   doses: readonly DoseLine[],
   used: ReadonlyMap<string, number> = new Map(),
 ): Left[] {
-  const leftOf = (
-    id: string,
-    unit: Left['unit'],
-    had: number,
-    bought: Bought | null,
-    into: number,
-    toBuy: number,
-  ): Left[] => {
+  const leftOf = ({ id, unit, had, bought = null, into, toBuy = 0 }: Kept): Left[] => {
     if (had <= LEAST_LEFT[unit] && !bought) return []
     const left = had + (bought?.amount ?? 0) - into
     const row = { id, unit, had, bought: bought?.amount ?? 0, used: into }
@@ -71,14 +74,19 @@ export function leftOver(
     ...list.flatMap((l) => {
       if (l.packs.some((p) => p.offer.pack.kind === 'own' && p.count > 0)) return []
       const into = (used.get(l.material.id) ?? l.litres) + l.screened
-      return leftOf(l.material.id, 'litres', l.stock, l.bought, into, l.purchase.litres)
+      const { stock: had, bought, purchase } = l
+      return leftOf({ id: l.material.id, unit: 'litres', had, bought, into, toBuy: purchase.litres })
     }),
     ...[...used].flatMap(([id, litres]) => {
       const material = listed.has(id) ? undefined : materialIn(tablesOf(garden), id)
-      return material ? leftOf(id, 'litres', shelfEntry(garden, material).stock, null, litres, 0) : []
+      return material
+        ? leftOf({ id, unit: 'litres', had: shelfEntry(garden, material).stock, into: litres })
+        : []
     }),
     ...doses.flatMap(({ id, bought, purchase, stock }) =>
-      purchase ? leftOf(id, 'kg', stock, bought, purchase.need, purchase.bought) : [],
+      purchase
+        ? leftOf({ id, unit: 'kg', had: stock, bought, into: purchase.need, toBuy: purchase.bought })
+        : [],
     ),
   ]
 }

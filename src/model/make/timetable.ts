@@ -140,7 +140,7 @@ function stepsBefore(chosen: readonly OfferedStep[], mixOn: string, given: ToPre
     for (const step of [...steps].reverse()) {
       const days = prepLead(step.prep, temperatureOn(given.place, ready)).value
       const begin = dayBefore(ready, waits(days))
-      timed.push(timedStep(step, begin, ready, days, given))
+      timed.push(timedStep(step, { begin, ready, days }, given))
       ready = begin
     }
   }
@@ -151,9 +151,7 @@ function stepsBefore(chosen: readonly OfferedStep[], mixOn: string, given: ToPre
 
 function timedStep(
   { id, prep, about }: OfferedStep,
-  begin: string,
-  ready: string,
-  days: number,
+  { begin, ready, days }: Pick<TimedStep, 'begin' | 'ready' | 'days'>,
   { job, list, today }: ToPrepare,
 ): TimedStep {
   const done = job.readySteps.includes(id)
@@ -218,7 +216,10 @@ export function timetable(given: ToPrepare): Timetable {
   const mixOn = job.mixOn ?? (plantingSaid && wanted > earliest ? wanted : earliest)
   const afterSteps = after.map((s) => {
     const { value } = prepLead(s.prep, temperatureOn(place, mixOn))
-    return { ...timedStep(s, mixOn, dayAfter(mixOn, waits(value)), value, given), late: false }
+    return {
+      ...timedStep(s, { begin: mixOn, ready: dayAfter(mixOn, waits(value)), days: value }, given),
+      late: false,
+    }
   })
   const readyOn = afterSteps.reduce((last, s) => (s.ready > last ? s.ready : last), mixOn)
   const plantOn = plantingSaid ? planted.day : readyOn

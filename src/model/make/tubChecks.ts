@@ -57,7 +57,7 @@ export function phCheck(
   }
   const target = targetOf(job, bands)
   const read = { pH: reading.value, day: reading.day }
-  const found = limeForReading(evaluation.blend, choice, target, given, read)
+  const found = limeForReading(evaluation.blend, { choice, target }, given, read)
   if (!found.ok) return found
   const { expected, goesTo, limeGramsPerLitre, withIt } = found.value
   const main = choice.reduce((a, b) => (b.share > a.share ? b : a)).lime
@@ -81,7 +81,12 @@ export function phCheck(
   if (goesTo <= bands.pH.high + READING_TELLS || !sulfur) return plain
   const asRead = mixAsRead(evaluation.blend, given, read)
   if (!asRead.ok) return asRead
-  const acid = acidForTarget(asRead.value, sulfur, bands.pH.high, 2 * JUDGED_AFTER + reading.day, given)
+  const acid = acidForTarget(
+    asRead.value,
+    { dressing: sulfur, target: bands.pH.high },
+    2 * JUDGED_AFTER + reading.day,
+    given,
+  )
   if (!acid.ok) return plain
   return succeed(
     {

@@ -69,7 +69,9 @@ export function bestOf(garden: Garden, job: Job, rivals: readonly Rival[], most:
     if (!prepared.ok || !answer.ok) return []
     const perennial = prepared.value.question.crops[0]?.perennial ?? false
     const judgements = judgementsOf(prepared.value, answer.value)
-    return [{ id, faults: standingOf(answer.value, prepared.value.bands, perennial, judgements).faults }]
+    return [
+      { id, faults: standingOf(answer.value, { bands: prepared.value.bands, perennial }, judgements).faults },
+    ]
   })
   return ranked
     .sort((a, b) => a.faults - b.faults)

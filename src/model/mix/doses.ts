@@ -102,7 +102,7 @@ function acidOffer({ question, bands, blend, given, lime }: PreparedMix, e: Eval
   const acid = dressingIn(question.tables, ACID)
   if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + PH_SLACK) return []
   const target = middleOf(bands.pH)
-  const plan = acidForTarget(blend, acid, target, ACID_WEEKS * 7, given)
+  const plan = acidForTarget(blend, { dressing: acid, target }, ACID_WEEKS * 7, given)
   const { high } = acid.dose
   const wanted = plan.ok ? plan.value.gramsPerLitre : high
   const gramsPerLitre = usualDose(wanted, high)

@@ -175,7 +175,9 @@ describe('a finished mix as a part', () => {
   })
   test('next moves change it as one part, and agree with the figures of the bench', () => {
     const job = nested()
-    const request = good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), 'all', 40))
+    const request = good(
+      movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), { source: 'all', most: 40 }),
+    )
     const base = good(singleChanges(request.problem, [{ id: 'mix:base', parts: 1 }], 0.5, request.mixes))
     expect(base.changes.some((m) => JSON.stringify(m.move).includes('mix:base'))).toBe(true)
     for (const move of good(movesAtOnce(request)).moves) {

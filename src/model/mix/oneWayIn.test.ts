@@ -76,8 +76,10 @@ describe('the app and the headless door', () => {
     const offer = doseOffers(prepared.value, later.value).find((o) => o.why.code === 'acid')!
     const sulfur = dressingById('sulfur_elemental')!
     const { blend, given } = prepared.value
-    const asked = acidForTarget(blend, sulfur, 4.6, 84, given)
-    const without = acidForTarget(blend, sulfur, 4.6, 84, { temperature: given.temperature })
+    const asked = acidForTarget(blend, { dressing: sulfur, target: 4.6 }, 84, given)
+    const without = acidForTarget(blend, { dressing: sulfur, target: 4.6 }, 84, {
+      temperature: given.temperature,
+    })
     if (!asked.ok || !without.ok) throw new Error('out of reach')
     expect(without.value.gramsPerLitre - asked.value.gramsPerLitre).toBeGreaterThan(0.1)
     const most = Math.min(asked.value.gramsPerLitre, sulfur.dose.high)

@@ -202,7 +202,7 @@ function limeWanted(
     return wrong ?? succeed({ gramsPerLitre, dolomiteShare: share })
   }
   if (dolomite.kind === 'share') {
-    const plan = limeForTarget(mixed, choiceOf(limes, share), aim.target, given)
+    const plan = limeForTarget(mixed, { choice: choiceOf(limes, share), target: aim.target }, given)
     return plan.ok
       ? succeed({ gramsPerLitre: plan.value.gramsPerLitre, dolomiteShare: share }, ...plan.notes)
       : plan

@@ -18,11 +18,16 @@ const packsOf = (packs: readonly { name: string; count: number }[]) =>
 
 const ONCE = { ready: 'on hand', made: 'made first', bag: '' }
 
+/** What a job asks for: materials, finished mixes, feed and lime. */
+interface Gathered {
+  lines: readonly ShoppingLine[]
+  mixes: readonly MixLine[]
+  doses: readonly DoseLine[]
+}
+
 /** What to gather for a job as CSV, in the grower's units. `packName` says what a pack is called. */
 export function shoppingCsv(
-  materials: readonly ShoppingLine[],
-  mixes: readonly MixLine[],
-  doses: readonly DoseLine[],
+  { lines: materials, mixes, doses }: Gathered,
   packName: (pack: Pack) => string,
   units: Settings['units'],
 ): string {

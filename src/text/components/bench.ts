@@ -126,14 +126,14 @@ export const recipeCard = {
   judgedIn: (cropName: Shown, spec: Shown) => `${cropName}judged in: ${spec}`,
   in100LMeasured: 'In 100 L measured',
   ofMixAsBlended: 'of mix as blended',
-  airAfterDrainingWaterWithin: (
-    airFilledPorosity: Shown,
-    easilyAvailableWater: Shown,
-    pH: Shown,
-    blendingLoss: Shown,
-    today: Shown,
-  ) =>
-    `Air after draining ${airFilledPorosity}, water within easy reach ${easilyAvailableWater}, pH ${pH} in six weeks; ${blendingLoss} is lost on stirring. Written ${today}.`,
+  airAfterDrainingWaterWithin: ({
+    air,
+    water,
+    pH,
+    loss,
+    today,
+  }: Record<'air' | 'water' | 'pH' | 'loss' | 'today', Shown>) =>
+    `Air after draining ${air}, water within easy reach ${water}, pH ${pH} in six weeks; ${loss} is lost on stirring. Written ${today}.`,
 }
 
 export const shareDialog = {

@@ -40,14 +40,16 @@ const mixLine = (job: Job): string => {
   return line
 }
 
+/** A bed of a job, what was counted for it, and the record of what was made. */
+interface Labelled {
+  job: Job
+  fill: JobBed
+  quantities: Quantities
+  record: MixRecord | undefined
+}
+
 /** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
-export function labelText(
-  job: Job,
-  bed: JobBed,
-  q: Quantities,
-  record: MixRecord | undefined,
-  units: UnitSystem,
-): LabelText {
+export function labelText({ job, fill: bed, quantities: q, record }: Labelled, units: UnitSystem): LabelText {
   const crop = cropName(inBed(job, bed).cropId)
   const read =
     job.readings.findLast((r) => r.kind === 'pH') ?? record?.readings.findLast((r) => r.kind === 'pH')

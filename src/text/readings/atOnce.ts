@@ -202,7 +202,8 @@ function tooAcid({ lime }: Evaluation): string {
 function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
   const limes = e.lime.doses.map(({ lime, gramsPerLitre }) => ({ lime, share: gramsPerLitre }))
   const isRaisedByLime = () =>
-    e.lime.gramsPerLitre > 0 && e.lime.pH - limeAt(e.blend, limes, 0, e.given).pH >= SEEN_ON_A_METER
+    e.lime.gramsPerLitre > 0 &&
+    e.lime.pH - limeAt(e.blend, { choice: limes, gramsPerLitre: 0 }, e.given).pH >= SEEN_ON_A_METER
   const tooHigh = () =>
     isRaisedByLime()
       ? 'Too much lime for this crop.'

@@ -49,10 +49,7 @@ export function differedTexts({ mix, waterings, feeds }: Comparison): string[] {
 
 /** A bed in a line. */
 export const bedSeasonText = (
-  litres: number,
-  plants: number,
-  kg: number,
-  pieces: number,
+  { litres, plants, kg, pieces }: Record<'litres' | 'plants' | 'kg' | 'pieces', number>,
   units: UnitSystem,
 ): string =>
   [

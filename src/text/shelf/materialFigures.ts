@@ -10,34 +10,32 @@ interface Figure {
   as: 'number' | 'percent' | 'fine'
   unit: string
 }
-const figure = (
-  key: Figure['key'],
-  label: string,
-  term: string,
-  unit = '',
-  as: Figure['as'] = 'number',
-): Figure => ({ key, label, term, as, unit })
+/** `as`: a unit, or how a share is written. */
+const figure = (key: Figure['key'], label: string, term: string, as = ''): Figure =>
+  as === 'percent' || as === 'fine'
+    ? { key, label, term, as, unit: '' }
+    : { key, label, term, as: 'number', unit: as }
 
 /** Figures of a material in the order they are shown. */
 const FIGURES: readonly Figure[] = [
   figure('dryBulkDensity', 'Weight, dry', 'dry bulk density', 'kg/L'),
   figure('moistBulkDensityAsBought', 'Weight, as bought', 'moist bulk density', 'kg/L'),
-  figure('totalPorosity', 'Pores', 'effective total porosity', '', 'percent'),
-  figure('waterAt10Cm', 'Water at 10 cm', 'volumetric, 10 cm tension', '', 'percent'),
-  figure('waterAt50Cm', 'Water at 50 cm', 'volumetric, 50 cm tension', '', 'percent'),
-  figure('waterAt100Cm', 'Water at 100 cm', 'volumetric, 100 cm tension', '', 'percent'),
-  figure('waterAt1000Cm', 'Water at 1,000 cm', 'volumetric, 0.1 MPa', '', 'percent'),
-  figure('waterAt15000Cm', 'Water at wilting', 'volumetric, 15,000 cm (1.5 MPa)', '', 'percent'),
-  figure('looseEnvelopeFraction', 'Packing, loose', 'envelope volume fraction', '', 'percent'),
+  figure('totalPorosity', 'Pores', 'effective total porosity', 'percent'),
+  figure('waterAt10Cm', 'Water at 10 cm', 'volumetric, 10 cm tension', 'percent'),
+  figure('waterAt50Cm', 'Water at 50 cm', 'volumetric, 50 cm tension', 'percent'),
+  figure('waterAt100Cm', 'Water at 100 cm', 'volumetric, 100 cm tension', 'percent'),
+  figure('waterAt1000Cm', 'Water at 1,000 cm', 'volumetric, 0.1 MPa', 'percent'),
+  figure('waterAt15000Cm', 'Water at wilting', 'volumetric, 15,000 cm (1.5 MPa)', 'percent'),
+  figure('looseEnvelopeFraction', 'Packing, loose', 'envelope volume fraction', 'percent'),
   figure('pH', 'pH', 'in the mix'),
   figure('bufferCapacity', 'Hold on pH', 'buffer capacity', 'mmol/L per pH'),
   figure('cationExchangeCapacity', 'Hold on feed', 'cation exchange capacity', 'mmol/L'),
   figure('electricalConductivity', 'Salts', 'EC, saturated extract', 'dS/m'),
-  figure('nitrogen', 'Nitrogen', 'total, of dry weight', '', 'fine'),
-  figure('phosphorus', 'Phosphorus', 'P, of dry weight', '', 'fine'),
-  figure('potassium', 'Potassium', 'K, of dry weight', '', 'fine'),
-  figure('calcium', 'Calcium', 'Ca, of dry weight', '', 'fine'),
-  figure('magnesium', 'Magnesium', 'Mg, of dry weight', '', 'fine'),
+  figure('nitrogen', 'Nitrogen', 'total, of dry weight', 'fine'),
+  figure('phosphorus', 'Phosphorus', 'P, of dry weight', 'fine'),
+  figure('potassium', 'Potassium', 'K, of dry weight', 'fine'),
+  figure('calcium', 'Calcium', 'Ca, of dry weight', 'fine'),
+  figure('magnesium', 'Magnesium', 'Mg, of dry weight', 'fine'),
   figure('nitrogenFirstSeason', 'Nitrogen, first season', 'given, or taken if below 0', 'mg/L'),
   figure('structuralHalfLife', 'Half rotted in', 'half-life of its structure', 'years'),
   figure('saturatedConductivity', 'Lets water through', 'saturated conductivity', 'cm/h'),

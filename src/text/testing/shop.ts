@@ -53,7 +53,7 @@ export function sayOfShop(
   for (const row of moneyRows(money, quantities.inPlace, units)) say('money', ...row)
   for (const row of bedCostRows(job, quantities, money.used)) say('money', ...row)
   for (const vessel of vesselsFor(job, bought, PUBLISHED)) say('vessel', vesselText(vessel, units))
-  const label = labelText(job, job.fills[0]!, quantities, undefined, units)
+  const label = labelText({ job, fill: job.fills[0]!, quantities, record: undefined }, units)
   say('label', label.title, ...label.lines)
   for (const { measure, leftover, wet, buy } of gatherLines(bought, [], doses, units))
     say(
@@ -63,7 +63,7 @@ export function sayOfShop(
       ...wet,
       ...('strong' in buy ? [buy.strong, ...buy.small] : [buy.sentence]),
     )
-  const csv = shoppingCsv(bought, [], doses, (pack) => packText(pack, units), units)
+  const csv = shoppingCsv({ lines: bought, mixes: [], doses }, (pack) => packText(pack, units), units)
   for (const row of csv.trim().split('\n')) say('shopping sheet', ...row.split(/,(?! )/))
   const amounts = jobAmounts(garden, job)
   for (const line of job.dressings) {

@@ -132,7 +132,11 @@ const printPage = () => window.print()
 const saveCsv = () =>
   saveFile(
     `${jobTitle(job.value!)} shopping.csv`,
-    shoppingCsv(list.value, mixes.value, doses.value, (pack) => packText(pack, units.value), units.value),
+    shoppingCsv(
+      { lines: list.value, mixes: mixes.value, doses: doses.value },
+      (pack) => packText(pack, units.value),
+      units.value,
+    ),
     'text/csv',
   )
 </script>

@@ -59,7 +59,7 @@ const all = computed(() => {
   return one.fills
     .filter((f) => only.value === ALL || f.id === only.value)
     .flatMap((f) => {
-      const text = labelText(one, f, q.value!, record.value, units.value)
+      const text = labelText({ job: one, fill: f, quantities: q.value!, record: record.value }, units.value)
       return Array.from({ length: copies.value === 'each' ? f.count : 1 }, (_, i) => ({
         id: `${f.id} ${i}`,
         text,

@@ -87,7 +87,7 @@ async function saveCalendar() {
     import('@/model/make/prepareTasks'),
   ])
   const name = jobTitle(job.value!)
-  const tasks = prepareTasks(jobId, name, table.value!, (step) => stepText(step, units.value), BUY_STEP)
+  const tasks = prepareTasks({ jobId, name }, table.value!, (step) => stepText(step, units.value), BUY_STEP)
   saveFile(`${name}.ics`, calendarFile(name, tasks), 'text/calendar')
 }
 </script>

@@ -139,10 +139,10 @@ export function* moveWater(problem: MovingProblem): Generator<number, Outcome<Mo
       const tried = Math.min(step, left, STEP.longest)
       // Two even steps rather than a long one and a sliver.
       const by = tried < left && tried > left / 2 ? left / 2 : tried
-      demandBetween(demand, now, now + by, clock, day, pulses)
+      demandBetween(demand, { from: now, to: now + by, clock }, day, pulses)
       before.set(stepper.water)
       const solved = stepper.step(by, demand, fresh)
-      const error = solved ? errorOf(stepper.water, before, rate, by, fresh) : Infinity
+      const error = solved ? errorOf({ water: stepper.water, before, rate }, by, fresh) : Infinity
       if (!solved) {
         fresh = true
         step = by / 4
@@ -163,9 +163,7 @@ export function* moveWater(problem: MovingProblem): Generator<number, Outcome<Mo
 
 /** Half the change of the rates of change over a step, root of the mean square over nodes; keeps the new rates. */
 function errorOf(
-  water: Float64Array,
-  before: Float64Array,
-  rate: Float64Array,
+  { water, before, rate }: Record<'water' | 'before' | 'rate', Float64Array>,
   by: number,
   fresh: boolean,
 ): number {

@@ -149,7 +149,7 @@ export class Stepper {
 
   /** What each node is out of balance by, cm3, and how that hangs on the heads; gives the sum of it all. */
   private balance(hours: number, demand: Demand): number {
-    const { count, volume, linkLength, linkArea, surfaceArea, outlet, outletTension, headspace } = this.column
+    const { count, volume, linkLength, linkArea, surfaceArea, outlet, outletTension } = this.column
     const { head, residual, lower, middle, passed } = this
     const above = this.upper
     const top = count - 1
@@ -175,7 +175,8 @@ export class Stepper {
       middle[i + 1]! += withUpper
       lower[i + 1] = withLower
     }
-    this.roughEnds(hours, demand, top, surfaceArea, headspace)
+    this.surface(hours, demand)
+    this.saucer(hours, demand)
     this.drinking(hours, demand)
     // The outlet.
     const over = head[outlet]! + outletTension - this.saucerDepth
@@ -194,9 +195,11 @@ export class Stepper {
     return sum
   }
 
-  /** Ponding, evaporation and run-off at the surface; a saucer at the base. */
-  private roughEnds(hours: number, demand: Demand, top: number, area: number, headspace: number): void {
+  /** Ponding, evaporation and run-off at the surface. */
+  private surface(hours: number, demand: Demand): void {
     const { head, oldHead, residual, middle, passed } = this
+    const { count, surfaceArea: area, headspace } = this.column
+    const top = count - 1
     const pond = Math.max(0, head[top]!)
     residual[top]! += area * (pond - Math.max(0, oldHead[top]!)) - hours * demand.arriving
     if (head[top]! > 0) middle[top]! += area
@@ -211,15 +214,19 @@ export class Stepper {
     passed.evaporated = hours * demand.evaporation * moist
     residual[top]! += passed.evaporated
     if (head[top]! < 0 && moist > 0) middle[top]! += hours * demand.evaporation * moistureSlope(moist)
+  }
+
+  /** A saucer at the base: what it takes, and what it gives off. */
+  private saucer(hours: number, demand: Demand): void {
+    const { head, oldHead, residual, middle, passed } = this
     passed.fromSaucer = 0
-    if (this.saucerArea > 0) {
-      const depth = Math.max(0, head[0]!)
-      residual[0]! += this.saucerArea * (depth - Math.max(0, oldHead[0]!))
-      const wet = Math.min(1, depth / LAST_FILM)
-      passed.fromSaucer = hours * demand.saucer * wet
-      residual[0]! += passed.fromSaucer
-      if (depth > 0) middle[0]! += this.saucerArea + (wet < 1 ? (hours * demand.saucer) / LAST_FILM : 0)
-    }
+    if (!(this.saucerArea > 0)) return
+    const depth = Math.max(0, head[0]!)
+    residual[0]! += this.saucerArea * (depth - Math.max(0, oldHead[0]!))
+    const wet = Math.min(1, depth / LAST_FILM)
+    passed.fromSaucer = hours * demand.saucer * wet
+    residual[0]! += passed.fromSaucer
+    if (depth > 0) middle[0]! += this.saucerArea + (wet < 1 ? (hours * demand.saucer) / LAST_FILM : 0)
   }
 
   /** What roots take up, and what leaves through walls. */
@@ -269,7 +276,7 @@ export class Stepper {
   private correct(off: number, hours: number, demand: Demand): number {
     const { head, from, change, residual, lower, middle, upper } = this
     const n = this.column.count
-    thomas(lower, middle, upper, residual, change)
+    thomas({ lower, middle, upper }, residual, change)
     from.set(head)
     let now = Infinity
     for (let part = 1; part > LEAST_PART; part *= 0.4) {

@@ -4,9 +4,7 @@
  * Errors: none; a nought on the diagonal gives what is no number. Source: Thomas 1949.
  */
 export function thomas(
-  lower: Float64Array,
-  middle: Float64Array,
-  upper: Float64Array,
+  { lower, middle, upper }: Record<'lower' | 'middle' | 'upper', Float64Array>,
   right: Float64Array,
   x: Float64Array,
 ): void {

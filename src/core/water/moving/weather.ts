@@ -67,9 +67,7 @@ export function breaksOf(pulses: readonly Pulse[], hours: number, clock: number)
 /** Fills `into` with the mean demand between two hours that no break lies between. */
 export function demandBetween(
   into: Demand,
-  from: number,
-  to: number,
-  clock: number,
+  { from, to, clock }: Record<'from' | 'to' | 'clock', number>,
   day: DayDemand,
   pulses: readonly Pulse[],
 ): void {

@@ -49,7 +49,7 @@ export function runDose(c: CaseOf<'dose'>): Outcome<object> {
   if (!c.acid) return succeed(answer, ...notes)
   const dressing = dressingIn(tables, c.acid.dressing)
   if (!dressing) return fail({ code: 'unknown-dressing', dressing: c.acid.dressing })
-  const plan = acidForTarget(mixed, dressing, c.acid.targetPH, c.acid.days, {
+  const plan = acidForTarget(mixed, { dressing, target: c.acid.targetPH }, c.acid.days, {
     acids: finished.value.feed?.doses ?? [],
     temperature: c.temperature,
   })
