@@ -14,7 +14,6 @@ export default mergeConfig(
         '**/standsAlone.test.ts',
         'server/**',
         'scripts/**',
-        'cli/**',
         'src/components/**',
       ],
       setupFiles: ['src/testing/setup.ts'],

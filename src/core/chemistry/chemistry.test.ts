@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -20,18 +21,18 @@ import {
 } from '.'
 
 const lime = (id: string) => LIMES.find((l) => l.id === id)!
-const calcitic = [{ lime: lime('lime_calcitic'), share: 1 }]
-const dolomitic = [{ lime: lime('lime_dolomitic'), share: 1 }]
-const half = [
+const calcitic = once(() => [{ lime: lime('lime_calcitic'), share: 1 }])
+const dolomitic = once(() => [{ lime: lime('lime_dolomitic'), share: 1 }])
+const half = once(() => [
   { lime: lime('lime_calcitic'), share: 0.5 },
   { lime: lime('lime_dolomitic'), share: 0.5 },
-]
+])
 const mixOf = (amounts: Record<string, number>) => {
   const b = blend(parts(amounts))
   if (!b.ok) throw new Error(b.problem.code)
   return b.value
 }
-const peat = mixOf({ peat_medium: 1 })
+const peat = once(() => mixOf({ peat_medium: 1 }))
 
 describe('lime, against practice', () => {
   outsideCheck({
@@ -43,7 +44,7 @@ describe('lime, against practice', () => {
     expected: { low: 5.8, high: 6.6 },
     tolerance: 0.1,
     usedToSet: 'rate of limestone',
-    computed: () => limeAt(peat, { choice: calcitic, gramsPerLitre: 28 / LITRES.usGallon }).pH,
+    computed: () => limeAt(peat(), { choice: calcitic(), gramsPerLitre: 28 / LITRES.usGallon }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -54,7 +55,7 @@ describe('lime, against practice', () => {
     expected: { low: 5.8, high: 6.6 },
     tolerance: 0.05,
     usedToSet: 'rate of limestone',
-    computed: () => limeAt(peat, { choice: calcitic, gramsPerLitre: 5 }).pH,
+    computed: () => limeAt(peat(), { choice: calcitic(), gramsPerLitre: 5 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -65,7 +66,7 @@ describe('lime, against practice', () => {
     expected: { low: 6.0, high: 6.5 },
     tolerance: 0.3,
     computed: () =>
-      limeAt(mixOf({ peat_medium: 7, perlite_medium: 3 }), { choice: half, gramsPerLitre: 4.75 }).pH,
+      limeAt(mixOf({ peat_medium: 7, perlite_medium: 3 }), { choice: half(), gramsPerLitre: 4.75 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -78,7 +79,7 @@ describe('lime, against practice', () => {
     computed: () =>
       limeAt(
         mixOf({ peat_medium: 1, vermiculite_medium: 1 }),
-        { choice: dolomitic, gramsPerLitre: 5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD },
+        { choice: dolomitic(), gramsPerLitre: 5 * GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD },
         {},
         14,
       ).pH,
@@ -93,7 +94,8 @@ describe('lime, against practice', () => {
     tolerance: 0.3,
     missed:
       'The recalled figures for peat contradict each other: 5 g/L in pure peat is to give 5.8 or more (common practice), these 6 g per litre of peat 5.5. His peat may have held on to pH more, or been read sooner.',
-    computed: () => limeAt(mixOf({ peat_medium: 3, sand_sharp: 1 }), { choice: half, gramsPerLitre: 4.5 }).pH,
+    computed: () =>
+      limeAt(mixOf({ peat_medium: 3, sand_sharp: 1 }), { choice: half(), gramsPerLitre: 4.5 }).pH,
   })
   outsideCheck({
     module: 'chemistry',
@@ -107,7 +109,7 @@ describe('lime, against practice', () => {
     computed: () =>
       limeAt(
         mixOf({ peat_medium: 9, sand_sharp: 1 }),
-        { choice: half, gramsPerLitre: 4.5 },
+        { choice: half(), gramsPerLitre: 4.5 },
         { acids: [{ dressing: dressingById('ammonium_sulfate')!, gramsPerLitre: 2 }] },
         14,
       ).pH,
@@ -121,7 +123,7 @@ describe('lime, against practice', () => {
     expected: { low: 3.5, high: 7 },
     tolerance: 0,
     computed: () => {
-      const plan = limeForTarget(peat, { choice: calcitic, target: 5.9 })
+      const plan = limeForTarget(peat(), { choice: calcitic(), target: 5.9 })
       return plan.ok ? plan.value.gramsPerLitre : NaN
     },
   })
@@ -151,29 +153,29 @@ describe('lime dissolving', () => {
   test('adds up: reacted and residual make what was put in', () => {
     const doses = [{ lime: lime('lime_calcitic'), gramsPerLitre: 6 }]
     for (const days of [1, 14, 42, 365]) {
-      const s = acidityOn(peat, { limes: doses }, days)
+      const s = acidityOn(peat(), { limes: doses }, days)
       expect(s.reacted + s.residual).toBeCloseTo(6 * alkalinityPerGram(doses[0]!.lime), 6)
     }
   })
   test('rises with time, dose and warmth', () => {
     const at = (grams: number, days: number, t = 20) =>
-      limeAt(peat, { choice: calcitic, gramsPerLitre: grams }, { temperature: t }, days).pH
+      limeAt(peat(), { choice: calcitic(), gramsPerLitre: grams }, { temperature: t }, days).pH
     expect(at(5, 28)).toBeGreaterThan(at(5, 14))
     expect(at(6, 42)).toBeGreaterThan(at(5, 42))
     expect(at(5, 42, 25)).toBeGreaterThan(at(5, 42, 10))
   })
   test('levels off where calcite is in equilibrium and leaves the rest lying', () => {
-    const s = limeAt(peat, { choice: calcitic, gramsPerLitre: 25 }, {}, 365)
+    const s = limeAt(peat(), { choice: calcitic(), gramsPerLitre: 25 }, {}, 365)
     expect(s.pH).toBeLessThanOrEqual(calciteEquilibrium())
     expect(s.pH).toBeGreaterThan(calciteEquilibrium() - 0.3)
     expect(s.residual).toBeGreaterThan(100)
   })
   test('hydrated lime reacts at once, overshoots, and is calcite a few weeks later', () => {
     const hydrated = [{ lime: lime('lime_hydrated'), share: 1 }]
-    expect(limeAt(peat, { choice: hydrated, gramsPerLitre: 4 }, {}, 3).pH).toBeGreaterThan(
-      limeAt(peat, { choice: calcitic, gramsPerLitre: 4 }, {}, 14).pH,
+    expect(limeAt(peat(), { choice: hydrated, gramsPerLitre: 4 }, {}, 3).pH).toBeGreaterThan(
+      limeAt(peat(), { choice: calcitic(), gramsPerLitre: 4 }, {}, 14).pH,
     )
-    const over = (day: number) => limeAt(peat, { choice: hydrated, gramsPerLitre: 8 }, {}, day).pH
+    const over = (day: number) => limeAt(peat(), { choice: hydrated, gramsPerLitre: 8 }, {}, day).pH
     expect(over(3)).toBeGreaterThan(7.8)
     expect(over(28)).toBeLessThan(7.5)
   })
@@ -182,8 +184,8 @@ describe('lime dissolving', () => {
       ...lime('lime_calcitic'),
       sieveShares: [0.2, 0.4, 0.3, 0.1] as [number, number, number, number],
     }
-    expect(limeAt(peat, { choice: [{ lime: coarse, share: 1 }], gramsPerLitre: 5 }).pH).toBeLessThan(
-      limeAt(peat, { choice: calcitic, gramsPerLitre: 5 }).pH - 0.5,
+    expect(limeAt(peat(), { choice: [{ lime: coarse, share: 1 }], gramsPerLitre: 5 }).pH).toBeLessThan(
+      limeAt(peat(), { choice: calcitic(), gramsPerLitre: 5 }).pH - 0.5,
     )
   })
 })
@@ -194,7 +196,7 @@ describe('lime for a target', () => {
       fc.property(anyParts, fc.double({ min: 5, max: 6.9, noNaN: true }), (list, target) => {
         const mix = blend(list)
         if (!mix.ok) throw new Error(mix.problem.code)
-        const plan = limeForTarget(mix.value, { choice: half, target })
+        const plan = limeForTarget(mix.value, { choice: half(), target })
         if (!plan.ok) {
           expect(plan.problem.code).toBe('target-above-lime-ceiling')
           return
@@ -205,10 +207,9 @@ describe('lime for a target', () => {
         } else {
           // A thousandth of a gram moves the pH of the least buffered blends by some hundredths.
           expect(Math.abs(plan.value.pH - target)).toBeLessThan(0.05)
-          expect(limeAt(mix.value, { choice: half, gramsPerLitre: plan.value.gramsPerLitre }).pH).toBeCloseTo(
-            plan.value.pH,
-            9,
-          )
+          expect(
+            limeAt(mix.value, { choice: half(), gramsPerLitre: plan.value.gramsPerLitre }).pH,
+          ).toBeCloseTo(plan.value.pH, 9)
         }
       }),
       draws(100),
@@ -216,10 +217,10 @@ describe('lime for a target', () => {
   })
   test('refuses what lime cannot do', () => {
     for (const target of [2, 9, NaN]) {
-      const plan = limeForTarget(peat, { choice: half, target })
+      const plan = limeForTarget(peat(), { choice: half(), target })
       expect(!plan.ok && plan.problem.code).toBe('pH-out-of-range')
     }
-    const plan = limeForTarget(peat, { choice: half, target: 7.9 })
+    const plan = limeForTarget(peat(), { choice: half(), target: 7.9 })
     expect(!plan.ok && plan.problem.code).toBe('target-above-lime-ceiling')
   })
   test('warns of a dose above the usual limit', () => {
@@ -272,9 +273,9 @@ describe('the balance of charge', () => {
     tolerance: 0.05,
     computed: () => calciteEquilibrium(0.01, 3),
   })
-  const bark = mixOf({ peat_medium: 1, pine_bark_fine: 1 })
-  const coir = mixOf({ coir_pith: 1, perlite_medium: 1 })
-  const on = (mix: typeof bark, day: number, input: Parameters<typeof acidityCourse>[1]) =>
+  const bark = once(() => mixOf({ peat_medium: 1, pine_bark_fine: 1 }))
+  const coir = once(() => mixOf({ coir_pith: 1, perlite_medium: 1 }))
+  const on = (mix: ReturnType<typeof bark>, day: number, input: Parameters<typeof acidityCourse>[1]) =>
     acidityCourse(mix, input, day, day).at(-1)!.pH
   outsideCheck({
     module: 'chemistry',
@@ -284,7 +285,7 @@ describe('the balance of charge', () => {
     unit: 'pH',
     expected: { low: 7, high: 8 },
     tolerance: 0,
-    computed: () => on(coir, 21, { limes: [{ lime: lime('lime_hydrated'), gramsPerLitre: 3 }] }),
+    computed: () => on(coir(), 21, { limes: [{ lime: lime('lime_hydrated'), gramsPerLitre: 3 }] }),
   })
   outsideCheck({
     module: 'chemistry',
@@ -311,7 +312,7 @@ describe('the balance of charge', () => {
           gramsPerLitre: GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD,
         },
       ]
-      const limed = { ...bark, pH: 6.2 }
+      const limed = { ...bark(), pH: 6.2 }
       return on(limed, 84, {}) - on(limed, 84, { acids })
     },
   })
@@ -331,9 +332,9 @@ describe('the balance of charge', () => {
   })
   test('lime is not given against more acid than it can outlast', () => {
     const acids = [{ dressing: dressingById('ammonium_sulfate')!, gramsPerLitre: 8 }]
-    const live = { ...peat, liveShare: 1 }
-    const plan = limeForTarget(live, { choice: half, target: 6.2 }, { acids })
-    const bare = limeForTarget(live, { choice: half, target: 6.2 })
+    const live = { ...peat(), liveShare: 1 }
+    const plan = limeForTarget(live, { choice: half(), target: 6.2 }, { acids })
+    const bare = limeForTarget(live, { choice: half(), target: 6.2 })
     if (!plan.ok || !bare.ok) throw new Error('no plan')
     expect(plan.notes[0]?.code).toBe('acid-outlasts-lime')
     expect(plan.value.gramsPerLitre).toBeCloseTo(bare.value.gramsPerLitre, 6)

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { draws, isLong } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
@@ -28,7 +29,7 @@ import {
   type Measurement,
 } from '.'
 
-const input: MixInContainer = {
+const input = once<MixInContainer>(() => ({
   container: {
     shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
     headspace: 3,
@@ -37,14 +38,14 @@ const input: MixInContainer = {
   parts: parts({ peat_medium: 4, compost_green: 2, perlite_coarse: 2 }),
   limes: [{ lime: LIMES[0]!, share: 1 }],
   limeGramsPerLitre: 2,
-}
-const learned = (measurements: Measurement[], of = input) => {
+}))
+const learned = (measurements: Measurement[], of = input()) => {
   const readings = measurements.map((measurement, i) => ({ id: `${i}`, measurement }))
   const answer = learnAtOnce([{ key: 'mix', input: of, readings }])
   if (!answer.ok) throw new Error(answer.problem.code)
   return answer.value
 }
-const ranged = (measurements: Measurement[] = [], draws = 300, of = input) => {
+const ranged = (measurements: Measurement[] = [], draws = 300, of = input()) => {
   const { learning, readings } = learned(measurements, of)
   const answer = rangesAtOnce({ input: of, draws, learning, years: [] })
   if (!answer.ok) throw new Error(answer.problem.code)
@@ -243,7 +244,7 @@ describe('ranges', () => {
       },
     }
     const { ranges, figures } = ranged([], 30, {
-      ...input,
+      ...input(),
       limes: [],
       limeGramsPerLitre: 0,
       parts: [{ material: fixed, parts: 1 }],
@@ -256,7 +257,7 @@ describe('ranges', () => {
   })
   test('every figure of a full evaluation gets one', () => {
     const full: MixInContainer = {
-      ...input,
+      ...input(),
       dressings: [
         {
           dressing: dressingById('crf_5_6')!,
@@ -277,7 +278,7 @@ describe('ranges', () => {
     }
   })
   test('progress rises to the end, and a run can be left', () => {
-    const run = withRanges({ input, draws: 100, years: [] })
+    const run = withRanges({ input: input(), draws: 100, years: [] })
     let last = -1
     for (let i = 0; i < 10; i++) {
       const step = run.next()
@@ -289,27 +290,27 @@ describe('ranges', () => {
     expect(run.next().done).toBe(true)
   })
   test('what cannot be evaluated is refused as ever', () => {
-    const answer = rangesAtOnce({ input: { ...input, parts: [] } })
+    const answer = rangesAtOnce({ input: { ...input(), parts: [] } })
     expect(!answer.ok && answer.problem.code).toBe('no-parts')
   })
 })
 
 describe('learning from measurements', () => {
-  const prior = ranged([], 500).value
+  const prior = once(() => ranged([], 500).value)
   const width = (r: { low: number; high: number } | undefined) => r!.high - r!.low
   test('draws the figure towards the reading and narrows it', () => {
-    const { pH } = prior.ranges
+    const { pH } = prior().ranges
     const reading = pH!.high
     const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 500).value
     expect(after.ranges.pH!.middle).toBeGreaterThan(pH!.middle)
     expect(width(after.ranges.pH)).toBeLessThan(width(pH))
     expect(after.readings[0]).toMatchObject({ read: reading, questioned: false })
-    expect(after.readings[0]!.expected).toBeCloseTo(prior.figures.pH!, 1)
+    expect(after.readings[0]!.expected).toBeCloseTo(prior().figures.pH!, 1)
     // Air has little to do with pH.
-    expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior.ranges.airFilledPorosity!.middle, 1)
+    expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior().ranges.airFilledPorosity!.middle, 1)
   })
   test('a drained pot tells of water in the peat, and the row says so', () => {
-    const wet = prior.ranges.airFilledPorosity!.low - 0.02
+    const wet = prior().ranges.airFilledPorosity!.low - 0.02
     const { learning } = learned([{ kind: 'drainTest', airFilledPorosity: wet }])
     const was = material('peat_medium').material
     const row = learnedOfMaterial(was, learning)!
@@ -334,12 +335,12 @@ describe('learning from measurements', () => {
     ]).value
     expect(after.readings[0]!.expected).toBeGreaterThan(0.5)
     expect(after.readings[0]!.expected).toBeLessThan(1.2)
-    expect(after.readings[1]!.expected).toBeLessThan(prior.figures.electricalConductivity!)
+    expect(after.readings[1]!.expected).toBeLessThan(prior().figures.electricalConductivity!)
   })
   test('a container that cannot be filled is reported, not passed over', () => {
-    const bad = { ...input.container, headspace: 99 }
+    const bad = { ...input().container, headspace: 99 }
     const measurement = { kind: 'weighed' as const, kg: 1, container: bad }
-    const answer = learnAtOnce([{ key: 'mix', input, readings: [{ id: '1', measurement }] }])
+    const answer = learnAtOnce([{ key: 'mix', input: input(), readings: [{ id: '1', measurement }] }])
     expect(!answer.ok && answer.problem.code).toBe('headspace-fills-container')
   })
   test('a reading the tables cannot explain is questioned; trusted, it teaches', () => {
@@ -348,14 +349,14 @@ describe('learning from measurements', () => {
     expect(readings[0]).toMatchObject({ questioned: true, read: 8.9 })
     expect(learning.slopes).toEqual([])
     const trusted = learnAtOnce([
-      { key: 'mix', input, readings: [{ id: '1', measurement: odd, trusted: true }] },
+      { key: 'mix', input: input(), readings: [{ id: '1', measurement: odd, trusted: true }] },
     ])
     if (!trusted.ok) throw new Error(trusted.problem.code)
     expect(trusted.value.readings[0]!.questioned).toBe(false)
     expect(Math.max(...trusted.value.learning.mean.map(Math.abs))).toBeGreaterThan(0.5)
   })
   test.runIf(isLong)('readings of two batches with one peat add up, in whatever order they come', () => {
-    const other = { ...input, parts: parts({ peat_medium: 2, perlite_coarse: 2 }), limeGramsPerLitre: 3 }
+    const other = { ...input(), parts: parts({ peat_medium: 2, perlite_coarse: 2 }), limeGramsPerLitre: 3 }
     const batch = (key: string, of: MixInContainer, value: number) => ({
       key,
       input: of,
@@ -364,11 +365,11 @@ describe('learning from measurements', () => {
     const together = (list: Parameters<typeof learnAtOnce>[0]) => {
       const answer = learnAtOnce(list)
       if (!answer.ok) throw new Error(answer.problem.code)
-      const ranges = rangesAtOnce({ input, draws: 400, learning: answer.value.learning, years: [] })
+      const ranges = rangesAtOnce({ input: input(), draws: 400, learning: answer.value.learning, years: [] })
       if (!ranges.ok) throw new Error(ranges.problem.code)
       return ranges.value.ranges.pH!
     }
-    const [one, two] = [batch('a', input, 6.6), batch('b', other, 6.5)]
+    const [one, two] = [batch('a', input(), 6.6), batch('b', other, 6.5)]
     const both = together([one, two])
     const turned = together([two, one])
     expect(turned.middle).toBeCloseTo(both.middle, 1)
@@ -389,7 +390,7 @@ describe('learning from measurements', () => {
   function conjugate() {
     // Peat alone without lime: its pH is the only thing that matters, and nearly normal.
     const peat: MixInContainer = {
-      ...input,
+      ...input(),
       parts: parts({ peat_medium: 1 }),
       limes: [],
       limeGramsPerLitre: 0,
@@ -409,7 +410,7 @@ describe('learning from measurements', () => {
   test('for any mix, a reading that is as expected moves nothing and widens nothing', () => {
     fc.assert(
       fc.property(anyContainer, anyParts, (container, list) => {
-        const of = { ...input, container, parts: list }
+        const of = { ...input(), container, parts: list }
         const plain = evaluate(of, { slices: 24, years: [] })
         if (!plain.ok) throw new Error(plain.problem.code)
         const { airFilledPorosity } = plain.value.mix

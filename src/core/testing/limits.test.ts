@@ -1,3 +1,4 @@
+import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
@@ -91,7 +92,7 @@ function everyLimit<Id extends string>(
 
 const PEAT = { pH: 4, bufferCapacity: 40 }
 const LIME = [{ lime: LIMES[0]!, share: 1 }]
-const SULFUR = dressingById('sulfur_elemental')!
+const SULFUR = once(() => dressingById('sulfur_elemental')!)
 const pot = {
   shape: { kind: 'roundPot' as const, topDiameter: 30, baseDiameter: 30, height: 25 },
   headspace: 0,
@@ -137,18 +138,18 @@ function nitrifiedAt(rate: number) {
   return 2 * all * -Math.expm1(-rate * grown) + rest - 1.5 * all
 }
 const taken = (pH: number, day: number) => acidOf(pH, 'potassium_nitrate', { nitrate: 1 }, day + 1).slice(-3)
-const ALL_TAKEN = taken(7, 900)[2]!
+const ALL_TAKEN = once(() => taken(7, 900)[2]!)
 /** Share taken up on a day, per day. */
 const takenOn = (day: number) => {
   const [before, , after] = taken(7, day) as [number, number, number]
-  return Math.log((before - ALL_TAKEN) / (after - ALL_TAKEN)) / 2
+  return Math.log((before - ALL_TAKEN()) / (after - ALL_TAKEN())) / 2
 }
 const saltAcid = (pH: number) => acidOf(pH, 'iron_sulfate', null, 1).at(-1)!
 /** Of diammonium phosphate: base besides what its nitrogen does. */
 const saltBase = (pH: number) =>
   acidOf(pH, 'dap', { ammonium: 1 }, 1).at(-1)! - acidOf(9, 'dap', { ammonium: 1 }, 1).at(-1)!
 const sulfurAcid = (pH: number) =>
-  acidityCourse(still(pH), { acids: [{ dressing: SULFUR, gramsPerLitre: 1 }] }, 1).at(-1)!.acid
+  acidityCourse(still(pH), { acids: [{ dressing: SULFUR(), gramsPerLitre: 1 }] }, 1).at(-1)!.acid
 /** Buffer of a mix without water. */
 const dryBuffer = (pH: number) =>
   Number(chargeBalance({ pH: 6, bufferCapacity: 1, waterContent: 1e-15 }).slope(pH).toFixed(9))
@@ -175,7 +176,7 @@ const okLime = (target: number) => {
   return answer.ok || answer.problem.code
 }
 const okAcid = (target: number) => {
-  const answer = acidForTarget({ pH: 2, bufferCapacity: 40 }, { dressing: SULFUR, target })
+  const answer = acidForTarget({ pH: 2, bufferCapacity: 40 }, { dressing: SULFUR(), target })
   return answer.ok || answer.problem.code
 }
 /** More lime for a mix that reads so far short of its target. */
@@ -184,11 +185,14 @@ const moreLimeFor = (short: number) => {
   return answer.ok ? answer.value.limeGramsPerLitre : NaN
 }
 /** Acid a gram of sulfur has made when it is judged, mmol of charge. */
-const ACID_PER_GRAM = acidityCourse(
-  { pH: 7, bufferCapacity: 1e9 },
-  { acids: [{ dressing: SULFUR, gramsPerLitre: 1 }] },
-  84,
-).at(-1)!.acid
+const ACID_PER_GRAM = once(
+  () =>
+    acidityCourse(
+      { pH: 7, bufferCapacity: 1e9 },
+      { acids: [{ dressing: SULFUR(), gramsPerLitre: 1 }] },
+      84,
+    ).at(-1)!.acid,
+)
 everyLimit(
   'Chemistry',
   CHEMISTRY_LIMITS,
@@ -235,7 +239,8 @@ everyLimit(
     acid: trial(
       10,
       (grams) =>
-        acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM }, { dressing: SULFUR, target: 6 }).ok,
+        acidForTarget({ pH: 7, bufferCapacity: grams * ACID_PER_GRAM() }, { dressing: SULFUR(), target: 6 })
+          .ok,
     ),
     // What would leave it this far short is left as it is.
     readingTells: trial(0.2, (short) => moreLimeFor(short) === 0),
@@ -298,11 +303,11 @@ everyLimit(
   ['overfull', 'batches', 'slack'],
 )
 
-const PEPPER = cropById('pepper_sweet')!
+const PEPPER = once(() => cropById('pepper_sweet')!)
 const use = (surface: number, wetTop = false) =>
   dailyUse({
     reference: 1,
-    crop: PEPPER,
+    crop: PEPPER(),
     plants: 0,
     surface,
     perimeter: 0,
@@ -311,7 +316,9 @@ const use = (surface: number, wetTop = false) =>
     wetTop,
   }).value
 /** Of 1 mm over no mouth to speak of, all of it under leaf, per litre it would catch bare. */
-const caught = rainCaught({ rain: 1, crop: PEPPER, plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12
+const caught = once(
+  () => rainCaught({ rain: 1, crop: PEPPER(), plants: 1, surface: 1e-12, perimeter: 0 }) / 1e-12,
+)
 const flagged = (code: string, blended: Blend, crystals = 0) =>
   feedFlags(blended, [{ dressing: dressingById('polymer_gel')!, gramsPerLitre: crystals }], {
     depth: 25,
@@ -363,8 +370,8 @@ everyLimit(
     bareSurface: trial(0.4, (x) => use(1) < x),
     wetTop: trial(0.85, (x) => use(1, true) < x),
     // All of a leaf hangs over a rim of no mouth: what is left of the rain is what it does not shed.
-    rainShed: trial(0.5, (x) => 1 - caught > x),
-    rootsReach: trial(2, (x) => rootedVolume(PEPPER, 1, 1e9) > x * PEPPER.properties.minRootVolume.value),
+    rainShed: trial(0.5, (x) => 1 - caught() > x),
+    rootsReach: trial(2, (x) => rootedVolume(PEPPER(), 1, 1e9) > x * PEPPER().properties.minRootVolume.value),
     wetMonth: trial(1.5, (x) => isWetMonth({ rain: x, use: { value: 1 } })),
   },
   ['coverSaves', 'fineCoverSaves', 'wholeCover', 'mostDepletion', 'depletionAt', 'rainShed', 'rootsReach'],
@@ -463,18 +470,20 @@ everyLimit(
 
 // --- What stands out ---
 
-const plain = evaluate({
-  container: pot,
-  parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
-  limes: LIME,
-  limeGramsPerLitre: 0,
-})
-if (!plain.ok) throw new Error(plain.problem.code)
-const base = plain.value
-const BERRY = cropById('blueberry')!
+const base = once(() =>
+  valueOf(
+    evaluate({
+      container: pot,
+      parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
+      limes: LIME,
+      limeGramsPerLitre: 0,
+    }),
+  ),
+)
+const BERRY = once(() => cropById('blueberry')!)
 const row = (id: string, more: Partial<Material> = {}): Material => ({ ...materialById(id)!, ...more })
-const QUESTION: JudgementQuestion = {
-  evaluation: base,
+const QUESTION = once<JudgementQuestion>(() => ({
+  evaluation: base(),
   container: pot,
   parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
   limes: LIME,
@@ -487,38 +496,38 @@ const QUESTION: JudgementQuestion = {
   waterAlkalinity: 0,
   calciumGiven: 0,
   dressings: [],
-}
+}))
 const judged = (evaluation: Partial<Evaluation>, q: Partial<JudgementQuestion> = {}) =>
-  judge({ ...QUESTION, evaluation: { ...base, ...evaluation }, ...q })
+  judge({ ...QUESTION(), evaluation: { ...base(), ...evaluation }, ...q })
 const codes = (...asked: Parameters<typeof judged>) => judged(...asked).map((j) => `${j.level} ${j.code}`)
 const says =
   (code: JudgementCode, level = 'warn') =>
   (list: string[]) =>
     list.includes(`${level} ${code}`)
-const mix = (over: Partial<Evaluation['mix']>) => ({ mix: { ...base.mix, ...over } })
+const mix = (over: Partial<Evaluation['mix']>) => ({ mix: { ...base().mix, ...over } })
 const shares = (...list: [material: Material, share: number][]) => ({
-  blend: { ...base.blend, shares: list.map(([material, share]) => ({ material, share })) },
+  blend: { ...base().blend, shares: list.map(([material, share]) => ({ material, share })) },
 })
 const salts = (saturatedExtract: number) => ({
   salts: {
-    ...base.salts,
+    ...base().salts,
     mix: {
-      ...base.salts.mix,
-      electricalConductivity: { ...base.salts.mix.electricalConductivity, saturatedExtract },
+      ...base().salts.mix,
+      electricalConductivity: { ...base().salts.mix.electricalConductivity, saturatedExtract },
     },
   },
 })
 const course = (from: number, to: number) => ({
   acidity: [
-    { ...base.acidity[0]!, day: 42, pH: from },
-    { ...base.acidity[0]!, day: 140, pH: to },
+    { ...base().acidity[0]!, day: 42, pH: from },
+    { ...base().acidity[0]!, day: 140, pH: to },
   ],
 })
-const SMALL = mix({ mixVolume: 0.5 })
-const bands = bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: 2 }))
-const verdicts = (evaluation: Partial<Evaluation>) => verdictsOf({ ...base, ...evaluation }, bands, true)
+const SMALL = once(() => mix({ mixVolume: 0.5 }))
+const bands = once(() => bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: 2 })))
+const verdicts = (evaluation: Partial<Evaluation>) => verdictsOf({ ...base(), ...evaluation }, bands(), true)
 const seasons = (volumeLost: number, airFilledPorosity = 0.3) => ({
-  seasons: [{ ...base.seasons.find((s) => s.years === 3)!, volumeLost, airFilledPorosity }],
+  seasons: [{ ...base().seasons.find((s) => s.years === 3)!, volumeLost, airFilledPorosity }],
 })
 const growing = (days: number) =>
   ({
@@ -533,9 +542,9 @@ const fed = (days: number, nitrogenMet: number) =>
 /** A profile drowned over a share of its depth, to an amount of air. */
 const drowned = (share: number, air: number) => ({
   profile: {
-    ...base.profile,
+    ...base().profile,
     slices: Array.from({ length: 1000 }, (_, i) => ({
-      ...base.profile.slices[0]!,
+      ...base().profile.slices[0]!,
       height: ((i + 0.5) * 25) / 1000,
       air: i < share * 1000 ? air : 0.3,
     })),
@@ -543,8 +552,8 @@ const drowned = (share: number, air: number) => ({
 })
 /** Lime of so much at a pH, where half of it comes to another. */
 const withLime = (gramsPerLitre: number, pH: number) => ({
-  lime: { ...base.lime, gramsPerLitre, pH, doses: [] },
-  blend: { ...base.blend, pH: 6.9, bufferCapacity: 1e6 },
+  lime: { ...base().lime, gramsPerLitre, pH, doses: [] },
+  blend: { ...base().blend, pH: 6.9, bufferCapacity: 1e6 },
 })
 
 everyLimit(
@@ -570,8 +579,8 @@ everyLimit(
     shareSlack: trial(0.005, (s) =>
       codes(mix({ airFilledPorosity: 0.2 - s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
-    pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base.lime, pH: bands.pH.high + s } }).pH),
-    saltsSlack: trial(0.05, (s) => verdicts(salts(bands.electricalConductivity!.high + s)).salts),
+    pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base().lime, pH: bands().pH.high + s } }).pH),
+    saltsSlack: trial(0.05, (s) => verdicts(salts(bands().electricalConductivity!.high + s)).salts),
     daysSlack: trial(0.05, (s) => verdicts({ growing: growing(2 - s) }).days),
     fed: trial(0.95, (x) => verdicts({ growing: fed(9, x) }).feed),
     graveAir: trial(0.5, (s) =>
@@ -599,7 +608,7 @@ everyLimit(
         }).length,
     ),
     sandGain: trial(0.01, (gain) => {
-      const sandless = base.mix.airFilledPorosity
+      const sandless = base().mix.airFilledPorosity
       return codes(
         {
           ...shares([row('sand_sharp'), 0.3], [row('peat_medium'), 0.7]),
@@ -616,19 +625,19 @@ everyLimit(
     ),
     acidCrop: trial(5.6, (high) =>
       says('hard-water-for-acid')(
-        codes(course(5, 5), { crop: BERRY, waterAlkalinity: 4, pHWanted: { low: 4, high } }),
+        codes(course(5, 5), { crop: BERRY(), waterAlkalinity: 4, pHWanted: { low: 4, high } }),
       ),
     ),
     hardWater: trial(2, (waterAlkalinity) =>
       says('hard-water-for-acid')(
-        codes(course(5, 5), { crop: BERRY, waterAlkalinity, pHWanted: { low: 4, high: 5 } }),
+        codes(course(5, 5), { crop: BERRY(), waterAlkalinity, pHWanted: { low: 4, high: 5 } }),
       ),
     ),
-    seedlingSalts: trial(2, (ec) => says('rich-for-seedlings')(codes({ ...SMALL, ...salts(ec) }))),
+    seedlingSalts: trial(2, (ec) => says('rich-for-seedlings')(codes({ ...SMALL(), ...salts(ec) }))),
     seedlingManure: trial(0.05, (share) =>
       says('rich-for-seedlings')(
         codes({
-          ...SMALL,
+          ...SMALL(),
           ...salts(0),
           ...shares([row('manure_cattle_composted'), share], [row('peat_medium'), 1 - share]),
         }),
@@ -652,7 +661,7 @@ everyLimit(
       // A half-life of three years loses half in three at its own temperature; the rest is a matter of powers of two.
       const pace = -Math.log2(1 - lostStructure(of(3), 3, 15))
       const rots = of((-3 * pace) / Math.log2(1 - lost))
-      const found = judged({ ...shares([rots, 1]), ...seasons(0.4) }, { crop: BERRY })
+      const found = judged({ ...shares([rots, 1]), ...seasons(0.4) }, { crop: BERRY() })
       return found.flatMap((j) => (j.code === 'slumps' ? j.going : [])).length
     }),
     rootNitrogen: trial(150, (mg) => {
@@ -670,9 +679,9 @@ everyLimit(
     coirCalcium: trial(300, (calciumGiven) =>
       says('coir-wants-calcium', 'note')(codes(shares([row('coir_pith'), 1]), { calciumGiven })),
     ),
-    slump: trial(0.2, (lost) => says('slumps')(codes(seasons(lost), { crop: BERRY }))),
+    slump: trial(0.2, (lost) => says('slumps')(codes(seasons(lost), { crop: BERRY() }))),
     slumpAir: trial(0.02, (s) =>
-      says('slumps')(codes(seasons(0, 0.25 - s), { crop: BERRY, airWanted: { low: 0.25, high: 1 } })),
+      says('slumps')(codes(seasons(0, 0.25 - s), { crop: BERRY(), airWanted: { low: 0.25, high: 1 } })),
     ),
   },
   [
@@ -691,8 +700,9 @@ everyLimit(
 )
 /** Steps of a figure outside bands of its own. */
 const stepsOf = (figure: keyof Verdicts, change: Partial<Evaluation>, more: Partial<Bands> = {}) =>
-  standingOf({ ...base, ...change }, { bands: { ...bands, ...more }, perennial: true }, []).misses[figure] ??
-  0
+  standingOf({ ...base(), ...change }, { bands: { ...bands(), ...more }, perennial: true }, []).misses[
+    figure
+  ] ?? 0
 everyLimit(
   'Steps',
   STEPS,
@@ -709,15 +719,15 @@ everyLimit(
           easilyAvailableWater: { low: 0.2, high: 1 },
         }) > 1,
     ),
-    pH: trial(0.2, (x) => stepsOf('pH', { lime: { ...base.lime, pH: bands.pH.high + x } }) > 1),
-    salts: trial(0.5, (x) => stepsOf('salts', salts(bands.electricalConductivity!.high + x)) > 1),
+    pH: trial(0.2, (x) => stepsOf('pH', { lime: { ...base().lime, pH: bands().pH.high + x } }) > 1),
+    salts: trial(0.5, (x) => stepsOf('salts', salts(bands().electricalConductivity!.high + x)) > 1),
     days: trial(0.25, (x) => stepsOf('days', { growing: fed(2 / (1 + x), 1) }) > 1),
     weight: trial(
       0.1,
       (x) =>
         stepsOf(
           'weight',
-          { weights: { ...base.weights, drained: 10 * (1 + x) } },
+          { weights: { ...base().weights, drained: 10 * (1 + x) } },
           {
             drainedWeight: { low: 0, high: 10 },
           },
@@ -731,7 +741,7 @@ everyLimit(
 test('what a verdict says for the screen is what a warning says', () => {
   const slumped = seasons(0.21)
   expect(verdicts(slumped).lasting).toBe('high')
-  expect(verdictsOf({ ...base, ...slumped }, bands, false).lasting).toBe('plain')
+  expect(verdictsOf({ ...base(), ...slumped }, bands(), false).lasting).toBe('plain')
   expect(verdicts({ growing: growing(99) }).days).toBe('good')
   expect(limeForTarget(PEAT, { choice: LIME, target: 6.5 }).ok).toBe(true)
 })
@@ -755,13 +765,13 @@ test('what is met to the last digit is not said, and what is said carries its fi
   expect(judged(course(5, 8), { pHWanted: { low: 5, high: 6 } })).toContainEqual(
     expect.objectContaining({ code: 'water-raises-ph', weeks: 20 }),
   )
-  const third = base.seasons.find((s) => s.years === 3)!
+  const third = base().seasons.find((s) => s.years === 3)!
   const years = [1, 3, 2].map((y) => ({ ...third, years: y, volumeLost: 0.5 }))
-  expect(judged({ seasons: years }, { crop: BERRY })).toContainEqual(
+  expect(judged({ seasons: years }, { crop: BERRY() })).toContainEqual(
     expect.objectContaining({ code: 'slumps', years: 3 }),
   )
   const doses = [{ lime: { ...LIMES[0]!, calcium: 0.4 }, gramsPerLitre: 0.5 }]
   expect(
-    judged({ ...shares([row('coir_pith'), 1]), lime: { ...base.lime, doses } }, { calciumGiven: 20 }),
+    judged({ ...shares([row('coir_pith'), 1]), lime: { ...base().lime, doses } }, { calciumGiven: 20 }),
   ).toContainEqual(expect.objectContaining({ code: 'coir-wants-calcium', calcium: 220 }))
 })

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { cropById } from '../data'
@@ -137,25 +138,27 @@ describe('a pouring on a mix', () => {
 })
 
 describe('a watering plan', () => {
-  const plan = planOf()
+  const plan = once(() => planOf())
   test('keeps the plant from thirst for two weeks and drains about the part that is wanted', () => {
-    expect(plan.hoursThirsty).toBeLessThan(1)
-    expect(plan.drainedShare).toBeGreaterThan(0.03)
-    expect(plan.drainedShare).toBeLessThan(0.3)
-    expect(plan.saltsAWeek).toBeGreaterThan(0)
+    expect(plan().hoursThirsty).toBeLessThan(1)
+    expect(plan().drainedShare).toBeGreaterThan(0.03)
+    expect(plan().drainedShare).toBeLessThan(0.3)
+    expect(plan().saltsAWeek).toBeGreaterThan(0)
   })
   test('waters oftener in the months that use more, and says what it weighs', () => {
-    const most = plan.months.reduce((a, b) => (b.use > a.use ? b : a))
-    const least = plan.months.reduce((a, b) => (b.use < a.use ? b : a))
+    const most = plan().months.reduce((a, b) => (b.use > a.use ? b : a))
+    const least = plan().months.reduce((a, b) => (b.use < a.use ? b : a))
     expect(most.untilThirst).toBeLessThanOrEqual(least.untilThirst)
-    expect(plan.heavy).toBeGreaterThan(plan.light)
-    for (const m of plan.months) expect(m.untilWilting).toBeGreaterThanOrEqual(m.untilThirst)
+    expect(plan().heavy).toBeGreaterThan(plan().light)
+    for (const m of plan().months) expect(m.untilWilting).toBeGreaterThanOrEqual(m.untilThirst)
   })
   test('a larger pot lasts longer than this one; a saucer shows its price in air', () => {
-    const larger = plan.options.find((o) => o.change === 'largerPot')!
-    expect(larger.untilThirst).toBeGreaterThan(plan.month.untilThirst)
-    expect(plan.options.map((o) => o.untilThirst)).toEqual(
-      plan.options.map((o) => o.untilThirst).sort((a, b) => b - a),
+    const larger = plan().options.find((o) => o.change === 'largerPot')!
+    expect(larger.untilThirst).toBeGreaterThan(plan().month.untilThirst)
+    expect(plan().options.map((o) => o.untilThirst)).toEqual(
+      plan()
+        .options.map((o) => o.untilThirst)
+        .sort((a, b) => b - a),
     )
   })
   test('a small pot in summer is watered several times a day', () => {
@@ -169,7 +172,7 @@ describe('a watering plan', () => {
       }),
       month: 7,
     })
-    expect(small.month.untilThirst).toBeLessThan(plan.month.untilThirst)
+    expect(small.month.untilThirst).toBeLessThan(plan().month.untilThirst)
     expect(small.month.interval * small.month.timesADay).toBeLessThanOrEqual(1)
   })
   test.runIf(isLong)('a tray kept filled leaves nothing to be poured from above', () => {
@@ -183,8 +186,8 @@ describe('a watering plan', () => {
     expect(first).toBeCloseTo(answerOf(gravel).mix.airFilledPorosity, 2)
   })
   test('nothing drains from a saucer, so that less is given', () => {
-    const dish = planOf({ below: usualSaucer(input().container.shape), month: plan.month.month })
-    expect(dish.month.litres / dish.month.interval).toBeLessThan(plan.month.litres / plan.month.interval)
+    const dish = planOf({ below: usualSaucer(input().container.shape), month: plan().month.month })
+    expect(dish.month.litres / dish.month.interval).toBeLessThan(plan().month.litres / plan().month.interval)
   })
   test('without crop and place there is none', () => {
     const { answer } = atOnce(wateringPlan({ input: input({ growing: undefined }), below: { kind: 'free' } }))

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -8,8 +9,8 @@ import { labelDose, readLabel } from './labelDose'
 import { readMeasure, type Dimension } from './measure'
 import { gramsIn, litresIn } from './units'
 
-const METRIC = usualManner('metric')
-const US = usualManner('us')
+const METRIC = once(() => usualManner('metric'))
+const US = once(() => usualManner('us'))
 const GAL = 3.785411784
 const setting: AmountSetting = {
   system: 'metric',
@@ -198,21 +199,21 @@ const ASKED: readonly (readonly [string, string])[] = [
 
 describe('an amount as people say it', () => {
   test.each([...UNDERSTOOD])('“%s” is understood', (text, value, unit, base, of) => {
-    const read = readAmount(text, 'metric', METRIC)
+    const read = readAmount(text, 'metric', METRIC())
     if (!read.ok) throw new Error(JSON.stringify(read.question))
     expect(read.amount.value).toBeCloseTo(value, 9)
     expect(read.amount.manner).toMatchObject({ unit, base })
     expect(read.amount.manner.of).toBeCloseTo(of, 9)
   })
   test.each([...UNDERSTOOD_US])('“%s” is understood in US units', (text, value, unit, base, of) => {
-    const read = readAmount(text, 'us', US)
+    const read = readAmount(text, 'us', US())
     if (!read.ok) throw new Error(JSON.stringify(read.question))
     expect(read.amount.value).toBeCloseTo(value, 9)
     expect(read.amount.manner).toMatchObject({ unit, base })
     expect(read.amount.manner.of).toBeCloseTo(of, 9)
   })
   test.each([...ASKED])('“%s” is asked about: %s', (text, code) => {
-    const read = readAmount(text, 'metric', METRIC)
+    const read = readAmount(text, 'metric', METRIC())
     expect(read.ok ? read.amount : read.question.code).toBe(code)
   })
   test('at least 200 written ones stand here, lengths and volumes with them', () => {
@@ -260,7 +261,7 @@ describe('an amount as people say it', () => {
   test('random ones come to what their words come to', () => {
     fc.assert(
       fc.property(figure, unit, forWhat, ([n, value], [u, grams], [w, litres]) => {
-        const read = readAmount(`${n} ${u}${w}`, 'metric', METRIC)
+        const read = readAmount(`${n} ${u}${w}`, 'metric', METRIC())
         if (!read.ok) throw new Error(`${n} ${u}${w}: ${read.question.code}`)
         expect(doseOf(read.amount, setting)).toBeCloseTo((value * grams) / litres, 6)
       }),
@@ -276,13 +277,13 @@ describe('an amount as people say it', () => {
     fc.assert(
       fc.property(fc.array(piece, { maxLength: 8 }), (pieces) => {
         const text = pieces.join(' ')
-        const read = readAmount(text, 'metric', METRIC)
+        const read = readAmount(text, 'metric', METRIC())
         if (!read.ok) return
         const { value, manner } = read.amount
         expect(Number.isFinite(value) && value >= 0).toBe(true)
         expect(manner.of).toBeGreaterThan(0)
         // Told back in words, it is read as the same.
-        const back = readAmount(amountWords(read.amount, 'metric'), 'metric', METRIC)
+        const back = readAmount(amountWords(read.amount, 'metric'), 'metric', METRIC())
         if (!back.ok)
           throw new Error(`${text} → ${amountWords(read.amount, 'metric')}: ${back.question.code}`)
         expect(back.amount.manner.base).toBe(manner.base)
@@ -294,11 +295,14 @@ describe('an amount as people say it', () => {
   })
   test('2026-11-29: a spoonful of mix is no measure of mix: “2 cups per tbsp” is asked about', () => {
     for (const text of ['2 cups per tbsp', '5 g per teaspoon', '1 oz per 50 mL'])
-      expect(readAmount(text, 'metric', METRIC)).toMatchObject({ ok: false, question: { code: 'for-what' } })
-    expect(readAmount('1 g per 100 mL', 'metric', METRIC)).toMatchObject({ ok: true })
+      expect(readAmount(text, 'metric', METRIC())).toMatchObject({
+        ok: false,
+        question: { code: 'for-what' },
+      })
+    expect(readAmount('1 g per 100 mL', 'metric', METRIC())).toMatchObject({ ok: true })
   })
   test('2026-11-29: half a cup of mix is 125 mL in words too, not a tenth of a litre', () => {
-    const read = readAmount('2 lb / half cup', 'metric', METRIC)
+    const read = readAmount('2 lb / half cup', 'metric', METRIC())
     if (!read.ok) throw new Error(read.question.code)
     expect(amountWords(read.amount, 'metric')).toBe('2 lb per 125 mL')
     expect(doseOf(read.amount, setting)).toBeCloseTo((2 * 453.59237) / 0.125, 6)

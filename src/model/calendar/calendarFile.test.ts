@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { spawnSync } from 'node:child_process'
 import ICAL from 'ical.js'
 import { describe, expect, test } from 'vitest'
@@ -18,9 +19,9 @@ const readBack = (file: string) =>
   new ICAL.Component(ICAL.parse(file)).getAllSubcomponents('vevent').map((c) => new ICAL.Event(c))
 
 describe('the calendar file', () => {
-  const file = calendarFile('Peppers', TASKS)
+  const file = once(() => calendarFile('Peppers', TASKS))
   test('another library reads back every word and day, past the end of a year', () => {
-    const events = readBack(file)
+    const events = readBack(file())
     expect(events.map((e) => [e.uid, e.summary, e.startDate.toString(), e.endDate.toString()])).toEqual([
       ['job-test@open-bed', 'Test the pH; again, if in doubt', '2027-06-01', '2027-06-08'],
       ['job-feed@open-bed', 'Düngen: 39 g', '2027-12-31', '2028-01-01'],
@@ -29,7 +30,7 @@ describe('the calendar file', () => {
     expect(events.every((e) => e.startDate.isDate)).toBe(true)
   })
   test('each calls on the evening before its first day', () => {
-    const alarms = new ICAL.Component(ICAL.parse(file))
+    const alarms = new ICAL.Component(ICAL.parse(file()))
       .getAllSubcomponents('vevent')
       .map((c) => c.getFirstSubcomponent('valarm')!.getFirstProperty('trigger')!)
     // Counted from the start, which is what RFC 5545, 3.2.14, takes where nothing is said.
@@ -53,7 +54,7 @@ describe('the calendar file', () => {
       '  print(e["uid"], e["dtstart"].dt, e["dtend"].dt, e["summary"], len(e.walk("VALARM")))',
     ].join('\n')
     const { stdout, stderr } = spawnSync(python!, ['-c', script], {
-      input: file,
+      input: file(),
       encoding: 'utf8',
       env: { ...process.env, PYTHONIOENCODING: 'utf-8' },
     })

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import { lookAt } from './findMixes'
@@ -37,11 +38,11 @@ import { seasonPlan } from '@/model/season/season'
 import { readFragment, readShared, shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
 import { STARTERS, starterRecipe } from '@/model/mix/starterMixes'
 
-const garden = demoGarden()
-const place = placeOf(garden)
-const jobNamed = (id: string) => liveJob(garden, jobOf(garden, id)!)
-const leeks = jobNamed('leeks')
-const peppers = jobNamed('peppers-27')
+const garden = once(() => demoGarden())
+const place = once(() => placeOf(garden()))
+const jobNamed = (id: string) => liveJob(garden(), jobOf(garden(), id)!)
+const leeks = once(() => jobNamed('leeks'))
+const peppers = once(() => jobNamed('peppers-27'))
 const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: string } }): T => {
   if (!o.ok) throw new Error(o.problem.code)
   return o.value
@@ -51,10 +52,12 @@ const after = (job: Job, command: Command): Job => {
   return (change?.after as Job | undefined) ?? job
 }
 const moves = (job: Job, source: Source, most: number) =>
-  good(movesAtOnce(good(movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), { source, most }))))
+  good(
+    movesAtOnce(good(movesRequest(garden(), job, questionOfJob(job, place(), PUBLISHED), { source, most }))),
+  )
 /** A job prepared, and its answer with the later years. */
 const atRest = (job: Job): [PreparedMix, Evaluation] => {
-  const prepared = good(prepareJob(job, place, PUBLISHED))
+  const prepared = good(prepareJob(job, place(), PUBLISHED))
   return [prepared, good(evaluatePrepared(prepared, AT_REST))]
 }
 /** A job held to another band of pH. */
@@ -70,20 +73,20 @@ const feed = (dressingId: string, more: Partial<DressingLine> = {}): DressingLin
 
 describe('next moves and the finder, from a job', () => {
   test('draw on the shelf and the mix, or on everything that is no finished mix', () => {
-    const shelf = materialsFrom(garden, leeks, 'shelf')
+    const shelf = materialsFrom(garden(), leeks(), 'shelf')
     expect(shelf).toContain('vermiculite_medium') // in the mix, not on the shelf
     expect(shelf).toContain('pumice')
     expect(shelf).not.toContain('scoria')
-    expect(materialsFrom(garden, leeks, 'all')).toHaveLength(
+    expect(materialsFrom(garden(), leeks(), 'all')).toHaveLength(
       MATERIALS.filter((m) => m.family !== 'mix').length,
     )
   })
   test('a move taken is worth what it said, and brings no new fault', () => {
-    const { standing, moves: best } = moves(leeks, 'shelf', 5)
+    const { standing, moves: best } = moves(leeks(), 'shelf', 5)
     expect(standing.warnings.map((j) => j.code)).toContain('too-little-air')
     expect(best.length).toBeGreaterThan(2)
     for (const move of best) {
-      const [prepared, there] = atRest({ ...leeks, ...move.recipe })
+      const [prepared, there] = atRest({ ...leeks(), ...move.recipe })
       expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.air, 9)
       expect(there.lime.pH).toBeCloseTo(move.after.pH, 9)
       const judged = judgementsOf(prepared, there)
@@ -96,9 +99,11 @@ describe('next moves and the finder, from a job', () => {
   })
   test('too much lime is answered with less, too little with more', () => {
     const limed = (gramsPerLitre: number) =>
-      moves({ ...peppers, lime: { ...peppers.lime, mode: 'fixed', gramsPerLitre } }, 'shelf', 12).moves.find(
-        (m) => m.change.kind === 'lime',
-      )
+      moves(
+        { ...peppers(), lime: { ...peppers().lime, mode: 'fixed', gramsPerLitre } },
+        'shelf',
+        12,
+      ).moves.find((m) => m.change.kind === 'lime')
     const less = limed(20)!
     expect(less.change).toMatchObject({ kind: 'lime', from: 20 })
     expect(less.change.kind === 'lime' && less.change.to).toBeLessThanOrEqual(10)
@@ -114,11 +119,11 @@ describe('next moves and the finder, from a job', () => {
         { materialId: 'perlite_coarse', twelfths: 24 },
       ],
     }
-    const windy = { ...place!, wind: 'exposed' as const }
+    const windy = { ...place()!, wind: 'exposed' as const }
     const { standing, moves: found } = good(
       movesAtOnce(
         good(
-          movesRequest(garden, light, questionOfJob(light, windy, PUBLISHED), { source: 'all', most: 12 }),
+          movesRequest(garden(), light, questionOfJob(light, windy, PUBLISHED), { source: 'all', most: 12 }),
         ),
       ),
     )
@@ -126,7 +131,7 @@ describe('next moves and the finder, from a job', () => {
     expect(Math.max(...found.map((m) => m.after.wind ?? 0))).toBeGreaterThan(found[0]!.before.wind! + 1)
   })
   test('nothing to mend is said only where nothing is, and then only what saves a tenth is offered', () => {
-    for (const job of [leeks, peppers, jobNamed('fig'), jobNamed('herbs-26')]) {
+    for (const job of [leeks(), peppers(), jobNamed('fig'), jobNamed('herbs-26')]) {
       const { standing, moves: found } = moves(job, 'all', 12)
       const [prepared, e] = atRest(job)
       const judged = judgementsOf(prepared, e).filter(
@@ -140,14 +145,16 @@ describe('next moves and the finder, from a job', () => {
     }
   })
   test('what a move leaves stays in its place, what comes in comes last', () => {
-    const move = moves(leeks, 'all', 5).moves.find((m) => m.change.kind === 'swap')!
+    const move = moves(leeks(), 'all', 5).moves.find((m) => m.change.kind === 'swap')!
     const ids = move.recipe.parts.map((p) => p.materialId)
-    const before = leeks.parts.map((p) => p.materialId).filter((id) => ids.includes(id))
+    const before = leeks()
+      .parts.map((p) => p.materialId)
+      .filter((id) => ids.includes(id))
     expect(ids.slice(0, before.length)).toEqual(before)
   })
   test('what the finder has for a job meets its bands when evaluated in full', () => {
     const problem = good(
-      finderProblem(questionOfJob(leeks, place, PUBLISHED), good(finderShelf(garden, leeks, 'all')), {
+      finderProblem(questionOfJob(leeks(), place(), PUBLISHED), good(finderShelf(garden(), leeks(), 'all')), {
         rules: { maxMaterials: 2 },
         volume: 80,
         easyWater: null,
@@ -155,8 +162,8 @@ describe('next moves and the finder, from a job', () => {
     )
     const best = good(searchAtOnce(problem)).families[0]!
     expect(best.score).toBeLessThan(0.05)
-    const recipe = afterFinding(leeks, best)
-    const there = good(evaluateJob({ ...leeks, ...recipe }, place, PUBLISHED))
+    const recipe = afterFinding(leeks(), best)
+    const there = good(evaluateJob({ ...leeks(), ...recipe }, place(), PUBLISHED))
     const { low, high } = problem.targets.airFilledPorosity!
     expect(there.mix.airFilledPorosity).toBeGreaterThan(low - 0.01)
     expect(there.mix.airFilledPorosity).toBeLessThan(high + 0.01)
@@ -166,8 +173,8 @@ describe('next moves and the finder, from a job', () => {
     // A tall grower in a tub of the fig's: heavy soil holds it where peat and perlite do not.
     const tub = { ...jobNamed('fig'), companionIds: [] }
     const problem = finderProblem(
-      questionOfJob(tub, place, PUBLISHED),
-      good(finderShelf(garden, tub, 'shelf')),
+      questionOfJob(tub, place(), PUBLISHED),
+      good(finderShelf(garden(), tub, 'shelf')),
       {
         rules: { maxMaterials: 2 },
         volume: 80,
@@ -181,7 +188,7 @@ describe('next moves and the finder, from a job', () => {
     })
     const light = found(['peat_medium', 2], ['perlite_coarse', 2])
     const heavy = found(['soil_loam', 3], ['pumice', 1])
-    const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place!, wind })
+    const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place()!, wind })
     const concernsOf = (c: typeof light, wind: 'sheltered' | 'exposed') =>
       lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind), PUBLISHED), c)!.concerns
     const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((j) => j.code)
@@ -193,10 +200,10 @@ describe('next moves and the finder, from a job', () => {
     expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]), PUBLISHED)).toBeGreaterThan(plain)
   })
   test('the chance of a recipe found is the one the bench shows for it, and counts whole lots', () => {
-    const look = lookAt(questionOfJob(leeks, place, PUBLISHED), {
-      parts: leeks.parts.map((p) => ({ id: p.materialId, parts: p.twelfths })),
+    const look = lookAt(questionOfJob(leeks(), place(), PUBLISHED), {
+      parts: leeks().parts.map((p) => ({ id: p.materialId, parts: p.twelfths })),
     })!
-    const { input, bands } = atRest(leeks)[0]
+    const { input, bands } = atRest(leeks())[0]
     const onBench = good(rangesAtOnce({ input, bands, years: [] }))
     expect(onBench.draws).toBe(500)
     expect(look.chance).toBe(onBench.chance)
@@ -230,37 +237,44 @@ describe('next moves and the finder, from a job', () => {
     expect(ids(distinctKinds([any('peat_medium', 0.2), any('coir_pith', 0.2)], PUBLISHED))).toHaveLength(2)
   })
   test('to water less often it has to hold more: twice the days, about twice the water', () => {
-    const e = good(evaluateJob(peppers, place, PUBLISHED))
-    const needed = waterByDays(peppers, place, PUBLISHED)!
+    const e = good(evaluateJob(peppers(), place(), PUBLISHED))
+    const needed = waterByDays(peppers(), place(), PUBLISHED)!
     const [one, two] = [needed(1), needed(2)]
     expect(two).toBeGreaterThan(one)
     const now = e.growing!.watering[e.growing!.thirstiestMonth! - 1]!.days.value
     expect(Math.abs(needed(now) - e.mix.easilyAvailableWater)).toBeLessThan(0.05)
-    expect(waterByDays({ ...peppers, cropId: null }, place, PUBLISHED)).toBeNull()
+    expect(waterByDays({ ...peppers(), cropId: null }, place(), PUBLISHED)).toBeNull()
   })
 })
 
 describe('versions', () => {
-  const kept = after(peppers, {
-    type: 'version/keep',
-    jobId: peppers.id,
-    version: versionOf(peppers, 'v1', '2026-11-25T08:00:00.000Z', 'First'),
-  })
+  const kept = once(() =>
+    after(peppers(), {
+      type: 'version/keep',
+      jobId: peppers().id,
+      version: versionOf(peppers(), 'v1', '2026-11-25T08:00:00.000Z', 'First'),
+    }),
+  )
   test('are kept, gone on from, and never lose what is on the bench', () => {
-    expect(isUnkept(peppers)).toBe(true)
-    expect(isUnkept(kept)).toBe(false)
-    expect(kept.versionId).toBe('v1')
-    const changed = after(kept, { type: 'part/change', jobId: kept.id, materialId: 'perlite_coarse', by: 12 })
+    expect(isUnkept(peppers())).toBe(true)
+    expect(isUnkept(kept())).toBe(false)
+    expect(kept().versionId).toBe('v1')
+    const changed = after(kept(), {
+      type: 'part/change',
+      jobId: kept().id,
+      materialId: 'perlite_coarse',
+      by: 12,
+    })
     expect(isUnkept(changed)).toBe(true)
     const back = after(changed, {
       type: 'recipe/replace',
-      jobId: kept.id,
-      recipe: recipeOf(kept.versions[0]!),
+      jobId: kept().id,
+      recipe: recipeOf(kept().versions[0]!),
       what: 'back',
       keep: versionOf(changed, 'v2', '2026-11-25T09:00:00.000Z', 'Before'),
       versionId: 'v1',
     })
-    expect(sameRecipe(back, peppers)).toBe(true)
+    expect(sameRecipe(back, peppers())).toBe(true)
     expect(back.versions.map((v) => [v.id, v.from])).toEqual([
       ['v1', null],
       ['v2', 'v1'],
@@ -280,14 +294,14 @@ describe('versions', () => {
   })
   test('neither long names nor many versions make a job that could not be read back', () => {
     const long = versionOf(
-      peppers,
+      peppers(),
       'v',
       '2026-11-25T08:00:00.000Z',
       `Before going on from “${'x'.repeat(120)}”`,
     )
     expect(long.name).toHaveLength(120)
-    const full = { ...peppers, versions: Array.from({ length: 200 }, (_, i) => ({ ...long, id: `v${i}` })) }
-    const more = after(full, { type: 'version/keep', jobId: peppers.id, version: { ...long, id: 'last' } })
+    const full = { ...peppers(), versions: Array.from({ length: 200 }, (_, i) => ({ ...long, id: `v${i}` })) }
+    const more = after(full, { type: 'version/keep', jobId: peppers().id, version: { ...long, id: 'last' } })
     expect(more.versions).toHaveLength(200)
     expect(more.versions.at(-1)!.id).toBe('last')
     const many = Array.from({ length: 25 }, (_, i) => feed(`d${i}`)).reduce(
@@ -304,27 +318,27 @@ describe('versions', () => {
     expect(jobSchema.safeParse(many).success).toBe(true)
   })
   test('what a mix costs is the same on the bench, in the finder and side by side', () => {
-    const { perLitre, missing } = mixCost(garden, peppers)
+    const { perLitre, missing } = mixCost(garden(), peppers())
     expect(missing).toEqual([])
-    const beside = compare(garden, peppers, place, [
-      { id: 'a', name: 'a', recipe: recipeOf(peppers), corners: [] },
+    const beside = compare(garden(), peppers(), place(), [
+      { id: 'a', name: 'a', recipe: recipeOf(peppers()), corners: [] },
     ])
     expect(beside[0]!.costPerLitre).toBeCloseTo(perLitre!, 9)
-    expect(moves(leeks, 'shelf', 1).moves[0]!.before.cost).toBeNaN() // one part without a price
+    expect(moves(leeks(), 'shelf', 1).moves[0]!.before.cost).toBeNaN() // one part without a price
   })
   test('a warning is answered with a reason and can be asked for again', () => {
-    const answered = after(leeks, {
+    const answered = after(leeks(), {
       type: 'warning/answer',
-      jobId: leeks.id,
+      jobId: leeks().id,
       code: 'foot-drowned',
       reason: 'on sand',
     })
     expect(answered.dismissed).toEqual([{ code: 'foot-drowned', reason: 'on sand' }])
     expect(
-      after(answered, { type: 'warning/answer', jobId: leeks.id, code: 'foot-drowned', reason: null })
+      after(answered, { type: 'warning/answer', jobId: leeks().id, code: 'foot-drowned', reason: null })
         .dismissed,
     ).toEqual([])
-    const codes = judgementsOf(...atRest(leeks)).map((j) => j.code)
+    const codes = judgementsOf(...atRest(leeks())).map((j) => j.code)
     expect(codes).toContain('too-little-air')
     expect(codes).not.toContain('tips-in-wind')
   })
@@ -332,11 +346,11 @@ describe('versions', () => {
 
 describe('dressings', () => {
   const dressed = (lines: DressingLine[]) =>
-    lines.reduce((j, line) => after(j, { type: 'dressing/set', jobId: j.id, line }), peppers)
+    lines.reduce((j, line) => after(j, { type: 'dressing/set', jobId: j.id, line }), peppers())
   test('change salts and feed, and go with every batch by weight', () => {
-    const plain = good(evaluateJob(peppers, place, PUBLISHED))
+    const plain = good(evaluateJob(peppers(), place(), PUBLISHED))
     const j = dressed([feed('crf_5_6', { gramsPerLitre: 4 })])
-    const fed = good(evaluateJob(j, place, PUBLISHED))
+    const fed = good(evaluateJob(j, place(), PUBLISHED))
     expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(plain.growing!.feeding.nitrogenMet)
     const q = good(quantitiesOf(j, prepareJob(j, undefined, PUBLISHED)))
     const lines = batchCards(j, q).flatMap((c) => c.lines.filter((l) => l.id === 'crf_5_6'))
@@ -346,19 +360,19 @@ describe('dressings', () => {
     expect(doseTotals(j, q).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(grams, 6)
   })
   test('lime is offered to a mix that is too acid and given none, as much as brings it there', () => {
-    const bare = { ...peppers, lime: { ...peppers.lime, mode: 'none' as const } }
+    const bare = { ...peppers(), lime: { ...peppers().lime, mode: 'none' as const } }
     const offer = limeOffer(...atRest(bare))!
     expect(offer.target).toBe(6.2)
     const limed = {
       ...bare,
       lime: { ...bare.lime, mode: 'fixed' as const, gramsPerLitre: offer.gramsPerLitre },
     }
-    expect(good(evaluateJob(limed, place, PUBLISHED)).lime.pH).toBeCloseTo(6.2, 2)
+    expect(good(evaluateJob(limed, place(), PUBLISHED)).lime.pH).toBeCloseTo(6.2, 2)
     expect(limeOffer(...atRest(limed))).toBeNull()
     expect(limeOffer(...atRest(within(bare, { low: 4, high: 5 })))).toBeNull()
   })
   test('are offered for what is lacking, and the lack is gone when they are taken', () => {
-    const [prepared, e] = atRest(peppers)
+    const [prepared, e] = atRest(peppers())
     const offers = doseOffers(prepared, e)
     expect(offers.map((o) => o.line.dressingId)).toEqual(['crf_3_4', 'hoof_horn'])
     const fed = atRest(dressed([offers[0]!.line]))[1]
@@ -367,7 +381,7 @@ describe('dressings', () => {
       'hoof_horn',
     ])
     // Too sweet and no lime in it: sulfur, never more than is usually given.
-    const sweet = { ...peppers, lime: { ...peppers.lime, mode: 'none' as const } }
+    const sweet = { ...peppers(), lime: { ...peppers().lime, mode: 'none' as const } }
     const sour = doseOffers(...atRest(within(sweet, { low: 4, high: 4.6 }))).find(
       (o) => o.why.code === 'acid',
     )!
@@ -399,7 +413,7 @@ describe('dressings', () => {
     // A bag of 38 cm with a little bulge: 10 cm of it hold 11 to 13 L, at 2 g each.
     expect(step.code === 'dress' && step.grams).toBeGreaterThan(22)
     expect(step.code === 'dress' && step.grams).toBeLessThan(26)
-    const due = seasonPlan(j, undefined, null, place).due.find((d) => d.code === 'dress')!
+    const due = seasonPlan(j, undefined, null, place()).due.find((d) => d.code === 'dress')!
     expect(due).toMatchObject({ dressingId: 'blood_meal', on: '2027-06-19' })
     const places = doseTotals(j, q)
       .filter((d) => !d.isLime)
@@ -427,50 +441,52 @@ describe('dressings', () => {
 })
 
 describe('a recipe shared', () => {
-  const recipes = fc.record({
-    parts: fc.array(
-      fc.record({
-        materialId: fc.constantFrom(...MATERIALS.map((m) => m.id)),
-        twelfths: fc.integer({ min: 1, max: 12_000 }),
-      }),
-      { minLength: 1, maxLength: 12 },
-    ),
-    mixes: fc.array(
-      fc.record({
-        id: fc.uuid().map((id) => `mix:${id}`),
-        name: fc.string({ maxLength: 40 }),
-        parts: fc.constant<Part[]>([{ materialId: 'peat_medium', twelfths: 24 }]),
-        lime: fc.record({
-          gramsPerLitre: fc.double({ min: 0, max: 9, noNaN: true }),
-          dolomiteShare: fc.constant(1),
+  const recipes = once(() =>
+    fc.record({
+      parts: fc.array(
+        fc.record({
+          materialId: fc.constantFrom(...MATERIALS.map((m) => m.id)),
+          twelfths: fc.integer({ min: 1, max: 12_000 }),
         }),
-        dressings: fc.constant<InnerMix['dressings']>([{ dressingId: 'bone_meal', gramsPerLitre: 1 }]),
-        origin: fc.constantFrom<MixOrigin>({ kind: 'made' }, { kind: 'bag', litres: 50, price: null }),
+        { minLength: 1, maxLength: 12 },
+      ),
+      mixes: fc.array(
+        fc.record({
+          id: fc.uuid().map((id) => `mix:${id}`),
+          name: fc.string({ maxLength: 40 }),
+          parts: fc.constant<Part[]>([{ materialId: 'peat_medium', twelfths: 24 }]),
+          lime: fc.record({
+            gramsPerLitre: fc.double({ min: 0, max: 9, noNaN: true }),
+            dolomiteShare: fc.constant(1),
+          }),
+          dressings: fc.constant<InnerMix['dressings']>([{ dressingId: 'bone_meal', gramsPerLitre: 1 }]),
+          origin: fc.constantFrom<MixOrigin>({ kind: 'made' }, { kind: 'bag', litres: 50, price: null }),
+        }),
+        { maxLength: 2 },
+      ),
+      lime: fc.record({
+        mode: fc.constantFrom('toTarget' as const, 'fixed' as const, 'none' as const),
+        target: fc.double({ min: 4, max: 8, noNaN: true }),
+        gramsPerLitre: fc.double({ min: 0, max: 20, noNaN: true }),
+        dolomiteShare: fc.constantFrom(0, 0.5, 1),
+        limeId: fc.constantFrom('lime_calcitic', 'oyster_shell'),
       }),
-      { maxLength: 2 },
-    ),
-    lime: fc.record({
-      mode: fc.constantFrom('toTarget' as const, 'fixed' as const, 'none' as const),
-      target: fc.double({ min: 4, max: 8, noNaN: true }),
-      gramsPerLitre: fc.double({ min: 0, max: 20, noNaN: true }),
-      dolomiteShare: fc.constantFrom(0, 0.5, 1),
-      limeId: fc.constantFrom('lime_calcitic', 'oyster_shell'),
+      dressings: fc.array(
+        fc.record({
+          id: fc.uuid(),
+          dressingId: fc.constantFrom('bone_meal', 'crf_3_4'),
+          gramsPerLitre: fc.double({ min: 0, max: 9, noNaN: true }),
+          place: fc.constant({ kind: 'throughout' as const }),
+          share: fc.constant(1),
+        }),
+        { maxLength: 2 },
+      ),
     }),
-    dressings: fc.array(
-      fc.record({
-        id: fc.uuid(),
-        dressingId: fc.constantFrom('bone_meal', 'crf_3_4'),
-        gramsPerLitre: fc.double({ min: 0, max: 9, noNaN: true }),
-        place: fc.constant({ kind: 'throughout' as const }),
-        share: fc.constant(1),
-      }),
-      { maxLength: 2 },
-    ),
-  })
+  )
   test('comes back the same by link and by file, whatever it is called', () => {
     fc.assert(
       fc.property(
-        recipes,
+        recipes(),
         fc.string({ maxLength: 100, unit: 'grapheme' }).filter((s) => s.length <= 120),
         (recipe, name) => {
           const shared = sharedRecipe(recipe, name, 'a note')
@@ -487,13 +503,13 @@ describe('a recipe shared', () => {
     )
   })
   test('that is cut short, not ours, newer, empty or broken is reported, not taken', () => {
-    const whole = shareFragment(sharedRecipe(recipeOf(peppers), 'x', ''))
+    const whole = shareFragment(sharedRecipe(recipeOf(peppers()), 'x', ''))
     expect(whole.length).toBeLessThan(900)
     expect(readFragment(`#${whole.slice(0, -9)}`)).toEqual({ ok: false, problem: { code: 'not-readable' } })
     expect(readFragment('#mix=%%%')).toEqual({ ok: false, problem: { code: 'not-readable' } })
     expect(readFragment('#top')).toBeNull()
     expect(readShared('[]')).toMatchObject({ ok: false, problem: { code: 'not-a-recipe' } })
-    const file = sharedRecipe(recipeOf(peppers), 'x', '')
+    const file = sharedRecipe(recipeOf(peppers()), 'x', '')
     // Files and links of the first version know no finished mixes among the parts.
     const before = { ...file.recipe, mixes: undefined }
     expect(readShared(JSON.stringify({ ...file, formatVersion: 1, recipe: before }))).toEqual({
@@ -530,7 +546,7 @@ describe('a recipe shared', () => {
 })
 
 describe('comparing', () => {
-  const rival = (id: string, recipe = recipeOf(peppers)): Rival => ({
+  const rival = (id: string, recipe = recipeOf(peppers())): Rival => ({
     id,
     name: id,
     recipe,
@@ -538,7 +554,7 @@ describe('comparing', () => {
   })
   test('puts first what differs most, in the same bed and season', () => {
     const rows = differences(
-      compare(garden, peppers, place, [
+      compare(garden(), peppers(), place(), [
         rival('a'),
         rival('b', starterRecipe(STARTERS.find((s) => s.id === 'stand-fast')!)),
       ]),
@@ -549,12 +565,12 @@ describe('comparing', () => {
     expect(rows.every((r) => r.values.length === 2)).toBe(true)
   })
   test('a mix against itself differs in nothing', () => {
-    const same = compare(garden, peppers, place, [rival('a'), rival('b')])
+    const same = compare(garden(), peppers(), place(), [rival('a'), rival('b')])
     expect(differences(same).every((r) => r.steps === 0)).toBe(true)
   })
   test('one that cannot be worked out says so and leaves the others alone', () => {
-    const broken = rival('x', { ...recipeOf(peppers), parts: [{ materialId: 'moon_dust', twelfths: 12 }] })
-    const [one, two] = compare(garden, peppers, place, [broken, rival('a')])
+    const broken = rival('x', { ...recipeOf(peppers()), parts: [{ materialId: 'moon_dust', twelfths: 12 }] })
+    const [one, two] = compare(garden(), peppers(), place(), [broken, rival('a')])
     expect(one!.answer.ok).toBe(false)
     expect(two!.answer.ok).toBe(true)
   })

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { evaluate } from '@/core/evaluate'
@@ -20,20 +21,20 @@ import { predictionsOf } from './predictions'
 import { newReadings, readingsOfGarden } from './readings'
 import { startingTest } from './startingTest'
 
-const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
-const job = jobOf(demo, 'peppers-26')!
-const record = recordOf(demo, job.recordId!)!
+const demo = once(() => new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key))))
+const job = once(() => jobOf(demo(), 'peppers-26')!)
+const record = once(() => recordOf(demo(), job().recordId!)!)
 /** A moment so many days after the peppers' mix was made. */
 const after = (days: number) =>
-  new Date(Date.parse(`${record.madeOn}T10:00:00Z`) + days * 86_400_000).toISOString()
+  new Date(Date.parse(`${record().madeOn}T10:00:00Z`) + days * 86_400_000).toISOString()
 const slurry = (id: string, days: number, repeats: Test['repeats'], of: Partial<Test> = {}): Test => ({
-  ...startingTest(id, 'slurry', { jobId: job.id }, after(days)),
+  ...startingTest(id, 'slurry', { jobId: job().id }, after(days)),
   finishedAt: after(days),
   repeats,
   ...of,
 })
 const withTests = (...tests: Test[]): Garden =>
-  new Map<string, AnyData>([...demo, ...tests.map((t) => [testKey(t.id), t] as const)])
+  new Map<string, AnyData>([...demo(), ...tests.map((t) => [testKey(t.id), t] as const)])
 
 /** A garden that changes, with a worker that answers in the same thread. */
 function door(start: Garden) {
@@ -56,7 +57,7 @@ function door(start: Garden) {
   }
 }
 const pHOf = (garden: Garden) => {
-  const stored = jobOf(garden, job.id)!
+  const stored = jobOf(garden, job().id)!
   // With a dose that does not follow the pH.
   const found = evaluateJob(
     { ...stored, lime: { ...stored.lime, mode: 'fixed', gramsPerLitre: 2 } },
@@ -71,7 +72,7 @@ describe('readings of a garden', () => {
   test('at the tub, in the log and by tests, of recorded mixes alone, oldest first', () => {
     const entry: Entry = {
       id: 'e',
-      jobId: job.id,
+      jobId: job().id,
       fillId: null,
       at: after(20),
       kind: 'pH',
@@ -80,7 +81,7 @@ describe('readings of a garden', () => {
       expected: 6.3,
       note: '',
     }
-    const unmade = [...demo.values()].find((d) => 'parts' in d && 'fills' in d && d.recordId === null)!
+    const unmade = [...demo().values()].find((d) => 'parts' in d && 'fills' in d && d.recordId === null)!
     const garden = new Map([
       ...withTests(
         slurry('t', 12, [{ pH: 6, salts: 1 }, { pH: 6.2 }]),
@@ -91,7 +92,7 @@ describe('readings of a garden', () => {
       [entryKey('e'), entry],
       [entryKey('late'), { ...entry, id: 'late', at: after(100) }],
     ])
-    const found = readingsOfGarden(garden).filter((r) => !demo.has(r.id))
+    const found = readingsOfGarden(garden).filter((r) => !demo().has(r.id))
     expect(found.map((r) => r.id)).toEqual(['t:pH', 't:electricalConductivity', 'e'])
     expect(found[0]!.measurement).toMatchObject({ kind: 'pH', value: 6.1, day: 12, count: 2 })
   })
@@ -111,15 +112,15 @@ describe('readings of a garden', () => {
     const salty = slurry('s', 5, [{ salts: 0.5 }])
     const { batches } = learnRequest(withTests(salty), newReadings(withTests(salty)))
     const found = evaluate(batches[0]!.input)
-    const planned = evaluateJob(job, placeOf(demo), tablesOf(demo))
+    const planned = evaluateJob(job(), placeOf(demo()), tablesOf(demo()))
     if (!found.ok || !planned.ok) throw new Error('not worked out')
     const of = (e: typeof found.value) => e.salts.mix.electricalConductivity.oneToTwo
     expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.05)
   })
   test('what was put in after a reading is no part of the mix that was read', () => {
-    const lime = record.limes[0]?.limeId ?? 'lime_calcitic'
+    const lime = record().limes[0]?.limeId ?? 'lime_calcitic'
     const corrected = {
-      ...record,
+      ...record(),
       readings: [0, 20].map((day, i) => ({
         id: `r${i}`,
         batch: 0,
@@ -131,7 +132,7 @@ describe('readings of a garden', () => {
       })),
       corrections: [{ id: 'c', batch: 0, at: after(1), dressingId: lime, grams: 500, dressingName: 'lime' }],
     }
-    const garden = new Map([...demo, [`record/${record.id}`, corrected] as const])
+    const garden = new Map([...demo(), [`record/${record().id}`, corrected] as const])
     const { batches } = learnRequest(garden, readingsOfGarden(garden))
     expect(batches).toHaveLength(2)
     expect(new Set(batches.map((b) => b.key)).size).toBe(1)

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { cases, draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
@@ -49,7 +50,7 @@ const valueOf = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: st
   if (!o.ok) throw new Error(o.problem.code)
   return o.value
 }
-const job: Job = {
+const job = once<Job>(() => ({
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [
     { ...startingJobBed('f', startingSpec('fabricBag'), null), count: 6 },
   ]),
@@ -60,20 +61,20 @@ const job: Job = {
     { materialId: 'compost_green', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 24 },
   ],
-}
-const SHELF: ShelfItem[] = [
+}))
+const SHELF = once<ShelfItem[]>(() => [
   shelfItem('peat_medium', { kind: 'compressed', litres: 107 }, 31, 0),
   shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 60),
   shelfItem('perlite_coarse', { kind: 'loose', litres: 100 }, 24, 35),
-]
-const gardenOf = (items: readonly ShelfItem[] = SHELF): Map<string, AnyData> =>
+])
+const gardenOf = (items: readonly ShelfItem[] = SHELF()): Map<string, AnyData> =>
   new Map<string, AnyData>([
     ['settings', DEFAULT_SETTINGS],
     ...items.map((i) => [shelfKey(i.materialId), i] as const),
   ])
-const q = valueOf(quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)))
-const prepared = valueOf(prepareJob(job, undefined, PUBLISHED))
-const list = shoppingList(gardenOf(), q)
+const q = once(() => valueOf(quantitiesOf(job(), prepareJob(job(), undefined, PUBLISHED))))
+const prepared = once(() => valueOf(prepareJob(job(), undefined, PUBLISHED)))
+const list = once(() => shoppingList(gardenOf(), q()))
 
 describe('money', () => {
   test('adds up to the cent over random jobs, shelves and prices', () => {
@@ -148,19 +149,19 @@ describe('money', () => {
     expect(jobs).toBeGreaterThan((100 / 150) * cases(150))
   })
   test('is told for the litre, the bed and the pot, in the grower’s units', () => {
-    const money = moneyOf(gardenOf(), list, [], [])
+    const money = moneyOf(gardenOf(), list(), [], [])
     expect(money.paid).toBe(55)
-    expect(moneyRows(money, q.inPlace, 'metric')[0]).toEqual([
+    expect(moneyRows(money, q().inPlace, 'metric')[0]).toEqual([
       'Paid at the shop',
       '55.00',
-      `${(55 / q.inPlace).toFixed(3)} a litre`,
+      `${(55 / q().inPlace).toFixed(3)} a litre`,
     ])
-    expect(moneyRows(money, q.inPlace, 'us')[0]![2]).toBe(
-      `${((55 / q.inPlace) * 3.785411784).toFixed(2)} a gallon`,
+    expect(moneyRows(money, q().inPlace, 'us')[0]![2]).toBe(
+      `${((55 / q().inPlace) * 3.785411784).toFixed(2)} a gallon`,
     )
-    expect(bedCostRows(job, q, 12)).toEqual([['6 × Fabric bag', '12.00', '2.00 each']])
-    expect(bedCostRows({ ...job, amount: 50 }, q, 12)).toEqual([])
-    expect(moneyOf(gardenOf([]), shoppingList(gardenOf([]), q), [], []).missing).toEqual([
+    expect(bedCostRows(job(), q(), 12)).toEqual([['6 × Fabric bag', '12.00', '2.00 each']])
+    expect(bedCostRows({ ...job(), amount: 50 }, q(), 12)).toEqual([])
+    expect(moneyOf(gardenOf([]), shoppingList(gardenOf([]), q()), [], []).missing).toEqual([
       'peat_medium',
       'compost_green',
       'perlite_coarse',
@@ -180,13 +181,13 @@ describe('money', () => {
     )
   })
   test('against bags: the break-even is where mixing stops being dearer', () => {
-    const litres = q.inPlace
+    const litres = q().inPlace
     const bag = { litres: 50, price: 15 }
-    const against = againstBags(list, litres, bag)
+    const against = againstBags(list(), litres, bag)
     expect(against).toMatchObject({ bags: Math.ceil(litres / 50), bagged: Math.ceil(litres / 50) * 15 })
     const at = (volume: number) =>
       againstBags(
-        list.map((l) => ({ ...l, litres: (l.litres * volume) / litres })),
+        list().map((l) => ({ ...l, litres: (l.litres * volume) / litres })),
         volume,
         bag,
       )
@@ -194,13 +195,13 @@ describe('money', () => {
     expect(at(edge).mixed).toBeLessThanOrEqual(at(edge).bagged)
     expect(at(edge - 50).mixed).toBeGreaterThan(at(edge - 50).bagged)
     expect(againstBagsText(against, 'metric').text).toContain(`from ${edge} L on`)
-    expect(againstBags(list, litres, { litres: 50, price: 0.5 }).breakEven).toBeNull()
+    expect(againstBags(list(), litres, { litres: 50, price: 0.5 }).breakEven).toBeNull()
   })
   test('near the edge of a pack a little less is offered, and what the packs give over', () => {
     // Just over one bag: a twentieth less needs one bag fewer.
     const edge = shoppingList(
       gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 0)]),
-      q,
+      q(),
     ).filter((l) => l.material.id === 'compost_green')
     const litres = 81
     const over = [{ ...edge[0]!, litres, purchase: { ...edge[0]!.purchase, litres: 120 } }]
@@ -216,13 +217,13 @@ describe('money', () => {
 
 describe('buying', () => {
   test('a batch may be what one bag makes', () => {
-    const bags = vesselsFor(job, list, PUBLISHED).filter((v) => v.bag !== undefined)
+    const bags = vesselsFor(job(), list(), PUBLISHED).filter((v) => v.bag !== undefined)
     expect(bags.map((b) => b.id)).toEqual(['bag:peat_medium', 'bag:perlite_coarse'])
     for (const bag of bags) {
       const plan = valueOf(
         quantitiesOf(
-          { ...job, plan: { ...job.plan, vessel: bag.litres } },
-          prepareJob({ ...job, plan: { ...job.plan, vessel: bag.litres } }, undefined, PUBLISHED),
+          { ...job(), plan: { ...job().plan, vessel: bag.litres } },
+          prepareJob({ ...job(), plan: { ...job().plan, vessel: bag.litres } }, undefined, PUBLISHED),
         ),
       ).plan
       const [id] = [bag.id.slice('bag:'.length)]
@@ -231,12 +232,12 @@ describe('buying', () => {
     }
   })
   test('what is ticked counts as stock, is paid once, and can be unticked', () => {
-    const lines = gatherLines(list, [], [], 'metric')
+    const lines = gatherLines(list(), [], [], 'metric')
     const peat = lines.find((l) => boughtId(l) === 'peat_medium')!
     expect(isBought(peat)).toBe(false)
     const bought = withBought([], peat, true)
     expect(bought).toMatchObject([{ id: 'peat_medium', paid: 31 }])
-    const after = shoppingList(gardenOf(), q, { lost: new Map(), bought })
+    const after = shoppingList(gardenOf(), q(), { lost: new Map(), bought })
     const line = gatherLines(after, [], [], 'metric').find((l) => boughtId(l) === 'peat_medium')!
     expect(isBought(line)).toBe(true)
     expect(line.cost).toBe('31.00')
@@ -247,23 +248,23 @@ describe('buying', () => {
     )
   })
   test('one list for two jobs is that of both, in fewer packs', () => {
-    const both = shoppingList(gardenOf([]), [q, q])
-    const alone = shoppingList(gardenOf([]), q)
+    const both = shoppingList(gardenOf([]), [q(), q()])
+    const alone = shoppingList(gardenOf([]), q())
     for (const [i, l] of both.entries()) {
       expect(l.litres).toBeCloseTo(2 * alone[i]!.litres, 9)
       expect(l.purchase.counts[0]!).toBeLessThanOrEqual(2 * alone[i]!.purchase.counts[0]!)
     }
   })
   test('what is screened out at home is bought on top', () => {
-    const screened = { ...job, readyAdded: [readyId('compost_screen_6', 'compost_green')] }
+    const screened = { ...job(), readyAdded: [readyId('compost_screen_6', 'compost_green')] }
     expect(lostOnPreparing(screened).get('compost_green')).toBeCloseTo(0.12, 9)
-    const more = shoppingList(gardenOf(), q, { lost: lostOnPreparing(screened), bought: [] })
+    const more = shoppingList(gardenOf(), q(), { lost: lostOnPreparing(screened), bought: [] })
     const line = more.find((l) => l.material.id === 'compost_green')!
     expect(line.screened).toBeCloseTo(line.litres / 0.88 - line.litres, 9)
     // Whole bags of 40 L for what is not on hand, what is thrown out counted in: by hand.
     for (const stock of [0, 10, 1000]) {
       const garden = gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, stock)])
-      const l = shoppingList(garden, q, { lost: lostOnPreparing(screened), bought: [] }).find(
+      const l = shoppingList(garden, q(), { lost: lostOnPreparing(screened), bought: [] }).find(
         (x) => x.material.id === 'compost_green',
       )!
       const need = line.litres / 0.88
@@ -273,7 +274,7 @@ describe('buying', () => {
   })
   test('2026-11-29: what is screened twice loses a share of what the first left, not the sum', () => {
     const twice = {
-      ...job,
+      ...job(),
       readyAdded: [
         readyId('compost_screen_12', 'compost_green'),
         readyId('compost_screen_6', 'compost_green'),
@@ -310,12 +311,12 @@ describe('the shelf as stock', () => {
     const garden = gardenOf()
     const bought = [{ id: 'peat_medium', amount: 203, paid: 31, lot: 'A7' }]
     expect(shelvedOf(garden, bought).materials).toMatchObject([{ materialId: 'peat_medium', stock: 203 }])
-    const ticked = { ...job, bought }
-    const with2 = shoppingList(garden, q, { lost: new Map(), bought })
+    const ticked = { ...job(), bought }
+    const with2 = shoppingList(garden, q(), { lost: new Map(), bought })
     const left = leftOver(garden, with2, [])
     const peat = left.find((l) => l.id === 'peat_medium')!
     expect(peat.left).toBeCloseTo(203 - peat.used, 9)
-    const record = recordFrom(ticked, q, {
+    const record = recordFrom(ticked, q(), {
       id: 'r',
       madeOn: '2026-04-01',
       note: '',
@@ -344,7 +345,7 @@ describe('the shelf as stock', () => {
     expect(jobOf(garden, 'j')!.bought).toEqual(bought)
   })
   test('never goes below nought without a question', () => {
-    const left = leftOver(gardenOf(), list, [])
+    const left = leftOver(gardenOf(), list(), [])
     const perlite = left.find((l) => l.id === 'perlite_coarse')!
     expect(isShort(perlite)).toBe(true)
     const said = leftText(perlite, 'metric')
@@ -362,7 +363,7 @@ describe('the shelf as stock', () => {
   test('a sheet of it goes out and comes in the same, in both units', () => {
     const items: ShelfItem[] = [
       {
-        ...SHELF[0]!,
+        ...SHELF()[0]!,
         place: 'yard, by the gate',
         seenOn: '2026-02-03',
         others: [
@@ -370,7 +371,7 @@ describe('the shelf as stock', () => {
           { pack: { kind: 'bulk', litres: 1000 }, price: 60, place: '', seenOn: null, delivery: 45 },
         ],
       },
-      { ...SHELF[1]!, stock: 12.5 },
+      { ...SHELF()[1]!, stock: 12.5 },
       shelfItem('coir_pith', { kind: 'block', kg: 5, litresPerKg: 14 }, null, 0),
       shelfItem('leaf_mould', { kind: 'own' }, 0, 0),
     ]
@@ -415,9 +416,9 @@ describe('the shelf as stock', () => {
 })
 
 describe('the timetable', () => {
-  const place: Place = startingPlace(CLIMATES[0]!)
-  const at = (over: Partial<Job>, today = '2026-04-10', where: Place | undefined = place) => {
-    const one = { ...job, ...over }
+  const place = once<Place>(() => startingPlace(CLIMATES[0]!))
+  const at = (over: Partial<Job>, today = '2026-04-10', where: Place | undefined = place()) => {
+    const one = { ...job(), ...over }
     const quantities = valueOf(quantitiesOf(one, prepareJob(one, undefined, PUBLISHED)))
     return timetable({
       job: one,
@@ -446,7 +447,7 @@ describe('the timetable', () => {
       said: false,
       plantOn: '2026-04-11',
     })
-    const charged = at({ parts: [...job.parts, { materialId: 'biochar_raw', twelfths: 6 }] })
+    const charged = at({ parts: [...job().parts, { materialId: 'biochar_raw', twelfths: 6 }] })
     // Two weeks at 20 C, longer in a cool April.
     expect(charged.before[0]).toMatchObject({ about: 'biochar_raw', begin: '2026-04-10' })
     expect(charged.mixOn > '2026-04-24').toBe(true)
@@ -455,7 +456,7 @@ describe('the timetable', () => {
   test('several steps of one material follow each other', () => {
     const washed = at({
       mixOn: '2026-04-20',
-      parts: [{ materialId: 'coir_pith', twelfths: 48 }, ...job.parts],
+      parts: [{ materialId: 'coir_pith', twelfths: 48 }, ...job().parts],
       readyAdded: ['coir_wash:coir_pith', 'coir_buffer:coir_pith'],
     })
     const coir = washed.before.filter((s) => s.about === 'coir_pith')
@@ -479,7 +480,7 @@ describe('the timetable', () => {
     })
     expect(sour.clashes.map((c) => c.code)).toContain('planted-too-soon')
     expect(sour.after[0]).toMatchObject({ prep: { id: 'sulfur_react' }, begin: '2026-04-20' })
-    const cold = { ...place, months: place.months.map((m) => ({ ...m, tMin: -4, tMax: 4 })) }
+    const cold = { ...place(), months: place().months.map((m) => ({ ...m, tMin: -4, tMax: 4 })) }
     const frozen = at({ mixOn: '2026-01-20', dressings: [lineOf('sulfur_elemental', 1)] }, '2026-01-02', cold)
     expect(frozen.clashes.map((c) => c.code)).toContain('too-cold')
     for (const c of [...late.clashes, ...sour.clashes, ...frozen.clashes])
@@ -491,12 +492,12 @@ describe('the timetable', () => {
     expect(left.offered.map((o) => o.id)).toContain('peat_soak:peat_medium')
   })
   test('the grower’s own compost wants what the one it is like wants', () => {
-    const one = { ...job, mixOn: '2026-04-20' }
+    const one = { ...job(), mixOn: '2026-04-20' }
     const quantities = valueOf(quantitiesOf(one, prepareJob(one, undefined, PUBLISHED)))
     const own = shoppingList(gardenOf([]), quantities).map((l) =>
       l.material.id === 'peat_medium' ? { ...l, material: { ...l.material, id: 'own:peat' } } : l,
     )
-    const given = { job: one, place, list: own, doses: [], today: '2026-04-10' }
+    const given = { job: one, place: place(), list: own, doses: [], today: '2026-04-10' }
     expect(timetable(given).before.map((s) => s.id)).not.toContain('peat_soak:own:peat')
     const likes = new Map([['own:peat', 'peat_coarse']])
     expect(timetable({ ...given, likes }).before.map((s) => s.id)).toContain('peat_soak:own:peat')
@@ -532,7 +533,7 @@ describe('the timetable', () => {
 
 describe('made otherwise', () => {
   const index = 1
-  const plannedPeat = q.plan.batches[index]!.measures.find((m) => m.id === 'peat_medium')!.litres
+  const plannedPeat = q().plan.batches[index]!.measures.find((m) => m.id === 'peat_medium')!.litres
   const short = {
     materialId: 'peat_medium',
     litres: plannedPeat / 2,
@@ -540,7 +541,7 @@ describe('made otherwise', () => {
     onward: false,
   }
   test('a batch that ran short is worked out as it went in, its lime too', () => {
-    const otherwise = otherwiseAfter([], q.plan, index, short)
+    const otherwise = otherwiseAfter([], q().plan, index, short)
     expect(otherwise).toEqual([
       {
         batch: 1,
@@ -549,10 +550,10 @@ describe('made otherwise', () => {
         instead: { materialId: 'coir_pith', litres: plannedPeat / 2 },
       },
     ])
-    const made = { ...job, otherwise }
-    const remade = remadeBatches(made, q, prepared)
-    const cards = batchCards(made, q, remade)
-    const plain = batchCards(job, q)
+    const made = { ...job(), otherwise }
+    const remade = remadeBatches(made, q(), prepared())
+    const cards = batchCards(made, q(), remade)
+    const plain = batchCards(job(), q())
     const litres = (card: (typeof cards)[number]) =>
       card.lines.reduce((s, l) => s + (l.kind === 'measure' ? l.litres : 0), 0)
     expect(litres(cards[index]!)).toBeCloseTo(litres(plain[index]!), 9)
@@ -563,31 +564,31 @@ describe('made otherwise', () => {
     expect(lime(cards[index]!)).toBeLessThan(0.8 * lime(plain[index]!))
     expect(cards[0]).toEqual(plain[0])
     // The lime of the card is what the mix as made asks for.
-    const alone = valueOf(madeMix(prepared, measuresAsMade(q.plan.batches[index]!, index, otherwise)))
+    const alone = valueOf(madeMix(prepared(), measuresAsMade(q().plan.batches[index]!, index, otherwise)))
     expect(lime(cards[index]!)).toBeCloseTo(alone.limeGramsPerLitre * alone.blendLitres, 6)
-    expect(otherwiseTexts(made, q.plan, 'metric')[0]).toMatch(
+    expect(otherwiseTexts(made, q().plan, 'metric')[0]).toMatch(
       /^Batch 2: .* of Sphagnum peat, medium instead of .*, .* of Coir pith in its place\.$/,
     )
   })
   test('the batches after it go the same way where the grower says so, by proportion', () => {
-    const all = otherwiseAfter([], q.plan, 0, { ...short, litres: 0, instead: null, onward: true })
-    expect(all.map((o) => o.batch)).toEqual(q.plan.batches.map((_, i) => i))
-    expect(totalsAsMade(q.plan, all).some((t) => t.id === 'peat_medium')).toBe(false)
+    const all = otherwiseAfter([], q().plan, 0, { ...short, litres: 0, instead: null, onward: true })
+    expect(all.map((o) => o.batch)).toEqual(q().plan.batches.map((_, i) => i))
+    expect(totalsAsMade(q().plan, all).some((t) => t.id === 'peat_medium')).toBe(false)
     // Said again as planned, nothing is otherwise.
-    const again = otherwiseAfter(all, q.plan, 0, {
+    const again = otherwiseAfter(all, q().plan, 0, {
       ...short,
-      litres: q.plan.batches[0]!.measures[0]!.litres,
+      litres: q().plan.batches[0]!.measures[0]!.litres,
       instead: null,
       onward: true,
     })
     expect(again).toEqual([])
   })
   test('is recorded as it was made, and changing the plan takes it away', () => {
-    const otherwise = otherwiseAfter([], q.plan, index, short)
-    const made = { ...job, otherwise, tally: { of: '1:peat_medium', count: 2 } }
-    const remade = remadeBatches(made, q, prepared)
-    const all = valueOf(madeMix(prepared, totalsAsMade(q.plan, otherwise)))
-    const record = recordFrom(made, q, {
+    const otherwise = otherwiseAfter([], q().plan, index, short)
+    const made = { ...job(), otherwise, tally: { of: '1:peat_medium', count: 2 } }
+    const remade = remadeBatches(made, q(), prepared())
+    const all = valueOf(madeMix(prepared(), totalsAsMade(q().plan, otherwise)))
+    const record = recordFrom(made, q(), {
       id: 'r',
       madeOn: '2026-04-01',
       note: '',
@@ -598,12 +599,12 @@ describe('made otherwise', () => {
     const of = (id: string) => record.measured.find((m) => m.materialId === id)?.litres
     expect(of('coir_pith')).toBeCloseTo(plannedPeat / 2, 9)
     expect(of('peat_medium')).toBeCloseTo(
-      q.plan.totals.find((t) => t.id === 'peat_medium')!.litres - plannedPeat / 2,
+      q().plan.totals.find((t) => t.id === 'peat_medium')!.litres - plannedPeat / 2,
       9,
     )
     expect(record.predicted.pH).toBe(all.evaluation.lime.pH)
     expect(record.limes.reduce((s, l) => s + l.grams, 0)).toBeLessThan(
-      recordFrom(job, q, { id: 'r', madeOn: '2026-04-01', note: '', jobName: '' }).limes.reduce(
+      recordFrom(job(), q(), { id: 'r', madeOn: '2026-04-01', note: '', jobName: '' }).limes.reduce(
         (s, l) => s + l.grams,
         0,
       ),
@@ -613,21 +614,27 @@ describe('made otherwise', () => {
     expect(change!.after).toMatchObject({ otherwise: [], tally: null })
   })
   test('nothing measured at all is a problem, not a mix', () => {
-    expect(madeMix(prepared, []).ok).toBe(false)
+    expect(madeMix(prepared(), []).ok).toBe(false)
   })
 })
 
 describe('at the tub', () => {
-  const evaluation = q.asMeasured
-  const bands = prepared.bands
-  const read = { job, bands, evaluation, blendLitres: q.plan.batches[0]!.blendLitres, tables: PUBLISHED }
+  const evaluation = q().asMeasured
+  const bands = prepared().bands
+  const read = {
+    job: job(),
+    bands,
+    evaluation,
+    blendLitres: q().plan.batches[0]!.blendLitres,
+    tables: PUBLISHED,
+  }
   test('a pH lower than expected asks for lime, in grams and spoons; once it is in, for none', () => {
     const expected = valueOf(phCheck(read, { value: 6, day: 7 })).expected
     const low = { value: expected - 0.6, day: 7 }
     const check = valueOf(phCheck(read, low))
     expect(check.add!.dressingId).toMatch(/^lime_/)
     expect(check.add!.grams).toBeGreaterThan(20)
-    expect(check.withIt).toBeCloseTo(job.lime.target, 1)
+    expect(check.withIt).toBeCloseTo(job().lime.target, 1)
     expect(phCheckText(check, low.value, 'metric').text).toMatch(
       /was expected: 0\.6 lower\. By itself .* Stir in .* tablespoon/,
     )
@@ -647,7 +654,7 @@ describe('at the tub', () => {
       phCheck(
         {
           ...read,
-          job: { ...job, cropId: 'blueberry', lime: { ...job.lime, mode: 'none' } },
+          job: { ...job(), cropId: 'blueberry', lime: { ...job().lime, mode: 'none' } },
           bands: { pH: { low: 4.5, high: 5.5 } },
         },
         { value: 7.4, day: 40 },
@@ -667,10 +674,10 @@ describe('at the tub', () => {
     })
   })
   test('big steps count every filling, and what is said aloud has no signs', () => {
-    const [line] = batchCards(job, q)[0]!.lines
+    const [line] = batchCards(job(), q())[0]!.lines
     const presses = pressesOf(line!)
     const sum = presses.reduce(
-      (s, p) => s + (p.twelfths / 12) * (p.tool === 'bucket' ? job.plan.bucket : job.plan.scoop),
+      (s, p) => s + (p.twelfths / 12) * (p.tool === 'bucket' ? job().plan.bucket : job().plan.scoop),
       0,
     )
     expect(line!.kind === 'measure' && line!.litres).toBeCloseTo(sum, 9)
@@ -683,7 +690,7 @@ describe('at the tub', () => {
       '½ bucket',
       'a scoop',
     ])
-    for (const card of batchCards(job, q))
+    for (const card of batchCards(job(), q()))
       for (const l of card.lines) expect(spokenText(l, 'metric')).not.toMatch(/[½¼¾⅓⅔]/)
   })
   test('timers tell what is left, and since when they are over', () => {
@@ -724,11 +731,11 @@ test('a label says what is in a pot within its lines, with what was read before 
     expected: 6.1,
   }
   const read = labelText(
-    { job: { ...job, readings: [reading] }, fill: job.fills[0]!, quantities: q, record: undefined },
+    { job: { ...job(), readings: [reading] }, fill: job().fills[0]!, quantities: q(), record: undefined },
     'metric',
   )
   expect(read.lines[2]).toMatch(/^pH 5\.9; lime /)
   expect(
-    labelText({ job, fill: job.fills[0]!, quantities: q, record: undefined }, 'metric').lines[2],
+    labelText({ job: job(), fill: job().fills[0]!, quantities: q(), record: undefined }, 'metric').lines[2],
   ).toMatch(/^pH about /)
 })

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
@@ -10,20 +11,20 @@ import { prepareJob } from './evaluateJob'
 import { judgedIn } from './judgedIn'
 import { askTheSame, questionOfJob } from './questionOfJob'
 
-const garden = demoGarden()
-const base = jobsOf(garden).find((j) => j.parts.length > 1 && j.cropId !== null)!
-const pots = {
+const garden = once(() => demoGarden())
+const base = once(() => jobsOf(garden()).find((j) => j.parts.length > 1 && j.cropId !== null)!)
+const pots = once(() => ({
   ...startingJobBed('berries', startingSpec('roundPot', 'metric'), null),
   cropId: 'blueberry',
   plants: 1,
-}
-const tub = startingJobBed('tub', startingSpec('oval', 'metric'), null)
+}))
+const tub = once(() => startingJobBed('tub', startingSpec('oval', 'metric'), null))
 const job: Job = {
-  ...base,
+  ...base(),
   cropId: 'tomato_cherry',
   companionIds: ['basil'],
   plants: 2,
-  fills: [tub, pots],
+  fills: [tub(), pots()],
   judgedIn: 'tub',
 }
 
@@ -36,7 +37,7 @@ describe('two crops in two beds of one job', () => {
     expect(questionOfJob({ ...job, judgedIn: 'berries' }, undefined, PUBLISHED).care.plants).toBe(1)
     expect(questionOfJob(job, undefined, PUBLISHED).care.plants).toBe(2)
     expect(asJudged(job)).toBe(job)
-    expect(inBed(job, { ...tub, plants: 3 })).toMatchObject({ cropId: 'tomato_cherry', plants: 3 })
+    expect(inBed(job, { ...tub(), plants: 3 })).toMatchObject({ cropId: 'tomato_cherry', plants: 3 })
   })
   test('each is judged by its own bands: what tomatoes like is too limy for blueberries', () => {
     const bands = (judged: string) => {
@@ -49,15 +50,15 @@ describe('two crops in two beds of one job', () => {
     expect(judgedIn(job, 'tub', undefined, PUBLISHED)!.verdicts.pH).not.toBe('high')
   })
   test('its months and its amounts for a plant are its own', () => {
-    const place = garden.get('place') as Parameters<typeof outdoorsOf>[1]
+    const place = garden().get('place') as Parameters<typeof outdoorsOf>[1]
     const suits = (judged: string) => outdoorsOf({ ...job, judgedIn: judged }, place)!.suits
     expect(suits('berries')).not.toEqual(suits('tub'))
-    const of = (judged: string) => jobAmounts(garden, { ...job, judgedIn: judged })
+    const of = (judged: string) => jobAmounts(garden(), { ...job, judgedIn: judged })
     expect(of('berries').plant).toBeCloseTo(of('berries').container!, 9)
     expect(of('tub').plant).toBeCloseTo(of('tub').container! / 2, 9)
   })
   test('another crop in a bed is another question', () => {
-    const other = { ...job, fills: [tub, { ...pots, cropId: 'mint' }] }
+    const other = { ...job, fills: [tub(), { ...pots(), cropId: 'mint' }] }
     expect(askTheSame(job, other)).toBe(false)
     expect(askTheSame(job, { ...job, name: 'else' })).toBe(true)
   })

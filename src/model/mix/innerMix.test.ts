@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { linesOf, finishedMixes, questionOfJob } from './questionOfJob'
 import { recipeOf } from './versions'
@@ -22,9 +23,9 @@ import { asPart, mixSources } from './mixSources'
 import { recordFrom } from '@/model/make/recordFrom'
 import { jobSchema, type Bag, type InnerMix, type Job, type MixOrigin } from '@/model/garden/schemas'
 
-const garden = demoGarden()
-const place = placeOf(garden)
-const peppers = liveJob(garden, jobOf(garden, 'peppers-27')!)
+const garden = once(() => demoGarden())
+const place = once(() => placeOf(garden()))
+const peppers = once(() => liveJob(garden(), jobOf(garden(), 'peppers-27')!))
 const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: string } }): T => {
   if (!o.ok) throw new Error(o.problem.code)
   return o.value
@@ -51,14 +52,14 @@ const inner = (origin: MixOrigin = { kind: 'made' }): InnerMix => ({
 })
 /** Two parts of the base mix, one of compost, and no lime but what the base has. */
 const nested = (origin?: MixOrigin): Job => ({
-  ...peppers,
+  ...peppers(),
   ticks: [],
   parts: [
     { materialId: 'mix:base', twelfths: 24 },
     { materialId: 'compost_green', twelfths: 12 },
   ],
   mixes: [inner(origin)],
-  lime: { ...peppers.lime, mode: 'none' },
+  lime: { ...peppers().lime, mode: 'none' },
   dressings: [],
 })
 
@@ -81,7 +82,7 @@ describe('a finished mix as a part', () => {
         share: 1,
       })),
     }
-    const [a, b] = [good(evaluateJob(job, place, PUBLISHED)), good(evaluateJob(out, place, PUBLISHED))]
+    const [a, b] = [good(evaluateJob(job, place(), PUBLISHED)), good(evaluateJob(out, place(), PUBLISHED))]
     expect(a.mix.airFilledPorosity).toBeCloseTo(b.mix.airFilledPorosity, 6)
     expect(a.mix.easilyAvailableWater).toBeCloseTo(b.mix.easilyAvailableWater, 6)
     expect(a.lime.pH).toBeCloseTo(b.lime.pH, 6)
@@ -90,7 +91,7 @@ describe('a finished mix as a part', () => {
   })
   test('its lime counts towards the pH wanted; what it has is not added again', () => {
     const bare = { ...nested(), mixes: [{ ...inner(), lime: { gramsPerLitre: 0, dolomiteShare: 0.5 } }] }
-    const wanted = { ...peppers.lime, mode: 'toTarget' as const, target: 6.6 }
+    const wanted = { ...peppers().lime, mode: 'toTarget' as const, target: 6.6 }
     const all = lime({ ...bare, lime: wanted })
     const limed = { ...nested(), lime: wanted }
     const less = lime(limed)
@@ -124,7 +125,7 @@ describe('a finished mix as a part', () => {
     ])
     const own = cards.find((c) => !c.mix)!
     expect(own.lines.map((l) => l.id)).toEqual(['mix:base', 'compost_green'])
-    const list = shoppingList(garden, q)
+    const list = shoppingList(garden(), q)
     expect(list.map((l) => l.material.id).sort()).toEqual(['compost_green', 'peat_medium', 'perlite_coarse'])
     const peat = firsts.flatMap((c) => c.lines).filter((l) => l.id === 'mix:base/peat_medium')
     expect(list.find((l) => l.material.id === 'peat_medium')!.litres).toBeCloseTo(
@@ -149,7 +150,7 @@ describe('a finished mix as a part', () => {
       quantitiesOf(nested({ kind: 'ready' }), prepareJob(nested({ kind: 'ready' }), undefined, PUBLISHED)),
     )
     expect(ready.first).toEqual([])
-    expect(shoppingList(garden, ready).map((l) => l.material.id)).toEqual(['compost_green'])
+    expect(shoppingList(garden(), ready).map((l) => l.material.id)).toEqual(['compost_green'])
     const job = nested({ kind: 'bag', litres: 50, price: 8 })
     const q = good(quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)))
     const [line] = mixLines(job, q)
@@ -161,37 +162,37 @@ describe('a finished mix as a part', () => {
   test('costs what its bag costs, or what it is made of', () => {
     const whole = good(flat(nested()))
     const blended = whole.measured * (1 - whole.lossHere)
-    const bag = mixCost(garden, nested({ kind: 'bag', litres: 50, price: 8 }))
+    const bag = mixCost(garden(), nested({ kind: 'bag', litres: 50, price: 8 }))
     const compost = 6.5 / 40
     expect(bag.perLitre).toBeCloseTo((24 * (8 / 50) + 12 * compost) / blended, 9)
-    const made = mixCost(garden, nested())
+    const made = mixCost(garden(), nested())
     const materials = { ...nested(), mixes: [], parts: [] as Job['parts'] }
     materials.parts = whole.parts.map((p) => ({
       materialId: p.material.material.id,
       twelfths: Math.round(p.parts * 1e6),
     }))
-    expect(made.perLitre).toBeCloseTo(mixCost(garden, materials).perLitre!, 6)
-    expect(mixCost(garden, nested({ kind: 'bag', litres: 50, price: null })).missing).toEqual(['mix:base'])
+    expect(made.perLitre).toBeCloseTo(mixCost(garden(), materials).perLitre!, 6)
+    expect(mixCost(garden(), nested({ kind: 'bag', litres: 50, price: null })).missing).toEqual(['mix:base'])
   })
   test('next moves change it as one part, and agree with the figures of the bench', () => {
     const job = nested()
     const request = good(
-      movesRequest(garden, job, questionOfJob(job, place, PUBLISHED), { source: 'all', most: 40 }),
+      movesRequest(garden(), job, questionOfJob(job, place(), PUBLISHED), { source: 'all', most: 40 }),
     )
     const base = good(singleChanges(request.problem, [{ id: 'mix:base', parts: 1 }], 0.5, request.mixes))
     expect(base.changes.some((m) => JSON.stringify(m.move).includes('mix:base'))).toBe(true)
     for (const move of good(movesAtOnce(request)).moves) {
       const next = after(job, { type: 'recipe/replace', jobId: job.id, recipe: move.recipe, what: '' })
       expect(next.mixes.length).toBe(next.parts.some((p) => p.materialId === 'mix:base') ? 1 : 0)
-      const there = good(evaluateJob(next, place, PUBLISHED))
+      const there = good(evaluateJob(next, place(), PUBLISHED))
       expect(move.after.air).toBeCloseTo(there.mix.airFilledPorosity, 2)
-      expect(move.before.cost).toBeCloseTo(mixCost(garden, job).perLitre!, 6)
+      expect(move.before.cost).toBeCloseTo(mixCost(garden(), job).perLitre!, 6)
     }
   })
   test('taken in twice it is one part; taken out it is gone; a mix inside a mix is written out', () => {
-    const source = mixSources(garden, peppers).find((s) => s.kind === 'job' && s.recipe.parts.length > 1)!
-    const mix = good(asPart(source, peppers, { id: 'mix:1', name: 'Other', tables: PUBLISHED }))
-    const once = after(peppers, { type: 'mix/take', jobId: peppers.id, mix, twelfths: 12 })
+    const source = mixSources(garden(), peppers()).find((s) => s.kind === 'job' && s.recipe.parts.length > 1)!
+    const mix = good(asPart(source, peppers(), { id: 'mix:1', name: 'Other', tables: PUBLISHED }))
+    const once = after(peppers(), { type: 'mix/take', jobId: peppers().id, mix, twelfths: 12 })
     expect(once.mixes.map((m) => m.id)).toEqual(['mix:1'])
     expect(good(asPart(source, once, { id: 'mix:2', name: 'Other', tables: PUBLISHED })).id).toBe('mix:1')
     expect(jobSchema.safeParse(once).success).toBe(true)
@@ -212,15 +213,18 @@ describe('a finished mix as a part', () => {
     expect(b.lime.pH).toBeCloseTo(a.lime.pH, 2)
   })
   test('taken from another job it keeps the lime of the mix inside it beside its own', () => {
-    const other: Job = { ...nested(), lime: { ...peppers.lime, mode: 'toTarget', target: 6.6 } }
+    const other: Job = { ...nested(), lime: { ...peppers().lime, mode: 'toTarget', target: 6.6 } }
     const from = { id: 'x', kind: 'job' as const, name: '', job: other, recipe: recipeOf(other) }
     const part = good(
-      asPart({ ...from, corners: [], problem: null }, peppers, { id: 'mix:x', name: 'X', tables: PUBLISHED }),
+      asPart({ ...from, corners: [], problem: null }, peppers(), {
+        id: 'mix:x',
+        name: 'X',
+        tables: PUBLISHED,
+      }),
     )
-    expect(good(evaluateJob({ ...peppers, ...recipeOfMix(part) }, undefined, PUBLISHED)).lime.pH).toBeCloseTo(
-      6.6,
-      1,
-    )
+    expect(
+      good(evaluateJob({ ...peppers(), ...recipeOfMix(part) }, undefined, PUBLISHED)).lime.pH,
+    ).toBeCloseTo(6.6, 1)
   })
   test('what cannot be worked out says so', () => {
     const odd = { ...nested(), mixes: [{ ...inner(), parts: [{ materialId: 'moon_dust', twelfths: 12 }] }] }
@@ -233,7 +237,7 @@ describe('a finished mix as a part', () => {
       ok: false,
       problem: { code: 'unknown-material' },
     })
-    expect(mixCost(garden, lost).perLitre).toBeNull()
+    expect(mixCost(garden(), lost).perLitre).toBeNull()
     expect(flattenRecipe([{ kind: 'mix', mix: 'mix:base', parts: 1 }], new Map())).toMatchObject({
       ok: false,
     })
@@ -261,19 +265,19 @@ describe('a bag by its label', () => {
     const total = mix.parts.reduce((s, p) => s + p.twelfths, 0)
     expect(mix.parts.map((p) => p.twelfths / total)).toEqual([0.6, 0.3, 0.1].map((s) => expect.closeTo(s, 3)))
     expect(corners).toHaveLength(2)
-    const job: Job = { ...peppers, ...recipeOfMix(mix) }
+    const job: Job = { ...peppers(), ...recipeOfMix(mix) }
     expect(good(evaluateJob(job, undefined, PUBLISHED)).lime.pH).toBeCloseTo(6, 2)
     for (const corner of corners)
       expect(
-        good(evaluateJob({ ...peppers, ...recipeOfMix(corner) }, undefined, PUBLISHED)).lime.pH,
+        good(evaluateJob({ ...peppers(), ...recipeOfMix(corner) }, undefined, PUBLISHED)).lime.pH,
       ).toBeCloseTo(6, 2)
-    expect(mixCost(garden, recipeOfMix(mix)).perLitre).toBeCloseTo(9 / 50, 9)
+    expect(mixCost(garden(), recipeOfMix(mix)).perLitre).toBeCloseTo(9 / 50, 9)
   })
   test('beside another mix it says between what its label leaves it', () => {
     const { mix, corners } = good(describeBag(bag(), 'mix:b', PUBLISHED))
     const rows = differences(
-      compare(garden, peppers, place, [
-        { id: 'bench', name: 'bench', recipe: recipeOf(peppers), corners: [] },
+      compare(garden(), peppers(), place(), [
+        { id: 'bench', name: 'bench', recipe: recipeOf(peppers()), corners: [] },
         { id: 'bag', name: 'bag', recipe: recipeOfMix(mix), corners: corners.map(recipeOfMix) },
       ]),
     )

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { describe, expect, test } from 'vitest'
 import { PUBLISHED } from '@/core/data'
 import { CLIMATES } from '@/core/climate/climates'
@@ -10,12 +11,12 @@ import { bedFacts } from './bedFacts'
 import { linesOf } from './testing/lines'
 
 const PLANTED = '2026-05-01'
-const place: Place = {
+const place = once<Place>(() => ({
   ...startingPlace(CLIMATES.find((c) => c.id === 'cool-coast')!),
   waterAlkalinity: 2.5,
   waterEc: 0.6,
   wind: 'exposed',
-}
+}))
 const base = (parts: Record<string, number>, more: Partial<Job> = {}): Job => ({
   ...startingJob('j', '2026-04-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
   cropId: 'pepper_sweet',
@@ -25,11 +26,19 @@ const base = (parts: Record<string, number>, more: Partial<Job> = {}): Job => ({
 })
 const { on, entry } = linesOf({ id: 'j' }, PLANTED)
 function factsOf(job: Job, day: number, entries: Entry[] = []) {
-  const prepared = prepareJob(job, place, PUBLISHED)
+  const prepared = prepareJob(job, place(), PUBLISHED)
   const answer = prepared.ok ? evaluatePrepared(prepared.value, { slices: 60, years: [1] }) : prepared
   if (!prepared.ok || !answer.ok) throw new Error('no such mix')
   return bedFacts(
-    { job, record: undefined, place, prepared: prepared.value, evaluation: answer.value, entries, tests: [] },
+    {
+      job,
+      record: undefined,
+      place: place(),
+      prepared: prepared.value,
+      evaluation: answer.value,
+      entries,
+      tests: [],
+    },
     on(day),
   )
 }
@@ -91,7 +100,7 @@ describe('what is known of a bed', () => {
   test('place, month and container as they are', () => {
     const f = factsOf(base(GRIT, { plants: 2 }), 20)
     // 21 May of the place.
-    const may = place.months[4]!
+    const may = place().months[4]!
     expect(f).toMatchObject({
       tMax: may.tMax,
       tMin: may.tMin,

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { differedTexts, differenceText, harvestText, trialText } from '@/text/season/compareSeasons'
@@ -6,10 +7,10 @@ import { entryKey, jobKey, jobOf, recordOf, type Garden } from '../garden/garden
 import type { AnyData, Entry, Job } from '../garden/schemas'
 import { bedSeasons, compareSides, harvestPer, splitFill } from './compareSeasons'
 
-const demo = demoGarden()
-const job = jobOf(demo, 'peppers-26')!
+const demo = once(() => demoGarden())
+const job = once(() => jobOf(demo(), 'peppers-26')!)
 let made = 0
-const harvest = (fillId: string | null, kg: number, jobId = job.id): Entry => ({
+const harvest = (fillId: string | null, kg: number, jobId = job().id): Entry => ({
   id: `h${++made}`,
   jobId,
   fillId,
@@ -23,14 +24,14 @@ const harvest = (fillId: string | null, kg: number, jobId = job.id): Entry => ({
 const many = <T>(n: number, of: (i: number) => T) => Array.from({ length: n }, (_, i) => of(i))
 /** The peppers with so many pots, each noted by itself. */
 const potsOf = (id: string, n: number): Job => {
-  const fill = { ...job.fills[0]!, count: n, spec: { ...job.fills[0]!.spec, name: 'Pot' } }
-  const whole = { ...job, id, fills: [fill] }
+  const fill = { ...job().fills[0]!, count: n, spec: { ...job().fills[0]!.spec, name: 'Pot' } }
+  const whole = { ...job(), id, fills: [fill] }
   let k = 0
   return { ...whole, fills: splitFill(whole, fill.id, () => `${id}-${++k}`) }
 }
 const gardenOf = (jobs: Job[], entries: Entry[]): Garden =>
   new Map<string, AnyData>([
-    ...[...demo].filter(([k]) => !k.startsWith('job/') && !k.startsWith('entry/')),
+    ...[...demo()].filter(([k]) => !k.startsWith('job/') && !k.startsWith('entry/')),
     ...jobs.map((j) => [jobKey(j.id), j] as const),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
@@ -40,13 +41,13 @@ describe('seasons side by side', () => {
     const four = potsOf('a', 4)
     expect(four.fills.map((f) => f.count)).toEqual([1, 1, 1, 1])
     expect(new Set(four.fills.map((f) => f.id)).size).toBe(4)
-    expect(four.fills[0]!.id).toBe(job.fills[0]!.id)
+    expect(four.fills[0]!.id).toBe(job().fills[0]!.id)
     expect(four.fills[2]!.spec.name).toBe('Pot 3')
-    const single = { ...job, fills: [{ ...job.fills[0]!, count: 1 }] }
+    const single = { ...job(), fills: [{ ...job().fills[0]!, count: 1 }] }
     expect(splitFill(single, single.fills[0]!.id, () => 'x')).toEqual(single.fills)
-    const [change] = changesOf(new Map([[jobKey(job.id), job]]), {
+    const [change] = changesOf(new Map([[jobKey(job().id), job()]]), {
       type: 'jobBed/split',
-      jobId: job.id,
+      jobId: job().id,
       fills: four.fills,
     })
     expect((change!.after as Job).fills).toHaveLength(4)
@@ -60,11 +61,11 @@ describe('seasons side by side', () => {
     expect(harvestPer('plant', { ...rows[0]!, plants: 0 })).toBeNull()
   })
   test('2026-11-29: a bed bears its share of what the mix cost, by its litres; all of them together bear all of it', () => {
-    const record = { ...recordOf(demo, job.recordId!)!, id: 'paid', used: 40 }
+    const record = { ...recordOf(demo(), job().recordId!)!, id: 'paid', used: 40 }
     // One name with three pots and one with a single pot of the same size: three quarters and a quarter.
-    const fill = job.fills[0]!
+    const fill = job().fills[0]!
     const a = {
-      ...job,
+      ...job(),
       id: 'a',
       recordId: 'paid',
       fills: [

@@ -1,3 +1,4 @@
+import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
@@ -10,15 +11,13 @@ import { evaluateJob } from '../mix/evaluateJob'
 import { logCsv } from '../sheets/logCsv'
 import { dayOf, expectedOn } from './log'
 
-const garden = new Map([...demoGarden()].filter(([key]) => !key.startsWith('entry/')))
-const job = jobOf(garden, 'peppers-26')!
-const record = recordOf(garden, job.recordId!)!
-const answer = evaluateJob(job, placeOf(garden), PUBLISHED)
-if (!answer.ok) throw new Error(answer.problem.code)
-const evaluation = answer.value
+const garden = once(() => new Map([...demoGarden()].filter(([key]) => !key.startsWith('entry/'))))
+const job = once(() => jobOf(garden(), 'peppers-26')!)
+const record = once(() => recordOf(garden(), job().recordId!)!)
+const evaluation = once(() => valueOf(evaluateJob(job(), placeOf(garden()), PUBLISHED)))
 const entry = (of: Partial<Entry>): Entry => ({
   id: 'e',
-  jobId: job.id,
+  jobId: job().id,
   fillId: null,
   at: '2026-05-09T18:00:00.000Z',
   kind: 'watered',
@@ -35,11 +34,11 @@ describe('the log of a season', () => {
       entry({ id: 'a' }),
       entry({ id: 'b', at: '2026-06-01T07:00:00.000Z', kind: 'harvest', value: 1.2 }),
     ]
-    const after = new Map(garden)
+    const after = new Map(garden())
     for (const one of lines)
       for (const c of changesOf(after, { type: 'entries/put', entries: [one], what: 'log' }))
         after.set(c.key, c.after!)
-    expect(entriesOf(after, job.id).map((e) => e.id)).toEqual(['b', 'a'])
+    expect(entriesOf(after, job().id).map((e) => e.id)).toEqual(['b', 'a'])
     expect(entriesOf(after, 'fig')).toEqual([])
     expect(kindOfKey(entryKey('a'))).toBe('entry')
     expect(changesOf(after, { type: 'entry/remove', entryId: 'a' })).toEqual([
@@ -49,20 +48,20 @@ describe('the log of a season', () => {
     for (const kind of ENTRY_KINDS) expect(entrySchema.safeParse(entry({ kind })).success).toBe(true)
   })
   test('what was expected of a pH is its course on that day, from mixing or from planting', () => {
-    expect(dayOf(job, record, `${record.madeOn}T08:00:00`)).toBe(0)
-    expect(dayOf({ ...job, plantedOn: '2026-05-01' }, undefined, '2026-05-11T08:00:00')).toBe(10)
-    expect(dayOf(job, record, '2020-01-01T08:00:00')).toBeNull()
-    expect(dayOf({ ...job, plantedOn: null }, undefined, '2026-05-11T08:00:00')).toBeNull()
-    for (const state of evaluation.acidity) {
-      expect(expectedOn(evaluation, 'pH', state.day)).toBeCloseTo(state.pH, 9)
+    expect(dayOf(job(), record(), `${record().madeOn}T08:00:00`)).toBe(0)
+    expect(dayOf({ ...job(), plantedOn: '2026-05-01' }, undefined, '2026-05-11T08:00:00')).toBe(10)
+    expect(dayOf(job(), record(), '2020-01-01T08:00:00')).toBeNull()
+    expect(dayOf({ ...job(), plantedOn: null }, undefined, '2026-05-11T08:00:00')).toBeNull()
+    for (const state of evaluation().acidity) {
+      expect(expectedOn(evaluation(), 'pH', state.day)).toBeCloseTo(state.pH, 9)
     }
-    const [a, b] = evaluation.acidity
-    expect(expectedOn(evaluation, 'pH', (a!.day + b!.day) / 2)).toBeCloseTo((a!.pH + b!.pH) / 2, 9)
-    expect(expectedOn(evaluation, 'pH', 5000)).toBe(evaluation.acidity.at(-1)!.pH)
-    expect(expectedOn(evaluation, 'pH', null)).toBeNull()
-    expect(expectedOn(evaluation, 'salts', 3)).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
-    expect(expectedOn(evaluation, 'salts', 60)).toBeNull()
-    expect(expectedOn(evaluation, 'weight', 3)).toBeNull()
+    const [a, b] = evaluation().acidity
+    expect(expectedOn(evaluation(), 'pH', (a!.day + b!.day) / 2)).toBeCloseTo((a!.pH + b!.pH) / 2, 9)
+    expect(expectedOn(evaluation(), 'pH', 5000)).toBe(evaluation().acidity.at(-1)!.pH)
+    expect(expectedOn(evaluation(), 'pH', null)).toBeNull()
+    expect(expectedOn(evaluation(), 'salts', 3)).toBe(evaluation().salts.mix.electricalConductivity.oneToTwo)
+    expect(expectedOn(evaluation(), 'salts', 60)).toBeNull()
+    expect(expectedOn(evaluation(), 'weight', 3)).toBeNull()
   })
   test('says what it holds in the grower’s units, and what is missing', () => {
     expect(entryText(entry({ kind: 'pH', value: 5.9, expected: 6.2 }), 'us')).toBe('5.9, 6.2 expected')

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { materialIn } from '@/core/data'
@@ -14,17 +15,17 @@ import { evaluateJob } from '../mix/evaluateJob'
 import { freshest, oldMixId, oldMixOf, reuseVerdict } from './nextYear'
 import { linesOf } from './testing/lines'
 
-const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
-const job = jobOf(demo, 'peppers-26')!
-const record = recordOf(demo, job.recordId!)!
-const { on, entry } = linesOf(job, record.madeOn)
+const demo = once(() => new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key))))
+const job = once(() => jobOf(demo(), 'peppers-26')!)
+const record = once(() => recordOf(demo(), job().recordId!)!)
+const { on, entry } = linesOf(job(), record().madeOn)
 const withEntries = (...entries: Entry[]): Garden =>
   new Map<string, AnyData>([
-    ...[...demo].filter(([k]) => !k.startsWith('entry/')),
+    ...[...demo()].filter(([k]) => !k.startsWith('entry/')),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
 const oldAfter = (days: number, garden: Garden = withEntries()) => {
-  const old = oldMixOf(garden, job, record, on(days))
+  const old = oldMixOf(garden, job(), record(), on(days))
   if (!old.ok) throw new Error(old.problem.code)
   return old.value
 }
@@ -63,12 +64,12 @@ describe('an old mix', () => {
     expect(p.waterAt100Cm).toMatchObject({ kind: 'estimated', source: 'aged-mix' })
     expect(row.value.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 2)
     // Alone in the same bed it is, within its ranges, what its record was told to become.
-    const garden = new Map([...demo, [`material/${material.id}`, material] as const])
+    const garden = new Map([...demo(), [`material/${material.id}`, material] as const])
     const tables = tablesOf(garden)
     expect(materialIn(tables, material.id)?.family).toBe('mix')
     const again = evaluateJob(
       {
-        ...job,
+        ...job(),
         parts: [{ materialId: material.id, twelfths: 12 }],
         mixes: [],
         dressings: [],
@@ -80,7 +81,7 @@ describe('an old mix', () => {
     expect(again.ok && Math.abs(again.value.mix.airFilledPorosity - old.airNow)).toBeLessThan(0.06)
   })
   test('a record of today is no old mix yet', () => {
-    expect(oldMixOf(demo, job, record, `${record.madeOn}T10:00:00Z`).ok).toBe(false)
+    expect(oldMixOf(demo(), job(), record(), `${record().madeOn}T10:00:00Z`).ok).toBe(false)
   })
   test('what must not be used again is asked: never with weedkiller or lead, for other families after a disease', () => {
     const no = { diseased: false, weedkiller: false, tainted: false }
@@ -112,13 +113,13 @@ describe('next year', () => {
     'freshening finds what to add so that the next crop is met, and begins its job with the old mix in it',
     async () => {
       const garden = door(withEntries(entry('pH', 190, 6.2), entry('sunk', 190, 4)))
-      const inHand = { garden, job: { value: job } } as never
+      const inHand = { garden, job: { value: job() } } as never
       const api = makeCoreApi()
       const next = useNextYear(inHand, (request) => api.find(1, request))
       expect(next.verdict.value).toBeNull()
       next.asked.value = true
       expect(next.verdict.value).toBe('yes')
-      const oldId = oldMixId(record.id)
+      const oldId = oldMixId(record().id)
       await next.freshen()
       expect(next.trouble.value).toBe('')
       // It is on the shelf, with what is left of it.
@@ -135,7 +136,7 @@ describe('next year', () => {
       const toppedId = next.topUp()!
       const topped = jobOf(garden.records, toppedId)!
       expect(topped.fills.every((f) => f.sunkBy === 4)).toBe(true)
-      expect(jobsOf(garden.records).length).toBe(jobsOf(demo).length + 2)
+      expect(jobsOf(garden.records).length).toBe(jobsOf(demo()).length + 2)
     },
     60_000,
   )

@@ -1,3 +1,4 @@
+import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
@@ -12,24 +13,22 @@ import { seasonLog } from './seasonLog'
 import { seasonPlan } from './season'
 import { linesOf } from './testing/lines'
 
-const demo = new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key)))
-const job = jobOf(demo, 'peppers-26')!
-const record = recordOf(demo, job.recordId!)!
-const found = evaluateJob(job, placeOf(demo), PUBLISHED)
-if (!found.ok) throw new Error(found.problem.code)
-const evaluation = found.value
-const planted = job.plantedOn!
-const { on, entry } = linesOf(job, planted)
+const demo = once(() => new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key))))
+const job = once(() => jobOf(demo(), 'peppers-26')!)
+const record = once(() => recordOf(demo(), job().recordId!)!)
+const evaluation = once(() => valueOf(evaluateJob(job(), placeOf(demo()), PUBLISHED)))
+const planted = job().plantedOn!
+const { on, entry } = linesOf(job(), planted)
 function dues(today: number, ...entries: Entry[]) {
   const garden: Garden = new Map<string, AnyData>([
-    ...[...demo].filter(([key]) => !key.startsWith('entry/')),
+    ...[...demo()].filter(([key]) => !key.startsWith('entry/')),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
-  const fresh = { ...job, followedSteps: [] }
-  const plan = seasonPlan(fresh, record, evaluation, placeOf(demo))
+  const fresh = { ...job(), followedSteps: [] }
+  const plan = seasonPlan(fresh, record(), evaluation(), placeOf(demo()))
   return reactTo(plan.due, {
     job: fresh,
-    evaluation,
+    evaluation: evaluation(),
     log: seasonLog(garden, fresh),
     today: on(today).slice(0, 10),
   })
@@ -93,25 +92,25 @@ describe('what is due answers to the log', () => {
   })
   test('a test speaks as the log does', () => {
     const slurry = {
-      ...startingTest('t', 'slurry', { jobId: job.id }, on(8)),
+      ...startingTest('t', 'slurry', { jobId: job().id }, on(8)),
       finishedAt: on(8),
       repeats: [{ pH: 4.9 }],
     }
-    const garden: Garden = new Map<string, AnyData>([...demo, [testKey('t'), slurry]])
-    const plan = seasonPlan(job, record, evaluation, placeOf(demo))
+    const garden: Garden = new Map<string, AnyData>([...demo(), [testKey('t'), slurry]])
+    const plan = seasonPlan(job(), record(), evaluation(), placeOf(demo()))
     const list = reactTo(plan.due, {
-      job,
-      evaluation,
-      log: seasonLog(garden, job),
+      job: job(),
+      evaluation: evaluation(),
+      log: seasonLog(garden, job()),
       today: on(10).slice(0, 10),
     })
     expect(of(list, 'correct-ph')).toHaveLength(1)
   })
   test('a correction is for the whole mix as it was made, and says where it leads', () => {
-    const low = correctionFor(demo, job.id, { value: 4.9, day: 20 })
+    const low = correctionFor(demo(), job().id, { value: 4.9, day: 20 })
     if (!low?.ok) throw new Error('no correction')
-    expect(low.value.litres).toBeCloseTo(record.blendLitres, 6)
+    expect(low.value.litres).toBeCloseTo(record().blendLitres, 6)
     expect(low.value.withIt).toBeGreaterThan(5.5)
-    expect(correctionFor(demo, 'none', { value: 6, day: 0 })).toBeNull()
+    expect(correctionFor(demo(), 'none', { value: 6, day: 0 })).toBeNull()
   })
 })

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { PUBLISHED } from '@/core/data'
 import { evaluateJob } from '@/model/mix/evaluateJob'
@@ -10,7 +11,7 @@ import type { BedSpec, Job } from '@/model/garden/schemas'
 import { plantingDay } from '../calendar/plantingDay'
 import { nextDue, outdoorsOf, seasonPlan, winterOf } from './season'
 
-const place = startingPlace(CLIMATES.find((c) => c.id === 'inland')!)
+const place = once(() => startingPlace(CLIMATES.find((c) => c.id === 'inland')!))
 const spec = (change: Partial<BedSpec> = {}): BedSpec => ({ ...startingSpec('roundPot'), ...change })
 const job = (more: Partial<Job> = {}, of = spec()): Job => ({
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', of, null)]),
@@ -63,8 +64,8 @@ describe('the season of a job', () => {
   test('2026-11-29: what stays outdoors is made ready for winter before the first month with likely frost', () => {
     // Every month as warm as the next, but for November: nights of 1.9 C there freeze now and then, of 2.1 C hardly.
     const nights = (november: number) => ({
-      ...place,
-      months: place.months.map((m, i) => ({ ...m, tMin: i === 10 ? november : 9, tMax: 18 })),
+      ...place(),
+      months: place().months.map((m, i) => ({ ...m, tMin: i === 10 ? november : 9, tMax: 18 })),
     })
     const fig = job({ cropId: 'fig', plantedOn: '2026-05-15' })
     const wintered = (november: number) =>
@@ -83,9 +84,9 @@ describe('the season of a job', () => {
   })
   test('has dates in order; what was done falls out of what is next', () => {
     const j = job({ cropId: 'pepper_sweet', plantedOn: '2026-06-01', followedSteps: ['shade'] })
-    const answer = evaluateJob(j, place, PUBLISHED)
+    const answer = evaluateJob(j, place(), PUBLISHED)
     if (!answer.ok) throw new Error(answer.problem.code)
-    const plan = seasonPlan(j, undefined, answer.value, place)
+    const plan = seasonPlan(j, undefined, answer.value, place())
     const days = plan.due.map((d) => d.on)
     expect([...days].sort()).toEqual(days)
     expect(plan.due.find((d) => d.code === 'test-ph-first')!.on).toBe('2026-06-15')
@@ -99,18 +100,18 @@ describe('the season of a job', () => {
   test('pH is tested by the day of mixing where that is known', () => {
     const j = job({ cropId: 'lettuce', plantedOn: '2026-06-11' })
     const record = { madeOn: '2026-06-01' } as never
-    const first = seasonPlan(j, record, null, place).due.find((d) => d.code === 'test-ph-first')!
+    const first = seasonPlan(j, record, null, place()).due.find((d) => d.code === 'test-ph-first')!
     expect(first.on).toBe('2026-06-15')
   })
   test('a bean goes out once nights are mild; a fig in a pot has less to spare than in the ground', () => {
-    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place)!.planting).toContain(5)
-    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place)!.planting).not.toContain(3)
-    expect(outdoorsOf(job(), place)).toBeNull()
-    const pot = winterOf(job({ cropId: 'fig' }), place)!
-    const ground = winterOf(job({ cropId: 'fig' }, startingSpec('raisedBed')), place)!
+    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place())!.planting).toContain(5)
+    expect(outdoorsOf(job({ cropId: 'bean_bush' }), place())!.planting).not.toContain(3)
+    expect(outdoorsOf(job(), place())).toBeNull()
+    const pot = winterOf(job({ cropId: 'fig' }), place())!
+    const ground = winterOf(job({ cropId: 'fig' }, startingSpec('raisedBed')), place())!
     expect(pot.inPot).toBe(true)
     expect(ground.margin - pot.margin).toBeCloseTo(100 / 9, 6)
-    expect(winterOf(job({ cropId: 'fig' }), { ...place, coldestNight: -2 })!.coldest).toBe(-2)
-    expect(winterOf(job({ cropId: 'basil' }), place)).toBeNull()
+    expect(winterOf(job({ cropId: 'fig' }), { ...place(), coldestNight: -2 })!.coldest).toBe(-2)
+    expect(winterOf(job({ cropId: 'basil' }), place())).toBeNull()
   })
 })

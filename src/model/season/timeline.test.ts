@@ -1,3 +1,4 @@
+import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { saltsCourse } from '@/core/nutrients'
@@ -13,15 +14,15 @@ import { TIMELINES, timelineOf } from './timeline'
 import { ENTRY_NAMES } from '@/text/season/log'
 import { linesOf } from './testing/lines'
 
-const garden = demoGarden()
-const job = jobOf(garden, 'peppers-26')!
-const record = recordOf(garden, job.recordId!)!
-const found = evaluateJob(job, placeOf(garden), PUBLISHED, { slices: 60, years: [1, 2, 3] })
-if (!found.ok) throw new Error(found.problem.code)
-const evaluation = found.value
-const { on, entry } = linesOf(job, record.madeOn)
+const garden = once(() => demoGarden())
+const job = once(() => jobOf(garden(), 'peppers-26')!)
+const record = once(() => recordOf(garden(), job().recordId!)!)
+const evaluation = once(() =>
+  valueOf(evaluateJob(job(), placeOf(garden()), PUBLISHED, { slices: 60, years: [1, 2, 3] })),
+)
+const { on, entry } = linesOf(job(), record().madeOn)
 const of = (kind: Parameters<typeof timelineOf>[0], entries: Entry[], tests = [] as never[]) =>
-  timelineOf(kind, { job, record, evaluation, entries, tests })!
+  timelineOf(kind, { job: job(), record: record(), evaluation: evaluation(), entries, tests })!
 
 describe('a season by one thing', () => {
   test('has what was expected, in order, and what was read on it', () => {
@@ -38,7 +39,7 @@ describe('a season by one thing', () => {
   })
   test('salts begin as the fresh mix and are washed out; the level sinks', () => {
     const salts = of('salts', []).expected
-    expect(salts[0]!.value).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
+    expect(salts[0]!.value).toBe(evaluation().salts.mix.electricalConductivity.oneToTwo)
     for (const { value } of salts) expect(value).toBeGreaterThan(0)
     // Half of what is in reach washes out in a week, and nothing comes: what is not feed goes as nitrate does.
     const week = (day: number, pool: number) => ({
@@ -78,14 +79,14 @@ describe('a season by one thing', () => {
   })
   test('a test of another extract is no reading on this scale', () => {
     const test = (kind: 'slurry' | 'paste') => ({
-      ...startingTest(kind, kind, { jobId: job.id }, on(5)),
+      ...startingTest(kind, kind, { jobId: job().id }, on(5)),
       finishedAt: on(5),
       repeats: [{ salts: 1.5 }],
     })
     const { read } = timelineOf('salts', {
-      job,
-      record,
-      evaluation,
+      job: job(),
+      record: record(),
+      evaluation: evaluation(),
       entries: [],
       tests: [test('slurry'), test('paste')],
     })!
@@ -94,9 +95,9 @@ describe('a season by one thing', () => {
   test('without a day to count from there is none', () => {
     expect(
       timelineOf('pH', {
-        job: { ...job, plantedOn: null },
+        job: { ...job(), plantedOn: null },
         record: undefined,
-        evaluation,
+        evaluation: evaluation(),
         entries: [],
         tests: [],
       }),
@@ -104,7 +105,7 @@ describe('a season by one thing', () => {
   })
   test('the table says the same, in the grower’s units', () => {
     const level = of('level', [entry('sunk', 30, 5.08)])
-    const rows = timelineRows(level, record.madeOn, 'level', 'us')
+    const rows = timelineRows(level, record().madeOn, 'level', 'us')
     expect(rows.find((r) => r[2] !== '')![2]).toBe('2.0')
     expect(timelineWords('level', 'us').axis).toBe('inches sunk')
   })
@@ -112,7 +113,7 @@ describe('a season by one thing', () => {
 
 describe('readings from a sheet', () => {
   const read = (text: string, units: 'metric' | 'us' = 'metric') =>
-    logFromText(text, job.id, {
+    logFromText(text, job().id, {
       units,
       kindOf: (word) =>
         (Object.keys(ENTRY_NAMES) as EntryKind[]).find(

@@ -1,3 +1,4 @@
+import { once } from '@/core/testing/once'
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
@@ -11,12 +12,12 @@ import type { AnyData, Entry } from '../garden/schemas'
 import { dataPackage, dataPackageFiles } from './dataPackage'
 
 const AT = '2026-10-01T09:00:00.000Z'
-const demo = demoGarden()
-const job = jobOf(demo, 'peppers-26')!
+const demo = once(() => demoGarden())
+const job = once(() => jobOf(demo(), 'peppers-26')!)
 const entry = (id: string, of: Partial<Entry>): Entry => ({
   id,
-  jobId: job.id,
-  fillId: job.fills[0]!.id,
+  jobId: job().id,
+  fillId: job().fills[0]!.id,
   at: '2026-07-01T10:00:00.000Z',
   kind: 'harvest',
   value: null,
@@ -25,23 +26,26 @@ const entry = (id: string, of: Partial<Entry>): Entry => ({
   note: '',
   ...of,
 })
-const garden: Garden = new Map<string, AnyData>([
-  ...demo,
-  ...[
-    entry('h', { value: 1.25, count: 9, note: '=1+1, "red"; green' }),
-    entry('p', { kind: 'pH', value: 6.1, expected: 6.3 }),
-    entry('w', { kind: 'watered', value: 12, fillId: null }),
-    entry('gone', { kind: 'note', note: 'a bed that is no more', fillId: 'none' }),
-  ].map((e) => [entryKey(e.id), e] as const),
-  [
-    testKey('t'),
-    {
-      ...startingTest('t', 'paste', { materialId: 'compost_green' }, AT),
-      finishedAt: AT,
-      repeats: [{ pH: 7.4, salts: 2.1 }, { pH: 7.2 }],
-    },
-  ],
-])
+const garden = once<Garden>(
+  () =>
+    new Map<string, AnyData>([
+      ...demo(),
+      ...[
+        entry('h', { value: 1.25, count: 9, note: '=1+1, "red"; green' }),
+        entry('p', { kind: 'pH', value: 6.1, expected: 6.3 }),
+        entry('w', { kind: 'watered', value: 12, fillId: null }),
+        entry('gone', { kind: 'note', note: 'a bed that is no more', fillId: 'none' }),
+      ].map((e) => [entryKey(e.id), e] as const),
+      [
+        testKey('t'),
+        {
+          ...startingTest('t', 'paste', { materialId: 'compost_green' }, AT),
+          finishedAt: AT,
+          repeats: [{ pH: 7.4, salts: 2.1 }, { pH: 7.2 }],
+        },
+      ],
+    ]),
+)
 let folder = ''
 afterEach(() => folder && rmSync(folder, { recursive: true, force: true }))
 /** The package as it is on disk once unpacked, read by the reference library of Frictionless Data. */
@@ -56,7 +60,7 @@ async function unpacked(of: Garden): Promise<Package> {
 
 describe('the data package', () => {
   test('is valid for the library of Frictionless Data: descriptor, every cell, every key', async () => {
-    const found = await unpacked(garden)
+    const found = await unpacked(garden())
     expect(found.errors).toEqual([])
     expect(found.valid).toBe(true)
     expect(found.resourceNames).toEqual(['beds', 'batches', 'parts', 'readings', 'harvests', 'log'])
@@ -69,16 +73,16 @@ describe('the data package', () => {
     }
   })
   test('says what the garden says', async () => {
-    const found = await unpacked(garden)
+    const found = await unpacked(garden())
     const read = (name: string) => found.getResource(name)!.read({ keyed: true })
     const batches = await read('batches')
     expect(batches.map((b) => b.id).sort()).toEqual(
-      recordsOf(garden)
+      recordsOf(garden())
         .map((r) => r.id)
         .sort(),
     )
     const [harvest] = (await read('harvests')).filter((h) => h.id === 'h')
-    expect(harvest).toMatchObject({ kg: 1.25, pieces: 9, bed: `${job.id}/${job.fills[0]!.id}` })
+    expect(harvest).toMatchObject({ kg: 1.25, pieces: 9, bed: `${job().id}/${job().fills[0]!.id}` })
     const readings = await read('readings')
     expect(readings.find((r) => r.id === 'log:p')).toMatchObject({ value: 6.1, expected: 6.3, source: 'log' })
     expect(readings.find((r) => r.id === 'test:t:pH')).toMatchObject({
@@ -91,7 +95,7 @@ describe('the data package', () => {
     expect((await read('log')).find((l) => l.id === 'gone')).toMatchObject({ bed: null })
   })
   test('text that a spreadsheet would run is guarded', () => {
-    expect(dataPackageFiles(garden, AT).get('data/harvests.csv')).toContain("'=1+1")
+    expect(dataPackageFiles(garden(), AT).get('data/harvests.csv')).toContain("'=1+1")
   })
   test('an empty garden makes an empty, valid package', async () => {
     const found = await unpacked(new Map())

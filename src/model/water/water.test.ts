@@ -1,3 +1,4 @@
+import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
 import { watchWater, type Watered, type WateringCase, type WateringPlan } from '@/core/watering'
@@ -19,18 +20,16 @@ import {
 import { answerOf, answerOfPoured, casesOfLesson, LESSONS, POURED } from './lessons'
 import { caseOf, changesFor, usualMonth, usualPouring, type Pouring, type WaterChange } from './pouring'
 
-const job = {
+const job = once(() => ({
   ...startingJob('j', '2026-03-01T09:00:00.000Z', [startingJobBed('f', startingSpec('roundPot'), null)]),
   parts: [
     { materialId: 'peat_medium', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 12 },
   ],
-}
-const prepared = prepareJob(job, undefined, PUBLISHED)
-if (!prepared.ok) throw new Error(prepared.problem.code)
-const answer = evaluatePrepared(prepared.value)
-if (!answer.ok) throw new Error(answer.problem.code)
-const [input, evaluation] = [prepared.value.input, answer.value]
+}))
+const prepared = once(() => valueOf(prepareJob(job(), undefined, PUBLISHED)))
+const evaluation = once(() => valueOf(evaluatePrepared(prepared())))
+const input = once(() => valueOf(prepareJob(job(), undefined, PUBLISHED)).input)
 const POURING: Pouring = {
   litres: 4,
   minutes: 3,
@@ -55,7 +54,7 @@ function watched(cases: WateringCase[]): Watered[] {
 describe('a pouring as a grower says it', () => {
   test('its times, three goes of a third, and the rain of the second day', () => {
     const given = (change: Partial<Pouring>, what: WaterChange | null = null) =>
-      caseOf(input, evaluation, { ...POURING, ...change }, what).pulses
+      caseOf(input(), evaluation(), { ...POURING, ...change }, what).pulses
     expect(given({})).toEqual([{ start: 1, hours: 0.05, litres: 4 }])
     expect(given({ times: 'daily', days: 3 }).map((p) => p.start)).toEqual([1, 25, 49])
     expect(given({ times: 'everyOther', days: 3 }).map((p) => p.start)).toEqual([1, 49])
@@ -65,66 +64,69 @@ describe('a pouring as a grower says it', () => {
     expect(three.reduce((sum, p) => sum + p.litres, 0)).toBeCloseTo(4, 9)
     const rain = given({ litres: 0, rain: 10 })
     expect(rain).toHaveLength(1)
-    expect(rain[0]!.litres).toBeCloseTo(evaluation.fill.surface / 1000, 6)
+    expect(rain[0]!.litres).toBeCloseTo(evaluation().fill.surface / 1000, 6)
   })
   test('litres a day are shared as the crop would, or as a bare pot does', () => {
-    const day = (of: typeof evaluation, uses: number) => caseOf(input, of, { ...POURING, uses }).plant.day
-    expect(day(evaluation, NaN).uptake).toBe(0)
-    const own = day(evaluation, 2)
+    const day = (of: ReturnType<typeof evaluation>, uses: number) =>
+      caseOf(input(), of, { ...POURING, uses }).plant.day
+    expect(day(evaluation(), NaN).uptake).toBe(0)
+    const own = day(evaluation(), 2)
     expect(own.uptake + own.evaporation).toBeCloseTo(2, 9)
   })
   test('changes are offered only where they are one, and each changes something', () => {
-    const offered = changesFor(input, POURING)
+    const offered = changesFor(input(), POURING)
     expect(offered).toContain('gravel')
     expect(offered).not.toContain('noLayers')
-    const layered = { ...input, bottomLayers: [{ thickness: 3, parts: input.parts }] }
+    const layered = { ...input(), bottomLayers: [{ thickness: 3, parts: input().parts }] }
     expect(changesFor(layered, POURING)).toContain('noLayers')
     expect(changesFor(layered, POURING)).not.toContain('gravel')
-    expect(changesFor(input, { ...POURING, below: 'saucer' })).not.toContain('saucer')
-    const plain = caseOf(input, evaluation, { ...POURING, uses: 1 })
+    expect(changesFor(input(), { ...POURING, below: 'saucer' })).not.toContain('saucer')
+    const plain = caseOf(input(), evaluation(), { ...POURING, uses: 1 })
     for (const change of offered)
-      expect(caseOf(input, evaluation, { ...POURING, uses: 1 }, change), change).not.toEqual(plain)
+      expect(caseOf(input(), evaluation(), { ...POURING, uses: 1 }, change), change).not.toEqual(plain)
   })
   test('a usual watering fills the mix again', () => {
     const [run] = watched([
-      caseOf(input, evaluation, { ...POURING, litres: usualPouring(evaluation, input), days: 1 }),
+      caseOf(input(), evaluation(), { ...POURING, litres: usualPouring(evaluation(), input()), days: 1 }),
     ])
-    expect(run!.figures.airAtEnd).toBeGreaterThan(evaluation.mix.airFilledPorosity - 0.01)
-    expect(run!.figures.airAtEnd).toBeLessThan(evaluation.mix.airFilledPorosity + 0.05)
-    expect(usualMonth(evaluation)).toBe(7)
+    expect(run!.figures.airAtEnd).toBeGreaterThan(evaluation().mix.airFilledPorosity - 0.01)
+    expect(run!.figures.airAtEnd).toBeLessThan(evaluation().mix.airFilledPorosity + 0.05)
+    expect(usualMonth(evaluation())).toBe(7)
   })
 })
 
 describe('what is said of two side by side', () => {
-  const cases = [caseOf(input, evaluation, POURING), caseOf(input, evaluation, POURING, 'keptWater')]
-  const sides: WateredSide[] = watched(cases).map((w, i) => ({
-    title: i === 0 ? 'As it is' : 'In a tray kept filled',
-    watered: w,
-    floor: 0,
-    below: cases[i]!.below,
-  }))
+  const cases = [caseOf(input(), evaluation(), POURING), caseOf(input(), evaluation(), POURING, 'keptWater')]
+  const sides = once<WateredSide[]>(() =>
+    watched(cases).map((w, i) => ({
+      title: i === 0 ? 'As it is' : 'In a tray kept filled',
+      watered: w,
+      floor: 0,
+      below: cases[i]!.below,
+    })),
+  )
   test('every row has a figure for each, in both units', () => {
     for (const units of ['metric', 'us'] as const)
-      for (const rows of [momentRows(sides, 1.2, units), outcomeRows(sides, 2, units)]) {
+      for (const rows of [momentRows(sides(), 1.2, units), outcomeRows(sides(), 2, units)]) {
         for (const row of rows) expect(row).toHaveLength(3)
         expect(rows.flat().join(' ')).not.toMatch(/NaN|undefined|Infinity/)
       }
-    expect(momentRows(sides, 1.2, 'us').flat().join(' ')).not.toMatch(/\d (L|cm)\b/)
+    expect(momentRows(sides(), 1.2, 'us').flat().join(' ')).not.toMatch(/\d (L|cm)\b/)
   })
   test('the difference worth a word is said, and none where there is none', () => {
-    expect(differenceText(sides, 2)).toMatch(/^In a tray kept filled: .*air/)
+    expect(differenceText(sides(), 2)).toMatch(/^In a tray kept filled: .*air/)
     // A tray gives: nothing that drained is less than nothing.
-    expect(momentRows(sides, 1, 'metric').flat().join(' ')).toContain('came up')
-    expect(momentRows(sides, 1, 'metric').flat().join(' ')).not.toMatch(/[-−]\d/)
-    expect(differenceText([sides[0]!, sides[0]!], 2)).toMatch(/hardly differ/)
-    expect(differenceText(sides.slice(0, 1), 2)).toBe('')
+    expect(momentRows(sides(), 1, 'metric').flat().join(' ')).toContain('came up')
+    expect(momentRows(sides(), 1, 'metric').flat().join(' ')).not.toMatch(/[-−]\d/)
+    expect(differenceText([sides()[0]!, sides()[0]!], 2)).toMatch(/hardly differ/)
+    expect(differenceText(sides().slice(0, 1), 2)).toBe('')
   })
   test('a moment lies between the pictures kept', () => {
-    const { moved } = sides[0]!.watered
+    const { moved } = sides()[0]!.watered
     expect(pictureAt(moved, 0)).toEqual({ picture: 0, part: 0 })
     const last = moved.course.times.length - 1
     expect(pictureAt(moved, 48)).toEqual({ picture: last - 1, part: 1 })
-    expect(pictureText(sides[0]!, 1)).toMatch(/^As it is, after 1 h: \d+ % water at the top/)
+    expect(pictureText(sides()[0]!, 1)).toMatch(/^As it is, after 1 h: \d+ % water at the top/)
   })
   test('times and names read as people say them', () => {
     expect([0.5, 1.25, 7, 24, 51].map(sinceText)).toEqual([
@@ -159,8 +161,8 @@ describe('what is said of two side by side', () => {
 
 describe('lessons', () => {
   const given = (lesson: (typeof LESSONS)[number]) => {
-    if (!POURED.has(lesson)) return answerOf(lesson, input, evaluation, 3)
-    const cases = casesOfLesson(lesson, input)
+    if (!POURED.has(lesson)) return answerOf(lesson, input(), evaluation(), 3)
+    const cases = casesOfLesson(lesson, input())
     return answerOfPoured(
       lesson,
       watched(cases).map((w) => w.moved),
@@ -187,7 +189,7 @@ describe('lessons', () => {
     expect(given('lime')!.right).toBeGreaterThan(0)
   })
   test('a crop’s own limit decides what is too much feed', () => {
-    expect(answerOf('feed', input, evaluation, 0.5)!.right).toBe(2)
-    expect(answerOf('feed', input, evaluation, 9)!.right).toBe(1)
+    expect(answerOf('feed', input(), evaluation(), 0.5)!.right).toBe(2)
+    expect(answerOf('feed', input(), evaluation(), 9)!.right).toBe(1)
   })
 })
