@@ -2,7 +2,6 @@ import type { Problem } from './problems'
 
 /** Something worth saying that does not spoil the answer. */
 export type Note =
-  | { code: 'outside-tested-range'; quantity: string; value: number; low: number; high: number }
   | { code: 'target-already-passed'; pH: number; target: number }
   /** Fertilizer will make more acid than lime can be given against. `pH` is where it stands when judged. */
   | { code: 'acid-outlasts-lime'; target: number; pH: number; limit: number }
@@ -43,18 +42,6 @@ export const succeed = <T>(value: T, ...notes: (Note | null)[]): Outcome<T> => (
  * fail({ code: 'no-parts' }) // { ok: false, problem: { code: 'no-parts' } }
  */
 export const fail = (problem: Problem): { ok: false; problem: Problem } => ({ ok: false, problem })
-
-/**
- * A note when a value lies outside the range a method was tested for, else null. NaN counts as outside.
- * All three in the unit of the quantity.
- *
- * @example
- * noteOutside('height', 120, 2, 100)
- * // { code: 'outside-tested-range', quantity: 'height', value: 120, low: 2, high: 100 }
- */
-export function noteOutside(quantity: string, value: number, low: number, high: number): Note | null {
-  return value >= low && value <= high ? null : { code: 'outside-tested-range', quantity, value, low, high }
-}
 
 /** For our own mistakes only: bad input from people is an Outcome, never a throw. */
 export function invariant(condition: unknown, message: string): asserts condition {

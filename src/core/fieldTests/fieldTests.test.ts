@@ -200,3 +200,44 @@ describe('a test as readings of the model', () => {
       expect(of(name, [{ seconds: 9, grade: 1, before: 2, now: 3 }], { day: 0 })).toEqual([])
   })
 })
+
+describe('how far repeats are trusted', () => {
+  const of = (count: number, spread: number | null) => {
+    const [m] = measurementsOf('slurry', { pH: { mean: 6, spread, count, apart: 0 } }, { day: 0 })
+    return m as { spread: number; count: number }
+  }
+  test('a careful hand’s own error, with the spread of the others weighed in: pooled variance', () => {
+    expect(of(1, null)).toMatchObject({ spread: 0.12, count: 1 })
+    for (const [n, s] of [
+      [2, 0.3],
+      [5, 0.05],
+    ] as const)
+      expect(of(n, s).spread).toBeCloseTo(Math.sqrt((0.12 ** 2 + (n - 1) * s ** 2) / n), 12)
+  })
+  test('salts are told as a share of what was read', () => {
+    const [m] = measurementsOf(
+      'slurry',
+      { electricalConductivity: { mean: 2, spread: 0.4, count: 2, apart: 0 } },
+      { day: 0 },
+    ) as { spread: number }[]
+    expect(m!.spread).toBeCloseTo(Math.sqrt((0.09 ** 2 + (0.4 / 2) ** 2) / 2), 12)
+  })
+})
+
+describe('vinegar on a scale', () => {
+  test('gas lost over what the blank lost, as calcium carbonate: 100 g of it give 44 of gas', () => {
+    expect(figures('vinegarFizz', { grade: 2, sample: 20, loss: 1.1, blank: 0.22 }).carbonate).toBeCloseTo(
+      ((1.1 - 0.22) * 100) / 44 / 20,
+      2,
+    )
+    expect(figures('vinegarFizz', { grade: 2, sample: 20, loss: 0.2, blank: 0.3 }).carbonate).toBe(0)
+  })
+  test('every number beyond what can be read is named, at both ends', () => {
+    for (const [test, fields] of Object.entries(TEST_FIELDS))
+      for (const { name, low, high } of fields)
+        for (const value of [low - 1, high + 1, NaN]) {
+          const read = workOut(test as FieldTest, { [name]: value })
+          expect(read.ok, `${test} ${name}`).toBe(false)
+        }
+  })
+})

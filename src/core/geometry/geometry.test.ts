@@ -6,6 +6,12 @@ import { outsideCheck } from '../testing/outsideCheck'
 import { LITRES } from '../units'
 import {
   areaAt,
+  deeper,
+  footprintOf,
+  footWidth,
+  larger,
+  sectionWidth,
+  widthsAt,
   type Body,
   checkContainer,
   containerVolumes,
@@ -251,5 +257,55 @@ describe('filling a container', () => {
     expect(result.ok).toBe(false)
     if (!result.ok) expect(result.problem.code).toBe(code)
     expect(containerVolumes({ ...container, ...change }).ok).toBe(false)
+  })
+})
+
+describe('a shape made larger or deeper', () => {
+  const L: Body = {
+    kind: 'polygonBed',
+    height: 30,
+    corners: [
+      { x: 0, y: 0 },
+      { x: 90, y: 0 },
+      { x: 90, y: 40 },
+      { x: 40, y: 40 },
+      { x: 40, y: 80 },
+      { x: 0, y: 80 },
+    ],
+  }
+  const whole = (shape: Shape) => volumeBelow(shape, shapeHeight(shape))
+  test('every length twice as long holds eight times as much: solid geometry', () => {
+    fc.assert(
+      fc.property(anyShape, fc.double({ min: 0.3, max: 3, noNaN: true }), (shape, by) => {
+        expect(whole(larger(shape, by)) / whole(shape)).toBeCloseTo(by ** 3, 9)
+      }),
+      draws(60),
+    )
+    for (const shape of [L, { kind: 'mounded', body: L, moundHeight: 12 } as const])
+      expect(whole(larger(shape, 1.5)) / whole(shape)).toBeCloseTo(1.5 ** 3, 9)
+  })
+  test('twice as deep holds twice as much; half a cylinder, whose width follows, four times', () => {
+    fc.assert(
+      fc.property(anyShape, fc.double({ min: 0.3, max: 3, noNaN: true }), (shape, by) => {
+        const times = shape.kind === 'halfCylinder' ? by ** 2 : by
+        expect(whole(deeper(shape, by)) / whole(shape)).toBeCloseTo(times, 9)
+      }),
+      draws(60),
+    )
+    expect(whole(deeper(L, 2)) / whole(L)).toBeCloseTo(2, 9)
+    expect(shapeHeight(deeper({ kind: 'mounded', body: L, moundHeight: 12 }, 2))).toBe(72)
+  })
+  test('an outline is as wide as its farthest corners, whichever way it lies', () => {
+    expect(widthsAt(L, 10)).toEqual({ long: 90, narrow: 80 })
+    expect(sectionWidth(L, 10)).toBe(90)
+    const moved: Body = { ...L, corners: L.corners.map(({ x, y }) => ({ x: x + 25, y: y - 60 })) }
+    expect(widthsAt(moved, 10)).toEqual({ long: 90, narrow: 80 })
+  })
+  test('ground it takes and the width it stands on: of a lying half-cylinder its cradle', () => {
+    const gutter: Body = { kind: 'halfCylinder', length: 100, diameter: 24 }
+    expect([footprintOf(gutter), footWidth(gutter)]).toEqual([2400, 24])
+    const pot: Body = { kind: 'roundPot', topDiameter: 30, baseDiameter: 20, height: 25 }
+    expect(footprintOf(pot)).toBeCloseTo(100 * Math.PI, 9)
+    expect(footWidth(pot)).toBe(20)
   })
 })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { outsideCheck } from '../testing/outsideCheck'
-import { PREP_STEPS, prepLead, prepStep, stepsFor } from '.'
+import { PREP_STEPS, prepLead, prepStep, stepsFor, type PrepStep } from '.'
 
 describe('getting ready', () => {
   const lead = (id: string, temperature: number) => prepLead(prepStep(id)!, temperature).value
@@ -108,5 +108,36 @@ describe('getting ready', () => {
     ])
     expect(stepsFor('coir_pith', 'loose').map((s) => s.id)).toEqual(['coir_wash', 'coir_buffer'])
     expect(stepsFor('no such thing')).toEqual([])
+  })
+})
+
+describe('how long it takes', () => {
+  const step = {
+    ...prepStep('biochar_charge_compost')!,
+    lead: { low: 10, value: 14, high: 21 },
+    q10: 2,
+  } as PrepStep
+  test('ten degrees colder take Q10 times as long, at both ends', () => {
+    const cold = prepLead({ ...step, coldest: null } as PrepStep, 10)
+    expect(cold).toMatchObject({ low: 20, value: 28, high: 42, stalls: false })
+    expect(prepLead({ ...step, coldest: null } as PrepStep, 20)).toMatchObject({
+      low: 10,
+      value: 14,
+      high: 21,
+    })
+  })
+  test('below its coldest it stalls and counts no longer; a step without one never does', () => {
+    const from5 = { ...step, coldest: 5 } as PrepStep
+    expect(prepLead(from5, 0)).toEqual({ ...prepLead(from5, 5), stalls: true })
+    expect(prepLead(from5, 5).stalls).toBe(false)
+    expect(prepLead({ ...step, coldest: null } as PrepStep, -10).stalls).toBe(false)
+    expect(prepLead({ ...step, coldest: null } as PrepStep, 0).value).toBeCloseTo(56, 9)
+  })
+  test('steps of a material come in the order they are done', () => {
+    for (const id of new Set(PREP_STEPS.flatMap((s) => s.appliesTo))) {
+      const orders = stepsFor(id).map((s) => s.order)
+      expect(orders, id).toEqual([...orders].sort((a, b) => a - b))
+    }
+    expect(stepsFor('coir_pith', 'block').length).toBeGreaterThan(stepsFor('coir_pith', 'loose').length)
   })
 })

@@ -187,3 +187,64 @@ describe('what follows planting', () => {
     expect(followUp({ ...asked, season: seasonOf('fig') }).some((f) => f.code === 'winter')).toBe(true)
   })
 })
+
+describe('what follows planting', () => {
+  const asked = {
+    mixedBefore: 0,
+    limed: false,
+    transplanted: false,
+    hungryFrom: null,
+    harvest: { from: 60, to: 90 },
+    waterEc: 0,
+    season: undefined,
+    coldFrom: null,
+    perennial: false,
+    restsFor: 0,
+  }
+  const codes = (change: Partial<Parameters<typeof followUp>[0]>) =>
+    followUp({ ...asked, ...change }).map((f) => f.code)
+  test('feed is asked for a week before hunger, where hunger comes before the harvest ends', () => {
+    expect(codes({ hungryFrom: null })).not.toContain('feed')
+    expect(codes({ hungryFrom: 90 })).not.toContain('feed')
+    expect(codes({ hungryFrom: 120 })).not.toContain('feed')
+    const feed = followUp({ ...asked, hungryFrom: 40 }).find((f) => f.code === 'feed')!
+    expect(feed).toMatchObject({ day: 33, until: 90 })
+  })
+  test('salts are looked at each eight weeks where the water is salty, as long as it bears', () => {
+    const looks = followUp({ ...asked, waterEc: 3, harvest: { from: 60, to: 180 } })
+    expect(looks.filter((f) => f.code === 'check-salts').map((f) => f.day)).toEqual([56, 112, 168])
+    expect(codes({ waterEc: 0 })).not.toContain('check-salts')
+  })
+  test('the season is looked back on a fortnight after the harvest; of what stays, after a year', () => {
+    const last = (change: object) => followUp({ ...asked, ...change }).at(-1)!
+    expect(last({})).toMatchObject({ code: 'look-back', day: 104 })
+    expect(last({ perennial: true })).toMatchObject({ code: 'look-back', day: 365 })
+  })
+})
+
+describe('roots in a winter', () => {
+  // USDA zones are 10 F wide; a pot loses two of them (common practice).
+  const stands = { value: -20, low: -23, high: -17, source: '', confidence: 'from memory' } as never
+  test('in a pot they stand two zones less, in the ground what the plant stands', () => {
+    const lost = (2 * 10 * 5) / 9
+    expect(winterMargin(stands, -10, true).rootsTo).toBeCloseTo(-20 + lost, 9)
+    expect(winterMargin(stands, -10, true).margin).toBeCloseTo(10 - lost, 9)
+    expect(winterMargin(stands, -10, false)).toMatchObject({ rootsTo: -20, margin: 10, low: 7, high: 13 })
+  })
+  test('zones are halves of ten Fahrenheit from 60 below: published bounds', () => {
+    const fahrenheit = (f: number) => hardinessZone(((f - 32) * 5) / 9)
+    expect([-60, -55, -50, 0, 5, 10, 15, 24, 60, 65, 90].map(fahrenheit)).toEqual([
+      '1a',
+      '1b',
+      '2a',
+      '7a',
+      '7b',
+      '8a',
+      '8b',
+      '9a',
+      '13a',
+      '13b',
+      '13b',
+    ])
+  })
+})

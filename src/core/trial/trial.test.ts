@@ -110,3 +110,27 @@ describe('a fair trial', () => {
     expect(firsts.filter((f) => f === 1).length).toBeGreaterThan(15)
   })
 })
+
+describe('the range of a difference', () => {
+  test('pots that are all alike leave no doubt: the range is the difference itself', () => {
+    const { range, isSure } = difference([2, 2, 2, 2], [3, 3, 3, 3])
+    expect(range!.low).toBeCloseTo(0.5, 12)
+    expect(range!.high).toBeCloseTo(0.5, 12)
+    expect(isSure).toBe(true)
+  })
+  test('grams or pounds make no difference, nor does which pots come first', () => {
+    const [a, b] = [pots(7, 10, 2, 5), pots(6, 13, 3, 6)]
+    const kg = difference(a, b)
+    const pounds = difference(
+      a.map((x) => x * 2.2),
+      b.map((x) => x * 2.2),
+    )
+    expect(pounds.range!.low).toBeCloseTo(kg.range!.low, 9)
+    expect(pounds.range!.high).toBeCloseTo(kg.range!.high, 9)
+  })
+  test('a first side without harvest gives no share and no range', () => {
+    expect(difference([0, 0, 0], [1, 2, 3]).range).toBeNull()
+    // One pot in three bore: draws in which none did say nothing of a share, and are left out.
+    expect(difference([0, 0, 3], [1, 2, 3]).range!.high).toBeLessThan(Infinity)
+  })
+})

@@ -463,3 +463,26 @@ describe('a drained container', () => {
     expect(airIn(column(14), { peat_medium: 1, perlite_coarse: 1 })).toBeGreaterThan(alone)
   })
 })
+
+describe('a profile cut into slices', () => {
+  const straight = {
+    shape: { kind: 'roundPot', topDiameter: 20, baseDiameter: 20, height: 24 },
+    headspace: 4,
+    base: { kind: 'drainHoles' },
+  } as const
+  const layer = (top: number, water: number) => ({ top, totalPorosity: 0.8, waterAt: () => water })
+  test('each layer has its share of them by its height, four at least', () => {
+    const { slices } = containerProfile(straight, [layer(10, 0.3), layer(20, 0.6)], 120)
+    expect(slices.filter((s) => s.height < 10)).toHaveLength(60)
+    expect(slices.filter((s) => s.height > 10)).toHaveLength(60)
+    expect(containerProfile(straight, [layer(1, 0.3), layer(20, 0.6)], 20).slices).toHaveLength(4 + 19)
+  })
+  test('all of it is the sum of its layers: mass balance', () => {
+    const all = containerProfile(straight, [layer(5, 0.3), layer(20, 0.6)], 40)
+    const [below, above] = all.layers as [typeof all, typeof all]
+    expect(below.mixVolume + above.mixVolume).toBeCloseTo(all.mixVolume, 9)
+    expect(all.containerCapacity).toBeCloseTo(0.3 * 0.25 + 0.6 * 0.75, 9)
+    expect(all.airFilledPorosity).toBeCloseTo(0.5 * 0.25 + 0.2 * 0.75, 9)
+    expect(above.airFilledPorosity).toBeCloseTo(0.2, 9)
+  })
+})

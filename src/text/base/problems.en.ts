@@ -251,8 +251,6 @@ export function problemField(problem: Problem): string | null {
 
 export function noteText(note: Note, units: UnitSystem): string {
   switch (note.code) {
-    case 'outside-tested-range':
-      return `The ${note.quantity} is outside the range this was tested for.`
     case 'target-already-passed':
       return `The mix is at pH ${pHText(note.pH)} already, at or above the ${pHText(note.target)} wanted: no lime. Lime never lowers pH.`
     case 'acid-outlasts-lime':
