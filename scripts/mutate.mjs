@@ -15,6 +15,9 @@ import config from '../stryker.config.mjs'
 ensureInstalled()
 ensureFolder('test-results')
 const args = process.argv.slice(2)
+/** Which places are tried; the random tests keep the seed of their own. */
+const seed = Number(process.env.SEED ?? 20261124)
+delete process.env.SEED
 const numberAfter = (flag) => (args.includes(flag) ? Number(args[args.indexOf(flag) + 1]) : undefined)
 const each = numberAfter('--each')
 const wanted = numberAfter('--sample') ?? 400
@@ -83,7 +86,6 @@ async function toMutate() {
   const [, ...without] = config.mutate
   const files = globSync(config.mutate[0], { ignore: without.map((p) => p.slice(1)) })
   const places = await placesIn(files)
-  const seed = Number(process.env.SEED ?? 20261124)
   const subjects = new Map()
   for (const p of places)
     subjects.set(subjectOf(p.fileName), [...(subjects.get(subjectOf(p.fileName)) ?? []), p])

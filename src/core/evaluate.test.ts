@@ -318,3 +318,41 @@ describe('a season', () => {
     expect(answer().seasons.map((s) => s.years)).toEqual([1, 2, 3])
   })
 })
+
+describe('the season of a container', () => {
+  const grown = (growing: Partial<NonNullable<MixInContainer['growing']>>) => {
+    const answer = evaluate({
+      container: {
+        shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24, height: 28 },
+        headspace: 3,
+        base: { kind: 'drainHoles' },
+      },
+      parts: parts({ peat_medium: 2, perlite_coarse: 1 }),
+      limes: [],
+      limeGramsPerLitre: 0,
+      growing: {
+        crop: cropById('pepper_sweet')!,
+        plants: 1,
+        climate: CLIMATES[0],
+        plantingMonth: 5,
+        waterAlkalinity: 2,
+        ...growing,
+      },
+    })
+    if (!answer.ok) throw new Error(answer.problem.code)
+    return answer.value.growing!
+  }
+  test('what drains is given on top of what is used: alkalinity brought grows by 1 / (1 - share)', () => {
+    const at = (leachingFraction: number) => grown({ leachingFraction }).alkalinityPerDay
+    expect(at(0.3) / at(0)).toBeCloseTo(1 / 0.7, 9)
+    expect(at(0.5) / at(0)).toBeCloseTo(2, 9)
+  })
+  test('without a place a litre in ten of mix drains each week', () => {
+    const { alkalinityPerDay } = grown({ climate: undefined })
+    expect(alkalinityPerDay).toBeCloseTo(2 / 70, 9)
+  })
+  test('two plants catch more wind than one, and tip it sooner', () => {
+    expect(grown({ plants: 2 }).tippingWind).toBeLessThan(grown({ plants: 1 }).tippingWind)
+    expect(grown({ emptyWeight: 5 }).tippingWind).toBeGreaterThan(grown({}).tippingWind)
+  })
+})

@@ -14,7 +14,7 @@ import type { AnyData, Job } from '@/model/garden/schemas'
 import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { isStale } from '@/model/garden/isStale'
-import { exportFile, previewImport } from './exportFile'
+import { exportFile, exportRaw, previewImport } from './exportFile'
 import { foragePort, tabLock } from './forage'
 import { localLock, memoryPort } from './memory'
 import jobV1 from './migrations/job.v1.json'
@@ -761,5 +761,25 @@ describe('a garden in a file', () => {
   ])('refuses %s whole', (_what, text, code) => {
     const result = look(text)
     expect(!result.ok && result.problem.code).toBe(code)
+  })
+})
+
+describe('a garden that does not open', () => {
+  test('goes into a file as it lies there: every field of a record, and what is no record at all', () => {
+    const file = JSON.parse(
+      exportRaw(
+        [
+          [KEY, { kind: 'job', schemaVersion: 99, odd: true }],
+          ['job/text', 'scribble'],
+          ['job/none', null],
+        ],
+        NOW.toISOString(),
+      ),
+    )
+    expect(file.records).toEqual([
+      { key: KEY, kind: 'job', schemaVersion: 99, odd: true },
+      { key: 'job/text', raw: 'scribble' },
+      { key: 'job/none', raw: null },
+    ])
   })
 })

@@ -443,3 +443,70 @@ describe('no input leads out of what can be', () => {
     )
   }, 30_000)
 })
+
+describe('the books of a course', () => {
+  const kinds = DRESSINGS.filter((d) => acidPerGram(d) !== 0).map((d) => d.id)
+  test('what each lime and dressing did adds up, and balances with what the mix holds: charge balance', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...LIMES.map((l) => l.id)),
+        fc.constantFrom(...kinds),
+        fc.double({ min: 0.1, max: 6, noNaN: true }),
+        fc.integer({ min: 3, max: 400 }),
+        (limeId, acidId, grams, days) => {
+          const input = {
+            limes: [{ lime: lime(limeId), gramsPerLitre: grams }],
+            acids: [{ dressing: dressing(acidId), gramsPerLitre: grams / 3 }],
+            waterAlkalinity: 0.2,
+          }
+          const end = acidityOn(peat, input, days)
+          const sum = (list: number[]) => list.reduce((a, b) => a + b, 0)
+          expect(sum(end.byLime)).toBeCloseTo(end.reacted, 9)
+          expect(sum(end.byAcid)).toBeCloseTo(end.acid, 9)
+          expect(end.fromWater).toBeCloseTo(0.2 * days, 9)
+          const brought = end.reacted - end.laidDown - end.acid + end.fromWater
+          const scale = Math.max(1, end.reacted + Math.abs(end.acid))
+          expect(Math.abs(chargeBalance(peat).at(end.pH) - brought) / scale).toBeLessThan(1e-6)
+          // Lime that has not reacted and what was laid down again are all that lies there still.
+          const given = grams * alkalinityPerGram(lime(limeId))
+          expect((given - end.reacted + end.laidDown - end.residual) / given).toBeCloseTo(0, 9)
+        },
+      ),
+      draws(40),
+    )
+  })
+  test('the slope is that of the charge, within the buffer and beyond both its ends: central differences', () => {
+    for (const mix of [peat, loam, grit])
+      for (let pH = 2.05; pH < 10; pH += 0.25) {
+        const { at, slope } = chargeBalance(mix)
+        const step = 1e-4
+        const measured = (at(pH + step) - at(pH - step)) / (2 * step)
+        expect(slope(pH) / measured, `${mix.pH} at ${pH}`).toBeCloseTo(1, 3)
+      }
+  })
+})
+
+describe('two limes for a ratio', () => {
+  const [low, high] = [
+    { calcium: 0.38, magnesium: 0.005 },
+    { calcium: 0.21, magnesium: 0.12 },
+  ]
+  test('the share found brings the ratio that was asked for: mass balance', () => {
+    for (const ratio of [2.5, 4, 8])
+      for (const grams of [3, 5, 8]) {
+        const already = { calcium: 100, magnesium: 40 }
+        const d = dolomiteShare(ratio, grams, { calcitic: low, dolomitic: high }, already)
+        expect(d).toBeGreaterThan(0)
+        expect(d).toBeLessThan(1)
+        const of = (k: 'calcium' | 'magnesium') =>
+          already[k] + 1000 * grams * ((1 - d) * low[k] + d * high[k])
+        expect(of('calcium') / of('magnesium')).toBeCloseTo(ratio, 9)
+      }
+  })
+  test('limes that are alike cannot be shared for it, and no lime needs none', () => {
+    expect(dolomiteShare(4, 3, { calcitic: low, dolomitic: low })).toBe(0)
+    expect(dolomiteShare(4, 0, { calcitic: low, dolomitic: high })).toBe(0)
+    expect(dolomiteShare(4, 3, { calcitic: low, dolomitic: high }, { calcium: 0, magnesium: 1e5 })).toBe(0)
+    expect(dolomiteShare(0.5, 3, { calcitic: low, dolomitic: high })).toBe(1)
+  })
+})

@@ -1,3 +1,4 @@
+import { FLAG_LIMITS } from './limits'
 import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import { availability, averagedDose, acidityOfDoses, IMMEDIATE } from './supply'
@@ -792,5 +793,23 @@ describe('flags', () => {
     )
     expect(flags).toContainEqual(expect.objectContaining({ code: 'salts-high', where: 'top' }))
     expect(flags).not.toContainEqual(expect.objectContaining({ code: 'salts-high', where: 'mix' }))
+  })
+})
+
+describe('flags that are on one side only', () => {
+  const found = (of: DressingDose[], temperature: number) =>
+    feedFlags(peatLite(), of, { depth: 28, temperature })
+  test('nitrate alone is no ammonium, however cold; the share told is that of what is dissolved', () => {
+    const cold = (id: string) => found([dose(id, 1)], 8).find((f) => f.code === 'ammonium-when-cold')
+    expect(cold('calcium_nitrate')).toBeUndefined()
+    expect(cold('ammonium_sulfate')).toMatchObject({ share: 1, temperature: 8 })
+  })
+  test('crystals lift the surface by their share of the depth', () => {
+    const swells = found([dose('polymer_gel', 2)], 20).find((f) => f.code === 'crystals-swell')!
+    expect(swells).toMatchObject({ share: (2 * FLAG_LIMITS.crystalsSwell.value) / 1000 })
+    expect('lift' in swells && swells.lift).toBeCloseTo(
+      (28 * (2 * FLAG_LIMITS.crystalsSwell.value)) / 1000,
+      12,
+    )
   })
 })

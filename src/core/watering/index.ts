@@ -1,5 +1,6 @@
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export {
+  oftener,
   pouringsOf,
   wateringPlan,
   type MonthPlan,

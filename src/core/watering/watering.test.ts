@@ -8,6 +8,7 @@ import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   footShortOfAir,
+  oftener,
   movingProblem,
   overMix,
   pictureTimes,
@@ -211,5 +212,39 @@ describe('a watering plan', () => {
     expected: { low: 0.4, high: 2.5 },
     tolerance: 0,
     computed: () => planOf({ month: 7 }).month.untilThirst,
+  })
+})
+
+describe('a plan that leaves a plant thirsty', () => {
+  test('is given a day sooner, and from every day on once more a day; as much water in all', () => {
+    const steps = [{ interval: 3, timesADay: 1, litres: 6 }]
+    for (let i = 0; i < 4; i++) steps.push(oftener(steps.at(-1)!))
+    expect(steps.map((s) => [s.interval, s.timesADay])).toEqual([
+      [3, 1],
+      [2, 1],
+      [1, 1],
+      [1 / 2, 2],
+      [1 / 3, 3],
+    ])
+    for (const { litres, interval } of steps) expect(litres / interval).toBeCloseTo(2, 12)
+  })
+})
+
+describe('the foot of a mix', () => {
+  const moved = (floor: number) =>
+    ({
+      course: {
+        heights: Array.from({ length: 10 }, (_, i) => floor + i),
+        litres: Array.from({ length: 10 }, (_, i) => 1 + i),
+        hoursShortOfAir: Array.from({ length: 10 }, (_, i) => 10 - i),
+      },
+    }) as unknown as Parameters<typeof footShortOfAir>[0]
+  test('is its lowest fifth, each part by its litres; layers below are none of it', () => {
+    // Of heights 0 to 9 the lowest fifth ends at 1.8: two cells of 1 and 2 litres.
+    expect(footShortOfAir(moved(0), 0)).toBeCloseTo((10 * 1 + 9 * 2) / 3, 12)
+    expect(footShortOfAir(moved(5), 5)).toBeCloseTo((10 * 1 + 9 * 2) / 3, 12)
+    // With a floor at 2 it is what lies between 2 and 3.4.
+    expect(footShortOfAir(moved(0), 2)).toBeCloseTo((8 * 3 + 7 * 4) / 7, 12)
+    expect(overMix(moved(0), 8, (i) => i)).toBeCloseTo((8 * 9 + 9 * 10) / 19, 12)
   })
 })

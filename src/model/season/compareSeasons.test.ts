@@ -107,3 +107,26 @@ describe('seasons side by side', () => {
     expect(trialText(2)).toContain('Three pots')
   })
 })
+
+describe('what was done in a season', () => {
+  const [one, two] = many(2, (i) => ({ ...potsOf('p', 2).fills[i]! }))
+  const entry = (kind: 'watered' | 'fed', fillId: string | null): Entry => ({
+    ...harvest(fillId, 0),
+    kind,
+    value: null,
+  })
+  test('waterings and feeds count for the bed they name, and for all where they name none', () => {
+    const j = { ...potsOf('p', 2), fills: [one!, two!] }
+    const of = (fillId: string | null, kind: 'watered' | 'fed' = 'watered') => ({
+      ...entry(kind, fillId),
+      jobId: 'p',
+    })
+    const seasons = bedSeasons(
+      gardenOf([j], [of(one!.id), of(one!.id), of(two!.id), of(null), of(null, 'fed')]),
+    ).filter((s) => s.job.id === 'p')
+    expect(seasons.map((s) => [s.waterings, s.feeds])).toEqual([
+      [3, 1],
+      [2, 1],
+    ])
+  })
+})
