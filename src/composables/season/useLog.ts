@@ -27,24 +27,87 @@ const AT_ONCE = 250
 
 const known = (x: number) => (Number.isNaN(x) ? null : x)
 
+type Hand<G extends GardenDoor> = JobInHand<G>
+
 /** The log of a job: what is written, what there is, and what was expected beside it. */
-export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }: JobInHand<G>) {
-  /** Beds that what is written is about; none for all of them. */
-  const beds = ref<string[]>([])
+export function useLog<G extends GardenDoor>(inHand: Hand<G>) {
+  const found = useLines(inHand)
+  const { garden, job, units } = inHand
+  const { add, expectedAt } = useNoting(inHand, found)
+  return {
+    ...found,
+    ...useDraft(inHand, { add, expectedAt }),
+    ...useLogSearch(inHand, found),
+    soFar: computed(() => seasonSoFar(found.all.value, units.value)),
+    tests: computed(() => testsOf(garden.records).filter((t) => t.jobId === job.value?.id)),
+    watered: () => add({ kind: 'watered', value: null, count: null, note: '' }, new Date().toISOString()),
+    /** Lines read from a sheet, each with what was expected on its day. */
+    take: (entries: Entry[]) =>
+      garden.run({
+        type: 'entries/put',
+        entries: entries.map((e) => ({ ...e, expected: expectedAt(e.kind, e.at) })),
+        what: says.linesOfTheLog(entries.length),
+      }),
+  }
+}
+
+/** The lines there are, and the beds they are about. */
+function useLines<G extends GardenDoor>({ garden, job }: Hand<G>) {
   const bedOptions = computed(() =>
     (job.value?.fills ?? []).map((f) => ({ value: f.id, label: bedTitle(f.spec) })),
   )
-  const bedName = (fillId: string | null) =>
-    bedOptions.value.find((b) => b.value === fillId)?.label ?? common.allBeds
-  const record = computed(() =>
-    job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
-  )
-  const all = computed(() => (job.value ? entriesOf(garden.records, job.value.id) : []))
-  const ofBeds = computed(() =>
-    beds.value.length === 0
-      ? all.value
-      : all.value.filter((e) => e.fillId === null || beds.value.includes(e.fillId)),
-  )
+  return {
+    /** Beds that what is written is about; none for all of them. */
+    beds: ref<string[]>([]),
+    bedOptions,
+    bedName: (fillId: string | null) =>
+      bedOptions.value.find((b) => b.value === fillId)?.label ?? common.allBeds,
+    record: computed(() => (job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined)),
+    all: computed(() => (job.value ? entriesOf(garden.records, job.value.id) : [])),
+  }
+}
+type Lines = ReturnType<typeof useLines>
+
+/** How a line goes into the log, with what was expected on its day. */
+function useNoting<G extends GardenDoor>({ garden, job, evaluation }: Hand<G>, { beds, record }: Lines) {
+  const expectedAt = (kind: EntryKind, at: string) =>
+    evaluation.value?.ok && job.value
+      ? expectedOn(evaluation.value.value, kind, dayOf(job.value, record.value, at))
+      : null
+  function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>, at: string) {
+    const jobId = job.value!.id
+    const expected = expectedAt(of.kind, at)
+    const about = beds.value.length === 0 ? [null] : beds.value
+    const entries = about.map((fillId) => ({
+      id: crypto.randomUUID(),
+      jobId,
+      fillId,
+      at,
+      ...of,
+      expected,
+    }))
+    garden.run({ type: 'entries/put', entries, what: says.aLineOfTheLog })
+  }
+  return { add, expectedAt }
+}
+
+/** A day as a moment: now for today, noon for another. */
+const momentOf = (day: string) =>
+  day === isoDay(new Date()) ? new Date().toISOString() : new Date(`${day}T12:00`).toISOString()
+const draftOf = (of: Entry): EntryDraft => ({
+  of,
+  kind: of.kind,
+  day: isoDay(new Date(of.at)),
+  value: of.value ?? NaN,
+  count: of.count ?? NaN,
+  note: of.note,
+})
+
+/** A line being written or changed. */
+function useDraft<G extends GardenDoor>(
+  { garden }: Hand<G>,
+  { add, expectedAt }: ReturnType<typeof useNoting>,
+) {
   const draft = ref<EntryDraft | null>(null)
   const written = computed(() => {
     const d = draft.value
@@ -54,76 +117,15 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
     const found = written.value && entryProblem(written.value)
     return found && entryProblemText(found)
   })
-  const expectedAt = (kind: EntryKind, at: string) =>
-    evaluation.value?.ok && job.value
-      ? expectedOn(evaluation.value.value, kind, dayOf(job.value, record.value, at))
-      : null
-  function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>, at: string) {
-    const expected = expectedAt(of.kind, at)
-    const about = beds.value.length === 0 ? [null] : beds.value
-    garden.run({
-      type: 'entries/put',
-      entries: about.map((fillId) => ({
-        id: crypto.randomUUID(),
-        jobId: job.value!.id,
-        fillId,
-        at,
-        ...of,
-        expected,
-      })),
-      what: says.aLineOfTheLog,
-    })
-  }
-  /** A day as a moment: now for today, noon for another. */
-  const momentOf = (day: string) =>
-    day === isoDay(new Date()) ? new Date().toISOString() : new Date(`${day}T12:00`).toISOString()
-  const search = ref('')
-  // Words to search by are put together a few at a time, before anybody searches.
-  watchEffect(async (onCleanup) => {
-    const [list, system] = [all.value, units.value]
-    let wanted = true
-    onCleanup(() => (wanted = false))
-    for (let i = 0; i < list.length && wanted; i += AT_ONCE) {
-      await new Promise((drawn) => setTimeout(drawn))
-      for (const e of list.slice(i, i + AT_ONCE)) entryFindable(e, system)
-    }
-  })
   return {
-    beds,
-    bedOptions,
-    bedName,
-    record,
-    all,
     draft,
     problem,
     dayProblem: computed(() =>
       draft.value && !isDay(draft.value.day) ? { why: says.thisIsNotADay, fix: says.typeAYearOfFour } : null,
     ),
-    search,
-    shown: computed(() => {
-      const wanted = search.value.trim().toLowerCase()
-      return wanted === ''
-        ? ofBeds.value
-        : ofBeds.value.filter(
-            (e) =>
-              entryFindable(e, units.value).includes(wanted) ||
-              (bedOptions.value.length > 1 && bedName(e.fillId).toLowerCase().includes(wanted)),
-          )
-    }),
-    soFar: computed(() => seasonSoFar(all.value, units.value)),
-    tests: computed(() => testsOf(garden.records).filter((t) => t.jobId === job.value?.id)),
-    watered: () => add({ kind: 'watered', value: null, count: null, note: '' }, new Date().toISOString()),
     begin: (kind: EntryKind) =>
       (draft.value = { of: null, kind, day: isoDay(new Date()), value: NaN, count: NaN, note: '' }),
-    change: (of: Entry) =>
-      (draft.value = {
-        of,
-        kind: of.kind,
-        day: isoDay(new Date(of.at)),
-        value: of.value ?? NaN,
-        count: of.count ?? NaN,
-        note: of.note,
-      }),
+    change: (of: Entry) => (draft.value = draftOf(of)),
     keep() {
       const d = draft.value
       if (!d || !written.value || problem.value || !isDay(d.day)) return
@@ -135,17 +137,36 @@ export function useLog<G extends GardenDoor>({ garden, job, units, evaluation }:
       } else add(written.value, momentOf(d.day))
       draft.value = null
     },
-    /** Lines read from a sheet, each with what was expected on its day. */
-    take: (entries: Entry[]) =>
-      garden.run({
-        type: 'entries/put',
-        entries: entries.map((e) => ({ ...e, expected: expectedAt(e.kind, e.at) })),
-        what: says.linesOfTheLog(entries.length),
-      }),
     /** Takes away the line that is being changed. */
     removeDraft() {
       if (draft.value?.of) garden.run({ type: 'entry/remove', entryId: draft.value.of.id })
       draft.value = null
     },
+  }
+}
+
+/** The lines that are shown: those of the chosen beds, by what is searched for. */
+function useLogSearch<G extends GardenDoor>({ units }: Hand<G>, { all, beds, bedName, bedOptions }: Lines) {
+  const search = ref('')
+  // Words to search by are put together a few at a time, before anybody searches.
+  watchEffect(async (onCleanup) => {
+    const [list, system] = [all.value, units.value]
+    let wanted = true
+    onCleanup(() => (wanted = false))
+    for (let i = 0; i < list.length && wanted; i += AT_ONCE) {
+      await new Promise((drawn) => setTimeout(drawn))
+      for (const e of list.slice(i, i + AT_ONCE)) entryFindable(e, system)
+    }
+  })
+  const isOf = (e: Entry) => beds.value.length === 0 || e.fillId === null || beds.value.includes(e.fillId)
+  const says = (e: Entry, wanted: string) =>
+    entryFindable(e, units.value).includes(wanted) ||
+    (bedOptions.value.length > 1 && bedName(e.fillId).toLowerCase().includes(wanted))
+  return {
+    search,
+    shown: computed(() => {
+      const wanted = search.value.trim().toLowerCase()
+      return all.value.filter((e) => isOf(e) && (wanted === '' || says(e, wanted)))
+    }),
   }
 }

@@ -20,63 +20,77 @@ const SHOWN = 4
 
 /** What becomes of a mix after its season: used again, freshened for a crop, topped up, or not used at all. */
 export function useNextYear<G extends GardenDoor>(
-  { garden, job }: Pick<JobInHand<G>, 'garden' | 'job'>,
+  inHand: Pick<JobInHand<G>, 'garden' | 'job'>,
   find = findInWorker,
 ) {
   const answers = ref({ diseased: false, weedkiller: false, tainted: false })
   const asked = ref(false)
-  const cropId = ref<string | null>(job.value?.cropId ?? null)
+  const old = useOldMix(inHand)
+  return {
+    answers,
+    asked,
+    verdict: computed(() => (asked.value ? reuseVerdict(answers.value) : null)),
+    old: old.mix,
+    isKept: old.isKept,
+    keep: old.keep,
+    ...useFreshening(inHand, old, find),
+    ...useToppingUp(inHand),
+  }
+}
+
+type Hand<G extends GardenDoor> = Pick<JobInHand<G>, 'garden' | 'job'>
+
+/** The old mix as it is now, and how it goes on the shelf. */
+function useOldMix<G extends GardenDoor>({ garden, job }: Hand<G>) {
   const record = computed(() =>
     job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
   )
-  const old = computed(() =>
+  const mix = computed(() =>
     job.value && record.value
       ? oldMixOf(garden.records, job.value, record.value, new Date().toISOString())
       : null,
   )
-  const verdict = computed(() => (asked.value ? reuseVerdict(answers.value) : null))
-  const oldId = computed(() => (old.value?.ok ? old.value.value.material.id : null))
-  const isKept = computed(() => oldId.value !== null && garden.records.has(`material/${oldId.value}`))
+  const id = computed(() => (mix.value?.ok ? mix.value.value.material.id : null))
+  return {
+    mix,
+    id,
+    isKept: computed(() => id.value !== null && garden.records.has(`material/${id.value}`)),
+    /** The old mix among the grower's materials, with what is left of it on hand. */
+    keep() {
+      if (!mix.value?.ok) return
+      const { material, litres } = mix.value.value
+      garden.run({ type: 'ownMaterial/set', material })
+      const before = shelfItemOf(garden.records, material.id)
+      const stock = Math.round(litres * 10) / 10
+      const item = before ? { ...before, stock } : shelfItem(material.id, { kind: 'own' }, 0, stock)
+      garden.run({ type: 'shelf/set', item })
+    },
+  }
+}
+
+/** What to add to the old mix for the next crop, and the job that begins with it. */
+function useFreshening<G extends GardenDoor>(
+  { garden, job }: Hand<G>,
+  old: ReturnType<typeof useOldMix>,
+  find: typeof findInWorker,
+) {
+  const cropId = ref<string | null>(job.value?.cropId ?? null)
   const working = ref(false)
   const trouble = ref('')
   const found = ref<FoundMixes | null>(null)
-  /** The last sinking that was read, cm. */
-  const sunk = computed(() => {
-    const log = job.value && seasonLog(garden.records, job.value)
-    return log ? (readingsOf('sunk', log).at(-1)?.value ?? null) : null
-  })
-
-  /** The old mix among the grower's materials, with what is left of it on hand. */
-  function keep() {
-    if (!old.value?.ok) return
-    const { material, litres } = old.value.value
-    garden.run({ type: 'ownMaterial/set', material })
-    const before = shelfItemOf(garden.records, material.id)
-    const stock = Math.round(litres * 10) / 10
-    garden.run({
-      type: 'shelf/set',
-      item: before ? { ...before, stock } : shelfItem(material.id, { kind: 'own' }, 0, stock),
-    })
+  function nextJob(id: string): Job | null {
+    const fresh = { id, createdAt: new Date().toISOString(), cropId: cropId.value }
+    return job.value && old.id.value ? freshenedJob(toRaw(job.value), old.id.value, fresh) : null
   }
-  const nextJob = (id: string): Job | null =>
-    job.value && oldId.value
-      ? freshenedJob(toRaw(job.value), oldId.value, {
-          id,
-          createdAt: new Date().toISOString(),
-          cropId: cropId.value,
-        })
-      : null
-
-  /** Works out what to add to the old mix for the next crop. */
   async function freshen() {
     const next = nextJob('next')
-    if (!next || !oldId.value) return
-    if (!isKept.value) keep()
+    if (!next || !old.id.value) return
+    if (!old.isKept.value) old.keep()
     working.value = true
     trouble.value = ''
     try {
       const records: Garden = toRaw(garden.records)
-      const request = freshenRequest(records, next, oldId.value)
+      const request = freshenRequest(records, next, old.id.value)
       const answer = request.ok ? await find(request.value) : null
       found.value = answer?.ok ? answer.value : null
       if (!found.value || found.value.found.length === 0) trouble.value = words.noMixWasFoundWith
@@ -87,19 +101,12 @@ export function useNextYear<G extends GardenDoor>(
     }
   }
   return {
-    answers,
-    asked,
     cropId,
-    old,
-    verdict,
-    isKept,
     working,
     trouble,
-    sunk,
-    keep,
     freshen,
     options: computed(() =>
-      found.value && oldId.value ? freshest(found.value.found, oldId.value).slice(0, SHOWN) : [],
+      found.value && old.id.value ? freshest(found.value.found, old.id.value).slice(0, SHOWN) : [],
     ),
     /** Begins next year's job with one of the mixes found; answers its id. */
     begin(candidate: Candidate): string | null {
@@ -109,16 +116,26 @@ export function useNextYear<G extends GardenDoor>(
       garden.run({ type: 'job/create', job: { ...next, ...recipeOf(afterFinding(next, candidate)) } })
       return id
     },
-    /** Begins a job that fills the same beds up again with the same mix; answers its id. */
+  }
+}
+
+/** A job that fills the same beds up again. */
+function useToppingUp<G extends GardenDoor>({ garden, job }: Hand<G>) {
+  /** The last sinking that was read, cm. */
+  const sunk = computed(() => {
+    const log = job.value && seasonLog(garden.records, job.value)
+    return log ? (readingsOf('sunk', log).at(-1)?.value ?? null) : null
+  })
+  return {
+    sunk,
+    /** Begins it with the same mix; answers its id. */
     topUp(): string | null {
       if (!job.value || sunk.value === null) return null
       const id = crypto.randomUUID()
       const next = nextYearsJob(toRaw(job.value), id, new Date().toISOString())
       const fills = next.fills.map((f) => ({ ...f, sunkBy: sunk.value }))
-      garden.run({
-        type: 'job/create',
-        job: { ...next, name: `${job.value.name}, topped up`.slice(0, 120), fills },
-      })
+      const name = words.toppedUp(job.value.name).slice(0, 120)
+      garden.run({ type: 'job/create', job: { ...next, name, fills } })
       return id
     },
   }
