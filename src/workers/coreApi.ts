@@ -48,9 +48,7 @@ function messageTurn(): Promise<void> {
 export function makeCoreApi() {
   const cancelled = new Set<number>()
   const enough = new Set<number>()
-  /** What files looked at would change, by task, until it is fetched. */
-  const changes = new Map<number, Change[]>()
-  async function run<P, R>(task: number, steps: Generator<P, R>, tell?: Tell<P>): Promise<R | null> {
+  const run: Run = async (task, steps, tell) => {
     try {
       return await drive(steps, {
         onProgress: tell,
@@ -71,31 +69,40 @@ export function makeCoreApi() {
     enough(task: number): void {
       enough.add(task)
     },
-    async ranges(
-      task: number,
-      request: RangeRequest,
-      tell?: Tell<number>,
-    ): Promise<Outcome<RangesAnswer> | null> {
-      const answer = await run(task, withRanges(request), tell)
-      if (!answer?.ok) return answer
-      const { figures, ranges, draws, chance } = answer.value
-      return succeed({ figures, ranges, draws, chance }, ...answer.notes)
-    },
-    find(
-      task: number,
-      request: FindRequest,
-      tell?: Tell<FinderProgress>,
-    ): Promise<Outcome<FoundMixes> | null> {
-      return run(
-        task,
-        findMixes(request, () => enough.has(task)),
-        tell,
-      )
-    },
-    /** The changes that help a mix most. */
-    moves(task: number, request: MovesRequest, tell?: Tell<number>): Promise<Outcome<NextMoves> | null> {
-      return run(task, findMoves(request), tell)
-    },
+    ...finding(run, enough),
+    ...reading(run),
+    ...following(run),
+  }
+}
+
+/** Drives a long run to its end; null where it was cancelled. */
+type Run = <P, R>(task: number, steps: Generator<P, R>, tell?: Tell<P>) => Promise<R | null>
+type Answer<T> = Promise<Outcome<T> | null>
+
+const finding = (run: Run, enough: ReadonlySet<number>) => ({
+  async ranges(task: number, request: RangeRequest, tell?: Tell<number>): Answer<RangesAnswer> {
+    const answer = await run(task, withRanges(request), tell)
+    if (!answer?.ok) return answer
+    const { figures, ranges, draws, chance } = answer.value
+    return succeed({ figures, ranges, draws, chance }, ...answer.notes)
+  },
+  find(task: number, request: FindRequest, tell?: Tell<FinderProgress>): Answer<FoundMixes> {
+    const steps = findMixes(request, () => enough.has(task))
+    return run(task, steps, tell)
+  },
+  /** The changes that help a mix most. */
+  moves(task: number, request: MovesRequest, tell?: Tell<number>): Answer<NextMoves> {
+    return run(task, findMoves(request), tell)
+  },
+  inTheWay(task: number, problem: FinderProblem, tell?: Tell<FinderProgress>): Answer<Relaxation[]> {
+    return run(task, inTheWay(problem), tell)
+  },
+})
+
+function reading(run: Run) {
+  /** What files looked at would change, by task, until it is fetched. */
+  const changes = new Map<number, Change[]>()
+  return {
     /**
      * A garden file, read and compared with a garden. What it would change is fetched afterwards with `nextChanges`,
      * some at a time: all at once would hold up the page.
@@ -119,29 +126,21 @@ export function makeCoreApi() {
       if (rest.length === 0) changes.delete(task)
       return next
     },
-    /** What readings teach of the rows they are of. */
-    learn(task: number, request: LearnRequest, tell?: Tell<number>): Promise<Outcome<Taught> | null> {
-      return run(task, teach(request), tell)
-    },
-    /** Water poured on a mix, or on several side by side. */
-    water(task: number, request: WatchRequest, tell?: Tell<number>): Promise<Outcome<Watered[]> | null> {
-      return run(task, watchWater(request), tell)
-    },
-    /** How often and how much to water. */
-    wateringPlan(
-      task: number,
-      request: PlanRequest,
-      tell?: Tell<number>,
-    ): Promise<Outcome<WateringPlan> | null> {
-      return run(task, wateringPlan(request), tell)
-    },
-    inTheWay(
-      task: number,
-      problem: FinderProblem,
-      tell?: Tell<FinderProgress>,
-    ): Promise<Outcome<Relaxation[]> | null> {
-      return run(task, inTheWay(problem), tell)
-    },
   }
 }
+
+const following = (run: Run) => ({
+  /** What readings teach of the rows they are of. */
+  learn(task: number, request: LearnRequest, tell?: Tell<number>): Answer<Taught> {
+    return run(task, teach(request), tell)
+  },
+  /** Water poured on a mix, or on several side by side. */
+  water(task: number, request: WatchRequest, tell?: Tell<number>): Answer<Watered[]> {
+    return run(task, watchWater(request), tell)
+  },
+  /** How often and how much to water. */
+  wateringPlan(task: number, request: PlanRequest, tell?: Tell<number>): Answer<WateringPlan> {
+    return run(task, wateringPlan(request), tell)
+  },
+})
 export type CoreApi = ReturnType<typeof makeCoreApi>

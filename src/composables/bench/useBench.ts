@@ -71,22 +71,36 @@ const MOST_MOVES = 5
  * be done there.
  */
 export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
-  const { garden, job, prepared, question, units } = inHand
+  const { job, prepared } = inHand
   const step = computed(() => STEPS[job.value?.step ?? 'whole'])
-
   const mix = computed<PreparedMix | null>(() => (prepared.value?.ok ? prepared.value.value : null))
-  const later = useDebouncedWork(mix, (of): LaterAnswer | null => {
-    const evaluation = evaluatePrepared(of, AT_REST)
-    return evaluation.ok
-      ? {
-          evaluation: evaluation.value,
-          judgements: judgementsOf(of, evaluation.value),
-          offers: doseOffers(of, evaluation.value),
-          lime: limeOffer(of, evaluation.value),
-        }
-      : null
-  })
+  const later = useDebouncedWork(mix, laterOf)
+  const look = shallowRef<Look | null>(null)
+  const { source, next, take } = useMoves(inHand, { mix, look }, runMoves)
+  const delayedJob = useDelayedByFrame(job)
+  const { whatIf, undecided } = useWhatIf(inHand, { delayedJob, look, next, step })
+  const { shelf, cost } = useShelfBeside(inHand, delayedJob, mix)
+  return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
+}
 
+/** What is worked out when the hand rests. */
+function laterOf(of: PreparedMix): LaterAnswer | null {
+  const evaluation = evaluatePrepared(of, AT_REST)
+  if (!evaluation.ok) return null
+  return {
+    evaluation: evaluation.value,
+    judgements: judgementsOf(of, evaluation.value),
+    offers: doseOffers(of, evaluation.value),
+    lime: limeOffer(of, evaluation.value),
+  }
+}
+
+/** The moves that help most, and taking one. */
+function useMoves(
+  { garden, job, units }: JobInHand,
+  { mix, look }: { mix: ComputedRef<PreparedMix | null>; look: Bench['look'] },
+  runMoves: typeof movesInWorker,
+) {
   const source = shallowRef<Source>('shelf')
   const answered = computed(() => job.value?.dismissed)
   const moveKey = computed(
@@ -106,16 +120,17 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
     const j = job.value
     if (!move || next.stale.value || !j) return
     look.value = null
-    garden.run({
-      type: 'recipe/replace',
-      jobId: j.id,
-      recipe: move.recipe,
-      what: moveText(move, units.value, partNames(j)).replace(/^./, (c) => c.toLowerCase()),
-    })
+    const what = moveText(move, units.value, partNames(j)).replace(/^./, (c) => c.toLowerCase())
+    garden.run({ type: 'recipe/replace', jobId: j.id, recipe: move.recipe, what })
   }
+  return { source, next, take }
+}
 
-  const delayedJob = useDelayedByFrame(job)
-  const look = shallowRef<Look | null>(null)
+/** What the change under the pointer would do. */
+function useWhatIf(
+  { job, question }: JobInHand,
+  { delayedJob, look, next, step }: Pick<Bench, 'delayedJob' | 'look' | 'next' | 'step'>,
+) {
   /** A press changes what the next one would do; that is worked out after its own answer is painted. */
   const undecided = computed(() => look.value !== null && delayedJob.value !== job.value)
   const lookedAt = computed<Recipe | null>((old) => {
@@ -142,7 +157,15 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
     const answer = there.ok ? evaluatePrepared(there.value) : null
     return answer?.ok ? answer.value : null
   })
+  return { whatIf, undecided }
+}
 
+/** What is on the shelf and not in the mix, and what the mix costs. */
+function useShelfBeside(
+  { garden }: JobInHand,
+  delayedJob: Bench['delayedJob'],
+  mix: ComputedRef<PreparedMix | null>,
+) {
   const delayedRecords = useDelayedByFrame(computed(() => garden.records))
   const shelf = computed<OnShelf[]>((old) => {
     const taken = new Set(delayedJob.value?.parts.map((p) => p.materialId))
@@ -161,8 +184,7 @@ export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
       ? mixCost(delayedRecords.value, toRaw(j), mix.value ?? undefined)
       : { perLitre: null, missing: [], missingDoses: [] }
   })
-
-  return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
+  return { shelf, cost }
 }
 
 const sameShelf = (a: readonly OnShelf[], b: readonly OnShelf[]): boolean =>

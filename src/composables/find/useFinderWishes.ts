@@ -63,99 +63,96 @@ export interface FinderWishing {
  * What a mix for a job is wished to be, and the question it makes for the finder. Wishes outlive the page, not the
  * tab.
  */
-export function useFinderWishes(
-  { garden, job, place, tables, units }: JobInHand,
-  jobId: string,
-): FinderWishing {
-  /** A shelf of one thing or none is nothing to find a mix on. */
-  const startingSource = (): Source =>
-    job.value && materialsFrom(garden.records, job.value, 'shelf').length < 2 ? 'all' : 'shelf'
-  const wish = useSessionStorage<Wish>(
-    `open-bed-finder-${jobId}`,
-    {
-      source: startingSource(),
-      without: [],
-      mustUse: [],
-      mustNotUse: [],
-      useUp: [],
-      minFamilies: 2,
-      maxMaterials: 4,
-      maxParts: USUAL_MOST_PARTS,
-      budget: null,
-      everyDays: null,
-    },
-    { mergeDefaults: true },
-  )
+export function useFinderWishes(inHand: JobInHand, jobId: string): FinderWishing {
+  const { garden, job, place, tables, units } = inHand
+  const wish = useKeptWish(inHand, jobId)
   const ids = computed(() => (job.value ? materialsFrom(garden.records, job.value, wish.value.source) : []))
-  const named = (list: readonly string[]) =>
-    list.map((id) => ({ value: id, label: materialIn(tables.value, id)?.name ?? id }))
   const stockOf = (id: string) => shelfItemOf(garden.records, id)?.stock ?? 0
   const volume = computed(() => (job.value ? mixWanted(job.value, tables.value) : null))
   const easyWater = computed(() => (job.value ? waterByDays(job.value, place.value, tables.value) : null))
   const perUnit = computed(() => (units.value === 'us' ? LITRES.usGallon : 1))
-
-  function rulesOf(w: Wish): Rules {
-    return {
-      without: [...w.without],
-      mustUse: [...w.mustUse],
-      mustNotUse: [...w.mustNotUse],
-      useUp: volume.value === null ? [] : [...w.useUp],
-      minFamilies: Math.min(w.minFamilies, w.maxMaterials),
-      maxMaterials: w.maxMaterials,
-      maxParts: w.maxParts,
-      oneGrade: true,
-      ...(w.budget === null ? {} : { maxCostPerLitre: w.budget }),
-    }
-  }
-  const request = computed<Outcome<FindRequest> | null>(() => {
-    const j = toRaw(job.value)
-    if (!j) return null
-    const w = wish.value
-    const shelf = finderShelf(garden.records, j, w.source)
-    if (!shelf.ok) return shelf
-    const question = questionOfJob(
-      { ...j, ...afterFinding(j, { parts: [] }) },
-      toRaw(place.value),
-      tables.value,
-    )
-    const problem = finderProblem(question, shelf.value, {
-      rules: rulesOf(w),
-      volume: volume.value,
-      easyWater: w.everyDays === null ? null : (easyWater.value?.(w.everyDays) ?? null),
-    })
-    return problem.ok
-      ? { ...problem, value: { problem: problem.value, question, prices: dosePrices(garden.records) } }
-      : problem
+  const named = (id: string): Named => ({ value: id, label: materialIn(tables.value, id)?.name ?? id })
+  const withStock = ({ value, label }: Named): Named => ({
+    value,
+    label: `${label}, ${volumeText(stockOf(value), units.value)}`,
   })
-
   return {
     wish,
     units,
     ids,
-    materials: computed(() => named(ids.value)),
+    materials: computed(() => ids.value.map(named)),
     inStock: computed(() =>
-      named(ids.value.filter((id) => stockOf(id) > 0)).map(({ value, label }) => ({
-        value,
-        label: `${label}, ${volumeText(stockOf(value), units.value)}`,
-      })),
+      ids.value
+        .filter((id) => stockOf(id) > 0)
+        .map(named)
+        .map(withStock),
     ),
     tooMuch: computed(() => {
       const left = wish.value.useUp.reduce((sum, id) => sum + stockOf(id), 0)
       return volume.value !== null && left > volume.value * MOST_LOOSE ? { left, takes: volume.value } : null
     }),
     canAskWater: computed(() => easyWater.value !== null),
-    total: computed(() =>
-      candidateCount(
-        ids.value.length,
-        Math.min(wish.value.maxMaterials, ids.value.length || 1),
-        wish.value.maxParts,
-        wish.value.mustUse.length,
-      ),
-    ),
+    total: computed(() => {
+      const { maxMaterials, maxParts, mustUse } = wish.value
+      const many = ids.value.length
+      return candidateCount(many, Math.min(maxMaterials, many || 1), maxParts, mustUse.length)
+    }),
     budget: computed({
       get: () => (wish.value.budget ?? 0) * perUnit.value,
       set: (money) => (wish.value.budget = money / perUnit.value),
     }),
-    request,
+    request: computed(() => requestOf(inHand, wish.value, volume.value, easyWater.value)),
   }
+}
+
+function useKeptWish({ garden, job }: JobInHand, jobId: string) {
+  /** A shelf of one thing or none is nothing to find a mix on. */
+  const isBare = job.value && materialsFrom(garden.records, job.value, 'shelf').length < 2
+  const usual: Wish = {
+    source: isBare ? 'all' : 'shelf',
+    without: [],
+    mustUse: [],
+    mustNotUse: [],
+    useUp: [],
+    minFamilies: 2,
+    maxMaterials: 4,
+    maxParts: USUAL_MOST_PARTS,
+    budget: null,
+    everyDays: null,
+  }
+  return useSessionStorage<Wish>(`open-bed-finder-${jobId}`, usual, { mergeDefaults: true })
+}
+
+const rulesOf = (w: Wish, volume: number | null): Rules => ({
+  without: [...w.without],
+  mustUse: [...w.mustUse],
+  mustNotUse: [...w.mustNotUse],
+  useUp: volume === null ? [] : [...w.useUp],
+  minFamilies: Math.min(w.minFamilies, w.maxMaterials),
+  maxMaterials: w.maxMaterials,
+  maxParts: w.maxParts,
+  oneGrade: true,
+  ...(w.budget === null ? {} : { maxCostPerLitre: w.budget }),
+})
+
+function requestOf(
+  { garden, job, place, tables }: JobInHand,
+  wish: Wish,
+  volume: number | null,
+  easyWater: ReturnType<typeof waterByDays> | null,
+): Outcome<FindRequest> | null {
+  const j = toRaw(job.value)
+  if (!j) return null
+  const shelf = finderShelf(garden.records, j, wish.source)
+  if (!shelf.ok) return shelf
+  const bare = { ...j, ...afterFinding(j, { parts: [] }) }
+  const question = questionOfJob(bare, toRaw(place.value), tables.value)
+  const problem = finderProblem(question, shelf.value, {
+    rules: rulesOf(wish, volume),
+    volume,
+    easyWater: wish.everyDays === null ? null : (easyWater?.(wish.everyDays) ?? null),
+  })
+  return problem.ok
+    ? { ...problem, value: { problem: problem.value, question, prices: dosePrices(garden.records) } }
+    : problem
 }

@@ -9,25 +9,62 @@ import type { LearnedShelf } from '@/model/garden/schemas'
 import { learnInWorker } from '@/workers/core.client'
 import type { GardenDoor } from '../garden/gardenDoor'
 
+type Choices = Pick<LearnedShelf, 'without' | 'trusted'>
+
 /** What a garden's readings teach, worked out in the worker; kept on the shelf when the grower says so. */
 export function useLearning(garden: GardenDoor, run = learnInWorker) {
   const learned: ComputedRef<LearnedShelf | undefined> = computed(() => learnedOf(garden.records))
   const all = computed(() => readingsOfGarden(garden.records))
-  const fresh = computed(() => newReadings(garden.records))
-  const working = ref(false)
-  /** Why nothing was learned; empty while all is well. */
-  const trouble = ref('')
+  const { working, trouble, work } = useTeaching(garden, run)
   /** What the readings teach, not kept yet. */
   const preview = shallowRef<Taught | null>(null)
-  const choices = () => ({
+  const choices = (): Choices => ({
     without: [...(learned.value?.without ?? [])],
     trusted: [...(learned.value?.trusted ?? [])],
   })
+  const set = (after: LearnedShelf | null, what: string) =>
+    garden.run({ type: 'learned/set', learned: after, what })
+  async function learn(change: Choices, what: string) {
+    const taught = await work(change)
+    if (taught) set(shelfOfTaught(taught, change, new Date().toISOString()), what)
+    preview.value = null
+  }
+  return {
+    learned,
+    all,
+    fresh: computed(() => newReadings(garden.records)),
+    /** What was learned from is no more, or was left out since. */
+    isStale: computed(() => {
+      const there = new Set(all.value.map((r) => r.id))
+      return (learned.value?.from ?? []).some((id) => !there.has(id))
+    }),
+    working,
+    trouble,
+    preview,
+    /** Works out what all readings teach, to be shown before it is kept. */
+    async look() {
+      preview.value = await work(choices())
+    },
+    /** What is told of every reading, those left out too; nothing is kept. */
+    tell: async () => (await work({ without: [], trusted: [] }))?.readings ?? null,
+    /** Keeps what is shown, for every figure worked out from then on. */
+    keep() {
+      if (!preview.value) return
+      set(shelfOfTaught(preview.value, choices(), new Date().toISOString()), words.learningFromReadings)
+      preview.value = null
+    },
+    learn: () => learn(choices(), words.learningFromReadings),
+    ...choosing(learned, choices, learn),
+    forgetAll: () => set(null, words.forgettingAllThatWasLearned),
+  }
+}
 
-  async function work({
-    without,
-    trusted,
-  }: Pick<LearnedShelf, 'without' | 'trusted'>): Promise<Taught | null> {
+/** Asks the worker what readings teach, and says why where there is no answer. */
+function useTeaching(garden: GardenDoor, run: typeof learnInWorker) {
+  const working = ref(false)
+  /** Why nothing was learned; empty while all is well. */
+  const trouble = ref('')
+  async function work({ without, trusted }: Choices): Promise<Taught | null> {
     working.value = true
     trouble.value = ''
     try {
@@ -44,66 +81,34 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
       working.value = false
     }
   }
-  const set = (after: LearnedShelf | null, what: string) =>
-    garden.run({ type: 'learned/set', learned: after, what })
-  async function learn(change: Pick<LearnedShelf, 'without' | 'trusted'>, what: string) {
-    const taught = await work(change)
-    if (taught) set(shelfOfTaught(taught, change, new Date().toISOString()), what)
-    preview.value = null
-  }
-
-  return {
-    learned,
-    all,
-    fresh,
-    /** What was learned from is no more, or was left out since. */
-    isStale: computed(() => {
-      const there = new Set(all.value.map((r) => r.id))
-      return (learned.value?.from ?? []).some((id) => !there.has(id))
-    }),
-    working,
-    trouble,
-    preview,
-    /** Works out what all readings teach, to be shown before it is kept. */
-    async look() {
-      preview.value = await work(choices())
-    },
-    /** What is told of every reading, those left out too; nothing is kept. */
-    tell: async () => (await work({ without: [], trusted: [] }))?.readings ?? null,
-    /** Keeps what is shown, for every later reckoning. */
-    keep() {
-      if (!preview.value) return
-      set(shelfOfTaught(preview.value, choices(), new Date().toISOString()), words.learningFromReadings)
-      preview.value = null
-    },
-    learn: () => learn(choices(), words.learningFromReadings),
-    /** Leaves a reading out, or takes it in again, and learns anew. */
-    leaveOut(id: string, out: boolean) {
-      const { without, trusted } = choices()
-      const others = without.filter((w) => w !== id)
-      return learn(
-        { without: out ? [...others, id] : others, trusted },
-        out ? common.forgettingAReading : words.takingAReadingInAgain,
-      )
-    },
-    /** Says that a questioned reading is right. */
-    trust(id: string) {
-      const { without, trusted } = choices()
-      return learn(
-        { without, trusted: [...trusted.filter((t) => t !== id), id] },
-        words.sayingAReadingIsRight,
-      )
-    },
-    /** Leaves out every reading that had a say in a row. */
-    forgetRow(id: string) {
-      const { without, trusted } = choices()
-      const row = learned.value?.rows.find((r) => r.id === id)
-      return learn(
-        { without: [...new Set([...without, ...(row?.from ?? [])])], trusted },
-        words.forgettingWhatWasLearned,
-      )
-    },
-    forgetAll: () => set(null, words.forgettingAllThatWasLearned),
-  }
+  return { working, trouble, work }
 }
+
+/** Which readings count, and which questioned one is right after all: each choice learns anew. */
+const choosing = (
+  learned: ComputedRef<LearnedShelf | undefined>,
+  choices: () => Choices,
+  learn: (change: Choices, what: string) => Promise<void>,
+) => ({
+  /** Leaves a reading out, or takes it in again. */
+  leaveOut(id: string, out: boolean) {
+    const { without, trusted } = choices()
+    const others = without.filter((w) => w !== id)
+    const what = out ? common.forgettingAReading : words.takingAReadingInAgain
+    return learn({ without: out ? [...others, id] : others, trusted }, what)
+  },
+  /** Says that a questioned reading is right. */
+  trust(id: string) {
+    const { without, trusted } = choices()
+    const all = [...trusted.filter((t) => t !== id), id]
+    return learn({ without, trusted: all }, words.sayingAReadingIsRight)
+  },
+  /** Leaves out every reading that had a say in a row. */
+  forgetRow(id: string) {
+    const { without, trusted } = choices()
+    const row = learned.value?.rows.find((r) => r.id === id)
+    const all = [...new Set([...without, ...(row?.from ?? [])])]
+    return learn({ without: all, trusted }, words.forgettingWhatWasLearned)
+  },
+})
 export type LearningInHand = ReturnType<typeof useLearning>

@@ -93,16 +93,6 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     apply([{ key: SETTINGS_KEY, before, after: { ...settings.value, ...change } }])
   }
 
-  /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
-  async function startAfresh() {
-    const fresh = (await held.seed?.()) ?? new Map<string, AnyData>()
-    const changes: Change[] = []
-    for (const [key, before] of records.value) if (!fresh.has(key)) changes.push({ key, before, after: null })
-    for (const [key, after] of fresh) changes.push({ key, before: records.value.get(key) ?? null, after })
-    noted({ label: words.startingTheDemoAfresh, changes, mergeKey: null, heldSince: null })
-    apply(changes)
-  }
-
   return {
     history,
     undoTrouble,
@@ -113,6 +103,20 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     undo: () => travel(undoStep, 'undo'),
     redo: () => travel(redoStep, 'redo'),
     setSettings,
-    startAfresh,
+    /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
+    async startAfresh() {
+      const changes = anew(records.value, (await held.seed?.()) ?? new Map<string, AnyData>())
+      noted({ label: words.startingTheDemoAfresh, changes, mergeKey: null, heldSince: null })
+      apply(changes)
+    },
   }
+}
+
+/** What turns a garden into another. */
+function anew(now: ReadonlyMap<string, AnyData>, fresh: ReadonlyMap<string, AnyData>): Change[] {
+  const gone = [...now]
+    .filter(([key]) => !fresh.has(key))
+    .map(([key, before]) => ({ key, before, after: null }))
+  const there = [...fresh].map(([key, after]) => ({ key, before: now.get(key) ?? null, after }))
+  return [...gone, ...there]
 }

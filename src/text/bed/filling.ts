@@ -49,103 +49,96 @@ function pileName(pile: Pile | null): string {
   return names.length > 0 ? `From the pile with ${names.join(' and ')}. ` : 'From the pile without feed. '
 }
 
-/** What to do with the hands, in a heading and a sentence or two. */
-export function fillingText(
-  step: FillingDo,
-  spec: BedSpec,
-  bucket: number,
-  units: UnitSystem,
-): { title: string; text: string } {
-  const { headspace } = spec.vessel
-  switch (step.code) {
-    case 'stand':
-      return {
-        title: 'Stand it where it will stay',
-        text: 'Level, off the ground on feet or slats so that it can drain. Full and wet it will not be moved.',
-      }
-    case 'holes':
-      return spec.wall === 'fabric'
-        ? { title: 'Open the bag out', text: 'It drains through its cloth; no holes and no saucer.' }
-        : {
-            title: 'See that the holes are open',
-            text: 'Water has to run straight out. Cloth or mesh over them keeps the mix in.',
-          }
-    case 'side-holes':
-      return {
-        title: `Holes ${lengthText(step.height, units)} up the side`,
-        text: 'Several, a finger wide. All below them stays full of water; check that they run.',
-      }
-    case 'no-holes':
-      return {
-        title: 'It has no holes',
-        text: 'Drill some if you can. Without, every rain fills it, and most crops drown.',
-      }
-    case 'loosen-soil':
-      return {
-        title: 'Loosen the soil below',
-        text: 'A fork’s depth, weeds out by the root. A smeared or trodden base holds water up.',
-      }
-    case 'layer':
-      return step.layer.kind === 'cloth'
-        ? { title: 'Lay the cloth', text: 'Over the holes, up the side by a hand’s breadth.' }
-        : {
-            title: `${layerName(step.layer)}, ${lengthText(step.layer.thickness, units)}`,
-            text: 'Laid close, level on top; shake the gaps full as the first mix goes on.',
-          }
-    case 'loosen-old':
-      return {
-        title: 'Loosen the old mix',
-        text: 'Roots and weeds out, the top fork’s depth broken up, watered if it is dry.',
-      }
-    case 'lift': {
-      const buckets = step.loose / bucket
-      const many = buckets < 0.95 ? '' : `, ${buckets.toFixed(1).replace(/\.0$/, '')} buckets`
-      const below = `${lengthText(step.belowRim, units)} below the rim`
-      const level = step.belowRim - headspace < 0.05 ? `at the fill line, ${below}` : below
-      return {
-        title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${volumeText(step.loose, units)} loose${many} in each`,
-        text: `${pileName(step.pile)}Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
-      }
-    }
-    case 'root-ball':
-      return {
-        title: 'Set the root ball',
-        text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out. ${depthText(step.cropId, units)}`,
-      }
-    case 'dress': {
-      return {
-        title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each`,
-        text: `${doseSpoons(step.grams, step.bulkDensity, units)}. Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
-      }
-    }
-    case 'dress-holes': {
-      return {
-        title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each, into the planting holes`,
-        text: `${doseSpoons(step.grams, step.bulkDensity, units)}, shared among them. Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
-      }
-    }
-    case 'plant':
-      return {
-        title: step.cropId === null ? 'Plant or sow' : isSown(step.cropId) ? 'Sow' : 'Plant',
-        text: `${depthText(step.cropId, units)} Firm with the fingers only.`,
-      }
-    case 'water-in':
-      return {
-        title: 'Water until it runs out below',
-        text: `Twice, gently. Top up what sinks; leave ${lengthText(headspace, units)} of lip to water into.`,
-      }
-    case 'cover':
-      return {
-        title: `Cover it with ${shortName(step.materialId).toLowerCase()}, ${lengthText(step.thickness, units)}`,
-        text: `${volumeText(step.litres, units)} in each, a hand’s breadth clear of every stem.`,
-      }
-    case 'finish':
-      return {
-        title: spec.cover ? 'Stake, label' : 'Mulch, stake, label',
-        text: 'Crop, mix and date on the label.',
-      }
-  }
+interface Filled {
+  spec: BedSpec
+  /** Litres to its mark. */
+  bucket: number
+  units: UnitSystem
 }
+interface Said {
+  title: string
+  text: string
+}
+type Rows = { [C in FillingDo['code']]: (step: Extract<FillingDo, { code: C }>, of: Filled) => Said }
+
+const ROWS: Rows = {
+  stand: () => ({
+    title: 'Stand it where it will stay',
+    text: 'Level, off the ground on feet or slats so that it can drain. Full and wet it will not be moved.',
+  }),
+  holes: (_step, { spec }) =>
+    spec.wall === 'fabric'
+      ? { title: 'Open the bag out', text: 'It drains through its cloth; no holes and no saucer.' }
+      : {
+          title: 'See that the holes are open',
+          text: 'Water has to run straight out. Cloth or mesh over them keeps the mix in.',
+        },
+  'side-holes': (step, { units }) => ({
+    title: `Holes ${lengthText(step.height, units)} up the side`,
+    text: 'Several, a finger wide. All below them stays full of water; check that they run.',
+  }),
+  'no-holes': () => ({
+    title: 'It has no holes',
+    text: 'Drill some if you can. Without, every rain fills it, and most crops drown.',
+  }),
+  'loosen-soil': () => ({
+    title: 'Loosen the soil below',
+    text: 'A fork’s depth, weeds out by the root. A smeared or trodden base holds water up.',
+  }),
+  layer: (step, { units }) =>
+    step.layer.kind === 'cloth'
+      ? { title: 'Lay the cloth', text: 'Over the holes, up the side by a hand’s breadth.' }
+      : {
+          title: `${layerName(step.layer)}, ${lengthText(step.layer.thickness, units)}`,
+          text: 'Laid close, level on top; shake the gaps full as the first mix goes on.',
+        },
+  'loosen-old': () => ({
+    title: 'Loosen the old mix',
+    text: 'Roots and weeds out, the top fork’s depth broken up, watered if it is dry.',
+  }),
+  lift: (step, { spec, bucket, units }) => {
+    const buckets = step.loose / bucket
+    const many = buckets < 0.95 ? '' : `, ${buckets.toFixed(1).replace(/\.0$/, '')} buckets`
+    const below = `${lengthText(step.belowRim, units)} below the rim`
+    const level = step.belowRim - spec.vessel.headspace < 0.05 ? `at the fill line, ${below}` : below
+    return {
+      title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${volumeText(step.loose, units)} loose${many} in each`,
+      text: `${pileName(step.pile)}Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
+    }
+  },
+  'root-ball': (step, { units }) => ({
+    title: 'Set the root ball',
+    text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out. ${depthText(step.cropId, units)}`,
+  }),
+  dress: (step, { units }) => ({
+    title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each`,
+    text: `${doseSpoons(step.grams, step.bulkDensity, units)}. Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
+  }),
+  'dress-holes': (step, { units }) => ({
+    title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each, into the planting holes`,
+    text: `${doseSpoons(step.grams, step.bulkDensity, units)}, shared among them. Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
+  }),
+  plant: (step, { units }) => ({
+    title: step.cropId === null ? 'Plant or sow' : isSown(step.cropId) ? 'Sow' : 'Plant',
+    text: `${depthText(step.cropId, units)} Firm with the fingers only.`,
+  }),
+  'water-in': (_step, { spec, units }) => ({
+    title: 'Water until it runs out below',
+    text: `Twice, gently. Top up what sinks; leave ${lengthText(spec.vessel.headspace, units)} of lip to water into.`,
+  }),
+  cover: (step, { units }) => ({
+    title: `Cover it with ${shortName(step.materialId).toLowerCase()}, ${lengthText(step.thickness, units)}`,
+    text: `${volumeText(step.litres, units)} in each, a hand’s breadth clear of every stem.`,
+  }),
+  finish: (_step, { spec }) => ({
+    title: spec.cover ? 'Stake, label' : 'Mulch, stake, label',
+    text: 'Crop, mix and date on the label.',
+  }),
+}
+
+/** What to do with the hands, in a heading and a sentence or two. */
+export const fillingText = (step: FillingDo, of: Filled): Said =>
+  (ROWS[step.code] as (step: FillingDo, of: Filled) => Said)(step, of)
 
 /** What stands below side holes: the water in the gaps where the mix is known, the mix that stays wet where it is not. */
 export const reservoirText = (room: number, water: number | null, units: UnitSystem): string =>

@@ -126,7 +126,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     sayOfShop({ job, place, units }, quantities.value, say)
     for (const card of fillingCards(job, quantities.value))
       for (const step of card.steps) {
-        const text = fillingText(step.do, spec, job.plan.bucket, units)
+        const text = fillingText(step.do, { spec, bucket: job.plan.bucket, units })
         say('filling', text.title, text.text)
       }
   }

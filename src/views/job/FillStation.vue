@@ -35,7 +35,11 @@ const chips = computed(() => cards.value.map((c) => ({ label: bedTitle(c.fill.sp
 const steps = computed(() =>
   (card.value?.steps ?? []).map((s) => ({
     ...s,
-    ...fillingText(s.do, card.value!.fill.spec, job.value!.plan.bucket, units.value),
+    ...fillingText(s.do, {
+      spec: card.value!.fill.spec,
+      bucket: job.value!.plan.bucket,
+      units: units.value,
+    }),
   })),
 )
 const tick = (step: string, done: boolean) =>

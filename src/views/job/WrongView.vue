@@ -14,7 +14,8 @@ import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { bedFacts } from '@/model/season/bedFacts'
 import { bedTitle } from '@/text/base/labels'
-import { CAUSE_TEXTS, evidenceText, PLACE_NAMES, SYMPTOM_TEXTS } from '@/text/season/symptoms'
+import { evidenceText } from '@/text/season/evidence'
+import { CAUSE_TEXTS, PLACE_NAMES, SYMPTOM_TEXTS } from '@/text/season/symptoms'
 import { inUnits } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
