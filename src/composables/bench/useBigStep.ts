@@ -7,6 +7,23 @@ import { countIn, pressesOf } from '@/model/make/tally'
 import { spokenText } from '@/text/make/making'
 import type { UnitSystem } from '@/text/base/units'
 
+/** Keeps the screen awake as long as it is wanted. */
+function useAwake(wanted: ComputedRef<boolean>) {
+  const wake = useWakeLock()
+  watch(
+    wanted,
+    (on) => {
+      // A phone that will not stay awake is no reason to stop.
+      if (on && wake.isSupported.value) wake.request('screen').catch(() => undefined)
+      else if (wake.isActive.value) void wake.release()
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    if (wake.isActive.value) void wake.release()
+  })
+}
+
 /** A batch one big step at a time: counted press by press, every press kept at once; the screen stays awake. */
 export function useBigStep(
   garden: { readonly settings: Settings; setSettings: (change: Partial<Settings>) => void },
@@ -26,19 +43,7 @@ export function useBigStep(
   const count = computed(() =>
     line.value && card.value ? countIn(job.value!.tally, card.value.index, line.value) : 0,
   )
-  const wake = useWakeLock()
-  watch(
-    big,
-    (on) => {
-      // A phone that will not stay awake is no reason to stop.
-      if (on && wake.isSupported.value) wake.request('screen').catch(() => undefined)
-      else if (wake.isActive.value) void wake.release()
-    },
-    { immediate: true },
-  )
-  onScopeDispose(() => {
-    if (wake.isActive.value) void wake.release()
-  })
+  useAwake(big)
 
   const speaks = 'speechSynthesis' in globalThis
   return {

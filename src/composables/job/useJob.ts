@@ -53,6 +53,22 @@ export interface JobInHand<G extends GardenDoor = GardenDoor> {
 /** What most vegetables like, while there is no job to ask. */
 const NO_JOB = targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null })
 
+/** What is asked about a job; the same question as long as it asks the same. */
+function useQuestion(
+  job: ComputedRef<Job | undefined>,
+  place: ComputedRef<Place | undefined>,
+  tables: ComputedRef<Tables>,
+) {
+  let asked: { job: Job; place: Place | undefined; tables: Tables } | null = null
+  return computed<MixQuestion | null>((old) => {
+    const [j, p, t] = [toRaw(job.value), toRaw(place.value), tables.value]
+    if (!j) return null
+    if (old && asked && asked.place === p && asked.tables === t && askTheSame(asked.job, j)) return old
+    asked = { job: j, place: p, tables: t }
+    return questionOfJob(j, p, t)
+  })
+}
+
 /** A job of a garden, worked out by `work`; a test counts how often that is. */
 export function useJobIn<G extends GardenDoor>(
   garden: G,
@@ -68,14 +84,7 @@ export function useJobIn<G extends GardenDoor>(
   const place = computed(() => placeOf(garden.records))
   // What is worked out with is plain data, made once; it serves the figures here and their ranges in the worker.
   const tables = useTables(garden)
-  let asked: { job: Job; place: Place | undefined; tables: Tables } | null = null
-  const question = computed<MixQuestion | null>((old) => {
-    const [j, p, t] = [toRaw(job.value), toRaw(place.value), tables.value]
-    if (!j) return null
-    if (old && asked && asked.place === p && asked.tables === t && askTheSame(asked.job, j)) return old
-    asked = { job: j, place: p, tables: t }
-    return questionOfJob(j, p, t)
-  })
+  const question = useQuestion(job, place, tables)
   const prepared = computed(() => (question.value ? work(question.value) : null))
   // Bands follow the mix where there is one.
   const targets = computed(() => {

@@ -31,6 +31,16 @@ export interface JobBeds {
   remove: (id: string) => void
 }
 
+/** A name that tells a new bed from those there are; empty where its kind alone does. */
+function nameBeside(bed: Bed, beds: readonly JobBed[]): string {
+  const taken = new Set(beds.map((f) => bedTitle(f.spec)))
+  const title = bedTitle(bed)
+  if (!taken.has(title)) return ''
+  let n = 2
+  while (taken.has(`${title} ${n}`)) n++
+  return `${title} ${n}`
+}
+
 /** The beds of a job: which are in it, what they take, and what can be done with them. */
 export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): JobBeds {
   const looking = ref<string | null>(null)
@@ -49,16 +59,6 @@ export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): Job
   )
   const jobId = () => job.value!.id
   const ofChosen = <T>(act: (bed: JobBed) => T) => chosen.value && act(chosen.value)
-
-  /** A name that tells a new bed from those there are; empty where its kind alone does. */
-  function nameBeside(bed: Bed): string {
-    const taken = new Set(beds.value.map((f) => bedTitle(f.spec)))
-    const title = bedTitle(bed)
-    if (!taken.has(title)) return ''
-    let n = 2
-    while (taken.has(`${title} ${n}`)) n++
-    return `${title} ${n}`
-  }
 
   function addToJob(bed: Bed, isNew: boolean) {
     const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
@@ -85,7 +85,7 @@ export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): Job
     addNew() {
       const kind = chosen.value?.spec.vessel.kind ?? 'roundPot'
       const bed = startingBed(crypto.randomUUID(), new Date().toISOString(), kind, units.value)
-      addToJob({ ...bed, name: nameBeside(bed) }, true)
+      addToJob({ ...bed, name: nameBeside(bed, beds.value) }, true)
     },
     change: (change) =>
       ofChosen(({ id }) => garden.run({ type: 'jobBed/spec', jobId: jobId(), fillId: id, change })),

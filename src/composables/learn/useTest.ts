@@ -1,10 +1,10 @@
 import { test as words } from '@/text/composables/learn'
 import { useTables } from '../garden/useTables'
-import { computed, toRaw } from 'vue'
+import { computed, toRaw, type ComputedRef } from 'vue'
 import { averaged } from '@/core/fieldTests'
 import { jobOf, liveJob, testOf } from '@/model/garden/garden'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
-import type { Test } from '@/model/garden/schemas'
+import type { Job, Test } from '@/model/garden/schemas'
 import { correctionFor } from '@/model/season/correction'
 import { dayOfTest, expectedOfTest } from '@/model/learn/expected'
 import { prepareJob } from '@/model/mix/evaluateJob'
@@ -16,7 +16,6 @@ import type { GardenDoor } from '../garden/gardenDoor'
 
 /** A field test in hand: what was read, what comes of it, and every change kept at once. */
 export function useTest(garden: GardenDoor, testId: () => string) {
-  const tables = useTables(garden)
   const test = computed(() => testOf(garden.records, testId()))
   const units = computed(() => garden.settings.units)
   function change(of: Partial<Test>, what: string) {
@@ -33,29 +32,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     if (!t || !worked.value?.ok) return {}
     return t.finishedAt ? t.expected : expectedOfTest(garden.records, t, new Date().toISOString())
   })
-  const bands = computed(() => {
-    const prepared = job.value ? prepareJob(job.value, placeOf(garden.records), tables.value) : null
-    return prepared?.ok ? prepared.value.bands : null
-  })
-  /** What fills the beds of the job up again where a mix has sunk. */
-  const topUp = computed(() => {
-    const sunk = worked.value?.ok ? worked.value.value.sunk?.mean : undefined
-    if (!job.value || sunk === undefined || sunk <= 0) return ''
-    const litres = job.value.fills.reduce((sum, f) => {
-      const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tables.value)
-      return sum + (needed.ok ? needed.value.net * f.count : 0)
-    }, 0)
-    return litres > 0 ? words.ofTheSameMixFill(volumeText(litres, units.value)) : ''
-  })
-  /** What the pH that was read asks for. */
-  const correction = computed(() => {
-    const t = test.value
-    const pH = worked.value?.ok ? worked.value.value.pH?.mean : undefined
-    if (!t?.jobId || pH === undefined) return null
-    const day = dayOfTest(garden.records, t, t.finishedAt ?? new Date().toISOString())
-    const found = correctionFor(garden.records, t.jobId, { value: pH, day })
-    return found?.ok ? found.value : null
-  })
+  const asked = useAsked(garden, { test, job, worked })
   return {
     test,
     units,
@@ -63,30 +40,57 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     change,
     problem,
     isSound: computed(() => problem.value === null),
-    /** What keeps it from being worked out and stands beside no field. */
+    /** What keeps it from being worked out and is beside no field. */
     aside: computed(() =>
       problem.value && (problem.value.code === 'field-missing' || problem.value.code === 'nothing-read')
         ? testProblemText(problem.value)
         : null,
     ),
     rows: computed(() => (worked.value?.ok ? testRows(worked.value.value, expected.value, units.value) : [])),
-    follows: computed(() =>
-      worked.value?.ok
-        ? testFollows(test.value!.test, worked.value.value, test.value!.repeats, {
-            bands: bands.value,
-            units: units.value,
-            expectedLoss: expected.value.blendingLoss ?? null,
-            topUp: topUp.value,
-            correction: correction.value,
-          })
-        : [],
-    ),
+    follows: computed(() => {
+      if (!worked.value?.ok) return []
+      const expectedLoss = expected.value.blendingLoss ?? null
+      const given = { ...asked.value, units: units.value, expectedLoss }
+      return testFollows(test.value!.test, worked.value.value, test.value!.repeats, given)
+    }),
     finish() {
       const at = new Date().toISOString()
-      change(
-        { finishedAt: at, expected: expectedOfTest(garden.records, test.value!, at) },
-        words.finishingATest,
-      )
+      const then = { finishedAt: at, expected: expectedOfTest(garden.records, test.value!, at) }
+      change(then, words.finishingATest)
     },
   }
+}
+
+interface InHand {
+  test: ComputedRef<Test | undefined>
+  job: ComputedRef<Job | undefined>
+  worked: ComputedRef<ReturnType<typeof averaged> | undefined>
+}
+
+/** What the job asks of what was read: its bands, a top-up where the mix has sunk, a correction of the pH. */
+function useAsked(garden: GardenDoor, { test, job, worked }: InHand) {
+  const tables = useTables(garden)
+  const read = (figure: 'sunk' | 'pH') => (worked.value?.ok ? worked.value.value[figure]?.mean : undefined)
+  const bands = () => {
+    const prepared = job.value ? prepareJob(job.value, placeOf(garden.records), tables.value) : null
+    return prepared?.ok ? prepared.value.bands : null
+  }
+  function topUp(): string {
+    const sunk = read('sunk')
+    if (!job.value || sunk === undefined || sunk <= 0) return ''
+    const litres = job.value.fills.reduce((sum, f) => {
+      const needed = mixNeededFor({ spec: f.spec, sunkBy: sunk }, tables.value)
+      return sum + (needed.ok ? needed.value.net * f.count : 0)
+    }, 0)
+    return litres > 0 ? words.ofTheSameMixFill(volumeText(litres, garden.settings.units)) : ''
+  }
+  function correction() {
+    const t = test.value
+    const pH = read('pH')
+    if (!t?.jobId || pH === undefined) return null
+    const day = dayOfTest(garden.records, t, t.finishedAt ?? new Date().toISOString())
+    const found = correctionFor(garden.records, t.jobId, { value: pH, day })
+    return found?.ok ? found.value : null
+  }
+  return computed(() => ({ bands: bands(), topUp: topUp(), correction: correction() }))
 }

@@ -10,12 +10,28 @@ import { problemText } from '@/text/base/problems.en'
 import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
 
+type Keep = (change: Partial<Pick<Job, 'readings' | 'corrections'>>, what: string) => void
+
 /** Readings of the batch at hand, what each asks for, and what was put in because of them. */
 export function useTubChecks(
-  { job, bands, quantities, units, tables }: JobInHand<GardenDoor>,
+  inHand: JobInHand<GardenDoor>,
   card: ComputedRef<BatchCard | undefined>,
   remade: ComputedRef<ReadonlyMap<number, MadeMix>>,
-  keep: (change: Partial<Pick<Job, 'readings' | 'corrections'>>, what: string) => void,
+  keep: Keep,
+) {
+  const batch = useBatch(inHand, card, remade)
+  return {
+    rows: useRows(inHand, batch),
+    corrections: batch.corrections,
+    ...noting(inHand, batch, keep),
+  }
+}
+
+/** The batch at hand with its readings, and what one of them asks for. */
+function useBatch(
+  { job, bands, quantities, tables }: JobInHand<GardenDoor>,
+  card: ComputedRef<BatchCard | undefined>,
+  remade: ComputedRef<ReadonlyMap<number, MadeMix>>,
 ) {
   const index = computed(() => (card.value && !card.value.mix ? card.value.index : null))
   const readings = computed(() => (job.value?.readings ?? []).filter((r) => r.batch === index.value))
@@ -37,13 +53,16 @@ export function useTubChecks(
       // What was put in before it was read is in what was read.
       corrections.value.filter((c) => c.at < reading.at),
     )
-  /** What the tables lead to expect of a reading; null where that cannot be worked out. */
-  function expectedOf(reading: Reading): number | null {
-    if (reading.kind === 'salts') return saltCheck(bands.value, evaluation.value!, reading.value).expected
-    const check = checkOf(reading)
-    return check.ok ? check.value.expected : null
-  }
-  const rows = computed((): ReadRow[] => {
+  return { index, readings, corrections, evaluation, checkOf }
+}
+type Batch = ReturnType<typeof useBatch>
+
+/** Each reading in words, with what it asks for where nothing was done about it yet. */
+const useRows = (
+  { bands, units }: JobInHand<GardenDoor>,
+  { readings, corrections, evaluation, checkOf }: Batch,
+) =>
+  computed((): ReadRow[] => {
     if (!evaluation.value) return []
     const last = readings.value.findLast((r) => r.kind === 'pH')
     return readings.value.map((reading) => {
@@ -59,23 +78,22 @@ export function useTubChecks(
       return { ...head, text: said.text, action: isAnswered ? '' : said.action }
     })
   })
+
+/** Keeps a reading, forgets it, and notes what was put in because of it. */
+function noting({ job, bands }: JobInHand<GardenDoor>, batch: Batch, keep: Keep) {
+  const { index, readings, evaluation, checkOf } = batch
+  /** What the tables lead to expect of a reading; null where that cannot be worked out. */
+  function expectedOf(reading: Reading): number | null {
+    if (reading.kind === 'salts') return saltCheck(bands.value, evaluation.value!, reading.value).expected
+    const check = checkOf(reading)
+    return check.ok ? check.value.expected : null
+  }
+  const now = () => ({ id: crypto.randomUUID(), batch: index.value!, at: new Date().toISOString() })
   return {
-    rows,
-    corrections,
     read(kind: Reading['kind'], value: number, day: number) {
-      const reading: Reading = {
-        id: crypto.randomUUID(),
-        batch: index.value!,
-        at: new Date().toISOString(),
-        day: kind === 'pH' ? day : 0,
-        kind,
-        value,
-        expected: null,
-      }
-      keep(
-        { readings: [...toRaw(job.value!.readings), { ...reading, expected: expectedOf(reading) }] },
-        'reading',
-      )
+      const reading: Reading = { ...now(), day: kind === 'pH' ? day : 0, kind, value, expected: null }
+      const all = [...toRaw(job.value!.readings), { ...reading, expected: expectedOf(reading) }]
+      keep({ readings: all }, 'reading')
     },
     forget: (id: string) =>
       keep({ readings: toRaw(job.value!.readings).filter((r) => r.id !== id) }, common.forgettingAReading),
@@ -83,13 +101,8 @@ export function useTubChecks(
       const reading = readings.value.find((r) => r.id === id)
       const check = reading && checkOf(reading)
       if (!check?.ok || !check.value.add) return
-      const correction: Correction = {
-        id: crypto.randomUUID(),
-        batch: index.value!,
-        at: new Date().toISOString(),
-        dressingId: check.value.add.dressingId,
-        grams: check.value.add.grams,
-      }
+      const { dressingId, grams } = check.value.add
+      const correction: Correction = { ...now(), dressingId, grams }
       keep({ corrections: [...toRaw(job.value!.corrections), correction] }, words.whatWasPutInAfter)
     },
   }

@@ -28,6 +28,29 @@ export interface Task<I, P, V> {
  */
 const SILENCE = 20_000
 
+/** The run that is going on: it is heard of, or counts as hung. */
+class Running {
+  private readonly abort = new AbortController()
+  private timer: ReturnType<typeof setTimeout> | undefined
+  constructor(
+    private readonly silence: number,
+    private readonly onSilence: () => void,
+  ) {
+    this.heard()
+  }
+  get signal() {
+    return this.abort.signal
+  }
+  heard() {
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => !this.signal.aborted && this.onSilence(), this.silence)
+  }
+  stop() {
+    clearTimeout(this.timer)
+    this.abort.abort()
+  }
+}
+
 /**
  * Something that runs beside the page: in a worker, over the network. The newest question wins; a run that breaks or
  * falls silent fails with a word instead of leaving the page waiting. `run` answers null where it was cancelled.
@@ -41,65 +64,47 @@ export function useTask<I, P, V>(
   const answer = shallowRef<{ of: I; value: V } | null>(null)
   const failure = shallowRef<TaskFailure | null>(null)
   let last: I | undefined
-  let abort: AbortController | null = null
-  let timer: ReturnType<typeof setTimeout> | undefined
+  let running: Running | null = null
 
-  function stop() {
-    clearTimeout(timer)
-    abort?.abort()
-    abort = null
+  /** Ends what runs, and forgets its answer where that is no longer wanted. */
+  function end(now: TaskStatus, why: TaskFailure | null = null) {
+    running?.stop()
+    running = null
     progress.value = null
-  }
-  function fail(why: TaskFailure) {
-    stop()
     failure.value = why
-    status.value = 'failed'
+    status.value = now
   }
   function start(input: I) {
-    stop()
+    end('running')
     last = input
     answer.value = null
-    failure.value = null
-    status.value = 'running'
-    const mine = (abort = new AbortController())
-    const isMine = () => abort === mine
-    const heard = () => {
-      clearTimeout(timer)
-      timer = setTimeout(() => isMine() && fail('silent'), silence)
-    }
-    heard()
+    const mine = (running = new Running(silence, () => end('failed', 'silent')))
     const onProgress = (word: P) => {
-      if (!isMine()) return
-      heard()
+      if (running !== mine) return
+      mine.heard()
       progress.value = word
+    }
+    const done = (value: V | null) => {
+      if (running !== mine) return
+      if (value !== null) answer.value = { of: input, value }
+      end(value === null ? 'idle' : 'done')
     }
     // A run that throws before its first wait fails like one that throws after it.
     void Promise.resolve()
       .then(() => run(input, { signal: mine.signal, onProgress }))
-      .then(
-        (value) => {
-          if (!isMine()) return
-          stop()
-          if (value !== null) answer.value = { of: input, value }
-          status.value = value === null ? 'idle' : 'done'
-        },
-        () => isMine() && fail('lost'),
-      )
+      .then(done, () => running === mine && end('failed', 'lost'))
   }
-  function cancel() {
-    stop()
-    answer.value = null
-    failure.value = null
-    status.value = 'idle'
-  }
-  onScopeDispose(stop)
+  onScopeDispose(() => running?.stop())
   return {
     status: readonly(status),
     progress,
     answer,
     failure: readonly(failure),
     start,
-    cancel,
+    cancel() {
+      end('idle')
+      answer.value = null
+    },
     again: () => last !== undefined && start(last),
   }
 }

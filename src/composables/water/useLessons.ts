@@ -21,6 +21,15 @@ const USUAL_MOST = 3
 
 type SettableDoor = GardenDoor & { setSettings: (change: Partial<Settings>) => void }
 
+const pouredAnswer = (
+  lesson: Lesson,
+  found: { of: WateringCase[]; value: Outcome<Watered[]> } | null,
+): LessonAnswer | null => {
+  if (!found?.value.ok) return null
+  const moved = found.value.value.map((w) => w.moved)
+  return answerOfPoured(lesson, moved, found.of)
+}
+
 /** The lessons on a job's own mix: a guess first, then what it comes to. */
 export function useLessons(
   { garden, prepared, evaluation, bands }: JobInHand<SettableDoor>,
@@ -48,18 +57,9 @@ export function useLessons(
   )
   const answer = computed<LessonAnswer | null>(() => {
     if (!ready.value) return null
-    if (!POURED.has(lesson.value)) {
-      const most = bands.value.electricalConductivity?.high ?? USUAL_MOST
-      return answerOf(lesson.value, ready.value.input, ready.value.evaluation, most)
-    }
-    const found = poured.answer.value
-    return found?.value.ok
-      ? answerOfPoured(
-          lesson.value,
-          found.value.value.map((w) => w.moved),
-          found.of,
-        )
-      : null
+    if (POURED.has(lesson.value)) return pouredAnswer(lesson.value, poured.answer.value)
+    const most = bands.value.electricalConductivity?.high ?? USUAL_MOST
+    return answerOf(lesson.value, ready.value.input, ready.value.evaluation, most)
   })
   const seen = computed(() => new Set(garden.settings.lessonsSeen))
   function take(number: number) {

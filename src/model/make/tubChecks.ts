@@ -42,66 +42,59 @@ const targetOf = (job: Job, { pH }: Pick<Bands, 'pH'>) =>
  * lime that is in it. Errors: those of `limeForReading` and `acidForTarget`.
  */
 export function phCheck(
-  { job, bands, evaluation, blendLitres, tables }: BatchInHand,
+  batch: BatchInHand,
   reading: Pick<Reading, 'value' | 'day'>,
   corrections: readonly Pick<Correction, 'dressingId' | 'grams'>[] = [],
 ): Outcome<PHCheck> {
+  const { job, bands, evaluation, blendLitres, tables } = batch
   const choice = limesByShare(job.lime.dolomiteShare, tables, job.lime.limeId)
-  const added = corrections.flatMap(({ dressingId, grams }) => {
-    const lime = choice.find((c) => c.lime.id === dressingId)?.lime
-    return lime ? [{ lime, gramsPerLitre: grams / blendLitres }] : []
-  })
-  const given = {
-    ...evaluation.given,
-    limes: [...evaluation.lime.doses, ...(evaluation.given.limes ?? []), ...added],
-  }
+  const given = givenIn(batch, choice, corrections)
   const target = targetOf(job, bands)
   const read = { pH: reading.value, day: reading.day }
   const found = limeForReading(evaluation.blend, { choice, target }, given, read)
   if (!found.ok) return found
   const { expected, goesTo, limeGramsPerLitre, withIt } = found.value
-  const main = choice.reduce((a, b) => (b.share > a.share ? b : a)).lime
-  if (limeGramsPerLitre > 0)
-    return succeed(
-      {
-        expected,
-        goesTo,
-        target,
-        add: {
-          dressingId: main.id,
-          grams: limeGramsPerLitre * blendLitres,
-          bulkDensity: main.bulkDensity.value,
-        },
-        withIt,
-      },
-      ...found.notes,
-    )
-  const plain = succeed({ expected, goesTo, target, add: null, withIt: goesTo }, ...found.notes)
+  if (limeGramsPerLitre > 0) {
+    const main = choice.reduce((a, b) => (b.share > a.share ? b : a)).lime
+    const grams = limeGramsPerLitre * blendLitres
+    const add = { dressingId: main.id, grams, bulkDensity: main.bulkDensity.value }
+    return succeed({ expected, goesTo, target, add, withIt }, ...found.notes)
+  }
+  const none: PHCheck = { expected, goesTo, target, add: null, withIt: goesTo }
+  if (goesTo <= bands.pH.high + READING_TELLS) return succeed(none, ...found.notes)
+  return acidified(batch, given, read, none) ?? succeed(none, ...found.notes)
+}
+
+/** What works on a batch: what it was made with, and the lime put in after earlier readings. */
+function givenIn(
+  { evaluation: { given, lime }, blendLitres }: BatchInHand,
+  choice: ReturnType<typeof limesByShare>,
+  corrections: readonly Pick<Correction, 'dressingId' | 'grams'>[],
+) {
+  const added = corrections.flatMap(({ dressingId, grams }) => {
+    const one = choice.find((c) => c.lime.id === dressingId)?.lime
+    return one ? [{ lime: one, gramsPerLitre: grams / blendLitres }] : []
+  })
+  return { ...given, limes: [...lime.doses, ...(given.limes ?? []), ...added] }
+}
+
+/** The acidifier that brings a mix that is too limy down; null where there is none or it does not reach. */
+function acidified(
+  { bands, evaluation, blendLitres, tables }: BatchInHand,
+  given: ReturnType<typeof givenIn>,
+  read: { pH: number; day: number },
+  none: PHCheck,
+): Outcome<PHCheck> | null {
   const sulfur = dressingIn(tables, ACIDIFIER)
-  if (goesTo <= bands.pH.high + READING_TELLS || !sulfur) return plain
+  if (!sulfur) return null
   const asRead = mixAsRead(evaluation.blend, given, read)
   if (!asRead.ok) return asRead
-  const acid = acidForTarget(
-    asRead.value,
-    { dressing: sulfur, target: bands.pH.high },
-    2 * JUDGED_AFTER + reading.day,
-    given,
-  )
-  if (!acid.ok) return plain
-  return succeed(
-    {
-      expected,
-      goesTo,
-      target,
-      add: {
-        dressingId: ACIDIFIER,
-        grams: acid.value.gramsPerLitre * blendLitres,
-        bulkDensity: sulfur.bulkDensity.value,
-      },
-      withIt: acid.value.pH,
-    },
-    ...acid.notes,
-  )
+  const aim = { dressing: sulfur, target: bands.pH.high }
+  const acid = acidForTarget(asRead.value, aim, 2 * JUDGED_AFTER + read.day, given)
+  if (!acid.ok) return null
+  const grams = acid.value.gramsPerLitre * blendLitres
+  const add = { dressingId: ACIDIFIER, grams, bulkDensity: sulfur.bulkDensity.value }
+  return succeed({ ...none, add, withIt: acid.value.pH }, ...acid.notes)
 }
 
 /** What a reading of salts says: dS/m of one part of mix to two of water, by volume. */
