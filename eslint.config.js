@@ -65,6 +65,12 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },
+  // A function does one thing that has a name, of few things given.
+  {
+    files: ['src/**/*.{ts,vue}', 'bench/**', 'scripts/**', 'cli/**', 'server/**'],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: { 'max-lines-per-function': ['error', 60], 'max-params': ['error', 4] },
+  },
   // Every sentence of the interface is in src/text: a component names it.
   {
     files: ['src/**/*.vue'],

@@ -70,19 +70,7 @@ const LONG = `
 `
 const longest = (page) => page.evaluate(() => Math.max(0, ...window.longTasks.splice(0)))
 
-async function main() {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
-  await context.addInitScript(LONG)
-  const page = await context.newPage()
-  await page.goto(at('/demo'))
-  await page.locator('main h1').first().waitFor()
-  await page.waitForTimeout(800)
-  await page.goto(at('/my'))
-  await page.locator('main h1').first().waitFor()
-  await page.waitForTimeout(500)
-  await page.evaluate(many, [JOBS, RECORDS, BEDS, 'garden'])
-
-  console.log(`${JOBS} jobs, ${RECORDS} records, ${BEDS} beds\n`)
+async function views(page) {
   for (const [path, search] of [
     ['/my', null],
     ['/my/beds', 'Search your beds'],
@@ -117,7 +105,9 @@ async function main() {
     }
     console.log(`  a key in the search: ${keys.map((k) => k.toFixed(0)).join(', ')} ms, to the painted list`)
   }
+}
 
+async function typing(context) {
   const job = await context.newPage()
   await job.goto(at('/my/jobs/job-1/mix'))
   await job.locator('main h1').first().waitFor()
@@ -129,7 +119,10 @@ async function main() {
   await job.waitForTimeout(500)
   console.log(`typing in the name of a job: longest task ${await longest(job)} ms`)
   await job.close()
+}
 
+/** A page of the demo garden, and a garden of ours as the text of a file. */
+async function freshPage() {
   const other = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await other.addInitScript(LONG)
   const fresh = await other.newPage()
@@ -141,6 +134,11 @@ async function main() {
   await fresh.locator('main h1').first().waitFor()
   await fresh.waitForTimeout(500)
   await longest(fresh)
+  return { fresh, text }
+}
+
+async function importing() {
+  const { fresh, text } = await freshPage()
   // A file on the disk: one handed over from here would be unpacked by the page itself.
   const path = join(mkdtempSync(join(tmpdir(), 'open-bed-')), 'big.json')
   writeFileSync(path, text)
@@ -167,6 +165,24 @@ async function main() {
   console.log(
     `  brought in and saved in ${(savedAt - from).toFixed(0)} ms, longest task ${await longest(fresh)} ms`,
   )
+}
+
+async function main() {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  await context.addInitScript(LONG)
+  const page = await context.newPage()
+  await page.goto(at('/demo'))
+  await page.locator('main h1').first().waitFor()
+  await page.waitForTimeout(800)
+  await page.goto(at('/my'))
+  await page.locator('main h1').first().waitFor()
+  await page.waitForTimeout(500)
+  await page.evaluate(many, [JOBS, RECORDS, BEDS, 'garden'])
+
+  console.log(`${JOBS} jobs, ${RECORDS} records, ${BEDS} beds\n`)
+  await views(page)
+  await typing(context)
+  await importing()
 }
 try {
   await main()

@@ -8,15 +8,8 @@ import { demoServer } from '../scripts/lib/demoServer.mjs'
 const { server, browser, port } = await demoServer()
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
 
-async function taps(job, part, slow) {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
-  const page = await context.newPage()
-  await page.goto(`http://localhost:${port}/demo/jobs/${job}/mix`)
-  const plus = page.getByRole('button', { name: `A whole part more ${part}` })
-  // The pointer rests on it, as a hand at a desk would have it: what the next press would do is shown as well.
-  await plus.hover()
-  await page.waitForTimeout(1500)
-  // The mix of the section is painted beside the page, which says nothing when it is done: the painting is heard there.
+// The mix of the section is painted beside the page, which says nothing when it is done: the painting is heard there.
+async function listenToPainter(page) {
   const painter = page.workers().find((w) => w.url().includes('paint'))
   await painter.evaluate(() => {
     self.painted = []
@@ -27,12 +20,14 @@ async function taps(job, part, slow) {
       self.painted.push(performance.timeOrigin + performance.now())
     }
   })
-  const cdp = await context.newCDPSession(page)
-  await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
-  // From the handler of the press to the task after the frame that shows its figures, and to the end of the painting
-  // if that is later. A loop of known length runs before and after each, and tells whether something else had the
-  // processor meanwhile.
-  const all = await plus.evaluate(async (button) => {
+  return painter
+}
+
+// From the handler of the press to the task after the frame that shows its figures, and to the end of the painting
+// if that is later. A loop of known length runs before and after each, and tells whether something else had the
+// processor meanwhile.
+const pressed = (plus) =>
+  plus.evaluate(async (button) => {
     const loop = () => {
       const from = performance.now()
       let x = 0
@@ -58,7 +53,8 @@ async function taps(job, part, slow) {
     }
     return list
   })
-  const painted = await painter.evaluate(() => self.painted)
+
+function withPictures(all, painted) {
   for (const tap of all) {
     tap.picture = (painted.find((t) => t > tap.at) ?? Infinity) - tap.at
     tap.ms = Math.max(tap.ms, tap.picture)
@@ -66,7 +62,9 @@ async function taps(job, part, slow) {
   const late = all.filter((t) => t.picture > 300).length
   if (late > all.length / 10)
     throw new Error(`the section was not painted anew in ${late} of ${all.length} presses`)
-  await context.close()
+}
+
+function summaryOf(all) {
   const sorted = all.map((t) => t.loop).sort((x, y) => x - y)
   const calm = all.filter((t) => t.loop <= 1.25 * sorted[Math.floor(sorted.length / 10)])
   return {
@@ -76,6 +74,23 @@ async function taps(job, part, slow) {
     n: calm.length,
     of: all.length,
   }
+}
+
+async function taps(job, part, slow) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto(`http://localhost:${port}/demo/jobs/${job}/mix`)
+  const plus = page.getByRole('button', { name: `A whole part more ${part}` })
+  // The pointer rests on it, as a hand at a desk would have it: what the next press would do is shown as well.
+  await plus.hover()
+  await page.waitForTimeout(1500)
+  const painter = await listenToPainter(page)
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
+  const all = await pressed(plus)
+  withPictures(all, await painter.evaluate(() => self.painted))
+  await context.close()
+  return summaryOf(all)
 }
 
 /** The same press on a page of one button and one number: what the machine and the browser take by themselves. */

@@ -96,16 +96,7 @@ export function useJobIn<G extends GardenDoor>(
     const now = bandsOf(targets.value ?? NO_JOB)
     return old && sameData(old, now) ? old : now
   })
-  const evaluation = computed<Outcome<Evaluation> | null>(() => {
-    const ready = prepared.value
-    if (!ready?.ok) return ready
-    const answer = evaluatePrepared(ready.value)
-    return answer.ok ? succeed(answer.value, ...answer.notes, ...ready.notes) : answer
-  })
-  const beside = (field: string, outcome: Outcome<unknown> | null): Sentence | null =>
-    outcome && !outcome.ok && problemField(outcome.problem) === field
-      ? problemText(outcome.problem, units.value)
-      : null
+  const evaluation = computed(() => answerOf(prepared.value))
   return {
     garden,
     units,
@@ -133,9 +124,21 @@ export function useJobIn<G extends GardenDoor>(
     materials: computed(() =>
       job.value ? materialIdsOf(job.value).flatMap((id) => materialIn(tables.value, id) ?? []) : [],
     ),
-    beside,
+    beside: (field, outcome) => besideField(field, outcome, units.value),
   }
 }
+
+/** The whole answer, with what was noted on the way to it. */
+function answerOf(ready: Outcome<PreparedMix> | null): Outcome<Evaluation> | null {
+  if (!ready?.ok) return ready
+  const answer = evaluatePrepared(ready.value)
+  return answer.ok ? succeed(answer.value, ...answer.notes, ...ready.notes) : answer
+}
+
+const besideField = (field: string, outcome: Outcome<unknown> | null, units: UnitSystem): Sentence | null =>
+  outcome && !outcome.ok && problemField(outcome.problem) === field
+    ? problemText(outcome.problem, units)
+    : null
 
 /** A job of the garden on screen. */
 export const useJob = (jobId: MaybeRefOrGetter<string>) => useJobIn(useGarden(), jobId)

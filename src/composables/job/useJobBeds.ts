@@ -92,15 +92,10 @@ export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): Job
     set: (change) =>
       ofChosen(({ id }) => garden.run({ type: 'jobBed/change', jobId: jobId(), fillId: id, change })),
     keepInList: () =>
-      ofChosen(({ id }) =>
-        garden.run({
-          type: 'jobBed/list',
-          jobId: jobId(),
-          fillId: id,
-          bedId: crypto.randomUUID(),
-          createdAt: new Date().toISOString(),
-        }),
-      ),
+      ofChosen(({ id }) => {
+        const fresh = { bedId: crypto.randomUUID(), createdAt: new Date().toISOString() }
+        garden.run({ type: 'jobBed/list', jobId: jobId(), fillId: id, ...fresh })
+      }),
     remove: (id) => garden.run({ type: 'jobBed/remove', jobId: jobId(), fillId: id }),
   }
 }

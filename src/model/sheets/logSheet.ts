@@ -4,6 +4,7 @@ import { ENTRY_KINDS, type Entry, type EntryKind, type Settings } from '../garde
 import { LONGEST_RECIPE_NOTE } from '../garden/limits'
 import { entryProblem, type EntryProblem } from '../season/entryProblem'
 import { readNumber } from '../numbers'
+import type { CellWrong } from './cells'
 import { numberWanted, readSheet } from './sheet'
 
 /** Columns of a sheet of the log; only the day and what it is have to be there. */
@@ -65,6 +66,13 @@ const columnOf = (cell: string): string => {
 /** Seven figures: what goes out in gallons comes in as the same litres. */
 const tidy = (x: number) => Number(x.toPrecision(7))
 
+interface LogReading {
+  units: Settings['units']
+  kindOf: (word: string) => EntryKind | undefined
+  bedOf: (name: string) => string | null | undefined
+  newId: () => string
+}
+
 /**
  * Lines of a log from a sheet: of a meter, of a spreadsheet, or as the log itself is saved. What is wrong is told by
  * row, and only what is whole is in the answer. `kindOf` and `bedOf` read what the log writes: null for all beds,
@@ -73,17 +81,7 @@ const tidy = (x: number) => Number(x.toPrecision(7))
 export function logFromText(
   text: string,
   jobId: string,
-  {
-    units,
-    kindOf,
-    bedOf,
-    newId,
-  }: {
-    units: Settings['units']
-    kindOf: (word: string) => EntryKind | undefined
-    bedOf: (name: string) => string | null | undefined
-    newId: () => string
-  },
+  reading: LogReading,
 ): { entries: Entry[]; problems: LogProblem[] } {
   const { columns, rows, tooMany } = readSheet(text, columnOf)
   const whole = (column: string, wanted: string) => ({
@@ -94,65 +92,71 @@ export function logFromText(
   if (!columns.includes('date') || !columns.includes('what')) return whole('heading', LOG_COLUMNS.join(', '))
   const entries: Entry[] = []
   const problems: LogProblem[] = []
-  for (const { row, cells } of rows) {
-    const cell = (column: Column) => (cells[column] ?? '').trim()
-    const wrong = (column: Column, wanted: string) =>
-      problems.push({ row, name: cell('what'), why: { column, text: cell(column), wanted } })
-    const day = parseISO(`${cell('date')}T${cell('time') || '12:00'}`)
-    const kind = kindOf(cell('what')) ?? WORDS[squeeze(cell('what'))]
-    const fillId = cell('bed') === '' ? null : bedOf(cell('bed'))
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(cell('date')) || !isValid(day)) {
-      wrong('date', 'a day as 2026-03-14')
-      continue
+  for (const { row, cells } of rows)
+    try {
+      entries.push(entryOf(cells, jobId, reading))
+    } catch (why) {
+      if (why instanceof Error) throw why
+      problems.push({ row, name: (cells.what ?? '').trim(), why: why as CellWrong })
     }
-    if (!kind) {
-      wrong('what', ENTRY_KINDS.join(', '))
-      continue
-    }
-    if (fillId === undefined) {
-      wrong('bed', 'the name of a bed of this job, or nothing')
-      continue
-    }
-    const [value, count] = (['value', 'number'] as const).map((column): number | null | undefined => {
-      if (cell(column) === '') return null
-      const read = readNumber(cell(column))
-      if (typeof read === 'number' && read >= 0) return read
-      wrong(column, typeof read === 'number' ? 'a number of nought or more' : numberWanted(read))
-      return undefined
-    })
-    if (value === undefined || count === undefined) continue
-    const unit = squeezeUnit(cell('unit')) || (USUAL[units][kind] ?? '')
-    const factor = UNITS[kind] ? UNITS[kind][unit] : 1
-    if (factor === undefined) {
-      wrong('unit', Object.keys(UNITS[kind]!).join(', '))
-      continue
-    }
-    if (count !== null && !Number.isInteger(count)) {
-      wrong('number', 'a whole number')
-      continue
-    }
-    const entry: Entry = {
-      id: newId(),
-      jobId,
-      fillId,
-      at: day.toISOString(),
-      kind,
-      value: value === null ? null : tidy(value * factor),
-      count,
-      expected: null,
-      note: cell('note').slice(0, LONGEST_RECIPE_NOTE),
-    }
-    const problem = entryProblem(entry)
-    if (problem) {
-      const column = problem.code === 'no-word' ? 'note' : problem.code === 'not-whole' ? 'number' : 'value'
-      wrong(column, WANTED[problem.code])
-    } else entries.push(entry)
-  }
   return { entries, problems }
 }
+
+type Cells = Record<string, string>
+const cellIn = (cells: Cells, column: Column) => (cells[column] ?? '').trim()
+function wrong(cells: Cells, column: Column, wanted: string): never {
+  throw { column, text: cellIn(cells, column), wanted } satisfies CellWrong
+}
+
+/** One line. Throws a `CellWrong`. */
+function entryOf(cells: Cells, jobId: string, { units, kindOf, bedOf, newId }: LogReading): Entry {
+  const cell = (column: Column) => cellIn(cells, column)
+  const at = dayIn(cells)
+  const kind =
+    kindOf(cell('what')) ?? WORDS[squeeze(cell('what'))] ?? wrong(cells, 'what', ENTRY_KINDS.join(', '))
+  const fillId = cell('bed') === '' ? null : bedOf(cell('bed'))
+  if (fillId === undefined) wrong(cells, 'bed', 'the name of a bed of this job, or nothing')
+  const [value, count] = [numberIn(cells, 'value'), numberIn(cells, 'number')]
+  const unit = squeezeUnit(cell('unit')) || (USUAL[units][kind] ?? '')
+  const factor = UNITS[kind] ? UNITS[kind][unit] : 1
+  if (factor === undefined) wrong(cells, 'unit', Object.keys(UNITS[kind]!).join(', '))
+  if (count !== null && !Number.isInteger(count)) wrong(cells, 'number', 'a whole number')
+  const entry: Entry = {
+    id: newId(),
+    jobId,
+    fillId,
+    at,
+    kind,
+    value: value === null ? null : tidy(value * factor),
+    count,
+    expected: null,
+    note: cell('note').slice(0, LONGEST_RECIPE_NOTE),
+  }
+  const problem = entryProblem(entry)
+  if (problem) wrong(cells, COLUMN_OF[problem.code] ?? 'value', WANTED[problem.code])
+  return entry
+}
+const COLUMN_OF: Partial<Record<EntryProblem['code'], Column>> = { 'no-word': 'note', 'not-whole': 'number' }
+
+function dayIn(cells: Cells): string {
+  const date = cellIn(cells, 'date')
+  const day = parseISO(`${date}T${cellIn(cells, 'time') || '12:00'}`)
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || !isValid(day)) wrong(cells, 'date', 'a day as 2026-03-14')
+  return day.toISOString()
+}
+
+/** A number of a cell; null where it is empty. */
+function numberIn(cells: Cells, column: Column): number | null {
+  const text = cellIn(cells, column)
+  if (text === '') return null
+  const read = readNumber(text)
+  if (typeof read === 'number' && read >= 0) return read
+  return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
+}
+
 const WANTED: Record<EntryProblem['code'], string> = {
   'out-of-range': 'what a meter reads in a mix',
-  'below-nothing': 'a number of nought or more',
+  'below-nothing': 'a number, 0 or more',
   'not-whole': 'a whole number',
   'no-number': 'a number',
   'no-word': 'a word',

@@ -5,6 +5,7 @@ import { shelfKey, shelfItemOf, type Garden } from '../garden/garden'
 import type { Offer, Settings, ShelfItem } from '../garden/schemas'
 import { offersOf, shelfEntry } from '../garden/shelfEntry'
 import { readNumber } from '../numbers'
+import type { CellWrong } from './cells'
 import { csvOf, numberWanted, readSheet } from './sheet'
 
 /** Columns of a sheet of the shelf: a row for each pack, what is on hand with the first of a material. */
@@ -111,81 +112,86 @@ const columnOf = (cell: string): string =>
 export function shelfFromText(
   text: string,
   garden: Garden,
-  find: (name: string) => Material | undefined,
+  find: Find,
   units: Settings['units'],
 ): { items: ShelfItem[]; problems: ShelfProblem[] } {
   const { columns, rows, tooMany } = readSheet(text, columnOf)
-  if (tooMany)
-    return {
-      items: [],
-      problems: [{ row: 1, name: '', why: { column: 'rows', text: '', wanted: '500 rows at most' } }],
-    }
+  const whole = (column: string, wanted: string) => ({
+    items: [],
+    problems: [{ row: 1, name: '', why: { column, text: '', wanted } }],
+  })
+  if (tooMany) return whole('rows', '500 rows at most')
   if (!columns.includes('material') || !columns.includes('sold as'))
-    return {
-      items: [],
-      problems: [{ row: 1, name: '', why: { column: 'heading', text: '', wanted: COLUMNS.join(', ') } }],
-    }
-  const { perVolume, perWeight } = UNITS[units]
+    return whole('heading', COLUMNS.join(', '))
   const problems: ShelfProblem[] = []
   const items = new Map<string, ShelfItem>()
   for (const { row, cells } of rows) {
     const name = cells.material ?? ''
-    const wrong = (column: Column, wanted: string) =>
-      problems.push({ row, name, why: { column, text: cells[column] ?? '', wanted } })
-    const material = find(name)
-    const kind = kindOf(cells['sold as'] ?? '')
-    /** A number of a cell; null where it is empty, undefined where it is wrong and told. */
-    const numberIn = (column: Column): number | null | undefined => {
-      const cell = (cells[column] ?? '').trim()
-      if (cell === '') return null
-      const read = readNumber(cell)
-      if (typeof read === 'number' && read >= 0) return read
-      wrong(column, typeof read === 'number' ? 'a number of nought or more' : numberWanted(read))
-      return undefined
+    try {
+      const sold = soldOf(cells, find, units)
+      const item = withOffer(garden, items.get(sold.material.id), sold)
+      const refusal = firstRefusal([{ key: shelfKey(sold.material.id), before: null, after: item }])
+      if (refusal) problems.push({ row, name, why: { refusal } })
+      else items.set(sold.material.id, item)
+    } catch (why) {
+      if (why instanceof Error) throw why
+      problems.push({ row, name, why: why as CellWrong })
     }
-    if (!material) {
-      wrong('material', 'the name of a material on the shelf')
-      continue
-    }
-    if (!kind) {
-      wrong('sold as', Object.values(SOLD_AS).join(', '))
-      continue
-    }
-    const [size, gives, price, delivery, onHand] = (
-      ['size', 'gives', 'price', 'delivery', 'on hand'] as const
-    ).map(numberIn)
-    const seenOn = (cells['seen on'] ?? '').trim()
-    if (seenOn !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(seenOn)) {
-      wrong('seen on', 'a day as 2026-03-14')
-      continue
-    }
-    if ([size, gives, price, delivery, onHand].includes(undefined)) continue
-    if (kind !== 'own' && !(size! > 0)) {
-      wrong('size', 'a number above nought')
-      continue
-    }
-    const offer: Offer = {
-      pack: packFrom(kind, tidyIn, { size: size ?? 0, gives: gives ?? 0, perVolume, perWeight }),
-      price: kind === 'own' ? 0 : (price ?? null),
-      place: (cells.where ?? '').trim(),
-      seenOn: seenOn || null,
-      delivery: delivery ?? 0,
-    }
-    const known = items.get(material.id)
-    const before = shelfItemOf(garden, material.id) ?? shelfEntry(garden, material)
-    const item: ShelfItem = known
-      ? { ...known, others: [...known.others, offer] }
-      : {
-          ...offer,
-          materialId: material.id,
-          others: [],
-          stock: onHand === null ? before.stock : tidyIn(onHand! * perVolume),
-        }
-    const refusal = firstRefusal([{ key: shelfKey(material.id), before: null, after: item }])
-    if (refusal) problems.push({ row, name, why: { refusal } })
-    else items.set(material.id, item)
   }
   return { items: [...items.values()], problems }
+}
+
+type Find = (name: string) => Material | undefined
+type Cells = Record<string, string>
+function wrong(cells: Cells, column: Column, wanted: string): never {
+  throw { column, text: cells[column] ?? '', wanted } satisfies CellWrong
+}
+/** A number of a cell; null where it is empty. */
+function numberIn(cells: Cells, column: Column): number | null {
+  const cell = (cells[column] ?? '').trim()
+  if (cell === '') return null
+  const read = readNumber(cell)
+  if (typeof read === 'number' && read >= 0) return read
+  return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
+}
+
+/** What one row says of a material: how it is sold, and what is on hand of it, litres. */
+interface Sold {
+  material: Material
+  offer: Offer
+  onHand: number | null
+}
+/** Throws a `CellWrong`. */
+function soldOf(cells: Cells, find: Find, units: Settings['units']): Sold {
+  const { perVolume, perWeight } = UNITS[units]
+  const material =
+    find(cells.material ?? '') ?? wrong(cells, 'material', 'the name of a material on the shelf')
+  const kind = kindOf(cells['sold as'] ?? '') ?? wrong(cells, 'sold as', Object.values(SOLD_AS).join(', '))
+  const [size, gives] = [numberIn(cells, 'size') ?? 0, numberIn(cells, 'gives') ?? 0]
+  const [price, delivery] = [numberIn(cells, 'price'), numberIn(cells, 'delivery') ?? 0]
+  const onHand = numberIn(cells, 'on hand')
+  const seenOn = (cells['seen on'] ?? '').trim()
+  if (seenOn !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(seenOn)) wrong(cells, 'seen on', 'a day as 2026-03-14')
+  if (kind !== 'own' && !(size > 0)) wrong(cells, 'size', 'a number above 0')
+  const offer: Offer = {
+    pack: packFrom(kind, tidyIn, { size, gives, perVolume, perWeight }),
+    price: kind === 'own' ? 0 : price,
+    place: (cells.where ?? '').trim(),
+    seenOn: seenOn || null,
+    delivery,
+  }
+  return { material, offer, onHand: onHand === null ? null : tidyIn(onHand * perVolume) }
+}
+
+/** A material with one more pack; the first of a sheet is the usual one, and says what is on hand. */
+function withOffer(
+  garden: Garden,
+  known: ShelfItem | undefined,
+  { material, offer, onHand }: Sold,
+): ShelfItem {
+  if (known) return { ...known, others: [...known.others, offer] }
+  const before = shelfItemOf(garden, material.id) ?? shelfEntry(garden, material)
+  return { ...offer, materialId: material.id, others: [], stock: onHand ?? before.stock }
 }
 
 function packFrom(

@@ -30,29 +30,43 @@ function useHeld() {
   return held
 }
 
+/** What was done, and what undo and redo would take back. */
+function useHistory() {
+  const history = shallowRef<History>(EMPTY_HISTORY)
+  return {
+    history,
+    noted: (step: Omit<Step, 'at'>) => {
+      history.value = remember(history.value, { ...step, at: Date.now() })
+    },
+    undoLabel: computed(() => history.value.past.at(-1)?.label ?? null),
+    redoLabel: computed(() => history.value.future[0]?.label ?? null),
+  }
+}
+
 /** A browser may clear unasked-for data when space runs short; a refusal is no error. */
 const askToPersist = () => void globalThis.navigator?.storage?.persist?.().catch(() => false)
 
-/** Commands on the records, each saved within moments, and the history of what was done. */
-export function useEditing({ records, replace, settings }: Records, { held, opening }: Connection) {
-  const history = shallowRef<History>(EMPTY_HISTORY)
-  /** Sentence about the last undo that could not be done, for a moment. */
-  const undoTrouble = ref<string | null>(null)
-  /** Why the last change was not taken; null once another one is. */
-  const refused = shallowRef<Refusal | null>(null)
-  const pointer = useHeld()
+/** Shows changes and hands them to the saver; the first asks the browser to keep the data. */
+function useApplying(replace: Records['replace'], held: Connection['held']) {
   let asked = false
-
-  function apply(changes: readonly Change[]) {
+  return (changes: readonly Change[]) => {
     replace(changes)
     for (const { key, after } of changes) held.saver?.stage(key, after)
     if (!asked) askToPersist()
     asked = true
   }
-  const noted = (step: Omit<Step, 'at'>) => {
-    history.value = remember(history.value, { ...step, at: Date.now() })
-  }
+}
 
+/** Commands on the records, each saved within moments, and the history of what was done. */
+export function useEditing({ records, replace, settings }: Records, { held, opening }: Connection) {
+  const { history, noted, undoLabel, redoLabel } = useHistory()
+  /** Sentence about the last undo that could not be done, for a moment. */
+  const undoTrouble = ref<string | null>(null)
+  /** Why the last change was not taken; null once another one is. */
+  const refused = shallowRef<Refusal | null>(null)
+  const pointer = useHeld()
+
+  const apply = useApplying(replace, held)
   /**
    * Does a command: the records change at once, are saved within moments, and can be undone. What the reader would
    * not take at the next opening is not done: the answer says why, and the page does.
@@ -63,12 +77,8 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     // What comes from a file has been through the reader already.
     refused.value = command.type === 'garden/import' ? null : firstRefusal(changes)
     if (refused.value || changes.length === 0) return refused.value
-    noted({
-      label: commandText(command),
-      changes,
-      mergeKey: mergeKeyOf(command),
-      heldSince: pointer.since,
-    })
+    const mergeKey = mergeKeyOf(command)
+    noted({ label: commandText(command), changes, mergeKey, heldSince: pointer.since })
     undoTrouble.value = null
     apply(changes)
     return null
@@ -84,25 +94,19 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     if (!stale) apply(moved.changes)
   }
 
-  function setSettings(change: Partial<Settings>) {
-    if (opening.value.state === 'readOnly') {
-      refused.value = READ_ONLY
-      return
-    }
-    const before = records.value.get(SETTINGS_KEY) ?? null
-    apply([{ key: SETTINGS_KEY, before, after: { ...settings.value, ...change } }])
-  }
-
   return {
     history,
     undoTrouble,
     refused,
-    undoLabel: computed(() => history.value.past.at(-1)?.label ?? null),
-    redoLabel: computed(() => history.value.future[0]?.label ?? null),
+    undoLabel,
+    redoLabel,
     run,
     undo: () => travel(undoStep, 'undo'),
     redo: () => travel(redoStep, 'redo'),
-    setSettings,
+    setSettings(change: Partial<Settings>) {
+      if (opening.value.state === 'readOnly') refused.value = READ_ONLY
+      else apply([settingsChange(records.value, { ...settings.value, ...change })])
+    },
     /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
     async startAfresh() {
       const changes = anew(records.value, (await held.seed?.()) ?? new Map<string, AnyData>())
@@ -111,6 +115,12 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     },
   }
 }
+
+const settingsChange = (records: ReadonlyMap<string, AnyData>, after: Settings): Change => ({
+  key: SETTINGS_KEY,
+  before: records.get(SETTINGS_KEY) ?? null,
+  after,
+})
 
 /** What turns a garden into another. */
 function anew(now: ReadonlyMap<string, AnyData>, fresh: ReadonlyMap<string, AnyData>): Change[] {
