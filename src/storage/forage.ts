@@ -25,7 +25,7 @@ function connectionTo(name: string): () => Promise<IDBDatabase> {
       opening.onsuccess = () => {
         const database = opening.result
         database.onclose = () => (open = null)
-        // Somebody wants to delete it, or a newer version to change it: not held against them.
+        // Somebody wants to delete it, or a newer version to change it: we make way.
         database.onversionchange = () => {
           open = null
           database.close()

@@ -31,8 +31,9 @@ export interface OpenedGarden {
 
 /**
  * Reads a whole garden. A record that fails its check is put aside whole, never dropped; one made by a newer Open Bed
- * is listed and left as it is, and one that was put aside comes back by itself once it can be read. If putting aside fails (full disk), the record stays where it was
- * and is still listed. Errors: those of the store; `Silence` where it or the tab that holds the lock does not answer.
+ * is listed and left as it is, and one that was put aside comes back by itself once it can be read. If putting aside
+ * fails (full disk), the record stays where it was and is still listed. Errors: those of the store; `Silence` where
+ * it or the tab that holds the lock does not answer.
  */
 export async function openGarden(port: StoragePort, lock: Lock, now: () => Date): Promise<OpenedGarden> {
   return lock(async () => {

@@ -35,8 +35,8 @@ if (process.env.SCHEMAS === 'write') {
 }
 
 // An older tab drops a field it does not know and writes the record back without it. So whoever changes a schema raises
-// its version, writes the step that takes old records over, saves an old file beside it (storage.test.ts asks for both),
-// and adds the new hash with SCHEMAS=write.
+// its version, writes the step that takes old records over, saves an old file beside it (storage.test.ts asks for
+// both), and adds the new hash with SCHEMAS=write.
 test.each(KINDS)('the stored form of a %s is that of its version', (kind) => {
   expect(hashOf(kind), `${kind} has changed without a new version`).toBe(known[kind][SCHEMA_VERSIONS[kind]])
 })

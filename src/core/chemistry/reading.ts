@@ -66,7 +66,12 @@ export const READING_TELLS = CHEMISTRY_LIMITS.readingTells.value
  * Units: g per litre of mix. Errors: those of `mixAsRead` and `limeForTarget`. Source: as `mixAsRead`.
  *
  * @example
- * limeForReading({ pH: 4, bufferCapacity: 33 }, { choice: [{ lime: LIMES[0], share: 1 }], target: 6 }, {}, { pH: 4, day: 0 }).ok // true
+ * limeForReading(
+ *   { pH: 4, bufferCapacity: 33 },
+ *   { choice: [{ lime: LIMES[0], share: 1 }], target: 6 },
+ *   {},
+ *   { pH: 4, day: 0 },
+ * ).ok // true
  */
 export function limeForReading(
   mix: BufferedMix,

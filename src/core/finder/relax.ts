@@ -40,9 +40,9 @@ function* easier(
 /**
  * What stands in the way when nothing meets every wish. Each rule and each target in turn is given up, and a coarse
  * search without it gives its best mix; the greatest gain comes first. When a target is given up, only the gain on
- * the others counts: its own miss is left out of the comparison. Gains under a tenth of a step are left out. Yields progress of the
- * searches. Errors: those of `search` for the problem as it stands, unless it is a rule that leaves nothing: then
- * that is what is given up.
+ * the others counts: its own miss is left out of the comparison. Gains under a tenth of a step are left out. Yields
+ * progress of the searches. Errors: those of `search` for the problem as it stands, unless it is a rule that leaves
+ * nothing: then that is what is given up.
  */
 export function* inTheWay(problem: FinderProblem): Generator<FinderProgress, Outcome<Relaxation[]>> {
   const coarse = (p: FinderProblem): FinderProblem => ({

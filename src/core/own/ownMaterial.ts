@@ -86,8 +86,8 @@ function distance(row: Material, own: OwnMaterial): number {
  *
  * Afterwards the parts are made to agree: a known density with unknown porosity gives porosity by the family's solid
  * density; water is scaled down under pores and made to fall with tension, known figures standing.
- * Errors: a family, a row it is like or a figure nobody would believe; water known that rises with tension or passes the
- * pores known.
+ * Errors: a family, a row it is like or a figure nobody would believe; water known that rises with tension or passes
+ * the pores known.
  * Source: our assumption.
  * Units: those of the tables: fractions, kg/L, mmol_c, dS/m.
  */

@@ -82,8 +82,8 @@ export const dryingLimits = (container: Container): { easy: Centimetres; buffer:
     : { easy: WATER_LIMITS.easyInPots.value, buffer: WATER_LIMITS.bufferInPots.value }
 
 /**
- * Tension less height above a layer, cm, from that below it: the same where the layer goes on pulling, that of its entry
- * tension where it is coarser than what lies above.
+ * Tension less height above a layer, cm, from that below it: the same where the layer goes on pulling, that of its
+ * entry tension where it is coarser than what lies above.
  */
 function baseAbove(base: Centimetres, to: Centimetres, entry?: Centimetres, finer = Infinity) {
   return entry !== undefined && entry < finer ? Math.min(to + base, entry) - to : base

@@ -41,7 +41,8 @@ const LEAST_PART = 1e-5
  *
  * What is stored and what passes is counted from the same expressions, so that water is neither made nor lost beyond
  * the tolerance, 4e-9 of the volume each step. Conductivity between two cells is the mean of both; next to a node
- * without volume it is that of the side water comes from, for then its tension has one answer. All arrays are made once; a step allocates nothing. Units cm, cm3, hours.
+ * without volume it is that of the side water comes from, for then its tension has one answer. All arrays are made
+ * once; a step allocates nothing. Units cm, cm3, hours.
  * Source: Celia, Bouloutas & Zarba 1990, Water Resour. Res. 26:1483-1496 for the mixed form; uptake with Feddes,
  * Kowalik & Zaradny 1978 for its form and Jarvis 1989 for roots that make up for others (both from memory).
  */
