@@ -130,3 +130,15 @@ describe('what was done in a season', () => {
     ])
   })
 })
+
+describe('what a harvest is counted by', () => {
+  const season = { plants: 4, litres: 80, cost: 16, kg: 8 } as Parameters<typeof harvestPer>[1]
+  test('kilograms over plants, litres or money; none where that is not known or nothing', () => {
+    expect(harvestPer('plant', season)).toBe(2)
+    expect(harvestPer('litre', season)).toBe(0.1)
+    expect(harvestPer('money', season)).toBe(0.5)
+    expect(harvestPer('money', { ...season, cost: null })).toBeNull()
+    expect(harvestPer('money', { ...season, cost: 0 })).toBeNull()
+    expect(harvestPer('plant', { ...season, kg: 0 })).toBe(0)
+  })
+})

@@ -184,3 +184,21 @@ describe('readings from a sheet', () => {
     expect(read('when,what\n2026-05-14,pH').problems[0]!.why.column).toBe('heading')
   })
 })
+
+describe('more readings than can be told apart', () => {
+  test('are shown by the week, each the mean of its week in the middle of it; no more than 200 stay as they are', () => {
+    const daily = (n: number) => Array.from({ length: n }, (_, day) => entry('pH', day, 6 + (day % 7) / 10))
+    const few = of('pH', daily(200)).read
+    expect(few).toHaveLength(200)
+    const many = of('pH', daily(203)).read
+    expect(many).toHaveLength(29)
+    many.forEach(({ day, value }, week) => {
+      expect(day).toBe(7 * week + 3)
+      // 6.0 to 6.6 in each week.
+      expect(value).toBeCloseTo(6.3, 9)
+    })
+  })
+  test('a line without a number is no reading', () => {
+    expect(of('pH', [{ ...entry('pH', 3, 6), value: null }]).read).toEqual([])
+  })
+})

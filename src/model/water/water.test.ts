@@ -193,3 +193,33 @@ describe('lessons', () => {
     expect(answerOf('feed', input(), evaluation(), 9)!.right).toBe(1)
   })
 })
+
+describe('what may be changed', () => {
+  const input = (change: object) =>
+    ({
+      container: { shape: { kind: 'roundPot' }, headspace: 3, base: { kind: 'drainHoles' } },
+      ...change,
+    }) as unknown as Parameters<typeof changesFor>[0]
+  const changes = (of: object, pouring: object = {}) => changesFor(input(of), { ...POURING, ...pouring })
+  test('only what is not so already', () => {
+    expect(changes({})).toEqual(
+      expect.arrayContaining(['gravel', 'saucer', 'keptWater', 'mulch', 'deeper', 'shallower']),
+    )
+    expect(changes({})).not.toContain('noLayers')
+    expect(changes({ cover: {} })).not.toContain('mulch')
+    expect(changes({ bottomLayers: [{}] })).toContain('noLayers')
+    expect(changes({ bottomLayers: [{}] })).not.toContain('gravel')
+    expect(changes({ bottomLayers: [{}] })).not.toContain('shallower')
+    expect(changes({}, { times: 'thrice' })).not.toContain('threeSmall')
+    expect(changes({}, { below: 'saucer' })).not.toContain('saucer')
+    expect(changes({}, { below: 'keptWater' })).not.toContain('keptWater')
+  })
+  test('a saucer goes under what drains by holes; side holes keep their depth', () => {
+    const on = (kind: string) => changes({ container: { base: { kind } } })
+    expect(on('onSoil')).not.toContain('saucer')
+    expect(on('onPaving')).not.toContain('saucer')
+    expect(on('onPaving')).toContain('keptWater')
+    expect(on('sideHoles')).not.toContain('shallower')
+    expect(on('sideHoles')).toContain('deeper')
+  })
+})

@@ -1,0 +1,107 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from 'vitest'
+import { containerVolumes } from '@/core/geometry'
+import { blend } from '@/core/mixing'
+import { parts } from '@/core/testing/arbitraries'
+import { valueOf } from '@/core/testing/once'
+import { LITRES } from '@/core/units'
+import type { CaseName } from './cases'
+import { runCase } from './run'
+
+const example = (name: CaseName) =>
+  JSON.parse(readFileSync(`docs/formats/examples/${name}.json`, 'utf8')) as Record<string, unknown>
+function answer(name: CaseName, change: object = {}) {
+  const found = runCase(name, { ...example(name), ...change })
+  if (!found.ok) throw new Error(JSON.stringify(found))
+  return (found as unknown as { value: Record<string, never> }).value as Record<string, never> & {
+    [key: string]: never
+  }
+}
+type Any = Record<string, never>
+const misfit = (name: CaseName, change: object) => {
+  const found = runCase(name, { ...example(name), ...change })
+  return 'misfit' in found ? found.misfit : null
+}
+const POT = {
+  shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 22, height: 28 },
+  headspace: 3,
+  base: { kind: 'drainHoles' },
+} as const
+
+describe('the headless door, volumes', () => {
+  const each = () => valueOf(containerVolumes(POT)).mixVolume
+  test('what the pots hold less their root balls, times how many, and what settles on top: arithmetic', () => {
+    const a = answer('volume', {
+      containers: [{ container: POT, count: 3, rootBalls: 2 }],
+      settling: 0.1,
+      mix: undefined,
+    }) as unknown as {
+      containers: { mix: number; all: number }[]
+      inPlace: Record<string, number>
+      toBlend: Record<string, number>
+    }
+    expect(a.containers[0]!.mix).toBeCloseTo(each() - 2, 9)
+    expect(a.containers[0]!.all).toBeCloseTo(3 * (each() - 2), 9)
+    expect(a.inPlace.litres).toBeCloseTo(3 * (each() - 2), 9)
+    expect(a.toBlend.litres! / a.inPlace.litres!).toBeCloseTo(1.1, 12)
+    expect(a.toBlend.cubicFeet! * LITRES.cubicFoot).toBeCloseTo(a.toBlend.litres!, 9)
+    expect(a.toBlend.usGallons! * LITRES.usGallon).toBeCloseTo(a.toBlend.litres!, 9)
+    expect(a).not.toHaveProperty('parts')
+  })
+  test('loose parts come in the ratio of the recipe, and give what is to be blended: mass balance', () => {
+    const recipe = { peat_medium: 3, perlite_coarse: 1 }
+    const a = answer('volume', {
+      containers: [{ container: POT }],
+      settling: 0,
+      mix: Object.entries(recipe).map(([material, n]) => ({ material, parts: n })),
+    }) as unknown as { parts: { litres: number }[]; toMeasure: { litres: number }; blendingLoss: number }
+    const { blendingLoss } = valueOf(blend(parts(recipe)))
+    expect(a.blendingLoss).toBeCloseTo(blendingLoss, 12)
+    expect(a.toMeasure.litres * (1 - blendingLoss)).toBeCloseTo(each(), 9)
+    expect(a.parts.map((p) => p.litres / a.toMeasure.litres)).toEqual([
+      expect.closeTo(0.75, 12),
+      expect.closeTo(0.25, 12),
+    ])
+  })
+  test('root balls that fill the pot, half a pot and a mix of nothing known are refused', () => {
+    const problem = (change: object) => {
+      const found = runCase('volume', { ...example('volume'), ...change })
+      return 'problem' in found ? (found.problem as { code: string }).code : null
+    }
+    expect(problem({ containers: [{ container: POT, rootBalls: each() }] })).toBe('size-too-large')
+    expect(problem({ containers: [{ container: POT, count: 0.5 }] })).toBe('count-not-whole')
+    expect(problem({ mix: [{ material: 'moon_dust', parts: 1 }] })).toBe('unknown-material')
+  })
+})
+
+describe('the headless door, doses and finds', () => {
+  test('a dose begins from the mix as it is, and says no more than was asked', () => {
+    const bare = valueOf(blend(parts({ peat_medium: 3, perlite_medium: 1 })))
+    const a = answer('dose', { feed: undefined }) as Any
+    expect(a.pHBefore).toBeCloseTo(bare.pH, 12)
+    expect(a.bufferCapacity).toBeCloseTo(bare.bufferCapacity, 12)
+    expect(a).not.toHaveProperty('acid')
+    const acid = answer('dose', {
+      lime: undefined,
+      feed: undefined,
+      mix: [{ material: 'leaf_mould', parts: 1 }],
+      acid: { dressing: 'sulfur_elemental', targetPH: 5.5, days: 120 },
+    }) as unknown as { pHBefore: number; acid: { dressing: string; gramsPerLitre: number } }
+    expect(acid.acid.dressing).toBe('sulfur_elemental')
+    expect(acid.acid.gramsPerLitre > 0).toBe(acid.pHBefore > 5.5)
+  })
+  test('no more kinds are told of than were asked for, though more were found', () => {
+    const a = answer('find', { most: 2, finish: undefined, explain: false }) as unknown as {
+      families: unknown[]
+      familiesFound: number
+    }
+    expect(a.families).toHaveLength(2)
+    expect(a.familiesFound).toBeGreaterThan(2)
+  })
+  test('what does not fit a case is named by its place, as deep as it goes', () => {
+    expect(misfit('volume', { containers: [] })!.where).toBe('containers')
+    expect(misfit('volume', { containers: [{ container: POT, cuont: 1 }] })!.where).toBe('containers.0')
+    expect(misfit('dose', { mix: [{ material: 'peat_medium', parts: 'three' }] })!.where).toBe('mix.0.parts')
+    expect(misfit('dose', { lime: { targetPH: 'six' } })!.where).toBe('lime.targetPH')
+  })
+})
