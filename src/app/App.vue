@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { common } from '@/text/base/common'
+import { atOnce } from '@/text/base/atOnce'
 import { app as words } from '@/text/views/app'
 import { useEventListener } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -91,7 +91,7 @@ async function reload() {
   <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
   <AlarmBar v-if="failing">
     <strong>{{ failing.why }}</strong> {{ failing.fix }}
-    <Button :label="common.saveEverythingToAFile" size="small" @click="saveAll" />
+    <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
   </AlarmBar>
   <AlarmBar v-if="garden.opening.state === 'readOnly'">
     <strong>{{ words.openToLookAtOnly }}</strong> {{ words.nothingYouDoHereIs }}

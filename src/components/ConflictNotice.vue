@@ -2,7 +2,7 @@
 /**
  * Two tabs changed the same thing: say so to the later one and let it choose. Whichever loses is put aside, not lost.
  */
-import { conflictNotice as words } from '@/text/components/shared'
+import { conflictNotice as words } from '@/text/components/app'
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
 import { recordName } from '@/text/base/commands'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The shelf, to take a material from: search, families, arrow keys. */
+import { atOnce } from '@/text/base/atOnce'
 import { common } from '@/text/base/common'
 import { materialPicker as words } from '@/text/components/shared'
 import Button from 'primevue/button'
@@ -72,7 +73,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
               <small v-if="search && bewareText(m.id)" class="soft">{{ bewareText(m.id) }}</small>
             </span>
             <small class="numbers">
-              {{ common.airPh(percentText(airCapacityAt10Cm(m)), m.properties.pH.value) }}
+              {{ atOnce.airPh(percentText(airCapacityAt10Cm(m)), m.properties.pH.value) }}
             </small>
           </button>
         </li>

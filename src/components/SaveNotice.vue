@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How saving stands, in a word. */
-import { saveNotice as says } from '@/text/components/shared'
+import { saveNotice as says } from '@/text/components/app'
 import { computed } from 'vue'
 import type { SaveStatus } from '@/storage/saver'
 const { status } = defineProps<{ status: SaveStatus }>()

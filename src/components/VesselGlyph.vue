@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Outline of a container, small; the fill is only a hint of mix. Drawn by hand, or else a usual one in section. */
-import { computed } from 'vue'
+import { defineAsyncComponent } from 'vue'
 import type { VesselKind } from '@/model/garden/schemas'
-import { vesselRow } from '@/model/garden/vesselKinds'
-import { silhouetteIn } from './bed/yard'
+
+const VesselSilhouette = defineAsyncComponent(() => import('./bed/VesselSilhouette.vue'))
 const { kind } = defineProps<{ kind: VesselKind }>()
 const PATHS: Partial<Record<VesselKind, { wall: string; mix: string }>> = {
   roundPot: { wall: 'M12 8l6 40h28l6-40', mix: 'M13 16h38l-5 32H18z' },
@@ -15,17 +15,15 @@ const PATHS: Partial<Record<VesselKind, { wall: string; mix: string }>> = {
   heapedBed: { wall: 'M5 30v18M59 30v18M5 40h54', mix: 'M5 34q27-28 54 0v14H5z' },
   fabricBag: { wall: 'M14 10q-5 20 1 38h34q6-18 1-38', mix: 'M13 18q-3 16 2 30h34q5-14 2-30z' },
 }
-const paths = computed(() => {
-  const { shape, headspace } = vesselRow(kind)
-  const drawn = silhouetteIn(shape, headspace, { width: 58, height: 46 })
-  return PATHS[kind] ?? { wall: `M${drawn.wall}`, mix: `M${drawn.mix}Z` }
-})
 </script>
 
 <template>
   <svg class="vessel" viewBox="0 0 64 56" aria-hidden="true">
-    <path class="mix" :d="paths.mix" />
-    <path class="wall" :d="paths.wall" />
+    <template v-if="PATHS[kind]">
+      <path class="mix" :d="PATHS[kind].mix" />
+      <path class="wall" :d="PATHS[kind].wall" />
+    </template>
+    <VesselSilhouette v-else :kind="kind" />
   </svg>
 </template>
 
@@ -35,10 +33,12 @@ const paths = computed(() => {
   height: 56px;
   flex: none;
 }
-.mix {
+.mix,
+:deep(.mix) {
   fill: color-mix(in srgb, #6b5136 55%, var(--sheet));
 }
-.wall {
+.wall,
+:deep(.wall) {
   fill: none;
   stroke: var(--ink);
   stroke-width: 3;

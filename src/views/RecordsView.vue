@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What was mixed, when, of what, and what was expected of it. */
+import { atOnce } from '@/text/base/atOnce'
 import { common } from '@/text/base/common'
 import { recordsView as says } from '@/text/views/recordsView'
 import Button from 'primevue/button'
@@ -70,7 +71,7 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
       {{ says.nothingRecordedYetWhenA }}
     </p>
     <div v-else class="two">
-      <section :aria-label="common.allRecords">
+      <section :aria-label="atOnce.allRecords">
         <TextField
           v-model="search"
           class="search"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Units, look, and the grower's data: out to a file, in from one, and what had to be set aside. */
+import { atOnce } from '@/text/base/atOnce'
 import { common } from '@/text/base/common'
 import { settingsView as words } from '@/text/views/settingsView'
 import Button from 'primevue/button'
@@ -118,7 +119,7 @@ async function afresh() {
         }}
       </p>
       <div class="row">
-        <Button :label="common.saveEverythingToAFile" icon="pi pi-download" @click="saveAll" />
+        <Button :label="atOnce.saveEverythingToAFile" icon="pi pi-download" @click="saveAll" />
         <Button
           :label="words.saveADataPackage"
           icon="pi pi-table"

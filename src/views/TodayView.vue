@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is in hand and what comes next; for a new garden, the way in. */
-import { common } from '@/text/base/common'
+import { atOnce } from '@/text/base/atOnce'
 import { todayView as words } from '@/text/views/todayView'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -129,7 +129,7 @@ function startAgain(id: string) {
         <LatelyMixed :records="recent" :units="garden.settings.units" />
         <Button
           v-if="recent.length"
-          :label="common.allRecords"
+          :label="atOnce.allRecords"
           text
           icon="pi pi-book"
           @click="router.push({ name: 'records', params: { garden: garden.name } })"

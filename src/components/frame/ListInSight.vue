@@ -3,7 +3,7 @@
  * A list of any length: only its first lines are there, and more come as its end is scrolled to. Whoever does not
  * scroll presses the button at the end.
  */
-import { common } from '@/text/base/common'
+import { atOnce } from '@/text/base/atOnce'
 import { useIntersectionObserver } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
@@ -37,7 +37,7 @@ watch(
   <ul class="plain">
     <li v-for="item in there" :key="item.id"><slot :item="item" /></li>
     <li v-if="more > 0" ref="end">
-      <Button :label="common.showMoreOf(Math.min(more, AT_ONCE), more)" text size="small" @click="grow" />
+      <Button :label="atOnce.showMoreOf(Math.min(more, AT_ONCE), more)" text size="small" @click="grow" />
     </li>
   </ul>
 </template>

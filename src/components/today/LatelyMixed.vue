@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The last mixes written down, with what was expected of them. */
-import { common } from '@/text/base/common'
+import { atOnce } from '@/text/base/atOnce'
 import { latelyMixed as words } from '@/text/components/today'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from '@/text/base/dates'
@@ -24,7 +24,7 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
         <span class="numbers">
           {{ volumeText(r.blendLitres, units) }}<br />
           <span class="soft">{{
-            common.airPh(percentText(r.predicted.airFilledPorosity), pHText(r.predicted.pH))
+            atOnce.airPh(percentText(r.predicted.airFilledPorosity), pHText(r.predicted.pH))
           }}</span>
         </span>
       </PlainLine>

@@ -1,3 +1,5 @@
+import type { Shown } from '../base/shown'
+
 export const appBar = {
   openBedToToday: 'Open Bed, to Today',
   openBed: 'Open Bed',
@@ -15,4 +17,17 @@ export const keysDialog = {
   onAPartTakeIt: 'on a part: take it out',
   onTheMixTakesA: 'on the mix: takes a next move',
   thisList: 'this list',
+}
+
+export const conflictNotice = {
+  wasInAnotherTab: (c: Shown, x: Shown) => `${c} was ${x} in another tab`,
+  whileYouWereChangingIt:
+    'while you were changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the version you do not take is kept there.',
+  keepMine: 'Keep mine',
+  takeTheOther: 'Take the other',
+}
+
+export const saveNotice = {
+  notSavedYet: 'Not saved yet',
+  notSaved: 'Not saved!',
 }

@@ -6,14 +6,6 @@ export const cautionList = {
   readToday: (folded: Shown) => `Read today: ${folded}`,
 }
 
-export const conflictNotice = {
-  wasInAnotherTab: (c: Shown, x: Shown) => `${c} was ${x} in another tab`,
-  whileYouWereChangingIt:
-    'while you were changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the version you do not take is kept there.',
-  keepMine: 'Keep mine',
-  takeTheOther: 'Take the other',
-}
-
 export const limeBox = {
   lime: 'Lime',
   phWantedInSixWeeks: 'pH wanted in six weeks',
@@ -74,11 +66,6 @@ export const planFields = {
 
 export const readingGauge = {
   why: 'Why?',
-}
-
-export const saveNotice = {
-  notSavedYet: 'Not saved yet',
-  notSaved: 'Not saved!',
 }
 
 export const stationBar = {

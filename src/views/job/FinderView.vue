@@ -3,6 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
+import { atOnce } from '@/text/base/atOnce'
 import { common } from '@/text/base/common'
 import { finderView as words } from '@/text/views/finderView'
 import { watchDebounced } from '@vueuse/core'
@@ -115,7 +116,7 @@ async function openIt(c: Candidate) {
         <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
         <Button
           v-if="left > 0"
-          :label="common.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
+          :label="atOnce.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
           text
           size="small"
           @click="most += ROWS_AT_ONCE"
