@@ -208,53 +208,58 @@ class AcidityRun {
     }
   }
 
-  /** Dissolved of one lime in a step that ends at a pH, mmol of charge per litre. */
-  private dissolved(i: number, at: number, pace: Pace): number {
+  /** Dissolved of one lime in a step, by how fast undissolved carbonate and soluble bases go at its end. */
+  private dissolved(i: number, pace: Pace, ease: number, baseEase: number): number {
     const lime = this.limes[i]!
-    const ease = lime.soluble ? ramp(at, L.solubleNone.value, L.solubleFull.value) : this.easeAt(at)
-    return lime.left * gone(pace.limes[i]! * ease)
+    return lime.left * gone(pace.limes[i]! * (lime.soluble ? baseEase : ease))
   }
   /** How far undissolved carbonate is from its equilibrium, 1 at full rate. */
   private easeAt(at: number): number {
     return ramp(at, this.equilibrium, L.fullRatePH.value) ** 3
   }
-  /** Charge above the equilibrium, and calcite laid down and dissolved again in a step, mmol of charge per litre. */
-  private calcite(at: number, pace: Pace) {
-    const over = at > this.top ? this.balance.at(at) - this.atTop : 0
-    return {
-      over,
-      laid: (((this.overBefore + over) / 2) * Math.LN2 * pace.dt) / L.laidDown.value,
-      again: this.laidDown * gone(pace.limes[this.limes.length]! * this.easeAt(at)),
-    }
+  /** Charge above the equilibrium at a pH, mmol per litre. */
+  private overAt(at: number): number {
+    return at > this.top ? this.balance.at(at) - this.atTop : 0
+  }
+  /** Calcite laid down less what dissolved of it again in a step, mmol of charge per litre. */
+  private laidIn(pace: Pace, ease: number, over: number): number {
+    const laid = (((this.overBefore + over) / 2) * Math.LN2 * pace.dt) / L.laidDown.value
+    return laid - this.laidDown * gone(pace.limes[this.limes.length]! * ease)
   }
 
   /** Base less acid of a step that ends at a pH, mmol of charge per litre. */
   private changeAt(at: number, pace: Pace): number {
-    let change = this.perDay * pace.dt
-    for (let i = 0; i < this.limes.length; i++) change += this.dissolved(i, at, pace)
-    const { again, laid } = this.calcite(at, pace)
-    change += again - laid
-    for (const [i, one] of this.working.entries())
-      if (one) change -= acidStep(one, pace.released[i]!, pace, at).acid
+    const { limes, working } = this
+    const ease = this.easeAt(at)
+    const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
+    let change = this.perDay * pace.dt - this.laidIn(pace, ease, this.overAt(at))
+    for (let i = 0; i < limes.length; i++) change += this.dissolved(i, pace, ease, baseEase)
+    for (let i = 0; i < working.length; i++) {
+      const one = working[i]
+      if (one) change -= acidStep(one, pace.released[i]!, pace, at)
+    }
     return change
   }
 
   /** Takes a step that ends at a pH. Answers with base less acid of it, as `changeAt` does. */
   private step(at: number, pace: Pace): number {
     const change = this.changeAt(at, pace)
+    const ease = this.easeAt(at)
+    const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
+    const over = this.overAt(at)
     this.fromWater += this.perDay * pace.dt
+    this.laidDown += this.laidIn(pace, ease, over)
+    this.overBefore = over
     for (const [i, lime] of this.limes.entries()) {
-      const dissolved = this.dissolved(i, at, pace)
+      const dissolved = this.dissolved(i, pace, ease, baseEase)
       lime.left -= dissolved
       this.byLime[i]! += dissolved
       this.reacted += dissolved
     }
-    const { over, again, laid } = this.calcite(at, pace)
-    this.laidDown += laid - again
-    this.overBefore = over
     for (const [i, one] of this.working.entries()) {
       if (!one) continue
-      const made = takeStep(one, acidStep(one, pace.released[i]!, pace, at))
+      const made = acidStep(one, pace.released[i]!, pace, at)
+      takeStep(one)
       this.byAcid[i]! += made
       this.acid += made
     }

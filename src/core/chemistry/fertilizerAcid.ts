@@ -86,6 +86,8 @@ export interface WorkingDressing {
   /** Nitrogen not yet nitrified, and not yet taken up. */
   ammonium: number
   nitrate: number
+  /** The same after the step tried last. */
+  after: AcidState
 }
 
 export function workingDressing({ dressing, gramsPerLitre, from = 0 }: AcidDose): WorkingDressing | null {
@@ -112,15 +114,17 @@ export function workingDressing({ dressing, gramsPerLitre, from = 0 }: AcidDose)
     worked: 0,
     ammonium: 0,
     nitrate: 0,
+    after: { left: 1, freed: 0, worked: 0, ammonium: 0, nitrate: 0 },
   }
 }
 
-/** `acid` made in a step, and the state of the dressing after it. */
-export interface AcidStep extends Pick<
-  WorkingDressing,
-  'left' | 'freed' | 'worked' | 'ammonium' | 'nitrate'
-> {
-  acid: number
+/** What changes of a dressing as it works. */
+interface AcidState {
+  left: number
+  freed: number
+  worked: number
+  ammonium: number
+  nitrate: number
 }
 
 /** Exponents of nitrification and of uptake in one step, at their full rates, and the pH it begins at. */
@@ -130,11 +134,16 @@ export interface LifePace {
   takeUp: number
 }
 
-/** What one dressing does in a step that ends at a pH: the acid it makes, mmol of charge per litre, and what is left. */
-export function acidStep(w: WorkingDressing, released: number, pace: LifePace, at: number): AcidStep {
+/**
+ * Acid that one dressing makes in a step that ends at a pH, mmol of charge per litre. What is left of it after the step
+ * is in `w.after`, made once and written over: the step may be tried many times.
+ */
+export function acidStep(w: WorkingDressing, released: number, pace: LifePace, at: number): number {
+  const { after } = w
   if (w.oxidises) {
     const made = w.left * gone(released * ramp(at, L.sulfurNone.value, L.sulfurFull.value))
-    return { acid: made * w.other, left: w.left - made, freed: 0, worked: 0, ammonium: 0, nitrate: 0 }
+    after.left = w.left - made
+    return made * w.other
   }
   const freed = w.freed + w.other * released
   // Both ways: what hydrolysed dissolves again when it gets more acid.
@@ -153,23 +162,19 @@ export function acidStep(w: WorkingDressing, released: number, pace: LifePace, a
   const both = nitrify + takeUp
   const perRate = both > 0 ? (ammonium * gone(both)) / both : 0
   const nitrateTaken = nitrate * gone(takeUp)
-  return {
-    acid:
-      worked -
-      w.worked +
-      slow * NITROGEN_ACID.ammonified +
-      perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
-      nitrateTaken * NITROGEN_ACID.nitrateTaken,
-    left: w.left - released,
-    freed,
-    worked,
-    ammonium: ammonium - perRate * both,
-    nitrate: nitrate - nitrateTaken + perRate * nitrify,
-  }
+  after.left = w.left - released
+  after.freed = freed
+  after.worked = worked
+  after.ammonium = ammonium - perRate * both
+  after.nitrate = nitrate - nitrateTaken + perRate * nitrify
+  return (
+    worked -
+    w.worked +
+    slow * NITROGEN_ACID.ammonified +
+    perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
+    nitrateTaken * NITROGEN_ACID.nitrateTaken
+  )
 }
 
-/** Takes the step. Answers with the acid it made. */
-export function takeStep(w: WorkingDressing, { acid, ...after }: AcidStep): number {
-  Object.assign(w, after)
-  return acid
-}
+/** Takes the step that was tried last. */
+export const takeStep = (w: WorkingDressing): void => void Object.assign(w, w.after)
