@@ -159,7 +159,7 @@ interface Filled {
   temperature: Temperature
 }
 
-/** Doses are told for the mix as it is made: pressed in, there is more of it and of them in a litre. */
+/** Doses are for a litre of mix as it is made. Pressed in, a litre holds more mix, and more of each dose. */
 const closenessOf = (pressed: number) => 1 / (1 - pressed)
 function givenDoses({ dressings }: MixInContainer, pressed: number): Outcome<DressingDose[]> {
   const doses: DressingDose[] = []

@@ -214,7 +214,7 @@ describe('how far repeats are trusted', () => {
     ] as const)
       expect(of(n, s).spread).toBeCloseTo(Math.sqrt((0.12 ** 2 + (n - 1) * s ** 2) / n), 12)
   })
-  test('salts are told as a share of what was read', () => {
+  test('the spread of salts is a share of what was read', () => {
     const [m] = measurementsOf(
       'slurry',
       { electricalConductivity: { mean: 2, spread: 0.4, count: 2, apart: 0 } },

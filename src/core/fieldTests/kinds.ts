@@ -26,7 +26,10 @@ const EXTRACT = [
   field('temperature', 'C', [0, 45], { optional: true, usual: 25 }),
 ]
 
-/** What is read in each test, in the order they are offered. Source: the tests themselves, common practice; ends are our assumption. */
+/**
+ * What is read in each test, in the order in which the page offers them.
+ * Source: the tests themselves, common practice; the ends are our assumption.
+ */
 const FIELDS = {
   slurry: [...EXTRACT, field('saltsOfWater', 'dS/m', [0, 5], optional)],
   paste: EXTRACT,

@@ -143,7 +143,7 @@ function swellingCrystals({ averaged, depth }: Fed): FeedFlag[] {
   return share > L.swollenShare.value ? [{ code: 'crystals-swell', share, lift: share * depth }] : []
 }
 
-/** In the order in which they are told. */
+/** In the order in which the page shows them. */
 const FLAGS = [
   coldAmmonium,
   highBoron,

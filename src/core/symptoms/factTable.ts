@@ -4,7 +4,7 @@ const is = (truth: boolean) => (truth ? 1 : 0)
 /** So long between waterings where nobody knows: no want of water is read into it, days. */
 const LONG = 9
 
-/** What signs look at, as numbers; what holds or does not is 1 or 0; null where nobody knows. Units as in `BedFacts`. */
+/** What signs look at, as numbers: 1 or 0 for yes or no, null where nobody knows. Units as in `BedFacts`. */
 export const FACTS = {
   pH: (f) => f.pH.value,
   pHLeast: (f) => f.pHBand.low,

@@ -1,6 +1,6 @@
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export {
-  oftener,
+  moreOften,
   pouringsOf,
   wateringPlan,
   type MonthPlan,

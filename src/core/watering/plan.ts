@@ -246,9 +246,9 @@ function drainedOf({ book }: Moved, ec: number) {
  * A plan a day shorter, or one watering a day more: as much water in all, in smaller helpings.
  *
  * @example
- * oftener({ interval: 3, timesADay: 1, litres: 6 }) // { interval: 2, timesADay: 1, litres: 4 }
+ * moreOften({ interval: 3, timesADay: 1, litres: 6 }) // { interval: 2, timesADay: 1, litres: 4 }
  */
-export function oftener<P extends Pick<MonthPlan, 'interval' | 'timesADay' | 'litres'>>(plan: P): P {
+export function moreOften<P extends Pick<MonthPlan, 'interval' | 'timesADay' | 'litres'>>(plan: P): P {
   const timesADay = plan.interval > 1 ? 1 : plan.timesADay + 1
   const interval = plan.interval > 1 ? plan.interval - 1 : 1 / timesADay
   return { ...plan, interval, timesADay, litres: (plan.litres * interval) / plan.interval }
@@ -269,6 +269,6 @@ function* followed(
     if (!run.ok) return run
     if (run.value.hoursThirsty < 1 || chosen.timesADay >= MOST_A_DAY)
       return succeed({ plan: chosen, moved: run.value })
-    chosen = oftener(chosen)
+    chosen = moreOften(chosen)
   }
 }

@@ -8,7 +8,7 @@ import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   footShortOfAir,
-  oftener,
+  moreOften,
   movingProblem,
   overMix,
   pictureTimes,
@@ -146,7 +146,7 @@ describe('a watering plan', () => {
     expect(plan().drainedShare).toBeLessThan(0.3)
     expect(plan().saltsAWeek).toBeGreaterThan(0)
   })
-  test('waters oftener in the months that use more, and says what it weighs', () => {
+  test('waters more often in the months that use more, and says what it weighs', () => {
     const most = plan().months.reduce((a, b) => (b.use > a.use ? b : a))
     const least = plan().months.reduce((a, b) => (b.use < a.use ? b : a))
     expect(most.untilThirst).toBeLessThanOrEqual(least.untilThirst)
@@ -216,9 +216,9 @@ describe('a watering plan', () => {
 })
 
 describe('a plan that leaves a plant thirsty', () => {
-  test('is given a day sooner, and from every day on once more a day; as much water in all', () => {
+  test('is watered a day sooner, and from every day on once more a day; as much water in all', () => {
     const steps = [{ interval: 3, timesADay: 1, litres: 6 }]
-    for (let i = 0; i < 4; i++) steps.push(oftener(steps.at(-1)!))
+    for (let i = 0; i < 4; i++) steps.push(moreOften(steps.at(-1)!))
     expect(steps.map((s) => [s.interval, s.timesADay])).toEqual([
       [3, 1],
       [2, 1],

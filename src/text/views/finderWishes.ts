@@ -2,9 +2,9 @@ import type { Shown } from '../base/shown'
 
 export const finderWishes = {
   materialsToChooseFrom: 'Materials to choose from',
-  only: (ids: Shown) => `Only ${ids}`,
-  onYourShelfHasA: (ids: Shown) =>
-    `${ids} on your shelf has a price or a stock. Put more there, or choose from every material.`,
+  /** How many materials of the shelf may be chosen from, where that is too few. */
+  fewOnTheShelf: (count: number) =>
+    `${count === 0 ? 'Nothing' : `Only ${count}`} on your shelf ${count > 1 ? 'have' : 'has'} a price or a stock. Put more there, or choose from every material.`,
   without: 'Without',
   kindsOfMaterialAtLeast: 'Kinds of material at least',
   materialsAtMost: 'Materials at most',

@@ -44,7 +44,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
   <div class="wishes">
     <SwitchField v-model="wish.source" :options="SOURCES" :label="words.materialsToChooseFrom" />
     <p v-if="ids.length < 3" class="note">
-      {{ words.onYourShelfHasA(ids.length === 0 ? common.nothing : words.only(ids.length)) }}
+      {{ words.fewOnTheShelf(ids.length) }}
     </p>
     <fieldset>
       <legend>{{ words.without }}</legend>
