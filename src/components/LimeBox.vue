@@ -91,7 +91,7 @@ const doses = computed(() =>
       v-else-if="lime.mode === 'fixed'"
       :label="words.amountOfLime"
       :dose="lime.gramsPerLitre"
-      :manner="lime.measure ?? null"
+      :said="lime.measure ?? null"
       :setting="setting"
       :problem="beside('limeGramsPerLitre')"
       @set="(gramsPerLitre, measure) => emit('change', { gramsPerLitre, measure })"

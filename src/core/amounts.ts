@@ -3,19 +3,12 @@ import type { Problem } from './problems'
 
 /** Amounts that are believed, wherever they are typed, imported or worked out. */
 export const AMOUNT_LIMITS = defineLimits({
-  lime: {
-    value: 25,
-    low: 10,
-    high: 50,
+  leastLime: {
+    value: 0.1,
+    low: 0.05,
+    high: 0.2,
     unit: 'g/L',
-    source: 'our assumption: five times what brings peat to pH 6.5; more is a slip of the scales',
-  },
-  dressing: {
-    value: 60,
-    low: 30,
-    high: 100,
-    unit: 'g/L',
-    source: 'our assumption: twice the strongest meal dose in the tables',
+    source: 'our assumption: it moves a peat mix by less than a twentieth of pH, which no meter shows',
   },
   leastDose: {
     value: 0.005,

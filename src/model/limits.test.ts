@@ -270,17 +270,14 @@ describe('amounts typed in', () => {
         ...more,
       }) as { ok: boolean },
     )
-  test('lime and dressings have one limit, in the app and in the headless door', () => {
-    expect([lime(25), lime(25.1)]).toEqual(['ok', 'size-too-large'])
-    expect([dressing(60), dressing(60.1)]).toEqual(['ok', 'size-too-large'])
-    expect([24, 26].map((gramsPerLitre) => there({ lime: { gramsPerLitre } }))).toEqual([
-      'ok',
-      'size-too-large',
-    ])
+  test('D4, D5: too much lime or feed is worked out, in the app and in the headless door', () => {
+    expect([lime(25), lime(5000), lime(-1)]).toEqual(['ok', 'ok', 'amount-negative'])
+    expect([dressing(60), dressing(5000), dressing(-1)]).toEqual(['ok', 'ok', 'amount-negative'])
+    expect([24, 2600].map((gramsPerLitre) => there({ lime: { gramsPerLitre } }))).toEqual(['ok', 'ok'])
     expect(
-      [59, 61].map((gramsPerLitre) => there({ dressings: [{ dressing: 'bone_meal', gramsPerLitre }] })),
-    ).toEqual(['ok', 'size-too-large'])
-    expect([doseProblem(60), doseProblem(61)?.fix]).toEqual([null, 'Check the unit.'])
+      [59, 6100].map((gramsPerLitre) => there({ dressings: [{ dressing: 'bone_meal', gramsPerLitre }] })),
+    ).toEqual(['ok', 'ok'])
+    expect([doseProblem(6100), doseProblem(-1)?.why]).toEqual([null, 'Below nothing.'])
   })
   test('a settling allowance, a pack and a bag', () => {
     const settling = (x: number) =>

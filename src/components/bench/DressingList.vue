@@ -5,19 +5,21 @@ import { dressingList as words } from '@/text/components/bench'
 import { dressingIn } from '@/core/data/dressings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import type { Dressing, Tables } from '@/core/data'
+import type { Dressing, Material, Tables } from '@/core/data'
 import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
-import { feedChoices } from '@/text/base/choices'
+import { dressingChoices } from '@/text/base/choices'
 import { offerText } from '@/text/mix/doses'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import DressingRow from './DressingRow.vue'
 
-const { rows, tables, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
+const { rows, materials, tables, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
   /** Dressings to choose from. */
   rows: readonly Dressing[]
+  /** Materials, which can be given as a dressing too. */
+  materials: readonly Material[]
   tables: Tables
   lines: readonly DressingLine[]
   /** The beds of the job. */
@@ -34,7 +36,7 @@ const { rows, tables, lines, beds, units, litres, settingOf, offers, stale } = d
 }>()
 const emit = defineEmits<{ set: [line: DressingLine]; remove: [lineId: string]; describe: []; byLabel: [] }>()
 
-const offered = computed(() => feedChoices(rows))
+const offered = computed(() => dressingChoices(rows, materials))
 function add(id: string | null) {
   const line = id && usualLine(id, lines, tables)
   if (line) emit('set', line)

@@ -14,6 +14,7 @@ import {
   doseProblem,
   forWhom,
   ofWhom,
+  overdoseText,
   usualDoseText,
   whomChoices,
 } from '@/text/mix/doses'
@@ -45,6 +46,8 @@ function setPlace(kind: DressingPlace['kind'] | null) {
 }
 const ids = computed(() => beds.map((b) => b.id))
 const whom = computed(() => whomChoices(line, beds))
+const over = computed(() => overdoseText(dressing, line.gramsPerLitre, units))
+const doseHint = computed(() => over.value || usualDoseText(dressing, units))
 const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.hazard ?? '')))
 </script>
 
@@ -64,10 +67,10 @@ const hazard = computed(() => (dressing?.hazard === 'low' ? '' : (dressing?.haza
       :label="words.amount"
       :name="`Amount of ${name}`"
       :dose="line.gramsPerLitre"
-      :manner="line.measure ?? null"
+      :said="line.measure ?? null"
       :setting="setting"
       :problem="doseProblem(line.gramsPerLitre)"
-      :hint="usualDoseText(dressing, units)"
+      :hint="doseHint"
       @set="(gramsPerLitre, measure) => set({ gramsPerLitre, measure })"
     />
     <div class="pair">

@@ -4,7 +4,7 @@ import { common } from '@/text/base/common'
 import { labelDoseDialog as texts } from '@/text/components/bench'
 import { computed, ref } from 'vue'
 import type { Dressing } from '@/core/data'
-import { readAmount, valueIn } from '@/model/amounts/amount'
+import { readAmount, saidOf, valueIn } from '@/model/amounts/amount'
 import { labelDose, NUTRIENTS, readLabel, type Nutrient } from '@/model/amounts/labelDose'
 import type { JobAmounts } from '@/model/amounts/setting'
 import type { DressingLine } from '@/model/garden/schemas'
@@ -13,6 +13,7 @@ import { amountQuestionText, amountWords, comesToText, noBaseText, usualManner }
 import { feedChoices } from '@/text/base/choices'
 import { labelDoseText, NUTRIENT_CHOICES } from '@/text/mix/labelDose'
 import { labelText } from '@/text/shelf/own'
+import { partNamed } from '@/text/shelf/partNamed'
 import type { Sentence } from '@/text/base/problems.en'
 import ChoiceField from '../field/ChoiceField.vue'
 import SwitchField from '../field/SwitchField.vue'
@@ -38,7 +39,9 @@ const recipe = computed(() => readLabel(label.value))
 const labelProblem = computed<Sentence | null>(() =>
   recipe.value ? null : { why: texts.aLabelHasThreeNumbers, fix: texts.typeThemAsOnThe },
 )
-const read = computed(() => readAmount(says.value, amounts.system, usualManner(amounts.system)))
+const read = computed(() => 
+  readAmount(says.value, { system: amounts.system, usual: usualManner(amounts.system), named: partNamed(amounts) }),
+)
 const mine = computed(() => rows.find((d) => d.id === mineId.value) ?? null)
 const feeds = computed(() =>
   feedChoices(rows.filter((d) => d.label && NUTRIENTS.some((n) => d.label![n] > 0))).map((c) => {
@@ -68,15 +71,14 @@ const noneOf = computed(
 const told = computed(() => {
   if (!answer.value?.ok || !read.value.ok || !mine.value) return null
   const setting = { ...amounts, bulkDensity: mine.value.bulkDensity.value }
-  const { base, of } = read.value.amount.manner
-  const manner = { unit: amounts.system === 'us' ? ('oz' as const) : ('g' as const), base, of }
+  const manner = { ...read.value.amount.manner, unit: amounts.system === 'us' ? ('oz' as const) : ('g' as const) }
   const value = valueIn(manner, answer.value.value.gramsPerLitre, setting)
   return value === null
     ? null
     : {
         words: amountWords({ value, manner }, amounts.system),
         comesTo: comesToText({ value, manner }, setting),
-        manner,
+        said: saidOf({ value, manner }, amounts.system),
       }
 })
 function give() {
@@ -84,7 +86,7 @@ function give() {
   emit('give', {
     ...lineOf(mine.value.id, answer.value.value.gramsPerLitre),
     id: freeLineId(mine.value.id, lines),
-    measure: told.value.manner,
+    measure: told.value.said,
   })
   visible.value = false
 }

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 /**
- * An amount of a dressing as people say it, in the manner the grower chose; the weight it comes to beneath. What is
- * typed stays as typed; what is not understood is asked about, and nothing is changed meanwhile.
+ * An amount of a dressing as people say it, and what it comes to beneath. What the grower typed stays as typed, wherever
+ * it goes and whatever the rest of the job becomes; what is not understood is asked about, and nothing changes meanwhile.
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import { sameData } from '@/model/garden/same'
-import { doseOf, readAmount, type AmountSetting, type Manner } from '@/model/amounts/amount'
+import { doseOf, readAmount, saidOf, type AmountSetting, type SaidAmount } from '@/model/amounts/amount'
 import { amountQuestionText, comesToText, doseInManner, noBaseText } from '@/text/base/amounts'
 import type { Sentence } from '@/text/base/problems.en'
+import { partNamed } from '@/text/shelf/partNamed'
 import FieldFrame from './FieldFrame.vue'
 
 const {
   label,
   name = '',
   dose,
-  manner,
+  said: kept,
   setting,
   problem = null,
   hint = '',
@@ -26,38 +27,35 @@ const {
   /** g per litre of mix. */
   dose: number
   /** As the grower last gave it; null for the usual way. */
-  manner: Manner | null
+  said: SaidAmount | null
   setting: AmountSetting
   problem?: Sentence | null
   hint?: string
 }>()
-const emit = defineEmits<{ set: [dose: number, manner: Manner] }>()
+const emit = defineEmits<{ set: [dose: number, said: SaidAmount] }>()
 
 const id = useId()
-const shown = computed(() => doseInManner(dose, manner, setting))
+const shown = computed(() => doseInManner(dose, kept, setting))
 const text = ref(shown.value.words)
-const read = computed(() => readAmount(text.value, setting.system, shown.value.manner))
+const read = computed(() =>
+  readAmount(text.value, { system: setting.system, usual: shown.value.manner, named: partNamed(setting) }),
+)
 const typedDose = computed(() => (read.value.ok ? doseOf(read.value.amount, setting) : null))
-const isModel = (typed: number | null) =>
-  typed !== null && Math.abs(typed - dose) <= 0.006 * Math.max(dose, typed, 1e-6)
+const typedSaid = computed(() => (read.value.ok ? saidOf(read.value.amount, setting.system) : null))
 
-/** The dose last sent on: its coming back is no change from outside. */
-let sent: number | null = null
-const writing = ref(false)
-// Do not rewrite under the fingers that type; what changed from outside is shown at once.
-watch([() => dose, () => setting], ([now], [before]) => {
-  const ours = now === before || now === sent
-  if (!(ours && writing.value) && !isModel(typedDose.value)) text.value = shown.value.words
-})
+// What is typed is what is kept; only a change from outside, an undo or another recipe, writes the field anew.
+watch(
+  () => shown.value.words,
+  (words) => {
+    if (!sameData(typedSaid.value, kept)) text.value = words
+  },
+)
 function typed(value: string | undefined) {
   text.value = value ?? ''
-  if (!read.value.ok || typedDose.value === null) return
-  const { manner: next } = read.value.amount
-  if (isModel(typedDose.value) && sameData(next, shown.value.manner)) return
-  sent = typedDose.value
-  emit('set', sent, next)
+  if (typedSaid.value === null || typedDose.value === null || sameData(typedSaid.value, kept)) return
+  emit('set', typedDose.value, typedSaid.value)
 }
-const said = computed<Sentence | null>(() => {
+const trouble = computed<Sentence | null>(() => {
   if (!read.value.ok) return amountQuestionText(read.value.question, setting.system)
   return typedDose.value === null ? noBaseText(read.value.amount.manner) : problem
 })
@@ -68,19 +66,17 @@ const beneath = computed(() => [comesTo.value, hint].filter(Boolean).join(' · '
 </script>
 
 <template>
-  <FieldFrame :id="id" :label="label" :problem="said" :hint="beneath">
+  <FieldFrame :id="id" :label="label" :problem="trouble" :hint="beneath">
     <InputText
       :id="id"
       :model-value="text"
       autocomplete="off"
       :aria-label="name || undefined"
-      :invalid="said !== null"
-      :aria-invalid="said !== null"
-      :aria-describedby="said || beneath ? `${id}-said` : undefined"
+      :invalid="trouble !== null"
+      :aria-invalid="trouble !== null"
+      :aria-describedby="trouble || beneath ? `${id}-said` : undefined"
       fluid
       @update:model-value="typed"
-      @focus="writing = true"
-      @blur="writing = false"
     />
   </FieldFrame>
 </template>

@@ -5,7 +5,8 @@ import type { MixNeeded } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import { succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
-import { asJudged, containerOf, jobOf, judgedBed, liveJob, placeOf } from '@/model/garden/garden'
+import { asJudged, containerOf, jobOf, judgedBed, placeOf } from '@/model/garden/garden'
+import { asDosed } from '@/model/amounts/asDosed'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { sameData } from '@/model/garden/same'
 import type { Job, JobBed, Place } from '@/model/garden/schemas'
@@ -78,7 +79,7 @@ export function useJobIn<G extends GardenDoor>(
   const units = computed(() => garden.settings.units)
   const job = computed(() => {
     const stored = jobOf(garden.records, toValue(jobId))
-    return stored && liveJob(garden.records, stored)
+    return stored && asDosed(garden.records, stored)
   })
   const lead = computed(() => (job.value ? judgedBed(job.value) : null))
   const place = computed(() => placeOf(garden.records))

@@ -2,7 +2,8 @@ import { test as words } from '@/text/composables/learn'
 import { useTables } from '../garden/useTables'
 import { computed, toRaw, type ComputedRef } from 'vue'
 import { averaged } from '@/core/fieldTests'
-import { jobOf, liveJob, testOf } from '@/model/garden/garden'
+import { jobOf, testOf } from '@/model/garden/garden'
+import { asDosed } from '@/model/amounts/asDosed'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Job, Test } from '@/model/garden/schemas'
 import { correctionFor } from '@/model/season/correction'
@@ -23,7 +24,7 @@ export function useTest(garden: GardenDoor, testId: () => string) {
   }
   const job = computed(() => {
     const stored = test.value?.jobId ? jobOf(garden.records, test.value.jobId) : undefined
-    return stored && liveJob(garden.records, stored)
+    return stored && asDosed(garden.records, stored)
   })
   const worked = computed(() => test.value && averaged(test.value.test, test.value.repeats))
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problem : null))

@@ -1,5 +1,6 @@
 import { computed, toRaw, type ComputedRef } from 'vue'
-import { jobOf, liveJob } from '@/model/garden/garden'
+import { jobOf } from '@/model/garden/garden'
+import { asDosed } from '@/model/amounts/asDosed'
 import type { Job } from '@/model/garden/schemas'
 import { doseTotals, type DoseTotal } from '@/model/make/doseTotals'
 import { moneyOf, type Money } from '@/model/make/money'
@@ -41,7 +42,7 @@ export function useShopping(
       : (job.value?.boughtWith ?? []).flatMap((id) => {
           const stored = jobOf(garden.records, id)
           if (!stored || id === job.value!.id) return []
-          const other = liveJob(garden.records, stored)
+          const other = asDosed(garden.records, stored)
           const found = quantitiesOf(toRaw(other), prepareJob(toRaw(other), toRaw(place.value), tables.value))
           return found.ok ? [{ job: other, quantities: found.value }] : []
         }),

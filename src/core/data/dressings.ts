@@ -1,5 +1,7 @@
 import others from './dressings.json'
 import { LIME_DRESSINGS } from './limes'
+import { dressingOfMaterial } from './materialDressing'
+import { materialIn } from './materials'
 import type { Tables } from './tables'
 import type { Dressing } from './types'
 
@@ -17,10 +19,15 @@ export const DRESSINGS: readonly Dressing[] = [...LIME_DRESSINGS, ...(others as 
 export const dressingById = (id: string): Dressing | undefined => DRESSINGS.find((d) => d.id === id)
 
 /**
- * A dressing by its id, the rows of these tables before the published ones; undefined where there is none.
+ * A dressing by its id, the rows of these tables before the published ones; a material, as a dressing, by its own id.
+ * Undefined where there is none.
  *
  * @example
  * dressingIn({ materials: [], dressings: [], learning: null }, 'gypsum')?.name // 'Gypsum'
  */
-export const dressingIn = ({ dressings }: Pick<Tables, 'dressings'>, id: string): Dressing | undefined =>
-  dressings.find((d) => d.id === id) ?? dressingById(id)
+export function dressingIn(tables: Pick<Tables, 'dressings' | 'materials'>, id: string): Dressing | undefined {
+  const dressing = tables.dressings.find((d) => d.id === id) ?? dressingById(id)
+  if (dressing) return dressing
+  const material = materialIn(tables, id)
+  return material && dressingOfMaterial(material)
+}

@@ -21,6 +21,7 @@ export const judge = (question: JudgementQuestion): Judgement[] =>
 export function judgementKey(j: Judgement): string {
   if (j.code === 'sand-lowers-air') return `${j.code} ${j.material}`
   if (j.code === 'dose-above-limit') return `${j.code} ${j.dressing}`
+  if (j.code === 'doses-add-up') return `${j.code} ${j.of}`
   if (j.code === 'salts-high') return `${j.code} ${j.where}`
   return j.code
 }

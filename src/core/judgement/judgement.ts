@@ -22,6 +22,8 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       without: Fraction
     }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
+  /** All limes together, as calcium carbonate, and how many times what a mix takes. */
+  | { code: 'lime-too-much'; gramsPerLitre: number; times: number }
   /** Lime is given against sulfur or another acidifier of the same mix; `lime` g per litre. */
   | { code: 'lime-against-acid'; dressing: string; lime: number }
   | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }

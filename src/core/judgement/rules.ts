@@ -97,6 +97,21 @@ const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
     : []
 }
 
+/** Every lime of every line and finished mix, each by its own limit. */
+const limeTooMuch: Rule = ({ evaluation: e }) => {
+  const all = [...e.lime.doses, ...(e.given.limes ?? [])]
+  const times = all.reduce((sum, d) => sum + d.gramsPerLitre / d.lime.usualLimit, 0)
+  const gramsPerLitre = all.reduce(
+    (sum, d) => sum + d.gramsPerLitre * d.lime.calciumCarbonateEquivalent.value,
+    0,
+  )
+  // One dressing of lime beyond its limit is a flag of its own.
+  const flagged = e.flags.some((f) => f.code === 'dose-above-limit' || (f.code === 'doses-add-up' && f.of === 'lime'))
+  return times > 1 && !(flagged && all.length === (e.given.limes ?? []).length)
+    ? [{ level: 'alarm', code: 'lime-too-much', gramsPerLitre, times }]
+    : []
+}
+
 /** Two that undo each other: what makes a mix acid, and lime. */
 const limeAgainstAcid: Rule = ({ evaluation: e }) => {
   const acid = e.given.acids?.find((a) => a.dressing.family === 'acidifier' && isDose(a.gramsPerLitre))
@@ -217,11 +232,19 @@ const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
   return days < keeps ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }] : []
 }
 
-const GRAVE: ReadonlySet<string> = new Set(['boron-high', 'dose-above-limit'])
+/** How grave a flag is: boron that comes slowly is a word, at once an alarm. */
+const levelOf = (flag: Evaluation['flags'][number]): Judgement['level'] =>
+  flag.code === 'boron-high'
+    ? flag.soon
+      ? 'alarm'
+      : 'note'
+    : flag.code === 'dose-above-limit' || flag.code === 'doses-add-up'
+      ? 'alarm'
+      : 'warn'
 /** One fault, one remedy: a dose too large is told by what it does where that is told. */
 const toldAlready = ({ evaluation: e, dressings }: JudgementQuestion, flag: Evaluation['flags'][number]) =>
   flag.code === 'dose-above-limit' &&
-  e.flags.some((f) => f.code === 'boron-high') &&
+  e.flags.some((f) => f.code === 'boron-high' && f.soon) &&
   dressings.some((d) => d.dressing.id === flag.dressing && (d.dressing.analysis.boron?.value ?? 0) > 0)
 
 /** Nitrogen that wood takes at first, and that the season gives back before the crop misses it. */
@@ -235,7 +258,7 @@ const isWithinSlack = (flag: Evaluation['flags'][number]) =>
 const feedFlags: Rule = (q) =>
   q.evaluation.flags
     .filter((flag) => !toldAlready(q, flag) && !isWithinSlack(flag) && !isMadeGood(q.evaluation, flag))
-    .map((flag): Judgement => ({ level: GRAVE.has(flag.code) ? 'alarm' : 'warn', ...flag }))
+    .map((flag): Judgement => ({ level: levelOf(flag), ...flag }))
 
 /** In the order they are shown within a level. */
 export const RULES: readonly Rule[] = [
@@ -244,6 +267,7 @@ export const RULES: readonly Rule[] = [
   staysWet,
   sandLowersAir,
   limeDoesLittle,
+  limeTooMuch,
   limeAgainstAcid,
   waterRaisesPH,
   tooRich,

@@ -1,5 +1,5 @@
 import { temperatureCourse, type Temperature } from '../chemistry/temperature'
-import type { Crop, Material } from '../data/types'
+import { ELEMENTS, type Crop, type Dressing, type Element, type Material } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres } from '../units'
 import { FLAG_LIMITS } from './limits'
@@ -12,11 +12,15 @@ const L = FLAG_LIMITS
 export type FeedFlag =
   /** Much ammonium in cold mix: it turns slowly to nitrate and burns roots. */
   | { code: 'ammonium-when-cold'; share: number; temperature: number }
-  | { code: 'boron-high'; mgPerLitre: number; limit: number }
+  /** Boron in reach, mg/L: at once, or over a season; what brings most of it. */
+  | { code: 'boron-high'; soon: boolean; mgPerLitre: number; limit: number; dressing: string }
   | { code: 'salts-high'; where: 'mix' | 'top'; ec: number; limit: number; yieldKept: number }
   | { code: 'phosphorus-for-sensitive'; mgPerLitre: number; limit: number }
   | { code: 'calcium-to-magnesium'; ratio: number; low: number; high: number }
+  /** All lines of one dressing together, where they are thickest. */
   | { code: 'dose-above-limit'; dressing: string; gramsPerLitre: number; limit: number }
+  /** Each within its own limit, together over it: the sum of their shares of it. */
+  | { code: 'doses-add-up'; of: DoseKind; dressings: string[]; times: number }
   | { code: 'drawdown-uncovered'; drawdown: number; supplied: number }
   /** Charcoal that was not charged: its share of the mix and the nitrogen it takes up, mg per litre of mix. */
   | { code: 'char-uncharged'; share: number; takes: number }
@@ -28,6 +32,8 @@ export type FeedFlag =
  * memory).
  */
 export const BORON_LIMIT = 1
+/** What may come out of a slow frit or coat over a season, most of it leached or taken up. mg/L. Our assumption. */
+export const SLOW_BORON_LIMIT = 2
 /** Share of dissolved nitrogen that may be ammonium below 15 C. Source: common practice, at most 40-50 %. */
 export const AMMONIUM_LIMIT = 0.5
 /**
@@ -35,6 +41,9 @@ export const AMMONIUM_LIMIT = 0.5
  * memory).
  */
 export const PHOSPHORUS_LIMIT = 40
+/** Days that count as at once for what harms roots, and those of a season. */
+const FIRST_MONTH = 28
+const SEASON = 140
 const RATIO = { low: 1.5, high: 8 } as const
 
 /**
@@ -84,8 +93,22 @@ function coldAmmonium({ supply, temperature }: Fed): FeedFlag[] {
 }
 
 function highBoron({ averaged, temperature }: Fed): FeedFlag[] {
-  const { boron } = supplyOfDressings(averaged, temperature)(140).charge
-  return boron > BORON_LIMIT ? [{ code: 'boron-high', mgPerLitre: boron, limit: BORON_LIMIT }] : []
+  const boronBy = (day: number, doses: readonly DressingDose[] = averaged) =>
+    supplyOfDressings(doses, temperature)(day).charge.boron
+  const [first, season] = [boronBy(FIRST_MONTH), boronBy(SEASON)]
+  const soon = first > BORON_LIMIT
+  if (!soon && season <= SLOW_BORON_LIMIT) return []
+  const day = soon ? FIRST_MONTH : SEASON
+  const most = averaged.reduce((a, b) => (boronBy(day, [b]) > boronBy(day, [a]) ? b : a))
+  return [
+    {
+      code: 'boron-high',
+      soon,
+      mgPerLitre: soon ? first : season,
+      limit: soon ? BORON_LIMIT : SLOW_BORON_LIMIT,
+      dressing: most.dressing.id,
+    },
+  ]
 }
 
 function highSalts({ blend, doses, depth, temperature, crop }: Fed): FeedFlag[] {
@@ -115,12 +138,68 @@ function oddCalcium({ supply }: Fed): FeedFlag[] {
     : []
 }
 
-const overdosed = ({ doses }: Fed): FeedFlag[] =>
-  doses.flatMap(({ dressing: { id, dose }, gramsPerLitre }): FeedFlag[] =>
-    gramsPerLitre > dose.limit
-      ? [{ code: 'dose-above-limit', dressing: id, gramsPerLitre, limit: dose.limit }]
-      : [],
+/** The thickest there is of each dressing anywhere, all its lines together, g per litre. */
+function thickest(doses: readonly DressingDose[]): Map<Dressing, number> {
+  const all = new Map<Dressing, Map<string, number>>()
+  for (const { dressing, gramsPerLitre, place } of doses) {
+    const zones = all.get(dressing) ?? new Map<string, number>()
+    // What is held back comes when the first is mostly used up.
+    const zone = place?.kind === 'heldBack' ? `heldBack ${place.from}` : (place?.kind ?? 'throughout')
+    zones.set(zone, (zones.get(zone) ?? 0) + gramsPerLitre)
+    all.set(dressing, zones)
+  }
+  return new Map(
+    [...all].map(([dressing, zones]) => {
+      const throughout = zones.get('throughout') ?? 0
+      const each = [...zones].map(([zone, grams]) =>
+        zone === 'top' || zone === 'hole' ? grams + throughout : grams,
+      )
+      return [dressing, Math.max(...each)]
+    }),
   )
+}
+
+/** What a dressing's limit is about: the nutrient its label has most of, lime, the acid, or its chief trace element. */
+export type DoseKind = 'nitrogen' | 'phosphate' | 'potash' | 'lime' | 'acid' | Element
+function kindOfDose({ family, label, analysis }: Dressing): DoseKind | null {
+  if (family === 'lime') return 'lime'
+  if (family === 'acidifier') return 'acid'
+  if (family === 'conditioner' || family === 'biological') return null
+  const best = (['nitrogen', 'phosphate', 'potash'] as const).reduce((a, b) =>
+    (label?.[b] ?? 0) > (label?.[a] ?? 0) ? b : a,
+  )
+  if (label && label[best] > 0) return best
+  return ELEMENTS.reduce<Element | null>(
+    (a, b) => ((analysis[b]?.value ?? 0) > ((a && analysis[a]?.value) ?? 0) ? b : a),
+    null,
+  )
+}
+
+/** Doses of one dressing beyond its limit, and of several of a kind that are beyond it only together. */
+function overdosed({ doses }: Fed): FeedFlag[] {
+  const sums = [...thickest(doses)]
+  const single = sums.filter(([dressing, grams]) => grams > dressing.dose.limit)
+  const kinds = new Map<DoseKind, [Dressing, number][]>()
+  for (const one of sums) {
+    const kind = kindOfDose(one[0])
+    if (kind && one[1] > 0 && one[1] <= one[0].dose.limit) kinds.set(kind, [...(kinds.get(kind) ?? []), one])
+  }
+  const together = [...kinds].flatMap(([of, list]): FeedFlag[] => {
+    const times = list.reduce((sum, [d, grams]) => sum + grams / d.dose.limit, 0)
+    return list.length > 1 && times > 1
+      ? [{ code: 'doses-add-up', of, dressings: list.map(([d]) => d.id), times }]
+      : []
+  })
+  return [
+    ...single.map(([{ id, dose }, gramsPerLitre]): FeedFlag => ({
+      code: 'dose-above-limit',
+      dressing: id,
+      gramsPerLitre,
+      limit: dose.limit,
+    })),
+    ...together,
+  ]
+}
 
 function uncoveredDrawdown({ supply }: Fed): FeedFlag[] {
   const { drawdown, charge } = supply(28)

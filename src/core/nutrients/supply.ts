@@ -2,6 +2,7 @@ import type { AcidDose } from '../chemistry/fertilizerAcid'
 import type { LimeDose } from '../chemistry/lime'
 import { releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
 import { temperatureCourse, type Temperature } from '../chemistry/temperature'
+import { availability, MINERALISES, TABLE_SEASON } from '../data/availability'
 import { limingMaterial } from '../data/limes'
 import { ELEMENTS, type Dressing, type MaterialFamily } from '../data/types'
 import type { Blend } from '../mixing'
@@ -25,42 +26,9 @@ export interface DressingDose {
 /** Days within which what is released counts as immediate. */
 export const IMMEDIATE: Days = 3
 
-const MINERAL: readonly MaterialFamily[] = ['soil', 'sand', 'aggregate', 'perlite', 'vermiculite', 'mineral']
-
-/**
- * Share of a part's P, K, Ca and Mg that plants can have: at once, and more over a season of 20 weeks. Organic parts
- * are analysed in all; soils and sands as available; vermiculite, zeolite and rock dust in all, most of it locked.
- * Source: our assumption on common practice: potassium of compost and manure nearly all soluble, phosphorus a fifth
- * at once and as much again in a season.
- * Fractions, 0 to 1.
- *
- * @example
- * availability('compost').atOnce.potassium // 0.85
- */
-export function availability(family: MaterialFamily): Record<'atOnce' | 'later', Charge> {
-  const of = (p: number, k: number, ca: number, mg: number): Charge => ({
-    ...noCharge(),
-    phosphorus: p,
-    potassium: k,
-    calcium: ca,
-    magnesium: mg,
-  })
-  if (family === 'soil' || family === 'sand')
-    return { atOnce: of(0.5, 0.5, 0.1, 0.1), later: of(0.5, 0.5, 0.2, 0.2) }
-  if (family === 'vermiculite') return { atOnce: of(0, 0.03, 0, 0.01), later: of(0, 0.1, 0, 0.02) }
-  if (MINERAL.includes(family)) return { atOnce: of(0, 0.01, 0, 0), later: of(0.01, 0.02, 0.01, 0.01) }
-  return { atOnce: of(0.2, 0.85, 0.1, 0.2), later: of(0.2, 0.1, 0.2, 0.3) }
-}
-
 /** Share of a compost's or manure's nitrogen that is mineral on the first day. Source: our assumption, 1-5 % usual. */
 const MINERAL_NITROGEN: Partial<Record<MaterialFamily, Fraction>> = { compost: 0.03, manure: 0.05 }
-/** Days of the season the tables' first-season nitrogen is counted over, at 20 C. */
-export const TABLE_SEASON: Days = 140
-/**
- * Rates of the parts' own nitrogen, per day at 20 C: rot of compost, and hunger of fresh wood. Q10 2. Source: our
- * assumption.
- */
-const MINERALISES = 0.015
+/** Rate at which fresh wood takes nitrogen, per day at 20 C. Q10 2. Source: our assumption. */
 const IMMOBILISES = 0.05
 
 /** What has come into reach by a day, mg per litre of blend. */

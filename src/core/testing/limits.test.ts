@@ -104,8 +104,7 @@ everyLimit(
   AMOUNT_LIMITS,
   {
     // A typed dose of lime or of a dressing is held to these where a recipe is prepared.
-    lime: trial(25, (x) => x > AMOUNT_LIMITS.lime.value),
-    dressing: trial(60, (x) => x > AMOUNT_LIMITS.dressing.value),
+    leastLime: trial(0.1, (x) => x > AMOUNT_LIMITS.leastLime.value),
     leastDose: trial(0.005, isDose),
     containers: trial(5000, (x) => countProblem(Math.round(x))),
   },

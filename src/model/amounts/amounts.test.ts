@@ -9,14 +9,15 @@ import { labelDose, readLabel } from './labelDose'
 import { readMeasure, type Dimension } from './measure'
 import { gramsIn, litresIn } from './units'
 
-const METRIC = once(() => usualManner('metric'))
-const US = once(() => usualManner('us'))
+const metric = once(() => ({ system: 'metric' as const, usual: usualManner('metric') }))
+const us = once(() => ({ system: 'us' as const, usual: usualManner('us') }))
 const GAL = 3.785411784
 const setting: AmountSetting = {
   system: 'metric',
   bulkDensity: 0.9,
   all: 120,
   bucket: 10,
+  scoop: 1,
   tub: 60,
   part: 9.5,
   batch: 55,
@@ -24,6 +25,7 @@ const setting: AmountSetting = {
   container: 20,
   plant: 10,
   area: 250,
+  parts: new Map(),
 }
 
 /** Amount, its number, unit, what for, of how many; in metric units unless said. */
@@ -131,6 +133,15 @@ const UNDERSTOOD: readonly Row[] = [
   ['2,5', 2.5, 'g', 'volume', 1],
   ['4 g per planter', 4, 'g', 'container', 1],
   ['4 g per box', 4, 'g', 'container', 1],
+  ['180 g for 40 L', 180, 'g', 'volume', 40],
+  ['180 g to 40 litres of mix', 180, 'g', 'volume', 40],
+  ['1 cup of kelp for 40 L', 1, 'cup', 'volume', 40],
+  ['2 tbsp per scoop', 2, 'tablespoon', 'scoop', 1],
+  ['2 g per jug', 2, 'g', 'scoop', 1],
+  ['2 us cups in all', 2, 'cup', 'all', 1],
+  ['a 2 cm layer', 2, 'cmDeep', 'area', 1],
+  ['20 mm on top', 2, 'cmDeep', 'area', 1],
+  ['1 inch of castings', 1, 'inchDeep', 'area', 1],
 ]
 const UNDERSTOOD_US: readonly Row[] = [
   ['2 oz/gal', 2, 'oz', 'volume', GAL],
@@ -199,21 +210,21 @@ const ASKED: readonly (readonly [string, string])[] = [
 
 describe('an amount as people say it', () => {
   test.each([...UNDERSTOOD])('“%s” is understood', (text, value, unit, base, of) => {
-    const read = readAmount(text, 'metric', METRIC())
+    const read = readAmount(text, metric())
     if (!read.ok) throw new Error(JSON.stringify(read.question))
     expect(read.amount.value).toBeCloseTo(value, 9)
     expect(read.amount.manner).toMatchObject({ unit, base })
     expect(read.amount.manner.of).toBeCloseTo(of, 9)
   })
   test.each([...UNDERSTOOD_US])('“%s” is understood in US units', (text, value, unit, base, of) => {
-    const read = readAmount(text, 'us', US())
+    const read = readAmount(text, us())
     if (!read.ok) throw new Error(JSON.stringify(read.question))
     expect(read.amount.value).toBeCloseTo(value, 9)
     expect(read.amount.manner).toMatchObject({ unit, base })
     expect(read.amount.manner.of).toBeCloseTo(of, 9)
   })
   test.each([...ASKED])('“%s” is asked about: %s', (text, code) => {
-    const read = readAmount(text, 'metric', METRIC())
+    const read = readAmount(text, metric())
     expect(read.ok ? read.amount : read.question.code).toBe(code)
   })
   test('at least 200 written ones stand here, lengths and volumes with them', () => {
@@ -261,7 +272,7 @@ describe('an amount as people say it', () => {
   test('random ones come to what their words come to', () => {
     fc.assert(
       fc.property(figure, unit, forWhat, ([n, value], [u, grams], [w, litres]) => {
-        const read = readAmount(`${n} ${u}${w}`, 'metric', METRIC())
+        const read = readAmount(`${n} ${u}${w}`, metric())
         if (!read.ok) throw new Error(`${n} ${u}${w}: ${read.question.code}`)
         expect(doseOf(read.amount, setting)).toBeCloseTo((value * grams) / litres, 6)
       }),
@@ -277,13 +288,13 @@ describe('an amount as people say it', () => {
     fc.assert(
       fc.property(fc.array(piece, { maxLength: 8 }), (pieces) => {
         const text = pieces.join(' ')
-        const read = readAmount(text, 'metric', METRIC())
+        const read = readAmount(text, metric())
         if (!read.ok) return
         const { value, manner } = read.amount
         expect(Number.isFinite(value) && value >= 0).toBe(true)
         expect(manner.of).toBeGreaterThan(0)
         // Told back in words, it is read as the same.
-        const back = readAmount(amountWords(read.amount, 'metric'), 'metric', METRIC())
+        const back = readAmount(amountWords(read.amount, 'metric'), metric())
         if (!back.ok)
           throw new Error(`${text} → ${amountWords(read.amount, 'metric')}: ${back.question.code}`)
         expect(back.amount.manner.base).toBe(manner.base)
@@ -295,14 +306,14 @@ describe('an amount as people say it', () => {
   })
   test('2026-11-29: a spoonful of mix is no measure of mix: “2 cups per tbsp” is asked about', () => {
     for (const text of ['2 cups per tbsp', '5 g per teaspoon', '1 oz per 50 mL'])
-      expect(readAmount(text, 'metric', METRIC())).toMatchObject({
+      expect(readAmount(text, metric())).toMatchObject({
         ok: false,
         question: { code: 'for-what' },
       })
-    expect(readAmount('1 g per 100 mL', 'metric', METRIC())).toMatchObject({ ok: true })
+    expect(readAmount('1 g per 100 mL', metric())).toMatchObject({ ok: true })
   })
   test('2026-11-29: half a cup of mix is 125 mL in words too, not a tenth of a litre', () => {
-    const read = readAmount('2 lb / half cup', 'metric', METRIC())
+    const read = readAmount('2 lb / half cup', metric())
     if (!read.ok) throw new Error(read.question.code)
     expect(amountWords(read.amount, 'metric')).toBe('2 lb per 125 mL')
     expect(doseOf(read.amount, setting)).toBeCloseTo((2 * 453.59237) / 0.125, 6)

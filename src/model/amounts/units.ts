@@ -36,6 +36,11 @@ export function litresIn(unit: VolumeUnit, system: UnitSystem): number {
       return convert(1, 'yd3').to('L')
     case 'cubicMetre':
       return convert(1, 'm3').to('L')
+    // On a square metre.
+    case 'cmDeep':
+      return 10
+    case 'inchDeep':
+      return 10 * centimetresIn('in')
     default:
       return convert(1, unit).to('L')
   }

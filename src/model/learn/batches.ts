@@ -3,7 +3,8 @@ import { materialIn, type Dressing, type Tables } from '@/core/data'
 import { pipeOf } from '@/core/fieldTests'
 import { preparedMaterial } from '@/core/mixing'
 import { dressingIdsOf, unlearned, type MeasuredBatch } from '@/core/ranges'
-import { containerOf, jobOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
+import { containerOf, jobOf, placeOf, recordOf, type Garden } from '../garden/garden'
+import { asDosed } from '../amounts/asDosed'
 import type { Job, MixRecord } from '../garden/schemas'
 import { tablesOf } from '../garden/tables'
 import { prepare } from '../mix/prepare'
@@ -50,7 +51,7 @@ export function questionOfRecord(
   job: Job,
   { batch = null, before = '9' }: { batch?: number | null; before?: string } = {},
 ): MixQuestion {
-  const asked = questionOfJob(liveJob(garden, job), placeOf(garden), tablesOf(garden))
+  const asked = questionOfJob(asDosed(garden, job), placeOf(garden), tablesOf(garden))
   const { calcitic, dolomitic } = asked.recipe.lime
   const doses = dosesOf(record, job, batch, before)
   // The two limes of a recipe go in as they did when it was planned: as lime, not among the feeds, whose salts count.

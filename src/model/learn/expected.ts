@@ -5,7 +5,8 @@ import { evaluate, type MixInContainer } from '@/core/evaluate'
 import { preparedMaterial } from '@/core/mixing'
 import { expectedReading } from '@/core/ranges'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
-import { jobOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
+import { jobOf, placeOf, recordOf, type Garden } from '../garden/garden'
+import { asDosed } from '../amounts/asDosed'
 import type { Test } from '../garden/schemas'
 import { tablesOf } from '../garden/tables'
 import { evaluateJob } from '../mix/evaluateJob'
@@ -28,7 +29,7 @@ function evaluationOf(garden: Garden, test: Test) {
   }
   const stored = test.jobId ? jobOf(garden, test.jobId) : undefined
   if (!stored) return null
-  const job = liveJob(garden, stored)
+  const job = asDosed(garden, stored)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
   const found = record
     ? answer(questionOfRecord(garden, record, job))

@@ -41,7 +41,7 @@ export function doseTotals(job: Job, quantities: Quantities): DoseTotal[] {
         bulkDensity: dressing.bulkDensity.value,
         grams: grams * line.share,
         place: line.place,
-        isLime: false,
+        isLime: limeIn(tables, id) !== undefined,
       },
     ]
   })

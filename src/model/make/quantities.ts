@@ -9,7 +9,7 @@ import { mixNeededFor } from '../garden/mixNeededFor'
 import type { InnerMix, Job, Part } from '../garden/schemas'
 import { answer, evaluatePrepared, type PreparedMix } from '../mix/prepare'
 import { flatOf } from '../mix/prepareRecipe'
-import { linesOf } from '../mix/questionOfJob'
+import { finishedMixes, linesOf } from '../mix/questionOfJob'
 import { besideMix } from './besideMix'
 import { PLAN_LIMITS } from './limits'
 
@@ -94,6 +94,15 @@ function batchesOf(
     if (less.ok && less.value.blendLitres <= wanted) return less
   }
   return plan
+}
+
+/** Batches a job is made in; null where it cannot be planned. */
+export function batchCount(job: Job, tables: Tables): number | null {
+  const wanted = mixWanted(job, tables)
+  const flat = flatOf(linesOf(job.parts), finishedMixes(job.mixes), tables)
+  if (wanted === null || !flat.ok) return null
+  const plan = batchesOf(job.parts, flat.value.lossHere, wanted, job.plan)
+  return plan.ok ? plan.value.batches.length : null
 }
 
 /** Finished mixes that are made for the job, with their own batches. Errors: those of `flatOf` and `planBatches`. */

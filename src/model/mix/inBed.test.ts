@@ -5,7 +5,8 @@ import { demoGarden } from '@/demo/demoGarden'
 import { asJudged, inBed, jobsOf } from '../garden/garden'
 import type { Job } from '../garden/schemas'
 import { startingJobBed, startingSpec } from '../garden/starting'
-import { jobAmounts } from '../amounts/setting'
+import { lineOf } from './doses'
+import { jobAmounts, lineAmounts } from '../amounts/setting'
 import { outdoorsOf } from '../season/season'
 import { prepareJob } from './evaluateJob'
 import { judgedIn } from './judgedIn'
@@ -53,7 +54,11 @@ describe('two crops in two beds of one job', () => {
     const place = garden().get('place') as Parameters<typeof outdoorsOf>[1]
     const suits = (judged: string) => outdoorsOf({ ...job, judgedIn: judged }, place)!.suits
     expect(suits('berries')).not.toEqual(suits('tub'))
-    const of = (judged: string) => jobAmounts(garden(), { ...job, judgedIn: judged })
+    const of = (bed: string) => {
+      const line = { ...lineOf('blood_meal', 1), beds: [bed] }
+      return lineAmounts(jobAmounts(garden(), job), job, line, PUBLISHED)
+    }
+    // One plant to a pot of berries, two to the tub; whichever bed is looked at.
     expect(of('berries').plant).toBeCloseTo(of('berries').container!, 9)
     expect(of('tub').plant).toBeCloseTo(of('tub').container! / 2, 9)
   })

@@ -129,11 +129,9 @@ export function premixedIn(
   return { lime: { gramsPerLitre: grams, dolomiteShare: grams > 0 ? dolomite / grams : 0 }, dressings }
 }
 
-/** What is wrong with an amount given by weight, g per litre, if anything. */
-function amountProblem(field: string, value: number, limit: number) {
-  if (!(value >= 0)) return fail({ code: 'amount-negative', field, value })
-  return value > limit ? fail({ code: 'size-too-large', field, value, limit }) : null
-}
+/** What is wrong with an amount given by weight, if anything: too much of it is worked out and warned of. */
+const amountProblem = (field: string, value: number) =>
+  value >= 0 && Number.isFinite(value) ? null : fail({ code: 'amount-negative', field, value })
 
 function dosesOf(recipe: RecipeQuestion, premixed: Premixed, tables: Tables): Outcome<DressingDose[]> {
   const doses = premixed.dressings.flatMap(({ dressingId, gramsPerLitre }): DressingDose[] => {
@@ -143,7 +141,7 @@ function dosesOf(recipe: RecipeQuestion, premixed: Premixed, tables: Tables): Ou
   for (const { dressingId, gramsPerLitre, place } of recipe.dressings) {
     const dressing = dressingIn(tables, dressingId)
     if (!dressing) return fail({ code: 'unknown-dressing', dressing: dressingId })
-    const wrong = amountProblem(dressingId, gramsPerLitre, AMOUNT_LIMITS.dressing.value)
+    const wrong = amountProblem(dressingId, gramsPerLitre)
     if (wrong) return wrong
     doses.push({ dressing, gramsPerLitre, place })
   }
@@ -186,6 +184,10 @@ export function limesOf(
   return succeed({ calcitic, dolomitic })
 }
 
+/** Lime that a mix already at its target would ask for is none. */
+const worthLiming = (gramsPerLitre: number) =>
+  gramsPerLitre < AMOUNT_LIMITS.leastLime.value ? 0 : gramsPerLitre
+
 /** Lime to add to what finished mixes bring, g per litre. */
 function limeWanted(
   wish: LimeWish,
@@ -198,13 +200,13 @@ function limeWanted(
   if (aim.kind === 'none') return succeed({ gramsPerLitre: 0, dolomiteShare: share })
   if (aim.kind === 'dose') {
     const { gramsPerLitre } = aim
-    const wrong = amountProblem('limeGramsPerLitre', gramsPerLitre, AMOUNT_LIMITS.lime.value)
+    const wrong = amountProblem('limeGramsPerLitre', gramsPerLitre)
     return wrong ?? succeed({ gramsPerLitre, dolomiteShare: share })
   }
   if (dolomite.kind === 'share') {
     const plan = limeForTarget(mixed, { choice: choiceOf(limes, share), target: aim.target }, given)
     return plan.ok
-      ? succeed({ gramsPerLitre: plan.value.gramsPerLitre, dolomiteShare: share }, ...plan.notes)
+      ? succeed({ gramsPerLitre: worthLiming(plan.value.gramsPerLitre), dolomiteShare: share }, ...plan.notes)
       : plan
   }
   const inParts = supplyOfParts(mixed, given.temperature ?? USUAL_TEMPERATURE)(IMMEDIATE).charge
@@ -217,7 +219,7 @@ function limeWanted(
   })
   return plan.ok
     ? succeed(
-        { gramsPerLitre: plan.value.plan.gramsPerLitre, dolomiteShare: plan.value.dolomiteShare },
+        { gramsPerLitre: worthLiming(plan.value.plan.gramsPerLitre), dolomiteShare: plan.value.dolomiteShare },
         ...plan.notes,
       )
     : plan
@@ -253,7 +255,7 @@ function limeTogether(
  * A recipe worked out as far as it goes without a bed. Lime to a pH counts what finished mixes bring; nothing takes
  * that out again. g per litre of blended mix.
  *
- * Errors: a material or dressing nobody knows, an amount below nought or beyond `AMOUNT_LIMITS`, those of
+ * Errors: a material or dressing nobody knows, an amount below nought, those of
  * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate'
 import { z } from 'zod'
 import { recipeOf } from './versions'
+import { asPerLitre } from '@/model/garden/said'
 import { GARDEN_LIMITS, LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import {
   ownDressingSchema,
@@ -55,7 +56,10 @@ export function sharedRecipe(
     formatVersion: SHARE_VERSION,
     name,
     note,
-    recipe: { ...recipeOf(recipe), dressings: recipe.dressings.map((d) => ({ ...d, beds: undefined })) },
+    recipe: asPerLitre({
+      ...recipeOf(recipe),
+      dressings: recipe.dressings.map((d) => ({ ...d, beds: undefined })),
+    }),
     own: {
       materials: own.materials.filter((m) => materials.has(m.id)),
       dressings: own.dressings.filter((d) => dressings.has(d.id)),

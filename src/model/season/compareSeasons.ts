@@ -1,7 +1,8 @@
 import { tablesOf } from '../garden/tables'
 import { difference, type Difference } from '@/core/trial'
 import { getYear, parseISO } from 'date-fns'
-import { jobsOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
+import { jobsOf, placeOf, recordOf, type Garden } from '../garden/garden'
+import { asDosed } from '@/model/amounts/asDosed'
 import type { Entry, Job, MixRecord } from '../garden/schemas'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import { prepareJob } from '../mix/evaluateJob'
@@ -36,7 +37,7 @@ export function bedSeasons(garden: Garden): BedSeason[] {
     else byJob.set(entry.jobId, [entry])
   }
   return jobsOf(garden)
-    .map((j) => liveJob(garden, j))
+    .map((j) => asDosed(garden, j))
     .filter((j) => j.plantedOn !== null)
     .flatMap((job): BedSeason[] => {
       const record = job.recordId ? recordOf(garden, job.recordId) : undefined

@@ -1,6 +1,7 @@
 import { tablesOf } from '../garden/tables'
 import type { Outcome } from '@/core/outcome'
-import { recordOf, liveJob, jobOf, placeOf, type Garden } from '../garden/garden'
+import { recordOf, jobOf, placeOf, type Garden } from '../garden/garden'
+import { asDosed } from '../amounts/asDosed'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { Job } from '../garden/schemas'
 import { questionOfRecord } from '../learn/batches'
@@ -34,7 +35,7 @@ export function correctionFor(
 ): Outcome<Correction> | null {
   const stored = jobOf(garden, jobId)
   if (!stored) return null
-  const job = liveJob(garden, stored)
+  const job = asDosed(garden, stored)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
   const prepared = prepare(
     record ? questionOfRecord(garden, record, job) : questionOfJob(job, placeOf(garden), tablesOf(garden)),

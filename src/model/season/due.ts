@@ -1,7 +1,8 @@
 import { tablesOf } from '../garden/tables'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
-import { liveJob, placeOf, recordOf, type Garden } from '@/model/garden/garden'
+import { placeOf, recordOf, type Garden } from '@/model/garden/garden'
+import { asDosed } from '@/model/amounts/asDosed'
 import type { Job } from '@/model/garden/schemas'
 import { likesOf } from '../garden/likes'
 import { doseTotals } from '../make/doseTotals'
@@ -50,7 +51,7 @@ export function* duesOf(
   const place = placeOf(garden)
   for (const stored of jobs) {
     if (!isDated(stored)) continue
-    const job = liveJob(garden, stored)
+    const job = asDosed(garden, stored)
     if (!job.plantedOn) {
       yield [job.id, nextReady(garden, job, today)]
       continue

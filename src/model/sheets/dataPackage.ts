@@ -1,7 +1,8 @@
 import { tablesOf } from '../garden/tables'
 import { strToU8, zipSync } from 'fflate'
 import { averaged } from '@/core/fieldTests'
-import { jobsOf, liveJob, recordsOf, testsOf, type Garden } from '../garden/garden'
+import { jobsOf, recordsOf, testsOf, type Garden } from '../garden/garden'
+import { asDosed } from '../amounts/asDosed'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import { ENTRY_KINDS, VESSEL_KINDS, type Entry, type Job, type MixRecord } from '../garden/schemas'
 import { csvOf } from './sheet'
@@ -70,7 +71,7 @@ interface Written {
   known: (jobId: string, fillId: string | null) => string | null
 }
 function writtenOf(garden: Garden): Written {
-  const jobs = jobsOf(garden).map((j) => liveJob(garden, j))
+  const jobs = jobsOf(garden).map((j) => asDosed(garden, j))
   const records = recordsOf(garden)
   const fills = new Set(jobs.flatMap((j) => j.fills.map((f) => bedId(j.id, f.id))))
   return {

@@ -1,6 +1,7 @@
 import {
+  amountSaid,
   doseOf,
-  gramsInUnit,
+  gramsOf,
   litresOf,
   valueIn,
   type Amount,
@@ -8,9 +9,11 @@ import {
   type AmountSetting,
   type Base,
   type Manner,
+  type SaidAmount,
 } from '@/model/amounts/amount'
 import { LITRES } from '@/core/units'
 import { numberText } from './counted'
+import { shortName } from './labels'
 import { aBucket, doseSpoons } from '../make/measures'
 import type { Sentence } from './problems.en'
 import { doseText, doseWeightText, volumeText, type UnitSystem } from './units'
@@ -38,11 +41,14 @@ const UNIT_NAMES: Record<Manner['unit'], readonly [one: string, many: string]> =
   cubicFoot: ['cu ft', 'cu ft'],
   cubicYard: ['cu yd', 'cu yd'],
   cubicMetre: ['m³', 'm³'],
+  cmDeep: ['cm deep', 'cm deep'],
+  inchDeep: ['inch deep', 'inches deep'],
 }
 
 const BASE_NAMES: Record<Exclude<Base, 'all' | 'volume' | 'area'>, string> = {
   part: 'part',
   bucket: 'bucket',
+  scoop: 'scoop',
   tub: 'tub',
   batch: 'batch',
   bag: 'bag',
@@ -65,9 +71,12 @@ const areaText = (squareMetres: number, units: UnitSystem): string => {
       : `${figure(squareMetres)} m²`
 }
 
-/** "per bucket", "/L", "per 10 L", "in all". */
-function baseText({ base, of }: Manner, units: UnitSystem): string {
+/** "per bucket", "/L", "per 10 L", "per bag of peat", "in all"; nothing for a layer, which covers all the surface. */
+function baseText({ unit, base, of, materialId }: Manner, units: UnitSystem): string {
   if (base === 'all') return ' in all'
+  if (unit === 'cmDeep' || unit === 'inchDeep') return ''
+  if (materialId !== undefined)
+    return `${baseText({ unit, base, of }, units).replace('/L', ' per litre').replace('/gal', ' per gallon')} of ${shortName(materialId).toLowerCase()}`
   if (base === 'volume') {
     if (units === 'metric' && of === 1) return '/L'
     if (units === 'us' && Math.abs(of - LITRES.usGallon) < 1e-9) return '/gal'
@@ -79,49 +88,84 @@ function baseText({ base, of }: Manner, units: UnitSystem): string {
   return ` per ${of === 1 ? BASE_NAMES[base] : `${numberText(of)} ${BASE_NAMES[base]}s`.replace('batchs', 'batches')}`
 }
 
-/** "2 cups per bucket", "60 g in all", "2.5 g/L". */
-export function amountWords({ value, manner }: Amount, units: UnitSystem): string {
-  const [one, many] = UNIT_NAMES[manner.unit]
-  const shown = figure(value)
-  return `${shown} ${shown === '1' ? one : many}${baseText(manner, units)}`
+/** "2 cups per bucket", "60 g in all", "2.5 g/L"; spoons of the other system say whose they are. */
+export function amountWords(amount: Amount, units: UnitSystem): string {
+  return `${unitsText(amount, units)}${baseText(amount.manner, units)}`
 }
 
-/** A dose in a grower's own manner; in the usual one where the job does not say what that counts for. */
+/** "2 cups", "60 g", "2 metric tablespoons". */
+function unitsText({ value, manner, spoons }: Amount, units: UnitSystem): string {
+  const [one, many] = UNIT_NAMES[manner.unit]
+  const shown = figure(value)
+  const whose = spoons && spoons !== units ? (spoons === 'us' ? 'US ' : 'metric ') : ''
+  return `${shown} ${whose}${shown === '1' ? one : many}`
+}
+
+/**
+ * An amount as the grower gave it; a dose that was worked out in the manner chosen for it, or in the usual one where the
+ * job does not say what that counts for.
+ */
 export function doseInManner(
   gramsPerLitre: number,
-  manner: Manner | null,
+  said: SaidAmount | null,
   setting: AmountSetting,
 ): { words: string; manner: Manner } {
+  const amount = said && amountSaid(said)
+  if (amount) return { words: amountWords(amount, setting.system), manner: amount.manner }
   const usual = usualManner(setting.system)
-  const chosen = manner && litresOf(manner, setting) !== null ? manner : usual
+  const chosen = said && litresOf(said, setting) !== null ? said : usual
   const value = valueIn(chosen, gramsPerLitre, setting) ?? gramsPerLitre
   return { words: amountWords({ value, manner: chosen }, setting.system), manner: chosen }
 }
 
+/** Of these a number is a whole count of things; of the rest it may be any amount of mix. */
+const COUNTED: ReadonlySet<Base> = new Set(['part', 'batch', 'bag', 'container', 'plant', 'bucket', 'scoop', 'tub'])
+/** Beyond this a dose is measured by the bucket, not weighed, litres. Source: our assumption. */
+const BY_VOLUME = 1
+
+/** "1 tablespoon for each of 5 parts: 5 tablespoons"; nothing where an amount is not counted by number. */
+function timesText(amount: Amount, setting: AmountSetting): string | null {
+  const { base, unit, materialId } = amount.manner
+  const each = litresOf(amount.manner, setting)
+  if (!COUNTED.has(base) || setting.all === null || each === null) return null
+  const times = setting.all / each
+  const name = BASE_NAMES[base as keyof typeof BASE_NAMES]
+  const plural = `${name}s`.replace('batchs', 'batches')
+  const of = materialId === undefined ? '' : ` of ${shortName(materialId).toLowerCase()}`
+  const all = unitsText({ ...amount, value: amount.value * times }, setting.system)
+  return Math.abs(times - 1) < 0.005
+    ? `one ${name}${of}: ${all}`
+    : `for each of ${figure(times)} ${plural}${of}: ${unit === 'g' && amount.value * times >= 1000 ? '' : all}`.replace(/: $/, '')
+}
+
 /**
- * What an amount comes to: "38 g, that is 1.9 g/L, 76 g in all". Weight first, since scales are what tells; nothing
- * that the amount says already.
+ * What an amount comes to: "for each of 5 parts: 5 tablespoons, 100 g in all; 5.3 g/L". Grams in all first, since
+ * scales are what tells; nothing that the amount says already.
  */
 export function comesToText(amount: Amount, setting: AmountSetting): string {
   const { system } = setting
   const dose = doseOf(amount, setting)
   if (dose === null) return ''
-  const { unit, base, of } = amount.manner
+  const { unit, base, of, materialId } = amount.manner
   const weighed = unit === 'g' || unit === 'kg' || unit === 'oz' || unit === 'lb'
   const usual = usualManner(system)
-  const isUsual = base === 'volume' && Math.abs(of - usual.of) < 1e-9
+  const isUsual = base === 'volume' && materialId === undefined && Math.abs(of - usual.of) < 1e-9
+  const grams = setting.all === null ? null : dose * setting.all
+  const litres = grams === null ? 0 : grams / setting.bulkDensity / 1000
+  const times = timesText(amount, setting)
+  const inAll =
+    grams === null
+      ? null
+      : `${litres > BY_VOLUME && !weighed ? `${volumeText(litres, system)}, ` : ''}${doseWeightText(grams, system)} in all`
   return [
-    ...(weighed
-      ? []
-      : [
-          `${doseWeightText(amount.value * gramsInUnit(unit, setting), system)}${baseText(amount.manner, system)}`,
-        ]),
+    ...(base === 'all'
+      ? weighed
+        ? []
+        : [doseWeightText(gramsOf(amount, setting), system)]
+      : [[times, inAll].filter(Boolean).join(', ')]),
     ...(isUsual && weighed ? [] : [doseText(dose, system)]),
-    ...(base === 'all' || setting.all === null
-      ? []
-      : [`${doseWeightText(dose * setting.all, system)} in all`]),
     // Whose bag was meant shows in how much mix it makes.
-    ...(base === 'bag' && setting.bag !== null
+    ...(base === 'bag' && materialId === undefined && setting.bag !== null
       ? [`a bag makes ${volumeText(setting.bag, system)} of mix`]
       : []),
     // Scales first; a spoon where there are none.
@@ -130,7 +174,9 @@ export function comesToText(amount: Amount, setting: AmountSetting): string {
           `${doseSpoons(dose * aBucket(system), setting.bulkDensity, system)} for ${volumeText(aBucket(system), system)}`,
         ]
       : []),
-  ].join('; ')
+  ]
+    .filter(Boolean)
+    .join('; ')
 }
 
 const EXAMPLES: Record<UnitSystem, string> = {
@@ -168,6 +214,11 @@ export function amountQuestionText(question: AmountQuestion, units: UnitSystem):
       return {
         why: `“${question.text}”: for what? A litre, a part, a bucket, a batch, a plant, or in all?`,
         fix,
+      }
+    case 'not-in-mix':
+      return {
+        why: `There is no “${question.text}” in this mix.`,
+        fix: 'Name one of its parts, or say it for a litre of the mix.',
       }
     case 'below-nothing':
       return { why: 'Below nothing.', fix: 'Type 0 or more.' }

@@ -15,7 +15,12 @@ const choice = (id: string, { name, words }: { name: string; words: readonly str
 
 export const materialChoices = (rows: readonly Material[]): Choice[] =>
   rows.map((m) => choice(m.id, materialFindable(m)))
-/** Feeds and other dressings; lime is a matter of its own. */
+/** Everything that may be given by weight or by the cup: feeds, limes, then the materials that are parts as well. */
+export const dressingChoices = (rows: readonly Dressing[], materials: readonly Material[]): Choice[] => [
+  ...rows.map((d) => choice(d.id, dressingFindable(d))),
+  ...materialChoices(materials),
+]
+/** Feeds and other dressings, without lime. */
 export const feedChoices = (rows: readonly Dressing[]): Choice[] =>
   rows.filter((d) => d.family !== 'lime').map((d) => choice(d.id, dressingFindable(d)))
 

@@ -1,4 +1,3 @@
-import { AMOUNT_LIMITS } from '@/core/amounts'
 import type { Dressing } from '@/core/data'
 import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
@@ -47,12 +46,14 @@ export function whomChoices(line: DressingLine, beds: readonly { id: string; nam
 }
 
 /** What is wrong with a dose typed in, if anything. */
-export function doseProblem(gramsPerLitre: number): Sentence | null {
-  if (gramsPerLitre < 0) return { why: 'Below nothing.', fix: 'Type 0 or more.' }
-  return gramsPerLitre > AMOUNT_LIMITS.dressing.value
-    ? { why: 'Nobody gives so much.', fix: 'Check the unit.' }
-    : null
-}
+export const doseProblem = (gramsPerLitre: number): Sentence | null =>
+  gramsPerLitre < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more.' } : null
+
+/** A dose in the trouble of its own row: what happens then; nothing where it is within. */
+export const overdoseText = (dressing: Dressing | undefined, gramsPerLitre: number, units: UnitSystem): string =>
+  dressing && gramsPerLitre > dressing.dose.limit
+    ? `More than ${doseText(dressing.dose.limit, units)}: ${dressing.overdose}. Check the unit.`
+    : ''
 export const depthProblem = (depth: number): Sentence | null =>
   depth > 0 ? null : { why: 'No depth.', fix: 'Type more than 0.' }
 export const dayProblem = (day: number): Sentence | null =>

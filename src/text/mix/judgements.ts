@@ -1,4 +1,5 @@
 import type { Judgement } from '@/core/judgement'
+import type { DoseKind } from '@/core/nutrients'
 import { MONTHS, shortName } from '../base/labels'
 import { dressingName } from '../shelf/dressings'
 import {
@@ -57,6 +58,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'lime-does-little': 'lime does little',
   'lime-against-acid': 'lime and sulfur undo each other',
   'water-raises-ph': 'your water lifts its pH',
+  'lime-too-much': 'too much lime',
   'hard-water-for-acid': 'hard water for an acid crop',
   'rich-for-seedlings': 'rich for seedlings',
   'unsterile-for-seeds': 'not clean for seeds',
@@ -72,9 +74,25 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'phosphorus-for-sensitive': 'too much phosphorus',
   'calcium-to-magnesium': 'calcium against magnesium',
   'dose-above-limit': 'a dose too large',
+  'doses-add-up': 'doses too large together',
   'drawdown-uncovered': 'rotting wood takes its nitrogen',
   'char-uncharged': 'uncharged biochar takes its nitrogen',
   'crystals-swell': 'water crystals swell',
+}
+
+/** "Blood meal and hoof and horn". */
+function namesText(ids: readonly string[]): string {
+  const text = new Intl.ListFormat('en-GB').format(ids.map((id) => dressingName(id).toLowerCase()))
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}
+
+/** What several feeds of a kind bring together; other kinds are called by their element. */
+const DOSE_KINDS: Partial<Record<DoseKind, string>> = {
+  nitrogen: 'nitrogen feed',
+  phosphate: 'phosphate',
+  potash: 'potash',
+  lime: 'lime',
+  acid: 'acidifier',
 }
 
 /** What each judgement says, and what to do about it. */
@@ -102,6 +120,11 @@ const TEXTS: {
       ? 'In a pot its fine pores stay full of water, which in open ground would drain on down. Half as much, with something coarse in its place; or a bed open to soil.'
       : 'Its grains fill the gaps. Leave it out, or keep it for weight and put something coarse beside it.',
     source: 'packing of the grain sizes',
+  }),
+  'lime-too-much': (j, units) => ({
+    says: `All lime together is ${doseText(j.gramsPerLitre, units)} as calcium carbonate, ${j.times.toFixed(1)} times what a mix takes.`,
+    does: 'Give the lime the mix asks for, and check the unit it was typed in. Above pH 7.5 iron and manganese are out of reach.',
+    source: 'lime table; the shares of each limit added up',
   }),
   'lime-does-little': (j, units) => ({
     says: `${doseText(j.gramsPerLitre, units)} of lime brings pH ${pHText(j.pH)}; half of it would bring ${pHText(j.halfPH)}.`,
@@ -171,8 +194,10 @@ const TEXTS: {
     source: 'common practice',
   }),
   'boron-high': (j) => ({
-    says: `Boron ${mg(j.mgPerLitre)} where ${mg(j.limit)} is plenty.`,
-    does: 'Leave the borate out, or take a tenth: beans and strawberries suffer first. Never dose it by the pinch.',
+    says: `Boron ${mg(j.mgPerLitre)} ${j.soon ? 'within a month' : 'over the season'} where ${mg(j.limit)} is plenty.`,
+    does: j.soon
+      ? `Most of it is in the ${dressingName(j.dressing).toLowerCase()}: leave that out, or take a tenth. Beans and strawberries suffer first. Never dose it by the pinch.`
+      : `It comes slowly, most of it from the ${dressingName(j.dressing).toLowerCase()}: no other trace feed beside it.`,
     source: 'Bunt 1988 (from memory)',
   }),
   'salts-high': (j) => ({
@@ -197,6 +222,11 @@ const TEXTS: {
     says: `${doseText(j.gramsPerLitre, units)} of ${dressingName(j.dressing).toLowerCase()}; ${doseText(j.limit, units)} is where trouble begins.`,
     does: 'Halve it, and give the rest later if it is missed.',
     source: 'dressing table',
+  }),
+  'doses-add-up': (j) => ({
+    says: `${namesText(j.dressings)} come to ${j.times.toFixed(1)} times the ${DOSE_KINDS[j.of] ?? j.of} one mix takes, though each alone is within its limit.`,
+    does: 'Choose one of them, or give each so much less.',
+    source: 'dressing table; the shares of each limit added up',
   }),
   'drawdown-uncovered': (j) => ({
     says: `Rotting wood and bark tie up ${mg(j.drawdown)} of nitrogen in the first month and only ${mg(j.supplied)} comes in.`,

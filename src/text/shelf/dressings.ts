@@ -1,9 +1,9 @@
 import { isOwn } from '@/core/data/tables'
 import { dressingById } from '@/core/data/dressings'
-import { ownName } from './ownNames'
+import { materialName, ownName } from './ownNames'
 
 /** Short name of a dressing: the part before its numbers or bracket; the grower's own as it was given. */
 export const dressingName = (id: string): string =>
   isOwn(id)
     ? (ownName(id) ?? 'a feed of your own')
-    : (dressingById(id)?.name ?? id).replace(/\s*\(.*$/, '').replace(/\s+\d[\d.-]*$/, '')
+    : (dressingById(id)?.name ?? materialName(id) ?? id).replace(/\s*\(.*$/, '').replace(/\s+\d[\d.-]*$/, '')

@@ -70,7 +70,7 @@ export function sayOfShop(
     const setting = lineAmounts(amounts, job, line, PUBLISHED)
     for (const manner of MANNERS(units === 'us' ? 'oz' : 'g')) {
       const shown = doseInManner(line.gramsPerLitre, manner, setting)
-      const read = readAmount(shown.words, units, shown.manner)
+      const read = readAmount(shown.words, { system: units, usual: shown.manner })
       // Told in words, it is read back.
       say('amount', shown.words, read.ok ? comesToText(read.amount, setting) : `null for ${shown.words}`)
     }

@@ -9,7 +9,7 @@ import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { dressingIn } from '@/core/data/dressings'
 import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { mixWanted } from '@/model/make/quantities'
-import { dressingsToChoose } from '@/model/garden/tables'
+import { dressingsToChoose, materialsToChoose } from '@/model/garden/tables'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
 import { bedTitle } from '@/text/base/labels'
@@ -43,6 +43,7 @@ const beds = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => ({ id: f.id, name: bedTitle(f.spec) })),
 )
 const rows = computed(() => dressingsToChoose(garden.records))
+const materials = computed(() => materialsToChoose(garden.records))
 const { dressing, describeDressing, keepDressing, close } = useOwn()
 /** What is described at the bench is for this mix: given at once, or taken as its lime. */
 function keepAndGive(own: OwnDressingRecord) {
@@ -79,6 +80,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
     <DressingList
       :tables="tables"
       :rows="rows"
+      :materials="materials"
       :lines="delayedJob.dressings"
       :beds="beds"
       :units="units"

@@ -52,7 +52,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 8,
+  job: 9,
   learned: 1,
   material: 2,
   photo: 1,
@@ -67,7 +67,10 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
  * Versions that only added a field with a default, or one more choice: a record of the version before reads as it is.
  * Any other version has a step in `src/storage/migrations`.
  */
-export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {}
+export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
+  /** An amount as it was said. */
+  job: [9],
+}
 
 export type Kind = keyof typeof SCHEMAS
 export const KINDS = Object.keys(SCHEMAS) as [Kind, ...Kind[]]

@@ -12,29 +12,38 @@ export const partSchema = z.object({
 
 const partsSchema = z.array(partSchema).max(GARDEN_LIMITS.parts.value)
 
-/** How the grower gives an amount; the usual way of the units where it is left out. */
-const mannerSchema = z.object({
+/**
+ * An amount as the grower gave it. Without a value the dose in g per litre holds, shown in this manner; without any of
+ * it, in the usual way of the units.
+ */
+const saidSchema = z.object({
   unit: z.enum([...WEIGHT_UNITS, ...VOLUME_UNITS]),
   base: z.enum(BASES),
   of: z.number().positive(),
+  materialId: id.optional(),
+  value: number.optional(),
+  spoons: z.enum(['metric', 'us']).optional(),
 })
 
 export const limeSettingSchema = z.object({
   mode: z.enum(['toTarget', 'fixed', 'none']),
   /** pH wanted six weeks after mixing, when mode is toTarget. */
   target: number,
-  /** g per litre of blended mix, when mode is fixed. */
+  /** g per litre of blended mix, when mode is fixed; what `measure` comes to where it has a value. */
   gramsPerLitre: number,
   /** Share of dolomite by weight, 0 to 1; the rest is the other lime. */
   dolomiteShare: z.number().min(0).max(1),
   /** The lime that is not dolomite; ground limestone where an older recipe does not say. */
   limeId: id.default(GROUND_LIMESTONE),
-  measure: mannerSchema.optional(),
+  measure: saidSchema.optional(),
 })
 
 export const dressingPlaceSchema = dressingPlaceSchemas(z.object)
 
-/** Fertilizer, meal, acidifier and the like, g per litre of the mix it goes into. Lime is a matter of its own. */
+/**
+ * Fertilizer, meal, acidifier and the like, g per litre of the mix it goes into: what `measure` comes to where that has
+ * a value, worked out anew by `asDosed` for every job. Lime is a matter of its own.
+ */
 export const dressingLineSchema = z.object({
   /** Its own in the recipe: the same dressing may be given more than once. */
   id,
@@ -45,7 +54,7 @@ export const dressingLineSchema = z.object({
   share: z.number().gt(0).max(1),
   /** Ids of the beds of the job whose mix gets it, as a pile of its own; left out for all of them. */
   beds: z.array(id).max(GARDEN_LIMITS.beds.value).optional(),
-  measure: mannerSchema.optional(),
+  measure: saidSchema.optional(),
 })
 
 /** How a finished mix comes to hand: made for this job, ready already, or bought in bags. */
