@@ -189,7 +189,7 @@ describe('what cannot be used is told in one line, and nothing else is said', ()
     ],
     ['dose', { lime: undefined, acid: { dressing: 'calcium_nitrate', targetPH: 5 } }, /acid/],
     ['batch', { mix: [{ material: 'pumice', parts: 0.21 }] }, /quarter parts/],
-    ['batch', { vessel: 1 }, /tub/],
+    ['batch', { vessel: 0.01 }, /tub/],
     [
       'volume',
       {

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** Bucket, scoop, tub, the allowance for settling, and which way to round. */
 import { planFields as words } from '@/text/components/shared'
+import { computed } from 'vue'
 import type { Plan } from '@/model/garden/schemas'
 import type { Sentence } from '@/text/base/problems.en'
 import type { UnitSystem } from '@/text/base/units'
 import { ROUNDING_NAMES } from '@/text/make/measures'
+import CheckField from './field/CheckField.vue'
 import ChoiceField from './field/ChoiceField.vue'
 import QuantityField from './field/QuantityField.vue'
 
@@ -12,10 +14,19 @@ const { plan, units, beside, vessels } = defineProps<{
   plan: Plan
   units: UnitSystem
   beside: (field: string) => Sentence | null
-  /** What it may be mixed in, with the litres of each. */
-  vessels: readonly { value: number; label: string }[]
+  /** What it may be mixed in. */
+  vessels: readonly { value: string; label: string; plan: Pick<Plan, 'vessel' | 'wholeVessel'> }[]
 }>()
 const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
+const chosen = computed(
+  () =>
+    vessels.find((v) => v.plan.vessel === plan.vessel && v.plan.wholeVessel === plan.wholeVessel)?.value ??
+    null,
+)
+const choose = (value: string | null) => {
+  const found = vessels.find((v) => v.value === value)
+  if (found) emit('change', found.plan)
+}
 </script>
 
 <template>
@@ -44,16 +55,21 @@ const emit = defineEmits<{ change: [plan: Partial<Plan>] }>()
       :units="units"
       :problem="beside('vessel')"
       :model-value="plan.vessel"
-      :hint="words.brimFullTwoThirdsIs"
+      :hint="plan.wholeVessel ? words.filledToTheBrim : words.brimFullTwoThirdsIs"
       @update:model-value="emit('change', { vessel: $event })"
     />
     <ChoiceField
       :label="words.mixedIn"
-      :model-value="plan.vessel"
+      :model-value="chosen"
       :options="vessels"
       :placeholder="words.somethingElse"
       :hint="words.orABagAtA"
-      @update:model-value="$event && emit('change', { vessel: $event })"
+      @update:model-value="choose"
+    />
+    <CheckField
+      :label="words.theVesselIsTheMeasure"
+      :model-value="plan.wholeVessel"
+      @update:model-value="emit('change', { wholeVessel: $event })"
     />
     <QuantityField
       :label="words.allowanceForSettling"

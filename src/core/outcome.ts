@@ -10,6 +10,8 @@ export type Note =
   | { code: 'no-acid-needed'; pH: number; target: number }
   | { code: 'dose-above-usual-limit'; gramsPerLitre: number; limit: number }
   | { code: 'measures-rounded'; largestShareError: number }
+  /** These measures cannot make so much: the nearest scoop and amount, litres, that would do; null where none. */
+  | { code: 'not-with-these-tools'; scoop: number | null; amount: number | null }
   | { code: 'bed-drained-by-soil'; texture: string }
   | { code: 'no-drainage' }
   | { code: 'charge-not-met'; largestMiss: number }

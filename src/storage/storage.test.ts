@@ -173,7 +173,7 @@ describe('reading a record', () => {
     )
   /** What every older job gets: a scoop, ground limestone for its lime, its crop in every bed, ids for its doses. */
   const today = (data: OldJob) => ({
-    plan: { scoop: 1, rounding: 'more', ...data.plan },
+    plan: { scoop: 1, rounding: 'more', wholeVessel: false, ...data.plan },
     lime: limed(data.lime),
     fills: data.fills.map((f) => ({
       ...f,

@@ -6,6 +6,7 @@ import { isMeasurable } from '../mixing'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   cheapestPacks,
+  isByMark,
   isRounded,
   levelSpoons,
   looseLitresOfPack,
@@ -140,18 +141,23 @@ describe('batches', () => {
             return
           }
           const p = result.value
+          if (isByMark(p)) {
+            expect(result.notes.map((n) => n.code)).toEqual(['not-with-these-tools'])
+            return
+          }
           expect(strays(p, twelfths)).toBeLessThan(0.0501)
           for (const b of p.batches) {
             for (const m of b.measures) {
               expect(isMeasurable(m.twelfths) && isMeasurable(m.scoopTwelfths)).toBe(true)
+              expect(m.scoopTwelfths).toBeLessThanOrEqual(48)
               expect(m.litres).toBeGreaterThan(0)
               expect(m.litres).toBeCloseTo((m.twelfths * bucket + m.scoopTwelfths * 0.5) / 12, 9)
             }
-            expect(b.blendLitres).toBeLessThanOrEqual(vessel * TURN_FRACTION * 1.05 + 1e-9)
+            expect(b.blendLitres).toBeLessThanOrEqual(vessel * TURN_FRACTION + 1e-9)
             expect(b.blendLitres).toBeCloseTo(b.looseLitres * (1 - blendingLoss), 9)
           }
           expect(p.blendLitres).toBeGreaterThanOrEqual(wanted * 0.995 - 1e-9)
-          expect(p.blendLitres).toBeLessThanOrEqual(wanted * 1.08)
+          expect(p.blendLitres).toBeLessThanOrEqual(wanted * 1.05 + 1e-9)
           expect(p.batches.filter((b) => b.short).length).toBeLessThanOrEqual(1)
           p.totals.forEach((t, i) =>
             expect(t.litres).toBeCloseTo(
@@ -172,12 +178,59 @@ describe('batches', () => {
     const parts = twelfths.map((t, i) => ({ id: `m${i}`, twelfths: t }))
     expect(strays(plan({ parts, blendingLoss: 0, wanted, scoop: 1 }), twelfths)).toBeLessThan(0.0501)
   })
-  test('what no measure can keep is said, with how far it is off', () => {
+  test('B2: what no measure can keep goes by the mark, and what would work is said and does', () => {
     const twelfths = [3, 108, 108]
     const parts = twelfths.map((t, i) => ({ id: `m${i}`, twelfths: t }))
-    const p = planBatches({ ...request, parts, wanted: 10, scoop: 5 })
-    expect(p.ok && p.notes.map((n) => n.code)).toEqual(['measures-rounded'])
-    if (p.ok) expect(p.value.largestShareError).toBeGreaterThan(0.005)
+    const asked = { ...request, parts, wanted: 10, scoop: 5 }
+    const p = planBatches(asked)
+    if (!p.ok) throw new Error(p.problem.code)
+    expect(isByMark(p.value)).toBe(true)
+    expect(p.value.totals.map((t) => t.litres * (1 - 0.05))).toEqual(
+      twelfths.map((t) => expect.closeTo((10 * t) / 219, 9)),
+    )
+    const note = p.notes[0]!
+    if (note.code !== 'not-with-these-tools') throw new Error(note.code)
+    expect(isByMark(plan({ ...asked, scoop: note.scoop! }))).toBe(false)
+    // A quarter of this scoop is a hundredth of 91 L, and the tub turns 60.
+    expect(note.amount).toBeNull()
+  })
+  test('B2: 4 : 2 : ½ for a litre is no three equal parts, but asks for a cup', () => {
+    const parts = [48, 24, 6].map((t, i) => ({ id: `m${i}`, twelfths: t }))
+    const p = planBatches({ parts, blendingLoss: 0.05, wanted: 1, bucket: 10, scoop: 1, vessel: 90 })
+    expect(p.ok && p.notes).toEqual([
+      { code: 'not-with-these-tools', scoop: expect.any(Number), amount: expect.any(Number) },
+    ])
+  })
+  test('B1: three gallons by a bucket of five and a quart scoop are half a bucket and two scoops', () => {
+    const gallon = 3.785411784
+    const [batch] = plan({
+      parts: [{ id: 'a', twelfths: 12 }],
+      blendingLoss: 0,
+      wanted: 3 * gallon,
+      bucket: 5 * gallon,
+      scoop: gallon / 4,
+    }).batches
+    // 2½ gallons and twice a quarter: exactly 3, in three actions; no fraction of the bucket is within a twentieth.
+    expect(batch!.measures.map((m) => [m.twelfths, m.scoopTwelfths])).toEqual([[6, 24]])
+  })
+  test('B3: a vessel of 10 L never holds more than two thirds of it', () => {
+    const parts = [12, 12, 12, 12, 12, 12].map((t, i) => ({ id: `m${i}`, twelfths: t }))
+    for (const wanted of [1.15, 5, 20]) {
+      const p = plan({ parts, wanted, bucket: 10, scoop: 1, vessel: 10 })
+      for (const b of p.batches) expect(b.blendLitres).toBeLessThanOrEqual((10 * 2) / 3 + 1e-9)
+    }
+  })
+  test('B4: a measure that is the batch itself is filled to the brim', () => {
+    const foot = 28.316846592
+    const p = plan({
+      parts: [{ id: 'a', twelfths: 12 }],
+      blendingLoss: 0,
+      wanted: 2 * foot,
+      bucket: foot / 2,
+      vessel: foot,
+      turnFraction: 1,
+    })
+    expect(p.batches.map((b) => b.blendLitres)).toEqual([expect.closeTo(foot, 9), expect.closeTo(foot, 9)])
   })
   test('a settling allowance stays what it is: no batch is rounded up by more than a twentieth', () => {
     for (const wanted of [21, 37, 53, 74, 107, 214])
@@ -210,13 +263,13 @@ describe('batches', () => {
     expect(measuresOf([36, 12], 18)[0]![1]![1]).toBeGreaterThan(0)
     // Ten litres but for the half percent that nobody misses are ten, to the last digit.
     expect(measuresOf([12], 10.050251256281406)).toEqual([[[12, 0]]])
-    // A tub of 90 L turns 60: two litres more are shared out.
+    // A tub of 90 L turns 60: 62 go in two, seven actions however they are shared.
     expect(measuresOf([12], 60)).toEqual([[[72, 0]]])
-    expect(measuresOf([12], 62)).toEqual([[[39, 0]], [[36, 0]]])
-    // Nearer than a quarter bucket: the scoop.
+    expect(measuresOf([12], 62)).toEqual([[[42, 0]], [[33, 0]]])
+    // Nearer than a quarter bucket: the scoop. 1⅓ buckets and ⅔ of a scoop are 14 L in three actions.
     expect(measuresOf([84, 12], 16, 60)).toEqual([
       [
-        [12, 48],
+        [16, 8],
         [0, 24],
       ],
     ])
@@ -265,17 +318,33 @@ describe('spoons', () => {
       return cups * 48 + tablespoons * 3 + teaspoons
     },
   })
-  test('large first, to a quarter teaspoon, losing nothing', () => {
-    expect(levelSpoons(0, 1, METRIC_SPOONS)).toEqual({ cups: 0, tablespoons: 0, teaspoons: 0 })
+  const NONE = { jugs: 0, cups: 0, tablespoons: 0, teaspoons: 0 }
+  test('the largest that fits, at most two, as near as spoons can be trusted', () => {
+    expect(levelSpoons(0, 1, METRIC_SPOONS)).toEqual(NONE)
     // 337.5 g of limestone at 1.35 g/mL is 250 mL, one metric cup.
-    expect(levelSpoons(337.5, 1.35, METRIC_SPOONS)).toEqual({ cups: 1, tablespoons: 0, teaspoons: 0 })
-    expect(levelSpoons(78, 1.35, METRIC_SPOONS)).toEqual({ cups: 0, tablespoons: 3, teaspoons: 2.5 })
+    expect(levelSpoons(337.5, 1.35, METRIC_SPOONS)).toEqual({ ...NONE, cups: 1 })
+    // B8: 0.8 of a cup is three quarters and a tablespoon, 202.5 mL of 200.
+    expect(levelSpoons(200, 1, METRIC_SPOONS)).toEqual({ ...NONE, cups: 0.75, tablespoons: 1 })
+    // An eighth of a teaspoon rounds to a quarter; less is weighed.
+    expect(levelSpoons(0.63, 1, METRIC_SPOONS)).toEqual({ ...NONE, teaspoons: 0.25 })
+    expect(levelSpoons(0.62, 1, METRIC_SPOONS)).toEqual(NONE)
+    // Half a litre is two cups; a litre and more is jugs.
+    expect(levelSpoons(500, 1, METRIC_SPOONS)).toEqual({ ...NONE, cups: 2 })
+    expect(levelSpoons(2500, 1, METRIC_SPOONS)).toEqual({ ...NONE, jugs: 2.5 })
+  })
+  test('no dose is off by more than powders pack, and none takes three measures', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 3000, noNaN: true }), (grams) => {
-        const s = levelSpoons(grams, 1.2, METRIC_SPOONS)
-        const mL = s.cups * 250 + s.tablespoons * 15 + s.teaspoons * 5
-        expect(Math.abs(mL - grams / 1.2)).toBeLessThanOrEqual(0.625 + 1e-9)
-      }),
+      fc.property(
+        fc.double({ min: 3, max: 9000, noNaN: true }),
+        fc.constantFrom(METRIC_SPOONS, US_SPOONS),
+        (grams, set) => {
+          const s = levelSpoons(grams, 1.2, set)
+          const mL = s.jugs * set.jug + s.cups * set.cup + s.tablespoons * set.tablespoon + s.teaspoons * set.teaspoon
+          // Half a quarter teaspoon, or the twentieth between two marks of a measure.
+          expect(Math.abs(mL - grams / 1.2)).toBeLessThanOrEqual(Math.max(0.625, (0.03 * grams) / 1.2) + 1e-9)
+          expect(Object.values(s).filter((n) => n > 0).length).toBeLessThanOrEqual(2)
+        },
+      ),
       draws(),
     )
   })

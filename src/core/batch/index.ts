@@ -9,7 +9,7 @@ export {
   type PackOffer,
   type Purchase,
 } from './packs'
-export { planBatches, isRounded, type Batch, type BatchPlan } from './planBatches'
-export { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'
+export { isByMark, isRounded, planBatches, type Batch, type BatchPlan } from './planBatches'
+export { levelSpoons, METRIC_SPOONS, SPOON_LIMITS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'
 export { BATCH_LIMITS } from './limits'
 export { TURN_FRACTION, type BatchRequest } from './sizing'

@@ -9,12 +9,26 @@ export const BATCH_LIMITS = defineLimits({
     unit: 'fraction of the vessel',
     source: 'common practice: still turns with a spade',
   },
-  overfull: {
-    value: 1.05,
-    low: 1,
-    high: 1.1,
-    unit: 'times the room',
-    source: 'our assumption: a twentieth over still turns',
+  scoopsToALine: {
+    value: 4,
+    low: 3,
+    high: 5,
+    unit: 'scoops',
+    source: 'common practice: beyond it the count is lost; our assumption for the number',
+  },
+  markedScoop: {
+    value: 0.5,
+    low: 0.5,
+    high: 1,
+    unit: 'L',
+    source: 'our assumption: a smaller scoop is full or half full, a jug has marks',
+  },
+  batchWork: {
+    value: 4,
+    low: 2,
+    high: 8,
+    unit: 'actions',
+    source: 'our assumption: turning out a batch and turning the next is worth a few buckets',
   },
   vesselBuckets: {
     value: 2000,
@@ -57,7 +71,7 @@ export const BATCH_LIMITS = defineLimits({
     low: 1.2,
     high: 2,
     unit: 'times the fewest batches',
-    source: 'our assumption: beyond it measuring with a scoop is less work',
+    source: 'our assumption: beyond it the vessel is not made use of',
   },
   nextToNothing: {
     value: 0.15,

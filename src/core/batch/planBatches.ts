@@ -1,23 +1,9 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Fraction, Litres } from '../units'
 import { BATCH_LIMITS } from './limits'
-import type { Measure } from './measuring'
-import {
-  about,
-  better,
-  exactBatches,
-  fewest,
-  fits,
-  fullBatches,
-  jobOf,
-  LARGER,
-  slackOf,
-  smallestVessel,
-  strays,
-  type BatchJob,
-  type BatchRequest,
-  type Sized,
-} from './sizing'
+import type { Kinds, Measure } from './measuring'
+import { batchBetween, fewest, jobOf, type BatchJob, type BatchRequest, type Sized } from './sizing'
+import { whatWorks } from './whatWorks'
 
 export interface Batch {
   measures: ({ id: string } & Measure)[]
@@ -37,11 +23,14 @@ export interface BatchPlan {
 
 const L = BATCH_LIMITS
 
-/** Where none of those keeps the recipe: up to a quarter more than is wanted. */
-const MUCH_LARGER = [1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5]
-
 /** The first problem of a request; null where it can be planned. */
-function problemOf({ parts, wanted, bucket, scoop, vessel }: Required<Omit<BatchRequest, 'turnFraction'>>) {
+function problemOf({
+  parts,
+  wanted,
+  bucket,
+  scoop,
+  vessel,
+}: Required<Omit<BatchRequest, 'turnFraction' | 'within'>>) {
   if (parts.length === 0) return fail({ code: 'no-parts' })
   for (const p of parts)
     if (!(p.twelfths > 0)) return fail({ code: 'part-not-positive', material: p.id, value: p.twelfths / 12 })
@@ -52,16 +41,18 @@ function problemOf({ parts, wanted, bucket, scoop, vessel }: Required<Omit<Batch
 }
 
 /**
- * Splits a job into batches that the vessel can turn, each measured in buckets and, where a quarter bucket is too
- * coarse, in scoops.
+ * Splits a job into batches that the vessel can turn, each measured in buckets and scoops with the hand in mind.
  *
- * In every batch, the last one included, each part is within a twentieth of the recipe wherever any measures allow it.
- * Of the plans that keep to that: buckets alone first, then fewer batches, then least left over. What is made is never
- * less than wanted but for half a percent, and a twentieth more at the most where the measures allow it.
+ * A plan holds when every part of every batch is within a twentieth of its share, equal parts measured alike, all of it between half a percent less
+ * and a twentieth more than wanted, no line takes more than four scoops, and no batch fills the vessel beyond its
+ * fraction. Of those that hold: fewest kinds of measure, then fewest actions of the hand (a bucket, a scoop, a mark;
+ * turning a batch counts for `batchWork` of them), then least over. Batches are alike but for the last.
  *
- * Units: litres. Errors: no parts; an amount not above zero; a vessel too small for the smallest measures, or of
- * thousands of buckets. A note where shares stray by more than half a point.
- * Source: arithmetic; ours.
+ * Where none holds each part is measured by the litre mark, and a note says which scoop, cup or amount would work.
+ *
+ * Units: litres. Errors: no parts; an amount not above zero; a vessel that would be filled hundreds of times, or of
+ * thousands of buckets. Notes: `not-with-these-tools`; shares that stray by more than half a point.
+ * Source: enumeration; ours.
  *
  * @example
  * planBatches({
@@ -80,79 +71,128 @@ export function planBatches(request: BatchRequest): Outcome<BatchPlan> {
   const problem = problemOf({ parts, blendingLoss, wanted, bucket, scoop, vessel })
   if (problem) return problem
   const job = jobOf(request, scoop)
-  const exact = exactBatches(job)
-  const full = fullBatches(job, exact)
-  if (full.length === 0) return fail({ code: 'vessel-too-small', vessel, smallest: smallestVessel(job) })
-  const best = full.map((one) => planOf(job, exact, one)).reduce(betterPlan)
-  if (best.batches.length > L.batches.value) {
-    const smallest = (vessel * wanted) / Math.max(...full.map((s) => s.blend)) / L.batches.value
-    return fail({ code: 'vessel-too-small', vessel, smallest })
-  }
-  return written(job, best)
-}
-
-/** The last batch, for what is left. */
-function lastFor(job: BatchJob, exact: readonly Sized[], left: Litres): Sized {
-  const slack = slackOf(job)
-  const enough = (s: Sized) => s.blend >= left - slack
-  const most = left + job.wanted * L.tolerable.value
-  const neat = exact.find((s) => enough(s) && s.blend <= most)
-  if (neat) return neat
-  const larger = (by: readonly number[], limit: Litres) =>
-    by
-      .flatMap((f) => about(job, left + f * (most - left)))
-      .filter((s) => enough(s) && s.blend <= limit && fits(job, s))
-  const tries = larger(LARGER, most)
-  if (tries.every(strays)) tries.push(...larger(MUCH_LARGER, Infinity))
-  return tries.length ? tries.reduce(better) : about(job, job.room).reduce(better)
+  if (fewest(job) > L.batches.value)
+    return fail({
+      code: 'vessel-too-small',
+      vessel,
+      smallest: (vessel * fewest(job)) / L.batches.value,
+    })
+  const best = splitOf(job)
+  if (best) return written(job, best.batches)
+  return succeed(byMark(job), { code: 'not-with-these-tools', ...whatWorks(job, splitOf) })
 }
 
 /** Batches of one size and a last one, with what speaks against them. */
-interface Split {
+export interface Split {
   batches: Sized[]
-  short: boolean
-  strays: number
-  kinds: number
-  rough: number
+  actions: number
   over: Litres
 }
-function planOf(job: BatchJob, exact: readonly Sized[], one: Sized): Split {
-  const slack = slackOf(job)
-  const count = Math.floor((job.wanted + slack) / one.blend)
-  const left = job.wanted - count * one.blend
-  const batches: Sized[] = Array.from({ length: Math.min(count, L.batches.value + 1) }, () => one)
-  const more = left > slack
-  if (more) batches.push(lastFor(job, exact, left))
-  return {
-    batches,
-    short: more && count >= 1,
-    strays: Math.max(0, ...batches.filter(strays).map((s) => s.worst)),
-    // Much more work than need be, or a last batch of next to nothing, weighs as much as scoops do.
-    kinds:
-      Number(batches.some((s) => s.scoops)) +
-      Number(batches.length > L.manyBatches.value * fewest(job)) +
-      Number(batches.length >= 2 && batches.at(-1)!.blend < one.blend * L.nextToNothing.value),
-    rough: Math.round(50 * Math.max(...batches.map((s) => s.worst))),
-    over: batches.reduce((sum, s) => sum + s.blend, 0) - job.wanted,
-  }
-}
-function betterPlan(a: Split, b: Split): Split {
-  const by =
-    a.strays - b.strays ||
-    a.kinds - b.kinds ||
-    a.batches.length - b.batches.length ||
-    a.rough - b.rough ||
-    a.over - b.over
-  return by <= 1e-9 ? a : b
+
+/** The better of two: fewer actions, then less over, then batches more alike. */
+function betterSplit(a: Split | null, b: Split | null): Split | null {
+  if (!a || !b) return a ?? b
+  if (a.actions !== b.actions) return a.actions < b.actions ? a : b
+  if (Math.abs(a.over - b.over) > 1e-9) return a.over < b.over ? a : b
+  const least = ({ batches }: Split) => Math.min(...batches.map((one) => one.blend))
+  return least(a) >= least(b) ? a : b
 }
 
+/** The best plan with the fewest kinds of measure, in one batch where one is enough; null where none holds. */
+export function splitOf(job: BatchJob): Split | null {
+  const byKinds = (find: (kinds: Kinds) => Split | null) =>
+    betterSplit(find('bucket'), find('scoop')) ?? find('both')
+  return (fewest(job) <= 1 ? byKinds((kinds) => inOne(job, kinds)) : null) ?? byKinds((kinds) => inSeveral(job, kinds))
+}
+
+function inOne(job: BatchJob, kinds: Kinds): Split | null {
+  const one = batchBetween(job, job.wanted * job.within.low, job.wanted * job.within.high, kinds)
+  return one && splitOfBatches(job, [one])
+}
+
+function splitOfBatches({ wanted }: BatchJob, batches: Sized[]): Split {
+  const blend = batches.reduce((sum, b) => sum + b.blend, 0)
+  return {
+    batches,
+    actions: batches.reduce((sum, b) => sum + b.actions + L.batchWork.value, 0),
+    over: blend - wanted,
+  }
+}
+
+/** How much smaller than the room a full batch may be, and the step in which sizes are tried. Shares of the room. */
+const SMALLEST = 0.5
+const STEP = 0.02
+
+function inSeveral(job: BatchJob, kinds: Kinds): Split | null {
+  const { wanted, within, room } = job
+  const least = fewest(job)
+  const [low, high] = [wanted * within.low, wanted * within.high]
+  let best: Split | null = null
+  const most = Math.max(least + 1, Math.floor(least * L.manyBatches.value))
+  for (let n = Math.max(2, least); n <= Math.min(most, least + 3); n++) {
+    const one = batchBetween(job, low / n, high / n, kinds)
+    if (one) best = betterSplit(best, splitOfBatches(job, Array.from({ length: n }, () => one)))
+  }
+  for (let f = 1; f > SMALLEST; f -= STEP) {
+    const one = batchBetween(job, room * (f - STEP), room * f, kinds)
+    if (one) best = betterSplit(best, withLast(job, one, most, kinds))
+  }
+  return best
+}
+
+/** Batches of one size and a smaller last one for what is left; null where that is next to nothing or cannot be. */
+function withLast(job: BatchJob, one: Sized, most: number, kinds: Kinds): Split | null {
+  const { wanted, within } = job
+  const [low, high] = [wanted * within.low, wanted * within.high]
+  const whole = Math.floor(high / one.blend + 1e-9)
+  const alike = (n: number) => Array.from({ length: n }, () => one)
+  if (whole >= 1 && whole <= most && whole * one.blend >= low - 1e-9)
+    return splitOfBatches(job, alike(whole))
+  const count = Math.ceil(low / one.blend) - 1
+  if (count < 1 || count + 1 > most) return null
+  const made = count * one.blend
+  const last = batchBetween(
+    job,
+    Math.max(low - made, one.blend * L.nextToNothing.value),
+    Math.min(high - made, one.blend),
+    kinds,
+  )
+  return last && splitOfBatches(job, [...alike(count), last])
+}
+
+/** Alike batches, every part by the litre mark. */
+function byMark(job: BatchJob): BatchPlan {
+  const { parts, shares, wanted, kept } = job
+  const count = Math.max(1, fewest(job))
+  const shared = (loose: Litres) =>
+    parts.map(({ id }, i) => ({ id, twelfths: 0, scoopTwelfths: 0, litres: loose * shares[i]! }))
+  const blendLitres = wanted / count
+  const looseLitres = blendLitres / kept
+  const batch: Batch = { measures: shared(looseLitres), looseLitres, blendLitres, short: false }
+  return {
+    batches: Array.from({ length: count }, () => batch),
+    totals: shared(wanted / kept),
+    blendLitres: wanted,
+    largestShareError: 0,
+  }
+}
+
+/**
+ * Is every part of a plan measured by the litre mark, in no bucket or scoop?
+ *
+ * @example
+ * isByMark({ totals: [{ id: 'peat', twelfths: 0, scoopTwelfths: 0, litres: 3 }] }) // true
+ */
+export const isByMark = ({ totals }: Pick<BatchPlan, 'totals'>): boolean =>
+  totals.every((t) => t.twelfths === 0 && t.scoopTwelfths === 0)
+
 /** What each batch measures out, and what that comes to. */
-function written({ parts, shares }: BatchJob, best: Split): Outcome<BatchPlan> {
-  const batches = best.batches.map(({ measures, blend }, i): Batch => ({
+function written({ parts, shares }: BatchJob, sized: readonly Sized[]): Outcome<BatchPlan> {
+  const batches = sized.map(({ measures, loose, blend }, i): Batch => ({
     measures: measures.map((m, k) => ({ id: parts[k]!.id, ...m })),
-    looseLitres: measures.reduce((s, m) => s + m.litres, 0),
+    looseLitres: loose,
     blendLitres: blend,
-    short: best.short && i === best.batches.length - 1,
+    short: i > 0 && blend < sized[0]!.blend - 1e-9,
   }))
   const sumOf = (k: number, of: 'twelfths' | 'scoopTwelfths' | 'litres') =>
     batches.reduce((sum, { measures }) => sum + measures[k]![of], 0)

@@ -1,7 +1,7 @@
-import { isMeasurable, type Twelfths } from '../mixing'
+import type { Twelfths } from '../mixing'
 import type { Fraction, Litres } from '../units'
 import { BATCH_LIMITS } from './limits'
-import { byBucket, byBucketAndScoop, inBuckets, missOf, type Measure, type Tools } from './measuring'
+import { actionsOf, measuresBetween, type Kinds, type Measure, type Tools } from './measuring'
 
 export interface BatchRequest {
   /** The recipe: parts in twelfths of a part. */
@@ -18,6 +18,8 @@ export interface BatchRequest {
   vessel: Litres
   /** How much of the vessel may be filled and still be turned. */
   turnFraction?: Fraction
+  /** What may be made, as shares of what is wanted; half a percent less to a twentieth more where left out. */
+  within?: { low: Fraction; high: Fraction }
 }
 
 const L = BATCH_LIMITS
@@ -27,15 +29,11 @@ export const TURN_FRACTION = L.turn.value
 /** One batch as it would be measured. */
 export interface Sized {
   measures: Measure[]
+  loose: Litres
   blend: Litres
-  /** How far the worst part is from its share of this batch. */
-  worst: Fraction
-  scoops: boolean
+  actions: number
 }
 
-/** Sizes of a batch that are tried below the largest, and above the least that is wanted. */
-const SMALLER = Array.from({ length: 21 }, (_, i) => 1 - i / 40)
-export const LARGER = [0, 0.2, 0.4, 0.6, 0.8, 1]
 /** A job as it is split: what it is measured with, and how much of it the vessel takes at once. */
 export interface BatchJob extends Pick<BatchRequest, 'parts' | 'wanted' | 'vessel'> {
   tools: Tools
@@ -44,13 +42,14 @@ export interface BatchJob extends Pick<BatchRequest, 'parts' | 'wanted' | 'vesse
   /** Share of the loose parts that is left once they are blended. */
   kept: number
   shares: number[]
+  within: { low: Fraction; high: Fraction }
 }
 export function jobOf(
-  { parts, blendingLoss, wanted, bucket, vessel, turnFraction }: BatchRequest,
+  { parts, blendingLoss, wanted, bucket, vessel, turnFraction, within }: BatchRequest,
   scoop: Litres,
-) {
+): BatchJob {
   const recipe = parts.reduce((s, p) => s + p.twelfths, 0)
-  const job: BatchJob = {
+  return {
     parts,
     wanted,
     vessel,
@@ -58,99 +57,89 @@ export function jobOf(
     room: vessel * (turnFraction ?? TURN_FRACTION),
     kept: 1 - blendingLoss,
     shares: parts.map((p) => p.twelfths / recipe),
+    within: within ?? { low: 1 - L.slack.value, high: 1 + L.tolerable.value },
   }
-  return job
 }
 
-function sized({ shares, kept }: BatchJob, measures: Measure[]): Sized {
-  const loose = measures.reduce((s, m) => s + m.litres, 0)
-  return {
-    measures,
-    blend: loose * kept,
-    worst: Math.max(...measures.map((m, i) => missOf(m, loose * shares[i]!))),
-    scoops: measures.some((m) => m.scoopTwelfths),
-  }
-}
-export const strays = (s: Sized) => s.worst > L.partMiss.value + 1e-9
-/** The better of two: within a twentieth, then without scoops. */
-export function better(a: Sized, b: Sized): Sized {
-  if (strays(a) !== strays(b)) return strays(a) ? b : a
-  if (strays(a)) return a.worst <= b.worst ? a : b
-  return a.scoops && !b.scoops ? b : a
-}
-export const fits = ({ room }: BatchJob, s: Sized) => s.blend <= room * L.overfull.value
-/**
- * Half a percent of the job is less than a bucket shows: no batch is made for it. Litres.
- *
- * @example
- * slackOf({ wanted: 400 }) // 2
- */
-export const slackOf = ({ wanted }: BatchJob) => wanted * L.slack.value
 /**
  * The fewest batches there can be.
  *
  * @example
  * fewest({ wanted: 100, room: 40 }) // 3
  */
-export const fewest = ({ wanted, room }: BatchJob) => Math.ceil(wanted / room - L.slack.value)
+export const fewest = ({ wanted, room }: Pick<BatchJob, 'wanted' | 'room'>) =>
+  Math.ceil(wanted / room - L.slack.value)
 
-/** Measures of about so much blend: buckets alone, and with scoops. */
-export function about(job: BatchJob, blend: Litres): [buckets: Sized, scoops: Sized] {
-  const litres = job.shares.map((share) => (blend / job.kept) * share)
-  return [
-    sized(
-      job,
-      litres.map((l) => byBucket(l, job.tools)),
-    ),
-    sized(
-      job,
-      litres.map((l) => byBucketAndScoop(l, job.tools, L.partMiss.value / 2)),
-    ),
-  ]
+/** Places in the search after which what was found is good enough: recipes of many parts have more ways than matter. */
+const MOST_TRIED = 40_000
+const SMALL = 1e-9
+
+/** Parts that are alike in the recipe are measured alike: so many of one share. */
+interface Alike {
+  share: Fraction
+  /** Which parts, in the order of the recipe. */
+  parts: number[]
+}
+function alikeParts({ shares, parts }: BatchJob): Alike[] {
+  const groups = new Map<Twelfths, Alike>()
+  parts.forEach(({ twelfths }, i) => {
+    const group = groups.get(twelfths) ?? { share: shares[i]!, parts: [] }
+    group.parts.push(i)
+    groups.set(twelfths, group)
+  })
+  // The largest first: it narrows the rest the most.
+  return [...groups.values()].sort((a, b) => b.share - a.share)
 }
 
-/** The recipe itself, so many twelfths of a bucket to the part, as far as all of it can be measured. */
-export function exactBatches(job: BatchJob): Sized[] {
-  const { parts, tools, kept, room } = job
-  const recipe = parts.reduce((s, p) => s + p.twelfths, 0)
-  const exact: Sized[] = []
-  for (let scale = 1; ((recipe * scale) / 144) * tools.bucket * kept <= room + 1e-9; scale++) {
-    const twelfths = parts.map((p) => (p.twelfths * scale) / 12)
-    if (!twelfths.every(isMeasurable)) continue
-    exact.push(
-      sized(
-        job,
-        twelfths.map((t) => inBuckets(t, tools)),
-      ),
-    )
+/**
+ * The batch of fewest actions, then of least mix, that blends to between two volumes: each part within a twentieth of
+ * its share of that very batch, equal parts measured alike. Null where these measures cannot. Litres of blend.
+ *
+ * Branch and bound: each part chosen narrows what the batch may come to, and with it the measures of the next.
+ */
+export function batchBetween(job: BatchJob, low: Litres, high: Litres, kinds: Kinds): Sized | null {
+  const { kept, tools, room } = job
+  const most = Math.min(high, room)
+  if (!(most >= low - SMALL)) return null
+  const miss = L.partMiss.value
+  const [from, to] = [low / kept, most / kept]
+  const groups = alikeParts(job)
+  const choices = groups.map(({ share }) =>
+    measuresBetween(from * share * (1 - miss), to * share * (1 + miss), tools, kinds),
+  )
+  if (choices.some((c) => c.length === 0)) return null
+  const workOf = (k: number, m: Measure) => groups[k]!.parts.length * actionsOf(m)
+  /** Fewest actions of the parts from one on. */
+  const ahead = choices.map((_, k) =>
+    choices.slice(k).reduce((sum, c, i) => sum + workOf(k + i, c[0]!), 0),
+  )
+  let best: { measures: Measure[]; actions: number; loose: Litres } | null = null
+  let tried = 0
+  const chosen: Measure[] = []
+  const choose = (k: number, [a, b]: [Litres, Litres], loose: Litres, actions: number) => {
+    if (k === groups.length) {
+      if (loose < a - SMALL || loose > b + SMALL) return
+      if (!best || actions < best.actions || (actions === best.actions && loose < best.loose - SMALL))
+        best = { measures: [...chosen], actions, loose }
+      return
+    }
+    const { share, parts } = groups[k]!
+    for (const m of choices[k]!) {
+      if (best && actions + workOf(k, m) + (ahead[k + 1] ?? 0) > best.actions) return
+      if (tried++ > MOST_TRIED && best) return
+      const next: [Litres, Litres] = [
+        Math.max(a, m.litres / share / (1 + miss)),
+        Math.min(b, m.litres / share / (1 - miss)),
+      ]
+      if (next[0] > next[1] + SMALL) continue
+      chosen[k] = m
+      choose(k + 1, next, loose + parts.length * m.litres, actions + workOf(k, m))
+    }
   }
-  return exact
+  choose(0, [from, to], 0, 0)
+  if (!best) return null
+  const found: { measures: Measure[]; actions: number; loose: Litres } = best
+  const measures: Measure[] = []
+  groups.forEach(({ parts }, k) => parts.forEach((i) => (measures[i] = found.measures[k]!)))
+  return { measures, loose: found.loose, blend: found.loose * kept, actions: found.actions }
 }
-
-/** Neat sizes; the largest for buckets, the largest for scoops, one small even share, and what strays least. */
-export function fullBatches(job: BatchJob, exact: readonly Sized[]): Sized[] {
-  const { room, wanted } = job
-  const least = fewest(job)
-  const alike = [least, least + 1].flatMap((n) =>
-    LARGER.map((f) => (wanted / n) * (1 + f * L.tolerable.value)),
-  )
-  const sizes = [...SMALLER.map((f) => room * f), ...alike.filter((size) => size <= room + 1e-9)]
-  const tried = sizes.map((size) => about(job, size))
-  const good = (s: Sized) => fits(job, s) && !strays(s)
-  const fitting = tried.flat().filter((s) => fits(job, s))
-  const straysLeast = fitting.reduce<Sized | undefined>(
-    (a, b) => (a && a.worst <= b.worst ? a : b),
-    undefined,
-  )
-  return [
-    ...exact,
-    tried.map(([buckets]) => buckets).find(good),
-    tried.map(([, scoops]) => scoops).find(good),
-    ...tried.at(-1)!,
-    straysLeast,
-  ].filter((s): s is Sized => s !== undefined && fits(job, s))
-}
-
-/** The vessel that takes a quarter of the smaller measure of the scarcest part, litres. */
-export const smallestVessel = ({ tools, shares, kept, vessel, room }: BatchJob): Litres =>
-  ((Math.min(tools.bucket, tools.scoop) / 4 / Math.min(...shares)) * kept * vessel) / room

@@ -3,7 +3,7 @@ import { PUBLISHED } from '@/core/data'
 import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
 import { AMOUNT_LIMITS, countProblem, isDose } from '../amounts'
-import { BATCH_LIMITS, isRounded, planBatches } from '../batch'
+import { BATCH_LIMITS, isByMark, isRounded, levelSpoons, METRIC_SPOONS, planBatches, SPOON_LIMITS } from '../batch'
 import {
   acidForTarget,
   acidityCourse,
@@ -277,29 +277,42 @@ const count = (over: Parameters<typeof batches>[0]) => {
   const plan = batches(over)
   return plan.ok ? plan.value.batches.length : plan.problem.code
 }
+/** Can one part be measured in bucket and scoop? */
+const inMeasures = (over: Parameters<typeof batches>[0]) => {
+  const plan = batches({ ...over, parts: [{ id: 'a', twelfths: 12 }] })
+  return plan.ok && !isByMark(plan.value)
+}
 everyLimit(
   'Batches',
   BATCH_LIMITS,
   {
     turn: trial(2 / 3, (share) => count({ vessel: 60 / share + 1e-9, wanted: 60 }), 0.06),
-    // Half a bucket and half a scoop are the least that holds both: a vessel it fills beyond the room is refused.
-    overfull: trial(1.05, (times) => count({ scoop: 10, vessel: (2.5 / times) * 1.5, wanted: 2.5 }), 0.02),
+    // A bucket far too large, so that so many scoops of a litre are all there is to measure so many litres with.
+    scoopsToALine: trial(4, (scoops) => inMeasures({ wanted: scoops, scoop: 1, bucket: 100 }), 0.06),
+    markedScoop: trial(0.5, (scoop) => scoop >= BATCH_LIMITS.markedScoop.value),
+    batchWork: trial(4, (actions) => actions > BATCH_LIMITS.batchWork.value),
     vesselBuckets: trial(2000, (buckets) => batches({ wanted: 60, vessel: buckets * 10 }).ok),
     batches: trial(400, (n) => count({ wanted: n * 60 }) === 'vessel-too-small'),
     slack: trial(0.005, (share) => count({ wanted: 60 / (1 - share) })),
-    tolerable: trial(0.05, (share) => {
-      // The neat last batch is so much more than is left: taken as it is, or measured anew.
-      const wanted = 600 / (1 + share)
-      const plan = batches({ wanted, vessel: 1500, parts: [{ id: 'a', twelfths: 12 * 60 }] })
-      return plan.ok && plan.value.blendLitres > wanted * 1.02
-    }),
+    // One bucketful is so much more than is wanted: taken as it is, or not to be measured.
+    tolerable: trial(0.05, (share) =>
+      inMeasures({ wanted: 600 / (1 + share), vessel: 1500, bucket: 600, scoop: 600 }),
+    ),
     // What a plan does with these three is held by the tests of batches.
     partMiss: trial(0.05, (miss) => miss > BATCH_LIMITS.partMiss.value),
     manyBatches: trial(1.5, (times) => times > BATCH_LIMITS.manyBatches.value),
     nextToNothing: trial(0.15, (share) => share > BATCH_LIMITS.nextToNothing.value),
     roundedShare: trial(0.005, (largestShareError) => isRounded({ largestShareError })),
   },
-  ['overfull', 'batches', 'slack'],
+  ['markedScoop'],
+)
+
+everyLimit(
+  'Spoons',
+  SPOON_LIMITS,
+  // A cup is off by so much: near enough alone, or a second measure goes with it.
+  { near: trial(0.03, (off) => levelSpoons(250 / (1 - off), 1, METRIC_SPOONS).tablespoons > 0, 0.1) },
+  [],
 )
 
 const PEPPER = once(() => cropById('pepper_sweet')!)

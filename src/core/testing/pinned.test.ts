@@ -1,6 +1,4 @@
 import { describe, expect, test } from 'vitest'
-import { planBatches } from '../batch'
-import { byBucket, byBucketAndScoop } from '../batch/measuring'
 import { acidityCourse, type AcidityInput, type BufferedMix } from '../chemistry'
 import { wateringInterval, type WaterUseInput } from '../climate/watering'
 import { cropById, LIMES, materialById } from '../data'
@@ -135,90 +133,6 @@ const figures = () => ({
   ),
 })
 
-/** Recipes in twelfths of a part. */
-const RECIPES = [
-  [36, 12],
-  [48, 24, 24],
-  [108, 12],
-  [60, 36, 3],
-  [24, 12, 12, 6, 4],
-  [12],
-  [84, 6, 1],
-  [12, 12],
-  [20, 28],
-]
-const TUBS = [
-  { bucket: 10, scoop: 1, vessel: 90 },
-  { bucket: 10, scoop: 2, vessel: 35 },
-  { bucket: 10, scoop: 0.5, vessel: 15 },
-  { bucket: 18.9, scoop: 0.946, vessel: 64 },
-  { bucket: 12, vessel: 240 },
-  { bucket: 12, scoop: 4, vessel: 18 },
-  { bucket: 10, scoop: 10, vessel: 4 },
-  { bucket: 8, scoop: 1, vessel: 3.9, turnFraction: 1 },
-]
-/** Litres wanted, from a pot to a lorry, round figures among them. */
-const WANTED = [
-  ...Array.from({ length: 30 }, (_, i) => 2 * 1.29 ** i),
-  10,
-  20,
-  40,
-  60,
-  100,
-  120,
-  240,
-  600,
-  2400,
-]
-/** One number out of many, each with a weight of its own. */
-const digest = (values: readonly number[]): number =>
-  values.reduce((sum, value, i) => sum + value * (1 + (i % 89) / 89), 0)
-const planFigures = (recipe: readonly number[], blendingLoss: number): number[] =>
-  TUBS.map((tools) =>
-    digest(
-      WANTED.flatMap((wanted) => {
-        const parts = recipe.map((twelfths, i) => ({ id: String(i), twelfths }))
-        const plan = planBatches({ parts, blendingLoss, wanted, ...tools })
-        if (!plan.ok) return [-7, 'smallest' in plan.problem ? plan.problem.smallest : 0]
-        const { batches, totals, blendLitres, largestShareError } = plan.value
-        return [
-          batches.length,
-          blendLitres,
-          1000 * largestShareError,
-          ...totals.flatMap((t) => [t.twelfths, t.scoopTwelfths, t.litres]),
-          ...[batches[0]!, batches.at(-1)!].flatMap((b) => [
-            Number(b.short),
-            b.looseLitres,
-            ...b.measures.flatMap((m) => [m.twelfths, m.scoopTwelfths]),
-          ]),
-        ]
-      }),
-    ),
-  )
-const plans = () =>
-  Object.fromEntries(
-    RECIPES.flatMap((recipe) =>
-      [0, 0.03].map((loss) => [`${recipe.join(':')}, ${loss}`, planFigures(recipe, loss)]),
-    ),
-  )
-const measures = () => ({
-  'litres by bucket and scoop': [
-    { bucket: 10, scoop: 1.5 },
-    { bucket: 10, scoop: 0.25 },
-    { bucket: 12, scoop: 3 },
-    { bucket: 10, scoop: 10 },
-  ].flatMap((tools) =>
-    [0.02, 0.05, 0.005].map((within) =>
-      digest(
-        Array.from({ length: 400 }, (_, i) => 0.05 + i * 0.125).flatMap((litres) => {
-          const m = byBucketAndScoop(litres, tools, within)
-          return [m.twelfths, 3 * m.scoopTwelfths, byBucket(litres, tools).twelfths]
-        }),
-      ),
-    ),
-  ),
-})
-
 const waterings = () =>
   Object.fromEntries(
     (['pepper_sweet', 'lettuce', 'fig'] as const).map((id) => [
@@ -267,8 +181,6 @@ const waterings = () =>
 describe('figures as they are', () => {
   const now: Record<string, Record<string, number[]>> = {
     ...figures(),
-    batches: plans(),
-    measures: measures(),
     watering: waterings(),
   }
   if (PRINT) console.log(JSON.stringify(now))

@@ -1,6 +1,5 @@
 import { countProblem } from '@/core/amounts'
-import { looseLitresOfPack } from '@/core/batch'
-import { TURN_FRACTION } from '@/core/batch/sizing'
+import { looseLitresOfPack, TURN_FRACTION } from '@/core/batch'
 import { cropById, materialIn, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { cropFit, type MixNeeded } from '@/core/filling'
@@ -114,7 +113,7 @@ export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
   const tables = tablesOf(garden)
   const all = mixWanted(job, tables)
   const needed = mixNeededFor(judgedBed(job), tables)
-  const { bucket, scoop, vessel } = job.plan
+  const { bucket, scoop, vessel, wholeVessel } = job.plan
   const total = job.parts.reduce((sum, p) => sum + p.twelfths, 0)
   const batches = batchCount(job, tables)
   const batch = all === null || batches === null ? null : all / batches
@@ -123,7 +122,7 @@ export function jobAmounts(garden: Garden, whole: Job): JobAmounts {
     all,
     bucket,
     scoop,
-    tub: vessel * TURN_FRACTION,
+    tub: vessel * (wholeVessel ? 1 : TURN_FRACTION),
     part: batch === null || !(total > 0) ? null : (batch * TWELFTHS) / total,
     batch,
     bag: bagOf(garden, job, needed.ok ? needed.value : null),

@@ -47,6 +47,7 @@ const STARTING_PLAN = {
   vessel: 90,
   settling: SETTLING,
   rounding: 'more',
+  wholeVessel: false,
 } as const
 /** The same as sold in gallons and quarts. */
 const STARTING_PLAN_US = {
@@ -55,6 +56,7 @@ const STARTING_PLAN_US = {
   vessel: 25 * LITRES.usGallon,
   settling: SETTLING,
   rounding: 'more',
+  wholeVessel: false,
 } as const
 
 export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)

@@ -1,6 +1,6 @@
 import { countProblem } from '@/core/amounts'
 import type { Tables } from '@/core/data'
-import { exactly, planBatches, type BatchPlan } from '@/core/batch'
+import { exactly, isByMark, planBatches, TURN_FRACTION, type BatchPlan } from '@/core/batch'
 import type { Evaluation } from '@/core/evaluate'
 import type { MixNeeded } from '@/core/filling'
 import { fail, succeed, type Outcome } from '@/core/outcome'
@@ -62,8 +62,8 @@ export function mixWanted(job: Job, tables: Tables): number | null {
   return inPlace * (1 + job.plan.settling)
 }
 
-/** Shares of what is wanted that are asked for in turn, where a little less than it is to be made. */
-const A_LITTLE_LESS = [0.98, 0.95, 0.92, 0.9, 0.87, 0.85, 0.8]
+/** What may be made where a little less than wanted is liked better. Source: our assumption, a twentieth either way. */
+const A_LITTLE_LESS = { low: 0.95, high: 1 }
 
 /**
  * Batches of some parts that give so many litres, or a little more; a little less where the grower would rather, as far
@@ -73,27 +73,24 @@ function batchesOf(
   parts: readonly Part[],
   blendingLoss: number,
   wanted: number,
-  { bucket, scoop, vessel, rounding }: Job['plan'],
+  { bucket, scoop, vessel, rounding, wholeVessel }: Job['plan'],
 ) {
   const asked = parts.map((p) => ({ id: p.materialId, twelfths: p.twelfths }))
-  const planOf = (share: number) =>
-    planBatches({
-      parts: asked,
-      blendingLoss,
-      wanted: wanted * share,
-      bucket,
-      scoop,
-      vessel,
-    })
-  const plan = planOf(1)
-  if (rounding === 'exact')
-    return plan.ok ? succeed(exactly(plan.value, { parts: asked, wanted, blendingLoss })) : plan
-  if (rounding === 'more' || !plan.ok || plan.value.blendLitres <= wanted) return plan
-  for (const share of A_LITTLE_LESS) {
-    const less = planOf(share)
-    if (less.ok && less.value.blendLitres <= wanted) return less
+  const request = {
+    parts: asked,
+    blendingLoss,
+    wanted,
+    bucket,
+    scoop,
+    vessel,
+    turnFraction: wholeVessel ? 1 : TURN_FRACTION,
   }
-  return plan
+  const less = rounding === 'less' ? planBatches({ ...request, within: A_LITTLE_LESS }) : null
+  if (less?.ok && !isByMark(less.value)) return less
+  const plan = planBatches(request)
+  return plan.ok && rounding === 'exact'
+    ? succeed(exactly(plan.value, { parts: asked, wanted, blendingLoss }))
+    : plan
 }
 
 /** Batches a job is made in; null where it cannot be planned. */

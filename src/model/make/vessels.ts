@@ -1,5 +1,4 @@
 import type { Tables } from '@/core/data'
-import { TURN_FRACTION } from '@/core/batch'
 import type { Job } from '../garden/schemas'
 import type { ShoppingLine } from './shoppingList'
 import { mixPerLitre } from './useUp'
@@ -8,15 +7,17 @@ import { mixPerLitre } from './useUp'
 export interface VesselChoice {
   id: 'tub' | 'barrow' | 'tarp' | `bag:${string}`
   litres: number
+  /** Filled to the brim: it measures the batch itself. */
+  whole: boolean
   /** Loose litres of the bag. */
   bag?: number
 }
 
 /** Common practice: a builder's tub, a garden barrow heaped a little, a tarp of 2 by 3 m rolled from corner to corner. */
 const COMMON: readonly VesselChoice[] = [
-  { id: 'tub', litres: 65 },
-  { id: 'barrow', litres: 90 },
-  { id: 'tarp', litres: 200 },
+  { id: 'tub', litres: 65, whole: false },
+  { id: 'barrow', litres: 90, whole: false },
+  { id: 'tarp', litres: 200, whole: false },
 ]
 
 /** What a job may be mixed in: common things, and batches of one bag of a material each. */
@@ -33,7 +34,8 @@ export function vesselsFor(job: Job, list: readonly ShoppingLine[], tables: Tabl
         ? [
             {
               id: `bag:${l.material.id}`,
-              litres: Number(((pack.litres * mix) / TURN_FRACTION).toFixed(1)),
+              litres: Number((pack.litres * mix).toFixed(1)),
+              whole: true,
               bag: pack.litres,
             },
           ]

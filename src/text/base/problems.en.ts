@@ -273,9 +273,28 @@ export function noteText(note: Note, units: UnitSystem): string {
       return `${doseText(note.gramsPerLitre, units)} of it is more than the usual limit of ${doseText(note.limit, units)}: add half, test the pH after a fortnight, then decide.`
     case 'measures-rounded':
       return `Measures are rounded to the bucket and scoop: shares differ from the recipe by up to ${percentText(note.largestShareError, 1)} of the mix.`
+    case 'not-with-these-tools':
+      return notWithTheseText(note, units)
     case 'bed-drained-by-soil':
       return 'Open below: judged as the soil underneath drains it, a day or two after a soaking.'
   }
+}
+
+/** A scoop as people name it: 250 mL, ½ cup, 1 quart. */
+const scoopText = (litres: number, units: UnitSystem): string =>
+  units === 'metric' && litres < 1 ? `${Math.round(litres * 1000)} mL` : volumeText(litres, units)
+
+/** What to measure with, or how much to make, where bucket and scoop cannot measure a job. */
+function notWithTheseText(
+  { scoop, amount }: Extract<Note, { code: 'not-with-these-tools' }>,
+  units: UnitSystem,
+): string {
+  const ways = [
+    scoop === null ? '' : `a scoop or cup of ${scoopText(scoop, units)}`,
+    amount === null ? '' : `${volumeText(amount, units)} of mix`,
+  ].filter(Boolean)
+  const way = ways.length > 0 ? ` It works with ${ways.join(', or for ')}.` : ''
+  return `Your bucket and scoop cannot measure this to a twentieth: each part goes by the litre mark.${way}`
 }
 
 export function fileProblemText(problem: FileProblem): Sentence {

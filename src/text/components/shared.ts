@@ -56,6 +56,8 @@ export const planFields = {
   forWhatAQuarterBucket: 'for what a quarter bucket is too coarse',
   tubTarpOrBarrow: 'Tub, tarp or barrow',
   brimFullTwoThirdsIs: 'brim-full; two thirds is used, to turn in',
+  filledToTheBrim: 'to the brim: so much at a time',
+  theVesselIsTheMeasure: 'It measures the batch: fill it to the brim',
   mixedIn: 'Mixed in',
   somethingElse: 'something else',
   orABagAtA: 'or a bag at a time',

@@ -46,21 +46,27 @@ export function pileText(
   return `only into ${volumeText(into, units)} of this batch${whose && `, ${whose}`}; keep the rest apart`
 }
 
-const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼½¾]$/.test(n) ? one : many}`
+const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼⅓½⅔¾]$/.test(n) ? one : many}`
 
-/** "1 cup + 2 tablespoons + ¾ teaspoon", level. */
-export function spoonText({ cups, tablespoons, teaspoons }: SpoonMeasure): string {
+/** "¾ cup + 1 tablespoon, level". */
+export function spoonText({ jugs, cups, tablespoons, teaspoons }: SpoonMeasure, units: UnitSystem): string {
+  const times = (n: number, one: string, many: string) =>
+    n > 0 ? plural(measureText(Math.round(n * 12)), one, many) : ''
   const words = [
-    cups && plural(String(cups), 'cup', 'cups'),
-    tablespoons && plural(String(tablespoons), 'tablespoon', 'tablespoons'),
-    teaspoons && plural(measureText(teaspoons * 12), 'teaspoon', 'teaspoons'),
+    units === 'us' ? times(jugs, 'quart', 'quarts') : times(jugs, 'litre', 'litres'),
+    times(cups, 'cup', 'cups'),
+    times(tablespoons, 'tablespoon', 'tablespoons'),
+    times(teaspoons, 'teaspoon', 'teaspoons'),
   ].filter(Boolean)
-  return words.length ? `${words.join(' + ')}, level` : 'a pinch'
+  return words.length ? `${words.join(' + ')}, level` : TOO_LITTLE
 }
+
+/** Less than a quarter teaspoon: no spoon measures it, but a tenth of a known mixture does. */
+const TOO_LITTLE = 'too little for a spoon: weigh it, or stir ten times as much into ten spoons of dry sand and give one'
 
 /** Spoons for a dose, in the grower's own spoons. */
 export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>
-  spoonText(levelSpoons(grams, bulkDensity, units === 'us' ? US_SPOONS : METRIC_SPOONS))
+  spoonText(levelSpoons(grams, bulkDensity, units === 'us' ? US_SPOONS : METRIC_SPOONS), units)
 
 /** A bucket or so, in round figures of the grower's own, litres. */
 export const aBucket = (units: UnitSystem) => (units === 'metric' ? 10 : 3 * LITRES.usGallon)

@@ -57,8 +57,9 @@ const lines = computed(() => gatherLines(list.value, mixes.value, doses.value, u
 const vessels = computed(() =>
   job.value
     ? vesselsFor(job.value, list.value, inHand.tables.value).map((v) => ({
-        value: v.litres,
+        value: v.id,
         label: vesselText(v, units.value),
+        plan: { vessel: v.litres, wholeVessel: v.whole },
       }))
     : [],
 )

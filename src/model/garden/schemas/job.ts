@@ -18,6 +18,8 @@ export const planSchema = z.object({
   settling: number,
   /** Where whole measures do not come out even: a little more, a little less, or by the mark; more in older jobs. */
   rounding: z.enum(ROUNDINGS).default('more'),
+  /** The vessel is filled to the brim and measures the batch itself; else two thirds of it, to turn in. */
+  wholeVessel: z.boolean().default(false),
 })
 
 const stepsSchema = z.array(text(160)).max(GARDEN_LIMITS.readySteps.value)
