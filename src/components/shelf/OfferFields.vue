@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import { looseLitresOfPack } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
-import { packOf, sizeOf, type OfferDraft } from '@/model/garden/offerDraft'
+import { ofKind, packOf, sizeOf, type OfferDraft } from '@/model/garden/offerDraft'
 import { offerProblems, PACK_KINDS } from '@/text/shelf/packs'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
@@ -33,7 +33,7 @@ const isOwn = computed(() => draft.value.kind === 'own')
     :label="words.howItIsSold"
     :model-value="draft.kind"
     :options="PACK_KINDS"
-    @update:model-value="$event && set({ kind: $event as Pack['kind'] })"
+    @update:model-value="$event && (draft = ofKind(draft, $event as Pack['kind']))"
   />
   <p v-if="isOwn" class="soft">{{ words.takenAsMuchAsIs }}</p>
   <template v-else>

@@ -21,7 +21,8 @@ export function useReplaceRecipe({ garden, job }: Pick<JobInHand, 'garden' | 'jo
       what,
       keep,
       versionId,
-      ...(amount === undefined ? {} : { amount }),
+      // What came as packs makes just what they give: no more of them is bought.
+      ...(amount === undefined ? {} : { amount, exact: true as const }),
     })
   }
 }

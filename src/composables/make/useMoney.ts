@@ -1,7 +1,9 @@
 import { common } from '@/text/base/common'
-import { computed, ref } from 'vue'
+import { computed, ref, toRaw } from 'vue'
 import { bagsOf } from '@/model/garden/garden'
-import { againstBags, nudgesOf } from '@/model/make/money'
+import { againstBags } from '@/model/make/money'
+import { nudgesOf } from '@/model/make/nudges'
+import { measuresOf } from '@/model/make/quantities'
 import { bedCostRows, moneyRows, nudgeText } from '@/text/base/money'
 import { volumeText } from '@/text/base/units'
 import type { GardenDoor } from '../garden/gardenDoor'
@@ -10,14 +12,21 @@ import type { Shopping } from './useShopping'
 
 /** What buying costs in words: paid and used, by bed, against bags, and where a little more or less pays. */
 export function useMoney(
-  { garden, job, quantities, units }: JobInHand<GardenDoor>,
-  { others, list, mixes, money }: Shopping,
+  { garden, job, quantities, units, prepared }: JobInHand<GardenDoor>,
+  { others, list, mixes, money, listOf }: Shopping,
 ) {
   const q = computed(() => (quantities.value?.ok ? quantities.value.value : null))
   const isAlone = computed(() => others.value.length === 0)
   const litres = computed(() =>
     q.value ? others.value.reduce((sum, o) => sum + o.quantities.inPlace, q.value.inPlace) : 0,
   )
+  /** The list for another amount, worked out as if it had been asked for. */
+  const listFor = (amount: number) => {
+    const ready = toRaw(prepared.value)
+    if (!job.value || !ready?.ok) return null
+    const found = measuresOf(toRaw(job.value), ready.value, amount)
+    return found.ok ? listOf([found.value]) : null
+  }
   const priced = computed(() => bagsOf(garden.records).filter((b) => b.price !== null && b.price > 0))
   const chosen = ref('')
   const bag = computed({
@@ -47,9 +56,9 @@ export function useMoney(
     /** For this job alone, of materials only: what to make instead, litres. */
     nudges: computed(() =>
       q.value && isAlone.value && mixes.value.length === 0
-        ? nudgesOf(list.value).map((nudge) => ({
-            ...nudgeText(nudge, q.value!.toBlend, units.value),
-            litres: q.value!.toBlend * nudge.scale,
+        ? nudgesOf(q.value.toBlend, list.value, listFor).map((nudge) => ({
+            ...nudgeText(nudge, units.value),
+            litres: nudge.litres,
           }))
         : [],
     ),

@@ -4,7 +4,7 @@ import { asDosed } from '@/model/amounts/asDosed'
 import type { Job } from '@/model/garden/schemas'
 import { doseTotals, type DoseTotal } from '@/model/make/doseTotals'
 import { moneyOf, type Money } from '@/model/make/money'
-import { quantitiesOf, type Quantities } from '@/model/make/quantities'
+import { quantitiesOf, type Measures, type Quantities } from '@/model/make/quantities'
 import {
   doseLines,
   mixLines,
@@ -25,6 +25,8 @@ export interface Shopping {
   /** Limes and dressings of all of them. */
   totals: ComputedRef<DoseTotal[]>
   list: ComputedRef<ShoppingLine[]>
+  /** The list for other quantities, with what was bought and is on the shelf now. */
+  listOf: (all: readonly Measures[]) => ShoppingLine[]
   mixes: ComputedRef<MixLine[]>
   doses: ComputedRef<DoseLine[]>
   money: ComputedRef<Money>
@@ -58,17 +60,13 @@ export function useShopping(
     return lost
   })
   const totals = computed(() => all.value.flatMap((one) => doseTotals(one.job, one.quantities)))
+  const listOf = (quantities: readonly Measures[]) =>
+    shoppingList(garden.records, quantities, { lost: lost.value, bought: bought.value })
   const list = computed(() =>
-    all.value.length === 0
-      ? []
-      : shoppingList(
-          garden.records,
-          all.value.map((one) => one.quantities),
-          { lost: lost.value, bought: bought.value },
-        ),
+    all.value.length === 0 ? [] : listOf(all.value.map((one) => one.quantities)),
   )
   const mixes = computed(() => all.value.flatMap((one) => mixLines(one.job, one.quantities, bought.value)))
   const doses = computed(() => doseLines(garden.records, totals.value, bought.value))
   const money = computed(() => moneyOf(garden.records, list.value, mixes.value, doses.value))
-  return { others, totals, list, mixes, doses, money }
+  return { others, totals, list, listOf, mixes, doses, money }
 }

@@ -1,5 +1,6 @@
 export { exactly } from './exactly'
 export { byBucket } from './measuring'
+export { cheapestOrder, type Order, type OrderLine } from './order'
 export { shedsWaterWhenDry, waterToWorkable, WETTING_AGENT_ML_PER_LITRE, WORKABLE_SHARE } from './hydration'
 export {
   cheapestPacks,

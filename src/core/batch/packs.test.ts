@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { materialById } from '../data'
-import { cheapestPacks, looseLitresOfPack, type PackOffer } from '.'
+import { cheapestOrder, cheapestPacks, looseLitresOfPack, type PackOffer } from '.'
 
 const row = (id: string) => materialById(id)!
 const offer = (litres: number, price: number | null, delivery = 0): PackOffer => ({
@@ -95,6 +95,101 @@ describe('packs at least cost', () => {
         draws(60),
       )
     })
+  })
+  describe('several things from one place', () => {
+    const supplied = fc.array(
+      fc.record({
+        need: fc.integer({ min: 10, max: 1500 }),
+        offers: fc.array(
+          fc.record({
+            litres: fc.integer({ min: 10, max: 300 }),
+            price: fc.integer({ min: 1, max: 40 }),
+            delivery: fc.integer({ min: 1, max: 80 }),
+            supplier: fc.constantFrom('', 'yard', 'farm', 'quarry'),
+          }),
+          { minLength: 1, maxLength: 3 },
+        ),
+      }),
+      { minLength: 1, maxLength: 4 },
+    )
+    let solve: (problem: string) => number
+    beforeAll(async () => {
+      const highs = await loadHighs()
+      solve = (problem) => highs.solve(problem).ObjectiveValue
+    })
+    test('HiGHS finds no cheaper order: each delivery is paid once', () => {
+      fc.assert(
+        fc.property(supplied, (rows) => {
+          // A place asks the same for every delivery; what comes from nowhere in particular is carried home.
+          const fee: Record<string, number> = { yard: 45, farm: 20, quarry: 70 }
+          const lines = rows.map(({ need, offers }) => ({
+            need,
+            stock: 0,
+            offers: offers.map((o): PackOffer => ({
+              ...offer(o.litres, o.price, fee[o.supplier] ?? 0),
+              supplier: o.supplier,
+            })),
+          }))
+          const packs = lines.flatMap(({ need, offers }, i) =>
+            offers.map((o, k) => ({ ...o, name: `n${i}_${k}`, most: Math.ceil(need / o.litres) })),
+          )
+          const places = [...new Set(packs.flatMap((p) => p.supplier || []))]
+          const program = [
+            'Minimize',
+            ` cost: ${[...packs.map((p) => `${p.price} ${p.name}`), ...places.map((s) => `${fee[s]} ${s}`)].join(' + ')}`,
+            'Subject To',
+            ...lines.map(
+              ({ need, offers }, i) =>
+                ` need${i}: ${offers.map((o, k) => `${o.litres} n${i}_${k}`).join(' + ')} >= ${need - 0.01}`,
+            ),
+            ...packs.flatMap((p) => (p.supplier ? [` by_${p.name}: ${p.name} - ${p.most} ${p.supplier} <= 0`] : [])),
+            'Bounds',
+            ...packs.map((p) => ` 0 <= ${p.name} <= ${p.most}`),
+            'General',
+            ` ${packs.map((p) => p.name).join(' ')}`,
+            ...(places.length ? ['Binary', ` ${places.join(' ')}`] : []),
+            'End',
+          ].join('\n')
+          const order = cheapestOrder(lines)
+          expect(Math.abs(order.cost! - solve(program))).toBeLessThan(1e-6 * (1 + order.cost!))
+          order.purchases.forEach((p, i) => expect(p.litres).toBeGreaterThanOrEqual(lines[i]!.need - 0.01))
+        }),
+        draws(200),
+      )
+    })
+    test('P5: two loads from one yard are one delivery, with the first of them', () => {
+      const bulk: PackOffer = { ...offer(100, 5, 40), supplier: 'yard' }
+      const order = cheapestOrder([
+        { need: 400, stock: 0, offers: [bulk] },
+        { need: 300, stock: 0, offers: [bulk] },
+      ])
+      expect(order.purchases.map((p) => p.cost)).toEqual([60, 15])
+      expect(order.cost).toBe(75)
+    })
+    test('a lorry that comes for one thing brings another cheaper than the shop', () => {
+      const shop = offer(50, 9)
+      const yard: PackOffer = { ...offer(100, 5, 40), supplier: 'yard' }
+      const alone = cheapestOrder([{ need: 100, stock: 0, offers: [shop, yard] }])
+      expect(alone.purchases[0]!.counts).toEqual([2, 0])
+      const both = cheapestOrder([
+        { need: 1000, stock: 0, offers: [yard] },
+        { need: 100, stock: 0, offers: [shop, yard] },
+      ])
+      expect(both.purchases[1]!.counts).toEqual([0, 1])
+      expect(both.cost).toBe(10 * 5 + 40 + 5)
+    })
+    test('what is on the shelf needs nobody to come', () => {
+      const yard: PackOffer = { ...offer(100, 5, 40), supplier: 'yard' }
+      expect(cheapestOrder([{ need: 100, stock: 120, offers: [yard] }])).toMatchObject({ cost: 0 })
+    })
+  })
+  test('P6: a bag that gives a little less than is asked for is that bag', () => {
+    // 22.5 gallons are 85.2 L, three cubic feet 84.95: one bag, not two.
+    const [asked, bag] = [22.5 * 3.785411784, 3 * 28.316846592]
+    expect(cheapestPacks(asked, 0, [offer(bag, 30)], 0.01).counts).toEqual([1])
+    expect(cheapestPacks(asked, 0, [offer(bag, 30)]).counts).toEqual([2])
+    expect(cheapestPacks(asked * 1.02, 0, [offer(bag, 30)], 0.01).counts).toEqual([2])
+    expect(cheapestPacks(asked, 0, [offer(bag, 30)], 0.01).leftover).toBe(0)
   })
   test('of equal cost the least is left over, and then there are the fewest packs', () => {
     expect(cheapestPacks(60, 0, [offer(80, 8), offer(30, 4)]).counts).toEqual([0, 2])

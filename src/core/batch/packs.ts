@@ -1,6 +1,6 @@
 import { defineLimits } from '../limits'
 import type { Material, Pack } from '../data/types'
-import type { Kilograms, Litres } from '../units'
+import type { Fraction, Kilograms, Litres } from '../units'
 
 /**
  * Loose, wetted and fluffed litres that one pack gives: what the bucket measures.
@@ -49,6 +49,13 @@ export const PACK_LIMITS = defineLimits({
     unit: 'L or kg',
     source: 'our assumption: what a lorry brings',
   },
+  short: {
+    value: 0.01,
+    low: 0.005,
+    high: 0.02,
+    unit: 'fraction of what is needed',
+    source: 'our assumption: no bucket is filled more exactly than this, and no bag either',
+  },
 })
 
 export interface PackOffer {
@@ -59,6 +66,8 @@ export interface PackOffer {
   price: number | null
   /** Paid once where any of it is bought, as for a delivery; nothing where left out. */
   delivery?: number
+  /** Who delivers: what comes from one place on one order is delivered once. Nobody's where left out or empty. */
+  supplier?: string
 }
 
 export interface Purchase {
@@ -127,6 +136,8 @@ function coverOf(need: Litres, packs: readonly { litres: Litres; price: number }
  * packs). Of packs some of which have no price, those with one are chosen from; where none has, fewest litres, then
  * fewest packs. A delivery is paid once for each offer that has one.
  *
+ * `short` is the share of the need that may be wanting: a bag that gives half a percent less is that bag.
+ *
  * Branch and bound over all counts of all packs, for each choice of those with a delivery; exact.
  * Range: a dozen pack sizes, up to four of them with a delivery; needs up to 100 m3. Source: covering knapsack; ours.
  * Errors: none; with no offer nothing is bought, and what is missing is in the answer.
@@ -135,9 +146,14 @@ function coverOf(need: Litres, packs: readonly { litres: Litres; price: number }
  * cheapestPacks(7, 0, [{ pack: { kind: 'loose', litres: 9 }, litres: 9, price: 3 }])
  * // { counts: [1], litres: 9, leftover: 2, cost: 3, fromStock: 0 }
  */
-export function cheapestPacks(need: Litres, stock: Litres, offers: readonly PackOffer[]): Purchase {
+export function cheapestPacks(
+  need: Litres,
+  stock: Litres,
+  offers: readonly PackOffer[],
+  short: Fraction = 0,
+): Purchase {
   const fromStock = Math.min(stock, need)
-  const rest = need - fromStock
+  const rest = need - fromStock - short * need
   if (rest <= SLACK || offers.length === 0)
     return { counts: offers.map(() => 0), litres: 0, leftover: stock - fromStock, cost: 0, fromStock }
   const priced = offers.some((o) => o.price !== null)
@@ -169,7 +185,7 @@ export function cheapestPacks(need: Litres, stock: Litres, offers: readonly Pack
   return {
     counts,
     litres,
-    leftover: stock - fromStock + litres - rest,
+    leftover: Math.max(0, stock + litres - need),
     cost: priced ? cost : null,
     fromStock,
   }

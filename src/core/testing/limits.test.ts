@@ -312,7 +312,7 @@ everyLimit(
   SPOON_LIMITS,
   // A cup is off by so much: near enough alone, or a second measure goes with it.
   { near: trial(0.03, (off) => levelSpoons(250 / (1 - off), 1, METRIC_SPOONS).tablespoons > 0, 0.1) },
-  [],
+  ['near'],
 )
 
 const PEPPER = once(() => cropById('pepper_sweet')!)

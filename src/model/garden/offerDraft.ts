@@ -20,6 +20,18 @@ export interface OfferDraft {
 /** What a draft holds before anything is told. */
 const BLANK = { litres: 50, kg: 25, gives: 0 }
 
+/** A load in bulk is a cubic metre where nothing is said; less than this is no load, litres. */
+const USUAL_LOAD = 1000
+const LEAST_LOAD = 100
+
+/** A draft of another kind: a bag of 40 L told of as a load becomes a cubic metre, and a load a bag. */
+export function ofKind(draft: OfferDraft, kind: Pack['kind']): OfferDraft {
+  if (kind === 'bulk' && draft.litres < LEAST_LOAD) return { ...draft, kind, litres: USUAL_LOAD }
+  if (draft.kind === 'bulk' && kind !== 'bulk' && draft.litres >= LEAST_LOAD)
+    return { ...draft, kind, litres: BLANK.litres }
+  return { ...draft, kind }
+}
+
 /** A pack of the shelf as fields. */
 export function draftOf({ pack, price, place, seenOn, delivery }: Offer): OfferDraft {
   const draft: OfferDraft = {

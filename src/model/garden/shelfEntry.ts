@@ -1,4 +1,4 @@
-import type { Material, Pack } from '@/core/data'
+import { isOwn, type Material, type Pack } from '@/core/data'
 import { KG_PER_POUND, LITRES } from '@/core/units'
 import { dressingPackOf, settingsOf, shelfItemOf, type Garden } from './garden'
 import type { DressingPack, Offer, ShelfItem } from './schemas'
@@ -26,10 +26,46 @@ function usPack(pack: Pack): Pack {
 /** A price nobody told. */
 const UNPRICED = { price: null, place: '', seenOn: null }
 
-/** A material's shelf entry, or what a shop commonly sells, round in the grower's measures. */
+/** What a grower who adds a material of these families mostly has in a heap or in the ground. Source: our assumption. */
+const OWN_HEAP: ReadonlySet<Material['family']> = new Set(['compost', 'manure', 'soil', 'mix'])
+
+/**
+ * A material's shelf entry, or what a shop commonly sells, round in the grower's measures; a compost or soil of the
+ * grower's own comes from the heap.
+ */
 export const shelfEntry = (garden: Garden, material: Material): ShelfItem =>
-  shelfItemOf(garden, material.id) ??
-  shelfItem(material.id, settingsOf(garden).units === 'us' ? usPack(material.pack) : material.pack, null, 0)
+  shelfItemOf(garden, material.id) ?? shelfItem(material.id, usualPack(garden, material), null, 0)
+
+function usualPack(garden: Garden, material: Material): Pack {
+  if (isOwn(material.id) && OWN_HEAP.has(material.family)) return { kind: 'own' }
+  return settingsOf(garden).units === 'us' ? usPack(material.pack) : material.pack
+}
+
+/** Sold by the load, in most places. Source: common practice. */
+const BY_THE_LOAD: ReadonlySet<Material['family']> = new Set([
+  'compost',
+  'manure',
+  'soil',
+  'sand',
+  'aggregate',
+  'bark',
+  'wood',
+])
+/** From here on a load is less work than bags, litres. Source: our assumption, eight bags. */
+const LOAD_FROM = 300
+/** Loads come by so much, litres. */
+const LOAD_STEP = 100
+
+/** How a material is sold for so many litres: where nobody has said, by the load from a good many bags on. */
+export function offersFor(garden: Garden, material: Material, litres: number): Offer[] {
+  const told = offersOf(shelfEntry(garden, material))
+  const byLoad =
+    litres >= LOAD_FROM &&
+    shelfItemOf(garden, material.id) === undefined &&
+    told[0]!.pack.kind !== 'own' &&
+    BY_THE_LOAD.has(material.family)
+  return byLoad ? [{ ...told[0]!, pack: { kind: 'bulk', litres: LOAD_STEP } }] : told
+}
 
 /** A material sold in one pack, with so many loose litres on hand. */
 export const shelfItem = (

@@ -1,8 +1,8 @@
-import { cheapestPacks } from '@/core/batch'
+import { cheapestOrder, PACK_LIMITS } from '@/core/batch'
 import type { Garden } from '../garden/garden'
 import { dressingEntry, pricePerKg } from '../garden/shelfEntry'
 import { pricePerLitre } from '../mix/cost'
-import { paidFor, type Bought, type DoseLine, type MixLine, type ShoppingLine } from './shoppingList'
+import { packOffer, paidFor, type Bought, type DoseLine, type MixLine, type ShoppingLine } from './shoppingList'
 
 /** Whole cents, as money is paid. */
 export const toCents = (money: number): number => Math.round(money * 100) / 100
@@ -45,6 +45,13 @@ function lineOf({ id, need, bought, purchase, each }: Priced): MoneyLine {
   }
 }
 
+/** Litres that go in: a pack that gives a hundredth less than was asked for gives no more than it has. */
+function usedOf({ litres, screened, stock, bought, purchase }: ShoppingLine): number {
+  const need = litres + screened
+  const there = stock + (bought?.amount ?? 0) + purchase.litres
+  return there >= need * (1 - PACK_LIMITS.short.value) ? Math.min(need, there) : need
+}
+
 /**
  * What a list costs in pocket, and what of it goes into the mix: the rest stays on the shelf. Each line is in whole
  * cents, and the sums are theirs.
@@ -58,7 +65,7 @@ export function moneyOf(
   const priced: Priced[] = [
     ...materials.map((l) => ({
       id: l.material.id,
-      need: l.litres + l.screened,
+      need: usedOf(l),
       bought: l.bought,
       purchase: { amount: l.purchase.litres, cost: l.purchase.cost },
       each: pricePerLitre(garden, l.material),
@@ -121,17 +128,15 @@ export function shareOut(money: number, weights: readonly number[]): number[] {
 }
 
 /** What a scaled list would cost with nothing on the shelf; of what has a price. */
-const paidAt = (materials: readonly ShoppingLine[], scale: number, stocked: boolean): number =>
-  materials.reduce((sum, l) => {
-    const offers = l.packs.map(({ offer, litres }) => ({
-      pack: offer.pack,
-      litres,
-      price: offer.pack.kind === 'own' ? 0 : offer.price,
-      delivery: offer.delivery,
-    }))
-    const stock = stocked ? l.stock + (l.bought?.amount ?? 0) : 0
-    return sum + (cheapestPacks((l.litres + l.screened) * scale, stock, offers).cost ?? 0)
-  }, 0)
+const paidAt = (materials: readonly ShoppingLine[], scale: number): number =>
+  cheapestOrder(
+    materials.map((l) => ({
+      need: (l.litres + l.screened) * scale,
+      stock: 0,
+      offers: l.packs.map(({ offer }) => packOffer(l.material, offer)),
+    })),
+    PACK_LIMITS.short.value,
+  ).purchases.reduce((sum, p) => sum + (p.cost ?? 0), 0)
 
 /** More bags than this nobody carries home. Source: our assumption. */
 const MOST_BAGS = 80
@@ -157,48 +162,13 @@ export function againstBags(
   const bags = Math.ceil(litres / bag.litres - 1e-9)
   let breakEven: number | null = null
   for (let n = MOST_BAGS; n >= 1; n--) {
-    if (paidAt(materials, (n * bag.litres) / litres, false) > n * bag.price) break
+    if (paidAt(materials, (n * bag.litres) / litres) > n * bag.price) break
     breakEven = n * bag.litres
   }
   return {
     bags,
     bagged: toCents(bags * bag.price),
-    mixed: toCents(paidAt(materials, 1, false)),
+    mixed: toCents(paidAt(materials, 1)),
     breakEven,
   }
-}
-
-/** A little more or less mix, where the edge of a pack is near. */
-export interface Nudge {
-  kind: 'more' | 'less'
-  /** Of the mix that is to be made. */
-  scale: number
-  /** Money it saves; 0 for more. */
-  saves: number
-}
-
-/** Not worth a word: less of the mix than this, and less of the money. Source: our assumption. */
-const WORTH = { more: 0.02, saving: 0.04 }
-const MOST_MORE = 1.25
-const LEAST = 0.85
-
-/** What the packs give over, and what a little less mix would save. */
-export function nudgesOf(materials: readonly ShoppingLine[]): Nudge[] {
-  const nudges: Nudge[] = []
-  const needs = materials.filter((l) => l.litres > 0)
-  if (needs.length === 0) return []
-  const most = Math.min(
-    MOST_MORE,
-    ...needs.map((l) => (l.stock + (l.bought?.amount ?? 0) + l.purchase.litres) / (l.litres + l.screened)),
-  )
-  if (most >= 1 + WORTH.more) nudges.push({ kind: 'more', scale: most, saves: 0 })
-  const paid = paidAt(needs, 1, true)
-  for (let percent = 1; percent <= 100 * (1 - LEAST); percent++) {
-    const scale = 1 - percent / 100
-    const saves = paid - paidAt(needs, scale, true)
-    if (saves < WORTH.saving * paid || saves < 2 * (1 - scale) * paid) continue
-    nudges.push({ kind: 'less', scale, saves: toCents(saves) })
-    break
-  }
-  return nudges
 }

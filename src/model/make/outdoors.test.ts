@@ -13,6 +13,8 @@ import { labelText } from '@/text/mix/label'
 import { otherwiseTexts, phCheckText, pressText, saltCheckText, spokenText } from '@/text/make/making'
 import { againstBagsText, bedCostRows, moneyRows, nudgeText } from '@/text/base/money'
 import { clashText, durationText, mixingDayText, stepText } from '@/text/make/preparing'
+import { packText } from '@/text/base/labels'
+import { toFieldText, waterText } from '@/text/base/units'
 import { leftText as countdownText } from '@/text/make/timers'
 import { leftText } from '@/text/make/settle'
 import { changesOf } from '../garden/commands'
@@ -26,17 +28,19 @@ import {
   type Garden,
 } from '../garden/garden'
 import type { AnyData, Job, Place, ShelfItem } from '../garden/schemas'
-import { dressingItem, shelfItem } from '../garden/shelfEntry'
-import { draftOf, offerOf } from '../garden/offerDraft'
+import { dressingItem, offersFor, shelfEntry, shelfItem } from '../garden/shelfEntry'
+import { draftOf, offerOf, ofKind, packOf } from '../garden/offerDraft'
 import { startingJob, startingJobBed, startingPlace, startingSpec } from '../garden/starting'
 import { prepareJob } from '../mix/evaluateJob'
+import { byPacks } from '../mix/byPacks'
 import { lineOf } from '../mix/doses'
 import { shelfFromText, shelfToCsv } from '../sheets/shelfSheet'
 import { madeMix, measuresAsMade, otherwiseAfter, remadeBatches, totalsAsMade } from './asMade'
 import { batchCards } from './batchCard'
 import { doseTotals } from './doseTotals'
-import { againstBags, moneyOf, nudgesOf, shareOut, toCents } from './money'
-import { quantitiesOf } from './quantities'
+import { againstBags, moneyOf, shareOut, toCents } from './money'
+import { nudgesOf } from './nudges'
+import { measuresOf, quantitiesOf } from './quantities'
 import { recordFrom } from './recordFrom'
 import { isShort, leftOver, shelfWith, shelvedOf } from './settle'
 import { doseLines, mixLines, shoppingList } from './shoppingList'
@@ -197,21 +201,114 @@ describe('money', () => {
     expect(againstBagsText(against, 'metric').text).toContain(`from ${edge} L on`)
     expect(againstBags(list(), litres, { litres: 50, price: 0.5 }).breakEven).toBeNull()
   })
-  test('near the edge of a pack a little less is offered, and what the packs give over', () => {
-    // Just over one bag: a twentieth less needs one bag fewer.
-    const edge = shoppingList(
-      gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 0)]),
-      q(),
-    ).filter((l) => l.material.id === 'compost_green')
-    const litres = 81
-    const over = [{ ...edge[0]!, litres, purchase: { ...edge[0]!.purchase, litres: 120 } }]
-    const less = nudgesOf(over).find((n) => n.kind === 'less')!
-    expect(less.scale).toBeCloseTo(0.98, 9)
-    expect(less.saves).toBe(6.5)
-    const more = nudgesOf(over).find((n) => n.kind === 'more')!
-    expect(more.scale).toBeCloseTo(1.25, 9)
-    expect(nudgeText(less, 200, 'metric').action).toBe('Make 196 L')
-    expect(nudgesOf([{ ...over[0]!, litres: 119.5 }])).toEqual([])
+  /** A job of compost alone in bags of 40 L, so much of it, and its list for any other amount. */
+  const compostJob = (amount: number, price: number | null) => {
+    const garden = gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, price, 0)])
+    const only: Job = {
+      ...job(),
+      amount,
+      parts: [{ materialId: 'compost_green', twelfths: 12 }],
+      dressings: [],
+      plan: { ...job().plan, rounding: 'exact' },
+    }
+    const ready = valueOf(prepareJob(only, undefined, PUBLISHED))
+    const listFor = (litres: number) => shoppingList(garden, valueOf(measuresOf(only, ready, litres)))
+    return { listFor, nudges: nudgesOf(amount, listFor(amount), listFor) }
+  }
+  test('P2: near the edge of a pack a little less is offered, and does what it says', () => {
+    // Nothing is lost in blending one part: 81 L are three bags of 40, 80.8 are two by the hundredth nobody measures.
+    const { nudges, listFor } = compostJob(81, 6.5)
+    const less = nudges.find((n) => n.kind === 'less')!
+    expect(less).toMatchObject({ packs: 1, saves: 6.5 })
+    expect(less.litres).toBeCloseTo(81 * 0.99, 9)
+    expect(listFor(less.litres)[0]!.purchase).toMatchObject({ counts: [2], cost: 13 })
+    expect(nudgeText(less, 'metric')).toEqual({
+      text: '1 % less needs 1 pack fewer and saves 6.50.',
+      action: 'Make 80.2 L',
+    })
+  })
+  test('P2: without prices a pack fewer is offered as that, and nothing is said to be saved', () => {
+    const { nudges } = compostJob(81, null)
+    const less = nudges.find((n) => n.kind === 'less')!
+    expect(less).toMatchObject({ packs: 1, saves: null })
+    expect(nudgeText(less, 'metric').text).toBe('1 % less needs 1 pack fewer.')
+    // Carried out, nothing more is to be had by a little less.
+    expect(compostJob(less.litres, null).nudges.filter((n) => n.kind === 'less')).toEqual([])
+  })
+  test('P2: more is offered as far as the same packs make it', () => {
+    const { nudges, listFor } = compostJob(100, 6.5)
+    const more = nudges.find((n) => n.kind === 'more')!
+    // Three bags hold 120 L; a hundredth short of 121 is still three.
+    expect(more.litres).toBeCloseTo(121, 9)
+    expect(listFor(more.litres)[0]!.purchase.counts).toEqual([3])
+    expect(compostJob(119.5, 6.5).nudges.filter((n) => n.kind === 'more')).toEqual([])
+  })
+  test('P1: a mix by packs buys just those packs', () => {
+    const garden = gardenOf()
+    const packs = [
+      { materialId: 'peat_medium', count: 1 },
+      { materialId: 'compost_green', count: 2 },
+    ]
+    for (const bucket of [7, 10, 12, 18.9]) {
+      const told = valueOf(byPacks(garden, packs, bucket))
+      const made: Job = {
+        ...job(),
+        parts: told.parts,
+        amount: told.litres,
+        plan: { ...job().plan, bucket, rounding: 'exact' },
+      }
+      const list = shoppingList(
+        gardenOf([
+          shelfItem('peat_medium', { kind: 'compressed', litres: 107 }, 31, 0),
+          shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 0),
+        ]),
+        valueOf(quantitiesOf(made, prepareJob(made, undefined, PUBLISHED))),
+      )
+      expect(list.map((l) => l.purchase.counts)).toEqual([[1], [2]])
+    }
+  })
+  test('P3: a heap of one’s own is no bags; many bags of compost are a load', () => {
+    const own = { ...materialById('compost_green')!, id: 'own:heap' }
+    expect(shelfEntry(gardenOf([]), own).pack).toEqual({ kind: 'own' })
+    const compost = materialById('compost_green')!
+    const kinds = (litres: number) => offersFor(gardenOf([]), compost, litres).map((o) => o.pack.kind)
+    expect([kinds(299), kinds(300)]).toEqual([['loose'], ['bulk']])
+    // Said how it is bought, it is bought so.
+    const told = offersFor(gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, null, 0)]), compost, 900)
+    expect(told.map((o) => o.pack.kind)).toEqual(['loose'])
+    expect(offersFor(gardenOf([]), materialById('perlite_coarse')!, 900)[0]!.pack.kind).toBe('loose')
+  })
+  test('P4: a bag told of as a load is a cubic metre, and reads as one everywhere', () => {
+    const bag = draftOf({ pack: { kind: 'loose', litres: 40 }, price: null, place: '', seenOn: null, delivery: 0 })
+    const load = ofKind(bag, 'bulk')
+    expect(packOf(load)).toEqual({ kind: 'bulk', litres: 1000 })
+    expect([toFieldText(load.litres, 'bulkVolume', 'metric'), packText(packOf(load), 'metric')]).toEqual([
+      '1',
+      '1 m³ in bulk',
+    ])
+    expect(packOf(ofKind(load, 'loose'))).toEqual({ kind: 'loose', litres: 50 })
+  })
+  test('P5: two loads from one yard are delivered once, and the list says so', () => {
+    const load = (id: string) => ({
+      ...shelfItem(id, { kind: 'bulk', litres: 100 }, 6, 0),
+      place: 'the yard',
+      delivery: 45,
+    })
+    const lines = gatherLines(
+      shoppingList(gardenOf([load('peat_medium'), load('compost_green'), ...SHELF().slice(2)]), q()),
+      [],
+      [],
+      'metric',
+    )
+    const said = lines.flatMap((l) => ('small' in l.buy ? l.buy.small : [])).filter((t) => /deliver/.test(t))
+    expect(said).toEqual(['and 45.00 for delivery', 'with the same delivery'])
+  })
+  test('P7: water is gallons or litres, however much it is', () => {
+    expect([waterText(185, 'us'), waterText(185, 'metric'), waterText(1200, 'metric')]).toEqual([
+      '48.9 gal',
+      '185 L',
+      '1200 L',
+    ])
   })
 })
 

@@ -134,6 +134,28 @@ function evaluateMeasured({ question, lime }: PreparedMix, plan: BatchPlan): Out
   })
 }
 
+/** What is measured for a job, and nothing of what becomes of it: enough for a list. */
+export type Measures = Pick<Quantities, 'first' | 'beside' | 'plan' | 'toBlend'>
+
+/** The batches of a job for so much mix, litres, and what goes with them. Errors: those of `planBatches`. */
+export function measuresOf(job: Job, { flat, question }: PreparedMix, toBlend: number): Outcome<Measures> {
+  const plan = batchesOf(job.parts, flat.lossHere, toBlend, job.plan)
+  if (!plan.ok) return plan
+  const first = madeFirst(job, plan.value, question.tables)
+  if (!first.ok) return first
+  const beside = besideMix(job, question.tables)
+  return succeed({ first: first.value, beside, plan: plan.value, toBlend }, ...plan.notes)
+}
+
+/** What is wrong with the allowance or the amount of a job, if anything. */
+function planProblem({ plan: { settling }, amount }: Job, inPlace: number): Problem | null {
+  const limit = PLAN_LIMITS.settling.value
+  if (!(settling >= 0)) return { code: 'amount-negative', field: 'settling', value: settling }
+  if (settling > limit) return { code: 'size-too-large', field: 'settling', value: settling, limit }
+  if (!(inPlace > 0)) return { code: 'size-not-positive', field: 'wanted', value: inPlace }
+  return amount === null ? null : amountProblem(amount)
+}
+
 /**
  * From one container to all the buckets of a job. `prepared` and `written` are the job's mix where the
  * caller has them already. Litres.
@@ -157,39 +179,27 @@ export function quantitiesOf(
     needed.push(one.value)
     inPlace += one.value.net * bed.count
   }
-  const { settling } = job.plan
-  const most = PLAN_LIMITS.settling.value
-  if (!(settling >= 0)) return fail({ code: 'amount-negative', field: 'settling', value: settling })
-  if (settling > most)
-    return fail({ code: 'size-too-large', field: 'settling', value: settling, limit: most })
-  if (!(inPlace > 0)) return fail({ code: 'size-not-positive', field: 'wanted', value: inPlace })
-  const wrong = job.amount === null ? null : amountProblem(job.amount)
+  const wrong = planProblem(job, inPlace)
   if (wrong) return fail(wrong)
-  const toBlend = job.amount ?? inPlace * (1 + settling)
-  const { flat, lime } = prepared.value
-  const plan = batchesOf(job.parts, flat.lossHere, toBlend, job.plan)
-  if (!plan.ok) return plan
-  const first = madeFirst(job, plan.value, tables)
-  if (!first.ok) return first
-  const asMeasured = evaluateMeasured(prepared.value, plan.value)
+  const measured = measuresOf(job, prepared.value, job.amount ?? inPlace * (1 + job.plan.settling))
+  if (!measured.ok) return measured
+  const { plan, toBlend } = measured.value
+  const asMeasured = evaluateMeasured(prepared.value, plan)
   if (!asMeasured.ok) return asMeasured
-  const measured = plan.value.totals.reduce((sum, t) => sum + t.litres, 0)
+  const loose = plan.totals.reduce((sum, t) => sum + t.litres, 0)
   return succeed(
     {
-      first: first.value,
+      ...measured.value,
       needed,
-      beside: besideMix(job, tables),
-      inPlace: toBlend / (1 + settling),
-      toBlend,
-      plan: plan.value,
-      limeGramsPerLitre: lime.own.gramsPerLitre,
-      lossHere: 1 - plan.value.blendLitres / measured,
+      inPlace: toBlend / (1 + job.plan.settling),
+      limeGramsPerLitre: prepared.value.lime.own.gramsPerLitre,
+      lossHere: 1 - plan.blendLitres / loose,
       asMeasured: asMeasured.value,
       asWritten: written.value,
       tables,
     },
     ...written.notes,
     ...prepared.notes,
-    ...plan.notes,
+    ...measured.notes,
   )
 }

@@ -1,13 +1,16 @@
 import type { InnerMix, Job, Offer } from '@/model/garden/schemas'
 import { dressingPackOf } from '@/model/garden/garden'
 import type { DoseTotal } from './doseTotals'
-import { dressingOffers, offersOf, shelfEntry } from '@/model/garden/shelfEntry'
+import { dressingOffers, offersFor, shelfEntry } from '@/model/garden/shelfEntry'
 import type { Garden } from '@/model/garden/garden'
-import type { Quantities } from './quantities'
+import type { Measures, Quantities } from './quantities'
 import {
+  type PackOffer,
   type Purchase,
-  looseLitresOfPack,
+  cheapestOrder,
   cheapestPacks,
+  looseLitresOfPack,
+  PACK_LIMITS,
   waterToWorkable,
   shedsWaterWhenDry,
   WETTING_AGENT_ML_PER_LITRE,
@@ -42,8 +45,10 @@ export interface ShoppingLine {
   wettingAgent: number
 }
 
+type Listed = Pick<Measures, 'first' | 'plan' | 'beside'>
+
 /** Litres of every material to measure, those of mixes made first and of layers and covers gathered in. */
-function totalsOf(all: readonly Quantities[]): { id: string; litres: number; beside: number }[] {
+function totalsOf(all: readonly Listed[]): { id: string; litres: number; beside: number }[] {
   const totals = new Map<string, { litres: number; beside: number }>()
   const add = (id: string, litres: number, beside: number) => {
     const known = totals.get(id) ?? { litres: 0, beside: 0 }
@@ -71,44 +76,59 @@ const NOTHING_GATHERED: Gathering = { lost: new Map(), bought: [] }
  */
 export function shoppingList(
   garden: Garden,
-  quantities: Quantities | readonly Quantities[],
+  quantities: Listed | readonly Listed[],
   { lost, bought }: Gathering = NOTHING_GATHERED,
 ): ShoppingLine[] {
   const tables = tablesOf(garden)
-  return totalsOf([quantities].flat() as Quantities[]).flatMap(({ id, litres, beside }) => {
+  const wanted = totalsOf([quantities].flat() as Listed[]).flatMap(({ id, litres, beside }) => {
     const material = materialIn(tables, id)
     if (!material) return []
-    const item = shelfEntry(garden, material)
-    const offers = offersOf(item).map((offer) => ({
-      offer,
-      pack: offer.pack,
-      price: offer.pack.kind === 'own' ? 0 : offer.price,
-      delivery: offer.delivery,
-      litres: looseLitresOfPack(material, offer.pack),
-    }))
     const screened = litres / (1 - (lost.get(id) ?? 0)) - litres
     const had = bought.find((b) => b.id === id) ?? null
-    const purchase = cheapestPacks(litres + screened, item.stock + (had?.amount ?? 0), offers)
-    const packs = offers.map(({ offer, litres }, i) => ({ offer, count: purchase.counts[i]!, litres }))
+    const offers = offersFor(garden, material, litres + screened)
+    return [{ material, litres, beside, screened, had, offers, stock: shelfEntry(garden, material).stock }]
+  })
+  const order = cheapestOrder(
+    wanted.map(({ material, litres, screened, stock, had, offers }) => ({
+      need: litres + screened,
+      stock: stock + (had?.amount ?? 0),
+      offers: offers.map((offer) => packOffer(material, offer)),
+    })),
+    PACK_LIMITS.short.value,
+  )
+  return wanted.map(({ material, litres, beside, screened, had, offers, stock }, i) => {
+    const purchase = order.purchases[i]!
+    const packs = offers.map((offer, k) => ({
+      offer,
+      count: purchase.counts[k]!,
+      litres: looseLitresOfPack(material, offer.pack),
+    }))
     const stirred = litres - beside
     // Wet as the pack it comes from is; what is on the shelf already, as the usual one.
     const from = packs.find((p) => p.count > 0) ?? packs[0]!
-    return [
-      {
-        material,
-        litres,
-        beside,
-        packs,
-        stock: item.stock,
-        bought: had,
-        screened,
-        purchase,
-        water: waterToWorkable(material, from.offer.pack) * stirred,
-        wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * stirred : 0,
-      },
-    ]
+    return {
+      material,
+      litres,
+      beside,
+      packs,
+      stock,
+      bought: had,
+      screened,
+      purchase,
+      water: waterToWorkable(material, from.offer.pack) * stirred,
+      wettingAgent: shedsWaterWhenDry(material) ? WETTING_AGENT_ML_PER_LITRE * stirred : 0,
+    }
   })
 }
+
+/** A pack of the shelf as the order sees it: what it gives loose, and who delivers. */
+export const packOffer = (material: Material, offer: Offer): PackOffer => ({
+  pack: offer.pack,
+  price: offer.pack.kind === 'own' ? 0 : offer.price,
+  delivery: offer.delivery,
+  supplier: offer.place,
+  litres: looseLitresOfPack(material, offer.pack),
+})
 
 export interface MixLine {
   mix: InnerMix

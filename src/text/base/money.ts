@@ -1,4 +1,6 @@
-import { shareOut, type AgainstBags, type Money, type Nudge } from '@/model/make/money'
+import { shareOut, type AgainstBags, type Money } from '@/model/make/money'
+import type { Nudge } from '@/model/make/nudges'
+import { counted } from './counted'
 import type { Quantities } from '@/model/make/quantities'
 import type { Job } from '@/model/garden/schemas'
 import { bedTitle } from './labels'
@@ -62,15 +64,13 @@ export function againstBagsText(
 }
 
 /** What a nudge says, and what its button does. */
-export function nudgeText({ kind, scale, saves }: Nudge, litres: number, units: UnitSystem) {
-  const to = volumeText(litres * scale, units)
-  return kind === 'more'
-    ? {
-        text: `What you buy makes ${to}: ${percentText(scale - 1)} more for nothing.`,
-        action: `Make ${to}`,
-      }
-    : {
-        text: `${percentText(1 - scale)} less needs a pack fewer and saves ${moneyText(saves)}.`,
-        action: `Make ${to}`,
-      }
+export function nudgeText({ kind, litres, change, packs, saves }: Nudge, units: UnitSystem) {
+  const to = volumeText(litres, units)
+  const action = `Make ${to}`
+  if (kind === 'more') return { text: `The same packs make ${to}, ${percentText(change)} more.`, action }
+  const does = [
+    packs > 0 ? `needs ${counted(packs, 'pack')} fewer` : '',
+    saves !== null && saves > 0 ? `saves ${moneyText(saves)}` : '',
+  ].filter(Boolean)
+  return { text: `${percentText(change)} less ${does.join(' and ')}.`, action }
 }

@@ -96,6 +96,12 @@ export function volumeText(litres: number, units: UnitSystem): string {
     : `${withoutZeros(figures(gallons))} gal`
 }
 
+/** Water as it is carried, by litres or gallons however much it is. */
+export const waterText = (litres: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${withoutZeros(figures(litres))} L`
+    : `${withoutZeros(figures(litres / LITRES.usGallon))} gal`
+
 /** "11 mL" or "0.37 fl oz". Millilitres in. */
 export const spoonfulText = (millilitres: number, units: UnitSystem): string =>
   units === 'metric'

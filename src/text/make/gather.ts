@@ -12,7 +12,7 @@ import {
 import type { UseUp } from '@/model/make/useUp'
 import { packText, shortName } from '../base/labels'
 import { bagText } from '../mix/recipes'
-import { doseWeightText, spoonfulText, volumeText, weightText, type UnitSystem } from '../base/units'
+import { doseWeightText, spoonfulText, volumeText, waterText, weightText, type UnitSystem } from '../base/units'
 
 /** A line of what to gather, in words. */
 export interface GatherLine {
@@ -42,9 +42,19 @@ const costText = (cost: number | null) => (cost === null ? '?' : cost.toFixed(2)
 const packCountText = ({ offer, count, litres }: PackLine, units: UnitSystem): string =>
   offer.pack.kind === 'own'
     ? `${volumeText(count * litres, units)} of your own`
-    : `${count} × ${packText(offer.pack, units)}`
+    : offer.pack.kind === 'bulk'
+      ? packText({ kind: 'bulk', litres: count * offer.pack.litres }, units)
+      : `${count} × ${packText(offer.pack, units)}`
 
-function materialLine(line: ShoppingLine, units: UnitSystem): GatherLine {
+/** Places that have brought something already: they come once for all of it. */
+function deliveryText({ place, delivery }: PackLine['offer'], came: Set<string>): string[] {
+  if (!(delivery > 0)) return []
+  if (place && came.has(place)) return ['with the same delivery']
+  came.add(place)
+  return [`and ${delivery.toFixed(2)} for delivery`]
+}
+
+function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>): GatherLine {
   const { material, purchase, water, wettingAgent } = line
   const packs = line.packs.filter((p) => p.count > 0)
   const fromShelf = purchase.fromStock - Math.min(line.bought?.amount ?? 0, purchase.fromStock)
@@ -71,7 +81,7 @@ function materialLine(line: ShoppingLine, units: UnitSystem): GatherLine {
             ? [`each gives ${volumeText(litres, units)} loose`]
             : []),
           ...(offer.place ? [`from ${offer.place}`] : []),
-          ...(offer.delivery > 0 ? [`and ${offer.delivery.toFixed(2)} for delivery`] : []),
+          ...deliveryText(offer, came),
         ]),
         ...(line.screened > 0 ? [`${volumeText(line.screened, units)} of it is screened out`] : []),
       ],
@@ -79,7 +89,7 @@ function materialLine(line: ShoppingLine, units: UnitSystem): GatherLine {
     leftover: volumeText(purchase.leftover, units),
     cost: costText(paidFor(line)),
     wet: [
-      water >= LEAST_WATER ? `${volumeText(water, units)} of water` : 'as it comes',
+      water >= LEAST_WATER ? `${waterText(water, units)} of water` : 'as it comes',
       ...(wettingAgent > 0 && material.family === 'peat'
         ? [`${spoonfulText(wettingAgent, units)} wetting agent if it is dry`]
         : []),
@@ -164,11 +174,14 @@ export const gatherLines = (
   mixes: readonly MixLine[],
   doses: readonly DoseLine[],
   units: UnitSystem,
-): GatherLine[] => [
-  ...materials.map((l) => materialLine(l, units)),
-  ...mixes.map((l) => mixLine(l, units)),
-  ...doses.map((l) => doseLine(l, units)),
-]
+): GatherLine[] => {
+  const came = new Set<string>()
+  return [
+    ...materials.map((l) => materialLine(l, units, came)),
+    ...mixes.map((l) => mixLine(l, units)),
+    ...doses.map((l) => doseLine(l, units)),
+  ]
+}
 
 /** "a pack of peat: makes 190 L", "all the peat on hand: makes 95 L". */
 export const useUpText = ({ materialId, what, mix }: UseUp, units: UnitSystem): string =>

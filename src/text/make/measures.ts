@@ -8,7 +8,7 @@ import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { bedTitle, shortName } from '../base/labels'
-import { doseWeightText, spoonfulText, volumeText, type UnitSystem, percentText, pHText } from '../base/units'
+import { doseWeightText, spoonfulText, volumeText, waterText, type UnitSystem, percentText, pHText } from '../base/units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
 export const bucketsText = (twelfths: number) =>
@@ -181,7 +181,7 @@ export const soakingText = (list: readonly ShoppingLine[], units: UnitSystem) =>
       return {
         id: material.id,
         name: shortName(material.id),
-        words: `${volumeText(water, units)} of water${how}.`,
+        words: `${waterText(water, units)} of water${how}.`,
       }
     })
 

@@ -107,6 +107,8 @@ export type Command =
       keep?: Version
       /** Litres to make, where the recipe came with them. */
       amount?: number | null
+      /** Measured by the mark, so that just that is made. */
+      exact?: true
       versionId?: string | null
     }
   /** `beside`: it joins the others, the bench goes on from where it was. */

@@ -56,7 +56,7 @@ const RECIPES: Rows = {
     ...job,
     dressings: job.dressings.filter((d) => d.id !== lineId),
   }),
-  'recipe/replace': (job, { recipe, amount, keep, versionId }) => {
+  'recipe/replace': (job, { recipe, amount, exact, keep, versionId }) => {
     const { parts, mixes, lime, dressings } = recipe
     return {
       ...job,
@@ -65,6 +65,7 @@ const RECIPES: Rows = {
       lime,
       dressings,
       amount: amount === undefined ? job.amount : amount,
+      plan: exact ? { ...job.plan, rounding: 'exact' } : job.plan,
       versions: keep ? withVersion(job, keep) : job.versions,
       versionId: versionId === undefined ? job.versionId : versionId,
     }
