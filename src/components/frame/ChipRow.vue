@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** One of several cards to look at: batches, beds. */
+/** One of several cards to look at: batches, beds; of very many, a counter with a step back and on. */
+import Button from 'primevue/button'
+import { common } from '@/text/base/common'
+
 const { chips, chosen, label } = defineProps<{
   chips: readonly { label: string; name?: string; done: boolean }[]
   /** Its index. */
@@ -7,10 +10,31 @@ const { chips, chosen, label } = defineProps<{
   label: string
 }>()
 const emit = defineEmits<{ choose: [index: number] }>()
+/** More chips than this are a counter. */
+const MANY = 12
 </script>
 
 <template>
-  <div class="row chips no-print" role="group" :aria-label="label">
+  <div v-if="chips.length > MANY" class="row no-print counter" role="group" :aria-label="label">
+    <Button
+      icon="pi pi-chevron-left"
+      text
+      :aria-label="common.previous"
+      :disabled="chosen === 0"
+      @click="emit('choose', chosen - 1)"
+    />
+    <strong>{{ common.of(chips[chosen]?.name ?? chosen + 1, chips.length) }}</strong>
+    <Button
+      icon="pi pi-chevron-right"
+      text
+      :aria-label="common.nextOne"
+      :disabled="chosen === chips.length - 1"
+      @click="emit('choose', chosen + 1)"
+    />
+    <span class="soft">{{ common.countDone(chips.filter((c) => c.done).length) }}</span>
+    <slot />
+  </div>
+  <div v-else class="row chips no-print" role="group" :aria-label="label">
     <button
       v-for="(chip, i) in chips"
       :key="i"

@@ -1,8 +1,33 @@
-import { computed } from 'vue'
+import { computed, toRaw, type Ref } from 'vue'
+import { succeed } from '@/core/outcome'
+import { madeOf } from '@/model/make/madeBatches'
 import { batchCards } from '@/model/make/batchCard'
 import { madeMix, remadeBatches, totalsAsMade } from '@/model/make/asMade'
 import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
+
+/**
+ * What was made of a job, for its record: the ticked batches, or all of them once that was said; with the job, its
+ * quantities and its list cut down to them.
+ */
+export function useMade(
+  inHand: JobInHand<GardenDoor>,
+  making: ReturnType<typeof useMaking>,
+  all: Readonly<Ref<boolean>>,
+) {
+  const made = computed(() => {
+    const { job, quantities } = inHand
+    if (!job.value || !quantities.value?.ok) return null
+    const how = { remade: making.remade.value, all: all.value }
+    return madeOf(toRaw(job.value), quantities.value.value, making.cards.value, how)
+  })
+  const asMade: JobInHand<GardenDoor> = {
+    ...inHand,
+    job: computed(() => made.value?.job ?? inHand.job.value),
+    quantities: computed(() => (made.value ? succeed(made.value.quantities) : inHand.quantities.value)),
+  }
+  return { made, asMade, makingMade: useMaking(asMade) }
+}
 
 /** A job as it is being made: its cards, what was made otherwise, and what the mix becomes by that. */
 export function useMaking({ job, quantities, prepared }: JobInHand<GardenDoor>) {

@@ -165,9 +165,9 @@ function doseLines(
 ): CardLine[] {
   const blendLitres = made?.blendLitres ?? batch.blendLitres
   /** What the batch makes over what was planned; of lime, by what it asks for now. */
-  const moreOf = (dressingId: string) =>
+  const moreOf = (id: string, dressingId: string) =>
     (blendLitres / batch.blendLitres) *
-    (made && limeIn(quantities.tables, dressingId) && quantities.limeGramsPerLitre > 0
+    (made && id === dressingId && limeIn(quantities.tables, dressingId) && quantities.limeGramsPerLitre > 0
       ? made.limeGramsPerLitre / quantities.limeGramsPerLitre
       : 1)
   return doses.flatMap(
@@ -176,7 +176,7 @@ function doseLines(
         (sum, s) => sum + Math.max(0, Math.min(after, s.to) - Math.max(before, s.from)),
         0,
       )
-      const grams = gramsPerLitre * into * moreOf(dressingId)
+      const grams = gramsPerLitre * into * moreOf(id, dressingId)
       if (into < LEAST_PILE * batch.blendLitres || !isDose(grams)) return []
       const all = into > (1 - LEAST_PILE) * batch.blendLitres
       const pile = all ? null : (into * blendLitres) / batch.blendLitres

@@ -1,6 +1,6 @@
 import { isDose } from '@/core/amounts'
 import { acidForTarget, releasedFraction } from '@/core/chemistry'
-import type { Tables } from '@/core/data'
+import { LIMES, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import { isFed } from '@/core/judgement'
@@ -138,7 +138,8 @@ export const lineOf = (dressingId: string, gramsPerLitre: number): DressingLine 
 
 /** An id that no other line of a recipe has: the dressing's own, then with a number. */
 export function freeLineId(dressingId: string, lines: readonly DressingLine[]): string {
-  const taken = new Set(lines.map((l) => l.id))
+  // A lime's own id is that of the lime the whole mix is given.
+  const taken = new Set([...lines.map((l) => l.id), ...LIMES.map((l) => l.id)])
   if (!taken.has(dressingId)) return dressingId
   let n = 2
   while (taken.has(`${dressingId} ${n}`)) n++

@@ -2,6 +2,9 @@ import type { Shown } from './shown'
 
 /** Words that more than one page says. */
 export const common = {
+  previous: 'The one before',
+  nextOne: 'The next one',
+  countDone: (done: Shown) => `${done} done`,
   aFeedOrLimeOf: 'A feed or lime of your own',
   aMaterialOfYourOwn: 'A material of your own',
   aShopAYard: 'a shop, a yard',

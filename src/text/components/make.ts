@@ -10,8 +10,11 @@ export const batchCard = {
 }
 
 export const batchPrint = {
-  bucketOfMixInAll: (bucket: Shown, cards: Shown, blendLitres: Shown) =>
-    `Bucket ${bucket}. ${cards}, ${blendLitres} of mix in all.`,
+  bucketOfMixInAll: (bucket: Shown, scoop: Shown, cards: Shown, blendLitres: Shown) =>
+    `Bucket ${bucket}, scoop ${scoop}. ${cards}, ${blendLitres} of mix in all.`,
+  mixedOnBy: 'Mixed on ______________  by ____________________________',
+  lotOf: (name: Shown, lot: Shown) => `Lot of ${name}: ${lot}`,
+  toWrite: '______________',
 }
 
 export const beforeMixing = {

@@ -7,12 +7,16 @@ import { levelSpoons, METRIC_SPOONS, US_SPOONS, type SpoonMeasure, isRounded } f
 import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
+import { VESSEL_NAMES } from '../bed/vessels'
+import { counted, numberText } from '../base/counted'
 import { bedTitle, shortName } from '../base/labels'
 import { doseWeightText, spoonfulText, volumeText, waterText, type UnitSystem, percentText, pHText } from '../base/units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
-export const bucketsText = (twelfths: number) =>
-  `${isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1)} ${twelfths > 12 ? 'buckets' : 'bucket'}`
+export const bucketsText = (twelfths: number) => {
+  const shown = isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1).replace(/\.0$/, '')
+  return plural(shown, 'bucket', 'buckets')
+}
 
 /** "2½ buckets + 4 scoops": one line of a batch. */
 export function measureOfLine(
@@ -28,7 +32,7 @@ export function measureOfLine(
   units: UnitSystem,
 ): string {
   if (twelfths === 0 && scoopTwelfths === 0) return `${volumeText(litres, units)} by the mark`
-  const scoops = `${measureText(scoopTwelfths)} ${scoopTwelfths > 12 ? 'scoops' : 'scoop'}`
+  const scoops = plural(measureText(scoopTwelfths), 'scoop', 'scoops')
   return [twelfths > 0 && bucketsText(twelfths), scoopTwelfths > 0 && scoops].filter(Boolean).join(' + ')
 }
 
@@ -95,14 +99,41 @@ export function lineText(line: CardLine, units: UnitSystem): string {
     : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${pileText(line, units) && `, ${pileText(line, units)}`}`
 }
 
+/** Parts of a container as people say them. */
+const SHARES = [
+  [1 / 10, 'a tenth'],
+  [1 / 8, 'an eighth'],
+  [1 / 6, 'a sixth'],
+  [1 / 5, 'a fifth'],
+  [1 / 4, 'a quarter'],
+  [1 / 3, 'a third'],
+  [1 / 2, 'half'],
+  [2 / 3, 'two thirds'],
+  [3 / 4, 'three quarters'],
+] as const
+
+/** "14 round pots", "3 of “Leeks”", "a quarter of the raised bed": what a batch fills of some containers. */
+function fillsOf({ spec, count }: Job['fills'][number], filled: number): string {
+  const { one, many } = VESSEL_NAMES[spec.vessel.kind]
+  const name = spec.name.trim()
+  if (filled >= 0.95) {
+    const whole = Math.round(filled)
+    if (count === 1) return name ? `“${name}”` : `the ${one.toLowerCase()}`
+    return name ? `${numberText(whole)} of “${name}”` : counted(whole, one.toLowerCase(), many)
+  }
+  const [, share] = SHARES.reduce((a, b) => (Math.abs(b[0] - filled) < Math.abs(a[0] - filled) ? b : a))
+  const of = name ? `“${name}”` : `${count === 1 ? 'the' : 'one'} ${one.toLowerCase()}`
+  return filled < SHARES[0][0] / 2 ? `less than ${SHARES[0][1]} of ${of}` : `${share} of ${of}`
+}
+
 /**
- * "fills 1.8 of Fig pot": how many containers of each bed a batch fills, settling counted; nothing for a mix that goes
- * into another.
+ * "14 round pots": how many containers of each bed a batch fills, settling counted; nothing for a mix that goes into
+ * another.
  */
 export function batchFillsText(
   card: Pick<BatchCard, 'mix' | 'blendLitres' | 'of'>,
   job: Job,
-  q: Quantities,
+  q: Pick<Quantities, 'needed'>,
 ): string {
   if (card.mix) return ''
   const all = job.fills.reduce((sum, bed) => sum + bed.count, 0)
@@ -111,12 +142,8 @@ export function batchFillsText(
   return job.fills
     .flatMap((bed, i) => {
       const each = q.needed[i]?.net ?? 0
-      const count = settled / each
-      return each > 0 && count < MANY
-        ? [
-            `${count >= 9.95 ? count.toFixed(0) : count.toFixed(1).replace(/\.0$/, '')} of ${bedTitle(bed.spec)}`,
-          ]
-        : []
+      const filled = settled / each
+      return each > 0 && filled < MANY ? [fillsOf(bed, filled)] : []
     })
     .join(', or ')
 }

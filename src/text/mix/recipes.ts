@@ -2,7 +2,7 @@ import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { isDose } from '@/core/amounts'
 import { isMeasurable, measureText } from '@/core/mixing'
-import type { InnerMix, Recipe, JobBed } from '@/model/garden/schemas'
+import type { InnerMix, Job, JobBed, Recipe } from '@/model/garden/schemas'
 import type { ShareProblem } from '@/model/mix/share'
 import type { MixSource } from '@/model/mix/mixSources'
 import { jobTitle, placeText, shortName } from '../base/labels'
@@ -23,6 +23,12 @@ export function partsText(
       .join(', ') || 'nothing in it'
   )
 }
+
+/** Crop and recipe as the paper card names them. */
+export const cardAboutText = (job: Pick<Job, 'parts' | 'mixes'>, crop: string | undefined): string[] => [
+  ...(crop ? [`For ${crop.toLowerCase()}`] : []),
+  `By parts: ${partsText(job.parts, job.mixes)}`,
+]
 
 /** What the parts of a recipe are called: a finished mix by its own name. */
 export const partNames =

@@ -3,6 +3,7 @@ import type { Shown } from '../base/shown'
 export const makeStation = {
   backToQuantities: 'Back to quantities',
   batches: 'Batches',
+  mixItInPlace: 'Or mix it in the bed, layer by layer',
   printTheCard: 'Print the card',
   oneBigStepAtA: 'One big step at a time',
   leftHand: 'Left hand',

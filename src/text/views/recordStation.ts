@@ -6,10 +6,12 @@ export const recordStation = {
   seeItInRecords: 'See it in Records',
   keptWithTheRecipeAs:
     'Kept with the recipe as measured and what it should do, to hold against what you find.',
-  measureIs: 'measure is',
-  measuresAre: 'measures are',
-  notTickedYouCanRecord: (open: Shown, x: Shown) =>
-    `${open} ${x} not ticked. You can record it all the same.`,
+  noBatchIsTicked: 'No batch is ticked in Make. Tick what you made, or say that you made all of it.',
+  ticked: (done: Shown, of: Shown) => `${done} of ${of} batches are ticked in Make: only those are recorded.`,
+  recordSome: (done: Shown, of: Shown) => `Record ${done} of ${of} batches`,
+  recordAll: (of: Shown) => `Record all ${of} batches`,
+  iMadeAll: (of: Shown) => `I made all ${of}`,
+  iMadeIt: 'I made it',
   howItFeltWhatWas: 'How it felt, what was swapped, the weather',
   asPrintedOnThePack: 'as printed on the pack, if you want to find it again',
   takeWhatWentInOff: 'Take what went in off my shelf',

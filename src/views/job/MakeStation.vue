@@ -3,7 +3,7 @@
 import { common } from '@/text/base/common'
 import { makeStation as words } from '@/text/views/makeStation'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, ref, toRaw } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
 import ChipRow from '@/components/frame/ChipRow.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
@@ -30,9 +30,13 @@ import type { MarkList } from '@/model/garden/commands'
 import type { Job } from '@/model/garden/schemas'
 import { isDone } from '@/model/make/batchCard'
 import { doseTotals } from '@/model/make/doseTotals'
+import { inPlaceOf } from '@/model/make/inPlace'
 import { cautionsForMixing } from '@/text/base/cautions'
 import { counted } from '@/text/base/counted'
 import { jobTitle } from '@/text/base/labels'
+import { inPlaceText } from '@/text/make/inPlace'
+import { aboutName } from '@/text/make/preparing'
+import { cardAboutText } from '@/text/mix/recipes'
 import { asMeasuredText, batchFillsText, batchPlaceText, batchTitle, soakingText } from '@/text/make/measures'
 import { volumeText } from '@/text/base/units'
 
@@ -64,6 +68,21 @@ const limeIds = computed(() =>
     : [],
 )
 const cautions = computed(() => cautionsForMixing(materials.value, limeIds.value))
+/** A large job in beds on the ground may be mixed where it lies. */
+const beds = computed(() =>
+  job.value && q.value
+    ? inPlaceOf(toRaw(job.value), q.value).map((bed) =>
+        inPlaceText(bed, job.value!.plan.bucket, units.value),
+      )
+    : [],
+)
+const about = computed(() => (job.value ? cardAboutText(job.value, inHand.crop.value?.name) : []))
+const lots = computed(() =>
+  (q.value?.plan.totals ?? []).map(({ id }) => ({
+    name: aboutName(id),
+    lot: job.value!.bought.find((b) => b.id === id)?.lot ?? '',
+  })),
+)
 const rounded = computed(() => (q.value ? asMeasuredText(q.value) : ''))
 
 const tick = (materialId: string, done: boolean) =>
@@ -195,11 +214,24 @@ const printPage = () => window.print()
             @click="garden.run({ type: 'ticks/clear', jobId })"
           />
         </p>
+        <details v-if="beds.length" class="no-print in-place">
+          <summary>{{ words.mixItInPlace }}</summary>
+          <section v-for="bed in beds" :key="bed.title">
+            <h3>{{ bed.title }}</h3>
+            <ul>
+              <li v-for="line in bed.lines" :key="line">{{ line }}</li>
+            </ul>
+            <p class="soft">{{ bed.then }}</p>
+          </section>
+        </details>
         <p v-if="rounded" class="soft no-print">{{ rounded }}</p>
         <Button v-if="!allDone" class="no-print" :label="common.writeItDown" outlined @click="go('record')" />
         <BatchPrint
           :title="jobTitle(job)"
+          :about="about"
+          :lots="lots"
           :bucket="job.plan.bucket"
+          :scoop="job.plan.scoop"
           :blend-litres="q.plan.blendLitres"
           :cards="cards"
           :cautions="cautions"
@@ -221,6 +253,9 @@ const printPage = () => window.print()
 }
 .modes {
   gap: 20px;
+}
+.in-place {
+  margin: 8px 0;
 }
 @media print {
   .make {

@@ -12,7 +12,7 @@ import ProblemBox from '@/components/frame/ProblemBox.vue'
 import LeftList from '@/components/record/LeftList.vue'
 import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import { useJob } from '@/composables/job/useJob'
-import { useMaking } from '@/composables/make/useMaking'
+import { useMade, useMaking } from '@/composables/make/useMaking'
 import { usePhotos } from '@/composables/season/usePhotos'
 import { useQuantities } from '@/composables/make/useQuantities'
 import { useShopping } from '@/composables/make/useShopping'
@@ -31,26 +31,28 @@ import { expectedText, recordedText } from '@/text/base/records'
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
 const { garden, job, units } = inHand
-const { q, problem } = useQuantities(inHand)
+const { problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
 const router = useRouter()
 
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
-const open = computed(() =>
-  job.value && q.value ? making.cards.value.reduce((sum, c) => sum + c.lines.length - c.done, 0) : 0,
-)
 const madeOn = ref(isoDay(new Date()))
 const dateProblem = computed(() => dayProblem(madeOn.value, 'mixed'))
 
-const { list, doses, money } = useShopping(inHand, { alone: true })
 const making = useMaking(inHand)
+/** Said by a press of its own; else what was made is what was ticked. */
+const saidAll = ref(false)
+const { made, asMade, makingMade } = useMade(inHand, making, saidAll)
+const batches = computed(() => made.value?.batches ?? 0)
+const ofAll = computed(() => made.value?.of ?? 0)
+const { list, doses, money } = useShopping(asMade, { alone: true })
 const photos = usePhotos(garden, () => jobId)
 /** Take what went in off the shelf, and put on it what was bought over. */
 const settles = ref(true)
 const answers = ref<Record<string, 'none' | 'bought'>>({})
-const left = computed(() => leftOver(garden.records, list.value, doses.value, making.used.value))
+const left = computed(() => leftOver(garden.records, list.value, doses.value, makingMade.used.value))
 const leftRows = computed(() => left.value.map((row) => ({ id: row.id, ...leftText(row, units.value) })))
 /** What is still to be said, in names; nothing where all is. */
 const unanswered = computed(() =>
@@ -75,16 +77,17 @@ const setLot = (id: string, lot: string) =>
   })
 
 function finish() {
-  const j = job.value
-  if (!j || !q.value || dateProblem.value || unanswered.value) return
-  const record = recordFrom(toRaw(j), q.value, {
+  const now = made.value
+  if (!now || now.batches === 0 || dateProblem.value || unanswered.value) return
+  const j = now.job
+  const record = recordFrom(j, now.quantities, {
     id: crypto.randomUUID(),
     madeOn: madeOn.value,
     note: j.note,
     jobName: jobTitle(j),
-    made: making.made.value,
-    remade: making.remade.value,
-    otherwise: otherwiseTexts(j, q.value.plan, units.value),
+    made: makingMade.made.value,
+    remade: now.remade,
+    otherwise: otherwiseTexts(j, now.quantities.plan, units.value),
     money: money.value,
   })
   const shelf = settles.value
@@ -117,8 +120,8 @@ const seeRecord = (id: string) =>
       </p>
       <ProblemBox v-if="problem" :sentence="problem" />
       <form v-else class="form" @submit.prevent="finish">
-        <p v-if="open > 0" class="open">
-          {{ words.notTickedYouCanRecord(open, open === 1 ? words.measureIs : words.measuresAre) }}
+        <p v-if="batches < ofAll" class="open">
+          {{ batches === 0 ? words.noBatchIsTicked : words.ticked(batches, ofAll) }}
         </p>
         <TextField v-model="madeOn" :label="common.mixedOn" type="date" :problem="dateProblem" />
         <NoteField
@@ -155,12 +158,28 @@ const seeRecord = (id: string) =>
           @remove="photos.remove"
         />
         <p v-if="unanswered" class="open" role="status">{{ words.firstSayWhatIsLeft(unanswered) }}</p>
-        <Button
-          type="submit"
-          :label="words.recordThisMix"
-          icon="pi pi-check"
-          :disabled="!q || dateProblem !== null || unanswered !== ''"
-        />
+        <div class="row">
+          <Button
+            v-if="batches > 0"
+            type="submit"
+            :label="
+              batches < ofAll
+                ? words.recordSome(batches, ofAll)
+                : saidAll && ofAll > 1
+                  ? words.recordAll(ofAll)
+                  : words.recordThisMix
+            "
+            icon="pi pi-check"
+            :disabled="dateProblem !== null || unanswered !== ''"
+          />
+          <Button
+            v-if="batches < ofAll"
+            :label="ofAll === 1 ? words.iMadeIt : words.iMadeAll(ofAll)"
+            icon="pi pi-check-square"
+            outlined
+            @click="saidAll = true"
+          />
+        </div>
       </form>
     </template>
   </div>

@@ -1,0 +1,28 @@
+import type { InPlace } from '@/model/make/inPlace'
+import { counted } from '../base/counted'
+import { bedTitle, shortName } from '../base/labels'
+import { doseWeightText, lengthText, volumeText, type UnitSystem } from '../base/units'
+import { bucketsText, doseSpoons } from './measures'
+
+/** How a bed is mixed where it lies, in the words of a card. */
+export function inPlaceText(
+  { bed, layers, depth, spread, scatter }: InPlace,
+  bucket: number,
+  units: UnitSystem,
+): { title: string; lines: string[]; then: string } {
+  const buckets = (litres: number) => bucketsText(Math.round((12 * litres) / bucket))
+  return {
+    title: `${bedTitle(bed.spec)}: ${counted(layers, 'layer')} of ${lengthText(depth, units)}`,
+    lines: [
+      ...spread.map(
+        ({ id, mix, litres }) =>
+          `${volumeText(litres, units)} ${(mix ? mix.name : shortName(id)).toLowerCase()}, ${buckets(litres)}`,
+      ),
+      ...scatter.map(
+        ({ name, grams, bulkDensity }) =>
+          `${doseWeightText(grams, units)} ${name.toLowerCase()} (${doseSpoons(grams, bulkDensity, units)})`,
+      ),
+    ],
+    then: 'Spread each layer, scatter lime and feed over it, and fork it over twice before the next. Do not tread on it.',
+  }
+}
