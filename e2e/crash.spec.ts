@@ -33,11 +33,11 @@ async function kill(tab: Page) {
 async function editAndRead(page: Page, i: number) {
   await page.getByLabel('Name of this job').fill(`edit ${i}`)
   await page.getByRole('button', { name: 'A whole part more Pumice' }).click()
-  return { name: `edit ${i}`, parts: await page.locator('.stepper output').first().textContent() }
+  return { name: `edit ${i}`, parts: await page.locator('.stepper input').first().inputValue() }
 }
 const expectKept = async (page: Page, kept: { name: string; parts: string | null }) => {
   await plain(page.getByLabel('Name of this job')).toHaveValue(kept.name)
-  await plain(page.locator('.stepper output').first()).toHaveText(kept.parts!)
+  await plain(page.locator('.stepper input').first()).toHaveValue(kept.parts!)
 }
 
 /** The name of a job as it lies in the database, read by a page that runs nothing of the app. */

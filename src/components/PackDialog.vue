@@ -3,7 +3,8 @@
 import { common } from '@/text/base/common'
 import { packDialog as words } from '@/text/components/shared'
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import { whenOpened } from '@/composables/page/whenOpened'
 import type { Material } from '@/core/data'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { draftOf, offerOf, type OfferDraft } from '@/model/garden/offerDraft'
@@ -30,15 +31,13 @@ const drafts = ref<OfferDraft[]>([])
 /** Which of the packs is open. */
 const open = ref(0)
 const stock = ref(0)
-watch(
-  () => item,
-  (now) => {
-    if (!now) return
-    drafts.value = offersOf(now).map(draftOf)
+whenOpened(
+  () => item?.materialId ?? null,
+  () => {
+    drafts.value = offersOf(item!).map(draftOf)
     open.value = 0
-    stock.value = now.stock
+    stock.value = item!.stock
   },
-  { immediate: true },
 )
 
 const stockProblem = computed(() => belowNothing(stock.value))

@@ -11,7 +11,7 @@ import type { Material } from '@/core/data'
 import { percentText } from '@/text/base/units'
 import MaterialSwatch from './MaterialSwatch.vue'
 
-const { parts, stepText } = defineProps<{
+const { parts, stepText, readParts } = defineProps<{
   /** A finished mix has several materials, and says what is in it. */
   parts: {
     id: string
@@ -22,10 +22,14 @@ const { parts, stepText } = defineProps<{
     says: string
   }[]
   stepText: string
+  /** Twelfths of a part that a text says; null where it says none. */
+  readParts: (text: string) => number | null
 }>()
 const emit = defineEmits<{
   change: [materialId: string, direction: 1 | -1]
   remove: [materialId: string]
+  /** A number typed in, twelfths. */
+  set: [materialId: string, twelfths: number]
   /** A plus or minus looked at; null when the eye has gone on. */
   preview: [change: { materialId: string; direction: 1 | -1 } | null]
 }>()
@@ -35,6 +39,13 @@ const look = (materialId: string, direction: 1 | -1) => ({
   onFocus: () => emit('preview', { materialId, direction }),
   onBlur: () => emit('preview', null),
 })
+
+/** What is typed for a part: a number of parts, or a volume in buckets; what cannot be read goes back. */
+function typed(id: string, input: HTMLInputElement, was: number) {
+  const twelfths = readParts(input.value)
+  if (twelfths === null) input.value = measureText(was)
+  else emit('set', id, twelfths)
+}
 
 const list = ref<HTMLElement | null>(null)
 const rows = () => [...(list.value?.querySelectorAll<HTMLElement>('[data-part]') ?? [])]
@@ -96,7 +107,16 @@ async function onKey(event: KeyboardEvent, index: number) {
         >
           −
         </button>
-        <output v-text-content="measureText(part.twelfths)" class="figure" />
+        <input
+          class="figure"
+          :value="measureText(part.twelfths)"
+          :aria-label="words.partsOf(part.name)"
+          autocomplete="off"
+          @focus="($event.target as HTMLInputElement).select()"
+          @keydown.stop
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+          @change="typed(part.id, $event.target as HTMLInputElement, part.twelfths)"
+        />
         <button
           type="button"
           :aria-label="words.more(stepText, part.name)"
@@ -155,7 +175,23 @@ async function onKey(event: KeyboardEvent, index: number) {
   border-color: var(--clay);
   background: var(--clay-wash);
 }
-.stepper output {
+.stepper input {
+  width: 3.4rem;
+  height: 42px;
+  padding: 0;
+  border: 1.5px solid transparent;
+  border-radius: 9px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  font-variant-numeric: tabular-nums;
+}
+.stepper input:hover,
+.stepper input:focus {
+  border-color: var(--edge);
+  background: var(--sheet);
+}
+.stepper input {
   min-width: 2.5rem;
   text-align: center;
   font-size: 1.3rem;

@@ -3,16 +3,18 @@
 import { amountChoice as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import type { Sentence } from '@/text/base/problems.en'
-import type { UnitSystem } from '@/text/base/units'
+import { volumeText, type UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import SwitchField from '../field/SwitchField.vue'
 
-const { amount, fills, offers, units, problem } = defineProps<{
+const { amount, fills, round, offers, units, problem } = defineProps<{
   /** Litres to make; null to fill the containers. */
   amount: number | null
   /** What the containers take, litres. */
   fills: number
+  /** Mix of one bucket to each part of the recipe, litres; null where there is no recipe. */
+  round: number | null
   /** What would be used up by making so much. */
   offers: readonly { label: string; litres: number }[]
   units: UnitSystem
@@ -42,6 +44,15 @@ const options = computed(() => offers.map((o, i) => ({ value: i, label: o.label 
         :model-value="amount"
         :problem="problem"
         @update:model-value="emit('set', $event)"
+      />
+      <QuantityField
+        v-if="round !== null"
+        :label="words.bucketsToEachPart"
+        quantity="number"
+        :units="units"
+        :model-value="amount / round"
+        :hint="words.makes(volumeText(amount, units))"
+        @update:model-value="$event > 0 && emit('set', $event * round)"
       />
       <ChoiceField
         v-if="options.length"

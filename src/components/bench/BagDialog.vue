@@ -6,7 +6,8 @@
 import { common } from '@/text/base/common'
 import { bagDialog as words } from '@/text/components/bench'
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import { whenOpened } from '@/composables/page/whenOpened'
 import type { Dressing, Material, Tables } from '@/core/data'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { Bag } from '@/model/garden/schemas'
@@ -38,10 +39,9 @@ const emit = defineEmits<{ save: [bag: Bag]; remove: [bagId: string]; close: [] 
 /** A copy that shares nothing: what is written in the dialog is no record yet. A bag is plain data. */
 const copyOf = (of: Bag): Bag => JSON.parse(JSON.stringify(of)) as Bag
 const draft = ref<Bag | null>(null)
-watch(
-  () => bag,
-  (now) => (draft.value = now && copyOf(now)),
-  { immediate: true },
+whenOpened(
+  () => bag?.id ?? null,
+  () => (draft.value = copyOf(bag!)),
 )
 
 const answer = computed(() => (draft.value ? describeBag(draft.value, 'mix:draft', tables) : null))

@@ -3,7 +3,8 @@
 import { common } from '@/text/base/common'
 import { dressingPackDialog as words } from '@/text/components/shelf'
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import { whenOpened } from '@/composables/page/whenOpened'
 import type { Dressing } from '@/core/data'
 import { GARDEN_LIMITS, LONGEST_NAME } from '@/model/garden/limits'
 import type { DressingPack } from '@/model/garden/schemas'
@@ -25,14 +26,12 @@ const emit = defineEmits<{ save: [item: DressingPack]; close: [] }>()
 
 const packs = ref<{ kg: number; price: number; place: string; seenOn: string | null }[]>([])
 const stock = ref(0)
-watch(
-  () => item,
-  (now) => {
-    if (!now) return
-    packs.value = dressingOffers(now).map((o) => ({ ...o, price: o.price ?? 0 }))
-    stock.value = now.stock
+whenOpened(
+  () => item?.dressingId ?? null,
+  () => {
+    packs.value = dressingOffers(item!).map((o) => ({ ...o, price: o.price ?? 0 }))
+    stock.value = item!.stock
   },
-  { immediate: true },
 )
 const stockProblem = computed(() => belowNothing(stock.value))
 const sound = computed(

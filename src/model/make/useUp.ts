@@ -23,6 +23,15 @@ export function mixPerLitre(job: Pick<Job, 'parts' | 'mixes'>, tables: Tables): 
   return new Map(job.parts.map((p) => [p.materialId, (measured * (1 - lossHere)) / p.twelfths]))
 }
 
+/** Blended litres of one bucket for each part of the recipe; null where it cannot be worked out. */
+export function mixOfARound(job: Pick<Job, 'parts' | 'mixes' | 'plan'>, tables: Tables): number | null {
+  const per = mixPerLitre(job, tables)
+  const first = job.parts[0]
+  const mix = first && per.get(first.materialId)
+  // A bucket to the part is as many loose litres of the first as it has parts, and each makes so much.
+  return first && mix !== undefined ? (job.plan.bucket * mix * first.twelfths) / 12 : null
+}
+
 /** What can be used up of each material of a mix, by the pack and by what is on hand. */
 export function useUpOffers(garden: Garden, job: Job): UseUp[] {
   const tables = tablesOf(garden)

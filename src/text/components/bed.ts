@@ -3,6 +3,8 @@ import type { Shown } from '../base/shown'
 export const amountChoice = {
   whatIsMade: 'What is made',
   mixToMakeLoose: 'Mix to make, loose',
+  bucketsToEachPart: 'Or buckets to each part',
+  makes: (litres: Shown) => `makes ${litres} of mix`,
   orUseUp: 'Or use up',
   aPackOrWhatIs: 'a pack, or what is on hand',
   fillThese: 'Fill these',

@@ -45,6 +45,7 @@ export const packDialog = {
 }
 
 export const partList = {
+  partsOf: (name: Shown) => `Parts of ${name}`,
   less: (stepText: Shown, name: Shown) => `${stepText} less ${name}`,
   more: (stepText: Shown, name: Shown) => `${stepText} more ${name}`,
 }

@@ -9,6 +9,7 @@ import ShelfStrip from '@/components/bench/ShelfStrip.vue'
 import PartList from '@/components/PartList.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import type { StepName } from '@/core/mixing'
+import { readParts } from '@/model/amounts/partsRead'
 import { mixIn } from '@/model/mix/innerMix'
 import { materialIn } from '@/core/data'
 import { bagText } from '@/text/mix/recipes'
@@ -49,6 +50,11 @@ const unknown = computed(() =>
 const jobId = () => job.value!.id
 const change = (materialId: string, direction: 1 | -1) =>
   garden.run({ type: 'part/change', jobId: jobId(), materialId, by: direction * step.value })
+const read = (text: string) => readParts(text, job.value!.plan.bucket, units.value)
+function set(materialId: string, twelfths: number) {
+  const by = twelfths - (job.value!.parts.find((p) => p.materialId === materialId)?.twelfths ?? twelfths)
+  if (by !== 0) garden.run({ type: 'part/change', jobId: jobId(), materialId, by })
+}
 const remove = (materialId: string) => garden.run({ type: 'part/remove', jobId: jobId(), materialId })
 const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
   (look.value = at && { kind: 'part', ...at })
@@ -69,7 +75,15 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
         />
       </span>
     </div>
-    <PartList :parts="parts" :step-text="stepText" @change="change" @remove="remove" @preview="setLook" />
+    <PartList
+      :parts="parts"
+      :step-text="stepText"
+      :read-parts="read"
+      @change="change"
+      @remove="remove"
+      @set="set"
+      @preview="setLook"
+    />
     <p v-if="!hasParts" class="soft start">
       {{ words.nothingInItYetMost }}
     </p>

@@ -25,7 +25,7 @@ import { cropFit } from '@/core/filling'
 import { inBed, judgedBed } from '@/model/garden/garden'
 import { materialsToChoose } from '@/model/garden/tables'
 import { amountProblem } from '@/model/make/quantities'
-import { useUpOffers } from '@/model/make/useUp'
+import { mixOfARound, useUpOffers } from '@/model/make/useUp'
 import { isAloft } from '@/model/garden/vessel'
 import { materialChoices } from '@/text/base/choices'
 import { cautionIsDue } from '@/text/base/cautions'
@@ -84,6 +84,7 @@ const useUp = computed(() =>
     ? useUpOffers(garden.records, job.value).map((o) => ({ litres: o.mix, label: useUpText(o, units.value) }))
     : [],
 )
+const round = computed(() => (job.value ? mixOfARound(job.value, tables.value) : null))
 const amountWrong = computed(() => {
   const asked = job.value?.amount ?? null
   const wrong = asked === null ? null : amountProblem(asked)
@@ -147,6 +148,7 @@ const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.
         <AmountChoice
           :amount="job.amount"
           :fills="fillsLitres"
+          :round="round"
           :offers="useUp"
           :units="units"
           :problem="amountWrong"
