@@ -14,6 +14,7 @@ import { afterFinding, movesAtOnce, movesRequest } from './nextMoves'
 import { type Source, materialsFrom, finderShelf } from './materialsFrom'
 import { doseTotals } from '@/model/make/doseTotals'
 import fc from 'fast-check'
+import { plantingDay } from '@/model/calendar/plantingDay'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
 import { complexityOf, distinctKinds, searchAtOnce, type Candidate } from '@/core/finder'
@@ -413,7 +414,7 @@ describe('dressings', () => {
     // A bag of 38 cm with a little bulge: 10 cm of it hold 11 to 13 L, at 2 g each.
     expect(step.code === 'dress' && step.grams).toBeGreaterThan(22)
     expect(step.code === 'dress' && step.grams).toBeLessThan(26)
-    const due = seasonPlan(j, undefined, null, place()).due.find((d) => d.code === 'dress')!
+    const due = seasonPlan(j, { mixOn: null, planted: plantingDay(j, place(), '2027-05-01') }, null, place()).due.find((d) => d.code === 'dress')!
     expect(due).toMatchObject({ dressingId: 'blood_meal', on: '2027-06-19' })
     const places = doseTotals(j, q)
       .filter((d) => !d.isLime)

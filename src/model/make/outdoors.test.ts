@@ -542,7 +542,7 @@ describe('the timetable', () => {
     expect(at({ plantMonth: null })).toMatchObject({
       mixOn: '2026-04-11',
       said: false,
-      plantOn: '2026-04-11',
+      planted: { said: false },
     })
     const charged = at({ parts: [...job().parts, { materialId: 'biochar_raw', twelfths: 6 }] })
     // Two weeks at 20 C, longer in a cool April.
@@ -582,6 +582,15 @@ describe('the timetable', () => {
     expect(frozen.clashes.map((c) => c.code)).toContain('too-cold')
     for (const c of [...late.clashes, ...sour.clashes, ...frozen.clashes])
       expect(clashText(c, 'us').why.length).toBeGreaterThan(20)
+  })
+  test('D10: what is held back is not in the mix: nothing rests for it, and the mixing day stays', () => {
+    const held = { ...lineOf('alfalfa_meal', 4), place: { kind: 'heldBack' as const, from: 150 } }
+    const without = at({ plantMonth: 6, dressings: [] })
+    const stirred = at({ plantMonth: 6, dressings: [lineOf('alfalfa_meal', 4)] })
+    const later = at({ plantMonth: 6, dressings: [held] })
+    // Stirred in, it heats and rests for some weeks before planting.
+    expect([stirred.after.length > without.after.length, stirred.mixOn < without.mixOn]).toEqual([true, true])
+    expect([later.mixOn, later.after]).toEqual([without.mixOn, without.after])
   })
   test('usual steps can be left out and others added; what is ticked stays ticked', () => {
     const left = at({ readyLeft: ['peat_soak:peat_medium'], readySteps: ['perlite_rinse:perlite_coarse'] })
@@ -623,7 +632,7 @@ describe('the timetable', () => {
       '6 months',
     ])
     expect(mixingDayText(at({ plantMonth: 6 }))).toBe(
-      'No mixing day yet: as if it were mixed on 15 Jun 2026. Planted about 15 Jun 2026.',
+      'No mixing day yet: as if it were mixed on 15 Jun 2026. Planted about 15 Jun 2026, the middle of the month you chose.',
     )
   })
 })

@@ -1,7 +1,7 @@
 import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { prepLead, PREP_STEPS, prepStep, stepsFor, type PrepStep } from '@/core/preparing'
 import { isoDay } from '../calendar/isoDay'
-import { plantingDay } from '../calendar/plantingDay'
+import { plannedDay, plantingDay, type Planted } from '../calendar/plantingDay'
 import type { Job, Place } from '../garden/schemas'
 import type { DoseTotal } from './doseTotals'
 import type { ShoppingLine } from './shoppingList'
@@ -48,8 +48,7 @@ export interface Timetable {
   mixOn: string
   /** The grower said so; else it is the soonest that fits, or what the planting day leaves. */
   said: boolean
-  plantOn: string
-  plantingSaid: boolean
+  planted: Planted
   /** Everything to be had before the first step; null where nothing is to be bought. */
   buyBy: string | null
   before: TimedStep[]
@@ -101,7 +100,8 @@ function stepsOf({ job, list, doses, likes }: ToPrepare) {
   for (const l of list)
     kinds.set(l.material.id, (l.packs.find((p) => p.count > 0) ?? l.packs[0]!).offer.pack.kind)
   for (const mix of job.mixes) if (mix.origin.kind === 'bag') kinds.set('potting_mix_bagged', undefined)
-  for (const d of doses) if (!kinds.has(d.id)) kinds.set(d.id, undefined)
+  // What is held back is not in the mix: nothing waits for it.
+  for (const d of doses) if (d.place.kind !== 'heldBack' && !kinds.has(d.id)) kinds.set(d.id, undefined)
   for (const [about, kind] of kinds)
     for (const prep of stepsFor(likes?.get(about) ?? about, kind)) {
       const id = readyId(prep.id, about)
@@ -207,13 +207,12 @@ export function timetable(given: ToPrepare): Timetable {
   const { chosen, offered } = stepsOf(given)
   const before = chosen.filter((s) => s.prep.phase === 'before')
   const after = chosen.filter((s) => s.prep.phase === 'after')
-  const planted = plantingDay(job)
-  const plantingSaid = planted.said || job.plantMonth !== null
+  const planned = plannedDay(job)
   const earliest = soonest(before, given)
   const waitAt = (day: string) =>
     Math.max(0, ...after.map((s) => waits(prepLead(s.prep, temperatureOn(place, day)).value)))
-  const wanted = dayBefore(planted.day, waitAt(planted.day))
-  const mixOn = job.mixOn ?? (plantingSaid && wanted > earliest ? wanted : earliest)
+  const wanted = planned && dayBefore(planned.day, waitAt(planned.day))
+  const mixOn = job.mixOn ?? (wanted && wanted > earliest ? wanted : earliest)
   const afterSteps = after.map((s) => {
     const { value } = prepLead(s.prep, temperatureOn(place, mixOn))
     return {
@@ -222,7 +221,8 @@ export function timetable(given: ToPrepare): Timetable {
     }
   })
   const readyOn = afterSteps.reduce((last, s) => (s.ready > last ? s.ready : last), mixOn)
-  const plantOn = plantingSaid ? planted.day : readyOn
+  const planted = plantingDay(job, place, readyOn)
+  const plantOn = planted.day
   const beforeSteps = stepsBefore(before, mixOn, given)
   const clashes: Clash[] = [
     ...beforeSteps.filter((s) => s.late).map((step) => ({ code: 'begun-too-late' as const, step, earliest })),
@@ -241,8 +241,7 @@ export function timetable(given: ToPrepare): Timetable {
   return {
     mixOn,
     said: job.mixOn !== null,
-    plantOn,
-    plantingSaid,
+    planted,
     buyBy: isToBuy ? buyingDay(first, today) : null,
     before: beforeSteps,
     after: afterSteps,

@@ -1,14 +1,11 @@
 import { tablesOf } from '../garden/tables'
 import { evaluatePrepared } from '@/model/mix/prepare'
 import { prepareJob } from '@/model/mix/evaluateJob'
-import { placeOf, recordOf, type Garden } from '@/model/garden/garden'
+import { placeOf, type Garden } from '@/model/garden/garden'
 import { asDosed } from '@/model/amounts/asDosed'
 import type { Job } from '@/model/garden/schemas'
-import { likesOf } from '../garden/likes'
-import { doseTotals } from '../make/doseTotals'
-import { quantitiesOf } from '../make/quantities'
-import { shoppingList } from '../make/shoppingList'
-import { nextStep, timetable, type TimedStep } from '../make/timetable'
+import { nextStep, type TimedStep } from '../make/timetable'
+import { jobDates, type JobDates } from './jobDates'
 import { reactTo } from './react'
 import { seasonLog } from './seasonLog'
 import { nextDue, seasonPlan, type Due } from './season'
@@ -22,20 +19,8 @@ export type NextUp =
 const isDated = (job: Job): boolean => job.plantedOn !== null || (job.mixOn !== null && job.recordId === null)
 
 /** The next step of getting ready; null where all is done or nothing can be worked out. */
-function nextReady(garden: Garden, job: Job, today: string): NextUp | null {
-  const place = placeOf(garden)
-  const quantities = quantitiesOf(job, prepareJob(job, place, tablesOf(garden)))
-  if (!quantities.ok) return null
-  const step = nextStep(
-    timetable({
-      job,
-      place,
-      list: shoppingList(garden, quantities.value),
-      doses: doseTotals(job, quantities.value),
-      likes: likesOf(garden),
-      today,
-    }),
-  )
+function nextReady({ table }: JobDates): NextUp | null {
+  const step = table && nextStep(table)
   return step && { kind: 'ready', about: step.about, prep: step.prep, on: step.begin, until: step.begin }
 }
 
@@ -52,15 +37,15 @@ export function* duesOf(
   for (const stored of jobs) {
     if (!isDated(stored)) continue
     const job = asDosed(garden, stored)
+    const dates = jobDates(garden, job, today)
     if (!job.plantedOn) {
-      yield [job.id, nextReady(garden, job, today)]
+      yield [job.id, nextReady(dates)]
       continue
     }
     const prepared = prepareJob(job, place, tablesOf(garden))
     const answer = prepared.ok ? evaluatePrepared(prepared.value) : prepared
-    const record = job.recordId ? recordOf(garden, job.recordId) : undefined
     const evaluation = answer.ok ? answer.value : null
-    const plan = seasonPlan(job, record, evaluation, place)
+    const plan = seasonPlan(job, dates, evaluation, place)
     const due = nextDue({
       ...plan,
       due: reactTo(plan.due, { job, evaluation, log: seasonLog(garden, job), today }),

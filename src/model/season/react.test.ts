@@ -11,7 +11,7 @@ import { correctionFor } from './correction'
 import { reactTo } from './react'
 import { seasonLog } from './seasonLog'
 import { seasonPlan } from './season'
-import { linesOf } from './testing/lines'
+import { daysOf, linesOf } from './testing/lines'
 
 const demo = once(() => new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key))))
 const job = once(() => jobOf(demo(), 'peppers-26')!)
@@ -25,7 +25,7 @@ function dues(today: number, ...entries: Entry[]) {
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
   const fresh = { ...job(), followedSteps: [] }
-  const plan = seasonPlan(fresh, record(), evaluation(), placeOf(demo()))
+  const plan = seasonPlan(fresh, daysOf(fresh, record().madeOn), evaluation(), placeOf(demo()))
   return reactTo(plan.due, {
     job: fresh,
     evaluation: evaluation(),
@@ -97,7 +97,7 @@ describe('what is due answers to the log', () => {
       repeats: [{ pH: 4.9 }],
     }
     const garden: Garden = new Map<string, AnyData>([...demo(), [testKey('t'), slurry]])
-    const plan = seasonPlan(job(), record(), evaluation(), placeOf(demo()))
+    const plan = seasonPlan(job(), daysOf(job(), record().madeOn), evaluation(), placeOf(demo()))
     const list = reactTo(plan.due, {
       job: job(),
       evaluation: evaluation(),

@@ -3,11 +3,12 @@ import { prepareJob } from '@/model/mix/evaluateJob'
 import { PUBLISHED } from '@/core/data'
 import { evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
+import { daysOf } from './testing/lines'
 import { describe, expect, test } from 'vitest'
 import { CLIMATES } from '@/core/climate/climates'
 import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
-import type { BedSpec, Job } from '@/model/garden/schemas'
+import type { BedSpec, Job, Place } from '@/model/garden/schemas'
 import { plantingDay } from '../calendar/plantingDay'
 import { nextDue, outdoorsOf, seasonPlan, winterOf } from './season'
 
@@ -69,24 +70,43 @@ describe('the season of a job', () => {
     })
     const fig = job({ cropId: 'fig', plantedOn: '2026-05-15' })
     const wintered = (november: number) =>
-      seasonPlan(fig, undefined, null, nights(november)).due.find((d) => d.code === 'winter')?.on
+      seasonPlan(fig, daysOf(fig), null, nights(november)).due.find((d) => d.code === 'winter')?.on
     expect(wintered(1.9)).toBeDefined()
     expect(wintered(1.9)! <= '2026-11-01').toBe(true)
     expect(wintered(2.1)).toBeUndefined()
   })
-  test('is counted from the day said, else from the middle of the month next to come', () => {
-    expect(plantingDay(job())).toEqual({ day: '2026-05-15', said: false })
-    expect(plantingDay(job({ plantMonth: 2 }))).toEqual({ day: '2027-02-15', said: false })
-    expect(plantingDay(job({ plantMonth: 2, plantedOn: '2026-06-01' }))).toEqual({
+  test('is counted from the day said, the month chosen, or the first day that suits the crop once the mix is ready', () => {
+    const on = (over: Partial<Job>, ready = '2026-04-01', where: Place | undefined = undefined) =>
+      plantingDay(job(over), where, ready)
+    expect(on({ plantMonth: 2, plantedOn: '2026-06-01' })).toEqual({
       day: '2026-06-01',
       said: true,
+      from: 'told',
     })
+    expect(on({ plantMonth: 2 })).toEqual({ day: '2027-02-15', said: false, from: 'month' })
+    // T6: a tomato in November is not planted today; May where nobody says where, and that is said.
+    expect(on({ cropId: 'tomato_cherry' }, '2026-11-29')).toEqual({
+      day: '2027-05-01',
+      said: false,
+      from: 'usual',
+    })
+    expect(on({ cropId: 'bean_bush' }, '2026-01-10', place())).toMatchObject({ from: 'place' })
+    const months = outdoorsOf(job({ cropId: 'bean_bush' }), place())!.planting
+    const day = on({ cropId: 'bean_bush' }, '2026-01-10', place()).day
+    expect(day.slice(8)).toBe('01')
+    expect(Number(day.slice(5, 7))).toBe(months[0])
+    // Ready within a month that suits it, it is planted then; without a crop, whenever it is ready.
+    expect(on({ cropId: 'bean_bush' }, `2026-0${months[0]}-20`, place())).toMatchObject({
+      day: `2026-0${months[0]}-20`,
+      from: 'ready',
+    })
+    expect(on({ cropId: null }, '2026-08-13')).toMatchObject({ day: '2026-08-13', from: 'ready' })
   })
   test('has dates in order; what was done falls out of what is next', () => {
     const j = job({ cropId: 'pepper_sweet', plantedOn: '2026-06-01', followedSteps: ['shade'] })
     const answer = evaluateJob(j, place(), PUBLISHED)
     if (!answer.ok) throw new Error(answer.problem.code)
-    const plan = seasonPlan(j, undefined, answer.value, place())
+    const plan = seasonPlan(j, daysOf(j), answer.value, place())
     const days = plan.due.map((d) => d.on)
     expect([...days].sort()).toEqual(days)
     expect(plan.due.find((d) => d.code === 'test-ph-first')!.on).toBe('2026-06-15')
@@ -99,8 +119,7 @@ describe('the season of a job', () => {
   })
   test('pH is tested by the day of mixing where that is known', () => {
     const j = job({ cropId: 'lettuce', plantedOn: '2026-06-11' })
-    const record = { madeOn: '2026-06-01' } as never
-    const first = seasonPlan(j, record, null, place()).due.find((d) => d.code === 'test-ph-first')!
+    const first = seasonPlan(j, daysOf(j, '2026-06-01'), null, place()).due.find((d) => d.code === 'test-ph-first')!
     expect(first.on).toBe('2026-06-15')
   })
   test('a bean goes out once nights are mild; a fig in a pot has less to spare than in the ground', () => {

@@ -20,8 +20,8 @@ import {
 } from '@/core/season'
 import { asJudged, judgedBed } from '@/model/garden/garden'
 import { isoDay } from '@/model/calendar/isoDay'
-import { plantingDay } from '@/model/calendar/plantingDay'
-import type { Job, MixRecord, Place } from '@/model/garden/schemas'
+import type { JobDates } from './jobDates'
+import type { Job, Place } from '@/model/garden/schemas'
 import type { Correction } from './correction'
 
 export interface Outdoors {
@@ -71,7 +71,7 @@ export interface Due {
 }
 
 export interface SeasonPlan {
-  planted: { day: string; said: boolean }
+  planted: JobDates['planted']
   harvest: DaysToHarvest | null
   due: Due[]
 }
@@ -104,18 +104,17 @@ function restDays(start: Date, perennial: boolean, place: Place | undefined): nu
 /** What a job asks for after planting, by date. Without an evaluation feed is left out, without a crop the harvest. */
 export function seasonPlan(
   job: Job,
-  record: MixRecord | undefined,
+  { mixOn, planted }: Pick<JobDates, 'mixOn' | 'planted'>,
   evaluation: Evaluation | null,
   place: Place | undefined,
 ): SeasonPlan {
-  const planted = plantingDay(job)
   const start = parseISO(planted.day)
   const crop = cropById(asJudged(job).cropId)
   const grown: Grown = { start, crop, place, season: crop && seasonOf(crop.id) }
   const coldFrom = coldDays(grown)
   const { harvest, underGlass } = harvestOf(grown, coldFrom)
   const due = followUp({
-    mixedBefore: record ? Math.max(0, differenceInCalendarDays(start, parseISO(record.madeOn))) : 0,
+    mixedBefore: mixOn ? Math.max(0, differenceInCalendarDays(start, parseISO(mixOn))) : 0,
     limed: evaluation ? movesPH(evaluation) : job.lime.mode !== 'none',
     transplanted: crop !== undefined && !SOWN.has(crop.kind),
     hungryFrom: hungryFrom(evaluation),

@@ -1,3 +1,4 @@
+import type { Planted } from '@/model/calendar/plantingDay'
 import type { Clash, OfferedStep, TimedStep, Timetable } from '@/model/make/timetable'
 import { dayText, shortDayText } from '../base/dates'
 import { dressingName } from '../shelf/dressings'
@@ -78,11 +79,27 @@ export function clashText(clash: Clash, units: UnitSystem): { why: string; fix: 
 }
 
 /** The days of a timetable in a sentence. */
-export function mixingDayText({ mixOn, said, plantOn, plantingSaid }: Timetable): string {
+export function mixingDayText({ mixOn, said, planted }: Pick<Timetable, 'mixOn' | 'said' | 'planted'>): string {
   const day = said
     ? `Mixed on ${dayText(mixOn)}.`
     : `No mixing day yet: as if it were mixed on ${dayText(mixOn)}.`
-  return `${day} ${plantingSaid ? `Planted about ${dayText(plantOn)}.` : `Ready for planting on ${dayText(plantOn)}.`}`
+  return `${day} ${plantedText(planted)}`
+}
+
+/** When it is planted, and where the day comes from. */
+export function plantedText({ day, from }: Planted): string {
+  switch (from) {
+    case 'told':
+      return `Planted on ${dayText(day)}.`
+    case 'month':
+      return `Planted about ${dayText(day)}, the middle of the month you chose.`
+    case 'ready':
+      return `Ready for planting on ${dayText(day)}.`
+    case 'place':
+      return `Planted about ${dayText(day)}: the first month your place suits the crop.`
+    case 'usual':
+      return `Planted about ${dayText(day)}: when most crops go out. Say where the garden is for a better guess.`
+  }
 }
 
 /** Half past the day before mixing: what is to be bought. */

@@ -1,3 +1,4 @@
+import { plantingDay } from '@/model/calendar/plantingDay'
 import { PUBLISHED } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
 import { verdictsOf, type Judgement, type Verdicts } from '@/core/judgement'
@@ -89,7 +90,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     }),
   ]
   const judgements = judgementsOf(prepared.value, evaluation)
-  const plan = seasonPlan(job, undefined, evaluation, place)
+  const plan = seasonPlan(job, { mixOn: null, planted: plantingDay(job, place, '2027-04-15') }, evaluation, place)
   const said: Screens['said'] = []
   const say = (where: string, ...texts: string[]) => {
     for (const text of texts) if (text) said.push({ where, text })

@@ -3,7 +3,7 @@ import type { Shown } from '../base/shown'
 export const seasonStation = {
   whatIsDue: 'What is due',
   noteSomethingInTheLog: 'Note something in the log',
-  notPlantedYetDatesAs: (day: Shown) => `Not planted yet: dates as if it were planted on ${day}.`,
+  notPlantedYet: 'Not planted yet. These dates are a guess:',
   sayWhenItIsPlanted: 'Say when it is planted',
   plantedOn: (day: Shown) => `Planted on ${day}.`,
   harvestIsDrawnOutBy:

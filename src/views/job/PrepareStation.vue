@@ -14,12 +14,11 @@ import { saveFile } from '@/composables/page/saveFile'
 import { useCautions } from '@/composables/make/useCautions'
 import { useJob } from '@/composables/job/useJob'
 import { useQuantities } from '@/composables/make/useQuantities'
-import { useShopping } from '@/composables/make/useShopping'
 import { useStations } from '@/composables/job/useStations'
 import { useJobTimers } from '@/composables/make/useTimers'
 import type { StepList } from '@/model/garden/commands'
-import { likesOf } from '@/model/garden/likes'
-import { timetable, type TimedStep } from '@/model/make/timetable'
+import type { TimedStep } from '@/model/make/timetable'
+import { jobDates } from '@/model/season/jobDates'
 import { cautionById, cautionsForMixing } from '@/text/base/cautions'
 import { isDay, isoDay, shortDayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/labels'
@@ -34,23 +33,15 @@ import {
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, units, place, materials } = inHand
+const { garden, job, units, materials } = inHand
 const { q, problem } = useQuantities(inHand)
-const { list, totals } = useShopping(inHand, { alone: true })
 const { go, to } = useStations(() => jobId)
 const timers = useJobTimers(inHand)
 const today = isoDay(new Date())
 
 const table = computed(() =>
   job.value && q.value
-    ? timetable({
-        job: job.value,
-        place: place.value,
-        list: list.value,
-        doses: totals.value,
-        likes: likesOf(garden.records),
-        today,
-      })
+    ? jobDates(garden.records, job.value, today, inHand.quantities.value ?? undefined).table
     : null,
 )
 const rowOf = (step: TimedStep): StepRow => ({ ...step, ...stepText(step, units.value) })

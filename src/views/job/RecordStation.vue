@@ -38,7 +38,12 @@ const router = useRouter()
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
-const madeOn = ref(isoDay(new Date()))
+/** The day of the press, unless another was typed: a page may be open past midnight. */
+const typedDay = ref<string | null>(null)
+const madeOn = computed({
+  get: () => typedDay.value ?? isoDay(new Date()),
+  set: (day) => (typedDay.value = day),
+})
 const dateProblem = computed(() => dayProblem(madeOn.value, 'mixed'))
 
 const making = useMaking(inHand)
@@ -82,7 +87,7 @@ function finish() {
   const j = now.job
   const record = recordFrom(j, now.quantities, {
     id: crypto.randomUUID(),
-    madeOn: madeOn.value,
+    madeOn: typedDay.value ?? isoDay(new Date()),
     note: j.note,
     jobName: jobTitle(j),
     made: makingMade.made.value,

@@ -17,15 +17,17 @@ import { dosesToEach } from '@/model/make/doseTotals'
 import type { CalendarTask } from '@/model/calendar/calendarFile'
 import { reactTo } from '@/model/season/react'
 import { seasonLog } from '@/model/season/seasonLog'
+import { jobDates } from '@/model/season/jobDates'
 import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations/stations'
 import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/labels'
+import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/season'
 import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, tables, units, crop, place, evaluation } = useJob(() => jobId)
+const { garden, job, tables, units, crop, place, evaluation, quantities } = useJob(() => jobId)
 const { again } = useNewJob()
 const { to } = useStations(() => jobId)
 
@@ -34,10 +36,13 @@ const record = computed(() =>
 )
 const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : null))
 const today = isoDay(new Date())
+const dates = computed(() =>
+  job.value ? jobDates(garden.records, job.value, today, quantities.value ?? undefined) : null,
+)
 /** Tasks by date, as readings, feeds and waterings in the log have moved them. */
 const plan = computed(() => {
   if (!job.value) return null
-  const found = seasonPlan(job.value, record.value, answer.value, place.value)
+  const found = seasonPlan(job.value, dates.value!, answer.value, place.value)
   const log = seasonLog(garden.records, job.value)
   return { ...found, due: reactTo(found.due, { job: job.value, evaluation: answer.value, log, today }) }
 })
@@ -127,7 +132,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         </span>
       </div>
       <p v-if="!plan.planted.said" class="guess">
-        {{ words.notPlantedYetDatesAs(dayText(plan.planted.day)) }}
+        {{ words.notPlantedYet }} {{ plantedText(plan.planted) }}
         <RouterLink :to="to('fill')">{{ words.sayWhenItIsPlanted }}</RouterLink>
       </p>
       <p v-else class="soft">{{ words.plantedOn(dayText(plan.planted.day)) }}</p>

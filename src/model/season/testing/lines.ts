@@ -1,4 +1,6 @@
+import { plantingDay } from '../../calendar/plantingDay'
 import type { Entry, EntryKind, Job } from '../../garden/schemas'
+import type { JobDates } from '../jobDates'
 
 /** Lines of a log for tests, so many days after a day; each called by its kind and day. */
 export function linesOf(job: Pick<Job, 'id'>, from: string) {
@@ -18,3 +20,9 @@ export function linesOf(job: Pick<Job, 'id'>, from: string) {
     }),
   }
 }
+
+/** The days of a job for tests: planted as it says, or as soon as may be after the first of April 2026. */
+export const daysOf = (job: Job, mixOn: string | null = null): Pick<JobDates, 'mixOn' | 'planted'> => ({
+  mixOn,
+  planted: plantingDay(job, undefined, mixOn ?? '2026-04-01'),
+})
