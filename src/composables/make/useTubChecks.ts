@@ -40,6 +40,14 @@ function useBatch(
     if (index.value === null || !quantities.value?.ok) return null
     return remade.value.get(index.value)?.evaluation ?? quantities.value.value.asMeasured
   })
+  /** A reading with those before it since anything was put in: they are of the same mix. */
+  const togetherWith = (reading: Reading) => {
+    const put = corrections.value.filter((c) => c.at < reading.at).at(-1)?.at ?? ''
+    return [
+      ...readings.value.filter((r) => r.kind === 'pH' && r.at > put && r.at < reading.at),
+      reading,
+    ]
+  }
   const checkOf = (reading: Reading) =>
     phCheck(
       {
@@ -49,7 +57,7 @@ function useBatch(
         blendLitres: card.value!.blendLitres,
         tables: tables.value,
       },
-      reading,
+      togetherWith(reading),
       // What was put in before it was read is in what was read.
       corrections.value.filter((c) => c.at < reading.at),
     )

@@ -12,36 +12,70 @@ export interface PHReading {
 }
 
 const [LOWEST, HIGHEST] = [2.5, 9]
+const NEAR = 1e-3
+
+/** A mix and what works on it, as its readings show them. */
+export interface AsRead<M> {
+  mix: M
+  input: AcidityInput
+}
+
+/** Where a rising function is nought between two numbers; the nearer end where it is not. */
+function crossing(of: (x: number) => number, from: number, to: number): number {
+  let [low, high] = [from, to]
+  if (of(low) >= 0) return low
+  if (of(high) <= 0) return high
+  while (high - low > NEAR) {
+    const middle = (low + high) / 2
+    if (of(middle) < 0) low = middle
+    else high = middle
+  }
+  return Number(((low + high) / 2).toFixed(3))
+}
+
+/** The same limes and acids, only so much of them at work. */
+const atWork = (input: AcidityInput, limes: number, acids: number): AcidityInput => ({
+  ...input,
+  limes: input.limes?.map((d) => ({ ...d, gramsPerLitre: d.gramsPerLitre * limes })),
+  acids: input.acids?.map((d) => ({ ...d, gramsPerLitre: d.gramsPerLitre * acids })),
+})
 
 /**
- * The mix whose course passes through a reading: what it is made of has another pH of its own than the tables say,
- * with the same buffer.
+ * The mix whose course passes through what was read, one reading or the middle of several: first what it is made of has
+ * another pH of its own than the tables say, with the same buffer. Where no such pH leads there, less of its lime has
+ * worked than was given (coarse, damp, badly spread), or less of its acid.
  *
- * `input` is what works on it. Answer: the mix with its own pH moved; by bisection to 0.001. Range: readings of 2.5
- * to 9.
- * Errors: a reading out of range, or one that no pH of its own between those leads to.
- * Source: `acidityCourse` turned round; that the buffer stays as it was is our assumption.
+ * `input` is what works on it. By bisection to 0.001. Range: readings of 2.5 to 9, days of 0 and up; each gets an answer,
+ * the nearest there is where no course passes through it.
+ * Errors: a reading out of range. Source: `acidityCourse` turned round; that the buffer stays is our assumption.
  *
  * @example
- * mixAsRead({ pH: 4.2, bufferCapacity: 30 }, {}, { pH: 4.6, day: 1 }).value.pH // 4.6
+ * mixAsRead({ pH: 4.2, bufferCapacity: 30 }, {}, [{ pH: 4.6, day: 1 }]).value.mix.pH // 4.6
  */
 export function mixAsRead<M extends BufferedMix>(
   mix: M,
   input: AcidityInput,
-  { pH, day }: PHReading,
-): Outcome<M> {
-  if (!(pH >= LOWEST && pH <= HIGHEST))
-    return fail({ code: 'pH-out-of-range', value: pH, low: LOWEST, high: HIGHEST })
-  const at = (own: number) => acidityOn({ ...mix, pH: own }, input, day).pH
-  if (at(LOWEST) > pH || at(HIGHEST) < pH)
-    return fail({ code: 'pH-out-of-range', value: pH, low: at(LOWEST), high: at(HIGHEST) })
-  let [low, high]: [number, number] = [LOWEST, HIGHEST]
-  while (high - low > 1e-3) {
-    const middle = (low + high) / 2
-    if (at(middle) < pH) low = middle
-    else high = middle
+  readings: readonly PHReading[],
+): Outcome<AsRead<M>> {
+  for (const { pH } of readings)
+    if (!(pH >= LOWEST && pH <= HIGHEST))
+      return fail({ code: 'pH-out-of-range', value: pH, low: LOWEST, high: HIGHEST })
+  /** How much higher the readings are to be expected than they were, all of them together. */
+  const over = (own: number, of: AcidityInput) =>
+    readings.reduce((sum, { pH, day }) => sum + acidityOn({ ...mix, pH: own }, of, day).pH - pH, 0)
+  const ownIn = (of: AcidityInput) => crossing((own) => over(own, of), LOWEST, HIGHEST)
+  const found = (own: number, of: AcidityInput) => succeed({ mix: { ...mix, pH: own }, input: of })
+  if (over(LOWEST, input) > 0 && (input.limes?.length ?? 0) > 0) {
+    if (over(mix.pH, atWork(input, 0, 1)) > 0) return found(ownIn(atWork(input, 0, 1)), atWork(input, 0, 1))
+    const share = crossing((limes) => over(mix.pH, atWork(input, limes, 1)), 0, 1)
+    return found(mix.pH, atWork(input, share, 1))
   }
-  return succeed({ ...mix, pH: Number(((low + high) / 2).toFixed(3)) })
+  if (over(HIGHEST, input) < 0 && (input.acids?.length ?? 0) > 0) {
+    if (over(mix.pH, atWork(input, 1, 0)) < 0) return found(ownIn(atWork(input, 1, 0)), atWork(input, 1, 0))
+    const left = crossing((less) => over(mix.pH, atWork(input, 1, 1 - less)), 0, 1)
+    return found(mix.pH, atWork(input, 1, 1 - left))
+  }
+  return found(ownIn(input), input)
 }
 
 /** What a pH read in a batch asks for. */
@@ -60,7 +94,7 @@ export interface PHCorrection {
 export const READING_TELLS = CHEMISTRY_LIMITS.readingTells.value
 
 /**
- * More lime for a batch that has been read, so that it comes to the target six weeks on: `given` is all that works on
+ * More lime for a batch that has been read, once or several times since anything was put in, so that it comes to the target six weeks on: `given` is all that works on
  * it already, its lime included. A mix that will come within what a reading can tell gets none; one that is too high
  * gets none either, for lime never lowers pH.
  * Units: g per litre of mix. Errors: those of `mixAsRead` and `limeForTarget`. Source: as `mixAsRead`.
@@ -70,23 +104,25 @@ export const READING_TELLS = CHEMISTRY_LIMITS.readingTells.value
  *   { pH: 4, bufferCapacity: 33 },
  *   { choice: [{ lime: LIMES[0], share: 1 }], target: 6 },
  *   {},
- *   { pH: 4, day: 0 },
+ *   [{ pH: 4, day: 0 }],
  * ).ok // true
  */
 export function limeForReading(
   mix: BufferedMix,
   { choice, target }: LimeAim,
   given: AcidityInput,
-  reading: PHReading,
+  readings: readonly PHReading[],
 ): Outcome<PHCorrection> {
-  const expected = acidityOn(mix, given, reading.day).pH
-  const asRead = mixAsRead(mix, given, reading)
-  if (!asRead.ok) return asRead
-  const days = JUDGED_AFTER + reading.day
-  const goesTo = acidityOn(asRead.value, given, days).pH
+  const last = readings.at(-1)!.day
+  const expected = acidityOn(mix, given, last).pH
+  const found = mixAsRead(mix, given, readings)
+  if (!found.ok) return found
+  const asRead = found.value
+  const days = JUDGED_AFTER + last
+  const goesTo = acidityOn(asRead.mix, asRead.input, days).pH
   if (goesTo > target - READING_TELLS)
     return succeed({ expected, goesTo, limeGramsPerLitre: 0, withIt: goesTo })
-  const plan = limeForTarget(asRead.value, { choice, target }, given, days)
+  const plan = limeForTarget(asRead.mix, { choice, target }, asRead.input, days)
   if (!plan.ok) return plan
   const { gramsPerLitre, pH } = plan.value
   return succeed({ expected, goesTo, limeGramsPerLitre: gramsPerLitre, withIt: pH }, ...plan.notes)

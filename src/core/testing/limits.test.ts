@@ -180,7 +180,7 @@ const okAcid = (target: number) => {
 }
 /** More lime for a mix that reads so far short of its target. */
 const moreLimeFor = (short: number) => {
-  const answer = limeForReading(still(6), { choice: LIME, target: 6 }, {}, { pH: 6 - short, day: 0 })
+  const answer = limeForReading(still(6), { choice: LIME, target: 6 }, {}, [{ pH: 6 - short, day: 0 }])
   return answer.ok ? answer.value.limeGramsPerLitre : NaN
 }
 /** Acid a gram of sulfur has made when it is judged, mmol of charge. */

@@ -735,24 +735,39 @@ describe('at the tub', () => {
     tables: PUBLISHED,
   }
   test('a pH lower than expected asks for lime, in grams and spoons; once it is in, for none', () => {
-    const expected = valueOf(phCheck(read, { value: 6, day: 7 })).expected
+    const expected = valueOf(phCheck(read, [{ value: 6, day: 7 }])).expected
     const low = { value: expected - 0.6, day: 7 }
-    const check = valueOf(phCheck(read, low))
+    const check = valueOf(phCheck(read, [low]))
     expect(check.add!.dressingId).toMatch(/^lime_/)
     expect(check.add!.grams).toBeGreaterThan(20)
     expect(check.withIt).toBeCloseTo(job().lime.target, 1)
     expect(phCheckText(check, low.value, 'metric').text).toMatch(
       /was expected: 0\.6 lower\. By itself .* Stir in .* tablespoon/,
     )
-    const fine = valueOf(phCheck(read, { value: expected, day: 7 }))
+    const fine = valueOf(phCheck(read, [{ value: expected, day: 7 }]))
     expect(fine.add).toBeNull()
     expect(phCheckText(fine, expected, 'us').action).toBe('')
   })
+  test('T1: pH 5.0 after a fortnight with lime in it gets its grams, and a day to look again', () => {
+    const check = valueOf(phCheck(read, [{ value: 5, day: 14 }]))
+    expect(check.add!.grams).toBeGreaterThan(0)
+    expect(check.withIt).toBeGreaterThan(check.goesTo)
+    expect(phCheckText(check, 5, 'metric').text).toMatch(/Stir in .* Read it again in two weeks\.$/)
+  })
+  test('T1: any reading from 3 to 9 is answered with something to do, or with what then', () => {
+    for (const value of [3, 4, 5, 6, 7, 8, 9])
+      for (const day of [0, 14, 60]) {
+        const check = valueOf(phCheck(read, [{ value, day }]))
+        const { text } = phCheckText(check, value, 'us')
+        expect(text.length).toBeGreaterThan(40)
+        expect(text).not.toMatch(/NaN|undefined/)
+      }
+  })
   test('lime put in after a reading counts for the next one', () => {
     const low = { value: 4.6, day: 3 }
-    const check = valueOf(phCheck(read, low))
+    const check = valueOf(phCheck(read, [low]))
     const added = check.add!
-    const later = valueOf(phCheck(read, { value: check.withIt - 0.1, day: 42 }, [added]))
+    const later = valueOf(phCheck(read, [{ value: check.withIt - 0.1, day: 42 }], [added]))
     expect(later.add).toBeNull()
   })
   test('one far too high asks for sulfur', () => {
@@ -763,7 +778,7 @@ describe('at the tub', () => {
           job: { ...job(), cropId: 'blueberry', lime: { ...job().lime, mode: 'none' } },
           bands: { pH: { low: 4.5, high: 5.5 } },
         },
-        { value: 7.4, day: 40 },
+        [{ value: 7.4, day: 40 }],
       ),
     )
     expect(check.add).toMatchObject({ dressingId: 'sulfur_elemental' })

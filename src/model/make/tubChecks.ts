@@ -17,6 +17,10 @@ export interface PHCheck {
   target: number
   /** What to stir in, grams for the batch, and its bulk density, g/mL; null where nothing is. */
   add: { dressingId: string; grams: number; bulkDensity: number } | null
+  /** Nothing that can be stirred in helps; what then. */
+  stuck: 'too-limy' | 'too-acid' | null
+  /** Days until it is worth reading again. */
+  again: number
   /** Where it goes to with that. */
   withIt: number
 }
@@ -30,6 +34,10 @@ export interface BatchInHand {
   tables: Tables
 }
 
+/** Days after which lime, and sulfur, show on a meter what they will do. Source: common practice. */
+const LIME_AGAIN = 14
+const SULFUR_AGAIN = 42
+
 /** An acidifier every table has, for a mix that is too limy. */
 const ACIDIFIER = 'sulfur_elemental'
 
@@ -38,19 +46,19 @@ const targetOf = (job: Job, { pH }: Pick<Bands, 'pH'>) =>
   job.lime.mode === 'toTarget' ? job.lime.target : (pH.low + pH.high) / 2
 
 /**
- * A pH read in a batch that gives so many litres: what it asks for. What was put in after earlier readings counts as
+ * One pH or several read in a batch since anything was put in: what they ask for. The last says when. What was put in after earlier readings counts as
  * lime that is in it. Errors: those of `limeForReading` and `acidForTarget`.
  */
 export function phCheck(
   batch: BatchInHand,
-  reading: Pick<Reading, 'value' | 'day'>,
+  readings: readonly Pick<Reading, 'value' | 'day'>[],
   corrections: readonly Pick<Correction, 'dressingId' | 'grams'>[] = [],
 ): Outcome<PHCheck> {
   const { job, bands, evaluation, blendLitres, tables } = batch
   const choice = limesByShare(job.lime.dolomiteShare, tables, job.lime.limeId)
   const given = givenIn(batch, choice, corrections)
   const target = targetOf(job, bands)
-  const read = { pH: reading.value, day: reading.day }
+  const read = readings.map(({ value, day }) => ({ pH: value, day }))
   const found = limeForReading(evaluation.blend, { choice, target }, given, read)
   if (!found.ok) return found
   const { expected, goesTo, limeGramsPerLitre, withIt } = found.value
@@ -58,11 +66,12 @@ export function phCheck(
     const main = choice.reduce((a, b) => (b.share > a.share ? b : a)).lime
     const grams = limeGramsPerLitre * blendLitres
     const add = { dressingId: main.id, grams, bulkDensity: main.bulkDensity.value }
-    return succeed({ expected, goesTo, target, add, withIt }, ...found.notes)
+    const stuck = withIt < bands.pH.low - READING_TELLS ? ('too-acid' as const) : null
+    return succeed({ expected, goesTo, target, add, stuck, again: LIME_AGAIN, withIt }, ...found.notes)
   }
-  const none: PHCheck = { expected, goesTo, target, add: null, withIt: goesTo }
+  const none: PHCheck = { expected, goesTo, target, add: null, stuck: null, again: LIME_AGAIN, withIt: goesTo }
   if (goesTo <= bands.pH.high + READING_TELLS) return succeed(none, ...found.notes)
-  return acidified(batch, given, read, none) ?? succeed(none, ...found.notes)
+  return acidified(batch, given, read, none) ?? succeed({ ...none, stuck: 'too-limy' }, ...found.notes)
 }
 
 /** What works on a batch: what it was made with, and the lime put in after earlier readings. */
@@ -82,7 +91,7 @@ function givenIn(
 function acidified(
   { bands, evaluation, blendLitres, tables }: BatchInHand,
   given: ReturnType<typeof givenIn>,
-  read: { pH: number; day: number },
+  read: readonly { pH: number; day: number }[],
   none: PHCheck,
 ): Outcome<PHCheck> | null {
   const sulfur = dressingIn(tables, ACIDIFIER)
@@ -90,11 +99,12 @@ function acidified(
   const asRead = mixAsRead(evaluation.blend, given, read)
   if (!asRead.ok) return asRead
   const aim = { dressing: sulfur, target: bands.pH.high }
-  const acid = acidForTarget(asRead.value, aim, 2 * JUDGED_AFTER + read.day, given)
+  const days = 2 * JUDGED_AFTER + read.at(-1)!.day
+  const acid = acidForTarget(asRead.value.mix, aim, days, asRead.value.input)
   if (!acid.ok) return null
   const grams = acid.value.gramsPerLitre * blendLitres
   const add = { dressingId: ACIDIFIER, grams, bulkDensity: sulfur.bulkDensity.value }
-  return succeed({ ...none, add, withIt: acid.value.pH }, ...acid.notes)
+  return succeed({ ...none, add, again: SULFUR_AGAIN, withIt: acid.value.pH }, ...acid.notes)
 }
 
 /** What a reading of salts says: dS/m of one part of mix to two of water, by volume. */

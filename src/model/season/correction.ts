@@ -51,7 +51,7 @@ export function correctionFor(
       blendLitres: litres,
       tables: tablesOf(garden),
     },
-    reading,
+    [reading],
   )
   if (!check.ok) return check
   return { ...check, value: { ...check.value, litres, planted: job.plantedOn !== null } }

@@ -87,6 +87,8 @@ describe('field tests in words', () => {
       goesTo: 5.2,
       target: 6.4,
       add: { dressingId: 'lime_calcitic', grams: 120, bulkDensity: 1.2 },
+      stuck: null,
+      again: 14,
       withIt: 6.3,
       litres: 60,
       planted: true,
