@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import type { Container } from '@/core/geometry'
 import { blendOver, colourNumber, trim, type Picture } from './colour'
 import { packSlices, paintMix, type Painted, type PaintedPart } from './paint'
-import { layoutSection } from './section'
+import { bandsOf, layoutSection } from './section'
+import { marksOf } from './strip'
 
 const tokens = readFileSync('src/styles/tokens.css', 'utf8')
 const TUB: Container = {
@@ -130,5 +131,42 @@ describe('one picture over another', () => {
     const wide = of(5, 0, 0, 0, 7 << 24, 0)
     const kept = trim(wide)
     expect([kept.width, kept.height, [...kept.pixels]]).toEqual([3, 1, [0, 0, 7 << 24]])
+  })
+})
+
+describe('what lies in a container besides its mix', () => {
+  const at = (height: number, air: number) => ({
+    height,
+    volume: 1,
+    tension: 0,
+    solids: 0.2,
+    water: 0.8 - air,
+    air,
+  })
+  it('T3: layers lie from the base up, a cover on the mix, each at its height', () => {
+    const layers = [
+      { name: 'Expanded clay', thickness: 8 },
+      { name: 'Cloth', thickness: 0 },
+      { name: 'Grit', thickness: 2 },
+    ]
+    expect(bandsOf(layers, { name: 'Bark', thickness: 3 }, layout.mixHeight)).toEqual([
+      { name: 'Expanded clay', from: 0, to: 8 },
+      { name: 'Grit', from: 8, to: 10 },
+      { name: 'Bark', from: 27, to: 30 },
+    ])
+    expect(bandsOf([], null, 27)).toEqual([])
+  })
+  it('T4: the foot is that of the mix: on gravel it is wet, not as airy as the gravel', () => {
+    // Three cm of gravel full of air below a mix that is full of water at its own foot.
+    const slices = Array.from({ length: 270 }, (_, i) => {
+      const height = (i + 0.5) * 0.1
+      return at(height, height < 3 ? 0.4 : Math.min(0.3, (height - 3) / 100))
+    })
+    const profile = { slices, layers: [] } as never
+    const foot = (floor: number) => marksOf(layout, profile, floor).at(-1)!
+    expect([foot(0).air, foot(0).words]).toEqual(['40 %', 'at the foot'])
+    expect([foot(3).air, foot(3).words]).toEqual(['1 %', 'wet, standing on the layer'])
+    // A twentieth of the way up the mix.
+    expect(foot(3).y).toBeCloseTo(layout.y(3 + 0.05 * (layout.mixHeight - 3)), 9)
   })
 })

@@ -61,6 +61,44 @@ export function wallLine(l: SectionLayout, top: number): string {
   return [...left, ...right].join(' ')
 }
 
+/** Something that lies in a container from one height to another, cm above the base, and what it is called. */
+export interface Band {
+  name: string
+  from: number
+  to: number
+}
+/** The outline of a band of a section, px. */
+export const bandLine = (l: SectionLayout, { from, to }: Band): string =>
+  [
+    [l.left(from), l.y(from)],
+    [l.left(to), l.y(to)],
+    [l.right(to), l.y(to)],
+    [l.right(from), l.y(from)],
+  ]
+    .map((point) => point.join(','))
+    .join(' ')
+
+/** Something that lies in a container, so many cm thick. */
+export interface Lying {
+  name: string
+  thickness: number
+}
+
+/** Layers from the base up and a cover on top of the mix, as bands of a section. */
+export function bandsOf(
+  layers: readonly Lying[],
+  cover: Lying | null,
+  mixTop: number,
+): Band[] {
+  let from = 0
+  const bands = layers.flatMap(({ name, thickness }): Band[] => {
+    const band = { name, from, to: from + thickness }
+    from = band.to
+    return thickness > 0 ? [band] : []
+  })
+  return cover ? [...bands, { name: cover.name, from: mixTop, to: mixTop + cover.thickness }] : bands
+}
+
 /** A torn edge where a long container goes on beyond the picture; null where it is drawn whole. */
 export function tornEdge(l: SectionLayout, top: number): string | null {
   if (!l.cutShort) return null

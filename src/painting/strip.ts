@@ -35,13 +35,19 @@ export function stripOf(layout: SectionLayout, profile: ContainerProfile, narrow
 /** Less air than this at the foot is called wet, fraction. */
 const WET_FOOT = 0.03
 
-/** Air at three depths, in words, at the height it belongs to. */
-export function marksOf(layout: SectionLayout, { slices }: ContainerProfile) {
+/**
+ * Air at three depths of the mix, in words, at the height it belongs to. The foot is that of the mix, cm above the base:
+ * on layers the wet zone stands there, not at the base.
+ */
+export function marksOf(layout: SectionLayout, { slices }: ContainerProfile, floor = 0) {
   if (slices.length === 0) return []
-  const at = (t: number) => slices[Math.min(slices.length - 1, Math.floor(t * slices.length))]!
+  const heightOf = (t: number) => floor + (layout.mixHeight - floor) * t
+  const at = (t: number) =>
+    slices[Math.min(slices.length - 1, Math.floor((heightOf(t) / layout.mixHeight) * slices.length))]!
+  const wet = floor > 0 ? says.wetOnTheLayers : says.theWetFoot
   return [
     { t: 0.92, words: says.nearTheTop },
     { t: 0.5, words: 'halfway' },
-    { t: 0.05, words: at(0.05).air < WET_FOOT ? says.theWetFoot : says.atTheFoot },
-  ].map(({ t, words }) => ({ y: layout.y(layout.mixHeight * t), air: percentText(at(t).air), words }))
+    { t: 0.05, words: at(0.05).air < WET_FOOT ? wet : says.atTheFoot },
+  ].map(({ t, words }) => ({ y: layout.y(heightOf(t)), air: percentText(at(t).air), words }))
 }

@@ -15,7 +15,7 @@ import { lengthText, type UnitSystem } from '@/text/base/units'
 import CutawayKey from './CutawayKey.vue'
 import { lookOf } from '@/painting/looks'
 import { packSlices } from '@/painting/paint'
-import { layoutSection, type Frame } from '@/painting/section'
+import { bandsOf, layoutSection, type Frame, type Lying } from '@/painting/section'
 import SectionLines from './SectionLines.vue'
 import { marksOf, stripOf } from '@/painting/strip'
 import StripLines from './StripLines.vue'
@@ -24,12 +24,17 @@ const {
   container,
   profile = null,
   shares = [],
+  layers = [],
+  cover = null,
   units,
   title,
 } = defineProps<{
   container: Container
   profile?: ContainerProfile | null
   shares?: readonly { material: Material; share: number }[]
+  /** Layers below the mix from the base up, and what lies on it, cm. */
+  layers?: readonly Lying[]
+  cover?: Lying | null
   units: UnitSystem
   title: string
 }>()
@@ -52,12 +57,15 @@ const frame = computed<Frame>(() => ({
 const layout = computed(() =>
   width.value > 60 && height.value > 60 ? layoutSection(container, frame.value) : null,
 )
+const floor = computed(() => layers.reduce((sum, l) => sum + l.thickness, 0))
+const bands = computed(() => (layout.value ? bandsOf(layers, cover, layout.value.mixHeight) : []))
 const strip = computed(() => (layout.value && profile ? stripOf(layout.value, profile, narrow.value) : null))
-const marks = computed(() => (layout.value && profile ? marksOf(layout.value, profile) : []))
+const marks = computed(() => (layout.value && profile ? marksOf(layout.value, profile, floor.value) : []))
 const description = computed(() => {
-  const deep = layout.value ? lengthText(layout.value.mixHeight, units) : ''
+  const deep = layout.value ? lengthText(layout.value.mixHeight - floor.value, units) : ''
   const air = marks.value.map((m) => `${m.air} ${m.words}`).join(', ')
-  return says.inSectionOfMix(title, deep, profile ? says.airAfterDraining(air) : '')
+  const inIt = bands.value.map((b) => `${b.name}, ${lengthText(b.to - b.from, units)}`).join('; ')
+  return says.inSectionOfMix(title, deep, inIt && says.besideIt(inIt), profile ? says.airAfterDraining(air) : '')
 })
 
 /** Read from the page once for each theme: asking for a style in the middle of a change costs a layout. */
@@ -96,7 +104,7 @@ watchEffect(
     <div ref="host" class="stage" role="img" :aria-label="description">
       <canvas ref="canvas" />
       <svg v-if="layout" :width="width" :height="height" aria-hidden="true">
-        <SectionLines :layout="layout" :container="container" :bare="!filled" :units="units" />
+        <SectionLines :layout="layout" :container="container" :bare="!filled" :floor="floor" :bands="bands" :units="units" />
         <StripLines v-if="strip" :strip="strip" :marks="marks" :narrow="narrow" />
       </svg>
     </div>

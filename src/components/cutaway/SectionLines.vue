@@ -5,13 +5,17 @@ import { sectionLines as words } from '@/text/components/cutaway'
 import { computed } from 'vue'
 import type { Container } from '@/core/geometry'
 import { lengthText, type UnitSystem } from '@/text/base/units'
-import { tornEdge, wallLine, type SectionLayout } from '@/painting/section'
+import { bandLine, tornEdge, wallLine, type Band, type SectionLayout } from '@/painting/section'
 
-const { layout, container, bare, units } = defineProps<{
+const { layout, container, bare, floor = 0, bands = [], units } = defineProps<{
   layout: SectionLayout
   container: Container
   /** Nothing is in it yet. */
   bare: boolean
+  /** Where the mix begins, cm above the base. */
+  floor?: number
+  /** Layers below the mix and what lies on it, each with its name. */
+  bands?: readonly Band[]
   units: UnitSystem
 }>()
 
@@ -68,19 +72,37 @@ const reservoir = computed(() =>
     <g v-if="reservoir" class="reservoir">
       <line :x1="reservoir.x1" :x2="reservoir.x2" :y1="reservoir.y" :y2="reservoir.y" />
     </g>
+    <g v-for="band in bands" :key="`${band.name} ${band.from}`" class="band">
+      <polygon :points="bandLine(layout, band)" />
+      <text
+        :x="(layout.left(band.from) + layout.right(band.from)) / 2"
+        :y="layout.y((band.from + band.to) / 2) + 4.5"
+        text-anchor="middle"
+      >
+        {{ band.name }}
+      </text>
+    </g>
+    <text
+      v-if="reservoir"
+      class="water"
+      :x="reservoir.x1 + 8"
+      :y="reservoir.y + 16"
+    >
+      {{ words.openToTheReservoir }}
+    </text>
     <polyline class="section-wall" :points="outline" />
     <polyline v-if="tear" class="section-tear" :points="tear" />
     <circle v-for="(hole, i) in holes" :key="i" class="hole" :cx="hole.x" :cy="hole.y" r="4.5" />
 
     <g class="dimension">
       <path
-        :d="`M${ruler - 7} ${layout.y(0)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(0)}V${layout.y(layout.mixHeight)}`"
+        :d="`M${ruler - 7} ${layout.y(floor)}h14M${ruler - 7} ${layout.y(layout.mixHeight)}h14M${ruler} ${layout.y(floor)}V${layout.y(layout.mixHeight)}`"
       />
       <text
-        :transform="`translate(${ruler - 8} ${(layout.y(0) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
+        :transform="`translate(${ruler - 8} ${(layout.y(floor) + layout.y(layout.mixHeight)) / 2}) rotate(-90)`"
         text-anchor="middle"
       >
-        {{ common.ofMix(lengthText(layout.mixHeight, units)) }}
+        {{ common.ofMix(lengthText(layout.mixHeight - floor, units)) }}
       </text>
       <text
         v-if="layout.cutShort"
@@ -121,6 +143,19 @@ const reservoir = computed(() =>
   stroke: var(--water-ink);
   stroke-width: 2;
   stroke-dasharray: 7 5;
+}
+.band polygon {
+  fill: var(--paper);
+  fill-opacity: 0.86;
+  stroke: var(--ink-soft);
+  stroke-dasharray: 5 4;
+}
+.band text {
+  fill: var(--ink);
+  font-weight: 600;
+}
+.water {
+  fill: var(--water-ink);
 }
 .dimension path {
   fill: none;

@@ -8,11 +8,14 @@ export const cutawayKey = {
 }
 
 export const cutawayPicture = {
-  inSectionOfMix: (title: Shown, deep: Shown, air: Shown) => `${title}, in section, ${deep} of mix.${air}`,
+  inSectionOfMix: (title: Shown, deep: Shown, beside: Shown, air: Shown) =>
+    `${title}, in section, ${deep} of mix.${beside}${air}`,
+  besideIt: (inIt: Shown) => ` Beside it: ${inIt}.`,
   airAfterDraining: (air: Shown) => ` Air after draining: ${air}.`,
 }
 
 export const sectionLines = {
+  openToTheReservoir: 'water',
   drawnInPartGoesOn: 'drawn in part: goes on to the right',
   openToTheSoil: 'open to the soil',
 }
@@ -20,5 +23,6 @@ export const sectionLines = {
 export const strip = {
   nearTheTop: 'near the top',
   theWetFoot: 'the wet foot',
+  wetOnTheLayers: 'wet, standing on the layer',
   atTheFoot: 'at the foot',
 }

@@ -9,7 +9,7 @@ import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { judgedIn } from '@/model/mix/judgedIn'
-import { bedTitle, jobTitle } from '@/text/base/labels'
+import { bedTitle, jobTitle, layerName, shortName } from '@/text/base/labels'
 import { standsText } from '@/text/mix/standing'
 import { problemText } from '@/text/base/problems.en'
 import BenchMoves from './BenchMoves.vue'
@@ -38,6 +38,14 @@ const judged = computed(() =>
     return { value: f.id, label: `${bedTitle(f.spec)}${there ? `: ${standsText(there)}` : ''}` }
   }),
 )
+/** What lies under the mix and on it. */
+const layers = computed(() =>
+  (lead.value?.spec.layers ?? []).map((l) => ({ name: layerName(l), thickness: l.thickness })),
+)
+const cover = computed(() => {
+  const on = lead.value?.spec.cover
+  return on ? { name: shortName(on.materialId), thickness: on.thickness } : null
+})
 const problem = computed(() =>
   evaluation.value && !evaluation.value.ok ? problemText(evaluation.value.problem, units.value) : null,
 )
@@ -59,6 +67,8 @@ const problem = computed(() =>
       :container="container"
       :profile="answer?.profile"
       :shares="answer?.blend.shares"
+      :layers="layers"
+      :cover="cover"
       :units="units"
       :title="jobTitle(job)"
     />
