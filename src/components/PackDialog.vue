@@ -49,7 +49,7 @@ const titleOf = (draft: OfferDraft, i: number) =>
 function add() {
   drafts.value = [
     ...drafts.value,
-    { ...drafts.value[0]!, kind: 'loose', litres: 50, price: 0, gives: 0, delivery: 0 },
+    { ...drafts.value[0]!, kind: 'loose', litres: 50, price: NaN, gives: 0, delivery: 0 },
   ]
   open.value = drafts.value.length - 1
 }

@@ -1,4 +1,4 @@
-import { sectionWidth, shapeHeight, type Container } from '@/core/geometry'
+import { bodyOf, bodyRow, sectionWidth, shapeHeight, type Container, type Shape } from '@/core/geometry'
 
 /** Where a container's section lies on the page, in px. */
 export interface SectionLayout {
@@ -26,16 +26,23 @@ export interface Frame {
 /** A section more than this many times as wide as high is drawn in part. */
 const WIDEST = 1.9
 
+/** The widest a section is anywhere, cm. */
+export function widestOf(shape: Shape): number {
+  const height = shapeHeight(shape)
+  return Math.max(...[0, 0.25, 0.5, 0.75, 1].map((t) => sectionWidth(shape, t * height)))
+}
+
 /** Fits a container's section into the middle of a frame, to scale. */
 export function layoutSection(container: Container, frame: Frame): SectionLayout {
   const { shape } = container
   const height = shapeHeight(shape)
-  const widest = Math.max(...[0, 0.25, 0.5, 0.75, 1].map((t) => sectionWidth(shape, t * height)))
+  const widest = widestOf(shape)
   const room = {
     width: frame.width - frame.left - frame.right,
     height: frame.height - frame.top - frame.bottom,
   }
-  const cutShort = widest > height * WIDEST
+  // Seen from its end a gutter is drawn whole, however wide.
+  const cutShort = bodyRow(bodyOf(shape)).seen === 'along' && widest > height * WIDEST
   const shown = cutShort ? Math.max(height * WIDEST, (room.width / room.height) * height * 0.9) : widest
   const drawn = Math.min(shown, widest)
   const scale = Math.min(room.width / drawn, room.height / height)
@@ -85,11 +92,7 @@ export interface Lying {
 }
 
 /** Layers from the base up and a cover on top of the mix, as bands of a section. */
-export function bandsOf(
-  layers: readonly Lying[],
-  cover: Lying | null,
-  mixTop: number,
-): Band[] {
+export function bandsOf(layers: readonly Lying[], cover: Lying | null, mixTop: number): Band[] {
   let from = 0
   const bands = layers.flatMap(({ name, thickness }): Band[] => {
     const band = { name, from, to: from + thickness }

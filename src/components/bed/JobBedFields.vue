@@ -69,9 +69,10 @@ const USUAL_SINKING = 5
         quantity="number"
         :units="units"
         :problem="plantsProblem"
-        :model-value="bed.plants ?? 0"
+        :model-value="bed.plants ?? NaN"
+        optional
         :hint="says.from0ForAsManyAs"
-        @update:model-value="emit('change', { plants: $event === 0 ? null : $event })"
+        @update:model-value="emit('change', { plants: Number.isNaN($event) ? null : $event })"
       />
       <CheckField
         class="beside-field"

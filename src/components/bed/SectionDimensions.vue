@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Sizes written on the drawing of a bed. */
 import type { BedSpec } from '@/model/garden/schemas'
-import { BASE_WORDS } from '@/text/bed/vessels'
+import { baseWords } from '@/text/bed/vessels'
 import { lengthText, type UnitSystem } from '@/text/base/units'
 import type { SectionLayout } from '@/painting/section'
 import { insideMarks, widthText, type Levels } from './bedSection'
@@ -25,7 +25,7 @@ const middle = (z: number) => (layout.left(z) + layout.right(z)) / 2
       {{ lengthText(levels.total, units) }}
     </text>
     <text :x="middle(levels.total)" :y="layout.y(levels.total) - 14" text-anchor="middle">
-      {{ widthText(spec, levels, layout, units) }}
+      {{ widthText(spec, layout, units) }}
     </text>
     <text
       v-for="mark in insideMarks(levels, units)"
@@ -38,7 +38,7 @@ const middle = (z: number) => (layout.left(z) + layout.right(z)) / 2
       {{ mark.text }}
     </text>
     <text :x="middle(0)" :y="layout.y(0) + 30" text-anchor="middle">
-      {{ BASE_WORDS[spec.vessel.base.kind] }}
+      {{ baseWords(spec) }}
     </text>
   </g>
 </template>

@@ -6,8 +6,8 @@ import { TRADE_SIZES } from '@/core/filling'
 import type { Vessel } from '@/model/garden/schemas'
 import { bodyOf, hasStraightSides, tradeSizeOf, withBody, withLength } from '@/model/garden/vessel'
 import type { Sentence } from '@/text/base/problems.en'
-import { shapeFields } from '@/text/bed/vessels'
-import { volumeText, type UnitSystem } from '@/text/base/units'
+import { shapeFields, tradeSizeName } from '@/text/bed/vessels'
+import { volumeRangeText, type UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import OutlineFields from './OutlineFields.vue'
@@ -27,14 +27,13 @@ const fields = computed(() =>
     value: (body.value as unknown as Record<string, number>)[f.key]!,
   })),
 )
-const set = (key: string, value: number) =>
-  emit('change', withBody(vessel, withLength(body.value, key, value, straight.value)))
+const set = (key: string, value: number) => emit('change', withBody(vessel, withLength(vessel, key, value)))
 const mound = computed(() => (vessel.shape.kind === 'mounded' ? vessel.shape : null))
 
 const trade = computed(() =>
   TRADE_SIZES.filter((t) => t.shape.kind === vessel.shape.kind).map(({ id, name, holds }) => ({
     value: id,
-    label: words.holdsTo(name, volumeText(holds.low, units), volumeText(holds.high, units)),
+    label: words.holdsTo(tradeSizeName(name, units), volumeRangeText(holds.low, holds.high, units)),
   })),
 )
 function setTrade(id: string | null) {

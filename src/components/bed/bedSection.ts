@@ -1,11 +1,12 @@
 import { common } from '@/text/base/common'
 import { bedSection as words } from '@/text/components/bed'
-import { sectionWidth, shapeHeight } from '@/core/geometry'
+import { shapeHeight } from '@/core/geometry'
 import { containerOf } from '@/model/garden/garden'
 import type { BedSpec, Layer as Lying } from '@/model/garden/schemas'
 import { layerName } from '@/text/base/labels'
 import { lengthText, type UnitSystem } from '@/text/base/units'
-import type { SectionLayout } from '../../painting/section'
+import { bodyOf } from '@/model/garden/vessel'
+import { widestOf, type SectionLayout } from '../../painting/section'
 
 type Layer = Lying & { from: number; to: number }
 
@@ -163,10 +164,11 @@ export function insideMarks({ layers, floor, fillLine, oldTop }: Levels, units: 
 }
 
 /** Its width across the top, or how much of a long one is drawn. */
-export const widthText = (
-  spec: BedSpec,
-  { total }: Levels,
-  layout: SectionLayout,
-  units: UnitSystem,
-): string =>
-  `${lengthText(sectionWidth(containerOf(spec.vessel).shape, total), units)} ${layout.cutShort ? words.longDrawnInPart : 'inside'}`
+export function widthText(spec: BedSpec, layout: Pick<SectionLayout, 'cutShort'>, units: UnitSystem): string {
+  const { shape } = spec.vessel
+  const body = bodyOf(spec.vessel)
+  const width = lengthText(widestOf(shape), units)
+  // Seen from its end: how long it is, is said beside.
+  if (body.kind === 'halfCylinder') return words.acrossAndLong(width, lengthText(body.length, units))
+  return `${width} ${layout.cutShort ? words.longDrawnInPart : 'inside'}`
+}

@@ -58,8 +58,8 @@ function setFeed(id: string | null) {
   if (!draft.value) return
   draft.value.feed = id ? { dressingId: id, gramsPerLitre: draft.value.feed?.gramsPerLitre ?? 1 } : null
 }
-/** Nought in a field says that the label says nothing. */
-const orNull = (x: number) => (x === 0 ? null : x)
+/** An empty field says that the label says nothing. */
+const orNull = (x: number) => (Number.isNaN(x) ? null : x)
 function save() {
   if (draft.value && answer.value?.ok) emit('save', { ...copyOf(draft.value), name: draft.value.name.trim() })
 }
@@ -99,7 +99,8 @@ function save() {
           quantity="number"
           :units="units"
           :problem="beside('bagPrice')"
-          :model-value="draft.price ?? 0"
+          :model-value="draft.price ?? NaN"
+          optional
           :hint="common.inYourMoney0For"
           @update:model-value="draft.price = orNull($event)"
         />
@@ -111,7 +112,8 @@ function save() {
           quantity="number"
           :units="units"
           :problem="beside('limeTarget')"
-          :model-value="draft.pH ?? 0"
+          :model-value="draft.pH ?? NaN"
+          optional
           :hint="words.from0WhereItSaysNone"
           @update:model-value="draft.pH = orNull($event)"
         />

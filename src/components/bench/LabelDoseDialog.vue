@@ -7,11 +7,14 @@ import type { Dressing } from '@/core/data'
 import { readAmount, saidOf, valueIn } from '@/model/amounts/amount'
 import { labelDose, NUTRIENTS, readLabel, type Nutrient } from '@/model/amounts/labelDose'
 import type { JobAmounts } from '@/model/amounts/setting'
-import type { DressingLine } from '@/model/garden/schemas'
+import { dressingOfOwn } from '@/model/garden/ownRows'
+import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
+import { startingOwnDressing } from '@/model/garden/starting'
 import { freeLineId, lineOf } from '@/model/mix/doses'
 import { amountQuestionText, amountWords, comesToText, noBaseText, usualManner } from '@/text/base/amounts'
 import { feedChoices } from '@/text/base/choices'
-import { labelDoseText, NUTRIENT_CHOICES } from '@/text/mix/labelDose'
+import { overdoseText } from '@/text/mix/doses'
+import { FEED_KINDS, labelDoseText, NUTRIENT_CHOICES, releaseText } from '@/text/mix/labelDose'
 import { labelText } from '@/text/shelf/own'
 import { partNamed } from '@/text/shelf/partNamed'
 import type { Sentence } from '@/text/base/problems.en'
@@ -28,7 +31,8 @@ const { rows, lines, amounts } = defineProps<{
   amounts: JobAmounts
 }>()
 const visible = defineModel<boolean>('visible', { required: true })
-const emit = defineEmits<{ give: [line: DressingLine] }>()
+/** With the feed itself, where it was described here. */
+const emit = defineEmits<{ give: [line: DressingLine, own: OwnDressingRecord | null] }>()
 
 const label = ref('4-4-4')
 const says = ref('')
@@ -39,10 +43,38 @@ const recipe = computed(() => readLabel(label.value))
 const labelProblem = computed<Sentence | null>(() =>
   recipe.value ? null : { why: texts.aLabelHasThreeNumbers, fix: texts.typeThemAsOnThe },
 )
-const read = computed(() => 
-  readAmount(says.value, { system: amounts.system, usual: usualManner(amounts.system), named: partNamed(amounts) }),
+const read = computed(() =>
+  readAmount(says.value, {
+    system: amounts.system,
+    usual: usualManner(amounts.system),
+    named: partNamed(amounts),
+  }),
 )
-const mine = computed(() => rows.find((d) => d.id === mineId.value) ?? null)
+/** One's own feed by its label, where it is on no shelf yet. */
+const mineLabel = ref('')
+const mineKind = ref<'soluble' | 'organic' | 'coated'>('soluble')
+const typedLabel = computed(() => readLabel(mineLabel.value))
+const mineProblem = computed<Sentence | null>(() =>
+  mineLabel.value === '' || typedLabel.value
+    ? null
+    : { why: texts.aLabelHasThreeNumbers, fix: texts.typeThemAsOnThe },
+)
+const newId = `own:${crypto.randomUUID()}`
+const described = computed(() =>
+  typedLabel.value
+    ? {
+        ...startingOwnDressing(newId, new Date().toISOString()),
+        name: texts.feedNamed(mineLabel.value.trim()),
+        kind: mineKind.value,
+        label: typedLabel.value,
+      }
+    : null,
+)
+const mine = computed(() => {
+  if (!described.value) return rows.find((d) => d.id === mineId.value) ?? null
+  const row = dressingOfOwn(described.value)
+  return row.ok ? row.value : null
+})
 const feeds = computed(() =>
   feedChoices(rows.filter((d) => d.label && NUTRIENTS.some((n) => d.label![n] > 0))).map((c) => {
     const row = rows.find((d) => d.id === c.value)
@@ -71,7 +103,10 @@ const noneOf = computed(
 const told = computed(() => {
   if (!answer.value?.ok || !read.value.ok || !mine.value) return null
   const setting = { ...amounts, bulkDensity: mine.value.bulkDensity.value }
-  const manner = { ...read.value.amount.manner, unit: amounts.system === 'us' ? ('oz' as const) : ('g' as const) }
+  const manner = {
+    ...read.value.amount.manner,
+    unit: amounts.system === 'us' ? ('oz' as const) : ('g' as const),
+  }
   const value = valueIn(manner, answer.value.value.gramsPerLitre, setting)
   return value === null
     ? null
@@ -81,13 +116,19 @@ const told = computed(() => {
         said: saidOf({ value, manner }, amounts.system),
       }
 })
+const over = computed(() =>
+  answer.value?.ok && mine.value
+    ? overdoseText(mine.value, answer.value.value.gramsPerLitre, amounts.system)
+    : '',
+)
 function give() {
   if (!answer.value?.ok || !mine.value || !told.value) return
-  emit('give', {
+  const line = {
     ...lineOf(mine.value.id, answer.value.value.gramsPerLitre),
     id: freeLineId(mine.value.id, lines),
     measure: told.value.said,
-  })
+  }
+  emit('give', line, described.value)
   visible.value = false
 }
 </script>
@@ -112,6 +153,15 @@ function give() {
         :none="texts.noFeedOfThatName"
         :placeholder="texts.chooseAFeed"
       />
+      <div class="pair">
+        <TextField
+          v-model="mineLabel"
+          :label="texts.orItsLabel"
+          :placeholder="texts.labelExample"
+          :problem="mineProblem"
+        />
+        <SwitchField v-if="mineLabel" v-model="mineKind" :options="FEED_KINDS" :label="texts.itIs" />
+      </div>
       <div class="row">
         <span id="match-by">{{ texts.asMuchOfWhichNutrient }}</span>
         <SwitchField v-model="nutrient" :options="NUTRIENT_CHOICES" labelled-by="match-by" />
@@ -121,13 +171,19 @@ function give() {
         <template v-else-if="answer?.ok && told">
           <strong>{{ told.words }}</strong>
           {{ texts.ofYours(told.comesTo, labelDoseText(answer.value, nutrient, amounts.system)) }}
+          {{ mine && releaseText(mine) }}
         </template>
       </p>
+      <p v-if="over" class="over" role="alert">{{ over }}</p>
     </DialogForm>
   </DialogFrame>
 </template>
 
 <style scoped>
+.over {
+  border-left: 4px solid var(--straw);
+  padding-left: 10px;
+}
 @media (max-width: 560px) {
   .pair {
     grid-template-columns: minmax(0, 1fr);

@@ -65,7 +65,12 @@ const description = computed(() => {
   const deep = layout.value ? lengthText(layout.value.mixHeight - floor.value, units) : ''
   const air = marks.value.map((m) => `${m.air} ${m.words}`).join(', ')
   const inIt = bands.value.map((b) => `${b.name}, ${lengthText(b.to - b.from, units)}`).join('; ')
-  return says.inSectionOfMix(title, deep, inIt && says.besideIt(inIt), profile ? says.airAfterDraining(air) : '')
+  return says.inSectionOfMix(
+    title,
+    deep,
+    inIt && says.besideIt(inIt),
+    profile ? says.airAfterDraining(air) : '',
+  )
 })
 
 /** Read from the page once for each theme: asking for a style in the middle of a change costs a layout. */
@@ -104,7 +109,14 @@ watchEffect(
     <div ref="host" class="stage" role="img" :aria-label="description">
       <canvas ref="canvas" />
       <svg v-if="layout" :width="width" :height="height" aria-hidden="true">
-        <SectionLines :layout="layout" :container="container" :bare="!filled" :floor="floor" :bands="bands" :units="units" />
+        <SectionLines
+          :layout="layout"
+          :container="container"
+          :bare="!filled"
+          :floor="floor"
+          :bands="bands"
+          :units="units"
+        />
         <StripLines v-if="strip" :strip="strip" :marks="marks" :narrow="narrow" />
       </svg>
     </div>
@@ -123,6 +135,11 @@ watchEffect(
   position: relative;
   flex: 1;
   min-height: 240px;
+}
+/* With its table open the picture keeps its size and the page grows. */
+.cutaway:has(details[open]) .stage {
+  flex: none;
+  height: 340px;
 }
 canvas,
 svg {

@@ -7,7 +7,14 @@ import type { Container } from '@/core/geometry'
 import { lengthText, type UnitSystem } from '@/text/base/units'
 import { bandLine, tornEdge, wallLine, type Band, type SectionLayout } from '@/painting/section'
 
-const { layout, container, bare, floor = 0, bands = [], units } = defineProps<{
+const {
+  layout,
+  container,
+  bare,
+  floor = 0,
+  bands = [],
+  units,
+} = defineProps<{
   layout: SectionLayout
   container: Container
   /** Nothing is in it yet. */
@@ -82,12 +89,7 @@ const reservoir = computed(() =>
         {{ band.name }}
       </text>
     </g>
-    <text
-      v-if="reservoir"
-      class="water"
-      :x="reservoir.x1 + 8"
-      :y="reservoir.y + 16"
-    >
+    <text v-if="reservoir" class="water" :x="reservoir.x1 + 8" :y="reservoir.y + 16">
       {{ words.openToTheReservoir }}
     </text>
     <polyline class="section-wall" :points="outline" />

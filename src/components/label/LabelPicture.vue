@@ -4,8 +4,8 @@ import { computed } from 'vue'
 import type { LabelText } from '@/text/mix/label'
 import { qrSquares } from './qr'
 
-const { label, link } = defineProps<{ label: LabelText; link: string }>()
-const qr = computed(() => qrSquares(link))
+const { label, code } = defineProps<{ label: LabelText; code: string }>()
+const qr = computed(() => qrSquares(code))
 /** Room for the code, and where it stands, in the units of the drawing. */
 const CODE = 116
 </script>

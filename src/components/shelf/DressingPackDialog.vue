@@ -29,7 +29,7 @@ const stock = ref(0)
 whenOpened(
   () => item?.dressingId ?? null,
   () => {
-    packs.value = dressingOffers(item!).map((o) => ({ ...o, price: o.price ?? 0 }))
+    packs.value = dressingOffers(item!).map((o) => ({ ...o, price: o.price ?? NaN }))
     stock.value = item!.stock
   },
 )
@@ -38,13 +38,13 @@ const sound = computed(
   () => !stockProblem.value && packs.value.every((p) => !packSizeProblem(p.kg) && !belowNothing(p.price)),
 )
 const roomForMore = computed(() => packs.value.length <= GARDEN_LIMITS.otherPacks.value)
-const add = () => (packs.value = [...packs.value, { kg: 1, price: 0, place: '', seenOn: null }])
+const add = () => (packs.value = [...packs.value, { kg: 1, price: NaN, place: '', seenOn: null }])
 function save() {
   if (!dressing || !sound.value) return
   const [usual, ...others] = packs.value.map((p) => ({
     ...p,
     place: p.place.trim(),
-    price: p.price > 0 ? p.price : null,
+    price: Number.isNaN(p.price) ? null : p.price,
   }))
   emit('save', { dressingId: dressing.id, ...usual!, others, stock: stock.value })
   emit('close')
@@ -75,6 +75,7 @@ function save() {
             quantity="number"
             :units="units"
             :problem="belowNothing(pack.price)"
+            optional
             :hint="common.inYourMoney0For"
           />
         </div>

@@ -73,6 +73,7 @@ const isOwn = computed(() => draft.value.kind === 'own')
         quantity="number"
         :units="units"
         :problem="problems.price"
+        optional
         :hint="common.inYourMoney0For"
         @update:model-value="set({ price: $event })"
       />

@@ -49,12 +49,12 @@ function setFamily(family: MaterialFamily | null) {
   if (draft.value && family) draft.value = { ...draft.value, family, likeId: null }
 }
 
-/** Nought in a field says that nobody knows. */
-const orNull = (x: number) => (x === 0 ? null : x)
+/** An empty field says that nobody knows. */
+const orNull = (x: number) => (Number.isNaN(x) ? null : x)
 function setBucket(change: Partial<NonNullable<OwnMaterialRecord['bucket']>>) {
   if (!draft.value) return
-  const next = { litres: units === 'us' ? 18.93 : 10, kg: 0, ...draft.value.bucket, ...change }
-  draft.value.bucket = next.kg === 0 ? null : next
+  const next = { litres: units === 'us' ? 18.93 : 10, kg: NaN, ...draft.value.bucket, ...change }
+  draft.value.bucket = Number.isNaN(next.kg) ? null : next
 }
 function save(retired?: boolean) {
   const own = whole(retired)
@@ -101,7 +101,8 @@ function copy() {
           :label="words.aBucketfulWeighs"
           quantity="weight"
           :units="units"
-          :model-value="draft.bucket?.kg ?? 0"
+          :model-value="draft.bucket?.kg ?? NaN"
+          optional
           :problem="beside('bucketKg', 'moistBulkDensityAsBought')"
           :hint="words.withoutTheBucket0For"
           @update:model-value="setBucket({ kg: $event })"
@@ -132,7 +133,8 @@ function copy() {
           :label="common.ph"
           quantity="number"
           :units="units"
-          :model-value="draft.pH ?? 0"
+          :model-value="draft.pH ?? NaN"
+          optional
           :problem="beside('pH')"
           :hint="words.from0ForUnknown"
           @update:model-value="draft.pH = orNull($event)"
@@ -141,7 +143,8 @@ function copy() {
           :label="words.saltsEcDsM"
           quantity="number"
           :units="units"
-          :model-value="draft.salts ?? 0"
+          :model-value="draft.salts ?? NaN"
+          optional
           :problem="beside('electricalConductivity')"
           :hint="words.ofASaturatedExtract0"
           @update:model-value="draft.salts = orNull($event)"

@@ -62,9 +62,7 @@ export function useShopping(
   const totals = computed(() => all.value.flatMap((one) => doseTotals(one.job, one.quantities)))
   const listOf = (quantities: readonly Measures[]) =>
     shoppingList(garden.records, quantities, { lost: lost.value, bought: bought.value })
-  const list = computed(() =>
-    all.value.length === 0 ? [] : listOf(all.value.map((one) => one.quantities)),
-  )
+  const list = computed(() => (all.value.length === 0 ? [] : listOf(all.value.map((one) => one.quantities))))
   const mixes = computed(() => all.value.flatMap((one) => mixLines(one.job, one.quantities, bought.value)))
   const doses = computed(() => doseLines(garden.records, totals.value, bought.value))
   const money = computed(() => moneyOf(garden.records, list.value, mixes.value, doses.value))

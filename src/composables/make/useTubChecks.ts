@@ -43,10 +43,7 @@ function useBatch(
   /** A reading with those before it since anything was put in: they are of the same mix. */
   const togetherWith = (reading: Reading) => {
     const put = corrections.value.filter((c) => c.at < reading.at).at(-1)?.at ?? ''
-    return [
-      ...readings.value.filter((r) => r.kind === 'pH' && r.at > put && r.at < reading.at),
-      reading,
-    ]
+    return [...readings.value.filter((r) => r.kind === 'pH' && r.at > put && r.at < reading.at), reading]
   }
   const checkOf = (reading: Reading) =>
     phCheck(

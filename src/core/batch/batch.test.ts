@@ -339,7 +339,8 @@ describe('spoons', () => {
         fc.constantFrom(METRIC_SPOONS, US_SPOONS),
         (grams, set) => {
           const s = levelSpoons(grams, 1.2, set)
-          const mL = s.jugs * set.jug + s.cups * set.cup + s.tablespoons * set.tablespoon + s.teaspoons * set.teaspoon
+          const mL =
+            s.jugs * set.jug + s.cups * set.cup + s.tablespoons * set.tablespoon + s.teaspoons * set.teaspoon
           // Half a quarter teaspoon, or the twentieth between two marks of a measure.
           expect(Math.abs(mL - grams / 1.2)).toBeLessThanOrEqual(Math.max(0.625, (0.03 * grams) / 1.2) + 1e-9)
           expect(Object.values(s).filter((n) => n > 0).length).toBeLessThanOrEqual(2)

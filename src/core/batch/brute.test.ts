@@ -37,7 +37,14 @@ function lines(bucket: number, scoop: number, most: number): Choice[] {
 const same = (a: Choice, b: Choice) => a.of[0] === b.of[0] && a.of[1] === b.of[1]
 
 /** The best single batch by trying them all: fewest kinds, then actions, then least over; null where none holds. */
-function best({ parts, blendingLoss, wanted, bucket, scoop, vessel }: Required<Omit<BatchRequest, 'turnFraction' | 'within'>>) {
+function best({
+  parts,
+  blendingLoss,
+  wanted,
+  bucket,
+  scoop,
+  vessel,
+}: Required<Omit<BatchRequest, 'turnFraction' | 'within'>>) {
   const total = parts.reduce((sum, p) => sum + p.twelfths, 0)
   const shares = parts.map((p) => p.twelfths / total)
   const [low, high] = [0.995 * wanted, Math.min(1.05 * wanted, vessel * TURN_FRACTION)].map(

@@ -11,6 +11,13 @@ export {
   type Purchase,
 } from './packs'
 export { isByMark, isRounded, planBatches, type Batch, type BatchPlan } from './planBatches'
-export { levelSpoons, METRIC_SPOONS, SPOON_LIMITS, US_SPOONS, type SpoonMeasure, type SpoonSet } from './spoons'
+export {
+  levelSpoons,
+  METRIC_SPOONS,
+  SPOON_LIMITS,
+  US_SPOONS,
+  type SpoonMeasure,
+  type SpoonSet,
+} from './spoons'
 export { BATCH_LIMITS } from './limits'
 export { TURN_FRACTION, type BatchRequest } from './sizing'

@@ -49,8 +49,10 @@ export const actionsOf = ({ twelfths, scoopTwelfths }: Pick<Measure, 'twelfths' 
 export type Kinds = 'bucket' | 'scoop' | 'both'
 
 /** Can a mark within this scoop be seen? In a jug, yes; a small scoop is full or half full. */
-const marksOf = ({ scoop }: Tools) => (twelfths: Twelfths) =>
-  twelfths % (WHOLE / 2) === 0 || (scoop >= L.markedScoop.value && isMeasurable(twelfths))
+const marksOf =
+  ({ scoop }: Tools) =>
+  (twelfths: Twelfths) =>
+    twelfths % (WHOLE / 2) === 0 || (scoop >= L.markedScoop.value && isMeasurable(twelfths))
 
 /**
  * Every measure between two volumes, litres, fewest actions first: buckets with any mark, at most four scoops.
@@ -62,10 +64,16 @@ export function measuresBetween(low: Litres, high: Litres, tools: Tools, kinds: 
   const isIn = (m: Measure) => m.litres >= low - 1e-9 && m.litres <= high + 1e-9
   const mostScoops = kinds === 'bucket' ? 0 : WHOLE * L.scoopsToALine.value
   const mostBuckets = kinds === 'scoop' ? 0 : Math.floor((high / tools.bucket) * WHOLE + 1e-9)
-  const leastBuckets = Math.max(0, Math.ceil(((low - (mostScoops / WHOLE) * tools.scoop) / tools.bucket) * WHOLE - 1e-9))
+  const leastBuckets = Math.max(
+    0,
+    Math.ceil(((low - (mostScoops / WHOLE) * tools.scoop) / tools.bucket) * WHOLE - 1e-9),
+  )
   for (let twelfths = leastBuckets; twelfths <= mostBuckets; twelfths++) {
     if (!isMeasurable(twelfths)) continue
-    const from = Math.max(0, Math.ceil(((low - (twelfths / WHOLE) * tools.bucket) / tools.scoop) * WHOLE - 1e-9))
+    const from = Math.max(
+      0,
+      Math.ceil(((low - (twelfths / WHOLE) * tools.bucket) / tools.scoop) * WHOLE - 1e-9),
+    )
     for (let scoops = from; scoops <= mostScoops; scoops++) {
       if ((scoops > 0 && !seen(scoops)) || twelfths + scoops === 0) continue
       const m = measureOf(twelfths, scoops, tools)

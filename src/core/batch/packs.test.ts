@@ -142,7 +142,9 @@ describe('packs at least cost', () => {
               ({ need, offers }, i) =>
                 ` need${i}: ${offers.map((o, k) => `${o.litres} n${i}_${k}`).join(' + ')} >= ${need - 0.01}`,
             ),
-            ...packs.flatMap((p) => (p.supplier ? [` by_${p.name}: ${p.name} - ${p.most} ${p.supplier} <= 0`] : [])),
+            ...packs.flatMap((p) =>
+              p.supplier ? [` by_${p.name}: ${p.name} - ${p.most} ${p.supplier} <= 0`] : [],
+            ),
             'Bounds',
             ...packs.map((p) => ` 0 <= ${p.name} <= ${p.most}`),
             'General',

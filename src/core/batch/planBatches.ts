@@ -102,7 +102,10 @@ function betterSplit(a: Split | null, b: Split | null): Split | null {
 export function splitOf(job: BatchJob): Split | null {
   const byKinds = (find: (kinds: Kinds) => Split | null) =>
     betterSplit(find('bucket'), find('scoop')) ?? find('both')
-  return (fewest(job) <= 1 ? byKinds((kinds) => inOne(job, kinds)) : null) ?? byKinds((kinds) => inSeveral(job, kinds))
+  return (
+    (fewest(job) <= 1 ? byKinds((kinds) => inOne(job, kinds)) : null) ??
+    byKinds((kinds) => inSeveral(job, kinds))
+  )
 }
 
 function inOne(job: BatchJob, kinds: Kinds): Split | null {
@@ -131,7 +134,14 @@ function inSeveral(job: BatchJob, kinds: Kinds): Split | null {
   const most = Math.max(least + 1, Math.floor(least * L.manyBatches.value))
   for (let n = Math.max(2, least); n <= Math.min(most, least + 3); n++) {
     const one = batchBetween(job, low / n, high / n, kinds)
-    if (one) best = betterSplit(best, splitOfBatches(job, Array.from({ length: n }, () => one)))
+    if (one)
+      best = betterSplit(
+        best,
+        splitOfBatches(
+          job,
+          Array.from({ length: n }, () => one),
+        ),
+      )
   }
   for (let f = 1; f > SMALLEST; f -= STEP) {
     const one = batchBetween(job, room * (f - STEP), room * f, kinds)
@@ -146,8 +156,7 @@ function withLast(job: BatchJob, one: Sized, most: number, kinds: Kinds): Split 
   const [low, high] = [wanted * within.low, wanted * within.high]
   const whole = Math.floor(high / one.blend + 1e-9)
   const alike = (n: number) => Array.from({ length: n }, () => one)
-  if (whole >= 1 && whole <= most && whole * one.blend >= low - 1e-9)
-    return splitOfBatches(job, alike(whole))
+  if (whole >= 1 && whole <= most && whole * one.blend >= low - 1e-9) return splitOfBatches(job, alike(whole))
   const count = Math.ceil(low / one.blend) - 1
   if (count < 1 || count + 1 > most) return null
   const made = count * one.blend

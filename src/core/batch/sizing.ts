@@ -110,9 +110,7 @@ export function batchBetween(job: BatchJob, low: Litres, high: Litres, kinds: Ki
   if (choices.some((c) => c.length === 0)) return null
   const workOf = (k: number, m: Measure) => groups[k]!.parts.length * actionsOf(m)
   /** Fewest actions of the parts from one on. */
-  const ahead = choices.map((_, k) =>
-    choices.slice(k).reduce((sum, c, i) => sum + workOf(k + i, c[0]!), 0),
-  )
+  const ahead = choices.map((_, k) => choices.slice(k).reduce((sum, c, i) => sum + workOf(k + i, c[0]!), 0))
   let best: { measures: Measure[]; actions: number; loose: Litres } | null = null
   let tried = 0
   const chosen: Measure[] = []

@@ -115,9 +115,7 @@ export function levelSpoons(grams: Grams, bulkDensity: number, set: SpoonSet): S
   const near = (way: Way) => way.off <= SPOON_LIMITS.near.value
   return ways.reduce((a, b) => {
     if (near(a) !== near(b)) return near(a) ? a : b
-    const by = near(a)
-      ? a.kinds - b.kinds || a.spoonfuls - b.spoonfuls || a.off - b.off
-      : a.off - b.off
+    const by = near(a) ? a.kinds - b.kinds || a.spoonfuls - b.spoonfuls || a.off - b.off : a.off - b.off
     return by <= 0 ? a : b
   }).measure
 }

@@ -125,7 +125,14 @@ describe('a pH read in a batch', () => {
   })
   test('several readings of a batch are taken together: the middle of them', () => {
     const mix = { pH: 4.4, bufferCapacity: 30 }
-    const of = (...pH: number[]) => valueOf(mixAsRead(mix, {}, pH.map((value) => ({ pH: value, day: 0 })))).mix.pH
+    const of = (...pH: number[]) =>
+      valueOf(
+        mixAsRead(
+          mix,
+          {},
+          pH.map((value) => ({ pH: value, day: 0 })),
+        ),
+      ).mix.pH
     expect(of(5, 5.4)).toBeCloseTo(5.2, 2)
     expect(of(5, 5, 5.6)).toBeCloseTo(5.2, 2)
     expect(of(5.2)).toBeCloseTo(5.2, 2)

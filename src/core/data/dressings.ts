@@ -25,7 +25,10 @@ export const dressingById = (id: string): Dressing | undefined => DRESSINGS.find
  * @example
  * dressingIn({ materials: [], dressings: [], learning: null }, 'gypsum')?.name // 'Gypsum'
  */
-export function dressingIn(tables: Pick<Tables, 'dressings' | 'materials'>, id: string): Dressing | undefined {
+export function dressingIn(
+  tables: Pick<Tables, 'dressings' | 'materials'>,
+  id: string,
+): Dressing | undefined {
   const dressing = tables.dressings.find((d) => d.id === id) ?? dressingById(id)
   if (dressing) return dressing
   const material = materialIn(tables, id)

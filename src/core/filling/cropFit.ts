@@ -25,7 +25,8 @@ export interface CropFit {
  */
 export function cropFit(crop: Pick<Crop, 'properties'>, plan: MixNeeded, asked: number | null): CropFit {
   const { minDepth, minRootVolume } = crop.properties
-  const raising = plan.space < SEEDLING_VOLUME
+  // A tray of many is raised in as a small pot is: each has no more room than that.
+  const raising = plan.space / Math.max(1, asked ?? 1) < SEEDLING_VOLUME
   const depth = plan.mixHeight - plan.floor
   const room = plantsIn(crop, plan.space, plan.surface)
   return {

@@ -1,6 +1,7 @@
 export { areaAt } from './areaAt'
 export {
   BODIES,
+  bodyRow,
   LARGEST_HEIGHT,
   LARGEST_LENGTH,
   polygonArea,

@@ -106,7 +106,9 @@ const limeTooMuch: Rule = ({ evaluation: e }) => {
     0,
   )
   // One dressing of lime beyond its limit is a flag of its own.
-  const flagged = e.flags.some((f) => f.code === 'dose-above-limit' || (f.code === 'doses-add-up' && f.of === 'lime'))
+  const flagged = e.flags.some(
+    (f) => f.code === 'dose-above-limit' || (f.code === 'doses-add-up' && f.of === 'lime'),
+  )
   return times > 1 && !(flagged && all.length === (e.given.limes ?? []).length)
     ? [{ level: 'alarm', code: 'lime-too-much', gramsPerLitre, times }]
     : []

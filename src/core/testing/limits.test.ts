@@ -3,7 +3,15 @@ import { PUBLISHED } from '@/core/data'
 import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
 import { AMOUNT_LIMITS, countProblem, isDose } from '../amounts'
-import { BATCH_LIMITS, isByMark, isRounded, levelSpoons, METRIC_SPOONS, planBatches, SPOON_LIMITS } from '../batch'
+import {
+  BATCH_LIMITS,
+  isByMark,
+  isRounded,
+  levelSpoons,
+  METRIC_SPOONS,
+  planBatches,
+  SPOON_LIMITS,
+} from '../batch'
 import {
   acidForTarget,
   acidityCourse,

@@ -74,7 +74,9 @@ function readCount(rest: string, count: number, { system }: Reading): BaseRead {
   if (whose(volume.unit, rest, system))
     return { question: { code: 'which-gallon', unit: volume.unit as 'gallon' } }
   const litres = count * litresIn(volume.unit, system)
-  return litres < LEAST_VOLUME ? { question: { code: 'for-what', text: rest } } : { base: 'volume', of: litres }
+  return litres < LEAST_VOLUME
+    ? { question: { code: 'for-what', text: rest } }
+    : { base: 'volume', of: litres }
 }
 
 /** What can be counted of one material of a recipe. */
@@ -109,7 +111,8 @@ function readLayer(text: string): { unit: 'cmDeep' | 'inchDeep'; times: number }
   const depth = lengthAt(text)
   if (!depth) return null
   const rest = ` ${text.slice(depth.length).trim()}`.trimEnd()
-  if (!/^(?: (?:layer|deep|thick|dressing|of [^0-9/]+|(?:on|over) (?:the )?top|all over))*$/.test(rest)) return null
+  if (!/^(?: (?:layer|deep|thick|dressing|of [^0-9/]+|(?:on|over) (?:the )?top|all over))*$/.test(rest))
+    return null
   if (depth.unit === 'mm') return { unit: 'cmDeep', times: 0.1 }
   if (depth.unit === 'cm') return { unit: 'cmDeep', times: 1 }
   return depth.unit === 'in' ? { unit: 'inchDeep', times: 1 } : null
@@ -171,10 +174,7 @@ export function readAmount(typed: string, reading: Reading): AmountRead {
   const ounces =
     unit.unit === 'lb' ? /^(?:and )?(\d+(?:\.\d+)?) ?(?:oz|ounces?)(?= |\/|$)/.exec(unit.rest) : null
   if (ounces)
-    return readAmount(
-      `${value * 16 + Number(ounces[1])} oz ${unit.rest.slice(ounces[0].length)}`,
-      reading,
-    )
+    return readAmount(`${value * 16 + Number(ounces[1])} oz ${unit.rest.slice(ounces[0].length)}`, reading)
   // What it is of may be said between: "2 cups of bone meal per bucket".
   let tail = unit.rest.replace(/^,? ?(?:level|flat)(?= |$)/, '').trim()
   const of =

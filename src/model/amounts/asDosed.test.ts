@@ -4,13 +4,7 @@ import { PUBLISHED } from '@/core/data'
 import { dressingById, dressingIn } from '@/core/data/dressings'
 import { doseInManner, usualManner } from '@/text/base/amounts'
 import { partNamed } from '@/text/shelf/partNamed'
-import {
-  DEFAULT_SETTINGS,
-  startingJob,
-  startingJobBed,
-  startingSpec,
-  type Garden,
-} from '../garden/garden'
+import { DEFAULT_SETTINGS, startingJob, startingJobBed, startingSpec, type Garden } from '../garden/garden'
 import type { BedSpec, DressingLine, Job } from '../garden/schemas'
 import { doseTotals } from '../make/doseTotals'
 import { quantitiesOf } from '../make/quantities'
@@ -152,7 +146,9 @@ describe('an amount stays as it was said', () => {
     const line = { ...lineOf(FEED, 3), measure: said }
     const job = jobWith({ dressings: [line], cropId: null, plants: null })
     expect(asDosed(garden, job).dressings[0]).toBe(line)
-    const perLitre = jobWith({ dressings: [{ ...line, measure: { unit: 'g', base: 'volume', of: 1, value: 3 } }] })
+    const perLitre = jobWith({
+      dressings: [{ ...line, measure: { unit: 'g', base: 'volume', of: 1, value: 3 } }],
+    })
     expect(asDosed(garden, perLitre).dressings).toBe(perLitre.dressings)
   })
   test('what comes to the same is the same, so that nothing is worked out twice', () => {
@@ -177,7 +173,11 @@ describe('an amount stays as it was said', () => {
     expect(doseInManner(line.gramsPerLitre, line.measure!, setting).words).toBe('2 US cups in all')
   })
   test('D11: an inch of castings on 16 square feet is a foot and a third of cube', () => {
-    const line = typed(jobWith({}), { ...lineOf('vermicompost', 30), place: { kind: 'top', depth: 8 } }, '1 inch')
+    const line = typed(
+      jobWith({}),
+      { ...lineOf('vermicompost', 30), place: { kind: 'top', depth: 8 } },
+      '1 inch',
+    )
     const job = jobWith({ dressings: [line] })
     const litres = (16 / 12) * FOOT ** 3 * 1e-3
     const castings = 1000 * dressingIn(PUBLISHED, 'vermicompost')!.bulkDensity.value

@@ -30,7 +30,11 @@ test('B6: a bucket to each part makes what the parts of the recipe make together
     { materialId: 'peat_medium', twelfths: 24 },
     { materialId: 'perlite_coarse', twelfths: 12 },
   ]
-  const flat = flatOf(parts.map((p) => ({ id: p.materialId, parts: p.twelfths })), [], PUBLISHED)
+  const flat = flatOf(
+    parts.map((p) => ({ id: p.materialId, parts: p.twelfths })),
+    [],
+    PUBLISHED,
+  )
   if (!flat.ok) throw new Error(flat.problem.code)
   // Three buckets of 10 L, less what is lost in blending.
   const plan = { ...startingPlan('metric'), bucket: 10 }

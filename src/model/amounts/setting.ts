@@ -101,7 +101,11 @@ function plantsOf(job: Job, fills: readonly JobBed[], tables: Tables): number | 
 function countedIn(job: Job, fills: readonly JobBed[], tables: Tables) {
   const there = containersOf(job, fills, tables)
   const each = (count: number | null | undefined) => (there && count ? there.litres / count : null)
-  return { container: each(there?.count), plant: each(plantsOf(job, fills, tables)), area: each(there?.surface) }
+  return {
+    container: each(there?.count),
+    plant: each(plantsOf(job, fills, tables)),
+    area: each(there?.surface),
+  }
 }
 
 /**
@@ -145,10 +149,7 @@ export function lineAmounts(of: JobAmounts, job: Job, line: DressingLine, tables
     }
   // A gram per litre tells the litres it goes into.
   const each = dosesToEach(job, { ...line, gramsPerLitre: 1 }, tables)
-  const all =
-    each.length === fills.length
-      ? each.reduce((sum, d) => sum + d.grams * d.fill.count, 0)
-      : null
+  const all = each.length === fills.length ? each.reduce((sum, d) => sum + d.grams * d.fill.count, 0) : null
   // What is counted by number stays that number, in less mix: a spoon for each plant is a spoon wherever it goes.
   const there = containersOf(job, fills, tables)
   const share = all === null || !there ? null : all / there.litres

@@ -414,7 +414,12 @@ describe('dressings', () => {
     // A bag of 38 cm with a little bulge: 10 cm of it hold 11 to 13 L, at 2 g each.
     expect(step.code === 'dress' && step.grams).toBeGreaterThan(22)
     expect(step.code === 'dress' && step.grams).toBeLessThan(26)
-    const due = seasonPlan(j, { mixOn: null, planted: plantingDay(j, place(), '2027-05-01') }, null, place()).due.find((d) => d.code === 'dress')!
+    const due = seasonPlan(
+      j,
+      { mixOn: null, planted: plantingDay(j, place(), '2027-05-01') },
+      null,
+      place(),
+    ).due.find((d) => d.code === 'dress')!
     expect(due).toMatchObject({ dressingId: 'blood_meal', on: '2027-06-19' })
     const places = doseTotals(j, q)
       .filter((d) => !d.isLime)

@@ -56,6 +56,7 @@ export const DEFAULT_SETTINGS: Settings = {
   bigSteps: false,
   cautionsRead: {},
   lessonsSeen: [],
+  address: '',
 }
 export const settingsOf = (garden: Garden) =>
   (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS

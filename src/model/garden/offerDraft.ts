@@ -9,7 +9,7 @@ export interface OfferDraft {
   kg: number
   /** Loose litres that one pack gives, as its label says; 0 where it does not. */
   gives: number
-  /** 0 for unknown. */
+  /** NaN where it is not known; 0 is for nothing. */
   price: number
   place: string
   /** An ISO day; empty for none. */
@@ -37,7 +37,7 @@ export function draftOf({ pack, price, place, seenOn, delivery }: Offer): OfferD
   const draft: OfferDraft = {
     ...BLANK,
     kind: pack.kind,
-    price: price ?? 0,
+    price: price ?? NaN,
     place,
     seenOn: seenOn ?? '',
     delivery,
@@ -71,7 +71,7 @@ export function offerOf(draft: OfferDraft): Offer {
   const { kind, price, place, seenOn, delivery } = draft
   return {
     pack: packOf(draft),
-    price: kind === 'own' ? 0 : price > 0 ? price : null,
+    price: kind === 'own' ? 0 : Number.isNaN(price) ? null : price,
     place: place.trim(),
     seenOn: seenOn || null,
     delivery: kind === 'bulk' ? delivery : 0,

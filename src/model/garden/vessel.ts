@@ -17,12 +17,29 @@ export const withBody = (vessel: Vessel, body: Body): Vessel => ({
 export const hasStraightSides = ({ kind }: Pick<Vessel, 'kind'>): boolean =>
   vesselRow(kind).hasStraightSides ?? false
 
-/** The same body with one length changed, cm. While sides are straight the base follows the top. */
-export function withLength(body: Body, key: string, value: number, straight: boolean): Body {
-  const base = key.startsWith('top') ? key.replace('top', 'base') : null
-  const lengths = body as unknown as Record<string, number>
-  const follows = base !== null && body.kind !== 'roundPot' && (straight || lengths[key] === lengths[base])
-  return { ...body, [key]: value, ...(follows ? { [base]: value } : {}) } as Body
+const lengthsOf = (body: Body) => body as unknown as Record<string, number>
+/** Lengths that are alike but for the rounding of a field, as a share. */
+const ALIKE = 0.005
+
+/** How much of its top the base of a body is; one for straight sides, NaN where it has no such base. */
+function taperOf(body: Body, top: string): number {
+  const lengths = lengthsOf(body)
+  return lengths[top.replace('top', 'base')]! / lengths[top]!
+}
+
+/**
+ * A vessel's body with one length changed, cm. The base follows the top while nobody has set it: where sides are
+ * straight, and where it tapers as this kind usually does.
+ */
+export function withLength(vessel: Pick<Vessel, 'kind' | 'shape'>, key: string, value: number): Body {
+  const body = bodyOf(vessel)
+  const changed = { ...body, [key]: value } as Body
+  if (!key.startsWith('top') || body.kind === 'roundPot') return changed
+  const base = key.replace('top', 'base')
+  const taper = taperOf(body, key)
+  const usual = taperOf(bodyOf(startingVessel(vessel.kind)), key)
+  if (hasStraightSides(vessel) || Math.abs(taper - 1) < ALIKE) return { ...changed, [base]: value } as Body
+  return Math.abs(taper / usual - 1) < ALIKE ? ({ ...changed, [base]: value * usual } as Body) : changed
 }
 
 /** A bed made another kind: a usual size of it, as many as before, with sides as they usually are. */

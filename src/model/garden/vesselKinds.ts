@@ -28,14 +28,14 @@ export const VESSELS = {
     headspace: 3,
     base: DRAINED,
     wall: 'plastic',
-    words: ['pot', 'round', 'tub', 'barrel'],
+    words: ['pot', 'round', 'roundpot', 'tub', 'halfbarrel', 'barrel'],
   },
   box: {
     shape: { kind: 'box', topLength: 80, topWidth: 20, baseLength: 76, baseWidth: 16, height: 18 },
     headspace: 2.5,
     base: DRAINED,
     wall: 'plastic',
-    words: ['trough', 'windowbox', 'planter'],
+    words: ['trough', 'troughorbox', 'windowbox', 'planter'],
   },
   raisedBed: {
     shape: { kind: 'box', topLength: 240, topWidth: 120, baseLength: 240, baseWidth: 120, height: 30 },
@@ -43,28 +43,28 @@ export const VESSELS = {
     base: ON_SOIL,
     wall: 'timber',
     hasStraightSides: true,
-    words: ['bed'],
+    words: ['bed', 'frame'],
   },
   fabricBag: {
     shape: { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
     headspace: 3,
     base: DRAINED,
     wall: 'fabric',
-    words: ['bag'],
+    words: ['bag', 'growbag'],
   },
   oval: {
     shape: { kind: 'oval', topLength: 70, topWidth: 45, baseLength: 60, baseWidth: 36, height: 35 },
     headspace: 3,
     base: DRAINED,
     wall: 'plastic',
-    words: [],
+    words: ['ovaltub', 'bath', 'ovalplanter'],
   },
   gutter: {
     shape: { kind: 'halfCylinder', length: 100, diameter: 24 },
     headspace: 2,
     base: DRAINED,
     wall: 'plastic',
-    words: ['splitbarrel'],
+    words: ['splitbarrel', 'gutterorsplitbarrel'],
   },
   freeBed: {
     shape: {
@@ -82,7 +82,7 @@ export const VESSELS = {
     headspace: 4,
     base: ON_SOIL,
     wall: 'timber',
-    words: [],
+    words: ['bedofanyoutline', 'bedsoffreeoutline'],
   },
   heapedBed: {
     shape: {
@@ -94,7 +94,7 @@ export const VESSELS = {
     base: ON_SOIL,
     wall: 'timber',
     hasStraightSides: true,
-    words: [],
+    words: ['mound', 'mounded'],
   },
 } as const satisfies Record<string, VesselRow>
 
@@ -103,8 +103,11 @@ export const VESSEL_KINDS = Object.keys(VESSELS) as [VesselKind, ...VesselKind[]
 /** The row of a kind, with what only some kinds have. */
 export const vesselRow = (kind: VesselKind): VesselRow => VESSELS[kind]
 
+/** Small letters alone, and one of a thing for many. */
 const squeeze = (text: string) => text.toLowerCase().replace(/[^a-z]/g, '')
+const one = (word: string) => word.replace(/es$|s$/, '')
 /** The kind that growers mean by a word of a sheet; undefined where it is none. */
 export const vesselNamed = (word: string): VesselKind | undefined =>
-  VESSEL_KINDS.find((k) => squeeze(k) === squeeze(word)) ??
-  VESSEL_KINDS.find((k) => vesselRow(k).words.includes(squeeze(word)))
+  [squeeze(word), one(squeeze(word)), squeeze(word).replace(/s$/, '')]
+    .map((w) => VESSEL_KINDS.find((k) => squeeze(k) === w || vesselRow(k).words.includes(w)))
+    .find((kind) => kind !== undefined)

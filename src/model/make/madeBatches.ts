@@ -44,7 +44,9 @@ export function madeOf(
     done.map((index) => quantities.plan.batches[index]!),
   )
   const first = quantities.first.flatMap((one) => {
-    const made = cards.filter((c) => c.mix?.id === one.mix.id && isDone(c)).map((c) => one.plan.batches[c.index]!)
+    const made = cards
+      .filter((c) => c.mix?.id === one.mix.id && isDone(c))
+      .map((c) => one.plan.batches[c.index]!)
     const cut = planWith(one.plan, made)
     return made.length > 0 ? [{ ...one, plan: cut, litres: cut.blendLitres }] : []
   })
@@ -54,9 +56,7 @@ export function madeOf(
       ...job,
       // Nobody said what a part of it fills.
       amount: plan.blendLitres,
-      otherwise: job.otherwise.flatMap((o) =>
-        now.has(o.batch) ? [{ ...o, batch: now.get(o.batch)! }] : [],
-      ),
+      otherwise: job.otherwise.flatMap((o) => (now.has(o.batch) ? [{ ...o, batch: now.get(o.batch)! }] : [])),
     },
     quantities: {
       ...quantities,

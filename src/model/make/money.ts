@@ -2,7 +2,14 @@ import { cheapestOrder, PACK_LIMITS } from '@/core/batch'
 import type { Garden } from '../garden/garden'
 import { dressingEntry, pricePerKg } from '../garden/shelfEntry'
 import { pricePerLitre } from '../mix/cost'
-import { packOffer, paidFor, type Bought, type DoseLine, type MixLine, type ShoppingLine } from './shoppingList'
+import {
+  packOffer,
+  paidFor,
+  type Bought,
+  type DoseLine,
+  type MixLine,
+  type ShoppingLine,
+} from './shoppingList'
 
 /** Whole cents, as money is paid. */
 export const toCents = (money: number): number => Math.round(money * 100) / 100

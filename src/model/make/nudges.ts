@@ -33,9 +33,7 @@ const packsOf = (lines: readonly ShoppingLine[]): number =>
     0,
   )
 const costOf = (lines: readonly ShoppingLine[]): number | null =>
-  lines.some((l) => l.purchase.cost === null)
-    ? null
-    : lines.reduce((sum, l) => sum + l.purchase.cost!, 0)
+  lines.some((l) => l.purchase.cost === null) ? null : lines.reduce((sum, l) => sum + l.purchase.cost!, 0)
 const countsOf = (lines: readonly ShoppingLine[]) =>
   JSON.stringify(lines.map((l) => [l.material.id, l.purchase.counts]))
 

@@ -274,12 +274,22 @@ describe('money', () => {
     const kinds = (litres: number) => offersFor(gardenOf([]), compost, litres).map((o) => o.pack.kind)
     expect([kinds(299), kinds(300)]).toEqual([['loose'], ['bulk']])
     // Said how it is bought, it is bought so.
-    const told = offersFor(gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, null, 0)]), compost, 900)
+    const told = offersFor(
+      gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, null, 0)]),
+      compost,
+      900,
+    )
     expect(told.map((o) => o.pack.kind)).toEqual(['loose'])
     expect(offersFor(gardenOf([]), materialById('perlite_coarse')!, 900)[0]!.pack.kind).toBe('loose')
   })
   test('P4: a bag told of as a load is a cubic metre, and reads as one everywhere', () => {
-    const bag = draftOf({ pack: { kind: 'loose', litres: 40 }, price: null, place: '', seenOn: null, delivery: 0 })
+    const bag = draftOf({
+      pack: { kind: 'loose', litres: 40 },
+      price: null,
+      place: '',
+      seenOn: null,
+      delivery: 0,
+    })
     const load = ofKind(bag, 'bulk')
     expect(packOf(load)).toEqual({ kind: 'bulk', litres: 1000 })
     expect([toFieldText(load.litres, 'bulkVolume', 'metric'), packText(packOf(load), 'metric')]).toEqual([

@@ -69,7 +69,15 @@ export function phCheck(
     const stuck = withIt < bands.pH.low - READING_TELLS ? ('too-acid' as const) : null
     return succeed({ expected, goesTo, target, add, stuck, again: LIME_AGAIN, withIt }, ...found.notes)
   }
-  const none: PHCheck = { expected, goesTo, target, add: null, stuck: null, again: LIME_AGAIN, withIt: goesTo }
+  const none: PHCheck = {
+    expected,
+    goesTo,
+    target,
+    add: null,
+    stuck: null,
+    again: LIME_AGAIN,
+    withIt: goesTo,
+  }
   if (goesTo <= bands.pH.high + READING_TELLS) return succeed(none, ...found.notes)
   return acidified(batch, given, read, none) ?? succeed({ ...none, stuck: 'too-limy' }, ...found.notes)
 }

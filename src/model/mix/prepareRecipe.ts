@@ -219,7 +219,10 @@ function limeWanted(
   })
   return plan.ok
     ? succeed(
-        { gramsPerLitre: worthLiming(plan.value.plan.gramsPerLitre), dolomiteShare: plan.value.dolomiteShare },
+        {
+          gramsPerLitre: worthLiming(plan.value.plan.gramsPerLitre),
+          dolomiteShare: plan.value.dolomiteShare,
+        },
         ...plan.notes,
       )
     : plan

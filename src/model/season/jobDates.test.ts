@@ -56,7 +56,8 @@ describe('one calendar', () => {
         fc.option(fc.integer({ min: 0, max: 300 })),
         (seed, mixIn, plantIn) => {
           const random = randomJob(seed)
-          const inDays = (days: number | null) => (days === null ? null : isoDay(addDays(parseISO(TODAY), days)))
+          const inDays = (days: number | null) =>
+            days === null ? null : isoDay(addDays(parseISO(TODAY), days))
           const job = { ...random.job, mixOn: inDays(mixIn), plantedOn: inDays(plantIn) }
           const garden = gardenWith(job, ...(random.place ? [[PLACE_KEY, random.place] as const] : []))
           const dates = jobDates(garden, job, TODAY)
@@ -76,7 +77,11 @@ describe('one calendar', () => {
                 expect.objectContaining({ code: 'planted-too-soon', plantOn: dates.planted.day }),
               )
           }
-          if (dates.planted.from === 'ready' || dates.planted.from === 'place' || dates.planted.from === 'usual')
+          if (
+            dates.planted.from === 'ready' ||
+            dates.planted.from === 'place' ||
+            dates.planted.from === 'usual'
+          )
             expect(dates.planted.day >= dates.mixOn!).toBe(true)
           // The calendar file has the same days.
           const tasks = prepareTasks({ jobId: job.id, name: '' }, table, () => ({ title: '', text: '' }), {

@@ -24,12 +24,7 @@ export interface JobDates {
  * Mixing, resting and planting of a job. What a record says of the mixing outranks what was planned. `today` is an ISO
  * day; `known` are its quantities where the caller has them.
  */
-export function jobDates(
-  garden: Garden,
-  job: Job,
-  today: string,
-  known?: Outcome<Quantities>,
-): JobDates {
+export function jobDates(garden: Garden, job: Job, today: string, known?: Outcome<Quantities>): JobDates {
   const place = placeOf(garden)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
   const quantities = known ?? quantitiesOf(job, prepareJob(job, place, tablesOf(garden)))

@@ -119,7 +119,9 @@ describe('the season of a job', () => {
   })
   test('pH is tested by the day of mixing where that is known', () => {
     const j = job({ cropId: 'lettuce', plantedOn: '2026-06-11' })
-    const first = seasonPlan(j, daysOf(j, '2026-06-01'), null, place()).due.find((d) => d.code === 'test-ph-first')!
+    const first = seasonPlan(j, daysOf(j, '2026-06-01'), null, place()).due.find(
+      (d) => d.code === 'test-ph-first',
+    )!
     expect(first.on).toBe('2026-06-15')
   })
   test('a bean goes out once nights are mild; a fig in a pot has less to spare than in the ground', () => {

@@ -1,6 +1,7 @@
 import { CM_PER_INCH, LITRES } from '@/core/units'
 import type { Settings } from '../garden/schemas'
 import { readNumber } from '../numbers'
+import { CHOICE_WORDS } from './choiceWords'
 import { numberWanted } from './sheet'
 
 /** Thrown where a cell cannot be read: which, what it says and what was wanted. */
@@ -52,7 +53,11 @@ export function cellReader(cells: Record<string, string>, units: Settings['units
     },
     choice<T extends string>(column: string, of: readonly T[], usual: T): T {
       if (text(column) === '') return usual
-      return of.find((x) => squeeze(x) === squeeze(text(column))) ?? wrong(column, of.join(', '))
+      const said = squeeze(text(column))
+      const named = CHOICE_WORDS[said]
+      return (
+        of.find((x) => squeeze(x) === said) ?? of.find((x) => x === named) ?? wrong(column, of.join(', '))
+      )
     },
     yesNo(column: string, usual: boolean): boolean {
       if (text(column) === '') return usual

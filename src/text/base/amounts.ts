@@ -119,7 +119,16 @@ export function doseInManner(
 }
 
 /** Of these a number is a whole count of things; of the rest it may be any amount of mix. */
-const COUNTED: ReadonlySet<Base> = new Set(['part', 'batch', 'bag', 'container', 'plant', 'bucket', 'scoop', 'tub'])
+const COUNTED: ReadonlySet<Base> = new Set([
+  'part',
+  'batch',
+  'bag',
+  'container',
+  'plant',
+  'bucket',
+  'scoop',
+  'tub',
+])
 /** Beyond this a dose is measured by the bucket, not weighed, litres. Source: our assumption. */
 const BY_VOLUME = 1
 
@@ -135,7 +144,10 @@ function timesText(amount: Amount, setting: AmountSetting): string | null {
   const all = unitsText({ ...amount, value: amount.value * times }, setting.system)
   return Math.abs(times - 1) < 0.005
     ? `one ${name}${of}: ${all}`
-    : `for each of ${figure(times)} ${plural}${of}: ${unit === 'g' && amount.value * times >= 1000 ? '' : all}`.replace(/: $/, '')
+    : `for each of ${figure(times)} ${plural}${of}: ${unit === 'g' && amount.value * times >= 1000 ? '' : all}`.replace(
+        /: $/,
+        '',
+      )
 }
 
 /**

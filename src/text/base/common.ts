@@ -48,7 +48,7 @@ export const common = {
   howMany: 'How many',
   iHaveReady: (name: Shown) => `I have ${name} ready`,
   inSection: 'In section',
-  inYourMoney0For: 'in your money; 0 for unknown',
+  inYourMoney0For: 'in your money; empty if not known',
   itIsSoldInAnother: 'It is sold in another pack too',
   keep: 'Keep',
   kind: 'Kind',

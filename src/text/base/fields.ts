@@ -50,7 +50,7 @@ export function packSizeProblem(size: number): Sentence | null {
 }
 /** A price or a stock below nought. */
 export const belowNothing = (x: number): Sentence | null =>
-  x < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more; 0 for a price means unknown.' } : null
+  x < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more, or leave it empty.' } : null
 
 /** Why a row of a sheet of beds cannot be added. */
 export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSystem): string {

@@ -96,6 +96,15 @@ export function volumeText(litres: number, units: UnitSystem): string {
     : `${withoutZeros(figures(gallons))} gal`
 }
 
+/** "2.6 to 4.4 qt": a range of volumes in one unit. */
+export function volumeRangeText(low: number, high: number, units: UnitSystem): string {
+  if (units === 'metric') return `${withoutZeros(figures(low))} to ${volumeText(high, 'metric')}`
+  // Small ones in quarts at both ends, not one of each.
+  if (high < 2 * LITRES.usGallon)
+    return `${withoutZeros(figures(low / LITRES.usQuart))} to ${withoutZeros(figures(high / LITRES.usQuart))} qt`
+  return `${withoutZeros(figures(low / LITRES.usGallon))} to ${withoutZeros(figures(high / LITRES.usGallon))} gal`
+}
+
 /** Water as it is carried, by litres or gallons however much it is. */
 export const waterText = (litres: number, units: UnitSystem): string =>
   units === 'metric'
@@ -116,7 +125,11 @@ export const weightText = (kg: number, units: UnitSystem): string =>
 
 /** A small dose in two figures, a larger one by tenths or hundredths. */
 const dose = (value: number, digits: number) =>
-  value >= 10 ** (1 - digits) || value <= 0 ? round(value, digits) : String(Number(value.toPrecision(2)))
+  value >= 100
+    ? round(value, 0)
+    : value >= 10 ** (1 - digits) || value <= 0
+      ? round(value, digits)
+      : String(Number(value.toPrecision(2)))
 
 /** "658 g", "1.32 kg" or "23.2 oz", "2.9 lb". Grams in. */
 export function doseWeightText(grams: number, units: UnitSystem): string {

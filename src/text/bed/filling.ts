@@ -53,6 +53,8 @@ interface Filled {
   spec: BedSpec
   /** Litres to its mark. */
   bucket: number
+  /** Drained, it is more than one person lifts. */
+  tooHeavy: boolean
   units: UnitSystem
 }
 interface Said {
@@ -62,9 +64,9 @@ interface Said {
 type Rows = { [C in FillingDo['code']]: (step: Extract<FillingDo, { code: C }>, of: Filled) => Said }
 
 const ROWS: Rows = {
-  stand: () => ({
+  stand: (_step, { tooHeavy }) => ({
     title: 'Stand it where it will stay',
-    text: 'Level, off the ground on feet or slats so that it can drain. Full and wet it will not be moved.',
+    text: `Level, off the ground on feet or slats so that it can drain.${tooHeavy ? ' Full and wet it is too heavy for one to move.' : ''}`,
   }),
   holes: (_step, { spec }) =>
     spec.wall === 'fabric'
@@ -123,7 +125,10 @@ const ROWS: Rows = {
     text: `${depthText(step.cropId, units)} Firm with the fingers only.`,
   }),
   'water-in': (_step, { spec, units }) => ({
-    title: 'Water until it runs out below',
+    title:
+      spec.vessel.base.kind === 'onSoil'
+        ? 'Water until it is wet all the way down'
+        : 'Water until it runs out below',
     text: `Twice, gently. Top up what sinks; leave ${lengthText(spec.vessel.headspace, units)} of lip to water into.`,
   }),
   cover: (step, { units }) => ({

@@ -1,7 +1,9 @@
 import { BODIES, type Body, type BodyKind, type BodySizes, type SizeRow } from '@/core/geometry'
-import type { VesselKind } from '@/model/garden/schemas'
+import type { BedSpec, VesselKind } from '@/model/garden/schemas'
 import type { Outlet } from '@/model/garden/vessel'
-import type { Quantity } from '../base/units'
+import { measureText } from '@/core/mixing'
+import { CM_PER_INCH } from '@/core/units'
+import type { Quantity, UnitSystem } from '../base/units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
   roundPot: { one: 'Round pot', many: 'round pots', hint: 'pots, tubs, half-barrels' },
@@ -13,6 +15,15 @@ export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint:
   freeBed: { one: 'Bed of any outline', many: 'beds of free outline', hint: 'L, U, hexagon, your own' },
   heapedBed: { one: 'Heaped bed', many: 'heaped beds', hint: 'mounded above its rim' },
 }
+
+/** A size as it is sold, in the inches of US shops where it is named by its rim. */
+export const tradeSizeName = (name: string, units: UnitSystem): string =>
+  units === 'us'
+    ? name.replace(
+        /(\d+) cm rim/,
+        (_, cm: string) => `${measureText(Math.round((Number(cm) / CM_PER_INCH) * 2) * 6)} in rim`,
+      )
+    : name
 
 type Words = readonly [label: string, hint: string]
 type SizeWords = { [K in BodyKind]: Record<Exclude<keyof BodySizes[K], 'corners'>, Words> }
@@ -86,8 +97,14 @@ export const OUTLET_NAMES: Record<Outlet, string> = {
 }
 export const CLOTH_OUTLET = 'Drains through the cloth'
 
+/** What stands under the drawing of a bed: cloth drains everywhere. */
+export const baseWords = ({ wall, vessel }: Pick<BedSpec, 'wall' | 'vessel'>): string =>
+  wall === 'fabric' && vessel.base.kind === 'drainHoles'
+    ? CLOTH_OUTLET.toLowerCase()
+    : BASE_WORDS[vessel.base.kind]
+
 /** The same under a drawing. */
-export const BASE_WORDS = {
+const BASE_WORDS = {
   drainHoles: 'holes in the base',
   sideHoles: 'reservoir below the side holes',
   onSoil: 'open to the soil',

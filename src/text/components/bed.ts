@@ -93,7 +93,7 @@ export const jobBedFields = {
   inThisJob: (spec: Shown) => `${spec} in this job`,
   ofTheThereAre: (count: Shown) => `of the ${count} there are`,
   growsInIt: 'Grows in it',
-  from0ForAsManyAs: '0 for as many as have room',
+  from0ForAsManyAs: 'empty for as many as have room',
   oldMixStaysInIt: 'Old mix stays in it: top up',
   itHasSunkBy: 'It has sunk by',
   belowTheFillLine: 'below the fill line',
@@ -146,7 +146,7 @@ export const shapeFields = {
   lipLeftFree: 'Lip left free',
   from25To5Cm: '2.5 to 5 cm is usual',
   from1To2InIs: '1 to 2 in is usual',
-  holdsTo: (name: Shown, low: Shown, high: Shown) => `${name}: holds ${low} to ${high}`,
+  holdsTo: (name: Shown, holds: Shown) => `${name}: holds ${holds}`,
 }
 
 export const sheetDialog = {
@@ -180,4 +180,5 @@ export const bedSection = {
   lipOf: (headspace: Shown) => `lip of ${headspace}`,
   toTopUp: (fillLine: Shown) => `${fillLine} to top up`,
   longDrawnInPart: 'long, drawn in part',
+  acrossAndLong: (across: Shown, long: Shown) => `${across} across, ${long} long`,
 }

@@ -84,6 +84,10 @@ export const judgementList = {
 }
 
 export const labelDoseDialog = {
+  orItsLabel: 'Or the label of mine',
+  labelExample: '20-16-15',
+  itIs: 'It is',
+  feedNamed: (label: Shown) => `Feed ${label}`,
   giveIt: 'Give it',
   theRecipesFeedIs: 'The recipe’s feed is',
   theRecipeSays: 'The recipe says',

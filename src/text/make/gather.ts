@@ -12,7 +12,14 @@ import {
 import type { UseUp } from '@/model/make/useUp'
 import { packText, shortName } from '../base/labels'
 import { bagText } from '../mix/recipes'
-import { doseWeightText, spoonfulText, volumeText, waterText, weightText, type UnitSystem } from '../base/units'
+import {
+  doseWeightText,
+  spoonfulText,
+  volumeText,
+  waterText,
+  weightText,
+  type UnitSystem,
+} from '../base/units'
 
 /** A line of what to gather, in words. */
 export interface GatherLine {

@@ -90,7 +90,8 @@ export const lineName = (line: CardLine): string =>
 
 /** What then, where nothing stirred in brings it right. */
 const STUCK = {
-  'too-limy': 'Nothing stirred in brings that down in time: mix it half and half with a batch without lime, or grow in it what likes lime.',
+  'too-limy':
+    'Nothing stirred in brings that down in time: mix it half and half with a batch without lime, or grow in it what likes lime.',
   'too-acid': 'More lime at once than this does harm: wait, and read it again before you give the rest.',
 } as const
 
@@ -103,11 +104,17 @@ export function phCheckText(check: PHCheck, value: number, units: UnitSystem) {
       ? `As expected (${pHText(expected)}).`
       : `${pHText(expected)} was expected: ${pHText(Math.abs(off))} ${off < 0 ? 'lower' : 'higher'}.`
   const goes = `By itself this batch goes to ${pHText(goesTo)} in six weeks.`
-  if (!add) return { text: `${beside} ${goes} ${stuck ? STUCK[stuck] : 'Nothing has to be added.'}`, action: '' }
+  if (!add)
+    return { text: `${beside} ${goes} ${stuck ? STUCK[stuck] : 'Nothing has to be added.'}`, action: '' }
   const spoons = `, ${doseSpoons(add.grams, add.bulkDensity, units)}`
   const amount = `${doseWeightText(add.grams, units)} of ${dressingName(add.dressingId).toLowerCase()}${spoons}`
   return {
-    text: `${beside} ${goes} Stir in ${amount}: then it goes to ${pHText(withIt)}${withIt < target + 0.25 ? '' : ', slowly'}. ${stuck ? `${STUCK[stuck]} ` : ''}Read it again in ${counted(Math.round(again / 7), 'week').replace(/^2 /, 'two ').replace(/^6 /, 'six ')}.`,
+    text: `${beside} ${goes} Stir in ${amount}: then it goes to ${pHText(withIt)}${withIt < target + 0.25 ? '' : ', slowly'}. ${stuck ? `${STUCK[stuck]} ` : ''}Read it again in ${counted(
+      Math.round(again / 7),
+      'week',
+    )
+      .replace(/^2 /, 'two ')
+      .replace(/^6 /, 'six ')}.`,
     action: 'It is in',
   }
 }

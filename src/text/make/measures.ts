@@ -10,11 +10,21 @@ import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { VESSEL_NAMES } from '../bed/vessels'
 import { counted, numberText } from '../base/counted'
 import { bedTitle, shortName } from '../base/labels'
-import { doseWeightText, spoonfulText, volumeText, waterText, type UnitSystem, percentText, pHText } from '../base/units'
+import {
+  doseWeightText,
+  spoonfulText,
+  volumeText,
+  waterText,
+  type UnitSystem,
+  percentText,
+  pHText,
+} from '../base/units'
 
 /** "2½ buckets", "½ bucket"; sums no scoop can measure read as "2.1 buckets". */
 export const bucketsText = (twelfths: number) => {
-  const shown = isMeasurable(twelfths) ? measureText(twelfths) : (twelfths / 12).toFixed(1).replace(/\.0$/, '')
+  const shown = isMeasurable(twelfths)
+    ? measureText(twelfths)
+    : (twelfths / 12).toFixed(1).replace(/\.0$/, '')
   return plural(shown, 'bucket', 'buckets')
 }
 
@@ -50,7 +60,8 @@ export function pileText(
   return `only into ${volumeText(into, units)} of this batch${whose && `, ${whose}`}; keep the rest apart`
 }
 
-const plural = (n: string, one: string, many: string) => `${n} ${n === '1' || /^[¼⅓½⅔¾]$/.test(n) ? one : many}`
+const plural = (n: string, one: string, many: string) =>
+  `${n} ${n === '1' || /^[¼⅓½⅔¾]$/.test(n) ? one : many}`
 
 /** "¾ cup + 1 tablespoon, level". */
 export function spoonText({ jugs, cups, tablespoons, teaspoons }: SpoonMeasure, units: UnitSystem): string {
@@ -66,7 +77,8 @@ export function spoonText({ jugs, cups, tablespoons, teaspoons }: SpoonMeasure, 
 }
 
 /** Less than a quarter teaspoon: no spoon measures it, but a tenth of a known mixture does. */
-const TOO_LITTLE = 'too little for a spoon: weigh it, or stir ten times as much into ten spoons of dry sand and give one'
+const TOO_LITTLE =
+  'too little for a spoon: weigh it, or stir ten times as much into ten spoons of dry sand and give one'
 
 /** Spoons for a dose, in the grower's own spoons. */
 export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>

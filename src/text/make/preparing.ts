@@ -79,7 +79,11 @@ export function clashText(clash: Clash, units: UnitSystem): { why: string; fix: 
 }
 
 /** The days of a timetable in a sentence. */
-export function mixingDayText({ mixOn, said, planted }: Pick<Timetable, 'mixOn' | 'said' | 'planted'>): string {
+export function mixingDayText({
+  mixOn,
+  said,
+  planted,
+}: Pick<Timetable, 'mixOn' | 'said' | 'planted'>): string {
   const day = said
     ? `Mixed on ${dayText(mixOn)}.`
     : `No mixing day yet: as if it were mixed on ${dayText(mixOn)}.`

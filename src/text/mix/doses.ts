@@ -50,7 +50,11 @@ export const doseProblem = (gramsPerLitre: number): Sentence | null =>
   gramsPerLitre < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more.' } : null
 
 /** A dose in the trouble of its own row: what happens then; nothing where it is within. */
-export const overdoseText = (dressing: Dressing | undefined, gramsPerLitre: number, units: UnitSystem): string =>
+export const overdoseText = (
+  dressing: Dressing | undefined,
+  gramsPerLitre: number,
+  units: UnitSystem,
+): string =>
   dressing && gramsPerLitre > dressing.dose.limit
     ? `More than ${doseText(dressing.dose.limit, units)}: ${dressing.overdose}. Check the unit.`
     : ''

@@ -48,6 +48,22 @@ interface Labelled {
   record: MixRecord | undefined
 }
 
+/** Addresses that only the machine itself can open. */
+const ALONE = /^https?:\/\/(?:localhost|127\.|0\.0\.0\.0|\[::1\])/
+
+/** Can a phone open what begins with this address? */
+export const isReachable = (address: string): boolean =>
+  /^https?:\/\/\S+$/.test(address) && !ALONE.test(address)
+
+/**
+ * What the code of a label holds: the recipe in plain words, which any reader shows, and below it the link to all of it
+ * where others can reach the app.
+ */
+export function labelCode(label: LabelText, recipe: string, link: string | null): string {
+  const lines = [label.title, ...label.lines.slice(0, 1), recipe, ...label.lines.slice(2, 4)]
+  return [...lines, ...(link ? [link] : [])].filter(Boolean).join('\n')
+}
+
 /** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
 export function labelText({ job, fill: bed, quantities: q, record }: Labelled, units: UnitSystem): LabelText {
   const crop = cropName(inBed(job, bed).cropId)

@@ -108,6 +108,16 @@ export function shareProblemText(p: ShareProblem): Sentence {
   }
 }
 
+/** What a job makes, as its pages head it: so many litres where an amount is set, else what its beds take. */
+export const jobAmountText = (
+  job: Pick<Job, 'amount' | 'fills'>,
+  units: UnitSystem,
+  tables: Tables,
+): string =>
+  job.amount === null
+    ? mixAmountText(job.fills, units, tables)
+    : `${volumeText(job.amount, units)} of mix to make`
+
 /** "6 × 21 L of mix", or all of it where there are several beds; nothing while one of them is wrong. */
 export function mixAmountText(beds: readonly JobBed[], units: UnitSystem, tables: Tables): string {
   let all = 0

@@ -90,7 +90,12 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     }),
   ]
   const judgements = judgementsOf(prepared.value, evaluation)
-  const plan = seasonPlan(job, { mixOn: null, planted: plantingDay(job, place, '2027-04-15') }, evaluation, place)
+  const plan = seasonPlan(
+    job,
+    { mixOn: null, planted: plantingDay(job, place, '2027-04-15') },
+    evaluation,
+    place,
+  )
   const said: Screens['said'] = []
   const say = (where: string, ...texts: string[]) => {
     for (const text of texts) if (text) said.push({ where, text })
@@ -127,7 +132,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     sayOfShop({ job, place, units }, quantities.value, say)
     for (const card of fillingCards(job, quantities.value))
       for (const step of card.steps) {
-        const text = fillingText(step.do, { spec, bucket: job.plan.bucket, units })
+        const text = fillingText(step.do, { spec, bucket: job.plan.bucket, tooHeavy: true, units })
         say('filling', text.title, text.text)
       }
   }

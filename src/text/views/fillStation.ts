@@ -3,6 +3,6 @@ import type { Shown } from '../base/shown'
 export const fillStation = {
   bedsOfThisJob: 'Beds of this job',
   ofLooseMixInAll: (loose: Shown) => `${loose} of loose mix in all`,
-  labelsForThePots: 'Labels for the pots',
+  labels: 'Labels',
   whileYouFill: 'While you fill',
 }

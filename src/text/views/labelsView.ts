@@ -1,6 +1,12 @@
 import type { Shown } from '../base/shown'
 
 export const labelsView = {
+  addressOthersUse: 'Address others reach this app by',
+  withoutItTheCode: 'without it the code holds the recipe in words, and no link',
+  addressProblem: {
+    why: 'No phone can open that.',
+    fix: 'Type the whole address, with https:// or http:// before it, as another machine sees it.',
+  },
   labels: 'Labels',
   theCodeOpensTheRecord: 'The code opens the record on this device and carries the recipe to any other.',
   onceTheMixIsRecorded: 'Once the mix is recorded the day stands on it too.',

@@ -56,6 +56,11 @@ function keepAndGive(own: OwnDressingRecord) {
     if (line) garden.run({ type: 'dressing/set', jobId, line })
   }
 }
+/** A feed known by its label alone is kept on the shelf first. */
+function giveByLabel(line: DressingLine, own: OwnDressingRecord | null) {
+  if (own) garden.run({ type: 'ownDressing/set', dressing: own })
+  garden.run({ type: 'dressing/set', jobId: delayedJob.value!.id, line })
+}
 const outcome = useDelayedByFrame(evaluation)
 const besideLime = (field: string) => beside(field, outcome.value)
 </script>
@@ -99,7 +104,7 @@ const besideLime = (field: string) => beside(field, outcome.value)
       :rows="rows"
       :lines="delayedJob.dressings"
       :amounts="amounts"
-      @give="garden.run({ type: 'dressing/set', jobId: delayedJob.id, line: $event })"
+      @give="giveByLabel"
     />
     <OwnDressingDialog
       v-if="dressing"

@@ -94,6 +94,9 @@ const problem = computed(() =>
   height: min(430px, calc(100vh - 330px));
   min-height: 300px;
 }
+.picture > .cutaway:has(details[open]) {
+  height: auto;
+}
 .judge {
   flex-wrap: wrap;
 }

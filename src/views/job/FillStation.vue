@@ -26,6 +26,8 @@ const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
 const { garden, job, units, crop } = inHand
 const { q, problem } = useQuantities(inHand)
+/** The same limit as on the bench. */
+const tooHeavy = computed(() => (q.value?.asMeasured.weights.drained ?? 0) > LIFT_LIMIT)
 const { go } = useStations(() => jobId)
 const seen = useCautions(garden)
 
@@ -38,6 +40,7 @@ const steps = computed(() =>
     ...fillingText(s.do, {
       spec: card.value!.fill.spec,
       bucket: job.value!.plan.bucket,
+      tooHeavy: tooHeavy.value,
       units: units.value,
     }),
   })),
@@ -48,7 +51,7 @@ const tick = (step: string, done: boolean) =>
 const cautions = computed(() => {
   const ids: CautionId[] = []
   if (job.value?.fills.some((f) => isAloft(f.spec))) ids.push('load')
-  if (q.value && q.value.asMeasured.weights.drained > LIFT_LIMIT) ids.push('lifting')
+  if (tooHeavy.value) ids.push('lifting')
   return [...ids, 'legionella' as const].map(cautionById)
 })
 const setPlanted = (plantedOn: string | null) =>
@@ -94,7 +97,7 @@ async function plant(day: string) {
           @plant="plant"
           @undo="setPlanted(null)"
         />
-        <Button :label="words.labelsForThePots" icon="pi pi-qrcode" outlined @click="go('labels')" />
+        <Button :label="words.labels" icon="pi pi-qrcode" outlined @click="go('labels')" />
         <CautionList
           :heading="words.whileYouFill"
           :cautions="cautions"

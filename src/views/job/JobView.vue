@@ -13,7 +13,7 @@ import { useStations } from '@/composables/job/useStations'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { isOver, nextStation, STATIONS, stationOf } from '@/stations/stations'
 import { jobTitle } from '@/text/base/labels'
-import { mixAmountText } from '@/text/mix/recipes'
+import { jobAmountText } from '@/text/mix/recipes'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units } = useJob(() => jobId)
@@ -28,7 +28,7 @@ const title = computed(() => (job.value ? jobTitle(job.value) : ''))
 const archived = computed(() => job.value?.archived ?? false)
 const over = computed(() => (job.value ? isOver(job.value) : false))
 const planted = computed(() => job.value?.plantedOn ?? null)
-const amount = computed(() => mixAmountText(job.value?.fills ?? [], units.value, tables.value))
+const amount = computed(() => (job.value ? jobAmountText(job.value, units.value, tables.value) : ''))
 
 const next = computed(() => (job.value ? nextStation(job.value) : STATIONS[0]!))
 const stations = computed(() => {

@@ -4,6 +4,7 @@ import { common } from '@/text/base/common'
 import { labelsView as words } from '@/text/views/labelsView'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
+import TextField from '@/components/field/TextField.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
@@ -15,7 +16,8 @@ import { useStations } from '@/composables/job/useStations'
 import { ownDressingsOf, ownMaterialsOf, recordOf } from '@/model/garden/garden'
 import { shareFragment, sharedRecipe } from '@/model/mix/share'
 import { counted } from '@/text/base/counted'
-import { labelText } from '@/text/mix/label'
+import { isReachable, labelCode, labelText } from '@/text/mix/label'
+import { partsText } from '@/text/mix/recipes'
 import { bedTitle, jobTitle } from '@/text/base/labels'
 
 const { jobId } = defineProps<{ jobId: string }>()
@@ -46,13 +48,23 @@ const beds = computed(() => [
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
-/** Opens the record where it is kept; anywhere else it carries the recipe. */
+/** Asked for where this page itself is only to be had on this machine. */
+const address = computed(() => garden.settings.address)
+const asksAddress = !isReachable(location.origin)
+const addressProblem = computed(() =>
+  address.value === '' || isReachable(address.value) ? null : words.addressProblem,
+)
+/** Opens the record where it is kept; anywhere else it carries the recipe. Null where no phone could open it. */
 const link = computed(() => {
   const own = { materials: ownMaterialsOf(garden.records), dressings: ownDressingsOf(garden.records) }
   const shared = sharedRecipe(job.value!, jobTitle(job.value!), '', own)
   const query = record.value ? `?record=${record.value.id}` : ''
-  return `${location.origin}/${garden.name}/recipe${query}#${shareFragment(shared)}`
+  const from = address.value || location.origin
+  return isReachable(from)
+    ? `${from.replace(/\/$/, '')}/${garden.name}/recipe${query}#${shareFragment(shared)}`
+    : null
 })
+const recipe = computed(() => partsText(job.value!.parts, job.value!.mixes))
 const all = computed(() => {
   const one = job.value
   if (!one || !q.value) return []
@@ -63,6 +75,7 @@ const all = computed(() => {
       return Array.from({ length: copies.value === 'each' ? f.count : 1 }, (_, i) => ({
         id: `${f.id} ${i}`,
         text,
+        code: labelCode(text, recipe.value, link.value),
       }))
     })
 })
@@ -94,6 +107,14 @@ async function saveFirst() {
             @update:model-value="only = $event ?? ALL"
           />
           <SwitchField v-model="copies" :options="COPIES" :label="common.howMany" />
+          <TextField
+            v-if="asksAddress"
+            :model-value="address"
+            :label="words.addressOthersUse"
+            :hint="words.withoutItTheCode"
+            :problem="addressProblem"
+            @update:model-value="garden.setSettings({ address: $event.trim() })"
+          />
           <SwitchField v-model="size" :options="SIZES" :label="words.size" />
         </div>
         <div class="row">
@@ -109,7 +130,7 @@ async function saveFirst() {
         </p>
       </section>
       <div ref="sheet" class="sheet" :class="size === '62' ? 'three' : 'two'">
-        <LabelPicture v-for="l in shown" :key="l.id" :label="l.text" :link="link" />
+        <LabelPicture v-for="l in shown" :key="l.id" :label="l.text" :code="l.code" />
       </div>
     </template>
   </StationFrame>

@@ -71,9 +71,7 @@ const cautions = computed(() => cautionsForMixing(materials.value, limeIds.value
 /** A large job in beds on the ground may be mixed where it lies. */
 const beds = computed(() =>
   job.value && q.value
-    ? inPlaceOf(toRaw(job.value), q.value).map((bed) =>
-        inPlaceText(bed, job.value!.plan.bucket, units.value),
-      )
+    ? inPlaceOf(toRaw(job.value), q.value).map((bed) => inPlaceText(bed, job.value!.plan.bucket, units.value))
     : [],
 )
 const about = computed(() => (job.value ? cardAboutText(job.value, inHand.crop.value?.name) : []))

@@ -59,7 +59,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   place: 2,
   record: 4,
   shelf: 2,
-  settings: 3,
+  settings: 4,
   test: 1,
 }
 
@@ -70,6 +70,8 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   /** An amount as it was said. */
   job: [9],
+  /** The address of labels. */
+  settings: [4],
 }
 
 export type Kind = keyof typeof SCHEMAS

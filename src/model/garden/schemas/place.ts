@@ -31,6 +31,8 @@ export const settingsSchema = z.object({
   cautionsRead: z.record(text(40), z.iso.date()),
   /** Lessons gone through, by their ids. */
   lessonsSeen: z.array(text(40)),
+  /** The address others reach this app by, for codes on labels; empty where nobody said. */
+  address: text(200).default(''),
 })
 
 export type Place = z.infer<typeof placeSchema>

@@ -1,0 +1,35 @@
+/**
+ * What the app and growers call a choice of a sheet, in small letters without spaces, beside its own name. The words on
+ * the pages stand in `src/text`; a test holds the two together.
+ */
+export const CHOICE_WORDS: Readonly<Record<string, string>> = {
+  cloth: 'fabric',
+  felt: 'fabric',
+  unglazedclay: 'terracotta',
+  clay: 'terracotta',
+  wood: 'timber',
+  theground: 'ground',
+  abalconyordeck: 'balcony',
+  balconyordeck: 'balcony',
+  deck: 'balcony',
+  aroof: 'roof',
+  awallorledge: 'wall',
+  ledge: 'wall',
+  arailing: 'railing',
+  abracketonawall: 'bracket',
+  hangsfromahook: 'hung',
+  hanging: 'hung',
+  loosely: 'loose',
+  firmedbyhand: 'firmed',
+  presseddown: 'pressed',
+  holesinthebase: 'drainHoles',
+  drainsthroughthecloth: 'drainHoles',
+  holesupthesidereservoir: 'sideHoles',
+  reservoir: 'sideHoles',
+  noholesatall: 'closed',
+  noholes: 'closed',
+  openbelowonpaving: 'onPaving',
+  opentogravellyorsandysoil: 'coarse',
+  opentoloam: 'loam',
+  opentoclay: 'clay',
+}
