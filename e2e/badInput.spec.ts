@@ -173,12 +173,12 @@ test('stored records that cannot be read are set aside, told, and offered for do
     savedAt: '',
     data: { id: 'broken' },
   })
-  await plant(page, 'my', 'job/future', { kind: 'job', schemaVersion: 9, revision: 1, savedAt: '', data: {} })
+  await plant(page, 'my', 'job/future', { kind: 'job', schemaVersion: 10, revision: 1, savedAt: '', data: {} })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
   await expect(aside).toContainText(
-    '“job/future” was made by a newer Open Bed (version 9; this one reads up to 8)',
+    '“job/future” was made by a newer Open Bed (version 10; this one reads up to 9)',
   )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
   const [download] = await Promise.all([

@@ -13,8 +13,7 @@ import StartTiles from '@/components/today/StartTiles.vue'
 import { useDues } from '@/composables/season/useDues'
 import { useNewJob } from '@/composables/job/useNewJob'
 import { cropName } from '@/core/data/cropTable'
-import { judgedBed, placeOf } from '@/model/garden/garden'
-import { asDosed } from '@/model/amounts/asDosed'
+import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
@@ -39,7 +38,7 @@ const dues = useDues(
 
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
-  const job = asDosed(garden.records, stored)
+  const job = liveJob(garden.records, stored)
   const about = `${cropName(job.cropId) || words.noCropChosen} · ${fillsText(job.fills)}`
   return { job, id: job.id, title: jobTitle(job), about, archived: job.archived }
 }

@@ -1,7 +1,7 @@
 import { BODIES, type Body, type BodyKind, type BodySizes, type SizeRow } from '@/core/geometry'
 import type { BedSpec, VesselKind } from '@/model/garden/schemas'
 import type { Outlet } from '@/model/garden/vessel'
-import { measureText } from '@/core/mixing'
+import { measureText } from '@/core/mixing/measures'
 import { CM_PER_INCH } from '@/core/units'
 import type { Quantity, UnitSystem } from '../base/units'
 

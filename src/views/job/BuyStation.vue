@@ -25,7 +25,7 @@ import type { Dressing, Material } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { dressingEntry, shelfEntry } from '@/model/garden/shelfEntry'
 import type { MarkList } from '@/model/garden/commands'
-import { asDosed } from '@/model/amounts/asDosed'
+import { liveJob } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import type { Job } from '@/model/garden/schemas'
 import { shelvedOf } from '@/model/make/settle'
@@ -78,7 +78,7 @@ const tick = (line: GatherLine, done: boolean) =>
 const otherJobs = computed(() =>
   garden.jobs
     .filter((j) => j.id !== jobId && !isOver(j) && j.recordId === null && j.parts.length > 0)
-    .map((j) => ({ value: j.id, label: jobTitle(asDosed(garden.records, j)) })),
+    .map((j) => ({ value: j.id, label: jobTitle(liveJob(garden.records, j)) })),
 )
 const { rows: moneyTable, beds: bedCosts, bags, bag, against, nudges } = useMoney(inHand, shopping)
 const { wish } = useFinderWishes(inHand, jobId)
