@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { MATERIALS } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
+import { BATCH_LIMITS, isByMark, PACK_LIMITS } from '@/core/batch'
 import { DRESSINGS } from '@/core/data/dressings'
 import { bringsFault, standingOf } from '@/core/judgement'
 import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
@@ -259,7 +260,74 @@ const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }
 /** They take a fifth of a second each: one job of so many. */
 const MOVES_EVERY = 50
 
+/** What the hands measure: no more scoops, no fuller a vessel and no further from the recipe than is promised. */
+const measures: Rule = ({ work }, { job }) => {
+  if (!work) return []
+  const { plan, toBlend, first } = work.quantities
+  const recipe = job.parts.reduce((sum, p) => sum + p.twelfths, 0)
+  const shareOf = new Map(job.parts.map((p) => [p.materialId, p.twelfths / recipe]))
+  const room = job.plan.vessel * BATCH_LIMITS.turn.value
+  const byMark = isByMark(plan)
+  return [
+    ...when(
+      !byMark && !within(plan.blendLitres / toBlend, 0.995 - 1e-9, 1.05 + 1e-9),
+      `${plan.blendLitres} L made of ${toBlend} wanted`,
+    ),
+    ...[plan, ...first.map((f) => f.plan)].flatMap(({ batches }) =>
+      batches.flatMap((b) => [
+        ...when(b.blendLitres > room * 1.001, `${b.blendLitres} L in a vessel for ${room}`),
+        ...b.measures.flatMap((m) => [
+          ...when(m.scoopTwelfths > 48, `${m.scoopTwelfths / 12} scoops on a line`),
+          ...when(!(m.litres > 0), 'nothing of a part'),
+        ]),
+      ]),
+    ),
+    ...plan.batches.flatMap((b) =>
+      b.measures.flatMap((m) =>
+        when(
+          Math.abs(m.litres / b.looseLitres / shareOf.get(m.id)! - 1) > 0.0501,
+          `a part ${m.litres} of ${b.looseLitres} L`,
+        ),
+      ),
+    ),
+  ]
+}
+
+/** Packs cover what is needed but for the hundredth nobody measures, and none of them is idle. */
+const packs: Rule = ({ work }) =>
+  (work?.bought ?? []).flatMap(({ material, litres, screened, stock, packs, purchase }) => {
+    const need = (litres + screened) * (1 - PACK_LIMITS.short.value)
+    const got = packs.reduce((sum, p) => sum + p.count * p.litres, stock)
+    const idle = packs.some((p) => p.count > 0 && got - p.litres >= need + 0.02)
+    return [
+      ...when(got < need - 0.02, `${got} L of ${material.id} for ${need}`),
+      ...when(idle, `a pack of ${material.id} too many: ${got} L for ${need}`),
+      ...when(purchase.leftover < 0, 'less than nothing left'),
+    ]
+  })
+
+/** Days in their order: bought, begun, ready, mixed, planted; what is planted through is said. */
+const days: Rule = ({ work }) => {
+  if (!work) return []
+  const { buyBy, before, after, mixOn, planted, clashes } = work.table
+  return [
+    ...before.flatMap((s) =>
+      when(s.begin > s.ready || s.ready > mixOn, `${s.id} ${s.begin} to ${s.ready}, mixed ${mixOn}`),
+    ),
+    ...when(buyBy !== null && buyBy > mixOn, `bought ${buyBy}, mixed ${mixOn}`),
+    ...after.flatMap((s) =>
+      when(
+        !s.done && s.ready > planted.day && !clashes.some((c) => c.code === 'planted-too-soon'),
+        `${s.id} until ${s.ready}, planted ${planted.day}`,
+      ),
+    ),
+  ]
+}
+
 const RULES: Record<string, Rule> = {
+  measures,
+  packs,
+  days,
   physical,
   noBrokenWords,
   oneSystem,

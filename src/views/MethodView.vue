@@ -101,7 +101,7 @@ const sections = [
   {
     title: 'Batches',
     plain:
-      'The largest batch whose measures are all whole, half, third or quarter buckets and whose blend fills two thirds of the tub. The last one may be short; rounding is judged again and shown.',
+      'Buckets and scoops with the fewest movements of the hand that keep every part within a twentieth of the recipe and fill at most two thirds of the tub. Where none do, the page says which scoop would. The mix is judged again as measured.',
     equation: 'blend = bucket × Σ measures × (1 − s)',
     source: 'Arithmetic.',
   },

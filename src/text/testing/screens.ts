@@ -16,7 +16,12 @@ import { outdoorsOf, seasonPlan, winterOf, type SeasonPlan } from '@/model/seaso
 import { offerText } from '../mix/doses'
 import { fillingText } from '../bed/filling'
 import { judgementText } from '../mix/judgements'
-import { asMeasuredText, lineText } from '../make/measures'
+import { inPlaceOf } from '@/model/make/inPlace'
+import type { Quantities } from '@/model/make/quantities'
+import type { ShoppingLine } from '@/model/make/shoppingList'
+import type { Timetable } from '@/model/make/timetable'
+import { inPlaceText } from '../make/inPlace'
+import { asMeasuredText, batchFillsText, lineText } from '../make/measures'
 import { noteText, problemText } from '../base/problems.en'
 import type { Reading } from '../readings/reading'
 import { readingsAtOnce } from '../readings/atOnce'
@@ -34,10 +39,18 @@ export interface Screens {
   readings: Reading[]
   judgements: Judgement[]
   plan: SeasonPlan
+  /** What the hands do: batches, packs, days; null where it cannot be measured. */
+  work: Work | null
   /** The harvest falls into months too cold for the crop to grow, or all of them do. */
   coldHarvest: boolean
   /** Every sentence, with where it stands. */
   said: { where: string; text: string }[]
+}
+
+export interface Work {
+  quantities: Quantities
+  bought: ShoppingLine[]
+  table: Timetable
 }
 
 /** What was held back, for one container of each bed. */
@@ -124,12 +137,23 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
   const winter = winterOf(job, place)
   if (winter && crop) say('winter', winterText(winter, crop.name, units))
   const quantities = quantitiesOf(job, prepared)
+  let work: Work | null = null
   if (!quantities.ok) say('quantities', ...Object.values(problemText(quantities.problem, units)))
   else {
     say('batches', asMeasuredText(quantities.value))
     for (const card of batchCards(job, quantities.value).slice(0, 2))
       for (const line of card.lines) say('batch', lineText(line, units))
-    sayOfShop({ job, place, units }, quantities.value, say)
+    work = { quantities: quantities.value, ...sayOfShop({ job, place, units }, quantities.value, say) }
+    say(
+      'card',
+      ...batchCards(job, quantities.value)
+        .slice(0, 2)
+        .map((c) => batchFillsText(c, job, quantities.value)),
+    )
+    for (const bed of inPlaceOf(job, quantities.value)) {
+      const { title, lines, then } = inPlaceText(bed, job.plan.bucket, units)
+      say('in place', title, ...lines, then)
+    }
     for (const card of fillingCards(job, quantities.value))
       for (const step of card.steps) {
         const text = fillingText(step.do, { spec, bucket: job.plan.bucket, tooHeavy: true, units })
@@ -143,6 +167,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     readings,
     judgements,
     plan,
+    work,
     coldHarvest: isColdHarvest(job, place, plan),
     said,
   }

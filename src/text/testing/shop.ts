@@ -4,9 +4,9 @@ import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { DEFAULT_SETTINGS, type Garden } from '@/model/garden/garden'
 import { doseTotals } from '@/model/make/doseTotals'
 import type { Quantities } from '@/model/make/quantities'
-import { doseLines, shoppingList } from '@/model/make/shoppingList'
+import { doseLines, shoppingList, type ShoppingLine } from '@/model/make/shoppingList'
 import { moneyOf } from '@/model/make/money'
-import { timetable } from '@/model/make/timetable'
+import { timetable, type Timetable } from '@/model/make/timetable'
 import { vesselsFor } from '@/model/make/vessels'
 import { compare } from '@/model/mix/compare'
 import { recipeOf } from '@/model/mix/versions'
@@ -36,7 +36,7 @@ export function sayOfShop(
   { job, place, units }: Pick<RandomJob, 'job' | 'place' | 'units'>,
   quantities: Quantities,
   say: (where: string, ...texts: string[]) => void,
-): void {
+): { bought: ShoppingLine[]; table: Timetable } {
   const garden: Garden = new Map([['settings', { ...DEFAULT_SETTINGS, units }]])
   const totals = doseTotals(job, quantities)
   for (const dose of totals) say('dose', doseWeightText(dose.grams, units))
@@ -78,4 +78,5 @@ export function sayOfShop(
   const rival = { id: 'bench', name: '', recipe: recipeOf(job), corners: [] }
   const rows = comparedRows(compare(garden, job, place, [rival, rival]), units)
   for (const row of rows) say('compare', row.label, ...row.cells.flatMap((c) => [c.text, c.open]))
+  return { bought, table }
 }
