@@ -16,7 +16,10 @@ test.describe('on a phone', () => {
       // Mixed and written down, filled and planted.
       await openGarden(page, '/demo/jobs/peppers-27/record')
       await page.getByLabel('Take what went in off my shelf').uncheck()
-      await page.getByRole('button', { name: 'Record this mix' }).tap()
+      // Nothing was ticked: that all of it was made is a press of its own.
+      await expect(page.getByText('No batch is ticked in Make')).toBeVisible()
+      await page.getByRole('button', { name: /^I made/ }).tap()
+      await page.getByRole('button', { name: /^Record (all|this)/ }).tap()
       await page.getByRole('button', { name: 'On to filling' }).tap()
       await page.getByRole('button', { name: 'It is planted' }).tap()
       await station(page, 'Season')

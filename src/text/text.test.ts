@@ -307,7 +307,8 @@ describe('names', () => {
     expect(spoonText({ jugs: 0, cups: 1, tablespoons: 2, teaspoons: 0.75 }, 'metric')).toBe(
       '1 cup + 2 tablespoons + ¾ teaspoon, level',
     )
-    expect(spoonText({ jugs: 0, cups: 0, tablespoons: 0, teaspoons: 0 }, 'us')).toMatch(/weigh it/)
+    expect(spoonText({ jugs: 0, cups: 0, tablespoons: 0, teaspoons: 0 }, 'us')).toBe('')
+    expect(doseSpoons(0.1, 1, 'us')).toMatch(/weigh it/)
     expect(spoonText({ jugs: 1.5, cups: 0, tablespoons: 0, teaspoons: 0 }, 'us')).toBe('1½ quarts, level')
     // 57.8 mL: a quarter of a cup is 62.5, a twelfth too much; 52.5 + 5 are four thousandths less.
     expect(doseSpoons(78, 1.35, 'metric')).toBe('3½ tablespoons + 1 teaspoon, level')

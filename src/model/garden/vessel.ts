@@ -38,8 +38,11 @@ export function withLength(vessel: Pick<Vessel, 'kind' | 'shape'>, key: string, 
   const base = key.replace('top', 'base')
   const taper = taperOf(body, key)
   const usual = taperOf(bodyOf(startingVessel(vessel.kind)), key)
-  if (hasStraightSides(vessel) || Math.abs(taper - 1) < ALIKE) return { ...changed, [base]: value } as Body
-  return Math.abs(taper / usual - 1) < ALIKE ? ({ ...changed, [base]: value * usual } as Body) : changed
+  const alike = lengthsOf(body)[base] === lengthsOf(body)[key]
+  if (hasStraightSides(vessel) || alike) return { ...changed, [base]: value } as Body
+  return value > 0 && Math.abs(taper / usual - 1) < ALIKE
+    ? ({ ...changed, [base]: value * usual } as Body)
+    : changed
 }
 
 /** A bed made another kind: a usual size of it, as many as before, with sides as they usually are. */

@@ -14,7 +14,7 @@ import {
 import { LITRES } from '@/core/units'
 import { numberText } from './counted'
 import { shortName } from './labels'
-import { aBucket, doseSpoons } from '../make/measures'
+import { aBucket, spoonsOf } from '../make/measures'
 import type { Sentence } from './problems.en'
 import { doseText, doseWeightText, volumeText, type UnitSystem } from './units'
 
@@ -129,26 +129,31 @@ const COUNTED: ReadonlySet<Base> = new Set([
   'scoop',
   'tub',
 ])
+/** Spoons that are counted one by one. Source: our assumption. */
+const COUNTABLE = 12
 /** Beyond this a dose is measured by the bucket, not weighed, litres. Source: our assumption. */
 const BY_VOLUME = 1
 
-/** "1 tablespoon for each of 5 parts: 5 tablespoons"; nothing where an amount is not counted by number. */
+/**
+ * "1 tablespoon for each of 5 parts: 5 tablespoons", or for weights, whose sum follows anyway, without it; null where an
+ * amount is not counted by number, or the number is one.
+ */
 function timesText(amount: Amount, setting: AmountSetting): string | null {
-  const { base, unit, materialId } = amount.manner
+  const { base, materialId } = amount.manner
   const each = litresOf(amount.manner, setting)
   if (!COUNTED.has(base) || setting.all === null || each === null) return null
   const times = setting.all / each
+  if (Math.abs(times - 1) < 0.005) return null
   const name = BASE_NAMES[base as keyof typeof BASE_NAMES]
-  const plural = `${name}s`.replace('batchs', 'batches')
   const of = materialId === undefined ? '' : ` of ${shortName(materialId).toLowerCase()}`
-  const all = unitsText({ ...amount, value: amount.value * times }, setting.system)
-  return Math.abs(times - 1) < 0.005
-    ? `one ${name}${of}: ${all}`
-    : `for each of ${figure(times)} ${plural}${of}: ${unit === 'g' && amount.value * times >= 1000 ? '' : all}`.replace(
-        /: $/,
-        '',
-      )
+  const count = `${unitsText(amount, setting.system)} for each of ${figure(times)} ${`${name}s`.replace('batchs', 'batches')}${of}`
+  if (isWeighed(amount)) return count
+  const all = { ...amount, value: amount.value * times }
+  // A dozen spoons are counted, more go by the cup.
+  return `${count}: ${all.value <= COUNTABLE ? unitsText(all, setting.system) : spoonsOf(gramsOf(all, setting), setting.bulkDensity, setting.system)}`
 }
+const isWeighed = ({ manner: { unit } }: Amount): boolean =>
+  unit === 'g' || unit === 'kg' || unit === 'oz' || unit === 'lb'
 
 /**
  * What an amount comes to: "for each of 5 parts: 5 tablespoons, 100 g in all; 5.3 g/L". Grams in all first, since
@@ -158,13 +163,14 @@ export function comesToText(amount: Amount, setting: AmountSetting): string {
   const { system } = setting
   const dose = doseOf(amount, setting)
   if (dose === null) return ''
-  const { unit, base, of, materialId } = amount.manner
-  const weighed = unit === 'g' || unit === 'kg' || unit === 'oz' || unit === 'lb'
+  const { base, of, materialId } = amount.manner
+  const weighed = isWeighed(amount)
   const usual = usualManner(system)
   const isUsual = base === 'volume' && materialId === undefined && Math.abs(of - usual.of) < 1e-9
   const grams = setting.all === null ? null : dose * setting.all
   const litres = grams === null ? 0 : grams / setting.bulkDensity / 1000
   const times = timesText(amount, setting)
+  const spoons = spoonsOf(dose * aBucket(system), setting.bulkDensity, system)
   const inAll =
     grams === null
       ? null
@@ -181,11 +187,7 @@ export function comesToText(amount: Amount, setting: AmountSetting): string {
       ? [`a bag makes ${volumeText(setting.bag, system)} of mix`]
       : []),
     // Scales first; a spoon where there are none.
-    ...(weighed
-      ? [
-          `${doseSpoons(dose * aBucket(system), setting.bulkDensity, system)} for ${volumeText(aBucket(system), system)}`,
-        ]
-      : []),
+    ...(weighed && spoons ? [`${spoons} for ${volumeText(aBucket(system), system)}`] : []),
   ]
     .filter(Boolean)
     .join('; ')

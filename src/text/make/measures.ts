@@ -63,7 +63,7 @@ export function pileText(
 const plural = (n: string, one: string, many: string) =>
   `${n} ${n === '1' || /^[¼⅓½⅔¾]$/.test(n) ? one : many}`
 
-/** "¾ cup + 1 tablespoon, level". */
+/** "¾ cup + 1 tablespoon, level"; nothing for none of any. */
 export function spoonText({ jugs, cups, tablespoons, teaspoons }: SpoonMeasure, units: UnitSystem): string {
   const times = (n: number, one: string, many: string) =>
     n > 0 ? plural(measureText(Math.round(n * 12)), one, many) : ''
@@ -73,7 +73,7 @@ export function spoonText({ jugs, cups, tablespoons, teaspoons }: SpoonMeasure, 
     times(tablespoons, 'tablespoon', 'tablespoons'),
     times(teaspoons, 'teaspoon', 'teaspoons'),
   ].filter(Boolean)
-  return words.length ? `${words.join(' + ')}, level` : TOO_LITTLE
+  return words.length ? `${words.join(' + ')}, level` : ''
 }
 
 /** Less than a quarter teaspoon: no spoon measures it, but a tenth of a known mixture does. */
@@ -82,6 +82,10 @@ const TOO_LITTLE =
 
 /** Spoons for a dose, in the grower's own spoons. */
 export const doseSpoons = (grams: number, bulkDensity: number, units: UnitSystem) =>
+  spoonsOf(grams, bulkDensity, units) || TOO_LITTLE
+
+/** The same; nothing where it is too little for a spoon. */
+export const spoonsOf = (grams: number, bulkDensity: number, units: UnitSystem) =>
   spoonText(levelSpoons(grams, bulkDensity, units === 'us' ? US_SPOONS : METRIC_SPOONS), units)
 
 /** A bucket or so, in round figures of the grower's own, litres. */
@@ -96,8 +100,13 @@ export function doseInHand(
   litres: number | null,
   units: UnitSystem,
 ): string {
-  const spoons = `${doseSpoons(gramsPerLitre * aBucket(units), bulkDensity, units)} for ${volumeText(aBucket(units), units)}`
-  return litres === null ? spoons : `${doseWeightText(gramsPerLitre * litres, units)} in all; ${spoons}`
+  const spoons = spoonsOf(gramsPerLitre * aBucket(units), bulkDensity, units)
+  return [
+    litres === null ? '' : `${doseWeightText(gramsPerLitre * litres, units)} in all`,
+    spoons && `${spoons} for ${volumeText(aBucket(units), units)}`,
+  ]
+    .filter(Boolean)
+    .join('; ')
 }
 
 /** What a bucket is filled with. */
