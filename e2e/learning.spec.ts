@@ -16,8 +16,8 @@ test.describe('on a phone', () => {
       // Mixed and written down, filled and planted.
       await openGarden(page, '/demo/jobs/peppers-27/record')
       await page.getByLabel('Take what went in off my shelf').uncheck()
-      // Nothing was ticked: that all of it was made is a press of its own.
-      await expect(page.getByText('No batch is ticked in Make')).toBeVisible()
+      // Two batches are ticked: that all of it was made is a press of its own.
+      await expect(page.getByText(/\d of \d batches are ticked in Make/)).toBeVisible()
       await page.getByRole('button', { name: /^I made/ }).tap()
       await page.getByRole('button', { name: /^Record (all|this)/ }).tap()
       await page.getByRole('button', { name: 'On to filling' }).tap()

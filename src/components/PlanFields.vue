@@ -58,19 +58,21 @@ const choose = (value: string | null) => {
       :hint="plan.wholeVessel ? words.filledToTheBrim : words.brimFullTwoThirdsIs"
       @update:model-value="emit('change', { vessel: $event })"
     />
-    <ChoiceField
-      :label="words.mixedIn"
-      :model-value="chosen"
-      :options="vessels"
-      :placeholder="words.somethingElse"
-      :hint="words.orABagAtA"
-      @update:model-value="choose"
-    />
-    <CheckField
-      :label="words.theVesselIsTheMeasure"
-      :model-value="plan.wholeVessel"
-      @update:model-value="emit('change', { wholeVessel: $event })"
-    />
+    <div class="vessel">
+      <ChoiceField
+        :label="words.mixedIn"
+        :model-value="chosen"
+        :options="vessels"
+        :placeholder="words.somethingElse"
+        :hint="words.orABagAtA"
+        @update:model-value="choose"
+      />
+      <CheckField
+        :label="words.theVesselIsTheMeasure"
+        :model-value="plan.wholeVessel"
+        @update:model-value="emit('change', { wholeVessel: $event })"
+      />
+    </div>
     <QuantityField
       :label="words.allowanceForSettling"
       quantity="percent"
@@ -94,6 +96,11 @@ const choose = (value: string | null) => {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 14px;
+}
+.vessel {
+  display: grid;
+  gap: 8px;
+  font-size: 0.9rem;
 }
 @media (max-width: 600px) {
   .fields {

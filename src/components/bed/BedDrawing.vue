@@ -89,7 +89,7 @@ function move(handle: Handle, to: number) {
         <polygon v-for="(b, i) in bands" :key="i" :class="b.class" :points="b.points" />
         <polyline class="section-wall" :points="wallLine(layout, levels.total)" />
         <polyline v-if="tear" class="section-tear" :points="tear" />
-        <template v-if="base === 'drainHoles'">
+        <template v-if="base === 'drainHoles' && spec.wall !== 'fabric'">
           <circle
             v-for="t in [0.25, 0.5, 0.75]"
             :key="t"

@@ -153,14 +153,15 @@ function give() {
         :none="texts.noFeedOfThatName"
         :placeholder="texts.chooseAFeed"
       />
-      <div class="pair">
-        <TextField
-          v-model="mineLabel"
-          :label="texts.orItsLabel"
-          :placeholder="texts.labelExample"
-          :problem="mineProblem"
-        />
-        <SwitchField v-if="mineLabel" v-model="mineKind" :options="FEED_KINDS" :label="texts.itIs" />
+      <TextField
+        v-model="mineLabel"
+        :label="texts.orItsLabel"
+        :placeholder="texts.labelExample"
+        :problem="mineProblem"
+      />
+      <div v-if="mineLabel" class="row">
+        <span id="feed-kind">{{ texts.itIs }}</span>
+        <SwitchField v-model="mineKind" :options="FEED_KINDS" labelled-by="feed-kind" />
       </div>
       <div class="row">
         <span id="match-by">{{ texts.asMuchOfWhichNutrient }}</span>

@@ -26,6 +26,7 @@ const {
   shares = [],
   layers = [],
   cover = null,
+  cloth = false,
   units,
   title,
 } = defineProps<{
@@ -35,6 +36,8 @@ const {
   /** Layers below the mix from the base up, and what lies on it, cm. */
   layers?: readonly Lying[]
   cover?: Lying | null
+  /** It drains through its walls. */
+  cloth?: boolean
   units: UnitSystem
   title: string
 }>()
@@ -115,6 +118,7 @@ watchEffect(
           :bare="!filled"
           :floor="floor"
           :bands="bands"
+          :cloth="cloth"
           :units="units"
         />
         <StripLines v-if="strip" :strip="strip" :marks="marks" :narrow="narrow" />

@@ -13,12 +13,15 @@ const {
   bare,
   floor = 0,
   bands = [],
+  cloth = false,
   units,
 } = defineProps<{
   layout: SectionLayout
   container: Container
   /** Nothing is in it yet. */
   bare: boolean
+  /** It drains through its walls. */
+  cloth?: boolean
   /** Where the mix begins, cm above the base. */
   floor?: number
   /** Layers below the mix and what lies on it, each with its name. */
@@ -34,7 +37,7 @@ const outline = computed(() => wallLine(layout, layout.height))
 const tear = computed(() => tornEdge(layout, layout.height))
 
 const holes = computed(() => {
-  if (container.base.kind === 'drainHoles')
+  if (container.base.kind === 'drainHoles' && !cloth)
     return [0.25, 0.5, 0.75].map((t) => ({
       x: layout.left(0) + (layout.right(0) - layout.left(0)) * t,
       y: layout.y(0),

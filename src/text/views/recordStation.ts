@@ -5,7 +5,7 @@ export const recordStation = {
   onToFilling: 'On to filling',
   seeItInRecords: 'See it in Records',
   keptWithTheRecipeAs:
-    'Kept with the recipe as measured and what it should do, to hold against what you find.',
+    'Kept with the recipe as measured and what it should do, to compare with what you find.',
   noBatchIsTicked: 'No batch is ticked in Make. Tick what you made, or say that you made all of it.',
   ticked: (done: Shown, of: Shown) => `${done} of ${of} batches are ticked in Make: only those are recorded.`,
   recordSome: (done: Shown, of: Shown) => `Record ${done} of ${of} batches`,

@@ -69,6 +69,7 @@ const problem = computed(() =>
       :shares="answer?.blend.shares"
       :layers="layers"
       :cover="cover"
+      :cloth="lead?.spec.wall === 'fabric'"
       :units="units"
       :title="jobTitle(job)"
     />

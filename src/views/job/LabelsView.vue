@@ -107,16 +107,17 @@ async function saveFirst() {
             @update:model-value="only = $event ?? ALL"
           />
           <SwitchField v-model="copies" :options="COPIES" :label="common.howMany" />
-          <TextField
-            v-if="asksAddress"
-            :model-value="address"
-            :label="words.addressOthersUse"
-            :hint="words.withoutItTheCode"
-            :problem="addressProblem"
-            @update:model-value="garden.setSettings({ address: $event.trim() })"
-          />
           <SwitchField v-model="size" :options="SIZES" :label="words.size" />
         </div>
+        <TextField
+          class="address"
+          v-if="asksAddress"
+          :model-value="address"
+          :label="words.addressOthersUse"
+          :hint="words.withoutItTheCode"
+          :problem="addressProblem"
+          @update:model-value="garden.setSettings({ address: $event.trim() })"
+        />
         <div class="row">
           <Button :label="words.printTheSheet" icon="pi pi-print" @click="printPage" />
           <Button :label="words.saveOneAsAPicture" icon="pi pi-image" outlined @click="saveFirst" />
@@ -137,6 +138,10 @@ async function saveFirst() {
 </template>
 
 <style scoped>
+.address {
+  max-width: 34rem;
+  margin: 10px 0;
+}
 .fields {
   display: flex;
   flex-wrap: wrap;

@@ -146,7 +146,7 @@ const seeRecord = (id: string) =>
           :model-value="b.lot"
           @update:model-value="setLot(b.id, $event)"
         />
-        <template v-if="leftRows.length">
+        <template v-if="batches > 0 && leftRows.length">
           <CheckField v-model="settles" :label="words.takeWhatWentInOff" />
           <LeftList
             v-if="settles"
