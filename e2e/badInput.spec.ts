@@ -173,7 +173,13 @@ test('stored records that cannot be read are set aside, told, and offered for do
     savedAt: '',
     data: { id: 'broken' },
   })
-  await plant(page, 'my', 'job/future', { kind: 'job', schemaVersion: 10, revision: 1, savedAt: '', data: {} })
+  await plant(page, 'my', 'job/future', {
+    kind: 'job',
+    schemaVersion: 10,
+    revision: 1,
+    savedAt: '',
+    data: {},
+  })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')

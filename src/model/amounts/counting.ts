@@ -72,7 +72,7 @@ export function litresOf(manner: Manner, setting: AmountSetting): number | null 
 }
 
 /** Grams in one of a unit, by its own weight or by the dressing's bulk density. */
-export const gramsInUnit = (
+const gramsInUnit = (
   unit: Manner['unit'],
   { system, bulkDensity }: Pick<AmountSetting, 'system' | 'bulkDensity'>,
 ): number =>

@@ -119,7 +119,7 @@ export const jobAmountText = (
     : `${volumeText(job.amount, units)} of mix to make`
 
 /** "6 × 21 L of mix", or all of it where there are several beds; nothing while one of them is wrong. */
-export function mixAmountText(beds: readonly JobBed[], units: UnitSystem, tables: Tables): string {
+function mixAmountText(beds: readonly JobBed[], units: UnitSystem, tables: Tables): string {
   let all = 0
   for (const bed of beds) {
     const needed = mixNeededFor(bed, tables)

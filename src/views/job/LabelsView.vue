@@ -110,8 +110,8 @@ async function saveFirst() {
           <SwitchField v-model="size" :options="SIZES" :label="words.size" />
         </div>
         <TextField
-          class="address"
           v-if="asksAddress"
+          class="address"
           :model-value="address"
           :label="words.addressOthersUse"
           :hint="words.withoutItTheCode"
