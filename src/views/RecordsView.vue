@@ -12,7 +12,8 @@ import RecordList from '@/components/record/RecordList.vue'
 import RecordSheet from '@/components/record/RecordSheet.vue'
 import { usePhotos } from '@/composables/season/usePhotos'
 import { saveFile } from '@/composables/page/saveFile'
-import { jobKey } from '@/model/garden/garden'
+import { useNewJob } from '@/composables/job/useNewJob'
+import { jobKey, jobOf } from '@/model/garden/garden'
 import type { MixRecord } from '@/model/garden/schemas'
 import { recordsCsv } from '@/model/sheets/recordSheet'
 import { useGarden } from '@/stores/garden'
@@ -43,12 +44,18 @@ const photos = usePhotos(garden, () => chosen.value?.jobId ?? '')
 const choose = (id: string) => router.replace({ query: { id } })
 const saveCsv = () =>
   saveFile(says.openBedRecordsCsv, recordsCsv(rows.value, recordCrop, garden.settings.units), 'text/csv')
+const { again } = useNewJob()
+/** The same job once more: its beds, crop, mix and plan, with nothing ticked. */
+function makeAgain(jobId: string) {
+  const stored = jobOf(garden.records, jobId)
+  if (stored) void again(stored)
+}
 const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: garden.name, jobId } })
 </script>
 
 <template>
   <div class="page">
-    <div class="row top">
+    <div class="row top no-print">
       <h1>{{ says.records }}</h1>
       <Button
         v-if="garden.mixRecords.length"
@@ -71,7 +78,7 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
       {{ says.nothingRecordedYetWhenA }}
     </p>
     <div v-else class="two">
-      <section :aria-label="atOnce.allRecords">
+      <section class="no-print" :aria-label="atOnce.allRecords">
         <TextField
           v-model="search"
           class="search"
@@ -89,6 +96,7 @@ const openJob = (jobId: string) => router.push({ name: 'mix', params: { garden: 
         :has-job="garden.records.has(jobKey(chosen.jobId))"
         @edit="garden.run({ type: 'record/edit', recordId: chosen.id, ...$event })"
         @open="openJob(chosen.jobId)"
+        @again="makeAgain(chosen.jobId)"
         @remove="garden.run({ type: 'record/remove', recordId: chosen.id })"
       >
         <PhotoStrip

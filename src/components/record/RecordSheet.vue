@@ -22,6 +22,7 @@ const { record, units, hasJob } = defineProps<{
 const emit = defineEmits<{
   edit: [change: { madeOn?: string; note?: string }]
   open: []
+  again: []
   remove: []
 }>()
 /** As typed: a day half typed is not kept, and not lost either. */
@@ -30,6 +31,7 @@ watch(
   () => record.madeOn,
   (kept) => (day.value = kept),
 )
+const printPage = () => window.print()
 const problem = computed(() => dayProblem(day.value, 'mixed'))
 function setDay(typed: string) {
   day.value = typed
@@ -71,7 +73,16 @@ function setDay(typed: string) {
       @update:model-value="emit('edit', { note: $event })"
     />
     <slot />
-    <div class="row">
+    <div class="row no-print">
+      <Button
+        v-if="hasJob"
+        :label="words.makeItAgain"
+        icon="pi pi-replay"
+        size="small"
+        outlined
+        @click="emit('again')"
+      />
+      <Button :label="words.print" icon="pi pi-print" text size="small" @click="printPage" />
       <Button v-if="hasJob" :label="words.openItsJob" outlined size="small" @click="emit('open')" />
       <Button :label="words.removeThisRecord" severity="danger" text size="small" @click="emit('remove')" />
       <small>{{ words.undoBringsItBack }}</small>

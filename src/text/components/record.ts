@@ -19,6 +19,8 @@ export const recordList = {
 }
 
 export const recordSheet = {
+  makeItAgain: 'Make it again',
+  print: 'Print',
   whatWentIn: 'What went in',
   readAtTheTub: 'Read at the tub',
   whatWasExpected: 'What was expected',
