@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A recipe told in packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
+/** A recipe by packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
 import { common } from '@/text/base/common'
 import { packsDialog as words } from '@/text/components/bench'
 import { computed, ref, watch } from 'vue'

@@ -426,7 +426,7 @@ describe('dressings', () => {
       .map((d) => d.place.kind)
     expect(places).toEqual(['top', 'heldBack'])
   })
-  test('of nobody’s knowing, or below nothing, are named; too much is worked out', () => {
+  test('that are unknown or negative are named; too much is worked out', () => {
     expect(evaluateJob(dressed([feed('pixie_dust')]), undefined, PUBLISHED)).toMatchObject({
       ok: false,
       problem: { code: 'unknown-dressing' },

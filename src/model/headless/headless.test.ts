@@ -90,7 +90,7 @@ describe('the headless door, doses and finds', () => {
     expect(acid.acid.dressing).toBe('sulfur_elemental')
     expect(acid.acid.gramsPerLitre > 0).toBe(acid.pHBefore > 5.5)
   })
-  test('no more kinds are told of than were asked for, though more were found', () => {
+  test('no more kinds are listed than were asked for, though more were found', () => {
     const a = answer('find', { most: 2, finish: undefined, explain: false }) as unknown as {
       families: unknown[]
       familiesFound: number

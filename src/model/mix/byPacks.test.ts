@@ -24,7 +24,7 @@ const garden = once<Garden>(
 )
 const bale = once(() => looseLitresOfPack(materialById('peat_medium')!, { kind: 'compressed', litres: 107 }))
 
-describe('a recipe told in packs', () => {
+describe('a recipe by packs', () => {
   test('one bale and a bag and a half: buckets of what they give, and all of it is made', () => {
     const told = byPacks(
       garden(),

@@ -21,7 +21,7 @@ export interface ByPacks {
 }
 
 /**
- * A recipe told in packs: one bale, four bags, two tubs. Parts are buckets of what each gives loose; just so much is made
+ * A recipe by packs: one bale, four bags, two tubs. Parts are buckets of what each gives loose; just enough is made
  * that no pack more is needed.
  * Errors: no packs; less than none of one; a material nobody knows; those of `flattenRecipe`. Source: pack conversions
  * as `looseLitresOfPack`.
