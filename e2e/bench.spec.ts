@@ -113,7 +113,7 @@ test(
     await expect(coated).toContainText(/g in all; .*level for 10 L/)
     await expect(feed).not.toHaveText(before!)
     await coated.getByRole('textbox', { name: /Amount of/ }).fill('-1')
-    await expect(coated).toContainText('Below nothing.')
+    await expect(coated).toContainText('It cannot be less than 0.')
     await coated.getByRole('textbox', { name: /Amount of/ }).fill('4 g per litre')
     await add('bone meal')
     const bone = page.getByRole('group', { name: 'Bone meal, steamed' })

@@ -34,6 +34,22 @@ test.describe('at the moments of work', { tag: '@long' }, () => {
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByRole('group', { name: 'Perlite, coarse, 2 parts' })).toBeVisible()
   })
+  test('B5: many batches have a counter, and paper has a box for each of them', async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/buy')
+    await field(page, 'Tub, tarp or barrow').getByRole('textbox').fill('16')
+    await page.keyboard.press('Tab')
+    await page.goto('/demo/jobs/peppers-27/make')
+    const counter = page.getByRole('group', { name: 'Batches' })
+    await expect(counter).toContainText(/^Batch 1 of \d\d/)
+    await expect(counter).toContainText('0 done')
+    await counter.getByRole('button', { name: 'The next one' }).click()
+    await expect(page.getByRole('heading', { name: /^Batch 2 of/ })).toBeVisible()
+    const of = Number(/of (\d+)$/.exec(await counter.getByText(/^Batch/).innerText())![1])
+    await page.emulateMedia({ media: 'print' })
+    const peat = page.getByRole('paragraph').filter({ hasText: /Sphagnum peat, medium.*☐/ })
+    const boxes = (await peat.allTextContents()).join('').split('☐').length - 1
+    expect(boxes).toBe(of)
+  })
   test('T5: a record is dated by its press, though the page was open over midnight', async ({ page }) => {
     await page.clock.install({ time: new Date('2027-04-20T23:58:00') })
     await openGarden(page, '/demo/jobs/peppers-27/record')

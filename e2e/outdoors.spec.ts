@@ -175,7 +175,7 @@ test(
     await dialog.getByLabel('Sold by the').fill('0.5')
     await dialog.getByLabel('Price of so much').fill('60')
     await dialog.getByLabel('Delivery').fill('-2')
-    await expect(dialog.getByText('Below nothing.')).toBeVisible()
+    await expect(dialog.getByText('It cannot be less than 0.')).toBeVisible()
     await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
     await dialog.getByLabel('Delivery').fill('25')
     await dialog.getByLabel('On hand, loose').fill('5')

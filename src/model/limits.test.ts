@@ -277,7 +277,7 @@ describe('amounts typed in', () => {
     expect(
       [59, 6100].map((gramsPerLitre) => there({ dressings: [{ dressing: 'bone_meal', gramsPerLitre }] })),
     ).toEqual(['ok', 'ok'])
-    expect([doseProblem(6100), doseProblem(-1)?.why]).toEqual([null, 'Below nothing.'])
+    expect([doseProblem(6100), doseProblem(-1)?.why]).toEqual([null, 'It cannot be less than 0.'])
   })
   test('a settling allowance, a pack and a bag', () => {
     const settling = (x: number) =>

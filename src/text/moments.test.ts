@@ -5,6 +5,7 @@ import { cropFit, mixNeeded } from '@/core/filling'
 import { TRADE_SIZES } from '@/core/filling/tradeSizes'
 import { once, valueOf } from '@/core/testing/once'
 import { containerOf, startingJob, startingJobBed, startingSpec } from '@/model/garden/garden'
+import { judgementKey } from '@/core/judgement'
 import { readLabel } from '@/model/amounts/labelDose'
 import { draftOf, offerOf } from '@/model/garden/offerDraft'
 import { STANDINGS, VESSEL_KINDS, type Job } from '@/model/garden/schemas'
@@ -19,6 +20,7 @@ import { dressingChoices } from './base/choices'
 import { volumeRangeText } from './base/units'
 import { baseWords, OUTLET_NAMES, tradeSizeName, VESSEL_NAMES } from './bed/vessels'
 import { fillingText } from './bed/filling'
+import { doseSpoons } from './make/measures'
 import { overdoseText } from './mix/doses'
 import { isReachable, labelCode } from './mix/label'
 import { releaseText } from './mix/labelDose'
@@ -107,13 +109,52 @@ describe('doses at the moment of giving', () => {
       }),
     ).toContain('lime-too-much')
   })
+  test('D3, D5: too much lime has one voice, whatever else is over its limit', () => {
+    const over = (id: string, times: number) => line(id, times * dressingById(id)!.dose.limit)
+    const own = (gramsPerLitre: number) => ({
+      lime: { ...job().lime, mode: 'fixed' as const, gramsPerLitre },
+    })
+    const ofLime = ['lime-too-much', 'dose-above-limit oyster_shell', 'doses-add-up lime']
+    const said = (change: Partial<Job>) =>
+      saidOf(change)
+        .map(judgementKey)
+        .filter((key) => ofLime.includes(key))
+    // A feed beyond its limit hides nothing of the lime.
+    expect(said({ ...own(26), dressings: [over('blood_meal', 1.2)] })).toEqual(['lime-too-much'])
+    // The mix's own lime and a line, both beyond: one sum.
+    expect(said({ ...own(26), dressings: [over('oyster_shell', 1.2)] })).toEqual(['lime-too-much'])
+    expect(said({ ...own(1), dressings: [over('oyster_shell', 1.2)] })).toEqual(['lime-too-much'])
+    // Lines alone: the line that is beyond, or the two that add up.
+    expect(said({ ...own(0), dressings: [over('oyster_shell', 1.2)] })).toEqual([
+      'dose-above-limit oyster_shell',
+    ])
+    expect(said({ ...own(0), dressings: [over('oyster_shell', 0.6), over('eggshell', 0.6)] })).toEqual([
+      'doses-add-up lime',
+    ])
+    // Six tenths and three tenths of what a mix takes: within it.
+    expect(said({ ...own(6), dressings: [over('oyster_shell', 0.3)] })).toEqual([])
+  })
   test('D6: a frit at its usual dose is no alarm; borax is, and is named', () => {
     const { low, high, limit } = dressingById('fte_mix')!.dose
     for (const dose of [low, high, limit])
       expect(codes({ dressings: [line('fte_mix', dose)] })).not.toContain('boron-high')
-    const slow = saidOf({ dressings: [line('fte_mix', 2 * limit)] }).find((j) => j.code === 'boron-high')!
-    expect(slow).toMatchObject({ level: 'note', soon: false, dressing: 'fte_mix' })
-    expect(judgementText(slow, 'metric').does).not.toMatch(/borate|borax/)
+    // Beyond its limit it is an alarm with one voice: what the boron does, and to halve the frit.
+    const boron = (dressings: Job['dressings']) =>
+      saidOf({ dressings }).filter((j) => ['boron-high', 'dose-above-limit', 'doses-add-up'].includes(j.code))
+    const over = boron([line('fte_mix', 2 * limit)])
+    expect(over).toEqual([
+      expect.objectContaining({ level: 'alarm', code: 'boron-high', soon: false, overdosed: ['fte_mix'] }),
+    ])
+    expect(judgementText(over[0]!, 'metric').does).not.toMatch(/borate|borax/)
+    expect(judgementText(over[0]!, 'metric').does).toMatch(/halve it/)
+    // Slow boron of a coated feed, which is no trace feed: a note, and the feed's own limit stays its own.
+    const { limit: most } = dressingById('crf_12_14')!.dose
+    expect(boron([line('crf_12_14', 1.2 * most), line('fte_mix', limit)])).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ level: 'alarm', code: 'dose-above-limit', dressing: 'crf_12_14' }),
+        expect.objectContaining({ level: 'note', code: 'boron-high', overdosed: [] }),
+      ]),
+    )
     const at = saidOf({ dressings: [line('borax', 0.02)] }).find((j) => j.code === 'boron-high')!
     // 0.02 g/L at 11.3 % is 2.3 mg, all of it within days.
     expect(at).toMatchObject({
@@ -188,6 +229,16 @@ describe('doses at the moment of giving', () => {
 })
 
 describe('words and sizes at the moment of work', () => {
+  test('B8: below a quarter teaspoon it is weighed; from there on there are one or two measures', () => {
+    const said = (grams: number) => doseSpoons(grams, 1, 'metric')
+    // Half of a quarter of a 5 mL teaspoon is where the quarter begins.
+    expect(said(0.62)).toMatch(/^too little for a spoon: weigh it/)
+    expect(said(0.63)).toBe('¼ teaspoon, level')
+    for (let grams = 1; grams < 3000; grams *= 1.07)
+      expect(said(grams).replace(', level', '').split(' + ').length).toBeLessThan(3)
+    // Four fifths of a metric cup, which was 12 tablespoons and 2¾ teaspoons.
+    expect(said(200)).toBe('¾ cup + 1 tablespoon, level')
+  })
   test('T7: a bed on soil has no holes and nothing below to run out of; a bag drains through its cloth', () => {
     const of = (kind: 'raisedBed' | 'fabricBag' | 'roundPot') => {
       const spec = startingSpec(kind)

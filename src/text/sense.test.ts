@@ -155,7 +155,7 @@ const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolea
     'boron told twice',
     (s) =>
       warns(s, 'boron-high') !== undefined &&
-      s.judgements.some((j) => j.code === 'dose-above-limit' && /borax|boron|trace/.test(j.dressing)),
+      s.judgements.some((j) => j.code === 'dose-above-limit' && /borax|fte_mix|trace/.test(j.dressing)),
   ],
   [
     'a shallower container for a bed open to soil',

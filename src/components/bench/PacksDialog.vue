@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A recipe by packs: one bale, four bags; half a bag is a pack's half. All of it is made. */
+import { BELOW_NOTHING } from '@/text/base/belowNothing'
 import { common } from '@/text/base/common'
 import { packsDialog as words } from '@/text/components/bench'
 import { computed, ref, watch } from 'vue'
@@ -42,7 +43,7 @@ const offered = computed(() =>
 )
 const answer = computed(() => work(packs.value))
 const wrong = (p: PackCount) =>
-  p.count < 0 ? { why: common.belowNothing, fix: 'Type 0 or more; 0.5 is half a pack.' } : null
+  p.count < 0 ? { ...BELOW_NOTHING, fix: 'Type 0 or more; 0.5 is half a pack.' } : null
 const trouble = computed(() => (answer.value.ok ? null : problemText(answer.value.problem, units)))
 const add = (id: string | null) => id && packs.value.push({ materialId: id, count: 1 })
 function make() {

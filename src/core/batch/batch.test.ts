@@ -319,7 +319,7 @@ describe('spoons', () => {
     },
   })
   const NONE = { jugs: 0, cups: 0, tablespoons: 0, teaspoons: 0 }
-  test('the largest that fits, at most two, as near as spoons can be trusted', () => {
+  test('B8: the largest that fits, at most two, as near as spoons can be trusted', () => {
     expect(levelSpoons(0, 1, METRIC_SPOONS)).toEqual(NONE)
     // 337.5 g of limestone at 1.35 g/mL is 250 mL, one metric cup.
     expect(levelSpoons(337.5, 1.35, METRIC_SPOONS)).toEqual({ ...NONE, cups: 1 })
@@ -332,7 +332,7 @@ describe('spoons', () => {
     expect(levelSpoons(500, 1, METRIC_SPOONS)).toEqual({ ...NONE, cups: 2 })
     expect(levelSpoons(2500, 1, METRIC_SPOONS)).toEqual({ ...NONE, jugs: 2.5 })
   })
-  test('no dose is off by more than powders pack, and none takes three measures', () => {
+  test('B8: no dose is off by more than powders pack, and none takes three measures', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 3, max: 9000, noNaN: true }),

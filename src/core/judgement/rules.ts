@@ -97,21 +97,24 @@ const limeDoesLittle: Rule = ({ evaluation: e, limes }) => {
     : []
 }
 
-/** Every lime of every line and finished mix, each by its own limit. */
-const limeTooMuch: Rule = ({ evaluation: e }) => {
+/**
+ * All limes as one sum, each as a share of its own limit: the mix's own lime, lime of finished mixes and lime of lines.
+ * Null where the lines alone bring lime, since a dose beyond its limit then says more.
+ */
+function limeBeyond({ evaluation: e }: JudgementQuestion): { gramsPerLitre: number; times: number } | null {
+  if (!isDose(e.lime.gramsPerLitre)) return null
   const all = [...e.lime.doses, ...(e.given.limes ?? [])]
   const times = all.reduce((sum, d) => sum + d.gramsPerLitre / d.lime.usualLimit, 0)
   const gramsPerLitre = all.reduce(
     (sum, d) => sum + d.gramsPerLitre * d.lime.calciumCarbonateEquivalent.value,
     0,
   )
-  // One dressing of lime beyond its limit is a flag of its own.
-  const flagged = e.flags.some(
-    (f) => f.code === 'dose-above-limit' || (f.code === 'doses-add-up' && f.of === 'lime'),
-  )
-  return times > 1 && !(flagged && all.length === (e.given.limes ?? []).length)
-    ? [{ level: 'alarm', code: 'lime-too-much', gramsPerLitre, times }]
-    : []
+  return times > 1 ? { gramsPerLitre, times } : null
+}
+
+const limeTooMuch: Rule = (q) => {
+  const beyond = limeBeyond(q)
+  return beyond ? [{ level: 'alarm', code: 'lime-too-much', ...beyond }] : []
 }
 
 /** Two that undo each other: what makes a mix acid, and lime. */
@@ -234,20 +237,27 @@ const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
   return days < keeps ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }] : []
 }
 
-/** How grave a flag is: boron that comes slowly is a word, at once an alarm. */
+/** How grave a flag is: boron that comes slowly from feeds within their limits is a note. */
 const levelOf = (flag: Evaluation['flags'][number]): Judgement['level'] =>
   flag.code === 'boron-high'
-    ? flag.soon
+    ? flag.soon || flag.overdosed.length > 0
       ? 'alarm'
       : 'note'
     : flag.code === 'dose-above-limit' || flag.code === 'doses-add-up'
       ? 'alarm'
       : 'warn'
-/** One fault, one remedy: a dose too large is told by what it does where that is told. */
-const toldAlready = ({ evaluation: e, dressings }: JudgementQuestion, flag: Evaluation['flags'][number]) =>
-  flag.code === 'dose-above-limit' &&
-  e.flags.some((f) => f.code === 'boron-high' && f.soon) &&
-  dressings.some((d) => d.dressing.id === flag.dressing && (d.dressing.analysis.boron?.value ?? 0) > 0)
+/** One fault, one remedy: high boron speaks for trace feeds beyond their limit, too much lime for each lime in it. */
+const saidAlready = (q: JudgementQuestion, flag: Evaluation['flags'][number]): boolean => {
+  const { flags, given } = q.evaluation
+  if (flag.code === 'doses-add-up') return flag.of === 'lime' && limeBeyond(q) !== null
+  if (flag.code !== 'dose-above-limit') return false
+  const { dressing } = flag
+  const isLime = given.limes?.some((d) => d.lime.id === dressing) ?? false
+  return (
+    (isLime && limeBeyond(q) !== null) ||
+    flags.some((f) => f.code === 'boron-high' && f.overdosed.includes(dressing))
+  )
+}
 
 /** Nitrogen that wood takes at first, and that the season gives back before the crop misses it. */
 const isMadeGood = ({ growing }: Evaluation, flag: Evaluation['flags'][number]) =>
@@ -259,7 +269,7 @@ const isWithinSlack = (flag: Evaluation['flags'][number]) =>
 
 const feedFlags: Rule = (q) =>
   q.evaluation.flags
-    .filter((flag) => !toldAlready(q, flag) && !isWithinSlack(flag) && !isMadeGood(q.evaluation, flag))
+    .filter((flag) => !saidAlready(q, flag) && !isWithinSlack(flag) && !isMadeGood(q.evaluation, flag))
     .map((flag): Judgement => ({ level: levelOf(flag), ...flag }))
 
 /** In the order they are shown within a level. */

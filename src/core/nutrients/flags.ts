@@ -12,8 +12,15 @@ const L = FLAG_LIMITS
 export type FeedFlag =
   /** Much ammonium in cold mix: it turns slowly to nitrate and burns roots. */
   | { code: 'ammonium-when-cold'; share: number; temperature: number }
-  /** Boron in reach, mg/L: at once, or over a season; what brings most of it. */
-  | { code: 'boron-high'; soon: boolean; mgPerLitre: number; limit: number; dressing: string }
+  /** Boron in reach, mg/L: at once, or over a season; what brings most of it; trace feeds beyond their limit. */
+  | {
+      code: 'boron-high'
+      soon: boolean
+      mgPerLitre: number
+      limit: number
+      dressing: string
+      overdosed: string[]
+    }
   | { code: 'salts-high'; where: 'mix' | 'top'; ec: number; limit: number; yieldKept: number }
   | { code: 'phosphorus-for-sensitive'; mgPerLitre: number; limit: number }
   | { code: 'calcium-to-magnesium'; ratio: number; low: number; high: number }
@@ -92,7 +99,11 @@ function coldAmmonium({ supply, temperature }: Fed): FeedFlag[] {
     : []
 }
 
-function highBoron({ averaged, temperature }: Fed): FeedFlag[] {
+/** A trace feed with boron in it: its limit is there for the boron. */
+export const isBoronFeed = ({ family, analysis }: Dressing): boolean =>
+  family === 'trace' && (analysis.boron?.value ?? 0) > 0
+
+function highBoron({ doses, averaged, temperature }: Fed): FeedFlag[] {
   const boronBy = (day: number, doses: readonly DressingDose[] = averaged) =>
     supplyOfDressings(doses, temperature)(day).charge.boron
   const [first, season] = [boronBy(FIRST_MONTH), boronBy(SEASON)]
@@ -107,6 +118,7 @@ function highBoron({ averaged, temperature }: Fed): FeedFlag[] {
       mgPerLitre: soon ? first : season,
       limit: soon ? BORON_LIMIT : SLOW_BORON_LIMIT,
       dressing: most.dressing.id,
+      overdosed: beyondLimit(doses).flatMap(([d]) => (isBoronFeed(d) ? [d.id] : [])),
     },
   ]
 }
@@ -159,6 +171,10 @@ function thickest(doses: readonly DressingDose[]): Map<Dressing, number> {
   )
 }
 
+/** Dressings beyond their own limit where they are thickest, with the g per litre there. */
+const beyondLimit = (doses: readonly DressingDose[]): [Dressing, number][] =>
+  [...thickest(doses)].filter(([dressing, grams]) => grams > dressing.dose.limit)
+
 /** What a dressing's limit is about: the nutrient its label has most of, lime, the acid, or its chief trace element. */
 export type DoseKind = 'nitrogen' | 'phosphate' | 'potash' | 'lime' | 'acid' | Element
 function kindOfDose({ family, label, analysis }: Dressing): DoseKind | null {
@@ -178,7 +194,7 @@ function kindOfDose({ family, label, analysis }: Dressing): DoseKind | null {
 /** Doses of one dressing beyond its limit, and of several of a kind that are beyond it only together. */
 function overdosed({ doses }: Fed): FeedFlag[] {
   const sums = [...thickest(doses)]
-  const single = sums.filter(([dressing, grams]) => grams > dressing.dose.limit)
+  const single = beyondLimit(doses)
   const kinds = new Map<DoseKind, [Dressing, number][]>()
   for (const one of sums) {
     const kind = kindOfDose(one[0])

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { PUBLISHED } from '@/core/data'
 import { once, valueOf } from '@/core/testing/once'
-import { batchFillsText, bucketsText } from '@/text/make/measures'
+import { alikeBatches, batchFillsText, bucketsText } from '@/text/make/measures'
 import { inPlaceText } from '@/text/make/inPlace'
 import { tickOf } from '../garden/commands'
 import { startingJob, startingJobBed, startingSpec } from '../garden/starting'
@@ -93,6 +93,14 @@ describe('a bed mixed where it lies', () => {
     const text = inPlaceText(one!, 10, 'metric')
     expect(text.title).toMatch(/^Raised bed: \d+ layers of /)
     expect(text.lines).toHaveLength(2 + one!.scatter.length)
+  })
+  test('B5: on paper each measure of each batch has its box, and all of it is what the bed takes', () => {
+    const groups = alikeBatches(cards(), 'metric')
+    const boxes = groups.reduce((sum, g) => sum + g.count * g.lines.length, 0)
+    expect(cards().length).toBeGreaterThan(IN_PLACE_LIMITS.batches.value)
+    expect(boxes).toBe(cards().reduce((sum, c) => sum + c.lines.length, 0))
+    // A box missed or written twice would lose or add a batch.
+    expect(groups.reduce((sum, g) => sum + g.count, 0)).toBe(cards().length)
   })
   test('a few batches, a set amount and pots are made in the tub', () => {
     const few = { ...q(), plan: { ...q().plan, batches: q().plan.batches.slice(0, 12) } }

@@ -12,6 +12,7 @@ import {
   type SaidAmount,
 } from '@/model/amounts/amount'
 import { LITRES } from '@/core/units'
+import { BELOW_NOTHING } from './belowNothing'
 import { numberText } from './counted'
 import { shortName } from './labels'
 import { aBucket, spoonsOf } from '../make/measures'
@@ -235,7 +236,7 @@ export function amountQuestionText(question: AmountQuestion, units: UnitSystem):
         fix: 'Name one of its parts, or say it for a litre of the mix.',
       }
     case 'below-nothing':
-      return { why: 'Below nothing.', fix: 'Type 0 or more.' }
+      return BELOW_NOTHING
     case 'of-nothing':
       return { why: 'For none of it?', fix: 'Say for how many or how much.' }
   }

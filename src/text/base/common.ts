@@ -30,7 +30,6 @@ export const common = {
   beginWithIt: 'Begin with it',
   beginningWith: (candidate: Shown) => `beginning with ${candidate}`,
   below: 'Below',
-  belowNothing: 'Below nothing.',
   boughtAs: 'Bought as',
   cancel: 'Cancel',
   change: 'Change',

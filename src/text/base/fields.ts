@@ -48,10 +48,6 @@ export function packSizeProblem(size: number): Sentence | null {
     ? { why: 'That is more than a lorry brings.', fix: 'Check the unit.' }
     : null
 }
-/** A price or a stock below nought. */
-export const belowNothing = (x: number): Sentence | null =>
-  x < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more, or leave it empty.' } : null
-
 /** Why a row of a sheet of beds cannot be added. */
 export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSystem): string {
   const where = `Row ${row}${name ? ` (${name})` : ''}`

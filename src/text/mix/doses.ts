@@ -1,6 +1,7 @@
 import type { Dressing } from '@/core/data'
 import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
+import { BELOW_NOTHING } from '../base/belowNothing'
 import { dressingName } from '../shelf/dressings'
 import { doseInHand } from '../make/measures'
 import type { Sentence } from '../base/problems.en'
@@ -47,7 +48,7 @@ export function whomChoices(line: DressingLine, beds: readonly { id: string; nam
 
 /** What is wrong with a dose typed in, if anything. */
 export const doseProblem = (gramsPerLitre: number): Sentence | null =>
-  gramsPerLitre < 0 ? { why: 'Below nothing.', fix: 'Type 0 or more.' } : null
+  gramsPerLitre < 0 ? BELOW_NOTHING : null
 
 /** A dose in the trouble of its own row: what happens then; nothing where it is within. */
 export const overdoseText = (
@@ -60,8 +61,7 @@ export const overdoseText = (
     : ''
 export const depthProblem = (depth: number): Sentence | null =>
   depth > 0 ? null : { why: 'No depth.', fix: 'Type more than 0.' }
-export const dayProblem = (day: number): Sentence | null =>
-  day >= 0 ? null : { why: 'Below nothing.', fix: 'Type 0 or more.' }
+export const dayProblem = (day: number): Sentence | null => (day >= 0 ? null : BELOW_NOTHING)
 
 /** What is usually given, and from where it is trouble. */
 export const usualDoseText = (d: Dressing | undefined, units: UnitSystem): string =>

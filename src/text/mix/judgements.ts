@@ -197,7 +197,9 @@ const TEXTS: {
     says: `Boron ${mg(j.mgPerLitre)} ${j.soon ? 'within a month' : 'over the season'} where ${mg(j.limit)} is plenty.`,
     does: j.soon
       ? `Most of it is in the ${dressingName(j.dressing).toLowerCase()}: leave that out, or take a tenth. Beans and strawberries suffer first. Never dose it by the pinch.`
-      : `It comes slowly, most of it from the ${dressingName(j.dressing).toLowerCase()}: no other trace feed beside it.`,
+      : j.overdosed.length
+        ? `It comes slowly, and ${namesText(j.overdosed).toLowerCase()} is more than a mix takes: halve it, with no other trace feed beside it.`
+        : `It comes slowly, most of it from the ${dressingName(j.dressing).toLowerCase()}: no other trace feed beside it.`,
     source: 'Bunt 1988 (from memory)',
   }),
   'salts-high': (j) => ({

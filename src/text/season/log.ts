@@ -1,5 +1,6 @@
 import type { Entry, EntryKind } from '@/model/garden/schemas'
 import type { EntryProblem } from '@/model/season/entryProblem'
+import { BELOW_NOTHING } from '../base/belowNothing'
 import { counted } from '../base/counted'
 import { dayText } from '../base/dates'
 import type { Sentence } from '../base/problems.en'
@@ -36,7 +37,7 @@ export function entryProblemText(problem: EntryProblem): Sentence {
         fix: 'Read it again, or check the point.',
       }
     case 'below-nothing':
-      return { why: 'Below nothing.', fix: 'Type 0 or more.' }
+      return BELOW_NOTHING
     case 'not-whole':
       return { why: 'Pieces are counted whole.', fix: 'Type a whole number.' }
     case 'no-number':

@@ -1,7 +1,8 @@
 import type { Pack } from '@/core/data'
 import { sizeOf, type OfferDraft } from '@/model/garden/offerDraft'
 import { isDay } from '../base/dates'
-import { belowNothing, packSizeProblem } from '../base/fields'
+import { belowNothing } from '../base/belowNothing'
+import { packSizeProblem } from '../base/fields'
 import type { Sentence } from '../base/problems.en'
 
 /** How a material may be sold, as a choice. */

@@ -16,7 +16,6 @@ export const finderWishes = {
   mayCostSoMuch: (x: Shown) => `${x} may cost so much`,
   mostForAGallon: 'Most for a gallon',
   mostForALitre: 'Most for a litre',
-  type0OrMore: 'Type 0 or more.',
   inTheMoneyOfYour: 'in the money of your shelf; what has no price is left out',
   waterNoOftenerThan: 'Water no oftener than',
   daysBetweenWaterings: 'Days between waterings',

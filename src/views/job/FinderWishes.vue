@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the mix may be made of, what it may cost, and how often it may want water. */
+import { BELOW_NOTHING } from '@/text/base/belowNothing'
 import { common } from '@/text/base/common'
 import { finderWishes as words } from '@/text/views/finderWishes'
 import Checkbox from 'primevue/checkbox'
@@ -98,7 +99,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       :label="units === 'us' ? words.mostForAGallon : words.mostForALitre"
       quantity="number"
       :units="units"
-      :problem="wish.budget >= 0 ? null : { why: common.belowNothing, fix: words.type0OrMore }"
+      :problem="wish.budget >= 0 ? null : BELOW_NOTHING"
       :hint="words.inTheMoneyOfYour"
     />
     <CheckField
