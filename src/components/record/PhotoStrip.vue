@@ -73,5 +73,6 @@ figure .p-button {
 .add {
   display: flex;
   flex-direction: column;
+  align-items: flex-start;
 }
 </style>
