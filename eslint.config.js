@@ -166,6 +166,12 @@ export default ts.config(
             'Program > VariableDeclaration[kind!="const"], Program > ExportNamedDeclaration > VariableDeclaration[kind!="const"]',
           message: 'A module keeps no state: make it an argument.',
         },
+        {
+          // What decides is a row of limits or a constant with its source; loops and rounding may count.
+          selector:
+            ':not(ForStatement) > BinaryExpression[operator=/^[<>]=?$/] > Literal[raw=/^(?!0$|1$|2$|12$|1e|0\\.0*1$)[0-9]/]',
+          message: 'A bare threshold: make it a limit with its unit and source.',
+        },
       ],
       'no-restricted-globals': ['error', ...PAGE],
       'no-restricted-properties': [

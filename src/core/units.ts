@@ -49,5 +49,7 @@ export const GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON = GRAMS_PER_OUNCE / LITRES.
 /** Pressure of one pound-force per square foot in kilopascals. */
 export const KPA_PER_PSF = (KG_PER_POUND * 9.80665) / (0.3048 * 0.3048) / 1000
 
+/** Mean length of the Gregorian year, days. */
+export const DAYS_PER_YEAR = 365.2425
 /** Mean length of a calendar month, days: a twelfth of the Gregorian year. */
-export const DAYS_PER_MONTH = 365.2425 / 12
+export const DAYS_PER_MONTH = DAYS_PER_YEAR / 12

@@ -87,6 +87,9 @@ export function chargeBalance(mix: BufferedMix): ChargeBalance {
   }
 }
 
+/** No pH lies beyond it: the search ends there. */
+const FARTHEST = 30
+
 /**
  * The pH at which `lack` is nought, searched from a pH nearby. `lack` rises with pH, at least as steeply as `slope`
  * says. Newton's step first, then false position with the Illinois halving once the root is held from both sides.
@@ -100,7 +103,7 @@ export function pHWhere(lack: (pH: number) => number, slope: number, from: numbe
   let b = a - Math.min(1, Math.max(-1, offA / slope))
   let offB = lack(b)
   // A slope that flattens falls short of the root: further, until it is held.
-  while (offA < 0 === offB < 0 && Math.abs(offB) >= near && Math.abs(b) < 30) {
+  while (offA < 0 === offB < 0 && Math.abs(offB) >= near && Math.abs(b) < FARTHEST) {
     const step = 2 * (b - a)
     a = b
     offA = offB

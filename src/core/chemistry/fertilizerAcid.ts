@@ -32,11 +32,15 @@ export const acidPerGram = (dressing: Dressing): number =>
 export const ramp = (pH: number, none: number, full: number): Fraction =>
   Math.min(1, Math.max(0, (pH - none) / (full - none)))
 
+/** Exponents up to this go by the fraction. */
+const SHORT_OF_HALF = 0.5
+
 /**
  * Share gone after a first-order stretch: 1 - exp(-x). Short of a half by a fraction that is right to 1e-4 and costs a
  * tenth of the power. Source: series of x / (1 - exp(-x)).
  */
-export const gone = (x: number): Fraction => (x < 0.5 ? x / (1 + x / 2 + (x * x) / 12) : -Math.expm1(-x))
+export const gone = (x: number): Fraction =>
+  x < SHORT_OF_HALF ? x / (1 + x / 2 + (x * x) / 12) : -Math.expm1(-x)
 
 /** How much of what has to grow first is there: half of it after its lag, days at 20 C. Source: our assumption. */
 export const grown = (warmDays: Days, lag: Days): Fraction => {

@@ -71,6 +71,9 @@ export function limeAt(
   }
 }
 
+/** A way of pH too short to divide by: its slope says the same. */
+const HARDLY = 0.01
+
 /**
  * By how much each lime and dressing moved the pH: its charge over what one unit of pH has taken on the way from the
  * mix's own to where it stands. Water and what was laid down again are left out.
@@ -83,7 +86,7 @@ function moversOf(
 ): PHMover[] {
   const balance = chargeBalance(mix)
   const way = pH - mix.pH
-  const perUnit = Math.abs(way) > 0.01 ? balance.at(pH) / way : balance.slope(pH)
+  const perUnit = Math.abs(way) > HARDLY ? balance.at(pH) / way : balance.slope(pH)
   const movers = new Map<string, number>()
   const add = (id: string, charge: number) => movers.set(id, (movers.get(id) ?? 0) + charge / perUnit)
   limes.forEach(({ lime }, i) => add(lime.id, byLime[i]!))

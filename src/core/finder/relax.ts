@@ -12,6 +12,8 @@ export interface Relaxation {
 
 /** Parts used while asking what stands in the way: coarser than a real search, twenty times quicker. */
 const COARSE_PARTS = 8
+/** Steps outside its bands that giving something up must save, to be offered. Our assumption. */
+const WORTH_IT = 0.1
 
 /** Every problem that is one wish shorter. */
 function* easier(
@@ -58,7 +60,7 @@ export function* inTheWay(problem: FinderProblem): Generator<FinderProgress, Out
     if (!best) continue
     const own = givenUp.kind === 'target' ? (now?.misses[givenUp.target] ?? 0) : 0
     const gain = now ? now.score - own - best.score : Infinity
-    if (gain > 0.1) found.push({ givenUp, best, gain })
+    if (gain > WORTH_IT) found.push({ givenUp, best, gain })
   }
   if (!asItIs.ok && found.length === 0) return asItIs
   return succeed(found.sort((a, b) => b.gain - a.gain))

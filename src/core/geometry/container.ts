@@ -43,6 +43,8 @@ export interface ContainerVolumes {
   reservoirVolume: Litres
 }
 
+/** A triangle. */
+const LEAST_CORNERS = 3
 const MOUND: SizeRow = { limit: LARGEST_HEIGHT, of: 'length', is: 'heaped' }
 /** The named sizes of a shape, its mound among them. */
 const sizesOfShape = (shape: Shape): ReturnType<typeof sizesOf> => [
@@ -80,7 +82,7 @@ export function checkContainer(container: Container): Outcome<Container> {
     if (value > limit) return fail({ code: 'size-too-large', field, value, limit })
   }
   const body = bodyOf(shape)
-  if ('corners' in body && (body.corners.length < 3 || outlineCrosses(body.corners)))
+  if ('corners' in body && (body.corners.length < LEAST_CORNERS || outlineCrosses(body.corners)))
     return fail({ code: 'outline-crosses-itself' })
   if (!Number.isFinite(headspace)) return fail({ code: 'not-a-number', field: 'headspace' })
   if (headspace < 0) return fail({ code: 'size-negative', field: 'headspace', value: headspace })

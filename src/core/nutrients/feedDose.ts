@@ -5,6 +5,11 @@ import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
 import { mgPerGram } from './ions'
 
+/** Share of what is wanted of a nutrient that may lack without a word. Our assumption. */
+const MISSED = 0.1
+/** Less of a dressing than this is none, g per litre. */
+const NONE = 1e-3
+
 export interface FeedTarget {
   element: Element
   /** mg per litre of mix wanted from dressings. */
@@ -76,13 +81,13 @@ export function dosesForCharge(
   return succeed(
     {
       doses: dressings.flatMap((dressing, d) =>
-        x[d]! > 1e-3
+        x[d]! > NONE
           ? [{ dressing, gramsPerLitre: x[d]!, atLimit: x[d]! >= dressing.dose.limit - 1e-9 }]
           : [],
       ),
       reached,
       largestMiss,
     },
-    largestMiss > 0.1 ? { code: 'charge-not-met', largestMiss } : null,
+    largestMiss > MISSED ? { code: 'charge-not-met', largestMiss } : null,
   )
 }

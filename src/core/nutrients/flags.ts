@@ -34,24 +34,9 @@ export type FeedFlag =
   /** Water crystals: the share of the volume they swell to, and how far they lift the surface, cm. */
   | { code: 'crystals-swell'; share: number; lift: Centimetres }
 
-/**
- * Boron that is plenty for a litre of mix, and what hurts beans and strawberries, mg/L. Source: Bunt 1988 (from
- * memory).
- */
-export const BORON_LIMIT = 1
-/** What may come out of a slow frit or coat over a season, most of it leached or taken up. mg/L. Our assumption. */
-export const SLOW_BORON_LIMIT = 2
-/** Share of dissolved nitrogen that may be ammonium below 15 C. Source: common practice, at most 40-50 %. */
-export const AMMONIUM_LIMIT = 0.5
-/**
- * Phosphorus at which plants of the heath and protea kinds suffer, mg/L of mix. Source: Handreck & Black (from
- * memory).
- */
-export const PHOSPHORUS_LIMIT = 40
 /** Days that count as at once for what harms roots, and those of a season. */
 const FIRST_MONTH = 28
 const SEASON = 140
-const RATIO = { low: 1.5, high: 8 } as const
 
 /**
  * Crops of the heath family: roots made for poor acid ground.
@@ -79,7 +64,7 @@ interface Fed extends FedIn {
 }
 
 /**
- * What stands out in the feed of a fresh mix. mg per litre, dS/m, fractions, C. Sources beside each limit above.
+ * What stands out in the feed of a fresh mix. mg per litre, dS/m, fractions, C. Sources beside each limit.
  * Amounts are averaged over the mix, salts are also judged in the top where something is put there.
  * Range: doses of 0 and up. Errors: none.
  */
@@ -92,9 +77,9 @@ export function feedFlags(blend: Blend, doses: readonly DressingDose[], where: F
 function coldAmmonium({ supply, temperature }: Fed): FeedFlag[] {
   const { nitrogen, otherNitrogen } = supply(IMMEDIATE)
   const dissolved = nitrogen.nitrate + nitrogen.ammonium + otherNitrogen
-  const share = dissolved > 20 ? (dissolved - nitrogen.nitrate) / dissolved : 0
+  const share = dissolved > L.ammoniumCounts.value ? (dissolved - nitrogen.nitrate) / dissolved : 0
   const atFirst = temperatureCourse(temperature).on(0)
-  return atFirst < 15 && share > AMMONIUM_LIMIT
+  return atFirst < L.coldMix.value && share > L.ammoniumShare.value
     ? [{ code: 'ammonium-when-cold', share, temperature: atFirst }]
     : []
 }
@@ -107,8 +92,8 @@ function highBoron({ doses, averaged, temperature }: Fed): FeedFlag[] {
   const boronBy = (day: number, doses: readonly DressingDose[] = averaged) =>
     supplyOfDressings(doses, temperature)(day).charge.boron
   const [first, season] = [boronBy(FIRST_MONTH), boronBy(SEASON)]
-  const soon = first > BORON_LIMIT
-  if (!soon && season <= SLOW_BORON_LIMIT) return []
+  const soon = first > L.boron.value
+  if (!soon && season <= L.slowBoron.value) return []
   const day = soon ? FIRST_MONTH : SEASON
   const most = averaged.reduce((a, b) => (boronBy(day, [b]) > boronBy(day, [a]) ? b : a))
   return [
@@ -116,7 +101,7 @@ function highBoron({ doses, averaged, temperature }: Fed): FeedFlag[] {
       code: 'boron-high',
       soon,
       mgPerLitre: soon ? first : season,
-      limit: soon ? BORON_LIMIT : SLOW_BORON_LIMIT,
+      limit: soon ? L.boron.value : L.slowBoron.value,
       dressing: most.dressing.id,
       overdosed: beyondLimit(doses).flatMap(([d]) => (isBoronFeed(d) ? [d.id] : [])),
     },
@@ -137,16 +122,17 @@ function highSalts({ blend, doses, depth, temperature, crop }: Fed): FeedFlag[] 
 
 function sensitiveToPhosphorus({ supply, crop }: Fed): FeedFlag[] {
   const { phosphorus } = supply(140).charge
-  return phosphorusSensitive(crop) && phosphorus > PHOSPHORUS_LIMIT
-    ? [{ code: 'phosphorus-for-sensitive', mgPerLitre: phosphorus, limit: PHOSPHORUS_LIMIT }]
+  return phosphorusSensitive(crop) && phosphorus > L.phosphorusForHeaths.value
+    ? [{ code: 'phosphorus-for-sensitive', mgPerLitre: phosphorus, limit: L.phosphorusForHeaths.value }]
     : []
 }
 
 function oddCalcium({ supply }: Fed): FeedFlag[] {
   const { calcium, magnesium } = supply(140).charge
   const ratio = calcium / magnesium
-  return calcium > 50 && (ratio < RATIO.low || ratio > RATIO.high)
-    ? [{ code: 'calcium-to-magnesium', ratio, ...RATIO }]
+  const [low, high] = [L.leastCalciumToMagnesium.value, L.mostCalciumToMagnesium.value]
+  return calcium > L.calciumCounts.value && (ratio < low || ratio > high)
+    ? [{ code: 'calcium-to-magnesium', ratio, low, high }]
     : []
 }
 
@@ -219,7 +205,7 @@ function overdosed({ doses }: Fed): FeedFlag[] {
 
 function uncoveredDrawdown({ supply }: Fed): FeedFlag[] {
   const { drawdown, charge } = supply(28)
-  return drawdown > 20 && charge.nitrogen < drawdown
+  return drawdown > L.drawdownCounts.value && charge.nitrogen < drawdown
     ? [{ code: 'drawdown-uncovered', drawdown, supplied: charge.nitrogen }]
     : []
 }

@@ -9,14 +9,7 @@ export {
   type ExtractMethod,
 } from './electricalConductivity'
 export { dosesForCharge, type FeedPlan, type FeedTarget } from './feedDose'
-export {
-  AMMONIUM_LIMIT,
-  BORON_LIMIT,
-  feedFlags,
-  PHOSPHORUS_LIMIT,
-  type DoseKind,
-  type FeedFlag,
-} from './flags'
+export { feedFlags, type DoseKind, type FeedFlag } from './flags'
 export { ionsOf, mgPerGram, noCharge, type Charge, type Ions } from './ions'
 export {
   chargeOfLabel,

@@ -2,6 +2,76 @@ import { defineLimits } from '../limits'
 
 /** What makes feed and conditioners stand out. */
 export const FLAG_LIMITS = defineLimits({
+  coldMix: {
+    value: 15,
+    low: 10,
+    high: 18,
+    unit: 'C',
+    source: 'common practice: below it nitrification is slow',
+  },
+  ammoniumShare: {
+    value: 0.5,
+    low: 0.4,
+    high: 0.6,
+    unit: 'share of the dissolved nitrogen',
+    source: 'common practice: at most 40 to 50 % below 15 C',
+  },
+  ammoniumCounts: {
+    value: 20,
+    low: 10,
+    high: 40,
+    unit: 'mg of dissolved nitrogen in a litre of mix',
+    source: 'our assumption: the ammonium in less burns no root',
+  },
+  boron: {
+    value: 1,
+    low: 0.7,
+    high: 1.5,
+    unit: 'mg in a litre of mix',
+    source: 'Bunt 1988 (from memory): plenty, and what hurts beans and strawberries',
+  },
+  slowBoron: {
+    value: 2,
+    low: 1.5,
+    high: 3,
+    unit: 'mg in a litre of mix over a season',
+    source: 'our assumption: most of what a frit or coat gives slowly is leached or taken up',
+  },
+  phosphorusForHeaths: {
+    value: 40,
+    low: 20,
+    high: 60,
+    unit: 'mg in a litre of mix',
+    source: 'Handreck & Black (from memory): heath and protea kinds suffer',
+  },
+  calciumCounts: {
+    value: 50,
+    low: 20,
+    high: 100,
+    unit: 'mg in a litre of mix',
+    source: 'our assumption: with less there is no ratio to speak of',
+  },
+  leastCalciumToMagnesium: {
+    value: 1.5,
+    low: 1,
+    high: 2,
+    unit: 'by weight',
+    source: 'common practice',
+  },
+  mostCalciumToMagnesium: {
+    value: 8,
+    low: 6,
+    high: 10,
+    unit: 'by weight',
+    source: 'common practice',
+  },
+  drawdownCounts: {
+    value: 20,
+    low: 10,
+    high: 40,
+    unit: 'mg of nitrogen in a litre of mix',
+    source: 'our assumption: a crop takes as much in a week',
+  },
   charTakes: {
     value: 4,
     low: 2,

@@ -50,11 +50,11 @@ export function completeDressing(own: OwnDressing): Outcome<Dressing> {
     return fail({ code: 'unknown-family', family: own.family })
   const numbers = [own.label.nitrogen, own.label.phosphate, own.label.potash]
   const sum = numbers.reduce((s, n) => s + n, 0)
-  if (!numbers.every((n) => n >= 0) || !(sum <= 100))
-    return fail({ code: 'value-out-of-range', field: 'label', value: sum, low: 0, high: 100 })
+  if (!numbers.every((n) => n >= 0) || !(sum <= WHOLE_LABEL))
+    return fail({ code: 'value-out-of-range', field: 'label', value: sum, low: 0, high: WHOLE_LABEL })
   const forms = own.nitrogenForms
   const formsSum = forms ? forms.nitrate + forms.ammonium + forms.urea + forms.organic : 1
-  if (Math.abs(formsSum - 1) > 0.01)
+  if (Math.abs(formsSum - 1) > ROUNDED)
     return fail({ code: 'value-out-of-range', field: 'nitrogenForms', value: formsSum, low: 1, high: 1 })
   if (own.longevityMonths !== undefined && !(own.longevityMonths > 0))
     return fail({ code: 'size-not-positive', field: 'longevityMonths', value: own.longevityMonths })
@@ -94,6 +94,10 @@ export function completeDressing(own: OwnDressing): Outcome<Dressing> {
   })
 }
 
+/** All of a feed, %. */
+const WHOLE_LABEL = 100
+/** By how much forms of nitrogen may miss one, as labels round. */
+const ROUNDED = 0.01
 const zero = { nitrogen: 0, phosphorus: 0, potassium: 0 }
 const valuesOf = (d: Dressing) => ({
   nitrogen: d.analysis.nitrogen?.value ?? 0,

@@ -1,5 +1,6 @@
 import type { CropSeason } from '../data/types'
 import { PERENNIAL_SEASON } from '../nutrients/demand'
+import { SEASON_LIMITS } from './limits'
 import type { Days } from '../units'
 
 /** What a job asks for after it is filled, as plain data. */
@@ -44,12 +45,6 @@ export interface FollowUpQuestion {
 }
 
 /**
- * Water saltier than this wants an eye kept on the mix, dS/m. Source: Ayers & Westcot 1985, FAO-29: slight
- * restriction from 0.7.
- */
-export const SALTY_WATER = 0.7
-
-/**
  * Dates to follow a planting by, in the order of days. pH two weeks and six weeks after mixing, shade for a week,
  * feed a week before the mix runs short but not while it rests, a look at the level after eight weeks, salts each
  * eight weeks where the water is salty, harvest, the cold. Source: common practice; harvest and hunger as computed
@@ -60,21 +55,25 @@ export function followUp(q: FollowUpQuestion): FollowUp[] {
   const list: FollowUp[] = []
   const put = (code: FollowUpCode, day: Days, until: Days | null = null) =>
     list.push({ code, day: Math.round(day), until: until === null ? null : Math.round(until) })
+  const days = (id: keyof typeof SEASON_LIMITS): Days => SEASON_LIMITS[id].value
   if (q.limed) {
-    put('test-ph-first', 14 - q.mixedBefore)
-    put('test-ph-again', 42 - q.mixedBefore)
+    put('test-ph-first', days('firstPHTest') - q.mixedBefore)
+    put('test-ph-again', days('secondPHTest') - q.mixedBefore)
   }
-  if (q.transplanted) put('shade', 0, 7)
-  const end = q.harvest?.to ?? 180
+  if (q.transplanted) put('shade', 0, days('shade'))
+  const end = q.harvest?.to ?? days('season')
   if (q.hungryFrom !== null && q.hungryFrom < end) {
-    const day = Math.max(7, q.hungryFrom - 7, q.restsFor)
+    const day = Math.max(days('feedBefore'), q.hungryFrom - days('feedBefore'), q.restsFor)
     // What stays for years is fed while it grows, and left to ripen before its winter.
     put('feed', day, q.perennial ? Math.min(end, day + PERENNIAL_SEASON) : end)
   }
-  if (q.waterEc > SALTY_WATER) for (let day = 56; day < Math.min(end, 200); day += 56) put('check-salts', day)
-  if (end > 70) put('top-up', 56)
+  const look = days('look')
+  if (q.waterEc > SEASON_LIMITS.saltyWater.value)
+    for (let day = look; day < Math.min(end, days('saltsUntil')); day += look) put('check-salts', day)
+  if (end > days('topUpWorthIt')) put('top-up', look)
   if (q.harvest) put('harvest', q.harvest.from, q.harvest.to)
   if (q.coldFrom !== null) put(q.season?.standsTo ? 'winter' : 'bring-in', q.coldFrom)
-  put('look-back', q.perennial ? 365 : Math.max(end + 14, 60))
+  const after = Math.max(end + days('lookBackAfter'), days('leastLookBack'))
+  put('look-back', q.perennial ? days('perennialLookBack') : after)
   return list.sort((a, b) => a.day - b.day)
 }

@@ -1,6 +1,7 @@
 import type { Climate } from '../climate'
 import type { CropGrowth, CropSeason } from '../data/types'
-import { DAYS_PER_MONTH, type Days } from '../units'
+import { DAYS_PER_MONTH, DAYS_PER_YEAR, type Days } from '../units'
+import { SEASON_LIMITS } from './limits'
 
 /** How a month suits a crop outside: too cold at night, too cold to grow, passable, as it likes, too hot. */
 export type MonthSuits = 'frost' | 'cold' | 'fair' | 'best' | 'hot'
@@ -33,7 +34,7 @@ const BASE = { cool: 4, warm: 10 } as const
 /** Growth in a day against that in the season its days are counted in; 1 at most. */
 function pace(season: CropSeason, mean: number): number {
   const { least, low } = season.temperature
-  const base = least >= 10 ? BASE.warm : BASE.cool
+  const base = least >= SEASON_LIMITS.warmSeason.value ? BASE.warm : BASE.cool
   const usual = (least + low) / 2
   return Math.min(1, Math.max(0, (mean - base) / (usual - base)))
 }
@@ -123,9 +124,9 @@ export function perennialHarvest(
   )
   if (bears.size === 0) return null
   const monthOn = (day: Days) => (Math.floor((dayOfYear - 1 + day) / DAYS_PER_MONTH) % 12) + 1
-  let from = Math.round((growth.yearsToFirstHarvest ?? 1) * 365.25)
+  let from = Math.round((growth.yearsToFirstHarvest ?? 1) * DAYS_PER_YEAR)
   while (!bears.has(monthOn(from))) from++
   let to = from
-  while (to - from < 366 && bears.has(monthOn(to + 1))) to++
+  while (to - from < DAYS_PER_YEAR && bears.has(monthOn(to + 1))) to++
   return { from, to, slowed: false }
 }

@@ -1,5 +1,6 @@
 import { TROPIC } from '../climate/solar'
 import type { Climate } from '../climate'
+import { SEASON_LIMITS } from './limits'
 import type { Property } from '../data/types'
 
 /** Width of a hardiness zone, C. Source: USDA Plant Hardiness Zone Map, 10 F. */
@@ -76,5 +77,6 @@ export function hardinessZone(coldest: number): string {
 export function restsFor(latitude: number, month: number): number {
   if (Math.abs(latitude) < TROPIC) return 0
   const north = latitude > 0 ? month : ((month + 5) % 12) + 1
-  return north >= 9 ? 16 - north : north <= 3 ? 4 - north : 0
+  const [begins, ends] = [SEASON_LIMITS.restBegins.value, SEASON_LIMITS.restEnds.value]
+  return north >= begins ? 13 + ends - north : north <= ends ? ends + 1 - north : 0
 }

@@ -1,4 +1,4 @@
-import { SALTY_WATER } from '../season/followUp'
+import { SEASON_LIMITS } from '../season/limits'
 import type { Sign } from './judge'
 import { above, below, either, level, littleOf, MEMORY, muchOf, MUCH, only, pHUnder, sign } from './sign'
 
@@ -67,9 +67,11 @@ export const FEED_SIGNS = {
   limeInWater: either([above('alkalinity', HARD_WATER)], ['hard-water', 'strong'], ['soft-water', 'hardly'], {
     value: 'alkalinity',
   }),
-  saltyWater: only('salty-water', 'some', [above('waterEc', SALTY_WATER)], { value: 'waterEc' }),
+  saltyWater: only('salty-water', 'some', [above('waterEc', SEASON_LIMITS.saltyWater.value)], {
+    value: 'waterEc',
+  }),
   saltsInWater: either(
-    [above('waterEc', SALTY_WATER)],
+    [above('waterEc', SEASON_LIMITS.saltyWater.value)],
     ['salty-water', 'strong'],
     ['soft-water', 'against'],
     {

@@ -34,7 +34,17 @@ import {
   rootedVolume,
   WATERING_LIMITS,
 } from '../climate'
-import { cropById, LIMES, materialById, type Dressing, type Material, type NitrogenForms } from '../data'
+import {
+  cropById,
+  LIMES,
+  materialById,
+  type Crop,
+  type Dressing,
+  type Element,
+  type Material,
+  type NitrogenForms,
+} from '../data'
+import { seasonOf } from '../data/seasons'
 import { dressingById } from '../data/dressings'
 import { evaluate, type Evaluation } from '../evaluate'
 import { FILLING_LIMITS, natureOfMaterial, pressedLoss } from '../filling'
@@ -50,12 +60,29 @@ import {
   type Verdicts,
 } from '../judgement'
 import type { Limit } from '../limits'
+import { daysToHarvest, followUp, restsFor, type FollowUpCode, type FollowUpQuestion } from '../season'
+import { SEASON_LIMITS } from '../season/limits'
 import { blend, type Blend } from '../mixing'
-import { feedFlags, FLAG_LIMITS } from '../nutrients'
+import {
+  feedFlags,
+  FLAG_LIMITS,
+  IMMEDIATE,
+  supplyOf,
+  supplyOfDressings,
+  type DressingDose,
+  type FeedFlag,
+} from '../nutrients'
 import { lostStructure } from '../structure'
 import { bandsOf, targetsFor, type Bands } from '../targets'
 import { containerProfile, dryingLimits, tensionAtBase, WATER_LIMITS } from '../water'
-import { entryTensionOf, moveWaterAtOnce, mualemConductivity, MOVING_LIMITS } from '../water/moving'
+import {
+  entryTensionOf,
+  moveWaterAtOnce,
+  mualemConductivity,
+  MOVING_LIMITS,
+  type MovingLayer,
+  type MovingProblem,
+} from '../water/moving'
 import { parts } from './arbitraries'
 
 /**
@@ -350,10 +377,63 @@ const charred = (takes: number) => {
   if (!mixed.ok) throw new Error(mixed.problem.code)
   return mixed.value
 }
+/** Perlite alone, which feeds nothing, with some dressing, at a warmth, for a crop. */
+const givenTo = (doses: DressingDose[], temperature = 20, crop?: Crop) => {
+  const where = { depth: 25, temperature, crop }
+  return feedFlags(PERLITE(), doses, where)
+}
+const flags = (code: FeedFlag['code'], ...asked: Parameters<typeof givenTo>) =>
+  givenTo(...asked).some((f) => f.code === code)
+/** So much of a dressing that it brings so many mg of an element to a litre by a day, at 20 C. */
+const bringing = (dressing: Dressing, element: Element, mg: number, day: number): DressingDose => {
+  const perGram = supplyOfDressings([{ dressing, gramsPerLitre: 1 }], 20)(day).charge[element]
+  // A hair less, so that rounding does not decide what is met to the last digit.
+  return { dressing, gramsPerLitre: (mg / perGram) * (1 - 1e-12) }
+}
+/** A salt of nitrogen, dissolved at once, with a share of it ammonium: mg to a litre of mix. */
+const ammonium = (share: number, mg: number): DressingDose => {
+  const salt = dressingById('ammonium_sulfate')!
+  const nitrogenForms = { nitrate: 1 - share, ammonium: share, urea: 0, organic: 0 }
+  return bringing({ ...salt, nitrogenForms }, 'nitrogen', mg, IMMEDIATE)
+}
+const feedOf = (id: string) => dressingById(id)!
+const PERLITE = once(() => valueOf(blend(parts({ perlite_coarse: 1 }))))
+/** With what the perlite brings, so much of an element in a season. */
+const inAll = (id: string, element: Element, mg: number) =>
+  bringing(feedOf(id), element, mg - supplyOf(PERLITE(), [], 20)(140).charge[element], 140)
+const gypsum = (mg: number) => inAll('gypsum', 'calcium', mg)
+/** 400 mg of calcium and so much magnesium that there is so many times as much calcium. */
+const ratioOf = (times: number) => [gypsum(400), inAll('magnesium_sulfate', 'magnesium', 400 / times)]
+/** Perlite with so much fresh wood that it ties up so much nitrogen in four weeks. */
+const woody = (mg: number) => {
+  const wood = (share: number) => valueOf(blend(parts({ wood_fibre: share, perlite_coarse: 1 - share })))
+  const tied = (share: number) => supplyOf(wood(share), [], 20)(28).drawdown
+  let [low, high] = [0, 1]
+  for (let i = 0; i < 40; i++)
+    [low, high] = tied((low + high) / 2) < mg ? [(low + high) / 2, high] : [low, (low + high) / 2]
+  return feedFlags(wood(low), [], { depth: 25, temperature: 20 }).some((f) => f.code === 'drawdown-uncovered')
+}
 everyLimit(
   'Feed',
   FLAG_LIMITS,
   {
+    coldMix: trial(15, (c) => flags('ammonium-when-cold', [ammonium(1, 200)], c)),
+    ammoniumShare: trial(0.5, (share) => flags('ammonium-when-cold', [ammonium(share, 200)], 5)),
+    ammoniumCounts: trial(20, (mg) => flags('ammonium-when-cold', [ammonium(1, mg)], 5)),
+    boron: trial(1, (mg) => flags('boron-high', [bringing(feedOf('borax'), 'boron', mg, 28)])),
+    slowBoron: trial(2, (mg) => flags('boron-high', [bringing(feedOf('fte_mix'), 'boron', mg, 140)])),
+    phosphorusForHeaths: trial(40, (mg) =>
+      flags(
+        'phosphorus-for-sensitive',
+        [bringing(feedOf('map'), 'phosphorus', mg, 140)],
+        20,
+        cropById('blueberry'),
+      ),
+    ),
+    calciumCounts: trial(50, (mg) => flags('calcium-to-magnesium', [gypsum(mg)])),
+    leastCalciumToMagnesium: trial(1.5, (times) => flags('calcium-to-magnesium', ratioOf(times))),
+    mostCalciumToMagnesium: trial(8, (times) => flags('calcium-to-magnesium', ratioOf(times))),
+    drawdownCounts: trial(20, woody),
     charTakes: trial(4, (mg) => flagged('char-uncharged', charred(mg)) !== undefined),
     crystalsSwell: trial(80, (mL) => {
       const flag = flagged('crystals-swell', charred(1), 1)
@@ -364,7 +444,78 @@ everyLimit(
       (share) => flagged('crystals-swell', charred(1), (1000 * share) / 80) !== undefined,
     ),
   },
-  ['crystalsSwell'],
+  ['coldMix', 'crystalsSwell'],
+)
+
+/** A planting without anything to follow but what every one has. */
+const PLANTED: FollowUpQuestion = {
+  mixedBefore: 0,
+  limed: false,
+  transplanted: false,
+  hungryFrom: null,
+  harvest: null,
+  waterEc: 0,
+  season: undefined,
+  coldFrom: null,
+  perennial: false,
+  restsFor: 0,
+}
+const followed = (code: FollowUpCode, change: Partial<FollowUpQuestion> = {}) =>
+  followUp({ ...PLANTED, ...change }).filter((f) => f.code === code)
+const dayOf = (code: FollowUpCode, change: Partial<FollowUpQuestion> = {}) => followed(code, change)[0]!.day
+/** Growth of a crop that needs so much warmth at the least, in months of 12 C: nothing, for one counted from 12. */
+const growsAt = (least: number) => {
+  const lettuce = seasonOf('lettuce')!
+  return daysToHarvest(
+    { perennial: false, properties: { daysToMaturity: { low: 50, value: 60, high: 70 } } },
+    { ...lettuce, temperature: { ...lettuce.temperature, least, low: 20 } },
+    {
+      latitude: 50,
+      elevation: 0,
+      months: Array.from({ length: 12 }, () => ({ tMin: 11, tMax: 13, rain: 50 })),
+    },
+    1,
+  )!.from
+}
+everyLimit(
+  'Season',
+  SEASON_LIMITS,
+  {
+    // Days come to the whole day.
+    firstPHTest: trial(14, (day) => dayOf('test-ph-first', { limed: true }) > day),
+    secondPHTest: trial(42, (day) => dayOf('test-ph-again', { limed: true }) > day),
+    shade: trial(7, (day) => followed('shade', { transplanted: true })[0]!.until! > day),
+    feedBefore: trial(7, (days) => 40 - dayOf('feed', { hungryFrom: 40 }) > days),
+    season: trial(180, (day) => followed('feed', { hungryFrom: day }).length, 0.01),
+    look: trial(56, (day) => dayOf('top-up') > day),
+    saltsUntil: trial(
+      200,
+      (day) => day > 56 * followed('check-salts', { waterEc: 9, harvest: { from: 1, to: 999 } }).length + 32,
+    ),
+    topUpWorthIt: trial(70, (to) => followed('top-up', { harvest: { from: 1, to } }).length),
+    leastLookBack: trial(60, (day) => dayOf('look-back', { harvest: { from: 1, to: 1 } }) > day),
+    lookBackAfter: trial(14, (days) => dayOf('look-back', { harvest: { from: 1, to: 100 } }) - 100 > days),
+    perennialLookBack: trial(365, (day) => dayOf('look-back', { perennial: true }) > day),
+    saltyWater: trial(0.7, (waterEc) => followed('check-salts', { waterEc }).length > 0),
+    // Counted from 10 C growth at 12 C is slow, counted from 4 C it is more than half.
+    warmSeason: trial(10, (least) => growsAt(least) > 100),
+    restBegins: trial(9, (month) => restsFor(51, Math.floor(month)) > 0, 0.12),
+    restEnds: trial(3, (month) => restsFor(51, Math.ceil(month)) > 0, 0.3),
+  },
+  // The days follow the limit itself; of the others what is met counts as below.
+  [
+    'firstPHTest',
+    'secondPHTest',
+    'shade',
+    'feedBefore',
+    'season',
+    'look',
+    'leastLookBack',
+    'lookBackAfter',
+    'perennialLookBack',
+    'warmSeason',
+    'restBegins',
+  ],
 )
 
 /** Grains of one size only. */
@@ -418,25 +569,30 @@ everyLimit(
   },
   [],
 )
+const stuff = (top: number, air: number): MovingLayer => ({
+  top,
+  hydraulics: {
+    totalPorosity: 0.6,
+    waterAt: (h) => (0.6 - air) * (1 - 1e-3 * Math.log(1 + h)),
+    conductivityAt: () => 1e-12,
+  },
+})
+/** Stuff that, drained, is nearly full up to a height and open above it: pores of one width. */
+const drownedTo = (height: number): MovingLayer => {
+  const { top, hydraulics } = stuff(25, 0)
+  const waterAt = (h: number) => 0.25 + 0.3 / (1 + Math.exp(20 * (h - height)))
+  return { top, hydraulics: { ...hydraulics, waterAt } }
+}
 /** A pot of stuff that holds still: the same tension everywhere and hardly a flow, for a few hours around noon. */
-const standingStill = (tension: number, air = 0.3) => {
+const standingStill = (tension: number, layer = stuff(25, 0.3), begin?: MovingProblem['begin']) => {
   const answer = moveWaterAtOnce({
     container: pot,
-    layers: [
-      {
-        top: 25,
-        hydraulics: {
-          totalPorosity: 0.6,
-          waterAt: (h) => (0.6 - air) * (1 - 1e-3 * Math.log(1 + h)),
-          conductivityAt: () => 1e-12,
-        },
-      },
-    ],
+    layers: [layer],
     below: { kind: 'free' },
-    begin: { kind: 'even', tension },
+    begin: begin ?? { kind: 'even', tension },
     hours: 2,
     clock: 11,
-    cells: 8,
+    cells: 40,
     pulses: [],
     day: { uptake: 1e-6, evaporation: 0, wall: 0, saucer: 0 },
   })
@@ -454,7 +610,12 @@ everyLimit(
   {
     widestPore: trial(1, (x) => Math.abs(twoPores(x) / twoPores(0.3) - 1) > 1e-3, 0.1),
     stalls: trial(0.02, (k) => entryTensionOf({ conductivityAt: () => k }) > 25),
-    airForRoots: trial(0.1, (air) => standingStill(30, air).hoursShortOfAir > 0),
+    airlessRoots: trial(
+      0.5,
+      (share) => standingStill(0, drownedTo(25 * share), { kind: 'drained' }).hoursShortOfAir > 0,
+      0.1,
+    ),
+    airForRoots: trial(0.1, (air) => standingStill(30, stuff(25, air)).hoursShortOfAir > 0),
     rootsMakeUp: trial(
       1,
       (x) => standingStill(tensionAt(0.8)).book.takenUp > (0.8 / x) * standingStill(30).book.takenUp,

@@ -5,6 +5,9 @@ import { doseOf, type Amount, type AmountSetting } from './amount'
 export const NUTRIENTS = ['nitrogen', 'phosphate', 'potash'] as const
 export type Nutrient = (typeof NUTRIENTS)[number]
 
+/** All of a feed, %. */
+const WHOLE = 100
+
 /** "4-4-4", "15 : 15 : 15", "NPK 5/1/1" as the three numbers of a label; null where it is none, or more than all. */
 export function readLabel(text: string): Label | null {
   const read =
@@ -18,15 +21,18 @@ export function readLabel(text: string): Label | null {
     number,
   ]
   const sum = nitrogen + phosphate + potash
-  return sum > 0 && sum <= 100 ? { nitrogen, phosphate, potash } : null
+  return sum > 0 && sum <= WHOLE ? { nitrogen, phosphate, potash } : null
 }
+
+/** Nutrients of the label together, %: richer than this is a salt. Our assumption. */
+const SALT_RICH = 25
 
 /**
  * g/mL of a feed of which only the label is known: meals are light, salts heavy. Source: our assumption, between the
  * tables' organic feeds (0.6 to 0.75) and salts (0.9 to 1.1).
  */
 const guessedDensity = ({ nitrogen, phosphate, potash }: Label): number =>
-  nitrogen + phosphate + potash > 25 ? 1 : 0.7
+  nitrogen + phosphate + potash > SALT_RICH ? 1 : 0.7
 
 export interface LabelDose {
   /** Of one's own feed, g per litre of mix. */

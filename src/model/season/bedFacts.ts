@@ -23,6 +23,10 @@ const FRESH = 45
 const LOOK_BACK = 30
 /** What supply is counted over, days. */
 const SEASON = 140
+/** A lime with more magnesium than this is dolomitic, fraction by weight; ground limestone has a hundredth at most. */
+const MAGNESIAN = 0.02
+/** mg/L of dissolved nitrogen below which the share of ammonium in it says nothing. Our assumption. */
+const DISSOLVED_COUNTS = 5
 
 const FAMILIES = {
   peatOrBark: new Set(['peat', 'bark', 'coir']),
@@ -83,7 +87,7 @@ function acidityFacts(q: FactsQuestion, { now, day }: OnDay) {
     pH: { value: read ?? expectedOn(e, 'pH', day) ?? e.lime.pH, isRead: read !== null },
     pHBand: prepared.bands.pH,
     limed: limes.length > 0,
-    limedWithMagnesium: limes.some((l) => l.lime.magnesium > 0.02),
+    limedWithMagnesium: limes.some((l) => l.lime.magnesium > MAGNESIAN),
   }
 }
 
@@ -129,7 +133,7 @@ function feedFacts({ prepared, evaluation: e, entries }: FactsQuestion, { now, d
     magnesium,
     calcium,
     boron,
-    ammoniumShare: dissolved > 5 ? ammonium / dissolved : 0,
+    ammoniumShare: dissolved > DISSOLVED_COUNTS ? ammonium / dissolved : 0,
     meals: doses.reduce((s, d) => s + (MEALS.has(d.dressing.family) ? d.gramsPerLitre : 0), 0),
   }
 }

@@ -150,6 +150,8 @@ const materialOf = (
 const short = (x: number) => Number(x.toPrecision(5))
 
 /** Parts in all, and materials, that freshening may take. */
+/** A found mix with this share of the old in it comes before the others. */
+const MOSTLY_OLD = 0.5
 const FRESHEN = { maxParts: 8, maxMaterials: 4 }
 
 /** Next year's job in the same beds, with the old mix alone in it to begin with. */
@@ -200,6 +202,6 @@ export function freshest<F extends { candidate: { parts: readonly { id: string; 
     const all = parts.reduce((s, p) => s + p.parts, 0)
     return (parts.find((p) => p.id === oldId)?.parts ?? 0) / all
   }
-  const half = found.filter((f) => share(f) >= 0.5)
-  return [...half, ...found.filter((f) => share(f) < 0.5)]
+  const mostlyOld = (f: F) => share(f) >= MOSTLY_OLD
+  return [...found.filter(mostlyOld), ...found.filter((f) => !mostlyOld(f))]
 }

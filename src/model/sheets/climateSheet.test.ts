@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { CLIMATES } from '@/core/climate/climates'
 import { monthlyReference } from '@/core/climate'
+import { PLACE_RANGES } from './climateLimits'
 import { monthProblem, monthsFromText, placeProblem } from './climateSheet'
 import { placeSchema } from '@/model/garden/schemas'
 import { startingPlace } from '@/model/garden/starting'
@@ -65,6 +66,44 @@ describe('a climate from a sheet', () => {
     expect(!cold.ok && cold.problem).toMatchObject({ column: 'tmax', text: '23 °F in the warmest month' })
     const wet = monthsFromText(`tmin,tmax,rain\n${rows(12, () => '50,70,60')}`, 'us')
     expect(!wet.ok && wet.problem.column).toBe('rain')
+  })
+  test('each limit of a place, of a month and of a year is tried from both sides', () => {
+    const wrongIn = (tMin: number, tMax: number, rain: number) => {
+      const read = monthsFromText(`tmin,tmax,rain\n${rows(12, () => `${tMin},${tMax},${rain}`)}`, 'metric')
+      return read.ok ? null : read.problem.column
+    }
+    // The hottest places have 47 C, a garden has a month above 7, the wettest places have 12 m in a year.
+    expect([wrongIn(20, 47.9, 10), wrongIn(20, 48.1, 10)]).toEqual([null, 'tmax'])
+    expect([wrongIn(0, 7.1, 10), wrongIn(0, 6.9, 10)]).toEqual([null, 'tmax'])
+    expect([wrongIn(10, 20, 999), wrongIn(10, 20, 1001)]).toEqual([null, 'rain'])
+    const month = { tMin: 5, tMax: 10, rain: 50 }
+    for (const [name, column] of [
+      ['tMin', 'tmin'],
+      ['tMax', 'tmax'],
+      ['rain', 'rain'],
+    ] as const) {
+      const [low, high] = PLACE_RANGES[name]
+      const at = (value: number) =>
+        monthProblem({ ...month, ...(name === 'rain' ? {} : { tMin: -60, tMax: 55 }), [name]: value })
+      expect([at(low), at(high)]).toEqual([null, null])
+      expect([at(low - 0.1)?.column, at(high + 0.1)?.column]).toEqual([column, column])
+    }
+    expect(monthProblem({ tMin: 10, tMax: 9, rain: 0 })?.wanted).toBe('no colder than the nights')
+    const place = startingPlace(CLIMATES[0]!)
+    for (const field of [
+      'latitude',
+      'elevation',
+      'waterAlkalinity',
+      'waterEc',
+      'coldestNight',
+      'waterEvery',
+    ] as const) {
+      const [low, high] = PLACE_RANGES[field]
+      const at = (value: number | null) => placeProblem({ ...place, [field]: value }, field)
+      expect([at(low), at(high)]).toEqual([null, null])
+      expect([at(low - 0.01), at(high + 0.01)]).toEqual(Array(2).fill(`between ${low} and ${high}`))
+    }
+    expect(placeProblem({ ...place, coldestNight: null }, 'coldestNight')).toBeNull()
   })
   test('the six to begin from are believable, differ, and make places', () => {
     expect(CLIMATES).toHaveLength(6)

@@ -1,3 +1,4 @@
+import { CLIMATE_LIMITS, PLACE_RANGES } from './climateLimits'
 import type { Place, Settings } from '@/model/garden/schemas'
 import { readNumber } from '../numbers'
 import { numberWanted, readSheet } from './sheet'
@@ -20,6 +21,8 @@ const HEADINGS: Record<string, 'month' | 'tmin' | 'tmax' | 'rain'> = {
   rain: 'rain',
 }
 const UNITS: Record<string, 'c' | 'f' | 'mm' | 'in'> = { c: 'c', f: 'f', mm: 'mm', in: 'in', inches: 'in' }
+/** Letters that tell months apart. */
+const SHORTEST_MONTH = 3
 const NAMES = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
 
 interface Column {
@@ -36,7 +39,7 @@ function columnOf(heading: string): Column | null {
 /** 0 for January; null where it names no month. */
 function monthOf(text: string): number | null {
   const word = text.trim().toLowerCase()
-  const byName = word.length < 3 ? -1 : NAMES.indexOf(word.slice(0, 3))
+  const byName = word.length < SHORTEST_MONTH ? -1 : NAMES.indexOf(word.slice(0, SHORTEST_MONTH))
   if (byName >= 0) return byName
   return /^(0?[1-9]|1[0-2])$/.test(word) ? Number(word) - 1 : null
 }
@@ -95,25 +98,24 @@ export function monthsFromText(
 }
 
 /**
- * Figures that no place on earth has, taken in the unit they seem to be in. Warmest monthly means of days reach 47 C
- * (Death Valley), and a garden has one above 7 C; the wettest places have 12 m of rain a year. Common practice.
+ * Figures that no place on earth has, taken in the unit they seem to be in.
  */
 function doubtOf(months: Months): { column: string; text: string; wanted: string } | null {
   const warmest = Math.max(...months.map((m) => m.tMax))
   const rain = months.reduce((sum, m) => sum + m.rain, 0)
-  if (warmest > 48)
+  if (warmest > CLIMATE_LIMITS.warmest.value)
     return {
       column: 'tmax',
       text: `${warmest.toFixed(0)} °C in the warmest month`,
       wanted: 'degrees Celsius; where they are Fahrenheit, the headings tmin F and tmax F',
     }
-  if (warmest < 7)
+  if (warmest < CLIMATE_LIMITS.coolest.value)
     return {
       column: 'tmax',
       text: `${(warmest * 1.8 + 32).toFixed(0)} °F in the warmest month`,
       wanted: 'degrees Fahrenheit; where they are Celsius, the headings tmin C and tmax C',
     }
-  if (rain > 12_000)
+  if (rain > CLIMATE_LIMITS.wettest.value)
     return {
       column: 'rain',
       text: `${(rain / 1000).toFixed(0)} m in a year`,
@@ -122,33 +124,27 @@ function doubtOf(months: Months): { column: string; text: string; wanted: string
   return null
 }
 
+const outside = (value: number, range: keyof typeof PLACE_RANGES, unit = ''): string | null => {
+  const [low, high] = PLACE_RANGES[range]
+  return value >= low && value <= high ? null : `between ${low} and ${high}${unit && ` ${unit}`}`
+}
+
 /** What nobody would believe of a month. C and mm. */
 export function monthProblem(m: Months[number]): { column: 'tmin' | 'tmax' | 'rain'; wanted: string } | null {
-  if (!(m.tMin >= -60 && m.tMin <= 45)) return { column: 'tmin', wanted: 'between -60 and 45 °C' }
-  if (!(m.tMax >= -60 && m.tMax <= 55)) return { column: 'tmax', wanted: 'between -60 and 55 °C' }
-  if (m.tMax < m.tMin) return { column: 'tmax', wanted: 'no colder than the nights' }
-  if (!(m.rain >= 0 && m.rain <= 3000)) return { column: 'rain', wanted: 'between 0 and 3000 mm' }
-  return null
+  const problem = (column: 'tmin' | 'tmax' | 'rain', wanted: string | null) => wanted && { column, wanted }
+  return (
+    problem('tmin', outside(m.tMin, 'tMin', '°C')) ||
+    problem('tmax', outside(m.tMax, 'tMax', '°C')) ||
+    problem('tmax', m.tMax < m.tMin ? 'no colder than the nights' : null) ||
+    problem('rain', outside(m.rain, 'rain', 'mm')) ||
+    null
+  )
 }
 
 /** What nobody would believe of a place, by field; the months apart. */
 export function placeProblem(place: Place, field: keyof Place): string | null {
-  const between = (low: number, high: number) =>
-    (place[field] as number) >= low && (place[field] as number) <= high ? null : `between ${low} and ${high}`
-  switch (field) {
-    case 'latitude':
-      return between(-70, 70)
-    case 'elevation':
-      return between(-430, 5000)
-    case 'waterAlkalinity':
-      return between(0, 20)
-    case 'waterEc':
-      return between(0, 10)
-    case 'coldestNight':
-      return place.coldestNight === null ? null : between(-60, 25)
-    case 'waterEvery':
-      return between(0.25, 30)
-    default:
-      return null
-  }
+  const value = place[field]
+  return typeof value === 'number' && field in PLACE_RANGES
+    ? outside(value, field as keyof typeof PLACE_RANGES)
+    : null
 }

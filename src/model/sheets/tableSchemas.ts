@@ -10,6 +10,16 @@ const source = z.string().min(3)
 const propertySchema = z
   .strictObject({ low: z.number(), value: z.number(), high: z.number(), source, kind, confidence })
   .refine((p) => p.low <= p.value && p.value <= p.high, 'low <= value <= high')
+/** What is possible, least and most. Solids in kg/L between light wood and basalt: closed pores bring perlite below. */
+const POSSIBLE = {
+  pH: [2.5, 11],
+  compressibility: [0, 0.5],
+  solids: [0.25, 3.1],
+  /** Of the dry matter. */
+  carbon: [0, 0.9],
+} as const
+const within = (p: { low: number; high: number }, [low, high]: readonly [number, number]) =>
+  p.low >= low && p.high <= high
 const fraction = propertySchema.refine((p) => p.low >= 0 && p.high <= 1, 'a fraction')
 const positive = propertySchema.refine((p) => p.low > 0, 'above nothing')
 const notNegative = propertySchema.refine((p) => p.low >= 0, 'not below nothing')
@@ -55,7 +65,7 @@ export const materialFiguresSchema = z
       waterAt15000Cm: fraction,
       saturatedConductivity: positive,
       looseEnvelopeFraction: fraction,
-      pH: propertySchema.refine((p) => p.low >= 2.5 && p.high <= 11, 'a pH'),
+      pH: propertySchema.refine((p) => within(p, POSSIBLE.pH), 'a pH'),
       bufferCapacity: positive,
       cationExchangeCapacity: notNegative,
       electricalConductivity: notNegative,
@@ -69,7 +79,7 @@ export const materialFiguresSchema = z
       structuralHalfLife: positive,
       volumeFactorOnWetting: positive,
       looseLitresPerKgDry: positive.optional(),
-      compressibility: fraction.refine((p) => p.high <= 0.5, 'at most a half'),
+      compressibility: fraction.refine((p) => p.high <= POSSIBLE.compressibility[1], 'at most a half'),
     }),
   })
   .superRefine((m, ctx) => {
@@ -86,12 +96,11 @@ export const materialFiguresSchema = z
       if (more < less) ctx.addIssue({ code: 'custom', message: `${m.material}: ${message}` })
     if (m.pack.kind === 'block' && !p.looseLitresPerKgDry)
       ctx.addIssue({ code: 'custom', message: `${m.material}: sold as a block, so litres per kg are wanted` })
-    // Solids between light wood and basalt; closed pores bring perlite below.
     const particle = p.dryBulkDensity.value / (1 - p.totalPorosity.value)
-    if (!(particle > 0.25 && particle < 3.1))
+    if (!(particle > POSSIBLE.solids[0] && particle < POSSIBLE.solids[1]))
       ctx.addIssue({ code: 'custom', message: `${m.material}: solids of ${particle.toFixed(2)} kg/L` })
     const carbon = (p.carbonToNitrogen?.value ?? 0) * p.nitrogen.value
-    if (carbon > 0.9)
+    if (carbon > POSSIBLE.carbon[1])
       ctx.addIssue({ code: 'custom', message: `${m.material}: ${carbon} carbon in its dry matter` })
   })
 

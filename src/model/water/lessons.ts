@@ -34,6 +34,12 @@ const LIME_DOSE = 4
 /** What stands in the wind where no crop is known: cm and cm2. */
 const SOME_CROWN = { height: 80, area: 2500 } as const
 /** Smallest difference called one: points of air, share of a figure. */
+/** How much of three buckets is left: hardly less than three, or still most of them. */
+const BUCKETS = { all: 2.95, most: 2.6 } as const
+/** Share of the way of pH made in a week: nearly all, or a good part. */
+const LIMED = { nearlyAll: 0.85, some: 0.25 } as const
+/** How much more wind a watered pot stands: much, or a little. */
+const STEADIER = { much: 0.25, little: 0.05 } as const
 const SAME = { air: 0.01, share: 0.03 } as const
 
 /** A straight pot of some depth without a lip, for looking at a mix alone. */
@@ -85,7 +91,7 @@ function sand({ parts }: MixInContainer, { blend: mixed, mixDepth }: Evaluation)
 function buckets({ blend: mixed }: Evaluation): LessonAnswer {
   const made = 3 * (1 - mixed.blendingLoss)
   return {
-    right: made > 2.95 ? 0 : made > 2.6 ? 1 : 2,
+    right: made > BUCKETS.all ? 0 : made > BUCKETS.most ? 1 : 2,
     figures: [
       { name: 'made', value: made },
       { name: 'lost', value: mixed.blendingLoss },
@@ -102,7 +108,7 @@ function lime(input: MixInContainer): LessonAnswer | null {
   const [start, week, six] = [answer.value.blend.pH, at(7), at(42)]
   const share = (week - start) / Math.max(0.01, six - start)
   return {
-    right: share > 0.85 ? 0 : share > 0.25 ? 1 : 2,
+    right: share > LIMED.nearlyAll ? 0 : share > LIMED.some ? 1 : 2,
     figures: [
       { name: 'dose', value: dose },
       { name: 'pHStart', value: start },
@@ -130,7 +136,7 @@ function gale({ container, growing }: MixInContainer, { weights, mix }: Evaluati
   const thirsty = tips(weights.drained - mix.easilyAvailableWater * mix.mixVolume)
   const more = wet / thirsty - 1
   return {
-    right: more > 0.25 ? 0 : more > 0.05 ? 1 : 2,
+    right: more > STEADIER.much ? 0 : more > STEADIER.little ? 1 : 2,
     figures: [
       { name: 'windThirsty', value: thirsty },
       { name: 'windWet', value: wet },

@@ -2,6 +2,13 @@ import { defineLimits } from '../../limits'
 
 /** What decides how water moves, where the tables of materials say nothing. */
 export const MOVING_LIMITS = defineLimits({
+  airlessRoots: {
+    value: 0.5,
+    low: 0.25,
+    high: 0.5,
+    unit: 'share of the roots',
+    source: 'our assumption: a plant short of air at half its roots shows it',
+  },
   widestPore: {
     value: 1,
     low: 0.5,

@@ -52,7 +52,7 @@ export class Recorder {
     this.sums.evaporated += passed.evaporated + passed.throughWall + passed.fromSaucer
     this.sums.overSurface += passed.overSurface
     if (this.firstThirst === null) this.usedByThirst = this.sums.takenUp + this.sums.evaporated
-    if (this.airlessRoots(by) >= 0.5) this.shortOfAir += by
+    if (this.airlessRoots(by) >= MOVING_LIMITS.airlessRoots.value) this.shortOfAir += by
     const { thirst, wilts, rootsMakeUp } = MOVING_LIMITS
     const met = this.stepper.nodes.rootsMoist / rootsMakeUp.value
     if (demand.uptake > 0 && met < wilts.value) this.firstWilting ??= now

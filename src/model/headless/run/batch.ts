@@ -14,6 +14,8 @@ import { prepareRecipe } from '../../mix/prepareRecipe'
 import { recipeOfCase } from '../questionOfCase'
 
 const TWELFTHS = 12
+/** Twelfths by which an amount may miss a mark and still be that mark. */
+const NO_MEASURE = 0.05
 /** A depth for what dressings on top do to pH: a case of batches names no container. cm. */
 const ANY_DEPTH = 20
 
@@ -33,7 +35,7 @@ export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
   for (const line of c.mix) {
     const twelfths = Math.round(line.parts * TWELFTHS)
     const id = 'mix' in line ? line.mix : line.material
-    if (Math.abs(twelfths - line.parts * TWELFTHS) > 0.05 || twelfths < 1)
+    if (Math.abs(twelfths - line.parts * TWELFTHS) > NO_MEASURE || twelfths < 1)
       return fail({ code: 'part-not-measurable', material: id, value: line.parts })
     lines.push({ id, twelfths })
   }
