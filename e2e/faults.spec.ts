@@ -187,21 +187,19 @@ bare(
     await other.goto(page.url())
     // It has read what is stored: an edit of the first comes after, not before.
     await plain(other.locator('.notice')).toHaveText('Saved')
-    // The other tab is deaf: it does not hear of what is stored here.
-    await other.evaluate(() => {
-      BroadcastChannel.prototype.dispatchEvent = () => true
-    })
+    // Neither can store before both have been typed in: storage is held until then.
     await other.evaluate(
       () =>
         new Promise<void>((held) => {
           void navigator.locks.request('open-bed-my', () => {
             held()
-            return new Promise((release) => setTimeout(release, 1200))
+            return new Promise<void>((release) => Object.assign(window, { letGo: release }))
           })
         }),
     )
     await page.getByLabel('Name of this job').fill('From the first')
     await other.getByLabel('Name of this job').fill('From the second')
+    await other.evaluate(() => (window as unknown as { letGo: () => void }).letGo())
     const waits = (p: Page) => p.getByText('What you did here is not saved yet')
     await expect
       .poll(async () => Number(await waits(page).isVisible()) + Number(await waits(other).isVisible()))

@@ -2,7 +2,6 @@
 /** How a material is sold, in one pack or several, and how much is on hand. */
 import { common } from '@/text/base/common'
 import { packDialog as words } from '@/text/components/shared'
-import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { whenOpened } from '@/composables/page/whenOpened'
 import type { Material } from '@/core/data'
@@ -14,9 +13,8 @@ import { belowNothing } from '@/text/base/belowNothing'
 import { packText } from '@/text/base/labels'
 import { isSoundOffer } from '@/text/shelf/packs'
 import type { UnitSystem } from '@/text/base/units'
-import QuantityField from './field/QuantityField.vue'
-import DialogForm from './frame/DialogForm.vue'
-import DialogFrame from './frame/DialogFrame.vue'
+import DropPack from './shelf/DropPack.vue'
+import PackFrame from './shelf/PackFrame.vue'
 import OfferFields from './shelf/OfferFields.vue'
 
 const { material, item, units } = defineProps<{
@@ -41,6 +39,13 @@ whenOpened(
 )
 
 const stockProblem = computed(() => belowNothing(stock.value))
+const stockField = computed(() => ({
+  label: words.onHandLoose,
+  quantity: 'volume' as const,
+  hint: words.partPacksTooUsedBefore,
+  problem: stockProblem.value,
+  units,
+}))
 const sound = computed(() => !stockProblem.value && drafts.value.every(isSoundOffer))
 const roomForMore = computed(() => drafts.value.length <= GARDEN_LIMITS.otherPacks.value)
 const titleOf = (draft: OfferDraft, i: number) =>
@@ -66,14 +71,18 @@ function save() {
 </script>
 
 <template>
-  <DialogFrame
+  <PackFrame
+    v-model="stock"
     :visible="material !== null"
     :header="material?.name ?? ''"
-    width="32rem"
-    writing
-    @update:visible="emit('close')"
+    :sound="sound"
+    :room-for-more="roomForMore"
+    :stock="stockField"
+    @add="add"
+    @save="save"
+    @close="emit('close')"
   >
-    <DialogForm v-if="material" :keep="common.keep" :sound="sound" @keep="save" @cancel="emit('close')">
+    <template v-if="material">
       <template v-for="(draft, i) in drafts" :key="i">
         <button
           v-if="drafts.length > 1"
@@ -86,38 +95,11 @@ function save() {
         </button>
         <template v-if="i === open">
           <OfferFields v-model="drafts[i]!" :material="material" :units="units" />
-          <Button
-            v-if="drafts.length > 1"
-            type="button"
-            class="away"
-            :label="common.notSoldLikeThisAny"
-            text
-            size="small"
-            severity="danger"
-            @click="remove(i)"
-          />
+          <DropPack v-if="drafts.length > 1" @drop="remove(i)" />
         </template>
       </template>
-      <Button
-        v-if="roomForMore"
-        type="button"
-        class="away"
-        :label="common.itIsSoldInAnother"
-        icon="pi pi-plus"
-        text
-        size="small"
-        @click="add"
-      />
-      <QuantityField
-        v-model="stock"
-        :label="words.onHandLoose"
-        quantity="volume"
-        :units="units"
-        :problem="stockProblem"
-        :hint="words.partPacksTooUsedBefore"
-      />
-    </DialogForm>
-  </DialogFrame>
+    </template>
+  </PackFrame>
 </template>
 
 <style scoped>
@@ -132,8 +114,5 @@ function save() {
   padding: 10px 12px;
   min-height: 44px;
   cursor: pointer;
-}
-.away {
-  align-self: flex-start;
 }
 </style>

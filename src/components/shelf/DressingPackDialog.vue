@@ -2,7 +2,6 @@
 /** How a feed or lime is bought, what it costs and how much is on hand. */
 import { common } from '@/text/base/common'
 import { dressingPackDialog as words } from '@/text/components/shelf'
-import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { whenOpened } from '@/composables/page/whenOpened'
 import type { Dressing } from '@/core/data'
@@ -14,8 +13,8 @@ import { packSizeProblem } from '@/text/base/fields'
 import type { UnitSystem } from '@/text/base/units'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
-import DialogForm from '../frame/DialogForm.vue'
-import DialogFrame from '../frame/DialogFrame.vue'
+import DropPack from './DropPack.vue'
+import PackFrame from './PackFrame.vue'
 
 const { dressing, item, units } = defineProps<{
   /** Null while the dialog is shut. */
@@ -35,6 +34,13 @@ whenOpened(
   },
 )
 const stockProblem = computed(() => belowNothing(stock.value))
+const stockField = computed(() => ({
+  label: common.onHand,
+  quantity: 'weight' as const,
+  hint: words.usedBeforeAnythingIsBought,
+  problem: stockProblem.value,
+  units,
+}))
 const sound = computed(
   () => !stockProblem.value && packs.value.every((p) => !packSizeProblem(p.kg) && !belowNothing(p.price)),
 )
@@ -53,69 +59,41 @@ function save() {
 </script>
 
 <template>
-  <DialogFrame
+  <PackFrame
+    v-model="stock"
     :visible="dressing !== null"
     :header="dressing?.name ?? ''"
-    width="30rem"
-    @update:visible="emit('close')"
+    :sound="sound"
+    :room-for-more="roomForMore"
+    :stock="stockField"
+    @add="add"
+    @save="save"
+    @close="emit('close')"
   >
-    <DialogForm :keep="common.keep" :sound="sound" @keep="save" @cancel="emit('close')">
-      <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
-        <legend v-if="packs.length > 1">{{ i === 0 ? common.usualPack : common.anotherPack }}</legend>
-        <div class="pair">
-          <QuantityField
-            v-model="pack.kg"
-            :label="common.weightOfAPack"
-            quantity="weight"
-            :units="units"
-            :problem="packSizeProblem(pack.kg)"
-          />
-          <QuantityField
-            v-model="pack.price"
-            :label="common.priceOfAPack"
-            quantity="number"
-            :units="units"
-            :problem="belowNothing(pack.price)"
-            optional
-            :hint="common.inYourMoney0For"
-          />
-        </div>
-        <TextField
-          v-model="pack.place"
-          :label="common.where"
-          :most="LONGEST_NAME"
-          :hint="common.aShopAYard"
+    <fieldset v-for="(pack, i) in packs" :key="i" class="pack">
+      <legend v-if="packs.length > 1">{{ i === 0 ? common.usualPack : common.anotherPack }}</legend>
+      <div class="pair">
+        <QuantityField
+          v-model="pack.kg"
+          :label="common.weightOfAPack"
+          quantity="weight"
+          :units="units"
+          :problem="packSizeProblem(pack.kg)"
         />
-        <Button
-          v-if="packs.length > 1"
-          type="button"
-          :label="common.notSoldLikeThisAny"
-          text
-          size="small"
-          severity="danger"
-          @click="packs = packs.filter((_, k) => k !== i)"
+        <QuantityField
+          v-model="pack.price"
+          :label="common.priceOfAPack"
+          quantity="number"
+          :units="units"
+          :problem="belowNothing(pack.price)"
+          optional
+          :hint="common.inYourMoney0For"
         />
-      </fieldset>
-      <Button
-        v-if="roomForMore"
-        type="button"
-        class="away"
-        :label="common.itIsSoldInAnother"
-        icon="pi pi-plus"
-        text
-        size="small"
-        @click="add"
-      />
-      <QuantityField
-        v-model="stock"
-        :label="common.onHand"
-        quantity="weight"
-        :units="units"
-        :problem="stockProblem"
-        :hint="words.usedBeforeAnythingIsBought"
-      />
-    </DialogForm>
-  </DialogFrame>
+      </div>
+      <TextField v-model="pack.place" :label="common.where" :most="LONGEST_NAME" :hint="common.aShopAYard" />
+      <DropPack v-if="packs.length > 1" @drop="packs = packs.filter((_, k) => k !== i)" />
+    </fieldset>
+  </PackFrame>
 </template>
 
 <style scoped>
@@ -134,8 +112,5 @@ legend {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 12px;
-}
-.away {
-  align-self: flex-start;
 }
 </style>

@@ -3,18 +3,16 @@
 import { common } from '@/text/base/common'
 import { ownDressingDialog as words } from '@/text/components/shelf'
 import { LIMES } from '@/core/data'
-import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
+import { LONGEST_NAME } from '@/model/garden/limits'
 import { dressingOfOwn } from '@/model/garden/ownRows'
 import type { OwnDressingRecord } from '@/model/garden/schemas'
 import { usualDoseText } from '@/text/mix/doses'
 import { ACID_NAMES, dressingFacts, GRIND_NAMES, OWN_KINDS, USUAL } from '@/text/shelf/own'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
-import NoteField from '../field/NoteField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
-import DialogFrame from '../frame/DialogFrame.vue'
-import OwnButtons from './OwnButtons.vue'
+import OwnFrame from './OwnFrame.vue'
 import { useOwnDraft } from './useOwnDraft'
 
 const { dressing, units, listed } = defineProps<{
@@ -30,7 +28,7 @@ const emit = defineEmits<{
   close: []
 }>()
 
-const { draft, row, trouble, beside, whole } = useOwnDraft(
+const { draft, row, trouble, beside, kept } = useOwnDraft(
   () => dressing,
   dressingOfOwn,
   () => units,
@@ -56,24 +54,24 @@ function setWeighed(change: Partial<NonNullable<OwnDressingRecord['weighed']>>) 
   const next = { millilitres: units === 'us' ? 236.6 : 250, grams: 0, ...draft.value.weighed, ...change }
   draft.value.weighed = next.grams === 0 ? null : next
 }
-function save(retired?: boolean) {
-  const own = whole(retired)
-  if (own) emit('save', own)
-}
-function copy() {
-  const own = whole()
-  if (own) emit('copy', own)
-}
+const save = (retired?: boolean) => kept(retired, (own) => emit('save', own))
+const copy = () => kept(undefined, (own) => emit('copy', own))
 </script>
 
 <template>
-  <DialogFrame
-    :visible="dressing !== null"
+  <OwnFrame
+    v-model="draft"
     :header="common.aFeedOrLimeOf"
-    writing
-    @update:visible="emit('close')"
+    :trouble="trouble"
+    :says="row?.ok ? words.howItGivesUpIts(dressingFacts(row.value), usualDoseText(row.value, units)) : ''"
+    :sound="row?.ok ?? false"
+    :listed="listed"
+    @save="save()"
+    @copy="copy"
+    @retire="draft && save(!draft.retired)"
+    @close="emit('close')"
   >
-    <form v-if="draft" class="form" @submit.prevent="save()">
+    <template v-if="draft">
       <TextField
         v-model="draft.name"
         :label="common.whatYouCallIt"
@@ -155,33 +153,11 @@ function copy() {
           @update:model-value="setWeighed({ millilitres: $event })"
         />
       </div>
-      <NoteField v-model="draft.note" :label="common.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
-      <p role="status">
-        <span v-if="trouble" class="said wrong"
-          ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
-        >
-        <template v-else-if="row?.ok">{{
-          words.howItGivesUpIts(dressingFacts(row.value), usualDoseText(row.value, units))
-        }}</template>
-      </p>
-      <OwnButtons
-        :sound="row?.ok ?? false"
-        :listed="listed"
-        :retired="draft.retired"
-        @cancel="emit('close')"
-        @copy="copy"
-        @retire="save(!draft.retired)"
-      />
-    </form>
-  </DialogFrame>
+    </template>
+  </OwnFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -4,18 +4,16 @@ import { common } from '@/text/base/common'
 import { ownMaterialDialog as words } from '@/text/components/shelf'
 import { computed } from 'vue'
 import { MATERIALS, type MaterialFamily } from '@/core/data'
-import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
+import { LONGEST_NAME } from '@/model/garden/limits'
 import { materialOfOwn } from '@/model/garden/ownRows'
 import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { FAMILY_NAMES } from '@/text/shelf/materials'
 import { FEELS, ownMaterialText, USUAL, WETNESS_NAMES } from '@/text/shelf/own'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
-import NoteField from '../field/NoteField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
-import DialogFrame from '../frame/DialogFrame.vue'
-import OwnButtons from './OwnButtons.vue'
+import OwnFrame from './OwnFrame.vue'
 import { useOwnDraft } from './useOwnDraft'
 
 const { material, units, listed } = defineProps<{
@@ -31,7 +29,7 @@ const emit = defineEmits<{
   close: []
 }>()
 
-const { draft, row, trouble, beside, whole } = useOwnDraft(
+const { draft, row, trouble, beside, kept } = useOwnDraft(
   () => material,
   materialOfOwn,
   () => units,
@@ -56,25 +54,25 @@ function setBucket(change: Partial<NonNullable<OwnMaterialRecord['bucket']>>) {
   const next = { litres: units === 'us' ? 18.93 : 10, kg: NaN, ...draft.value.bucket, ...change }
   draft.value.bucket = Number.isNaN(next.kg) ? null : next
 }
-function save(retired?: boolean) {
-  const own = whole(retired)
-  if (own) emit('save', own)
-}
-function copy() {
-  const own = whole()
-  if (own) emit('copy', own)
-}
+const save = (retired?: boolean) => kept(retired, (own) => emit('save', own))
+const copy = () => kept(undefined, (own) => emit('copy', own))
 </script>
 
 <template>
-  <DialogFrame
-    :visible="material !== null"
+  <OwnFrame
+    v-model="draft"
     :header="common.aMaterialOfYourOwn"
     width="52rem"
-    writing
-    @update:visible="emit('close')"
+    :trouble="trouble"
+    :says="row?.ok ? ownMaterialText(row.value, units) : ''"
+    :sound="row?.ok ?? false"
+    :listed="listed"
+    @save="save()"
+    @copy="copy"
+    @retire="draft && save(!draft.retired)"
+    @close="emit('close')"
   >
-    <form v-if="draft" class="form" @submit.prevent="save()">
+    <template v-if="draft">
       <div class="three">
         <TextField
           v-model="draft.name"
@@ -158,31 +156,11 @@ function copy() {
           :hint="words.moreIsBoughtToMake"
         />
       </div>
-      <NoteField v-model="draft.note" :label="common.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
-      <p role="status">
-        <span v-if="trouble" class="said wrong"
-          ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
-        >
-        <template v-else-if="row?.ok">{{ ownMaterialText(row.value, units) }}</template>
-      </p>
-      <OwnButtons
-        :sound="row?.ok ?? false"
-        :listed="listed"
-        :retired="draft.retired"
-        @cancel="emit('close')"
-        @copy="copy"
-        @retire="save(!draft.retired)"
-      />
-    </form>
-  </DialogFrame>
+    </template>
+  </OwnFrame>
 </template>
 
 <style scoped>
-.form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -15,8 +15,8 @@ export interface OwnDraft<O extends Own, Row> {
   trouble: ComputedRef<Sentence | null>
   /** The sentence of what is wrong, where it belongs beside one of these fields. */
   beside: (...fields: string[]) => Sentence | null
-  /** The draft as a record, under a name; null where it makes no row. */
-  whole: (retired?: boolean) => O | null
+  /** Hands the draft on as a record, under a name, retired or not; nothing happens where it makes no row. */
+  kept: (retired: boolean | undefined, hand: (own: O) => void) => void
 }
 
 /**
@@ -41,10 +41,10 @@ export function useOwnDraft<O extends Own, Row>(
     trouble,
     beside: (...fields) =>
       wrong.value && fields.includes(problemField(wrong.value) ?? '') ? trouble.value : null,
-    whole(retired) {
+    kept(retired, hand) {
       const own = draft.value
-      if (!own || !row.value?.ok) return null
-      return copyOf({ ...own, name: own.name.trim() || nameless, retired: retired ?? own.retired })
+      if (!own || !row.value?.ok) return
+      hand(copyOf({ ...own, name: own.name.trim() || nameless, retired: retired ?? own.retired }))
     },
   }
 }
