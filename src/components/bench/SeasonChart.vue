@@ -13,6 +13,8 @@ import {
 } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
 import { Line } from 'vue-chartjs'
+import ChartFrame from '../frame/ChartFrame.vue'
+import { chartLook, rolesOf } from '../frame/chartLook'
 
 Chart.register(LineController, CategoryScale, LinearScale, PointElement, LineElement, Tooltip, Legend)
 
@@ -26,10 +28,7 @@ const ROLES = ['--ink', '--clay', '--leaf', '--straw', '--ink-soft']
 const DASHES = [[], [8, 4], [2, 3], [12, 4, 2, 4], [4, 4]]
 const MARKS = ['circle', 'rect', 'triangle', 'rectRot', 'cross'] as const
 const colours = ref<Record<string, string>>({})
-onMounted(() => {
-  const style = getComputedStyle(document.documentElement)
-  colours.value = Object.fromEntries([...ROLES, '--rule'].map((r) => [r, style.getPropertyValue(r).trim()]))
-})
+onMounted(() => (colours.value = rolesOf([...ROLES, '--rule'])))
 const colour = (i: number) => colours.value[ROLES[i % ROLES.length]!] ?? '#444'
 const data = computed(() => ({
   labels: [...labels],
@@ -47,10 +46,9 @@ const data = computed(() => ({
 const options = computed(() => {
   const ink = colours.value['--ink'] ?? '#222'
   const grid = { color: colours.value['--rule'] ?? '#ccc' }
+  const { legend, ...look } = chartLook(ink)
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false as const,
+    ...look,
     scales: {
       x: { ticks: { color: ink }, grid },
       y: {
@@ -60,18 +58,15 @@ const options = computed(() => {
         title: { display: true, text: axis, color: ink },
       },
     },
-    plugins: { legend: { labels: { color: ink, usePointStyle: true } } },
+    plugins: { legend },
   }
 })
 </script>
 
 <template>
-  <div class="chart">
+  <ChartFrame :height="250">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(axis)" />
-  </div>
-  <details>
-    <summary>{{ common.theSameAsATable }}</summary>
-    <div class="scroll">
+    <template #table>
       <table class="plain">
         <thead>
           <tr>
@@ -86,18 +81,6 @@ const options = computed(() => {
           </tr>
         </tbody>
       </table>
-    </div>
-  </details>
+    </template>
+  </ChartFrame>
 </template>
-
-<style scoped>
-.chart {
-  position: relative;
-  height: 250px;
-}
-summary {
-  cursor: pointer;
-  color: var(--clay);
-  padding: 6px 0;
-}
-</style>

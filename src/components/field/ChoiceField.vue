@@ -5,8 +5,7 @@
 import Select from 'primevue/select'
 import { useId } from 'vue'
 import type { Sentence } from '@/text/base/problems.en'
-import FieldFrame from './FieldFrame.vue'
-import { keepFocus } from './keepFocus'
+import ChoiceFrame from './ChoiceFrame.vue'
 import { FOUND_FIELD, useFound, type Option } from './useFound'
 
 const {
@@ -41,35 +40,27 @@ const { typed, shown } = useFound(() => options)
 </script>
 
 <template>
-  <FieldFrame :id="id" :label="label" :problem="problem" :hint="hint" :hide-label="hideLabel">
-    <div class="box" @blur.capture="keepFocus">
-      <Select
-        v-model="model"
-        :input-id="id"
-        :options="shown"
-        option-label="label"
-        option-value="value"
-        :filter="search !== ''"
-        :auto-filter-focus="search !== ''"
-        :filter-fields="[FOUND_FIELD]"
-        reset-filter-on-hide
-        :filter-placeholder="search"
-        :empty-filter-message="none"
-        :placeholder="placeholder"
-        :show-clear="clearable"
-        :aria-label="name || label"
-        :invalid="problem !== null"
-        fluid
-        @filter="typed = $event.value"
-        @hide="typed = ''"
-      />
-    </div>
+  <ChoiceFrame :id="id" :label="label" :problem="problem" :hint="hint" :hide-label="hideLabel">
+    <Select
+      v-model="model"
+      :input-id="id"
+      :options="shown"
+      option-label="label"
+      option-value="value"
+      :filter="search !== ''"
+      :auto-filter-focus="search !== ''"
+      :filter-fields="[FOUND_FIELD]"
+      reset-filter-on-hide
+      :filter-placeholder="search"
+      :empty-filter-message="none"
+      :placeholder="placeholder"
+      :show-clear="clearable"
+      :aria-label="name || label"
+      :invalid="problem !== null"
+      fluid
+      @filter="typed = $event.value"
+      @hide="typed = ''"
+    />
     <template #after><slot /></template>
-  </FieldFrame>
+  </ChoiceFrame>
 </template>
-
-<style scoped>
-.box {
-  min-width: 0;
-}
-</style>

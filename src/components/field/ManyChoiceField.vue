@@ -2,8 +2,7 @@
 /** Several of a list under its name, found by typing. */
 import MultiSelect from 'primevue/multiselect'
 import { useId } from 'vue'
-import FieldFrame from './FieldFrame.vue'
-import { keepFocus } from './keepFocus'
+import ChoiceFrame from './ChoiceFrame.vue'
 import { FOUND_FIELD, useFound, type Option } from './useFound'
 
 const {
@@ -35,36 +34,28 @@ const { typed, shown } = useFound(() => options)
 </script>
 
 <template>
-  <FieldFrame :id="id" :label="label" :hint="hint">
-    <div class="box" @blur.capture="keepFocus">
-      <MultiSelect
-        v-model="model"
-        :input-id="id"
-        :options="shown"
-        option-label="label"
-        option-value="value"
-        filter
-        auto-filter-focus
-        :filter-fields="[FOUND_FIELD]"
-        reset-filter-on-hide
-        :show-toggle-all="false"
-        :selection-limit="most"
-        :display="chips ? 'chip' : 'comma'"
-        :placeholder="placeholder"
-        :filter-placeholder="search"
-        :empty-filter-message="none"
-        :aria-label="name || label"
-        fluid
-        @filter="typed = $event.value"
-        @hide="typed = ''"
-      />
-    </div>
+  <ChoiceFrame :id="id" :label="label" :hint="hint">
+    <MultiSelect
+      v-model="model"
+      :input-id="id"
+      :options="shown"
+      option-label="label"
+      option-value="value"
+      filter
+      auto-filter-focus
+      :filter-fields="[FOUND_FIELD]"
+      reset-filter-on-hide
+      :show-toggle-all="false"
+      :selection-limit="most"
+      :display="chips ? 'chip' : 'comma'"
+      :placeholder="placeholder"
+      :filter-placeholder="search"
+      :empty-filter-message="none"
+      :aria-label="name || label"
+      fluid
+      @filter="typed = $event.value"
+      @hide="typed = ''"
+    />
     <template #after><slot /></template>
-  </FieldFrame>
+  </ChoiceFrame>
 </template>
-
-<style scoped>
-.box {
-  min-width: 0;
-}
-</style>

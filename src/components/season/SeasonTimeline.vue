@@ -10,6 +10,8 @@ import { dateOf } from '@/model/season/timeline'
 import { isoDay, shortDayText } from '@/text/base/dates'
 import { timelineRows, timelineWords } from '@/text/season/timeline'
 import type { UnitSystem } from '@/text/base/units'
+import ChartFrame from '../frame/ChartFrame.vue'
+import { chartLook, rolesOf } from '../frame/chartLook'
 import FigureTable from '../frame/FigureTable.vue'
 
 Chart.register(LineController, LinearScale, PointElement, LineElement, Tooltip, Legend)
@@ -24,9 +26,8 @@ const { course, of, start, units } = defineProps<{
 
 const colours = ref({ ink: '#222', clay: '#a03', rule: '#ccc' })
 onMounted(() => {
-  const style = getComputedStyle(document.documentElement)
-  const role = (name: string) => style.getPropertyValue(name).trim()
-  colours.value = { ink: role('--ink'), clay: role('--clay'), rule: role('--rule') }
+  const roles = rolesOf(['--ink', '--clay', '--rule'])
+  colours.value = { ink: roles['--ink']!, clay: roles['--clay']!, rule: roles['--rule']! }
 })
 const words = computed(() => timelineWords(of, units))
 const points = (list: TimelineCourse['read']) =>
@@ -56,10 +57,9 @@ const data = computed(() => ({
 const dayName = (day: number) => shortDayText(isoDay(dateOf(start, day)))
 const options = computed(() => {
   const { ink, rule: color } = colours.value
+  const { legend, ...look } = chartLook(ink)
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false as const,
+    ...look,
     scales: {
       x: {
         type: 'linear' as const,
@@ -75,7 +75,7 @@ const options = computed(() => {
       },
     },
     plugins: {
-      legend: { labels: { color: ink, usePointStyle: true } },
+      legend,
       tooltip: {
         callbacks: {
           title: (items: { parsed: { x: number | null } }[]) => dayName(items[0]?.parsed.x ?? 0),
@@ -88,29 +88,10 @@ const rows = computed(() => timelineRows(course, start, of, units))
 </script>
 
 <template>
-  <div class="chart">
+  <ChartFrame :height="240">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(words.axis)" />
-  </div>
-  <details>
-    <summary>{{ common.theSameAsATable }}</summary>
-    <div class="scroll">
+    <template #table>
       <FigureTable :caption="words.axis" :head="['', 'expected', 'read']" :rows="rows" />
-    </div>
-  </details>
+    </template>
+  </ChartFrame>
 </template>
-
-<style scoped>
-.chart {
-  position: relative;
-  height: 240px;
-}
-summary {
-  cursor: pointer;
-  color: var(--clay);
-  padding: 6px 0;
-}
-.scroll {
-  max-height: 320px;
-  overflow: auto;
-}
-</style>

@@ -11,7 +11,7 @@ import { useJob } from '@/composables/job/useJob'
 import { useStations } from '@/composables/job/useStations'
 import { useWateringPlan } from '@/composables/water/useWateringPlan'
 import { MONTHS } from '@/text/base/labels'
-import { problemText } from '@/text/base/problems.en'
+import { useWateringTrouble } from '@/composables/water/useWateringTrouble'
 import { failureText } from '@/text/make/tasks'
 import { intervalText, percentText } from '@/text/base/units'
 import { BELOW_NAMES } from '@/text/water/watering'
@@ -48,11 +48,7 @@ const atOnce = computed(() => {
       : undefined
   return found ? intervalText(found.days.value) : ''
 })
-const trouble = computed(() => {
-  const bad = [prepared.value, evaluation.value].find((o) => o && !o.ok)
-  const told = problem.value ?? (bad && !bad.ok ? bad.problem : null)
-  return told && problemText(told, units.value)
-})
+const trouble = useWateringTrouble(inHand, problem)
 </script>
 
 <template>

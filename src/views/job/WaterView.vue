@@ -17,7 +17,7 @@ import { useStations } from '@/composables/job/useStations'
 import { useWatering } from '@/composables/water/useWatering'
 import { shapeHeight } from '@/core/geometry'
 import { belowsFor } from '@/model/water/pouring'
-import { problemText } from '@/text/base/problems.en'
+import { useWateringTrouble } from '@/composables/water/useWateringTrouble'
 import { failureText } from '@/text/make/tasks'
 import { differenceText, momentRows, outcomeRows, sinceText } from '@/text/water/watering'
 
@@ -59,12 +59,7 @@ const difference = computed(() => differenceText(sides.value, days.value))
 const stills = computed(() =>
   [0, 1.1, 3, 24, hours.value].filter((t, i, all) => t <= hours.value && all.indexOf(t) === i),
 )
-const trouble = computed(() => {
-  const found = prepared.value && !prepared.value.ok ? prepared.value.problem : null
-  const told =
-    problem.value ?? found ?? (evaluation.value && !evaluation.value.ok ? evaluation.value.problem : null)
-  return told && problemText(told, units.value)
-})
+const trouble = useWateringTrouble(inHand, problem)
 </script>
 
 <template>
