@@ -14,7 +14,7 @@ export default {
   // Words of errors of our own making, and names of codes, decide nothing a figure shows.
   mutator: { excludedMutations: ['StringLiteral'] },
   ignoreStatic: true,
-  ignorePatterns: ['dist*', 'docs', 'e2e', 'test-results', 'public', '.cache', 'bench'],
+  ignorePatterns: ['dist*', 'docs/screenshots', 'e2e', 'test-results', 'public', '.cache', 'bench'],
   incremental: true,
   incrementalFile: 'node_modules/.cache/open-bed/mutants.json',
   tempDirName: '.cache/stryker',
