@@ -198,8 +198,10 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
   sheetRows: {
     at: 500,
     takes: (n) =>
-      bedsFromText(`name\n${many(n, (i) => `Pot ${i}`).join('\n')}`, 'metric', () => 'b', job.createdAt).beds
-        .length === n,
+      bedsFromText(`name\n${many(n, (i) => `Pot ${i}`).join('\n')}`, 'metric', {
+        newId: () => 'b',
+        createdAt: job.createdAt,
+      }).beds.length === n,
   },
   ticks: { at: 20_000, takes: (n) => isJob({ ticks: many(n, (i) => `${i}:peat`) }) },
   filledSteps: { at: 4000, takes: (n) => isJob({ filledSteps: many(n, (i) => `f:${i}`) }) },

@@ -137,7 +137,7 @@ describe('mutants', { timeout: 60_000 }, () => {
   test('500 of a sheet of beds', () => {
     tryMutants(bedsToCsv(bedsOf(demo), 'metric'), 500, 3, (mutant) => {
       let n = 0
-      const { beds, problems } = bedsFromText(mutant, 'metric', () => `b${n++}`, NOW)
+      const { beds, problems } = bedsFromText(mutant, 'metric', { newId: () => `b${n++}`, createdAt: NOW })
       for (const bed of beds) expect(bedSchema.parse(bed)).toEqual(bed)
       return beds.length > 0 ? 'read' : problems.length > 0 ? 'refused' : 'read'
     })

@@ -296,7 +296,10 @@ describe('words and sizes at the moment of work', () => {
         expect(vesselNamed(word), word).toBe(kind)
     const read = (column: string, word: string) => {
       const sheet = `name,shape,${column}\nA,trough,"${word}"`
-      const { beds, problems } = bedsFromText(sheet, 'metric', () => 'b', '2027-01-01T00:00:00.000Z')
+      const { beds, problems } = bedsFromText(sheet, 'metric', {
+        newId: () => 'b',
+        createdAt: '2027-01-01T00:00:00.000Z',
+      })
       expect(problems, `${column}: ${word}`).toEqual([])
       return beds[0]!
     }

@@ -13,6 +13,7 @@ import { CLIMATES } from '@/core/climate/climates'
 import { placeOf } from '@/model/garden/garden'
 import type { Place } from '@/model/garden/schemas'
 import { startingPlace } from '@/model/garden/starting'
+import { decodeText } from '@/model/sheets/decode'
 import { monthProblem, monthsFromText, placeProblem, type ClimateProblem } from '@/model/sheets/climateSheet'
 import { useGarden } from '@/stores/garden'
 import { climateProblemText, unlikelyText } from '@/text/bed/place'
@@ -64,7 +65,7 @@ const reference = computed(() => {
 
 const trouble = ref<ClimateProblem | null>(null)
 async function fromFile(file: File) {
-  const text = await file.text()
+  const { text } = decodeText(new Uint8Array(await file.arrayBuffer()))
   if (!place.value) return
   const read = monthsFromText(text, units.value)
   trouble.value = read.ok ? null : read.problem

@@ -6,7 +6,8 @@ import { computed, ref } from 'vue'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed } from '@/model/garden/schemas'
-import { bedsFromText, SHEET_COLUMNS } from '@/model/sheets/bedSheet'
+import { bedHeadings, bedsFromText } from '@/model/sheets/bedSheet'
+import type { Matches } from '@/model/sheets/sheet'
 import { counted } from '@/text/base/counted'
 import { sheetProblemText } from '@/text/base/fields'
 import { bedTitle } from '@/text/base/labels'
@@ -21,10 +22,15 @@ const emit = defineEmits<{ add: [beds: Bed[]] }>()
 /** Rows that are shown; all of them are added. */
 const SHOWN = 60
 const text = ref('')
+const matches = ref<Matches>({})
 const read = computed(() =>
   text.value.trim() === ''
-    ? { beds: [], problems: [] }
-    : bedsFromText(text.value, units, () => crypto.randomUUID(), new Date().toISOString()),
+    ? { beds: [], problems: [], look: null }
+    : bedsFromText(text.value, units, {
+        newId: () => crypto.randomUUID(),
+        createdAt: new Date().toISOString(),
+        matches: matches.value,
+      }),
 )
 const litres = (bed: Bed) => {
   const plan = mixNeededFor({ spec: bed, sunkBy: null }, tables)
@@ -51,8 +57,10 @@ const summary = computed(() => {
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
+    v-model:matches="matches"
+    :look="read.look"
     :header="words.manyBedsAtOnce"
-    :columns="SHEET_COLUMNS.join(', ')"
+    :columns="bedHeadings(units).join('; ')"
     :placeholder="words.nameShapeCountLengthHeight"
     :file-name="words.csvFileOfBeds"
     :problems="read.problems.map((p) => sheetProblemText(p, units))"

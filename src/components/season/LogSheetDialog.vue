@@ -4,7 +4,8 @@ import { common } from '@/text/base/common'
 import { logSheetDialog as words } from '@/text/components/season'
 import { computed, ref } from 'vue'
 import type { Entry } from '@/model/garden/schemas'
-import { LOG_COLUMNS, type LogProblem } from '@/model/sheets/logSheet'
+import { LOG_COLUMNS, type LogResult } from '@/model/sheets/logSheet'
+import type { Matches } from '@/model/sheets/sheet'
 import { counted } from '@/text/base/counted'
 import { dayText } from '@/text/base/dates'
 import { sheetProblemText } from '@/text/base/fields'
@@ -14,7 +15,7 @@ import SheetReader from '../frame/SheetReader.vue'
 
 const { units, read, bedName } = defineProps<{
   units: UnitSystem
-  read: (text: string) => { entries: Entry[]; problems: LogProblem[] }
+  read: (text: string, matches: Matches) => LogResult
   bedName: (fillId: string | null) => string
 }>()
 const visible = defineModel<boolean>('visible', { required: true })
@@ -23,11 +24,21 @@ const emit = defineEmits<{ take: [entries: Entry[]] }>()
 /** Rows that are shown; all of them are taken. */
 const SHOWN = 60
 const text = ref('')
-const found = computed(() => (text.value.trim() === '' ? { entries: [], problems: [] } : read(text.value)))
+const matches = ref<Matches>({})
+const nothing = { entries: [], problems: [], look: null, already: 0 }
+const found = computed(() => (text.value.trim() === '' ? nothing : read(text.value, matches.value)))
 const rows = computed(() =>
   found.value.entries
     .slice(0, SHOWN)
     .map((e) => [dayText(e.at), ENTRY_NAMES[e.kind].name, entryText(e, units), bedName(e.fillId)]),
+)
+const summary = computed(() =>
+  [
+    rows.value.length ? words.canBeAdded(lines.value) : '',
+    found.value.already ? words.inTheLogAlready(counted(found.value.already, 'line')) : '',
+  ]
+    .filter(Boolean)
+    .join(' '),
 )
 const lines = computed(() => counted(found.value.entries.length, 'line'))
 </script>
@@ -36,12 +47,14 @@ const lines = computed(() => counted(found.value.entries.length, 'line'))
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
+    v-model:matches="matches"
+    :look="found.look"
     :header="words.readingsFromASheet"
     :columns="LOG_COLUMNS.join(', ')"
     :placeholder="`date\twhat\tvalue\tunit\n2026-05-14\tpH\t6.2\t\n2026-05-14\tEC\t1.1\tdS/m`"
     :file-name="words.csvFileOfReadings"
     :problems="found.problems.map((p) => sheetProblemText(p, units))"
-    :summary="rows.length ? words.canBeAdded(lines) : ''"
+    :summary="summary"
     :head="[common.day, words.what, words.value, common.bed]"
     :rows="rows"
     :keep="rows.length ? `Add ${lines}` : common.add"

@@ -4,7 +4,8 @@ import { common } from '@/text/base/common'
 import { shelfSheetDialog as words } from '@/text/components/shelf'
 import { computed, ref } from 'vue'
 import type { ShelfItem } from '@/model/garden/schemas'
-import { shelfHeadings, type ShelfProblem } from '@/model/sheets/shelfSheet'
+import { shelfHeadings, type ShelfResult } from '@/model/sheets/shelfSheet'
+import type { Matches } from '@/model/sheets/sheet'
 import { counted } from '@/text/base/counted'
 import { sheetProblemText } from '@/text/base/fields'
 import { packText, shortName } from '@/text/base/labels'
@@ -13,13 +14,15 @@ import SheetReader from '../frame/SheetReader.vue'
 
 const { units, read } = defineProps<{
   units: UnitSystem
-  read: (text: string) => { items: ShelfItem[]; problems: ShelfProblem[] }
+  read: (text: string, matches: Matches) => ShelfResult
 }>()
 const visible = defineModel<boolean>('visible', { required: true })
 const emit = defineEmits<{ take: [items: ShelfItem[]] }>()
 
 const text = ref('')
-const found = computed(() => (text.value.trim() === '' ? { items: [], problems: [] } : read(text.value)))
+const matches = ref<Matches>({})
+const nothing = { items: [], problems: [], look: null }
+const found = computed(() => (text.value.trim() === '' ? nothing : read(text.value, matches.value)))
 const rows = computed(() =>
   found.value.items.map((i) => [
     shortName(i.materialId),
@@ -37,6 +40,8 @@ const summary = computed(() =>
   <SheetReader
     v-model:visible="visible"
     v-model:text="text"
+    v-model:matches="matches"
+    :look="found.look"
     :header="words.theShelfFromASheet"
     :columns="Object.values(shelfHeadings(units)).join('; ')"
     :placeholder="words.materialSoldAsSizePrice"

@@ -484,7 +484,7 @@ describe('the shelf as stock', () => {
     ]
     for (const units of ['metric', 'us'] as const) {
       const text = shelfToCsv(items, (id) => id, units)
-      const { items: back, problems } = shelfFromText(text, new Map(), find, units)
+      const { items: back, problems } = shelfFromText(text, { garden: new Map(), find, units })
       expect(problems).toEqual([])
       expect(back).toEqual(items)
       // Another library reads the same rows.
@@ -504,7 +504,7 @@ describe('the shelf as stock', () => {
       'perlite_fine,bag,10,-4,,',
       'perlite_medium,bag,10,4,soon,',
     ].join('\n')
-    const { items, problems } = shelfFromText(text, new Map(), find, 'metric')
+    const { items, problems } = shelfFromText(text, { garden: new Map(), find, units: 'metric' })
     expect(items).toMatchObject([{ materialId: 'pumice', stock: 5, price: 11 }])
     expect(problems.map((p) => [p.row, 'column' in p.why ? p.why.column : ''])).toEqual([
       [3, 'material'],
@@ -514,10 +514,16 @@ describe('the shelf as stock', () => {
       [7, 'price'],
       [8, 'seen on'],
     ])
-    expect(shelfFromText('a,b\n1,2', new Map(), find, 'metric').problems).toMatchObject([{ row: 1 }])
+    expect(shelfFromText('a,b\n1,2', { garden: new Map(), find, units: 'metric' }).problems).toMatchObject([
+      { row: 1 },
+    ])
   })
   test('a row without stock leaves what is on hand as it was', () => {
-    const { items } = shelfFromText('material,sold as,size\ncompost_green,bag,60', gardenOf(), find, 'metric')
+    const { items } = shelfFromText('material,sold as,size\ncompost_green,bag,60', {
+      garden: gardenOf(),
+      find,
+      units: 'metric',
+    })
     expect(items[0]).toMatchObject({ stock: 60, pack: { kind: 'loose', litres: 60 } })
   })
 })

@@ -99,6 +99,6 @@ describe('the log of a season', () => {
       (kind) => kind,
     )
     expect(text.split('\r\n')[0]).toBe('\uFEFFdate,time,bed,what,value,unit,number,expected,note')
-    expect(text.split('\r\n')[1]).toBe(`2026-05-09,18:00,Bags,watered,2.00,gal,,,"'=1+1"`)
+    expect(text.split('\r\n')[1]).toBe(`2026-05-09,18:00+00:00,Bags,watered,1.9997824,gal,,,"'=1+1"`)
   })
 })

@@ -8,7 +8,7 @@ import { startingBed } from '@/model/garden/starting'
 const NOW = '2026-03-01T09:00:00.000Z'
 const read = (text: string, units: 'metric' | 'us' = 'metric') => {
   let n = 0
-  return bedsFromText(text, units, () => `b${++n}`, NOW)
+  return bedsFromText(text, units, { newId: () => `b${++n}`, createdAt: NOW })
 }
 const whyOf = ({ why }: SheetProblem) =>
   'problem' in why ? why.problem.code : 'refusal' in why ? why.refusal.problem.code : why.column
@@ -140,7 +140,8 @@ describe('a sheet of beds', () => {
     for (const guarded of ["'=2+3", "''=2+3", "'+49", "'@home"]) expect(csv).toContain(`"${guarded}"`)
   })
   test('a heading that is none is reported with the columns there are', () => {
-    for (const text of ['30,28', 'name,colour\nx,blue', '']) {
+    expect(read('name,colour\nx,blue').problems[0]!.why).toMatchObject({ column: 'stranger', text: 'colour' })
+    for (const text of ['30,28', '']) {
       const { beds, problems } = read(text)
       expect(beds).toEqual([])
       expect(problems[0]!.why).toMatchObject({ column: 'heading', wanted: SHEET_COLUMNS.join(', ') })

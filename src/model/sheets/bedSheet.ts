@@ -9,13 +9,35 @@ import type { Bed, BedSpec, Settings } from '@/model/garden/schemas'
 import { BED_FIELDS, BED_FIELD_NAMES, startingSpec, type BedField } from '@/model/garden/schemas/bedFields'
 import { cellReader, cellWriter, type CellReader, type CellWrong, type CellWriter } from './cells'
 import { coverFrom, coverText, COVER_WANTED, layersFrom, LAYERS_WANTED, layersText } from './layerCells'
-import { csvOf, readSheet } from './sheet'
-import { VESSEL_COLUMNS, vesselFromCells, vesselToCells } from './vesselCells'
+import { writtenHeading, type SheetQuantity, type TableColumn } from './headings'
+import {
+  csvOf,
+  headingProblem,
+  readSheet,
+  rowProblem,
+  lookOf,
+  type Matches,
+  type Sheet,
+  type SheetLook,
+} from './sheet'
+import { VESSEL_COLUMNS, VESSEL_LENGTHS, vesselFromCells, vesselToCells } from './vesselCells'
 
 /** Columns of a sheet of beds, in the order they are written. Lengths are in the grower's unit. */
 export const SHEET_COLUMNS: readonly string[] = BED_FIELD_NAMES.flatMap((f) =>
   f === 'vessel' ? VESSEL_COLUMNS : BED_FIELDS[f].column,
 )
+/** What the numbers of a column measure; nothing where it is counted, chosen or named. */
+function quantityOf(id: string): SheetQuantity | undefined {
+  if (VESSEL_LENGTHS.has(id)) return 'length'
+  const field = BED_FIELD_NAMES.find((f) => BED_FIELDS[f].column === id)
+  if (field === 'layers' || field === 'cover') return 'length'
+  const input = field && BED_FIELDS[field].input
+  return input?.kind === 'measure' && input.quantity !== 'number' ? input.quantity : undefined
+}
+const COLUMNS: readonly TableColumn[] = SHEET_COLUMNS.map((id) => ({ id, quantity: quantityOf(id) }))
+/** The headings as they are written, each with its unit. */
+export const bedHeadings = (units: Settings['units']): string[] =>
+  COLUMNS.map((c) => writtenHeading(c, units))
 
 /** A row that could not be taken: which, by its number in the sheet, and why. */
 export interface SheetProblem {
@@ -26,24 +48,32 @@ export interface SheetProblem {
 export interface SheetResult {
   beds: Bed[]
   problems: SheetProblem[]
+  look: SheetLook
+}
+
+/** What new beds are known by, and what headings mean that nobody knows. */
+interface BedReading {
+  newId: () => string
+  createdAt: string
+  matches?: Matches
 }
 
 /** Fields whose cells are made by hand; the others follow from their row. */
 const OWN_CELLS: {
   [F in 'layers' | 'cover']: {
     write: (value: BedSpec[F], write: CellWriter) => string
-    read: (text: string, write: CellWriter) => BedSpec[F] | undefined
+    read: (text: string, length: (inCell: string) => number | null) => BedSpec[F] | undefined
     wanted: string
   }
 } = {
   layers: {
-    write: (layers, { lengths }) => layersText(layers, lengths),
-    read: (text, { lengths }) => layersFrom(text, lengths) ?? undefined,
+    write: (layers, { length }) => layersText(layers, length),
+    read: (text, length) => layersFrom(text, length) ?? undefined,
     wanted: LAYERS_WANTED,
   },
   cover: {
-    write: (cover, { lengths }) => coverText(cover, lengths),
-    read: (text, { lengths }) => coverFrom(text, lengths),
+    write: (cover, { length }) => coverText(cover, length),
+    read: (text, length) => coverFrom(text, length),
     wanted: COVER_WANTED,
   },
 }
@@ -62,25 +92,28 @@ function cellOf(field: Exclude<BedField, 'vessel'>, spec: BedSpec, write: CellWr
 /** One row of the sheet for each bed. */
 export function bedsToCsv(beds: readonly Bed[], units: Settings['units']): string {
   const write = cellWriter(units)
-  const rows = beds.map((bed) =>
-    Object.fromEntries(
+  const headings = bedHeadings(units)
+  const rows = beds.map((bed) => {
+    const cells = new Map(
       BED_FIELD_NAMES.flatMap((f) =>
         f === 'vessel'
           ? Object.entries(vesselToCells(bed.vessel, write))
-          : [[BED_FIELDS[f].column, cellOf(f, bed, write)]],
+          : [[BED_FIELDS[f].column, cellOf(f, bed, write)] as const],
       ),
-    ),
-  )
-  return csvOf(rows, SHEET_COLUMNS)
+    )
+    return Object.fromEntries(SHEET_COLUMNS.map((id, i) => [headings[i]!, cells.get(id) ?? '']))
+  })
+  return csvOf(rows, headings)
 }
 
 /** The answer in the cell of a field; the usual one where the cell is empty. Throws a `CellWrong`. */
-function fieldFrom(field: BedField, usual: BedSpec, read: CellReader, write: CellWriter): unknown {
+function fieldFrom(field: BedField, usual: BedSpec, read: CellReader): unknown {
   const { input, column } = BED_FIELDS[field]
   if (field === 'layers' || field === 'cover')
     return read.isEmpty(column)
       ? usual[field]
-      : (OWN_CELLS[field].read(read.text(column), write) ?? read.wrong(column, OWN_CELLS[field].wanted))
+      : (OWN_CELLS[field].read(read.text(column), (inCell) => read.lengthIn(column, inCell)) ??
+          read.wrong(column, OWN_CELLS[field].wanted))
   switch (input.kind) {
     case 'choice':
       return read.choice(column, input.of, usual[field] as string)
@@ -94,19 +127,18 @@ function fieldFrom(field: BedField, usual: BedSpec, read: CellReader, write: Cel
 }
 
 /** Reads one row. Throws a `CellWrong` where a cell cannot be read. */
-function specFrom(cells: Record<string, string>, units: Settings['units']): BedSpec {
-  const read = cellReader(cells, units)
-  const write = cellWriter(units)
-  const vessel = vesselFromCells(read, write.lengths.read)
+function specFrom(cells: Record<string, string>, units: Settings['units'], sheet: Sheet): BedSpec {
+  const read = cellReader(cells, units, sheet)
+  const vessel = vesselFromCells(read)
   const usual = startingSpec(vessel.kind)
-  const fields = BED_FIELD_NAMES.map((f) => [f, fieldFrom(f, usual, read, write)])
+  const fields = BED_FIELD_NAMES.map((f) => [f, fieldFrom(f, usual, read)])
   // A name as it was written: what goes out comes in unchanged.
   return { ...(Object.fromEntries(fields) as BedSpec), name: cells.name ?? '', vessel }
 }
 
 /** A bed of a row, or why it is none. */
-function bedFrom(cells: Record<string, string>, units: Settings['units'], id: string, createdAt: string) {
-  const bed: Bed = { ...specFrom(cells, units), id, createdAt }
+function bedFrom(spec: BedSpec, id: string, createdAt: string) {
+  const bed: Bed = { ...spec, id, createdAt }
   const plan = mixNeededFor({ spec: bed, sunkBy: null }, PUBLISHED)
   const uncounted = countProblem(bed.vessel.count)
   const refusal = firstRefusal([{ key: bedKey(bed.id), before: null, after: bed }])
@@ -117,36 +149,39 @@ function bedFrom(cells: Record<string, string>, units: Settings['units'], id: st
 
 /**
  * Beds from text pasted out of a spreadsheet or a CSV file: a heading line with some of the columns, tabs, commas or
- * semicolons between. Lengths are in the grower's unit. What is left out takes the usual value of its shape. Rows
+ * semicolons between. Lengths are in the unit of their heading, else the grower's. What is left out takes the usual value of its shape. Rows
  * that cannot be read, or whose bed could not be filled, come back as problems; the others stand. Nothing is stored
  * here.
  */
 export function bedsFromText(
   text: string,
   units: Settings['units'],
-  newId: () => string,
-  createdAt: string,
+  { newId, createdAt, matches = {} }: BedReading,
 ): SheetResult {
-  const { columns, rows, tooMany } = readSheet(text, (h) => h.trim().toLowerCase())
-  const known = columns.filter((c) => SHEET_COLUMNS.includes(c))
-  const stranger = columns.find((c, i) => !known.includes(c) || columns.indexOf(c) !== i)
+  const sheet = readSheet(text, COLUMNS, matches)
+  const look = lookOf(sheet, COLUMNS, matches)
   const whole = (column: string, said: string, wanted: string): SheetResult => ({
     beds: [],
     problems: [{ row: 1, name: '', why: { column, text: said, wanted } }],
+    look,
   })
-  if (known.length === 0 || stranger !== undefined)
-    return whole('heading', stranger ?? columns[0] ?? '', SHEET_COLUMNS.join(', '))
-  if (tooMany) return whole('rows', '', `${GARDEN_LIMITS.sheetRows.value} rows at the most at once`)
-  const result: SheetResult = { beds: [], problems: [] }
-  for (const { row, cells, surplus } of rows) {
+  if (sheet.headings.every((h) => h.means === null))
+    return whole('heading', sheet.headings[0]?.text ?? '', SHEET_COLUMNS.join(', '))
+  const strange = headingProblem(sheet, matches)
+  if (strange) return { beds: [], problems: [{ row: 1, name: '', why: strange }], look }
+  if (sheet.tooMany) return whole('rows', '', `${GARDEN_LIMITS.sheetRows.value} rows at the most at once`)
+  const result: SheetResult = { beds: [], problems: [], look }
+  for (const line of sheet.rows) {
+    const { row, cells } = line
     const name = (cells.name ?? '').trim()
     const refuse = (why: SheetProblem['why']) => result.problems.push({ row, name, why })
-    if (surplus.length > 0) {
-      refuse({ column: 'surplus', text: surplus.join(', '), wanted: 'no more cells than there are columns' })
+    const torn = rowProblem(line)
+    if (torn) {
+      refuse(torn)
       continue
     }
     try {
-      const read = bedFrom(cells, units, newId(), createdAt)
+      const read = bedFrom(specFrom(cells, units, sheet), newId(), createdAt)
       if (read.bed) result.beds.push(read.bed)
       else refuse(read)
     } catch (why) {

@@ -1,8 +1,7 @@
-import { CM_PER_INCH, LITRES } from '@/core/units'
 import type { Settings } from '../garden/schemas'
-import { readNumber } from '../numbers'
 import { CHOICE_WORDS } from './choiceWords'
-import { numberWanted } from './sheet'
+import { USUAL_UNITS, type SheetUnit } from './headings'
+import { numberOf, numberWanted, unitOf, type Sheet } from './sheet'
 
 /** Thrown where a cell cannot be read: which, what it says and what was wanted. */
 export interface CellWrong {
@@ -12,11 +11,8 @@ export interface CellWrong {
 }
 
 type Measured = 'length' | 'volume' | 'number'
-/** What one of a sheet's units is in the core's. */
-const PER: Record<Settings['units'], Record<Measured, number>> = {
-  metric: { length: 1, volume: 1, number: 1 },
-  us: { length: CM_PER_INCH, volume: LITRES.usGallon, number: 1 },
-}
+const perOf = (units: Settings['units'], quantity: Measured) =>
+  quantity === 'number' ? 1 : USUAL_UNITS[units][quantity].per
 
 /** Six decimals out, a thousandth of a millimetre in: what goes out in inches comes in as the same centimetres. */
 const tidy = (x: number) => String(Number(x.toFixed(6)))
@@ -26,17 +22,20 @@ const squeeze = (text: string) => text.toLowerCase().replace(/[^a-z]/g, '')
 /** How core values are written in the cells of a sheet in the grower's units. */
 export const cellWriter = (units: Settings['units']) => ({
   measure: (value: number | undefined, quantity: Measured = 'length') =>
-    value === undefined ? '' : tidy(value / PER[units][quantity]),
+    value === undefined ? '' : tidy(value / perOf(units, quantity)),
   yesNo: (value: boolean) => (value ? 'yes' : 'no'),
-  lengths: {
-    write: (cm: number) => tidy(cm / PER[units].length),
-    read: (inUnits: number) => tidyIn(inUnits * PER[units].length),
-  },
+  length: (cm: number) => tidy(cm / perOf(units, 'length')),
 })
 export type CellWriter = ReturnType<typeof cellWriter>
 
-/** How the cells of one row are read; an empty one gives the usual answer. Throws a `CellWrong`. */
-export function cellReader(cells: Record<string, string>, units: Settings['units']) {
+/** A unit that a heading names is any unit of what its column measures. */
+const inUnit = (value: number, unit: SheetUnit) => tidyIn((value + (unit.plus ?? 0)) * unit.per)
+
+/**
+ * How the cells of one row are read: by the unit of their heading, else the grower's, and by the sheet's own decimal
+ * sign; an empty one gives the usual answer. Throws a `CellWrong`.
+ */
+export function cellReader(cells: Record<string, string>, units: Settings['units'], sheet: Sheet) {
   const text = (column: string) => (cells[column] ?? '').trim()
   const wrong = (column: string, wanted: string): never => {
     throw { column, text: text(column), wanted } satisfies CellWrong
@@ -47,9 +46,18 @@ export function cellReader(cells: Record<string, string>, units: Settings['units
     isEmpty: (column: string) => text(column) === '',
     measure(column: string, usual: number, quantity: Measured = 'length'): number {
       if (text(column) === '') return usual
-      const parsed = readNumber(text(column))
+      const parsed = numberOf(sheet, text(column))
       if (typeof parsed !== 'number') return wrong(column, numberWanted(parsed))
-      return quantity === 'number' ? parsed : tidyIn(parsed * PER[units][quantity])
+      return quantity === 'number'
+        ? parsed
+        : inUnit(parsed, unitOf(sheet, column) ?? USUAL_UNITS[units][quantity])
+    },
+    /** A length that stands among words in a cell of this column; null where it is no number. */
+    lengthIn(column: string, inCell: string): number | null {
+      const parsed = numberOf(sheet, inCell)
+      return typeof parsed === 'number'
+        ? inUnit(parsed, unitOf(sheet, column) ?? USUAL_UNITS[units].length)
+        : null
     },
     choice<T extends string>(column: string, of: readonly T[], usual: T): T {
       if (text(column) === '') return usual

@@ -1,7 +1,7 @@
 import { CLIMATE_LIMITS, PLACE_RANGES } from './climateLimits'
 import type { Place, Settings } from '@/model/garden/schemas'
-import { readNumber } from '../numbers'
-import { numberWanted, readSheet } from './sheet'
+import { USUAL_UNITS, type TableColumn } from './headings'
+import { headingProblem, numberOf, numberWanted, readSheet, unitOf, type Matches } from './sheet'
 
 type Months = Place['months']
 
@@ -13,28 +13,21 @@ export interface ClimateProblem {
   wanted: string
 }
 
-/** Headings without blanks and signs, as growers and weather services write them. */
-const HEADINGS: Record<string, 'month' | 'tmin' | 'tmax' | 'rain'> = {
-  month: 'month',
-  tmin: 'tmin',
-  tmax: 'tmax',
-  rain: 'rain',
-}
-const UNITS: Record<string, 'c' | 'f' | 'mm' | 'in'> = { c: 'c', f: 'f', mm: 'mm', in: 'in', inches: 'in' }
+/** Columns of a sheet of months, as growers and weather services write them. */
+const COLUMNS = [
+  { id: 'month' },
+  { id: 'tmin', also: ['t min', 'min', 'low', 'mean minimum'], quantity: 'temperature' },
+  { id: 'tmax', also: ['t max', 'max', 'high', 'mean maximum'], quantity: 'temperature' },
+  { id: 'rain', also: ['rainfall', 'precipitation'], quantity: 'rain' },
+] as const satisfies readonly TableColumn[]
+type Measured = 'tmin' | 'tmax' | 'rain'
+const MEASURES = { tmin: 'temperature', tmax: 'temperature', rain: 'rain' } as const
 /** Letters that tell months apart. */
 const SHORTEST_MONTH = 3
 const NAMES = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
 
-interface Column {
-  of: 'month' | 'tmin' | 'tmax' | 'rain'
-  unit: 'c' | 'f' | 'mm' | 'in' | null
-}
-/** "T min (°F)" is the column tmin in Fahrenheit. */
-function columnOf(heading: string): Column | null {
-  const [, of = '', unit = ''] = /^(month|tmin|tmax|rain)(.*)$/.exec(heading) ?? []
-  if (!(of in HEADINGS) || (unit !== '' && !(unit in UNITS))) return null
-  return { of: HEADINGS[of]!, unit: UNITS[unit] ?? null }
-}
+/** Columns of stations and years that say nothing of a month. */
+const LEFT_OUT: Matches = { year: '', Year: '', station: '', Station: '', name: '', Name: '' }
 
 /** 0 for January; null where it names no month. */
 function monthOf(text: string): number | null {
@@ -55,21 +48,27 @@ export function monthsFromText(
 ): { ok: true; months: Months } | { ok: false; problem: ClimateProblem } {
   const fail = (row: number | null, column: string, cell: string, wanted: string) =>
     ({ ok: false, problem: { row, column, text: cell, wanted } }) as const
-  const { columns, rows, tooMany } = readSheet(text, (h) => h.toLowerCase().replace(/[^a-z]/g, ''))
-  const known = columns.map(columnOf)
-  const at = (of: Column['of']) => known.findIndex((c) => c?.of === of)
-  if (at('tmin') < 0 || at('tmax') < 0) return fail(1, 'heading', columns.join(', '), 'tmin, tmax and rain')
-  const twice = known.findIndex((c, i) => c !== null && at(c.of) !== i)
-  if (twice >= 0) return fail(1, 'heading', columns[twice]!, 'each column once')
-  if (tooMany || rows.length !== 12) {
-    const count = tooMany ? 'hundreds' : String(rows.length)
+  const sheet = readSheet(text, COLUMNS, LEFT_OUT)
+  const { rows, headings } = sheet
+  const has = (id: 'month' | Measured) => headings.some((h) => h.means?.id === id)
+  if (!has('tmin') || !has('tmax'))
+    return fail(1, 'heading', headings.map((h) => h.text).join(', '), 'tmin, tmax and rain')
+  const strange = headingProblem(sheet, LEFT_OUT)
+  if (strange)
+    return strange.column === 'twice'
+      ? fail(1, 'heading', strange.text, 'each column once')
+      : fail(1, 'heading', strange.text, 'month, tmin, tmax, rain, with or without their unit')
+  if (sheet.tooMany || rows.length !== 12) {
+    const count = sheet.tooMany ? 'hundreds' : String(rows.length)
     return fail(null, 'rows', count, '12, one for each month')
   }
   const order = new Map<number, (typeof rows)[number]>()
   for (const [i, row] of rows.entries()) {
     if (row.surplus.length > 0)
       return fail(row.row, 'beyond the last column', row.surplus.join(', '), 'nothing')
-    const name = at('month') < 0 ? null : row.cells[columns[at('month')]!]!
+    if (row.halves !== null)
+      return fail(row.row, 'commas', row.halves, 'semicolons between cells, or numbers with a point')
+    const name = has('month') ? row.cells.month! : null
     const month = name === null ? i : monthOf(name)
     if (month === null) return fail(row.row, 'month', name!, 'a name such as March, or 1 to 12')
     if (order.has(month)) return fail(row.row, 'month', name!, 'each month once')
@@ -80,17 +79,16 @@ export function monthsFromText(
     const { row, cells } = order.get(i)!
     const value = { tmin: 0, tmax: 0, rain: 0 }
     for (const of of ['tmin', 'tmax', 'rain'] as const) {
-      const k = at(of)
-      const cell = k < 0 ? '' : cells[columns[k]!]!
+      const cell = cells[of] ?? ''
       if (of === 'rain' && cell.trim() === '') continue
-      const read = readNumber(cell)
+      const read = numberOf(sheet, cell)
       if (typeof read !== 'number') return fail(row, of, cell, numberWanted(read))
-      const unit = known[k]!.unit ?? (units === 'us' ? { tmin: 'f', tmax: 'f', rain: 'in' } : {})[of]
-      value[of] = unit === 'f' ? (read - 32) / 1.8 : unit === 'in' ? read * 25.4 : read
+      const unit = unitOf(sheet, of) ?? USUAL_UNITS[units][MEASURES[of]]
+      value[of] = (read + (unit.plus ?? 0)) * unit.per
     }
     const month = { tMin: value.tmin, tMax: value.tmax, rain: value.rain }
     const problem = monthProblem(month)
-    if (problem) return fail(row, problem.column, cells[columns[at(problem.column)]!] ?? '', problem.wanted)
+    if (problem) return fail(row, problem.column, cells[problem.column] ?? '', problem.wanted)
     months.push(month)
   }
   const doubt = doubtOf(months)

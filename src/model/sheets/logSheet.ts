@@ -1,48 +1,62 @@
+import { firstRefusal, type Refusal } from '../garden/commands/refusal'
+import { entryKey } from '../garden/garden'
 import { isValid, parseISO } from 'date-fns'
-import { CM_PER_INCH, GRAMS_PER_OUNCE, KG_PER_POUND, LITRES } from '@/core/units'
 import { ENTRY_KINDS, type Entry, type EntryKind, type Settings } from '../garden/schemas'
 import { LONGEST_RECIPE_NOTE } from '../garden/limits'
 import { entryProblem, type EntryProblem } from '../season/entryProblem'
-import { readNumber } from '../numbers'
 import type { CellWrong } from './cells'
-import { numberWanted, readSheet } from './sheet'
+import { squeezed, UNIT_WORDS, USUAL_UNITS, type SheetQuantity, type TableColumn } from './headings'
+import {
+  headingProblem,
+  lookOf,
+  numberOf,
+  numberWanted,
+  readSheet,
+  rowProblem,
+  type Matches,
+  type Sheet,
+  type SheetLook,
+  type SheetWrong,
+} from './sheet'
 
 /** Columns of a sheet of the log; only the day and what it is have to be there. */
-export const LOG_COLUMNS = ['date', 'time', 'bed', 'what', 'value', 'unit', 'number', 'note'] as const
-type Column = (typeof LOG_COLUMNS)[number]
+const COLUMNS = [
+  { id: 'date', also: ['day'] },
+  { id: 'time' },
+  { id: 'bed' },
+  { id: 'what', also: ['kind', 'reading'] },
+  { id: 'value', also: ['amount'], anyQuantity: true },
+  { id: 'unit', also: ['units'] },
+  { id: 'number', also: ['pieces'] },
+  { id: 'expected' },
+  { id: 'note', also: ['notes', 'remark'] },
+] as const satisfies readonly TableColumn[]
+type Column = (typeof COLUMNS)[number]['id']
+export const LOG_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
+
+export interface LogResult {
+  entries: Entry[]
+  problems: LogProblem[]
+  /** Lines that are in the log already: they are left out. */
+  already: number
+  look: SheetLook
+}
 
 /** A row that could not be taken. */
 export interface LogProblem {
   row: number
   name: string
-  why: { column: string; text: string; wanted: string }
+  why: SheetWrong | { refusal: Refusal }
 }
 
-/** What a value is kept in, by kind: how many of the core's unit each unit is. */
-const LITRE = {
-  l: 1,
-  litre: 1,
-  litres: 1,
-  gal: LITRES.usGallon,
-  gallon: LITRES.usGallon,
-  gallons: LITRES.usGallon,
-}
-const GRAM = { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: 1000 * KG_PER_POUND }
-const KILO = { kg: 1, g: 0.001, lb: KG_PER_POUND, oz: KG_PER_POUND / 16 }
-const CENTIMETRE = { cm: 1, mm: 0.1, in: CM_PER_INCH }
-const CONDUCTIVITY = { 'ds/m': 1, 'ms/cm': 1, 'us/cm': 0.001, 'µs/cm': 0.001 }
-const UNITS: Partial<Record<EntryKind, Record<string, number>>> = {
-  watered: LITRE,
-  fed: GRAM,
-  salts: CONDUCTIVITY,
-  weight: KILO,
-  harvest: KILO,
-  sunk: CENTIMETRE,
-}
-/** The unit where a sheet names none. */
-const USUAL: Record<Settings['units'], Partial<Record<EntryKind, string>>> = {
-  metric: { watered: 'l', fed: 'g', salts: 'ds/m', weight: 'kg', harvest: 'kg', sunk: 'cm' },
-  us: { watered: 'gal', fed: 'oz', salts: 'ds/m', weight: 'lb', harvest: 'lb', sunk: 'in' },
+/** What the number of a kind measures; nothing where it has no unit. */
+export const MEASURES: Partial<Record<EntryKind, SheetQuantity>> = {
+  watered: 'volume',
+  fed: 'dose',
+  salts: 'salts',
+  weight: 'weight',
+  harvest: 'weight',
+  sunk: 'length',
 }
 /** Words of meters and spreadsheets for a kind. */
 const WORDS: Record<string, EntryKind> = {
@@ -56,13 +70,9 @@ const WORDS: Record<string, EntryKind> = {
   yield: 'harvest',
 }
 
-const squeeze = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
-const columnOf = (cell: string): string => {
-  const wanted = squeeze(cell)
-  if (wanted === 'day') return 'date'
-  if (wanted === 'kind' || wanted === 'reading') return 'what'
-  return LOG_COLUMNS.find((c) => squeeze(c) === wanted) ?? ''
-}
+const wordFor = (word: string): EntryKind | undefined =>
+  Object.hasOwn(WORDS, squeezed(word)) ? WORDS[squeezed(word)] : undefined
+
 /** Seven figures: what goes out in gallons comes in as the same litres. */
 const tidy = (x: number) => Number(x.toPrecision(7))
 
@@ -71,7 +81,13 @@ interface LogReading {
   kindOf: (word: string) => EntryKind | undefined
   bedOf: (name: string) => string | null | undefined
   newId: () => string
+  /** Lines that are in the log: they are not taken again. */
+  known?: readonly Entry[]
 }
+
+/** What makes two lines one: the moment, the bed and what was noted. */
+const sameness = ({ at, fillId, kind, value, count, note }: Entry) =>
+  JSON.stringify([Date.parse(at), fillId, kind, value === null ? null : tidy(value), count, note.trim()])
 
 /**
  * Lines of a log from a sheet: of a meter, of a spreadsheet, or as the log itself is saved. What is wrong is told by
@@ -82,24 +98,45 @@ export function logFromText(
   text: string,
   jobId: string,
   reading: LogReading,
-): { entries: Entry[]; problems: LogProblem[] } {
-  const { columns, rows, tooMany } = readSheet(text, columnOf)
-  const whole = (column: string, wanted: string) => ({
+  matches: Matches = {},
+): LogResult {
+  const sheet = readSheet(text, COLUMNS, matches)
+  const look = lookOf(sheet, COLUMNS, matches)
+  const whole = (column: string, wanted: string): LogResult => ({
     entries: [],
     problems: [{ row: 1, name: '', why: { column, text: '', wanted } }],
+    already: 0,
+    look,
   })
-  if (tooMany) return whole('rows', '500 rows at most')
-  if (!columns.includes('date') || !columns.includes('what')) return whole('heading', LOG_COLUMNS.join(', '))
+  if (sheet.tooMany) return whole('rows', '500 rows at most')
+  const has = (id: Column) => sheet.headings.some((h) => h.means?.id === id)
+  const strange = headingProblem(sheet, matches)
+  if (strange) return { entries: [], problems: [{ row: 1, name: '', why: strange }], already: 0, look }
+  if (!has('date') || !has('what')) return whole('heading', LOG_COLUMNS.join(', '))
   const entries: Entry[] = []
+  const known = new Set((reading.known ?? []).map(sameness))
+  let already = 0
   const problems: LogProblem[] = []
-  for (const { row, cells } of rows)
+  for (const line of sheet.rows) {
+    const { row, cells } = line
+    const refuse = (why: LogProblem['why']) => problems.push({ row, name: (cells.what ?? '').trim(), why })
+    const torn = rowProblem(line)
+    if (torn) {
+      refuse(torn)
+      continue
+    }
     try {
-      entries.push(entryOf(cells, jobId, reading))
+      const entry = entryOf({ cells, sheet }, jobId, reading)
+      const refusal = firstRefusal([{ key: entryKey(entry.id), before: null, after: entry }])
+      if (refusal) refuse({ refusal })
+      else if (known.has(sameness(entry))) already++
+      else entries.push(entry)
     } catch (why) {
       if (why instanceof Error) throw why
-      problems.push({ row, name: (cells.what ?? '').trim(), why: why as CellWrong })
+      refuse(why as CellWrong)
     }
-  return { entries, problems }
+  }
+  return { entries, problems, already, look }
 }
 
 type Cells = Record<string, string>
@@ -108,18 +145,39 @@ function wrong(cells: Cells, column: Column, wanted: string): never {
   throw { column, text: cellIn(cells, column), wanted } satisfies CellWrong
 }
 
+/** The cells of a line, and the sheet it stands in. */
+interface Line {
+  cells: Cells
+  sheet: Sheet
+}
+
+/** How many of the core's unit one of a line's is: by its own cell, the heading of the values, else the grower's. */
+function factorOf({ cells, sheet }: Line, kind: EntryKind, units: Settings['units']): number {
+  const quantity = MEASURES[kind]
+  const word = squeezed(cellIn(cells, 'unit')) || (headingWord(sheet) ?? '')
+  if (!quantity)
+    return word === '' || word === 'ph' ? 1 : wrong(cells, 'unit', `nothing: ${kind} has no unit`)
+  if (word === '') return USUAL_UNITS[units][quantity].per
+  const known = UNIT_WORDS[quantity]
+  return Object.hasOwn(known, word) ? known[word]!.per : wrong(cells, 'unit', unitSigns(quantity).join(', '))
+}
+const headingWord = (sheet: Sheet) => sheet.headings.find((h) => h.means?.id === 'value')?.means?.word
+const unitSigns = (quantity: SheetQuantity) => [
+  ...new Set(Object.values(UNIT_WORDS[quantity]).map((u) => u.sign)),
+]
+
 /** One line. Throws a `CellWrong`. */
-function entryOf(cells: Cells, jobId: string, { units, kindOf, bedOf, newId }: LogReading): Entry {
+function entryOf(line: Line, jobId: string, { units, kindOf, bedOf, newId }: LogReading): Entry {
+  const { cells } = line
   const cell = (column: Column) => cellIn(cells, column)
   const at = dayIn(cells)
-  const kind =
-    kindOf(cell('what')) ?? WORDS[squeeze(cell('what'))] ?? wrong(cells, 'what', ENTRY_KINDS.join(', '))
+  const kind = kindOf(cell('what')) ?? wordFor(cell('what')) ?? wrong(cells, 'what', ENTRY_KINDS.join(', '))
   const fillId = cell('bed') === '' ? null : bedOf(cell('bed'))
   if (fillId === undefined) wrong(cells, 'bed', 'the name of a bed of this job, or nothing')
-  const [value, count] = [numberIn(cells, 'value'), numberIn(cells, 'number')]
-  const unit = squeezeUnit(cell('unit')) || (USUAL[units][kind] ?? '')
-  const factor = UNITS[kind] ? UNITS[kind][unit] : 1
-  if (factor === undefined) wrong(cells, 'unit', Object.keys(UNITS[kind]!).join(', '))
+  const [value, count] = [numberIn(line, 'value'), numberIn(line, 'number')]
+  const factor = value === null ? 1 : factorOf(line, kind, units)
+  const note = cell('note')
+  if (note.length > LONGEST_RECIPE_NOTE) wrong(cells, 'note', `${LONGEST_RECIPE_NOTE} letters at most`)
   if (count !== null && !Number.isInteger(count)) wrong(cells, 'number', 'a whole number')
   const entry: Entry = {
     id: newId(),
@@ -130,7 +188,7 @@ function entryOf(cells: Cells, jobId: string, { units, kindOf, bedOf, newId }: L
     value: value === null ? null : tidy(value * factor),
     count,
     expected: null,
-    note: cell('note').slice(0, LONGEST_RECIPE_NOTE),
+    note,
   }
   const problem = entryProblem(entry)
   if (problem) wrong(cells, COLUMN_OF[problem.code] ?? 'value', WANTED[problem.code])
@@ -138,28 +196,40 @@ function entryOf(cells: Cells, jobId: string, { units, kindOf, bedOf, newId }: L
 }
 const COLUMN_OF: Partial<Record<EntryProblem['code'], Column>> = { 'no-word': 'note', 'not-whole': 'number' }
 
+/**
+ * The moment of a line, as RFC 3339 has it: the day, the time by the clock on the wall, and its distance from UTC where
+ * it is told; noon where there is no time.
+ */
 function dayIn(cells: Cells): string {
   const date = cellIn(cells, 'date')
-  const day = parseISO(`${date}T${cellIn(cells, 'time') || '12:00'}`)
+  const time = cellIn(cells, 'time') || '12:00'
+  if (!/^\d{1,2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2})?$/.test(time))
+    wrong(cells, 'time', 'a time as 14:30, or 14:30+01:00')
+  const day = parseISO(`${date}T${time.padStart(time.indexOf(':') === 1 ? time.length + 1 : 0, '0')}`)
+  const { first, last } = LOG_YEARS
   if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || !isValid(day)) wrong(cells, 'date', 'a day as 2026-03-14')
+  if (day.getFullYear() < first || day.getFullYear() > last)
+    wrong(cells, 'date', `a day of the years ${first} to ${last}`)
   return day.toISOString()
 }
+/** Years a garden's log is kept in. */
+const LOG_YEARS = { first: 1900, last: 2200 } as const
 
 /** A number of a cell; null where it is empty. */
-function numberIn(cells: Cells, column: Column): number | null {
+function numberIn({ cells, sheet }: Line, column: Column): number | null {
   const text = cellIn(cells, column)
   if (text === '') return null
-  const read = readNumber(text)
+  const read = numberOf(sheet, text)
   if (typeof read === 'number' && read >= 0) return read
   return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
 }
 
 const WANTED: Record<EntryProblem['code'], string> = {
   'out-of-range': 'what a meter reads in a mix',
+  'too-much': 'less: check the unit',
   'below-nothing': 'a number, 0 or more',
   'not-whole': 'a whole number',
   'no-number': 'a number',
   'no-word': 'a word',
   'nothing-picked': 'a weight, or a number of pieces',
 }
-const squeezeUnit = (text: string) => text.toLowerCase().replace(/\s/g, '')

@@ -1,26 +1,39 @@
+import { PACK_LIMITS } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
-import { KG_PER_POUND, LITRES } from '@/core/units'
 import { firstRefusal, type Refusal } from '../garden/commands/refusal'
 import { shelfKey, shelfItemOf, type Garden } from '../garden/garden'
 import type { Offer, Settings, ShelfItem } from '../garden/schemas'
 import { offersOf, shelfEntry } from '../garden/shelfEntry'
-import { readNumber } from '../numbers'
 import type { CellWrong } from './cells'
-import { csvOf, numberWanted, readSheet } from './sheet'
+import { USUAL_UNITS, writtenHeading, type SheetQuantity, type TableColumn } from './headings'
+import {
+  csvOf,
+  headingProblem,
+  lookOf,
+  numberOf,
+  numberWanted,
+  readSheet,
+  rowProblem,
+  unitOf,
+  type Matches,
+  type Sheet,
+  type SheetLook,
+} from './sheet'
 
 /** Columns of a sheet of the shelf: a row for each pack, what is on hand with the first of a material. */
 const COLUMNS = [
-  'material',
-  'sold as',
-  'size',
-  'gives',
-  'price',
-  'delivery',
-  'where',
-  'seen on',
-  'on hand',
-] as const
-type Column = (typeof COLUMNS)[number]
+  { id: 'material' },
+  { id: 'sold as', also: ['pack', 'packed as'] },
+  { id: 'size', also: ['size of a pack'], quantity: 'pack' },
+  { id: 'gives', quantity: 'volume' },
+  { id: 'price', also: ['cost'] },
+  { id: 'delivery' },
+  { id: 'where', also: ['shop', 'supplier'] },
+  { id: 'seen on', also: ['price seen on'] },
+  { id: 'on hand', also: ['stock'], quantity: 'volume' },
+] as const satisfies readonly TableColumn[]
+type Column = (typeof COLUMNS)[number]['id']
+export const SHELF_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
 
 /** What a sheet calls the ways of selling. */
 const SOLD_AS: Record<Pack['kind'], string> = {
@@ -34,27 +47,9 @@ const SOLD_AS: Record<Pack['kind'], string> = {
 const kindOf = (text: string): Pack['kind'] | undefined =>
   (Object.keys(SOLD_AS) as Pack['kind'][]).find((k) => SOLD_AS[k] === text.trim().toLowerCase())
 
-/** Units of the numbers, as the headings tell them. */
-const UNITS = {
-  metric: { volume: 'L', weight: 'kg', perVolume: 1, perWeight: 1 },
-  us: { volume: 'gal', weight: 'lb', perVolume: LITRES.usGallon, perWeight: KG_PER_POUND },
-} as const
-
 /** The heading of each column in the grower's units; a size is in the unit its way of selling is counted in. */
-export const shelfHeadings = (units: Settings['units']): Record<Column, string> => {
-  const { volume, weight } = UNITS[units]
-  return {
-    material: 'material',
-    'sold as': 'sold as',
-    size: `size, ${volume} or ${weight}`,
-    gives: `gives, ${volume}`,
-    price: 'price',
-    delivery: 'delivery',
-    where: 'where',
-    'seen on': 'seen on',
-    'on hand': `on hand, ${volume}`,
-  }
-}
+export const shelfHeadings = (units: Settings['units']) =>
+  Object.fromEntries(COLUMNS.map((c) => [c.id, writtenHeading(c, units)])) as Record<Column, string>
 /** Six decimals out, four in: what goes out in gallons comes in as the same litres. */
 const tidy = (x: number) => String(Number(x.toFixed(6)))
 const tidyIn = (x: number) => Number(x.toFixed(4))
@@ -65,7 +60,8 @@ export function shelfToCsv(
   nameOf: (id: string) => string,
   units: Settings['units'],
 ): string {
-  const { perVolume, perWeight } = UNITS[units]
+  const perVolume = USUAL_UNITS[units].volume.per
+  const perWeight = USUAL_UNITS[units].weight.per
   const head = shelfHeadings(units)
   const rows = items.flatMap((item) =>
     offersOf(item).map((offer, i) => {
@@ -93,16 +89,18 @@ export function shelfToCsv(
   return csvOf(rows, Object.values(head))
 }
 
+export interface ShelfResult {
+  items: ShelfItem[]
+  problems: ShelfProblem[]
+  look: SheetLook
+}
+
 /** A row that could not be taken: which, by its number in the sheet, and why. */
 export interface ShelfProblem {
   row: number
   name: string
   why: { column: string; text: string; wanted: string } | { refusal: Refusal }
 }
-
-const squeeze = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
-const columnOf = (cell: string): string =>
-  COLUMNS.find((c) => squeeze(cell.split(',')[0]!) === squeeze(c)) ?? ''
 
 /**
  * Packs, prices and stock from a sheet: rows of one material are its packs, the first the usual one. A material is
@@ -111,24 +109,32 @@ const columnOf = (cell: string): string =>
  */
 export function shelfFromText(
   text: string,
-  garden: Garden,
-  find: Find,
-  units: Settings['units'],
-): { items: ShelfItem[]; problems: ShelfProblem[] } {
-  const { columns, rows, tooMany } = readSheet(text, columnOf)
-  const whole = (column: string, wanted: string) => ({
+  { garden, find, units, matches = {} }: ShelfReading,
+): ShelfResult {
+  const sheet = readSheet(text, COLUMNS, matches)
+  const look = lookOf(sheet, COLUMNS, matches)
+  const whole = (column: string, wanted: string): ShelfResult => ({
     items: [],
     problems: [{ row: 1, name: '', why: { column, text: '', wanted } }],
+    look,
   })
-  if (tooMany) return whole('rows', '500 rows at most')
-  if (!columns.includes('material') || !columns.includes('sold as'))
-    return whole('heading', COLUMNS.join(', '))
+  if (sheet.tooMany) return whole('rows', '500 rows at most')
+  const has = (id: Column) => sheet.headings.some((h) => h.means?.id === id)
+  const strange = headingProblem(sheet, matches)
+  if (strange) return { items: [], problems: [{ row: 1, name: '', why: strange }], look }
+  if (!has('material') || !has('sold as')) return whole('heading', SHELF_COLUMNS.join(', '))
   const problems: ShelfProblem[] = []
   const items = new Map<string, ShelfItem>()
-  for (const { row, cells } of rows) {
+  for (const line of sheet.rows) {
+    const { row, cells } = line
     const name = cells.material ?? ''
+    const torn = rowProblem(line)
+    if (torn) {
+      problems.push({ row, name, why: torn })
+      continue
+    }
     try {
-      const sold = soldOf(cells, find, units)
+      const sold = soldOf(cells, { find, units, sheet })
       const item = withOffer(garden, items.get(sold.material.id), sold)
       const refusal = firstRefusal([{ key: shelfKey(sold.material.id), before: null, after: item }])
       if (refusal) problems.push({ row, name, why: { refusal } })
@@ -138,19 +144,26 @@ export function shelfFromText(
       problems.push({ row, name, why: why as CellWrong })
     }
   }
-  return { items: [...items.values()], problems }
+  return { items: [...items.values()], problems, look }
 }
 
+export interface ShelfReading {
+  garden: Garden
+  /** Looks a material up by what a sheet calls it. */
+  find: Find
+  units: Settings['units']
+  matches?: Matches
+}
 type Find = (name: string) => Material | undefined
 type Cells = Record<string, string>
 function wrong(cells: Cells, column: Column, wanted: string): never {
   throw { column, text: cells[column] ?? '', wanted } satisfies CellWrong
 }
 /** A number of a cell; null where it is empty. */
-function numberIn(cells: Cells, column: Column): number | null {
+function numberIn(sheet: Sheet, cells: Cells, column: Column): number | null {
   const cell = (cells[column] ?? '').trim()
   if (cell === '') return null
-  const read = readNumber(cell)
+  const read = numberOf(sheet, cell)
   if (typeof read === 'number' && read >= 0) return read
   return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
 }
@@ -161,56 +174,91 @@ interface Sold {
   offer: Offer
   onHand: number | null
 }
+interface SoldIn {
+  find: Find
+  units: Settings['units']
+  sheet: Sheet
+}
+/** What one of a column's unit is in litres or kg: by its heading, else by the grower's units. */
+function perOf({ units, sheet }: SoldIn, column: Column, quantity: SheetQuantity): number {
+  const named = unitOf(sheet, column)
+  if (quantity !== 'volume' && quantity !== 'weight') return 1
+  // One heading for litres and kilograms: which system it names.
+  const system = column === 'size' && named ? (named.per === 1 ? 'metric' : 'us') : units
+  return column !== 'size' && named ? named.per : USUAL_UNITS[system][quantity].per
+}
 /** Throws a `CellWrong`. */
-function soldOf(cells: Cells, find: Find, units: Settings['units']): Sold {
-  const { perVolume, perWeight } = UNITS[units]
+function soldOf(cells: Cells, given: SoldIn): Sold {
+  const { find, sheet } = given
   const material =
     find(cells.material ?? '') ?? wrong(cells, 'material', 'the name of a material on the shelf')
   const kind = kindOf(cells['sold as'] ?? '') ?? wrong(cells, 'sold as', Object.values(SOLD_AS).join(', '))
-  const [size, gives] = [numberIn(cells, 'size') ?? 0, numberIn(cells, 'gives') ?? 0]
-  const [price, delivery] = [numberIn(cells, 'price'), numberIn(cells, 'delivery') ?? 0]
-  const onHand = numberIn(cells, 'on hand')
+  const number = (column: Column) => numberIn(sheet, cells, column)
+  const [size, gives] = [number('size') ?? 0, number('gives') ?? 0]
+  const [price, delivery] = [number('price'), number('delivery') ?? 0]
+  const onHand = number('on hand')
   const seenOn = (cells['seen on'] ?? '').trim()
   if (seenOn !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(seenOn)) wrong(cells, 'seen on', 'a day as 2026-03-14')
   if (kind !== 'own' && !(size > 0)) wrong(cells, 'size', 'a number above 0')
+  const most = PACK_LIMITS.size.value
+  if (size > most) wrong(cells, 'size', `at most ${most}`)
   const offer: Offer = {
-    pack: packFrom(kind, tidyIn, { size, gives, perVolume, perWeight }),
+    pack: packFrom(kind, {
+      litres: tidyIn(size * perOf(given, 'size', 'volume')),
+      kg: tidyIn(size * perOf(given, 'size', 'weight')),
+      loose: gives * perOf(given, 'gives', 'volume'),
+    }),
     price: kind === 'own' ? 0 : price,
     place: (cells.where ?? '').trim(),
     seenOn: seenOn || null,
     delivery,
   }
-  return { material, offer, onHand: onHand === null ? null : tidyIn(onHand * perVolume) }
+  return {
+    material,
+    offer,
+    onHand: onHand === null ? null : tidyIn(onHand * perOf(given, 'on hand', 'volume')),
+  }
 }
+
+const isDeepEqual = (a: Pack, b: Pack) =>
+  JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort())
 
 /** A material with one more pack; the first of a sheet is the usual one, and says what is on hand. */
 function withOffer(
   garden: Garden,
   known: ShelfItem | undefined,
-  { material, offer, onHand }: Sold,
+  { material, offer: told, onHand }: Sold,
 ): ShelfItem {
-  if (known) return { ...known, others: [...known.others, offer] }
   const before = shelfItemOf(garden, material.id) ?? shelfEntry(garden, material)
+  // What the sheet leaves empty of a pack that is known stays as it is known.
+  const same = offersOf(before).find((o) => isDeepEqual(o.pack, told.pack))
+  const offer = same
+    ? {
+        ...told,
+        price: told.price ?? same.price,
+        place: told.place || same.place,
+        seenOn: told.seenOn ?? same.seenOn,
+        delivery: told.delivery || same.delivery,
+      }
+    : told
+  if (known) return { ...known, others: [...known.others, offer] }
   return { ...offer, materialId: material.id, others: [], stock: onHand ?? before.stock }
 }
 
+/** A pack by its size, and by what it gives loose where that was told. */
 function packFrom(
   kind: Pack['kind'],
-  tidy: (x: number) => number,
-  { size, gives, perVolume, perWeight }: Record<'size' | 'gives' | 'perVolume' | 'perWeight', number>,
+  { litres, kg, loose }: Record<'litres' | 'kg' | 'loose', number>,
 ): Pack {
-  const litres = tidy(size * perVolume)
-  const kg = tidy(size * perWeight)
-  const loose = gives * perVolume
   switch (kind) {
     case 'own':
       return { kind }
     case 'mass':
       return { kind, kg }
     case 'block':
-      return { kind, kg, ...(loose > 0 ? { litresPerKg: tidy(loose / kg) } : {}) }
+      return { kind, kg, ...(loose > 0 ? { litresPerKg: tidyIn(loose / kg) } : {}) }
     case 'compressed':
-      return { kind, litres, ...(loose > 0 ? { swell: tidy(loose / litres) } : {}) }
+      return { kind, litres, ...(loose > 0 ? { swell: tidyIn(loose / litres) } : {}) }
     default:
       return { kind, litres }
   }

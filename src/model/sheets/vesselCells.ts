@@ -21,6 +21,17 @@ export const VESSEL_COLUMNS = [
   'hole height',
 ] as const
 
+/** Those of its columns that are lengths. */
+export const VESSEL_LENGTHS: ReadonlySet<string> = new Set([
+  ...Object.values(BODIES).flatMap(({ sizes }) =>
+    Object.values(sizes).flatMap(({ of, is }) => (of === 'share' ? [] : [is])),
+  ),
+  'corners',
+  'heaped',
+  'lip',
+  'hole height',
+])
+
 /** A vessel as the cells of its row; `corners` as "0,0 240,0 …" from above. */
 export function vesselToCells(vessel: Vessel, write: CellWriter): Record<string, string> {
   const { shape, base } = vessel
@@ -45,25 +56,25 @@ export function vesselToCells(vessel: Vessel, write: CellWriter): Record<string,
 }
 
 const CORNERS_WANTED = 'pairs such as 0,0 240,0 240,120'
-function cornersFrom(read: CellReader, lengthIn: (x: number) => number) {
+function cornersFrom(read: CellReader) {
   const pairs = read.text('corners').split(/\s+/).filter(Boolean)
   return pairs.map((pair) => {
-    const [x, y, more] = pair.split(',').map(Number)
-    if (x === undefined || y === undefined || more !== undefined || !Number.isFinite(x + y))
-      return read.wrong('corners', CORNERS_WANTED)
-    return { x: lengthIn(x), y: lengthIn(y) }
+    // Plain numbers: between commas there is no other reading.
+    const [, across = '', along = ''] = /^(-?\d+(?:\.\d+)?),(-?\d+(?:\.\d+)?)$/.exec(pair) ?? []
+    const [x, y] = [read.lengthIn('corners', across), read.lengthIn('corners', along)]
+    return x === null || y === null ? read.wrong('corners', CORNERS_WANTED) : { x, y }
   })
 }
 
 /** The sides of a row: sizes left out are the usual ones; a base left out is as wide as the top that is given. */
-function bodyFrom(usual: Body, read: CellReader, lengthIn: (x: number) => number): Body {
+function bodyFrom(usual: Body, read: CellReader): Body {
   const sizes: Record<string, number> = {}
   for (const [key, value, { of, is }] of sizesOf(usual)) {
     const top = is.replace(/^base /, '')
     const otherwise = top !== is && !read.isEmpty('length') ? topOf(usual, sizes, top) : value
     sizes[key] = of === 'share' ? read.measure(is, value * 100, 'number') / 100 : read.measure(is, otherwise)
   }
-  const corners = 'corners' in usual ? cornersFrom(read, lengthIn) : []
+  const corners = 'corners' in usual ? cornersFrom(read) : []
   return { ...usual, ...sizes, ...(corners.length > 0 ? { corners } : {}) } as Body
 }
 /** The size above a base, as it was read: rows name the top before the base. */
@@ -71,12 +82,12 @@ const topOf = (body: Body, read: Record<string, number>, is: string) =>
   read[sizesOf(body).find(([, , row]) => row.is === is)![0]]!
 
 /** A vessel from the cells of a row; what is left out is as usual for its shape. Throws a `CellWrong`. */
-export function vesselFromCells(read: CellReader, lengthIn: (x: number) => number): Vessel {
+export function vesselFromCells(read: CellReader): Vessel {
   const kind = read.isEmpty('shape')
     ? 'roundPot'
     : (vesselNamed(read.text('shape')) ?? read.wrong('shape', VESSEL_KINDS.join(', ')))
   const usual = startingVessel(kind)
-  const { shape } = withBody(usual, bodyFrom(bodyOf(usual), read, lengthIn))
+  const { shape } = withBody(usual, bodyFrom(bodyOf(usual), read))
   const base = baseOf(read.choice('water leaves', OUTLETS, outletOf(usual)))
   return {
     kind,

@@ -61,7 +61,13 @@ export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSy
   }
   const { column, text, wanted } = why
   if (column === 'rows') return `Too many rows: ${wanted}. Split the sheet.`
-  if (column === 'surplus') return `${where}: “${text}” stands beyond the last column; wanted: ${wanted}.`
+  if (column === 'surplus')
+    return `${where}: “${text}” is beyond the last column. A decimal comma? Use semicolons between the cells, or quotes.`
+  if (column === 'stranger')
+    return `Nobody here knows the heading “${text}”. Say below which column it is, or leave it out.`
+  if (column === 'twice') return `Two columns are “${text}”. Keep one of them.`
+  if (column === 'halves')
+    return `${where}: is “${text}” one number or two? Commas separate the cells here. Use semicolons, or put the number in quotes.`
   if (column !== 'heading') return `${where}: “${text}” under “${column}”; wanted: ${wanted}.`
   return `The first line must name columns, of these: ${wanted}.${text ? ` “${text}” is none of them.` : ''}`
 }

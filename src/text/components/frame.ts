@@ -5,5 +5,8 @@ export const sheetReader = {
   columns: 'Columns:',
   rows: 'Rows',
   chooseAFile: 'Choose a file',
+  leaveItOut: 'leave it out',
+  sayWhatItIs: 'Which column is it?',
+  theHeadingIs: (heading: Shown) => `The heading “${heading}” is`,
   andMoreRows: (problems: Shown) => `… and ${problems} more rows.`,
 }

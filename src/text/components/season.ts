@@ -14,6 +14,7 @@ export const logSheetDialog = {
   readingsFromASheet: 'Readings from a sheet',
   csvFileOfReadings: 'CSV file of readings',
   canBeAdded: (lines: Shown) => `${lines} can be added:`,
+  inTheLogAlready: (lines: Shown) => `Left out, in the log already: ${lines}.`,
   what: 'What',
   value: 'Value',
   aRowForEachReading: 'A row for each reading; what a meter calls EC is salts.',

@@ -36,6 +36,8 @@ export function entryProblemText(problem: EntryProblem): Sentence {
         why: `No meter reads that in a mix: ${problem.low} to ${problem.high}.`,
         fix: 'Read it again, or check the point.',
       }
+    case 'too-much':
+      return { why: 'That is more than a garden takes.', fix: 'Check the unit.' }
     case 'below-nothing':
       return BELOW_NOTHING
     case 'not-whole':

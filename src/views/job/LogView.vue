@@ -22,6 +22,7 @@ import { LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import { ENTRY_KINDS, type EntryKind } from '@/model/garden/schemas'
 import { logCsv } from '@/model/sheets/logCsv'
 import { seasonStart, timelineOf, type Timeline } from '@/model/season/timeline'
+import type { Matches } from '@/model/sheets/sheet'
 import { logFromText } from '@/model/sheets/logSheet'
 import { dayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/labels'
@@ -59,17 +60,23 @@ const named = (word: string): EntryKind | undefined => {
   const wanted = word.trim().toLowerCase()
   return ENTRY_KINDS.find((k) => k.toLowerCase() === wanted || ENTRY_NAMES[k].name.toLowerCase() === wanted)
 }
-const read = (text: string) =>
-  logFromText(text, jobId, {
-    units: units.value,
-    kindOf: named,
-    bedOf: (name) => {
-      const wanted = name.trim().toLowerCase()
-      if (wanted === 'all beds') return null
-      return bedOptions.value.find((b) => b.label.toLowerCase() === wanted)?.value
+const read = (text: string, matches: Matches) =>
+  logFromText(
+    text,
+    jobId,
+    {
+      known: all.value,
+      units: units.value,
+      kindOf: named,
+      bedOf: (name) => {
+        const wanted = name.trim().toLowerCase()
+        if (wanted === 'all beds') return null
+        return bedOptions.value.find((b) => b.label.toLowerCase() === wanted)?.value
+      },
+      newId: () => crypto.randomUUID(),
     },
-    newId: () => crypto.randomUUID(),
-  })
+    matches,
+  )
 const saveCsv = () =>
   saveFile(
     `${jobTitle(job.value!)} log.csv`,

@@ -6,6 +6,7 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
 import { saveFile } from '@/composables/page/saveFile'
+import type { Matches } from '@/model/sheets/sheet'
 import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
 import { shortName } from '@/text/base/labels'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
@@ -40,7 +41,8 @@ const rows = computed(() =>
 const readingsOf = (id: string | undefined) =>
   learnedOf(garden.records)?.rows.find((r) => r.id === id)?.from.length ?? 0
 const sheetOpen = ref(false)
-const read = (text: string) => shelfFromText(text, garden.records, findMaterial, units)
+const read = (text: string, matches: Matches) =>
+  shelfFromText(text, { garden: garden.records, find: findMaterial, units, matches })
 /** A material as somebody may write it: its id, its name in full or in short. */
 function findMaterial(name: string): Material | undefined {
   const wanted = name.trim().toLowerCase()
