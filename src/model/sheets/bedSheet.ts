@@ -34,7 +34,13 @@ function quantityOf(id: string): SheetQuantity | undefined {
   const input = field && BED_FIELDS[field].input
   return input?.kind === 'measure' && input.quantity !== 'number' ? input.quantity : undefined
 }
-const COLUMNS: readonly TableColumn[] = SHEET_COLUMNS.map((id) => ({ id, quantity: quantityOf(id) }))
+/** Columns of plain numbers. */
+const COUNTED: ReadonlySet<string> = new Set(['count', 'bulge'])
+const COLUMNS: readonly TableColumn[] = SHEET_COLUMNS.map((id) => ({
+  id,
+  quantity: quantityOf(id),
+  counts: COUNTED.has(id),
+}))
 /** The headings as they are written, each with its unit. */
 export const bedHeadings = (units: Settings['units']): string[] =>
   COLUMNS.map((c) => writtenHeading(c, units))

@@ -15,7 +15,7 @@ export interface ClimateProblem {
 
 /** Columns of a sheet of months, as growers and weather services write them. */
 const COLUMNS = [
-  { id: 'month' },
+  { id: 'month', counts: true },
   { id: 'tmin', also: ['t min', 'min', 'low', 'mean minimum'], quantity: 'temperature' },
   { id: 'tmax', also: ['t max', 'max', 'high', 'mean maximum'], quantity: 'temperature' },
   { id: 'rain', also: ['rainfall', 'precipitation'], quantity: 'rain' },

@@ -100,6 +100,8 @@ export interface TableColumn {
   id: string
   also?: readonly string[]
   quantity?: SheetQuantity
+  /** It holds plain numbers: a count, a price, a share. */
+  counts?: boolean
   /** Its numbers are of several quantities, one by row: any unit may stand in its heading. */
   anyQuantity?: boolean
 }
@@ -144,6 +146,10 @@ export function headingOf(cell: string, columns: readonly TableColumn[]): Headin
   }
   return null
 }
+
+/** Whether a column holds numbers. */
+export const isNumeric = ({ quantity, counts, anyQuantity }: TableColumn): boolean =>
+  quantity !== undefined || counts === true || anyQuantity === true
 
 /** A column's heading as it is written, with the unit of its numbers. */
 export const writtenHeading = ({ id, quantity }: TableColumn, units: Settings['units']): string =>

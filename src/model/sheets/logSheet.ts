@@ -27,7 +27,7 @@ const COLUMNS = [
   { id: 'what', also: ['kind', 'reading'] },
   { id: 'value', also: ['amount'], anyQuantity: true },
   { id: 'unit', also: ['units'] },
-  { id: 'number', also: ['pieces'] },
+  { id: 'number', also: ['pieces'], counts: true },
   { id: 'expected' },
   { id: 'note', also: ['notes', 'remark'] },
 ] as const satisfies readonly TableColumn[]
@@ -178,6 +178,7 @@ function entryOf(line: Line, jobId: string, { units, kindOf, bedOf, newId }: Log
   const factor = value === null ? 1 : factorOf(line, kind, units)
   const note = cell('note')
   if (note.length > LONGEST_RECIPE_NOTE) wrong(cells, 'note', `${LONGEST_RECIPE_NOTE} letters at most`)
+  if (count !== null && kind !== 'harvest') wrong(cells, 'number', 'nothing: only a harvest is counted')
   if (count !== null && !Number.isInteger(count)) wrong(cells, 'number', 'a whole number')
   const entry: Entry = {
     id: newId(),

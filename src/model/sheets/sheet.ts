@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { GARDEN_LIMITS } from '../garden/limits'
 import { readNumber, type DecimalSign, type ReadNumber } from '../numbers'
-import { headingOf, type Heading, type TableColumn } from './headings'
+import { headingOf, isNumeric, type Heading, type TableColumn } from './headings'
 
 /** One row of a sheet: its number there (the heading is 1), its cells by column, and what is wrong with the row itself. */
 export interface SheetRow {
@@ -84,10 +84,19 @@ function decimalOf(lines: readonly (readonly string[])[]): DecimalSign | null {
 }
 
 const DIGITS = /^\d+$/
-/** Neighbours of a short line between commas that may be the two halves of 6,5. */
-function halvesOf(line: readonly string[]): string | null {
+const SIGNED = /^[-+−]?\d+$/
+/**
+ * Neighbours between commas that may be the two halves of 6,5: plain digits behind plain digits, in a line that is
+ * shorter than the heading or where the second is in a column of words.
+ */
+function halvesOf(line: readonly string[], isNumber: readonly boolean[]): string | null {
+  const short = line.length < isNumber.length
   const at = line.findIndex(
-    (cell, i) => i > 0 && DIGITS.test(cell.trim()) && /^[-+−]?\d+$/.test(line[i - 1]!.trim()),
+    (cell, i) =>
+      i > 0 &&
+      DIGITS.test(cell.trim()) &&
+      SIGNED.test(line[i - 1]!.trim()) &&
+      (short || isNumber[i] === false),
   )
   return at < 0 ? null : `${line[at - 1]!.trim()},${line[at]!.trim()}`
 }
@@ -107,6 +116,8 @@ export function readSheet(text: string, columns: readonly TableColumn[], matches
     means: meaning(cell, columns, matches),
   }))
   const decimal = decimalOf(rest)
+  const numbers = new Set(columns.filter(isNumeric).map((c) => c.id))
+  const numeric = headings.map(({ means }) => means === null || numbers.has(means.id))
   const sheet = { headings, separator, decimal }
   if (rest.length > most) return { ...sheet, rows: [], tooMany: true }
   const rows = rest.map((list, i) => {
@@ -115,12 +126,11 @@ export function readSheet(text: string, columns: readonly TableColumn[], matches
     headings.forEach(({ means }, k) => {
       if (means) cells[means.id] = plain[k] ?? ''
     })
-    const short = separator === 'comma' && list.length < headings.length
     return {
       row: i + 2,
       cells,
       surplus: plain.slice(headings.length).filter((c) => c.trim() !== ''),
-      halves: short ? halvesOf(list) : null,
+      halves: separator === 'comma' ? halvesOf(list, numeric) : null,
     }
   })
   return { ...sheet, rows, tooMany: false }

@@ -100,10 +100,13 @@ describe('one number is read as one number', () => {
     expect(problems).toMatchObject([{ row: 2 }])
     // As short as it was typed.
     const short = logIn('date,what,value,unit\n2026-05-01,watered,6,5')
-    expect([short.entries, whyOf(short.problems)]).toEqual([[], 'unit'])
+    expect([short.entries, whyOf(short.problems)]).toEqual([[], 'halves'])
     const shorter = logIn('date,what,value,unit,number,note\n2026-05-01,watered,1,5')
     expect([shorter.entries, whyOf(shorter.problems)]).toEqual([[], 'halves'])
     expect(sheetProblemText(shorter.problems[0]!, 'metric')).toMatch(/“1,5” one number or two\?/)
+    // As wide as the heading, with the second half among the notes.
+    const noted = logIn('date,what,value,note\n2026-05-01,watered,1,5\n2026-05-02,watered,7,')
+    expect([noted.entries.map((e) => e.value), whyOf(noted.problems)]).toEqual([[7], 'halves'])
     const bag = shelfIn('material,sold as,size,price\npeat_medium,bag,50,6,5')
     expect([bag.items, whyOf(bag.problems)]).toEqual([[], 'surplus'])
   })
@@ -344,12 +347,18 @@ describe('what goes out comes in the same', () => {
           separator: fc.constantFrom(',', ';', '\t'),
           comma: fc.boolean(),
           pad: fc.boolean(),
+          others: fc.shuffledSubarray(['unit', 'number', 'note', 'bed', 'time', 'expected']),
+          at: fc.nat(6),
         }),
-        ({ values, separator, comma, pad }) => {
-          const columns = ['date', 'what', 'value', 'unit', 'number', 'note']
+        ({ values, separator, comma, pad, others, at: place }) => {
+          // The value stands anywhere among some other columns, and the line is as long as the heading or ends early.
+          const behind = others.slice(place % (others.length + 1))
+          const before = others.slice(0, others.length - behind.length)
+          const columns = ['date', 'what', ...before, 'value', ...behind]
           const lines = values.map((v) => {
             const value = comma ? String(v / 100).replace('.', ',') : String(v / 100)
-            return ['2026-05-01', 'watered', value, ...(pad ? ['L', '', ''] : [])].join(separator)
+            const cells = ['2026-05-01', 'watered', ...before.map(() => ''), value]
+            return [...cells, ...(pad ? behind.map(() => '') : [])].join(separator)
           })
           const { entries } = logIn([columns.join(separator), ...lines].join('\n'))
           const meant = values.map((v) => v / 100)

@@ -63,8 +63,7 @@ export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSy
   if (column === 'rows') return `Too many rows: ${wanted}. Split the sheet.`
   if (column === 'surplus')
     return `${where}: “${text}” is beyond the last column. A decimal comma? Use semicolons between the cells, or quotes.`
-  if (column === 'stranger')
-    return `Nobody here knows the heading “${text}”. Say below which column it is, or leave it out.`
+  if (column === 'stranger') return `There is no column “${text}”. Say which one it is, or leave it out.`
   if (column === 'twice') return `Two columns are “${text}”. Keep one of them.`
   if (column === 'halves')
     return `${where}: is “${text}” one number or two? Commas separate the cells here. Use semicolons, or put the number in quotes.`
