@@ -58,6 +58,31 @@ const inOneGo = <R, T>(
     }
   })
 
+/** Records copied for the store before the page may draw again. */
+const SLICE = 200
+
+/** Writes all of it in one transaction, a slice at a time: the next is asked for when the one before is done. */
+function writeInSlices(
+  store: IDBObjectStore,
+  writes: readonly (readonly [key: string, value: unknown])[],
+  from: number,
+): void {
+  const to = Math.min(from + SLICE, writes.length)
+  for (let i = from; i < to; i++) {
+    const [key, value] = writes[i]!
+    const asked = value === null ? store.delete(key) : store.put(value, key)
+    if (i === to - 1 && to < writes.length)
+      asked.onsuccess = () => {
+        try {
+          writeInSlices(store, writes, to)
+        } catch {
+          // A value that cannot be stored: nothing of it is.
+          store.transaction.abort()
+        }
+      }
+  }
+}
+
 /**
  * Opens a garden's database. Told its driver, so that it never falls back in silence to a 5 MB store.
  * Throws what the browser throws when IndexedDB is refused (private windows, blocked site data).
@@ -106,11 +131,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
       inOneGo(
         await connection(),
         'readwrite',
-        (all) => {
-          for (const [key, value] of writes)
-            if (value === null) all.delete(key)
-            else all.put(value, key)
-        },
+        (all) => writeInSlices(all, writes, 0),
         () => undefined,
       ),
   }

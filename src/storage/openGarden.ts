@@ -63,8 +63,7 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
         continue
       }
       try {
-        const { id, ...item } = await withTimeLimit(putAside(port, { key, at, why: read.why, raw }))
-        await withTimeLimit(port.remove(key))
+        const { id, ...item } = await withTimeLimit(putAside(port, { key, at, why: read.why, raw }, true))
         aside.push([id, item])
       } catch {
         stuck.push({ id: key, key, at, why: read.why, raw })

@@ -53,8 +53,11 @@ export interface SaverOptions extends SaverHooks {
 }
 
 export interface Saver {
-  /** Marks a record to be written (null: removed) soon. */
-  stage(key: string, data: AnyData | null): void
+  /**
+   * Marks the records of one act to be written (null: removed) soon: all of them or none, however many there are. What
+   * is not written yet of an act before it that shares a record goes with it.
+   */
+  stage(edits: readonly Edit[]): void
   /** Writes all that is marked, now. */
   flush(): Promise<void>
   isDirty(key: string): boolean
@@ -69,8 +72,8 @@ export interface Saver {
   stop(): void
 }
 
-/** Records to a transaction: more would hold up the page while they are copied. */
-const AT_ONCE = 1000
+/** So many records more, and the store may take its patience once again. */
+const PER_PATIENCE = 1000
 
 /** Our side of a conflict as it lies set aside; `id` null until it does. */
 interface Waiting {
@@ -92,7 +95,7 @@ interface Write {
   data: AnyData | null
   envelope: Envelope | null
 }
-type Edit = readonly [key: string, data: AnyData | null]
+export type Edit = readonly [key: string, data: AnyData | null]
 
 /** The revision a raw value has; null where there is none that can be read. */
 function revisionIn(raw: unknown): number | null {
@@ -114,6 +117,8 @@ function refuseNewer(key: string, raw: unknown) {
 class RecordSaver implements Saver {
   private readonly options: SaverOptions & Required<Pick<SaverOptions, 'delay' | 'retryAfter' | 'patience'>>
   private readonly dirty = new Map<string, AnyData | null>()
+  /** The keys that are written together with a key, all or none: those of its act. */
+  private readonly acts = new Map<string, Set<string>>()
   private readonly waiting = new Map<string, Waiting>()
   /** What was last sent for a key: a write that was given up may have arrived all the same. */
   private readonly sent = new Map<string, Envelope>()
@@ -127,8 +132,10 @@ class RecordSaver implements Saver {
     this.options = { ...options, delay, retryAfter, patience }
   }
 
-  stage(key: string, data: AnyData | null) {
-    this.dirty.set(key, data)
+  stage(edits: readonly Edit[]) {
+    const act = new Set(edits.flatMap(([key]) => [key, ...(this.acts.get(key) ?? [])]))
+    for (const key of act) this.acts.set(key, act)
+    for (const [key, data] of edits) this.dirty.set(key, data)
     this.publish()
     this.schedule(this.options.delay)
   }
@@ -178,7 +185,7 @@ class RecordSaver implements Saver {
       await this.keepAside(key, this.dirty.get(key) ?? null, mine)
       const read = readEnvelope(key, raw)
       this.accept(key, read.ok ? read.revision : null)
-      this.dirty.delete(key)
+      this.forget(key)
       return read.ok ? read.data : null
     })
   }
@@ -186,8 +193,8 @@ class RecordSaver implements Saver {
   private time() {
     return this.options.now().toISOString()
   }
-  private inTime<T>(work: Promise<T>): Promise<T> {
-    return withTimeLimit(work, this.options.patience)
+  private inTime<T>(work: Promise<T>, records = 1): Promise<T> {
+    return withTimeLimit(work, this.options.patience * Math.ceil(records / PER_PATIENCE))
   }
   private stopTimer() {
     if (this.timer !== null) clearTimeout(this.timer)
@@ -220,7 +227,12 @@ class RecordSaver implements Saver {
     this.accept(key, revision)
     this.sent.delete(key)
     // A newer edit may have come meanwhile: then the key stays dirty.
-    if (this.dirty.get(key) === data) this.dirty.delete(key)
+    if (this.dirty.get(key) === data) this.forget(key)
+  }
+  private forget(key: string) {
+    this.dirty.delete(key)
+    this.acts.get(key)?.delete(key)
+    this.acts.delete(key)
   }
   private written(writes: readonly Write[]) {
     for (const { key, data, envelope } of writes) this.settled(key, data, envelope?.revision ?? null)
@@ -267,44 +279,60 @@ class RecordSaver implements Saver {
 
   private async writeAll() {
     const edits: Edit[] = [...this.dirty].filter(([key]) => !this.waiting.has(key))
-    const raws = await this.inTime(this.options.port.getMany(edits.map(([key]) => key)))
-    for (let from = 0; from < edits.length; from += AT_ONCE)
-      await this.writeSome(edits.slice(from, from + AT_ONCE), raws.slice(from, from + AT_ONCE))
+    const keys = edits.map(([key]) => key)
+    const raws = await this.inTime(this.options.port.getMany(keys), keys.length)
+    await this.writeSome(edits, raws)
     for (const [key, mine] of this.waiting)
       if (this.dirty.has(key)) await this.inTime(this.keepAside(key, this.dirty.get(key)!, mine))
   }
 
   private async send(writes: readonly Write[]) {
     const records = writes.map(({ key, envelope }) => [key, envelope] as const)
-    await this.inTime(this.options.port.setMany(records))
+    await this.inTime(this.options.port.setMany(records), records.length)
     this.written(writes)
   }
 
-  /** Writes some edits in one go; where that fails, one by one, so that one of them does not keep the others. */
+  /** Writes some edits in one go; where that fails, act by act, so that one of them does not keep the others. */
   private async writeSome(edits: readonly Edit[], raws: readonly unknown[]) {
-    const found: Write[] = []
+    let found: Write[] = []
     let older: unknown = null
+    const refused = new Set<unknown>()
     for (const [i, edit] of edits.entries())
       try {
         const write = this.writeFor(edit, raws[i])
         if (write) found.push(write)
       } catch (error) {
         older = error
+        refused.add(this.acts.get(edit[0]))
       }
+    // What belongs to a refused record waits with it.
+    if (refused.size > 0) found = found.filter(({ key }) => !refused.has(this.acts.get(key)))
     try {
       await this.send(found)
     } catch (error) {
-      if (error instanceof Silence || found.length === 1) throw error
-      await this.oneByOne(found)
+      if (error instanceof Silence) throw error
+      const acts = this.actsAmong(found)
+      if (acts.length === 1) throw error
+      await this.actByAct(acts)
     }
     // The others are written; this one stays in the page.
     if (older !== null) throw older
   }
-  private async oneByOne(writes: readonly Write[]) {
+  private actsAmong(writes: readonly Write[]): Write[][] {
+    const groups = new Map<Set<string> | string, Write[]>()
+    for (const write of writes) {
+      const act = this.acts.get(write.key) ?? write.key
+      const group = groups.get(act)
+      if (group) group.push(write)
+      else groups.set(act, [write])
+    }
+    return [...groups.values()]
+  }
+  private async actByAct(acts: readonly Write[][]) {
     let last: unknown = null
-    for (const write of writes)
+    for (const writes of acts)
       try {
-        await this.send([write])
+        await this.send(writes)
       } catch (error) {
         last = error
       }

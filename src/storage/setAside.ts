@@ -23,12 +23,19 @@ const setAsideSchema = z.object({
 
 export const isSetAsideKey = (key: string) => key.startsWith(PREFIX)
 
-/** Puts a raw value aside; answers where. The original stays until `port.remove` is called by the one who asked. */
-export async function putAside(port: StoragePort, item: Omit<SetAside, 'id'>): Promise<SetAside> {
+/**
+ * Puts a raw value aside; answers where. With `leaving` the original goes in the same step, so that it is in one place
+ * whatever happens; else it stays.
+ */
+export async function putAside(
+  port: StoragePort,
+  item: Omit<SetAside, 'id'>,
+  leaving = false,
+): Promise<SetAside> {
   const { key, at } = item
   let id = `${PREFIX}${at}/${key}`
   for (let n = 2; (await port.get(id)) !== null; n++) id = `${PREFIX}${at}/${n}/${key}`
-  await port.set(id, item)
+  await port.setMany([[id, item], ...(leaving ? [[key, null] as const] : [])])
   return { id, ...item }
 }
 
@@ -55,7 +62,9 @@ export function listSetAside(entries: readonly (readonly [string, unknown])[]): 
 export async function putBack(port: StoragePort, item: SetAside): Promise<boolean> {
   if (!readEnvelope(item.key, item.raw).ok) return false
   if ((await port.get(item.key)) !== null) return false
-  await port.set(item.key, item.raw)
-  await port.remove(item.id)
+  await port.setMany([
+    [item.key, item.raw],
+    [item.id, null],
+  ])
   return true
 }

@@ -392,8 +392,8 @@ describe('saving', () => {
     const t = tab()
     t.port.contents.set(KEY, newer)
     const other = 'job/other'
-    t.saver.stage(KEY, named('From the old page'))
-    t.saver.stage(other, { ...named('Beside it'), id: 'other' })
+    t.saver.stage([[KEY, named('From the old page')]])
+    t.saver.stage([[other, { ...named('Beside it'), id: 'other' }]])
     await vi.advanceTimersByTimeAsync(300)
     expect(await t.port.get(KEY)).toEqual(newer)
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason: 'older' })
@@ -406,7 +406,7 @@ describe('saving', () => {
   test('writes within 300 ms of an edit, a burst as one', async () => {
     const t = tab()
     const set = vi.spyOn(t.port, 'setMany')
-    for (const name of ['F', 'Fi', 'Fig']) t.saver.stage(KEY, named(name))
+    for (const name of ['F', 'Fi', 'Fig']) t.saver.stage([[KEY, named(name)]])
     expect(t.saver.isDirty(KEY)).toBe(true)
     await vi.advanceTimersByTimeAsync(299)
     expect(await nameIn(t.port)).toBe('Fig')
@@ -418,7 +418,7 @@ describe('saving', () => {
   test('steady typing does not put the write off', async () => {
     const t = tab()
     for (let i = 0; i < 6; i++) {
-      t.saver.stage(KEY, named(`n${i}`))
+      t.saver.stage([[KEY, named(`n${i}`)]])
       await vi.advanceTimersByTimeAsync(60)
     }
     expect(t.told.length).toBeGreaterThanOrEqual(2)
@@ -428,19 +428,19 @@ describe('saving', () => {
     const t = tab(port)
     const set = port.setMany
     vi.spyOn(port, 'setMany').mockImplementationOnce(async (writes) => {
-      t.saver.stage(KEY, named('second'))
+      t.saver.stage([[KEY, named('second')]])
       await set(writes)
     })
-    t.saver.stage(KEY, named('first'))
+    t.saver.stage([[KEY, named('first')]])
     await vi.advanceTimersByTimeAsync(600)
     expect(await nameIn(port)).toBe('second')
     expect(t.conflicts).toEqual([])
   })
   test('removes, and tells it', async () => {
     const t = tab()
-    t.saver.stage(KEY, job)
+    t.saver.stage([[KEY, job]])
     await t.saver.flush()
-    t.saver.stage(KEY, null)
+    t.saver.stage([[KEY, null]])
     await t.saver.flush()
     expect(await t.port.get(KEY)).toBeNull()
     expect(t.told.at(-1)).toEqual([KEY, null])
@@ -453,7 +453,7 @@ describe('saving', () => {
     async (reason, error) => {
       const t = tab()
       t.port.failing = error as unknown as Error
-      t.saver.stage(KEY, job)
+      t.saver.stage([[KEY, job]])
       await vi.advanceTimersByTimeAsync(300)
       expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason })
       expect(t.saver.isDirty(KEY)).toBe(true)
@@ -470,8 +470,8 @@ describe('saving', () => {
     const lock = localLock()
     const first = tab(port, lock, new Map([[KEY, 1]]))
     const second = tab(port, lock, new Map([[KEY, 1]]))
-    first.saver.stage(KEY, named('first'))
-    second.saver.stage(KEY, named('second'))
+    first.saver.stage([[KEY, named('first')]])
+    second.saver.stage([[KEY, named('second')]])
     await vi.advanceTimersByTimeAsync(400)
     return { port, first, second }
   }
@@ -489,7 +489,7 @@ describe('saving', () => {
     const [aside] = listSetAside(await port.entries())
     expect(aside).toMatchObject({ key: KEY, why: { code: 'overwritten' } })
     expect((aside!.raw as Envelope).data).toEqual(named('first'))
-    second.saver.stage(KEY, named('third'))
+    second.saver.stage([[KEY, named('third')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(await nameIn(port)).toBe('third')
   })
@@ -504,7 +504,7 @@ describe('saving', () => {
     const port = memoryPort({ [KEY]: stored() })
     const t = tab(port, localLock(), new Map([[KEY, 1]]))
     await port.remove(KEY)
-    t.saver.stage(KEY, named('mine'))
+    t.saver.stage([[KEY, named('mine')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(t.conflicts).toEqual([{ key: KEY, mine: named('mine'), theirs: null }])
     await t.saver.keepMine(KEY)
@@ -514,7 +514,7 @@ describe('saving', () => {
     const port = memoryPort({ [KEY]: stored(job, 5) })
     const t = tab(port, localLock(), new Map([[KEY, 4]]))
     t.saver.accept(KEY, 5)
-    t.saver.stage(KEY, named('next'))
+    t.saver.stage([[KEY, named('next')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(t.conflicts).toEqual([])
     expect(envelopeSchema.parse(await port.get(KEY)).revision).toBe(6)
@@ -526,7 +526,7 @@ describe('saving', () => {
     const aside = async () => listSetAside(await port.entries()).map((i) => (i.raw as Envelope).data)
     expect(await aside()).toEqual([named('second')])
     // Typing goes on: the copy follows, and is one.
-    second.saver.stage(KEY, named('second thoughts'))
+    second.saver.stage([[KEY, named('second thoughts')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(await aside()).toEqual([named('second thoughts')])
     expect(second.statuses.at(-1)).toEqual({ state: 'waiting' })
@@ -538,10 +538,10 @@ describe('saving', () => {
   })
   test('taking theirs takes what is stored by then, and goes on from there', async () => {
     const { port, first, second } = await twoTabs()
-    first.saver.stage(KEY, named('first again'))
+    first.saver.stage([[KEY, named('first again')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(await second.saver.takeTheirs(KEY)).toEqual(named('first again'))
-    second.saver.stage(KEY, named('after'))
+    second.saver.stage([[KEY, named('after')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(second.conflicts).toHaveLength(1)
     expect(await nameIn(port)).toBe('after')
@@ -550,7 +550,7 @@ describe('saving', () => {
     const port = memoryPort({ [KEY]: stored() })
     const [first, second] = [1, 2].map(() => tab(port, localLock(), new Map([[KEY, 1]])))
     for (const t of [first!, second!]) {
-      t.saver.stage(KEY, named('both'))
+      t.saver.stage([[KEY, named('both')]])
       await vi.advanceTimersByTimeAsync(400)
     }
     expect(second!.conflicts).toEqual([])
@@ -559,11 +559,11 @@ describe('saving', () => {
   test('a failing disk stays told, whatever is edited meanwhile, until a write succeeds', async () => {
     const t = tab()
     t.port.failing = new DOMException('no room', 'QuotaExceededError') as unknown as Error
-    t.saver.stage(KEY, job)
+    t.saver.stage([[KEY, job]])
     await vi.advanceTimersByTimeAsync(300)
     const before = t.statuses.length
     for (const name of ['a', 'b', 'c']) {
-      t.saver.stage(KEY, named(name))
+      t.saver.stage([[KEY, named(name)]])
       await vi.advanceTimersByTimeAsync(1500)
     }
     expect(t.statuses.slice(before).map((s) => s.state)).not.toContain('saving')
@@ -579,11 +579,49 @@ describe('saving', () => {
     vi.spyOn(t.port, 'setMany').mockImplementation((writes) =>
       writes.some(([key]) => key === KEY) ? Promise.reject(new Error('not this one')) : set(writes),
     )
-    t.saver.stage(KEY, job)
-    t.saver.stage(SETTINGS_KEY, { ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
+    t.saver.stage([[KEY, job]])
+    t.saver.stage([[SETTINGS_KEY, { ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' }]])
     await vi.advanceTimersByTimeAsync(300)
     expect(await t.port.get(SETTINGS_KEY)).not.toBeNull()
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', message: 'not this one' })
+  })
+  test('K2: an act of thousands of records is stored whole or not at all, also where it is refused', async () => {
+    const t = tab()
+    const set = t.port.setMany
+    const sizes: number[] = []
+    let broken = true
+    vi.spyOn(t.port, 'setMany').mockImplementation((writes) => {
+      sizes.push(writes.length)
+      return broken && writes.some(([key]) => key === 'job/n1200')
+        ? Promise.reject(new DOMException('no room', 'QuotaExceededError'))
+        : set(writes)
+    })
+    const act = Array.from({ length: 2500 }, (_, i) => [`job/n${i}`, { ...job, id: `n${i}` }] as const)
+    t.saver.stage(act)
+    t.saver.stage([[SETTINGS_KEY, { ...DEFAULT_SETTINGS, units: 'us' }]])
+    await vi.advanceTimersByTimeAsync(300)
+    // The settings are an act of their own: they are stored, of the import not one record.
+    expect([...t.port.contents.keys()]).toEqual([SETTINGS_KEY])
+    expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason: 'full' })
+    // An edit of one of them now goes with the whole of it.
+    t.saver.stage([['job/n7', { ...job, id: 'n7', name: 'Edited meanwhile' }]])
+    broken = false
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(t.port.contents.size).toBe(2501)
+    expect(sizes.at(-1)).toBe(2500)
+    expect((envelopeSchema.parse(await t.port.get('job/n7')).data as Job).name).toBe('Edited meanwhile')
+    expect(t.statuses.at(-1)).toEqual({ state: 'saved' })
+  })
+  test('K2: an act with a record that a newer Open Bed wrote waits whole', async () => {
+    const t = tab()
+    t.port.contents.set(KEY, { ...stored(job), schemaVersion: SCHEMA_VERSIONS.job + 1, revision: 2 })
+    t.saver.stage([
+      [KEY, named('Mine')],
+      ['job/other', { ...named('With it'), id: 'other' }],
+    ])
+    await vi.advanceTimersByTimeAsync(300)
+    expect(await t.port.get('job/other')).toBeNull()
+    expect(t.saver.isDirty('job/other')).toBe(true)
   })
   test('a store that never answers is told within seconds; what arrived late is no conflict', async () => {
     const t = tab()
@@ -592,7 +630,7 @@ describe('saving', () => {
       await set(writes)
       return new Promise(() => undefined)
     })
-    t.saver.stage(KEY, named('heard late'))
+    t.saver.stage([[KEY, named('heard late')]])
     await vi.advanceTimersByTimeAsync(5100)
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', reason: 'silent' })
     expect(t.saver.hasUnsaved()).toBe(true)
@@ -604,7 +642,7 @@ describe('saving', () => {
   test('what stands in the way and cannot be read is put aside, not written over', async () => {
     const port = memoryPort({ [KEY]: 'scribble' })
     const t = tab(port)
-    t.saver.stage(KEY, named('mine'))
+    t.saver.stage([[KEY, named('mine')]])
     await vi.advanceTimersByTimeAsync(400)
     expect(t.conflicts).toHaveLength(1)
     await t.saver.keepMine(KEY)
@@ -613,7 +651,7 @@ describe('saving', () => {
   })
   test('after stop nothing more is written by itself', async () => {
     const t = tab()
-    t.saver.stage(KEY, job)
+    t.saver.stage([[KEY, job]])
     t.saver.stop()
     await vi.advanceTimersByTimeAsync(1000)
     expect(await t.port.get(KEY)).toBeNull()

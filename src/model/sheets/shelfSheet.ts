@@ -33,7 +33,7 @@ const COLUMNS = [
   { id: 'on hand', also: ['stock'], quantity: 'volume' },
 ] as const satisfies readonly TableColumn[]
 type Column = (typeof COLUMNS)[number]['id']
-export const SHELF_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
+const SHELF_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
 
 /** What a sheet calls the ways of selling. */
 const SOLD_AS: Record<Pack['kind'], string> = {

@@ -166,6 +166,6 @@ async function fillEmpty(held: Held, garden: Records, seed: Seed) {
   const seeded = [...(await seed())].filter(([key]) => !garden.records.value.has(key))
   garden.replace(seeded.map(([key, after]) => ({ key, after })))
   const { saver } = held
-  for (const [key, data] of seeded) if (key !== SETTINGS_KEY) saver?.stage(key, data)
-  void saver?.flush().then(() => saver.stage(SETTINGS_KEY, garden.settings.value))
+  saver?.stage([...seeded].filter(([key]) => key !== SETTINGS_KEY))
+  void saver?.flush().then(() => saver.stage([[SETTINGS_KEY, garden.settings.value]]))
 }

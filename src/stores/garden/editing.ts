@@ -51,7 +51,7 @@ function useApplying(replace: Records['replace'], held: Connection['held']) {
   let asked = false
   return (changes: readonly Change[]) => {
     replace(changes)
-    for (const { key, after } of changes) held.saver?.stage(key, after)
+    held.saver?.stage(changes.map(({ key, after }) => [key, after] as const))
     if (!asked) askToPersist()
     asked = true
   }
