@@ -3,6 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { checkTables } from './scripts/lib/checkTables'
+import { limitsByValue } from './scripts/lib/limitsByValue'
 import { zodWithoutJsonSchema } from './scripts/lib/zodWithoutJsonSchema'
 
 /** The server swaps this text for a fresh nonce in every page it sends. */
@@ -53,6 +54,7 @@ export default defineConfig({
   plugins: [
     vue(),
     checkTables(fileURLToPath(new URL('./src/core/data', import.meta.url))),
+    limitsByValue,
     zodWithoutJsonSchema,
     offline,
   ],

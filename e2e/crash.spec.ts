@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, expect as plain, test as bare, type Page } from '@playwright/test'
+import { kill, moments } from './kills'
 import { addMaterial, expect, openGarden, saved, startJob, station } from './support'
 
 /** Tabs killed: four in `npm test`, thirty in the long run; `npm run faults` kills a thousand. */
@@ -11,24 +12,6 @@ const KILLS = Number(process.env.KILLS ?? (process.env.LONG ? 30 : 4))
 const TABS = KILLS < 10 ? 2 : 5
 /** Whole browsers killed: one costs as much as ten tabs. */
 const BROWSERS = KILLS > 30 ? 3 : 1
-
-/** A repeatable source of moments, ms. */
-function moments(seed: number) {
-  let a = seed
-  return (from: number, to: number) => {
-    a = (Math.imul(a, 1664525) + 1013904223) >>> 0
-    return from + (a / 2 ** 32) * (to - from)
-  }
-}
-
-/** Kills a tab without a word to it. */
-async function kill(tab: Page) {
-  const session = await tab.context().newCDPSession(tab)
-  const dead = tab.waitForEvent('crash')
-  void session.send('Page.crash').catch(() => undefined)
-  await dead
-  await tab.close()
-}
 
 async function editAndRead(page: Page, i: number) {
   await page.getByLabel('Name of this job').fill(`edit ${i}`)

@@ -84,6 +84,14 @@ export const entriesOf = (garden: Garden, jobId: string) =>
     .filter((e) => e.jobId === jobId)
     .sort((a, b) => byText(b.at, a.at) || byText(a.id, b.id))
 
+/** Keys of what is nothing without its job: the lines of its log and its photos. */
+export const belongingsOf = (garden: Garden, jobId: string): string[] =>
+  [...garden].flatMap(([key, data]) =>
+    (key.startsWith('entry/') || key.startsWith('photo/')) && (data as Entry | Photo).jobId === jobId
+      ? [key]
+      : [],
+  )
+
 /** Field tests, the latest begun first. */
 export const testsOf = (garden: Garden) =>
   listOf<Test>(garden, 'test/').sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id))

@@ -1,3 +1,5 @@
+import { belongingsOf } from '@/model/garden/garden'
+import { idOfKey } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
 import type { Conflict } from '@/storage/saver'
 import { isSetAsideKey, listSetAside, putBack, type SetAside } from '@/storage/setAside'
@@ -5,19 +7,33 @@ import type { Connection } from './connection'
 import type { Records } from './records'
 
 /** What only the grower can decide: whose edit counts, and what becomes of what was set aside. */
-export function useChoosing({ replace }: Records, { held, conflicts, setAside }: Connection) {
+export function useChoosing({ records, replace }: Records, { held, conflicts, setAside }: Connection) {
   async function refreshSetAside() {
     // What could not be moved lies in its own place and is listed all the same.
     const inPlace = setAside.value.filter((item) => !isSetAsideKey(item.id))
     setAside.value = [...listSetAside(await held.port.entries()), ...inPlace]
+  }
+  /** What belongs to a job that is removed in the store and still in sight here. */
+  async function goneWith(key: string): Promise<string[]> {
+    if (!key.startsWith('job/')) return []
+    const keys = belongingsOf(records.value, idOfKey(key)!)
+    const raws = await held.port.getMany(keys)
+    return keys.filter((_, i) => raws[i] === null)
   }
   return {
     async settle(conflict: Conflict, mineWins: boolean) {
       const { saver } = held
       if (!saver) return
       try {
-        if (mineWins) await saver.keepMine(conflict.key)
-        else replace([{ key: conflict.key, after: await saver.takeTheirs(conflict.key) }])
+        const lost = conflict.theirs === null ? await goneWith(conflict.key) : []
+        if (mineWins) {
+          await saver.keepMine(conflict.key)
+          // The job comes back whole.
+          if (lost.length > 0) saver.stage(lost.map((key) => [key, records.value.get(key)!]))
+        } else {
+          const theirs = await saver.takeTheirs(conflict.key)
+          replace([{ key: conflict.key, after: theirs }, ...lost.map((key) => ({ key, after: null }))])
+        }
       } catch {
         // Nothing was decided: the question stays, and saving says what is wrong.
         await saver.flush()

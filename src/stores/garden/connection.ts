@@ -1,6 +1,6 @@
 import { computed, shallowRef } from 'vue'
-import { SETTINGS_KEY } from '@/model/garden/garden'
-import type { AnyData } from '@/model/garden/schemas'
+import { belongingsOf, SETTINGS_KEY } from '@/model/garden/garden'
+import { idOfKey, type AnyData } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
 import { exportRaw } from '@/storage/exportFile'
 import { foragePort, tabLock, type GardenName } from '@/storage/forage'
@@ -123,6 +123,14 @@ function follow(held: Held, garden: Records, name: GardenName) {
 async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]) {
   const { port, saver } = held
   const raws = await port.getMany(stored.map(([key]) => key))
+  // A job that was removed there and edited here may come back: until that is settled its lines stay in sight.
+  const disputed = new Set(
+    stored.flatMap(([key, revision]) =>
+      revision === null && key.startsWith('job/') && saver?.isDirty(key)
+        ? belongingsOf(garden.records.value, idOfKey(key)!)
+        : [],
+    ),
+  )
   const changes: Shown[] = []
   for (const [i, [key]] of stored.entries()) {
     // What is being edited here too: our own write will find out, and ask.
@@ -130,6 +138,7 @@ async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]
     const read = raws[i] === null ? null : readEnvelope(key, raws[i])
     if (read && !read.ok) continue
     saver.accept(key, read?.revision ?? null)
+    if (!read && disputed.has(key)) continue
     changes.push({ key, after: read?.data ?? null })
   }
   garden.replace(changes)

@@ -10,7 +10,7 @@ export const jobView = {
   removeThisJob: 'Remove this job',
   removeThisJob2: 'Remove this job?',
   leavesTheListItsRecord: (title: Shown) =>
-    `“${title}” leaves the list. Its record, if there is one, stays. Undo brings the job back.`,
+    `“${title}” goes, with its log and photos. Its record, if there is one, stays. Undo brings all of it back.`,
   removeIt: 'Remove it',
   keepIt: 'Keep it',
   theDemoGarden: 'the demo garden',

@@ -1,5 +1,6 @@
 import {
   bagKey,
+  belongingsOf,
   bedKey,
   bedOf,
   dressingPackKey,
@@ -64,7 +65,8 @@ const CHANGES: Rows = {
     ...added(beds ?? []),
     { key: jobKey(job.id), before: null, after: job },
   ],
-  'job/remove': (garden, { jobId }) => removal(garden, jobKey(jobId)),
+  'job/remove': (garden, { jobId }) =>
+    [jobKey(jobId), ...belongingsOf(garden, jobId)].flatMap((key) => removal(garden, key)),
   'job/finish': (garden, { jobId, record, shelf }) => {
     const job = jobOf(garden, jobId)
     if (!job) return []

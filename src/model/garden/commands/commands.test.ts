@@ -336,6 +336,21 @@ describe('history', () => {
   }
   const more: Command = { type: 'part/change', jobId: 'j', materialId: 'peat_medium', by: 12 }
 
+  test('K9: a removed job takes the lines of its log and its photos with it, and no others', () => {
+    const line = (id: string, jobId: string) => [`entry/${id}`, { id, jobId } as never] as const
+    const garden = new Map([
+      [jobKey('j'), job],
+      line('a', 'j'),
+      line('b', 'other'),
+      ['photo/p', { id: 'p', jobId: 'j' } as never],
+    ])
+    const gone = changesOf(garden, { type: 'job/remove', jobId: 'j' })
+    expect(gone.map((c) => [c.key, c.after])).toEqual([
+      [jobKey('j'), null],
+      ['entry/a', null],
+      ['photo/p', null],
+    ])
+  })
   test('takes back and does again, to the letter', () => {
     const p = play()
     p.run(more)
