@@ -42,6 +42,44 @@ test('another tab follows along, and two edits at once are told, not lost', asyn
 })
 
 test(
+  'K9: a job removed in one tab and edited in the other comes back with its log, or goes with it',
+  { tag: '@long' },
+  async ({ context, page }) => {
+    await openGarden(page, '/demo/jobs/peppers-26/log')
+    await saved(page)
+    const other = await context.newPage()
+    for (const answer of ['Keep mine', 'Take the other'] as const) {
+      await openGarden(other, '/demo/jobs/peppers-26/log')
+      const lines = other.getByRole('listitem').filter({ hasText: /Watered|Fed|Harvest/ })
+      await expect(lines.first()).toBeVisible()
+      const before = await lines.count()
+      await page.goto('/demo/jobs/peppers-26/log')
+      await page.evaluate(
+        () =>
+          new Promise<void>((held) => {
+            void navigator.locks.request('open-bed-demo', () => {
+              held()
+              return new Promise((release) => Object.assign(window, { release }))
+            })
+          }),
+      )
+      await page.getByRole('button', { name: 'Remove this job' }).click()
+      await page.getByRole('button', { name: 'Remove it' }).click()
+      // The removal waits first in the line for the store.
+      await page.waitForTimeout(300)
+      await other.getByLabel('Name of this job').fill(`Edited: ${answer}`)
+      await page.evaluate(() => (window as unknown as { release: () => void }).release())
+      await other.getByRole('button', { name: answer }).click()
+      await saved(other)
+      await openGarden(page, '/demo/jobs/peppers-26/log')
+      const there = page.getByRole('listitem').filter({ hasText: /Watered|Fed|Harvest/ })
+      if (answer === 'Keep mine') await expect(there).toHaveCount(before)
+      else await expect(page.getByText('This job is not in')).toBeVisible()
+    }
+  },
+)
+
+test(
   'a full disk is told; the work stays in the page and goes out to a file',
   { tag: '@long' },
   async ({ page }) => {

@@ -37,24 +37,27 @@ function connectionTo(name: string): () => Promise<IDBDatabase> {
 
 /**
  * Asks many things of a store in one transaction: one by one, a garden of thousands takes minutes. `ask` makes the
- * requests, `answer` reads them once all are done.
+ * requests, and breaks all of it off where a later one fails; `answer` reads them once all are done.
  */
 const inOneGo = <R, T>(
   database: IDBDatabase,
   mode: IDBTransactionMode,
-  ask: (store: IDBObjectStore) => R,
+  ask: (store: IDBObjectStore, breakOff: (error: unknown) => void) => R,
   answer: (asked: R) => T,
 ): Promise<T> =>
   new Promise((resolve, reject) => {
     const transaction = database.transaction(STORE, mode)
     transaction.onabort = () => reject(transaction.error ?? new Error('the database broke off'))
-    try {
-      const asked = ask(transaction.objectStore(STORE))
-      transaction.oncomplete = () => resolve(answer(asked))
-    } catch (error) {
-      // What was asked before it must not be done without the rest.
+    // What was asked before it must not be done without the rest.
+    const breakOff = (error: unknown) => {
       transaction.abort()
       reject(error as Error)
+    }
+    try {
+      const asked = ask(transaction.objectStore(STORE), breakOff)
+      transaction.oncomplete = () => resolve(answer(asked))
+    } catch (error) {
+      breakOff(error)
     }
   })
 
@@ -65,7 +68,8 @@ const SLICE = 200
 function writeInSlices(
   store: IDBObjectStore,
   writes: readonly (readonly [key: string, value: unknown])[],
-  from: number,
+  breakOff: (error: unknown) => void,
+  from = 0,
 ): void {
   const to = Math.min(from + SLICE, writes.length)
   for (let i = from; i < to; i++) {
@@ -74,10 +78,9 @@ function writeInSlices(
     if (i === to - 1 && to < writes.length)
       asked.onsuccess = () => {
         try {
-          writeInSlices(store, writes, to)
-        } catch {
-          // A value that cannot be stored: nothing of it is.
-          store.transaction.abort()
+          writeInSlices(store, writes, breakOff, to)
+        } catch (error) {
+          breakOff(error)
         }
       }
   }
@@ -131,7 +134,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
       inOneGo(
         await connection(),
         'readwrite',
-        (all) => writeInSlices(all, writes, 0),
+        (all, breakOff) => writeInSlices(all, writes, breakOff),
         () => undefined,
       ),
   }

@@ -194,7 +194,7 @@ class RecordSaver implements Saver {
     return this.options.now().toISOString()
   }
   private inTime<T>(work: Promise<T>, records = 1): Promise<T> {
-    return withTimeLimit(work, this.options.patience * Math.ceil(records / PER_PATIENCE))
+    return withTimeLimit(work, this.options.patience * (1 + Math.floor(records / PER_PATIENCE)))
   }
   private stopTimer() {
     if (this.timer !== null) clearTimeout(this.timer)
@@ -279,14 +279,17 @@ class RecordSaver implements Saver {
 
   private async writeAll() {
     const edits: Edit[] = [...this.dirty].filter(([key]) => !this.waiting.has(key))
-    const keys = edits.map(([key]) => key)
-    const raws = await this.inTime(this.options.port.getMany(keys), keys.length)
-    await this.writeSome(edits, raws)
+    if (edits.length > 0) {
+      const keys = edits.map(([key]) => key)
+      const raws = await this.inTime(this.options.port.getMany(keys), keys.length)
+      await this.writeSome(edits, raws)
+    }
     for (const [key, mine] of this.waiting)
       if (this.dirty.has(key)) await this.inTime(this.keepAside(key, this.dirty.get(key)!, mine))
   }
 
   private async send(writes: readonly Write[]) {
+    if (writes.length === 0) return
     const records = writes.map(({ key, envelope }) => [key, envelope] as const)
     await this.inTime(this.options.port.setMany(records), records.length)
     this.written(writes)

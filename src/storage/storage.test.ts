@@ -585,6 +585,24 @@ describe('saving', () => {
     expect(await t.port.get(SETTINGS_KEY)).not.toBeNull()
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', message: 'not this one' })
   })
+  test('a conflict alone, with nothing else to write, is no failure of a store that takes its time', async () => {
+    const port = memoryPort({ [KEY]: stored() })
+    for (const ask of ['getMany', 'setMany'] as const) {
+      const answer = port[ask].bind(port) as (...given: unknown[]) => Promise<never>
+      port[ask] = async (...given: unknown[]) => {
+        await new Promise((done) => setTimeout(done, 20))
+        return answer(...given)
+      }
+    }
+    const [first, second] = [1, 2].map(() => tab(port, localLock(), new Map([[KEY, 1]])))
+    first!.saver.stage([[KEY, named('first')]])
+    await vi.advanceTimersByTimeAsync(400)
+    second!.saver.stage([[KEY, named('second')]])
+    await vi.advanceTimersByTimeAsync(400)
+    expect(second!.conflicts).toHaveLength(1)
+    expect(second!.statuses.map((s) => s.state)).not.toContain('failing')
+    expect(second!.statuses.at(-1)).toEqual({ state: 'waiting' })
+  })
   test('K2: an act of thousands of records is stored whole or not at all, also where it is refused', async () => {
     const t = tab()
     const set = t.port.setMany

@@ -72,5 +72,14 @@ describe('the calendar file', () => {
     expect(long.replaceAll('\r\n', '')).not.toContain('\n')
     expect(readBack(long)[0]!.description).toBe('ä'.repeat(400))
   })
+  test('K8: names with line breaks and properties in them are words, whoever sent them', () => {
+    const evil = 'Fig\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nSUMMARY:Foreign\u2028\u202Eback'
+    const [task] = TASKS
+    const file = calendarFile(evil, [{ ...task!, uid: `x${evil}`, title: evil, text: evil }])
+    expect(readBack(file)).toHaveLength(1)
+    expect(readBack(file)[0]!.summary).toBe('Fig END:VEVENT BEGIN:VEVENT SUMMARY:Foreign back')
+    expect(file.match(/^BEGIN:VEVENT/gm)).toHaveLength(1)
+    for (const line of file.split('\r\n')) expect(line).not.toMatch(/[\r\n\u202e]/)
+  })
   test('nothing due is a calendar of nothing', () => expect(readBack(calendarFile('Empty', []))).toEqual([]))
 })

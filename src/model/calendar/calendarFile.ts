@@ -1,4 +1,5 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
+import { oneLine, plainLines } from '../plainText'
 import ical, { ICalAlarmType, ICalEventTransparency } from 'ical-generator'
 
 /** Something to do on a day, or between two, as a calendar has it. */
@@ -17,15 +18,18 @@ const CALLED_BEFORE = 6
 
 /**
  * Tasks as a calendar file (RFC 5545): whole days, each with an alarm on the evening before its first. A day that
- * is none is our own mistake and throws.
+ * is none is our own mistake and throws. Names are one line each, whatever they hold: nothing in them begins a property.
  */
 export function calendarFile(name: string, tasks: readonly CalendarTask[]): string {
-  const calendar = ical({ name, prodId: { company: 'Open Bed', product: 'season', language: 'EN' } })
+  const calendar = ical({
+    name: oneLine(name),
+    prodId: { company: 'Open Bed', product: 'season', language: 'EN' },
+  })
   for (const { uid, title, text, on, until } of tasks) {
     const event = calendar.createEvent({
-      id: uid,
-      summary: title,
-      description: text,
+      id: oneLine(uid),
+      summary: oneLine(title),
+      description: plainLines(text),
       allDay: true,
       start: on,
       // The end of whole days is the day after the last.
@@ -35,7 +39,7 @@ export function calendarFile(name: string, tasks: readonly CalendarTask[]): stri
     event.createAlarm({
       type: ICalAlarmType.display,
       trigger: 3600 * CALLED_BEFORE,
-      description: title,
+      description: oneLine(title),
     })
   }
   return calendar.toString()

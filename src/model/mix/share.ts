@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate'
+import { strFromU8, strToU8, Unzlib, zlibSync } from 'fflate'
 import { z } from 'zod'
 import { recipeOf } from './versions'
 import { asPerLitre } from '@/model/garden/said'
@@ -14,6 +14,7 @@ import {
 import { withLineIds } from '@/model/garden/lineIds'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'
+import { oneLine, plainLines } from '../plainText'
 
 const SHARE_VERSION = 3
 
@@ -141,11 +142,28 @@ export function readShared(text: string): ShareOutcome {
   if (read.data.recipe.parts.length === 0) return { ok: false, problem: { code: 'empty' } }
   return {
     ok: true,
-    shared: read.data,
+    shared: { ...read.data, name: oneLine(read.data.name), note: plainLines(read.data.note) },
     unknown: materialIdsOf(read.data.recipe).filter(
       (id) => !materialById(id) && !read.data.own.materials.some((m) => m.id === id),
     ),
   }
+}
+
+/** Bytes unfolded at a time: a few hundred may hold a quarter of a megabyte. */
+const SLICE = 256
+
+/** What a link holds, unfolded a little at a time, so that one too large is left as soon as that shows. Throws then. */
+function unfolded(bytes: Uint8Array): Uint8Array {
+  const whole = new Uint8Array(MOST)
+  let size = 0
+  const stream = new Unzlib((chunk) => {
+    if (size + chunk.length > MOST) throw new RangeError('larger than any recipe')
+    whole.set(chunk, size)
+    size += chunk.length
+  })
+  for (let from = 0; from < bytes.length; from += SLICE)
+    stream.push(bytes.subarray(from, from + SLICE), from + SLICE >= bytes.length)
+  return whole.subarray(0, size)
 }
 
 /** The same from the fragment of a link ("#mix=…"). Null where the fragment is about something else. */
@@ -155,9 +173,7 @@ export function readFragment(hash: string): ShareOutcome | null {
   try {
     const text = atob(found[1]!.replaceAll('-', '+').replaceAll('_', '/'))
     const bytes = Uint8Array.from(text, (c) => c.charCodeAt(0))
-    // Unfolded into a buffer of a fixed size, so that a small link cannot fill the memory.
-    const out = unzlibSync(bytes, { out: new Uint8Array(MOST) })
-    return readShared(strFromU8(out))
+    return readShared(strFromU8(unfolded(bytes)))
   } catch {
     return { ok: false, problem: { code: 'not-readable' } }
   }
