@@ -44,6 +44,22 @@ const rows = [...found].map(([id, name]) => {
   return { id, licence: typeof licence === 'string' ? licence : (licence?.type ?? 'unknown') }
 })
 rows.sort((a, b) => a.id.localeCompare(b.id))
+// What builds it and is not shipped: only what is not permissive is named.
+const locked = JSON.parse(readFileSync('package-lock.json', 'utf8')).packages
+const building = [
+  ...new Set(
+    Object.entries(locked)
+      .filter(
+        ([path, { license }]) => path !== '' && typeof license === 'string' && !PERMISSIVE.test(license),
+      )
+      .map(([path, { license }]) => `${path.replace(/^.*node_modules\//, '')} (${license})`)
+      .filter(
+        (line) =>
+          !line.startsWith('lightningcss-') &&
+          !rows.some((r) => line.startsWith(`${r.id.replace(/@[^@]+$/, '')} `)),
+      ),
+  ),
+].sort()
 const direct = new Set(Object.keys(JSON.parse(readFileSync('package.json', 'utf8')).dependencies))
 const wrong = rows.filter((r) => !PERMISSIVE.test(r.licence))
 writeFileSync(
@@ -56,6 +72,8 @@ rest come with them. Fonts are the \`@fontsource\` packages (SIL Open Font Licen
 | package | licence |
 | --- | --- |
 ${rows.map((r) => `| ${direct.has(r.id.replace(/@[^@]+$/, '')) ? `**${r.id}**` : r.id} | ${r.licence} |`).join('\n')}
+
+Tools that build or test it, are not shipped, and are not permissive: ${building.join(', ')}.
 `,
 )
 console.log(

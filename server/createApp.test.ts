@@ -52,7 +52,11 @@ describe('the server', () => {
     expect(nonces.has('__OPEN_BED_NONCE__')).toBe(false)
   })
   test('allows no inline script, no eval, nothing from elsewhere', async () => {
-    const policy = (await fetch(`${address}/my`)).headers.get('content-security-policy')!
+    const { headers } = await fetch(`${address}/my`)
+    const policy = headers.get('content-security-policy')!
+    // K16: what the page never asks for is refused by the browser too.
+    for (const feature of ['camera', 'microphone', 'geolocation'])
+      expect(headers.get('permissions-policy')).toContain(`${feature}=()`)
     expect(policy).toContain("script-src 'self';")
     expect(policy).toContain("default-src 'none'")
     expect(policy).not.toMatch(/unsafe|https?:|\*/)

@@ -14,6 +14,18 @@ export interface AppOptions {
 }
 
 const NONCE_PLACEHOLDER = '__OPEN_BED_NONCE__'
+/** What a browser could give a page and Open Bed never asks for. */
+const NOT_ASKED_FOR = [
+  'camera',
+  'microphone',
+  'geolocation',
+  'payment',
+  'usb',
+  'serial',
+  'hid',
+  'midi',
+  'display-capture',
+] as const
 const YEAR_SECONDS = 31_536_000
 
 /**
@@ -51,6 +63,11 @@ export function createApp({ dist, startGarden }: AppOptions): Express {
       // Served over plain http on the grower's own machine; whoever puts it behind https sets this there.
       strictTransportSecurity: false,
     })(_request, response, next)
+  })
+  // The page asks for none of these, and nothing in it may.
+  app.use((_request, response, next) => {
+    response.set('Permissions-Policy', NOT_ASKED_FOR.map((feature) => `${feature}=()`).join(', '))
+    next()
   })
   // The bare page would come without its nonce; it is led to like the bare address.
   app.get(['/', '/index.html'], (_request, response) => response.redirect(302, `/${startGarden}`))

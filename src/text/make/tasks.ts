@@ -11,7 +11,7 @@ const FAILURES: Record<TaskFailure, Sentence> = {
   },
   silent: {
     why: 'Nothing was heard from this calculation for a while, so it was stopped.',
-    fix: 'Try again; with fewer materials it takes less time.',
+    fix: 'Nothing was changed. Close what else is at work on this device, and try again.',
   },
 }
 export const failureText = (failure: TaskFailure): Sentence => FAILURES[failure]
