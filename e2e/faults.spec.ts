@@ -103,7 +103,7 @@ for (const [mode, says] of [
 }
 
 bare(
-  'a database deleted under the page: the page says so and keeps all for a file',
+  'K12: a database deleted under the page is made anew from what is on it; the page says so and offers a file',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page)
@@ -113,7 +113,8 @@ bare(
       () => new Promise((done) => (indexedDB.deleteDatabase('open-bed-my').onsuccess = done)),
     )
     await page.getByLabel('Name of this job').fill('Still here')
-    await plain(page.getByRole('alert')).toContainText('your work is not being saved')
+    await plain(page.getByRole('alert')).toContainText('All that is on this page has been stored again')
+    await saved(page)
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('alert').getByRole('button', { name: 'Save everything to a file' }).click(),
@@ -121,7 +122,14 @@ bare(
     let text = ''
     for await (const chunk of await download.createReadStream()) text += String(chunk)
     expect(text).toContain('Still here')
-    told('database deleted', 'said, all of it goes out to a file')
+    // Every later save goes into the new one, and all of it is there at the next opening.
+    await page.getByRole('button', { name: 'Understood' }).click()
+    await page.getByLabel('Name of this job').fill('And later')
+    await saved(page)
+    await page.reload()
+    await plain(page.getByLabel('Name of this job')).toHaveValue('And later')
+    await plain(page.getByRole('alert')).toHaveCount(0)
+    told('database deleted', 'said, made anew with all of it, a file offered')
   },
 )
 

@@ -93,6 +93,11 @@ async function reload() {
     <strong>{{ failing.why }}</strong> {{ failing.fix }}
     <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
   </AlarmBar>
+  <AlarmBar v-if="garden.renewed && !failing">
+    <strong>{{ words.theDataWereCleared }}</strong> {{ words.storedAgain }}
+    <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
+    <Button :label="words.understood" size="small" outlined @click="garden.renewed = false" />
+  </AlarmBar>
   <AlarmBar v-if="garden.opening.state === 'readOnly'">
     <strong>{{ words.openToLookAtOnly }}</strong> {{ words.nothingYouDoHereIs }}
     <Button :label="words.tryToOpenItAs" size="small" @click="reload" />

@@ -1,7 +1,7 @@
 import localforage from 'localforage'
 import { localLock } from './memory'
 import type { Lock, StoragePort } from './port'
-import { PATIENCE, Silence } from './timeLimit'
+import { Gone, PATIENCE, Silence } from './timeLimit'
 
 /** The gardens kept in this browser; each is a database of its own, so that demo and own records never mix. */
 export type GardenName = 'my' | 'demo'
@@ -16,11 +16,19 @@ function connectionTo(name: string): () => Promise<IDBDatabase> {
   return () =>
     (open ??= new Promise<IDBDatabase>((resolve, reject) => {
       const opening = indexedDB.open(name)
+      let isGone = false
       // Deleted meanwhile: to open it now would make an empty one in its place.
-      opening.onupgradeneeded = () => opening.transaction?.abort()
+      opening.onupgradeneeded = () => {
+        isGone = true
+        opening.transaction?.abort()
+      }
       opening.onerror = () => {
         open = null
-        reject(opening.error ?? new Error('the database cannot be opened'))
+        reject(
+          isGone
+            ? new Gone('the database was removed')
+            : (opening.error ?? new Error('the database cannot be opened')),
+        )
       }
       opening.onsuccess = () => {
         const database = opening.result
@@ -100,7 +108,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
   })
   await store.ready()
   const connection = connectionTo(name)
-  return {
+  const port: StoragePort = {
     entries: async () =>
       inOneGo(
         await connection(),
@@ -108,7 +116,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
         (all) => ({ keys: all.getAllKeys(), values: all.getAll() as IDBRequest<unknown[]> }),
         ({ keys, values }) => keys.result.map((key, i) => [String(key), values.result[i]]),
       ),
-    get: (key) => store.getItem(key),
+    get: async (key) => (await port.getMany([key]))[0] ?? null,
     async getMany(keys) {
       const database = await connection()
       // Asking for what is not there takes as long as for what is: of many keys only those that are there are read.
@@ -128,8 +136,8 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
         (asked) => asked.map((request) => (request?.result ?? null) as unknown),
       )
     },
-    set: async (key, value) => void (await store.setItem(key, value)),
-    remove: (key) => store.removeItem(key),
+    set: (key, value) => port.setMany([[key, value]]),
+    remove: (key) => port.setMany([[key, null]]),
     setMany: async (writes) =>
       inOneGo(
         await connection(),
@@ -138,7 +146,22 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
         () => undefined,
       ),
   }
+  return port
 }
+
+/** Makes the database of a garden again where it was removed: empty, as localForage would. */
+export const makeAgain = (garden: GardenName): Promise<void> =>
+  new Promise((resolve, reject) => {
+    const opening = indexedDB.open(`open-bed-${garden}`)
+    opening.onupgradeneeded = () => {
+      if (!opening.result.objectStoreNames.contains(STORE)) opening.result.createObjectStore(STORE)
+    }
+    opening.onerror = () => reject(opening.error ?? new Error('the database cannot be made'))
+    opening.onsuccess = () => {
+      opening.result.close()
+      resolve()
+    }
+  })
 
 /**
  * One writer at a time over all tabs of this browser, where it has Web Locks; over this tab otherwise. A lock that

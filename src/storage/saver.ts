@@ -3,7 +3,7 @@ import type { AnyData } from '@/model/garden/schemas'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'
-import { PATIENCE, Silence, withTimeLimit } from './timeLimit'
+import { Gone, PATIENCE, Silence, withTimeLimit } from './timeLimit'
 
 /** `older`: what is stored was written by a newer Open Bed than this page. */
 export type SaveFailure = { reason: 'full' | 'refused' | 'silent' | 'older'; message: string }
@@ -50,6 +50,8 @@ export interface SaverOptions extends SaverHooks {
   retryAfter?: number
   /** How long one answer of the store may take, ms. */
   patience?: number
+  /** Makes the store again where it was removed, empty; answers with all there is to be in it. */
+  renew?: () => Promise<readonly Edit[]>
 }
 
 export interface Saver {
@@ -126,6 +128,8 @@ class RecordSaver implements Saver {
   private told: SaveStatus['state'] = 'saved'
   private timer: ReturnType<typeof setTimeout> | null = null
   private stopped = false
+  /** The store was made again, and nothing has been written to it yet. */
+  private isAnew = false
 
   constructor(options: SaverOptions) {
     const { delay = 15, retryAfter = 4000, patience = PATIENCE } = options
@@ -161,12 +165,30 @@ class RecordSaver implements Saver {
     try {
       await this.options.lock(() => this.writeAll())
       this.failure = null
+      this.isAnew = false
       if (this.hasToWrite()) this.schedule(this.options.delay)
     } catch (error) {
+      const isRenewed = error instanceof Gone && !this.isAnew && (await this.beginAnew())
+      this.isAnew = isRenewed
       this.failure = failureOf(error)
-      this.schedule(this.options.retryAfter)
+      this.schedule(isRenewed ? this.options.delay : this.options.retryAfter)
     }
     this.publish()
+  }
+
+  /** An empty store in place of one that was removed: everything is to be written again. */
+  private async beginAnew(): Promise<boolean> {
+    if (!this.options.renew) return false
+    try {
+      const all = await this.inTime(this.options.renew())
+      this.options.revisions.clear()
+      this.sent.clear()
+      this.waiting.clear()
+      this.stage(all)
+      return true
+    } catch {
+      return false
+    }
   }
 
   keepMine(key: string) {

@@ -36,7 +36,8 @@ import recordV1 from './migrations/record.v1.json'
 import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
 import { STEPS, withAdded } from './migrations'
 import { openGarden } from './openGarden'
-import { createSaver, type Conflict, type SaveStatus } from './saver'
+import { createSaver, type Conflict, type SaverOptions, type SaveStatus } from './saver'
+import { Gone } from './timeLimit'
 import { listSetAside, putAside, putBack } from './setAside'
 
 const NOW = new Date('2026-03-01T09:00:00.000Z')
@@ -363,7 +364,12 @@ describe('saving', () => {
   beforeEach(() => void vi.useFakeTimers())
   afterEach(() => void vi.useRealTimers())
 
-  function tab(port = memoryPort(), lock = localLock(), revisions = new Map<string, number>()) {
+  function tab(
+    port = memoryPort(),
+    lock = localLock(),
+    revisions = new Map<string, number>(),
+    renew?: SaverOptions['renew'],
+  ) {
     const statuses: SaveStatus[] = []
     const conflicts: Conflict[] = []
     const told: [string, number | null][] = []
@@ -371,6 +377,7 @@ describe('saving', () => {
       port,
       lock,
       revisions,
+      renew,
       now,
       onStatus: (s) => statuses.push(s),
       onConflict: (c) => conflicts.push(c),
@@ -584,6 +591,31 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(300)
     expect(await t.port.get(SETTINGS_KEY)).not.toBeNull()
     expect(t.statuses.at(-1)).toMatchObject({ state: 'failing', message: 'not this one' })
+  })
+  test('K12: a store that was removed is made again once, with everything; if it goes again at once, that is said', async () => {
+    let isThere = false
+    let made = 0
+    const port = memoryPort()
+    const { getMany } = port
+    port.getMany = (keys) => (isThere ? getMany(keys) : Promise.reject(new Gone('the database was removed')))
+    const all = [[KEY, job] as const, [SETTINGS_KEY, DEFAULT_SETTINGS] as const]
+    const renew = (works: boolean) => async () => {
+      made++
+      isThere = works
+      return all
+    }
+    const lost = tab(port, localLock(), new Map([[KEY, 7]]), renew(false))
+    lost.saver.stage([[KEY, job]])
+    await vi.advanceTimersByTimeAsync(300)
+    expect([made, lost.statuses.at(-1)!.state]).toEqual([1, 'failing'])
+    lost.saver.stop()
+    const found = tab(port, localLock(), new Map([[KEY, 7]]), renew(true))
+    found.saver.stage([[KEY, job]])
+    await vi.advanceTimersByTimeAsync(300)
+    expect(found.statuses.at(-1)).toEqual({ state: 'saved' })
+    expect([...port.contents.keys()].sort()).toEqual([KEY, SETTINGS_KEY].sort())
+    // Revisions begin again: what was known of the old store counts for nothing.
+    expect(envelopeSchema.parse(await port.get(KEY)).revision).toBe(1)
   })
   test('a conflict alone, with nothing else to write, is no failure of a store that takes its time', async () => {
     const port = memoryPort({ [KEY]: stored() })

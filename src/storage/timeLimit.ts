@@ -3,6 +3,11 @@ export class Silence extends Error {
   override name = 'Silence'
 }
 
+/** The database is not there any more: somebody cleared the data of this site under the page. */
+export class Gone extends Error {
+  override name = 'Gone'
+}
+
 /** How long a single answer of the database may take, ms, before the app says that it waits for nothing. */
 export const PATIENCE = 5000
 

@@ -49,7 +49,7 @@ export function atomsIn(formula: string): Record<string, number> {
       else {
         if (token === ')') last = stack.pop()!
         else {
-          invariant(token in ATOMIC_MASS, `unknown element ${token} in ${formula}`)
+          invariant(Object.hasOwn(ATOMIC_MASS, token), `unknown element ${token} in ${formula}`)
           last = { [token]: 1 }
         }
         invariant(stack.length > 0, `brackets in ${formula} at ${i}`)

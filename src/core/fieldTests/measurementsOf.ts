@@ -74,7 +74,7 @@ const pHOf = (test: FieldTest, pH: Averaged, day: Days, strips: boolean): Measur
   ...repeats(pH, strips ? STRIP : (CAREFUL[test]?.pH ?? ERRORS.pH.reading)),
 })
 function saltsOf(test: FieldTest, ec: Averaged | undefined): Measurement[] {
-  if (!ec || !(ec.mean > 0) || !(test in EXTRACTS)) return []
+  if (!ec || !(ec.mean > 0) || !Object.hasOwn(EXTRACTS, test)) return []
   const careful = CAREFUL[test]?.salts ?? ERRORS.electricalConductivity.reading
   const method = EXTRACTS[test as keyof typeof EXTRACTS]
   return [{ kind: 'electricalConductivity', value: ec.mean, method, ...asShare(ec, careful) }]

@@ -3,7 +3,7 @@ import { belongingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import { idOfKey, type AnyData } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
 import { exportRaw } from '@/storage/exportFile'
-import { foragePort, tabLock, type GardenName } from '@/storage/forage'
+import { foragePort, makeAgain, tabLock, type GardenName } from '@/storage/forage'
 import { localLock, memoryPort } from '@/storage/memory'
 import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
 import type { Lock, StoragePort } from '@/storage/port'
@@ -35,12 +35,14 @@ export function useConnection(garden: Records) {
   const setAside = shallowRef<readonly SetAside[]>([])
   const opening = shallowRef<Opening>({ state: 'opening' })
   const held = { saver: null, channel: null, inMemory: false } as unknown as Held
-  const shown = { status, conflicts, setAside, opening }
+  // Its database was removed under the page, and made again from what is on it.
+  const renewed = shallowRef(false)
+  const shown = { status, conflicts, setAside, opening, renewed }
 
   return {
     ...shown,
     held,
-    ready: computed(() => opening.value.state === 'open' || opening.value.state === 'readOnly'),
+    ready: computed(() => ['open', 'readOnly'].includes(opening.value.state)),
     close: () => close(held),
     /**
      * Opens a garden by `connect`. `fill` fills an empty one. When the browser refuses its database from the start
@@ -58,7 +60,7 @@ export function useConnection(garden: Records) {
         garden.show(opened.records)
         setAside.value = opened.setAside
         follow(held, garden, name)
-        save(held, shown, { revisions: opened.revisions, refusal })
+        save(held, garden, shown, { revisions: opened.revisions, refusal })
       } catch (error) {
         opening.value = stuckOn(error)
         return
@@ -146,7 +148,8 @@ async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]
 
 function save(
   held: Held,
-  { status, conflicts }: Pick<Connection, 'status' | 'conflicts'>,
+  garden: Records,
+  { status, conflicts, renewed }: Pick<Connection, 'status' | 'conflicts' | 'renewed'>,
   { revisions, refusal }: { revisions: Map<string, number>; refusal: string | null },
 ) {
   const inMemoryOnly: SaveStatus | null =
@@ -157,6 +160,12 @@ function save(
     lock: held.lock,
     revisions,
     now: () => new Date(),
+    renew: async () => {
+      await makeAgain(garden.name.value)
+      renewed.value = true
+      conflicts.value = []
+      return [...garden.records.value]
+    },
     onStatus: (next) => {
       status.value = inMemoryOnly ?? next
     },

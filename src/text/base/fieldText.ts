@@ -41,4 +41,4 @@ export function fromFieldText(text: string, quantity: Quantity, units: UnitSyste
 }
 
 /** Whether a field takes units typed with the number. */
-export const takesUnits = (quantity: Quantity): boolean => quantity in MEASURED
+export const takesUnits = (quantity: Quantity): boolean => Object.hasOwn(MEASURED, quantity)

@@ -90,7 +90,7 @@ function amount(field: string, value: number, units: UnitSystem): string {
   if (field === 'bagPrice') return value.toFixed(2)
   if (field === 'limeGramsPerLitre') return doseText(value, units)
   if (sizeOf(field) === 'length') return lengthText(value, units)
-  if (PLAIN.has(field) || !(field in FIELD_NAMES)) return plainNumber(value)
+  if (PLAIN.has(field) || !Object.hasOwn(FIELD_NAMES, field)) return plainNumber(value)
   return NOT_LENGTHS.has(field) ? volumeText(value, units) : lengthText(value, units)
 }
 

@@ -58,7 +58,7 @@ const NAMES: Record<string, string> = {
 
 /** The innermost field of a path that has a name of its own. */
 const fieldOf = (path: readonly string[]) => {
-  const known = path.findLast((step) => step in NAMES)
+  const known = path.findLast((step) => Object.hasOwn(NAMES, step))
   return known ? NAMES[known]! : 'entry'
 }
 
