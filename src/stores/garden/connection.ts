@@ -34,9 +34,8 @@ export function useConnection(garden: Records) {
   const conflicts = shallowRef<readonly Conflict[]>([])
   const setAside = shallowRef<readonly SetAside[]>([])
   const opening = shallowRef<Opening>({ state: 'opening' })
+  const renewed = shallowRef(false) // Its database was removed under the page, and made again from what is on it.
   const held = { saver: null, channel: null, inMemory: false } as unknown as Held
-  // Its database was removed under the page, and made again from what is on it.
-  const renewed = shallowRef(false)
   const shown = { status, conflicts, setAside, opening, renewed }
 
   return {
