@@ -8,7 +8,7 @@ const UNSEEN = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\u200e\u200f\u202a-\u202e
  * @example
  * oneLine('Fig\r\nBEGIN:VEVENT') // 'Fig BEGIN:VEVENT'
  */
-export const oneLine = (text: string): string => text.replace(UNSEEN, ' ').trim()
+export const oneLine = (text: string): string => text.replace(UNSEEN, ' ')
 
 /** The same for a text of several lines: their ends stay. */
 export const plainLines = (text: string): string =>

@@ -107,6 +107,8 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
     description: 'Jobs, mixes, records and shelf, one record per key',
   })
   await store.ready()
+  // Known to localForage is not there yet: a page before this one may have had it removed.
+  await makeAgain(garden)
   const connection = connectionTo(name)
   const port: StoragePort = {
     entries: async () =>
