@@ -113,7 +113,7 @@ bare(
       () => new Promise((done) => (indexedDB.deleteDatabase('open-bed-my').onsuccess = done)),
     )
     await page.getByLabel('Name of this job').fill('Still here')
-    await plain(page.getByRole('alert')).toContainText('All that is on this page has been stored again')
+    await plain(page.getByRole('alert')).toContainText('This page has stored them again')
     await saved(page)
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -123,7 +123,7 @@ bare(
     for await (const chunk of await download.createReadStream()) text += String(chunk)
     expect(text).toContain('Still here')
     // Every later save goes into the new one, and all of it is there at the next opening.
-    await page.getByRole('button', { name: 'Understood' }).click()
+    await page.getByRole('button', { name: 'Later' }).click()
     await page.getByLabel('Name of this job').fill('And later')
     await saved(page)
     await page.reload()

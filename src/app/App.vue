@@ -94,9 +94,9 @@ async function reload() {
     <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
   </AlarmBar>
   <AlarmBar v-if="garden.renewed && !failing">
-    <strong>{{ words.theDataWereCleared }}</strong> {{ words.storedAgain }}
+    <strong>{{ words.storedAgain }}</strong>
     <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
-    <Button :label="words.understood" size="small" outlined @click="garden.renewed = false" />
+    <Button :label="words.later" size="small" outlined @click="garden.renewed = false" />
   </AlarmBar>
   <AlarmBar v-if="garden.opening.state === 'readOnly'">
     <strong>{{ words.openToLookAtOnly }}</strong> {{ words.nothingYouDoHereIs }}

@@ -158,7 +158,7 @@ export const makeAgain = (garden: GardenName): Promise<void> =>
     opening.onupgradeneeded = () => {
       if (!opening.result.objectStoreNames.contains(STORE)) opening.result.createObjectStore(STORE)
     }
-    opening.onerror = () => reject(opening.error ?? new Error('the database cannot be made'))
+    opening.onerror = () => reject(opening.error)
     opening.onsuccess = () => {
       opening.result.close()
       resolve()

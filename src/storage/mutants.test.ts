@@ -5,7 +5,8 @@ import { bedSchema, recipeSchema, SCHEMAS, kindOfKey } from '@/model/garden/sche
 import { readFragment, readShared, shareFile, shareFragment, sharedRecipe } from '@/model/mix/share'
 import { bedsFromText, bedsToCsv } from '@/model/sheets/bedSheet'
 import { monthsFromText } from '@/model/sheets/climateSheet'
-import { exportFile, previewImport, type FileRead } from './exportFile'
+import { exportFile } from './exportFile'
+import { previewImport, type FileRead } from './importFile'
 import { localLock, memoryPort } from './memory'
 import { openGarden } from './openGarden'
 

@@ -4,9 +4,7 @@ export class Silence extends Error {
 }
 
 /** The database is not there any more: somebody cleared the data of this site under the page. */
-export class Gone extends Error {
-  override name = 'Gone'
-}
+export class Gone extends Error {}
 
 /** How long a single answer of the database may take, ms, before the app says that it waits for nothing. */
 export const PATIENCE = 5000

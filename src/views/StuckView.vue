@@ -8,7 +8,7 @@ import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import type { Stuck } from '@/storage/openGarden'
 import { useGarden } from '@/stores/garden'
-import { stuckText } from '@/text/base/refusals'
+import { stuckText } from '@/text/base/stuck'
 
 const { opening } = defineProps<{ opening: Stuck }>()
 const garden = useGarden()

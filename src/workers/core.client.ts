@@ -8,7 +8,7 @@ import type { PlanRequest, Watered, WateringPlan, WatchRequest } from '@/core/wa
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { Garden } from '@/model/garden/garden'
-import type { FileRead } from '@/storage/exportFile'
+import type { FileRead } from '@/storage/importFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
 
 /** The worker could not be started, or died; the next call starts another. */

@@ -10,7 +10,7 @@ import {
   type WatchRequest,
 } from '../core/watering'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
-import { previewImport, type FileRead } from '../storage/exportFile'
+import { previewImport, type FileRead } from '../storage/importFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
 import type { Change } from '../model/garden/commands'
 import type { Garden } from '../model/garden/garden'

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { isStale } from '@/model/garden/isStale'
 import type { Garden } from '@/model/garden/garden'
-import type { FileRead } from '@/storage/exportFile'
+import type { FileRead } from '@/storage/importFile'
 import type { useGarden } from '@/stores/garden'
 import { fileProblemText, type Sentence } from '@/text/base/problems.en'
 import { failureText } from '@/text/make/tasks'

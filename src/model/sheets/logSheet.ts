@@ -199,7 +199,7 @@ const COLUMN_OF: Partial<Record<EntryProblem['code'], Column>> = { 'no-word': 'n
 
 /**
  * The moment of a line, as RFC 3339 has it: the day, the time by the clock on the wall, and its distance from UTC where
- * it is told; noon where there is no time.
+ * it is given; noon where there is no time.
  */
 function dayIn(cells: Cells): string {
   const date = cellIn(cells, 'date')

@@ -245,7 +245,7 @@ function withOffer(
   return { ...offer, materialId: material.id, others: [], stock: onHand ?? before.stock }
 }
 
-/** A pack by its size, and by what it gives loose where that was told. */
+/** A pack by its size, and by what it gives loose where that is known. */
 function packFrom(
   kind: Pack['kind'],
   { litres, kg, loose }: Record<'litres' | 'kg' | 'loose', number>,

@@ -1,7 +1,7 @@
 import { sizeName, sizeOf } from '../bed/vessels'
 import type { Note } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
-import type { FileProblem } from '@/storage/exportFile'
+import type { FileProblem } from '@/storage/importFile'
 import type { SetAside } from '@/storage/setAside'
 import { doseText, lengthText, pHText, percentText, volumeText, type UnitSystem } from './units'
 

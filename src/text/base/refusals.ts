@@ -1,5 +1,4 @@
 import type { Refusal } from '@/model/garden/commands/refusal'
-import type { Stuck } from '@/storage/openGarden'
 import type { SaveFailure } from '@/storage/saver'
 import { BED_WORDS } from '../bed/bedFields'
 import type { Sentence } from './problems.en'
@@ -93,19 +92,6 @@ export function refusalText({ path, problem }: Refusal): Sentence {
         fix: 'Reload the page to try opening it as usual.',
       }
   }
-}
-
-/** Why the garden does not open. */
-export function stuckText({ reason, message }: Stuck): Sentence {
-  return reason === 'silent'
-    ? {
-        why: `The browser’s database does not answer (${message}).`,
-        fix: 'Another tab may be holding it: close other tabs of Open Bed, then try again.',
-      }
-    : {
-        why: `The browser’s database cannot be read (${message}).`,
-        fix: 'Try again; if that does not help, close the browser and open it anew.',
-      }
 }
 
 /** That work is not being saved, and why. */
