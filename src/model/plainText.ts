@@ -1,6 +1,5 @@
 /** Control characters, line and paragraph separators, and the marks that turn the direction of writing. */
-// eslint-disable-next-line no-control-regex
-const UNSEEN = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\u200e\u200f\u202a-\u202e\u2066-\u2069]+/g
+const UNSEEN = /[\p{Control}\p{Line_Separator}\p{Paragraph_Separator}\p{Bidi_Control}]+/gu
 
 /**
  * Text of somebody else as one line that shows what it is: what cannot be seen becomes a blank. Any text; errors none.

@@ -107,7 +107,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
     description: 'Jobs, mixes, records and shelf, one record per key',
   })
   await store.ready()
-  // Known to localForage is not there yet: a page before this one may have had it removed.
+  // Opened before and removed since, localForage takes it for open still.
   await makeAgain(garden)
   const connection = connectionTo(name)
   const port: StoragePort = {

@@ -1,3 +1,5 @@
+import { Unzlib, zlibSync } from 'fflate'
+import { oneLine } from '@/model/plainText'
 import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
@@ -15,7 +17,7 @@ import { type Source, materialsFrom, finderShelf } from './materialsFrom'
 import { doseTotals } from '@/model/make/doseTotals'
 import fc from 'fast-check'
 import { plantingDay } from '@/model/calendar/plantingDay'
-import { describe, expect, test } from 'vitest'
+import { describe, expect, test, vi } from 'vitest'
 import { MATERIALS } from '@/core/data'
 import { complexityOf, distinctKinds, searchAtOnce, type Candidate } from '@/core/finder'
 import { rangesAtOnce } from '@/core/ranges'
@@ -498,12 +500,29 @@ describe('a recipe shared', () => {
           for (const back of [link, file]) {
             if (!back?.ok) throw new Error(JSON.stringify(back))
             // JSON has no minus nought.
-            expect(back.shared).toEqual(JSON.parse(JSON.stringify(shared)))
+            expect(back.shared).toEqual({ ...JSON.parse(JSON.stringify(shared)), name: oneLine(name) })
           }
         },
       ),
       draws(60),
     )
+  })
+  test('K15: a small link that holds very much is left as soon as that shows', () => {
+    const push = vi.spyOn(Unzlib.prototype, 'push')
+    const holding = (megabytes: number) => {
+      push.mockClear()
+      let letters = ''
+      for (const b of zlibSync(new Uint8Array(megabytes * 1e6), { level: 9 }))
+        letters += String.fromCharCode(b)
+      const link = btoa(letters).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '')
+      expect(readFragment(`#mix=${link}`)).toEqual({ ok: false, problem: { code: 'not-readable' } })
+      return push.mock.calls.length
+    }
+    // Deflate packs at most 1,032 to one: 256 bytes are a quarter of a megabyte, so that a megabyte shows within six
+    // pushes, however much follows.
+    expect(holding(4)).toBeLessThanOrEqual(6)
+    expect(holding(16)).toBeLessThanOrEqual(6)
+    push.mockRestore()
   })
   test('that is cut short, not ours, newer, empty or broken is reported, not taken', () => {
     const whole = shareFragment(sharedRecipe(recipeOf(peppers()), 'x', ''))

@@ -1,25 +1,16 @@
 import { countProblem } from '@/core/amounts'
 import { PUBLISHED } from '@/core/data'
 import type { Problem } from '@/core/problems'
-import { firstRefusal, type Refusal } from '@/model/garden/commands/refusal'
+import { firstRefusal } from '@/model/garden/commands/refusal'
 import { bedKey } from '@/model/garden/garden'
-import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed, BedSpec, Settings } from '@/model/garden/schemas'
 import { BED_FIELDS, BED_FIELD_NAMES, startingSpec, type BedField } from '@/model/garden/schemas/bedFields'
-import { cellReader, cellWriter, type CellReader, type CellWrong, type CellWriter } from './cells'
+import { cellReader, cellWriter, type CellReader, type CellWriter } from './cells'
 import { coverFrom, coverText, COVER_WANTED, layersFrom, LAYERS_WANTED, layersText } from './layerCells'
 import { writtenHeading, type SheetQuantity, type TableColumn } from './headings'
-import {
-  csvOf,
-  headingProblem,
-  readSheet,
-  rowProblem,
-  lookOf,
-  type Matches,
-  type Sheet,
-  type SheetLook,
-} from './sheet'
+import { csvOf, type Matches, type Sheet, type SheetLook } from './sheet'
+import { takeRows, type RowProblem } from './table'
 import { VESSEL_COLUMNS, VESSEL_LENGTHS, vesselFromCells, vesselToCells } from './vesselCells'
 
 /** Columns of a sheet of beds, in the order they are written. Lengths are in the grower's unit. */
@@ -45,12 +36,8 @@ const COLUMNS: readonly TableColumn[] = SHEET_COLUMNS.map((id) => ({
 export const bedHeadings = (units: Settings['units']): string[] =>
   COLUMNS.map((c) => writtenHeading(c, units))
 
-/** A row that could not be taken: which, by its number in the sheet, and why. */
-export interface SheetProblem {
-  row: number
-  name: string
-  why: CellWrong | { problem: Problem } | { refusal: Refusal }
-}
+/** A row that could not be taken: beside its cells, a bed that cannot be filled. */
+export type SheetProblem = RowProblem<{ problem: Problem }>
 export interface SheetResult {
   beds: Bed[]
   problems: SheetProblem[]
@@ -155,45 +142,27 @@ function bedFrom(spec: BedSpec, id: string, createdAt: string) {
 
 /**
  * Beds from text pasted out of a spreadsheet or a CSV file: a heading line with some of the columns, tabs, commas or
- * semicolons between. Lengths are in the unit of their heading, else the grower's. What is left out takes the usual value of its shape. Rows
- * that cannot be read, or whose bed could not be filled, come back as problems; the others stand. Nothing is stored
- * here.
+ * semicolons between. Lengths are in the unit of their heading, else the grower's. What is left out takes the usual
+ * value of its shape. Rows that cannot be read, or whose bed could not be filled, come back as problems; the others
+ * are taken. Nothing is stored here.
  */
 export function bedsFromText(
   text: string,
   units: Settings['units'],
   { newId, createdAt, matches = {} }: BedReading,
 ): SheetResult {
-  const sheet = readSheet(text, COLUMNS, matches)
-  const look = lookOf(sheet, COLUMNS, matches)
-  const whole = (column: string, said: string, wanted: string): SheetResult => ({
-    beds: [],
-    problems: [{ row: 1, name: '', why: { column, text: said, wanted } }],
-    look,
+  const beds: Bed[] = []
+  const read = takeRows<{ problem: Problem }>(text, {
+    columns: COLUMNS,
+    needed: [],
+    matches,
+    name: 'name',
+    take(cells, sheet) {
+      const found = bedFrom(specFrom(cells, units, sheet), newId(), createdAt)
+      if (!found.bed) return found
+      beds.push(found.bed)
+      return null
+    },
   })
-  if (sheet.headings.every((h) => h.means === null))
-    return whole('heading', sheet.headings[0]?.text ?? '', SHEET_COLUMNS.join(', '))
-  const strange = headingProblem(sheet, matches)
-  if (strange) return { beds: [], problems: [{ row: 1, name: '', why: strange }], look }
-  if (sheet.tooMany) return whole('rows', '', `${GARDEN_LIMITS.sheetRows.value} rows at the most at once`)
-  const result: SheetResult = { beds: [], problems: [], look }
-  for (const line of sheet.rows) {
-    const { row, cells } = line
-    const name = (cells.name ?? '').trim()
-    const refuse = (why: SheetProblem['why']) => result.problems.push({ row, name, why })
-    const torn = rowProblem(line)
-    if (torn) {
-      refuse(torn)
-      continue
-    }
-    try {
-      const read = bedFrom(specFrom(cells, units, sheet), newId(), createdAt)
-      if (read.bed) result.beds.push(read.bed)
-      else refuse(read)
-    } catch (why) {
-      if (why instanceof Error) throw why
-      refuse(why as CellWrong)
-    }
-  }
-  return result
+  return { beds, ...read }
 }

@@ -1,14 +1,7 @@
 import type { Settings } from '../garden/schemas'
 import { CHOICE_WORDS } from './choiceWords'
 import { USUAL_UNITS, type SheetUnit } from './headings'
-import { numberOf, numberWanted, unitOf, type Sheet } from './sheet'
-
-/** Thrown where a cell cannot be read: which, what it says and what was wanted. */
-export interface CellWrong {
-  column: string
-  text: string
-  wanted: string
-}
+import { numberOf, numberWanted, unitOf, type CellWrong, type Sheet } from './sheet'
 
 type Measured = 'length' | 'volume' | 'number'
 const perOf = (units: Settings['units'], quantity: Measured) =>

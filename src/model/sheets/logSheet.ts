@@ -1,23 +1,12 @@
-import { firstRefusal, type Refusal } from '../garden/commands/refusal'
+import { firstRefusal } from '../garden/commands/refusal'
 import { entryKey } from '../garden/garden'
 import { isValid, parseISO } from 'date-fns'
 import { ENTRY_KINDS, type Entry, type EntryKind, type Settings } from '../garden/schemas'
 import { LONGEST_RECIPE_NOTE } from '../garden/limits'
 import { entryProblem, type EntryProblem } from '../season/entryProblem'
-import type { CellWrong } from './cells'
 import { squeezed, UNIT_WORDS, USUAL_UNITS, type SheetQuantity, type TableColumn } from './headings'
-import {
-  headingProblem,
-  lookOf,
-  numberOf,
-  numberWanted,
-  readSheet,
-  rowProblem,
-  type Matches,
-  type Sheet,
-  type SheetLook,
-  type SheetWrong,
-} from './sheet'
+import type { Matches, Sheet, SheetLook } from './sheet'
+import { amountIn, takeRows, wrongCell, type RowProblem } from './table'
 
 /** Columns of a sheet of the log; only the day and what it is have to be there. */
 const COLUMNS = [
@@ -36,17 +25,10 @@ export const LOG_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
 
 export interface LogResult {
   entries: Entry[]
-  problems: LogProblem[]
+  problems: RowProblem[]
   /** Lines that are in the log already: they are left out. */
   already: number
   look: SheetLook
-}
-
-/** A row that could not be taken. */
-export interface LogProblem {
-  row: number
-  name: string
-  why: SheetWrong | { refusal: Refusal }
 }
 
 /** What the number of a kind measures; nothing where it has no unit. */
@@ -100,51 +82,28 @@ export function logFromText(
   reading: LogReading,
   matches: Matches = {},
 ): LogResult {
-  const sheet = readSheet(text, COLUMNS, matches)
-  const look = lookOf(sheet, COLUMNS, matches)
-  const whole = (column: string, wanted: string): LogResult => ({
-    entries: [],
-    problems: [{ row: 1, name: '', why: { column, text: '', wanted } }],
-    already: 0,
-    look,
-  })
-  if (sheet.tooMany) return whole('rows', '500 rows at most')
-  const has = (id: Column) => sheet.headings.some((h) => h.means?.id === id)
-  const strange = headingProblem(sheet, matches)
-  if (strange) return { entries: [], problems: [{ row: 1, name: '', why: strange }], already: 0, look }
-  if (!has('date') || !has('what')) return whole('heading', LOG_COLUMNS.join(', '))
   const entries: Entry[] = []
   const known = new Set((reading.known ?? []).map(sameness))
   let already = 0
-  const problems: LogProblem[] = []
-  for (const line of sheet.rows) {
-    const { row, cells } = line
-    const refuse = (why: LogProblem['why']) => problems.push({ row, name: (cells.what ?? '').trim(), why })
-    const torn = rowProblem(line)
-    if (torn) {
-      refuse(torn)
-      continue
-    }
-    try {
+  const read = takeRows<never>(text, {
+    columns: COLUMNS,
+    needed: ['date', 'what'],
+    matches,
+    name: 'what',
+    take(cells, sheet) {
       const entry = entryOf({ cells, sheet }, jobId, reading)
       const refusal = firstRefusal([{ key: entryKey(entry.id), before: null, after: entry }])
-      if (refusal) refuse({ refusal })
-      else if (known.has(sameness(entry))) already++
+      if (refusal) return { refusal }
+      if (known.has(sameness(entry))) already++
       else entries.push(entry)
-    } catch (why) {
-      if (why instanceof Error) throw why
-      refuse(why as CellWrong)
-    }
-  }
-  return { entries, problems, already, look }
+      return null
+    },
+  })
+  return { entries, already, ...read }
 }
 
 type Cells = Record<string, string>
 const cellIn = (cells: Cells, column: Column) => (cells[column] ?? '').trim()
-function wrong(cells: Cells, column: Column, wanted: string): never {
-  throw { column, text: cellIn(cells, column), wanted } satisfies CellWrong
-}
-
 /** The cells of a line, and the sheet it stands in. */
 interface Line {
   cells: Cells
@@ -156,10 +115,12 @@ function factorOf({ cells, sheet }: Line, kind: EntryKind, units: Settings['unit
   const quantity = MEASURES[kind]
   const word = squeezed(cellIn(cells, 'unit')) || (headingWord(sheet) ?? '')
   if (!quantity)
-    return word === '' || word === 'ph' ? 1 : wrong(cells, 'unit', `nothing: ${kind} has no unit`)
+    return word === '' || word === 'ph' ? 1 : wrongCell(cells, 'unit', `nothing: ${kind} has no unit`)
   if (word === '') return USUAL_UNITS[units][quantity].per
   const known = UNIT_WORDS[quantity]
-  return Object.hasOwn(known, word) ? known[word]!.per : wrong(cells, 'unit', unitSigns(quantity).join(', '))
+  return Object.hasOwn(known, word)
+    ? known[word]!.per
+    : wrongCell(cells, 'unit', unitSigns(quantity).join(', '))
 }
 const headingWord = (sheet: Sheet) => sheet.headings.find((h) => h.means?.id === 'value')?.means?.word
 const unitSigns = (quantity: SheetQuantity) => [
@@ -171,15 +132,16 @@ function entryOf(line: Line, jobId: string, { units, kindOf, bedOf, newId }: Log
   const { cells } = line
   const cell = (column: Column) => cellIn(cells, column)
   const at = dayIn(cells)
-  const kind = kindOf(cell('what')) ?? wordFor(cell('what')) ?? wrong(cells, 'what', ENTRY_KINDS.join(', '))
+  const kind =
+    kindOf(cell('what')) ?? wordFor(cell('what')) ?? wrongCell(cells, 'what', ENTRY_KINDS.join(', '))
   const fillId = cell('bed') === '' ? null : bedOf(cell('bed'))
-  if (fillId === undefined) wrong(cells, 'bed', 'the name of a bed of this job, or nothing')
-  const [value, count] = [numberIn(line, 'value'), numberIn(line, 'number')]
+  if (fillId === undefined) wrongCell(cells, 'bed', 'the name of a bed of this job, or nothing')
+  const [value, count] = [amountIn(line.sheet, cells, 'value'), amountIn(line.sheet, cells, 'number')]
   const factor = value === null ? 1 : factorOf(line, kind, units)
   const note = cell('note')
-  if (note.length > LONGEST_RECIPE_NOTE) wrong(cells, 'note', `${LONGEST_RECIPE_NOTE} letters at most`)
-  if (count !== null && kind !== 'harvest') wrong(cells, 'number', 'nothing: only a harvest is counted')
-  if (count !== null && !Number.isInteger(count)) wrong(cells, 'number', 'a whole number')
+  if (note.length > LONGEST_RECIPE_NOTE) wrongCell(cells, 'note', `${LONGEST_RECIPE_NOTE} letters at most`)
+  if (count !== null && kind !== 'harvest') wrongCell(cells, 'number', 'nothing: only a harvest is counted')
+  if (count !== null && !Number.isInteger(count)) wrongCell(cells, 'number', 'a whole number')
   const entry: Entry = {
     id: newId(),
     jobId,
@@ -192,7 +154,7 @@ function entryOf(line: Line, jobId: string, { units, kindOf, bedOf, newId }: Log
     note,
   }
   const problem = entryProblem(entry)
-  if (problem) wrong(cells, COLUMN_OF[problem.code] ?? 'value', WANTED[problem.code])
+  if (problem) wrongCell(cells, COLUMN_OF[problem.code] ?? 'value', WANTED[problem.code])
   return entry
 }
 const COLUMN_OF: Partial<Record<EntryProblem['code'], Column>> = { 'no-word': 'note', 'not-whole': 'number' }
@@ -205,25 +167,16 @@ function dayIn(cells: Cells): string {
   const date = cellIn(cells, 'date')
   const time = cellIn(cells, 'time') || '12:00'
   if (!/^\d{1,2}:\d{2}(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2})?$/.test(time))
-    wrong(cells, 'time', 'a time as 14:30, or 14:30+01:00')
+    wrongCell(cells, 'time', 'a time as 14:30, or 14:30+01:00')
   const day = parseISO(`${date}T${time.padStart(time.indexOf(':') === 1 ? time.length + 1 : 0, '0')}`)
   const { first, last } = LOG_YEARS
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || !isValid(day)) wrong(cells, 'date', 'a day as 2026-03-14')
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || !isValid(day)) wrongCell(cells, 'date', 'a day as 2026-03-14')
   if (day.getFullYear() < first || day.getFullYear() > last)
-    wrong(cells, 'date', `a day of the years ${first} to ${last}`)
+    wrongCell(cells, 'date', `a day of the years ${first} to ${last}`)
   return day.toISOString()
 }
 /** Years a garden's log is kept in. */
 const LOG_YEARS = { first: 1900, last: 2200 } as const
-
-/** A number of a cell; null where it is empty. */
-function numberIn({ cells, sheet }: Line, column: Column): number | null {
-  const text = cellIn(cells, column)
-  if (text === '') return null
-  const read = numberOf(sheet, text)
-  if (typeof read === 'number' && read >= 0) return read
-  return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
-}
 
 const WANTED: Record<EntryProblem['code'], string> = {
   'out-of-range': 'what a meter reads in a mix',

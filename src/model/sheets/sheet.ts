@@ -165,15 +165,15 @@ export function lookOf(sheet: Sheet, columns: readonly TableColumn[], matches: M
   }
 }
 
-/** A row or the heading that cannot be taken: the column, what it says and what was wanted. */
-export interface SheetWrong {
+/** A cell, a row or the heading that cannot be taken: the column, what it says and what was wanted. */
+export interface CellWrong {
   column: string
   text: string
   wanted: string
 }
 
 /** What is wrong with the headings as a whole: one that nobody knows and no word was given for, or one named twice. */
-export function headingProblem({ headings }: Sheet, matches: Matches): SheetWrong | null {
+export function headingProblem({ headings }: Sheet, matches: Matches): CellWrong | null {
   const strange = headings.find((h) => h.text !== '' && !h.means && !Object.hasOwn(matches, h.text))
   if (strange) return { column: 'stranger', text: strange.text, wanted: '' }
   const ids = headings.flatMap((h) => (h.means ? [h.means.id] : []))
@@ -182,7 +182,7 @@ export function headingProblem({ headings }: Sheet, matches: Matches): SheetWron
 }
 
 /** What is wrong with a row as a whole. */
-export function rowProblem({ surplus, halves }: SheetRow): SheetWrong | null {
+export function rowProblem({ surplus, halves }: SheetRow): CellWrong | null {
   if (surplus.length > 0)
     return { column: 'surplus', text: surplus.join(', '), wanted: 'no more cells than there are columns' }
   return halves === null ? null : { column: 'halves', text: halves, wanted: '' }

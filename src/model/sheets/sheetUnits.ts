@@ -1,22 +1,27 @@
-import { GRAMS_PER_OUNCE, KG_PER_POUND, LITRES } from '@/core/units'
 import type { Settings } from '../garden/schemas'
+import { USUAL_UNITS, type SheetQuantity } from './headings'
 
-/** How a sheet writes volumes, small and large weights, with the words for its headings. */
+/** How a sheet that is only read by people writes volumes, small and large weights, with the words for its headings. */
 export interface SheetUnits {
   volume: { name: string; sign: string; of: (litres: number) => string }
   dose: { name: string; sign: string; of: (grams: number) => string }
   weight: { sign: string; of: (kg: number) => string }
 }
 
+const written = (units: Settings['units'], quantity: SheetQuantity, digits: number) => {
+  const { sign, per } = USUAL_UNITS[units][quantity]
+  return { sign, of: (value: number) => (value / per).toFixed(digits) }
+}
+
 export const SHEET_UNITS: Record<Settings['units'], SheetUnits> = {
   metric: {
-    volume: { name: 'litres', sign: 'L', of: (litres) => litres.toFixed(1) },
-    dose: { name: 'grams', sign: 'g', of: (grams) => grams.toFixed(0) },
-    weight: { sign: 'kg', of: (kg) => kg.toFixed(1) },
+    volume: { name: 'litres', ...written('metric', 'volume', 1) },
+    dose: { name: 'grams', ...written('metric', 'dose', 0) },
+    weight: written('metric', 'weight', 1),
   },
   us: {
-    volume: { name: 'gallons', sign: 'gal', of: (litres) => (litres / LITRES.usGallon).toFixed(2) },
-    dose: { name: 'ounces', sign: 'oz', of: (grams) => (grams / GRAMS_PER_OUNCE).toFixed(1) },
-    weight: { sign: 'lb', of: (kg) => (kg / KG_PER_POUND).toFixed(1) },
+    volume: { name: 'gallons', ...written('us', 'volume', 2) },
+    dose: { name: 'ounces', ...written('us', 'dose', 1) },
+    weight: written('us', 'weight', 1),
   },
 }

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { afterEach, describe, expect, test } from 'vitest'
+import { PACK_LIMITS } from '@/core/batch'
 import { MATERIALS, materialById } from '@/core/data'
+import { LITRES } from '@/core/units'
 import { draws } from '@/core/testing/draws'
 import {
   ENTRY_KINDS,
@@ -175,6 +177,14 @@ describe('headings', () => {
       place: 'the yard',
       stock: 12,
     })
+    // Nought is a figure, nothing is none: delivered free from now on.
+    const paid = { ...known, delivery: 20 }
+    const free = shelfIn(
+      'material,sold as,size,delivery\npeat_medium,bag,50,0',
+      'metric',
+      new Map([[shelfKey('peat_medium'), paid]]) as never,
+    )
+    expect(free.items[0]!.delivery).toBe(0)
     // Another pack is another price.
     expect(shelfIn('material,sold as,size\npeat_medium,bag,70', 'metric', garden).items[0]!.price).toBeNull()
   })
@@ -192,7 +202,14 @@ describe('nothing odd is taken', () => {
   test('K6: what could not be kept is refused where it is looked at', () => {
     for (const size of ['1e300', '1e308'])
       expect(shelfIn(`material,sold as,size\npeat_medium,bag,${size}`).items).toEqual([])
-    expect(logIn('date,what,value\n2026-05-01,watered,1e308').entries).toEqual([])
+    // The largest pack is one volume, in whatever unit it is written.
+    const gallons = (n: number) =>
+      shelfIn(`material,sold as,"size, gal or lb"\npeat_medium,bulk,${n}`).items.length
+    const most = PACK_LIMITS.size.value / LITRES.usGallon
+    expect([gallons(Math.floor(most)), gallons(Math.ceil(most))]).toEqual([1, 0])
+    // A million is where a log stops.
+    const litres = (n: string) => logIn(`date,what,value\n2026-05-01,watered,${n}`).entries.length
+    expect([litres('1000000'), litres('1000001'), litres('1e308')]).toEqual([1, 0, 0])
     expect(bedsIn('name,length\nx,1e300').beds).toEqual([])
   })
   test('K7: words that every object has are words like any other', () => {
@@ -210,6 +227,13 @@ describe('nothing odd is taken', () => {
     const wrongIn = (row: string) => whyOf(logIn(`date,what,value,unit,number,note\n${row}`).problems)
     expect(wrongIn('0001-05-01,pH,6.2,,,')).toBe('date')
     expect(wrongIn('9999-05-01,pH,6.2,,,')).toBe('date')
+    for (const [year, taken] of [
+      ['1899', 'date'],
+      ['1900', undefined],
+      ['2200', undefined],
+      ['2201', 'date'],
+    ])
+      expect(wrongIn(`${year}-05-01,pH,6.2,,,`), year).toBe(taken)
     expect(wrongIn('2026-02-30,pH,6.2,,,')).toBe('date')
     expect(wrongIn('2026-05-01,pH,6.2,mS/cm,,')).toBe('unit')
     expect(wrongIn('2026-05-01,fed,0x10,,,')).toBe('value')

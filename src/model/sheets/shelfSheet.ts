@@ -1,24 +1,13 @@
 import { PACK_LIMITS } from '@/core/batch'
 import type { Material, Pack } from '@/core/data'
-import { firstRefusal, type Refusal } from '../garden/commands/refusal'
+import { firstRefusal } from '../garden/commands/refusal'
 import { shelfKey, shelfItemOf, type Garden } from '../garden/garden'
 import type { Offer, Settings, ShelfItem } from '../garden/schemas'
+import { sameData } from '../garden/same'
 import { offersOf, shelfEntry } from '../garden/shelfEntry'
-import type { CellWrong } from './cells'
 import { USUAL_UNITS, writtenHeading, type SheetQuantity, type TableColumn } from './headings'
-import {
-  csvOf,
-  headingProblem,
-  lookOf,
-  numberOf,
-  numberWanted,
-  readSheet,
-  rowProblem,
-  unitOf,
-  type Matches,
-  type Sheet,
-  type SheetLook,
-} from './sheet'
+import { csvOf, unitOf, type Matches, type Sheet, type SheetLook } from './sheet'
+import { amountIn, takeRows, wrongCell, type RowProblem } from './table'
 
 /** Columns of a sheet of the shelf: a row for each pack, what is on hand with the first of a material. */
 const COLUMNS = [
@@ -33,8 +22,6 @@ const COLUMNS = [
   { id: 'on hand', also: ['stock'], quantity: 'volume' },
 ] as const satisfies readonly TableColumn[]
 type Column = (typeof COLUMNS)[number]['id']
-const SHELF_COLUMNS: readonly string[] = COLUMNS.map((c) => c.id)
-
 /** What a sheet calls the ways of selling. */
 const SOLD_AS: Record<Pack['kind'], string> = {
   loose: 'bag',
@@ -91,15 +78,8 @@ export function shelfToCsv(
 
 export interface ShelfResult {
   items: ShelfItem[]
-  problems: ShelfProblem[]
+  problems: RowProblem[]
   look: SheetLook
-}
-
-/** A row that could not be taken: which, by its number in the sheet, and why. */
-export interface ShelfProblem {
-  row: number
-  name: string
-  why: { column: string; text: string; wanted: string } | { refusal: Refusal }
 }
 
 /**
@@ -111,40 +91,22 @@ export function shelfFromText(
   text: string,
   { garden, find, units, matches = {} }: ShelfReading,
 ): ShelfResult {
-  const sheet = readSheet(text, COLUMNS, matches)
-  const look = lookOf(sheet, COLUMNS, matches)
-  const whole = (column: string, wanted: string): ShelfResult => ({
-    items: [],
-    problems: [{ row: 1, name: '', why: { column, text: '', wanted } }],
-    look,
-  })
-  if (sheet.tooMany) return whole('rows', '500 rows at most')
-  const has = (id: Column) => sheet.headings.some((h) => h.means?.id === id)
-  const strange = headingProblem(sheet, matches)
-  if (strange) return { items: [], problems: [{ row: 1, name: '', why: strange }], look }
-  if (!has('material') || !has('sold as')) return whole('heading', SHELF_COLUMNS.join(', '))
-  const problems: ShelfProblem[] = []
   const items = new Map<string, ShelfItem>()
-  for (const line of sheet.rows) {
-    const { row, cells } = line
-    const name = cells.material ?? ''
-    const torn = rowProblem(line)
-    if (torn) {
-      problems.push({ row, name, why: torn })
-      continue
-    }
-    try {
+  const read = takeRows<never>(text, {
+    columns: COLUMNS,
+    needed: ['material', 'sold as'],
+    matches,
+    name: 'material',
+    take(cells, sheet) {
       const sold = soldOf(cells, { find, units, sheet })
       const item = withOffer(garden, items.get(sold.material.id), sold)
       const refusal = firstRefusal([{ key: shelfKey(sold.material.id), before: null, after: item }])
-      if (refusal) problems.push({ row, name, why: { refusal } })
-      else items.set(sold.material.id, item)
-    } catch (why) {
-      if (why instanceof Error) throw why
-      problems.push({ row, name, why: why as CellWrong })
-    }
-  }
-  return { items: [...items.values()], problems, look }
+      if (refusal) return { refusal }
+      items.set(sold.material.id, item)
+      return null
+    },
+  })
+  return { items: [...items.values()], ...read }
 }
 
 export interface ShelfReading {
@@ -156,22 +118,12 @@ export interface ShelfReading {
 }
 type Find = (name: string) => Material | undefined
 type Cells = Record<string, string>
-function wrong(cells: Cells, column: Column, wanted: string): never {
-  throw { column, text: cells[column] ?? '', wanted } satisfies CellWrong
-}
-/** A number of a cell; null where it is empty. */
-function numberIn(sheet: Sheet, cells: Cells, column: Column): number | null {
-  const cell = (cells[column] ?? '').trim()
-  if (cell === '') return null
-  const read = numberOf(sheet, cell)
-  if (typeof read === 'number' && read >= 0) return read
-  return wrong(cells, column, typeof read === 'number' ? 'a number, 0 or more' : numberWanted(read))
-}
-
 /** What one row says of a material: how it is sold, and what is on hand of it, litres. */
+/** A pack as a row tells it; nothing where the cell is empty. */
+type Told = Omit<Offer, 'delivery'> & { delivery: number | null }
 interface Sold {
   material: Material
-  offer: Offer
+  offer: Told
   onHand: number | null
 }
 interface SoldIn {
@@ -191,23 +143,25 @@ function perOf({ units, sheet }: SoldIn, column: Column, quantity: SheetQuantity
 function soldOf(cells: Cells, given: SoldIn): Sold {
   const { find, sheet } = given
   const material =
-    find(cells.material ?? '') ?? wrong(cells, 'material', 'the name of a material on the shelf')
-  const kind = kindOf(cells['sold as'] ?? '') ?? wrong(cells, 'sold as', Object.values(SOLD_AS).join(', '))
-  const number = (column: Column) => numberIn(sheet, cells, column)
+    find(cells.material ?? '') ?? wrongCell(cells, 'material', 'the name of a material on the shelf')
+  const kind =
+    kindOf(cells['sold as'] ?? '') ?? wrongCell(cells, 'sold as', Object.values(SOLD_AS).join(', '))
+  const number = (column: Column) => amountIn(sheet, cells, column)
   const [size, gives] = [number('size') ?? 0, number('gives') ?? 0]
-  const [price, delivery] = [number('price'), number('delivery') ?? 0]
+  const [price, delivery] = [number('price'), number('delivery')]
   const onHand = number('on hand')
   const seenOn = (cells['seen on'] ?? '').trim()
-  if (seenOn !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(seenOn)) wrong(cells, 'seen on', 'a day as 2026-03-14')
-  if (kind !== 'own' && !(size > 0)) wrong(cells, 'size', 'a number above 0')
-  const most = PACK_LIMITS.size.value
-  if (size > most) wrong(cells, 'size', `at most ${most}`)
-  const offer: Offer = {
-    pack: packFrom(kind, {
-      litres: tidyIn(size * perOf(given, 'size', 'volume')),
-      kg: tidyIn(size * perOf(given, 'size', 'weight')),
-      loose: gives * perOf(given, 'gives', 'volume'),
-    }),
+  if (seenOn !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(seenOn)) wrongCell(cells, 'seen on', 'a day as 2026-03-14')
+  if (kind !== 'own' && !(size > 0)) wrongCell(cells, 'size', 'a number above 0')
+  const pack = packFrom(kind, {
+    litres: tidyIn(size * perOf(given, 'size', 'volume')),
+    kg: tidyIn(size * perOf(given, 'size', 'weight')),
+    loose: gives * perOf(given, 'gives', 'volume'),
+  })
+  const large = 'litres' in pack ? pack.litres : 'kg' in pack ? pack.kg : 0
+  if (large > PACK_LIMITS.size.value) wrongCell(cells, 'size', 'less: check the unit')
+  const offer: Told = {
+    pack,
     price: kind === 'own' ? 0 : price,
     place: (cells.where ?? '').trim(),
     seenOn: seenOn || null,
@@ -220,9 +174,6 @@ function soldOf(cells: Cells, given: SoldIn): Sold {
   }
 }
 
-const isDeepEqual = (a: Pack, b: Pack) =>
-  JSON.stringify(Object.entries(a).sort()) === JSON.stringify(Object.entries(b).sort())
-
 /** A material with one more pack; the first of a sheet is the usual one, and says what is on hand. */
 function withOffer(
   garden: Garden,
@@ -231,16 +182,14 @@ function withOffer(
 ): ShelfItem {
   const before = shelfItemOf(garden, material.id) ?? shelfEntry(garden, material)
   // What the sheet leaves empty of a pack that is known stays as it is known.
-  const same = offersOf(before).find((o) => isDeepEqual(o.pack, told.pack))
-  const offer = same
-    ? {
-        ...told,
-        price: told.price ?? same.price,
-        place: told.place || same.place,
-        seenOn: told.seenOn ?? same.seenOn,
-        delivery: told.delivery || same.delivery,
-      }
-    : told
+  const same = offersOf(before).find((o) => sameData(o.pack, told.pack))
+  const offer: Offer = {
+    ...told,
+    price: told.price ?? same?.price ?? null,
+    place: told.place || (same?.place ?? ''),
+    seenOn: told.seenOn ?? same?.seenOn ?? null,
+    delivery: told.delivery ?? same?.delivery ?? 0,
+  }
   if (known) return { ...known, others: [...known.others, offer] }
   return { ...offer, materialId: material.id, others: [], stock: onHand ?? before.stock }
 }
