@@ -44,14 +44,6 @@ const COURSES: Record<string, [BufferedMix, AcidityInput]> = {
       temperature: 14,
     },
   ],
-  'grit left alone for a month, then hydrated lime and acid feed at once': [
-    GRIT,
-    { limes: [lime('lime_hydrated', 3, 40)], acids: [acid('ammonium_sulfate', 1, 61)], temperature: 22 },
-  ],
-  'peat, lime held back, a little ammonium in weak mix': [
-    { ...PEAT, bufferCapacity: 6 },
-    { limes: [lime('oyster_shell', 4, 3)], acids: [acid('urea', 0.4)], temperature: 24 },
-  ],
 }
 
 const at = (id: string) => {
@@ -75,7 +67,6 @@ const pot = (base: Container['base'], height = 28): Container => ({
   base,
 })
 const PROFILES: Record<string, [Container, ReturnType<typeof layer>[], number?]> = {
-  'mix alone': [pot({ kind: 'drainHoles' }), [layer('peat_medium', 25)]],
   'mix on gravel on grit': [
     pot({ kind: 'drainHoles' }),
     [layer('gravel_pea', 4), layer('grit_2_6', 7), layer('peat_medium', 25)],
@@ -85,8 +76,6 @@ const PROFILES: Record<string, [Container, ReturnType<typeof layer>[], number?]>
     [layer('sand_coarse', 5), layer('coir_pith', 25)],
     9,
   ],
-  'side holes': [pot({ kind: 'sideHoles', height: 6 }), [layer('peat_coarse', 25)]],
-  'on soil': [pot({ kind: 'onSoil', texture: 'loam' }), [layer('soil_loam', 25)]],
 }
 
 const figures = () => ({
@@ -135,7 +124,7 @@ const figures = () => ({
 
 const waterings = () =>
   Object.fromEntries(
-    (['pepper_sweet', 'lettuce', 'fig'] as const).map((id) => [
+    (['pepper_sweet'] as const).map((id) => [
       id,
       (['sheltered', 'open', 'exposed'] as const).flatMap((exposure) =>
         (
