@@ -71,6 +71,28 @@ const inOneGo = <R, T>(
 
 /** Records copied for the store before the page may draw again. */
 const SLICE = 200
+/** Records copied from the store before the page may draw again. */
+const READ_SLICE = 500
+
+/** Reads all there is in one transaction, a slice at a time: the next is asked for when the one before is there. */
+const readInSlices = (database: IDBDatabase) => {
+  const all: [key: string, value: unknown][] = []
+  const readFrom = (store: IDBObjectStore, last: IDBValidKey | null) => {
+    const range = last === null ? null : IDBKeyRange.lowerBound(last, true)
+    const keys = store.getAllKeys(range, READ_SLICE)
+    const values = store.getAll(range, READ_SLICE) as IDBRequest<unknown[]>
+    values.onsuccess = () => {
+      for (const [i, value] of values.result.entries()) all.push([String(keys.result[i]), value])
+      if (keys.result.length === READ_SLICE) readFrom(store, keys.result.at(-1)!)
+    }
+  }
+  return inOneGo(
+    database,
+    'readonly',
+    (store) => readFrom(store, null),
+    () => all,
+  )
+}
 
 /** Writes all of it in one transaction, a slice at a time: the next is asked for when the one before is done. */
 function writeInSlices(
@@ -111,13 +133,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
   await makeAgain(garden)
   const connection = connectionTo(name)
   const port: StoragePort = {
-    entries: async () =>
-      inOneGo(
-        await connection(),
-        'readonly',
-        (all) => ({ keys: all.getAllKeys(), values: all.getAll() as IDBRequest<unknown[]> }),
-        ({ keys, values }) => keys.result.map((key, i) => [String(key), values.result[i]]),
-      ),
+    entries: async () => readInSlices(await connection()),
     get: async (key) => (await port.getMany([key]))[0] ?? null,
     async getMany(keys) {
       const database = await connection()

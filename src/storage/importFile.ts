@@ -82,11 +82,20 @@ export function* previewImport(text: string, garden: Garden): Generator<number, 
     if (first && !sameData(first, read.data) && !preview.repeated.includes(key)) preview.repeated.push(key)
     seen.set(key, read.data)
   }
-  for (const [key, after] of seen) {
+  compareWith(garden, seen, preview)
+  return { ok: true, preview }
+}
+
+/** Sorts records of a file into what a garden lacks, has otherwise and has already. */
+export function compareWith(
+  garden: Garden,
+  records: Iterable<readonly [string, AnyData]>,
+  preview: Pick<ImportPreview, 'added' | 'changed' | 'unchanged'>,
+): void {
+  for (const [key, after] of records) {
     const before = garden.get(key) ?? null
     if (before === null) preview.added.push({ key, before, after })
     else if (sameData(before, after)) preview.unchanged++
     else preview.changed.push({ key, before, after })
   }
-  return { ok: true, preview }
 }

@@ -1,11 +1,9 @@
 import type { AnyData } from '@/model/garden/schemas'
+import { inStretches } from '@/model/stretches'
 import { readEnvelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { isSetAsideKey, listSetAside, putAside, putBack, type SetAside } from './setAside'
 import { Silence, withTimeLimit } from './timeLimit'
-
-/** Records checked before the page may draw again. */
-const CHECKED_AT_ONCE = 400
 
 /** The garden does not open: its database throws, or it or the tab that holds the lock does not answer. */
 export interface Stuck {
@@ -46,12 +44,12 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
     const revisions = new Map<string, number>()
     const at = now().toISOString()
     const aside: [string, unknown][] = entries.filter(([key]) => isSetAsideKey(key))
-    let checked = 0
+    // A garden of years takes long to check: the page may draw between.
+    const rest = inStretches()
     for (const [key, raw] of entries) {
-      // A garden of years takes long to check: the page may draw between.
-      if (++checked % CHECKED_AT_ONCE === 0) await new Promise((drawn) => setTimeout(drawn))
+      await rest()
       if (isSetAsideKey(key)) continue
-      const read = readEnvelope(key, raw)
+      const read = readEnvelope(key, raw, { isOwn: true })
       if (read.ok) {
         records.set(key, read.data)
         revisions.set(key, read.revision)
@@ -77,7 +75,7 @@ export async function openGarden(port: StoragePort, lock: Lock, now: () => Date)
 export async function peekGarden(port: StoragePort): Promise<Map<string, AnyData>> {
   const records = new Map<string, AnyData>()
   for (const [key, raw] of await withTimeLimit(port.entries())) {
-    const read = isSetAsideKey(key) ? null : readEnvelope(key, raw)
+    const read = isSetAsideKey(key) ? null : readEnvelope(key, raw, { isOwn: true })
     if (read?.ok) records.set(key, read.data)
   }
   return records

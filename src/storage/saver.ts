@@ -1,6 +1,6 @@
 import { sameData } from '@/model/garden/same'
 import type { AnyData } from '@/model/garden/schemas'
-import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
+import { envelopeSchema, isNewer, readEnvelope, sealed, writeEnvelope, type Envelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'
 import { Gone, PATIENCE, Silence, withTimeLimit } from './timeLimit'
@@ -107,8 +107,7 @@ function revisionIn(raw: unknown): number | null {
 }
 
 function refuseNewer(key: string, raw: unknown) {
-  const read = raw === null ? null : readEnvelope(key, raw)
-  if (read && !read.ok && read.why.code === 'newer-version') throw new OlderPage(key)
+  if (raw !== null && isNewer(key, raw)) throw new OlderPage(key)
 }
 
 /**
@@ -261,7 +260,7 @@ class RecordSaver implements Saver {
     this.options.onStored(writes.map(({ key, envelope }) => [key, envelope?.revision ?? null]))
   }
   private writeOf(key: string, data: AnyData | null, base: number | null): Write {
-    const envelope = data === null ? null : writeEnvelope(key, data, (base ?? 0) + 1, this.time())
+    const envelope = data === null ? null : sealed(writeEnvelope(key, data, (base ?? 0) + 1, this.time()))
     if (envelope) this.sent.set(key, envelope)
     return { key, data, envelope }
   }

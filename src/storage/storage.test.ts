@@ -266,27 +266,19 @@ describe('reading a record', () => {
         2: (data: unknown) => ({ ...job, ...(data as object) }),
       },
     }
-    expect(readEnvelope(KEY, old, steps, versions)).toEqual({
+    expect(readEnvelope(KEY, old, { migrations: steps, versions })).toEqual({
       ok: true,
       data: job,
       revision: 1,
       migrated: true,
     })
-    const gap = readEnvelope(KEY, old, { job: { 1: steps.job[1] } }, versions)
+    const gap = readEnvelope(KEY, old, { migrations: { job: { 1: steps.job[1] } }, versions })
     expect(!gap.ok && gap.why).toMatchObject({ code: 'broken', where: 'version 2' })
-    const thrown = readEnvelope(
-      KEY,
-      old,
-      {
-        job: {
-          ...steps.job,
-          1: () => {
-            throw new Error('no title')
-          },
-        },
-      },
-      versions,
-    )
+    const throwing = () => {
+      throw new Error('no title')
+    }
+    const broken = { job: { ...steps.job, 1: throwing } }
+    const thrown = readEnvelope(KEY, old, { migrations: broken, versions })
     expect(!thrown.ok && thrown.why).toMatchObject({
       code: 'broken',
       where: 'version 1',

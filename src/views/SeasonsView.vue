@@ -8,16 +8,10 @@ import SwitchField from '@/components/field/SwitchField.vue'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TrialPlan from '@/components/season/TrialPlan.vue'
-import { bedSeasons, compareSides, splitFill, type Measure } from '@/model/season/compareSeasons'
+import { useSeasons } from '@/composables/season/useSeasons'
+import { splitFill, type SeasonBed } from '@/model/season/compareSeasons'
 import { useGarden } from '@/stores/garden'
-import {
-  bedSeasonText,
-  differedTexts,
-  differenceText,
-  MEASURE_NAMES,
-  trialText,
-} from '@/text/season/compareSeasons'
-import { bedTitle, jobTitle } from '@/text/base/labels'
+import { differedTexts, differenceText, MEASURE_NAMES, trialText } from '@/text/season/compareSeasons'
 import { trialPlan } from '@/core/trial'
 
 const SIDES = [
@@ -25,32 +19,17 @@ const SIDES = [
   { value: 'A', label: 'A' },
   { value: 'B', label: 'B' },
 ] as const
-type Side = (typeof SIDES)[number]['value']
 
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
-const measure = ref<Measure>('plant')
-const sides = ref<Record<string, Side>>({})
-const all = computed(() => bedSeasons(garden.records))
-const rows = computed(() =>
-  all.value.map((s) => ({
-    id: s.id,
-    season: s,
-    name: `${jobTitle(s.job)}, ${bedTitle(s.fill.spec)}`,
-    about: bedSeasonText({ litres: s.litres, plants: s.plants, kg: s.kg, pieces: s.pieces }, units.value),
-  })),
-)
-const of = (side: Side) => all.value.filter((s) => sides.value[s.id] === side)
-const comparison = computed(() =>
-  of('A').length > 0 && of('B').length > 0 ? compareSides(of('A'), of('B'), measure.value) : null,
-)
+const { beds, about, sides, measure, comparison } = useSeasons(garden)
 const said = computed(() =>
   comparison.value ? differenceText(comparison.value.difference, measure.value, units.value) : '',
 )
 const differed = computed(() => (comparison.value ? differedTexts(comparison.value) : []))
-function split(s: (typeof all.value)[number]) {
-  const fills = splitFill(s.job, s.fill.id, () => crypto.randomUUID())
-  garden.run({ type: 'jobBed/split', jobId: s.job.id, fills })
+function split({ job, fill }: SeasonBed) {
+  const fills = splitFill(job, fill.id, () => crypto.randomUUID())
+  garden.run({ type: 'jobBed/split', jobId: job.id, fills })
 }
 const pots = ref(6)
 const seed = ref(0)
@@ -66,19 +45,19 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
       <p class="soft">
         {{ words.putBedsOnSideA }}
       </p>
-      <p v-if="rows.length === 0">{{ words.nothingPlantedYet }}</p>
-      <ListInSight v-slot="{ item }" :items="rows" class="plain">
+      <p v-if="beds.length === 0">{{ words.nothingPlantedYet }}</p>
+      <ListInSight v-slot="{ item }" :items="beds" class="plain">
         <div class="bed">
           <span class="what">
-            <strong>{{ item.name }}</strong> <small>{{ item.season.year }}</small>
-            <small class="about">{{ item.about }}</small>
+            <strong>{{ item.name }}</strong> <small>{{ item.year }}</small>
+            <small class="about">{{ about(item) ?? '\u00a0' }}</small>
             <Button
-              v-if="item.season.pots > 1"
-              :label="words.noteEachOfByItself(item.season.pots)"
+              v-if="item.pots > 1"
+              :label="words.noteEachOfByItself(item.pots)"
               text
               size="small"
-              :aria-label="words.noteEachOfByItself2(item.season.pots, item.name)"
-              @click="split(item.season)"
+              :aria-label="words.noteEachOfByItself2(item.pots, item.name)"
+              @click="split(item)"
             />
           </span>
           <SwitchField

@@ -8,7 +8,7 @@ import type { PlanRequest, Watered, WateringPlan, WatchRequest } from '@/core/wa
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { Garden } from '@/model/garden/garden'
-import type { FileRead } from '@/storage/importFile'
+import { compareWith, type FileRead } from '@/storage/importFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
 
 /** The worker could not be started, or died; the next call starts another. */
@@ -111,20 +111,19 @@ export const planInWorker = (
     remote.wateringPlan(task, request, told(onProgress)),
   )
 
-/** A garden file, read and compared with the garden, beside the page. */
+/** A garden file, read beside the page and compared with the garden some records at a time. */
 export const previewInWorker = (
   file: Blob,
   garden: Garden,
   { signal, onProgress }: Following<number> = {},
 ): Promise<FileRead | null> =>
   call<FileRead | null>(signal, async (remote, task) => {
-    const read = await remote.previewFile(task, file, garden, told(onProgress))
+    const read = await remote.previewFile(task, file, told(onProgress))
     if (!read?.ok) return read
-    const { added, changed } = read.preview
     for (;;) {
-      const some = await remote.nextChanges(task)
+      const some = await remote.nextRecords(task)
       if (some.length === 0) return read
-      for (const change of some) (change.before === null ? added : changed).push(change)
+      compareWith(garden, some, read.preview)
     }
   })
 

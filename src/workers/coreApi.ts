@@ -12,8 +12,7 @@ import {
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { previewImport, type FileRead } from '../storage/importFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
-import type { Change } from '../model/garden/commands'
-import type { Garden } from '../model/garden/garden'
+import type { AnyData } from '../model/garden/schemas'
 import type { LearnRequest } from '../model/learn/batches'
 import { teach, type Taught } from '../model/learn/learn'
 import { drive } from './drive'
@@ -21,7 +20,7 @@ import { drive } from './drive'
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
 export type RangesAnswer = Omit<Ranged, 'best'>
 
-const CHANGES_AT_ONCE = 500
+const RECORDS_AT_ONCE = 500
 
 /** Told now and then: share done, or the finder's own progress. */
 export type Tell<P> = (progress: P) => void
@@ -100,30 +99,25 @@ const finding = (run: Run, enough: ReadonlySet<number>) => ({
 })
 
 function reading(run: Run) {
-  /** What files looked at would change, by task, until it is fetched. */
-  const changes = new Map<number, Change[]>()
+  /** Records of files looked at, by task, until they are fetched. */
+  const records = new Map<number, [string, AnyData][]>()
   return {
     /**
-     * A garden file, read and compared with a garden. What it would change is fetched afterwards with `nextChanges`,
-     * some at a time: all at once would hold up the page.
+     * A garden file, read. Its records are fetched afterwards with `nextRecords`, some at a time: all at once would
+     * hold up the page, and so would handing the garden over to compare them with.
      */
-    async previewFile(
-      task: number,
-      file: Blob,
-      garden: Garden,
-      tell?: Tell<number>,
-    ): Promise<FileRead | null> {
-      const read = await run(task, previewImport(await file.text(), garden), tell)
+    async previewFile(task: number, file: Blob, tell?: Tell<number>): Promise<FileRead | null> {
+      const read = await run(task, previewImport(await file.text(), new Map()), tell)
       if (!read?.ok) return read
-      const { added, changed } = read.preview
-      changes.set(task, [...added, ...changed])
+      const all = read.preview.added.map(({ key, after }): [string, AnyData] => [key, after!])
+      records.set(task, all)
       return { ok: true, preview: { ...read.preview, added: [], changed: [] } }
     },
-    /** The next changes of a file looked at; an empty list when there are no more. */
-    nextChanges(task: number): Change[] {
-      const rest = changes.get(task) ?? []
-      const next = rest.splice(0, CHANGES_AT_ONCE)
-      if (rest.length === 0) changes.delete(task)
+    /** The next records of a file looked at; an empty list when there are no more. */
+    nextRecords(task: number): [string, AnyData][] {
+      const rest = records.get(task) ?? []
+      const next = rest.splice(0, RECORDS_AT_ONCE)
+      if (rest.length === 0) records.delete(task)
       return next
     },
   }

@@ -2,10 +2,8 @@ import { shallowRef, toValue, watchEffect, type MaybeRefOrGetter, type ShallowRe
 import type { Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import type { NextUp } from '@/model/season/due'
+import { drawn, inStretches } from '@/model/stretches'
 import { isoDay } from '@/text/base/dates'
-
-/** Longest stretch of work before the page may draw, ms. */
-const STRETCH = 20
 
 /**
  * What each job with a date asks for next, by its id. The work is fetched and done after the page stands, in short
@@ -24,13 +22,12 @@ export function useDues(
     const found = new Map<string, NextUp>()
     if (dated.length > 0) {
       const { duesOf } = await import('@/model/season/due')
-      let rested = 0
+      await drawn()
+      const rest = inStretches()
       for (const [jobId, due] of duesOf(records, dated, isoDay(new Date()))) {
         if (due) found.set(jobId, due)
-        if (performance.now() - rested < STRETCH) continue
-        await new Promise((drawn) => setTimeout(drawn))
+        await rest()
         if (!wanted) return
-        rested = performance.now()
       }
     }
     if (wanted) dues.value = found

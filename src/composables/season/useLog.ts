@@ -3,6 +3,7 @@ import { log as says } from '@/text/composables/season'
 import { computed, ref, toRaw, watchEffect } from 'vue'
 import { entriesOf, recordOf, testsOf } from '@/model/garden/garden'
 import type { Entry, EntryKind } from '@/model/garden/schemas'
+import { drawn, inStretches } from '@/model/stretches'
 import { dayOf, expectedOn } from '@/model/season/log'
 import { entryProblem } from '@/model/season/entryProblem'
 import { isDay, isoDay } from '@/text/base/dates'
@@ -21,9 +22,6 @@ export interface EntryDraft {
   count: number
   note: string
 }
-
-/** Lines whose words are put together between two frames. */
-const AT_ONCE = 250
 
 const known = (x: number) => (Number.isNaN(x) ? null : x)
 
@@ -153,9 +151,12 @@ function useLogSearch<G extends GardenDoor>({ units }: Hand<G>, { all, beds, bed
     const [list, system] = [all.value, units.value]
     let wanted = true
     onCleanup(() => (wanted = false))
-    for (let i = 0; i < list.length && wanted; i += AT_ONCE) {
-      await new Promise((drawn) => setTimeout(drawn))
-      for (const e of list.slice(i, i + AT_ONCE)) entryFindable(e, system)
+    await drawn()
+    const rest = inStretches()
+    for (const e of list) {
+      if (!wanted) return
+      entryFindable(e, system)
+      await rest()
     }
   })
   const isOf = (e: Entry) => beds.value.length === 0 || e.fillId === null || beds.value.includes(e.fillId)

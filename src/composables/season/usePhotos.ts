@@ -1,6 +1,6 @@
 import { photos as words } from '@/text/composables/season'
 import { computed, ref } from 'vue'
-import { photosOf } from '@/model/garden/garden'
+import { photoCount, photosOf } from '@/model/garden/garden'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { photoRoom } from '@/model/garden/photos'
 import type { Command } from '@/model/garden/commands'
@@ -34,7 +34,7 @@ export function usePhotos(
   jobId: () => string,
 ) {
   const trouble = ref<string | null>(null)
-  const room = computed(() => photoRoom(photosOf(garden.records).length))
+  const room = computed(() => photoRoom(photoCount(garden.records)))
   return {
     photos: computed(() => photosOf(garden.records, jobId())),
     room,

@@ -1,3 +1,5 @@
+import { KeptGarden } from './keptGarden'
+import { once } from './once'
 import { specOf } from './schemas/bedFields'
 import type { Container } from '@/core/geometry'
 import type {
@@ -8,6 +10,7 @@ import type {
   Entry,
   Job,
   JobBed,
+  Kind,
   LearnedShelf,
   MixRecord,
   OwnDressingRecord,
@@ -61,79 +64,104 @@ export const DEFAULT_SETTINGS: Settings = {
 export const settingsOf = (garden: Garden) =>
   (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS
 
-const listOf = <T>(garden: Garden, head: string) =>
-  [...garden].filter(([key]) => key.startsWith(head)).map(([, data]) => data as T)
+/** The records of a kind; of a garden that is no `KeptGarden` they are looked for anew each time. */
+const ofKind = (garden: Garden, kind: Kind) =>
+  (garden instanceof KeptGarden ? garden : KeptGarden.of(garden)).ofKind(kind)
+
+/** A list made of the records of one kind, made once for as long as they are the same. */
+function listed<T, L>(kind: Kind, make: (records: T[]) => L): (garden: Garden) => L {
+  const known = new WeakMap<ReadonlyMap<string, AnyData>, L>()
+  return (garden) => once(known, ofKind(garden, kind), (records) => make([...records.values()] as T[]))
+}
 
 /** As people read names; days, times and ids are compared letter by letter, which is many times quicker. */
 const byName = new Intl.Collator().compare
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
 
 /** By name, then as they came. */
-export const bedsOf = (garden: Garden) =>
-  listOf<Bed>(garden, 'bed/').sort(
-    (a, b) => byName(a.name, b.name) || byText(a.createdAt, b.createdAt) || byText(a.id, b.id),
-  )
+export const bedsOf = listed('bed', (beds: Bed[]): readonly Bed[] =>
+  beds.sort((a, b) => byName(a.name, b.name) || byText(a.createdAt, b.createdAt) || byText(a.id, b.id)),
+)
 
 /** By name. */
-export const bagsOf = (garden: Garden) =>
-  listOf<Bag>(garden, 'bag/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+export const bagsOf = listed('bag', (bags: Bag[]): readonly Bag[] =>
+  bags.sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id)),
+)
+
+/** Records by the job they are of, each list in order. */
+function byJob<T extends { jobId: string }>(list: readonly T[], order: (a: T, b: T) => number) {
+  const found = new Map<string, T[]>()
+  for (const one of list) {
+    const others = found.get(one.jobId)
+    if (others) others.push(one)
+    else found.set(one.jobId, [one])
+  }
+  for (const some of found.values()) some.sort(order)
+  return found as ReadonlyMap<string, readonly T[]>
+}
+const entriesByJob = listed('entry', (entries: Entry[]) =>
+  byJob(entries, (a, b) => byText(b.at, a.at) || byText(a.id, b.id)),
+)
+const photosByJob = listed('photo', (photos: Photo[]) =>
+  byJob(photos, (a, b) => byText(a.takenAt, b.takenAt) || byText(a.id, b.id)),
+)
+const NO_ENTRIES: readonly Entry[] = []
+const NO_PHOTOS: readonly Photo[] = []
 
 /** What was noted of a job in its season, newest first. */
-export const entriesOf = (garden: Garden, jobId: string) =>
-  listOf<Entry>(garden, 'entry/')
-    .filter((e) => e.jobId === jobId)
-    .sort((a, b) => byText(b.at, a.at) || byText(a.id, b.id))
+export const entriesOf = (garden: Garden, jobId: string) => entriesByJob(garden).get(jobId) ?? NO_ENTRIES
+/** Every line of every log. */
+export const allEntriesOf = listed('entry', (entries: Entry[]): readonly Entry[] => entries)
 
 /** Keys of what is nothing without its job: the lines of its log and its photos. */
-export const belongingsOf = (garden: Garden, jobId: string): string[] =>
-  [...garden].flatMap(([key, data]) =>
-    (key.startsWith('entry/') || key.startsWith('photo/')) && (data as Entry | Photo).jobId === jobId
-      ? [key]
-      : [],
-  )
+export const belongingsOf = (garden: Garden, jobId: string): string[] => [
+  ...entriesOf(garden, jobId).map(({ id }) => entryKey(id)),
+  ...photosOf(garden, jobId).map(({ id }) => photoKey(id)),
+]
 
 /** Field tests, the latest begun first. */
-export const testsOf = (garden: Garden) =>
-  listOf<Test>(garden, 'test/').sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id))
+export const testsOf = listed('test', (tests: Test[]): readonly Test[] =>
+  tests.sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id)),
+)
 export const testOf = (garden: Garden, id: string) => garden.get(testKey(id)) as Test | undefined
 /** What readings have taught; undefined until something was learned. */
 export const learnedOf = (garden: Garden) => garden.get(LEARNED_KEY) as LearnedShelf | undefined
 
-/** Photos of a job, oldest first; of all jobs where none is named. */
-export const photosOf = (garden: Garden, jobId?: string) =>
-  listOf<Photo>(garden, 'photo/')
-    .filter((p) => jobId === undefined || p.jobId === jobId)
-    .sort((a, b) => byText(a.takenAt, b.takenAt) || byText(a.id, b.id))
+/** Photos of a job, oldest first. */
+export const photosOf = (garden: Garden, jobId: string) => photosByJob(garden).get(jobId) ?? NO_PHOTOS
+/** How many photos there are of all jobs. */
+export const photoCount = (garden: Garden) => ofKind(garden, 'photo').size
 
-export const dressingPacksOf = (garden: Garden) => listOf<DressingPack>(garden, 'dressingPack/')
+export const dressingPacksOf = listed(
+  'dressingPack',
+  (packs: DressingPack[]): readonly DressingPack[] => packs,
+)
 
 /** The grower's own materials and dressings, by name. */
-export const ownMaterialsOf = (garden: Garden) =>
-  listOf<OwnMaterialRecord>(garden, 'material/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
-export const ownDressingsOf = (garden: Garden) =>
-  listOf<OwnDressingRecord>(garden, 'dressing/').sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id))
+export const ownMaterialsOf = listed('material', (own: OwnMaterialRecord[]): readonly OwnMaterialRecord[] =>
+  own.sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id)),
+)
+export const ownDressingsOf = listed('dressing', (own: OwnDressingRecord[]): readonly OwnDressingRecord[] =>
+  own.sort((a, b) => byName(a.name, b.name) || byText(a.id, b.id)),
+)
 
 /** What the grower's own materials and dressings are called, by id. */
 export const ownNames = (garden: Garden): Map<string, string> =>
   new Map([
-    ...listOf<OwnMaterialRecord>(garden, 'material/').map((m): [string, string] => [
-      m.id,
-      ownMaterialName(m),
-    ]),
-    ...listOf<OwnDressingRecord>(garden, 'dressing/').map((d): [string, string] => [
-      d.id,
-      ownDressingName(d),
-    ]),
+    ...ownMaterialsOf(garden).map((m): [string, string] => [m.id, ownMaterialName(m)]),
+    ...ownDressingsOf(garden).map((d): [string, string] => [d.id, ownDressingName(d)]),
   ])
 /** What is shown of one that was given no name. */
 export const ownMaterialName = ({ name }: Pick<OwnMaterialRecord, 'name'>) => name.trim() || 'My material'
 export const ownDressingName = ({ name }: Pick<OwnDressingRecord, 'name'>) => name.trim() || 'My feed'
 
 /** Newest first. */
-export const jobsOf = (garden: Garden) =>
-  listOf<Job>(garden, 'job/').sort((a, b) => byText(b.createdAt, a.createdAt) || byText(a.id, b.id))
-export const recordsOf = (garden: Garden) =>
-  listOf<MixRecord>(garden, 'record/').sort((a, b) => byText(b.madeOn, a.madeOn) || byText(a.id, b.id))
+export const jobsOf = listed('job', (jobs: Job[]): readonly Job[] =>
+  jobs.sort((a, b) => byText(b.createdAt, a.createdAt) || byText(a.id, b.id)),
+)
+export const recordsOf = listed('record', (records: MixRecord[]): readonly MixRecord[] =>
+  records.sort((a, b) => byText(b.madeOn, a.madeOn) || byText(a.id, b.id)),
+)
 
 /**
  * The fill as last made with a bed: the same for the same two, so that what follows from it is not worked out again.

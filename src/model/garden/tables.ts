@@ -2,6 +2,7 @@ import { DRESSINGS } from '@/core/data/dressings'
 import { learnedDressing, learnedMaterial } from '@/core/data/learned'
 import { MATERIALS, type Dressing, type Material, type Tables } from '@/core/data'
 import { learnedOf, ownDressingsOf, ownMaterialsOf, type Garden } from './garden'
+import { once } from './once'
 import { dressingOfOwn, materialOfOwn } from './ownRows'
 import type { LearnedShelf, OwnDressingRecord, OwnMaterialRecord } from './schemas'
 import type { Outcome } from '@/core/outcome'
@@ -12,10 +13,6 @@ const WHOLE_DRESSINGS = new WeakMap<OwnDressingRecord, Dressing[]>()
 const LEARNED = new WeakMap<LearnedShelf, WeakMap<Material | Dressing, Material | Dressing>>()
 const TABLES = new WeakMap<Garden, Tables>()
 
-function once<K extends object, V>(known: WeakMap<K, V>, key: K, work: (key: K) => V): V {
-  if (!known.has(key)) known.set(key, work(key))
-  return known.get(key)!
-}
 const sound = <R>(outcome: Outcome<R>): R[] => (outcome.ok ? [outcome.value] : [])
 
 /** The grower's own rows, retired ones too, before readings changed them; one that cannot be completed is left out. */

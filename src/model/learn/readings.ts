@@ -1,8 +1,8 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { averaged, BODY_UNTIL, measurementsOf, SALTS_UNTIL } from '@/core/fieldTests'
 import type { Measurement } from '@/core/ranges'
-import { jobOf, learnedOf, recordOf, recordsOf, testsOf, type Garden } from '../garden/garden'
-import type { Entry, Job, MixRecord, Test } from '../garden/schemas'
+import { allEntriesOf, jobOf, learnedOf, recordOf, recordsOf, testsOf, type Garden } from '../garden/garden'
+import type { Job, MixRecord, Test } from '../garden/schemas'
 
 /** A reading that says something of what a mix or material is made of. */
 export interface GardenReading {
@@ -62,9 +62,7 @@ export function readingsOfGarden(garden: Garden): GardenReading[] {
       return measurement ? [{ id, at, of: { recordId: record.id, batch }, measurement, expected }] : []
     }),
   )
-  for (const [key, data] of garden) {
-    if (!key.startsWith('entry/')) continue
-    const { id, jobId, at, kind, value, expected } = data as Entry
+  for (const { id, jobId, at, kind, value, expected } of allEntriesOf(garden)) {
     const record = ofJob.get(jobId)
     if (!record || value === null || (kind !== 'pH' && kind !== 'salts')) continue
     const measurement = ofLog(kind, value, daysAfter(record.madeOn, at))

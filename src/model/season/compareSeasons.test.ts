@@ -5,7 +5,7 @@ import { differedTexts, differenceText, harvestText, trialText } from '@/text/se
 import { changesOf } from '../garden/commands'
 import { entryKey, jobKey, jobOf, recordOf, type Garden } from '../garden/garden'
 import type { AnyData, Entry, Job } from '../garden/schemas'
-import { bedSeasons, compareSides, harvestPer, splitFill } from './compareSeasons'
+import { bedSeason, compareSides, harvestPer, seasonBeds, splitFill } from './compareSeasons'
 
 const demo = once(() => demoGarden())
 const job = once(() => jobOf(demo(), 'peppers-26')!)
@@ -35,6 +35,7 @@ const gardenOf = (jobs: Job[], entries: Entry[]): Garden =>
     ...jobs.map((j) => [jobKey(j.id), j] as const),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
+const bedSeasons = (garden: Garden) => seasonBeds(garden).map((bed) => bedSeason(garden, bed))
 
 describe('seasons side by side', () => {
   test('pots split from one name are noted each by itself, and nothing else of the job changes', () => {

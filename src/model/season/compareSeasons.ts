@@ -1,21 +1,24 @@
 import { tablesOf } from '../garden/tables'
 import { difference, type Difference } from '@/core/trial'
 import { getYear, parseISO } from 'date-fns'
-import { jobsOf, placeOf, recordOf, type Garden } from '../garden/garden'
+import { entriesOf, jobsOf, liveJob, placeOf, recordOf, type Garden } from '../garden/garden'
 import { asDosed } from '@/model/amounts/asDosed'
 import type { Entry, Job, MixRecord } from '../garden/schemas'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import { prepareJob } from '../mix/evaluateJob'
 
-/** One bed or pot in one season, with what came of it. */
-export interface BedSeason {
+/** One bed or pot in one season. */
+export interface SeasonBed {
   id: string
   job: Job
-  record: MixRecord | undefined
   fill: Job['fills'][number]
   year: number
   /** Pots harvested together under this name: their mean is one observation. */
   pots: number
+}
+/** The same with what came of it. */
+export interface BedSeason extends SeasonBed {
+  record: MixRecord | undefined
   plants: number
   litres: number
   /** Cost of the mix in it; null where nothing has a price. */
@@ -26,63 +29,47 @@ export interface BedSeason {
   feeds: number
 }
 
-/** Every bed of every planted job, newest first. What was noted for all beds is shared out by their litres. */
-export function bedSeasons(garden: Garden): BedSeason[] {
-  const byJob = new Map<string, Entry[]>()
-  for (const [key, data] of garden) {
-    if (!key.startsWith('entry/')) continue
-    const entry = data as Entry
-    const list = byJob.get(entry.jobId)
-    if (list) list.push(entry)
-    else byJob.set(entry.jobId, [entry])
+/** Every bed of every planted job, newest first. */
+export const seasonBeds = (garden: Garden): SeasonBed[] =>
+  jobsOf(garden).flatMap((stored): SeasonBed[] => {
+    if (stored.plantedOn === null) return []
+    const year = getYear(parseISO(stored.plantedOn))
+    const job = liveJob(garden, stored)
+    return job.fills.map((fill) => ({ id: `${job.id}/${fill.id}`, job, fill, year, pots: fill.count }))
+  })
+
+/** What came of a bed in its season. What was noted for all beds of the job is shared out by their litres. */
+export function bedSeason(garden: Garden, bed: SeasonBed): BedSeason {
+  const { fill } = bed
+  const tables = tablesOf(garden)
+  const job = asDosed(garden, bed.job)
+  const record = job.recordId ? recordOf(garden, job.recordId) : undefined
+  const prepared = prepareJob(job, placeOf(garden), tables)
+  const plantsEach = prepared.ok ? (prepared.value.input.growing?.plants ?? 1) : 1
+  const litresOf = (f: Job['fills'][number]) => {
+    const needed = mixNeededFor({ spec: f.spec, sunkBy: null }, tables)
+    return needed.ok ? needed.value.net * f.count : 0
   }
-  return jobsOf(garden)
-    .map((j) => asDosed(garden, j))
-    .filter((j) => j.plantedOn !== null)
-    .flatMap((job): BedSeason[] => {
-      const record = job.recordId ? recordOf(garden, job.recordId) : undefined
-      const prepared = prepareJob(job, placeOf(garden), tablesOf(garden))
-      const plantsEach = prepared.ok ? (prepared.value.input.growing?.plants ?? 1) : 1
-      const litresOf = (f: Job['fills'][number]) => {
-        const needed = mixNeededFor({ spec: f.spec, sunkBy: null }, tablesOf(garden))
-        return needed.ok ? needed.value.net * f.count : 0
-      }
-      const all = job.fills.reduce((s, f) => s + litresOf(f), 0)
-      const entries = byJob.get(job.id) ?? []
-      return job.fills.map((fill) => {
-        const litres = litresOf(fill)
-        const share = all > 0 ? litres / all : 0
-        const sum = (of: (e: Entry) => number) =>
-          entries.reduce(
-            (s, e) =>
-              e.kind !== 'harvest'
-                ? s
-                : e.fillId === fill.id
-                  ? s + of(e)
-                  : e.fillId === null
-                    ? s + share * of(e)
-                    : s,
-            0,
-          )
-        const times = (kind: Entry['kind']) =>
-          entries.filter((e) => e.kind === kind && (e.fillId === null || e.fillId === fill.id)).length
-        return {
-          id: `${job.id}/${fill.id}`,
-          job,
-          record,
-          fill,
-          year: getYear(parseISO(job.plantedOn!)),
-          pots: fill.count,
-          plants: (fill.plants ?? plantsEach) * fill.count,
-          litres,
-          cost: record?.used === null || record === undefined ? null : record.used * share,
-          kg: sum((e) => e.value ?? 0),
-          pieces: sum((e) => e.count ?? 0),
-          waterings: times('watered'),
-          feeds: times('fed'),
-        }
-      })
-    })
+  const all = job.fills.reduce((s, f) => s + litresOf(f), 0)
+  const litres = litresOf(fill)
+  const share = all > 0 ? litres / all : 0
+  const entries = entriesOf(garden, job.id)
+  const isOf = (e: Entry) => e.fillId === fill.id || e.fillId === null
+  const harvests = entries.filter((e) => e.kind === 'harvest' && isOf(e))
+  const sum = (of: (e: Entry) => number) =>
+    harvests.reduce((s, e) => s + (e.fillId === null ? share : 1) * of(e), 0)
+  const times = (kind: Entry['kind']) => entries.filter((e) => e.kind === kind && isOf(e)).length
+  return {
+    ...bed,
+    record,
+    plants: (fill.plants ?? plantsEach) * fill.count,
+    litres,
+    cost: record?.used === null || record === undefined ? null : record.used * share,
+    kg: sum((e) => e.value ?? 0),
+    pieces: sum((e) => e.count ?? 0),
+    waterings: times('watered'),
+    feeds: times('fed'),
+  }
 }
 
 export const MEASURES = ['plant', 'litre', 'money'] as const

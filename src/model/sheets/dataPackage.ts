@@ -1,7 +1,7 @@
 import { tablesOf } from '../garden/tables'
 import { strToU8, zipSync } from 'fflate'
 import { averaged } from '@/core/fieldTests'
-import { jobsOf, recordsOf, testsOf, type Garden } from '../garden/garden'
+import { allEntriesOf, jobsOf, recordsOf, testsOf, type Garden } from '../garden/garden'
 import { asDosed } from '../amounts/asDosed'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import { ENTRY_KINDS, VESSEL_KINDS, type Entry, type Job, type MixRecord } from '../garden/schemas'
@@ -78,10 +78,7 @@ function writtenOf(garden: Garden): Written {
     garden,
     jobs,
     records,
-    entries: [...garden]
-      .filter(([k]) => k.startsWith('entry/'))
-      .map(([, data]) => data as Entry)
-      .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
+    entries: [...allEntriesOf(garden)].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
     batchOf: new Map(records.map((r) => [r.jobId, r.id])),
     known(jobId, fillId) {
       const id = fillId === null ? null : bedId(jobId, fillId)

@@ -1,5 +1,6 @@
 import { computed, shallowRef } from 'vue'
 import { belongingsOf, SETTINGS_KEY } from '@/model/garden/garden'
+import type { Put } from '@/model/garden/keptGarden'
 import { idOfKey, type AnyData } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
 import { exportRaw } from '@/storage/exportFile'
@@ -10,7 +11,7 @@ import type { Lock, StoragePort } from '@/storage/port'
 import { createSaver, type Conflict, type Saver, type SaveStatus, type Stored } from '@/storage/saver'
 import type { SetAside } from '@/storage/setAside'
 import { Silence, withTimeLimit } from '@/storage/timeLimit'
-import type { Records, Shown } from './records'
+import type { Records } from './records'
 
 /** What fills a garden that was never opened before. */
 export type Seed = () => Promise<Map<string, AnyData>>
@@ -132,11 +133,11 @@ async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]
         : [],
     ),
   )
-  const changes: Shown[] = []
+  const changes: Put[] = []
   for (const [i, [key]] of stored.entries()) {
     // What is being edited here too: our own write will find out, and ask.
     if (!saver || saver.isDirty(key)) continue
-    const read = raws[i] === null ? null : readEnvelope(key, raws[i])
+    const read = raws[i] === null ? null : readEnvelope(key, raws[i], { isOwn: true })
     if (read && !read.ok) continue
     saver.accept(key, read?.revision ?? null)
     if (!read && disputed.has(key)) continue
