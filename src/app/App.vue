@@ -21,6 +21,11 @@ import HistoryTools from '@/views/HistoryTools.vue'
 const StuckView = defineAsyncComponent(() => import('@/views/StuckView.vue'))
 const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
 
+/** Pages that show nothing of the log and no photo; Today fills in what is due when the log is there. */
+const OPENS_EARLY: ReadonlySet<string> = new Set([
+  ...['today', 'beds', 'place', 'shelf', 'method', 'recipe'],
+  ...['containers', 'mix', 'finder', 'compare', 'water', 'plan', 'lessons', 'buy', 'prepare', 'make'],
+])
 const garden = useGarden()
 const route = useRoute()
 useTheme(() => garden.settings.theme)
@@ -45,6 +50,8 @@ const places = computed(() =>
 /** Kept apart from saving as usual, so that the frame is not drawn anew with every edit. */
 const failing = computed(() => (garden.status.state === 'failing' ? failingText(garden.status) : null))
 const refused = computed(() => garden.refused && refusalText(garden.refused))
+/** What shows the log or photos waits for them; the rest is there before. */
+const waits = computed(() => !garden.isWhole && !OPENS_EARLY.has(String(route.name)))
 const keysOpen = ref(false)
 const main = ref<HTMLElement | null>(null)
 
@@ -119,6 +126,7 @@ async function reload() {
   <main id="main" ref="main" tabindex="-1">
     <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
     <p v-else-if="!garden.ready" class="opening" role="status">{{ words.openingYourGarden }}</p>
+    <p v-else-if="waits" class="opening" role="status">{{ words.readingTheLog }}</p>
     <RouterView v-else />
   </main>
   <KeysDialog v-if="keysOpen" v-model:visible="keysOpen" />

@@ -31,8 +31,11 @@ for (const { components } of router.resolve(location.pathname).matched) {
 const garden = location.pathname.startsWith('/demo') ? 'demo' : 'my'
 const seed = garden === 'demo' ? async () => (await import('../demo/demoGarden')).demoGarden() : undefined
 // As a rule the garden is there before anything is drawn; one that is slow is waited for in sight.
-const opened = useGarden().open(garden, seed)
-await Promise.race([opened, new Promise((slow) => setTimeout(slow, 1000))])
+const atMost = (ms: number, work: Promise<void>) =>
+  Promise.race([work, new Promise((slow) => setTimeout(slow, ms))])
+const store = useGarden()
+await atMost(1000, store.open(garden, seed))
+await atMost(100, store.untilWhole())
 app.use(router)
 app.mount('#app')
 

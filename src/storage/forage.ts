@@ -1,6 +1,6 @@
 import localforage from 'localforage'
 import { localLock } from './memory'
-import type { Lock, StoragePort } from './port'
+import { LATER_KINDS, type Lock, type Part, type StoragePort } from './port'
 import { Gone, PATIENCE, Silence } from './timeLimit'
 
 /** The gardens kept in this browser; each is a database of its own, so that demo and own records never mix. */
@@ -74,22 +74,44 @@ const SLICE = 200
 /** Records copied from the store before the page may draw again. */
 const READ_SLICE = 500
 
-/** Reads all there is in one transaction, a slice at a time: the next is asked for when the one before is there. */
-const readInSlices = (database: IDBDatabase) => {
+/** Keys of a kind lie between these two: the slash, and what comes after it. */
+const [FROM, UNTIL] = ['/', '0']
+/** Ranges of keys of each part, in order. */
+function rangesOf(part: Part | undefined): (IDBKeyRange | null)[] {
+  if (part === undefined) return [null]
+  const kinds = LATER_KINDS.map((kind) => [`${kind}${FROM}`, `${kind}${UNTIL}`] as const)
+  if (part === 'later') return kinds.map(([from, until]) => IDBKeyRange.bound(from, until, false, true))
+  const ends = kinds.map(([, until]) => until)
+  return [
+    ...kinds.map(([from], i) =>
+      i === 0 ? IDBKeyRange.upperBound(from, true) : IDBKeyRange.bound(ends[i - 1]!, from, false, true),
+    ),
+    IDBKeyRange.lowerBound(ends.at(-1)!),
+  ]
+}
+/** The rest of a range, after a key. */
+const after = (key: IDBValidKey, range: IDBKeyRange | null) =>
+  range?.upper === undefined
+    ? IDBKeyRange.lowerBound(key, true)
+    : IDBKeyRange.bound(key, range.upper, true, range.upperOpen)
+
+/** Reads in one transaction, a slice at a time: the next is asked for when the one before is there. */
+function readInSlices(database: IDBDatabase, part: Part | undefined) {
   const all: [key: string, value: unknown][] = []
-  const readFrom = (store: IDBObjectStore, last: IDBValidKey | null) => {
-    const range = last === null ? null : IDBKeyRange.lowerBound(last, true)
+  const readFrom = (store: IDBObjectStore, [range, ...later]: readonly (IDBKeyRange | null)[]) => {
+    if (range === undefined) return
     const keys = store.getAllKeys(range, READ_SLICE)
     const values = store.getAll(range, READ_SLICE) as IDBRequest<unknown[]>
     values.onsuccess = () => {
       for (const [i, value] of values.result.entries()) all.push([String(keys.result[i]), value])
-      if (keys.result.length === READ_SLICE) readFrom(store, keys.result.at(-1)!)
+      const isWhole = keys.result.length < READ_SLICE
+      readFrom(store, isWhole ? later : [after(keys.result.at(-1)!, range), ...later])
     }
   }
   return inOneGo(
     database,
     'readonly',
-    (store) => readFrom(store, null),
+    (store) => readFrom(store, rangesOf(part)),
     () => all,
   )
 }
@@ -133,7 +155,7 @@ export async function foragePort(garden: GardenName): Promise<StoragePort> {
   await makeAgain(garden)
   const connection = connectionTo(name)
   const port: StoragePort = {
-    entries: async () => readInSlices(await connection()),
+    entries: async (part) => readInSlices(await connection(), part),
     get: async (key) => (await port.getMany([key]))[0] ?? null,
     async getMany(keys) {
       const database = await connection()

@@ -1,4 +1,4 @@
-import type { Lock, StoragePort } from './port'
+import { isIn, type Lock, type Part, type StoragePort } from './port'
 
 /** A store in memory that copies what goes in and out, as a real one does. `failing` makes every write refuse. */
 export function memoryPort(initial: Record<string, unknown> = {}): StoragePort & {
@@ -9,7 +9,7 @@ export function memoryPort(initial: Record<string, unknown> = {}): StoragePort &
   const port = {
     contents,
     failing: null as Error | null,
-    entries: async () => [...structuredClone(contents)],
+    entries: async (part?: Part) => [...structuredClone(contents)].filter(([key]) => isIn(part, key)),
     get: async (key: string) => structuredClone(contents.get(key) ?? null),
     getMany: async (keys: readonly string[]) => Promise.all(keys.map((key) => port.get(key))),
     set: async (key: string, value: unknown) => {

@@ -1,5 +1,6 @@
 import { sameData } from '@/model/garden/same'
 import type { AnyData } from '@/model/garden/schemas'
+import { inStretches } from '@/model/stretches'
 import { envelopeSchema, isNewer, readEnvelope, sealed, writeEnvelope, type Envelope } from './envelope'
 import type { Lock, StoragePort } from './port'
 import { putAside } from './setAside'
@@ -321,7 +322,9 @@ class RecordSaver implements Saver {
     let found: Write[] = []
     let older: unknown = null
     const refused = new Set<unknown>()
-    for (const [i, edit] of edits.entries())
+    const rest = inStretches()
+    for (const [i, edit] of edits.entries()) {
+      await rest()
       try {
         const write = this.writeFor(edit, raws[i])
         if (write) found.push(write)
@@ -329,6 +332,7 @@ class RecordSaver implements Saver {
         older = error
         refused.add(this.acts.get(edit[0]))
       }
+    }
     // What belongs to a refused record waits with it.
     if (refused.size > 0) found = found.filter(({ key }) => !refused.has(this.acts.get(key)))
     try {

@@ -1,6 +1,7 @@
 import { SCHEMA_VERSIONS } from '@/model/garden/schemas'
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { demoGarden } from '@/demo/demoGarden'
 import type { Pack } from '@/core/data'
 import {
   DEFAULT_SETTINGS,
@@ -37,6 +38,7 @@ import recordV1 from './migrations/record.v1.json'
 import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
 import { STEPS, withAdded } from './migrations'
 import { openGarden } from './openGarden'
+import type { Part } from './port'
 import { createSaver, type Conflict, type SaverOptions, type SaveStatus } from './saver'
 import { Gone } from './timeLimit'
 import { listSetAside, putAside, putBack } from './setAside'
@@ -310,6 +312,35 @@ describe('opening a garden', () => {
     expect(await port.get('job/next')).toEqual(future)
     // And again: nothing is set aside twice.
     expect((await openGarden(port, localLock(), now)).setAside).toHaveLength(3)
+  })
+  test('the later part is read beside what is written: what was mended or removed meanwhile is not set aside', async () => {
+    const line = [...demoGarden()].find(([k]) => k.startsWith('entry/'))![1]
+    const key = `entry/${(line as { id: string }).id}`
+    const sound = writeEnvelope(key, line, 3, NOW.toISOString())
+    const port = memoryPort({
+      [KEY]: stored(),
+      [key]: { junk: 1 },
+      'entry/gone': { junk: 2 },
+      'entry/bad': { junk: 3 },
+    })
+    const reading: typeof port = {
+      ...port,
+      entries: async (part) => {
+        const read = await port.entries(part)
+        port.contents.set(key, sound)
+        port.contents.delete('entry/gone')
+        return read
+      },
+    }
+    const opened = await openGarden(reading, localLock(), now, 'later')
+    expect([...opened.records]).toEqual([[key, line]])
+    expect(opened.revisions.get(key)).toBe(3)
+    expect(opened.setAside.map((s) => [s.key, s.raw])).toEqual([['entry/bad', { junk: 3 }]])
+    expect(port.contents.get(key)).toEqual(sound)
+    // The first part has the rest, and says nothing of what lies set aside twice.
+    const first = await openGarden(port, localLock(), now, 'first')
+    expect([...first.records.keys()]).toEqual([KEY])
+    expect(first.setAside).toHaveLength(1)
   })
   test('with a full disk the broken record stays where it was, and is still listed', async () => {
     const port = memoryPort({ [KEY]: stored(), 'job/bad': { junk: true } })
@@ -727,6 +758,46 @@ describe('a database that is in trouble', () => {
 })
 
 describe('the browser’s database', () => {
+  test('its two parts are all of it, each key in one, at the edges of their ranges and over many slices', async () => {
+    const port = await foragePort('my')
+    const edges = [
+      'entr',
+      'entry',
+      'entry.',
+      'entry/',
+      'entry/a',
+      'entry/é',
+      'entry0',
+      'entryx/a',
+      'phot',
+      'photo',
+    ]
+    const keys = [
+      ...edges,
+      'photo/',
+      'photo/z',
+      'photo0',
+      'photos/a',
+      'bag/a',
+      'settings',
+      'set-aside/entry/a',
+      '',
+    ]
+    const many = Array.from({ length: 1200 }, (_, i) => `entry/line-${i}`)
+    await port.setMany([...keys, ...many].map((key) => [key, { key }]))
+    const read = async (part?: Part) => (await port.entries(part)).map(([key]) => key)
+    const [all, first, later] = [await read(), await read('first'), await read('later')]
+    expect(new Set(all).size).toBe(keys.length + many.length)
+    expect([...first, ...later].sort()).toEqual([...all].sort())
+    const isLater = (key: string) => /^(entry|photo)\//.test(key)
+    expect(later.filter((key) => !isLater(key))).toEqual([])
+    expect(first.filter(isLater)).toEqual([])
+    // The store in memory, which other tests use, divides them alike.
+    const memory = memoryPort(Object.fromEntries(all.map((key) => [key, 1])))
+    expect((await memory.entries('later')).map(([key]) => key).sort()).toEqual([...later].sort())
+    for (const [key, value] of await port.entries()) expect(value).toEqual({ key })
+    await port.setMany(all.map((key) => [key, null]))
+  })
   test('keeps records apart by garden and gives back what it was given', async () => {
     const my = await foragePort('my')
     const demo = await foragePort('demo')

@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { jobKey, jobsOf, SETTINGS_KEY } from '@/model/garden/garden'
+import type { Entry, Job } from '@/model/garden/schemas'
 import { previewImport } from '@/storage/importFile'
 import { memoryPort } from '@/storage/memory'
 import type { StoragePort } from '@/storage/port'
@@ -19,6 +20,7 @@ async function opened(port = memoryPort(), filled = true) {
   const garden = useGarden()
   open.push(garden)
   await garden.open('my', filled ? seed : undefined, async () => port)
+  await garden.untilWhole()
   await garden.flush()
   if (filled) await expect.poll(() => port.contents.has(SETTINGS_KEY)).toBe(true)
   return { garden, port }
@@ -92,7 +94,7 @@ describe('the garden on screen', () => {
   })
   test('all of it goes into a file and comes back', async () => {
     const { garden } = await opened()
-    const text = garden.exportText()
+    const text = await garden.exportText()
     const steps = previewImport(text, garden.records)
     let step = steps.next()
     while (!step.done) step = steps.next()
@@ -230,5 +232,99 @@ describe('two tabs', () => {
     // An undo of what another tab has changed since is refused with a sentence.
     const { name } = renamed(garden, 'One')
     expect(name()).toBe('One')
+  })
+})
+
+describe('a garden whose log is read after the page is there', () => {
+  /** Opened on a store that keeps its second part back until it is let go, or breaks. */
+  async function half(break_?: Error) {
+    const first = await opened()
+    await first.garden.flush()
+    first.garden.$dispose()
+    setActivePinia(createPinia())
+    let letGo = () => {}
+    const held = new Promise<void>((go) => (letGo = go))
+    const { port } = first
+    const slow: StoragePort = {
+      ...port,
+      entries: async (part) => {
+        const read = await port.entries(part)
+        if (part === 'later') await held
+        if (part === 'later' && break_) throw break_
+        return read
+      },
+    }
+    const garden = useGarden()
+    open.push(garden)
+    await garden.open('my', seed, async () => slow)
+    return { garden, port, letGo }
+  }
+  const lines = (port: { contents: Map<string, unknown> }) =>
+    [...port.contents.keys()].filter((k) => k.startsWith('entry/'))
+
+  test('its jobs are there before, the lines and photos after; what was done meanwhile stays', async () => {
+    const { garden, port, letGo } = await half()
+    expect([garden.ready, garden.isWhole]).toEqual([true, false])
+    expect(garden.jobs.length).toBe(jobsOf(demoGarden()).length)
+    expect([...garden.records.keys()].filter((k) => k.startsWith('entry/'))).toEqual([])
+    const { key, name } = renamed(garden, 'Renamed meanwhile')
+    const line: Entry = {
+      ...(demoGarden().get(lines(port)[0]!) as Entry),
+      id: 'meanwhile',
+      note: 'written meanwhile',
+    }
+    garden.run({ type: 'entries/put', entries: [line], what: 'a line' })
+    await garden.flush()
+    letGo()
+    await garden.untilWhole()
+    expect(garden.isWhole).toBe(true)
+    expect(new Set(garden.records.keys())).toEqual(new Set(port.contents.keys()))
+    expect(garden.records.get('entry/meanwhile')).toEqual(line)
+    expect(name()).toBe('Renamed meanwhile')
+    // And what was read later is written over without a question.
+    const [old] = lines(port)
+    garden.run({ type: 'entry/remove', entryId: old!.slice('entry/'.length) })
+    await garden.flush()
+    expect([port.contents.has(old!), garden.conflicts.length]).toEqual([false, 0])
+    expect((port.contents.get(key) as { data: Job }).data.name).toBe('Renamed meanwhile')
+  })
+  test('until then nothing is done that asks for all of it: the answer says so, and a file waits', async () => {
+    const { garden, port, letGo } = await half()
+    const jobId = garden.jobs[0]!.id
+    expect(garden.run({ type: 'job/remove', jobId })?.problem).toEqual({ code: 'still-reading' })
+    expect(garden.refused?.problem).toEqual({ code: 'still-reading' })
+    expect(garden.run({ type: 'garden/import', changes: [] })?.problem).toEqual({ code: 'still-reading' })
+    expect(garden.jobs.some((j) => j.id === jobId)).toBe(true)
+    const text = garden.exportText()
+    letGo()
+    const { records } = JSON.parse(await text) as { records: { key: string }[] }
+    expect(records.map((r) => r.key).sort()).toEqual([...port.contents.keys()].sort())
+    expect(garden.run({ type: 'job/remove', jobId })).toBeNull()
+    await garden.flush()
+    for (const key of lines(port))
+      expect((port.contents.get(key) as { data: Entry }).data.jobId).not.toBe(jobId)
+  })
+  test('what another tab stores meanwhile is shown when it is whole, as it is then', async () => {
+    const { garden, port, letGo } = await half()
+    const [gone, changed] = lines(port)
+    port.contents.delete(gone!)
+    const stored = structuredClone(port.contents.get(changed!)) as { revision: number; data: Entry }
+    port.contents.set(changed!, { ...stored, revision: 9, data: { ...stored.data, note: 'from there' } })
+    const other = new BroadcastChannel('open-bed-my')
+    other.postMessage([
+      [gone, null],
+      [changed, 9],
+    ])
+    await new Promise((done) => setTimeout(done, 20))
+    letGo()
+    await expect.poll(() => (garden.records.get(changed!) as Entry | undefined)?.note).toBe('from there')
+    expect(garden.records.has(gone!)).toBe(false)
+    other.close()
+  })
+  test('a log that cannot be read stops the page, as any part that cannot', async () => {
+    const { garden, letGo } = await half(new Error('the index is broken'))
+    letGo()
+    await garden.untilWhole()
+    expect(garden.opening).toMatchObject({ state: 'stuck', message: 'the index is broken' })
   })
 })

@@ -38,7 +38,9 @@ export const useGarden = defineStore('garden', () => {
   useLeaving(() => void flush(), hasUnsaved)
   onScopeDispose(close)
 
-  const exportText = () =>
-    exportFile(garden.records.value, connection.setAside.value, new Date().toISOString())
+  async function exportText() {
+    await connection.untilWhole()
+    return exportFile(garden.records.value, connection.setAside.value, new Date().toISOString())
+  }
   return { ...read, ...shown, ...editing, ...choosing, hasUnsaved, flush, exportText }
 })

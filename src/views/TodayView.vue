@@ -33,7 +33,7 @@ const today = isoDay(new Date())
 /** What each planted job asks for next. */
 const dues = useDues(
   () => garden.records,
-  () => garden.jobs.filter((j) => !isOver(j)),
+  () => (garden.isWhole ? garden.jobs.filter((j) => !isOver(j)) : []),
 )
 
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })

@@ -22,6 +22,7 @@ export function useChoosing({ records, replace }: Records, { held, conflicts, se
   }
   return {
     async settle(conflict: Conflict, mineWins: boolean) {
+      await held.whole
       const { saver } = held
       if (!saver) return
       try {

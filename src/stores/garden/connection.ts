@@ -1,4 +1,4 @@
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { belongingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import type { Put } from '@/model/garden/keptGarden'
 import { idOfKey, type AnyData } from '@/model/garden/schemas'
@@ -27,6 +27,8 @@ interface Held {
   inMemory: boolean
   /** What fills it when it is empty, and when it is begun afresh. */
   seed: Seed | undefined
+  /** Settles when the lines of the log and the photos are read too, or could not be. */
+  whole: Promise<void>
 }
 
 /** The database behind the records: opening, saving, and what other tabs store. */
@@ -36,8 +38,9 @@ export function useConnection(garden: Records) {
   const setAside = shallowRef<readonly SetAside[]>([])
   const opening = shallowRef<Opening>({ state: 'opening' })
   const renewed = shallowRef(false) // Its database was removed under the page, and made again from what is on it.
-  const held = { saver: null, channel: null, inMemory: false } as unknown as Held
-  const shown = { status, conflicts, setAside, opening, renewed }
+  const isWhole = ref(false)
+  const held = { saver: null, channel: null, inMemory: false, whole: Promise.resolve() } as unknown as Held
+  const shown = { status, conflicts, setAside, opening, renewed, isWhole }
 
   return {
     ...shown,
@@ -54,9 +57,10 @@ export function useConnection(garden: Records) {
       held.seed = fill
       garden.name.value = name
       opening.value = { state: 'opening' }
+      isWhole.value = false
       try {
         const refusal = await reach(held, name, connect)
-        const opened = await openGarden(held.port, held.lock, () => new Date())
+        const opened = await openGarden(held.port, held.lock, () => new Date(), 'first')
         garden.show(opened.records)
         setAside.value = opened.setAside
         follow(held, garden, name)
@@ -65,14 +69,21 @@ export function useConnection(garden: Records) {
         opening.value = stuckOn(error)
         return
       }
-      if (fill && !garden.records.value.has(SETTINGS_KEY)) await fillEmpty(held, garden, fill)
-      opening.value = { state: 'open' }
+      held.whole = readLater(held, garden, shown)
+      if (fill && !garden.records.value.has(SETTINGS_KEY)) {
+        await held.whole
+        await fillEmpty(held, garden, fill)
+      }
+      if (opening.value.state === 'opening') opening.value = { state: 'open' }
     },
+    /** Waits for the lines of the log and the photos. */
+    untilWhole: () => held.whole,
     /** Shows what can be read of a garden that is stuck, and changes nothing. */
     async openReadOnly() {
       try {
         held.port ??= await withTimeLimit(foragePort(garden.name.value))
         garden.show(await peekGarden(held.port))
+        isWhole.value = true
         opening.value = { state: 'readOnly' }
       } catch (error) {
         opening.value = stuckOn(error)
@@ -115,6 +126,26 @@ async function reach(held: Held, name: GardenName, connect: Connect): Promise<st
   }
 }
 
+/** Reads the lines of the log and the photos; what was done here meanwhile is newer and stays. */
+async function readLater(
+  held: Held,
+  garden: Records,
+  { isWhole, setAside, opening }: Pick<Connection, 'isWhole' | 'setAside' | 'opening'>,
+) {
+  const { saver } = held
+  try {
+    const opened = await openGarden(held.port, held.lock, () => new Date(), 'later')
+    if (held.saver !== saver) return
+    const unknown = [...opened.records].filter(([key]) => !garden.records.value.has(key))
+    for (const [key] of unknown) saver?.accept(key, opened.revisions.get(key)!)
+    garden.replace(unknown.map(([key, after]) => ({ key, after })))
+    setAside.value = [...setAside.value, ...opened.setAside]
+    isWhole.value = true
+  } catch (error) {
+    if (held.saver === saver) opening.value = stuckOn(error)
+  }
+}
+
 /** Reads anew what another tab has stored. */
 function follow(held: Held, garden: Records, name: GardenName) {
   held.channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel(`open-bed-${name}`) : null
@@ -123,6 +154,8 @@ function follow(held: Held, garden: Records, name: GardenName) {
   })
 }
 async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]) {
+  // Before, what is read later would come over it.
+  await held.whole
   const { port, saver } = held
   const raws = await port.getMany(stored.map(([key]) => key))
   // A job that was removed there and edited here may come back: until that is settled its lines stay in sight.

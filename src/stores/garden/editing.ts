@@ -18,7 +18,13 @@ import { store as words } from '@/text/composables/store'
 import type { Connection } from './connection'
 import type { Records } from './records'
 
-const READ_ONLY: Refusal = { key: '', path: [], problem: { code: 'read-only' } }
+const refusalFor = (code: 'read-only' | 'still-reading'): Refusal => ({
+  key: '',
+  path: [],
+  problem: { code },
+})
+/** What asks for every line of the log, and every photo. */
+const OF_ALL: ReadonlySet<Command['type']> = new Set<Command['type']>(['garden/import', 'job/remove'])
 
 /** Since when a pointer has been down: what it does until it is let go is one step. */
 function useHeld() {
@@ -58,7 +64,7 @@ function useApplying(replace: Records['replace'], held: Connection['held']) {
 }
 
 /** Commands on the records, each saved within moments, and the history of what was done. */
-export function useEditing({ records, replace, settings }: Records, { held, opening }: Connection) {
+export function useEditing({ records, replace, settings }: Records, { held, opening, isWhole }: Connection) {
   const { history, noted, undoLabel, redoLabel } = useHistory()
   /** Sentence about the last undo that could not be done, for a moment. */
   const undoTrouble = ref<string | null>(null)
@@ -72,7 +78,8 @@ export function useEditing({ records, replace, settings }: Records, { held, open
    * not take at the next opening is not done: the answer says why, and the page does.
    */
   function run(command: Command): Refusal | null {
-    if (opening.value.state === 'readOnly') return (refused.value = READ_ONLY)
+    if (opening.value.state === 'readOnly') return (refused.value = refusalFor('read-only'))
+    if (!isWhole.value && OF_ALL.has(command.type)) return (refused.value = refusalFor('still-reading'))
     const changes = changesOf(records.value, command)
     // What comes from a file has been through the reader already.
     refused.value = command.type === 'garden/import' ? null : firstRefusal(changes)
@@ -104,11 +111,12 @@ export function useEditing({ records, replace, settings }: Records, { held, open
     undo: () => travel(undoStep, 'undo'),
     redo: () => travel(redoStep, 'redo'),
     setSettings(change: Partial<Settings>) {
-      if (opening.value.state === 'readOnly') refused.value = READ_ONLY
+      if (opening.value.state === 'readOnly') refused.value = refusalFor('read-only')
       else apply([settingsChange(records.value, { ...settings.value, ...change })])
     },
     /** Empties the garden and fills it anew, as one step that undo takes back. For the demo garden. */
     async startAfresh() {
+      await held.whole
       const changes = anew(records.value, (await held.seed?.()) ?? new Map<string, AnyData>())
       noted({ label: words.startingTheDemoAfresh, changes, mergeKey: null, heldSince: null })
       apply(changes)

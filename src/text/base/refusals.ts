@@ -91,6 +91,11 @@ export function refusalText({ path, problem }: Refusal): Sentence {
         why: 'This garden is open to look at only; nothing was changed.',
         fix: 'Reload the page to try opening it as usual.',
       }
+    case 'still-reading':
+      return {
+        why: 'The log and the photos are still being read; nothing was changed.',
+        fix: 'Try again in a moment.',
+      }
   }
 }
 

@@ -12,4 +12,5 @@ export const app = {
   useItNow: 'Use it now',
   later: 'Later',
   openingYourGarden: 'Opening your garden…',
+  readingTheLog: 'Reading the log and the photos…',
 }

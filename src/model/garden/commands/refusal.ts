@@ -11,7 +11,7 @@ export interface Refusal {
   problem:
     | { code: 'too-much' | 'too-little'; of: 'letters' | 'items' | 'number'; limit: number }
     | { code: 'no-day' | 'no-number' | 'not-allowed' }
-    | { code: 'other-key' | 'read-only' }
+    | { code: 'other-key' | 'read-only' | 'still-reading' }
 }
 
 const OF = { string: 'letters', array: 'items', number: 'number', int: 'number' } as const
