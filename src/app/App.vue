@@ -1,25 +1,32 @@
 <script setup lang="ts">
 import { atOnce } from '@/text/base/atOnce'
 import { app as words } from '@/text/views/app'
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AlarmBar from '@/components/app/AlarmBar.vue'
 import AppBar from '@/components/app/AppBar.vue'
-import ConflictNotice from '@/components/ConflictNotice.vue'
 import { isTyping } from '@/composables/page/isTyping'
 import { useNewVersion } from '@/composables/page/useNewVersion'
 import { useOffline } from '@/composables/page/useOffline'
 import { useSaveAll } from '@/composables/garden/useSaveAll'
 import { useTheme } from '@/composables/page/useTheme'
 import { useGarden } from '@/stores/garden'
-import { failingText, refusalText } from '@/text/base/refusals'
+import { failingText } from '@/text/base/failing'
 import HistoryTools from '@/views/HistoryTools.vue'
 
 /** Fetched when they are asked for: the first page has neither. */
 const StuckView = defineAsyncComponent(() => import('@/views/StuckView.vue'))
 const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
+/** Seldom seen, and fetched when the page has settled: what they say must not wait for the network. */
+const SELDOM = [
+  () => import('@/components/app/RefusalBar.vue'),
+  () => import('@/components/ConflictNotice.vue'),
+] as const
+const [RefusalBar, ConflictNotice] = [defineAsyncComponent(SELDOM[0]), defineAsyncComponent(SELDOM[1])]
+const SETTLED = 2000
+useTimeoutFn(() => SELDOM.forEach((fetch) => void fetch().catch(() => null)), SETTLED)
 
 /** Pages that show nothing of the log and no photo; Today fills in what is due when the log is there. */
 const OPENS_EARLY: ReadonlySet<string> = new Set([
@@ -49,7 +56,6 @@ const places = computed(() =>
 )
 /** Kept apart from saving as usual, so that the frame is not drawn anew with every edit. */
 const failing = computed(() => (garden.status.state === 'failing' ? failingText(garden.status) : null))
-const refused = computed(() => garden.refused && refusalText(garden.refused))
 /** What shows the log or photos waits for them; the rest is there before. */
 const waits = computed(() => !garden.isWhole && !OPENS_EARLY.has(String(route.name)))
 const keysOpen = ref(false)
@@ -118,11 +124,9 @@ async function reload() {
     <Button :label="words.useItNow" size="small" @click="takeNewer" />
     <Button :label="words.later" size="small" outlined @click="later" />
   </AlarmBar>
-  <ConflictNotice :conflicts="garden.conflicts" @settle="garden.settle" />
+  <ConflictNotice v-if="garden.conflicts.length" :conflicts="garden.conflicts" @settle="garden.settle" />
   <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>
-  <AlarmBar v-if="refused">
-    <strong>{{ refused.why }}</strong> {{ refused.fix }}
-  </AlarmBar>
+  <RefusalBar v-if="garden.refused" :refusal="garden.refused" />
   <main id="main" ref="main" tabindex="-1">
     <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
     <p v-else-if="!garden.ready" class="opening" role="status">{{ words.openingYourGarden }}</p>

@@ -31,22 +31,40 @@ interface Held {
   whole: Promise<void>
 }
 
+/** What is shown of it. */
+const shownState = () => ({
+  status: shallowRef<SaveStatus>({ state: 'saved' }),
+  conflicts: shallowRef<readonly Conflict[]>([]),
+  setAside: shallowRef<readonly SetAside[]>([]),
+  opening: shallowRef<Opening>({ state: 'opening' }),
+  /** Its database was removed under the page, and made again from what is on it. */
+  renewed: shallowRef(false),
+  /** The lines of the log and the photos are read too. */
+  isWhole: ref(false),
+})
+type ShownState = ReturnType<typeof shownState>
+
 /** The database behind the records: opening, saving, and what other tabs store. */
 export function useConnection(garden: Records) {
-  const status = shallowRef<SaveStatus>({ state: 'saved' })
-  const conflicts = shallowRef<readonly Conflict[]>([])
-  const setAside = shallowRef<readonly SetAside[]>([])
-  const opening = shallowRef<Opening>({ state: 'opening' })
-  const renewed = shallowRef(false) // Its database was removed under the page, and made again from what is on it.
-  const isWhole = ref(false)
+  const shown = shownState()
+  const { opening } = shown
   const held = { saver: null, channel: null, inMemory: false, whole: Promise.resolve() } as unknown as Held
-  const shown = { status, conflicts, setAside, opening, renewed, isWhole }
 
   return {
     ...shown,
     held,
     ready: computed(() => ['open', 'readOnly'].includes(opening.value.state)),
     close: () => close(held),
+    /** Waits for the lines of the log and the photos. */
+    untilWhole: () => held.whole,
+    ...openingOf(held, garden, shown),
+  }
+}
+
+/** The ways to open a garden: as usual, to look at only, and as it lies there. */
+function openingOf(held: Held, garden: Records, shown: ShownState) {
+  const { opening, setAside, isWhole } = shown
+  return {
     /**
      * Opens a garden by `connect`. `fill` fills an empty one. When the browser refuses its database from the start
      * the garden lives in memory and the status says so; when the database is there but throws or does not answer,
@@ -76,8 +94,6 @@ export function useConnection(garden: Records) {
       }
       if (opening.value.state === 'opening') opening.value = { state: 'open' }
     },
-    /** Waits for the lines of the log and the photos. */
-    untilWhole: () => held.whole,
     /** Shows what can be read of a garden that is stuck, and changes nothing. */
     async openReadOnly() {
       try {
@@ -130,7 +146,7 @@ async function reach(held: Held, name: GardenName, connect: Connect): Promise<st
 async function readLater(
   held: Held,
   garden: Records,
-  { isWhole, setAside, opening }: Pick<Connection, 'isWhole' | 'setAside' | 'opening'>,
+  { isWhole, setAside, opening }: Pick<ShownState, 'isWhole' | 'setAside' | 'opening'>,
 ) {
   const { saver } = held
   try {
@@ -182,7 +198,7 @@ async function onOtherTab(held: Held, garden: Records, stored: readonly Stored[]
 function save(
   held: Held,
   garden: Records,
-  { status, conflicts, renewed }: Pick<Connection, 'status' | 'conflicts' | 'renewed'>,
+  { status, conflicts, renewed }: Pick<ShownState, 'status' | 'conflicts' | 'renewed'>,
   { revisions, refusal }: { revisions: Map<string, number>; refusal: string | null },
 ) {
   const inMemoryOnly: SaveStatus | null =

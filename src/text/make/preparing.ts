@@ -4,7 +4,7 @@ import { dayText, shortDayText } from '../base/dates'
 import { dressingName } from '../shelf/dressings'
 import { shortName } from '../base/labels'
 import { materialName } from '../shelf/ownNames'
-import { degrees } from '../season/season'
+import { degrees } from '../season/winter'
 import { inUnits, percentText, volumeText, type UnitSystem } from '../base/units'
 
 /** What a step is for, in a word: a material, a lime or a feed. */

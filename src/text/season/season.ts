@@ -1,7 +1,5 @@
 import type { Due } from '@/model/season/season'
-import type { MonthSuits, WinterMargin } from '@/core/season'
-import { hardinessZone } from '@/core/season/winter'
-import { temperatureText, type UnitSystem } from '../base/units'
+import type { MonthSuits } from '@/core/season'
 
 export const SUITS_NAMES: Record<MonthSuits, string> = {
   frost: 'nights too cold',
@@ -56,24 +54,4 @@ export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string 
     title: 'Look back',
     text: 'What would you do again? Note it in the record, freshen the old mix or make it a part of the next.',
   },
-}
-
-export const degrees = (celsius: number, units: UnitSystem) =>
-  `${Math.abs(Math.round(units === 'us' ? celsius * 1.8 : celsius))} ${units === 'us' ? '°F' : '°C'}`
-
-/** What a winter leaves to spare, in a sentence or three. */
-export function winterText(w: WinterMargin & { inPot: boolean }, name: string, units: UnitSystem): string {
-  const cold = `Your coldest night: near ${temperatureText(w.coldest, units)} (zone ${hardinessZone(w.coldest)}).`
-  const stands = w.inPot
-    ? `In a pot the roots of ${name.toLowerCase()} stand about ${temperatureText(w.rootsTo, units)}, two zones less than in the ground (common practice).`
-    : `In open ground ${name.toLowerCase()} stands about ${temperatureText(w.rootsTo, units)}.`
-  const spare =
-    w.margin >= 0
-      ? w.low >= 0
-        ? `${degrees(w.margin, units)} to spare.`
-        : `${degrees(w.margin, units)} to spare, but the least hardy kinds would be killed.`
-      : w.high >= 0
-        ? `${degrees(w.margin, units)} short: only the hardiest kinds come through unprotected; wrap it, sink it or take it in.`
-        : `${degrees(w.margin, units)} short: take it in for the winter.`
-  return `${cold} ${stands} ${spare}`
 }

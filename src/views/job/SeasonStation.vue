@@ -23,7 +23,7 @@ import { isOver } from '@/stations/stations'
 import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/labels'
 import { plantedText } from '@/text/make/preparing'
-import { winterText } from '@/text/season/season'
+import { winterText } from '@/text/season/winter'
 import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
