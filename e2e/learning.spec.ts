@@ -137,6 +137,8 @@ test('a test with the keyboard alone, in US units; what is typed wrong is told b
 test('readings from a sheet, a photo, and one step back', async ({ page }) => {
   await openGarden(page, '/demo/jobs/herbs-26/log')
   await page.getByRole('button', { name: 'Read a sheet' }).click()
+  // What is to be written has the keyboard, not the cross.
+  await expect(page.getByLabel('Rows')).toBeFocused()
   await page
     .getByLabel('Rows')
     .fill('date,what,value,unit\n2026-06-01,pH,6.2,\n2026-06-02,EC,900,uS/cm\n2026-06-03,colour,1,')

@@ -16,6 +16,15 @@ const {
   scrolls?: boolean
 }>()
 const visible = defineModel<boolean>('visible', { required: true })
+
+/** The keyboard begins at the first field of what is written; on a touch screen that would bring its keys up unasked. */
+function beginAtField() {
+  if (!writing || !matchMedia('(hover: hover)').matches) return
+  const content = [...document.querySelectorAll('.p-dialog-content')].at(-1)
+  if (content?.querySelector('[autofocus]')) return
+  const field = 'input:not([type="hidden"], [type="file"], [disabled]), textarea, [role="combobox"]'
+  content?.querySelector(field)?.setAttribute('autofocus', '')
+}
 </script>
 
 <template>
@@ -26,6 +35,7 @@ const visible = defineModel<boolean>('visible', { required: true })
     :dismissable-mask="!writing"
     :style="{ width: `min(${width}, 96vw)` }"
     :pt="scrolls ? { content: { tabindex: 0 } } : undefined"
+    @show="beginAtField"
   >
     <slot />
   </Dialog>

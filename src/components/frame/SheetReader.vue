@@ -68,13 +68,15 @@ function take() {
       {{ words.columns }} <code>{{ columns }}</code>. <slot name="columns" />
     </p>
     <NoteField v-model="text" :label="words.rows" :rows="7" fixed :placeholder="placeholder" />
-    <FileButton
-      :label="words.chooseAFile"
-      :name="fileName"
-      accept=".csv,.tsv,.txt,text/csv"
-      quiet
-      @file="fromFile"
-    />
+    <div class="file">
+      <FileButton
+        :label="words.chooseAFile"
+        :name="fileName"
+        accept=".csv,.tsv,.txt,text/csv"
+        quiet
+        @file="fromFile"
+      />
+    </div>
     <div v-if="look?.strangers.length" class="strangers">
       <ChoiceField
         v-for="heading in look.strangers"
@@ -108,6 +110,9 @@ function take() {
 .end {
   justify-content: flex-end;
   margin: 8px 0;
+}
+.file {
+  margin-top: 6px;
 }
 .strangers {
   display: grid;
