@@ -54,6 +54,8 @@ export function monthsFromText(
   if (!has('tmin') || !has('tmax'))
     return fail(1, 'heading', headings.map((h) => h.text).join(', '), 'tmin, tmax and rain')
   const strange = headingProblem(sheet, LEFT_OUT)
+  if (strange?.column === 'quote')
+    return fail(sheet.openQuote, 'quotation marks', '"', 'quotation marks in pairs')
   if (strange)
     return strange.column === 'twice'
       ? fail(1, 'heading', strange.text, 'each column once')

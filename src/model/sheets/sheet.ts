@@ -22,6 +22,8 @@ export interface Sheet {
   rows: SheetRow[]
   /** More rows than are read at once: none of them was. */
   tooMany: boolean
+  /** Line whose quotation marks do not pair: where its cell ends is anybody's guess, and lines may lie within it. */
+  openQuote: number | null
   separator: Separator
   /** How its numbers write a fraction, where they say so. */
   decimal: DecimalSign | null
@@ -44,8 +46,10 @@ export const csvOf = (rows: readonly object[], columns?: readonly string[]): str
     escapeFormulae: FORMULA,
   })}`
 
+const parsedBy = (text: string, separator: Separator, most: number) =>
+  Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimiter: SIGNS[separator], preview: most })
 const linesBy = (text: string, separator: Separator, most: number): string[][] =>
-  Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimiter: SIGNS[separator], preview: most }).data
+  parsedBy(text, separator, most).data
 
 /** A line without the empty cells at its end. */
 function trimmed(line: readonly string[]): string[] {
@@ -110,7 +114,10 @@ export function readSheet(text: string, columns: readonly TableColumn[], matches
   const most = GARDEN_LIMITS.sheetRows.value
   const bare = text.replace(/^\uFEFF/, '')
   const separator = separatorOf(bare, columns)
-  const [head = [], ...rest] = linesBy(bare, separator, most + 2)
+  const { data, errors } = parsedBy(bare, separator, most + 2)
+  const quote = errors.find((e) => e.type === 'Quotes')
+  const openQuote = quote ? (quote.row ?? 0) + 1 : null
+  const [head = [], ...rest] = data
   const headings = trimmed(head).map((cell) => ({
     text: cell.trim(),
     means: meaning(cell, columns, matches),
@@ -118,7 +125,7 @@ export function readSheet(text: string, columns: readonly TableColumn[], matches
   const decimal = decimalOf(rest)
   const numbers = new Set(columns.filter(isNumeric).map((c) => c.id))
   const numeric = headings.map(({ means }) => means === null || numbers.has(means.id))
-  const sheet = { headings, separator, decimal }
+  const sheet = { headings, separator, decimal, openQuote }
   if (rest.length > most) return { ...sheet, rows: [], tooMany: true }
   const rows = rest.map((list, i) => {
     const plain = list.map((cell) => (GUARDED.test(cell) ? cell.slice(1) : cell))
@@ -172,8 +179,12 @@ export interface CellWrong {
   wanted: string
 }
 
-/** What is wrong with the headings as a whole: one that nobody knows and no word was given for, or one named twice. */
-export function headingProblem({ headings }: Sheet, matches: Matches): CellWrong | null {
+/**
+ * What is wrong with a sheet as a whole: a quotation mark without its fellow, a heading that nobody knows and no word
+ * was given for, or one named twice.
+ */
+export function headingProblem({ headings, openQuote }: Sheet, matches: Matches): CellWrong | null {
+  if (openQuote !== null) return { column: 'quote', text: String(openQuote), wanted: '' }
   const strange = headings.find((h) => h.text !== '' && !h.means && !Object.hasOwn(matches, h.text))
   if (strange) return { column: 'stranger', text: strange.text, wanted: '' }
   const ids = headings.flatMap((h) => (h.means ? [h.means.id] : []))

@@ -130,6 +130,25 @@ describe('one number is read as one number', () => {
     // Where fractions have a comma, a point may be a thousand.
     expect(logIn('date;what;value\n2026-05-01;fed;1.250\n2026-05-02;fed;2,5').entries).toHaveLength(1)
   })
+  test('a quotation mark without its second is said: what follows may lie within its cell', () => {
+    const log = ['date,what,note', '2026-05-01,note,fine', '2026-05-02,note,"hot', '2026-05-03,watered,']
+    const open = logIn(log.join('\n'))
+    expect([open.entries, open.problems]).toMatchObject([
+      [],
+      [{ row: 1, why: { column: 'quote', text: '3' } }],
+    ])
+    expect(sheetProblemText(open.problems[0]!, 'metric')).toMatch(
+      /^Row 3: a quotation mark has no second one/,
+    )
+    expect(logIn(log.join('\n').replace('"hot', '"hot"')).entries).toHaveLength(3)
+    // Doubled within a cell they are part of what it says (RFC 4180).
+    expect(logIn('date,what,note\n2026-05-01,note,"a ""hot"" day"').entries[0]!.note).toBe('a "hot" day')
+    const months = Array.from({ length: 12 }, (_, i) => `${i === 4 ? '"' : ''}${i},${i + 9}`)
+    expect(monthsFromText(`tmin,tmax\n${months.join('\n')}`, 'metric')).toMatchObject({
+      ok: false,
+      problem: { row: 6 },
+    })
+  })
   test('how it was read is said', () => {
     expect(readAsText(logIn('date;what;value\n2026-05-01;fed;2,5').look)).toBe(
       'Read with semicolons between the cells; 6,5 is six and a half.',

@@ -61,6 +61,8 @@ export function sheetProblemText({ row, name, why }: SheetProblem, units: UnitSy
   }
   const { column, text, wanted } = why
   if (column === 'rows') return `Too many rows: ${wanted}. Split the sheet.`
+  if (column === 'quote')
+    return `Row ${text}: a quotation mark has no second one, so nobody knows where its cell ends. Put it in or take it out.`
   if (column === 'surplus')
     return `${where}: “${text}” is beyond the last column. A decimal comma? Use semicolons between the cells, or quotes.`
   if (column === 'stranger') return `There is no column “${text}”. Say which one it is, or leave it out.`
