@@ -103,6 +103,29 @@ for (const [mode, says] of [
 }
 
 bare(
+  'a disk that is full in earnest: said until there is room again, and nothing is lost',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    await saved(page)
+    const devtools = await context.newCDPSession(page)
+    const { origin } = new URL(page.url())
+    await devtools.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
+    const name = page.getByLabel('Name of this job')
+    await name.fill('Kept in the page')
+    await plain(page.getByRole('alert')).toContainText('The disk is full', { timeout: 20_000 })
+    await plain(page.locator('.notice')).toHaveText('Not saved!')
+    await devtools.send('Storage.overrideQuotaForOrigin', { origin })
+    await plain(page.getByRole('alert')).toBeHidden({ timeout: 20_000 })
+    await saved(page)
+    await page.reload()
+    await plain(name).toHaveValue('Kept in the page')
+    told('quota of the origin used up', 'said until there is room, nothing lost')
+  },
+)
+
+bare(
   'K12: a database deleted under the page is made anew from what is on it; the page says so and offers a file',
   { tag: '@long' },
   async ({ page }) => {

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { openGarden } from './support'
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { openGarden, saved, startJob } from './support'
 
 // The browser itself complains of files that are not there; these tests look at what the page makes of it.
 
@@ -42,5 +42,110 @@ test(
     await page.getByRole('link', { name: 'Records' }).click()
     await expect(page).toHaveURL(/records/)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  },
+)
+
+/** Places where a worker works, and what shows that it has answered. */
+const AT_WORK: { path: string; answered: (page: Page) => Locator }[] = [
+  { path: '/demo/jobs/peppers-27/mix', answered: (page) => page.getByText(/^Of ten lots of such materials/) },
+  {
+    path: '/demo/jobs/peppers-27/finder',
+    answered: (page) => page.getByRole('heading', { name: /ways? meet all of it|Nothing meets all/ }),
+  },
+  { path: '/demo/jobs/peppers-27/plan', answered: (page) => page.locator('#plan-now') },
+  { path: '/demo/predictions', answered: (page) => page.getByRole('region', { name: 'Every reading' }) },
+]
+for (const { path, answered } of AT_WORK)
+  test(`a worker that dies at work says so and works again: ${path}`, { tag: '@long' }, async ({ page }) => {
+    // Struck down as a task reaches it, for as long as the page is told so.
+    await page.addInitScript(() => {
+      const post = Worker.prototype.postMessage
+      Worker.prototype.postMessage = function (this: Worker, ...given: unknown[]) {
+        Reflect.apply(post, this, given)
+        if (sessionStorage.getItem('strike') !== 'yes') return
+        this.terminate()
+        setTimeout(() => this.dispatchEvent(new ErrorEvent('error', { message: 'struck down' })))
+      }
+    })
+    await openGarden(page, '/demo')
+    await page.evaluate(() => sessionStorage.setItem('strike', 'yes'))
+    await page.goto(path)
+    const said = page.getByText('it broke off')
+    await expect(said.first()).toBeVisible({ timeout: 20_000 })
+    await page.evaluate(() => sessionStorage.setItem('strike', 'no'))
+    for (const again of await page.getByRole('button', { name: 'Try again' }).all()) await again.click()
+    await expect(said).toHaveCount(0, { timeout: 20_000 })
+    await expect(answered(page)).toBeVisible({ timeout: 30_000 })
+    test
+      .info()
+      .annotations.push({ type: 'fault', description: `worker killed at ${path}: said, works again` })
+  })
+
+test(
+  'a worker that falls silent is given up after a while, with a sentence',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      const post = Worker.prototype.postMessage
+      Worker.prototype.postMessage = function (this: Worker, ...given: unknown[]) {
+        if (sessionStorage.getItem('silent') !== 'yes') Reflect.apply(post, this, given)
+      }
+    })
+    await openGarden(page, '/demo')
+    await page.evaluate(() => sessionStorage.setItem('silent', 'yes'))
+    await page.goto('/demo/predictions')
+    const said = page.getByText('Nothing was heard from this calculation for a while')
+    await expect(said).toBeVisible({ timeout: 40_000 })
+    await page.evaluate(() => sessionStorage.setItem('silent', 'no'))
+    await page.getByRole('button', { name: 'Try again' }).click()
+    await expect(page.getByRole('region', { name: 'Every reading' })).toBeVisible({ timeout: 30_000 })
+    await expect(said).toHaveCount(0)
+  },
+)
+
+test(
+  'back and forward as fast as it goes, with edits between: every page opens and every edit is there',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page)
+    await startJob(page, 'Round pot')
+    for (const link of ['Beds', 'Shelf', 'Records', 'Today'])
+      await page.getByRole('link', { name: link }).click()
+    await page.goBack()
+    for (let i = 0; i < 60; i++)
+      await page.evaluate((forward) => (forward ? history.forward() : history.back()), i % 3 === 1)
+    await expect(page.locator('main h1, main h2').first()).toBeVisible()
+    await page.goto('/my')
+    await page.locator('main a[href*="/jobs/"]').first().click()
+    const name = page.getByLabel('Name of this job')
+    for (let i = 0; i < 10; i++) {
+      await name.fill(`Storm ${i}`)
+      await page.goBack()
+      await page.goForward()
+    }
+    await expect(name).toHaveValue('Storm 9')
+    await saved(page)
+    await page.reload()
+    await expect(name).toHaveValue('Storm 9')
+    test.info().annotations.push({ type: 'fault', description: 'back and forward storms: nothing lost' })
+  },
+)
+
+test(
+  'short of memory while a search runs: the page goes on, and what was done is there',
+  { tag: '@long' },
+  async ({ page, context }) => {
+    await openGarden(page)
+    await startJob(page, 'Fabric bag')
+    const devtools = await context.newCDPSession(page)
+    await page.getByLabel('Name of this job').fill('Under pressure')
+    for (let i = 0; i < 5; i++) {
+      await devtools.send('Memory.simulatePressureNotification', { level: 'critical' })
+      await page.getByLabel('Name of this job').fill(`Under pressure ${i}`)
+    }
+    await saved(page)
+    await page.reload()
+    await expect(page.getByLabel('Name of this job')).toHaveValue('Under pressure 4')
+    test.info().annotations.push({ type: 'fault', description: 'memory pressure: nothing lost' })
   },
 )

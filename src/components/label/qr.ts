@@ -6,12 +6,12 @@ export interface QrSquares {
   path: string
 }
 
-/** Longest text a code of the largest kind holds at the least correction, letters. Source: ISO/IEC 18004. */
-const MOST_QR_LETTERS = 2900
+/** Longest text a code of the largest kind (40-L) holds, bytes of UTF-8. Source: ISO/IEC 18004. */
+const MOST_QR_BYTES = 2953
 
 /** A text as a QR code; null where it is too long for one. */
 export function qrSquares(text: string): QrSquares | null {
-  if (text.length > MOST_QR_LETTERS) return null
+  if (new TextEncoder().encode(text).length > MOST_QR_BYTES) return null
   const { size, data } = QRCode.create(text, { errorCorrectionLevel: 'L' }).modules
   const squares: string[] = []
   data.forEach((dark, i) => {

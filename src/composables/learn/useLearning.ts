@@ -6,7 +6,10 @@ import { shelfOfTaught, type Taught } from '@/model/learn/learn'
 import { newReadings, readingsOfGarden } from '@/model/learn/readings'
 import { learnedOf } from '@/model/garden/garden'
 import type { LearnedShelf } from '@/model/garden/schemas'
+import type { Outcome } from '@/core/outcome'
+import { failureLine } from '@/text/make/tasks'
 import { learnInWorker } from '@/workers/core.client'
+import { runOnce } from '../page/useTask'
 import type { GardenDoor } from '../garden/gardenDoor'
 
 type Choices = Pick<LearnedShelf, 'without' | 'trusted'>
@@ -67,19 +70,15 @@ function useTeaching(garden: GardenDoor, run: typeof learnInWorker) {
   async function work({ without, trusted }: Choices): Promise<Taught | null> {
     working.value = true
     trouble.value = ''
-    try {
-      const left = new Set(without)
+    const left = new Set(without)
+    const asked = await runOnce<number, Outcome<Taught>>((controls) => {
       const readings = readingsOfGarden(toRaw(garden.records)).filter((r) => !left.has(r.id))
-      const answer = await run(learnRequest(toRaw(garden.records), readings, trusted))
-      if (answer?.ok) return answer.value
-      trouble.value = words.whatTheReadingsTeachCould
-      return null
-    } catch {
-      trouble.value = words.whatTheReadingsTeachCould2
-      return null
-    } finally {
-      working.value = false
-    }
+      return run(learnRequest(toRaw(garden.records), readings, trusted), controls)
+    })
+    working.value = false
+    if ('value' in asked && asked.value?.ok) return asked.value.value
+    trouble.value = 'failure' in asked ? failureLine(asked.failure) : words.whatTheReadingsTeachCould
+    return null
   }
   return { working, trouble, work }
 }

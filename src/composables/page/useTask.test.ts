@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { effectScope } from 'vue'
-import { useTask, type TaskControls } from './useTask'
+import { runOnce, useTask, type TaskControls } from './useTask'
 
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
@@ -109,4 +109,26 @@ test('a cancel leaves nothing behind; null counts as cancelled; the end of its p
   await settle()
   scope.stop()
   expect(all[2]!.signal.aborted).toBe(true)
+})
+
+test('once beside the page: its answer, why there is none, and given up where nothing is heard of it', async () => {
+  expect(await runOnce(async () => 'A')).toEqual({ value: 'A' })
+  expect(await runOnce(async () => null)).toEqual({ value: null })
+  expect(await runOnce(() => Promise.reject(new Error('gone')))).toEqual({ failure: 'lost' })
+  const thrown = runOnce(() => {
+    throw new Error('before its first wait')
+  })
+  expect(await thrown).toEqual({ failure: 'lost' })
+  let controls: TaskControls<number> | undefined
+  const hung = runOnce<number, string>((given) => {
+    controls = given
+    return new Promise(() => {})
+  }, 1000)
+  await vi.advanceTimersByTimeAsync(900)
+  controls!.onProgress(1)
+  await vi.advanceTimersByTimeAsync(900)
+  expect(controls!.signal.aborted).toBe(false)
+  await vi.advanceTimersByTimeAsync(200)
+  expect(await hung).toEqual({ failure: 'silent' })
+  expect(controls!.signal.aborted).toBe(true)
 })

@@ -52,6 +52,29 @@ class Running {
 }
 
 /**
+ * Runs something beside the page once. Answers what it answers (null where it was cancelled), or why it did not: it
+ * broke off, or nothing was heard of it for so long.
+ */
+export function runOnce<P, V>(
+  run: (controls: TaskControls<P>) => Promise<V | null>,
+  silence = SILENCE,
+): Promise<{ value: V | null } | { failure: TaskFailure }> {
+  return new Promise((answer) => {
+    const running = new Running(silence, () => end({ failure: 'silent' }))
+    const end = (found: { value: V | null } | { failure: TaskFailure }) => {
+      running.stop()
+      answer(found)
+    }
+    void Promise.resolve()
+      .then(() => run({ signal: running.signal, onProgress: () => running.heard() }))
+      .then(
+        (value) => end({ value }),
+        () => end({ failure: 'lost' }),
+      )
+  })
+}
+
+/**
  * Something that runs beside the page: in a worker, over the network. The newest question wins; a run that breaks or
  * falls silent fails with a word instead of leaving the page waiting. `run` answers null where it was cancelled.
  */

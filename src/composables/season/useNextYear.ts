@@ -1,6 +1,7 @@
 import { nextYear as words } from '@/text/composables/season'
 import { computed, ref, toRaw } from 'vue'
-import type { Candidate } from '@/core/finder'
+import type { Candidate, FinderProgress } from '@/core/finder'
+import type { Outcome } from '@/core/outcome'
 import { freshenedJob, freshenRequest, freshest, oldMixOf, reuseVerdict } from '@/model/season/nextYear'
 import type { FoundMixes } from '@/model/find/findMixes'
 import { afterFinding } from '@/model/find/nextMoves'
@@ -11,9 +12,11 @@ import { nextYearsJob } from '@/model/garden/starting'
 import { readingsOf } from '@/model/season/readings'
 import { seasonLog } from '@/model/season/seasonLog'
 import { recipeOf } from '@/model/mix/versions'
+import { failureLine } from '@/text/make/tasks'
 import { findInWorker } from '@/workers/core.client'
 import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
+import { runOnce } from '../page/useTask'
 
 /** Options that are shown. */
 const SHOWN = 4
@@ -88,17 +91,16 @@ function useFreshening<G extends GardenDoor>(
     if (!old.isKept.value) old.keep()
     working.value = true
     trouble.value = ''
-    try {
+    const oldId = old.id.value
+    const asked = await runOnce<FinderProgress, Outcome<FoundMixes>>(async (controls) => {
       const records: Garden = toRaw(garden.records)
-      const request = freshenRequest(records, next, old.id.value)
-      const answer = request.ok ? await find(request.value) : null
-      found.value = answer?.ok ? answer.value : null
-      if (!found.value || found.value.found.length === 0) trouble.value = words.noMixWasFoundWith
-    } catch {
-      trouble.value = words.whatToAddCouldNot
-    } finally {
-      working.value = false
-    }
+      const request = freshenRequest(records, next, oldId)
+      return request.ok ? find(request.value, controls) : null
+    })
+    working.value = false
+    found.value = 'value' in asked && asked.value?.ok ? asked.value.value : null
+    if ('failure' in asked) trouble.value = failureLine(asked.failure)
+    else if (!found.value || found.value.found.length === 0) trouble.value = words.noMixWasFoundWith
   }
   return {
     cropId,

@@ -1,3 +1,5 @@
+import fc from 'fast-check'
+import { draws } from '@/core/testing/draws'
 import { once } from '@/core/testing/once'
 import { spawnSync } from 'node:child_process'
 import ICAL from 'ical.js'
@@ -80,6 +82,39 @@ describe('the calendar file', () => {
     expect(readBack(file)[0]!.summary).toBe('Fig END:VEVENT BEGIN:VEVENT SUMMARY:Foreign back')
     expect(file.match(/^BEGIN:VEVENT/gm)).toHaveLength(1)
     for (const line of file.split('\r\n')) expect(line).not.toMatch(/[\r\n\u202e]/)
+  })
+  test('any words at all make as many events as there are tasks, and nothing else', () => {
+    const anyWords = fc.oneof(
+      fc.string({ unit: 'binary', maxLength: 200 }),
+      fc
+        .array(
+          fc.constantFrom(
+            '\r\n',
+            '\n',
+            ' ',
+            'BEGIN:VEVENT',
+            'END:VCALENDAR',
+            ';',
+            ',',
+            ':',
+            '\\',
+            '"',
+            '\u202e',
+            'Fig',
+          ),
+        )
+        .map((some) => some.join('')),
+    )
+    fc.assert(
+      fc.property(anyWords, anyWords, anyWords, (name, title, text) => {
+        const file = calendarFile(name, [{ ...TASKS[0]!, title, text }, TASKS[1]!])
+        const events = readBack(file)
+        expect(events.map((e) => e.startDate.toString())).toEqual(['2027-06-01', '2027-12-31'])
+        expect(events[1]!.summary).toBe(TASKS[1]!.title)
+        expect(file.match(/^(BEGIN|END):VEVENT$/gm)).toHaveLength(4)
+      }),
+      draws(300),
+    )
   })
   test('nothing due is a calendar of nothing', () => expect(readBack(calendarFile('Empty', []))).toEqual([]))
 })

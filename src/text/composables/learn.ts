@@ -2,8 +2,6 @@ import type { Shown } from '../base/shown'
 
 export const learning = {
   whatTheReadingsTeachCould: 'What the readings teach could not be worked out.',
-  whatTheReadingsTeachCould2:
-    'What the readings teach could not be worked out: the page was stopped. Try again.',
   learningFromReadings: 'learning from readings',
   takingAReadingInAgain: 'taking a reading in again',
   sayingAReadingIsRight: 'saying a reading is right',

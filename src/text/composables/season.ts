@@ -11,7 +11,6 @@ export const log = {
 export const nextYear = {
   toppedUp: (job: Shown) => `${job}, topped up`,
   noMixWasFoundWith: 'No mix was found with it. Put more materials on the shelf, or take another crop.',
-  whatToAddCouldNot: 'What to add could not be worked out: the page was stopped. Try again.',
 }
 
 export const photos = {

@@ -15,3 +15,6 @@ const FAILURES: Record<TaskFailure, Sentence> = {
   },
 }
 export const failureText = (failure: TaskFailure): Sentence => FAILURES[failure]
+/** The same where there is one line for it. */
+export const failureLine = (failure: TaskFailure): string =>
+  `${FAILURES[failure].why} ${FAILURES[failure].fix}`

@@ -7,16 +7,13 @@ import NextMoves from '@/components/bench/NextMoves.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { isTyping } from '@/composables/page/isTyping'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
-import { failureText } from '@/text/make/tasks'
+import { failureLine } from '@/text/make/tasks'
 
 const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =
   useBenchContext()
 const movesStale = useDelayedByFrame(next.stale)
 const judgedStale = useDelayedByFrame(later.stale)
-const failed = computed(() => {
-  const failure = next.failure.value
-  return failure && `${failureText(failure).why} ${failureText(failure).fix}`
-})
+const failed = computed(() => next.failure.value && failureLine(next.failure.value))
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
 // A digit takes a next move, unless something else has the keyboard.

@@ -2,6 +2,7 @@
 /** Every reading beside what was expected of it, by figure, with the share inside the likely range. */
 import { common } from '@/text/base/common'
 import { predictionsView as words } from '@/text/views/predictionsView'
+import Button from 'primevue/button'
 import { computed, onMounted, shallowRef } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import { useLearning } from '@/composables/learn/useLearning'
@@ -16,9 +17,10 @@ const learning = useLearning(garden)
 const { all, working, trouble } = learning
 const { nameOf } = useTaught(garden, learning)
 const told = shallowRef<readonly ReadingTold[]>([])
-onMounted(async () => {
+async function tell() {
   if (all.value.length > 0) told.value = (await learning.tell()) ?? []
-})
+}
+onMounted(tell)
 const summary = computed(() => predictionsOf(told.value).map(predictionText))
 const rows = computed(() =>
   readingToldRows(told.value, nameOf, garden.settings.units).map(({ cells }) => cells),
@@ -38,7 +40,9 @@ const rows = computed(() =>
       }}</RouterLink>
     </p>
     <p v-else-if="working" role="status">{{ words.holdingYourReadingsAgainstWhat }}</p>
-    <p v-if="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="trouble" role="alert">
+      {{ trouble }} <Button :label="common.tryAgain" size="small" outlined @click="tell" />
+    </p>
     <ul v-if="summary.length">
       <li v-for="s in summary" :key="s">{{ s }}</li>
     </ul>
