@@ -9,6 +9,7 @@ export default defineConfig({
     environment: 'node',
     // Thousands of draws on a slow machine: how fast they are is for the benchmarks to say.
     testTimeout: 60_000,
+    expect: { poll: { timeout: 20_000 } },
     isolate: false,
     maxWorkers: 2,
     setupFiles: ['src/testing/setup.ts'],

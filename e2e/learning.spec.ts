@@ -5,7 +5,7 @@ const on = (page: Page, day: string) => page.clock.setFixedTime(new Date(`${day}
 const heading = (page: Page, name: string) => page.getByRole('heading', { name, exact: true })
 
 test.describe('on a phone', () => {
-  test.use({ hasTouch: true, viewport: PHONE })
+  test.use({ hasTouch: true, viewport: PHONE, alone: true })
 
   test(
     'a season lived through: mix, test, learn, correct, log, harvest, compare, freshen',

@@ -18,7 +18,9 @@ type Keep = (options: BrowserContextOptions) => Promise<Kept>
  * Tests of a worker share a browser context, so that the app's scripts are fetched and compiled once. Every test begins
  * with nothing stored: databases, caches and cookies of the page are removed after each.
  */
-const shared = base.extend<object, { keep: Keep }>({
+const shared = base.extend<{ alone: boolean }, { keep: Keep }>({
+  /** In a context of its own: what sets the clock would set it for every later test of a shared one. */
+  alone: [false, { option: true }],
   keep: [
     async ({ browser }, use) => {
       const contexts = new Map<string, Promise<Kept>>()
@@ -52,10 +54,13 @@ const shared = base.extend<object, { keep: Keep }>({
     },
     { scope: 'worker' },
   ],
-  context: async ({ keep, browser, viewport, hasTouch, baseURL, serviceWorkers, contextOptions }, use) => {
+  context: async (
+    { keep, alone, browser, viewport, hasTouch, baseURL, serviceWorkers, contextOptions },
+    use,
+  ) => {
     const options = { ...contextOptions, viewport, hasTouch, baseURL, serviceWorkers }
     // A service worker outlives the pages it serves: its tests have a context each.
-    if (serviceWorkers === 'allow') {
+    if (alone || serviceWorkers === 'allow') {
       const own = await browser.newContext(options)
       await use(own)
       await own.close()

@@ -25,6 +25,12 @@ function beginAtField() {
   const field = 'input:not([type="hidden"], [type="file"], [disabled]), textarea, [role="combobox"]'
   content?.querySelector(field)?.setAttribute('autofocus', '')
 }
+/** A choice keeps Escape to itself though it is shut: there it shuts the dialog. */
+function shutFromChoice(event: KeyboardEvent) {
+  const at = event.target as HTMLElement
+  if (event.key !== 'Escape' || !at.matches('[role="combobox"]')) return
+  if (at.getAttribute('aria-expanded') !== 'true') visible.value = false
+}
 </script>
 
 <template>
@@ -34,7 +40,10 @@ function beginAtField() {
     :header="header"
     :dismissable-mask="!writing"
     :style="{ width: `min(${width}, 96vw)` }"
-    :pt="scrolls ? { content: { tabindex: 0 } } : undefined"
+    :pt="{
+      root: { onKeydownCapture: shutFromChoice },
+      content: scrolls ? { tabindex: 0 } : {},
+    }"
     @show="beginAtField"
   >
     <slot />

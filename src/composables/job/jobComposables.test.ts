@@ -18,6 +18,7 @@ import { useBedProblems } from './useBedProblems'
 import { movesAtOnce } from '@/model/find/nextMoves'
 import { useBench } from '../bench/useBench'
 import { useDues } from '../season/useDues'
+import { useLog } from '../season/useLog'
 import { useFinder } from '../find/useFinder'
 import { useFinderWishes } from '../find/useFinderWishes'
 import { useFirstOpen } from '../page/useFirstOpen'
@@ -68,6 +69,27 @@ const rest = async (ms = 1000) => {
   await vi.advanceTimersByTimeAsync(ms)
   await nextTick()
 }
+
+describe('the log of a job', () => {
+  test('what is noted for one day that is over is in the order it was noted, the newest first', () => {
+    const { made: log } = using((inHand) => useLog(inHand))
+    for (const note of ['first', 'second', 'third']) {
+      log.begin('note')
+      Object.assign(log.draft.value!, { day: '2026-06-01', note })
+      log.keep()
+    }
+    const notes = () => log.all.value.filter((e) => e.at.startsWith('2026-06-01')).map((e) => e.note)
+    expect(notes()).toEqual(['third', 'second', 'first'])
+    // One that is moved to that day comes last of it; one that stays keeps its moment.
+    log.begin('note')
+    Object.assign(log.draft.value!, { day: '2026-06-02', note: 'moved' })
+    log.keep()
+    log.change(log.all.value.find((e) => e.note === 'moved')!)
+    log.draft.value!.day = '2026-06-01'
+    log.keep()
+    expect(notes()).toEqual(['moved', 'third', 'second', 'first'])
+  })
+})
 
 describe('a job in hand', () => {
   test('gives what a station shows, and nothing of a job that is not there', () => {
@@ -434,7 +456,7 @@ test('what planted jobs ask for comes bit by bit and whole; a later garden takes
   const jobs = shallowRef<readonly Job[]>(jobsOf(door.records))
   const dues = scope.run(() => useDues(() => door.records, jobs))!
   expect(dues.value.size).toBe(0)
-  await vi.waitUntil(() => dues.value.size > 0)
+  await vi.waitUntil(() => dues.value.size > 0, { timeout: 20_000 })
   const planted = jobs.value.filter((j) => j.plantedOn).map((j) => j.id)
   expect(planted.length).toBeGreaterThan(1)
   expect(planted).toEqual(expect.arrayContaining([...dues.value.keys()]))
@@ -442,8 +464,8 @@ test('what planted jobs ask for comes bit by bit and whole; a later garden takes
   // Two changes in a row: only the last one is answered.
   jobs.value = []
   jobs.value = alone
-  await vi.waitUntil(() => dues.value.size === 1)
+  await vi.waitUntil(() => dues.value.size === 1, { timeout: 20_000 })
   expect([...dues.value.keys()]).toEqual([alone[0]!.id])
   jobs.value = []
-  await vi.waitUntil(() => dues.value.size === 0)
+  await vi.waitUntil(() => dues.value.size === 0, { timeout: 20_000 })
 })

@@ -34,7 +34,7 @@ export function useLog<G extends GardenDoor>(inHand: Hand<G>) {
   const { add, expectedAt } = useNoting(inHand, found)
   return {
     ...found,
-    ...useDraft(inHand, { add, expectedAt }),
+    ...useDraft(inHand, { add, expectedAt, all: found.all }),
     ...useLogSearch(inHand, found),
     soFar: computed(() => seasonSoFar(found.all.value, units.value)),
     tests: computed(() => testsOf(garden.records).filter((t) => t.jobId === job.value?.id)),
@@ -89,9 +89,13 @@ function useNoting<G extends GardenDoor>({ garden, job, evaluation }: Hand<G>, {
   return { add, expectedAt }
 }
 
-/** A day as a moment: now for today, noon for another. */
-const momentOf = (day: string) =>
-  day === isoDay(new Date()) ? new Date().toISOString() : new Date(`${day}T12:00`).toISOString()
+const MINUTE = 60_000
+/** A day as a moment: now for today; for another noon, and a minute later for each line there is of it. */
+function momentOf(day: string, lines: readonly Entry[]): string {
+  if (day === isoDay(new Date())) return new Date().toISOString()
+  const there = lines.filter((e) => isoDay(new Date(e.at)) === day).length
+  return new Date(new Date(`${day}T12:00`).getTime() + there * MINUTE).toISOString()
+}
 const draftOf = (of: Entry): EntryDraft => ({
   of,
   kind: of.kind,
@@ -104,7 +108,7 @@ const draftOf = (of: Entry): EntryDraft => ({
 /** A line being written or changed. */
 function useDraft<G extends GardenDoor>(
   { garden }: Hand<G>,
-  { add, expectedAt }: ReturnType<typeof useNoting>,
+  { add, expectedAt, all }: ReturnType<typeof useNoting> & Pick<Lines, 'all'>,
 ) {
   const draft = ref<EntryDraft | null>(null)
   const written = computed(() => {
@@ -128,11 +132,11 @@ function useDraft<G extends GardenDoor>(
       const d = draft.value
       if (!d || !written.value || problem.value || !isDay(d.day)) return
       if (d.of) {
-        const at = isoDay(new Date(d.of.at)) === d.day ? d.of.at : momentOf(d.day)
+        const at = isoDay(new Date(d.of.at)) === d.day ? d.of.at : momentOf(d.day, all.value)
         const expected = at === d.of.at ? d.of.expected : expectedAt(d.kind, at)
         const entry = { ...toRaw(d.of), ...written.value, at, expected }
         garden.run({ type: 'entries/put', entries: [entry], what: says.changingALineOfThe })
-      } else add(written.value, momentOf(d.day))
+      } else add(written.value, momentOf(d.day, all.value))
       draft.value = null
     },
     /** Takes away the line that is being changed. */
