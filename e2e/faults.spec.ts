@@ -112,6 +112,8 @@ bare(
     const devtools = await context.newCDPSession(page)
     const { origin } = new URL(page.url())
     await devtools.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
+    // The browser asks how much room there is every half minute.
+    await page.waitForTimeout(35_000)
     const name = page.getByLabel('Name of this job')
     await name.fill('Kept in the page')
     await plain(page.getByRole('alert')).toContainText('The disk is full', { timeout: 20_000 })
