@@ -68,6 +68,8 @@ const done = computed(() =>
     return { ...line, to: to(STATIONS[0]!.id, line.job) }
   }),
 )
+/** Cards drawn at once: more than a screen of them. */
+const CARDS = 16
 /** With so many jobs they are searched rather than read. */
 const MANY = 12
 const search = ref('')
@@ -107,7 +109,7 @@ function startAgain(id: string) {
         <p v-if="open.length === 0" class="soft">
           {{ words.nothingInHandAJob }}
         </p>
-        <ListInSight v-slot="{ item: o }" :items="openFound">
+        <ListInSight v-slot="{ item: o }" :items="openFound" :lines="CARDS">
           <JobCard
             :kind="o.kind"
             :title="o.title"

@@ -8,26 +8,30 @@ import { useIntersectionObserver } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 
-const { items, keep = null } = defineProps<{
+const {
+  items,
+  keep = null,
+  lines = 40,
+} = defineProps<{
   items: readonly T[]
   /** Id of the one that has to be there, however far down it is. */
   keep?: string | null
+  /** Lines that come at once: more than a screen, few enough to draw between two frames. */
+  lines?: number
 }>()
 defineSlots<{ default(props: { item: T }): unknown }>()
 
-/** Lines that come at once: more than a screen, few enough to draw between two frames. */
-const AT_ONCE = 40
-const shown = ref(AT_ONCE)
+const shown = ref(lines)
 const end = ref<HTMLElement | null>(null)
 const there = computed(() => items.slice(0, shown.value))
 const more = computed(() => items.length - there.value.length)
-const grow = () => (shown.value += AT_ONCE)
+const grow = () => (shown.value += lines)
 useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && grow(), { rootMargin: '600px' })
 watch(
   () => [items.length, keep] as const,
   () => {
     const at = keep === null ? -1 : items.findIndex((item) => item.id === keep)
-    shown.value = Math.max(AT_ONCE, at + 1)
+    shown.value = Math.max(lines, at + 1)
   },
   { immediate: true },
 )
@@ -37,7 +41,7 @@ watch(
   <ul class="plain">
     <li v-for="item in there" :key="item.id"><slot :item="item" /></li>
     <li v-if="more > 0" ref="end">
-      <Button :label="atOnce.showMoreOf(Math.min(more, AT_ONCE), more)" text size="small" @click="grow" />
+      <Button :label="atOnce.showMoreOf(Math.min(more, lines), more)" text size="small" @click="grow" />
     </li>
   </ul>
 </template>

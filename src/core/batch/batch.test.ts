@@ -159,6 +159,9 @@ describe('batches', () => {
           expect(p.blendLitres).toBeGreaterThanOrEqual(wanted * 0.995 - 1e-9)
           expect(p.blendLitres).toBeLessThanOrEqual(wanted * 1.05 + 1e-9)
           expect(p.batches.filter((b) => b.short).length).toBeLessThanOrEqual(1)
+          // Short of the others is what makes less than the first; the first itself never is.
+          const [whole] = p.batches
+          for (const b of p.batches) expect(b.short).toBe(b.blendLitres < whole!.blendLitres - 1e-6)
           p.totals.forEach((t, i) =>
             expect(t.litres).toBeCloseTo(
               p.batches.reduce((s, b) => s + b.measures[i]!.litres, 0),

@@ -149,6 +149,13 @@ describe('one number is read as one number', () => {
       problem: { row: 6 },
     })
   })
+  test('nothing at all has no headings, and none is made up', () => {
+    for (const text of ['', '\n\n', '\uFEFF'])
+      expect(logIn(text)).toMatchObject({
+        entries: [],
+        problems: [{ row: 1, why: { column: 'heading', text: '' } }],
+      })
+  })
   test('how it was read is said', () => {
     expect(readAsText(logIn('date;what;value\n2026-05-01;fed;2,5').look)).toBe(
       'Read with semicolons between the cells; 6,5 is six and a half.',
