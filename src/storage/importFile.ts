@@ -10,7 +10,7 @@ const fileSchema = z.object({
   format: z.literal(FILE_FORMAT),
   formatVersion: z.int().min(1),
   exportedAt: z.string(),
-  // As it comes: what is wrong with one record is told of that one.
+  // Read one by one: a fault in one record says nothing of the others.
   records: z.array(z.looseObject({ key: z.string() })),
   setAside: z.array(z.unknown()).optional(),
 })

@@ -18,7 +18,14 @@ export function useWhenAsked<T extends { id: string }, V>(work: () => (thing: T)
 
   async function answerAll() {
     isWorking = true
-    await drawn()
+    try {
+      await drawn()
+      await answerAsked()
+    } finally {
+      isWorking = false
+    }
+  }
+  async function answerAsked() {
     const rest = inStretches()
     while (asked.size > 0 && !isOver) {
       const answer = work()
@@ -34,7 +41,6 @@ export function useWhenAsked<T extends { id: string }, V>(work: () => (thing: T)
       // Meanwhile it may have become another question.
       if (work() === answer) answers.value = new Map([...answers.value, ...found])
     }
-    isWorking = false
   }
   return (thing: T): V | undefined => {
     const answer = answers.value.get(thing.id)

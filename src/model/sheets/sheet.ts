@@ -180,7 +180,7 @@ export interface CellWrong {
 }
 
 /**
- * What is wrong with a sheet as a whole: a quotation mark without its fellow, a heading that nobody knows and no word
+ * What is wrong with a sheet as a whole: a quotation mark without its second, a heading that nobody knows and no word
  * was given for, or one named twice.
  */
 export function headingProblem({ headings, openQuote }: Sheet, matches: Matches): CellWrong | null {
