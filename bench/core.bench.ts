@@ -98,9 +98,10 @@ const plainDraws = best(2, () => {
   for (let i = 0; i < 40; i++) {
     const drawnParts = parts.map((p) => {
       const drawn = drawMaterial(p.material, () => normal(random))
-      const { totalPorosity, waterAt10Cm, waterAt50Cm, waterAt100Cm } = drawn.material.properties
+      const { totalPorosity, waterAt5Cm, waterAt10Cm, waterAt50Cm, waterAt100Cm } = drawn.material.properties
       const { curve } = fitRetention({
         totalPorosity: totalPorosity.value,
+        waterAt5Cm: waterAt5Cm.value,
         waterAt10Cm: waterAt10Cm.value,
         waterAt50Cm: waterAt50Cm.value,
         waterAt100Cm: waterAt100Cm.value,

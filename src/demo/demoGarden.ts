@@ -267,7 +267,7 @@ const JOBS: DemoJob[] = [
     started: '2026-11-14',
     crop: 'leek',
     bed: 'module-pots',
-    parts: { peat_fine: 36, vermiculite_medium: 12, compost_green: 12 },
+    parts: { peat_fine: 36, vermiculite_medium: 12, soil_loam: 36 },
     plan: { bucket: 5, vessel: 60 },
   },
   {

@@ -52,7 +52,7 @@ export interface JobInHand<G extends GardenDoor = GardenDoor> {
 }
 
 /** What most vegetables like, while there is no job to ask. */
-const NO_JOB = targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null })
+const NO_JOB = targetsFor({ crops: [], inGround: false, height: null, carried: false, waterEvery: null })
 
 /** What is asked about a job; the same question as long as it asks the same. */
 function useQuestion(

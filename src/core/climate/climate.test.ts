@@ -245,7 +245,8 @@ describe('water a container uses', () => {
     totalPorosity: 0.8,
     containerCapacity: 0.5,
     airFilledPorosity: 0.3,
-    easilyAvailableWater: 0.16,
+    easilyAvailableWater: 0.2,
+    drainedToEasy: 0.16,
     waterBufferingCapacity: 0.04,
     plantAvailableWater: 0.4,
     heldWater: 0.3,
@@ -441,7 +442,7 @@ describe('water a container uses', () => {
     expect(rootedVolume(lettuce, 1, 2)).toBe(2)
     expect(rootedVolume(lettuce, 1, 40, { share: 0.25, coefficient: 1 })).toBeCloseTo(least, 9)
     expect(rootedVolume(lettuce, 4, 400)).toBeCloseTo(8 * least, 9)
-    const water = { ...balance, mixVolume: 13, plantAvailableWater: 0.47, easilyAvailableWater: 0.25 }
+    const water = { ...balance, mixVolume: 13, plantAvailableWater: 0.47, drainedToEasy: 0.25 }
     const july = (mixVolume: number) =>
       wateringInterval(
         { ...water, mixVolume },

@@ -163,20 +163,20 @@ export function rainCaught(
 }
 
 /** Water of a mix as far as the days between waterings hang on it. */
-export type RootWater = Pick<WaterBalance, 'mixVolume' | 'easilyAvailableWater' | 'plantAvailableWater'>
+export type RootWater = Pick<WaterBalance, 'mixVolume' | 'drainedToEasy' | 'plantAvailableWater'>
 
 /**
  * Water a plant can take between waterings before it slows down, litres: of what is plant-available the crop's
- * depletion fraction p for the day's demand; in containers never more than is easily available, for beyond 50 cm of
+ * depletion fraction p for the day's demand; in containers never more than lies between the drained state and 50 cm, for beyond 50 cm of
  * tension an open mix hardly brings water to a root.
  * Source: FAO-56 eq. 83 (p times TAW); De Boodt & Verdonck 1972 for containers.
  *
  * @example
- * usableWater({ mixVolume: 12, easilyAvailableWater: 0.16, plantAvailableWater: 0.5 }, 0.3, false) // 1.8
+ * usableWater({ mixVolume: 12, drainedToEasy: 0.16, plantAvailableWater: 0.5 }, 0.3, false) // 1.8
  */
 export function usableWater(water: RootWater, p: Fraction, inGround: boolean): Litres {
   const readily = p * water.plantAvailableWater
-  return water.mixVolume * (inGround ? readily : Math.min(readily, water.easilyAvailableWater))
+  return water.mixVolume * (inGround ? readily : Math.min(readily, water.drainedToEasy))
 }
 
 /**

@@ -17,7 +17,7 @@ export const airCapacityAt10Cm = ({ properties: p }: Material): Fraction =>
  * Source: De Boodt & Verdonck 1972.
  *
  * @example
- * easilyAvailableWaterAlone(materialById('peat_medium')) // 0.31
+ * easilyAvailableWaterAlone(materialById('peat_medium')) // 0.25
  */
 export const easilyAvailableWaterAlone = ({ properties: p }: Material): Fraction =>
   p.waterAt10Cm.value - p.waterAt50Cm.value

@@ -1,3 +1,4 @@
+import { emptiedBy5Cm, waterAt5From } from './wetEnd'
 import {
   WATER_PROPERTIES,
   type Dressing,
@@ -56,6 +57,12 @@ function withFigures(row: Material, { properties, sizeShares }: LearnedFigures, 
   for (const p of properties) {
     const was = row.properties[p.name as MaterialPropertyName]
     if (was) changed[p.name as MaterialPropertyName] = put(was, p, from)
+  }
+  if (!properties.some((p) => p.name === 'waterAt5Cm')) {
+    const [pores, at10] = [changed.totalPorosity.value, changed.waterAt10Cm.value]
+    const value = waterAt5From(pores, Math.min(at10, pores), emptiedBy5Cm(row.properties))
+    const was = changed.waterAt5Cm
+    changed.waterAt5Cm = { ...was, value, low: Math.min(was.low, value), high: Math.max(was.high, value) }
   }
   let most = changed.totalPorosity.value
   for (const name of WATER_PROPERTIES) {

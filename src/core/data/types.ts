@@ -58,7 +58,8 @@ export interface MaterialProperties {
   moistBulkDensityAsBought: Property
   /** Pores that fill with water or air, volume fraction; closed pores left out. */
   totalPorosity: Property
-  /** Volume fractions at 10, 50 and 100 cm of tension. */
+  /** Volume fractions at 5, 10, 50 and 100 cm of tension. */
+  waterAt5Cm: Property
   waterAt10Cm: Property
   waterAt50Cm: Property
   waterAt100Cm: Property
@@ -99,6 +100,7 @@ export type MaterialPropertyName = keyof MaterialProperties
 
 /** Water at rising tension, wettest first. */
 export const WATER_PROPERTIES = [
+  'waterAt5Cm',
   'waterAt10Cm',
   'waterAt50Cm',
   'waterAt100Cm',

@@ -1,5 +1,5 @@
 import { areaAt, shapeHeight } from '../geometry'
-import { crowding, type PreparedMaterial } from '../mixing'
+import { crowding, LOST_BY, type PreparedMaterial } from '../mixing'
 import { lostStructure } from '../structure'
 import { DRY_END, dryingLimits, retained, tensionAtBase } from '../water'
 import { gaussLegendre } from './gauss'
@@ -23,8 +23,11 @@ export const AT = {
   salts: CLASSES + NODES + 5,
   cost: CLASSES + NODES + 6,
   lost: CLASSES + NODES + 7,
+  /** Water where the pores lost on stirring, and on firming, have emptied. */
+  fine: CLASSES + NODES + 8,
+  narrow: CLASSES + NODES + 9,
 } as const
-export const WIDTH = CLASSES + NODES + 8
+export const WIDTH = CLASSES + NODES + 10
 
 /** Everything of a container and a shelf that is linear in the loose shares, laid out flat. */
 export interface Features {
@@ -39,6 +42,8 @@ export interface Features {
   depthWeights: Float64Array
   /** Share of the mix volume below the lowest hole, always full. */
   foot: number
+  /** Open to the ground, where the water judged is that above the wilting point. */
+  inGround: boolean
 }
 
 /**
@@ -80,6 +85,8 @@ export function featuresOf(
     row[AT.bufferedPH] = p.bufferCapacity.value * p.pH.value
     row[AT.salts] = p.totalPorosity.value * p.electricalConductivity.value
     row[AT.cost] = prices[i] ?? NaN
+    row[AT.fine] = retained(retention, LOST_BY.stirring)
+    row[AT.narrow] = retained(retention, LOST_BY.pressing)
     row[AT.lost] = lostStructure(material, 2, problem.temperature ?? 15)
     material.sizeShares.forEach((share, k) => {
       if (share > 0) classes[i]! |= 1 << k
@@ -93,5 +100,6 @@ export function featuresOf(
     compressibility: Float64Array.from(materials, (m) => m.material.properties.compressibility.value),
     depthWeights: Float64Array.from(above, (v) => v / volume),
     foot: below / volume,
+    inGround: container.base.kind === 'onSoil',
   }
 }

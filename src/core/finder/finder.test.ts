@@ -76,6 +76,7 @@ function plainly(p: FinderProblem, parts: { id: string; parts: number }[]) {
   const figures: Record<TargetName, number> = {
     airFilledPorosity: profile.airFilledPorosity,
     easilyAvailableWater: profile.easilyAvailableWater,
+    drainedToEasy: profile.drainedToEasy,
     pH: mixed.value.pH,
     electricalConductivity: mixed.value.electricalConductivity,
     drainedDensity: mixed.value.dryBulkDensity + profile.containerCapacity,

@@ -28,6 +28,8 @@ export interface FinderTargets {
   drainedDensity?: Band
   /** Share of the solids that lose their structure in two years. */
   structureLost?: Band
+  /** Water between the drained state and the easy limit: what lasts from one watering to the next. */
+  drainedToEasy?: Band
 }
 export type TargetName = keyof FinderTargets
 export const TARGET_NAMES: readonly TargetName[] = [
@@ -37,6 +39,7 @@ export const TARGET_NAMES: readonly TargetName[] = [
   'electricalConductivity',
   'drainedDensity',
   'structureLost',
+  'drainedToEasy',
 ]
 
 /**
@@ -51,6 +54,7 @@ export const STEP_OF: Readonly<Record<TargetName, number>> = {
   electricalConductivity: STEPS.salts.value,
   drainedDensity: 0.1,
   structureLost: STEPS.lasting.value,
+  drainedToEasy: STEPS.water.value,
 }
 
 /** Kinds of material a grower may rule out as a whole. */
@@ -120,6 +124,7 @@ export interface FinderProblem {
 export interface QuickFigures {
   airFilledPorosity: Fraction
   easilyAvailableWater: Fraction
+  drainedToEasy: Fraction
   containerCapacity: Fraction
   /** Before lime. */
   pH: number

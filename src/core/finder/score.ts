@@ -1,4 +1,5 @@
 import type { Band } from '../data/types'
+import { INTERLOCK } from '../mixing'
 import { AT, NODES, type Features } from './features'
 import { STEP_OF, TARGET_NAMES, type FinderProblem, type QuickFigures, type TargetName } from './problem'
 
@@ -13,6 +14,7 @@ export class Scorer {
   readonly figures: QuickFigures = {
     airFilledPorosity: 0,
     easilyAvailableWater: 0,
+    drainedToEasy: 0,
     containerCapacity: 0,
     pH: 0,
     electricalConductivity: 0,
@@ -57,6 +59,32 @@ export class Scorer {
     return (pH > band.high ? pH - band.high : pH < low ? low - pH : 0) * this.weights[2]!
   }
 
+  /** What stirring loses of the loose volume, as in `blend`. */
+  private stirredLoss(
+    sums: Float64Array,
+    total: number,
+    { which, parts }: { which: readonly number[]; parts: readonly number[] },
+    present: number,
+  ): number {
+    const f = this.f
+    let crowd = 0
+    for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
+    const packing = Math.max(0, 1 - crowd / total)
+    const mean = sums[AT.density]! / total
+    let squeezed = 0
+    let sunk = 0
+    for (let j = 0; j < which.length; j++) {
+      const i = which[j]!
+      const soft = f.compressibility[i]!
+      const lighter = mean - f.density[i]!
+      if (lighter > 0) squeezed += parts[j]! * soft * lighter
+      for (let l = 0; l < j; l++)
+        sunk += parts[j]! * parts[l]! * Math.abs(soft - f.compressibility[which[l]!]!)
+    }
+    const givesWay = 1 - (1 - Math.min(squeezed / total, 0.3)) * (1 - (INTERLOCK * sunk) / total ** 2)
+    return 1 - (1 - packing) * (1 - givesWay)
+  }
+
   /**
    * Full score of a candidate; `figures` holds its numbers afterwards. `which` are the rows of its materials, `parts`
    * theirs, `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another
@@ -69,34 +97,38 @@ export class Scorer {
     present: number,
   ): number {
     const f = this.f
-    let crowd = 0
-    for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
-    const packing = Math.max(0, 1 - crowd / total)
-    const mean = sums[AT.density]! / total
-    let squeezed = 0
-    for (let j = 0; j < which.length; j++) {
-      const i = which[j]!
-      const lighter = mean - f.density[i]!
-      if (lighter > 0) squeezed += parts[j]! * f.compressibility[i]! * lighter
-    }
     const pores = sums[AT.porosity]! / total
     const most = (pores - 0.05) / 0.95
-    const stirred = Math.min(1 - (1 - packing) * (1 - Math.min(squeezed / total, 0.3)), most)
+    const stirred = Math.min(this.stirredLoss(sums, total, { which, parts }, present), most)
     const loss = Math.min(1 - (1 - stirred) * (1 - this.pressed), most)
     const scale = 1 / (total * (1 - loss))
     const porosity = (pores - loss) / (1 - loss)
     const easy = Math.min(sums[AT.easy]! * scale, porosity)
+    const fine = sums[AT.fine]! * scale
+    const narrow = sums[AT.narrow]! * scale
+    const full = pores * total * scale
+    const byStirring = Math.min(1, (stirred * total * scale) / Math.max(full - fine, 1e-9))
+    const byPressing = Math.min(
+      1 - byStirring,
+      ((loss - stirred) * total * scale) / Math.max(full - narrow, 1e-9),
+    )
     let water = f.foot * porosity
     let available = f.foot * (porosity - easy)
     for (let k = 0; k < NODES; k++) {
-      const held = sums[AT.water + k]! * scale
+      const loose = sums[AT.water + k]! * scale
+      // The loose mix is wetter at a lower tension, so what is above these waters is below those tensions.
+      let held = loose
+      if (loose > fine) held -= byStirring * (loose - fine)
+      if (loose > narrow) held -= byPressing * (loose - narrow)
       const w = held < porosity ? held : porosity
       water += f.depthWeights[k]! * w
       if (w > easy) available += f.depthWeights[k]! * (w - easy)
     }
     const out = this.figures
     out.airFilledPorosity = porosity - water
-    out.easilyAvailableWater = available
+    const [at10, at50] = [Math.min(narrow - byStirring * (narrow - fine), porosity), Math.min(fine, porosity)]
+    out.drainedToEasy = available
+    out.easilyAvailableWater = f.inGround ? available : at10 - at50
     out.containerCapacity = water
     out.pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
     out.electricalConductivity = sums[AT.salts]! / total / (pores - loss)

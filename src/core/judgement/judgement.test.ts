@@ -77,12 +77,12 @@ describe('judgements', () => {
     expect(with_('ammonium_sulfate', 2)).not.toContain('lime-against-acid')
   })
   test('air by depth: the same mix is short of it in a shallow pot and not in a deep one', () => {
-    const mix = { peat_medium: 3, perlite_coarse: 1 }
+    const mix = { peat_fine: 3, vermiculite_medium: 1 }
     const shallow = find('too-little-air', mix, { container: pot(6) })
     expect(shallow).toMatchObject({ wanted: 0.15, depth: 6 })
     expect(shallow!.air).toBeLessThan(0.145)
     expect(codes(mix, { container: pot(40) })).not.toContain('too-little-air')
-    expect(codes({ peat_fine: 1 }, { container: pot(6) })).toContain('foot-drowned')
+    expect(codes({ soil_loam: 1 }, { container: pot(6) })).toContain('foot-drowned')
   })
   test('sand in a peaty mix takes air away, and says by how much', () => {
     const sand = find('sand-lowers-air', { peat_medium: 2, sand_sharp: 1 })
@@ -200,7 +200,9 @@ describe('verdicts', () => {
     } as MixInContainer)
     if (!answer.ok) throw new Error(answer.problem.code)
     const e = answer.value
-    const bands = bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null }))
+    const bands = bandsOf(
+      targetsFor({ crops: [], inGround: false, height: null, carried: false, waterEvery: null }),
+    )
     const of = (change: Partial<typeof e>, more: Partial<typeof bands> = {}, stays = false) =>
       verdictsOf({ ...e, ...change }, { ...bands, ...more }, stays)
     const weighs = { drainedWeight: { low: 1, high: 10 } }

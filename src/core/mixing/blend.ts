@@ -1,8 +1,8 @@
 import type { Material, MaterialFamily } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
-import { DRY_END, dryEndAt, fitRetention, withDryEnd, type Retention } from '../water'
-import { compressionLoss } from './compression'
+import { DRY_END, dryEndAt, fitRetention, macroporesFull, withDryEnd, type Retention } from '../water'
+import { compressionLoss, interlockLoss } from './compression'
 import { betaOfMaterial, packingLoss } from './packing'
 
 /** A material with the two things worked out from it that every blend needs. */
@@ -27,6 +27,7 @@ export function prepareMaterial(material: Material): PreparedMaterial {
     retention: withDryEnd(
       fitRetention({
         totalPorosity: p.totalPorosity.value,
+        waterAt5Cm: p.waterAt5Cm.value,
         waterAt10Cm: p.waterAt10Cm.value,
         waterAt50Cm: p.waterAt50Cm.value,
         waterAt100Cm: p.waterAt100Cm.value,
@@ -48,7 +49,7 @@ export interface Blend {
   shares: { material: Material; share: Fraction }[]
   /** Lost on blending, as a share of the summed loose volume: fines falling into gaps. */
   packingLoss: Fraction
-  /** Lost on blending: soft parts pressed by heavy ones. */
+  /** Lost on blending: soft parts give way to hard grains and are pressed by heavy ones. */
   compressionLoss: Fraction
   /** Both together, the s of the other equations where nothing is pressed. */
   blendingLoss: Fraction
@@ -79,14 +80,15 @@ const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 
 /**
  * What loose parts become when stirred together.
  *
- *   theta(h) = sum f_i theta_i(h) / (1 - s)      never above the porosity
+ *   theta(h) = (sum f_i theta_i(h) - lost pores still full at h) / (1 - s)      never above the porosity
  *   porosity = (sum f_i TP_i - s) / (1 - s)
  *   pH       = sum f_i b_i pH_i / sum f_i b_i    the buffers share the charge between them
  *   EC       = sum f_i TP_i EC_i / (sum f_i TP_i - s)   each part brings the salts of its own pore water
  *   K        = prod K_i^f_i ((TP_mix / TP_parts))^3     geometric mean, less for the pores lost (Kozeny-Carman's cube)
  *
  * `pressed` is the share of its volume it loses besides, on being firmed into a container: 1 - s is less by as much.
- * What blending loses is air: solids and the water in fine pores all stay. That is why sand in peat can drain worse.
+ * Solids and the water in fine pores all stay. Stirring loses pores that empty by 50 cm, firming (`pressed`) pores that
+ * empty by 10 cm, of each width alike. That is why sand in peat can drain worse.
  * Errors: no parts; a part that is not a positive number.
  * Source: mass balance; for the buffers, linear titration curves, common practice over pH 4-7; K: our assumption.
  *
@@ -94,7 +96,7 @@ const LIVE: ReadonlySet<MaterialFamily> = new Set(['compost', 'manure', 'soil', 
  * blend([
  *   { material: preparedMaterial(materialById('peat_medium')), parts: 3 },
  *   { material: preparedMaterial(materialById('perlite_coarse')), parts: 1 },
- * ]).value.totalPorosity // 0.8683
+ * ]).value.totalPorosity // 0.8642
  */
 export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outcome<Blend> {
   const gathered = gather(input)
@@ -110,7 +112,7 @@ export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outco
   const waterAt = waterCurve(
     list.map((p) => p.material.retention),
     list.map((p) => p.share / kept),
-    totalPorosity,
+    { totalPorosity, stirred: loss.stirred / kept, pressed: (loss.all - loss.stirred) / kept },
   )
   return succeed({
     shares: list.map((p) => ({ material: p.material.material, share: p.share })),
@@ -165,13 +167,12 @@ function lossesOf(list: readonly Share[], pressed: Fraction) {
       beta,
     })),
   )
-  const compression = compressionLoss(
-    list.map(({ material: { material }, share }) => ({
-      share,
-      dryBulkDensity: material.properties.dryBulkDensity.value,
-      compressibility: material.properties.compressibility.value,
-    })),
-  )
+  const soft = list.map(({ material: { material }, share }) => ({
+    share,
+    dryBulkDensity: material.properties.dryBulkDensity.value,
+    compressibility: material.properties.compressibility.value,
+  }))
+  const compression = 1 - (1 - compressionLoss(soft)) * (1 - interlockLoss(soft))
   // Solids cannot be pressed away: leave at least 5 % of the blend as pores, whatever the tables say.
   const pores = list.reduce((sum, p) => sum + p.share * p.material.material.properties.totalPorosity.value, 0)
   const atMost = (pores - 0.05) / 0.95
@@ -179,13 +180,44 @@ function lossesOf(list: readonly Share[], pressed: Fraction) {
   return { packing, compression, pores, stirred, all: Math.min(1 - (1 - stirred) * (1 - pressed), atMost) }
 }
 
+/** Tensions, cm, by which the pores that are lost have emptied. Source: our assumption, set as `interlockLoss` is. */
+export const LOST_BY = { stirring: 50, pressing: 10 } as const
+
+/** Pores of a blend, and those it lost, as shares of its volume. */
+interface Pores {
+  totalPorosity: Fraction
+  stirred: Fraction
+  pressed: Fraction
+}
+
 /**
- * Water of several curves together, each weighted, never above `most`. Laid out flat: it is asked for thousands of
- * times.
+ * Water of several curves together, each weighted, less the pores that were lost, never above the porosity. Laid out
+ * flat: it is asked for thousands of times.
  */
-function waterCurve(curves: readonly Retention[], weights: readonly number[], most: Fraction) {
+function waterCurve(curves: readonly Retention[], weights: readonly number[], pores: Pores) {
+  const loose = looseCurve(curves, weights)
+  const full = curves.reduce((sum, c, i) => sum + weights[i]! * c.saturated, 0)
+  const most = pores.totalPorosity
+  const fine = loose(LOST_BY.stirring, Math.log(LOST_BY.stirring))
+  const narrow = loose(LOST_BY.pressing, Math.log(LOST_BY.pressing))
+  // Of the pores between, the share that was lost.
+  const stirred = Math.min(1, pores.stirred / Math.max(full - fine, 1e-9))
+  const pressed = Math.min(1 - stirred, pores.pressed / Math.max(full - narrow, 1e-9))
+  return (tension: Centimetres): Fraction => {
+    if (tension <= 0) return most
+    const held = loose(tension, Math.log(tension))
+    let water = held
+    if (tension < LOST_BY.stirring) water -= stirred * (held - fine)
+    if (tension < LOST_BY.pressing) water -= pressed * (held - narrow)
+    return water < most ? water : most
+  }
+}
+
+/** Water of several curves together, each weighted, at a tension and its logarithm. */
+function looseCurve(curves: readonly Retention[], weights: readonly number[]) {
   const held = curves.reduce((sum, c, i) => sum + weights[i]! * c.residual, 0)
-  const spans = curves.map((c, i) => weights[i]! * (c.saturated - c.residual))
+  const wide = curves.reduce((sum, c, i) => sum + weights[i]! * (c.macropores ?? 0), 0)
+  const spans = curves.map((c, i) => weights[i]! * (c.saturated - c.residual - (c.macropores ?? 0)))
   const lnAlphas = curves.map((c) => Math.log(c.alpha))
   const ns = curves.map((c) => c.n)
   const ms = curves.map((c) => 1 / c.n - 1)
@@ -193,14 +225,12 @@ function waterCurve(curves: readonly Retention[], weights: readonly number[], mo
     curves.reduce((sum, c, i) => sum + weights[i]! * c.dryEnd[k], 0),
   )
   const dryEnd = [dry[0]!, dry[1]!, dry[2]!] as const
-  return (tension: Centimetres): Fraction => {
-    if (tension <= 0) return most
-    // (1 + (alpha h)^n)^-m by logarithms: a power costs three times as much.
-    const lnTension = Math.log(tension)
-    if (tension > DRY_END.from) return Math.min(most, dryEndAt(dryEnd, lnTension))
-    let water = held
+  // (1 + (alpha h)^n)^-m by logarithms: a power costs three times as much.
+  return (tension: Centimetres, lnTension: number): Fraction => {
+    if (tension > DRY_END.from) return dryEndAt(dryEnd, lnTension)
+    let water = held + wide * macroporesFull(tension)
     for (let i = 0; i < spans.length; i++)
       water += spans[i]! * Math.exp(ms[i]! * Math.log(1 + Math.exp(ns[i]! * (lnAlphas[i]! + lnTension))))
-    return water < most ? water : most
+    return water
   }
 }

@@ -9,6 +9,36 @@ export interface CompressiblePart {
   compressibility: number
 }
 
+/** Volume lost for each product of two shares and the difference of what they give way. Set by the mixes named below. */
+export const INTERLOCK = 0.8
+
+/**
+ * Volume lost because hard grains sink into soft, springy parts as they are stirred, however light they are.
+ *
+ *   s = 0.8 sum_(i<j) f_i f_j |k_i - k_j|
+ *
+ * Half peat, half perlite loses 4 %. Returns the lost share of the summed loose volume. Source: our assumption, set
+ * where air and water of mixes of peat, bark, perlite, vermiculite, pumice and hulls in a 7.6 cm core are met best
+ * (Bunt 1988; Fonteno 1996; Evans & Gachukia 2004; figures from memory).
+ *
+ * @example
+ * interlockLoss([
+ *   { share: 0.5, compressibility: 0.2 },
+ *   { share: 0.5, compressibility: 0 },
+ * ]) // 0.04
+ */
+export function interlockLoss(
+  parts: readonly Pick<CompressiblePart, 'share' | 'compressibility'>[],
+): Fraction {
+  let lost = 0
+  for (let i = 1; i < parts.length; i++)
+    for (let j = 0; j < i; j++) {
+      const [a, b] = [parts[i]!, parts[j]!]
+      lost += a.share * b.share * Math.abs(a.compressibility - b.compressibility)
+    }
+  return INTERLOCK * lost
+}
+
 /**
  * Volume lost because heavy neighbours press soft, fibrous parts together.
  *

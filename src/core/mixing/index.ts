@@ -1,5 +1,5 @@
-export { blend, prepareMaterial, type Blend, type BlendPart, type PreparedMaterial } from './blend'
-export { compressionLoss } from './compression'
+export { blend, LOST_BY, prepareMaterial, type Blend, type BlendPart, type PreparedMaterial } from './blend'
+export { compressionLoss, INTERLOCK, interlockLoss } from './compression'
 export { labelShares, type LabelShares } from './label'
 export { isMeasurable, measureText, nearestMeasure, STEPS, type StepName, type Twelfths } from './measures'
 export { betaOfMaterial, crowding, linearPacking, loosening, packingLoss, wallEffect } from './packing'

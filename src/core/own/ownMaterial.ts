@@ -1,5 +1,6 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import { MATERIALS } from '../data'
+import { emptiedBy5Cm, waterAt5From } from '../data/wetEnd'
 import {
   MATERIAL_FAMILIES,
   WATER_PROPERTIES,
@@ -205,7 +206,9 @@ function felt(p: Property, name: MaterialPropertyName, feel: OwnMaterial['feel']
 function weigh(p: MaterialProperties, own: OwnMaterial) {
   if (!own.asBought) return
   const { bulkDensity, wetness } = own.asBought
-  const kinWater = Math.max(p.moistBulkDensityAsBought.value / p.dryBulkDensity.value - 1, 0.02)
+  // What settles when wetted holds less dry matter in a litre as bought.
+  const dryKin = p.dryBulkDensity.value * Math.min(1, p.volumeFactorOnWetting.value)
+  const kinWater = Math.max(p.moistBulkDensityAsBought.value / dryKin - 1, 0.02)
   const dry = bulkDensity / (1 + kinWater * WATER_OF[wetness]) / p.volumeFactorOnWetting.value
   const within = (value: number, spread: number): Property =>
     measured({ low: value * (1 - spread), value, high: value * (1 + spread) })
@@ -237,10 +240,12 @@ function agree(
   if (
     !known('moistBulkDensityAsBought') &&
     !own.asBought &&
-    p.moistBulkDensityAsBought.value < p.dryBulkDensity.value
+    p.moistBulkDensityAsBought.value < p.dryBulkDensity.value * Math.min(1, p.volumeFactorOnWetting.value)
   )
     set('moistBulkDensityAsBought', p.dryBulkDensity.value * 1.1)
-  const chain = ['totalPorosity', ...WATER_PROPERTIES] as const
+  const chain = (['totalPorosity', ...WATER_PROPERTIES] as const).filter(
+    (name) => name !== 'waterAt5Cm' || known(name),
+  )
   for (let i = 1; i < chain.length; i++) {
     const [above, below] = [chain[i - 1]!, chain[i]!]
     if (p[below].value <= p[above].value) continue
@@ -257,6 +262,11 @@ function agree(
         if (!known(name)) set(name, Math.max(p[name].value, p[below].value))
       }
     else set(below, p[above].value * 0.85)
+  }
+  if (!known('waterAt5Cm')) {
+    const total = weights.reduce((s, w) => s + w, 0)
+    const emptied = rows.reduce((s, m, i) => s + weights[i]! * emptiedBy5Cm(m.properties), 0) / total
+    set('waterAt5Cm', waterAt5From(p.totalPorosity.value, p.waterAt10Cm.value, emptied))
   }
   return null
 }

@@ -20,6 +20,7 @@ const TOGETHER: Partial<Record<MaterialPropertyName, { with: (typeof SHARED)[num
   dryBulkDensity: { with: 'weight', by: 0.9 },
   moistBulkDensityAsBought: { with: 'weight', by: 0.8 },
   totalPorosity: { with: 'weight', by: -0.7 },
+  waterAt5Cm: { with: 'wetness', by: 0.85 },
   waterAt10Cm: { with: 'wetness', by: 0.85 },
   waterAt50Cm: { with: 'wetness', by: 0.85 },
   waterAt100Cm: { with: 'wetness', by: 0.85 },
@@ -67,7 +68,8 @@ export function drawMaterial(from: PreparedMaterial, deviate: Deviate): Prepared
   }
   const top = Math.min(0.98, Math.max(0.05, values.totalPorosity))
   values.totalPorosity = top
-  values.waterAt10Cm = Math.min(Math.max(values.waterAt10Cm, 0), top)
+  values.waterAt5Cm = Math.min(Math.max(values.waterAt5Cm, 0), top)
+  values.waterAt10Cm = Math.min(Math.max(values.waterAt10Cm, 0), values.waterAt5Cm)
   values.waterAt50Cm = Math.min(Math.max(values.waterAt50Cm, 0), values.waterAt10Cm)
   values.waterAt100Cm = Math.min(Math.max(values.waterAt100Cm, 0), values.waterAt50Cm)
   values.waterAt1000Cm = Math.min(Math.max(values.waterAt1000Cm, 0), values.waterAt100Cm)

@@ -30,6 +30,7 @@ const assumed = (value: number): Property => ({
 const FINES = {
   dryBulkDensity: assumed(0.3),
   totalPorosity: assumed(0.8),
+  waterAt5Cm: assumed(0.77),
   waterAt10Cm: assumed(0.74),
   waterAt50Cm: assumed(0.58),
   waterAt100Cm: assumed(0.5),

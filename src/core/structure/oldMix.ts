@@ -84,6 +84,7 @@ function byMass(parts: readonly BlendPart[]): Read {
 }
 
 const TENSIONS = [
+  ['waterAt5Cm', 5],
   ['waterAt10Cm', 10],
   ['waterAt50Cm', 50],
   ['waterAt100Cm', 100],

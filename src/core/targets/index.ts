@@ -1,4 +1,5 @@
 export { TARGETS, type Target } from './target'
+export { airBandAt, USUAL_HEIGHT } from './byHeight'
 export { bandsOf, waterJudged, type Bands } from './bands'
 export {
   EASY_WATER,

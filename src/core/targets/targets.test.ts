@@ -3,12 +3,21 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CROPS, cropById } from '../data'
 import { plantsIn } from '../filling'
+import { blend } from '../mixing'
+import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
+import { containerProfile } from '../water'
 import type { TARGETS } from '.'
-import { targetsFor, type TargetQuestion } from '.'
+import { airBandAt, targetsFor, USUAL_HEIGHT, type TargetQuestion } from '.'
 
 const crop = (id: string) => cropById(id)!
-const question: TargetQuestion = { crops: [], inGround: false, carried: false, waterEvery: null }
+const question: TargetQuestion = {
+  crops: [],
+  inGround: false,
+  height: null,
+  carried: false,
+  waterEvery: null,
+}
 const band = (q: Partial<TargetQuestion>, target: (typeof TARGETS)[number]) =>
   targetsFor({ ...question, ...q }).bands.find((b) => b.target === target)
 
@@ -112,5 +121,99 @@ describe('targets', () => {
       band: own.pH,
       reasons: [{ code: 'grower' }],
     })
+  })
+})
+
+describe('air by the height of the mix', () => {
+  /** Wanted over a column by three groups of crops: low and high, by height in cm. */
+  const WANTED: Record<string, { of: string; by: [number, number, number][] }> = {
+    'most vegetables and herbs': {
+      of: 'tomato_cherry',
+      by: [
+        [2.5, 0.02, 0.1],
+        [4.5, 0.04, 0.16],
+        [10, 0.1, 0.26],
+        [20, 0.14, 0.3],
+        [40, 0.16, 0.35],
+      ],
+    },
+    'roots that rot with ease': {
+      of: 'blueberry',
+      by: [
+        [2.5, 0.04, 0.14],
+        [4.5, 0.07, 0.2],
+        [10, 0.15, 0.32],
+        [20, 0.2, 0.36],
+        [40, 0.23, 0.4],
+      ],
+    },
+    'lovers of wet ground': {
+      of: 'celery',
+      by: [
+        [2.5, 0.01, 0.08],
+        [4.5, 0.02, 0.13],
+        [10, 0.06, 0.22],
+        [20, 0.1, 0.27],
+        [40, 0.12, 0.3],
+      ],
+    },
+  }
+  for (const [group, { of, by }] of Object.entries(WANTED))
+    for (const [height, low, high] of by)
+      for (const end of ['low', 'high'] as const)
+        outsideCheck({
+          module: 'data',
+          what: `${group}, ${end} end of the air wanted in a column of ${height} cm`,
+          source: 'Fonteno 1989, 1996; Bunt 1988 (from memory)',
+          basis: 'from memory',
+          unit: 'm3/m3',
+          expected: end === 'low' ? low : high,
+          tolerance: 0.03,
+          usedToSet: 'air bands by height',
+          computed: () => band({ crops: [crop(of)], height }, 'airFilledPorosity')!.band[end],
+        })
+  test('at the usual height it is the crop’s own; it grows with height, and never closes', () => {
+    const own = { low: 0.15, high: 0.3 }
+    expect(airBandAt(own, USUAL_HEIGHT)).toEqual(own)
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (h, d) => {
+          const [a, b] = [airBandAt(own, h), airBandAt(own, h + d)]
+          expect(b.low).toBeGreaterThanOrEqual(a.low)
+          expect(b.high).toBeGreaterThanOrEqual(a.high)
+          expect(a.low).toBeLessThan(a.high)
+        },
+      ),
+      draws(),
+    )
+    // Straight between two heights of the table, level beyond the last.
+    expect(airBandAt(own, 25).low).toBeCloseTo((own.low + airBandAt(own, 30).low) / 2, 9)
+    expect(airBandAt(own, 60)).toEqual(airBandAt(own, 40))
+  })
+  test('a band the grower moved, and a bed on soil, have no height', () => {
+    const own = { airFilledPorosity: { low: 0.2, high: 0.25 } }
+    expect(band({ height: 5, own }, 'airFilledPorosity')!.band).toEqual(own.airFilledPorosity)
+    expect(band({ height: 5, inGround: true }, 'airFilledPorosity')!.band).toEqual(
+      band({ inGround: true }, 'airFilledPorosity')!.band,
+    )
+  })
+  test('S3: one good mix is within at every height, in air and in water', () => {
+    for (const height of [4, 8, 12, 20, 25, 32, 40]) {
+      const container = {
+        shape: { kind: 'roundPot' as const, topDiameter: 20, baseDiameter: 20, height },
+        headspace: 0,
+        base: { kind: 'drainHoles' as const },
+      }
+      const mixed = blend(parts({ peat_medium: 3, vermiculite_medium: 1 }))
+      if (!mixed.ok) throw new Error(mixed.problem.code)
+      const { totalPorosity, waterAt } = mixed.value
+      const of = containerProfile(container, [{ top: height, totalPorosity, waterAt }])
+      const air = band({ crops: [crop('tomato_cherry')], height }, 'airFilledPorosity')!.band
+      expect(of.airFilledPorosity, `${height} cm`).toBeGreaterThan(air.low)
+      expect(of.airFilledPorosity, `${height} cm`).toBeLessThan(air.high)
+      expect(of.easilyAvailableWater).toBeCloseTo(waterAt(10) - waterAt(50), 9)
+    }
   })
 })

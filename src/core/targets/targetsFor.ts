@@ -1,6 +1,8 @@
 import type { Band, Crop } from '../data/types'
 import { saltBand, USUAL_SALT_LIMIT } from '../nutrients/salts'
 import { LIFT_LIMIT } from '../weight'
+import type { Centimetres } from '../units'
+import { airBandAt } from './byHeight'
 import type { Target } from './target'
 
 /** Why a band is what it is, as plain data. */
@@ -9,6 +11,7 @@ export type Reason =
   | { code: 'most-vegetables' }
   | { code: 'pots' }
   | { code: 'ground' }
+  | { code: 'height'; height: Centimetres }
   | { code: 'soilless'; by: number }
   | { code: 'carried' }
   | { code: 'can-water-every'; days: number }
@@ -32,8 +35,11 @@ export interface Targets {
   conflicts: TargetConflict[]
 }
 
-/** Water most vegetables want within easy reach. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
-export const EASY_WATER: Band = { low: 0.2, high: 0.3 }
+/**
+ * Water most vegetables want within easy reach, 10 to 50 cm of tension: 20 to 30 % is the ideal (De Boodt & Verdonck
+ * 1972, Acta Hort. 26:37-44). Mixes of bark and perlite grow good crops from 15 %, watered oftener (common practice).
+ */
+export const EASY_WATER: Band = { low: 0.15, high: 0.3 }
 /** Plant-available water of a good vegetable bed. Source: common practice; under 8 % is poor, more is no fault. */
 export const GROUND_WATER: Band = { low: 0.12, high: 0.2 }
 /** When no crop is chosen. Air: Handreck & Black; pH and salts: common practice. */
@@ -50,6 +56,8 @@ export interface TargetQuestion {
   inGround: boolean
   /** A mix of peat, bark, coir or compost without soil; false where no mix is known. */
   soilless?: boolean
+  /** Height of the mix, cm; null where it is not known, and the usual pot is taken. */
+  height: Centimetres | null
   /** Has to be lifted once filled. */
   carried: boolean
   /** Days between the waterings the grower can keep; null where nobody said. */
@@ -65,6 +73,14 @@ export interface TargetQuestion {
  */
 export const SOILLESS_LOWER = 0.5
 const ACID_BAND = 5.5
+
+function airByHeight(bands: TargetBand[], height: Centimetres) {
+  const at = bands.findIndex((b) => b.target === 'airFilledPorosity')
+  const of = bands[at]!
+  if (of.reasons.some((r) => r.code === 'grower')) return
+  const band = airBandAt(of.band, height)
+  bands[at] = { ...of, band, reasons: [...of.reasons, { code: 'height', height }] }
+}
 
 function lowerForSoilless(bands: TargetBand[]) {
   const at = bands.findIndex((b) => b.target === 'pH')
@@ -121,6 +137,8 @@ export function targetsFor(q: TargetQuestion): Targets {
     put(target, of(leading), [{ code: 'crop', crop: leading.id, end: 'both' }])
   }
   strictest('airFilledPorosity', (c) => c.airFilledPorosity)
+  // Soil below drains a bed as a far deeper pot would be, and no band by height is known for it.
+  if (q.height !== null && !q.inGround) airByHeight(bands, q.height)
   if (q.inGround) put('plantAvailableWater', GROUND_WATER, [{ code: 'ground' }])
   else put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
   strictest('pH', (c) => c.pH)

@@ -562,9 +562,9 @@ everyLimit(
     subsoilCoarse: trial(60, (h) => tensionAtBase(onSoil('coarse')) < h),
     subsoilLoam: trial(100, (h) => tensionAtBase(onSoil('loam')) < h),
     subsoilClay: trial(150, (h) => tensionAtBase(onSoil('clay')) < h),
-    easyInPots: trial(50, (h) => stepped(pot, h).easilyAvailableWater > 0.1),
+    easyInPots: trial(50, (h) => stepped(pot, h).drainedToEasy > 0.1),
     bufferInPots: trial(100, (h) => stepped(pot, h).waterBufferingCapacity > 0.1),
-    easyInGround: trial(400, (h) => stepped(onSoil('loam'), h).easilyAvailableWater > 0.1),
+    easyInGround: trial(400, (h) => stepped(onSoil('loam'), h).drainedToEasy > 0.1),
     bufferInGround: trial(800, (h) => stepped(onSoil('loam'), h).waterBufferingCapacity > 0.1),
   },
   [],
@@ -705,7 +705,9 @@ const course = (from: number, to: number) => ({
   ],
 })
 const SMALL = once(() => mix({ mixVolume: 0.5 }))
-const bands = once(() => bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: 2 })))
+const bands = once(() =>
+  bandsOf(targetsFor({ crops: [], inGround: false, height: null, carried: false, waterEvery: 2 })),
+)
 const verdicts = (evaluation: Partial<Evaluation>) => verdictsOf({ ...base(), ...evaluation }, bands(), true)
 const seasons = (volumeLost: number, airFilledPorosity = 0.3) => ({
   seasons: [{ ...base().seasons.find((s) => s.years === 3)!, volumeLost, airFilledPorosity }],
@@ -872,7 +874,6 @@ everyLimit(
     'drownedDepth',
     'wetPlaceAir',
     'sandShare',
-    'sandGain',
     'pHCreep',
     'hardWater',
     'goneHalf',

@@ -100,7 +100,7 @@ const figures = () => ({
         [
           p.airFilledPorosity,
           p.containerCapacity,
-          p.easilyAvailableWater,
+          p.drainedToEasy,
           p.waterBufferingCapacity,
           p.plantAvailableWater,
           p.mixVolume,
@@ -148,7 +148,7 @@ const waterings = () =>
             exposure,
             rain: 3,
           }
-          const water = { mixVolume: 18, easilyAvailableWater: 0.2, plantAvailableWater: 0.45 }
+          const water = { mixVolume: 18, drainedToEasy: 0.2, plantAvailableWater: 0.45 }
           const { use, rain, rooted, usable, depletion, days } = wateringInterval(water, input)
           return [
             use.low,

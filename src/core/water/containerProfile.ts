@@ -123,8 +123,8 @@ export function baseOfMix(
  * Returns fractions of the mix volume and litres by slice. Range: tested for 2 to 100 cm of mix.
  * Leaves out: wicking, hysteresis, what drains slowly across such a break for days after; `moving` follows that.
  * Source: Fonteno 1989, Acta Hort. 238:67-74; Bilderback & Fonteno 1987, J. Environ. Hort. 5:180-182;
- * easily available water and buffering capacity from the container's own drained state (not from a flat 10 cm) to the
- * limits of `dryingLimits`.
+ * easily available water from 10 to 50 cm, so that pots of any height share one band; `drainedToEasy` and the buffering
+ * capacity from the container's own drained state to the limits of `dryingLimits`.
  *
  * @example
  * containerProfile(
@@ -168,6 +168,9 @@ export function containerProfile(
   }
 }
 
+/** Tensions, cm, between which water is easily available. Source: De Boodt & Verdonck 1972, Acta Hort. 26:37-44. */
+export const EASY_RANGE = { from: 10, to: 50 } as const
+
 /** A layer cut into slices of the same height, cm. */
 interface CutLayer {
   container: Container
@@ -186,6 +189,7 @@ function sumLayer(
 ) {
   const limits = dryingLimits(container)
   const dry: DryWater = {
+    range: [layer.waterAt(EASY_RANGE.from), layer.waterAt(EASY_RANGE.to)],
     easy: layer.waterAt(limits.easy),
     buffer: layer.waterAt(limits.buffer),
     wilting: layer.waterAt(DRY_END.wilting),

@@ -2,6 +2,7 @@ export {
   baseOfMix,
   containerProfile,
   dryingLimits,
+  EASY_RANGE,
   standingWater,
   SUBSOIL_TENSION,
   tensionAtBase,
@@ -11,6 +12,6 @@ export {
 } from './containerProfile'
 export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
 export { DRY_END, dryEndAt, retained, withDryEnd, type Retention } from './retention'
-export { waterContent, type VanGenuchten } from './vanGenuchten'
+export { macroporesFull, waterContent, type VanGenuchten } from './vanGenuchten'
 export { WATER_LIMITS } from './limits'
 export type { WaterBalance } from './sums'

@@ -8,8 +8,10 @@ export interface WaterBalance {
   containerCapacity: Fraction
   /** Air-filled porosity at container capacity. */
   airFilledPorosity: Fraction
-  /** Water given up between the drained state and the easy limit of `dryingLimits`. */
+  /** Easily available water: given up between 10 and 50 cm of tension, whatever the height of the mix. */
   easilyAvailableWater: Fraction
+  /** Water given up between the drained state of this container and the easy limit of `dryingLimits`. */
+  drainedToEasy: Fraction
   /** Water given up between the easy limit and the buffer limit. */
   waterBufferingCapacity: Fraction
   /** Plant-available water: given up between the drained state and the wilting point, 15,000 cm. */
@@ -25,6 +27,8 @@ export interface SliceWater {
   top: Fraction
 }
 export interface DryWater {
+  /** Water at 10 and at 50 cm. */
+  range: readonly [Fraction, Fraction]
   easy: Fraction
   buffer: Fraction
   wilting: Fraction
@@ -43,6 +47,7 @@ export const inSlice = (volume: Litres, water: SliceWater, dry: DryWater) => ({
   volume,
   pores: 0,
   water: volume * meanOf(water, (w) => w),
+  range: volume * (dry.range[0] - dry.range[1]),
   easy: volume * meanOf(water, (w) => Math.max(0, w - dry.easy)),
   buffer: volume * meanOf(water, (w) => Math.max(0, Math.min(w, dry.easy) - dry.buffer)),
   held: volume * meanOf(water, (w) => Math.min(w, dry.buffer)),
@@ -54,6 +59,7 @@ export class Sums {
   volume = 0
   pores = 0
   water = 0
+  range = 0
   easy = 0
   buffer = 0
   held = 0
@@ -62,6 +68,7 @@ export class Sums {
     this.volume += slice.volume
     this.pores += slice.pores
     this.water += slice.water
+    this.range += slice.range
     this.easy += slice.easy
     this.buffer += slice.buffer
     this.held += slice.held
@@ -75,7 +82,8 @@ export class Sums {
       totalPorosity: share(this.pores),
       containerCapacity: share(this.water),
       airFilledPorosity: share(this.pores - this.water),
-      easilyAvailableWater: share(this.easy),
+      easilyAvailableWater: share(this.range),
+      drainedToEasy: share(this.easy),
       waterBufferingCapacity: share(this.buffer),
       plantAvailableWater: share(this.available),
       heldWater: share(this.held),

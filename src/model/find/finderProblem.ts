@@ -52,14 +52,10 @@ function targetsFrom(
   return {
     ...cropTargets(bands),
     airFilledPorosity: ground ? { ...air, high: 1 } : air,
-    ...(water || least !== null
-      ? {
-          easilyAvailableWater: {
-            low: Math.max(water?.low ?? 0, least ?? 0),
-            high: Math.max(water?.high ?? 1, least ?? 0),
-          },
-        }
+    ...(water
+      ? { easilyAvailableWater: { ...water, low: Math.max(water.low, (ground && least) ?? 0) } }
       : {}),
+    ...(least !== null && !ground ? { drainedToEasy: { low: least, high: 1 } } : {}),
     ...(bands.drainedWeight ? { drainedDensity: { low: 0, high: bands.drainedWeight.high / space } } : {}),
     ...(crop?.perennial ? { structureLost: LASTING } : {}),
   }

@@ -58,6 +58,7 @@ const targetsSchema = z.strictObject({
   electricalConductivity: band.optional(),
   drainedDensity: band.optional(),
   structureLost: band.optional(),
+  drainedToEasy: band.optional(),
 })
 
 const feedSchema = z.strictObject({

@@ -116,7 +116,7 @@ describe('readings of a garden', () => {
     const planned = evaluateJob(job(), placeOf(demo()), tablesOf(demo()))
     if (!found.ok || !planned.ok) throw new Error('not worked out')
     const of = (e: typeof found.value) => e.salts.mix.electricalConductivity.oneToTwo
-    expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.05)
+    expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.06)
   })
   test('what was put in after a reading is no part of the mix that was read', () => {
     const lime = record().limes[0]?.limeId ?? 'lime_calcitic'

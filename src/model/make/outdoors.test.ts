@@ -758,7 +758,7 @@ describe('at the tub', () => {
     expect(check.add!.grams).toBeGreaterThan(20)
     expect(check.withIt).toBeCloseTo(job().lime.target, 1)
     expect(phCheckText(check, low.value, 'metric').text).toMatch(
-      /was expected: 0\.6 lower\. By itself .* Stir in .* tablespoon/,
+      /was expected: 0\.6 lower\. By itself .* Stir in .* (tablespoon|cup)/,
     )
     const fine = valueOf(phCheck(read, [{ value: expected, day: 7 }]))
     expect(fine.add).toBeNull()

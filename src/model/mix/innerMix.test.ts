@@ -281,10 +281,10 @@ describe('a bag by its label', () => {
         { id: 'bag', name: 'bag', recipe: recipeOfMix(mix), corners: corners.map(recipeOfMix) },
       ]),
     )
-    const air = rows.find((r) => r.key === 'air')!
-    expect(air.open[0]).toBeNull()
-    expect(air.open[1]!.low).toBeLessThan(air.values[1]!)
-    expect(air.open[1]!.high).toBeGreaterThan(air.values[1]!)
+    const weight = rows.find((r) => r.key === 'weight')!
+    expect(weight.open[0]).toBeNull()
+    expect(weight.open[1]!.low).toBeLessThan(weight.values[1]!)
+    expect(weight.open[1]!.high).toBeGreaterThan(weight.values[1]!)
     expect(rows.find((r) => r.key === 'pH')!.open[1]).toBeNull()
     expect(rows.find((r) => r.key === 'cost')!.open[1]).toBeNull()
   })

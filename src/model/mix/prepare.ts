@@ -16,6 +16,8 @@ import {
   type MixNeeded,
 } from '@/core/filling'
 import { materialIn, type Tables } from '@/core/data'
+import { shapeHeight } from '@/core/geometry'
+import type { Centimetres } from '@/core/units'
 import type { Temperature } from '@/core/chemistry'
 import { temperatureOfPlace, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
@@ -56,12 +58,22 @@ export const neededFor = ({ bed, tables }: Pick<MixQuestion, 'bed' | 'tables'>):
     cover: bed.cover?.thickness,
   })
 
+/** Height of the mix above its layers, cm; null where the container has no sizes to tell it from. */
+function heightOfMix({ container, layers }: MixQuestion['bed']): Centimetres | null {
+  const height =
+    shapeHeight(container.shape) -
+    container.headspace -
+    layers.reduce((sum, l) => sum + (l.kind === 'cloth' ? 0 : l.thickness), 0)
+  return height > 0 ? height : null
+}
+
 /** What the mix has to meet, with the reasons, and where its crops disagree. */
 export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targets =>
   targetsFor({
     soilless: mix && isSoilless(mix),
     crops,
     inGround: bed.container.base.kind === 'onSoil',
+    height: heightOfMix(bed),
     carried: bed.carried,
     waterEvery: care.waterEvery,
     own: care.bands,

@@ -58,6 +58,7 @@ export const materialFiguresSchema = z
       dryBulkDensity: positive,
       moistBulkDensityAsBought: positive,
       totalPorosity: fraction,
+      waterAt5Cm: fraction,
       waterAt10Cm: fraction,
       waterAt50Cm: fraction,
       waterAt100Cm: fraction,
@@ -85,12 +86,17 @@ export const materialFiguresSchema = z
   .superRefine((m, ctx) => {
     const p = m.properties
     const falls: [string, number, number][] = [
-      ['water at 10 cm is above the porosity', p.totalPorosity.value, p.waterAt10Cm.value],
+      ['water at 5 cm is above the porosity', p.totalPorosity.value, p.waterAt5Cm.value],
+      ['water at 10 cm is above that at 5', p.waterAt5Cm.value, p.waterAt10Cm.value],
       ['water at 50 cm is above that at 10', p.waterAt10Cm.value, p.waterAt50Cm.value],
       ['water at 100 cm is above that at 50', p.waterAt50Cm.value, p.waterAt100Cm.value],
       ['water at 1,000 cm is above that at 100', p.waterAt100Cm.value, p.waterAt1000Cm.value],
       ['water at 15,000 cm is above that at 1,000', p.waterAt1000Cm.value, p.waterAt15000Cm.value],
-      ['weighs less as bought than dry', p.moistBulkDensityAsBought.value, p.dryBulkDensity.value],
+      [
+        'weighs less as bought than dry',
+        p.moistBulkDensityAsBought.value,
+        p.dryBulkDensity.value * Math.min(1, p.volumeFactorOnWetting.value),
+      ],
     ]
     for (const [message, more, less] of falls)
       if (more < less) ctx.addIssue({ code: 'custom', message: `${m.material}: ${message}` })

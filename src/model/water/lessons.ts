@@ -133,7 +133,7 @@ function gale({ container, growing }: MixInContainer, { weights, mix }: Evaluati
       canopyArea: area,
     })
   const wet = tips(weights.drained)
-  const thirsty = tips(weights.drained - mix.easilyAvailableWater * mix.mixVolume)
+  const thirsty = tips(weights.drained - mix.drainedToEasy * mix.mixVolume)
   const more = wet / thirsty - 1
   return {
     right: more > STEADIER.much ? 0 : more > STEADIER.little ? 1 : 2,

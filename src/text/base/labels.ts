@@ -71,9 +71,11 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
     case 'most-vegetables':
       return 'what most vegetables like; no crop is chosen'
     case 'pots':
-      return 'what pots should hold (De Boodt & Verdonck 1972)'
+      return 'what pots should hold: 20 to 30 % is ideal (De Boodt & Verdonck 1972), 15 % enough'
     case 'ground':
       return 'what ground for vegetables should hold; more is no fault (common practice)'
+    case 'height':
+      return `for ${lengthText(reason.height, units)} of mix: a shallow mix holds less air, and plants in it need less`
     case 'soilless':
       return `${reason.by} lower at the least, for an organic mix without soil (Lucas & Davis 1961)`
     case 'carried':

@@ -28,6 +28,7 @@ const TARGET_WORDS: Record<TargetName, string> = {
   electricalConductivity: 'salts',
   drainedDensity: 'weight',
   structureLost: 'lasting',
+  drainedToEasy: 'water between waterings',
 }
 const byTarget: Record<TargetName, (distance: number) => string> = {
   airFilledPorosity: (d) => `${(d * 100).toFixed(d < 0.01 ? 1 : 0)} points`,
@@ -36,6 +37,7 @@ const byTarget: Record<TargetName, (distance: number) => string> = {
   electricalConductivity: (d) => `${d.toFixed(1)} dS/m`,
   drainedDensity: (d) => `${d.toFixed(2)} kg/L`,
   structureLost: (d) => percentText(d),
+  drainedToEasy: (d) => `${(d * 100).toFixed(d < 0.01 ? 1 : 0)} points`,
 }
 /** A recipe found, as it is written out. */
 export const foundText = ({ parts }: Pick<Candidate, 'parts'>): string =>

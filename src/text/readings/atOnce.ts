@@ -1,6 +1,6 @@
 import type { Evaluation } from '@/core/evaluate'
 import { limeAt } from '@/core/chemistry'
-import { containerProfile, dryingLimits } from '@/core/water'
+import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
 import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
 import { waterJudged, type Bands } from '@/core/targets'
@@ -123,14 +123,14 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
   const ground = bands.plantAvailableWater
   const band = ground ?? bands.easilyAvailableWater
   const water = waterJudged(e.mix, bands)
-  const { easilyAvailableWater, plantAvailableWater, waterBufferingCapacity, heldWater } = e.mix
+  const { drainedToEasy, plantAvailableWater, waterBufferingCapacity, heldWater } = e.mix
   const litres = (share: number) => volumeText(share * e.fill.mixVolume, units)
   return {
     id: 'water',
     label: ground ? 'Water for plants' : 'Water within easy reach',
     term: ground
       ? 'Plant-available water, drained state to the wilting point, 1.5 MPa'
-      : `Easily available water, drained state to ${easy / 10} kPa`,
+      : `Easily available water, ${EASY_RANGE.from / 10} to ${EASY_RANGE.to / 10} kPa`,
     value: percentText(water),
     wanted:
       band === null ? `${litres(water)} in each` : `good: ${percentBand(band)}${ground ? ' or more' : ''}`,
@@ -153,7 +153,7 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
       text: percentText(waterJudged(mix, bands)),
     }),
     why: () => [
-      `${litres(easilyAvailableWater)} within easy reach in each. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
+      `${litres(drainedToEasy)} within easy reach in each once it has drained. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
         container.base.kind === 'onSoil'
           ? `The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa. To the wilting point plants can take ${litres(plantAvailableWater)}. Roots that go on down find more.`
           : 'Band: De Boodt & Verdonck 1972.'

@@ -21,6 +21,7 @@ const FIGURES: readonly Figure[] = [
   figure('dryBulkDensity', 'Weight, dry', 'dry bulk density', 'kg/L'),
   figure('moistBulkDensityAsBought', 'Weight, as bought', 'moist bulk density', 'kg/L'),
   figure('totalPorosity', 'Pores', 'effective total porosity', 'percent'),
+  figure('waterAt5Cm', 'Water at 5 cm', 'volumetric, 5 cm tension', 'percent'),
   figure('waterAt10Cm', 'Water at 10 cm', 'volumetric, 10 cm tension', 'percent'),
   figure('waterAt50Cm', 'Water at 50 cm', 'volumetric, 50 cm tension', 'percent'),
   figure('waterAt100Cm', 'Water at 100 cm', 'volumetric, 100 cm tension', 'percent'),

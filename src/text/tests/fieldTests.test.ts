@@ -14,7 +14,9 @@ import { correctionText, testFigureText, testFollows, testRows } from './testFol
 import { inUnits } from '../base/units'
 
 const METRIC = /\d ?(cm|mm|mL|L|kg|g|°C)\b/
-const bands = bandsOf(targetsFor({ crops: [], inGround: false, carried: false, waterEvery: null }))
+const bands = bandsOf(
+  targetsFor({ crops: [], inGround: false, height: null, carried: false, waterEvery: null }),
+)
 const said = (of: FieldTest, repeats: Record<string, number>[], units: 'metric' | 'us' = 'metric') => {
   const found = averaged(of, repeats)
   if (!found.ok) throw new Error(found.problem.code)

@@ -13,6 +13,7 @@ import type { CaseOf } from '../cases'
 import { writtenDoses } from './dose'
 import { wishesOf } from './finishOf'
 import { USUAL_TEMPERATURE } from '@/core/evaluate'
+import { shapeHeight } from '@/core/geometry'
 import { preparedMaterial } from '@/core/mixing'
 import { bandsOf, targetsFor } from '@/core/targets'
 import { cropTargets } from '../../find/finderProblem'
@@ -33,7 +34,13 @@ function problemOf(c: CaseOf<'find'>, tables: Tables): Outcome<FinderProblem> {
     const crop = cropOf(c.crop)
     if (!crop.ok) return crop
     const bands = bandsOf(
-      targetsFor({ crops: [crop.value], inGround: false, carried: false, waterEvery: null }),
+      targetsFor({
+        crops: [crop.value],
+        inGround: c.container.base.kind === 'onSoil',
+        height: shapeHeight(c.container.shape) - c.container.headspace,
+        carried: false,
+        waterEvery: null,
+      }),
     )
     targets = { ...cropTargets(bands), ...c.targets }
   }
