@@ -4,7 +4,7 @@ import { coverSaving } from './climate'
 import { LIMES, cropById, materialById } from './data'
 import { CLIMATES } from './climate/climates'
 import { evaluate, FULL_EFFORT, type MixInContainer } from './evaluate'
-import { monthsStanding } from './growing'
+import { monthsStanding, USUAL_LEACHING } from './growing'
 import { blend } from './mixing'
 import { parts } from './testing/arbitraries'
 import { outsideCheck } from './testing/outsideCheck'
@@ -41,7 +41,10 @@ describe('one mix in one container', () => {
     expect(a.weights.dry).toBeLessThan(a.weights.drained)
     expect(a.weights.drained).toBeLessThan(a.weights.saturated)
     expect(a.lime.pH).toBeGreaterThan(a.blend.pH)
-    expect(answer({ limeGramsPerLitre: 0 }).lime.pH).toBeCloseTo(a.blend.pH, 9)
+    const bare = answer({ limeGramsPerLitre: 0, parts: parts({ peat_medium: 3, perlite_coarse: 1 }) })
+    expect(bare.lime.pH).toBeCloseTo(bare.blend.pH, 9)
+    // Compost has lime of its own.
+    expect(answer({ limeGramsPerLitre: 0 }).lime.pH).toBeGreaterThan(a.blend.pH)
   })
   test('pressed in, a mix loses air and nothing else: solids, water held dry, salts and buffer come closer', () => {
     const loose = answer()
@@ -343,13 +346,25 @@ describe('the season of a container', () => {
     return answer.value.growing!
   }
   test('what drains is given on top of what is used: alkalinity brought grows by 1 / (1 - share)', () => {
-    const at = (leachingFraction: number) => grown({ leachingFraction }).alkalinityPerDay
+    const at = (leachingFraction: number) => grown({ leachingFraction }).water[1]!.alkalinity
     expect(at(0.3) / at(0)).toBeCloseTo(1 / 0.7, 9)
     expect(at(0.5) / at(0)).toBeCloseTo(2, 9)
   })
+  test('each month brings its own water; rain brings none and washes out', () => {
+    const { water } = grown({})
+    expect(water).toHaveLength(12)
+    expect(water[1]!.from).toBeCloseTo(365.25 / 12, 1)
+    // Two meq in each litre given; a share of what is given drains.
+    const watered = water.filter((s) => s.alkalinity > 0)
+    expect(watered.length).toBeGreaterThan(1)
+    for (const s of watered) expect(s.alkalinity / s.drained).toBeCloseTo(2 / USUAL_LEACHING, 9)
+    // The pepper is gone in winter: nothing is given, and rain drains through.
+    expect(water[8]!.alkalinity).toBe(0)
+    expect(water[8]!.drained).toBeGreaterThan(0)
+  })
   test('without a place a litre in ten of mix drains each week', () => {
-    const { alkalinityPerDay } = grown({ climate: undefined })
-    expect(alkalinityPerDay).toBeCloseTo(2 / 70, 9)
+    const [only] = grown({ climate: undefined }).water
+    expect(only).toEqual({ from: 0, alkalinity: 2 / 70, drained: 1 / 70 })
   })
   test('two plants catch more wind than one, and tip it sooner', () => {
     expect(grown({ plants: 2 }).tippingWind).toBeLessThan(grown({ plants: 1 }).tippingWind)

@@ -61,9 +61,9 @@ export interface Evaluation {
   mixDepth: number
   /** The mix alone: what roots live in, and what bands are compared with. */
   mix: WaterBalance
-  /** pH six weeks after mixing, with lime and dressings given, watered with pure water. */
+  /** pH six weeks after mixing, with lime, dressings and the water of the place. */
   lime: LimePlan
-  /** What works on its pH besides that lime: limes and acids among the dressings, temperature. */
+  /** What works on its pH besides that lime: limes and acids among the dressings, water, temperature. */
   given: AcidityInput
   /** pH by the week, the water's alkalinity and fertilizer counted in. */
   acidity: AcidityState[]
@@ -212,16 +212,15 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const { input, fill, column, blend, profile, doses, pressed, temperature } = filled
   const mix = profile.layers.at(-1)!
   const depth = fill.mixHeight - column.floor
-  const given = { ...acidityOfDoses(doses, depth), temperature }
+  const weight = weightsOf(filled)
+  const growing = outlookOf(filled, weight)
+  const given = { ...acidityOfDoses(doses, depth), temperature, water: growing?.water }
   const lime = limeAt(
     blend,
     { choice: input.limes, gramsPerLitre: input.limeGramsPerLitre * closenessOf(pressed) },
     given,
   )
-  const weight = weightsOf(filled)
-  const growing = outlookOf(filled, weight)
   const limes = [...lime.doses, ...given.limes]
-  const waterAlkalinity = growing?.alkalinityPerDay ?? 0
   return {
     fill: { ...fill, mixVolume: mix.mixVolume },
     blend,
@@ -230,7 +229,7 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     mix,
     lime,
     given,
-    acidity: acidityCourse(blend, { ...given, limes, waterAlkalinity }, 7 * WEEKS),
+    acidity: acidityCourse(blend, { ...given, limes }, 7 * WEEKS),
     salts: saltZones(blend, doses, depth, temperature),
     flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop }),
     weights: weight,

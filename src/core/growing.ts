@@ -11,8 +11,9 @@ import {
   type Exposure,
   type WallKind,
   type WateringInterval,
+  type RootWater,
 } from './climate'
-import type { Temperature } from './chemistry'
+import type { Temperature, WaterStretch } from './chemistry'
 import type { Crop } from './data'
 import { growthOf } from './data/growth'
 import {
@@ -27,7 +28,7 @@ import {
 import { SEEDLING_VOLUME } from './filling/limits'
 import type { Blend } from './mixing'
 import { feedingSeason, seasonDays, type DressingDose, type Feeding } from './nutrients'
-import type { Centimetres, Fraction, Kilograms } from './units'
+import type { Centimetres, Fraction, Kilograms, Litres } from './units'
 import type { WaterBalance } from './water'
 import { crownArea, tippingWindSpeed, type Weights } from './weight'
 
@@ -65,8 +66,8 @@ export interface GrowingOutlook {
   thirstiestMonth: number | null
   /** Mean wind at which it starts to tip when the mix is drained and the plant full grown, m/s. */
   tippingWind: number
-  /** Alkalinity the season's water brings, mmol of charge per litre of mix and day. */
-  alkalinityPerDay: number
+  /** Alkalinity that watering brings and what drains, by the months from planting on. */
+  water: WaterStretch[]
 }
 
 /**
@@ -178,7 +179,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
     wetMonths,
     thirstiestMonth: climate ? thirstiestOf(standing, wetMonths, watering) : null,
     tippingWind: tippingWindOf(input, grown.crop),
-    alkalinityPerDay: ((growing.waterAlkalinity ?? 0) * (use + drainagePerDay)) / mix.mixVolume,
+    water: waterStretches(growing, mix.mixVolume, watering, standing),
   }
 }
 
@@ -189,9 +190,67 @@ const standingOf = ({ crop, growth }: Grown, planting: number): number[] =>
     ? Array.from({ length: 12 }, (_, i) => i + 1)
     : monthsStanding(planting, growth ? stageDays(growth) : seasonDays(crop))
 
+/** Share of the mix that drains away in a day where no place is known. Source: our assumption. */
+const DRAINED_SOMEWHERE = 1 / 70
+
+/**
+ * Alkalinity that watering brings to a litre of mix and what drains from it, month after month from planting on. Rain
+ * brings none, saves watering and washes out where it is more than plants take up. After the crop nothing is given.
+ * mmol of charge and litres per litre of mix and day. Where no climate is known, as much is given as drains.
+ */
+function waterStretches(
+  { plantingMonth = USUAL_PLANTING_MONTH, leachingFraction = USUAL_LEACHING, waterAlkalinity = 0 }: Growing,
+  volume: Litres,
+  watering: readonly WateringInterval[],
+  standing: readonly number[],
+): WaterStretch[] {
+  if (watering.length === 0)
+    return [{ from: 0, alkalinity: waterAlkalinity * DRAINED_SOMEWHERE, drained: DRAINED_SOMEWHERE }]
+  return Array.from({ length: 12 }, (_, k) => {
+    const month = ((plantingMonth - 1 + k) % 12) + 1
+    const { use, rain } = watering[month - 1]!
+    const short = standing.includes(month) ? Math.max(0, use.value - rain) : 0
+    const given = short / (1 - leachingFraction)
+    return {
+      from: k * DAYS_PER_MONTH,
+      alkalinity: (waterAlkalinity * given) / volume,
+      drained: (given * leachingFraction + Math.max(0, rain - use.value)) / volume,
+    }
+  })
+}
+
+/**
+ * The same for a mix that is not worked out yet: what plants use hangs on the place and the room, not on the mix.
+ * Units as in `GrowingOutlook`; errors: none.
+ */
+export function waterOf(
+  input: Pick<GrowingInput, 'container' | 'fill' | 'floor' | 'cover' | 'growing'>,
+  volume: Litres,
+): WaterStretch[] {
+  const { growing } = input
+  const grown = grownIn(growing.crop, volume)
+  const mix = { mixVolume: volume, drainedToEasy: 0, plantAvailableWater: 0 }
+  const watering = growing.climate
+    ? growing.climate.months.map((_, i) => wateringIn({ ...input, mix }, grown, growing.climate!, i))
+    : []
+  return waterStretches(
+    growing,
+    volume,
+    watering,
+    standingOf(grown, growing.plantingMonth ?? USUAL_PLANTING_MONTH),
+  )
+}
+
 /** How often it wants water in a month, 0 to 11. */
 function wateringIn(
-  { container, fill, floor, mix, cover, growing }: GrowingInput,
+  {
+    container,
+    fill,
+    floor,
+    mix,
+    cover,
+    growing,
+  }: Pick<GrowingInput, 'container' | 'fill' | 'floor' | 'cover' | 'growing'> & { mix: RootWater },
   { crop, growth, raised }: Grown,
   climate: Climate,
   i: number,

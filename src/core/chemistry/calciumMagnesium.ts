@@ -1,7 +1,7 @@
 import type { LimingMaterial } from '../data/types'
 import { succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
-import type { AcidityInput } from './acidity'
+import type { AcidityInput } from './acidityState'
 import type { BufferedMix } from './lime'
 import { JUDGED_AFTER, limeForTarget, type LimePlan } from './limeDose'
 

@@ -43,6 +43,8 @@ export interface ChargeBalance {
   at: (pH: number) => number
   /** Buffer in all at a pH, mmol of charge per litre and pH unit. */
   slope: (pH: number) => number
+  /** Alkalinity of the water in the mix, mmol of charge per litre of water; negative where it is acid. */
+  alkalinity: (pH: number) => number
 }
 
 /**
@@ -53,6 +55,9 @@ export interface ChargeBalance {
  *   B'    = b from pH 3.2 to 7.8, fading over one unit to a tenth of it
  *   W     = 1000 theta ([OH] - [H] + [HCO3] + 2 [CO3]),   [HCO3] = K1 KH pCO2 / [H]
  *
+ * Beyond `carbonatedTo` carbonate stays as it is there, and all further base is hydroxide: so it is while hydroxide
+ * waits for carbon dioxide. Left out, carbon dioxide keeps up.
+ *
  * mmol of charge per litre; theta is the water held, a fraction. Rises with pH all along, so that each charge has one
  * pH. Errors: none. Range: any pH; trusted from 3 to 9. Source: charge balance; constants as in `calciteEquilibrium`;
  * the ends of the buffer are our assumption.
@@ -60,26 +65,30 @@ export interface ChargeBalance {
  * @example
  * chargeBalance({ pH: 4, bufferCapacity: 33 }).at(6) // 66.06
  */
-export function chargeBalance(mix: BufferedMix): ChargeBalance {
+export function chargeBalance(mix: BufferedMix, carbonatedTo = Infinity): ChargeBalance {
   const { bufferCapacity: b, waterContent = L.waterContent.value } = mix
   const { bufferFrom, bufferTo, bufferFades, bufferRest, carbonDioxide } = L
   const [low, high] = [bufferFrom.value, bufferTo.value]
   const litres: Fraction = 1000 * waterContent
   const carbonate = 10 ** -(PK1 + PK_HENRY) * carbonDioxide.value
   const [water, second] = [10 ** -PK_WATER, 10 ** -PK2]
-  const charge = (pH: number) => {
+  const alkalinity = (pH: number) => {
     const h = Math.exp(-Math.LN10 * pH)
-    const bicarbonate = carbonate / h
+    const at = pH > carbonatedTo ? Math.exp(-Math.LN10 * carbonatedTo) : h
+    return 1000 * (water / h - h + (carbonate / at) * (1 + (2 * second) / at))
+  }
+  const charge = (pH: number) => {
     const inRange = Math.min(high, Math.max(low, pH))
     const exchange = inRange + (pH > high ? beyond(pH - high) : pH < low ? -beyond(low - pH) : 0)
-    return b * exchange + litres * (water / h - h + bicarbonate * (1 + (2 * second) / h))
+    return b * exchange + (litres / 1000) * alkalinity(pH)
   }
   const own = charge(mix.pH)
   return {
     at: (pH) => charge(pH) - own,
+    alkalinity,
     slope(pH) {
       const h = Math.exp(-Math.LN10 * pH)
-      const bicarbonate = carbonate / h
+      const bicarbonate = pH > carbonatedTo ? 0 : carbonate / h
       const out = Math.max(0, pH - high, low - pH)
       const strength = 1 - (1 - bufferRest.value) * Math.min(1, out / bufferFades.value)
       return b * strength + Math.LN10 * litres * (water / h + h + bicarbonate * (1 + (4 * second) / h))

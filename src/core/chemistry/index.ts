@@ -1,4 +1,5 @@
-export { acidityCourse, acidityOn, type AcidityInput, type AcidityState } from './acidity'
+export { acidityCourse, acidityOn } from './acidity'
+export type { AcidityInput, AcidityState, WaterStretch } from './acidityState'
 export { acidForTarget, SULFUR_JUDGED_AFTER, type AcidPlan } from './acidDose'
 export {
   dolomiteShare,
@@ -14,7 +15,15 @@ export {
   type BufferedMix,
   type LimeDose,
 } from './lime'
-export { JUDGED_AFTER, limeAt, limeForTarget, type LimeChoice, type LimePlan, type PHMover } from './limeDose'
+export {
+  JUDGED_AFTER,
+  limeAt,
+  limeForTarget,
+  rainShareFor,
+  type LimeChoice,
+  type LimePlan,
+  type PHMover,
+} from './limeDose'
 export { limeForReading, mixAsRead, READING_TELLS, type PHCorrection, type PHReading } from './reading'
 export { calciteEquilibrium, chargeBalance, type ChargeBalance } from './charge'
 export { q10Factor } from './q10'

@@ -37,6 +37,8 @@ export interface BufferedMix {
   bufferCapacity: number
   /** Water it holds; that of a moist mix where left out. */
   waterContent?: Fraction
+  /** Carbonate that lies in its parts and dissolves as it turns acid, mmol of charge per litre; none where left out. */
+  carbonate?: number
   /** Share of its parts full of nitrifiers, as compost and soil are; none where left out. */
   liveShare?: Fraction
 }

@@ -2,7 +2,8 @@ import type { LimingMaterial } from '../data/types'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Fraction } from '../units'
 import { CHEMISTRY_LIMITS } from './limits'
-import { acidityOn, type AcidityInput, type AcidityState } from './acidity'
+import { acidityOn } from './acidity'
+import type { AcidityInput, AcidityState } from './acidityState'
 import { calciteEquilibrium, chargeBalance } from './charge'
 import type { AcidDose } from './fertilizerAcid'
 import type { BufferedMix, LimeDose } from './lime'
@@ -22,6 +23,9 @@ export interface LimePlan {
   residual: number
   /** What moved the pH until then, the most first. */
   movers: PHMover[]
+  /** By how much the water, less what drained, and the mix's own carbonate moved it, pH units. */
+  byWater: number
+  byOwn: number
 }
 
 /** A lime or dressing by its id, and by how many units of pH it moved the mix. */
@@ -67,7 +71,7 @@ export function limeAt(
     gramsPerLitre,
     pH: state.pH,
     residual: state.residual,
-    movers: moversOf(mix, limes, given.acids ?? [], state),
+    ...moversOf(mix, limes, given.acids ?? [], state),
   }
 }
 
@@ -76,14 +80,14 @@ const HARDLY = 0.01
 
 /**
  * By how much each lime and dressing moved the pH: its charge over what one unit of pH has taken on the way from the
- * mix's own to where it stands. Water and what was laid down again are left out.
+ * mix's own to where it stands; the same of water and of the mix's own carbonate. What was laid down again is left out.
  */
 function moversOf(
   mix: BufferedMix,
   limes: readonly LimeDose[],
   acids: readonly AcidDose[],
-  { pH, byLime, byAcid }: AcidityState,
-): PHMover[] {
+  { pH, byLime, byAcid, fromWater, drained, fromOwn }: AcidityState,
+): Pick<LimePlan, 'movers' | 'byWater' | 'byOwn'> {
   const balance = chargeBalance(mix)
   const way = pH - mix.pH
   const perUnit = Math.abs(way) > HARDLY ? balance.at(pH) / way : balance.slope(pH)
@@ -91,10 +95,47 @@ function moversOf(
   const add = (id: string, charge: number) => movers.set(id, (movers.get(id) ?? 0) + charge / perUnit)
   limes.forEach(({ lime }, i) => add(lime.id, byLime[i]!))
   acids.forEach(({ dressing }, i) => add(dressing.id, -byAcid[i]!))
-  return [...movers]
-    .map(([id, by]) => ({ id, by }))
-    .filter(({ by }) => by !== 0)
-    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+  return {
+    movers: [...movers]
+      .map(([id, by]) => ({ id, by }))
+      .filter(({ by }) => by !== 0)
+      .sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
+    byWater: (fromWater - drained) / perUnit,
+    byOwn: fromOwn / perUnit,
+  }
+}
+
+/**
+ * Share of rain water, to a hundredth, that keeps a mix at or below a pH on the day of judging; null where not even
+ * rain water alone does, 0 where it needs none. What drains stays as it is. Source: `acidityCourse`; rain water brings no
+ * alkalinity.
+ *
+ * @example
+ * rainShareFor(
+ *   { pH: 5, bufferCapacity: 5 },
+ *   { water: [{ from: 0, alkalinity: 0.5, drained: 0 }] },
+ *   7,
+ * ) // 0.52
+ */
+export function rainShareFor(
+  mix: BufferedMix,
+  given: AcidityInput,
+  most: number,
+  days = JUDGED_AFTER,
+): Fraction | null {
+  const pHWith = (rain: Fraction) => {
+    const water = (given.water ?? []).map((s) => ({ ...s, alkalinity: s.alkalinity * (1 - rain) }))
+    return acidityOn(mix, { ...given, water }, days).pH
+  }
+  if (pHWith(0) <= most) return 0
+  if (pHWith(1) > most) return null
+  let [low, high] = [0, 1]
+  while (high - low > 0.01) {
+    const middle = (low + high) / 2
+    if (pHWith(middle) > most) low = middle
+    else high = middle
+  }
+  return Math.ceil(high * 100 - 1e-9) / 100
 }
 
 /**

@@ -1,6 +1,7 @@
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Days } from '../units'
-import { acidityOn, type AcidityInput } from './acidity'
+import { acidityOn } from './acidity'
+import type { AcidityInput } from './acidityState'
 import type { BufferedMix } from './lime'
 import { CHEMISTRY_LIMITS } from './limits'
 import { JUDGED_AFTER, limeForTarget, type LimeAim } from './limeDose'

@@ -55,6 +55,8 @@ export interface LimeNature {
   sieveShares: [number, number, number, number]
   /** Reacts at once whatever the pH, as hydroxide and ash do; carbonate slows down and stops. */
   soluble: boolean
+  /** Share of it that does; all of what is soluble where left out. */
+  solubleShare?: number
 }
 
 /** Shares of a dressing's nitrogen, summing to 1. */

@@ -83,6 +83,8 @@ export interface MaterialProperties {
   potassium: Property
   calcium: Property
   magnesium: Property
+  /** Carbonate that dissolves within a season, as calcium carbonate, mass fraction of dry matter; missing where none. */
+  carbonate?: Property
   /** kg of carbon per kg of nitrogen; missing where there is neither. */
   carbonToNitrogen?: Property
   /** mg of nitrogen per litre given (or, negative, taken) in a first season of 20 weeks at 20 C; missing where none. */
@@ -131,6 +133,7 @@ export const MATERIAL_PROPERTIES = [
   'volumeFactorOnWetting',
   'looseLitresPerKgDry',
   'compressibility',
+  'carbonate',
 ] as const satisfies readonly MaterialPropertyName[]
 
 export interface MaterialRow {

@@ -1,4 +1,5 @@
 import type { Material, MaterialFamily } from '../data/types'
+import { MMOLC_PER_GRAM_CACO3 } from '../chemistry/lime'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
 import { DRY_END, dryEndAt, fitRetention, macroporesFull, withDryEnd, type Retention } from '../water'
@@ -58,6 +59,8 @@ export interface Blend {
   dryBulkDensity: number
   /** mmol of charge per litre of blend and pH unit. */
   bufferCapacity: number
+  /** Carbonate of its parts that dissolves within a season, mmol of charge per litre of blend. */
+  carbonate: number
   /** pH before any lime. */
   pH: number
   /** Water it holds when moist, at 10 cm of tension. */
@@ -122,6 +125,11 @@ export function blend(input: readonly BlendPart[], pressed: Fraction = 0): Outco
     totalPorosity,
     dryBulkDensity: mean((m) => m.properties.dryBulkDensity.value) / kept,
     bufferCapacity: buffer / kept,
+    carbonate:
+      (1000 *
+        MMOLC_PER_GRAM_CACO3 *
+        mean((m) => m.properties.dryBulkDensity.value * (m.properties.carbonate?.value ?? 0))) /
+      kept,
     pH: mean((m) => m.properties.bufferCapacity.value * m.properties.pH.value) / buffer,
     cationExchangeCapacity: mean((m) => m.properties.cationExchangeCapacity.value) / kept,
     electricalConductivity:

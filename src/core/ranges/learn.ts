@@ -83,10 +83,9 @@ function modelOf(batch: MeasuredBatch): Outcome<Model> {
   const best = evaluate(input, { slices: SLICES, years: [] })
   if (!best.ok) return best
   // What watering brings hangs on place and crop, which readings of the mix do not tell.
-  const alkalinity = best.value.growing?.alkalinityPerDay ?? 0
   const mix = { ...input, growing: undefined }
   const told = (e: Evaluation) =>
-    readings.map(({ measurement: m }) => inErrorTerms(m.kind, expectedReading(m, e, alkalinity)))
+    readings.map(({ measurement: m }) => inErrorTerms(m.kind, expectedReading(m, e)))
   const own = new Set<string>()
   drawMix(mix, (row) => (name) => {
     own.add(`${row}/${name}`)

@@ -53,13 +53,13 @@ export const ERRORS: Record<MeasurementKind, { reading: number; model: number; r
 
 /**
  * What the model expects a measurement to read, in its own unit. Its container has been checked
- * (`checkMeasurements`). `waterAlkalinity` is what watering brings, mmol of charge per litre of mix and day.
+ * (`checkMeasurements`).
  */
-export function expectedReading(m: Measurement, e: Evaluation, waterAlkalinity = 0): number {
+export function expectedReading(m: Measurement, e: Evaluation): number {
   switch (m.kind) {
     case 'pH': {
       const limes = [...e.lime.doses, ...(e.given.limes ?? [])]
-      return acidityOn(e.blend, { ...e.given, limes, waterAlkalinity }, m.day).pH
+      return acidityOn(e.blend, { ...e.given, limes }, m.day).pH
     }
     case 'electricalConductivity':
       return convertExtract(e.salts.mix.electricalConductivity.saturatedExtract, 'saturatedExtract', m.method)

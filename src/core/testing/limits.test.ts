@@ -205,6 +205,46 @@ const laid = (() => {
   )
   return { above: above.map((s) => s.laidDown), dissolving: dissolving.map((s) => -s.laidDown) }
 })()
+/** Does carbonate hold the pH of a mix in which hydroxide waits? */
+const isCarbonated = (pH: number) => {
+  const slope = (to?: number) => chargeBalance({ pH: 7, bufferCapacity: 1 }, to).slope(pH)
+  return slope(CHEMISTRY_LIMITS.carbonatedTo.value) === slope()
+}
+/** Laid down in the tenth day of much hydroxide, mmol of charge per litre. */
+const HYDRATED_LAID = once(() => {
+  const lime = { ...LIMES[0]!, soluble: true, ratePerDay: { ...LIMES[0]!.ratePerDay, value: 1e4 } }
+  const days = acidityCourse({ pH: 8, bufferCapacity: 5 }, { limes: [{ lime, gramsPerLitre: 10 }] }, 10, 1)
+  return days[10]!.laidDown - days[9]!.laidDown
+})
+/** What is laid down in a day of water that keeps a mix above the equilibrium, over the charge above it. */
+const overLaid = once(() => {
+  const mix = { pH: 7, bufferCapacity: 5 }
+  const [before, after] = acidityCourse(mix, { waterAlkalinity: 4 }, 60, 1).slice(-2)
+  const { at } = chargeBalance(mix)
+  return (after!.laidDown - before!.laidDown) / (at(after!.pH) - at(calciteEquilibrium()))
+})
+/** Calcium of the water of a mix with lime in plenty in which acid has worked, from where its lime stops dissolving. */
+const calciumAfter = (acid: number) => {
+  const iron = dressingById('iron_sulfate')!
+  const end = acidityCourse(
+    { pH: 7, bufferCapacity: 1 },
+    {
+      limes: [
+        { lime: { ...LIMES[0]!, ratePerDay: { ...LIMES[0]!.ratePerDay, value: 1e3 } }, gramsPerLitre: 1e4 },
+      ],
+      acids: [{ dressing: iron, gramsPerLitre: acid / acidPerGram(iron) }],
+      waterAlkalinity: 1e-9,
+    },
+    2000,
+    2000,
+  ).at(-1)!
+  return 10 ** (2 * (calciteEquilibrium(undefined, 1) - end.pH))
+}
+const ownDissolving = once(() =>
+  acidityCourse({ pH: 4, bufferCapacity: 1e9, carbonate: 100 }, {}, 6, 1)
+    .slice(-3)
+    .map((s) => s.fromOwn),
+)
 const okLime = (target: number) => {
   const answer = limeForTarget({ pH: 9, bufferCapacity: 40 }, { choice: LIME, target })
   return answer.ok || answer.problem.code
@@ -240,9 +280,15 @@ everyLimit(
     waterContent: trial(0.4, (water) => moistAt9(water) > moistAt9()),
     carbonDioxide: trial(0.004, (pressure) => calciteEquilibrium(pressure) < calciteEquilibrium()),
     calciumInWater: trial(3, (calcium) => calciteEquilibrium(undefined, calcium) < calciteEquilibrium()),
-    solubleFull: trial(8.5, (pH) => based(pH) === based(8)),
-    solubleNone: trial(9.5, (pH) => based(pH) > 0),
-    laidDown: trial(5, (half) => Math.LN2 / half > rateFrom(laid.above.slice(-3))),
+    solubleFull: trial(12, (pH) => based(pH) === based(8)),
+    solubleNone: trial(12.5, (pH) => based(pH) > 0),
+    // Beyond it the water takes hydroxide alone.
+    carbonatedTo: trial(8.6, isCarbonated),
+    carbonSupply: trial(5, (supply) => supply > HYDRATED_LAID()),
+    laidDown: trial(0.1, (half) => Math.LN2 / half > overLaid()),
+    acidCalcium: trial(0.5, (share) => 3 + (share * 8) / 2 / 0.4 > calciumAfter(8)),
+    gypsumCalcium: trial(15, (calcium) => calcium > calciumAfter(1000) * (1 - 1e-9)),
+    ownCarbonate: trial(0.05, (rate) => rate > rateFrom(ownDissolving())),
     fineCalcite: trial(0.2, (rate) => rate > rateFrom(laid.dissolving.slice(-3))),
     nitrifies: trial(0.06, (rate) => nitrifiedAt(rate) > nitrified(7)[2]!, 0.1),
     nitrifyFull: trial(6.5, (pH) => nitrified(pH)[2] === nitrified(7)[2]),
@@ -286,6 +332,7 @@ everyLimit(
     'bufferFades',
     'bufferRest',
     'solubleNone',
+    'laidDown',
     'nitrifyFull',
     'liveShare',
     'rootsFull',

@@ -100,10 +100,18 @@ describe('next moves and the finder, from a job', () => {
       for (const gone of move.ends) expect(judged.map((j) => j.code)).not.toContain(gone.code)
     }
   })
+  /** Peat with nothing in it that has lime of its own. */
+  const acid = (): Job => ({
+    ...peppers(),
+    parts: [
+      { materialId: 'peat_medium', twelfths: 48 },
+      { materialId: 'perlite_coarse', twelfths: 24 },
+    ],
+  })
   test('too much lime is answered with less, too little with more', () => {
     const limed = (gramsPerLitre: number) =>
       moves(
-        { ...peppers(), lime: { ...peppers().lime, mode: 'fixed', gramsPerLitre } },
+        { ...acid(), lime: { ...peppers().lime, mode: 'fixed', gramsPerLitre } },
         'shelf',
         12,
       ).moves.find((m) => m.change.kind === 'lime')
@@ -363,7 +371,11 @@ describe('dressings', () => {
     expect(doseTotals(j, q).find((d) => d.id === 'crf_5_6')!.grams).toBeCloseTo(grams, 6)
   })
   test('lime is offered to a mix that is too acid and given none, as much as brings it there', () => {
-    const bare = { ...peppers(), lime: { ...peppers().lime, mode: 'none' as const } }
+    const peat = [
+      { materialId: 'peat_medium', twelfths: 48 },
+      { materialId: 'perlite_coarse', twelfths: 24 },
+    ]
+    const bare = { ...peppers(), parts: peat, lime: { ...peppers().lime, mode: 'none' as const } }
     const offer = limeOffer(...atRest(bare))!
     expect(offer.target).toBe(6.2)
     const limed = {

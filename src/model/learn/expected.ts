@@ -59,6 +59,6 @@ export function expectedOfTest(garden: Garden, test: Test, at: string): Record<s
     strips: test.strips,
   })
   return Object.fromEntries(
-    measurements.map((m) => [m.kind, expectedReading(m, e, e.growing?.alkalinityPerDay ?? 0)]),
+    measurements.map((m) => [m.kind, expectedReading(m, e)]),
   )
 }

@@ -7,7 +7,7 @@ import { isFed } from '@/core/judgement'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
 import { prepareRecipe, type PreparedRecipe } from './prepareRecipe'
-import { temperatureFor, type PreparedMix } from './prepare'
+import { settingFor, type PreparedMix } from './prepare'
 
 /** A dose worked out for the mix on the bench, and what it stands on. */
 export interface DoseOffer {
@@ -41,11 +41,7 @@ const middleOf = ({ low, high }: { low: number; high: number }) => (low + high) 
 const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<PreparedRecipe> =>
   prepareRecipe(
     { ...question.recipe, lime: { ...question.recipe.lime, aim: { kind: 'pH', target } } },
-    {
-      tables: question.tables,
-      depth: needed.mixHeight - needed.floor,
-      temperature: temperatureFor(question),
-    },
+    settingFor(question, needed),
   )
 
 /**

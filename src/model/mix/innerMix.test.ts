@@ -91,7 +91,7 @@ describe('a finished mix as a part', () => {
   })
   test('its lime counts towards the pH wanted; what it has is not added again', () => {
     const bare = { ...nested(), mixes: [{ ...inner(), lime: { gramsPerLitre: 0, dolomiteShare: 0.5 } }] }
-    const wanted = { ...peppers().lime, mode: 'toTarget' as const, target: 6.6 }
+    const wanted = { ...peppers().lime, mode: 'toTarget' as const, target: 6.9 }
     const all = lime({ ...bare, lime: wanted })
     const limed = { ...nested(), lime: wanted }
     const less = lime(limed)
@@ -101,7 +101,7 @@ describe('a finished mix as a part', () => {
     expect(brought).toBeLessThan(2.4)
     expect(less + brought).toBeCloseTo(all, 3)
     const e = good(evaluateJob(limed, undefined, PUBLISHED))
-    expect(e.lime.pH).toBeCloseTo(6.6, 2)
+    expect(e.lime.pH).toBeCloseTo(6.9, 2)
     expect(e.lime.gramsPerLitre - brought).toBeCloseTo(less, 6)
     // More lime in it than is wanted: nothing is added, and nothing taken out.
     expect(lime({ ...limed, lime: { ...wanted, target: 5 } })).toBe(0)

@@ -18,14 +18,15 @@ import {
 import { materialIn, type Tables } from '@/core/data'
 import { shapeHeight } from '@/core/geometry'
 import type { Centimetres } from '@/core/units'
-import type { Temperature } from '@/core/chemistry'
-import { temperatureOfPlace, type Growing } from '@/core/growing'
+import type { Temperature, WaterStretch } from '@/core/chemistry'
+import { coverSaving } from '@/core/climate'
+import { temperatureOfPlace, waterOf, type Growing } from '@/core/growing'
 import { judge, type Judgement } from '@/core/judgement'
 import { preparedMaterial, type Blend } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
-import { flatOf, prepareRecipe, type PreparedRecipe } from './prepareRecipe'
+import { flatOf, prepareRecipe, type PreparedRecipe, type RecipeSetting } from './prepareRecipe'
 import type { BedLayer, MixQuestion } from './question'
 
 /** A question worked out once: whatever is asked about the mix starts from here. */
@@ -135,9 +136,34 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
   }
 }
 
+/** What watering brings and takes from planting on; undefined where no crop is chosen. */
+function waterFor(question: MixQuestion, needed: MixNeeded): WaterStretch[] | undefined {
+  const growing = growingIn(question, needed)
+  if (!growing || !(needed.space > 0)) return undefined
+  const lies = coverIn(question)
+  return waterOf(
+    {
+      container: question.bed.container,
+      fill: needed,
+      floor: needed.floor,
+      cover: lies ? coverSaving(lies.material, lies.thickness) : 0,
+      growing,
+    },
+    needed.space,
+  )
+}
+
 /** Temperature of the mix from planting on: that of the place, or what the question says. */
 export const temperatureFor = ({ place, care }: MixQuestion): Temperature | undefined =>
   place?.climate ? temperatureOfPlace(place.climate, care.plantingMonth ?? undefined) : care.temperature
+
+/** What a recipe is worked out in: depth, warmth and water of its bed. */
+export const settingFor = (question: MixQuestion, needed: MixNeeded | null): RecipeSetting => ({
+  tables: question.tables,
+  depth: needed ? needed.mixHeight - needed.floor : 1,
+  temperature: temperatureFor(question),
+  water: needed ? waterFor(question, needed) : undefined,
+})
 
 /**
  * A question worked out as far as its answers share: flattened recipe, blend, doses, lime, volumes and bands. Units
@@ -146,11 +172,7 @@ export const temperatureFor = ({ place, care }: MixQuestion): Temperature | unde
  */
 export function prepare(question: MixQuestion): Outcome<PreparedMix> {
   const needed = neededFor(question)
-  const recipe = prepareRecipe(question.recipe, {
-    tables: question.tables,
-    depth: needed.ok ? needed.value.mixHeight - needed.value.floor : 1,
-    temperature: temperatureFor(question),
-  })
+  const recipe = prepareRecipe(question.recipe, settingFor(question, needed.ok ? needed.value : null))
   if (!recipe.ok) return recipe
   if (!needed.ok) return needed
   const layers = bottomLayers(question)

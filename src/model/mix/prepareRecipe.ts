@@ -5,6 +5,7 @@ import {
   type LimeChoice,
   type LimeDose,
   type Temperature,
+  type WaterStretch,
 } from '@/core/chemistry'
 import { limeIn, materialIn, type LimingMaterial, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
@@ -61,6 +62,8 @@ export interface RecipeSetting {
   /** Depth of mix that dressings on top are averaged over, cm. */
   depth: number
   temperature?: Temperature
+  /** What watering brings and takes, for a litre of mix. */
+  water?: readonly WaterStretch[]
 }
 
 const NO_LIME: LimeAmount = { gramsPerLitre: 0, dolomiteShare: 0 }
@@ -262,7 +265,7 @@ function limeTogether(
  * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {
-  const { tables, depth, temperature } = setting
+  const { tables, depth, temperature, water } = setting
   const flat = flatOf(recipe.lines, recipe.mixes, tables)
   if (!flat.ok) return flat
   const mixed = blend(flat.value.parts)
@@ -273,7 +276,7 @@ export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): O
   const doses = dosesOf(recipe, premixed, tables)
   const fromDoses = acidityOfDoses(doses.ok ? doses.value : [], depth)
   const brought = dosesBy(limesByShare(premixed.lime.dolomiteShare, tables), premixed.lime.gramsPerLitre)
-  const given = { acids: fromDoses.acids, limes: [...fromDoses.limes, ...brought], temperature }
+  const given = { acids: fromDoses.acids, limes: [...fromDoses.limes, ...brought], temperature, water }
   const wanted = limeWanted(recipe.lime, limes.value, mixed.value, given)
   if (!wanted.ok) return wanted
   if (!doses.ok) return doses

@@ -77,6 +77,7 @@ export const materialFiguresSchema = z
       magnesium: fraction,
       carbonToNitrogen: positive.optional(),
       nitrogenFirstSeason: propertySchema.optional(),
+      carbonate: fraction.optional(),
       structuralHalfLife: positive,
       volumeFactorOnWetting: positive,
       looseLitresPerKgDry: positive.optional(),
@@ -204,6 +205,7 @@ export const dressingSchema = z
         calciumCarbonateEquivalent: positive,
         sieveShares: shares(4),
         soluble: z.boolean(),
+        solubleShare: z.number().min(0).max(1).optional(),
       })
       .nullable(),
     acidity: propertySchema.nullable(),

@@ -1,5 +1,5 @@
 import type { Evaluation } from '@/core/evaluate'
-import { limeAt } from '@/core/chemistry'
+import { limeAt, rainShareFor } from '@/core/chemistry'
 import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
 import type { Container } from '@/core/geometry'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
@@ -181,13 +181,31 @@ function movedBy({ lime, acidity }: Evaluation): string[] {
   const movers = lime.movers.filter((m) => Math.abs(m.by) >= SEEN_ON_A_METER)
   const last = acidity.at(-1)!
   const sign = (by: number) => `${by > 0 ? 'up' : 'down'} by ${pHText(Math.abs(by))}`
-  const later = `By week ${Math.round(last.day / 7)}, with your water, it stands at ${pHText(last.pH)}.`
-  return movers.length > 0
-    ? [
-        `By six weeks ${listed(movers, (m) => `${dressingName(m.id).toLowerCase()} moves it ${sign(m.by)}`)}. ${later}`,
-      ]
+  const later = `By week ${Math.round(last.day / 7)} it is ${pHText(last.pH)}.`
+  const all = [
+    ...movers.map((m) => ({ by: m.by, what: dressingName(m.id).toLowerCase() })),
+    { by: lime.byWater, what: 'your water' },
+    { by: lime.byOwn, what: 'lime that compost and soil bring' },
+  ].filter((m) => Math.abs(m.by) >= SEEN_ON_A_METER)
+  return all.length > 0
+    ? [`By six weeks ${listed(all, (m) => `${m.what} moves it ${sign(m.by)}`)}. ${later}`]
     : [later]
 }
+
+/** What rain water does against a pH that the water raises. */
+function rainFor({ blend, lime, given }: Evaluation, most: number): string[] {
+  if (lime.byWater < RAISED_BY_WATER) return []
+  const share = rainShareFor(blend, { ...given, limes: [...lime.doses, ...(given.limes ?? [])] }, most)
+  if (share === 0) return []
+  return [
+    share === null
+      ? 'Rain water alone does not bring it down: the mix and its lime are too alkaline.'
+      : `With ${percentText(share)} rain water it is ${pHText(most)} in six weeks. Alkalinity counts, not the pH of the water.`,
+  ]
+}
+
+/** Water that raises pH by so much by six weeks is the first thing to change. Source: our assumption. */
+const RAISED_BY_WATER = 0.2
 
 /** A dressing that lowers pH by more than this is the first thing to give less of. Source: our assumption. */
 const SOURS = 0.3
@@ -205,13 +223,15 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     e.lime.gramsPerLitre > 0 &&
     e.lime.pH - limeAt(e.blend, { choice: limes, gramsPerLitre: 0 }, e.given).pH >= SEEN_ON_A_METER
   const tooHigh = () =>
-    isRaisedByLime()
-      ? 'Too much lime for this crop.'
-      : 'Lime never lowers pH: more peat or bark and less compost would.'
+    e.lime.byWater >= RAISED_BY_WATER
+      ? 'Your water raises it: mix it with rain water, or leave out lime.'
+      : isRaisedByLime()
+        ? 'Too much lime for this crop.'
+        : 'Lime never lowers pH: more peat or bark and less compost would.'
   return {
     id: 'pH',
     label: 'pH in six weeks',
-    term: 'pH of the blend, lime reacted by then',
+    term: 'pH of the mix, with its lime, feed and your water',
     value: pHText(e.lime.pH),
     wanted: `${likes(cropName)} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`,
     verdict: v.pH,
@@ -223,6 +243,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     why: () => [
       `pH ${pHText(e.blend.pH)} before lime. Who holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
       ...movedBy(e),
+      ...(v.pH === 'high' ? rainFor(e, bands.pH.high) : []),
     ],
   }
 }
