@@ -364,7 +364,7 @@ describe('the season of a container', () => {
   })
   test('without a place a litre in ten of mix drains each week', () => {
     const [only] = grown({ climate: undefined }).water
-    expect(only).toEqual({ from: 0, alkalinity: 2 / 70, drained: 1 / 70 })
+    expect(only).toEqual({ from: 0, given: 1 / 70, alkalinity: 2 / 70, drained: 1 / 70 })
   })
   test('two plants catch more wind than one, and tip it sooner', () => {
     expect(grown({ plants: 2 }).tippingWind).toBeLessThan(grown({ plants: 1 }).tippingWind)

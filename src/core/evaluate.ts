@@ -14,6 +14,9 @@ import { containerVolumes, type Container, type ContainerVolumes } from './geome
 import { growingOutlook, yearMean, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
 import {
+  lastingConductivity,
+  saltsCourse,
+  type WaterSalts,
   acidityOfDoses,
   feedFlags,
   saltZones,
@@ -24,7 +27,7 @@ import {
 import { fail, succeed, type Outcome } from './outcome'
 import { seasonsOf, type SeasonState } from './structure'
 import type { ContainerProfile, WaterBalance } from './water'
-import type { Fraction } from './units'
+import type { Centimetres, Fraction } from './units'
 import { weights, type WeighedLayer, type Weights } from './weight'
 
 /** A cover on the mix: mulch, clay aggregate, moss. */
@@ -52,6 +55,18 @@ export interface MixInContainer {
   growing?: Growing
 }
 
+/** Salts when fresh, and what feed and water make of them. */
+export interface SeasonSalts {
+  mix: SaltState
+  top: SaltState | null
+  /** At the end of each week of the crop, dS/m in the saturated extract; empty where no crop is known. */
+  course: { day: number; saturatedExtract: number }[]
+  /** The most from planting on, dS/m in the saturated extract, and the day of it: what a mix is judged by. */
+  most: { day: number; saturatedExtract: number }
+  /** Of the water; null where nothing is known of it. */
+  water: WaterSalts | null
+}
+
 export interface Evaluation {
   fill: ContainerVolumes
   blend: Blend
@@ -67,7 +82,7 @@ export interface Evaluation {
   given: AcidityInput
   /** pH by the week, the water's alkalinity and fertilizer counted in. */
   acidity: AcidityState[]
-  salts: { mix: SaltState; top: SaltState | null }
+  salts: SeasonSalts
   flags: FeedFlag[]
   weights: Weights
   /** What it has become after one, two and three years. */
@@ -208,6 +223,27 @@ function outlookOf(filled: Filled, weight: Weights) {
   })
 }
 
+/** Water a mix holds between two waterings, as a share of what it holds when drained. Source: our assumption. */
+const HELD_ON_AVERAGE = 0.8
+
+function saltsOfSeason(
+  { input: { growing: grown }, blend, doses, profile, temperature }: Filled,
+  depth: Centimetres,
+  growing: GrowingOutlook | null,
+): SeasonSalts {
+  const zones = saltZones(blend, doses, depth, temperature)
+  const fresh = { day: 0, saturatedExtract: zones.mix.electricalConductivity.saturatedExtract }
+  if (!growing) return { ...zones, course: [], most: fresh, water: null }
+  const water: WaterSalts = {
+    conductivity: lastingConductivity(grown?.waterConductivity ?? 0, grown?.waterAlkalinity ?? 0),
+    held: HELD_ON_AVERAGE * profile.layers.at(-1)!.containerCapacity,
+    amounts: growing.water,
+  }
+  const course = saltsCourse(fresh.saturatedExtract, growing.feeding.weeks, blend.totalPorosity, water)
+  const most = course.reduce((a, b) => (b.saturatedExtract > a.saturatedExtract ? b : a), fresh)
+  return { ...zones, course, most, water }
+}
+
 function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const { input, fill, column, blend, profile, doses, pressed, temperature } = filled
   const mix = profile.layers.at(-1)!
@@ -230,7 +266,7 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     lime,
     given,
     acidity: acidityCourse(blend, { ...given, limes }, 7 * WEEKS),
-    salts: saltZones(blend, doses, depth, temperature),
+    salts: saltsOfSeason(filled, depth, growing),
     flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop }),
     weights: weight,
     seasons,

@@ -27,9 +27,10 @@ import {
 } from './geometry'
 import { SEEDLING_VOLUME } from './filling/limits'
 import type { Blend } from './mixing'
-import { feedingSeason, seasonDays, type DressingDose, type Feeding } from './nutrients'
+import { feedingSeason, seasonDays, type DressingDose, type Feeding, type WaterAmounts } from './nutrients'
 import type { Centimetres, Fraction, Kilograms, Litres } from './units'
 import type { WaterBalance } from './water'
+import { waterStretches } from './waterStretches'
 import { crownArea, tippingWindSpeed, type Weights } from './weight'
 
 /** Crop, place and care: what a season is computed from. */
@@ -47,6 +48,8 @@ export interface Growing {
   leachingFraction?: Fraction
   /** meq/L of the water. */
   waterAlkalinity?: number
+  /** Conductivity of the water, dS/m. */
+  waterConductivity?: number
   /** Weight of the empty container, kg. */
   emptyWeight?: Kilograms
 }
@@ -66,8 +69,8 @@ export interface GrowingOutlook {
   thirstiestMonth: number | null
   /** Mean wind at which it starts to tip when the mix is drained and the plant full grown, m/s. */
   tippingWind: number
-  /** Alkalinity that watering brings and what drains, by the months from planting on. */
-  water: WaterStretch[]
+  /** Water given, the alkalinity it brings and what drains, by the months from planting on. */
+  water: (WaterStretch & WaterAmounts)[]
 }
 
 /**
@@ -179,7 +182,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
     wetMonths,
     thirstiestMonth: climate ? thirstiestOf(standing, wetMonths, watering) : null,
     tippingWind: tippingWindOf(input, grown.crop),
-    water: waterStretches(growing, mix.mixVolume, watering, standing),
+    water: waterStretches(suppliedBy(growing), mix.mixVolume, watering, standing),
   }
 }
 
@@ -190,37 +193,14 @@ const standingOf = ({ crop, growth }: Grown, planting: number): number[] =>
     ? Array.from({ length: 12 }, (_, i) => i + 1)
     : monthsStanding(planting, growth ? stageDays(growth) : seasonDays(crop))
 
-/** Share of the mix that drains away in a day where no place is known. Source: our assumption. */
-const DRAINED_SOMEWHERE = 1 / 70
+const suppliedBy = ({ plantingMonth, leachingFraction, waterAlkalinity }: Growing) => ({
+  planting: plantingMonth ?? USUAL_PLANTING_MONTH,
+  leaching: leachingFraction ?? USUAL_LEACHING,
+  alkalinity: waterAlkalinity ?? 0,
+})
 
 /**
- * Alkalinity that watering brings to a litre of mix and what drains from it, month after month from planting on. Rain
- * brings none, saves watering and washes out where it is more than plants take up. After the crop nothing is given.
- * mmol of charge and litres per litre of mix and day. Where no climate is known, as much is given as drains.
- */
-function waterStretches(
-  { plantingMonth = USUAL_PLANTING_MONTH, leachingFraction = USUAL_LEACHING, waterAlkalinity = 0 }: Growing,
-  volume: Litres,
-  watering: readonly WateringInterval[],
-  standing: readonly number[],
-): WaterStretch[] {
-  if (watering.length === 0)
-    return [{ from: 0, alkalinity: waterAlkalinity * DRAINED_SOMEWHERE, drained: DRAINED_SOMEWHERE }]
-  return Array.from({ length: 12 }, (_, k) => {
-    const month = ((plantingMonth - 1 + k) % 12) + 1
-    const { use, rain } = watering[month - 1]!
-    const short = standing.includes(month) ? Math.max(0, use.value - rain) : 0
-    const given = short / (1 - leachingFraction)
-    return {
-      from: k * DAYS_PER_MONTH,
-      alkalinity: (waterAlkalinity * given) / volume,
-      drained: (given * leachingFraction + Math.max(0, rain - use.value)) / volume,
-    }
-  })
-}
-
-/**
- * The same for a mix that is not worked out yet: what plants use hangs on the place and the room, not on the mix.
+ * `waterStretches` for a mix that is not worked out yet: what plants use hangs on the place and the room, not on the mix.
  * Units as in `GrowingOutlook`; errors: none.
  */
 export function waterOf(
@@ -233,12 +213,8 @@ export function waterOf(
   const watering = growing.climate
     ? growing.climate.months.map((_, i) => wateringIn({ ...input, mix }, grown, growing.climate!, i))
     : []
-  return waterStretches(
-    growing,
-    volume,
-    watering,
-    standingOf(grown, growing.plantingMonth ?? USUAL_PLANTING_MONTH),
-  )
+  const supplied = suppliedBy(growing)
+  return waterStretches(supplied, volume, watering, standingOf(grown, supplied.planting))
 }
 
 /** How often it wants water in a month, 0 to 11. */

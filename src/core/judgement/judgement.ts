@@ -27,6 +27,16 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   /** Lime is given against sulfur or another acidifier of the same mix; `lime` g per litre. */
   | { code: 'lime-against-acid'; dressing: string; lime: number }
   | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }
+  /** Salts rise beyond the crop's limit; `leaching` is the share of the water that has to drain against it. */
+  | {
+      code: 'salts-rise'
+      from: number
+      to: number
+      week: number
+      limit: number
+      yieldKept: Fraction
+      leaching: Fraction
+    }
   | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
   | { code: 'unsterile-for-seeds'; materials: string[] }

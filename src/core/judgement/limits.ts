@@ -10,6 +10,13 @@ export const JUDGEMENT_LIMITS = defineLimits({
     source: 'our assumption: half a point of air or water is nothing a grower could measure',
   },
   pHSlack: { value: 0.05, low: 0.02, high: 0.1, unit: 'pH', source: 'our assumption: meters show a tenth' },
+  graveSalts: {
+    value: 0.25,
+    low: 0.2,
+    high: 0.5,
+    unit: 'share of the yield lost',
+    source: 'our assumption: a tenth lost is a warning, a quarter an alarm',
+  },
   saltsSlack: {
     value: 0.05,
     low: 0.02,

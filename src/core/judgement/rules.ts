@@ -9,6 +9,7 @@ import { containerProfile } from '../water'
 import { SEEDLING_VOLUME } from '../filling/limits'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
+import { isGrave, saltsOfSeason, saltsRise } from './saltRules'
 import { airVerdict, isFed, isSlump } from './verdicts'
 
 /** One rule: what it finds, mostly nothing or one thing. */
@@ -243,7 +244,9 @@ const levelOf = (flag: Evaluation['flags'][number]): Judgement['level'] =>
     ? flag.soon || flag.overdosed.length > 0
       ? 'alarm'
       : 'note'
-    : flag.code === 'dose-above-limit' || flag.code === 'doses-add-up'
+    : flag.code === 'dose-above-limit' ||
+        flag.code === 'doses-add-up' ||
+        (flag.code === 'salts-high' && isGrave(flag.yieldKept))
       ? 'alarm'
       : 'warn'
 /** One fault, one remedy: high boron speaks for trace feeds beyond their limit, too much lime for each lime in it. */
@@ -270,6 +273,7 @@ const isWithinSlack = (flag: Evaluation['flags'][number]) =>
 const feedFlags: Rule = (q) =>
   q.evaluation.flags
     .filter((flag) => !saidAlready(q, flag) && !isWithinSlack(flag) && !isMadeGood(q.evaluation, flag))
+    .map((flag) => saltsOfSeason(flag, q))
     .map((flag): Judgement => ({ level: levelOf(flag), ...flag }))
 
 /** In the order they are shown within a level. */
@@ -282,6 +286,7 @@ export const RULES: readonly Rule[] = [
   limeTooMuch,
   limeAgainstAcid,
   waterRaisesPH,
+  saltsRise,
   tooRich,
   unsterileForSeeds,
   coirWantsCalcium,

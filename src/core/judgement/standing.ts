@@ -37,9 +37,7 @@ function stepsOutside(e: Evaluation, bands: Bands): Record<keyof Verdicts, numbe
       distance(waterJudged(e.mix, bands), bands.plantAvailableWater ?? bands.easilyAvailableWater) /
       STEPS.water.value,
     pH: distance(e.lime.pH, bands.pH) / STEPS.pH.value,
-    salts:
-      distance(e.salts.mix.electricalConductivity.saturatedExtract, bands.electricalConductivity) /
-      STEPS.salts.value,
+    salts: distance(e.salts.most.saturatedExtract, bands.electricalConductivity) / STEPS.salts.value,
     days: Math.max(0, wanted / days - 1) / STEPS.days.value,
     weight: Math.max(0, e.weights.drained / heaviest - 1) / STEPS.weight.value,
     feed: growing ? (1 - growing.feeding.nitrogenMet) / STEPS.feed.value : 0,

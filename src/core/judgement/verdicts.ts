@@ -65,7 +65,7 @@ export const isFed = (nitrogenMet: number): boolean => nitrogenMet >= L.fed.valu
 export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Verdicts {
   const { growing } = e
   const days = growing?.thirstiestMonth ? growing.watering[growing.thirstiestMonth - 1]!.days.value : null
-  const salts = e.salts.mix.electricalConductivity.saturatedExtract
+  const salts = e.salts.most.saturatedExtract
   const third = e.seasons.find((s) => s.years === 3)
   const atMost = (verdict: Verdict): Verdict => (verdict === 'high' ? 'high' : 'plain')
   const atLeast = (verdict: Verdict): Verdict => (verdict === 'high' ? 'good' : verdict)

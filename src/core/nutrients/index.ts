@@ -44,4 +44,10 @@ export {
   type Supply,
 } from './supply'
 export { FLAG_LIMITS } from './limits'
-export { saltsCourse } from './saltsCourse'
+export {
+  lastingConductivity,
+  leachingFor,
+  saltsCourse,
+  type WaterAmounts,
+  type WaterSalts,
+} from './saltsCourse'

@@ -105,15 +105,15 @@ export function saltLimit(
 export const USUAL_SALT_LIMIT = 3.5
 
 /**
- * EC wanted in a saturated extract for a crop: enough to feed, below what hurts. dS/m.
- * Source: Maas & Hoffman 1977; the ends are our assumption.
+ * EC wanted in a saturated extract for a crop: enough to feed, and at most where a tenth of the yield is lost. dS/m.
+ * Source: Maas & Hoffman 1977; the low end is our assumption.
  *
  * @example
  * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0.75, high: 3.5 }
  */
 export const saltBand = (crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>): Band => ({
   low: 0.75,
-  high: Math.max(1.5, saltLimit(crop)),
+  high: saltLimit(crop),
 })
 
 /**

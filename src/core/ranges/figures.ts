@@ -16,7 +16,7 @@ export function figuresOf(e: Evaluation): Record<string, number> {
     pH: e.lime.pH,
     pHAtSeasonsEnd: e.acidity.at(-1)!.pH,
     residualLime: e.lime.residual,
-    electricalConductivity: e.salts.mix.electricalConductivity.saturatedExtract,
+    electricalConductivity: e.salts.most.saturatedExtract,
     dryWeight: e.weights.dry,
     drainedWeight: e.weights.drained,
     saturatedWeight: e.weights.saturated,

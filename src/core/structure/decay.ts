@@ -48,7 +48,7 @@ const FINE_SIZES = [0, 0, 0, 0, 0.1, 0.2, 0.3, 0.4]
  * Range: 0 to 1. Source: as the half-lives of the tables.
  *
  * @example
- * lostStructure(materialById('compost_green'), 1, 15) // 0.2929
+ * lostStructure(materialById('compost_green'), 1, 15) // 0.2063
  */
 export function lostStructure(material: Material, years: number, temperature: number): Fraction {
   const halfLife = material.properties.structuralHalfLife.value

@@ -743,8 +743,16 @@ const salts = (saturatedExtract: number) => ({
       ...base().salts.mix,
       electricalConductivity: { ...base().salts.mix.electricalConductivity, saturatedExtract },
     },
+    most: { day: 0, saturatedExtract },
   },
 })
+/** Salts that rise from none to what costs so much of a crop. */
+const risen = (lost: number) => {
+  const p = { saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }
+  const water = { conductivity: 1, held: 0.5, amounts: [] }
+  const to = p.saltThreshold.value + lost / p.saltSlope.value
+  return { salts: { ...salts(0).salts, most: { day: 70, saturatedExtract: to }, water } }
+}
 const course = (from: number, to: number) => ({
   acidity: [
     { ...base().acidity[0]!, day: 42, pH: from },
@@ -810,6 +818,8 @@ everyLimit(
       codes(mix({ airFilledPorosity: 0.2 - s }), { airWanted: { low: 0.2, high: 1 } }),
     ),
     pHSlack: trial(0.05, (s) => verdicts({ lime: { ...base().lime, pH: bands().pH.high + s } }).pH),
+    // No crop is named there: the usual threshold and a tenth for each dS/m beyond it.
+    graveSalts: trial(0.25, (lost) => codes(risen(lost)).filter((c) => c.includes('salts-rise'))),
     saltsSlack: trial(0.05, (s) => verdicts(salts(bands().electricalConductivity!.high + s)).salts),
     daysSlack: trial(0.05, (s) => verdicts({ growing: growing(2 - s) }).days),
     fed: trial(0.95, (x) => verdicts({ growing: fed(9, x) }).feed),

@@ -110,11 +110,9 @@ describe('next moves and the finder, from a job', () => {
   })
   test('too much lime is answered with less, too little with more', () => {
     const limed = (gramsPerLitre: number) =>
-      moves(
-        { ...acid(), lime: { ...peppers().lime, mode: 'fixed', gramsPerLitre } },
-        'shelf',
-        12,
-      ).moves.find((m) => m.change.kind === 'lime')
+      moves({ ...acid(), lime: { ...peppers().lime, mode: 'fixed', gramsPerLitre } }, 'shelf', 12).moves.find(
+        (m) => m.change.kind === 'lime',
+      )
     const less = limed(20)!
     expect(less.change).toMatchObject({ kind: 'lime', from: 20 })
     expect(less.change.kind === 'lime' && less.change.to).toBeLessThanOrEqual(10)

@@ -157,7 +157,7 @@ function figuresFrom(
     air: e.mix.airFilledPorosity,
     water: waterJudged(e.mix, prepared.bands),
     pH: e.lime.pH,
-    salts: e.salts.mix.electricalConductivity.saturatedExtract,
+    salts: e.salts.most.saturatedExtract,
     weight: e.weights.drained,
     days: month ? growing.watering[month - 1]!.days.value : null,
     wind: windy ? (growing?.tippingWind ?? null) : null,

@@ -130,6 +130,7 @@ export const growingSchema = z.strictObject({
   wallKind: z.enum(['closed', 'fabric', 'terracotta']).optional(),
   leachingFraction: z.number().min(0).max(0.9).optional(),
   waterAlkalinity: z.number().min(0).max(20).optional(),
+  waterConductivity: z.number().min(0).max(10).optional(),
   emptyWeight: z.number().min(0).optional(),
 })
 

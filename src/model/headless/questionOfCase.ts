@@ -104,7 +104,12 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
     },
     crops: crop ? [crop.value] : [],
     place: growing
-      ? { climate: growing.climate, waterAlkalinity: growing.waterAlkalinity ?? 0, wind: null }
+      ? {
+          climate: growing.climate,
+          waterAlkalinity: growing.waterAlkalinity ?? 0,
+          waterConductivity: growing.waterConductivity,
+          wind: null,
+        }
       : null,
     care: {
       plants: growing?.plants ?? null,

@@ -58,7 +58,5 @@ export function expectedOfTest(garden: Garden, test: Test, at: string): Record<s
     depth: test.repeats[0]?.depth,
     strips: test.strips,
   })
-  return Object.fromEntries(
-    measurements.map((m) => [m.kind, expectedReading(m, e)]),
-  )
+  return Object.fromEntries(measurements.map((m) => [m.kind, expectedReading(m, e)]))
 }

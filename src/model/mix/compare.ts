@@ -107,7 +107,7 @@ const ASPECTS: readonly Aspect[] = [
   {
     key: 'salts',
     step: 0.5,
-    of: (c) => value(c, (e) => e.salts.mix.electricalConductivity.saturatedExtract),
+    of: (c) => value(c, (e) => e.salts.most.saturatedExtract),
   },
   {
     key: 'wind',

@@ -131,6 +131,7 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
     exposure: place?.wind ?? undefined,
     leachingFraction: care.leachingFraction,
     waterAlkalinity: place?.waterAlkalinity,
+    waterConductivity: place?.waterConductivity,
     emptyWeight:
       'kg' in bed.empty ? bed.empty.kg : emptyWeight(bed.empty.wall, bed.container.shape, needed.mixHeight),
   }

@@ -98,6 +98,8 @@ export interface PlaceQuestion {
   climate?: Climate
   /** meq/L. */
   waterAlkalinity: number
+  /** dS/m; pure water where left out. */
+  waterConductivity?: number
   /** How windy it stands; null where nobody said. */
   wind: WindExposure | null
 }

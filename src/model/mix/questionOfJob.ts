@@ -78,6 +78,7 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
       ? {
           climate: { latitude: place.latitude, elevation: place.elevation, months: place.months },
           waterAlkalinity: place.waterAlkalinity,
+          waterConductivity: place.waterEc,
           wind: place.wind,
         }
       : null,

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
 import type { Evaluation } from '@/core/evaluate'
-import { IMMEDIATE, saltLimit, saltsCourse, supplyOf, USUAL_SALT_LIMIT } from '@/core/nutrients'
+import { IMMEDIATE, saltLimit, supplyOf, USUAL_SALT_LIMIT } from '@/core/nutrients'
 import type { BedFacts, KnownFigure } from '@/core/symptoms'
 import type { Entry, Job, MixRecord, Place } from '../garden/schemas'
 import type { PreparedMix } from '../mix/prepare'
@@ -104,9 +104,8 @@ function saltsNow(q: FactsQuestion, now: string, day: number): KnownFigure {
   const { evaluation: e } = q
   const read = lastRead('salts', q, now)
   if (read !== null) return { value: read, isRead: true }
-  const weeks = e.growing?.feeding.weeks
   const fresh = e.salts.mix.electricalConductivity.saturatedExtract
-  const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
+  const { course } = e.salts
   const then = day === 0 ? undefined : (course.find((c) => c.day >= day) ?? course.at(-1))
   return { value: then?.saturatedExtract ?? fresh, isRead: false }
 }

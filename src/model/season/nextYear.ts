@@ -4,7 +4,6 @@ import type { SeasonState } from '@/core/structure'
 import { tablesOf } from '../garden/tables'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { FinderProblem } from '@/core/finder'
-import { saltsCourse } from '@/core/nutrients'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { oldMixFigures, seasonsOf } from '@/core/structure'
 import { yearMean } from '@/core/growing'
@@ -115,9 +114,8 @@ function lastOf(garden: Garden, job: Job, now: string): Last {
 
 /** What was read last; where nothing was, the end of the course. */
 function knownOf(e: Evaluation, state: SeasonState, last: Last, days: number) {
-  const weeks = e.growing?.feeding.weeks
   const fresh = e.salts.mix.electricalConductivity.saturatedExtract
-  const course = weeks ? saltsCourse(fresh, weeks, e.blend.totalPorosity) : []
+  const { course } = e.salts
   const known = (read: number | null, course: number) => ({ value: read ?? course, isRead: read !== null })
   return {
     pH: known(last('pH'), expectedOn(e, 'pH', days) ?? e.lime.pH),

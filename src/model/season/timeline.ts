@@ -1,7 +1,7 @@
 import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { averaged } from '@/core/fieldTests'
 import type { Evaluation } from '@/core/evaluate'
-import { convertExtract, saltsCourse } from '@/core/nutrients'
+import { convertExtract } from '@/core/nutrients'
 import type { Entry, Job, MixRecord, Test } from '../garden/schemas'
 
 /** What a season is followed by. */
@@ -56,10 +56,9 @@ function expectedCourse(of: Timeline, start: string, e: Evaluation): DayPoint[] 
     case 'pH':
       return e.acidity.map(({ day, pH }) => ({ day, value: pH }))
     case 'salts': {
-      const weeks = e.growing?.feeding.weeks
-      if (!weeks) return []
-      const fresh = e.salts.mix.electricalConductivity
-      const course = saltsCourse(fresh.saturatedExtract, weeks, e.blend.totalPorosity)
+      const { course, mix } = e.salts
+      if (course.length === 0) return []
+      const fresh = mix.electricalConductivity
       return [
         { day: 0, value: fresh.oneToTwo },
         ...course.map(({ day, saturatedExtract }) => ({

@@ -1,4 +1,5 @@
 import type { Judgement } from '@/core/judgement'
+import { USUAL_LEACHING } from '@/core/growing'
 import type { DoseKind } from '@/core/nutrients'
 import { MONTHS, shortName } from '../base/labels'
 import { dressingName } from '../shelf/dressings'
@@ -12,6 +13,9 @@ import {
   windText,
   type UnitSystem,
 } from '../base/units'
+
+/** More drained than this is water wasted. Source: common practice. */
+const MOST_LEACHED = 0.5
 
 export interface JudgementText {
   /** What is the matter, with its numbers. */
@@ -58,6 +62,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'lime-does-little': 'lime does little',
   'lime-against-acid': 'lime and sulfur undo each other',
   'water-raises-ph': 'your water lifts its pH',
+  'salts-rise': 'salts gather',
   'lime-too-much': 'too much lime',
   'hard-water-for-acid': 'hard water for an acid crop',
   'rich-for-seedlings': 'rich for seedlings',
@@ -140,6 +145,14 @@ const TEXTS: {
     says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most it likes.`,
     does: 'Water with rain, or acidify the water; less lime at the start only puts it off. An ammonium feed pulls the other way.',
     source: 'alkalinity of the water against the buffer',
+  }),
+  'salts-rise': (j) => ({
+    says: `Salts rise from ${ec(j.from)} to ${ec(j.to)} by week ${j.week}: that would cost ${percents(1 - j.yieldKept)} of the crop. ${ec(j.limit)} is the most for it.`,
+    does:
+      j.leaching <= MOST_LEACHED
+        ? `Water until ${percents(Math.max(j.leaching, USUAL_LEACHING))} of it drains, each time; or mix the water with rain water.`
+        : 'Your water is too salty to be leached out: use rain water, or mix it with rain water.',
+    source: 'mixed tank; Maas & Hoffman 1977',
   }),
   'hard-water-for-acid': (j) => ({
     says: `Your water holds ${j.alkalinity.toFixed(1)} meq/L of alkalinity; for what wants pH ${pHText(j.most)} at most, ${j.limit} is much.`,

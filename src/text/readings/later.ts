@@ -26,10 +26,15 @@ export interface LaterContext {
   units: UnitSystem
 }
 
+/** Salts that rise by less than this are those of the fresh mix, dS/m. */
+const RISEN = 0.1
 /** End of the scale of salts, dS/m. */
 const EC = 6
 const ecText = (x: number) => `${x.toFixed(1)} dS/m`
-const saltsOf = (e: Evaluation) => e.salts.mix.electricalConductivity.saturatedExtract
+const freshSalts = (e: Evaluation) => e.salts.mix.electricalConductivity.saturatedExtract
+/** What the bench judges: the most from planting on. */
+const saltsOf = (e: Evaluation) => e.salts.most.saturatedExtract
+const rises = (e: Evaluation) => saltsOf(e) > freshSalts(e) + RISEN
 
 /** Whose salts they are, largest first. */
 function saltShares({ blend }: Evaluation) {
@@ -50,14 +55,18 @@ function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Read
   return {
     id: 'salts',
     label: 'Salts',
-    term: 'Electrical conductivity of the saturated extract, before the first watering',
+    term: rises(e)
+      ? `Electrical conductivity of the saturated extract, the most: in week ${Math.round(e.salts.most.day / 7)}`
+      : 'Electrical conductivity of the saturated extract, before the first watering',
     value: ecText(saltsOf(e)),
     wanted: most === undefined ? '' : `${ecText(most)} at most`,
     verdict: v.salts,
     advice:
-      v.salts === 'high'
-        ? 'Flush with plain water before planting, or take less compost, manure or feed.'
-        : '',
+      v.salts === 'high' && rises(e)
+        ? `It begins at ${ecText(freshSalts(e))}; your water and the feed leave the rest. Water until some drains, or mix in rain water.`
+        : v.salts === 'high'
+          ? 'Flush with plain water before planting, or take less compost, manure or feed.'
+          : '',
     position: place(saltsOf(e)),
     band: most === undefined ? null : { from: 0, to: place(most) },
     likely: { kind: 'drawn', figure: 'electricalConductivity', write: ecText, place: null },
