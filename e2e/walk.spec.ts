@@ -16,12 +16,12 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
 
   // Mix: the figures follow every press
   await addMaterial(page, 'peat medium')
-  const alone = await glanceAt(page, 'Air after draining').textContent()
+  const alone = await glanceAt(page, 'Weight just after watering').textContent()
   await addMaterial(page, 'green-waste')
   await addMaterial(page, 'perlite coarse')
   await page.getByRole('button', { name: 'A whole part more Sphagnum peat, medium' }).click()
   await expect(page.getByRole('group', { name: 'Sphagnum peat, medium, 2 parts' })).toBeVisible()
-  expect(await glanceAt(page, 'Air after draining').textContent()).not.toBe(alone)
+  expect(await glanceAt(page, 'Weight just after watering').textContent()).not.toBe(alone)
   await expect(glanceAt(page, 'pH in six weeks')).toHaveText('6.4')
   await expect(page.getByRole('region', { name: 'pH in six weeks' })).toContainText('within')
   await page.getByText('½').first().click()

@@ -155,7 +155,7 @@ function waterFor(question: MixQuestion, needed: MixNeeded): WaterStretch[] | un
 }
 
 /** Temperature of the mix from planting on: that of the place, or what the question says. */
-export const temperatureFor = ({ place, care }: MixQuestion): Temperature | undefined =>
+const temperatureFor = ({ place, care }: MixQuestion): Temperature | undefined =>
   place?.climate ? temperatureOfPlace(place.climate, care.plantingMonth ?? undefined) : care.temperature
 
 /** What a recipe is worked out in: depth, warmth and water of its bed. */
