@@ -367,7 +367,10 @@ describe('the season of a container', () => {
     expect(only).toEqual({ from: 0, given: 1 / 70, alkalinity: 2 / 70, drained: 1 / 70 })
   })
   test('two plants catch more wind than one, and tip it sooner', () => {
-    expect(grown({ plants: 2 }).tippingWind).toBeLessThan(grown({ plants: 1 }).tippingWind)
+    const basil = { crop: cropById('basil')! }
+    expect(grown({ ...basil, plants: 2 }).tippingWind).toBeLessThan(
+      grown({ ...basil, plants: 1 }).tippingWind,
+    )
     expect(grown({ emptyWeight: 5 }).tippingWind).toBeGreaterThan(grown({}).tippingWind)
   })
 })

@@ -230,8 +230,9 @@ function saltsOfSeason(
   { input: { growing: grown }, blend, doses, profile, temperature }: Filled,
   depth: Centimetres,
   growing: GrowingOutlook | null,
+  lime: LimePlan,
 ): SeasonSalts {
-  const zones = saltZones(blend, doses, depth, temperature)
+  const zones = saltZones(blend, doses, depth, temperature, lime.doses)
   const fresh = { day: 0, saturatedExtract: zones.mix.electricalConductivity.saturatedExtract }
   if (!growing) return { ...zones, course: [], most: fresh, water: null }
   const water: WaterSalts = {
@@ -266,8 +267,8 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     lime,
     given,
     acidity: acidityCourse(blend, { ...given, limes }, 7 * WEEKS),
-    salts: saltsOfSeason(filled, depth, growing),
-    flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop }),
+    salts: saltsOfSeason(filled, depth, growing, lime),
+    flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop, limes: lime.doses }),
     weights: weight,
     seasons,
     growing,

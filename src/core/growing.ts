@@ -1,5 +1,6 @@
 import { DAYS_PER_MONTH } from './units'
 import {
+  inRootRoom,
   asRaised,
   isWetMonth,
   leafInMonth,
@@ -105,17 +106,19 @@ export const yearMean = (temperature: Temperature): number =>
     : temperature.months.reduce((sum, t) => sum + t / temperature.months.length, 0)
 
 /**
- * The crop as far as it grows in so much mix: what is raised in a module or small pot moves on, and is judged by the
- * size it leaves at. Litres in one container.
+ * The crop as far as it grows in so much mix: no larger than its root room lets it; what is raised in a module or small
+ * pot moves on, and is judged by the size it leaves at. Litres in one container.
  */
-function grownIn(crop: Crop, mixVolume: number) {
+function grownIn({ crop, plants }: Pick<Growing, 'crop' | 'plants'>, mixVolume: number) {
   const growth = growthOf(crop.id)
   const raised =
     growth !== undefined &&
     growth.weeksAsTransplant > 0 &&
     mixVolume < SEEDLING_VOLUME &&
     mixVolume < crop.properties.minRootVolume.value
-  return raised ? { ...asRaised(crop, growth), raised } : { crop, growth, raised }
+  return raised
+    ? { ...asRaised(crop, growth), raised }
+    : { crop: inRootRoom(crop, mixVolume / plants), growth, raised }
 }
 
 interface GrowingInput {
@@ -155,7 +158,7 @@ export function monthsStanding(plantingMonth: number, days: number): number[] {
 export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const { growing, mix } = input
   const { climate, plants } = growing
-  const grown = grownIn(growing.crop, mix.mixVolume)
+  const grown = grownIn(growing, mix.mixVolume)
   const planting = growing.plantingMonth ?? USUAL_PLANTING_MONTH
   const standing = standingOf(grown, planting)
   const watering = climate ? climate.months.map((_, i) => wateringIn(input, grown, climate, i)) : []
@@ -208,7 +211,7 @@ export function waterOf(
   volume: Litres,
 ): WaterStretch[] {
   const { growing } = input
-  const grown = grownIn(growing.crop, volume)
+  const grown = grownIn(growing, volume)
   const mix = { mixVolume: volume, drainedToEasy: 0, plantAvailableWater: 0 }
   const watering = growing.climate
     ? growing.climate.months.map((_, i) => wateringIn({ ...input, mix }, grown, growing.climate!, i))

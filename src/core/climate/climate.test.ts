@@ -575,3 +575,19 @@ describe('water a container uses', () => {
     expect(mixTemperature(place({}), 7)).toBe(18)
   })
 })
+
+test('S16: nothing usable and nothing used is a year, not a number that is none', () => {
+  const pot = {
+    reference: 0,
+    crop: cropById('lettuce')!,
+    plants: 1,
+    surface: 0.1,
+    perimeter: 1.1,
+    wall: 0,
+    wallKind: 'closed' as const,
+  }
+  const dry = { mixVolume: 10, drainedToEasy: 0, plantAvailableWater: 0 }
+  expect(wateringInterval(dry, pot).days).toEqual({ low: 365, value: 365, high: 365 })
+  const moist = { ...dry, drainedToEasy: 0.2, plantAvailableWater: 0.4 }
+  expect(wateringInterval(moist, { ...pot, reference: 4 }).days.value).toBeLessThan(30)
+})

@@ -48,3 +48,4 @@ export {
 export { asRaised, FULL_LEAF, leafInMonth, leafOn, stageDays, type Leaf, type Raised } from './stages'
 export { coverSaving } from './cover'
 export { WATERING_LIMITS } from './limits'
+export { inRootRoom, LEAST_ROOM, sizeInRoom } from './rootRoom'

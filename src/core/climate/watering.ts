@@ -1,6 +1,6 @@
 import { canopyOver, OUTSTANDING_LEAF, type Exposure } from './canopy'
 import type { Crop } from '../data/types'
-import type { Fraction, Litres } from '../units'
+import type { Days, Fraction, Litres } from '../units'
 import type { WaterBalance } from '../water'
 import { FULL_LEAF, type Leaf } from './stages'
 import { WATERING_LIMITS } from './limits'
@@ -231,9 +231,13 @@ export const isWetMonth = ({ rain, use }: { rain: Litres; use: { value: Litres }
 const rootsIn = ({ crop, plants, leaf = FULL_LEAF }: WaterUseInput, mixVolume: Litres) =>
   plants * leaf.share > 0 ? rootedVolume(crop, plants, mixVolume, leaf) : mixVolume
 
+/** No interval is longer, days. */
+const A_YEAR: Days = 365
+const daysOf = (usable: Litres, use: Litres): Days => (use > 0 ? Math.min(A_YEAR, usable / use) : A_YEAR)
+
 /**
  * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are
- * in the range; the mix's own comes from the draws. Infinite where nothing evaporates.
+ * in the range; the mix's own comes from the draws. A year at most, which says that next to nothing evaporates.
  * Source: FAO-56 for the demand.
  */
 export function wateringInterval(balance: RootWater, input: WaterUseInput): WateringInterval {
@@ -249,7 +253,7 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
     rooted,
     usable,
     depletion,
-    days: { low: usable / use.high, value: usable / use.value, high: usable / use.low },
+    days: { low: daysOf(usable, use.high), value: daysOf(usable, use.value), high: daysOf(usable, use.low) },
   }
 }
 

@@ -57,6 +57,8 @@ export interface LimeNature {
   soluble: boolean
   /** Share of it that does; all of what is soluble where left out. */
   solubleShare?: number
+  /** Salts it brings, dS/m in the saturated extract for a gram in a litre of mix; none where left out. */
+  salts?: number
 }
 
 /** Shares of a dressing's nitrogen, summing to 1. */

@@ -1,6 +1,6 @@
 import { dressingById } from '../data/dressings'
 import { describe, expect, test } from 'vitest'
-import { LIMES, cropById } from '../data'
+import { LIMES, cropById, limeById } from '../data'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { parts } from '../testing/arbitraries'
 import { verdictOf } from './verdicts'
@@ -170,8 +170,66 @@ describe('judgements', () => {
     const fed = asked({ peat_medium: 1 }, { dressings: [{ dressing: urea, gramsPerLitre: 9 }] })
     expect(fed.map(judgementKey)).toContain('dose-above-limit urea')
   })
+  test('S13: a pot that no mix makes large enough is named before all else, a small one is not', () => {
+    const kiwi = crop('kiwi')
+    const growing = { crop: kiwi, plants: 1, climate: dry }
+    const [first, ...rest] = asked({ soil_clay_loam: 1 }, { growing }, { crop: kiwi })
+    expect(first).toMatchObject({ level: 'alarm', code: 'pot-too-small', crop: 'kiwi' })
+    expect(rest.length).toBeGreaterThan(0)
+    const lettuce = crop('lettuce')
+    expect(
+      codes({ peat_medium: 1 }, { growing: { ...growing, crop: lettuce } }, { crop: lettuce }),
+    ).not.toContain('pot-too-small')
+    // Three in one pot have a third of the room each.
+    const tomato = crop('tomato_determinate')
+    const plants = (n: number) =>
+      codes(
+        { peat_medium: 1 },
+        { growing: { ...growing, crop: tomato, plants: n } },
+        { crop: tomato, plants: n },
+      )
+    expect(plants(1)).not.toContain('pot-too-small')
+    expect(plants(4)).toContain('pot-too-small')
+  })
+  test('S6: water of 3 dS/m on strawberries is named with what it costs; rain is not', () => {
+    const berry = crop('strawberry')
+    const growing = { crop: berry, plants: 2, climate: dry, plantingMonth: 4 }
+    const said = (waterConductivity: number) =>
+      asked(
+        { peat_medium: 3, perlite_coarse: 1 },
+        { growing: { ...growing, waterConductivity } },
+        { crop: berry },
+      ).find((j) => j.code === 'salts-rise')
+    expect(said(0.05)).toBeUndefined()
+    expect(said(3)).toMatchObject({ level: 'alarm' })
+    expect(said(3)!.code === 'salts-rise' && said(3)!).toMatchObject({ limit: expect.closeTo(1.3, 1) })
+  })
+  test('S9: 20 g/L of wood ash are salty and too much lime', () => {
+    const ash = [{ lime: limeById('wood_ash')!, share: 1 }]
+    const said = codes({ peat_medium: 3, perlite_coarse: 1 }, { limes: ash, limeGramsPerLitre: 20 })
+    expect(said).toContain('lime-too-much')
+    const salts = evaluate({
+      container: pot(25),
+      parts: parts({ peat_medium: 3, perlite_coarse: 1 }),
+      limes: ash,
+      limeGramsPerLitre: 20,
+    })
+    expect(salts.ok && salts.value.salts.mix.fromDressings).toBeCloseTo(20 * 0.14, 9)
+  })
   test('a good mix is left in peace', () => {
-    expect(asked({ peat_medium: 3, perlite_coarse: 1 }, { limeGramsPerLitre: 3 })).toEqual([])
+    const both = [
+      { lime: limeById('lime_calcitic')!, share: 0.5 },
+      { lime: limeById('lime_dolomitic')!, share: 0.5 },
+    ]
+    const mix = { peat_medium: 3, perlite_coarse: 1 }
+    expect(asked(mix, { limes: both, limeGramsPerLitre: 3 })).toEqual([])
+    // Limestone alone leaves it short of magnesium; with dolomite for a third the limes' own magnesium counts (S8).
+    expect(codes(mix, { limeGramsPerLitre: 4 })).toContain('calcium-to-magnesium')
+    const third = [
+      { ...both[0]!, share: 0.7 },
+      { ...both[1]!, share: 0.3 },
+    ]
+    expect(codes(mix, { limes: third, limeGramsPerLitre: 6 })).not.toContain('calcium-to-magnesium')
   })
 })
 

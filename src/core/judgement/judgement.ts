@@ -21,6 +21,8 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       air: Fraction
       without: Fraction
     }
+  /** Root room of one plant, and what its crop wants; litres. */
+  | { code: 'pot-too-small'; crop: string; room: number; wanted: number; share: Fraction }
   | { code: 'lime-does-little'; gramsPerLitre: number; pH: number; halfPH: number }
   /** All limes together, as calcium carbonate, and how many times what a mix takes. */
   | { code: 'lime-too-much'; gramsPerLitre: number; times: number }
@@ -65,6 +67,8 @@ export interface JudgementQuestion {
   parts: readonly BlendPart[]
   limes: readonly LimeChoice[]
   crop?: Crop
+  /** Plants in one container; one where left out. */
+  plants?: number
   airWanted: Band
   pHWanted: Band
   /** Most that may be lifted, kg; null where nothing has to be. */

@@ -1,5 +1,5 @@
 import { isDose } from '../amounts'
-import { limeAt, JUDGED_AFTER } from '../chemistry'
+import { limeAt } from '../chemistry'
 import { USUAL_TEMPERATURE, type Evaluation } from '../evaluate'
 import { yearMean } from '../growing'
 import { blend, type Blend } from '../mixing'
@@ -9,7 +9,8 @@ import { containerProfile } from '../water'
 import { SEEDLING_VOLUME } from '../filling/limits'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
-import { isGrave, saltsOfSeason, saltsRise } from './saltRules'
+import { potTooSmall } from './roomRules'
+import { isGrave, saltsOfSeason, saltsRise, waterRaisesPH } from './waterRules'
 import { airVerdict, isFed, isSlump } from './verdicts'
 
 /** One rule: what it finds, mostly nothing or one thing. */
@@ -123,29 +124,6 @@ const limeAgainstAcid: Rule = ({ evaluation: e }) => {
   const acid = e.given.acids?.find((a) => a.dressing.family === 'acidifier' && isDose(a.gramsPerLitre))
   return acid && isDose(e.lime.gramsPerLitre)
     ? [{ level: 'warn', code: 'lime-against-acid', dressing: acid.dressing.id, lime: e.lime.gramsPerLitre }]
-    : []
-}
-
-/** Hard water lifts pH through the season; for a crop of acid ground it is said beforehand. */
-const waterRaisesPH: Rule = ({ evaluation: e, crop, pHWanted, waterAlkalinity }) => {
-  const most = pHWanted.high
-  const last = e.acidity.at(-1)
-  const settled = e.acidity.find((s) => s.day >= JUDGED_AFTER)
-  const creeps = last && settled && last.pH - settled.pH > L.pHCreep.value
-  if (creeps && !isForSeedlings(e) && last.pH > most + L.pHSlack.value)
-    return [
-      {
-        level: 'warn',
-        code: 'water-raises-ph',
-        from: settled.pH,
-        to: last.pH,
-        weeks: Math.round(last.day / 7),
-        most,
-      },
-    ]
-  const limit = L.hardWater.value
-  return crop && most <= L.acidCrop.value && waterAlkalinity >= limit
-    ? [{ level: 'warn', code: 'hard-water-for-acid', alkalinity: waterAlkalinity, limit, most }]
     : []
 }
 
@@ -278,6 +256,7 @@ const feedFlags: Rule = (q) =>
 
 /** In the order they are shown within a level. */
 export const RULES: readonly Rule[] = [
+  potTooSmall,
   tooLittleAir,
   footDrowned,
   staysWet,

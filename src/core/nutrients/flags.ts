@@ -1,3 +1,4 @@
+import type { LimeDose } from '../chemistry/lime'
 import { temperatureCourse, type Temperature } from '../chemistry/temperature'
 import { ELEMENTS, type Crop, type Dressing, type Element, type Material } from '../data/types'
 import type { Blend } from '../mixing'
@@ -53,6 +54,8 @@ export interface FedIn {
   depth: Centimetres
   temperature: Temperature
   crop?: Crop
+  /** The mix's own limes, besides those among the doses. */
+  limes?: readonly LimeDose[]
 }
 
 /** What the flags look at: doses averaged over the mix, and what is given off at once, in four weeks, in the season. */
@@ -108,8 +111,8 @@ function highBoron({ doses, averaged, temperature }: Fed): FeedFlag[] {
   ]
 }
 
-function highSalts({ blend, doses, depth, temperature, crop }: Fed): FeedFlag[] {
-  const salts = saltZones(blend, doses, depth, temperature)
+function highSalts({ blend, doses, depth, temperature, crop, limes }: Fed): FeedFlag[] {
+  const salts = saltZones(blend, doses, depth, temperature, limes)
   const p = crop?.properties
   const limit = p ? saltBand(p).high : USUAL_SALT_LIMIT
   return (['mix', 'top'] as const).flatMap((where): FeedFlag[] => {
@@ -127,8 +130,14 @@ function sensitiveToPhosphorus({ supply, crop }: Fed): FeedFlag[] {
     : []
 }
 
-function oddCalcium({ supply }: Fed): FeedFlag[] {
-  const { calcium, magnesium } = supply(140).charge
+/** Of a lime what dissolves in a season. Source: our assumption, as the fraction of ground limestone in the tables. */
+const LIME_DISSOLVED = 0.7
+
+function oddCalcium({ supply, limes = [] }: Fed): FeedFlag[] {
+  const inParts = supply(140).charge
+  const dissolved = (of: 'calcium' | 'magnesium') =>
+    inParts[of] + limes.reduce((sum, d) => sum + 1000 * d.gramsPerLitre * d.lime[of] * LIME_DISSOLVED, 0)
+  const [calcium, magnesium] = [dissolved('calcium'), dissolved('magnesium')]
   const ratio = calcium / magnesium
   const [low, high] = [L.leastCalciumToMagnesium.value, L.mostCalciumToMagnesium.value]
   return calcium > L.calciumCounts.value && (ratio < low || ratio > high)

@@ -1,3 +1,4 @@
+import type { LimeDose } from '../chemistry/lime'
 import type { Temperature } from '../chemistry/temperature'
 import type { Band, CropProperties } from '../data/types'
 import type { Blend } from '../mixing'
@@ -25,13 +26,14 @@ export interface SaltState {
  * Electrical conductivity of a mix with its dressings, three days after watering-in.
  *
  * What dressings have given up is dissolved in the water of a saturated extract, taken as all pores of the blend full;
- * gypsum only as far as it dissolves. Parts bring their own salts (see `blend`). Doses are g per litre of the zone.
+ * gypsum only as far as it dissolves, ash by its salts. `limes` are the mix's own, besides those among the doses. Parts bring their own salts (see `blend`). Doses are g per litre of the zone.
  * Answer: dS/m. Range: fresh mix, before leaching. Source: `conductivityOf`; saturated media extract, Warncke 1986.
  */
 export function saltsOf(
   blend: Blend,
   doses: readonly DressingDose[],
   temperature: Temperature = 20,
+  limes: readonly LimeDose[] = [],
 ): SaltState {
   const now = doses.filter((d) => d.place?.kind !== 'heldBack')
   const { charge, nitrogen, otherNitrogen } = supplyOfDressings(now, temperature)(IMMEDIATE)
@@ -43,7 +45,10 @@ export function saltsOf(
     ions.calcium -= most - GYPSUM_SOLUBILITY
     ions.sulfate -= most - GYPSUM_SOLUBILITY
   }
-  const fromDressings = conductivityOf(ions)
+  const fromLimes =
+    limes.reduce((sum, d) => sum + d.gramsPerLitre * (d.lime.salts ?? 0), 0) +
+    now.reduce((sum, d) => sum + d.gramsPerLitre * (d.dressing.lime?.salts ?? 0), 0)
+  const fromDressings = conductivityOf(ions) + fromLimes
   const saturatedExtract = blend.electricalConductivity + fromDressings
   const as = (to: ExtractMethod) => convertExtract(saturatedExtract, 'saturatedExtract', to)
   return {
@@ -66,12 +71,13 @@ export function saltZones(
   doses: readonly DressingDose[],
   mixHeight: Centimetres,
   temperature: Temperature = 20,
+  limes: readonly LimeDose[] = [],
 ) {
   const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
   const inTop = doses.some((d) => d.place?.kind === 'top')
   return {
-    mix: saltsOf(blend, averaged, temperature),
-    top: inTop ? saltsOf(blend, doses, temperature) : null,
+    mix: saltsOf(blend, averaged, temperature, limes),
+    top: inTop ? saltsOf(blend, doses, temperature, limes) : null,
   }
 }
 

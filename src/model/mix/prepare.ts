@@ -235,6 +235,7 @@ export function judgementsOf({ question, input, bands }: PreparedMix, evaluation
     parts: input.parts,
     limes: input.limes,
     crop: crops[0],
+    plants: input.growing?.plants,
     airWanted: bands.airFilledPorosity,
     pHWanted: bands.pH,
     liftable: bands.drainedWeight?.high ?? null,

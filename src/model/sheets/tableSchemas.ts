@@ -206,6 +206,7 @@ export const dressingSchema = z
         sieveShares: shares(4),
         soluble: z.boolean(),
         solubleShare: z.number().min(0).max(1).optional(),
+        salts: z.number().min(0).max(1).optional(),
       })
       .nullable(),
     acidity: propertySchema.nullable(),

@@ -30,7 +30,7 @@ const CAUTIONS = {
   burns: {
     id: 'burns',
     title: 'Hydrated lime and wood ash',
-    text: 'They burn eyes and skin, more so when wet: goggles, gloves and sleeves, no bare hands in the mix, and water at hand. Wait two to four weeks and test the pH before planting. No ash of painted or treated wood, or of coal.',
+    text: 'They burn eyes and skin, more so when wet: goggles, gloves and sleeves, no bare hands in the mix, and water at hand. Wait two weeks and test the pH before planting. No ash of painted or treated wood, or of coal.',
     ask: 'the bag’s safety data sheet; for a burn or lime in the eye, rinse at once and call a doctor',
   },
   manure: {

@@ -1,5 +1,6 @@
 import type { Judgement } from '@/core/judgement'
 import { USUAL_LEACHING } from '@/core/growing'
+import { cropRow } from '@/core/data/cropTable'
 import type { DoseKind } from '@/core/nutrients'
 import { MONTHS, shortName } from '../base/labels'
 import { dressingName } from '../shelf/dressings'
@@ -10,6 +11,7 @@ import {
   percentText,
   pHText,
   temperatureText,
+  volumeText,
   windText,
   type UnitSystem,
 } from '../base/units'
@@ -57,6 +59,7 @@ const mg = (x: number) => `${x.toFixed(x < 10 && x >= 0.05 ? 1 : 0)} mg/L`
 export const judgementInShort: Record<Judgement['code'], string> = {
   'too-little-air': 'too little air',
   'foot-drowned': 'a wet foot',
+  'pot-too-small': 'too little root room',
   'stays-wet': 'stays wet in rain',
   'sand-lowers-air': 'sand takes air away',
   'lime-does-little': 'lime does little',
@@ -141,6 +144,11 @@ const TEXTS: {
     does: 'Give one or the other: leave it out where the mix is acid enough already, or set the lime to none.',
     source: 'charge balance',
   }),
+  'pot-too-small': (j, units) => ({
+    says: `Too little root room: ${volumeText(j.room, units)} for one ${(cropRow(j.crop)?.name ?? j.crop).toLowerCase()}, where ${volumeText(j.wanted, units)} is usual. It would stay at ${percents(j.share)} of its size and need water all day long.`,
+    does: 'No mix makes up for it: take a larger container, fewer plants, or a smaller crop.',
+    source: 'Poorter et al. 2012',
+  }),
   'water-raises-ph': (j) => ({
     says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most it likes.`,
     does: 'Water with rain, or acidify the water; less lime at the start only puts it off. An ammonium feed pulls the other way.',
@@ -166,8 +174,8 @@ const TEXTS: {
   }),
   'unsterile-for-seeds': (j, units) => ({
     says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => shortName(m).toLowerCase()).join(', ')}.`,
-    does: `Heat soil to ${temperatureText(71, units)} for ten minutes, ${temperatureText(82, units)} for half an hour at most; or take parts that are clean as bought.`,
-    source: 'common practice',
+    does: `Heat soil, sand or old mix to ${temperatureText(71, units)} for 30 minutes (never compost, bark or castings), or take parts that are clean as bought.`,
+    source: 'Baker 1957',
   }),
   'coir-wants-calcium': (j) => ({
     says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,

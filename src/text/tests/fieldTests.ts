@@ -19,7 +19,10 @@ export interface TestText {
 }
 
 const SAMPLE = 'Take six small grabs from all over the heap or bed, pool them, and take the sample from that.'
-const METER = 'Check the meter in both buffers (4 and 7) and rinse it with rain water.'
+const METER = 'Check the pH meter in both buffers (4 and 7) and rinse it with rain water.'
+/** Source: potassium chloride, 0.01 mol/L, at 25 C; common practice. */
+const SALTS_METER =
+  'Check the salts meter in its standard of 1.413 dS/m, at [25 °C|77 °F] or with the meter set to the temperature.'
 const DUSTY = 'Dry material gives off dust: do it outside, with a mask, upwind.'
 const BOTH = ['mix', 'material'] as const
 
@@ -35,6 +38,7 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
       { text: 'One measure of mix, lightly tapped, and two of rain water into the jar; stir for a minute.' },
       { text: 'Cover it, and stir twice more while you wait.', wait: 30 },
       { text: METER },
+      { text: SALTS_METER },
       {
         text: 'Let it settle. Dip into the clear water on top and wait until the reading is steady.',
         wait: 2,
@@ -57,6 +61,7 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
         wait: 60,
       },
       { text: `${METER} Read pH in the paste itself.` },
+      { text: SALTS_METER },
       { text: 'Press some [30 mL|ounce] of water through the filter, read its salts and its temperature.' },
     ],
   },
@@ -73,6 +78,8 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
         text: 'Pour rain water evenly on top: some [75 mL|2.5 oz] on a pot of [2 L|half a gallon], [150 mL|5 oz] on [4 L|a gallon], [350 mL|12 oz] on [12 L|3 gallons].',
       },
       { text: 'Stop when [50 mL|2 oz] have come through. Where far more came, the reading is thinned.' },
+      { text: METER },
+      { text: SALTS_METER },
       { text: 'Read salts and pH within the hour. Do three pots; each is a repeat.' },
     ],
   },
@@ -87,9 +94,14 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
       },
       { text: 'Empty it. Fill it with damp mix to the line, tapped three times as for potting.' },
       {
-        text: 'Pour water on slowly until it shines at the line. Cover it: a day for peat or coir, an hour for bark. Top it up.',
+        text: 'Pull the tape and lower the pot bit by bit into a bucket of water, so that it fills from below and no air is trapped, until water shines at the line. Leave it so: a day for peat or coir, an hour for bark.',
         wait: 60,
       },
+      {
+        text: 'Lift it, let it drain, and fill it from below once more: the second filling counts.',
+        wait: 60,
+      },
+      { text: 'Close the holes with tape under water, lift it out, and wipe it dry outside.' },
       { text: 'Hold it over the tray, pull the tape, and let it drain without tilting it.', wait: 60 },
       { text: 'Measure what ran out.' },
       {
@@ -173,7 +185,7 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
       'Wear gloves with manure and wash your hands. What twists beans goes on no food bed and into no heap.',
     steps: [
       {
-        text: 'From many places of the load, mix the stuff half and half with the clean mix: six pots. Six more of clean mix alone.',
+        text: 'Take it from many places of the load. Mix two parts of it with one of clean mix, half and half where it is very salty: six pots. Six more of clean mix alone.',
       },
       { text: 'Three seeds in each pot, each pot on its own saucer.' },
       {
@@ -198,12 +210,16 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
   },
   vinegarFizz: {
     name: 'Vinegar for lime',
-    tells: 'Whether sand, grit, rock or soil holds lime that keeps pH up.',
+    tells:
+      'Whether sand, grit, rock or soil holds lime that keeps pH up. Fizz is proof; no fizz is none, for dolomite hardly fizzes.',
     kit: 'White vinegar, a saucer; for a figure a jar and a scale to a tenth of a gram.',
     on: BOTH,
     steps: [
       { text: 'A dry spoonful in a saucer; wet it with water first, so that no air bubbles.' },
-      { text: 'Pour vinegar on it. Listen, and look for a minute. Crush a grain and try that too.', wait: 1 },
+      {
+        text: 'Pour warm vinegar on it. Listen, and look for a minute. Crush a grain and try that too: dolomite fizzes only as powder, and warm.',
+        wait: 1,
+      },
       {
         text: 'For a figure: weigh [20 g|0.7 oz] into an open jar with a cup of vinegar, swirl it for half an hour, and weigh what it lost; the same with washed quartz sand.',
         wait: 30,

@@ -125,7 +125,8 @@ function cressText(index: number): string {
 }
 
 function carbonateText(share: number): string {
-  if (share < 0.005) return 'No lime to speak of: fit for plants that want it acid.'
+  if (share < 0.005)
+    return 'No lime that fizzes. Dolomite hardly does: for plants that want it acid, read the pH of a potful after a month.'
   if (share < 0.03) return 'Some lime: it holds pH up. Not for blueberries and their like.'
   return 'Much lime: pH will not come down whatever is given. Only for what likes it limy.'
 }

@@ -1,4 +1,6 @@
+import { JUDGED_AFTER } from '../chemistry'
 import type { Evaluation } from '../evaluate'
+import { SEEDLING_VOLUME } from '../filling/limits'
 import { leachingFor, relativeYield, saltBand, USUAL_SALT_LIMIT } from '../nutrients'
 import type { Fraction } from '../units'
 import type { Judgement, JudgementQuestion } from './judgement'
@@ -45,4 +47,32 @@ export const saltsRise = ({
       leaching,
     },
   ]
+}
+
+/** Hard water lifts pH through the season; for a crop of acid ground it is said beforehand. */
+export function waterRaisesPH({
+  evaluation: e,
+  crop,
+  pHWanted,
+  waterAlkalinity,
+}: JudgementQuestion): Judgement[] {
+  const most = pHWanted.high
+  const last = e.acidity.at(-1)
+  const settled = e.acidity.find((s) => s.day >= JUDGED_AFTER)
+  const creeps = last && settled && last.pH - settled.pH > L.pHCreep.value
+  if (creeps && e.mix.mixVolume >= SEEDLING_VOLUME && last.pH > most + L.pHSlack.value)
+    return [
+      {
+        level: 'warn',
+        code: 'water-raises-ph',
+        from: settled.pH,
+        to: last.pH,
+        weeks: Math.round(last.day / 7),
+        most,
+      },
+    ]
+  const limit = L.hardWater.value
+  return crop && most <= L.acidCrop.value && waterAlkalinity >= limit
+    ? [{ level: 'warn', code: 'hard-water-for-acid', alkalinity: waterAlkalinity, limit, most }]
+    : []
 }
