@@ -232,7 +232,7 @@ function saltsOfSeason(
   growing: GrowingOutlook | null,
   lime: LimePlan,
 ): SeasonSalts {
-  const zones = saltZones(blend, doses, depth, temperature, lime.doses)
+  const zones = saltZones(blend, doses, { depth, temperature, limes: lime.doses })
   const fresh = { day: 0, saturatedExtract: zones.mix.electricalConductivity.saturatedExtract }
   if (!growing) return { ...zones, course: [], most: fresh, water: null }
   const water: WaterSalts = {

@@ -112,7 +112,7 @@ function highBoron({ doses, averaged, temperature }: Fed): FeedFlag[] {
 }
 
 function highSalts({ blend, doses, depth, temperature, crop, limes }: Fed): FeedFlag[] {
-  const salts = saltZones(blend, doses, depth, temperature, limes)
+  const salts = saltZones(blend, doses, { depth, temperature, limes })
   const p = crop?.properties
   const limit = p ? saltBand(p).high : USUAL_SALT_LIMIT
   return (['mix', 'top'] as const).flatMap((where): FeedFlag[] => {

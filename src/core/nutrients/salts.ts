@@ -69,11 +69,13 @@ export function saltsOf(
 export function saltZones(
   blend: Blend,
   doses: readonly DressingDose[],
-  mixHeight: Centimetres,
-  temperature: Temperature = 20,
-  limes: readonly LimeDose[] = [],
+  {
+    depth,
+    temperature = 20,
+    limes = [],
+  }: { depth: Centimetres; temperature?: Temperature; limes?: readonly LimeDose[] },
 ) {
-  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, mixHeight) }))
+  const averaged = doses.map((d) => ({ ...d, gramsPerLitre: averagedDose(d, depth) }))
   const inTop = doses.some((d) => d.place?.kind === 'top')
   return {
     mix: saltsOf(blend, averaged, temperature, limes),
