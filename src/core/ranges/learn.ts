@@ -82,10 +82,13 @@ function modelOf(batch: MeasuredBatch): Outcome<Model> {
   if (problem) return fail(problem)
   const best = evaluate(input, { slices: SLICES, years: [] })
   if (!best.ok) return best
-  // What watering brings hangs on place and crop, which readings of the mix do not tell.
+  // What watering brings hangs on place and crop, which readings of the mix do not tell: it is worked out once.
   const mix = { ...input, growing: undefined }
+  const { water } = best.value.given
   const told = (e: Evaluation) =>
-    readings.map(({ measurement: m }) => inErrorTerms(m.kind, expectedReading(m, e)))
+    readings.map(({ measurement: m }) =>
+      inErrorTerms(m.kind, expectedReading(m, { ...e, given: { ...e.given, water } })),
+    )
   const own = new Set<string>()
   drawMix(mix, (row) => (name) => {
     own.add(`${row}/${name}`)

@@ -3,6 +3,7 @@ import { draws, isLong } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { quantile, standardDeviation } from 'simple-statistics'
+import { CLIMATES } from '../climate/climates'
 import { describe, expect, test } from 'vitest'
 import { LIMES, MATERIALS, cropById } from '../data'
 import { learnedMaterial } from '../data/learned'
@@ -337,6 +338,19 @@ describe('learning from measurements', () => {
     expect(after.readings[0]!.expected).toBeGreaterThan(0.5)
     expect(after.readings[0]!.expected).toBeLessThan(1.2)
     expect(after.readings[1]!.expected).toBeLessThan(prior().figures.electricalConductivity!)
+  })
+  test('the water of the place is no surprise: a pH that it explains teaches nothing', () => {
+    const watered: MixInContainer = {
+      ...input(),
+      growing: { crop: cropById('tomato_cherry')!, plants: 1, climate: CLIMATES[0]!, waterAlkalinity: 6 },
+    }
+    const dry = evaluate(input())
+    const wet = evaluate(watered)
+    if (!dry.ok || !wet.ok) throw new Error('no answer')
+    const value = wet.value.lime.pH
+    expect(value).toBeGreaterThan(dry.value.lime.pH + 0.15)
+    const { learning } = learned([{ kind: 'pH', value, day: 42 }], watered)
+    expect(Math.max(...learning.mean.map(Math.abs))).toBeLessThan(0.02)
   })
   test('a container that cannot be filled is reported, not passed over', () => {
     const bad = { ...input().container, headspace: 99 }
