@@ -3,7 +3,6 @@ import { draws, isLong } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { quantile, standardDeviation } from 'simple-statistics'
-import { CLIMATES } from '../climate/climates'
 import { describe, expect, test } from 'vitest'
 import { LIMES, MATERIALS, cropById } from '../data'
 import { learnedMaterial } from '../data/learned'
@@ -342,7 +341,16 @@ describe('learning from measurements', () => {
   test('the water of the place is no surprise: a pH that it explains teaches nothing', () => {
     const watered: MixInContainer = {
       ...input(),
-      growing: { crop: cropById('tomato_cherry')!, plants: 1, climate: CLIMATES[0]!, waterAlkalinity: 6 },
+      growing: {
+        crop: cropById('tomato_cherry')!,
+        plants: 1,
+        climate: {
+          latitude: 38,
+          elevation: 0,
+          months: Array.from({ length: 12 }, () => ({ tMin: 18, tMax: 34 })),
+        },
+        waterAlkalinity: 6,
+      },
     }
     const dry = evaluate(input())
     const wet = evaluate(watered)
