@@ -9,6 +9,12 @@ const LIFTED_BY_LIME = 3
 /** Distance outside a band. */
 const outside = (x: number, band: Band) => (x < band.low ? band.low - x : x > band.high ? x - band.high : 0)
 
+/** Rows of a candidate's materials, and the parts of each. */
+interface Chosen {
+  which: readonly number[]
+  parts: readonly number[]
+}
+
 /** Holds candidates against the targets of one problem. One object is made for a search and used over and over. */
 export class Scorer {
   readonly figures: QuickFigures = {
@@ -60,12 +66,7 @@ export class Scorer {
   }
 
   /** What stirring loses of the loose volume, as in `blend`. */
-  private stirredLoss(
-    sums: Float64Array,
-    total: number,
-    { which, parts }: { which: readonly number[]; parts: readonly number[] },
-    present: number,
-  ): number {
+  private stirredLoss(sums: Float64Array, total: number, { which, parts }: Chosen, present: number): number {
     const f = this.f
     let crowd = 0
     for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
@@ -90,12 +91,7 @@ export class Scorer {
    * theirs, `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another
    * order.
    */
-  score(
-    sums: Float64Array,
-    total: number,
-    { which, parts }: { which: readonly number[]; parts: readonly number[] },
-    present: number,
-  ): number {
+  score(sums: Float64Array, total: number, { which, parts }: Chosen, present: number): number {
     const f = this.f
     const pores = sums[AT.porosity]! / total
     const most = (pores - 0.05) / 0.95

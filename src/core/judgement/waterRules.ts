@@ -10,7 +10,7 @@ type Flag = Evaluation['flags'][number]
 const keptAt = (ec: number, crop: JudgementQuestion['crop']) =>
   relativeYield(ec, crop?.properties.saltThreshold.value ?? 2.5, crop?.properties.saltSlope?.value)
 
-/** Salts too high from the start are told as the most they come to, as the bench shows them. */
+/** A flag for salts that are too high from the start, with the most of the season, as the bench shows it. */
 export const saltsOfSeason = (
   flag: Flag,
   { evaluation: { salts }, crop }: Pick<JudgementQuestion, 'evaluation' | 'crop'>,
