@@ -7,7 +7,7 @@ import type { AcidityInput, AcidityState } from './acidityState'
 import { calciteEquilibrium, chargeBalance } from './charge'
 import type { AcidDose } from './fertilizerAcid'
 import type { BufferedMix, LimeDose } from './lime'
-import { solveRising } from './solveDose'
+import { solveDose, solveRising } from './solveDose'
 
 /** When growers look again: pH is judged six weeks after mixing. */
 export const JUDGED_AFTER: Days = CHEMISTRY_LIMITS.limeJudged.value
@@ -129,13 +129,7 @@ export function rainShareFor(
   }
   if (pHWith(0) <= most) return 0
   if (pHWith(1) > most) return null
-  let [low, high] = [0, 1]
-  while (high - low > 0.01) {
-    const middle = (low + high) / 2
-    if (pHWith(middle) > most) low = middle
-    else high = middle
-  }
-  return Math.ceil(high * 100 - 1e-9) / 100
+  return Math.ceil(solveDose((rain) => pHWith(rain) > most, 1) * 100) / 100
 }
 
 /**
