@@ -51,7 +51,7 @@ export const LONGEST_RUN = 24 * 366
 /** Steps of time, hours: the first after a change, the longest, and the shortest before it gives up. */
 const STEP = { first: 0.002, longest: 2, shortest: 1e-9 } as const
 /** Change of water in a step that is not as the step before predicted, volume fraction: what the step is chosen by. */
-const STEP_ERROR = 0.002
+const STEP_ERROR = 0.0006
 /** Steps between two looks of whoever waits. */
 const STEPS_A_TURN = 200
 
@@ -111,7 +111,7 @@ function startOf(problem: MovingProblem): (height: Centimetres) => Centimetres {
  * our own mistake, where no step of time however short can be solved.
  * Leaves out: water that runs down the wall or through cracks of a mix gone dry, a dry surface that sheds water,
  * hysteresis, vapour, water that spreads sideways from one dripper.
- * Source: as `Stepper`; step of time by the error of backward Euler (Kavetski, Binning & Sloan 2001, from memory).
+ * Source: as `Stepper`; step of time by the change of the rates (Kavetski, Binning & Sloan 2001, from memory).
  */
 export function* moveWater(problem: MovingProblem): Generator<number, Outcome<Moved>> {
   const wrong = problemIn(problem)

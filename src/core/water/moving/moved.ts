@@ -36,7 +36,7 @@ export interface WaterBook {
   inMix: Litres
   /** On the surface and in the saucer. */
   standing: Litres
-  /** Made or lost by the method, as a share of all that passed: at most 1e-4. */
+  /** Made and lost by the method, summed over steps without sign, as a share of all that passed: at most 1e-4. */
   error: number
 }
 

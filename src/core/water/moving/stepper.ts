@@ -1,4 +1,5 @@
 import type { Centimetres } from '../../units'
+import { Carry, NOTHING_PASSED, type Passed, type WaterNow } from './carry'
 import { OPEN_HOLE, type Below, type Column } from './column'
 import { TENSIONS } from './hydraulics'
 import { MOVING_LIMITS } from './limits'
@@ -7,40 +8,29 @@ import { moistureOver, moistureSlope, surfaceHead } from './surface'
 import { thomas } from './thomas'
 import type { Demand } from './weather'
 
-/** What passed during one step, cm3. */
-export interface Passed {
-  evaporated: number
-  takenUp: number
-  throughWall: number
-  /** Through the holes for good. */
-  drained: number
-  fromSaucer: number
-  overSurface: number
-}
-
 /** Depth of water in a saucer that still gives it all up to the air, cm: below it less. */
 const LAST_FILM = 0.02
 const MOST_ITERATIONS = 14
 /** A step is solved when what is out of balance is less than this share of the column. */
-const TOLERANCE = 4e-9
+const TOLERANCE = 2e-10
 /**
  * Where a pond has just run dry Newton's method may swing between the two sides of a corner: so short a step (hours) is
  * then taken with less than this share out of balance, which the book of the water shows.
  */
-const [SHORT, LOOSE] = [1e-3, 1e-6]
+const [SHORT, LOOSE] = [1e-3, 1e-8]
 /** A tension may grow so many times in one iteration: steeper guesses lead astray. */
 const FARTHEST = 8
 /** Least part of a correction tried. */
 const LEAST_PART = 1e-5
 
 /**
- * Moves the water of a column by one step of time after another: Richards' equation in its mixed form, backward Euler,
- * Newton's method on the tensions of all nodes at once.
+ * Moves the water of a column by one step of time after another: Richards' equation in its mixed form, backward differences
+ * over two steps (`Carry`), Newton's method on the tensions of all nodes at once.
  *
  *   d(theta)/dt = d/dz [ K (dpsi/dz + 1) ] - uptake,   psi = -tension
  *
  * What is stored and what passes is counted from the same expressions, so that water is neither made nor lost beyond
- * the tolerance, 4e-9 of the volume each step. Conductivity between two cells is the mean of both; next to a node
+ * the tolerance, 2e-10 of the volume each step. Conductivity between two cells is the mean of both; next to a node
  * without volume it is that of the side water comes from, for then its tension has one answer. All arrays are made
  * once; a step allocates nothing. Units cm, cm3, hours.
  * Source: Celia, Bouloutas & Zarba 1990, Water Resour. Res. 26:1483-1496 for the mixed form; uptake with Feddes,
@@ -52,20 +42,13 @@ export class Stepper {
   readonly head: Float64Array
   /** Water of each node, volume fraction, at the end of the last step. */
   readonly water: Float64Array
-  readonly passed: Passed = {
-    evaporated: 0,
-    takenUp: 0,
-    throughWall: 0,
-    drained: 0,
-    fromSaucer: 0,
-    overSurface: 0,
-  }
+  readonly passed: Passed = { ...NOTHING_PASSED }
   iterations = 0
   /** Heads held at the ends, where they are; NaN where they are free. */
   heldBase = NaN
   heldTop = NaN
   private readonly oldHead: Float64Array
-  private readonly oldWater: Float64Array
+  private readonly carry: Carry
   private readonly residual: Float64Array
   private readonly from: Float64Array
   private readonly change: Float64Array
@@ -87,7 +70,8 @@ export class Stepper {
     this.head = this.nodes.head
     this.water = this.nodes.water
     this.oldHead = arrays()
-    this.oldWater = arrays()
+    this.carry = new Carry(column.count)
+    this.moment = { water: this.water, pond: 0, saucer: 0 }
     this.residual = arrays()
     this.from = arrays()
     this.change = arrays()
@@ -110,7 +94,7 @@ export class Stepper {
   /** Bytes of its arrays and tables. */
   bytes(): number {
     const tables = this.column.tables.length * 2 * TENSIONS.count
-    return 8 * (17 * this.column.count + tables)
+    return 8 * (19 * this.column.count + tables)
   }
   /** Water in the column itself, cm3. */
   stored(): number {
@@ -126,26 +110,42 @@ export class Stepper {
   }
 
   /**
-   * One step of `hours`. True where it could be solved; where not, nothing has changed and a shorter one is to be
-   * tried. `changed` where rain, watering or sun has just set in or ended.
+   * One step of `hours`. True if it is solved; if not, nothing has changed and the caller tries a shorter one.
+   * `changed` where rain, watering or sun has just set in or ended: the step then starts afresh.
    */
   step(hours: number, demand: Demand, changed = false): boolean {
-    this.oldHead.set(this.head)
-    this.oldWater.set(this.water)
+    const { head, oldHead, carry } = this
+    oldHead.set(head)
+    carry.setOut(hours, this.now(), demand, changed)
     if (changed && Number.isNaN(this.heldTop)) {
-      this.head[this.column.count - 1] = surfaceHead(this.nodes, hours, demand)
+      head[this.column.count - 1] = surfaceHead(this.nodes, hours, demand)
       this.nodes.evaluate()
     }
+    if (!this.solve(carry.hours, carry.demand)) {
+      head.set(oldHead)
+      this.nodes.evaluate()
+      return false
+    }
+    carry.arrive(hours, this.now(), demand, this.passed)
+    return true
+  }
+
+  private readonly moment: WaterNow
+  private now(): WaterNow {
+    const { moment, head } = this
+    moment.pond = Number.isNaN(this.heldTop) ? Math.max(0, head[this.column.count - 1]!) : 0
+    moment.saucer = this.saucerArea > 0 ? Math.max(0, head[0]!) : 0
+    return moment
+  }
+
+  private solve(hours: number, demand: Demand): boolean {
     let off = this.balance(hours, demand)
     for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
       if (off < TOLERANCE * this.whole) return true
       if (!(off < Infinity)) break
       off = this.correct(off, hours, demand)
     }
-    if (hours < SHORT && off < LOOSE * this.whole) return true
-    this.head.set(this.oldHead)
-    this.nodes.evaluate()
-    return false
+    return hours < SHORT && off < LOOSE * this.whole
   }
 
   /** What each node is out of balance by, cm3, and how that hangs on the heads; gives the sum of it all. */
@@ -155,7 +155,7 @@ export class Stepper {
     const above = this.upper
     const top = count - 1
     for (let i = 0; i < count; i++) {
-      residual[i] = volume[i]! * (this.water[i]! - this.oldWater[i]!)
+      residual[i] = volume[i]! * (this.water[i]! - this.carry.start.water[i]!)
       middle[i] = volume[i]! * this.nodes.capacity[i]! + 1e-13
       lower[i] = 0
       above[i] = 0
@@ -198,11 +198,11 @@ export class Stepper {
 
   /** Ponding, evaporation and run-off at the surface. */
   private surface(hours: number, demand: Demand): void {
-    const { head, oldHead, residual, middle, passed } = this
+    const { head, residual, middle, passed } = this
     const { count, surfaceArea: area, headspace } = this.column
     const top = count - 1
     const pond = Math.max(0, head[top]!)
-    residual[top]! += area * (pond - Math.max(0, oldHead[top]!)) - hours * demand.arriving
+    residual[top]! += area * (pond - this.carry.start.pond) - hours * demand.arriving
     if (head[top]! > 0) middle[top]! += area
     passed.overSurface = 0
     if (head[top]! > headspace) {
@@ -219,11 +219,11 @@ export class Stepper {
 
   /** A saucer at the base: what it takes, and what it gives off. */
   private saucer(hours: number, demand: Demand): void {
-    const { head, oldHead, residual, middle, passed } = this
+    const { head, residual, middle, passed } = this
     passed.fromSaucer = 0
     if (!(this.saucerArea > 0)) return
     const depth = Math.max(0, head[0]!)
-    residual[0]! += this.saucerArea * (depth - Math.max(0, oldHead[0]!))
+    residual[0]! += this.saucerArea * (depth - this.carry.start.saucer)
     const wet = Math.min(1, depth / LAST_FILM)
     passed.fromSaucer = hours * demand.saucer * wet
     residual[0]! += passed.fromSaucer
