@@ -299,7 +299,7 @@ describe('a season', () => {
     const crf = dressingById('crf_5_6')!
     const poor = { parts: parts({ coir_pith: 2, perlite_coarse: 1 }) }
     const fed = { ...poor, dressings: [{ dressing: crf, gramsPerLitre: 3 }] }
-    expect(grown({}, fed).feeding.nitrogenMet).toBeGreaterThan(grown({}, poor).feeding.nitrogenMet + 0.2)
+    expect(grown({}, fed).feeding.met.nitrogen).toBeGreaterThan(grown({}, poor).feeding.met.nitrogen + 0.2)
     const bad = evaluate({ ...input, dressings: [{ dressing: crf, gramsPerLitre: -1 }] })
     expect(!bad.ok && bad.problem.code).toBe('amount-negative')
   })

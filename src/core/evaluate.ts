@@ -19,6 +19,8 @@ import {
   type WaterSalts,
   acidityOfDoses,
   feedFlags,
+  tracesOf,
+  type TraceState,
   saltZones,
   type DressingDose,
   type FeedFlag,
@@ -84,6 +86,8 @@ export interface Evaluation {
   acidity: AcidityState[]
   salts: SeasonSalts
   flags: FeedFlag[]
+  /** Iron, manganese, zinc, copper, boron and molybdenum; empty without a crop. */
+  traces: TraceState[]
   weights: Weights
   /** What it has become after one, two and three years. */
   seasons: SeasonState[]
@@ -204,12 +208,18 @@ const yearsOf = ({ input, effort, column: { floor }, profile, pressed, temperatu
     pressed,
   })
 
-/** Water and feeding over the season; null where crop or place are not known. */
+/** Water, lime and feeding over the season; no outlook where crop or place are not known. */
 function outlookOf(filled: Filled, weight: Weights) {
-  const { input, fill, column, blend, profile, doses, temperature } = filled
+  const { input, fill, column, blend, profile, doses, pressed, temperature } = filled
   const { container, cover, growing } = input
-  if (!growing) return null
-  return growingOutlook({
+  const limed = (water?: GrowingOutlook['water']) => {
+    const given = { ...acidityOfDoses(doses, fill.mixHeight - column.floor), temperature, water }
+    const choice = { choice: input.limes, gramsPerLitre: input.limeGramsPerLitre * closenessOf(pressed) }
+    return { given, lime: limeAt(blend, choice, given) }
+  }
+  if (!growing) return { growing: null, ...limed() }
+  let answer: ReturnType<typeof limed> | undefined
+  const outlook = growingOutlook({
     container,
     fill,
     floor: column.floor,
@@ -220,7 +230,9 @@ function outlookOf(filled: Filled, weight: Weights) {
     weight,
     growing,
     temperature,
+    limesFor: (water) => (answer = limed(water)).lime.doses,
   })
+  return { growing: outlook, ...(answer ?? limed(outlook.water)) }
 }
 
 /** Water a mix holds between two waterings, as a share of what it holds when drained. Source: our assumption. */
@@ -246,18 +258,13 @@ function saltsOfSeason(
 }
 
 function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
-  const { input, fill, column, blend, profile, doses, pressed, temperature } = filled
+  const { input, fill, column, blend, profile, doses, temperature } = filled
   const mix = profile.layers.at(-1)!
   const depth = fill.mixHeight - column.floor
   const weight = weightsOf(filled)
-  const growing = outlookOf(filled, weight)
-  const given = { ...acidityOfDoses(doses, depth), temperature, water: growing?.water }
-  const lime = limeAt(
-    blend,
-    { choice: input.limes, gramsPerLitre: input.limeGramsPerLitre * closenessOf(pressed) },
-    given,
-  )
+  const { growing, given, lime } = outlookOf(filled, weight)
   const limes = [...lime.doses, ...given.limes]
+  const acidity = acidityCourse(blend, { ...given, limes }, 7 * WEEKS)
   return {
     fill: { ...fill, mixVolume: mix.mixVolume },
     blend,
@@ -266,9 +273,21 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     mix,
     lime,
     given,
-    acidity: acidityCourse(blend, { ...given, limes }, 7 * WEEKS),
+    acidity,
     salts: saltsOfSeason(filled, depth, growing, lime),
     flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop, limes: lime.doses }),
+    traces: growing
+      ? tracesOf({
+          blend,
+          doses,
+          depth,
+          crop: growing.crop,
+          plants: input.growing!.plants,
+          ...mix,
+          temperature,
+          acidity,
+        })
+      : [],
     weights: weight,
     seasons,
     growing,

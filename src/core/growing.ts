@@ -14,7 +14,7 @@ import {
   type WateringInterval,
   type RootWater,
 } from './climate'
-import type { Temperature, WaterStretch } from './chemistry'
+import type { LimeDose, Temperature, WaterStretch } from './chemistry'
 import type { Crop } from './data'
 import { growthOf } from './data/growth'
 import {
@@ -56,6 +56,8 @@ export interface Growing {
 }
 
 export interface GrowingOutlook {
+  /** As far as it grows in so much mix. */
+  crop: Crop
   feeding: Feeding
   /** January to December; empty where the place is not known. */
   watering: WateringInterval[]
@@ -135,6 +137,8 @@ interface GrowingInput {
   growing: Growing
   /** Of the mix. */
   temperature: Temperature
+  /** The mix's own lime, which hangs on the water given. */
+  limesFor: (water: GrowingOutlook['water']) => readonly LimeDose[]
 }
 
 /**
@@ -167,8 +171,10 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
     : 0
   const leaching = growing.leachingFraction ?? USUAL_LEACHING
   const drainagePerDay = climate ? (use * leaching) / (1 - leaching) : mix.mixVolume / 70
+  const water = waterStretches(suppliedBy(growing), mix.mixVolume, watering, standing)
   const wetMonths = climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : []
   return {
+    crop: grown.crop,
     feeding: feedingSeason({
       blend: input.blend,
       doses: input.doses,
@@ -179,13 +185,15 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
       containerCapacity: mix.containerCapacity,
       drainagePerDay,
       temperature: input.temperature,
+      limes: input.limesFor(water),
+      water: { amounts: water, conductivity: growing.waterConductivity ?? 0 },
     }),
     watering,
     standing,
     wetMonths,
     thirstiestMonth: climate ? thirstiestOf(standing, wetMonths, watering) : null,
     tippingWind: tippingWindOf(input, grown.crop),
-    water: waterStretches(suppliedBy(growing), mix.mixVolume, watering, standing),
+    water,
   }
 }
 

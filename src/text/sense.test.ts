@@ -62,7 +62,7 @@ const physical: Rule = ({ evaluation: e }) => [
       'days out of order',
     ),
   ),
-  ...when(!within(e.growing?.feeding.nitrogenMet ?? 1, 0, 1 + 1e-9), 'fed beyond all'),
+  ...when(!within(e.growing?.feeding.fed ?? 1, 0, 1 + 1e-9), 'fed beyond all'),
 ]
 
 /** Words that show a number went wrong. */

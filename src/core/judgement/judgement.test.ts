@@ -271,8 +271,8 @@ describe('verdicts', () => {
     expect(of({}, { daysBetweenWaterings: { low: thirsty * 2, high: 99 } }).days).toBe('low')
     expect(of({ growing: null }).days).toBe('plain')
     expect(of({ growing: null }).feed).toBe('plain')
-    const feeding = (nitrogenMet: number) =>
-      of({ growing: { ...e.growing!, feeding: { ...e.growing!.feeding, nitrogenMet } } }).feed
+    const feeding = (fed: number) =>
+      of({ growing: { ...e.growing!, feeding: { ...e.growing!.feeding, fed } } }).feed
     expect([feeding(1), feeding(0.8)]).toEqual(['good', 'low'])
     const third = e.seasons.find((s) => s.years === 3)!
     const rots = (volumeLost: number, years: 2 | 3, stays: boolean) =>

@@ -4,7 +4,7 @@ import type { Band, Crop } from '../data/types'
 import type { Evaluation } from '../evaluate'
 import type { Container } from '../geometry'
 import type { BlendPart } from '../mixing'
-import type { FeedFlag } from '../nutrients'
+import type { FeedFlag, Trace } from '../nutrients'
 import type { Centimetres, Days, Fraction } from '../units'
 import type { WindExposure } from './limits'
 
@@ -43,6 +43,9 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
   | { code: 'unsterile-for-seeds'; materials: string[] }
   | { code: 'coir-wants-calcium'; share: Fraction; calcium: number; wanted: number }
+  /** Traces a crop will lack: nothing brings them, or pH keeps them back. */
+  | { code: 'traces-short'; unsupplied: Trace[]; heldBack: Trace[]; pH: number }
+  | { code: 'traces-harm'; traces: Trace[]; pH: number }
   | { code: 'tips-in-wind'; at: number; met: number; tooHeavy: boolean }
   | {
       code: 'slumps'

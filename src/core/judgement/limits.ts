@@ -29,7 +29,7 @@ export const JUDGEMENT_LIMITS = defineLimits({
     value: 0.95,
     low: 0.9,
     high: 0.98,
-    unit: 'share of a season’s nitrogen',
+    unit: 'share of what a season needs',
     source: 'our assumption: a twentieth short is nothing a plant shows',
   },
   graveAir: {
@@ -173,7 +173,7 @@ export const STEPS = defineLimits({
   salts: { value: 0.5, low: 0.3, high: 0.7, unit: 'dS/m', source: NOTICED },
   days: { value: 0.25, low: 0.2, high: 0.5, unit: 'share of the days wanted', source: NOTICED },
   weight: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of the most to lift', source: NOTICED },
-  feed: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of a season’s nitrogen', source: NOTICED },
+  feed: { value: 0.1, low: 0.05, high: 0.2, unit: 'share of what a season needs', source: NOTICED },
   lasting: { value: 0.05, low: 0.03, high: 0.1, unit: 'fraction lost in three years', source: NOTICED },
 })
 

@@ -10,6 +10,7 @@ import { SEEDLING_VOLUME } from '../filling/limits'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
 import { potTooSmall } from './roomRules'
+import { tracesAmiss } from './traceRules'
 import { isGrave, saltsOfSeason, saltsRise, waterRaisesPH } from './waterRules'
 import { airVerdict, isFed, isSlump } from './verdicts'
 
@@ -242,7 +243,7 @@ const saidAlready = (q: JudgementQuestion, flag: Evaluation['flags'][number]): b
 
 /** Nitrogen that wood takes at first, and that the season gives back before the crop misses it. */
 const isMadeGood = ({ growing }: Evaluation, flag: Evaluation['flags'][number]) =>
-  flag.code === 'drawdown-uncovered' && growing !== null && isFed(growing.feeding.nitrogenMet)
+  flag.code === 'drawdown-uncovered' && growing !== null && isFed(growing.feeding.met.nitrogen)
 
 /** Salts so little above their limit that the bench calls them within. */
 const isWithinSlack = (flag: Evaluation['flags'][number]) =>
@@ -269,6 +270,7 @@ export const RULES: readonly Rule[] = [
   tooRich,
   unsterileForSeeds,
   coirWantsCalcium,
+  (q) => (isForSeedlings(q.evaluation) ? [] : tracesAmiss(q)),
   tipsInWind,
   slumps,
   nitrogenForRoots,

@@ -40,7 +40,7 @@ function stepsOutside(e: Evaluation, bands: Bands): Record<keyof Verdicts, numbe
     salts: distance(e.salts.most.saturatedExtract, bands.electricalConductivity) / STEPS.salts.value,
     days: Math.max(0, wanted / days - 1) / STEPS.days.value,
     weight: Math.max(0, e.weights.drained / heaviest - 1) / STEPS.weight.value,
-    feed: growing ? (1 - growing.feeding.nitrogenMet) / STEPS.feed.value : 0,
+    feed: growing ? (1 - growing.feeding.fed) / STEPS.feed.value : 0,
     lasting: Math.max(0, lost - JUDGEMENT_LIMITS.slump.value) / STEPS.lasting.value,
   }
 }

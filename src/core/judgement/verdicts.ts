@@ -1,6 +1,8 @@
 import type { Band } from '../data/types'
 import type { Evaluation } from '../evaluate'
+import { FED, type Fed, type Feeding } from '../nutrients'
 import { waterJudged, type Bands } from '../targets'
+import type { Days } from '../units'
 import { JUDGEMENT_LIMITS } from './limits'
 
 /** How a figure stands to what is wanted; `plain` where nothing is. */
@@ -49,13 +51,28 @@ export const airVerdict = (air: number, band: Band): Verdict => verdictOf(air, b
 export const isSlump = (volumeLost: number): boolean => volumeLost > L.slump.value
 
 /**
- * Does a mix give so much of a season's nitrogen that it counts as all of it? Fraction.
+ * Does a mix give so much of what a season needs that it counts as all of it? Fraction.
  * Source: beside the limit.
  *
  * @example
  * isFed(0.96) // true
  */
-export const isFed = (nitrogenMet: number): boolean => nitrogenMet >= L.fed.value
+export const isFed = (met: number): boolean => met >= L.fed.value
+
+/**
+ * The nutrient of which a mix first gives less than enough, and the day from which; null where it feeds all season.
+ * A nutrient that is scarce for some weeks and made up for over the season does not count.
+ */
+export function firstShort({ met, shortFrom }: Feeding): { element: Fed; day: Days } | null {
+  const short = FED.flatMap((element) => {
+    const day = shortFrom[element]
+    return day !== null && !isFed(met[element]) ? [{ element, day }] : []
+  })
+  // Of two that run short together the scarcer one is named.
+  const sooner = (a: (typeof short)[number], b: (typeof short)[number]) =>
+    b.day < a.day || (b.day === a.day && met[b.element] < met[a.element]) ? b : a
+  return short.length > 0 ? short.reduce(sooner) : null
+}
 
 /**
  * Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings
@@ -81,7 +98,7 @@ export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Ver
     salts: verdictOf(salts, bands.electricalConductivity, L.saltsSlack.value),
     days: days === null ? 'plain' : atLeast(verdictOf(days, bands.daysBetweenWaterings, L.daysSlack.value)),
     weight: atMost(verdictOf(e.weights.drained, bands.drainedWeight, 0)),
-    feed: !growing ? 'plain' : isFed(growing.feeding.nitrogenMet) ? 'good' : 'low',
+    feed: !growing ? 'plain' : isFed(growing.feeding.fed) ? 'good' : 'low',
     lasting: perennial && third && isSlump(third.volumeLost) ? 'high' : 'plain',
   }
 }

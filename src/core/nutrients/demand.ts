@@ -23,9 +23,6 @@ export function uptakeShare(x: Fraction): Fraction {
 /** Days a perennial grows and feeds in a year. Source: our assumption. */
 export const PERENNIAL_SEASON: Days = 180
 
-/** kg of P and K taken up per kg of N. Source: common practice, middle of vegetables. */
-export const UPTAKE_RATIO = { nitrogen: 1, phosphorus: 0.17, potassium: 1.2 } as const
-
 /**
  * Days over which a crop's season of uptake runs.
  * Source: days to maturity of the crop table; 180 for perennials, our assumption.

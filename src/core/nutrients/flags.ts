@@ -5,7 +5,14 @@ import type { Blend } from '../mixing'
 import type { Centimetres } from '../units'
 import { FLAG_LIMITS } from './limits'
 import { relativeYield, saltBand, saltZones, USUAL_SALT_LIMIT } from './salts'
-import { averagedDose, IMMEDIATE, supplyOf, supplyOfDressings, type DressingDose } from './supply'
+import {
+  averagedDose,
+  IMMEDIATE,
+  supplyOf,
+  supplyOfDressings,
+  supplyOfLimes,
+  type DressingDose,
+} from './supply'
 
 const L = FLAG_LIMITS
 
@@ -130,14 +137,10 @@ function sensitiveToPhosphorus({ supply, crop }: Fed): FeedFlag[] {
     : []
 }
 
-/** Of a lime what dissolves in a season. Source: our assumption, as the fraction of ground limestone in the tables. */
-const LIME_DISSOLVED = 0.7
-
-function oddCalcium({ supply, limes = [] }: Fed): FeedFlag[] {
-  const inParts = supply(140).charge
-  const dissolved = (of: 'calcium' | 'magnesium') =>
-    inParts[of] + limes.reduce((sum, d) => sum + 1000 * d.gramsPerLitre * d.lime[of] * LIME_DISSOLVED, 0)
-  const [calcium, magnesium] = [dissolved('calcium'), dissolved('magnesium')]
+function oddCalcium({ supply, limes = [], temperature }: Fed): FeedFlag[] {
+  const inParts = supply(SEASON).charge
+  const limed = supplyOfLimes(limes, temperature)(SEASON)
+  const [calcium, magnesium] = [inParts.calcium + limed.calcium, inParts.magnesium + limed.magnesium]
   const ratio = calcium / magnesium
   const [low, high] = [L.leastCalciumToMagnesium.value, L.mostCalciumToMagnesium.value]
   return calcium > L.calciumCounts.value && (ratio < low || ratio > high)

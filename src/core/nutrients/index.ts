@@ -1,4 +1,4 @@
-export { nitrogenTakenBy, PERENNIAL_SEASON, seasonDays, UPTAKE_RATIO, uptakeShare } from './demand'
+export { nitrogenTakenBy, PERENNIAL_SEASON, seasonDays, uptakeShare } from './demand'
 export {
   conductivityOf,
   convertExtract,
@@ -30,7 +30,10 @@ export {
   USUAL_SALT_LIMIT,
   type SaltState,
 } from './salts'
-export { FED, feedingSeason, type Fed, type Feeding, type FeedingInput, type FeedingWeek } from './season'
+export { feedingSeason, type Feeding, type FeedingInput, type FeedingWeek } from './season'
+export { cropNeeds, FED, TRACES, type Fed, type Trace } from '../data/nutrition'
+export { traceShareAt, tracesOf, type TraceState } from './traces'
+export type { GivenWater } from './waterNutrients'
 export {
   acidityOfDoses,
   averagedDose,

@@ -56,6 +56,8 @@ const mixOf = (amounts: Record<string, number>) => {
 }
 const peatLite = once(() => mixOf({ peat_medium: 1, vermiculite_medium: 1 }))
 
+const MACRO = ['nitrogen', 'phosphorus', 'potassium'] as const
+
 describe('formulas and labels', () => {
   const IUPAC = 'IUPAC atomic masses'
   for (const [what, expected, computed] of [
@@ -174,7 +176,7 @@ describe('formulas and labels', () => {
       ['ssp', 0.4],
       ['potassium_sulfate', 0.2],
     ] as const)
-      for (const e of FED) sum[e] += (share * mgPerGram(dressing(id), e)) / 1000
+      for (const e of MACRO) sum[e] += (share * mgPerGram(dressing(id), e)) / 1000
     return labelOfElements(sum)
   }
   test('labels go there and back, and a dose brings what was asked', () => {
@@ -195,7 +197,7 @@ describe('formulas and labels', () => {
           })
           for (const k of ['nitrogen', 'phosphate', 'potash'] as const)
             expect(back[k]).toBeCloseTo(label[k], 9)
-          for (const e of FED) {
+          for (const e of MACRO) {
             const grams = doseOfLabel(label, e, wanted)
             if (grams !== null) expect(chargeOfLabel(label, grams)[e]).toBeCloseTo(wanted, 6)
             else expect(charge[e]).toBe(0)
@@ -642,7 +644,7 @@ describe('feeding over a season', () => {
         (list, grams, drainagePerDay) => {
           const mixed = blend(list)
           if (!mixed.ok) throw new Error(mixed.problem.code)
-          const { weeks, nitrogenMet } = feedingSeason({
+          const { weeks, fed } = feedingSeason({
             ...input(),
             blend: mixed.value,
             doses: [dose('crf_3_4', grams)],
@@ -660,7 +662,7 @@ describe('feeding over a season', () => {
               expect(w.uptake).toBeLessThanOrEqual(w.demand + 1e-9)
             }
           }
-          expect(nitrogenMet).toBeLessThanOrEqual(1 + 1e-12)
+          expect(fed).toBeLessThanOrEqual(1 + 1e-12)
         },
       ),
       draws(40),
@@ -675,12 +677,11 @@ describe('feeding over a season', () => {
     expect(uptakeShare(0.9) - uptakeShare(0.8)).toBeLessThan(uptakeShare(0.65) - uptakeShare(0.55))
   })
   test('a hungry crop is told from when and how much to give', () => {
-    const { hungryFrom, nitrogenMet, nitrogenToFeed } = feedingSeason({ ...input(), doses: [] })
-    expect(hungryFrom).not.toBeNull()
-    expect(nitrogenToFeed).toBeCloseTo((1 - nitrogenMet) * input().crop.properties.seasonNitrogen.value, 6)
-    expect(
-      feedingSeason({ ...input(), doses: [dose('crf_3_4', 6)], drainagePerDay: 0 }).hungryFrom,
-    ).toBeNull()
+    const { shortFrom, met, toFeed } = feedingSeason({ ...input(), doses: [] })
+    expect(shortFrom.nitrogen).not.toBeNull()
+    expect(toFeed.nitrogen).toBeCloseTo((1 - met.nitrogen) * input().crop.properties.seasonNitrogen.value, 6)
+    const rich = feedingSeason({ ...input(), doses: [dose('crf_3_4', 6)], drainagePerDay: 0 })
+    expect(rich.shortFrom.nitrogen).toBeNull()
   })
   test('more drainage leaves less', () => {
     const left = (drainagePerDay: number) =>

@@ -24,6 +24,8 @@ export interface WaterSalts {
   amounts: readonly WaterAmounts[]
 }
 
+/** Of the potassium in reach at least so much is dissolved, the rest held by exchange. Source: our assumption. */
+const LEAST_DISSOLVED = 0.15
 /** Of a dS/m at least this share stays, whatever the alkalinity. Source: our assumption. */
 const LEAST_LASTING = 0.25
 
@@ -61,7 +63,8 @@ export const leachingFor = (
  *
  *   dM/dt = given ECw - drained M / theta,   M in dS/m times litres per litre of mix
  *
- * Feed given in the season is left out. `start` is its salts when fresh, `totalPorosity` its pores.
+ * Potassium is dissolved to the share its salts had when fresh; the rest plants reach on the exchange. Feed given in the
+ * season is left out. `start` is its salts when fresh, `totalPorosity` its pores.
  * Errors: none. Range: a first season; good to a factor of 1.5.
  * Source: mixed-tank leaching as in `feedingSeason`; charge to conductivity, handbook 60; our assumption.
  *
@@ -74,10 +77,12 @@ export function saltsCourse(
   totalPorosity: Fraction,
   water?: WaterSalts,
 ): { day: number; saturatedExtract: number }[] {
-  const fed = (i: number) =>
-    ((nitrogen[i]?.pool ?? 0) / NITROGEN + (potassium[i]?.pool ?? 0) / POTASSIUM) /
-    totalPorosity /
-    CHARGE_PER_CONDUCTIVITY
+  const charge = CHARGE_PER_CONDUCTIVITY * totalPorosity
+  const nitrate = (i: number) => (nitrogen[i]?.pool ?? 0) / NITROGEN
+  const potash = (i: number) => (potassium[i]?.pool ?? 0) / POTASSIUM
+  const free = potash(0) > 0 ? (start * charge - nitrate(0)) / potash(0) : 1
+  const dissolved = Math.min(1, Math.max(LEAST_DISSOLVED, free))
+  const fed = (i: number) => (nitrate(i) + dissolved * potash(i)) / charge
   let rest = Math.max(0, start - fed(0))
   let left = 0
   let since = 0

@@ -4,6 +4,7 @@ import { releaseCurve, releasedBy as shareReleased } from '../chemistry/release'
 import { temperatureCourse, type Temperature } from '../chemistry/temperature'
 import { availability, MINERALISES, TABLE_SEASON } from '../data/availability'
 import { limingMaterial } from '../data/limes'
+import { sulfurAtStart } from '../data/nutrition'
 import { ELEMENTS, type Dressing, type MaterialFamily } from '../data/types'
 import type { Blend } from '../mixing'
 import type { Centimetres, Days, Fraction } from '../units'
@@ -28,6 +29,10 @@ export const IMMEDIATE: Days = 3
 
 /** Share of a compost's or manure's nitrogen that is mineral on the first day. Source: our assumption, 1-5 % usual. */
 const MINERAL_NITROGEN: Partial<Record<MaterialFamily, Fraction>> = { compost: 0.03, manure: 0.05 }
+/** Sulfur that comes free with each gram of nitrogen of rotting matter. Source: common practice, N : S about 8. */
+const SULFUR_WITH_NITROGEN = 0.12
+/** Of a lime what dissolves in a season. Source: our assumption, as the fraction of ground limestone in the tables. */
+const LIME_DISSOLVED = 0.7
 /** Rate at which fresh wood takes nitrogen, per day at 20 C. Q10 2. Source: our assumption. */
 const IMMOBILISES = 0.05
 
@@ -143,6 +148,7 @@ export function supplyOfParts(blend: Blend, temperature: Temperature): Supply {
       atOnce.charge[e] += perLitre * p[e].value * reach.atOnce[e]
       later[e] += perLitre * p[e].value * reach.later[e]
     }
+    atOnce.charge.sulfur += (share / kept) * sulfurAtStart(material)
     const mineral = perLitre * p.nitrogen.value * (MINERAL_NITROGEN[material.family] ?? 0)
     atOnce.nitrogen.nitrate += mineral
     atOnce.charge.nitrogen += mineral
@@ -158,12 +164,37 @@ export function supplyOfParts(blend: Blend, temperature: Temperature): Supply {
     for (const e of ['phosphorus', 'potassium', 'calcium', 'magnesium'] as const)
       charge[e] += later[e] * season
     charge.nitrogen += given * gives
+    charge.sulfur += given * gives * SULFUR_WITH_NITROGEN
     return {
       charge,
       nitrogen: { ...atOnce.nitrogen },
       otherNitrogen: given * gives,
       drawdown: taken * (1 - Math.exp(-IMMOBILISES * warmDays)),
     }
+  }
+}
+
+/**
+ * Calcium and magnesium that limes have given up by a day, mg per litre of mix; temperature in C.
+ * Source: first-order dissolving, as `releaseCurve`; the share of a season is our assumption.
+ *
+ * @example
+ * supplyOfLimes([{ lime: limeById('lime_dolomitic'), gramsPerLitre: 3 }], 20)(1000).magnesium // 241.5
+ */
+export function supplyOfLimes(
+  limes: readonly LimeDose[],
+  temperature: Temperature,
+): (day: Days) => Record<'calcium' | 'magnesium', number> {
+  const course = temperatureCourse(temperature)
+  return (day) => {
+    const sum = { calcium: 0, magnesium: 0 }
+    for (const { lime, gramsPerLitre, from } of limes) {
+      const curve = { most: LIME_DISSOLVED, rate: lime.ratePerDay.value, q10: lime.q10, reference: 20 }
+      const mg = 1000 * gramsPerLitre * shareReleased(curve, course, from ?? 0, day)
+      sum.calcium += mg * lime.calcium
+      sum.magnesium += mg * lime.magnesium
+    }
+    return sum
   }
 }
 

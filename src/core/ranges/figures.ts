@@ -31,8 +31,9 @@ export function figuresOf(e: Evaluation): Record<string, number> {
   if (g) {
     figures.earlyNitrogen = g.feeding.earlyNitrogen
     figures.nitrogenDrawdown = g.feeding.drawdown
-    figures.nitrogenMet = g.feeding.nitrogenMet
-    figures.nitrogenToFeed = g.feeding.nitrogenToFeed
+    figures.nitrogenMet = g.feeding.met.nitrogen
+    figures.fed = g.feeding.fed
+    figures.nitrogenToFeed = g.feeding.toFeed.nitrogen
     figures.tippingWind = g.tippingWind
     g.watering.forEach((w, i) => (figures[`daysBetweenWaterings${i + 1}`] = w.days.value))
   }

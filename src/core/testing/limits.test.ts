@@ -772,11 +772,14 @@ const growing = (days: number) =>
     thirstiestMonth: 7,
     wetMonths: [],
     watering: Array.from({ length: 12 }, () => ({ days: { value: days } })),
-    feeding: { hungryFrom: null },
+    feeding: {},
   }) as unknown as Evaluation['growing']
 /** Grown with so many days between waterings, fed to a share of its season. */
-const fed = (days: number, nitrogenMet: number) =>
-  ({ ...growing(days), feeding: { hungryFrom: 30, nitrogenMet } }) as Evaluation['growing']
+const fed = (days: number, share: number) =>
+  ({
+    ...growing(days),
+    feeding: { fed: share, met: { nitrogen: share } },
+  }) as unknown as Evaluation['growing']
 /** A profile drowned over a share of its depth, to an amount of air. */
 const drowned = (share: number, air: number) => ({
   profile: {
@@ -905,7 +908,7 @@ everyLimit(
       return found.flatMap((j) => (j.code === 'slumps' ? j.going : [])).length
     }),
     rootNitrogen: trial(150, (mg) => {
-      const rich = { ...growing(2)!, feeding: { hungryFrom: null, earlyNitrogen: mg } }
+      const rich = { ...growing(2)!, feeding: { earlyNitrogen: mg } }
       return says('nitrogen-for-roots')(
         codes({ growing: rich as unknown as Evaluation['growing'] }, { crop: cropById('carrot')! }),
       )

@@ -360,7 +360,7 @@ describe('dressings', () => {
     const plain = good(evaluateJob(peppers(), place(), PUBLISHED))
     const j = dressed([feed('crf_5_6', { gramsPerLitre: 4 })])
     const fed = good(evaluateJob(j, place(), PUBLISHED))
-    expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(plain.growing!.feeding.nitrogenMet)
+    expect(fed.growing!.feeding.met.nitrogen).toBeGreaterThan(plain.growing!.feeding.met.nitrogen)
     const q = good(quantitiesOf(j, prepareJob(j, undefined, PUBLISHED)))
     const lines = batchCards(j, q).flatMap((c) => c.lines.filter((l) => l.id === 'crf_5_6'))
     expect(lines).toHaveLength(q.plan.batches.length)
@@ -389,7 +389,7 @@ describe('dressings', () => {
     const offers = doseOffers(prepared, e)
     expect(offers.map((o) => o.line.dressingId)).toEqual(['crf_3_4', 'hoof_horn'])
     const fed = atRest(dressed([offers[0]!.line]))[1]
-    expect(fed.growing!.feeding.nitrogenMet).toBeGreaterThan(e.growing!.feeding.nitrogenMet + 0.1)
+    expect(fed.growing!.feeding.met.nitrogen).toBeGreaterThan(e.growing!.feeding.met.nitrogen + 0.1)
     expect(doseOffers(atRest(dressed([offers[0]!.line]))[0], e).map((o) => o.line.dressingId)).toEqual([
       'hoof_horn',
     ])

@@ -161,7 +161,7 @@ function figuresFrom(
     weight: e.weights.drained,
     days: month ? growing.watering[month - 1]!.days.value : null,
     wind: windy ? (growing?.tippingWind ?? null) : null,
-    fed: growing?.feeding.nitrogenMet ?? null,
+    fed: growing?.feeding.fed ?? null,
     cost: quick.costPerLitre + doseCost(prepared, prices).perLitre,
   }
 }

@@ -116,7 +116,7 @@ const ASPECTS: readonly Aspect[] = [
   },
   { key: 'chance', step: 0.1, of: (c) => c.chance },
   { key: 'weight', step: 1, of: (c) => value(c, (e) => e.weights.drained) },
-  { key: 'feed', step: 0.1, of: (c) => value(c, (e) => e.growing?.feeding.nitrogenMet ?? null) },
+  { key: 'feed', step: 0.1, of: (c) => value(c, (e) => e.growing?.feeding.fed ?? null) },
   {
     key: 'lost',
     step: 0.05,

@@ -3,7 +3,8 @@ import { acidForTarget, releasedFraction } from '@/core/chemistry'
 import { LIMES, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
-import { isFed } from '@/core/judgement'
+import { firstShort } from '@/core/judgement'
+import type { Fed } from '@/core/nutrients'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
 import { prepareRecipe, type PreparedRecipe } from './prepareRecipe'
@@ -16,7 +17,7 @@ export interface DoseOffer {
   bulkDensity: number
   /** What it is for. */
   why:
-    | { code: 'feed'; grams: number; released: number; days: number; capped: boolean }
+    | { code: 'feed'; element: Fed; grams: number; released: number; days: number; capped: boolean }
     | { code: 'acid'; from: number; to: number; weeks: number; capped: boolean }
 }
 
@@ -27,12 +28,20 @@ const COATED = [
   { id: 'crf_8_9', until: Infinity },
 ] as const
 const MEAL = 'hoof_horn'
+/** What mends each of the others; nitrogen has its own. */
+const MENDS: Readonly<Record<Exclude<Fed, 'nitrogen'>, string>> = {
+  phosphorus: 'bone_meal',
+  potassium: 'potassium_sulfate',
+  calcium: 'gypsum',
+  magnesium: 'magnesium_sulfate',
+  sulfur: 'gypsum',
+}
 const ACID = 'sulfur_elemental'
 /** Sulfur has worked by then. */
 const ACID_WEEKS = 12
 /** pH outside a band that is still within it, for nobody measures finer. */
 const PH_SLACK = 0.05
-/** g of nitrogen short in a season that are not worth a dose. */
+/** g of a nutrient short in a season that are not worth a dose. */
 const LEAST_SHORT = 0.02
 
 const middleOf = ({ low, high }: { low: number; high: number }) => (low + high) / 2
@@ -61,7 +70,7 @@ export function limeOffer(prepared: PreparedMix, e: Evaluation) {
 /** A dose in two figures, never beyond what is usually given. */
 const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most).toPrecision(2))
 
-/** Feeds that would give what the season lacks of nitrogen, one coated and one meal; none where it lacks nothing. */
+/** Feeds that would give what the season lacks first; of nitrogen one coated and one meal. None where it lacks nothing. */
 function feedOffers(
   { question, input }: PreparedMix,
   given: ReadonlySet<string>,
@@ -69,16 +78,18 @@ function feedOffers(
 ): DoseOffer[] {
   const temperature = input.temperature ?? USUAL_TEMPERATURE
   const feeding = e.growing?.feeding
-  if (!feeding || isFed(feeding.nitrogenMet) || feeding.nitrogenToFeed <= LEAST_SHORT) return []
-  const grams = feeding.nitrogenToFeed
-  const days = feeding.weeks.nitrogen.at(-1)?.day ?? 120
+  const short = feeding && firstShort(feeding)
+  if (!short || feeding.toFeed[short.element] <= LEAST_SHORT) return []
+  const { element } = short
+  const grams = feeding.toFeed[element]
+  const days = feeding.weeks[element].at(-1)?.day ?? 120
   const coated = COATED.find((c) => days <= c.until)!.id
-  return [coated, MEAL].flatMap((id): DoseOffer[] => {
+  return (element === 'nitrogen' ? [coated, MEAL] : [MENDS[element]]).flatMap((id): DoseOffer[] => {
     const dressing = dressingIn(question.tables, id)
     if (!dressing || given.has(id)) return []
     const released = releasedFraction(dressing.release, days, temperature)
-    const nitrogen = dressing.analysis.nitrogen?.value ?? 0
-    const wanted = grams / e.fill.mixVolume / (nitrogen * released)
+    const content = dressing.analysis[element]?.value ?? 0
+    const wanted = grams / e.fill.mixVolume / (content * released)
     const { high } = dressing.dose
     const gramsPerLitre = usualDose(wanted, high)
     return gramsPerLitre > 0
@@ -86,7 +97,7 @@ function feedOffers(
           {
             line: lineOf(id, gramsPerLitre),
             bulkDensity: dressing.bulkDensity.value,
-            why: { code: 'feed', grams, released, days, capped: wanted > high },
+            why: { code: 'feed', element, grams, released, days, capped: wanted > high },
           },
         ]
       : []
@@ -114,7 +125,7 @@ function acidOffer({ question, bands, blend, given, lime }: PreparedMix, e: Eval
 }
 
 /**
- * Doses that would mend what the mix lacks: nitrogen short over the season, as coated fertilizer or as meal; a pH
+ * Doses that would mend what the mix lacks: the nutrient that runs short first, nitrogen as coated fertilizer or meal; a pH
  * above the band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty
  * where nothing is lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
  */

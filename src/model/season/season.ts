@@ -3,7 +3,7 @@ import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-
 import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
 import type { Evaluation } from '@/core/evaluate'
-import { isFed } from '@/core/judgement'
+import { firstShort } from '@/core/judgement'
 import {
   coldestNightOf,
   daysToHarvest,
@@ -83,7 +83,7 @@ const movesPH = ({ lime }: Evaluation) => lime.movers.some((m) => Math.abs(m.by)
 /** Day from which the mix alone no longer feeds the crop; null where it gives enough all season. */
 function hungryFrom(evaluation: Evaluation | null) {
   const feeding = evaluation?.growing?.feeding
-  return feeding && !isFed(feeding.nitrogenMet) ? feeding.hungryFrom : null
+  return (feeding && firstShort(feeding)?.day) ?? null
 }
 
 /**

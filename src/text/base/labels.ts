@@ -217,3 +217,7 @@ export function packText(pack: Pack, units: UnitSystem): string {
 /** What a bed is found by. */
 export const bedWords = (bed: BedSpec): string =>
   `${bedTitle(bed)} ${VESSEL_NAMES[bed.vessel.kind].one}`.toLowerCase()
+
+/** "zinc", "zinc and copper", "iron, zinc and copper". */
+export const allOf = (words: readonly string[]): string =>
+  [words.slice(0, -1).join(', '), ...words.slice(-1)].filter(Boolean).join(' and ')

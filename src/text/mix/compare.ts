@@ -22,7 +22,7 @@ const ROWS: Record<string, { label: string; write: (x: number, units: UnitSystem
   pH: { label: 'pH in six weeks', write: pHText },
   salts: { label: 'Salts, dS/m', write: (x) => x.toFixed(1) },
   weight: { label: 'Weight just after watering', write: weightText },
-  feed: { label: 'Season’s nitrogen it gives', write: (x) => percentText(x) },
+  feed: { label: 'Share of the season’s feed it gives', write: (x) => percentText(x) },
   lost: { label: 'Gone after three years', write: (x) => percentText(x) },
   loss: { label: 'Lost on stirring', write: (x) => percentText(x) },
   cost: { label: 'Cost', write: (x, units) => `${rateFigure(x, units)} ${rateUnit(units)}` },

@@ -2,7 +2,7 @@ import type { Judgement } from '@/core/judgement'
 import { USUAL_LEACHING } from '@/core/growing'
 import { cropRow } from '@/core/data/cropTable'
 import type { DoseKind } from '@/core/nutrients'
-import { MONTHS, shortName } from '../base/labels'
+import { allOf, MONTHS, shortName } from '../base/labels'
 import { dressingName } from '../shelf/dressings'
 import {
   doseText,
@@ -71,6 +71,8 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'rich-for-seedlings': 'rich for seedlings',
   'unsterile-for-seeds': 'not clean for seeds',
   'coir-wants-calcium': 'coir wants calcium',
+  'traces-short': 'trace elements are short',
+  'traces-harm': 'too much of a trace element',
   'tips-in-wind': 'tips in wind',
   slumps: 'slumps in time',
   'nitrogen-for-roots': 'rich for root crops',
@@ -180,6 +182,24 @@ const TEXTS: {
   'coir-wants-calcium': (j) => ({
     says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,
     does: 'Coir that was buffered by its maker, a gram or two of gypsum for each litre, or ground limestone if pH allows.',
+    source: 'common practice',
+  }),
+  'traces-short': (j) => ({
+    says: [
+      j.unsupplied.length > 0 ? `Nothing in it brings enough ${allOf(j.unsupplied)}.` : '',
+      j.heldBack.length > 0 ? `At pH ${j.pH.toFixed(1)} plants reach too little ${allOf(j.heldBack)}.` : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+    does:
+      j.unsupplied.length > 0
+        ? 'A tenth of compost, or a feed with trace elements at its label’s rate.'
+        : 'Bring the pH into the crop’s range; chelated iron helps for a while.',
+    source: 'common practice; availability by pH from memory',
+  }),
+  'traces-harm': (j) => ({
+    says: `There is so much ${allOf(j.traces)} in reach that leaves may spot and edges burn, at pH ${j.pH.toFixed(1)} most of all.`,
+    does: 'Leave out the trace feed; where pH is low, lime.',
     source: 'common practice',
   }),
   'tips-in-wind': (j, units) => ({

@@ -1,5 +1,5 @@
 import { DAYS_PER_MONTH } from '@/core/units'
-import { isFed, JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
+import { JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
 import { releasedFraction } from '@/core/chemistry'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import type { DressingDose } from '@/core/nutrients'
@@ -7,7 +7,8 @@ import type { Bands } from '@/core/targets'
 import type { MixCost } from '@/model/mix/cost'
 import { dressingName } from '../shelf/dressings'
 import { shortName } from '../base/labels'
-import { doseWeightText, percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
+import { percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
+import { feedSpan, nutrientTable, shortText } from './feed'
 import { listed, type Reading, type Why } from './reading'
 
 /** All that the figures below those under the hand are worded from. */
@@ -114,26 +115,28 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
     {
       id: 'feed',
       label: 'Feed',
-      term: 'Nitrogen supply against the crop’s demand, week by week',
-      value: percentText(f.nitrogenMet),
-      wanted: isFed(f.nitrogenMet) ? 'feeds it all season' : `runs short from day ${f.hungryFrom}`,
+      term: 'Nutrient supply against the crop’s demand, week by week; the scarcest counts',
+      value: percentText(f.fed),
+      wanted: feedSpan(f),
       verdict: v.feed,
       advice:
         v.feed === 'low'
-          ? `${doseWeightText(f.nitrogenToFeed, units)} of nitrogen is still to be given to each container over the season: as liquid, on top, or in the mix.`
+          ? `Each container still needs ${shortText(f, units)} over the season: as liquid, on top, or in the mix.`
           : '',
-      position: f.nitrogenMet,
+      position: f.fed,
       band: FED,
       likely: { kind: 'known', text: `${f.earlyNitrogen.toFixed(0)} mg/L of nitrogen at first`, span: null },
       ghost: ({ growing }) =>
         growing && {
-          position: growing.feeding.nitrogenMet,
-          text: percentText(growing.feeding.nitrogenMet),
+          position: growing.feeding.fed,
+          text: percentText(growing.feeding.fed),
         },
       why: () => [
         `${f.earlyNitrogen.toFixed(0)} mg of nitrogen in a litre at hand in the first days; ${f.drawdown.toFixed(0)} mg tied up by rotting wood and bark in the first month.`,
+        nutrientTable(f),
+        'mg in a litre of mix over the season. Growth follows the scarcest nutrient.',
         {
-          head: ['Week', 'comes in', 'wanted', 'washed out'],
+          head: ['Week', 'nitrogen comes in', 'wanted', 'washed out'],
           rows: f.weeks.nitrogen
             .filter((_, k) => k % 4 === 0)
             .map((w, i) => [
@@ -143,7 +146,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
               w.leached.toFixed(1),
             ]),
         },
-        'mg of nitrogen a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
+        'mg a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
         ...releaseTable(context),
       ],
     },

@@ -1,9 +1,11 @@
 import type { GrowingOutlook } from '@/core/growing'
+import type { Feeding } from '@/core/nutrients'
 import { shortDayText, dayText } from '../base/dates'
 import { dressingName } from '../shelf/dressings'
 import { FOLLOW_UP_TEXTS } from './season'
 import type { Due } from '@/model/season/season'
 import { MONTHS } from '../base/labels'
+import { shortText } from '../readings/feed'
 import { correctionText } from '../tests/testFollows'
 import { percentText, pHText, type UnitSystem, doseWeightText, intervalText, volumeText } from '../base/units'
 import type { Crop } from '@/core/data'
@@ -23,14 +25,11 @@ export function monthText(planting: readonly number[], asked: number | null, cro
   return `Planted in ${MONTHS[asked - 1]} it would want shelter; outside from ${from}.`
 }
 
-/** Less nitrogen than this in a season is not worth a word, g. */
-const LEAST_NITROGEN = 0.05
-
-/** What is still to be given of nitrogen; nothing where that is nothing. g in each container. */
-export const nitrogenText = (grams: number, units: UnitSystem): string =>
-  grams > LEAST_NITROGEN
-    ? ` ${doseWeightText(grams, units)} of nitrogen still to be given to each container over the season.`
-    : ''
+/** What is still to be given in feed; nothing where the mix gives enough. */
+export function stillToFeedText(feeding: Feeding | null, units: UnitSystem): string {
+  const short = feeding ? shortText(feeding, units) : ''
+  return short && ` Each container still needs ${short} over the season.`
+}
 
 /** What one container of a bed gets, g. */
 export interface DoseToEach {
@@ -62,7 +61,7 @@ function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSys
 
 /**
  * A thing due in words, with its days. `doses` is what was held back for one container of each bed, `feed` a word about
- * nitrogen.
+ * what is still to be given.
  */
 export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, units: UnitSystem) {
   const { title, text } = FOLLOW_UP_TEXTS[due.code]

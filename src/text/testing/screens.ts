@@ -27,7 +27,7 @@ import type { Reading } from '../readings/reading'
 import { readingsAtOnce } from '../readings/atOnce'
 import { readingsLater } from '../readings/later'
 import { winterText } from '../season/winter'
-import { dueText, nitrogenText, wateringRows, type DoseToEach } from '../season/seasonPlan'
+import { dueText, stillToFeedText, wateringRows, type DoseToEach } from '../season/seasonPlan'
 import type { RandomJob } from './randomJob'
 import { sayOfShop } from './shop'
 
@@ -128,7 +128,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     const text = offerText(offer, null, units)
     say('offer', ...Object.values(text).filter((t) => typeof t === 'string'))
   }
-  const feed = nitrogenText(evaluation.growing?.feeding.nitrogenToFeed ?? 0, units)
+  const feed = stillToFeedText(evaluation.growing?.feeding ?? null, units)
   for (const due of plan.due) {
     const text = dueText(due, heldBack(job, due.lineId), feed, units)
     say(`due ${due.code}`, text.title, text.text, text.when)

@@ -24,7 +24,7 @@ import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/labels'
 import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/winter'
-import { dueText, nitrogenText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
+import { dueText, stillToFeedText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units, crop, place, evaluation, quantities } = useJob(() => jobId)
@@ -77,7 +77,7 @@ function tick(step: string, done: boolean) {
     })
   else garden.run({ type: 'steps/set', jobId, list: 'followedSteps', step, done })
 }
-const feed = computed(() => nitrogenText(answer.value?.growing?.feeding.nitrogenToFeed ?? 0, units.value))
+const feed = computed(() => stillToFeedText(answer.value?.growing?.feeding ?? null, units.value))
 const rows = computed(() =>
   (plan.value?.due ?? []).map((due) => ({
     ...dueText(due, dosesOf(due.lineId), feed.value, units.value),

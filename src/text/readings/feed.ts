@@ -1,0 +1,43 @@
+import { firstShort, isFed } from '@/core/judgement'
+import { FED, type Feeding, type FeedingWeek } from '@/core/nutrients'
+import { allOf } from '../base/labels'
+import { doseWeightText, percentText, type UnitSystem } from '../base/units'
+
+/** Less of a nutrient than this in a season is not worth a word beside more of another, g. */
+const LEAST_SHORT = 0.05
+
+const capitalised = (word: string) => `${word[0]!.toUpperCase()}${word.slice(1)}`
+
+/** How long a mix feeds its crop, and what runs short first. */
+export function feedSpan(feeding: Feeding): string {
+  const short = firstShort(feeding)
+  if (!short) return 'feeds it all season'
+  const weeks = Math.floor(short.day / 7) - 1
+  return weeks > 0
+    ? `feeds it for ${weeks} ${weeks === 1 ? 'week' : 'weeks'}; ${short.element} runs short first`
+    : `${short.element} is short from the start`
+}
+
+/** What a season still needs, as "3.2 g of nitrogen and 1.1 g of potassium"; nothing where it lacks nothing. */
+export function shortText({ toFeed, met }: Feeding, units: UnitSystem): string {
+  const all = FED.filter((e) => !isFed(met[e]))
+  const worth = all.filter((e) => toFeed[e] > LEAST_SHORT)
+  const short = worth.length > 0 ? worth : all
+  return allOf(short.map((e) => `${doseWeightText(toFeed[e], units)} of ${e}`))
+}
+
+/** The season of every nutrient as a table. */
+export const nutrientTable = ({ weeks, enough, met }: Feeding) => ({
+  head: ['Nutrient', 'comes in', 'taken up', 'washed out', 'enough', 'met'],
+  rows: FED.map((e) => {
+    const sum = (of: keyof FeedingWeek) => weeks[e].reduce((s, w) => s + w[of], 0).toFixed(0)
+    return [
+      capitalised(e),
+      sum('supply'),
+      sum('uptake'),
+      sum('leached'),
+      enough[e].toFixed(0),
+      percentText(met[e]),
+    ]
+  }),
+})
