@@ -13,6 +13,12 @@ async function threeBatches(page: Page) {
   await page.getByLabel('How many', { exact: true }).fill('4')
   await page.getByRole('button', { name: 'On to the mix' }).tap()
   for (const name of ['peat medium', 'green waste compost', 'perlite coarse']) await addMaterial(page, name)
+  // Peat enough that compost alone does not bring the pH up: lime goes in.
+  const peat = page.getByRole('group', { name: /^Sphagnum peat, medium/ })
+  for (const wanted of [2, 3]) {
+    await peat.getByRole('button').last().tap()
+    await expect(page.getByRole('group', { name: `Sphagnum peat, medium, ${wanted} parts` })).toBeVisible()
+  }
   await page.getByRole('button', { name: 'On to quantities' }).tap()
   await page.getByLabel('Tub, tarp or barrow').fill('80')
 }

@@ -8,9 +8,9 @@ export const degrees = (celsius: number, units: UnitSystem) =>
 /** What a winter leaves to spare, in a sentence or three. */
 export function winterText(w: WinterMargin & { inPot: boolean }, name: string, units: UnitSystem): string {
   const cold = `Your coldest night: near ${temperatureText(w.coldest, units)} (zone ${hardinessZone(w.coldest)}).`
-  const stands = w.inPot
-    ? `In a pot the roots of ${name.toLowerCase()} stand about ${temperatureText(w.rootsTo, units)}, two zones less than in the ground (common practice).`
-    : `In open ground ${name.toLowerCase()} stands about ${temperatureText(w.rootsTo, units)}.`
+  const survives = w.inPot
+    ? `In a pot the roots of ${name.toLowerCase()} survive down to about ${temperatureText(w.rootsTo, units)}, two zones less than in the ground (common practice).`
+    : `In open ground ${name.toLowerCase()} survives down to about ${temperatureText(w.rootsTo, units)}.`
   const spare =
     w.margin >= 0
       ? w.low >= 0
@@ -19,5 +19,5 @@ export function winterText(w: WinterMargin & { inPot: boolean }, name: string, u
       : w.high >= 0
         ? `${degrees(w.margin, units)} short: only the hardiest kinds come through unprotected; wrap it, sink it or take it in.`
         : `${degrees(w.margin, units)} short: take it in for the winter.`
-  return `${cold} ${stands} ${spare}`
+  return `${cold} ${survives} ${spare}`
 }
