@@ -42,6 +42,7 @@ export {
   type Place,
   supplyOf,
   supplyOfDressings,
+  supplyOfLimes,
   supplyOfParts,
   type Released,
   type Supply,

@@ -126,6 +126,7 @@ export const BODY_SIGNS = {
     value: 'wood',
   }),
   woodInTheWay: only('wood-in', 'some', [above('wood', 0.1)], { value: 'wood' }),
+  soilIn: either([above('soil', 0.05)], ['soil-in', 'strong'], ['no-soil', 'against'], { value: 'soil' }),
   peaty: either([above('peatOrBark', 0.4)], ['peaty', 'some'], ['not-peaty', 'hardly'], {
     value: 'peatOrBark',
   }),

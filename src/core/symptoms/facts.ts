@@ -23,6 +23,10 @@ export interface BedFacts {
   magnesium: number
   calcium: number
   boron: number
+  /** Does the mix at its own pH give the crop too little of these traces? */
+  ironShort: boolean
+  manganeseShort: boolean
+  copperShort: boolean
   /** Of dissolved nitrogen, 0 to 1. */
   ammoniumShare: number
   airFilledPorosity: number
@@ -51,6 +55,7 @@ export interface BedFacts {
   fabric: boolean
   /** Shares of the loose parts, 0 to 1. */
   peatOrBark: number
+  soil: number
   wood: number
   compost: number
   manure: number

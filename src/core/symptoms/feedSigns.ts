@@ -14,6 +14,24 @@ export const FEED_SIGNS = {
     ],
     { read: 'pH' },
   ),
+  // Iron and manganese go out of reach by pH 7 whatever the crop's own band is.
+  pHLocksTraces: sign(
+    [
+      level('pH-above', 'strong', [above('pH', 'pHMost', { plus: 0.5 })], { value: 'pH', limit: 'pHMost' }),
+      level('pH-above', 'some', [above('pH', 7)], { value: 'pH', limit: 7 }),
+      level('pH-above', 'some', [above('pH', 'pHMost', { plus: 0.1 })], { value: 'pH', limit: 'pHMost' }),
+      level('pH-not-above', 'against', [above('pH', 6.5)], { value: 'pH', limit: 'pHMost' }),
+      level('pH-not-above', 'hardly', [], { value: 'pH', limit: 'pHMost' }),
+    ],
+    { read: 'pH', source: MEMORY },
+  ),
+  pHUnder70: either([below('pH', 7)], ['pH-below', 'some'], ['pH-not-below', 'against'], {
+    value: 'pH',
+    limit: 7,
+  }),
+  ironExpected: only('trace-short', 'some', [above('ironShort', 0.5)]),
+  manganeseExpected: only('trace-short', 'some', [above('manganeseShort', 0.5)]),
+  copperExpected: either([above('copperShort', 0.5)], ['trace-short', 'strong'], ['trace-enough', 'against']),
   pHLow: pHUnder('pHLeast'),
   pHUnder47: pHUnder(4.7),
   pHUnder53: pHUnder(5.3),
@@ -102,6 +120,9 @@ export const FEED_SIGNS = {
     level('no-compost', 'some'),
   ]),
   ammoniumMuch: only('ammonium-much', 'some', [above('ammonium', 0.5)], { value: 'ammonium' }),
+  ammoniumHarms: either([above('ammonium', 0.5)], ['ammonium-much', 'strong'], ['nitrate-feed', 'against'], {
+    value: 'ammonium',
+  }),
   nitrateFeed: sign([
     level('nitrate-feed', 'some', [below('ammonium', 0.4)], { value: 'nitrate' }),
     level('ammonium-much', 'against', [], { value: 'ammonium' }),

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
 import type { Evaluation } from '@/core/evaluate'
-import { IMMEDIATE, saltLimit, supplyOf, USUAL_SALT_LIMIT } from '@/core/nutrients'
+import { IMMEDIATE, saltLimit, supplyOf, supplyOfLimes, USUAL_SALT_LIMIT, type Trace } from '@/core/nutrients'
 import type { BedFacts, KnownFigure } from '@/core/symptoms'
 import type { Entry, Job, MixRecord, Place } from '../garden/schemas'
 import type { PreparedMix } from '../mix/prepare'
@@ -30,6 +30,7 @@ const DISSOLVED_COUNTS = 5
 
 const FAMILIES = {
   peatOrBark: new Set(['peat', 'bark', 'coir']),
+  soil: new Set(['soil']),
   wood: new Set(['wood', 'bark', 'hull']),
   compost: new Set(['compost', 'mix']),
   manure: new Set(['manure']),
@@ -110,11 +111,17 @@ function saltsNow(q: FactsQuestion, now: string, day: number): KnownFigure {
   return { value: then?.saturatedExtract ?? fresh, isRead: false }
 }
 
+const shortTraces = ({ traces }: Evaluation) => {
+  const short = (trace: Trace) => traces.some((t) => t.trace === trace && t.state === 'short')
+  return { ironShort: short('iron'), manganeseShort: short('manganese'), copperShort: short('copper') }
+}
+
 function feedFacts({ prepared, evaluation: e, entries }: FactsQuestion, { now, day }: OnDay) {
   const { input } = prepared
   const doses = input.dressings ?? []
   const supply = supplyOf(e.blend, doses, input.temperature ?? 20)
   const { phosphorus, potassium, magnesium, calcium, boron } = supply(SEASON).charge
+  const limed = supplyOfLimes(e.lime.doses, input.temperature ?? 20)(SEASON)
   const { nitrate, ammonium } = supply(IMMEDIATE).nitrogen
   const dissolved = nitrate + ammonium
   const weeks = e.growing?.feeding.weeks.nitrogen
@@ -129,9 +136,10 @@ function feedFacts({ prepared, evaluation: e, entries }: FactsQuestion, { now, d
     daysSinceFed: fed.length > 0 ? Math.min(...fed) : null,
     phosphorus,
     potassium,
-    magnesium,
-    calcium,
+    magnesium: magnesium + limed.magnesium,
+    calcium: calcium + limed.calcium,
     boron,
+    ...shortTraces(e),
     ammoniumShare: dissolved > DISSOLVED_COUNTS ? ammonium / dissolved : 0,
     meals: doses.reduce((s, d) => s + (MEALS.has(d.dressing.family) ? d.gramsPerLitre : 0), 0),
   }
@@ -168,6 +176,7 @@ function mixFacts({ evaluation: e, entries }: FactsQuestion) {
     e.blend.shares.reduce((s, x) => s + (of.has(x.material.family) ? x.share : 0), 0)
   return {
     peatOrBark: share(FAMILIES.peatOrBark),
+    soil: share(FAMILIES.soil),
     wood: share(FAMILIES.wood),
     compost: share(FAMILIES.compost),
     manure: share(FAMILIES.manure),

@@ -47,6 +47,36 @@ export const SYMPTOM_TEXTS: Record<Symptom['id'], SymptomText> = {
     else: 'Wind and frost scorch too, on the open side.',
     ask: 'your water supplier for an analysis, or a laboratory',
   },
+  middle_leaves_netted: {
+    seen: 'Young and middle leaves pale in a fine net of green veins, later with grey or brown specks',
+    else: 'Mites leave pinpricks and webs: look with a lens.',
+    ask: EXTENSION,
+  },
+  tips_white_limp: {
+    seen: 'Tips of the youngest leaves white, limp or twisted; onion and lettuce stay pale and soft',
+    else: 'Frost whitens tips in one night.',
+    ask: 'a laboratory for a leaf test, before any copper',
+  },
+  leaves_cup_roots_brown: {
+    seen: 'Older leaves yellow between the veins and cupped; root tips orange to brown, with a sound stem',
+    else: 'Root rot: the skin slips off the root.',
+    ask: CLINIC,
+  },
+  edges_scorch_leaf_drop: {
+    seen: 'Leaf edges dry from the tip inwards, leaves drop while green: berries, beans, avocado first',
+    else: 'Wind and heat scorch the open side.',
+    ask: 'your water supplier for chloride and sodium, or a laboratory',
+  },
+  root_knots: {
+    seen: 'Knots or swellings on the roots, plants small and wilting at noon',
+    else: 'Nodules of peas and beans rub off with a finger and are pink inside: leave them.',
+    ask: CLINIC,
+  },
+  corky_blisters: {
+    seen: 'Watery blisters beneath the leaves that turn to cork',
+    else: 'Rusts and mites: look with a lens.',
+    ask: LOCAL,
+  },
   purple_leaves: {
     seen: 'Leaves dark or purple beneath, plants small',
     else: 'Some sorts are purple by nature.',
@@ -226,6 +256,56 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
     name: 'Too much phosphate',
     tell: 'Add up the phosphate of all feeds.',
     do: 'A feed without phosphate; flush once.',
+  },
+  manganeseShort: {
+    name: 'Manganese is short',
+    tell: 'Read the pH; manganese goes out of reach with iron as it rises.',
+    do: 'Bring the pH into the band; a measured feed with chelated traces, once.',
+  },
+  copperShort: {
+    name: 'Copper is short',
+    tell: 'Peat without compost or a trace feed; a leaf test.',
+    do: 'A measured feed with all traces, once. Never copper by the pinch.',
+  },
+  ammoniumHarm: {
+    name: 'Ammonium harms the roots',
+    tell: 'Urea, meal or ammonium in a cold, limed or airless mix; smell for ammonia.',
+    do: 'No more ammonium, urea or meal; flush once, warm the mix, feed nitrate.',
+  },
+  chlorideHarm: {
+    name: 'Chloride is high',
+    tell: 'Potassium chloride in the feed, or salty water: ask for an analysis.',
+    do: 'Rain water; flush with two pots full; potassium as sulfate.',
+  },
+  sodiumHarm: {
+    name: 'Sodium is high',
+    tell: 'Softened water, or water from near the sea.',
+    do: 'Water from before the softener, or rain water; gypsum, then flush.',
+  },
+  rootKnot: {
+    name: 'Root-knot nematodes',
+    tell: 'Knots are part of the root and do not rub off.',
+    do: 'Take the plant out with its roots; do not use this mix or soil again for vegetables. Clean tools.',
+  },
+  clubRoot: {
+    name: 'Club root',
+    tell: 'Cabbages and their kin only: swollen, fingered roots that smell when cut.',
+    do: 'Do not compost the plants; no cabbages in this soil for years; lime to pH 7.2.',
+  },
+  nodules: {
+    name: 'Nodules that feed a pea or bean',
+    tell: 'They rub off and are pink inside.',
+    do: 'Nothing: they fix nitrogen.',
+  },
+  oedema: {
+    name: 'More water taken up than given off',
+    tell: 'A warm wet mix under cool, still, moist air.',
+    do: 'Water less and in the morning, more air round the leaves.',
+  },
+  leafMites: {
+    name: 'Mites',
+    tell: 'Webs and moving specks under a lens.',
+    do: 'Hose beneath the leaves; ask which treatment is allowed.',
   },
   ironShort: {
     name: 'Truly short of iron',
