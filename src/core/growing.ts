@@ -51,11 +51,15 @@ export interface Growing {
   waterAlkalinity?: number
   /** Conductivity of the water, dS/m. */
   waterConductivity?: number
+  /** From a softener: sodium in place of calcium and magnesium. */
+  waterSoftened?: boolean
   /** Weight of the empty container, kg. */
   emptyWeight?: Kilograms
 }
 
 export interface GrowingOutlook {
+  /** Is it watered with softened water? */
+  softened: boolean
   /** As far as it grows in so much mix. */
   crop: Crop
   feeding: Feeding
@@ -175,6 +179,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
   const wetMonths = climate ? standing.filter((m) => isWetMonth(watering[m - 1]!)) : []
   return {
     crop: grown.crop,
+    softened: growing.waterSoftened ?? false,
     feeding: feedingSeason({
       blend: input.blend,
       doses: input.doses,
@@ -186,7 +191,11 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
       drainagePerDay,
       temperature: input.temperature,
       limes: input.limesFor(water),
-      water: { amounts: water, conductivity: growing.waterConductivity ?? 0 },
+      water: {
+        amounts: water,
+        conductivity: growing.waterConductivity ?? 0,
+        softened: growing.waterSoftened ?? false,
+      },
     }),
     watering,
     standing,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Water, wind and where the place lies. */
-import { careFields as words } from '@/text/components/place'
+import { careFields as words, WATER_NAMES } from '@/text/components/place'
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import { TYPICAL_WATERS, typicalWater, WATER_IDS, type WaterId } from '@/core/data/waters'
 import { coldestNightOf, hardinessZone } from '@/core/season'
 import { WINDS, type Place } from '@/model/garden/schemas'
 import { WIND_NAMES } from '@/text/base/labels'
@@ -44,6 +45,19 @@ const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: stri
   { key: 'elevation', label: words.heightAboveTheSea, quantity: 'height', hint: '', ofClimate: true },
 ]
 const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
+const waters = computed(() => [
+  ...WATER_IDS.map((value) => ({ value: value as WaterId | 'own', label: WATER_NAMES[value] })),
+  ...(typicalWater(place) === null ? [{ value: 'own' as const, label: words.waterOfMyOwn }] : []),
+])
+function chooseWater(id: WaterId | 'own' | null) {
+  const water = TYPICAL_WATERS.find((w) => w.id === id)
+  if (water)
+    emit('set', {
+      waterAlkalinity: water.alkalinity,
+      waterEc: water.conductivity,
+      waterSoftened: water.softened,
+    })
+}
 const coldest = computed(() => place.coldestNight ?? coldestNightOf(place))
 const coldestHint = computed(() => {
   const whose = place.coldestNight === null ? words.estimatedFromTheMonths : words.yourFigure
@@ -67,6 +81,12 @@ const coldestHint = computed(() => {
       :model-value="place.wind"
       :options="winds"
       @update:model-value="$event && emit('set', { wind: $event })"
+    />
+    <ChoiceField
+      :label="words.kindOfWater"
+      :model-value="typicalWater(place) ?? 'own'"
+      :options="waters"
+      @update:model-value="chooseWater($event)"
     />
     <QuantityField
       v-for="n in NUMBERS"

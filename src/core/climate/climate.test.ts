@@ -459,6 +459,29 @@ describe('water a container uses', () => {
     expect(july(13)).toBeLessThan(8)
     expect(july(40)).toBeCloseTo(july(13), 9)
   })
+  test('a transplant in a wide bed does not pay for the bare soil of all of it', () => {
+    const courgette = cropById('zucchini')!
+    const leaf = { share: 0.03, coefficient: 0.5 }
+    const bed = (surface: number, mixVolume: number) =>
+      wateringInterval(
+        { mixVolume, plantAvailableWater: 0.4, drainedToEasy: 0.2 },
+        {
+          reference: 4,
+          crop: courgette,
+          plants: 1,
+          surface,
+          perimeter: 6,
+          wall: 0,
+          wallKind: 'closed',
+          leaf,
+        },
+      )
+    const [pot, wide] = [bed(0.04, 12), bed(2, 600)]
+    // The whole bed gives off many times what the pot does; its roots drink for at least half as long.
+    expect(wide.use.value).toBeGreaterThan(5 * pot.use.value)
+    expect(wide.days.value).toBeGreaterThan(0.5 * pot.days.value)
+    expect(wide.usable / wide.use.value).toBeLessThan(0.2 * wide.days.value)
+  })
   test('rain falls on the mouth; leaf over the rim sheds half of it', () => {
     const bare = { rain: 4, crop: plain, plants: 0, surface: 0.1, perimeter: 1.12 }
     expect(rainCaught(bare)).toBeCloseTo(0.4, 9)
@@ -543,10 +566,11 @@ describe('water a container uses', () => {
             wall: 0.4,
             wallKind: 'closed' as const,
           }
-          const { days, usable, use } = wateringInterval(balance, input)
+          const { days, usable, use, drawn } = wateringInterval(balance, input)
           expect(days.low).toBeLessThanOrEqual(days.value)
           expect(days.value).toBeLessThanOrEqual(days.high)
-          expect(days.value * use.value).toBeCloseTo(usable, 9)
+          expect(days.value * drawn).toBeCloseTo(usable, 9)
+          expect(drawn).toBeLessThanOrEqual(use.value + 1e-12)
           expect(wateringInterval(balance, { ...input, wallKind: 'fabric' }).days.value).toBeLessThan(
             days.value,
           )

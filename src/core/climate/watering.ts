@@ -67,7 +67,8 @@ export interface WaterUseInput {
  * Water one container uses in a day, litres.
  *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
  * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and
- * `OUTSTANDING_LEAF` for what hangs over its rim.
+ * `OUTSTANDING_LEAF` for what hangs over its rim. `bareShare` is the share of bare surface and wall that counts, all where
+ * left out.
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
  * @example
@@ -81,10 +82,13 @@ export interface WaterUseInput {
  *   wallKind: 'closed',
  * }) // { low: 0.4252, value: 1.155, high: 2.643 }
  */
-export function dailyUse(input: WaterUseInput): { low: Litres; value: Litres; high: Litres } {
+export function dailyUse(
+  input: WaterUseInput,
+  bareShare: Fraction = 1,
+): { low: Litres; value: Litres; high: Litres } {
   const at = (weather: number, end: End, size: End = end) => {
     const { leaves, surface, wall } = useAt(input, weather, end, size)
-    return leaves + surface + wall
+    return leaves + bareShare * (surface + wall)
   }
   // A leaf that drinks less than the wet mix it shades, as a pineapple's does, saves water the larger it is.
   const ends = (weather: number, end: 'low' | 'high') =>
@@ -211,6 +215,8 @@ export interface WateringInterval {
   usable: Litres
   /** Depletion fraction for the day's demand. */
   depletion: Fraction
+  /** Litres a day drawn from the mix the roots hold. */
+  drawn: Litres
   /**
    * Days between waterings: low for a hot day and a large plant, high for a cool one. Below 1: more than once a day.
    */
@@ -231,12 +237,25 @@ export const isWetMonth = ({ rain, use }: { rain: Litres; use: { value: Litres }
 const rootsIn = ({ crop, plants, leaf = FULL_LEAF }: WaterUseInput, mixVolume: Litres) =>
   plants * leaf.share > 0 ? rootedVolume(crop, plants, mixVolume, leaf) : mixVolume
 
+/** Square metres of a face of a cube of a litre. */
+const LITRE_FACE = 0.01
+
+/**
+ * Share of surface and wall that dries the roots' own mix, roots being as wide as they are deep; the rest dries mix they
+ * do not reach. All where they fill the container. Litres. Source: geometry; the shape is our assumption.
+ */
+function bareOverRoots({ plants, surface }: WaterUseInput, rooted: Litres, mixVolume: Litres): Fraction {
+  if (rooted >= mixVolume || !(surface > 0)) return 1
+  return Math.min(1, (plants * LITRE_FACE * (rooted / plants) ** (2 / 3)) / surface)
+}
+
 /** No interval is longer, days. */
 const A_YEAR: Days = 365
 const daysOf = (usable: Litres, use: Litres): Days => (use > 0 ? Math.min(A_YEAR, usable / use) : A_YEAR)
 
 /**
- * Days between waterings, no rain counted: usable litres over litres a day. The weather's and the plant's spread are
+ * Days between waterings, no rain counted: litres the roots can use over what is drawn from their mix in a day: all that
+ * leaves take, and of what surface and wall give off the roots' share of the mix. The weather's and the plant's spread are
  * in the range; the mix's own comes from the draws. A year at most, which says that next to nothing evaporates.
  * Source: FAO-56 for the demand.
  */
@@ -246,6 +265,7 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
   const depletion = depletionFraction(p.value, input.reference * cropCoefficient.value)
   const rooted = rootsIn(input, balance.mixVolume)
   const usable = usableWater({ ...balance, mixVolume: rooted }, depletion, input.inGround ?? false)
+  const drawn = dailyUse(input, bareOverRoots(input, rooted, balance.mixVolume))
   return {
     use,
     ways: usesOfDay(input),
@@ -253,22 +273,27 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
     rooted,
     usable,
     depletion,
-    days: { low: daysOf(usable, use.high), value: daysOf(usable, use.value), high: daysOf(usable, use.low) },
+    drawn: drawn.value,
+    days: {
+      low: daysOf(usable, drawn.high),
+      value: daysOf(usable, drawn.value),
+      high: daysOf(usable, drawn.low),
+    },
   }
 }
 
 /**
  * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
- * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix; `use`
+ * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix; `drawn`
  * in litres a day.
  * Errors: none; at least nought.
  * Source: `wateringInterval` turned round.
  *
  * @example
- * waterNeeded({ use: { value: 2 }, depletion: 0.4, rooted: 12 }, 3, false) // 0.5
+ * waterNeeded({ drawn: 2, depletion: 0.4, rooted: 12 }, 3, false) // 0.5
  */
 export const waterNeeded = (
-  { use, depletion, rooted }: Pick<WateringInterval, 'use' | 'depletion' | 'rooted'>,
+  { drawn, depletion, rooted }: Pick<WateringInterval, 'drawn' | 'depletion' | 'rooted'>,
   days: number,
   inGround: boolean,
-): Fraction => (days * use.value) / rooted / (inGround ? depletion : 1)
+): Fraction => (days * drawn) / rooted / (inGround ? depletion : 1)

@@ -1,5 +1,6 @@
 export { judge, judgementKey, severityOf } from './judge'
 export type { Judgement, JudgementCode, JudgementQuestion } from './judgement'
+export { isForSeedlings } from './rules'
 export { JUDGEMENT_LIMITS, STEPS, WIND_MET, type WindExposure } from './limits'
 export { bringsFault, standingOf, type Standing } from './standing'
 export { firstShort, isFed, verdictsOf, type Verdict, type Verdicts } from './verdicts'

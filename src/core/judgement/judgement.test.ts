@@ -119,6 +119,34 @@ describe('judgements', () => {
     expect(codes({ peat_fine: 2, soil_loam: 1 })).not.toContain('unsterile-for-seeds')
     expect(codes({ peat_medium: 1, compost_green: 2 })).toContain('much-compost')
   })
+  test('softened water is warned of; a plug has no end rot, and salts harm it sooner', () => {
+    const growing = (waterSoftened: boolean, height = 25, wide = 30) => ({
+      container: pot(height, wide),
+      growing: { crop: crop('tomato_determinate'), plants: 1, climate: dry, plantingMonth: 5, waterSoftened },
+    })
+    const peat = { peat_medium: 3, perlite_coarse: 1 }
+    expect(codes(peat, growing(true))).toContain('softened-water')
+    expect(codes(peat, growing(false))).not.toContain('softened-water')
+    const q = { crop: crop('tomato_determinate'), waterEvery: 7 }
+    expect(codes(peat, growing(false), q)).toContain('blossom-end-rot')
+    expect(codes(peat, growing(false, 4, 4), q)).not.toContain('blossom-end-rot')
+    // A mix of 1.3 to 2 dS/m: too rich for emergence (Styer & Koranski), good for a grown plant.
+    const half = { peat_fine: 1, compost_green: 1 }
+    expect(find('rich-for-seedlings', half, { container: pot(4, 4) })!.ec).toBeLessThan(2)
+  })
+  test('traces: peat alone lacks some, compost brings them, a plug is not asked', () => {
+    const of = (size: number) => ({
+      container: pot(size, size),
+      growing: { crop: crop('tomato_determinate'), plants: 1 },
+      limeGramsPerLitre: 3,
+    })
+    const found = find('traces-short', { peat_medium: 3, perlite_coarse: 1 }, of(25))!
+    expect(found.unsupplied).toContain('boron')
+    expect(codes({ peat_medium: 3, compost_green: 1, perlite_coarse: 1 }, of(25))).not.toContain(
+      'traces-short',
+    )
+    expect(codes({ peat_medium: 3, perlite_coarse: 1 }, of(4))).not.toContain('traces-short')
+  })
   test('coir wants calcium, until lime or gypsum brings it', () => {
     const mix = { coir_pith: 3, perlite_medium: 1 }
     expect(codes(mix)).toContain('coir-wants-calcium')

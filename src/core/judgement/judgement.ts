@@ -39,6 +39,7 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       yieldKept: Fraction
       leaching: Fraction
     }
+  | { code: 'softened-water' }
   | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
   | { code: 'unsterile-for-seeds'; materials: string[] }

@@ -11,7 +11,7 @@ import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
 import { potTooSmall } from './roomRules'
 import { tracesAmiss } from './traceRules'
-import { isGrave, saltsOfSeason, saltsRise, waterRaisesPH } from './waterRules'
+import { isGrave, saltsOfSeason, saltsRise, waterRaisesPH, softenedWater } from './waterRules'
 import { airVerdict, isFed, isSlump } from './verdicts'
 
 /** One rule: what it finds, mostly nothing or one thing. */
@@ -19,7 +19,8 @@ type Rule = (q: JudgementQuestion) => Judgement[]
 
 const L = JUDGEMENT_LIMITS
 
-const isForSeedlings = (e: Evaluation) => e.mix.mixVolume < SEEDLING_VOLUME
+/** Does a container hold so little that it raises seedlings? Nothing grows to its crop in it. */
+export const isForSeedlings = (e: Pick<Evaluation, 'mix'>): boolean => e.mix.mixVolume < SEEDLING_VOLUME
 const familyShare = (e: Evaluation, ...families: string[]): Fraction =>
   e.blend.shares.reduce((sum, p) => sum + (families.includes(p.material.family) ? p.share : 0), 0)
 
@@ -210,8 +211,10 @@ const nitrogenForRoots: Rule = ({ evaluation: { growing }, crop }) => {
     : []
 }
 
-const blossomEndRot: Rule = ({ evaluation: { growing }, crop, waterEvery }) => {
-  if (!crop || !growing?.thirstiestMonth || !/blossom end rot/i.test(crop.notes)) return []
+const blossomEndRot: Rule = ({ evaluation: e, crop, waterEvery }) => {
+  const { growing } = e
+  if (!crop || isForSeedlings(e) || !growing?.thirstiestMonth || !/blossom end rot/i.test(crop.notes))
+    return []
   const days = growing.watering[growing.thirstiestMonth - 1]!.days.value
   const keeps = waterEvery ?? 1
   return days < keeps ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }] : []
@@ -266,6 +269,7 @@ export const RULES: readonly Rule[] = [
   limeTooMuch,
   limeAgainstAcid,
   waterRaisesPH,
+  softenedWater,
   saltsRise,
   tooRich,
   unsterileForSeeds,

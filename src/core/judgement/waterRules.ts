@@ -76,3 +76,9 @@ export function waterRaisesPH({
     ? [{ level: 'warn', code: 'hard-water-for-acid', alkalinity: waterAlkalinity, limit, most }]
     : []
 }
+
+/** Sodium of a softener harms roots and seals soil; the same water before it does not. */
+export const softenedWater = ({
+  evaluation: { growing },
+}: Pick<JudgementQuestion, 'evaluation'>): Judgement[] =>
+  growing?.softened ? [{ level: 'warn', code: 'softened-water' }] : []

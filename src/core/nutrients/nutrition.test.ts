@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { cropById, CROPS, limeById } from '../data'
 import { dressingById } from '../data/dressings'
+import { TYPICAL_WATERS, typicalWater } from '../data/waters'
 import { blend } from '../mixing'
 import { parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -211,5 +212,26 @@ describe('traces', () => {
           expect(traceShareAt(trace, pH + 0.1)).toBeGreaterThan(traceShareAt(trace, pH))
         else expect(traceShareAt(trace, pH + 0.1)).toBeLessThan(traceShareAt(trace, pH))
     for (const trace of TRACES) expect(traceShareAt(trace, 6)).toBe(1)
+  })
+})
+
+describe('typical waters', () => {
+  test('each is known again by its figures; other figures are the grower’s own', () => {
+    for (const w of TYPICAL_WATERS)
+      expect(
+        typicalWater({ waterAlkalinity: w.alkalinity, waterEc: w.conductivity, waterSoftened: w.softened }),
+      ).toBe(w.id)
+    expect(typicalWater({ waterAlkalinity: 2.2, waterEc: 0.4, waterSoftened: false })).toBeNull()
+  })
+  test('charge adds up: alkalinity never carries more than the conductivity has', () => {
+    // 10 mmol of charge per litre for each dS/m (handbook 60); a tenth over for rounding.
+    for (const w of TYPICAL_WATERS) expect(w.alkalinity, w.id).toBeLessThanOrEqual(11 * w.conductivity)
+  })
+  test('a softener takes nineteen twentieths of the calcium, and no sulfate', () => {
+    const given = { amounts: [{ from: 0, given: 0.1, alkalinity: 0.5 }], conductivity: 0.9 }
+    const [hard, soft] = [broughtByWater(given, 10), broughtByWater({ ...given, softened: true }, 10)]
+    expect(soft.calcium).toBeCloseTo(hard.calcium / 20, 9)
+    expect(soft.magnesium).toBeCloseTo(hard.magnesium / 20, 9)
+    expect(soft.sulfur).toBe(hard.sulfur)
   })
 })

@@ -15,24 +15,19 @@ export interface TraceState {
 
 /** mg in a litre that acid extracts, of each trace. Source: order of DTPA extracts (from memory); low confidence. */
 type Amounts = Readonly<Record<Trace, number>>
-const amounts = (
-  iron: number,
-  manganese: number,
-  zinc: number,
-  copper: number,
-  boron: number,
-  molybdenum: number,
-): Amounts => ({ iron, manganese, zinc, copper, boron, molybdenum })
-const BARE = amounts(2, 0.5, 0.2, 0.005, 0.05, 0.003)
+/** In the order of `TRACES`. */
+const amounts = (mg: readonly number[]): Amounts =>
+  Object.fromEntries(TRACES.map((trace, i) => [trace, mg[i]!])) as Amounts
+const BARE = amounts([2, 0.5, 0.2, 0.005, 0.05, 0.003])
 const IN_PARTS: Partial<Record<MaterialFamily, Amounts>> = {
-  peat: amounts(8, 1.5, 0.8, 0.02, 0.15, 0.004),
-  coir: amounts(4, 1, 0.6, 0.1, 0.6, 0.005),
-  bark: amounts(10, 12, 3, 0.2, 0.4, 0.006),
-  wood: amounts(3, 5, 1, 0.1, 0.2, 0.003),
-  compost: amounts(60, 25, 15, 4, 2.5, 0.1),
-  manure: amounts(60, 30, 25, 6, 2.5, 0.12),
-  soil: amounts(40, 25, 3, 3, 0.8, 0.08),
-  mix: amounts(20, 8, 3, 1.5, 0.5, 0.05),
+  peat: amounts([8, 1.5, 0.8, 0.02, 0.15, 0.004]),
+  coir: amounts([4, 1, 0.6, 0.1, 0.6, 0.005]),
+  bark: amounts([10, 12, 3, 0.2, 0.4, 0.006]),
+  wood: amounts([3, 5, 1, 0.1, 0.2, 0.003]),
+  compost: amounts([60, 25, 15, 4, 2.5, 0.1]),
+  manure: amounts([60, 30, 25, 6, 2.5, 0.12]),
+  soil: amounts([40, 25, 3, 3, 0.8, 0.08]),
+  mix: amounts([20, 8, 3, 1.5, 0.5, 0.05]),
 }
 
 /** pH at which the amounts above count in full. */
@@ -47,7 +42,7 @@ const BY_PH: Readonly<Record<Trace, { above: number; below: number }>> = {
   molybdenum: { above: 2, below: 0.25 },
 }
 /** mg in reach in a litre from which a trace begins to harm. Source: our assumption, order of published limits. */
-const HARMS_FROM: Amounts = amounts(300, 80, 60, 20, 6, 10)
+const HARMS_FROM: Amounts = amounts([300, 80, 60, 20, 6, 10])
 const SEASON: Days = 140
 /** Day after which the pH of the first days, of lime just mixed in, no longer counts. Source: our assumption. */
 const SETTLED: Days = 21

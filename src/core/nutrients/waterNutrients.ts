@@ -6,7 +6,12 @@ export interface GivenWater {
   amounts: readonly { from: Days; given: number; alkalinity: number }[]
   /** Of the water, dS/m; nought where nobody said. */
   conductivity: number
+  /** From a softener; no where left out. */
+  softened?: boolean
 }
+
+/** Of its calcium and magnesium a softener leaves so much. Source: common practice. */
+const LEFT_BY_SOFTENER = 0.05
 
 /** Of the alkalinity of a water, so much came with calcium, the rest with magnesium. Source: common practice, 2-3 : 1. */
 const WITH_CALCIUM = 0.7
@@ -23,7 +28,7 @@ const MASS = {
 
 /**
  * Calcium, magnesium and sulfur that watering has brought by a day, mg per litre of mix: hardness by the alkalinity,
- * sulfate by what conductivity is left. Softened water brings less calcium than this.
+ * sulfate by what conductivity is left. A softener leaves a twentieth of the hardness.
  * Errors: none. Source: charge balance of common waters, common practice.
  *
  * @example
@@ -38,8 +43,9 @@ export function broughtByWater(
   water.amounts.forEach(({ from, given, alkalinity }, i) => {
     const days = Math.max(0, Math.min(day, water.amounts[i + 1]?.from ?? Infinity) - from)
     const rest = Math.max(0, CHARGE_PER_CONDUCTIVITY * water.conductivity * given - alkalinity)
-    brought.calcium += days * alkalinity * WITH_CALCIUM * MASS.calcium
-    brought.magnesium += days * alkalinity * (1 - WITH_CALCIUM) * MASS.magnesium
+    const hard = days * alkalinity * (water.softened ? LEFT_BY_SOFTENER : 1)
+    brought.calcium += hard * WITH_CALCIUM * MASS.calcium
+    brought.magnesium += hard * (1 - WITH_CALCIUM) * MASS.magnesium
     brought.sulfur += days * rest * SULFATE * MASS.sulfur
   })
   return brought

@@ -876,8 +876,8 @@ everyLimit(
         codes(course(5, 5), { crop: BERRY(), waterAlkalinity, pHWanted: { low: 4, high: 5 } }),
       ),
     ),
-    seedlingSalts: trial(2, (ec) => says('rich-for-seedlings')(codes({ ...SMALL(), ...salts(ec) }))),
-    seedlingManure: trial(0.05, (share) =>
+    seedlingSalts: trial(1.3, (ec) => says('rich-for-seedlings')(codes({ ...SMALL(), ...salts(ec) }))),
+    seedlingManure: trial(0.01, (share) =>
       says('rich-for-seedlings')(
         codes({
           ...SMALL(),

@@ -191,6 +191,7 @@ export const startingPlace = (climate: {
   elevation: climate.elevation,
   months: climate.months.map(({ tMin, tMax, rain = 0 }) => ({ tMin, tMax, rain })),
   waterAlkalinity: 1,
+  waterSoftened: false,
   waterEc: 0.3,
   waterEvery: 1,
   wind: 'open',

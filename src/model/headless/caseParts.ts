@@ -131,6 +131,7 @@ export const growingSchema = z.strictObject({
   leachingFraction: z.number().min(0).max(0.9).optional(),
   waterAlkalinity: z.number().min(0).max(20).optional(),
   waterConductivity: z.number().min(0).max(10).optional(),
+  waterSoftened: z.boolean().optional(),
   emptyWeight: z.number().min(0).optional(),
 })
 

@@ -108,6 +108,7 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
           climate: growing.climate,
           waterAlkalinity: growing.waterAlkalinity ?? 0,
           waterConductivity: growing.waterConductivity,
+          waterSoftened: growing.waterSoftened,
           wind: null,
         }
       : null,

@@ -3,7 +3,7 @@ import { acidForTarget, releasedFraction } from '@/core/chemistry'
 import { LIMES, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
-import { firstShort } from '@/core/judgement'
+import { firstShort, isForSeedlings } from '@/core/judgement'
 import type { Fed } from '@/core/nutrients'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
@@ -79,7 +79,8 @@ function feedOffers(
   const temperature = input.temperature ?? USUAL_TEMPERATURE
   const feeding = e.growing?.feeding
   const short = feeding && firstShort(feeding)
-  if (!short || feeding.toFeed[short.element] <= LEAST_SHORT) return []
+  // Seedlings live on their seed, then on a weak liquid feed: nothing is mixed in for them.
+  if (isForSeedlings(e) || !short || feeding.toFeed[short.element] <= LEAST_SHORT) return []
   const { element } = short
   const grams = feeding.toFeed[element]
   const days = feeding.weeks[element].at(-1)?.day ?? 120

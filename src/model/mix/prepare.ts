@@ -132,6 +132,7 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
     leachingFraction: care.leachingFraction,
     waterAlkalinity: place?.waterAlkalinity,
     waterConductivity: place?.waterConductivity,
+    waterSoftened: place?.waterSoftened,
     emptyWeight:
       'kg' in bed.empty ? bed.empty.kg : emptyWeight(bed.empty.wall, bed.container.shape, needed.mixHeight),
   }

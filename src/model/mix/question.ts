@@ -100,6 +100,8 @@ export interface PlaceQuestion {
   waterAlkalinity: number
   /** dS/m; pure water where left out. */
   waterConductivity?: number
+  /** From a softener; no where left out. */
+  waterSoftened?: boolean
   /** How windy it stands; null where nobody said. */
   wind: WindExposure | null
 }

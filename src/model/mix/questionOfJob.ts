@@ -79,6 +79,7 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
           climate: { latitude: place.latitude, elevation: place.elevation, months: place.months },
           waterAlkalinity: place.waterAlkalinity,
           waterConductivity: place.waterEc,
+          waterSoftened: place.waterSoftened,
           wind: place.wind,
         }
       : null,

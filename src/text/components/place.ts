@@ -1,3 +1,4 @@
+import type { WaterId } from '@/core/data/waters'
 import type { Shown } from '../base/shown'
 
 export const careFields = {
@@ -6,6 +7,8 @@ export const careFields = {
   wind: 'Wind',
   coldestNightOfMostWinters: 'Coldest night of most winters',
   estimateItFromTheMonths: 'Estimate it from the months',
+  kindOfWater: 'Water like',
+  waterOfMyOwn: 'my own figures',
   alkalinityOfTheWaterMeq: 'Alkalinity of the water, meq/L',
   saltsOfTheWaterDs: 'Salts of the water, dS/m',
   latitudeDegrees: 'Latitude, degrees',
@@ -14,6 +17,16 @@ export const careFields = {
   estimatedFromTheMonths: 'estimated from the months',
   yourFigure: 'your figure',
   zone: (whose: Shown, coldest: Shown) => `${whose}; zone ${coldest}`,
+}
+
+/** Typical waters by name. */
+export const WATER_NAMES: Record<WaterId, string> = {
+  rain: 'rain water',
+  soft: 'soft tap water',
+  hard: 'hard tap water: scale in the kettle',
+  veryHard: 'very hard tap water: thick scale',
+  softened: 'tap water from a softener',
+  well: 'well water, a little salty',
 }
 
 export const thirstBars = {

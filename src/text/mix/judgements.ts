@@ -67,6 +67,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'water-raises-ph': 'your water lifts its pH',
   'salts-rise': 'salts gather',
   'lime-too-much': 'too much lime',
+  'softened-water': 'softened water',
   'hard-water-for-acid': 'hard water for an acid crop',
   'rich-for-seedlings': 'rich for seedlings',
   'unsterile-for-seeds': 'not clean for seeds',
@@ -183,6 +184,11 @@ const TEXTS: {
     says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,
     does: 'Coir that was buffered by its maker, a gram or two of gypsum for each litre, or ground limestone if pH allows.',
     source: 'common practice',
+  }),
+  'softened-water': () => ({
+    says: 'Softened water carries sodium in place of calcium and magnesium: it burns leaf edges and seals soil.',
+    does: 'Take water from before the softener, or rain water.',
+    source: 'common practice; Ayers & Westcot 1985',
   }),
   'traces-short': (j) => ({
     says: [

@@ -13,6 +13,8 @@ export const placeSchema = z.object({
   /** meq/L and dS/m of the water. */
   waterAlkalinity: number,
   waterEc: number,
+  /** From a softener: sodium in place of calcium and magnesium. */
+  waterSoftened: z.boolean().default(false),
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),
