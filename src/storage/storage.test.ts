@@ -34,6 +34,7 @@ import settingsV1 from './migrations/settings.v1.json'
 import settingsV2 from './migrations/settings.v2.json'
 import recordV2 from './migrations/record.v2.json'
 import placeV1 from './migrations/place.v1.json'
+import placeV2 from './migrations/place.v2.json'
 import recordV1 from './migrations/record.v1.json'
 import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
 import { STEPS, withAdded } from './migrations'
@@ -204,7 +205,9 @@ describe('reading a record', () => {
     const open = readEnvelope('job/x', { ...jobV2, data: { ...jobV2.data, recordId: null } })
     expect(open.ok && (open.data as Job).archived).toBe(false)
     const place = readEnvelope('place', placeV1)
-    expect(place.ok && place.data).toEqual({ ...placeV1.data, coldestNight: null })
+    expect(place.ok && place.data).toEqual({ ...placeV1.data, coldestNight: null, waterSoftened: false })
+    const colder = readEnvelope('place', placeV2)
+    expect(colder.ok && colder.data).toEqual({ ...placeV2.data, waterSoftened: false })
   })
   test('reads the saved files of version 3 of a job and 2 of a record: dressings and versions begin empty', () => {
     const old = readEnvelope('job/herbs-26', jobV3)

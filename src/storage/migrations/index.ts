@@ -8,6 +8,7 @@ import { jobV8 } from './job.v8'
 import { dressingPackV2 } from './dressingPack.v2'
 import { materialV2 } from './material.v2'
 import { placeV2 } from './place.v2'
+import { placeV3 } from './place.v3'
 import { recordV2 } from './record.v2'
 import { recordV3 } from './record.v3'
 import { recordV4 } from './record.v4'
@@ -27,7 +28,7 @@ export const STEPS: MigrationTable = {
   dressingPack: { 1: dressingPackV2 },
   job: { 1: jobV2, 2: jobV3, 3: jobV4, 4: jobV5, 5: jobV6, 6: jobV7, 7: jobV8 },
   material: { 1: materialV2 },
-  place: { 1: placeV2 },
+  place: { 1: placeV2, 2: placeV3 },
   record: { 1: recordV2, 2: recordV3, 3: recordV4 },
   settings: { 1: settingsV2, 2: settingsV3 },
   shelf: { 1: shelfV2 },

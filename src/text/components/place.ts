@@ -8,7 +8,7 @@ export const careFields = {
   coldestNightOfMostWinters: 'Coldest night of most winters',
   estimateItFromTheMonths: 'Estimate it from the months',
   kindOfWater: 'Water like',
-  waterOfMyOwn: 'my own figures',
+  waterOfMyOwn: 'My own figures',
   alkalinityOfTheWaterMeq: 'Alkalinity of the water, meq/L',
   saltsOfTheWaterDs: 'Salts of the water, dS/m',
   latitudeDegrees: 'Latitude, degrees',

@@ -1,5 +1,5 @@
 import { firstShort, isFed } from '@/core/judgement'
-import { FED, type Feeding, type FeedingWeek } from '@/core/nutrients'
+import { FED, type Feeding } from '@/core/nutrients'
 import { allOf } from '../base/labels'
 import { doseWeightText, percentText, type UnitSystem } from '../base/units'
 
@@ -14,8 +14,8 @@ export function feedSpan(feeding: Feeding): string {
   if (!short) return 'feeds it all season'
   const weeks = Math.floor(short.day / 7) - 1
   return weeks > 0
-    ? `feeds it for ${weeks} ${weeks === 1 ? 'week' : 'weeks'}; ${short.element} runs short first`
-    : `${short.element} is short from the start`
+    ? `${weeks} ${weeks === 1 ? 'week' : 'weeks'}, then ${short.element} runs short`
+    : `short of ${short.element} from the start`
 }
 
 /** What a season still needs, as "3.2 g of nitrogen and 1.1 g of potassium"; nothing where it lacks nothing. */
@@ -28,16 +28,11 @@ export function shortText({ toFeed, met }: Feeding, units: UnitSystem): string {
 
 /** The season of every nutrient as a table. */
 export const nutrientTable = ({ weeks, enough, met }: Feeding) => ({
-  head: ['Nutrient', 'comes in', 'taken up', 'washed out', 'enough', 'met'],
-  rows: FED.map((e) => {
-    const sum = (of: keyof FeedingWeek) => weeks[e].reduce((s, w) => s + w[of], 0).toFixed(0)
-    return [
-      capitalised(e),
-      sum('supply'),
-      sum('uptake'),
-      sum('leached'),
-      enough[e].toFixed(0),
-      percentText(met[e]),
-    ]
-  }),
+  head: ['Nutrient', 'taken up', 'enough', 'met'],
+  rows: FED.map((e) => [
+    capitalised(e),
+    weeks[e].reduce((sum, w) => sum + w.uptake, 0).toFixed(0),
+    enough[e].toFixed(0),
+    percentText(met[e]),
+  ]),
 })

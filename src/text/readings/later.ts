@@ -115,7 +115,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
     {
       id: 'feed',
       label: 'Feed',
-      term: 'Nutrient supply against the crop’s demand, week by week; the scarcest counts',
+      term: 'Nutrients against the crop’s demand, week by week',
       value: percentText(f.fed),
       wanted: feedSpan(f),
       verdict: v.feed,
@@ -136,7 +136,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
         nutrientTable(f),
         'mg in a litre of mix over the season. Growth follows the scarcest nutrient.',
         {
-          head: ['Week', 'nitrogen comes in', 'wanted', 'washed out'],
+          head: ['Week', 'comes in', 'wanted', 'washed out'],
           rows: f.weeks.nitrogen
             .filter((_, k) => k % 4 === 0)
             .map((w, i) => [
@@ -146,7 +146,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
               w.leached.toFixed(1),
             ]),
         },
-        'mg a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
+        'mg of nitrogen a litre and week. Release by first order and temperature; washing-out as from a mixed tank.',
         ...releaseTable(context),
       ],
     },

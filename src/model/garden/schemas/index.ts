@@ -56,7 +56,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   learned: 1,
   material: 2,
   photo: 1,
-  place: 2,
+  place: 3,
   record: 4,
   shelf: 2,
   settings: 4,

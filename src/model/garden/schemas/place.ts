@@ -14,7 +14,7 @@ export const placeSchema = z.object({
   waterAlkalinity: number,
   waterEc: number,
   /** From a softener: sodium in place of calcium and magnesium. */
-  waterSoftened: z.boolean().default(false),
+  waterSoftened: z.boolean(),
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),
