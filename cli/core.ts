@@ -1,6 +1,8 @@
+import type { Finding } from '../src/core/appraisal'
 import { isCaseName, runCase } from '../src/model/headless/run'
 import { CASES } from '../src/model/headless/cases'
 import { noteText, problemText } from '../src/text/base/problems.en'
+import { TOPIC_TEXTS } from '../src/text/mix/topics'
 
 /** Exit code for a case that cannot be worked out. */
 const UNUSABLE = 2
@@ -8,6 +10,15 @@ const UNUSABLE = 2
 /** Seven figures are more than any of it is worth, and enough to hold one answer against another. */
 const short = (_key: string, value: unknown) =>
   typeof value === 'number' ? Number(value.toPrecision(7)) : value
+
+/** An answer with a sentence beside each finding of its appraisal, where it has one. */
+const inWords = (answer: object): object =>
+  'appraisal' in answer
+    ? {
+        ...answer,
+        appraisal: (answer.appraisal as Finding[]).map((f) => ({ ...f, text: TOPIC_TEXTS[f.topic] })),
+      }
+    : answer
 
 /**
  * One run of the headless door: a command, the text of a case, and where lines go. Gives the exit code.
@@ -34,7 +45,7 @@ export function main(
   const answer = runCase(command, input)
   if (answer.ok) {
     const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
-    out(`${JSON.stringify({ command, ...answer.value, notes }, short, 2)}\n`)
+    out(`${JSON.stringify({ command, ...inWords(answer.value), notes }, short, 2)}\n`)
     return 0
   }
   if ('misfit' in answer) err(`core ${command}: ${answer.misfit.where}: ${answer.misfit.message}`)

@@ -56,7 +56,9 @@ test(
   async ({ page }) => {
     await openGarden(page, '/demo/jobs/fig/containers')
     const form = page.getByLabel('What is filled')
-    await expect(form).toContainText(/In a pot the roots of fig survive down to about .* short: take it in for the winter/)
+    await expect(form).toContainText(
+      /In a pot the roots of fig survive down to about .* short: take it in for the winter/,
+    )
     await page.getByLabel('Plants in each').fill('4')
     await expect(page.getByLabel('How much')).toContainText('4 in each is more than have room')
     await page.getByLabel('Plants in each').fill('none')

@@ -114,6 +114,8 @@ export interface LimingMaterial extends LimeNature, Learnable<LimingMaterial> {
   bulkDensity: Property
   calcium: number
   magnesium: number
+  /** Of ash; a lime of stone has none. */
+  potassium?: number
   /** g per litre of mix above which it is asking for trouble. */
   usualLimit: number
   caution: string

@@ -25,6 +25,7 @@ export function limingMaterial(dressing: Dressing): LimingMaterial | null {
     bulkDensity: dressing.bulkDensity,
     calcium: dressing.analysis.calcium?.value ?? 0,
     magnesium: dressing.analysis.magnesium?.value ?? 0,
+    potassium: dressing.analysis.potassium?.value ?? 0,
     usualLimit: dressing.dose.limit,
     caution: dressing.caution ?? '',
   }

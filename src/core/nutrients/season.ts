@@ -95,7 +95,7 @@ function reachOf(input: FeedingInput) {
       charge: each(
         (e) =>
           charge[e] +
-          (e === 'calcium' || e === 'magnesium' ? lime[e] : 0) +
+          (e === 'calcium' || e === 'magnesium' || e === 'potassium' ? lime[e] : 0) +
           (e === 'nitrogen' || e === 'phosphorus' || e === 'potassium' ? 0 : fromWater[e]),
       ),
     }

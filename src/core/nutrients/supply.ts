@@ -33,6 +33,8 @@ const MINERAL_NITROGEN: Partial<Record<MaterialFamily, Fraction>> = { compost: 0
 const SULFUR_WITH_NITROGEN = 0.12
 /** Of a lime what dissolves in a season. Source: our assumption, as the fraction of ground limestone in the tables. */
 const LIME_DISSOLVED = 0.7
+/** Of the potash of ash so much dissolves. Source: common practice, nearly all. */
+const ASH_POTASH = 0.9
 /** Rate at which fresh wood takes nitrogen, per day at 20 C. Q10 2. Source: our assumption. */
 const IMMOBILISES = 0.05
 
@@ -175,7 +177,8 @@ export function supplyOfParts(blend: Blend, temperature: Temperature): Supply {
 }
 
 /**
- * Calcium and magnesium that limes have given up by a day, mg per litre of mix; temperature in C.
+ * Calcium and magnesium that limes have given up by a day, and the potash of ash, which dissolves at once; mg per litre
+ * of mix, temperature in C.
  * Source: first-order dissolving, as `releaseCurve`; the share of a season is our assumption.
  *
  * @example
@@ -184,15 +187,16 @@ export function supplyOfParts(blend: Blend, temperature: Temperature): Supply {
 export function supplyOfLimes(
   limes: readonly LimeDose[],
   temperature: Temperature,
-): (day: Days) => Record<'calcium' | 'magnesium', number> {
+): (day: Days) => Record<'calcium' | 'magnesium' | 'potassium', number> {
   const course = temperatureCourse(temperature)
   return (day) => {
-    const sum = { calcium: 0, magnesium: 0 }
+    const sum = { calcium: 0, magnesium: 0, potassium: 0 }
     for (const { lime, gramsPerLitre, from } of limes) {
       const curve = { most: LIME_DISSOLVED, rate: lime.ratePerDay.value, q10: lime.q10, reference: 20 }
       const mg = 1000 * gramsPerLitre * shareReleased(curve, course, from ?? 0, day)
       sum.calcium += mg * lime.calcium
       sum.magnesium += mg * lime.magnesium
+      if (day >= (from ?? 0)) sum.potassium += 1000 * gramsPerLitre * (lime.potassium ?? 0) * ASH_POTASH
     }
     return sum
   }

@@ -135,6 +135,25 @@ export const growingSchema = z.strictObject({
   emptyWeight: z.number().min(0).optional(),
 })
 
+/** As the words of `Situation` in the core; what it does not know is left alone. */
+export const situationSchema = z
+  .object({
+    stage: z.string().max(40).optional(),
+    standing: z.string().max(80).optional(),
+    loadAllowed: z.string().max(40).optional(),
+    indoors: z.boolean().optional(),
+    purpose: z.string().max(120).optional(),
+    years: z.number().min(0).max(100).optional(),
+    bagLimed: z.boolean().optional(),
+    feedLater: z.string().max(120).optional(),
+    manureFrom: z.string().max(200).optional(),
+    vermiculiteFrom: z.string().max(200).optional(),
+    harvestAfterDays: z.number().min(0).max(3650).optional(),
+    waterEc: z.number().min(0).max(10).optional(),
+    softened: z.boolean().optional(),
+  })
+  .loose()
+
 export const measurementSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('pH'),

@@ -15,6 +15,7 @@ import {
   own,
   positive,
   linesSchema,
+  situationSchema,
 } from './caseParts'
 
 /**
@@ -37,6 +38,10 @@ const evaluateCase = z.strictObject({
   lime: limeSchema.optional(),
   dressings: z.array(doseSchema).max(40).optional(),
   growing: growingSchema.optional(),
+  situation: described(
+    situationSchema.optional(),
+    'How it will be used and where parts come from, for the appraisal: stage, standing, years, manureFrom and so on.',
+  ),
   temperature: described(
     z.number().min(-5).max(45).default(20),
     'Mean of the mix where no climate is given, C.',

@@ -82,7 +82,7 @@ export function cropOf(id: string): Outcome<Crop> {
 export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
   const recipe = recipeOfCase(c)
   if (!recipe.ok) return recipe
-  const { growing } = c
+  const { growing, situation } = c
   const crop = growing ? cropOf(growing.crop) : null
   if (crop && !crop.ok) return crop
   return succeed({
@@ -107,8 +107,8 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
       ? {
           climate: growing.climate,
           waterAlkalinity: growing.waterAlkalinity ?? 0,
-          waterConductivity: growing.waterConductivity,
-          waterSoftened: growing.waterSoftened,
+          waterConductivity: growing.waterConductivity ?? situation?.waterEc,
+          waterSoftened: growing.waterSoftened ?? situation?.softened,
           wind: null,
         }
       : null,

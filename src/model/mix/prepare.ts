@@ -21,7 +21,7 @@ import type { Centimetres } from '@/core/units'
 import type { Temperature, WaterStretch } from '@/core/chemistry'
 import { coverSaving } from '@/core/climate'
 import { temperatureOfPlace, waterOf, type Growing } from '@/core/growing'
-import { judge, type Judgement } from '@/core/judgement'
+import { judge, type Judgement, type JudgementQuestion } from '@/core/judgement'
 import { preparedMaterial, type Blend } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
@@ -228,9 +228,16 @@ export function answer(question: MixQuestion, effort: Effort = AT_ONCE): Outcome
 }
 
 /** What stands out about a mix in its bed, crop and place, the gravest first. */
-export function judgementsOf({ question, input, bands }: PreparedMix, evaluation: Evaluation): Judgement[] {
+export const judgementsOf = (prepared: PreparedMix, evaluation: Evaluation): Judgement[] =>
+  judge(judgementQuestion(prepared, evaluation))
+
+/** A mix in its bed, crop and place as judgements ask for it. */
+export function judgementQuestion(
+  { question, input, bands }: PreparedMix,
+  evaluation: Evaluation,
+): JudgementQuestion {
   const { bed, crops, place, care } = question
-  return judge({
+  return {
     evaluation,
     container: input.container,
     parts: input.parts,
@@ -249,5 +256,5 @@ export function judgementsOf({ question, input, bands }: PreparedMix, evaluation
       (sum, d) => sum + d.gramsPerLitre * 1000 * (d.dressing.analysis.calcium?.value ?? 0),
       0,
     ),
-  })
+  }
 }

@@ -8,9 +8,33 @@ import {
   rangesAtOnce,
   type Measurement,
 } from '@/core/ranges'
-import { evaluatePrepared, prepare } from '../../mix/prepare'
+import { appraise, type Finding } from '@/core/appraisal'
+import {
+  evaluatePrepared,
+  judgementsOf,
+  judgementQuestion,
+  prepare,
+  type PreparedMix,
+} from '../../mix/prepare'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
+
+/** What an adviser would say of it, the gravest first. */
+function appraised(
+  prepared: PreparedMix,
+  evaluation: Evaluation,
+  { situation = {} }: CaseOf<'evaluate'>,
+): Finding[] {
+  return appraise({
+    evaluation,
+    judged: judgementQuestion(prepared, evaluation),
+    judgements: judgementsOf(prepared, evaluation),
+    bands: prepared.bands,
+    bottomLayers: prepared.input.bottomLayers ?? [],
+    waterEc: prepared.question.place?.waterConductivity ?? 0,
+    situation,
+  })
+}
 
 /** An evaluation as plain data worth keeping: figures by name, the profile by depth, courses by the week. */
 function written(e: Evaluation, input: MixInContainer) {
@@ -44,7 +68,13 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
   const { input } = prepared.value
   if (!c.ranges) {
     const answer = evaluatePrepared(prepared.value, FULL_EFFORT)
-    return answer.ok ? succeed(written(answer.value, input), ...prepared.notes, ...answer.notes) : answer
+    return answer.ok
+      ? succeed(
+          { ...written(answer.value, input), appraisal: appraised(prepared.value, answer.value, c) },
+          ...prepared.notes,
+          ...answer.notes,
+        )
+      : answer
   }
   const measurements = c.ranges.measurements as Measurement[]
   const learned = learnAtOnce([
@@ -63,6 +93,7 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
   return succeed(
     {
       ...written(best, input),
+      appraisal: appraised(prepared.value, best, c),
       ranges,
       readings,
       learned: [...materialsOf(input).values()].flatMap((m) => learnedOfMaterial(m, learning) ?? []),

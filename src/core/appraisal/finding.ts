@@ -1,0 +1,52 @@
+import type { BottomLayer } from '../column'
+import type { Evaluation } from '../evaluate'
+import type { Judgement, JudgementQuestion } from '../judgement'
+import type { Bands } from '../targets'
+import type { Situation } from './situation'
+import { CONCERNS, TOPICS, type Topic } from './topics'
+
+/** Grave: do not plant in it so. Watch: it will cost something. Note: good to know. */
+export const SEVERITIES = ['grave', 'watch', 'note'] as const
+export type Severity = (typeof SEVERITIES)[number]
+
+/** One thing found, as plain data. */
+export interface Finding {
+  topic: Topic
+  severity: Severity
+  /** The figure that decides and the end of its band, where one does, in the core's units. */
+  value?: number
+  limit?: number
+}
+
+/** All that is known of a mix in its container, crop and place. */
+export interface AppraisalQuestion {
+  evaluation: Evaluation
+  judged: JudgementQuestion
+  judgements: readonly Judgement[]
+  bands: Bands
+  bottomLayers: readonly BottomLayer[]
+  waterEc: number
+  situation: Situation
+}
+
+export const found = (topic: Topic, severity: Severity, value?: number, limit?: number): Finding => ({
+  topic,
+  severity,
+  ...(value === undefined || !Number.isFinite(value) ? {} : { value }),
+  ...(limit === undefined ? {} : { limit }),
+})
+
+/**
+ * One finding a topic, the gravest first; of two that weigh the same harm to people first, then what kills a crop, what
+ * stunts it, what costs work. The order within is that in which they were found.
+ */
+export function ranked(findings: readonly Finding[]): Finding[] {
+  const rank = ({ topic, severity }: Finding) =>
+    SEVERITIES.indexOf(severity) * CONCERNS.length + CONCERNS.indexOf(TOPICS[topic])
+  const best = new Map<Topic, Finding>()
+  for (const f of findings) {
+    const there = best.get(f.topic)
+    if (!there || rank(f) < rank(there)) best.set(f.topic, f)
+  }
+  return [...best.values()].sort((a, b) => rank(a) - rank(b))
+}
