@@ -122,6 +122,13 @@ const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolea
     (s) => /something that holds water/.test(adviceOf(s, 'air')) && /Plenty/.test(adviceOf(s, 'water')),
   ],
   [
+    'the verdict says good, and a warning or a gauge says otherwise',
+    (s) =>
+      s.said.some(({ where, text }) => where === 'verdict' && text.startsWith('Good')) &&
+      (s.judgements.some((j) => j.level !== 'note') ||
+        Object.values(s.verdicts).some((v) => v === 'low' || v === 'high')),
+  ],
+  [
     'a warning of too little air, and air within',
     (s) => (warns(s, 'too-little-air') !== undefined) !== (s.verdicts.air === 'low'),
   ],

@@ -33,6 +33,8 @@ export interface OnShelf {
 
 /** What can wait until the hand rests: later years, warnings and doses on offer. */
 export interface LaterAnswer {
+  /** The mix it is of. */
+  prepared: PreparedMix
   evaluation: Evaluation
   judgements: Judgement[]
   offers: DoseOffer[]
@@ -88,6 +90,7 @@ function laterOf(of: PreparedMix): LaterAnswer | null {
   const evaluation = evaluatePrepared(of, AT_REST)
   if (!evaluation.ok) return null
   return {
+    prepared: of,
     evaluation: evaluation.value,
     judgements: judgementsOf(of, evaluation.value),
     offers: doseOffers(of, evaluation.value),

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { TOPICS } from '@/core/appraisal'
-import { TOPIC_TEXTS } from './topics'
+import { TOPIC_TEXTS, verdictText } from './topics'
 
 test('every topic has one short sentence of its own', () => {
   const texts = Object.values(TOPIC_TEXTS)
@@ -10,4 +10,17 @@ test('every topic has one short sentence of its own', () => {
     expect(text).toMatch(/^[A-Z].*[^.]\.$/)
     expect(text.length).toBeLessThanOrEqual(110)
   }
+})
+
+test('the verdict is the gravest finding; good only where nothing is to be watched and every gauge is within', () => {
+  const within = { air: 'good', pH: 'good', weight: 'plain' } as never
+  const off = { air: 'good', pH: 'high' } as never
+  const note = { topic: 'dust', severity: 'note' } as const
+  expect(verdictText([{ topic: 'salts-high', severity: 'grave' }, note], within, 'Tomato')).toEqual({
+    severity: 'grave',
+    text: TOPIC_TEXTS['salts-high'],
+  })
+  expect(verdictText([note], within, 'Tomato').text).toBe('Good for tomato here.')
+  expect(verdictText([], within, null).text).toBe('Good here.')
+  expect(verdictText([note], off, 'Tomato')).toMatchObject({ severity: 'note' })
 })

@@ -1,4 +1,5 @@
-import type { Topic } from '@/core/appraisal'
+import type { Finding, Topic } from '@/core/appraisal'
+import type { Verdicts } from '@/core/judgement'
 
 /** What each topic of an appraisal says, in one sentence. */
 export const TOPIC_TEXTS: Record<Topic, string> = {
@@ -60,4 +61,18 @@ export const TOPIC_TEXTS: Record<Topic, string> = {
   'treated-wood': 'Keep creosote, old treated timber, tyres and painted boards away from the soil.',
   'weight-load': 'Ask a structural engineer what the floor bears before you fill it.',
   'tips-in-wind': 'It is light and tall, and falls over in wind.',
+}
+
+/**
+ * The first thing to know of a mix, in one sentence: the gravest finding, or that it is good. Where a gauge is outside
+ * what is wanted and nothing is to be watched, it says so.
+ */
+export function verdictText(findings: readonly Finding[], verdicts: Verdicts, cropName: string | null) {
+  const [first] = findings
+  if (first && first.severity !== 'note') return { severity: first.severity, text: TOPIC_TEXTS[first.topic] }
+  const off = Object.values(verdicts).some((v) => v === 'low' || v === 'high')
+  const whom = cropName ? ` for ${cropName.toLowerCase()}` : ''
+  return off
+    ? { severity: 'note' as const, text: `It will do${whom} here; one figure is outside what is wanted.` }
+    : { severity: 'good' as const, text: `Good${whom} here.` }
 }

@@ -10,6 +10,7 @@ import BenchGlance from './BenchGlance.vue'
 import BenchParts from './BenchParts.vue'
 import BenchPicture from './BenchPicture.vue'
 import BenchTools from './BenchTools.vue'
+import BenchVerdict from './BenchVerdict.vue'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const { garden, tables, delayedJob, delayedAnswer, crop, units, container, step, prepared, replaceRecipe } =
@@ -37,6 +38,7 @@ const allow = (event: DragEvent) => {
 <template>
   <div v-if="delayedJob && container" class="mix" @dragover="allow" @drop="drop">
     <BenchTools :job="delayedJob" class="tools" @put="replaceRecipe" />
+    <BenchVerdict />
     <BenchGlance v-if="onPhone" />
     <section class="recipe" aria-labelledby="parts-title">
       <BenchParts @add="add" />

@@ -8,33 +8,15 @@ import {
   rangesAtOnce,
   type Measurement,
 } from '@/core/ranges'
-import { appraise, type Finding } from '@/core/appraisal'
-import {
-  evaluatePrepared,
-  judgementsOf,
-  judgementQuestion,
-  prepare,
-  type PreparedMix,
-} from '../../mix/prepare'
+import type { Finding } from '@/core/appraisal'
+import { appraisalOf } from '../../mix/appraisal'
+import { evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '../../mix/prepare'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
 
 /** What an adviser would say of it, the gravest first. */
-function appraised(
-  prepared: PreparedMix,
-  evaluation: Evaluation,
-  { situation = {} }: CaseOf<'evaluate'>,
-): Finding[] {
-  return appraise({
-    evaluation,
-    judged: judgementQuestion(prepared, evaluation),
-    judgements: judgementsOf(prepared, evaluation),
-    bands: prepared.bands,
-    bottomLayers: prepared.input.bottomLayers ?? [],
-    waterEc: prepared.question.place?.waterConductivity ?? 0,
-    situation,
-  })
-}
+const appraised = (prepared: PreparedMix, e: Evaluation, { situation }: CaseOf<'evaluate'>): Finding[] =>
+  appraisalOf(prepared, e, judgementsOf(prepared, e), { situation })
 
 /** An evaluation as plain data worth keeping: figures by name, the profile by depth, courses by the week. */
 function written(e: Evaluation, input: MixInContainer) {

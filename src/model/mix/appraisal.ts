@@ -1,0 +1,27 @@
+import { appraise, type Finding, type Situation } from '@/core/appraisal'
+import type { Evaluation } from '@/core/evaluate'
+import { judgementKey, type Judgement } from '@/core/judgement'
+import { judgementQuestion, type PreparedMix } from './prepare'
+
+/**
+ * All there is to say of a prepared mix, the gravest first. Judgements whose keys the grower has answered count for
+ * nothing more. Errors: none.
+ */
+export const appraisalOf = (
+  prepared: PreparedMix,
+  evaluation: Evaluation,
+  judgements: readonly Judgement[],
+  {
+    situation = {},
+    answered = new Set<string>(),
+  }: { situation?: Situation; answered?: ReadonlySet<string> } = {},
+): Finding[] =>
+  appraise({
+    evaluation,
+    judged: judgementQuestion(prepared, evaluation),
+    judgements: judgements.filter((j) => !answered.has(judgementKey(j))),
+    bands: prepared.bands,
+    bottomLayers: prepared.input.bottomLayers ?? [],
+    waterEc: prepared.question.place?.waterConductivity ?? 0,
+    situation,
+  })

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** The first thing to know of the mix, in one sentence: worked out when the hand rests. */
+import { computed } from 'vue'
+import { useBenchContext } from '@/composables/bench/useBenchContext'
+import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
+import { verdictsOf } from '@/core/judgement'
+import { appraisalOf } from '@/model/mix/appraisal'
+import { verdictText } from '@/text/mix/topics'
+
+const { later, delayedJob, crop } = useBenchContext()
+const stale = useDelayedByFrame(later.stale)
+const verdict = computed(() => {
+  const rested = later.value.value
+  if (!rested || !delayedJob.value) return null
+  const { evaluation, judgements, prepared } = rested
+  const answered = new Set(delayedJob.value.dismissed.map((d) => d.code))
+  const findings = appraisalOf(prepared, evaluation, judgements, { answered })
+  const verdicts = verdictsOf(evaluation, prepared.bands, crop.value?.perennial ?? false)
+  return verdictText(findings, verdicts, crop.value?.name ?? null)
+})
+</script>
+
+<template>
+  <p class="bench-verdict" :class="{ stale }" role="status">{{ verdict?.text }}</p>
+</template>
+
+<style scoped>
+/* It keeps its line while nothing is said, so that nothing below it moves. */
+.bench-verdict {
+  grid-column: 1 / -1;
+  margin: 0;
+  min-height: 1.5em;
+  font: 600 1.125rem/1.5 var(--slab);
+}
+.stale {
+  opacity: 0.5;
+}
+@media (max-width: 760px) {
+  .bench-verdict {
+    order: -1;
+  }
+}
+</style>
