@@ -29,6 +29,12 @@ export interface AppraisalQuestion {
   situation: Situation
 }
 
+/**
+ * A finding, with the figure and the limit that decide where there are such.
+ *
+ * @example
+ * found('ph-low', 'watch', 5, 5.5).limit // 5.5
+ */
 export const found = (topic: Topic, severity: Severity, value?: number, limit?: number): Finding => ({
   topic,
   severity,

@@ -24,21 +24,51 @@ export interface Situation {
 
 const says = (words: string | undefined, what: RegExp) => words !== undefined && what.test(words)
 
-/** Is it sown or rooted in? Cuttings are as tender as seeds. */
+/**
+ * Is it sown or rooted in? Cuttings are as tender as seeds.
+ *
+ * @example
+ * isTender({ stage: 'cutting' }) // true
+ */
 export const isTender = ({ stage }: Situation): boolean => says(stage, /seed|cutting|plug/i)
-/** Does it stand where a floor must carry it? */
+/**
+ * Does it stand where a floor must carry it?
+ *
+ * @example
+ * isCarried({ standing: 'balcony, third floor' }) // true
+ */
 export const isCarried = ({ standing }: Situation): boolean => says(standing, /roof|balcony|rail|deck/i)
-/** Was vermiculite taken from old insulation? */
+/**
+ * Was vermiculite taken from old insulation?
+ *
+ * @example
+ * isOldVermiculite({ vermiculiteFrom: 'attic, about 1975' }) // true
+ */
 export const isOldVermiculite = ({ vermiculiteFrom }: Situation): boolean =>
   says(vermiculiteFrom, /attic|insulation|loft|old|unknown|19[0-8]\d/i)
-/** May sprayed hay or straw be in the manure? */
+/**
+ * May sprayed hay or straw be in the manure?
+ *
+ * @example
+ * isDoubtfulManure({ manureFrom: 'own goats, own meadow' }) // false
+ */
 export const isDoubtfulManure = ({ manureFrom }: Situation): boolean =>
   says(manureFrom, /hay|straw|unknown|bought/i)
-/** Is the manure fresh from the stable? */
+/**
+ * Is the manure fresh from the stable?
+ *
+ * @example
+ * isFreshManure({ manureFrom: 'stable, this week' }) // true
+ */
 export const isFreshManure = ({ manureFrom }: Situation): boolean =>
   says(manureFrom, /fresh|this week|yesterday|today/i)
 
-/** What a floor bears, kg/m2; null where nobody knows. */
+/**
+ * What a floor bears, kg/m2; null where nobody knows.
+ *
+ * @example
+ * loadOf({ loadAllowed: '250 kg/m2' }) // 250
+ */
 export function loadOf({ loadAllowed }: Situation): number | null {
   const kilograms = Number.parseFloat(loadAllowed ?? '')
   return Number.isFinite(kilograms) ? kilograms : null

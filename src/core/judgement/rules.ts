@@ -19,7 +19,12 @@ type Rule = (q: JudgementQuestion) => Judgement[]
 
 const L = JUDGEMENT_LIMITS
 
-/** Does a container hold so little that it raises seedlings? Nothing grows to its crop in it. */
+/**
+ * Does a container hold so little that it raises seedlings? Nothing grows to its crop in it.
+ *
+ * @example
+ * isForSeedlings({ mix: { mixVolume: 0.05 } }) // true
+ */
 export const isForSeedlings = (e: Pick<Evaluation, 'mix'>): boolean => e.mix.mixVolume < SEEDLING_VOLUME
 const familyShare = (e: Evaluation, ...families: string[]): Fraction =>
   e.blend.shares.reduce((sum, p) => sum + (families.includes(p.material.family) ? p.share : 0), 0)
