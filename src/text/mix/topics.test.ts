@@ -22,5 +22,9 @@ test('the verdict is the gravest finding; good only where nothing is to be watch
   })
   expect(verdictText([note], within, 'Tomato').text).toBe('Good for tomato here.')
   expect(verdictText([], within, null).text).toBe('Good here.')
-  expect(verdictText([note], off, 'Tomato')).toMatchObject({ severity: 'note' })
+  expect(verdictText([note], off, 'Tomato').text).toBe(
+    'It will do for tomato here; one figure is outside what is wanted.',
+  )
+  const two = { air: 'low', pH: 'high', weight: 'plain' } as never
+  expect(verdictText([], two, null).text).toBe('It will do here; 2 figures are outside what is wanted.')
 })

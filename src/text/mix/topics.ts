@@ -70,9 +70,10 @@ export const TOPIC_TEXTS: Record<Topic, string> = {
 export function verdictText(findings: readonly Finding[], verdicts: Verdicts, cropName: string | null) {
   const [first] = findings
   if (first && first.severity !== 'note') return { severity: first.severity, text: TOPIC_TEXTS[first.topic] }
-  const off = Object.values(verdicts).some((v) => v === 'low' || v === 'high')
+  const off = Object.values(verdicts).filter((v) => v === 'low' || v === 'high').length
   const whom = cropName ? ` for ${cropName.toLowerCase()}` : ''
-  return off
-    ? { severity: 'note' as const, text: `It will do${whom} here; one figure is outside what is wanted.` }
+  const figures = off === 1 ? 'one figure is' : `${off} figures are`
+  return off > 0
+    ? { severity: 'note' as const, text: `It will do${whom} here; ${figures} outside what is wanted.` }
     : { severity: 'good' as const, text: `Good${whom} here.` }
 }
