@@ -1,8 +1,7 @@
 import type { Days, Fraction } from '../units'
 import type { FeedingWeek } from './season'
+import { CHARGE_PER_CONDUCTIVITY } from './waterNutrients'
 
-/** mmol of charge per litre of water for a dS/m. Source: U.S. Salinity Laboratory 1954, handbook 60: about 10. */
-export const CHARGE_PER_CONDUCTIVITY = 10
 /** mg per mmol of charge. */
 const NITROGEN = 14
 const POTASSIUM = 39.1

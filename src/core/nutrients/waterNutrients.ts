@@ -1,6 +1,5 @@
 import { ATOMIC_MASS } from '../chemistry/stoichiometry'
 import type { Days } from '../units'
-import { CHARGE_PER_CONDUCTIVITY } from './saltsCourse'
 
 /** The water a mix is given: by days from which it is so, litres and mmol of alkalinity per litre of mix and day. */
 export interface GivenWater {
@@ -18,6 +17,8 @@ const LEFT_BY_SOFTENER = 0.05
 const WITH_CALCIUM = 0.7
 /** Of the other charge of a water, so much is sulfate. Source: common practice, chloride a little more. */
 const SULFATE = 0.35
+/** mmol of charge per litre of water for a dS/m. Source: U.S. Salinity Laboratory 1954, handbook 60: about 10. */
+export const CHARGE_PER_CONDUCTIVITY = 10
 /** mg per mmol of charge. */
 const MASS = {
   calcium: ATOMIC_MASS.Ca! / 2,
