@@ -18,6 +18,7 @@ import {
   leafOn,
   OUTSTANDING_LEAF,
   rainCaught,
+  risesTo,
   rootedVolume,
   daylightHours,
   depletionFraction,
@@ -456,8 +457,14 @@ describe('water a container uses', () => {
           wallKind: 'closed',
         },
       ).days.value
+    // Ten litres of roots are 14 cm deep over 0.07 m2; water rises from 25 cm below them, not from farther down.
     expect(july(13)).toBeLessThan(8)
-    expect(july(40)).toBeCloseTo(july(13), 9)
+    expect(july(40)).toBeGreaterThan(july(13))
+    expect(july(60)).toBeCloseTo(july(40), 9)
+    // A litre of roots over a square decimetre of 0.1 m2: 2.5 L lie within 25 cm below it, half of their water rises.
+    expect(risesTo(1, 0.1, { surface: 0.1, mixVolume: 60 })).toBeCloseTo(1.25, 9)
+    expect(risesTo(1, 0.1, { surface: 0.1, mixVolume: 20 })).toBeCloseTo(0.5, 9)
+    expect(risesTo(20, 1, { surface: 0.1, mixVolume: 20 })).toBe(0)
   })
   test('a transplant in a wide bed does not pay for the bare soil of all of it', () => {
     const courgette = cropById('zucchini')!

@@ -31,7 +31,6 @@ export {
 export {
   isWetMonth,
   rainCaught,
-  rootedVolume,
   dailyUse,
   usesOfDay,
   type DayUses,
@@ -48,4 +47,5 @@ export {
 export { asRaised, FULL_LEAF, leafInMonth, leafOn, stageDays, type Leaf, type Raised } from './stages'
 export { coverSaving } from './cover'
 export { WATERING_LIMITS } from './limits'
+export { risesTo, rootedAreaOf, rootedVolume } from './roots'
 export { inRootRoom, LEAST_ROOM, sizeInRoom } from './rootRoom'

@@ -73,6 +73,20 @@ export const WATERING_LIMITS = defineLimits({
     unit: 'share of what falls on leaf over the rim',
     source: 'common practice',
   },
+  risesToRoots: {
+    value: 0.5,
+    low: 0.3,
+    high: 0.7,
+    unit: 'of the mix right below the roots',
+    source: 'fitted to moving water (docs/method/climate.md)',
+  },
+  risesFrom: {
+    value: 25,
+    low: 15,
+    high: 35,
+    unit: 'cm below the roots',
+    source: 'fitted to moving water (docs/method/climate.md)',
+  },
   wetMonth: {
     value: 1.5,
     low: 1,

@@ -4,6 +4,7 @@ import type { Days, Fraction, Litres } from '../units'
 import type { WaterBalance } from '../water'
 import { FULL_LEAF, type Leaf } from './stages'
 import { WATERING_LIMITS } from './limits'
+import { risesTo, rootedAreaOf, rootedVolume } from './roots'
 
 const L = WATERING_LIMITS
 
@@ -183,25 +184,6 @@ export function usableWater(water: RootWater, p: Fraction, inGround: boolean): L
   return water.mixVolume * (inGround ? readily : Math.min(readily, water.drainedToEasy))
 }
 
-/**
- * Mix that the roots of all plants hold, litres: as many times the least room of a full-grown plant as roots reach,
- * less while the plant is small (by the root of its leaf); never more than there is.
- * Source: our assumption: one lettuce does not drink a tub dry.
- *
- * @example
- * rootedVolume(cropById('lettuce'), 1, 40) // 5
- */
-export const rootedVolume = (
-  crop: Pick<Crop, 'properties'>,
-  plants: number,
-  mixVolume: Litres,
-  leaf: Leaf = FULL_LEAF,
-): Litres =>
-  Math.min(
-    mixVolume,
-    plants * L.rootsReach.value * crop.properties.minRootVolume.value * Math.sqrt(leaf.share),
-  )
-
 export interface WateringInterval {
   /** Litres a day. */
   use: { low: Litres; value: Litres; high: Litres }
@@ -211,6 +193,10 @@ export interface WateringInterval {
   rain: Litres
   /** Litres of mix the roots hold. */
   rooted: Litres
+  /** Share of the surface that lies above them. */
+  rootedArea: Fraction
+  /** The same and what rises to them from below, as litres of mix. */
+  reached: Litres
   /** Litres between waterings. */
   usable: Litres
   /** Depletion fraction for the day's demand. */
@@ -237,18 +223,6 @@ export const isWetMonth = ({ rain, use }: { rain: Litres; use: { value: Litres }
 const rootsIn = ({ crop, plants, leaf = FULL_LEAF }: WaterUseInput, mixVolume: Litres) =>
   plants * leaf.share > 0 ? rootedVolume(crop, plants, mixVolume, leaf) : mixVolume
 
-/** Square metres of a face of a cube of a litre. */
-const LITRE_FACE = 0.01
-
-/**
- * Share of surface and wall that dries the roots' own mix, roots being as wide as they are deep; the rest dries mix they
- * do not reach. All where they fill the container. Litres. Source: geometry; the shape is our assumption.
- */
-function bareOverRoots({ plants, surface }: WaterUseInput, rooted: Litres, mixVolume: Litres): Fraction {
-  if (rooted >= mixVolume || !(surface > 0)) return 1
-  return Math.min(1, (plants * LITRE_FACE * (rooted / plants) ** (2 / 3)) / surface)
-}
-
 /** No interval is longer, days. */
 const A_YEAR: Days = 365
 const daysOf = (usable: Litres, use: Litres): Days => (use > 0 ? Math.min(A_YEAR, usable / use) : A_YEAR)
@@ -264,13 +238,17 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
   const { cropCoefficient, depletionFraction: p } = input.crop.properties
   const depletion = depletionFraction(p.value, input.reference * cropCoefficient.value)
   const rooted = rootsIn(input, balance.mixVolume)
-  const usable = usableWater({ ...balance, mixVolume: rooted }, depletion, input.inGround ?? false)
-  const drawn = dailyUse(input, bareOverRoots(input, rooted, balance.mixVolume))
+  const rootedArea = rootedAreaOf(input, rooted, balance.mixVolume)
+  const reached = rooted + risesTo(rooted, rootedArea, { ...input, mixVolume: balance.mixVolume })
+  const usable = usableWater({ ...balance, mixVolume: reached }, depletion, input.inGround ?? false)
+  const drawn = dailyUse(input, rootedArea)
   return {
     use,
     ways: usesOfDay(input),
     rain: rainCaught(input),
     rooted,
+    rootedArea,
+    reached,
     usable,
     depletion,
     drawn: drawn.value,
@@ -290,10 +268,10 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
  * Source: `wateringInterval` turned round.
  *
  * @example
- * waterNeeded({ drawn: 2, depletion: 0.4, rooted: 12 }, 3, false) // 0.5
+ * waterNeeded({ drawn: 2, depletion: 0.4, reached: 12 }, 3, false) // 0.5
  */
 export const waterNeeded = (
-  { drawn, depletion, rooted }: Pick<WateringInterval, 'drawn' | 'depletion' | 'rooted'>,
+  { drawn, depletion, reached }: Pick<WateringInterval, 'drawn' | 'depletion' | 'reached'>,
   days: number,
   inGround: boolean,
-): Fraction => (days * drawn) / rooted / (inGround ? depletion : 1)
+): Fraction => (days * drawn) / reached / (inGround ? depletion : 1)

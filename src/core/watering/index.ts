@@ -1,6 +1,5 @@
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export {
-  moreOften,
   pouringsOf,
   wateringPlan,
   type MonthPlan,

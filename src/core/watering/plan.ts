@@ -1,11 +1,11 @@
 import type { Learning } from '../data/learned'
-import { evaluate, type Evaluation, type MixInContainer } from '../evaluate'
+import { evaluate, FULL_EFFORT, type Evaluation, type MixInContainer } from '../evaluate'
 import { USUAL_LEACHING } from '../growing'
+import { leachingFor, MOST_LEACHED, saltLimit } from '../nutrients'
 import { fail, succeed, type Outcome } from '../outcome'
-import { deviatesWith } from '../ranges/posterior'
-import { likelyRange, type LikelyRange } from '../ranges/quantiles'
-import { drawMix } from '../ranges/rowsOf'
-import type { Fraction, Kilograms, Litres } from '../units'
+import type { LikelyRange } from '../ranges/quantiles'
+import { withRanges } from '../ranges/withRanges'
+import type { Days, Fraction, Kilograms, Litres } from '../units'
 import { moveWater, type Below, type DayDemand, type Moved, type Pulse } from '../water/moving'
 import { changed, CHANGES, type PlanChange } from './changes'
 import { plantOf } from './plant'
@@ -24,10 +24,10 @@ export interface MonthPlan {
   timesADay: number
   /** Each time, what drains away included. */
   litres: Litres
-  /** Days until it is thirsty, and until it hangs its leaves, from a good watering on. */
+  /** Days until it is thirsty, as the bench has it, and until it wilts, after a good watering. */
   untilThirst: number
   untilWilting: number
-  /** Was it dry again within the days followed? If not, it lasts longer than told. */
+  /** Is it thirsty within the days that are followed? If not, it lasts longer than this. */
   within: boolean
 }
 
@@ -42,13 +42,15 @@ export interface WateringPlan {
   months: MonthPlan[]
   /** The month looked at closely. */
   month: MonthPlan
-  /** Days until thirst in it, by draws of the mix. */
+  /** Days until thirst in it: the bench's own range. */
   range: LikelyRange | null
   /** Weight just drained and when it is time to water, kg, the empty container left out. */
   heavy: Kilograms
   light: Kilograms
   /** Two weeks of it, followed: what drains away, as a share of what is given, and hours of thirst and of little air. */
   drainedShare: number
+  /** Share of each watering that has to drain so that salts stay below the crop's limit; above a half none does. */
+  leachingNeeded: Fraction
   drainedAWeek: Litres
   overSurface: Litres
   hoursThirsty: number
@@ -75,10 +77,10 @@ const LONGEST = 45
 const POURING = 0.1
 const CELLS = 50
 const FOLLOWED = 14
+const DAYS_A_WEEK = 7
 const MOST_A_DAY = 4
 /** First watering of the day, hours from the start at six in the morning. */
 const MORNING = 1
-const USUAL_DRAWS = 12
 /** Grams of salts in a litre of water of 1 dS/m. Source: common practice, 640 mg/L. */
 const GRAMS_PER_DS = 0.64
 const sumOf = (d: DayDemand) => d.uptake + d.evaporation + d.wall
@@ -105,11 +107,27 @@ const NEVER = 24 * LONGEST
 /** Days until it is thirsty, as far as it was followed. */
 const daysUntilThirst = ({ firstThirst }: Moved) => (firstThirst ?? NEVER) / 24
 
-/** What a month asks, from a pot left without water in it. `drains`: the share of a watering that runs out. */
-function monthPlan(month: number, day: DayDemand, run: Moved, drains: Fraction): MonthPlan {
-  const untilThirst = daysUntilThirst(run)
+/** A month as the bench has it, beside the same pot left without water in it. */
+interface Followed {
+  month: number
+  /** Days between waterings on the bench. */
+  days: Days
+  /** As it stands. */
+  run: Moved
+  /** Standing free, as the bench takes it. */
+  free: Moved
+}
+
+/** Times as long it lasts by what stands below it. */
+const lastsLonger = ({ run, free }: Pick<Followed, 'run' | 'free'>) =>
+  daysUntilThirst(run) / daysUntilThirst(free)
+
+/** What a month asks. `drains`: the share of a watering that runs out; `use`: litres a day. */
+function monthPlan(of: Followed, use: Litres, drains: Fraction): MonthPlan {
+  const { month, run } = of
+  const untilThirst = Math.min(LONGEST, of.days * lastsLonger(of))
   const { interval, timesADay } = rhythm(untilThirst)
-  const use = sumOf(day)
+  const wilts = (run.firstWilting ?? NEVER) / 24 / daysUntilThirst(run)
   return {
     month,
     use,
@@ -117,8 +135,8 @@ function monthPlan(month: number, day: DayDemand, run: Moved, drains: Fraction):
     timesADay,
     litres: (use * interval) / (1 - drains),
     untilThirst,
-    untilWilting: (run.firstWilting ?? NEVER) / 24,
-    within: run.firstThirst !== null,
+    untilWilting: Math.min(LONGEST, untilThirst * wilts),
+    within: untilThirst < LONGEST && run.firstThirst !== null,
   }
 }
 
@@ -141,72 +159,97 @@ export function pouringsOf(
 }
 
 /**
- * The fewest waterings that keep a crop in its container from thirst, month by month: how often, how much, what drains
- * away, how long it stands alone, and which change helps most. Found by following the water of the mix itself, layers
- * and saucer counted, in the weather of a mean month without rain.
+ * Waterings that keep a crop in its container from thirst, month by month: how often, how much, what drains away, how
+ * long it can be left, and which change helps most. How often is the bench's own interval and range; the water of the
+ * mix is then followed by the hour through two weeks of it, layers and saucer counted, in the weather of a mean month
+ * without rain.
  *
  * A generator: yields the share done; returns the plan.
  * Units: days, litres, kg. Range: crops and places the tables know. Errors: those of `evaluate`; no crop or no place.
- * Source: `moveWater`; the part that drains as `USUAL_LEACHING`.
+ * Source: `wateringInterval`, `moveWater`; the part that drains as `USUAL_LEACHING`.
  */
 export function* wateringPlan(request: PlanRequest): Generator<number, Outcome<WateringPlan>> {
   const { input } = request
-  const answer = evaluate(input, { slices: 60, years: [] })
+  const answer = evaluate(input, { ...FULL_EFFORT, years: [] })
   if (!answer.ok) return answer
   const { growing } = answer.value
   if (!growing || growing.watering.length === 0) return fail({ code: 'no-place' })
   const chosen = request.month ?? growing.thirstiestMonth ?? growing.standing[0]!
   const plant = plantOf(answer.value, input, chosen)
-  const season = yield* portion(monthsOf(request, answer.value, growing.standing, chosen), 0, 0.4)
+  const leaching = leachingNeeded(answer.value)
+  const drains = drainsOf(request, leaching)
+  const season = yield* portion(monthsOf(request, answer.value, { chosen, drains }), 0, 0.4)
   if (!season.ok) return season
-  const { months, first, dried } = season.value
-  const kept = yield* portion(followed(request, first, plant), 0.4, 0.2)
+  const { months, looked, plan } = season.value
+  const kept = yield* portion(followed(request, { ...plan, drains }, plant), 0.4, 0.2)
   if (!kept.ok) return kept
-  const { plan, moved } = kept.value
-  const options = yield* portion(optionsOf(request, plant), 0.6, 0.2)
-  const range = yield* portion(rangeOf(request, plant), 0.8, 0.2)
+  const options = yield* portion(optionsOf(request, plant, plan.untilThirst, looked.run), 0.6, 0.2)
+  const range = yield* portion(rangeOf(request, looked), 0.8, 0.2)
   const { weights, salts } = answer.value
   return succeed(
     {
-      months: months.map((m) => (m.month === chosen ? plan : m)),
+      months,
       month: plan,
       range,
       heavy: weights.drained,
-      light: weights.drained - dried.usedByThirst,
-      ...drainedOf(moved, salts.mix.electricalConductivity.pourThrough),
-      overSurface: moved.book.overSurface,
-      hoursThirsty: moved.hoursThirsty,
-      hoursShortOfAir: moved.hoursShortOfAir,
+      light: weights.drained - looked.run.usedByThirst,
+      ...drainedOf(kept.value, plan, salts.mix.electricalConductivity.pourThrough),
+      leachingNeeded: leaching,
+      overSurface: kept.value.book.overSurface,
+      hoursThirsty: kept.value.hoursThirsty,
+      hoursShortOfAir: kept.value.hoursShortOfAir,
       options: options.sort((a, b) => b.untilThirst - a.untilThirst),
     },
     ...answer.notes,
   )
 }
 
-/** Every month it stands in, and the one that is looked at closely. */
-function* monthsOf(
-  { input, below }: PlanRequest,
-  answer: Evaluation,
-  standing: readonly number[],
-  chosen: number,
-): Generator<number, Outcome<{ months: MonthPlan[]; first: MonthPlan; dried: Moved }>> {
-  const keeps = below.kind !== 'free' || input.container.base.kind === 'closed'
-  const drains = keeps ? 0 : (input.growing?.leachingFraction ?? USUAL_LEACHING)
-  const wanted = [...new Set([...standing, chosen])]
-  const months: MonthPlan[] = []
-  let dried: Moved | null = null
-  for (const [k, month] of wanted.entries()) {
-    const plant = plantOf(answer, input, month)
-    const run = yield* portion(dryDown(input, below, plant), k / wanted.length, 1 / wanted.length)
-    if (!run.ok) return run
-    months.push(monthPlan(month, plant.day, run.value, drains))
-    if (month === chosen) dried = run.value
-  }
-  return succeed({ months, first: months.find((m) => m.month === chosen)!, dried: dried! })
+/** Share that has to drain for the salts of the water; 0 where nothing is known of it. */
+function leachingNeeded({ salts, blend, growing }: Evaluation): Fraction {
+  if (!salts.water || !growing) return 0
+  return leachingFor(saltLimit(growing.crop.properties), salts.water, blend.totalPorosity)
 }
 
-/** What each change brings, where it can be made. */
-function* optionsOf({ input, below }: PlanRequest, plant: Plant): Generator<number, PlanOption[]> {
+/** Share of a watering that runs out: none where what stands below keeps it, more where salts ask for it. */
+const drainsOf = ({ input, below }: PlanRequest, needed: Fraction): Fraction =>
+  below.kind !== 'free' || input.container.base.kind === 'closed'
+    ? 0
+    : Math.min(MOST_LEACHED, Math.max(input.growing?.leachingFraction ?? USUAL_LEACHING, needed))
+
+/** Every month it stands in, and the one that is looked at closely. */
+function* monthsOf(
+  request: PlanRequest,
+  answer: Evaluation,
+  { chosen, drains }: { chosen: number; drains: Fraction },
+): Generator<number, Outcome<{ months: MonthPlan[]; looked: Followed; plan: MonthPlan }>> {
+  const { input, below } = request
+  const { standing, watering } = answer.growing!
+  const wanted = [...new Set([...standing, chosen])]
+  const months: MonthPlan[] = []
+  let looked: Followed | null = null
+  for (const [k, month] of wanted.entries()) {
+    const plant = plantOf(answer, input, month)
+    const part = [k / wanted.length, 1 / wanted.length] as const
+    const run = yield* portion(dryDown(input, below, plant), ...part)
+    if (!run.ok) return run
+    const free =
+      below.kind === 'free' ? run : yield* portion(dryDown(input, { kind: 'free' }, plant), ...part)
+    if (!free.ok) return free
+    const { days, use } = watering[month - 1]!
+    const of = { month, days: days.value, run: run.value, free: free.value }
+    months.push(monthPlan(of, use.value, drains))
+    if (month === chosen) looked = of
+  }
+  return succeed({ months, looked: looked!, plan: months.find((m) => m.month === chosen)! })
+}
+
+/** What each change brings, where it can be made: as many times the days as the water followed says. */
+function* optionsOf(
+  { input, below }: PlanRequest,
+  plant: Plant,
+  untilThirst: Days,
+  now: Moved,
+): Generator<number, PlanOption[]> {
   const options: PlanOption[] = []
   const each = 1 / CHANGES.length
   for (const [k, change] of CHANGES.entries()) {
@@ -214,61 +257,41 @@ function* optionsOf({ input, below }: PlanRequest, plant: Plant): Generator<numb
     const run = other && (yield* portion(dryDown(other.input, other.below, other.plant), k * each, each))
     if (run?.ok) {
       const { hoursShortOfAir } = run.value
-      options.push({ change, untilThirst: daysUntilThirst(run.value), hoursShortOfAir })
+      const times = daysUntilThirst(run.value) / daysUntilThirst(now)
+      options.push({ change, untilThirst: untilThirst * times, hoursShortOfAir })
     }
   }
   return options
 }
 
-/** Days until thirst of as many mixes as this one may be; null where too few could be followed. */
-function* rangeOf(request: PlanRequest, plant: Plant): Generator<number, WateringPlan['range']> {
-  const { input, below, draws = USUAL_DRAWS, seed = 1, learning = null } = request
-  const next = deviatesWith(learning, seed)
-  const drawn: number[] = []
-  for (let d = 0; d < draws; d++) {
-    const run = yield* portion(dryDown(drawMix(input, next()), below, plant), d / draws, 1 / draws)
-    if (run.ok) drawn.push(daysUntilThirst(run.value))
-  }
-  return drawn.length > 1 ? likelyRange(drawn) : null
+/** Days until thirst as the bench draws them; null where too few could be drawn. */
+function* rangeOf(request: PlanRequest, looked: Followed): Generator<number, WateringPlan['range']> {
+  const { input, draws, seed, learning } = request
+  if (draws === 0) return null
+  const ranged = yield* withRanges({ input, draws, seed, learning, years: [] })
+  const range = ranged.ok ? ranged.value.ranges[`daysBetweenWaterings${looked.month}`] : undefined
+  if (!range) return null
+  const times = lastsLonger(looked)
+  return { low: range.low * times, middle: range.middle * times, high: range.high * times }
 }
 
 /** What runs out of it, and the salts in that, grams a week; dS/m of what drains. */
-function drainedOf({ book }: Moved, ec: number) {
-  const drainedAWeek = book.drained / (FOLLOWED / 7)
-  return {
-    drainedShare: book.given > 0 ? book.drained / book.given : 0,
-    drainedAWeek,
-    saltsAWeek: drainedAWeek * ec * GRAMS_PER_DS,
-  }
+function drainedOf({ book }: Moved, { litres, interval }: MonthPlan, ec: number) {
+  const drainedShare = book.given > 0 ? book.drained / book.given : 0
+  const drainedAWeek = (drainedShare * litres * DAYS_A_WEEK) / interval
+  return { drainedShare, drainedAWeek, saltsAWeek: drainedAWeek * ec * GRAMS_PER_DS }
 }
 
-/**
- * A plan a day shorter, or one watering a day more: as much water in all, in smaller helpings.
- *
- * @example
- * moreOften({ interval: 3, timesADay: 1, litres: 6 }) // { interval: 2, timesADay: 1, litres: 4 }
- */
-export function moreOften<P extends Pick<MonthPlan, 'interval' | 'timesADay' | 'litres'>>(plan: P): P {
-  const timesADay = plan.interval > 1 ? 1 : plan.timesADay + 1
-  const interval = plan.interval > 1 ? plan.interval - 1 : 1 / timesADay
-  return { ...plan, interval, timesADay, litres: (plan.litres * interval) / plan.interval }
-}
-
-/** Two weeks of a plan; where it leaves the plant thirsty, of one a day shorter. */
+/** Two weeks of a plan, poured on the mix above the roots at the rate they draw it. */
 function* followed(
-  { input, below }: PlanRequest,
-  first: MonthPlan,
+  request: PlanRequest,
+  { interval, timesADay, drains }: MonthPlan & { drains: Fraction },
   plant: Plant,
-): Generator<number, Outcome<{ plan: MonthPlan; moved: Moved }>> {
-  for (let chosen = first; ;) {
-    const pulses = pouringsOf(chosen, FOLLOWED)
-    const of: WateringCase = { input, below, begin: 'drained', days: FOLLOWED, pulses, plant }
-    const problem = movingProblem(of, CELLS, [0, 24 * FOLLOWED])
-    if (!problem.ok) return problem
-    const run = yield* moveWater(problem.value)
-    if (!run.ok) return run
-    if (run.value.hoursThirsty < 1 || chosen.timesADay >= MOST_A_DAY)
-      return succeed({ plan: chosen, moved: run.value })
-    chosen = moreOften(chosen)
-  }
+): Generator<number, Outcome<Moved>> {
+  const { input, below } = request
+  const litres = (sumOf(plant.day) * interval) / (1 - drains)
+  const pulses = pouringsOf({ interval, timesADay, litres }, FOLLOWED)
+  const of: WateringCase = { input, below, begin: 'drained', days: FOLLOWED, pulses, plant }
+  const problem = movingProblem(of, CELLS, [0, 24 * FOLLOWED])
+  return problem.ok ? yield* moveWater(problem.value) : problem
 }

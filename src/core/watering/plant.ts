@@ -39,10 +39,10 @@ function easyTension(
 export function plantOf(evaluation: Evaluation, input: MixInContainer, month: number): Plant {
   const interval = evaluation.growing?.watering[month - 1]
   if (!interval) return { day: { uptake: 0, evaporation: 0, wall: 0, saucer: 0 } }
-  const { ways, rooted, depletion } = interval
+  const { ways, rooted, rootedArea, depletion } = interval
   return {
-    day: { uptake: ways.leaves, evaporation: ways.surface, wall: ways.wall, saucer: 0 },
+    day: { uptake: ways.leaves / rootedArea, evaporation: ways.surface, wall: ways.wall, saucer: 0 },
     easy: easyTension(evaluation.mix, evaluation.blend, depletion, input),
-    rooted: Math.max(LEAST_ROOTED, Math.min(1, rooted / evaluation.mix.mixVolume)),
+    rooted: Math.max(LEAST_ROOTED, Math.min(1, rooted / (rootedArea * evaluation.mix.mixVolume))),
   }
 }

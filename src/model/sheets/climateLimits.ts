@@ -25,7 +25,7 @@ export const CLIMATE_LIMITS = defineLimits({
   },
 })
 
-/** What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, days. Common practice. */
+/** What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, mg/L, days. Common practice. */
 export const PLACE_RANGES = {
   tMin: [-60, 45],
   tMax: [-60, 55],
@@ -34,6 +34,9 @@ export const PLACE_RANGES = {
   elevation: [-430, 5000],
   waterAlkalinity: [0, 20],
   waterEc: [0, 10],
+  waterSodium: [0, 11_000],
+  waterChloride: [0, 20_000],
+  waterBoron: [0, 100],
   coldestNight: [-60, 25],
   waterEvery: [0.25, 30],
 } as const satisfies Record<string, readonly [number, number]>

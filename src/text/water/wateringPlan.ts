@@ -1,4 +1,6 @@
 import type { MonthPlan, PlanChange, WateringPlan } from '@/core/watering'
+import { MOST_LEACHED } from '@/core/nutrients'
+import { USUAL_LEACHING } from '@/core/growing'
 import { MONTHS } from '../base/labels'
 import { doseWeightText, inUnits, percentText, volumeText, weightText, type UnitSystem } from '../base/units'
 
@@ -34,7 +36,7 @@ export function awayText({ month, range }: WateringPlan): string {
     range && daysText(range.low) !== daysText(range.high)
       ? ` (likely ${daysText(range.low)} to ${daysText(range.high)})`
       : ''
-  return `Left alone after a good watering it is thirsty in ${daysText(month.untilThirst, month.within)}${likely} and hangs its leaves in ${daysText(
+  return `Left alone after a good watering it is thirsty in ${daysText(month.untilThirst, month.within)}${likely} and wilts in ${daysText(
     month.untilWilting,
     month.within,
   )}. In a hot week count on half of that.`
@@ -45,7 +47,16 @@ export function drainText(plan: WateringPlan, units: UnitSystem): string {
     return 'Hardly anything drains away: salts stay in the mix. Once a month water until some runs out below.'
   const salts =
     plan.saltsAWeek > 0.05 ? `, and about ${doseWeightText(plan.saltsAWeek, units)} of salts with it` : ''
-  return `${percentText(plan.drainedShare)} of the water drains away, ${volumeText(plan.drainedAWeek, units)} a week${salts}.`
+  return `${percentText(plan.drainedShare)} of the water drains away, ${volumeText(plan.drainedAWeek, units)} a week${salts}. ${leachingText(plan)}`
+}
+
+/** What the salts of the water ask for; nothing where the usual draining is enough. */
+function leachingText({ leachingNeeded: needed }: WateringPlan): string {
+  if (needed > MOST_LEACHED)
+    return 'No draining keeps the salts of this water below what the crop bears: use rain water, or mix it in.'
+  return needed > USUAL_LEACHING
+    ? `So much has to drain: the salts of your water ask for ${percentText(needed)}.`
+    : ''
 }
 
 /** What it still suffers under the plan; empty where nothing. */

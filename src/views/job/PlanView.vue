@@ -13,7 +13,7 @@ import { useWateringPlan } from '@/composables/water/useWateringPlan'
 import { MONTHS } from '@/text/base/labels'
 import { useWateringTrouble } from '@/composables/water/useWateringTrouble'
 import { failureText } from '@/text/make/tasks'
-import { intervalText, percentText } from '@/text/base/units'
+import { percentText } from '@/text/base/units'
 import { BELOW_NAMES } from '@/text/water/watering'
 import {
   awayText,
@@ -28,7 +28,7 @@ import {
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { job, units, prepared, evaluation } = inHand
+const { job, units, prepared } = inHand
 const { to } = useStations(() => jobId)
 const { below, month, chosen, belows, plan, problem, progress, failure, again } = useWateringPlan(inHand)
 
@@ -40,14 +40,6 @@ const empty = computed(() =>
 )
 const lifted = computed(() => prepared.value?.ok && !prepared.value.value.question.bed.wide)
 const suffers = computed(() => (plan.value ? sufferText(plan.value) : ''))
-/** What the bench says of the same month. */
-const atOnce = computed(() => {
-  const found =
-    evaluation.value?.ok && chosen.value
-      ? evaluation.value.value.growing?.watering[chosen.value - 1]
-      : undefined
-  return found ? intervalText(found.days.value) : ''
-})
 const trouble = useWateringTrouble(inHand, problem)
 </script>
 
@@ -83,12 +75,7 @@ const trouble = useWateringTrouble(inHand, problem)
         <p v-if="lifted && plan.month.within">{{ liftText(plan, empty, units) }}</p>
         <p>{{ awayText(plan) }}</p>
         <p>{{ drainText(plan, units) }}</p>
-        <p class="soft">
-          {{ words.forOneContainerInA }}
-          <template v-if="atOnce && plan.month.within">
-            {{ words.theBenchSaysForThis(atOnce) }}
-          </template>
-        </p>
+        <p class="soft">{{ words.forOneContainerInA }}</p>
       </section>
       <section aria-labelledby="plan-months">
         <h3 id="plan-months">{{ words.monthByMonth }}</h3>
