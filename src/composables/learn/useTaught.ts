@@ -52,7 +52,7 @@ export function useTaught(garden: GardenDoor, learning: LearningInHand) {
     questioned: computed(() =>
       (learning.preview.value?.readings ?? [])
         .filter((r) => r.questioned)
-        .map((r) => ({ id: r.id, text: questionedText(nameOf(r.id)) })),
+        .map((r) => ({ id: r.id, text: questionedText(nameOf(r.id), r) })),
     ),
   }
 }

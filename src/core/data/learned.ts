@@ -9,7 +9,7 @@ import {
 
 /**
  * What readings have taught, as a normal law over deviates of rows: told by the readings' slopes, so that what hangs
- * together stays together. Plain data; with `K = J' (J J' + N)^-1`, a draw is `mean + xi - K (J xi + e)`.
+ * together stays together. Plain data; with `K = s2 J' (s2 J J' + N)^-1`, a draw is `mean + s xi - K (s J xi + e)`.
  */
 export interface Learning {
   /** Row and property, "compost_green/pH". */
@@ -20,6 +20,8 @@ export interface Learning {
   slopes: number[][]
   /** N: covariance of the readings' errors. */
   noise: number[][]
+  /** s: times the tables' spread that the readings speak for; 1 where left out. */
+  spread?: number
 }
 
 /** A property as readings have it: what it likely is, and the range nine in ten lie in. */

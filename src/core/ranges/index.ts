@@ -2,8 +2,8 @@ export { CHANCE_DRAWS, meetsBands } from './chance'
 export { figuresOf } from './figures'
 export { deviatesOfProperty, drawMaterial } from './drawMaterial'
 export { drawn, drawRow, withValue, type Deviate } from './drawProperty'
+export { gainOf } from './law'
 export {
-  gainOf,
   learnAtOnce,
   learnFrom,
   type Learned,
@@ -16,5 +16,6 @@ export { ERRORS, expectedReading, readingOf, type Measurement, type MeasurementK
 export { deviatesWith } from './posterior'
 export { likelyRange, quantiles, type LikelyRange } from './quantiles'
 export { normal, seededRandom, streamOf, type Random } from './random'
+export type { WhyOdd } from './robust'
 export { drawMix, dressingIdsOf, materialsOf, unlearned } from './rowsOf'
 export { rangesAtOnce, USUAL_DRAWS, withRanges, type Ranged, type RangeRequest } from './withRanges'

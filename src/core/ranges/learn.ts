@@ -1,5 +1,4 @@
 import { toEnd } from '../toEnd'
-import { choleskyOf, solveBy } from './cholesky'
 import type { Learning } from '../data/learned'
 import { evaluate, type Evaluation, type MixInContainer } from '../evaluate'
 import { fail, succeed, type Outcome } from '../outcome'
@@ -12,7 +11,10 @@ import {
   readingOf,
   type Measurement,
 } from './measurements'
+import { dot, gainOf, leftOf } from './law'
+import { deviatesWith } from './posterior'
 import type { LikelyRange } from './quantiles'
+import { robustly, type WhyOdd } from './robust'
 import { drawMix } from './rowsOf'
 
 /** What was read in one mix in one state. */
@@ -41,8 +43,8 @@ export interface ReadingTold {
   after: LikelyRange
   /** Off from what is expected, in deviations of the tables and the reading together. */
   off: number
-  /** The tables cannot explain it, and nobody said it is right: nothing is learned from it. */
-  questioned: boolean
+  /** Why nothing is learned from it, unless somebody says it is right; null where it counts. */
+  questioned: WhyOdd | null
 }
 
 export interface Learned {
@@ -52,8 +54,6 @@ export interface Learned {
   readings: ReadingTold[]
 }
 
-/** Beyond so many deviations a reading is questioned. Source: our assumption; one sound reading in 370. */
-const ODD = 3
 /** Slopes are taken over half a deviation to either side: the halves of a property meet there. */
 const STEP = 0.5
 const ROUNDS = 6
@@ -65,6 +65,13 @@ const SLIGHT = 0.02
 /** Of a normal law, nine tenths lie below. */
 const NINE_TENTHS = 1.2816
 const SLICES = 24
+/** Draws to either side of the mean that the bend of the readings comes from. */
+const BEND_PAIRS = 20
+const BEND_SEED = 7
+/** A bend of less than this, in errors of the reading, is left out. */
+const BENT = 0.25
+const rowOf = (name: string) => name.slice(0, name.indexOf('/'))
+const pathOf = (name: string) => name.slice(name.indexOf('/') + 1)
 
 /** A batch on its way: what its readings would be where rows deviate. */
 interface Model {
@@ -145,28 +152,6 @@ function noiseOf(all: readonly { key: string; measurement: Measurement }[]): num
   )
 }
 
-const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0)
-/** The triangle of `J J' + N`. */
-const rootOf = ({ slopes, noise }: Pick<Learning, 'slopes' | 'noise'>) =>
-  choleskyOf(slopes.map((a, i) => slopes.map((b, j) => dot(a, b) + noise[i]![j]!)))
-
-/**
- * `K` of a learning, a line a name.
- *
- * @example
- * gainOf({ slopes: [[1]], noise: [[1]] }) // [[0.5]]
- */
-export function gainOf(learning: Pick<Learning, 'slopes' | 'noise'>): number[][] {
-  const { slopes } = learning
-  const root = rootOf(learning)
-  return (slopes[0] ?? []).map((_, j) =>
-    solveBy(
-      root,
-      slopes.map((line) => line[j]!),
-    ),
-  )
-}
-
 const rangeAround = (kind: Measurement['kind'], middle: number, deviation: number): LikelyRange => ({
   low: fromErrorTerms(kind, middle - NINE_TENTHS * deviation),
   middle: fromErrorTerms(kind, middle),
@@ -185,8 +170,8 @@ const atMean = ({ names, mean }: Learning) => new Map(names.map((name, j) => [na
  * by steps of Gauss and Newton. Readings of different batches with the same material add up, and what they leave tied
  * (more acid peat or weaker lime) stays tied.
  *
- * A generator: yields the share done; returns the answer. A reading off by more than three deviations of the tables
- * and the reading together is questioned: nothing is learned from it unless it is trusted.
+ * A generator: yields the share done; returns the answer. Nothing is learned from a reading that tables or other
+ * readings contradict, unless it is trusted (`robustly`).
  * Errors: those of `evaluate` for a batch; a measured container that cannot be filled.
  * Source: Bayesian least squares, Tarantola 2005 ch. 3 (maximum of the posterior and its covariance); draws by
  * Matheron's rule.
@@ -210,14 +195,11 @@ export function* learnFrom(batches: readonly MeasuredBatch[]): Generator<number,
   const slopes = prior.slopes.map((line) => line.filter((_, j) => hasSay[j]))
   const spread = slopes.map((line) => Math.sqrt(dot(line, line)))
   const off = read.map((y, i) => (y - prior.expected[i]!) / Math.hypot(spread[i]!, Math.sqrt(noise[i]![i]!)))
-  const isOdd = off.map((o, i) => Math.abs(o) > ODD && !all[i]!.trusted)
-  const sound = <T>(list: readonly T[]) => list.filter((_, i) => !isOdd[i])
-  let learning: Learning = {
-    names,
-    mean: names.map(() => 0),
-    slopes: sound(slopes),
-    noise: sound(noise).map(sound),
-  }
+  const trusted = all.map((r) => r.trusted ?? false)
+  const residual = read.map((y, i) => y - prior.expected[i]!)
+  const { odd, ...robust } = robustly({ residual, slopes, noise, trusted })
+  const sound = <T>(list: readonly T[]) => list.filter((_, i) => odd[i] === null)
+  let learning: Learning = { names, mean: names.map(() => 0), slopes: sound(slopes), ...robust }
   let now = { expected: prior.expected, slopes }
   for (let round = 0; round < ROUNDS && learning.slopes.length > 0; round++) {
     const next = meanAfter(learning, sound(read), sound(now.expected), round === 0 ? 1 : LATER_STEPS)
@@ -226,6 +208,15 @@ export function* learnFrom(batches: readonly MeasuredBatch[]): Generator<number,
     now = yield* linear(models, names, atMean(learning))
     learning = { ...learning, slopes: sound(now.slopes) }
     if (moved < SETTLED) break
+  }
+  if (learning.slopes.length > 0) {
+    const bend = sound(bendOf(models, learning, now.expected))
+    const expected = sound(now.expected).map((y, i) => {
+      const error = Math.sqrt(learning.noise[i]![i]!)
+      return Math.abs(bend[i]!) > BENT * error ? y + bend[i]! : y
+    })
+    learning = { ...learning, mean: meanAfter(learning, sound(read), expected, 1) }
+    now = { ...now, expected: predictedBy(models, atMean(learning)) }
   }
   return succeed({
     learning,
@@ -240,10 +231,31 @@ export function* learnFrom(batches: readonly MeasuredBatch[]): Generator<number,
         before: rangeAround(kind, prior.expected[i]!, spread[i]!),
         after: rangeAround(kind, now.expected[i]!, leftOf(learning, now.slopes[i]!)),
         off: off[i]!,
-        questioned: isOdd[i]!,
+        questioned: odd[i]!,
       }
     }),
   })
+}
+
+const predictedBy = (models: readonly Model[], at: ReadonlyMap<string, number>) =>
+  models.flatMap(({ foretell, plain }) => foretell(at) ?? plain)
+
+/**
+ * How far readings of draws lie from the reading of their mean, on average: a mix whose salts are known within a factor
+ * of two reads more than the middle of that. Source: statistical linearization (Särkkä 2013, ch. 5), from memory.
+ */
+function bendOf(models: readonly Model[], learning: Learning, atTheMean: readonly number[]): number[] {
+  const next = deviatesWith(learning, BEND_SEED)
+  const sums = atTheMean.map(() => 0)
+  for (let d = 0; d < BEND_PAIRS; d++) {
+    const deviates = next()
+    const off = learning.names.map((name, j) => deviates(rowOf(name))(pathOf(name)) - learning.mean[j]!)
+    for (const side of [1, -1]) {
+      const mean = learning.mean.map((x, j) => x + side * off[j]!)
+      predictedBy(models, atMean({ ...learning, mean })).forEach((y, i) => (sums[i]! += y))
+    }
+  }
+  return sums.map((sum, i) => sum / (2 * BEND_PAIRS) - atTheMean[i]!)
 }
 
 /** The mean one step on: `K (y - f + J x)`, or a share of the way there. */
@@ -256,20 +268,6 @@ function meanAfter(
   const { mean, slopes } = learning
   const residual = read.map((y, i) => y - expected[i]! + dot(slopes[i]!, mean))
   return gainOf(learning).map((line, j) => mean[j]! + share * (dot(line, residual) - mean[j]!))
-}
-
-/**
- * Deviation that learning leaves of something with these slopes on its names.
- *
- * @example
- * leftOf({ slopes: [[1]], noise: [[1]] }, [1]) // 0.7071
- */
-export function leftOf(learning: Pick<Learning, 'slopes' | 'noise'>, line: readonly number[]): number {
-  const before = dot(line, line)
-  if (learning.slopes.length === 0) return Math.sqrt(before)
-  const across = learning.slopes.map((s) => dot(s, line))
-  const explained = dot(across, solveBy(rootOf(learning), across))
-  return Math.sqrt(Math.max(0, before - explained))
 }
 
 /**

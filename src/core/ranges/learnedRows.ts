@@ -3,7 +3,8 @@ import { MATERIAL_PROPERTIES, type Dressing, type Material, type Property } from
 import { preparedMaterial } from '../mixing'
 import { deviatesOfProperty, drawMaterial } from './drawMaterial'
 import { drawn, drawRow } from './drawProperty'
-import { leftOf, type Learned } from './learn'
+import { leftOf } from './law'
+import type { Learned } from './learn'
 
 /** A row as readings have it. */
 export interface LearnedRow extends LearnedFigures {
@@ -38,7 +39,7 @@ function lawOf(learning: Learning, row: string, of: readonly { name: string; by:
     line[j] = by
     mean += by * learning.mean[j]!
   }
-  return { mean, left: Math.sqrt(apart + leftOf(learning, line) ** 2) }
+  return { mean, left: Math.sqrt((learning.spread ?? 1) ** 2 * apart + leftOf(learning, line) ** 2) }
 }
 
 const tells = ({ mean, left }: { mean: number; left: number }) =>

@@ -1,7 +1,7 @@
 import type { Learning } from '../data/learned'
 import type { Deviate } from './drawProperty'
 import { choleskyOf } from './cholesky'
-import { gainOf } from './learn'
+import { gainOf } from './law'
 import { normal, seededRandom, streamOf, type Random } from './random'
 import type { DeviatesOf } from './rowsOf'
 
@@ -23,13 +23,13 @@ export function deviatesWith(learning: Learning | null, seed: number): () => Dev
     return found
   }
   if (!learning || learning.slopes.length === 0) return () => (row) => () => normal(stream(row))
-  const { names, mean, slopes, noise } = learning
+  const { names, mean, slopes, noise, spread = 1 } = learning
   const gain = gainOf(learning)
   const root = choleskyOf(noise)
   return () => {
     const xi = new Map<string, number>()
     const learned = new Map<string, number>()
-    for (const name of names) xi.set(name, normal(stream(rowOf(name))))
+    for (const name of names) xi.set(name, spread * normal(stream(rowOf(name))))
     const e = root.map(() => normal(stream(ERRORS_STREAM)))
     const seen = slopes.map(
       (line, i) =>
@@ -41,6 +41,6 @@ export function deviatesWith(learning: Learning | null, seed: number): () => Dev
     )
     return (row): Deviate =>
       (name) =>
-        learned.get(`${row}/${name}`) ?? normal(stream(row))
+        learned.get(`${row}/${name}`) ?? spread * normal(stream(row))
   }
 }

@@ -5,11 +5,16 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
 import { LIMES, MATERIALS, cropById } from '../data'
-import { learnedMaterial } from '../data/learned'
+import { learnedMaterial, type Learning } from '../data/learned'
 import { DRESSINGS, dressingById } from '../data/dressings'
 import { evaluate, type MixInContainer } from '../evaluate'
-import { waterContent } from '../water'
+import { containerProfile, waterContent } from '../water'
 import { choleskyOf, solveBy } from './cholesky'
+import { blend } from '../mixing'
+import wetEnd from '../testing/wetEnd.json'
+import { leftOf } from './law'
+import { deviatesWith } from './posterior'
+import { robustly } from './robust'
 import { anyContainer, anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
@@ -305,7 +310,7 @@ describe('learning from measurements', () => {
     const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 500).value
     expect(after.ranges.pH!.middle).toBeGreaterThan(pH!.middle)
     expect(width(after.ranges.pH)).toBeLessThan(width(pH))
-    expect(after.readings[0]).toMatchObject({ read: reading, questioned: false })
+    expect(after.readings[0]).toMatchObject({ read: reading, questioned: null })
     expect(after.readings[0]!.expected).toBeCloseTo(prior().figures.pH!, 1)
     // Air has little to do with pH.
     expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior().ranges.airFilledPorosity!.middle, 1)
@@ -369,13 +374,13 @@ describe('learning from measurements', () => {
   test('a reading the tables cannot explain is questioned; trusted, it teaches', () => {
     const odd: Measurement = { kind: 'pH', value: 8.9, day: 42 }
     const { learning, readings } = learned([odd])
-    expect(readings[0]).toMatchObject({ questioned: true, read: 8.9 })
+    expect(readings[0]).toMatchObject({ questioned: 'tables', read: 8.9 })
     expect(learning.slopes).toEqual([])
     const trusted = learnAtOnce([
       { key: 'mix', input: input(), readings: [{ id: '1', measurement: odd, trusted: true }] },
     ])
     if (!trusted.ok) throw new Error(trusted.problem.code)
-    expect(trusted.value.readings[0]!.questioned).toBe(false)
+    expect(trusted.value.readings[0]!.questioned).toBeNull()
     expect(Math.max(...trusted.value.learning.mean.map(Math.abs))).toBeGreaterThan(0.5)
   })
   test.runIf(isLong)('readings of two batches with one peat add up, in whatever order they come', () => {
@@ -444,5 +449,106 @@ describe('learning from measurements', () => {
       }),
       draws(6),
     )
+  })
+})
+
+describe('readings that disagree', () => {
+  /** Readings of one thing that the tables know within a deviation, by a hand that errs by a tenth of one. */
+  const ofOne = (residual: number[], trusted = residual.map(() => false)) =>
+    robustly({
+      residual,
+      slopes: residual.map(() => [1]),
+      noise: residual.map((_, i) => residual.map((__, j) => (i === j ? 0.01 : 0))),
+      trusted,
+    })
+  test('one that neither tables nor others bear out is questioned, and for which of the two', () => {
+    // Alone, 3.1 lies 3.08 of the root of 1 + 0.01 off; 2 does not, but two others say 0 within a tenth.
+    expect(ofOne([3.1]).odd).toEqual(['tables'])
+    expect(ofOne([2]).odd).toEqual([null])
+    expect(ofOne([0, 0.05, 2]).odd).toEqual([null, null, 'others'])
+    expect(ofOne([3.1], [true])).toMatchObject({ odd: [null], noise: [[0.01]] })
+  })
+  test('of two that contradict each other one goes, and what is left counts', () => {
+    const { odd, noise } = ofOne([-0.5, 0.5])
+    expect(odd.filter(Boolean)).toEqual(['others'])
+    expect(noise).toHaveLength(1)
+  })
+  test('errors grow by Student’s law: a reading t off by (4 + t2) / 5', () => {
+    // Errors of things apart: no table has a say, the spread is the likeliest before, t is the residual itself.
+    const { noise } = robustly({
+      residual: [0.9, 2.5],
+      slopes: [[0], [0]],
+      noise: [
+        [1, 0],
+        [0, 1],
+      ],
+      trusted: [false, false],
+    })
+    expect(noise[0]![0]).toBe(1)
+    expect(noise[1]![1]).toBeCloseTo((4 + 2.5 ** 2) / 5, 12)
+  })
+  test('the spread is that of the readings, the root of their mean square, taken nearly twice as far from 1', () => {
+    const many = (each: number) => {
+      const n = 60
+      const unit = (i: number, by: number) => Array.from({ length: n }, (_, j) => (i === j ? by : 0))
+      const rows = Array.from({ length: n }, (_, i) => i)
+      return robustly({
+        residual: rows.map((i) => (i % 2 ? each : -each)),
+        slopes: rows.map((i) => unit(i, 1)),
+        noise: rows.map((i) => unit(i, 1e-4)),
+        trusted: rows.map(() => false),
+      }).spread
+    }
+    // The likeliest spread s solves n (r2 / s2 - 1) = ln s / 0.45^2; the grid has steps of 0.05.
+    for (const r of [1.5, 2]) {
+      const likeliest = 1 + (many(r) - 1) / (2 * (60 / 62))
+      const slope = (s: number) => 60 * ((r / s) ** 2 - 1) - Math.log(s) / 0.45 ** 2
+      expect(slope(likeliest - 0.05)).toBeGreaterThan(0)
+      expect(slope(likeliest + 0.05)).toBeLessThan(0)
+    }
+    expect(many(0.1)).toBe(1)
+    expect(robustly({ residual: [], slopes: [], noise: [], trusted: [] }).spread).toBe(1)
+  })
+  test('a wider spread shows in every draw, also of what nobody read', () => {
+    const learning: Learning = { names: ['a/x'], mean: [0.3], slopes: [[1]], noise: [[1]], spread: 2 }
+    const next = deviatesWith(learning, 3)
+    const read: number[] = []
+    const other: number[] = []
+    for (let i = 0; i < 4000; i++) {
+      const deviates = next()
+      read.push(deviates('a')('x'))
+      other.push(deviates('b')('y'))
+    }
+    const mean = (list: number[]) => list.reduce((sum, x) => sum + x, 0) / list.length
+    const deviation = (list: number[]) => Math.sqrt(mean(list.map((x) => (x - mean(list)) ** 2)))
+    // A normal law of deviation 2 and a reading of error 1 leave the root of 4 / 5.
+    expect(mean(read)).toBeCloseTo(0.3, 1)
+    expect(deviation(read)).toBeCloseTo(Math.sqrt(4 / 5), 1)
+    expect(leftOf(learning, [1])).toBeCloseTo(Math.sqrt(4 / 5), 12)
+    expect(deviation(other) / 2).toBeCloseTo(1, 1)
+  })
+})
+
+describe('ranges of materials alone', () => {
+  test('air of a 7.6 cm core drawn from the tables spreads as widely as published, and never much less', () => {
+    const core = {
+      shape: { kind: 'roundPot' as const, topDiameter: 7.6, baseDiameter: 7.6, height: 7.6 },
+      headspace: 0,
+      base: { kind: 'drainHoles' as const },
+    }
+    const next = deviatesWith(null, 5)
+    const sets = Array.from({ length: isLong ? 400 : 60 }, () => next())
+    const times = wetEnd.materials.map(({ material: id, air: [low, , high] }) => {
+      const drawn = sets.map((deviates) => {
+        const mixed = blend([{ material: drawMaterial(material(id), deviates(id)), parts: 1 }])
+        if (!mixed.ok) throw new Error(mixed.problem.code)
+        const { totalPorosity, waterAt } = mixed.value
+        return containerProfile(core, [{ top: 8, totalPorosity, waterAt }], 24).airFilledPorosity
+      })
+      return (quantile(drawn, 0.95) - quantile(drawn, 0.05)) / (high! - low!)
+    })
+    // Soils, gravel, expanded clay and rock dust are drawn wider than published; none is drawn far narrower.
+    expect(times.filter((t) => t > 0.6 && t < 1.55).length).toBeGreaterThanOrEqual(38)
+    expect(Math.min(...times)).toBeGreaterThan(0.6)
   })
 })

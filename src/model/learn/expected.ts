@@ -13,8 +13,8 @@ import { evaluateJob } from '../mix/evaluateJob'
 import { answer } from '../mix/prepare'
 import { questionOfRecord } from './batches'
 
-/** The mix or material a test is of, worked out; null where it cannot be. */
-function evaluationOf(garden: Garden, test: Test) {
+/** The mix or material a test is of as it was at a moment, worked out; null where it cannot be. */
+function evaluationOf(garden: Garden, test: Test, at: string) {
   if (test.materialId) {
     const row = materialIn(tablesOf(garden), test.materialId)
     if (!row) return null
@@ -32,7 +32,7 @@ function evaluationOf(garden: Garden, test: Test) {
   const job = asDosed(garden, stored)
   const record = job.recordId ? recordOf(garden, job.recordId) : undefined
   const found = record
-    ? answer(questionOfRecord(garden, record, job))
+    ? answer(questionOfRecord(garden, record, job, { before: at }))
     : evaluateJob(job, placeOf(garden), tablesOf(garden))
   return found.ok ? found.value : null
 }
@@ -51,7 +51,7 @@ export function dayOfTest(garden: Garden, test: Test, at: string): number {
  */
 export function expectedOfTest(garden: Garden, test: Test, at: string): Record<string, number> {
   const figures = averaged(test.test, test.repeats)
-  const e = figures.ok ? evaluationOf(garden, test) : null
+  const e = figures.ok ? evaluationOf(garden, test, at) : null
   if (!figures.ok || !e) return {}
   const measurements = measurementsOf(test.test, figures.value, {
     day: dayOfTest(garden, test, at),

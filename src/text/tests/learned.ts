@@ -1,7 +1,7 @@
 import type { Dressing, Material, MaterialPropertyName, Property } from '@/core/data'
 import type { LearnedFigures, LearnedProperty } from '@/core/data/learned'
 import type { GardenReading } from '@/model/learn/readings'
-import type { ReadingTold } from '@/core/ranges'
+import type { ReadingTold, WhyOdd } from '@/core/ranges'
 import { isShare, type Prediction } from '@/model/learn/predictions'
 import { counted } from '../base/counted'
 import { dayText } from '../base/dates'
@@ -139,7 +139,7 @@ export function readingToldRows(
     const as = (x: number) => readingValueText(t.kind, x, units)
     return {
       id: t.id,
-      questioned: t.questioned,
+      questioned: t.questioned !== null,
       cells: [
         nameOf(t.id),
         as(t.read),
@@ -150,9 +150,27 @@ export function readingToldRows(
   })
 }
 
-/** What is said of a reading the tables cannot explain. */
-export const questionedText = (what: string): string =>
-  `${what}: no such mix of these materials would read that. Check the meter in its buffers and read a second sample; until you say it is right, nothing is learned from it.`
+/** Why nothing is learned from a reading yet. */
+const WHY_ODD: Record<WhyOdd, string> = {
+  tables: 'no such mix of these materials would read that',
+  others: 'your other readings of these materials contradict it',
+}
+/** What to do about it, by what was read. */
+const READ_AGAIN: Partial<Record<ReadingTold['kind'], string>> = {
+  pH: 'Check the meter in its buffers and read a second sample.',
+  electricalConductivity: 'Check the meter in its standard solution, rinse it and read a second sample.',
+  drainTest: 'Soak the pot longer, let it drain for an hour and measure again.',
+  waterHeld: 'Weigh the pot again, full and dry.',
+  weighed: 'Weigh it again, and take off the container.',
+}
+const MEASURE_AGAIN = 'Measure it a second time.'
+
+/** What is said of a reading that nothing is learned from: why, and what to do. */
+export const questionedText = (
+  what: string,
+  { kind, questioned }: Pick<ReadingTold, 'kind' | 'questioned'>,
+): string =>
+  `${what}: ${WHY_ODD[questioned ?? 'tables']}. ${READ_AGAIN[kind] ?? MEASURE_AGAIN} Nothing is learned from it until you say it is right.`
 
 /** How many readings wait to be learned from. */
 export const waitingText = (count: number): string =>

@@ -7,6 +7,6 @@ export const predictionsView = {
   everyReading: 'Every reading',
   readingsBesideWhatWasExpected: 'Readings beside what was expected',
   reading: 'Reading',
-  expectedLikelyRange: 'expected, likely range',
+  expectedLikelyRange: 'by the tables alone, likely range',
   expectedSince: 'expected since',
 }

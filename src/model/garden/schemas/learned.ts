@@ -21,6 +21,8 @@ export const learnedSchema = z.object({
     mean: line,
     slopes: lines,
     noise: lines,
+    /** Times the tables' spread. */
+    spread: number.min(1).max(5).optional(),
   }),
   /** Each row as it is now. */
   rows: z
