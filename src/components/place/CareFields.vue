@@ -44,6 +44,11 @@ const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: stri
   },
   { key: 'elevation', label: words.heightAboveTheSea, quantity: 'height', hint: '', ofClimate: true },
 ]
+const IONS = [
+  { key: 'waterSodium', label: words.sodium },
+  { key: 'waterChloride', label: words.chloride },
+  { key: 'waterBoron', label: words.boron },
+] as const
 const winds = WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))
 const waters = computed(() => [
   ...WATER_IDS.map((value) => ({ value: value as WaterId | 'own', label: WATER_NAMES[value] })),
@@ -99,6 +104,22 @@ const coldestHint = computed(() => {
       :hint="n.hint"
       @update:model-value="emit('set', { [n.key]: $event, ...(n.ofClimate ? { climateId: null } : {}) })"
     />
+    <details>
+      <summary>{{ words.fromAWaterReport }}</summary>
+      <div class="pair">
+        <QuantityField
+          v-for="ion in IONS"
+          :key="ion.key"
+          :label="ion.label"
+          quantity="number"
+          :units="units"
+          optional
+          :problem="beside(ion.key)"
+          :model-value="place[ion.key] ?? NaN"
+          @update:model-value="emit('set', { [ion.key]: Number.isNaN($event) ? undefined : $event })"
+        />
+      </div>
+    </details>
     <QuantityField
       :label="words.coldestNightOfMostWinters"
       quantity="temperature"
@@ -119,6 +140,12 @@ const coldestHint = computed(() => {
 </template>
 
 <style scoped>
+details {
+  grid-column: 1 / -1;
+}
+summary {
+  min-height: 40px;
+}
 @media (max-width: 760px) {
   .pair {
     grid-template-columns: minmax(0, 1fr);

@@ -31,7 +31,7 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
  *
  * @example
  * acidForTarget({ pH: 6.6, bufferCapacity: 30 }, { dressing: dressingById('sulfur_elemental'), target: 5.5 }).value
- * // { gramsPerLitre: 1.112, pH: 5.5, pHInTheEnd: 5.066 }
+ * // { gramsPerLitre: 1.033, pH: 5.5, pHInTheEnd: 4.684 }
  */
 export function acidForTarget(
   mix: BufferedMix,

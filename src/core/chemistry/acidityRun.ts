@@ -215,7 +215,8 @@ export class AcidityRun {
   /** Calcite laid down less what dissolved of it again in a step, mmol of charge per litre. */
   private laidIn(pace: Pace, ease: number, over: number): number {
     const due = (over * Math.LN2 * pace.dt) / L.laidDown.value
-    const laid = this.isHydrated ? Math.min(due, pace.carbon) : due
+    // Bicarbonate of the water brings its own carbon.
+    const laid = this.isHydrated ? Math.min(due, pace.carbon + pace.brought) : due
     return laid - this.laidDown * gone(pace.limes[this.limes.length]! * ease)
   }
 

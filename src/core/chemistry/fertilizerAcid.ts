@@ -122,6 +122,11 @@ export function workingDressing({ dressing, gramsPerLitre, from = 0 }: AcidDose)
   }
 }
 
+/** pH at which half of the ammoniacal nitrogen is ammonium. Source: Emerson et al. 1975, at 20 C. */
+const PKA_AMMONIUM = 9.4
+/** Share of what ammonifies that takes up acid; the rest stays ammonia, which is no base to the mix. */
+const asAmmonium = (pH: number) => 1 / (1 + 10 ** (pH - PKA_AMMONIUM))
+
 /** What changes of a dressing as it works. */
 interface AcidState {
   left: number
@@ -174,7 +179,7 @@ export function acidStep(w: WorkingDressing, released: number, pace: LifePace, a
   return (
     worked -
     w.worked +
-    slow * NITROGEN_ACID.ammonified +
+    slow * NITROGEN_ACID.ammonified * asAmmonium(at) +
     perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
     nitrateTaken * NITROGEN_ACID.nitrateTaken
   )

@@ -40,3 +40,4 @@ export {
   type AcidDose,
 } from './fertilizerAcid'
 export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'
+export { acidForWater, equivalentsAt, WATER_ACIDS, type WaterAcidDose, type WaterAcid } from './waterAcid'

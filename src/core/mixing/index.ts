@@ -1,3 +1,4 @@
+export { airAsDug, SOIL_SETTLES } from './asDug'
 export { blend, LOST_BY, prepareMaterial, type Blend, type BlendPart, type PreparedMaterial } from './blend'
 export { compressionLoss, INTERLOCK, interlockLoss } from './compression'
 export { labelShares, type LabelShares } from './label'

@@ -5,6 +5,7 @@ import { MATERIALS } from '../data'
 import { anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
+  airAsDug,
   betaOfMaterial,
   blend,
   compressionLoss,
@@ -15,6 +16,7 @@ import {
   nearestMeasure,
   packingLoss,
   SIZE_CLASSES,
+  SOIL_SETTLES,
   wallEffect,
   type Blend,
   type BlendPart,
@@ -258,5 +260,33 @@ describe('measures', () => {
     )
     expect(isMeasurable(7)).toBe(false)
     expect(isMeasurable(12.5)).toBe(false)
+  })
+})
+
+describe('soil as it was dug', () => {
+  const of = (share: number, blendingLoss = 0) => ({
+    blendingLoss,
+    shares: [
+      { material: { family: 'soil' }, share },
+      { material: { family: 'peat' }, share: 1 - blendingLoss - share },
+    ],
+  })
+  outsideCheck({
+    module: 'mixing',
+    what: 'garden loam fresh in a 30 cm pot, air before it settles (5 % after)',
+    source: 'loose topsoil 12 to 20 %, settled 3 to 8 %',
+    basis: 'common practice',
+    unit: 'fraction',
+    expected: { low: 0.12, high: 0.2 },
+    tolerance: 0,
+    computed: () => airAsDug(of(1), 0.05)!,
+  })
+  test('is looser by what it will settle: solids and water are the same in the greater volume', () => {
+    // Half soil: a litre settled was 1 + 0.5 (1 / 0.88 - 1) litres; all but its air is as much as after.
+    const air = airAsDug(of(0.5), 0.2)!
+    const litres = 1 + 0.5 * (1 / SOIL_SETTLES - 1)
+    expect((1 - air) * litres).toBeCloseTo(1 - 0.2, 12)
+    expect(airAsDug(of(0.09), 0.2)).toBeNull()
+    expect(airAsDug(of(0.45, 0.1), 0.2)).toBeCloseTo(air, 12)
   })
 })

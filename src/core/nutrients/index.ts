@@ -32,6 +32,14 @@ export {
 } from './salts'
 export { feedingSeason, type Feeding, type FeedingInput, type FeedingWeek } from './season'
 export { cropNeeds, FED, TRACES, type Fed, type Trace } from '../data/nutrition'
+export {
+  ionConcerns,
+  WATER_ION_LIMITS,
+  WATER_IONS,
+  type IonConcern,
+  type WaterIon,
+  type WaterIons,
+} from './waterIons'
 export { traceShareAt, tracesOf, type TraceState } from './traces'
 export type { GivenWater } from './waterNutrients'
 export {
@@ -51,6 +59,7 @@ export { FLAG_LIMITS } from './limits'
 export {
   lastingConductivity,
   leachingFor,
+  MOST_LEACHED,
   saltsCourse,
   type WaterAmounts,
   type WaterSalts,

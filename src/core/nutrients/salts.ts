@@ -113,14 +113,14 @@ export function saltLimit(
 export const USUAL_SALT_LIMIT = 3.5
 
 /**
- * EC wanted in a saturated extract for a crop: enough to feed, and at most where a tenth of the yield is lost. dS/m.
- * Source: Maas & Hoffman 1977; the low end is our assumption.
+ * EC borne in a saturated extract by a crop, at most where a tenth of the yield is lost; whether there is enough to feed
+ * is judged by the nutrients. dS/m. Source: Maas & Hoffman 1977.
  *
  * @example
- * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0.75, high: 3.5 }
+ * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0, high: 3.5 }
  */
 export const saltBand = (crop: Pick<CropProperties, 'saltThreshold' | 'saltSlope'>): Band => ({
-  low: 0.75,
+  low: 0,
   high: saltLimit(crop),
 })
 

@@ -39,6 +39,9 @@ const LEAST_LASTING = 0.25
 export const lastingConductivity = (conductivity: number, alkalinity: number): number =>
   Math.max(LEAST_LASTING * conductivity, conductivity - alkalinity / CHARGE_PER_CONDUCTIVITY)
 
+/** More than this is drained for nothing: other water is wanted. Source: common practice. */
+export const MOST_LEACHED: Fraction = 0.5
+
 /**
  * Share of the water given that has to drain so that a mix never comes to hold more salts than a limit; above 1 where no
  * leaching is enough. Plants take up water and leave salts: at rest what drains carries what is brought.

@@ -86,6 +86,11 @@ export function tracesOf(question: TraceQuestion): TraceState[] {
   const pHs = question.acidity.filter((s) => s.day >= SETTLED).map((s) => s.pH)
   const nitrogen = (crop.properties.seasonNitrogen.value * plants) / mixVolume
   const fed = supplyOfDressings(doses, temperature)(SEASON).charge
+  const chelates = doses.flatMap((d) =>
+    d.dressing.chelateHolds
+      ? [{ holds: d.dressing.chelateHolds, fed: supplyOfDressings([d], temperature)(SEASON).charge }]
+      : [],
+  )
   const kept = 1 - blend.blendingLoss
   const needs = cropNeeds(crop).traces
   return TRACES.map((trace): TraceState => {
@@ -95,10 +100,15 @@ export function tracesOf(question: TraceQuestion): TraceState[] {
     )
     const there = parts + fed[trace]
     const low = needs[trace][0] * nitrogen
-    const shares = [Math.min(...pHs), Math.max(...pHs)].map((pH) => traceShareAt(trace, pH))
-    if (there * Math.min(...shares) < low)
-      return { trace, state: 'short', because: there < low ? 'source' : 'pH' }
-    if (there * Math.max(...shares) > HARMS_FROM[trace])
+    // A chelate keeps its metal in reach as long as it holds.
+    const reachAt = (pH: number) =>
+      chelates.reduce(
+        (sum, c) => (pH <= c.holds ? sum + c.fed[trace] * (1 - traceShareAt(trace, pH)) : sum),
+        there * traceShareAt(trace, pH),
+      )
+    const reach = [Math.min(...pHs), Math.max(...pHs)].map(reachAt)
+    if (Math.min(...reach) < low) return { trace, state: 'short', because: there < low ? 'source' : 'pH' }
+    if (Math.max(...reach) > HARMS_FROM[trace])
       return { trace, state: 'tooMuch', because: there > HARMS_FROM[trace] ? 'source' : 'pH' }
     return { trace, state: 'enough', because: null }
   })

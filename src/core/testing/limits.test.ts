@@ -31,6 +31,7 @@ import {
   depletionFraction,
   isWetMonth,
   rainCaught,
+  risesTo,
   rootedVolume,
   WATERING_LIMITS,
 } from '../climate'
@@ -67,6 +68,9 @@ import {
   feedFlags,
   FLAG_LIMITS,
   IMMEDIATE,
+  ionConcerns,
+  WATER_ION_LIMITS,
+  type WaterIons,
   supplyOf,
   supplyOfDressings,
   type DressingDose,
@@ -590,6 +594,9 @@ everyLimit(
     // All of a leaf hangs over a rim of no mouth: what is left of the rain is what it does not shed.
     rainShed: trial(0.5, (x) => 1 - caught() > x),
     rootsReach: trial(2, (x) => rootedVolume(PEPPER(), 1, 1e9) > x * PEPPER().properties.minRootVolume.value),
+    // A litre of roots over a square decimetre of 0.1 m2, in 60 L: 25 cm below them hold 2.5 L.
+    risesToRoots: trial(0.5, (x) => risesTo(1, 0.1, { surface: 0.1, mixVolume: 60 }) < x * 2.5),
+    risesFrom: trial(25, (cm) => risesTo(1, 0.1, { surface: 0.1, mixVolume: 60 }) < 0.05 * cm),
     wetMonth: trial(1.5, (x) => isWetMonth({ rain: x, use: { value: 1 } })),
   },
   ['coverSaves', 'fineCoverSaves', 'wholeCover', 'mostDepletion', 'depletionAt', 'rainShed', 'rootsReach'],
@@ -1017,3 +1024,19 @@ test('what is met to the last digit is not said, and what is said carries its fi
     judged({ ...shares([row('coir_pith'), 1]), lime: { ...base().lime, doses } }, { calciumGiven: 20 }),
   ).toContainEqual(expect.objectContaining({ code: 'coir-wants-calcium', calcium: 220 }))
 })
+
+const concern = (ions: WaterIons, crop: string | null = null) => ionConcerns(ions, crop)[0]
+everyLimit(
+  'Ions of the water',
+  WATER_ION_LIMITS,
+  {
+    sodiumWatch: trial(70, (sodium) => concern({ sodium }) === undefined),
+    sodiumStop: trial(200, (sodium) => concern({ sodium })?.stop === false),
+    chlorideWatch: trial(140, (chloride) => concern({ chloride }) === undefined),
+    chlorideStop: trial(350, (chloride) => concern({ chloride })?.stop === false),
+    boronWatch: trial(0.75, (boron) => concern({ boron }) === undefined, 0.01),
+    boronStop: trial(2, (boron) => concern({ boron })?.stop === false),
+    tender: trial(0.5, (share) => concern({ chloride: 140 * share }, 'strawberry') === undefined, 0.01),
+  },
+  [],
+)

@@ -2,6 +2,7 @@ import type { Evaluation } from '@/core/evaluate'
 import { limeAt, rainShareFor } from '@/core/chemistry'
 import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
 import type { Container } from '@/core/geometry'
+import { airAsDug, SOIL_SETTLES } from '@/core/mixing'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
 import { waterJudged, type Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
@@ -84,6 +85,16 @@ const airAtDepth = ({ blend }: Evaluation, depth: number) =>
     40,
   ).airFilledPorosity
 
+/** What the first weeks are like while soil lies as it was dug. */
+function looseSoil({ blend, mix }: Evaluation): string[] {
+  const air = airAsDug(blend, mix.airFilledPorosity)
+  return air === null
+    ? []
+    : [
+        `Loose, as dug, it has ${percentText(air)} air. A month of watering settles the soil to ${percentText(SOIL_SETTLES)} of its volume, and to the figure above.`,
+      ]
+}
+
 function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v: Verdicts): Reading {
   const place = (x: number) => x / AIR
   const { low, high } = bands.airFilledPorosity
@@ -113,6 +124,7 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
     why: () => [
       `Pores are ${percentText(e.blend.totalPorosity)} of the blend; ${percentText(e.mix.containerCapacity)} stay full of water when draining ends, at the depth of ${lengthText(e.mixDepth, units)}. The rest is air.`,
       `The same mix in straight pots: ${listed(DEPTHS, (d) => `${lengthText(d, units)} deep ${percentText(airAtDepth(e, d))}`)}. Depth drains a mix, not holes.`,
+      ...looseSoil(e),
     ],
   }
 }

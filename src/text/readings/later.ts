@@ -10,6 +10,7 @@ import { shortName } from '../base/labels'
 import { percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
 import { feedSpan, nutrientTable, shortText } from './feed'
 import { listed, type Reading, type Why } from './reading'
+import { saltsWhy } from './salts'
 
 /** All that the figures below those under the hand are worded from. */
 export interface LaterContext {
@@ -73,7 +74,8 @@ function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Read
     likely: { kind: 'drawn', figure: 'electricalConductivity', write: ecText, place: null },
     ghost: (other) => ({ position: place(saltsOf(other)), text: ecText(saltsOf(other)) }),
     why: () => [
-      `Whose they are: ${listed(saltShares(e), (s) => `${s.name} ${percentText(s.share)}`)}; dressings on top of that. Each part’s extract times the water it holds full, summed (saturation mixing). Bounds by Maas & Hoffman 1977.`,
+      `Whose they are: ${listed(saltShares(e), (s) => `${s.name} ${percentText(s.share)}`)}; dressings on top of that. Each part’s extract times the water it holds full, summed (saturation mixing).`,
+      ...saltsWhy(e),
     ],
   }
 }

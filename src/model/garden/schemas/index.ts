@@ -56,9 +56,9 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   learned: 1,
   material: 2,
   photo: 1,
-  place: 3,
+  place: 4,
   record: 4,
-  shelf: 2,
+  shelf: 3,
   settings: 4,
   test: 1,
 }
@@ -70,8 +70,12 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   /** An amount as it was said. */
   job: [9],
+  /** Ions of a water report. */
+  place: [4],
   /** The address of labels. */
   settings: [4],
+  /** How much farther than the tables say readings stray. */
+  shelf: [3],
 }
 
 export type Kind = keyof typeof SCHEMAS

@@ -15,6 +15,10 @@ export const placeSchema = z.object({
   waterEc: number,
   /** From a softener: sodium in place of calcium and magnesium. */
   waterSoftened: z.boolean(),
+  /** Of a report on the water, mg/L; left out where nobody looked. */
+  waterSodium: number.optional(),
+  waterChloride: number.optional(),
+  waterBoron: number.optional(),
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),

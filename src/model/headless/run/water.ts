@@ -45,7 +45,13 @@ function written({ moved, figures, ranges }: Watered, every: number) {
 
 /** Works a case of moving water out. Errors: those of `prepare`, `watchWater` and, where it is asked, `wateringPlan`. */
 export function runWater(c: CaseOf<'water'>): Outcome<object> {
-  const question = questionOfCase({ ...c, lime: undefined, dressings: undefined, ranges: undefined })
+  const question = questionOfCase({
+    ...c,
+    lime: undefined,
+    dressings: undefined,
+    ranges: undefined,
+    offers: false,
+  })
   if (!question.ok) return question
   const prepared = prepare(question.value)
   if (!prepared.ok) return prepared
