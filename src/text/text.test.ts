@@ -2,6 +2,7 @@ import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { dressingById } from '@/core/data/dressings'
 import { cropById, CROPS, MATERIALS, materialById } from '@/core/data'
 import { SET_OTHERWISE } from '@/core/data/planting'
 import { lineOf } from '@/model/mix/doses'
@@ -324,6 +325,12 @@ test('cautions come with the materials that need them, each once', () => {
   expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust'])
   expect(of('compost_green', 'manure_cattle_composted')).toEqual(['legionella', 'herbicide', 'manure'])
   expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
+  // Feeds made of manure carry what manure carries; rock phosphate its metals.
+  const fed = (id: string) => cautionsForMixing([], [], [dressingById(id)!]).map((c) => c.id)
+  for (const id of ['poultry_pellets', 'guano_seabird', 'compost_tea'])
+    expect(fed(id), id).toEqual(['manure'])
+  expect(fed('rock_phosphate')).toEqual(['cadmium'])
+  expect(fed('crf_3_4')).toEqual([])
   expect(cautionsForMixing([], ['lime_calcitic']).map((c) => c.id)).toEqual(['lime'])
   expect(cautionsForMixing([], ['lime_hydrated']).map((c) => c.id)).toEqual(['lime', 'burns'])
   expect(limeCaution('wood_ash')).toContain('Goggles')

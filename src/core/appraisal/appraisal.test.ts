@@ -6,7 +6,20 @@ import { bandsOf, targetsFor } from '../targets'
 import { parts } from '../testing/arbitraries'
 import { ranked } from './finding'
 import { APPRAISAL_LIMITS as L } from './limits'
-import { appraise, type AppraisalQuestion, type Finding, type Situation, type Topic } from '.'
+import { REMEDIES } from './remedies'
+import {
+  appraise,
+  easedBy,
+  isGood,
+  leavesGraver,
+  maySoften,
+  TOPICS,
+  type AppraisalQuestion,
+  type Finding,
+  type Severity,
+  type Situation,
+  type Topic,
+} from '.'
 
 const place = {
   latitude: 45,
@@ -277,4 +290,37 @@ test('one finding a topic, the gravest; of two as grave harm to people comes fir
     'ph-low grave',
     'dust note',
   ])
+})
+
+describe('two appraisals', () => {
+  const of = (topic: Topic, severity: Severity): Finding => ({ topic, severity })
+  test('a change is graver where a topic weighs more than before, whatever else it mends', () => {
+    const low = [of('air-low', 'grave')]
+    expect(leavesGraver(low, [of('air-low', 'watch')])).toBe(false)
+    expect(leavesGraver(low, [of('air-low', 'grave'), of('dust', 'note')])).toBe(false)
+    expect(leavesGraver(low, [of('ph-high', 'watch')])).toBe(true)
+    expect(leavesGraver([of('air-low', 'watch')], low)).toBe(true)
+  })
+  test('what is grave counts three, what is to be watched one, notes nothing', () => {
+    expect(easedBy([of('air-low', 'grave')], [])).toBe(3)
+    expect(easedBy([of('air-low', 'grave')], [of('air-low', 'watch')])).toBe(2)
+    expect(easedBy([of('air-low', 'watch'), of('dust', 'note')], [])).toBe(1)
+    expect(easedBy([], [of('ph-high', 'watch')])).toBe(0)
+  })
+  test('notes leave a mix good; holes in a base are not a matter of degree, air is', () => {
+    expect(isGood([of('dust', 'note')])).toBe(true)
+    expect(isGood([of('dust', 'watch')])).toBe(false)
+    expect(maySoften([of('no-drainage', 'grave')])).toBe(false)
+    expect(maySoften([of('no-drainage', 'grave'), of('air-low', 'watch')])).toBe(true)
+    expect(maySoften([of('air-low', 'note')])).toBe(false)
+  })
+  test('remedies belong to topics, each once, and lime is never one of a mix that is limy', () => {
+    for (const [topic, remedies] of Object.entries(REMEDIES)) {
+      expect(Object.keys(TOPICS)).toContain(topic)
+      expect(new Set(remedies).size).toBe(remedies.length)
+    }
+    for (const topic of ['ph-high', 'lime-too-much', 'lime-already-in-bag'] as const)
+      expect(REMEDIES[topic]).not.toContain('lime')
+    expect(ranked([of('no-drainage', 'grave')])[0]!.remedies).toEqual(['holes'])
+  })
 })

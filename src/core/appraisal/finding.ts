@@ -2,6 +2,7 @@ import type { BottomLayer } from '../column'
 import type { Evaluation } from '../evaluate'
 import type { Judgement, JudgementQuestion } from '../judgement'
 import type { Bands } from '../targets'
+import { REMEDIES, type Remedy } from './remedies'
 import type { Situation } from './situation'
 import { CONCERNS, TOPICS, type Topic } from './topics'
 
@@ -16,6 +17,8 @@ export interface Finding {
   /** The figure that decides and the end of its band, where one does, in the core's units. */
   value?: number
   limit?: number
+  /** What to do about it besides changing the parts, the first to try first. */
+  remedies?: readonly Remedy[]
 }
 
 /** All that is known of a mix in its container, crop and place. */
@@ -54,5 +57,7 @@ export function ranked(findings: readonly Finding[]): Finding[] {
     const there = best.get(f.topic)
     if (!there || rank(f) < rank(there)) best.set(f.topic, f)
   }
-  return [...best.values()].sort((a, b) => rank(a) - rank(b))
+  return [...best.values()]
+    .sort((a, b) => rank(a) - rank(b))
+    .map((f) => (REMEDIES[f.topic] ? { ...f, remedies: REMEDIES[f.topic] } : f))
 }

@@ -25,6 +25,7 @@ const TOPIC_OF: Record<JudgementCode, Topic | null | ((q: AppraisalQuestion, j: 
     'lime-against-acid': 'lime-too-much',
     'water-raises-ph': 'water-raises-ph',
     'softened-water': 'water-salty',
+    'water-ion': 'water-salty',
     'hard-water-for-acid': 'water-raises-ph',
     'salts-rise': ({ waterEc }) => (waterEc >= L.saltyWater.value ? 'water-salty' : 'salts-high'),
     'rich-for-seedlings': 'too-rich-for-seed',

@@ -3,6 +3,8 @@ import { fromFigures } from './fromFigures'
 import { fromJudgements } from './fromJudgements'
 import { fromMaterials } from './fromMaterials'
 
+export { easedBy, isGood, leavesGraver, maySoften } from './compare'
+export { isCarried, isTender } from './situation'
 export { SEVERITIES, type AppraisalQuestion, type Finding, type Severity } from './finding'
 export { TOPICS, type Topic } from './topics'
 export type { Situation } from './situation'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { materialFiguresSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
-import { CROPS, LIMES, MATERIALS } from '.'
+import { CROPS, LIMES, MATERIALS, mayBeOffered } from '.'
 import cropsFile from './crops.json'
 import figuresFile from './cropFigures.json'
 import materialFiguresFile from './materialFigures.json'
@@ -106,5 +106,31 @@ describe('data tables', () => {
   test('a source key reads as a citation, a family key as what it is', () => {
     expect(citationOf('fao-56')).toContain('Irrigation and Drainage Paper 56')
     expect(citationOf('family:bark')).toContain('bark')
+  })
+})
+
+describe('what a material is for', () => {
+  const pot = { tender: false, litres: 20, inGround: false, carried: false }
+  const may = (id: string, change: Partial<typeof pot> = {}) =>
+    mayBeOffered(
+      MATERIALS.find((m) => m.id === id)!,
+      { ...pot, ...change },
+    )
+  test('mulch, layers, dressings and what is raw are never parts of a mix that is offered', () => {
+    for (const id of ['bark_mulch_shredded', 'gravel_pea', 'rock_dust', 'biochar_raw', 'wood_chips_fresh'])
+      expect(may(id), id).toBe(false)
+    for (const id of ['peat_medium', 'perlite_coarse', 'compost_green']) expect(may(id), id).toBe(true)
+  })
+  test('soil belongs in large containers and in the ground, never where a floor has to bear it', () => {
+    expect([may('soil_loam', { litres: 59 }), may('soil_loam', { litres: 60 })]).toEqual([false, true])
+    expect(may('soil_loam', { inGround: true })).toBe(true)
+    expect(may('soil_loam', { litres: 400, carried: true })).toBe(false)
+  })
+  test('a large bed on soil is filled by the load; seeds get nothing with germs in it', () => {
+    expect(may('peat_medium', { inGround: true, litres: 199 })).toBe(true)
+    expect(may('peat_medium', { inGround: true, litres: 200 })).toBe(false)
+    expect(may('compost_green', { inGround: true, litres: 749 })).toBe(true)
+    expect(may('compost_green', { tender: true })).toBe(false)
+    expect(may('vermiculite_fine', { tender: true })).toBe(true)
   })
 })

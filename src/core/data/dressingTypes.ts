@@ -93,6 +93,8 @@ export interface Dressing extends Learnable<Dressing> {
    * kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is told, and for limes.
    */
   acidity: Property | null
+  /** pH up to which its metals stay chelated; left out where they are not. */
+  chelateHolds?: number
   /** Osmotic effect against an equal weight of sodium nitrate = 100. */
   saltIndex: Property | null
   /** g/mL, loosely spooned. */

@@ -1,3 +1,4 @@
+export { mayBeOffered, type WantedFor } from './uses'
 export { CROPS, cropById } from './crops'
 export { limeById, limeIn, LIMES, LIME_DRESSINGS, limingMaterial } from './limes'
 export { MATERIALS, materialById, materialIn } from './materials'

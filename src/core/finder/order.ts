@@ -77,6 +77,10 @@ export interface Look {
   limeGramsPerLitre: number
   /** Money for lime and dressings of a litre, of those with a price. */
   dosesPerLitre: number
+  /** Feed it is given with it, g per litre. */
+  feeds: { dressingId: string; gramsPerLitre: number }[]
+  /** Grave findings about it. */
+  grave: number
   air: number
   /** Easily available, in a bed on soil plant-available. */
   water: number
@@ -112,13 +116,18 @@ export function distinctKinds(ordered: readonly Candidate[], tables: Tables): Ca
 }
 
 /**
- * The order a grower sees: by tenths of the chance that every band is met, then by what is said against them, then as
+ * The order a grower sees: what is grave last, then by tenths of the chance that every band is met, then by what is said against them, then as
  * `inOrder`. Those that were not looked at come behind those that were.
  */
 export function rankFound(found: readonly Found[]): Found[] {
   const tenths = ({ look }: Found) => (look ? Math.round(look.chance * 10) : -1)
+  const grave = ({ look }: Found) => look?.grave ?? 0
   const severity = ({ look }: Found) => (look ? severityOf(look.concerns) : Number.MAX_VALUE)
   return [...found].sort(
-    (a, b) => tenths(b) - tenths(a) || severity(a) - severity(b) || rankOf(a.candidate) - rankOf(b.candidate),
+    (a, b) =>
+      grave(a) - grave(b) ||
+      tenths(b) - tenths(a) ||
+      severity(a) - severity(b) ||
+      rankOf(a.candidate) - rankOf(b.candidate),
   )
 }

@@ -4,7 +4,7 @@ import type { Band, Crop } from '../data/types'
 import type { Evaluation } from '../evaluate'
 import type { Container } from '../geometry'
 import type { BlendPart } from '../mixing'
-import type { FeedFlag, Trace } from '../nutrients'
+import type { FeedFlag, IonConcern, Trace, WaterIons } from '../nutrients'
 import type { Centimetres, Days, Fraction } from '../units'
 import type { WindExposure } from './limits'
 
@@ -28,7 +28,8 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
   | { code: 'lime-too-much'; gramsPerLitre: number; times: number }
   /** Lime is given against sulfur or another acidifier of the same mix; `lime` g per litre. */
   | { code: 'lime-against-acid'; dressing: string; lime: number }
-  | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number }
+  /** Alkalinity of the water, meq/L. */
+  | { code: 'water-raises-ph'; from: number; to: number; weeks: number; most: number; alkalinity: number }
   /** Salts rise beyond the crop's limit; `leaching` is the share of the water that has to drain against it. */
   | {
       code: 'salts-rise'
@@ -40,6 +41,8 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       leaching: Fraction
     }
   | { code: 'softened-water' }
+  /** mg/L. */
+  | ({ code: 'water-ion' } & IonConcern)
   | { code: 'hard-water-for-acid'; alkalinity: number; limit: number; most: number }
   | { code: 'rich-for-seedlings'; share: Fraction; ec: number; limit: number }
   | { code: 'unsterile-for-seeds'; materials: string[] }
@@ -85,6 +88,8 @@ export interface JudgementQuestion {
   waterEvery: Days | null
   /** Alkalinity of the water, meq/L. */
   waterAlkalinity: number
+  /** Ions of its report, mg/L; none known where left out. */
+  waterIons?: WaterIons
   /** Elemental calcium of what is given beside lime, mg/L. */
   calciumGiven: number
   /** What is given besides lime. */

@@ -11,7 +11,7 @@ import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS, WIND_MET } from './limits'
 import { potTooSmall } from './roomRules'
 import { tracesAmiss } from './traceRules'
-import { isGrave, saltsOfSeason, saltsRise, waterRaisesPH, softenedWater } from './waterRules'
+import { isGrave, saltsOfSeason, saltsRise, waterIon, waterRaisesPH, softenedWater } from './waterRules'
 import { airVerdict, isFed, isSlump } from './verdicts'
 
 /** One rule: what it finds, mostly nothing or one thing. */
@@ -275,6 +275,7 @@ export const RULES: readonly Rule[] = [
   limeAgainstAcid,
   waterRaisesPH,
   softenedWater,
+  waterIon,
   saltsRise,
   tooRich,
   unsterileForSeeds,

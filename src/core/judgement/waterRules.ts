@@ -1,7 +1,7 @@
 import { JUDGED_AFTER } from '../chemistry'
 import type { Evaluation } from '../evaluate'
 import { SEEDLING_VOLUME } from '../filling/limits'
-import { leachingFor, relativeYield, saltBand, USUAL_SALT_LIMIT } from '../nutrients'
+import { ionConcerns, leachingFor, relativeYield, saltBand, USUAL_SALT_LIMIT } from '../nutrients'
 import type { Fraction } from '../units'
 import type { Judgement, JudgementQuestion } from './judgement'
 import { JUDGEMENT_LIMITS as L } from './limits'
@@ -69,6 +69,7 @@ export function waterRaisesPH({
         to: last.pH,
         weeks: Math.round(last.day / 7),
         most,
+        alkalinity: waterAlkalinity,
       },
     ]
   const limit = L.hardWater.value
@@ -76,6 +77,12 @@ export function waterRaisesPH({
     ? [{ level: 'warn', code: 'hard-water-for-acid', alkalinity: waterAlkalinity, limit, most }]
     : []
 }
+
+/** Sodium, chloride and boron of a water report, where the crop is harmed by them. */
+export const waterIon = ({ crop, waterIons = {} }: JudgementQuestion): Judgement[] =>
+  ionConcerns(waterIons, crop?.id ?? null)
+    .slice(0, 1)
+    .map((concern) => ({ level: concern.stop ? 'alarm' : 'warn', code: 'water-ion', ...concern }))
 
 /** Sodium of a softener harms roots and seals soil; the same water before it does not. */
 export const softenedWater = ({

@@ -143,7 +143,7 @@ export function targetsFor(q: TargetQuestion): Targets {
   else put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
   strictest('pH', (c) => c.pH)
   if (q.soilless) lowerForSoilless(bands)
-  strictest('electricalConductivity', (c) => ({ low: 0, high: saltBand(c.properties).high }))
+  strictest('electricalConductivity', (c) => saltBand(c.properties))
   if (q.carried) put('drainedWeight', { low: 0, high: LIFT_LIMIT }, [{ code: 'carried' }])
   if (q.waterEvery !== null)
     put('daysBetweenWaterings', { low: q.waterEvery, high: 14 }, [

@@ -75,14 +75,17 @@ const feed = (dressingId: string, more: Partial<DressingLine> = {}): DressingLin
 })
 
 describe('next moves and the finder, from a job', () => {
-  test('draw on the shelf and the mix, or on everything that is no finished mix', () => {
+  test('draw on the shelf and the mix, or on everything that is meant for such a container', () => {
     const shelf = materialsFrom(garden(), leeks(), 'shelf')
     expect(shelf).toContain('vermiculite_medium') // in the mix, not on the shelf
     expect(shelf).toContain('pumice')
     expect(shelf).not.toContain('scoria')
-    expect(materialsFrom(garden(), leeks(), 'all')).toHaveLength(
-      MATERIALS.filter((m) => m.family !== 'mix').length,
-    )
+    const all = materialsFrom(garden(), leeks(), 'all')
+    // A pot of less than 60 L: no soil but what is in it already, nothing that is mulch or a layer.
+    expect(all).toContain('perlite_coarse')
+    for (const id of ['gravel_pea', 'bark_mulch_shredded', 'soil_clay_loam', 'potting_mix_bagged'])
+      expect(all).not.toContain(id)
+    for (const { materialId } of leeks().parts) expect(all).toContain(materialId)
   })
   test('a move taken is worth what it said, and brings no new fault', () => {
     const { standing, moves: best } = moves(leeks(), 'shelf', 5)

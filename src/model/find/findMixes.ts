@@ -15,7 +15,7 @@ import {
 import { succeed, type Outcome } from '@/core/outcome'
 import { CHANCE_DRAWS, rangesAtOnce } from '@/core/ranges'
 import { waterJudged } from '@/core/targets'
-import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare'
+import { withFeed } from '../mix/withFeed'
 import { doseCost, type DosePrices } from '../mix/doseCost'
 import type { MixQuestion } from '../mix/question'
 
@@ -46,10 +46,11 @@ export function lookAt(
   { parts }: Pick<Candidate, 'parts'>,
   prices: DosePrices = {},
 ): Look | null {
-  const prepared = prepare({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
-  if (!prepared.ok) return null
-  const { bands, input, lime } = prepared.value
-  const evaluation = evaluatePrepared(prepared.value, AT_REST)
+  const bare = { ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } }
+  const fed = withFeed(bare)
+  if (!fed) return null
+  const { prepared, evaluation: e, judgements, findings, feeds } = fed
+  const { bands, input, lime } = prepared
   const drawn = rangesAtOnce({
     input,
     bands,
@@ -57,17 +58,25 @@ export function lookAt(
     draws: CHANCE_DRAWS,
     years: [],
   })
-  if (!evaluation.ok || !drawn.ok) return null
-  const e = evaluation.value
+  if (!drawn.ok) return null
   return {
-    concerns: judgementsOf(prepared.value, e).filter((j) => j.level !== 'note'),
+    concerns: judgements.filter((j) => j.level !== 'note'),
     chance: drawn.value.chance ?? 0,
     pH: e.lime.pH,
     limeGramsPerLitre: lime.own.gramsPerLitre,
-    dosesPerLitre: doseCost(prepared.value, prices).perLitre,
+    dosesPerLitre: doseCost(prepared, prices).perLitre,
+    feeds,
+    grave: findings.filter((f) => f.severity === 'grave').length,
     air: e.mix.airFilledPorosity,
     water: waterJudged(e.mix, bands),
   }
+}
+
+/** A mix is more than one material with a pinch of another: no more of one than this. Source: common practice. */
+const MOST_OF_ONE = 0.8
+const isMixed = ({ parts }: Candidate): boolean => {
+  const all = parts.reduce((sum, p) => sum + p.parts, 0)
+  return parts.every((p) => p.parts <= MOST_OF_ONE * all)
 }
 
 /** Recipes looked at where the search was cut short. Source: our assumption: three are offered, of more than one kind. */
@@ -86,10 +95,9 @@ export function* findMixes(
   const { families, front, tried, complete, allowed } = result.value
   const onFront = new Set(front.map(keyOf))
   const found: Found[] = []
-  for (const [i, candidate] of distinctKinds(
-    inOrder(result.value, question.tables),
-    question.tables,
-  ).entries()) {
+  const ordered = inOrder(result.value, question.tables)
+  const mixed = ordered.filter(isMixed)
+  for (const [i, candidate] of distinctKinds(mixed.length > 0 ? mixed : ordered, question.tables).entries()) {
     // Who is in a hurry gets the first few looked at.
     const looked = i < (enough?.() ? FEW : FINDER_LIMITS.judged.value)
     found.push({

@@ -1,9 +1,10 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { isOwn, materialIn } from '@/core/data'
+import { isOwn, materialIn, mayBeOffered, type Material } from '@/core/data'
+import { containerVolumes } from '@/core/geometry'
 import type { ShelfMaterial } from '@/core/finder'
 import { preparedMaterial } from '@/core/mixing'
 import { fail, succeed, type Outcome } from '@/core/outcome'
-import { shelfItemOf, type Garden } from '../garden/garden'
+import { asJudged, containerOf, judgedBed, shelfItemOf, type Garden } from '../garden/garden'
 import { materialsToChoose, tablesOf } from '../garden/tables'
 import type { Job } from '../garden/schemas'
 import { shelfEntry } from '../garden/shelfEntry'
@@ -21,10 +22,18 @@ const isOnShelf = (garden: Garden, id: string) => {
 /** Ids of the materials a search may draw on; what is in the mix already always counts. */
 export function materialsFrom(garden: Garden, job: Job, source: Source): string[] {
   const inMix = new Set(materialIdsOf(job))
+  const { vessel } = judgedBed(asJudged(job)).spec
+  const filled = containerVolumes(containerOf(vessel))
+  const wanted = {
+    tender: false,
+    litres: filled.ok ? filled.value.mixVolume : 0,
+    inGround: containerOf(vessel).base.kind === 'onSoil',
+    carried: false,
+  }
+  const isWanted = (m: Material) => m.family !== 'mix' && (!filled.ok || mayBeOffered(m, wanted))
   return materialsToChoose(garden)
     .filter(
-      (m) =>
-        isOwn(m.id) || inMix.has(m.id) || (source === 'all' ? m.family !== 'mix' : isOnShelf(garden, m.id)),
+      (m) => isOwn(m.id) || inMix.has(m.id) || (source === 'all' ? isWanted(m) : isOnShelf(garden, m.id)),
     )
     .map((m) => m.id)
 }

@@ -23,10 +23,12 @@ const hasPeat = ({ candidate }: Found, tables: Tables) =>
 
 /**
  * Three mixes to begin with, of what the finder found, likeliest first: the likeliest; the cheapest of those not much
- * less likely; the likeliest without peat; filled up with the next of another kind. Fewer where fewer were looked at.
+ * less likely; the likeliest without peat; filled up with the next of another kind. None with something grave where there is one without. Fewer where fewer were looked at.
  */
 export function threeMixes(found: readonly Found[], tables: Tables): MixOffer[] {
-  const looked = found.filter((f) => f.look !== null)
+  const seen = found.filter((f) => f.look !== null)
+  const sound = seen.filter((f) => f.look!.grave === 0)
+  const looked = sound.length > 0 ? sound : seen
   const first = looked[0]
   if (!first) return []
   const near = looked.filter((f) => chanceOf(f) >= chanceOf(first) - MAY_LOSE)

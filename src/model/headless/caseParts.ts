@@ -4,6 +4,8 @@ import { containerSchemas, dressingPlaceSchemas } from '@/model/garden/shapes'
 import { BED_FIELDS, type CaseSchema } from '../garden/schemas/bedFields'
 import { DRESSING_FAMILIES, ELEMENTS, MATERIAL_FAMILIES, MATERIAL_PROPERTIES } from '../../core/data/types'
 
+const ion = (most: number) => z.number().min(0).max(most).optional()
+
 /** What the cases of the headless door are put together from. All sizes in the core's units. */
 z.config({ jitless: true })
 
@@ -132,6 +134,8 @@ export const growingSchema = z.strictObject({
   waterAlkalinity: z.number().min(0).max(20).optional(),
   waterConductivity: z.number().min(0).max(10).optional(),
   waterSoftened: z.boolean().optional(),
+  /** Of a water report, mg/L. */
+  waterIons: z.strictObject({ sodium: ion(11_000), chloride: ion(20_000), boron: ion(100) }).optional(),
   emptyWeight: z.number().min(0).optional(),
 })
 

@@ -42,6 +42,10 @@ const evaluateCase = z.strictObject({
     situationSchema.optional(),
     'How it will be used and where parts come from, for the appraisal: stage, standing, years, manureFrom and so on.',
   ),
+  offers: described(
+    z.boolean().default(false),
+    'Also the next moves: at most three, each carried out and appraised whole.',
+  ),
   temperature: described(
     z.number().min(-5).max(45).default(20),
     'Mean of the mix where no climate is given, C.',

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { SEVERITIES, TOPICS, type Finding } from '@/core/appraisal'
+import { LIMES } from '@/core/data'
 import { runCase } from './run'
 import panel from './testing/panel.json'
 
@@ -12,17 +13,21 @@ interface Situation {
   case: object
   extra: object
   expect: { first: string[]; mention: string[]; never: string[]; fine?: boolean }
+  offers: { never: string[]; good: string[] }
   figures: Record<string, [number, number]>
 }
+/** Sulfurs, and sulfates that acidify. */
+const SULFURS = new Set(['sulfur_elemental', 'sulfur_prilled', 'iron_sulfate', 'aluminium_sulfate'])
 const PANEL = panel as unknown as Situation[]
 interface Answer {
   appraisal: Finding[]
+  offers: { changes: string[] }[]
   figures: Record<string, number>
   salts: { mix: { electricalConductivity: { saturatedExtract: number } } }
   growing: { watering: { use: { value: number }; days: { value: number } }[] } | null
 }
 const answerOf = ({ case: asked, extra }: Situation): Answer => {
-  const answer = runCase('evaluate', { ...asked, situation: extra })
+  const answer = runCase('evaluate', { ...asked, situation: extra, offers: true })
   if (!answer.ok) throw new Error(JSON.stringify(answer))
   return answer.value as Answer
 }
@@ -62,6 +67,39 @@ describe('fifty situations an adviser has judged', () => {
       // At pH 7.3 with a trace feed the app has enough in reach.
     ).toEqual(['lime-twelve-grams: traces-short'])
   })
+  test('none of the first three offers brings in what may never be offered', () => {
+    const forbidden = (never: string[], change: string) => {
+      const id = change.replace(/^more:/, '')
+      if (change.startsWith('less:') || change === 'lime-less') return false
+      const isLime = id === 'lime' || LIMES.some((l) => l.id === id)
+      return (
+        never.includes(id) ||
+        (never.includes('lime') && isLime) ||
+        (never.includes('sulfur') && SULFURS.has(id))
+      )
+    }
+    expect(
+      misses(({ offers: { never } }, { offers }) =>
+        offers.flatMap((o) => o.changes.filter((change) => forbidden(never, change))),
+      ),
+    ).toEqual([])
+  })
+  test('a mix with nothing to watch gets no offers, and never more than three', () => {
+    for (const { answer } of ANSWERS) {
+      expect(answer.offers.length).toBeLessThanOrEqual(3)
+      if (!answer.appraisal.some(isHeavy)) expect(answer.offers).toEqual([])
+    }
+  })
+  test('in most cases a change or a remedy is one that a good adviser names', () => {
+    const without = misses(({ offers: { good } }, { offers, appraisal }) => {
+      const heavy = appraisal.filter(isHeavy)
+      const said = [...offers.flatMap((o) => o.changes), ...heavy.flatMap((f) => f.remedies ?? [])]
+      return (said.length === 0 && good.includes('none')) || said.some((s) => good.includes(s))
+        ? []
+        : ['none']
+    })
+    expect(without.length, without.join('\n')).toBeLessThanOrEqual(0.2 * PANEL.length)
+  })
   test('its figures lie within an adviser’s bounds', () => {
     const thirstiest = ({ growing }: Answer) =>
       growing && growing.watering.length > 0
@@ -87,7 +125,7 @@ describe('fifty situations an adviser has judged', () => {
     )
     // A reservoir under side holes is not counted in the days; the ash comes within the rounding of its bound.
     expect(outside).toEqual([
-      'fine-wicking-bed: daysBetweenWaterings 2.81 not in 4 to 30',
+      'fine-wicking-bed: daysBetweenWaterings 3.53 not in 4 to 30',
       'ash-twenty-grams: pHAtSixWeeks 6.88 not in 6.9 to 9.2',
     ])
   })

@@ -109,6 +109,7 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
           waterAlkalinity: growing.waterAlkalinity ?? 0,
           waterConductivity: growing.waterConductivity ?? situation?.waterEc,
           waterSoftened: growing.waterSoftened ?? situation?.softened,
+          waterIons: growing.waterIons,
           wind: null,
         }
       : null,

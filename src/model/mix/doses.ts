@@ -3,7 +3,7 @@ import { acidForTarget, releasedFraction } from '@/core/chemistry'
 import { LIMES, type Tables } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
-import { firstShort, isForSeedlings } from '@/core/judgement'
+import { firstShort, isForSeedlings, JUDGEMENT_LIMITS } from '@/core/judgement'
 import type { Fed } from '@/core/nutrients'
 import type { Outcome } from '@/core/outcome'
 import type { DressingLine } from '../garden/schemas'
@@ -39,6 +39,8 @@ const MENDS: Readonly<Record<Exclude<Fed, 'nitrogen'>, string>> = {
 const ACID = 'sulfur_elemental'
 /** Sulfur has worked by then. */
 const ACID_WEEKS = 12
+/** Sulfur is offered from so much above the band: less is within what a meter and the course are sure of. */
+const ACID_FROM = 0.25
 /** pH outside a band that is still within it, for nobody measures finer. */
 const PH_SLACK = 0.05
 /** g of a nutrient short in a season that are not worth a dose. */
@@ -108,7 +110,8 @@ function feedOffers(
 /** Sulfur for a mix above its band, where no lime is given; what its dressings do to pH is counted. */
 function acidOffer({ question, bands, blend, given, lime }: PreparedMix, e: Evaluation): DoseOffer[] {
   const acid = dressingIn(question.tables, ACID)
-  if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + PH_SLACK) return []
+  if (bands.pH.high > JUDGEMENT_LIMITS.acidCrop.value) return []
+  if (!acid || isDose(lime.together.gramsPerLitre) || e.lime.pH <= bands.pH.high + ACID_FROM) return []
   const target = middleOf(bands.pH)
   const plan = acidForTarget(blend, { dressing: acid, target }, ACID_WEEKS * 7, given)
   const { high } = acid.dose

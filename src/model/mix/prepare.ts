@@ -251,6 +251,7 @@ export function judgementQuestion(
     wide: bed.wide,
     waterEvery: care.waterEvery,
     waterAlkalinity: place?.waterAlkalinity ?? 0,
+    waterIons: place?.waterIons,
     dressings: input.dressings ?? [],
     calciumGiven: (input.dressings ?? []).reduce(
       (sum, d) => sum + d.gramsPerLitre * 1000 * (d.dressing.analysis.calcium?.value ?? 0),

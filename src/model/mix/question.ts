@@ -3,7 +3,7 @@ import type { Band, Crop, Tables } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
 import type { Container } from '@/core/geometry'
 import type { WindExposure } from '@/core/judgement'
-import type { Place as DressingPlace } from '@/core/nutrients'
+import type { Place as DressingPlace, WaterIons } from '@/core/nutrients'
 import type { Target } from '@/core/targets'
 import type { WallMaterial } from '@/core/weight'
 
@@ -102,6 +102,8 @@ export interface PlaceQuestion {
   waterConductivity?: number
   /** From a softener; no where left out. */
   waterSoftened?: boolean
+  /** Of a water report, mg/L. */
+  waterIons?: WaterIons
   /** How windy it stands; null where nobody said. */
   wind: WindExposure | null
 }

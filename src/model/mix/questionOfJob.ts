@@ -80,6 +80,11 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
           waterAlkalinity: place.waterAlkalinity,
           waterConductivity: place.waterEc,
           waterSoftened: place.waterSoftened,
+          waterIons: {
+            sodium: place.waterSodium,
+            chloride: place.waterChloride,
+            boron: place.waterBoron,
+          },
           wind: place.wind,
         }
       : null,

@@ -210,6 +210,7 @@ export const dressingSchema = z
       })
       .nullable(),
     acidity: propertySchema.nullable(),
+    chelateHolds: z.number().min(4).max(10).optional(),
     saltIndex: positive.nullable(),
     bulkDensity: positive,
     dose: z.strictObject({ low: z.number().min(0), high: z.number(), limit: z.number(), source }),

@@ -1,4 +1,4 @@
-import type { Material } from '@/core/data'
+import type { Dressing, Material } from '@/core/data'
 
 export interface Caution {
   id: string
@@ -38,6 +38,12 @@ const CAUTIONS = {
     title: 'Manure',
     text: 'Manure that is not proven composted can carry E. coli and Salmonella: 120 days before harvest where food touches soil, 90 where it does not. Keep tetanus cover current and wear gloves.',
     ask: 'your food-safety adviser; a doctor',
+  },
+  cadmium: {
+    id: 'cadmium',
+    title: 'Metals in rock phosphate',
+    text: 'Ground rock phosphate may bring cadmium and fluoride: modest doses, and not every year. Wear a dust mask.',
+    ask: 'the seller’s analysis; your local rules',
   },
   herbicide: {
     id: 'herbicide',
@@ -110,17 +116,24 @@ const BURNING: ReadonlySet<string> = new Set(['lime_hydrated', 'wood_ash'])
 /** What to know before choosing a lime that burns; nothing for the others. */
 export const limeCaution = (limeId: string): string =>
   BURNING.has(limeId)
-    ? 'Caustic: it burns eyes and skin. Goggles and gloves; two to four weeks and a pH test before planting.'
+    ? 'Caustic: it burns eyes and skin. Goggles and gloves; two weeks and a pH test before planting.'
     : ''
 
-/** The cautions for opening and blending these materials, each once, in the order first met. */
-export function cautionsForMixing(materials: readonly Material[], limeIds: readonly string[]): Caution[] {
+const isCaution = (id: string): id is CautionId => id in CAUTIONS
+
+/** The cautions for opening and blending these materials and feeds, each once, in the order first met. */
+export function cautionsForMixing(
+  materials: readonly Material[],
+  limeIds: readonly string[],
+  dressings: readonly Pick<Dressing, 'caution'>[] = [],
+): Caution[] {
   const ids = new Set<CautionId>()
   for (const m of materials) {
     for (const id of BY_FAMILY[m.family] ?? []) ids.add(id)
     if (m.id === 'sphagnum_moss_long') ids.add('moss')
     if (m.id === 'zeolite') ids.add('zeolite')
   }
+  for (const { caution } of dressings) if (caution && isCaution(caution)) ids.add(caution)
   if (limeIds.length > 0) ids.add('lime')
   if (limeIds.some((id) => BURNING.has(id))) ids.add('burns')
   return [...ids].map(cautionById)

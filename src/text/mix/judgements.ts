@@ -1,5 +1,4 @@
 import type { Judgement } from '@/core/judgement'
-import { USUAL_LEACHING } from '@/core/growing'
 import { cropRow } from '@/core/data/cropTable'
 import type { DoseKind } from '@/core/nutrients'
 import { allOf, MONTHS, shortName } from '../base/labels'
@@ -15,18 +14,11 @@ import {
   windText,
   type UnitSystem,
 } from '../base/units'
+import type { JudgementText } from './judgementText'
+import { WATER_TEXTS } from './waterJudgements'
 
-/** More drained than this is water wasted. Source: common practice. */
-const MOST_LEACHED = 0.5
+export type { JudgementText }
 
-export interface JudgementText {
-  /** What is the matter, with its numbers. */
-  says: string
-  /** What to do. */
-  does: string
-  /** On whose word. */
-  source: string
-}
 const percents = (x: number) => percentText(x)
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
 /** "Gone by then: peat, compost. " */
@@ -68,6 +60,7 @@ export const judgementInShort: Record<Judgement['code'], string> = {
   'salts-rise': 'salts gather',
   'lime-too-much': 'too much lime',
   'softened-water': 'softened water',
+  'water-ion': 'salty water',
   'hard-water-for-acid': 'hard water for an acid crop',
   'rich-for-seedlings': 'rich for seedlings',
   'unsterile-for-seeds': 'not clean for seeds',
@@ -110,6 +103,7 @@ const DOSE_KINDS: Partial<Record<DoseKind, string>> = {
 const TEXTS: {
   [C in Judgement['code']]: (j: Extract<Judgement, { code: C }>, units: UnitSystem) => JudgementText
 } = {
+  ...WATER_TEXTS,
   'too-little-air': (j, units) => ({
     says: `Too little air: ${percents(j.air)} after draining where ${percents(j.wanted)} is the least wanted, in ${lengthText(j.depth, units)} of depth.`,
     does: `More of something coarse and stiff (bark, coarse perlite, pumice), less of what is fine; or a ${j.inGround ? 'higher bed' : 'deeper container'}.`,
@@ -152,24 +146,6 @@ const TEXTS: {
     does: 'No mix makes up for it: take a larger container, fewer plants, or a smaller crop.',
     source: 'Poorter et al. 2012',
   }),
-  'water-raises-ph': (j) => ({
-    says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most it likes.`,
-    does: 'Water with rain, or acidify the water; less lime at the start only puts it off. An ammonium feed pulls the other way.',
-    source: 'alkalinity of the water against the buffer',
-  }),
-  'salts-rise': (j) => ({
-    says: `Salts rise from ${ec(j.from)} to ${ec(j.to)} by week ${j.week}: that would cost ${percents(1 - j.yieldKept)} of the crop. ${ec(j.limit)} is the most for it.`,
-    does:
-      j.leaching <= MOST_LEACHED
-        ? `Water until ${percents(Math.max(j.leaching, USUAL_LEACHING))} of it drains, each time; or mix the water with rain water.`
-        : 'Your water is too salty to be leached out: use rain water, or mix it with rain water.',
-    source: 'mixed tank; Maas & Hoffman 1977',
-  }),
-  'hard-water-for-acid': (j) => ({
-    says: `Your water holds ${j.alkalinity.toFixed(1)} meq/L of alkalinity; for what wants pH ${pHText(j.most)} at most, ${j.limit} is much.`,
-    does: 'Rain water where you can. Otherwise acidify it, and test the pH each spring: it creeps up year by year.',
-    source: 'common practice',
-  }),
   'rich-for-seedlings': (j) => ({
     says: `For seedlings this is rich: salts ${ec(j.ec)} where ${ec(j.limit)} is the most, compost and manure ${percents(j.share)}.`,
     does: 'Sow in a lean mix and prick out into this; or keep the compost to a fifth and let it be old.',
@@ -184,11 +160,6 @@ const TEXTS: {
     says: `Coir is ${percents(j.share)} of it and holds calcium fast; only ${mg(j.calcium)} is given where ${mg(j.wanted)} is wanted.`,
     does: 'Coir that was buffered by its maker, a gram or two of gypsum for each litre, or ground limestone if pH allows.',
     source: 'common practice',
-  }),
-  'softened-water': () => ({
-    says: 'Softened water carries sodium in place of calcium and magnesium: it burns leaf edges and seals soil.',
-    does: 'Take water from before the softener, or rain water.',
-    source: 'common practice; Ayers & Westcot 1985',
   }),
   'traces-short': (j) => ({
     says: [

@@ -42,6 +42,10 @@ export function moveText(
         ? `Give ${change.to < change.from ? 'less' : 'more'} lime: ${to} instead of ${from}`
         : `Leave the lime out: ${from} is too much`
     }
+    case 'undress':
+      return change.to > 0
+        ? `Give half the ${lowered(dressingName(change.dressingId))}: ${doseText(change.to, units)}`
+        : `Leave out the ${lowered(dressingName(change.dressingId))}`
     case 'dress':
       return `Give ${doseText(change.gramsPerLitre, units)} of ${lowered(dressingName(change.dressingId))}`
   }

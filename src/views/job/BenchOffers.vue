@@ -33,9 +33,12 @@ watch(
   { immediate: true },
 )
 const offers = computed(() => threeMixes(found.value, tables.value))
-function begin({ found: { candidate } }: MixOffer) {
+function begin({ found: { candidate, look } }: MixOffer) {
   if (!job.value) return
-  replaceRecipe(afterFinding(job.value, candidate), common.beginningWith(foundText(candidate)).slice(0, 110))
+  replaceRecipe(
+    afterFinding(job.value, candidate, look?.feeds),
+    common.beginningWith(foundText(candidate)).slice(0, 110),
+  )
 }
 </script>
 

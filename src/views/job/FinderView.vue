@@ -60,7 +60,8 @@ const share = computed(() =>
 
 async function openIt(c: Candidate) {
   if (!job.value) return
-  replaceRecipe(afterFinding(job.value, c), words.whatTheFinderFound(foundText(c)).slice(0, 110))
+  const feeds = found.value.find((f) => f.candidate === c)?.look?.feeds
+  replaceRecipe(afterFinding(job.value, c, feeds), words.whatTheFinderFound(foundText(c)).slice(0, 110))
   await go('mix')
 }
 </script>

@@ -3,6 +3,7 @@
 import { common } from '@/text/base/common'
 import { makeStation as words } from '@/text/views/makeStation'
 import Button from 'primevue/button'
+import { dressingIn } from '@/core/data/dressings'
 import { computed, ref, toRaw } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
 import ChipRow from '@/components/frame/ChipRow.vue'
@@ -60,14 +61,10 @@ const chips = computed(() =>
 )
 const { list } = useShopping(inHand, { alone: true })
 const soaking = computed(() => soakingText(list.value, units.value))
-const limeIds = computed(() =>
-  job.value && q.value
-    ? doseTotals(job.value, q.value)
-        .filter((d) => d.isLime)
-        .map((d) => d.id)
-    : [],
-)
-const cautions = computed(() => cautionsForMixing(materials.value, limeIds.value))
+const doses = computed(() => (job.value && q.value ? doseTotals(job.value, q.value) : []))
+const limeIds = computed(() => doses.value.filter((d) => d.isLime).map((d) => d.id))
+const feeds = computed(() => doses.value.flatMap((d) => dressingIn(inHand.tables.value, d.id) ?? []))
+const cautions = computed(() => cautionsForMixing(materials.value, limeIds.value, feeds.value))
 /** A large job in beds on the ground may be mixed where it lies. */
 const beds = computed(() =>
   job.value && q.value

@@ -13,6 +13,7 @@ import { appraisalOf } from '../../mix/appraisal'
 import { evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '../../mix/prepare'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
+import { offersOf } from './offers'
 
 /** What an adviser would say of it, the gravest first. */
 const appraised = (prepared: PreparedMix, e: Evaluation, { situation }: CaseOf<'evaluate'>): Finding[] =>
@@ -52,7 +53,11 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
     const answer = evaluatePrepared(prepared.value, FULL_EFFORT)
     return answer.ok
       ? succeed(
-          { ...written(answer.value, input), appraisal: appraised(prepared.value, answer.value, c) },
+          {
+            ...written(answer.value, input),
+            appraisal: appraised(prepared.value, answer.value, c),
+            ...(c.offers ? { offers: offersOf(c, question.value) } : {}),
+          },
           ...prepared.notes,
           ...answer.notes,
         )
