@@ -69,10 +69,11 @@ test('a digit takes a next move, its figures come true, and undo gives it back',
   await expect(glanceAt(page, 'Air after draining')).toHaveText(before)
   await page.getByRole('button', { name: 'from your shelf' }).click()
   await expect(page.getByRole('button', { name: 'from every material' })).toBeVisible()
-  await expect(moves(page)).toHaveCount(5)
+  // Three different ways at least: each mends what is said in its own manner.
+  await expect.poll(() => moves(page).count()).toBeGreaterThan(2)
   // By the keyboard: to the move, looked at, taken.
   await expect(page.getByRole('region', { name: 'Next moves' }).locator('[aria-busy=false]')).toBeVisible()
-  await tabTo(page, moves(page).nth(1).getByRole('button'))
+  await tabTo(page, moves(page).first().getByRole('button'))
   await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.would')).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(glanceAt(page, 'Air after draining')).not.toHaveText(before)
