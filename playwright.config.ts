@@ -7,9 +7,9 @@ export default defineConfig({
   outputDir: 'test-results/browser',
   fullyParallel: true,
   workers: 2,
-  timeout: 90_000,
+  timeout: 150_000,
   // For a state, however long a busy machine takes to come to it.
-  expect: { timeout: 20_000 },
+  expect: { timeout: 45_000 },
   forbidOnly: true,
   // What needs a second try is a fault of the app or of the test.
   retries: 0,
