@@ -3,7 +3,7 @@
  * core, the model and storage in one place at a time and runs the tests that reach the place. A folder is tried whole,
  * and only what changed since the last time; without a folder a seeded sample of 400 places is tried, or with --each so
  * many of every folder (SEED=… takes another).
- * Prints killed of tried by folder, and every survivor of a folder. Ends with 1 where less is killed than the floor.
+ * Prints killed of tried by folder, and every survivor. Ends with 1 where less is killed than the floor.
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
@@ -132,8 +132,7 @@ for (const [folder, row] of [...byFolder].sort(([a], [b]) => (a < b ? -1 : 1))) 
   all.killed += row.killed
   all.tried += row.tried
   console.log(`${folder}: ${row.killed} of ${row.tried} killed (${share(row).toFixed(0)} %)`)
-  if (folders.length > 0 || each !== undefined)
-    for (const s of row.survivors) console.log(`  ${s.replaceAll('\n', ' ').slice(0, 160)}`)
+  for (const s of row.survivors) console.log(`  ${s.replaceAll('\n', ' ').slice(0, 160)}`)
 }
 console.log(`all: ${all.killed} of ${all.tried} killed (${share(all).toFixed(0)} %)`)
 const isBelow =
