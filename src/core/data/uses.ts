@@ -1,3 +1,4 @@
+import { SOIL_FROM } from './purposes'
 import type { Material } from './types'
 
 /**
@@ -12,6 +13,16 @@ const NOT_A_PART: Readonly<Record<string, 'mulch' | 'base' | 'dressing' | 'raw'>
   biochar_raw: 'raw',
   potting_mix_recycled: 'raw',
 }
+
+/** Made at home, not bought: counted only where the grower has it. Source: common practice. */
+const HOME_MADE: ReadonlySet<string> = new Set(['leaf_mould'])
+/**
+ * Is a material made at home as a rule, so that nobody is sent to buy it?
+ *
+ * @example
+ * isHomeMade('leaf_mould') // true
+ */
+export const isHomeMade = (id: string): boolean => HOME_MADE.has(id)
 
 /** Families that carry germs, weeds or salts that seeds and cuttings do not bear. Source: common practice. */
 const NOT_FOR_SEEDS: ReadonlySet<Material['family']> = new Set(['soil', 'manure', 'compost'])
@@ -39,9 +50,6 @@ const BY_THE_LOAD: ReadonlySet<Material['family']> = new Set([
 ])
 /** A bed from here on is filled by the load, litres. Source: common practice. */
 const LOAD_FROM = 200
-
-/** Soil in a smaller container than this stays wet and airless, litres. Source: common practice. */
-const SOIL_FROM = 60
 
 /**
  * May a material be offered as a part of a mix? Errors: none.

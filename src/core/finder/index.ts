@@ -1,4 +1,5 @@
 export { finish, type Finished, type FinishWishes } from './finish'
+export { bestOfEachFirst } from './framing'
 export { Front } from './front'
 export { gaussLegendre } from './gauss'
 export { FINDER_LIMITS } from './limits'

@@ -1,5 +1,6 @@
 import { materialIn, type Tables } from '../data'
-import { severityOf, type Judgement } from '../judgement'
+import { burdenOf, type Finding } from '../appraisal'
+import type { Verdicts } from '../judgement'
 import { FINDER_LIMITS } from './limits'
 import type { Candidate, FinderResult } from './problem'
 
@@ -68,10 +69,8 @@ export function inOrder(
 
 /** A recipe as the bench would show it. */
 export interface Look {
-  /** Warnings and alarms, the gravest first. */
-  concerns: Judgement[]
-  /** Share of drawn lots of such materials in which every band is met. */
-  chance: number
+  /** Share of drawn lots of such materials in which every band is met; null where nobody drew any. */
+  chance: number | null
   /** With its lime, six weeks after mixing; and that lime, g per litre. */
   pH: number
   limeGramsPerLitre: number
@@ -79,8 +78,9 @@ export interface Look {
   dosesPerLitre: number
   /** Feed it is given with it, g per litre. */
   feeds: { dressingId: string; gramsPerLitre: number }[]
-  /** Grave findings about it. */
-  grave: number
+  /** Its appraisal, the gravest first, and its figures against what is wanted. */
+  findings: Finding[]
+  verdicts: Verdicts
   air: number
   /** Easily available, in a bed on soil plant-available. */
   water: number
@@ -115,19 +115,17 @@ export function distinctKinds(ordered: readonly Candidate[], tables: Tables): Ca
   return ordered.filter((c) => list.has(c))
 }
 
+/** Where nobody drew a chance, it comes behind the least one drawn. */
+const UNKNOWN = -0.1
+
 /**
- * The order a grower sees: what is grave last, then by tenths of the chance that every band is met, then by what is said against them, then as
- * `inOrder`. Those that were not looked at come behind those that were.
+ * The order a grower sees: by what the appraisal says against them, then by tenths of the chance that every band is
+ * met, then as `inOrder`. Those that were not looked at come behind those that were.
  */
 export function rankFound(found: readonly Found[]): Found[] {
-  const tenths = ({ look }: Found) => (look ? Math.round(look.chance * 10) : -1)
-  const grave = ({ look }: Found) => look?.grave ?? 0
-  const severity = ({ look }: Found) => (look ? severityOf(look.concerns) : Number.MAX_VALUE)
+  const tenths = ({ look }: Found) => (look ? Math.round((look.chance ?? UNKNOWN) * 10) : -1)
+  const said = ({ look }: Found) => (look ? burdenOf(look.findings) : Number.MAX_VALUE)
   return [...found].sort(
-    (a, b) =>
-      grave(a) - grave(b) ||
-      tenths(b) - tenths(a) ||
-      severity(a) - severity(b) ||
-      rankOf(a.candidate) - rankOf(b.candidate),
+    (a, b) => said(a) - said(b) || tenths(b) - tenths(a) || rankOf(a.candidate) - rankOf(b.candidate),
   )
 }

@@ -1,3 +1,4 @@
+import type { Frame } from '../data/purposes'
 import type { Band, MaterialFamily } from '../data/types'
 import type { Container } from '../geometry'
 import { STEPS } from '../judgement/limits'
@@ -114,6 +115,8 @@ export interface FinderProblem {
   /** How much each target matters, 1 where left out. */
   weights?: Partial<Record<TargetName, number>>
   rules?: Rules
+  /** Every recipe is put together in one of these ways; in any way where left out. */
+  frames?: readonly Frame[]
   /** Litres of finished mix wanted; needed for packs and stock. */
   volume?: Litres
   /** Years for `structureLost` are two, at this yearly mean, C; 15 where left out. */

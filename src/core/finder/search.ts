@@ -1,5 +1,6 @@
 import { toEnd } from '../toEnd'
 import { fail, succeed, type Outcome } from '../outcome'
+import { Framing } from './framing'
 import { AT, featuresOf, WIDTH, type Features } from './features'
 import { Front } from './front'
 import {
@@ -79,12 +80,14 @@ class Walk {
   private readonly rules: Rules
   private readonly volume: number
   private readonly maxParts: number
+  private readonly framing: Framing | null
 
   constructor(of: {
     features: Features
     scorer: Scorer
     shelf: readonly ShelfMaterial[]
     rules: Rules
+    frames?: FinderProblem['frames']
     volume: number
     maxParts: number
     maxMaterials: number
@@ -96,12 +99,14 @@ class Walk {
     this.volume = of.volume
     this.maxParts = of.maxParts
     this.sums = Array.from({ length: of.maxMaterials + 1 }, () => new Float64Array(WIDTH))
+    this.framing = of.frames ? new Framing(of.frames, of.shelf) : null
     const families = [...new Set(of.shelf.map((s) => s.material.material.family))]
     this.familyBit = of.shelf.map((s) => 1 << families.indexOf(s.material.material.family))
   }
 
   /** All compositions of one set of materials, in lowest terms. */
   compositions(which: readonly number[]): void {
+    if (this.framing?.misses(which)) return
     this.which.length = 0
     this.which.push(...which)
     this.present = 0
@@ -133,6 +138,7 @@ class Walk {
   }
 
   private judge(sums: Float64Array, total: number): void {
+    if (this.framing && !this.framing.holds(this.parts, total)) return
     const { present, family } = this
     const bound = this.scorer.bound(sums, total)
     const rival = this.best.get(family)
@@ -240,6 +246,7 @@ export function* search(
     scorer,
     shelf,
     rules,
+    frames: problem.frames,
     volume: problem.volume ?? 0,
     maxParts: parts,
     maxMaterials: Math.min(most, shelf.length),

@@ -11,6 +11,7 @@ export type Reason =
   | { code: 'most-vegetables' }
   | { code: 'pots' }
   | { code: 'ground' }
+  | { code: 'soil-bed' }
   | { code: 'height'; height: Centimetres }
   | { code: 'soilless'; by: number }
   | { code: 'carried' }
@@ -54,6 +55,8 @@ export interface TargetQuestion {
   crops: readonly Crop[]
   /** A bed drained by soil is held to plant-available water, not to the easy water of pots. */
   inGround: boolean
+  /** A large bed filled with soil for the most part: it holds its water as ground does, wherever it lies. */
+  soilBed?: boolean
   /** A mix of peat, bark, coir or compost without soil; false where no mix is known. */
   soilless?: boolean
   /** Height of the mix, cm; null where it is not known, and the usual pot is taken. */
@@ -139,7 +142,8 @@ export function targetsFor(q: TargetQuestion): Targets {
   strictest('airFilledPorosity', (c) => c.airFilledPorosity)
   // Soil below drains a bed as a far deeper pot would be, and no band by height is known for it.
   if (q.height !== null && !q.inGround) airByHeight(bands, q.height)
-  if (q.inGround) put('plantAvailableWater', GROUND_WATER, [{ code: 'ground' }])
+  if (q.inGround || q.soilBed)
+    put('plantAvailableWater', GROUND_WATER, [{ code: q.inGround ? 'ground' : 'soil-bed' }])
   else put('easilyAvailableWater', EASY_WATER, [{ code: 'pots' }])
   strictest('pH', (c) => c.pH)
   if (q.soilless) lowerForSoilless(bands)

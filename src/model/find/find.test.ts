@@ -9,7 +9,9 @@ import { questionOfJob } from '@/model/mix/questionOfJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { judgementsOf, type PreparedMix, evaluatePrepared, AT_REST } from '@/model/mix/prepare'
 import { versionOf, isUnkept, recipeOf, sameRecipe } from '@/model/mix/versions'
-import { bringsFault, judgementKey, severityOf, standingOf } from '@/core/judgement'
+import { burdenOf } from '@/core/appraisal'
+import { appraisalOf } from '../mix/appraisal'
+import { bringsFault, judgementKey, standingOf } from '@/core/judgement'
 import { finderProblem, waterByDays } from './finderProblem'
 import { evaluateJob, prepareJob } from '@/model/mix/evaluateJob'
 import { afterFinding, movesAtOnce, movesRequest } from './nextMoves'
@@ -100,7 +102,10 @@ describe('next moves and the finder, from a job', () => {
       expect(move.gain).toBeCloseTo(standing.faults - now.faults, 9)
       expect(move.gain).toBeGreaterThan(0.4)
       expect(bringsFault(standing, now)).toBe(false)
-      for (const gone of move.ends) expect(judged.map((j) => j.code)).not.toContain(gone.code)
+      const said = appraisalOf(prepared, there, judged).filter((f) => f.severity !== 'note')
+      for (const { topic, gone } of move.mends)
+        if (gone) expect(said.map((f) => f.topic)).not.toContain(topic)
+      expect(move.mends.length).toBeGreaterThan(0)
     }
   })
   /** Peat with nothing in it that has lime of its own. */
@@ -202,12 +207,12 @@ describe('next moves and the finder, from a job', () => {
     const heavy = found(['soil_loam', 3], ['pumice', 1])
     const inWind = (wind: 'sheltered' | 'exposed') => ({ ...place()!, wind })
     const concernsOf = (c: typeof light, wind: 'sheltered' | 'exposed') =>
-      lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind), PUBLISHED), c)!.concerns
-    const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((j) => j.code)
+      lookAt(questionOfJob({ ...tub, ...afterFinding(tub, c) }, inWind(wind), PUBLISHED), c)!.findings
+    const codes = (c: typeof light, wind: 'sheltered' | 'exposed') => concernsOf(c, wind).map((f) => f.topic)
     expect(codes(light, 'exposed')).toContain('tips-in-wind')
     expect(codes(light, 'sheltered')).not.toContain('tips-in-wind')
     expect(codes(heavy, 'exposed')).not.toContain('tips-in-wind')
-    expect(severityOf(concernsOf(light, 'exposed'))).toBe(severityOf(concernsOf(light, 'sheltered')) + 1)
+    expect(burdenOf(concernsOf(light, 'exposed'))).toBe(burdenOf(concernsOf(light, 'sheltered')) + 1)
     const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]), PUBLISHED)
     expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]), PUBLISHED)).toBeGreaterThan(plain)
   })

@@ -1,4 +1,5 @@
 import {
+  bestOfEachFirst,
   distinctKinds,
   FINDER_LIMITS,
   inOrder,
@@ -12,11 +13,13 @@ import {
   type Found,
   type Look,
 } from '@/core/finder'
+import { verdictsOf } from '@/core/judgement'
 import { succeed, type Outcome } from '@/core/outcome'
 import { CHANCE_DRAWS, rangesAtOnce } from '@/core/ranges'
 import { waterJudged } from '@/core/targets'
 import { withFeed } from '../mix/withFeed'
 import { doseCost, type DosePrices } from '../mix/doseCost'
+import type { PreparedMix } from '../mix/prepare'
 import type { MixQuestion } from '../mix/question'
 
 export interface FindRequest {
@@ -28,6 +31,10 @@ export interface FindRequest {
   question: MixQuestion
   /** For the cost of lime and dressings; none has a price where left out. */
   prices?: DosePrices
+  /** Recipes looked at, the best first; `FINDER_LIMITS.judged` where left out. */
+  looks?: number
+  /** Of those looked at, so many of the best get their chance; all where left out. */
+  chances?: number
 }
 
 export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'allowed'> {
@@ -37,39 +44,53 @@ export interface FoundMixes extends Pick<FinderResult, 'tried' | 'complete' | 'a
   best: Candidate | null
 }
 
-/**
- * How the bench would show a recipe: its warnings and alarms, its figures with lime, and the chance that every band is
- * met. Null where it cannot be worked out.
- */
-export function lookAt(
+/** A recipe looked at, with the mix it came to. */
+interface LookedAt {
+  look: Look
+  prepared: PreparedMix
+}
+
+function lookedAt(
   question: MixQuestion,
   { parts }: Pick<Candidate, 'parts'>,
-  prices: DosePrices = {},
-): Look | null {
-  const bare = { ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } }
-  const fed = withFeed(bare)
+  prices: DosePrices,
+): LookedAt | null {
+  const fed = withFeed({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
   if (!fed) return null
-  const { prepared, evaluation: e, judgements, findings, feeds } = fed
-  const { bands, input, lime } = prepared
-  const drawn = rangesAtOnce({
-    input,
-    bands,
-    learning: question.tables.learning,
-    draws: CHANCE_DRAWS,
-    years: [],
-  })
-  if (!drawn.ok) return null
-  return {
-    concerns: judgements.filter((j) => j.level !== 'note'),
-    chance: drawn.value.chance ?? 0,
+  const { prepared, evaluation: e, findings, feeds } = fed
+  const { bands, lime } = prepared
+  const look = {
+    chance: null,
     pH: e.lime.pH,
     limeGramsPerLitre: lime.own.gramsPerLitre,
     dosesPerLitre: doseCost(prepared, prices).perLitre,
     feeds,
-    grave: findings.filter((f) => f.severity === 'grave').length,
+    findings,
+    verdicts: verdictsOf(e, bands, question.crops[0]?.perennial ?? false),
     air: e.mix.airFilledPorosity,
     water: waterJudged(e.mix, bands),
   }
+  return { look, prepared }
+}
+
+/** Share of drawn lots in which every band is met; null where that cannot be worked out. */
+function chanceOf({ question, input, bands }: PreparedMix): number | null {
+  const { learning } = question.tables
+  const drawn = rangesAtOnce({ input, bands, learning, draws: CHANCE_DRAWS, years: [] })
+  return drawn.ok ? (drawn.value.chance ?? 0) : null
+}
+
+/**
+ * How the bench would show a recipe with its feed: what the appraisal says, its figures with lime, and the chance that
+ * every band is met. Null where it cannot be worked out.
+ */
+export function lookAt(
+  question: MixQuestion,
+  candidate: Pick<Candidate, 'parts'>,
+  prices: DosePrices = {},
+): Look | null {
+  const looked = lookedAt(question, candidate, prices)
+  return looked && { ...looked.look, chance: chanceOf(looked.prepared) }
 }
 
 /** A mix is more than one material with a pinch of another: no more of one than this. Source: common practice. */
@@ -87,28 +108,31 @@ const FEW = 8
  * progress for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
  */
 export function* findMixes(
-  { problem, question, prices }: FindRequest,
+  { problem, question, prices, looks, chances }: FindRequest,
   enough?: () => boolean,
 ): Generator<FinderProgress, Outcome<FoundMixes>> {
   const result = yield* search(problem, enough)
   if (!result.ok) return result
   const { families, front, tried, complete, allowed } = result.value
+  const best = families[0] ?? null
   const onFront = new Set(front.map(keyOf))
   const found: Found[] = []
+  const mixes = new Map<Look, PreparedMix>()
   const ordered = inOrder(result.value, question.tables)
   const mixed = ordered.filter(isMixed)
-  for (const [i, candidate] of distinctKinds(mixed.length > 0 ? mixed : ordered, question.tables).entries()) {
+  const kinds = distinctKinds(mixed.length > 0 ? mixed : ordered, question.tables)
+  for (const [i, candidate] of bestOfEachFirst(kinds, problem.frames ?? [], question.tables).entries()) {
     // Who is in a hurry gets the first few looked at.
-    const looked = i < (enough?.() ? FEW : FINDER_LIMITS.judged.value)
-    found.push({
-      candidate,
-      onFront: onFront.has(keyOf(candidate)),
-      look: looked ? lookAt(question, candidate, prices) : null,
-    })
-    if (looked) yield { tried, total: tried, best: families[0] ?? null }
+    const isLooked = i < (enough?.() ? FEW : (looks ?? FINDER_LIMITS.judged.value))
+    const looked = isLooked ? lookedAt(question, candidate, prices ?? {}) : null
+    if (looked) mixes.set(looked.look, looked.prepared)
+    found.push({ candidate, onFront: onFront.has(keyOf(candidate)), look: looked?.look ?? null })
+    if (isLooked) yield { tried, total: tried, best }
   }
-  return succeed(
-    { found: rankFound(found), best: families[0] ?? null, tried, complete, allowed },
-    ...result.notes,
-  )
+  for (const one of rankFound(found).slice(0, chances)) {
+    if (!one.look) continue
+    one.look.chance = chanceOf(mixes.get(one.look)!)
+    yield { tried, total: tried, best }
+  }
+  return succeed({ found: rankFound(found), best, tried, complete, allowed }, ...result.notes)
 }

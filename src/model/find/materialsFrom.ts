@@ -1,5 +1,5 @@
 import { looseLitresOfPack } from '@/core/batch'
-import { isOwn, materialIn, mayBeOffered, type Material } from '@/core/data'
+import { isHomeMade, isOwn, materialIn, mayBeOffered, takes, type Frame, type Material } from '@/core/data'
 import { containerVolumes } from '@/core/geometry'
 import type { ShelfMaterial } from '@/core/finder'
 import { preparedMaterial } from '@/core/mixing'
@@ -19,8 +19,11 @@ const isOnShelf = (garden: Garden, id: string) => {
   return item !== undefined && (item.price !== null || item.stock > 0)
 }
 
-/** Ids of the materials a search may draw on; what is in the mix already always counts. */
-export function materialsFrom(garden: Garden, job: Job, source: Source): string[] {
+/**
+ * Ids of the materials a search may draw on; what is in the mix already always counts. Where frames are given, only
+ * what one of them takes.
+ */
+export function materialsFrom(garden: Garden, job: Job, source: Source, frames?: readonly Frame[]): string[] {
   const inMix = new Set(materialIdsOf(job))
   const { vessel } = judgedBed(asJudged(job)).spec
   const filled = containerVolumes(containerOf(vessel))
@@ -30,18 +33,28 @@ export function materialsFrom(garden: Garden, job: Job, source: Source): string[
     inGround: containerOf(vessel).base.kind === 'onSoil',
     carried: false,
   }
-  const isWanted = (m: Material) => m.family !== 'mix' && (!filled.ok || mayBeOffered(m, wanted))
+  const isTaken = (m: Material) => frames?.some((frame) => frame.some((slot) => takes(slot, m))) ?? true
+  const isWanted = (m: Material) =>
+    !isHomeMade(m.id) &&
+    (frames !== undefined || (m.family !== 'mix' && (!filled.ok || mayBeOffered(m, wanted))))
   return materialsToChoose(garden)
     .filter(
-      (m) => isOwn(m.id) || inMix.has(m.id) || (source === 'all' ? isWanted(m) : isOnShelf(garden, m.id)),
+      (m) =>
+        isTaken(m) &&
+        (isOwn(m.id) || inMix.has(m.id) || isOnShelf(garden, m.id) || (source === 'all' && isWanted(m))),
     )
     .map((m) => m.id)
 }
 
 /** The same as the finder takes them, with price and stock. Errors: a material the tables do not know. */
-export function finderShelf(garden: Garden, job: Job, source: Source): Outcome<ShelfMaterial[]> {
+export function finderShelf(
+  garden: Garden,
+  job: Job,
+  source: Source,
+  frames?: readonly Frame[],
+): Outcome<ShelfMaterial[]> {
   const shelf: ShelfMaterial[] = []
-  for (const id of materialsFrom(garden, job, source)) {
+  for (const id of materialsFrom(garden, job, source, frames)) {
     const material = materialIn(tablesOf(garden), id)
     if (!material) return fail({ code: 'unknown-material', material: id })
     const { pack, stock } = shelfEntry(garden, material)

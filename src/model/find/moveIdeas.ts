@@ -81,7 +81,7 @@ function mends(material: Material, { evaluation: e, prepared: { input, bands }, 
 }
 
 /** Is what a move brings in meant for such a mix, and does it mend? What is in it already is meant for it. */
-export function mayTake(move: Move, now: Looked, { recipe, question, situation }: MovesRequest): boolean {
+export function mayTake(move: Move, now: Looked, { recipe, question }: MovesRequest): boolean {
   const { evaluation: e, prepared } = now
   const id = comesIn(move)
   const row = id === null ? null : materialIn(question.tables, id)
@@ -89,10 +89,10 @@ export function mayTake(move: Move, now: Looked, { recipe, question, situation }
   if (!mends(row, now)) return false
   if (recipe.parts.some((p) => p.materialId === id)) return true
   return mayBeOffered(row, {
-    tender: isForSeedlings(e) || isTender(situation ?? {}),
+    tender: isForSeedlings(e) || isTender(question.situation),
     litres: e.mix.mixVolume,
     inGround: prepared.input.container.base.kind === 'onSoil',
-    carried: isCarried(situation ?? {}),
+    carried: isCarried(question.situation),
   })
 }
 

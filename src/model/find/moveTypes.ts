@@ -1,4 +1,4 @@
-import type { Finding, Situation } from '@/core/appraisal'
+import type { Finding, mendedBy } from '@/core/appraisal'
 import type { Evaluation } from '@/core/evaluate'
 import type { FinderProblem, MixPart, Move, QuickFigures } from '@/core/finder'
 import type { Judgement, Standing } from '@/core/judgement'
@@ -16,8 +16,6 @@ export interface MovesRequest {
   prices: DosePrices
   /** Warnings the grower has answered. */
   answered: string[]
-  /** What is known of the mix beside its figures. */
-  situation?: Situation
   /** Moves wanted. */
   most: number
 }
@@ -60,8 +58,8 @@ export interface BenchMove {
   gain: number
   /** What it takes off the appraisal: see `easedBy`. */
   eases: number
-  /** Warnings that are gone afterwards. */
-  ends: Judgement[]
+  /** What the appraisal says less of afterwards. */
+  mends: ReturnType<typeof mendedBy>
 }
 
 export interface NextMoves {

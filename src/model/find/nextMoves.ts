@@ -1,4 +1,4 @@
-import { easedBy, isGood, leavesGraver, maySoften } from '@/core/appraisal'
+import { easedBy, isGood, leavesGraver, maySoften, mendedBy } from '@/core/appraisal'
 import { toEnd } from '@/core/toEnd'
 import {
   singleChanges,
@@ -8,7 +8,7 @@ import {
   type QuickFigures,
   type RankedMove,
 } from '@/core/finder'
-import { bringsFault, judgementKey, standingOf } from '@/core/judgement'
+import { bringsFault, standingOf } from '@/core/judgement'
 import { succeed, type Outcome } from '@/core/outcome'
 import { waterJudged } from '@/core/targets'
 import type { Garden } from '../garden/garden'
@@ -59,7 +59,7 @@ export function movesRequest(
   })
 }
 
-function lookAt({ question, answered, situation }: MovesRequest, recipe: Recipe): Outcome<Looked> {
+function lookAt({ question, answered }: MovesRequest, recipe: Recipe): Outcome<Looked> {
   const prepared = prepare({ ...question, recipe: recipeQuestion(recipe) })
   if (!prepared.ok) return prepared
   const evaluation = evaluatePrepared(prepared.value, AT_REST)
@@ -70,10 +70,7 @@ function lookAt({ question, answered, situation }: MovesRequest, recipe: Recipe)
     prepared: prepared.value,
     evaluation: evaluation.value,
     judgements,
-    findings: appraisalOf(prepared.value, evaluation.value, judgements, {
-      situation,
-      answered: new Set(answered),
-    }),
+    findings: appraisalOf(prepared.value, evaluation.value, judgements, new Set(answered)),
     standing: standingOf(
       evaluation.value,
       { bands: prepared.value.bands, perennial },
@@ -147,9 +144,7 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
       after: figuresFrom(there.value, idea.figures, windy, request.prices),
       gain: now.value.standing.faults - there.value.standing.faults,
       eases: easedBy(now.value.findings, there.value.findings),
-      ends: now.value.standing.warnings.filter(
-        (j) => !there.value.standing.warnings.some((k) => judgementKey(k) === judgementKey(j)),
-      ),
+      mends: mendedBy(now.value.findings, there.value.findings),
     }
     if (helps(move, now.value)) found.push(move)
   }

@@ -17,7 +17,16 @@ const found = (ids: string[], chance: number | null, costPerLitre: number, doses
     look:
       chance === null
         ? null
-        : { concerns: [], chance, pH: 6.4, limeGramsPerLitre: 0, dosesPerLitre, air: 0.2, water: 0.2 },
+        : {
+            findings: [],
+            feeds: [],
+            chance,
+            pH: 6.4,
+            limeGramsPerLitre: 0,
+            dosesPerLitre,
+            air: 0.2,
+            water: 0.2,
+          },
   }) as unknown as Found
 
 describe('three mixes to begin with', () => {

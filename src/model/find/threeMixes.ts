@@ -1,8 +1,11 @@
 import { materialIn, type Tables } from '@/core/data'
 import type { Found } from '@/core/finder'
 
-/** Why a mix is among those offered: it suits best, costs least, does without peat, or is of another kind. */
-export type OfferReason = 'likeliest' | 'cheapest' | 'peat-free' | 'other'
+/**
+ * Why a mix is among those offered: it suits best, is lighter where a floor bears it or heavier where wind tips it,
+ * costs least, does without peat, begins with a bag, or is of another kind.
+ */
+export type OfferReason = 'likeliest' | 'lighter' | 'heavier' | 'cheapest' | 'peat-free' | 'bag' | 'other'
 export interface MixOffer {
   reason: OfferReason
   found: Found
@@ -21,13 +24,26 @@ const hasPeat = ({ candidate }: Found, tables: Tables) =>
     return row?.family === 'peat' && row.id !== 'sphagnum_moss_long'
   })
 
+const weightOf = ({ candidate }: Found) => candidate.figures.drainedDensity
+const hasBag = ({ candidate }: Found) => candidate.parts.some((p) => p.id === 'potting_mix_bagged')
+/** Weight by which one mix is lighter or heavier than another, as a share. Source: our assumption: hands feel a tenth. */
+const FELT = 0.1
+
+/** The mix a tenth lighter or heavier than the first that goes farthest that way; undefined where none does. */
+function byWeight(near: readonly Found[], first: Found, way: 1 | -1): Found | undefined {
+  const farthest = near.reduce((a, b) => (way * (weightOf(b) - weightOf(a)) > 0 ? b : a))
+  return way * (weightOf(farthest) / weightOf(first) - 1) > FELT ? farthest : undefined
+}
+
 /**
- * Three mixes to begin with, of what the finder found, likeliest first: the likeliest; the cheapest of those not much
- * less likely; the likeliest without peat; filled up with the next of another kind. None with something grave where there is one without. Fewer where fewer were looked at.
+ * Three mixes to begin with, of what the finder found, likeliest first: the likeliest; a lighter one where a floor has
+ * to bear it, a heavier one where the first tips in wind; the cheapest of those not much less likely; the likeliest
+ * without peat; one from a bag; filled up with the next of another kind. None with something grave where there is one
+ * without. Fewer where fewer were looked at.
  */
-export function threeMixes(found: readonly Found[], tables: Tables): MixOffer[] {
+export function threeMixes(found: readonly Found[], tables: Tables, carried = false): MixOffer[] {
   const seen = found.filter((f) => f.look !== null)
-  const sound = seen.filter((f) => f.look!.grave === 0)
+  const sound = seen.filter((f) => !f.look!.findings.some(({ severity }) => severity === 'grave'))
   const looked = sound.length > 0 ? sound : seen
   const first = looked[0]
   if (!first) return []
@@ -45,12 +61,16 @@ export function threeMixes(found: readonly Found[], tables: Tables): MixOffer[] 
     offers.push({ reason, found: one, against })
   }
   take('likeliest', first)
+  if (carried) take('lighter', byWeight(near, first, -1))
+  else if (first.look!.findings.some((f) => f.topic === 'tips-in-wind'))
+    take('heavier', byWeight(near, first, 1))
   take('cheapest', cheapest)
   if (hasPeat(first, tables))
     take(
       'peat-free',
       near.find((f) => !hasPeat(f, tables)),
     )
+  take('bag', near.find(hasBag))
   for (const one of looked) take('other', one)
   return offers
 }

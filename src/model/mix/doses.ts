@@ -71,6 +71,10 @@ export function limeOffer(prepared: PreparedMix, e: Evaluation) {
 
 /** A dose in two figures, never beyond what is usually given. */
 const usualDose = (wanted: number, most: number) => Number(Math.min(wanted, most).toPrecision(2))
+/** What a feed gives beyond what is short: some of it comes when nobody takes it up. Source: our assumption. */
+const SPARE = 1.1
+/** A feed is weighed out from here on, g per litre. Source: common practice: a level teaspoon to a bucket. */
+const LEAST_FEED = 0.5
 
 /** Feeds that would give what the season lacks first; of nitrogen one coated and one meal. None where it lacks nothing. */
 function feedOffers(
@@ -92,9 +96,9 @@ function feedOffers(
     if (!dressing || given.has(id)) return []
     const released = releasedFraction(dressing.release, days, temperature)
     const content = dressing.analysis[element]?.value ?? 0
-    const wanted = grams / e.fill.mixVolume / (content * released)
+    const wanted = (SPARE * grams) / e.fill.mixVolume / (content * released)
     const { high } = dressing.dose
-    const gramsPerLitre = usualDose(wanted, high)
+    const gramsPerLitre = usualDose(Math.max(wanted, LEAST_FEED), high)
     return gramsPerLitre > 0
       ? [
           {

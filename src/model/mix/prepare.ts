@@ -16,7 +16,7 @@ import {
   type MixNeeded,
 } from '@/core/filling'
 import { materialIn, type Tables } from '@/core/data'
-import { shapeHeight } from '@/core/geometry'
+import { containerVolumes, shapeHeight } from '@/core/geometry'
 import type { Centimetres } from '@/core/units'
 import type { Temperature, WaterStretch } from '@/core/chemistry'
 import { coverSaving } from '@/core/climate'
@@ -27,7 +27,7 @@ import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
 import { flatOf, prepareRecipe, type PreparedRecipe, type RecipeSetting } from './prepareRecipe'
-import type { BedLayer, MixQuestion } from './question'
+import type { BedLayer, BedQuestion, MixQuestion } from './question'
 
 /** A question worked out once: whatever is asked about the mix starts from here. */
 export interface PreparedMix extends PreparedRecipe {
@@ -72,6 +72,7 @@ function heightOfMix({ container, layers }: MixQuestion['bed']): Centimetres | n
 export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targets =>
   targetsFor({
     soilless: mix && isSoilless(mix),
+    soilBed: mix && isSoilBed(mix, bed),
     crops,
     inGround: bed.container.base.kind === 'onSoil',
     height: heightOfMix(bed),
@@ -79,6 +80,14 @@ export const targetsOf = ({ bed, crops, care }: MixQuestion, mix?: Blend): Targe
     waterEvery: care.waterEvery,
     own: care.bands,
   })
+
+/** Soil that makes a bed hold water as ground does, share; and litres that make a bed. Source: our assumption. */
+const SOIL_BED = { soil: 1 / 3, litres: 200 }
+function isSoilBed({ shares }: Blend, { container }: BedQuestion): boolean {
+  const soil = shares.reduce((sum, s) => sum + (s.material.family === 'soil' ? s.share : 0), 0)
+  const filled = soil >= SOIL_BED.soil ? containerVolumes(container) : null
+  return filled !== null && filled.ok && filled.value.mixVolume >= SOIL_BED.litres
+}
 
 const ORGANIC: ReadonlySet<string> = new Set(['peat', 'coir', 'bark', 'wood', 'compost', 'manure', 'mix'])
 /** Shares that make an organic mix without soil. Source: our assumption. */

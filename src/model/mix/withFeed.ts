@@ -1,4 +1,4 @@
-import { leavesGraver, type Finding } from '@/core/appraisal'
+import { burdenOf, type Finding } from '@/core/appraisal'
 import type { Evaluation } from '@/core/evaluate'
 import type { Judgement } from '@/core/judgement'
 import { appraisalOf } from './appraisal'
@@ -16,7 +16,7 @@ export interface FedMix {
   feeds: { dressingId: string; gramsPerLitre: number }[]
 }
 
-function appraised(question: MixQuestion): Omit<FedMix, 'feeds'> | null {
+function appraised(question: MixQuestion): Unfed | null {
   const prepared = prepare(question)
   const evaluation = prepared.ok && evaluatePrepared(prepared.value, AT_REST)
   if (!prepared.ok || !evaluation || !evaluation.ok) return null
@@ -25,21 +25,45 @@ function appraised(question: MixQuestion): Omit<FedMix, 'feeds'> | null {
   return { prepared: prepared.value, evaluation: evaluation.value, judgements, findings }
 }
 
+/** Feeds mixed into one recipe: more of them nobody weighs out. Source: common practice. */
+const MOST_FEEDS = 3
+
 /**
- * A mix with what feeds its season, so that no recipe is offered hungry: the first feed that would be offered beside
- * its dressings, unless it leaves something graver than there was. Null where the mix cannot be worked out.
+ * A mix with what feeds its season, so that no recipe is offered hungry: of what runs short first the dose that leaves
+ * least to be said, never more than there was, then the next, until it is fed. Null where the mix cannot be worked out.
  */
 export function withFeed(question: MixQuestion): FedMix | null {
-  const bare = appraised(question)
-  if (!bare) return null
-  for (const { line, why } of doseOffers(bare.prepared, bare.evaluation)) {
-    if (why.code !== 'feed') continue
-    const { recipe } = question
-    const fed = appraised({ ...question, recipe: { ...recipe, dressings: [...recipe.dressings, line] } })
-    if (fed && !leavesGraver(bare.findings, fed.findings)) {
-      const { dressingId, gramsPerLitre } = line
-      return { ...fed, feeds: [{ dressingId, gramsPerLitre }] }
-    }
+  let now = appraised(question)
+  if (!now) return null
+  const feeds: FedMix['feeds'] = []
+  while (feeds.length < MOST_FEEDS) {
+    const next = nextFeed(now)
+    if (!next) break
+    now = next.mix
+    feeds.push(next.feed)
   }
-  return { ...bare, feeds: [] }
+  return { ...now, feeds }
 }
+
+type Unfed = Omit<FedMix, 'feeds'>
+
+/** The next feed of those there are: what it leaves weighs least, then what feeds most. Null where none helps. */
+function nextFeed(now: Unfed) {
+  const { question } = now.prepared
+  const { recipe } = question
+  const fed = doseOffers(now.prepared, now.evaluation).flatMap(({ line, why }) => {
+    if (why.code !== 'feed') return []
+    const mix = appraised({ ...question, recipe: { ...recipe, dressings: [...recipe.dressings, line] } })
+    const { dressingId, gramsPerLitre } = line
+    return mix && isFedBetter(now, mix) && burdenOf(mix.findings) <= burdenOf(now.findings)
+      ? [{ mix, feed: { dressingId, gramsPerLitre } }]
+      : []
+  })
+  fed.sort((a, b) => burdenOf(a.mix.findings) - burdenOf(b.mix.findings) || fedOf(b.mix) - fedOf(a.mix))
+  return fed[0] ?? null
+}
+
+/** Share of a season's food that a second feed has to add. Source: our assumption: less nobody would weigh out. */
+const WORTH = 0.02
+const fedOf = ({ evaluation }: Unfed) => evaluation.growing?.feeding.fed ?? 0
+const isFedBetter = (now: Unfed, next: Unfed) => fedOf(next) > fedOf(now) + WORTH

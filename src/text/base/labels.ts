@@ -18,6 +18,13 @@ export const WALL_NAMES: Record<BedSpec['wall'], string> = {
   metal: 'Metal',
 }
 
+export const STAGE_NAMES: Record<Job['stage'], string> = {
+  seed: 'Seeds',
+  cutting: 'Cuttings',
+  transplant: 'Young plants that move on',
+  grown: 'Plants to their harvest',
+}
+
 export const STANDING_NAMES: Record<BedSpec['standing'], string> = {
   ground: 'The ground',
   paving: 'Paving',
@@ -74,6 +81,8 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
       return 'what pots should hold: 20 to 30 % is ideal (De Boodt & Verdonck 1972), 15 % enough'
     case 'ground':
       return 'what ground for vegetables should hold; more is no fault (common practice)'
+    case 'soil-bed':
+      return 'a large bed of soil holds water as ground does; more is no fault (common practice)'
     case 'height':
       return `for ${lengthText(reason.height, units)} of mix: a shallow mix holds less air, and plants in it need less`
     case 'soilless':

@@ -1,10 +1,14 @@
 import type { MixOffer, OfferReason } from '@/model/find/threeMixes'
-import { chanceText, concernText, fitText } from './finder'
-import { percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
+import { chanceText } from './finder'
+import { dressingName } from '../shelf/dressings'
+import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
 
 export const OFFER_NAMES: Record<OfferReason, string> = {
   likeliest: 'Likeliest to suit',
+  lighter: 'Lighter',
+  heavier: 'Heavier, for wind',
   cheapest: 'Cheaper',
+  bag: 'From a bag',
   'peat-free': 'Without peat',
   other: 'Another kind',
 }
@@ -18,17 +22,26 @@ export function gainsText({ found, against }: MixOffer, units: UnitSystem): stri
   if (!look) return ''
   const cost = candidate.figures.costPerLitre + look.dosesPerLitre
   const money = Number.isFinite(cost) ? `; ${rateFigure(cost, units)} ${rateUnit(units)}` : ''
+  const chance = look.chance === null ? '' : `; every band met in ${chanceText(look.chance)} lots`
   const saved = against?.saves && against.saves > 0.001 ? `, ${rateFigure(against.saves, units)} less` : ''
-  return `Air ${percentText(look.air)}, water ${percentText(look.water)}, pH ${pHText(look.pH)}; every band met in ${chanceText(look.chance)} lots${money}${saved}.`
+  return `Air ${percentText(look.air)}, water ${percentText(look.water)}, pH ${pHText(look.pH)}${chance}${money}${saved}.`
 }
 
-/** What it gives up: bands it misses, what would be warned of, what it loses against the likeliest. */
-export function givesUpText({ found, against }: MixOffer): string {
-  const { look, candidate } = found
-  const fit = fitText(candidate)
+/** Lime and feed that come with it, g per litre of mix; nothing where it takes none. */
+export function dosesText({ found: { look } }: MixOffer, units: UnitSystem): string {
+  const doses = [
+    ...(look && look.limeGramsPerLitre > 0 ? [`${doseText(look.limeGramsPerLitre, units)} of lime`] : []),
+    ...(look?.feeds ?? []).map(
+      (f) => `${doseText(f.gramsPerLitre, units)} of ${dressingName(f.dressingId).toLowerCase()}`,
+    ),
+  ]
+  return doses.length > 0 ? `With ${inWords(doses)}.` : ''
+}
+const inWords = (list: readonly string[]) => new Intl.ListFormat('en-GB').format(list)
+
+/** What it gives up against the likeliest. */
+export function givesUpText({ against }: MixOffer): string {
   return [
-    ...(fit.startsWith('misses') ? [fit] : []),
-    ...(look && look.concerns.length > 0 ? [concernText(look.concerns)] : []),
     ...(against && against.chance > A_LOT
       ? [`suits ${Math.round(against.chance * 10)} lots of ten fewer`]
       : []),

@@ -5,39 +5,42 @@ import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
-import { computed, watch } from 'vue'
+import { computed, toRaw, watch } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useFinder } from '@/composables/find/useFinder'
-import { useFinderWishes } from '@/composables/find/useFinderWishes'
-import { afterFinding } from '@/model/find/nextMoves'
+import { beginWith, firstRequest } from '@/model/find/firstOffers'
+import { judgedBed } from '@/model/garden/garden'
+import { isAloft } from '@/model/garden/vessel'
 import { threeMixes, type MixOffer } from '@/model/find/threeMixes'
-import { foundText } from '@/text/mix/finder'
-import { gainsText, givesUpText, OFFER_NAMES } from '@/text/mix/offers'
+import { foundText, saidText } from '@/text/mix/finder'
+import { dosesText, gainsText, givesUpText, OFFER_NAMES } from '@/text/mix/offers'
 
-const { jobId } = defineProps<{ jobId: string }>()
 /** A first answer is better than the best one late, ms. */
 const SOON = 1500
 
-const bench = useBenchContext()
-const { job, tables, crop, units, replaceRecipe } = bench
-const wishing = useFinderWishes(bench, jobId)
-const { running, result, found, find, show } = useFinder(wishing)
+const { garden, job, place, tables, crop, units, replaceRecipe } = useBenchContext()
+const request = computed(() => {
+  const empty = toRaw(job.value)
+  return empty ? firstRequest(garden.records, empty, toRaw(place.value)) : null
+})
+const { running, result, found, find, show } = useFinder({ request, units })
 const { start: hurry } = useTimeoutFn(show, SOON, { immediate: false })
 watch(
-  wishing.request,
+  request,
   () => {
-    if (wishing.ids.value.length === 0) return
+    if (!request.value?.ok) return
     find()
     hurry()
   },
   { immediate: true },
 )
-const offers = computed(() => threeMixes(found.value, tables.value))
-function begin({ found: { candidate, look } }: MixOffer) {
+const aloft = computed(() => !!job.value && isAloft(judgedBed(job.value).spec))
+const offers = computed(() => threeMixes(found.value, tables.value, aloft.value))
+function begin({ found }: MixOffer) {
   if (!job.value) return
   replaceRecipe(
-    afterFinding(job.value, candidate, look?.feeds),
-    common.beginningWith(foundText(candidate)).slice(0, 110),
+    beginWith(garden.records, job.value, place.value, found),
+    common.beginningWith(foundText(found.candidate)).slice(0, 110),
   )
 }
 </script>
@@ -57,7 +60,9 @@ function begin({ found: { candidate, look } }: MixOffer) {
         <span class="words">
           <small>{{ OFFER_NAMES[o.reason] }}</small>
           <strong>{{ foundText(o.found.candidate) }}</strong>
-          <span>{{ gainsText(o, units) }}</span>
+          <span v-if="o.found.look" class="says">{{ saidText(o.found.look, crop?.name ?? null) }}</span>
+          <span v-if="dosesText(o, units)">{{ dosesText(o, units) }}</span>
+          <span class="soft">{{ gainsText(o, units) }}</span>
           <span v-if="givesUpText(o)" class="soft">{{ words.givesUp(givesUpText(o)) }}</span>
         </span>
         <Button

@@ -61,7 +61,7 @@ const problem = computed(() =>
       :label="words.bedTheMixIsJudged"
       @update:model-value="garden.run({ type: 'job/judge', jobId: job.id, fillId: $event })"
     />
-    <BenchOffers v-if="!hasParts && delayedJob && delayedJob.parts.length === 0" :job-id="job.id" />
+    <BenchOffers v-if="!hasParts && delayedJob && delayedJob.parts.length === 0" />
     <CutawayPicture
       v-if="fill?.ok"
       :container="container"
