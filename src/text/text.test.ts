@@ -322,9 +322,18 @@ test('cautions come with the materials that need them, each once', () => {
       ids.map((id) => materialById(id)!),
       [],
     ).map((c) => c.id)
-  expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust'])
+  expect(of('perlite_coarse', 'vermiculite_fine', 'pumice')).toEqual(['dust', 'asbestos'])
+  expect(of('peat_fine', 'coir_pith', 'rice_hulls_parboiled')).toEqual(['fibreDust'])
+  expect(of('wood_fibre', 'brick_crushed')).toEqual(['legionella', 'moulds', 'dust', 'rubble'])
   expect(of('compost_green', 'manure_cattle_composted')).toEqual(['legionella', 'herbicide', 'manure'])
-  expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual(['moss', 'dust', 'zeolite', 'lead'])
+  expect(of('sphagnum_moss_long', 'zeolite', 'soil_loam')).toEqual([
+    'fibreDust',
+    'moss',
+    'dust',
+    'zeolite',
+    'lead',
+    'movedSoil',
+  ])
   // Feeds made of manure carry what manure carries; rock phosphate its metals.
   const fed = (id: string) => cautionsForMixing([], [], [dressingById(id)!]).map((c) => c.id)
   for (const id of ['poultry_pellets', 'guano_seabird', 'compost_tea'])

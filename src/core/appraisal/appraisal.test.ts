@@ -133,6 +133,13 @@ describe('each limit from both sides', () => {
     expect([0.99, 1.01].map((f) => over(5.2, f * L.farPHForAcid.value))).toEqual(['watch', 'grave'])
     expect([0.99, 1.01].map((f) => over(f * L.acidBand.value, 0.7))).toEqual(['grave', 'watch'])
     expect(severity(asked(pH(4), { stage: 'cutting' }), 'ph-low')).toBe('note')
+    // Mineral soil keeps traces in reach at 7.5; a little soil does not, nor does it help an acid lover.
+    const inSoil = (share: number, at: number, q = {}) =>
+      severity(asked({ ...soilOf(share), ...pH(at) }, {}, q), 'ph-high')
+    const slack = 6.8 + L.soilBearsPH.value
+    expect([inSoil(0.5, 0.999 * slack), inSoil(0.5, 1.001 * slack)]).toEqual(['note', 'watch'])
+    expect([0.99, 1.01].map((f) => inSoil(f * L.muchSoil.value, 7.3))).toEqual(['watch', 'note'])
+    expect(inSoil(0.5, 5.8, acid(5.2))).toBe('grave')
   })
   test('air, and how fast it dries', () => {
     expect(sides(0.15 * L.drowns.value, (x) => asked(air(x)), 'air-low')).toEqual(['grave', null])
@@ -188,13 +195,15 @@ describe('each limit from both sides', () => {
     expect(
       severity(asked({ seasons: [{ ...third, years: 3, volumeLost: 0.3 }] }, { years: 6 }), 'slumps'),
     ).toBe('grave')
-    const load = (floorLoad: number) =>
-      asked({ weights: { ...base.evaluation.weights, floorLoad } }, { standing: 'roof' })
+    const load = (floorLoad: number, saturated = 500) =>
+      asked({ weights: { ...base.evaluation.weights, floorLoad, saturated } }, { standing: 'roof' })
     expect(sides(L.usualLoad.value, load, 'weight-load')).toEqual(['note', 'grave'])
+    // A box that weighs no more than a person loads no floor, however small its foot.
+    expect(sides(L.lightAloft.value, (kg) => load(300, kg), 'weight-load')).toEqual(['note', 'grave'])
     expect(
       severity(
         asked(
-          { weights: { ...base.evaluation.weights, floorLoad: 240 } },
+          { weights: { ...base.evaluation.weights, floorLoad: 240, saturated: 500 } },
           { standing: 'roof', loadAllowed: '250 kg/m2' },
         ),
         'weight-load',

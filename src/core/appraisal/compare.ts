@@ -27,14 +27,45 @@ const weights = (findings: readonly Finding[]) =>
   new Map<Topic, number>(findings.map((f) => [f.topic, WEIGHTS[f.severity]]))
 
 /**
- * Does a change leave something that weighs more than before? Errors: none.
+ * Does a change leave something that weighs more than before, or a figure farther from its limit? Errors: none.
  *
  * @example
  * leavesGraver([], [{ topic: 'ph-low', severity: 'watch' }]) // true
  */
 export function leavesGraver(before: readonly Finding[], after: readonly Finding[]): boolean {
-  const was = weights(before)
-  return [...weights(after)].some(([topic, weight]) => weight > (was.get(topic) ?? 0))
+  const was = new Map(before.map((f) => [f.topic, f]))
+  return after.some((f) => {
+    const then = was.get(f.topic)
+    const weight = WEIGHTS[f.severity]
+    const before = then ? WEIGHTS[then.severity] : 0
+    return weight > before || (then !== undefined && weight > 0 && weight === before && isFarther(then, f))
+  })
+}
+
+/** A figure so much farther from its limit is worse, though it is called the same. Source: our assumption. */
+const FARTHER = 1.1
+function isFarther(before: Finding, after: Finding): boolean {
+  const [was, is] = [before, after].map(({ value, limit }) =>
+    value === undefined || limit === undefined ? null : Math.abs(value - limit),
+  )
+  return was !== null && is !== null && was !== undefined && is !== undefined && is > FARTHER * was
+}
+
+/**
+ * What a change ends or lessens: the topics that weigh less afterwards, the heaviest first, and whether they are gone.
+ *
+ * @example
+ * mendedBy([{ topic: 'ph-low', severity: 'grave' }], []) // [{ topic: 'ph-low', gone: true }]
+ */
+export function mendedBy(
+  before: readonly Finding[],
+  after: readonly Finding[],
+): { topic: Topic; gone: boolean }[] {
+  const is = weights(after)
+  return before.flatMap(({ topic, severity }) => {
+    const left = is.get(topic) ?? 0
+    return left < WEIGHTS[severity] ? [{ topic, gone: left === 0 }] : []
+  })
 }
 
 /**
@@ -47,6 +78,15 @@ export function easedBy(before: readonly Finding[], after: readonly Finding[]): 
   const [was, is] = [weights(before), weights(after)]
   return [...was].reduce((sum, [topic, weight]) => sum + weight - (is.get(topic) ?? 0), 0)
 }
+
+/**
+ * What findings weigh together: one for each thing to watch, three for each that is grave.
+ *
+ * @example
+ * burdenOf([{ topic: 'ph-low', severity: 'grave' }, { topic: 'dust', severity: 'note' }]) // 3
+ */
+export const burdenOf = (findings: readonly Finding[]): number =>
+  findings.reduce((sum, { severity }) => sum + WEIGHTS[severity], 0)
 
 /** What is more than a note. */
 const isHeavy = ({ severity }: Finding) => severity !== 'note'

@@ -3,12 +3,11 @@ import type { Evaluation } from '../evaluate'
 import type { Judgement, JudgementQuestion } from '../judgement'
 import type { Bands } from '../targets'
 import { REMEDIES, type Remedy } from './remedies'
+import { SEVERITIES, type Severity } from './severity'
 import type { Situation } from './situation'
 import { CONCERNS, TOPICS, type Topic } from './topics'
 
-/** Grave: do not plant in it so. Watch: it will cost something. Note: good to know. */
-export const SEVERITIES = ['grave', 'watch', 'note'] as const
-export type Severity = (typeof SEVERITIES)[number]
+export { SEVERITIES, type Severity }
 
 /** One thing found, as plain data. */
 export interface Finding {

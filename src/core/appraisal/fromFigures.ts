@@ -15,7 +15,17 @@ const SHORT: Record<Exclude<Fed, 'nitrogen' | 'sulfur'>, Topic> = {
   magnesium: 'magnesium-short',
 }
 
-function acidity({ evaluation: e, bands: { pH }, situation }: AppraisalQuestion): Finding[] {
+/** Mineral soil keeps traces in reach at a pH that a soilless mix does not bear; for acid lovers it does not help. */
+const buffersPH = ({ evaluation: e, bands: { pH } }: AppraisalQuestion): boolean =>
+  pH.high > L.acidBand.value &&
+  e.blend.shares.reduce((s, p) => s + (p.material.family === 'soil' ? p.share : 0), 0) >= L.muchSoil.value
+
+function acidity(q: AppraisalQuestion): Finding[] {
+  const {
+    evaluation: e,
+    bands: { pH },
+    situation,
+  } = q
   const slack = JUDGEMENT_LIMITS.pHSlack.value
   const far = pH.high <= L.acidBand.value ? L.farPHForAcid.value : L.farPH.value
   // A cutting is rooted and moved on before its crop's band counts.
@@ -25,11 +35,14 @@ function acidity({ evaluation: e, bands: { pH }, situation }: AppraisalQuestion)
     x < pH.low - slack
       ? [found('ph-low', x < pH.low - far ? bearing : mild, x, pH.low)]
       : x > pH.high + slack
-        ? [found('ph-high', x > pH.high + far ? bearing : mild, x, pH.high)]
+        ? [found('ph-high', highOf(x), x, pH.high)]
         : []
+  const highOf = (x: number) =>
+    buffersPH(q) && x <= pH.high + L.soilBearsPH.value ? 'note' : x > pH.high + far ? bearing : mild
   const end = e.acidity.filter((s) => s.day >= SEASONS_END).at(-1)
   const now = outside(e.lime.pH)
-  return now.length > 0 || !end ? now : outside(end.pH).map((f) => ({ ...f, severity: mild }))
+  if (now.length > 0 || !end) return now
+  return outside(end.pH).map((f) => ({ ...f, severity: f.severity === 'grave' ? mild : f.severity }))
 }
 
 function air({ evaluation: e, bands, judged, situation }: AppraisalQuestion): Finding[] {
@@ -125,11 +138,18 @@ function drainage({ judged: { container }, bottomLayers }: AppraisalQuestion): F
 }
 type LayerPart = AppraisalQuestion['bottomLayers'][number]['parts'][number]
 const STONES: ReadonlySet<string> = new Set(['aggregate', 'sand'])
+/** Herbs that want to dry between waterings never do over a reservoir. Source: common practice. */
+const wetOnPurpose = ({ judged: { container, crop } }: AppraisalQuestion): Finding[] =>
+  container.base.kind === 'sideHoles' && crop?.kind === 'herb' && crop.moisture.startsWith('dry')
+    ? [found('stays-wet', 'watch')]
+    : []
+
 const isStone = ({ material }: LayerPart) => STONES.has(material.material.family)
 
 /** What the figures say for themselves. */
 export const fromFigures = (q: AppraisalQuestion): Finding[] => [
   ...drainage(q),
+  ...wetOnPurpose(q),
   ...air(q),
   ...acidity(q),
   ...feed(q),

@@ -1,3 +1,4 @@
+import { WOODY_FROM } from '../data'
 import type { Judgement, JudgementCode } from '../judgement'
 import { found, type AppraisalQuestion, type Finding, type Severity } from './finding'
 import { APPRAISAL_LIMITS as L } from './limits'
@@ -55,10 +56,17 @@ const TOPIC_OF: Record<JudgementCode, Topic | null | ((q: AppraisalQuestion, j: 
 /** Salts of a season so little beyond the limit are a note: they are not known closer. */
 const isSlight = (j: Judgement) => j.code === 'salts-rise' && j.to < L.slightSalts.value * j.limit
 
+/** What has no wood is potted on in fresh mix before its mix has sunk: only who wants years of it is warned. */
+const isPottedOn = ({ situation, judged: { crop } }: AppraisalQuestion, j: Judgement) =>
+  j.code === 'slumps' &&
+  situation.years === undefined &&
+  crop !== undefined &&
+  crop.properties.minRootVolume.value < WOODY_FROM
+
 /** What the judgements come to as findings. */
 export const fromJudgements = (q: AppraisalQuestion): Finding[] =>
   q.judgements.flatMap((j) => {
     const topic = TOPIC_OF[j.code]
     const about = typeof topic === 'function' ? topic(q, j) : topic
-    return about ? [found(about, isSlight(j) ? 'note' : SEVERITY_OF[j.level])] : []
+    return about ? [found(about, isSlight(j) || isPottedOn(q, j) ? 'note' : SEVERITY_OF[j.level])] : []
   })

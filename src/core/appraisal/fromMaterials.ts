@@ -29,7 +29,9 @@ function people(q: AppraisalQuestion, of: Of): Finding[] {
     ...(of((family) => family === 'vermiculite') > 0 && isOldVermiculite(situation)
       ? [found('asbestos-old', 'grave')]
       : []),
-    ...(isCarried(situation) && load > (bears ?? L.usualLoad.value)
+    ...(isCarried(situation) &&
+    load > (bears ?? L.usualLoad.value) &&
+    (bears !== null || e.weights.saturated > L.lightAloft.value)
       ? [found('weight-load', 'grave', load, bears ?? L.usualLoad.value)]
       : isCarried(situation)
         ? [found('weight-load', 'note', load, bears ?? L.usualLoad.value)]

@@ -66,6 +66,22 @@ export const APPRAISAL_LIMITS = defineLimits({
     unit: 'kg/m2',
     source: 'common practice: 1.5 to 2 kN/m2 for floors',
   },
+  lightAloft: {
+    value: 100,
+    low: 75,
+    high: 150,
+    unit: 'kg soaked',
+    source: 'half the concentrated load of 2 kN for balconies, EN 1991-1-1 table 6.2 (from memory)',
+  },
+  soilBearsPH: {
+    value: 0.7,
+    low: 0.5,
+    high: 1,
+    unit: 'pH above the band',
+    source:
+      'common practice: mineral soil at 7.5 grows most vegetables, for clay and iron oxides buffer traces',
+  },
+  muchSoil: { value: 0.33, low: 0.25, high: 0.5, unit: 'fraction', source: 'our assumption' },
   manureDays: { value: 120, low: 90, high: 120, unit: 'days', source: 'US 7 CFR 205.203' },
   seedSalts: { value: 1.3, low: 0.9, high: 1.5, unit: 'dS/m', source: 'Styer & Koranski (from memory)' },
   seedSaltsKill: { value: 1.95, low: 1.5, high: 2.5, unit: 'dS/m', source: 'our assumption' },

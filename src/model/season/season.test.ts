@@ -10,6 +10,7 @@ import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/garden'
 import type { BedSpec, Job, Place } from '@/model/garden/schemas'
 import { plantingDay } from '../calendar/plantingDay'
+import { dueText } from '@/text/season/seasonPlan'
 import { nextDue, outdoorsOf, seasonPlan, winterOf } from './season'
 
 const place = once(() => startingPlace(CLIMATES.find((c) => c.id === 'inland')!))
@@ -27,6 +28,23 @@ const cardOf = (j: Job) => {
   if (!q.ok) throw new Error(q.problem.code)
   return { card: fillingCards(j, q.value)[0]!, q: q.value }
 }
+
+test('a harvest within 120 days of manure says its first safe day; a later one, or one without manure, says none', () => {
+  const lettuce = (...ids: string[]) =>
+    job({ cropId: 'lettuce', parts: ids.map((materialId) => ({ materialId, twelfths: 12 })) })
+  const harvestOf = (j: Job, mixOn: string) => {
+    const answer = evaluateJob(j, place(), PUBLISHED)
+    if (!answer.ok) throw new Error(answer.problem.code)
+    const planted = { day: '2026-05-01', said: true, from: 'said' } as never
+    return seasonPlan(j, { mixOn, planted }, answer.value, place()).due.find((d) => d.code === 'harvest')!
+  }
+  const manured = lettuce('soil_loam', 'manure_cattle_composted')
+  // US 7 CFR 205.203: 120 days from 1 May is 29 August.
+  expect(harvestOf(manured, '2026-05-01').safeFrom).toBe('2026-08-29')
+  expect(dueText(harvestOf(manured, '2026-05-01'), [], '', 'metric').text).toContain('before 29 Aug 2026')
+  expect(harvestOf(manured, '2025-11-01').safeFrom).toBeUndefined()
+  expect(harvestOf(lettuce('soil_loam', 'compost_green'), '2026-05-01').safeFrom).toBeUndefined()
+})
 
 describe('filling', () => {
   test('the lifts of a card carry all the loose mix there is', () => {

@@ -1,5 +1,7 @@
 import { cropById, type Crop } from '@/core/data'
 import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns'
+import { APPRAISAL_LIMITS } from '@/core/appraisal'
+import { dressingById } from '@/core/data/dressings'
 import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
 import type { Evaluation } from '@/core/evaluate'
@@ -57,6 +59,8 @@ export interface Due {
   lineId?: string
   /** A harvest that comes only under glass: cold nights come before it outside. */
   underGlass?: boolean
+  /** A harvest that manure comes too soon before: the first safe day. */
+  safeFrom?: string
   /** What a pH that was read asks for. */
   correction?: Correction
   read?: number
@@ -129,10 +133,28 @@ export function seasonPlan(
   return {
     planted,
     harvest,
-    due: [...datedTasks(due, { start, done, underGlass }), ...heldBack(job, start, done)].sort((a, b) =>
-      a.on.localeCompare(b.on),
-    ),
+    due: [
+      ...datedTasks(due, { start, done, underGlass }).map((task) =>
+        task.code === 'harvest'
+          ? { ...task, ...safeHarvest(task, job, { evaluation, mixed: mixOn ?? planted.day }) }
+          : task,
+      ),
+      ...heldBack(job, start, done),
+    ].sort((a, b) => a.on.localeCompare(b.on)),
   }
+}
+
+/** The first day on which what manured soil touches may be eaten raw, where the harvest would begin before it. */
+function safeHarvest(
+  harvest: Due,
+  job: Job,
+  { evaluation, mixed }: { evaluation: Evaluation | null; mixed: string },
+): Pick<Due, 'safeFrom'> {
+  const isManured =
+    evaluation?.blend.shares.some(({ material }) => material.family === 'manure') ||
+    job.dressings.some((line) => dressingById(line.dressingId)?.caution === 'manure')
+  const safe = isoDay(addDays(parseISO(mixed), APPRAISAL_LIMITS.manureDays.value))
+  return isManured && harvest.on < safe ? { safeFrom: safe } : {}
 }
 
 /** What stands where from which day on. */

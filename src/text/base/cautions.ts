@@ -18,8 +18,38 @@ const CAUTIONS = {
   legionella: {
     id: 'legionella',
     title: 'Legionella',
-    text: 'Open bags of compost, bark and ready mix slowly and away from your face, damp them down, and wash your hands before eating. Fever or a cough afterwards: see a doctor and say that you handled mix.',
+    text: 'Open bags of compost, bark and ready mix slowly and away from your face, damp them down, and wash your hands before eating. Wear a mask if you are over 50, smoke, or have weak lungs or a weak immune system. Fever or a cough afterwards: see a doctor and say that you handled mix.',
     ask: 'your public health agency; a doctor',
+  },
+  fibreDust: {
+    id: 'fibreDust',
+    title: 'Dust of peat, coir and hulls',
+    text: 'Dry peat, coir and hulls raise a dust that irritates eyes and lungs: damp them in the bag, or wear a mask.',
+    ask: 'the bag’s safety data sheet; a doctor for asthma',
+  },
+  asbestos: {
+    id: 'asbestos',
+    title: 'Old vermiculite',
+    text: 'Loose vermiculite from a loft, or bought before 1990, may hold asbestos: do not open or stir it. Vermiculite sold today is tested.',
+    ask: 'a licensed laboratory; your local health department',
+  },
+  rubble: {
+    id: 'rubble',
+    title: 'Bricks and rubble',
+    text: 'Take clean, unpainted brick or tile. Old rubble may hold asbestos cement and lead paint: never crush it yourself.',
+    ask: 'your local waste authority',
+  },
+  moulds: {
+    id: 'moulds',
+    title: 'Stored wood chips',
+    text: 'A heap of chips or bark that steams or smells musty is full of mould spores: damp it before you turn it, stand upwind and wear a mask.',
+    ask: 'a doctor, if you cough or feel feverish afterwards',
+  },
+  movedSoil: {
+    id: 'movedSoil',
+    title: 'Moving soil',
+    text: 'Soil carries clubroot, eelworms and weeds from one garden to another, and some land may not lose any: take it only from ground you know, and clean your tools.',
+    ask: 'your plant health service',
   },
   lime: {
     id: 'lime',
@@ -60,7 +90,7 @@ const CAUTIONS = {
   lead: {
     id: 'lead',
     title: 'Soil from the site',
-    text: 'Soil near old paint, roads or treated wood may hold lead or arsenic. Have it tested before growing food in it.',
+    text: 'Soil near old paint, roads or treated wood may hold lead or arsenic: have it tested. From 80 mg of lead to the kg (UK 2014, California 2009) grow no leaf or root crops for small children; above 200 (US 2024) grow no food in it. Arsenic: take care from 12 mg (Canada 1997), stop at 40.',
     ask: 'your local health department; a certified laboratory',
   },
   zeolite: {
@@ -72,7 +102,7 @@ const CAUTIONS = {
   lifting: {
     id: 'lifting',
     title: 'Lifting',
-    text: 'A full container of wet mix is heavier than one person should lift. Place it before filling, or use a trolley and two people.',
+    text: 'A full container of wet mix is heavier than one person should lift: fill it where it is to stay. Two people and a trolley move up to about 50 kg; what is heavier is emptied first.',
     ask: 'lifting guidance at work or from your health service',
   },
   heat: {
@@ -91,23 +121,36 @@ const CAUTIONS = {
 export type CautionId = keyof typeof CAUTIONS
 export const cautionById = (id: CautionId): Caution => CAUTIONS[id]
 /** What can do lasting harm is told every time, read or not. */
-const NEVER_OFF: ReadonlySet<CautionId> = new Set(['dust', 'lime', 'burns', 'heat', 'load', 'lead', 'manure'])
+const NEVER_OFF: ReadonlySet<CautionId> = new Set([
+  'dust',
+  'lime',
+  'burns',
+  'heat',
+  'load',
+  'lead',
+  'manure',
+  'asbestos',
+  'rubble',
+])
 export const isNeverOff = ({ id }: Caution): boolean => NEVER_OFF.has(id as CautionId)
 export const ALL_CAUTIONS: readonly Caution[] = Object.values(CAUTIONS)
 
 const BY_FAMILY: Partial<Record<Material['family'], CautionId[]>> = {
+  peat: ['fibreDust'],
+  coir: ['fibreDust'],
+  hull: ['fibreDust'],
   perlite: ['dust'],
-  vermiculite: ['dust'],
+  vermiculite: ['dust', 'asbestos'],
   aggregate: ['dust'],
   mineral: ['dust'],
   sand: ['dust'],
   char: ['dust'],
   compost: ['legionella', 'herbicide'],
   bark: ['legionella'],
-  wood: ['legionella'],
+  wood: ['legionella', 'moulds'],
   mix: ['legionella'],
   manure: ['manure', 'herbicide'],
-  soil: ['lead'],
+  soil: ['lead', 'movedSoil'],
 }
 
 /** Limes that are caustic. Source: common practice; safety data sheets. */
@@ -132,6 +175,7 @@ export function cautionsForMixing(
     for (const id of BY_FAMILY[m.family] ?? []) ids.add(id)
     if (m.id === 'sphagnum_moss_long') ids.add('moss')
     if (m.id === 'zeolite') ids.add('zeolite')
+    if (m.id === 'brick_crushed') ids.add('rubble')
   }
   for (const { caution } of dressings) if (caution && isCaution(caution)) ids.add(caution)
   if (limeIds.length > 0) ids.add('lime')

@@ -10,11 +10,20 @@ interface FieldWords<T> {
   choices?: T extends string ? Record<T, string> : never
 }
 
+/** What sides must not have been before. Source: common practice; local rules on treated timber. */
+const WALL_HINTS: Partial<Record<BedSpec['wall'], string>> = {
+  timber:
+    'No railway sleepers (creosote), no preserved timber from before 2004 (arsenic), no painted boards or unmarked pallets: line the bed, or choose other sides.',
+  metal:
+    'A drum only where you know that it held food. Galvanised steel gives off some zinc, more in an acid mix.',
+  plastic: 'No drum that held chemicals, and no tyres: they give off zinc and oils.',
+}
+
 /** What each field of a bed is called. `src/model/garden/schemas/bedFields.ts` says what it is. */
 export const BED_WORDS: { [F in BedField]: FieldWords<BedSpec[F]> } = {
   name: { label: 'Name', name: 'name' },
   vessel: { label: 'Shape', name: 'shape' },
-  wall: { label: 'Sides of', name: 'sides', choices: WALL_NAMES },
+  wall: { label: 'Sides of', name: 'sides', choices: WALL_NAMES, hint: (wall) => WALL_HINTS[wall] ?? '' },
   standing: { label: 'Stands on', name: 'place it stands on', choices: STANDING_NAMES },
   layers: { label: 'Under the mix', name: 'list of layers under the mix' },
   cover: { label: 'On the mix', name: 'cover' },

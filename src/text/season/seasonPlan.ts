@@ -48,6 +48,10 @@ export function toEachText(doses: readonly DoseToEach[], units: UnitSystem): str
 /** A harvest that cold nights come before outside. */
 const UNDER_GLASS = 'Likely between these days under glass or indoors; outside cold nights come before it.'
 
+/** From when a manured bed is safe to eat from. Source: US 7 CFR 205.203. */
+const manureText = (day: string) =>
+  `There is manure in the mix. Unless it is proven composted, eat nothing raw that touches soil before ${dayText(day)}.`
+
 /** What the log made of a thing due; nothing where it made nothing. */
 function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSystem): string {
   if (correction && read !== undefined)
@@ -68,7 +72,9 @@ export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, un
   const said = dueSaid(due, units)
   return {
     title: due.dressingId ? `${dressingName(due.dressingId)}: ${toEachText(doses, units)}` : title,
-    text: said || (due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`),
+    text:
+      said ||
+      `${due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`}${due.safeFrom ? ` ${manureText(due.safeFrom)}` : ''}`,
     when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
   }
 }
