@@ -186,13 +186,15 @@ test(
     await page.getByRole('button', { name: /^Show 10 more of \d+/ }).click()
     await expect(rows).toHaveCount(21)
     for (const row of (await rows.all()).slice(1)) await expect(row).not.toContainText('peat')
-    // What the bench would say of each is known before it is put there, and the likeliest comes first.
-    const said = await rows.locator('.concern').allInnerTexts()
-    expect(said.length).toBeGreaterThan(3)
-    expect(said.join()).toContain('your water lifts its pH')
+    // What the bench would say of each is known before it is put there: what has nothing against it comes first, the
+    // likeliest before the rest.
+    const verdicts = await rows.locator('.says').allInnerTexts()
+    expect(verdicts.length).toBeGreaterThan(5)
+    expect(verdicts[0]).toMatch(/^(Good|It will do) for sweet pepper here/)
+    const isSound = verdicts.map((t) => /^(Good|It will do)/.test(t))
+    expect(isSound).toEqual([...isSound].sort((a, b) => Number(b) - Number(a)))
     const lots = await rows.locator('[data-label="Lots within all bands"]').allInnerTexts()
-    const likely = lots.filter((t) => t !== '–').map((t) => Number.parseInt(t))
-    expect(likely.length).toBeGreaterThan(5)
+    const likely = lots.slice(0, isSound.filter((s) => s).length).map((t) => Number.parseInt(t))
     expect(likely).toEqual([...likely].sort((a, b) => b - a))
     await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
     // What was found belongs to what was asked: another wish is followed without a button.
@@ -500,12 +502,15 @@ test(
     const offers = page.getByRole('region', { name: /^Mixes for / }).getByRole('listitem')
     await expect(offers).toHaveCount(3, { timeout: 45_000 })
     await expect(offers.first()).toContainText(/every band met in \d+ of 10 lots/)
+    const verdict = (await offers.first().locator('.says').innerText()).replace(/ Also:.*/, '')
     await offers
       .first()
       .getByRole('button', { name: /^Begin with/ })
       .click()
     await expect(page.getByRole('region', { name: 'Air after draining' }).locator('.figure')).toHaveText(/\d/)
     await expect(offers).toHaveCount(0)
+    // The bench says of it what the offer said.
+    await expect(page.locator('.bench-verdict')).toHaveText(verdict)
   },
 )
 

@@ -1,3 +1,4 @@
+import { burdenOf } from '@/core/appraisal'
 import { isLong } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import { describe, expect, test } from 'vitest'
@@ -329,9 +330,9 @@ test.runIf(isLong)('so many of the best recipes are looked at as the bench would
   const looked = found.filter((f) => f.look !== null)
   expect(found.length).toBeGreaterThan(FINDER_LIMITS.judged.value)
   expect(looked).toHaveLength(24)
-  // Those nobody looked at come behind; before them the likelier come first.
+  // Those nobody looked at come behind; before them what has least against it, then the likelier.
   const firstUnseen = found.findIndex((f) => f.look === null)
   expect(found.slice(firstUnseen).every((f) => f.look === null)).toBe(true)
-  const tenths = looked.map((f) => Math.round(f.look!.chance * 10))
-  expect(tenths).toEqual([...tenths].sort((x, y) => y - x))
+  const rank = looked.map(({ look }) => 100 * burdenOf(look!.findings) - Math.round(look!.chance! * 10))
+  expect(rank).toEqual([...rank].sort((x, y) => x - y))
 })

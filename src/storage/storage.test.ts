@@ -150,8 +150,14 @@ describe('reading a record', () => {
   })
   const uncosted = (lines: object[] = []) => lines.map((l) => ({ ...l, cost: null, lot: '' }))
   /** What every older record gets: no dressings, no costs, no lots, nothing read or made otherwise. */
-  function recordToday(data: { measured: object[]; limes: object[]; dressings?: object[] }) {
+  function recordToday(data: {
+    measured: object[]
+    limes: object[]
+    dressings?: object[]
+    predicted: object
+  }) {
     return {
+      predicted: { ...data.predicted, verdict: null },
       measured: uncosted(data.measured),
       limes: uncosted(data.limes),
       dressings: uncosted(data.dressings),
@@ -188,6 +194,8 @@ describe('reading a record', () => {
     })),
     dressings: lines(data.dressings),
     amount: null,
+    stage: 'grown',
+    years: null,
     ...NOTHING_DONE,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {

@@ -4,12 +4,11 @@ import { MATERIALS } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
 import { BATCH_LIMITS, isByMark, PACK_LIMITS } from '@/core/batch'
 import { DRESSINGS } from '@/core/data/dressings'
-import { bringsFault, standingOf } from '@/core/judgement'
+import { bringsFault, standingOf, type JudgementCode } from '@/core/judgement'
 import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '@/model/mix/prepare'
 import { recipeQuestion } from '@/model/mix/questionOfJob'
 import type { RecipeQuestion } from '@/model/mix/question'
-import type { judgementInShort } from './mix/judgements'
 import { shortName } from './base/labels'
 import { changeText, moveText, noMovesText } from './mix/moves'
 import { randomJob, type RandomJob } from './testing/randomJob'
@@ -24,8 +23,7 @@ type Rule = (screens: Screens, of: RandomJob) => string[]
 const when = (wrong: boolean, what: string) => (wrong ? [what] : [])
 const within = (x: number, low: number, high: number) => x >= low && x <= high
 const adviceOf = ({ readings }: Screens, id: string) => readings.find((r) => r.id === id)?.advice ?? ''
-const warns = ({ judgements }: Screens, code: keyof typeof judgementInShort) =>
-  judgements.find((j) => j.code === code)
+const warns = ({ judgements }: Screens, code: JudgementCode) => judgements.find((j) => j.code === code)
 
 const hasHydroxide = ({ lime, given }: Evaluation) =>
   [...lime.doses, ...(given.limes ?? [])].some((d) => d.lime.soluble)
@@ -252,10 +250,13 @@ const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }
       const now = standingOf(answer.value, { bands: there.value.bands, perennial }, judged)
       const better = standing.faults - now.faults
       return [
-        ...when(standing.faults > 0 && better < 0.5, `“${moveText(move, 'metric')}” mends ${better} steps`),
+        ...when(
+          move.eases <= 0 && better < 0.5,
+          `“${moveText(move, 'metric')}” mends ${better} steps and nothing said`,
+        ),
         ...when(bringsFault(standing, now), `“${moveText(move, 'metric')}” brings a fault`),
         ...when(
-          changeText(move.before, move.after, 'metric') === '' && move.ends.length === 0 && better < 0.5,
+          changeText(move.before, move.after, 'metric') === '' && move.mends.length === 0,
           `“${moveText(move, 'metric')}” changes nothing`,
         ),
         ...when(

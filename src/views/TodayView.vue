@@ -11,6 +11,7 @@ import JobCard from '@/components/today/JobCard.vue'
 import LatelyMixed from '@/components/today/LatelyMixed.vue'
 import StartTiles from '@/components/today/StartTiles.vue'
 import { useDues } from '@/composables/season/useDues'
+import { useVerdictLines } from '@/composables/job/useVerdictLines'
 import { useNewJob } from '@/composables/job/useNewJob'
 import { cropName } from '@/core/data/cropTable'
 import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
@@ -26,6 +27,8 @@ import { inUnits } from '@/text/base/units'
 /** Fetched where there are many jobs: most gardens begin without it. */
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
 const garden = useGarden()
+/** Cards drawn at once: more than a screen of them. */
+const CARDS = 16
 const router = useRouter()
 const { forKind, again } = useNewJob()
 const today = isoDay(new Date())
@@ -35,6 +38,9 @@ const dues = useDues(
   () => garden.records,
   () => (garden.isWhole ? garden.jobs.filter((j) => !isOver(j)) : []),
 )
+
+const inHand = computed(() => (garden.isWhole ? garden.jobs.filter((j) => !isOver(j)).slice(0, CARDS) : []))
+const verdicts = useVerdictLines(() => garden.records, inHand)
 
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
@@ -68,8 +74,6 @@ const done = computed(() =>
     return { ...line, to: to(STATIONS[0]!.id, line.job) }
   }),
 )
-/** Cards drawn at once: more than a screen of them. */
-const CARDS = 16
 /** With so many jobs they are searched rather than read. */
 const MANY = 12
 const search = ref('')
@@ -115,6 +119,7 @@ function startAgain(id: string) {
             :title="o.title"
             :about="o.about"
             :to="to(o.station.id, o.job)"
+            :says="verdicts.get(o.id)"
             :next="o.next"
             :station="o.station.title"
             :late="o.late"

@@ -7,6 +7,7 @@ import type { RangeRequest } from '@/core/ranges'
 import type { PlanRequest, Watered, WateringPlan, WatchRequest } from '@/core/watering'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
+import type { Verdict, VerdictRequest } from '@/model/mix/verdict'
 import type { Garden } from '@/model/garden/garden'
 import { compareWith, type FileRead } from '@/storage/importFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
@@ -77,6 +78,13 @@ export const movesInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<NextMoves> | null> =>
   call<Outcome<NextMoves> | null>(signal, (remote, task) => remote.moves(task, request, told(onProgress)))
+
+/** What is said first of several mixes, beside the page. Plain values only. */
+export const verdictsInWorker = (
+  requests: readonly VerdictRequest[],
+  { signal }: Pick<Following<never>, 'signal'> = {},
+): Promise<(Verdict | null)[] | null> =>
+  call<(Verdict | null)[] | null>(signal, (remote, task) => remote.verdicts(task, requests))
 
 /** The finder, beside the page. `enough` ends it with what it has found by then. */
 export const findInWorker = (

@@ -10,6 +10,7 @@ import {
   type WatchRequest,
 } from '../core/watering'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
+import { verdictsOn, type Verdict, type VerdictRequest } from '../model/mix/verdict'
 import { previewImport, type FileRead } from '../storage/importFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
 import type { AnyData } from '../model/garden/schemas'
@@ -92,6 +93,10 @@ const finding = (run: Run, enough: ReadonlySet<number>) => ({
   /** The changes that help a mix most. */
   moves(task: number, request: MovesRequest, tell?: Tell<number>): Answer<NextMoves> {
     return run(task, findMoves(request), tell)
+  },
+  /** What is said first of several mixes. */
+  verdicts(task: number, requests: readonly VerdictRequest[]): Promise<(Verdict | null)[] | null> {
+    return run(task, verdictsOn(requests))
   },
   inTheWay(task: number, problem: FinderProblem, tell?: Tell<FinderProgress>): Answer<Relaxation[]> {
     return run(task, inTheWay(problem), tell)

@@ -7,10 +7,11 @@ import { countProblem } from '@/core/amounts'
 import { CROPS, type Crop } from '@/core/data'
 import type { Targets } from '@/core/targets'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
-import type { Job, Place } from '@/model/garden/schemas'
+import { STAGES, type Job, type Place } from '@/model/garden/schemas'
 import { outdoorsOf, winterOf } from '@/model/season/season'
 import { cropChoices } from '@/text/base/choices'
-import { conflictText, MONTHS } from '@/text/base/labels'
+import { counted } from '@/text/base/counted'
+import { conflictText, MONTHS, STAGE_NAMES } from '@/text/base/labels'
 import { climateName } from '@/text/bed/place'
 import { problemText } from '@/text/base/problems.en'
 import { winterText } from '@/text/season/winter'
@@ -33,13 +34,19 @@ const { job, crop, place, targets, units, room } = defineProps<{
 const emit = defineEmits<{
   crop: [cropId: string | null]
   companions: [cropIds: string[]]
-  planting: [change: Partial<Pick<Job, 'plantMonth' | 'plants'>>]
+  planting: [change: Partial<Pick<Job, 'plantMonth' | 'plants' | 'stage' | 'years'>>]
 }>()
 
+/** Years a mix may be asked to last. */
+const YEARS = [1, 2, 3, 4, 5, 6, 8, 10]
 const crops = cropChoices(CROPS)
 const others = computed(() => crops.filter((c) => c.value !== job.cropId))
 const conflicts = computed(() => (targets?.conflicts ?? []).map(conflictText))
 const months = MONTHS.map((label, i) => ({ value: i + 1, label }))
+const stages = STAGES.map((value) => ({ value, label: STAGE_NAMES[value] }))
+const years = YEARS.map((value) => ({ value, label: counted(value, 'year') }))
+/** What was said is in sight; else nobody is asked. */
+const isOpen = job.stage !== 'grown' || job.years !== null
 const outdoors = computed(() => outdoorsOf(job, place))
 const monthWord = computed(() =>
   outdoors.value && crop ? monthText(outdoors.value.planting, job.plantMonth, crop.name) : '',
@@ -113,6 +120,25 @@ const plantsProblem = computed(() => {
           {{ words.asManyAsHaveRoom2 }}
         </button>
       </div>
+      <details class="more" :open="isOpen">
+        <summary>{{ words.seedsCuttingsOrYears }}</summary>
+        <div class="pair">
+          <ChoiceField
+            :label="words.whatGrowsInIt"
+            :model-value="job.stage"
+            :options="stages"
+            @update:model-value="emit('planting', { stage: $event })"
+          />
+          <ChoiceField
+            :label="words.yearsInThisMix"
+            :model-value="job.years"
+            :options="years"
+            clearable
+            :placeholder="words.untilItIsPottedOn"
+            @update:model-value="emit('planting', { years: $event })"
+          />
+        </div>
+      </details>
       <div v-if="outdoors" class="field">
         <span class="label">{{ words.whenItCanStandOutside }}</span>
         <MonthStrip :suits="outdoors.suits" :planting="outdoors.planting" />

@@ -3,7 +3,7 @@
 import { common } from '@/text/base/common'
 import { nextMoves as words } from '@/text/components/bench'
 import type { NextMoves } from '@/model/find/nextMoves'
-import { changeText, endsText, moveText, noMovesText } from '@/text/mix/moves'
+import { changeText, mendsText, moveText, noMovesText } from '@/text/mix/moves'
 import type { UnitSystem } from '@/text/base/units'
 
 const { moves, stale, widest, units, nameOf, failed } = defineProps<{
@@ -50,7 +50,7 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
           <span
             ><strong>{{ moveText(m, units, nameOf) }}</strong
             ><small>{{ changeText(m.before, m.after, units) }}</small
-            ><small v-if="endsText(m)" class="ends">{{ endsText(m) }}</small></span
+            ><small v-if="mendsText(m)" class="ends">{{ mendsText(m) }}</small></span
           >
         </button>
       </li>

@@ -15,6 +15,8 @@ interface Column {
   says: string
   /** Why it cannot be worked out. */
   trouble: string
+  /** What is said of it first. */
+  verdict: string
   profile: ContainerProfile | null
   /** It comes in bags, and its label can be read again. */
   bagged: boolean
@@ -52,6 +54,10 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
         </tr>
       </thead>
       <tbody>
+        <tr>
+          <th scope="row">{{ says.inShort }}</th>
+          <td v-for="c in columns" :key="c.id" class="parts">{{ c.verdict }}</td>
+        </tr>
         <tr>
           <th scope="row">{{ common.parts }}</th>
           <td v-for="c in columns" :key="c.id" class="parts">

@@ -4,10 +4,14 @@ import { common } from '@/text/base/common'
 import { foundTable as words } from '@/text/components/find'
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
-import { chanceText, concernText, fitText, foundText } from '@/text/mix/finder'
+import { chanceText, fitText, foundText, saidText } from '@/text/mix/finder'
 import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
 
-const { rows, units } = defineProps<{ rows: readonly Found[]; units: UnitSystem }>()
+const { rows, units, cropName } = defineProps<{
+  rows: readonly Found[]
+  units: UnitSystem
+  cropName: string | null
+}>()
 const emit = defineEmits<{ open: [candidate: Candidate] }>()
 const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, units) : '–')
 </script>
@@ -41,11 +45,12 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
           </th>
           <td data-label="Fit">
             <span
-              >{{ fitText(c)
-              }}<small v-if="look" class="concern">{{ concernText(look.concerns) }}</small></span
+              >{{ fitText(c) }}<small v-if="look" class="concern says">{{ saidText(look, cropName) }}</small></span
             >
           </td>
-          <td class="num" data-label="Lots within all bands">{{ look ? chanceText(look.chance) : '–' }}</td>
+          <td class="num" data-label="Lots within all bands">
+            {{ look && look.chance !== null ? chanceText(look.chance) : '–' }}
+          </td>
           <td class="num" data-label="Air">{{ percentText(look?.air ?? c.figures.airFilledPorosity) }}</td>
           <td class="num" data-label="Water in reach">
             {{ percentText(look?.water ?? c.figures.easilyAvailableWater) }}

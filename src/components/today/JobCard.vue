@@ -4,11 +4,13 @@ import type { RouteLocationRaw } from 'vue-router'
 import type { VesselKind } from '@/model/garden/schemas'
 import VesselGlyph from '../VesselGlyph.vue'
 
-const { kind, title, about, to, next, station, late } = defineProps<{
+const { kind, title, about, says, to, next, station, late } = defineProps<{
   kind: VesselKind
   title: string
   /** Its crop and beds. */
   about: string
+  /** What is said first of its mix; nothing while it has none. */
+  says?: string
   /** Where a press leads. */
   to: RouteLocationRaw
   /** What is next, with its day where it has one. */
@@ -24,6 +26,7 @@ const { kind, title, about, to, next, station, late } = defineProps<{
     <span class="words">
       <strong>{{ title }}</strong>
       <span class="soft">{{ about }}</span>
+      <span v-if="says" class="says">{{ says }}</span>
     </span>
     <span class="next"
       ><small :class="{ late }">{{ next }}</small

@@ -96,6 +96,8 @@ export function startingJob(
     judgedIn: null,
     amount: null,
     plantMonth: null,
+    stage: 'grown',
+    years: null,
     plants: null,
     bands: {},
     filledSteps: [],

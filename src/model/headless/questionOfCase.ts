@@ -121,5 +121,6 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
       temperature: c.temperature,
       bands: {},
     },
+    situation: situation ?? {},
   })
 }

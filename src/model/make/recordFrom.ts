@@ -1,4 +1,5 @@
 import type { Evaluation } from '@/core/evaluate'
+import type { Verdict } from '../mix/verdict'
 import type { Quantities } from './quantities'
 import { doseTotals, type DoseTotal } from './doseTotals'
 import { batchCards, type BatchCard } from './batchCard'
@@ -31,6 +32,8 @@ export interface Told {
   /** In words. */
   otherwise?: string[]
   money?: Money
+  /** What is said first of it. */
+  verdict?: Verdict | null
 }
 
 /** Litres of mix in all batches, those made otherwise as they were. */
@@ -84,7 +87,10 @@ export function recordFrom(job: Job, quantities: Quantities, told: Told): MixRec
       dressingName: dressingIn(quantities.tables, c.dressingId)?.name ?? c.dressingId,
     })),
     otherwise: told.otherwise ?? [],
-    predicted: predictedOf(made?.evaluation ?? quantities.asMeasured),
+    predicted: {
+      ...predictedOf(made?.evaluation ?? quantities.asMeasured),
+      verdict: told.verdict ?? null,
+    },
   }
 }
 
@@ -132,7 +138,7 @@ function asMeasured(
   }
 }
 
-const predictedOf = ({ mix, lime, weights, blend }: Evaluation): MixRecord['predicted'] => ({
+const predictedOf = ({ mix, lime, weights, blend }: Evaluation): Omit<MixRecord['predicted'], 'verdict'> => ({
   airFilledPorosity: mix.airFilledPorosity,
   easilyAvailableWater: mix.easilyAvailableWater,
   containerCapacity: mix.containerCapacity,

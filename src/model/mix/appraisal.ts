@@ -1,4 +1,4 @@
-import { appraise, type Finding, type Situation } from '@/core/appraisal'
+import { appraise, type Finding } from '@/core/appraisal'
 import type { Evaluation } from '@/core/evaluate'
 import { judgementKey, type Judgement } from '@/core/judgement'
 import { judgementQuestion, type PreparedMix } from './prepare'
@@ -11,10 +11,7 @@ export const appraisalOf = (
   prepared: PreparedMix,
   evaluation: Evaluation,
   judgements: readonly Judgement[],
-  {
-    situation = {},
-    answered = new Set<string>(),
-  }: { situation?: Situation; answered?: ReadonlySet<string> } = {},
+  answered: ReadonlySet<string> = new Set(),
 ): Finding[] =>
   appraise({
     evaluation,
@@ -23,5 +20,5 @@ export const appraisalOf = (
     bands: prepared.bands,
     bottomLayers: prepared.input.bottomLayers ?? [],
     waterEc: prepared.question.place?.waterConductivity ?? 0,
-    situation,
+    situation: prepared.question.situation,
   })

@@ -9,6 +9,7 @@ import { prepareJob } from './evaluateJob'
 import { standingOf } from '@/core/judgement'
 import { AT_REST, evaluatePrepared, judgementsOf, type PreparedMix } from './prepare'
 import type { Job, Place, Recipe } from '@/model/garden/schemas'
+import { verdictOf, type Verdict } from './verdict'
 
 /** A mix to compare with others, in the bed of one job. */
 export interface Rival {
@@ -25,6 +26,8 @@ export interface Compared {
   /** What it is held to, and as the core takes it; null where it cannot be prepared. */
   bands: Bands | null
   input: MixInContainer | null
+  /** What is said first of it; null where it cannot be worked out. */
+  verdict: Verdict | null
   /** Share of drawn lots that meet every band; null until it is worked out. */
   chance: number | null
   /** Money for a litre of blended mix; null where some price is unknown. */
@@ -49,6 +52,7 @@ export function compare(
       answer,
       bands: prepared.ok ? prepared.value.bands : null,
       input: prepared.ok ? prepared.value.input : null,
+      verdict: prepared.ok && answer.ok ? verdictOf(prepared.value, answer.value) : null,
       chance: null,
       costPerLitre: answer.ok ? costOf(garden, rival, prepared.ok ? prepared.value : undefined) : null,
       corners: rival.corners.map((recipe) => one({ ...rival, recipe, corners: [] })),

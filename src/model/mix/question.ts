@@ -1,3 +1,4 @@
+import type { Situation } from '@/core/appraisal'
 import type { Climate, WallKind } from '@/core/climate'
 import type { Band, Crop, Tables } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
@@ -19,6 +20,8 @@ export interface MixQuestion {
   /** Null where nobody said where the garden is. */
   place: PlaceQuestion | null
   care: CareQuestion
+  /** How it will be used and where parts come from, as far as anybody said. */
+  situation: Situation
   tables: Tables
 }
 

@@ -1,8 +1,10 @@
+import type { Situation } from '@/core/appraisal'
 import { cropById, type Tables } from '@/core/data'
 import { pressedLoss } from '@/core/filling/firmness'
 import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
 import { isForBed } from '../garden/pile'
+import { isAloft } from '../garden/vessel'
 import { onGround } from '../garden/starting'
 import {
   USUAL_LIMES,
@@ -64,6 +66,16 @@ const bedQuestion = ({
   wide: onGround(vessel.kind),
 })
 
+/** How a job's mix will be used, as far as its grower said. */
+function situationOf(job: Job): Situation {
+  const { standing } = judgedBed(job).spec
+  return {
+    stage: job.stage,
+    ...(isAloft({ standing }) ? { standing } : {}),
+    ...(job.years === null ? {} : { years: job.years }),
+  }
+}
+
 /** A job's mix in the bed it is judged in, with what grows there. A crop the tables do not know counts as none. */
 export function questionOfJob(whole: Job, place: Place | undefined, tables: Tables): MixQuestion {
   const job = asJudged(whole)
@@ -94,6 +106,7 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
       waterEvery: place?.waterEvery ?? null,
       bands: job.bands,
     },
+    situation: situationOf(job),
     tables,
   }
 }
@@ -110,6 +123,8 @@ const ASKED = [
   'bands',
   'plants',
   'plantMonth',
+  'stage',
+  'years',
 ] as const
 
 /**

@@ -6,7 +6,7 @@ import { VESSEL_NAMES } from '../bed/vessels'
 import { readingTitle } from '../make/making'
 import { bucketsText } from '../make/measures'
 import { moneyText } from './money'
-import { doseWeightText, percentText, pHText, volumeText, weightText, type UnitSystem } from './units'
+import { doseWeightText, percentText, pHText, volumeText, type UnitSystem } from './units'
 
 const batches = (count: number) => `${count} ${count === 1 ? 'batch' : 'batches'}`
 
@@ -17,10 +17,6 @@ export const recordedText = (r: MixRecord, units: UnitSystem): string =>
 /** What is expected of a mix just written down, and when to look. */
 export const expectedText = ({ predicted: p }: MixRecord): string =>
   `Expected: ${percentText(p.airFilledPorosity)} air after draining, pH ${pHText(p.pH)} in six weeks. Test the pH after a fortnight and again at six weeks.`
-
-/** All that was expected of a mix. */
-export const predictedText = ({ predicted: p }: MixRecord, units: UnitSystem): string =>
-  `Air after draining ${percentText(p.airFilledPorosity)}, water within easy reach ${percentText(p.easilyAvailableWater)}, pH ${pHText(p.pH)} in six weeks, ${weightText(p.drainedWeight, units)} each when drained.`
 
 export const recordCrop = (r: MixRecord): string => cropName(r.cropId)
 

@@ -54,6 +54,10 @@ export const cropFields = {
   asManyAsHaveRoom: 'as many as have room',
   yourNumber: 'your number',
   asManyAsHaveRoom2: 'As many as have room',
+  seedsCuttingsOrYears: 'Seeds, cuttings, or a mix for years',
+  whatGrowsInIt: 'What grows in it',
+  yearsInThisMix: 'Years in this mix',
+  untilItIsPottedOn: 'One season',
   whenItCanStandOutside: 'When it can stand outside',
 }
 

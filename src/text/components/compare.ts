@@ -1,6 +1,7 @@
 import type { Shown } from '../base/shown'
 
 export const compareTable = {
+  inShort: 'In short',
   byDepth: 'By depth',
   solids: 'solids',
   water: 'water',

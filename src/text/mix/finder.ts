@@ -7,11 +7,12 @@ import {
   type Without,
   type TargetName,
   type Found,
+  type Look,
 } from '@/core/finder'
-import type { Judgement } from '@/core/judgement'
-import { judgementInShort } from './judgements'
+import { verdictFrom } from '@/model/mix/verdict'
 import { shortName } from '../base/labels'
 import { partsText } from './recipes'
+import { alsoText, verdictText } from './topics'
 import { percentText } from '../base/units'
 
 export const WITHOUT_NAMES: Record<Without, string> = {
@@ -89,11 +90,11 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
   }
 }
 
-/** What the bench would say of it: "nothing stands out", "tips in wind, slumps in time". */
-export const concernText = (concern: readonly Judgement[]): string =>
-  concern.length === 0
-    ? 'nothing stands out'
-    : [...new Set(concern.map((j) => judgementInShort[j.code]))].join(', ')
+/** What the bench would say of a recipe: its verdict, then in a few words what else there is. */
+export function saidText({ findings, verdicts }: Look, cropName: string | null): string {
+  const also = alsoText(findings)
+  return `${verdictText(verdictFrom(findings, verdicts), cropName)}${also ? ` Also: ${also}.` : ''}`
+}
 
 /** "7 of 10": in how many lots of such materials every band is met. */
 export const chanceText = (chance: number): string => `${Math.round(chance * 10)} of 10`

@@ -47,43 +47,6 @@ function monthsText(months: readonly number[]): string {
 }
 const mg = (x: number) => `${x.toFixed(x < 10 && x >= 0.05 ? 1 : 0)} mg/L`
 
-/** A judgement in a few words, for a list of mixes: "tips in wind". */
-export const judgementInShort: Record<Judgement['code'], string> = {
-  'too-little-air': 'too little air',
-  'foot-drowned': 'a wet foot',
-  'pot-too-small': 'too little root room',
-  'stays-wet': 'stays wet in rain',
-  'sand-lowers-air': 'sand takes air away',
-  'lime-does-little': 'lime does little',
-  'lime-against-acid': 'lime and sulfur undo each other',
-  'water-raises-ph': 'your water lifts its pH',
-  'salts-rise': 'salts gather',
-  'lime-too-much': 'too much lime',
-  'softened-water': 'softened water',
-  'water-ion': 'salty water',
-  'hard-water-for-acid': 'hard water for an acid crop',
-  'rich-for-seedlings': 'rich for seedlings',
-  'unsterile-for-seeds': 'not clean for seeds',
-  'coir-wants-calcium': 'coir wants calcium',
-  'traces-short': 'trace elements are short',
-  'traces-harm': 'too much of a trace element',
-  'tips-in-wind': 'tips in wind',
-  slumps: 'slumps in time',
-  'nitrogen-for-roots': 'rich for root crops',
-  'blossom-end-rot': 'dries between waterings',
-  'much-compost': 'much compost',
-  'ammonium-when-cold': 'ammonium while cold',
-  'boron-high': 'too much boron',
-  'salts-high': 'salty',
-  'phosphorus-for-sensitive': 'too much phosphorus',
-  'calcium-to-magnesium': 'calcium against magnesium',
-  'dose-above-limit': 'a dose too large',
-  'doses-add-up': 'doses too large together',
-  'drawdown-uncovered': 'rotting wood takes its nitrogen',
-  'char-uncharged': 'uncharged biochar takes its nitrogen',
-  'crystals-swell': 'water crystals swell',
-}
-
 /** "Blood meal and hoof and horn". */
 function namesText(ids: readonly string[]): string {
   const text = new Intl.ListFormat('en-GB').format(ids.map((id) => dressingName(id).toLowerCase()))

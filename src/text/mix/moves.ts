@@ -1,7 +1,7 @@
 import { measureText } from '@/core/mixing/measures'
 import type { BenchMove, MoveFigures, NextMoves } from '@/model/find/nextMoves'
 import { dressingName } from '../shelf/dressings'
-import { judgementInShort } from './judgements'
+import { TOPIC_NAMES } from './topics'
 import { shortName } from '../base/labels'
 import {
   doseText,
@@ -92,9 +92,17 @@ export function changeText(before: MoveFigures, after: MoveFigures, units: UnitS
   return words.join(', ')
 }
 
-/** "clears: too little air, a wet foot"; nothing where no warning goes. */
-export const endsText = ({ ends }: Pick<BenchMove, 'ends'>): string =>
-  ends.length === 0 ? '' : `clears: ${[...new Set(ends.map((j) => judgementInShort[j.code]))].join(', ')}`
+const namesOf = (mends: BenchMove['mends'], gone: boolean) =>
+  mends.filter((m) => m.gone === gone).map((m) => TOPIC_NAMES[m.topic])
+
+/** "clears: too acid; eases: potassium short"; nothing where nothing is mended. */
+export function mendsText({ mends }: Pick<BenchMove, 'mends'>): string {
+  const [clears, eases] = [namesOf(mends, true), namesOf(mends, false)]
+  return [
+    ...(clears.length > 0 ? [`clears: ${clears.join(', ')}`] : []),
+    ...(eases.length > 0 ? [`eases: ${eases.join(', ')}`] : []),
+  ].join('; ')
+}
 
 /** What stands in the place of a list of moves where there is none. */
 export function noMovesText({ standing, notes }: NextMoves, widest: boolean): string {

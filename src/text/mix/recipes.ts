@@ -24,12 +24,6 @@ export function partsText(
   )
 }
 
-/** Crop and recipe as the paper card names them. */
-export const cardAboutText = (job: Pick<Job, 'parts' | 'mixes'>, crop: string | undefined): string[] => [
-  ...(crop ? [`For ${crop.toLowerCase()}`] : []),
-  `By parts: ${partsText(job.parts, job.mixes)}`,
-]
-
 /** What the parts of a recipe are called: a finished mix by its own name. */
 export const partNames =
   (recipe: Pick<Recipe, 'mixes'> | null | undefined) =>

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
-import { TOPICS } from '@/core/appraisal'
-import { TOPIC_TEXTS, verdictText } from './topics'
+import { TOPICS, type Finding, type Topic } from '@/core/appraisal'
+import { verdictFrom } from '@/model/mix/verdict'
+import { alsoText, TOPIC_TEXTS, verdictText } from './topics'
 
 test('every topic has one short sentence of its own', () => {
   const texts = Object.values(TOPIC_TEXTS)
@@ -16,15 +17,31 @@ test('the verdict is the gravest finding; good only where nothing is to be watch
   const within = { air: 'good', pH: 'good', weight: 'plain' } as never
   const off = { air: 'good', pH: 'high' } as never
   const note = { topic: 'dust', severity: 'note' } as const
-  expect(verdictText([{ topic: 'salts-high', severity: 'grave' }, note], within, 'Tomato')).toEqual({
-    severity: 'grave',
-    text: TOPIC_TEXTS['salts-high'],
+  const says = (findings: Finding[], verdicts: never, crop: string | null) =>
+    verdictText(verdictFrom(findings, verdicts), crop)
+  expect(verdictFrom([{ topic: 'salts-high', severity: 'grave' }, note], within)).toEqual({
+    first: { topic: 'salts-high', severity: 'grave' },
+    off: 0,
   })
-  expect(verdictText([note], within, 'Tomato').text).toBe('Good for tomato here.')
-  expect(verdictText([], within, null).text).toBe('Good here.')
-  expect(verdictText([note], off, 'Tomato').text).toBe(
+  expect(says([{ topic: 'salts-high', severity: 'grave' }, note], within, 'Tomato')).toBe(
+    TOPIC_TEXTS['salts-high'],
+  )
+  expect(says([note], within, 'Tomato')).toBe('Good for tomato here.')
+  expect(says([], within, null)).toBe('Good here.')
+  expect(says([note], off, 'Tomato')).toBe(
     'It will do for tomato here; one figure is outside what is wanted.',
   )
   const two = { air: 'low', pH: 'high', weight: 'plain' } as never
-  expect(verdictText([], two, null).text).toBe('It will do here; 2 figures are outside what is wanted.')
+  expect(says([], two, null)).toBe('It will do here; 2 figures are outside what is wanted.')
+})
+
+test('what else there is comes in a few words: neither the first nor notes, three at the most', () => {
+  const say = (topic: Topic, severity: Finding['severity'] = 'watch'): Finding => ({ topic, severity })
+  expect(alsoText([say('ph-low'), say('air-low'), say('dust', 'note'), say('slumps')])).toBe(
+    'too little air, sinks in time',
+  )
+  expect(alsoText([say('ph-low')])).toBe('')
+  expect(alsoText([say('ph-low'), say('air-low'), say('slumps'), say('drawdown'), say('ph-high')])).toBe(
+    'too little air, sinks in time, wood takes up nitrogen',
+  )
 })

@@ -1,5 +1,5 @@
 import type { Finding, Topic } from '@/core/appraisal'
-import type { Verdicts } from '@/core/judgement'
+import type { Verdict } from '@/model/mix/verdict'
 
 /** What each topic of an appraisal says, in one sentence. */
 export const TOPIC_TEXTS: Record<Topic, string> = {
@@ -63,17 +63,80 @@ export const TOPIC_TEXTS: Record<Topic, string> = {
   'tips-in-wind': 'It is light and tall, and falls over in wind.',
 }
 
+/** The same in a few words, for lists. */
+export const TOPIC_NAMES: Record<Topic, string> = {
+  'air-low': 'too little air',
+  'air-high': 'too open',
+  'stays-wet': 'stays wet',
+  'wet-foot-intended': 'wet foot on purpose',
+  'dries-fast': 'dries fast',
+  'wets-badly': 'wets badly once dry',
+  'no-drainage': 'no drainage',
+  'gravel-no-help': 'a gravel layer',
+  'sand-lowers-air': 'sand fills the pores',
+  'soil-in-pot': 'soil in a pot',
+  'pot-too-small': 'pot too small',
+  'crop-depth': 'too shallow for the crop',
+  slumps: 'sinks in time',
+  crystals: 'water crystals',
+  'peat-free-watering': 'looks dry on top',
+  'wick-fails': 'too coarse to wick',
+  'ph-low': 'too acid',
+  'ph-high': 'too alkaline',
+  'water-raises-ph': 'your water lifts its pH',
+  'lime-too-much': 'too much lime',
+  'lime-already-in-bag': 'limed already',
+  'contact-hot': 'caustic lime',
+  'salts-high': 'salts high',
+  'water-salty': 'salty water',
+  'nitrogen-none': 'hardly any nitrogen',
+  'nitrogen-short': 'nitrogen short',
+  'nitrogen-too-much': 'too much nitrogen',
+  'potassium-short': 'potassium short',
+  'phosphorus-short': 'phosphorus short',
+  'phosphorus-excess': 'too much phosphorus',
+  'calcium-short': 'calcium short',
+  'magnesium-short': 'magnesium short',
+  'traces-short': 'trace elements short',
+  'boron-excess': 'too much boron',
+  'ammonium-cold': 'ammonium in the cold',
+  'ammonia-burn': 'free ammonia',
+  'crf-heat': 'feed runs out fast in heat',
+  'organic-slow': 'meals are slow in the cold',
+  'dose-too-large': 'a dose too large',
+  'too-rich-for-seed': 'too rich for seeds',
+  drawdown: 'wood takes up nitrogen',
+  'not-clean-for-seed': 'not clean for seeds',
+  'disease-carryover': 'disease of the last crop',
+  'fresh-wood': 'fresh wood',
+  'immature-compost': 'unripe compost',
+  'much-compost': 'very much compost',
+  'weedkiller-risk': 'weedkiller in manure',
+  'manure-harvest-interval': 'manure before harvest',
+  'metals-risk': 'metals in soil',
+  legionella: 'Legionella',
+  dust: 'dust',
+  'asbestos-old': 'asbestos in old vermiculite',
+  'treated-wood': 'treated wood',
+  'weight-load': 'load on the floor',
+  'tips-in-wind': 'tips in wind',
+}
+
+/** What an appraisal has to say beyond its verdict, in a few words each, at most so many; nothing where it has no more. */
+export const alsoText = (findings: readonly Finding[], most = 3): string =>
+  findings
+    .filter((f) => f.severity !== 'note')
+    .slice(1, 1 + most)
+    .map((f) => TOPIC_NAMES[f.topic])
+    .join(', ')
+
 /**
  * The first thing to know of a mix, in one sentence: the gravest finding, or that it is good. Where a gauge is outside
  * what is wanted and nothing is to be watched, it says so.
  */
-export function verdictText(findings: readonly Finding[], verdicts: Verdicts, cropName: string | null) {
-  const [first] = findings
-  if (first && first.severity !== 'note') return { severity: first.severity, text: TOPIC_TEXTS[first.topic] }
-  const off = Object.values(verdicts).filter((v) => v === 'low' || v === 'high').length
+export function verdictText({ first, off }: Verdict, cropName: string | null): string {
+  if (first) return TOPIC_TEXTS[first.topic]
   const whom = cropName ? ` for ${cropName.toLowerCase()}` : ''
   const figures = off === 1 ? 'one figure is' : `${off} figures are`
-  return off > 0
-    ? { severity: 'note' as const, text: `It will do${whom} here; ${figures} outside what is wanted.` }
-    : { severity: 'good' as const, text: `Good${whom} here.` }
+  return off > 0 ? `It will do${whom} here; ${figures} outside what is wanted.` : `Good${whom} here.`
 }

@@ -18,6 +18,8 @@ const ACID_NAMES: Record<WaterAcid['id'], string> = {
   citric: 'citric acid',
 }
 
+/** Less acid nobody measures, mL or g to 100 L. */
+const LEAST_ACID = 2
 const GALLONS = 26.417
 const ML_PER_FL_OZ = 29.574
 const GRAMS_PER_OZ = 28.35
@@ -27,12 +29,13 @@ function acidText(alkalinity: number, units: UnitSystem): string {
   const id = alkalinity > MOST_FOR_PHOSPHORIC ? 'sulfuric35' : 'phosphoric75'
   const acid = WATER_ACIDS.find((a) => a.id === id)!
   const { per100Litres, adds } = acidForWater(acid, alkalinity, WATER_PH)
+  if (per100Litres < LEAST_ACID) return ''
   const small = per100Litres / GALLONS / (acid.density ? ML_PER_FL_OZ : GRAMS_PER_OZ)
   const amount = inUnits(
     `[${per100Litres.toFixed(0)} mL|${(small * 100).toFixed(1)} fl oz] of ${ACID_NAMES[id]} in [100 L|100 gallons]`,
     units,
   )
-  return `${amount} brings the water to pH ${WATER_PH} and adds ${adds.toFixed(0)} mg/L of ${acid.adds!.element}. Goggles, gloves and sleeves; acid into water, never water into acid; plastic, not metal; check with a meter.`
+  return `Or acidify it: ${amount} brings the water to pH ${WATER_PH} and adds ${adds.toFixed(0)} mg/L of ${acid.adds!.element}. Goggles, gloves and sleeves; acid into water, never water into acid; plastic, not metal; check with a meter. `
 }
 
 const ION_HARM: Record<WaterIon, string> = {
@@ -48,7 +51,7 @@ export const WATER_TEXTS = {
     units: UnitSystem,
   ): JudgementText => ({
     says: `Your water lifts pH from ${pHText(j.from)} to ${pHText(j.to)} within ${j.weeks} weeks; ${pHText(j.most)} is the most for it.`,
-    does: `Use rain water. Or acidify it: ${acidText(j.alkalinity, units)} Less lime at the start only puts it off; an ammonium feed works against it.`,
+    does: `Use rain water. ${acidText(j.alkalinity, units)}Less lime at the start only puts it off; an ammonium feed works against it.`,
     source: 'alkalinity of the water against the buffer; carbonate equilibrium at 20 °C',
   }),
   'salts-rise': (j: Extract<Judgement, { code: 'salts-rise' }>): JudgementText => ({
@@ -64,7 +67,7 @@ export const WATER_TEXTS = {
     units: UnitSystem,
   ): JudgementText => ({
     says: `Your water has ${j.alkalinity.toFixed(1)} meq/L of alkalinity; for a crop that wants pH ${pHText(j.most)} at most, ${j.limit} is much.`,
-    does: `Use rain water where you can. Or acidify it: ${acidText(j.alkalinity, units)} Test the pH each spring: it creeps up year by year.`,
+    does: `Use rain water where you can. ${acidText(j.alkalinity, units)}Test the pH each spring: it creeps up year by year.`,
     source: 'common practice; carbonate equilibrium at 20 °C',
   }),
   'softened-water': (): JudgementText => ({

@@ -9,7 +9,7 @@ import { batchCards } from '@/model/make/batchCard'
 import { dosesToEach } from '@/model/make/doseTotals'
 import { fillingCards } from '@/model/make/filling'
 import { quantitiesOf } from '@/model/make/quantities'
-import { appraisalOf } from '@/model/mix/appraisal'
+import { verdictOf } from '@/model/mix/verdict'
 import { doseOffers } from '@/model/mix/doses'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
 import { questionOfJob } from '@/model/mix/questionOfJob'
@@ -105,7 +105,6 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     }),
   ]
   const judgements = judgementsOf(prepared.value, evaluation)
-  const findings = appraisalOf(prepared.value, evaluation, judgements)
   const plan = seasonPlan(
     job,
     { mixOn: null, planted: plantingDay(job, place, '2027-04-15') },
@@ -126,14 +125,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     const text = judgementText(j, units)
     say(`judgement ${j.code}`, text.says, text.does)
   }
-  say(
-    'verdict',
-    verdictText(
-      findings,
-      verdictsOf(evaluation, prepared.value.bands, crop?.perennial ?? false),
-      crop?.name ?? null,
-    ).text,
-  )
+  say('verdict', verdictText(verdictOf(prepared.value, evaluation, { judgements }), crop?.name ?? null))
   for (const note of [...prepared.notes, ...answer.notes]) say(`note ${note.code}`, noteText(note, units))
   for (const offer of doseOffers(prepared.value, evaluation)) {
     const text = offerText(offer, null, units)

@@ -3,8 +3,7 @@
 import { computed } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
-import { verdictsOf } from '@/core/judgement'
-import { appraisalOf } from '@/model/mix/appraisal'
+import { verdictOf } from '@/model/mix/verdict'
 import { verdictText } from '@/text/mix/topics'
 
 const { later, delayedJob, crop } = useBenchContext()
@@ -14,14 +13,12 @@ const verdict = computed(() => {
   if (!rested || !delayedJob.value) return null
   const { evaluation, judgements, prepared } = rested
   const answered = new Set(delayedJob.value.dismissed.map((d) => d.code))
-  const findings = appraisalOf(prepared, evaluation, judgements, { answered })
-  const verdicts = verdictsOf(evaluation, prepared.bands, crop.value?.perennial ?? false)
-  return verdictText(findings, verdicts, crop.value?.name ?? null)
+  return verdictText(verdictOf(prepared, evaluation, { judgements, answered }), crop.value?.name ?? null)
 })
 </script>
 
 <template>
-  <p class="bench-verdict" :class="{ stale }" role="status">{{ verdict?.text }}</p>
+  <p class="bench-verdict" :class="{ stale }" role="status">{{ verdict }}</p>
 </template>
 
 <style scoped>

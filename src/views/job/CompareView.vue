@@ -17,6 +17,7 @@ import type { Bag } from '@/model/garden/schemas'
 import { bestOf, compare } from '@/model/mix/compare'
 import { mixSources, type MixSource } from '@/model/mix/mixSources'
 import { comparedRows } from '@/text/mix/compare'
+import { verdictText } from '@/text/mix/topics'
 import { problemText } from '@/text/base/problems.en'
 import { sourceName, sourceText } from '@/text/mix/recipes'
 
@@ -24,7 +25,7 @@ const BagDialog = defineAsyncComponent(() => import('@/components/bench/BagDialo
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, place, tables, units } = inHand
+const { garden, job, place, crop, tables, units } = inHand
 const replaceRecipe = useReplaceRecipe(inHand)
 const { to } = useStations(() => jobId)
 const MOST = 5
@@ -94,11 +95,12 @@ const withChances = computed(() =>
 const saysOf = (source: MixSource) =>
   source.problem ? problemText(source.problem, units.value).why : sourceText(source, units.value)
 const columns = computed(() =>
-  compared.value.map(({ rival, answer }, i) => ({
+  compared.value.map(({ rival, answer, verdict }, i) => ({
     id: rival.id,
     name: rival.name,
     says: saysOf(taken.value[i]!),
     trouble: !answer.ok && rival.recipe.parts.length > 0 ? problemText(answer.problem, units.value).why : '',
+    verdict: verdict ? verdictText(verdict, crop.value?.name ?? null) : '',
     profile: answer.ok ? answer.value.profile : null,
     bagged: taken.value[i]!.bag !== undefined,
   })),

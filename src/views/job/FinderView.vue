@@ -114,7 +114,7 @@ async function openIt(c: Candidate) {
         </ul>
         <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
         <p v-else-if="best" class="soft">{{ words.withPricesOnTheShelf }}</p>
-        <FoundTable v-if="best" :rows="rows" :units="units" @open="openIt" />
+        <FoundTable v-if="best" :rows="rows" :units="units" :crop-name="crop?.name ?? null" @open="openIt" />
         <Button
           v-if="left > 0"
           :label="atOnce.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"

@@ -23,6 +23,7 @@ import { useMaking } from '@/composables/make/useMaking'
 import { useOtherwise } from '@/composables/make/useOtherwise'
 import { useQuantities } from '@/composables/make/useQuantities'
 import { useShopping } from '@/composables/make/useShopping'
+import { useVerdict } from '@/composables/job/useVerdict'
 import { useStations } from '@/composables/job/useStations'
 import { useJobTimers } from '@/composables/make/useTimers'
 import { useTubChecks } from '@/composables/make/useTubChecks'
@@ -37,7 +38,7 @@ import { counted } from '@/text/base/counted'
 import { jobTitle } from '@/text/base/labels'
 import { inPlaceText } from '@/text/make/inPlace'
 import { aboutName } from '@/text/make/preparing'
-import { cardAboutText } from '@/text/mix/recipes'
+import { cardAboutText } from '@/text/make/cardAbout'
 import { asMeasuredText, batchFillsText, batchPlaceText, batchTitle, soakingText } from '@/text/make/measures'
 import { volumeText } from '@/text/base/units'
 
@@ -71,7 +72,10 @@ const beds = computed(() =>
     ? inPlaceOf(toRaw(job.value), q.value).map((bed) => inPlaceText(bed, job.value!.plan.bucket, units.value))
     : [],
 )
-const about = computed(() => (job.value ? cardAboutText(job.value, inHand.crop.value?.name) : []))
+const verdict = useVerdict(inHand)
+const about = computed(() =>
+  job.value ? cardAboutText(job.value, inHand.crop.value?.name ?? null, verdict.value) : [],
+)
 const lots = computed(() =>
   (q.value?.plan.totals ?? []).map(({ id }) => ({
     name: aboutName(id),

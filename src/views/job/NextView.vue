@@ -13,6 +13,7 @@ import { useJob } from '@/composables/job/useJob'
 import { useNextYear } from '@/composables/season/useNextYear'
 import { useStations } from '@/composables/job/useStations'
 import { CROPS } from '@/core/data'
+import { cropName } from '@/core/data/cropTable'
 import type { Candidate } from '@/core/finder'
 import { oldMixRows, REUSE_QUESTIONS, REUSE_TEXTS } from '@/text/season/nextYear'
 import { problemText } from '@/text/base/problems.en'
@@ -93,7 +94,7 @@ async function topUp() {
     </section>
     <section v-if="options.length" class="stack found" aria-labelledby="found-title">
       <h2 id="found-title">{{ says.whatToAdd }}</h2>
-      <FoundTable :rows="options" :units="units" @open="begin" />
+      <FoundTable :rows="options" :units="units" :crop-name="cropName(cropId) || null" @open="begin" />
       <p class="soft">
         {{ says.whatYouChooseBeginsNext }}
       </p>

@@ -16,6 +16,7 @@ import { useMade, useMaking } from '@/composables/make/useMaking'
 import { usePhotos } from '@/composables/season/usePhotos'
 import { useQuantities } from '@/composables/make/useQuantities'
 import { useShopping } from '@/composables/make/useShopping'
+import { useVerdict } from '@/composables/job/useVerdict'
 import { useStations } from '@/composables/job/useStations'
 import { recordOf } from '@/model/garden/garden'
 import { LONGEST_NAME, LONGEST_NOTE } from '@/model/garden/limits'
@@ -35,6 +36,7 @@ const { problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
 const router = useRouter()
 
+const verdict = useVerdict(inHand)
 const record = computed(() =>
   job.value?.recordId ? recordOf(garden.records, job.value.recordId) : undefined,
 )
@@ -94,6 +96,7 @@ function finish() {
     remade: now.remade,
     otherwise: otherwiseTexts(j, now.quantities.plan, units.value),
     money: money.value,
+    verdict: verdict.value,
   })
   const shelf = settles.value
     ? shelfWith(garden.records, new Map(left.value.map((row) => [row.id, stockOf(row)])))

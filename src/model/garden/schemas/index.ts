@@ -52,12 +52,12 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 9,
+  job: 10,
   learned: 1,
   material: 2,
   photo: 1,
   place: 4,
-  record: 4,
+  record: 5,
   shelf: 3,
   settings: 4,
   test: 1,
@@ -68,10 +68,12 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
  * Any other version has a step in `src/storage/migrations`.
  */
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
-  /** An amount as it was said. */
-  job: [9],
+  /** An amount as it was said; what grows in it and for how many years. */
+  job: [9, 10],
   /** Ions of a water report. */
   place: [4],
+  /** What was said first of a mix. */
+  record: [5],
   /** The address of labels. */
   settings: [4],
   /** How much farther than the tables say readings stray. */

@@ -5,6 +5,7 @@ import { id, name, number, text } from './basics'
 import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
 
+export const STAGES = ['seed', 'cutting', 'transplant', 'grown'] as const
 const ROUNDINGS = ['more', 'less', 'exact'] as const
 
 export const planSchema = z.object({
@@ -58,6 +59,10 @@ export const jobSchema = recipeSchema.extend({
   amount: number.nullable().default(null),
   /** Month it is planted or sown, 1 to 12; null where nobody said. */
   plantMonth: z.int().min(1).max(12).nullable(),
+  /** What grows in it: seeds, cuttings, young plants that move on, or a crop to its harvest. */
+  stage: z.enum(STAGES).default('grown'),
+  /** Years the mix is to last; null where nobody said. */
+  years: z.number().min(1).max(30).nullable().default(null),
   /** Plants in each container of the leading crop; null for as many as have room. */
   plants: z.number().nullable(),
   /** Bands the grower has moved. */

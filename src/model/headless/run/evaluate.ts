@@ -16,8 +16,8 @@ import { questionOfCase } from '../questionOfCase'
 import { offersOf } from './offers'
 
 /** What an adviser would say of it, the gravest first. */
-const appraised = (prepared: PreparedMix, e: Evaluation, { situation }: CaseOf<'evaluate'>): Finding[] =>
-  appraisalOf(prepared, e, judgementsOf(prepared, e), { situation })
+const appraised = (prepared: PreparedMix, e: Evaluation): Finding[] =>
+  appraisalOf(prepared, e, judgementsOf(prepared, e))
 
 /** An evaluation as plain data worth keeping: figures by name, the profile by depth, courses by the week. */
 function written(e: Evaluation, input: MixInContainer) {
@@ -55,7 +55,7 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
       ? succeed(
           {
             ...written(answer.value, input),
-            appraisal: appraised(prepared.value, answer.value, c),
+            appraisal: appraised(prepared.value, answer.value),
             ...(c.offers ? { offers: offersOf(c, question.value) } : {}),
           },
           ...prepared.notes,
@@ -80,7 +80,7 @@ export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
   return succeed(
     {
       ...written(best, input),
-      appraisal: appraised(prepared.value, best, c),
+      appraisal: appraised(prepared.value, best),
       ranges,
       readings,
       learned: [...materialsOf(input).values()].flatMap((m) => learnedOfMaterial(m, learning) ?? []),

@@ -84,7 +84,6 @@ export function offersOf(c: CaseOf<'evaluate'>, question: MixQuestion): WrittenO
     mixes: [],
     prices: {},
     answered: [],
-    situation: c.situation,
     most: MOST,
   })
   if (!found.ok) return []

@@ -1,0 +1,15 @@
+import type { Job } from '@/model/garden/schemas'
+import type { Verdict } from '@/model/mix/verdict'
+import { partsText } from '../mix/recipes'
+import { verdictText } from '../mix/topics'
+
+/** Crop, recipe and what is said first of it, as the paper card has them. */
+export const cardAboutText = (
+  job: Pick<Job, 'parts' | 'mixes'>,
+  crop: string | null,
+  verdict: Verdict | null,
+): string[] => [
+  ...(crop ? [`For ${crop.toLowerCase()}`] : []),
+  `By parts: ${partsText(job.parts, job.mixes)}`,
+  ...(verdict ? [verdictText(verdict, crop)] : []),
+]
