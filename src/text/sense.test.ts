@@ -4,6 +4,7 @@ import { MATERIALS } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
 import { BATCH_LIMITS, isByMark, PACK_LIMITS } from '@/core/batch'
 import { DRESSINGS } from '@/core/data/dressings'
+import { verdictOn } from '@/model/mix/verdict'
 import { bringsFault, standingOf, type JudgementCode } from '@/core/judgement'
 import { movesAtOnce, movesRequest } from '@/model/find/nextMoves'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '@/model/mix/prepare'
@@ -274,6 +275,34 @@ const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }
 /** They take a fifth of a second each: one job of so many. */
 const MOVES_EVERY = 50
 
+/** Offers followed one after the other. */
+const MOST_STEPS = 6
+/**
+ * Who takes the first offer again and again comes to an end: each leaves less to be said, none comes twice, and a mix
+ * without grave findings has none left after six.
+ */
+const offersEnd: Rule = ({ prepared }, { job }) => {
+  const taken = new Set<string>()
+  let at = job
+  for (let step = 0; ; step++) {
+    const question = { ...prepared.question, recipe: recipeQuestion(at) }
+    const asked = movesRequest(new Map(), at, question, { source: 'all', most: 1 })
+    const found = asked.ok ? movesAtOnce(asked.value) : asked
+    if (!found.ok) return [`no moves: ${found.problem.code}`]
+    const [first] = found.value.moves
+    if (!first) return []
+    const said = moveText(first, 'metric')
+    const isGrave = (verdictOn({ question, answered: [] })?.first ?? null)?.severity === 'grave'
+    if (step === MOST_STEPS) return isGrave ? [] : [`offers without end, the last “${said}”`]
+    if (taken.has(said)) return [`“${said}” is offered twice`]
+    taken.add(said)
+    if (first.eases < 0 || (first.eases === 0 && first.gain <= 0)) return [`“${said}” leaves more to be said`]
+    at = { ...at, ...first.recipe }
+  }
+}
+/** Up to seven searches each: one job of so many. */
+const OFFERS_EVERY = 100
+
 /** What the hands measure: no more scoops, no fuller a vessel and no further from the recipe than is promised. */
 const measures: Rule = ({ work }, { job }) => {
   if (!work) return []
@@ -361,7 +390,11 @@ test(`of ${JOBS} random jobs no screen says what cannot be, or says two things`,
       continue
     }
     told++
-    const rules = seed % MOVES_EVERY === 0 ? { ...RULES, movesHelp } : RULES
+    const rules = {
+      ...RULES,
+      ...(seed % MOVES_EVERY === 0 ? { movesHelp } : {}),
+      ...(seed % OFFERS_EVERY === 0 ? { offersEnd } : {}),
+    }
     for (const [name, rule] of Object.entries(rules))
       for (const what of rule(screens, random)) {
         const key = `${name}: ${what.replace(/[\d.,]+/g, '#')}`

@@ -1,6 +1,19 @@
 import { describe, expect, test } from 'vitest'
 import { materialFiguresSchema, missingSources, TABLES } from '@/model/sheets/tableSchemas'
-import { CROPS, LIMES, MATERIALS, mayBeOffered } from '.'
+import {
+  cropById,
+  CROPS,
+  FRAMES,
+  framesFor,
+  LIMES,
+  MATERIALS,
+  mayBeOffered,
+  PURPOSES,
+  purposeOf,
+  SOIL_FROM,
+  takes,
+  type PurposeQuestion,
+} from '.'
 import cropsFile from './crops.json'
 import figuresFile from './cropFigures.json'
 import materialFiguresFile from './materialFigures.json'
@@ -132,5 +145,85 @@ describe('what a material is for', () => {
     expect(may('compost_green', { inGround: true, litres: 749 })).toBe(true)
     expect(may('compost_green', { tender: true })).toBe(false)
     expect(may('vermiculite_fine', { tender: true })).toBe(true)
+  })
+})
+
+describe('what a mix is for', () => {
+  const pot: PurposeQuestion = {
+    stage: undefined,
+    inGround: false,
+    carried: false,
+    reservoir: false,
+    litres: 12,
+  }
+  const crop = (id: string) => {
+    const { kind, moisture, perennial, pH, properties } = cropById(id)!
+    return { kind, moisture, perennial, pH, rootVolume: properties.minRootVolume.value }
+  }
+  const of = (change: Partial<PurposeQuestion>) => purposeOf({ ...pot, ...change })
+  test('seeds and cuttings first, then what the crop cannot do without, then the container', () => {
+    expect(of({})).toBe('season')
+    expect(of({ stage: 'seed', crop: crop('blueberry') })).toBe('sow')
+    expect(of({ stage: 'cutting' })).toBe('root-cuttings')
+    expect(of({ crop: crop('blueberry'), inGround: true })).toBe('acid')
+    expect(of({ crop: crop('rosemary'), inGround: true })).toBe('bed-on-soil')
+    expect(of({ crop: crop('rosemary'), reservoir: true })).toBe('dry')
+    expect(of({ crop: crop('basil'), reservoir: true })).toBe('reservoir')
+    expect(of({ crop: crop('lettuce'), carried: true })).toBe('aloft')
+    expect(of({ crop: crop('fig') })).toBe('years')
+    expect(of({ crop: crop('strawberry') })).toBe('season')
+    expect([1, 2].map((years) => of({ years }))).toEqual(['season', 'years'])
+    expect([199, 200].map((litres) => of({ litres }))).toEqual(['season', 'bed-on-paving'])
+  })
+  test('every frame can be filled to the whole, by materials of the tables', () => {
+    for (const purpose of PURPOSES)
+      for (const frame of FRAMES[purpose]) {
+        const sum = (end: 'low' | 'high') => frame.reduce((s, slot) => s + slot[end], 0)
+        expect(sum('low'), purpose).toBeLessThanOrEqual(1)
+        expect(sum('high'), purpose).toBeGreaterThanOrEqual(1)
+        for (const slot of frame)
+          expect(
+            MATERIALS.some((m) => takes(slot, m)),
+            purpose,
+          ).toBe(true)
+      }
+  })
+  test('no frame takes what is for something else, and soil only where it is borne and not in a small pot', () => {
+    for (const purpose of PURPOSES)
+      for (const slot of FRAMES[purpose].flat())
+        for (const id of [
+          'wood_chips_fresh',
+          'gravel_pea',
+          'rock_dust',
+          'biochar_raw',
+          'potting_mix_recycled',
+        ])
+          expect(
+            takes(
+              slot,
+              MATERIALS.find((m) => m.id === id)!,
+            ),
+            `${purpose} ${id}`,
+          ).toBe(false)
+    const soil = MATERIALS.find((m) => m.id === 'soil_loam')!
+    const hasSoil = (change: Partial<PurposeQuestion>) =>
+      framesFor({ ...pot, ...change }).some((frame) => frame.some((slot) => takes(slot, soil)))
+    const olive = crop('olive')
+    expect([SOIL_FROM - 1, SOIL_FROM].map((litres) => hasSoil({ crop: olive, litres }))).toEqual([
+      false,
+      true,
+    ])
+    expect(hasSoil({ crop: olive, litres: 300, carried: true })).toBe(false)
+    expect(hasSoil({ litres: 30, inGround: true })).toBe(true)
+    // Seeds get nothing that brings weeds and damping-off.
+    for (const id of ['soil_loam', 'compost_green', 'manure_cattle_composted'])
+      for (const slot of FRAMES.sow.flat())
+        expect(
+          takes(
+            slot,
+            MATERIALS.find((m) => m.id === id)!,
+          ),
+          id,
+        ).toBe(false)
   })
 })

@@ -51,7 +51,8 @@ export function* verdictsOn(requests: readonly VerdictRequest[]): Generator<numb
   return verdicts
 }
 
-function verdictOn({ question, answered }: VerdictRequest): Verdict | null {
+/** The verdict on what a question asks about; null where it cannot be worked out. */
+export function verdictOn({ question, answered }: VerdictRequest): Verdict | null {
   const prepared = prepare(question)
   const evaluation = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
   return prepared.ok && evaluation.ok
