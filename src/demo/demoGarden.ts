@@ -1,5 +1,6 @@
 import { PUBLISHED } from '@/core/data'
 import { prepareJob } from '@/model/mix/evaluateJob'
+import { lineOf } from '@/model/mix/doses'
 import { quantitiesOf } from '@/model/make/quantities'
 import { DEFAULT_SETTINGS } from '@/model/garden/garden'
 import { shelfItem } from '@/model/garden/shelfEntry'
@@ -44,6 +45,8 @@ interface DemoJob {
   /** Parts in twelfths. */
   parts: Record<string, number>
   lime?: Partial<Job['lime']>
+  /** Feed all through it, g per litre. */
+  feeds?: Record<string, number>
   plan?: Partial<Job['plan']>
   made?: { on: string; note: string }
   /** Planted on; its whole season looked back on unless it is still running. */
@@ -277,6 +280,7 @@ const JOBS: DemoJob[] = [
     crop: 'pepper_sweet',
     bed: 'south-wall-bags',
     parts: { peat_medium: 48, compost_green: 24, perlite_coarse: 24, pine_bark_fine: 12 },
+    feeds: { crf_3_4: 0.8 },
     measured: 2,
   },
 ]
@@ -324,6 +328,7 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
     lime: { ...base.lime, target: cropTargetPH(demo.crop) ?? base.lime.target, ...demo.lime },
     plan: { ...base.plan, ...demo.plan },
     note: demo.made?.note ?? '',
+    dressings: Object.entries(demo.feeds ?? {}).map(([id, grams]) => lineOf(id, grams)),
   }
   const quantities =
     demo.made || demo.measured ? quantitiesOf(job, prepareJob(job, undefined, PUBLISHED)) : null

@@ -21,7 +21,6 @@ import { useGarden } from '@/stores/garden'
 import { isoDay, shortDayText } from '@/text/base/dates'
 import { fillsText, jobTitle } from '@/text/base/labels'
 import { placeLine } from '@/text/bed/place'
-import { FOLLOW_UP_TEXTS } from '@/text/season/season'
 import { inUnits } from '@/text/base/units'
 
 /** Fetched where there are many jobs: most gardens begin without it. */
@@ -57,12 +56,8 @@ const open = computed(() =>
       const station = nextStation(line.job)
       const due = dues.value.get(line.id)
       const late = due !== undefined && (due.until ?? due.on) < today
-      const title =
-        due?.kind === 'due'
-          ? FOLLOW_UP_TEXTS[due.code].title
-          : due && inUnits(due.prep.title, garden.settings.units)
       const next = due
-        ? `${title}: ${shortDayText(due.on)}${late ? words.pastItsDay : ''}`
+        ? `${inUnits(due.title, garden.settings.units)}: ${shortDayText(due.on)}${late ? words.pastItsDay : ''}`
         : words.next(station.next)
       return { ...line, station, next, late, on: due?.on ?? '9', kind: judgedBed(line.job).spec.vessel.kind }
     })

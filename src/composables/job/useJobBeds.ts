@@ -16,7 +16,7 @@ export interface JobBeds {
   /** Each bed with the litres all of it takes; null where that or the number of them is wrong. */
   rows: ComputedRef<{ fill: JobBed; litres: number | null }[]>
   /** Beds that can be counted. */
-  counted: ComputedRef<{ name: string; count: number; plan: MixNeeded }[]>
+  counted: ComputedRef<{ name: string; count: number; plan: MixNeeded; isOnSoil: boolean }[]>
   /** Whether all of them can. */
   whole: ComputedRef<boolean>
   /** What is wrong with the number of the chosen one. */
@@ -54,7 +54,16 @@ export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): Job
   )
   const counted = computed(() =>
     worked.value.flatMap(({ fill, plan }) =>
-      plan ? [{ name: bedTitle(fill.spec), count: fill.count, plan }] : [],
+      plan
+        ? [
+            {
+              name: bedTitle(fill.spec),
+              count: fill.count,
+              plan,
+              isOnSoil: fill.spec.vessel.base.kind === 'onSoil',
+            },
+          ]
+        : [],
     ),
   )
   const jobId = () => job.value!.id

@@ -12,7 +12,7 @@ import {
   easedBy,
   isGood,
   leavesGraver,
-  maySoften,
+  mendedBy,
   TOPICS,
   type AppraisalQuestion,
   type Finding,
@@ -316,12 +316,16 @@ describe('two appraisals', () => {
     expect(easedBy([of('air-low', 'watch'), of('dust', 'note')], [])).toBe(1)
     expect(easedBy([], [of('ph-high', 'watch')])).toBe(0)
   })
-  test('notes leave a mix good; holes in a base are not a matter of degree, air is', () => {
+  test('notes leave a mix good; a figure a tenth nearer its limit is eased', () => {
     expect(isGood([of('dust', 'note')])).toBe(true)
     expect(isGood([of('dust', 'watch')])).toBe(false)
-    expect(maySoften([of('no-drainage', 'grave')])).toBe(false)
-    expect(maySoften([of('no-drainage', 'grave'), of('air-low', 'watch')])).toBe(true)
-    expect(maySoften([of('air-low', 'note')])).toBe(false)
+    // A figure a tenth nearer its limit is eased, one a tenth farther from it is graver, though the word is the same.
+    const at = (value: number) => [{ ...of('ph-low', 'watch'), value, limit: 6 }]
+    expect(mendedBy(at(5), at(5.2))).toEqual([{ topic: 'ph-low', gone: false }])
+    expect(mendedBy(at(5), at(5.05))).toEqual([])
+    expect(mendedBy(at(5), [])).toEqual([{ topic: 'ph-low', gone: true }])
+    expect(mendedBy([of('air-low', 'note')], [])).toEqual([])
+    expect([4.85, 4.95].map((x) => leavesGraver(at(5), at(x)))).toEqual([true, false])
   })
   test('remedies belong to topics, each once, and lime is never one of a mix that is limy', () => {
     for (const [topic, remedies] of Object.entries(REMEDIES)) {

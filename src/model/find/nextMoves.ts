@@ -1,4 +1,4 @@
-import { easedBy, isGood, leavesGraver, maySoften, mendedBy } from '@/core/appraisal'
+import { easedBy, isGood, leavesGraver, mendedBy } from '@/core/appraisal'
 import { toEnd } from '@/core/toEnd'
 import {
   singleChanges,
@@ -146,7 +146,7 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
       eases: easedBy(now.value.findings, there.value.findings),
       mends: mendedBy(now.value.findings, there.value.findings),
     }
-    if (helps(move, now.value)) found.push(move)
+    if (helps(move)) found.push(move)
   }
   found.sort(
     (a, b) => b.eases - a.eases || Math.round(b.gain * 2) - Math.round(a.gain * 2) || costOf(a) - costOf(b),
@@ -164,8 +164,8 @@ const isWorse = (now: Looked, there: Looked): boolean =>
   bringsFault(now.standing, there.standing) || leavesGraver(now.findings, there.findings)
 
 /** Does a move end or lessen something that is said, by more than a grower would miss? */
-const helps = ({ gain, eases }: BenchMove, { findings }: Looked): boolean =>
-  eases > 0 || (eases === 0 && gain >= LEAST_GAIN && maySoften(findings))
+const helps = ({ gain, eases, mends }: BenchMove): boolean =>
+  eases > 0 || (eases === 0 && gain >= LEAST_GAIN && mends.length > 0)
 
 /** Runs `findMoves` to its end in one go. Errors: those of `findMoves`. */
 export function movesAtOnce(request: MovesRequest): Outcome<NextMoves> {

@@ -102,7 +102,7 @@ const CAUTIONS = {
   lifting: {
     id: 'lifting',
     title: 'Lifting',
-    text: 'A full container of wet mix is heavier than one person should lift: fill it where it is to stay. Two people and a trolley move up to about 50 kg; what is heavier is emptied first.',
+    text: 'A full container of wet mix is heavier than one person should lift: fill it where it is to stay. What two people cannot lift from the floor with ease is emptied before it is moved.',
     ask: 'lifting guidance at work or from your health service',
   },
   heat: {

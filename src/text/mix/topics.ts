@@ -135,7 +135,8 @@ export const alsoText = (findings: readonly Finding[], most = 3): string =>
  * what is wanted and nothing is to be watched, it says so.
  */
 export function verdictText({ first, off }: Verdict, cropName: string | null): string {
-  if (first) return TOPIC_TEXTS[first.topic]
+  // A record made by a later version may have a topic that this one has no sentence for.
+  if (first) return TOPIC_TEXTS[first.topic] ?? ''
   const whom = cropName ? ` for ${cropName.toLowerCase()}` : ''
   const figures = off === 1 ? 'one figure is' : `${off} figures are`
   return off > 0 ? `It will do${whom} here; ${figures} outside what is wanted.` : `Good${whom} here.`

@@ -99,7 +99,10 @@ const loads = computed(() =>
     ? loadTexts(chosen.value.spec, needed.value, wrongCount.value ? 1 : chosen.value.count, units.value)
     : [],
 )
-const loaded = computed(() => cautionIsDue(counted.value.reduce((s, f) => s + f.plan.net * f.count, 0)))
+/** Nobody asks of a bed open to the soil whether it is a roof. */
+const loaded = computed(() =>
+  cautionIsDue(counted.value.filter((f) => !f.isOnSoil).reduce((s, f) => s + f.plan.net * f.count, 0)),
+)
 </script>
 
 <template>
