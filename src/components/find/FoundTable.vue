@@ -45,7 +45,8 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
           </th>
           <td data-label="Fit">
             <span
-              >{{ fitText(c) }}<small v-if="look" class="concern says">{{ saidText(look, cropName) }}</small></span
+              >{{ fitText(c)
+              }}<small v-if="look" class="concern says">{{ saidText(look, cropName) }}</small></span
             >
           </td>
           <td class="num" data-label="Lots within all bands">

@@ -4,7 +4,16 @@ import type { RouteLocationRaw } from 'vue-router'
 import type { VesselKind } from '@/model/garden/schemas'
 import VesselGlyph from '../VesselGlyph.vue'
 
-const { kind, title, about, says, to, next, station, late } = defineProps<{
+const {
+  kind,
+  title,
+  about,
+  says = '',
+  to,
+  next,
+  station,
+  late,
+} = defineProps<{
   kind: VesselKind
   title: string
   /** Its crop and beds. */

@@ -41,6 +41,19 @@ function nameBeside(bed: Bed, beds: readonly JobBed[]): string {
   return `${title} ${n}`
 }
 
+/** A bed that can be counted, with what it takes; nothing for one that cannot be worked out. */
+const countedBed = ({ fill, plan }: { fill: JobBed; plan: MixNeeded | null }) =>
+  plan
+    ? [
+        {
+          name: bedTitle(fill.spec),
+          count: fill.count,
+          plan,
+          isOnSoil: fill.spec.vessel.base.kind === 'onSoil',
+        },
+      ]
+    : []
+
 /** The beds of a job: which are in it, what they take, and what can be done with them. */
 export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): JobBeds {
   const looking = ref<string | null>(null)
@@ -52,20 +65,7 @@ export function useJobBeds({ garden, job, lead, tables, units }: JobInHand): Job
       return { fill, plan: needed.ok && !countProblem(fill.count) ? needed.value : null }
     }),
   )
-  const counted = computed(() =>
-    worked.value.flatMap(({ fill, plan }) =>
-      plan
-        ? [
-            {
-              name: bedTitle(fill.spec),
-              count: fill.count,
-              plan,
-              isOnSoil: fill.spec.vessel.base.kind === 'onSoil',
-            },
-          ]
-        : [],
-    ),
-  )
+  const counted = computed(() => worked.value.flatMap(countedBed))
   const jobId = () => job.value!.id
   const ofChosen = <T>(act: (bed: JobBed) => T) => chosen.value && act(chosen.value)
 

@@ -23,7 +23,7 @@ import { finderShelf, type Source } from './materialsFrom'
 import { afterFinding } from './nextMoves'
 
 /** What a question's mix is for follows from this. */
-export function purposeQuestion({ bed, crops, situation }: MixQuestion): PurposeQuestion {
+function purposeQuestion({ bed, crops, situation }: MixQuestion): PurposeQuestion {
   const filled = containerVolumes(bed.container)
   const [crop] = crops
   return {

@@ -4,7 +4,7 @@ import { startingJob, startingJobBed, startingPlace, startingSpec } from '../../
 import type { BedSpec, Job, Place } from '../../garden/schemas'
 
 /** The ten crops most grown in containers and beds, of the tables. Source: common practice. */
-export const FIRST_CROPS = [
+const FIRST_CROPS = [
   'tomato_indeterminate',
   'pepper_sweet',
   'lettuce',
@@ -18,7 +18,7 @@ export const FIRST_CROPS = [
 ]
 
 /** The six containers most used, each where it mostly goes. Source: common practice. */
-export const FIRST_CONTAINERS: Readonly<Record<string, BedSpec>> = {
+const FIRST_CONTAINERS: Readonly<Record<string, BedSpec>> = {
   pot: startingSpec('roundPot'),
   'window box on a balcony': { ...startingSpec('box'), standing: 'balcony' },
   'fabric bag': startingSpec('fabricBag'),
@@ -43,7 +43,7 @@ function overReservoir(spec: BedSpec): BedSpec {
 }
 
 /** Three places: cool and wet, dry in summer with hard water, cold in winter and windy. */
-export const FIRST_PLACES: Readonly<Record<string, Place>> = {
+const FIRST_PLACES: Readonly<Record<string, Place>> = {
   'cool coast': startingPlace(CLIMATES.find((c) => c.id === 'cool-coast')!),
   'dry summers, hard water': {
     ...startingPlace(CLIMATES.find((c) => c.id === 'dry-summer')!),
