@@ -47,7 +47,8 @@ const garden = once(() => demoGarden())
 const place = once(() => placeOf(garden()))
 const jobNamed = (id: string) => liveJob(garden(), jobOf(garden(), id)!)
 const leeks = once(() => jobNamed('leeks'))
-const peppers = once(() => jobNamed('peppers-27'))
+/** The demo's peppers before they are fed. */
+const peppers = once(() => ({ ...jobNamed('peppers-27'), dressings: [] }))
 const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: string } }): T => {
   if (!o.ok) throw new Error(o.problem.code)
   return o.value
