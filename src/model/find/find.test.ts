@@ -48,7 +48,7 @@ const place = once(() => placeOf(garden()))
 const jobNamed = (id: string) => liveJob(garden(), jobOf(garden(), id)!)
 const leeks = once(() => jobNamed('leeks'))
 /** The demo's peppers before they are fed. */
-const peppers = once(() => ({ ...jobNamed('peppers-27'), dressings: [] }))
+const peppers = once<Job>(() => ({ ...jobNamed('peppers-27'), dressings: [] }))
 const good = <T>(o: { ok: true; value: T } | { ok: false; problem: { code: string } }): T => {
   if (!o.ok) throw new Error(o.problem.code)
   return o.value
