@@ -255,7 +255,8 @@ const movesHelp: Rule = ({ prepared, evaluation, verdicts, judgements }, { job }
           move.eases <= 0 && better < 0.5,
           `“${moveText(move, 'metric')}” mends ${better} steps and nothing said`,
         ),
-        ...when(bringsFault(standing, now), `“${moveText(move, 'metric')}” brings a fault`),
+        // For something grave that goes, something to watch may come.
+        ...when(move.eases < 2 && bringsFault(standing, now), `“${moveText(move, 'metric')}” brings a fault`),
         ...when(
           changeText(move.before, move.after, 'metric') === '' && move.mends.length === 0,
           `“${moveText(move, 'metric')}” changes nothing`,

@@ -13,6 +13,7 @@ import {
   isGood,
   leavesGraver,
   mendedBy,
+  outweighs,
   TOPICS,
   type AppraisalQuestion,
   type Finding,
@@ -132,6 +133,10 @@ describe('each limit from both sides', () => {
     const over = (most: number, by: number) => severity(asked(pH(most + by), {}, acid(most)), 'ph-high')
     expect([0.99, 1.01].map((f) => over(5.2, f * L.farPHForAcid.value))).toEqual(['watch', 'grave'])
     expect([0.99, 1.01].map((f) => over(f * L.acidBand.value, 0.7))).toEqual(['grave', 'watch'])
+    // Heaths crop half a unit below their band, and a pH above it is what kills them.
+    const under = (by: number) => severity(asked(pH(4.5 - by), {}, acid(5.2)), 'ph-low')
+    expect([0.99, 1.01].map((f) => under(f * L.acidBears.value))).toEqual(['note', 'watch'])
+    expect(asked(pH(6.5), {}, acid(5.2)).find((f) => f.topic === 'ph-high')).toMatchObject({ harms: 'kills' })
     expect(severity(asked(pH(4), { stage: 'cutting' }), 'ph-low')).toBe('note')
     // Mineral soil keeps traces in reach at 7.5; a little soil does not, nor does it help an acid lover.
     const inSoil = (share: number, at: number, q = {}) =>
@@ -237,6 +242,26 @@ describe('each limit from both sides', () => {
       })
     expect(sides(L.limeOnBag.value, (x) => limed(x), 'lime-already-in-bag')).toEqual(['note', 'watch'])
     expect(sides(L.caustic.value, (x) => limed(x, 'lime_hydrated'), 'contact-hot')).toEqual(['note', 'watch'])
+    // Strong lime drives ammonia off manure; clay sets in a pot, not in the ground.
+    const onManure = (x: number) =>
+      asked({
+        ...soilOf(x, 'manure_poultry_composted', 'manure'),
+        lime: {
+          ...base.evaluation.lime,
+          doses: [{ lime: { id: 'lime_hydrated' } as never, gramsPerLitre: 1 }],
+        },
+      })
+    expect(sides(L.manureForAmmonia.value, onManure, 'ammonia-burn')).toEqual([null, 'watch'])
+    const clay = (x: number, kind: 'drainHoles' | 'onSoil' = 'drainHoles') =>
+      asked(
+        soilOf(x, 'soil_clay_loam'),
+        {},
+        {
+          judged: { ...base.judged, container: { ...base.judged.container, base: { kind } as never } },
+        },
+      )
+    expect(sides(L.clayInPot.value, (x) => clay(x), 'soil-in-pot')).toEqual([null, 'grave'])
+    expect(severity(clay(0.5, 'onSoil'), 'soil-in-pot')).toBeNull()
     const bark = (x: number) => asked(soilOf(x, 'pine_bark_fine', 'bark'))
     expect(
       [0.99, 1.01].map((f) => {
@@ -309,6 +334,15 @@ describe('two appraisals', () => {
     expect(leavesGraver(low, [of('air-low', 'grave'), of('dust', 'note')])).toBe(false)
     expect(leavesGraver(low, [of('ph-high', 'watch')])).toBe(true)
     expect(leavesGraver([of('air-low', 'watch')], low)).toBe(true)
+  })
+  test('a grave thing that goes outweighs one to watch that comes, not another grave one, nor three to watch', () => {
+    const low = [of('ph-low', 'grave')]
+    expect(outweighs(low, [of('magnesium-short', 'watch')])).toBe(true)
+    expect(outweighs(low, [of('ph-high', 'grave')])).toBe(false)
+    expect(outweighs(low, [of('slumps', 'watch'), of('air-low', 'watch'), of('drawdown', 'watch')])).toBe(
+      false,
+    )
+    expect(outweighs([of('ph-low', 'watch')], [])).toBe(false)
   })
   test('what is grave counts three, what is to be watched one, notes nothing', () => {
     expect(easedBy([of('air-low', 'grave')], [])).toBe(3)

@@ -10,6 +10,22 @@ const weights = (findings: readonly Finding[]) =>
 /** What is more than a note. */
 const isHeavy = ({ severity }: Finding) => severity !== 'note'
 
+const gravesIn = (findings: readonly Finding[]) => findings.filter((f) => f.severity === 'grave')
+
+/**
+ * Does something grave go, none come, and is there less to say in all? Then something to watch may come with it.
+ *
+ * @example
+ * outweighs([{ topic: 'ph-low', severity: 'grave' }], [{ topic: 'magnesium-short', severity: 'watch' }]) // true
+ */
+export function outweighs(before: readonly Finding[], after: readonly Finding[]): boolean {
+  const graves = new Set(gravesIn(before).map((f) => f.topic))
+  const left = gravesIn(after)
+  return (
+    left.length < graves.size && left.every((f) => graves.has(f.topic)) && burdenOf(after) < burdenOf(before)
+  )
+}
+
 /**
  * Does a change leave something that weighs more than before, or a figure farther from its limit? Errors: none.
  *

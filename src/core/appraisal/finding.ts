@@ -5,7 +5,7 @@ import type { Bands } from '../targets'
 import { REMEDIES, type Remedy } from './remedies'
 import { SEVERITIES, type Severity } from './severity'
 import type { Situation } from './situation'
-import { CONCERNS, TOPICS, type Topic } from './topics'
+import { CONCERNS, TOPICS, type Concern, type Topic } from './topics'
 
 export { SEVERITIES, type Severity }
 
@@ -13,6 +13,8 @@ export { SEVERITIES, type Severity }
 export interface Finding {
   topic: Topic
   severity: Severity
+  /** What it comes to here, where that is worse than the topic as a rule. */
+  harms?: Concern
   /** The figure that decides and the end of its band, where one does, in the core's units. */
   value?: number
   limit?: number
@@ -49,8 +51,8 @@ export const found = (topic: Topic, severity: Severity, value?: number, limit?: 
  * stunts it, what costs work. The order within is that in which they were found.
  */
 export function ranked(findings: readonly Finding[]): Finding[] {
-  const rank = ({ topic, severity }: Finding) =>
-    SEVERITIES.indexOf(severity) * CONCERNS.length + CONCERNS.indexOf(TOPICS[topic])
+  const rank = ({ topic, severity, harms }: Finding) =>
+    SEVERITIES.indexOf(severity) * CONCERNS.length + CONCERNS.indexOf(harms ?? TOPICS[topic])
   const best = new Map<Topic, Finding>()
   for (const f of findings) {
     const there = best.get(f.topic)

@@ -31,18 +31,26 @@ function acidity(q: AppraisalQuestion): Finding[] {
   // A cutting is rooted and moved on before its crop's band counts.
   const bearing = isTender(situation) ? 'note' : 'grave'
   const mild = isTender(situation) ? 'note' : 'watch'
+  const isAcid = pH.high <= L.acidBand.value
+  // Heaths stand half a unit below their band, and starve of iron above it.
+  const lowOf = (x: number) =>
+    isAcid && x >= pH.low - L.acidBears.value ? 'note' : x < pH.low - L.farPH.value ? bearing : mild
   const outside = (x: number): Finding[] =>
     x < pH.low - slack
-      ? [found('ph-low', x < pH.low - far ? bearing : mild, x, pH.low)]
+      ? [found('ph-low', lowOf(x), x, pH.low)]
       : x > pH.high + slack
-        ? [found('ph-high', highOf(x), x, pH.high)]
+        ? [{ ...found('ph-high', highOf(x), x, pH.high), ...(isAcid ? { harms: 'kills' } : {}) }]
         : []
   const highOf = (x: number) =>
     buffersPH(q) && x <= pH.high + L.soilBearsPH.value ? 'note' : x > pH.high + far ? bearing : mild
   const end = e.acidity.filter((s) => s.day >= SEASONS_END).at(-1)
   const now = outside(e.lime.pH)
   if (now.length > 0 || !end) return now
-  return outside(end.pH).map((f) => ({ ...f, severity: f.severity === 'grave' ? mild : f.severity }))
+  // What falls that far goes on falling; what water lifts can be brought back.
+  return outside(end.pH).map((f) => ({
+    ...f,
+    severity: f.severity === 'grave' && f.topic === 'ph-high' ? mild : f.severity,
+  }))
 }
 
 function air({ evaluation: e, bands, judged, situation }: AppraisalQuestion): Finding[] {
@@ -70,13 +78,20 @@ function air({ evaluation: e, bands, judged, situation }: AppraisalQuestion): Fi
   ]
 }
 
-function feed({ evaluation: e, situation }: AppraisalQuestion): Finding[] {
+/** A shop's bag is fed for its first weeks unless its label says otherwise. Source: common practice. */
+const isBagFed = ({ evaluation: e, situation }: AppraisalQuestion): boolean =>
+  situation.bagFed !== false &&
+  e.blend.shares.reduce((s, p) => s + (p.material.id === 'potting_mix_bagged' ? p.share : 0), 0) >
+    L.mostlyBag.value
+
+function feed(q: AppraisalQuestion): Finding[] {
+  const { evaluation: e, situation, bands } = q
   const feeding = e.growing?.feeding
   if (!feeding || isTender(situation) || isForSeedlings(e)) return []
   const { met } = feeding
   const fedLater = situation.feedLater !== undefined
   const nitrogen: Finding[] =
-    met.nitrogen < L.noNitrogen.value
+    met.nitrogen < L.noNitrogen.value && !isBagFed(q)
       ? [found('nitrogen-none', fedLater ? 'note' : 'grave', met.nitrogen, 1)]
       : met.nitrogen < JUDGEMENT_LIMITS.fed.value
         ? [
@@ -91,8 +106,10 @@ function feed({ evaluation: e, situation }: AppraisalQuestion): Finding[] {
   const others = (Object.keys(SHORT) as (keyof typeof SHORT)[]).flatMap((e): Finding[] => {
     if (met[e] >= JUDGEMENT_LIMITS.fed.value) return []
     const first = firstShort(feeding)?.element === e
+    // Heaths want next to no calcium.
+    const wantsNone = e === 'calcium' && bands.pH.high <= L.acidBand.value
     const severity =
-      fedLater || met[e] > L.littleShort.value
+      fedLater || wantsNone || met[e] > L.littleShort.value
         ? 'note'
         : first && met[e] < L.gravelyShort.value
           ? 'grave'

@@ -63,10 +63,15 @@ const isPottedOn = ({ situation, judged: { crop } }: AppraisalQuestion, j: Judge
   crop !== undefined &&
   crop.properties.minRootVolume.value < WOODY_FROM
 
+/** Salts of a bed open to the soil go down with the rain, and its roots reach below them. Source: common practice. */
+const leaches = ({ judged: { container } }: AppraisalQuestion, j: Judgement) =>
+  container.base.kind === 'onSoil' && (j.code === 'salts-high' || j.code === 'salts-rise')
+
 /** What the judgements come to as findings. */
 export const fromJudgements = (q: AppraisalQuestion): Finding[] =>
   q.judgements.flatMap((j) => {
     const topic = TOPIC_OF[j.code]
     const about = typeof topic === 'function' ? topic(q, j) : topic
-    return about ? [found(about, isSlight(j) || isPottedOn(q, j) ? 'note' : SEVERITY_OF[j.level])] : []
+    const level = leaches(q, j) ? 'watch' : SEVERITY_OF[j.level]
+    return about ? [found(about, isSlight(j) || isPottedOn(q, j) ? 'note' : level)] : []
   })

@@ -57,6 +57,12 @@ function people(q: AppraisalQuestion, of: Of): Finding[] {
   ]
 }
 
+/** Is ammonium or urea among what is given? Strong lime drives it off as ammonia. */
+const isAmmonium = ({ judged }: AppraisalQuestion): boolean =>
+  (judged.dressings ?? []).some(
+    ({ dressing: { nitrogenForms: n } }) => n !== null && n !== undefined && n.ammonium + n.urea > 0,
+  )
+
 function parts(q: AppraisalQuestion, of: Of): Finding[] {
   const { situation, evaluation: e } = q
   const fresh = of((_f, id) => id === 'wood_chips_fresh')
@@ -84,6 +90,13 @@ function parts(q: AppraisalQuestion, of: Of): Finding[] {
     ...(caustic > 0 ? [found('contact-hot', caustic > L.caustic.value ? 'watch' : 'note', caustic)] : []),
     ...(/wick|reservoir/i.test(situation.purpose ?? '') ? [found('wet-foot-intended', 'note')] : []),
     ...(slow && cold ? [found('organic-slow', 'watch')] : []),
+    ...(caustic > 0 && (isAmmonium(q) || of((f) => f === 'manure') > L.manureForAmmonia.value)
+      ? [found('ammonia-burn', 'watch')]
+      : []),
+    ...(q.judged.container.base.kind !== 'onSoil' &&
+    of((_f, id) => id === 'soil_clay_loam') > L.clayInPot.value
+      ? [found('soil-in-pot', 'grave')]
+      : []),
     ...(isFreshManure(situation) ? [found('immature-compost', 'grave'), found('ammonia-burn', 'watch')] : []),
     ...(of((family) => SHUNS.has(family)) > L.shunsWater.value ? [found('wets-badly', 'note')] : []),
     ...(peat === 0 && of((family) => family === 'coir' || family === 'bark') > L.shunsWater.value

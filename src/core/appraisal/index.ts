@@ -4,7 +4,7 @@ import { fromJudgements } from './fromJudgements'
 import { fromMaterials } from './fromMaterials'
 
 export { APPRAISAL_LIMITS } from './limits'
-export { burdenOf, easedBy, isGood, leavesGraver, mendedBy } from './compare'
+export { burdenOf, easedBy, isGood, leavesGraver, mendedBy, outweighs } from './compare'
 export { isCarried, isTender } from './situation'
 export { SEVERITIES, type AppraisalQuestion, type Finding, type Severity } from './finding'
 export { TOPICS, type Topic } from './topics'

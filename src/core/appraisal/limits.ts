@@ -17,6 +17,27 @@ export const APPRAISAL_LIMITS = defineLimits({
     source: 'common practice',
   },
   acidBand: { value: 5.5, low: 5.2, high: 5.8, unit: 'pH', source: 'common practice: acid lovers end here' },
+  acidBears: {
+    value: 0.5,
+    low: 0.3,
+    high: 0.7,
+    unit: 'pH below an acid lover’s band',
+    source: 'common practice: blueberries crop from pH 4 on',
+  },
+  clayInPot: {
+    value: 0.2,
+    low: 0.15,
+    high: 0.3,
+    unit: 'fraction',
+    source: 'common practice: no clay in pots',
+  },
+  manureForAmmonia: {
+    value: 0.05,
+    low: 0.03,
+    high: 0.1,
+    unit: 'fraction',
+    source: 'common practice: lime on manure gives off ammonia',
+  },
   drowns: {
     value: 0.5,
     low: 0.3,

@@ -14,6 +14,7 @@ export interface Situation {
   /** Years it is to last. */
   years?: number
   bagLimed?: boolean
+  bagFed?: boolean
   /** Feed that is planned for later. */
   feedLater?: string
   manureFrom?: string

@@ -17,7 +17,7 @@ export const TOPICS = {
   'gravel-no-help': 'work',
   'sand-lowers-air': 'stunts',
   'soil-in-pot': 'stunts',
-  'pot-too-small': 'stunts',
+  'pot-too-small': 'kills',
   'crop-depth': 'stunts',
   slumps: 'work',
   crystals: 'work',

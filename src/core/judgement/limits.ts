@@ -60,6 +60,13 @@ export const JUDGEMENT_LIMITS = defineLimits({
     unit: 'share of the air band',
     source: 'common practice: a faster mix where rain falls',
   },
+  wetSeasonAir: {
+    value: 2 / 3,
+    low: 0.5,
+    high: 0.8,
+    unit: 'share of the air band',
+    source: 'common practice: an open mix where rain falls faster than plants drink all season',
+  },
   sandShare: {
     value: 0.06,
     low: 0.03,

@@ -59,7 +59,11 @@ const footDrowned: Rule = ({ evaluation: e, container }) => {
 const staysWet: Rule = ({ evaluation: e, airWanted }) => {
   const months = (e.growing?.wetMonths ?? []).filter((m) => m !== e.growing?.thirstiestMonth)
   const air = e.mix.airFilledPorosity
-  const better = airWanted.low + L.wetPlaceAir.value * (airWanted.high - airWanted.low)
+  const { standing = [], wetMonths = [] } = e.growing ?? {}
+  // Wet for half of its season, it hardly dries between.
+  const hardlyDries = standing.length > 0 && wetMonths.length >= standing.length / 2
+  const share = hardlyDries ? L.wetSeasonAir.value : L.wetPlaceAir.value
+  const better = airWanted.low + share * (airWanted.high - airWanted.low)
   return months.length > 0 && air < better && airVerdict(air, airWanted) !== 'low'
     ? [{ level: 'warn', code: 'stays-wet', months, air, better }]
     : []

@@ -849,6 +849,22 @@ everyLimit(
         ),
       ),
     ),
+    wetSeasonAir: trial(2 / 3, (share) =>
+      says('stays-wet')(
+        codes(
+          {
+            ...mix({ airFilledPorosity: 0.2 + share * 0.1 }),
+            growing: {
+              ...growing(2),
+              standing: [5, 6, 7],
+              wetMonths: [5, 6, 7],
+              thirstiestMonth: 7,
+            } as Evaluation['growing'],
+          },
+          { airWanted: { low: 0.2, high: 0.3 } },
+        ),
+      ),
+    ),
     sandShare: trial(
       0.06,
       (share) =>
@@ -940,6 +956,7 @@ everyLimit(
     'drownedAir',
     'drownedDepth',
     'wetPlaceAir',
+    'wetSeasonAir',
     'sandShare',
     'pHCreep',
     'hardWater',

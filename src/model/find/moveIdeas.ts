@@ -1,5 +1,5 @@
-import { isCarried, isTender } from '@/core/appraisal'
-import { materialIn, mayBeOffered, type Material, type Tables } from '@/core/data'
+import { isCarried, isTender, type Topic } from '@/core/appraisal'
+import { isHomeMade, materialIn, mayBeOffered, type Material, type Tables } from '@/core/data'
 import type { Move } from '@/core/finder'
 import { isForSeedlings } from '@/core/judgement'
 import { blend, preparedMaterial } from '@/core/mixing'
@@ -18,14 +18,16 @@ const INSIDE = 0.1
 /** Lime to the middle of the band or just inside its nearer edge, more or less than now; half where it does little. */
 export function limeIdeas(
   recipe: Recipe,
-  { prepared, evaluation, judgements, standing }: Looked,
+  { prepared, evaluation, judgements, standing, findings }: Looked,
 ): Omit<Idea, 'figures'>[] {
+  const isSaid = (topic: Topic) => findings.some((f) => f.topic === topic && f.severity !== 'note')
   const now = prepared.lime.own.gramsPerLitre
   const { lime } = recipe
   const { low, high } = prepared.bands.pH
   const edge = evaluation.lime.pH > high ? high - INSIDE : low + INSIDE
   const settings: LimeSetting[] = []
-  if (standing.misses.pH !== undefined)
+  // Where pH below the band is nothing to mend, lime mends nothing.
+  if (standing.misses.pH !== undefined && (isSaid('ph-low') || evaluation.lime.pH > low))
     for (const pH of [(low + high) / 2, edge]) {
       const target = Number(pH.toFixed(1))
       if (lime.mode !== 'toTarget' || lime.target !== target)
@@ -33,6 +35,8 @@ export function limeIdeas(
     }
   if (now > 0 && judgements.some((j) => j.code === 'lime-does-little'))
     settings.push({ ...lime, mode: 'fixed', gramsPerLitre: Number((now / 2).toFixed(1)) })
+  if (now > 0 && (isSaid('lime-already-in-bag') || isSaid('lime-too-much')))
+    settings.push({ ...lime, mode: 'none' })
   return settings.flatMap((setting) => {
     const next = { ...recipe, lime: setting }
     const there = prepare({ ...prepared.question, recipe: recipeQuestion(next) })
@@ -41,12 +45,29 @@ export function limeIdeas(
   })
 }
 
-/** What would mend feed or pH from a bag: as it is offered beside the dressings. */
-export const dressIdeas = (recipe: Recipe, { prepared, evaluation }: Looked): Omit<Idea, 'figures'>[] =>
-  doseOffers(prepared, evaluation).map(({ line }) => ({
-    change: { kind: 'dress', dressingId: line.dressingId, gramsPerLitre: line.gramsPerLitre },
-    recipe: { ...recipe, dressings: [...recipe.dressings, line as DressingLine] },
-  }))
+/**
+ * What would mend feed or pH from a bag: as it is offered beside the dressings; and with the lime that would be offered
+ * too, for a mix that is hungry and sour. An acid that cannot reach its pH is none.
+ */
+export function dressIdeas(
+  recipe: Recipe,
+  looked: Looked,
+  limes: readonly Omit<Idea, 'figures'>[],
+): Omit<Idea, 'figures'>[] {
+  return doseOffers(looked.prepared, looked.evaluation).flatMap(({ line, why }) => {
+    if (why.code === 'acid' && why.capped) return []
+    const dress = { kind: 'dress', dressingId: line.dressingId, gramsPerLitre: line.gramsPerLitre } as const
+    const dressed = (of: Recipe) => ({ ...of, dressings: [...of.dressings, line as DressingLine] })
+    return [
+      { change: dress, recipe: dressed(recipe) },
+      ...limes.flatMap(({ change, recipe: limed }) =>
+        change.kind === 'lime'
+          ? [{ change: { kind: 'limeAndDress', lime: change, dress } as const, recipe: dressed(limed) }]
+          : [],
+      ),
+    ]
+  })
+}
 
 /** Each dressing left out, or half of it. */
 export const undressIdeas = ({ dressings, ...recipe }: Recipe): Omit<Idea, 'figures'>[] =>
@@ -81,13 +102,15 @@ function mends(material: Material, { evaluation: e, prepared: { input, bands }, 
 }
 
 /** Is what a move brings in meant for such a mix, and does it mend? What is in it already is meant for it. */
-export function mayTake(move: Move, now: Looked, { recipe, question }: MovesRequest): boolean {
+export function mayTake(move: Move, now: Looked, { recipe, question, problem }: MovesRequest): boolean {
   const { evaluation: e, prepared } = now
   const id = comesIn(move)
   const row = id === null ? null : materialIn(question.tables, id)
   if (!row) return true
   if (!mends(row, now)) return false
   if (recipe.parts.some((p) => p.materialId === id)) return true
+  const onShelf = problem.shelf.find((s) => s.material.material.id === id)
+  if (isHomeMade(row.id) && !(onShelf && (onShelf.stock > 0 || onShelf.pricePerLitre !== null))) return false
   return mayBeOffered(row, {
     tender: isForSeedlings(e) || isTender(question.situation),
     litres: e.mix.mixVolume,
@@ -97,7 +120,7 @@ export function mayTake(move: Move, now: Looked, { recipe, question }: MovesRequ
 }
 
 /** Of moves that do the same with the same kind of material only the best: three offers are three ways. */
-export function differing(moves: readonly BenchMove[], tables: Tables): BenchMove[] {
+export function differing<M extends BenchMove>(moves: readonly M[], tables: Tables): M[] {
   const seen = new Set<string>()
   return moves.filter(({ change: c }) => {
     const family = (id: string) => materialIn(tables, id)?.family ?? id
@@ -110,7 +133,9 @@ export function differing(moves: readonly BenchMove[], tables: Tables): BenchMov
             ? `out ${c.material}`
             : c.kind === 'lime'
               ? 'lime'
-              : `${c.kind} ${c.dressingId}`
+              : c.kind === 'limeAndDress'
+                ? 'lime and feed'
+                : `${c.kind} ${c.dressingId}`
     return !seen.has(key) && seen.add(key)
   })
 }

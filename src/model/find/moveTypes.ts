@@ -20,11 +20,24 @@ export interface MovesRequest {
   most: number
 }
 
+interface LimeChange {
+  kind: 'lime'
+  from: number
+  to: number
+}
+interface DressChange {
+  kind: 'dress'
+  dressingId: string
+  gramsPerLitre: number
+}
+
 /** One change of a mix: of its parts, its lime or what dresses it. Doses in g per litre. */
 export type Change =
   | Move
-  | { kind: 'lime'; from: number; to: number }
-  | { kind: 'dress'; dressingId: string; gramsPerLitre: number }
+  | LimeChange
+  | DressChange
+  /** Both at once, for a mix that is hungry and sour. */
+  | { kind: 'limeAndDress'; lime: LimeChange; dress: DressChange }
   /** Less of a dressing; none where `to` is 0. */
   | { kind: 'undress'; dressingId: string; from: number; to: number }
 

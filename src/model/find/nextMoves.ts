@@ -1,4 +1,4 @@
-import { easedBy, isGood, leavesGraver, mendedBy } from '@/core/appraisal'
+import { easedBy, isGood, leavesGraver, mendedBy, outweighs } from '@/core/appraisal'
 import { toEnd } from '@/core/toEnd'
 import {
   singleChanges,
@@ -24,7 +24,7 @@ import type { MixQuestion } from '../mix/question'
 import { recipeOf } from '../mix/versions'
 import { finderProblem } from './finderProblem'
 import { differing, dressIdeas, limeIdeas, mayTake, undressIdeas } from './moveIdeas'
-import type { BenchMove, Idea, Looked, MoveFigures, MovesRequest, NextMoves } from './moveTypes'
+import type { BenchMove, Change, Idea, Looked, MoveFigures, MovesRequest, NextMoves } from './moveTypes'
 import { finderShelf, type Source } from './materialsFrom'
 
 export type { BenchMove, Change, MoveFigures, MovesRequest, NextMoves } from './moveTypes'
@@ -120,10 +120,12 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
   const changes = singleChanges(problem, parts, STEP, mixes)
   if (!changes.ok) return changes
   const { figures } = changes.value
+  const limes = limeIdeas(recipe, now.value)
   const ideas: Idea[] = [
-    ...[...limeIdeas(recipe, now.value), ...dressIdeas(recipe, now.value), ...undressIdeas(recipe)].map(
-      (i) => ({ ...i, figures }),
-    ),
+    ...[...limes, ...dressIdeas(recipe, now.value, limes), ...undressIdeas(recipe)].map((i) => ({
+      ...i,
+      figures,
+    })),
     ...worthALook(changes.value.changes.filter((c) => mayTake(c.move, now.value, request))).map((move) => ({
       change: move.move,
       recipe: afterMove(recipe, move),
@@ -132,11 +134,11 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
   ]
   const windy = now.value.judgements.some((j) => j.code === 'tips-in-wind')
   const before = figuresFrom(now.value, figures, windy, request.prices)
-  const found: BenchMove[] = []
+  const found: Ranked[] = []
   for (const [i, idea] of ideas.entries()) {
     yield i / ideas.length
     const there = lookAt(request, idea.recipe)
-    if (!there.ok || isWorse(now.value, there.value)) continue
+    if (!there.ok || isWorse(now.value, there.value, idea.change)) continue
     const move = {
       change: idea.change,
       recipe: idea.recipe,
@@ -146,22 +148,40 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
       eases: easedBy(now.value.findings, there.value.findings),
       mends: mendedBy(now.value.findings, there.value.findings),
     }
-    if (helps(move)) found.push(move)
+    if (helps(move)) found.push({ ...move, graves: gravesIn(there.value) })
   }
+  const isGrave = gravesIn(now.value) > 0
+  // What is given comes before another mix, where it ends what is grave.
+  const turn = ({ change }: Ranked) => (isGrave && GIVEN.has(change.kind) ? 0 : 1)
   found.sort(
-    (a, b) => b.eases - a.eases || Math.round(b.gain * 2) - Math.round(a.gain * 2) || costOf(a) - costOf(b),
+    (a, b) =>
+      a.graves - b.graves ||
+      turn(a) - turn(b) ||
+      b.eases - a.eases ||
+      Math.round(b.gain * 2) - Math.round(a.gain * 2) ||
+      costOf(a) - costOf(b),
   )
   return succeed({
     standing: now.value.standing,
     notes,
-    moves: differing(found, request.question.tables).slice(0, most),
+    moves: differing(found, request.question.tables)
+      .slice(0, most)
+      .map(({ graves: _, ...move }) => move),
   })
 }
+/** A move with how much that is grave it leaves. */
+type Ranked = BenchMove & { graves: number }
+const gravesIn = ({ findings }: Looked) => findings.filter((f) => f.severity === 'grave').length
+const GIVEN: ReadonlySet<Change['kind']> = new Set(['lime', 'dress', 'limeAndDress', 'undress'])
 const costOf = (m: BenchMove) => (Number.isFinite(m.after.cost) ? m.after.cost : Infinity)
 
-/** Does it bring a fault, a warning or anything graver than there is? */
-const isWorse = (now: Looked, there: Looked): boolean =>
-  bringsFault(now.standing, there.standing) || leavesGraver(now.findings, there.findings)
+/**
+ * Does it leave anything graver than there is, or bring a fault? Lime and feed that end something grave may leave
+ * something to watch.
+ */
+const isWorse = (now: Looked, there: Looked, { kind }: Change): boolean =>
+  !(GIVEN.has(kind) && outweighs(now.findings, there.findings)) &&
+  (leavesGraver(now.findings, there.findings) || bringsFault(now.standing, there.standing))
 
 /** Does a move end or lessen something that is said, by more than a grower would miss? */
 const helps = ({ gain, eases, mends }: BenchMove): boolean =>

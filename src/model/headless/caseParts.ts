@@ -149,6 +149,7 @@ export const situationSchema = z
     purpose: z.string().max(120).optional(),
     years: z.number().min(0).max(100).optional(),
     bagLimed: z.boolean().optional(),
+    bagFed: z.boolean().optional(),
     feedLater: z.string().max(120).optional(),
     manureFrom: z.string().max(200).optional(),
     vermiculiteFrom: z.string().max(200).optional(),

@@ -42,6 +42,8 @@ export function moveText(
         ? `Give ${change.to < change.from ? 'less' : 'more'} lime: ${to} instead of ${from}`
         : `Leave the lime out: ${from} is too much`
     }
+    case 'limeAndDress':
+      return `${moveText({ change: change.lime }, units)}, and ${lowered(moveText({ change: change.dress }, units))}`
     case 'undress':
       return change.to > 0
         ? `Give half the ${lowered(dressingName(change.dressingId))}: ${doseText(change.to, units)}`

@@ -49,6 +49,8 @@ function written(change: Change): string[] {
       return [`more:${change.to}`, `less:${change.from}`]
     case 'lime':
       return [change.to > change.from ? 'lime' : 'lime-less']
+    case 'limeAndDress':
+      return [...written(change.lime), ...written(change.dress)]
     case 'undress':
       return [`less:${change.dressingId}`]
     case 'dress':
