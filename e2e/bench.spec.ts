@@ -342,7 +342,8 @@ test(
     await expect(page.getByRole('columnheader')).toHaveCount(5)
     await expect(page.getByRole('combobox', { name: 'Add a mix' })).toHaveCount(0)
     const rows = page.locator('table.list').getByRole('rowheader')
-    await expect(rows.nth(2)).toHaveText('Weight just after watering')
+    await expect(rows.first()).toHaveText('In short')
+    await expect(rows.nth(3)).toHaveText('Weight just after watering')
     // The label leaves its shares open, and that is said; what it does say is not.
     await expect(page.getByRole('row', { name: /within easy reach/ })).toContainText(
       /label allows \d+ % to \d+ %/,
