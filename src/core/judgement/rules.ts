@@ -56,12 +56,12 @@ const footDrowned: Rule = ({ evaluation: e, container }) => {
 }
 
 /** Where rain falls faster than plants drink, the lower part of the air band is no longer enough. */
-const staysWet: Rule = ({ evaluation: e, airWanted }) => {
+const staysWet: Rule = ({ evaluation: e, airWanted, crop }) => {
   const months = (e.growing?.wetMonths ?? []).filter((m) => m !== e.growing?.thirstiestMonth)
   const air = e.mix.airFilledPorosity
   const { standing = [], wetMonths = [] } = e.growing ?? {}
-  // Wet for half of its season, it hardly dries between.
-  const hardlyDries = standing.length > 0 && wetMonths.length >= standing.length / 2
+  // Wet for half of its season, it hardly dries between; winter is no season of what stays.
+  const hardlyDries = !crop?.perennial && standing.length > 0 && wetMonths.length >= standing.length / 2
   const share = hardlyDries ? L.wetSeasonAir.value : L.wetPlaceAir.value
   const better = airWanted.low + share * (airWanted.high - airWanted.low)
   return months.length > 0 && air < better && airVerdict(air, airWanted) !== 'low'
