@@ -134,7 +134,7 @@ const plantsProblem = computed(() => {
             :model-value="job.years"
             :options="years"
             clearable
-            :placeholder="words.untilItIsPottedOn"
+            :placeholder="words.notSaid"
             @update:model-value="emit('planting', { years: $event })"
           />
         </div>
@@ -155,6 +155,9 @@ const plantsProblem = computed(() => {
   flex-direction: column;
   gap: 10px;
   margin-bottom: 10px;
+}
+.more[open] summary {
+  margin-bottom: 8px;
 }
 .place {
   padding: 8px 0;

@@ -41,7 +41,7 @@ export type Change =
   /** Less of a dressing; none where `to` is 0. */
   | { kind: 'undress'; dressingId: string; from: number; to: number }
 
-/** Figures a move is told by, as the bench shows them. */
+/** Figures that say what a move does, as the bench shows them. */
 export interface MoveFigures {
   air: number
   water: number

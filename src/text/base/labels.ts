@@ -21,8 +21,8 @@ export const WALL_NAMES: Record<BedSpec['wall'], string> = {
 export const STAGE_NAMES: Record<Job['stage'], string> = {
   seed: 'Seeds',
   cutting: 'Cuttings',
-  transplant: 'Young plants that move on',
-  grown: 'Plants to their harvest',
+  transplant: 'Young plants',
+  grown: 'A crop',
 }
 
 export const STANDING_NAMES: Record<BedSpec['standing'], string> = {

@@ -57,7 +57,7 @@ export const cropFields = {
   seedsCuttingsOrYears: 'Seeds, cuttings, or a mix for years',
   whatGrowsInIt: 'What grows in it',
   yearsInThisMix: 'Years in this mix',
-  untilItIsPottedOn: 'One season',
+  notSaid: 'Not said',
   whenItCanStandOutside: 'When it can stand outside',
 }
 

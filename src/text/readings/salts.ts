@@ -5,9 +5,9 @@ import { percentText } from '../base/units'
 import type { Why } from './reading'
 
 const ec = (x: number) => x.toFixed(1)
-/** Weeks a course of salts is told at, fresh first. */
+/** Weeks at which a course of salts is given, fresh first. */
 const WEEKS = [0, 4, 8, 12, 16, 20]
-/** Shares of the crop kept that a limit is told for. */
+/** Shares of the crop kept for which a limit is given. */
 const KEPT = [1, 0.9, 0.75]
 
 /** Salts week by week as each extract reads them, beside what the crop bears; the limits alone without a course. */

@@ -113,7 +113,9 @@ async function openIt(c: Candidate) {
           <li v-for="w in way" :key="givenUpText(w)">{{ givenUpText(w) }}</li>
         </ul>
         <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
-        <p v-else-if="best" class="soft">{{ words.withPricesOnTheShelf }}</p>
+        <p v-else-if="best && !Number.isFinite(best.figures.costPerLitre)" class="soft">
+          {{ words.withPricesOnTheShelf }}
+        </p>
         <FoundTable v-if="best" :rows="rows" :units="units" :crop-name="crop?.name ?? null" @open="openIt" />
         <Button
           v-if="left > 0"
