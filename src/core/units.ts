@@ -40,6 +40,8 @@ export const LITRES = {
 } as const
 
 export const KG_PER_POUND = 0.45359237
+/** Kilograms a square metre that a pound a square foot is. */
+export const LOAD_PER_POUND_PER_SQUARE_FOOT = KG_PER_POUND / 0.3048 ** 2
 export const GRAMS_PER_OUNCE = 28.349523125
 
 /** One pound per cubic yard in grams per litre. */

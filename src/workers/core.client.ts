@@ -4,8 +4,9 @@ import type { LearnRequest } from '@/model/learn/batches'
 import type { Taught } from '@/model/learn/learn'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
-import type { PlanRequest, Watered, WateringPlan, WatchRequest } from '@/core/watering'
+import type { Watered, WateringPlan, WatchRequest } from '@/core/watering'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
+import type { JudgedPlanRequest } from '@/model/water/plan'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { Verdict, VerdictRequest } from '@/model/mix/verdict'
 import type { Garden } from '@/model/garden/garden'
@@ -112,7 +113,7 @@ export const waterInWorker = (
 
 /** How often and how much to water, worked out beside the page. */
 export const planInWorker = (
-  request: PlanRequest,
+  request: JudgedPlanRequest,
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<WateringPlan> | null> =>
   call<Outcome<WateringPlan> | null>(signal, (remote, task) =>

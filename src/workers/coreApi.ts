@@ -1,14 +1,7 @@
 import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } from '../core/finder'
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
-import {
-  wateringPlan,
-  watchWater,
-  type PlanRequest,
-  type Watered,
-  type WateringPlan,
-  type WatchRequest,
-} from '../core/watering'
+import { watchWater, type Watered, type WateringPlan, type WatchRequest } from '../core/watering'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { verdictsOn, type Verdict, type VerdictRequest } from '../model/mix/verdict'
 import { previewImport, type FileRead } from '../storage/importFile'
@@ -16,6 +9,7 @@ import { findMoves, type MovesRequest, type NextMoves } from '../model/find/next
 import type { AnyData } from '../model/garden/schemas'
 import type { LearnRequest } from '../model/learn/batches'
 import { teach, type Taught } from '../model/learn/learn'
+import { judgedPlan, type JudgedPlanRequest } from '../model/water/plan'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
@@ -138,8 +132,8 @@ const following = (run: Run) => ({
     return run(task, watchWater(request), tell)
   },
   /** How often and how much to water. */
-  wateringPlan(task: number, request: PlanRequest, tell?: Tell<number>): Answer<WateringPlan> {
-    return run(task, wateringPlan(request), tell)
+  wateringPlan(task: number, request: JudgedPlanRequest, tell?: Tell<number>): Answer<WateringPlan> {
+    return run(task, judgedPlan(request), tell)
   },
 })
 export type CoreApi = ReturnType<typeof makeCoreApi>

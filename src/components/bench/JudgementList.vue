@@ -35,6 +35,11 @@ const rows = computed(() =>
 )
 const open = computed(() => rows.value.filter((r) => r.reason === undefined))
 const shut = computed(() => rows.value.filter((r) => r.reason !== undefined))
+/** The first of them are in sight, and all that is grave; the rest is folded. */
+const IN_SIGHT = 3
+const all = ref(false)
+const first = computed(() => Math.max(IN_SIGHT, open.value.filter((r) => r.level === 'alarm').length))
+const inSight = computed(() => (all.value ? open.value : open.value.slice(0, first.value)))
 const answering = ref<string | null>(null)
 const reason = ref('')
 function begin(key: string) {
@@ -53,7 +58,7 @@ function keep(key: string) {
   <section v-if="rows.length" class="judgements" aria-labelledby="judged-title">
     <h2 id="judged-title">{{ says.whatStandsOut }}</h2>
     <ul class="plain">
-      <li v-for="r in open" :key="r.key" :class="r.level">
+      <li v-for="r in inSight" :key="r.key" :class="r.level">
         <span class="mark" aria-hidden="true">{{ MARKS[r.level].mark }}</span>
         <div>
           <p>
@@ -83,6 +88,14 @@ function keep(key: string) {
         </div>
       </li>
     </ul>
+    <Button
+      v-if="open.length > first"
+      :label="all ? says.fewer : says.more(open.length - first)"
+      :aria-expanded="all"
+      text
+      size="small"
+      @click="all = !all"
+    />
     <details v-if="shut.length">
       <summary>{{ says.answered(shut.length) }}</summary>
       <ul class="plain">

@@ -9,7 +9,6 @@ import { materialsToChoose } from '@/model/garden/tables'
 import type { Job, Recipe } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
-import { doseOffers, limeOffer, type DoseOffer } from '@/model/mix/doses'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
 import { recipeQuestion } from '@/model/mix/questionOfJob'
 import { recipeOf } from '@/model/mix/versions'
@@ -31,14 +30,12 @@ export interface OnShelf {
   perLitre: number | null
 }
 
-/** What can wait until the hand rests: later years, warnings and doses on offer. */
+/** What can wait until the hand rests: later years and warnings. */
 export interface LaterAnswer {
   /** The mix it is of. */
   prepared: PreparedMix
   evaluation: Evaluation
   judgements: Judgement[]
-  offers: DoseOffer[]
-  lime: { gramsPerLitre: number; target: number } | null
 }
 
 /** An answer that comes when the hand rests; `stale` while it is of an older mix. */
@@ -93,8 +90,6 @@ function laterOf(of: PreparedMix): LaterAnswer | null {
     prepared: of,
     evaluation: evaluation.value,
     judgements: judgementsOf(of, evaluation.value),
-    offers: doseOffers(of, evaluation.value),
-    lime: limeOffer(of, evaluation.value),
   }
 }
 

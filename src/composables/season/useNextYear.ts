@@ -1,9 +1,9 @@
 import { nextYear as words } from '@/text/composables/season'
-import { computed, ref, toRaw } from 'vue'
-import type { Candidate, FinderProgress } from '@/core/finder'
+import { computed, ref, shallowRef, toRaw } from 'vue'
+import { keyOf, type Candidate, type FinderProgress, type Found } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
-import { freshenedJob, freshenRequest, freshest, oldMixOf, reuseVerdict } from '@/model/season/nextYear'
-import type { FoundMixes } from '@/model/find/findMixes'
+import { freshenedJob, freshenOffers, freshenRequest, oldMixOf, reuseVerdict } from '@/model/season/nextYear'
+import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import { afterFinding } from '@/model/find/nextMoves'
 import { recordOf, shelfItemOf, type Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
@@ -80,7 +80,7 @@ function useFreshening<G extends GardenDoor>(
   const cropId = ref<string | null>(job.value?.cropId ?? null)
   const working = ref(false)
   const trouble = ref('')
-  const found = ref<FoundMixes | null>(null)
+  const options = shallowRef<Found[]>([])
   function nextJob(id: string): Job | null {
     const fresh = { id, createdAt: new Date().toISOString(), cropId: cropId.value }
     return job.value && old.id.value ? freshenedJob(toRaw(job.value), old.id.value, fresh) : null
@@ -92,30 +92,33 @@ function useFreshening<G extends GardenDoor>(
     working.value = true
     trouble.value = ''
     const oldId = old.id.value
+    let request: FindRequest | null = null
     const asked = await runOnce<FinderProgress, Outcome<FoundMixes>>(async (controls) => {
       const records: Garden = toRaw(garden.records)
-      const request = freshenRequest(records, next, oldId)
-      return request.ok ? find(request.value, controls) : null
+      const wanted = freshenRequest(records, next, oldId)
+      request = wanted.ok ? wanted.value : null
+      return request && find(request, controls)
     })
     working.value = false
-    found.value = 'value' in asked && asked.value?.ok ? asked.value.value : null
+    const found = 'value' in asked && asked.value?.ok ? asked.value.value : null
+    options.value = found && request ? freshenOffers(found, request, oldId).slice(0, SHOWN) : []
     if ('failure' in asked) trouble.value = failureLine(asked.failure)
-    else if (!found.value || found.value.found.length === 0) trouble.value = words.noMixWasFoundWith
+    else if (options.value.length === 0) trouble.value = words.noMixWasFoundWith
   }
   return {
     cropId,
     working,
     trouble,
     freshen,
-    options: computed(() =>
-      found.value && old.id.value ? freshest(found.value.found, old.id.value).slice(0, SHOWN) : [],
-    ),
-    /** Begins next year's job with one of the mixes found; answers its id. */
+    options,
+    /** Begins next year's job with one of the mixes found and the feed it was found with; answers its id. */
     begin(candidate: Candidate): string | null {
       const id = crypto.randomUUID()
       const next = nextJob(id)
       if (!next) return null
-      garden.run({ type: 'job/create', job: { ...next, ...recipeOf(afterFinding(next, candidate)) } })
+      const look = options.value.find((f) => keyOf(f.candidate) === keyOf(candidate))?.look
+      const recipe = recipeOf(afterFinding(next, candidate, look?.feeds))
+      garden.run({ type: 'job/create', job: { ...next, ...recipe } })
       return id
     },
   }

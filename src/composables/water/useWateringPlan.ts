@@ -1,7 +1,8 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref, toRaw, watch } from 'vue'
 import type { Outcome } from '@/core/outcome'
-import type { PlanRequest, WateringPlan } from '@/core/watering'
+import type { WateringPlan } from '@/core/watering'
+import type { JudgedPlanRequest } from '@/model/water/plan'
 import { belowOf, belowsFor, usualMonth, type BelowKind } from '@/model/water/pouring'
 import { planInWorker } from '@/workers/core.client'
 import type { JobInHand } from '../job/useJob'
@@ -11,18 +12,21 @@ import { useTask } from '../page/useTask'
 const REST = 200
 
 /** How often and how much a job's containers want water, worked out in the worker. */
-export function useWateringPlan({ prepared, evaluation, tables }: JobInHand, run = planInWorker) {
+export function useWateringPlan({ job, prepared, evaluation, tables }: JobInHand, run = planInWorker) {
   const below = ref<BelowKind>('free')
   const month = ref<number | null>(null)
-  const input = computed(() =>
-    prepared.value?.ok && evaluation.value?.ok ? toRaw(prepared.value.value.input) : null,
+  const mix = computed(() =>
+    prepared.value?.ok && evaluation.value?.ok ? toRaw(prepared.value.value) : null,
   )
+  const input = computed(() => mix.value && toRaw(mix.value.input))
   const chosen = computed(() =>
     evaluation.value?.ok ? (month.value ?? usualMonth(evaluation.value.value)) : null,
   )
-  const asked = computed<PlanRequest | null>(() =>
-    input.value && chosen.value
+  const asked = computed<JudgedPlanRequest | null>(() =>
+    mix.value && input.value && chosen.value
       ? {
+          question: toRaw(mix.value.question),
+          answered: (job.value?.dismissed ?? []).map((d) => d.code),
           input: input.value,
           below: belowOf(below.value, input.value.container.shape),
           month: chosen.value,
@@ -30,7 +34,7 @@ export function useWateringPlan({ prepared, evaluation, tables }: JobInHand, run
         }
       : null,
   )
-  const task = useTask<PlanRequest, number, Outcome<WateringPlan>>((request, controls) =>
+  const task = useTask<JudgedPlanRequest, number, Outcome<WateringPlan>>((request, controls) =>
     run(request, controls),
   )
   watch(asked, (request) => request || task.cancel())

@@ -74,7 +74,8 @@ function air({ evaluation: e, bands, judged, situation }: AppraisalQuestion): Fi
           ),
         ]
       : []),
-    ...(dry ? [found('dries-fast', 'watch', interval, L.dryDays.value)] : []),
+    // Cells of seedlings are watered every day by all who raise them.
+    ...(dry ? [found('dries-fast', isTender(situation) ? 'note' : 'watch', interval, L.dryDays.value)] : []),
   ]
 }
 

@@ -57,9 +57,10 @@ export type Judgement = { level: 'alarm' | 'warn' | 'note' } & (
       lost: Fraction
       air: Fraction
       wanted: Fraction
-      /** Materials of which half or more is gone by then, and those that stay. */
+      /** Materials of which half or more is gone by then, those that stay, and what takes most of the loss. */
       going: string[]
       staying: string[]
+      losing: string[]
     }
   | { code: 'nitrogen-for-roots'; mgPerLitre: number; limit: number }
   | { code: 'blossom-end-rot'; days: Days; keeps: Days; crop: string }

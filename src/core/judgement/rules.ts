@@ -193,8 +193,10 @@ const slumps: Rule = ({ evaluation: e, crop, airWanted }) => {
   const { years, volumeLost: lost, airFilledPorosity: air } = later
   if (!isSlump(lost) && air >= airWanted.low - L.slumpAir.value) return []
   const temperature = yearMean(e.given.temperature ?? USUAL_TEMPERATURE)
-  const isGoing = ({ material }: Evaluation['blend']['shares'][number]) =>
-    lostStructure(material, years, temperature) >= L.goneHalf.value
+  type Part = Evaluation['blend']['shares'][number]
+  const rotted = ({ material }: Part) => lostStructure(material, years, temperature)
+  const most = Math.max(...e.blend.shares.map((s) => s.share * rotted(s)))
+  const isGoing = (s: Part) => rotted(s) >= L.goneHalf.value
   const ids = (of: (share: Evaluation['blend']['shares'][number]) => boolean) =>
     e.blend.shares.filter(of).map((s) => s.material.id)
   const wanted = airWanted.low
@@ -208,6 +210,7 @@ const slumps: Rule = ({ evaluation: e, crop, airWanted }) => {
       wanted,
       going: ids(isGoing),
       staying: ids((s) => !isGoing(s)),
+      losing: ids((s) => s.share * rotted(s) >= most),
     },
   ]
 }
@@ -226,7 +229,9 @@ const blossomEndRot: Rule = ({ evaluation: e, crop, waterEvery }) => {
     return []
   const days = growing.watering[growing.thirstiestMonth - 1]!.days.value
   const keeps = waterEvery ?? 1
-  return days < keeps ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }] : []
+  return days < keeps - L.daysSlack.value
+    ? [{ level: 'warn', code: 'blossom-end-rot', days, keeps, crop: crop.id }]
+    : []
 }
 
 /** How grave a flag is: boron that comes slowly from feeds within their limits is a note. */

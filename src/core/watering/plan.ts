@@ -7,7 +7,8 @@ import type { LikelyRange } from '../ranges/quantiles'
 import { withRanges } from '../ranges/withRanges'
 import type { Days, Fraction, Kilograms, Litres } from '../units'
 import { moveWater, type Below, type DayDemand, type Moved, type Pulse } from '../water/moving'
-import { changed, CHANGES, type PlanChange } from './changes'
+import { CELLS, daysUntilThirst, daysUntilWilting, dryDown, LONGEST } from './dryDown'
+import { planOptions, type MayOffer, type PlanOption } from './options'
 import { plantOf } from './plant'
 import { movingProblem, type Plant, type WateringCase } from './problem'
 import { portion } from './watch'
@@ -31,13 +32,6 @@ export interface MonthPlan {
   within: boolean
 }
 
-/** One change and what it does to the days between waterings. */
-export interface PlanOption {
-  change: PlanChange
-  untilThirst: number
-  hoursShortOfAir: number
-}
-
 export interface WateringPlan {
   months: MonthPlan[]
   /** The month looked at closely. */
@@ -57,7 +51,7 @@ export interface WateringPlan {
   hoursShortOfAir: number
   /** Salts that leave with what drains, g a week, by the EC of the mix as it is mixed. */
   saltsAWeek: number
-  /** The same month with nothing changed but this, best first. */
+  /** The same month with nothing changed but this, best first: changes that help, and leave the mix no worse. */
   options: PlanOption[]
 }
 
@@ -71,11 +65,8 @@ export interface PlanRequest {
   learning?: Learning | null
 }
 
-/** Longest a pot is followed without water, days. */
-const LONGEST = 45
 /** A pouring takes so long, hours. */
 const POURING = 0.1
-const CELLS = 50
 const FOLLOWED = 14
 const DAYS_A_WEEK = 7
 const MOST_A_DAY = 4
@@ -85,27 +76,12 @@ const MORNING = 1
 const GRAMS_PER_DS = 0.64
 const sumOf = (d: DayDemand) => d.uptake + d.evaporation + d.wall
 
-/** A pot left without water from a good watering on, followed until well after it is thirsty. */
-function* dryDown(input: MixInContainer, below: Below, plant: Plant): Generator<number, Outcome<Moved>> {
-  for (let days = 6; ; days = Math.min(LONGEST, days * 2.5)) {
-    const of: WateringCase = { input, below, begin: 'drained', days, pulses: [], plant }
-    const problem = movingProblem(of, CELLS, [0, 24 * days])
-    if (!problem.ok) return problem
-    const run = yield* moveWater(problem.value)
-    if (!run.ok || run.value.firstWilting !== null || days >= LONGEST) return run
-  }
-}
-
 /** Days from one watering to the next that keep it from thirst, and waterings a day where it is less than one. */
 function rhythm(untilThirst: number): { interval: number; timesADay: number } {
   if (untilThirst >= 1) return { interval: Math.floor(untilThirst), timesADay: 1 }
   const timesADay = Math.min(MOST_A_DAY, Math.ceil(1 / Math.max(untilThirst, 0.1)))
   return { interval: 1 / timesADay, timesADay }
 }
-
-const NEVER = 24 * LONGEST
-/** Days until it is thirsty, as far as it was followed. */
-const daysUntilThirst = ({ firstThirst }: Moved) => (firstThirst ?? NEVER) / 24
 
 /** A month as the bench has it, beside the same pot left without water in it. */
 interface Followed {
@@ -127,7 +103,7 @@ function monthPlan(of: Followed, use: Litres, drains: Fraction): MonthPlan {
   const { month, run } = of
   const untilThirst = Math.min(LONGEST, of.days * lastsLonger(of))
   const { interval, timesADay } = rhythm(untilThirst)
-  const wilts = (run.firstWilting ?? NEVER) / 24 / daysUntilThirst(run)
+  const wilts = daysUntilWilting(run) / daysUntilThirst(run)
   return {
     month,
     use,
@@ -164,11 +140,16 @@ export function pouringsOf(
  * mix is then followed by the hour through two weeks of it, layers and saucer counted, in the weather of a mean month
  * without rain.
  *
+ * `mayOffer` judges the mix each change leads to: what it refuses is not offered.
+ *
  * A generator: yields the share done; returns the plan.
  * Units: days, litres, kg. Range: crops and places the tables know. Errors: those of `evaluate`; no crop or no place.
  * Source: `wateringInterval`, `moveWater`; the part that drains as `USUAL_LEACHING`.
  */
-export function* wateringPlan(request: PlanRequest): Generator<number, Outcome<WateringPlan>> {
+export function* wateringPlan(
+  request: PlanRequest,
+  mayOffer: MayOffer = () => true,
+): Generator<number, Outcome<WateringPlan>> {
   const { input } = request
   const answer = evaluate(input, { ...FULL_EFFORT, years: [] })
   if (!answer.ok) return answer
@@ -183,7 +164,11 @@ export function* wateringPlan(request: PlanRequest): Generator<number, Outcome<W
   const { months, looked, plan } = season.value
   const kept = yield* portion(followed(request, { ...plan, drains }, plant), 0.4, 0.2)
   if (!kept.ok) return kept
-  const options = yield* portion(optionsOf(request, plant, plan.untilThirst, looked.run), 0.6, 0.2)
+  const options = yield* portion(
+    planOptions({ ...request, plant }, { untilThirst: plan.untilThirst, run: looked.run }, mayOffer),
+    0.6,
+    0.2,
+  )
   const range = yield* portion(rangeOf(request, looked), 0.8, 0.2)
   const { weights, salts } = answer.value
   return succeed(
@@ -198,7 +183,7 @@ export function* wateringPlan(request: PlanRequest): Generator<number, Outcome<W
       overSurface: kept.value.book.overSurface,
       hoursThirsty: kept.value.hoursThirsty,
       hoursShortOfAir: kept.value.hoursShortOfAir,
-      options: options.sort((a, b) => b.untilThirst - a.untilThirst),
+      options,
     },
     ...answer.notes,
   )
@@ -241,27 +226,6 @@ function* monthsOf(
     if (month === chosen) looked = of
   }
   return succeed({ months, looked: looked!, plan: months.find((m) => m.month === chosen)! })
-}
-
-/** What each change brings, where it can be made: as many times the days as the water followed says. */
-function* optionsOf(
-  { input, below }: PlanRequest,
-  plant: Plant,
-  untilThirst: Days,
-  now: Moved,
-): Generator<number, PlanOption[]> {
-  const options: PlanOption[] = []
-  const each = 1 / CHANGES.length
-  for (const [k, change] of CHANGES.entries()) {
-    const other = changed(change, { input, below, plant })
-    const run = other && (yield* portion(dryDown(other.input, other.below, other.plant), k * each, each))
-    if (run?.ok) {
-      const { hoursShortOfAir } = run.value
-      const times = daysUntilThirst(run.value) / daysUntilThirst(now)
-      options.push({ change, untilThirst: untilThirst * times, hoursShortOfAir })
-    }
-  }
-  return options
 }
 
 /** Days until thirst as the bench draws them; null where too few could be drawn. */

@@ -4,6 +4,7 @@ import type { FinderProblem, MixPart, Move, QuickFigures } from '@/core/finder'
 import type { Judgement, Standing } from '@/core/judgement'
 import type { Recipe } from '../garden/schemas'
 import type { DosePrices } from '../mix/doseCost'
+import type { DoseOffer, LimeOffer } from '../mix/doses'
 import type { PreparedMix } from '../mix/prepare'
 import type { MixQuestion } from '../mix/question'
 
@@ -81,6 +82,9 @@ export interface NextMoves {
   /** Things said that are no warnings. */
   notes: number
   moves: BenchMove[]
+  /** Doses that mend the mix, for beside its lime and its dressings: those of the moves, and no others. */
+  doses: DoseOffer[]
+  lime: LimeOffer | null
 }
 
 /** A recipe as the bench sees it. */

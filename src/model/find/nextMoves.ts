@@ -16,7 +16,7 @@ import type { Job, Recipe } from '../garden/schemas'
 import { appraisalOf } from '../mix/appraisal'
 import { priceOfMix } from '../mix/cost'
 import { doseCost, dosePrices, type DosePrices } from '../mix/doseCost'
-import { freeLineId, lineOf } from '../mix/doses'
+import { doseOffers, freeLineId, limeOffer, lineOf } from '../mix/doses'
 import { looseOfMix } from '../mix/innerMix'
 import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare'
 import { recipeQuestion } from '../mix/questionOfJob'
@@ -115,17 +115,16 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
   const now = lookAt(request, recipe)
   if (!now.ok) return now
   const notes = now.value.judgements.length - now.value.standing.warnings.length
-  if (isGood(now.value.findings)) return succeed({ standing: now.value.standing, notes, moves: [] })
+  if (isGood(now.value.findings))
+    return succeed({ standing: now.value.standing, notes, moves: [], doses: [], lime: null })
   const parts = recipe.parts.map((p) => ({ id: p.materialId, parts: p.twelfths / 12 }))
   const changes = singleChanges(problem, parts, STEP, mixes)
   if (!changes.ok) return changes
   const { figures } = changes.value
   const limes = limeIdeas(recipe, now.value)
+  const given = [...limes, ...dressIdeas(recipe, now.value, limes), ...undressIdeas(recipe)]
   const ideas: Idea[] = [
-    ...[...limes, ...dressIdeas(recipe, now.value, limes), ...undressIdeas(recipe)].map((i) => ({
-      ...i,
-      figures,
-    })),
+    ...given.map((i) => ({ ...i, figures })),
     ...worthALook(changes.value.changes.filter((c) => mayTake(c.move, now.value, request))).map((move) => ({
       change: move.move,
       recipe: afterMove(recipe, move),
@@ -164,10 +163,24 @@ export function* findMoves(request: MovesRequest): Generator<number, Outcome<Nex
   return succeed({
     standing: now.value.standing,
     notes,
+    ...dosesAmong(found, now.value),
     moves: differing(found, request.question.tables)
       .slice(0, most)
       .map(({ graves: _, ...move }) => move),
   })
+}
+/** The doses that are worked out for a mix, where giving them is among the moves that help. */
+function dosesAmong(
+  found: readonly Ranked[],
+  { prepared, evaluation }: Looked,
+): Pick<NextMoves, 'doses' | 'lime'> {
+  const given = new Set(found.flatMap(({ change }) => (change.kind === 'dress' ? [change.dressingId] : [])))
+  const lime = limeOffer(prepared, evaluation)
+  const limes = found.flatMap(({ change, recipe }) => (change.kind === 'lime' ? [recipe.lime.target] : []))
+  return {
+    doses: doseOffers(prepared, evaluation).filter((o) => given.has(o.line.dressingId)),
+    lime: lime && limes.includes(lime.target) ? lime : null,
+  }
 }
 /** A move with how much that is grave it leaves. */
 type Ranked = BenchMove & { graves: number }

@@ -97,6 +97,7 @@ export function startingJob(
     amount: null,
     plantMonth: null,
     stage: 'grown',
+    origins: { bag: null, manure: null, vermiculite: null },
     years: null,
     plants: null,
     bands: {},

@@ -55,11 +55,17 @@ const limedTo = ({ question, needed }: PreparedMix, target: number): Outcome<Pre
     settingFor(question, needed),
   )
 
+/** Lime for a mix that is given none: g per litre, and the pH it brings. */
+export interface LimeOffer {
+  gramsPerLitre: number
+  target: number
+}
+
 /**
  * Lime for a mix that is given none and is too acid for its crop, to the middle of the band; null where it lacks
  * none, or none would do. g per litre of mix. Source: as `limeForTarget`.
  */
-export function limeOffer(prepared: PreparedMix, e: Evaluation) {
+export function limeOffer(prepared: PreparedMix, e: Evaluation): LimeOffer | null {
   const wanted = prepared.bands.pH
   if (prepared.question.recipe.lime.aim.kind !== 'none' || e.lime.pH >= wanted.low - PH_SLACK) return null
   const target = Number(middleOf(wanted).toFixed(1))

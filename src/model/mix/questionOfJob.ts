@@ -66,12 +66,24 @@ const bedQuestion = ({
   wide: onGround(vessel.kind),
 })
 
+/** Where parts come from, in the words of a situation. */
+function originsOf({ bag, manure, vermiculite }: Job['origins']): Situation {
+  return {
+    ...(bag === null ? {} : { bagLimed: bag !== 'neither', bagFed: bag === 'limedAndFed' }),
+    ...(manure === null
+      ? {}
+      : { manureFrom: { unsprayed: 'own meadow', doubtful: 'bought hay', fresh: 'fresh' }[manure] }),
+    ...(vermiculite === null ? {} : { vermiculiteFrom: { newBag: 'shop', old: 'insulation' }[vermiculite] }),
+  }
+}
+
 /** How a job's mix will be used, as far as its grower said. */
 function situationOf(job: Job): Situation {
-  const { standing } = judgedBed(job).spec
+  const { standing, bears } = judgedBed(job).spec
   return {
     stage: job.stage,
-    ...(isAloft({ standing }) ? { standing } : {}),
+    ...originsOf(job.origins),
+    ...(isAloft({ standing }) ? { standing, ...(bears > 0 ? { loadAllowed: `${bears} kg/m2` } : {}) } : {}),
     ...(job.years === null ? {} : { years: job.years }),
   }
 }
@@ -125,6 +137,7 @@ const ASKED = [
   'plantMonth',
   'stage',
   'years',
+  'origins',
 ] as const
 
 /**

@@ -131,6 +131,9 @@ describe('next year', () => {
       const begun = jobOf(garden.records, id)!
       expect(begun.parts.some((p) => p.materialId === oldId)).toBe(true)
       expect(begun.plantedOn).toBeNull()
+      // It comes with the feed it was found and judged with, and leaves nothing graver than the old mix alone.
+      expect(begun.dressings.map((d) => d.dressingId)).toEqual(best!.look!.feeds.map((f) => f.dressingId))
+      expect(best!.look!.findings.filter((f) => f.severity === 'grave')).toEqual([])
       // Inside every band of the crop, or next to it.
       expect(best!.candidate.score).toBeLessThan(0.5)
       const toppedId = next.topUp()!

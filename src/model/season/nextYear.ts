@@ -7,7 +7,9 @@ import type { FinderProblem } from '@/core/finder'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import { oldMixFigures, seasonsOf } from '@/core/structure'
 import { yearMean } from '@/core/growing'
-import type { FindRequest } from '../find/findMixes'
+import { leavesGraver, outweighs } from '@/core/appraisal'
+import { withFeed } from '../mix/withFeed'
+import type { FindRequest, FoundMixes } from '../find/findMixes'
 import { finderProblem } from '../find/finderProblem'
 import { finderShelf } from '../find/materialsFrom'
 import { afterFinding } from '../find/nextMoves'
@@ -189,6 +191,23 @@ export function freshenRequest(garden: Garden, next: Job, oldId: string): Outcom
   return problem.ok
     ? { ...problem, value: { problem: problem.value, question, prices: dosePrices(garden) } }
     : problem
+}
+
+/**
+ * What may be made of an old mix: the found mixes that leave nothing graver than the old mix with feed alone would, those
+ * that are half of it first. Nothing where the old mix cannot be worked out.
+ */
+export function freshenOffers(
+  { found }: Pick<FoundMixes, 'found'>,
+  { question }: FindRequest,
+  oldId: string,
+) {
+  const recipe = { ...question.recipe, lines: [{ id: oldId, parts: 1 }], mixes: [] }
+  const old = withFeed({ ...question, recipe })?.findings
+  if (!old) return []
+  const isFine = ({ look }: FoundMixes['found'][number]) =>
+    look !== null && (!leavesGraver(old, look.findings) || outweighs(old, look.findings))
+  return freshest(found.filter(isFine), oldId)
 }
 
 /** The found mixes with most of the old in them, best first: those that are half of it come before the others. */

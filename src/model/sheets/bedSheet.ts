@@ -23,7 +23,7 @@ function quantityOf(id: string): SheetQuantity | undefined {
   const field = BED_FIELD_NAMES.find((f) => BED_FIELDS[f].column === id)
   if (field === 'layers' || field === 'cover') return 'length'
   const input = field && BED_FIELDS[field].input
-  return input?.kind === 'measure' && input.quantity !== 'number' ? input.quantity : undefined
+  return input?.kind === 'measure' ? input.quantity : undefined
 }
 /** Columns of plain numbers. */
 const COUNTED: ReadonlySet<string> = new Set(['count', 'bulge'])

@@ -3,7 +3,7 @@ import { CHOICE_WORDS } from './choiceWords'
 import { USUAL_UNITS, type SheetUnit } from './headings'
 import { numberOf, numberWanted, unitOf, type CellWrong, type Sheet } from './sheet'
 
-type Measured = 'length' | 'volume' | 'number'
+type Measured = 'length' | 'volume' | 'load' | 'number'
 const perOf = (units: Settings['units'], quantity: Measured) =>
   quantity === 'number' ? 1 : USUAL_UNITS[units][quantity].per
 

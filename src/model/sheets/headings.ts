@@ -1,4 +1,11 @@
-import { CM_PER_FOOT, CM_PER_INCH, GRAMS_PER_OUNCE, KG_PER_POUND, LITRES } from '@/core/units'
+import {
+  CM_PER_FOOT,
+  CM_PER_INCH,
+  GRAMS_PER_OUNCE,
+  KG_PER_POUND,
+  LOAD_PER_POUND_PER_SQUARE_FOOT,
+  LITRES,
+} from '@/core/units'
 import type { Settings } from '../garden/schemas'
 
 /** What one of a unit is in the core's unit; `plus` is added first, in the unit itself. */
@@ -8,7 +15,7 @@ export interface SheetUnit {
   plus?: number
 }
 export type SheetQuantity =
-  'length' | 'volume' | 'weight' | 'dose' | 'pack' | 'salts' | 'temperature' | 'rain'
+  'length' | 'volume' | 'weight' | 'load' | 'dose' | 'pack' | 'salts' | 'temperature' | 'rain'
 
 const metricPack: SheetUnit = { sign: 'L or kg', per: 1 }
 const usPack: SheetUnit = { sign: 'gal or lb', per: LITRES.usGallon }
@@ -23,6 +30,8 @@ const ounce: SheetUnit = { sign: 'oz', per: GRAMS_PER_OUNCE }
 const siemens: SheetUnit = { sign: 'dS/m', per: 1 }
 const celsius: SheetUnit = { sign: 'C', per: 1 }
 const fahrenheit: SheetUnit = { sign: 'F', per: 1 / 1.8, plus: -32 }
+const squareMetre: SheetUnit = { sign: 'kg/m2', per: 1 }
+const squareFoot: SheetUnit = { sign: 'lb/ft2', per: LOAD_PER_POUND_PER_SQUARE_FOOT }
 const millimetre: SheetUnit = { sign: 'mm', per: 1 }
 const inchOfRain: SheetUnit = { sign: 'in', per: 10 * CM_PER_INCH }
 
@@ -68,6 +77,7 @@ export const UNIT_WORDS: Record<SheetQuantity, Readonly<Record<string, SheetUnit
     μscm: { sign: 'µS/cm', per: 0.001 },
   },
   temperature: { c: celsius, f: fahrenheit },
+  load: { kgm2: squareMetre, lbft2: squareFoot, lbsqft: squareFoot, psf: squareFoot },
   rain: { mm: millimetre, cm: { sign: 'cm', per: 10 }, in: inchOfRain, inches: inchOfRain },
 }
 
@@ -82,6 +92,7 @@ export const USUAL_UNITS: Record<Settings['units'], Record<SheetQuantity, SheetU
     salts: siemens,
     temperature: celsius,
     rain: millimetre,
+    load: squareMetre,
   },
   us: {
     length: inch,
@@ -92,6 +103,7 @@ export const USUAL_UNITS: Record<Settings['units'], Record<SheetQuantity, SheetU
     salts: siemens,
     temperature: fahrenheit,
     rain: inchOfRain,
+    load: squareFoot,
   },
 }
 

@@ -4,6 +4,7 @@ import {
   GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON,
   GRAMS_PER_OUNCE,
   KG_PER_POUND,
+  LOAD_PER_POUND_PER_SQUARE_FOOT,
   LITRES,
 } from '@/core/units'
 import type { Settings } from '@/model/garden/schemas'
@@ -40,6 +41,10 @@ export const QUANTITIES = {
   fineWeight: {
     metric: { unit: 'g', factor: 1, digits: 1 },
     us: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, digits: 3 },
+  },
+  load: {
+    metric: { unit: 'kg/m²', factor: 1, digits: 0 },
+    us: { unit: 'lb/ft²', factor: 1 / LOAD_PER_POUND_PER_SQUARE_FOOT, digits: 0 },
   },
   dose: {
     metric: { unit: 'g/L', factor: 1, digits: 2 },
@@ -168,7 +173,7 @@ export const waterDepthText = (mm: number, units: UnitSystem): string =>
 
 /** "360 kg/m²" or "74 lb/ft²". kg per m2 in. */
 export const loadText = (load: number, units: UnitSystem): string =>
-  units === 'metric' ? `${round(load, 0)} kg/m²` : `${round((load / KG_PER_POUND) * 0.3048 ** 2, 0)} lb/ft²`
+  units === 'metric' ? `${round(load, 0)} kg/m²` : `${round(load / LOAD_PER_POUND_PER_SQUARE_FOOT, 0)} lb/ft²`
 
 /** "18 %". Fraction in. */
 export const percentText = (fraction: number, digits = 0): string => `${round(fraction * 100, digits)} %`

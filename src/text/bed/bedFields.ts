@@ -1,4 +1,5 @@
 import type { BedSpec } from '@/model/garden/schemas'
+import { isAloft } from '@/model/garden/vessel'
 import { BED_FIELDS, type BedField } from '@/model/garden/schemas/bedFields'
 import { FIRMNESS_NAMES, STANDING_NAMES, WALL_NAMES } from '../base/labels'
 
@@ -8,6 +9,8 @@ interface FieldWords<T> {
   name: string
   hint?: (value: T) => string
   choices?: T extends string ? Record<T, string> : never
+  /** Asked of some beds only; of all where left out. */
+  askedOf?: (spec: BedSpec) => boolean
 }
 
 /** What sides must not have been before. Source: common practice; local rules on treated timber. */
@@ -25,6 +28,15 @@ export const BED_WORDS: { [F in BedField]: FieldWords<BedSpec[F]> } = {
   vessel: { label: 'Shape', name: 'shape' },
   wall: { label: 'Sides of', name: 'sides', choices: WALL_NAMES, hint: (wall) => WALL_HINTS[wall] ?? '' },
   standing: { label: 'Stands on', name: 'place it stands on', choices: STANDING_NAMES },
+  bears: {
+    label: 'Its floor bears',
+    name: 'load its floor bears',
+    hint: (load) =>
+      load > 0
+        ? ''
+        : 'Nothing where you do not know. Ask whoever built it, the owner or a structural engineer.',
+    askedOf: isAloft,
+  },
   layers: { label: 'Under the mix', name: 'list of layers under the mix' },
   cover: { label: 'On the mix', name: 'cover' },
   firmness: {
@@ -58,6 +70,7 @@ export interface ShownField {
 export const plainFields = (spec: BedSpec): ShownField[] =>
   (Object.keys(BED_FIELDS) as BedField[])
     .filter((f) => !['own', 'text'].includes(BED_FIELDS[f].input.kind))
+    .filter((f) => (BED_WORDS[f] as FieldWords<unknown>).askedOf?.(spec) ?? true)
     .map((field) => {
       const { label, hint, choices } = BED_WORDS[field] as FieldWords<unknown>
       const options = Object.entries((choices ?? {}) as Record<string, string>)

@@ -78,6 +78,8 @@ export const judgementList = {
   answered: (shut: Shown) => `Answered (${shut})`,
   you: (reason: Shown) => `You: ${reason}`,
   sayItAgain: 'Say it again',
+  more: (n: number) => (n === 1 ? 'One more' : `${n} more`),
+  fewer: 'Fewer',
   watchThis: 'Watch this',
   toKnow: 'To know',
   noReasonGiven: 'no reason given',

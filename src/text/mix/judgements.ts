@@ -21,11 +21,25 @@ export type { JudgementText }
 
 const percents = (x: number) => percentText(x)
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
-/** "Gone by then: peat, compost. " */
+/** Parts that last for years, and what such materials are called by. Source: common practice. */
+const LASTING: Readonly<Record<string, RegExp>> = {
+  bark: /bark/,
+  pumice: /pumice/,
+  grit: /grit/,
+  loam: /^soil_/,
+}
+/** What else to add for years: none that is in it already. */
+function lastingText(ids: readonly string[]): string {
+  const others = Object.keys(LASTING).filter((name) => !ids.some((id) => LASTING[name]!.test(id)))
+  return others.length > 0
+    ? `add more of what lasts: ${others.join(', ')}`
+    : 'give more room to what lasts, and renew the top every spring'
+}
+/** "What rots: peat, compost. " */
 const partsThat = (what: 'goes' | 'stays', ids: readonly string[]) =>
   ids.length === 0
     ? ''
-    : `${what === 'goes' ? 'Half or more of it gone by then' : 'What stays'}: ${ids.map((id) => shortName(id).toLowerCase()).join(', ')}. `
+    : `${what === 'goes' ? 'What rots' : 'What lasts'}: ${ids.map((id) => shortName(id).toLowerCase()).join(', ')}. `
 
 /** "May", "October to February": months in the order they come, runs of them by their ends. */
 function monthsText(months: readonly number[]): string {
@@ -151,7 +165,10 @@ const TEXTS: {
   }),
   slumps: (j) => ({
     says: `After ${j.years} years ${percents(j.lost)} of it is gone and air is at ${percents(j.air)} (${percents(j.wanted)} wanted).`,
-    does: `${partsThat('goes', j.going)}${partsThat('stays', j.staying)}For what stands for years give more room to parts that last: bark, pumice, grit, loam.`,
+    does: `${partsThat('goes', j.going.length > 0 ? j.going : j.losing)}${partsThat(
+      'stays',
+      j.staying.filter((id) => !j.losing.includes(id)),
+    )}For years in the same mix, ${lastingText([...j.going, ...j.staying])}.`,
     source: 'rot of each part, packed again',
   }),
   'nitrogen-for-roots': (j) => ({

@@ -1,4 +1,4 @@
-import type { MonthPlan, PlanChange, WateringPlan } from '@/core/watering'
+import { PLAN_LIMITS, type MonthPlan, type PlanChange, type WateringPlan } from '@/core/watering'
 import { MOST_LEACHED } from '@/core/nutrients'
 import { USUAL_LEACHING } from '@/core/growing'
 import { MONTHS } from '../base/labels'
@@ -66,7 +66,7 @@ export function sufferText({ hoursThirsty, hoursShortOfAir, overSurface }: Water
     said.push(
       `It is still thirsty for ${Math.round(hoursThirsty)} hours in two weeks: this pot is too small for it.`,
     )
-  if (hoursShortOfAir >= 6)
+  if (hoursShortOfAir >= PLAN_LIMITS.airless.value)
     said.push(`Half of its roots have too little air for ${Math.round(hoursShortOfAir)} hours in two weeks.`)
   if (overSurface > 0.05) said.push('Pour slowly, in two goes: some of it runs over the rim.')
   return said.join(' ')
@@ -82,9 +82,7 @@ const CHANGE_TEXTS: Record<PlanChange, string> = {
 /** Each change with what it brings, the most helpful first. */
 export function changeRows({ options, month }: WateringPlan, units: UnitSystem): string[][] {
   return options.map(({ change, untilThirst, hoursShortOfAir }) => {
-    const more = untilThirst - month.untilThirst
-    const days =
-      Math.abs(more) < 0.2 ? 'no change' : `${daysText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}`
+    const days = `${daysText(untilThirst - month.untilThirst)} longer`
     const air = hoursShortOfAir >= 3 ? `; little air for ${Math.round(hoursShortOfAir)} hours after each` : ''
     return [inUnits(CHANGE_TEXTS[change], units), days + air]
   })

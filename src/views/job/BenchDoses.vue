@@ -17,7 +17,7 @@ import { bedTitle } from '@/text/base/labels'
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))
 const byLabel = ref(false)
-const { garden, tables, delayedJob, delayedAnswer, crop, units, later, beside, evaluation, prepared } =
+const { garden, tables, delayedJob, delayedAnswer, crop, units, next, beside, evaluation, prepared } =
   useBenchContext()
 /** Mix the job makes, for grams in all. */
 const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value, tables.value) : null))
@@ -30,13 +30,13 @@ const limeDensity = computed(
 )
 /** Lime a frame after the figures, by who brings it. */
 const lime = useDelayedByFrame(computed(() => (prepared.value?.ok ? prepared.value.value.lime : null)))
-const stale = useDelayedByFrame(later.stale)
-const rested = computed(() => (stale.value ? null : later.value.value))
-/** Doses for what the mix lacks, from the figures at rest. */
-const offers = computed(() => later.value.value?.offers ?? [])
+const stale = useDelayedByFrame(next.stale)
+const rested = computed(() => (stale.value ? null : next.value.value))
+/** Doses that mend the mix, each tried in a copy of it. */
+const offers = computed(() => next.value.value?.doses ?? [])
 /** An offer pressed in the frame before it is marked as of an older mix is not given. */
 function set(line: DressingLine) {
-  if (later.stale.value && offers.value.some((o) => o.line === line)) return
+  if (next.stale.value && offers.value.some((o) => o.line === line)) return
   if (delayedJob.value) garden.run({ type: 'dressing/set', jobId: delayedJob.value.id, line })
 }
 const beds = computed(() =>

@@ -5,6 +5,7 @@ import { benchParts as words } from '@/text/views/benchParts'
 import Button from 'primevue/button'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed } from 'vue'
+import OriginFields from '@/components/bench/OriginFields.vue'
 import ShelfStrip from '@/components/bench/ShelfStrip.vue'
 import PartList from '@/components/PartList.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
@@ -44,6 +45,7 @@ const parts = computed(() =>
       : []
   }),
 )
+const madeOf = computed(() => parts.value.flatMap((p) => p.materials))
 const unknown = computed(() =>
   (job.value?.parts ?? []).filter((p) => !parts.value.some((row) => row.id === p.materialId)),
 )
@@ -83,6 +85,12 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       @remove="remove"
       @set="set"
       @preview="setLook"
+    />
+    <OriginFields
+      v-if="delayedJob"
+      :materials="madeOf"
+      :origins="delayedJob.origins"
+      @set="garden.run({ type: 'job/planting', jobId: jobId(), change: { origins: $event } })"
     />
     <p v-if="!hasParts" class="soft start">
       {{ words.nothingInItYetMost }}

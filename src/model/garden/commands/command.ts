@@ -49,7 +49,9 @@ export type Command =
   | {
       type: 'job/planting'
       jobId: string
-      change: Partial<Pick<Job, 'plantMonth' | 'plants' | 'stage' | 'years' | 'plantedOn' | 'mixOn'>>
+      change: Partial<
+        Pick<Job, 'plantMonth' | 'plants' | 'stage' | 'years' | 'origins' | 'plantedOn' | 'mixOn'>
+      >
     }
   /** A step of getting ready, of filling or of the season, done or not; or one of getting ready added or left out. */
   | { type: 'steps/set'; jobId: string; list: StepList; step: string; done: boolean }

@@ -22,7 +22,7 @@ export const STANDINGS = [
 export type FieldInput =
   | { kind: 'text' }
   | { kind: 'choice'; of: readonly string[] }
-  | { kind: 'measure'; quantity: 'volume' | 'length' | 'number' }
+  | { kind: 'measure'; quantity: 'volume' | 'length' | 'load' }
   | { kind: 'yesNo' }
   | { kind: 'own' }
 
@@ -68,6 +68,14 @@ export const BED_FIELDS = {
     usual: () => 'ground' as const,
     input: { kind: 'choice', of: STANDINGS },
     column: 'stands on',
+    takesMix: false,
+  }),
+  /** What its floor bears, kg/m2; 0 where nobody said. */
+  bears: row({
+    schema: z.number().default(0),
+    usual: () => 0,
+    input: { kind: 'measure', quantity: 'load' },
+    column: 'floor bears',
     takesMix: false,
   }),
   /** Under the mix, from the base up. */

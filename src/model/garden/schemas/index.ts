@@ -48,11 +48,11 @@ export const SCHEMAS = {
 /** Version each kind of record is written with today. Raise it together with a migration. */
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bag: 1,
-  bed: 1,
+  bed: 2,
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 10,
+  job: 11,
   learned: 1,
   material: 2,
   photo: 1,
@@ -68,8 +68,10 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
  * Any other version has a step in `src/storage/migrations`.
  */
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
-  /** An amount as it was said; what grows in it and for how many years. */
-  job: [9, 10],
+  /** An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears. */
+  job: [9, 10, 11],
+  /** What its floor bears. */
+  bed: [2],
   /** Ions of a water report. */
   place: [4],
   /** What was said first of a mix. */

@@ -6,6 +6,15 @@ import { jobBedSchema } from './bed'
 import { recipeSchema, versionSchema } from './recipe'
 
 export const STAGES = ['seed', 'cutting', 'transplant', 'grown'] as const
+/** Where a part comes from, as far as its figures or its safety turn on that. */
+export const ORIGINS = {
+  /** Bagged potting mix, by its label. */
+  bag: ['limedAndFed', 'limed', 'neither'],
+  manure: ['unsprayed', 'doubtful', 'fresh'],
+  vermiculite: ['newBag', 'old'],
+} as const
+export type OriginOf = keyof typeof ORIGINS
+
 const ROUNDINGS = ['more', 'less', 'exact'] as const
 
 export const planSchema = z.object({
@@ -63,6 +72,14 @@ export const jobSchema = recipeSchema.extend({
   stage: z.enum(STAGES).default('grown'),
   /** Years the mix is to last; null where nobody said. */
   years: z.number().min(1).max(30).nullable().default(null),
+  /** Where parts come from; null where nobody said. */
+  origins: z
+    .object({
+      bag: z.enum(ORIGINS.bag).nullable(),
+      manure: z.enum(ORIGINS.manure).nullable(),
+      vermiculite: z.enum(ORIGINS.vermiculite).nullable(),
+    })
+    .default({ bag: null, manure: null, vermiculite: null }),
   /** Plants in each container of the leading crop; null for as many as have room. */
   plants: z.number().nullable(),
   /** Bands the grower has moved. */
