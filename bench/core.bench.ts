@@ -1,9 +1,10 @@
 import { dressingById } from '../src/core/data/dressings'
-import { Bench } from 'tinybench'
 import { limeForTarget } from '../src/core/chemistry'
 import { LIMES, materialById, cropById } from '../src/core/data'
 import { evaluate, FULL_EFFORT, type MixInContainer } from '../src/core/evaluate'
-import { candidateCount, search, STEP_OF, type FinderProblem, type TargetName } from '../src/core/finder'
+import { searchAtOnce, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS, type FinderProblem } from '../src/core/finder'
+import { plainSearch } from './lib/plainFinder'
+import { ratiosOf } from './lib/ratios'
 import { areaAt, shapeHeight } from '../src/core/geometry'
 import { blend, prepareMaterial, type BlendPart } from '../src/core/mixing'
 import { drawMaterial, normal, rangesAtOnce, seededRandom } from '../src/core/ranges'
@@ -64,38 +65,28 @@ const layer = { top: 29, totalPorosity: mix.totalPorosity, waterAt: mix.waterAt 
 const difference = Math.abs(plainAir() - containerProfile(container, [layer]).airFilledPorosity)
 console.log(`air by both ways differs by ${difference.toExponential(1)}\n`)
 
-const bench = new Bench({ time: 600 })
-bench
-  .add('reference: plain sum, 2,000 slices', () => void plainAir())
-  .add('container profile', () => void containerProfile(container, [layer]))
-  .add('blend of four', () => void blend(parts))
-  .add('evaluation as the mix screen asks for it', () => void evaluate(input, { ...FULL_EFFORT, years: [] }))
-  .add('full evaluation: three years, season, feed', () => void evaluate(whole))
-  .add('lime for a target', () => void limeForTarget(mix, { choice: limes, target: 6.4 }))
-  .add('preparing one material (curve and packing)', () => void prepareMaterial(parts[0]!.material.material))
-await bench.run()
-const mean = (name: string) => {
-  const result = bench.getTask(name)!.result
-  if (!('latency' in result)) throw new Error(`${name} did not run`)
-  return result.latency.mean
-}
-const reference = mean('reference: plain sum, 2,000 slices')
-const line = (what: string, ratio: number, of: string) =>
-  console.log(`${what.padEnd(58)} ${ratio.toFixed(ratio < 1 ? 3 : 2).padStart(9)} x ${of}`)
-for (const task of bench.tasks) line(task.name, mean(task.name) / reference, 'the reference')
-
-const ms = (work: () => void) => {
-  const start = performance.now()
-  work()
-  return performance.now() - start
-}
-const best = (times: number, work: () => void) => Math.min(...Array.from({ length: times }, () => ms(work)))
+const bench = ratiosOf('core')
+const REFERENCE = ['plain sum, 2,000 slices', () => void plainAir()] as const
+for (const [name, work, most] of [
+  ['container profile', () => void containerProfile(container, [layer])],
+  ['blend of four', () => void blend(parts)],
+  [
+    'evaluation as the mix screen asks for it',
+    () => void evaluate(input, { ...FULL_EFFORT, years: [] }),
+    0.5,
+  ],
+  ['full evaluation: three years, season, feed', () => void evaluate(whole), 1],
+  ['lime for a target', () => void limeForTarget(mix, { choice: limes, target: 6.4 }), 0.5],
+  ['preparing one material (curve and packing)', () => void prepareMaterial(parts[0]!.material.material)],
+] as const)
+  bench.pair([name, work], REFERENCE, most === undefined ? {} : { goal: { most } })
 
 console.log()
 // The same draws with every curve fitted from nothing, evaluated at full depth: forty of them, for time.
 const random = seededRandom(1)
-const plainDraws = best(2, () => {
-  for (let i = 0; i < 40; i++) {
+const DRAWS = 20
+const plainDraws = () => {
+  for (let i = 0; i < DRAWS; i++) {
     const drawnParts = parts.map((p) => {
       const drawn = drawMaterial(p.material, () => normal(random))
       const { totalPorosity, waterAt5Cm, waterAt10Cm, waterAt50Cm, waterAt100Cm } = drawn.material.properties
@@ -113,16 +104,17 @@ const plainDraws = best(2, () => {
     })
     evaluate({ ...whole, parts: drawnParts })
   }
+}
+const draws = () => void rangesAtOnce({ input: whole, draws: 500 })
+bench.pair(['500 draws, full evaluation', draws], ['500 plain draws', plainDraws], {
+  times: 500 / DRAWS,
+  goal: { most: 0.05 },
 })
-const draws = best(3, () => void rangesAtOnce({ input: whole, draws: 500 }))
-const screen = best(3, () => void rangesAtOnce({ input, draws: 500, years: [] }))
-line('500 draws, full evaluation', draws / (plainDraws * 12.5), '500 plain draws')
-line(
-  '500 draws, full evaluation',
-  draws / mean('full evaluation: three years, season, feed'),
-  'one full evaluation',
+bench.pair(
+  ['500 draws as the mix screen asks for them', () => void rangesAtOnce({ input, draws: 500, years: [] })],
+  ['500 draws in full', draws],
+  { rounds: 7 },
 )
-line('500 draws as the mix screen asks for them', screen / draws, '500 draws in full')
 
 console.log()
 const SHELF = [
@@ -164,53 +156,31 @@ const problem = (n: number): FinderProblem => ({
     structureLost: { low: 0, high: 0.2 },
   },
 })
-function plainScore(p: FinderProblem, recipe: readonly BlendPart[]): number {
-  const b = blend(recipe)
-  if (!b.ok) return Infinity
-  const profile = containerProfile(
-    container,
-    [{ top: 29, totalPorosity: b.value.totalPorosity, waterAt: b.value.waterAt }],
-    12,
-  )
-  const figures: Partial<Record<TargetName, number>> = {
-    airFilledPorosity: profile.airFilledPorosity,
-    easilyAvailableWater: profile.easilyAvailableWater,
-    pH: b.value.pH,
-    electricalConductivity: b.value.electricalConductivity,
-    drainedDensity: b.value.dryBulkDensity + profile.containerCapacity,
-  }
-  let score = 0
-  for (const [name, x] of Object.entries(figures) as [TargetName, number][]) {
-    const { low, high } = p.targets[name]!
-    score += Math.max(0, low - x, x - high) / STEP_OF[name]
-  }
-  return score
-}
+const REPORTED = new Set(['families', 'front', 'tried'])
 for (const n of [12, 20]) {
   const p = problem(n)
-  const recipe = (i: number): BlendPart[] =>
-    [0, 1, 2, 3, 4].map((k) => ({
-      material: p.shelf[(i + k * 3) % n]!.material,
-      parts: 1 + ((i >> k) % 4),
-    }))
-  const plainCount = 2000
-  const plain = best(2, () => {
-    for (let i = 0; i < plainCount; i++) plainScore(p, recipe(i))
-  })
-  let first = 0
-  let tried = 0
-  const all = ms(() => {
-    const start = performance.now()
-    const run = search(p)
-    let step = run.next()
-    first = performance.now() - start
-    while (!step.done) step = run.next()
-    if (step.value.ok) tried = step.value.value.tried
-  })
-  const rate = tried / all
+  const plain = plainSearch(p, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS)
+  const found = searchAtOnce(p)
+  if (!found.ok) throw new Error(found.problem.code)
+  // The same recipes in the same order; sums taken in another order differ in their last digits.
+  const told = (answer: object) =>
+    JSON.stringify(answer, (key, value: unknown) =>
+      typeof value === 'number' ? Number(value.toPrecision(9)) : value,
+    )
+  const ours = Object.fromEntries(Object.entries(found.value).filter(([key]) => REPORTED.has(key)))
+  const same = told(ours.families) === told(plain.families) && told(ours.front) === told(plain.front)
   console.log(
-    `finder, ${n} materials: ${candidateCount(n, 5, 12).toLocaleString('en')} recipes, ${(rate / 1000).toFixed(2)} million a second here, first answer after ${first.toFixed(0)} ms, all in ${(all / 1000).toFixed(1)} s`,
+    `finder, ${n} materials: ${plain.tried.toLocaleString('en')} recipes, answers ${same ? 'identical' : 'DIFFERENT'}`,
   )
-  line(`finder, ${n} materials, recipes a second`, rate / (plainCount / plain), 'blend and profile of each')
+  if (!same) process.exitCode = 1
+  bench.pair(
+    [
+      `exhaustive search of ${n} materials, written plainly`,
+      () => void plainSearch(p, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS),
+    ],
+    ['the finder', () => void searchAtOnce(p)],
+    { goal: { least: 3 }, rounds: n > 12 ? 5 : 15 },
+  )
 }
 console.log(`\nheap in use ${(process.memoryUsage().heapUsed / 2 ** 20).toFixed(0)} MB`)
+bench.done()
