@@ -5,6 +5,33 @@ import type { Candidate, FinderProblem } from '../../src/core/finder'
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
 
+/** Every set of at most `most` of n materials, small sets first, with every whole number of parts up to `maxParts`. */
+function eachRecipe(
+  n: number,
+  most: number,
+  maxParts: number,
+  take: (which: readonly number[], parts: readonly number[]) => void,
+) {
+  function deal(which: readonly number[], parts: number[], left: number) {
+    if (parts.length === which.length) return take(which, parts)
+    const most = left - (which.length - parts.length - 1)
+    for (let p = 1; p <= most; p++) {
+      parts.push(p)
+      deal(which, parts, left - p)
+      parts.pop()
+    }
+  }
+  function sets(from: number, which: number[], size: number) {
+    if (which.length === size) return deal(which, [], maxParts)
+    for (let i = from; i < n; i++) {
+      which.push(i)
+      sets(i + 1, which, size)
+      which.pop()
+    }
+  }
+  for (let size = 1; size <= most; size++) sets(0, [], size)
+}
+
 /**
  * The finder written straightforwardly: every recipe of whole parts, in lowest terms, of every set of at most so many
  * materials; each summed from its rows on typed arrays and scored in full, nothing passed over and nothing carried from
@@ -56,28 +83,10 @@ export function plainSearch(problem: FinderProblem, most: number, maxParts: numb
     if (!front.beats(scorer.figures.costPerLitre, score)) front.add(candidate())
   }
 
-  function deal(which: readonly number[], parts: number[], left: number) {
-    if (parts.length === which.length) {
-      tried++
-      if (parts.reduce(gcd) === 1) judge(which, parts)
-      return
-    }
-    const most = left - (which.length - parts.length - 1)
-    for (let p = 1; p <= most; p++) {
-      parts.push(p)
-      deal(which, parts, left - p)
-      parts.pop()
-    }
-  }
-  function sets(from: number, which: number[], size: number) {
-    if (which.length === size) return deal(which, [], maxParts)
-    for (let i = from; i < shelf.length; i++) {
-      which.push(i)
-      sets(i + 1, which, size)
-      which.pop()
-    }
-  }
-  for (let size = 1; size <= most; size++) sets(0, [], size)
+  eachRecipe(shelf.length, most, maxParts, (which, parts) => {
+    tried++
+    if (parts.reduce(gcd) === 1) judge(which, parts)
+  })
   const families = [...best.values()].sort(
     (a, b) =>
       a.score - b.score ||

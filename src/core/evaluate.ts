@@ -14,22 +14,18 @@ import { containerVolumes, type Container, type ContainerVolumes } from './geome
 import { growingOutlook, yearMean, type Growing, type GrowingOutlook } from './growing'
 import { blend, type Blend, type BlendPart } from './mixing'
 import {
-  lastingConductivity,
-  saltsCourse,
-  type WaterSalts,
   acidityOfDoses,
   feedFlags,
   tracesOf,
   type TraceState,
-  saltZones,
   type DressingDose,
   type FeedFlag,
-  type SaltState,
 } from './nutrients'
 import { fail, succeed, type Outcome } from './outcome'
+import { seasonSalts, type SeasonSalts } from './seasonSalts'
 import { seasonsOf, type SeasonState } from './structure'
 import type { ContainerProfile, WaterBalance } from './water'
-import type { Centimetres, Fraction } from './units'
+import type { Fraction } from './units'
 import { weights, type WeighedLayer, type Weights } from './weight'
 
 /** A cover on the mix: mulch, clay aggregate, moss. */
@@ -57,18 +53,6 @@ export interface MixInContainer {
   growing?: Growing
 }
 
-/** Salts when fresh, and what feed and water make of them. */
-export interface SeasonSalts {
-  mix: SaltState
-  top: SaltState | null
-  /** At the end of each week of the crop, dS/m in the saturated extract; empty where no crop is known. */
-  course: { day: number; saturatedExtract: number }[]
-  /** The most from planting on, dS/m in the saturated extract, and the day of it: what a mix is judged by. */
-  most: { day: number; saturatedExtract: number }
-  /** Of the water; null where nothing is known of it. */
-  water: WaterSalts | null
-}
-
 export interface Evaluation {
   fill: ContainerVolumes
   blend: Blend
@@ -82,12 +66,12 @@ export interface Evaluation {
   lime: LimePlan
   /** What works on its pH besides that lime: limes and acids among the dressings, water, temperature. */
   given: AcidityInput
-  /** pH by the week, the water's alkalinity and fertilizer counted in. */
-  acidity: AcidityState[]
+  /** pH by the week, the water's alkalinity and fertilizer counted in; followed when it is first read. */
+  readonly acidity: AcidityState[]
   salts: SeasonSalts
   flags: FeedFlag[]
-  /** Iron, manganese, zinc, copper, boron and molybdenum; empty without a crop. */
-  traces: TraceState[]
+  /** Iron, manganese, zinc, copper, boron and molybdenum, by the pH of those weeks; empty without a crop. */
+  readonly traces: TraceState[]
   weights: Weights
   /** What it has become after one, two and three years. */
   seasons: SeasonState[]
@@ -235,28 +219,6 @@ function outlookOf(filled: Filled, weight: Weights) {
   return { growing: outlook, ...(answer ?? limed(outlook.water)) }
 }
 
-/** Water a mix holds between two waterings, as a share of what it holds when drained. Source: our assumption. */
-const HELD_ON_AVERAGE = 0.8
-
-function saltsOfSeason(
-  { input: { growing: grown }, blend, doses, profile, temperature }: Filled,
-  depth: Centimetres,
-  growing: GrowingOutlook | null,
-  lime: LimePlan,
-): SeasonSalts {
-  const zones = saltZones(blend, doses, { depth, temperature, limes: lime.doses })
-  const fresh = { day: 0, saturatedExtract: zones.mix.electricalConductivity.saturatedExtract }
-  if (!growing) return { ...zones, course: [], most: fresh, water: null }
-  const water: WaterSalts = {
-    conductivity: lastingConductivity(grown?.waterConductivity ?? 0, grown?.waterAlkalinity ?? 0),
-    held: HELD_ON_AVERAGE * profile.layers.at(-1)!.containerCapacity,
-    amounts: growing.water,
-  }
-  const course = saltsCourse(fresh.saturatedExtract, growing.feeding.weeks, blend.totalPorosity, water)
-  const most = course.reduce((a, b) => (b.saturatedExtract > a.saturatedExtract ? b : a), fresh)
-  return { ...zones, course, most, water }
-}
-
 function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const { input, fill, column, blend, profile, doses, temperature } = filled
   const mix = profile.layers.at(-1)!
@@ -264,7 +226,20 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const weight = weightsOf(filled)
   const { growing, given, lime } = outlookOf(filled, weight)
   const limes = [...lime.doses, ...given.limes]
-  const acidity = acidityCourse(blend, { ...given, limes }, 7 * WEEKS)
+  let acidity: AcidityState[] | null = null
+  const followed = () => (acidity ??= acidityCourse(blend, { ...given, limes }, 7 * WEEKS))
+  let traces: TraceState[] | null = null
+  const reached = (grown: GrowingOutlook): TraceState[] =>
+    tracesOf({
+      blend,
+      doses,
+      depth,
+      crop: grown.crop,
+      plants: input.growing!.plants,
+      ...mix,
+      temperature,
+      acidity: followed(),
+    })
   return {
     fill: { ...fill, mixVolume: mix.mixVolume },
     blend,
@@ -273,21 +248,25 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     mix,
     lime,
     given,
-    acidity,
-    salts: saltsOfSeason(filled, depth, growing, lime),
+    get acidity() {
+      return followed()
+    },
+    salts: seasonSalts(
+      {
+        grown: input.growing,
+        blend,
+        doses,
+        containerCapacity: mix.containerCapacity,
+        temperature,
+        depth,
+      },
+      growing,
+      lime,
+    ),
     flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop, limes: lime.doses }),
-    traces: growing
-      ? tracesOf({
-          blend,
-          doses,
-          depth,
-          crop: growing.crop,
-          plants: input.growing!.plants,
-          ...mix,
-          temperature,
-          acidity,
-        })
-      : [],
+    get traces() {
+      return (traces ??= growing ? reached(growing) : [])
+    },
     weights: weight,
     seasons,
     growing,

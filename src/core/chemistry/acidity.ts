@@ -2,6 +2,7 @@ import type { Days } from '../units'
 import { AcidityRun } from './acidityRun'
 import type { AcidityInput, AcidityState } from './acidityState'
 import type { BufferedMix } from './lime'
+import type { TemperatureCourse } from './temperature'
 
 /**
  * pH of a mix over time, by a balance of charge: lime dissolving, sulfur oxidising, nitrogen nitrified and taken up,
@@ -45,11 +46,16 @@ export function acidityCourse(
 }
 
 /**
- * Where a mix stands on a day: the last state of `acidityCourse`.
+ * Where a mix stands on a day: the last state of `acidityCourse`. `temperature` is the course of that of the input,
+ * where the caller has it already.
  * Errors and source: as `acidityCourse`.
  *
  * @example
  * acidityOn({ pH: 5, bufferCapacity: 10 }, { waterAlkalinity: 0.4 }, 14).fromWater // 5.6
  */
-export const acidityOn = (mix: BufferedMix, input: AcidityInput, day: Days): AcidityState =>
-  acidityCourse(mix, input, day, Infinity).at(-1)!
+export const acidityOn = (
+  mix: BufferedMix,
+  input: AcidityInput,
+  day: Days,
+  temperature?: TemperatureCourse,
+): AcidityState => new AcidityRun(mix, input, temperature).course(day, Infinity).at(-1)!

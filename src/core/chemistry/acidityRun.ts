@@ -12,9 +12,10 @@ import {
   workingDressing,
   type LifePace,
 } from './fertilizerAcid'
-import { alkalinityPerGram, type BufferedMix, type LimeDose } from './lime'
+import type { BufferedMix } from './lime'
+import { partsOfLime, solubleShare, type Dissolving } from './dissolving'
 import { CHEMISTRY_LIMITS as L } from './limits'
-import { temperatureCourse } from './temperature'
+import { temperatureCourse, type TemperatureCourse } from './temperature'
 
 /** Steps, days: as long as pH moves by about `move` in one. */
 const STEP = { shortest: 0.02, longest: 3, growth: 1.6, move: 0.05 } as const
@@ -33,39 +34,6 @@ interface Pace extends LifePace {
   released: (number | null)[]
 }
 
-/** A lime as far as it has not dissolved yet. */
-interface Dissolving {
-  /** Which of the limes given it is a part of; -1 for the mix's own carbonate. */
-  of: number
-  left: number
-  rate: number
-  q10: number
-  soluble: boolean
-  from: Days
-}
-
-/** Share of a lime that dissolves at once. Source: the row. */
-const solubleShare = (lime: LimeDose['lime']): Fraction => (lime.soluble ? (lime.solubleShare ?? 1) : 0)
-
-/** A dose of lime as what dissolves at once and what does as a carbonate. */
-function partsOfLime({ lime, gramsPerLitre, from = 0 }: LimeDose, of: number): Dissolving[] {
-  const left = gramsPerLitre * alkalinityPerGram(lime)
-  const soluble = solubleShare(lime)
-  const both = { of, q10: lime.q10, from }
-  return [
-    ...(soluble > 0 ? [{ ...both, left: left * soluble, rate: lime.ratePerDay.value, soluble: true }] : []),
-    ...(soluble < 1
-      ? [
-          {
-            ...both,
-            left: left * (1 - soluble),
-            rate: soluble > 0 ? L.fineCalcite.value : lime.ratePerDay.value,
-            soluble: false,
-          },
-        ]
-      : []),
-  ]
-}
 const NO_WATER: WaterStretch = { from: 0, alkalinity: 0, drained: 0 }
 
 /** A step that moves the pH further is taken again, shorter. */
@@ -78,6 +46,8 @@ export class AcidityRun {
   private readonly own: number
   private readonly water: Fraction
   private equilibrium = calciteEquilibrium()
+  /** Acid that it was last worked out with. */
+  private saturatedBy = NaN
   private top = 0
   private atTop = 0
   private readonly stretches: readonly WaterStretch[]
@@ -98,11 +68,18 @@ export class AcidityRun {
   private charge = 0
   private pH: number
 
-  constructor(mix: BufferedMix, input: AcidityInput) {
+  /** Days of warmth in a step, by each Q10 and reference that anything in it goes by. */
+  private readonly clocks: { q10: number; reference: number }[] = []
+  private readonly warmth: number[] = []
+  private readonly clockOfLime: number[]
+  private readonly clockOfWorking: number[]
+  private readonly clockOfLife: number
+
+  constructor(mix: BufferedMix, input: AcidityInput, temperature?: TemperatureCourse) {
     const given = (input.limes ?? []).filter((dose) => dose.gramsPerLitre > 0)
     this.isHydrated = given.some(({ lime }) => solubleShare(lime) > 0)
     this.balance = chargeBalance(mix, this.isHydrated ? L.carbonatedTo.value : undefined)
-    this.temperature = temperatureCourse(input.temperature ?? 20)
+    this.temperature = temperature ?? temperatureCourse(input.temperature ?? 20)
     this.own = mix.pH
     this.water = mix.waterContent ?? L.waterContent.value
     this.limes = (input.limes ?? []).flatMap((dose, of) => partsOfLime(dose, of))
@@ -122,12 +99,21 @@ export class AcidityRun {
     this.byLime = (input.limes ?? []).map(() => 0)
     this.byAcid = this.working.map(() => 0)
     this.pH = mix.pH
+    this.clockOfLime = this.limes.map((l) => this.clockOf(l.q10, 20))
+    this.clockOfWorking = this.working.map((w) => (w ? this.clockOf(w.q10, w.reference) : -1))
+    this.clockOfLife = this.clockOf(LIFE_Q10, 20)
+  }
+
+  private clockOf(q10: number, reference: number): number {
+    const known = this.clocks.findIndex((c) => c.q10 === q10 && c.reference === reference)
+    return known >= 0 ? known : this.clocks.push({ q10, reference }) - 1
   }
 
   course(days: Days, every: Days): AcidityState[] {
-    const starts = [...this.limes, ...this.working, ...this.stretches].flatMap((one) =>
-      one ? [one.from] : [],
-    )
+    const starts = [...this.limes, ...this.working, ...this.stretches]
+      .flatMap((one) => (one ? [one.from] : []))
+      .concat(Infinity)
+      .sort((a, b) => a - b)
     const states = [this.state(0)]
     /** pH units a day in the last step: where to look first for the next. */
     let drift = 0
@@ -135,7 +121,8 @@ export class AcidityRun {
     let dt: Days = STEP.shortest
     let next = Math.min(every, days)
     while (day < days) {
-      const to = Math.min(day + dt, next, ...starts.filter((start) => start > day))
+      while (starts[0]! <= day) starts.shift()
+      const to = Math.min(day + dt, next, starts[0]!)
       this.saturate()
       const pace = this.paceOf(day, to)
       const reached = this.reached(pace, drift)
@@ -158,6 +145,8 @@ export class AcidityRun {
 
   /** Where calcite neither dissolves nor is laid down, by the calcium that acid has left in the water. */
   private saturate() {
+    if (this.acid === this.saturatedBy) return
+    this.saturatedBy = this.acid
     const salts = (L.acidCalcium.value * Math.max(0, this.acid)) / (2 * this.water)
     this.equilibrium = calciteEquilibrium(
       undefined,
@@ -175,11 +164,13 @@ export class AcidityRun {
   }
 
   private paceOf(from: Days, to: Days): Pace {
-    const { temperature } = this
-    /** Days of warmth in this step, from the day on which something was given. */
-    const worth = (q10: number, reference: number, since = from) =>
-      temperature.worth(q10, reference, Math.min(to, Math.max(from, since)), to)
-    const life = worth(LIFE_Q10, 20)
+    const { temperature, warmth } = this
+    this.clocks.forEach(({ q10, reference }, i) => {
+      warmth[i] = temperature.worth(q10, reference, from, to)
+    })
+    /** Days of warmth for what was given by then: a step never spans the day on which something is given. */
+    const worth = (clock: number, since: Days) => (since <= from ? warmth[clock]! : 0)
+    const life = warmth[this.clockOfLife]!
     const warmDays = temperature.worth(LIFE_Q10, 20, 0, (from + to) / 2)
     const { alkalinity, drained } = this.stretches.findLast((s) => s.from <= from) ?? NO_WATER
     return {
@@ -188,10 +179,13 @@ export class AcidityRun {
       brought: (this.perDay + alkalinity) * (to - from),
       drained: drained * (to - from),
       carbon: L.carbonSupply.value * life,
-      limes: [...this.limes.map((l) => l.rate * worth(l.q10, 20, l.from)), L.fineCalcite.value * (to - from)],
-      released: this.working.map((w) => {
+      limes: [
+        ...this.limes.map((l, i) => l.rate * worth(this.clockOfLime[i]!, l.from)),
+        L.fineCalcite.value * (to - from),
+      ],
+      released: this.working.map((w, i) => {
         if (!w) return null
-        const exponent = w.rate * worth(w.q10, w.reference, w.from)
+        const exponent = w.rate * worth(this.clockOfWorking[i]!, w.from)
         return w.oxidises ? exponent : w.left * gone(exponent)
       }),
       nitrify: L.nitrifies.value * life * grown(warmDays, this.lag),
@@ -225,7 +219,8 @@ export class AcidityRun {
     const { limes, working } = this
     const ease = this.easeAt(at)
     const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
-    let change = pace.brought - pace.drained * this.balance.alkalinity(at)
+    let change = pace.brought
+    if (pace.drained > 0) change -= pace.drained * this.balance.alkalinity(at)
     change -= this.laidIn(pace, ease, this.overAt(at))
     for (let i = 0; i < limes.length; i++) change += this.dissolved(i, pace, ease, baseEase)
     for (let i = 0; i < working.length; i++) {
@@ -241,7 +236,7 @@ export class AcidityRun {
     const ease = this.easeAt(at)
     const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
     this.fromWater += pace.brought
-    this.drained += pace.drained * this.balance.alkalinity(at)
+    if (pace.drained > 0) this.drained += pace.drained * this.balance.alkalinity(at)
     this.laidDown += this.laidIn(pace, ease, this.overAt(at))
     for (const [i, lime] of this.limes.entries()) {
       const dissolved = this.dissolved(i, pace, ease, baseEase)

@@ -179,7 +179,7 @@ export function acidStep(w: WorkingDressing, released: number, pace: LifePace, a
   return (
     worked -
     w.worked +
-    slow * NITROGEN_ACID.ammonified * asAmmonium(at) +
+    (slow === 0 ? 0 : slow * NITROGEN_ACID.ammonified * asAmmonium(at)) +
     perRate * (nitrify * NITROGEN_ACID.nitrified + takeUp * NITROGEN_ACID.ammoniumTaken) +
     nitrateTaken * NITROGEN_ACID.nitrateTaken
   )

@@ -8,6 +8,7 @@ import { calciteEquilibrium, chargeBalance } from './charge'
 import type { AcidDose } from './fertilizerAcid'
 import type { BufferedMix, LimeDose } from './lime'
 import { solveDose, solveRising } from './solveDose'
+import { temperatureCourse } from './temperature'
 
 /** When growers look again: pH is judged six weeks after mixing. */
 export const JUDGED_AFTER: Days = CHEMISTRY_LIMITS.limeJudged.value
@@ -61,11 +62,19 @@ export function limeAt(
   given: AcidityInput = {},
   days = JUDGED_AFTER,
 ): LimePlan {
-  const doses = choice
-    .filter((c) => c.share > 0)
-    .map((c) => ({ lime: c.lime, gramsPerLitre: gramsPerLitre * c.share }))
+  const limes = [...dosesOf(choice, gramsPerLitre), ...(given.limes ?? [])]
+  return planOf(mix, { choice, gramsPerLitre }, given, acidityOn(mix, { ...given, limes }, days))
+}
+
+/** The plan of a dose, by where it leaves the mix. */
+function planOf(
+  mix: BufferedMix,
+  { choice, gramsPerLitre }: { choice: readonly LimeChoice[]; gramsPerLitre: number },
+  given: AcidityInput,
+  state: AcidityState,
+): LimePlan {
+  const doses = dosesOf(choice, gramsPerLitre)
   const limes = [...doses, ...(given.limes ?? [])]
-  const state = acidityOn(mix, { ...given, limes }, days)
   return {
     doses: gramsPerLitre > 0 ? doses : [],
     gramsPerLitre,
@@ -74,6 +83,9 @@ export function limeAt(
     ...moversOf(mix, limes, given.acids ?? [], state),
   }
 }
+
+const dosesOf = (choice: readonly LimeChoice[], gramsPerLitre: number): LimeDose[] =>
+  choice.filter((c) => c.share > 0).map((c) => ({ lime: c.lime, gramsPerLitre: gramsPerLitre * c.share }))
 
 /** A way of pH too short to divide by: its slope says the same. */
 const HARDLY = 0.01
@@ -152,11 +164,22 @@ export function limeForTarget(
 ): Outcome<LimePlan> {
   const [low, high] = [CHEMISTRY_LIMITS.leastLimeTarget.value, CHEMISTRY_LIMITS.mostLimeTarget.value]
   if (!(target >= low && target <= high)) return fail({ code: 'pH-out-of-range', value: target, low, high })
-  const at = (grams: number) => limeAt(mix, { choice, gramsPerLitre: grams }, given, days)
+  const at = (grams: number) =>
+    planOf(mix, { choice, gramsPerLitre: grams }, given, states.get(grams) ?? trial(grams))
+  const temperature = temperatureCourse(given.temperature ?? 20)
+  const states = new Map<number, AcidityState>()
+  const trial = (grams: number) => {
+    const limes = [...dosesOf(choice, grams), ...(given.limes ?? [])]
+    const state = acidityOn(mix, { ...given, limes }, days, temperature)
+    states.set(grams, state)
+    return state
+  }
+  const pHAt = (grams: number) => trial(grams).pH
   const none = at(0)
   if (none.pH >= target) return succeed(none, { code: 'target-already-passed', pH: none.pH, target })
-  const most = at(MOST_GRAMS_PER_LITRE)
-  if (most.pH < target) {
+  const mostPH = pHAt(MOST_GRAMS_PER_LITRE)
+  if (mostPH < target) {
+    const most = at(MOST_GRAMS_PER_LITRE)
     const { acids = [], ...rest } = given
     const bare = acids.length > 0 ? limeForTarget(mix, { choice, target }, rest, days) : null
     const limit = MOST_GRAMS_PER_LITRE
@@ -169,11 +192,11 @@ export function limeForTarget(
       : succeed(most, { code: 'lime-at-its-limit', target, pH: most.pH, limit })
   }
   const plan = at(
-    solveRising((grams) => at(grams).pH, {
+    solveRising(pHAt, {
       target,
       most: MOST_GRAMS_PER_LITRE,
       atNought: none.pH,
-      atMost: most.pH,
+      atMost: mostPH,
       near: 1e-4,
     }),
   )

@@ -18,6 +18,59 @@ export interface TemperatureCourse {
 
 const MONTHS = 12
 
+/** Days at nought C that a course of temperature is worth to what goes by one Q10. */
+class Clock {
+  private readonly log: number
+  /** Worth of the whole months until each. */
+  private readonly sums = [0]
+  /** What was asked last: the end of a step is the beginning of the next. */
+  private readonly days: [Days, Days] = [0, 0]
+  private readonly worths: [Days, Days] = [0, 0]
+  private reference = NaN
+  private factor = 1
+
+  constructor(
+    private readonly q10: number,
+    private readonly middle: (month: number) => number,
+    private readonly on: (day: Days) => number,
+  ) {
+    this.log = Math.log(q10)
+    for (let i = 0; i < MONTHS; i++)
+      this.sums.push(this.sums[i]! + this.stretch(DAYS_PER_MONTH, middle(i), middle(i + 1)))
+  }
+
+  /** A stretch of a month, between two temperatures. */
+  private stretch(days: Days, from: number, to: number): Days {
+    const rise = (to - from) * this.log
+    const first = this.q10 ** (from / 10)
+    return Math.abs(rise) < 1e-9 ? days * first : (days * 10 * (this.q10 ** (to / 10) - first)) / rise
+  }
+
+  until(day: Days): Days {
+    const { days, worths, sums } = this
+    if (day === days[0]) return worths[0]
+    if (day === days[1]) return worths[1]
+    const whole = Math.floor(day / DAYS_PER_MONTH)
+    const rest = day - whole * DAYS_PER_MONTH
+    const years = Math.floor(whole / MONTHS) * sums[MONTHS]!
+    const worth = years + sums[whole % MONTHS]! + this.stretch(rest, this.middle(whole), this.on(day))
+    days[0] = days[1]
+    worths[0] = worths[1]
+    days[1] = day
+    worths[1] = worth
+    return worth
+  }
+
+  /** From nought C to another reference. */
+  since(reference: number): number {
+    if (reference !== this.reference) {
+      this.reference = reference
+      this.factor = q10Factor(this.q10, 0, reference)
+    }
+    return this.factor
+  }
+}
+
 /**
  * A temperature as a course over the days since mixing. Monthly means stand in the middle of their months, with
  * straight lines between; the year begins anew after twelve.
@@ -51,35 +104,16 @@ export function temperatureCourse(temperature: Temperature): TemperatureCourse {
     const i = Math.floor(at)
     return middle(i) + (at - i) * (middle(i + 1) - middle(i))
   }
-  /** Days at nought C that a stretch of a month is worth, between two temperatures. */
-  const stretch = (q10: number, days: Days, from: number, to: number) => {
-    const rise = (to - from) * Math.log(q10)
-    const first = q10 ** (from / 10)
-    return Math.abs(rise) < 1e-9 ? days * first : (days * 10 * (q10 ** (to / 10) - first)) / rise
-  }
-  const sums = new Map<number, number[]>()
-  const sumsOf = (q10: number) => {
-    let sum = sums.get(q10)
-    if (!sum) {
-      sum = [0]
-      for (let i = 0; i < MONTHS; i++)
-        sum.push(sum[i]! + stretch(q10, DAYS_PER_MONTH, middle(i), middle(i + 1)))
-      sums.set(q10, sum)
-    }
-    return sum
-  }
-  const until = (q10: number, day: Days) => {
-    const sum = sumsOf(q10)
-    const whole = Math.floor(day / DAYS_PER_MONTH)
-    const rest = day - whole * DAYS_PER_MONTH
-    return (
-      Math.floor(whole / MONTHS) * sum[MONTHS]! +
-      sum[whole % MONTHS]! +
-      stretch(q10, rest, middle(whole), on(day))
-    )
-  }
+  const clocks = new Map<number, Clock>()
   return {
     on,
-    worth: (q10, reference, from, to) => (until(q10, to) - until(q10, from)) * q10Factor(q10, 0, reference),
+    worth: (q10, reference, from, to) => {
+      let clock = clocks.get(q10)
+      if (!clock) {
+        clock = new Clock(q10, middle, on)
+        clocks.set(q10, clock)
+      }
+      return (clock.until(to) - clock.until(from)) * clock.since(reference)
+    },
   }
 }

@@ -74,12 +74,15 @@ export function firstShort({ met, shortFrom }: Feeding): { element: Fed; day: Da
   return short.length > 0 ? short.reduce(sooner) : null
 }
 
+/** What of an evaluation is compared with the bands. */
+type Judged = Pick<Evaluation, 'growing' | 'lime' | 'mix' | 'salts' | 'seasons' | 'weights'>
+
 /**
  * Every figure of an evaluation against what is wanted: the one place where that is decided, for screens and warnings
  * alike.
  * Source: beside each limit.
  */
-export function verdictsOf(e: Evaluation, bands: Bands, perennial: boolean): Verdicts {
+export function verdictsOf(e: Judged, bands: Bands, perennial: boolean): Verdicts {
   const { growing } = e
   const days = growing?.thirstiestMonth ? growing.watering[growing.thirstiestMonth - 1]!.days.value : null
   const salts = e.salts.most.saturatedExtract

@@ -208,8 +208,9 @@ function costReading({ cost, nameOf, units }: LaterContext): Reading {
 /** Salts, feed, lifetime and cost: what may come a moment after air and water. */
 export function readingsLater(context: LaterContext): Reading[] {
   const { evaluation, later, bands, perennial } = context
-  const seasons = (later ?? evaluation).seasons
-  const verdicts = verdictsOf({ ...evaluation, seasons }, bands, perennial)
+  const { growing, lime, mix, salts, weights } = evaluation
+  const { seasons } = later ?? evaluation
+  const verdicts = verdictsOf({ growing, lime, mix, salts, weights, seasons }, bands, perennial)
   return [
     saltsReading(context, verdicts),
     ...feedReading(context, verdicts),
