@@ -44,6 +44,11 @@ const PHASE_OF = new Map(Object.entries(PHASES).flatMap(([phase, names]) => name
 async function profileOf(job, part) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
+  await page.addInitScript(`window.painted = () => new Promise((done) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => done()
+    requestAnimationFrame(() => port2.postMessage(null))
+  })`)
   await page.goto(`http://localhost:${port}/demo/jobs/${job}/mix`)
   const plus = page.getByRole('button', { name: `A whole part more ${part}` })
   await plus.hover()
@@ -63,7 +68,7 @@ async function profileOf(job, part) {
     for (let i = 0; i < taps; i++) {
       const from = performance.now()
       ;(i % 2 === 0 ? button : minus).click()
-      await new Promise((r) => requestAnimationFrame(() => setTimeout(r)))
+      await painted()
       frames.push([from, performance.now()])
       await wait(600)
     }

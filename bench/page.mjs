@@ -23,6 +23,15 @@ async function listenToPainter(page) {
   return painter
 }
 
+// In the page: the task after the next frame. A timer would come after the frame that follows it, where frames are late.
+const PAINTED = `
+  window.painted = () => new Promise((done) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => done()
+    requestAnimationFrame(() => port2.postMessage(null))
+  })
+`
+
 // From the handler of the press to the task after the frame that shows its figures, and to the end of the painting
 // if that is later. A loop of known length runs before and after each, and tells whether something else had the
 // processor meanwhile.
@@ -45,7 +54,7 @@ const pressed = (plus) =>
       const press = i % 2 === 0 ? button : minus
       const from = performance.now()
       press.click()
-      await new Promise((r) => requestAnimationFrame(() => setTimeout(r)))
+      await painted()
       const ms = performance.now() - from
       if (count.value === before) throw new Error('nothing changed')
       await new Promise((r) => setTimeout(r, 300))
@@ -85,6 +94,7 @@ function summaryOf(all) {
 async function taps(job, part, slow) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
+  await page.addInitScript(PAINTED)
   await page.goto(`http://localhost:${port}/demo/jobs/${job}/mix`)
   const plus = page.getByRole('button', { name: `A whole part more ${part}` })
   // The pointer rests on it, as a hand at a desk would have it: what the next press would do is shown as well.
@@ -103,6 +113,7 @@ async function taps(job, part, slow) {
 async function floor(slow) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
+  await page.evaluate(PAINTED)
   await page.setContent('<button>+</button><output>0</output>')
   const cdp = await context.newCDPSession(page)
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow })
@@ -113,7 +124,7 @@ async function floor(slow) {
     for (let i = 0; i < 50; i++) {
       const from = performance.now()
       button.click()
-      await new Promise((r) => requestAnimationFrame(() => setTimeout(r)))
+      await painted()
       list.push(performance.now() - from)
       await new Promise((r) => setTimeout(r, 100))
     }

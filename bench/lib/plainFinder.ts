@@ -3,6 +3,7 @@ import { Front } from '../../src/core/finder/front'
 import { Scorer } from '../../src/core/finder/score'
 import type { Candidate, FinderProblem } from '../../src/core/finder'
 
+const all = (list: readonly number[]) => list.reduce((s, p) => s + p, 0)
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
 
 /** Every set of at most `most` of n materials, small sets first, with every whole number of parts up to `maxParts`. */
@@ -50,7 +51,6 @@ export function plainSearch(problem: FinderProblem, most: number, maxParts: numb
   const front = new Front()
   const sums = new Float64Array(WIDTH)
   let tried = 0
-  const all = (list: readonly number[]) => list.reduce((s, p) => s + p, 0)
 
   function judge(which: readonly number[], parts: readonly number[]) {
     sums.fill(0)
@@ -61,7 +61,9 @@ export function plainSearch(problem: FinderProblem, most: number, maxParts: numb
       present |= features.classes[i]!
       family |= 1 << names.indexOf(shelf[i]!.material.material.family)
     })
-    const score = scorer.score(sums, all(parts), { which, parts }, present)
+    scorer.choose(which, present)
+    scorer.packed(sums, all(parts), parts)
+    const score = scorer.score(sums)
     const rival = best.get(family)
     const candidate = (): Candidate => ({
       parts: which.map((i, j) => ({ id: shelf[i]!.material.material.id, parts: parts[j]! })),

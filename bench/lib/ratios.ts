@@ -13,7 +13,7 @@ const file = 'bench/baseline.json'
 /** Worse by more than this is a failure. */
 const WORSE = 1.2
 
-export const ms = (work: () => void): number => {
+const ms = (work: () => void): number => {
   const start = performance.now()
   work()
   return performance.now() - start

@@ -8,6 +8,7 @@ import type { Watered, WateringPlan, WatchRequest } from '@/core/watering'
 import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { JudgedPlanRequest } from '@/model/water/plan'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
+import type { RestAnswer, RestRequest } from '@/model/mix/rest'
 import type { Verdict, VerdictRequest } from '@/model/mix/verdict'
 import type { Garden } from '@/model/garden/garden'
 import { compareWith, type FileRead } from '@/storage/importFile'
@@ -96,6 +97,13 @@ export const findInWorker = (
     enough?.addEventListener('abort', () => void remote.enough(task).catch(() => null), { once: true })
     return remote.find(task, request, told(onProgress))
   })
+
+/** What can wait until the hand rests, worked out beside the page. */
+export const restInWorker = (
+  request: RestRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<Outcome<RestAnswer> | null> =>
+  call<Outcome<RestAnswer> | null>(signal, (remote, task) => remote.rest(task, request, told(onProgress)))
 
 /** What readings teach, worked out beside the page. Plain values only. */
 export const learnInWorker = (

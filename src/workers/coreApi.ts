@@ -3,6 +3,7 @@ import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { watchWater, type Watered, type WateringPlan, type WatchRequest } from '../core/watering'
 import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
+import { atRest, type RestAnswer, type RestRequest } from '../model/mix/rest'
 import { verdictsOn, type Verdict, type VerdictRequest } from '../model/mix/verdict'
 import { previewImport, type FileRead } from '../storage/importFile'
 import { findMoves, type MovesRequest, type NextMoves } from '../model/find/nextMoves'
@@ -91,6 +92,10 @@ const finding = (run: Run, enough: ReadonlySet<number>) => ({
   /** What is said first of several mixes. */
   verdicts(task: number, requests: readonly VerdictRequest[]): Promise<(Verdict | null)[] | null> {
     return run(task, verdictsOn(requests))
+  },
+  /** What can wait until the hand rests. */
+  rest(task: number, request: RestRequest, tell?: Tell<number>): Answer<RestAnswer> {
+    return run(task, atRest(request), tell)
   },
   inTheWay(task: number, problem: FinderProblem, tell?: Tell<FinderProgress>): Answer<Relaxation[]> {
     return run(task, inTheWay(problem), tell)

@@ -1,7 +1,6 @@
 import { computed, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { Material } from '@/core/data'
 import type { Evaluation } from '@/core/evaluate'
-import type { Judgement } from '@/core/judgement'
 import { STEPS } from '@/core/mixing'
 import type { Source } from '@/model/find/materialsFrom'
 import { movesRequest } from '@/model/find/nextMoves'
@@ -9,15 +8,16 @@ import { materialsToChoose } from '@/model/garden/tables'
 import type { Job, Recipe } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { mixCost, pricePerLitre, type MixCost } from '@/model/mix/cost'
-import { AT_REST, evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '@/model/mix/prepare'
-import { recipeQuestion } from '@/model/mix/questionOfJob'
+import { evaluatePrepared, prepare, type PreparedMix } from '@/model/mix/prepare'
+import type { RestAnswer } from '@/model/mix/rest'
+import { questionOfJob, recipeQuestion } from '@/model/mix/questionOfJob'
 import { recipeOf } from '@/model/mix/versions'
 import { moveText } from '@/text/mix/moves'
 import { partNames } from '@/text/mix/recipes'
 import type { JobInHand } from '../job/useJob'
-import { useDebouncedWork } from '../page/useDebouncedWork'
 import { useNextMoves, type NextMovesInHand } from './useNextMoves'
-import { movesInWorker } from '@/workers/core.client'
+import { movesInWorker, restInWorker } from '@/workers/core.client'
+import { useRest, type Rested } from './useRest'
 import { useDelayedByFrame } from '../page/useDelayedByFrame'
 
 /** What a change brings, looked at before it is made. */
@@ -30,24 +30,11 @@ export interface OnShelf {
   perLitre: number | null
 }
 
-/** What can wait until the hand rests: later years and warnings. */
-export interface LaterAnswer {
-  /** The mix it is of. */
-  prepared: PreparedMix
-  evaluation: Evaluation
-  judgements: Judgement[]
-}
-
-/** An answer that comes when the hand rests; `stale` while it is of an older mix. */
-export interface Rested<V> {
-  value: ComputedRef<V | null>
-  stale: ComputedRef<boolean>
-}
-
 export interface Bench {
   /** Twelfths to one press of plus or minus. */
   step: ComputedRef<number>
-  later: Rested<LaterAnswer>
+  /** What comes when the hand rests. */
+  later: Rested<RestAnswer>
   /** The job a frame later, for what may follow the figures under the hand. */
   delayedJob: Readonly<ShallowRef<Job | undefined>>
   source: Ref<Source>
@@ -69,28 +56,44 @@ const MOST_MOVES = 5
  * Everything the bench shows beside the mix itself: what a change would do, next moves, warnings, cost; and what can
  * be done there.
  */
-export function useBench(inHand: JobInHand, runMoves = movesInWorker): Bench {
+export function useBench(inHand: JobInHand, runs = { moves: movesInWorker, rest: restInWorker }): Bench {
   const { job, prepared } = inHand
   const step = computed(() => STEPS[job.value?.step ?? 'whole'])
   const mix = computed<PreparedMix | null>(() => (prepared.value?.ok ? prepared.value.value : null))
-  const later = useDebouncedWork(mix, laterOf)
+  const later = useAtRest(inHand, mix, runs.rest)
   const look = shallowRef<Look | null>(null)
-  const { source, next, take } = useMoves(inHand, { mix, look }, runMoves)
+  const { source, next, take } = useMoves(inHand, { mix, look }, runs.moves)
   const delayedJob = useDelayedByFrame(job)
   const { whatIf, undecided } = useWhatIf(inHand, { delayedJob, look, next, step })
   const { shelf, cost } = useShelfBeside(inHand, delayedJob, mix)
   return { step, later, delayedJob, source, next, take, look, whatIf, undecided, shelf, cost }
 }
 
-/** What is worked out when the hand rests. */
-function laterOf(of: PreparedMix): LaterAnswer | null {
-  const evaluation = evaluatePrepared(of, AT_REST)
-  if (!evaluation.ok) return null
-  return {
-    prepared: of,
-    evaluation: evaluation.value,
-    judgements: judgementsOf(of, evaluation.value),
-  }
+/** What is worked out when the hand rests: of the mix, and of the same mix in the other beds of its job. */
+function useAtRest(
+  { job, place, tables }: JobInHand,
+  mix: ComputedRef<PreparedMix | null>,
+  run: typeof restInWorker,
+): Rested<RestAnswer> {
+  const fills = computed(() => job.value?.fills)
+  const answered = computed(() => job.value?.dismissed)
+  const key = computed(() => mix.value && { mix: mix.value, fills: fills.value, answered: answered.value })
+  return useRest(
+    key,
+    ({ mix, fills, answered }) => {
+      const j = toRaw(job.value)!
+      const others = fills && fills.length > 1 ? fills : []
+      return {
+        question: mix.question,
+        answered: (answered ?? []).map((d) => d.code),
+        others: others.map(({ id }) => ({
+          id,
+          question: questionOfJob({ ...j, judgedIn: id }, toRaw(place.value), tables.value),
+        })),
+      }
+    },
+    run,
+  )
 }
 
 /** The moves that help most, and taking one. */

@@ -9,25 +9,30 @@ import type { FinderProblem } from './problem'
 export const NODES = 12
 const CLASSES = 8
 
-/** Places of the sums in a row of features. */
+/** What is linear in the shares to the end comes first, what packing and drying ask for next, water by depth last. */
+const PACKED = 7
+/**
+ * Places of the sums in a row of features. A row is summed as far as it is needed: up to `crowding` for what the shares
+ * alone decide, up to `water` for what packing decides, whole for air and water by depth.
+ */
 export const AT = {
+  buffer: 0,
+  bufferedPH: 1,
+  salts: 2,
+  porosity: 3,
+  lost: 4,
+  cost: 5,
+  density: 6,
   /** Eight: how crowded each size class finds it. */
-  crowding: 0,
-  /** Twelve: water at each depth. */
-  water: CLASSES,
-  easy: CLASSES + NODES,
-  porosity: CLASSES + NODES + 1,
-  density: CLASSES + NODES + 2,
-  buffer: CLASSES + NODES + 3,
-  bufferedPH: CLASSES + NODES + 4,
-  salts: CLASSES + NODES + 5,
-  cost: CLASSES + NODES + 6,
-  lost: CLASSES + NODES + 7,
+  crowding: PACKED,
+  easy: PACKED + CLASSES,
   /** Water where the pores lost on stirring, and on firming, have emptied. */
-  fine: CLASSES + NODES + 8,
-  narrow: CLASSES + NODES + 9,
+  fine: PACKED + CLASSES + 1,
+  narrow: PACKED + CLASSES + 2,
+  /** Twelve: water at each depth. */
+  water: PACKED + CLASSES + 3,
 } as const
-export const WIDTH = CLASSES + NODES + 10
+export const WIDTH = AT.water + NODES
 
 /** Everything of a container and a shelf that is linear in the loose shares, laid out flat. */
 export interface Features {

@@ -38,4 +38,5 @@ export {
   type Without,
 } from './problem'
 export { inTheWay, type Relaxation } from './relax'
-export { candidateCount, search, searchAtOnce, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS } from './search'
+export { search, searchAtOnce, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS } from './search'
+export { candidateCount } from './sets'

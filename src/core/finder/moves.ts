@@ -229,7 +229,9 @@ function judgeOf(features: Features, scorer: Scorer, columns: readonly Column[])
     sums[AT.cost] = cost
     const amounts = which.map((i) => loose[i]!)
     const total = amounts.reduce((s, p) => s + p, 0)
-    const score = scorer.score(sums, total, { which, parts: amounts }, present)
+    scorer.choose(which, present)
+    scorer.packed(sums, total, amounts)
+    const score = scorer.score(sums)
     return { score, figures: { ...scorer.figures }, misses: scorer.misses() }
   }
 }

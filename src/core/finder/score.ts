@@ -9,12 +9,6 @@ const LIFTED_BY_LIME = 3
 /** Distance outside a band. */
 const outside = (x: number, band: Band) => (x < band.low ? band.low - x : x > band.high ? x - band.high : 0)
 
-/** Rows of a candidate's materials, and the parts of each. */
-interface Chosen {
-  which: readonly number[]
-  parts: readonly number[]
-}
-
 /** Holds candidates against the targets of one problem. One object is made for a search and used over and over. */
 export class Scorer {
   readonly figures: QuickFigures = {
@@ -30,8 +24,22 @@ export class Scorer {
     costPerLitre: 0,
   }
   private readonly bands: (Band | undefined)[]
-  private readonly weights: number[]
+  private readonly weights: Float64Array
+  /** Ends of the bands, by target; beyond every number where there is none. */
+  private readonly lows: Float64Array
+  private readonly highs: Float64Array
   private readonly pressed: number
+  /** Of the materials chosen: how many, their size classes, how soft and heavy they are, how unlike each two. */
+  private chosen = 0
+  private present = 0
+  private readonly soft: number[] = []
+  private readonly dense: number[] = []
+  private readonly unlike: number[] = []
+  /** Of the candidate that `packed` saw last. */
+  private scale = 1
+  private porosity = 0
+  private byStirring = 0
+  private byPressing = 0
 
   constructor(
     private readonly f: Features,
@@ -39,7 +47,9 @@ export class Scorer {
   ) {
     this.pressed = problem.pressed ?? 0
     this.bands = TARGET_NAMES.map((t) => problem.targets[t])
-    this.weights = TARGET_NAMES.map((t) => (problem.weights?.[t] ?? 1) / STEP_OF[t])
+    this.weights = Float64Array.from(TARGET_NAMES, (t) => (problem.weights?.[t] ?? 1) / STEP_OF[t])
+    this.lows = Float64Array.from(this.bands, (b) => b?.low ?? -Infinity)
+    this.highs = Float64Array.from(this.bands, (b) => b?.high ?? Infinity)
   }
 
   /**
@@ -50,64 +60,101 @@ export class Scorer {
     const pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
     // Loss only concentrates salts.
     const salts = sums[AT.salts]! / sums[AT.porosity]!
-    let score = this.missPH(pH)
-    const band = this.bands[3]
-    if (band && salts > band.high) score += (salts - band.high) * this.weights[3]!
-    const lost = this.bands[5]
-    if (lost) score += outside(sums[AT.lost]! / total, lost) * this.weights[5]!
+    let score = this.missPH(pH) + this.miss(5, sums[AT.lost]! / total)
+    if (salts > this.highs[3]!) score += this.miss(3, salts)
     return score
   }
 
   private missPH(pH: number): number {
-    const band = this.bands[2]
-    if (!band) return 0
-    const low = band.low - LIFTED_BY_LIME
-    return (pH > band.high ? pH - band.high : pH < low ? low - pH : 0) * this.weights[2]!
+    const high = this.highs[2]!
+    const low = this.lows[2]! - LIFTED_BY_LIME
+    return (pH > high ? pH - high : pH < low ? low - pH : 0) * this.weights[2]!
+  }
+
+  /** Takes up the materials of the candidates to come: their rows, and the size classes any of them has. */
+  choose(which: readonly number[], present: number): void {
+    const { compressibility, density } = this.f
+    this.chosen = which.length
+    this.present = present
+    for (let j = 0, pair = 0; j < which.length; j++) {
+      const soft = compressibility[which[j]!]!
+      this.soft[j] = soft
+      this.dense[j] = density[which[j]!]!
+      for (let l = 0; l < j; l++) this.unlike[pair++] = Math.abs(soft - this.soft[l]!)
+    }
   }
 
   /** What stirring loses of the loose volume, as in `blend`. */
-  private stirredLoss(sums: Float64Array, total: number, { which, parts }: Chosen, present: number): number {
-    const f = this.f
+  private stirredLoss(sums: Float64Array, total: number, parts: readonly number[]): number {
+    const { present, chosen, soft, dense, unlike } = this
     let crowd = 0
-    for (let k = 0; k < 8; k++) if (present & (1 << k) && sums[k]! > crowd) crowd = sums[k]!
+    for (let k = 0; k < 8; k++)
+      if (present & (1 << k) && sums[AT.crowding + k]! > crowd) crowd = sums[AT.crowding + k]!
     const packing = Math.max(0, 1 - crowd / total)
     const mean = sums[AT.density]! / total
     let squeezed = 0
     let sunk = 0
-    for (let j = 0; j < which.length; j++) {
-      const i = which[j]!
-      const soft = f.compressibility[i]!
-      const lighter = mean - f.density[i]!
-      if (lighter > 0) squeezed += parts[j]! * soft * lighter
-      for (let l = 0; l < j; l++)
-        sunk += parts[j]! * parts[l]! * Math.abs(soft - f.compressibility[which[l]!]!)
+    for (let j = 0, pair = 0; j < chosen; j++) {
+      const lighter = mean - dense[j]!
+      if (lighter > 0) squeezed += parts[j]! * soft[j]! * lighter
+      for (let l = 0; l < j; l++) sunk += parts[j]! * parts[l]! * unlike[pair++]!
     }
     const givesWay = 1 - (1 - Math.min(squeezed / total, 0.3)) * (1 - (INTERLOCK * sunk) / total ** 2)
     return 1 - (1 - packing) * (1 - givesWay)
   }
 
   /**
-   * Full score of a candidate; `figures` holds its numbers afterwards. `which` are the rows of its materials, `parts`
-   * theirs, `present` the size classes any of them has. The same sums as `blend` and `containerProfile`, in another
-   * order.
+   * Works out what packing decides, and answers with what the score is at least: all of it but air and the weight of
+   * water. `score` goes on from here. `sums` may lack the water by depth;
+   * `parts` are those of the materials chosen.
    */
-  score(sums: Float64Array, total: number, { which, parts }: Chosen, present: number): number {
-    const f = this.f
+  packed(sums: Float64Array, total: number, parts: readonly number[]): number {
+    const out = this.figures
     const pores = sums[AT.porosity]! / total
     const most = (pores - 0.05) / 0.95
-    const stirred = Math.min(this.stirredLoss(sums, total, { which, parts }, present), most)
+    const stirred = Math.min(this.stirredLoss(sums, total, parts), most)
     const loss = Math.min(1 - (1 - stirred) * (1 - this.pressed), most)
     const scale = 1 / (total * (1 - loss))
     const porosity = (pores - loss) / (1 - loss)
-    const easy = Math.min(sums[AT.easy]! * scale, porosity)
     const fine = sums[AT.fine]! * scale
     const narrow = sums[AT.narrow]! * scale
     const full = pores * total * scale
     const byStirring = Math.min(1, (stirred * total * scale) / Math.max(full - fine, 1e-9))
-    const byPressing = Math.min(
+    this.scale = scale
+    this.porosity = porosity
+    this.byStirring = byStirring
+    this.byPressing = Math.min(
       1 - byStirring,
       ((loss - stirred) * total * scale) / Math.max(full - narrow, 1e-9),
     )
+    const [at10, at50] = [Math.min(narrow - byStirring * (narrow - fine), porosity), Math.min(fine, porosity)]
+    out.easilyAvailableWater = at10 - at50
+    out.pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
+    out.electricalConductivity = sums[AT.salts]! / total / (pores - loss)
+    out.structureLost = sums[AT.lost]! / total
+    out.blendingLoss = stirred
+    out.costPerLitre = sums[AT.cost]! / (total * (1 - stirred))
+    let score = this.missPH(out.pH)
+    if (!this.f.inGround) score += this.miss(1, out.easilyAvailableWater)
+    return score + this.miss(3, out.electricalConductivity) + this.miss(5, out.structureLost)
+  }
+
+  /** What a figure adds to the score by its target's place; nothing where it has no band. */
+  private miss(t: number, x: number): number {
+    const low = this.lows[t]!
+    const high = this.highs[t]!
+    return x < low ? (low - x) * this.weights[t]! : x > high ? (x - high) * this.weights[t]! : 0
+  }
+
+  /**
+   * Full score of a candidate that `packed` has seen; `figures` holds its numbers afterwards. The same sums as `blend`
+   * and `containerProfile`, in another order.
+   */
+  score(sums: Float64Array): number {
+    const { f, scale, porosity, byStirring, byPressing } = this
+    const easy = Math.min(sums[AT.easy]! * scale, porosity)
+    const fine = sums[AT.fine]! * scale
+    const narrow = sums[AT.narrow]! * scale
     let water = f.foot * porosity
     let available = f.foot * (porosity - easy)
     for (let k = 0; k < NODES; k++) {
@@ -122,22 +169,19 @@ export class Scorer {
     }
     const out = this.figures
     out.airFilledPorosity = porosity - water
-    const [at10, at50] = [Math.min(narrow - byStirring * (narrow - fine), porosity), Math.min(fine, porosity)]
     out.drainedToEasy = available
-    out.easilyAvailableWater = f.inGround ? available : at10 - at50
+    if (f.inGround) out.easilyAvailableWater = available
     out.containerCapacity = water
-    out.pH = sums[AT.bufferedPH]! / sums[AT.buffer]!
-    out.electricalConductivity = sums[AT.salts]! / total / (pores - loss)
     out.drainedDensity = sums[AT.density]! * scale + water
-    out.structureLost = sums[AT.lost]! / total
-    out.blendingLoss = stirred
-    out.costPerLitre = sums[AT.cost]! / (total * (1 - stirred))
-    let score = this.missPH(out.pH)
-    for (let t = 0; t < TARGET_NAMES.length; t++) {
-      const band = this.bands[t]
-      if (band && t !== 2) score += outside(out[TARGET_NAMES[t]!], band) * this.weights[t]!
-    }
-    return score
+    return (
+      this.missPH(out.pH) +
+      this.miss(0, out.airFilledPorosity) +
+      this.miss(1, out.easilyAvailableWater) +
+      this.miss(3, out.electricalConductivity) +
+      this.miss(4, out.drainedDensity) +
+      this.miss(5, out.structureLost) +
+      this.miss(6, out.drainedToEasy)
+    )
   }
 
   /**

@@ -14,6 +14,7 @@ import {
   type ShelfMaterial,
 } from './problem'
 import { Scorer } from './score'
+import { candidateCount, gcd, sets } from './sets'
 
 /** Parts in all that hands measure without losing count. Source: common practice. */
 export const USUAL_MOST_PARTS = 8
@@ -40,27 +41,6 @@ export function allowedOf(problem: FinderProblem): Outcome<{ shelf: ShelfMateria
   return succeed({ shelf, must })
 }
 
-const choose = (n: number, k: number) => {
-  let c = 1
-  for (let i = 0; i < k; i++) c = (c * (n - i)) / (i + 1)
-  return k > n || k < 0 ? 0 : Math.round(c)
-}
-
-/**
- * Recipes to be looked at, those not in lowest terms counted too: sum over k of C(n, k) C(parts, k).
- * Source: combinatorics, compositions of the parts.
- *
- * @example
- * candidateCount(4, 4, 7) // 329
- */
-export const candidateCount = (n: number, maxMaterials: number, maxParts: number, must = 0): number =>
-  Array.from({ length: maxMaterials }, (_, i) => i + 1).reduce(
-    (sum, k) => sum + choose(n - must, k - must) * choose(maxParts, k),
-    0,
-  )
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
-
 /** Everything one walk over all recipes needs to hand. */
 class Walk {
   readonly best = new Map<number, Candidate>()
@@ -69,8 +49,12 @@ class Walk {
   /** The rows of the materials of the set being dealt, and their parts. */
   readonly which: number[] = []
   readonly parts: number[] = []
-  private present = 0
+  /** The best of these families so far. */
+  private rival: Candidate | undefined
   private family = 0
+  /** Of the last material of a set: where its row begins, and the sums of the others. */
+  private lastRow = 0
+  private before: Float64Array = new Float64Array(0)
   private readonly sums: Float64Array[]
   private readonly familyBit: number[]
 
@@ -109,42 +93,65 @@ class Walk {
     if (this.framing?.misses(which)) return
     this.which.length = 0
     this.which.push(...which)
-    this.present = 0
+    let present = 0
     this.family = 0
     for (const i of which) {
-      this.present |= this.f.classes[i]!
+      present |= this.f.classes[i]!
       this.family |= this.familyBit[i]!
     }
+    this.scorer.choose(which, present)
+    this.rival = this.best.get(this.family)
     this.deal(0, this.maxParts, 0)
   }
 
   private deal(at: number, left: number, divisor: number): void {
+    const last = at === this.which.length - 1
+    const most = left - (this.which.length - 1 - at)
+    if (last) {
+      this.dealLast(at, left, divisor)
+      return
+    }
     const row = this.which[at]! * WIDTH
     const now = this.sums[at + 1]!
     const { rows } = this.f
-    const last = at === this.which.length - 1
-    const most = left - (this.which.length - 1 - at)
     now.set(this.sums[at]!)
     for (let p = 1; p <= most; p++) {
       for (let k = 0; k < WIDTH; k++) now[k]! += rows[row + k]!
       this.parts[at] = p
-      const common = gcd(divisor, p)
-      if (!last) this.deal(at + 1, left - p, common)
-      else {
-        this.tried++
-        if (common === 1) this.judge(now, this.maxParts - left + p)
-      }
+      this.deal(at + 1, left - p, gcd(divisor, p))
     }
   }
 
-  private judge(sums: Float64Array, total: number): void {
+  /** The last material of a set, whose sums are taken only as far as a candidate is looked at. */
+  private dealLast(at: number, left: number, divisor: number): void {
+    this.lastRow = this.which[at]! * WIDTH
+    this.before = this.sums[at]!
+    for (let p = 1; p <= left; p++) {
+      this.tried++
+      this.parts[at] = p
+      if (gcd(divisor, p) === 1) this.judge(this.sums[at + 1]!, this.maxParts - left + p, p)
+    }
+  }
+
+  /** Sums from one place of the row to another, with so many parts of the last material. */
+  private sum(into: Float64Array, from: number, to: number, p: number): void {
+    const { before, lastRow } = this
+    const { rows } = this.f
+    for (let k = from; k < to; k++) into[k] = before[k]! + p * rows[lastRow + k]!
+  }
+
+  private judge(sums: Float64Array, total: number, p: number): void {
     if (this.framing && !this.framing.holds(this.parts, total)) return
-    const { present, family } = this
-    const bound = this.scorer.bound(sums, total)
-    const rival = this.best.get(family)
+    const { rival } = this
+    this.sum(sums, 0, AT.crowding, p)
     // Cost per litre only rises with what blending loses.
-    if (bound > 0 && rival && bound > rival.score && this.beaten(sums[AT.cost]! / total, bound)) return
-    const score = this.scorer.score(sums, total, this, present)
+    const cost = sums[AT.cost]! / total
+    if (rival && this.isBeaten(this.scorer.bound(sums, total), rival, cost)) return
+    this.sum(sums, AT.crowding, AT.water, p)
+    const least = this.scorer.packed(sums, total, this.parts)
+    if (rival && this.isBeaten(least, rival, this.scorer.figures.costPerLitre)) return
+    this.sum(sums, AT.water, WIDTH, p)
+    const score = this.scorer.score(sums)
     const { figures } = this.scorer
     const better =
       !rival || score < rival.score - 1e-12 || (score <= rival.score + 1e-12 && this.betterTie(rival))
@@ -157,12 +164,18 @@ class Walk {
       balance: this.scorer.balance(),
       figures: { ...figures },
     }
-    if (better) this.best.set(family, candidate)
+    if (better) {
+      this.rival = candidate
+      this.best.set(this.family, candidate)
+    }
     if (ahead) this.front.add(candidate)
   }
 
-  private beaten(cost: number, bound: number): boolean {
-    return !(cost >= 0) || this.front.beats(cost, bound)
+  /** Is a candidate of at least this score and cost beaten by its rival, and by the front? */
+  private isBeaten(least: number, rival: Candidate, cost: number): boolean {
+    // Sums taken in another order differ in their last digits.
+    const score = least - 1e-9
+    return score > rival.score && (!(cost >= 0) || this.front.beats(cost, score))
   }
 
   /**
@@ -194,24 +207,6 @@ class Walk {
     }
     return maxPacks === undefined || packs <= maxPacks
   }
-}
-
-/** Sets of 1 to `most` of n things that hold all of `must`, small sets first. */
-function* sets(n: number, most: number, must: readonly number[]): Generator<number[]> {
-  const free = Array.from({ length: n }, (_, i) => i).filter((i) => !must.includes(i))
-  function* pick(from: number, count: number, chosen: number[]): Generator<number[]> {
-    if (count === 0) {
-      yield [...chosen].sort((a, b) => a - b)
-      return
-    }
-    for (let i = from; i <= free.length - count; i++) {
-      chosen.push(free[i]!)
-      yield* pick(i + 1, count - 1, chosen)
-      chosen.pop()
-    }
-  }
-  for (let size = Math.max(1, must.length); size <= Math.min(most, n); size++)
-    yield* pick(0, size - must.length, [...must])
 }
 
 /**

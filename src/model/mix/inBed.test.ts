@@ -9,7 +9,7 @@ import { lineOf } from './doses'
 import { jobAmounts, lineAmounts } from '../amounts/setting'
 import { outdoorsOf } from '../season/season'
 import { prepareJob } from './evaluateJob'
-import { judgedIn } from './judgedIn'
+import { inThatBed } from './rest'
 import { askTheSame, questionOfJob } from './questionOfJob'
 
 const garden = once(() => demoGarden())
@@ -47,8 +47,12 @@ describe('two crops in two beds of one job', () => {
       return prepared.value.bands.pH
     }
     expect(bands('berries').high).toBeLessThan(bands('tub').low)
-    expect(judgedIn(job, 'berries', undefined, PUBLISHED)!.verdicts.pH).toBe('high')
-    expect(judgedIn(job, 'tub', undefined, PUBLISHED)!.verdicts.pH).not.toBe('high')
+    expect(inThatBed(questionOfJob({ ...job, judgedIn: 'berries' }, undefined, PUBLISHED))!.verdicts.pH).toBe(
+      'high',
+    )
+    expect(inThatBed(questionOfJob({ ...job, judgedIn: 'tub' }, undefined, PUBLISHED))!.verdicts.pH).not.toBe(
+      'high',
+    )
   })
   test('its months and its amounts for a plant are its own', () => {
     const place = garden().get('place') as Parameters<typeof outdoorsOf>[1]

@@ -1,5 +1,5 @@
 import type { Verdict, Verdicts } from '@/core/judgement'
-import type { InThatBed } from '@/model/mix/judgedIn'
+import type { InThatBed } from '@/model/mix/rest'
 import { percentText } from '../base/units'
 
 const FIGURES: Record<keyof Verdicts, string> = {
@@ -15,8 +15,8 @@ const FIGURES: Record<keyof Verdicts, string> = {
 const WAYS: Partial<Record<Verdict, string>> = { low: 'low', high: 'high' }
 
 /** "18 % air, all within", "9 % air: air low, feed low": how a mix stands in one of the beds of a job. */
-export function standsText({ evaluation, verdicts }: InThatBed): string {
-  const air = `${percentText(evaluation.mix.airFilledPorosity)} air`
+export function standsText({ airFilledPorosity, verdicts }: InThatBed): string {
+  const air = `${percentText(airFilledPorosity)} air`
   const off = (Object.entries(verdicts) as [keyof Verdicts, Verdict][]).flatMap(([figure, verdict]) =>
     WAYS[verdict] ? [`${FIGURES[figure]} ${WAYS[verdict]}`] : [],
   )

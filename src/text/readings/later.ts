@@ -3,6 +3,7 @@ import { JUDGEMENT_LIMITS, verdictsOf, type Verdicts } from '@/core/judgement'
 import { releasedFraction } from '@/core/chemistry'
 import { USUAL_TEMPERATURE, type Evaluation } from '@/core/evaluate'
 import type { DressingDose } from '@/core/nutrients'
+import type { SeasonState } from '@/core/structure'
 import type { Bands } from '@/core/targets'
 import type { MixCost } from '@/model/mix/cost'
 import { dressingName } from '../shelf/dressings'
@@ -17,8 +18,8 @@ export interface LaterContext {
   evaluation: Evaluation
   /** Everything given, g per litre. */
   doses: readonly DressingDose[]
-  /** With its later years; null while the hand has not rested. */
-  later: Evaluation | null
+  /** Its later years; null while the hand has not rested. */
+  later: readonly SeasonState[] | null
   bands: Bands
   cost: MixCost
   /** What a part is called. */
@@ -156,7 +157,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
 }
 
 function lastingReading({ evaluation, later, perennial }: LaterContext, v: Verdicts): Reading[] {
-  const { seasons } = later ?? evaluation
+  const seasons = later ?? evaluation.seasons
   const third = seasons.find((s) => s.years === 3)
   if (!third) return []
   return [
@@ -209,7 +210,7 @@ function costReading({ cost, nameOf, units }: LaterContext): Reading {
 export function readingsLater(context: LaterContext): Reading[] {
   const { evaluation, later, bands, perennial } = context
   const { growing, lime, mix, salts, weights } = evaluation
-  const { seasons } = later ?? evaluation
+  const seasons = [...(later ?? evaluation.seasons)]
   const verdicts = verdictsOf({ growing, lime, mix, salts, weights, seasons }, bands, perennial)
   return [
     saltsReading(context, verdicts),

@@ -96,7 +96,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     ...readingsLater({
       evaluation,
       doses: prepared.value.doses,
-      later: evaluation,
+      later: evaluation.seasons,
       bands,
       cost: { perLitre: null, missing: [], missingDoses: [] },
       nameOf: (id) => id,

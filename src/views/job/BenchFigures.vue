@@ -60,7 +60,7 @@ const heavy = computed(
   () => delayedAnswer.value !== null && delayedAnswer.value.weights.drained > LIFT_LIMIT && !wide.value,
 )
 const restedStale = useDelayedByFrame(later.stale)
-const lasting = computed(() => (restedStale.value ? null : (later.value.value?.evaluation ?? null)))
+const lasting = computed(() => (restedStale.value ? null : (later.value.value?.seasons ?? null)))
 const doses = computed(() => (prepared.value?.ok ? prepared.value.value.doses : []))
 const perennial = computed(() => crop.value?.perennial ?? false)
 const atOnce = computed(() =>

@@ -8,7 +8,6 @@ import DepthStrip from '@/components/bench/DepthStrip.vue'
 import CutawayPicture from '@/components/cutaway/CutawayPicture.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
-import { judgedIn } from '@/model/mix/judgedIn'
 import { bedTitle, jobTitle, layerName, shortName } from '@/text/base/labels'
 import { standsText } from '@/text/mix/standing'
 import { problemText } from '@/text/base/problems.en'
@@ -19,13 +18,12 @@ const BenchOffers = defineAsyncComponent(() => import('./BenchOffers.vue'))
 const {
   garden,
   job,
-  place,
   delayedJob,
   delayedAnswer,
+  later,
   lead,
   container,
   fill,
-  tables,
   units,
   evaluation,
   answer,
@@ -34,7 +32,7 @@ const {
 /** Beds of the job, with how the mix stands in each for what grows there: it is another in another depth. */
 const judged = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => {
-    const there = delayedJob.value && judgedIn(delayedJob.value, f.id, place.value, tables.value)
+    const there = later.value.value?.beds[f.id]
     return { value: f.id, label: `${bedTitle(f.spec)}${there ? `: ${standsText(there)}` : ''}` }
   }),
 )

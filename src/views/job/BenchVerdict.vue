@@ -3,17 +3,13 @@
 import { computed } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
-import { verdictOf } from '@/model/mix/verdict'
 import { verdictText } from '@/text/mix/topics'
 
-const { later, delayedJob, crop } = useBenchContext()
+const { later, crop } = useBenchContext()
 const stale = useDelayedByFrame(later.stale)
 const verdict = computed(() => {
   const rested = later.value.value
-  if (!rested || !delayedJob.value) return null
-  const { evaluation, judgements, prepared } = rested
-  const answered = new Set(delayedJob.value.dismissed.map((d) => d.code))
-  return verdictText(verdictOf(prepared, evaluation, { judgements, answered }), crop.value?.name ?? null)
+  return rested && verdictText(rested.verdict, crop.value?.name ?? null)
 })
 </script>
 
