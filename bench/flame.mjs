@@ -25,7 +25,7 @@ const browser = await chromium.launch({
   executablePath: ensureChromium(),
   args: ['--no-sandbox', '--disable-gpu'],
 })
-const TAPS = 60
+const TAPS = process.env.SHORT === '1' ? 10 : 60
 
 /** Phases by the functions that begin them; of a stack the innermost that is named counts. */
 const PHASES = {

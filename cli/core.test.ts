@@ -173,7 +173,7 @@ describe('what cannot be used is told in one line, and nothing else is said', ()
     ],
     ['evaluate', { mix: [{ material: 'pumice', parts: 'two' }] }, /mix\.0.*parts.*number/],
     ['evaluate', { lime: { targetPH: 9 } }, /9\.0 is outside/],
-    ['evaluate', { lime: { gramsPerLitre: -2 } }, /below nothing/],
+    ['evaluate', { lime: { gramsPerLitre: -2 } }, /less than zero/],
     ['evaluate', { growing: { crop: 'moon_cheese' } }, /moon_cheese/],
     ['evaluate', { dressings: [{ dressing: 'glitter', gramsPerLitre: 1 }] }, /glitter/],
     [

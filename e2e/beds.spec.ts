@@ -32,7 +32,7 @@ test(
           ['Width across the top', '30'],
           ['Width across the base', '22'],
           ['Height', '28'],
-          ['Lip left free', '3'],
+          ['Gap below the rim', '3'],
         ],
         /^12\.9 L$/,
       ],
@@ -44,7 +44,7 @@ test(
           ['Length at the base', '80'],
           ['Width at the base', '20'],
           ['Height', '20'],
-          ['Lip left free', '2.5'],
+          ['Gap below the rim', '2.5'],
         ],
         /^28 L$/,
       ],
@@ -54,7 +54,7 @@ test(
           ['Length', '240'],
           ['Width', '120'],
           ['Height', '30'],
-          ['Lip left free', '5'],
+          ['Gap below the rim', '5'],
         ],
         /^720 L$/,
       ],
@@ -64,7 +64,7 @@ test(
           ['Width', '40'],
           ['Height', '30'],
           ['Bulge', '0'],
-          ['Lip left free', '0'],
+          ['Gap below the rim', '0'],
         ],
         /^37\.7 L$/,
       ],
@@ -76,7 +76,7 @@ test(
           ['Length at the base', '60'],
           ['Width at the base', '40'],
           ['Height', '30'],
-          ['Lip left free', '0'],
+          ['Gap below the rim', '0'],
         ],
         /^56\.5 L$/,
       ],
@@ -85,7 +85,7 @@ test(
         [
           ['Length', '100'],
           ['Width', '20'],
-          ['Lip left free', '0'],
+          ['Gap below the rim', '0'],
         ],
         /^15\.7 L$/,
       ],
@@ -93,7 +93,7 @@ test(
         'Bed of any outline',
         [
           ['Height', '30'],
-          ['Lip left free', '0'],
+          ['Gap below the rim', '0'],
         ],
         /^1\.14 m³$/,
       ],
@@ -141,7 +141,7 @@ test('the drawing moves with the hand: fill line, holes and layers, dragged and 
   await openGarden(page, '/my/beds')
   await page.getByRole('button', { name: 'New bed' }).click()
   await expect(amount(page)).toHaveText('12.9 L')
-  const lip = page.getByLabel('Lip left free', { exact: true })
+  const lip = page.getByLabel('Gap below the rim', { exact: true })
 
   // A slow hand: it rests for longer than typing may, and its drag is one step all the same.
   await drag(page, slider(page, 'Fill line'), -60, 1200)
@@ -278,8 +278,8 @@ test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' 
     ['Height', '-3', /height is -3 cm/],
     ['Height', '1000', /more than the 300 cm/],
     ['Width across the top', 'wide', /“wide” is not a number/],
-    ['Lip left free', '40', /no room for mix/],
-    ['How many there are', '2.5', /2.5 is not a number of containers/],
+    ['Gap below the rim', '40', /no room for mix/],
+    ['How many do you have?', '2.5', /2.5 is not a number of containers/],
     ['Root balls planted in it', '99', /volume of root balls is 99 L/],
   ]
   for (const [label, typed, said] of cases) {
@@ -311,13 +311,13 @@ test(
   async ({ page }) => {
     /** What may be 0: leaving nothing free, bulging by nothing, planting no root balls. */
     const mayBeNothing = new Set([
-      'Lip left free',
+      'Gap below the rim',
       'Bulge',
       'Root balls planted in it',
       'Heaped above the rim',
       'Height of the side holes',
     ])
-    const deep = new Set(['Height', 'Heaped above the rim', 'Lip left free', 'Height of the side holes'])
+    const deep = new Set(['Height', 'Heaped above the rim', 'Gap below the rim', 'Height of the side holes'])
     const shapes: Record<string, string[]> = {
       'Round pot': ['Width across the top', 'Width across the base', 'Height'],
       'Trough or box': ['Length', 'Width', 'Length at the base', 'Width at the base', 'Height'],
@@ -333,7 +333,7 @@ test(
     const tried = new Set<string>()
     for (const [shape, sizes] of Object.entries(shapes)) {
       await chooseShape(page, shape)
-      const labels = [...sizes, 'Lip left free', 'How many there are', 'Root balls planted in it']
+      const labels = [...sizes, 'Gap below the rim', 'How many do you have?', 'Root balls planted in it']
       if (shape === 'Round pot') {
         await page.getByRole('combobox', { name: 'Where water leaves' }).click()
         await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()

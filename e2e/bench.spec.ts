@@ -193,7 +193,7 @@ test(
     expect(verdicts[0]).toMatch(/^(Good|It will do) for sweet pepper here/)
     const isSound = verdicts.map((t) => /^(Good|It will do)/.test(t))
     expect(isSound).toEqual([...isSound].sort((a, b) => Number(b) - Number(a)))
-    const lots = await rows.locator('[data-label="Lots within all bands"]').allInnerTexts()
+    const lots = await rows.locator('[data-label="Batches that meet every target"]').allInnerTexts()
     const likely = lots.slice(0, isSound.filter((s) => s).length).map((t) => Number.parseInt(t))
     expect(likely).toEqual([...likely].sort((a, b) => b - a))
     await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
@@ -211,14 +211,14 @@ test(
     const button = page.getByRole('button', { name: /^Put on the bench/ }).first()
     const parts = (await button.getAttribute('aria-label'))!.replace('Put on the bench: ', '')
     const chance = Number.parseInt(
-      await rows.locator('[data-label="Lots within all bands"]').first().innerText(),
+      await rows.locator('[data-label="Batches that meet every target"]').first().innerText(),
     )
     await button.click()
     await expect(page).toHaveURL(/mix$/)
     const first = /^(\S+) (.*?)(?:, \d|, [½⅓]|$)/.exec(parts)!
     await expect(page.getByRole('group', { name: `${first[2]}, ${first[1]} part` })).toBeVisible()
     // The bench has the chance that the finder told.
-    await expect(page.getByText(`Of ten lots of such materials, ${chance} would`)).toBeVisible()
+    await expect(page.getByText(`Bags differ: about ${chance} in 10`)).toBeVisible()
     // What was on the bench is kept.
     await page.getByRole('button', { name: 'Versions (1)' }).click()
     await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
@@ -290,7 +290,7 @@ test(
 test('a recipe goes by link and by file to another garden; a broken one is told', async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/mix')
   await page.getByRole('button', { name: 'Share' }).click()
-  await page.getByLabel('A word with it').fill('Stood two winters')
+  await page.getByLabel('Note').fill('Stood two winters')
   const link = await page.getByLabel('A link that carries the whole recipe').inputValue()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as a file' }).click()
@@ -393,7 +393,7 @@ test(
     await expect(dialog.getByRole('status')).toContainText('30 % Green-waste compost')
     for (const [label, typed, said] of [
       ['A bag holds', '-4', 'more than nothing'],
-      ['A bag costs', '-1', 'below nothing'],
+      ['A bag costs', '-1', 'less than zero'],
       ['pH on the label', '12', 'outside what lime can be worked out for'],
     ] as const) {
       await dialog.getByLabel(label).fill(typed)
@@ -502,7 +502,7 @@ test(
     await station(page, 'Mix')
     const offers = page.getByRole('region', { name: /^Mixes for / }).getByRole('listitem')
     await expect(offers).toHaveCount(3, { timeout: 45_000 })
-    await expect(offers.first()).toContainText(/every band met in \d+ of 10 lots/)
+    await expect(offers.first()).toContainText(/\d+ of 10 batches meet the targets/)
     const verdict = (await offers.first().locator('.says').innerText()).replace(/ Also:.*/, '')
     await offers
       .first()
@@ -542,8 +542,8 @@ test(
     await expect(line).toContainText(/2 tablespoons for each of \d+(\.\d)? buckets: .*, .* g in all; .* g\/L/)
     await page.getByRole('button', { name: 'Dose by label' }).click()
     // The dialog puts the cursor into its first field once it stands; what is typed before goes there too.
-    await expect(dialog.getByLabel('The recipe’s feed is')).toBeFocused()
-    await dialog.getByLabel('The recipe’s feed is').fill('5-5-5')
+    await expect(dialog.getByLabel('The feed in the recipe is')).toBeFocused()
+    await dialog.getByLabel('The feed in the recipe is').fill('5-5-5')
     await dialog.getByLabel('The recipe says').fill('30 g per bucket')
     await dialog.getByRole('combobox', { name: 'Mine is' }).click()
     await page.getByPlaceholder('Search feeds').fill('blood')
@@ -559,7 +559,7 @@ test(
     await page.goto('/demo/shelf')
     await page.getByLabel('Search the shelf').fill('shed')
     await page.getByRole('button', { name: 'Change Heap by the shed' }).click()
-    await dialog.getByRole('button', { name: 'Offer it no more' }).click()
+    await dialog.getByRole('button', { name: 'Do not offer it again' }).click()
     await expect(page.getByRole('listitem').filter({ hasText: 'Heap by the shed' })).toContainText(
       'offered no more',
     )
@@ -575,8 +575,8 @@ test('a set amount is made whatever the containers take, by the mark if wanted',
   await expect(field(page, 'Mix to make, loose')).toContainText('= 42.5 L')
   await page.getByLabel('Mix to make, loose').fill('40')
   await station(page, 'Buy')
-  await page.getByRole('combobox', { name: 'Whole measures give' }).click()
-  await page.getByRole('option', { name: 'Just enough, by the mark' }).click()
+  await page.getByRole('combobox', { name: 'Round to whole buckets' }).click()
+  await page.getByRole('option', { name: 'Exactly, by the mark' }).click()
   await expect(page.getByText('40 L', { exact: true }).first()).toBeVisible()
   await station(page, 'Make')
   await expect(page.getByText(/L by the mark/).first()).toBeVisible()

@@ -47,7 +47,7 @@ test(
 
 /** Places where a worker works, and what shows that it has answered. */
 const AT_WORK: { path: string; answered: (page: Page) => Locator }[] = [
-  { path: '/demo/jobs/peppers-27/mix', answered: (page) => page.getByText(/^Of ten lots of such materials/) },
+  { path: '/demo/jobs/peppers-27/mix', answered: (page) => page.getByText(/^Bags differ: about/) },
   {
     path: '/demo/jobs/peppers-27/finder',
     answered: (page) => page.getByRole('heading', { name: /ways? meet all of it|Nothing meets all/ }),

@@ -68,7 +68,7 @@ test('bands say why, can be moved, and be left to the crop again', { tag: '@long
   await expect(page.getByRole('region', { name: 'Air after draining' })).toContainText('below')
   await page.getByRole('link', { name: 'Containers' }).click()
   await page.getByText('What the mix has to meet').click()
-  await page.getByRole('button', { name: 'Leave it to the crop' }).first().click()
+  await page.getByRole('button', { name: 'Use the range for the crop' }).first().click()
   await expect(page.getByText('moved by you')).toBeHidden()
 })
 
@@ -85,7 +85,7 @@ test('a job is put away, taken up, and begun again for another year', { tag: '@l
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
   await page.getByText('Done and put away (1)').click()
   await page.getByRole('button', { name: 'Take up Fig 2026 again' }).click()
-  await expect(page.getByLabel('In hand').getByRole('link')).toHaveCount(2)
+  await expect(page.getByLabel('Current jobs').getByRole('link')).toHaveCount(2)
 })
 
 test('one mix in two beds of different depth is judged in either', { tag: '@long' }, async ({ page }) => {

@@ -48,7 +48,7 @@ test(
     await openGarden(page, '/demo/jobs/peppers-26/log')
     await saved(page)
     const other = await context.newPage()
-    for (const answer of ['Keep mine', 'Take the other'] as const) {
+    for (const answer of ['Keep mine', 'Use the other'] as const) {
       await openGarden(other, '/demo/jobs/peppers-26/log')
       const lines = other.getByRole('listitem').filter({ hasText: /Watered|Fed|Harvest/ })
       await expect(lines.first()).toBeVisible()
@@ -137,7 +137,7 @@ test(
   async ({ page }) => {
     await openGarden(page, '/demo')
     await page
-      .getByLabel('In hand')
+      .getByLabel('Current jobs')
       .getByRole('link', { name: /Fig, half-barrel/ })
       .click()
     await page.getByLabel('Name of this job').fill('Tried in the demo')
@@ -147,15 +147,15 @@ test(
     await startJob(page, 'Round pot')
     await page.getByLabel('Name of this job').fill('My own')
     await page.getByRole('button', { name: 'Look at the demo' }).click()
-    await expect(page.getByLabel('In hand')).toContainText('Tried in the demo')
-    await expect(page.getByLabel('In hand')).not.toContainText('My own')
+    await expect(page.getByLabel('Current jobs')).toContainText('Tried in the demo')
+    await expect(page.getByLabel('Current jobs')).not.toContainText('My own')
     await page.goto('/demo/settings')
     await page.getByRole('button', { name: 'Start the demo afresh' }).click()
     await expect(page.getByText('The demo is as new.')).toBeVisible()
     await saved(page)
     await page.goto('/demo')
-    await expect(page.getByLabel('In hand')).toContainText('Fig, half-barrel by the gate')
+    await expect(page.getByLabel('Current jobs')).toContainText('Fig, half-barrel by the gate')
     await page.goto('/my')
-    await expect(page.getByLabel('In hand')).toContainText('My own')
+    await expect(page.getByLabel('Current jobs')).toContainText('My own')
   },
 )

@@ -75,10 +75,10 @@ test('plays, stops, steps and scrubs by keyboard', { tag: '@long' }, async ({ pa
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: 'Play' })).toBeVisible()
   const stopped = Number(await time.inputValue())
-  await page.getByRole('button', { name: 'One picture on' }).press('Enter')
+  await page.getByRole('button', { name: 'Forward one picture' }).press('Enter')
   expect(Number(await time.inputValue())).toBeGreaterThan(stopped)
-  await page.getByRole('button', { name: 'One picture back' }).press('Enter')
-  await page.getByRole('button', { name: 'One picture back' }).press('Enter')
+  await page.getByRole('button', { name: 'Back one picture' }).press('Enter')
+  await page.getByRole('button', { name: 'Back one picture' }).press('Enter')
   expect(Number(await time.inputValue())).toBeLessThan(stopped)
   await time.press('End')
   await expect(page.getByRole('heading', { name: 'After 3 days' })).toBeVisible()
@@ -136,7 +136,7 @@ test.describe('on a phone', () => {
       await page.getByRole('button', { name: 'Gravel below' }).tap()
       await page.getByRole('button', { name: 'More litres of air than without' }).tap()
       await expect(
-        page.getByText('On your mix it is otherwise: fewer litres of air than without.'),
+        page.getByText('Not quite. On your mix: fewer litres of air than without.'),
       ).toBeVisible()
       await expect(page.getByRole('table', { name: 'On your mix' })).toContainText('Mix above gravel')
       await page.getByRole('button', { name: 'Next lesson' }).tap()

@@ -1,7 +1,7 @@
 /**
  * npm test: lint, format, types, unit tests, browser tests, in under five minutes; ends with the ten slowest tests and
  * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the types
- * of the core without a browser, and a sample of mutants.
+ * of the core without a browser, and a sample of mutants, and every benchmark in short.
  */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { appBuilds, bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'
@@ -90,6 +90,15 @@ await unitTests()
 console.log(`(${seconds()})`)
 browserTests()
 if (isLong) {
+  // They run to the end and find what they press; the ratios of the core stay within a fifth of the baseline.
+  const short = { ...process.env, LONG: '', SHORT: '1' }
+  const benches = ['bench.mjs core --check', 'bench.mjs water', '../bench/page.mjs', '../bench/play.mjs']
+  for (const bench of [...benches, '../bench/log.mjs', '../bench/garden.mjs', '../bench/flame.mjs']) {
+    console.log(`(${seconds()})\n\n== ${bench}`)
+    const [file, ...flags] = bench.split(' ')
+    if (run(process.execPath, [`scripts/${file}`, ...flags], { env: short }) === 0) passed++
+    else failed++
+  }
   console.log(`(${seconds()})\n\n== A sample of mutants`)
   // Mutants are tried on the tests of the short run.
   const env = { ...process.env, LONG: '' }

@@ -11,4 +11,7 @@ try {
     await page.waitForTimeout(3500)
     await page.screenshot({ path: `/tmp/${name}.png`, fullPage: full === 'full' })
   }
-} finally { await browser.close(); server.kill() }
+} finally {
+  await browser.close()
+  server.kill()
+}

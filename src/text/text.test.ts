@@ -261,12 +261,12 @@ describe('names', () => {
   })
   test('of what is over: what settles, and what whole measures add', () => {
     const q = (blendLitres: number) => ({ plan: { blendLitres }, toBlend: 100 }) as unknown as Quantities
-    expect(overText(q(105), 0.07)).toEqual(['7 % of it goes when it settles', '5 % over by whole measures'])
-    expect(overText(q(100.2), 0.07)).toEqual(['7 % of it goes when it settles'])
-    expect(overText(q(98), 0)).toEqual(['2 % short by whole measures'])
+    expect(overText(q(105), 0.07)).toEqual(['7 % goes when it settles', '5 % over from rounding to whole measures'])
+    expect(overText(q(100.2), 0.07)).toEqual(['7 % goes when it settles'])
+    expect(overText(q(98), 0)).toEqual(['2 % short from rounding to whole measures'])
   })
   test('of a reservoir: the water in its gaps, not the room', () => {
-    expect(reservoirText(4, 3.2, 'metric')).toContain('3.2 L of water in each, in the gaps of 4 L of mix')
+    expect(reservoirText(4, 3.2, 'metric')).toContain('each holds 3.2 L of water, in the gaps of 4 L of mix')
     expect(reservoirText(4, null, 'metric')).toContain('4 L of mix')
   })
   test('of numbers and counts, as English writes them', () => {

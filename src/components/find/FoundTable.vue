@@ -49,7 +49,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
               }}<small v-if="look" class="concern says">{{ saidText(look, cropName) }}</small></span
             >
           </td>
-          <td class="num" data-label="Lots within all bands">
+          <td class="num" data-label="Batches that meet every target">
             {{ look && look.chance !== null ? chanceText(look.chance) : '–' }}
           </td>
           <td class="num" data-label="Air">{{ percentText(look?.air ?? c.figures.airFilledPorosity) }}</td>

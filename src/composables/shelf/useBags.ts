@@ -1,10 +1,10 @@
-import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import { ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { Dressing, Material } from '@/core/data'
-import { dressingsToChoose, materialsToChoose } from '@/model/garden/tables'
 import { startingBag } from '@/model/garden/starting'
 import type { Bag } from '@/model/garden/schemas'
 import type { GardenDoor } from '../garden/gardenDoor'
 import { useGarden } from '@/stores/garden'
+import { useChoices } from './useChoices'
 
 export interface BagsInHand {
   /** The bag whose label is being read; null when none is. */
@@ -38,7 +38,5 @@ export function useBags(garden: Pick<GardenDoor, 'run' | 'records'> = useGarden(
     reading.value = null
   }
   const close = () => void (reading.value = null)
-  const materials = computed(() => materialsToChoose(garden.records))
-  const dressings = computed(() => dressingsToChoose(garden.records))
-  return { reading, listed, materials, dressings, describe, keep, remove, close }
+  return { reading, listed, ...useChoices(garden), describe, keep, remove, close }
 }

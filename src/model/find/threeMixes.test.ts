@@ -40,7 +40,7 @@ describe('three mixes to begin with', () => {
     expect(offers.map((o) => o.found)).toEqual([peat(), cheap(), coir()])
     expect(offers[1]!.against).toMatchObject({ saves: expect.closeTo(0.2, 9) as number })
     expect(gainsText(offers[1]!, 'metric')).toContain('0.200 less')
-    expect(givesUpText(offers[1]!)).toContain('2 lots of ten fewer')
+    expect(givesUpText(offers[1]!)).toContain('2 batches of 10 fewer')
     expect(givesUpText(offers[2]!)).toContain('costs more')
     expect(givesUpText(offers[0]!)).toBe('')
   })

@@ -178,7 +178,7 @@ describe('lessons', () => {
       expect(questionText(lesson, units)).not.toContain('[')
     }
     expect(cameOf(lesson, found.right, found)).toBe('So it is.')
-    expect(cameOf(lesson, (found.right + 1) % 3, found)).toContain('otherwise')
+    expect(cameOf(lesson, (found.right + 1) % 3, found)).toContain('Not quite')
     expect(LESSON_TEXTS[lesson].sentence).toMatch(/\.$/)
   })
   test('say what the trade knows of a light peat mix', () => {

@@ -8,7 +8,7 @@ export const common = {
   aFeedOrLimeOf: 'A feed or lime of your own',
   aMaterialOfYourOwn: 'A material of your own',
   aShopAYard: 'a shop, a yard',
-  aWordWithIt: 'A word with it',
+  aWordWithIt: 'Note',
   add: 'Add',
   addAFinishedMix: 'Add a finished mix',
   addFromTheShelf: 'Add from the shelf',

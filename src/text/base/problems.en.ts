@@ -110,11 +110,11 @@ const TEXTS: Texts = {
     fix: 'It has to be more than nothing: measure the inside and type it here.',
   }),
   'size-too-large': (p, u) => ({
-    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, more than the ${amount(p.field, p.limit, u)} we believe.`,
+    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, larger than the maximum, ${amount(p.field, p.limit, u)}.`,
     fix: 'Check the unit: was it millimetres, or a comma in the wrong place?',
   }),
   'size-negative': (p, u) => ({
-    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, below nothing.`,
+    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, less than zero.`,
     fix: 'Type 0 or more.',
   }),
   'headspace-fills-container': (p, u) => ({
@@ -159,7 +159,7 @@ const TEXTS: Texts = {
     fix: `Use a smaller bucket, or a tub, tarp or barrow of at least ${volumeText(p.smallest, u)}.`,
   }),
   'amount-negative': (p, u) => ({
-    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, below nothing.`,
+    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, less than zero.`,
     fix: 'Type 0 or more.',
   }),
   'unknown-dressing': (p) => ({
@@ -172,7 +172,7 @@ const TEXTS: Texts = {
   }),
   'unknown-crop': (p) => ({
     why: `“${p.crop}” is not a crop in the tables.`,
-    fix: 'Check its id, or leave the crop out and give the bands wanted.',
+    fix: 'Check its id, or leave the crop out and give the targets wanted.',
   }),
   'part-not-measurable': (p) => ({
     why: `${plainNumber(p.value)} parts of ${p.material} cannot be measured with a bucket.`,
@@ -198,7 +198,7 @@ const TEXTS: Texts = {
     fix: 'Choose one from the list, or leave it out and let the nearest be found.',
   }),
   'value-out-of-range': (p, u) => ({
-    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}; between ${amount(p.field, p.low, u)} and ${amount(p.field, p.high, u)} would be believed.`,
+    why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}; between ${amount(p.field, p.low, u)} and ${amount(p.field, p.high, u)} is what we accept.`,
     fix: 'Check the figure and its unit: fractions run from 0 to 1.',
   }),
   'no-dressing-for-target': (p) => ({

@@ -149,4 +149,4 @@ export const fillingText = (step: FillingDo, of: Filled): Said =>
 export const reservoirText = (room: number, water: number | null, units: UnitSystem): string =>
   water === null
     ? `Below the side holes ${volumeText(room, units)} of mix in each stay wet through.`
-    : `Below the side holes stand ${volumeText(water, units)} of water in each, in the gaps of ${volumeText(room, units)} of mix.`
+    : `Below the side holes each holds ${volumeText(water, units)} of water, in the gaps of ${volumeText(room, units)} of mix.`

@@ -19,7 +19,7 @@ export function placeLine(place: Place | undefined): string {
 
 /** Said beside a figure of the place that cannot be. */
 export const unlikelyText = (wanted: string): Sentence => ({
-  why: 'Nobody would believe that.',
+  why: 'That is larger than the maximum: check the unit.',
   fix: `It should ${wanted}.`,
 })
 

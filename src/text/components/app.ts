@@ -24,7 +24,7 @@ export const conflictNotice = {
   whileYouWereChangingIt:
     'while you were changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the version you do not take is kept there.',
   keepMine: 'Keep mine',
-  takeTheOther: 'Take the other',
+  takeTheOther: 'Use the other',
 }
 
 export const saveNotice = {

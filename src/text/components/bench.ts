@@ -45,16 +45,16 @@ export const dressingRow = {
 export const finishedMixDialog = {
   itGoesInAsOne:
     'It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere changes nothing here.',
-  noMixAnswersTo: (search: Shown) => `No mix answers to “${search}”.`,
+  noMixAnswersTo: (search: Shown) => `No mix found for “${search}”.`,
   noFinishedMixYetKeep: 'No finished mix yet: keep a version, or describe a bag.',
 }
 
 export const fitChart = {
   costAgainstFitTheTable: 'Cost against fit; the table says the same',
-  nothingBetterForTheMoney: 'Nothing better for the money',
+  nothingBetterForTheMoney: 'Best for the money',
   bestOfEachFamily: 'Best of each family',
   costOf: (rateUnit: Shown) => `cost of ${rateUnit}`,
-  stepsOutsideTheBands: 'steps outside the bands',
+  stepsOutsideTheBands: 'misses',
 }
 
 export const ingredientList = {
@@ -71,9 +71,9 @@ export const ingredientList = {
 export const judgementList = {
   whatStandsOut: 'What stands out',
   by: (source: Shown) => `By: ${source}.`,
-  whyItMayStand: (says: Shown) => `Why it may stand: ${says}`,
-  whyItMayStand2: 'Why it may stand',
-  iKnowBecause: 'I know, because …',
+  whyItMayStand: (says: Shown) => `Why it is fine: ${says}`,
+  whyItMayStand2: 'Why it is fine',
+  iKnowBecause: 'I know, because…',
   iKnowBecause2: (says: Shown) => `I know, because: ${says}`,
   answered: (shut: Shown) => `Answered (${shut})`,
   you: (reason: Shown) => `You: ${reason}`,
@@ -91,18 +91,18 @@ export const labelDoseDialog = {
   itIs: 'It is',
   feedNamed: (label: Shown) => `Feed ${label}`,
   giveIt: 'Give it',
-  theRecipesFeedIs: 'The recipe’s feed is',
+  theRecipesFeedIs: 'The feed in the recipe is',
   theRecipeSays: 'The recipe says',
   from2TablespoonsPerBucket: '2 tablespoons per bucket',
   mineIs: 'Mine is',
   searchFeeds: 'Search feeds',
   noFeedOfThatName: 'No feed of that name',
   chooseAFeed: 'Choose a feed',
-  asMuchOfWhichNutrient: 'As much of which nutrient',
+  asMuchOfWhichNutrient: 'Match the amount of',
   oneOfTheTwoHas: 'One of the two has none of that: match by another nutrient.',
   ofYours: (comesTo: Shown, answer: Shown) => `of yours: ${comesTo}. ${answer}`,
   aLabelHasThreeNumbers: 'A label has three numbers.',
-  typeThemAsOnThe: 'Type them as on the bag, for example 4-4-4 or 15-5-15.',
+  typeThemAsOnThe: 'Type them as on the bag, such as 4-4-4 or 15-5-15.',
 }
 
 export const nextMoves = {
@@ -144,7 +144,7 @@ export const recipeCard = {
 
 export const shareDialog = {
   shareThisMix: 'Share this mix',
-  whatItWasGoodFor: 'What it was good for',
+  whatItWasGoodFor: 'What it was for',
   aLinkThatCarriesThe: 'A link that carries the whole recipe; nothing is sent anywhere',
   saveAsAFile: 'Save as a file',
   printTheRecipe: 'Print the recipe',
@@ -159,7 +159,7 @@ export const starterDialog = {
   oneForEachSchoolOf: (workedOn: Shown) =>
     `One for each school of practice, under our own names, worked out by the finder on ${workedOn}. What is on the bench is kept as a version.`,
   for: (forWhat: Shown, goodAt: Shown) => `For ${forWhat}. ${goodAt}`,
-  givesUp: 'Gives up:',
+  givesUp: 'Drawback:',
 }
 
 export const versionsDialog = {
@@ -168,7 +168,7 @@ export const versionsDialog = {
   keepThisVersion: 'Keep this version',
   whatIsOnTheBench: (current: Shown) => `What is on the bench is kept${current}.`,
   as: (current: Shown) => ` as “${current}”`,
-  whatIsOnTheBench2: 'What is on the bench is not kept yet. Going back keeps it first.',
+  whatIsOnTheBench2: 'You have not kept this mix yet. Going back keeps it first.',
   noneYetKeepOneBefore:
     'None yet. Keep one before you try something else: it can be taken up again, compared, and gone on from.',
   nameOf: (name: Shown) => `Name of ${name}`,

@@ -8,10 +8,10 @@ export const compareTable = {
   air: 'air',
   labelAllows: (open: Shown) => `label allows ${open}`,
   putOnTheBench: (name: Shown) => `Put ${name} on the bench`,
-  rowsInGreyDifferBy: 'Rows in grey differ by less than a grower would notice.',
+  rowsInGreyDifferBy: 'Rows in grey differ too little to notice.',
 }
 
 export const seasonCourses = {
   throughTheSeason: 'Through the season',
-  itTakesACropAnd: 'It takes a crop and a place to follow this.',
+  itTakesACropAnd: 'Choose a crop and a place to see this.',
 }

@@ -22,7 +22,7 @@ export const sectionLines = {
 
 export const strip = {
   nearTheTop: 'near the top',
-  theWetFoot: 'the wet foot',
+  theWetFoot: 'bottom, which stays wet',
   wetOnTheLayers: 'wet, standing on the layer',
   atTheFoot: 'at the foot',
 }

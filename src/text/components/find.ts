@@ -3,13 +3,13 @@ import type { Shown } from '../base/shown'
 export const foundTable = {
   recipesFoundBestFirst: 'Recipes found, best first',
   fit: 'Fit',
-  lotsWithinAllBands: 'Lots within all bands',
+  lotsWithinAllBands: 'Batches that meet every target',
   air: 'Air',
   waterInReach: 'Water in reach',
   phWithLime: 'pH with lime',
   cost: (rateUnit: Shown) => `Cost ${rateUnit}`,
   open: 'Open',
-  nothingBetterForTheMoney: 'nothing better for the money',
+  nothingBetterForTheMoney: 'best for the money',
   lime: (limeGramsPerLitre: Shown) => `${limeGramsPerLitre} lime`,
   putOnTheBench: (c: Shown) => `Put on the bench: ${c}`,
 }

@@ -4,7 +4,7 @@ export const batchCard = {
   aShortOne: 'a short one, ',
   fills: (fills: Shown) => `, fills ${fills}`,
   gives: (x: Shown, blendLitres: Shown, fills: Shown) => `${x}gives ${blendLitres}${fills}`,
-  madeFirstItGoesInto: 'Made first: it goes into the others as one measure.',
+  madeFirstItGoesInto: 'Make it first: it goes into the others as one measure.',
   allInTurnItUntil: 'All in. Turn it until it is even.',
   nextBatch: 'Next batch',
 }
@@ -35,8 +35,8 @@ export const bigStep = {
 export const gatherTable = {
   bought: 'Bought',
   isBoughtOrAtHand: (name: Shown) => `${name} is bought or at hand`,
-  notToBeHad: 'Not to be had',
-  isNotToBeHad: (name: Shown) => `${name} is not to be had: find another`,
+  notToBeHad: 'Cannot get it',
+  isNotToBeHad: (name: Shown) => `${name} cannot be bought: find another`,
   makeItFirst: 'Make it first',
   iHaveItReady: 'I have it ready',
   measureOut: 'Measure out',
@@ -58,34 +58,34 @@ export const moneyBox = {
 
 export const otherwiseDialog = {
   ranShortOrSomethingElse: 'Ran short, or something else went in',
-  reckonWithThat: 'Reckon with that',
+  reckonWithThat: 'Use that figure',
   whichMeasure: 'Which measure',
   howMuchOfItWent: 'How much of it went in',
   planned: (planned: Shown) => `planned: ${planned}`,
   inItsPlace: 'In its place',
   searchTheMaterials: 'Search the materials',
-  noSuchMaterial: 'No such material',
+  noSuchMaterial: 'No material of that name',
   howMuchOfThat: 'How much of that',
   theBatchesAfterThisOne: 'The batches after this one',
-  asPlannedIGetMore: 'As planned: I get more',
+  asPlannedIGetMore: 'As planned: I will buy more',
   theSameWay: 'The same way',
 }
 
 export const plantedForm = {
   planted: 'Planted',
   allIn: 'All in?',
-  notEveryStepIsTicked: 'Not every step is ticked. The season can begin all the same.',
+  notEveryStepIsTicked: 'Some steps are not ticked. The season can begin anyway.',
   plantedOrSownOn: 'Planted or sown on',
   theSeasonIsCountedFrom: 'The season is counted from this day.',
   keepThisDay: 'Keep this day',
   itIsPlanted: 'It is planted',
-  notYetAfterAll: 'Not yet after all',
+  notYetAfterAll: 'Not yet',
   plantedOrSown: 'planted or sown',
 }
 
 export const prepSteps = {
   takes: (takes: Shown) => `takes ${takes}`,
-  pastItsDay: '; past its day',
+  pastItsDay: '; overdue',
   timeIt: 'Time it',
   timeIt2: (title: Shown) => `Time it: ${title}`,
   notNeeded: 'Not needed',

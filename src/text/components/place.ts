@@ -16,7 +16,7 @@ export const careFields = {
   chloride: 'Chloride, mg/L',
   boron: 'Boron, mg/L',
   latitudeDegrees: 'Latitude, degrees',
-  southBelowNought: 'south below nought',
+  southBelowNought: 'south of the equator below 0',
   heightAboveTheSea: 'Height above the sea',
   estimatedFromTheMonths: 'estimated from the months',
   yourFigure: 'your figure',

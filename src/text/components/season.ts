@@ -1,13 +1,13 @@
 import type { Shown } from '../base/shown'
 
 export const causeList = {
-  speaksAgainstIt: 'Speaks against it:',
+  speaksAgainstIt: 'Against it:',
   toTell: 'To tell:',
   toDo: 'To do:',
 }
 
 export const dueList = {
-  pastItsDay: 'past its day',
+  pastItsDay: 'overdue',
 }
 
 export const logSheetDialog = {

@@ -4,7 +4,7 @@ export const importPreview = {
   whatTheFileWouldChange: 'What the file would change',
   whatWouldChange: (fileName: Shown) => `What “${fileName}” would change`,
   nothingAllRecordsAreHere: (unchanged: Shown) =>
-    `Nothing: all ${unchanged} records are here already, just so.`,
+    `Nothing: all ${unchanged} records are here already: nothing would change.`,
   new: 'New:',
   andMoreNewOnes: (added: Shown) => `… and ${added} more new ones.`,
   replaced: 'Replaced:',
@@ -13,7 +13,7 @@ export const importPreview = {
   inTheFileCannotBe: (unreadableCount: Shown) =>
     `${unreadableCount} in the file cannot be read and would be left out:`,
   standInTheFileMore: (repeated: Shown) =>
-    `${repeated} stand in the file more than once, with different contents:`,
+    `${repeated} are in the file more than once, with different contents:`,
   theLastOfEachIs: (repeated: Shown) => `the last of each is taken (${repeated}).`,
   bringIn: (count: Shown) => `Bring in ${count}`,
 }

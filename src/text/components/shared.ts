@@ -35,7 +35,7 @@ export const monthStrip = {
   howTheMonthsSuitIt: 'How the months suit it outside',
   canBePlanted: ', can be planted',
   asItLikesPassableToo:
-    '● as it likes · passable – too cold ✻ nights too cold ! too hot; underlined: can be planted outside',
+    '● ideal · acceptable – too cold ✻ nights too cold ! too hot; underlined: plant outside',
 }
 
 export const packDialog = {
@@ -52,19 +52,19 @@ export const partList = {
 
 export const planFields = {
   bucket: 'Bucket',
-  whatYouMeasureWithTo: 'what you measure with, to its mark',
+  whatYouMeasureWithTo: 'what you measure with, up to its mark',
   scoopOrJug: 'Scoop or jug',
-  forWhatAQuarterBucket: 'for what a quarter bucket is too coarse',
+  forWhatAQuarterBucket: 'for amounts under a quarter bucket',
   tubTarpOrBarrow: 'Tub, tarp or barrow',
-  brimFullTwoThirdsIs: 'brim-full; two thirds is used, to turn in',
-  filledToTheBrim: 'to the brim: so much at a time',
+  brimFullTwoThirdsIs: 'filled two thirds, so that you can turn it',
+  filledToTheBrim: 'to the brim: the amount you mix at a time',
   theVesselIsTheMeasure: 'It measures the batch: fill it to the brim',
   mixedIn: 'Mixed in',
   somethingElse: 'something else',
   orABagAtA: 'or a bag at a time',
   allowanceForSettling: 'Allowance for settling',
   from5To10GoesWhen: '5 to 10 % goes when it is watered in',
-  wholeMeasuresGive: 'Whole measures give',
+  wholeMeasuresGive: 'Round to whole buckets',
 }
 
 export const readingGauge = {
@@ -76,7 +76,7 @@ export const stationBar = {
 }
 
 export const targetList = {
-  leaveItToTheCrop: 'Leave it to the crop',
+  leaveItToTheCrop: 'Use the range for the crop',
   from: (label: Shown) => `${label}, from`,
   to: (label: Shown) => `${label}, to`,
   moreThanTheUpperEnd: 'More than the upper end.',

@@ -30,21 +30,21 @@ export const materialRow = {
 
 export const offerFields = {
   howItIsSold: 'How it is sold',
-  takenAsMuchAsIs: 'Taken as much as is needed; it costs nothing and is never bought.',
+  takenAsMuchAsIs: 'Take what you need: it costs nothing and is never bought.',
   givesAboutLoose: (ofTable: Shown) => `gives about ${ofTable} loose`,
   soldByThe: 'Sold by the',
   volumeOnTheLabel: 'Volume on the label',
   givesLoose: 'Gives, loose',
   asTheLabelSays0: (ofTable: Shown) => `as the label says; 0 for about ${ofTable}`,
-  priceOfSoMuch: 'Price of so much',
+  priceOfSoMuch: 'Price of that amount',
   delivery: 'Delivery',
-  onceHoweverMuchComes: 'once, however much comes',
+  onceHoweverMuchComes: 'once, however much you buy',
   priceSeenOn: 'Price seen on',
 }
 
 export const ownButtons = {
   offerItAgain: 'Offer it again',
-  offerItNoMore: 'Offer it no more',
+  offerItNoMore: 'Do not offer it again',
 }
 
 export const ownDressingDialog = {
@@ -60,7 +60,7 @@ export const ownDressingDialog = {
   forSpoonsAndCups0: 'for spoons and cups; empty if not known',
   theCupHoldsMl: 'The cup holds, mL',
   howItGivesUpIts: (row: Shown, row2: Shown) =>
-    `${row}; ${row2}. How it gives up its food and what it does to pH are estimated from its kin.`,
+    `${row}; ${row2}. How it gives up its food and what it does to pH are estimated from similar products.`,
   myFeed: 'My feed',
 }
 
@@ -71,7 +71,7 @@ export const ownMaterialDialog = {
   withoutTheBucket0For: 'without the bucket; empty if not known',
   theBucketHolds: 'The bucket holds',
   asWeighedItWas: 'As weighed it was',
-  inTheHandItIs: 'In the hand it is',
+  inTheHandItIs: 'In your hand it feels',
   from0ForUnknown: 'empty if not known',
   saltsEcDsM: 'Salts (EC), dS/m',
   ofASaturatedExtract0: 'of a saturated extract; empty if not known',
@@ -87,8 +87,8 @@ export const shelfSheetDialog = {
   csvFileOfTheShelf: 'CSV file of the shelf',
   packs: 'Packs',
   price: 'Price',
-  setTheShelfSo: 'Set the shelf so',
+  setTheShelfSo: 'Set the shelf like this',
   aRowForEachPack: 'A row for each pack; several rows of one material are its packs.',
   soldAsBagBagBy: 'Sold as: bag, bag by weight, pressed bale, dry block, bulk, own.',
-  wouldBeSetSo: (rows: Shown) => `${rows} would be set so:`,
+  wouldBeSetSo: (rows: Shown) => `${rows} would change:`,
 }

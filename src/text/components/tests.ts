@@ -4,7 +4,6 @@ export const repeatFields = {
 
 export const taughtBox = {
   itIsRight: 'It is right',
-  theReadingsAreAsThe:
-    'The readings are as the tables have it, within what a meter tells: nothing to change.',
+  theReadingsAreAsThe: 'The readings agree with the tables, within what a meter can tell: nothing to change.',
   useThisFromNowOn: 'Use this from now on',
 }

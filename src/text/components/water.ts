@@ -1,8 +1,8 @@
 export const playBar = {
   time: 'Time',
   play: 'Play',
-  onePictureBack: 'One picture back',
-  onePictureOn: 'One picture on',
+  onePictureBack: 'Back one picture',
+  onePictureOn: 'Forward one picture',
   timeSinceTheStart: 'Time since the start',
   pace: 'Pace',
 }

@@ -242,9 +242,9 @@ export const vesselText = ({ id, litres, bag }: VesselChoice, units: UnitSystem)
 
 /** Which way whole measures are rounded, as a choice. */
 export const ROUNDING_NAMES = [
-  { value: 'more' as const, label: 'A little more' },
-  { value: 'less' as const, label: 'A little less' },
-  { value: 'exact' as const, label: 'Just enough, by the mark' },
+  { value: 'more' as const, label: 'Up' },
+  { value: 'less' as const, label: 'Down' },
+  { value: 'exact' as const, label: 'Exactly, by the mark' },
 ]
 
 /** Less over than this is not worth a word. */
@@ -254,9 +254,9 @@ const HARDLY_OVER = 0.005
 export function overText({ plan, toBlend }: Quantities, settling: number): string[] {
   const over = plan.blendLitres / toBlend - 1
   return [
-    ...(settling > 0 ? [`${percentText(settling)} of it goes when it settles`] : []),
+    ...(settling > 0 ? [`${percentText(settling)} goes when it settles`] : []),
     ...(Math.abs(over) >= HARDLY_OVER
-      ? [`${percentText(Math.abs(over))} ${over > 0 ? 'over' : 'short'} by whole measures`]
+      ? [`${percentText(Math.abs(over))} ${over > 0 ? 'over' : 'short'} from rounding to whole measures`]
       : []),
   ]
 }

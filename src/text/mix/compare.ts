@@ -16,7 +16,7 @@ import {
 const ROWS: Record<string, { label: string; write: (x: number, units: UnitSystem) => string }> = {
   air: { label: 'Air after draining', write: (x) => percentText(x) },
   wind: { label: 'Begins to tip in a wind of', write: windText },
-  chance: { label: 'Lots within all bands', write: chanceText },
+  chance: { label: 'Batches that meet every target', write: chanceText },
   water: { label: 'Water within easy reach', write: (x) => percentText(x) },
   days: { label: 'Waterings in the thirstiest month', write: intervalText },
   pH: { label: 'pH in six weeks', write: pHText },

@@ -74,7 +74,7 @@ export function offerText({ line, bulkDensity, why }: DoseOffer, litres: number 
   const inHand = doseInHand(line.gramsPerLitre, bulkDensity, litres, units)
   const reason =
     why.code === 'feed'
-      ? `${doseWeightText(why.grams, units)} of ${why.element} is short in each container; in ${Math.round(why.days)} days it gives out ${percentText(why.released)} of its own.`
+      ? `Each container needs ${doseWeightText(why.grams, units)} more ${why.element}; this feed releases ${percentText(why.released)} of its own in ${Math.round(why.days)} days.`
       : `To bring pH from ${pHText(why.from)} to ${pHText(why.to)} in ${why.weeks} weeks of warmth.`
   const capped =
     why.code === 'feed'

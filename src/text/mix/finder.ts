@@ -58,13 +58,13 @@ export function onlyText(best: Candidate | null): string {
   const missed = best ? Object.entries(best.misses).filter(([, m]) => !isMet(m)) : []
   return missed.length === 1
     ? `Only ${TARGET_WORDS[missed[0]![0] as TargetName]} is out of reach; everything else is met as it is.`
-    : 'No single rule or band: they are out of reach together.'
+    : 'No single rule or target: together they cannot be met.'
 }
 
 /** What a grower could give up, and what that would buy. */
 export function givenUpText({ givenUp, best }: Relaxation): string {
   const to = meetsAll(best) ? 'everything else can be met' : `it comes nearer: ${fitText(best)}`
-  if (givenUp.kind === 'target') return `Without the band for ${TARGET_WORDS[givenUp.target]}, ${to}.`
+  if (givenUp.kind === 'target') return `Without the target for ${TARGET_WORDS[givenUp.target]}, ${to}.`
   const { rule, what } = givenUp
   switch (rule) {
     case 'without':
@@ -101,7 +101,7 @@ export const chanceText = (chance: number): string => `${Math.round(chance * 10)
 
 /** The same of the mix in hand, in a sentence. */
 export const chanceSentence = (chance: number): string =>
-  `Of ten lots of such materials, ${Math.round(chance * 10)} would lie within every band.`
+  `Bags differ: about ${Math.round(chance * 10)} in 10 batches would meet every target.`
 
 /** How many ways meet all of it, over what was found. */
 export function foundHeading(found: readonly Found[]): string {

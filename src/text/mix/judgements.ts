@@ -92,7 +92,7 @@ const TEXTS: {
     source: 'retention at rest; common practice',
   }),
   'stays-wet': (j) => ({
-    says: `In ${monthsText(j.months)} more rain falls on it than plants take up: it stands wet, with ${percents(j.air)} air.`,
+    says: `In ${monthsText(j.months)} more rain falls on it than plants use: it stays wet, with ${percents(j.air)} air.`,
     does: `A faster mix, ${percents(j.better)} air or more; feet under the pot, no saucer, or a place out of the rain.`,
     source: 'rain of your place against water use; common practice',
   }),
@@ -206,7 +206,7 @@ const TEXTS: {
     source: 'Maas & Hoffman 1977',
   }),
   'phosphorus-for-sensitive': (j) => ({
-    says: `Phosphorus ${mg(j.mgPerLitre)} over the season where heaths bear ${mg(j.limit)}.`,
+    says: `Phosphorus ${mg(j.mgPerLitre)} over the season; heaths tolerate ${mg(j.limit)}.`,
     does: 'No bone meal, phosphate or compost for berries of this kind.',
     source: 'Handreck & Black (from memory)',
   }),

@@ -113,6 +113,6 @@ export function noMovesText({ standing, notes }: NextMoves, widest: boolean): st
       ? 'No single change helps. The finder may know a whole other mix.'
       : 'No single change from your shelf helps. Look among every material, or ask the finder.'
   return notes > 0
-    ? 'Every figure is within its band. What stands out below needs no other mix.'
-    : 'Every figure is within its band, and nothing stands out. Nothing to mend.'
+    ? 'Every figure meets its target. What is listed below needs no other mix.'
+    : 'Every figure meets its target. Nothing to improve.'
 }

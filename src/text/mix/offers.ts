@@ -13,7 +13,7 @@ export const OFFER_NAMES: Record<OfferReason, string> = {
   other: 'Another kind',
 }
 
-/** Smaller differences of a chance nobody tells. */
+/** Smaller differences of a chance nobody notices. */
 const A_LOT = 0.05
 
 /** What a mix offered brings: how surely it suits, its air, water and pH, its cost. */
@@ -22,7 +22,7 @@ export function gainsText({ found, against }: MixOffer, units: UnitSystem): stri
   if (!look) return ''
   const cost = candidate.figures.costPerLitre + look.dosesPerLitre
   const money = Number.isFinite(cost) ? `; ${rateFigure(cost, units)} ${rateUnit(units)}` : ''
-  const chance = look.chance === null ? '' : `; every band met in ${chanceText(look.chance)} lots`
+  const chance = look.chance === null ? '' : `; ${chanceText(look.chance)} batches meet the targets`
   const saved = against?.saves && against.saves > 0.001 ? `, ${rateFigure(against.saves, units)} less` : ''
   return `Air ${percentText(look.air)}, water ${percentText(look.water)}, pH ${pHText(look.pH)}${chance}${money}${saved}.`
 }
@@ -39,12 +39,16 @@ export function dosesText({ found: { look } }: MixOffer, units: UnitSystem): str
 }
 const inWords = (list: readonly string[]) => new Intl.ListFormat('en-GB').format(list)
 
+/** "1 batch of 10 fewer", "3 batches of 10 fewer". */
+const fewerText = (chance: number) => {
+  const n = Math.round(chance * 10)
+  return `${n} ${n === 1 ? 'batch' : 'batches'} of 10 fewer`
+}
+
 /** What it gives up against the likeliest. */
 export function givesUpText({ against }: MixOffer): string {
   return [
-    ...(against && against.chance > A_LOT
-      ? [`suits ${Math.round(against.chance * 10)} lots of ten fewer`]
-      : []),
+    ...(against && against.chance > A_LOT ? [`meets the targets in ${fewerText(against.chance)}`] : []),
     ...(against?.saves && against.saves < -0.001 ? ['costs more'] : []),
   ].join('; ')
 }

@@ -68,7 +68,7 @@ export const TOPIC_NAMES: Record<Topic, string> = {
   'air-low': 'too little air',
   'air-high': 'too open',
   'stays-wet': 'stays wet',
-  'wet-foot-intended': 'wet foot on purpose',
+  'wet-foot-intended': 'bottom kept wet on purpose',
   'dries-fast': 'dries fast',
   'wets-badly': 'wets badly once dry',
   'no-drainage': 'no drainage',

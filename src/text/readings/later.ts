@@ -166,7 +166,7 @@ function lastingReading({ evaluation, later, perennial }: LaterContext, v: Verdi
       label: 'After three years',
       term: 'Structure lost to rot, packed again',
       value: `${percentText(third.volumeLost)} gone`,
-      wanted: perennial ? 'it stays for years' : 'if it is kept so long',
+      wanted: perennial ? 'it stays for years' : 'if you keep it that long',
       verdict: v.lasting,
       advice:
         v.lasting === 'high' ? 'Much of it rots away under what stays: more bark, pumice, grit or loam.' : '',

@@ -5,7 +5,7 @@ export const SUITS_NAMES: Record<MonthSuits, string> = {
   frost: 'nights too cold',
   cold: 'too cold to grow',
   fair: 'passable',
-  best: 'as it likes',
+  best: 'ideal',
   hot: 'too hot',
 }
 
@@ -19,7 +19,7 @@ export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string 
   dress: { title: 'Put on what was held back', text: 'Scatter it round the plants, scratch it in, water.' },
   'test-ph-first': {
     title: 'Test the pH',
-    text: 'A fortnight after mixing: lime has shown its way by now. Note it in the log.',
+    text: 'A fortnight after mixing: by now the lime has begun to work. Note it in the log.',
   },
   'test-ph-again': {
     title: 'Test the pH again',
@@ -44,7 +44,7 @@ export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string 
   harvest: { title: 'First harvest', text: 'Likely between these days; pick young.' },
   'bring-in': {
     title: 'Clear or bring in',
-    text: 'From here nights get colder than it stands outside.',
+    text: 'From here on, nights are colder than it survives outside.',
   },
   winter: {
     title: 'Get it ready for winter',

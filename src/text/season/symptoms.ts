@@ -260,7 +260,7 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
   manganeseShort: {
     name: 'Manganese is short',
     tell: 'Read the pH; manganese goes out of reach with iron as it rises.',
-    do: 'Bring the pH into the band; a measured feed with chelated traces, once.',
+    do: 'Bring the pH into its range; a measured feed with chelated traces, once.',
   },
   copperShort: {
     name: 'Copper is short',
@@ -349,7 +349,7 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
   traceExcess: {
     name: 'Too much copper, manganese or iron',
     tell: READ_PH,
-    do: 'Raise pH to the band; no more trace feed.',
+    do: 'Raise the pH to its range; no more trace feed.',
   },
   coldMix: {
     name: 'The mix is too cold',
@@ -383,7 +383,7 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
   manganeseExcess: {
     name: 'Manganese or iron in excess at low pH',
     tell: READ_PH,
-    do: 'Raise pH to the band with fine lime in water, slowly.',
+    do: 'Raise the pH to its range with fine lime in water, slowly.',
   },
   molybdenumShort: {
     name: 'Molybdenum is short at low pH',

@@ -58,7 +58,7 @@ export function ownMaterialText(row: Material, units: UnitSystem): string {
     told.length > 0
       ? `Only ${told.join(', ')} ${told.length > 1 || told[0] === 'the salts' ? 'are' : 'is'} as you say; the rest`
       : 'All of it'
-  return `${of} as bought weigh ${weightText(kg, units)}; ${air}; pH ${pHText(p.pH.value)}. ${rest} is estimated from its kin, with wide ranges.`
+  return `${of} as bought weigh ${weightText(kg, units)}; ${air}; pH ${pHText(p.pH.value)}. ${rest} is estimated from similar materials, with wide ranges.`
 }
 
 /** "15-15-15". */

@@ -164,7 +164,7 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
   },
   percolation: {
     name: 'How fast water goes through',
-    tells: 'Whether water sinks in seconds, or stands.',
+    tells: 'Whether water sinks in within seconds or stays on top.',
     kit: 'An open tube or can a hand wide, a ruler, a watch, a scrap of cloth.',
     on: BOTH,
     steps: [

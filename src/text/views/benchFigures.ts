@@ -1,6 +1,6 @@
 export const benchFigures = {
   whatTheMixWillDo: 'What the mix will do',
-  drawingLotsOfSuchMaterials: 'Drawing lots of such materials …',
+  drawingLotsOfSuchMaterials: 'Trying batches of such materials…',
   toSeeHowOftenIt: 'to see how often it will want water.',
   beforeYouFillIt: 'Before you fill it',
   onToQuantities: 'On to quantities',

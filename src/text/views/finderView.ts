@@ -2,7 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const finderView = {
   forInTheBedOf: (name: Shown) =>
-    `For ${name}, in the bed of this job, against its bands. Every recipe of whole parts that the rules allow is tried.`,
+    `For ${name}, in the bed of this job, for its targets. Every recipe of whole parts that the rules allow is tried.`,
   stopAndShow: 'Stop and show',
   whatWasFound: 'What was found',
   recipesTried: 'Recipes tried',
@@ -16,6 +16,6 @@ export const finderView = {
   givingUpEachWishIn: 'Giving up each wish in turn …',
   withPricesOnTheShelf: 'With prices on the shelf, cost is compared with fit here.',
   triedOfLotsWithinAll: (tried: Shown, allowed: Shown, allowed2: Shown, x: Shown) =>
-    `${tried} tried of ${allowed} (${allowed2}${x}). Lots within all bands: of ten lots of such materials, how many would meet every band.`,
+    `${tried} tried of ${allowed} (${allowed2}${x}). Batches that meet every target: bags differ, and of ten batches so many would meet every target.`,
   whatTheFinderFound: (c: Shown) => `what the finder found: ${c}`,
 }

@@ -9,7 +9,7 @@ export const finderWishes = {
   kindsOfMaterialAtLeast: 'Kinds of material at least',
   materialsAtMost: 'Materials at most',
   partsInAllAtMost: 'Parts in all at most',
-  fewerAreSoonerMeasuredMore: 'fewer are sooner measured; more come nearer to the bands',
+  fewerAreSoonerMeasuredMore: 'fewer are quicker to measure; more come nearer to the targets',
   nothingNamed: 'nothing named',
   areLeftOfTheseAnd: (left: Shown, takes: Shown) =>
     `${left} are left of these and the job takes ${takes} of mix: they cannot all go in. Name fewer, or ask for them under “Has to be in it”.`,

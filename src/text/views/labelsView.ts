@@ -9,7 +9,7 @@ export const labelsView = {
   },
   labels: 'Labels',
   theCodeOpensTheRecord: 'The code opens the record on this device and carries the recipe to any other.',
-  onceTheMixIsRecorded: 'Once the mix is recorded the day stands on it too.',
+  onceTheMixIsRecorded: 'Once you record the mix, the label shows the day too.',
   size: 'Size',
   printTheSheet: 'Print the sheet',
   saveOneAsAPicture: 'Save one as a picture',

@@ -5,7 +5,7 @@ export const logView = {
   typeToFindABed: 'Type to find a bed',
   noBedIsCalledThat: 'No bed is called that',
   watered: 'Watered',
-  wateredSoMuch: 'Watered so much',
+  wateredSoMuch: 'Watered with',
   keep: (name: Shown) => `Keep: ${name}`,
   numberOfPieces: 'Number of pieces',
   removeThisLine: 'Remove this line',

@@ -2,11 +2,11 @@ import type { Shown } from '../base/shown'
 
 export const todayView = {
   today: 'Today',
-  inHand: 'In hand',
+  inHand: 'Current jobs',
   searchJobs: 'Search jobs',
   nothingInHandAJob: 'Nothing in hand. A job you start waits here until its mix is recorded.',
-  latelyMixed: 'Lately mixed',
+  latelyMixed: 'Recent mixes',
   noCropChosen: 'No crop chosen',
-  pastItsDay: ', past its day',
+  pastItsDay: ', overdue',
   next: (next: Shown) => `Next: ${next}`,
 }

@@ -27,7 +27,7 @@ export const LESSON_TEXTS: Record<Lesson, LessonText> = {
     question:
       'Your mix goes into a tray [6 cm|2.4 in] deep and a tub [40 cm|16 in] deep. Both are watered well and drain. In which does it hold more air?',
     guesses: ['In the tray: it is closer to the open', 'In the tub', 'In both alike: it is the same mix'],
-    sentence: 'A mix stands wet at its foot, and the shallower the container the more of it is foot.',
+    sentence: 'A mix stays wet at the bottom, and the shallower the container, the more of it is bottom.',
     change: { does: 'Make the container deeper, or the mix coarser for a shallow one', at: 'containers' },
   },
   gravel: {
@@ -51,10 +51,10 @@ export const LESSON_TEXTS: Record<Lesson, LessonText> = {
   saucer: {
     title: 'The saucer',
     question:
-      'The pot stands in a saucer that is left full after watering, and nothing drinks for two days. How much more of the mix then has too little air for roots, against a pot that drains freely?',
+      'You leave the saucer full after watering, and nothing uses the water for two days. How much more of the mix then has too little air for roots, against a pot that drains freely?',
     guesses: ['No more', 'Up to a tenth of the mix', 'More than a tenth of the mix'],
     sentence:
-      'Water that stands in a saucer is water that stands in the foot of the pot: empty it after half an hour.',
+      'Water left in a saucer is water in the bottom of the pot: empty the saucer after half an hour.',
     change: { does: 'Try it on your mix, with what your crop drinks', at: 'water' },
   },
   buckets: {
@@ -145,5 +145,5 @@ export const figureRows = ({ figures }: LessonAnswer, units: UnitSystem): string
 /** What came of a guess. Nothing is scored. */
 export function cameOf(lesson: Lesson, guess: number, { right }: LessonAnswer): string {
   const answer = LESSON_TEXTS[lesson].guesses[right].replace(/^./, (c) => c.toLowerCase())
-  return guess === right ? 'So it is.' : `On your mix it is otherwise: ${answer}.`
+  return guess === right ? 'So it is.' : `Not quite. On your mix: ${answer}.`
 }

@@ -9,11 +9,11 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import MaterialPicker from '@/components/MaterialPicker.vue'
 import { isTyping } from '@/composables/page/isTyping'
+import { useChoices } from '@/composables/shelf/useChoices'
 import { useOwn } from '@/composables/shelf/useOwn'
 import { useBags } from '@/composables/shelf/useBags'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { asPart, mixSources, type MixSource } from '@/model/mix/mixSources'
-import { materialsToChoose } from '@/model/garden/tables'
 import type { Job, OwnMaterialRecord } from '@/model/garden/schemas'
 import { useGarden } from '@/stores/garden'
 import { problemText, type Sentence } from '@/text/base/problems.en'
@@ -34,7 +34,7 @@ const mixing = ref(false)
 const trouble = ref<Sentence | null>(null)
 const taken = computed(() => new Set(job.parts.map((p) => p.materialId)))
 const sources = computed(() => (mixing.value ? mixSources(garden.records, job) : []))
-const materials = computed(() => materialsToChoose(garden.records))
+const { materials } = useChoices(garden)
 const { material, describeMaterial, keepMaterial, close: closeOwn } = useOwn()
 /** What is described at the bench is for this mix. */
 function keepAndAdd(own: OwnMaterialRecord) {

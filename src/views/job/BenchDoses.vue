@@ -4,12 +4,12 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import DressingList from '@/components/bench/DressingList.vue'
 import LimeBox from '@/components/LimeBox.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
+import { useChoices } from '@/composables/shelf/useChoices'
 import { useOwn } from '@/composables/shelf/useOwn'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { dressingIn } from '@/core/data/dressings'
 import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { mixWanted } from '@/model/make/quantities'
-import { dressingsToChoose, materialsToChoose } from '@/model/garden/tables'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
 import { bedTitle } from '@/text/base/labels'
@@ -21,7 +21,8 @@ const { garden, tables, delayedJob, delayedAnswer, crop, units, next, beside, ev
   useBenchContext()
 /** Mix the job makes, for grams in all. */
 const litres = computed(() => (delayedJob.value ? mixWanted(delayedJob.value, tables.value) : null))
-const amounts = computed(() => delayedJob.value && jobAmounts(garden.records, delayedJob.value))
+const delayedRecords = useDelayedByFrame(computed(() => garden.records))
+const amounts = computed(() => delayedJob.value && jobAmounts(delayedRecords.value, delayedJob.value))
 const settingOf = (line: DressingLine) => lineAmounts(amounts.value!, delayedJob.value!, line, tables.value)
 /** Lime goes all through. */
 const limeSetting = computed(() => amounts.value && { ...amounts.value, bulkDensity: limeDensity.value })
@@ -42,8 +43,7 @@ function set(line: DressingLine) {
 const beds = computed(() =>
   (delayedJob.value?.fills ?? []).map((f) => ({ id: f.id, name: bedTitle(f.spec) })),
 )
-const rows = computed(() => dressingsToChoose(garden.records))
-const materials = computed(() => materialsToChoose(garden.records))
+const { dressings: rows, materials } = useChoices(garden)
 const { dressing, describeDressing, keepDressing, close } = useOwn()
 /** What is described at the bench is for this mix: given at once, or taken as its lime. */
 function keepAndGive(own: OwnDressingRecord) {

@@ -2,10 +2,10 @@
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
 import { common } from '@/text/base/common'
 import { benchTools as words } from '@/text/views/benchTools'
+import { useChoices } from '@/composables/shelf/useChoices'
 import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
 import { materialIn } from '@/core/data'
-import { materialsToChoose } from '@/model/garden/tables'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { byPacks, type ByPacks, type PackCount } from '@/model/mix/byPacks'
 import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
@@ -37,9 +37,10 @@ const [versionsOpen, startersOpen, shareOpen] = [isOpen('versions'), isOpen('sta
 const packsOpen = isOpen('packs')
 const kept = computed(() => job.parts.length === 0 || !isUnkept(job))
 const hasMix = computed(() => job.parts.length > 0)
+/** What goes with a recipe that is shared: asked for when it is. */
 const own = computed(() => ({
-  materials: ownMaterialsOf(garden.records),
-  dressings: ownDressingsOf(garden.records),
+  materials: shareOpen.value ? ownMaterialsOf(garden.records) : [],
+  dressings: shareOpen.value ? ownDressingsOf(garden.records) : [],
 }))
 const title = computed(() => jobTitle(job))
 
@@ -54,7 +55,7 @@ function back(version: Version) {
   dialog.value = null
 }
 const begin = (starter: Starter) => emit('put', starterRecipe(starter), common.beginningWith(starter.name))
-const materials = computed(() => materialsToChoose(garden.records))
+const { materials } = useChoices(garden)
 const inMix = computed(() => job.parts.map((p) => p.materialId).filter((id) => materialIn(tables.value, id)))
 const workPacks = (packs: readonly PackCount[]) => byPacks(garden.records, packs, job.plan.bucket)
 function packOf(materialId: string) {
