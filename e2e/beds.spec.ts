@@ -233,7 +233,9 @@ test('several beds in one job, one of them topped up, one open to the soil, one 
   // 2.4 by 1.2 m, 8 cm: 230.4 L, and the fig's barrel beside it.
   await expect(page.getByRole('button', { name: /Clay corner bed.*topping up/s })).toContainText('230 L')
   await page.getByLabel('It has sunk by').fill('99')
-  await expect(page.locator('.field').filter({ hasText: 'It has sunk by' })).toContainText('more than the')
+  await expect(page.locator('.field').filter({ hasText: 'It has sunk by' })).toContainText(
+    'larger than the maximum',
+  )
   await expect(page.getByLabel('How much')).toContainText('not counted')
   await page.getByLabel('It has sunk by').fill('8')
   await slider(page, 'Surface of the old mix').focus()
@@ -276,7 +278,7 @@ test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' 
     page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
   const cases: [label: string, typed: string, said: RegExp][] = [
     ['Height', '-3', /height is -3 cm/],
-    ['Height', '1000', /more than the 300 cm/],
+    ['Height', '1000', /larger than the maximum, 300 cm/],
     ['Width across the top', 'wide', /“wide” is not a number/],
     ['Gap below the rim', '40', /no room for mix/],
     ['How many do you have?', '2.5', /2.5 is not a number of containers/],

@@ -10,9 +10,9 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   const count = await steps.count()
   expect(count).toBeGreaterThan(6)
   for (const box of await steps.all()) await box.check()
-  await expect(page.getByText('Not every step is ticked.')).toBeHidden()
+  await expect(page.getByText('Some steps are not ticked.')).toBeHidden()
   await page.getByRole('button', { name: 'Undo ticking a step' }).click()
-  await expect(page.getByText('Not every step is ticked.')).toBeVisible()
+  await expect(page.getByText('Some steps are not ticked.')).toBeVisible()
   await page.getByLabel('Planted or sown on').fill('2027-05-22')
   await page.getByRole('button', { name: 'It is planted' }).click()
 

@@ -18,7 +18,16 @@ type Keep = (options: BrowserContextOptions) => Promise<Kept>
  * Tests of a worker share a browser context, so that the app's scripts are fetched and compiled once. Every test begins
  * with nothing stored: databases, caches and cookies of the page are removed after each.
  */
-const shared = base.extend<{ alone: boolean }, { keep: Keep }>({
+/** What is folded is open, as on the device of whoever opened it all. */
+const unfold = () => {
+  const key = 'open-bed-folds'
+  if (location.protocol.startsWith('http') && localStorage.getItem(key) === null)
+    localStorage.setItem(key, '{"*":true}')
+}
+
+const shared = base.extend<{ alone: boolean; folded: boolean }, { keep: Keep }>({
+  /** As on a device that nobody has opened anything on: in a context of its own. */
+  folded: [false, { option: true }],
   /** In a context of its own: what sets the clock would set it for every later test of a shared one. */
   alone: [false, { option: true }],
   keep: [
@@ -26,6 +35,7 @@ const shared = base.extend<{ alone: boolean }, { keep: Keep }>({
       const contexts = new Map<string, Promise<Kept>>()
       const open = async (options: BrowserContextOptions): Promise<Kept> => {
         const context = await browser.newContext(options)
+        await context.addInitScript(unfold)
         const session = await context.newCDPSession(await context.newPage())
         const origin = new URL(options.baseURL!).origin
         return {
@@ -55,13 +65,14 @@ const shared = base.extend<{ alone: boolean }, { keep: Keep }>({
     { scope: 'worker' },
   ],
   context: async (
-    { keep, alone, browser, viewport, hasTouch, baseURL, serviceWorkers, contextOptions },
+    { keep, alone, folded, browser, viewport, hasTouch, baseURL, serviceWorkers, contextOptions },
     use,
   ) => {
     const options = { ...contextOptions, viewport, hasTouch, baseURL, serviceWorkers }
     // A service worker outlives the pages it serves: its tests have a context each.
-    if (alone || serviceWorkers === 'allow') {
+    if (alone || folded || serviceWorkers === 'allow') {
       const own = await browser.newContext(options)
+      if (!folded) await own.addInitScript(unfold)
       await use(own)
       await own.close()
       return

@@ -135,9 +135,7 @@ test.describe('on a phone', () => {
       await page.getByRole('link', { name: 'Lessons' }).tap()
       await page.getByRole('button', { name: 'Gravel below' }).tap()
       await page.getByRole('button', { name: 'More litres of air than without' }).tap()
-      await expect(
-        page.getByText('Not quite. On your mix: fewer litres of air than without.'),
-      ).toBeVisible()
+      await expect(page.getByText('Not quite. On your mix: fewer litres of air than without.')).toBeVisible()
       await expect(page.getByRole('table', { name: 'On your mix' })).toContainText('Mix above gravel')
       await page.getByRole('button', { name: 'Next lesson' }).tap()
       await expect(page.getByRole('heading', { name: 'Sand in the mix' })).toBeFocused()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lime for the mix: to a pH, so many grams, or none; of which lime. */
+import { common } from '@/text/base/common'
 import { limeBox as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -18,6 +19,7 @@ import AmountField from './field/AmountField.vue'
 import ChoiceField from './field/ChoiceField.vue'
 import SwitchField from './field/SwitchField.vue'
 import QuantityField from './field/QuantityField.vue'
+import FoldBox from './frame/FoldBox.vue'
 
 const { rows, tables, setting, lime, evaluation, dose, premixed, litres, offer, units, cropName, beside } =
   defineProps<{
@@ -47,6 +49,13 @@ const MODES: { value: LimeSetting['mode']; label: string }[] = [
   { value: 'fixed', label: words.byWeight },
   { value: 'none', label: 'None' },
 ]
+/** The dose, and what it brings: what is under the fold. */
+const limeSays = computed(() =>
+  dose !== null && isDose(dose)
+    ? `${doseText(dose, units)}${lime.mode === 'toTarget' ? `, ${words.toPh(pHText(lime.target))}` : ''}`
+    : common.none,
+)
+const isWrong = computed(() => beside('limeTarget') !== null || beside('limeGramsPerLitre') !== null)
 const choices = computed(() => limeChoices(rows, lime))
 const chosen = computed({
   get: () => limeChoice(lime.limeId, lime.dolomiteShare),
@@ -67,46 +76,7 @@ const doses = computed(() =>
 
 <template>
   <section class="lime" aria-labelledby="lime-title">
-    <div class="row">
-      <h2 id="lime-title">{{ words.lime }}</h2>
-      <strong v-if="dose !== null" class="figure">{{ isDose(dose) ? doseText(dose, units) : 'none' }}</strong>
-    </div>
-    <SwitchField
-      :model-value="lime.mode"
-      :options="MODES"
-      labelled-by="lime-title"
-      @update:model-value="emit('change', { mode: $event })"
-    />
-    <QuantityField
-      v-if="lime.mode === 'toTarget'"
-      :label="words.phWantedInSixWeeks"
-      quantity="number"
-      :units="units"
-      :problem="beside('limeTarget')"
-      :model-value="lime.target"
-      :hint="cropName ? words.wellWithinWhatLikesUnless(cropName.toLowerCase()) : words.mostVegetables60To"
-      @update:model-value="emit('change', { target: $event })"
-    />
-    <AmountField
-      v-else-if="lime.mode === 'fixed'"
-      :label="words.amountOfLime"
-      :dose="lime.gramsPerLitre"
-      :said="lime.measure ?? null"
-      :setting="setting"
-      :problem="beside('limeGramsPerLitre')"
-      @set="(gramsPerLitre, measure) => emit('change', { gramsPerLitre, measure })"
-    />
-    <ChoiceField
-      v-if="lime.mode !== 'none'"
-      v-model="chosen"
-      :label="words.whichLime"
-      :options="choices"
-      :search="words.searchLimes"
-      :none="words.noLimeOfThatName"
-    />
-    <p v-if="lime.mode !== 'none' && limeCaution(lime.limeId)" class="warn">
-      <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ limeCaution(lime.limeId) }}
-    </p>
+    <h2 id="lime-title" class="visually-hidden">{{ words.lime }}</h2>
     <div v-if="offer">
       <Button
         :label="words.giveOfLime(doseText(offer.gramsPerLitre, units))"
@@ -117,16 +87,60 @@ const doses = computed(() =>
       />
       <p class="soft">{{ words.toBringItToPh(pHText(offer.target)) }}</p>
     </div>
-    <ul v-if="doses.length" class="plain doses">
-      <li v-for="d in doses" :key="d.name">{{ d.name }}: {{ d.inHand }}</li>
-    </ul>
-    <p v-if="evaluation" class="soft">
-      {{ words.withoutLimeTheMixIs(pHText(evaluation.blend.pH)) }}
-      <template v-if="isDose(premixed)">{{ words.theFinishedMixInIt(doseText(premixed, units)) }}</template>
-      <template v-if="dose !== null && isDose(dose) && lime.dolomiteShare > 0">{{
-        words.dolomiteBringsMagnesiumAndWorks
-      }}</template>
-    </p>
+    <FoldBox id="lime" :title="words.lime" :says="limeSays" :needed="isWrong">
+      <div class="stack">
+        <SwitchField
+          :model-value="lime.mode"
+          :options="MODES"
+          labelled-by="lime-title"
+          @update:model-value="emit('change', { mode: $event })"
+        />
+        <QuantityField
+          v-if="lime.mode === 'toTarget'"
+          :label="words.phWantedInSixWeeks"
+          quantity="number"
+          :units="units"
+          :problem="beside('limeTarget')"
+          :model-value="lime.target"
+          :hint="
+            cropName ? words.wellWithinWhatLikesUnless(cropName.toLowerCase()) : words.mostVegetables60To
+          "
+          @update:model-value="emit('change', { target: $event })"
+        />
+        <AmountField
+          v-else-if="lime.mode === 'fixed'"
+          :label="words.amountOfLime"
+          :dose="lime.gramsPerLitre"
+          :said="lime.measure ?? null"
+          :setting="setting"
+          :problem="beside('limeGramsPerLitre')"
+          @set="(gramsPerLitre, measure) => emit('change', { gramsPerLitre, measure })"
+        />
+        <ChoiceField
+          v-if="lime.mode !== 'none'"
+          v-model="chosen"
+          :label="words.whichLime"
+          :options="choices"
+          :search="words.searchLimes"
+          :none="words.noLimeOfThatName"
+        />
+        <p v-if="lime.mode !== 'none' && limeCaution(lime.limeId)" class="warn">
+          <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ limeCaution(lime.limeId) }}
+        </p>
+        <ul v-if="doses.length" class="plain doses">
+          <li v-for="d in doses" :key="d.name">{{ d.name }}: {{ d.inHand }}</li>
+        </ul>
+        <p v-if="evaluation" class="soft">
+          {{ words.withoutLimeTheMixIs(pHText(evaluation.blend.pH)) }}
+          <template v-if="isDose(premixed)">{{
+            words.theFinishedMixInIt(doseText(premixed, units))
+          }}</template>
+          <template v-if="dose !== null && isDose(dose) && lime.dolomiteShare > 0">{{
+            words.dolomiteBringsMagnesiumAndWorks
+          }}</template>
+        </p>
+      </div>
+    </FoldBox>
   </section>
 </template>
 

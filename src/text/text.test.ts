@@ -261,7 +261,10 @@ describe('names', () => {
   })
   test('of what is over: what settles, and what whole measures add', () => {
     const q = (blendLitres: number) => ({ plan: { blendLitres }, toBlend: 100 }) as unknown as Quantities
-    expect(overText(q(105), 0.07)).toEqual(['7 % goes when it settles', '5 % over from rounding to whole measures'])
+    expect(overText(q(105), 0.07)).toEqual([
+      '7 % goes when it settles',
+      '5 % over from rounding to whole measures',
+    ])
     expect(overText(q(100.2), 0.07)).toEqual(['7 % goes when it settles'])
     expect(overText(q(98), 0)).toEqual(['2 % short from rounding to whole measures'])
   })

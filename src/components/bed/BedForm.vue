@@ -8,6 +8,7 @@ import type { BedSpec, Vessel } from '@/model/garden/schemas'
 import { baseOf, ofKind, OUTLETS, outletOf, type Outlet } from '@/model/garden/vessel'
 import { BED_WORDS } from '@/text/bed/bedFields'
 import type { Choice } from '@/text/base/choices'
+import { layerName, shortName, STANDING_NAMES, WALL_NAMES } from '@/text/base/labels'
 import { VESSEL_NAMES } from '@/text/bed/vessels'
 import type { Sentence } from '@/text/base/problems.en'
 import { CLOTH_OUTLET, OUTLET_NAMES } from '@/text/bed/vessels'
@@ -15,6 +16,7 @@ import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
 import TextField from '../field/TextField.vue'
+import FoldBox from '../frame/FoldBox.vue'
 import LayerFields from './LayerFields.vue'
 import PlainFields from './PlainFields.vue'
 import ShapeFields from './ShapeFields.vue'
@@ -37,66 +39,94 @@ const outlets = computed(() =>
     label: value === 'drainHoles' && spec.wall === 'fabric' ? CLOTH_OUTLET : OUTLET_NAMES[value],
   })),
 )
+/** What is under each fold, in a few words. */
+const bedSays = computed(() =>
+  [OUTLET_NAMES[outletOf(vessel.value)], WALL_NAMES[spec.wall], STANDING_NAMES[spec.standing]]
+    .join(', ')
+    .toLowerCase(),
+)
+const layersSays = computed(
+  () =>
+    [...spec.layers.map(layerName), ...(spec.cover ? [shortName(spec.cover.materialId)] : [])].join(', ') ||
+    common.nothing.toLowerCase(),
+)
+const wrong = (...fields: string[]) => fields.some((f) => beside(f) !== null)
 const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(outlet) })
 </script>
 
 <template>
   <div class="form">
-    <TextField
-      :label="BED_WORDS.name.label"
-      :model-value="spec.name"
-      :placeholder="VESSEL_NAMES[vessel.kind].one"
-      :most="LONGEST_NAME"
-      @update:model-value="emit('change', { name: $event })"
-    />
-    <VesselKinds
-      :model-value="vessel.kind"
-      @update:model-value="emit('change', ofKind(spec, $event, units))"
-    />
+    <FoldBox id="shape" :title="common.shape" :says="VESSEL_NAMES[vessel.kind].one">
+      <VesselKinds
+        :model-value="vessel.kind"
+        @update:model-value="emit('change', ofKind(spec, $event, units))"
+      />
+    </FoldBox>
     <ShapeFields
       :vessel="vessel"
       :units="units"
       :beside="beside"
       @change="emit('change', { vessel: $event })"
     />
-    <div class="pair">
-      <ChoiceField
-        :label="words.whereWaterLeaves"
-        :model-value="outletOf(vessel)"
-        :options="outlets"
-        @update:model-value="setOutlet"
+    <FoldBox
+      id="bed"
+      :title="words.sidesAndFilling"
+      :says="bedSays"
+      :needed="wrong('sideHoles', 'bedCount', 'rootBalls', 'bears')"
+    >
+      <TextField
+        :label="BED_WORDS.name.label"
+        :model-value="spec.name"
+        :placeholder="VESSEL_NAMES[vessel.kind].one"
+        :most="LONGEST_NAME"
+        @update:model-value="emit('change', { name: $event })"
       />
-      <QuantityField
-        v-if="vessel.base.kind === 'sideHoles'"
-        :label="words.heightOfTheSideHoles"
-        quantity="length"
+      <div class="pair">
+        <ChoiceField
+          :label="words.whereWaterLeaves"
+          :model-value="outletOf(vessel)"
+          :options="outlets"
+          @update:model-value="setOutlet"
+        />
+        <QuantityField
+          v-if="vessel.base.kind === 'sideHoles'"
+          :label="words.heightOfTheSideHoles"
+          quantity="length"
+          :units="units"
+          :problem="beside('sideHoles')"
+          :model-value="vessel.base.height"
+          :hint="words.aboveTheInsideOfThe"
+          @update:model-value="setVessel({ base: { kind: 'sideHoles', height: $event } })"
+        />
+        <QuantityField
+          :label="words.howManyThereAre"
+          quantity="number"
+          :units="units"
+          :problem="beside('bedCount')"
+          :model-value="vessel.count"
+          :hint="common.allAlike"
+          @update:model-value="setVessel({ count: $event })"
+        />
+        <PlainFields :spec="spec" :units="units" :beside="beside" @change="emit('change', $event)" />
+      </div>
+    </FoldBox>
+    <FoldBox
+      id="layers"
+      :title="words.underAndOnTheMix"
+      :says="layersSays"
+      :needed="wrong('thickness', 'cover')"
+    >
+      <LayerFields
+        :layers="spec.layers"
+        :cover="spec.cover"
+        :lip="vessel.headspace"
+        :materials="materials"
         :units="units"
-        :problem="beside('sideHoles')"
-        :model-value="vessel.base.height"
-        :hint="words.aboveTheInsideOfThe"
-        @update:model-value="setVessel({ base: { kind: 'sideHoles', height: $event } })"
+        :problem="beside('thickness')"
+        :cover-problem="beside('cover')"
+        @change="emit('change', $event)"
       />
-      <QuantityField
-        :label="words.howManyThereAre"
-        quantity="number"
-        :units="units"
-        :problem="beside('bedCount')"
-        :model-value="vessel.count"
-        :hint="common.allAlike"
-        @update:model-value="setVessel({ count: $event })"
-      />
-      <PlainFields :spec="spec" :units="units" :beside="beside" @change="emit('change', $event)" />
-    </div>
-    <LayerFields
-      :layers="spec.layers"
-      :cover="spec.cover"
-      :lip="vessel.headspace"
-      :materials="materials"
-      :units="units"
-      :problem="beside('thickness')"
-      :cover-problem="beside('cover')"
-      @change="emit('change', $event)"
-    />
+    </FoldBox>
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import { cropFields as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { countProblem } from '@/core/amounts'
 import { CROPS, type Crop } from '@/core/data'
+import { cropName } from '@/core/data/cropTable'
 import type { Targets } from '@/core/targets'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { STAGES, type Job, type Place } from '@/model/garden/schemas'
@@ -20,6 +21,7 @@ import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import ManyChoiceField from '../field/ManyChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
+import FoldBox from '../frame/FoldBox.vue'
 import MonthStrip from '../MonthStrip.vue'
 
 const { job, crop, place, targets, units, room } = defineProps<{
@@ -55,6 +57,14 @@ const winter = computed(() => {
   const margin = winterOf(job, place)
   return margin && crop ? winterText(margin, crop.name, units) : null
 })
+/** What is under the fold, in a few words. */
+const growingSays = computed(() =>
+  [
+    job.plantMonth === null ? words.mayIfUnsaid : MONTHS[job.plantMonth - 1]!,
+    climateName(place),
+    ...job.companionIds.map((id) => cropName(id)),
+  ].join(', '),
+)
 const plantsProblem = computed(() => {
   const wrong = job.plants === null ? null : countProblem(job.plants)
   return wrong && problemText(wrong, units)
@@ -74,7 +84,7 @@ const plantsProblem = computed(() => {
       :hint="cropLikesText(crop)"
       @update:model-value="emit('crop', $event)"
     />
-    <template v-if="crop">
+    <FoldBox v-if="crop" id="growing" :title="words.whenAndWithWhat" :says="growingSays">
       <ManyChoiceField
         :label="words.withItInTheSame"
         name="Other crops in the same mix"
@@ -142,10 +152,10 @@ const plantsProblem = computed(() => {
       <div v-if="outdoors" class="field">
         <span class="label">{{ words.whenItCanStandOutside }}</span>
         <MonthStrip :suits="outdoors.suits" :planting="outdoors.planting" />
-        <p v-if="monthWord" class="said">{{ monthWord }}</p>
         <p v-if="winter" class="said">{{ winter }}</p>
       </div>
-    </template>
+    </FoldBox>
+    <p v-if="monthWord" class="said">{{ monthWord }}</p>
   </div>
 </template>
 

@@ -10,9 +10,11 @@ import type { AmountSetting } from '@/model/amounts/amount'
 import type { DressingLine } from '@/model/garden/schemas'
 import { usualLine, type DoseOffer } from '@/model/mix/doses'
 import { dressingChoices } from '@/text/base/choices'
-import { offerText } from '@/text/mix/doses'
-import type { UnitSystem } from '@/text/base/units'
+import { doseProblem, offerText } from '@/text/mix/doses'
+import { dressingName } from '@/text/shelf/dressings'
+import { doseText, type UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
+import FoldBox from '../frame/FoldBox.vue'
 import DressingRow from './DressingRow.vue'
 
 const { rows, materials, tables, lines, beds, units, litres, settingOf, offers, stale } = defineProps<{
@@ -41,6 +43,16 @@ function add(id: string | null) {
   const line = id && usualLine(id, lines, tables)
   if (line) emit('set', line)
 }
+/** What is given already: what is under the fold. */
+const given = computed(() =>
+  lines.length === 0
+    ? common.none
+    : lines
+        .map((l) => `${doseText(l.gramsPerLitre, units)} ${dressingName(l.dressingId).toLowerCase()}`)
+        .join(', '),
+)
+/** An amount that cannot be is seen, whatever is folded. */
+const isWrong = computed(() => lines.some((l) => doseProblem(l.gramsPerLitre) !== null))
 const doses = computed(() =>
   offers.map((offer) => ({ line: offer.line, ...offerText(offer, litres, units) })),
 )
@@ -48,18 +60,7 @@ const doses = computed(() =>
 
 <template>
   <section class="dressings" aria-labelledby="dressings-title">
-    <h2 id="dressings-title">{{ words.feedAndOtherDressings }}</h2>
-    <DressingRow
-      v-for="line in lines"
-      :key="line.id"
-      :dressing="dressingIn(tables, line.dressingId)"
-      :line="line"
-      :beds="beds"
-      :units="units"
-      :setting="settingOf(line)"
-      @set="emit('set', $event)"
-      @remove="emit('remove', line.id)"
-    />
+    <h2 id="dressings-title" class="visually-hidden">{{ words.feedAndOtherDressings }}</h2>
     <div v-for="d in doses" :key="d.line.dressingId" class="offer">
       <Button
         :label="words.give(d.label)"
@@ -71,19 +72,32 @@ const doses = computed(() =>
       />
       <p class="soft">{{ d.why }}</p>
     </div>
-    <ChoiceField
-      :key="lines.length"
-      :label="words.addAFeedOrOther"
-      hide-label
-      :model-value="null"
-      :options="offered"
-      :placeholder="words.addAFeedOrOther"
-      :search="words.searchDressings"
-      :none="words.noDressingOfThatName"
-      @update:model-value="add"
-    />
-    <Button :label="common.aFeedOrLimeOf" icon="pi pi-pencil" text size="small" @click="emit('describe')" />
-    <Button :label="common.doseByLabel" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
+    <FoldBox id="dressings" :title="words.feedAndOtherDressings" :says="given" :needed="isWrong">
+      <DressingRow
+        v-for="line in lines"
+        :key="line.id"
+        :dressing="dressingIn(tables, line.dressingId)"
+        :line="line"
+        :beds="beds"
+        :units="units"
+        :setting="settingOf(line)"
+        @set="emit('set', $event)"
+        @remove="emit('remove', line.id)"
+      />
+      <ChoiceField
+        :key="lines.length"
+        :label="words.addAFeedOrOther"
+        hide-label
+        :model-value="null"
+        :options="offered"
+        :placeholder="words.addAFeedOrOther"
+        :search="words.searchDressings"
+        :none="words.noDressingOfThatName"
+        @update:model-value="add"
+      />
+      <Button :label="common.aFeedOrLimeOf" icon="pi pi-pencil" text size="small" @click="emit('describe')" />
+      <Button :label="common.doseByLabel" icon="pi pi-tag" text size="small" @click="emit('byLabel')" />
+    </FoldBox>
   </section>
 </template>
 

@@ -9,6 +9,7 @@ import type { UnitSystem } from '@/text/base/units'
 import { BEGIN_NAMES, BELOW_NAMES, TIMES_NAMES } from '@/text/water/watering'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
+import FoldBox from '../frame/FoldBox.vue'
 
 const { pouring, belows, grows, units } = defineProps<{
   pouring: Pouring
@@ -45,40 +46,47 @@ const MONTH_OPTIONS = MONTHS.map((label, i) => ({ value: i + 1, label }))
 <template>
   <div class="fields">
     <QuantityField v-model="litres" :label="words.waterEachTime" quantity="volume" :units="units" />
-    <QuantityField v-model="minutes" :label="words.pouredOver" quantity="minutes" :units="units" />
-    <ChoiceField v-model="times" :label="words.when" :options="TIMES" />
-    <ChoiceField v-model="begin" :label="words.theMixIs" :options="BEGINS" />
-    <ChoiceField
-      v-if="belows.length > 1"
-      v-model="below"
-      :label="common.below"
-      :options="options(BELOW_NAMES, belows)"
-    />
-    <ChoiceField v-if="grows" v-model="month" :label="words.inAUsual" :options="MONTH_OPTIONS" />
-    <QuantityField
-      v-model="uses"
-      :label="words.usedInADay"
-      quantity="volume"
-      :units="units"
-      optional
-      :hint="grows ? words.emptyWhatThisCropTakes : words.emptyNothingIsTaken"
-    />
-    <QuantityField v-model="rain" :label="words.rainOnTheSecondDay" quantity="rain" :units="units" />
-    <QuantityField
-      v-model="days"
-      :label="words.followedFor"
-      quantity="days"
-      :units="units"
-      :hint="words.from1To14Days"
-    />
+    <FoldBox id="pouring" :title="words.howAndOnWhat">
+      <QuantityField v-model="minutes" :label="words.pouredOver" quantity="minutes" :units="units" />
+      <ChoiceField v-model="times" :label="words.when" :options="TIMES" />
+      <ChoiceField v-model="begin" :label="words.theMixIs" :options="BEGINS" />
+      <ChoiceField
+        v-if="belows.length > 1"
+        v-model="below"
+        :label="common.below"
+        :options="options(BELOW_NAMES, belows)"
+      />
+      <ChoiceField v-if="grows" v-model="month" :label="words.inAUsual" :options="MONTH_OPTIONS" />
+      <QuantityField
+        v-model="uses"
+        :label="words.usedInADay"
+        quantity="volume"
+        :units="units"
+        optional
+        :hint="grows ? words.emptyWhatThisCropTakes : words.emptyNothingIsTaken"
+      />
+      <QuantityField v-model="rain" :label="words.rainOnTheSecondDay" quantity="rain" :units="units" />
+      <QuantityField
+        v-model="days"
+        :label="words.followedFor"
+        quantity="days"
+        :units="units"
+        :hint="words.from1To14Days"
+      />
+      <slot />
+    </FoldBox>
   </div>
 </template>
 
 <style scoped>
-.fields {
+.fields,
+.fields :deep(.inside) {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(10.5rem, 1fr));
   gap: 12px 16px;
   align-items: start;
+}
+.fields > .fold {
+  grid-column: 1 / -1;
 }
 </style>

@@ -63,6 +63,7 @@ export const common = {
   notSoldLikeThisAny: 'Not sold like this any more',
   note: 'Note',
   nothing: 'Nothing',
+  none: 'none',
   nothingOnTheShelfAnswers: (search: Shown) => `Nothing on the shelf answers to “${search}”.`,
   of: (card: Shown, ofText: Shown) => `${card} of ${ofText}`,
   ofMix: (mixHeight: Shown) => `${mixHeight} of mix`,

@@ -29,6 +29,8 @@ export const bedDrawing = {
 }
 
 export const bedForm = {
+  sidesAndFilling: 'Name, holes, sides and filling',
+  underAndOnTheMix: 'Under the mix and on it',
   whereWaterLeaves: 'Where water leaves',
   heightOfTheSideHoles: 'Height of the side holes',
   aboveTheInsideOfThe: 'above the inside of the base',
@@ -45,6 +47,7 @@ export const bedRow = {
 }
 
 export const cropFields = {
+  whenAndWithWhat: 'When, where and with what',
   crop: 'Crop',
   chooseWhatWillGrowIn: 'Choose what will grow in it',
   withItInTheSame: 'With it in the same mix',

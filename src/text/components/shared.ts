@@ -7,6 +7,7 @@ export const cautionList = {
 }
 
 export const limeBox = {
+  toPh: (pH: Shown) => `to pH ${pH}`,
   lime: 'Lime',
   phWantedInSixWeeks: 'pH wanted in six weeks',
   wellWithinWhatLikesUnless: (cropName: Shown) => `well within what ${cropName} likes, unless you change it`,

@@ -8,6 +8,7 @@ export const playBar = {
 }
 
 export const pouringFields = {
+  howAndOnWhat: 'How it is poured, and on what',
   waterEachTime: 'Water each time',
   pouredOver: 'Poured over',
   when: 'When',

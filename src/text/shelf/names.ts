@@ -20,3 +20,8 @@ export const materialFindable = (m: Material): Findable => ({
 })
 export const dressingFindable = (d: Dressing): Findable => ({ name: d.name, words: namesOf(d.id) })
 export const cropFindable = (c: Crop): Findable => ({ name: c.name, words: [c.latin, ...namesOf(c.id)] })
+
+const FEW = 3
+/** "fine peat, coir pith, bark…": the first few of a list. */
+export const someOf = (names: readonly string[]): string =>
+  `${names.slice(0, FEW).join(', ')}${names.length > FEW ? '…' : ''}`

@@ -1,4 +1,6 @@
 export const benchFigures = {
+  moreFigures: 'More figures',
+  moreFiguresSays: 'salts, feed, later years, cost',
   whatTheMixWillDo: 'What the mix will do',
   drawingLotsOfSuchMaterials: 'Trying batches of such materials…',
   toSeeHowOftenIt: 'to see how often it will want water.',

@@ -1,6 +1,7 @@
 import type { Shown } from '../base/shown'
 
 export const benchTools = {
+  moreTools: 'More tools',
   toolsOfTheBench: 'Tools of the bench',
   compare: 'Compare',
   byPacks: 'By packs',

@@ -1,6 +1,8 @@
 import type { Shown } from '../base/shown'
 
 export const buyStation = {
+  printShareSave: 'Print, share or save the list',
+  bucketAndVessel: (bucket: Shown, vessel: Shown) => `bucket ${bucket}, mixed in ${vessel}`,
   toolsAndAllowance: 'Tools and allowance',
   boughtTogetherWith: 'Bought together with',
   searchYourJobs: 'Search your jobs',

@@ -1,4 +1,5 @@
 export const containersStation = {
+  moreBeds: 'More beds in this job',
   whatIsFilled: 'What is filled',
   howMuch: 'How much',
   oneOfTheBedsIs: 'One of the beds is not counted: something is wrong with it.',

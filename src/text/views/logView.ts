@@ -1,6 +1,9 @@
 import type { Shown } from '../base/shown'
 
 export const logView = {
+  moreToNote: 'More to note',
+  moreToNoteSays: 'salts, weight, level, leaves, pests, photos',
+  searchAndSheets: 'Search and sheets',
   log: 'Log',
   typeToFindABed: 'Type to find a bed',
   noBedIsCalledThat: 'No bed is called that',

@@ -1,4 +1,6 @@
 export const shelfMaterials = {
+  whatYouHave: 'What you have',
+  everythingElse: 'Everything else',
   saveTheShelfAsCsv: 'Save the shelf as CSV',
   openBedShelfCsv: 'open-bed shelf.csv',
 }

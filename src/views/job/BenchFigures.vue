@@ -6,6 +6,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import ReadingList from '@/components/ReadingList.vue'
 import { chanceSentence } from '@/text/mix/finder'
 import { readingsAtOnce } from '@/text/readings/atOnce'
@@ -106,7 +107,9 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
         }}
       </p>
       <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
-      <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
+      <FoldBox id="figures" :title="words.moreFigures" :says="words.moreFiguresSays">
+        <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
+      </FoldBox>
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
         <Button :label="common.tryAgain" size="small" outlined @click="likely.again" />
       </ProblemBox>

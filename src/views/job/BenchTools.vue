@@ -9,9 +9,11 @@ import { materialIn } from '@/core/data'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { byPacks, type ByPacks, type PackCount } from '@/model/mix/byPacks'
 import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
+import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import ShareDialog from '@/components/bench/ShareDialog.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import StarterDialog from '@/components/bench/StarterDialog.vue'
 import VersionsDialog from '@/components/bench/VersionsDialog.vue'
 import { ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
@@ -29,6 +31,8 @@ const emit = defineEmits<{
 }>()
 const garden = useGarden()
 const tables = useTables(garden)
+/** A phone has room for the first few. */
+const onPhone = useMediaQuery('(max-width: 760px)')
 const units = computed(() => garden.settings.units)
 const dialog = ref<'versions' | 'starters' | 'share' | 'packs' | null>(null)
 const isOpen = (which: NonNullable<typeof dialog.value>) =>
@@ -87,32 +91,39 @@ async function print() {
     <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
       ><i class="pi pi-cloud" aria-hidden="true" />{{ common.waterIt }}</RouterLink
     >
-    <Button
-      :label="common.mixesToBeginFrom"
-      icon="pi pi-book"
-      text
-      size="small"
-      @click="dialog = 'starters'"
-    />
-    <Button :label="words.byPacks" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
-    <Button
-      :label="job.versions.length ? words.versions(job.versions.length) : words.versions2"
-      icon="pi pi-history"
-      text
-      size="small"
-      @click="dialog = 'versions'"
-    />
-    <Button
-      :label="words.share"
-      icon="pi pi-share-alt"
-      text
-      size="small"
-      :disabled="!hasMix"
-      @click="dialog = 'share'"
-    />
-    <RouterLink :to="{ name: 'recipe', params: { garden: garden.name } }"
-      ><i class="pi pi-inbox" aria-hidden="true" />{{ words.openARecipe }}</RouterLink
+    <component
+      :is="onPhone ? FoldBox : 'span'"
+      id="tools-more"
+      class="more"
+      :title="onPhone ? words.moreTools : undefined"
     >
+      <Button
+        :label="common.mixesToBeginFrom"
+        icon="pi pi-book"
+        text
+        size="small"
+        @click="dialog = 'starters'"
+      />
+      <Button :label="words.byPacks" icon="pi pi-box" text size="small" @click="dialog = 'packs'" />
+      <Button
+        :label="job.versions.length ? words.versions(job.versions.length) : words.versions2"
+        icon="pi pi-history"
+        text
+        size="small"
+        @click="dialog = 'versions'"
+      />
+      <Button
+        :label="words.share"
+        icon="pi pi-share-alt"
+        text
+        size="small"
+        :disabled="!hasMix"
+        @click="dialog = 'share'"
+      />
+      <RouterLink :to="{ name: 'recipe', params: { garden: garden.name } }"
+        ><i class="pi pi-inbox" aria-hidden="true" />{{ words.openARecipe }}</RouterLink
+      >
+    </component>
     <StarterDialog v-model:visible="startersOpen" :units="units" @begin="begin" />
     <VersionsDialog
       v-model:visible="versionsOpen"
@@ -147,7 +158,7 @@ async function print() {
   gap: 2px 10px;
   margin: -4px 0 -10px;
 }
-.tools > a {
+.tools a {
   display: inline-flex;
   align-items: center;
   gap: 8px;
@@ -163,7 +174,15 @@ async function print() {
   white-space: nowrap;
   flex: none;
 }
-.tools > a:hover {
+.tools a:hover {
   text-decoration: underline;
+}
+.more {
+  display: contents;
+}
+.more:is(details) {
+  display: block;
+  width: 100%;
+  border-top: 0;
 }
 </style>

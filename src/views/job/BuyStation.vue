@@ -5,6 +5,7 @@ import { buyStation as says } from '@/text/views/buyStation'
 import Button from 'primevue/button'
 import { useClipboard } from '@vueuse/core'
 import { computed, ref, toRaw } from 'vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
 import MoneyBox from '@/components/make/MoneyBox.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
@@ -128,6 +129,14 @@ const losses = computed(() =>
       ]
     : [],
 )
+const toolsSay = computed(() =>
+  job.value
+    ? says.bucketAndVessel(
+        volumeText(job.value.plan.bucket, units.value),
+        volumeText(job.value.plan.vessel, units.value),
+      )
+    : '',
+)
 const wrongBeds = computed(() => beside('count', quantities.value))
 const printPage = () => window.print()
 const saveCsv = () =>
@@ -145,7 +154,13 @@ const saveCsv = () =>
 <template>
   <StationFrame v-if="job">
     <h1 class="print-only">{{ jobTitle(job) }}</h1>
-    <section class="card plan no-print" :aria-label="says.toolsAndAllowance">
+    <FoldBox
+      id="tools"
+      class="no-print"
+      :title="says.toolsAndAllowance"
+      :says="toolsSay"
+      :needed="problem !== null && job.parts.length > 0"
+    >
       <PlanFields
         :plan="job.plan"
         :units="units"
@@ -164,7 +179,7 @@ const saveCsv = () =>
         :model-value="job.boughtWith"
         @update:model-value="marks({ boughtWith: [...$event] }, 'what is bought together')"
       />
-    </section>
+    </FoldBox>
     <ProblemBox v-if="problem" :sentence="problem">
       <RouterLink v-if="wrongBeds" :to="to('containers')">{{ says.backToTheContainers }}</RouterLink>
       <RouterLink v-else-if="job.parts.length === 0" :to="to('mix')">{{ common.backToTheMix }}</RouterLink>
@@ -174,7 +189,7 @@ const saveCsv = () =>
       <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       <div class="row title">
         <h2>{{ says.whatToGather }}</h2>
-        <span class="row">
+        <FoldBox id="buy-list" class="no-print" :title="says.printShareSave">
           <Button :label="says.printTheList" icon="pi pi-print" text size="small" @click="printPage" />
           <Button
             :label="copied ? common.copied : says.shareAsText"
@@ -184,7 +199,7 @@ const saveCsv = () =>
             @click="shareList"
           />
           <Button :label="common.saveAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
-        </span>
+        </FoldBox>
       </div>
       <GatherTable
         :lines="lines"

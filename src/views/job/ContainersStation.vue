@@ -5,6 +5,7 @@ import { containersStation as words } from '@/text/views/containersStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import AmountChoice from '@/components/bed/AmountChoice.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import BedAdder from '@/components/bed/BedAdder.vue'
 import BedForm from '@/components/bed/BedForm.vue'
 import BedPicture from '@/components/bed/BedPicture.vue'
@@ -121,7 +122,9 @@ const loaded = computed(() =>
       />
       <h2>{{ common.beds }}</h2>
       <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="choose" @remove="beds.remove" />
-      <BedAdder :offered="offered" @add="add" @new="addNew" />
+      <FoldBox id="beds" :title="words.moreBeds">
+        <BedAdder :offered="offered" @add="add" @new="addNew" />
+      </FoldBox>
       <JobBedFields
         :bed="chosen"
         :crop-name="crop?.name ?? ''"

@@ -9,6 +9,7 @@ import QuantityField from '@/components/field/QuantityField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import TextField from '@/components/field/TextField.vue'
 import DialogForm from '@/components/frame/DialogForm.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import PhotoStrip from '@/components/record/PhotoStrip.vue'
@@ -40,6 +41,9 @@ const { beds, bedOptions, bedName, draft, problem, dayProblem, search, shown, so
 const photos = usePhotos(garden, () => jobId)
 const { to } = useStations(() => jobId)
 
+/** What is noted most; the rest is under a heading. */
+const USUAL: readonly EntryKind[] = ['watered', 'fed', 'pH', 'harvest', 'note']
+const OTHERS = ENTRY_KINDS.filter((kind) => !USUAL.includes(kind))
 const following = ref<Timeline>('pH')
 const start = computed(() => job.value && seasonStart({ job: job.value, record: record.value }))
 const course = computed(() =>
@@ -101,7 +105,7 @@ const saveCsv = () =>
       <div class="kinds">
         <Button :label="words.watered" icon="pi pi-check" @click="log.watered" />
         <Button
-          v-for="kind in ENTRY_KINDS"
+          v-for="kind in USUAL"
           :key="kind"
           :label="kind === 'watered' ? words.wateredSoMuch : ENTRY_NAMES[kind].name"
           outlined
@@ -109,6 +113,25 @@ const saveCsv = () =>
           @click="log.begin(kind)"
         />
       </div>
+      <FoldBox id="log-more" :title="words.moreToNote" :says="words.moreToNoteSays">
+        <div class="kinds">
+          <Button
+            v-for="kind in OTHERS"
+            :key="kind"
+            :label="ENTRY_NAMES[kind].name"
+            outlined
+            :aria-pressed="draft?.kind === kind && !draft.of"
+            @click="log.begin(kind)"
+          />
+        </div>
+        <PhotoStrip
+          :photos="photos.photos.value"
+          :room="photos.room.value"
+          :trouble="photos.trouble.value"
+          @add="photos.add"
+          @remove="photos.remove"
+        />
+      </FoldBox>
       <DialogForm
         v-if="draft"
         :keep="words.keep(ENTRY_NAMES[draft.kind].name.toLowerCase())"
@@ -141,13 +164,6 @@ const saveCsv = () =>
           <Button v-if="draft.of" type="button" :label="words.removeThisLine" text @click="log.removeDraft" />
         </template>
       </DialogForm>
-      <PhotoStrip
-        :photos="photos.photos.value"
-        :room="photos.room.value"
-        :trouble="photos.trouble.value"
-        @add="photos.add"
-        @remove="photos.remove"
-      />
       <p>
         <RouterLink :to="to('wrong')">{{ common.somethingLooksWrong }}</RouterLink> ·
         <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }">{{
@@ -174,7 +190,7 @@ const saveCsv = () =>
       </p>
       <div class="row title">
         <h2>{{ words.whatWasNoted }}</h2>
-        <span class="row">
+        <FoldBox id="log-sheet" :title="words.searchAndSheets">
           <Button
             :label="common.readASheet"
             icon="pi pi-upload"
@@ -190,20 +206,20 @@ const saveCsv = () =>
             size="small"
             @click="saveCsv"
           />
-        </span>
+          <TextField
+            v-if="all.length > 8"
+            v-model="search"
+            :label="words.searchTheLog"
+            hide-label
+            :placeholder="words.searchTheLog"
+          />
+        </FoldBox>
       </div>
       <p v-if="soFar">{{ soFar }}</p>
-      <TextField
-        v-if="all.length > 8"
-        v-model="search"
-        :label="words.searchTheLog"
-        hide-label
-        :placeholder="words.searchTheLog"
-      />
       <p v-if="all.length === 0" class="soft">
         {{ words.nothingNotedYetOnePress }}
       </p>
-      <ListInSight v-slot="{ item }" :items="shown" class="plain">
+      <ListInSight v-slot="{ item }" :items="shown" :lines="5" on-demand class="plain">
         <div class="entry">
           <span class="day">{{ dayText(item.at) }}</span>
           <span class="what">

@@ -79,15 +79,16 @@ const trouble = useWateringTrouble(inHand, problem)
     </p>
     <ProblemBox v-else-if="trouble" :sentence="trouble" />
     <template v-if="pouring">
-      <PouringFields :pouring="pouring" :belows="belows" :grows="grows" :units="units" @change="change" />
-      <ChoiceField
-        v-model="beside"
-        class="beside"
-        :label="words.besideIt"
-        :options="offered"
-        :placeholder="common.nothing"
-        clearable
-      />
+      <PouringFields :pouring="pouring" :belows="belows" :grows="grows" :units="units" @change="change">
+        <ChoiceField
+          v-model="beside"
+          class="beside"
+          :label="words.besideIt"
+          :options="offered"
+          :placeholder="common.nothing"
+          clearable
+        />
+      </PouringFields>
     </template>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
       <button type="button" class="again" @click="again">{{ common.tryAgain }}</button>

@@ -9,6 +9,7 @@ import { saveFile } from '@/composables/page/saveFile'
 import type { Matches } from '@/model/sheets/sheet'
 import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
 import { shortName } from '@/text/base/labels'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
 import MaterialRow from '@/components/shelf/MaterialRow.vue'
 import PackDialog from '@/components/PackDialog.vue'
@@ -19,7 +20,8 @@ import type { OwnMaterialRecord } from '@/model/garden/schemas'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { useGarden } from '@/stores/garden'
 import { counted } from '@/text/base/counted'
-import { materialFindable } from '@/text/shelf/names'
+import { FAMILY_NAMES } from '@/text/shelf/materials'
+import { materialFindable, someOf } from '@/text/shelf/names'
 import { search as searchRows } from '@/text/shelf/search'
 import type { UnitSystem } from '@/text/base/units'
 
@@ -37,6 +39,18 @@ const rows = computed(() =>
     own: owns.value.get(material.id) ?? null,
   })),
 )
+/** Whoever searches sees all that is found; else what the grower has comes first, the rest by family. */
+const isMine = ({ material, own }: (typeof rows.value)[number]) =>
+  own !== null || shelfItemOf(garden.records, material.id) !== undefined
+const mine = computed(() => (search.trim() === '' ? rows.value.filter(isMine) : rows.value))
+const families = computed(() => {
+  if (search.trim() !== '') return []
+  const rest = rows.value.filter((row) => !isMine(row))
+  return [...new Set(rest.map((r) => r.material.family))].map((family) => {
+    const those = rest.filter((r) => r.material.family === family)
+    return { family, rows: those, says: someOf(those.map((r) => shortName(r.material.id).toLowerCase())) }
+  })
+})
 /** Readings behind what was learned of a material. */
 const readingsOf = (id: string | undefined) =>
   learnedOf(garden.records)?.rows.find((r) => r.id === id)?.from.length ?? 0
@@ -66,9 +80,10 @@ const saveCsv = () =>
     <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
     <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
   </div>
+  <h2 v-if="families.length && mine.length">{{ words.whatYouHave }}</h2>
   <ul class="plain">
     <MaterialRow
-      v-for="{ material, entry, own } in rows"
+      v-for="{ material, entry, own } in mine"
       :key="material.id"
       :material="material"
       :entry="entry"
@@ -79,6 +94,28 @@ const saveCsv = () =>
       @describe="own && emit('describe', own)"
     />
   </ul>
+  <h2 v-if="families.length && mine.length">{{ words.everythingElse }}</h2>
+  <FoldBox
+    v-for="group in families"
+    :id="`family ${group.family}`"
+    :key="group.family"
+    :title="FAMILY_NAMES[group.family]"
+    :says="group.says"
+  >
+    <ul class="plain">
+      <MaterialRow
+        v-for="{ material, entry, own } in group.rows"
+        :key="material.id"
+        :material="material"
+        :entry="entry"
+        :own="own"
+        :units="units"
+        @read="figuresOf = material"
+        @edit="packOf = material"
+        @describe="own && emit('describe', own)"
+      />
+    </ul>
+  </FoldBox>
   <p v-if="rows.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
   <ShelfSheetDialog
     v-model:visible="sheetOpen"

@@ -1,0 +1,66 @@
+import type { Page } from '@playwright/test'
+import { expect, openGarden, PHONE, test } from './support'
+
+/** As a newcomer meets each screen: nothing was ever opened on the device. */
+test.use({ folded: true, viewport: PHONE })
+
+/** Screens high, controls and words in sight on a page. */
+const measure = (page: Page) =>
+  page.evaluate(() => {
+    const main = document.querySelector('main')!
+    const isShown = (e: Element) =>
+      e.checkVisibility({ visibilityProperty: true }) && !e.closest('.visually-hidden')
+    const controls = [
+      ...main.querySelectorAll('a[href],button,input,select,textarea,summary,[role=combobox],[role=button]'),
+    ]
+    return {
+      screens: document.documentElement.scrollHeight / innerHeight,
+      controls: controls.filter(isShown).length,
+      words: main.innerText.split(/\s+/).filter((w) => /[\p{L}\p{N}]/u.test(w)).length,
+    }
+  })
+
+/**
+ * Most that each screen of the demo may show at rest on a phone: screens, controls, words. They only ever come down;
+ * the aims are beside them.
+ */
+const MOST = [
+  // Aims: 1.5, 15, 250.
+  { path: '/jobs/fig/containers', screens: 2.5, controls: 31, words: 260 },
+  // Aims: 2.5, 35, 250.
+  { path: '/jobs/peppers-27/mix', screens: 3.4, controls: 52, words: 350 },
+  // Aims: 2, 20, 250.
+  { path: '/jobs/peppers-27/buy', screens: 3.3, controls: 31, words: 340 },
+  // Aims: 1.5, 20, 250.
+  { path: '/jobs/peppers-26/log', screens: 1.7, controls: 33, words: 120 },
+  // Aims: 1.5, 8, 250.
+  { path: '/jobs/peppers-27/water', screens: 2.3, controls: 23, words: 270 },
+  // Aims: 3, 30, 250.
+  { path: '/shelf', screens: 4.2, controls: 43, words: 420 },
+]
+test('each screen begins with what most need; the rest is under headings', async ({ page }) => {
+  for (const { path, ...most } of MOST) {
+    await openGarden(page, `/demo${path}`)
+    await expect(page.locator('main details.fold').first()).toBeVisible()
+    await expect
+      .poll(async () => {
+        const m = await measure(page)
+        return Object.entries(most).filter(([what, limit]) => m[what as keyof typeof m] > limit)
+      }, path)
+      .toEqual([])
+  }
+})
+
+test('a heading that was opened is open the next time, and in another job', async ({ page }) => {
+  await openGarden(page, '/demo/jobs/fig/containers')
+  const sides = page.getByText('Name, holes, sides and filling')
+  await expect(page.getByLabel('Sides of')).toBeHidden()
+  await sides.click()
+  await expect(page.getByLabel('Sides of')).toBeVisible()
+  await openGarden(page, '/demo/jobs/peppers-27/containers')
+  await expect(page.getByLabel('Sides of')).toBeVisible()
+  // A size that cannot be is seen, though its heading is closed again.
+  await sides.click()
+  await page.reload()
+  await expect(page.getByLabel('Sides of')).toBeHidden()
+})

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** Depth on demand: a heading that says what is in it, what is in it once it is opened, remembered on this device. */
+import { computed } from 'vue'
+import { useFold } from '@/composables/page/useFold'
+
+const {
+  id,
+  says = '',
+  unless = false,
+  needed = false,
+} = defineProps<{
+  /** What it is remembered by. */
+  id: string
+  title: string
+  /** What is in it, or its answer, in a few words. */
+  says?: string | undefined
+  /** Open until somebody closes it. */
+  unless?: boolean
+  /** Something in it has to be seen. */
+  needed?: boolean
+}>()
+const kept = useFold(id, unless)
+const open = computed(() => needed || kept.value)
+</script>
+
+<template>
+  <details class="fold" :open="open" @toggle="needed || (kept = ($event.target as HTMLDetailsElement).open)">
+    <summary>
+      <strong>{{ title }}</strong>
+      <span v-if="says" class="soft">{{ says }}</span>
+    </summary>
+    <div v-if="open" class="inside"><slot /></div>
+  </details>
+</template>
+
+<style scoped>
+.fold {
+  border-block: 1px solid var(--rule);
+}
+.fold + .fold {
+  border-top: 0;
+}
+summary {
+  cursor: pointer;
+  min-height: 44px;
+  padding: 10px 0;
+  color: var(--clay);
+}
+summary .soft {
+  margin-left: 6px;
+  font-size: 0.92rem;
+}
+.inside {
+  padding-bottom: 12px;
+}
+</style>
