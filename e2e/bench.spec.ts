@@ -221,7 +221,7 @@ test(
     await expect(page.getByText(`Bags differ: about ${chance} in 10`)).toBeVisible()
     // What was on the bench is kept.
     await page.getByRole('button', { name: 'Versions (1)' }).click()
-    await expect(page.getByRole('dialog')).toContainText('4 Sphagnum peat, medium')
+    await expect(page.getByRole('dialog')).toContainText('4 medium peat + ')
   },
 )
 
@@ -272,7 +272,7 @@ test(
     await expect(page.getByText('What is on the bench is kept as “As last year”.')).toBeVisible()
     await page.keyboard.press('Escape')
     await page.getByRole('button', { name: 'Mixes to begin from' }).click()
-    await page.getByRole('button', { name: 'Begin with First leaf' }).click()
+    await page.getByRole('button', { name: 'Begin with Seeds and seedlings' }).click()
     await expect(page.getByRole('group', { name: 'Sphagnum peat, medium, 1 part' })).toBeVisible()
     await page.getByRole('button', { name: 'Versions (1)' }).click()
     await page.getByLabel('Note on As last year').fill('Soured in May')
@@ -299,7 +299,7 @@ test('a recipe goes by link and by file to another garden; a broken one is told'
 
   await page.goto(link)
   const card = page.getByRole('article')
-  await expect(card).toContainText('Loam topsoil')
+  await expect(card).toContainText('2 loam')
   await expect(card).toContainText('Stood two winters')
   await page.getByRole('button', { name: 'Begin a job with it' }).click()
   await expect(page).toHaveURL(/\/my\/jobs\/.*mix$/)
@@ -316,7 +316,7 @@ test('a recipe goes by link and by file to another garden; a broken one is told'
   await page
     .getByLabel('Recipe file', { exact: true })
     .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(file) })
-  await expect(card).toContainText('Loam topsoil')
+  await expect(card).toContainText('2 loam')
 })
 
 test(
@@ -338,7 +338,13 @@ test(
     await leave.first().click()
     await leave.first().click()
     await expect(page.getByText('Add one more')).toBeVisible()
-    for (const name of ['Stand fast', 'Potting mix in bags', 'Nothing that rots', 'Husk']) await add(name)
+    for (const name of [
+      'Heavy mix for windy terraces',
+      'Potting mix in bags',
+      'Mineral mix for dry herbs',
+      'Husk',
+    ])
+      await add(name)
     await expect(page.getByRole('columnheader')).toHaveCount(5)
     await expect(page.getByRole('combobox', { name: 'Add a mix' })).toHaveCount(0)
     const rows = page.locator('table.list').getByRole('rowheader')
@@ -358,7 +364,7 @@ test(
     await page.getByText('The same as a table').click()
     await expect(page.getByRole('row', { name: /week 6/ }).first()).toContainText('6.')
     await page.getByRole('button', { name: 'Leave out Potting mix in bags' }).click()
-    await page.getByRole('button', { name: 'Put Stand fast on the bench' }).click()
+    await page.getByRole('button', { name: 'Put Heavy mix for windy terraces on the bench' }).click()
     await page.getByRole('link', { name: 'Back to the bench' }).click()
     await expect(page.getByRole('group', { name: /Loam topsoil, \d parts/ })).toBeVisible()
   },
@@ -430,20 +436,22 @@ test(
     await page.getByRole('button', { name: 'Add a finished mix' }).click()
     await page.getByLabel('Search mixes').fill('white and')
     await page.getByLabel('Search mixes').press('Enter')
-    await expect(page.getByRole('group', { name: 'White and brown, 1 part' })).toBeVisible()
+    await expect(page.getByRole('group', { name: 'Light peat mix for pots, 1 part' })).toBeVisible()
     await station(page, 'Make')
-    await expect(page.getByRole('heading', { name: /White and brown, batch 1 of 1/ })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /Light peat mix for pots, batch 1 of 1/ })).toBeVisible()
     await page.getByRole('checkbox', { name: /Sphagnum peat, medium/ }).check()
     await page.getByRole('button', { name: 'Batch 1', exact: true }).click()
-    await expect(page.getByRole('checkbox', { name: /White and brown/ })).toBeVisible()
+    await expect(page.getByRole('checkbox', { name: /Light peat mix for pots/ })).toBeVisible()
     await expect(page.getByRole('checkbox', { name: /Sphagnum peat, medium/ })).toHaveCount(0)
     await station(page, 'Buy')
     await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toBeVisible()
-    await page.getByRole('button', { name: 'I have White and brown ready' }).click()
+    await page.getByRole('button', { name: 'I have Light peat mix for pots ready' }).click()
     await expect(page.getByRole('row', { name: /^Sphagnum peat, medium/ })).toHaveCount(0)
-    await expect(page.getByRole('row', { name: /^White and brown/ })).toContainText('on hand, ready made')
+    await expect(page.getByRole('row', { name: /^Light peat mix for pots/ })).toContainText(
+      'on hand, ready made',
+    )
     await station(page, 'Make')
-    await expect(page.getByRole('heading', { name: /White and brown, batch/ })).toHaveCount(0)
+    await expect(page.getByRole('heading', { name: /Light peat mix for pots, batch/ })).toHaveCount(0)
   },
 )
 
@@ -457,7 +465,7 @@ test(
     await station(page, 'Mix')
     await tabTo(page, page.getByRole('button', { name: 'Mixes to begin from' }))
     await page.keyboard.press('Enter')
-    await tabTo(page, page.getByRole('button', { name: 'Begin with Husk and hull' }))
+    await tabTo(page, page.getByRole('button', { name: 'Begin with Peat-free mix for pots' }))
     await page.keyboard.press('Enter')
     await expect(page.getByRole('group', { name: /Coir pith, \d parts?/ })).toBeVisible()
     await tabTo(page, page.getByRole('link', { name: 'Find a mix' }), 'Shift+Tab')

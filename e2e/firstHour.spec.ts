@@ -64,3 +64,28 @@ test('a heading that was opened is open the next time, and in another job', asyn
   await page.reload()
   await expect(page.getByLabel('Sides of')).toBeHidden()
 })
+
+test('from an empty garden to a judged mix from a bag, and to its card', async ({ page }) => {
+  let taps = 0
+  const tap = async (what: ReturnType<Page['getByRole']>) => {
+    await what.click()
+    taps++
+  }
+  await openGarden(page)
+  await tap(page.getByRole('button', { name: /^Round pot/ }))
+  await tap(page.getByRole('combobox', { name: 'Crop' }))
+  await page.keyboard.type('tomato')
+  await tap(page.getByRole('option').first())
+  await tap(page.getByRole('button', { name: 'Go to Mix' }))
+  await tap(page.getByText('A bag of potting mix'))
+  await expect(page.locator('.offers li').first()).toContainText('potting mix')
+  await tap(page.getByRole('button', { name: /^Begin with/ }).first())
+  const verdict = page.locator('.bench-verdict')
+  await expect(verdict).toHaveText(/\w/)
+  // The aim is six taps; the crop takes two.
+  expect(taps).toBeLessThanOrEqual(6)
+  for (const station of ['Buy', 'Prepare', 'Make'])
+    await tap(page.getByRole('button', { name: `Go to ${station}` }))
+  await expect(page.getByRole('heading', { name: /Batch/ }).first()).toBeVisible()
+  expect(taps).toBeLessThanOrEqual(15)
+})

@@ -20,7 +20,7 @@ test.describe('on a phone', () => {
       await expect(page.getByText(/\d of \d batches are ticked in Make/)).toBeVisible()
       await page.getByRole('button', { name: /^I made/ }).tap()
       await page.getByRole('button', { name: /^Record (all|this)/ }).tap()
-      await page.getByRole('button', { name: 'On to filling' }).tap()
+      await page.getByRole('button', { name: 'Go to Fill' }).tap()
       await page.getByRole('button', { name: 'It is planted' }).tap()
       await station(page, 'Season')
 

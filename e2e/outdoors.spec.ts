@@ -11,7 +11,7 @@ async function threeBatches(page: Page) {
   await openGarden(page)
   await startJob(page, 'Fabric bag')
   await page.getByLabel('How many', { exact: true }).fill('4')
-  await page.getByRole('button', { name: 'On to the mix' }).tap()
+  await page.getByRole('button', { name: 'Go to Mix' }).tap()
   for (const name of ['peat medium', 'green waste compost', 'perlite coarse']) await addMaterial(page, name)
   // Peat enough that compost alone does not bring the pH up: lime goes in.
   const peat = page.getByRole('group', { name: /^Sphagnum peat, medium/ })
@@ -19,7 +19,7 @@ async function threeBatches(page: Page) {
     await peat.getByRole('button').last().tap()
     await expect(page.getByRole('group', { name: `Sphagnum peat, medium, ${wanted} parts` })).toBeVisible()
   }
-  await page.getByRole('button', { name: 'On to quantities' }).tap()
+  await page.getByRole('button', { name: 'Go to Buy' }).tap()
   await page.getByLabel('Tub, tarp or barrow').fill('80')
 }
 
@@ -39,7 +39,7 @@ test(
     await saved(page)
     await page.reload()
     await expect(peat).toBeChecked()
-    await page.getByRole('button', { name: 'On to preparing' }).tap()
+    await page.getByRole('button', { name: 'Go to Prepare' }).tap()
 
     // Soaking is timed, and goes on through a reload.
     const soak = page.getByRole('listitem').filter({ hasText: 'loosen and wet the peat' })
@@ -50,7 +50,7 @@ test(
     await page.reload()
     await expect(page.getByRole('timer')).toHaveText(/^11:59:\d\d$/)
     await expect(soak.getByRole('checkbox')).toBeChecked()
-    await page.getByRole('button', { name: 'On to mixing' }).tap()
+    await page.getByRole('button', { name: 'Go to Make' }).tap()
 
     // Cautions are read once a day; dust and lime are never put away.
     await page.getByRole('button', { name: 'I have read this' }).tap()

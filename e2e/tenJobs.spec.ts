@@ -42,7 +42,7 @@ async function walk(page: Page, [kind, count, crop]: (typeof JOBS)[number]): Pro
     .first()
     .click()
   await page.getByLabel('How many', { exact: true }).fill(String(count))
-  await page.getByRole('button', { name: 'On to the mix' }).click()
+  await page.getByRole('button', { name: 'Go to Mix' }).click()
   // The first of the three mixes offered for this crop and bed.
   const offers = page.getByRole('region', { name: /^Mixes for / })
   await offers
@@ -50,12 +50,12 @@ async function walk(page: Page, [kind, count, crop]: (typeof JOBS)[number]): Pro
     .first()
     .click()
   await expect(page.locator('[data-part]').first()).toBeVisible()
-  await page.getByRole('button', { name: 'On to quantities' }).click()
+  await page.getByRole('button', { name: 'Go to Buy' }).click()
   const flow = page.getByLabel('From the bucket to the bed')
   await expect(flow).toContainText('in place, watered in')
   await expect(page.locator('main')).not.toContainText(/NaN|undefined|Infinity|\b1 buckets\b/)
-  await page.getByRole('button', { name: 'On to preparing' }).click()
-  await page.getByRole('button', { name: 'On to mixing' }).click()
+  await page.getByRole('button', { name: 'Go to Prepare' }).click()
+  await page.getByRole('button', { name: 'Go to Make' }).click()
   await expect(page.locator('main')).not.toContainText(
     /NaN|undefined|\b1 buckets\b|fills \d+ of (Round|Raised)/,
   )
@@ -63,7 +63,7 @@ async function walk(page: Page, [kind, count, crop]: (typeof JOBS)[number]): Pro
   await page.getByRole('button', { name: /^I made/ }).click()
   await page.getByRole('button', { name: /^Record/ }).click()
   await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
-  await page.getByRole('button', { name: 'On to filling' }).click()
+  await page.getByRole('button', { name: 'Go to Fill' }).click()
   await expect(page.locator('main')).not.toContainText(/NaN|undefined/)
   await page.getByRole('button', { name: 'It is planted' }).click()
   await station(page, 'Season')

@@ -12,7 +12,7 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await page.getByLabel('How many', { exact: true }).fill('6')
   await expect(page.getByLabel('How much')).toContainText('in each of 6')
   await page.getByLabel('Name of this job').fill('Peppers')
-  await page.getByRole('button', { name: 'On to the mix' }).click()
+  await page.getByRole('button', { name: 'Go to Mix' }).click()
 
   // Mix: the figures follow every press
   await addMaterial(page, 'peat medium')
@@ -30,7 +30,7 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await expect(page.getByRole('img', { name: /Peppers, in section.*Air after draining/ })).toBeVisible()
 
   // Buy
-  await page.getByRole('button', { name: 'On to quantities' }).click()
+  await page.getByRole('button', { name: 'Go to Buy' }).click()
   await expect(page.getByLabel('From the bucket to the bed')).toContainText('in place, watered in')
   const peat = page.getByRole('row', { name: /Sphagnum peat/ })
   await expect(peat).toContainText('pressed bale')
@@ -39,8 +39,8 @@ test('from an empty garden to a recorded batch, and it is there tomorrow', async
   await page.getByLabel('On hand, loose').fill('40')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(peat).toContainText('40 L from your shelf')
-  await page.getByRole('button', { name: 'On to preparing' }).click()
-  await page.getByRole('button', { name: 'On to mixing' }).click()
+  await page.getByRole('button', { name: 'Go to Prepare' }).click()
+  await page.getByRole('button', { name: 'Go to Make' }).click()
 
   // Make: tick every measure of every batch
   await expect(page.getByLabel('Before you open the bags').first()).toContainText('Legionella')
@@ -88,7 +88,7 @@ test('the same walk with the keyboard alone', { tag: '@long' }, async ({ page })
   await tabTo(page, page.getByLabel('How many', { exact: true }))
   await key('Control+a')
   await type('2')
-  await tabTo(page, page.getByRole('button', { name: 'On to the mix' }))
+  await tabTo(page, page.getByRole('button', { name: 'Go to Mix' }))
   await key('Enter')
 
   await expect(page.getByRole('heading', { name: 'Parts' })).toBeVisible()
@@ -115,11 +115,11 @@ test('the same walk with the keyboard alone', { tag: '@long' }, async ({ page })
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
   await key('Escape')
 
-  await tabTo(page, page.getByRole('button', { name: 'On to quantities' }))
+  await tabTo(page, page.getByRole('button', { name: 'Go to Buy' }))
   await key('Enter')
-  await tabTo(page, page.getByRole('button', { name: 'On to preparing' }))
+  await tabTo(page, page.getByRole('button', { name: 'Go to Prepare' }))
   await page.keyboard.press('Enter')
-  await tabTo(page, page.getByRole('button', { name: 'On to mixing' }))
+  await tabTo(page, page.getByRole('button', { name: 'Go to Make' }))
   await key('Enter')
   await expect(page.getByRole('heading', { name: /Batch 1 of 1/ })).toBeVisible()
   const boxes = page.locator('.batch').getByRole('checkbox')

@@ -147,8 +147,6 @@ const doses = computed(() =>
 <style scoped>
 .lime {
   margin-top: 16px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
   display: flex;
   flex-direction: column;
   gap: 8px;

@@ -102,7 +102,6 @@ const USUAL_SINKING = 5
 .this {
   margin: 14px 0;
   padding: 8px 0;
-  border-block: 1px solid var(--rule);
 }
 h3 {
   margin-bottom: 8px;

@@ -102,11 +102,6 @@ const doses = computed(() =>
 </template>
 
 <style scoped>
-.dressings {
-  margin-top: 16px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
 .offer {
   margin-bottom: 10px;
 }

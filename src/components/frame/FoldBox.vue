@@ -35,10 +35,7 @@ const open = computed(() => needed || kept.value)
 
 <style scoped>
 .fold {
-  border-block: 1px solid var(--rule);
-}
-.fold + .fold {
-  border-top: 0;
+  border-bottom: 1px solid var(--rule);
 }
 summary {
   cursor: pointer;

@@ -40,3 +40,4 @@ export {
 export { inTheWay, type Relaxation } from './relax'
 export { search, searchAtOnce, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS } from './search'
 export { candidateCount } from './sets'
+export { shareDone } from './progress'

@@ -158,6 +158,8 @@ export interface FinderProgress {
   total: number
   /** Best so far, null before the first. */
   best: Candidate | null
+  /** Once all are tried: how many of the best have been judged whole, of how many. */
+  judged?: { done: number; of: number }
 }
 
 export interface FinderResult {

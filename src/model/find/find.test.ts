@@ -3,7 +3,7 @@ import { oneLine } from '@/model/plainText'
 import { once } from '@/core/testing/once'
 import { draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
-import { lookAt } from './findMixes'
+import { findMixes, lookAt } from './findMixes'
 import type { Evaluation } from '@/core/evaluate'
 import { questionOfJob } from '@/model/mix/questionOfJob'
 import { quantitiesOf } from '@/model/make/quantities'
@@ -21,7 +21,7 @@ import fc from 'fast-check'
 import { plantingDay } from '@/model/calendar/plantingDay'
 import { describe, expect, test, vi } from 'vitest'
 import { MATERIALS } from '@/core/data'
-import { complexityOf, distinctKinds, searchAtOnce, type Candidate } from '@/core/finder'
+import { complexityOf, distinctKinds, searchAtOnce, shareDone, type Candidate } from '@/core/finder'
 import { rangesAtOnce } from '@/core/ranges'
 import { demoGarden } from '@/demo/demoGarden'
 import { batchCards } from '@/model/make/batchCard'
@@ -216,6 +216,20 @@ describe('next moves and the finder, from a job', () => {
     expect(burdenOf(concernsOf(light, 'exposed'))).toBe(burdenOf(concernsOf(light, 'sheltered')) + 1)
     const plain = complexityOf(found(['peat_medium', 2], ['perlite_coarse', 1]), PUBLISHED)
     expect(complexityOf(found(['peat_medium', 1], ['perlite_coarse', 10]), PUBLISHED)).toBeGreaterThan(plain)
+  })
+  test('the bar of a search never goes back, and is full only when all of the best are judged', () => {
+    const shelf = good(finderShelf(garden(), leeks(), 'shelf'))
+    const question = questionOfJob(leeks(), place(), PUBLISHED)
+    const problem = good(
+      finderProblem(question, shelf, { rules: { maxParts: 4 }, volume: null, easyWater: null }),
+    )
+    const shares: number[] = []
+    const run = findMixes({ problem, question, looks: 3, chances: 1 })
+    let step = run.next()
+    for (; !step.done; step = run.next()) shares.push(shareDone(step.value))
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b))
+    // Four are judged: three looked at, one given its chance. The last of them fills it.
+    expect(shares.filter((x) => x > 0.5)).toEqual([0.625, 0.75, 0.875, 1])
   })
   test('the chance of a recipe found is the one the bench shows for it, and counts whole lots', () => {
     const look = lookAt(questionOfJob(leeks(), place(), PUBLISHED), {

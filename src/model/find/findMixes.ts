@@ -121,18 +121,21 @@ export function* findMixes(
   const ordered = inOrder(result.value, question.tables)
   const mixed = ordered.filter(isMixed)
   const kinds = distinctKinds(mixed.length > 0 ? mixed : ordered, question.tables)
+  const toLook = Math.min(kinds.length, enough?.() ? FEW : (looks ?? FINDER_LIMITS.judged.value))
+  const of = toLook + Math.min(toLook, chances ?? toLook)
+  let done = 0
   for (const [i, candidate] of bestOfEachFirst(kinds, problem.frames ?? [], question.tables).entries()) {
     // Who is in a hurry gets the first few looked at.
     const isLooked = i < (enough?.() ? FEW : (looks ?? FINDER_LIMITS.judged.value))
     const looked = isLooked ? lookedAt(question, candidate, prices ?? {}) : null
     if (looked) mixes.set(looked.look, looked.prepared)
     found.push({ candidate, onFront: onFront.has(keyOf(candidate)), look: looked?.look ?? null })
-    if (isLooked) yield { tried, total: tried, best }
+    if (isLooked) yield { tried, total: tried, best, judged: { done: ++done, of } }
   }
   for (const one of rankFound(found).slice(0, chances)) {
     if (!one.look) continue
     one.look.chance = chanceOf(mixes.get(one.look)!)
-    yield { tried, total: tried, best }
+    yield { tried, total: tried, best, judged: { done: ++done, of } }
   }
   return succeed({ found: rankFound(found), best, tried, complete, allowed }, ...result.notes)
 }

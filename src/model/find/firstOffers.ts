@@ -19,7 +19,7 @@ import type { MixQuestion } from '../mix/question'
 import { questionOfJob } from '../mix/questionOfJob'
 import type { FindRequest } from './findMixes'
 import { finderProblem } from './finderProblem'
-import { finderShelf, type Source } from './materialsFrom'
+import { finderShelf } from './materialsFrom'
 import { afterFinding } from './nextMoves'
 
 /** What a question's mix is for follows from this. */
@@ -79,27 +79,47 @@ export const beginWith = (
   { candidate, look }: Pick<Found, 'candidate' | 'look'>,
 ): Recipe => afterFinding(limedFor(job, place, tablesOf(garden)), candidate, look?.feeds)
 
+/** What a grower begins from: a bag of potting mix, materials that are there, or nothing yet. */
+export type Have = { kind: 'bag' } | { kind: 'own'; ids: readonly string[] } | { kind: 'nothing' }
+
+const BAG = 'potting_mix_bagged'
+/** Does a frame begin with a bag of mix? */
+const opensABag = (frame: Frame) => frame.some((slot) => slot.low > 0 && slot.ids?.includes(BAG))
+/** A bag opened with grains, for a purpose that has no such frame: most of it bag. Source: common practice. */
+const BAG_FRAME: Frame = [
+  { ids: [BAG], low: 0.5, high: 0.8 },
+  { families: ['perlite', 'bark', 'aggregate', 'compost', 'soil'], low: 0.2, high: 0.5 },
+]
+
 /**
- * What is searched for an empty bench: mixes put together as a job's purpose asks, from the shelf where that holds
- * enough for one, else from every material. Errors: those of the bed; nothing to choose from.
+ * What is searched for an empty bench: mixes put together as a job's purpose asks. Who has nothing yet is offered what
+ * the shelf makes where that holds enough for one, else what to get; a bag is opened with what makes it better; of
+ * materials that are there nothing but those goes in. Errors: those of the bed; nothing to choose from.
  */
-export function firstRequest(garden: Garden, job: Job, place: Place | undefined): Outcome<FindRequest> {
+export function firstRequest(
+  garden: Garden,
+  job: Job,
+  place: Place | undefined,
+  have: Have = { kind: 'nothing' },
+): Outcome<FindRequest> {
   const tables = tablesOf(garden)
   const bare = limedFor(job, place, tables)
   const question = questionOfJob({ ...bare, ...afterFinding(bare, { parts: [] }) }, place, tables)
-  const frames = framesFor(purposeQuestion(question))
-  const of = (source: Source) => {
+  const usual = framesFor(purposeQuestion(question))
+  const bags = usual.filter(opensABag)
+  const frames = have.kind !== 'bag' ? usual : bags.length > 0 ? bags : [BAG_FRAME]
+  const of = (source: Parameters<typeof finderShelf>[2]) => {
     const shelf = finderShelf(garden, job, source, frames)
     if (!shelf.ok) return shelf
     const ids = shelf.value.map((s) => s.material.material.id)
     const open = frames.filter((frame) => canFill(frame, ids, tables))
-    if (open.length === 0) return fail({ code: 'nothing-to-choose-from' })
+    if (open.length === 0 && have.kind !== 'own') return fail({ code: 'nothing-to-choose-from' })
     const problem = finderProblem(question, shelf.value)
     return problem.ok
       ? {
           ...problem,
           value: {
-            problem: { ...problem.value, frames: open, rules: RULES },
+            problem: { ...problem.value, ...(open.length > 0 ? { frames: open } : {}), rules: RULES },
             question,
             prices: dosePrices(garden),
             looks: LOOKS,
@@ -108,6 +128,8 @@ export function firstRequest(garden: Garden, job: Job, place: Place | undefined)
         }
       : problem
   }
+  if (have.kind === 'own') return of(have.ids)
+  if (have.kind === 'bag') return of('all')
   const own = of('shelf')
   return own.ok ? own : of('all')
 }

@@ -11,6 +11,8 @@ import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '../mix/prepare
 import { questionOfJob } from '../mix/questionOfJob'
 import { judgedPlan } from '../water/plan'
 import { wateringPlan } from '@/core/watering'
+import { findMixes } from './findMixes'
+import { firstRequest, type Have } from './firstOffers'
 import { movesAtOnce, movesRequest } from './nextMoves'
 
 const garden = demoGarden()
@@ -104,4 +106,26 @@ test('changes of a watering plan that leave the mix worse are not offered; those
   for (const o of judged.value.options) expect(o.untilThirst).toBeGreaterThan(judged.value.month.untilThirst)
   const none = toEnd(wateringPlan(request, () => false))
   expect(none.ok && none.value.options).toEqual([])
+})
+
+test('a first mix from a bag, and from materials that are there: nothing else goes in, and it is sound', () => {
+  const empty: Job = { ...bare(), parts: [] }
+  const foundOf = (have: Have) => {
+    const asked = firstRequest(garden, empty, placeOf(garden), have)
+    const found = asked.ok ? toEnd(findMixes({ ...asked.value, looks: 4, chances: 0 })) : asked
+    if (!found.ok) throw new Error(found.problem.code)
+    return found.value.found.filter((f) => f.look !== null)
+  }
+  const partsOf = (found: ReturnType<typeof foundOf>[number]) =>
+    new Map(found.candidate.parts.map((p) => [p.id, p.parts]))
+  for (const found of foundOf({ kind: 'bag' })) {
+    const parts = partsOf(found)
+    const all = [...parts.values()].reduce((s, p) => s + p, 0)
+    expect((parts.get('potting_mix_bagged') ?? 0) / all).toBeGreaterThanOrEqual(0.5)
+  }
+  const ids = ['compost_green', 'coir_pith', 'perlite_coarse']
+  const own = foundOf({ kind: 'own', ids })
+  expect(own.length).toBeGreaterThan(0)
+  for (const found of own) for (const id of partsOf(found).keys()) expect(ids).toContain(id)
+  expect(own[0]!.look!.findings.filter((f) => f.severity === 'grave')).toEqual([])
 })

@@ -11,8 +11,13 @@ import { shelfEntry } from '../garden/shelfEntry'
 import { pricePerLitre } from '../mix/cost'
 import { materialIdsOf } from '../mix/innerMix'
 
-/** Where a search takes its materials from: those of the shelf (with a price or stock, or the grower's own), or every one there is. */
+/**
+ * Where a search takes its materials from: those of the shelf (with a price or stock, or the grower's own), every one
+ * there is.
+ */
 export type Source = 'shelf' | 'all'
+/** The same, or materials that are named and no others. */
+type From = Source | readonly string[]
 
 const isOnShelf = (garden: Garden, id: string) => {
   const item = shelfItemOf(garden, id)
@@ -23,7 +28,7 @@ const isOnShelf = (garden: Garden, id: string) => {
  * Ids of the materials a search may draw on; what is in the mix already always counts. Where frames are given, only
  * what one of them takes.
  */
-export function materialsFrom(garden: Garden, job: Job, source: Source, frames?: readonly Frame[]): string[] {
+export function materialsFrom(garden: Garden, job: Job, source: From, frames?: readonly Frame[]): string[] {
   const inMix = new Set(materialIdsOf(job))
   const { vessel } = judgedBed(asJudged(job)).spec
   const filled = containerVolumes(containerOf(vessel))
@@ -37,6 +42,10 @@ export function materialsFrom(garden: Garden, job: Job, source: Source, frames?:
   const isWanted = (m: Material) =>
     !isHomeMade(m.id) &&
     (frames !== undefined || (m.family !== 'mix' && (!filled.ok || mayBeOffered(m, wanted))))
+  if (typeof source !== 'string')
+    return materialsToChoose(garden)
+      .filter((m) => source.includes(m.id))
+      .map((m) => m.id)
   return materialsToChoose(garden)
     .filter(
       (m) =>
@@ -50,7 +59,7 @@ export function materialsFrom(garden: Garden, job: Job, source: Source, frames?:
 export function finderShelf(
   garden: Garden,
   job: Job,
-  source: Source,
+  source: From,
   frames?: readonly Frame[],
 ): Outcome<ShelfMaterial[]> {
   const shelf: ShelfMaterial[] = []

@@ -44,7 +44,7 @@ const VEGETABLES = { pH: band(6, 6.8), electricalConductivity: band(0, 3) }
 export const SCHOOLS: readonly School[] = [
   {
     id: 'white-and-brown',
-    name: 'White and brown',
+    name: 'Light peat mix for pots',
     forWhat: 'vegetables in pots, carried about',
     goodAt: 'Light, even, clean; holds much water and much air.',
     givesUp: 'No feed in it, peat is used up, and dry peat sheds water.',
@@ -61,7 +61,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'husk-and-hull',
-    name: 'Husk and hull',
+    name: 'Peat-free mix for pots',
     forWhat: 'vegetables in pots without peat',
     goodAt: 'Takes water again when dry; no bog was drained for it.',
     givesUp: 'Coir brings potassium and salt, wants calcium, and dries at the edges.',
@@ -84,7 +84,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'bark-yard',
-    name: 'Bark yard',
+    name: 'Bark mix for fruit in tubs',
     forWhat: 'fruit and shrubs in tubs',
     goodAt: 'Airy for years, cheap by the trailer, hard to overwater.',
     givesUp: 'Wants water often in heat, and fresh bark takes nitrogen.',
@@ -101,7 +101,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'third-of-soil',
-    name: 'A third of soil',
+    name: 'Soil mix for deep pots',
     forWhat: 'long crops in deep pots',
     goodAt: 'Forgiving of feed and of a missed watering; some weight for wind.',
     givesUp: 'Soil brings weeds and disease unless heated; no two loads are alike.',
@@ -118,7 +118,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'stand-fast',
-    name: 'Stand fast',
+    name: 'Heavy mix for windy terraces',
     forWhat: 'tall plants on windy terraces, where the floor bears it',
     goodAt: 'Heavy low down; does not blow over or blow away.',
     givesUp: 'Two people to lift it; little air in a shallow pot.',
@@ -135,7 +135,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'nothing-rots',
-    name: 'Nothing that rots',
+    name: 'Mineral mix for herbs and trees',
     forWhat: 'herbs of dry hills, trees for many years',
     goodAt: 'The same in ten years as today; drains at once.',
     givesUp: 'Holds little water and no feed: both are yours to give, often.',
@@ -161,7 +161,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'rich-bed',
-    name: 'Rich bed',
+    name: 'Compost mix for raised beds',
     forWhat: 'hungry vegetables in raised beds on soil',
     goodAt: 'Feeds for a season or two, full of life, made of what is near.',
     givesUp: 'Sinks by a hand’s breadth in two years; salts if the compost is rich.',
@@ -191,9 +191,9 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'first-leaf',
-    name: 'First leaf',
+    name: 'Seeds and seedlings',
     forWhat: 'sowing and pricking out in modules',
-    goodAt: 'Fine, low in salts, air enough in a thimble.',
+    goodAt: 'Fine, low in salts, airy even in a small cell.',
     givesUp: 'Feeds for a fortnight at most.',
     materials: [
       'peat_fine',
@@ -215,9 +215,9 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'sour-ground',
-    name: 'Sour ground',
-    forWhat: 'blueberries, cranberries and their kin',
-    goodAt: 'Acid to the bottom, airy, poor as they like it.',
+    name: 'Blueberries and other acid lovers',
+    forWhat: 'blueberries, cranberries and other acid lovers',
+    goodAt: 'Acid throughout, airy and low in food, as they need it.',
     givesUp: 'Peat; and hard tap water undoes it within a season.',
     materials: ['peat_medium', 'peat_coarse', 'pine_bark_fine', 'perlite_coarse', 'sand_coarse', 'grit_2_6'],
     rules: { maxMaterials: 3, mustUse: ['peat_medium', 'pine_bark_fine'] },

@@ -6,29 +6,35 @@ import type { InnerMix, Job, JobBed, Recipe } from '@/model/garden/schemas'
 import type { ShareProblem } from '@/model/mix/share'
 import type { MixSource } from '@/model/mix/mixSources'
 import { jobTitle, placeText, shortName } from '../base/labels'
+import { briefName } from '../shelf/brief'
 import { dressingName } from '../shelf/dressings'
 import type { Sentence } from '../base/problems.en'
 import { doseText, percentText, pHText, type UnitSystem, volumeText } from '../base/units'
 
-/** "2 peat, 1 perlite, ½ compost". `ownName` knows names that are not on this shelf. */
+/** "2 fine peat + 1 coarse perlite + ½ compost". `ownName` knows names that are not on this shelf. */
 export function partsText(
   parts: Recipe['parts'],
   mixes: Recipe['mixes'] = [],
   ownName: (id: string) => string | undefined = () => undefined,
 ): string {
-  const nameOf = partNames({ mixes })
   return (
     parts
-      .map((p) => `${measureText(p.twelfths)} ${ownName(p.materialId) ?? nameOf(p.materialId)}`)
-      .join(', ') || 'nothing in it'
+      .map(
+        (p) =>
+          `${measureText(p.twelfths)} ${ownName(p.materialId) ?? mixName(mixes, p.materialId) ?? briefName(p.materialId)}`,
+      )
+      .join(' + ') || 'nothing in it'
   )
 }
+
+/** The name of a finished mix among the parts; undefined for a material. */
+const mixName = (mixes: Recipe['mixes'], id: string) => mixes.find((m) => m.id === id)?.name
 
 /** What the parts of a recipe are called: a finished mix by its own name. */
 export const partNames =
   (recipe: Pick<Recipe, 'mixes'> | null | undefined) =>
   (id: string): string =>
-    recipe?.mixes.find((m) => m.id === id)?.name ?? shortName(id)
+    mixName(recipe?.mixes ?? [], id) ?? shortName(id)
 
 /** What is in a finished mix: by parts where they are small numbers, else by shares of the volume. */
 export function insideText({ parts }: InnerMix): string {

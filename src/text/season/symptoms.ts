@@ -289,7 +289,7 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
   },
   clubRoot: {
     name: 'Club root',
-    tell: 'Cabbages and their kin only: swollen, fingered roots that smell when cut.',
+    tell: 'Cabbage family only: swollen, fingered roots that smell when cut.',
     do: 'Do not compost the plants; no cabbages in this soil for years; lime to pH 7.2.',
   },
   nodules: {

@@ -5,6 +5,6 @@ export const benchFigures = {
   drawingLotsOfSuchMaterials: 'Trying batches of such materials…',
   toSeeHowOftenIt: 'to see how often it will want water.',
   beforeYouFillIt: 'Before you fill it',
-  onToQuantities: 'On to quantities',
+  onToQuantities: 'Go to Buy',
   airWaterPhAndWeight: 'Air, water, pH and weight appear here as soon as there is something in the mix.',
 }

@@ -16,7 +16,7 @@ export const buyStation = {
   putItThereNow: 'Put it there now',
   packSizesAreCommonOnes:
     'Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted.',
-  onToPreparing: 'On to preparing',
+  onToPreparing: 'Go to Prepare',
   ticking: (name: Shown) => `ticking ${name}`,
   unticking: (name: Shown) => `unticking ${name}`,
   puttingItOnTheShelf: 'putting it on the shelf',

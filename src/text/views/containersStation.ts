@@ -4,5 +4,5 @@ export const containersStation = {
   howMuch: 'How much',
   oneOfTheBedsIs: 'One of the beds is not counted: something is wrong with it.',
   whatTheMixHasTo: 'What the mix has to meet',
-  onToTheMix: 'On to the mix',
+  onToTheMix: 'Go to Mix',
 }

@@ -1,6 +1,7 @@
 import type { Shown } from '../base/shown'
 
 export const finderView = {
+  judgingTheBest: (done: number, of: number) => `Checking the best in full: ${done} of ${of}.`,
   forInTheBedOf: (name: Shown) =>
     `For ${name}, in the bed of this job, for its targets. Every recipe of whole parts that the rules allow is tried.`,
   stopAndShow: 'Stop and show',

@@ -11,7 +11,7 @@ export const prepareStation = {
   screenChargeHeatWash: 'screen, charge, heat, wash …',
   searchTheSteps: 'Search the steps',
   noSuchStepForThis: 'No such step for this mix',
-  onToMixing: 'On to mixing',
+  onToMixing: 'Go to Make',
   print: 'Print',
   mixingDay: 'Mixing day',
   atTheEarliest: (earliest: Shown) => `${earliest} at the earliest`,

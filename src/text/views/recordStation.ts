@@ -2,7 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const recordStation = {
   recorded: 'Recorded',
-  onToFilling: 'On to filling',
+  onToFilling: 'Go to Fill',
   seeItInRecords: 'See it in Records',
   keptWithTheRecipeAs:
     'Kept with the recipe as measured and what it should do, to compare with what you find.',

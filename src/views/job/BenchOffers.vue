@@ -5,30 +5,50 @@ import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
-import { computed, toRaw, watch } from 'vue'
+import { computed, ref, toRaw, watch } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
+import { useChoices } from '@/composables/shelf/useChoices'
+import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
+import SwitchField from '@/components/field/SwitchField.vue'
 import { useFinder } from '@/composables/find/useFinder'
-import { beginWith, firstRequest } from '@/model/find/firstOffers'
+import { beginWith, firstRequest, type Have } from '@/model/find/firstOffers'
 import { judgedBed } from '@/model/garden/garden'
 import { isAloft } from '@/model/garden/vessel'
 import { threeMixes, type MixOffer } from '@/model/find/threeMixes'
+import { materialChoices } from '@/text/base/choices'
 import { foundText, saidText } from '@/text/mix/finder'
 import { dosesText, gainsText, givesUpText, OFFER_NAMES } from '@/text/mix/offers'
 
+/** What a grower may begin from, the usual first. */
+const HAVES: { value: Have['kind']; label: string }[] = [
+  { value: 'nothing', label: words.tellMeWhatToGet },
+  { value: 'bag', label: words.aBagOfPottingMix },
+  { value: 'own', label: words.otherMaterials },
+]
+/** More are seldom mixed. */
+const MOST_NAMED = 8
 /** A first answer is better than the best one late, ms. */
 const SOON = 1500
 
 const { garden, job, place, tables, crop, units, replaceRecipe } = useBenchContext()
+/** What the grower begins from; materials that are there are named. */
+const kind = ref<Have['kind']>('nothing')
+const ids = ref<string[]>([])
+const have = computed<Have>(() =>
+  kind.value === 'own' ? { kind: 'own', ids: ids.value } : { kind: kind.value },
+)
+const { materials } = useChoices(garden)
+const choices = computed(() => (kind.value === 'own' ? materialChoices(materials.value) : []))
 const request = computed(() => {
   const empty = toRaw(job.value)
-  return empty ? firstRequest(garden.records, empty, toRaw(place.value)) : null
+  return empty ? firstRequest(garden.records, empty, toRaw(place.value), have.value) : null
 })
 const { running, result, found, find, show } = useFinder({ request, units })
 const { start: hurry } = useTimeoutFn(show, SOON, { immediate: false })
 watch(
   request,
   () => {
-    if (!request.value?.ok) return
+    if (!request.value?.ok || (kind.value === 'own' && ids.value.length === 0)) return
     find()
     hurry()
   },
@@ -50,12 +70,24 @@ function begin({ found }: MixOffer) {
     <h2 id="offers-title">
       {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
     </h2>
+    <SwitchField v-model="kind" :options="HAVES" :label="words.whatDoYouHave" />
+    <ManyChoiceField
+      v-if="kind === 'own'"
+      v-model="ids"
+      :label="words.materialsYouHave"
+      :options="choices"
+      :most="MOST_NAMED"
+      :placeholder="words.chooseWhatYouHave"
+      :search="words.searchMaterials"
+      :none="words.noMaterialOfThatName"
+    />
+    <p v-if="kind === 'own' && ids.length === 0" class="soft">{{ words.nameTwoOrMore }}</p>
     <ProgressBar
       v-if="running && offers.length === 0"
       mode="indeterminate"
       :aria-label="words.tryingRecipes"
     />
-    <ul v-if="offers.length > 0" class="plain">
+    <ul v-if="offers.length > 0 && !(kind === 'own' && ids.length === 0)" class="plain">
       <li v-for="o in offers" :key="foundText(o.found.candidate)">
         <span class="words">
           <small>{{ OFFER_NAMES[o.reason] }}</small>
@@ -74,8 +106,8 @@ function begin({ found }: MixOffer) {
         />
       </li>
     </ul>
-    <p v-else-if="result" class="soft">
-      {{ words.nothingOnYourShelfMakes }}
+    <p v-else-if="result && !running" class="soft">
+      {{ kind === 'nothing' ? words.nothingOnYourShelfMakes : words.noMixOfThese }}
     </p>
   </section>
 </template>

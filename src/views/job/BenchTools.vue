@@ -183,6 +183,6 @@ async function print() {
 .more:is(details) {
   display: block;
   width: 100%;
-  border-top: 0;
+  padding-inline: 10px;
 }
 </style>

@@ -18,7 +18,7 @@ import { useJob } from '@/composables/job/useJob'
 import { useReplaceRecipe } from '@/composables/bench/useReplaceRecipe'
 import type { Candidate } from '@/core/finder'
 import { afterFinding } from '@/model/find/nextMoves'
-import { meetsAll } from '@/core/finder'
+import { meetsAll, shareDone } from '@/core/finder'
 import { counted } from '@/text/base/counted'
 import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/mix/finder'
 import { shortName } from '@/text/base/labels'
@@ -54,9 +54,7 @@ const best = computed(() => found.value[0]?.candidate ?? null)
 const heading = computed(() => foundHeading(found.value))
 const front = computed(() => found.value.filter((r) => r.onFront).map((r) => r.candidate))
 const families = computed(() => found.value.map((r) => r.candidate))
-const share = computed(() =>
-  progress.value ? Math.min(100, (100 * progress.value.tried) / progress.value.total) : 0,
-)
+const share = computed(() => (progress.value ? Math.round(100 * shareDone(progress.value)) : 0))
 
 async function openIt(c: Candidate) {
   if (!job.value) return
@@ -91,6 +89,7 @@ async function openIt(c: Candidate) {
       </ProblemBox>
       <div v-if="running" class="running">
         <ProgressBar :value="Math.round(share)" :aria-label="words.recipesTried" />
+        <p v-if="progress?.judged">{{ words.judgingTheBest(progress.judged.done, progress.judged.of) }}</p>
         <p v-if="progress?.best">
           {{ words.bestSoFar }} <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
         </p>

@@ -94,9 +94,7 @@ const allow = (event: DragEvent) => {
   }
   .tools {
     order: -1;
-    flex-wrap: nowrap;
-    overflow-x: auto;
-    margin-inline: -14px;
+    margin-inline: -10px;
   }
 }
 </style>

@@ -1,0 +1,63 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { expect, test } from 'vitest'
+
+/**
+ * Words that the interface does not use, each with what it says instead. A term has one name, and sentences are those of
+ * somebody who was born into the language.
+ */
+const BANNED: readonly [RegExp, string][] = [
+  [/\bforetold\b/i, 'predicted'],
+  [/\bnot to be had\b/i, 'cannot be bought'],
+  [/\blots of ten\b|\bof ten lots\b|\bin \d+ lots\b/i, 'in 10 batches'],
+  [/\bevery band met\b/i, 'meets every target'],
+  [/\bas it likes\b/i, 'ideal'],
+  [/\bpast its day\b/i, 'overdue'],
+  [/\bif unsaid\b/i, 'assumed'],
+  [/\bheld against\b/i, 'compared with'],
+  [/\b(its|their) kin\b/i, 'similar products'],
+  [/\bbelow nothing\b/i, 'less than zero'],
+  [/\bwe believe\b|\bwould believe\b|\bbe believed\b/i, 'the maximum, or what we accept'],
+  [/\bgives up: /i, 'drawback: '],
+  [/\bjust so\b/i, 'already'],
+  [/\blip left\b/i, 'gap below the rim'],
+  [/\bwet foot\b/i, 'bottom'],
+  [/\bwhole measures give\b/i, 'round to whole buckets'],
+  [/\bsteps outside\b/i, 'misses'],
+  [/\bon to the mix\b|\bon to quantities\b|\bon to mixing\b/i, 'the station the button opens'],
+  [/\bheaths bear\b/i, 'heaths tolerate'],
+]
+
+const filesIn = (folder: string): string[] =>
+  readdirSync(folder).flatMap((name) => {
+    const path = join(folder, name)
+    if (statSync(path).isDirectory()) return filesIn(path)
+    return /\.ts$/.test(name) && !/\.test\.ts$/.test(name) ? [path] : []
+  })
+/** Sentences of a file: what stands in quotes, comments left out. */
+const sentencesOf = (source: string) =>
+  source
+    .replace(/\/\*[\s\S]*?\*\//g, '')
+    .replace(/^\s*\/\/.*$/gm, '')
+    .match(/'(?:[^'\\\n]|\\.)*'|`(?:[^`\\]|\\.)*`|"(?:[^"\\\n]|\\.)*"/g) ?? []
+
+test('no sentence of the interface has a word that has a plainer one', () => {
+  const found = filesIn('src/text').flatMap((path) =>
+    sentencesOf(readFileSync(path, 'utf8')).flatMap((sentence) =>
+      BANNED.filter(([word]) => word.test(sentence)).map(
+        ([, instead]) => `${path}: ${sentence} (say: ${instead})`,
+      ),
+    ),
+  )
+  expect(found).toEqual([])
+})
+test('each banned word is found where it stands', () => {
+  // The list would be worth nothing if no pattern of it could match.
+  expect(sentencesOf("const a = 'every band met'\n// 'foretold'\n/* 'below nothing' */")).toEqual([
+    "'every band met'",
+  ])
+  for (const [word] of BANNED) expect(word.source.length).toBeGreaterThan(4)
+  expect(BANNED.filter(([word]) => word.test('every band met in 9 of ten lots, below nothing')).length).toBe(
+    3,
+  )
+})
