@@ -17,6 +17,7 @@ import { verdictsOf } from '@/core/judgement'
 import { succeed, type Outcome } from '@/core/outcome'
 import { CHANCE_DRAWS, rangesAtOnce } from '@/core/ranges'
 import { waterJudged } from '@/core/targets'
+import { isLimedByBag } from '../mix/bags'
 import { withFeed } from '../mix/withFeed'
 import { doseCost, type DosePrices } from '../mix/doseCost'
 import type { PreparedMix } from '../mix/prepare'
@@ -55,7 +56,11 @@ function lookedAt(
   { parts }: Pick<Candidate, 'parts'>,
   prices: DosePrices,
 ): LookedAt | null {
-  const fed = withFeed({ ...question, recipe: { ...question.recipe, lines: parts, mixes: [] } })
+  const { recipe, situation } = question
+  const limed = isLimedByBag(parts, situation.bagLimed)
+    ? { ...recipe.lime, aim: { kind: 'none' } as const }
+    : recipe.lime
+  const fed = withFeed({ ...question, recipe: { ...recipe, lime: limed, lines: parts, mixes: [] } })
   if (!fed) return null
   const { prepared, evaluation: e, findings, feeds } = fed
   const { bands, lime } = prepared

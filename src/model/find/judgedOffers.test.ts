@@ -12,7 +12,7 @@ import { questionOfJob } from '../mix/questionOfJob'
 import { judgedPlan } from '../water/plan'
 import { wateringPlan } from '@/core/watering'
 import { findMixes } from './findMixes'
-import { firstRequest, type Have } from './firstOffers'
+import { beginWith, firstRequest, type Have } from './firstOffers'
 import { movesAtOnce, movesRequest } from './nextMoves'
 
 const garden = demoGarden()
@@ -122,6 +122,9 @@ test('a first mix from a bag, and from materials that are there: nothing else go
     const parts = partsOf(found)
     const all = [...parts.values()].reduce((s, p) => s + p, 0)
     expect((parts.get('potting_mix_bagged') ?? 0) / all).toBeGreaterThanOrEqual(0.5)
+    // A shop's mix is limed: no offer gives it more, and what is put on the bench is what was judged.
+    expect(found.look!.limeGramsPerLitre).toBe(0)
+    expect(beginWith(garden, empty, placeOf(garden), found).lime.mode).toBe('none')
   }
   const ids = ['compost_green', 'coir_pith', 'perlite_coarse']
   const own = foundOf({ kind: 'own', ids })

@@ -14,6 +14,7 @@ import { waterJudged } from '@/core/targets'
 import type { Garden } from '../garden/garden'
 import type { Job, Recipe } from '../garden/schemas'
 import { appraisalOf } from '../mix/appraisal'
+import { isLimedByBag } from '../mix/bags'
 import { priceOfMix } from '../mix/cost'
 import { doseCost, dosePrices, type DosePrices } from '../mix/doseCost'
 import { doseOffers, freeLineId, limeOffer, lineOf } from '../mix/doses'
@@ -217,7 +218,7 @@ function afterMove(recipe: Recipe, move: Pick<RankedMove, 'parts'>): Recipe {
   return { ...recipe, parts: [...kept, ...added] }
 }
 
-/** A found recipe as the bench takes it: lime to the crop's pH, dressings as they are, with the feed it was found with. */
+/** A found recipe as the bench takes it: lime to the crop's pH where no bag has limed it, dressings as they are, with the feed it was found with. */
 export const afterFinding = (
   job: Job,
   found: Pick<Candidate, 'parts'>,
@@ -225,7 +226,13 @@ export const afterFinding = (
 ): Recipe => ({
   parts: inTwelfths(found.parts),
   mixes: [],
-  lime: { ...job.lime, mode: job.lime.mode === 'none' ? 'none' : 'toTarget' },
+  lime: {
+    ...job.lime,
+    mode:
+      job.lime.mode === 'none' || isLimedByBag(found.parts, job.origins.bag !== 'neither')
+        ? 'none'
+        : 'toTarget',
+  },
   dressings: [
     ...job.dressings,
     ...feeds.map((f) => ({

@@ -1,3 +1,4 @@
+import { APPRAISAL_LIMITS } from '@/core/appraisal'
 import type { Tables } from '@/core/data'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { defineLimits } from '@/core/limits'
@@ -99,3 +100,17 @@ export const recipeOfMix = (mix: InnerMix): Recipe => ({
   lime: NO_LIME,
   dressings: [],
 })
+
+const BAGGED = 'potting_mix_bagged'
+/**
+ * Is a mix of these parts limed already by the bag that most of it comes from? A shop's mix is, unless its label says
+ * not. Source: common practice.
+ */
+export function isLimedByBag(
+  parts: readonly { id: string; parts: number }[],
+  bagLimed: boolean | undefined,
+): boolean {
+  const all = parts.reduce((sum, p) => sum + p.parts, 0)
+  const bag = parts.reduce((sum, p) => sum + (p.id === BAGGED ? p.parts : 0), 0)
+  return bagLimed !== false && bag > APPRAISAL_LIMITS.mostlyBag.value * all
+}

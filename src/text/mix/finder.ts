@@ -42,7 +42,9 @@ const byTarget: Record<TargetName, (distance: number) => string> = {
 }
 /** A recipe found, as it is written out. */
 export const foundText = ({ parts }: Pick<Candidate, 'parts'>): string =>
-  partsText(parts.map((p) => ({ materialId: p.id, twelfths: p.parts * 12 })))
+  partsText(
+    parts.toSorted((a, b) => b.parts - a.parts).map((p) => ({ materialId: p.id, twelfths: p.parts * 12 })),
+  )
 
 /** "meets all of it", or by how much it misses what. */
 export function fitText({ misses }: Candidate): string {

@@ -70,7 +70,7 @@ function begin({ found }: MixOffer) {
     <h2 id="offers-title">
       {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
     </h2>
-    <SwitchField v-model="kind" :options="HAVES" :label="words.whatDoYouHave" />
+    <SwitchField v-model="kind" class="haves" :options="HAVES" :label="words.whatDoYouHave" />
     <ManyChoiceField
       v-if="kind === 'own'"
       v-model="ids"
@@ -113,6 +113,17 @@ function begin({ found }: MixOffer) {
 </template>
 
 <style scoped>
+.haves {
+  margin: 6px 0 10px;
+}
+.haves :deep(.p-selectbutton) {
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.haves :deep(.p-togglebutton) {
+  border: 1.5px solid var(--edge);
+  border-radius: var(--round);
+}
 .offers li {
   display: flex;
   gap: 12px;

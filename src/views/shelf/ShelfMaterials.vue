@@ -11,7 +11,7 @@ import { shelfFromText, shelfToCsv } from '@/model/sheets/shelfSheet'
 import { shortName } from '@/text/base/labels'
 import FoldBox from '@/components/frame/FoldBox.vue'
 import MaterialFigures from '@/components/shelf/MaterialFigures.vue'
-import MaterialRow from '@/components/shelf/MaterialRow.vue'
+import MaterialRows from '@/components/shelf/MaterialRows.vue'
 import PackDialog from '@/components/PackDialog.vue'
 import type { Material } from '@/core/data'
 import { learnedOf, ownMaterialsOf, shelfItemOf } from '@/model/garden/garden'
@@ -81,19 +81,13 @@ const saveCsv = () =>
     <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
   </div>
   <h2 v-if="families.length && mine.length">{{ words.whatYouHave }}</h2>
-  <ul class="plain">
-    <MaterialRow
-      v-for="{ material, entry, own } in mine"
-      :key="material.id"
-      :material="material"
-      :entry="entry"
-      :own="own"
-      :units="units"
-      @read="figuresOf = material"
-      @edit="packOf = material"
-      @describe="own && emit('describe', own)"
-    />
-  </ul>
+  <MaterialRows
+    :rows="mine"
+    :units="units"
+    @read="figuresOf = $event"
+    @edit="packOf = $event"
+    @describe="emit('describe', $event)"
+  />
   <h2 v-if="families.length && mine.length">{{ words.everythingElse }}</h2>
   <FoldBox
     v-for="group in families"
@@ -102,19 +96,13 @@ const saveCsv = () =>
     :title="FAMILY_NAMES[group.family]"
     :says="group.says"
   >
-    <ul class="plain">
-      <MaterialRow
-        v-for="{ material, entry, own } in group.rows"
-        :key="material.id"
-        :material="material"
-        :entry="entry"
-        :own="own"
-        :units="units"
-        @read="figuresOf = material"
-        @edit="packOf = material"
-        @describe="own && emit('describe', own)"
-      />
-    </ul>
+    <MaterialRows
+      :rows="group.rows"
+      :units="units"
+      @read="figuresOf = $event"
+      @edit="packOf = $event"
+      @describe="emit('describe', $event)"
+    />
   </FoldBox>
   <p v-if="rows.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
   <ShelfSheetDialog
