@@ -38,6 +38,7 @@ try {
     }
     if (name === 'water') {
       await page.getByRole('table').first().waitFor()
+      await page.getByText('How it is poured, and on what').click()
       await page.getByLabel('Beside it').click()
       await page.getByRole('option', { name: 'This mix over 5 cm of gravel' }).click()
       await page.getByText(/^Over 5 cm of gravel: |^The two hardly differ/).waitFor()

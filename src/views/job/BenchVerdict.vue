@@ -25,8 +25,10 @@ const verdict = computed(() => {
   min-height: 1.5em;
   font: 600 1.125rem/1.5 var(--slab);
 }
+/* Shown only where it lasts, and never so faint that it cannot be read. */
 .stale {
-  opacity: 0.5;
+  opacity: 0.75;
+  transition: opacity 0s 0.25s;
 }
 @media (max-width: 760px) {
   .bench-verdict {
