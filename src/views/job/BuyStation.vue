@@ -273,4 +273,7 @@ const saveCsv = () =>
   border-left: 4px solid var(--leaf);
   padding-left: 10px;
 }
+.title > .fold {
+  border-bottom: 0;
+}
 </style>

@@ -277,4 +277,7 @@ const saveCsv = () =>
 .what small {
   display: block;
 }
+.title > .fold {
+  border-bottom: 0;
+}
 </style>

@@ -82,7 +82,6 @@ const trouble = useWateringTrouble(inHand, problem)
       <PouringFields :pouring="pouring" :belows="belows" :grows="grows" :units="units" @change="change">
         <ChoiceField
           v-model="beside"
-          class="beside"
           :label="words.besideIt"
           :options="offered"
           :placeholder="common.nothing"
@@ -171,10 +170,6 @@ const trouble = useWateringTrouble(inHand, problem)
 .head {
   justify-content: space-between;
   margin-bottom: 10px;
-}
-.beside {
-  max-width: 26rem;
-  margin-top: 12px;
 }
 .stack {
   margin-top: 16px;
