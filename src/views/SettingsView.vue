@@ -6,6 +6,7 @@ import { settingsView as words } from '@/text/views/settingsView'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref } from 'vue'
+import CheckField from '@/components/field/CheckField.vue'
 import FileButton from '@/components/field/FileButton.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
@@ -13,6 +14,7 @@ import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
 import SetAsideList from '@/components/settings/SetAsideList.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import { installOffer } from '@/composables/page/deviceOffer'
+import { useEveryFold } from '@/composables/page/useFold'
 import { useOffline } from '@/composables/page/useOffline'
 import { useSaveAll } from '@/composables/garden/useSaveAll'
 import { useGardenFile } from '@/composables/garden/useGardenFile'
@@ -23,6 +25,7 @@ import { counted } from '@/text/base/counted'
 import { KEPT_TEXTS, THEME_NAMES, UNIT_NAMES } from '@/text/base/settings'
 
 const garden = useGarden()
+const everyFold = useEveryFold()
 const saveAll = useSaveAll()
 /** Tables for a spreadsheet or a statistician; the garden file above is the backup. */
 async function savePackage() {
@@ -89,6 +92,7 @@ async function afresh() {
           @update:model-value="garden.setSettings({ theme: $event })"
         />
       </div>
+      <CheckField v-model="everyFold" :label="words.openEveryHeading" />
     </section>
 
     <section class="card" aria-labelledby="place-title">

@@ -6,7 +6,6 @@ import { useFold } from '@/composables/page/useFold'
 const {
   id,
   says = '',
-  unless = false,
   needed = false,
 } = defineProps<{
   /** What it is remembered by. */
@@ -14,12 +13,10 @@ const {
   title: string
   /** What is in it, or its answer, in a few words. */
   says?: string | undefined
-  /** Open until somebody closes it. */
-  unless?: boolean
   /** Something in it has to be seen. */
   needed?: boolean
 }>()
-const kept = useFold(id, unless)
+const kept = useFold(id)
 const open = computed(() => needed || kept.value)
 </script>
 

@@ -3,18 +3,28 @@ import { computed } from 'vue'
 
 /** For every heading that was not opened or closed by itself. */
 const EVERY = '*'
+const useFolds = () => useLocalStorage<Record<string, boolean>>('open-bed-folds', {})
 
 /**
  * Whether what is folded under a heading is open. This device remembers it: whoever opens a heading finds it open the
- * next time, here and in every job. `unless` says what is open until somebody closes it.
+ * next time, here and in every job.
  */
-export function useFold(id: string, unless = false) {
-  const folds = useLocalStorage<Record<string, boolean>>('open-bed-folds', {})
+export function useFold(id: string) {
+  const folds = useFolds()
+  const isOpen = () => folds.value[id] ?? folds.value[EVERY] ?? false
   return computed({
-    get: () => folds.value[id] ?? folds.value[EVERY] ?? unless,
+    get: isOpen,
     set: (open: boolean) => {
-      if (open !== (folds.value[id] ?? folds.value[EVERY] ?? unless))
-        folds.value = { ...folds.value, [id]: open }
+      if (open !== isOpen()) folds.value = { ...folds.value, [id]: open }
     },
+  })
+}
+
+/** Whether every heading is open, for whoever wants all in sight; each one that was set by itself begins anew. */
+export function useEveryFold() {
+  const folds = useFolds()
+  return computed({
+    get: () => folds.value[EVERY] ?? false,
+    set: (open: boolean) => (folds.value = { [EVERY]: open }),
   })
 }

@@ -1,5 +1,6 @@
 import { once, valueOf } from '@/core/testing/once'
 import { PUBLISHED } from '@/core/data'
+import { isWorthOffering, PLAN_LIMITS } from '../watering'
 import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, test } from 'vitest'
 import { AMOUNT_LIMITS, countProblem, isDose } from '../amounts'
@@ -1056,4 +1057,17 @@ everyLimit(
     tender: trial(0.5, (share) => concern({ chloride: 140 * share }, 'strawberry') === undefined, 0.01),
   },
   [],
+)
+everyLimit(
+  'Watering plan',
+  PLAN_LIMITS,
+  {
+    worthwhile: trial(0.2, (days) =>
+      isWorthOffering({ untilThirst: 0 + days, hoursShortOfAir: 0 }, { untilThirst: 0, hoursShortOfAir: 0 }),
+    ),
+    airless: trial(6, (hours) =>
+      isWorthOffering({ untilThirst: 9, hoursShortOfAir: hours }, { untilThirst: 1, hoursShortOfAir: 0 }),
+    ),
+  },
+  ['worthwhile'],
 )

@@ -1,7 +1,7 @@
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export { pouringsOf, wateringPlan, type MonthPlan, type PlanRequest, type WateringPlan } from './plan'
 export { PLAN_LIMITS } from './limits'
-export type { PlanOption } from './options'
+export { isWorthOffering, type PlanOption } from './options'
 export { plantOf } from './plant'
 export { movingProblem, pictureTimes, type Plant, type WateringCase, type Wetness } from './problem'
 export {

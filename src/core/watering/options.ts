@@ -17,6 +17,19 @@ export interface PlanOption {
 /** Judges the mix that a change leads to, before anything is offered. */
 export type MayOffer = (changed: MixInContainer) => boolean
 
+/**
+ * Does a change gain enough, and leave roots without air for no longer than they bear or already do?
+ *
+ * @example
+ * isWorthOffering({ untilThirst: 2.5, hoursShortOfAir: 0 }, { untilThirst: 2, hoursShortOfAir: 0 }) // true
+ */
+export const isWorthOffering = (
+  then: Pick<PlanOption, 'untilThirst' | 'hoursShortOfAir'>,
+  now: Pick<PlanOption, 'untilThirst' | 'hoursShortOfAir'>,
+): boolean =>
+  then.untilThirst - now.untilThirst >= L.worthwhile.value &&
+  then.hoursShortOfAir <= Math.max(L.airless.value, now.hoursShortOfAir)
+
 interface Planned {
   input: MixInContainer
   below: Below
@@ -44,9 +57,9 @@ export function* planOptions(
     if (!run.ok) continue
     const { hoursShortOfAir } = run.value
     const untilThirst = (now.untilThirst * daysUntilThirst(run.value)) / daysUntilThirst(now.run)
-    const isWorthIt = untilThirst - now.untilThirst >= L.worthwhile.value
-    const isBorne = hoursShortOfAir <= Math.max(L.airless.value, now.run.hoursShortOfAir)
-    if (isWorthIt && isBorne) options.push({ change, untilThirst, hoursShortOfAir })
+    const option = { change, untilThirst, hoursShortOfAir }
+    const today = { untilThirst: now.untilThirst, hoursShortOfAir: now.run.hoursShortOfAir }
+    if (isWorthOffering(option, today)) options.push(option)
   }
   return options.sort((a, b) => b.untilThirst - a.untilThirst)
 }

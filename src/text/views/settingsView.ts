@@ -1,6 +1,7 @@
 import type { Shown } from '../base/shown'
 
 export const settingsView = {
+  openEveryHeading: 'Open every heading, so that all controls are in sight',
   settingsAndData: 'Settings and data',
   unitsAndLook: 'Units and look',
   units: 'Units',

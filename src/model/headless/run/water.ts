@@ -1,8 +1,9 @@
 import { toEnd } from '@/core/toEnd'
 import { succeed, type Outcome } from '@/core/outcome'
-import { plantOf, wateringPlan, watchWater, type Watered } from '@/core/watering'
+import { plantOf, watchWater, type Watered } from '@/core/watering'
 import { waterIn } from '@/core/water/moving'
 import { evaluatePrepared, prepare } from '../../mix/prepare'
+import { judgedPlan } from '../../water/plan'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
 
@@ -43,7 +44,7 @@ function written({ moved, figures, ranges }: Watered, every: number) {
   }
 }
 
-/** Works a case of moving water out. Errors: those of `prepare`, `watchWater` and, where it is asked, `wateringPlan`. */
+/** Works a case of moving water out. Errors: those of `prepare`, `watchWater` and, where it is asked, `judgedPlan`. */
 export function runWater(c: CaseOf<'water'>): Outcome<object> {
   const question = questionOfCase({
     ...c,
@@ -71,7 +72,9 @@ export function runWater(c: CaseOf<'water'>): Outcome<object> {
   const { below, begin, days, pourings: pulses, draws, seed } = c
   const run = toEnd(watchWater({ cases: [{ input, below, begin, days, pulses, plant }], draws, seed }))
   if (!run.ok) return run
-  const plan = c.plan ? toEnd(wateringPlan({ input, below, month: c.month, draws, seed })) : null
+  const plan = c.plan
+    ? toEnd(judgedPlan({ question: question.value, answered: [], input, below, month: c.month, draws, seed }))
+    : null
   if (plan && !plan.ok) return plan
   return succeed(
     { ...written(run.value[0]!, c.every), ...(plan ? { plan: plan.value } : {}) },
