@@ -255,7 +255,7 @@ test('several beds in one job, one of them topped up, one open to the soil, one 
   await expect(page.getByLabel('From the bucket to the bed')).toContainText(whole)
 })
 
-test('acid berries and brassicas in one mix are told apart', async ({ page }) => {
+test('acid berries and brassicas in one mix are told apart', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/containers')
   await page.getByRole('combobox', { name: 'Crop', exact: true }).click()
   await page.getByPlaceholder('Search crops').fill('blueberry')

@@ -16,7 +16,7 @@ import {
 
 const moves = (page: Page) => page.getByRole('region', { name: 'Next moves' }).getByRole('listitem')
 
-test('looking at a plus moves the marks before anything is changed', async ({ page }) => {
+test('looking at a plus moves the marks before anything is changed', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   const air = page.getByRole('region', { name: 'Air after draining' })
   await expect(air.locator('.would')).toHaveCount(0)
@@ -248,7 +248,7 @@ test(
   },
 )
 
-test('a long search can be stopped, and the page lives meanwhile', async ({ page }) => {
+test('a long search can be stopped, and the page lives meanwhile', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/finder')
   await page.getByRole('button', { name: 'Every material' }).click()
   await expect(page.getByText(/Best so far/)).toBeVisible()

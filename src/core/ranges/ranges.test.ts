@@ -424,15 +424,15 @@ describe('learning from measurements', () => {
       limeGramsPerLitre: 0,
     }
     const reading = 4.3
-    const before = ranged([], 3000, peat).value.ranges.pH!
+    const before = ranged([], 1500, peat).value.ranges.pH!
     // The middle eight tenths of a normal run 2.563 deviations.
     const deviation = (before.high - before.low) / 2.563
     const [p, m] = [1 / deviation ** 2, 1 / (ERRORS.pH.reading ** 2 + ERRORS.pH.model ** 2)]
     return {
       expected: (before.middle * p + reading * m) / (p + m),
-      // Two half-normals, not one; and three thousand draws.
+      // Two half-normals, not one; and fifteen hundred draws.
       tolerance: 0.03,
-      computed: () => ranged([{ kind: 'pH', value: reading, day: 42 }], 3000, peat).value.ranges.pH!.middle,
+      computed: () => ranged([{ kind: 'pH', value: reading, day: 42 }], 1500, peat).value.ranges.pH!.middle,
     }
   }
   test('for any mix, a reading that is as expected moves nothing and widens nothing', () => {
