@@ -182,7 +182,7 @@ bare(
       plain(await linesOf(tab), `before kill ${i}`).toBe(stood)
       await tab.getByRole('button', { name: 'pH read', exact: true }).click()
       await tab.getByLabel('pH', { exact: true }).fill(`6.${i % 10}`)
-      await tab.getByRole('button', { name: 'Keep: pH read' }).click()
+      await tab.getByRole('button', { name: 'Keep pH read' }).click()
       const waits = i % 5 !== 4
       if (waits) await saved(tab)
       else await tab.waitForTimeout(next(0, 60))

@@ -194,3 +194,31 @@ test('US units everywhere, and nothing moves for it', async ({ page }) => {
   await page.goto('/demo/jobs/fig/containers')
   await expect(page.getByLabel('Width across the top')).toHaveValue('62')
 })
+
+test('each page is named in the window, a digit leads to a station, and Back shuts what is open', async ({
+  page,
+}) => {
+  await openGarden(page, '/demo/jobs/peppers-27/make')
+  await expect(page).toHaveTitle('Make · Peppers, south wall 2027 · Open Bed')
+  await page.keyboard.press('2')
+  await expect(page).toHaveURL(/\/mix$/)
+  await expect(page).toHaveTitle('Mix · Peppers, south wall 2027 · Open Bed')
+  // The keyboard is where the page's own part begins: tools, steps, the first part.
+  await expect(page.locator('[data-begin]')).toBeFocused()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
+  await expect(page.locator('[data-part]').first().and(page.locator(':focus'))).toHaveCount(1)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await page.goBack()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await expect(page).toHaveURL(/\/mix$/)
+  await page.goBack()
+  await expect(page).toHaveURL(/\/make$/)
+  // Tools in a row are one step of Tab; arrow keys go along it.
+  const batches = page.getByRole('toolbar', { name: 'Batches' }).getByRole('button')
+  await batches.nth(2).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(batches.nth(3)).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: /Batch 4/ })).toBeVisible()
+})

@@ -8,6 +8,8 @@ import { useRoute, useRouter } from 'vue-router'
 import AlarmBar from '@/components/app/AlarmBar.vue'
 import AppBar from '@/components/app/AppBar.vue'
 import { isTyping } from '@/composables/page/isTyping'
+import { usePageTitle } from '@/composables/page/usePageTitle'
+import { useBackShuts } from '@/composables/page/useBackShuts'
 import { useNewVersion } from '@/composables/page/useNewVersion'
 import { useOffline } from '@/composables/page/useOffline'
 import { useSaveAll } from '@/composables/garden/useSaveAll'
@@ -75,13 +77,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   }
 })
 
-// A new page begins at its heading, for the eye and for a screen reader.
+usePageTitle(route, () => garden.records)
+useBackShuts(useRouter())
+
+// The keyboard begins a new page where its own part begins: below the stations of a job.
 watch(
   () => route.name,
   async () => {
     await nextTick()
-    const heading = main.value?.querySelector('h1')
-    if (heading && document.activeElement === document.body) main.value?.focus({ preventScroll: true })
+    const begin = main.value?.querySelector<HTMLElement>('[data-begin]') ?? main.value
+    begin?.focus({ preventScroll: true })
   },
 )
 
@@ -101,7 +106,9 @@ async function reload() {
 
 <template>
   <a class="skip" href="#main">{{ words.skipToThePage }}</a>
-  <AppBar :places="places" :garden="garden.name" @switch="switchGarden"><HistoryTools /></AppBar>
+  <AppBar :places="places" :garden="garden.name" @switch="switchGarden" @help="keysOpen = true"
+    ><HistoryTools
+  /></AppBar>
   <AlarmBar v-if="failing">
     <strong>{{ failing.why }}</strong> {{ failing.fix }}
     <Button :label="atOnce.saveEverythingToAFile" size="small" @click="saveAll" />
@@ -129,7 +136,9 @@ async function reload() {
   <RefusalBar v-if="garden.refused" :refusal="garden.refused" />
   <main id="main" ref="main" tabindex="-1">
     <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
-    <p v-else-if="!garden.ready" class="opening" role="status">{{ words.openingYourGarden }}</p>
+    <p v-else-if="!garden.ready" class="opening" role="status">
+      {{ garden.name === 'demo' ? words.openingTheDemo : words.openingYourGarden }}
+    </p>
     <p v-else-if="waits" class="opening" role="status">{{ words.readingTheLog }}</p>
     <RouterView v-else />
   </main>

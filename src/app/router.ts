@@ -1,7 +1,7 @@
 import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router'
 import { STATION_PAGES } from './stationPages'
 import { STATIONS } from '../stations/stations'
-import { TITLES, titleOf } from '@/text/views/titles'
+import { TITLES } from '@/text/views/titles'
 
 const GARDEN = '/:garden(my|demo)'
 
@@ -56,8 +56,4 @@ export const router = createRouter({
   history: createWebHistory(),
   routes,
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
-})
-
-router.afterEach((to) => {
-  document.title = titleOf(to.meta.title)
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The stations of a job in the work's order: which are done, which is next, which this is. */
 import { stationBar as words } from '@/text/components/shared'
+import { nextTick, onMounted, ref, watch } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 
 const { stations } = defineProps<{
@@ -15,10 +16,21 @@ const { stations } = defineProps<{
 }>()
 const MARK = { done: '✓', next: '●', open: '○' }
 const stateOf = (s: { done: boolean; next: boolean }) => (s.done ? 'done' : s.next ? 'next' : 'open')
+
+const bar = ref<HTMLElement | null>(null)
+/** The present station is in sight where the bar is wider than the screen. */
+async function showHere() {
+  await nextTick()
+  const here = bar.value?.querySelector<HTMLElement>('.here')
+  if (!bar.value || !here) return
+  bar.value.scrollLeft = here.offsetLeft - (bar.value.clientWidth - here.offsetWidth) / 2
+}
+onMounted(showHere)
+watch(() => stations.findIndex((s) => s.here), showHere)
 </script>
 
 <template>
-  <nav class="stations" :aria-label="words.stationsOfThisJob">
+  <nav ref="bar" class="stations" :aria-label="words.stationsOfThisJob">
     <RouterLink
       v-for="s in stations"
       :key="s.id"
@@ -69,12 +81,12 @@ a:hover {
     order: 3;
     width: 100%;
     overflow-x: auto;
+    scrollbar-width: none;
   }
   a {
-    padding: 10px 10px;
-  }
-  .mark {
-    display: none;
+    min-height: 44px;
+    padding: 8px 10px;
+    gap: 4px;
   }
 }
 </style>

@@ -7,7 +7,7 @@ const { places, garden } = defineProps<{
   places: readonly { name: string; label: string; icon: string; here: boolean }[]
   garden: 'my' | 'demo'
 }>()
-const emit = defineEmits<{ switch: [] }>()
+const emit = defineEmits<{ switch: []; help: [] }>()
 </script>
 
 <template>
@@ -28,6 +28,16 @@ const emit = defineEmits<{ switch: [] }>()
     </nav>
     <div class="tools">
       <slot />
+      <button
+        type="button"
+        class="help"
+        :aria-label="words.help"
+        :title="words.help"
+        aria-keyshortcuts="?"
+        @click="emit('help')"
+      >
+        <i class="pi pi-question-circle" aria-hidden="true" />
+      </button>
       <span class="which" :class="garden">{{ garden === 'demo' ? words.demoGarden : words.myGarden }}</span>
       <Button
         class="switch"
@@ -95,6 +105,19 @@ const emit = defineEmits<{ switch: [] }>()
 .which.demo {
   background: var(--straw-wash);
 }
+.help {
+  width: 44px;
+  height: 44px;
+  border: 0;
+  border-radius: 8px;
+  background: none;
+  color: var(--clay);
+  font-size: 1.05rem;
+  cursor: pointer;
+}
+.help:hover {
+  background: var(--clay-wash);
+}
 .switch {
   white-space: nowrap;
 }
@@ -106,6 +129,12 @@ const emit = defineEmits<{ switch: [] }>()
   .brand span,
   .which {
     display: none;
+  }
+  .tools {
+    gap: 0;
+  }
+  .switch {
+    padding-inline: 8px;
   }
   .places {
     position: fixed;

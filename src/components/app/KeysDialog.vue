@@ -12,7 +12,8 @@ const KEYS: { keys: string[]; does: string }[] = [
   { keys: ['↑', '↓'], does: words.onTheMixFromPart },
   { keys: ['+', '−'], does: words.onAPartOneMeasure },
   { keys: ['Delete'], does: words.onAPartTakeIt },
-  { keys: ['1', '…', '5'], does: words.onTheMixTakesA },
+  { keys: ['1', '…', '7'], does: words.toAStation },
+  { keys: ['A', '…', 'E'], does: words.onTheMixTakesA },
   { keys: ['?'], does: words.thisList },
 ]
 </script>

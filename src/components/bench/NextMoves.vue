@@ -1,9 +1,9 @@
 <script setup lang="ts">
-/** The best single changes, as instructions; a digit takes one. */
+/** The best single changes, as instructions; a letter makes one. */
 import { common } from '@/text/base/common'
 import { nextMoves as words } from '@/text/components/bench'
 import type { NextMoves } from '@/model/find/nextMoves'
-import { changeText, mendsText, moveText, noMovesText } from '@/text/mix/moves'
+import { changeText, mendsText, MOVE_KEYS, moveText, noMovesText } from '@/text/mix/moves'
 import type { UnitSystem } from '@/text/base/units'
 
 const { moves, stale, widest, units, nameOf, failed } = defineProps<{
@@ -46,7 +46,7 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
           @focus="emit('preview', i)"
           @blur="emit('preview', null)"
         >
-          <kbd aria-hidden="true">{{ i + 1 }}</kbd>
+          <kbd aria-hidden="true">{{ MOVE_KEYS[i]?.toUpperCase() }}</kbd>
           <span
             ><strong>{{ moveText(m, units, nameOf) }}</strong
             ><small>{{ changeText(m.before, m.after, units) }}</small

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is on the shelf, to be pressed into the mix or dragged onto it: with what is left and what a litre costs. */
 import { shelfStrip as words } from '@/text/components/bench'
+import { vRoving } from '@/composables/page/vRoving'
 import MaterialSwatch from '../MaterialSwatch.vue'
 import type { Material } from '@/core/data'
 import { shortName } from '@/text/base/labels'
@@ -16,7 +17,7 @@ const drag = (event: DragEvent, id: string) => event.dataTransfer?.setData('text
 </script>
 
 <template>
-  <ul v-if="items.length" class="plain strip" :aria-label="words.onYourShelf">
+  <ul v-if="items.length" v-roving class="plain strip" :aria-label="words.onYourShelf">
     <li v-for="i in items" :key="i.material.id">
       <button
         type="button"

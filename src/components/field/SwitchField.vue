@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="V extends string | number | null">
 /** One of a few, all in sight. */
 import SelectButton from 'primevue/selectbutton'
+import { vRoving } from '@/composables/page/vRoving'
 
 const {
   options,
@@ -18,6 +19,7 @@ const model = defineModel<V>({ required: true })
 <template>
   <SelectButton
     v-model="model"
+    v-roving
     :options="[...options]"
     option-label="label"
     option-value="value"

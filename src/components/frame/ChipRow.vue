@@ -2,6 +2,7 @@
 /** One of several cards to look at: batches, beds; of very many, a counter with a step back and on. */
 import Button from 'primevue/button'
 import { common } from '@/text/base/common'
+import { vRoving } from '@/composables/page/vRoving'
 
 const { chips, chosen, label } = defineProps<{
   chips: readonly { label: string; name?: string; done: boolean }[]
@@ -34,29 +35,34 @@ const MANY = 12
     <span class="soft">{{ common.countDone(chips.filter((c) => c.done).length) }}</span>
     <slot />
   </div>
-  <div v-else class="row chips no-print" role="group" :aria-label="label">
-    <button
-      v-for="(chip, i) in chips"
-      :key="i"
-      type="button"
-      class="chip"
-      :class="{ on: i === chosen, done: chip.done }"
-      :aria-pressed="i === chosen"
-      :aria-label="chip.name ? `${chip.name}${chip.done ? ', done' : ''}` : undefined"
-      @click="emit('choose', i)"
-    >
-      {{ chip.label }}<span v-if="chip.done" :aria-hidden="chip.name ? true : undefined"> ✓</span>
-    </button>
+  <div v-else class="row no-print chips">
+    <div v-roving class="row few" role="toolbar" :aria-label="label">
+      <button
+        v-for="(chip, i) in chips"
+        :key="i"
+        type="button"
+        class="chip"
+        :class="{ on: i === chosen, done: chip.done }"
+        :aria-pressed="i === chosen"
+        :aria-label="chip.name ? `${chip.name}${chip.done ? ', done' : ''}` : undefined"
+        @click="emit('choose', i)"
+      >
+        {{ chip.label }}<span v-if="chip.done" :aria-hidden="chip.name ? true : undefined"> ✓</span>
+      </button>
+    </div>
     <slot />
   </div>
 </template>
 
 <style scoped>
 .chips {
-  gap: 6px;
+  gap: 6px 20px;
   margin-bottom: 12px;
   max-height: 130px;
   overflow-y: auto;
+}
+.few {
+  gap: 6px;
 }
 .chip {
   min-width: 44px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A dialog over the page. Escape, the cross and, where nothing is being written, a press beside it shut it. */
 import Dialog from 'primevue/dialog'
+import { useShutByBack } from '@/composables/page/useBackShuts'
 
 const {
   header,
@@ -16,6 +17,7 @@ const {
   scrolls?: boolean
 }>()
 const visible = defineModel<boolean>('visible', { required: true })
+useShutByBack(visible)
 
 /** The keyboard begins at the first field of what is written; on a touch screen that would bring its keys up unasked. */
 function beginAtField() {

@@ -31,11 +31,13 @@ type Hand<G extends GardenDoor> = JobInHand<G>
 export function useLog<G extends GardenDoor>(inHand: Hand<G>) {
   const found = useLines(inHand)
   const { garden, job, units } = inHand
-  const { add, expectedAt } = useNoting(inHand, found)
+  const { add, expectedAt, noted, takeBack } = useNoting(inHand, found)
   return {
     ...found,
     ...useDraft(inHand, { add, expectedAt, all: found.all }),
     ...useLogSearch(inHand, found),
+    noted,
+    takeBack,
     soFar: computed(() => seasonSoFar(found.all.value, units.value)),
     tests: computed(() => testsOf(garden.records).filter((t) => t.jobId === job.value?.id)),
     watered: () => add({ kind: 'watered', value: null, count: null, note: '' }, new Date().toISOString()),
@@ -72,6 +74,8 @@ function useNoting<G extends GardenDoor>({ garden, job, evaluation }: Hand<G>, {
     evaluation.value?.ok && job.value
       ? expectedOn(evaluation.value.value, kind, dayOf(job.value, record.value, at))
       : null
+  /** What was noted last on this page. */
+  const noted = ref<{ ids: string[]; kind: EntryKind } | null>(null)
   function add(of: Pick<Entry, 'kind' | 'value' | 'count' | 'note'>, at: string) {
     const jobId = job.value!.id
     const expected = expectedAt(of.kind, at)
@@ -85,8 +89,14 @@ function useNoting<G extends GardenDoor>({ garden, job, evaluation }: Hand<G>, {
       expected,
     }))
     garden.run({ type: 'entries/put', entries, what: says.aLineOfTheLog })
+    noted.value = { ids: entries.map((e) => e.id), kind: of.kind }
   }
-  return { add, expectedAt }
+  /** Takes back what was noted last, wherever the history has gone since. */
+  function takeBack() {
+    for (const entryId of noted.value?.ids ?? []) garden.run({ type: 'entry/remove', entryId })
+    noted.value = null
+  }
+  return { add, expectedAt, noted, takeBack }
 }
 
 const MINUTE = 60_000
@@ -108,7 +118,7 @@ const draftOf = (of: Entry): EntryDraft => ({
 /** A line being written or changed. */
 function useDraft<G extends GardenDoor>(
   { garden }: Hand<G>,
-  { add, expectedAt, all }: ReturnType<typeof useNoting> & Pick<Lines, 'all'>,
+  { add, expectedAt, all }: Pick<ReturnType<typeof useNoting>, 'add' | 'expectedAt'> & Pick<Lines, 'all'>,
 ) {
   const draft = ref<EntryDraft | null>(null)
   const written = computed(() => {

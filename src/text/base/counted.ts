@@ -22,3 +22,6 @@ const plural = new Intl.PluralRules('en')
 /** "1 batch", "4 batches", "1,200 recipes". */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${numberText(count)} ${plural.select(count) === 'one' ? one : many}`
+
+/** A name in the middle of a sentence: "medium peat", but "pH read". */
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)

@@ -8,6 +8,7 @@ export const appBar = {
   myGarden: 'My garden',
   goToMyGarden: 'Go to my garden',
   lookAtTheDemo: 'Look at the demo',
+  help: 'Keys and words',
 }
 
 export const keysDialog = {
@@ -15,7 +16,8 @@ export const keysDialog = {
   onTheMixFromPart: 'on the mix: from part to part',
   onAPartOneMeasure: 'on a part: one measure more or less',
   onAPartTakeIt: 'on a part: take it out',
-  onTheMixTakesA: 'on the mix: takes a next move',
+  onTheMixTakesA: 'on the mix: makes a next move',
+  toAStation: 'in a job: to its first station, second and so on',
   thisList: 'this list',
 }
 

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import type { Planted } from '@/model/calendar/plantingDay'
 import type { Clash, OfferedStep, TimedStep, Timetable } from '@/model/make/timetable'
 import { dayText, shortDayText } from '../base/dates'
@@ -44,7 +45,6 @@ export function stepText(step: TimedStep, units: UnitSystem) {
     when: whenText(step),
   }
 }
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /** A step with its words. */
 export type StepRow = TimedStep & ReturnType<typeof stepText>

@@ -2,6 +2,7 @@ import { measureText } from '@/core/mixing/measures'
 import type { BenchMove, MoveFigures, NextMoves } from '@/model/find/nextMoves'
 import { dressingName } from '../shelf/dressings'
 import { TOPIC_NAMES } from './topics'
+import { lowerFirst } from '../base/counted'
 import { shortName } from '../base/labels'
 import {
   doseText,
@@ -15,12 +16,13 @@ import {
   type UnitSystem,
 } from '../base/units'
 
+/** Keys that make the next moves, the first for the first. */
+export const MOVE_KEYS = ['a', 'b', 'c', 'd', 'e']
+
 const partsText = (parts: number) => {
   const twelfths = Math.max(1, Math.round(parts * 12))
   return `${measureText(twelfths)} ${twelfths > 12 ? 'parts' : 'part'}`
 }
-
-const lowered = (name: string) => name.replace(/^./, (c) => c.toLowerCase())
 
 /** "Swap half a part of compost for coarse perlite". */
 export function moveText(
@@ -28,7 +30,7 @@ export function moveText(
   units: UnitSystem,
   nameOf: (id: string) => string = shortName,
 ): string {
-  const lower = (id: string) => (id.startsWith('mix:') ? `“${nameOf(id)}”` : lowered(nameOf(id)))
+  const lower = (id: string) => (id.startsWith('mix:') ? `“${nameOf(id)}”` : lowerFirst(nameOf(id)))
   switch (change.kind) {
     case 'add':
       return `Add ${partsText(change.parts)} of ${lower(change.material)}`
@@ -43,13 +45,13 @@ export function moveText(
         : `Leave the lime out: ${from} is too much`
     }
     case 'limeAndDress':
-      return `${moveText({ change: change.lime }, units)}, and ${lowered(moveText({ change: change.dress }, units))}`
+      return `${moveText({ change: change.lime }, units)}, and ${lowerFirst(moveText({ change: change.dress }, units))}`
     case 'undress':
       return change.to > 0
-        ? `Give half the ${lowered(dressingName(change.dressingId))}: ${doseText(change.to, units)}`
-        : `Leave out the ${lowered(dressingName(change.dressingId))}`
+        ? `Give half the ${lowerFirst(dressingName(change.dressingId))}: ${doseText(change.to, units)}`
+        : `Leave out the ${lowerFirst(dressingName(change.dressingId))}`
     case 'dress':
-      return `Give ${doseText(change.gramsPerLitre, units)} of ${lowered(dressingName(change.dressingId))}`
+      return `Give ${doseText(change.gramsPerLitre, units)} of ${lowerFirst(dressingName(change.dressingId))}`
   }
 }
 

@@ -12,5 +12,6 @@ export const app = {
   useItNow: 'Use it now',
   later: 'Later',
   openingYourGarden: 'Opening your garden…',
+  openingTheDemo: 'Opening the demo garden…',
   readingTheLog: 'Reading the log and the photos…',
 }

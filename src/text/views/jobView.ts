@@ -3,6 +3,7 @@ import type { Shown } from '../base/shown'
 export const jobView = {
   nameOfThisJob: 'Name of this job',
   putAway: ', put away',
+  step: (at: Shown, of: Shown) => `step ${at} of ${of} · `,
   takeThisJobUpAgain: 'Take this job up again',
   putThisJobAway: 'Put this job away',
   takeItUpAgain: 'Take it up again',

@@ -44,5 +44,6 @@ export const NEXT = {
   season: 'follow it through the season',
 } as const
 
-/** The title of the window. */
-export const titleOf = (page: unknown): string => `${typeof page === 'string' ? page : 'Open Bed'} · Open Bed`
+/** The title of the window: the page, whose it is, and the app. */
+export const titleOf = (page: unknown, job = ''): string =>
+  [typeof page === 'string' ? page : '', job, 'Open Bed'].filter(Boolean).join(' · ')

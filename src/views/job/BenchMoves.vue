@@ -8,6 +8,7 @@ import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { isTyping } from '@/composables/page/isTyping'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { failureLine } from '@/text/make/tasks'
+import { MOVE_KEYS } from '@/text/mix/moves'
 
 const { garden, delayedJob, delayedAnswer, units, nameOf, source, next, later, take, look } =
   useBenchContext()
@@ -16,8 +17,8 @@ const judgedStale = useDelayedByFrame(later.stale)
 const failed = computed(() => next.failure.value && failureLine(next.failure.value))
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
-// A digit takes a next move, unless something else has the keyboard.
-onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
+// A letter makes a next move, unless something else has the keyboard.
+onKeyStroke([...MOVE_KEYS], (event) => {
   if (
     isTyping(event) ||
     event.ctrlKey ||
@@ -26,7 +27,7 @@ onKeyStroke(['1', '2', '3', '4', '5'], (event) => {
     document.querySelector('[role=dialog]')
   )
     return
-  take(Number(event.key) - 1)
+  take(MOVE_KEYS.indexOf(event.key))
 })
 </script>
 

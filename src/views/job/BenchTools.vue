@@ -2,6 +2,7 @@
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
 import { common } from '@/text/base/common'
 import { benchTools as words } from '@/text/views/benchTools'
+import { vRoving } from '@/composables/page/vRoving'
 import { useChoices } from '@/composables/shelf/useChoices'
 import { useTables } from '@/composables/garden/useTables'
 import { looseLitresOfPack } from '@/core/batch'
@@ -81,7 +82,7 @@ async function print() {
 </script>
 
 <template>
-  <nav class="tools no-print" :aria-label="words.toolsOfTheBench">
+  <nav v-roving class="tools no-print" :aria-label="words.toolsOfTheBench">
     <RouterLink :to="{ name: 'finder', params: { garden: garden.name, jobId: job.id } }"
       ><i class="pi pi-search" aria-hidden="true" />{{ common.findAMix }}</RouterLink
     >

@@ -2,6 +2,7 @@
 /** One job: its name, the stations of the work in order, and the station at hand. */
 import { common } from '@/text/base/common'
 import { jobView as says } from '@/text/views/jobView'
+import { onKeyStroke } from '@vueuse/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -10,6 +11,7 @@ import DialogFrame from '@/components/frame/DialogFrame.vue'
 import StationBar from '@/components/StationBar.vue'
 import { useJob } from '@/composables/job/useJob'
 import { useStations } from '@/composables/job/useStations'
+import { isTyping } from '@/composables/page/isTyping'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { isOver, nextStation, STATIONS, stationOf } from '@/stations/stations'
 import { jobTitle } from '@/text/base/labels'
@@ -19,7 +21,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const { garden, job, tables, units } = useJob(() => jobId)
 const route = useRoute()
 const router = useRouter()
-const { to } = useStations(() => jobId)
+const { to, go } = useStations(() => jobId)
 const removing = ref(false)
 // The frame of a job reads plain words, so that a change of the mix does not draw it anew.
 const exists = computed(() => job.value !== undefined)
@@ -42,6 +44,16 @@ const stations = computed(() => {
     next: i === at && !over.value,
   }))
 })
+const at = computed(() => stations.value.findIndex((s) => s.here))
+// A digit leads to a station, unless something else has the keyboard.
+onKeyStroke(
+  STATIONS.map((_, i) => String(i + 1)),
+  (event) => {
+    const isCommand = event.ctrlKey || event.metaKey || event.altKey
+    if (isTyping(event) || isCommand || document.querySelector('[role=dialog]')) return
+    void go(STATIONS[Number(event.key) - 1]!.id)
+  },
+)
 
 async function remove() {
   removing.value = false
@@ -63,7 +75,10 @@ async function remove() {
           :maxlength="LONGEST_NAME"
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
-        <span class="amount">{{ amount }}{{ archived ? says.putAway : '' }}</span>
+        <span class="amount"
+          ><span v-if="at >= 0" class="step">{{ says.step(at + 1, stations.length) }}</span
+          >{{ amount }}{{ archived ? says.putAway : '' }}</span
+        >
       </div>
       <StationBar :stations="stations" />
       <Button
@@ -83,7 +98,7 @@ async function remove() {
         @click="removing = true"
       />
     </header>
-    <RouterView />
+    <div data-begin tabindex="-1" class="begin"><RouterView /></div>
     <DialogFrame v-model:visible="removing" :header="says.removeThisJob2" width="28rem" writing>
       <p>{{ says.leavesTheListItsRecord(title) }}</p>
       <div class="row">
@@ -132,7 +147,16 @@ async function remove() {
   color: var(--ink-soft);
   white-space: nowrap;
 }
+.begin:focus {
+  outline: none;
+}
+.step {
+  display: none;
+}
 @media (max-width: 900px) {
+  .step {
+    display: inline;
+  }
   .head {
     flex-wrap: wrap;
     padding: 4px 12px 6px;

@@ -25,6 +25,7 @@ import { logCsv } from '@/model/sheets/logCsv'
 import { seasonStart, timelineOf, type Timeline } from '@/model/season/timeline'
 import type { Matches } from '@/model/sheets/sheet'
 import { logFromText } from '@/model/sheets/logSheet'
+import { lowerFirst } from '@/text/base/counted'
 import { dayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/labels'
 import { ENTRY_NAMES, entryText } from '@/text/season/log'
@@ -59,6 +60,12 @@ const course = computed(() =>
       })
     : null,
 )
+const notedLine = ref<HTMLElement | null>(null)
+/** The keyboard goes on from what was just noted. */
+function keep() {
+  log.keep()
+  if (draft.value === null) notedLine.value?.focus()
+}
 const sheetOpen = ref(false)
 const named = (word: string): EntryKind | undefined => {
   const wanted = word.trim().toLowerCase()
@@ -113,6 +120,13 @@ const saveCsv = () =>
           @click="log.begin(kind)"
         />
       </div>
+      <p ref="notedLine" role="status" tabindex="-1" class="noted" :class="{ shown: log.noted.value }">
+        <template v-if="log.noted.value">
+          <i class="pi pi-check" aria-hidden="true" />
+          <span>{{ words.noted(ENTRY_NAMES[log.noted.value.kind].name) }}</span>
+          <Button :label="words.undo" text size="small" @click="log.takeBack" />
+        </template>
+      </p>
       <FoldBox id="log-more" :title="words.moreToNote" :says="words.moreToNoteSays">
         <div class="kinds">
           <Button
@@ -134,9 +148,9 @@ const saveCsv = () =>
       </FoldBox>
       <DialogForm
         v-if="draft"
-        :keep="words.keep(ENTRY_NAMES[draft.kind].name.toLowerCase())"
+        :keep="words.keep(lowerFirst(ENTRY_NAMES[draft.kind].name))"
         :sound="problem === null && dayProblem === null"
-        @keep="log.keep"
+        @keep="keep"
         @cancel="draft = null"
       >
         <QuantityField
@@ -256,6 +270,21 @@ const saveCsv = () =>
 }
 .kinds .p-button {
   min-height: 48px;
+}
+.noted {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 0;
+  border-radius: 8px;
+}
+.noted.shown {
+  margin-bottom: 8px;
+  padding: 2px 10px;
+  background: var(--leaf-wash);
+}
+.noted:focus {
+  outline: none;
 }
 .title {
   justify-content: space-between;

@@ -127,9 +127,6 @@ const printPage = () => window.print()
       />
       <section class="work" aria-labelledby="batch-title">
         <ChipRow :chips="chips" :chosen="chosen" :label="words.batches" @choose="chosen = $event">
-          <Button :label="words.printTheCard" icon="pi pi-print" text size="small" @click="printPage" />
-        </ChipRow>
-        <div class="row no-print modes">
           <CheckField
             :label="words.oneBigStepAtA"
             :model-value="garden.settings.bigSteps"
@@ -141,7 +138,7 @@ const printPage = () => window.print()
             :model-value="garden.settings.hand === 'left'"
             @update:model-value="garden.setSettings({ hand: $event ? 'left' : 'right' })"
           />
-        </div>
+        </ChipRow>
         <BigStep
           v-if="step.big.value && step.line.value"
           :line="step.line.value"
@@ -177,6 +174,7 @@ const printPage = () => window.print()
             @click="telling = true"
           />
           <Button v-if="isChanged" :label="words.thisBatchAsPlannedAgain" text @click="otherwise.asPlanned" />
+          <Button :label="words.printTheCard" icon="pi pi-print" text @click="printPage" />
           <Button :label="words.timeTheTurning5Minutes" icon="pi pi-stopwatch" text @click="timeTurning" />
         </div>
         <div v-if="becomes" class="changed">
@@ -249,9 +247,6 @@ const printPage = () => window.print()
 }
 .changed p {
   margin: 0 0 4px;
-}
-.modes {
-  gap: 20px;
 }
 .in-place {
   margin: 8px 0;
