@@ -21,7 +21,8 @@ export default defineConfig({
     // Kept files would outlive what a test says of the network; e2e/offline.spec.ts is about them.
     serviceWorkers: 'block',
     // Nothing glides: a colour half way to another is no colour of the app, and waiting for it is time lost.
-    contextOptions: { reducedMotion: 'reduce' },
+    // Units, dates and money follow the browser; e2e/walk.spec.ts begins in another country.
+    contextOptions: { reducedMotion: 'reduce', locale: 'en-GB' },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -26,7 +26,7 @@ const VIEWS = [
   ['mix-phone', '/jobs/peppers-27/mix', PHONE],
 ]
 try {
-  const context = await browser.newContext()
+  const context = await browser.newContext({ locale: 'en-GB' })
   const page = await context.newPage()
   for (const [name, path, viewport] of VIEWS) {
     await page.setViewportSize(viewport)

@@ -12,6 +12,8 @@ import { keepOffline } from '../composables/page/useOffline'
 import { router } from './router'
 import { useGarden } from '../stores/garden'
 import { openBedPreset } from './theme'
+import { ownSeed } from '../stores/garden/ownSeed'
+import { setDateOrder } from '@/text/base/dates'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
 
@@ -29,11 +31,15 @@ for (const { components } of router.resolve(location.pathname).matched) {
 }
 
 const garden = location.pathname.startsWith('/demo') ? 'demo' : 'my'
-const seed = garden === 'demo' ? async () => (await import('../demo/demoGarden')).demoGarden() : undefined
 // As a rule the garden is there before anything is drawn; one that is slow is waited for in sight.
 const atMost = (ms: number, work: Promise<void>) =>
   Promise.race([work, new Promise((slow) => setTimeout(slow, ms))])
+setDateOrder(navigator.language)
 const store = useGarden()
+const seed =
+  garden === 'demo'
+    ? async () => (await import('../demo/demoGarden')).demoGarden()
+    : ownSeed(navigator.language, () => store.records.size === 0)
 await atMost(1000, store.open(garden, seed))
 await atMost(100, store.untilWhole())
 app.use(router)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lime for the mix: to a pH, so many grams, or none; of which lime. */
+import { cropInText } from '@/text/base/cropInText'
 import { common } from '@/text/base/common'
 import { limeBox as words } from '@/text/components/shared'
 import Button from 'primevue/button'
@@ -102,9 +103,7 @@ const doses = computed(() =>
           :units="units"
           :problem="beside('limeTarget')"
           :model-value="lime.target"
-          :hint="
-            cropName ? words.wellWithinWhatLikesUnless(cropName.toLowerCase()) : words.mostVegetables60To
-          "
+          :hint="cropName ? words.wellWithinWhatLikesUnless(cropInText(cropName)) : words.mostVegetables60To"
           @update:model-value="emit('change', { target: $event })"
         />
         <AmountField

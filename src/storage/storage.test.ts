@@ -269,7 +269,7 @@ describe('reading a record', () => {
     const settings = readEnvelope('settings', settingsV1)
     expect(settings.ok && settings.data).toEqual({ ...DEFAULT_SETTINGS, units: 'us', theme: 'dark' })
     const later = readEnvelope('settings', settingsV2)
-    expect(later.ok && later.data).toEqual({ ...settingsV2.data, lessonsSeen: [], address: '' })
+    expect(later.ok && later.data).toEqual({ ...settingsV2.data, lessonsSeen: [], address: '', currency: '' })
   })
   test('takes old versions forward, step by step, and says where it cannot', () => {
     const old = { ...stored(), schemaVersion: 1, data: { title: 'Fig' } }

@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
+import { CROP_ROWS } from '@/core/data/cropTable'
+import { cropInText } from './base/cropInText'
 
 /**
  * Words that the interface does not use, each with what it says instead. A term has one name, and sentences are those of
@@ -60,4 +62,11 @@ test('each banned word is found where it stands', () => {
   expect(BANNED.filter(([word]) => word.test('every band met in 9 of ten lots, below nothing')).length).toBe(
     3,
   )
+})
+
+test('every crop whose name has commas or brackets has words for the middle of a sentence', () => {
+  for (const { name } of CROP_ROWS) {
+    expect(cropInText(name), name).toMatch(/^[\p{Ll} /-]+$/u)
+    expect(cropInText(name).length).toBeLessThanOrEqual(name.length)
+  }
 })

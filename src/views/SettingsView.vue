@@ -8,6 +8,7 @@ import ProgressBar from 'primevue/progressbar'
 import { computed, ref } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
 import FileButton from '@/components/field/FileButton.vue'
+import TextField from '@/components/field/TextField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import ImportPreviewBox from '@/components/settings/ImportPreview.vue'
@@ -80,7 +81,7 @@ async function afresh() {
           :model-value="garden.settings.units"
           :options="UNIT_NAMES"
           labelled-by="units-label"
-          @update:model-value="garden.setSettings({ units: $event })"
+          @update:model-value="garden.run({ type: 'units/set', units: $event })"
         />
       </div>
       <div class="line">
@@ -92,6 +93,14 @@ async function afresh() {
           @update:model-value="garden.setSettings({ theme: $event })"
         />
       </div>
+      <TextField
+        class="short"
+        :model-value="garden.settings.currency"
+        :label="words.currency"
+        :hint="words.currencyHint"
+        :most="4"
+        @update:model-value="garden.setSettings({ currency: $event.trim() })"
+      />
       <CheckField v-model="everyFold" :label="words.openEveryHeading" />
     </section>
 

@@ -93,6 +93,9 @@ function startAgain(id: string) {
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">
         <i class="pi pi-map-marker" aria-hidden="true" /> {{ where }}
       </RouterLink>
+      <RouterLink v-if="open.length === 0" :to="{ name: 'settings', params: { garden: garden.name } }">
+        <i class="pi pi-sliders-h" aria-hidden="true" /> {{ words.sizesIn(garden.settings.units) }}
+      </RouterLink>
     </p>
     <StartTiles v-if="open.length === 0" @start="forKind" />
     <div class="two">
@@ -154,6 +157,9 @@ function startAgain(id: string) {
   margin-top: 28px;
 }
 .where {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
   margin: -4px 0 12px;
 }
 @media (max-width: 760px) {

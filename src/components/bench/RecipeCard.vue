@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The recipe for the wall of the shed: seen only on paper. */
+import { cropInText } from '@/text/base/cropInText'
 import { common } from '@/text/base/common'
 import { recipeCard as words } from '@/text/components/bench'
 import type { Tables } from '@/core/data'
@@ -41,7 +42,7 @@ const today = isoDay(new Date())
   <article class="print-only card">
     <h1>{{ jobTitle(job) }}</h1>
     <p>
-      {{ words.judgedIn(cropName ? words.for(cropName.toLowerCase()) : '', bedTitle(judgedBed(job).spec)) }}
+      {{ words.judgedIn(cropName ? words.for(cropInText(cropName)) : '', bedTitle(judgedBed(job).spec)) }}
     </p>
     <table>
       <thead>

@@ -60,6 +60,7 @@ export const DEFAULT_SETTINGS: Settings = {
   cautionsRead: {},
   lessonsSeen: [],
   address: '',
+  currency: '',
 }
 export const settingsOf = (garden: Garden) =>
   (garden.get(SETTINGS_KEY) as Settings | undefined) ?? DEFAULT_SETTINGS

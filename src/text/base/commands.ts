@@ -28,6 +28,7 @@ const DONE: {
   'beds/add': (command) => (command.beds.length === 1 ? 'new bed' : `${command.beds.length} new beds`),
   'bed/remove': () => 'removing the bed',
   'place/set': () => 'place',
+  'units/set': () => 'units',
   'job/planting': () => 'planting',
   'steps/set': (command) => {
     if (command.list === 'readyAdded') return 'another step of getting ready'

@@ -5,14 +5,23 @@ import type { Sentence } from './problems.en'
 /** A day or a moment as the clock of the grower has it. A day alone begins at their midnight. */
 const localDay = (iso: string): Date => (iso.length === 10 ? parseISO(iso) : new Date(iso))
 
-/** "14 Mar": where the year goes without saying. */
-export function shortDayText(iso: string): string {
-  const day = localDay(iso)
-  return `${day.getDate()} ${MONTHS[day.getMonth()]!.slice(0, 3)}`
+/** Does the month come first, as in the language of the browser? Said once, when the page begins. */
+let monthFirst = false
+export function setDateOrder(language: string): void {
+  const parts = new Intl.DateTimeFormat(language).formatToParts(0).map((p) => p.type)
+  monthFirst = parts.indexOf('month') < parts.indexOf('day') && parts[0] !== 'year'
 }
 
-/** "14 Mar 2026" from an ISO date. */
-export const dayText = (iso: string) => `${shortDayText(iso)} ${localDay(iso).getFullYear()}`
+/** "14 Mar", or "Mar 14" where the month comes first: where the year goes without saying. */
+export function shortDayText(iso: string): string {
+  const day = localDay(iso)
+  const month = MONTHS[day.getMonth()]!.slice(0, 3)
+  return monthFirst ? `${month} ${day.getDate()}` : `${day.getDate()} ${month}`
+}
+
+/** "14 Mar 2026", "Mar 14, 2026" from an ISO date. */
+export const dayText = (iso: string) =>
+  `${shortDayText(iso)}${monthFirst ? ',' : ''} ${localDay(iso).getFullYear()}`
 
 /** The day a moment falls on, as an ISO date in the grower's own time zone. */
 export { isoDay } from '@/model/calendar/isoDay'

@@ -1,3 +1,4 @@
+import { cropInText } from './cropInText'
 import { cropRow } from '@/core/data/cropTable'
 import { materialName } from '../shelf/ownNames'
 import { isOwn } from '@/core/data/tables'
@@ -73,8 +74,8 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
   switch (reason.code) {
     case 'crop':
       return reason.end === 'both'
-        ? `what ${cropNamed(reason.crop).toLowerCase()} likes`
-        : `${reason.end === 'low' ? 'no less, for' : 'no more, for'} ${cropNamed(reason.crop).toLowerCase()}`
+        ? `what ${cropInText(cropNamed(reason.crop))} likes`
+        : `${reason.end === 'low' ? 'no less, for' : 'no more, for'} ${cropInText(cropNamed(reason.crop))}`
     case 'most-vegetables':
       return 'what most vegetables like; no crop is chosen'
     case 'pots':
@@ -153,7 +154,7 @@ export function fitTexts(crop: Crop, fit: CropFit, units: UnitSystem): string[] 
     )
   if (fit.raising)
     return [
-      `For raising ${crop.name.toLowerCase()}: ${fit.plants === 1 ? 'one' : fit.plants} in each, to be moved on before the roots fill it.`,
+      `For raising ${cropInText(crop.name)}: ${fit.plants === 1 ? 'one' : fit.plants} in each, to be moved on before the roots fill it.`,
     ]
   const { byRoot, bySpace, count } = fit.room
   const a = crop.properties

@@ -6,15 +6,15 @@ import type { Job } from '@/model/garden/schemas'
 import { bedTitle } from './labels'
 import { percentText, volumeText, type UnitSystem } from './units'
 import { LITRES } from '@/core/units'
+import { moneyText } from './sums'
 
-/** Money as it is paid: two decimals, in whatever the grower counts in. */
-export const moneyText = (money: number): string => money.toFixed(2)
+export { moneyText }
 
 /** Per litre or per gallon, finer than a cent. */
 const perVolume = (money: number, litres: number, units: UnitSystem): string =>
   units === 'us'
-    ? `${((money / litres) * LITRES.usGallon).toFixed(2)} a gallon`
-    : `${(money / litres).toFixed(3)} a litre`
+    ? `${moneyText((money / litres) * LITRES.usGallon)} a gallon`
+    : `${moneyText(money / litres, 3)} a litre`
 
 /** Rows of what a job costs: in pocket, and what goes into the mix; none where nothing has a price. */
 export function moneyRows({ lines, paid, used }: Money, litres: number, units: UnitSystem): string[][] {

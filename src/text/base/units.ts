@@ -1,4 +1,5 @@
 import { numberText } from './counted'
+import { withMoneySign } from './sums'
 import {
   CM_PER_INCH,
   GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON,
@@ -156,12 +157,14 @@ export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
 
 /** "0.14/L" or "0.53/gal": money for a volume. Money per litre in. */
 export const rateText = (perLitre: number, units: UnitSystem): string =>
-  units === 'metric' ? `${round(perLitre, 2)}/L` : `${round(perLitre * LITRES.usGallon, 2)}/gal`
+  withMoneySign(
+    units === 'metric' ? `${round(perLitre, 2)}/L` : `${round(perLitre * LITRES.usGallon, 2)}/gal`,
+  )
 /** What money for a volume is told for. */
 export const rateUnit = (units: UnitSystem): string => (units === 'metric' ? 'a litre' : 'a gallon')
 /** The same as a bare figure. */
 export const rateFigure = (perLitre: number, units: UnitSystem): string =>
-  units === 'metric' ? round(perLitre, 3) : round(perLitre * LITRES.usGallon, 2)
+  withMoneySign(units === 'metric' ? round(perLitre, 3) : round(perLitre * LITRES.usGallon, 2))
 
 /** "25 cm" or "9.8 in". Centimetres in. */
 export const lengthText = (cm: number, units: UnitSystem): string =>

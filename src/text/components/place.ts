@@ -37,3 +37,11 @@ export const thirstBars = {
   aLawnWouldUseA: (least: Shown, most: Shown, months: Shown) =>
     `A lawn would use ${least} a day in the quietest month, ${most} in ${months} (reference evapotranspiration, FAO-56 eq. 52).`,
 }
+
+export const placeAsk = {
+  howOften: 'How often it needs water depends on where you garden.',
+  fromYourTimeZone: 'From your time zone, probably:',
+  use: (climate: string) => `Use ${climate}`,
+  another: 'Choose another',
+  choose: 'Choose a climate',
+}

@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { Job } from '@/model/garden/schemas'
 import type { Verdict } from '@/model/mix/verdict'
 import { partsText } from '../mix/recipes'
@@ -9,7 +10,7 @@ export const cardAboutText = (
   crop: string | null,
   verdict: Verdict | null,
 ): string[] => [
-  ...(crop ? [`For ${crop.toLowerCase()}`] : []),
+  ...(crop ? [`For ${cropInText(crop)}`] : []),
   `By parts: ${partsText(job.parts, job.mixes)}`,
   ...(verdict ? [verdictText(verdict, crop)] : []),
 ]

@@ -1,3 +1,4 @@
+import { moneyText } from '../base/sums'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
 import type { DoseTotal } from '@/model/make/doseTotals'
@@ -43,7 +44,7 @@ export interface GatherLine {
 
 /** Less water than this is not worth a word, litres. */
 const LEAST_WATER = 0.25
-const costText = (cost: number | null) => (cost === null ? '?' : cost.toFixed(2))
+const costText = (cost: number | null) => (cost === null ? '?' : moneyText(cost))
 
 /** "2 × 50 L bag"; of one's own, which comes in no packs, "80 L of your own". */
 const packCountText = ({ offer, count, litres }: PackLine, units: UnitSystem): string =>
@@ -58,7 +59,7 @@ function deliveryText({ place, delivery }: PackLine['offer'], came: Set<string>)
   if (!(delivery > 0)) return []
   if (place && came.has(place)) return ['with the same delivery']
   came.add(place)
-  return [`and ${delivery.toFixed(2)} for delivery`]
+  return [`and ${moneyText(delivery)} for delivery`]
 }
 
 function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>): GatherLine {

@@ -1,3 +1,4 @@
+import { moneyText } from '../base/sums'
 import {
   isMet,
   meetsAll,
@@ -78,7 +79,7 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
     case 'mustNotUse':
       return `With ${shortName(String(what)).toLowerCase()} allowed, ${to}.`
     case 'maxCostPerLitre':
-      return `For more than ${Number(what).toFixed(2)} a litre, ${to}.`
+      return `For more than ${moneyText(Number(what))} a litre, ${to}.`
     case 'maxPacks':
       return `With more than ${what} packs, ${to}.`
     case 'oneGrade':

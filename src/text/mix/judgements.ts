@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { Judgement } from '@/core/judgement'
 import { cropRow } from '@/core/data/cropTable'
 import type { DoseKind } from '@/core/nutrients'
@@ -119,7 +120,7 @@ const TEXTS: {
     source: 'charge balance',
   }),
   'pot-too-small': (j, units) => ({
-    says: `Too little root room: ${volumeText(j.room, units)} for one ${(cropRow(j.crop)?.name ?? j.crop).toLowerCase()}, where ${volumeText(j.wanted, units)} is usual. It would stay at ${percents(j.share)} of its size and need water all day long.`,
+    says: `Too little root room: ${volumeText(j.room, units)} for one ${cropInText(cropRow(j.crop)?.name ?? j.crop)}, where ${volumeText(j.wanted, units)} is usual. It would stay at ${percents(j.share)} of its size and need water all day long.`,
     does: 'No mix makes up for it: take a larger container, fewer plants, or a smaller crop.',
     source: 'Poorter et al. 2012',
   }),

@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { Finding, Topic } from '@/core/appraisal'
 import type { Verdict } from '@/model/mix/verdict'
 
@@ -137,7 +138,7 @@ export const alsoText = (findings: readonly Finding[], most = 3): string =>
 export function verdictText({ first, off }: Verdict, cropName: string | null): string {
   // A record made by a later version may have a topic that this one has no sentence for.
   if (first) return TOPIC_TEXTS[first.topic] ?? ''
-  const whom = cropName ? ` for ${cropName.toLowerCase()}` : ''
+  const whom = cropName ? ` for ${cropInText(cropName)}` : ''
   const figures = off === 1 ? 'one figure is' : `${off} figures are`
   return off > 0 ? `It will do${whom} here; ${figures} outside what is wanted.` : `Good${whom} here.`
 }

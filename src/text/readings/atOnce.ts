@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { Evaluation } from '@/core/evaluate'
 import { limeAt, rainShareFor } from '@/core/chemistry'
 import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
@@ -43,7 +44,7 @@ const PH = { from: 3.5, to: 8 }
 const onPH = (pH: number) => (pH - PH.from) / (PH.to - PH.from)
 const percentBand = (b: { low: number; high: number }) =>
   `${Math.round(b.low * 100)}–${Math.round(b.high * 100)} %`
-const likes = (cropName: string | null) => (cropName ? `${cropName.toLowerCase()} likes` : 'most like')
+const likes = (cropName: string | null) => (cropName ? `${cropInText(cropName)} likes` : 'most like')
 const span = (b: { low: number; high: number } | null, place: (x: number) => number): Span | null =>
   b && { from: place(b.low), to: place(b.high) }
 

@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { Evaluation } from '@/core/evaluate'
 import { convertExtract, relativeYield, saltLimit } from '@/core/nutrients'
 import { cropRow } from '@/core/data/cropTable'
@@ -18,7 +19,7 @@ export function saltsWhy({ salts, growing }: Evaluation): Why[] {
   const limits = KEPT.map((kept) => `${percentText(kept)} up to ${ec(saltLimit(p, kept))}`)
   const fresh = { day: 0, saturatedExtract: salts.mix.electricalConductivity.saturatedExtract }
   const at = [fresh, ...salts.course.filter((s) => WEEKS.includes(Math.round(s.day / 7)))]
-  const name = (cropRow(crop.id)?.name ?? crop.id).toLowerCase()
+  const name = cropInText(cropRow(crop.id)?.name ?? crop.id)
   return [
     {
       head: ['Week', 'saturated extract', 'pour-through', '1 : 2', 'crop kept'],

@@ -1,3 +1,4 @@
+import { cropInText } from '../base/cropInText'
 import type { GrowingOutlook } from '@/core/growing'
 import type { Feeding } from '@/core/nutrients'
 import { shortDayText, dayText } from '../base/dates'
@@ -19,7 +20,7 @@ export const cropLikesText = (crop: Crop | undefined): string =>
 /** What the months of a place say of the one chosen; nothing where it suits or none is. Months 1 to 12. */
 export function monthText(planting: readonly number[], asked: number | null, cropName: string): string {
   if (planting.length === 0)
-    return `Outside, your months never suit ${cropName.toLowerCase()} from planting to harvest: it wants glass or a warm wall.`
+    return `Outside, your months never suit ${cropInText(cropName)} from planting to harvest: it wants glass or a warm wall.`
   if (asked === null || planting.includes(asked)) return ''
   const from = planting.map((m) => MONTHS[m - 1]!.slice(0, 3)).join(', ')
   return `Planted in ${MONTHS[asked - 1]} it would want shelter; outside from ${from}.`

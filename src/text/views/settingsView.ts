@@ -6,6 +6,8 @@ export const settingsView = {
   unitsAndLook: 'Units and look',
   units: 'Units',
   look: 'Look',
+  currency: 'Sign for money',
+  currencyHint: '£, $ or €; leave it empty for figures alone',
   theClimateTheWaterAnd:
     'The climate, the water and the wind your pots stand in, and how often you can water.',
   lookAtThePlace: 'Look at the place',

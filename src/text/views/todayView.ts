@@ -1,4 +1,5 @@
 import type { Shown } from '../base/shown'
+import type { UnitSystem } from '../base/units'
 
 export const todayView = {
   today: 'Today',
@@ -8,5 +9,7 @@ export const todayView = {
   latelyMixed: 'Recent mixes',
   noCropChosen: 'No crop chosen',
   pastItsDay: ', overdue',
+  sizesIn: (units: UnitSystem) =>
+    units === 'us' ? 'Sizes in inches and US gallons' : 'Sizes in centimetres and litres',
   next: (next: Shown) => `Next: ${next}`,
 }

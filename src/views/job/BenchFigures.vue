@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import CautionList from '@/components/CautionList.vue'
 import FoldBox from '@/components/frame/FoldBox.vue'
+import PlaceAsk from '@/components/place/PlaceAsk.vue'
 import ReadingList from '@/components/ReadingList.vue'
 import { chanceSentence } from '@/text/mix/finder'
 import { readingsAtOnce } from '@/text/readings/atOnce'
@@ -17,6 +18,9 @@ import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useDelayedByFrame } from '@/composables/page/useDelayedByFrame'
 import { dressingIdsOf, materialsOf } from '@/core/ranges/rowsOf'
 import { LIFT_LIMIT } from '@/core/weight'
+import { CLIMATES } from '@/core/climate/climates'
+import { climateOfZone } from '@/model/garden/climateGuess'
+import { startingPlace } from '@/model/garden/starting'
 import { learnedOf } from '@/model/garden/garden'
 import { readingsTaught } from '@/model/learn/figuresTaught'
 import { cautionById } from '@/text/base/cautions'
@@ -92,6 +96,11 @@ const afterwards = computed(() =>
       })
     : [],
 )
+/** The climate that the clock of this device points to. */
+const guess = CLIMATES.find((c) => c.id === climateOfZone(Intl.DateTimeFormat().resolvedOptions().timeZone))
+function takeGuess() {
+  if (guess) garden.run({ type: 'place/set', place: { ...startingPlace(guess), climateId: guess.id } })
+}
 const LIFTING = [cautionById('lifting')]
 const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.name, jobId: job.value!.id } })
 </script>
@@ -113,12 +122,12 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">
         <Button :label="common.tryAgain" size="small" outlined @click="likely.again" />
       </ProblemBox>
-      <p v-if="crop && !place" class="note">
-        <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
-          common.sayWhereYouGarden
-        }}</RouterLink>
-        {{ words.toSeeHowOftenIt }}
-      </p>
+      <PlaceAsk
+        v-if="crop && !place"
+        :guess="guess?.name ?? null"
+        :to="{ name: 'place', params: { garden: garden.name } }"
+        @take="takeGuess"
+      />
       <p v-for="note in notes" :key="note" class="note">{{ note }}</p>
       <CautionList v-if="heavy" :heading="words.beforeYouFillIt" :cautions="LIFTING" />
       <Button

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What an empty bench offers: three mixes worked out for this crop, bed, place and shelf. */
+import { cropInText } from '@/text/base/cropInText'
 import { common } from '@/text/base/common'
 import { benchOffers as words } from '@/text/views/benchOffers'
 import { useTimeoutFn } from '@vueuse/core'
@@ -68,7 +69,7 @@ function begin({ found }: MixOffer) {
 <template>
   <section class="offers" aria-labelledby="offers-title" aria-live="polite">
     <h2 id="offers-title">
-      {{ words.mixesForInThisBed(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
+      {{ words.mixesForInThisBed(crop ? cropInText(crop.name) : common.mostVegetables) }}
     </h2>
     <SwitchField v-model="kind" class="haves" :options="HAVES" :label="words.whatDoYouHave" />
     <ManyChoiceField

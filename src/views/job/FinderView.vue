@@ -3,6 +3,7 @@
  * Every recipe the rules allow, tried: the best of each family of materials, cost against fit, and what stands in the
  * way.
  */
+import { cropInText } from '@/text/base/cropInText'
 import { atOnce } from '@/text/base/atOnce'
 import { common } from '@/text/base/common'
 import { finderView as words } from '@/text/views/finderView'
@@ -74,7 +75,7 @@ async function openIt(c: Candidate) {
         }}</RouterLink>
       </div>
       <p class="soft">
-        {{ words.forInTheBedOf(crop ? crop.name.toLowerCase() : common.mostVegetables) }}
+        {{ words.forInTheBedOf(crop ? cropInText(crop.name) : common.mostVegetables) }}
       </p>
       <FinderWishes :wishing="wishing" />
       <div class="row go">

@@ -23,6 +23,7 @@ import { sameData } from '../same'
 import type { AnyData, Bed, Job } from '../schemas'
 import type { Change, Command, ShelfChange } from './command'
 import { changedFill, nextJob } from './job'
+import { unitsChanges } from './units'
 import { changesMeasures, ticksElsewhere, withoutTicks } from './marks'
 
 /** One record set; nothing where it says so already. */
@@ -60,6 +61,7 @@ const CHANGES: Rows = {
     return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, change)]
   },
   'bed/remove': (garden, { bedId }) => removal(garden, bedKey(bedId)),
+  'units/set': unitsChanges,
   'place/set': (garden, { place }) => put(garden, PLACE_KEY, place),
   'job/create': (_garden, { beds, job }) => [
     ...added(beds ?? []),

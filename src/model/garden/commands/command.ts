@@ -21,6 +21,7 @@ import type {
   Place,
   Plan,
   Recipe,
+  Settings,
   ShelfItem,
   Test,
   Version,
@@ -137,6 +138,7 @@ export type Command =
   /** Lines of the log, new or changed. */
   | { type: 'entries/put'; entries: Entry[]; what: string }
   | { type: 'entry/remove'; entryId: string }
+  | { type: 'units/set'; units: Settings['units'] }
   | { type: 'test/set'; test: Test; what: string }
   | { type: 'test/remove'; testId: string }
   /** What readings taught, as it is to be; null to forget all of it. */

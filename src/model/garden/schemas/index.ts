@@ -59,7 +59,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   place: 4,
   record: 5,
   shelf: 3,
-  settings: 4,
+  settings: 5,
   test: 1,
 }
 
@@ -76,8 +76,8 @@ export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   place: [4],
   /** What was said first of a mix. */
   record: [5],
-  /** The address of labels. */
-  settings: [4],
+  /** The address of labels; the sign of money. */
+  settings: [4, 5],
   /** How much farther than the tables say readings stray. */
   shelf: [3],
 }

@@ -39,6 +39,8 @@ export const settingsSchema = z.object({
   lessonsSeen: z.array(text(40)),
   /** The address others reach this app by, for codes on labels; empty where nobody said. */
   address: text(200).default(''),
+  /** The sign before a sum of money, as "£"; empty where nobody said. */
+  currency: text(4).default(''),
 })
 
 export type Place = z.infer<typeof placeSchema>
