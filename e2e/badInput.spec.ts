@@ -10,7 +10,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
     ['Height', '1000', /height is 1000 cm, larger than the maximum, 300 cm/],
     ['Width across the top', '99999', /larger than the maximum, 5000 cm/],
     ['Width across the base', 'wide', /“wide” is not a number/],
-    ['Gap below the rim', '-1', /lip is -1 cm/],
+    ['Gap below the rim', '-1', /gap below the rim is -1 cm/],
     ['Gap below the rim', '40', /no room for mix/],
     ['How many', '2.5', /2.5 is not a number of containers/],
     ['How many', '0', /0 is not a number of containers/],

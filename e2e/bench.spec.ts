@@ -351,9 +351,7 @@ test(
     await expect(rows.first()).toHaveText('In short')
     await expect(rows.nth(3)).toHaveText('Weight just after watering')
     // The label leaves its shares open, and that is said; what it does say is not.
-    await expect(page.getByRole('row', { name: /within easy reach/ })).toContainText(
-      /label allows \d+ % to \d+ %/,
-    )
+    await expect(page.getByRole('row', { name: /^Easy water/ })).toContainText(/label allows \d+ % to \d+ %/)
     await expect(page.getByRole('row', { name: /pH in six weeks/ })).not.toContainText('label allows')
     await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
     await page.getByLabel('A bag costs').fill('25')

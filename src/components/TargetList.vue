@@ -8,6 +8,7 @@ import type { Target, Targets } from '@/core/targets'
 import { reasonText, TARGET_NAMES } from '@/text/base/labels'
 import type { Quantity, UnitSystem } from '@/text/base/units'
 import QuantityField from './field/QuantityField.vue'
+import TermHint from './frame/TermHint.vue'
 
 const { targets, units } = defineProps<{ targets: Targets; units: UnitSystem }>()
 const emit = defineEmits<{ move: [target: Target, band: Band | null] }>()
@@ -20,6 +21,13 @@ const QUANTITY: Record<Target, Quantity> = {
   electricalConductivity: 'number',
   drainedWeight: 'weight',
   daysBetweenWaterings: 'number',
+}
+/** Words of the field that not everybody knows, by what is aimed at. */
+const TERM: Partial<Record<Target, string>> = {
+  airFilledPorosity: 'air-filled porosity',
+  easilyAvailableWater: 'easily available water',
+  electricalConductivity: 'dS/m',
+  daysBetweenWaterings: 'days between waterings',
 }
 const rows = computed(() =>
   targets.bands.map((b) => ({
@@ -37,7 +45,10 @@ const rows = computed(() =>
   <div class="targets">
     <div v-for="row in rows" :key="row.target" class="target">
       <div class="name">
-        <strong>{{ row.label }}</strong>
+        <span
+          ><strong>{{ row.label }}</strong
+          ><TermHint v-if="TERM[row.target]" :term="TERM[row.target]!"
+        /></span>
         <small class="soft">{{ row.why }}</small>
         <Button
           v-if="row.moved"

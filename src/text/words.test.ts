@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { CROP_ROWS } from '@/core/data/cropTable'
+import { TERMS } from './glossary'
 import { cropInText } from './base/cropInText'
 
 /**
@@ -30,11 +31,11 @@ const BANNED: readonly [RegExp, string][] = [
   [/\bheaths bear\b/i, 'heaths tolerate'],
 ]
 
-const filesIn = (folder: string): string[] =>
+const filesIn = (folder: string, wanted = /(?<!\.test)\.ts$/): string[] =>
   readdirSync(folder).flatMap((name) => {
     const path = join(folder, name)
-    if (statSync(path).isDirectory()) return filesIn(path)
-    return /\.ts$/.test(name) && !/\.test\.ts$/.test(name) ? [path] : []
+    if (statSync(path).isDirectory()) return filesIn(path, wanted)
+    return wanted.test(name) ? [path] : []
   })
 /** Sentences of a file: what stands in quotes, comments left out. */
 const sentencesOf = (source: string) =>
@@ -69,4 +70,36 @@ test('every crop whose name has commas or brackets has words for the middle of a
     expect(cropInText(name), name).toMatch(/^[\p{Ll} /-]+$/u)
     expect(cropInText(name).length).toBeLessThanOrEqual(name.length)
   }
+})
+
+test('the list of words is in the order of the alphabet, and nothing in it is called what it never is', () => {
+  const names = TERMS.map((t) => t.term)
+  expect(names.length).toBeGreaterThan(40)
+  expect(names).toEqual([...names].sort(new Intl.Collator('en').compare))
+  for (const { term, means } of TERMS) expect(means, term).toMatch(/^\p{Lu}.*\.$/u)
+  const sentences = filesIn('src/text').flatMap((path) =>
+    // What stands in `${}` is code.
+    sentencesOf(readFileSync(path, 'utf8')).map((s) => `${path}: ${s.replace(/\$\{[^}]*\}/g, '…')}`),
+  )
+  const said = TERMS.flatMap((t) => t.never).flatMap((never) => {
+    const whole = new RegExp(`: .*\\b${never}s?\\b`, 'i')
+    // A name alone is an id, and what names a variable is code.
+    return sentences
+      .filter((s) => s.split(' ').length > 2 && !s.includes('bands.') && whole.test(s))
+      .map((s) => `“${never}” in ${s}`)
+  })
+  expect(said).toEqual([])
+})
+test('every “?” of a page is about a term of the list', () => {
+  const known = new Set(TERMS.map((t) => t.term))
+  const pages = filesIn('src/components', /\.vue$/).map((path) => readFileSync(path, 'utf8'))
+  const asked = pages.flatMap((page) =>
+    [...page.matchAll(/<TermHint[^>]* term="([^"]+)"/g)].map((m) => m[1]!),
+  )
+  const targets = pages.flatMap((page) => [
+    ...(/const TERM: [^=]*= \{([^}]*)\}/.exec(page)?.[1]?.matchAll(/'([^']+)'/g) ?? []),
+  ])
+  const terms = [...asked, ...targets.map((m) => m[1]!)].filter((term) => !term.includes('['))
+  expect(terms.length).toBeGreaterThan(4)
+  expect(terms.filter((term) => !known.has(term))).toEqual([])
 })

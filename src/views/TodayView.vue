@@ -21,7 +21,7 @@ import { useGarden } from '@/stores/garden'
 import { isoDay, shortDayText } from '@/text/base/dates'
 import { fillsText, jobTitle } from '@/text/base/labels'
 import { placeLine } from '@/text/bed/place'
-import { inUnits } from '@/text/base/units'
+import { inUnits, volumeText } from '@/text/base/units'
 
 /** Fetched where there are many jobs: most gardens begin without it. */
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
@@ -29,7 +29,7 @@ const garden = useGarden()
 /** Cards drawn at once: more than a screen of them. */
 const CARDS = 16
 const router = useRouter()
-const { forKind, again } = useNewJob()
+const { forKind, batch, again } = useNewJob()
 const today = isoDay(new Date())
 
 /** What each planted job asks for next. */
@@ -44,7 +44,11 @@ const verdicts = useVerdictLines(() => garden.records, inHand)
 const to = (name: string, job: Job) => ({ name, params: { garden: garden.name, jobId: job.id } })
 function lineOf(stored: Job) {
   const job = liveJob(garden.records, stored)
-  const about = `${cropName(job.cropId) || words.noCropChosen} · ${fillsText(job.fills)}`
+  const what =
+    job.amount === null
+      ? fillsText(job.fills)
+      : words.amountOfMix(volumeText(job.amount, garden.settings.units))
+  const about = `${cropName(job.cropId) || words.noCropChosen} · ${what}`
   return { job, id: job.id, title: jobTitle(job), about, archived: job.archived }
 }
 /** Jobs in hand: what has a date first, soonest first, then as they were begun. */
@@ -97,7 +101,7 @@ function startAgain(id: string) {
         <i class="pi pi-sliders-h" aria-hidden="true" /> {{ words.sizesIn(garden.settings.units) }}
       </RouterLink>
     </p>
-    <StartTiles v-if="open.length === 0" @start="forKind" />
+    <StartTiles v-if="open.length === 0" @start="forKind" @batch="batch" />
     <div class="two">
       <section aria-labelledby="open-title">
         <h2 id="open-title">{{ words.inHand }}</h2>
@@ -142,7 +146,7 @@ function startAgain(id: string) {
       </section>
     </div>
     <!-- For who comes back, what is due stands first. -->
-    <StartTiles v-if="open.length > 0" class="later" @start="forKind" />
+    <StartTiles v-if="open.length > 0" class="later" @start="forKind" @batch="batch" />
   </div>
 </template>
 

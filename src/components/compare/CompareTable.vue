@@ -6,6 +6,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ContainerProfile } from '@/core/water'
 import type { ComparedRow } from '@/text/mix/compare'
+import TermHint from '../frame/TermHint.vue'
 import ProfileColumn from '../bench/ProfileColumn.vue'
 
 interface Column {
@@ -83,7 +84,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
           :key="row.key"
           :class="{ alike: row.alike && several, first: i === firstAlike }"
         >
-          <th scope="row">{{ row.label }}</th>
+          <th scope="row">{{ row.label }}<TermHint v-if="row.key === 'salts'" term="dS/m" /></th>
           <td v-for="(cell, k) in row.cells" :key="k">
             <strong class="figure">{{ cell.text }}</strong>
             <small v-if="cell.open" class="open">{{ says.labelAllows(cell.open) }}</small>

@@ -53,7 +53,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
             {{ look && look.chance !== null ? chanceText(look.chance) : '–' }}
           </td>
           <td class="num" data-label="Air">{{ percentText(look?.air ?? c.figures.airFilledPorosity) }}</td>
-          <td class="num" data-label="Water in reach">
+          <td class="num" data-label="Easy water">
             {{ percentText(look?.water ?? c.figures.easilyAvailableWater) }}
           </td>
           <td class="num" data-label="pH with lime">

@@ -3,9 +3,10 @@
 import { startTiles as words } from '@/text/components/today'
 import { VESSEL_KINDS, type VesselKind } from '@/model/garden/schemas'
 import { VESSEL_NAMES } from '@/text/bed/vessels'
+import Button from 'primevue/button'
 import VesselGlyph from '../VesselGlyph.vue'
 
-const emit = defineEmits<{ start: [kind: VesselKind] }>()
+const emit = defineEmits<{ start: [kind: VesselKind]; batch: [] }>()
 </script>
 
 <template>
@@ -15,6 +16,7 @@ const emit = defineEmits<{ start: [kind: VesselKind] }>()
       <p class="soft">
         {{ words.chooseOneToStartA }}
       </p>
+      <Button :label="words.justABatch" outlined @click="emit('batch')" />
     </div>
     <div class="tiles">
       <button

@@ -1,13 +1,23 @@
 import { useRouter, type Router } from 'vue-router'
+import { startTiles } from '@/text/components/today'
 import { specOf } from '@/model/garden/garden'
 import type { Bed, Job, VesselKind } from '@/model/garden/schemas'
-import { nextYearsJob, startingBed, startingJob, startingJobBed } from '@/model/garden/starting'
+import {
+  nextYearsJob,
+  startingAmount,
+  startingBed,
+  startingJob,
+  startingJobBed,
+  startingSpec,
+} from '@/model/garden/starting'
 import type { GardenDoor } from '../garden/gardenDoor'
 import { useGarden } from '@/stores/garden'
 
 export interface NewJobs {
   /** For a new bed of a kind. */
   forKind: (kind: VesselKind) => Promise<void>
+  /** A batch of mix, whatever it goes into: judged in a usual pot. */
+  batch: () => Promise<void>
   /** For a bed of the list. */
   forBed: (bed: Bed) => Promise<void>
   /** The same once more, for another year. */
@@ -21,6 +31,18 @@ export function useNewJob(
 ): NewJobs {
   const now = () => new Date().toISOString()
   const open = (job: Job) => router.push({ name: 'job', params: { garden: garden.name, jobId: job.id } })
+  async function batch() {
+    const { units } = garden.settings
+    const pot = startingJobBed(crypto.randomUUID(), startingSpec('roundPot', units), null)
+    const name = startTiles.batchOfMix
+    const job = {
+      ...startingJob(crypto.randomUUID(), now(), [pot], units),
+      name,
+      amount: startingAmount(units),
+    }
+    garden.run({ type: 'job/create', job })
+    await router.push({ name: 'mix', params: { garden: garden.name, jobId: job.id } })
+  }
   async function begin(bed: Bed, isNew: boolean) {
     const fill = startingJobBed(crypto.randomUUID(), specOf(bed), bed.id)
     const job = startingJob(crypto.randomUUID(), now(), [fill], garden.settings.units)
@@ -29,6 +51,7 @@ export function useNewJob(
   }
   return {
     forKind: (kind) => begin(startingBed(crypto.randomUUID(), now(), kind, garden.settings.units), true),
+    batch,
     forBed: (bed) => begin(bed, false),
     async again(job) {
       const next = nextYearsJob(job, crypto.randomUUID(), now())

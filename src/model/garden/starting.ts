@@ -59,6 +59,10 @@ const STARTING_PLAN_US = {
   wholeVessel: false,
 } as const
 
+/** Mix of a batch that goes into nothing in particular, litres: a barrowful, and as many whole gallons. */
+export const startingAmount = (units: Settings['units']): number =>
+  units === 'us' ? 10 * LITRES.usGallon : 40
+
 export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)
 
 /** What a job holds of buying, getting ready and making before anything is done. */

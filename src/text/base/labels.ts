@@ -60,7 +60,7 @@ export const MONTHS = [
 
 export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
   airFilledPorosity: { label: 'Air after draining', term: 'air-filled porosity at container capacity' },
-  easilyAvailableWater: { label: 'Water within easy reach', term: 'easily available water' },
+  easilyAvailableWater: { label: 'Easy water', term: 'easily available water' },
   plantAvailableWater: { label: 'Water for plants', term: 'plant-available water, drained to wilting' },
   pH: { label: 'pH', term: 'six weeks after mixing' },
   electricalConductivity: { label: 'Salts', term: 'electrical conductivity, saturated extract' },

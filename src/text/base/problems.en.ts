@@ -21,7 +21,7 @@ const FIELD_NAMES: Record<string, string> = {
   calciumCarbonateEquivalent: 'neutralizing value',
   weighedMillilitres: 'volume weighed',
   weighedGrams: 'weight of it',
-  headspace: 'lip',
+  headspace: 'gap below the rim',
   sideHoles: 'side-hole height',
   count: 'number of containers',
   bucket: 'bucket',
@@ -48,7 +48,7 @@ const FIELD_NAMES: Record<string, string> = {
   looseEnvelopeFraction: 'packing, loose',
   dryBulkDensity: 'weight, dry',
   moistBulkDensityAsBought: 'weight, as bought',
-  bufferCapacity: 'hold on pH',
+  bufferCapacity: 'buffer capacity',
   electricalConductivity: 'salts',
 }
 const fieldName = (field: string) => FIELD_NAMES[field] ?? sizeName(field) ?? field
@@ -118,7 +118,7 @@ const TEXTS: Texts = {
     fix: 'Type 0 or more.',
   }),
   'headspace-fills-container': (p, u) => ({
-    why: `A lip of ${lengthText(p.headspace, u)} leaves no room for mix in a container ${lengthText(p.height, u)} high.`,
+    why: `A gap of ${lengthText(p.headspace, u)} below the rim leaves no room for mix in a container ${lengthText(p.height, u)} high.`,
     fix: 'Leave 2.5 to 5 cm (1 to 2 in) free at the top.',
   }),
   'hole-above-mix': (p, u) => ({
@@ -270,7 +270,7 @@ export function noteText(note: Note, units: UnitSystem): string {
     case 'wider-below':
       return 'It is wider at its base than at its top: right for a jar, else the two widths have changed places.'
     case 'cover-at-rim':
-      return `The cover is ${lengthText(note.thickness, units)} thick and the rim stands ${lengthText(note.headspace, units)} above the mix: water runs off over it. Leave more lip, or lay it thinner.`
+      return `The cover is ${lengthText(note.thickness, units)} thick and the rim stands ${lengthText(note.headspace, units)} above the mix: water runs off over it. Leave a larger gap, or lay it thinner.`
     case 'dose-above-usual-limit':
       return `${doseText(note.gramsPerLitre, units)} of it is more than the usual limit of ${doseText(note.limit, units)}: add half, test the pH after a fortnight, then decide.`
     case 'measures-rounded':

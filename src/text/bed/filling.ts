@@ -129,7 +129,7 @@ const ROWS: Rows = {
       spec.vessel.base.kind === 'onSoil'
         ? 'Water until it is wet all the way down'
         : 'Water until it runs out below',
-    text: `Twice, gently. Top up what sinks; leave ${lengthText(spec.vessel.headspace, units)} of lip to water into.`,
+    text: `Twice, gently. Top up what sinks; leave ${lengthText(spec.vessel.headspace, units)} below the rim to water into.`,
   }),
   cover: (step, { units }) => ({
     title: `Cover it with ${shortName(step.materialId).toLowerCase()}, ${lengthText(step.thickness, units)}`,

@@ -13,12 +13,19 @@ export const appBar = {
 
 export const keysDialog = {
   keys: 'Keys',
+  words: 'Words',
+  keysAndWords: 'Keys and words',
   onTheMixFromPart: 'on the mix: from part to part',
   onAPartOneMeasure: 'on a part: one measure more or less',
   onAPartTakeIt: 'on a part: take it out',
   onTheMixTakesA: 'on the mix: makes a next move',
   toAStation: 'in a job: to its first station, second and so on',
   thisList: 'this list',
+}
+
+export const wordList = {
+  searchWords: 'Search words',
+  noSuchWord: 'No such word here.',
 }
 
 export const conflictNotice = {

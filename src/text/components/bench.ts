@@ -139,7 +139,7 @@ export const recipeCard = {
     loss,
     today,
   }: Record<'air' | 'water' | 'pH' | 'loss' | 'today', Shown>) =>
-    `Air after draining ${air}, water within easy reach ${water}, pH ${pH} in six weeks; ${loss} is lost on stirring. Written ${today}.`,
+    `Air after draining ${air}, easy water ${water}, pH ${pH} in six weeks; ${loss} is lost on stirring. Written ${today}.`,
 }
 
 export const shareDialog = {

@@ -5,7 +5,7 @@ export const foundTable = {
   fit: 'Fit',
   lotsWithinAllBands: 'Batches that meet every target',
   air: 'Air',
-  waterInReach: 'Water in reach',
+  waterInReach: 'Easy water',
   phWithLime: 'pH with lime',
   cost: (rateUnit: Shown) => `Cost ${rateUnit}`,
   open: 'Open',

@@ -10,3 +10,7 @@ export const sheetReader = {
   theHeadingIs: (heading: Shown) => `The heading “${heading}” is`,
   andMoreRows: (problems: Shown) => `… and ${problems} more rows.`,
 }
+
+export const termHint = {
+  whatIs: (term: Shown) => `What is ${term}?`,
+}

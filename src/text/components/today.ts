@@ -14,6 +14,8 @@ export const latelyMixed = {
 }
 
 export const startTiles = {
+  justABatch: 'Just a batch of mix',
+  batchOfMix: 'Batch of mix',
   whatAreYouFilling: 'What are you filling?',
   chooseOneToStartA:
     'Choose one to start a job. You will say how big it is, make up a mix by parts, see how it drains in that very container, and get a card of buckets to measure.',

@@ -40,11 +40,7 @@ export const otherwiseTexts = (job: Job, plan: BatchPlan, units: UnitSystem): st
 function changeText(after: Evaluation, before: Evaluation): string {
   const pairs: [string, string, string][] = [
     ['air', percentText(after.mix.airFilledPorosity), percentText(before.mix.airFilledPorosity)],
-    [
-      'water within easy reach',
-      percentText(after.mix.easilyAvailableWater),
-      percentText(before.mix.easilyAvailableWater),
-    ],
+    ['easy water', percentText(after.mix.easilyAvailableWater), percentText(before.mix.easilyAvailableWater)],
     ['pH', pHText(after.lime.pH), pHText(before.lime.pH)],
   ]
   const changed = pairs.filter(([, is, was]) => is !== was)

@@ -6,4 +6,4 @@ import { verdictText } from '../mix/topics'
 
 /** All that was expected of a mix, and what was said first of it. */
 export const predictedText = ({ predicted: p, cropId }: MixRecord, units: UnitSystem): string =>
-  `${p.verdict ? `${verdictText(p.verdict as Verdict, cropName(cropId) || null)} ` : ''}Air after draining ${percentText(p.airFilledPorosity)}, water within easy reach ${percentText(p.easilyAvailableWater)}, pH ${pHText(p.pH)} in six weeks, ${weightText(p.drainedWeight, units)} each when drained.`
+  `${p.verdict ? `${verdictText(p.verdict as Verdict, cropName(cropId) || null)} ` : ''}Air after draining ${percentText(p.airFilledPorosity)}, easy water ${percentText(p.easilyAvailableWater)}, pH ${pHText(p.pH)} in six weeks, ${weightText(p.drainedWeight, units)} each when drained.`

@@ -17,7 +17,7 @@ const ROWS: Record<string, { label: string; write: (x: number, units: UnitSystem
   air: { label: 'Air after draining', write: (x) => percentText(x) },
   wind: { label: 'Begins to tip in a wind of', write: windText },
   chance: { label: 'Batches that meet every target', write: chanceText },
-  water: { label: 'Water within easy reach', write: (x) => percentText(x) },
+  water: { label: 'Easy water', write: (x) => percentText(x) },
   days: { label: 'Waterings in the thirstiest month', write: intervalText },
   pH: { label: 'pH in six weeks', write: pHText },
   salts: { label: 'Salts, dS/m', write: (x) => x.toFixed(1) },

@@ -61,7 +61,7 @@ const AIR_ADVICE_IN_GROUND = {
 }
 const AIRY_BUT_WET = 'More air than it likes, but it holds water enough: no harm in it.'
 const WATER_ADVICE = {
-  low: 'Little within easy reach: expect to water often.',
+  low: 'Little easy water: expect to water often.',
   high: 'Plenty of water: let it dry a little between waterings.',
   good: '',
   plain: '',
@@ -71,7 +71,7 @@ const WATER_ADVICE_IN_GROUND = {
   low: 'Little water for plants: compost, coir or loam holds more.',
 }
 
-const LITTLE_BUT_ENOUGH = 'Little within easy reach, but enough for your days between waterings.'
+const LITTLE_BUT_ENOUGH = 'Little easy water, but enough for your days between waterings.'
 
 /** Straight pots that show the lesson of the container, cm deep. */
 const DEPTHS = [8, 15, 30, 60]
@@ -140,7 +140,7 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
   const litres = (share: number) => volumeText(share * e.fill.mixVolume, units)
   return {
     id: 'water',
-    label: ground ? 'Water for plants' : 'Water within easy reach',
+    label: ground ? 'Water for plants' : 'Easy water',
     term: ground
       ? 'Plant-available water, drained state to the wilting point, 1.5 MPa'
       : `Easily available water, ${EASY_RANGE.from / 10} to ${EASY_RANGE.to / 10} kPa`,
@@ -166,10 +166,10 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
       text: percentText(waterJudged(mix, bands)),
     }),
     why: () => [
-      `${litres(drainedToEasy)} within easy reach in each once it has drained. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
+      `${litres(drainedToEasy)} of easy water in each once it has drained. Then ${litres(waterBufferingCapacity)} that roots work harder for (${easy / 10} to ${buffer / 10} kPa), and ${litres(heldWater)} held tighter still. ${
         container.base.kind === 'onSoil'
           ? `The soil below has drained the bed past the ease of a pot; counted as for watered ground, to 40 kPa. To the wilting point plants can take ${litres(plantAvailableWater)}. Roots that go on down find more.`
-          : 'Band: De Boodt & Verdonck 1972.'
+          : 'Target: De Boodt & Verdonck 1972.'
       }`,
     ],
   }

@@ -39,7 +39,7 @@ export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string 
   },
   'top-up': {
     title: 'Look at the level',
-    text: 'Where it has sunk below the lip you left, top up with the same mix, not over the stems.',
+    text: 'Where it has sunk below the gap you left, top up with the same mix, not over the stems.',
   },
   harvest: { title: 'First harvest', text: 'Likely between these days; pick young.' },
   'bring-in': {

@@ -29,7 +29,7 @@ const FIGURES: readonly Figure[] = [
   figure('waterAt15000Cm', 'Water at wilting', 'volumetric, 15,000 cm (1.5 MPa)', 'percent'),
   figure('looseEnvelopeFraction', 'Packing, loose', 'envelope volume fraction', 'percent'),
   figure('pH', 'pH', 'in the mix'),
-  figure('bufferCapacity', 'Hold on pH', 'buffer capacity', 'mmol/L per pH'),
+  figure('bufferCapacity', 'Buffer capacity', 'buffer capacity', 'mmol/L per pH'),
   figure('cationExchangeCapacity', 'Hold on feed', 'cation exchange capacity', 'mmol/L'),
   figure('electricalConductivity', 'Salts', 'EC, saturated extract', 'dS/m'),
   figure('nitrogen', 'Nitrogen', 'total, of dry weight', 'fine'),

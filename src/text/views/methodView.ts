@@ -7,7 +7,7 @@ export const methodView = {
   cautionsAllInOnePlace: 'Cautions, all in one place',
   howMuchAContainerHolds: 'How much a container holds',
   theInsideCutIntoLevel:
-    'The inside, cut into level slices from the base to the lip, each slice measured. Taper and bulge count.',
+    'The inside, cut into level slices from the base to the rim, each slice measured. Taper and bulge count.',
   planeGeometryAFabricBag: 'Plane geometry. A fabric bag bulges as a parabola (our assumption).',
   lostOnStirring: 'Lost on stirring',
   airAfterDraining: 'Air after draining',
@@ -18,7 +18,7 @@ export const methodView = {
   theSoilUnderneathDrawsOn: (coarse: Shown, loam: Shown, clay: Shown) =>
     `The soil underneath draws on the bed: at the base by about ${coarse} cm over gravel or sand, ${loam} over loam, ${clay} over clay, a day or two after a soaking. Wide range: half to double.`,
   commonPracticeFieldCapacityOf: 'Common practice: field capacity of the texture below.',
-  waterWithinEasyReach: 'Water within easy reach',
+  waterWithinEasyReach: 'Easy water',
   meanOfH50Or: 'mean of θ(h) − θ(50), or θ(400) over soil',
   phAndLime: 'pH and lime',
   dryMixPlusTheWater:

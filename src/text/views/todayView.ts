@@ -3,6 +3,7 @@ import type { UnitSystem } from '../base/units'
 
 export const todayView = {
   today: 'Today',
+  amountOfMix: (litres: Shown) => `${litres} of mix`,
   inHand: 'Current jobs',
   searchJobs: 'Search jobs',
   nothingInHandAJob: 'Nothing in hand. A job you start waits here until its mix is recorded.',
