@@ -208,7 +208,7 @@ test(
     await page.getByRole('button', { name: 'What is in the way?' }).click()
     await expect(page.getByText(/peat allowed|Only water is out of reach/)).toBeVisible()
     await page.getByRole('checkbox', { name: 'Water no oftener than' }).uncheck()
-    const button = page.getByRole('button', { name: /^Put on the bench/ }).first()
+    const button = page.getByRole('button', { name: /^Use this mix/ }).first()
     const parts = (await button.getAttribute('aria-label'))!.replace('Put on the bench: ', '')
     const chance = Number.parseInt(
       await rows.locator('[data-label="Batches that meet every target"]').first().innerText(),
@@ -267,9 +267,9 @@ test(
   async ({ page }) => {
     await openGarden(page, '/demo/jobs/leeks/mix')
     await page.getByRole('button', { name: 'Versions' }).click()
-    await page.getByLabel('Name for what is on the bench').fill('As last year')
+    await page.getByLabel('Name for your mix as it is now').fill('As last year')
     await page.getByRole('button', { name: 'Keep this version' }).click()
-    await expect(page.getByText('What is on the bench is kept as “As last year”.')).toBeVisible()
+    await expect(page.getByText('Your mix as it is now is kept as “As last year”.')).toBeVisible()
     await page.keyboard.press('Escape')
     await page.getByRole('button', { name: 'Mixes to begin from' }).click()
     await page.getByRole('button', { name: 'Begin with Seeds and seedlings' }).click()
@@ -333,7 +333,7 @@ test(
         .click()
     }
     // It opens with the two that suit best beside the bench's own.
-    const leave = page.getByRole('button', { name: /^Leave out (?!On the bench)/ })
+    const leave = page.getByRole('button', { name: /^Leave out (?!Your mix now)/ })
     await expect(leave).toHaveCount(2)
     await leave.first().click()
     await leave.first().click()
@@ -362,8 +362,8 @@ test(
     await page.getByText('The same as a table').click()
     await expect(page.getByRole('row', { name: /week 6/ }).first()).toContainText('6.')
     await page.getByRole('button', { name: 'Leave out Potting mix in bags' }).click()
-    await page.getByRole('button', { name: 'Put Heavy mix for windy terraces on the bench' }).click()
-    await page.getByRole('link', { name: 'Back to the bench' }).click()
+    await page.getByRole('button', { name: 'Use Heavy mix for windy terraces' }).click()
+    await page.getByRole('link', { name: 'Back to Mix' }).click()
     await expect(page.getByRole('group', { name: /Loam topsoil, \d parts/ })).toBeVisible()
   },
 )
@@ -473,7 +473,7 @@ test(
     await expect(page.getByRole('heading', { name: /meet all of it|Nothing meets/ })).toBeVisible({
       timeout: 60_000,
     })
-    await tabTo(page, page.getByRole('link', { name: 'Back to the bench' }), 'Shift+Tab')
+    await tabTo(page, page.getByRole('link', { name: 'Back to Mix' }), 'Shift+Tab')
     await page.keyboard.press('Enter')
     await tabTo(page, page.getByRole('link', { name: 'Compare' }))
     await page.keyboard.press('Enter')
@@ -488,7 +488,7 @@ test('the printed recipe says what goes in and what it will do', async ({ page }
   await expect(card).toBeVisible()
   await expect(card).toContainText('Perlite, coarse')
   await expect(card).toContainText(/Air after draining \d+ %/)
-  await expect(page.getByRole('navigation', { name: 'Tools of the bench' })).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Tools for the mix' })).toBeHidden()
 })
 
 test(

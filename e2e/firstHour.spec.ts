@@ -20,6 +20,35 @@ const measure = (page: Page) =>
     }
   })
 
+/** Controls lower than a thumb wants, and words smaller than can be read at arm's length, on a page. */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const main = document.querySelector('main')!
+    const isShown = (e: Element) =>
+      e.checkVisibility({ visibilityProperty: true }) && !e.closest('.visually-hidden')
+    /** What is pressed reaches as far as its frame, its label or the space laid around it. */
+    const reach = (e: HTMLElement) => {
+      const around = getComputedStyle(e, '::after')
+      const beyond = around.position === 'absolute' ? -2 * Math.min(0, parseFloat(around.top) || 0) : 0
+      const frames = [e, e.closest('label'), e.closest('.p-select, .p-autocomplete')]
+      return Math.max(...frames.map((f) => f?.getBoundingClientRect().height ?? 0)) + beyond
+    }
+    const named = (e: HTMLElement) => `${e.tagName} ${e.ariaLabel ?? e.innerText}`.slice(0, 60)
+    const pressed = 'button, input:not([type=file]), select, textarea, summary, [role=combobox], a[href]'
+    // A link within a sentence is as high as its line.
+    const isInText = (e: Element) => e.matches('a') && e.closest('p, li, td, small, h2, .part') !== null
+    const low = [...main.querySelectorAll<HTMLElement>(pressed)]
+      .filter((e) => isShown(e) && !isInText(e) && e.offsetWidth > 0 && reach(e) < 43.5)
+      .map((e) => `${named(e)}: ${reach(e).toFixed(0)} px high`)
+    const words = [...main.querySelectorAll<HTMLElement>('*')].filter(
+      (e) => isShown(e) && [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim()),
+    )
+    const tiny = words
+      .filter((e) => parseFloat(getComputedStyle(e).fontSize) < 12.95)
+      .map((e) => `${named(e)}: tiny`)
+    return [...low, ...tiny]
+  })
+
 /**
  * Most that each screen of the demo may show at rest on a phone: screens, controls, words. They only ever come down;
  * the aims are beside them.
@@ -48,6 +77,7 @@ test('each screen begins with what most need; the rest is under headings', async
         return Object.entries(most).filter(([what, limit]) => m[what as keyof typeof m] > limit)
       }, path)
       .toEqual([])
+    expect(await tooSmall(page), path).toEqual([])
   }
 })
 

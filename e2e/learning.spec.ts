@@ -101,7 +101,7 @@ test.describe('on a phone', () => {
       await expect(page.getByText(/Do not use it again/)).toBeVisible()
       await page.getByLabel(/as by a weedkiller/).uncheck()
       await page.getByRole('button', { name: 'Work out what to add' }).tap()
-      await page.getByRole('button', { name: 'On the bench' }).first().tap({ timeout: 60_000 })
+      await page.getByRole('button', { name: 'Use this mix' }).first().tap({ timeout: 60_000 })
       await expect(page).toHaveURL(/\/mix$/)
       await expect(page.getByText('Old mix of Peppers, south wall 2027').first()).toBeVisible()
     },

@@ -162,8 +162,8 @@ async function onKey(event: KeyboardEvent, index: number) {
   gap: 4px;
 }
 .stepper button {
-  width: 42px;
-  height: 42px;
+  width: 44px;
+  height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 9px;
   background: var(--sheet);
@@ -177,7 +177,7 @@ async function onKey(event: KeyboardEvent, index: number) {
 }
 .stepper input {
   width: 3.4rem;
-  height: 42px;
+  height: 44px;
   padding: 0;
   border: 1.5px solid transparent;
   border-radius: 9px;

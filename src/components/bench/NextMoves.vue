@@ -69,7 +69,7 @@ const emit = defineEmits<{ take: [index: number]; preview: [index: number | null
   text-decoration: underline;
   font: inherit;
   cursor: pointer;
-  padding: 6px 0;
+  padding: 11px 0;
 }
 li button {
   display: flex;

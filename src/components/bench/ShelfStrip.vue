@@ -49,7 +49,7 @@ button {
   display: flex;
   align-items: center;
   gap: 6px;
-  min-height: 38px;
+  min-height: 44px;
   padding: 3px 9px 3px 5px;
   border: 1px solid var(--edge);
   border-radius: 99px;

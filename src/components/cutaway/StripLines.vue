@@ -64,7 +64,7 @@ path {
     font-size: 15px;
   }
   text:not(.big) {
-    font-size: 12px;
+    font-size: 13px;
   }
 }
 </style>

@@ -157,16 +157,16 @@ export const shelfStrip = {
 
 export const starterDialog = {
   oneForEachSchoolOf: (workedOn: Shown) =>
-    `One for each school of practice, under our own names, worked out by the finder on ${workedOn}. What is on the bench is kept as a version.`,
+    `One for each school of practice, under our own names, worked out by the finder on ${workedOn}. The mix you have is kept as a version.`,
   for: (forWhat: Shown, goodAt: Shown) => `For ${forWhat}. ${goodAt}`,
   givesUp: 'Drawback:',
 }
 
 export const versionsDialog = {
   versionsOfThisMix: 'Versions of this mix',
-  nameForWhatIsOn: 'Name for what is on the bench',
+  nameForWhatIsOn: 'Name for your mix as it is now',
   keepThisVersion: 'Keep this version',
-  whatIsOnTheBench: (current: Shown) => `What is on the bench is kept${current}.`,
+  whatIsOnTheBench: (current: Shown) => `Your mix as it is now is kept${current}.`,
   as: (current: Shown) => ` as “${current}”`,
   whatIsOnTheBench2: 'You have not kept this mix yet. Going back keeps it first.',
   noneYetKeepOneBefore:

@@ -7,7 +7,7 @@ export const compareTable = {
   water: 'water',
   air: 'air',
   labelAllows: (open: Shown) => `label allows ${open}`,
-  putOnTheBench: (name: Shown) => `Put ${name} on the bench`,
+  putOnTheBench: (name: Shown) => `Use ${name}`,
   rowsInGreyDifferBy: 'Rows in grey differ too little to notice.',
 }
 

@@ -11,5 +11,5 @@ export const foundTable = {
   open: 'Open',
   nothingBetterForTheMoney: 'best for the money',
   lime: (limeGramsPerLitre: Shown) => `${limeGramsPerLitre} lime`,
-  putOnTheBench: (c: Shown) => `Put on the bench: ${c}`,
+  putOnTheBench: (c: Shown) => `Use this mix: ${c}`,
 }

@@ -53,7 +53,7 @@ export function bagText(mix: InnerMix, units: UnitSystem): string {
 }
 
 export const KIND_OF_SOURCE: Record<MixSource['kind'], string> = {
-  bench: 'on the bench',
+  bench: 'as it is now',
   version: 'a version of this mix',
   bag: 'bagged',
   starter: 'a mix to begin from',
@@ -61,7 +61,7 @@ export const KIND_OF_SOURCE: Record<MixSource['kind'], string> = {
 }
 /** What a whole mix is called where it is offered. */
 export function sourceName(source: MixSource): string {
-  if (source.kind === 'bench') return 'On the bench'
+  if (source.kind === 'bench') return 'Your mix now'
   if (source.job) return jobTitle(source.job)
   return source.name.trim() || (source.kind === 'bag' ? 'Bagged mix' : 'A version')
 }

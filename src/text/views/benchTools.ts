@@ -2,7 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const benchTools = {
   moreTools: 'More tools',
-  toolsOfTheBench: 'Tools of the bench',
+  toolsOfTheBench: 'Tools for the mix',
   compare: 'Compare',
   byPacks: 'By packs',
   versions: (versions: Shown) => `Versions (${versions})`,

@@ -90,7 +90,7 @@ export const LESSON_TEXTS: Record<Lesson, LessonText> = {
       'It suffers: the salts are more than it takes',
     ],
     sentence: 'Feed is salt: past what a crop takes up it only makes water harder to drink.',
-    change: { does: 'Weigh the dose on the bench and see the salts', at: 'mix' },
+    change: { does: 'Change the dose on Mix and see the salts', at: 'mix' },
   },
 }
 
