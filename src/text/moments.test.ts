@@ -171,7 +171,7 @@ describe('doses at the moment of giving', () => {
     expect(releaseText(dressingById('crf_5_6')!)).toMatch(/over \d.* months/)
     expect(releaseText(dressingById('bone_meal')!)).toMatch(/slowly, half of it in about \d+ months/)
     const over = dressingById('soluble_20_20_20')!
-    expect(overdoseText(over, over.dose.limit * 3, 'us')).toMatch(/^More than .*oz\/gal/)
+    expect(overdoseText(over, over.dose.limit * 3, 'us')).toMatch(/^More than .*oz\/(gal|cu ft)/)
   })
   test('D8: any number of limes, each a line of its own, found by everyday names', () => {
     const choices = dressingChoices(DRESSINGS, MATERIALS)

@@ -44,6 +44,7 @@ import { notANumberText } from './base/fields'
 import { counted, numberText } from './base/counted'
 import {
   doseText,
+  spoonfulText,
   doseWeightText,
   lengthText,
   waterDepthText,
@@ -132,6 +133,15 @@ test('amounts read well in both systems, never mixed', () => {
   expect(doseWeightText(78.3, 'us')).toBe('2.76 oz')
   expect(doseWeightText(1320, 'us')).toBe('2.9 lb')
   expect(doseText(7.489, 'us')).toBe('1.00 oz/gal')
+  // 0.247 g/L is 0.033 oz to a gallon, of which a cubic foot holds 7.48.
+  expect(doseText(0.247, 'us')).toBe('0.25 oz/cu ft')
+  // A teaspoon is 4.93 mL, a tablespoon three of them, a cup sixteen of those.
+  expect([11, 4.93, 25, 355].map((mL) => spoonfulText(mL, 'us'))).toEqual([
+    '2¼ tsp',
+    '1 tsp',
+    '1¾ tbsp',
+    '1½ cups',
+  ])
   expect(lengthText(25.4, 'us')).toBe('10 in')
   expect(lengthText(25, 'metric')).toBe('25 cm')
   expect(waterDepthText(3.7, 'metric')).toBe('3.7 mm')

@@ -8,6 +8,7 @@ import {
   LOAD_PER_POUND_PER_SQUARE_FOOT,
   LITRES,
 } from '@/core/units'
+import { measureText } from '@/core/mixing/measures'
 import type { Settings } from '@/model/garden/schemas'
 
 export type UnitSystem = Settings['units']
@@ -117,11 +118,21 @@ export const waterText = (litres: number, units: UnitSystem): string =>
     ? `${withoutZeros(figures(litres))} L`
     : `${withoutZeros(figures(litres / LITRES.usGallon))} gal`
 
-/** "11 mL" or "0.37 fl oz". Millilitres in. */
-export const spoonfulText = (millilitres: number, units: UnitSystem): string =>
-  units === 'metric'
-    ? `${round(millilitres, 0)} mL`
-    : `${dose(millilitres / 1000 / LITRES.usFluidOunce, 1)} fl oz`
+/** The spoons and the cup of a US kitchen, each up to so many of it. */
+const US_SPOONS = [
+  { litres: LITRES.usTeaspoon, most: 3, one: 'tsp', many: 'tsp' },
+  { litres: LITRES.usTablespoon, most: 8, one: 'tbsp', many: 'tbsp' },
+  { litres: LITRES.usCup, most: Infinity, one: 'cup', many: 'cups' },
+] as const
+
+/** "11 mL" or "2¼ tsp", "1½ cups". Millilitres in; spoons and cups by the quarter. */
+export function spoonfulText(millilitres: number, units: UnitSystem): string {
+  if (units === 'metric') return `${round(millilitres, 0)} mL`
+  const of = (spoon: (typeof US_SPOONS)[number]) => millilitres / 1000 / spoon.litres
+  const spoon = US_SPOONS.find((s) => of(s) < s.most) ?? US_SPOONS[2]
+  const quarters = Math.max(1, Math.round(4 * of(spoon)))
+  return `${measureText(3 * quarters)} ${quarters > 4 ? spoon.many : spoon.one}`
+}
 
 /** "26 kg" or "57 lb". Kilograms in. */
 export const weightText = (kg: number, units: UnitSystem): string =>
@@ -149,11 +160,16 @@ export function doseWeightText(grams: number, units: UnitSystem): string {
     : `${ounces < 10 ? dose(ounces, 2) : round(ounces, 1)} oz`
 }
 
-/** "2.9 g/L", "0.035 g/L" or "0.39 oz/gal". g per litre in; a small dose is never told as nothing. */
-export const doseText = (gramsPerLitre: number, units: UnitSystem): string =>
-  units === 'metric'
-    ? `${dose(gramsPerLitre, 1)} g/L`
-    : `${dose(gramsPerLitre / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON, 2)} oz/gal`
+/** A dose below this is shown for a cubic foot, ounces per US gallon. */
+const SMALL_DOSE = 0.1
+/** "2.9 g/L", "0.035 g/L" or "0.39 oz/gal", "0.25 oz/cu ft". g per litre in; a small dose is never shown as nothing. */
+export function doseText(gramsPerLitre: number, units: UnitSystem): string {
+  if (units === 'metric') return `${dose(gramsPerLitre, 1)} g/L`
+  const ounces = gramsPerLitre / GRAMS_PER_LITRE_PER_OUNCE_PER_US_GALLON
+  return ounces > 0 && ounces < SMALL_DOSE
+    ? `${dose((ounces * LITRES.cubicFoot) / LITRES.usGallon, 2)} oz/cu ft`
+    : `${dose(ounces, 2)} oz/gal`
+}
 
 /** "0.14/L" or "0.53/gal": money for a volume. Money per litre in. */
 export const rateText = (perLitre: number, units: UnitSystem): string =>

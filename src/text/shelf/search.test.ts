@@ -39,6 +39,17 @@ describe('everything is found by its everyday names', () => {
     ['cilantro', 'coriander'],
   ])('crop “%s”', (typed, id) => expect(crop(typed)[0]).toBe(id))
 
+  test('a family is its own rows, before what is only made of it; what is free of it is no answer', () => {
+    const familyOf = (id: string) => MATERIALS.find((m) => m.id === id)!.family
+    for (const family of ['peat', 'perlite', 'coir', 'bark', 'sand'] as const) {
+      const found = material(family)
+      const rows = MATERIALS.filter((m) => m.family === family).length
+      expect(found.slice(0, Math.max(1, rows - 1)).map(familyOf), family).toContain(family)
+      expect(found.length, family).toBeLessThanOrEqual(rows + 3)
+    }
+    expect(material('peat')).not.toContain('soil_loam')
+    expect(material('peat-free').map(familyOf)).toContain('coir')
+  })
   test('a word misspelt finds what is meant, a word of nothing finds nothing', () => {
     expect(material('vermiculte').some((id) => id.startsWith('vermiculite'))).toBe(true)
     expect(material('perlit')[0]).toMatch(/^perlite/)

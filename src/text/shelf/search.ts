@@ -25,10 +25,12 @@ const typedWords = (typed: string): string[] =>
  */
 function rankOf({ name, words }: Findable, typed: string, asked: readonly string[]): number | null {
   const names = [name, ...words].map((n) => n.toLowerCase())
+  // “Peat-free” is no peat.
+  const has = (n: string, word: string) => n.replaceAll(`${word}-free`, '').includes(word)
   const tests = [
     (n: string) => n === typed,
-    (n: string) => n.startsWith(typed),
-    (n: string) => asked.every((word) => n.includes(word)),
+    (n: string) => n.startsWith(typed) && has(n, typed),
+    (n: string) => asked.every((word) => has(n, word)),
   ]
   for (const [rank, test] of tests.entries()) {
     // The name and the everyday name before whatever else it is called.
@@ -36,7 +38,7 @@ function rankOf({ name, words }: Findable, typed: string, asked: readonly string
     if (names.some(test)) return rank
   }
   const all = names.join(' ')
-  return asked.every((word) => all.includes(word)) ? 3 : null
+  return asked.every((word) => has(all, word)) ? 3 : null
 }
 
 /**
@@ -51,7 +53,14 @@ export function search<R>(rows: readonly R[], typed: string, findable: (row: R) 
     const rank = rankOf(findable(row), phrase, asked)
     return rank === null ? [] : [{ row, rank }]
   })
-  if (ranked.length > 0) return ranked.sort((a, b) => a.rank - b.rank).map(({ row }) => row)
+  if (ranked.length > 0) {
+    // Where names begin with it, what is only likened to it (“in place of peat”) is no answer.
+    const isNamed = ranked.some(({ rank }) => rank <= 1)
+    return ranked
+      .filter(({ rank }) => !isNamed || rank < 2)
+      .sort((a, b) => a.rank - b.rank)
+      .map(({ row }) => row)
+  }
   if (phrase.length < SHORTEST_GUESS) return []
   const fuse = new Fuse(rows, {
     keys: [
