@@ -5,25 +5,12 @@ import type { CardLine } from '@/model/make/batchCard'
 import { doseSpoons, lineText, measuredName, measureOfLine, pileText } from '@/text/make/measures'
 import { doseWeightText, volumeText, type UnitSystem } from '@/text/base/units'
 import BucketGlyph from './BucketGlyph.vue'
-import { lookOf } from '@/painting/looks'
+import { bucketsOf } from './make/buckets'
 
 const { line, units, done } = defineProps<{ line: CardLine; units: UnitSystem; done: boolean }>()
 const emit = defineEmits<{ tick: [done: boolean] }>()
 
-/** A finished mix looks like the most of what is in it. */
-const tint = computed(() => {
-  if (line.kind !== 'measure') return ''
-  if ('material' in line.what) return lookOf(line.what.material).tint
-  const { most } = line.what
-  return most ? lookOf(most).tint : ''
-})
-/** Whole buckets, then the part of one; many are shown by number alone. */
-const glyphs = computed(() => {
-  if (line.kind !== 'measure') return []
-  const whole = Math.floor(line.twelfths / 12)
-  const rest = line.twelfths % 12
-  return whole > 5 ? [12] : [...Array.from({ length: whole }, () => 12), ...(rest ? [rest] : [])]
-})
+const buckets = computed(() => bucketsOf(line))
 </script>
 
 <template>
@@ -49,8 +36,8 @@ const glyphs = computed(() => {
           pileText(line, units)
         }}</small>
       </span>
-      <span v-if="line.kind === 'measure'" class="glyphs">
-        <BucketGlyph v-for="(g, i) in glyphs" :key="i" :twelfths="g" :tint="tint" />
+      <span class="glyphs">
+        <BucketGlyph v-for="(g, i) in buckets.glyphs" :key="i" :twelfths="g" :tint="buckets.tint" />
       </span>
     </label>
   </li>

@@ -425,7 +425,9 @@ describe('batches on paper', () => {
       ['Batches 1 to 3, each 57.8 L', 3],
       ['Batch 4: 57.8 L', 1],
     ])
-    expect(groups[0]!.lines).toEqual([expect.stringContaining('70 g lime')])
+    expect(groups[0]!.lines).toMatchObject([
+      { text: expect.stringContaining('70 g lime'), measure: '70 g', name: 'Lime' },
+    ])
     expect(alikeBatches([], 'us')).toEqual([])
   })
 })

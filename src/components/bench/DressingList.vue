@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is given by weight besides lime, and what the mix is offered. */
+import { lowerFirst } from '@/text/base/counted'
 import { common } from '@/text/base/common'
 import { dressingList as words } from '@/text/components/bench'
 import { dressingIn } from '@/core/data/dressings'
@@ -48,7 +49,7 @@ const given = computed(() =>
   lines.length === 0
     ? common.none
     : lines
-        .map((l) => `${doseText(l.gramsPerLitre, units)} ${dressingName(l.dressingId).toLowerCase()}`)
+        .map((l) => `${doseText(l.gramsPerLitre, units)} ${lowerFirst(dressingName(l.dressingId))}`)
         .join(', '),
 )
 /** An amount that cannot be is seen, whatever is folded. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Checks at the tub once a batch is mixed: the hand, the meter, and what a reading asks for. */
+import { lowerFirst } from '@/text/base/counted'
 import { tubChecks as words } from '@/text/components/make'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -89,7 +90,7 @@ function keep() {
       </li>
     </ul>
     <p v-for="c in corrections" :key="c.id" class="soft">
-      {{ words.putInOfTurnThe(doseWeightText(c.grams, units), dressingName(c.dressingId).toLowerCase()) }}
+      {{ words.putInOfTurnThe(doseWeightText(c.grams, units), lowerFirst(dressingName(c.dressingId))) }}
     </p>
   </details>
 </template>

@@ -12,7 +12,9 @@ export const batchCard = {
 export const batchPrint = {
   bucketOfMixInAll: (bucket: Shown, scoop: Shown, cards: Shown, blendLitres: Shown) =>
     `Bucket ${bucket}, scoop ${scoop}. ${cards}, ${blendLitres} of mix in all.`,
-  mixedOnBy: 'Mixed on ______________  by ____________________________',
+  mixedOn: 'Mixed on',
+  by: 'by',
+  ofBatches: (count: Shown) => `of ${count}: ______`,
   lotOf: (name: Shown, lot: Shown) => `Lot of ${name}: ${lot}`,
   toWrite: '______________',
 }

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import { moneyText } from '../base/sums'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
@@ -193,7 +194,7 @@ export const gatherLines = (
 
 /** "a pack of peat: makes 190 L", "all the peat on hand: makes 95 L". */
 export const useUpText = ({ materialId, what, mix }: UseUp, units: UnitSystem): string =>
-  `${what === 'pack' ? 'a pack of' : 'all on hand of'} ${shortName(materialId).toLowerCase()}: makes ${volumeText(mix, units)}`
+  `${what === 'pack' ? 'a pack of' : 'all on hand of'} ${lowerFirst(shortName(materialId))}: makes ${volumeText(mix, units)}`
 
 /** By what a line is ticked: the id of its material, mix or dressing. */
 export const boughtId = ({ what }: GatherLine): string =>

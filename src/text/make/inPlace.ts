@@ -1,5 +1,5 @@
 import type { InPlace } from '@/model/make/inPlace'
-import { counted } from '../base/counted'
+import { counted, lowerFirst } from '../base/counted'
 import { bedTitle, shortName } from '../base/labels'
 import { doseWeightText, lengthText, volumeText, type UnitSystem } from '../base/units'
 import { bucketsText, doseSpoons } from './measures'
@@ -16,11 +16,11 @@ export function inPlaceText(
     lines: [
       ...spread.map(
         ({ id, mix, litres }) =>
-          `${volumeText(litres, units)} ${(mix ? mix.name : shortName(id)).toLowerCase()}, ${buckets(litres)}`,
+          `${volumeText(litres, units)} ${lowerFirst(mix ? mix.name : shortName(id))}, ${buckets(litres)}`,
       ),
       ...scatter.map(
         ({ name, grams, bulkDensity }) =>
-          `${doseWeightText(grams, units)} ${name.toLowerCase()} (${doseSpoons(grams, bulkDensity, units)})`,
+          `${doseWeightText(grams, units)} ${lowerFirst(name)} (${doseSpoons(grams, bulkDensity, units)})`,
       ),
     ],
     then: 'Spread each layer, scatter lime and feed over it, and fork it over twice before the next. Do not tread on it.',

@@ -1,4 +1,4 @@
-import { counted } from '../base/counted'
+import { counted, lowerFirst } from '../base/counted'
 import type { BatchPlan } from '@/core/batch'
 import type { Evaluation } from '@/core/evaluate'
 import type { Job, Reading } from '@/model/garden/schemas'
@@ -103,7 +103,7 @@ export function phCheckText(check: PHCheck, value: number, units: UnitSystem) {
   if (!add)
     return { text: `${beside} ${goes} ${stuck ? STUCK[stuck] : 'Nothing has to be added.'}`, action: '' }
   const spoons = `, ${doseSpoons(add.grams, add.bulkDensity, units)}`
-  const amount = `${doseWeightText(add.grams, units)} of ${dressingName(add.dressingId).toLowerCase()}${spoons}`
+  const amount = `${doseWeightText(add.grams, units)} of ${lowerFirst(dressingName(add.dressingId))}${spoons}`
   return {
     text: `${beside} ${goes} Stir in ${amount}: then it goes to ${pHText(withIt)}${withIt < target + 0.25 ? '' : ', slowly'}. ${stuck ? `${STUCK[stuck]} ` : ''}Read it again in ${counted(
       Math.round(again / 7),
@@ -120,7 +120,7 @@ export function saltCheckText({ expected, most, isTooMuch }: SaltCheck): string 
   const beside = `${expected.toFixed(1)} dS/m was expected.`
   if (most === null) return beside
   return isTooMuch
-    ? `${beside} That is more than this crop takes (${most.toFixed(1)}): after filling, flush each container with its own volume of water, let it drain and read again; keep feed out of the batches that follow.`
+    ? `${beside} That is more than this crop takes (${most.toFixed(1)}). After filling, flush each container with its own volume of water. Let it drain and read again. Leave the feed out of the next batches.`
     : `${beside} This crop takes up to ${most.toFixed(1)}.`
 }
 

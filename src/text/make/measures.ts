@@ -8,7 +8,7 @@ import { isMeasurable, measureText } from '@/core/mixing'
 import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { VESSEL_NAMES } from '../bed/vessels'
-import { counted, numberText } from '../base/counted'
+import { counted, numberText, lowerFirst } from '../base/counted'
 import { bedTitle, shortName } from '../base/labels'
 import {
   doseWeightText,
@@ -117,7 +117,7 @@ export const measuredName = (what: Measured): string =>
 export function lineText(line: CardLine, units: UnitSystem): string {
   return line.kind === 'measure'
     ? `${measureOfLine(line, units)} ${measuredName(line.what)}${isByMark(line) ? '' : ` (${volumeText(line.litres, units)})`}`
-    : `${doseWeightText(line.grams, units)} ${line.name.toLowerCase()} (${doseSpoons(line.grams, line.bulkDensity, units)})${pileText(line, units) && `, ${pileText(line, units)}`}`
+    : `${doseWeightText(line.grams, units)} ${lowerFirst(line.name)} (${doseSpoons(line.grams, line.bulkDensity, units)})${pileText(line, units) && `, ${pileText(line, units)}`}`
 }
 
 /** Parts of a container as people say them. */
@@ -182,18 +182,39 @@ export const batchPlaceText = (card: Pick<BatchCard, 'mix' | 'index' | 'of'>, af
 /** Batches that are measured alike, one after the other, as they stand on paper. */
 export interface AlikeBatches {
   title: string
-  lines: string[]
+  lines: { line: CardLine; text: string; measure: string; name: string; more: string }[]
   /** How many of them: each line is ticked so often. */
   count: number
 }
 
+/** A line as it stands on paper: the measure large, then of what, then what it comes to. */
+const printedLine = (line: CardLine, units: UnitSystem): AlikeBatches['lines'][number] =>
+  line.kind === 'measure'
+    ? {
+        line,
+        text: lineText(line, units),
+        measure: measureOfLine(line, units),
+        name: measuredName(line.what),
+        more: isByMark(line) ? '' : volumeText(line.litres, units),
+      }
+    : {
+        line,
+        text: lineText(line, units),
+        measure: doseWeightText(line.grams, units),
+        name: line.name,
+        more: [doseSpoons(line.grams, line.bulkDensity, units), pileText(line, units)]
+          .filter(Boolean)
+          .join('; '),
+      }
+
 /** Batches of a job for paper: what is measured alike stands once, with a box to tick for each. */
 export function alikeBatches(cards: readonly BatchCard[], units: UnitSystem): AlikeBatches[] {
-  const groups: { first: BatchCard; last: BatchCard; lines: string[] }[] = []
+  const groups: { first: BatchCard; last: BatchCard; lines: AlikeBatches['lines'] }[] = []
+  const inWords = (lines: AlikeBatches['lines']) => lines.map((l) => l.text).join('\n')
   for (const card of cards) {
-    const lines = card.lines.map((line) => lineText(line, units))
+    const lines = card.lines.map((line) => printedLine(line, units))
     const group = groups.at(-1)
-    const alike = group && group.first.mix === card.mix && group.lines.join('\n') === lines.join('\n')
+    const alike = group && group.first.mix === card.mix && inWords(group.lines) === inWords(lines)
     if (alike) group.last = card
     else groups.push({ first: card, last: card, lines })
   }

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import type { Dressing } from '@/core/data'
 import type { DressingLine } from '@/model/garden/schemas'
 import type { DoseOffer } from '@/model/mix/doses'
@@ -81,7 +82,7 @@ export function offerText({ line, bulkDensity, why }: DoseOffer, litres: number 
       ? ' More would be needed; this is the most usually given, the rest is for liquid feed.'
       : ' This is the most usually given; look again then.'
   return {
-    label: `${doseText(line.gramsPerLitre, units)} of ${dressingName(line.dressingId).toLowerCase()}`,
+    label: `${doseText(line.gramsPerLitre, units)} of ${lowerFirst(dressingName(line.dressingId))}`,
     why: `${reason}${why.capped ? capped : ''} ${inHand}.`,
   }
 }

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import { moneyText } from '../base/sums'
 import {
   isMet,
@@ -73,11 +74,11 @@ export function givenUpText({ givenUp, best }: Relaxation): string {
     case 'without':
       return `With ${WITHOUT_NAMES[what as Without]} allowed, ${to}.`
     case 'mustUse':
-      return `Without having to use ${shortName(String(what)).toLowerCase()}, ${to}.`
+      return `Without having to use ${lowerFirst(shortName(String(what)))}, ${to}.`
     case 'useUp':
-      return `Without using up ${shortName(String(what)).toLowerCase()}, ${to}.`
+      return `Without using up ${lowerFirst(shortName(String(what)))}, ${to}.`
     case 'mustNotUse':
-      return `With ${shortName(String(what)).toLowerCase()} allowed, ${to}.`
+      return `With ${lowerFirst(shortName(String(what)))} allowed, ${to}.`
     case 'maxCostPerLitre':
       return `For more than ${moneyText(Number(what))} a litre, ${to}.`
     case 'maxPacks':

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import { cropInText } from '../base/cropInText'
 import type { Judgement } from '@/core/judgement'
 import { cropRow } from '@/core/data/cropTable'
@@ -40,7 +41,7 @@ function lastingText(ids: readonly string[]): string {
 const partsThat = (what: 'goes' | 'stays', ids: readonly string[]) =>
   ids.length === 0
     ? ''
-    : `${what === 'goes' ? 'What rots' : 'What lasts'}: ${ids.map((id) => shortName(id).toLowerCase()).join(', ')}. `
+    : `${what === 'goes' ? 'What rots' : 'What lasts'}: ${ids.map((id) => lowerFirst(shortName(id))).join(', ')}. `
 
 /** "May", "October to February": months in the order they come, runs of them by their ends. */
 function monthsText(months: readonly number[]): string {
@@ -64,7 +65,7 @@ const mg = (x: number) => `${x.toFixed(x < 10 && x >= 0.05 ? 1 : 0)} mg/L`
 
 /** "Blood meal and hoof and horn". */
 function namesText(ids: readonly string[]): string {
-  const text = new Intl.ListFormat('en-GB').format(ids.map((id) => dressingName(id).toLowerCase()))
+  const text = new Intl.ListFormat('en-GB').format(ids.map((id) => lowerFirst(dressingName(id))))
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
 
@@ -130,7 +131,7 @@ const TEXTS: {
     source: 'saturated extract guide for seedlings (from memory)',
   }),
   'unsterile-for-seeds': (j, units) => ({
-    says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => shortName(m).toLowerCase()).join(', ')}.`,
+    says: `Seeds may meet damping-off and weeds in ${j.materials.map((m) => lowerFirst(shortName(m))).join(', ')}.`,
     does: `Heat soil, sand or old mix to ${temperatureText(71, units)} for 30 minutes (never compost, bark or castings), or take parts that are clean as bought.`,
     source: 'Baker 1957',
   }),
@@ -195,10 +196,10 @@ const TEXTS: {
   'boron-high': (j) => ({
     says: `Boron ${mg(j.mgPerLitre)} ${j.soon ? 'within a month' : 'over the season'} where ${mg(j.limit)} is plenty.`,
     does: j.soon
-      ? `Most of it is in the ${dressingName(j.dressing).toLowerCase()}: leave that out, or take a tenth. Beans and strawberries suffer first. Never dose it by the pinch.`
+      ? `Most of it is in the ${lowerFirst(dressingName(j.dressing))}: leave that out, or take a tenth. Beans and strawberries suffer first. Never dose it by the pinch.`
       : j.overdosed.length
-        ? `It comes slowly, and ${namesText(j.overdosed).toLowerCase()} is more than a mix takes: halve it, with no other trace feed beside it.`
-        : `It comes slowly, most of it from the ${dressingName(j.dressing).toLowerCase()}: no other trace feed beside it.`,
+        ? `It comes slowly, and ${lowerFirst(namesText(j.overdosed))} is more than a mix takes: halve it, with no other trace feed beside it.`
+        : `It comes slowly, most of it from the ${lowerFirst(dressingName(j.dressing))}: no other trace feed beside it.`,
     source: 'Bunt 1988 (from memory)',
   }),
   'salts-high': (j) => ({
@@ -220,7 +221,7 @@ const TEXTS: {
     source: 'common practice',
   }),
   'dose-above-limit': (j, units) => ({
-    says: `${doseText(j.gramsPerLitre, units)} of ${dressingName(j.dressing).toLowerCase()}; ${doseText(j.limit, units)} is where trouble begins.`,
+    says: `${doseText(j.gramsPerLitre, units)} of ${lowerFirst(dressingName(j.dressing))}; ${doseText(j.limit, units)} is where trouble begins.`,
     does: 'Halve it, and give the rest later if it is missed.',
     source: 'dressing table',
   }),

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import type { MixOffer, OfferReason } from '@/model/find/threeMixes'
 import { chanceText } from './finder'
 import { dressingName } from '../shelf/dressings'
@@ -32,7 +33,7 @@ export function dosesText({ found: { look } }: MixOffer, units: UnitSystem): str
   const doses = [
     ...(look && look.limeGramsPerLitre > 0 ? [`${doseText(look.limeGramsPerLitre, units)} of lime`] : []),
     ...(look?.feeds ?? []).map(
-      (f) => `${doseText(f.gramsPerLitre, units)} of ${dressingName(f.dressingId).toLowerCase()}`,
+      (f) => `${doseText(f.gramsPerLitre, units)} of ${lowerFirst(dressingName(f.dressingId))}`,
     ),
   ]
   return doses.length > 0 ? `With ${inWords(doses)}.` : ''

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../base/counted'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { isDose } from '@/core/amounts'
@@ -48,7 +49,7 @@ export function bagText(mix: InnerMix, units: UnitSystem): string {
   const words = [insideText(mix)]
   if (isDose(mix.lime.gramsPerLitre)) words.push(`lime ${doseText(mix.lime.gramsPerLitre, units)}`)
   for (const d of mix.dressings)
-    words.push(`${dressingName(d.dressingId).toLowerCase()} ${doseText(d.gramsPerLitre, units)}`)
+    words.push(`${lowerFirst(dressingName(d.dressingId))} ${doseText(d.gramsPerLitre, units)}`)
   return words.join('; ')
 }
 
@@ -80,7 +81,7 @@ export function dosesText({ lime, dressings }: Recipe, units: UnitSystem): strin
     words.push(`lime ${doseText(lime.gramsPerLitre, units)}`)
   for (const d of dressings)
     words.push(
-      `${dressingName(d.dressingId).toLowerCase()} ${doseText(d.gramsPerLitre, units)} (${placeText(d.place, units)})`,
+      `${lowerFirst(dressingName(d.dressingId))} ${doseText(d.gramsPerLitre, units)} (${placeText(d.place, units)})`,
     )
   return words.join(', ')
 }
