@@ -24,7 +24,7 @@ export interface Frame {
 }
 
 /** A section more than this many times as wide as high is drawn in part. */
-const WIDEST = 1.9
+export const WIDEST = 1.9
 
 /** The widest a section is anywhere, cm. */
 export function widestOf(shape: Shape): number {

@@ -1,6 +1,8 @@
 import type { FillingDo, Pile } from '@/model/make/filling'
 import type { BedSpec } from '@/model/garden/schemas'
 import { plantingDepth } from '@/core/data/planting'
+import { measureText } from '@/core/mixing/measures'
+import { lowerFirst } from '../base/counted'
 import { layerName, shortName } from '../base/labels'
 import { dressingName } from '../shelf/dressings'
 import { doseSpoons } from '../make/measures'
@@ -45,7 +47,7 @@ const rangeText = ({ low, high }: { low: number; high: number }, units: UnitSyst
 /** Which pile a bed is filled from, where there is more than one. */
 function pileName(pile: Pile | null): string {
   if (!pile) return ''
-  const names = pile.dressingIds.map((id) => dressingName(id).toLowerCase())
+  const names = pile.dressingIds.map((id) => lowerFirst(dressingName(id)))
   return names.length > 0 ? `From the pile with ${names.join(' and ')}. ` : 'From the pile without feed. '
 }
 
@@ -62,6 +64,41 @@ interface Said {
   text: string
 }
 type Rows = { [C in FillingDo['code']]: (step: Extract<FillingDo, { code: C }>, of: Filled) => Said }
+
+/** "2½ buckets", to the quarter as a hand fills them; a scoopful or less in litres. */
+function bucketfuls(litres: number, bucket: number, units: UnitSystem): string {
+  const quarters = Math.round((4 * litres) / bucket)
+  if (quarters < 2) return volumeText(litres, units)
+  return `${measureText(3 * quarters)} ${quarters > 4 ? 'buckets' : 'bucket'}`
+}
+
+/** What is written beside a part of the picture; nothing for what has no place in it. */
+export function fillingMark(step: FillingDo, bucket: number, units: UnitSystem): Said | null {
+  switch (step.code) {
+    case 'lift':
+      return {
+        title: bucketfuls(step.loose, bucket, units),
+        text: `to ${lengthText(step.belowRim, units)} below the rim`,
+      }
+    case 'layer':
+      return step.layer.kind === 'cloth'
+        ? { title: 'Cloth', text: 'over the holes' }
+        : { title: lengthText(step.layer.thickness, units), text: layerName(step.layer).toLowerCase() }
+    case 'cover':
+      return {
+        title: lengthText(step.thickness, units),
+        text: lowerFirst(shortName(step.materialId)),
+      }
+    default:
+      return null
+  }
+}
+
+/** The picture in a sentence, for who does not see it. */
+export const fillingPictureText = (done: number, of: number, next: Said | null): string =>
+  next
+    ? `The container in section: ${done} of ${of} parts are in. Next: ${next.title}, ${next.text}.`
+    : `The container in section: ${done === of ? 'everything is in' : `${done} of ${of} parts are in`}.`
 
 const ROWS: Rows = {
   stand: (_step, { tooHeavy }) => ({
@@ -99,12 +136,13 @@ const ROWS: Rows = {
     text: 'Roots and weeds out, the top fork’s depth broken up, watered if it is dry.',
   }),
   lift: (step, { spec, bucket, units }) => {
-    const buckets = step.loose / bucket
-    const many = buckets < 0.95 ? '' : `, ${buckets.toFixed(1).replace(/\.0$/, '')} buckets`
+    const many = bucketfuls(step.loose, bucket, units)
+    const inLitres = volumeText(step.loose, units)
+    const counted = many === inLitres ? '' : `, ${many}`
     const below = `${lengthText(step.belowRim, units)} below the rim`
     const level = step.belowRim - spec.vessel.headspace < 0.05 ? `at the fill line, ${below}` : below
     return {
-      title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${volumeText(step.loose, units)} loose${many} in each`,
+      title: `${step.of === 1 ? 'Fill' : `Lift ${step.number} of ${step.of}`}: ${inLitres} loose${counted} in each`,
       text: `${pileName(step.pile)}Level it ${level}. ${FIRMLY[spec.firmness]} Soak it until it drains.`,
     }
   },
@@ -113,11 +151,11 @@ const ROWS: Rows = {
     text: `About ${volumeText(step.litres, units)} of it, soaked first, circling roots teased out. ${depthText(step.cropId, units)}`,
   }),
   dress: (step, { units }) => ({
-    title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each`,
+    title: `${doseWeightText(step.grams, units)} of ${lowerFirst(dressingName(step.dressingId))} in each`,
     text: `${doseSpoons(step.grams, step.bulkDensity, units)}. Scatter it and work it into the top ${lengthText(step.depth, units)}.`,
   }),
   'dress-holes': (step, { units }) => ({
-    title: `${doseWeightText(step.grams, units)} of ${dressingName(step.dressingId).toLowerCase()} in each, into the planting holes`,
+    title: `${doseWeightText(step.grams, units)} of ${lowerFirst(dressingName(step.dressingId))} in each, into the planting holes`,
     text: `${doseSpoons(step.grams, step.bulkDensity, units)}, shared among them. Stir it into the bottom of the holes and cover it with a finger of mix: roots that sit in it burn.`,
   }),
   plant: (step, { units }) => ({
@@ -132,7 +170,7 @@ const ROWS: Rows = {
     text: `Twice, gently. Top up what sinks; leave ${lengthText(spec.vessel.headspace, units)} below the rim to water into.`,
   }),
   cover: (step, { units }) => ({
-    title: `Cover it with ${shortName(step.materialId).toLowerCase()}, ${lengthText(step.thickness, units)}`,
+    title: `Cover it with ${lowerFirst(shortName(step.materialId))}, ${lengthText(step.thickness, units)}`,
     text: `${volumeText(step.litres, units)} in each, a hand’s breadth clear of every stem.`,
   }),
   finish: (_step, { spec }) => ({

@@ -8,6 +8,7 @@ import CautionList from '@/components/CautionList.vue'
 import ChipRow from '@/components/frame/ChipRow.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TickLine from '@/components/frame/TickLine.vue'
+import FillPicture from '@/components/make/FillPicture.vue'
 import PlantedForm from '@/components/make/PlantedForm.vue'
 import { useCautions } from '@/composables/make/useCautions'
 import { useFirstOpen } from '@/composables/page/useFirstOpen'
@@ -63,10 +64,19 @@ async function plant(day: string) {
 </script>
 
 <template>
-  <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1fr) minmax(280px, 360px)">
+  <StationFrame v-if="job" :problem="problem" columns="minmax(300px, 420px) minmax(0, 1fr)">
     <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="card">
-      <section aria-labelledby="bed-title">
+      <section>
+        <FillPicture
+          :spec="card.fill.spec"
+          :sunk-by="card.fill.sunkBy"
+          :steps="card.steps"
+          :bucket="job.plan.bucket"
+          :units="units"
+        />
+      </section>
+      <section class="steps" aria-labelledby="bed-title">
         <ChipRow
           v-if="cards.length > 1"
           :chips="chips"
@@ -110,10 +120,21 @@ async function plant(day: string) {
 </template>
 
 <style scoped>
+.station {
+  grid-template-rows: auto 1fr;
+}
+.steps {
+  grid-row: span 2;
+}
 .side {
   display: flex;
   flex-direction: column;
   align-items: flex-start;
   gap: 16px;
+}
+@media (max-width: 900px) {
+  .steps {
+    grid-row: auto;
+  }
 }
 </style>
