@@ -3,12 +3,17 @@
 import { common } from '@/text/base/common'
 import { gatherTable as words } from '@/text/components/make'
 import Button from 'primevue/button'
+import { computed, ref } from 'vue'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
 import { isBought, type GatherLine } from '@/text/make/gather'
+import { lookOf } from '@/painting/looks'
+import { stackText } from '@/text/make/gather'
+import type { UnitSystem } from '@/text/base/units'
+import PackStack from './PackStack.vue'
 import MaterialSwatch from '../MaterialSwatch.vue'
 
-const { lines } = defineProps<{ lines: readonly GatherLine[] }>()
+const { lines, units } = defineProps<{ lines: readonly GatherLine[]; units: UnitSystem }>()
 const emit = defineEmits<{
   tick: [line: GatherLine, done: boolean]
   missing: [material: Material]
@@ -16,8 +21,17 @@ const emit = defineEmits<{
   dosePack: [dressingId: string]
   origin: [mix: InnerMix, kind: 'made' | 'ready']
 }>()
+/** Litres across: the most there is of any. */
+const scale = computed(() => Math.max(...lines.map((l) => (l.stack ? l.stack.need + l.stack.left : 0)), 1))
 const HEAD = ['Material', words.measureOut, 'Buy', words.leftOver, 'Cost', words.wetItFirst]
 const NUMBERS = new Set([words.measureOut, words.leftOver, 'Cost'])
+/** On a phone the rest of a line is shown when it is asked for. */
+const opened = ref(new Set<string>())
+const toggle = (id: string) => {
+  const next = new Set(opened.value)
+  if (!next.delete(id)) next.add(id)
+  opened.value = next
+}
 const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
 </script>
 
@@ -36,7 +50,7 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
         </tr>
       </thead>
       <tbody>
-        <tr v-for="line in lines" :key="line.id" :class="{ got: isBought(line) }">
+        <tr v-for="line in lines" :key="line.id" :class="{ got: isBought(line), open: opened.has(line.id) }">
           <td class="box">
             <label v-if="line.toBuy" class="hit">
               <input
@@ -55,20 +69,35 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
                 >{{ line.name }}<small v-if="line.inside" class="inside">{{ line.inside }}</small></span
               >
             </span>
+            <PackStack
+              v-if="line.stack && 'material' in line.what"
+              class="drawn"
+              :stack="line.stack"
+              :scale="scale"
+              :tint="lookOf(line.what.material).tint"
+              :label="stackText(line.stack, units)"
+            />
           </th>
-          <td class="num" data-label="Measure out">{{ line.measure }}</td>
+          <td class="num detail" data-label="Measure out">{{ line.measure }}</td>
           <template v-if="'strong' in line.buy">
-            <td data-label="Buy">
-              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s"
-                ><br />{{ s }}</small
+            <td class="buy">
+              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s">{{ s }}</small>
+              <button
+                type="button"
+                class="more"
+                :aria-expanded="opened.has(line.id)"
+                :aria-label="words.moreOf(line.name)"
+                @click="toggle(line.id)"
               >
+                {{ opened.has(line.id) ? words.less : words.more }}
+              </button>
             </td>
-            <td class="num" data-label="Left over">{{ line.leftover }}</td>
-            <td class="num" data-label="Cost">{{ line.cost }}</td>
-            <td data-label="Wet it first">
+            <td class="num detail" data-label="Left over">{{ line.leftover }}</td>
+            <td class="num detail" data-label="Cost">{{ line.cost }}</td>
+            <td class="detail" data-label="Wet it first">
               {{ line.wet[0] }}<small v-for="w in line.wet.slice(1)" :key="w"><br />{{ w }}</small>
             </td>
-            <td>
+            <td class="acts detail">
               <Button
                 v-if="'material' in line.what"
                 :label="common.pack"
@@ -148,6 +177,15 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
   color: var(--ink);
   font-size: 1rem;
 }
+.drawn {
+  margin-top: 8px;
+}
+.acts {
+  white-space: nowrap;
+}
+.buy small {
+  display: block;
+}
 .sign {
   width: 28px;
   height: 28px;
@@ -165,7 +203,35 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
 .inside {
   display: block;
 }
+@media (min-width: 761px) {
+  .more {
+    display: none;
+  }
+}
 @media (max-width: 760px) {
+  tr:not(.open) .detail {
+    display: none;
+  }
+  .list.stacks .buy {
+    display: block;
+    position: relative;
+    padding: 4px 64px 4px 48px;
+    text-align: left;
+  }
+  .more {
+    position: absolute;
+    top: -6px;
+    right: 0;
+    min-width: 56px;
+    min-height: 44px;
+    border: 0;
+    background: none;
+    color: var(--clay);
+    font: inherit;
+    font-size: 0.92rem;
+    text-decoration: underline;
+    cursor: pointer;
+  }
   tbody tr {
     display: grid;
     grid-template-columns: 48px minmax(0, 1fr);
@@ -174,6 +240,12 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
   .box,
   tbody th {
     grid-row: 1;
+  }
+  tbody th {
+    flex-wrap: wrap;
+  }
+  .drawn {
+    flex-basis: 100%;
   }
   tbody td:not(.box) {
     grid-column: 1 / -1;

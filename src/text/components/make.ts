@@ -35,6 +35,9 @@ export const bigStep = {
 }
 
 export const gatherTable = {
+  more: 'More',
+  less: 'Less',
+  moreOf: (name: Shown) => `More of ${name}: left over, cost, water`,
   bought: 'Bought',
   isBoughtOrAtHand: (name: Shown) => `${name} is bought or at hand`,
   notToBeHad: 'Cannot get it',

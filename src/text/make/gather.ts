@@ -1,4 +1,4 @@
-import { lowerFirst } from '../base/counted'
+import { counted, lowerFirst } from '../base/counted'
 import { moneyText } from '../base/sums'
 import type { Material } from '@/core/data'
 import type { InnerMix } from '@/model/garden/schemas'
@@ -23,6 +23,14 @@ import {
   type UnitSystem,
 } from '../base/units'
 
+/** What is bought of a material against what is needed, loose litres: what the shelf gives, then each pack. */
+export interface PackStackOf {
+  need: number
+  fromShelf: number
+  packs: number[]
+  left: number
+}
+
 /** A line of what to gather, in words. */
 export interface GatherLine {
   id: string
@@ -39,6 +47,8 @@ export interface GatherLine {
   wet: string[]
   /** What was bought of it, as it is kept; null where nothing was. */
   bought: Bought | null
+  /** How it is drawn; null for what is no material. */
+  stack: PackStackOf | null
   /** What a tick keeps: everything still to buy. Null where nobody said how it is sold. */
   toBuy: { amount: number; paid: number | null } | null
 }
@@ -61,6 +71,14 @@ function deliveryText({ place, delivery }: PackLine['offer'], came: Set<string>)
   if (place && came.has(place)) return ['with the same delivery']
   came.add(place)
   return [`and ${moneyText(delivery)} for delivery`]
+}
+
+function stackOf({ litres, screened, packs, purchase }: ShoppingLine): PackStackOf {
+  const need = litres + screened
+  const bought = packs.flatMap((p) => Array.from({ length: p.count }, () => p.litres))
+  // Whatever is there and comes in no pack of this list is on the shelf or bought already.
+  const there = need + purchase.leftover - bought.reduce((sum, l) => sum + l, 0)
+  return { need, fromShelf: Math.max(0, there), packs: bought, left: purchase.leftover }
 }
 
 function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>): GatherLine {
@@ -104,6 +122,7 @@ function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>):
         : []),
     ],
     bought: line.bought,
+    stack: stackOf(line),
     toBuy: { amount: purchase.litres, paid: purchase.cost },
   }
 }
@@ -130,9 +149,21 @@ function mixLine(line: MixLine, units: UnitSystem): GatherLine {
     cost: purchase ? costText(paidFor(line)) : '',
     wet: ['as it comes'],
     bought,
+    stack: null,
     toBuy: purchase && { amount: purchase.litres, paid: purchase.cost },
   }
 }
+
+/** The picture of a line in a sentence. */
+export const stackText = ({ need, fromShelf, packs, left }: PackStackOf, units: UnitSystem): string =>
+  [
+    `${volumeText(need, units)} needed`,
+    fromShelf > 0 ? `${volumeText(fromShelf, units)} from your shelf` : '',
+    packs.length > 0 ? `${counted(packs.length, 'pack')} to buy` : '',
+    left > 0 ? `${volumeText(left, units)} left over` : 'nothing left over',
+  ]
+    .filter(Boolean)
+    .join(', ')
 
 const DOSE_WHERE: Record<DoseTotal['place']['kind'], string> = {
   throughout: 'weighed or spooned for each batch, see Make',
@@ -172,6 +203,7 @@ function doseLine(line: DoseLine, units: UnitSystem): GatherLine {
     leftover: purchase ? doseWeightText(purchase.leftover * 1000, units) : '',
     cost: purchase ? costText(paidFor(line)) : '',
     bought,
+    stack: null,
     toBuy: purchase && { amount: purchase.bought, paid: purchase.cost },
     wet: purchase ? ['as it comes'] : [],
   }

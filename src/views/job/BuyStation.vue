@@ -203,6 +203,7 @@ const saveCsv = () =>
       </div>
       <GatherTable
         :lines="lines"
+        :units="units"
         @pack="editing = $event"
         @tick="tick"
         @missing="findAnother"
