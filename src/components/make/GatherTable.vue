@@ -81,7 +81,9 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
           <td class="num detail" data-label="Measure out">{{ line.measure }}</td>
           <template v-if="'strong' in line.buy">
             <td class="buy">
-              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s">{{ s }}</small>
+              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s">{{
+                s
+              }}</small>
               <button
                 type="button"
                 class="more"

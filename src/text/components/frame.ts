@@ -14,3 +14,9 @@ export const sheetReader = {
 export const termHint = {
   whatIs: (term: Shown) => `What is ${term}?`,
 }
+
+export const timeStripWords = {
+  today: 'today',
+  frost: '✻ frost is likely',
+  heat: '! hot days',
+}

@@ -3,6 +3,8 @@ import type { Shown } from '../base/shown'
 export const prepareStation = {
   gettingReady: (job: Shown) => `${job}: getting ready`,
   beforeMixing: 'Before mixing',
+  mix: 'Mix',
+  lineOfTime: 'What is got ready, on a line of time; the list below says the same.',
   nothingOfThisMixHas: 'Nothing of this mix has to be got ready beforehand.',
   by: (buyBy: Shown) => `by ${buyBy}.`,
   theList: 'The list',

@@ -2,6 +2,8 @@ import type { Shown } from '../base/shown'
 
 export const seasonStation = {
   whatIsDue: 'What is due',
+  planted: 'Planted',
+  lineOfTime: 'The season on a line of time; the list below says the same.',
   noteSomethingInTheLog: 'Note something in the log',
   notPlantedYet: 'Not planted yet. These dates are a guess:',
   sayWhenItIsPlanted: 'Say when it is planted',

@@ -8,6 +8,8 @@ import CautionList from '@/components/CautionList.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import TextField from '@/components/field/TextField.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
+import TimeStrip from '@/components/picture/TimeStrip.vue'
+import type { TimeItem } from '@/components/picture/timeStrip'
 import PrepSteps from '@/components/make/PrepSteps.vue'
 import TimerList from '@/components/make/TimerList.vue'
 import { saveFile } from '@/composables/page/saveFile'
@@ -47,6 +49,33 @@ const table = computed(() =>
 const rowOf = (step: TimedStep): StepRow => ({ ...step, ...stepText(step, units.value) })
 const before = computed(() => (table.value?.before ?? []).map(rowOf))
 const after = computed(() => (table.value?.after ?? []).map(rowOf))
+/** From buying to planting on a line of time. */
+const onLine = computed((): TimeItem[] => {
+  const t = table.value
+  if (!t) return []
+  const stateOf = (done: boolean, last: string) => (done ? 'done' : last < today ? 'late' : 'open')
+  return [
+    ...(t.buyBy
+      ? [
+          {
+            id: 'buy',
+            title: BUY_STEP.title,
+            on: t.buyBy,
+            until: null,
+            state: stateOf(false, t.buyBy),
+          } as const,
+        ]
+      : []),
+    ...[...before.value, ...after.value].map((s): TimeItem => ({
+      id: s.id,
+      title: s.title,
+      on: s.begin,
+      until: s.ready,
+      state: stateOf(s.done, s.ready),
+    })),
+    { id: 'mix', title: words.mix, on: t.mixOn, until: null, state: 'open' },
+  ]
+})
 const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText(c, units.value)))
 const offers = computed(() => (table.value?.offered ?? []).map((o) => offeredText(o, units.value)))
 const isHot = computed(() => before.value.some((s) => s.prep.id.startsWith('soil_pasteurise')))
@@ -88,6 +117,13 @@ async function saveCalendar() {
     <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
       <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
+      <TimeStrip
+        class="line no-print"
+        :items="onLine"
+        :today="today"
+        :months="inHand.place.value?.months"
+        :label="words.lineOfTime"
+      />
       <section aria-labelledby="before-title">
         <h2 id="before-title">{{ words.beforeMixing }}</h2>
         <p class="soft">{{ mixingDayText(table) }}</p>
@@ -148,6 +184,9 @@ async function saveCalendar() {
 </template>
 
 <style scoped>
+.line {
+  grid-column: 1 / -1;
+}
 .clash {
   border-left: 4px solid var(--straw);
   background: var(--straw-wash);

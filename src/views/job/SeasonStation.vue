@@ -7,6 +7,8 @@ import { computed } from 'vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import MonthStrip from '@/components/MonthStrip.vue'
+import TimeStrip from '@/components/picture/TimeStrip.vue'
+import type { TimeItem } from '@/components/picture/timeStrip'
 import DueList from '@/components/season/DueList.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import { useJob } from '@/composables/job/useJob'
@@ -86,6 +88,24 @@ const rows = computed(() =>
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,
   })),
 )
+/** The same on a line of time. */
+const onLine = computed((): TimeItem[] => {
+  const planted = plan.value!.planted
+  const tasks = plan.value!.due.map((due, i): TimeItem => {
+    const { title, done, late } = rows.value[i]!
+    const isHarvest = due.code === 'harvest'
+    return {
+      id: due.id,
+      title,
+      on: due.on,
+      until: due.until,
+      isHarvest,
+      state: done ? 'done' : late ? 'late' : 'open',
+    }
+  })
+  const state = planted.said ? 'done' : 'open'
+  return [{ id: 'planted', title: words.planted, on: planted.day, until: null, state }, ...tasks]
+})
 /** What is still to do, for the grower's calendar. */
 const tasks = computed((): CalendarTask[] =>
   (plan.value?.planted.said ? plan.value.due : []).flatMap((due, i) => {
@@ -111,6 +131,13 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
 
 <template>
   <StationFrame v-if="job && plan" columns="minmax(0, 1.5fr) minmax(280px, 1fr)">
+    <TimeStrip
+      class="line"
+      :items="onLine"
+      :today="today"
+      :months="place?.months"
+      :label="words.lineOfTime"
+    />
     <section aria-labelledby="due-title">
       <div class="row head">
         <h2 id="due-title">{{ words.whatIsDue }}</h2>
@@ -182,6 +209,9 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
 <style scoped>
 .head {
   justify-content: space-between;
+}
+.line {
+  grid-column: 1 / -1;
 }
 .guess {
   border-left: 4px solid var(--straw);

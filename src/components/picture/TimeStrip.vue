@@ -1,0 +1,161 @@
+<script setup lang="ts">
+/** One line of time: months across with their frosts and heat, tasks as bars with their names, today marked. */
+import { timeStripWords as words } from '@/text/components/frame'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { MONTHS } from '@/text/base/labels'
+import { timeStrip, type TimeItem } from './timeStrip'
+
+const {
+  items,
+  today,
+  months = null,
+  label,
+} = defineProps<{
+  items: readonly TimeItem[]
+  today: string
+  /** Mean lowest and highest of each month, °C; null where nobody said where it is. */
+  months?: readonly { tMin: number; tMax: number }[] | null
+  /** The whole picture in a sentence. */
+  label: string
+}>()
+
+/** A lane, and what lies over and under them, px. */
+const LANE = 24
+const TOP = 24
+/** Frost is likely in a month whose mean lowest is under this, and days are hot over that, °C (common practice). */
+const FROST = 3
+const HOT = 30
+const host = ref<HTMLElement | null>(null)
+const { width } = useElementSize(host)
+const strip = computed(() => timeStrip(items, today, width.value))
+const height = computed(() => TOP + strip.value.lanes * LANE + 4)
+const signOf = (month: number) => {
+  const of = months?.[month]
+  return !of ? '' : of.tMin < FROST ? ' ✻' : of.tMax > HOT ? ' !' : ''
+}
+/** "Apr ✻", "A" where there is little room; of days "30", the first of a month with its name. */
+function headOf({ month, width, day }: (typeof strip.value.columns)[number], i: number): string {
+  const name = MONTHS[month]!.slice(0, 3)
+  if (day !== null) return i === 0 || day === 1 ? `${day} ${name}` : width > 22 ? String(day) : ''
+  return `${width > 50 ? name : width > 15 ? name.slice(0, 1) : ''}${width > 34 ? signOf(month) : ''}`
+}
+const signs = computed(() => new Set(strip.value.columns.map((m) => signOf(m.month).trim())))
+const legend = computed(() =>
+  [signs.value.has('✻') ? words.frost : '', signs.value.has('!') ? words.heat : '']
+    .filter(Boolean)
+    .join(' · '),
+)
+</script>
+
+<template>
+  <figure class="strip" :aria-label="label">
+    <div ref="host" :style="{ height: `${height}px` }">
+      <svg v-if="strip.lanes" :width="width" :height="height" role="img" :aria-label="label">
+        <g v-for="(m, i) in strip.columns" :key="i" aria-hidden="true">
+          <rect
+            class="month"
+            :class="{ other: i % 2 === 1, cold: signOf(m.month) === ' ✻', hot: signOf(m.month) === ' !' }"
+            :x="m.x"
+            y="0"
+            :width="m.width"
+            :height="height"
+          />
+          <text class="name" :x="m.x + 5" y="16">
+            {{ headOf(m, i) }}
+          </text>
+        </g>
+        <g v-if="strip.today !== null" class="today" aria-hidden="true">
+          <line :x1="strip.today" :x2="strip.today" y1="0" :y2="height" />
+          <circle :cx="strip.today" cy="4" r="4" />
+        </g>
+        <g v-for="i in strip.items" :key="i.id" class="item" :class="[i.state, { harvest: i.isHarvest }]">
+          <rect :x="i.x" :y="TOP + i.lane * LANE + 5" :width="i.width" height="13" rx="3" />
+          <text :x="i.textX" :y="TOP + i.lane * LANE + 16" :text-anchor="i.isLeft ? 'end' : 'start'">
+            {{ i.title }}{{ i.state === 'done' ? ' ✓' : '' }}
+          </text>
+        </g>
+      </svg>
+    </div>
+    <figcaption v-if="legend || strip.today !== null">
+      <span v-if="strip.today !== null"><i />{{ words.today }}</span> {{ legend }}
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.strip {
+  margin: 0 0 -12px;
+  min-width: 0;
+}
+div {
+  position: relative;
+}
+svg {
+  position: absolute;
+  inset: 0;
+}
+.month {
+  fill: var(--sheet);
+}
+.month.other {
+  fill: color-mix(in srgb, var(--sheet) 45%, var(--paper));
+}
+.month.hot {
+  fill: var(--straw-wash);
+}
+.month.cold {
+  fill: color-mix(in srgb, var(--edge) 22%, var(--sheet));
+}
+text {
+  font: 13.5px var(--text);
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 2.5px;
+}
+.name {
+  fill: var(--ink-soft);
+  stroke: none;
+}
+.item rect {
+  fill: var(--clay-wash);
+  stroke: var(--clay);
+  stroke-width: 1.5;
+}
+.item.done rect {
+  fill: var(--edge);
+  stroke: var(--edge);
+}
+.item.done text {
+  fill: var(--ink-soft);
+}
+.item.late rect {
+  fill: var(--alarm-wash);
+  stroke: var(--alarm);
+}
+.item.harvest:not(.done) rect {
+  fill: var(--leaf-wash);
+  stroke: var(--leaf);
+}
+.today line {
+  stroke: var(--clay);
+  stroke-width: 2;
+}
+.today circle {
+  fill: var(--clay);
+}
+figcaption {
+  margin-top: 2px;
+  font-size: 0.9rem;
+  color: var(--ink-soft);
+}
+figcaption i {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 5px;
+  border-radius: 50%;
+  background: var(--clay);
+}
+</style>
