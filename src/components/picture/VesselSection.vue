@@ -121,7 +121,7 @@ const SPECKS = [
       <template v-for="b in bands" :key="b.id">
         <polygon :class="[b.look, b.state]" :points="bandPoints(layout, b.from, b.to)" />
         <polygon
-          v-if="b.state === 'in' && b.look !== 'water'"
+          v-if="b.state === 'in' && b.look !== 'water' && b.look !== 'lost'"
           :fill="`url(#${grains})`"
           :points="bandPoints(layout, b.from, b.to)"
         />

@@ -9,8 +9,6 @@ import { recordOf, shelfItemOf, type Garden } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { shelfItem } from '@/model/garden/shelfEntry'
 import { nextYearsJob } from '@/model/garden/starting'
-import { readingsOf } from '@/model/season/readings'
-import { seasonLog } from '@/model/season/seasonLog'
 import { recipeOf } from '@/model/mix/versions'
 import { failureLine } from '@/text/make/tasks'
 import { findInWorker } from '@/workers/core.client'
@@ -18,6 +16,8 @@ import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
 import { runOnce } from '../page/useTask'
 
+/** Less than this nobody tops up unless it was measured, cm. Source: our assumption. */
+const WORTH_TOPPING = 1
 /** Options that are shown. */
 const SHOWN = 4
 
@@ -37,7 +37,7 @@ export function useNextYear<G extends GardenDoor>(
     isKept: old.isKept,
     keep: old.keep,
     ...useFreshening(inHand, old, find),
-    ...useToppingUp(inHand),
+    ...useToppingUp(inHand, old),
   }
 }
 
@@ -125,11 +125,12 @@ function useFreshening<G extends GardenDoor>(
 }
 
 /** A job that fills the same beds up again. */
-function useToppingUp<G extends GardenDoor>({ garden, job }: Hand<G>) {
-  /** The last sinking that was read, cm. */
+function useToppingUp<G extends GardenDoor>({ garden, job }: Hand<G>, old: ReturnType<typeof useOldMix>) {
+  /** How far the old mix has sunk, cm, as the page says it: read where that is not too old, else by its course. */
   const sunk = computed(() => {
-    const log = job.value && seasonLog(garden.records, job.value)
-    return log ? (readingsOf('sunk', log).at(-1)?.value ?? null) : null
+    if (!old.mix.value?.ok) return null
+    const { value, isRead } = old.mix.value.value.sunk
+    return isRead || value >= WORTH_TOPPING ? Math.round(value * 10) / 10 : null
   })
   return {
     sunk,

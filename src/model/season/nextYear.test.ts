@@ -109,6 +109,16 @@ describe('next year', () => {
       },
     }
   }
+  test('the page has one sinking: what tops it up is what is said to have sunk, read or predicted', () => {
+    // The demo's season is long over: what was read in it no longer says how it ends.
+    const inHand = { garden: door(demo()), job: { value: job() } } as never
+    const next = useNextYear(inHand, () => Promise.reject(new Error('not asked for')))
+    const { old, sunk, topUp } = next
+    if (!old.value?.ok) throw new Error('no old mix')
+    expect(sunk.value).toBeCloseTo(old.value.value.sunk.value, 1)
+    const topped = jobOf((inHand as { garden: ReturnType<typeof door> }).garden.records, topUp()!)!
+    expect(topped.fills.every((f) => f.sunkBy === sunk.value)).toBe(true)
+  })
   test.runIf(isLong)(
     'freshening finds what to add so that the next crop is met, and begins its job with the old mix in it',
     async () => {

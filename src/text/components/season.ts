@@ -31,3 +31,13 @@ export const trialPlan = {
   standThemInThisRow:
     'Stand them in this row, pairs together, and label each. One sort, one age, the same water and feed for all; turn no pot and move none. Note each pot’s harvest by itself.',
 }
+
+export const nextPicture = {
+  asItWasFilled: 'As it was filled',
+  asItIsNow: 'As it is now',
+  air: 'air',
+  sunk: 'sunk',
+  expected: 'expected',
+  read: 'as read',
+  byItsCourse: 'predicted',
+}

@@ -16,7 +16,7 @@ export const REUSE_TEXTS: Record<ReuseVerdict, string> = {
   yes: 'Nothing speaks against using it again. Pick out roots and grubs, break it up, and let it dry a little first.',
 }
 
-const known = (isRead: boolean) => (isRead ? 'as read' : 'by its course')
+const known = (isRead: boolean) => (isRead ? 'as read' : 'predicted')
 
 /** An old mix as it is now: what it was, what it is, and how that is known. */
 export const oldMixRows = (o: OldMix, units: UnitSystem): string[][] => [

@@ -6,6 +6,8 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import CheckField from '@/components/field/CheckField.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
+import NextPicture from '@/components/season/NextPicture.vue'
+import { judgedBed, recordOf } from '@/model/garden/garden'
 import FoundTable from '@/components/find/FoundTable.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
@@ -26,6 +28,9 @@ const { job, units } = inHand
 const { to, go } = useStations(() => jobId)
 const next = useNextYear(inHand)
 const { answers, asked, cropId, old, verdict, isKept, working, trouble, sunk, options } = next
+const record = computed(() =>
+  job.value?.recordId ? recordOf(inHand.garden.records, job.value.recordId) : undefined,
+)
 const crops = CROPS.map((c) => ({ value: c.id, label: c.name, words: cropFindable(c).words }))
 const rows = computed(() => (old.value?.ok ? oldMixRows(old.value.value, units.value) : []))
 async function begin(candidate: Candidate) {
@@ -40,6 +45,14 @@ async function topUp() {
 
 <template>
   <StationFrame v-if="job" columns="minmax(280px, 1fr) minmax(0, 1.4fr)">
+    <NextPicture
+      v-if="old?.ok && record"
+      class="found"
+      :spec="judgedBed(job).spec"
+      :old="old.value"
+      :p-h-was="record.predicted.pH"
+      :units="units"
+    />
     <section class="stack" aria-labelledby="next-title">
       <h2 id="next-title">{{ says.nextYear }}</h2>
       <p v-if="!job.recordId">
