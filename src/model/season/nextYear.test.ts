@@ -111,12 +111,13 @@ describe('next year', () => {
   }
   test('the page has one sinking: what tops it up is what is said to have sunk, read or predicted', () => {
     // The demo's season is long over: what was read in it no longer says how it ends.
-    const inHand = { garden: door(demo()), job: { value: job() } } as never
-    const next = useNextYear(inHand, () => Promise.reject(new Error('not asked for')))
-    const { old, sunk, topUp } = next
+    const garden = door(demo())
+    const inHand = { garden, job: { value: job() } } as never
+    const { old, sunk, topUp } = useNextYear(inHand, () => Promise.reject(new Error('not asked for')))
     if (!old.value?.ok) throw new Error('no old mix')
     expect(sunk.value).toBeCloseTo(old.value.value.sunk.value, 1)
-    const topped = jobOf((inHand as { garden: ReturnType<typeof door> }).garden.records, topUp()!)!
+    const id = topUp()!
+    const topped = jobOf(garden.records, id)!
     expect(topped.fills.every((f) => f.sunkBy === sunk.value)).toBe(true)
   })
   test.runIf(isLong)(
