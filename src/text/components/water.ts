@@ -1,3 +1,5 @@
+import type { Shown } from '../base/shown'
+
 export const playBar = {
   time: 'Time',
   play: 'Play',
@@ -20,4 +22,25 @@ export const pouringFields = {
   rainOnTheSecondDay: 'Rain on the second day',
   followedFor: 'Followed for',
   from1To14Days: '1 to 14 days',
+}
+
+export const monthDrops = {
+  wateringsByMonth: 'Waterings by month',
+  nothing: 'none from above',
+  ofMonth: (month: Shown, often: Shown, litres: Shown) => `${month}: ${often}, ${litres} each time`,
+}
+
+export const awayBars = {
+  daysAway: 'Days away',
+  lasts: 'lasts',
+  thirstyBefore: 'thirsty before you are back',
+  hotWeek:
+    'In a hot week count on half of that. A wick, shade or a neighbour helps where nothing here lasts.',
+}
+
+export const liftScale = {
+  waterNow: 'water now',
+  justDrained: 'just drained',
+  says: (light: Shown, heavy: Shown) =>
+    `Lift it: ${heavy} when it has just drained, ${light} when it is time to water.`,
 }

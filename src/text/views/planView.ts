@@ -8,7 +8,6 @@ export const planView = {
     'For one container, in a usual month without rain. Rain that falls takes the place of a watering only where it wets the mix to its foot: lift it and see.',
   monthByMonth: 'Month by month',
   wateringsByMonth: 'Waterings by month',
-  whatMakesItLastLonger: 'What makes it last longer',
-  untilItIsThirsty: 'Until it is thirsty',
-  changesAndTheDaysThey: 'Changes and the days they bring',
+  ifYouAreAway: 'If you are away',
+  asATable: 'As a table',
 }

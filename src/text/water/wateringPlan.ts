@@ -2,7 +2,7 @@ import { PLAN_LIMITS, type MonthPlan, type PlanChange, type WateringPlan } from 
 import { MOST_LEACHED } from '@/core/nutrients'
 import { USUAL_LEACHING } from '@/core/growing'
 import { MONTHS } from '../base/labels'
-import { doseWeightText, inUnits, percentText, volumeText, weightText, type UnitSystem } from '../base/units'
+import { doseWeightText, inUnits, percentText, volumeText, type UnitSystem } from '../base/units'
 
 /** "every 4 days", "every day", "3 times a day". */
 export function rhythmText({ interval, timesADay }: Pick<MonthPlan, 'interval' | 'timesADay'>): string {
@@ -25,10 +25,6 @@ export const planText = ({ month }: WateringPlan, units: UnitSystem): string =>
     : `In ${MONTHS[month.month - 1]}: ${volumeText(month.litres, units)} ${rhythmText(month)}, ${
         month.timesADay > 1 ? 'from the morning on' : 'in the morning'
       }.`
-
-/** By lifting it, where it can be lifted: `empty` is the weight of the container itself, kg. */
-export const liftText = ({ heavy, light }: WateringPlan, empty: number, units: UnitSystem): string =>
-  `Lift it: ${weightText(heavy + empty, units)} when it has just drained, ${weightText(light + empty, units)} when it is time to water.`
 
 export function awayText({ month, range }: WateringPlan): string {
   if (!month.within) return 'It is not thirsty in that time as long as all below stays as chosen.'
@@ -79,14 +75,21 @@ const CHANGE_TEXTS: Record<PlanChange, string> = {
   moreCompost: 'A tenth more compost in the mix',
 }
 
-/** Each change with what it brings, the most helpful first. */
-export function changeRows({ options, month }: WateringPlan, units: UnitSystem): string[][] {
-  return options.map(({ change, untilThirst, hoursShortOfAir }) => {
-    const days = `${daysText(untilThirst - month.untilThirst)} longer`
-    const air = hoursShortOfAir >= 3 ? `; little air for ${Math.round(hoursShortOfAir)} hours after each` : ''
-    return [inUnits(CHANGE_TEXTS[change], units), days + air]
-  })
-}
+/** Hours without air that are worth a word. */
+const WORTH_A_WORD = 3
+/** How long it lasts as it is, then with each change, the most helpful first. */
+export const lastingRows = ({ options, month }: WateringPlan, units: UnitSystem) => [
+  { name: 'As it is', days: month.untilThirst, within: month.within, beware: '' },
+  ...options.map(({ change, untilThirst, hoursShortOfAir }) => ({
+    name: inUnits(CHANGE_TEXTS[change], units),
+    days: untilThirst,
+    within: true,
+    beware:
+      hoursShortOfAir >= WORTH_A_WORD
+        ? `little air for ${Math.round(hoursShortOfAir)} hours after each watering`
+        : '',
+  })),
+]
 
 export const MONTH_HEAD = ['Month', 'Water', 'Each time', 'Used a day', 'Thirsty in'] as const
 export const monthRows = ({ months }: WateringPlan, units: UnitSystem): string[][] =>

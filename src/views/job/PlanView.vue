@@ -5,6 +5,9 @@ import { planView as words } from '@/text/views/planView'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
+import AwayBars from '@/components/water/AwayBars.vue'
+import LiftScale from '@/components/water/LiftScale.vue'
+import MonthDrops from '@/components/water/MonthDrops.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import { useJob } from '@/composables/job/useJob'
@@ -17,9 +20,8 @@ import { percentText } from '@/text/base/units'
 import { BELOW_NAMES } from '@/text/water/watering'
 import {
   awayText,
-  changeRows,
   drainText,
-  liftText,
+  lastingRows,
   MONTH_HEAD,
   monthRows,
   planText,
@@ -72,24 +74,38 @@ const trouble = useWateringTrouble(inHand, problem)
       <section class="card" aria-labelledby="plan-now">
         <h3 id="plan-now" class="lead">{{ planText(plan, units) }}</h3>
         <p v-if="suffers" class="suffers">{{ suffers }}</p>
-        <p v-if="lifted && plan.month.within">{{ liftText(plan, empty, units) }}</p>
+        <LiftScale
+          v-if="lifted && plan.month.within"
+          :light="plan.light + empty"
+          :heavy="plan.heavy + empty"
+          :units="units"
+        />
         <p>{{ awayText(plan) }}</p>
         <p>{{ drainText(plan, units) }}</p>
         <p class="soft">{{ words.forOneContainerInA }}</p>
       </section>
-      <section aria-labelledby="plan-months">
+      <section class="picture" aria-labelledby="plan-months">
         <h3 id="plan-months">{{ words.monthByMonth }}</h3>
-        <div class="wide" tabindex="0" role="region" aria-labelledby="plan-months">
-          <FigureTable :head="MONTH_HEAD" :rows="monthRows(plan, units)" :caption="words.wateringsByMonth" />
-        </div>
-      </section>
-      <section v-if="plan.options.length" aria-labelledby="plan-helps">
-        <h3 id="plan-helps">{{ words.whatMakesItLastLonger }}</h3>
-        <FigureTable
-          :head="[common.change, words.untilItIsThirsty]"
-          :rows="changeRows(plan, units)"
-          :caption="words.changesAndTheDaysThey"
+        <MonthDrops
+          :months="plan.months"
+          :chosen="plan.month.month"
+          :units="units"
+          @choose="month = $event"
         />
+        <details>
+          <summary>{{ words.asATable }}</summary>
+          <div class="wide" tabindex="0" role="region" aria-labelledby="plan-months">
+            <FigureTable
+              :head="MONTH_HEAD"
+              :rows="monthRows(plan, units)"
+              :caption="words.wateringsByMonth"
+            />
+          </div>
+        </details>
+      </section>
+      <section class="picture" aria-labelledby="plan-helps">
+        <h3 id="plan-helps">{{ words.ifYouAreAway }}</h3>
+        <AwayBars :rows="lastingRows(plan, units)" :units="units" />
       </section>
     </div>
   </StationFrame>
@@ -114,8 +130,10 @@ const trouble = useWateringTrouble(inHand, problem)
 .wide {
   overflow-x: auto;
 }
-.stack {
+.stack > :not(.picture) {
   max-width: 46rem;
+}
+.stack {
   gap: 22px;
 }
 .again {
