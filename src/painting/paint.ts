@@ -145,7 +145,12 @@ function paintPores({ pixels, width, height, x }: PlacedPicture, painted: Painte
  * Grains that can be seen, as many of each material and size class as cover its share of the solids; coarse ones
  * first.
  */
-function paintGrains(picture: Picture, { layout, parts }: Painted, ratio: number, grainsOf: GrainsOf) {
+function paintGrains(
+  picture: Picture,
+  { layout, parts }: Pick<Painted, 'layout' | 'parts'>,
+  ratio: number,
+  grainsOf: GrainsOf,
+) {
   const area = (picture.width * picture.height) / ratio ** 2
   const steps: { look: Look; at: number[] }[][] = []
   for (const { id, look, sizeShares, share } of parts) {
@@ -172,22 +177,45 @@ function paintGrains(picture: Picture, { layout, parts }: Painted, ratio: number
     }
 }
 
+/** A pixel that is as good as clear, and yet painted: grains lie on it, their edges soft against moist ground. */
+const CLEAR = 0x016a7c7f
+
 /**
- * The mix of a section as a picture, `ratio` pixels for one of the page; null where there is none. Between the
- * grains, the shares of fines, water and air at every depth are those of the profile; the grains of each material lie
- * there by its share and size, drawn larger than life. Outside the walls nothing is painted.
+ * The grains of a mix alone, on clear ground: to be laid over water that moves. As `paintMix` has them, and cut off
+ * where the picture ends, not at the walls; null where there is no mix.
  */
-export function paintMix(painted: Painted, ratio: number, grainsOf: GrainsOf): PlacedPicture | null {
-  const { left, right, y, mixHeight } = painted.layout
-  if (painted.slices.length === 0) return null
+export function paintGrainsAlone(
+  painted: Pick<Painted, 'layout' | 'parts'>,
+  ratio: number,
+  grainsOf: GrainsOf,
+): PlacedPicture | null {
+  const frame = frameOf(painted.layout, ratio)
+  if (!frame || painted.parts.length === 0) return null
+  const picture = { ...frame, pixels: new Uint32Array(frame.width * frame.height).fill(CLEAR) }
+  paintGrains(picture, painted, ratio, grainsOf)
+  return picture
+}
+
+/** Where the mix of a section lies, pixels; null where there is no room for any. */
+function frameOf({ left, right, y, mixHeight }: SectionLayout, ratio: number) {
   const heights = [0, 0.25, 0.5, 0.75, 1].map((t) => t * mixHeight)
   const x0 = Math.floor(Math.min(...heights.map(left)) * ratio)
   const x1 = Math.ceil(Math.max(...heights.map(right)) * ratio)
   const top = Math.floor(y(mixHeight) * ratio)
   const bottom = Math.ceil(y(0) * ratio)
   const [width, height] = [x1 - x0, bottom - top]
-  if (!(width > 0 && height > 0)) return null
-  const picture = { x: x0, y: top, width, height, pixels: new Uint32Array(width * height) }
+  return width > 0 && height > 0 ? { x: x0, y: top, width, height } : null
+}
+
+/**
+ * The mix of a section as a picture, `ratio` pixels for one of the page; null where there is none. Between the
+ * grains, the shares of fines, water and air at every depth are those of the profile; the grains of each material lie
+ * there by its share and size, drawn larger than life. Outside the walls nothing is painted.
+ */
+export function paintMix(painted: Painted, ratio: number, grainsOf: GrainsOf): PlacedPicture | null {
+  const frame = painted.slices.length === 0 ? null : frameOf(painted.layout, ratio)
+  if (!frame) return null
+  const picture = { ...frame, pixels: new Uint32Array(frame.width * frame.height) }
   paintPores(picture, painted, ratio)
   paintGrains(picture, painted, ratio, grainsOf)
   return picture

@@ -6,6 +6,7 @@ import { computed, onMounted, ref } from 'vue'
 import { Scatter } from 'vue-chartjs'
 import type { Candidate } from '@/core/finder'
 import { partsText } from '@/text/mix/recipes'
+import { chartLook } from '../frame/chartLook'
 import { rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
 
 Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip, Legend)
@@ -61,13 +62,12 @@ const axis = (text: string) => ({
   ticks: { color: colours.value.soft },
   grid: { color: colours.value.rule },
 })
+const shared = computed(() => chartLook(colours.value.ink))
 const options = computed(() => ({
-  responsive: true,
-  maintainAspectRatio: false,
-  animation: false as const,
+  ...shared.value.look,
   scales: { x: axis(words.costOf(rateUnit(units))), y: axis(words.stepsOutsideTheBands) },
   plugins: {
-    legend: { labels: { color: colours.value.ink, usePointStyle: true } },
+    legend: shared.value.legend,
     tooltip: {
       callbacks: {
         label: (item: { raw: unknown }) => {

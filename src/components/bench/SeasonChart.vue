@@ -46,7 +46,7 @@ const data = computed(() => ({
 const options = computed(() => {
   const ink = colours.value['--ink'] ?? '#222'
   const grid = { color: colours.value['--rule'] ?? '#ccc' }
-  const { legend, ...look } = chartLook(ink)
+  const { legend, look } = chartLook(ink)
   return {
     ...look,
     scales: {

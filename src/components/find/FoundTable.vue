@@ -44,10 +44,13 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
             {{ foundText(c) }}<small v-if="onFront" class="front">{{ words.nothingBetterForTheMoney }}</small>
           </th>
           <td data-label="Fit">
-            <span
-              >{{ fitText(c)
-              }}<small v-if="look" class="concern says">{{ saidText(look, cropName) }}</small></span
-            >
+            <span>
+              <!-- What is judged with its lime and feed says more than the search alone. -->
+              <template v-if="look">{{ saidText(look, cropName) }}</template>
+              <component :is="look ? 'small' : 'span'" v-if="!look || c.score > 0" class="concern">{{
+                fitText(c)
+              }}</component>
+            </span>
           </td>
           <td class="num" data-label="Batches that meet every target">
             {{ look && look.chance !== null ? chanceText(look.chance) : '–' }}
@@ -100,14 +103,14 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
 }
 @media (min-width: 761px) {
   .list th[scope='row'] {
-    min-width: 15rem;
+    min-width: 11.5rem;
   }
   .list th.wrap {
     white-space: normal;
-    max-width: 5.4rem;
+    max-width: 4.6rem;
   }
   .list td[data-label='Fit'] {
-    min-width: 8.6rem;
+    min-width: 8rem;
   }
 }
 </style>

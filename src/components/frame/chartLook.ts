@@ -1,10 +1,18 @@
-/** What the charts of a season share: no motion, the page's ink and rules. */
-export const chartLook = (ink: string) => ({
-  responsive: true,
-  maintainAspectRatio: false,
-  animation: false as const,
-  legend: { labels: { color: ink, usePointStyle: true } },
-})
+import { Chart } from 'chart.js'
+
+/** Size of the words on a chart, px: the least of the page. */
+const SIZE = 13
+
+/** What all charts share: no motion, the page's type, ink and rules. */
+export function chartLook(ink: string) {
+  // A canvas knows nothing of the page's type.
+  Chart.defaults.font.family = getComputedStyle(document.documentElement).getPropertyValue('--text').trim()
+  Chart.defaults.font.size = SIZE
+  return {
+    look: { responsive: true, maintainAspectRatio: false, animation: false as const },
+    legend: { labels: { color: ink, usePointStyle: true, pointStyleWidth: 12, boxHeight: 7 } },
+  }
+}
 
 /** Colours of the page by the names of its roles, as they are now. */
 export function rolesOf(names: readonly string[]): Record<string, string> {

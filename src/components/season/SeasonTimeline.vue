@@ -57,7 +57,7 @@ const data = computed(() => ({
 const dayName = (day: number) => shortDayText(isoDay(dateOf(start, day)))
 const options = computed(() => {
   const { ink, rule: color } = colours.value
-  const { legend, ...look } = chartLook(ink)
+  const { legend, look } = chartLook(ink)
   return {
     ...look,
     scales: {

@@ -6,6 +6,8 @@ import { usePageTheme } from '@/composables/page/usePageTheme'
 import { shapeHeight, type Container } from '@/core/geometry'
 import { pictureAt, pictureText, type WateredSide } from '@/text/water/watering'
 import type { UnitSystem } from '@/text/base/units'
+import { grainLayers } from '@/painting/grainLayer'
+import { lookOf } from '@/painting/looks'
 import { layoutSection, type Frame } from '@/painting/section'
 import SectionLines from '../cutaway/SectionLines.vue'
 import { paintWater, STRIP_ROOM, type WaterColours } from './paintWater'
@@ -73,6 +75,19 @@ const edges = computed(() => {
   list[heights.length] = 2 * heights[heights.length - 1]! - list[heights.length - 1]!
   return list
 })
+/** The mix's own grains, drawn once for a size. */
+const layers = grainLayers()
+const grains = computed(() => {
+  if (!layout.value || small) return null
+  const all = side.parts.reduce((sum, p) => sum + p.parts, 0)
+  const parts = side.parts.map(({ material: { material }, parts: count }) => ({
+    id: material.id,
+    look: lookOf(material),
+    sizeShares: [...material.sizeShares],
+    share: count / all,
+  }))
+  return layers(layout.value, parts, window.devicePixelRatio || 1)
+})
 const description = computed(() => pictureText(side, said))
 
 watchEffect(
@@ -96,6 +111,7 @@ watchEffect(
       edges: edges.value,
       floor: side.floor,
       below: side.below,
+      grains: grains.value,
     })
   },
   { flush: 'post' },

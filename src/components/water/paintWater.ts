@@ -1,4 +1,5 @@
 import type { Below, Course } from '@/core/water/moving'
+import type { GrainLayer } from '@/painting/grainLayer'
 import type { SectionLayout } from '@/painting/section'
 
 /** Colours of a picture, read from the page. */
@@ -35,6 +36,8 @@ export interface WaterMoment {
   /** Height of the top of the layers below the mix, cm. */
   floor: number
   below: Below
+  /** The mix's own grains, laid over the water; null where they are not shown. */
+  grains: GrainLayer | null
 }
 
 /** Every cell in the colour of how full its pores are, and the strip of solids, water and air beside it. */
@@ -65,6 +68,19 @@ function paintCells(ctx: CanvasRenderingContext2D, moment: WaterMoment, x: numbe
   }
   ctx.strokeStyle = colours.ink
   ctx.strokeRect(x, layout.y(layout.mixHeight), STRIP.wide, layout.y(0) - layout.y(layout.mixHeight))
+}
+
+/** The grains of the mix between the walls, from the floor up. */
+function paintGrains(ctx: CanvasRenderingContext2D, { layout, floor, grains }: WaterMoment): void {
+  if (!grains) return
+  const heights = Array.from({ length: 13 }, (_, i) => floor + ((layout.mixHeight - floor) * i) / 12)
+  ctx.save()
+  ctx.beginPath()
+  for (const z of heights) ctx.lineTo(layout.left(z), layout.y(z))
+  for (const z of heights.reverse()) ctx.lineTo(layout.right(z), layout.y(z))
+  ctx.clip()
+  ctx.drawImage(grains.image, grains.x, grains.y, grains.width, grains.height)
+  ctx.restore()
 }
 
 /** Where the mix ends and a layer below begins. */
@@ -98,6 +114,7 @@ export function paintWater(ctx: CanvasRenderingContext2D, moment: WaterMoment): 
   const right = Math.max(layout.right(0), layout.right(layout.mixHeight), layout.right(layout.mixHeight / 2))
   const dish = below.kind === 'free' ? 0 : (layout.right(0) - layout.left(0)) * DISH.out
   paintCells(ctx, moment, Math.max(right, layout.right(0) + dish) + STRIP.gap)
+  paintGrains(ctx, moment)
   if (floor > 0) paintFloor(ctx, layout, floor)
   ctx.fillStyle = colours.water
   const pond = still(course.onSurface)

@@ -148,6 +148,7 @@ function useRuns({ tables }: JobInHand, asked: ComputedRef<Side[] | null>, run: 
       const withRanges = ranged?.of === of && ranged.value.ok ? ranged.value.value : null
       return answer.value.map((watered, i) => ({
         title: of[i]!.title,
+        parts: of[i]!.input.parts,
         floor: floorOf(of[i]!.input),
         below: of[i]!.of.below,
         watered: { ...watered, ranges: withRanges?.[i]?.ranges ?? {} },

@@ -100,6 +100,7 @@ describe('what is said of two side by side', () => {
   const sides = once<WateredSide[]>(() =>
     watched(cases).map((w, i) => ({
       title: i === 0 ? 'As it is' : 'In a tray kept filled',
+      parts: input().parts,
       watered: w,
       floor: 0,
       below: cases[i]!.below,

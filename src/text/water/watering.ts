@@ -1,3 +1,4 @@
+import type { BlendPart } from '@/core/mixing'
 import type { Below, Moved } from '@/core/water/moving'
 import { waterIn } from '@/core/water/moving/moved'
 import type { Watered, WateredFigure } from '@/core/watering'
@@ -74,6 +75,8 @@ function depths({ course }: Moved, floor: number, picture: number): { water: num
 export interface WateredSide {
   title: string
   watered: Watered
+  /** What it is of. */
+  parts: readonly BlendPart[]
   /** Height the mix stands on, cm. */
   floor: number
   below: Below
