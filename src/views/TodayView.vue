@@ -3,6 +3,7 @@
 import { atOnce } from '@/text/base/atOnce'
 import { todayView as words } from '@/text/views/todayView'
 import Button from 'primevue/button'
+import { addDays, parseISO } from 'date-fns'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ListInSight from '@/components/frame/ListInSight.vue'
@@ -12,18 +13,21 @@ import LatelyMixed from '@/components/today/LatelyMixed.vue'
 import StartTiles from '@/components/today/StartTiles.vue'
 import { useDues } from '@/composables/season/useDues'
 import { useVerdictLines } from '@/composables/job/useVerdictLines'
+import type { TimeItem } from '@/components/picture/timeStrip'
 import { useNewJob } from '@/composables/job/useNewJob'
 import { cropName } from '@/core/data/cropTable'
 import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
+import { lowerFirst } from '@/text/base/counted'
 import { isoDay, shortDayText } from '@/text/base/dates'
 import { fillsText, jobTitle } from '@/text/base/labels'
 import { placeLine } from '@/text/bed/place'
 import { inUnits, volumeText } from '@/text/base/units'
 
 /** Fetched where there are many jobs: most gardens begin without it. */
+const TimeStrip = defineAsyncComponent(() => import('@/components/picture/TimeStrip.vue'))
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
 const garden = useGarden()
 /** Cards drawn at once: more than a screen of them. */
@@ -63,10 +67,32 @@ const open = computed(() =>
       const next = due
         ? `${inUnits(due.title, garden.settings.units)}: ${shortDayText(due.on)}${late ? words.pastItsDay : ''}`
         : words.next(station.next)
-      return { ...line, station, next, late, on: due?.on ?? '9', kind: judgedBed(line.job).spec.vessel.kind }
+      return {
+        ...line,
+        station,
+        next,
+        late,
+        on: due?.on ?? '9',
+        due: due ? `${line.title}: ${lowerFirst(inUnits(due.title, garden.settings.units))}` : '',
+        kind: judgedBed(line.job).spec.vessel.kind,
+      }
     })
     .sort((a, b) => a.on.localeCompare(b.on)),
 )
+/** What is due within a fortnight, on a line; what is late lies on today. */
+const FORTNIGHT = 13
+const coming = computed((): TimeItem[] => {
+  const last = isoDay(addDays(parseISO(today), FORTNIGHT))
+  return open.value
+    .filter((o) => o.on <= last)
+    .map((o) => ({
+      id: o.id,
+      title: o.due,
+      on: o.on < today ? today : o.on,
+      until: null,
+      state: o.late ? 'late' : 'open',
+    }))
+})
 const done = computed(() =>
   garden.jobs.filter(isOver).map((stored) => {
     const line = lineOf(stored)
@@ -102,6 +128,13 @@ function startAgain(id: string) {
       </RouterLink>
     </p>
     <StartTiles v-if="open.length === 0" @start="forKind" @batch="batch" />
+    <TimeStrip
+      v-if="coming.length > 0"
+      :items="coming"
+      :today="today"
+      :least="7"
+      :label="words.dueInAFortnight"
+    />
     <div class="two">
       <section aria-labelledby="open-title">
         <h2 id="open-title">{{ words.inHand }}</h2>

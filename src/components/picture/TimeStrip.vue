@@ -11,6 +11,7 @@ const {
   today,
   months = null,
   label,
+  least = 0,
 } = defineProps<{
   items: readonly TimeItem[]
   today: string
@@ -18,6 +19,8 @@ const {
   months?: readonly { tMin: number; tMax: number }[] | null
   /** The whole picture in a sentence. */
   label: string
+  /** Days it shows at the least. */
+  least?: number
 }>()
 
 /** A lane, and what lies over and under them, px. */
@@ -28,7 +31,7 @@ const FROST = 3
 const HOT = 30
 const host = ref<HTMLElement | null>(null)
 const { width } = useElementSize(host)
-const strip = computed(() => timeStrip(items, today, width.value))
+const strip = computed(() => timeStrip(items, today, width.value, least))
 const height = computed(() => TOP + strip.value.lanes * LANE + 4)
 const signOf = (month: number) => {
   const of = months?.[month]

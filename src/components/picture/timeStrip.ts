@@ -5,6 +5,7 @@ import {
   endOfMonth,
   getDate,
   getMonth,
+  max,
   parseISO,
   startOfMonth,
 } from 'date-fns'
@@ -46,15 +47,15 @@ const ROOM = 4
 
 /**
  * A line of time, px: whole months from the first day to the last, or days where those are few; bars in as few lanes as keep them and their words
- * apart, in the order they begin.
+ * apart, in the order they begin. `least` days at the least.
  */
-export function timeStrip(items: readonly TimeItem[], today: string, width: number): Strip {
+export function timeStrip(items: readonly TimeItem[], today: string, width: number, least = 0): Strip {
   if (items.length === 0 || width <= 0) return { items: [], lanes: 0, columns: [], today: null }
   const days = items.flatMap((i) => [i.on, i.until ?? i.on]).sort()
   const [first, last] = [parseISO(days[0]!), parseISO(days.at(-1)!)]
   const isShort = differenceInCalendarDays(last, first) < SHORT
   const begin = isShort ? first : startOfMonth(first)
-  const end = isShort ? addDays(last, ROOM) : endOfMonth(last)
+  const end = isShort ? max([addDays(last, ROOM), addDays(first, least - 1)]) : endOfMonth(last)
   const all = differenceInCalendarDays(end, begin) + 1
   const at = (day: Date) => (differenceInCalendarDays(day, begin) / all) * width
   const ends: number[] = []

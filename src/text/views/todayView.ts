@@ -3,6 +3,7 @@ import type { UnitSystem } from '../base/units'
 
 export const todayView = {
   today: 'Today',
+  dueInAFortnight: 'What is due within a fortnight; the jobs below say the same.',
   amountOfMix: (litres: Shown) => `${litres} of mix`,
   inHand: 'Current jobs',
   searchJobs: 'Search jobs',
