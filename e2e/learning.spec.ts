@@ -15,7 +15,7 @@ test.describe('on a phone', () => {
       await on(page, '2027-04-20')
       // Mixed and written down, filled and planted.
       await openGarden(page, '/demo/jobs/peppers-27/record')
-      await page.getByLabel('Take what went in off my shelf').uncheck()
+      await page.getByLabel('Take what I used off my shelf').uncheck()
       // Two batches are ticked: that all of it was made is a press of its own.
       await expect(page.getByText(/\d of \d batches are ticked in Make/)).toBeVisible()
       await page.getByRole('button', { name: /^I made/ }).tap()

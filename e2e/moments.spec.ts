@@ -56,7 +56,7 @@ test.describe('at the moments of work', { tag: '@long' }, () => {
       await page.clock.install({ time: new Date('2027-04-20T23:58:00') })
       await openGarden(page, '/demo/jobs/peppers-27/record')
       await page.clock.setFixedTime(new Date('2027-04-21T00:03:00'))
-      await page.getByLabel('Take what went in off my shelf').uncheck()
+      await page.getByLabel('Take what I used off my shelf').uncheck()
       await page.getByRole('button', { name: /^I made/ }).click()
       await page.getByRole('button', { name: /^Record/ }).click()
       await expect(page.getByText(/21 Apr 2027/)).toBeVisible()

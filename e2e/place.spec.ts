@@ -78,7 +78,7 @@ test('a job is put away, taken up, and begun again for another year', { tag: '@l
   await page.getByLabel('Name of this job').fill('Fig 2026')
   await page.getByRole('button', { name: 'Put this job away' }).click()
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
-  await expect(page.getByText('Nothing in hand.')).toBeVisible()
+  await expect(page.getByText('No current jobs.')).toBeVisible()
   await page.getByText('Done and put away (1)').click()
   await page.getByRole('button', { name: 'Begin Fig 2026 again for another year' }).click()
   await expect(page.getByLabel('Name of this job')).toHaveValue('Fig 2027')

@@ -2,7 +2,7 @@ import { addMaterial, expect, glanceAt, openGarden, saved, startJob, station, ta
 
 test('from an empty garden to a recorded batch, and it is there tomorrow', async ({ page }) => {
   await openGarden(page)
-  await expect(page.getByText('Nothing in hand.')).toBeVisible()
+  await expect(page.getByText('No current jobs.')).toBeVisible()
   await startJob(page, 'Fabric bag')
 
   // Containers

@@ -67,13 +67,19 @@ describe('grains alone, to lie over water that moves', () => {
   it('lie where those of the whole picture lie, on ground as good as clear', () => {
     const parts = [part('peat', '#00ff00', 0.5), part('perlite', '#ff00ff', 0.5)]
     const [alone, whole] = [paintGrainsAlone({ layout, parts }, 1, dots)!, paintMix(painted(parts), 1, dots)!]
-    expect([alone.x, alone.y, alone.width, alone.height]).toEqual([whole.x, whole.y, whole.width, whole.height])
+    expect([alone.x, alone.y, alone.width, alone.height]).toEqual([
+      whole.x,
+      whole.y,
+      whole.width,
+      whole.height,
+    ])
     const seen = placesOf(alone, '#ff00ff')
     expect(seen.size).toBeGreaterThan(100)
     const ground = [...alone.pixels].filter((p) => p >>> 24 === 1).length
     expect(ground + seen.size + placesOf(alone, '#00ff00').size).toBe(alone.pixels.length)
   })
-  it('are none of a mix of nothing', () => expect(paintGrainsAlone({ layout, parts: [] }, 1, dots)).toBeNull())
+  it('are none of a mix of nothing', () =>
+    expect(paintGrainsAlone({ layout, parts: [] }, 1, dots)).toBeNull())
 })
 
 describe('the mix of a section, painted', () => {

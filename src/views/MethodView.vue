@@ -86,7 +86,7 @@ const sections = [
   {
     title: 'Targets',
     plain:
-      'Air, pH and salts as the crop likes them, easy water as pots want it, weight as far as one person lifts, waterings as you can keep them. Of several crops the strictest end wins; where they cannot agree the leading one wins and you are told. You can move any of them.',
+      'Air, pH and salts as the crop likes them, easy water as pots want it, weight as far as one person lifts, waterings as you can keep them. Of several crops the strictest end wins; where they cannot agree the leading one wins and the page says so. You can move any of them.',
     equation: words.highestLowToLowestHigh,
     source: 'Crop tables with their sources; De Boodt & Verdonck 1972; NIOSH revised lifting equation.',
   },

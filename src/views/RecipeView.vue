@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A recipe from somebody: by link or by file, checked before anything is made of it. */
+/** A shared recipe: by link or by file, checked before anything is made of it. */
 import { recipeView as words } from '@/text/views/recipeView'
 import { isOver } from '@/stations/stations'
 import { versionOf } from '@/model/mix/versions'

@@ -66,6 +66,6 @@ export function limeChoices(
   const now = limeChoice(chosen.limeId, chosen.dolomiteShare)
   if (list.some((c) => c.value === now)) return list
   const percent = Math.round(chosen.dolomiteShare * 100)
-  const name = rows.find((d) => d.id === chosen.limeId)?.name ?? 'Lime offered no more'
+  const name = rows.find((d) => d.id === chosen.limeId)?.name ?? 'Lime no longer offered'
   return [...list, plain(now, percent > 0 ? `${name}, ${percent} % dolomite` : name)]
 }

@@ -43,7 +43,7 @@ export function notANumberText(
 
 /** What is wrong with the size of a pack, litres or kilograms, if anything. */
 export function packSizeProblem(size: number): Sentence | null {
-  if (!(size > 0)) return { why: 'A pack holds more than nothing.', fix: 'Type what is printed on it.' }
+  if (!(size > 0)) return { why: 'A pack holds more than 0.', fix: 'Type what is printed on it.' }
   return size > PACK_LIMITS.size.value
     ? { why: 'That is more than a lorry brings.', fix: 'Check the unit.' }
     : null

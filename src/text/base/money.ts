@@ -55,7 +55,7 @@ export function againstBagsText(
         : `${moneyText(apart)} dearer than bags`
   const from =
     breakEven === null
-      ? 'However much is made, bags stay the cheaper way.'
+      ? 'Bags are cheaper, however much you make.'
       : `Mixing is cheaper from ${volumeText(breakEven, units)} on.`
   return {
     title,

@@ -107,7 +107,7 @@ const TEXTS: Texts = {
   }),
   'size-not-positive': (p, u) => ({
     why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}.`,
-    fix: 'It has to be more than nothing: measure the inside and type it here.',
+    fix: 'It must be more than 0: measure the inside and type it here.',
   }),
   'size-too-large': (p, u) => ({
     why: `The ${fieldName(p.field)} is ${amount(p.field, p.value, u)}, larger than the maximum, ${amount(p.field, p.limit, u)}.`,
@@ -210,7 +210,7 @@ const TEXTS: Texts = {
     fix: 'Choose another material to begin with, or a nearer target.',
   }),
   'nothing-to-choose-from': () => ({
-    why: 'There is nothing to choose from: no target above nothing, or the rules leave no material.',
+    why: 'There is nothing to choose from: no target above 0, or the rules leave no material.',
     fix: 'Set a target, put more on the shelf, or drop a rule.',
   }),
   'rules-contradict': (p) => ({
@@ -256,7 +256,7 @@ export function noteText(note: Note, units: UnitSystem): string {
     case 'target-already-passed':
       return `The mix is at pH ${pHText(note.pH)} already, at or above the ${pHText(note.target)} wanted: no lime. Lime never lowers pH.`
     case 'acid-outlasts-lime':
-      return `The feed turns to more acid than ${doseText(note.limit, units)} of lime can answer, so lime is given as if it did not: pH ${pHText(note.pH)} in six weeks. Give less ammonium, water with hard water, or lime again on top later.`
+      return `The feed makes more acid than ${doseText(note.limit, units)} of lime can neutralize, so lime is given as if it did not: pH ${pHText(note.pH)} in six weeks. Give less ammonium, water with hard water, or lime again on top later.`
     case 'lime-at-its-limit':
       return `${doseText(note.limit, units)}, the most lime that is sensible at once, brings it to pH ${pHText(note.pH)} in six weeks, not to ${pHText(note.target)}. Look again then, and lime on top if it has to be more.`
     case 'no-acid-needed':

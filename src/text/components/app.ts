@@ -31,7 +31,7 @@ export const wordList = {
 export const conflictNotice = {
   wasInAnotherTab: (c: Shown, x: Shown) => `${c} was ${x} in another tab`,
   whileYouWereChangingIt:
-    'while you were changing it here. What you did here is not saved yet; it lies under Settings, set aside. Choose: the version you do not take is kept there.',
+    'while you were changing it here. What you did here is not saved yet. Choose one: the other is kept under Settings, set aside.',
   keepMine: 'Keep mine',
   takeTheOther: 'Use the other',
 }

@@ -39,7 +39,7 @@ export const bedForm = {
 
 export const bedPicture = {
   theDrawingWaitsUntilThat:
-    'The drawing waits until that is mended; everything else is kept as you typed it.',
+    'The drawing waits until that is corrected; everything else is kept as you typed it.',
 }
 
 export const bedRow = {
@@ -84,7 +84,7 @@ export const howMuch = {
   coverOnTopBesideThe: 'Cover on top, beside the mix',
   theLayersBelowSaveOf: (saved: Shown) => `The layers below save ${saved} of mix now`,
   rottingTheyLetTheSurface: (sinking: Shown) =>
-    `; rotting, they let the surface down by some ${sinking} within three years, to be topped up then`,
+    `; as they rot the surface sinks by about ${sinking} within three years and needs topping up`,
   inOtherMeasures: 'In other measures',
   toBlendSettlingIncluded: 'To blend, settling included.',
   cubicMetres: 'cubic metres',
@@ -115,7 +115,7 @@ export const layerFields = {
   onTheMix: 'On the mix',
   addACover: 'Add a cover',
   nothingMulchClayAggregateOr:
-    'Nothing. Mulch, clay aggregate or moss keeps water back while leaves do not shade the mix.',
+    'Nothing. Mulch, clay aggregate or moss saves water until leaves shade the mix.',
   coveredWith: 'Covered with',
   thicknessOfTheCover: 'Thickness of the cover',
   inTheLipAboveThe: 'in the gap above the fill line',
@@ -125,7 +125,7 @@ export const layerFields = {
   addALayer: 'Add a layer',
   noMoreLayersThanThese: 'No more layers than these',
   nothingMixToTheBottom:
-    'Nothing: mix to the bottom. Gravel there does not improve drainage; logs save mix in a deep bed and let it down later.',
+    'Nothing: mix to the bottom. Gravel there does not improve drainage. Logs save mix in a deep bed; it sinks as they rot.',
   searchLayers: 'Search layers',
   noLayerOrMaterialOf: 'No layer or material of that name',
   thicknessOfLayer: (index: Shown) => `Thickness of layer ${index}`,

@@ -12,7 +12,7 @@ export const bagDialog = {
   soMuchOfIt: 'So much of it',
   kilogramsInACubicMetre: 'kilograms in a cubic metre are grams in a litre',
   nameWhatItListsMost:
-    'Name what it lists, most first. What the label leaves open is taken at the middle of all it could be.',
+    'Name what it lists, most first. What the label leaves open is taken at the middle of what is possible.',
   takenAs: 'Taken as:',
   theLabelLeavesThisOpen: 'The label leaves this open; Compare shows between what.',
   noneOrNoneItNames: 'None, or none it names',
@@ -44,7 +44,7 @@ export const dressingRow = {
 
 export const finishedMixDialog = {
   itGoesInAsOne:
-    'It goes in as one part, whole, with the lime and feed it has. As it is now: changing it elsewhere changes nothing here.',
+    'It goes in as one part, whole, with the lime and feed it has. It is copied as it is now: a change elsewhere changes nothing here.',
   noMixAnswersTo: (search: Shown) => `No mix found for “${search}”.`,
   noFinishedMixYetKeep: 'No finished mix yet: keep a version, or describe a bag.',
 }
@@ -170,7 +170,7 @@ export const versionsDialog = {
   as: (current: Shown) => ` as “${current}”`,
   whatIsOnTheBench2: 'You have not kept this mix yet. Going back keeps it first.',
   noneYetKeepOneBefore:
-    'None yet. Keep one before you try something else: it can be taken up again, compared, and gone on from.',
+    'None yet. Keep one before you try something else: you can go back to it, compare it, or work on from it.',
   nameOf: (name: Shown) => `Name of ${name}`,
   aNote: 'A note',
   noteOn: (name: Shown) => `Note on ${name}`,

@@ -29,7 +29,7 @@ export const trialPlan = {
   potsInTheirRow: 'Pots in their row',
   pot: (i: Shown) => `Pot ${i}:`,
   standThemInThisRow:
-    'Stand them in this row, pairs together, and label each. One sort, one age, the same water and feed for all; turn no pot and move none. Note each pot’s harvest by itself.',
+    'Stand them in this row, pairs together, and label each. Use one variety of one age, with the same water and feed for all. Do not turn or move a pot. Note each pot’s harvest by itself.',
 }
 
 export const nextPicture = {

@@ -3,8 +3,7 @@ import type { Shown } from '../base/shown'
 export const importPreview = {
   whatTheFileWouldChange: 'What the file would change',
   whatWouldChange: (fileName: Shown) => `What “${fileName}” would change`,
-  nothingAllRecordsAreHere: (unchanged: Shown) =>
-    `Nothing: all ${unchanged} records are here already: nothing would change.`,
+  nothingAllRecordsAreHere: (unchanged: Shown) => `Nothing: all ${unchanged} records are here already.`,
   new: 'New:',
   andMoreNewOnes: (added: Shown) => `… and ${added} more new ones.`,
   replaced: 'Replaced:',

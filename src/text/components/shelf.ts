@@ -2,7 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const baggedMixes = {
   fromTheirLabelsToHold:
-    'From their labels: to hold your own against in Compare, or to go into a mix as a part of it.',
+    'From their labels: to compare with your own mix, or to go into a mix as a part of it.',
 }
 
 export const dressingPackDialog = {
@@ -15,8 +15,7 @@ export const materialFigures = {
   likelyRange: 'Likely range',
   howSure: 'How sure',
   sources: 'Sources',
-  recalledRatherThanReadAs: (confidence: Shown) =>
-    `, recalled rather than read; as a row, ${confidence} confidence:`,
+  recalledRatherThanReadAs: (confidence: Shown) => `, from memory; confidence of the row: ${confidence};`,
   notSo: 'Not so:',
   mind: 'Mind:',
 }
@@ -60,7 +59,7 @@ export const ownDressingDialog = {
   forSpoonsAndCups0: 'for spoons and cups; empty if not known',
   theCupHoldsMl: 'The cup holds, mL',
   howItGivesUpIts: (row: Shown, row2: Shown) =>
-    `${row}; ${row2}. How it gives up its food and what it does to pH are estimated from similar products.`,
+    `${row}; ${row2}. How fast it feeds and what it does to pH are estimated from similar products.`,
   myFeed: 'My feed',
 }
 
@@ -78,7 +77,7 @@ export const ownMaterialDialog = {
   thrownOutOnScreening: 'Thrown out on screening',
   moreIsBoughtToMake: 'more is bought to make up for it',
   myMaterial: 'My material',
-  aMeanOfItsKind: 'a mean of its kind',
+  aMeanOfItsKind: 'the mean of its family',
 }
 
 export const shelfSheetDialog = {

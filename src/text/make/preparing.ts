@@ -107,4 +107,4 @@ export function plantedText({ day, from }: Planted): string {
 }
 
 /** Half past the day before mixing: what is to be bought. */
-export const BUY_STEP = { title: 'Have everything bought', text: 'All that stands on the shopping list.' }
+export const BUY_STEP = { title: 'Have everything bought', text: 'Everything on the shopping list.' }

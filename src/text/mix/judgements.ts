@@ -154,7 +154,7 @@ const TEXTS: {
     source: 'common practice; availability by pH from memory',
   }),
   'traces-harm': (j) => ({
-    says: `There is so much ${allOf(j.traces)} in reach that leaves may spot and edges burn, at pH ${j.pH.toFixed(1)} most of all.`,
+    says: `So much ${allOf(j.traces)} is available that leaves may spot and edges burn, at pH ${j.pH.toFixed(1)} most of all.`,
     does: 'Leave out the trace feed; where pH is low, lime.',
     source: 'common practice',
   }),

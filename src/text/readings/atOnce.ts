@@ -254,7 +254,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
     ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
     why: () => [
-      `pH ${pHText(e.blend.pH)} before lime. Who holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
+      `pH ${pHText(e.blend.pH)} before lime. What holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
       ...movedBy(e),
       ...(v.pH === 'high' ? rainFor(e, bands.pH.high) : []),
     ],

@@ -31,7 +31,7 @@ export function differenceText(
   if (a === 0 || b === 0) return 'Choose beds with a harvest for both sides.'
   const said = `A: ${harvestText(means[0], of, units)} (${counted(a, 'pot or bed', 'pots or beds')}). B: ${harvestText(means[1], of, units)} (${counted(b, 'pot or bed', 'pots or beds')}).`
   if (range === null)
-    return `${said} ${Math.min(a, b) < LEAST_POTS ? `${Math.min(a, b) === 1 ? 'One pot' : 'Two pots'} each cannot tell: pots of one mix differ by a quarter among themselves.` : 'A share of nothing cannot be told.'}`
+    return `${said} ${Math.min(a, b) < LEAST_POTS ? `${Math.min(a, b) === 1 ? 'One pot' : 'Two pots'} each cannot tell: pots of one mix differ by a quarter among themselves.` : 'There is no share of 0.'}`
   const between = `${more(range.low)} and ${more(range.high)}`
   return isSure
     ? `${said} B gave ${more(share)}, likely between ${between}: pots of one mix seldom differ so much by chance.`

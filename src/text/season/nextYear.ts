@@ -13,7 +13,7 @@ export const REUSE_TEXTS: Record<ReuseVerdict, string> = {
     'Do not use it again for anything to eat, and put none of it on the compost. For lead or a weedkiller ask your extension service or a laboratory how to get rid of it.',
   otherFamily:
     'Use it only for plants of another family, for at least three years. Tomatoes, peppers and potatoes count as one family, and so do all the cabbages. Not for seedlings. In doubt ask a plant clinic.',
-  yes: 'Nothing speaks against using it again. Pick out roots and grubs, break it up, and let it dry a little first.',
+  yes: 'You can use it again. Pick out roots and grubs, break it up, and let it dry a little first.',
 }
 
 const known = (isRead: boolean) => (isRead ? 'as read' : 'predicted')

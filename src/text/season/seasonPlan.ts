@@ -60,7 +60,7 @@ function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSys
   if (code === 'feed' && lastOn)
     return `Fed on ${shortDayText(lastOn)}: again two weeks later, as long as it grows.`
   if (code === 'top-up' && litres !== undefined && litres > 0)
-    return `It has sunk: ${volumeText(litres, units)} of the same mix fill it up again, not over the stems.`
+    return `It has sunk: ${volumeText(litres, units)} of the same mix tops it up, not over the stems.`
   return ''
 }
 

@@ -17,7 +17,7 @@ export interface LearnedLine {
   after: string
 }
 
-/** What a figure is said to be where it is more, and where it is less, than the table has it. */
+/** What a figure is said to be where it is more, and where it is less, than in the table. */
 const SAID: Partial<Record<MaterialPropertyName, [more: string, less: string]>> = {
   bufferCapacity: ['holds pH more firmly', 'gives way to lime more easily'],
   pH: ['is less acid', 'is more acid'],
@@ -73,7 +73,7 @@ export function learnedLines(row: Material | Dressing, { properties }: LearnedFi
 /** A property has moved by so much of its range before it is spoken of. */
 const SPOKEN_OF = 0.12
 
-/** "Your green compost is less acid and holds pH more firmly than the table has it."; empty where nothing has moved. */
+/** "Your green compost is less acid and holds pH more firmly than in the table."; empty where nothing has moved. */
 export function learnedSentence(
   row: Material | Dressing,
   name: string,
@@ -94,7 +94,7 @@ export function learnedSentence(
   })
   if (moved.length === 0) return ''
   const list = moved.length === 1 ? moved[0]! : `${moved.slice(0, -1).join(', ')} and ${moved.at(-1)!}`
-  return `Your ${name.replace(/^./, (c) => c.toLowerCase())} ${list} than the table has it.`
+  return `Your ${name.replace(/^./, (c) => c.toLowerCase())} ${list} than in the table.`
 }
 
 const FIGURE_OF: Record<GardenReading['measurement']['kind'], TestFigure> = {

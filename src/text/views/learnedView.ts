@@ -1,14 +1,14 @@
 import type { Shown } from '../base/shown'
 
 export const learnedView = {
-  noReadingYetThatSpeaks: 'No reading yet that speaks of your materials.',
+  noReadingYetThatSpeaks: 'No reading of your materials yet.',
   beginWithATest: 'Begin with a test',
   phOfAMixThat: ': pH of a mix that is recorded, or a drained pot.',
-  aReadingItWasLearned: 'A reading it was learned from is no more.',
+  aReadingItWasLearned: 'A reading it was learned from has been removed.',
   seeWhatTheyTeach: 'See what they teach',
   workItOutAgain: 'Work it out again',
   onTheShelf: 'On the shelf',
-  theReadingsAreAsThe: 'The readings are as the tables have it.',
+  theReadingsAreAsThe: 'Your readings agree with the tables.',
   forgetWhatWasLearnedOf: (name: Shown) => `Forget what was learned of ${name}`,
   forgetAllOfIt: 'Forget all of it',
   readings: 'Readings',
@@ -19,5 +19,5 @@ export const learnedView = {
   leaveOut: 'Leave out',
   leftOut: 'left out',
   learnedFrom: 'learned from',
-  notLearnedFromYet: 'not learned from yet',
+  notLearnedFromYet: 'not used yet',
 }

@@ -3,7 +3,7 @@ export const predictionsView = {
     'Each reading beside what the tables alone had led to expect, before anything was learned. Where eight in ten lie inside the likely range, the ranges are honest.',
   noReadingYet: 'No reading yet.',
   beginWithATest: 'Begin with a test.',
-  holdingYourReadingsAgainstWhat: 'Holding your readings against what was expected…',
+  holdingYourReadingsAgainstWhat: 'Comparing your readings with what was expected…',
   everyReading: 'Every reading',
   readingsBesideWhatWasExpected: 'Readings beside what was expected',
   reading: 'Reading',

@@ -1,12 +1,12 @@
 import type { Shown } from '../base/shown'
 
 export const recipeView = {
-  aRecipeFromSomebody: 'A recipe from somebody',
+  aRecipeFromSomebody: 'A shared recipe',
   openALinkThatCarries:
-    'Open a link that carries a recipe, or a recipe file. Nothing is taken before you have seen it.',
+    'Open a link that carries a recipe, or a recipe file. Nothing is added until you have seen it.',
   recipe: 'Recipe',
   withWhatTheGiverAdded: (ownNames: Shown) =>
-    `With what the giver added of their own, which comes to your shelf: ${ownNames}.`,
+    `With the sender’s own materials, which go onto your shelf: ${ownNames}.`,
   notInTheMaterialTables: (unknown: Shown) =>
     `Not in the material tables: ${unknown}. It can be opened; take these out or put others in their place.`,
   beginAJobWithIt: 'Begin a job with it',

@@ -14,7 +14,7 @@ export const recordStation = {
   iMadeIt: 'I made it',
   howItFeltWhatWas: 'How it felt, what was swapped, the weather',
   asPrintedOnThePack: 'as printed on the pack, if you want to find it again',
-  takeWhatWentInOff: 'Take what went in off my shelf',
+  takeWhatWentInOff: 'Take what I used off my shelf',
   firstSayWhatIsLeft: (unanswered: Shown) => `First say what is left of ${unanswered}.`,
   recordThisMix: 'Record this mix',
 }

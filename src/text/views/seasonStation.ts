@@ -8,8 +8,7 @@ export const seasonStation = {
   notPlantedYet: 'Not planted yet. These dates are a guess:',
   sayWhenItIsPlanted: 'Say when it is planted',
   plantedOn: (day: Shown) => `Planted on ${day}.`,
-  harvestIsDrawnOutBy:
-    'Harvest is drawn out by your cool months: growth taken as in proportion to the warmth.',
+  harvestIsDrawnOutBy: 'Cool months delay the harvest: growth is taken as proportional to warmth.',
   aCalendarFileSavedAgain: 'A calendar file; saved again, it changes what is there and adds nothing twice',
   nextYearUseTheMix: 'Next year: use the mix again, freshen it, top it up',
   beginItAgainForAnother: 'Begin it again for another year',
@@ -18,7 +17,8 @@ export const seasonStation = {
   inDryWeatherAtThe:
     'In dry weather, at the size the plants have by then. Feel the mix before you trust a table.',
   andChooseACrop: 'and choose a crop',
-  toSeeHowOftenIt: 'to see how often it will want water, when it can be planted and what its winter asks.',
+  toSeeHowOftenIt:
+    'to see how often it will want water, when to plant it and whether it survives your winter.',
   outsideByTheMonth: (name: Shown) => `${name} outside, by the month`,
   winter: 'Winter',
 }

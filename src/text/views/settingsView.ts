@@ -23,12 +23,12 @@ export const settingsView = {
   startTheDemoAfresh: 'Start the demo afresh',
   setAside: 'Set aside',
   theseCouldNotBeUsed:
-    'These could not be used, or lost to a later edit. They are kept whole until you let them go.',
+    'These could not be used, or a later edit replaced them. They are kept whole until you remove them.',
   openBedDataZip: 'open-bed data.zip',
   and: (records: Shown, jobs: Shown, mixRecords: Shown) => `${records}, ${jobs} and ${mixRecords}`,
   theGardenHasChangedSince:
     'The garden has changed since you looked: nothing was brought in. Look again below.',
   broughtInUndoTakesIt: (brought: Shown) => `${brought} brought in. Undo takes it back.`,
   itIsBackInUse: 'It is back in use.',
-  theDemoIsAsNew: 'The demo is as new. Undo brings back what you did in it.',
+  theDemoIsAsNew: 'The demo is reset. Undo brings back what you did in it.',
 }

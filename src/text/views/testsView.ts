@@ -10,7 +10,7 @@ export const testsView = {
   nothingIsCalledThat: 'Nothing is called that',
   begin: 'Begin',
   begin2: (name: Shown) => `Begin: ${name}`,
-  goingOnAndDone: 'Going on and done',
+  goingOnAndDone: 'Under way and done',
   noTestYet: 'No test yet.',
   beginningATest: 'beginning a test',
   goingOn: 'going on',

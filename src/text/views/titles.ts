@@ -20,7 +20,7 @@ export const TITLES = {
   today: 'Today',
   beds: 'Beds',
   place: 'Place',
-  recipe: 'A recipe from somebody',
+  recipe: 'A shared recipe',
   shelf: 'Shelf',
   tests: 'Tests',
   test: 'Test',

@@ -7,7 +7,7 @@ export const todayView = {
   amountOfMix: (litres: Shown) => `${litres} of mix`,
   inHand: 'Current jobs',
   searchJobs: 'Search jobs',
-  nothingInHandAJob: 'Nothing in hand. A job you start waits here until its mix is recorded.',
+  nothingInHandAJob: 'No current jobs. A job you start waits here until its mix is recorded.',
   latelyMixed: 'Recent mixes',
   noCropChosen: 'No crop chosen',
   pastItsDay: ', overdue',

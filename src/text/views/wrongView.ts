@@ -9,7 +9,7 @@ export const wrongView = {
   orSomethingElse: 'Or something else:',
   whomToAsk: 'Whom to ask:',
   anOrderOfLikelihoodFrom:
-    'An order of likelihood from your own numbers, no diagnosis. Measure before you give anything:',
+    'Ordered by likelihood from your own numbers; this is no diagnosis. Measure before you give anything:',
   tests: 'tests',
   and: ', and',
   noteWhatYouSee: 'note what you see',

@@ -27,7 +27,7 @@ export const planText = ({ month }: WateringPlan, units: UnitSystem): string =>
       }.`
 
 export function awayText({ month, range }: WateringPlan): string {
-  if (!month.within) return 'It is not thirsty in that time as long as all below stays as chosen.'
+  if (!month.within) return 'It stays moist all that time, as long as what is below stays as chosen.'
   const likely =
     range && daysText(range.low) !== daysText(range.high)
       ? ` (likely ${daysText(range.low)} to ${daysText(range.high)})`
@@ -49,10 +49,8 @@ export function drainText(plan: WateringPlan, units: UnitSystem): string {
 /** What the salts of the water ask for; nothing where the usual draining is enough. */
 function leachingText({ leachingNeeded: needed }: WateringPlan): string {
   if (needed > MOST_LEACHED)
-    return 'No draining keeps the salts of this water below what the crop bears: use rain water, or mix it in.'
-  return needed > USUAL_LEACHING
-    ? `So much has to drain: the salts of your water ask for ${percentText(needed)}.`
-    : ''
+    return 'However much drains, this water leaves more salt than the crop takes: use rain water, or mix it in.'
+  return needed > USUAL_LEACHING ? `The salts of your water need ${percentText(needed)} of it to drain.` : ''
 }
 
 /** What it still suffers under the plan; empty where nothing. */
