@@ -13,6 +13,7 @@ import { useBackShuts } from '@/composables/page/useBackShuts'
 import { useNewVersion } from '@/composables/page/useNewVersion'
 import { useOffline } from '@/composables/page/useOffline'
 import { useSaveAll } from '@/composables/garden/useSaveAll'
+import { useTour } from '@/composables/page/useTour'
 import { useTheme } from '@/composables/page/useTheme'
 import { useGarden } from '@/stores/garden'
 import { failingText } from '@/text/base/failing'
@@ -20,6 +21,7 @@ import HistoryTools from '@/views/HistoryTools.vue'
 
 /** Fetched when they are asked for: the first page has neither. */
 const StuckView = defineAsyncComponent(() => import('@/views/StuckView.vue'))
+const TourBar = defineAsyncComponent(() => import('@/components/app/TourBar.vue'))
 const KeysDialog = defineAsyncComponent(() => import('@/components/app/KeysDialog.vue'))
 /** Seldom seen, and fetched when the page has settled: what they say must not wait for the network. */
 const SELDOM = [
@@ -79,6 +81,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 usePageTitle(route, () => garden.records)
 useBackShuts(useRouter())
+const tour = useTour(useRouter())
 
 // The keyboard begins a new page where its own part begins: below the stations of a job.
 watch(
@@ -134,6 +137,12 @@ async function reload() {
   <ConflictNotice v-if="garden.conflicts.length" :conflicts="garden.conflicts" @settle="garden.settle" />
   <AlarmBar v-if="garden.undoTrouble">{{ garden.undoTrouble }}</AlarmBar>
   <RefusalBar v-if="garden.refused" :refusal="garden.refused" />
+  <TourBar
+    v-if="garden.name === 'demo' && tour.at.value >= 0"
+    :at="tour.at.value"
+    @go="tour.go"
+    @leave="tour.leave"
+  />
   <main id="main" ref="main" tabindex="-1">
     <StuckView v-if="garden.opening.state === 'stuck'" :opening="garden.opening" />
     <p v-else-if="!garden.ready" class="opening" role="status">

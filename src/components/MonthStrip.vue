@@ -2,7 +2,7 @@
 /** Twelve months and how each suits a crop outside; shown by word and mark, not by tint alone. */
 import { monthStrip as words } from '@/text/components/shared'
 import type { MonthSuits } from '@/core/season'
-import { MONTHS } from '@/text/base/labels'
+import { MONTHS } from '@/text/base/months'
 import { SUITS_NAMES } from '@/text/season/season'
 
 const { suits, planting } = defineProps<{ suits: readonly MonthSuits[]; planting: readonly number[] }>()

@@ -13,11 +13,8 @@ import {
   shelfKey,
   SETTINGS_KEY,
   specOf,
-  startingJobBed,
-  startingJob,
-  startingPlace,
-  startingSpec,
 } from '@/model/garden/garden'
+import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/starting'
 import { cropTargetPH, tickOf } from '@/model/garden/commands'
 import { batchCards } from '@/model/make/batchCard'
 import { fillingCards } from '@/model/make/filling'

@@ -1,6 +1,7 @@
 import { describe, expect, test, vi } from 'vitest'
 import { toEnd } from '@/core/toEnd'
-import { DEFAULT_SETTINGS, jobKey, startingJob, startingJobBed, startingSpec } from '@/model/garden/garden'
+import { DEFAULT_SETTINGS, jobKey } from '@/model/garden/garden'
+import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
 import { SCHEMAS, type AnyData, type Job } from '@/model/garden/schemas'
 import { fnv1a, readEnvelope, sealed, writeEnvelope, type Envelope } from './envelope'
 import { exportFile } from './exportFile'

@@ -5,15 +5,8 @@ import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { changesOf, type Command } from '@/model/garden/commands'
 import { firstRefusal } from '@/model/garden/commands/refusal'
-import {
-  jobKey,
-  jobsOf,
-  recordsOf,
-  startingBed,
-  startingJob,
-  startingJobBed,
-  startingSpec,
-} from '@/model/garden/garden'
+import { jobKey, jobsOf, recordsOf } from '@/model/garden/garden'
+import { startingBed, startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
 import { sameData } from '@/model/garden/same'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { localLock, memoryPort } from './memory'

@@ -3,14 +3,8 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import type { Pack } from '@/core/data'
-import {
-  DEFAULT_SETTINGS,
-  jobKey,
-  SETTINGS_KEY,
-  startingJobBed,
-  startingJob,
-  startingSpec,
-} from '@/model/garden/garden'
+import { DEFAULT_SETTINGS, jobKey, SETTINGS_KEY } from '@/model/garden/garden'
+import { startingJobBed, startingJob, startingSpec } from '@/model/garden/starting'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
 import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'

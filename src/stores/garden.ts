@@ -1,11 +1,14 @@
-import { defaultDocument, defaultWindow, useEventListener } from '@vueuse/core'
+import { defaultDocument, defaultWindow, useEventListener, useTimeoutFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onScopeDispose } from 'vue'
-import { exportFile } from '@/storage/exportFile'
 import { useChoosing } from './garden/choosing'
 import { useConnection } from './garden/connection'
 import { useEditing } from './garden/editing'
 import { useRecords } from './garden/records'
+
+/** What makes a file: fetched when the page has settled, so that it is there whatever becomes of the network. */
+const exporting = () => import('@/storage/exportFile')
+const SETTLED = 2000
 
 /** Writes what is not written yet when the page is left, and asks before it goes. */
 function useLeaving(flush: () => void, hasUnsaved: () => boolean) {
@@ -37,9 +40,11 @@ export const useGarden = defineStore('garden', () => {
     held.inMemory ? editing.history.value.past.length > 0 : (held.saver?.hasUnsaved() ?? false)
   useLeaving(() => void flush(), hasUnsaved)
   onScopeDispose(close)
+  useTimeoutFn(() => void exporting().catch(() => null), SETTLED)
 
   async function exportText() {
     await connection.untilWhole()
+    const { exportFile } = await exporting()
     return exportFile(garden.records.value, connection.setAside.value, new Date().toISOString())
   }
   return { ...read, ...shown, ...editing, ...choosing, hasUnsaved, flush, exportText }

@@ -7,18 +7,11 @@ import Button from 'primevue/button'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
-import {
-  ownDressingKey,
-  ownMaterialKey,
-  recordOf,
-  specOf,
-  startingBed,
-  startingJobBed,
-  startingJob,
-} from '@/model/garden/garden'
+import { ownDressingKey, ownMaterialKey, recordOf, specOf } from '@/model/garden/garden'
+import { startingBed, startingJobBed, startingJob } from '@/model/garden/starting'
 import { readFragment, readShared, type ShareOutcome } from '@/model/mix/share'
 import { useGarden } from '@/stores/garden'
-import { jobTitle } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import { dosesText, partsText, shareProblemText } from '@/text/mix/recipes'
 
 const garden = useGarden()

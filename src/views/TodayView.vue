@@ -2,19 +2,16 @@
 /** What is in hand and what comes next; for a new garden, the way in. */
 import { atOnce } from '@/text/base/atOnce'
 import { todayView as words } from '@/text/views/todayView'
+import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import { addDays, parseISO } from 'date-fns'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import ListInSight from '@/components/frame/ListInSight.vue'
-import DoneJobs from '@/components/today/DoneJobs.vue'
-import JobCard from '@/components/today/JobCard.vue'
-import LatelyMixed from '@/components/today/LatelyMixed.vue'
 import StartTiles from '@/components/today/StartTiles.vue'
+import { useTour } from '@/composables/page/useTour'
 import { useDues } from '@/composables/season/useDues'
 import { useVerdictLines } from '@/composables/job/useVerdictLines'
 import type { TimeItem } from '@/components/picture/timeStrip'
-import { useNewJob } from '@/composables/job/useNewJob'
 import { cropName } from '@/core/data/cropTable'
 import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
@@ -22,18 +19,26 @@ import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
 import { lowerFirst } from '@/text/base/counted'
 import { isoDay, shortDayText } from '@/text/base/dates'
-import { fillsText, jobTitle } from '@/text/base/labels'
+import { fillsText, jobTitle } from '@/text/base/titles'
 import { placeLine } from '@/text/bed/place'
 import { inUnits, volumeText } from '@/text/base/units'
 
-/** Fetched where there are many jobs: most gardens begin without it. */
+/** Fetched where there is something to show: a new garden begins without them. */
+const DoneJobs = defineAsyncComponent(() => import('@/components/today/DoneJobs.vue'))
+const LatelyMixed = defineAsyncComponent(() => import('@/components/today/LatelyMixed.vue'))
+const JobCard = defineAsyncComponent(() => import('@/components/today/JobCard.vue'))
+const ListInSight = defineAsyncComponent(() => import('@/components/frame/ListInSight.vue'))
 const TimeStrip = defineAsyncComponent(() => import('@/components/picture/TimeStrip.vue'))
 const TextField = defineAsyncComponent(() => import('@/components/field/TextField.vue'))
 const garden = useGarden()
 /** Cards drawn at once: more than a screen of them. */
 const CARDS = 16
 const router = useRouter()
-const { forKind, batch, again } = useNewJob()
+/** Fetched while the page is looked at: pressed, a tile answers at once. */
+const newJobs = async () => (await import('@/composables/job/useNewJob')).useNewJob(garden, router)
+const SETTLED = 1500
+useTimeoutFn(() => void newJobs().catch(() => null), SETTLED)
+const tour = useTour(router)
 const today = isoDay(new Date())
 
 /** What each planted job asks for next. */
@@ -112,13 +117,16 @@ const recent = computed(() => garden.mixRecords.slice(0, 4))
 const where = computed(() => placeLine(placeOf(garden.records)))
 function startAgain(id: string) {
   const one = done.value.find((d) => d.id === id)
-  if (one) void again(one.job)
+  if (one) void newJobs().then((jobs) => jobs.again(one.job))
 }
 </script>
 
 <template>
   <div class="page">
     <h1>{{ words.today }}</h1>
+    <p v-if="garden.name === 'demo' && tour.at.value < 0">
+      <Button :label="words.takeTheTour" icon="pi pi-compass" outlined size="small" @click="tour.go(0)" />
+    </p>
     <p class="where">
       <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">
         <i class="pi pi-map-marker" aria-hidden="true" /> {{ where }}
@@ -127,7 +135,11 @@ function startAgain(id: string) {
         <i class="pi pi-sliders-h" aria-hidden="true" /> {{ words.sizesIn(garden.settings.units) }}
       </RouterLink>
     </p>
-    <StartTiles v-if="open.length === 0" @start="forKind" @batch="batch" />
+    <StartTiles
+      v-if="open.length === 0"
+      @start="newJobs().then((jobs) => jobs.forKind($event))"
+      @batch="newJobs().then((jobs) => jobs.batch())"
+    />
     <TimeStrip
       v-if="coming.length > 0"
       :items="coming"
@@ -148,7 +160,7 @@ function startAgain(id: string) {
         <p v-if="open.length === 0" class="soft">
           {{ words.nothingInHandAJob }}
         </p>
-        <ListInSight v-slot="{ item: o }" :items="openFound" :lines="CARDS">
+        <ListInSight v-if="openFound.length" v-slot="{ item: o }" :items="openFound" :lines="CARDS">
           <JobCard
             :kind="o.kind"
             :title="o.title"
@@ -161,6 +173,7 @@ function startAgain(id: string) {
           />
         </ListInSight>
         <DoneJobs
+          v-if="done.length"
           :jobs="doneFound"
           @again="startAgain"
           @take="garden.run({ type: 'job/archive', jobId: $event, archived: false })"
@@ -168,7 +181,8 @@ function startAgain(id: string) {
       </section>
       <section aria-labelledby="recent-title">
         <h2 id="recent-title">{{ words.latelyMixed }}</h2>
-        <LatelyMixed :records="recent" :units="garden.settings.units" />
+        <LatelyMixed v-if="recent.length" :records="recent" :units="garden.settings.units" />
+        <p v-else class="soft">{{ words.noMixYet }}</p>
         <Button
           v-if="recent.length"
           :label="atOnce.allRecords"
@@ -179,7 +193,12 @@ function startAgain(id: string) {
       </section>
     </div>
     <!-- For who comes back, what is due stands first. -->
-    <StartTiles v-if="open.length > 0" class="later" @start="forKind" @batch="batch" />
+    <StartTiles
+      v-if="open.length > 0"
+      class="later"
+      @start="newJobs().then((jobs) => jobs.forKind($event))"
+      @batch="newJobs().then((jobs) => jobs.batch())"
+    />
   </div>
 </template>
 

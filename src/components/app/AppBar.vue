@@ -41,11 +41,16 @@ const emit = defineEmits<{ switch: []; help: [] }>()
       <span class="which" :class="garden">{{ garden === 'demo' ? words.demoGarden : words.myGarden }}</span>
       <Button
         class="switch"
-        :label="garden === 'demo' ? words.goToMyGarden : words.lookAtTheDemo"
         outlined
         size="small"
+        :aria-label="garden === 'demo' ? words.goToMyGarden : words.lookAtTheDemo"
         @click="emit('switch')"
-      />
+      >
+        <span class="p-button-label long">{{
+          garden === 'demo' ? words.goToMyGarden : words.lookAtTheDemo
+        }}</span>
+        <span class="p-button-label short">{{ garden === 'demo' ? words.myGarden : words.demo }}</span>
+      </Button>
     </div>
   </header>
 </template>
@@ -118,6 +123,9 @@ const emit = defineEmits<{ switch: []; help: [] }>()
 .help:hover {
   background: var(--clay-wash);
 }
+.short {
+  display: none;
+}
 .switch {
   white-space: nowrap;
 }
@@ -126,6 +134,10 @@ const emit = defineEmits<{ switch: []; help: [] }>()
     padding: 4px 10px;
     gap: 6px;
   }
+  .short {
+    display: inline;
+  }
+  .long,
   .brand span,
   .which {
     display: none;

@@ -5,7 +5,7 @@ import { bedAdder as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import ChoiceField from '../field/ChoiceField.vue'
 
 const { offered } = defineProps<{

@@ -4,7 +4,7 @@ import { fillList as words } from '@/text/components/bed'
 import Button from 'primevue/button'
 import { cropName } from '@/core/data/cropTable'
 import type { JobBed } from '@/model/garden/schemas'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import VesselGlyph from '../VesselGlyph.vue'
 

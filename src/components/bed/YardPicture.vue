@@ -4,7 +4,7 @@ import { yardPicture as words } from '@/text/components/bed'
 import { useElementSize, useMediaQuery, useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import { bucketSilhouette, silhouetteOf, yardRows, type Silhouette } from './yard'
 

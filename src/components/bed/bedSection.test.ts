@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { containerOf, startingSpec } from '@/model/garden/garden'
+import { containerOf } from '@/model/garden/garden'
+import { startingSpec } from '@/model/garden/starting'
 import { layoutSection } from '@/painting/section'
 import { widthText } from './bedSection'
 

@@ -4,7 +4,7 @@ import { shelfStrip as words } from '@/text/components/bench'
 import { vRoving } from '@/composables/page/vRoving'
 import MaterialSwatch from '../MaterialSwatch.vue'
 import type { Material } from '@/core/data'
-import { shortName } from '@/text/base/labels'
+import { shortName } from '@/text/base/titles'
 import { rateText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { items, units } = defineProps<{

@@ -3,7 +3,7 @@
 import { timeStripWords as words } from '@/text/components/frame'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { MONTHS } from '@/text/base/labels'
+import { MONTHS } from '@/text/base/months'
 import { timeStrip, type TimeItem } from './timeStrip'
 
 const {

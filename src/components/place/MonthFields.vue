@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The climate month by month: nights, days and rain. */
 import type { Place } from '@/model/garden/schemas'
-import { MONTHS } from '@/text/base/labels'
+import { MONTHS } from '@/text/base/months'
 import type { Sentence } from '@/text/base/problems.en'
 import type { Quantity, UnitSystem } from '@/text/base/units'
 import QuantityField from '../field/QuantityField.vue'

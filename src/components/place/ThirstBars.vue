@@ -2,7 +2,7 @@
 /** Reference evapotranspiration, month by month: how thirsty the air is. */
 import { thirstBars as words } from '@/text/components/place'
 import { computed } from 'vue'
-import { MONTHS } from '@/text/base/labels'
+import { MONTHS } from '@/text/base/months'
 import { waterDepthText, type UnitSystem } from '@/text/base/units'
 
 const { reference, units } = defineProps<{

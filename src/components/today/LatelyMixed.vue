@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The last mixes written down, with what was expected of them. */
 import { atOnce } from '@/text/base/atOnce'
-import { latelyMixed as words } from '@/text/components/today'
 import type { MixRecord } from '@/model/garden/schemas'
 import { dayText } from '@/text/base/dates'
 import { percentText, pHText, volumeText, type UnitSystem } from '@/text/base/units'
@@ -11,9 +10,6 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
 </script>
 
 <template>
-  <p v-if="records.length === 0" class="soft">
-    {{ words.noMixRecordedYetWhat }}
-  </p>
   <ul class="plain">
     <li v-for="r in records" :key="r.id">
       <PlainLine>

@@ -3,7 +3,7 @@
 import { monthDrops as words } from '@/text/components/water'
 import { computed } from 'vue'
 import type { MonthPlan } from '@/core/watering'
-import { MONTHS } from '@/text/base/labels'
+import { MONTHS } from '@/text/base/months'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import { rhythmText } from '@/text/water/wateringPlan'
 

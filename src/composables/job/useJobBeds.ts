@@ -5,7 +5,7 @@ import { bedsOf, specOf } from '@/model/garden/garden'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Bed, BedSpec, JobBed } from '@/model/garden/schemas'
 import { startingBed, startingJobBed } from '@/model/garden/starting'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import { problemText, type Sentence } from '@/text/base/problems.en'
 import type { JobInHand } from './useJob'
 

@@ -2,7 +2,7 @@ import { useTitle } from '@vueuse/core'
 import { computed } from 'vue'
 import type { RouteLocationNormalizedLoaded } from 'vue-router'
 import { jobOf, type Garden } from '@/model/garden/garden'
-import { jobTitle } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import { titleOf } from '@/text/views/titles'
 
 /** The title of the window: the page, and the job it is of. */

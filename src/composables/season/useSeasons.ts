@@ -6,7 +6,7 @@ import {
   type Measure,
   type SeasonBed,
 } from '@/model/season/compareSeasons'
-import { bedTitle, jobTitle } from '@/text/base/labels'
+import { bedTitle, jobTitle } from '@/text/base/titles'
 import { bedSeasonText } from '@/text/season/compareSeasons'
 import type { GardenDoor } from '../garden/gardenDoor'
 import { useWhenAsked } from '../page/useWhenAsked'

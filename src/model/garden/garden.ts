@@ -205,13 +205,4 @@ export function asJudged(job: Job): Job {
   return bed.cropId === null && bed.plants === null ? job : inBed(job, bed)
 }
 
-export {
-  nextYearsJob,
-  startingBed,
-  startingJobBed,
-  startingJob,
-  startingPlace,
-  startingSpec,
-} from './starting'
-
 export { specOf }

@@ -1,5 +1,6 @@
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { startingSpec } from './schemas/bedFields'
+import { startingPlan } from './startingPlan'
 import type { VesselKind } from './vesselKinds'
 import { LITRES } from '@/core/units'
 import type {
@@ -27,6 +28,7 @@ export const startingBed = (
 
 export { startingSpec } from './schemas/bedFields'
 export { startingVessel } from './startingVessel'
+export { startingPlan } from './startingPlan'
 
 /** A bed of the list, or a container described in the job alone, to be filled whole. */
 export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null): JobBed => ({
@@ -39,31 +41,9 @@ export const startingJobBed = (id: string, spec: BedSpec, bedId: string | null):
   plants: null,
 })
 
-/** Bucket and tub as growers usually have them, litres; mix that watering-in settles, fraction. */
-const SETTLING = 0.07
-const STARTING_PLAN = {
-  bucket: 10,
-  scoop: 1,
-  vessel: 90,
-  settling: SETTLING,
-  rounding: 'more',
-  wholeVessel: false,
-} as const
-/** The same as sold in gallons and quarts. */
-const STARTING_PLAN_US = {
-  bucket: 5 * LITRES.usGallon,
-  scoop: LITRES.usQuart,
-  vessel: 25 * LITRES.usGallon,
-  settling: SETTLING,
-  rounding: 'more',
-  wholeVessel: false,
-} as const
-
 /** Mix of a batch that goes into nothing in particular, litres: a barrowful, and as many whole gallons. */
 export const startingAmount = (units: Settings['units']): number =>
   units === 'us' ? 10 * LITRES.usGallon : 40
-
-export const startingPlan = (units: Settings['units']) => (units === 'us' ? STARTING_PLAN_US : STARTING_PLAN)
 
 /** What a job holds of buying, getting ready and making before anything is done. */
 const NOTHING_DONE = {

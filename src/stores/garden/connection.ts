@@ -3,7 +3,6 @@ import { belongingsOf, SETTINGS_KEY } from '@/model/garden/garden'
 import type { Put } from '@/model/garden/keptGarden'
 import { idOfKey, type AnyData } from '@/model/garden/schemas'
 import { readEnvelope } from '@/storage/envelope'
-import { exportRaw } from '@/storage/exportFile'
 import { foragePort, makeAgain, tabLock, type GardenName } from '@/storage/forage'
 import { localLock, memoryPort } from '@/storage/memory'
 import { openGarden, peekGarden, stuckOn, type Opening } from '@/storage/openGarden'
@@ -109,6 +108,7 @@ function openingOf(held: Held, garden: Records, shown: ShownState) {
     async rawText(): Promise<string | null> {
       try {
         held.port ??= await withTimeLimit(foragePort(garden.name.value))
+        const { exportRaw } = await import('@/storage/exportFile')
         return exportRaw(await withTimeLimit(held.port.entries()), new Date().toISOString())
       } catch (error) {
         opening.value = stuckOn(error)

@@ -14,7 +14,7 @@ import {
 import { LITRES } from '@/core/units'
 import { BELOW_NOTHING } from './belowNothing'
 import { numberText } from './counted'
-import { shortName } from './labels'
+import { shortName } from './titles'
 import { aBucket, spoonsOf } from '../make/measures'
 import type { Sentence } from './problems.en'
 import { doseText, doseWeightText, volumeText, type UnitSystem } from './units'

@@ -13,7 +13,7 @@ import type {
   Test,
 } from '@/model/garden/schemas'
 import { counted } from './counted'
-import { bedTitle, jobTitle, shortName } from './labels'
+import { bedTitle, jobTitle, shortName } from './titles'
 
 /** What each command did. */
 const DONE: {

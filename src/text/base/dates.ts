@@ -1,5 +1,5 @@
 import { isValid, parseISO } from 'date-fns'
-import { MONTHS } from './labels'
+import { MONTHS } from './months'
 import type { Sentence } from './problems.en'
 
 /** A day or a moment as the clock of the grower has it. A day alone begins at their midnight. */

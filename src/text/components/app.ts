@@ -8,6 +8,7 @@ export const appBar = {
   myGarden: 'My garden',
   goToMyGarden: 'Go to my garden',
   lookAtTheDemo: 'Look at the demo',
+  demo: 'Demo',
   help: 'Keys and words',
 }
 

@@ -8,11 +8,6 @@ export const doneJobs = {
   takeUpAgain: (title: Shown) => `Take up ${title} again`,
 }
 
-export const latelyMixed = {
-  noMixRecordedYetWhat:
-    'No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.',
-}
-
 export const startTiles = {
   justABatch: 'Just a batch of mix',
   batchOfMix: 'Batch of mix',

@@ -1,7 +1,7 @@
 import { cropInText } from '../base/cropInText'
 import type { Job } from '@/model/garden/schemas'
 import type { Verdict } from '@/model/mix/verdict'
-import { fillsText } from '../base/labels'
+import { fillsText } from '../base/titles'
 import { partsText } from '../mix/recipes'
 import { verdictText } from '../mix/topics'
 

@@ -12,7 +12,8 @@ import {
   type ShoppingLine,
 } from '@/model/make/shoppingList'
 import type { UseUp } from '@/model/make/useUp'
-import { packText, shortName } from '../base/labels'
+import { packText } from '../base/labels'
+import { shortName } from '../base/titles'
 import { bagText } from '../mix/recipes'
 import {
   doseWeightText,

@@ -1,6 +1,6 @@
 import type { InPlace } from '@/model/make/inPlace'
 import { counted, lowerFirst } from '../base/counted'
-import { bedTitle, shortName } from '../base/labels'
+import { bedTitle, shortName } from '../base/titles'
 import { doseWeightText, lengthText, volumeText, type UnitSystem } from '../base/units'
 import { bucketsText, doseSpoons } from './measures'
 

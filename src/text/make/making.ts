@@ -10,7 +10,7 @@ import type { Press } from '@/model/make/tally'
 import { measureText } from '@/core/mixing'
 import { mixIn } from '@/model/mix/innerMix'
 import { dressingName } from '../shelf/dressings'
-import { shortName } from '../base/labels'
+import { shortName } from '../base/titles'
 import { doseSpoons, lineText, measuredName } from './measures'
 import { doseWeightText, percentText, pHText, volumeText, type UnitSystem } from '../base/units'
 

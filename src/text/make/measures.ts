@@ -9,7 +9,7 @@ import { LITRES } from '@/core/units'
 import type { CardLine, Measured, BatchCard } from '@/model/make/batchCard'
 import { VESSEL_NAMES } from '../bed/vessels'
 import { counted, numberText, lowerFirst } from '../base/counted'
-import { bedTitle, shortName } from '../base/labels'
+import { bedTitle, shortName } from '../base/titles'
 import {
   doseWeightText,
   spoonfulText,

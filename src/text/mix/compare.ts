@@ -1,7 +1,7 @@
 import type { Compared } from '@/model/mix/compare'
 import { differences } from '@/model/mix/compare'
 import { chanceText } from './finder'
-import { MONTHS } from '../base/labels'
+import { MONTHS } from '../base/months'
 import {
   intervalText,
   percentText,

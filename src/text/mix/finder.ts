@@ -12,7 +12,7 @@ import {
   type Look,
 } from '@/core/finder'
 import { verdictFrom } from '@/model/mix/verdict'
-import { shortName } from '../base/labels'
+import { shortName } from '../base/titles'
 import { partsText } from './recipes'
 import { alsoText, verdictText } from './topics'
 import { percentText } from '../base/units'

@@ -3,7 +3,9 @@ import { cropInText } from '../base/cropInText'
 import type { Judgement } from '@/core/judgement'
 import { cropRow } from '@/core/data/cropTable'
 import type { DoseKind } from '@/core/nutrients'
-import { allOf, MONTHS, shortName } from '../base/labels'
+import { allOf } from '../base/labels'
+import { MONTHS } from '../base/months'
+import { shortName } from '../base/titles'
 import { dressingName } from '../shelf/dressings'
 import {
   doseText,

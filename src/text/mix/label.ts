@@ -4,7 +4,7 @@ import type { Job, JobBed, MixRecord } from '@/model/garden/schemas'
 import type { Quantities } from '@/model/make/quantities'
 import { counted } from '../base/counted'
 import { dayText } from '../base/dates'
-import { bedTitle, jobTitle, shortName } from '../base/labels'
+import { bedTitle, jobTitle, shortName } from '../base/titles'
 import { doseText, pHText, type UnitSystem } from '../base/units'
 import { mixIn } from '@/model/mix/innerMix'
 

@@ -3,7 +3,7 @@ import type { BenchMove, MoveFigures, NextMoves } from '@/model/find/nextMoves'
 import { dressingName } from '../shelf/dressings'
 import { TOPIC_NAMES } from './topics'
 import { lowerFirst } from '../base/counted'
-import { shortName } from '../base/labels'
+import { shortName } from '../base/titles'
 import {
   doseText,
   intervalText,

@@ -8,7 +8,8 @@ import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/j
 import { waterJudged, type Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import { dressingName } from '../shelf/dressings'
-import { MONTHS, shortName } from '../base/labels'
+import { MONTHS } from '../base/months'
+import { shortName } from '../base/titles'
 import {
   intervalText,
   lengthText,

@@ -1,4 +1,4 @@
-import { shortName } from '../base/labels'
+import { shortName } from '../base/titles'
 
 /** What growers say for short, in a recipe of several parts; the full name where none is shorter. */
 const BRIEF: Readonly<Record<string, string>> = {

@@ -1,6 +1,6 @@
 import { materialById } from '@/core/data'
 import type { AmountSetting } from '@/model/amounts/amount'
-import { shortName } from '../base/labels'
+import { shortName } from '../base/titles'
 import { namesOf } from './names'
 import { search } from './search'
 

@@ -1,6 +1,6 @@
 import { jobOf, type Garden } from '@/model/garden/garden'
 import type { Test } from '@/model/garden/schemas'
-import { bedTitle, jobTitle, shortName } from '../base/labels'
+import { bedTitle, jobTitle, shortName } from '../base/titles'
 
 /** What a test or reading is of: a material, a job's mix, or a bed of it. */
 export function testedText(

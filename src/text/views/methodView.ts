@@ -13,7 +13,7 @@ export const methodView = {
   airAfterDraining: 'Air after draining',
   waterThatMoves: 'Water that moves',
   waterItTheWateringPlan:
-    'Water it, the watering plan and two of the lessons follow water through the mix by the minute: poured, draining, held, taken up by roots, evaporated. How fast a mix lets water through is known within a factor of ten, so each run is done again with mixes drawn within that. The likely range is shown.',
+    'Water it, the watering plan and two lessons follow water through the mix by the minute. It is poured, drains, is held, goes to the roots and into the air. How fast a mix lets water through is known within a factor of ten, so each run is done again with mixes drawn within that. The likely range is shown.',
   aBedOpenToThe: 'A bed open to the soil',
   theSoilUnderneathDrawsOn: (coarse: Shown, loam: Shown, clay: Shown) =>
     `The soil underneath draws on the bed: at the base by about ${coarse} cm over gravel or sand, ${loam} over loam, ${clay} over clay, a day or two after a soaking. Wide range: half to double.`,

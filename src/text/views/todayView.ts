@@ -3,6 +3,9 @@ import type { UnitSystem } from '../base/units'
 
 export const todayView = {
   today: 'Today',
+  noMixYet:
+    'No mix recorded yet. What you make is kept here with its date, its recipe and what was expected of it.',
+  takeTheTour: 'Take the tour: five pages, two minutes',
   dueInAFortnight: 'What is due within a fortnight; the jobs below say the same.',
   amountOfMix: (litres: Shown) => `${litres} of mix`,
   inHand: 'Current jobs',

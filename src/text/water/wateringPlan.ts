@@ -1,7 +1,7 @@
 import { PLAN_LIMITS, type MonthPlan, type PlanChange, type WateringPlan } from '@/core/watering'
 import { MOST_LEACHED } from '@/core/nutrients'
 import { USUAL_LEACHING } from '@/core/growing'
-import { MONTHS } from '../base/labels'
+import { MONTHS } from '../base/months'
 import { doseWeightText, inUnits, percentText, volumeText, type UnitSystem } from '../base/units'
 
 /** "every 4 days", "every day", "3 times a day". */

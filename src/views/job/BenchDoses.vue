@@ -12,7 +12,7 @@ import { jobAmounts, lineAmounts } from '@/model/amounts/setting'
 import { mixWanted } from '@/model/make/quantities'
 import type { DressingLine, OwnDressingRecord } from '@/model/garden/schemas'
 import { usualLine } from '@/model/mix/doses'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 
 const OwnDressingDialog = defineAsyncComponent(() => import('@/components/shelf/OwnDressingDialog.vue'))
 const LabelDoseDialog = defineAsyncComponent(() => import('@/components/bench/LabelDoseDialog.vue'))

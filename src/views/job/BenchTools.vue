@@ -21,7 +21,8 @@ import { ownDressingsOf, ownMaterialsOf } from '@/model/garden/garden'
 import type { Job, Recipe, Version } from '@/model/garden/schemas'
 import { starterRecipe, type Starter } from '@/model/mix/starterMixes'
 import { useGarden } from '@/stores/garden'
-import { jobTitle, packText } from '@/text/base/labels'
+import { packText } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import { volumeText } from '@/text/base/units'
 
 const PacksDialog = defineAsyncComponent(() => import('@/components/bench/PacksDialog.vue'))

@@ -32,7 +32,7 @@ import { materialChoices } from '@/text/base/choices'
 import { cautionIsDue } from '@/text/base/cautions'
 import { reservoirText } from '@/text/bed/filling'
 import { useUpText } from '@/text/make/gather'
-import { fitTexts } from '@/text/base/labels'
+import { fitTexts } from '@/text/bed/targets'
 import { loadHeading, loadTexts } from '@/text/bed/load'
 import { noteText, problemText } from '@/text/base/problems.en'
 

@@ -20,7 +20,7 @@ import { isAloft } from '@/model/garden/vessel'
 import { fillingCards } from '@/model/make/filling'
 import { cautionById, type CautionId } from '@/text/base/cautions'
 import { fillingText } from '@/text/bed/filling'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import { volumeText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()

@@ -22,7 +22,7 @@ import { afterFinding } from '@/model/find/nextMoves'
 import { meetsAll, shareDone } from '@/core/finder'
 import { counted } from '@/text/base/counted'
 import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/mix/finder'
-import { shortName } from '@/text/base/labels'
+import { shortName } from '@/text/base/titles'
 import FoundTable from '@/components/find/FoundTable.vue'
 import FinderWishes from './FinderWishes.vue'
 

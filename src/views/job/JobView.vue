@@ -14,7 +14,7 @@ import { useStations } from '@/composables/job/useStations'
 import { isTyping } from '@/composables/page/isTyping'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import { isOver, nextStation, STATIONS, stationOf } from '@/stations/stations'
-import { jobTitle } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import { jobAmountText } from '@/text/mix/recipes'
 
 const { jobId } = defineProps<{ jobId: string }>()

@@ -18,7 +18,7 @@ import { shareFragment, sharedRecipe } from '@/model/mix/share'
 import { counted } from '@/text/base/counted'
 import { isReachable, labelCode, labelText } from '@/text/mix/label'
 import { partsText } from '@/text/mix/recipes'
-import { bedTitle, jobTitle } from '@/text/base/labels'
+import { bedTitle, jobTitle } from '@/text/base/titles'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)

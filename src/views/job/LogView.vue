@@ -27,7 +27,7 @@ import type { Matches } from '@/model/sheets/sheet'
 import { logFromText } from '@/model/sheets/logSheet'
 import { lowerFirst } from '@/text/base/counted'
 import { dayText } from '@/text/base/dates'
-import { jobTitle } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import { ENTRY_NAMES, entryText } from '@/text/season/log'
 import { NOTHING_READ, TIMELINE_NAMES } from '@/text/season/timeline'
 

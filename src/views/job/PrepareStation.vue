@@ -23,7 +23,7 @@ import type { TimedStep } from '@/model/make/timetable'
 import { jobDates } from '@/model/season/jobDates'
 import { cautionById, cautionsForMixing } from '@/text/base/cautions'
 import { isDay, isoDay, shortDayText } from '@/text/base/dates'
-import { jobTitle } from '@/text/base/labels'
+import { jobTitle } from '@/text/base/titles'
 import {
   BUY_STEP,
   clashText,

@@ -24,7 +24,7 @@ import { dayOfTest } from '@/model/learn/expected'
 import { newReadings } from '@/model/learn/readings'
 import { useGarden } from '@/stores/garden'
 import { TEST_TEXTS } from '@/text/tests/fieldTests'
-import { bedTitle } from '@/text/base/labels'
+import { bedTitle } from '@/text/base/titles'
 import { testedText } from '@/text/tests/tested'
 import { inUnits } from '@/text/base/units'
 

@@ -15,7 +15,7 @@ import { useGarden } from '@/stores/garden'
 import { dayText } from '@/text/base/dates'
 import { TEST_TEXTS } from '@/text/tests/fieldTests'
 import { testedText } from '@/text/tests/tested'
-import { jobTitle, shortName } from '@/text/base/labels'
+import { jobTitle, shortName } from '@/text/base/titles'
 import { materialFindable } from '@/text/shelf/names'
 
 const garden = useGarden()

@@ -5,21 +5,8 @@ import { shelfItem } from '@/model/garden/shelfEntry'
 import { quantitiesOf } from '@/model/make/quantities'
 import { describe, expect, test } from 'vitest'
 import { changesOf, mergeKeyOf, tickOf, type Command } from '.'
-import {
-  bedKey,
-  jobKey,
-  judgedBed,
-  liveJob,
-  nextYearsJob,
-  recordKey,
-  shelfKey,
-  specOf,
-  startingBed,
-  startingJobBed,
-  startingJob,
-  startingSpec,
-  type Garden,
-} from '../garden'
+import { bedKey, jobKey, judgedBed, liveJob, recordKey, shelfKey, specOf, type Garden } from '../garden'
+import { nextYearsJob, startingBed, startingJobBed, startingJob, startingSpec } from '../starting'
 import { EMPTY_HISTORY, redo, remember, undo, type History } from '../history'
 import { recordFrom } from '@/model/make/recordFrom'
 import {

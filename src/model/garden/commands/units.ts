@@ -1,7 +1,8 @@
 import { bedKey, bedsOf, jobKey, jobsOf, SETTINGS_KEY, settingsOf, specOf, type Garden } from '../garden'
 import { sameData } from '../same'
 import type { BedSpec, Job, Settings } from '../schemas'
-import { startingPlan, startingSpec } from '../starting'
+import { startingSpec } from '../schemas/bedFields'
+import { startingPlan } from '../startingPlan'
 import type { Change, Command } from './command'
 
 type Units = Settings['units']
