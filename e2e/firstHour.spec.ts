@@ -119,3 +119,34 @@ test('from an empty garden to a judged mix from a bag, and to its card', async (
   await expect(page.getByRole('heading', { name: /Batch/ }).first()).toBeVisible()
   expect(taps).toBeLessThanOrEqual(15)
 })
+
+test('a walk through the demo in five pages, left when one has seen enough', async ({ page }) => {
+  await openGarden(page, '/demo')
+  await page.getByRole('button', { name: /^Take the tour/ }).click()
+  const tour = page.getByRole('status', { name: 'Tour' })
+  for (const [at, path] of ['containers', 'mix', 'buy', 'make', 'log'].entries()) {
+    await expect(page).toHaveURL(new RegExp(`/${path}$`))
+    await expect(tour).toContainText(`${at + 1} of 5`)
+    if (at < 4) await tour.getByRole('button', { name: 'Next' }).click()
+  }
+  await tour.getByRole('button', { name: 'Finish' }).click()
+  await expect(tour).toBeHidden()
+})
+
+test('just a batch of mix, and a word looked up on the way', async ({ page }) => {
+  await openGarden(page)
+  await page.getByRole('button', { name: 'Just a batch of mix' }).click()
+  await expect(page).toHaveURL(/mix$/)
+  await expect(page.getByText('40 L of mix to make')).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Begin with/ })
+    .first()
+    .click()
+  await expect(page.locator('.bench-verdict')).toHaveText(/\w/)
+  await page.getByRole('button', { name: 'Keys and words' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Keys and words' })
+  await dialog.getByRole('button', { name: 'Words', exact: true }).click()
+  await dialog.getByLabel('Search words').fill('perched')
+  await expect(dialog.getByRole('definition')).toHaveCount(1)
+  await expect(dialog.getByRole('definition')).toContainText('stays in the foot of a container')
+})

@@ -9,6 +9,16 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   await expect(page.getByText(/Lift 1 of 3: .* loose, .* in each/)).toBeVisible()
   const count = await steps.count()
   expect(count).toBeGreaterThan(6)
+  // A lift that is ticked is in the picture, to the mark that its line says.
+  const picture = page.getByRole('img', { name: /^The container in section: 0 of 3 parts are in/ })
+  const first = page.getByRole('listitem').filter({ hasText: /Lift 1 of 3/ })
+  const [, mark] = /Level it (\d[^.]* below the rim)/.exec(
+    (await first.textContent())!.replace(/(\d)\.(\d)/g, '$1·$2'),
+  )!
+  await expect(picture).toHaveAccessibleName(new RegExp(`to ${mark!.replace('·', '.')}`))
+  await first.getByRole('checkbox').check()
+  await expect(page.getByRole('img', { name: /1 of 3 parts are in/ })).toBeVisible()
+  await first.getByRole('checkbox').uncheck()
   for (const box of await steps.all()) await box.check()
   await expect(page.getByText('Some steps are not ticked.')).toBeHidden()
   await page.getByRole('button', { name: 'Undo ticking a step' }).click()
@@ -18,6 +28,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
 
   await expect(page).toHaveURL(/season$/)
   await expect(page.getByText('Planted on 22 May 2027.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /^The season on a line of time/ })).toBeVisible()
   const nav = page.getByRole('navigation', { name: 'Stations of this job' })
   await expect(nav.getByRole('link')).toHaveText([
     /Containers/,

@@ -112,7 +112,7 @@ test('the same walk with the keyboard alone', { tag: '@long' }, async ({ page })
   await key('Control+z')
   await expect(row(/Vermicompost.*1 part/)).toBeVisible()
   await key('?')
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Keys and words' })).toBeVisible()
   await key('Escape')
 
   await tabTo(page, page.getByRole('button', { name: 'Go to Buy' }))
