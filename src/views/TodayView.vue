@@ -212,6 +212,12 @@ function startAgain(id: string) {
 .later {
   margin-top: 28px;
 }
+.where a {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 32px;
+}
 .where {
   display: flex;
   flex-wrap: wrap;

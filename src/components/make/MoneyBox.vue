@@ -2,14 +2,24 @@
 /** What it costs: paid at the shop beside what goes into the mix, by bed, and against bags. */
 import { moneyBox as says } from '@/text/components/make'
 import { computed } from 'vue'
-import { againstBagsText } from '@/text/base/money'
+import { againstBagsText, moneyText } from '@/text/base/money'
 import type { AgainstBags } from '@/model/make/money'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import FigureTable from '../frame/FigureTable.vue'
 
-const { rows, beds, missing, bags, against, units } = defineProps<{
+const {
+  rows,
+  paid = null,
+  beds,
+  missing,
+  bags,
+  against,
+  units,
+} = defineProps<{
   rows: readonly string[][]
+  /** Paid at the shop, and used of it. */
+  paid?: { paid: number; used: number } | null
   beds: readonly string[][]
   /** What has no price, in words. */
   missing: string
@@ -18,6 +28,14 @@ const { rows, beds, missing, bags, against, units } = defineProps<{
   against: AgainstBags | null
   units: UnitSystem
 }>()
+/** Of what is paid, what goes into this mix; nothing where more comes from the shelf than is bought. */
+const bar = computed(() => {
+  if (!paid || paid.used > paid.paid || paid.paid <= 0) return null
+  return {
+    used: (100 * paid.used) / paid.paid,
+    says: [moneyText(paid.used), moneyText(paid.paid)] as const,
+  }
+})
 const bag = defineModel<string>('bag', { required: true })
 const said = computed(() => against && againstBagsText(against, units))
 </script>
@@ -26,7 +44,17 @@ const said = computed(() => against && againstBagsText(against, units))
   <section class="money" aria-labelledby="money-title">
     <h2 id="money-title">{{ says.whatItCosts }}</h2>
     <div class="boxes">
-      <FigureTable v-if="rows.length" :rows="rows" :caption="says.paidAtTheShopAnd" />
+      <div v-if="rows.length">
+        <div v-if="bar" class="bar" role="img" :aria-label="says.barSays(...bar.says)">
+          <i class="used" :style="{ width: `${bar.used}%` }"
+            ><b v-if="bar.used > 22">{{ says.inTheMix }}</b></i
+          >
+          <i class="left" :style="{ width: `${100 - bar.used}%` }"
+            ><b v-if="bar.used < 78">{{ says.onTheShelf }}</b></i
+          >
+        </div>
+        <FigureTable :rows="rows" :caption="says.paidAtTheShopAnd" />
+      </div>
       <FigureTable v-if="beds.length > 1" :rows="beds" :caption="says.whatTheMixInEach" />
       <div v-if="bags.length" class="against no-print">
         <ChoiceField v-model="bag" :label="says.againstBagsOf" :options="bags" />
@@ -52,6 +80,37 @@ h2 {
   flex-wrap: wrap;
   gap: 20px 48px;
   align-items: start;
+}
+.bar {
+  display: flex;
+  height: 28px;
+  margin-bottom: 6px;
+  border: 1.5px solid var(--ink);
+  border-radius: 4px;
+  overflow: hidden;
+}
+.bar i {
+  display: flex;
+  align-items: center;
+  padding-left: 8px;
+  font-style: normal;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.bar b {
+  font-weight: 600;
+  font-size: 0.9rem;
+}
+.used {
+  background: var(--leaf-wash);
+}
+.left {
+  background: repeating-linear-gradient(135deg, var(--sheet) 0 5px, var(--rule) 5px 7px);
+}
+.left b {
+  background: var(--sheet);
+  padding: 0 5px;
+  border-radius: 3px;
 }
 .against {
   max-width: 26rem;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** What the season asks for, by date: ticked when it is done. */
 import { dueList as words } from '@/text/components/season'
+import { computed } from 'vue'
+import FoldBox from '../frame/FoldBox.vue'
 import TickLine from '../frame/TickLine.vue'
 
 const { rows, locked } = defineProps<{
@@ -9,24 +11,46 @@ const { rows, locked } = defineProps<{
   locked: boolean
 }>()
 const emit = defineEmits<{ tick: [id: string, done: boolean] }>()
+
+/** What was done when the page came is folded away; what is ticked now stays under the hand. */
+const doneBefore = new Set(rows.filter((r) => r.done).map((r) => r.id))
+const coming = computed(() => rows.filter((r) => !doneBefore.has(r.id)))
+const over = computed(() => rows.filter((r) => doneBefore.has(r.id)))
 </script>
 
 <template>
-  <ol class="plain">
-    <TickLine
-      v-for="d in rows"
-      :key="d.id"
-      :title="d.title"
-      :text="d.text"
-      :done="d.done"
-      :disabled="locked"
-      @update:done="emit('tick', d.id, $event)"
-    >
-      <span class="when"
-        >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
+  <div>
+    <ol class="plain">
+      <TickLine
+        v-for="d in coming"
+        :key="d.id"
+        :title="d.title"
+        :text="d.text"
+        :done="d.done"
+        :disabled="locked"
+        @update:done="emit('tick', d.id, $event)"
       >
-    </TickLine>
-  </ol>
+        <span class="when"
+          >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
+        >
+      </TickLine>
+    </ol>
+    <FoldBox v-if="over.length" id="due-done" :title="words.done(over.length)">
+      <ol class="plain">
+        <TickLine
+          v-for="d in over"
+          :key="d.id"
+          :title="d.title"
+          :text="d.text"
+          :done="d.done"
+          :disabled="locked"
+          @update:done="emit('tick', d.id, $event)"
+        >
+          <span class="when">{{ d.when }}</span>
+        </TickLine>
+      </ol>
+    </FoldBox>
+  </div>
 </template>
 
 <style scoped>

@@ -54,6 +54,10 @@ export const lossFlow = {
 }
 
 export const moneyBox = {
+  inTheMix: 'in the mix',
+  onTheShelf: 'left over',
+  barSays: (used: Shown, paid: Shown) =>
+    `${used} of ${paid} goes into this mix; the rest stays on your shelf.`,
   whatItCosts: 'What it costs',
   paidAtTheShopAnd: 'Paid at the shop, and what goes into the mix',
   whatTheMixInEach: 'What the mix in each bed costs',

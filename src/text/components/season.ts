@@ -7,6 +7,7 @@ export const causeList = {
 }
 
 export const dueList = {
+  done: (count: Shown) => `Done (${count})`,
   pastItsDay: 'overdue',
 }
 

@@ -2,6 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const seasonStation = {
   whatIsDue: 'What is due',
+  monthByMonth: 'Month by month',
   planted: 'Planted',
   lineOfTime: 'The season on a line of time; the list below says the same.',
   noteSomethingInTheLog: 'Note something in the log',

@@ -218,6 +218,7 @@ const saveCsv = () =>
       <MoneyBox
         v-model:bag="bag"
         :rows="moneyTable"
+        :paid="money.paid > 0 ? money : null"
         :beds="bedCosts"
         :missing="unpriced"
         :bags="bags"

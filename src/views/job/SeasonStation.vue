@@ -2,8 +2,10 @@
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
 import { common } from '@/text/base/common'
 import { seasonStation as words } from '@/text/views/seasonStation'
+import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import MonthStrip from '@/components/MonthStrip.vue'
@@ -126,6 +128,8 @@ const winter = computed(() => {
   const margin = job.value && winterOf(job.value, place.value)
   return margin && crop.value ? winterText(margin, crop.value.name, units.value) : null
 })
+/** A phone shows the table of months when it is asked for. */
+const onPhone = useMediaQuery('(max-width: 760px)')
 const over = computed(() => job.value !== undefined && isOver(job.value))
 </script>
 
@@ -183,10 +187,16 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
     <section class="side">
       <template v-if="watering.length">
         <h2>{{ words.watering }}</h2>
-        <FigureTable class="water" :rows="watering" :caption="words.howOftenItWantsWater" />
-        <p class="soft">
-          {{ words.inDryWeatherAtThe }}
-        </p>
+        <component
+          :is="onPhone ? FoldBox : 'div'"
+          id="season-water"
+          :title="onPhone ? words.monthByMonth : undefined"
+        >
+          <FigureTable class="water" :rows="watering" :caption="words.howOftenItWantsWater" />
+          <p class="soft">
+            {{ words.inDryWeatherAtThe }}
+          </p>
+        </component>
       </template>
       <p v-else>
         <RouterLink :to="{ name: 'place', params: { garden: garden.name } }">{{
