@@ -5,7 +5,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
   await openGarden(page)
   await startJob(page, 'Round pot')
   const cases: [label: string, typed: string, said: RegExp][] = [
-    ['Height', '-3', /height is -3 cm.*more than nothing/s],
+    ['Height', '-3', /height is -3 cm.*more than 0/s],
     ['Height', '0', /height is 0 cm/],
     ['Height', '1000', /height is 1000 cm, larger than the maximum, 300 cm/],
     ['Width across the top', '99999', /larger than the maximum, 5000 cm/],
@@ -31,7 +31,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
   await saved(page)
   await page.reload()
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('-7')
-  await expect(field(page, 'Height')).toContainText('more than nothing')
+  await expect(field(page, 'Height')).toContainText('more than 0')
   await page.getByLabel('Height', { exact: true }).fill('28')
   await expect(page.getByLabel('How much')).toContainText('of mix in place')
 })
@@ -77,12 +77,12 @@ test('lime and tub beyond sense are told beside their fields', { tag: '@long' },
   await station(page, 'Buy')
   for (const [label, typed, said] of [
     ['Tub, tarp or barrow', '0.5', 'too small'],
-    ['Tub, tarp or barrow', '-3', 'more than nothing'],
+    ['Tub, tarp or barrow', '-3', 'more than 0'],
     // A million buckets to a barrow: refused, where it once kept the page busy for ever.
     ['Tub, tarp or barrow', '10000000', 'larger than the maximum'],
     ['Tub, tarp or barrow', '1,000', 'may mean 1000 or 1'],
-    ['Bucket', '0', 'more than nothing'],
-    ['Scoop or jug', '-1', 'more than nothing'],
+    ['Bucket', '0', 'more than 0'],
+    ['Scoop or jug', '-1', 'more than 0'],
     ['Allowance for settling', '-5', 'less than zero'],
     ['Allowance for settling', '90', 'more than'],
   ] as const) {

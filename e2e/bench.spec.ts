@@ -396,7 +396,7 @@ test(
     await dialog.getByLabel('Share of Perlite, medium').fill('10')
     await expect(dialog.getByRole('status')).toContainText('30 % Green-waste compost')
     for (const [label, typed, said] of [
-      ['A bag holds', '-4', 'more than nothing'],
+      ['A bag holds', '-4', 'more than 0'],
       ['A bag costs', '-1', 'less than zero'],
       ['pH on the label', '12', 'outside what lime can be worked out for'],
     ] as const) {
@@ -567,7 +567,7 @@ test(
     await page.getByRole('button', { name: 'Change Heap by the shed' }).click()
     await dialog.getByRole('button', { name: 'Do not offer it again' }).click()
     await expect(page.getByRole('listitem').filter({ hasText: 'Heap by the shed' })).toContainText(
-      'offered no more',
+      'no longer offered',
     )
   },
 )
@@ -576,7 +576,7 @@ test('a set amount is made whatever the containers take, by the mark if wanted',
   await openGarden(page, '/demo/jobs/peppers-27/containers')
   await page.getByRole('button', { name: 'A set amount' }).click()
   await page.getByLabel('Mix to make, loose').fill('0')
-  await expect(field(page, 'Mix to make, loose')).toContainText('more than nothing')
+  await expect(field(page, 'Mix to make, loose')).toContainText('more than 0')
   await page.getByLabel('Mix to make, loose').fill('1.5 cu ft')
   await expect(field(page, 'Mix to make, loose')).toContainText('= 42.5 L')
   await page.getByLabel('Mix to make, loose').fill('40')

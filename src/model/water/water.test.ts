@@ -154,7 +154,7 @@ describe('what is said of two side by side', () => {
     const plan = (within: boolean) =>
       ({ month: { ...month, within }, months: [{ ...month, within }] }) as WateringPlan
     expect(planText(plan(false), 'metric')).toBe('In July: nothing from above for 45 days or more.')
-    expect(awayText(plan(false))).toMatch(/^It is not thirsty/)
+    expect(awayText(plan(false))).toMatch(/^It stays moist/)
     expect(planText(plan(true), 'metric')).toBe('In July: 45 L every 45 days, in the morning.')
     expect(monthRows(plan(false), 'metric')[0]).toContain('none from above')
   })
