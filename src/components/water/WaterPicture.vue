@@ -123,7 +123,13 @@ watchEffect(
     <div ref="host" class="stage" role="img" :aria-label="description">
       <canvas ref="canvas" />
       <svg v-if="layout && !small" :width="width" :height="height" aria-hidden="true">
-        <SectionLines :layout="layout" :container="container" :bare="false" :units="units" />
+        <SectionLines
+          :layout="layout"
+          :container="container"
+          :bare="false"
+          :floor="side.floor"
+          :units="units"
+        />
       </svg>
     </div>
     <figcaption><slot /></figcaption>
