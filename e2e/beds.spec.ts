@@ -298,7 +298,7 @@ test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' 
   await page.getByRole('button', { name: 'Take out layer 1' }).click()
   await page.getByRole('button', { name: 'Add a cover' }).click()
   await page.getByLabel('Thickness of the cover').fill('-2')
-  await expect(field('Thickness of the cover')).toContainText('below')
+  await expect(field('Thickness of the cover')).toContainText('less than zero')
   await page.getByLabel('Thickness of the cover').fill('two fingers')
   await expect(field('Thickness of the cover')).toContainText(/not a number|number/)
   await page.getByRole('button', { name: 'Take off the cover' }).click()

@@ -25,7 +25,7 @@ test(
 )
 
 test(
-  'a climate comes in from a file, or is told why not; figures nobody would believe are told in place',
+  'a climate comes in from a file, or is told why not; figures beyond any place are told in place',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/my/place')
@@ -45,7 +45,7 @@ test(
     await expect(page.locator('.field').filter({ hasText: 'Latitude' })).toContainText('between -70 and 70')
     await page.getByLabel('May, nights').fill('50')
     await expect(page.locator('.field').filter({ hasText: 'May, nights' })).toContainText(
-      'Nobody would believe',
+      'larger than the maximum',
     )
     // The night, the latitude, and the file: each a step of its own.
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click()

@@ -24,8 +24,8 @@ const { title, about, lots, bucket, scoop, blendLitres, cards, cautions, units }
   cautions: readonly Caution[]
   units: UnitSystem
 }>()
-/** More batches than these are counted, not ticked. */
-const MOST_BOXES = 8
+/** Of more batches than these the boxes are small and without numbers. */
+const FEW_BOXES = 8
 </script>
 
 <template>
@@ -67,10 +67,10 @@ const MOST_BOXES = 8
                 :tint="bucketsOf(row.line).tint"
               />
             </td>
-            <td class="boxes">
-              <template v-if="batch.count <= MOST_BOXES"
-                ><i v-for="n in batch.count" :key="n">{{ batch.count > 1 ? n : '' }}</i></template
-              ><span v-else>{{ words.ofBatches(batch.count) }}</span>
+            <td class="boxes" :class="{ many: batch.count > FEW_BOXES }">
+              <i v-for="n in batch.count" :key="n">{{
+                batch.count > 1 && batch.count <= FEW_BOXES ? n : ''
+              }}</i>
             </td>
           </tr>
         </tbody>
@@ -162,6 +162,15 @@ const MOST_BOXES = 8
     font-style: normal;
     font-size: 9pt;
     text-align: center;
+  }
+  .boxes.many {
+    width: 62mm;
+    white-space: normal;
+  }
+  .boxes.many i {
+    width: 5mm;
+    height: 5mm;
+    border-width: 1.5px;
   }
   .lots {
     columns: 2;

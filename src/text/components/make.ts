@@ -14,7 +14,6 @@ export const batchPrint = {
     `Bucket ${bucket}, scoop ${scoop}. ${cards}, ${blendLitres} of mix in all.`,
   mixedOn: 'Mixed on',
   by: 'by',
-  ofBatches: (count: Shown) => `of ${count}: ______`,
   lotOf: (name: Shown, lot: Shown) => `Lot of ${name}: ${lot}`,
   toWrite: '______________',
 }
