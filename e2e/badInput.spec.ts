@@ -84,7 +84,7 @@ test('lime and tub beyond sense are told beside their fields', { tag: '@long' },
     ['Bucket', '0', 'more than 0'],
     ['Scoop or jug', '-1', 'more than 0'],
     ['Allowance for settling', '-5', 'less than zero'],
-    ['Allowance for settling', '90', 'more than'],
+    ['Allowance for settling', '90', 'larger than the maximum'],
   ] as const) {
     const before = await page.getByLabel(label, { exact: true }).inputValue()
     await page.getByLabel(label, { exact: true }).fill(typed)
@@ -138,7 +138,7 @@ test(
     await expect(page.getByText('brought in. Undo takes it back.')).toBeVisible()
     await expect(page.getByText('12 jobs and 8 records')).toBeVisible()
     await page.getByLabel('File to bring in').setInputFiles(file('demo.json', text))
-    await expect(page.getByLabel('What the file would change')).toContainText('are here already, just so')
+    await expect(page.getByLabel('What the file would change')).toContainText('are here already')
     await page.getByRole('button', { name: /^Undo import/ }).click()
     await expect(page.getByText('0 jobs and 0 records')).toBeVisible()
     await page.getByRole('button', { name: /^Redo import/ }).click()
