@@ -3,10 +3,9 @@
 import { monthStrip as words } from '@/text/components/shared'
 import type { MonthSuits } from '@/core/season'
 import { MONTHS } from '@/text/base/months'
-import { SUITS_NAMES } from '@/text/season/season'
+import { SUITS_MARKS, SUITS_NAMES } from '@/text/season/season'
 
 const { suits, planting } = defineProps<{ suits: readonly MonthSuits[]; planting: readonly number[] }>()
-const MARKS: Record<MonthSuits, string> = { frost: '✻', cold: '–', fair: '·', best: '●', hot: '!' }
 </script>
 
 <template>
@@ -20,7 +19,7 @@ const MARKS: Record<MonthSuits, string> = { frost: '✻', cold: '–', fair: '·
       >
         <span aria-hidden="true"
           ><b>{{ MONTHS[i]!.slice(0, 1) }}</b
-          ><i>{{ MARKS[s] }}</i></span
+          ><i>{{ SUITS_MARKS[s] }}</i></span
         ><span class="visually-hidden"
           >{{ MONTHS[i] }}: {{ SUITS_NAMES[s] }}{{ planting.includes(i + 1) ? words.canBePlanted : '' }}</span
         >

@@ -7,7 +7,7 @@ import { Scatter } from 'vue-chartjs'
 import type { Candidate } from '@/core/finder'
 import { partsText } from '@/text/mix/recipes'
 import { chartLook } from '../frame/chartLook'
-import { rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
+import { rateNumber, rateUnit, type UnitSystem } from '@/text/base/units'
 
 Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip, Legend)
 
@@ -30,7 +30,7 @@ onMounted(() => {
   }
 })
 const point = (c: Candidate) => ({
-  x: Number(rateFigure(c.figures.costPerLitre, units)),
+  x: rateNumber(c.figures.costPerLitre, units),
   y: c.score,
   recipe: c,
 })

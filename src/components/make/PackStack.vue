@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /**
- * What is bought of one material against what is needed, to one scale for the whole list: what the shelf gives, then
+ * What is bought of one material against what is needed, to one scale for the whole list: what is there already, then
  * each pack; what is left over is hatched.
  */
 import { computed, useId } from 'vue'
-import type { PackStackOf } from '@/text/make/gather'
+import type { PackStack } from '@/model/make/packStack'
 
 const { stack, scale, tint, label } = defineProps<{
-  stack: PackStackOf
+  stack: PackStack
   /** Litres across the whole width. */
   scale: number
   tint: string
@@ -19,8 +19,8 @@ const across = (litres: number) => (100 * litres) / scale
 /** From the left: where each begins and ends, in per cent of the width. */
 const boxes = computed(() => {
   let at = 0
-  return [...(stack.fromShelf > 0 ? [stack.fromShelf] : []), ...stack.packs].map((litres, i) => {
-    const box = { x: across(at), width: across(litres), isShelf: i === 0 && stack.fromShelf > 0 }
+  return [...(stack.there > 0 ? [stack.there] : []), ...stack.packs].map((litres, i) => {
+    const box = { x: across(at), width: across(litres), isThere: i === 0 && stack.there > 0 }
     at += litres
     return box
   })
@@ -42,7 +42,7 @@ const hatch = useId()
       y="2"
       :height="TALL"
       class="box"
-      :class="{ shelf: b.isShelf }"
+      :class="{ there: b.isThere }"
     >
       <rect x="1" y="0" width="100%" :height="TALL" :fill="tint" />
     </svg>
@@ -59,7 +59,7 @@ const hatch = useId()
       v-for="b in boxes"
       :key="`edge ${b.x}`"
       class="edge"
-      :class="{ shelf: b.isShelf }"
+      :class="{ there: b.isThere }"
       :x="`${b.x}%`"
       y="2"
       :width="`${b.width}%`"
@@ -91,7 +91,7 @@ pattern path {
   stroke: var(--ink);
   stroke-width: 1.5;
 }
-.edge.shelf {
+.edge.there {
   stroke-dasharray: 4 3;
 }
 .need {

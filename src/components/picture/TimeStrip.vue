@@ -1,22 +1,24 @@
 <script setup lang="ts">
-/** One line of time: months across with their frosts and heat, tasks as bars with their names, today marked. */
+/** One line of time: months across, those too cold or too hot marked, tasks as bars with their names, today marked. */
 import { timeStripWords as words } from '@/text/components/frame'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import type { MonthSuits } from '@/core/season'
 import { MONTHS } from '@/text/base/months'
+import { SUITS_MARKS, SUITS_NAMES } from '@/text/season/season'
 import { timeStrip, type TimeItem } from './timeStrip'
 
 const {
   items,
   today,
-  months = null,
+  suits = null,
   label,
   least = 0,
 } = defineProps<{
   items: readonly TimeItem[]
   today: string
-  /** Mean lowest and highest of each month, °C; null where nobody said where it is. */
-  months?: readonly { tMin: number; tMax: number }[] | null
+  /** How each month suits the crop outside; null where the crop or the place is not known. */
+  suits?: readonly MonthSuits[] | null
   /** The whole picture in a sentence. */
   label: string
   /** Days it shows at the least. */
@@ -26,16 +28,13 @@ const {
 /** A lane, and what lies over and under them, px. */
 const LANE = 24
 const TOP = 24
-/** Frost is likely in a month whose mean lowest is under this, and days are hot over that, °C (common practice). */
-const FROST = 3
-const HOT = 30
 const host = ref<HTMLElement | null>(null)
 const { width } = useElementSize(host)
 const strip = computed(() => timeStrip(items, today, width.value, least))
 const height = computed(() => TOP + strip.value.lanes * LANE + 4)
 const signOf = (month: number) => {
-  const of = months?.[month]
-  return !of ? '' : of.tMin < FROST ? ' ✻' : of.tMax > HOT ? ' !' : ''
+  const is = suits?.[month]
+  return is === 'frost' || is === 'hot' ? ` ${SUITS_MARKS[is]}` : ''
 }
 /** "Apr ✻", "A" where there is little room; of days "30", the first of a month with its name. */
 function headOf({ month, width, day }: (typeof strip.value.columns)[number], i: number): string {
@@ -43,10 +42,10 @@ function headOf({ month, width, day }: (typeof strip.value.columns)[number], i: 
   if (day !== null) return i === 0 || day === 1 ? `${day} ${name}` : width > 22 ? String(day) : ''
   return `${width > 50 ? name : width > 15 ? name.slice(0, 1) : ''}${width > 34 ? signOf(month) : ''}`
 }
-const signs = computed(() => new Set(strip.value.columns.map((m) => signOf(m.month).trim())))
 const legend = computed(() =>
-  [signs.value.has('✻') ? words.frost : '', signs.value.has('!') ? words.heat : '']
-    .filter(Boolean)
+  (['frost', 'hot'] as const)
+    .filter((is) => strip.value.columns.some((c) => c.day === null && suits?.[c.month] === is))
+    .map((is) => `${SUITS_MARKS[is]} ${SUITS_NAMES[is]}`)
     .join(' · '),
 )
 </script>
@@ -58,7 +57,11 @@ const legend = computed(() =>
         <g v-for="(m, i) in strip.columns" :key="i" aria-hidden="true">
           <rect
             class="month"
-            :class="{ other: i % 2 === 1, cold: signOf(m.month) === ' ✻', hot: signOf(m.month) === ' !' }"
+            :class="{
+              other: i % 2 === 1,
+              cold: suits?.[m.month] === 'frost',
+              hot: suits?.[m.month] === 'hot',
+            }"
             :x="m.x"
             y="0"
             :width="m.width"

@@ -14,6 +14,8 @@ const { rows, units } = defineProps<{
 /** Days away, as they are set: a week to begin with. */
 const away = ref(7)
 const most = computed(() => Math.max(away.value, ...rows.map((r) => r.days)) * 1.05)
+/** One that is not thirsty in the days that are followed lasts longer than anybody asks here. */
+const lasts = (r: { days: number; within: boolean }) => !r.within || r.days >= away.value
 const across = (days: number) => `${Math.min(100, (100 * days) / most.value)}%`
 </script>
 
@@ -26,16 +28,16 @@ const across = (days: number) => `${Math.min(100, (100 * days) / most.value)}%`
           >{{ r.name }}<small v-if="r.beware">{{ r.beware }}</small></span
         >
         <span class="track" aria-hidden="true">
-          <i class="bar" :class="{ lasts: r.days >= away }" :style="{ width: across(r.days) }" />
+          <i class="bar" :class="{ lasts: lasts(r) }" :style="{ width: across(r.days) }" />
           <i v-if="away > 0" class="mark" :style="{ left: across(away) }" />
         </span>
         <span class="says"
           ><strong>{{ daysText(r.days, r.within) }}</strong>
-          {{ r.days >= away ? words.lasts : words.thirstyBefore }}</span
+          {{ lasts(r) ? words.lasts : words.thirstyBefore }}</span
         >
       </div>
     </div>
-    <p class="soft">{{ words.hotWeek }}</p>
+    <p class="soft">{{ words.helps }}</p>
   </div>
 </template>
 

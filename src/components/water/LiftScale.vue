@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** What a container weighs from "water now" to "just drained", as a spring balance shows it. */
 import { liftScale as words } from '@/text/components/water'
-import { weightText, type UnitSystem } from '@/text/base/units'
+import { computed } from 'vue'
+import { QUANTITIES, weightText, type UnitSystem } from '@/text/base/units'
+import { liftScale } from './liftScale'
 
 const { light, heavy, units } = defineProps<{
   /** When it is time to water, and when it has just drained, kg, the container included. */
@@ -9,24 +11,27 @@ const { light, heavy, units } = defineProps<{
   heavy: number
   units: UnitSystem
 }>()
-const MARKS = 11
+/** The scale on the drawing, px: from nought to the heavier weight. */
+const [LEFT, LONG] = [8, 304]
+const inUnit = (kg: number) => kg * QUANTITIES.weight[units].factor
+const scale = computed(() => liftScale(inUnit(light), inUnit(heavy)))
+const at = (share: number) => LEFT + share * LONG
+/** Words of the two weights side by side, px: nearer than that the lighter's end where the heavier's begin. */
+const APART = 92
+const x = computed(() => Math.min(at(scale.value.light), at(1) - APART))
 </script>
 
 <template>
   <figure :aria-label="words.says(weightText(light, units), weightText(heavy, units))">
-    <svg viewBox="0 0 320 78" role="img" aria-hidden="true">
-      <rect class="dry" x="8" y="30" width="76" height="16" />
-      <rect class="wet" x="84" y="30" width="228" height="16" />
-      <path
-        v-for="i in MARKS"
-        :key="i"
-        :d="`M${8 + ((i - 1) * 304) / (MARKS - 1)} 46v${i % 5 === 1 ? 9 : 5}`"
-      />
-      <path class="needle" d="M84 24v28M312 24v28" />
-      <text class="figure" x="84" y="18" text-anchor="middle">{{ weightText(light, units) }}</text>
-      <text class="figure" x="312" y="18" text-anchor="end">{{ weightText(heavy, units) }}</text>
-      <text x="84" y="72" text-anchor="middle">{{ words.waterNow }}</text>
-      <text x="312" y="72" text-anchor="end">{{ words.justDrained }}</text>
+    <svg viewBox="0 0 320 78" aria-hidden="true">
+      <rect class="dry" :x="LEFT" y="30" :width="scale.light * LONG" height="16" />
+      <rect class="wet" :x="at(scale.light)" y="30" :width="(1 - scale.light) * LONG" height="16" />
+      <path v-for="m in scale.marks" :key="m" :d="`M${at(m)} 46v7`" />
+      <path class="needle" :d="`M${at(scale.light)} 24v28M${at(1)} 24v28`" />
+      <text class="figure" :x="x" y="18" text-anchor="middle">{{ weightText(light, units) }}</text>
+      <text class="figure" :x="at(1)" y="18" text-anchor="end">{{ weightText(heavy, units) }}</text>
+      <text :x="x" y="72" text-anchor="middle">{{ words.waterNow }}</text>
+      <text :x="at(1)" y="72" text-anchor="end">{{ words.justDrained }}</text>
     </svg>
   </figure>
 </template>

@@ -2,7 +2,7 @@
 /** A year of watering: for each month as many drops as waterings in a week, each as large as what is given. */
 import { monthDrops as words } from '@/text/components/water'
 import { computed } from 'vue'
-import type { MonthPlan } from '@/core/watering'
+import { wateringsAWeek, type MonthPlan } from '@/core/watering'
 import { MONTHS } from '@/text/base/months'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import { rhythmText } from '@/text/water/wateringPlan'
@@ -15,23 +15,16 @@ const { months, chosen, units } = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [month: number] }>()
 
-/** Drops of a month at the most: twice a day. */
-const MOST = 14
 /** Height of the largest drop, px. */
 const LARGEST = 30
 const most = computed(() => Math.max(...months.map((m) => m.litres), 1e-9))
-/** An interval shorter than a day counts its waterings itself. */
-const timesAnInterval = (m: MonthPlan) => (m.interval < 1 ? 1 : m.timesADay)
 const columns = computed(() =>
   months.map((m) => {
-    const inWeek = m.within
-      ? Math.min(MOST, Math.max(1, Math.round((7 / m.interval) * timesAnInterval(m))))
-      : 0
     // A drop is a body: its height goes with the cube root of what it holds.
     const size = Math.max(10, LARGEST * Math.cbrt(m.litres / most.value))
     return {
       month: m.month,
-      drops: inWeek,
+      drops: m.within ? wateringsAWeek(m) : 0,
       size,
       often: m.within ? rhythmText(m) : words.nothing,
       litres: m.within ? volumeText(m.litres, units) : '–',

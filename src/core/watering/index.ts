@@ -1,5 +1,12 @@
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
-export { pouringsOf, wateringPlan, type MonthPlan, type PlanRequest, type WateringPlan } from './plan'
+export {
+  pouringsOf,
+  wateringPlan,
+  wateringsAWeek,
+  type MonthPlan,
+  type PlanRequest,
+  type WateringPlan,
+} from './plan'
 export { PLAN_LIMITS } from './limits'
 export { isWorthOffering, type PlanOption } from './options'
 export { plantOf } from './plant'

@@ -32,6 +32,15 @@ export interface MonthPlan {
   within: boolean
 }
 
+/**
+ * Waterings in a week of a month, one at the least. Errors: none.
+ *
+ * @example
+ * wateringsAWeek({ interval: 2 }) // 4
+ */
+export const wateringsAWeek = ({ interval }: Pick<MonthPlan, 'interval'>): number =>
+  Math.max(1, Math.round(7 / interval))
+
 export interface WateringPlan {
   months: MonthPlan[]
   /** The month looked at closely. */

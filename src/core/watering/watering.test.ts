@@ -18,6 +18,7 @@ import {
   usualSaucer,
   wateringPlan,
   watchWater,
+  wateringsAWeek,
   type PlanRequest,
   type Watered,
   type WateringCase,
@@ -257,6 +258,10 @@ describe('a watering plan', () => {
     expect(salty.drainedShare).toBeGreaterThan(soft.drainedShare)
     expect(briny.leachingNeeded).toBeGreaterThan(1)
     expect(briny.month.litres * (1 - 0.5)).toBeCloseTo(briny.month.use * briny.month.interval, 9)
+  })
+  test('a week has as many waterings as intervals', () => {
+    // Every day 7, three times a day 21, every two days 3.5, which is 4; once at the least.
+    expect([1, 1 / 3, 2, 20].map((interval) => wateringsAWeek({ interval }))).toEqual([7, 21, 4, 1])
   })
   test('waterings of a day are spread from the morning on', () => {
     expect(pouringsOf({ interval: 2, timesADay: 1, litres: 3 }, 5).map((p) => p.start)).toEqual([49, 97])

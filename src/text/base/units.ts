@@ -181,6 +181,9 @@ export const rateUnit = (units: UnitSystem): string => (units === 'metric' ? 'a 
 /** The same as a bare figure. */
 export const rateFigure = (perLitre: number, units: UnitSystem): string =>
   withMoneySign(units === 'metric' ? round(perLitre, 3) : round(perLitre * LITRES.usGallon, 2))
+/** Money for a litre as a chart counts it, for the unit of `rateUnit`. */
+export const rateNumber = (perLitre: number, units: UnitSystem): number =>
+  units === 'metric' ? perLitre : perLitre * LITRES.usGallon
 
 /** "25 cm" or "9.8 in". Centimetres in. */
 export const lengthText = (cm: number, units: UnitSystem): string =>

@@ -17,6 +17,4 @@ export const termHint = {
 
 export const timeStripWords = {
   today: 'today',
-  frost: '✻ frost is likely',
-  heat: '! hot days',
 }

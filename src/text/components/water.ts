@@ -34,8 +34,7 @@ export const awayBars = {
   daysAway: 'Days away',
   lasts: 'lasts',
   thirstyBefore: 'thirsty before you are back',
-  hotWeek:
-    'In a hot week count on half of that. A wick, shade or a neighbour helps where nothing here lasts.',
+  helps: 'A wick, shade or a neighbour helps where nothing here lasts.',
 }
 
 export const liftScale = {

@@ -11,6 +11,7 @@ import {
   type PackLine,
   type ShoppingLine,
 } from '@/model/make/shoppingList'
+import { packStack, type PackStack } from '@/model/make/packStack'
 import type { UseUp } from '@/model/make/useUp'
 import { packText } from '../base/labels'
 import { shortName } from '../base/titles'
@@ -23,14 +24,6 @@ import {
   weightText,
   type UnitSystem,
 } from '../base/units'
-
-/** What is bought of a material against what is needed, loose litres: what the shelf gives, then each pack. */
-export interface PackStackOf {
-  need: number
-  fromShelf: number
-  packs: number[]
-  left: number
-}
 
 /** A line of what to gather, in words. */
 export interface GatherLine {
@@ -49,7 +42,7 @@ export interface GatherLine {
   /** What was bought of it, as it is kept; null where nothing was. */
   bought: Bought | null
   /** How it is drawn; null for what is no material. */
-  stack: PackStackOf | null
+  stack: PackStack | null
   /** What a tick keeps: everything still to buy. Null where nobody said how it is sold. */
   toBuy: { amount: number; paid: number | null } | null
 }
@@ -72,14 +65,6 @@ function deliveryText({ place, delivery }: PackLine['offer'], came: Set<string>)
   if (place && came.has(place)) return ['with the same delivery']
   came.add(place)
   return [`and ${moneyText(delivery)} for delivery`]
-}
-
-function stackOf({ litres, screened, packs, purchase }: ShoppingLine): PackStackOf {
-  const need = litres + screened
-  const bought = packs.flatMap((p) => Array.from({ length: p.count }, () => p.litres))
-  // Whatever is there and comes in no pack of this list is on the shelf or bought already.
-  const there = need + purchase.leftover - bought.reduce((sum, l) => sum + l, 0)
-  return { need, fromShelf: Math.max(0, there), packs: bought, left: purchase.leftover }
 }
 
 function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>): GatherLine {
@@ -123,7 +108,7 @@ function materialLine(line: ShoppingLine, units: UnitSystem, came: Set<string>):
         : []),
     ],
     bought: line.bought,
-    stack: stackOf(line),
+    stack: packStack(line),
     toBuy: { amount: purchase.litres, paid: purchase.cost },
   }
 }
@@ -156,10 +141,10 @@ function mixLine(line: MixLine, units: UnitSystem): GatherLine {
 }
 
 /** The picture of a line in a sentence. */
-export const stackText = ({ need, fromShelf, packs, left }: PackStackOf, units: UnitSystem): string =>
+export const stackText = ({ need, there, packs, left }: PackStack, units: UnitSystem): string =>
   [
     `${volumeText(need, units)} needed`,
-    fromShelf > 0 ? `${volumeText(fromShelf, units)} from your shelf` : '',
+    there > 0 ? `${volumeText(there, units)} there already` : '',
     packs.length > 0 ? `${counted(packs.length, 'pack')} to buy` : '',
     left > 0 ? `${volumeText(left, units)} left over` : 'nothing left over',
   ]

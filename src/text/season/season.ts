@@ -9,6 +9,15 @@ export const SUITS_NAMES: Record<MonthSuits, string> = {
   hot: 'too hot',
 }
 
+/** The sign of each, wherever months are drawn. */
+export const SUITS_MARKS: Record<MonthSuits, string> = {
+  frost: '✻',
+  cold: '–',
+  fair: '·',
+  best: '●',
+  hot: '!',
+}
+
 export const FOLLOW_UP_TEXTS: Record<Due['code'], { title: string; text: string }> = {
   'correct-ph': { title: 'Bring the pH right', text: '' },
   flush: {

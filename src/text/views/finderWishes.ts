@@ -17,7 +17,7 @@ export const finderWishes = {
   mostForAGallon: 'Most for a gallon',
   mostForALitre: 'Most for a litre',
   inTheMoneyOfYour: 'in the money of your shelf; what has no price is left out',
-  waterNoOftenerThan: 'Water no more often than',
+  leastDaysBetween: 'Water no more often than',
   daysBetweenWaterings: 'Days between waterings',
   noDaysAtAll: 'No days at all.',
   typeMoreThan0: 'Type more than 0.',

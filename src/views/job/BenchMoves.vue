@@ -18,17 +18,20 @@ const failed = computed(() => next.failure.value && failureLine(next.failure.val
 const judgements = computed(() => later.value.value?.judgements ?? [])
 
 // A letter makes a next move, unless something else has the keyboard.
-onKeyStroke([...MOVE_KEYS], (event) => {
-  if (
-    isTyping(event) ||
-    event.ctrlKey ||
-    event.metaKey ||
-    event.altKey ||
-    document.querySelector('[role=dialog]')
-  )
-    return
-  take(MOVE_KEYS.indexOf(event.key))
-})
+onKeyStroke(
+  (event) => MOVE_KEYS.includes(event.key.toLowerCase()),
+  (event) => {
+    if (
+      isTyping(event) ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey ||
+      document.querySelector('[role=dialog]')
+    )
+      return
+    take(MOVE_KEYS.indexOf(event.key.toLowerCase()))
+  },
+)
 </script>
 
 <template>

@@ -104,7 +104,7 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
     />
     <CheckField
       v-if="canAskWater"
-      :label="words.waterNoOftenerThan"
+      :label="words.leastDaysBetween"
       :model-value="wish.everyDays !== null"
       @update:model-value="wish.everyDays = $event ? 2 : null"
     />

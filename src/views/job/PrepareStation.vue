@@ -53,6 +53,7 @@ const after = computed(() => (table.value?.after ?? []).map(rowOf))
 const onLine = computed((): TimeItem[] => {
   const t = table.value
   if (!t) return []
+  const isMade = job.value?.recordId !== null
   const stateOf = (done: boolean, last: string) => (done ? 'done' : last < today ? 'late' : 'open')
   return [
     ...(t.buyBy
@@ -62,7 +63,7 @@ const onLine = computed((): TimeItem[] => {
             title: BUY_STEP.title,
             on: t.buyBy,
             until: null,
-            state: stateOf(false, t.buyBy),
+            state: stateOf(isMade, t.buyBy),
           } as const,
         ]
       : []),
@@ -73,7 +74,7 @@ const onLine = computed((): TimeItem[] => {
       until: s.ready,
       state: stateOf(s.done, s.ready),
     })),
-    { id: 'mix', title: words.mix, on: t.mixOn, until: null, state: 'open' },
+    { id: 'mix', title: words.mix, on: t.mixOn, until: null, state: stateOf(isMade, t.mixOn) },
   ]
 })
 const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText(c, units.value)))
@@ -117,13 +118,7 @@ async function saveCalendar() {
     <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
       <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
-      <TimeStrip
-        class="line no-print"
-        :items="onLine"
-        :today="today"
-        :months="inHand.place.value?.months"
-        :label="words.lineOfTime"
-      />
+      <TimeStrip class="line no-print" :items="onLine" :today="today" :label="words.lineOfTime" />
       <section aria-labelledby="before-title">
         <h2 id="before-title">{{ words.beforeMixing }}</h2>
         <p class="soft">{{ mixingDayText(table) }}</p>

@@ -139,7 +139,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       class="line"
       :items="onLine"
       :today="today"
-      :months="place?.months"
+      :suits="outdoors?.suits"
       :label="words.lineOfTime"
     />
     <section aria-labelledby="due-title">

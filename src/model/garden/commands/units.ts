@@ -22,9 +22,15 @@ function inUnits(spec: BedSpec, from: Units, to: Units): BedSpec {
 const planInUnits = (plan: Job['plan'], from: Units, to: Units): Job['plan'] =>
   sameData(plan, startingPlan(from)) ? { ...startingPlan(to) } : plan
 
+/** Something was bought, got ready, measured or planted by the sizes it has. */
+const isBegun = (job: Job) =>
+  job.recordId !== null ||
+  job.plantedOn !== null ||
+  [job.bought, job.readySteps, job.ticks, job.filledSteps].some((list) => list.length > 0)
+
 /**
  * Other units for the whole garden: containers, buckets and tubs that nobody set by hand become the usual ones of those
- * units; the rest is converted where it is shown. What is mixed or begun stays as it was.
+ * units; the rest is converted where it is shown. What is bought or begun stays as it was.
  */
 export function unitsChanges(garden: Garden, { units }: Extract<Command, { type: 'units/set' }>): Change[] {
   const settings = settingsOf(garden)
@@ -37,7 +43,7 @@ export function unitsChanges(garden: Garden, { units }: Extract<Command, { type:
     after: { ...bed, ...inUnits(specOf(bed), from, units) },
   }))
   const jobs = jobsOf(garden)
-    .filter((job) => job.recordId === null && job.ticks.length === 0 && job.plantedOn === null)
+    .filter((job) => !isBegun(job))
     .map((job) => ({
       key: jobKey(job.id),
       before: job,
