@@ -144,25 +144,25 @@ figcaption {
   color: var(--ink-soft);
 }
 .mix {
-  fill: color-mix(in srgb, #6b5136 34%, var(--sheet));
+  fill: var(--lies-mix);
 }
 .old {
-  fill: color-mix(in srgb, #6b5136 68%, var(--sheet));
+  fill: var(--lies-old);
 }
 .layer {
   stroke: var(--ink-soft);
   stroke-dasharray: 2 3;
 }
 .gravel {
-  fill: color-mix(in srgb, #8d8a80 55%, var(--sheet));
+  fill: var(--lies-gravel);
 }
 .bark,
 .cover,
 .logs {
-  fill: color-mix(in srgb, #8a5a34 55%, var(--sheet));
+  fill: var(--lies-bark);
 }
 .material {
-  fill: color-mix(in srgb, #a9764f 45%, var(--sheet));
+  fill: var(--lies-material);
 }
 .cloth {
   stroke-width: 4;

@@ -161,19 +161,19 @@ polygon {
   stroke: none;
 }
 .mix.in {
-  fill: color-mix(in srgb, #6b5136 46%, var(--sheet));
+  fill: var(--lies-mix);
 }
 .old.in {
-  fill: color-mix(in srgb, #6b5136 76%, var(--sheet));
+  fill: var(--lies-old);
 }
 .gravel.in {
-  fill: color-mix(in srgb, #8d8a80 55%, var(--sheet));
+  fill: var(--lies-gravel);
 }
 :is(.bark, .cover, .logs).in {
-  fill: color-mix(in srgb, #8a5a34 55%, var(--sheet));
+  fill: var(--lies-bark);
 }
 .material.in {
-  fill: color-mix(in srgb, #a9764f 45%, var(--sheet));
+  fill: var(--lies-material);
 }
 .cloth.in {
   fill: none;

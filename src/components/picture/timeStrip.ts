@@ -46,8 +46,8 @@ const SHORT = 21
 const ROOM = 4
 
 /**
- * A line of time, px: whole months from the first day to the last, or days where those are few; bars in as few lanes as keep them and their words
- * apart, in the order they begin. `least` days at the least.
+ * A line of time, px: whole months from the first day to the last, or days where those are few, `least` at the least;
+ * bars in as few lanes as keep them and their words apart, in the order they begin.
  */
 export function timeStrip(items: readonly TimeItem[], today: string, width: number, least = 0): Strip {
   if (items.length === 0 || width <= 0) return { items: [], lanes: 0, columns: [], today: null }

@@ -14,31 +14,25 @@ const emit = defineEmits<{ tick: [id: string, done: boolean] }>()
 
 /** What was done when the page came is folded away; what is ticked now stays under the hand. */
 const doneBefore = new Set(rows.filter((r) => r.done).map((r) => r.id))
-const coming = computed(() => rows.filter((r) => !doneBefore.has(r.id)))
-const over = computed(() => rows.filter((r) => doneBefore.has(r.id)))
+const groups = computed(() =>
+  [false, true]
+    .map((folded) => ({ folded, rows: rows.filter((r) => doneBefore.has(r.id) === folded) }))
+    .filter((g) => g.rows.length > 0),
+)
 </script>
 
 <template>
   <div>
-    <ol class="plain">
-      <TickLine
-        v-for="d in coming"
-        :key="d.id"
-        :title="d.title"
-        :text="d.text"
-        :done="d.done"
-        :disabled="locked"
-        @update:done="emit('tick', d.id, $event)"
-      >
-        <span class="when"
-          >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
-        >
-      </TickLine>
-    </ol>
-    <FoldBox v-if="over.length" id="due-done" :title="words.done(over.length)">
+    <component
+      :is="g.folded ? FoldBox : 'div'"
+      v-for="g in groups"
+      :id="g.folded ? 'due-done' : undefined"
+      :key="String(g.folded)"
+      :title="g.folded ? words.done(g.rows.length) : undefined"
+    >
       <ol class="plain">
         <TickLine
-          v-for="d in over"
+          v-for="d in g.rows"
           :key="d.id"
           :title="d.title"
           :text="d.text"
@@ -46,10 +40,12 @@ const over = computed(() => rows.filter((r) => doneBefore.has(r.id)))
           :disabled="locked"
           @update:done="emit('tick', d.id, $event)"
         >
-          <span class="when">{{ d.when }}</span>
+          <span class="when"
+            >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
+          >
         </TickLine>
       </ol>
-    </FoldBox>
+    </component>
   </div>
 </template>
 

@@ -77,10 +77,12 @@ const edges = computed(() => {
 })
 /** The mix's own grains, drawn once for a size. */
 const layers = grainLayers()
+/** The same mix when its likely ranges come: grains are not painted anew for them. */
+const mix = computed(() => side.parts)
 const grains = computed(() => {
   if (!layout.value || small) return null
-  const all = side.parts.reduce((sum, p) => sum + p.parts, 0)
-  const parts = side.parts.map(({ material: { material }, parts: count }) => ({
+  const all = mix.value.reduce((sum, p) => sum + p.parts, 0)
+  const parts = mix.value.map(({ material: { material }, parts: count }) => ({
     id: material.id,
     look: lookOf(material),
     sizeShares: [...material.sizeShares],
