@@ -16,7 +16,7 @@ const [LEFT, LONG] = [8, 304]
 const inUnit = (kg: number) => kg * QUANTITIES.weight[units].factor
 const scale = computed(() => liftScale(inUnit(light), inUnit(heavy)))
 const at = (share: number) => LEFT + share * LONG
-/** Words of the two weights side by side, px: nearer than that the lighter's end where the heavier's begin. */
+/** Room for the words of the heavier weight, px: those of the lighter end before them. */
 const APART = 92
 const x = computed(() => Math.min(at(scale.value.light), at(1) - APART))
 </script>
@@ -28,9 +28,9 @@ const x = computed(() => Math.min(at(scale.value.light), at(1) - APART))
       <rect class="wet" :x="at(scale.light)" y="30" :width="(1 - scale.light) * LONG" height="16" />
       <path v-for="m in scale.marks" :key="m" :d="`M${at(m)} 46v7`" />
       <path class="needle" :d="`M${at(scale.light)} 24v28M${at(1)} 24v28`" />
-      <text class="figure" :x="x" y="18" text-anchor="middle">{{ weightText(light, units) }}</text>
+      <text class="figure" :x="x" y="18" text-anchor="end">{{ weightText(light, units) }}</text>
       <text class="figure" :x="at(1)" y="18" text-anchor="end">{{ weightText(heavy, units) }}</text>
-      <text :x="x" y="72" text-anchor="middle">{{ words.waterNow }}</text>
+      <text :x="x" y="72" text-anchor="end">{{ words.waterNow }}</text>
       <text :x="at(1)" y="72" text-anchor="end">{{ words.justDrained }}</text>
     </svg>
   </figure>
