@@ -64,13 +64,13 @@ export default defineConfig({
     target: 'es2022',
     // Inline data: URLs would need looser security headers; every asset is a file of its own.
     assetsInlineLimit: 0,
-    modulePreload: {
-      polyfill: false,
-      // The first page names its own scripts. Those of other places are found when they are opened: their names, some
-      // hundred, would weigh more on the first page than they save later.
-      resolveDependencies: (_, files, { hostType }) =>
-        hostType === 'html' ? files : files.filter((file) => file.endsWith('.css')),
-    },
+    modulePreload: { polyfill: false },
     manifest: true,
+    rolldownOptions: {
+      output: {
+        // What the first page needs in one file: a request costs more than its bytes.
+        codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] },
+      },
+    },
   },
 })
