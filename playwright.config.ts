@@ -6,7 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/browser',
   fullyParallel: true,
-  workers: 2,
+  // Pages wait as often as they work: three keep two cores busy.
+  workers: 3,
   timeout: 150_000,
   // For a state, however long a busy machine takes to come to it.
   expect: { timeout: 45_000 },

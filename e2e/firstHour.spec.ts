@@ -122,18 +122,22 @@ test('from an empty garden to a judged mix from a bag, and to its card', async (
   expect(taps).toBeLessThanOrEqual(15)
 })
 
-test('a walk through the demo in five pages, left when one has seen enough', async ({ page }) => {
-  await openGarden(page, '/demo')
-  await page.getByRole('button', { name: /^Take the tour/ }).click()
-  const tour = page.getByRole('status', { name: 'Tour' })
-  for (const [at, path] of ['containers', 'mix', 'buy', 'make', 'log'].entries()) {
-    await expect(page).toHaveURL(new RegExp(`/${path}$`))
-    await expect(tour).toContainText(`${at + 1} of 5`)
-    if (at < 4) await tour.getByRole('button', { name: 'Next' }).click()
-  }
-  await tour.getByRole('button', { name: 'Finish' }).click()
-  await expect(tour).toBeHidden()
-})
+test(
+  'a walk through the demo in five pages, left when one has seen enough',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo')
+    await page.getByRole('button', { name: /^Take the tour/ }).click()
+    const tour = page.getByRole('status', { name: 'Tour' })
+    for (const [at, path] of ['containers', 'mix', 'buy', 'make', 'log'].entries()) {
+      await expect(page).toHaveURL(new RegExp(`/${path}$`))
+      await expect(tour).toContainText(`${at + 1} of 5`)
+      if (at < 4) await tour.getByRole('button', { name: 'Next' }).click()
+    }
+    await tour.getByRole('button', { name: 'Finish' }).click()
+    await expect(tour).toBeHidden()
+  },
+)
 
 test('just a batch of mix, and a word looked up on the way', async ({ page }) => {
   await openGarden(page)

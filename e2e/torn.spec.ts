@@ -2,10 +2,10 @@ import { expect as plain, test as bare, type Page } from '@playwright/test'
 import { openGarden } from './support'
 import { kill, moments } from './kills'
 
-/** Kills in the middle of large acts: a few in `npm test`, fifty in the long run. */
-const KILLS = Number(process.env.TORN ?? (process.env.LONG ? 50 : 3))
+/** Kills in the middle of large acts. */
+const KILLS = Number(process.env.TORN ?? 50)
 /** Lines of the log that come, and go, with one job: more than one write ever held. */
-const LINES = process.env.LONG ? 3000 : 1500
+const LINES = 3000
 
 /** A garden file of one job of the demo and so many lines of its log. */
 const bigFile = (page: Page) =>
@@ -65,6 +65,7 @@ const countIn = ({ keys }: { keys: string[] }) => keys.filter((key) => /^(entry|
 // Not the quiet test: a page that is shot down in the middle has reason to complain.
 bare(
   'imports, removals and their undo, killed at any moment, are there whole or not at all',
+  { tag: '@long' },
   async ({ context, page }) => {
     bare.setTimeout(60_000 + KILLS * 15_000)
     await openGarden(page, '/demo')

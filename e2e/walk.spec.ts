@@ -174,7 +174,7 @@ test('removing a part with the keyboard keeps the hand in the list', async ({ pa
   await expect(page.getByRole('group', { name: /Aged pine bark/ })).toBeFocused()
 })
 
-test('US units everywhere, and nothing moves for it', async ({ page }) => {
+test('US units everywhere, and nothing moves for it', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/settings')
   await page.getByText('US', { exact: true }).click()
   await saved(page)

@@ -10,29 +10,15 @@ import {
   ramp,
   takeStep,
   workingDressing,
-  type LifePace,
 } from './fertilizerAcid'
 import type { BufferedMix } from './lime'
 import { partsOfLime, solubleShare, type Dissolving } from './dissolving'
 import { CHEMISTRY_LIMITS as L } from './limits'
-import { temperatureCourse, type TemperatureCourse } from './temperature'
+import { emptyPace, nothingTried, type AtWork, type Pace, type Tried } from './acidityStep'
+import { temperatureCourse, type TemperatureClock, type TemperatureCourse } from './temperature'
 
 /** Steps, days: as long as pH moves by about `move` in one. */
 const STEP = { shortest: 0.02, longest: 3, growth: 1.6, move: 0.05 } as const
-
-/** How far each thing gets in one step, before the pH at its end is known. */
-interface Pace extends LifePace {
-  dt: Days
-  /** Alkalinity the water of the step brings, mmol of charge per litre of mix, and litres that drain from a litre. */
-  brought: number
-  drained: number
-  /** Hydroxide that carbon dioxide can turn to calcite, mmol of charge per litre. */
-  carbon: number
-  /** Exponents of dissolving limes at full rate; of the laid-down calcite last. */
-  limes: number[]
-  /** Share of each dressing given up in this step; for sulfur its exponent at full rate. */
-  released: (number | null)[]
-}
 
 const NO_WATER: WaterStretch = { from: 0, alkalinity: 0, drained: 0 }
 
@@ -53,8 +39,10 @@ export class AcidityRun {
   private readonly stretches: readonly WaterStretch[]
   /** Carbon dioxide has to keep up with hydroxide. */
   private readonly isHydrated: boolean
+  /** The stretch of water that a step lies in; -1 before the first. */
+  private stretch = -1
   private readonly limes: Dissolving[]
-  private readonly working
+  private readonly working: AtWork[]
   private readonly perDay: number
   private readonly lag: Days
   private readonly byLime: number[]
@@ -68,12 +56,16 @@ export class AcidityRun {
   private charge = 0
   private pH: number
 
-  /** Days of warmth in a step, by each Q10 and reference that anything in it goes by. */
-  private readonly clocks: { q10: number; reference: number }[] = []
+  /** Days of warmth from one day to another, by each Q10 and reference that anything goes by; and those of a step. */
+  private readonly clocks: { q10: number; reference: number; worth: TemperatureClock }[] = []
   private readonly warmth: number[] = []
-  private readonly clockOfLime: number[]
-  private readonly clockOfWorking: number[]
-  private readonly clockOfLife: number
+  private readonly warmthOfLime: number[]
+  private readonly warmthOfLife: number
+  private readonly life: TemperatureClock
+  private readonly pace: Pace
+  private readonly tried: Tried
+  /** Charge that a step lacks which ends at a pH. */
+  private readonly lack = (at: number) => this.lackAt(at)
 
   constructor(mix: BufferedMix, input: AcidityInput, temperature?: TemperatureCourse) {
     const given = (input.limes ?? []).filter((dose) => dose.gramsPerLitre > 0)
@@ -92,28 +84,38 @@ export class AcidityRun {
         soluble: false,
         from: 0,
       })
-    this.working = (input.acids ?? []).map(workingDressing)
+    this.working = (input.acids ?? []).flatMap((dose, of) => {
+      const one = workingDressing(dose)
+      return one ? [{ one, of, warmth: this.clockOf(one.q10, one.reference) }] : []
+    })
     this.perDay = input.waterAlkalinity ?? 0
     this.stretches = input.water ?? []
     this.lag = nitrifierLag(mix.liveShare ?? 0)
     this.byLime = (input.limes ?? []).map(() => 0)
-    this.byAcid = this.working.map(() => 0)
+    this.byAcid = (input.acids ?? []).map(() => 0)
     this.pH = mix.pH
-    this.clockOfLime = this.limes.map((l) => this.clockOf(l.q10, 20))
-    this.clockOfWorking = this.working.map((w) => (w ? this.clockOf(w.q10, w.reference) : -1))
-    this.clockOfLife = this.clockOf(LIFE_Q10, 20)
+    this.warmthOfLime = this.limes.map((l) => this.clockOf(l.q10, 20))
+    this.warmthOfLife = this.clockOf(LIFE_Q10, 20)
+    this.life = this.clocks[this.warmthOfLife]!.worth
+    this.pace = emptyPace(this.limes.length, this.working.length)
+    this.tried = nothingTried(this.limes.length, this.working.length)
   }
 
   private clockOf(q10: number, reference: number): number {
     const known = this.clocks.findIndex((c) => c.q10 === q10 && c.reference === reference)
-    return known >= 0 ? known : this.clocks.push({ q10, reference }) - 1
+    if (known >= 0) return known
+    return this.clocks.push({ q10, reference, worth: this.temperature.clock(q10, reference) }) - 1
+  }
+
+  /** Days on which something begins, the first first. */
+  private starts(): Days[] {
+    const all = [...this.limes, ...this.working.map((w) => w.one), ...this.stretches]
+    return all.map((one) => one.from).sort((a, b) => a - b)
   }
 
   course(days: Days, every: Days): AcidityState[] {
-    const starts = [...this.limes, ...this.working, ...this.stretches]
-      .flatMap((one) => (one ? [one.from] : []))
-      .concat(Infinity)
-      .sort((a, b) => a - b)
+    const starts = this.starts()
+    let begun = 0
     const states = [this.state(0)]
     /** pH units a day in the last step: where to look first for the next. */
     let drift = 0
@@ -121,18 +123,18 @@ export class AcidityRun {
     let dt: Days = STEP.shortest
     let next = Math.min(every, days)
     while (day < days) {
-      while (starts[0]! <= day) starts.shift()
-      const to = Math.min(day + dt, next, starts[0]!)
+      while (begun < starts.length && starts[begun]! <= day) begun++
+      const to = Math.min(day + dt, next, starts[begun] ?? Infinity)
+      const long = to - day
       this.saturate()
-      const pace = this.paceOf(day, to)
-      const reached = this.reached(pace, drift)
-      if (Math.abs(reached - this.pH) > FAR && pace.dt > STEP.shortest + 1e-9) {
-        dt = Math.max(STEP.shortest, pace.dt / 4)
+      this.setPace(day, to)
+      const reached = this.reached(drift)
+      if (Math.abs(reached - this.pH) > FAR && long > STEP.shortest + 1e-9) {
+        dt = Math.max(STEP.shortest, long / 4)
         continue
       }
-      drift = (reached - this.pH) / pace.dt
-      this.pH = reached
-      this.charge += this.step(reached, pace)
+      drift = (reached - this.pH) / long
+      this.take(reached)
       day = to
       const wanted = STEP.move / Math.max(Math.abs(drift), 1e-9)
       dt = Math.min(STEP.longest, STEP.growth * Math.max(dt, STEP.shortest), Math.max(STEP.shortest, wanted))
@@ -157,102 +159,106 @@ export class AcidityRun {
   }
 
   /** The pH at which the charge of a step comes out even. */
-  private reached(pace: Pace, drift: number): number {
-    const lack = (at: number) => this.balance.at(at) - this.charge - this.changeAt(at, pace)
-    const guess = this.pH + Math.min(FAR, Math.max(-FAR, drift * pace.dt))
-    return pHWhere(lack, this.balance.slope(this.pH), guess)
+  private reached(drift: number): number {
+    const guess = this.pH + Math.min(FAR, Math.max(-FAR, drift * this.pace.dt))
+    return pHWhere(this.lack, this.balance.slope(this.pH), guess)
   }
 
-  private paceOf(from: Days, to: Days): Pace {
-    const { temperature, warmth } = this
-    this.clocks.forEach(({ q10, reference }, i) => {
-      warmth[i] = temperature.worth(q10, reference, from, to)
-    })
-    /** Days of warmth for what was given by then: a step never spans the day on which something is given. */
-    const worth = (clock: number, since: Days) => (since <= from ? warmth[clock]! : 0)
-    const life = warmth[this.clockOfLife]!
-    const warmDays = temperature.worth(LIFE_Q10, 20, 0, (from + to) / 2)
-    const { alkalinity, drained } = this.stretches.findLast((s) => s.from <= from) ?? NO_WATER
-    return {
-      before: this.pH,
-      dt: to - from,
-      brought: (this.perDay + alkalinity) * (to - from),
-      drained: drained * (to - from),
-      carbon: L.carbonSupply.value * life,
-      limes: [
-        ...this.limes.map((l, i) => l.rate * worth(this.clockOfLime[i]!, l.from)),
-        L.fineCalcite.value * (to - from),
-      ],
-      released: this.working.map((w, i) => {
-        if (!w) return null
-        const exponent = w.rate * worth(this.clockOfWorking[i]!, w.from)
-        return w.oxidises ? exponent : w.left * gone(exponent)
-      }),
-      nitrify: L.nitrifies.value * life * grown(warmDays, this.lag),
-      takeUp: L.takenUp.value * life * grown(warmDays, L.rootsLag.value),
+  private setPace(from: Days, to: Days) {
+    const { pace, warmth, clocks, limes, working, stretches } = this
+    const dt = to - from
+    for (let i = 0; i < clocks.length; i++) warmth[i] = clocks[i]!.worth(from, to)
+    const life = warmth[this.warmthOfLife]!
+    const warmDays = this.life(0, (from + to) / 2)
+    while (this.stretch + 1 < stretches.length && stretches[this.stretch + 1]!.from <= from) this.stretch++
+    const { alkalinity, drained } = stretches[this.stretch] ?? NO_WATER
+    pace.before = this.pH
+    pace.dt = dt
+    pace.brought = (this.perDay + alkalinity) * dt
+    pace.drained = drained * dt
+    pace.carbon = L.carbonSupply.value * life
+    pace.nitrify = L.nitrifies.value * life * grown(warmDays, this.lag)
+    pace.takeUp = L.takenUp.value * life * grown(warmDays, L.rootsLag.value)
+    // Warmth counts for what was given by then: a step never spans the day on which something is given.
+    for (let i = 0; i < limes.length; i++) {
+      const { rate, from: since } = limes[i]!
+      pace.limes[i] = since <= from ? rate * warmth[this.warmthOfLime[i]!]! : 0
     }
+    pace.limes[limes.length] = L.fineCalcite.value * dt
+    for (let i = 0; i < working.length; i++) {
+      const { one, warmth: clock } = working[i]!
+      const exponent = one.from <= from ? one.rate * warmth[clock]! : 0
+      pace.released[i] = one.oxidises ? exponent : one.left * gone(exponent)
+    }
+    this.tried.at = NaN
   }
 
-  /** Dissolved of one lime in a step, by how fast undissolved carbonate and soluble bases go at its end. */
-  private dissolved(i: number, pace: Pace, ease: number, baseEase: number): number {
-    const lime = this.limes[i]!
-    return lime.left * gone(pace.limes[i]! * (lime.soluble ? baseEase : ease))
-  }
   /** How far undissolved carbonate is from its equilibrium, 1 at full rate. */
   private easeAt(at: number): number {
-    return ramp(at, this.equilibrium, L.fullRatePH.value) ** 3
+    const ease = ramp(at, this.equilibrium, L.fullRatePH.value)
+    return ease * ease * ease
   }
-  /** Charge above the equilibrium at a pH, mmol per litre. */
-  private overAt(at: number): number {
-    return at > this.top ? this.balance.at(at) - this.atTop : 0
-  }
-  /** Calcite laid down less what dissolved of it again in a step, mmol of charge per litre. */
-  private laidIn(pace: Pace, ease: number, over: number): number {
+  /**
+   * Calcite laid down less what dissolved of it again in a step, mmol of charge per litre; `over` is the charge above
+   * the equilibrium.
+   */
+  private laidIn(ease: number, over: number): number {
+    const { pace } = this
     const due = (over * Math.LN2 * pace.dt) / L.laidDown.value
     // Bicarbonate of the water brings its own carbon.
     const laid = this.isHydrated ? Math.min(due, pace.carbon + pace.brought) : due
     return laid - this.laidDown * gone(pace.limes[this.limes.length]! * ease)
   }
 
-  /** Base less acid of a step that ends at a pH, mmol of charge per litre. */
-  private changeAt(at: number, pace: Pace): number {
-    const { limes, working } = this
+  /** Charge that a step lacks which ends at a pH, mmol per litre; what the step comes to is in `tried`. */
+  private lackAt(at: number): number {
+    const { limes, working, pace, tried, balance } = this
     const ease = this.easeAt(at)
     const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
-    let change = pace.brought
-    if (pace.drained > 0) change -= pace.drained * this.balance.alkalinity(at)
-    change -= this.laidIn(pace, ease, this.overAt(at))
-    for (let i = 0; i < limes.length; i++) change += this.dissolved(i, pace, ease, baseEase)
-    for (let i = 0; i < working.length; i++) {
-      const one = working[i]
-      if (one) change -= acidStep(one, pace.released[i]!, pace, at)
+    const alkalinity = balance.alkalinity(at)
+    const charge = balance.given(at, alkalinity)
+    tried.at = at
+    tried.drained = pace.drained > 0 ? pace.drained * alkalinity : 0
+    tried.laid = this.laidIn(ease, at > this.top ? charge - this.atTop : 0)
+    let change = pace.brought - tried.drained - tried.laid
+    for (let i = 0; i < limes.length; i++) {
+      const lime = limes[i]!
+      const dissolved = lime.left * gone(pace.limes[i]! * (lime.soluble ? baseEase : ease))
+      tried.dissolved[i] = dissolved
+      change += dissolved
     }
-    return change
+    for (let i = 0; i < working.length; i++) {
+      const made = acidStep(working[i]!.one, pace.released[i]!, pace, at)
+      tried.made[i] = made
+      change -= made
+    }
+    tried.change = change
+    return charge - this.charge - change
   }
 
-  /** Takes a step that ends at a pH. Answers with base less acid of it, as `changeAt` does. */
-  private step(at: number, pace: Pace): number {
-    const change = this.changeAt(at, pace)
-    const ease = this.easeAt(at)
-    const baseEase = ramp(at, L.solubleNone.value, L.solubleFull.value)
-    this.fromWater += pace.brought
-    if (pace.drained > 0) this.drained += pace.drained * this.balance.alkalinity(at)
-    this.laidDown += this.laidIn(pace, ease, this.overAt(at))
-    for (const [i, lime] of this.limes.entries()) {
-      const dissolved = this.dissolved(i, pace, ease, baseEase)
+  /** Takes a step that ends at a pH. */
+  private take(at: number) {
+    const { tried, limes, working } = this
+    if (tried.at !== at) this.lackAt(at)
+    this.pH = at
+    this.charge += tried.change
+    this.fromWater += this.pace.brought
+    this.drained += tried.drained
+    this.laidDown += tried.laid
+    for (let i = 0; i < limes.length; i++) {
+      const lime = limes[i]!
+      const dissolved = tried.dissolved[i]!
       lime.left -= dissolved
       if (lime.of < 0) this.fromOwn += dissolved
       else this.byLime[lime.of]! += dissolved
       this.reacted += dissolved
     }
-    for (const [i, one] of this.working.entries()) {
-      if (!one) continue
-      const made = acidStep(one, pace.released[i]!, pace, at)
+    for (let i = 0; i < working.length; i++) {
+      const { one, of } = working[i]!
       takeStep(one)
-      this.byAcid[i]! += made
-      this.acid += made
+      this.byAcid[of]! += tried.made[i]!
+      this.acid += tried.made[i]!
     }
-    return change
   }
 
   private state(day: Days): AcidityState {

@@ -41,6 +41,8 @@ function beyond(distance: number): number {
 export interface ChargeBalance {
   /** Base needed to bring the mix from its own pH to another, mmol of charge per litre; negative for acid. */
   at: (pH: number) => number
+  /** The same where the alkalinity there is known. */
+  given: (pH: number, alkalinity: number) => number
   /** Buffer in all at a pH, mmol of charge per litre and pH unit. */
   slope: (pH: number) => number
   /** Alkalinity of the water in the mix, mmol of charge per litre of water; negative where it is acid. */
@@ -77,14 +79,15 @@ export function chargeBalance(mix: BufferedMix, carbonatedTo = Infinity): Charge
     const at = pH > carbonatedTo ? Math.exp(-Math.LN10 * carbonatedTo) : h
     return 1000 * (water / h - h + (carbonate / at) * (1 + (2 * second) / at))
   }
-  const charge = (pH: number) => {
+  const charge = (pH: number, dissolved: number) => {
     const inRange = Math.min(high, Math.max(low, pH))
     const exchange = inRange + (pH > high ? beyond(pH - high) : pH < low ? -beyond(low - pH) : 0)
-    return b * exchange + (litres / 1000) * alkalinity(pH)
+    return b * exchange + (litres / 1000) * dissolved
   }
-  const own = charge(mix.pH)
+  const own = charge(mix.pH, alkalinity(mix.pH))
   return {
-    at: (pH) => charge(pH) - own,
+    at: (pH) => charge(pH, alkalinity(pH)) - own,
+    given: (pH, dissolved) => charge(pH, dissolved) - own,
     alkalinity,
     slope(pH) {
       const h = Math.exp(-Math.LN10 * pH)

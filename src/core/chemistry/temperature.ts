@@ -8,10 +8,15 @@ import { q10Factor } from './q10'
  */
 export type Temperature = number | { months: readonly number[]; start: number }
 
+/** Days at a reference temperature in which as much happens as from one day to another. */
+export type TemperatureClock = (from: Days, to: Days) => Days
+
 /** A temperature over the days since mixing. */
 export interface TemperatureCourse {
   /** C. */
   on: (day: Days) => number
+  /** The clock of what goes by a Q10 and a reference temperature (C). */
+  clock: (q10: number, reference: number) => TemperatureClock
   /** Days at a reference temperature (C) in which as much happens as from one day to another. */
   worth: (q10: number, reference: number, from: Days, to: Days) => Days
 }
@@ -23,11 +28,9 @@ class Clock {
   private readonly log: number
   /** Worth of the whole months until each. */
   private readonly sums = [0]
-  /** What was asked last: the end of a step is the beginning of the next. */
-  private readonly days: [Days, Days] = [0, 0]
-  private readonly worths: [Days, Days] = [0, 0]
-  private reference = NaN
-  private factor = 1
+  /** What was asked last: the end of a step is the beginning of the next, and its middle is asked between. */
+  private readonly days: [Days, Days, Days] = [0, 0, 0]
+  private readonly worths: [Days, Days, Days] = [0, 0, 0]
 
   constructor(
     private readonly q10: number,
@@ -47,27 +50,21 @@ class Clock {
   }
 
   until(day: Days): Days {
+    if (day === 0) return 0
     const { days, worths, sums } = this
-    if (day === days[0]) return worths[0]
-    if (day === days[1]) return worths[1]
+    const known = days.indexOf(day)
+    if (known >= 0) return worths[known]!
     const whole = Math.floor(day / DAYS_PER_MONTH)
     const rest = day - whole * DAYS_PER_MONTH
     const years = Math.floor(whole / MONTHS) * sums[MONTHS]!
     const worth = years + sums[whole % MONTHS]! + this.stretch(rest, this.middle(whole), this.on(day))
     days[0] = days[1]
     worths[0] = worths[1]
-    days[1] = day
-    worths[1] = worth
+    days[1] = days[2]
+    worths[1] = worths[2]
+    days[2] = day
+    worths[2] = worth
     return worth
-  }
-
-  /** From nought C to another reference. */
-  since(reference: number): number {
-    if (reference !== this.reference) {
-      this.reference = reference
-      this.factor = q10Factor(this.q10, 0, reference)
-    }
-    return this.factor
   }
 }
 
@@ -83,20 +80,25 @@ class Clock {
  * temperatureCourse({ months: [0, 2, 6, 10, 14, 18, 20, 20, 16, 11, 5, 1], start: 4 }).on(30.436875) // 14
  */
 export function temperatureCourse(temperature: Temperature): TemperatureCourse {
-  if (typeof temperature === 'number') {
-    const factors = new Map<number, number>()
-    const factorOf = (q10: number, reference: number) => {
+  const clocks = new Map<number, TemperatureClock>()
+  const course = (on: TemperatureCourse['on'], clockOf: TemperatureCourse['clock']): TemperatureCourse => {
+    const clock = (q10: number, reference: number) => {
       // No Q10 is a thousand.
       const key = 1000 * reference + q10
-      const factor = factors.get(key) ?? q10Factor(q10, temperature, reference)
-      factors.set(key, factor)
-      return factor
+      const made = clocks.get(key) ?? clockOf(q10, reference)
+      clocks.set(key, made)
+      return made
     }
-    return {
-      on: () => temperature,
-      worth: (q10, reference, from, to) => (to - from) * factorOf(q10, reference),
-    }
+    return { on, clock, worth: (q10, reference, from, to) => clock(q10, reference)(from, to) }
   }
+  if (typeof temperature === 'number')
+    return course(
+      () => temperature,
+      (q10, reference) => {
+        const factor = q10Factor(q10, temperature, reference)
+        return (from, to) => (to - from) * factor
+      },
+    )
   const { months, start } = temperature
   const middle = (i: number) => months[(start - 1 + i) % MONTHS]!
   const on = (day: Days) => {
@@ -104,16 +106,11 @@ export function temperatureCourse(temperature: Temperature): TemperatureCourse {
     const i = Math.floor(at)
     return middle(i) + (at - i) * (middle(i + 1) - middle(i))
   }
-  const clocks = new Map<number, Clock>()
-  return {
-    on,
-    worth: (q10, reference, from, to) => {
-      let clock = clocks.get(q10)
-      if (!clock) {
-        clock = new Clock(q10, middle, on)
-        clocks.set(q10, clock)
-      }
-      return (clock.until(to) - clock.until(from)) * clock.since(reference)
-    },
-  }
+  const byQ10 = new Map<number, Clock>()
+  return course(on, (q10, reference) => {
+    const known = byQ10.get(q10) ?? new Clock(q10, middle, on)
+    byQ10.set(q10, known)
+    const factor = q10Factor(q10, 0, reference)
+    return (from, to) => (known.until(to) - known.until(from)) * factor
+  })
 }

@@ -2,7 +2,7 @@ import type { Material, MaterialFamily } from '../data/types'
 import { MMOLC_PER_GRAM_CACO3 } from '../chemistry/lime'
 import { fail, succeed, type Outcome } from '../outcome'
 import type { Centimetres, Fraction } from '../units'
-import { DRY_END, dryEndAt, fitRetention, macroporesFull, withDryEnd, type Retention } from '../water'
+import { DRY_END, dryEndAt, fitRetention, macroporesFullAt, withDryEnd, type Retention } from '../water'
 import { compressionLoss, interlockLoss } from './compression'
 import { betaOfMaterial, packingLoss } from './packing'
 
@@ -236,7 +236,7 @@ function looseCurve(curves: readonly Retention[], weights: readonly number[]) {
   // (1 + (alpha h)^n)^-m by logarithms: a power costs three times as much.
   return (tension: Centimetres, lnTension: number): Fraction => {
     if (tension > DRY_END.from) return dryEndAt(dryEnd, lnTension)
-    let water = held + wide * macroporesFull(tension)
+    let water = held + wide * macroporesFullAt(lnTension)
     for (let i = 0; i < spans.length; i++)
       water += spans[i]! * Math.exp(ms[i]! * Math.log(1 + Math.exp(ns[i]! * (lnAlphas[i]! + lnTension))))
     return water

@@ -29,38 +29,64 @@ const EMPTIED = TENSIONS.map((h) => 1 - macroporesFull(h))
 const DOUBT = 0.003
 
 const sumOf = (x: readonly number[], y: readonly number[]) => x.reduce((s, v, i) => s + v * y[i]!, 0)
+const MACROPORES_SQUARED = sumOf(EMPTIED, EMPTIED) + DOUBT
 
 /**
  * For given alpha and n the curve is linear in what the matrix and the macropores empty:
  *
  *   theta_s - theta = a (1 - S) + b (1 - M),   a, b >= 0,   a + b <= theta_s
  *
- * so both are found at once. Gives the squared miss over the tensions, with that of `DOUBT`.
+ * so both are found at once. Gives the squared miss over the tensions, with that of `DOUBT`. Sums run over the four
+ * tensions in one loop: a drawn mix asks for some hundred of them.
  */
 function bestParts(points: readonly number[], saturated: number, alpha: number, n: number) {
   const m = 1 - 1 / n
-  const emptied = TENSIONS.map((h) => 1 - (1 + (alpha * h) ** n) ** -m)
-  const wanted = points.map((p) => saturated - p)
-  const [aa, ab, ay] = [sumOf(emptied, emptied), sumOf(emptied, EMPTIED), sumOf(emptied, wanted)]
-  const [bb, by] = [sumOf(EMPTIED, EMPTIED) + DOUBT, sumOf(EMPTIED, wanted)]
+  const emptied = [0, 0, 0, 0]
+  let [aa, ab, ay, by] = [0, 0, 0, 0]
+  for (let i = 0; i < 4; i++) {
+    const e = 1 - (1 + (alpha * TENSIONS[i]!) ** n) ** -m
+    const y = saturated - points[i]!
+    emptied[i] = e
+    aa += e * e
+    ab += e * EMPTIED[i]!
+    ay += e * y
+    by += EMPTIED[i]! * y
+  }
+  const bb = MACROPORES_SQUARED
   const determinant = aa * bb - ab * ab
   let matrix = (ay * bb - by * ab) / determinant
   let macropores = (by * aa - ay * ab) / determinant
-  if (!(determinant > 1e-14) || macropores < 0) [matrix, macropores] = [aa > 0 ? Math.max(0, ay / aa) : 0, 0]
-  else if (matrix < 0) [matrix, macropores] = [0, Math.max(0, by / bb)]
+  if (!(determinant > 1e-14) || macropores < 0) {
+    matrix = aa > 0 ? Math.max(0, ay / aa) : 0
+    macropores = 0
+  } else if (matrix < 0) {
+    matrix = 0
+    macropores = Math.max(0, by / bb)
+  }
   if (matrix + macropores > saturated) {
-    const apart = EMPTIED.map((e, i) => e - emptied[i]!)
-    const rest = wanted.map((y, i) => y - saturated * emptied[i]!)
-    macropores = Math.min(Math.max(sumOf(apart, rest) / (sumOf(apart, apart) + DOUBT), 0), saturated)
+    macropores = fullOf(points, saturated, emptied)
     matrix = saturated - macropores
   }
-  const misses = emptied.map((e, i) => wanted[i]! - matrix * e - macropores * EMPTIED[i]!)
+  const misses = [0, 0, 0, 0]
+  let squared = 0
+  for (let i = 0; i < 4; i++) {
+    const miss = saturated - points[i]! - matrix * emptied[i]! - macropores * EMPTIED[i]!
+    misses[i] = miss
+    squared += miss * miss
+  }
   return {
     residual: Math.max(0, saturated - matrix - macropores),
     macropores,
-    squared: sumOf(misses, misses) + DOUBT * macropores ** 2,
+    squared: squared + DOUBT * macropores ** 2,
     misses,
   }
+}
+
+/** The macropores where matrix and macropores together empty all there is. */
+function fullOf(points: readonly number[], saturated: number, emptied: readonly number[]): Fraction {
+  const apart = EMPTIED.map((e, i) => e - emptied[i]!)
+  const rest = points.map((p, i) => saturated - p - saturated * emptied[i]!)
+  return Math.min(Math.max(sumOf(apart, rest) / (sumOf(apart, apart) + DOUBT), 0), saturated)
 }
 
 const waterOf = (points: RetentionPoints) => [

@@ -12,6 +12,6 @@ export {
 } from './containerProfile'
 export { fitRetention, refitRetention, type RetentionFit, type RetentionPoints } from './fitRetention'
 export { DRY_END, dryEndAt, retained, withDryEnd, type Retention } from './retention'
-export { macroporesFull, waterContent, type VanGenuchten } from './vanGenuchten'
+export { macroporesFull, macroporesFullAt, waterContent, type VanGenuchten } from './vanGenuchten'
 export { WATER_LIMITS } from './limits'
 export type { WaterBalance } from './sums'
