@@ -4,7 +4,10 @@ import { expect, openGarden, PHONE, test } from './support'
 /** As a newcomer meets each screen: nothing was ever opened on the device. */
 test.use({ folded: true, viewport: PHONE })
 
-/** Screens high, controls and words in sight on a page. */
+/**
+ * Screens high, controls and words in sight on a page. The bar of stations with the name of the job, the same on each,
+ * is not counted among the controls.
+ */
 const measure = (page: Page) =>
   page.evaluate(() => {
     const main = document.querySelector('main')!
@@ -13,10 +16,15 @@ const measure = (page: Page) =>
     const controls = [
       ...main.querySelectorAll('a[href],button,input,select,textarea,summary,[role=combobox],[role=button]'),
     ]
+    let words = 0
+    const texts = document.createTreeWalker(main, NodeFilter.SHOW_TEXT)
+    while (texts.nextNode())
+      if (isShown(texts.currentNode.parentElement!))
+        words += texts.currentNode.textContent!.split(/\s+/).filter((w) => /[\p{L}\p{N}]/u.test(w)).length
     return {
       screens: document.documentElement.scrollHeight / innerHeight,
-      controls: controls.filter(isShown).length,
-      words: main.innerText.split(/\s+/).filter((w) => /[\p{L}\p{N}]/u.test(w)).length,
+      controls: controls.filter((e) => isShown(e) && !e.closest('.job > .head')).length,
+      words,
     }
   })
 
@@ -51,28 +59,27 @@ const tooSmall = (page: Page) =>
 
 /**
  * Most that each screen of the demo may show at rest on a phone: screens, controls, words. They only ever come down;
- * the aims are beside them.
+ * where an aim is lower it is beside them. Cautions are never left out for the sake of words.
  */
 const MOST = [
-  // Aims: 1.5, 15, 250.
-  { path: '/jobs/fig/containers', screens: 2.5, controls: 30, words: 260 },
-  // Aims: 2.5, 35, 250.
-  { path: '/jobs/peppers-27/mix', screens: 3.3, controls: 51, words: 335 },
-  // Aims: 2, 20, 250.
-  { path: '/jobs/peppers-27/buy', screens: 2.6, controls: 27, words: 285 },
-  // Aims: 1.5, 20, 250.
-  { path: '/jobs/peppers-26/log', screens: 1.7, controls: 33, words: 120 },
-  // Aims: 1.5, 8, 250.
-  { path: '/jobs/peppers-27/water', screens: 2.5, controls: 19, words: 260 },
-  // Aims: 3, 30, 250.
-  { path: '/shelf', screens: 4.2, controls: 43, words: 420 },
+  // Aim: 1.5 screens.
+  { path: '/jobs/fig/containers', screens: 1.65, controls: 15, words: 250 },
+  { path: '/jobs/peppers-27/mix', screens: 2.55, controls: 35, words: 250 },
+  { path: '/jobs/peppers-27/buy', screens: 2.05, controls: 20, words: 250 },
+  // Aim: 20 controls.
+  { path: '/jobs/peppers-26/log', screens: 1.55, controls: 21, words: 250 },
+  { path: '/jobs/peppers-27/water', screens: 1.6, controls: 8, words: 250 },
+  { path: '/shelf', screens: 3, controls: 30, words: 250 },
   // No aims but the 250 words.
-  { path: '/jobs/peppers-26/season', screens: 2.3, controls: 25, words: 330 },
+  { path: '/jobs/peppers-26/season', screens: 2.15, controls: 20, words: 275 },
+  { path: '/jobs/peppers-27/prepare', screens: 2.2, controls: 15, words: 320 },
+  { path: '/jobs/peppers-27/make', screens: 2.5, controls: 25, words: 285 },
+  { path: '/jobs/fig/fill', screens: 2.15, controls: 18, words: 250 },
 ]
 test('each screen begins with what most need; the rest is under headings', async ({ page }) => {
   for (const { path, ...most } of MOST) {
     await openGarden(page, `/demo${path}`)
-    await expect(page.locator('main details.fold').first()).toBeVisible()
+    await expect(page.locator('main :is(details.fold, .tick)').first()).toBeVisible()
     await expect
       .poll(async () => {
         const m = await measure(page)
@@ -85,6 +92,7 @@ test('each screen begins with what most need; the rest is under headings', async
 
 test('a heading that was opened is open the next time, and in another job', async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/containers')
+  await page.getByText('Size, holes and layers').click()
   const sides = page.getByText('Name, holes, sides and filling')
   await expect(page.getByLabel('Sides of')).toBeHidden()
   await sides.click()

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /**
- * Short cautions where the hand is about to do the thing, each with who to ask. Read once a day they fold away, but for
- * those that can do lasting harm.
+ * Short cautions where the hand is about to do the thing: what to do is in sight, why and who to ask one press away, and
+ * all of it on paper. Read once a day they fold away, but for those that can do lasting harm.
  */
 import { cautionList as words } from '@/text/components/shared'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { isNeverOff, type Caution } from '@/text/base/cautions'
+import { useEveryFold } from '@/composables/page/useFold'
+import { isNeverOff, ruleOf, type Caution } from '@/text/base/cautions'
 
 const {
   cautions,
@@ -21,6 +22,7 @@ const {
 const emit = defineEmits<{ read: [ids: string[]] }>()
 const shown = computed(() => cautions.filter((c) => !read?.has(c.id) || isNeverOff(c)))
 const folded = computed(() => cautions.filter((c) => !shown.value.includes(c)))
+const everyFold = useEveryFold()
 const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(c.id)))
 </script>
 
@@ -29,9 +31,19 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
     <h3><span aria-hidden="true">⚠ </span>{{ heading }}</h3>
     <ul class="plain">
       <li v-for="c in shown" :key="c.id">
-        <strong>{{ c.title }}.</strong> {{ c.text }} <span class="soft">{{ words.ask(c.ask) }}</span>
+        <strong>{{ c.title }}.</strong> {{ ruleOf(c).rule }}
+        <span class="print-only">{{ ruleOf(c).rest }} {{ words.ask(c.ask) }}</span>
       </li>
     </ul>
+    <details v-if="shown.length" class="no-print" :open="everyFold">
+      <summary>{{ words.whyAndWhoToAsk }}</summary>
+      <ul class="plain">
+        <li v-for="c in shown" :key="c.id">
+          <strong>{{ c.title }}.</strong> {{ ruleOf(c).rest }}
+          <span class="soft">{{ words.ask(c.ask) }}</span>
+        </li>
+      </ul>
+    </details>
     <Button
       v-if="isUnread"
       class="no-print"
@@ -71,7 +83,7 @@ li {
   margin-top: 6px;
 }
 .p-button,
-details {
+.cautions > details {
   margin-top: 10px;
 }
 summary {

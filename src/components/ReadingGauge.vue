@@ -144,6 +144,11 @@ summary {
   color: var(--ink-soft);
   margin: 2px 0;
 }
+@media (max-width: 760px) {
+  .gauge {
+    padding: 6px 0 3px;
+  }
+}
 .weeks {
   font-size: 0.88rem;
 }

@@ -5,14 +5,21 @@ import { bedForm as words } from '@/text/components/bed'
 import { computed } from 'vue'
 import { LONGEST_NAME } from '@/model/garden/limits'
 import type { BedSpec, Vessel } from '@/model/garden/schemas'
-import { baseOf, ofKind, OUTLETS, outletOf, type Outlet } from '@/model/garden/vessel'
+import {
+  baseOf,
+  bodyOf,
+  hasStraightSides,
+  ofKind,
+  OUTLETS,
+  outletOf,
+  type Outlet,
+} from '@/model/garden/vessel'
 import { BED_WORDS } from '@/text/bed/bedFields'
 import type { Choice } from '@/text/base/choices'
 import { layerName, STANDING_NAMES, WALL_NAMES } from '@/text/base/labels'
 import { shortName } from '@/text/base/titles'
-import { VESSEL_NAMES } from '@/text/bed/vessels'
 import type { Sentence } from '@/text/base/problems.en'
-import { CLOTH_OUTLET, OUTLET_NAMES } from '@/text/bed/vessels'
+import { CLOTH_OUTLET, OUTLET_NAMES, sizesText, VESSEL_NAMES } from '@/text/bed/vessels'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
@@ -23,8 +30,19 @@ import PlainFields from './PlainFields.vue'
 import ShapeFields from './ShapeFields.vue'
 import VesselKinds from './VesselKinds.vue'
 
-const { spec, materials, units, beside } = defineProps<{
+const {
+  spec,
+  materials,
+  units,
+  beside,
+  settled = false,
+  faulty = false,
+} = defineProps<{
   spec: BedSpec
+  /** Its size is known: it shows as a line until it is asked for. */
+  settled?: boolean
+  /** Something in it is wrong and has to be seen. */
+  faulty?: boolean
   /** What may lie on the mix or under it. */
   materials: readonly Choice[]
   units: UnitSystem
@@ -41,6 +59,10 @@ const outlets = computed(() =>
   })),
 )
 /** What is under each fold, in a few words. */
+const sizeSays = computed(() => {
+  const name = VESSEL_NAMES[vessel.value.kind].one.toLowerCase()
+  return `${name}, ${sizesText(bodyOf(vessel.value), hasStraightSides(vessel.value), units)}`
+})
 const bedSays = computed(() =>
   [OUTLET_NAMES[outletOf(vessel.value)], WALL_NAMES[spec.wall], STANDING_NAMES[spec.standing]]
     .join(', ')
@@ -56,7 +78,14 @@ const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(
 </script>
 
 <template>
-  <div class="form">
+  <component
+    :is="settled ? FoldBox : 'div'"
+    id="size"
+    class="form"
+    :title="settled ? words.sizeHolesLayers : undefined"
+    :says="settled ? sizeSays : undefined"
+    :needed="settled && faulty"
+  >
     <FoldBox id="shape" :title="common.shape" :says="VESSEL_NAMES[vessel.kind].one">
       <VesselKinds
         :model-value="vessel.kind"
@@ -128,7 +157,7 @@ const setOutlet = (outlet: Outlet | null) => outlet && setVessel({ base: baseOf(
         @change="emit('change', $event)"
       />
     </FoldBox>
-  </div>
+  </component>
 </template>
 
 <style scoped>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Litres of mix for one job or bed, where they go, and the same in what mix is bought and carried in. */
 import { howMuch as words } from '@/text/components/bed'
+import FoldBox from '../frame/FoldBox.vue'
 import { computed } from 'vue'
 import type { MixNeeded } from '@/core/filling'
 import { LITRES } from '@/core/units'
@@ -59,43 +60,43 @@ const measures = computed(() => [
     <p v-if="parts.length === 1 && parts[0]!.count > 1" class="soft">
       {{ words.inEachOf(volumeText(parts[0]!.plan.net, units), parts[0]!.count) }}
     </p>
-    <dl>
-      <template v-if="kept > 0.05">
-        <dt>{{ words.oldMixThatStays }}</dt>
-        <dd>{{ volumeText(kept, units) }}</dd>
-      </template>
-      <template v-if="roots > 0.05">
-        <dt>{{ words.roomTakenByRootBalls }}</dt>
-        <dd>{{ volumeText(roots, units) }}</dd>
-      </template>
-      <template v-if="washed > 0.05">
-        <dt>{{ words.washedIntoTheLayers }}</dt>
-        <dd>{{ volumeText(washed, units) }}</dd>
-      </template>
-      <template v-if="pressed > 0.05">
-        <dt>{{ words.moreFirmedOrPressedIn }}</dt>
-        <dd>{{ volumeText(pressed, units) }}</dd>
-      </template>
-      <dt>{{ amount === null ? words.withForSettling(percentText(settling)) : words.madeLoose }}</dt>
-      <dd>{{ volumeText(toBlend, units) }}</dd>
-      <template v-if="loss !== null">
-        <dt>{{ words.toMeasureLostOnStirring(percentText(loss, 1)) }}</dt>
-        <dd>{{ volumeText(toBlend / (1 - loss), units) }}</dd>
-      </template>
-      <template v-if="cover > 0.05">
-        <dt>{{ words.coverOnTopBesideThe }}</dt>
-        <dd>{{ volumeText(cover, units) }}</dd>
-      </template>
-    </dl>
-    <p v-if="saved > 0.5" class="soft">
-      {{ words.theLayersBelowSaveOf(volumeText(saved, units))
-      }}<template v-if="sinking > 0.5">{{
-        words.rottingTheyLetTheSurface(lengthText(sinking, units))
-      }}</template
-      >.
-    </p>
-    <details>
-      <summary>{{ words.inOtherMeasures }}</summary>
+    <FoldBox id="how-much" :title="words.howItAddsUp">
+      <dl>
+        <template v-if="kept > 0.05">
+          <dt>{{ words.oldMixThatStays }}</dt>
+          <dd>{{ volumeText(kept, units) }}</dd>
+        </template>
+        <template v-if="roots > 0.05">
+          <dt>{{ words.roomTakenByRootBalls }}</dt>
+          <dd>{{ volumeText(roots, units) }}</dd>
+        </template>
+        <template v-if="washed > 0.05">
+          <dt>{{ words.washedIntoTheLayers }}</dt>
+          <dd>{{ volumeText(washed, units) }}</dd>
+        </template>
+        <template v-if="pressed > 0.05">
+          <dt>{{ words.moreFirmedOrPressedIn }}</dt>
+          <dd>{{ volumeText(pressed, units) }}</dd>
+        </template>
+        <dt>{{ amount === null ? words.withForSettling(percentText(settling)) : words.madeLoose }}</dt>
+        <dd>{{ volumeText(toBlend, units) }}</dd>
+        <template v-if="loss !== null">
+          <dt>{{ words.toMeasureLostOnStirring(percentText(loss, 1)) }}</dt>
+          <dd>{{ volumeText(toBlend / (1 - loss), units) }}</dd>
+        </template>
+        <template v-if="cover > 0.05">
+          <dt>{{ words.coverOnTopBesideThe }}</dt>
+          <dd>{{ volumeText(cover, units) }}</dd>
+        </template>
+      </dl>
+      <p v-if="saved > 0.5" class="soft">
+        {{ words.theLayersBelowSaveOf(volumeText(saved, units))
+        }}<template v-if="sinking > 0.5">{{
+          words.rottingTheyLetTheSurface(lengthText(sinking, units))
+        }}</template
+        >.
+      </p>
+      <h4>{{ words.inOtherMeasures }}</h4>
       <table class="plain">
         <tbody>
           <tr v-for="m in measures" :key="m.name">
@@ -105,7 +106,7 @@ const measures = computed(() => [
         </tbody>
       </table>
       <p class="soft">{{ words.toBlendSettlingIncluded }}</p>
-    </details>
+    </FoldBox>
   </div>
 </template>
 

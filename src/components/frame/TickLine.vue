@@ -1,9 +1,23 @@
 <script setup lang="ts">
-/** One thing to do, ticked when it is done: its name, how it is done, and what stands at the end of the line. */
+/**
+ * One thing to do, ticked when it is done: its name, how it is done, and what stands at the end of the line. Of several,
+ * only the next says how until the others are asked; on paper all do.
+ */
 import Checkbox from 'primevue/checkbox'
 import { useId } from 'vue'
 
-const { title, text, disabled = false } = defineProps<{ title: string; text: string; disabled?: boolean }>()
+const {
+  title,
+  text,
+  disabled = false,
+  brief = false,
+} = defineProps<{
+  title: string
+  text: string
+  disabled?: boolean
+  /** How it is done is left out on the screen. */
+  brief?: boolean
+}>()
 const done = defineModel<boolean>('done', { required: true })
 const id = useId()
 </script>
@@ -13,7 +27,7 @@ const id = useId()
     <Checkbox v-model="done" :input-id="id" binary :disabled="disabled" />
     <label :for="id"
       ><strong>{{ title }}</strong
-      ><span>{{ text }}</span></label
+      ><span :class="{ 'print-only': brief }">{{ text }}</span></label
     >
     <slot />
   </li>

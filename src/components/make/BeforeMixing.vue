@@ -4,6 +4,7 @@ import { common } from '@/text/base/common'
 import { beforeMixing as says } from '@/text/components/make'
 import type { Caution } from '@/text/base/cautions'
 import CautionList from '../CautionList.vue'
+import FoldBox from '../frame/FoldBox.vue'
 
 const { soaking, bucket, cautions, read } = defineProps<{
   soaking: readonly { id: string; name: string; words: string }[]
@@ -18,10 +19,7 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
 
 <template>
   <section class="no-print" :aria-label="says.beforeYouBegin">
-    <details open>
-      <summary>
-        <h2>{{ says.first }}</h2>
-      </summary>
+    <FoldBox id="before-mixing" :title="says.first" :says="says.wetAndMeasure">
       <ul v-if="soaking.length" class="plain soak">
         <li v-for="s in soaking" :key="s.id">
           <strong>{{ s.name }}:</strong> {{ s.words }}
@@ -30,24 +28,17 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
       <p>
         {{ says.fillTheBucketLooselyTo(bucket) }}
       </p>
-      <CautionList
-        :heading="common.beforeYouOpenTheBags"
-        :cautions="cautions"
-        :read="read"
-        @read="emit('read', $event)"
-      />
-    </details>
+    </FoldBox>
+    <CautionList
+      :heading="common.beforeYouOpenTheBags"
+      :cautions="cautions"
+      :read="read"
+      @read="emit('read', $event)"
+    />
   </section>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  margin-bottom: 8px;
-}
-summary h2 {
-  display: inline;
-}
 .soak {
   margin-bottom: 10px;
 }

@@ -252,5 +252,15 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
   tbody td:not(.box) {
     grid-column: 1 / -1;
   }
+  .list.stacks tbody td[colspan] {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    padding: 0 0 4px 48px;
+    text-align: left;
+  }
+  .list.stacks tbody td[colspan]::before {
+    content: none;
+  }
 }
 </style>

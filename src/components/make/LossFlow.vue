@@ -46,11 +46,18 @@ const { stages, losses } = defineProps<{
 }
 @media (max-width: 760px) {
   .flow {
-    gap: 4px 14px;
-  }
-  .flow > .loss {
-    flex-direction: row;
+    flex-wrap: nowrap;
+    align-items: flex-start;
     gap: 8px;
+    font-size: 0.88rem;
+    line-height: 1.25;
+  }
+  .flow .figure {
+    font-size: 1.2rem;
+    white-space: nowrap;
+  }
+  .flow > .loss small {
+    text-align: center;
   }
 }
 </style>

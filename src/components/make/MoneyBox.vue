@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** What it costs: paid at the shop beside what goes into the mix, by bed, and against bags. */
 import { moneyBox as says } from '@/text/components/make'
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { againstBagsText, moneyText } from '@/text/base/money'
 import type { AgainstBags } from '@/model/make/money'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import FigureTable from '../frame/FigureTable.vue'
+import FoldBox from '../frame/FoldBox.vue'
 
 const {
   rows,
@@ -33,9 +35,10 @@ const bar = computed(() => {
   if (!paid || paid.used > paid.paid || paid.paid <= 0) return null
   return {
     used: (100 * paid.used) / paid.paid,
-    says: [moneyText(paid.used), moneyText(paid.paid)] as const,
+    says: [moneyText(paid.used), moneyText(paid.paid), moneyText(paid.paid - paid.used)] as const,
   }
 })
+const onPhone = useMediaQuery('(max-width: 760px)')
 const bag = defineModel<string>('bag', { required: true })
 const said = computed(() => against && againstBagsText(against, units))
 </script>
@@ -45,23 +48,35 @@ const said = computed(() => against && againstBagsText(against, units))
     <h2 id="money-title">{{ says.whatItCosts }}</h2>
     <div class="boxes">
       <div v-if="rows.length">
-        <div v-if="bar" class="bar" role="img" :aria-label="says.barSays(...bar.says)">
+        <div v-if="bar" class="bar" role="img" :aria-label="says.barSays(bar.says[0], bar.says[1])">
           <i class="used" :style="{ width: `${bar.used}%` }"
-            ><b v-if="bar.used > 22">{{ says.inTheMix }}</b></i
+            ><b v-if="bar.used > 35">{{ says.inTheMix }} {{ bar.says[0] }}</b></i
           >
           <i class="left" :style="{ width: `${100 - bar.used}%` }"
-            ><b v-if="bar.used < 78">{{ says.onTheShelf }}</b></i
+            ><b v-if="bar.used < 65">{{ says.onTheShelf }} {{ bar.says[2] }}</b></i
           >
         </div>
-        <FigureTable :rows="rows" :caption="says.paidAtTheShopAnd" />
+        <component
+          :is="onPhone && bar ? FoldBox : 'div'"
+          id="costs"
+          :title="onPhone ? says.asFigures : undefined"
+        >
+          <FigureTable :rows="rows" :caption="says.paidAtTheShopAnd" />
+        </component>
       </div>
       <FigureTable v-if="beds.length > 1" :rows="beds" :caption="says.whatTheMixInEach" />
-      <div v-if="bags.length" class="against no-print">
+      <FoldBox
+        v-if="bags.length"
+        id="against-bags"
+        class="against no-print"
+        :title="says.againstBags"
+        :says="said?.title"
+      >
         <ChoiceField v-model="bag" :label="says.againstBagsOf" :options="bags" />
         <p v-if="said">
           <strong>{{ said.title }}.</strong> {{ said.text }}
         </p>
-      </div>
+      </FoldBox>
     </div>
     <p v-if="missing" class="soft">{{ says.noPriceYetFor(missing) }}</p>
   </section>

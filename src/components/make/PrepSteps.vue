@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** Steps of getting ready with their days, ticked when they are done. */
+import { common } from '@/text/base/common'
 import { prepSteps as words } from '@/text/components/make'
 import Button from 'primevue/button'
+import { useBriefly } from '@/composables/page/useBriefly'
+import CheckField from '../field/CheckField.vue'
 import TickLine from '../frame/TickLine.vue'
 import type { StepRow } from '@/text/make/preparing'
 
@@ -11,12 +14,14 @@ const emit = defineEmits<{
   time: [step: StepRow]
   leave: [step: StepRow]
 }>()
+const { whole, isBrief } = useBriefly('prep-steps', () => steps)
 /** Steps of some hours are timed; longer ones have their day. */
 const LONGEST_TIMED = 1.5
 const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_TIMED && !s.done
 </script>
 
 <template>
+  <CheckField v-if="steps.length > 1" v-model="whole" class="no-print" :label="common.everyStepInFull" />
   <ol class="plain">
     <TickLine
       v-for="s in steps"
@@ -24,6 +29,7 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
       :title="s.title"
       :text="s.text"
       :done="s.done"
+      :brief="isBrief(s)"
       @update:done="emit('tick', s.id, $event)"
     >
       <span class="end">
@@ -31,7 +37,7 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
         <small
           >{{ words.takes(s.takes) }}<template v-if="s.late">{{ words.pastItsDay }}</template></small
         >
-        <span class="acts no-print">
+        <span v-if="!isBrief(s)" class="acts no-print">
           <Button
             v-if="isTimed(s)"
             :label="words.timeIt"

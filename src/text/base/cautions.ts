@@ -8,6 +8,12 @@ export interface Caution {
   ask: string
 }
 
+/** The first sentence of a caution, which says what to do, and what follows it. */
+export function ruleOf({ text }: Caution): { rule: string; rest: string } {
+  const end = text.search(/[.!?] [A-Z]/)
+  return end < 0 ? { rule: text, rest: '' } : { rule: text.slice(0, end + 1), rest: text.slice(end + 2) }
+}
+
 const CAUTIONS = {
   dust: {
     id: 'dust',
@@ -78,7 +84,7 @@ const CAUTIONS = {
   herbicide: {
     id: 'herbicide',
     title: 'Weedkiller carried in compost',
-    text: 'Some weedkillers pass through animals and composting. Sow beans in three pots of the mix beside three of clean mix for three weeks: cupped, twisted leaves mean do not use it.',
+    text: 'Some weedkillers pass through animals and composting: first sow beans in three pots of the mix beside three of clean mix. Cupped, twisted leaves within three weeks mean do not use it.',
     ask: 'the supplier; your extension service',
   },
   moss: {

@@ -2,6 +2,7 @@ import type { Shown } from './shown'
 
 /** Words that more than one page says. */
 export const common = {
+  everyStepInFull: 'Show how for every step',
   previous: 'The one before',
   nextOne: 'The next one',
   countDone: (done: Shown) => `${done} done`,

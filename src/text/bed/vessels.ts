@@ -3,7 +3,7 @@ import type { BedSpec, VesselKind } from '@/model/garden/schemas'
 import type { Outlet } from '@/model/garden/vessel'
 import { measureText } from '@/core/mixing/measures'
 import { CM_PER_INCH } from '@/core/units'
-import type { Quantity, UnitSystem } from '../base/units'
+import { lengthText, type Quantity, type UnitSystem } from '../base/units'
 
 export const VESSEL_NAMES: Record<VesselKind, { one: string; many: string; hint: string }> = {
   roundPot: { one: 'Round pot', many: 'round pots', hint: 'pots, tubs, half-barrels' },
@@ -84,6 +84,16 @@ export const shapeFields = ({ kind }: Body, straight: boolean): ShapeField[] =>
       const [label, hint] = (SIZES[kind] as Record<string, Words>)[key]!
       return { key, label, hint, quantity: of === 'share' ? 'percent' : 'length' }
     })
+
+/** The sizes of a vessel in one line: "width across the top 62 cm, height 42 cm"; an outline by its height alone. */
+export const sizesText = (body: Body, straight: boolean, units: UnitSystem): string =>
+  shapeFields(body, straight)
+    .filter(({ quantity }) => quantity === 'length')
+    .map(({ key, label }) => {
+      const value = (body as unknown as Record<string, number>)[key]!
+      return `${label.toLowerCase()} ${lengthText(value, units)}`
+    })
+    .join(', ')
 
 /** Where water leaves, in words. */
 export const OUTLET_NAMES: Record<Outlet, string> = {

@@ -29,6 +29,7 @@ export const bedDrawing = {
 }
 
 export const bedForm = {
+  sizeHolesLayers: 'Size, holes and layers',
   sidesAndFilling: 'Name, holes, sides and filling',
   underAndOnTheMix: 'Under the mix and on it',
   whereWaterLeaves: 'Where water leaves',
@@ -85,6 +86,7 @@ export const howMuch = {
   theLayersBelowSaveOf: (saved: Shown) => `The layers below save ${saved} of mix now`,
   rottingTheyLetTheSurface: (sinking: Shown) =>
     `; as they rot the surface sinks by about ${sinking} within three years and needs topping up`,
+  howItAddsUp: 'How it adds up, and in other measures',
   inOtherMeasures: 'In other measures',
   toBlendSettlingIncluded: 'To blend, settling included.',
   cubicMetres: 'cubic metres',

@@ -21,7 +21,7 @@ export const sectionLines = {
 }
 
 export const strip = {
-  nearTheTop: 'near the top',
+  nearTheTop: 'at the top',
   theWetFoot: 'bottom, which stays wet',
   wetOnTheLayers: 'wet, standing on the layer',
   atTheFoot: 'at the foot',

@@ -20,7 +20,8 @@ export const batchPrint = {
 
 export const beforeMixing = {
   beforeYouBegin: 'Before you begin',
-  first: 'First',
+  first: 'Before the first batch',
+  wetAndMeasure: 'wet what is dry; how to measure and turn',
   fillTheBucketLooselyTo: (bucket: Shown) =>
     `Fill the bucket loosely to its mark, ${bucket}; never press it down. Spread the measures in layers, scatter lime and feed over them, turn from below and scrape the corners until it is one colour.`,
 }
@@ -60,6 +61,8 @@ export const moneyBox = {
   whatItCosts: 'What it costs',
   paidAtTheShopAnd: 'Paid at the shop, and what goes into the mix',
   whatTheMixInEach: 'What the mix in each bed costs',
+  asFigures: 'As figures',
+  againstBags: 'Against bags',
   againstBagsOf: 'Against bags of',
   noPriceYetFor: (missing: Shown) => `No price yet for ${missing}.`,
 }

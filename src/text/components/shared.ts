@@ -2,6 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const cautionList = {
   ask: (ask: Shown) => `Ask: ${ask}.`,
+  whyAndWhoToAsk: 'Why, and who to ask',
   iHaveReadThis: 'I have read this',
   readToday: (folded: Shown) => `Read today: ${folded}`,
 }

@@ -152,7 +152,7 @@ export const stackText = ({ need, there, packs, left }: PackStack, units: UnitSy
     .join(', ')
 
 const DOSE_WHERE: Record<DoseTotal['place']['kind'], string> = {
-  throughout: 'weighed or spooned for each batch, see Make',
+  throughout: 'by weight or spoon: see Make',
   top: 'into the top at filling, see Fill',
   hole: 'into the planting holes, see Fill',
   heldBack: 'put on later, see Season',

@@ -2,6 +2,7 @@ import type { Shown } from '../base/shown'
 
 export const benchParts = {
   by: 'by',
+  fromYourShelf: 'From your shelf',
   nothingInItYetMost:
     'Nothing in it yet. Most mixes are one part that holds water (peat, coir, leaf mould), one that opens it up (perlite, bark, pumice) and one that feeds (compost, castings).',
   isNotInTheMaterial: (materialId: Shown) => `“${materialId}” is not in the material tables.`,

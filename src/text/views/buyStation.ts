@@ -14,6 +14,7 @@ export const buyStation = {
   shareAsText: 'Share as text',
   whatIsTickedGoesOnto: 'What is ticked goes onto your shelf when the mix is recorded.',
   putItThereNow: 'Put it there now',
+  howThisIsCounted: 'How this is counted',
   packSizesAreCommonOnes:
     'Pack sizes are common ones until you say what your shop sells; leftovers are loose and wetted.',
   onToPreparing: 'Go to Prepare',

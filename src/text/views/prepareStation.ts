@@ -9,6 +9,8 @@ export const prepareStation = {
   by: (buyBy: Shown) => `by ${buyBy}.`,
   theList: 'The list',
   afterMixingBeforePlanting: 'After mixing, before planting',
+  otherSteps: 'More',
+  anotherStepCalendarPaper: 'another step, calendar, print',
   anotherStep: 'Another step',
   screenChargeHeatWash: 'screen, charge, heat, wash …',
   searchTheSteps: 'Search the steps',

@@ -2,6 +2,7 @@
 /** What the mix will do, figure by figure: those under the hand at once, the others a frame later. */
 import { common } from '@/text/base/common'
 import { benchFigures as words } from '@/text/views/benchFigures'
+import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -96,6 +97,12 @@ const afterwards = computed(() =>
       })
     : [],
 )
+/** A phone shows at rest what the crop has targets for; the weight is in the line at the top. */
+const LATER_ON_A_PHONE: ReadonlySet<string> = new Set(['weight', 'loss'])
+const onPhone = useMediaQuery('(max-width: 760px)')
+const isLater = (id: string) => onPhone.value && LATER_ON_A_PHONE.has(id)
+const first = computed(() => atOnce.value.filter((r) => !isLater(r.id)))
+const rest = computed(() => atOnce.value.filter((r) => isLater(r.id)))
 /** The climate that the clock of this device points to. */
 const guess = CLIMATES.find((c) => c.id === climateOfZone(Intl.DateTimeFormat().resolvedOptions().timeZone))
 function takeGuess() {
@@ -115,8 +122,15 @@ const toBuy = () => void router.push({ name: 'buy', params: { garden: garden.nam
             : chanceSentence(likely.chance.value)
         }}
       </p>
-      <ReadingList :readings="atOnce" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
+      <ReadingList :readings="first" :ranges="likely.ranges.value" :what-if="whatIf" :taught="taught" />
       <FoldBox id="figures" :title="words.moreFigures" :says="words.moreFiguresSays">
+        <ReadingList
+          v-if="rest.length"
+          :readings="rest"
+          :ranges="likely.ranges.value"
+          :what-if="whatIf"
+          :taught="taught"
+        />
         <ReadingList :readings="afterwards" :ranges="delayedRanges" :what-if="whatIf" :taught="taught" />
       </FoldBox>
       <ProblemBox v-if="likely.failure.value" :sentence="failureText(likely.failure.value)">

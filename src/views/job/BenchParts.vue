@@ -2,10 +2,13 @@
 /** The parts of the mix and what can become one. */
 import { common } from '@/text/base/common'
 import { benchParts as words } from '@/text/views/benchParts'
+import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
+import ChoiceField from '@/components/field/ChoiceField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import { computed } from 'vue'
 import OriginFields from '@/components/bench/OriginFields.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import ShelfStrip from '@/components/bench/ShelfStrip.vue'
 import PartList from '@/components/PartList.vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
@@ -19,6 +22,8 @@ import BenchAdds from './BenchAdds.vue'
 const { garden, job, tables, delayedJob, units, step, shelf, nameOf, hasParts, look } = useBenchContext()
 const emit = defineEmits<{ add: [materialId: string] }>()
 
+/** A phone has room for one step at a time, and for the shelf when it is asked for. */
+const onPhone = useMediaQuery('(max-width: 760px)')
 const steps: { label: string; value: StepName; name: string }[] = [
   { label: '1', value: 'whole', name: words.aWholePart },
   { label: '½', value: 'half', name: words.halfAPart },
@@ -68,8 +73,16 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       <h2 id="parts-title">{{ common.parts }}</h2>
       <span class="by">
         <span id="step-label" class="soft">{{ words.by }}</span>
+        <ChoiceField
+          v-if="delayedJob && onPhone"
+          :label="words.by"
+          hide-label
+          :model-value="delayedJob.step"
+          :options="steps"
+          @update:model-value="$event && garden.run({ type: 'mix/step', jobId: jobId(), step: $event })"
+        />
         <SwitchField
-          v-if="delayedJob"
+          v-else-if="delayedJob"
           :model-value="delayedJob.step"
           :options="steps"
           labelled-by="step-label"
@@ -100,7 +113,13 @@ const setLook = (at: { materialId: string; direction: 1 | -1 } | null) =>
       <Button :label="common.takeItOut" size="small" outlined @click="remove(p.materialId)" />
     </p>
     <BenchAdds v-if="delayedJob" :job="delayedJob" :step="step" @add="emit('add', $event)" />
-    <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />
+    <component
+      :is="onPhone && shelf.length ? FoldBox : 'div'"
+      id="from-shelf"
+      :title="onPhone ? words.fromYourShelf : undefined"
+    >
+      <ShelfStrip :items="shelf" :units="units" @pick="emit('add', $event)" />
+    </component>
   </div>
 </template>
 

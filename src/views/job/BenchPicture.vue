@@ -92,7 +92,7 @@ const problem = computed(() =>
 }
 .picture > .cutaway {
   height: min(430px, calc(100vh - 330px));
-  min-height: 300px;
+  min-height: 260px;
 }
 .picture > .cutaway:has(details[open]) {
   height: auto;
@@ -110,7 +110,7 @@ const problem = computed(() =>
     order: -1;
   }
   .picture > .cutaway {
-    height: 300px;
+    height: 262px;
   }
 }
 </style>

@@ -87,18 +87,18 @@ async function print() {
     <RouterLink :to="{ name: 'finder', params: { garden: garden.name, jobId: job.id } }"
       ><i class="pi pi-search" aria-hidden="true" />{{ common.findAMix }}</RouterLink
     >
-    <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-clone" aria-hidden="true" />{{ words.compare }}</RouterLink
-    >
-    <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
-      ><i class="pi pi-cloud" aria-hidden="true" />{{ common.waterIt }}</RouterLink
-    >
     <component
       :is="onPhone ? FoldBox : 'span'"
       id="tools-more"
       class="more"
       :title="onPhone ? words.moreTools : undefined"
     >
+      <RouterLink :to="{ name: 'compare', params: { garden: garden.name, jobId: job.id } }"
+        ><i class="pi pi-clone" aria-hidden="true" />{{ words.compare }}</RouterLink
+      >
+      <RouterLink :to="{ name: 'water', params: { garden: garden.name, jobId: job.id } }"
+        ><i class="pi pi-cloud" aria-hidden="true" />{{ common.waterIt }}</RouterLink
+      >
       <Button
         :label="common.mixesToBeginFrom"
         icon="pi pi-book"
@@ -184,7 +184,8 @@ async function print() {
 }
 .more:is(details) {
   display: block;
-  width: 100%;
+  flex: 1;
   padding-inline: 10px;
+  border-bottom: 0;
 }
 </style>

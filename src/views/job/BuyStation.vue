@@ -187,7 +187,6 @@ const saveCsv = () =>
     </ProblemBox>
     <template v-if="q">
       <LossFlow :stages="stages" :losses="losses" />
-      <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
       <div class="row title">
         <h2>{{ says.whatToGather }}</h2>
         <FoldBox id="buy-list" class="no-print" :title="says.printShareSave">
@@ -234,9 +233,10 @@ const saveCsv = () =>
           @click="garden.run({ type: 'job/amount', jobId, litres: n.litres })"
         />
       </p>
-      <p class="soft no-print">
-        {{ says.packSizesAreCommonOnes }}
-      </p>
+      <FoldBox id="buy-counted" class="no-print" :title="says.howThisIsCounted">
+        <p v-for="note in notes" :key="note" class="soft">{{ note }}</p>
+        <p class="soft">{{ says.packSizesAreCommonOnes }}</p>
+      </FoldBox>
       <Button
         class="no-print"
         :label="says.onToPreparing"

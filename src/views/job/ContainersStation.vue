@@ -100,6 +100,8 @@ const loads = computed(() =>
     ? loadTexts(chosen.value.spec, needed.value, wrongCount.value ? 1 : chosen.value.count, units.value)
     : [],
 )
+/** A job whose mix is begun has its containers: their sizes show as a line. As it was when the page came. */
+const settled = (job.value?.parts.length ?? 0) > 0
 /** Nobody asks of a bed open to the soil whether it is a roof. */
 const loaded = computed(() =>
   cautionIsDue(counted.value.filter((f) => !f.isOnSoil).reduce((s, f) => s + f.plan.net * f.count, 0)),
@@ -120,8 +122,15 @@ const loaded = computed(() =>
         @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
         @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
       />
-      <h2>{{ common.beds }}</h2>
-      <FillList :rows="rows" :chosen="chosen.id" :units="units" @choose="choose" @remove="beds.remove" />
+      <h2 v-if="rows.length > 1">{{ common.beds }}</h2>
+      <FillList
+        v-if="rows.length > 1"
+        :rows="rows"
+        :chosen="chosen.id"
+        :units="units"
+        @choose="choose"
+        @remove="beds.remove"
+      />
       <FoldBox id="beds" :title="words.moreBeds">
         <BedAdder :offered="offered" @add="add" @new="addNew" />
       </FoldBox>
@@ -136,7 +145,15 @@ const loaded = computed(() =>
         @change="set"
         @keep="beds.keepInList"
       />
-      <BedForm :spec="spec" :materials="materials" :units="units" :beside="besideField" @change="change" />
+      <BedForm
+        :spec="spec"
+        :materials="materials"
+        :units="units"
+        :beside="besideField"
+        :settled="settled"
+        :faulty="problem !== null"
+        @change="change"
+      />
     </section>
     <section class="picture" :aria-label="common.inSection">
       <BedPicture
@@ -240,7 +257,7 @@ const loaded = computed(() =>
 @media (max-width: 760px) {
   .containers {
     grid-template-columns: minmax(0, 1fr);
-    padding: 12px 14px 90px;
+    padding: 12px 14px 72px;
     gap: 16px;
   }
   .picture,
@@ -248,7 +265,7 @@ const loaded = computed(() =>
     position: static;
   }
   .picture {
-    height: 340px;
+    height: 236px;
     min-height: 0;
   }
 }

@@ -5,11 +5,13 @@ import { fillStation as words } from '@/text/views/fillStation'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import CautionList from '@/components/CautionList.vue'
+import CheckField from '@/components/field/CheckField.vue'
 import ChipRow from '@/components/frame/ChipRow.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TickLine from '@/components/frame/TickLine.vue'
 import FillPicture from '@/components/make/FillPicture.vue'
 import PlantedForm from '@/components/make/PlantedForm.vue'
+import { useBriefly } from '@/composables/page/useBriefly'
 import { useCautions } from '@/composables/make/useCautions'
 import { useFirstOpen } from '@/composables/page/useFirstOpen'
 import { useJob } from '@/composables/job/useJob'
@@ -46,6 +48,7 @@ const steps = computed(() =>
     }),
   })),
 )
+const { whole, isBrief } = useBriefly('fill-steps', steps)
 const tick = (step: string, done: boolean) =>
   garden.run({ type: 'steps/set', jobId, list: 'filledSteps', step, done })
 
@@ -88,6 +91,7 @@ async function plant(day: string) {
           {{ card.fill.count > 1 ? `${card.fill.count} × ` : '' }}{{ bedTitle(card.fill.spec) }}
           <small>{{ words.ofLooseMixInAll(volumeText(card.loose, units)) }}</small>
         </h2>
+        <CheckField v-model="whole" class="no-print" :label="common.everyStepInFull" />
         <ol class="plain">
           <TickLine
             v-for="s in steps"
@@ -95,6 +99,7 @@ async function plant(day: string) {
             :title="s.title"
             :text="s.text"
             :done="s.done"
+            :brief="isBrief(s)"
             @update:done="tick(s.id, $event)"
           />
         </ol>

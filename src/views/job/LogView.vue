@@ -145,6 +145,9 @@ const saveCsv = () =>
           @add="photos.add"
           @remove="photos.remove"
         />
+        <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }">{{
+          common.testTheMix
+        }}</RouterLink>
       </FoldBox>
       <DialogForm
         v-if="draft"
@@ -178,11 +181,8 @@ const saveCsv = () =>
           <Button v-if="draft.of" type="button" :label="words.removeThisLine" text @click="log.removeDraft" />
         </template>
       </DialogForm>
-      <p>
-        <RouterLink :to="to('wrong')">{{ common.somethingLooksWrong }}</RouterLink> ·
-        <RouterLink :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }">{{
-          common.testTheMix
-        }}</RouterLink>
+      <p class="on">
+        <RouterLink :to="to('wrong')">{{ common.somethingLooksWrong }}</RouterLink>
       </p>
     </section>
     <section aria-labelledby="course-title">

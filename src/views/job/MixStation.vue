@@ -89,8 +89,8 @@ const allow = (event: DragEvent) => {
 @media (max-width: 760px) {
   .mix {
     grid-template-columns: minmax(0, 1fr);
-    padding: 8px 14px 90px;
-    gap: 14px;
+    padding: 8px 14px 72px;
+    gap: 8px;
   }
   .tools {
     order: -1;

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import CautionList from '@/components/CautionList.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import TextField from '@/components/field/TextField.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TimeStrip from '@/components/picture/TimeStrip.vue'
 import type { TimeItem } from '@/components/picture/timeStrip'
@@ -140,21 +141,28 @@ async function saveCalendar() {
           <h2>{{ words.afterMixingBeforePlanting }}</h2>
           <PrepSteps :steps="after" @tick="(id, done) => set('readySteps', id, done)" @leave="leave" />
         </template>
-        <ChoiceField
-          v-if="offers.length"
-          class="more no-print"
-          :label="words.anotherStep"
-          :model-value="null"
-          :options="offers"
-          :placeholder="words.screenChargeHeatWash"
-          :search="words.searchTheSteps"
-          :none="words.noSuchStepForThis"
-          @update:model-value="add"
-        />
-        <div class="row no-print">
-          <Button :label="words.onToMixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
+        <FoldBox
+          id="prepare-more"
+          class="no-print"
+          :title="words.otherSteps"
+          :says="words.anotherStepCalendarPaper"
+        >
+          <ChoiceField
+            v-if="offers.length"
+            class="more no-print"
+            :label="words.anotherStep"
+            :model-value="null"
+            :options="offers"
+            :placeholder="words.screenChargeHeatWash"
+            :search="words.searchTheSteps"
+            :none="words.noSuchStepForThis"
+            @update:model-value="add"
+          />
           <Button :label="common.saveToYourCalendar" icon="pi pi-calendar" text @click="saveCalendar" />
           <Button :label="words.print" icon="pi pi-print" text @click="printPage" />
+        </FoldBox>
+        <div class="row no-print">
+          <Button :label="words.onToMixing" icon="pi pi-arrow-right" icon-pos="right" @click="go('make')" />
         </div>
       </section>
       <section class="side">

@@ -3,9 +3,11 @@
 import { common } from '@/text/base/common'
 import { waterView as words } from '@/text/views/waterView'
 import { usePreferredReducedMotion } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import ProblemBox from '@/components/frame/ProblemBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import PlayBar from '@/components/water/PlayBar.vue'
@@ -59,6 +61,8 @@ const difference = computed(() => differenceText(sides.value, days.value))
 const stills = computed(() =>
   [0, 1.1, 3, 24, hours.value].filter((t, i, all) => t <= hours.value && all.indexOf(t) === i),
 )
+/** On a phone the bar of stations shows the way back at once. */
+const onPhone = useMediaQuery('(max-width: 760px)')
 const trouble = useWateringTrouble(inHand, problem)
 </script>
 
@@ -69,7 +73,7 @@ const trouble = useWateringTrouble(inHand, problem)
       <span class="row">
         <RouterLink :to="to('plan')">{{ common.wateringPlan }}</RouterLink>
         <RouterLink :to="to('lessons')">{{ common.lessons }}</RouterLink>
-        <RouterLink :to="to('mix')">{{ common.backToTheBench }}</RouterLink>
+        <RouterLink v-if="!onPhone" :to="to('mix')">{{ common.backToTheBench }}</RouterLink>
       </span>
     </div>
     <p v-if="job.parts.length === 0" class="soft">
@@ -129,39 +133,36 @@ const trouble = useWateringTrouble(inHand, problem)
         @step="step"
         @to="seek"
       />
-      <template v-if="still">
-        <div v-for="(side, i) in sides" :key="i" class="stills">
-          <WaterPicture
-            v-for="t in stills"
-            :key="t"
-            small
-            :container="containers[i]!"
-            :tallest="tallest"
-            :side="side"
-            :hours="t"
-            :said="t"
-            :units="units"
-          >
-            {{ sinceText(t) }}
-          </WaterPicture>
-        </div>
-      </template>
       <p v-if="difference" class="difference" role="status">{{ difference }}</p>
       <div class="tables">
-        <div>
-          <h3>{{ words.after(sinceText(said)) }}</h3>
-          <FigureTable :head="head" :rows="moment" :caption="words.figuresOfThisMoment" />
-        </div>
         <div>
           <h3>{{ words.in(days === 1 ? words.oneDay : words.days(days)) }}</h3>
           <FigureTable :head="head" :rows="outcome" :caption="words.whatItComesToLikely" />
           <small v-if="drawing" role="status">{{ words.likelyRangesAreBeingDrawn }}</small>
           <small v-else>{{ words.inBracketsTheLikelyRange }}</small>
         </div>
+        <FoldBox id="water-moment" :title="words.momentByMoment" :says="sinceText(said)">
+          <template v-if="still">
+            <div v-for="(side, i) in sides" :key="i" class="stills">
+              <WaterPicture
+                v-for="t in stills"
+                :key="t"
+                small
+                :container="containers[i]!"
+                :tallest="tallest"
+                :side="side"
+                :hours="t"
+                :said="t"
+                :units="units"
+              >
+                {{ sinceText(t) }}
+              </WaterPicture>
+            </div>
+          </template>
+          <FigureTable :head="head" :rows="moment" :caption="words.figuresOfThisMoment" />
+          <p class="soft">{{ words.howFastAMixLets }}</p>
+        </FoldBox>
       </div>
-      <p class="soft">
-        {{ words.howFastAMixLets }}
-      </p>
     </section>
   </StationFrame>
 </template>
@@ -192,6 +193,7 @@ const trouble = useWateringTrouble(inHand, problem)
   max-width: 52rem;
 }
 .key {
+  margin: 0;
   display: flex;
   gap: 14px;
   flex-wrap: wrap;

@@ -2,6 +2,8 @@
 /** Every material: what it does, where the figures come from, how it is bought. */
 import { common } from '@/text/base/common'
 import { shelfMaterials as words } from '@/text/views/shelfMaterials'
+import { atOnce } from '@/text/base/atOnce'
+import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
@@ -43,6 +45,11 @@ const rows = computed(() =>
 const isMine = ({ material, own }: (typeof rows.value)[number]) =>
   own !== null || shelfItemOf(garden.records, material.id) !== undefined
 const mine = computed(() => (search.trim() === '' ? rows.value.filter(isMine) : rows.value))
+/** A phone shows the first few. */
+const FIRST = 6
+const onPhone = useMediaQuery('(max-width: 760px)')
+const whole = ref(false)
+const mineShown = computed(() => (onPhone.value && !whole.value ? mine.value.slice(0, FIRST) : mine.value))
 const families = computed(() => {
   if (search.trim() !== '') return []
   const rest = rows.value.filter((row) => !isMine(row))
@@ -77,32 +84,48 @@ const saveCsv = () =>
 <template>
   <div class="row count">
     <span class="soft" role="status">{{ common.of(rows.length, counted(all.length, 'material')) }}</span>
-    <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
-    <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+    <FoldBox id="shelf-sheets" :title="words.sheetsOfTheShelf">
+      <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
+      <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+    </FoldBox>
   </div>
   <h2 v-if="families.length && mine.length">{{ words.whatYouHave }}</h2>
   <MaterialRows
-    :rows="mine"
+    :rows="mineShown"
     :units="units"
     @read="figuresOf = $event"
     @edit="packOf = $event"
     @describe="emit('describe', $event)"
   />
-  <h2 v-if="families.length && mine.length">{{ words.everythingElse }}</h2>
+  <Button
+    v-if="mineShown.length < mine.length"
+    :label="atOnce.showMoreOf(mine.length - mineShown.length, mine.length - mineShown.length)"
+    text
+    size="small"
+    @click="whole = true"
+  />
   <FoldBox
-    v-for="group in families"
-    :id="`family ${group.family}`"
-    :key="group.family"
-    :title="FAMILY_NAMES[group.family]"
-    :says="group.says"
+    v-if="families.length"
+    id="shelf-everything"
+    :needed="mine.length === 0"
+    :title="words.everythingElse"
+    :says="common.of(rows.length - mine.length, counted(all.length, 'material'))"
   >
-    <MaterialRows
-      :rows="group.rows"
-      :units="units"
-      @read="figuresOf = $event"
-      @edit="packOf = $event"
-      @describe="emit('describe', $event)"
-    />
+    <FoldBox
+      v-for="group in families"
+      :id="`family ${group.family}`"
+      :key="group.family"
+      :title="FAMILY_NAMES[group.family]"
+      :says="group.says"
+    >
+      <MaterialRows
+        :rows="group.rows"
+        :units="units"
+        @read="figuresOf = $event"
+        @edit="packOf = $event"
+        @describe="emit('describe', $event)"
+      />
+    </FoldBox>
   </FoldBox>
   <p v-if="rows.length === 0" class="soft">{{ common.nothingOnTheShelfAnswers(search) }}</p>
   <ShelfSheetDialog
