@@ -1,47 +1,8 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { SCREENS } from './screens'
 import { expect, openGarden, PHONE, test } from './support'
-
-const SCREENS = [
-  '/my',
-  '/demo',
-  '/demo/jobs/fig/containers',
-  '/demo/jobs/peppers-27/mix',
-  '/demo/jobs/pear/mix',
-  '/demo/jobs/peppers-27/finder',
-  '/demo/jobs/peppers-27/compare',
-  '/demo/jobs/peppers-27/water',
-  '/demo/jobs/peppers-27/lessons',
-  '/demo/jobs/peppers-27/plan',
-  '/demo/recipe',
-  '/demo/jobs/peppers-27/buy',
-  '/demo/jobs/peppers-27/prepare',
-  '/demo/jobs/peppers-27/make',
-  '/demo/jobs/peppers-27/record',
-  '/demo/jobs/peppers-26/labels',
-  '/demo/jobs/fig/fill',
-  '/demo/jobs/herbs-26/season',
-  '/demo/jobs/herbs-26/log',
-  '/demo/jobs/peppers-26/log',
-  '/demo/jobs/peppers-26/wrong',
-  '/demo/jobs/peppers-26/next',
-  '/demo/tests?of=job%20peppers-26',
-  '/demo/tests/peppers-26-slurry',
-  '/demo/learned',
-  '/demo/seasons',
-  '/demo/predictions',
-  '/demo/jobs/fig/record',
-  '/demo/jobs/peppers-26/record',
-  '/demo/beds',
-  '/demo/beds?id=bay-bed',
-  '/demo/place',
-  '/demo/shelf',
-  '/demo/records',
-  '/demo/method',
-  '/demo/settings',
-  '/demo/nowhere',
-]
 
 /** What another width or light can break; names and roles are the same as on the desk. */
 const ON_A_PHONE = ['color-contrast', 'scrollable-region-focusable', 'target-size', 'nested-interactive']

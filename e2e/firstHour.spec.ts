@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openGarden, PHONE, test } from './support'
+import { expect, openGarden, PHONE, tabTo, test } from './support'
 
 /** As a newcomer meets each screen: nothing was ever opened on the device. */
 test.use({ folded: true, viewport: PHONE })
@@ -163,4 +163,57 @@ test('just a batch of mix, and a word looked up on the way', async ({ page }) =>
   await dialog.getByLabel('Search words').fill('perched')
   await expect(dialog.getByRole('definition')).toHaveCount(1)
   await expect(dialog.getByRole('definition')).toContainText('stays in the foot of a container')
+})
+
+test('from an empty garden to the log by keyboard, in under 120 keys', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.addInitScript(() =>
+    addEventListener(
+      'keydown',
+      () => sessionStorage.setItem('keys', String(Number(sessionStorage.getItem('keys') ?? 0) + 1)),
+      true,
+    ),
+  )
+  const keys = () => page.evaluate(() => Number(sessionStorage.getItem('keys')))
+  const said: Record<string, number> = {}
+  const key = (k: string) => page.keyboard.press(k)
+  const press = async (name: string | RegExp) => {
+    await tabTo(page, page.getByRole('button', { name }).first())
+    await key('Enter')
+    said[String(name)] = await keys()
+  }
+  await openGarden(page)
+  await press(/^Round pot/)
+  await tabTo(page, page.getByRole('combobox', { name: 'Crop', exact: true }))
+  await key('Enter')
+  await page.keyboard.type('basil')
+  await key('ArrowDown')
+  await key('Enter')
+  await expect(page.getByRole('combobox', { name: 'Crop', exact: true })).toHaveText('Basil')
+  // A digit would be looked for in the list of crops.
+  await key('Tab')
+  await key('2')
+  await expect(page.locator('.offers li').first()).toBeVisible()
+  await press(/^Begin with/)
+  await expect(page.locator('.bench-verdict')).toHaveText(/\w/)
+  await key('5')
+  const boxes = page.locator('.batch').getByRole('checkbox')
+  await expect(boxes.first()).toBeVisible()
+  for (let i = 0; i < (await boxes.count()); i++) {
+    await tabTo(page, boxes.nth(i))
+    await key('Space')
+    await expect(boxes.nth(i)).toBeChecked()
+  }
+  said.made = await keys()
+  await press('Write it down')
+  await press('Record this mix')
+  await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible()
+  await key('6')
+  await press('It is planted')
+  await key('7')
+  await tabTo(page, page.getByRole('link', { name: 'Note something in the log' }))
+  await key('Enter')
+  await press('Watered')
+  await expect(page.getByText('Watered, noted.')).toBeVisible()
+  expect(await keys(), JSON.stringify(said)).toBeLessThan(120)
 })

@@ -59,7 +59,7 @@ const would = computed(() => (ghost && ghost.text !== reading.value ? `→ ${gho
     />
     <p v-if="reading.advice" class="advice">{{ reading.advice }}</p>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
-      <summary>{{ says.why }}</summary>
+      <summary :aria-label="says.whyThis(reading.label)">{{ says.why }}</summary>
       <p class="term">{{ reading.term }}</p>
       <template v-for="(part, i) in why" :key="i">
         <p v-if="typeof part === 'string'">{{ part }}</p>

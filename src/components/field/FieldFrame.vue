@@ -2,6 +2,7 @@
 /** A control under its name, and the line said beneath it: a hint, or what is wrong. */
 import { fieldFrame as words } from '@/text/components/field'
 import type { Sentence } from '@/text/base/problems.en'
+import TermHint from '../frame/TermHint.vue'
 
 const {
   label,
@@ -10,6 +11,7 @@ const {
   hint = '',
   unit = '',
   hideLabel = false,
+  term = '',
 } = defineProps<{
   label: string
   /** Of the control inside; its line beneath is `<id>-said`. */
@@ -20,12 +22,18 @@ const {
   unit?: string
   /** The name is there for screen readers alone. */
   hideLabel?: boolean
+  /** A term of the list of words that the name holds: a "?" beside it says what it means. */
+  term?: string
 }>()
 </script>
 
 <template>
   <div class="field">
-    <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
+    <span v-if="term"
+      ><label :for="id">{{ label }}</label
+      ><TermHint :term="term" />
+    </span>
+    <label v-else :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
     <slot />
     <p v-if="problem || hint || unit" :id="`${id}-said`" class="said" :class="{ wrong: problem }">
       <template v-if="problem"

@@ -20,6 +20,7 @@ const {
   hint = '',
   hideLabel = false,
   optional = false,
+  term = '',
 } = defineProps<{
   label: string
   quantity: Quantity
@@ -29,6 +30,8 @@ const {
   hideLabel?: boolean
   /** May be left empty: the model is NaN then. */
   optional?: boolean
+  /** A term of the list of words that the label holds. */
+  term?: string
 }>()
 const model = defineModel<number>({ required: true })
 
@@ -76,6 +79,7 @@ const said = computed<Sentence | null>(() =>
     :hint="understood || hint"
     :unit="understood ? '' : unit"
     :hide-label="hideLabel"
+    :term="term"
   >
     <span class="box">
       <InputText

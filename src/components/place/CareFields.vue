@@ -20,13 +20,21 @@ const { place, units, beside } = defineProps<{
 const emit = defineEmits<{ set: [change: Partial<Place>] }>()
 
 type NumberField = 'waterAlkalinity' | 'waterEc' | 'latitude' | 'elevation'
-const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: string; ofClimate: boolean }[] = [
+const NUMBERS: {
+  key: NumberField
+  label: string
+  quantity: Quantity
+  hint: string
+  ofClimate: boolean
+  term?: string
+}[] = [
   {
     key: 'waterAlkalinity',
     label: words.alkalinityOfTheWaterMeq,
     quantity: 'number',
     hint: 'rain 0, soft 1, hard tap water 3 to 6; mg/L of CaCO3 divided by 50',
     ofClimate: false,
+    term: 'alkalinity',
   },
   {
     key: 'waterEc',
@@ -34,6 +42,7 @@ const NUMBERS: { key: NumberField; label: string; quantity: Quantity; hint: stri
     quantity: 'number',
     hint: 'EC; your supplier says it in µS/cm, divided by 1000',
     ofClimate: false,
+    term: 'electrical conductivity',
   },
   {
     key: 'latitude',
@@ -102,6 +111,7 @@ const coldestHint = computed(() => {
       :problem="beside(n.key)"
       :model-value="place[n.key]"
       :hint="n.hint"
+      :term="n.term"
       @update:model-value="emit('set', { [n.key]: $event, ...(n.ofClimate ? { climateId: null } : {}) })"
     />
     <details>

@@ -70,6 +70,7 @@ export const planFields = {
 }
 
 export const readingGauge = {
+  whyThis: (label: Shown) => `Why? ${label}`,
   why: 'Why?',
 }
 

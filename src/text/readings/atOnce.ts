@@ -1,6 +1,6 @@
 import { cropInText } from '../base/cropInText'
 import type { Evaluation } from '@/core/evaluate'
-import { limeAt, rainShareFor } from '@/core/chemistry'
+import { limeAt } from '@/core/chemistry'
 import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
 import type { Container } from '@/core/geometry'
 import { airAsDug, SOIL_SETTLES } from '@/core/mixing'
@@ -9,7 +9,6 @@ import { waterJudged, type Bands } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
 import { dressingName } from '../shelf/dressings'
 import { MONTHS } from '../base/months'
-import { shortName } from '../base/titles'
 import {
   intervalText,
   lengthText,
@@ -21,6 +20,7 @@ import {
   windText,
   type UnitSystem,
 } from '../base/units'
+import { pHWhy, RAISED_BY_WATER, SEEN_ON_A_METER } from './pHWhy'
 import { listed, type Reading, type Span } from './reading'
 
 /** All that the figures under the hand are worded from. */
@@ -176,51 +176,6 @@ function waterReading({ evaluation: e, bands, container, units }: ReadingContext
   }
 }
 
-/** Who holds the pH, strongest first. */
-function buffersOf({ blend }: Evaluation) {
-  const hold = blend.shares.map(({ material: m, share }) => ({
-    name: shortName(m.id),
-    pH: m.properties.pH.value,
-    weight: share * m.properties.bufferCapacity.value,
-  }))
-  const total = hold.reduce((sum, b) => sum + b.weight, 0)
-  return hold.map((b) => ({ ...b, weight: b.weight / total })).sort((a, b) => b.weight - a.weight)
-}
-
-/** Less of pH no meter shows. */
-const SEEN_ON_A_METER = 0.05
-
-/** What each lime and dressing does to the pH within six weeks, where it can be seen. */
-function movedBy({ lime, acidity }: Evaluation): string[] {
-  const movers = lime.movers.filter((m) => Math.abs(m.by) >= SEEN_ON_A_METER)
-  const last = acidity.at(-1)!
-  const sign = (by: number) => `${by > 0 ? 'up' : 'down'} by ${pHText(Math.abs(by))}`
-  const later = `By week ${Math.round(last.day / 7)} it is ${pHText(last.pH)}.`
-  const all = [
-    ...movers.map((m) => ({ by: m.by, what: dressingName(m.id).toLowerCase() })),
-    { by: lime.byWater, what: 'your water' },
-    { by: lime.byOwn, what: 'lime that compost and soil bring' },
-  ].filter((m) => Math.abs(m.by) >= SEEN_ON_A_METER)
-  return all.length > 0
-    ? [`By six weeks ${listed(all, (m) => `${m.what} moves it ${sign(m.by)}`)}. ${later}`]
-    : [later]
-}
-
-/** What rain water does against a pH that the water raises. */
-function rainFor({ blend, lime, given }: Evaluation, most: number): string[] {
-  if (lime.byWater < RAISED_BY_WATER) return []
-  const share = rainShareFor(blend, { ...given, limes: [...lime.doses, ...(given.limes ?? [])] }, most)
-  if (share === 0) return []
-  return [
-    share === null
-      ? 'Rain water alone does not bring it down: the mix and its lime are too alkaline.'
-      : `With ${percentText(share)} rain water it is ${pHText(most)} in six weeks. Alkalinity counts, not the pH of the water.`,
-  ]
-}
-
-/** Water that raises pH by so much by six weeks is the first thing to change. Source: our assumption. */
-const RAISED_BY_WATER = 0.2
-
 /** A dressing that lowers pH by more than this is the first thing to give less of. Source: our assumption. */
 const SOURS = 0.3
 
@@ -254,11 +209,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     band: span(bands.pH, onPH),
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
     ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
-    why: () => [
-      `pH ${pHText(e.blend.pH)} before lime. What holds it there: ${listed(buffersOf(e), (b) => `${b.name} (pH ${b.pH}) ${percentText(b.weight)}`)}. Peat and limes vary from bag to bag: test after a fortnight.`,
-      ...movedBy(e),
-      ...(v.pH === 'high' ? rainFor(e, bands.pH.high) : []),
-    ],
+    why: () => pHWhy(e, v.pH === 'high' ? bands.pH.high : null),
   }
 }
 

@@ -164,6 +164,7 @@ const saveCsv = () =>
           :quantity="ENTRY_NAMES[draft.kind].quantity!"
           :units="units"
           optional
+          :term="draft.kind === 'salts' ? 'dS/m' : draft.kind === 'pH' ? 'pH' : ''"
           :problem="Number.isNaN(draft.value) ? null : problem"
         />
         <QuantityField

@@ -137,7 +137,13 @@ async function remove() {
         :model-value="test.fillId"
         @update:model-value="change({ fillId: $event }, 'where it was taken')"
       />
-      <div v-for="(repeat, i) in test.repeats" :key="i" class="repeat">
+      <div
+        v-for="(repeat, i) in test.repeats"
+        :key="i"
+        class="repeat"
+        role="group"
+        :aria-label="words.sample(i + 1)"
+      >
         <div v-if="test.repeats.length > 1" class="row">
           <h3>{{ words.sample(i + 1) }}</h3>
           <Button icon="pi pi-trash" text :aria-label="`Leave out sample ${i + 1}`" @click="leave(i)" />

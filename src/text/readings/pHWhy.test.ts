@@ -1,0 +1,49 @@
+import { expect, test } from 'vitest'
+import { LIMES, materialById } from '@/core/data'
+import { evaluate, FULL_EFFORT } from '@/core/evaluate'
+import { prepareMaterial } from '@/core/mixing'
+import { pHText } from '../base/units'
+import { pHWhy } from './pHWhy'
+
+const peat = evaluate(
+  {
+    container: {
+      shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24, height: 28 },
+      headspace: 3,
+      base: { kind: 'drainHoles' },
+    },
+    parts: [{ material: prepareMaterial(materialById('peat_medium')!), parts: 1 }],
+    limes: [{ lime: LIMES[0]!, share: 1 }],
+    limeGramsPerLitre: 4,
+  },
+  FULL_EFFORT,
+)
+
+test('one course of pH with its weeks: it begins as the mix without lime and is, in six weeks, what the bench shows', () => {
+  if (!peat.ok) throw new Error(peat.problem.code)
+  const [course, held, moved] = pHWhy(peat.value, null)
+  const { head, rows } = course as { head: string[]; rows: string[][] }
+  const at = (week: number) => rows[0]![head.indexOf(String(week))]
+  expect(head.slice(1)).toEqual(['0', '2', '4', '6', '12', '20'])
+  expect(at(0)).toBe(pHText(peat.value.blend.pH))
+  expect(at(6)).toBe(pHText(peat.value.lime.pH))
+  // Lime raises peat, and never lowers it again without acid or water.
+  const figures = rows[0]!.slice(1).map(Number)
+  expect(figures).toEqual([...figures].sort((a, b) => a - b))
+  expect(figures.at(-1)! - figures[0]!).toBeGreaterThan(1)
+  expect(held).toContain(`it is pH ${pHText(peat.value.blend.pH)}`)
+  expect(moved).toContain('limestone moves it up')
+})
+
+test('rain water is named where the water lifts the pH too high, and not else', () => {
+  if (!peat.ok) throw new Error(peat.problem.code)
+  const dry = pHWhy(peat.value, 5)
+  expect(dry.some((w) => typeof w === 'string' && w.includes('rain water'))).toBe(false)
+  const wet = {
+    ...peat.value,
+    acidity: peat.value.acidity,
+    blend: peat.value.blend,
+    lime: { ...peat.value.lime, byWater: 0.5 },
+  }
+  expect(pHWhy(wet, 5).some((w) => typeof w === 'string' && w.includes('ain water'))).toBe(true)
+})
