@@ -61,6 +61,27 @@ function plainAir(): number {
   return air / volume
 }
 
+/** The same sum on curves written out here with powers, so that the reference stays what it is when the core is faster. */
+function plainSum(): number {
+  const top = shapeHeight(container.shape) - container.headspace
+  const shares = parts.map((p) => p.parts / 9)
+  let air = 0
+  let volume = 0
+  for (let i = 0; i < 2000; i++) {
+    const z = ((i + 0.5) / 2000) * top
+    let water = 0
+    for (const [k, { material }] of parts.entries()) {
+      const { residual, saturated, alpha, n, macropores = 0 } = material.retention
+      const matrix = (saturated - residual - macropores) * (1 + (alpha * z) ** n) ** (1 / n - 1)
+      water += shares[k]! * (residual + matrix + macropores * (1 + (1.2 * z) ** 2.5) ** -0.6)
+    }
+    const area = areaAt(container.shape, z)
+    air += area * (mix.totalPorosity - water)
+    volume += area
+  }
+  return air / volume
+}
+
 const layer = { top: 29, totalPorosity: mix.totalPorosity, waterAt: mix.waterAt }
 const difference = Math.abs(plainAir() - containerProfile(container, [layer]).airFilledPorosity)
 console.log(`air by both ways differs by ${difference.toExponential(1)}\n`)
@@ -69,7 +90,7 @@ console.log(`air by both ways differs by ${difference.toExponential(1)}\n`)
 const wholly = (answer: ReturnType<typeof evaluate>) =>
   void (answer.ok && answer.value.traces.length + answer.value.acidity.length)
 const bench = ratiosOf('core')
-const REFERENCE = ['plain sum, 2,000 slices', () => void plainAir()] as const
+const REFERENCE = ['plain sum, 2,000 slices', () => void plainSum()] as const
 for (const [name, work, most] of [
   ['container profile', () => void containerProfile(container, [layer])],
   ['blend of four', () => void blend(parts)],

@@ -43,7 +43,7 @@ test.describe('on a phone', () => {
       await page.getByRole('button', { name: 'Done', exact: true }).tap()
 
       // What it teaches is shown, then kept; the bench says where its range comes from.
-      await page.getByRole('button', { name: 'Use this from now on' }).tap({ timeout: 30_000 })
+      await page.getByRole('button', { name: 'Use this from now on' }).tap()
       await page.getByRole('link', { name: 'What readings taught' }).tap()
       await expect(heading(page, 'On the shelf')).toBeVisible()
       await expect(page.getByText('Every reading has been learned from.')).toBeVisible()

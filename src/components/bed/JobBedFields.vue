@@ -43,7 +43,7 @@ const USUAL_SINKING = 5
 
 <template>
   <div class="this">
-    <h3>{{ says.inThisJob(bedTitle(bed.spec)) }}</h3>
+    <h3 :class="{ 'visually-hidden': alone }">{{ says.inThisJob(bedTitle(bed.spec)) }}</h3>
     <div class="pair">
       <QuantityField
         :label="common.howMany"
@@ -51,7 +51,13 @@ const USUAL_SINKING = 5
         :units="units"
         :problem="countProblem"
         :model-value="bed.count"
-        :hint="bed.spec.vessel.count > 1 ? says.ofTheThereAre(bed.spec.vessel.count) : common.allAlike"
+        :hint="
+          bed.spec.vessel.count > 1
+            ? says.ofTheThereAre(bed.spec.vessel.count)
+            : bed.count > 1
+              ? common.allAlike
+              : ''
+        "
         @update:model-value="emit('change', { count: $event })"
       />
       <ChoiceField

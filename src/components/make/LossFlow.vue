@@ -49,6 +49,7 @@ const { stages, losses } = defineProps<{
     flex-wrap: nowrap;
     align-items: flex-start;
     gap: 8px;
+    padding: 4px 0 6px;
     font-size: 0.88rem;
     line-height: 1.25;
   }

@@ -21,7 +21,6 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
 </script>
 
 <template>
-  <CheckField v-if="steps.length > 1" v-model="whole" class="no-print" :label="common.everyStepInFull" />
   <ol class="plain">
     <TickLine
       v-for="s in steps"
@@ -58,6 +57,7 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
       </span>
     </TickLine>
   </ol>
+  <CheckField v-if="steps.length > 1" v-model="whole" class="no-print" :label="common.everyStepInFull" />
 </template>
 
 <style scoped>

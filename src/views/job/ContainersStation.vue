@@ -257,15 +257,15 @@ const loaded = computed(() =>
 @media (max-width: 760px) {
   .containers {
     grid-template-columns: minmax(0, 1fr);
-    padding: 12px 14px 72px;
-    gap: 16px;
+    padding: 12px 14px 64px;
+    gap: 8px;
   }
   .picture,
   .amount {
     position: static;
   }
   .picture {
-    height: 236px;
+    height: 216px;
     min-height: 0;
   }
 }

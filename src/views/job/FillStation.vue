@@ -91,7 +91,6 @@ async function plant(day: string) {
           {{ card.fill.count > 1 ? `${card.fill.count} × ` : '' }}{{ bedTitle(card.fill.spec) }}
           <small>{{ words.ofLooseMixInAll(volumeText(card.loose, units)) }}</small>
         </h2>
-        <CheckField v-model="whole" class="no-print" :label="common.everyStepInFull" />
         <ol class="plain">
           <TickLine
             v-for="s in steps"
@@ -103,6 +102,7 @@ async function plant(day: string) {
             @update:done="tick(s.id, $event)"
           />
         </ol>
+        <CheckField v-model="whole" class="no-print" :label="common.everyStepInFull" />
       </section>
       <section class="side">
         <PlantedForm

@@ -234,7 +234,7 @@ const saveCsv = () =>
       <p v-if="all.length === 0" class="soft">
         {{ words.nothingNotedYetOnePress }}
       </p>
-      <ListInSight v-slot="{ item }" :items="shown" :lines="5" on-demand class="plain">
+      <ListInSight v-slot="{ item }" :items="shown" :lines="4" on-demand class="plain">
         <div class="entry">
           <span class="day">{{ dayText(item.at) }}</span>
           <span class="what">

@@ -89,7 +89,7 @@ const allow = (event: DragEvent) => {
 @media (max-width: 760px) {
   .mix {
     grid-template-columns: minmax(0, 1fr);
-    padding: 8px 14px 72px;
+    padding: 8px 14px 64px;
     gap: 8px;
   }
   .tools {

@@ -234,7 +234,11 @@ const trouble = useWateringTrouble(inHand, problem)
     grid-template-columns: minmax(0, 1fr);
   }
   .pictures :deep(.stage) {
-    height: 220px;
+    height: 184px;
+  }
+  .key {
+    font-size: 0.82rem;
+    gap: 8px;
   }
   .tables :deep(.num) {
     white-space: normal;
