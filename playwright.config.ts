@@ -6,8 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/browser',
   fullyParallel: true,
-  // Pages wait as often as they work: three keep two cores busy.
-  workers: 3,
+  // A third would be quicker where nothing else runs, and late for what it waits for where something does.
+  workers: 2,
   timeout: 150_000,
   // For a state, however long a busy machine takes to come to it.
   expect: { timeout: 45_000 },
