@@ -20,8 +20,9 @@ const {
   read?: ReadonlySet<string> | null
 }>()
 const emit = defineEmits<{ read: [ids: string[]] }>()
-const shown = computed(() => cautions.filter((c) => !read?.has(c.id) || isNeverOff(c)))
-const folded = computed(() => cautions.filter((c) => !shown.value.includes(c)))
+const isShown = (c: Caution) => !read?.has(c.id) || isNeverOff(c)
+const shown = computed(() => cautions.filter(isShown).map((c) => ({ ...c, ...ruleOf(c) })))
+const folded = computed(() => cautions.filter((c) => !isShown(c)))
 const everyFold = useEveryFold()
 const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(c.id)))
 </script>
@@ -31,15 +32,15 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
     <h3><span aria-hidden="true">⚠ </span>{{ heading }}</h3>
     <ul class="plain">
       <li v-for="c in shown" :key="c.id">
-        <strong>{{ c.title }}.</strong> {{ ruleOf(c).rule }}
-        <span class="print-only">{{ ruleOf(c).rest }} {{ words.ask(c.ask) }}</span>
+        <strong>{{ c.title }}.</strong> {{ c.rule }}
+        <span class="print-only">{{ c.rest }} {{ words.ask(c.ask) }}</span>
       </li>
     </ul>
     <details v-if="shown.length" class="no-print" :open="everyFold">
       <summary>{{ words.whyAndWhoToAsk }}</summary>
       <ul class="plain">
         <li v-for="c in shown" :key="c.id">
-          <strong>{{ c.title }}.</strong> {{ ruleOf(c).rest }}
+          <strong>{{ c.title }}.</strong> {{ c.rest }}
           <span class="soft">{{ words.ask(c.ask) }}</span>
         </li>
       </ul>

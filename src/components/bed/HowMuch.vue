@@ -96,7 +96,7 @@ const measures = computed(() => [
         }}</template
         >.
       </p>
-      <h4>{{ words.inOtherMeasures }}</h4>
+      <h3>{{ words.inOtherMeasures }}</h3>
       <table class="plain">
         <tbody>
           <tr v-for="m in measures" :key="m.name">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** All beds side by side at one scale, a bucket beside them to judge by. Press one to look at it. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { yardPicture as words } from '@/text/components/bed'
-import { useElementSize, useMediaQuery, useVirtualList } from '@vueuse/core'
+import { useElementSize, useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Bed } from '@/model/garden/schemas'
 import { bedTitle } from '@/text/base/titles'
@@ -18,7 +19,7 @@ const { beds, chosen, bucket, units } = defineProps<{
 const emit = defineEmits<{ choose: [bedId: string] }>()
 
 /** px per cm: the longest drawn whole has to fit a phone. */
-const narrow = useMediaQuery('(max-width: 760px)')
+const narrow = useOnPhone()
 const scale = computed(() => (narrow.value ? 1.1 : 1.5))
 const pail = computed(() => bucketSilhouette(bucket, scale.value))
 const root = ref<HTMLElement | null>(null)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What it costs: paid at the shop beside what goes into the mix, by bed, and against bags. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { moneyBox as says } from '@/text/components/make'
-import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { againstBagsText, moneyText } from '@/text/base/money'
 import type { AgainstBags } from '@/model/make/money'
@@ -38,7 +38,7 @@ const bar = computed(() => {
     says: [moneyText(paid.used), moneyText(paid.paid), moneyText(paid.paid - paid.used)] as const,
   }
 })
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const bag = defineModel<string>('bag', { required: true })
 const said = computed(() => against && againstBagsText(against, units))
 </script>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What the mix will do, figure by figure: those under the hand at once, the others a frame later. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { benchFigures as words } from '@/text/views/benchFigures'
-import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -99,7 +99,7 @@ const afterwards = computed(() =>
 )
 /** A phone shows at rest what the crop has targets for; the weight is in the line at the top. */
 const LATER_ON_A_PHONE: ReadonlySet<string> = new Set(['weight', 'loss'])
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const isLater = (id: string) => onPhone.value && LATER_ON_A_PHONE.has(id)
 const first = computed(() => atOnce.value.filter((r) => !isLater(r.id)))
 const rest = computed(() => atOnce.value.filter((r) => isLater(r.id)))

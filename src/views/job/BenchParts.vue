@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The parts of the mix and what can become one. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { benchParts as words } from '@/text/views/benchParts'
-import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
@@ -23,7 +23,7 @@ const { garden, job, tables, delayedJob, units, step, shelf, nameOf, hasParts, l
 const emit = defineEmits<{ add: [materialId: string] }>()
 
 /** A phone has room for one step at a time, and for the shelf when it is asked for. */
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const steps: { label: string; value: StepName; name: string }[] = [
   { label: '1', value: 'whole', name: words.aWholePart },
   { label: '½', value: 'half', name: words.halfAPart },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done with a mix as a whole: found, compared, kept, begun from a school, shared, printed. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { benchTools as words } from '@/text/views/benchTools'
 import { vRoving } from '@/composables/page/vRoving'
@@ -10,7 +11,6 @@ import { materialIn } from '@/core/data'
 import { shelfEntry } from '@/model/garden/shelfEntry'
 import { byPacks, type ByPacks, type PackCount } from '@/model/mix/byPacks'
 import { isUnkept, recipeOf, versionOf } from '@/model/mix/versions'
-import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import ShareDialog from '@/components/bench/ShareDialog.vue'
@@ -34,7 +34,7 @@ const emit = defineEmits<{
 const garden = useGarden()
 const tables = useTables(garden)
 /** A phone has room for the first few. */
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const units = computed(() => garden.settings.units)
 const dialog = ref<'versions' | 'starters' | 'share' | 'packs' | null>(null)
 const isOpen = (which: NonNullable<typeof dialog.value>) =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The bench: parts on the left, the container in section, and what the mix will do against what is wanted. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import RecipeCard from '@/components/bench/RecipeCard.vue'
 import { provideBench } from '@/composables/bench/useBenchContext'
@@ -17,7 +18,7 @@ const { garden, tables, delayedJob, delayedAnswer, crop, units, container, step,
   provideBench(() => jobId)
 /** The card for the wall is made when it is printed. */
 const printing = useMediaQuery('print')
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 
 const add = (materialId: string) => garden.run({ type: 'part/add', jobId, materialId, twelfths: step.value })
 /** The finder is fetched while the bench is looked at: pressed, it answers at once. One that cannot be had says so then. */

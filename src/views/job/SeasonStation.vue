@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { seasonStation as words } from '@/text/views/seasonStation'
-import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FoldBox from '@/components/frame/FoldBox.vue'
@@ -129,7 +129,7 @@ const winter = computed(() => {
   return margin && crop.value ? winterText(margin, crop.value.name, units.value) : null
 })
 /** A phone shows the table of months when it is asked for. */
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const over = computed(() => job.value !== undefined && isOver(job.value))
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Pour a can on the mix in its own container and watch it fill, drain, dry and fill again, alone or beside another. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { waterView as words } from '@/text/views/waterView'
 import { usePreferredReducedMotion } from '@vueuse/core'
-import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
@@ -62,7 +62,7 @@ const stills = computed(() =>
   [0, 1.1, 3, 24, hours.value].filter((t, i, all) => t <= hours.value && all.indexOf(t) === i),
 )
 /** On a phone the bar of stations shows the way back at once. */
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const trouble = useWateringTrouble(inHand, problem)
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Every material: what it does, where the figures come from, how it is bought. */
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { shelfMaterials as words } from '@/text/views/shelfMaterials'
 import { atOnce } from '@/text/base/atOnce'
-import { useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import ShelfSheetDialog from '@/components/shelf/ShelfSheetDialog.vue'
@@ -47,7 +47,7 @@ const isMine = ({ material, own }: (typeof rows.value)[number]) =>
 const mine = computed(() => (search.trim() === '' ? rows.value.filter(isMine) : rows.value))
 /** A phone shows the first few. */
 const FIRST = 6
-const onPhone = useMediaQuery('(max-width: 760px)')
+const onPhone = useOnPhone()
 const whole = ref(false)
 const mineShown = computed(() => (onPhone.value && !whole.value ? mine.value.slice(0, FIRST) : mine.value))
 const families = computed(() => {
