@@ -18,7 +18,8 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
 </script>
 
 <template>
-  <section class="no-print" :aria-label="says.beforeYouBegin">
+  <section class="no-print" aria-labelledby="before-title">
+    <h2 id="before-title" class="visually-hidden">{{ says.beforeYouBegin }}</h2>
     <FoldBox id="before-mixing" :title="says.first" :says="says.wetAndMeasure">
       <ul v-if="soaking.length" class="plain soak">
         <li v-for="s in soaking" :key="s.id">

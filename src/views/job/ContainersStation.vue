@@ -122,7 +122,7 @@ const loaded = computed(() =>
         @companions="garden.run({ type: 'job/companions', jobId, cropIds: $event })"
         @planting="garden.run({ type: 'job/planting', jobId, change: $event })"
       />
-      <h2 v-if="rows.length > 1">{{ common.beds }}</h2>
+      <h2 :class="{ 'visually-hidden': rows.length === 1 }">{{ common.beds }}</h2>
       <FillList
         v-if="rows.length > 1"
         :rows="rows"
