@@ -26,7 +26,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
 
   await expect(page).toHaveURL(/season$/)
   await expect(page.getByText('Planted on 22 May 2027.')).toBeVisible()
-  await expect(page.getByRole('img', { name: /^The season on a line of time/ })).toBeVisible()
+  await expect(page.getByRole('group', { name: /^The season on a line of time/ })).toBeVisible()
   const nav = page.getByRole('navigation', { name: 'Stations of this job' })
   await expect(nav.getByRole('link')).toHaveText([
     /Containers/,
@@ -39,6 +39,26 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   ])
   const due = page.getByRole('listitem').filter({ hasText: 'Shade and shelter' })
   await expect(due).toContainText('22 May to 29 May 2027')
+  // Moved along the line by keys and by hand, the list says so; moved back by the list.
+  const bar = page.getByRole('slider', { name: 'Shade and shelter' })
+  await bar.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('PageUp')
+  await expect(due).toContainText('30 May to 6 Jun 2027')
+  await expect(due).toContainText('moved from 22 May')
+  await expect(bar).toBeFocused()
+  const at = (await bar.locator('.bar').boundingBox())!
+  await page.mouse.move(at.x + 4, at.y + 5)
+  await page.mouse.down()
+  await page.mouse.move(at.x + 60, at.y + 9, { steps: 4 })
+  await page.mouse.up()
+  await expect(due).not.toContainText('30 May')
+  await page.getByRole('combobox', { name: 'Task' }).click()
+  await page.getByRole('option', { name: 'Shade and shelter' }).click()
+  await page.getByRole('button', { name: 'Back to 22 May' }).click()
+  await expect(due).toContainText('22 May to 29 May 2027')
+  // pH, salts, food and level lie on the same days.
+  await expect(page.getByRole('img', { name: /^pH\. Expected \d/ })).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save to your calendar' }).click()
   const file = readFileSync(await (await download).path(), 'utf8').replaceAll('\r\n ', '')

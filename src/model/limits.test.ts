@@ -207,6 +207,10 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
   ticks: { at: 20_000, takes: (n) => isJob({ ticks: many(n, (i) => `${i}:peat`) }) },
   filledSteps: { at: 4000, takes: (n) => isJob({ filledSteps: many(n, (i) => `f:${i}`) }) },
   followedSteps: { at: 400, takes: (n) => isJob({ followedSteps: many(n, (i) => `s${i}`) }) },
+  movedDays: {
+    at: 200,
+    takes: (n) => isJob({ movedDays: many(n, (i) => ({ step: `s${i}`, on: '2027-05-01' })) }),
+  },
   answered: { at: 80, takes: (n) => isJob({ dismissed: many(n, (i) => ({ code: `c${i}`, reason: '' })) }) },
   corners: {
     at: 200,

@@ -191,6 +191,7 @@ describe('reading a record', () => {
     stage: 'grown',
     years: null,
     origins: { bag: null, manure: null, vermiculite: null },
+    movedDays: [],
     ...NOTHING_DONE,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {

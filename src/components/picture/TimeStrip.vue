@@ -1,11 +1,16 @@
 <script setup lang="ts">
-/** One line of time: months across, those too cold or too hot marked, tasks as bars with their names, today marked. */
+/**
+ * One line of time: months across, those too cold or too hot marked, tasks as bars with their names, today marked. What
+ * can be moved is dragged to another day, or moved with the arrow keys; what goes with it lies below on the same days.
+ */
 import { timeStripWords as words } from '@/text/components/frame'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { MonthSuits } from '@/core/season'
+import { shortDayText } from '@/text/base/dates'
 import { MONTHS } from '@/text/base/months'
 import { SUITS_MARKS, SUITS_NAMES } from '@/text/season/season'
+import { useMoving } from './useMoving'
 import { timeStrip, type TimeItem } from './timeStrip'
 
 const {
@@ -24,6 +29,8 @@ const {
   /** Days it shows at the least. */
   least?: number
 }>()
+/** A task put on another ISO day. */
+const emit = defineEmits<{ move: [id: string, on: string] }>()
 
 /** A lane, and what lies over and under them, px. */
 const LANE = 24
@@ -32,6 +39,8 @@ const host = ref<HTMLElement | null>(null)
 const { width } = useElementSize(host)
 const strip = computed(() => timeStrip(items, today, width.value, least))
 const height = computed(() => TOP + strip.value.lanes * LANE + 4)
+const moving = useMoving(strip, (id, on) => emit('move', id, on))
+const isAnyMovable = computed(() => strip.value.items.some((i) => i.movable))
 const signOf = (month: number) => {
   const is = suits?.[month]
   return is === 'frost' || is === 'hot' ? ` ${SUITS_MARKS[is]}` : ''
@@ -51,42 +60,73 @@ const legend = computed(() =>
 </script>
 
 <template>
-  <figure class="strip" :aria-label="label">
-    <div ref="host" :style="{ height: `${height}px` }">
-      <svg v-if="strip.lanes" :width="width" :height="height" role="img" :aria-label="label">
-        <g v-for="(m, i) in strip.columns" :key="i" aria-hidden="true">
-          <rect
-            class="month"
-            :class="{
-              other: i % 2 === 1,
-              cold: suits?.[m.month] === 'frost',
-              hot: suits?.[m.month] === 'hot',
-            }"
-            :x="m.x"
-            y="0"
-            :width="m.width"
-            :height="height"
-          />
-          <text class="name" :x="m.x + 5" y="16">
-            {{ headOf(m, i) }}
-          </text>
-        </g>
-        <g v-if="strip.today !== null" class="today" aria-hidden="true">
-          <line :x1="strip.today" :x2="strip.today" y1="0" :y2="height" />
-          <circle :cx="strip.today" cy="4" r="4" />
-        </g>
-        <g v-for="i in strip.items" :key="i.id" class="item" :class="[i.state, { harvest: i.isHarvest }]">
-          <rect :x="i.x" :y="TOP + i.lane * LANE + 5" :width="i.width" height="13" rx="3" />
-          <text :x="i.textX" :y="TOP + i.lane * LANE + 16" :text-anchor="i.isLeft ? 'end' : 'start'">
-            {{ i.title }}{{ i.state === 'done' ? ' ✓' : '' }}
-          </text>
-        </g>
-      </svg>
-    </div>
-    <figcaption v-if="legend || strip.today !== null">
-      <span v-if="strip.today !== null"><i />{{ words.today }}</span> {{ legend }}
-    </figcaption>
-  </figure>
+  <div class="strip">
+    <figure :aria-label="label">
+      <div ref="host" class="host" :style="{ height: `${height}px` }">
+        <svg
+          v-if="strip.lanes"
+          :width="width"
+          :height="height"
+          :role="isAnyMovable ? 'group' : 'img'"
+          :aria-label="label"
+        >
+          <g v-for="(m, i) in strip.columns" :key="i" aria-hidden="true">
+            <rect
+              class="month"
+              :class="{
+                other: i % 2 === 1,
+                cold: suits?.[m.month] === 'frost',
+                hot: suits?.[m.month] === 'hot',
+              }"
+              :x="m.x"
+              y="0"
+              :width="m.width"
+              :height="height"
+            />
+            <text class="name" :x="m.x + 5" y="16">
+              {{ headOf(m, i) }}
+            </text>
+          </g>
+          <g v-if="strip.today !== null" class="today" aria-hidden="true">
+            <line :x1="strip.today" :x2="strip.today" y1="0" :y2="height" />
+            <circle :cx="strip.today" cy="4" r="4" />
+          </g>
+          <g
+            v-for="i in strip.items"
+            :key="i.id"
+            class="item"
+            :class="[
+              i.state,
+              { harvest: i.isHarvest, movable: i.movable, held: moving.held.value?.id === i.id },
+            ]"
+            :transform="moving.held.value?.id === i.id ? `translate(${moving.held.value.by} 0)` : undefined"
+            v-bind="i.movable ? moving.handle(i) : {}"
+            v-on="i.movable ? moving.listeners(i) : {}"
+          >
+            <rect
+              v-if="i.movable"
+              class="grip"
+              :x="i.x - 4"
+              :y="TOP + i.lane * LANE"
+              :width="i.width + 8"
+              :height="LANE - 1"
+            />
+            <rect class="bar" :x="i.x" :y="TOP + i.lane * LANE + 5" :width="i.width" height="13" rx="3" />
+            <text :x="i.textX" :y="TOP + i.lane * LANE + 16" :text-anchor="i.isLeft ? 'end' : 'start'">
+              {{ moving.held.value?.id === i.id ? shortDayText(moving.held.value.on) : i.title
+              }}{{ i.state === 'done' ? ' ✓' : '' }}
+            </text>
+          </g>
+        </svg>
+      </div>
+      <figcaption v-if="legend || strip.today !== null || isAnyMovable">
+        <span v-if="strip.today !== null"><i />{{ words.today }}</span>
+        <span v-if="legend">{{ legend }}</span>
+        <span v-if="isAnyMovable">{{ words.dragToMove }}</span>
+      </figcaption>
+    </figure>
+    <slot name="below" :strip="strip" :width="width" />
+  </div>
 </template>
 
 <style scoped>
@@ -94,7 +134,10 @@ const legend = computed(() =>
   margin: 0 0 -12px;
   min-width: 0;
 }
-div {
+figure {
+  margin: 0;
+}
+.host {
   position: relative;
 }
 svg {
@@ -124,23 +167,41 @@ text {
   fill: var(--ink-soft);
   stroke: none;
 }
-.item rect {
+.item .bar {
   fill: var(--clay-wash);
   stroke: var(--clay);
   stroke-width: 1.5;
 }
-.item.done rect {
+.movable {
+  cursor: ew-resize;
+  touch-action: pan-y;
+}
+.movable:focus-visible {
+  outline: none;
+}
+.movable:focus-visible .grip {
+  stroke: var(--focus);
+  stroke-width: 3;
+}
+.item .grip {
+  fill: transparent;
+  stroke: none;
+}
+.held .grip {
+  fill: var(--clay-wash);
+}
+.item.done .bar {
   fill: var(--edge);
   stroke: var(--edge);
 }
 .item.done text {
   fill: var(--ink-soft);
 }
-.item.late rect {
+.item.late .bar {
   fill: var(--alarm-wash);
   stroke: var(--alarm);
 }
-.item.harvest:not(.done) rect {
+.item.harvest:not(.done) .bar {
   fill: var(--leaf-wash);
   stroke: var(--leaf);
 }
@@ -155,6 +216,9 @@ figcaption {
   margin-top: 2px;
   font-size: 0.9rem;
   color: var(--ink-soft);
+}
+figcaption span + span::before {
+  content: ' · ';
 }
 figcaption i {
   display: inline-block;

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { addDays, formatISO, parseISO } from 'date-fns'
 import { describe, expect, test } from 'vitest'
 import { draws } from '@/core/testing/draws'
-import { timeStrip, type TimeItem } from './timeStrip'
+import { courseRow, ROW, type SmallCourse } from './timeCourses'
+import { movedOn, timeStrip, type TimeItem } from './timeStrip'
 
 const item = (id: string, on: string, until: string | null = null): TimeItem => ({
   id,
@@ -31,7 +32,7 @@ describe('a line of time', () => {
   })
   test('today beyond its ends is not drawn; nothing is drawn of nothing', () => {
     expect(timeStrip([item('a', '2027-04-11')], '2027-06-01', 600).today).toBeNull()
-    expect(timeStrip([], '2027-06-01', 600)).toEqual({ items: [], lanes: 0, columns: [], today: null })
+    expect(timeStrip([], '2027-06-01', 600)).toMatchObject({ items: [], lanes: 0, columns: [], today: null })
   })
   test('a few days are divided into days, with room for the words of the last', () => {
     // Two days and four more after the second: six columns of a hundred px.
@@ -49,6 +50,10 @@ describe('a line of time', () => {
       [5, 0],
     ])
     expect(items[1]!.x).toBeCloseTo(100, 9)
+  })
+  test('reaches back to the first day a task can be moved to', () => {
+    const bound = { ...item('a', '2027-06-11'), movable: { from: '2027-04-20' } }
+    expect(timeStrip([bound], '2027-04-20', 600).begin).toBe('2027-04-01')
   })
   test('words that would leave it on the right are on the left', () => {
     const { items } = timeStrip([item('a', '2027-04-02'), item('b', '2027-04-29')], '2027-04-01', 600)
@@ -77,5 +82,64 @@ describe('a line of time', () => {
       }),
       draws(),
     )
+  })
+})
+
+describe('a task moved along the line', () => {
+  // April and May: 61 days from 1 April.
+  const strip = { begin: '2027-04-01', days: 61 }
+  const task = (movable: NonNullable<TimeItem['movable']> = {}) => ({ ...item('a', '2027-04-11'), movable })
+  test('goes by whole days, over the end of a month', () => {
+    expect(movedOn(task(), -3, strip)).toBe('2027-04-08')
+    expect(movedOn(task(), 21, strip)).toBe('2027-05-02')
+  })
+  test('keeps within the line, and within what it is bound to', () => {
+    expect(movedOn(task(), -40, strip)).toBe('2027-04-01')
+    expect(movedOn(task(), 400, strip)).toBe('2027-05-31')
+    expect(movedOn(task({ to: '2027-04-13' }), 9, strip)).toBe('2027-04-13')
+    expect(movedOn(task({ from: '2027-04-09' }), -9, strip)).toBe('2027-04-09')
+  })
+})
+
+describe('a small course under the line', () => {
+  // Ten px a day.
+  const strip = timeStrip([item('a', '2027-04-11'), item('b', '2027-05-02')], '2027-05-01', 610)
+  const course: SmallCourse = {
+    id: 'pH',
+    name: 'pH',
+    label: '',
+    expected: [
+      { on: '2027-04-11', value: 5 },
+      { on: '2027-05-11', value: 7 },
+    ],
+    read: [{ on: '2027-04-21', value: 6 }],
+    suits: { low: 5, high: 7 },
+    limit: null,
+    isDown: false,
+    write: (x) => x.toFixed(1),
+  }
+  test('lies on the days of the line; half the span is half the height', () => {
+    const { line, read, from, to, band } = courseRow(course, strip, 610)
+    const [first, last] = line.split(' ').map((p) => p.split(',').map(Number))
+    expect(first![0]).toBeCloseTo(100, 9)
+    expect(last![0]).toBeCloseTo(400, 9)
+    expect(read[0]!.x).toBeCloseTo(200, 9)
+    expect(read[0]!.y).toBeCloseTo((first![1]! + last![1]!) / 2, 1)
+    expect(from).toBeCloseTo(100, 9)
+    expect(to).toBeCloseTo(400, 9)
+    // The band spans all there is: from the highest point to the lowest.
+    expect(band!.y).toBeCloseTo(last![1]!, 1)
+    expect(band!.y + band!.height).toBeCloseTo(first![1]!, 1)
+  })
+  test('what sinks goes down from nothing', () => {
+    const { line } = courseRow({ ...course, suits: null, isDown: true }, strip, 610)
+    const [first, last] = line.split(' ').map((p) => Number(p.split(',')[1]))
+    expect(last!).toBeGreaterThan(first!)
+    expect(last!).toBeLessThanOrEqual(ROW)
+  })
+  test('a limit is drawn where the values come near it, and the last figures have their words', () => {
+    expect(courseRow({ ...course, limit: 20 }, strip, 610).limit).toBeNull()
+    expect(courseRow({ ...course, limit: 8 }, strip, 610).limit).toBeLessThan(ROW / 2)
+    expect(courseRow(course, strip, 610).words.map((w) => w.text)).toEqual(['6.0', '7.0'])
   })
 })

@@ -3,6 +3,7 @@ import {
   addMonths,
   differenceInCalendarDays,
   endOfMonth,
+  formatISO,
   getDate,
   getMonth,
   max,
@@ -20,6 +21,8 @@ export interface TimeItem {
   state: 'done' | 'open' | 'late'
   /** What is picked is drawn in leaf. */
   isHarvest?: boolean
+  /** It can be put on another day, from one ISO day to another where it is bound. */
+  movable?: { from?: string; to?: string }
 }
 interface Placed extends TimeItem {
   x: number
@@ -29,13 +32,33 @@ interface Placed extends TimeItem {
   textX: number
   isLeft: boolean
 }
-interface Strip {
+export interface Strip {
   items: Placed[]
   lanes: number
   /** Months, or days where it is short, px; months from 0. */
   columns: { x: number; width: number; month: number; day: number | null }[]
   today: number | null
+  /** First day, ISO, and how many days it shows. */
+  begin: string
+  days: number
+  /** Where an ISO day begins, px. */
+  at: (day: string) => number
 }
+const NO_STRIP: Strip = { items: [], lanes: 0, columns: [], today: null, begin: '', days: 0, at: () => 0 }
+
+/**
+ * The day a task comes to lie on when it is moved by so many px of a strip or by days: within the strip and within
+ * what the task is bound to, ISO.
+ */
+export function movedOn(item: TimeItem, by: number, { begin, days }: Pick<Strip, 'begin' | 'days'>): string {
+  const last = iso(addDays(parseISO(begin), days - 1))
+  const from = latest(item.movable?.from ?? begin, begin)
+  const to = earliest(item.movable?.to ?? last, last)
+  return earliest(latest(iso(addDays(parseISO(item.on), by)), from), to)
+}
+const iso = (day: Date) => formatISO(day, { representation: 'date' })
+const latest = (a: string, b: string) => (a > b ? a : b)
+const earliest = (a: string, b: string) => (a < b ? a : b)
 
 /** A letter of 13.5 px, on the average; the least width of a bar; room between bar and words, px. */
 const LETTER = 7
@@ -50,8 +73,8 @@ const ROOM = 4
  * bars in as few lanes as keep them and their words apart, in the order they begin.
  */
 export function timeStrip(items: readonly TimeItem[], today: string, width: number, least = 0): Strip {
-  if (items.length === 0 || width <= 0) return { items: [], lanes: 0, columns: [], today: null }
-  const days = items.flatMap((i) => [i.on, i.until ?? i.on]).sort()
+  if (items.length === 0 || width <= 0) return NO_STRIP
+  const days = items.flatMap((i) => [i.movable?.from ?? i.on, i.on, i.until ?? i.on]).sort()
   const [first, last] = [parseISO(days[0]!), parseISO(days.at(-1)!)]
   const isShort = differenceInCalendarDays(last, first) < SHORT
   const begin = isShort ? first : startOfMonth(first)
@@ -81,5 +104,13 @@ export function timeStrip(items: readonly TimeItem[], today: string, width: numb
     columns.push({ x, width: wide, month: getMonth(day), day: isShort ? getDate(day) : null })
   }
   const now = at(parseISO(today))
-  return { items: placed, lanes: ends.length, columns, today: now >= 0 && now <= width ? now : null }
+  return {
+    items: placed,
+    lanes: ends.length,
+    columns,
+    today: now >= 0 && now <= width ? now : null,
+    begin: iso(begin),
+    days: all,
+    at: (day) => at(parseISO(day)),
+  }
 }

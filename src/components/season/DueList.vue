@@ -6,7 +6,16 @@ import FoldBox from '../frame/FoldBox.vue'
 import TickLine from '../frame/TickLine.vue'
 
 const { rows, locked } = defineProps<{
-  rows: readonly { id: string; title: string; text: string; when: string; done: boolean; late: boolean }[]
+  rows: readonly {
+    id: string
+    title: string
+    text: string
+    when: string
+    done: boolean
+    late: boolean
+    /** The day worked out, in words, where the grower has put it on another. */
+    movedFrom?: string
+  }[]
   /** Nothing can be ticked yet. */
   locked: boolean
 }>()
@@ -41,7 +50,8 @@ const groups = computed(() =>
           @update:done="emit('tick', d.id, $event)"
         >
           <span class="when"
-            >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small></span
+            >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small
+            ><small v-if="d.movedFrom" class="moved">{{ words.moved(d.movedFrom) }}</small></span
           >
         </TickLine>
       </ol>
@@ -58,6 +68,9 @@ const groups = computed(() =>
 .when small {
   display: block;
   color: var(--alarm);
+}
+.when .moved {
+  color: var(--ink-soft);
 }
 @media (max-width: 900px) {
   .when {

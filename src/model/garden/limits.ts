@@ -138,6 +138,13 @@ export const GARDEN_LIMITS = defineLimits({
     unit: 'ticked steps of a season',
     source: 'our assumption: more than one a day',
   },
+  movedDays: {
+    value: 200,
+    low: 40,
+    high: 800,
+    unit: 'tasks of a job put on another day',
+    source: 'our assumption: ten times the tasks of a season',
+  },
   answered: {
     value: 80,
     low: 40,

@@ -579,6 +579,24 @@ describe('the timetable', () => {
       ['coir_buffer', '2026-04-19', '2026-04-20'],
     ])
   })
+  test('a step may be begun sooner, with what comes before it; never too late to be over', () => {
+    const own = (on: string, over: Partial<Job> = {}) =>
+      at({ mixOn: '2026-04-20', movedDays: [{ step: 'peat_soak:peat_medium', on }], ...over })
+    const sooner = own('2026-04-15')
+    expect(sooner.before[0]).toMatchObject({
+      begin: '2026-04-15',
+      ready: '2026-04-16',
+      movedFrom: '2026-04-19',
+      late: false,
+    })
+    // The day before the first step.
+    expect(sooner.buyBy).toBe('2026-04-14')
+    expect(own('2026-04-25').before[0]).toMatchObject({ begin: '2026-04-19' })
+    // Begun sooner than today, and not needed before: nothing is late, and the soonest mixing day is as it was.
+    const past = own('2026-04-02')
+    expect(past.clashes).toEqual([])
+    expect(past.earliest).toBe(at({ mixOn: '2026-04-20' }).earliest)
+  })
   test('tells what clashes: begun too late, planted too soon, too cold', () => {
     const late = at({ mixOn: '2026-04-10' })
     expect(late.clashes.map((c) => c.code)).toEqual(['begun-too-late'])

@@ -1,6 +1,7 @@
 import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { prepLead, PREP_STEPS, prepStep, stepsFor, type PrepStep } from '@/core/preparing'
 import { isoDay } from '../calendar/isoDay'
+import { movedDay } from '../calendar/movedDay'
 import { plannedDay, plantingDay, type Planted } from '../calendar/plantingDay'
 import type { Job, Place } from '../garden/schemas'
 import type { DoseTotal } from './doseTotals'
@@ -19,6 +20,8 @@ export interface TimedStep {
   /** ISO days: when it is begun, and when it is ready. */
   begin: string
   ready: string
+  /** The last day it can be begun, where the grower begins it sooner. */
+  movedFrom?: string
   /** How long it takes, days. */
   days: number
   /** Water to have at hand, litres; 0 for none. */
@@ -130,7 +133,10 @@ export function lostOnPreparing(job: Job): Map<string, number> {
   return lost
 }
 
-/** Steps before mixing, each ended by what comes after it for the same material; the last on the mixing day. */
+/**
+ * Steps before mixing, each ended by what comes after it for the same material; the last on the mixing day. A step may
+ * be begun sooner, on a day of the grower's; never so late that it is not over.
+ */
 function stepsBefore(chosen: readonly OfferedStep[], mixOn: string, given: ToPrepare): TimedStep[] {
   const byAbout = new Map<string, OfferedStep[]>()
   for (const s of chosen) byAbout.set(s.about, [...(byAbout.get(s.about) ?? []), s])
@@ -139,8 +145,13 @@ function stepsBefore(chosen: readonly OfferedStep[], mixOn: string, given: ToPre
     let ready = mixOn
     for (const step of [...steps].reverse()) {
       const days = prepLead(step.prep, temperatureOn(given.place, ready)).value
-      const begin = dayBefore(ready, waits(days))
-      timed.push(timedStep(step, { begin, ready, days }, given))
+      const last = dayBefore(ready, waits(days))
+      const own = movedDay(given.job, step.id)
+      const isSooner = own !== undefined && own < last
+      const begin = isSooner ? own : last
+      const over = isSooner ? dayAfter(own, waits(days)) : ready
+      const row = timedStep(step, { begin, ready: over, days }, given)
+      timed.push(isSooner ? { ...row, movedFrom: last, late: !row.done && last < given.today } : row)
       ready = begin
     }
   }
@@ -187,7 +198,8 @@ const longestBefore = (chosen: readonly OfferedStep[], mixOn: string, given: ToP
   )
 
 /** The first day from today on by which every step can be over; each day has its own temperature. */
-function soonest(before: readonly OfferedStep[], given: ToPrepare): string {
+function soonest(before: readonly OfferedStep[], asked: ToPrepare): string {
+  const given = { ...asked, job: { ...asked.job, movedDays: [] } }
   for (let days = 0; days < LONGEST_WAIT; days++) {
     const day = dayAfter(given.today, days)
     if (longestBefore(before, day, given) <= days) return day

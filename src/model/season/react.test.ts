@@ -4,7 +4,7 @@ import { describe, expect, test } from 'vitest'
 import { demoGarden } from '@/demo/demoGarden'
 import { dueText } from '@/text/season/seasonPlan'
 import { entryKey, jobOf, placeOf, recordOf, testKey, type Garden } from '../garden/garden'
-import type { AnyData, Entry } from '../garden/schemas'
+import type { AnyData, Entry, Job } from '../garden/schemas'
 import { startingTest } from '../learn/startingTest'
 import { evaluateJob } from '../mix/evaluateJob'
 import { correctionFor } from './correction'
@@ -19,12 +19,14 @@ const record = once(() => recordOf(demo(), job().recordId!)!)
 const evaluation = once(() => valueOf(evaluateJob(job(), placeOf(demo()), PUBLISHED)))
 const planted = job().plantedOn!
 const { on, entry } = linesOf(job(), planted)
-function dues(today: number, ...entries: Entry[]) {
+function dues(today: number, ...lines: (Entry | { move: Job['movedDays'][number] })[]) {
+  const entries = lines.flatMap((l) => ('move' in l ? [] : [l]))
   const garden: Garden = new Map<string, AnyData>([
     ...[...demo()].filter(([key]) => !key.startsWith('entry/')),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
-  const fresh = { ...job(), followedSteps: [] }
+  const movedDays = lines.flatMap((l) => ('move' in l ? [l.move] : []))
+  const fresh = { ...job(), followedSteps: [], movedDays }
   const plan = seasonPlan(fresh, daysOf(fresh, record().madeOn), evaluation(), placeOf(demo()))
   return reactTo(plan.due, {
     job: fresh,
@@ -49,6 +51,23 @@ describe('what is due answers to the log', () => {
     // A later reading takes the place of the first: nothing is asked of a mix that has come right.
     const right = dues(25, entry('pH', 8, 4.9), entry('pH', 22, 6.3))
     expect(of(right, 'correct-ph')).toEqual([])
+  })
+  test('a task lies on the day the grower put it on; a harvest does not, and what was done since outdates it', () => {
+    const plain = dues(5)
+    const moved = (step: string, to: string, log: Entry[] = []) =>
+      dues(60, ...log, { move: { step, on: to } })
+    const shade = of(plain, 'shade')[0]!
+    const after = of(moved('shade', '2026-06-01'), 'shade')[0]!
+    expect(after).toMatchObject({ on: '2026-06-01', movedFrom: shade.on })
+    // As long as before.
+    expect(Date.parse(after.until!) - Date.parse(after.on)).toBe(
+      Date.parse(shade.until!) - Date.parse(shade.on),
+    )
+    expect(dueText(after, [], '', 'metric').movedFrom).toBe('16 May')
+    expect(of(moved('harvest', '2026-06-01'), 'harvest')[0]).toEqual(of(dues(60), 'harvest')[0])
+    const fed = [entry('fed', 50, null)]
+    expect(of(moved('feed', on(40).slice(0, 10), fed), 'feed')[0]!.movedFrom).toBeUndefined()
+    expect(of(moved('feed', on(70).slice(0, 10), fed), 'feed')[0]!.on).toBe(on(70).slice(0, 10))
   })
   test('a pH that is right asks for nothing, and answers its task', () => {
     const fine = dues(12, entry('pH', 2, 6.3))

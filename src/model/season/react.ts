@@ -2,6 +2,7 @@ import { addDays, differenceInCalendarDays, getMonth, parseISO } from 'date-fns'
 import { USUAL_SALT_LIMIT } from '@/core/nutrients'
 import type { Evaluation } from '@/core/evaluate'
 import { isoDay } from '../calendar/isoDay'
+import { daysAfter, daysBetween, movedDay } from '../calendar/movedDay'
 import type { Job } from '../garden/schemas'
 import type { Correction } from './correction'
 import { readingsOf, type Noted } from './readings'
@@ -33,7 +34,7 @@ const later = (at: string, days: number) => isoDay(addDays(parseISO(at), days))
 
 /** What the log is read against: the job, its figures, its lines, and the day it is, ISO. */
 export interface Reacting {
-  job: Pick<Job, 'followedSteps'>
+  job: Pick<Job, 'followedSteps' | 'movedDays'>
   evaluation: Evaluation | null
   log: SeasonLog
   today: string
@@ -46,7 +47,18 @@ export interface Reacting {
  */
 export function reactTo(due: readonly Due[], reacting: Reacting): Due[] {
   const more = [afterPH, afterSalts, afterSinking, afterWatering].flatMap((asks) => asks(reacting))
-  return [...moved(due, reacting.log), ...more].sort((a, b) => a.on.localeCompare(b.on))
+  return [...moved(due, reacting.log), ...more]
+    .map((d) => onItsDay(d, reacting.job))
+    .sort((a, b) => a.on.localeCompare(b.on))
+}
+
+/** A task on the day the grower put it on. A harvest keeps its own, and what was done since goes by that. */
+function onItsDay(due: Due, job: Pick<Job, 'movedDays'>): Due {
+  const on = movedDay(job, due.id)
+  if (on === undefined || on === due.on || due.code === 'harvest' || (due.lastOn && on <= due.lastOn))
+    return due
+  const until = due.until && daysAfter(due.until, daysBetween(due.on, on))
+  return { ...due, on, until, movedFrom: due.on }
 }
 
 function isFresh(at: string, today: string): boolean {

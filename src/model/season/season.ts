@@ -68,6 +68,8 @@ export interface Due {
   lastOn?: string
   /** Litres that fill it up again. */
   litres?: number
+  /** The day worked out, where the grower has put it on another. */
+  movedFrom?: string
   /** ISO dates. */
   on: string
   until: string | null

@@ -133,11 +133,15 @@ function readCourse(of: Timeline, start: string, q: TimelineQuestion): DayPoint[
 }
 
 /**
- * A season by one thing: what was to be expected, and what was read. Null where no day is known to count from. The
- * expected course ends a little after the last reading, or with the first season.
+ * A season by one thing: what was to be expected, and what was read. Null where no day is known to count from; `start`
+ * is another day to count from, ISO. The expected course ends a little after the last reading, or with the first
+ * season.
  */
-export function timelineOf(of: Timeline, question: TimelineQuestion): TimelineCourse | null {
-  const start = seasonStart(question)
+export function timelineOf(
+  of: Timeline,
+  question: TimelineQuestion,
+  start: string | null = seasonStart(question),
+): TimelineCourse | null {
   if (!start) return null
   const read = readCourse(of, start, question)
   const last = Math.max(150, (read.at(-1)?.day ?? 0) + 14)

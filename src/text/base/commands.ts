@@ -35,6 +35,7 @@ const DONE: {
     if (command.list === 'readyLeft') return 'leaving a step out'
     return command.done ? 'ticking a step' : 'unticking a step'
   },
+  'step/move': (command) => (command.on === null ? 'the day worked out' : 'another day for a task'),
   'job/marks': (command) => command.what,
   'shelf/put': (command) => command.what,
   'entries/put': (command) => command.what,

@@ -23,6 +23,7 @@ const FIELDS: Record<string, string> = {
   ticks: 'list of ticked measures',
   filledSteps: 'list of ticked steps',
   followedSteps: 'list of ticked steps',
+  movedDays: 'list of tasks on days of their own',
   dismissed: 'list of answered warnings',
   others: 'list of packs',
   place: 'place',

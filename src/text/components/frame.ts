@@ -17,4 +17,5 @@ export const termHint = {
 
 export const timeStripWords = {
   today: 'today',
+  dragToMove: 'Drag a task to another day, or use the arrow keys.',
 }

@@ -9,6 +9,15 @@ export const causeList = {
 export const dueList = {
   done: (count: Shown) => `Done (${count})`,
   pastItsDay: 'overdue',
+  moved: (day: Shown) => `moved from ${day}`,
+}
+
+export const moveTask = {
+  title: 'Move a task',
+  says: 'to another day',
+  task: 'Task',
+  day: 'Day',
+  workedOut: (day: Shown) => `Back to ${day}`,
 }
 
 export const logSheetDialog = {

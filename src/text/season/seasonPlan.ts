@@ -77,6 +77,7 @@ export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, un
       said ||
       `${due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`}${due.safeFrom ? ` ${manureText(due.safeFrom)}` : ''}`,
     when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
+    ...(due.movedFrom && { movedFrom: shortDayText(due.movedFrom) }),
   }
 }
 

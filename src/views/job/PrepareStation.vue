@@ -11,10 +11,12 @@ import FoldBox from '@/components/frame/FoldBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TimeStrip from '@/components/picture/TimeStrip.vue'
 import type { TimeItem } from '@/components/picture/timeStrip'
+import MoveTask from '@/components/season/MoveTask.vue'
 import PrepSteps from '@/components/make/PrepSteps.vue'
 import TimerList from '@/components/make/TimerList.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import { useCautions } from '@/composables/make/useCautions'
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { useJob } from '@/composables/job/useJob'
 import { useQuantities } from '@/composables/make/useQuantities'
 import { useStations } from '@/composables/job/useStations'
@@ -50,6 +52,13 @@ const table = computed(() =>
 const rowOf = (step: TimedStep): StepRow => ({ ...step, ...stepText(step, units.value) })
 const before = computed(() => (table.value?.before ?? []).map(rowOf))
 const after = computed(() => (table.value?.after ?? []).map(rowOf))
+const onPhone = useOnPhone()
+const canMove = computed(() => !onPhone.value && job.value?.recordId === null)
+/** The mixing day goes by its own field; a step is begun sooner than it has to be. */
+function move(step: string, on: string | null) {
+  if (step === 'mix') setDay(on ?? '')
+  else garden.run({ type: 'step/move', jobId, step, on })
+}
 /** From buying to planting on a line of time. */
 const onLine = computed((): TimeItem[] => {
   const t = table.value
@@ -74,10 +83,28 @@ const onLine = computed((): TimeItem[] => {
       on: s.begin,
       until: s.ready,
       state: stateOf(s.done, s.ready),
+      ...(s.prep.phase === 'before' &&
+        !s.done &&
+        canMove.value && { movable: { from: today, to: s.movedFrom ?? s.begin } }),
     })),
-    { id: 'mix', title: words.mix, on: t.mixOn, until: null, state: stateOf(isMade, t.mixOn) },
+    {
+      id: 'mix',
+      title: words.mix,
+      on: t.mixOn,
+      until: null,
+      state: stateOf(isMade, t.mixOn),
+      ...(!isMade && canMove.value && { movable: { from: t.earliest } }),
+    },
   ]
 })
+/** What can be begun sooner than it has to be. */
+const toMove = computed(() =>
+  job.value?.recordId === null
+    ? before.value
+        .filter((s) => !s.done)
+        .map(({ id, title, begin, movedFrom }) => ({ id, title, on: begin, movedFrom }))
+    : [],
+)
 const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText(c, units.value)))
 const offers = computed(() => (table.value?.offered ?? []).map((o) => offeredText(o, units.value)))
 const isHot = computed(() => before.value.some((s) => s.prep.id.startsWith('soil_pasteurise')))
@@ -119,7 +146,13 @@ async function saveCalendar() {
     <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
       <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
-      <TimeStrip class="line no-print" :items="onLine" :today="today" :label="words.lineOfTime" />
+      <TimeStrip
+        class="line no-print"
+        :items="onLine"
+        :today="today"
+        :label="words.lineOfTime"
+        @move="move"
+      />
       <section aria-labelledby="before-title">
         <h2 id="before-title">{{ words.beforeMixing }}</h2>
         <p class="soft">{{ mixingDayText(table) }}</p>
@@ -141,6 +174,7 @@ async function saveCalendar() {
           <h2>{{ words.afterMixingBeforePlanting }}</h2>
           <PrepSteps :steps="after" @tick="(id, done) => set('readySteps', id, done)" @leave="leave" />
         </template>
+        <MoveTask v-if="toMove.length" id="prepare-move" class="no-print" :tasks="toMove" @move="move" />
         <FoldBox
           id="prepare-more"
           class="no-print"

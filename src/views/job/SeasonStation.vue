@@ -9,9 +9,11 @@ import FoldBox from '@/components/frame/FoldBox.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import MonthStrip from '@/components/MonthStrip.vue'
+import TimeCourses from '@/components/picture/TimeCourses.vue'
 import TimeStrip from '@/components/picture/TimeStrip.vue'
 import type { TimeItem } from '@/components/picture/timeStrip'
 import DueList from '@/components/season/DueList.vue'
+import MoveTask from '@/components/season/MoveTask.vue'
 import { saveFile } from '@/composables/page/saveFile'
 import { useJob } from '@/composables/job/useJob'
 import { useNewJob } from '@/composables/job/useNewJob'
@@ -28,10 +30,11 @@ import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/titles'
 import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/winter'
+import { smallCourses } from '@/text/season/smallCourses'
 import { dueText, stillToFeedText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
 const { jobId } = defineProps<{ jobId: string }>()
-const { garden, job, tables, units, crop, place, evaluation, quantities } = useJob(() => jobId)
+const { garden, job, tables, units, crop, place, bands, evaluation, quantities } = useJob(() => jobId)
 const { again } = useNewJob()
 const { to } = useStations(() => jobId)
 
@@ -40,6 +43,8 @@ const record = computed(() =>
 )
 const answer = computed(() => (evaluation.value?.ok ? evaluation.value.value : null))
 const today = isoDay(new Date())
+/** A phone shows the table of months when it is asked for, and moves tasks by their names. */
+const onPhone = useOnPhone()
 const dates = computed(() =>
   job.value ? jobDates(garden.records, job.value, today, quantities.value ?? undefined) : null,
 )
@@ -102,11 +107,34 @@ const onLine = computed((): TimeItem[] => {
       on: due.on,
       until: due.until,
       isHarvest,
+      ...(!done && !isHarvest && !onPhone.value && { movable: {} }),
       state: done ? 'done' : late ? 'late' : 'open',
     }
   })
   const state = planted.said ? 'done' : 'open'
   return [{ id: 'planted', title: words.planted, on: planted.day, until: null, state }, ...tasks]
+})
+/** What is still to do and can be put on another day. */
+const toMove = computed(() =>
+  plan.value!.due.flatMap(({ id, on, code, done, movedFrom }, i) =>
+    done || code === 'harvest' ? [] : [{ id, title: rows.value[i]!.title, on, movedFrom }],
+  ),
+)
+const move = (step: string, on: string | null) => garden.run({ type: 'step/move', jobId, step, on })
+/** pH, salts, food and level on the same days. */
+const courses = computed(() => {
+  if (!job.value || !answer.value || !plan.value) return []
+  const log = seasonLog(garden.records, job.value)
+  return smallCourses({
+    job: job.value,
+    record: record.value,
+    evaluation: answer.value,
+    entries: log.entries,
+    tests: log.tests,
+    bands: bands.value,
+    units: units.value,
+    start: dates.value?.mixOn ?? plan.value.planted.day,
+  })
 })
 /** What is still to do, for the grower's calendar. */
 const tasks = computed((): CalendarTask[] =>
@@ -128,8 +156,6 @@ const winter = computed(() => {
   const margin = job.value && winterOf(job.value, place.value)
   return margin && crop.value ? winterText(margin, crop.value.name, units.value) : null
 })
-/** A phone shows the table of months when it is asked for. */
-const onPhone = useOnPhone()
 const over = computed(() => job.value !== undefined && isOver(job.value))
 </script>
 
@@ -141,7 +167,17 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       :today="today"
       :suits="outdoors?.suits"
       :label="words.lineOfTime"
-    />
+      @move="move"
+    >
+      <template v-if="courses.length" #below="{ strip, width }">
+        <FoldBox id="season-courses" :title="words.courses" :says="words.coursesSays">
+          <TimeCourses :strip="strip" :width="width" :courses="courses" />
+          <p class="soft">
+            {{ words.coursesKey }} <RouterLink :to="to('log')">{{ words.coursesInTheLog }}</RouterLink>
+          </p>
+        </FoldBox>
+      </template>
+    </TimeStrip>
     <section aria-labelledby="due-title">
       <div class="row head">
         <h2 id="due-title">{{ words.whatIsDue }}</h2>
@@ -168,6 +204,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       </p>
       <p v-else class="soft">{{ words.plantedOn(dayText(plan.planted.day)) }}</p>
       <DueList :rows="rows" :locked="!plan.planted.said" @tick="tick" />
+      <MoveTask v-if="toMove.length" id="season-move" :tasks="toMove" @move="move" />
       <p v-if="plan.harvest?.slowed" class="soft">
         {{ words.harvestIsDrawnOutBy }}
       </p>

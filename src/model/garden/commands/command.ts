@@ -56,6 +56,8 @@ export type Command =
     }
   /** A step of getting ready, of filling or of the season, done or not; or one of getting ready added or left out. */
   | { type: 'steps/set'; jobId: string; list: StepList; step: string; done: boolean }
+  /** A task on a day of its own; on the day worked out again where null. */
+  | { type: 'step/move'; jobId: string; step: string; on: string | null }
   /** What was bought, read, timed and made otherwise; `what` for the undo button. */
   | { type: 'job/marks'; jobId: string; change: Partial<Pick<Job, MarkList>>; what: string }
   /** A band moved, or left to the crop again. */

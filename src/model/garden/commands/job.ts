@@ -67,6 +67,10 @@ const JOBS: Rows = {
     const rest = job[list].filter((s) => s !== step)
     return { ...job, [list]: done ? [...rest, step] : rest }
   },
+  'step/move': (job, { step, on }) => {
+    const rest = job.movedDays.filter((m) => m.step !== step)
+    return { ...job, movedDays: on === null ? rest : [...rest, { step, on }] }
+  },
 }
 
 /** A job after a command; the same one where the command is not about it. */

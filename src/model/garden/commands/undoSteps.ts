@@ -9,6 +9,8 @@ export function mergeKeyOf(command: Command): string | null {
     case 'job/plan':
     case 'job/planting':
       return `${command.type} ${command.jobId}`
+    case 'step/move':
+      return `${command.type} ${command.jobId} ${command.step}`
     case 'mix/lime':
       // Typing on is one step; another way of giving lime is a step of its own.
       return command.lime.mode === undefined ? `${command.type} ${command.jobId}` : null

@@ -52,7 +52,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 11,
+  job: 12,
   learned: 1,
   material: 2,
   photo: 1,
@@ -68,8 +68,11 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
  * Any other version has a step in `src/storage/migrations`.
  */
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
-  /** An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears. */
-  job: [9, 10, 11],
+  /**
+   * An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears; days
+   * of tasks.
+   */
+  job: [9, 10, 11, 12],
   /** What its floor bears. */
   bed: [2],
   /** Ions of a water report. */

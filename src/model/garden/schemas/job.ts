@@ -90,6 +90,11 @@ export const jobSchema = recipeSchema.extend({
   plantedOn: z.iso.date().nullable(),
   /** What the season asked for and was done. */
   followedSteps: z.array(text(120)).max(GARDEN_LIMITS.followedSteps.value),
+  /** Tasks of getting ready and of the season that the grower has put on a day of their own. */
+  movedDays: z
+    .array(z.object({ step: text(120), on: z.iso.date() }))
+    .max(GARDEN_LIMITS.movedDays.value)
+    .default([]),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   /** Recipes kept on the way, oldest first. */
