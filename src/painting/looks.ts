@@ -7,6 +7,9 @@ export interface Look {
   grain: 'flake' | 'crumb' | 'chunk' | 'sliver' | 'plate' | 'fibre' | 'hull' | 'speck' | 'pebble'
 }
 
+/** Tint of a mix as a whole. */
+export const MIX_TINT = '#6b5136'
+
 const BY_FAMILY: Record<Material['family'], Look> = {
   peat: { tint: '#5f4029', edge: '#3d2817', grain: 'flake' },
   coir: { tint: '#a0693a', edge: '#6f4522', grain: 'fibre' },
@@ -22,7 +25,7 @@ const BY_FAMILY: Record<Material['family'], Look> = {
   perlite: { tint: '#fffefa', edge: '#7d776c', grain: 'chunk' },
   vermiculite: { tint: '#bd9a4a', edge: '#7d6226', grain: 'plate' },
   mineral: { tint: '#b9a98f', edge: '#7c6d54', grain: 'pebble' },
-  mix: { tint: '#6b5136', edge: '#43311d', grain: 'crumb' },
+  mix: { tint: MIX_TINT, edge: '#43311d', grain: 'crumb' },
 }
 
 const BY_ID: Record<string, Partial<Look>> = {

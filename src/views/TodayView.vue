@@ -13,7 +13,7 @@ import { useDues } from '@/composables/season/useDues'
 import { useVerdictLines } from '@/composables/job/useVerdictLines'
 import type { TimeItem } from '@/components/picture/timeStrip'
 import { cropName } from '@/core/data/cropTable'
-import { judgedBed, liveJob, placeOf } from '@/model/garden/garden'
+import { liveJob, placeOf } from '@/model/garden/garden'
 import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
@@ -79,7 +79,6 @@ const open = computed(() =>
         late,
         on: due?.on ?? '9',
         due: due ? `${line.title}: ${lowerFirst(inUnits(due.title, garden.settings.units))}` : '',
-        kind: judgedBed(line.job).spec.vessel.kind,
       }
     })
     .sort((a, b) => a.on.localeCompare(b.on)),
@@ -162,7 +161,7 @@ function startAgain(id: string) {
         </p>
         <ListInSight v-if="openFound.length" v-slot="{ item: o }" :items="openFound" :lines="CARDS">
           <JobCard
-            :kind="o.kind"
+            :job="o.job"
             :title="o.title"
             :about="o.about"
             :to="to(o.station.id, o.job)"

@@ -7,8 +7,9 @@ const LONGEST = 260
 const GAP = 22
 const LABEL = 66
 const NARROWEST = 124
-/** px round a drawing, for its line, and round the button it stands in. */
-const EDGE = 3
+/** px round a drawing, for its line. */
+export const EDGE = 3
+/** px round the button it stands in. */
 const PADDING = 20
 
 /** A silhouette: size in px, points of its wall and of the mix in it. */

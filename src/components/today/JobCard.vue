@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** A job in hand: what it is, and what it asks for next. */
 import type { RouteLocationRaw } from 'vue-router'
-import type { VesselKind } from '@/model/garden/schemas'
-import VesselGlyph from '../VesselGlyph.vue'
+import type { Job } from '@/model/garden/schemas'
+import JobSection from './JobSection.vue'
 
 const {
-  kind,
+  job,
   title,
   about,
   says = '',
@@ -14,7 +14,7 @@ const {
   station,
   late,
 } = defineProps<{
-  kind: VesselKind
+  job: Job
   title: string
   /** Its crop and beds. */
   about: string
@@ -31,7 +31,7 @@ const {
 
 <template>
   <RouterLink class="job" :to="to">
-    <VesselGlyph :kind="kind" />
+    <JobSection :job="job" />
     <span class="words">
       <strong>{{ title }}</strong>
       <span class="soft">{{ about }}</span>
