@@ -1,5 +1,5 @@
 import type { CardLine } from '@/model/make/batchCard'
-import { lookOf } from '@/painting/looks'
+import { tintOfLine } from './tub'
 
 /** More buckets than these are shown by number alone. */
 const MOST = 5
@@ -10,7 +10,5 @@ export function bucketsOf(line: CardLine): { glyphs: number[]; tint: string } {
   const whole = Math.floor(line.twelfths / 12)
   const rest = line.twelfths % 12
   const glyphs = whole > MOST ? [12] : [...Array.from({ length: whole }, () => 12), ...(rest ? [rest] : [])]
-  // A finished mix looks like the most of what is in it.
-  const material = 'material' in line.what ? line.what.material : line.what.most
-  return { glyphs, tint: material ? lookOf(material).tint : '' }
+  return { glyphs, tint: tintOfLine(line) }
 }

@@ -4,6 +4,7 @@ import type { Topic } from '@/core/appraisal'
 import { cropById, materialIn, PUBLISHED } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
 import { toEnd } from '@/core/toEnd'
+import { cropInText } from '@/text/base/cropInText'
 import { foundText, saidText } from '@/text/mix/finder'
 import { dosesText } from '@/text/mix/offers'
 import { verdictText } from '@/text/mix/topics'
@@ -119,7 +120,7 @@ describe('the first offers on an empty bench', () => {
       offers.flatMap(({ found: { look } }) => {
         const name = cropById(asked.crop)!.name
         const text = verdictText(verdictFrom(look!.findings, look!.verdicts), name)
-        return text.startsWith('Good') ? [text.includes(name.toLowerCase())] : []
+        return text.startsWith('Good') ? [text.includes(cropInText(name))] : []
       }),
     )
     expect(good.length).toBeGreaterThan(0)

@@ -124,3 +124,8 @@ export const tubChecks = {
   putInOfTurnThe: (grams: Shown, dressingId: Shown) =>
     `Put in: ${grams} of ${dressingId}. Turn the batch until it is even, and read it again in a week or two.`,
 }
+
+export const tubPicture = {
+  says: (inIt: Shown, all: Shown, next: Shown) =>
+    `${inIt} of ${all}, loose, in the tub.${next ? ` Next: ${next}.` : ' All in.'}`,
+}

@@ -14,9 +14,11 @@ import BeforeMixing from '@/components/make/BeforeMixing.vue'
 import BigStep from '@/components/make/BigStep.vue'
 import OtherwiseDialog from '@/components/make/OtherwiseDialog.vue'
 import TimerList from '@/components/make/TimerList.vue'
+import TubPicture from '@/components/make/TubPicture.vue'
 import TubChecks from '@/components/make/TubChecks.vue'
 import { useBigStep } from '@/composables/bench/useBigStep'
 import { useCautions } from '@/composables/make/useCautions'
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { useFirstOpen } from '@/composables/page/useFirstOpen'
 import { useJob } from '@/composables/job/useJob'
 import { useMaking } from '@/composables/make/useMaking'
@@ -48,6 +50,8 @@ const { garden, job, units, materials } = inHand
 const { q, problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
 
+/** On a phone the card comes first, and the picture of the tub with the first tick. */
+const onPhone = useOnPhone()
 const making = useMaking(inHand)
 const { cards } = making
 const ticks = computed(() => new Set(job.value?.ticks))
@@ -118,13 +122,23 @@ const printPage = () => window.print()
   <StationFrame v-if="job" class="make" :problem="problem" columns="minmax(280px, 380px) minmax(0, 1fr)">
     <template #back><Button :label="words.backToQuantities" text size="small" @click="go('buy')" /></template>
     <template v-if="q && card">
-      <BeforeMixing
-        :soaking="soaking"
-        :bucket="volumeText(job.plan.bucket, units)"
-        :cautions="cautions"
-        :read="seen.read.value"
-        @read="seen.acknowledge"
-      />
+      <div>
+        <TubPicture
+          v-if="!onPhone || card.done > 0"
+          class="no-print"
+          :card="card"
+          :ticks="ticks"
+          :vessel="job.plan.vessel"
+          :units="units"
+        />
+        <BeforeMixing
+          :soaking="soaking"
+          :bucket="volumeText(job.plan.bucket, units)"
+          :cautions="cautions"
+          :read="seen.read.value"
+          @read="seen.acknowledge"
+        />
+      </div>
       <section class="work" aria-labelledby="batch-title">
         <ChipRow :chips="chips" :chosen="chosen" :label="words.batches" @choose="chosen = $event">
           <CheckField
