@@ -2,7 +2,7 @@
  * npm run bench:log: a job with 5,000 lines in its log, at full speed in the browser: the longest task of opening it,
  * of following another thing, of a key in its search, of a watering and of Compare seasons.
  */
-import { demoServer } from '../scripts/lib/demoServer.mjs'
+import { demoServer, unfolded } from '../scripts/lib/demoServer.mjs'
 
 const { server, browser, port } = await demoServer()
 const at = (path) => `http://localhost:${port}${path}`
@@ -41,6 +41,8 @@ const fill = (lines) =>
 try {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
   await context.addInitScript(LONG)
+  // The search of the log lies under a heading.
+  await unfolded(context)
   const page = await context.newPage()
   await page.goto(at('/demo'))
   await page.locator('main h1').first().waitFor()

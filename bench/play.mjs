@@ -2,7 +2,7 @@
  * npm run bench:play: two mixes side by side that play: pictures a second at full speed, and the longest task with the
  * processor slowed to a quarter.
  */
-import { demoServer } from '../scripts/lib/demoServer.mjs'
+import { demoServer, unfolded } from '../scripts/lib/demoServer.mjs'
 
 const { server, browser, port } = await demoServer()
 const WATCH = `
@@ -14,6 +14,8 @@ try {
   for (const slowed of [1, 4]) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
     await context.addInitScript(WATCH)
+    // What a mix is held beside lies under a heading.
+    await unfolded(context)
     const page = await context.newPage()
     await page.goto(`http://localhost:${port}/demo/jobs/peppers-27/water`)
     await page.getByRole('table', { name: 'What it comes to' }).waitFor()

@@ -18,3 +18,7 @@ export async function demoServer() {
   const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
   return { server, browser, port }
 }
+
+/** Pages of a context with every heading open, as on the device of whoever opened them all. */
+export const unfolded = (context) =>
+  context.addInitScript(() => localStorage.setItem('open-bed-folds', JSON.stringify({ '*': true })))

@@ -7,6 +7,8 @@ export interface Look {
   grain: 'flake' | 'crumb' | 'chunk' | 'sliver' | 'plate' | 'fibre' | 'hull' | 'speck' | 'pebble'
 }
 
+/** A mix with dry pores and one full of water. */
+export const WETNESS_TINTS = { dry: '#c9a878', wet: '#2f4f63' } as const
 /** Tint of a mix as a whole. */
 export const MIX_TINT = '#6b5136'
 

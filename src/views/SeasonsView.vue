@@ -7,11 +7,19 @@ import QuantityField from '@/components/field/QuantityField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import ListInSight from '@/components/frame/ListInSight.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
+import DotRows from '@/components/picture/DotRows.vue'
+import type { DotRow } from '@/components/picture/dotRows'
 import TrialPlan from '@/components/season/TrialPlan.vue'
 import { useSeasons } from '@/composables/season/useSeasons'
 import { splitFill, type SeasonBed } from '@/model/season/compareSeasons'
 import { useGarden } from '@/stores/garden'
-import { differedTexts, differenceText, MEASURE_NAMES, trialText } from '@/text/season/compareSeasons'
+import {
+  differedTexts,
+  differenceText,
+  harvestText,
+  MEASURE_NAMES,
+  trialText,
+} from '@/text/season/compareSeasons'
 import { trialPlan } from '@/core/trial'
 
 const SIDES = [
@@ -22,10 +30,26 @@ const SIDES = [
 
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
-const { beds, about, sides, measure, comparison } = useSeasons(garden)
+const { beds, about, sideOf, put, measure, comparison } = useSeasons(garden)
 const said = computed(() =>
   comparison.value ? differenceText(comparison.value.difference, measure.value, units.value) : '',
 )
+/** Each pot or bed a dot, the mean marked; under them what B likely gives, seen from A. */
+const dots = computed((): DotRow[] => {
+  const found = comparison.value
+  if (!found || found.values.some((v) => v.length === 0)) return []
+  const { means, range } = found.difference
+  return (['A', 'B'] as const).map((side, i) => ({
+    id: side,
+    name: side,
+    dots: found.values[i]!,
+    at: means[i]!,
+    text: harvestText(means[i]!, measure.value, units.value),
+    isOther: i === 1,
+    range:
+      i === 1 && range ? { low: means[0] * (1 + range.low), high: means[0] * (1 + range.high) } : undefined,
+  }))
+})
 const differed = computed(() => (comparison.value ? differedTexts(comparison.value) : []))
 function split({ job, fill }: SeasonBed) {
   const fills = splitFill(job, fill.id, () => crypto.randomUUID())
@@ -61,10 +85,10 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
             />
           </span>
           <SwitchField
-            :model-value="sides[item.id] ?? 'neither'"
+            :model-value="sideOf(item.id)"
             :options="SIDES"
             :label="words.sideOf(item.name)"
-            @update:model-value="sides = { ...sides, [item.id]: $event }"
+            @update:model-value="put(item.id, $event)"
           />
         </div>
       </ListInSight>
@@ -73,6 +97,7 @@ const draw = () => (seed.value = crypto.getRandomValues(new Uint32Array(1))[0]! 
       <h2 id="result-title">{{ words.whatCameOfIt }}</h2>
       <SwitchField v-model="measure" :options="MEASURE_NAMES" :label="words.harvestCountedBy" />
       <div aria-live="polite">
+        <DotRows v-if="dots.length" :rows="dots" :label="words.onOneScale" />
         <p v-if="said">{{ said }}</p>
         <p v-else class="soft">{{ words.chooseAtLeastOneBed }}</p>
         <p v-if="comparison && comparison.without > 0" class="soft">

@@ -23,7 +23,7 @@ const open = computed(() => needed || kept.value)
 <template>
   <details class="fold" :open="open" @toggle="needed || (kept = ($event.target as HTMLDetailsElement).open)">
     <summary>
-      <strong>{{ title }}</strong>
+      <strong>{{ title }}</strong>{{ ' ' }}
       <span v-if="says" class="soft">{{ says }}</span>
     </summary>
     <div v-if="open" class="inside"><slot /></div>

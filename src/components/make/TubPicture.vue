@@ -8,7 +8,8 @@ import { measuredName, measureOfLine } from '@/text/make/measures'
 import { lowerFirst } from '@/text/base/counted'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import { spread } from '../picture/spread'
-import { bandCorners, tubBands, tubShape } from './tub'
+import { bandCorners } from '../picture/bandCorners'
+import { tubBands, tubShape } from './tub'
 
 const { card, ticks, vessel, units } = defineProps<{
   card: BatchCard

@@ -3,7 +3,8 @@ import { materialById } from '@/core/data'
 import { volumeBelow } from '@/core/geometry'
 import { tickOf } from '@/model/garden/commands'
 import type { CardLine } from '@/model/make/batchCard'
-import { bandCorners, tubBands, tubShape } from './tub'
+import { bandCorners } from '../picture/bandCorners'
+import { tubBands, tubShape } from './tub'
 
 const measure = (id: string, litres: number): CardLine => ({
   kind: 'measure',

@@ -1,4 +1,4 @@
-import { heightForVolume, sectionWidth, type Shape } from '@/core/geometry'
+import { heightForVolume, type Shape } from '@/core/geometry'
 import type { CardLine } from '@/model/make/batchCard'
 import { tickOf } from '@/model/garden/commands'
 import { lookOf, MIX_TINT } from '@/painting/looks'
@@ -49,21 +49,4 @@ export function tubBands(
     const state = isIn(line) ? 'in' : line === still[0] ? 'next' : 'out'
     return { line, from, to: heightForVolume(shape, litres), tint: tintOfLine(line), state }
   })
-}
-
-/** Corners of a band of a shape at a scale, px; `at` says where a height lies. */
-export function bandCorners(
-  shape: Shape,
-  { from, to }: Pick<TubBand, 'from' | 'to'>,
-  at: { middle: number; scale: number; y: (cm: number) => number },
-): string {
-  const x = (cm: number, side: number) => at.middle + (side * sectionWidth(shape, cm) * at.scale) / 2
-  return [
-    [x(from, -1), at.y(from)],
-    [x(to, -1), at.y(to)],
-    [x(to, 1), at.y(to)],
-    [x(from, 1), at.y(from)],
-  ]
-    .map((p) => p.map((v) => v.toFixed(1)).join(','))
-    .join(' ')
 }

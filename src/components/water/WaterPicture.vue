@@ -7,7 +7,7 @@ import { shapeHeight, type Container } from '@/core/geometry'
 import { pictureAt, pictureText, type WateredSide } from '@/text/water/watering'
 import type { UnitSystem } from '@/text/base/units'
 import { grainLayers } from '@/painting/grainLayer'
-import { lookOf } from '@/painting/looks'
+import { lookOf, MIX_TINT, WETNESS_TINTS } from '@/painting/looks'
 import { layoutSection, type Frame } from '@/painting/section'
 import SectionLines from '../cutaway/SectionLines.vue'
 import { paintWater, STRIP_ROOM, type WaterColours } from './paintWater'
@@ -59,9 +59,8 @@ const colours = computed<WaterColours>(() => {
   const style = host.value && getComputedStyle(host.value)
   const role = (name: string, otherwise: string) => style?.getPropertyValue(name).trim() || otherwise
   return {
-    dry: '#c9a878',
-    wet: '#2f4f63',
-    solids: '#6b5136',
+    ...WETNESS_TINTS,
+    solids: MIX_TINT,
     air: role('--air', '#fff8e8'),
     water: role('--water', '#4f8fae'),
     ink: role('--ink', '#222222'),

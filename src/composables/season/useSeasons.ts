@@ -2,6 +2,7 @@ import { computed, ref } from 'vue'
 import {
   bedSeason,
   compareSides,
+  offeredSides,
   seasonBeds,
   type Measure,
   type SeasonBed,
@@ -23,18 +24,22 @@ export function useSeasons(garden: GardenDoor) {
       name: `${jobTitle(bed.job)}, ${bedTitle(bed.fill.spec)}`,
     })),
   )
+  /** Until somebody chooses: the last two seasons of one crop with a harvest, the older on side A. */
+  const offered = computed(() => offeredSides(garden.records, beds.value))
+  const sideOf = (id: string): Side => sides.value[id] ?? offered.value[id] ?? 'neither'
   const work = computed(() => {
     const { records } = garden
     const { units } = garden.settings
     return (bed: SeasonBed) => bedSeasonText(bedSeason(records, bed), units)
   })
   const chosen = (side: Side) =>
-    beds.value.filter((b) => sides.value[b.id] === side).map((b) => bedSeason(garden.records, b))
+    beds.value.filter((b) => sideOf(b.id) === side).map((b) => bedSeason(garden.records, b))
   return {
     beds,
     /** What came of a bed, in a line; undefined until it is worked out. */
     about: useWhenAsked(() => work.value),
-    sides,
+    sideOf,
+    put: (id: string, side: Side) => (sides.value = { ...sides.value, [id]: side }),
     measure,
     comparison: computed(() => {
       const [a, b] = [chosen('A'), chosen('B')]

@@ -10,6 +10,7 @@ import {
   type Lesson,
   type LessonAnswer,
 } from '@/model/water/lessons'
+import { sidesOf, type LessonSide } from '@/model/water/lessonSides'
 import type { Settings } from '@/model/garden/schemas'
 import { waterInWorker } from '@/workers/core.client'
 import type { GardenDoor } from '../garden/gardenDoor'
@@ -61,6 +62,11 @@ export function useLessons(
     const most = bands.value.electricalConductivity?.high ?? USUAL_MOST
     return answerOf(lesson.value, ready.value.input, ready.value.evaluation, most)
   })
+  const sides = computed<LessonSide[] | null>(() => {
+    if (!ready.value) return null
+    const found = POURED.has(lesson.value) ? poured.answer.value?.value : null
+    return sidesOf(lesson.value, ready.value, found?.ok ? found.value.map((w) => w.moved) : [])
+  })
   const seen = computed(() => new Set(garden.settings.lessonsSeen))
   function take(number: number) {
     guess.value = number
@@ -75,6 +81,8 @@ export function useLessons(
     lesson,
     guess,
     answer,
+    /** The two containers compared, where there are two. */
+    sides,
     seen,
     take,
     go,

@@ -5,7 +5,7 @@ import { differedTexts, differenceText, harvestText, trialText } from '@/text/se
 import { changesOf } from '../garden/commands'
 import { entryKey, jobKey, jobOf, recordOf, type Garden } from '../garden/garden'
 import type { AnyData, Entry, Job } from '../garden/schemas'
-import { bedSeason, compareSides, harvestPer, seasonBeds, splitFill } from './compareSeasons'
+import { bedSeason, compareSides, harvestPer, offeredSides, seasonBeds, splitFill } from './compareSeasons'
 
 const demo = once(() => demoGarden())
 const job = once(() => jobOf(demo(), 'peppers-26')!)
@@ -96,7 +96,7 @@ describe('seasons side by side', () => {
     const all = compareSides(side('a'), side('b'), 'plant')
     expect(all.difference.isSure).toBe(true)
     expect(differenceText(all.difference, 'plant', 'metric')).toMatch(/B gave \d+ % more, likely between/)
-    expect(differedTexts(all)).toContain('Fed: 0 times A, 5 times B')
+    expect(differedTexts(all)).toContain('Fed: A never, B 5 times')
     expect(differenceText(compareSides([], side('b'), 'plant').difference, 'plant', 'us')).toContain(
       'Choose beds',
     )
@@ -106,6 +106,45 @@ describe('seasons side by side', () => {
     expect(harvestText(0.05, 'litre', 'us')).toMatch(/lb a gallon|oz a gallon/)
     expect(harvestText(0.05, 'litre', 'metric')).toMatch(/for 10 L/)
     expect(trialText(2)).toContain('Three pots')
+  })
+})
+
+describe('the sides offered first', () => {
+  const planted = (id: string, year: number, cropId = job().cropId): Job => ({
+    ...potsOf(id, 1),
+    cropId,
+    plantedOn: `${year}-05-16`,
+  })
+  const offered = (jobs: Job[], harvests: string[]) => {
+    const lines = harvests.map((id) => harvest(null, 1, id))
+    const garden = gardenOf(jobs, lines)
+    return new Map(
+      Object.entries(offeredSides(garden, seasonBeds(garden))).map(([id, side]) => [id.split('/')[0], side]),
+    )
+  }
+  test('the two newest seasons of one crop with a harvest, the older as A', () => {
+    const years = [planted('a', 2024), planted('b', 2025), planted('c', 2026)]
+    expect([...offered(years, ['a', 'b', 'c'])].sort()).toEqual([
+      ['b', 'A'],
+      ['c', 'B'],
+    ])
+    // The newest has no harvest yet.
+    expect(offered(years, ['a', 'b']).get('a')).toBe('A')
+  })
+  test('nothing where no two seasons of one crop have a harvest', () => {
+    const two = [planted('a', 2025), planted('b', 2026, 'tomato_cherry')]
+    expect(offered(two, ['a', 'b']).size).toBe(0)
+    expect(offered([planted('a', 2026)], ['a']).size).toBe(0)
+  })
+  test('what is drawn is what is compared: the mean of the values of a side is its answer', () => {
+    const garden = gardenOf(
+      [planted('a', 2025), planted('b', 2026)],
+      [harvest(null, 2, 'a'), harvest(null, 3, 'b')],
+    )
+    const [first, second] = seasonBeds(garden).map((bed) => bedSeason(garden, bed))
+    const { values, difference } = compareSides([first!], [second!], 'plant')
+    for (const i of [0, 1] as const)
+      expect(values[i].reduce((s, v) => s + v, 0) / values[i].length).toBeCloseTo(difference.means[i], 9)
   })
 })
 

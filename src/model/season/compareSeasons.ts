@@ -38,6 +38,25 @@ export const seasonBeds = (garden: Garden): SeasonBed[] =>
     return job.fills.map((fill) => ({ id: `${job.id}/${fill.id}`, job, fill, year, pots: fill.count }))
   })
 
+/**
+ * Two seasons worth comparing, by bed: the newest planted job with a harvest on side B, the next older of the same crop
+ * on side A. Nothing where there are no two.
+ */
+export function offeredSides(garden: Garden, beds: readonly SeasonBed[]): Record<string, 'A' | 'B'> {
+  const harvested = [...new Set(beds.map((b) => b.job))]
+    .filter((job) => entriesOf(garden, job.id).some((e) => e.kind === 'harvest' && (e.value ?? 0) > 0))
+    .sort((a, b) => b.plantedOn!.localeCompare(a.plantedOn!))
+  for (const [i, newer] of harvested.entries()) {
+    const older = harvested.slice(i + 1).find((job) => job.cropId === newer.cropId)
+    if (!older) continue
+    const sideOf = (job: Job) => (job === newer ? 'B' : 'A')
+    return Object.fromEntries(
+      beds.filter((b) => b.job === newer || b.job === older).map((b) => [b.id, sideOf(b.job)]),
+    )
+  }
+  return {}
+}
+
 /** What came of a bed in its season. What was noted for all beds of the job is shared out by their litres. */
 export function bedSeason(garden: Garden, bed: SeasonBed): BedSeason {
   const { fill } = bed
@@ -89,6 +108,8 @@ export interface MixDifference {
 }
 
 export interface Comparison {
+  /** Harvest of each bed of either side, as it is counted. */
+  values: [number[], number[]]
   difference: Difference
   /** Beds left out of it, for what it is counted by is not known of them. */
   without: number
@@ -109,6 +130,7 @@ export function compareSides(
   const values = (side: readonly BedSeason[]) => side.flatMap((s) => harvestPer(of, s) ?? [])
   const [a, b] = [values(first), values(second)]
   return {
+    values: [a, b],
     difference: difference(a, b),
     without: first.length + second.length - a.length - b.length,
     mix: mixDifferences(first, second),

@@ -2,7 +2,7 @@ import { limeById, materialById } from '@/core/data'
 import { evaluate, type Evaluation, type MixInContainer } from '@/core/evaluate'
 import { broadSide, containerVolumes, footWidth, shapeHeight, type Container } from '@/core/geometry'
 import { blend, preparedMaterial } from '@/core/mixing'
-import { containerProfile } from '@/core/water'
+import { containerProfile, type ContainerProfile } from '@/core/water'
 import { overMix, usualSaucer, type WateringCase } from '@/core/watering'
 import { MOVING_LIMITS, waterIn, type Moved } from '@/core/water/moving'
 import { crownArea, tippingWindSpeed } from '@/core/weight'
@@ -26,8 +26,9 @@ export interface LessonAnswer {
 /** Lessons that pour water: they take a moment, in the worker. */
 export const POURED: ReadonlySet<Lesson> = new Set(['gravel', 'saucer'])
 
-const TRAY = 6
-const TUB = 40
+/** Depths of the first lesson, cm. */
+export const TRAY = 6
+export const TUB = 40
 const SAND = { material: 'sand_sharp', share: 0.25 } as const
 const GRAVEL = { material: 'gravel_pea', thickness: 5 } as const
 const LIME_DOSE = 4
@@ -43,17 +44,20 @@ const STEADIER = { much: 0.25, little: 0.05 } as const
 const SAME = { air: 0.01, share: 0.03 } as const
 
 /** A straight pot of some depth without a lip, for looking at a mix alone. */
-const column = (height: number): Container => ({
+export const column = (height: number): Container => ({
   shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 30, height },
   headspace: 0,
   base: { kind: 'drainHoles' },
 })
 
+/** A mix drained in a straight pot of some depth. */
+export const drainedIn = (
+  height: number,
+  { totalPorosity, waterAt }: Evaluation['blend'],
+): ContainerProfile => containerProfile(column(height), [{ top: height, totalPorosity, waterAt }])
+
 function depth({ blend: mixed }: Evaluation): LessonAnswer {
-  const air = (height: number) =>
-    containerProfile(column(height), [
-      { top: height, totalPorosity: mixed.totalPorosity, waterAt: mixed.waterAt },
-    ]).airFilledPorosity
+  const air = (height: number) => drainedIn(height, mixed).airFilledPorosity
   const [tray, tub] = [air(TRAY), air(TUB)]
   return {
     right: tub - tray > SAME.air ? 1 : 2,
@@ -64,26 +68,29 @@ function depth({ blend: mixed }: Evaluation): LessonAnswer {
   }
 }
 
-function sand({ parts }: MixInContainer, { blend: mixed, mixDepth }: Evaluation): LessonAnswer | null {
+/** The mix with a quarter of sand; null where that cannot be blended. */
+export function withSand({ parts }: MixInContainer): Evaluation['blend'] | null {
   const all = parts.reduce((sum, p) => sum + p.parts, 0)
   const more = {
     material: preparedMaterial(materialById(SAND.material)!),
     parts: (all * SAND.share) / (1 - SAND.share),
   }
   const sandy = blend([...parts, more])
-  if (!sandy.ok) return null
-  const air = (of: typeof mixed) =>
-    containerProfile(column(mixDepth), [
-      { top: mixDepth, totalPorosity: of.totalPorosity, waterAt: of.waterAt },
-    ]).airFilledPorosity
-  const [before, after] = [air(mixed), air(sandy.value)]
+  return sandy.ok ? sandy.value : null
+}
+
+function sand(input: MixInContainer, { blend: mixed, mixDepth }: Evaluation): LessonAnswer | null {
+  const sandy = withSand(input)
+  if (!sandy) return null
+  const air = (of: typeof mixed) => drainedIn(mixDepth, of).airFilledPorosity
+  const [before, after] = [air(mixed), air(sandy)]
   return {
     right: after > before + SAME.air ? 0 : after < before - SAME.air ? 1 : 2,
     figures: [
       { name: 'airBefore', value: before },
       { name: 'airAfter', value: after },
       { name: 'weightBefore', value: mixed.dryBulkDensity },
-      { name: 'weightAfter', value: sandy.value.dryBulkDensity },
+      { name: 'weightAfter', value: sandy.dryBulkDensity },
     ],
   }
 }
@@ -93,6 +100,7 @@ function buckets({ blend: mixed }: Evaluation): LessonAnswer {
   return {
     right: made > BUCKETS.all ? 0 : made > BUCKETS.most ? 1 : 2,
     figures: [
+      { name: 'measured', value: 3 },
       { name: 'made', value: made },
       { name: 'lost', value: mixed.blendingLoss },
     ],

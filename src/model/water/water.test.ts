@@ -17,7 +17,8 @@ import {
   sinceText,
   type WateredSide,
 } from '@/text/water/watering'
-import { answerOf, answerOfPoured, casesOfLesson, LESSONS, POURED } from './lessons'
+import { answerOf, answerOfPoured, casesOfLesson, LESSONS, POURED, withSand } from './lessons'
+import { sidesOf } from './lessonSides'
 import { caseOf, changesFor, usualMonth, usualPouring, type Pouring, type WaterChange } from './pouring'
 
 const job = once(() => ({
@@ -188,6 +189,40 @@ describe('lessons', () => {
     expect(given('sand')!.right).toBe(1)
     expect(given('saucer')!.right).toBeGreaterThan(0)
     expect(given('lime')!.right).toBeGreaterThan(0)
+  })
+  test('the two drawn side by side are the two compared: air by depth adds up to the answer', () => {
+    const asked = { input: input(), evaluation: evaluation() }
+    for (const lesson of ['depth', 'sand'] as const) {
+      const sides = sidesOf(lesson, asked, [])!
+      const { figures } = answerOf(lesson, asked.input, asked.evaluation, 3)!
+      const porosity = [evaluation().blend, lesson === 'sand' ? withSand(asked.input)! : evaluation().blend]
+      sides.forEach((side, i) => {
+        const { bands } = side.at(0)
+        // Straight walls: a mean by height is one by volume.
+        const tall = bands.at(-1)!.to - bands[0]!.from
+        const wet = bands.reduce((sum, b) => sum + b.share * (b.to - b.from), 0) / tall
+        expect(porosity[i]!.totalPorosity * (1 - wet)).toBeCloseTo(figures[i]!.value, 2)
+      })
+    }
+    expect(sidesOf('lime', asked, [])).toBeNull()
+  })
+  test('what is poured is drawn from dry to drained, over its gravel, in its saucer', () => {
+    const asked = { input: input(), evaluation: evaluation() }
+    const [plain, gravel] = sidesOf('gravel', asked, [])!
+    expect([plain!.floor, plain!.moments]).toEqual([0, 0])
+    expect(gravel!.floor).toBeGreaterThan(1)
+    const cases = casesOfLesson('saucer', asked.input)
+    const moved = watched(cases).map((w) => w.moved)
+    const [free, dish] = sidesOf('saucer', asked, moved)!
+    expect([free!.hasSaucer, dish!.hasSaucer]).toEqual([false, true])
+    const mean = (side: typeof free, moment: number) => {
+      const { bands } = side!.at(moment)
+      return bands.reduce((sum, b) => sum + b.share, 0) / bands.length
+    }
+    expect(mean(free, free!.moments - 1)).toBeGreaterThan(mean(free, 0))
+    expect(dish!.at(dish!.moments - 1).saucer).toBe(moved[1]!.course.inSaucer.at(-1))
+    for (const { bands } of [free!.at(0), dish!.at(5)])
+      bands.slice(1).forEach((b, i) => expect(b.from).toBeCloseTo(bands[i]!.to, 9))
   })
   test('a crop’s own limit decides what is too much feed', () => {
     expect(answerOf('feed', input(), evaluation(), 0.5)!.right).toBe(2)

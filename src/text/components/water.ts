@@ -43,3 +43,7 @@ export const liftScale = {
   says: (light: Shown, heavy: Shown) =>
     `Lift it: ${heavy} when it has just drained, ${light} when it is time to water.`,
 }
+
+export const lessonPicture = {
+  twoSides: 'The two side by side',
+}

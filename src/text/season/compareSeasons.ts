@@ -38,12 +38,17 @@ export function differenceText(
     : `${said} B gave ${more(share)}, likely between ${between}: that may be chance. So many pots show a difference of ${percentText(differenceShown(Math.min(a, b)))} and more.`
 }
 
+const timesText = (count: number): string => {
+  const n = Math.round(count)
+  return n === 0 ? 'never' : n === 1 ? 'once' : `${n} times`
+}
+
 /** What was done differently, a line each. */
 export function differedTexts({ mix, waterings, feeds }: Comparison): string[] {
   const part = ({ name, first, second }: MixDifference) =>
     `${name}: ${percentText(first)} of A, ${percentText(second)} of B`
   const times = (name: string, [a, b]: [number, number]) =>
-    Math.abs(a - b) >= 1 ? [`${name}: ${a.toFixed(0)} times A, ${b.toFixed(0)} times B`] : []
+    Math.abs(a - b) >= 1 ? [`${name}: A ${timesText(a)}, B ${timesText(b)}`] : []
   return [...mix.slice(0, 6).map(part), ...times('Watered', waterings), ...times('Fed', feeds)]
 }
 

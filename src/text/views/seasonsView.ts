@@ -9,6 +9,7 @@ export const seasonsView = {
   noteEachOfByItself2: (pots: Shown, name: Shown) => `Note each of ${pots} by itself: ${name}`,
   sideOf: (name: Shown) => `Side of ${name}`,
   whatCameOfIt: 'What it gave',
+  onOneScale: 'Harvest of each pot or bed of A and B on one scale; the sentence below says the same',
   harvestCountedBy: 'Harvest counted by',
   chooseAtLeastOneBed: 'Choose at least one bed for each side.',
   leftOutWhatItIs: (without: Shown) => `${without} left out: not enough is known of them.`,

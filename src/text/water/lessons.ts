@@ -94,6 +94,44 @@ export const LESSON_TEXTS: Record<Lesson, LessonText> = {
   },
 }
 
+/** What is compared in pictures: which guess each side is, where one is pointed at, and the figure written under it. */
+export const LESSON_SIDES: Partial<
+  Record<Lesson, readonly { name: string; guess: 0 | 1 | null; says: string; figure: string }[]>
+> = {
+  depth: [
+    { name: 'The tray', guess: 0, says: 'More air here', figure: 'tray' },
+    { name: 'The tub', guess: 1, says: 'More air here', figure: 'tub' },
+  ],
+  gravel: [
+    { name: 'Mix alone', guess: 1, says: 'More litres of air here', figure: 'litresPlain' },
+    { name: 'Over gravel', guess: 0, says: 'More litres of air here', figure: 'litresGravel' },
+  ],
+  sand: [
+    { name: 'As it is', guess: 1, says: 'More air here', figure: 'airBefore' },
+    { name: 'With sand', guess: 0, says: 'More air here', figure: 'airAfter' },
+  ],
+  saucer: [
+    { name: 'Draining freely', guess: null, says: '', figure: 'shortFree' },
+    { name: 'In the saucer', guess: null, says: '', figure: 'shortSaucer' },
+  ],
+}
+/** Figures of the other lessons that lie on one scale, and the one that is a limit. */
+export const LESSON_DOTS: Partial<
+  Record<Lesson, { figures: readonly string[]; limit?: string; fromNought: boolean }>
+> = {
+  buckets: { figures: ['made'], limit: 'measured', fromNought: true },
+  lime: { figures: ['pHStart', 'pHWeek', 'pHSix'], fromNought: false },
+  gale: { figures: ['windThirsty', 'windWet'], fromNought: true },
+  feed: { figures: ['saltsOnce', 'saltsTwice'], limit: 'saltsMost', fromNought: true },
+}
+/** A figure of a lesson with its name; nothing where it is not among them. */
+export function lessonFigure({ figures }: LessonAnswer, wanted: string, units: UnitSystem) {
+  const found = figures.find((f) => f.name === wanted)
+  if (!found) return null
+  const [label, text] = NAMES[wanted]!
+  return { label, value: found.value, text: text(found.value, units) }
+}
+
 /** The question in the grower's units. */
 export const questionText = (lesson: Lesson, units: UnitSystem): string =>
   inUnits(LESSON_TEXTS[lesson].question, units)
@@ -123,6 +161,7 @@ const NAMES: Record<string, [label: string, text: (x: number, u: UnitSystem) => 
   shortSaucer: ['Mix with less than 10 % air, in the saucer', (x) => percentText(x)],
   saucerLeft: ['Water left in the saucer', (x, u) => lengthText(x, u)],
   made: ['Three buckets make', (x) => `${x.toFixed(2)} buckets`],
+  measured: ['Three buckets went in', (x) => `${x.toFixed(0)} buckets`],
   lost: ['Lost on stirring', (x) => percentText(x, 1)],
   dose: ['Lime', doseText],
   pHStart: ['pH before', (x) => pHText(x)],
