@@ -196,7 +196,18 @@ test(
     const lots = await rows.locator('[data-label="Batches that meet every target"]').allInnerTexts()
     const likely = lots.slice(0, isSound.filter((s) => s).length).map((t) => Number.parseInt(t))
     expect(likely).toEqual([...likely].sort((a, b) => b - a))
-    await expect(page.getByRole('img', { name: /Cost against fit/ })).toBeVisible()
+    // The picture is in words too, and a point is picked with the keys.
+    const chart = page.getByRole('radiogroup', { name: /Cost against fit/ })
+    await expect(
+      page.getByText(/^(Best: number 1,|Nothing found is both cheaper and better than number 1:)/),
+    ).toBeVisible()
+    await expect(chart.getByRole('radio', { checked: true })).toHaveAccessibleName(/^1: /)
+    await chart.getByRole('radio', { checked: true }).focus()
+    const points = await chart.getByRole('radio').count()
+    expect(points).toBeGreaterThan(3)
+    for (let i = 0; i < points; i++) await page.keyboard.press('ArrowLeft')
+    await expect(chart.getByRole('radio').first()).toBeChecked()
+    await expect(chart.getByRole('radio').first()).toBeFocused()
     // What was found belongs to what was asked: another wish is followed without a button.
     await page.getByRole('checkbox', { name: 'A litre may cost so much' }).check()
     await page.getByLabel('Most for a litre').fill('0.01')
@@ -208,7 +219,8 @@ test(
     await page.getByRole('button', { name: 'What is in the way?' }).click()
     await expect(page.getByText(/peat allowed|Only water is out of reach/)).toBeVisible()
     await page.getByRole('checkbox', { name: 'Water no more often than' }).uncheck()
-    const button = page.getByRole('button', { name: /^Use this mix/ }).first()
+    await expect(page.getByRole('progressbar')).toBeHidden()
+    const button = rows.getByRole('button', { name: /^Use this mix/ }).first()
     const parts = (await button.getAttribute('aria-label'))!.replace('Use this mix: ', '')
     const chance = Number.parseInt(
       await rows.locator('[data-label="Batches that meet every target"]').first().innerText(),

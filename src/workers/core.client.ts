@@ -5,7 +5,7 @@ import type { Taught } from '@/model/learn/learn'
 import type { Outcome } from '@/core/outcome'
 import type { RangeRequest } from '@/core/ranges'
 import type { Watered, WateringPlan, WatchRequest } from '@/core/watering'
-import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
+import type { FindProgress, FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { JudgedPlanRequest } from '@/model/water/plan'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { RestAnswer, RestRequest } from '@/model/mix/rest'
@@ -91,7 +91,7 @@ export const verdictsInWorker = (
 /** The finder, beside the page. `enough` ends it with what it has found by then. */
 export const findInWorker = (
   request: FindRequest,
-  { signal, enough, onProgress }: Following<FinderProgress> & { enough?: AbortSignal } = {},
+  { signal, enough, onProgress }: Following<FindProgress> & { enough?: AbortSignal } = {},
 ): Promise<Outcome<FoundMixes> | null> =>
   call<Outcome<FoundMixes> | null>(signal, (remote, task) => {
     enough?.addEventListener('abort', () => void remote.enough(task).catch(() => null), { once: true })

@@ -2,7 +2,7 @@ import { inTheWay, type FinderProblem, type FinderProgress, type Relaxation } fr
 import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { watchWater, type Watered, type WateringPlan, type WatchRequest } from '../core/watering'
-import { findMixes, type FindRequest, type FoundMixes } from '../model/find/findMixes'
+import { findMixes, type FindProgress, type FindRequest, type FoundMixes } from '../model/find/findMixes'
 import { atRest, type RestAnswer, type RestRequest } from '../model/mix/rest'
 import { verdictsOn, type Verdict, type VerdictRequest } from '../model/mix/verdict'
 import { previewImport, type FileRead } from '../storage/importFile'
@@ -81,7 +81,7 @@ const finding = (run: Run, enough: ReadonlySet<number>) => ({
     const { figures, ranges, draws, chance } = answer.value
     return succeed({ figures, ranges, draws, chance }, ...answer.notes)
   },
-  find(task: number, request: FindRequest, tell?: Tell<FinderProgress>): Answer<FoundMixes> {
+  find(task: number, request: FindRequest, tell?: Tell<FindProgress>): Answer<FoundMixes> {
     const steps = findMixes(request, () => enough.has(task))
     return run(task, steps, tell)
   },

@@ -1,94 +1,188 @@
 <script setup lang="ts">
-/** Cost against fit: every family found, and the front that nothing beats in both. The table below says the same. */
+/**
+ * Cost against fit: every recipe a point with its place in the list, said in words what lies where; a point is picked by
+ * hand or with the arrow keys.
+ */
+import { common } from '@/text/base/common'
 import { fitChart as words } from '@/text/components/bench'
-import { Chart, Legend, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js'
-import { computed, onMounted, ref } from 'vue'
-import { Scatter } from 'vue-chartjs'
-import type { Candidate } from '@/core/finder'
-import { partsText } from '@/text/mix/recipes'
-import { chartLook } from '../frame/chartLook'
-import { rateNumber, rateUnit, type UnitSystem } from '@/text/base/units'
+import { useElementSize } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, nextTick, ref } from 'vue'
+import type { Candidate, Found } from '@/core/finder'
+import { chanceText, fitSentence, foundText, fitText } from '@/text/mix/finder'
+import { rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
+import { FIT_ROOM, fitPoints } from './fitPoints'
 
-Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip, Legend)
-
-const { families, front, units } = defineProps<{
+const { found, units } = defineProps<{
+  /** Recipes found, best first. */
+  found: readonly Found[]
   units: UnitSystem
-  families: readonly Candidate[]
-  front: readonly Candidate[]
 }>()
+const emit = defineEmits<{ open: [candidate: Candidate] }>()
 
-const colours = ref({ ink: '#222', soft: '#666', clay: '#a43', leaf: '#373', rule: '#ccc' })
-onMounted(() => {
-  const style = getComputedStyle(document.documentElement)
-  const of = (name: string) => style.getPropertyValue(name).trim()
-  colours.value = {
-    ink: of('--ink'),
-    soft: of('--ink-soft'),
-    clay: of('--clay'),
-    leaf: of('--leaf'),
-    rule: of('--rule'),
-  }
-})
-const point = (c: Candidate) => ({
-  x: rateNumber(c.figures.costPerLitre, units),
-  y: c.score,
-  recipe: c,
-})
-const data = computed(() => ({
-  datasets: [
-    {
-      label: words.nothingBetterForTheMoney,
-      data: front.map(point),
-      showLine: true,
-      stepped: true as const,
-      borderColor: colours.value.clay,
-      backgroundColor: colours.value.clay,
-      pointStyle: 'rectRot' as const,
-      pointRadius: 6,
-    },
-    {
-      label: words.bestOfEachFamily,
-      data: families.filter((c) => Number.isFinite(c.figures.costPerLitre)).map(point),
-      borderColor: colours.value.leaf,
-      backgroundColor: 'transparent',
-      borderWidth: 2,
-      pointRadius: 4,
-    },
-  ],
-}))
-const axis = (text: string) => ({
-  beginAtZero: true,
-  title: { display: true, text, color: colours.value.ink },
-  ticks: { color: colours.value.soft },
-  grid: { color: colours.value.rule },
-})
-const shared = computed(() => chartLook(colours.value.ink))
-const options = computed(() => ({
-  ...shared.value.look,
-  scales: { x: axis(words.costOf(rateUnit(units))), y: axis(words.stepsOutsideTheBands) },
-  plugins: {
-    legend: shared.value.legend,
-    tooltip: {
-      callbacks: {
-        label: (item: { raw: unknown }) => {
-          const { recipe } = item.raw as { recipe: Candidate }
-          return partsText(recipe.parts.map((p) => ({ materialId: p.id, twelfths: p.parts * 12 })))
-        },
-      },
-    },
-  },
-}))
+const TALL = 210
+/** px a finger needs about a point. */
+const REACH = 16
+const host = ref<HTMLElement | null>(null)
+const { width } = useElementSize(host)
+const points = computed(() => fitPoints(found, { width: width.value, height: TALL }))
+const front = computed(() => points.value.filter((p) => p.isFront))
+const steps = computed(() =>
+  front.value.map((p, i) => (i === 0 ? `M${p.x} ${p.y}` : `H${p.x}V${p.y}`)).join(''),
+)
+const key = ref<string | null>(null)
+const chosen = computed(
+  () =>
+    points.value.find((p) => p.key === key.value) ??
+    points.value.find((p) => p.rank === 1) ??
+    points.value[0],
+)
+const ends = computed(() =>
+  [points.value[0], points.value.at(-1)].map((p) => (p ? rateFigure(p.cost, units) : '')),
+)
+const MOVES: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }
+async function press(event: KeyboardEvent, at: number) {
+  const by = MOVES[event.key]
+  const next = by === undefined ? undefined : points.value[at + by]
+  if (by !== undefined) event.preventDefault()
+  if (!next) return
+  key.value = next.key
+  const group = (event.currentTarget as Element).parentElement!
+  await nextTick()
+  group.querySelector<SVGElement>('[aria-checked=true]')?.focus()
+}
 </script>
 
 <template>
-  <div class="chart">
-    <Scatter :data="data" :options="options" :aria-label="words.costAgainstFitTheTable" role="img" />
-  </div>
+  <figure v-if="points.length > 1 || width < 1" class="fit">
+    <p>{{ fitSentence(points, units) }}</p>
+    <div ref="host" class="host">
+      <svg
+        v-if="width > 100"
+        :width="width"
+        :height="TALL"
+        role="radiogroup"
+        :aria-label="words.costAgainstFitTheTable"
+      >
+        <line
+          class="base"
+          :x1="FIT_ROOM.left - 16"
+          :x2="width"
+          :y1="TALL - FIT_ROOM.bottom"
+          :y2="TALL - FIT_ROOM.bottom"
+        />
+        <g aria-hidden="true" class="words">
+          <text x="0" y="14">{{ words.surer }}</text>
+          <text x="0" :y="TALL - 4">{{ words.cheaper(ends[0]!) }}</text>
+          <text :x="width" :y="TALL - 4" text-anchor="end">
+            {{ words.dearer(ends[1]!, rateUnit(units)) }}
+          </text>
+        </g>
+        <path class="front" :d="steps" aria-hidden="true" />
+        <g
+          v-for="(p, i) in points"
+          :key="p.key"
+          class="point"
+          :class="{ best: p.isFront, chosen: p === chosen }"
+          role="radio"
+          :aria-checked="p === chosen"
+          :aria-label="words.point(p.rank, foundText(p.found.candidate), rateFigure(p.cost, units))"
+          :tabindex="p === chosen ? 0 : -1"
+          @click="key = p.key"
+          @keydown="press($event, i)"
+        >
+          <circle class="reach" :cx="p.x" :cy="p.y" :r="REACH" />
+          <circle class="dot" :cx="p.x" :cy="p.y" :r="p.isFront ? 10 : 6" />
+          <text v-if="p.isFront" :x="p.x" :y="p.y + 4.5" text-anchor="middle">{{ p.rank }}</text>
+        </g>
+      </svg>
+    </div>
+    <figcaption v-if="chosen" class="row picked" aria-live="polite">
+      <span>
+        <strong>{{ chosen.rank }}. {{ foundText(chosen.found.candidate) }}</strong>
+        <small>{{
+          words.costs(
+            rateFigure(chosen.cost, units),
+            rateUnit(units),
+            fitText(chosen.found.candidate),
+            chanceText(chosen.found.look?.chance ?? 0),
+          )
+        }}</small>
+      </span>
+      <Button
+        :label="common.onTheBench"
+        size="small"
+        outlined
+        @click="emit('open', chosen.found.candidate)"
+      />
+    </figcaption>
+  </figure>
 </template>
 
 <style scoped>
-.chart {
+.fit {
+  margin: 0 0 14px;
+}
+.host {
   position: relative;
-  height: 260px;
+  height: 210px;
+}
+svg {
+  position: absolute;
+  inset: 0;
+}
+.base {
+  stroke: var(--rule);
+  stroke-width: 2;
+}
+.words text {
+  font: 13.5px var(--text);
+  fill: var(--ink-soft);
+}
+.front {
+  fill: none;
+  stroke: var(--clay);
+  stroke-width: 2;
+}
+.point {
+  cursor: pointer;
+}
+.reach {
+  fill: transparent;
+}
+.dot {
+  fill: var(--sheet);
+  stroke: var(--leaf);
+  stroke-width: 2;
+}
+.best .dot {
+  stroke: var(--clay);
+}
+.chosen .dot {
+  fill: var(--clay);
+  stroke: var(--clay);
+}
+.point text {
+  font: 600 13px var(--text);
+  fill: var(--clay);
+}
+.chosen text {
+  fill: var(--sheet);
+}
+.point:focus-visible {
+  outline: none;
+}
+.point:focus-visible .dot {
+  stroke: var(--focus);
+  stroke-width: 4;
+}
+.picked {
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  flex-wrap: nowrap;
+}
+.picked small {
+  display: block;
 }
 </style>

@@ -4,7 +4,6 @@ import { common } from '@/text/base/common'
 import {
   CategoryScale,
   Chart,
-  Legend,
   LinearScale,
   LineController,
   LineElement,
@@ -15,8 +14,9 @@ import { computed, onMounted, ref } from 'vue'
 import { Line } from 'vue-chartjs'
 import ChartFrame from '../frame/ChartFrame.vue'
 import { chartLook, rolesOf } from '../frame/chartLook'
+import { endLabels, roomFor } from '../frame/endLabels'
 
-Chart.register(LineController, CategoryScale, LinearScale, PointElement, LineElement, Tooltip, Legend)
+Chart.register(LineController, CategoryScale, LinearScale, PointElement, LineElement, Tooltip, endLabels)
 
 const { labels, courses, axis } = defineProps<{
   labels: readonly string[]
@@ -46,24 +46,25 @@ const data = computed(() => ({
 const options = computed(() => {
   const ink = colours.value['--ink'] ?? '#222'
   const grid = { color: colours.value['--rule'] ?? '#ccc' }
-  const { legend, look } = chartLook(ink)
+  const names = courses.map((c) => c.name)
   return {
-    ...look,
+    ...chartLook(),
+    layout: { padding: (of: { chart: Chart }) => ({ right: roomFor(names, of.chart.width) }) },
     scales: {
       x: { ticks: { color: ink }, grid },
       y: {
         beginAtZero: axis !== 'pH',
         ticks: { color: ink },
         grid,
-        title: { display: true, text: axis, color: ink },
       },
     },
-    plugins: { legend },
+    plugins: { legend: { display: false } },
   }
 })
 </script>
 
 <template>
+  <p class="axis">{{ axis }}</p>
   <ChartFrame :height="250">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(axis)" />
     <template #table>
@@ -84,3 +85,11 @@ const options = computed(() => {
     </template>
   </ChartFrame>
 </template>
+
+<style scoped>
+.axis {
+  margin: 0 0 4px;
+  font-size: 0.92rem;
+  color: var(--ink-soft);
+}
+</style>

@@ -4,10 +4,12 @@ import { common } from '@/text/base/common'
 import { compareTable as says } from '@/text/components/compare'
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import type { Material } from '@/core/data'
 import type { ContainerProfile } from '@/core/water'
 import type { ComparedRow } from '@/text/mix/compare'
 import TermHint from '../frame/TermHint.vue'
 import ProfileColumn from '../bench/ProfileColumn.vue'
+import PartsColumn from './PartsColumn.vue'
 
 interface Column {
   id: string
@@ -19,6 +21,8 @@ interface Column {
   /** What is said of it first. */
   verdict: string
   profile: ContainerProfile | null
+  /** What it is blended of, finished mixes taken apart. */
+  parts: readonly { material: Material; parts: number }[]
   /** It comes in bags, and its label can be read again. */
   bagged: boolean
 }
@@ -62,6 +66,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
         <tr>
           <th scope="row">{{ common.parts }}</th>
           <td v-for="c in columns" :key="c.id" class="parts">
+            <PartsColumn v-if="c.parts.length" :parts="c.parts" :name="c.name" />
             {{ c.says }}
             <p v-if="c.trouble" class="said wrong">{{ c.trouble }}</p>
           </td>

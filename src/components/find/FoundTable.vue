@@ -4,11 +4,19 @@ import { common } from '@/text/base/common'
 import { foundTable as words } from '@/text/components/find'
 import Button from 'primevue/button'
 import { keyOf, type Candidate, type Found } from '@/core/finder'
+import { costOfFound } from '../bench/fitPoints'
 import { chanceText, fitText, foundText, saidText } from '@/text/mix/finder'
 import { doseText, percentText, pHText, rateFigure, rateUnit, type UnitSystem } from '@/text/base/units'
 
-const { rows, units, cropName } = defineProps<{
+const {
+  rows,
+  front = new Set<string>(),
+  units,
+  cropName,
+} = defineProps<{
   rows: readonly Found[]
+  /** Keys of what nothing in the list beats in both cost and fit. */
+  front?: ReadonlySet<string>
   units: UnitSystem
   cropName: string | null
 }>()
@@ -39,9 +47,10 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ candidate: c, onFront, look } in rows" :key="keyOf(c)">
+        <tr v-for="{ candidate: c, look } in rows" :key="keyOf(c)">
           <th scope="row">
-            {{ foundText(c) }}<small v-if="onFront" class="front">{{ words.nothingBetterForTheMoney }}</small>
+            {{ foundText(c)
+            }}<small v-if="front.has(keyOf(c))" class="front">{{ words.nothingBetterForTheMoney }}</small>
           </th>
           <td data-label="Fit">
             <span>
@@ -68,7 +77,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
             ><template v-else>–</template>
           </td>
           <td class="num" :data-label="words.cost(rateUnit(units))">
-            {{ costText(c.figures.costPerLitre + (look?.dosesPerLitre ?? 0)) }}
+            {{ costText(costOfFound({ candidate: c, look, onFront: false })) }}
           </td>
           <td>
             <Button

@@ -3,15 +3,12 @@ import { Chart } from 'chart.js'
 /** Size of the words on a chart, px: the least of the page. */
 const SIZE = 13
 
-/** What all charts share: no motion, the page's type, ink and rules. */
-export function chartLook(ink: string) {
+/** What all charts share: no motion, the page's type. */
+export function chartLook() {
   // A canvas knows nothing of the page's type.
   Chart.defaults.font.family = getComputedStyle(document.documentElement).getPropertyValue('--text').trim()
   Chart.defaults.font.size = SIZE
-  return {
-    look: { responsive: true, maintainAspectRatio: false, animation: false as const },
-    legend: { labels: { color: ink, usePointStyle: true, pointStyleWidth: 12, boxHeight: 7 } },
-  }
+  return { responsive: true, maintainAspectRatio: false, animation: false as const }
 }
 
 /** Colours of the page by the names of its roles, as they are now. */

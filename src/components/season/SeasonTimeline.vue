@@ -2,7 +2,7 @@
 /** One thing through the season: the course that was expected, and what was read on it; a table behind it. */
 import { common } from '@/text/base/common'
 import { seasonTimeline as says } from '@/text/components/season'
-import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
+import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
 import { computed, onMounted, ref } from 'vue'
 import { Line } from 'vue-chartjs'
 import type { Timeline, TimelineCourse } from '@/model/season/timeline'
@@ -12,9 +12,10 @@ import { timelineRows, timelineWords } from '@/text/season/timeline'
 import type { UnitSystem } from '@/text/base/units'
 import ChartFrame from '../frame/ChartFrame.vue'
 import { chartLook, rolesOf } from '../frame/chartLook'
+import { endLabels, roomFor } from '../frame/endLabels'
 import FigureTable from '../frame/FigureTable.vue'
 
-Chart.register(LineController, LinearScale, PointElement, LineElement, Tooltip, Legend)
+Chart.register(LineController, LinearScale, PointElement, LineElement, Tooltip, endLabels)
 
 const { course, of, start, units } = defineProps<{
   course: TimelineCourse
@@ -35,7 +36,7 @@ const points = (list: TimelineCourse['read']) =>
 const data = computed(() => ({
   datasets: [
     {
-      label: 'expected',
+      label: says.expected,
       data: points(course.expected),
       borderColor: colours.value.ink,
       backgroundColor: colours.value.ink,
@@ -44,7 +45,7 @@ const data = computed(() => ({
       pointRadius: 0,
     },
     {
-      label: of === 'waterings' ? says.asNoted : 'read',
+      label: of === 'waterings' ? says.asNoted : says.read,
       data: points(course.read),
       showLine: false,
       borderColor: colours.value.clay,
@@ -57,9 +58,9 @@ const data = computed(() => ({
 const dayName = (day: number) => shortDayText(isoDay(dateOf(start, day)))
 const options = computed(() => {
   const { ink, rule: color } = colours.value
-  const { legend, look } = chartLook(ink)
   return {
-    ...look,
+    ...chartLook(),
+    layout: { padding: (on: { chart: Chart }) => ({ right: roomFor([says.expected], on.chart.width) }) },
     scales: {
       x: {
         type: 'linear' as const,
@@ -71,11 +72,10 @@ const options = computed(() => {
         beginAtZero: of !== 'pH',
         ticks: { color: ink },
         grid: { color },
-        title: { display: true, text: words.value.axis, color: ink },
       },
     },
     plugins: {
-      legend,
+      legend: { display: false },
       tooltip: {
         callbacks: {
           title: (items: { parsed: { x: number | null } }[]) => dayName(items[0]?.parsed.x ?? 0),
@@ -88,6 +88,7 @@ const rows = computed(() => timelineRows(course, start, of, units))
 </script>
 
 <template>
+  <p class="axis">{{ words.axis }}</p>
   <ChartFrame :height="240">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(words.axis)" />
     <template #table>
@@ -95,3 +96,11 @@ const rows = computed(() => timelineRows(course, start, of, units))
     </template>
   </ChartFrame>
 </template>
+
+<style scoped>
+.axis {
+  margin: 0 0 4px;
+  font-size: 0.92rem;
+  color: var(--ink-soft);
+}
+</style>

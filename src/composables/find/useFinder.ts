@@ -1,8 +1,8 @@
 import { useThrottleFn } from '@vueuse/core'
-import { computed, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
 import type { FinderProblem, FinderProgress, Found, Relaxation } from '@/core/finder'
 import type { Outcome } from '@/core/outcome'
-import type { FindRequest, FoundMixes } from '@/model/find/findMixes'
+import type { FindProgress, FindRequest, FoundMixes } from '@/model/find/findMixes'
 import { problemText, type Sentence } from '@/text/base/problems.en'
 import { failureText } from '@/text/make/tasks'
 import { findInWorker, inTheWayInWorker } from '@/workers/core.client'
@@ -11,10 +11,10 @@ import { useTask } from '../page/useTask'
 
 export interface Finder {
   running: ComputedRef<boolean>
-  progress: Readonly<Ref<FinderProgress | null>>
+  progress: Readonly<Ref<FindProgress | null>>
   /** What was found; null until it is in and once the wishes have changed. */
   result: ComputedRef<FoundMixes | null>
-  /** In the order to be shown. */
+  /** In the order to be shown; while it is running, the best of what is judged so far. */
   found: ComputedRef<Found[]>
   /** What could be given up, and what that would buy; null until asked. */
   way: ComputedRef<Relaxation[] | null>
@@ -39,18 +39,16 @@ export function useFinder(
   workers = { find: findInWorker, inTheWay: inTheWayInWorker },
 ): Finder {
   let enough: AbortController | null = null
-  const search = useTask<FindRequest, FinderProgress, Outcome<FoundMixes>>(
-    (wanted, { signal, onProgress }) => {
-      enough = new AbortController()
-      const told = useThrottleFn(onProgress, TOLD_EVERY)
-      return workers.find(wanted, {
-        signal,
-        enough: enough.signal,
-        // The first recipe of all is shown as soon as there is one.
-        onProgress: (p) => void (p.best ? told(p) : onProgress(p)),
-      })
-    },
-  )
+  const search = useTask<FindRequest, FindProgress, Outcome<FoundMixes>>((wanted, { signal, onProgress }) => {
+    enough = new AbortController()
+    const told = useThrottleFn(onProgress, TOLD_EVERY)
+    return workers.find(wanted, {
+      signal,
+      enough: enough.signal,
+      // The first recipe of all is shown as soon as there is one, and so is a list.
+      onProgress: (p) => void (p.best && !p.found ? told(p) : onProgress(p)),
+    })
+  })
   const giveUp = useTask<FinderProblem, FinderProgress, Outcome<Relaxation[]>>(
     (problem, { signal, onProgress }) => workers.inTheWay(problem, { signal, onProgress }),
   )
@@ -70,11 +68,15 @@ export function useFinder(
     return null
   })
 
+  // A list stays until the next one comes or the wishes change.
+  const kept = shallowRef<Found[]>([])
+  watch(search.progress, (p) => p?.found && (kept.value = p.found))
+  watch(request, () => (kept.value = []))
   return {
     running: computed(() => search.status.value === 'running'),
     progress: search.progress,
     result,
-    found: computed(() => result.value?.found ?? []),
+    found: computed(() => result.value?.found ?? kept.value),
     way: computed(() => answered(giveUp.answer.value?.value)),
     asking: computed(() => giveUp.status.value === 'running'),
     trouble: computed(() => {

@@ -21,7 +21,16 @@ import fc from 'fast-check'
 import { plantingDay } from '@/model/calendar/plantingDay'
 import { describe, expect, test, vi } from 'vitest'
 import { MATERIALS } from '@/core/data'
-import { complexityOf, distinctKinds, searchAtOnce, shareDone, type Candidate } from '@/core/finder'
+import {
+  complexityOf,
+  distinctKinds,
+  keyOf,
+  rankFound,
+  searchAtOnce,
+  shareDone,
+  type Candidate,
+  type Found,
+} from '@/core/finder'
 import { rangesAtOnce } from '@/core/ranges'
 import { demoGarden } from '@/demo/demoGarden'
 import { batchCards } from '@/model/make/batchCard'
@@ -230,6 +239,23 @@ describe('next moves and the finder, from a job', () => {
     expect(shares).toEqual(shares.toSorted((a, b) => a - b))
     // Four are judged: three looked at, one given its chance. The last of them fills it.
     expect(shares.filter((x) => x > 0.5)).toEqual([0.625, 0.75, 0.875, 1])
+  })
+  test('while the best are judged, those judged so far are there in order, and stay among what is found', () => {
+    const shelf = good(finderShelf(garden(), leeks(), 'shelf'))
+    const question = questionOfJob(leeks(), place(), PUBLISHED)
+    const asked = { rules: { maxParts: 4 }, volume: null, easyWater: null }
+    const problem = good(finderProblem(question, shelf, asked))
+    const lists: Found[][] = []
+    const run = findMixes({ problem, question, looks: 12, chances: 0 })
+    let step = run.next()
+    for (; !step.done; step = run.next()) if (step.value.found) lists.push(step.value.found)
+    // From eight on with every fourth.
+    expect(lists.map((l) => l.length)).toEqual([8, 12])
+    const all = new Set(good(step.value).found.map((f) => keyOf(f.candidate)))
+    for (const list of lists) {
+      expect(list).toEqual(rankFound(list))
+      for (const { candidate } of list) expect(all.has(keyOf(candidate))).toBe(true)
+    }
   })
   test('the chance of a recipe found is the one the bench shows for it, and counts whole lots', () => {
     const look = lookAt(questionOfJob(leeks(), place(), PUBLISHED), {

@@ -108,6 +108,14 @@ const isMixed = ({ parts }: Candidate): boolean => {
 /** Recipes looked at where the search was cut short. Source: our assumption: three are offered, of more than one kind. */
 const FEW = 8
 
+/** How far it is, with the best of what is judged already, in order, once there are a few. */
+export type FindProgress = FinderProgress & { found?: Found[] }
+
+/** The list is passed on with every so many that are judged: a few times a second. */
+const EVERY = 4
+const soFar = (found: readonly Found[], done: number): Pick<FindProgress, 'found'> =>
+  done >= FEW && done % EVERY === 0 ? { found: rankFound(found.filter((f) => f.look)) } : {}
+
 /**
  * Searches, then looks at the best as the bench would and sets everything in order. A generator: yields the search's
  * progress for telling and cancelling between. `enough` ends the search with what it has. Errors: those of `search`.
@@ -115,7 +123,7 @@ const FEW = 8
 export function* findMixes(
   { problem, question, prices, looks, chances }: FindRequest,
   enough?: () => boolean,
-): Generator<FinderProgress, Outcome<FoundMixes>> {
+): Generator<FindProgress, Outcome<FoundMixes>> {
   const result = yield* search(problem, enough)
   if (!result.ok) return result
   const { families, front, tried, complete, allowed } = result.value
@@ -135,12 +143,12 @@ export function* findMixes(
     const looked = isLooked ? lookedAt(question, candidate, prices ?? {}) : null
     if (looked) mixes.set(looked.look, looked.prepared)
     found.push({ candidate, onFront: onFront.has(keyOf(candidate)), look: looked?.look ?? null })
-    if (isLooked) yield { tried, total: tried, best, judged: { done: ++done, of } }
+    if (isLooked) yield { tried, total: tried, best, judged: { done: ++done, of }, ...soFar(found, done) }
   }
   for (const one of rankFound(found).slice(0, chances)) {
     if (!one.look) continue
     one.look.chance = chanceOf(mixes.get(one.look)!)
-    yield { tried, total: tried, best, judged: { done: ++done, of } }
+    yield { tried, total: tried, best, judged: { done: ++done, of }, ...soFar(found, done) }
   }
   return succeed({ found: rankFound(found), best, tried, complete, allowed }, ...result.notes)
 }

@@ -50,11 +50,14 @@ export const finishedMixDialog = {
 }
 
 export const fitChart = {
-  costAgainstFitTheTable: 'Cost against fit; the table says the same',
-  nothingBetterForTheMoney: 'Best for the money',
-  bestOfEachFamily: 'Best of each family',
-  costOf: (rateUnit: Shown) => `cost of ${rateUnit}`,
-  stepsOutsideTheBands: 'misses',
+  costAgainstFitTheTable: 'Cost against fit; the list says the same',
+  surer: '↑ more batches meet every target',
+  cheaper: (cost: Shown) => `← cheaper, ${cost}`,
+  dearer: (cost: Shown, unit: Shown) => `dearer, ${cost} ${unit} →`,
+  point: (rank: Shown, recipe: Shown, cost: Shown) => `${rank}: ${recipe}, ${cost}`,
+  costs: (cost: Shown, unit: Shown, fit: Shown, chance: Shown) =>
+    `${cost} ${unit}, ${fit}; ${chance} batches meet every target`,
+  use: (recipe: Shown) => `Use this mix: ${recipe}`,
 }
 
 export const ingredientList = {

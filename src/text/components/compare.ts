@@ -15,3 +15,7 @@ export const seasonCourses = {
   throughTheSeason: 'Through the season',
   itTakesACropAnd: 'Choose a crop and a place to see this.',
 }
+
+export const partsColumn = {
+  madeOf: (name: Shown, parts: Shown) => `${name}: ${parts}`,
+}

@@ -32,6 +32,8 @@ export const logSheetDialog = {
 }
 
 export const seasonTimeline = {
+  expected: 'expected',
+  read: 'read',
   asNoted: 'as noted',
 }
 

@@ -15,7 +15,7 @@ import { verdictFrom } from '@/model/mix/verdict'
 import { shortName } from '../base/titles'
 import { partsText } from './recipes'
 import { alsoText, verdictText } from './topics'
-import { percentText } from '../base/units'
+import { percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
 
 export const WITHOUT_NAMES: Record<Without, string> = {
   peat: 'peat',
@@ -113,4 +113,22 @@ export function foundHeading(found: readonly Found[]): string {
   const ways = found.filter((f) => meetsAll(f.candidate)).length
   if (ways === 0) return 'Nothing meets all of it'
   return ways === 1 ? 'One way meets all of it' : `${ways} ways meet all of it`
+}
+
+/** What lies where on the picture of cost against fit: the best fit, and the cheapest where that is another. */
+export function fitSentence(
+  points: readonly { found: Found; rank: number; cost: number }[],
+  units: UnitSystem,
+): string {
+  const best = points.reduce<(typeof points)[number] | undefined>(
+    (a, b) => (a && a.rank < b.rank ? a : b),
+    undefined,
+  )
+  const cheapest = points[0]
+  if (!best || !cheapest) return ''
+  const named = (p: typeof best) =>
+    `${foundText(p.found.candidate)}, at ${rateFigure(p.cost, units)} ${rateUnit(units)}`
+  return best === cheapest
+    ? `Nothing found is both cheaper and better than number ${best.rank}: ${named(best)}.`
+    : `Best: number ${best.rank}, ${named(best)}. Cheapest: number ${cheapest.rank}, ${named(cheapest)}, and it ${fitText(cheapest.found.candidate)}.`
 }

@@ -8,6 +8,7 @@ export const finderView = {
   whatWasFound: 'What was found',
   recipesTried: 'Recipes tried',
   bestSoFar: 'Best so far:',
+  soFar: 'The best so far',
   nothingOnTheShelfTo:
     'Nothing on the shelf to make a mix of: choose every material, or put prices or stock on the shelf.',
   ofTheLookedAtBefore: (tried: Shown) =>

@@ -95,13 +95,14 @@ const withChances = computed(() =>
 const saysOf = (source: MixSource) =>
   source.problem ? problemText(source.problem, units.value).why : sourceText(source, units.value)
 const columns = computed(() =>
-  compared.value.map(({ rival, answer, verdict }, i) => ({
+  compared.value.map(({ rival, answer, verdict, input }, i) => ({
     id: rival.id,
     name: rival.name,
     says: saysOf(taken.value[i]!),
     trouble: !answer.ok && rival.recipe.parts.length > 0 ? problemText(answer.problem, units.value).why : '',
     verdict: verdict ? verdictText(verdict, crop.value?.name ?? null) : '',
     profile: answer.ok ? answer.value.profile : null,
+    parts: (input?.parts ?? []).map(({ material: { material }, parts }) => ({ material, parts })),
     bagged: taken.value[i]!.bag !== undefined,
   })),
 )

@@ -23,6 +23,7 @@ import { meetsAll, shareDone } from '@/core/finder'
 import { counted } from '@/text/base/counted'
 import { fitText, foundHeading, foundText, givenUpText, onlyText } from '@/text/mix/finder'
 import { shortName } from '@/text/base/titles'
+import { costOfFound, fitPoints } from '@/components/bench/fitPoints'
 import FoundTable from '@/components/find/FoundTable.vue'
 import FinderWishes from './FinderWishes.vue'
 
@@ -48,13 +49,16 @@ watchDebounced(wishing.request, findIfAny, { debounce: 250 })
 
 const ROWS_AT_ONCE = 10
 const most = shallowRef(ROWS_AT_ONCE)
-watch(result, () => (most.value = ROWS_AT_ONCE))
+watch(wishing.request, () => (most.value = ROWS_AT_ONCE))
 const rows = computed(() => found.value.slice(0, most.value))
 const left = computed(() => found.value.length - rows.value.length)
 const best = computed(() => found.value[0]?.candidate ?? null)
 const heading = computed(() => foundHeading(found.value))
-const front = computed(() => found.value.filter((r) => r.onFront).map((r) => r.candidate))
-const families = computed(() => found.value.map((r) => r.candidate))
+/** What nothing in the list beats in both cost and fit: the picture and the list say the same of it. */
+const front = computed(
+  () => new Set(fitPoints(found.value, { width: 1, height: 1 }).flatMap((p) => (p.isFront ? [p.key] : []))),
+)
+const isPriced = computed(() => found.value.some((f) => Number.isFinite(costOfFound(f))))
 const share = computed(() => (progress.value ? Math.round(100 * shareDone(progress.value)) : 0))
 
 async function openIt(c: Candidate) {
@@ -91,19 +95,19 @@ async function openIt(c: Candidate) {
       <div v-if="running" class="running">
         <ProgressBar :value="Math.round(share)" :aria-label="words.recipesTried" />
         <p v-if="progress?.judged">{{ words.judgingTheBest(progress.judged.done, progress.judged.of) }}</p>
-        <p v-if="progress?.best">
+        <p v-if="progress?.best && !best">
           {{ words.bestSoFar }} <strong>{{ foundText(progress.best) }}</strong>, {{ fitText(progress.best) }}.
         </p>
       </div>
       <p v-else-if="!result && !trouble && ids.length === 0" class="soft teach">
         {{ words.nothingOnTheShelfTo }}
       </p>
-      <template v-if="result">
-        <h2>{{ heading }}</h2>
-        <p v-if="!result.complete" class="soft">
+      <template v-if="result || best">
+        <h2>{{ result ? heading : words.soFar }}</h2>
+        <p v-if="result && !result.complete" class="soft">
           {{ words.ofTheLookedAtBefore(counted(result.tried, 'recipe')) }}
         </p>
-        <p v-if="!best || !meetsAll(best)">
+        <p v-if="result && (!best || !meetsAll(best))">
           <template v-if="best">{{ words.theNearest(fitText(best)) }}</template>
           <Button v-if="!way && !asking" :label="words.whatIsInTheWay" text size="small" @click="askWay" />
           <span v-if="asking" class="soft">{{ words.givingUpEachWishIn }}</span>
@@ -112,11 +116,18 @@ async function openIt(c: Candidate) {
           <li v-if="way.length === 0">{{ onlyText(best) }}</li>
           <li v-for="w in way" :key="givenUpText(w)">{{ givenUpText(w) }}</li>
         </ul>
-        <FitChart v-if="best && front.length > 0" :families="families" :front="front" :units="units" />
-        <p v-else-if="best && !Number.isFinite(best.figures.costPerLitre)" class="soft">
+        <FitChart v-if="front.size > 0" :found="found" :units="units" @open="openIt" />
+        <p v-else-if="best && !isPriced" class="soft">
           {{ words.withPricesOnTheShelf }}
         </p>
-        <FoundTable v-if="best" :rows="rows" :units="units" :crop-name="crop?.name ?? null" @open="openIt" />
+        <FoundTable
+          v-if="best"
+          :rows="rows"
+          :front="front"
+          :units="units"
+          :crop-name="crop?.name ?? null"
+          @open="openIt"
+        />
         <Button
           v-if="left > 0"
           :label="atOnce.showMoreOf(Math.min(left, ROWS_AT_ONCE), left)"
@@ -124,7 +135,7 @@ async function openIt(c: Candidate) {
           size="small"
           @click="most += ROWS_AT_ONCE"
         />
-        <p class="soft">
+        <p v-if="result" class="soft">
           {{
             words.triedOfLotsWithinAll(
               counted(result.tried, 'recipe'),
