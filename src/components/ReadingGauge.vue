@@ -1,11 +1,15 @@
 <script setup lang="ts">
 /** One figure against the band wanted: the value in words first, a scale, and why on request. */
 import { readingGauge as says } from '@/text/components/shared'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { vTextContent } from '@/composables/page/vTextContent'
 import type { Reading, Span } from '@/text/readings/reading'
 import FigureTable from './frame/FigureTable.vue'
 import GaugeScale from './GaugeScale.vue'
+
+/** Pictures of an explanation come when it is opened. */
+const WeekBars = defineAsyncComponent(() => import('./picture/WeekBars.vue'))
+const WeekLine = defineAsyncComponent(() => import('./picture/WeekLine.vue'))
 
 const { reading, likely, likelyText, ghost } = defineProps<{
   reading: Reading
@@ -63,6 +67,8 @@ const would = computed(() => (ghost && ghost.text !== reading.value ? `→ ${gho
       <p class="term">{{ reading.term }}</p>
       <template v-for="(part, i) in why" :key="i">
         <p v-if="typeof part === 'string'">{{ part }}</p>
+        <WeekBars v-else-if="'byWeek' in part" :rows="part.byWeek" :label="part.label" />
+        <WeekLine v-else-if="'course' in part" :course="part.course" :label="part.label" />
         <FigureTable v-else class="weeks" :head="part.head" :rows="part.rows" />
       </template>
     </details>

@@ -19,3 +19,9 @@ export const timeStripWords = {
   today: 'today',
   dragToMove: 'Drag a task to another day, or use the arrow keys.',
 }
+
+export const weekBars = {
+  shortFrom: (week: Shown) => `, short from week ${week}`,
+  mixed: 'mixed',
+  week: (week: Shown) => `week ${week}`,
+}

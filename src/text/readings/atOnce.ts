@@ -209,7 +209,7 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     band: span(bands.pH, onPH),
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
     ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
-    why: () => pHWhy(e, v.pH === 'high' ? bands.pH.high : null),
+    why: () => pHWhy(e, v.pH === 'high' ? bands.pH.high : null, bands.pH),
   }
 }
 

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { FED, type Feeding } from '@/core/nutrients'
-import { feedSpan, nutrientTable, shortText } from './feed'
+import { feedSpan, nutrientTable, nutrientWeeks, shortText } from './feed'
 
 const each = <T>(value: T, change: Partial<Record<(typeof FED)[number], T>> = {}) => ({
   ...(Object.fromEntries(FED.map((e) => [e, value])) as Record<(typeof FED)[number], T>),
@@ -50,4 +50,30 @@ test('names what is still to be given, each with its weight, and never nothing a
 test('the table has a row for each of six: taken up over the season, enough, share', () => {
   expect(nutrientTable(feeding({ met: each(0.75) })).rows[0]).toEqual(['Nitrogen', '3', '4', '75 %'])
   expect(nutrientTable(feeding({})).rows).toHaveLength(6)
+})
+
+test('the weeks as a picture: the first that runs short is marked in its week, the scarcest row first', () => {
+  const week = (day: number, uptake: number) => ({ day, supply: 0, demand: 4, uptake, leached: 0, pool: 0 })
+  const of = feeding({
+    weeks: each([week(7, 4), week(14, 4), week(21, 4)], {
+      potassium: [week(7, 4), week(14, 1), week(21, 5)],
+    }),
+    met: each(1, { potassium: 0.6 }),
+    shortFrom: each<number | null>(null, { potassium: 14 }),
+  })
+  const { byWeek, label } = nutrientWeeks(of)
+  expect(byWeek).toHaveLength(FED.length)
+  // A quarter of what week 2 wants; more than is wanted is not drawn.
+  expect(byWeek[0]).toEqual({
+    name: 'Potassium',
+    weeks: [
+      { wanted: 1, met: 1 },
+      { wanted: 1, met: 0.25 },
+      { wanted: 1, met: 1 },
+    ],
+    shortFrom: 1,
+    isFirst: true,
+  })
+  expect(byWeek.slice(1).every((r) => r.shortFrom === null && !r.isFirst)).toBe(true)
+  expect(label).toContain(feedSpan(of))
 })

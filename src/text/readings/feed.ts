@@ -2,6 +2,7 @@ import { firstShort, isFed } from '@/core/judgement'
 import { FED, type Feeding } from '@/core/nutrients'
 import { allOf } from '../base/labels'
 import { doseWeightText, percentText, type UnitSystem } from '../base/units'
+import type { WeekRow } from './reading'
 
 /** Less of a nutrient than this in a season is not worth a word beside more of another, g. */
 const LEAST_SHORT = 0.05
@@ -24,6 +25,30 @@ export function shortText({ toFeed, met }: Feeding, units: UnitSystem): string {
   const worth = all.filter((e) => toFeed[e] > LEAST_SHORT)
   const short = worth.length > 0 ? worth : all
   return allOf(short.map((e) => `${doseWeightText(toFeed[e], units)} of ${e}`))
+}
+
+/**
+ * The season of every nutrient as a picture: what is taken up against what is wanted, week by week, the scarcest first.
+ */
+export function nutrientWeeks(feeding: Feeding): { byWeek: WeekRow[]; label: string } {
+  const { weeks, met, shortFrom } = feeding
+  const first = firstShort(feeding)?.element ?? null
+  const byWeek = [...FED]
+    .sort((a, b) => met[a] - met[b])
+    .map((e): WeekRow => {
+      const most = Math.max(1e-9, ...weeks[e].map((w) => w.demand))
+      const short = isFed(met[e]) ? null : shortFrom[e]
+      return {
+        name: capitalised(e),
+        weeks: weeks[e].map((w) => ({ wanted: w.demand / most, met: Math.min(w.uptake, w.demand) / most })),
+        shortFrom: short === null ? null : weeks[e].findIndex((w) => w.day >= short),
+        isFirst: e === first,
+      }
+    })
+  return {
+    byWeek,
+    label: `Week by week, what the crop wants of each nutrient and gets: ${feedSpan(feeding)}.`,
+  }
 }
 
 /** The season of every nutrient as a table. */

@@ -9,7 +9,7 @@ import type { MixCost } from '@/model/mix/cost'
 import { dressingName } from '../shelf/dressings'
 import { shortName } from '../base/titles'
 import { percentText, rateFigure, rateUnit, type UnitSystem } from '../base/units'
-import { feedSpan, nutrientTable, shortText } from './feed'
+import { feedSpan, nutrientTable, nutrientWeeks, shortText } from './feed'
 import { listed, type Reading, type Why } from './reading'
 import { saltsWhy } from './salts'
 
@@ -136,6 +136,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
         },
       why: () => [
         `${f.earlyNitrogen.toFixed(0)} mg of nitrogen in a litre at hand in the first days; ${f.drawdown.toFixed(0)} mg tied up by rotting wood and bark in the first month.`,
+        nutrientWeeks(f),
         nutrientTable(f),
         'mg in a litre of mix over the season. Growth follows the scarcest nutrient.',
         {

@@ -3,6 +3,7 @@ import { LIMES, materialById } from '@/core/data'
 import { evaluate, FULL_EFFORT } from '@/core/evaluate'
 import { prepareMaterial } from '@/core/mixing'
 import { pHText } from '../base/units'
+import type { Why } from './reading'
 import { pHWhy } from './pHWhy'
 
 const peat = evaluate(
@@ -21,7 +22,7 @@ const peat = evaluate(
 
 test('one course of pH with its weeks: it begins as the mix without lime and is, in six weeks, what the bench shows', () => {
   if (!peat.ok) throw new Error(peat.problem.code)
-  const [course, held, moved] = pHWhy(peat.value, null)
+  const [drawn, course, held, moved] = pHWhy(peat.value, null, { low: 5.5, high: 6.5 })
   const { head, rows } = course as { head: string[]; rows: string[][] }
   const at = (week: number) => rows[0]![head.indexOf(String(week))]
   expect(head.slice(1)).toEqual(['0', '2', '4', '6', '12', '20'])
@@ -33,6 +34,12 @@ test('one course of pH with its weeks: it begins as the mix without lime and is,
   expect(figures.at(-1)! - figures[0]!).toBeGreaterThan(1)
   expect(held).toContain(`it is pH ${pHText(peat.value.blend.pH)}`)
   expect(moved).toContain('limestone moves it up')
+  // The picture has the same course, and what the crop likes.
+  const picture = drawn as Extract<Why, { course: unknown }>
+  const weeks = picture.course.points.filter((p) => [0, 2, 4, 6, 12, 20].includes(p.week))
+  expect(weeks.map((p) => p.text)).toEqual(rows[0]!.slice(1))
+  expect(picture.course.suits).toEqual({ low: 5.5, high: 6.5 })
+  expect(picture.label).toContain(`${at(0)} after mixing, ${at(20)} in week 20`)
 })
 
 test('rain water is named where the water lifts the pH too high, and not else', () => {

@@ -4,6 +4,7 @@ import { percentText, pHText } from '../base/units'
 import { dressingName } from '../shelf/dressings'
 import { shortName } from '../base/titles'
 import { listed, type Why } from './reading'
+import type { Band } from '@/core/data'
 
 /** Weeks at which the course of pH is given, the day of mixing first. */
 const WEEKS = [0, 2, 4, 6, 12, 20]
@@ -12,10 +13,21 @@ const WEEKS = [0, 2, 4, 6, 12, 20]
  * Why the pH is what it is: the one course it takes, with its weeks, then what holds it and what moves it. `tooHigh` is
  * the most the crop likes where the pH lies above it.
  */
-export function pHWhy(evaluation: Evaluation, tooHigh: number | null): Why[] {
+export function pHWhy(evaluation: Evaluation, tooHigh: number | null, suits: Band | null = null): Why[] {
   const { blend, acidity } = evaluation
   const at = acidity.filter(({ day }) => WEEKS.includes(day / 7))
+  const points = acidity
+    .filter(({ day }) => day <= 7 * WEEKS.at(-1)!)
+    .map(({ day, pH }) => ({ week: day / 7, value: pH, text: pHText(pH) }))
   return [
+    ...(points.length > 1
+      ? [
+          {
+            course: { points, suits },
+            label: `The course of pH: ${points[0]!.text} after mixing, ${points.at(-1)!.text} in week ${points.at(-1)!.week.toFixed(0)}; your water, lime and feed are in it.`,
+          },
+        ]
+      : []),
     {
       head: ['Weeks after mixing', ...at.map(({ day }) => String(day / 7))],
       rows: [['pH', ...at.map(({ pH }) => pHText(pH))]],

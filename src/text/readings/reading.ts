@@ -7,8 +7,27 @@ export interface Span {
   to: number
 }
 
-/** What stands behind "Why?": a paragraph, or a table. */
-export type Why = string | { head: string[]; rows: string[][] }
+/** What is at hand of one thing against what is wanted, week by week; each of the season's highest demand, 0 to 1. */
+export interface WeekRow {
+  name: string
+  weeks: { wanted: number; met: number }[]
+  /** Index of the first week that is short; null where none is. */
+  shortFrom: number | null
+  /** The one that runs short first. */
+  isFirst: boolean
+}
+/** A figure through the weeks, with what suits. */
+export interface WeekCourse {
+  points: { week: number; value: number; text: string }[]
+  suits: { low: number; high: number } | null
+}
+
+/** What stands behind "Why?": a paragraph, a table, or a picture with its sentence. */
+export type Why =
+  | string
+  | { head: string[]; rows: string[][] }
+  | { byWeek: WeekRow[]; label: string }
+  | { course: WeekCourse; label: string }
 
 /** One figure of a mix in words, as a gauge shows it. */
 export interface Reading {

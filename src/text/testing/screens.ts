@@ -119,6 +119,7 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
     say(`reading ${r.id}`, r.label, r.value, r.wanted, r.advice)
     for (const why of r.why())
       if (typeof why === 'string') say(`why ${r.id}`, why)
+      else if ('label' in why) say(`why ${r.id}`, why.label)
       else say(`why ${r.id}`, why.head.join(' | '), ...why.rows.map((row) => row.join(' | ')))
   }
   for (const j of judgements) {
