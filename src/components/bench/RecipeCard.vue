@@ -41,7 +41,7 @@ const today = isoDay(new Date())
 
 <template>
   <article class="print-only card">
-    <h1>{{ jobTitle(job) }}</h1>
+    <h1 class="paper-title">{{ jobTitle(job) }}</h1>
     <p>
       {{ words.judgedIn(cropName ? words.for(cropInText(cropName)) : '', bedTitle(judgedBed(job).spec)) }}
     </p>

@@ -42,7 +42,7 @@ function setDay(typed: string) {
 
 <template>
   <article class="card" :aria-label="record.jobName">
-    <h2>{{ record.jobName }}</h2>
+    <h2 class="paper-title">{{ record.jobName }}</h2>
     <p class="soft">{{ recordAbout(record) }}</p>
     <TextField
       class="day"

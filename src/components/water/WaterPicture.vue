@@ -20,6 +20,7 @@ const {
   said,
   units,
   small = false,
+  can = '',
 } = defineProps<{
   container: Container
   /** Height of the tallest that stands beside it, cm: both to one scale. */
@@ -31,6 +32,8 @@ const {
   said: number
   units: UnitSystem
   small?: boolean
+  /** What is poured each time, in words; no can is drawn where it is empty. */
+  can?: string
 }>()
 
 const host = ref<HTMLElement | null>(null)
@@ -38,9 +41,11 @@ const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(host)
 const theme = usePageTheme()
 
+/** Room for the can, px. */
+const ABOVE_THE_RIM = 62
 const own = computed(() => shapeHeight(container.shape))
 const frame = computed<Frame>(() => {
-  const [above, under] = small ? [6, 10] : [18, 34]
+  const [above, under] = small ? [6, 10] : [can ? ABOVE_THE_RIM : 18, 34]
   const room = height.value - above - under
   return {
     width: width.value,
@@ -89,6 +94,17 @@ const grains = computed(() => {
   }))
   return layers(layout.value, parts, window.devicePixelRatio || 1)
 })
+/** Water is given at this moment: the next picture has had more of it. */
+const isPouring = computed(() => {
+  const { given } = side.watered.moved.course
+  const { picture } = pictureAt(side.watered.moved, hours)
+  return picture + 1 < given.length && given[picture + 1]! > given[picture]! + 1e-9
+})
+/** Where the rose of the can is: over the mix, above the rim. */
+const rose = computed(() => {
+  const l = layout.value
+  return l && { x: (l.left(l.height) + l.right(l.height)) / 2, y: Math.max(48, l.y(l.height) - 8) }
+})
 const description = computed(() => pictureText(side, said))
 
 watchEffect(
@@ -131,6 +147,16 @@ watchEffect(
           :floor="side.floor"
           :units="units"
         />
+        <g v-if="can && rose" class="can" :transform="`translate(${rose.x - 66} ${rose.y - 46})`">
+          <g :transform="isPouring ? 'rotate(24 20 30)' : undefined">
+            <path class="body" d="M8 14h26l3 26H5z" />
+            <path class="spout" d="M36 34l17-16" />
+            <path class="rose" d="M49 14l8 8" />
+            <path class="spout" d="M10 14C12 2 30 2 32 14M6 34C-6 32 -4 16 8 18" />
+          </g>
+          <path v-if="isPouring" class="fall" d="M58 32v12M64 30v18M52 34v8" />
+          <text x="-8" y="30" text-anchor="end">{{ can }}</text>
+        </g>
       </svg>
     </div>
     <figcaption><slot /></figcaption>
@@ -156,6 +182,27 @@ svg {
   width: 100%;
   height: 100%;
   display: block;
+}
+.can path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.5;
+  stroke-linejoin: round;
+  stroke-linecap: round;
+}
+.can .body {
+  fill: color-mix(in srgb, var(--water) 30%, var(--sheet));
+}
+.can .rose {
+  stroke-width: 4;
+}
+.can .fall {
+  stroke: var(--water);
+  stroke-dasharray: 3 4;
+}
+.can text {
+  font: 600 15px var(--slab);
+  fill: var(--ink);
 }
 figcaption {
   text-align: center;

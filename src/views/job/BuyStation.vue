@@ -154,7 +154,7 @@ const saveCsv = () =>
 
 <template>
   <StationFrame v-if="job">
-    <h1 class="print-only">{{ jobTitle(job) }}</h1>
+    <h1 class="print-only paper-title">{{ jobTitle(job) }}</h1>
     <FoldBox
       id="tools"
       class="no-print"

@@ -98,4 +98,13 @@ const allow = (event: DragEvent) => {
     margin-inline: -10px;
   }
 }
+/* On paper there is the recipe alone. */
+@media print {
+  .mix {
+    display: block;
+  }
+  .mix > :not(.card) {
+    display: none;
+  }
+}
 </style>

@@ -145,7 +145,7 @@ async function saveCalendar() {
   <StationFrame v-if="job" :problem="problem" columns="minmax(0, 1.6fr) minmax(280px, 1fr)">
     <template #back><Button :label="common.backToTheMix" text size="small" @click="go('mix')" /></template>
     <template v-if="table">
-      <h1 class="print-only">{{ words.gettingReady(jobTitle(job)) }}</h1>
+      <h1 class="print-only paper-title">{{ words.gettingReady(jobTitle(job)) }}</h1>
       <TimeStrip
         class="line no-print"
         :items="onLine"

@@ -110,7 +110,7 @@ const seeRecord = (id: string) =>
 <template>
   <div v-if="job" class="page narrow">
     <template v-if="record">
-      <h2>{{ words.recorded }}</h2>
+      <h2 class="paper-title">{{ words.recorded }}</h2>
       <p class="big">
         <strong>{{ record.jobName }}</strong>, {{ recordedText(record, units) }}
       </p>

@@ -20,6 +20,7 @@ import { useWatering } from '@/composables/water/useWatering'
 import { shapeHeight } from '@/core/geometry'
 import { belowsFor } from '@/model/water/pouring'
 import { useWateringTrouble } from '@/composables/water/useWateringTrouble'
+import { volumeText } from '@/text/base/units'
 import { failureText } from '@/text/make/tasks'
 import { differenceText, momentRows, outcomeRows, sinceText } from '@/text/water/watering'
 
@@ -82,17 +83,6 @@ const trouble = useWateringTrouble(inHand, problem)
       }}
     </p>
     <ProblemBox v-else-if="trouble" :sentence="trouble" />
-    <template v-if="pouring">
-      <PouringFields :pouring="pouring" :belows="belows" :grows="grows" :units="units" @change="change">
-        <ChoiceField
-          v-model="beside"
-          :label="words.besideIt"
-          :options="offered"
-          :placeholder="common.nothing"
-          clearable
-        />
-      </PouringFields>
-    </template>
     <ProblemBox v-if="failure" :sentence="failureText(failure)">
       <button type="button" class="again" @click="again">{{ common.tryAgain }}</button>
     </ProblemBox>
@@ -110,6 +100,7 @@ const trouble = useWateringTrouble(inHand, problem)
           :hours="now"
           :said="said"
           :units="units"
+          :can="pouring ? volumeText(pouring.litres, units) : ''"
         >
           {{ side.title }}
         </WaterPicture>
@@ -134,6 +125,26 @@ const trouble = useWateringTrouble(inHand, problem)
         @to="seek"
       />
       <p v-if="difference" class="difference" role="status">{{ difference }}</p>
+    </section>
+    <template v-if="pouring">
+      <PouringFields
+        class="pouring"
+        :pouring="pouring"
+        :belows="belows"
+        :grows="grows"
+        :units="units"
+        @change="change"
+      >
+        <ChoiceField
+          v-model="beside"
+          :label="words.besideIt"
+          :options="offered"
+          :placeholder="common.nothing"
+          clearable
+        />
+      </PouringFields>
+    </template>
+    <section v-if="sides.length" class="stack" :aria-busy="working">
       <div class="tables">
         <div>
           <h3>{{ words.in(days === 1 ? words.oneDay : words.days(days)) }}</h3>
@@ -173,6 +184,9 @@ const trouble = useWateringTrouble(inHand, problem)
   margin-bottom: 10px;
 }
 .stack {
+  margin-top: 16px;
+}
+.pouring {
   margin-top: 16px;
 }
 .pictures {
