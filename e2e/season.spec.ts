@@ -53,7 +53,7 @@ test('a recorded mix is filled in lifts, planted, followed and looked back on; a
   await page.mouse.move(at.x + 60, at.y + 9, { steps: 4 })
   await page.mouse.up()
   await expect(due).not.toContainText('30 May')
-  await page.getByRole('combobox', { name: 'Task' }).click()
+  await page.getByRole('combobox', { name: 'Move a task' }).click()
   await page.getByRole('option', { name: 'Shade and shelter' }).click()
   await page.getByRole('button', { name: 'Back to 22 May' }).click()
   await expect(due).toContainText('22 May to 29 May 2027')

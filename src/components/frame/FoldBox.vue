@@ -41,7 +41,6 @@ summary {
   color: var(--clay);
 }
 summary .soft {
-  margin-left: 6px;
   font-size: 0.92rem;
 }
 .inside {

@@ -1,16 +1,13 @@
 <script setup lang="ts">
-/** Puts a task on another day without a pointer; nothing of it is seen before it is asked for. */
+/** Puts a task on another day without a pointer. */
 import { moveTask as words } from '@/text/components/season'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { isDay, shortDayText } from '@/text/base/dates'
 import ChoiceField from '../field/ChoiceField.vue'
 import TextField from '../field/TextField.vue'
-import FoldBox from '../frame/FoldBox.vue'
 
 const { tasks } = defineProps<{
-  /** What it is remembered by. */
-  id: string
   tasks: readonly {
     id: string
     title: string
@@ -26,27 +23,25 @@ const task = computed(() => tasks.find((t) => t.id === chosen.value) ?? tasks[0]
 </script>
 
 <template>
-  <FoldBox :id="id" :title="words.title" :says="words.says">
-    <div class="row">
-      <ChoiceField
-        :model-value="task.id"
-        :label="words.task"
-        :options="tasks.map((t) => ({ value: t.id, label: t.title }))"
-        @update:model-value="chosen = $event"
-      />
-      <TextField
-        :model-value="task.on"
-        :label="words.day"
-        type="date"
-        @update:model-value="isDay($event) && emit('move', task.id, $event)"
-      />
-      <Button
-        v-if="task.movedFrom"
-        :label="words.workedOut(shortDayText(task.movedFrom))"
-        icon="pi pi-undo"
-        outlined
-        @click="emit('move', task.id, null)"
-      />
-    </div>
-  </FoldBox>
+  <div class="row">
+    <ChoiceField
+      :model-value="task.id"
+      :label="words.task"
+      :options="tasks.map((t) => ({ value: t.id, label: t.title }))"
+      @update:model-value="chosen = $event"
+    />
+    <TextField
+      :model-value="task.on"
+      :label="words.day"
+      type="date"
+      @update:model-value="isDay($event) && emit('move', task.id, $event)"
+    />
+    <Button
+      v-if="task.movedFrom"
+      :label="words.workedOut(shortDayText(task.movedFrom))"
+      icon="pi pi-undo"
+      outlined
+      @click="emit('move', task.id, null)"
+    />
+  </div>
 </template>

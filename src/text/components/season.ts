@@ -13,10 +13,8 @@ export const dueList = {
 }
 
 export const moveTask = {
-  title: 'Move a task',
-  says: 'to another day',
-  task: 'Task',
-  day: 'Day',
+  task: 'Move a task',
+  day: 'To',
   workedOut: (day: Shown) => `Back to ${day}`,
 }
 

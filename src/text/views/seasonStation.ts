@@ -5,6 +5,8 @@ export const seasonStation = {
   monthByMonth: 'Month by month',
   planted: 'Planted',
   lineOfTime: 'The season on a line of time; the list below says the same.',
+  more: 'More',
+  moreSays: 'other days, calendar, next year',
   courses: 'pH, salts, food and level',
   coursesSays: 'on the same days',
   coursesKey: 'Dashed: expected. Clay marks: read. Green: what the crop likes.',

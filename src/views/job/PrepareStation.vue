@@ -174,7 +174,6 @@ async function saveCalendar() {
           <h2>{{ words.afterMixingBeforePlanting }}</h2>
           <PrepSteps :steps="after" @tick="(id, done) => set('readySteps', id, done)" @leave="leave" />
         </template>
-        <MoveTask v-if="toMove.length" id="prepare-move" class="no-print" :tasks="toMove" @move="move" />
         <FoldBox
           id="prepare-more"
           class="no-print"
@@ -192,6 +191,7 @@ async function saveCalendar() {
             :none="words.noSuchStepForThis"
             @update:model-value="add"
           />
+          <MoveTask v-if="toMove.length" :tasks="toMove" @move="move" />
           <Button :label="common.saveToYourCalendar" icon="pi pi-calendar" text @click="saveCalendar" />
           <Button :label="words.print" icon="pi pi-print" text @click="printPage" />
         </FoldBox>

@@ -204,21 +204,30 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       </p>
       <p v-else class="soft">{{ words.plantedOn(dayText(plan.planted.day)) }}</p>
       <DueList :rows="rows" :locked="!plan.planted.said" @tick="tick" />
-      <MoveTask v-if="toMove.length" id="season-move" :tasks="toMove" @move="move" />
       <p v-if="plan.harvest?.slowed" class="soft">
         {{ words.harvestIsDrawnOutBy }}
       </p>
-      <Button
-        v-if="tasks.length"
-        :label="common.saveToYourCalendar"
-        icon="pi pi-calendar"
-        text
-        :title="words.aCalendarFileSavedAgain"
-        @click="saveCalendar"
-      />
-      <p v-if="record">
-        <RouterLink class="p-button p-button-text" :to="to('next')">{{ words.nextYearUseTheMix }}</RouterLink>
-      </p>
+      <FoldBox
+        v-if="toMove.length || tasks.length || record"
+        id="season-more"
+        :title="words.more"
+        :says="words.moreSays"
+      >
+        <MoveTask v-if="toMove.length" :tasks="toMove" @move="move" />
+        <Button
+          v-if="tasks.length"
+          :label="common.saveToYourCalendar"
+          icon="pi pi-calendar"
+          text
+          :title="words.aCalendarFileSavedAgain"
+          @click="saveCalendar"
+        />
+        <p v-if="record">
+          <RouterLink class="p-button p-button-text" :to="to('next')">{{
+            words.nextYearUseTheMix
+          }}</RouterLink>
+        </p>
+      </FoldBox>
       <Button v-if="over" :label="words.beginItAgainForAnother" icon="pi pi-replay" @click="again(job)" />
     </section>
     <section class="side">
