@@ -23,7 +23,7 @@ const task = computed(() => tasks.find((t) => t.id === chosen.value) ?? tasks[0]
 </script>
 
 <template>
-  <div class="row">
+  <div class="row" role="group" :aria-label="words.task">
     <ChoiceField
       :model-value="task.id"
       :label="words.task"
