@@ -33,7 +33,7 @@ try {
     await page.goto(`http://localhost:${port}/demo${path}`)
     await page.locator('main h1').first().waitFor({ state: 'attached' })
     if (name === 'finder') {
-      await page.locator('.found h2').waitFor()
+      await page.getByRole('heading', { name: /meet all of it/ }).waitFor({ timeout: 60_000 })
       await page.evaluate(() => window.scrollTo(0, 0))
     }
     if (name === 'water') {
