@@ -64,8 +64,7 @@ const options = computed(() => {
 </script>
 
 <template>
-  <p class="axis">{{ axis }}</p>
-  <ChartFrame :height="250">
+  <ChartFrame :height="250" :axis="axis">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(axis)" />
     <template #table>
       <table class="plain">
@@ -85,11 +84,3 @@ const options = computed(() => {
     </template>
   </ChartFrame>
 </template>
-
-<style scoped>
-.axis {
-  margin: 0 0 4px;
-  font-size: 0.92rem;
-  color: var(--ink-soft);
-}
-</style>

@@ -19,7 +19,7 @@ export interface FitPoint {
 export const FIT_ROOM = { left: 26, right: 26, top: 34, bottom: 34 } as const
 
 /** Money for a litre with its lime and feed; not finite where a price is not known. */
-export const costOfFound = ({ candidate, look }: Found): number =>
+export const costOfFound = ({ candidate, look }: Pick<Found, 'candidate' | 'look'>): number =>
   candidate.figures.costPerLitre + (look?.dosesPerLitre ?? 0)
 
 /**

@@ -77,7 +77,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
             ><template v-else>–</template>
           </td>
           <td class="num" :data-label="words.cost(rateUnit(units))">
-            {{ costText(costOfFound({ candidate: c, look, onFront: false })) }}
+            {{ costText(costOfFound({ candidate: c, look })) }}
           </td>
           <td>
             <Button

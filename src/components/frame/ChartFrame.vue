@@ -2,10 +2,15 @@
 /** A chart, and the table behind it that says the same. */
 import { common } from '@/text/base/common'
 
-const { height } = defineProps<{ height: number }>()
+const { height, axis } = defineProps<{
+  height: number
+  /** What its values are, written above it. */
+  axis: string
+}>()
 </script>
 
 <template>
+  <p class="axis">{{ axis }}</p>
   <div class="chart" :style="{ height: `${height}px` }"><slot /></div>
   <details>
     <summary>{{ common.theSameAsATable }}</summary>
@@ -14,6 +19,11 @@ const { height } = defineProps<{ height: number }>()
 </template>
 
 <style scoped>
+.axis {
+  margin: 0 0 4px;
+  font-size: 0.92rem;
+  color: var(--ink-soft);
+}
 .chart {
   position: relative;
 }

@@ -88,19 +88,10 @@ const rows = computed(() => timelineRows(course, start, of, units))
 </script>
 
 <template>
-  <p class="axis">{{ words.axis }}</p>
-  <ChartFrame :height="240">
+  <ChartFrame :height="240" :axis="words.axis">
     <Line :data="data" :options="options" role="img" :aria-label="common.overTheSeasonTheTable(words.axis)" />
     <template #table>
       <FigureTable :caption="words.axis" :head="['', 'expected', 'read']" :rows="rows" />
     </template>
   </ChartFrame>
 </template>
-
-<style scoped>
-.axis {
-  margin: 0 0 4px;
-  font-size: 0.92rem;
-  color: var(--ink-soft);
-}
-</style>

@@ -68,6 +68,11 @@ describe('what is due answers to the log', () => {
     const fed = [entry('fed', 50, null)]
     expect(of(moved('feed', on(40).slice(0, 10), fed), 'feed')[0]!.movedFrom).toBeUndefined()
     expect(of(moved('feed', on(70).slice(0, 10), fed), 'feed')[0]!.on).toBe(on(70).slice(0, 10))
+    // The day of one watering is not that of the next.
+    const watered = [entry('watered', 58, null)]
+    const next = of(dues(60, ...watered), 'water')[0]!
+    expect(of(moved('water', on(57).slice(0, 10), watered), 'water')[0]).toEqual(next)
+    expect(of(moved('water', on(66).slice(0, 10), watered), 'water')[0]!.on).toBe(on(66).slice(0, 10))
   })
   test('a pH that is right asks for nothing, and answers its task', () => {
     const fine = dues(12, entry('pH', 2, 6.3))

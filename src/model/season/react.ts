@@ -72,7 +72,7 @@ function freshReading(kind: Parameters<typeof readingsOf>[0], { log, today }: Re
 }
 const asked = (
   { job }: Reacting,
-  due: Pick<Due, 'id' | 'code' | 'on'> & Partial<Pick<Due, 'correction' | 'read' | 'litres'>>,
+  due: Pick<Due, 'id' | 'code' | 'on'> & Partial<Pick<Due, 'correction' | 'read' | 'litres' | 'lastOn'>>,
 ): Due => ({ ...due, until: null, done: job.followedSteps.includes(due.id) })
 const daysOf = (log: SeasonLog, kind: 'fed' | 'watered') =>
   log.entries.flatMap((e) => (e.kind === kind ? [e.at] : [])).sort()
@@ -125,5 +125,6 @@ function afterWatering(reacting: Reacting): Due[] {
   const last = daysOf(log, 'watered').at(-1)
   const interval = evaluation?.growing?.watering[getMonth(parseISO(today))]?.days.value
   if (!last || !isFresh(last, today) || interval === undefined) return []
-  return [asked(reacting, { id: 'water', code: 'water', on: later(last, Math.max(1, Math.round(interval))) })]
+  const on = later(last, Math.max(1, Math.round(interval)))
+  return [asked(reacting, { id: 'water', code: 'water', on, lastOn: isoDay(parseISO(last)) })]
 }
