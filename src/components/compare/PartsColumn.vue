@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What a mix is made of: its parts as one column, each by its share of the loose measures, in its tint and by its name. */
 import { partsColumn as says } from '@/text/components/compare'
+import { useOnPhone } from '@/composables/page/useOnPhone'
 import { computed } from 'vue'
 import type { Material } from '@/core/data'
 import { lookOf } from '@/painting/looks'
@@ -18,6 +19,8 @@ const WIDE = 190
 const TALL = 150
 const COLUMN = 36
 const LINE = 16
+/** A phone has no room for names: the recipe below has them. */
+const onPhone = useOnPhone()
 const bands = computed(() => {
   const all = parts.reduce((sum, p) => sum + p.parts, 0)
   let under = TALL
@@ -38,10 +41,15 @@ const label = computed(() => says.madeOf(name, bands.value.map((b) => b.text).jo
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDE} ${TALL}`" role="img" :aria-label="label">
+  <svg
+    :viewBox="`0 0 ${onPhone ? COLUMN + 2 : WIDE} ${TALL}`"
+    :class="{ bare: onPhone }"
+    role="img"
+    :aria-label="label"
+  >
     <g v-for="b in bands" :key="b.id">
       <rect x="1" :y="b.y" :width="COLUMN" :height="b.height" :style="{ fill: b.tint }" />
-      <text :x="COLUMN + 8" :y="b.at">{{ b.text }}</text>
+      <text v-if="!onPhone" :x="COLUMN + 8" :y="b.at">{{ b.text }}</text>
     </g>
     <rect class="frame" x="1" y="1" :width="COLUMN" :height="TALL - 2" />
   </svg>
@@ -52,6 +60,9 @@ svg {
   display: block;
   width: 100%;
   max-width: 190px;
+}
+svg.bare {
+  max-width: 38px;
 }
 text {
   font: 13.5px var(--text);

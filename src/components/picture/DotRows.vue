@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Values of two or more on one scale, each a dot, with the mean and its likely range marked; a limit where one is. */
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { dotScale, EDGE, type DotRow } from './dotRows'
 
 const {
@@ -18,42 +19,45 @@ const {
   limit?: { at: number; text: string } | null
 }>()
 
-/** The picture and a row of it, px. */
-const WIDE = 460
+/** The widest it is drawn, and a row of it, px; words keep their size on a narrow page. */
+const WIDEST = 560
 const ROW = 52
-const at = computed(() => dotScale(rows, WIDE, { zero, also: limit ? [limit.at] : [] }))
+const host = ref<HTMLElement | null>(null)
+const { width } = useElementSize(host)
+const wide = computed(() => Math.min(WIDEST, width.value))
+const at = computed(() => dotScale(rows, wide.value, { zero, also: limit ? [limit.at] : [] }))
 const tall = computed(() => rows.length * ROW + (limit ? 18 : 0))
 /** Words by their mark, held within the picture. */
-const textAt = (x: number) => (x > WIDE * 0.72 ? 'end' : x < WIDE * 0.28 ? 'start' : 'middle')
+const textAt = (x: number) => (x > wide.value * 0.72 ? 'end' : x < wide.value * 0.28 ? 'start' : 'middle')
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDE} ${tall}`" class="dots" role="img" :aria-label="label">
-    <g v-if="limit" class="limit">
-      <line :x1="at(limit.at)" :x2="at(limit.at)" y1="0" :y2="tall - 16" />
-      <text :x="at(limit.at)" :y="tall - 3" :text-anchor="textAt(at(limit.at))">{{ limit.text }}</text>
-    </g>
-    <g
-      v-for="(r, i) in rows"
-      :key="r.id"
-      :class="{ other: r.isOther }"
-      :transform="`translate(0 ${i * ROW})`"
-    >
-      <text x="0" y="15" class="name">{{ r.name }}</text>
-      <line class="scale" :x1="EDGE" :x2="WIDE - EDGE" y1="36" y2="36" />
-      <line v-if="r.range" class="range" :x1="at(r.range.low)" :x2="at(r.range.high)" y1="36" y2="36" />
-      <circle v-for="(d, k) in r.dots" :key="k" :cx="at(d)" cy="36" r="5.5" />
-      <line class="mean" :x1="at(r.at)" :x2="at(r.at)" y1="26" y2="46" />
-      <text :x="at(r.at)" y="20" :text-anchor="textAt(at(r.at))" class="value">{{ r.text }}</text>
-    </g>
-  </svg>
+  <div ref="host">
+    <svg v-if="wide > 0" :width="wide" :height="tall" class="dots" role="img" :aria-label="label">
+      <g v-if="limit" class="limit">
+        <line :x1="at(limit.at)" :x2="at(limit.at)" y1="0" :y2="tall - 16" />
+        <text :x="at(limit.at)" :y="tall - 3" :text-anchor="textAt(at(limit.at))">{{ limit.text }}</text>
+      </g>
+      <g
+        v-for="(r, i) in rows"
+        :key="r.id"
+        :class="{ other: r.isOther }"
+        :transform="`translate(0 ${i * ROW})`"
+      >
+        <text x="0" y="15" class="name">{{ r.name }}</text>
+        <line class="scale" :x1="EDGE" :x2="wide - EDGE" y1="36" y2="36" />
+        <line v-if="r.range" class="range" :x1="at(r.range.low)" :x2="at(r.range.high)" y1="36" y2="36" />
+        <circle v-for="(d, k) in r.dots" :key="k" :cx="at(d)" cy="36" r="5.5" />
+        <line class="mean" :x1="at(r.at)" :x2="at(r.at)" y1="26" y2="46" />
+        <text :x="at(r.at)" y="20" :text-anchor="textAt(at(r.at))" class="value">{{ r.text }}</text>
+      </g>
+    </svg>
+  </div>
 </template>
 
 <style scoped>
 .dots {
   display: block;
-  width: 100%;
-  max-width: 560px;
 }
 text {
   font: 13.5px var(--text);
