@@ -17,6 +17,7 @@ const {
   items,
   today,
   suits = null,
+  rain = null,
   label,
   least = 0,
 } = defineProps<{
@@ -24,6 +25,8 @@ const {
   today: string
   /** How each month suits the crop outside; null where the crop or the place is not known. */
   suits?: readonly MonthSuits[] | null
+  /** Rain of each month, mm, and how it is written; drawn at the foot of the months. */
+  rain?: { mm: readonly number[]; write: (mm: number) => string } | null
   /** The whole picture in a sentence. */
   label: string
   /** Days it shows at the least. */
@@ -32,13 +35,18 @@ const {
 /** A task put on another ISO day. */
 const emit = defineEmits<{ move: [id: string, on: string] }>()
 
-/** A lane, and what lies over and under them, px. */
+/** A lane, what lies over and under them, and the rain of the wettest month, px. */
 const LANE = 24
 const TOP = 24
+const RAIN = 22
 const host = ref<HTMLElement | null>(null)
 const { width } = useElementSize(host)
 const strip = computed(() => timeStrip(items, today, width.value, least))
-const height = computed(() => TOP + strip.value.lanes * LANE + 4)
+/** Rain is drawn by whole months. */
+const hasRain = computed(() => rain !== null && strip.value.columns.some((c) => c.day === null))
+const height = computed(() => TOP + strip.value.lanes * LANE + 4 + (hasRain.value ? RAIN : 0))
+const shown = computed(() => (hasRain.value ? strip.value.columns.map((c) => rain!.mm[c.month]!) : []))
+const rainTall = (month: number) => (rain!.mm[month]! / Math.max(1, ...shown.value)) * RAIN
 const moving = useMoving(strip, (id, on) => emit('move', id, on))
 const isAnyMovable = computed(() => strip.value.items.some((i) => i.movable))
 const signOf = (month: number) => {
@@ -83,6 +91,14 @@ const legend = computed(() =>
               :width="m.width"
               :height="height"
             />
+            <rect
+              v-if="hasRain"
+              class="rain"
+              :x="m.x + 3"
+              :y="height - rainTall(m.month)"
+              :width="Math.max(0, m.width - 6)"
+              :height="rainTall(m.month)"
+            />
             <text class="name" :x="m.x + 5" y="16">
               {{ headOf(m, i) }}
             </text>
@@ -119,9 +135,12 @@ const legend = computed(() =>
           </g>
         </svg>
       </div>
-      <figcaption v-if="legend || strip.today !== null || isAnyMovable">
+      <figcaption v-if="legend || hasRain || strip.today !== null || isAnyMovable">
         <span v-if="strip.today !== null"><i />{{ words.today }}</span>
         <span v-if="legend">{{ legend }}</span>
+        <span v-if="hasRain">{{
+          words.rain(rain!.write(Math.min(...shown)), rain!.write(Math.max(...shown)))
+        }}</span>
         <span v-if="isAnyMovable">{{ words.dragToMove }}</span>
       </figcaption>
     </figure>
@@ -146,6 +165,10 @@ svg {
 }
 .month {
   fill: var(--sheet);
+}
+.rain {
+  fill: var(--water);
+  opacity: 0.45;
 }
 .month.other {
   fill: color-mix(in srgb, var(--sheet) 45%, var(--paper));

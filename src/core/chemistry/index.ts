@@ -20,6 +20,7 @@ export {
   limeAt,
   limeForTarget,
   rainShareFor,
+  withRain,
   type LimeChoice,
   type LimePlan,
   type PHMover,

@@ -118,9 +118,21 @@ function moversOf(
 }
 
 /**
+ * What works on a mix where so much of its water is rain, which brings no alkalinity; what drains stays as it is.
+ * Share 0 to 1.
+ *
+ * @example
+ * withRain({ water: [{ from: 0, alkalinity: 0.5, drained: 0.1 }] }, 1).water
+ * // [{ from: 0, alkalinity: 0, drained: 0.1 }]
+ */
+export const withRain = (given: AcidityInput, rain: Fraction): AcidityInput => ({
+  ...given,
+  water: (given.water ?? []).map((s) => ({ ...s, alkalinity: s.alkalinity * (1 - rain) })),
+})
+
+/**
  * Share of rain water, to a hundredth, that keeps a mix at or below a pH on the day of judging; null where not even
- * rain water alone does, 0 where it needs none. What drains stays as it is. Source: `acidityCourse`; rain water brings no
- * alkalinity.
+ * rain water alone does, 0 where it needs none. Source: `acidityCourse` with `withRain`.
  *
  * @example
  * rainShareFor(
@@ -135,10 +147,7 @@ export function rainShareFor(
   most: number,
   days = JUDGED_AFTER,
 ): Fraction | null {
-  const pHWith = (rain: Fraction) => {
-    const water = (given.water ?? []).map((s) => ({ ...s, alkalinity: s.alkalinity * (1 - rain) }))
-    return acidityOn(mix, { ...given, water }, days).pH
-  }
+  const pHWith = (rain: Fraction) => acidityOn(mix, withRain(given, rain), days).pH
   if (pHWith(0) <= most) return 0
   if (pHWith(1) > most) return null
   return Math.ceil(solveDose((rain) => pHWith(rain) > most, 1) * 100) / 100

@@ -193,6 +193,10 @@ export const lengthText = (cm: number, units: UnitSystem): string =>
 export const waterDepthText = (mm: number, units: UnitSystem): string =>
   units === 'metric' ? `${round(mm, 1)} mm` : `${round(mm / 10 / CM_PER_INCH, 2)} in`
 
+/** "55 mm" or "2.2 in", the rain of a month. Millimetres in. */
+export const rainText = (mm: number, units: UnitSystem): string =>
+  units === 'metric' ? `${round(mm, 0)} mm` : `${round(mm / 10 / CM_PER_INCH, 1)} in`
+
 /** "360 kg/m²" or "74 lb/ft²". kg per m2 in. */
 export const loadText = (load: number, units: UnitSystem): string =>
   units === 'metric' ? `${round(load, 0)} kg/m²` : `${round(load / LOAD_PER_POUND_PER_SQUARE_FOOT, 0)} lb/ft²`

@@ -17,6 +17,7 @@ export const termHint = {
 
 export const timeStripWords = {
   today: 'today',
+  rain: (least: Shown, most: Shown) => `blue: rain outside, ${least} to ${most} a month`,
   dragToMove: 'Drag a task to another day, or use the arrow keys.',
 }
 

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { acidityCourse } from '@/core/chemistry'
 import { LIMES, materialById } from '@/core/data'
 import { evaluate, FULL_EFFORT } from '@/core/evaluate'
 import { prepareMaterial } from '@/core/mixing'
@@ -53,4 +54,26 @@ test('rain water is named where the water lifts the pH too high, and not else', 
     lime: { ...peat.value.lime, byWater: 0.5 },
   }
   expect(pHWhy(wet, 5).some((w) => typeof w === 'string' && w.includes('ain water'))).toBe(true)
+})
+
+test('with alkaline water the course with rain lies beside it: lower, and the same where the water brings nothing', () => {
+  if (!peat.ok) throw new Error(peat.problem.code)
+  const courseOf = (alkalinity: number) => {
+    const given = { ...peat.value.given, water: [{ from: 0, alkalinity, drained: 0.01 }] }
+    const limes = [...peat.value.lime.doses]
+    const acidity = acidityCourse(peat.value.blend, { ...given, limes }, 7 * 20)
+    const answer = { ...peat.value, given, acidity, blend: peat.value.blend, lime: peat.value.lime }
+    const drawn = pHWhy(answer, null)[0] as Extract<Why, { course: unknown }>
+    return drawn
+  }
+  const hard = courseOf(0.3)
+  const { points, beside } = hard.course
+  // Both begin with the same mix; alkalinity only raises.
+  expect(beside!.points[0]).toEqual(points[0])
+  beside!.points.slice(1).forEach((p, i) => expect(p.value).toBeLessThan(points[i + 1]!.value))
+  expect(hard.label).toContain(`With rain water (dashed) it is ${beside!.points.at(-1)!.text}`)
+  // Rain is the same course as water that brings no alkalinity.
+  const soft = courseOf(0)
+  expect(soft.course.beside).toBeUndefined()
+  expect(beside!.points.at(-1)!.value).toBeCloseTo(soft.course.points.at(-1)!.value, 9)
 })

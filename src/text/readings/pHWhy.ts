@@ -1,5 +1,5 @@
 import type { Evaluation } from '@/core/evaluate'
-import { rainShareFor } from '@/core/chemistry'
+import { acidityCourse, rainShareFor, withRain, type AcidityState } from '@/core/chemistry'
 import { percentText, pHText } from '../base/units'
 import { dressingName } from '../shelf/dressings'
 import { shortName } from '../base/titles'
@@ -9,6 +9,9 @@ import type { Band } from '@/core/data'
 /** Weeks at which the course of pH is given, the day of mixing first. */
 const WEEKS = [0, 2, 4, 6, 12, 20]
 
+/** The last day that is drawn. */
+const DRAWN_UNTIL = 7 * WEEKS.at(-1)!
+
 /**
  * Why the pH is what it is: the one course it takes, with its weeks, then what holds it and what moves it. `tooHigh` is
  * the most the crop likes where the pH lies above it.
@@ -16,15 +19,14 @@ const WEEKS = [0, 2, 4, 6, 12, 20]
 export function pHWhy(evaluation: Evaluation, tooHigh: number | null, suits: Band | null = null): Why[] {
   const { blend, acidity } = evaluation
   const at = acidity.filter(({ day }) => WEEKS.includes(day / 7))
-  const points = acidity
-    .filter(({ day }) => day <= 7 * WEEKS.at(-1)!)
-    .map(({ day, pH }) => ({ week: day / 7, value: pH, text: pHText(pH) }))
+  const points = weekPoints(acidity)
+  const rain = rainCourse(evaluation)
   return [
     ...(points.length > 1
       ? [
           {
-            course: { points, suits },
-            label: `The course of pH: ${points[0]!.text} after mixing, ${points.at(-1)!.text} in week ${points.at(-1)!.week.toFixed(0)}; your water, lime and feed are in it.`,
+            course: { points, suits, ...(rain && { beside: rain }) },
+            label: `The course of pH: ${points[0]!.text} after mixing, ${points.at(-1)!.text} in week ${points.at(-1)!.week.toFixed(0)}; your water, lime and feed are in it.${rain ? ` With rain water (dashed) it is ${rain.points.at(-1)!.text} by then.` : ''}`,
           },
         ]
       : []),
@@ -36,6 +38,22 @@ export function pHWhy(evaluation: Evaluation, tooHigh: number | null, suits: Ban
     ...movedBy(evaluation),
     ...(tooHigh === null ? [] : rainFor(evaluation, tooHigh)),
   ]
+}
+
+const weekPoints = (acidity: readonly AcidityState[]) =>
+  acidity
+    .filter(({ day }) => day <= DRAWN_UNTIL)
+    .map(({ day, pH }) => ({ week: day / 7, value: pH, text: pHText(pH) }))
+
+/** The course with rain in place of the water, where a meter would show the difference at its end. */
+function rainCourse({ blend, lime, given, acidity }: Evaluation) {
+  if (!given.water?.some((s) => s.alkalinity > 0)) return null
+  const limes = [...lime.doses, ...(given.limes ?? [])]
+  const points = weekPoints(acidityCourse(blend, withRain({ ...given, limes }, 1), DRAWN_UNTIL))
+  const tap = weekPoints(acidity).at(-1)
+  return tap && tap.value - points.at(-1)!.value >= SEEN_ON_A_METER
+    ? { name: 'with rain water', points }
+    : null
 }
 
 /** Who holds the pH, strongest first. */

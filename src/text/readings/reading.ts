@@ -16,9 +16,16 @@ export interface WeekRow {
   /** The one that runs short first. */
   isFirst: boolean
 }
+interface WeekPoint {
+  week: number
+  value: number
+  text: string
+}
 /** A figure through the weeks, with what suits. */
 export interface WeekCourse {
-  points: { week: number; value: number; text: string }[]
+  points: WeekPoint[]
+  /** The same under another condition, with its name: "with rain water". */
+  beside?: { name: string; points: WeekPoint[] }
   suits: { low: number; high: number } | null
 }
 

@@ -50,12 +50,13 @@ const { garden, job, units, materials } = inHand
 const { q, problem } = useQuantities(inHand)
 const { go } = useStations(() => jobId)
 
-/** On a phone the card comes first, and the picture of the tub with the first tick. */
+/** On a phone the card comes first, and below it, from the first tick on, the picture of the tub. */
 const onPhone = useOnPhone()
 const making = useMaking(inHand)
 const { cards } = making
 const ticks = computed(() => new Set(job.value?.ticks))
 const { chosen, card, allDone } = useFirstOpen(cards, isDone)
+const tub = computed(() => ({ card: card.value!, ticks: ticks.value, vessel: job.value!.plan.vessel }))
 const doneCount = computed(() => cards.value.filter(isDone).length)
 const chips = computed(() =>
   cards.value.map((c) => ({
@@ -123,14 +124,7 @@ const printPage = () => window.print()
     <template #back><Button :label="words.backToQuantities" text size="small" @click="go('buy')" /></template>
     <template v-if="q && card">
       <div>
-        <TubPicture
-          v-if="!onPhone || card.done > 0"
-          class="no-print"
-          :card="card"
-          :ticks="ticks"
-          :vessel="job.plan.vessel"
-          :units="units"
-        />
+        <TubPicture v-if="!onPhone" class="no-print" v-bind="tub" :units="units" />
         <BeforeMixing
           :soaking="soaking"
           :bucket="volumeText(job.plan.bucket, units)"
@@ -178,6 +172,7 @@ const printPage = () => window.print()
           @ready="haveReady(card.mix!.id)"
           @next="nextBatch"
         />
+        <TubPicture v-if="onPhone && card.done > 0" class="no-print" v-bind="tub" :units="units" />
         <TimerList :timers="timers" />
         <div class="row no-print">
           <Button

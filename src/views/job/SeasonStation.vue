@@ -28,6 +28,7 @@ import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations/stations'
 import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/titles'
+import { rainText } from '@/text/base/units'
 import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/winter'
 import { smallCourses } from '@/text/season/smallCourses'
@@ -48,12 +49,13 @@ const onPhone = useOnPhone()
 const dates = computed(() =>
   job.value ? jobDates(garden.records, job.value, today, quantities.value ?? undefined) : null,
 )
+const log = computed(() => (job.value ? seasonLog(garden.records, job.value) : null))
 /** Tasks by date, as readings, feeds and waterings in the log have moved them. */
 const plan = computed(() => {
-  if (!job.value) return null
+  if (!job.value || !log.value) return null
   const found = seasonPlan(job.value, dates.value!, answer.value, place.value)
-  const log = seasonLog(garden.records, job.value)
-  return { ...found, due: reactTo(found.due, { job: job.value, evaluation: answer.value, log, today }) }
+  const known = { job: job.value, evaluation: answer.value, log: log.value, today }
+  return { ...found, due: reactTo(found.due, known) }
 })
 /** What was held back, for one container of each bed. */
 function dosesOf(lineId: string | undefined): DoseToEach[] {
@@ -123,14 +125,13 @@ const toMove = computed(() =>
 const move = (step: string, on: string | null) => garden.run({ type: 'step/move', jobId, step, on })
 /** pH, salts, food and level on the same days. */
 const courses = computed(() => {
-  if (!job.value || !answer.value || !plan.value) return []
-  const log = seasonLog(garden.records, job.value)
+  if (!job.value || !answer.value || !plan.value || !log.value) return []
   return smallCourses({
     job: job.value,
     record: record.value,
     evaluation: answer.value,
-    entries: log.entries,
-    tests: log.tests,
+    entries: log.value.entries,
+    tests: log.value.tests,
     bands: bands.value,
     units: units.value,
     start: dates.value?.mixOn ?? plan.value.planted.day,
@@ -152,6 +153,11 @@ async function saveCalendar() {
 }
 const watering = computed(() => (answer.value?.growing ? wateringRows(answer.value.growing) : []))
 const outdoors = computed(() => (job.value ? outdoorsOf(job.value, place.value) : null))
+const rain = computed(() =>
+  place.value
+    ? { mm: place.value.months.map((m) => m.rain), write: (mm: number) => rainText(mm, units.value) }
+    : null,
+)
 const winter = computed(() => {
   const margin = job.value && winterOf(job.value, place.value)
   return margin && crop.value ? winterText(margin, crop.value.name, units.value) : null
@@ -166,6 +172,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       :items="onLine"
       :today="today"
       :suits="outdoors?.suits"
+      :rain="rain"
       :label="words.lineOfTime"
       @move="move"
     >
