@@ -1,6 +1,6 @@
 import type { Finding } from '../src/core/appraisal'
 import { isCaseName, runCase } from '../src/model/headless/run'
-import { CASES } from '../src/model/headless/cases'
+import { CASES, type CaseName } from '../src/model/headless/cases'
 import { noteText, problemText } from '../src/text/base/problems.en'
 import { TOPIC_TEXTS } from '../src/text/mix/topics'
 
@@ -8,7 +8,7 @@ import { TOPIC_TEXTS } from '../src/text/mix/topics'
 const UNUSABLE = 2
 
 /** Seven figures are more than any of it is worth, and enough to hold one answer against another. */
-const short = (_key: string, value: unknown) =>
+export const short = (_key: string, value: unknown) =>
   typeof value === 'number' ? Number(value.toPrecision(7)) : value
 
 /** An answer with a sentence beside each finding of its appraisal, where it has one. */
@@ -19,6 +19,27 @@ const inWords = (answer: object): object =>
         appraisal: (answer.appraisal as Finding[]).map((f) => ({ ...f, text: TOPIC_TEXTS[f.topic] })),
       }
     : answer
+
+/** What came of the text of a case: the answer as plain data, or one line that says what is wrong. */
+export function answerOf(
+  command: CaseName,
+  text: string,
+): { ok: true; answer: object } | { ok: false; wrong: string } {
+  let input: unknown
+  try {
+    input = JSON.parse(text)
+  } catch (error) {
+    return { ok: false, wrong: `the case is not JSON: ${(error as Error).message.replaceAll('\n', ' ')}` }
+  }
+  const answer = runCase(command, input)
+  if (answer.ok) {
+    const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
+    return { ok: true, answer: { command, ...inWords(answer.value), notes } }
+  }
+  if ('misfit' in answer) return { ok: false, wrong: `${answer.misfit.where}: ${answer.misfit.message}` }
+  const { why, fix } = problemText(answer.problem, 'metric')
+  return { ok: false, wrong: `${why} ${fix}` }
+}
 
 /**
  * One run of the headless door: a command, the text of a case, and where lines go. Gives the exit code.
@@ -35,23 +56,11 @@ export function main(
     err(`core: say what to do: npm run --silent core -- ${names} < case.json`)
     return UNUSABLE
   }
-  let input: unknown
-  try {
-    input = JSON.parse(text)
-  } catch (error) {
-    err(`core ${command}: the case is not JSON: ${(error as Error).message.replaceAll('\n', ' ')}`)
-    return UNUSABLE
-  }
-  const answer = runCase(command, input)
-  if (answer.ok) {
-    const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
-    out(`${JSON.stringify({ command, ...inWords(answer.value), notes }, short, 2)}\n`)
+  const done = answerOf(command, text)
+  if (done.ok) {
+    out(`${JSON.stringify(done.answer, short, 2)}\n`)
     return 0
   }
-  if ('misfit' in answer) err(`core ${command}: ${answer.misfit.where}: ${answer.misfit.message}`)
-  else {
-    const { why, fix } = problemText(answer.problem, 'metric')
-    err(`core ${command}: ${why} ${fix}`)
-  }
+  err(`core ${command}: ${done.wrong}`)
   return UNUSABLE
 }

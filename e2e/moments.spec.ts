@@ -1,4 +1,4 @@
-import { expect, field, openGarden, test } from './support'
+import { expect, field, openGarden, saved, test } from './support'
 
 test.describe('at the moments of work', { tag: '@long' }, () => {
   test('D1: where a dose goes never changes what was typed', async ({ page }) => {
@@ -38,6 +38,7 @@ test.describe('at the moments of work', { tag: '@long' }, () => {
     await openGarden(page, '/demo/jobs/peppers-27/buy')
     await field(page, 'Tub, tarp or barrow').getByRole('textbox').fill('16')
     await page.keyboard.press('Tab')
+    await saved(page)
     await page.goto('/demo/jobs/peppers-27/make')
     const counter = page.getByRole('group', { name: 'Batches' })
     await expect(counter).toContainText(/^Batch 1 of \d\d/)

@@ -16,6 +16,7 @@ export const STATION_PAGES: Readonly<Record<string, () => Promise<{ default: Com
   labels: () => import('@/views/job/LabelsView.vue'),
   season: () => import('@/views/job/SeasonStation.vue'),
   plan: () => import('@/views/job/PlanView.vue'),
+  feed: () => import('@/views/job/FeedView.vue'),
   log: () => import('@/views/job/LogView.vue'),
   next: () => import('@/views/job/NextView.vue'),
   wrong: () => import('@/views/job/WrongView.vue'),

@@ -211,6 +211,21 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
     at: 200,
     takes: (n) => isJob({ movedDays: many(n, (i) => ({ step: `s${i}`, on: '2027-05-01' })) }),
   },
+  liquidFeeds: {
+    at: 6,
+    takes: (n) =>
+      isJob({
+        liquidFeeds: many(n, (i) => ({
+          id: `f${i}`,
+          dressingId: 'urea',
+          gramsPerLitre: 1,
+          litres: 1,
+          everyDays: 7,
+          fromDay: 0,
+          untilDay: null,
+        })),
+      }),
+  },
   answered: { at: 80, takes: (n) => isJob({ dismissed: many(n, (i) => ({ code: `c${i}`, reason: '' })) }) },
   corners: {
     at: 200,

@@ -80,6 +80,7 @@ export const STATIONS: readonly Station[] = [
     isDone: isOver,
     within: [
       { id: 'plan', title: TITLES.plan },
+      { id: 'feed', title: TITLES.feed },
       { id: 'log', title: TITLES.log },
       { id: 'next', title: TITLES.next },
       { id: 'wrong', title: TITLES.wrong },

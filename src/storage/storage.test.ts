@@ -192,6 +192,7 @@ describe('reading a record', () => {
     years: null,
     origins: { bag: null, manure: null, vermiculite: null },
     movedDays: [],
+    liquidFeeds: [],
     ...NOTHING_DONE,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {

@@ -8,6 +8,7 @@ import type { Watered, WateringPlan, WatchRequest } from '@/core/watering'
 import type { FindProgress, FindRequest, FoundMixes } from '@/model/find/findMixes'
 import type { JudgedPlanRequest } from '@/model/water/plan'
 import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
+import type { LiquidOffer, LiquidRequest } from '@/model/mix/liquidOffers'
 import type { RestAnswer, RestRequest } from '@/model/mix/rest'
 import type { Verdict, VerdictRequest } from '@/model/mix/verdict'
 import type { Garden } from '@/model/garden/garden'
@@ -104,6 +105,13 @@ export const restInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<Outcome<RestAnswer> | null> =>
   call<Outcome<RestAnswer> | null>(signal, (remote, task) => remote.rest(task, request, told(onProgress)))
+
+/** The best ways to feed a mix with water, worked out beside the page. Plain values only. */
+export const liquidInWorker = (
+  request: LiquidRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<LiquidOffer[] | null> =>
+  call<LiquidOffer[] | null>(signal, (remote, task) => remote.liquid(task, request, told(onProgress)))
 
 /** What readings teach, worked out beside the page. Plain values only. */
 export const learnInWorker = (

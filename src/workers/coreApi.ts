@@ -3,6 +3,7 @@ import { succeed, type Outcome } from '../core/outcome'
 import { withRanges, type Ranged, type RangeRequest } from '../core/ranges'
 import { watchWater, type Watered, type WateringPlan, type WatchRequest } from '../core/watering'
 import { findMixes, type FindProgress, type FindRequest, type FoundMixes } from '../model/find/findMixes'
+import { liquidOffers, type LiquidOffer, type LiquidRequest } from '../model/mix/liquidOffers'
 import { atRest, type RestAnswer, type RestRequest } from '../model/mix/rest'
 import { verdictsOn, type Verdict, type VerdictRequest } from '../model/mix/verdict'
 import { previewImport, type FileRead } from '../storage/importFile'
@@ -92,6 +93,10 @@ const finding = (run: Run, enough: ReadonlySet<number>) => ({
   /** What is said first of several mixes. */
   verdicts(task: number, requests: readonly VerdictRequest[]): Promise<(Verdict | null)[] | null> {
     return run(task, verdictsOn(requests))
+  },
+  /** The best ways to feed a mix with water. */
+  liquid(task: number, request: LiquidRequest, tell?: Tell<number>): Promise<LiquidOffer[] | null> {
+    return run(task, liquidOffers(request), tell)
   },
   /** What can wait until the hand rests. */
   rest(task: number, request: RestRequest, tell?: Tell<number>): Answer<RestAnswer> {

@@ -2,6 +2,7 @@
 /** What the season asks for, by date: ticked when it is done. */
 import { dueList as words } from '@/text/components/season'
 import { computed } from 'vue'
+import type { RouteLocationRaw } from 'vue-router'
 import FoldBox from '../frame/FoldBox.vue'
 import TickLine from '../frame/TickLine.vue'
 
@@ -15,6 +16,8 @@ const { rows, locked } = defineProps<{
     late: boolean
     /** The day worked out, in words, where the grower has put it on another. */
     movedFrom?: string
+    /** A page that says more. */
+    link?: { to: RouteLocationRaw; label: string }
   }[]
   /** Nothing can be ticked yet. */
   locked: boolean
@@ -51,7 +54,8 @@ const groups = computed(() =>
         >
           <span class="when"
             >{{ d.when }}<small v-if="d.late">{{ words.pastItsDay }}</small
-            ><small v-if="d.movedFrom" class="moved">{{ words.moved(d.movedFrom) }}</small></span
+            ><small v-if="d.movedFrom" class="moved">{{ words.moved(d.movedFrom) }}</small
+            ><RouterLink v-if="d.link" :to="d.link.to">{{ d.link.label }}</RouterLink></span
           >
         </TickLine>
       </ol>
@@ -68,6 +72,9 @@ const groups = computed(() =>
 .when small {
   display: block;
   color: var(--alarm);
+}
+.when a {
+  display: block;
 }
 .when .moved {
   color: var(--ink-soft);

@@ -189,21 +189,39 @@ function kindOfDose({ family, label, analysis }: Dressing): DoseKind | null {
   )
 }
 
-/** Doses of one dressing beyond its limit, and of several of a kind that are beyond it only together. */
-function overdosed({ doses }: Fed): FeedFlag[] {
-  const sums = [...thickest(doses)]
-  const single = beyondLimit(doses)
+/** Doses that go in together: with the mix, or held back to the same day. */
+function byDay(doses: readonly DressingDose[]): DressingDose[][] {
+  const days = new Map<number | null, DressingDose[]>()
+  for (const dose of doses) {
+    const day = dose.place?.kind === 'heldBack' ? dose.place.from : null
+    days.set(day, [...(days.get(day) ?? []), dose])
+  }
+  return [...days.values()]
+}
+
+/** Several dressings of a kind, each within its limit, that are beyond it together. */
+function addUp(doses: readonly DressingDose[]) {
   const kinds = new Map<DoseKind, [Dressing, number][]>()
-  for (const one of sums) {
+  for (const one of thickest(doses)) {
     const kind = kindOfDose(one[0])
     if (kind && one[1] > 0 && one[1] <= one[0].dose.limit) kinds.set(kind, [...(kinds.get(kind) ?? []), one])
   }
-  const together = [...kinds].flatMap(([of, list]): FeedFlag[] => {
+  return [...kinds].flatMap(([of, list]) => {
     const times = list.reduce((sum, [d, grams]) => sum + grams / d.dose.limit, 0)
     return list.length > 1 && times > 1
-      ? [{ code: 'doses-add-up', of, dressings: list.map(([d]) => d.id), times }]
+      ? [{ code: 'doses-add-up' as const, of, dressings: list.map(([d]) => d.id), times }]
       : []
   })
+}
+
+/** Doses of one dressing beyond its limit, and of several of a kind that are beyond it only together. */
+function overdosed({ doses }: Fed): FeedFlag[] {
+  const single = beyondLimit(doses)
+  const together = new Map<DoseKind, Extract<FeedFlag, { code: 'doses-add-up' }>>()
+  // What is given on another day does not add to what went in before.
+  for (const given of byDay(doses))
+    for (const flag of addUp(given))
+      if (flag.times > (together.get(flag.of)?.times ?? 0)) together.set(flag.of, flag)
   return [
     ...single.map(([{ id, dose }, gramsPerLitre]): FeedFlag => ({
       code: 'dose-above-limit',
@@ -211,7 +229,7 @@ function overdosed({ doses }: Fed): FeedFlag[] {
       gramsPerLitre,
       limit: dose.limit,
     })),
-    ...together,
+    ...together.values(),
   ]
 }
 

@@ -65,8 +65,8 @@ export const leachingFor = (
  *
  *   dM/dt = given ECw - drained M / theta,   M in dS/m times litres per litre of mix
  *
- * Potassium is dissolved to the share its salts had when fresh; the rest plants reach on the exchange. Feed given in the
- * season is left out. `start` is its salts when fresh, `totalPorosity` its pores.
+ * Potassium is dissolved to the share its salts had when fresh; the rest plants reach on the exchange. Of feed given in
+ * the season nothing else is counted. `start` is its salts when fresh, `totalPorosity` its pores.
  * Errors: none. Range: a first season; good to a factor of 1.5.
  * Source: mixed-tank leaching as in `feedingSeason`; charge to conductivity, handbook 60; our assumption.
  *

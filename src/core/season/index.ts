@@ -8,3 +8,4 @@ export {
   type MonthSuits,
 } from './months'
 export { coldestNightOf, hardinessZone, restsFor, winterMargin, ZONE, type WinterMargin } from './winter'
+export { SEASON_LIMITS } from './limits'

@@ -13,6 +13,7 @@ export interface OutsideCheck {
     | 'fieldTests'
     | 'finder'
     | 'geometry'
+    | 'liquid'
     | 'mixing'
     | 'nutrients'
     | 'preparing'

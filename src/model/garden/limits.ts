@@ -145,6 +145,13 @@ export const GARDEN_LIMITS = defineLimits({
     unit: 'tasks of a job put on another day',
     source: 'our assumption: ten times the tasks of a season',
   },
+  liquidFeeds: {
+    value: 6,
+    low: 3,
+    high: 12,
+    unit: 'feeds given with water in one season',
+    source: 'our assumption: a feed, another after it, and what each lacks',
+  },
   answered: {
     value: 80,
     low: 40,

@@ -89,6 +89,7 @@ export function startingJob(
     plantedOn: null,
     followedSteps: [],
     movedDays: [],
+    liquidFeeds: [],
     archived: false,
     parts: [],
     mixes: [],

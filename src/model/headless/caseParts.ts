@@ -137,6 +137,22 @@ export const growingSchema = z.strictObject({
   /** Of a water report, mg/L. */
   waterIons: z.strictObject({ sodium: ion(11_000), chloride: ion(20_000), boron: ion(100) }).optional(),
   emptyWeight: z.number().min(0).optional(),
+  liquidFeeds: described(
+    z
+      .array(
+        z.strictObject({
+          dressing: id,
+          gramsPerLitre: positive.max(200),
+          litres: positive,
+          everyDays: z.int().min(1).max(60).default(7),
+          fromDay: z.int().min(0).max(3650).default(0),
+          untilDay: z.int().min(0).max(3650).optional(),
+        }),
+      )
+      .max(6)
+      .optional(),
+    'Feeds given with water: g in a litre of water, litres of it for one container each time, days after planting.',
+  ),
 })
 
 /** As the words of `Situation` in the core; what it does not know is left alone. */

@@ -19,7 +19,7 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water` reads. All sizes in the
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed` reads. All sizes in the
  * core's units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in
  * schemas.ts.
  */
@@ -220,6 +220,26 @@ const waterCase = z.strictObject({
   ...own,
 })
 
+const feedCase = z.strictObject({
+  feeds: described(
+    z
+      .array(
+        z.union([
+          z.strictObject({ dressing: id, gramsPerLitre: positive.max(1000) }),
+          z.strictObject({ dressing: id, element: z.enum(ELEMENTS), mgPerLitre: positive.max(100_000) }),
+        ]),
+      )
+      .min(1)
+      .max(8),
+    'Feeds for one water: g in a litre of it, or mg per litre of one element.',
+  ),
+  waterConductivity: described(z.number().min(0).max(10).default(0), 'Of the water alone, dS/m.'),
+  ratio: described(z.number().min(1).max(1000).default(100), 'Parts of water to one of stock.'),
+  meterReads: described(z.number().min(0).max(50).optional(), 'Read in the feed made up, dS/m.'),
+  ownMaterials: own.ownMaterials,
+  ownDressings: own.ownDressings,
+})
+
 /** Every case by the name of its command. */
 export const CASES = {
   evaluate: evaluateCase,
@@ -228,6 +248,7 @@ export const CASES = {
   batch: batchCase,
   volume: volumeCase,
   water: waterCase,
+  feed: feedCase,
 } as const
 export type CaseName = keyof typeof CASES
 export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

@@ -1,4 +1,5 @@
 import { pressedLoss } from '@/core/filling/firmness'
+import { dressingIn } from '@/core/data/dressings'
 import { cropById, type Crop, type Tables } from '@/core/data'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import {
@@ -85,6 +86,8 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
   const { growing, situation } = c
   const crop = growing ? cropOf(growing.crop) : null
   if (crop && !crop.ok) return crop
+  for (const { dressing } of growing?.liquidFeeds ?? [])
+    if (!dressingIn(recipe.value.tables, dressing)) return fail({ code: 'unknown-dressing', dressing })
   return succeed({
     ...recipe.value,
     bed: {
@@ -117,6 +120,11 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
       plants: growing?.plants ?? null,
       plantingMonth: growing?.plantingMonth ?? null,
       waterEvery: null,
+      liquidFeeds: growing?.liquidFeeds?.map(({ dressing, untilDay, ...feed }) => ({
+        ...feed,
+        dressingId: dressing,
+        untilDay: untilDay ?? null,
+      })),
       leachingFraction: growing?.leachingFraction,
       temperature: c.temperature,
       bands: {},

@@ -27,6 +27,7 @@ import { fail, succeed, type Outcome } from '@/core/outcome'
 import { bandsOf, targetsFor, type Bands, type Targets } from '@/core/targets'
 import { emptyWeight } from '@/core/weight'
 import { flatOf, prepareRecipe, type PreparedRecipe, type RecipeSetting } from './prepareRecipe'
+import { liquidDoses } from './liquidDoses'
 import type { BedLayer, BedQuestion, MixQuestion } from './question'
 
 /** A question worked out once: whatever is asked about the mix starts from here. */
@@ -205,7 +206,7 @@ export function prepare(question: MixQuestion): Outcome<PreparedMix> {
         parts: flat.parts,
         limes: lime.limes,
         limeGramsPerLitre: lime.together.gramsPerLitre,
-        dressings: doses,
+        dressings: [...doses, ...liquidDoses(question, needed.value)],
         temperature: temperatureFor(question),
         growing: growingIn(question, needed.value),
       },

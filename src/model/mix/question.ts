@@ -118,11 +118,23 @@ export interface CareQuestion {
   plantingMonth: number | null
   /** Days between the waterings that can be kept; null where nobody said. */
   waterEvery: number | null
+  /** Feeds given with water; days after planting, to the end of the season where `untilDay` is null. */
+  liquidFeeds?: readonly LiquidFeedQuestion[]
   leachingFraction?: number
   /** Mean of the mix where no climate is known, C. */
   temperature?: number
   /** Bands the grower has moved. */
   bands: Partial<Record<Target, Band>>
+}
+
+/** g in a litre of water, litres of it for one container. */
+export interface LiquidFeedQuestion {
+  dressingId: string
+  gramsPerLitre: number
+  litres: number
+  everyDays: number
+  fromDay: number
+  untilDay: number | null
 }
 
 /** The limes of the tables that growers know as limestone and dolomite. */

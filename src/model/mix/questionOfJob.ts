@@ -116,6 +116,7 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
       plants: job.plants,
       plantingMonth: job.plantMonth,
       waterEvery: place?.waterEvery ?? null,
+      liquidFeeds: job.liquidFeeds,
       bands: job.bands,
     },
     situation: situationOf(job),
@@ -138,6 +139,7 @@ const ASKED = [
   'stage',
   'years',
   'origins',
+  'liquidFeeds',
 ] as const
 
 /**

@@ -16,7 +16,8 @@ export interface FedMix {
   feeds: { dressingId: string; gramsPerLitre: number }[]
 }
 
-function appraised(question: MixQuestion): Unfed | null {
+/** A mix worked out and appraised whole; null where it cannot be. */
+export function appraised(question: MixQuestion): Unfed | null {
   const prepared = prepare(question)
   const evaluation = prepared.ok && evaluatePrepared(prepared.value, AT_REST)
   if (!prepared.ok || !evaluation || !evaluation.ok) return null
@@ -45,7 +46,7 @@ export function withFeed(question: MixQuestion): FedMix | null {
   return { ...now, feeds }
 }
 
-type Unfed = Omit<FedMix, 'feeds'>
+export type Unfed = Omit<FedMix, 'feeds'>
 
 /** The next feed of those there are: what it leaves weighs least, then what feeds most. Null where none helps. */
 function nextFeed(now: Unfed) {

@@ -34,7 +34,7 @@ const later = (at: string, days: number) => isoDay(addDays(parseISO(at), days))
 
 /** What the log is read against: the job, its figures, its lines, and the day it is, ISO. */
 export interface Reacting {
-  job: Pick<Job, 'followedSteps' | 'movedDays'>
+  job: Pick<Job, 'followedSteps' | 'movedDays' | 'liquidFeeds'>
   evaluation: Evaluation | null
   log: SeasonLog
   today: string
@@ -47,7 +47,7 @@ export interface Reacting {
  */
 export function reactTo(due: readonly Due[], reacting: Reacting): Due[] {
   const more = [afterPH, afterSalts, afterSinking, afterWatering].flatMap((asks) => asks(reacting))
-  return [...moved(due, reacting.log), ...more]
+  return [...moved(due, reacting), ...more]
     .map((d) => onItsDay(d, reacting.job))
     .sort((a, b) => a.on.localeCompare(b.on))
 }
@@ -77,8 +77,18 @@ const asked = (
 const daysOf = (log: SeasonLog, kind: 'fed' | 'watered') =>
   log.entries.flatMap((e) => (e.kind === kind ? [e.at] : [])).sort()
 
+/** Feed after it was given: again so many days later, and done where that is past its last day. */
+function afterFeed(due: Due, lastFed: string, every: number): Due {
+  const on = later(lastFed, every)
+  if (on <= due.on) return due
+  const lastOn = isoDay(parseISO(lastFed))
+  return { ...due, on, lastOn, done: due.feedId !== undefined && due.until !== null && on > due.until }
+}
+
 /** Tasks that the log answers or puts off. */
-function moved(due: readonly Due[], log: SeasonLog): Due[] {
+function moved(due: readonly Due[], { log, job }: Reacting): Due[] {
+  const every = ({ feedId }: Due) =>
+    job.liquidFeeds.find((line) => line.id === feedId)?.everyDays ?? FEED_EVERY
   const pHs = readingsOf('pH', log)
   const lastFed = daysOf(log, 'fed').at(-1)
   return due.map((d): Due => {
@@ -86,8 +96,7 @@ function moved(due: readonly Due[], log: SeasonLog): Due[] {
       const isRead = pHs.some(({ at }) => differenceInCalendarDays(parseISO(at), parseISO(d.on)) >= -EARLY)
       return isRead ? { ...d, done: true } : d
     }
-    if (d.code === 'feed' && lastFed && later(lastFed, FEED_EVERY) > d.on)
-      return { ...d, on: later(lastFed, FEED_EVERY), lastOn: isoDay(parseISO(lastFed)), done: false }
+    if (d.code === 'feed' && lastFed) return afterFeed(d, lastFed, every(d))
     return d
   })
 }

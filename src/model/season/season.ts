@@ -14,6 +14,7 @@ import {
   perennialHarvest,
   plantingMonths,
   restsFor,
+  SEASON_LIMITS,
   winterMargin,
   type DaysToHarvest,
   type FollowUpCode,
@@ -61,6 +62,8 @@ export interface Due {
   underGlass?: boolean
   /** A harvest that manure comes too soon before: the first safe day. */
   safeFrom?: string
+  /** A liquid feed of the job's own, by its id. */
+  feedId?: string
   /** What a pH that was read asks for. */
   correction?: Correction
   read?: number
@@ -136,12 +139,13 @@ export function seasonPlan(
     planted,
     harvest,
     due: [
-      ...datedTasks(due, { start, done, underGlass }).map((task) =>
+      ...datedTasks(asFed(due, job), { start, done, underGlass }).map((task) =>
         task.code === 'harvest'
           ? { ...task, ...safeHarvest(task, job, { evaluation, mixed: mixOn ?? planted.day }) }
           : task,
       ),
       ...heldBack(job, start, done),
+      ...liquidFeeds(job, start, harvest?.to ?? SEASON_LIMITS.season.value),
     ].sort((a, b) => a.on.localeCompare(b.on)),
   }
 }
@@ -205,6 +209,19 @@ function harvestOf(grown: Grown, coldFrom: number | null) {
   const underGlass = ripe.from >= killed
   return { harvest: underGlass ? ripe : { ...ripe, to: Math.min(ripe.to, killed) }, underGlass }
 }
+
+/** Who has liquid feeds of their own is not told to begin to feed. */
+const asFed = (due: ReturnType<typeof followUp>, { liquidFeeds }: Job) =>
+  liquidFeeds.length === 0 ? due : due.filter((d) => d.code !== 'feed')
+
+/** The job's own liquid feeds, from their first day to their last. */
+const liquidFeeds = (job: Job, start: Date, end: number): Due[] =>
+  job.liquidFeeds.flatMap(({ id: feedId, dressingId, fromDay, untilDay }): Due[] => {
+    const until = Math.min(untilDay ?? end, end)
+    if (until < fromDay) return []
+    const [on, last] = [fromDay, until].map((day) => isoDay(addDays(start, day))) as [string, string]
+    return [{ id: `feed-${feedId}`, code: 'feed', feedId, dressingId, on, until: last, done: false }]
+  })
 
 /** Dressings that wait for their day. */
 const heldBack = (job: Job, start: Date, done: ReadonlySet<string>): Due[] =>

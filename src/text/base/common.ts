@@ -101,6 +101,7 @@ export const common = {
   usualPack: 'Usual pack',
   waterIt: 'Water it',
   wateringPlan: 'Watering plan',
+  liquidFeed: 'Liquid feed',
   weightOfAPack: 'Weight of a pack',
   whatReadingsTaught: 'What readings taught',
   whatToFollow: 'What to follow',

@@ -24,6 +24,7 @@ const FIELDS: Record<string, string> = {
   filledSteps: 'list of ticked steps',
   followedSteps: 'list of ticked steps',
   movedDays: 'list of tasks on days of their own',
+  liquidFeeds: 'list of liquid feeds',
   dismissed: 'list of answered warnings',
   others: 'list of packs',
   place: 'place',

@@ -90,7 +90,8 @@ const figures = (value: number) => {
   const size = Math.abs(value)
   return round(value, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2)
 }
-const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
+/** A number in words without the noughts after its last digit. */
+export const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
 
 /** "38.2 L", "1.21 m³" or "10.1 gal", "42.7 cu ft". Litres in. */
 export function volumeText(litres: number, units: UnitSystem): string {

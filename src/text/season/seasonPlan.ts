@@ -2,6 +2,7 @@ import { cropInText } from '../base/cropInText'
 import type { GrowingOutlook } from '@/core/growing'
 import type { Feeding } from '@/core/nutrients'
 import { shortDayText, dayText } from '../base/dates'
+import { lowerFirst } from '../base/counted'
 import { dressingName } from '../shelf/dressings'
 import { FOLLOW_UP_TEXTS } from './season'
 import type { Due } from '@/model/season/season'
@@ -54,10 +55,10 @@ const manureText = (day: string) =>
   `There is manure in the mix. Unless it is proven composted, eat nothing raw that touches soil before ${dayText(day)}.`
 
 /** What the log made of a thing due; nothing where it made nothing. */
-function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSystem): string {
+function dueSaid({ correction, read, lastOn, litres, code, feedId }: Due, units: UnitSystem): string {
   if (correction && read !== undefined)
     return `pH ${pHText(read)} was read. ${correctionText(correction, units)}`
-  if (code === 'feed' && lastOn)
+  if (code === 'feed' && lastOn && !feedId)
     return `Fed on ${shortDayText(lastOn)}: again two weeks later, as long as it grows.`
   if (code === 'top-up' && litres !== undefined && litres > 0)
     return `It has sunk: ${volumeText(litres, units)} of the same mix tops it up, not over the stems.`
@@ -66,9 +67,15 @@ function dueSaid({ correction, read, lastOn, litres, code }: Due, units: UnitSys
 
 /**
  * A thing due in words, with its days. `doses` is what was held back for one container of each bed, `feed` a word about
- * what is still to be given.
+ * what is still to be given, or about the liquid feed that is due.
  */
 export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, units: UnitSystem) {
+  if (due.feedId && due.dressingId)
+    return {
+      title: `Feed: ${lowerFirst(dressingName(due.dressingId))}`,
+      text: `${feed}${due.lastOn ? ` Fed last on ${shortDayText(due.lastOn)}.` : ''}`,
+      ...daysOf(due),
+    }
   const { title, text } = FOLLOW_UP_TEXTS[due.code]
   const said = dueSaid(due, units)
   return {
@@ -76,10 +83,15 @@ export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, un
     text:
       said ||
       `${due.underGlass ? UNDER_GLASS : `${text}${due.code === 'feed' ? feed : ''}`}${due.safeFrom ? ` ${manureText(due.safeFrom)}` : ''}`,
-    when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
-    ...(due.movedFrom && { movedFrom: shortDayText(due.movedFrom) }),
+    ...daysOf(due),
   }
 }
+
+/** When a thing is due. */
+const daysOf = (due: Due) => ({
+  when: due.until ? `${shortDayText(due.on)} to ${dayText(due.until)}` : dayText(due.on),
+  ...(due.movedFrom && { movedFrom: shortDayText(due.movedFrom) }),
+})
 
 /** Less of the water that rain brings is not worth a word. */
 const RAIN_HELPS = 0.2

@@ -4,6 +4,8 @@ export const seasonStation = {
   whatIsDue: 'What is due',
   monthByMonth: 'Month by month',
   planted: 'Planted',
+  whatToFeed: 'What to feed, and how much',
+  feeding: 'feeding',
   lineOfTime: 'The season on a line of time; the list below says the same.',
   more: 'More',
   moreSays: 'other days, calendar, next year',

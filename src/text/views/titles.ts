@@ -14,6 +14,7 @@ export const TITLES = {
   labels: 'Labels',
   season: 'Season',
   plan: 'Watering plan',
+  feed: 'Liquid feed',
   log: 'Log',
   next: 'Next year',
   wrong: 'Something looks wrong',

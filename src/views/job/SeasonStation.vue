@@ -18,9 +18,12 @@ import { saveFile } from '@/composables/page/saveFile'
 import { useJob } from '@/composables/job/useJob'
 import { useNewJob } from '@/composables/job/useNewJob'
 import { useStations } from '@/composables/job/useStations'
+import { dressingIn } from '@/core/data/dressings'
 import { recordOf } from '@/model/garden/garden'
 import { dosesToEach } from '@/model/make/doseTotals'
 import type { CalendarTask } from '@/model/calendar/calendarFile'
+import { fedBeds } from '@/model/season/feedRound'
+import type { Due } from '@/model/season/season'
 import { reactTo } from '@/model/season/react'
 import { seasonLog } from '@/model/season/seasonLog'
 import { jobDates } from '@/model/season/jobDates'
@@ -31,6 +34,7 @@ import { bedTitle, jobTitle } from '@/text/base/titles'
 import { rainText } from '@/text/base/units'
 import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/winter'
+import { canText, rhythmOfFeed, toEachLitres, usualCan } from '@/text/season/liquidFeed'
 import { smallCourses } from '@/text/season/smallCourses'
 import { dueText, stillToFeedText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
@@ -66,32 +70,45 @@ function dosesOf(lineId: string | undefined): DoseToEach[] {
     grams,
   }))
 }
-/** A step ticked; watering is noted in the log, and the next one follows from it. */
+const note = (kind: 'watered' | 'fed', what: string) =>
+  garden.run({
+    type: 'entries/put',
+    entries: [
+      {
+        id: crypto.randomUUID(),
+        jobId,
+        fillId: null,
+        at: new Date().toISOString(),
+        kind,
+        value: null,
+        count: null,
+        expected: null,
+        note: '',
+      },
+    ],
+    what,
+  })
+/** A step ticked; watering and a liquid feed are noted in the log, and the next one follows from it. */
 function tick(step: string, done: boolean) {
-  if (step === 'water')
-    garden.run({
-      type: 'entries/put',
-      entries: [
-        {
-          id: crypto.randomUUID(),
-          jobId,
-          fillId: null,
-          at: new Date().toISOString(),
-          kind: 'watered',
-          value: null,
-          count: null,
-          expected: null,
-          note: '',
-        },
-      ],
-      what: 'watering',
-    })
+  const fed = plan.value?.due.find((d) => d.id === step)?.feedId
+  if (step === 'water') note('watered', 'watering')
+  else if (fed) note('fed', words.feeding)
   else garden.run({ type: 'steps/set', jobId, list: 'followedSteps', step, done })
 }
 const feed = computed(() => stillToFeedText(answer.value?.growing?.feeding ?? null, units.value))
+const liquid = computed(() => new Map(job.value?.liquidFeeds.map((line) => [line.id, line])))
+/** What is said of a feed that is due: how the job's own is made up, or what is still to be given. */
+function feedText(due: Due): string {
+  const line = liquid.value.get(due.feedId ?? '')
+  const dressing = line && dressingIn(tables.value, line.dressingId)
+  if (!line || !dressing) return feed.value
+  const each = fedBeds(garden.records, job.value!, line)
+  return `${canText(dressing, line.gramsPerLitre, usualCan(units.value), units.value)}; ${toEachLitres(each[0]!.litres, each[0]!.count, units.value)}, ${rhythmOfFeed(line.everyDays)}.`
+}
 const rows = computed(() =>
   (plan.value?.due ?? []).map((due) => ({
-    ...dueText(due, dosesOf(due.lineId), feed.value, units.value),
+    ...dueText(due, dosesOf(due.lineId), feedText(due), units.value),
+    ...(due.code === 'feed' && !due.done && { link: { to: to('feed'), label: words.whatToFeed } }),
     id: due.id,
     done: due.done,
     late: !due.done && plan.value!.planted.said && (due.until ?? due.on) < today,
@@ -123,6 +140,8 @@ const toMove = computed(() =>
   ),
 )
 const move = (step: string, on: string | null) => garden.run({ type: 'step/move', jobId, step, on })
+/** The day it was mixed or is to be; what is not planned yet is mixed when it is planted. */
+const mixedOn = computed(() => (record.value || job.value?.mixOn ? (dates.value?.mixOn ?? null) : null))
 /** pH, salts, food and level on the same days. */
 const courses = computed(() => {
   if (!job.value || !answer.value || !plan.value || !log.value) return []
@@ -134,7 +153,7 @@ const courses = computed(() => {
     tests: log.value.tests,
     bands: bands.value,
     units: units.value,
-    start: dates.value?.mixOn ?? plan.value.planted.day,
+    start: mixedOn.value ?? plan.value.planted.day,
   })
 })
 /** What is still to do, for the grower's calendar. */
@@ -214,12 +233,7 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
       <p v-if="plan.harvest?.slowed" class="soft">
         {{ words.harvestIsDrawnOutBy }}
       </p>
-      <FoldBox
-        v-if="toMove.length || tasks.length || record"
-        id="season-more"
-        :title="words.more"
-        :says="words.moreSays"
-      >
+      <FoldBox id="season-more" :title="words.more" :says="words.moreSays">
         <MoveTask v-if="toMove.length" :tasks="toMove" @move="move" />
         <Button
           v-if="tasks.length"
@@ -229,6 +243,9 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
           :title="words.aCalendarFileSavedAgain"
           @click="saveCalendar"
         />
+        <p>
+          <RouterLink class="p-button p-button-text" :to="to('feed')">{{ common.liquidFeed }}</RouterLink>
+        </p>
         <p v-if="record">
           <RouterLink class="p-button p-button-text" :to="to('next')">{{
             words.nextYearUseTheMix

@@ -12,6 +12,7 @@ import type {
   Job,
   JobBed,
   LearnedShelf,
+  LiquidFeedLine,
   LimeSetting,
   MixOrigin,
   MixRecord,
@@ -58,6 +59,8 @@ export type Command =
   | { type: 'steps/set'; jobId: string; list: StepList; step: string; done: boolean }
   /** A task on a day of its own; on the day worked out again where null. */
   | { type: 'step/move'; jobId: string; step: string; on: string | null }
+  /** The feeds given with water; `what` for the undo button. */
+  | { type: 'job/feeds'; jobId: string; feeds: LiquidFeedLine[]; what: string }
   /** What was bought, read, timed and made otherwise; `what` for the undo button. */
   | { type: 'job/marks'; jobId: string; change: Partial<Pick<Job, MarkList>>; what: string }
   /** A band moved, or left to the crop again. */

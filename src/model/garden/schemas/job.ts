@@ -53,6 +53,20 @@ export const correctionSchema = z.object({
   grams: z.number().min(0),
 })
 
+/** A feed given with water through the season, to every container alike. Days after planting. */
+export const liquidFeedSchema = z.object({
+  id,
+  dressingId: id,
+  /** g in a litre of water. */
+  gramsPerLitre: number,
+  /** Litres of that water for each container. */
+  litres: number,
+  everyDays: z.int().min(1).max(60),
+  fromDay: z.int().min(0).max(3650),
+  /** Its last day; null to the end of the season. */
+  untilDay: z.int().min(0).max(3650).nullable(),
+})
+
 export const jobSchema = recipeSchema.extend({
   id,
   name,
@@ -95,6 +109,7 @@ export const jobSchema = recipeSchema.extend({
     .array(z.object({ step: text(120), on: z.iso.date() }))
     .max(GARDEN_LIMITS.movedDays.value)
     .default([]),
+  liquidFeeds: z.array(liquidFeedSchema).max(GARDEN_LIMITS.liquidFeeds.value).default([]),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   /** Recipes kept on the way, oldest first. */
@@ -150,4 +165,5 @@ export const jobSchema = recipeSchema.extend({
 export type Plan = z.infer<typeof planSchema>
 export type Reading = z.infer<typeof readingSchema>
 export type Correction = z.infer<typeof correctionSchema>
+export type LiquidFeedLine = z.infer<typeof liquidFeedSchema>
 export type Job = z.infer<typeof jobSchema>

@@ -4,6 +4,7 @@ import { CASES, type CaseName, type CaseOf } from '../cases'
 import { runBatch } from './batch'
 import { runDose } from './dose'
 import { runEvaluate } from './evaluate'
+import { runFeed } from './feed'
 import { runFind } from './find'
 import { runVolume } from './volume'
 import { runWater } from './water'
@@ -15,6 +16,7 @@ const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
   batch: runBatch,
   volume: runVolume,
   water: runWater,
+  feed: runFeed,
 }
 
 /** What came of a case: an answer, a problem of the garden's kind, or a case that does not fit its schema. */

@@ -1,0 +1,108 @@
+import { addDays, parseISO } from 'date-fns'
+import { computed, ref, toRaw, watch } from 'vue'
+import { dressingIn } from '@/core/data/dressings'
+import { firstShort } from '@/core/judgement'
+import type { LiquidFeedLine } from '@/model/garden/schemas'
+import { liquidFeedsIn, type LiquidOffer, type LiquidRequest } from '@/model/mix/liquidOffers'
+import type { LiquidFeedQuestion } from '@/model/mix/question'
+import { fedBeds, litresOfRound } from '@/model/season/feedRound'
+import { jobDates } from '@/model/season/jobDates'
+import { isoDay } from '@/text/base/dates'
+import { solutionOf } from '@/text/season/liquidFeed'
+import { liquidInWorker } from '@/workers/core.client'
+import type { JobInHand } from '../job/useJob'
+import { useTask } from '../page/useTask'
+
+/** The feeds a job has, each with what it brings, what each bed gets and its days. */
+function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand) {
+  const today = isoDay(new Date())
+  const start = computed(() =>
+    job.value ? jobDates(garden.records, job.value, today, quantities.value ?? undefined).planted.day : today,
+  )
+  const onDay = (day: number) => isoDay(addDays(parseISO(start.value), day))
+  const feeding = computed(() =>
+    evaluation.value?.ok ? (evaluation.value.value.growing?.feeding ?? null) : null,
+  )
+  /** Days of the season, from planting on. */
+  const end = computed(() => feeding.value?.weeks.nitrogen.at(-1)?.day ?? 0)
+  const lines = computed(() =>
+    (job.value?.liquidFeeds ?? []).flatMap((line) => {
+      const dressing = dressingIn(tables.value, line.dressingId)
+      if (!dressing) return []
+      const beds = fedBeds(garden.records, job.value!, line)
+      return [
+        {
+          line,
+          dressing,
+          beds,
+          litres: litresOfRound(beds),
+          solution: solutionOf(dressing, line.gramsPerLitre),
+          from: onDay(line.fromDay),
+          to: onDay(Math.min(line.untilDay ?? end.value, end.value)),
+        },
+      ]
+    }),
+  )
+  const short = computed(() => feeding.value && firstShort(feeding.value))
+  return {
+    start,
+    end,
+    feeding,
+    lines,
+    short,
+    shortOn: computed(() => (short.value ? onDay(short.value.day) : '')),
+  }
+}
+
+/** Every feed tried on a mix, when it has none yet or when somebody asks. */
+function useOffers({ job, question }: JobInHand, run: typeof liquidInWorker) {
+  const task = useTask<LiquidRequest, number, LiquidOffer[]>((request, controls) => run(request, controls))
+  const asked = ref(false)
+  const request = computed<LiquidRequest | null>(() =>
+    question.value
+      ? { question: toRaw(question.value), answered: (job.value?.dismissed ?? []).map((d) => d.code) }
+      : null,
+  )
+  watch(
+    [request, asked],
+    ([now, wanted]) => {
+      if (now && (wanted || job.value!.liquidFeeds.length === 0)) task.start(now)
+    },
+    { immediate: true },
+  )
+  return {
+    offers: computed(() => task.answer.value?.value ?? null),
+    progress: task.progress,
+    failure: task.failure,
+    again: task.again,
+    ask: () => (asked.value = true),
+  }
+}
+
+/** The liquid feeds of a job: what it has, what would do, and what changes them. */
+export function useLiquidFeed(inHand: JobInHand, run = liquidInWorker) {
+  const { garden, job, question, place } = inHand
+  const put = (feeds: LiquidFeedLine[], what: string) =>
+    garden.run({ type: 'job/feeds', jobId: job.value!.id, feeds, what })
+  return {
+    ...useFeedLines(inHand),
+    ...useOffers(inHand, run),
+    waterEc: computed(() => place.value?.waterEc ?? null),
+    feeds: computed(() => (question.value ? liquidFeedsIn(question.value) : [])),
+    take: (offer: Pick<LiquidOffer, 'feeds'>, what: string) => put(offer.feeds.map(newLine), what),
+    keep(line: LiquidFeedLine, what: string) {
+      const rest = job.value!.liquidFeeds
+      const known = rest.some((l) => l.id === line.id)
+      put(known ? rest.map((l) => (l.id === line.id ? line : l)) : [...rest, line], what)
+    },
+    remove: (id: string, what: string) =>
+      put(
+        job.value!.liquidFeeds.filter((l) => l.id !== id),
+        what,
+      ),
+  }
+}
+export type LiquidFeeds = ReturnType<typeof useLiquidFeed>
+
+/** A feed as a line of its job. */
+export const newLine = (feed: LiquidFeedQuestion): LiquidFeedLine => ({ ...feed, id: crypto.randomUUID() })
