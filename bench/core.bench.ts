@@ -203,7 +203,7 @@ for (const n of [12, 20]) {
       () => void plainSearch(p, USUAL_MOST_MATERIALS, USUAL_MOST_PARTS),
     ],
     ['the finder', () => void searchAtOnce(p)],
-    { goal: { least: 3 }, rounds: n > 12 ? 5 : 15 },
+    { goal: { least: 3 }, rounds: n > 12 ? 7 : 15 },
   )
 }
 console.log(`\nheap in use ${(process.memoryUsage().heapUsed / 2 ** 20).toFixed(0)} MB`)
