@@ -22,7 +22,10 @@ test('from an empty garden to a can of feed: what lacks, a feed judged on the mi
   // Carried out, it comes to what was said.
   const promised = /to (\d+) % of enough/.exec(await offer.innerText())![1]
   await offer.getByRole('button', { name: /^Feed with/ }).click()
-  const feed = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Change / }) }).first()
+  const feed = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /^Change / }) })
+    .first()
   await expect(feed).toContainText(/It adds [\d.]+ dS\/m/)
   const lead = page.getByText(/With these feeds the crop gets|runs short from week/)
   await expect(lead).toBeVisible()

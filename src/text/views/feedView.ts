@@ -31,7 +31,7 @@ export const feedView = {
   meterReads: 'The meter reads, dS/m',
   leafTitle: 'On the leaf',
   leafSays: 'only for what shows on the leaf',
-  leaf: 'Feed the root. Spray the leaf only for magnesium or iron that shows on it: Epsom salts 10 to 20 g in a litre, twice, in the cool of the evening, and not on open flowers.',
+  leaf: 'Feed the root. Spray the leaf only where it shows a lack of magnesium or iron. Epsom salts: 10 to 20 g in a litre, twice, in the cool of the evening. Keep it off open flowers.',
   cautions:
     'Keep feeds away from children and from food. Wear gloves for powders. Wash what you eat raw if feed has touched it; organic feeds only on the mix, never on leaves you eat.',
   fedWith: 'Feed with',
