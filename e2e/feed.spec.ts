@@ -14,7 +14,7 @@ test('from an empty garden to a can of feed: what lacks, a feed judged on the mi
   await saved(page)
 
   await station(page, 'Season')
-  await page.getByText('What to feed, and how much').first().click()
+  await page.getByText('What to feed').first().click()
   await expect(page.getByRole('heading', { name: 'Liquid feed', exact: true })).toBeVisible()
   await expect(page.getByText(/runs short from week \d+, about/)).toBeVisible()
   const offer = page.getByRole('listitem').filter({ hasText: 'Feeds the crop to' }).first()

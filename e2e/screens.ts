@@ -10,6 +10,7 @@ export const SCREENS = [
   '/demo/jobs/peppers-27/water',
   '/demo/jobs/peppers-27/lessons',
   '/demo/jobs/peppers-27/plan',
+  '/demo/jobs/peppers-26/feed',
   '/demo/recipe',
   '/demo/jobs/peppers-27/buy',
   '/demo/jobs/peppers-27/prepare',

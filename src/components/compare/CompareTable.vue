@@ -154,6 +154,7 @@ thead td {
   height: 10px;
   border: 1px solid var(--ink);
   margin-left: 4px;
+  margin-right: 4px;
 }
 .key .solids {
   background: #6b5136;

@@ -61,12 +61,14 @@ export function courseRow(course: SmallCourse, strip: Strip, width: number): Cou
   }
   const at = (p: OnDay) => ({ x: strip.at(p.on), y: y(p.value) })
   const drawn = expected.map(at)
-  const wordAt = (p: OnDay | undefined): Word[] => {
+  const wordAt = (p: OnDay | undefined, above = 4): Word[] => {
     if (!p) return []
     const place = at(p)
     const isLeft = place.x + APART + WORD > width
     const beside = isLeft ? place.x - APART : place.x + APART
-    return place.x < 0 || place.x > width ? [] : [{ x: beside, y: place.y + 4, text: write(p.value), isLeft }]
+    return place.x < 0 || place.x > width
+      ? []
+      : [{ x: beside, y: place.y + above, text: write(p.value), isLeft }]
   }
   const days = points.map((p) => strip.at(p.on))
   return {
@@ -78,7 +80,10 @@ export function courseRow(course: SmallCourse, strip: Strip, width: number): Cou
     limit: isReached ? y(limit) : null,
     from: Math.max(0, Math.min(width, ...days)),
     to: Math.min(width, Math.max(0, ...days)),
-    words: [...wordAt(read.at(-1)), ...wordAt(lastWithin(expected, strip, width))],
+    words: [
+      ...wordAt(read.at(-1), expected.length > 0 ? -7 : 4),
+      ...wordAt(lastWithin(expected, strip, width)),
+    ],
   }
 }
 

@@ -68,6 +68,12 @@ const APART = 6
 const SHORT = 21
 const ROOM = 4
 
+/** Words in so many px; what has no room ends in an ellipsis. */
+function cutTo(words: string, room: number): string {
+  const most = Math.floor(room / LETTER)
+  return words.length <= most ? words : `${words.slice(0, Math.max(1, most - 1)).trimEnd()}…`
+}
+
 /**
  * A line of time, px: whole months from the first day to the last, or days where those are few, `least` at the least;
  * bars in as few lanes as keep them and their words apart, in the order they begin.
@@ -94,7 +100,16 @@ export function timeStrip(items: readonly TimeItem[], today: string, width: numb
       const free = ends.findIndex((last) => last + APART <= from)
       const lane = free < 0 ? ends.length : free
       ends[lane] = to
-      return { ...item, x, width: wide, lane, isLeft, textX: isLeft ? x - APART : x + wide + APART }
+      const textX = isLeft ? x - APART : x + wide + APART
+      return {
+        ...item,
+        title: cutTo(item.title, isLeft ? textX : width - textX),
+        x,
+        width: wide,
+        lane,
+        isLeft,
+        textX,
+      }
     })
   const columns = []
   const next = (day: Date) => (isShort ? addDays(day, 1) : addMonths(day, 1))

@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, toValue, watch, type MaybeRefOrGetter } from
 /** Hours of the run in a second on the page. */
 export const PACES = [
   { value: 1 / 60, label: 'Slow', name: says.slowAMinuteASecond },
-  { value: 0.5, label: 'Middling', name: says.middlingHalfAnHourA },
+  { value: 0.5, label: 'Medium', name: says.middlingHalfAnHourA },
   { value: 4, label: 'Fast', name: says.fastFourHoursASecond },
 ] as const
 

@@ -38,7 +38,7 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
           litres: litresOfRound(beds),
           solution: solutionOf(dressing, line.gramsPerLitre),
           from: onDay(line.fromDay),
-          to: onDay(Math.min(line.untilDay ?? end.value, end.value)),
+          to: line.untilDay === null ? null : onDay(line.untilDay),
         },
       ]
     }),

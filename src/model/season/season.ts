@@ -198,7 +198,7 @@ function ripeDays(grown: Grown): SeasonPlan['harvest'] {
 
 /**
  * When it is ripe. What takes no frost comes to harvest only under glass where cold nights come before it, and bears
- * until they do.
+ * until they do, under glass some weeks longer.
  */
 function harvestOf(grown: Grown, coldFrom: number | null) {
   const { start, crop, season } = grown
@@ -207,8 +207,13 @@ function harvestOf(grown: Grown, coldFrom: number | null) {
   const isTender = Boolean(season?.leastNight) && !crop?.perennial
   if (!isTender || killed === null || !ripe) return { harvest: ripe, underGlass: false }
   const underGlass = ripe.from >= killed
-  return { harvest: underGlass ? ripe : { ...ripe, to: Math.min(ripe.to, killed) }, underGlass }
+  // Glass alone holds frost off for some weeks, where it is ripe by then.
+  const last = underGlass ? (coldFrom ?? Infinity) + GLASS : killed
+  return { harvest: last > ripe.from ? { ...ripe, to: Math.min(ripe.to, last) } : ripe, underGlass }
 }
+
+/** Days by which unheated glass lengthens a season in autumn. Source: common practice, four to six weeks. */
+const GLASS = 42
 
 /** Who has liquid feeds of their own is not told to begin to feed. */
 const asFed = (due: ReturnType<typeof followUp>, { liquidFeeds }: Job) =>

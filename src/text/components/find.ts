@@ -3,7 +3,7 @@ import type { Shown } from '../base/shown'
 export const foundTable = {
   recipesFoundBestFirst: 'Recipes found, best first',
   fit: 'Fit',
-  lotsWithinAllBands: 'Batches that meet every target',
+  lotsWithinAllBands: 'Meets every target',
   air: 'Air',
   waterInReach: 'Easy water',
   phWithLime: 'pH with lime',

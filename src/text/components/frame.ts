@@ -17,7 +17,7 @@ export const termHint = {
 
 export const timeStripWords = {
   today: 'today',
-  rain: (least: Shown, most: Shown) => `blue: rain outside, ${least} to ${most} a month`,
+  rain: (least: Shown, most: Shown) => `blue: rain, ${least} to ${most}`,
   dragToMove: 'Drag a task to another day, or use the arrow keys.',
 }
 

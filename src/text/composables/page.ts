@@ -1,5 +1,5 @@
 export const playback = {
   slowAMinuteASecond: 'Slow: a minute a second',
-  middlingHalfAnHourA: 'Middling: half an hour a second',
+  middlingHalfAnHourA: 'Medium: half an hour a second',
   fastFourHoursASecond: 'Fast: four hours a second',
 }

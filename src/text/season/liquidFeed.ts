@@ -65,9 +65,9 @@ export const toEachLitres = (litres: number, count: number, units: UnitSystem): 
     ? waterText(litres, units)
     : `${waterText(litres, units)} for each of ${count}, ${waterText(litres * count, units)} in all`
 
-/** "Every week from 12 Jun to 3 Oct 2027." Dates ISO. */
-export const whenText = ({ everyDays }: Pick<LiquidFeedLine, 'everyDays'>, from: string, to: string) =>
-  `${capitalised(rhythmOfFeed(everyDays))} from ${shortDayText(from)} to ${dayText(to)}.`
+/** "Every week from 12 Jun to 3 Oct 2027.", "Every week from 12 Jun, as long as it grows." ISO; null without an end. */
+export const whenText = ({ everyDays }: Pick<LiquidFeedLine, 'everyDays'>, from: string, to: string | null) =>
+  `${capitalised(rhythmOfFeed(everyDays))} from ${shortDayText(from)}${to === null ? ', as long as it grows' : ` to ${dayText(to)}`}.`
 const capitalised = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Less of a nutrient than this in a litre of feed is not worth a word, mg. */

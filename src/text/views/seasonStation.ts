@@ -4,7 +4,7 @@ export const seasonStation = {
   whatIsDue: 'What is due',
   monthByMonth: 'Month by month',
   planted: 'Planted',
-  whatToFeed: 'What to feed, and how much',
+  whatToFeed: 'What to feed',
   feeding: 'feeding',
   lineOfTime: 'The season on a line of time; the list below says the same.',
   more: 'More',
