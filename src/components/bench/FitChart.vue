@@ -37,6 +37,11 @@ const chosen = computed(
     points.value.find((p) => p.rank === 1) ??
     points.value[0],
 )
+/** Drawn last, so that no other point hides them: the best, then the one picked. */
+const over = computed(() => [
+  ...front.value.filter((p) => p !== chosen.value),
+  ...(chosen.value ? [chosen.value] : []),
+])
 const ends = computed(() =>
   [points.value[0], points.value.at(-1)].map((p) => (p ? rateFigure(p.cost, units) : '')),
 )
@@ -93,6 +98,16 @@ async function press(event: KeyboardEvent, at: number) {
         >
           <circle class="reach" :cx="p.x" :cy="p.y" :r="REACH" />
           <circle class="dot" :cx="p.x" :cy="p.y" :r="p.isFront ? 10 : 6" />
+        </g>
+        <!-- What is best, and what is picked, lies over its neighbours. -->
+        <g
+          v-for="p in over"
+          :key="`over ${p.key}`"
+          class="point over"
+          :class="{ best: p.isFront, chosen: p === chosen }"
+          aria-hidden="true"
+        >
+          <circle class="dot" :cx="p.x" :cy="p.y" :r="p.isFront ? 10 : 6" />
           <text v-if="p.isFront" :x="p.x" :y="p.y + 4.5" text-anchor="middle">{{ p.rank }}</text>
         </g>
       </svg>
@@ -130,6 +145,9 @@ async function press(event: KeyboardEvent, at: number) {
 svg {
   position: absolute;
   inset: 0;
+}
+.over {
+  pointer-events: none;
 }
 .base {
   stroke: var(--rule);
