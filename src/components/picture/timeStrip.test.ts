@@ -30,6 +30,14 @@ describe('a line of time', () => {
     expect(items[1]!.width).toBeCloseTo(100, 9)
     expect(today).toBeCloseTo(300, 9)
   })
+  test('words that have no room beside their bar end in an ellipsis within the picture, and others are whole', () => {
+    const long = { ...item('a', '2027-04-01', '2027-04-20'), title: 'Sphagnum peat: loosen and wet it' }
+    const cut = timeStrip([long], '2027-04-01', 300).items[0]!
+    expect(cut.title).toMatch(/^Sph.*…$/)
+    // A letter takes seven px on the average.
+    expect(cut.textX + 7 * cut.title.length).toBeLessThanOrEqual(300)
+    expect(timeStrip([long], '2027-04-01', 1200).items[0]!.title).toBe(long.title)
+  })
   test('today beyond its ends is not drawn; nothing is drawn of nothing', () => {
     expect(timeStrip([item('a', '2027-04-11')], '2027-06-01', 600).today).toBeNull()
     expect(timeStrip([], '2027-06-01', 600)).toMatchObject({ items: [], lanes: 0, columns: [], today: null })

@@ -26,7 +26,7 @@ const { feed, can, water, units } = defineProps<{
 }>()
 const emit = defineEmits<{ change: []; remove: [] }>()
 const name = computed(() => feedName(feed.dressing.id))
-const cold = computed(() => ammoniumText(feed.solution))
+const cold = computed(() => ammoniumText(feed.solution, units))
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { burdenOf } from '@/core/appraisal'
+import { burdenOf, leavesGraver } from '@/core/appraisal'
 import { PUBLISHED } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { firstShort } from '@/core/judgement'
@@ -75,6 +75,7 @@ test('every offer feeds better, leaves nothing graver, and is no stronger than t
       expect(offer.fedWithout).toBeCloseTo(unfed.evaluation.growing!.feeding.fed, 12)
       expect(offer.fed).toBeGreaterThan(offer.fedWithout)
       expect(burdenOf(fed.findings)).toBeLessThanOrEqual(burdenOf(unfed.findings))
+      expect(leavesGraver(unfed.findings, fed.findings)).toBe(false)
       for (const { dressingId, gramsPerLitre, litres } of offer.feeds) {
         const dressing = dressingIn(question.tables, dressingId)!
         const kept = (gramsPerLitre * litres * (1 - USUAL_LEACHING)) / fed.evaluation.fill.mixVolume

@@ -1,4 +1,4 @@
-import { burdenOf } from '@/core/appraisal'
+import { burdenOf, leavesGraver } from '@/core/appraisal'
 import type { Dressing } from '@/core/data'
 import { dressingIn } from '@/core/data/dressings'
 import { LIQUID_IDS, liquidRow } from '@/core/data/liquids'
@@ -8,7 +8,7 @@ import { defineLimits } from '@/core/limits'
 import { feedDays, feedSolution } from '@/core/liquid'
 import { FED, mgPerGram, saltLimit, seasonDays, USUAL_SALT_LIMIT, type Fed } from '@/core/nutrients'
 import { SEASON_LIMITS } from '@/core/season'
-import { appraised, type Unfed } from './withFeed'
+import { appraised, WORTH, type Unfed } from './withFeed'
 import type { LiquidFeedQuestion, MixQuestion } from './question'
 import { verdictOf, type Verdict } from './verdict'
 
@@ -77,8 +77,7 @@ const SHOWN = 3
 const MOST_FEEDS = 2
 /** A strength is mended so often for what drains. */
 const ROUNDS = 3
-/** Share of a season's food that a feed has to add, and a second beside it. Source: our assumption. */
-const WORTH = 0.02
+/** Share of a season's food that a second feed has to add. Source: our assumption. */
 const WORTH_A_SECOND = 0.05
 
 /** A way to feed a mix with water, carried out and judged whole. Plain data. */
@@ -89,8 +88,6 @@ export interface LiquidOffer {
   fedWithout: number
   /** What is still short with it; null where nothing is. */
   stillShort: Fed | null
-  /** Of the strongest feed of it, dS/m that it adds to the water. */
-  conductivity: number
   /** Most salts of the season, dS/m in the saturated extract, and pH at its end. */
   salts: number
   pH: number
@@ -139,7 +136,7 @@ export function* liquidOffers({ question, answered }: LiquidRequest): Generator<
     const { dressingId } = one.feeds[0]!
     if (shown.size < SHOWN && !shown.has(dressingId)) shown.set(dressingId, one)
   }
-  return [...shown.values()].map((one) => offerOf(one, { question, unfed, answered: new Set(answered) }))
+  return [...shown.values()].map((one) => offerOf(one, { unfed, answered: new Set(answered) }))
 }
 
 interface Tried {
@@ -169,7 +166,8 @@ function bestWith(before: Unfed, dressing: Dressing, feeds: readonly LiquidFeedQ
     const helps =
       best &&
       fedOf(best.mix) > fedOf(before) + worth &&
-      burdenOf(best.mix.findings) <= burdenOf(before.findings)
+      burdenOf(best.mix.findings) <= burdenOf(before.findings) &&
+      !leavesGraver(before.findings, best.mix.findings)
     return helps ? [best] : []
   })
   return tried.sort(byWorth).slice(0, 1)
@@ -188,27 +186,22 @@ interface Filling {
 function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | null {
   const { question } = before.prepared
   const held = mgPerGram(dressing, element)
-  let line = held > 0 ? feedFor(before, dressing, feedingOf(before)!.toFeed[element] * 1000) : null
+  if (!(held > 0)) return null
+  let wanted = feedingOf(before)!.toFeed[element] * 1000
   let best: Tried | null = null
-  for (let round = 0; line && round < ROUNDS; round++) {
-    const all = [...feeds, line.feed]
+  for (let round = 0; round < ROUNDS; round++) {
+    const feed = givenAs(before, dressing, wanted / held)
+    // As much is given already as crop and dressing bear.
+    if (!feed || feed.gramsPerLitre <= (best?.feeds.at(-1)!.gramsPerLitre ?? 0)) break
+    const all = [...feeds, feed]
     const mix = appraised({ ...question, care: { ...question.care, liquidFeeds: all } })
     if (!mix) break
     best = { feeds: all, mix }
     const feeding = feedingOf(mix)!
     if (isFed(feeding.met[element])) break
-    const lacking = line.mg + feeding.toFeed[element] * 1000
-    const next = feedFor(before, dressing, lacking)
-    line = next && next.feed.gramsPerLitre > line.feed.gramsPerLitre ? next : null
+    wanted += feeding.toFeed[element] * 1000
   }
   return best
-
-  /** A feed that brings so many mg of the nutrient to a container in the season; as much of it as is borne. */
-  function feedFor(mix: Unfed, of: Dressing, mg: number) {
-    const grams = mg / held
-    const feed = givenAs(mix, of, grams)
-    return feed && { feed, mg }
-  }
 }
 
 /** So many grams in a season as cans of feed, as often and as strong as the crop and the dressing bear; null for none. */
@@ -277,13 +270,9 @@ function waterFor({ prepared, evaluation }: Unfed): number {
 
 function offerOf(
   { feeds, mix }: Tried,
-  { question, unfed, answered }: { question: MixQuestion; unfed: Unfed; answered: ReadonlySet<string> },
+  { unfed, answered }: { unfed: Unfed; answered: ReadonlySet<string> },
 ): LiquidOffer {
   const { evaluation, prepared, judgements } = mix
-  const strengths = feeds.map(({ dressingId, gramsPerLitre }) => {
-    const dressing = dressingIn(question.tables, dressingId)
-    return dressing ? feedSolution([{ dressing, gramsPerLitre }]).conductivity : 0
-  })
   const verdict = verdictOf(prepared, evaluation, { judgements, answered })
   const before = verdictOf(unfed.prepared, unfed.evaluation, { judgements: unfed.judgements, answered })
   return {
@@ -291,7 +280,6 @@ function offerOf(
     fed: fedOf(mix),
     fedWithout: fedOf(unfed),
     stillShort: hungryFrom(mix)?.element ?? null,
-    conductivity: Math.max(...strengths),
     salts: evaluation.salts.most.saturatedExtract,
     pH: evaluation.acidity.at(-1)!.pH,
     verdict,

@@ -65,6 +65,6 @@ function nextFeed(now: Unfed) {
 }
 
 /** Share of a season's food that a second feed has to add. Source: our assumption: less nobody would weigh out. */
-const WORTH = 0.02
+export const WORTH = 0.02
 const fedOf = ({ evaluation }: Unfed) => evaluation.growing?.feeding.fed ?? 0
 const isFedBetter = (now: Unfed, next: Unfed) => fedOf(next) > fedOf(now) + WORTH

@@ -20,13 +20,16 @@ const evaluation = once(() => valueOf(evaluateJob(job(), placeOf(demo()), PUBLIS
 const planted = job().plantedOn!
 const { on, entry } = linesOf(job(), planted)
 function dues(today: number, ...lines: (Entry | { move: Job['movedDays'][number] })[]) {
+  return duesOf({}, today, ...lines)
+}
+function duesOf(more: Partial<Job>, today: number, ...lines: (Entry | { move: Job['movedDays'][number] })[]) {
   const entries = lines.flatMap((l) => ('move' in l ? [] : [l]))
   const garden: Garden = new Map<string, AnyData>([
     ...[...demo()].filter(([key]) => !key.startsWith('entry/')),
     ...entries.map((e) => [entryKey(e.id), e] as const),
   ])
   const movedDays = lines.flatMap((l) => ('move' in l ? [l.move] : []))
-  const fresh = { ...job(), followedSteps: [], movedDays }
+  const fresh = { ...job(), followedSteps: [], movedDays, ...more }
   const plan = seasonPlan(fresh, daysOf(fresh, record().madeOn), evaluation(), placeOf(demo()))
   return reactTo(plan.due, {
     job: fresh,
@@ -90,6 +93,25 @@ describe('what is due answers to the log', () => {
     expect(
       of(dues(5, entry('fed', 1, 20)), 'feed')[0]!.on >= plain.on || plain.on > on(15).slice(0, 10),
     ).toBe(true)
+  })
+  test('a liquid feed of the job takes the place of the usual one, comes again by its own days, and ends', () => {
+    const line = { id: 'f', dressingId: 'tomato_feed_liquid', gramsPerLitre: 3, litres: 2 }
+    const liquidFeeds = [{ ...line, everyDays: 5, fromDay: 20, untilDay: 40 }]
+    const feeds = (today: number, ...lines: Entry[]) => of(duesOf({ liquidFeeds }, today, ...lines), 'feed')
+    const day = (n: number) => on(n).slice(0, 10)
+    expect(feeds(10)).toMatchObject([{ feedId: 'f', on: day(20), until: day(40), done: false }])
+    expect(feeds(25, entry('fed', 24, null))).toMatchObject([{ on: day(29), lastOn: day(24), done: false }])
+    expect(feeds(37, entry('fed', 36, null))).toMatchObject([{ on: day(41), done: true }])
+    expect(dueText(feeds(10)[0]!, [], '5 mL in 10 L.', 'metric')).toMatchObject({
+      title: 'Feed: liquid tomato feed 4-3-8',
+      text: '5 mL in 10 L.',
+    })
+  })
+  test('a harvest under glass ends six weeks after the first month of cold nights, not in the next summer', () => {
+    // The demo's nights are too cold for peppers from October on: 1 October and 42 days.
+    const harvest = of(dues(10), 'harvest')[0]!
+    expect(harvest.underGlass).toBe(true)
+    expect(harvest.until).toBe('2026-11-12')
   })
   test('water follows what was noted, and is not asked for where nobody notes it', () => {
     expect(of(dues(40), 'water')).toEqual([])

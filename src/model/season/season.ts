@@ -6,6 +6,7 @@ import { growthOf } from '@/core/data/growth'
 import { seasonOf } from '@/core/data/seasons'
 import type { Evaluation } from '@/core/evaluate'
 import { firstShort } from '@/core/judgement'
+import { seasonDays } from '@/core/nutrients'
 import {
   coldestNightOf,
   daysToHarvest,
@@ -145,7 +146,12 @@ export function seasonPlan(
           : task,
       ),
       ...heldBack(job, start, done),
-      ...liquidFeeds(job, start, harvest?.to ?? SEASON_LIMITS.season.value),
+      // What stays for years is fed in its first season of growth.
+      ...liquidFeeds(
+        job,
+        start,
+        crop?.perennial ? seasonDays(crop) : (harvest?.to ?? SEASON_LIMITS.season.value),
+      ),
     ].sort((a, b) => a.on.localeCompare(b.on)),
   }
 }

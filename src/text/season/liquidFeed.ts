@@ -1,7 +1,7 @@
 import type { Dressing } from '@/core/data'
 import { liquidRow } from '@/core/data/liquids'
 import { feedSolution, type Clash, type FeedSolution, type MeterCheck, type Stock } from '@/core/liquid'
-import { FED } from '@/core/nutrients'
+import { FED, FLAG_LIMITS } from '@/core/nutrients'
 import { LITRES } from '@/core/units'
 import type { LiquidOffer } from '@/model/mix/liquidOffers'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
@@ -14,6 +14,7 @@ import {
   doseWeightText,
   percentText,
   pHText,
+  temperatureText,
   volumeText,
   waterText,
   withoutZeros,
@@ -87,12 +88,10 @@ export function meterText({ conductivity }: FeedSolution, water: number | null):
     : `${adds}: a meter in the can reads about ${conductivityText(water + conductivity)}.`
 }
 
-/** More of the nitrogen as ammonium and urea than this builds up in a cold mix. Source: common practice. */
-const COLD_SHARE = 0.4
 /** A word about ammonium; nothing where there is little. */
-export const ammoniumText = ({ ammoniumShare }: FeedSolution): string =>
-  ammoniumShare > COLD_SHARE
-    ? `${percentText(ammoniumShare)} of its nitrogen is ammonium or urea: not while the mix is below 15 °C.`
+export const ammoniumText = ({ ammoniumShare }: FeedSolution, units: UnitSystem): string =>
+  ammoniumShare > FLAG_LIMITS.ammoniumShare.value
+    ? `${percentText(ammoniumShare)} of its nitrogen is ammonium or urea: not while the mix is below ${temperatureText(FLAG_LIMITS.coldMix.value, units)}.`
     : ''
 
 /** "Soluble feed 20-20-20: 4.5 g in 10 L of water, 2 L each, every week." */

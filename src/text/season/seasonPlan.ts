@@ -3,7 +3,7 @@ import type { GrowingOutlook } from '@/core/growing'
 import type { Feeding } from '@/core/nutrients'
 import { shortDayText, dayText } from '../base/dates'
 import { lowerFirst } from '../base/counted'
-import { dressingName } from '../shelf/dressings'
+import { dressingName, feedName } from '../shelf/dressings'
 import { FOLLOW_UP_TEXTS } from './season'
 import type { Due } from '@/model/season/season'
 import { MONTHS } from '../base/months'
@@ -72,7 +72,7 @@ function dueSaid({ correction, read, lastOn, litres, code, feedId }: Due, units:
 export function dueText(due: Due, doses: readonly DoseToEach[], feed: string, units: UnitSystem) {
   if (due.feedId && due.dressingId)
     return {
-      title: `Feed: ${lowerFirst(dressingName(due.dressingId))}`,
+      title: `Feed: ${lowerFirst(feedName(due.dressingId))}`,
       text: `${feed}${due.lastOn ? ` Fed last on ${shortDayText(due.lastOn)}.` : ''}`,
       ...daysOf(due),
     }

@@ -4,6 +4,7 @@ export const seasonStation = {
   whatIsDue: 'What is due',
   monthByMonth: 'Month by month',
   planted: 'Planted',
+  litresInAll: (litres: Shown) => `${litres} in all`,
   whatToFeed: 'What to feed',
   feeding: 'feeding',
   lineOfTime: 'The season on a line of time; the list below says the same.',

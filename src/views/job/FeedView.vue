@@ -3,7 +3,6 @@
 import { common } from '@/text/base/common'
 import { feedView as words } from '@/text/views/feedView'
 import Button from 'primevue/button'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import FoldBox from '@/components/frame/FoldBox.vue'
@@ -15,6 +14,7 @@ import FeedLine from '@/components/season/FeedLine.vue'
 import FeedStock from '@/components/season/FeedStock.vue'
 import { useJob } from '@/composables/job/useJob'
 import { useStations } from '@/composables/job/useStations'
+import { useCan } from '@/composables/season/useCan'
 import { newLine, useLiquidFeed } from '@/composables/season/useLiquidFeed'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
 import { feedRound } from '@/model/season/feedRound'
@@ -22,7 +22,7 @@ import { shortDayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/titles'
 import { failureText } from '@/text/make/tasks'
 import { nutrientWeeks } from '@/text/readings/feed'
-import { canText, cansFor, offerText, offerTitle, rhythmOfFeed, usualCan } from '@/text/season/liquidFeed'
+import { canText, cansFor, offerText, offerTitle, rhythmOfFeed } from '@/text/season/liquidFeed'
 import { lowerFirst } from '@/text/base/counted'
 import { verdictText } from '@/text/mix/topics'
 import { feedName } from '@/text/shelf/dressings'
@@ -35,12 +35,7 @@ const { to } = useStations(() => jobId)
 const feed = useLiquidFeed(inHand)
 const { lines, feeding, short, shortOn, waterEc, feeds, offers, progress, failure, start, end } = feed
 
-/** The can of this device, litres. */
-const kept = useLocalStorage('open-bed-can', 0)
-const can = computed({
-  get: () => kept.value || usualCan(units.value),
-  set: (litres) => (kept.value = litres),
-})
+const can = useCan(units)
 const cans = computed(() =>
   [...new Set([...cansFor(units.value), can.value])]
     .sort((a, b) => a - b)

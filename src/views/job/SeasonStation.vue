@@ -18,11 +18,12 @@ import { saveFile } from '@/composables/page/saveFile'
 import { useJob } from '@/composables/job/useJob'
 import { useNewJob } from '@/composables/job/useNewJob'
 import { useStations } from '@/composables/job/useStations'
+import { useCan } from '@/composables/season/useCan'
 import { dressingIn } from '@/core/data/dressings'
 import { recordOf } from '@/model/garden/garden'
 import { dosesToEach } from '@/model/make/doseTotals'
 import type { CalendarTask } from '@/model/calendar/calendarFile'
-import { fedBeds } from '@/model/season/feedRound'
+import { fedBeds, litresOfRound } from '@/model/season/feedRound'
 import type { Due } from '@/model/season/season'
 import { reactTo } from '@/model/season/react'
 import { seasonLog } from '@/model/season/seasonLog'
@@ -31,10 +32,10 @@ import { outdoorsOf, seasonPlan, winterOf } from '@/model/season/season'
 import { isOver } from '@/stations/stations'
 import { dayText, isoDay } from '@/text/base/dates'
 import { bedTitle, jobTitle } from '@/text/base/titles'
-import { rainText } from '@/text/base/units'
+import { rainText, waterText } from '@/text/base/units'
 import { plantedText } from '@/text/make/preparing'
 import { winterText } from '@/text/season/winter'
-import { canText, rhythmOfFeed, toEachLitres, usualCan } from '@/text/season/liquidFeed'
+import { canText, rhythmOfFeed, toEachLitres } from '@/text/season/liquidFeed'
 import { smallCourses } from '@/text/season/smallCourses'
 import { dueText, stillToFeedText, wateringRows, type DoseToEach } from '@/text/season/seasonPlan'
 
@@ -96,6 +97,7 @@ function tick(step: string, done: boolean) {
   else garden.run({ type: 'steps/set', jobId, list: 'followedSteps', step, done })
 }
 const feed = computed(() => stillToFeedText(answer.value?.growing?.feeding ?? null, units.value))
+const can = useCan(units)
 const liquid = computed(() => new Map(job.value?.liquidFeeds.map((line) => [line.id, line])))
 /** What is said of a feed that is due: how the job's own is made up, or what is still to be given. */
 function feedText(due: Due): string {
@@ -103,7 +105,11 @@ function feedText(due: Due): string {
   const dressing = line && dressingIn(tables.value, line.dressingId)
   if (!line || !dressing) return feed.value
   const each = fedBeds(garden.records, job.value!, line)
-  return `${canText(dressing, line.gramsPerLitre, usualCan(units.value), units.value)}; ${toEachLitres(each[0]!.litres, each[0]!.count, units.value)}, ${rhythmOfFeed(line.everyDays)}.`
+  const litres =
+    each.length === 1
+      ? toEachLitres(each[0]!.litres, each[0]!.count, units.value)
+      : words.litresInAll(waterText(litresOfRound(each), units.value))
+  return `${canText(dressing, line.gramsPerLitre, can.value, units.value)}; ${litres}, ${rhythmOfFeed(line.everyDays)}.`
 }
 const rows = computed(() =>
   (plan.value?.due ?? []).map((due) => ({
