@@ -14,7 +14,7 @@ import {
   type WateringInterval,
   type RootWater,
 } from './climate'
-import type { LimeDose, Temperature, WaterStretch } from './chemistry'
+import type { Acidified, LimeDose, Temperature, WaterStretch } from './chemistry'
 import type { Crop } from './data'
 import { growthOf } from './data/growth'
 import {
@@ -53,6 +53,8 @@ export interface Growing {
   waterConductivity?: number
   /** From a softener: sodium in place of calcium and magnesium. */
   waterSoftened?: boolean
+  /** What acid took out of the water and left in it. */
+  waterAcidified?: Acidified
   /** Weight of the empty container, kg. */
   emptyWeight?: Kilograms
 }
@@ -195,6 +197,7 @@ export function growingOutlook(input: GrowingInput): GrowingOutlook {
         amounts: water,
         conductivity: growing.waterConductivity ?? 0,
         softened: growing.waterSoftened ?? false,
+        acidified: growing.waterAcidified,
       },
     }),
     watering,

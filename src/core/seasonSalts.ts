@@ -1,4 +1,4 @@
-import type { LimePlan, Temperature } from './chemistry'
+import { ATOMIC_MASS, type LimePlan, type Temperature } from './chemistry'
 import type { Growing, GrowingOutlook } from './growing'
 import type { Blend } from './mixing'
 import {
@@ -26,6 +26,10 @@ export interface SeasonSalts {
 /** Water a mix holds between two waterings, as a share of what it holds when drained. Source: our assumption. */
 const HELD_ON_AVERAGE = 0.8
 
+/** Nitrate that an acid left in the water, meq/L: feeding counts it, so that salts of the water do not. */
+const nitrateOfAcid = (grown: Growing | undefined) =>
+  (grown?.waterAcidified?.adds.nitrogen ?? 0) / ATOMIC_MASS.N!
+
 /** A mix with its doses, whose salts are followed. */
 interface Salted {
   grown: Growing | undefined
@@ -47,7 +51,10 @@ export function seasonSalts(
   const fresh = { day: 0, saturatedExtract: zones.mix.electricalConductivity.saturatedExtract }
   if (!growing) return { ...zones, course: [], most: fresh, water: null }
   const water: WaterSalts = {
-    conductivity: lastingConductivity(grown?.waterConductivity ?? 0, grown?.waterAlkalinity ?? 0),
+    conductivity: lastingConductivity(
+      grown?.waterConductivity ?? 0,
+      (grown?.waterAlkalinity ?? 0) + nitrateOfAcid(grown),
+    ),
     held: HELD_ON_AVERAGE * containerCapacity,
     amounts: growing.water,
   }

@@ -358,7 +358,13 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, DEFAULT_SETTINGS]])
-  garden.set(PLACE_KEY, { ...startingPlace(CLIMATES[0]!), waterAlkalinity: 3, waterEc: 0.5 })
+  garden.set(PLACE_KEY, {
+    ...startingPlace(CLIMATES[0]!),
+    waterAlkalinity: 3,
+    waterEc: 0.5,
+    roof: 18,
+    barrel: 500,
+  })
   garden.set(bagKey(BAG.id), BAG)
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)

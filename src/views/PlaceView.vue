@@ -91,7 +91,7 @@ async function fromFile(file: File) {
       <div class="two">
         <section aria-labelledby="care-title">
           <h2 id="care-title">{{ words.waterAndWind }}</h2>
-          <CareFields :place="place" :units="units" :beside="beside" @set="set" />
+          <CareFields :place="place" :garden="garden.name" :units="units" :beside="beside" @set="set" />
         </section>
         <section aria-labelledby="thirst-title">
           <h2 id="thirst-title">{{ words.howThirstyTheAirIs }}</h2>

@@ -11,6 +11,7 @@ import type { MovesRequest, NextMoves } from '@/model/find/nextMoves'
 import type { LiquidOffer, LiquidRequest } from '@/model/mix/liquidOffers'
 import type { RestAnswer, RestRequest } from '@/model/mix/rest'
 import type { Verdict, VerdictRequest } from '@/model/mix/verdict'
+import type { JobWays, WaysRequest } from '@/model/water/waterWays'
 import type { Garden } from '@/model/garden/garden'
 import { compareWith, type FileRead } from '@/storage/importFile'
 import type { CoreApi, RangesAnswer, Tell } from './coreApi'
@@ -112,6 +113,13 @@ export const liquidInWorker = (
   { signal, onProgress }: Following<number> = {},
 ): Promise<LiquidOffer[] | null> =>
   call<LiquidOffer[] | null>(signal, (remote, task) => remote.liquid(task, request, told(onProgress)))
+
+/** What a water does to a mix and what would do better, worked out beside the page. Plain values only. */
+export const waterWaysInWorker = (
+  request: WaysRequest,
+  { signal, onProgress }: Following<number> = {},
+): Promise<JobWays | null> =>
+  call<JobWays | null>(signal, (remote, task) => remote.waterWays(task, request, told(onProgress)))
 
 /** What readings teach, worked out beside the page. Plain values only. */
 export const learnInWorker = (

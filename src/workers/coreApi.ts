@@ -12,6 +12,7 @@ import type { AnyData } from '../model/garden/schemas'
 import type { LearnRequest } from '../model/learn/batches'
 import { teach, type Taught } from '../model/learn/learn'
 import { judgedPlan, type JudgedPlanRequest } from '../model/water/plan'
+import { waterWays, type JobWays, type WaysRequest } from '../model/water/waterWays'
 import { drive } from './drive'
 
 /** What crosses from the worker of a range request: everything but the evaluation, whose curves are functions. */
@@ -140,6 +141,10 @@ const following = (run: Run) => ({
   /** Water poured on a mix, or on several side by side. */
   water(task: number, request: WatchRequest, tell?: Tell<number>): Answer<Watered[]> {
     return run(task, watchWater(request), tell)
+  },
+  /** What a water does to a mix, and what would do better. */
+  waterWays(task: number, request: WaysRequest, tell?: Tell<number>): Promise<JobWays | null> {
+    return run(task, waterWays(request), tell)
   },
   /** How often and how much to water. */
   wateringPlan(task: number, request: JudgedPlanRequest, tell?: Tell<number>): Answer<WateringPlan> {

@@ -2,9 +2,7 @@
 /** The recipe for somebody else: a link that carries all of it, a file, a printed card. */
 import { common } from '@/text/base/common'
 import { shareDialog as words } from '@/text/components/bench'
-import { useClipboard } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import { saveFile } from '@/composables/page/saveFile'
@@ -12,6 +10,7 @@ import { LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import type { Recipe } from '@/model/garden/schemas'
 import { shareFile, shareFragment, sharedRecipe, type OwnRecords } from '@/model/mix/share'
 import DialogFrame from '../frame/DialogFrame.vue'
+import LinkToCopy from '../frame/LinkToCopy.vue'
 
 const { recipe, title, own } = defineProps<{
   recipe: Recipe
@@ -26,7 +25,6 @@ const note = ref('')
 const shared = computed(() => sharedRecipe(recipe, title, note.value.trim(), own))
 /** Whoever opens it, opens it in a garden of their own. */
 const link = computed(() => `${location.origin}/my/recipe#${shareFragment(shared.value)}`)
-const { copy, copied, isSupported } = useClipboard({ legacy: true })
 const file = () => saveFile(`${title || 'mix'}.open-bed.json`, shareFile(shared.value), 'application/json')
 function print() {
   visible.value = false
@@ -45,21 +43,7 @@ function print() {
       :maxlength="LONGEST_RECIPE_NOTE"
       :placeholder="words.whatItWasGoodFor"
     />
-    <label for="share-link">{{ words.aLinkThatCarriesThe }}</label>
-    <div class="row">
-      <InputText
-        id="share-link"
-        :model-value="link"
-        readonly
-        @focus="($event.target as HTMLInputElement).select()"
-      />
-      <Button
-        v-if="isSupported"
-        :label="copied ? common.copied : common.copy"
-        icon="pi pi-copy"
-        @click="copy(link)"
-      />
-    </div>
+    <LinkToCopy :link="link" :label="words.aLinkThatCarriesThe" />
     <div class="row">
       <Button :label="words.saveAsAFile" icon="pi pi-download" outlined @click="file" />
       <Button :label="words.printTheRecipe" icon="pi pi-print" outlined @click="print" />
@@ -73,14 +57,10 @@ label {
   font-weight: 600;
   margin-top: 10px;
 }
-textarea,
-input {
+textarea {
   width: 100%;
 }
 .row {
   margin-top: 8px;
-}
-.row input {
-  flex: 1;
 }
 </style>

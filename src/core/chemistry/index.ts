@@ -41,4 +41,11 @@ export {
   type AcidDose,
 } from './fertilizerAcid'
 export { ATOMIC_MASS, formulaMass, massFraction, neutralisingValue } from './stoichiometry'
-export { acidForWater, equivalentsAt, WATER_ACIDS, type WaterAcidDose, type WaterAcid } from './waterAcid'
+export {
+  acidForWater,
+  equivalentsAt,
+  WATER_ACIDS,
+  type Acidified,
+  type WaterAcidDose,
+  type WaterAcid,
+} from './waterAcid'

@@ -70,6 +70,14 @@ export function equivalentsAt(pKa: readonly number[], pH: number): number {
   return weighted / sum
 }
 
+/** What acid took out of a water and left in it. */
+export interface Acidified {
+  /** meq/L of alkalinity taken out: the calcium and magnesium that came with it stay. */
+  neutralised: number
+  /** mg/L of what lasts. */
+  adds: Record<'nitrogen' | 'phosphorus' | 'sulfur', number>
+}
+
 /** What a water needs of an acid. */
 export interface WaterAcidDose {
   /** For 100 litres: mL, or g of an acid that is weighed. */

@@ -26,6 +26,14 @@ const VALENCE: Readonly<Record<keyof Ions, number>> = {
   sulfate: 2,
   phosphate: 1,
 }
+/**
+ * Limiting equivalent conductivity of an anion at 25 C, mS/cm per mol of charge per litre. Source: as `MOBILITY`.
+ *
+ * @example
+ * anionMobility('sulfate') // 80
+ */
+export const anionMobility = (ion: (typeof ANIONS)[number]): number => MOBILITY[ion]
+
 const CATIONS = ['potassium', 'ammonium', 'calcium', 'magnesium', 'sodium'] as const
 const ANIONS = ['nitrate', 'chloride', 'sulfate', 'phosphate'] as const
 

@@ -96,7 +96,7 @@ function reachOf(input: FeedingInput) {
         (e) =>
           charge[e] +
           (e === 'calcium' || e === 'magnesium' || e === 'potassium' ? lime[e] : 0) +
-          (e === 'nitrogen' || e === 'phosphorus' || e === 'potassium' ? 0 : fromWater[e]),
+          (e === 'potassium' ? 0 : fromWater[e]),
       ),
     }
   }

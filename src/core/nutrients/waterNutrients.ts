@@ -1,4 +1,5 @@
 import { ATOMIC_MASS } from '../chemistry/stoichiometry'
+import type { Acidified } from '../chemistry/waterAcid'
 import type { Days } from '../units'
 
 /** The water a mix is given: by days from which it is so, litres and mmol of alkalinity per litre of mix and day. */
@@ -8,6 +9,8 @@ export interface GivenWater {
   conductivity: number
   /** From a softener; no where left out. */
   softened?: boolean
+  /** What acid took out of it and left; nothing where left out. */
+  acidified?: Acidified
 }
 
 /** Of its calcium and magnesium a softener leaves so much. Source: common practice. */
@@ -26,9 +29,12 @@ const MASS = {
   sulfur: ATOMIC_MASS.S! / 2,
 }
 
+/** Nutrients that come with water; potassium is too little to count. */
+export const IN_WATER = ['nitrogen', 'phosphorus', 'calcium', 'magnesium', 'sulfur'] as const
+
 /**
- * Calcium, magnesium and sulfur that watering has brought by a day, mg per litre of mix: hardness by the alkalinity,
- * sulfate by what conductivity is left. A softener leaves a twentieth of the hardness.
+ * Nutrients that watering has brought by a day, mg per litre of mix: hardness by the alkalinity the water had before any
+ * acid, sulfate by what conductivity is left, and what an acid leaves. A softener leaves a twentieth of the hardness.
  * Errors: none. Source: charge balance of common waters, common practice.
  *
  * @example
@@ -37,16 +43,20 @@ const MASS = {
 export function broughtByWater(
   water: GivenWater | undefined,
   day: Days,
-): Record<'calcium' | 'magnesium' | 'sulfur', number> {
-  const brought = { calcium: 0, magnesium: 0, sulfur: 0 }
+): Record<(typeof IN_WATER)[number], number> {
+  const brought = { nitrogen: 0, phosphorus: 0, calcium: 0, magnesium: 0, sulfur: 0 }
   if (!water) return brought
+  const { neutralised, adds } = water.acidified ?? { neutralised: 0, adds: null }
   water.amounts.forEach(({ from, given, alkalinity }, i) => {
     const days = Math.max(0, Math.min(day, water.amounts[i + 1]?.from ?? Infinity) - from)
-    const rest = Math.max(0, CHARGE_PER_CONDUCTIVITY * water.conductivity * given - alkalinity)
-    const hard = days * alkalinity * (water.softened ? LEFT_BY_SOFTENER : 1)
+    const before = alkalinity + neutralised * given
+    const rest = Math.max(0, CHARGE_PER_CONDUCTIVITY * water.conductivity * given - before)
+    const hard = days * before * (water.softened ? LEFT_BY_SOFTENER : 1)
     brought.calcium += hard * WITH_CALCIUM * MASS.calcium
     brought.magnesium += hard * (1 - WITH_CALCIUM) * MASS.magnesium
-    brought.sulfur += days * rest * SULFATE * MASS.sulfur
+    brought.sulfur += days * (rest * SULFATE * MASS.sulfur + given * (adds?.sulfur ?? 0))
+    brought.nitrogen += days * given * (adds?.nitrogen ?? 0)
+    brought.phosphorus += days * given * (adds?.phosphorus ?? 0)
   })
   return brought
 }

@@ -13,6 +13,7 @@ export interface OutsideCheck {
     | 'fieldTests'
     | 'finder'
     | 'geometry'
+    | 'irrigation'
     | 'liquid'
     | 'mixing'
     | 'nutrients'

@@ -1,3 +1,4 @@
+export { AWAY_LIMITS, needsWhileAway, type AwayHelp, type AwayNeeds } from './away'
 export { MULCH, USUAL_SAUCER, usualSaucer, type PlanChange } from './changes'
 export {
   pouringsOf,

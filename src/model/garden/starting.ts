@@ -90,6 +90,7 @@ export function startingJob(
     followedSteps: [],
     movedDays: [],
     liquidFeeds: [],
+    water: { rain: 0, acid: null },
     archived: false,
     parts: [],
     mixes: [],

@@ -124,6 +124,17 @@ const climateSchema = z.strictObject({
   ),
 })
 
+/** How water is treated before it is given. */
+export const treatmentSchema = z.strictObject({
+  rain: described(z.number().min(0).max(1).default(0), 'Share of rain water.'),
+  acid: z
+    .strictObject({
+      id: z.enum(['phosphoric75', 'sulfuric35', 'nitric61', 'citric']),
+      toPH: z.number().min(5).max(7),
+    })
+    .optional(),
+})
+
 export const growingSchema = z.strictObject({
   crop: id,
   plants: positive.default(1),
@@ -136,6 +147,7 @@ export const growingSchema = z.strictObject({
   waterSoftened: z.boolean().optional(),
   /** Of a water report, mg/L. */
   waterIons: z.strictObject({ sodium: ion(11_000), chloride: ion(20_000), boron: ion(100) }).optional(),
+  waterTreatment: treatmentSchema.optional(),
   emptyWeight: z.number().min(0).optional(),
   liquidFeeds: described(
     z

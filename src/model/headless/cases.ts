@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ELEMENTS } from '../../core/data/types'
+import { ALKALINITY_UNIT_IDS, CONDUCTIVITY_UNIT_IDS } from '../../core/irrigation'
 import {
   band,
   bedField,
@@ -16,10 +17,11 @@ import {
   positive,
   linesSchema,
   situationSchema,
+  treatmentSchema,
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed` reads. All sizes in the
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat` reads. All sizes in the
  * core's units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in
  * schemas.ts.
  */
@@ -217,6 +219,11 @@ const waterCase = z.strictObject({
     z.boolean().default(false),
     'Also the fewest waterings that keep the crop from thirst, month by month; wants a climate.',
   ),
+  away: described(
+    z.int().min(1).max(60).optional(),
+    'Days nobody is there, with `plan`: when it is watered meanwhile, and what would make it last longer.',
+  ),
+  movable: described(z.boolean().default(false), 'It can be carried into shade meanwhile.'),
   ...own,
 })
 
@@ -240,6 +247,47 @@ const feedCase = z.strictObject({
   ownDressings: own.ownDressings,
 })
 
+const twelve = z.array(z.number().min(0)).length(12)
+const treatCase = z.strictObject({
+  alkalinity: described(
+    z.strictObject({
+      value: z.number().min(0).max(2000),
+      unit: z.enum(ALKALINITY_UNIT_IDS).default('meq'),
+    }),
+    'As reported: meq/L, mg/L as calcium carbonate or of bicarbonate, German, English or French degrees.',
+  ),
+  conductivity: described(
+    z
+      .strictObject({
+        value: z.number().min(0).max(20_000),
+        unit: z.enum(CONDUCTIVITY_UNIT_IDS).default('dSm'),
+      })
+      .default({ value: 0, unit: 'dSm' }),
+    'As reported: dS/m, µS/cm, mS/m or mg/L of dissolved solids.',
+  ),
+  treatment: treatmentSchema.default({ rain: 0 }),
+  litres: described(
+    z.array(positive).max(20).default([10, 100]),
+    'Of a can and a tank, for the amounts of acid.',
+  ),
+  container: described(
+    z
+      .strictObject({
+        litres: positive,
+        inGround: z.boolean().default(false),
+        acidCrop: z.boolean().default(false),
+      })
+      .optional(),
+    'What the water is for: litres of mix in one container.',
+  ),
+  barrel: described(
+    z
+      .strictObject({ rain: twelve, use: twelve, roof: z.number().min(0), litres: z.number().min(0) })
+      .optional(),
+    'Rain in mm by the month, litres wanted in a day of each month, m2 of roof, litres of barrel.',
+  ),
+})
+
 /** Every case by the name of its command. */
 export const CASES = {
   evaluate: evaluateCase,
@@ -249,6 +297,7 @@ export const CASES = {
   volume: volumeCase,
   water: waterCase,
   feed: feedCase,
+  treat: treatCase,
 } as const
 export type CaseName = keyof typeof CASES
 export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

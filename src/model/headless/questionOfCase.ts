@@ -1,15 +1,18 @@
 import { pressedLoss } from '@/core/filling/firmness'
 import { dressingIn } from '@/core/data/dressings'
 import { cropById, type Crop, type Tables } from '@/core/data'
+import { treatedWater } from '@/core/irrigation'
 import { fail, succeed, type Outcome } from '@/core/outcome'
 import {
   USUAL_LIMES,
   type FinishedMix,
   type LimeWish,
   type MixQuestion,
+  type PlaceQuestion,
   type RecipeLine,
   type RecipeQuestion,
 } from '../mix/question'
+import { askedWater } from '../water/jobWater'
 import type { CaseOf } from './cases'
 import { tablesOfCase } from './tablesOfCase'
 
@@ -18,6 +21,30 @@ type Lines = EvaluateCase['mix']
 
 const linesOf = (lines: Lines): RecipeLine[] =>
   lines.map((line) => ({ id: 'mix' in line ? line.mix : line.material, parts: line.parts }))
+
+/** The water of a case, treated as it asks. */
+function waterOfCase(
+  { waterTreatment, ...growing }: NonNullable<EvaluateCase['growing']>,
+  situation: EvaluateCase['situation'],
+): Partial<PlaceQuestion> & Pick<PlaceQuestion, 'waterAlkalinity'> {
+  const conductivity = growing.waterConductivity ?? situation?.waterEc
+  const softened = growing.waterSoftened ?? situation?.softened
+  const asGiven = {
+    waterAlkalinity: growing.waterAlkalinity ?? 0,
+    waterConductivity: conductivity,
+    waterSoftened: softened,
+    waterIons: growing.waterIons,
+  }
+  if (!waterTreatment) return asGiven
+  const tap = {
+    alkalinity: asGiven.waterAlkalinity,
+    conductivity: conductivity ?? 0,
+    softened: softened ?? false,
+    ions: growing.waterIons ?? {},
+    acidified: null,
+  }
+  return askedWater(treatedWater(tap, { rain: waterTreatment.rain, acid: waterTreatment.acid ?? null }))
+}
 
 /** Every mix a case names stands in the question, whether or not it is used: a wrong one is reported. */
 const mixesOf = (mixes: EvaluateCase['mixes']): FinishedMix[] =>
@@ -109,10 +136,7 @@ export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
     place: growing
       ? {
           climate: growing.climate,
-          waterAlkalinity: growing.waterAlkalinity ?? 0,
-          waterConductivity: growing.waterConductivity ?? situation?.waterEc,
-          waterSoftened: growing.waterSoftened ?? situation?.softened,
-          waterIons: growing.waterIons,
+          ...waterOfCase(growing, situation),
           wind: null,
         }
       : null,

@@ -143,6 +143,7 @@ function growingIn({ bed, crops, place, care }: MixQuestion, needed: MixNeeded):
     waterAlkalinity: place?.waterAlkalinity,
     waterConductivity: place?.waterConductivity,
     waterSoftened: place?.waterSoftened,
+    waterAcidified: place?.waterAcidified,
     emptyWeight:
       'kg' in bed.empty ? bed.empty.kg : emptyWeight(bed.empty.wall, bed.container.shape, needed.mixHeight),
   }

@@ -1,4 +1,5 @@
 import type { Situation } from '@/core/appraisal'
+import type { Acidified } from '@/core/chemistry'
 import type { Climate, WallKind } from '@/core/climate'
 import type { Band, Crop, Tables } from '@/core/data'
 import type { LayerKind } from '@/core/filling'
@@ -107,6 +108,8 @@ export interface PlaceQuestion {
   waterSoftened?: boolean
   /** Of a water report, mg/L. */
   waterIons?: WaterIons
+  /** What acid took out of the water and left in it. */
+  waterAcidified?: Acidified
   /** How windy it stands; null where nobody said. */
   wind: WindExposure | null
 }

@@ -3,6 +3,7 @@ import { cropById, type Tables } from '@/core/data'
 import { pressedLoss } from '@/core/filling/firmness'
 import { asJudged, containerOf, judgedBed } from '../garden/garden'
 import type { BedSpec, InnerMix, Job, Part, Place, Recipe } from '../garden/schemas'
+import { askedWater, waterOfJob } from '../water/jobWater'
 import { isForBed } from '../garden/pile'
 import { isAloft } from '../garden/vessel'
 import { onGround } from '../garden/starting'
@@ -101,14 +102,7 @@ export function questionOfJob(whole: Job, place: Place | undefined, tables: Tabl
     place: place
       ? {
           climate: { latitude: place.latitude, elevation: place.elevation, months: place.months },
-          waterAlkalinity: place.waterAlkalinity,
-          waterConductivity: place.waterEc,
-          waterSoftened: place.waterSoftened,
-          waterIons: {
-            sodium: place.waterSodium,
-            chloride: place.waterChloride,
-            boron: place.waterBoron,
-          },
+          ...askedWater(waterOfJob(place, job)),
           wind: place.wind,
         }
       : null,
@@ -140,6 +134,7 @@ const ASKED = [
   'years',
   'origins',
   'liquidFeeds',
+  'water',
 ] as const
 
 /**

@@ -1,5 +1,5 @@
-import { strFromU8, strToU8, Unzlib, zlibSync } from 'fflate'
 import { z } from 'zod'
+import { fromFragment, toFragment } from '../fragment'
 import { recipeOf } from './versions'
 import { asPerLitre } from '@/model/garden/said'
 import { GARDEN_LIMITS, LONGEST_NAME, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
@@ -81,16 +81,8 @@ export type ShareOutcome =
 /** As a file people can read. */
 export const shareFile = (shared: SharedRecipe): string => `${JSON.stringify(shared, null, 2)}\n`
 
-/** As the fragment of a link: deflated, in the letters a link may hold. */
-export function shareFragment(shared: SharedRecipe): string {
-  const bytes = zlibSync(strToU8(JSON.stringify(shared)), { level: 9 })
-  let text = ''
-  for (const b of bytes) text += String.fromCharCode(b)
-  return `mix=${btoa(text).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '')}`
-}
-
-/** The most a link or file may unfold to, bytes: a recipe is a thousandth of it. */
-const MOST = 1_000_000
+/** As the fragment of a link. */
+export const shareFragment = (shared: SharedRecipe): string => toFragment('mix', shared)
 
 /** Version 1 knew no finished mixes among the parts. */
 function fromVersion1(json: unknown): unknown {
@@ -149,32 +141,9 @@ export function readShared(text: string): ShareOutcome {
   }
 }
 
-/** Bytes unfolded at a time: a few hundred may hold a quarter of a megabyte. */
-const SLICE = 256
-
-/** What a link holds, unfolded a little at a time, so that one too large is left as soon as that shows. Throws then. */
-function unfolded(bytes: Uint8Array): Uint8Array {
-  const whole = new Uint8Array(MOST)
-  let size = 0
-  const stream = new Unzlib((chunk) => {
-    if (size + chunk.length > MOST) throw new RangeError('larger than any recipe')
-    whole.set(chunk, size)
-    size += chunk.length
-  })
-  for (let from = 0; from < bytes.length; from += SLICE)
-    stream.push(bytes.subarray(from, from + SLICE), from + SLICE >= bytes.length)
-  return whole.subarray(0, size)
-}
-
 /** The same from the fragment of a link ("#mix=…"). Null where the fragment is about something else. */
 export function readFragment(hash: string): ShareOutcome | null {
-  const found = /^#?mix=([\w-]+)$/.exec(hash)
-  if (!found) return hash.startsWith('#mix=') ? { ok: false, problem: { code: 'not-readable' } } : null
-  try {
-    const text = atob(found[1]!.replaceAll('-', '+').replaceAll('_', '/'))
-    const bytes = Uint8Array.from(text, (c) => c.charCodeAt(0))
-    return readShared(strFromU8(unfolded(bytes)))
-  } catch {
-    return { ok: false, problem: { code: 'not-readable' } }
-  }
+  const read = fromFragment('mix', hash)
+  if (!read) return null
+  return read.ok ? readShared(read.text) : { ok: false, problem: { code: 'not-readable' } }
 }

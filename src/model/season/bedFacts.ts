@@ -153,11 +153,14 @@ const airFacts = ({ prepared: { bands, input, question }, evaluation: e }: Facts
   fabric: question.bed.wallKind === 'fabric',
 })
 
-const waterFacts = ({ place, evaluation: e, entries }: FactsQuestion, { now, month }: OnDay) => ({
+const waterFacts = (
+  { prepared: { question }, evaluation: e, entries }: FactsQuestion,
+  { now, month }: OnDay,
+) => ({
   daysBetween: e.growing?.watering[month]?.days.value ?? null,
   ...wateringsOf(entries, now),
-  alkalinity: place?.waterAlkalinity ?? 0,
-  waterEc: place?.waterEc ?? 0,
+  alkalinity: question.place?.waterAlkalinity ?? 0,
+  waterEc: question.place?.waterConductivity ?? 0,
 })
 
 function weatherFacts({ place, evaluation: e }: FactsQuestion, { month }: OnDay) {

@@ -1,3 +1,4 @@
+import { waterOfJob } from '../water/jobWater'
 import { cropById, type Crop } from '@/core/data'
 import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns'
 import { APPRAISAL_LIMITS } from '@/core/appraisal'
@@ -129,7 +130,7 @@ export function seasonPlan(
     transplanted: crop !== undefined && !SOWN.has(crop.kind),
     hungryFrom: hungryFrom(evaluation),
     harvest,
-    waterEc: place?.waterEc ?? 0,
+    waterEc: place ? waterOfJob(place, job).conductivity : 0,
     season: grown.season,
     coldFrom,
     perennial: crop?.perennial ?? false,

@@ -25,7 +25,7 @@ export const CLIMATE_LIMITS = defineLimits({
   },
 })
 
-/** What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, mg/L, days. Common practice. */
+/** What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, mg/L, m2, litres, days. Common practice. */
 export const PLACE_RANGES = {
   tMin: [-60, 45],
   tMax: [-60, 55],
@@ -37,6 +37,8 @@ export const PLACE_RANGES = {
   waterSodium: [0, 11_000],
   waterChloride: [0, 20_000],
   waterBoron: [0, 100],
+  roof: [0, 100_000],
+  barrel: [0, 1_000_000],
   coldestNight: [-60, 25],
   waterEvery: [0.25, 30],
 } as const satisfies Record<string, readonly [number, number]>

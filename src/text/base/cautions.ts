@@ -105,6 +105,18 @@ const CAUTIONS = {
     text: 'Some deposits hold a harmful fibre: buy clinoptilolite with a mineral report.',
     ask: 'the safety data sheet',
   },
+  waterAcid: {
+    id: 'waterAcid',
+    title: 'Acid',
+    text: 'Pour the acid slowly into the water, never water into acid, and wear goggles, gloves and sleeves. Work outdoors with plastic, not metal. Keep it in its own bottle, locked away from children, and far from lime and bleach. After half an hour check with a pH meter before you water.',
+    ask: 'the safety data sheet; for acid in the eye, rinse at once and call a doctor',
+  },
+  roofWater: {
+    id: 'roofWater',
+    title: 'Rain from a roof',
+    text: 'Catch no water for food from a roof with lead, copper or moss killer on it. Cover the barrel: children drown in little water, and mosquitoes breed in it. Give it from a can, close to the mix; standing warm water that is sprayed can carry Legionella.',
+    ask: 'your public health agency; your local rules for rain water',
+  },
   lifting: {
     id: 'lifting',
     title: 'Lifting',
@@ -139,6 +151,7 @@ const NEVER_OFF: ReadonlySet<CautionId> = new Set([
   'manure',
   'asbestos',
   'rubble',
+  'waterAcid',
 ])
 export const isNeverOff = ({ id }: Caution): boolean => NEVER_OFF.has(id as CautionId)
 export const ALL_CAUTIONS: readonly Caution[] = Object.values(CAUTIONS)

@@ -38,6 +38,7 @@ const DONE: {
   'step/move': (command) => (command.on === null ? 'the day worked out' : 'another day for a task'),
   'job/marks': (command) => command.what,
   'job/feeds': (command) => command.what,
+  'job/water': (command) => command.what,
   'shelf/put': (command) => command.what,
   'entries/put': (command) => command.what,
   'test/set': (command) => command.what,

@@ -64,6 +64,10 @@ export const QUANTITIES = {
     metric: { unit: 'm', factor: 1, digits: 0 },
     us: { unit: 'ft', factor: 1 / 0.3048, digits: 0 },
   },
+  area: {
+    metric: { unit: 'm²', factor: 1, digits: 0 },
+    us: { unit: 'ft²', factor: 1 / 0.3048 ** 2, digits: 0 },
+  },
   percent: { metric: { unit: '%', factor: 100, digits: 1 }, us: { unit: '%', factor: 100, digits: 1 } },
   minutes: { metric: { unit: 'min', factor: 1, digits: 1 }, us: { unit: 'min', factor: 1, digits: 1 } },
   days: { metric: { unit: 'days', factor: 1, digits: 1 }, us: { unit: 'days', factor: 1, digits: 1 } },
@@ -118,6 +122,14 @@ export const waterText = (litres: number, units: UnitSystem): string =>
   units === 'metric'
     ? `${withoutZeros(figures(litres))} L`
     : `${withoutZeros(figures(litres / LITRES.usGallon))} gal`
+
+/** mL of a US fluid ounce: a hundred and twenty-eighth of a gallon. */
+const FLUID_OUNCE = (LITRES.usGallon * 1000) / 128
+/** "45 mL", "1.5 fl oz": a liquid as it is measured. Millilitres in. */
+export const liquidText = (mL: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${mL < 10 ? withoutZeros(numberText(mL, 1)) : numberText(mL)} mL`
+    : `${withoutZeros(numberText(mL / FLUID_OUNCE, mL < FLUID_OUNCE ? 2 : 1))} fl oz`
 
 /** The spoons and the cup of a US kitchen, each up to so many of it. */
 const US_SPOONS = [

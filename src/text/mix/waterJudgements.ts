@@ -1,41 +1,25 @@
-import { acidForWater, WATER_ACIDS, type WaterAcid } from '@/core/chemistry'
+import { acidForWater } from '@/core/chemistry'
 import { USUAL_LEACHING } from '@/core/growing'
+import { WATER_TREATMENT_LIMITS } from '@/core/irrigation'
 import type { Judgement } from '@/core/judgement'
 import { MOST_LEACHED, type WaterIon } from '@/core/nutrients'
+import { LITRES } from '@/core/units'
+import { cautionById, ruleOf } from '../base/cautions'
 import { inUnits, percentText, pHText, type UnitSystem } from '../base/units'
+import { acidAdds, acidAmount, acidOf } from '../water/acids'
 import type { JudgementText } from './judgementText'
 
-/** pH that water is brought to: a guard of alkalinity is left. Source: common practice. */
-const WATER_PH = 6
-/** Phosphoric acid on more alkalinity than this gives too much phosphate, meq/L. Source: common practice. */
-const MOST_FOR_PHOSPHORIC = 1.5
+const L = WATER_TREATMENT_LIMITS
 
 const ec = (x: number) => `${x.toFixed(1)} dS/m`
-const ACID_NAMES: Record<WaterAcid['id'], string> = {
-  phosphoric75: 'phosphoric acid 75 %',
-  sulfuric35: 'sulfuric acid 35 %, unused and clean',
-  nitric61: 'nitric acid 61 %',
-  citric: 'citric acid',
-}
-
-/** Less acid nobody measures, mL or g to 100 L. */
-const LEAST_ACID = 2
-const GALLONS = 26.417
-const ML_PER_FL_OZ = 29.574
-const GRAMS_PER_OZ = 28.35
-
 /** How much of an acid brings water to pH 6: "18 mL of sulfuric acid in 100 L". meq/L. */
 function acidText(alkalinity: number, units: UnitSystem): string {
-  const id = alkalinity > MOST_FOR_PHOSPHORIC ? 'sulfuric35' : 'phosphoric75'
-  const acid = WATER_ACIDS.find((a) => a.id === id)!
-  const { per100Litres, adds } = acidForWater(acid, alkalinity, WATER_PH)
-  if (per100Litres < LEAST_ACID) return ''
-  const small = per100Litres / GALLONS / (acid.density ? ML_PER_FL_OZ : GRAMS_PER_OZ)
-  const amount = inUnits(
-    `[${per100Litres.toFixed(0)} mL|${(small * 100).toFixed(1)} fl oz] of ${ACID_NAMES[id]} in [100 L|100 gallons]`,
-    units,
-  )
-  return `Or acidify it: ${amount} brings the water to pH ${WATER_PH} and adds ${adds.toFixed(0)} mg/L of ${acid.adds!.element}. Goggles, gloves and sleeves; acid into water, never water into acid; plastic, not metal; check with a meter. `
+  const id = alkalinity > L.mostForPhosphoric.value ? 'sulfuric35' : 'phosphoric75'
+  const toPH = L.toPH.value
+  if (acidForWater(acidOf(id), alkalinity, toPH).per100Litres < L.leastAcid.value) return ''
+  const litres = units === 'metric' ? 100 : 100 * LITRES.usGallon
+  const amount = `${acidAmount({ id, toPH }, { alkalinity, litres }, units)} in ${inUnits('[100 L|100 gallons]', units)}`
+  return `Or acidify it: ${amount} brings the water to pH ${toPH}. ${acidAdds({ id, toPH }, alkalinity)} ${ruleOf(cautionById('waterAcid')).rule} `
 }
 
 const ION_HARM: Record<WaterIon, string> = {

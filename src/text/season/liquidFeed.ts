@@ -12,12 +12,12 @@ import { doseSpoons } from '../make/measures'
 import { feedName } from '../shelf/dressings'
 import {
   doseWeightText,
+  liquidText,
   percentText,
   pHText,
   temperatureText,
   volumeText,
   waterText,
-  withoutZeros,
   type UnitSystem,
 } from '../base/units'
 
@@ -26,14 +26,6 @@ export const usualCan = (units: UnitSystem): number => (units === 'metric' ? 10 
 /** Sizes of can to choose from, litres. */
 export const cansFor = (units: UnitSystem): number[] =>
   units === 'metric' ? [5, 7, 9, 10, 12] : [1, 2, 3].map((n) => n * LITRES.usGallon)
-
-/** "45 mL", "1.5 fl oz": a liquid as it is measured. Millilitres in. */
-const liquidText = (mL: number, units: UnitSystem): string =>
-  units === 'metric'
-    ? `${mL < 10 ? withoutZeros(numberText(mL, 1)) : numberText(mL)} mL`
-    : `${withoutZeros(numberText(mL / FLUID_OUNCE, mL < FLUID_OUNCE ? 2 : 1))} fl oz`
-/** mL of a US fluid ounce: a hundred and twenty-eighth of a gallon. */
-const FLUID_OUNCE = (LITRES.usGallon * 1000) / 128
 
 const isPoured = (dressing: Dressing) => liquidRow(dressing)?.form === 'liquid'
 

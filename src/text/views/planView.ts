@@ -9,5 +9,6 @@ export const planView = {
   monthByMonth: 'Month by month',
   wateringsByMonth: 'Waterings by month',
   ifYouAreAway: 'If you are away',
+  allBedsAway: 'Days away: all beds, and a sheet for who waters',
   asATable: 'As a table',
 }

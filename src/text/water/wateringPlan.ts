@@ -66,7 +66,7 @@ export function sufferText({ hoursThirsty, hoursShortOfAir, overSurface }: Water
   return said.join(' ')
 }
 
-const CHANGE_TEXTS: Record<PlanChange, string> = {
+export const CHANGE_TEXTS: Record<PlanChange, string> = {
   mulch: 'A mulch of bark, [5 cm|2 in]',
   saucer: 'A saucer left full below',
   largerPot: 'A container a fifth larger each way',

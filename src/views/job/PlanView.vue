@@ -30,7 +30,7 @@ import {
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { job, units, prepared } = inHand
+const { garden, job, units, prepared } = inHand
 const { to } = useStations(() => jobId)
 const { below, month, chosen, belows, plan, problem, progress, failure, again } = useWateringPlan(inHand)
 
@@ -106,6 +106,11 @@ const trouble = useWateringTrouble(inHand, problem)
       <section class="picture" aria-labelledby="plan-helps">
         <h3 id="plan-helps">{{ words.ifYouAreAway }}</h3>
         <AwayBars :rows="lastingRows(plan, units)" :units="units" />
+        <p>
+          <RouterLink :to="{ name: 'away', params: { garden: garden.name } }">{{
+            words.allBedsAway
+          }}</RouterLink>
+        </p>
       </section>
     </div>
   </StationFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** After planting: what is due and when, how often it wants water, how the months and the winter suit it. */
+import { TITLES } from '@/text/views/titles'
 import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { seasonStation as words } from '@/text/views/seasonStation'
@@ -251,6 +252,11 @@ const over = computed(() => job.value !== undefined && isOver(job.value))
         />
         <p>
           <RouterLink class="p-button p-button-text" :to="to('feed')">{{ common.liquidFeed }}</RouterLink>
+          <RouterLink
+            class="p-button p-button-text"
+            :to="{ name: 'away', params: { garden: garden.name } }"
+            >{{ TITLES.away }}</RouterLink
+          >
         </p>
         <p v-if="record">
           <RouterLink class="p-button p-button-text" :to="to('next')">{{

@@ -61,6 +61,8 @@ export type Command =
   | { type: 'step/move'; jobId: string; step: string; on: string | null }
   /** The feeds given with water; `what` for the undo button. */
   | { type: 'job/feeds'; jobId: string; feeds: LiquidFeedLine[]; what: string }
+  /** How its water is treated; `what` for the undo button. */
+  | { type: 'job/water'; jobId: string; water: Job['water']; what: string }
   /** What was bought, read, timed and made otherwise; `what` for the undo button. */
   | { type: 'job/marks'; jobId: string; change: Partial<Pick<Job, MarkList>>; what: string }
   /** A band moved, or left to the crop again. */

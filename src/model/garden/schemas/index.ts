@@ -52,11 +52,11 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 13,
+  job: 14,
   learned: 1,
   material: 2,
   photo: 1,
-  place: 4,
+  place: 5,
   record: 5,
   shelf: 3,
   settings: 5,
@@ -70,13 +70,13 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   /**
    * An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears; days
-   * of tasks; liquid feeds.
+   * of tasks; liquid feeds; how its water is treated.
    */
-  job: [9, 10, 11, 12, 13],
+  job: [9, 10, 11, 12, 13, 14],
   /** What its floor bears. */
   bed: [2],
-  /** Ions of a water report. */
-  place: [4],
+  /** Ions of a water report; roof and barrel. */
+  place: [4, 5],
   /** What was said first of a mix. */
   record: [5],
   /** The address of labels; the sign of money. */

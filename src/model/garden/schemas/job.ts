@@ -67,6 +67,18 @@ export const liquidFeedSchema = z.object({
   untilDay: z.int().min(0).max(3650).nullable(),
 })
 
+/** What is done to the water before it is given. */
+export const waterTreatmentSchema = z.object({
+  /** Share of rain water. */
+  rain: z.number().min(0).max(1),
+  acid: z
+    .object({
+      id: z.enum(['phosphoric75', 'sulfuric35', 'nitric61', 'citric']),
+      toPH: z.number().min(5).max(7),
+    })
+    .nullable(),
+})
+
 export const jobSchema = recipeSchema.extend({
   id,
   name,
@@ -110,6 +122,8 @@ export const jobSchema = recipeSchema.extend({
     .max(GARDEN_LIMITS.movedDays.value)
     .default([]),
   liquidFeeds: z.array(liquidFeedSchema).max(GARDEN_LIMITS.liquidFeeds.value).default([]),
+  /** As it comes where nobody chose. */
+  water: waterTreatmentSchema.default({ rain: 0, acid: null }),
   /** Put away: kept, but not among the jobs in hand. */
   archived: z.boolean(),
   /** Recipes kept on the way, oldest first. */

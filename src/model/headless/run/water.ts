@@ -1,6 +1,6 @@
 import { toEnd } from '@/core/toEnd'
 import { succeed, type Outcome } from '@/core/outcome'
-import { plantOf, watchWater, type Watered } from '@/core/watering'
+import { needsWhileAway, plantOf, watchWater, type Watered } from '@/core/watering'
 import { waterIn } from '@/core/water/moving'
 import { evaluatePrepared, prepare } from '../../mix/prepare'
 import { judgedPlan } from '../../water/plan'
@@ -77,7 +77,13 @@ export function runWater(c: CaseOf<'water'>): Outcome<object> {
     : null
   if (plan && !plan.ok) return plan
   return succeed(
-    { ...written(run.value[0]!, c.every), ...(plan ? { plan: plan.value } : {}) },
+    {
+      ...written(run.value[0]!, c.every),
+      ...(plan ? { plan: plan.value } : {}),
+      ...(plan && c.away
+        ? { away: needsWhileAway(plan.value, plan.value.month, { days: c.away, movable: c.movable }) }
+        : {}),
+    },
     ...prepared.notes,
     ...answer.notes,
   )

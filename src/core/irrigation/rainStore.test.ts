@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { draws } from '../testing/draws'
-import { barrelFor, rainYear, ROOF_LIMITS, type RainStoreQuestion } from './rainStore'
+import { barrelFor, rainYear, ROOF_LIMITS, type RainStoreQuestion } from '.'
 
 const twelve = <T>(one: T) => Array.from({ length: 12 }, () => one)
 const year = fc.array(fc.double({ min: 0, max: 150, noNaN: true }), { minLength: 12, maxLength: 12 })

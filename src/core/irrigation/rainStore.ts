@@ -79,8 +79,7 @@ export function rainYear(q: RainStoreQuestion): RainYear {
     const began = store
     const months = DAYS_IN_MONTH.map((days, m): RainMonth => {
       const falls = L.falls.value
-      const caughtEach =
-        Math.max(0, (q.rain[m] ?? 0) / falls - L.firstFlush.value) * q.roof * L.runOff.value
+      const caughtEach = Math.max(0, (q.rain[m] ?? 0) / falls - L.firstFlush.value) * q.roof * L.runOff.value
       const wanted = q.use[m] ?? 0
       const month: RainMonth = { caught: 0, used: 0, overflow: 0, wanted: wanted * days, without: 0 }
       for (let day = 0; day < days; day++) {

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { outsideCheck } from '../testing/outsideCheck'
-import { alkalinityFrom } from './alkalinityUnits'
-import { tapShare, waterAim } from './waterAim'
+import { alkalinityFrom, conductivityFrom, tapShare, waterAim } from '.'
 
 describe('alkalinity as it is reported', () => {
   for (const [what, unit, value, expected] of [
@@ -12,7 +11,7 @@ describe('alkalinity as it is reported', () => {
     ['1 French degree', 'french', 1, 0.2],
   ] as const)
     outsideCheck({
-      module: 'chemistry',
+      module: 'irrigation',
       what: `${what} in meq/L`,
       source: 'definitions of the degrees; 50 mg/L of calcium carbonate or 61 of bicarbonate a meq',
       basis: 'closed form',
@@ -21,6 +20,15 @@ describe('alkalinity as it is reported', () => {
       tolerance: expected * 0.002,
       computed: () => alkalinityFrom(value, unit),
     })
+})
+
+describe('salts as they are reported', () => {
+  for (const [what, unit, value, expected] of [
+    ['550 µS/cm', 'uScm', 550, 0.55],
+    ['55 mS/m', 'mSm', 55, 0.55],
+    ['640 mg/L of dissolved solids', 'solids', 640, 1],
+  ] as const)
+    test(`${what} is ${expected} dS/m`, () => expect(conductivityFrom(value, unit)).toBeCloseTo(expected, 12))
 })
 
 describe('water to a container', () => {
@@ -33,7 +41,7 @@ describe('water to a container', () => {
     expect(waterAim({ litres: 40, inGround: true, acid: true }).act).toBeLessThan(act(0.01))
   })
   outsideCheck({
-    module: 'chemistry',
+    module: 'irrigation',
     what: 'tap of 5 meq/L and rain of 0.05 to 1.5: share of tap',
     source: 'worked by hand: 1.45 / 4.95',
     basis: 'closed form',

@@ -1,0 +1,60 @@
+import { expect, test } from 'vitest'
+import { PUBLISHED } from '@/core/data'
+import { toEnd } from '@/core/toEnd'
+import { demoGarden } from '@/demo/demoGarden'
+import { jobKey, jobsOf } from '../garden/garden'
+import { awayAnswer, awayBeds, awayRequest, daysOf, monthOf } from './away'
+import { judgedPlan } from './plan'
+
+const garden = demoGarden()
+const week = { from: '2027-07-10', to: '2027-07-17' }
+
+test('a stay is counted from night to night, and judged by the month in its middle', () => {
+  expect(daysOf(week)).toBe(7)
+  expect(monthOf(week)).toBe(7)
+  expect(monthOf({ from: '2027-07-28', to: '2027-08-12' })).toBe(8)
+})
+
+test('every bed of what is planted and in hand is asked about, each in its own container', () => {
+  const beds = awayBeds(garden)
+  expect(beds.length).toBeGreaterThan(0)
+  for (const { job, fill } of beds) {
+    expect(job.plantedOn).not.toBeNull()
+    expect(job.archived).toBe(false)
+    const request = awayRequest(garden, { job, fill }, { month: 7, tables: PUBLISHED })
+    if (request) expect(request.plan.question.bed.container).toBeDefined()
+  }
+  // Nothing is asked of what is put away.
+  const [one] = beds
+  const without = new Map(garden).set(jobKey(one!.job.id), { ...one!.job, archived: true })
+  expect(awayBeds(without).some(({ job }) => job.id === one!.job.id)).toBe(false)
+})
+
+test('nothing is asked of a bed in a month in which nothing stands in it', () => {
+  const planted = jobsOf(garden).find(
+    (job) => job.plantedOn !== null && !job.archived && job.cropId !== null,
+  )!
+  const bed = { job: planted, fill: planted.fills[0]! }
+  const asked = Array.from({ length: 12 }, (_, i) =>
+    awayRequest(garden, bed, { month: i + 1, tables: PUBLISHED }),
+  )
+  const some = asked.find((a) => a !== null)!
+  const standing = some.plan.question.crops[0]!.perennial ? 12 : 11
+  expect(asked.filter((a) => a !== null).length).toBeLessThanOrEqual(standing)
+})
+
+test('the answer is that of the watering plan: its litres, its weights with the container, its days', () => {
+  const bed = awayBeds(garden).find((b) => awayRequest(garden, b, { month: 7, tables: PUBLISHED }))!
+  const request = awayRequest(garden, bed, { month: 7, tables: PUBLISHED })!
+  const plan = toEnd(judgedPlan(request.plan))
+  if (!plan.ok) throw new Error(plan.problem.code)
+  const { needs, waterOn, light, heavy } = awayAnswer(request, week, plan.value)
+  expect(needs.litres).toBe(plan.value.month.litres)
+  expect(needs.lasts).toBe(plan.value.month.untilThirst)
+  expect(heavy - plan.value.heavy).toBeCloseTo(request.empty, 12)
+  expect(light).toBeLessThan(heavy)
+  for (const day of waterOn) {
+    expect(day > week.from).toBe(true)
+    expect(day < week.to).toBe(true)
+  }
+})

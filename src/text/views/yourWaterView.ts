@@ -1,0 +1,53 @@
+import type { Shown } from '../base/shown'
+import { TITLES } from './titles'
+
+export const yourWaterView = {
+  title: TITLES.tap,
+  says: (line: Shown) => `As it comes: ${line}.`,
+  choosePlace: 'Choose a climate at Place first: how much each bed is watered depends on it.',
+  toPlace: 'Place',
+  report: 'From a report or test strips',
+  reportSays: 'alkalinity, salts, sodium, chloride, boron',
+  hardness:
+    'Enter alkalinity or carbonate hardness. Total hardness counts calcium and magnesium and tells less.',
+  alkalinity: 'Alkalinity',
+  alkalinityUnit: 'Given in',
+  conductivity: 'Conductivity',
+  conductivityUnit: 'Measured in',
+  jobs: 'What it does to each job',
+  noJobs: 'No mix to try it on yet. Begin a job at Today.',
+  lookingFor: (name: Shown) => `Trying waters on ${name} …`,
+  cannot: 'This mix cannot be worked out yet: see Mix.',
+  gets: (water: Shown) => `Gets ${water}.`,
+  better: (water: Shown) => `Better: ${water}`,
+  use: (water: Shown) => `Use ${water}`,
+  useFor: (water: Shown, job: Shown) => `Use ${water} for ${job}`,
+  back: 'Back to tap water',
+  backFor: (job: Shown) => `Back to tap water for ${job}`,
+  nothingBetter: 'No other water does better.',
+  why: 'The course of pH',
+  acid: 'Acid: how much',
+  acidSays: 'for a can and a tank',
+  acidFor: 'Acid',
+  acidTo: 'Brings the water to pH',
+  can: 'Can',
+  tank: 'Tank',
+  acidLeaves: (left: Shown) => `${left} of alkalinity is left as a guard.`,
+  tooMuchPhosphate:
+    'That is more phosphate than plants need all season: take sulfuric acid, or mix in rain water first.',
+  citric:
+    'Microbes eat citric acid within days and the alkalinity comes back: use it for one can, not for a season.',
+  rain: 'Rain from a roof',
+  rainSays: 'how far a barrel goes',
+  roof: 'Roof, seen from above',
+  barrel: 'Barrels together',
+  rainFor: (jobs: Shown) => `For ${jobs}.`,
+  rainForAll:
+    'For every bed, as if all got rain water. Choose rain water for a job above to count that job alone.',
+  bars: 'Water needed by the month, and what the barrel gives of it',
+  needed: 'needed',
+  given: 'from the barrel',
+  before: 'Before you use acid',
+  beforeRain: 'Before you catch rain',
+  tryAgain: 'Try again',
+}
