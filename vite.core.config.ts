@@ -10,6 +10,6 @@ export default defineConfig({
     ssr: true,
     outDir: 'dist-core',
     target: 'node20',
-    rollupOptions: { input: { core: 'cli/main.ts', formats: 'cli/formats.ts', starters: 'cli/starters.ts' } },
+    rollupOptions: { input: { core: 'cli/main.ts', formats: 'cli/formats.ts', starters: 'cli/starters.ts', library: 'cli/library.ts' } },
   },
 })

@@ -97,9 +97,17 @@ export const appBuilds = () =>
 /** Builds the headless door when there is none or a source is newer. */
 export function ensureCoreBuilt() {
   const sources = ['src/core', 'src/model', 'src/text', 'cli', 'vite.core.config.ts', 'package-lock.json']
-  if (fresh(['dist-core/core.js', 'dist-core/formats.js', 'dist-core/starters.js'], sources)) return
+  const built = ['core', 'formats', 'starters', 'library'].map((name) => `dist-core/${name}.js`)
+  if (fresh(built, sources)) return
   console.log('Building the core …')
   build('The core', ['-c', 'vite.core.config.ts'])
+}
+
+/** Builds the core as a library, with its types. */
+export function ensureLibraryBuilt() {
+  ensureCoreBuilt()
+  console.log('Writing the types of the library …')
+  if (run(bin('tsc'), ['-p', 'tsconfig.library.json']) !== 0) stop('The types of the library could not be written.')
 }
 
 const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']

@@ -1,8 +1,22 @@
 <script setup lang="ts">
 /** What is read in one repeat of a test. Nothing typed is nothing read. */
 import { repeatFields as words } from '@/text/components/tests'
-import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
-import { FIZZ_NAMES, quantityOfField, TEST_FIELD_NAMES, testProblemText } from '@/text/tests/fieldTests'
+import {
+  FIZZ_GRADES,
+  TEST_FIELDS,
+  type FieldTest,
+  type Repeat,
+  type TestField,
+  type TestProblem,
+} from '@/core/fieldTests'
+import { LAB_METHODS } from '@/core/laboratory'
+import {
+  FIZZ_NAMES,
+  LAB_METHOD_NAMES,
+  quantityOfField,
+  TEST_FIELD_NAMES,
+  testProblemText,
+} from '@/text/tests/fieldTests'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
@@ -20,8 +34,12 @@ const {
 const repeat = defineModel<Repeat>({ required: true })
 
 const GRADES = FIZZ_GRADES.map((_, i) => ({ value: i, label: FIZZ_NAMES[i]! }))
+const METHODS = LAB_METHODS.map((method, i) => ({ value: i, label: LAB_METHOD_NAMES[method] }))
 const besides = (name: string) =>
   problem?.field === name && problem.code !== 'field-missing' ? testProblemText(problem) : null
+/** Of a report most figures may be missing: what they are in says more. */
+const hintOf = ({ unit, optional }: TestField) =>
+  unit === 'mg/L' ? words.milligrams : optional && unit !== 'mg/kg' ? words.ifYouReadIt : ''
 function set(name: string, value: number | null) {
   const rest = Object.fromEntries(Object.entries(repeat.value).filter(([n]) => n !== name))
   repeat.value = value === null || Number.isNaN(value) ? rest : { ...rest, [name]: value }
@@ -38,6 +56,13 @@ function set(name: string, value: number | null) {
         :model-value="repeat[field.name] ?? null"
         @update:model-value="set(field.name, $event)"
       />
+      <ChoiceField
+        v-else-if="field.unit === 'method'"
+        :label="TEST_FIELD_NAMES[field.name]!"
+        :options="METHODS"
+        :model-value="repeat[field.name] ?? 0"
+        @update:model-value="set(field.name, $event)"
+      />
       <QuantityField
         v-else
         :label="TEST_FIELD_NAMES[field.name]!"
@@ -45,7 +70,7 @@ function set(name: string, value: number | null) {
         :units="units"
         :model-value="repeat[field.name] ?? NaN"
         optional
-        :hint="field.optional ? words.ifYouReadIt : ''"
+        :hint="hintOf(field)"
         :problem="besides(field.name)"
         @update:model-value="set(field.name, $event)"
       />

@@ -1,16 +1,21 @@
 import { test as words } from '@/text/composables/learn'
 import { useTables } from '../garden/useTables'
 import { computed, toRaw, type ComputedRef } from 'vue'
-import { averaged } from '@/core/fieldTests'
+import { averaged, type Repeat } from '@/core/fieldTests'
+import { dressingIn } from '@/core/data/dressings'
+import { LAB_METHODS, readReport, type LabFigures } from '@/core/laboratory'
 import { jobOf, testOf } from '@/model/garden/garden'
 import { asDosed } from '@/model/amounts/asDosed'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import type { Job, Test } from '@/model/garden/schemas'
-import { correctionFor } from '@/model/season/correction'
+import { correctionFor, litresInBeds } from '@/model/season/correction'
+import { labDoses, labGroup } from '@/model/season/labDoses'
 import { dayOfTest, expectedOfTest } from '@/model/learn/expected'
 import { prepareJob } from '@/model/mix/evaluateJob'
+import { questionOfJob } from '@/model/mix/questionOfJob'
 import { placeOf } from '@/model/garden/garden'
 import { testProblemText } from '@/text/tests/fieldTests'
+import type { LabAsked } from '@/text/tests/laboratory'
 import { testFollows, testRows } from '@/text/tests/testFollows'
 import { volumeText } from '@/text/base/units'
 import type { GardenDoor } from '../garden/gardenDoor'
@@ -93,5 +98,25 @@ function useAsked(garden: GardenDoor, { test, job, worked }: InHand) {
     const found = correctionFor(garden.records, t.jobId, { value: pH, day })
     return found?.ok ? found.value : null
   }
-  return computed(() => ({ bands: bands(), topUp: topUp(), correction: correction() }))
+  /** What a report is read by, and what it asks for over all beds. */
+  function lab({ method = 0, ...read }: Repeat): LabAsked | null {
+    if (!job.value) return null
+    const question = toRaw(questionOfJob(job.value, placeOf(garden.records), tables.value))
+    const group = labGroup(job.value, question, bands()?.pH.high ?? Infinity)
+    const readings = readReport(read as LabFigures, { method: LAB_METHODS[Math.round(method)]!, group })
+    const litres = litresInBeds(garden.records, job.value)
+    const doses = labDoses(question, readings).map((dose) => ({
+      ...dose,
+      grams: dose.gramsPerLitre * litres,
+      bulkDensity: dressingIn(tables.value, dose.dressingId)!.bulkDensity.value,
+    }))
+    return { group, doses, litres }
+  }
+  return computed(() => ({
+    bands: bands(),
+    topUp: topUp(),
+    correction: correction(),
+    lab: test.value?.test === 'laboratory' ? lab(test.value.repeats.at(-1) ?? {}) : null,
+    onMix: test.value?.materialId === null,
+  }))
 }

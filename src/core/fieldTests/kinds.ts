@@ -1,5 +1,24 @@
+import { LAB_FIGURES, LAB_METHODS, type LabFigure } from '../laboratory/methods'
+import { METAL_FIELD, METALS } from '../safety/metals'
+
 /** What a field of a test is told in; core units. */
-export type FieldUnit = 'pH' | 'dS/m' | 'C' | 'L' | 'mL' | 'kg' | 'g' | 'cm' | 'mm' | 's' | 'count' | 'grade'
+export type FieldUnit =
+  | 'pH'
+  | 'dS/m'
+  | 'C'
+  | 'L'
+  | 'mL'
+  | 'kg'
+  | 'g'
+  | 'cm'
+  | 'mm'
+  | 's'
+  | 'count'
+  | 'grade'
+  | 'mg/L'
+  | 'mg/kg'
+  /** A place in `LAB_METHODS`. */
+  | 'method'
 
 export interface TestField {
   name: string
@@ -26,6 +45,10 @@ const EXTRACT = [
   field('temperature', 'C', [0, 45], { optional: true, usual: 25 }),
 ]
 
+/** What a laboratory prints of each element of an extract, mg/L. */
+const printed = (name: LabFigure) => field(name, 'mg/L', [0, 20_000], optional)
+const LAB_ELEMENTS = LAB_FIGURES.filter((f) => f !== 'pH' && f !== 'salts')
+
 /**
  * What is read in each test, in the order in which the page offers them.
  * Source: the tests themselves, common practice; the ends are our assumption.
@@ -34,6 +57,13 @@ const FIELDS = {
   slurry: [...EXTRACT, field('saltsOfWater', 'dS/m', [0, 5], optional)],
   paste: EXTRACT,
   pourThrough: EXTRACT,
+  laboratory: [
+    field('method', 'method', [0, LAB_METHODS.length - 1], { optional: true, usual: 0 }),
+    field('pH', 'pH', [2.5, 10], optional),
+    field('salts', 'dS/m', [0, 30], optional),
+    ...LAB_ELEMENTS.map(printed),
+  ],
+  metals: METALS.map((metal) => field(METAL_FIELD[metal], 'mg/kg', [0, 200_000], optional)),
   drainedAir: [
     field('volume', 'L', [0.05, 200]),
     field('depth', 'cm', [2, 100]),
@@ -115,6 +145,8 @@ export const TEST_FIGURES = [
   'sand',
   'silt',
   'clay',
+  ...LAB_ELEMENTS,
+  ...METALS.map((metal) => METAL_FIELD[metal]),
 ] as const
 export type TestFigure = (typeof TEST_FIGURES)[number]
 

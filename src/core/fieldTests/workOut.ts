@@ -1,3 +1,5 @@
+import { asSaturated, LAB_FIGURES, LAB_METHODS } from '../laboratory'
+import { METAL_FIELD, METALS } from '../safety'
 import { TEST_FIELDS, type Repeat, type TestFigure } from './kinds'
 import type { FieldTest } from './kinds'
 
@@ -45,6 +47,24 @@ const WORK: Record<FieldTest, (r: Record<string, number>) => Figures> = {
   slurry: extract,
   paste: extract,
   pourThrough: extract,
+  laboratory({ method = 0, ...read }) {
+    const by = LAB_METHODS[Math.round(method)]!
+    return Object.fromEntries(
+      LAB_FIGURES.flatMap((figure) => {
+        const value = read[figure]
+        if (value === undefined) return []
+        const name = figure === 'salts' ? 'electricalConductivity' : figure
+        return [[name, Math.max(0, asSaturated(figure, value, by).value)]]
+      }),
+    ) as Figures
+  },
+  metals: (r) =>
+    Object.fromEntries(
+      METALS.flatMap((metal) => {
+        const value = r[METAL_FIELD[metal]]
+        return value === undefined ? [] : [[METAL_FIELD[metal], value]]
+      }),
+    ) as Figures,
   drainedAir({ volume, drained, potWeight = 0, wetWeight, dryWeight }) {
     const airFilledPorosity = drained! / 1000 / volume!
     if (wetWeight === undefined || dryWeight === undefined) return { airFilledPorosity }

@@ -14,6 +14,7 @@ export interface OutsideCheck {
     | 'finder'
     | 'geometry'
     | 'irrigation'
+    | 'laboratory'
     | 'liquid'
     | 'mixing'
     | 'nutrients'

@@ -12,7 +12,7 @@ import {
   type RecipeLine,
   type RecipeQuestion,
 } from '../mix/question'
-import { askedWater } from '../water/jobWater'
+import { askedWater } from '../mix/jobWater'
 import type { CaseOf } from './cases'
 import { tablesOfCase } from './tablesOfCase'
 

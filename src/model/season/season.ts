@@ -1,4 +1,4 @@
-import { waterOfJob } from '../water/jobWater'
+import { waterOfJob } from '../mix/jobWater'
 import { cropById, type Crop } from '@/core/data'
 import { addDays, differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns'
 import { APPRAISAL_LIMITS } from '@/core/appraisal'

@@ -14,7 +14,7 @@ import { JUDGEMENT_LIMITS } from '@/core/judgement'
 import type { MixQuestion } from '../mix/question'
 import { verdictOf, type Verdict } from '../mix/verdict'
 import { appraised, type Unfed } from '../mix/withFeed'
-import { underWater } from './jobWater'
+import { underWater } from '../mix/jobWater'
 
 /** Rain water to be mixed into a can, as a share of it. Source: our assumption: what can be measured with a can. */
 const RAIN_SHARES = [0.25, 1 / 3, 0.5, 2 / 3, 0.75, 1] as const
@@ -123,11 +123,12 @@ function treatmentsOf(tap: IrrigationWater): WaterTreatment[] {
     ACID_TO.flatMap((toPH): WaterTreatment[] => {
       const treatment = { rain: 0, acid: { id, toPH } }
       const { alkalinity, acidified } = treatedWater(tap, treatment)
-      const much = id === 'phosphoric75' && acidified!.neutralised > L.mostForPhosphoric.value
-      return acidified && alkalinity >= L.leastLeft.value && !much ? [treatment] : []
+      if (!acidified || alkalinity < L.leastLeft.value) return []
+      const much = id === 'phosphoric75' && acidified.neutralised > L.mostForPhosphoric.value
+      return much ? [] : [treatment]
     }),
   )
-  return [...rain, ...(tap.alkalinity > L.leastLeft.value ? acids : [])]
+  return [...rain, ...acids]
 }
 
 function aimOf({ prepared, evaluation }: Unfed): WaterAim {

@@ -114,7 +114,7 @@ const CAUTIONS = {
   roofWater: {
     id: 'roofWater',
     title: 'Rain from a roof',
-    text: 'Catch no water for food from a roof with lead, copper or moss killer on it. Cover the barrel: children drown in little water, and mosquitoes breed in it. Give it from a can, close to the mix; standing warm water that is sprayed can carry Legionella.',
+    text: 'Never take water for food from a roof with lead, copper or moss killer on it. Cover the barrel: children drown in little water, and mosquitoes breed in it. Give it from a can, close to the mix; standing warm water that is sprayed can carry Legionella.',
     ask: 'your public health agency; your local rules for rain water',
   },
   lifting: {

@@ -1,3 +1,4 @@
+import type { LabMethod } from '@/core/laboratory'
 import type { FieldTest, TestField, TestFigure, TestProblem } from '@/core/fieldTests'
 import type { Quantity } from '../base/units'
 
@@ -81,6 +82,36 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
       { text: METER },
       { text: SALTS_METER },
       { text: 'Read salts and pH within the hour. Do three pots; each is a repeat.' },
+    ],
+  },
+  laboratory: {
+    name: 'Laboratory report',
+    tells: 'What a laboratory found in the water of a mix: read for what grows there, with what to give.',
+    kit: 'The report; look for the method (saturated extract, pour-through, 1:2, 1:1.5, 1:5) and the units.',
+    on: ['mix'],
+    steps: [
+      { text: `${SAMPLE} [Half a litre|A pint] in a clean bag, damp, not packed.` },
+      {
+        text: 'Ask for a test of growing media. A test for field soil reads nonsense on peat, bark or coir.',
+      },
+      { text: 'When the report is here: choose its method, then type or paste what it prints.' },
+      { text: 'Change one thing. Have it tested again after two or three weeks.' },
+    ],
+  },
+  metals: {
+    name: 'Metals in soil or compost',
+    tells: 'Whether lead, arsenic and other metals of a laboratory report allow food to grow in it.',
+    kit: 'A report in mg for a kg of dry matter, from a certified laboratory.',
+    on: BOTH,
+    caution:
+      'Wash your hands after soil of doubtful ground, keep small children off it bare, and take shoes off at the door.',
+    steps: [
+      { text: 'Take ten to fifteen cores over the bed, as deep as you dig, and mix them.' },
+      { text: 'Take one more sample where paint, a road, a fire or treated wood is near.' },
+      {
+        text: 'Send half a litre to a certified laboratory; ask for lead, arsenic, cadmium, copper, zinc and nickel.',
+      },
+      { text: 'Type what it prints. What it did not test stays empty.' },
     ],
   },
   drainedAir: {
@@ -263,6 +294,29 @@ export const TEST_FIELD_NAMES: Record<string, string> = {
   salts: 'Salts, dS/m (mS/cm)',
   temperature: 'Water, if the meter does not correct',
   saltsOfWater: 'Salts of the water alone, dS/m',
+  method: 'Method of the report',
+  nitrogen: 'Nitrogen, nitrate and ammonium',
+  ammonium: 'Ammonium nitrogen',
+  phosphorus: 'Phosphorus',
+  potassium: 'Potassium',
+  calcium: 'Calcium',
+  magnesium: 'Magnesium',
+  sulfur: 'Sulfur',
+  sodium: 'Sodium',
+  chloride: 'Chloride',
+  iron: 'Iron',
+  manganese: 'Manganese',
+  zinc: 'Zinc',
+  copper: 'Copper',
+  boron: 'Boron',
+  molybdenum: 'Molybdenum',
+  soilLead: 'Lead, mg/kg',
+  soilArsenic: 'Arsenic, mg/kg',
+  soilCadmium: 'Cadmium, mg/kg',
+  soilCopper: 'Copper, mg/kg',
+  soilZinc: 'Zinc, mg/kg',
+  soilNickel: 'Nickel, mg/kg',
+  soilMercury: 'Mercury, mg/kg',
   volume: 'Volume to the line',
   depth: 'Depth of the mix',
   drained: 'Water that ran out, mL',
@@ -298,6 +352,15 @@ export const TEST_FIELD_NAMES: Record<string, string> = {
   sandTop: 'First mark, mm',
   siltTop: 'Second mark, mm',
   top: 'Last mark, mm',
+}
+
+/** The methods of laboratory reports. */
+export const LAB_METHOD_NAMES: Record<LabMethod, string> = {
+  saturatedExtract: 'Saturated extract (SME, paste)',
+  pourThrough: 'Pour-through, leachate',
+  oneToTwo: '1 to 2 by volume',
+  oneToOneHalf: '1 to 1.5 by volume',
+  oneToFive: '1 to 5 by volume (EN 13652)',
 }
 
 export const FIZZ_NAMES = ['Not at all', 'Faint: heard, not seen', 'Clear', 'Strong foam'] as const
@@ -367,4 +430,26 @@ export const TEST_FIGURE_NAMES: Record<TestFigure, string> = {
   sand: 'Sand',
   silt: 'Silt',
   clay: 'Clay',
+  nitrogen: 'Nitrogen',
+  ammonium: 'Ammonium nitrogen',
+  phosphorus: 'Phosphorus',
+  potassium: 'Potassium',
+  calcium: 'Calcium',
+  magnesium: 'Magnesium',
+  sulfur: 'Sulfur',
+  sodium: 'Sodium',
+  chloride: 'Chloride',
+  iron: 'Iron',
+  manganese: 'Manganese',
+  zinc: 'Zinc',
+  copper: 'Copper',
+  boron: 'Boron',
+  molybdenum: 'Molybdenum',
+  soilLead: 'Lead',
+  soilArsenic: 'Arsenic',
+  soilCadmium: 'Cadmium',
+  soilCopper: 'Copper',
+  soilZinc: 'Zinc',
+  soilNickel: 'Nickel',
+  soilMercury: 'Mercury',
 }

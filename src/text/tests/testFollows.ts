@@ -1,8 +1,12 @@
+import { LAB_FIGURES } from '@/core/laboratory'
+import { METAL_FIELD } from '@/core/safety'
 import type { FieldTest, Repeat, TestFigure } from '@/core/fieldTests'
 import type { Averaged } from '@/core/fieldTests'
 import type { Bands } from '@/core/targets'
 import type { Correction } from '@/model/season/correction'
 import { TEST_FIGURE_NAMES } from './fieldTests'
+import { labFollows, type LabAsked } from './laboratory'
+import { metalsFollow } from './metals'
 import { counted } from '../base/counted'
 import { dressingName } from '../shelf/dressings'
 import { doseSpoons } from '../make/measures'
@@ -22,9 +26,20 @@ const PLACES: Partial<Record<TestFigure, (x: number, units: UnitSystem) => strin
   germinationIndex: (x) => `${(100 * x).toFixed(0)}`,
 }
 
+const ELEMENTS_OF_LAB: ReadonlySet<string> = new Set(LAB_FIGURES)
+const METALS_OF_SOIL: ReadonlySet<string> = new Set(Object.values(METAL_FIELD))
+/** What laboratories print by weight; undefined for other figures. */
+const inWeight = (figure: TestFigure, value: number): string | undefined => {
+  const text = value < 1 ? value.toPrecision(1) : value < 10 ? value.toFixed(1) : value.toFixed(0)
+  if (METALS_OF_SOIL.has(figure)) return `${text} mg/kg`
+  return ELEMENTS_OF_LAB.has(figure) ? `${text} mg/L` : undefined
+}
+
 /** A figure of a test in words; shares in per cent. */
 export const testFigureText = (figure: TestFigure, value: number, units: UnitSystem): string =>
-  PLACES[figure]?.(value, units) ?? percentText(value, figure === 'carbonate' ? 1 : 0)
+  PLACES[figure]?.(value, units) ??
+  inWeight(figure, value) ??
+  percentText(value, figure === 'carbonate' ? 1 : 0)
 
 /** Where the model calls a figure by another name. */
 const PREDICTED_AS: Partial<Record<TestFigure, string>> = {
@@ -152,16 +167,24 @@ export function testFollows(
     expectedLoss = null,
     topUp = '',
     correction = null,
+    lab = null,
+    onMix = true,
   }: {
     bands: Bands | null
     units: UnitSystem
     expectedLoss?: number | null
     topUp?: string
     correction?: Correction | null
+    /** What a laboratory report is read by: the crop's group, and what is to be given. */
+    lab?: LabAsked | null
+    /** It is of a mix or bed; else of a material alone. */
+    onMix?: boolean
   },
 ): string[] {
   const said: string[] = bands ? againstBands(figures, bands) : []
   const at = (figure: TestFigure) => figures[figure]?.mean
+  if (test === 'laboratory') said.push(...labFollows(repeats, lab, units))
+  if (test === 'metals') said.push(...metalsFollow(figures, onMix))
   const { pH } = figures
   if (pH && correction) said.push(correctionText(correction, units))
   if (pH && pH.count === 2 && pH.apart > APART)

@@ -12,6 +12,7 @@ import FigureTable from '@/components/frame/FigureTable.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TickLine from '@/components/frame/TickLine.vue'
 import TimerList from '@/components/make/TimerList.vue'
+import LabPaste from '@/components/tests/LabPaste.vue'
 import RepeatFields from '@/components/tests/RepeatFields.vue'
 import TaughtBox from '@/components/tests/TaughtBox.vue'
 import { useLearning } from '@/composables/learn/useLearning'
@@ -58,6 +59,7 @@ function setRepeat(i: number, repeat: Repeat) {
 }
 /** What stays from one sample to the next is not typed again. */
 const STAYS = new Set([
+  'method',
   'volume',
   'depth',
   'potWeight',
@@ -148,6 +150,11 @@ async function remove() {
           <h3>{{ words.sample(i + 1) }}</h3>
           <Button icon="pi pi-trash" text :aria-label="`Leave out sample ${i + 1}`" @click="leave(i)" />
         </div>
+        <LabPaste
+          v-if="test.test === 'laboratory'"
+          :model-value="repeat"
+          @update:model-value="setRepeat(i, $event)"
+        />
         <RepeatFields
           :test="test.test"
           :units="units"

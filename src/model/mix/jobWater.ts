@@ -1,6 +1,6 @@
 import { treatedWater, type IrrigationWater } from '@/core/irrigation'
 import type { Job, Place } from '../garden/schemas'
-import type { MixQuestion, PlaceQuestion } from '../mix/question'
+import type { MixQuestion, PlaceQuestion } from './question'
 
 /** The water of a place as it comes. */
 export const tapOf = (place: Place): IrrigationWater => ({

@@ -1,0 +1,58 @@
+import { describe, expect, test } from 'vitest'
+import { LAB_METHODS } from '@/core/laboratory'
+import { labFollows, type LabAsked } from './laboratory'
+import { metalsFollow } from './metals'
+
+const asked: LabAsked = { group: 'medium', doses: [], litres: 40 }
+const method = (name: (typeof LAB_METHODS)[number]) => LAB_METHODS.indexOf(name)
+
+describe('a laboratory report in words', () => {
+  test('says what it is read by, and that all is well where it is', () => {
+    const fine = { method: 0, pH: 6.2, salts: 1.8, nitrogen: 90, potassium: 130, calcium: 150, magnesium: 60 }
+    expect(labFollows([fine], asked, 'metric')).toEqual([
+      'Read for most crops. Every figure is as it should be.',
+    ])
+  })
+  test('a figure that is off, as a saturated extract, with the range of its method and what is best', () => {
+    // 11 mg/L with one part in two of water: 11 / 0.37 is 30; 11 / 0.5 and 11 / 0.28 are 22 and 39.
+    const [, line] = labFollows([{ method: method('oneToTwo'), nitrogen: 11 }], asked, 'metric')
+    expect(line).toBe('Nitrogen is low: 30 (22 to 39) mg/L in a saturated extract, best 45 to 150.')
+  })
+  test('where the range reaches into another verdict, it says so', () => {
+    const [, line] = labFollows([{ method: method('oneToTwo'), nitrogen: 14 }], asked, 'metric')
+    expect(line).toContain('The method leaves that open: test again before you act.')
+  })
+  test('doubtful units come before any figure', () => {
+    const odd = { method: 0, salts: 0.18, nitrogen: 1, potassium: 130, calcium: 150, magnesium: 60 }
+    expect(labFollows([odd], asked, 'metric')[1]).toMatch(/check the units and the method first/)
+  })
+  test('a dose over all beds, and the most of it where it is held back', () => {
+    const dose = {
+      figure: 'magnesium' as const,
+      dressingId: 'magnesium_sulfate',
+      gramsPerLitre: 0.3,
+      grams: 12,
+      bulkDensity: 1,
+      held: true,
+    }
+    const said = labFollows([{ method: 0, magnesium: 5 }], { ...asked, doses: [dose] }, 'metric').at(-1)!
+    expect(said).toMatch(/^Magnesium: 12 g, .*, of magnesium sulfate .* over all 40 L/)
+    expect(said).toContain('test again before more')
+  })
+  test('nothing is said of nothing', () => expect(labFollows([{}], asked, 'metric')).toEqual([]))
+})
+
+describe('metals in words', () => {
+  const figure = (mean: number) => ({ mean, spread: null, apart: 0, count: 1 })
+  test('the limits that are passed and those that are kept, each by name and year, and what to do', () => {
+    const [lead, ask] = metalsFollow({ soilLead: figure(150) }, true)
+    expect(lead).toContain('Lead 150 mg/kg is above 70 (Canada CCME, farm land 1999)')
+    expect(lead).toContain('and keeps 200 (US EPA residential guidance 2024)')
+    expect(lead).toContain('No leaf or root crops for small children')
+    expect(ask).toContain('follow your local rules')
+  })
+  test('compost is read by limits of compost', () => {
+    expect(metalsFollow({ soilLead: figure(150) }, false)[0]).toContain('EU 2019/1009')
+    expect(metalsFollow({}, true)).toEqual([])
+  })
+})
