@@ -14,6 +14,7 @@ import { daysOf, LONGEST_STAY, type Stay } from '@/model/water/away'
 import { awayFragment } from '@/model/water/awaySheet'
 import { useGarden } from '@/stores/garden'
 import { isDay, isoDay } from '@/text/base/dates'
+import { allOf } from '@/text/base/labels'
 import { bedTitle, jobTitle } from '@/text/base/titles'
 import { failureText } from '@/text/make/tasks'
 import {
@@ -42,27 +43,31 @@ const stay = computed<Stay | null>(() => (trouble.value ? null : { from: from.va
 const { place, rows, next, failure, again } = useAway(garden, stay)
 
 const nameOf = ({ job, fill }: (typeof rows.value)[number]) => `${bedTitle(fill.spec)}: ${jobTitle(job)}`
-const shown = computed(() =>
-  rows.value.map((row) => ({
-    id: row.fill.id,
-    name: nameOf(row),
-    answer: row.answer,
-    does: row.answer ? awayText(row.answer, row.fill.count, units.value) : '',
-    weighs: row.answer ? weighsText(row.answer, units.value) : '',
-    helps: row.answer
-      ? [...helpsText(row.answer, units.value), wickText(row.answer, units.value)].filter(Boolean)
-      : [],
-  })),
+const growing = computed(() =>
+  rows.value.flatMap((row) => {
+    const { answer, fill } = row
+    if (!answer) return []
+    return [
+      {
+        id: fill.id,
+        name: nameOf(row),
+        needs: answer.needs.needs,
+        does: awayText(answer, fill.count, units.value),
+        weighs: weighsText(answer, units.value),
+        helps: [...helpsText(answer, units.value), wickText(answer, units.value)].filter(Boolean),
+      },
+    ]
+  }),
 )
+/** Beds in which nothing grows then, or that cannot be worked out. */
+const bare = computed(() => allOf(rows.value.filter((r) => r.answer === null).map(nameOf)))
 const summary = computed(() => {
-  const of = (needs: string) => shown.value.filter((r) => r.answer?.needs.needs === needs).length
+  const of = (needs: string) => growing.value.filter((r) => r.needs === needs).length
   return words.summary(of('water'), of('look'), of('nothing'))
 })
 const sheet = computed(() => ({
   title: stay.value ? sheetTitle(stay.value.from, stay.value.to) : '',
-  beds: shown.value
-    .filter((r) => r.answer)
-    .map((r) => ({ name: r.name, does: [r.does, r.weighs].filter(Boolean) })),
+  beds: growing.value.map((r) => ({ name: r.name, does: [r.does, r.weighs].filter(Boolean) })),
   notes: sheetNotes(),
 }))
 const link = computed(() => `${location.origin}/my/sheet#${awayFragment(sheet.value)}`)
@@ -91,23 +96,19 @@ const print = () => window.print()
           {{ next ? words.lookingAt(nameOf({ ...next, answer: undefined })) : summary }}
         </p>
         <ul class="plain no-print">
-          <template v-for="r in shown" :key="r.id">
-            <li v-if="r.answer !== undefined" class="bed" :class="r.answer?.needs.needs">
-              <h2>{{ r.name }}</h2>
-              <p v-if="!r.answer" class="soft">{{ words.cannot }}</p>
-              <template v-else>
-                <p class="does">{{ r.does }}</p>
-                <p v-if="r.weighs" class="soft">{{ r.weighs }}</p>
-                <details v-if="r.helps.length">
-                  <summary>{{ words.helps }}</summary>
-                  <ul>
-                    <li v-for="h in r.helps" :key="h">{{ h }}</li>
-                  </ul>
-                </details>
-              </template>
-            </li>
-          </template>
+          <li v-for="r in growing" :key="r.id" class="bed" :class="r.needs">
+            <h2>{{ r.name }}</h2>
+            <p class="does">{{ r.does }}</p>
+            <p v-if="r.weighs" class="soft">{{ r.weighs }}</p>
+            <details v-if="r.helps.length">
+              <summary>{{ words.helps }}</summary>
+              <ul>
+                <li v-for="h in r.helps" :key="h">{{ h }}</li>
+              </ul>
+            </details>
+          </li>
         </ul>
+        <p v-if="bare" class="soft no-print">{{ words.bare(bare) }}</p>
         <FoldBox v-if="!next" id="away-sheet" class="no-print" :title="words.sheet" :says="words.sheetSays">
           <Button :label="words.print" icon="pi pi-print" outlined @click="print" />
           <LinkToCopy :link="link" :label="words.link" />

@@ -4,9 +4,15 @@ import { yourWaterView as words } from '@/text/views/yourWaterView'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { WaterTreatment } from '@/core/irrigation'
-import type { JobWays } from '@/model/water/waterWays'
-import { canOfWater, suitsText, treatmentName, waterCourse, wayText } from '@/text/water/yourWater'
-import { verdictText } from '@/text/mix/topics'
+import type { JobWays, WaterWay } from '@/model/water/waterWays'
+import {
+  canOfWater,
+  suitsText,
+  treatmentName,
+  waterCourse,
+  waterVerdict,
+  wayText,
+} from '@/text/water/yourWater'
 import type { UnitSystem } from '@/text/base/units'
 import WeekLine from '../picture/WeekLine.vue'
 
@@ -24,6 +30,7 @@ const emit = defineEmits<{ use: [treatment: WaterTreatment] }>()
 const isTreated = computed(() => ways.given.treatment.rain > 0 || ways.given.treatment.acid !== null)
 const beside = computed(() => (isTreated.value ? ways.plain : (ways.offers[0] ?? null)))
 const picture = computed(() => waterCourse(ways, beside.value))
+const says = (way: WaterWay) => waterVerdict(way, cropName)
 const mixing = (treatment: WaterTreatment) => canOfWater(treatment, { alkalinity: tap, can }, units)
 </script>
 
@@ -37,14 +44,14 @@ const mixing = (treatment: WaterTreatment) => canOfWater(treatment, { alkalinity
           {{ suitsText(ways) }} {{ wayText(ways.given) }}
         </p>
         <p v-if="isTreated && mixing(ways.given.treatment)">{{ mixing(ways.given.treatment) }}</p>
-        <p class="soft">{{ verdictText(ways.given.verdict, cropName) }}</p>
+        <p v-if="says(ways.given)">{{ says(ways.given) }}</p>
       </div>
-      <WeekLine :course="picture.course" :label="picture.label" />
+      <WeekLine v-if="beside" :course="picture.course" :label="picture.label" />
     </div>
     <div v-for="offer in ways.offers" :key="treatmentName(offer.treatment)" class="offer">
       <p>
         <strong>{{ words.better(treatmentName(offer.treatment)) }}.</strong> {{ wayText(offer) }}
-        {{ verdictText(offer.verdict, cropName) }}
+        {{ says(offer) }}
         <span class="soft">{{ mixing(offer.treatment) }}</span>
       </p>
       <Button

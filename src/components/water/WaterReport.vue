@@ -32,8 +32,8 @@ const namesOf = <U extends string>(names: Record<U, string>) =>
   (Object.keys(names) as U[]).map((value) => ({ value, label: names[value] }))
 const alkalinity = computed(() => shown(place.waterAlkalinity / ALKALINITY_UNITS[alkalinityUnit.value]))
 const conductivity = computed(() => shown(place.waterEc / CONDUCTIVITY_UNITS[conductivityUnit.value]))
-/** Four figures are more than any report has. */
-const shown = (x: number) => Number(x.toPrecision(4))
+/** Without the last digits of a division. */
+const shown = (x: number) => Number(x.toPrecision(9))
 const IONS = [
   { key: 'waterSodium', label: careFields.sodium },
   { key: 'waterChloride', label: careFields.chloride },

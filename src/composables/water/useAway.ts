@@ -50,9 +50,10 @@ export function useAway(garden: GardenDoor, stay: Ref<Stay | null>, run = planIn
   )
   // Another place, other rows or a job changed: everything is followed anew.
   watch([place, tables, beds], () => (found.value = new Map()))
+  // The same bed is asked about anew in another month.
   watch(
-    next,
-    (bed) => {
+    [next, month],
+    ([bed]) => {
       if (!bed || !month.value) return
       const request = awayRequest(garden.records, toRaw(bed), { month: month.value, tables: tables.value })
       if (!request) keep(keyOf(bed), null)

@@ -3,6 +3,7 @@ import { asJudged, jobsOf, placeOf } from '@/model/garden/garden'
 import { asDosed } from '@/model/amounts/asDosed'
 import type { Job, Place } from '@/model/garden/schemas'
 import { fedBeds, litresOfRound } from '@/model/season/feedRound'
+import { isOver } from '@/model/season/isOver'
 import { questionOfJob } from '@/model/mix/questionOfJob'
 import { tapOf } from '@/model/mix/jobWater'
 import type { JobWays, WaysRequest } from '@/model/water/waterWays'
@@ -22,7 +23,7 @@ export interface WateredJob {
 export function useJobWaters(garden: GardenDoor, run = waterWaysInWorker) {
   const tables = useTables(garden)
   const place = computed(() => placeOf(garden.records))
-  const jobs = computed(() => jobsOf(garden.records).filter((job) => !job.archived && job.parts.length > 0))
+  const jobs = computed(() => jobsOf(garden.records).filter((job) => !isOver(job) && job.parts.length > 0))
   // What was found holds for as long as the job, its place and the rows are the same.
   const found = shallowRef<ReadonlyMap<Job, Found>>(new Map())
   const known = (job: Job) => {
@@ -34,9 +35,10 @@ export function useJobWaters(garden: GardenDoor, run = waterWaysInWorker) {
     async ({ request }, controls) =>
       (await run(request, controls)) ?? (controls.signal.aborted ? null : 'none'),
   )
+  // The same job is asked about anew where the water or the rows have changed meanwhile.
   watch(
-    next,
-    (job) => {
+    [next, place, tables],
+    ([job]) => {
       if (!job) return
       const raw = toRaw(job)
       const at = toRaw(place.value!)

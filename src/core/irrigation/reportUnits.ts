@@ -1,8 +1,6 @@
-import { ATOMIC_MASS, formulaMass } from '../chemistry'
-
-/** mg of calcium carbonate to a mmol of charge, and of bicarbonate. Source: IUPAC masses. */
-const CARBONATE = formulaMass('CaCO3') / 2
-const BICARBONATE = ATOMIC_MASS.H! + ATOMIC_MASS.C! + 3 * ATOMIC_MASS.O!
+/** mg of calcium carbonate and of bicarbonate to a mmol of charge, in the round figures of the trade; 50.04 and 61.02. */
+const CARBONATE = 50
+const BICARBONATE = 61
 
 /**
  * What suppliers and strips give alkalinity in, as meq/L to one of it: mg/L as calcium carbonate, mg/L of bicarbonate,
@@ -24,7 +22,7 @@ export const ALKALINITY_UNITS: Readonly<Record<AlkalinityUnit, number>> = {
  * Alkalinity in meq/L from a figure of a report or a strip.
  *
  * @example
- * alkalinityFrom(200, 'carbonate') // 3.997
+ * alkalinityFrom(200, 'carbonate') // 4
  */
 export const alkalinityFrom = (value: number, unit: AlkalinityUnit): number => value * ALKALINITY_UNITS[unit]
 

@@ -153,7 +153,13 @@ describe('nutrients of water', () => {
     expect(calcium / 20.04 + magnesium / 12.15).toBeCloseTo(3, 2)
     expect(sulfur / 16.03).toBeCloseTo(0.35 * 4, 2)
     expect(broughtByWater(water(3, 0.2), 10).sulfur).toBe(0)
-    expect(broughtByWater(undefined, 10)).toEqual({ nitrogen: 0, phosphorus: 0, calcium: 0, magnesium: 0, sulfur: 0 })
+    expect(broughtByWater(undefined, 10)).toEqual({
+      nitrogen: 0,
+      phosphorus: 0,
+      calcium: 0,
+      magnesium: 0,
+      sulfur: 0,
+    })
   })
   test('stretch follows stretch, and nothing comes before the first', () => {
     const two = {

@@ -1,4 +1,4 @@
-import { leavesGraver } from '@/core/appraisal'
+import { leavesGraver, type Finding } from '@/core/appraisal'
 import { dressingIn } from '@/core/data/dressings'
 import { EXTRACT_WATER, type LabFigure, type LabGroup, type LabReading } from '@/core/laboratory'
 import { JUDGEMENT_LIMITS } from '@/core/judgement'
@@ -58,12 +58,16 @@ export function labDoses(question: MixQuestion, readings: readonly LabReading[])
   return [...found.values()].filter((dose) => !now || isHarmless(now, dose))
 }
 
+/** What a nutrient that was lacking uncovers is no harm: growth follows the next one. */
+const isHunger = ({ topic }: Finding) => topic.endsWith('-short') || topic === 'nitrogen-none'
+const harms = (findings: readonly Finding[]) => findings.filter((f) => !isHunger(f))
+
 function isHarmless(now: Unfed, { dressingId, gramsPerLitre }: LabDose): boolean {
   const { question } = now.prepared
   const line = { dressingId, gramsPerLitre, place: { kind: 'throughout' as const } }
   const dressings = [...question.recipe.dressings, line]
   const then = appraised({ ...question, recipe: { ...question.recipe, dressings } })
-  return then !== null && !leavesGraver(now.findings, then.findings)
+  return then !== null && !leavesGraver(harms(now.findings), harms(then.findings))
 }
 
 /** What a report is read by for a job: seedlings and acid crops by their own bands, others by how hungry they are. */

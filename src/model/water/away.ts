@@ -5,6 +5,7 @@ import { isoDay } from '../calendar/isoDay'
 import { asDosed } from '../amounts/asDosed'
 import { jobsOf, placeOf, type Garden } from '../garden/garden'
 import type { Job, JobBed } from '../garden/schemas'
+import { isOver } from '../season/isOver'
 import { AT_REST, evaluatePrepared, prepare } from '../mix/prepare'
 import { questionOfJob } from '../mix/questionOfJob'
 import type { JudgedPlanRequest } from './plan'
@@ -33,7 +34,7 @@ export interface AwayBed {
 /** Every bed of what is planted and in hand. */
 export const awayBeds = (garden: Garden): AwayBed[] =>
   jobsOf(garden)
-    .filter((job) => !job.archived && job.plantedOn !== null)
+    .filter((job) => !isOver(job) && job.plantedOn !== null)
     .flatMap((job) => job.fills.map((fill) => ({ job, fill })))
 
 /** A bed as its watering plan is asked for. */

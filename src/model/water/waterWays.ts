@@ -107,7 +107,14 @@ export function* waterWays({
     band: plain.mix.prepared.bands.pH,
     given: way(given),
     plain: way(plain),
-    offers: offers.sort(byWorth).map(way),
+    // Of ways that do as well rain comes first: nobody burns himself on it.
+    offers: offers
+      .sort(
+        (a, b) =>
+          burdenOf(a.mix.findings) - burdenOf(b.mix.findings) ||
+          Number(a.treatment.acid !== null) - Number(b.treatment.acid !== null),
+      )
+      .map(way),
     use: useOf(plain.mix),
   }
 }
@@ -145,10 +152,15 @@ function isBetter(one: Tried, plain: Tried, aim: WaterAim): boolean {
   const [now, before] = [burdenOf(one.mix.findings), burdenOf(plain.mix.findings)]
   const tooHard = plain.water.alkalinity > aim.act
   return (
-    (now < before || (tooHard && now <= before && one.water.alkalinity <= aim.high)) &&
+    (now < before || (tooHard && now <= before && one.water.alkalinity <= aim.high && isSeen(one, plain))) &&
     !leavesGraver(plain.mix.findings, one.mix.findings)
   )
 }
+
+/** Does a meter show the difference at the end? */
+const isSeen = (one: Tried, plain: Tried) => Math.abs(endPH(one) - endPH(plain)) >= SEEN
+/** Less of pH no meter shows. */
+const SEEN = 0.05
 
 /** Least to be said, then pH nearest to what is wanted, then the least trouble. */
 const worthIn =

@@ -25,8 +25,8 @@ export function awayText({ needs, waterOn, lookOn }: AwayAnswer, count: number, 
 }
 
 /** How it should weigh; nothing of a bed that nobody lifts. */
-export const weighsText = ({ light, heavy, wide }: AwayAnswer, units: UnitSystem): string =>
-  wide
+export const weighsText = ({ needs, light, heavy, wide }: AwayAnswer, units: UnitSystem): string =>
+  wide || needs.needs === 'nothing'
     ? ''
     : `Lift it: about ${weightText(heavy, units)} after watering, about ${weightText(light, units)} when it needs water.`
 

@@ -1,3 +1,4 @@
+import { ALKALINITY_UNITS } from '@/core/irrigation'
 import type {
   AlkalinityUnit,
   ConductivityUnit,
@@ -5,6 +6,8 @@ import type {
   RainYear,
   WaterTreatment,
 } from '@/core/irrigation'
+import type { Topic } from '@/core/appraisal'
+import { verdictText } from '../mix/topics'
 import type { JobWays, WaterWay } from '@/model/water/waterWays'
 import { counted, numberText } from '../base/counted'
 import { MONTHS } from '../base/months'
@@ -34,7 +37,7 @@ export const waterLine = ({
   alkalinity,
   conductivity,
 }: Pick<IrrigationWater, 'alkalinity' | 'conductivity'>) =>
-  `alkalinity ${meq(alkalinity)} (${numberText(alkalinity * 50)} mg/L as calcium carbonate), salts ${numberText(conductivity, 2)} dS/m`
+  `alkalinity ${meq(alkalinity)} (${numberText(alkalinity / ALKALINITY_UNITS.carbonate)} mg/L as calcium carbonate), salts ${numberText(conductivity, 2)} dS/m`
 
 const PARTS: readonly { rain: number; name: string }[] = [
   { rain: 1 / 4, name: '1 part rain water to 3 parts tap water' },
@@ -55,6 +58,13 @@ export function treatmentName({ rain, acid }: WaterTreatment): string {
   return `${mixed} brought to pH ${pHText(acid.toPH)} with ${ACID_NAMES[acid.id].split(' ').slice(0, 2).join(' ')}`
 }
 
+/** Water as it is poured by eye: to a tenth of a litre. */
+const roughWater = (litres: number, units: UnitSystem) => waterText(Math.round(10 * litres) / 10, units)
+
+/** The same in a word, for a line in a picture. */
+const shortTreatment = ({ rain, acid }: WaterTreatment): string =>
+  acid ? 'with acid' : rain > 0 ? 'with rain water' : 'with tap water'
+
 /** What goes into a can of it. meq/L of the tap, litres. */
 export function canOfWater(
   { rain, acid }: WaterTreatment,
@@ -63,7 +73,7 @@ export function canOfWater(
 ): string {
   const blend =
     rain > 0 && rain < 1
-      ? `${waterText(can * rain, units)} of rain water and ${waterText(can * (1 - rain), units)} of tap water. `
+      ? `${roughWater(can * rain, units)} of rain water and ${roughWater(can * (1 - rain), units)} of tap water. `
       : ''
   if (!acid) return blend.trim()
   const amount = acidAmount(acid, { alkalinity: alkalinity * (1 - rain), litres: can }, units)
@@ -95,12 +105,12 @@ export function waterCourse(
 ): { course: WeekCourse; label: string } {
   const points = ({ course }: WaterWay) =>
     course.map(({ day, pH }) => ({ week: day / 7, value: pH, text: pHText(pH) }))
-  const beside = other && { name: treatmentName(other.treatment), points: points(other) }
+  const beside = other && { name: shortTreatment(other.treatment), points: points(other) }
   const own = points(given)
   return {
     course: { points: own, suits: band, ...(beside ? { beside } : {}) },
     label: `pH with ${treatmentName(given.treatment)}: ${own[0]!.text} at first, ${own.at(-1)!.text} at the end.${
-      beside ? ` With ${beside.name} (dashed) ${beside.points.at(-1)!.text}.` : ''
+      beside ? ` With ${treatmentName(other.treatment)} (dashed) ${beside.points.at(-1)!.text}.` : ''
     } Best between ${pHText(band.low)} and ${pHText(band.high)}.`,
   }
 }
@@ -124,3 +134,16 @@ export const barrelText = (litres: number | null, units: UnitSystem): string =>
   litres === null
     ? 'No barrel catches nine tenths of it from this roof: the roof is too small.'
     : `A barrel of ${volumeText(litres, units)} would give nine tenths of it.`
+
+/** What water may be the reason of. */
+const OF_WATER: ReadonlySet<Topic> = new Set([
+  'water-raises-ph',
+  'water-salty',
+  'salts-high',
+  'ph-high',
+  'ph-low',
+  'boron-excess',
+])
+/** What is said first of a mix, where water may be the reason of it; nothing else belongs on a page of water. */
+export const waterVerdict = ({ verdict }: WaterWay, cropName: string | null): string =>
+  verdict.first && OF_WATER.has(verdict.first.topic) ? verdictText(verdict, cropName) : ''
