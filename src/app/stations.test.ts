@@ -2,8 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { startingJob, startingJobBed, startingSpec } from '@/model/garden/starting'
 import type { Job } from '@/model/garden/schemas'
 import { STATION_PAGES } from './stationPages'
-import { nextStation, STATIONS, stationOf } from '../stations/stations'
-import { isOver } from '@/model/season/isOver'
+import { isOver, nextStation, STATIONS, stationOf } from '../stations/stations'
 
 const empty = startingJob('j', '2026-03-01T09:00:00.000Z', [
   startingJobBed('f', startingSpec('roundPot'), null),

@@ -1,5 +1,4 @@
 import type { Job } from '@/model/garden/schemas'
-import { isOver } from '@/model/season/isOver'
 import { NEXT, TITLES } from '@/text/views/titles'
 
 /** A page that belongs to a station of the work. */
@@ -18,6 +17,8 @@ export interface Station extends StationPage {
   within: readonly StationPage[]
 }
 
+/** Its season has been looked back on, or it was put away. */
+export const isOver = (job: Job): boolean => job.archived || job.followedSteps.includes('look-back')
 const isMade = (job: Job) => job.plantedOn !== null || job.recordId !== null
 /** Something of getting ready or of making is done. */
 const isBegun = (job: Job) => job.ticks.length + job.readySteps.length > 0

@@ -12,6 +12,7 @@ import AwaySheetList from '@/components/water/AwaySheetList.vue'
 import { useAway } from '@/composables/water/useAway'
 import { daysOf, LONGEST_STAY, type Stay } from '@/model/water/away'
 import { awayFragment } from '@/model/water/awaySheet'
+import { isOver } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
 import { isDay, isoDay } from '@/text/base/dates'
 import { allOf } from '@/text/base/labels'
@@ -40,7 +41,11 @@ const trouble = computed(() => {
   return days > LONGEST_STAY ? words.tooLong(stayText(LONGEST_STAY)) : ''
 })
 const stay = computed<Stay | null>(() => (trouble.value ? null : { from: from.value, to: to.value }))
-const { place, rows, next, failure, again } = useAway(garden, stay)
+const { place, rows, next, failure, again } = useAway(
+  garden,
+  () => garden.jobs.filter((job) => !isOver(job)),
+  stay,
+)
 
 const nameOf = ({ job, fill }: (typeof rows.value)[number]) => `${bedTitle(fill.spec)}: ${jobTitle(job)}`
 const growing = computed(() =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A shared recipe: by link or by file, checked before anything is made of it. */
 import { recipeView as words } from '@/text/views/recipeView'
-import { isOver } from '@/model/season/isOver'
+import { isOver } from '@/stations/stations'
 import { versionOf } from '@/model/mix/versions'
 import Button from 'primevue/button'
 import { computed, ref, watchEffect } from 'vue'

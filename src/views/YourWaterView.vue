@@ -19,6 +19,7 @@ import type { WaterTreatment } from '@/core/irrigation'
 import type { Job, Place } from '@/model/garden/schemas'
 import { placeProblem } from '@/model/sheets/climateSheet'
 import { tapOf } from '@/model/mix/jobWater'
+import { isOver } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
 import { unlikelyText } from '@/text/bed/place'
 import { allOf } from '@/text/base/labels'
@@ -29,7 +30,9 @@ import { treatmentName, waterLine } from '@/text/water/yourWater'
 const garden = useGarden()
 const units = computed(() => garden.settings.units)
 const can = useCan(units)
-const { place, rows, next, failure, again, barrel } = useJobWaters(garden)
+const { place, rows, next, failure, again, barrel } = useJobWaters(garden, () =>
+  garden.jobs.filter((job) => !isOver(job)),
+)
 
 const set = (change: Partial<Place>, field = Object.keys(change)[0]) =>
   place.value && garden.run({ type: 'place/set', place: { ...place.value, ...change }, field })
@@ -103,5 +106,8 @@ const whose = computed(() =>
 <style scoped>
 .kind {
   max-width: 420px;
+}
+section {
+  margin: 18px 0 14px;
 }
 </style>

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 /** What is read in one repeat of a test. Nothing typed is nothing read. */
 import { repeatFields as words } from '@/text/components/tests'
-import {
-  FIZZ_GRADES,
-  TEST_FIELDS,
-  type FieldTest,
-  type Repeat,
-  type TestField,
-  type TestProblem,
-} from '@/core/fieldTests'
+import { computed } from 'vue'
+import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
 import { LAB_METHODS } from '@/core/laboratory'
 import {
   FIZZ_NAMES,
@@ -35,11 +29,10 @@ const repeat = defineModel<Repeat>({ required: true })
 
 const GRADES = FIZZ_GRADES.map((_, i) => ({ value: i, label: FIZZ_NAMES[i]! }))
 const METHODS = LAB_METHODS.map((method, i) => ({ value: i, label: LAB_METHOD_NAMES[method] }))
+/** Of a report most figures may be missing. */
+const isReport = computed(() => test === 'laboratory' || test === 'metals')
 const besides = (name: string) =>
   problem?.field === name && problem.code !== 'field-missing' ? testProblemText(problem) : null
-/** Of a report most figures may be missing: what they are in says more. */
-const hintOf = ({ unit, optional }: TestField) =>
-  unit === 'mg/L' ? words.milligrams : optional && unit !== 'mg/kg' ? words.ifYouReadIt : ''
 function set(name: string, value: number | null) {
   const rest = Object.fromEntries(Object.entries(repeat.value).filter(([n]) => n !== name))
   repeat.value = value === null || Number.isNaN(value) ? rest : { ...rest, [name]: value }
@@ -47,6 +40,7 @@ function set(name: string, value: number | null) {
 </script>
 
 <template>
+  <p v-if="isReport" class="soft">{{ words.report(test === 'metals') }}</p>
   <div class="fields">
     <template v-for="field in TEST_FIELDS[test]" :key="field.name">
       <ChoiceField
@@ -70,7 +64,7 @@ function set(name: string, value: number | null) {
         :units="units"
         :model-value="repeat[field.name] ?? NaN"
         optional
-        :hint="hintOf(field)"
+        :hint="field.optional && !isReport ? words.ifYouReadIt : ''"
         :problem="besides(field.name)"
         @update:model-value="set(field.name, $event)"
       />

@@ -29,6 +29,7 @@ const { name, ways, cropName, tap, can, units } = defineProps<{
 const emit = defineEmits<{ use: [treatment: WaterTreatment] }>()
 const isTreated = computed(() => ways.given.treatment.rain > 0 || ways.given.treatment.acid !== null)
 const beside = computed(() => (isTreated.value ? ways.plain : (ways.offers[0] ?? null)))
+const isTooHard = computed(() => ways.given.water.alkalinity > ways.aim.act)
 const picture = computed(() => waterCourse(ways, beside.value))
 const says = (way: WaterWay) => waterVerdict(way, cropName)
 const mixing = (treatment: WaterTreatment) => canOfWater(treatment, { alkalinity: tap, can }, units)
@@ -48,6 +49,7 @@ const mixing = (treatment: WaterTreatment) => canOfWater(treatment, { alkalinity
       </div>
       <WeekLine v-if="beside" :course="picture.course" :label="picture.label" />
     </div>
+    <p v-if="isTooHard && ways.offers.length === 0" class="soft">{{ words.nothingBetter }}</p>
     <div v-for="offer in ways.offers" :key="treatmentName(offer.treatment)" class="offer">
       <p>
         <strong>{{ words.better(treatmentName(offer.treatment)) }}.</strong> {{ wayText(offer) }}

@@ -1,4 +1,4 @@
-import { computed, shallowRef, toRaw, watch, type Ref } from 'vue'
+import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter, type Ref } from 'vue'
 import type { Outcome } from '@/core/outcome'
 import type { WateringPlan } from '@/core/watering'
 import { placeOf } from '@/model/garden/garden'
@@ -33,11 +33,16 @@ interface Found {
   plan: WateringPlan | null
 }
 
-/** What every planted bed needs in a stay, followed beside the page one bed after another. */
-export function useAway(garden: GardenDoor, stay: Ref<Stay | null>, run = planInWorker) {
+/** What every planted bed of some jobs needs in a stay, followed beside the page one bed after another. */
+export function useAway(
+  garden: GardenDoor,
+  jobs: MaybeRefOrGetter<readonly Job[]>,
+  stay: Ref<Stay | null>,
+  run = planInWorker,
+) {
   const tables = useTables(garden)
   const place = computed(() => placeOf(garden.records))
-  const beds = computed(() => awayBeds(garden.records))
+  const beds = computed(() => awayBeds(toValue(jobs)))
   const month = computed(() => (stay.value ? monthOf(stay.value) : null))
   const found = shallowRef<ReadonlyMap<string, Found | null>>(new Map())
   const keyOf = ({ fill }: AwayBed) => `${fill.id} ${month.value}`

@@ -1,9 +1,8 @@
-import { computed, shallowRef, toRaw, watch } from 'vue'
-import { asJudged, jobsOf, placeOf } from '@/model/garden/garden'
+import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter } from 'vue'
+import { asJudged, placeOf } from '@/model/garden/garden'
 import { asDosed } from '@/model/amounts/asDosed'
 import type { Job, Place } from '@/model/garden/schemas'
 import { fedBeds, litresOfRound } from '@/model/season/feedRound'
-import { isOver } from '@/model/season/isOver'
 import { questionOfJob } from '@/model/mix/questionOfJob'
 import { tapOf } from '@/model/mix/jobWater'
 import type { JobWays, WaysRequest } from '@/model/water/waterWays'
@@ -20,10 +19,14 @@ export interface WateredJob {
 }
 
 /** What the water of the place does to every mix in hand, tried beside the page, one after another. */
-export function useJobWaters(garden: GardenDoor, run = waterWaysInWorker) {
+export function useJobWaters(
+  garden: GardenDoor,
+  inHand: MaybeRefOrGetter<readonly Job[]>,
+  run = waterWaysInWorker,
+) {
   const tables = useTables(garden)
   const place = computed(() => placeOf(garden.records))
-  const jobs = computed(() => jobsOf(garden.records).filter((job) => !isOver(job) && job.parts.length > 0))
+  const jobs = computed(() => toValue(inHand).filter((job) => job.parts.length > 0))
   // What was found holds for as long as the job, its place and the rows are the same.
   const found = shallowRef<ReadonlyMap<Job, Found>>(new Map())
   const known = (job: Job) => {

@@ -90,10 +90,12 @@ describe('a report read', () => {
       [veryLow - 0.1, veryLow, low - 0.1, low, high, high + 0.1, veryHigh, veryHigh + 0.1].map(at),
     ).toEqual(['very low', 'low', 'low', 'fine', 'fine', 'high', 'high', 'very high'])
   })
-  test('a verdict is sure where the whole range of the method agrees', () => {
+  test('a verdict is sure where the whole range of the method lies on one side of what is wanted', () => {
     const of = (salts: number) => readReport({ salts }, { method: 'oneToTwo', group: 'medium' })[0]!
     expect(of(0.05)).toMatchObject({ verdict: 'very low', sure: true })
-    expect(of(1.1)).toMatchObject({ verdict: 'fine', sure: false })
+    // 0.4 / 0.45 is below what is wanted and 0.4 / 0.3 above it.
+    expect(of(0.4)).toMatchObject({ verdict: 'fine', sure: false })
+    expect(of(0.6)).toMatchObject({ verdict: 'fine', sure: true })
   })
   test('hungry crops want more than those that want little; seedlings bear least salt', () => {
     for (const figure of ['nitrogen', 'potassium', 'salts'] as const)

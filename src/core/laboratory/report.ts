@@ -28,7 +28,7 @@ export interface LabReading {
   saturated: { low: number; value: number; high: number }
   band: LabBand
   verdict: LabVerdict
-  /** The range of the method lies within one verdict. */
+  /** The range of the method lies wholly below, within or above what is wanted. */
   sure: boolean
 }
 
@@ -55,6 +55,9 @@ export function labBand(figure: LabFigure, group: LabGroup): LabBand {
 const verdictOn = (x: number, { veryLow, low, high, veryHigh }: LabBand): LabVerdict =>
   x < veryLow ? 'very low' : x < low ? 'low' : x <= high ? 'fine' : x <= veryHigh ? 'high' : 'very high'
 
+/** Below, within or above what is wanted. */
+const sideOf = (x: number, { low, high }: LabBand): -1 | 0 | 1 => (x < low ? -1 : x > high ? 1 : 0)
+
 /**
  * A report read figure by figure for what grows there. Errors: none. Source: `labBand`, `asSaturated`.
  *
@@ -71,7 +74,7 @@ export const readReport = (
     const saturated = asSaturated(figure, read, method)
     const band = labBand(figure, group)
     const verdict = verdictOn(saturated.value, band)
-    const sure = verdictOn(saturated.low, band) === verdictOn(saturated.high, band)
+    const sure = sideOf(saturated.low, band) === sideOf(saturated.high, band)
     return [{ figure, read, saturated, band, verdict, sure }]
   })
 

@@ -27,6 +27,12 @@ describe('what a report asks for', () => {
       9,
     )
   })
+  test('nothing is given where the method leaves open whether it is low', () => {
+    // 14 / 0.37 is 38, below 45; 14 / 0.28 is 50, within.
+    const doubtful = readReport({ nitrogen: 14 }, { method: 'oneToTwo', group: 'medium' })
+    expect(doubtful[0]!.verdict).toBe('low')
+    expect(labDoses(question, doubtful)).toEqual([])
+  })
   test('nothing is given for what is as it should be, high, or no nutrient', () => {
     expect(dosesFor({ magnesium: 60, potassium: 9999, sodium: 0, salts: 0.1 })).toEqual([])
   })

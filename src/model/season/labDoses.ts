@@ -29,7 +29,7 @@ export interface LabDose {
 }
 
 /**
- * Salts that fill what a report finds low: the gap between what was read and what is usual in a saturated extract, for the
+ * Salts that fill what a report finds low beyond doubt: the gap between what was read and what is usual in a saturated extract, for the
  * water of a litre of mix; never more than the dressing's limit, and none that leaves the mix graver when it is carried
  * out in a copy. One salt may fill two gaps and is given once, by the larger.
  *
@@ -40,8 +40,8 @@ export interface LabDose {
 export function labDoses(question: MixQuestion, readings: readonly LabReading[]): LabDose[] {
   const now = appraised(question)
   const found = new Map<string, LabDose>()
-  for (const { figure, verdict, saturated, band } of readings) {
-    if ((verdict !== 'low' && verdict !== 'very low') || !(figure in SALT)) continue
+  for (const { figure, verdict, saturated, band, sure } of readings) {
+    if (!sure || !verdict.endsWith('low') || !(figure in SALT)) continue
     const dressing = dressingIn(question.tables, SALT[figure as Given])
     if (!dressing) continue
     const wanted = ((band.usual - saturated.value) * EXTRACT_WATER) / mgPerGram(dressing, figure as Given)

@@ -3,9 +3,8 @@ import type { Tables } from '@/core/data'
 import { needsWhileAway, type AwayNeeds, type WateringPlan } from '@/core/watering'
 import { isoDay } from '../calendar/isoDay'
 import { asDosed } from '../amounts/asDosed'
-import { jobsOf, placeOf, type Garden } from '../garden/garden'
+import { placeOf, type Garden } from '../garden/garden'
 import type { Job, JobBed } from '../garden/schemas'
-import { isOver } from '../season/isOver'
 import { AT_REST, evaluatePrepared, prepare } from '../mix/prepare'
 import { questionOfJob } from '../mix/questionOfJob'
 import type { JudgedPlanRequest } from './plan'
@@ -31,11 +30,9 @@ export interface AwayBed {
   job: Job
   fill: JobBed
 }
-/** Every bed of what is planted and in hand. */
-export const awayBeds = (garden: Garden): AwayBed[] =>
-  jobsOf(garden)
-    .filter((job) => !isOver(job) && job.plantedOn !== null)
-    .flatMap((job) => job.fills.map((fill) => ({ job, fill })))
+/** Every bed of those jobs that are planted. */
+export const awayBeds = (jobs: readonly Job[]): AwayBed[] =>
+  jobs.filter((job) => job.plantedOn !== null).flatMap((job) => job.fills.map((fill) => ({ job, fill })))
 
 /** A bed as its watering plan is asked for. */
 export interface AwayRequest {

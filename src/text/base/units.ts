@@ -95,7 +95,7 @@ const figures = (value: number) => {
   return round(value, size >= 99.95 ? 0 : size >= 9.995 ? 1 : 2)
 }
 /** A number in words without the noughts after its last digit. */
-export const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
+const withoutZeros = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
 
 /** "38.2 L", "1.21 m³" or "10.1 gal", "42.7 cu ft". Litres in. */
 export function volumeText(litres: number, units: UnitSystem): string {

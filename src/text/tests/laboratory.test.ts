@@ -17,6 +17,9 @@ describe('a laboratory report in words', () => {
     // 11 mg/L with one part in two of water: 11 / 0.37 is 30; 11 / 0.5 and 11 / 0.28 are 22 and 39.
     const [, line] = labFollows([{ method: method('oneToTwo'), nitrogen: 11 }], asked, 'metric')
     expect(line).toBe('Nitrogen is low: 30 (22 to 39) mg/L in a saturated extract, best 45 to 150.')
+    expect(labFollows([{ method: 0, salts: 0.3 }], asked, 'metric')[1]).toMatch(
+      /^Salts are very low: 0\.30 dS\/m/,
+    )
   })
   test('where the range reaches into another verdict, it says so', () => {
     const [, line] = labFollows([{ method: method('oneToTwo'), nitrogen: 14 }], asked, 'metric')
@@ -38,6 +41,11 @@ describe('a laboratory report in words', () => {
     const said = labFollows([{ method: 0, magnesium: 5 }], { ...asked, doses: [dose] }, 'metric').at(-1)!
     expect(said).toMatch(/^Magnesium: 12 g, .*, of magnesium sulfate .* over all 40 L/)
     expect(said).toContain('test again before more')
+    // By units that cannot be right nothing is weighed out.
+    const odd = { method: 0, salts: 0.05, potassium: 130, calcium: 150, magnesium: 5 }
+    expect(labFollows([odd], { ...asked, doses: [dose] }, 'metric').join(' ')).not.toContain(
+      'of magnesium sulfate',
+    )
   })
   test('nothing is said of nothing', () => expect(labFollows([{}], asked, 'metric')).toEqual([]))
 })

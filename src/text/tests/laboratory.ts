@@ -84,7 +84,7 @@ function readingText({ figure, saturated, band, verdict, sure }: LabReading): st
   const range = high - low > 0.02 * value ? ` (${written(low, figure)} to ${written(high, figure)})` : ''
   const wanted = `${written(band.low, figure)} to ${written(band.high, figure)}`
   const does = (verdict.endsWith('high') ? IF_HIGH : IF_LOW)[figure]
-  return `${FIGURES[figure]} is ${verdict}: ${written(value, figure)}${range}${unitOf(figure)} in a saturated extract, best ${wanted}.${
+  return `${FIGURES[figure]} ${figure === 'salts' ? 'are' : 'is'} ${verdict}: ${written(value, figure)}${range}${unitOf(figure)} in a saturated extract, best ${wanted}.${
     sure ? '' : ' The method leaves that open: test again before you act.'
   }${does ? ` ${does}` : ''}`
 }
@@ -105,7 +105,7 @@ const concernText = (concern: LabConcern): string =>
   (CONCERNS[concern.code] as (c: LabConcern) => string)(concern)
 
 /** "Potassium: 6 g of potassium sulfate over all 40 L, in the water of two waterings." */
-export const labDoseText = (
+const labDoseText = (
   { figure, dressingId, grams, bulkDensity, held }: LabAsked['doses'][number],
   litres: number,
   units: UnitSystem,
@@ -125,11 +125,13 @@ export function labFollows(repeats: readonly Repeat[], asked: LabAsked | null, u
   if (readings.length === 0) return []
   const off = readings.filter((r) => r.verdict !== 'fine')
   const concerns = labConcerns(figures)
+  const isDoubtful = concerns.some((c) => c.code === 'units-doubtful')
   return [
     `Read for ${GROUP_NAMES[group]}. ${off.length === 0 ? 'Every figure is as it should be.' : ''}`.trim(),
     ...concerns.filter((c) => c.code === 'units-doubtful').map(concernText),
     ...off.map(readingText),
     ...concerns.filter((c) => c.code !== 'units-doubtful').map(concernText),
-    ...(asked?.doses ?? []).map((dose) => labDoseText(dose, asked!.litres, units)),
+    // Nothing is weighed out by units that cannot be right.
+    ...(isDoubtful ? [] : (asked?.doses ?? [])).map((dose) => labDoseText(dose, asked!.litres, units)),
   ]
 }

@@ -153,6 +153,36 @@ function soilText(sand: number, clay: number): string {
   return `Nearest of the tables: ${soil}. Choose that as the soil of your mix.`
 }
 
+/** What tests of water, ripeness and grain say, whatever they are done on. */
+function materialFollows(test: FieldTest, figures: Figures, repeats: readonly Repeat[]): string[] {
+  const said: string[] = []
+  const at = (figure: TestFigure) => figures[figure]?.mean
+  const seconds = at('seconds')
+  if (test === 'dropTest' && seconds !== undefined) said.push(dropText(seconds))
+  const through = at('cmPerHour')
+  if (through !== undefined) said.push(percolationText(through))
+  if (test === 'beanTest') said.push(beanText(repeats.at(-1) ?? {}, at('missable')))
+  const index = at('germinationIndex')
+  if (index !== undefined) {
+    const last = repeats.at(-1)!
+    if (last.upInWater! < 0.85 * last.seeds!)
+      said.push('Less than 85 % came up in plain water: the seed is poor. Do it again with fresh seed.')
+    else said.push(cressText(index))
+  }
+  const carbonate = at('carbonate')
+  if (carbonate !== undefined) said.push(carbonateText(carbonate))
+  const fines = at('fines')
+  if (fines !== undefined)
+    said.push(
+      fines > 0.3
+        ? `${percentText(fines)} is dust that fills the gaps: sieve it off before a pot mix, or use less of it.`
+        : 'Few fines: it opens a mix.',
+    )
+  const [sand, clay] = [at('sand'), at('clay')]
+  if (sand !== undefined && clay !== undefined) said.push(soilText(sand, clay))
+  return said
+}
+
 /**
  * What follows from a test, a sentence each. `bands` are those of the job it was done for; null for a material alone.
  * `topUp` is what a bed takes to be full again, in words.
@@ -199,28 +229,6 @@ export function testFollows(
   const sunk = at('sunk')
   if (sunk !== undefined)
     said.push(`It sank by ${lengthText(Math.max(0, sunk), units)}.${topUp ? ` ${topUp}` : ''}`)
-  const seconds = at('seconds')
-  if (test === 'dropTest' && seconds !== undefined) said.push(dropText(seconds))
-  const through = at('cmPerHour')
-  if (through !== undefined) said.push(percolationText(through))
-  if (test === 'beanTest') said.push(beanText(repeats.at(-1) ?? {}, at('missable')))
-  const index = at('germinationIndex')
-  if (index !== undefined) {
-    const last = repeats.at(-1)!
-    if (last.upInWater! < 0.85 * last.seeds!)
-      said.push('Less than 85 % came up in plain water: the seed is poor. Do it again with fresh seed.')
-    else said.push(cressText(index))
-  }
-  const carbonate = at('carbonate')
-  if (carbonate !== undefined) said.push(carbonateText(carbonate))
-  const fines = at('fines')
-  if (fines !== undefined)
-    said.push(
-      fines > 0.3
-        ? `${percentText(fines)} is dust that fills the gaps: sieve it off before a pot mix, or use less of it.`
-        : 'Few fines: it opens a mix.',
-    )
-  const [sand, clay] = [at('sand'), at('clay')]
-  if (sand !== undefined && clay !== undefined) said.push(soilText(sand, clay))
+  said.push(...materialFollows(test, figures, repeats))
   return said
 }

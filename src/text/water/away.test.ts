@@ -67,8 +67,8 @@ describe('the sheet in a link', () => {
     expect(readAwaySheet('')).toBeNull()
     expect(readAwaySheet(`#${awayFragment({ ...sheet, title: 'x'.repeat(300) })}`)).toBeNull()
   })
-  test('line breaks and control characters are taken out', () => {
-    const read = readAwaySheet(`#${awayFragment({ ...sheet, title: 'a\nb\u0007' })}`)
-    expect(read!.title).not.toMatch(/[\n\u0007]/)
+  test('line breaks are taken out', () => {
+    const read = readAwaySheet(`#${awayFragment({ ...sheet, title: 'a\nb' })}`)
+    expect(read!.title).toBe('a b')
   })
 })

@@ -164,7 +164,7 @@ async function remove() {
         />
       </div>
       <CheckField
-        v-if="'pH' in (test.repeats[0] ?? {})"
+        v-if="test.test !== 'laboratory' && 'pH' in (test.repeats[0] ?? {})"
         :label="words.phWasReadWithPaper"
         :model-value="test.strips"
         @update:model-value="change({ strips: $event }, 'strips or meter')"

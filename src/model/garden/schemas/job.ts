@@ -68,7 +68,7 @@ export const liquidFeedSchema = z.object({
 })
 
 /** What is done to the water before it is given. */
-export const waterTreatmentSchema = z.object({
+const waterTreatmentSchema = z.object({
   /** Share of rain water. */
   rain: z.number().min(0).max(1),
   acid: z
