@@ -107,7 +107,8 @@ export function ensureCoreBuilt() {
 export function ensureLibraryBuilt() {
   ensureCoreBuilt()
   console.log('Writing the types of the library …')
-  if (run(bin('tsc'), ['-p', 'tsconfig.library.json']) !== 0) stop('The types of the library could not be written.')
+  if (run(bin('tsc'), ['-p', 'tsconfig.library.json']) !== 0)
+    stop('The types of the library could not be written.')
 }
 
 const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
