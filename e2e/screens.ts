@@ -3,6 +3,7 @@ export const SCREENS = [
   '/my',
   '/demo',
   '/demo/jobs/fig/containers',
+  '/demo/jobs/peppers-27/raise',
   '/demo/jobs/peppers-27/mix',
   '/demo/jobs/pear/mix',
   '/demo/jobs/peppers-27/finder',

@@ -3,6 +3,7 @@ import type { Component } from 'vue'
 /** The page of every station and of every page within one, by the id of its row in `STATIONS`. */
 export const STATION_PAGES: Readonly<Record<string, () => Promise<{ default: Component }>>> = {
   containers: () => import('@/views/job/ContainersStation.vue'),
+  raise: () => import('@/views/job/RaiseView.vue'),
   mix: () => import('@/views/job/MixStation.vue'),
   finder: () => import('@/views/job/FinderView.vue'),
   compare: () => import('@/views/job/CompareView.vue'),

@@ -31,5 +31,8 @@ export type Problem =
   | { code: 'value-out-of-range'; field: string; value: number; low: number; high: number }
   | { code: 'no-dressing-for-target'; wanted: string }
   | { code: 'target-out-of-reach'; quantity: string; target: number; reachable: number }
+  /** Seed does not come up: C. */
+  | { code: 'too-cold-to-emerge'; least: number }
+  | { code: 'too-warm-to-emerge'; most: number }
   | { code: 'nothing-to-choose-from' }
   | { code: 'rules-contradict'; material: string }

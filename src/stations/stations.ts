@@ -31,7 +31,7 @@ export const STATIONS: readonly Station[] = [
     title: TITLES.containers,
     next: NEXT.containers,
     isDone: (job) => isMixed(job) || job.cropId !== null,
-    within: [],
+    within: [{ id: 'raise', title: TITLES.raise }],
   },
   {
     id: 'mix',

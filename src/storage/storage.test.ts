@@ -194,6 +194,7 @@ describe('reading a record', () => {
     movedDays: [],
     liquidFeeds: [],
     water: { rain: 0, acid: null },
+    raising: null,
     ...NOTHING_DONE,
   })
   test('reads the saved files of version 2 of a job and 1 of a place: nothing is lost, what was done is put away', () => {

@@ -2,6 +2,7 @@
 /** What grows in it: the crop, its companions, when and how many, and how the place suits it. */
 import { common } from '@/text/base/common'
 import { cropFields as words } from '@/text/components/bed'
+import { raiseView } from '@/text/views/raiseView'
 import { computed } from 'vue'
 import { countProblem } from '@/core/amounts'
 import { CROPS, type Crop } from '@/core/data'
@@ -9,6 +10,7 @@ import { cropName } from '@/core/data/cropTable'
 import type { Targets } from '@/core/targets'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { STAGES, type Job, type Place } from '@/model/garden/schemas'
+import { raisedOf } from '@/model/season/raising'
 import { outdoorsOf, winterOf } from '@/model/season/season'
 import { cropChoices } from '@/text/base/choices'
 import { counted } from '@/text/base/counted'
@@ -151,6 +153,9 @@ const plantsProblem = computed(() => {
           />
         </div>
       </details>
+      <RouterLink v-if="raisedOf(job.cropId)" class="place" :to="{ name: 'raise' }">{{
+        raiseView.link
+      }}</RouterLink>
       <div v-if="outdoors" class="field">
         <span class="label">{{ words.whenItCanStandOutside }}</span>
         <MonthStrip :suits="outdoors.suits" :planting="outdoors.planting" />

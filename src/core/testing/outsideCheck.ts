@@ -19,6 +19,7 @@ export interface OutsideCheck {
     | 'mixing'
     | 'nutrients'
     | 'preparing'
+    | 'raising'
     | 'ranges'
     | 'season'
     | 'structure'

@@ -91,6 +91,7 @@ export function startingJob(
     movedDays: [],
     liquidFeeds: [],
     water: { rain: 0, acid: null },
+    raising: null,
     archived: false,
     parts: [],
     mixes: [],

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ELEMENTS } from '../../core/data/types'
 import { ALKALINITY_UNIT_IDS, CONDUCTIVITY_UNIT_IDS } from '../../core/irrigation'
+import { TRAY_IDS } from '../../core/raising'
 import {
   band,
   bedField,
@@ -21,7 +22,7 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat` reads. All sizes in the
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat|raise` reads. All sizes in the
  * core's units. These schemas are published as JSON Schema in docs/formats; a grower's files have their own in
  * schemas.ts.
  */
@@ -288,6 +289,19 @@ const treatCase = z.strictObject({
   ),
 })
 
+const raiseCase = z.strictObject({
+  crop: id,
+  plants: described(z.int().min(1).max(1_000_000), 'Wanted, when they are planted out.'),
+  weeks: described(
+    positive.max(104).optional(),
+    'From sowing to planting out at 20 C; the crop’s own where left out.',
+  ),
+  warmthOfSeed: described(z.number().min(0).max(45), 'C, night and day together, until it is up.'),
+  warmth: described(z.number().min(0).max(45), 'C after that.'),
+  first: z.enum(TRAY_IDS),
+  second: z.enum(TRAY_IDS).optional(),
+})
+
 /** Every case by the name of its command. */
 export const CASES = {
   evaluate: evaluateCase,
@@ -298,6 +312,7 @@ export const CASES = {
   water: waterCase,
   feed: feedCase,
   treat: treatCase,
+  raise: raiseCase,
 } as const
 export type CaseName = keyof typeof CASES
 export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

@@ -39,6 +39,7 @@ const DONE: {
   'job/marks': (command) => command.what,
   'job/feeds': (command) => command.what,
   'job/water': (command) => command.what,
+  'job/raising': (command) => command.what,
   'shelf/put': (command) => command.what,
   'entries/put': (command) => command.what,
   'test/set': (command) => command.what,

@@ -209,6 +209,14 @@ const TEXTS: Texts = {
     why: `${p.quantity} ${plainNumber(p.target)} cannot be reached: the most sensible dose ends at ${plainNumber(p.reachable)}.`,
     fix: 'Choose another material to begin with, or a nearer target.',
   }),
+  'too-cold-to-emerge': (p, u) => ({
+    why: `Its seed does not come up below ${temperatureText(p.least, u)}.`,
+    fix: 'Give it a warmer place until it is up.',
+  }),
+  'too-warm-to-emerge': (p, u) => ({
+    why: `Its seed does not come up above ${temperatureText(p.most, u)}.`,
+    fix: 'Give it a cooler place until it is up.',
+  }),
   'nothing-to-choose-from': () => ({
     why: 'There is nothing to choose from: no target above 0, or the rules leave no material.',
     fix: 'Set a target, put more on the shelf, or drop a rule.',

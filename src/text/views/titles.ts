@@ -1,6 +1,7 @@
 /** What each page is called, by the name of its route. */
 export const TITLES = {
   containers: 'Containers',
+  raise: 'Raise the plants',
   mix: 'Mix',
   finder: 'Find a mix',
   compare: 'Compare mixes',

@@ -61,6 +61,8 @@ export type Command =
   | { type: 'step/move'; jobId: string; step: string; on: string | null }
   /** The feeds given with water; `what` for the undo button. */
   | { type: 'job/feeds'; jobId: string; feeds: LiquidFeedLine[]; what: string }
+  /** How its plants are raised; `what` for the undo button. */
+  | { type: 'job/raising'; jobId: string; raising: Job['raising']; what: string }
   /** How its water is treated; `what` for the undo button. */
   | { type: 'job/water'; jobId: string; water: Job['water']; what: string }
   /** What was bought, read, timed and made otherwise; `what` for the undo button. */

@@ -67,6 +67,7 @@ const JOBS: Rows = {
     const rest = job[list].filter((s) => s !== step)
     return { ...job, [list]: done ? [...rest, step] : rest }
   },
+  'job/raising': (job, { raising }) => ({ ...job, raising }),
   'job/water': (job, { water }) => ({ ...job, water }),
   'job/feeds': (job, { feeds }) => ({ ...job, liquidFeeds: feeds }),
   'step/move': (job, { step, on }) => {

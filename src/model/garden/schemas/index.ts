@@ -52,7 +52,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
-  job: 14,
+  job: 15,
   learned: 1,
   material: 2,
   photo: 1,
@@ -70,9 +70,10 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
 export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   /**
    * An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears; days
-   * of tasks; liquid feeds; how its water is treated.
+   * of tasks; liquid feeds; how its water is treated;
+   * how its plants are raised.
    */
-  job: [9, 10, 11, 12, 13, 14],
+  job: [9, 10, 11, 12, 13, 14, 15],
   /** What its floor bears. */
   bed: [2],
   /** Ions of a water report; roof and barrel. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { TRAY_IDS } from '@/core/raising/trays'
 import { TARGETS } from '@/core/targets/target'
 import { GARDEN_LIMITS, LONGEST_NOTE, LONGEST_REASON } from '../limits'
 import { id, name, number, text } from './basics'
@@ -13,6 +14,7 @@ export const ORIGINS = {
   manure: ['unsprayed', 'doubtful', 'fresh'],
   vermiculite: ['newBag', 'old'],
 } as const
+export type Raising = z.infer<typeof raisingSchema>
 export type OriginOf = keyof typeof ORIGINS
 
 const ROUNDINGS = ['more', 'less', 'exact'] as const
@@ -65,6 +67,15 @@ export const liquidFeedSchema = z.object({
   fromDay: z.int().min(0).max(3650),
   /** Its last day; null to the end of the season. */
   untilDay: z.int().min(0).max(3650).nullable(),
+})
+
+/** How its plants are raised: C, and what they grow in. */
+const raisingSchema = z.object({
+  warmthOfSeed: z.number().min(0).max(45),
+  warmth: z.number().min(0).max(45),
+  first: z.enum(TRAY_IDS),
+  /** Potted on into; null where they stay in the first. */
+  second: z.enum(TRAY_IDS).nullable(),
 })
 
 /** What is done to the water before it is given. */
@@ -122,6 +133,8 @@ export const jobSchema = recipeSchema.extend({
     .max(GARDEN_LIMITS.movedDays.value)
     .default([]),
   liquidFeeds: z.array(liquidFeedSchema).max(GARDEN_LIMITS.liquidFeeds.value).default([]),
+  /** Null where plants are bought, or nobody has looked yet. */
+  raising: raisingSchema.nullable().default(null),
   /** As it comes where nobody chose. */
   water: waterTreatmentSchema.default({ rain: 0, acid: null }),
   /** Put away: kept, but not among the jobs in hand. */

@@ -6,6 +6,7 @@ import { runDose } from './dose'
 import { runEvaluate } from './evaluate'
 import { runFeed } from './feed'
 import { runFind } from './find'
+import { runRaise } from './raise'
 import { runTreat } from './treat'
 import { runVolume } from './volume'
 import { runWater } from './water'
@@ -19,6 +20,7 @@ const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
   water: runWater,
   feed: runFeed,
   treat: runTreat,
+  raise: runRaise,
 }
 
 /** What came of a case: an answer, a problem of the garden's kind, or a case that does not fit its schema. */

@@ -1,0 +1,61 @@
+import { describe, expect, test } from 'vitest'
+import { containerVolumes } from '@/core/geometry'
+import { TRAYS } from '@/core/raising'
+import { demoGarden } from '@/demo/demoGarden'
+import { containerOf, jobsOf } from '../garden/garden'
+import { jobSchema } from '../garden/schemas'
+import { plantsWanted, raisedOf, raisingOf, stageJob, usualRaising } from './raising'
+
+const garden = demoGarden()
+const peppers = jobsOf(garden).find((j) => j.cropId === 'pepper_sweet' && j.plantedOn === null)!
+
+describe('raising the plants of a job', () => {
+  test('crops that are sown where they grow, and none, are not raised', () => {
+    for (const id of ['carrot', 'potato', 'apple_dwarf', null, 'no_such_crop'])
+      expect(raisedOf(id)).toBeNull()
+    expect(raisedOf('pepper_sweet')!.weeks).toBe(9)
+  })
+  test('in their own warmth: long ones in a tray first, short ones in modules alone', () => {
+    for (const [crop, first, second] of [
+      ['celery', 'seedTray', 'modules24'],
+      ['tomato_cherry', 'plugs72', 'pots9cm'],
+      ['lettuce', 'modules24', null],
+    ] as const) {
+      const raised = raisedOf(crop)!
+      const usual = usualRaising(raised)
+      expect(usual, crop).toMatchObject({ first, second })
+      expect(usual.warmthOfSeed).toBeGreaterThanOrEqual(raised.emergence.bestLow)
+      expect(usual.warmthOfSeed).toBeLessThanOrEqual(raised.emergence.bestHigh)
+    }
+  })
+  test('the last day is the day of planting; days follow one another; seed is more than plants', () => {
+    const answer = raisingOf(garden, peppers, '2027-01-10')!
+    if (!answer.ok) throw new Error(answer.problem.code)
+    const { days, plan, plants, sowFrom, sowTo } = answer.value
+    expect(plants).toBe(plantsWanted(garden, peppers))
+    expect(days.map((d) => d.on)).toEqual([...days.map((d) => d.on)].sort())
+    expect(days.at(-1)!.step).toBe('plantOut')
+    expect(plan.seeds).toBeGreaterThan(plants)
+    expect(sowFrom <= days[0]!.on && days[0]!.on <= sowTo).toBe(true)
+  })
+  test('a stage as a job holds the mix of its cells, and is a job that can be kept', () => {
+    for (const tray of TRAYS) {
+      const stage = { tray, cells: tray.cells === 1 ? 1 : 30, trays: 2, litres: 1, litresForHundred: 1 }
+      const names = {
+        id: 'x',
+        fillId: 'f',
+        createdAt: '2027-01-10T09:00:00.000Z',
+        name: 'Peppers: sowing',
+        isFirst: true,
+      }
+      const job = stageJob(peppers, stage, names)
+      expect(jobSchema.safeParse(job).success, tray.id).toBe(true)
+      expect(job.stage).toBe('seed')
+      expect(stageJob(peppers, stage, { ...names, isFirst: false }).stage).toBe('transplant')
+      const volumes = containerVolumes(containerOf(job.fills[0]!.spec.vessel))
+      if (!volumes.ok) throw new Error(volumes.problem.code)
+      expect(volumes.value.mixVolume * 1000, tray.id).toBeCloseTo(tray.millilitres, 3)
+      expect(job.fills[0]!.count).toBe(tray.cells === 1 ? 2 : 30)
+    }
+  })
+})
