@@ -12,6 +12,7 @@ export interface OutsideCheck {
     | 'data'
     | 'fieldTests'
     | 'finder'
+    | 'footprint'
     | 'geometry'
     | 'irrigation'
     | 'laboratory'

@@ -3,7 +3,9 @@ import type { Evaluation, MixInContainer } from '@/core/evaluate'
 import type { Outcome } from '@/core/outcome'
 import { waterJudged, type Bands } from '@/core/targets'
 import { recipeOf } from './versions'
+import type { Footprint } from '@/core/footprint'
 import { mixCost } from './cost'
+import { mixFootprint } from './footprint'
 import { placeOf, type Garden } from '@/model/garden/garden'
 import { prepareJob } from './evaluateJob'
 import { standingOf } from '@/core/judgement'
@@ -32,6 +34,8 @@ export interface Compared {
   chance: number | null
   /** Money for a litre of blended mix; null where some price is unknown. */
   costPerLitre: number | null
+  /** kg of carbon dioxide for a litre of blended mix; null where a part has no figure. */
+  footprint: Footprint | null
   /** The same at the corners of what its label leaves open. */
   corners: Compared[]
 }
@@ -55,6 +59,9 @@ export function compare(
       verdict: prepared.ok && answer.ok ? verdictOf(prepared.value, answer.value) : null,
       chance: null,
       costPerLitre: answer.ok ? costOf(garden, rival, prepared.ok ? prepared.value : undefined) : null,
+      footprint: answer.ok
+        ? mixFootprint(rival.recipe, tables, prepared.ok ? prepared.value : undefined)
+        : null,
       corners: rival.corners.map((recipe) => one({ ...rival, recipe, corners: [] })),
     }
   }
@@ -93,6 +100,8 @@ export interface Aspect {
   key: string
   of: (c: Compared) => number | null
   step: number
+  /** Where the figure itself is a range, wherever its label leaves nothing open. */
+  range?: (c: Compared) => { low: number; high: number } | null
 }
 
 /** What mixes are compared by. Steps as in the finder: differences a grower would notice. */
@@ -128,6 +137,7 @@ const ASPECTS: readonly Aspect[] = [
   },
   { key: 'loss', step: 0.02, of: (c) => value(c, (e) => e.blend.blendingLoss) },
   { key: 'cost', step: 0.03, of: (c) => c.costPerLitre },
+  { key: 'footprint', step: 0.05, of: (c) => c.footprint?.value ?? null, range: (c) => c.footprint },
 ]
 function value(c: Compared, of: (e: Evaluation) => number | null): number | null {
   return c.answer.ok ? of(c.answer.value) : null
@@ -138,6 +148,7 @@ function value(c: Compared, of: (e: Evaluation) => number | null): number | null
  * elsewhere.
  */
 function openOf(aspect: Aspect, c: Compared): { low: number; high: number } | null {
+  if (aspect.range) return aspect.range(c)
   const values = [c, ...c.corners].flatMap((one) => aspect.of(one) ?? [])
   const [low, high] = [Math.min(...values), Math.max(...values)]
   return high - low >= aspect.step ? { low, high } : null

@@ -1,8 +1,10 @@
+import { LITRES } from '@/core/units'
 import type { Compared } from '@/model/mix/compare'
 import { differences } from '@/model/mix/compare'
 import { chanceText } from './finder'
 import { MONTHS } from '../base/months'
 import {
+  doseWeightText,
   intervalText,
   percentText,
   pHText,
@@ -25,8 +27,16 @@ const ROWS: Record<string, { label: string; write: (x: number, units: UnitSystem
   feed: { label: 'Share of the season’s feed it gives', write: (x) => percentText(x) },
   lost: { label: 'Gone after three years', write: (x) => percentText(x) },
   loss: { label: 'Lost on stirring', write: (x) => percentText(x) },
+  footprint: {
+    label: 'Carbon dioxide, to the gate',
+    write: (x, units) => `${doseKg(x, units)} ${rateUnit(units)}`,
+  },
   cost: { label: 'Cost', write: (x, units) => `${rateFigure(x, units)} ${rateUnit(units)}` },
 }
+
+/** kg for a litre as a weight for a hundred litres or gallons would need another unit: for one it is grams. */
+const doseKg = (kgPerLitre: number, units: UnitSystem) =>
+  doseWeightText(1000 * kgPerLitre * (units === 'us' ? LITRES.usGallon : 1), units)
 
 /** A row of the comparison in words; `alike` where nobody would notice the difference. */
 export interface ComparedRow {

@@ -9,6 +9,11 @@ export const compareView = {
   addOneMore: 'Add one more',
   versionsOfThisMixMixes: (x: Shown) =>
     `${x}: versions of this mix, mixes to begin from, those of your other jobs, or a bagged one from its label.`,
+  withoutPeat: 'Find one without peat',
+  withoutPeatName: 'Without peat',
+  lookingWithoutPeat: 'Looking for a mix without peat that behaves like this one …',
+  noneWithoutPeat: 'No mix of the materials there are comes near it without peat.',
+  changes: 'What changes without peat',
   bag: (id: Shown) => `bag ${id}`,
   taking: (name: Shown) => `taking ${name}`,
 }

@@ -10,6 +10,7 @@ import SeasonCourses from '@/components/compare/SeasonCourses.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import { useBags } from '@/composables/shelf/useBags'
 import { useChances } from '@/composables/bench/useChances'
+import { useWithoutPeat } from '@/composables/find/useWithoutPeat'
 import { useJob } from '@/composables/job/useJob'
 import { useReplaceRecipe } from '@/composables/bench/useReplaceRecipe'
 import { useStations } from '@/composables/job/useStations'
@@ -17,6 +18,7 @@ import type { Bag } from '@/model/garden/schemas'
 import { bestOf, compare } from '@/model/mix/compare'
 import { mixSources, type MixSource } from '@/model/mix/mixSources'
 import { comparedRows } from '@/text/mix/compare'
+import { changesText } from '@/text/mix/withoutPeat'
 import { verdictText } from '@/text/mix/topics'
 import { problemText } from '@/text/base/problems.en'
 import { sourceName, sourceText } from '@/text/mix/recipes'
@@ -109,6 +111,16 @@ const columns = computed(() =>
 const rows = computed(() => comparedRows(withChances.value, units.value))
 const anyGood = computed(() => compared.value.some((c) => c.answer.ok))
 
+const peatFree = useWithoutPeat(inHand, words.withoutPeatName)
+/** A mix just found comes first beside the one on the bench. */
+const beside = (id: string) =>
+  (chosen.value = ['bench', id, ...taken.value.map((s) => s.id).filter((c) => c !== 'bench')].slice(0, MOST))
+const changes = computed(() => {
+  const now = compared.value.find((c) => c.rival.id === 'bench')
+  const then = compared.value.find((c) => c.rival.name === words.withoutPeatName)
+  return now && then ? changesText(now, then) : []
+})
+
 /** A bag just described joins the others, if there is room. */
 function keepBag(bag: Bag) {
   keep(bag)
@@ -141,10 +153,20 @@ function putOnBench(id: string) {
         @update:model-value="add"
       />
       <Button :label="common.describeABaggedMix" icon="pi pi-tag" outlined @click="describe()" />
+      <Button
+        v-if="peatFree.offered.value"
+        :label="words.withoutPeat"
+        icon="pi pi-search"
+        outlined
+        :loading="peatFree.running.value"
+        @click="peatFree.find(beside)"
+      />
     </div>
     <p v-if="taken.length < 2" class="soft">
       {{ words.versionsOfThisMixMixes(taken.length === 0 ? words.addTwoOrMore : words.addOneMore) }}
     </p>
+    <p v-if="peatFree.running.value" class="soft" role="status">{{ words.lookingWithoutPeat }}</p>
+    <p v-else-if="peatFree.trouble.value" role="alert">{{ words.noneWithoutPeat }}</p>
     <CompareTable
       v-if="taken.length"
       :columns="columns"
@@ -153,6 +175,12 @@ function putOnBench(id: string) {
       @label="describe(sourceOf($event)?.bag)"
       @bench="putOnBench"
     />
+    <section v-if="changes.length">
+      <h3>{{ words.changes }}</h3>
+      <ul>
+        <li v-for="line in changes" :key="line">{{ line }}</li>
+      </ul>
+    </section>
     <SeasonCourses v-if="anyGood" :compared="compared" />
     <BagDialog
       :tables="tables"

@@ -146,8 +146,7 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
       <ul class="plain">
         <li v-for="s in stages" :key="s.name" class="stage">
           <p>
-            <strong>{{ s.name }}</strong
-            >: {{ s.says }}.
+            <strong>{{ s.name }}</strong>: {{ s.says }}.
           </p>
           <Button
             :label="words.makeJob"
