@@ -1,6 +1,8 @@
+import { WATER_ACIDS } from '@/core/chemistry'
 import { CLIMATES } from '@/core/climate/climates'
 import { CROPS, LIMES, MATERIALS } from '@/core/data'
 import { DRESSINGS } from '@/core/data/dressings'
+import { LIQUID_IDS } from '@/core/data/liquids'
 import { FIRMNESSES } from '@/core/filling'
 import { seededRandom, type Random } from '@/core/ranges/random'
 import { startingJob, startingJobBed, startingPlace, startingSpec } from '@/model/garden/starting'
@@ -137,5 +139,30 @@ export function randomJob(seed: number): RandomJob {
     plantMonth: chance(0.8) ? whole(1, 12) : null,
     plantedOn: chance(0.3) ? '2027-05-20' : null,
   }
-  return { seed, job, place: randomPlace(draw), units: one(['metric', 'us'] as const) }
+  const rest = { place: randomPlace(draw), units: one(['metric', 'us'] as const) }
+  // Drawn last, so that the jobs of seeds are otherwise what they were.
+  return { seed, job: { ...job, ...randomCare(draw) }, ...rest }
+}
+
+/** How its water is treated, and what is fed with the can. */
+function randomCare({ between, whole, one, chance }: Drawing): Pick<Job, 'water' | 'liquidFeeds'> {
+  return {
+    water: {
+      rain: chance(0.2) ? one([0.25, 0.5, 1]) : 0,
+      acid: chance(0.15) ? { id: one(WATER_ACIDS).id, toPH: between(5.5, 6.8) } : null,
+    },
+    liquidFeeds: chance(0.2)
+      ? [
+          {
+            id: 'feed',
+            dressingId: one(LIQUID_IDS),
+            gramsPerLitre: between(0.2, 4),
+            litres: between(0.2, 3),
+            everyDays: one([1, 3, 7, 14]),
+            fromDay: whole(7, 60),
+            untilDay: chance(0.3) ? whole(60, 120) : null,
+          },
+        ]
+      : [],
+  }
 }
