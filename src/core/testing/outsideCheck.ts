@@ -14,6 +14,7 @@ export interface OutsideCheck {
     | 'finder'
     | 'footprint'
     | 'geometry'
+    | 'heap'
     | 'irrigation'
     | 'laboratory'
     | 'liquid'
