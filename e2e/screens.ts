@@ -38,6 +38,7 @@ export const SCREENS = [
   '/demo/away',
   '/demo/sheet',
   '/demo/shelf',
+  '/demo/heap',
   '/demo/records',
   '/demo/method',
   '/demo/settings',

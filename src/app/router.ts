@@ -14,6 +14,7 @@ const PLACES = [
   ['/away', 'away', () => import('@/views/AwayView.vue')],
   ['/sheet', 'sheet', () => import('@/views/AwaySheetView.vue')],
   ['/recipe', 'recipe', () => import('@/views/RecipeView.vue')],
+  ['/heap', 'heap', () => import('@/views/shelf/HeapView.vue')],
   ['/shelf', 'shelf', () => import('@/views/shelf/ShelfView.vue')],
   ['/tests', 'tests', () => import('@/views/tests/TestsView.vue')],
   ['/tests/:testId', 'test', () => import('@/views/tests/TestView.vue')],

@@ -21,6 +21,7 @@ import {
 import { photoRoom } from './garden/photos'
 import {
   bagSchema,
+  heapSchema,
   jobSchema,
   learnedSchema,
   photoSchema,
@@ -33,6 +34,7 @@ import {
   type Test,
 } from './garden/schemas'
 import { offersOf, shelfItem } from './garden/shelfEntry'
+import { startingHeap } from './heap/heaps'
 import { startingBag, startingJob, startingJobBed, startingSpec } from './garden/starting'
 import { startingTest } from './learn/startingTest'
 import { runCase } from './headless/run'
@@ -52,6 +54,7 @@ const bag: Bag = {
   ...startingBag('b', '2026-03-01T09:00:00.000Z'),
   ingredients: [{ materialId: 'peat_medium', share: null }],
 }
+const heap = startingHeap('h', '2027-03-01T09:00:00.000Z', '2027-03-01')
 const slurry: Test = startingTest('t', 'slurry', { jobId: 'j' }, '2026-04-01T09:00:00.000Z')
 const nothingLearned: LearnedShelf = {
   learnedAt: '2026-04-01T09:00:00.000Z',
@@ -210,6 +213,19 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
   movedDays: {
     at: 200,
     takes: (n) => isJob({ movedDays: many(n, (i) => ({ step: `s${i}`, on: '2027-05-01' })) }),
+  },
+  heapLoads: {
+    at: 60,
+    takes: (n) =>
+      heapSchema.safeParse({ ...heap, loads: many(n, () => ({ id: 'straw_wheat', litres: 1 })) }).success,
+  },
+  heapReadings: {
+    at: 400,
+    takes: (n) =>
+      heapSchema.safeParse({
+        ...heap,
+        readings: many(n, () => ({ on: '2027-04-01', temperature: 50, turned: false })),
+      }).success,
   },
   liquidFeeds: {
     at: 6,

@@ -8,6 +8,7 @@ import type {
   Bed,
   DressingPack,
   Entry,
+  HeapRecord,
   Job,
   JobBed,
   Kind,
@@ -35,6 +36,7 @@ export const ownMaterialKey = (id: string) => `material/${id}`
 export const ownDressingKey = (id: string) => `dressing/${id}`
 export const entryKey = (id: string) => `entry/${id}`
 export const photoKey = (id: string) => `photo/${id}`
+export const heapKey = (id: string) => `heap/${id}`
 export const testKey = (id: string) => `test/${id}`
 export const dressingPackKey = (id: string) => `dressingPack/${id}`
 export const SETTINGS_KEY = 'settings'
@@ -121,6 +123,11 @@ export const belongingsOf = (garden: Garden, jobId: string): string[] => [
 ]
 
 /** Field tests, the latest begun first. */
+/** Heaps, the newest first. */
+export const heapsOf = listed('heap', (heaps: HeapRecord[]): readonly HeapRecord[] =>
+  heaps.sort((a, b) => byText(b.builtOn, a.builtOn) || byText(b.createdAt, a.createdAt)),
+)
+
 export const testsOf = listed('test', (tests: Test[]): readonly Test[] =>
   tests.sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id)),
 )

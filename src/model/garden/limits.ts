@@ -145,6 +145,20 @@ export const GARDEN_LIMITS = defineLimits({
     unit: 'tasks of a job put on another day',
     source: 'our assumption: ten times the tasks of a season',
   },
+  heapLoads: {
+    value: 60,
+    low: 60,
+    high: 60,
+    unit: 'loads on one heap',
+    source: 'our assumption: a barrow a week for a year',
+  },
+  heapReadings: {
+    value: 400,
+    low: 400,
+    high: 400,
+    unit: 'readings of one heap',
+    source: 'our assumption: one a day for a year',
+  },
   liquidFeeds: {
     value: 6,
     low: 3,

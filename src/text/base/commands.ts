@@ -42,6 +42,8 @@ const DONE: {
   'job/raising': (command) => command.what,
   'shelf/put': (command) => command.what,
   'entries/put': (command) => command.what,
+  'heap/set': (command) => command.what,
+  'heap/remove': () => 'removing a heap',
   'test/set': (command) => command.what,
   'learned/set': (command) => command.what,
   'test/remove': () => 'removing a test',

@@ -26,6 +26,7 @@ export const TITLES = {
   away: 'Days away',
   sheet: 'A watering sheet',
   recipe: 'A shared recipe',
+  heap: 'Compost heap',
   shelf: 'Shelf',
   tests: 'Tests',
   test: 'Test',

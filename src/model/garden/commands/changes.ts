@@ -16,6 +16,7 @@ import {
   recordKey,
   recordOf,
   shelfKey,
+  heapKey,
   testKey,
   type Garden,
 } from '../garden'
@@ -121,6 +122,8 @@ const CHANGES: Rows = {
   'photo/remove': (garden, { photoId }) => removal(garden, photoKey(photoId)),
   'entries/put': (garden, { entries }) => entries.flatMap((entry) => put(garden, entryKey(entry.id), entry)),
   'entry/remove': (garden, { entryId }) => removal(garden, entryKey(entryId)),
+  'heap/set': (garden, { heap }) => put(garden, heapKey(heap.id), heap),
+  'heap/remove': (garden, { heapId }) => removal(garden, heapKey(heapId)),
   'test/set': (garden, { test }) => put(garden, testKey(test.id), test),
   'test/remove': (garden, { testId }) => removal(garden, testKey(testId)),
   'learned/set': (garden, { learned }) =>

@@ -8,6 +8,7 @@ import type {
   DressingLine,
   DressingPack,
   Entry,
+  HeapRecord,
   InnerMix,
   Job,
   JobBed,
@@ -148,6 +149,8 @@ export type Command =
   | { type: 'entries/put'; entries: Entry[]; what: string }
   | { type: 'entry/remove'; entryId: string }
   | { type: 'units/set'; units: Settings['units'] }
+  | { type: 'heap/set'; heap: HeapRecord; what: string }
+  | { type: 'heap/remove'; heapId: string }
   | { type: 'test/set'; test: Test; what: string }
   | { type: 'test/remove'; testId: string }
   /** What readings taught, as it is to be; null to forget all of it. */

@@ -31,6 +31,8 @@ export function mergeKeyOf(command: Command): string | null {
       return `${command.type} ${command.recordId}`
     case 'shelf/set':
       return `${command.type} ${command.item.materialId}`
+    case 'heap/set':
+      return `${command.type} ${command.heap.id} ${command.what}`
     case 'test/set':
       // Typing on is one step; a step ticked is one of its own.
       return `${command.type} ${command.test.id} ${command.what}`

@@ -1,5 +1,6 @@
 import { bedSchema, type Bed } from './bed'
 import { entrySchema, type Entry } from './entry'
+import { heapSchema, type HeapRecord } from './heap'
 import { jobSchema, type Job } from './job'
 import { learnedSchema, type LearnedShelf } from './learned'
 import { ownDressingSchema, ownMaterialSchema, type OwnDressingRecord, type OwnMaterialRecord } from './own'
@@ -18,6 +19,7 @@ import { testSchema, type Test } from './test'
 
 export * from './bed'
 export * from './entry'
+export * from './heap'
 export * from './job'
 export * from './learned'
 export * from './own'
@@ -34,6 +36,7 @@ export const SCHEMAS = {
   dressing: ownDressingSchema,
   dressingPack: dressingPackSchema,
   entry: entrySchema,
+  heap: heapSchema,
   job: jobSchema,
   learned: learnedSchema,
   material: ownMaterialSchema,
@@ -52,6 +55,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
+  heap: 1,
   job: 15,
   learned: 1,
   material: 2,
@@ -96,6 +100,7 @@ export interface DataOf {
   dressing: OwnDressingRecord
   dressingPack: DressingPack
   entry: Entry
+  heap: HeapRecord
   job: Job
   learned: LearnedShelf
   material: OwnMaterialRecord
@@ -121,7 +126,7 @@ export function idOf(data: AnyData): string | null {
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place' || key === 'learned') return key
-  const kind = /^(bag|bed|dressing|dressingPack|entry|job|material|photo|record|shelf|test)\/.+/.exec(
+  const kind = /^(bag|bed|dressing|dressingPack|entry|heap|job|material|photo|record|shelf|test)\/.+/.exec(
     key,
   )?.[1]
   return kind ? (kind as Kind) : null

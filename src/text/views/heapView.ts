@@ -1,0 +1,38 @@
+import type { Shown } from '../base/shown'
+import { TITLES } from './titles'
+
+export const heapView = {
+  title: TITLES.heap,
+  none: 'No heap yet. Say what goes on one, and see what it lacks.',
+  begin: 'Begin a heap',
+  heap: 'Heap',
+  heapName: 'Name',
+  unnamed: 'Compost heap',
+  builtOn: 'Built on',
+  loads: 'What goes on it',
+  add: 'Add',
+  barrows: 'Barrows',
+  what: 'What',
+  addLoad: 'Add a load',
+  removeLoad: (name: Shown) => `Remove ${name}`,
+  water: 'Water poured over it',
+  heat: 'Heat',
+  heatSays: 'readings and turns',
+  on: 'Read on',
+  temperature: 'Deep inside',
+  turned: 'Turned that day',
+  addReading: 'Note it',
+  course: 'Heat by days; the line is where weed seed dies',
+  ripe: 'Is it ripe?',
+  ripeSays: 'flask and cress',
+  rise: 'Rise in a vacuum flask, above the air',
+  riseHint: 'after five to ten days, moist, loosely filled',
+  cress: 'Cress index',
+  cressHint: 'of the test “Cress for ripeness”, 0.8 and more is ripe',
+  toShelf: 'Put it on the shelf as a material',
+  onShelf:
+    'It is on the shelf: its nitrogen follows what went on it, the rest is as compost is. Test its pH and salts.',
+  remove: 'Remove the heap',
+  cautions: 'Before you turn it',
+  loadsOf: (name: Shown, litres: Shown) => `${name}, ${litres}`,
+}
