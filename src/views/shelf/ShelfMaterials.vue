@@ -3,6 +3,7 @@
 import { useOnPhone } from '@/composables/page/useOnPhone'
 import { common } from '@/text/base/common'
 import { shelfMaterials as words } from '@/text/views/shelfMaterials'
+import { TITLES } from '@/text/views/titles'
 import { atOnce } from '@/text/base/atOnce'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -87,6 +88,11 @@ const saveCsv = () =>
     <FoldBox id="shelf-sheets" :title="words.sheetsOfTheShelf">
       <Button :label="words.saveTheShelfAsCsv" icon="pi pi-download" text size="small" @click="saveCsv" />
       <Button :label="common.readASheet" icon="pi pi-upload" text size="small" @click="sheetOpen = true" />
+      <RouterLink
+        class="p-button p-button-text p-button-sm"
+        :to="{ name: 'heap', params: { garden: garden.name } }"
+        >{{ TITLES.heap }}</RouterLink
+      >
     </FoldBox>
   </div>
   <h2 v-if="families.length && mine.length">{{ words.whatYouHave }}</h2>
