@@ -37,7 +37,9 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
       </li>
     </ul>
     <details v-if="shown.length" class="no-print" :open="everyFold">
-      <summary>{{ words.whyAndWhoToAsk }}</summary>
+      <summary>
+        {{ words.whyAndWhoToAsk }}<span class="visually-hidden">: {{ heading }}</span>
+      </summary>
       <ul class="plain">
         <li v-for="c in shown" :key="c.id">
           <strong>{{ c.title }}.</strong> {{ c.rest }}
