@@ -37,9 +37,7 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
       </li>
     </ul>
     <details v-if="shown.length" class="no-print" :open="everyFold">
-      <summary>
-        {{ words.whyAndWhoToAsk }}<span class="visually-hidden">: {{ heading }}</span>
-      </summary>
+      <summary :aria-label="`${words.whyAndWhoToAsk}: ${heading}`">{{ words.whyAndWhoToAsk }}</summary>
       <ul class="plain">
         <li v-for="c in shown" :key="c.id">
           <strong>{{ c.title }}.</strong> {{ c.rest }}
