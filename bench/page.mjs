@@ -25,7 +25,8 @@ async function listenToPainter(page) {
   return painter
 }
 
-// In the page: the task after the next frame. A timer would come after the frame that follows it, where frames are late.
+// In the page: the task after the next frame. A timer would come after the frame that follows it, where frames are
+// late.
 const PAINTED = `
   window.painted = () => new Promise((done) => {
     const { port1, port2 } = new MessageChannel()

@@ -1,5 +1,6 @@
 /**
- * The core as a library, `open-bed/core`: the cases of the headless door answered in one's own program, and the functions
+ * The core as a library, `open-bed/core`: the cases of the headless door answered in one's own program, and the
+ * functions
  * they are made of, a namespace for each subject. Plain data in and out; no file, no network, no clock.
  */
 import type { z } from 'zod'
@@ -17,11 +18,13 @@ export type CaseAnswer =
   | { ok: false; wrong: string; where: string | null }
 
 /**
- * Answers a case as `npm run core` does, as plain data. Nothing is thrown for a case that cannot be used: `wrong` says in
+ * Answers a case as `npm run core` does, as plain data. Nothing is thrown for a case that cannot be used: `wrong`
+ * says in
  * a sentence why, `where` the field, where it is one.
  *
  * @example
- * answer('volume', { containers: [{ container: { shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24, height: 28 } } }] }).ok // true
+ * answer('volume', { containers: [{ container: { shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24,
+ * height: 28 } } }] }).ok // true
  */
 export function answer<N extends CaseName>(command: N, input: CaseInput<N>): CaseAnswer {
   const done = runCase(command, input)

@@ -40,7 +40,7 @@ test('from an empty garden to a sheet for who waters: days away, what each bed n
   await expect(page.getByText(/to water, .* to look at/)).toBeVisible()
   const does = (await bed.first().innerText()).split('\n').find((line) => / L |Nothing|lasts/.test(line))!
 
-  // Bad days are told, and nothing is lost.
+  // Days in the wrong order get a message, and nothing is lost.
   await page.getByLabel('Home again').fill('2027-07-01')
   await expect(page.getByText('It ends before it begins.')).toBeVisible()
   await page.getByLabel('Home again').fill('2027-07-24')

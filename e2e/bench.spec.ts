@@ -554,6 +554,9 @@ test(
     await page.keyboard.press('/')
     await page.getByRole('button', { name: 'A material of your own' }).click()
     const dialog = page.getByRole('dialog').last()
+    // Once it has opened the dialog takes the keyboard to its first field: what is typed elsewhere before goes there.
+    await expect(dialog.getByLabel('What you call it')).toBeFocused()
+    await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))))
     await dialog.getByLabel('What you call it').fill('Heap by the shed')
     await dialog.getByLabel('A bucketful weighs').fill('13 lb 4 oz')
     await expect(dialog).toContainText('= 6.01 kg')

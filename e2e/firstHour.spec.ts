@@ -193,7 +193,10 @@ test('from an empty garden to the log by keyboard, in under 120 keys', async ({ 
   await key('Tab')
   await key('2')
   await expect(page.locator('.offers li').first()).toBeVisible()
-  await press(/^Begin with/)
+  // A better list may come on the way; the first offer the hand meets is taken, and stays under it.
+  await tabTo(page, page.locator('.offers li').getByRole('button').and(page.locator(':focus')))
+  await key('Enter')
+  said['Begin with'] = await keys()
   await expect(page.locator('.bench-verdict')).toHaveText(/\w/)
   await key('5')
   const boxes = page.locator('.batch').getByRole('checkbox')

@@ -25,7 +25,7 @@ const CONTROLS = new Set([
 ])
 
 /** What gives the things in it a context that is heard before them. */
-const GROUPS = new Set(['group', 'radiogroup', 'form', 'dialog'])
+const GROUPS = new Set(['group', 'radiogroup', 'form', 'dialog', 'Date'])
 
 /** The accessibility tree of a page, as the browser gives it to a screen reader. */
 async function treeOf(page: Page): Promise<Spoken[]> {

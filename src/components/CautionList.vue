@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /**
- * Short cautions where the hand is about to do the thing: what to do is in sight, why and who to ask one press away, and
+ * Short cautions where the hand is about to do the thing: what to do is in sight, why and who to ask one press away,
+ * and
  * all of it on paper. Read once a day they fold away, but for those that can do lasting harm.
  */
 import { cautionList as words } from '@/text/components/shared'
@@ -37,7 +38,7 @@ const isUnread = computed(() => read !== null && cautions.some((c) => !read.has(
       </li>
     </ul>
     <details v-if="shown.length" class="no-print" :open="everyFold">
-      <summary>{{ words.whyAndWhoToAsk }}</summary>
+      <summary :aria-label="`${words.whyAndWhoToAsk}: ${heading}`">{{ words.whyAndWhoToAsk }}</summary>
       <ul class="plain">
         <li v-for="c in shown" :key="c.id">
           <strong>{{ c.title }}.</strong> {{ c.rest }}

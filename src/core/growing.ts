@@ -223,7 +223,8 @@ const suppliedBy = ({ plantingMonth, leachingFraction, waterAlkalinity }: Growin
 })
 
 /**
- * `waterStretches` for a mix that is not worked out yet: what plants use hangs on the place and the room, not on the mix.
+ * `waterStretches` for a mix that is not worked out yet: what plants use hangs on the place and the room, not on the
+ * mix.
  * Units as in `GrowingOutlook`; errors: none.
  */
 export function waterOf(

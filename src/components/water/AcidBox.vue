@@ -64,11 +64,13 @@ const CAUTIONS = [cautionById('waterAcid')]
     />
     <QuantityField v-model="tank" :label="words.tank" quantity="volume" :units="units" />
   </div>
-  <ul class="plain amounts" role="status">
-    <li v-for="a in amounts" :key="a.name">
-      {{ a.name }}: <strong>{{ a.amount }}</strong>
-    </li>
-  </ul>
+  <div role="status">
+    <ul class="plain amounts">
+      <li v-for="a in amounts" :key="a.name">
+        {{ a.name }}: <strong>{{ a.amount }}</strong>
+      </li>
+    </ul>
+  </div>
   <p>{{ words.acidLeaves(`${numberText(dose.left, 1)} meq/L`) }} {{ acidAdds(acid, alkalinity) }}</p>
   <p v-if="muchPhosphate" class="warn">{{ words.tooMuchPhosphate }}</p>
   <p v-if="id === 'citric'">{{ words.citric }}</p>

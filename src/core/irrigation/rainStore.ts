@@ -60,7 +60,8 @@ export interface RainYear {
 const DAYS_IN_MONTH = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const
 
 /**
- * What a roof and a barrel give through a year, day by day: falls of rain of equal size, evenly spaced, less what washes
+ * What a roof and a barrel give through a year, day by day: falls of rain of equal size, evenly spaced, less what
+ * washes
  * the roof; the barrel runs over when it is full. The year is gone through twice, and the second counts, so that it
  * begins as it ends.
  *

@@ -1,4 +1,7 @@
-/** mg of calcium carbonate and of bicarbonate to a mmol of charge, in the round figures of the trade; 50.04 and 61.02. */
+/**
+ * mg of calcium carbonate and of bicarbonate to a mmol of charge, in the round figures of the trade; 50.04
+ * and 61.02.
+ */
 const CARBONATE = 50
 const BICARBONATE = 61
 

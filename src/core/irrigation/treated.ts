@@ -40,7 +40,8 @@ const ANION = { phosphorus: 'phosphate', sulfur: 'sulfate', nitrogen: 'nitrate' 
  *   x = (1 - rain) tap + rain x rain water
  *   dS/m gained = meq/L taken out x (mobility of the acid's ion - 44.5) / 1000
  *
- * meq/L, dS/m, mg/L. Errors: none. Range: acid to pH 5 to 7; citric acid counts as if nothing of it rotted, which holds for
+ * meq/L, dS/m, mg/L. Errors: none. Range: acid to pH 5 to 7; citric acid counts as if nothing of it rotted, which
+ * holds for
  * days only. Source: mass balance; `acidForWater`; mobilities of the CRC Handbook.
  *
  * @example

@@ -54,7 +54,10 @@ const HIGHER: Readonly<Record<LabMethod, Times>> = {
   oneToFive: [-0.1, 0.1, 0.3],
 }
 
-/** Litres of water in a saturated extract for a litre of mix. Source: Warncke & Krauskopf 1983 (from memory), 0.7 to 0.92. */
+/**
+ * Litres of water in a saturated extract for a litre of mix. Source: Warncke & Krauskopf 1983 (from memory),
+ * 0.7 to 0.92.
+ */
 export const EXTRACT_WATER = 0.83
 
 /**

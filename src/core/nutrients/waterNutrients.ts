@@ -16,7 +16,10 @@ export interface GivenWater {
 /** Of its calcium and magnesium a softener leaves so much. Source: common practice. */
 const LEFT_BY_SOFTENER = 0.05
 
-/** Of the alkalinity of a water, so much came with calcium, the rest with magnesium. Source: common practice, 2-3 : 1. */
+/**
+ * Of the alkalinity of a water, so much came with calcium, the rest with magnesium. Source: common practice,
+ * 2-3 : 1.
+ */
 const WITH_CALCIUM = 0.7
 /** Of the other charge of a water, so much is sulfate. Source: common practice, chloride a little more. */
 const SULFATE = 0.35
@@ -33,7 +36,8 @@ const MASS = {
 export const IN_WATER = ['nitrogen', 'phosphorus', 'calcium', 'magnesium', 'sulfur'] as const
 
 /**
- * Nutrients that watering has brought by a day, mg per litre of mix: hardness by the alkalinity the water had before any
+ * Nutrients that watering has brought by a day, mg per litre of mix: hardness by the alkalinity the water had before
+ * any
  * acid, sulfate by what conductivity is left, and what an acid leaves. A softener leaves a twentieth of the hardness.
  * Errors: none. Source: charge balance of common waters, common practice.
  *

@@ -36,7 +36,8 @@ const inCompost = (name: string, year: number, values: Partial<Record<Metal, num
   })
 
 /**
- * Published limits for soil that food grows in, and for compost. Local rules come first: these differ from land to land.
+ * Published limits for soil that food grows in, and for compost. Local rules come first: these differ from land to
+ * land.
  * Source: each by its name and year, from memory.
  */
 export const PUBLISHED_LIMITS: readonly PublishedLimit[] = [
@@ -88,7 +89,8 @@ export const PUBLISHED_LIMITS: readonly PublishedLimit[] = [
 /**
  * Where care begins and where no food is grown, mg/kg of dry soil: for people (lead, arsenic, cadmium, mercury) or for
  * the plants themselves (copper, zinc, nickel).
- * Source: our reading of the published limits: care from the strictest in use, stop from the laxest for gardens; zinc and
+ * Source: our reading of the published limits: care from the strictest in use, stop from the laxest for gardens;
+ * zinc and
  * copper stop where plants on acid soil suffer (common practice).
  */
 export const METAL_STEPS: Readonly<Record<Metal, { care: number; stop: number }>> = {

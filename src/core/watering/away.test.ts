@@ -62,7 +62,7 @@ describe('a stay away', () => {
       draws(300),
     )
   })
-  test('what helps is told the best first', () => {
+  test('what helps most comes first', () => {
     const options = [
       { change: 'mulch' as const, untilThirst: 4, hoursShortOfAir: 0 },
       { change: 'saucer' as const, untilThirst: 8, hoursShortOfAir: 0 },

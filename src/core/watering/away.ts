@@ -46,12 +46,14 @@ export interface AwayNeeds {
 }
 
 /**
- * What a container needs in a stay of so many days, watered well on the day of leaving: nothing where even a hot week does
+ * What a container needs in a stay of so many days, watered well on the day of leaving: nothing where even a hot
+ * week does
  * not make it thirsty, a look where only a hot one does, else a watering as often as the plan of its month says.
  *
  *   lasts in a hot week = days until thirst x 0.5;   in shade = days until thirst / 0.6
  *
- * Days, litres. `movable`: it can be carried into shade. Errors: none. Range: stays of up to 60 days in one month's weather.
+ * Days, litres. `movable`: it can be carried into shade. Errors: none. Range: stays of up to 60 days in one month's
+ * weather.
  * Source: `wateringPlan`; factors beside the limits.
  *
  * @example

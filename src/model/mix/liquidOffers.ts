@@ -66,7 +66,10 @@ export const LIQUID_LIMITS = defineLimits({
 })
 const L = LIQUID_LIMITS
 
-/** Days between feeds that a grower keeps: of what rots first, where a week is too seldom, where it is next to nothing. */
+/**
+ * Days between feeds that a grower keeps: of what rots first, where a week is too seldom, where it is next to
+ * nothing.
+ */
 const SLOW = [14, 7] as const
 const OFTEN = [7, 3, 1] as const
 const RARER = [14, 28] as const
@@ -108,7 +111,8 @@ export const liquidFeedsIn = ({ tables }: Pick<MixQuestion, 'tables'>): Dressing
 ]
 
 /**
- * The best ways to feed a mix with water from the week before it runs short: each feed as strong and as often as fills one
+ * The best ways to feed a mix with water from the week before it runs short: each feed as strong and as often as
+ * fills one
  * of the nutrients that lack, then what it still lacks beside it, carried out and appraised whole; what leaves least to
  * be said first, then what feeds most. Empty where the mix feeds its crop, or no crop is chosen. A generator: yields
  * the share done. Errors: none. Source: mass balance; strengths beside the limits.
@@ -156,7 +160,10 @@ const byWorth = (a: Tried, b: Tried) =>
   a.feeds.length - b.feeds.length
 const enoughOf = (mix: Unfed) => (hungryFrom(mix) ? fedOf(mix) : 1)
 
-/** One more feed beside those there are, as it fills each nutrient that lacks; the best of these where it is worth it. */
+/**
+ * One more feed beside those there are, as it fills each nutrient that lacks; the best of these where it is
+ * worth it.
+ */
 function bestWith(before: Unfed, dressing: Dressing, feeds: readonly LiquidFeedQuestion[]): Tried[] {
   const feeding = feedingOf(before)!
   const tried = FED.flatMap((element): Tried[] => {
@@ -180,7 +187,8 @@ interface Filling {
 }
 
 /**
- * A feed strong enough to fill one nutrient: what the drain takes is made up for, as far as crop and dressing bear. Null
+ * A feed strong enough to fill one nutrient: what the drain takes is made up for, as far as crop and dressing bear.
+ * Null
  * where it cannot be given or worked out.
  */
 function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | null {
@@ -204,7 +212,10 @@ function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | n
   return best
 }
 
-/** So many grams in a season as cans of feed, as often and as strong as the crop and the dressing bear; null for none. */
+/**
+ * So many grams in a season as cans of feed, as often and as strong as the crop and the dressing bear; null
+ * for none.
+ */
 function givenAs(mix: Unfed, dressing: Dressing, grams: number): LiquidFeedQuestion | null {
   const first = hungryFrom(mix)
   const { prepared, evaluation } = mix

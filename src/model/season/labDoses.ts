@@ -29,7 +29,8 @@ export interface LabDose {
 }
 
 /**
- * Salts that fill what a report finds low beyond doubt: the gap between what was read and what is usual in a saturated extract, for the
+ * Salts that fill what a report finds low beyond doubt: the gap between what was read and what is usual in a
+ * saturated extract, for the
  * water of a litre of mix; never more than the dressing's limit, and none that leaves the mix graver when it is carried
  * out in a copy. One salt may fill two gaps and is given once, by the larger.
  *

@@ -25,7 +25,10 @@ export const CLIMATE_LIMITS = defineLimits({
   },
 })
 
-/** What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, mg/L, m2, litres, days. Common practice. */
+/**
+ * What is possible for a place, least and most: C, mm in a month, degrees, m, meq/L, dS/m, mg/L, m2, litres,
+ * days. Common practice.
+ */
 export const PLACE_RANGES = {
   tMin: [-60, 45],
   tMax: [-60, 55],

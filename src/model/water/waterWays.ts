@@ -49,7 +49,10 @@ export interface JobWays {
   plain: WaterWay
   /** Better than as it comes: with rain water, with acid. */
   offers: WaterWay[]
-  /** Litres of water that one container is given in a day, January to December; null where no crop or climate is known. */
+  /**
+   * Litres of water that one container is given in a day, January to December; null where no crop or climate
+   * is known.
+   */
   use: number[] | null
 }
 

@@ -49,7 +49,10 @@ const PARTS: readonly { rain: number; name: string }[] = [
 ]
 const NEAR = 0.01
 
-/** "half rain water, half tap water", "tap water brought to pH 6 with sulfuric acid": a water in the middle of a sentence. */
+/**
+ * "half rain water, half tap water", "tap water brought to pH 6 with sulfuric acid": a water in the middle of
+ * a sentence.
+ */
 export function treatmentName({ rain, acid }: WaterTreatment): string {
   const mixed =
     PARTS.find((p) => Math.abs(p.rain - rain) < NEAR)?.name ??

@@ -3,10 +3,10 @@
 import { cropInText } from '@/text/base/cropInText'
 import { common } from '@/text/base/common'
 import { benchOffers as words } from '@/text/views/benchOffers'
-import { useTimeoutFn } from '@vueuse/core'
+import { useElementHover, useFocusWithin, useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, ref, shallowRef, toRaw, useTemplateRef, watch, watchEffect } from 'vue'
 import { useBenchContext } from '@/composables/bench/useBenchContext'
 import { useChoices } from '@/composables/shelf/useChoices'
 import ManyChoiceField from '@/components/field/ManyChoiceField.vue'
@@ -56,7 +56,16 @@ watch(
   { immediate: true },
 )
 const aloft = computed(() => !!job.value && isAloft(judgedBed(job.value).spec))
-const offers = computed(() => threeMixes(found.value, tables.value, aloft.value))
+const best = computed(() => threeMixes(found.value, tables.value, aloft.value))
+/** What is offered; it never changes under the hand that reaches for it. */
+const offers = shallowRef<MixOffer[]>([])
+const list = useTemplateRef('list')
+const { focused } = useFocusWithin(list)
+const hovered = useElementHover(list)
+watch(request, () => (offers.value = []))
+watchEffect(() => {
+  if (offers.value.length === 0 || !(focused.value || hovered.value)) offers.value = best.value
+})
 function begin({ found }: MixOffer) {
   if (!job.value) return
   replaceRecipe(
@@ -88,7 +97,7 @@ function begin({ found }: MixOffer) {
       mode="indeterminate"
       :aria-label="words.tryingRecipes"
     />
-    <ul v-if="offers.length > 0 && !(kind === 'own' && ids.length === 0)" class="plain">
+    <ul v-if="offers.length > 0 && !(kind === 'own' && ids.length === 0)" ref="list" class="plain">
       <li v-for="o in offers" :key="foundText(o.found.candidate)">
         <span class="words">
           <small>{{ OFFER_NAMES[o.reason] }}</small>

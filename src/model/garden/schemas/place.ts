@@ -19,7 +19,10 @@ export const placeSchema = z.object({
   waterSodium: number.optional(),
   waterChloride: number.optional(),
   waterBoron: number.optional(),
-  /** Of a roof that rain is caught from, m2 as seen from above, and of its barrels, litres; left out where there is none. */
+  /**
+   * Of a roof that rain is caught from, m2 as seen from above, and of its barrels, litres; left out where
+   * there is none.
+   */
   roof: number.optional(),
   barrel: number.optional(),
   /** Days between the waterings that can be kept. */
