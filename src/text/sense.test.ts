@@ -66,12 +66,17 @@ const physical: Rule = ({ evaluation: e }) => [
 
 /** Words that show a number went wrong. */
 const BROKEN = /NaN|Infinity|undefined|null|\[object|-0(?![\d.])|−0(?![\d.])|\b0\.0+ (?!dS)\S| {2}/
+/** A grade of feed: nitrogen, phosphate and potash, percent. */
+const GRADE = /\b[\d.]+-[\d.]+-[\d.]+\b/g
 /** Names as sold hold grain sizes and grades of feed: “2-8 mm”, “46-0-0”. */
 const NAMES = [...MATERIALS, ...DRESSINGS]
   .flatMap((row) => [row.name, shortName(row.id)])
   .sort((a, b) => b.length - a.length)
 const nameless = (text: string) =>
-  NAMES.reduce((rest, name) => rest.replaceAll(new RegExp(escaped(name), 'gi'), 'it'), text)
+  NAMES.reduce((rest, name) => rest.replaceAll(new RegExp(escaped(name), 'gi'), 'it'), text).replaceAll(
+    GRADE,
+    'it',
+  )
 const escaped = (name: string) => name.replaceAll(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 // Tables behind “Why?” may hold noughts.
 const noBrokenWords: Rule = ({ said }) =>

@@ -4,10 +4,10 @@ import { MATERIALS } from '../data'
 import rows from '../data/footprint.json'
 import { draws } from '../testing/draws'
 import { outsideCheck } from '../testing/outsideCheck'
-import { footprintOf } from '.'
+import { carbonFootprint } from '.'
 
 const of = (parts: Record<string, number>, made: number, lime = 0) =>
-  footprintOf(
+  carbonFootprint(
     Object.entries(parts).map(([id, litres]) => ({ id, litres })),
     { made, limeGramsPerLitre: lime },
   )
@@ -62,7 +62,7 @@ describe('the footprint of a mix', () => {
     )
     fc.assert(
       fc.property(parts, fc.double({ min: 0.5, max: 100, noNaN: true }), (list, made) => {
-        const { low, value, high } = footprintOf(list, { made, limeGramsPerLitre: 3 }).perLitre!
+        const { low, value, high } = carbonFootprint(list, { made, limeGramsPerLitre: 3 }).perLitre!
         expect(low).toBeLessThanOrEqual(value)
         expect(value).toBeLessThanOrEqual(high)
       }),

@@ -31,9 +31,9 @@ export interface FootprintPart {
  * garden, feed. Source: beside the figures; parts and lime add up.
  *
  * @example
- * footprintOf([{ id: 'peat_medium', litres: 1 }], { made: 1, limeGramsPerLitre: 0 }).perLitre.value // 0.19
+ * carbonFootprint([{ id: 'peat_medium', litres: 1 }], { made: 1, limeGramsPerLitre: 0 }).perLitre.value // 0.19
  */
-export function footprintOf(
+export function carbonFootprint(
   parts: readonly FootprintPart[],
   { made, limeGramsPerLitre }: { made: Litres; limeGramsPerLitre: number },
 ): { perLitre: Footprint | null; unknown: string[] } {

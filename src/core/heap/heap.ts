@@ -159,9 +159,10 @@ export function heapYield({ litres, dry, carbon, nitrogen }: Heap): HeapYield {
   const { volumeLeft: v, dryLeft: d, nitrogenLeft: n } = L
   const share = (nitrogenLeft: number, dryLeft: number) =>
     dry > 0 ? (nitrogen * nitrogenLeft) / (dry * dryLeft) : 0
-  // What is lost of the dry matter is carbon for the most part: what stays has lost it in that share.
+  // What rots away is plant matter: it has as much carbon as the heap at least, more where soil or ash dilutes the heap.
+  const ofLost = dry > 0 ? Math.max(CARBON, carbon / dry) : CARBON
   const ratio = (nitrogenLeft: number, dryLeft: number) =>
-    Math.max(LEAST_RATIO, (carbon - CARBON * dry * (1 - dryLeft)) / (nitrogen * nitrogenLeft))
+    Math.max(LEAST_RATIO, (carbon - ofLost * dry * (1 - dryLeft)) / (nitrogen * nitrogenLeft))
   return {
     litres: { low: litres * v.low, value: litres * v.value, high: litres * v.high },
     nitrogen: { low: share(n.low, d.high), value: share(n.value, d.value), high: share(n.high, d.low) },

@@ -18,11 +18,10 @@ const MAY_LOSE = 0.3
 
 const costOf = ({ candidate, look }: Found) => candidate.figures.costPerLitre + (look?.dosesPerLitre ?? 0)
 const chanceOf = ({ look }: Found) => look?.chance ?? 0
-const hasPeat = ({ candidate }: Found, tables: Tables) =>
-  candidate.parts.some((p) => {
-    const row = materialIn(tables, p.id)
-    return row?.family === 'peat' && row.id !== 'sphagnum_moss_long'
-  })
+/** Is a material peat? Living sphagnum, which is of its family, is harvested without digging a bog out. */
+export const isPeat = (id: string, tables: Tables): boolean =>
+  materialIn(tables, id)?.family === 'peat' && id !== 'sphagnum_moss_long'
+const hasPeat = ({ candidate }: Found, tables: Tables) => candidate.parts.some((p) => isPeat(p.id, tables))
 
 const weightOf = ({ candidate }: Found) => candidate.figures.drainedDensity
 const hasBag = ({ candidate }: Found) => candidate.parts.some((p) => p.id === 'potting_mix_bagged')

@@ -5,6 +5,7 @@ import { defineLimits } from '@/core/limits'
 import { succeed, type Outcome } from '@/core/outcome'
 import { waterJudged, bandsOf } from '@/core/targets'
 import { asJudged, placeOf, type Garden } from '../garden/garden'
+import { isPeat } from './threeMixes'
 import { tablesOf } from '../garden/tables'
 import type { Job } from '../garden/schemas'
 import { dosePrices } from '../mix/doseCost'
@@ -36,8 +37,8 @@ export const ALIKE_LIMITS = defineLimits({
 
 /** Is there peat in a mix? */
 export const hasPeat = (job: Job, garden: Garden): boolean => {
-  const { materials } = tablesOf(garden)
-  return job.parts.some((p) => materials.find((m) => m.id === p.materialId)?.family === 'peat')
+  const tables = tablesOf(garden)
+  return job.parts.some((p) => isPeat(p.materialId, tables))
 }
 
 const around = (x: number, by: number, band: Band | undefined): Band => {

@@ -1,4 +1,4 @@
-import { footprintOf, type Footprint } from '@/core/footprint'
+import { carbonFootprint, type Footprint } from '@/core/footprint'
 import type { Tables } from '@/core/data'
 import type { Recipe } from '../garden/schemas'
 import { flatOf } from './prepareRecipe'
@@ -9,7 +9,7 @@ import { finishedMixes, linesOf } from './questionOfJob'
 export function mixFootprint(recipe: Recipe, tables: Tables, prepared?: PreparedMix): Footprint | null {
   const flat = flatOf(linesOf(recipe.parts), finishedMixes(recipe.mixes), tables)
   if (!flat.ok) return null
-  const { perLitre, unknown } = footprintOf(
+  const { perLitre, unknown } = carbonFootprint(
     flat.value.parts.map(({ material, parts }) => ({ id: material.material.id, litres: parts })),
     {
       made: flat.value.measured * (1 - flat.value.lossHere),

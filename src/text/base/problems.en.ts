@@ -3,7 +3,15 @@ import type { Note } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import type { FileProblem } from '@/storage/importFile'
 import type { SetAside } from '@/storage/setAside'
-import { doseText, lengthText, pHText, percentText, volumeText, type UnitSystem } from './units'
+import {
+  doseText,
+  lengthText,
+  pHText,
+  percentText,
+  temperatureText,
+  volumeText,
+  type UnitSystem,
+} from './units'
 
 export interface Sentence {
   why: string

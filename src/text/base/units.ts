@@ -155,7 +155,7 @@ export const weightText = (kg: number, units: UnitSystem): string =>
 
 /** A small dose in two figures, a larger one by tenths or hundredths. */
 const dose = (value: number, digits: number) =>
-  value >= 100
+  value >= 100 || value === 0
     ? round(value, 0)
     : value >= 10 ** (1 - digits) || value <= 0
       ? round(value, digits)

@@ -67,5 +67,5 @@ export const raisingText = ({ plan, plants, days, sowFrom, sowTo }: DatedRaising
 export const stageName = (job: Job, crop: string, stage: number): string =>
   `${job.name || crop}: ${stage === 0 ? 'sowing' : 'potting on'}`
 
-export const weeksText = (days: number): string =>
+const weeksText = (days: number): string =>
   days >= 14 ? `${numberText(days / 7)} weeks before` : counted(days, 'day') + ' before'
