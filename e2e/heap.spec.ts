@@ -10,7 +10,7 @@ test('from an empty garden to compost on the shelf: loads, what it lacks, heat, 
     await page.getByRole('combobox', { name: 'What' }).click()
     await page.getByRole('option', { name: what }).click()
     await page.getByLabel('Barrows').fill(barrows)
-    await page.getByRole('button', { name: 'Add a load' }).click()
+    await page.getByRole('button', { name: 'Add a load', exact: true }).click()
   }
   await add('grass clippings', '6')
   await expect(page.getByText(/^Too much green/)).toBeVisible()
@@ -29,7 +29,7 @@ test('from an empty garden to compost on the shelf: loads, what it lacks, heat, 
     await page.getByLabel('Built on').fill('2027-04-01')
     await page.getByLabel('Read on').fill(day)
     await page.getByLabel('Deep inside').fill('60')
-    await page.getByRole('button', { name: 'Note it' }).click()
+    await page.getByRole('button', { name: 'Note it', exact: true }).click()
   }
   await expect(page.getByText(/4\.0 days at 55 °C and above/)).toBeVisible()
   await expect(page.getByText(/Hot for long enough in a closed bin/)).toBeVisible()

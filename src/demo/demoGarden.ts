@@ -1,4 +1,5 @@
 import { PUBLISHED } from '@/core/data'
+import { startingHeap } from '@/model/heap/heaps'
 import { prepareJob } from '@/model/mix/evaluateJob'
 import { lineOf } from '@/model/mix/doses'
 import { quantitiesOf } from '@/model/make/quantities'
@@ -7,6 +8,7 @@ import { shelfItem } from '@/model/garden/shelfEntry'
 import {
   bagKey,
   bedKey,
+  heapKey,
   jobKey,
   PLACE_KEY,
   recordKey,
@@ -21,7 +23,7 @@ import { fillingCards } from '@/model/make/filling'
 import { recordFrom } from '@/model/make/recordFrom'
 import { CLIMATES } from '../core/climate/climates'
 import { demoLog } from './demoLog'
-import type { AnyData, Bag, Bed, BedSpec, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
+import type { AnyData, Bag, Bed, BedSpec, HeapRecord, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
 
 /**
  * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by
@@ -355,6 +357,27 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   }
 }
 
+/** A bay of autumn leaves, grass and strawy manure: hot twice, turned twice, not yet tested for ripeness. */
+const HEAP: HeapRecord = {
+  ...startingHeap('fence-bay', '2026-09-20T10:00:00.000Z', '2026-09-20'),
+  name: 'Bay by the fence',
+  loads: [
+    { id: 'leaves_autumn_dry', litres: 630 },
+    { id: 'grass_clippings', litres: 180 },
+    { id: 'horse_manure_strawy', litres: 270 },
+    { id: 'kitchen_scraps', litres: 90 },
+  ],
+  water: 0,
+  readings: [
+    { on: '2026-09-23', temperature: 52, turned: false },
+    { on: '2026-09-26', temperature: 61, turned: false },
+    { on: '2026-10-01', temperature: 57, turned: true },
+    { on: '2026-10-05', temperature: 58, turned: false },
+    { on: '2026-10-14', temperature: 43, turned: true },
+    { on: '2026-11-08', temperature: 21, turned: false },
+  ],
+}
+
 /** The demo garden's records by key. */
 export function demoGarden(): Map<string, AnyData> {
   const garden = new Map<string, AnyData>([[SETTINGS_KEY, DEFAULT_SETTINGS]])
@@ -366,6 +389,7 @@ export function demoGarden(): Map<string, AnyData> {
     barrel: 500,
   })
   garden.set(bagKey(BAG.id), BAG)
+  garden.set(heapKey(HEAP.id), HEAP)
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
   for (const demo of JOBS) {

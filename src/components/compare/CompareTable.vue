@@ -92,7 +92,7 @@ const firstAlike = computed(() => rows.findIndex((r) => r.alike))
           <th scope="row">{{ row.label }}<TermHint v-if="row.key === 'salts'" term="dS/m" /></th>
           <td v-for="(cell, k) in row.cells" :key="k">
             <strong class="figure">{{ cell.text }}</strong>
-            <small v-if="cell.open" class="open">{{ says.labelAllows(cell.open) }}</small>
+            <small v-if="cell.open" class="open">{{ cell.open }}</small>
           </td>
         </tr>
         <tr>

@@ -1,6 +1,6 @@
 import rows from '../data/heapInputs.json'
 import type { Fraction, Kilograms, Litres } from '../units'
-import { HEAP_LIMITS as L } from './limits'
+import { HEAP_LEFT, HEAP_LIMITS as L } from './limits'
 
 interface Spread {
   low: number
@@ -156,7 +156,7 @@ export interface HeapYield {
  * heapYield(heapOf([{ id: 'leaves_autumn_dry', litres: 1000 }])).litres.value // 500
  */
 export function heapYield({ litres, dry, carbon, nitrogen }: Heap): HeapYield {
-  const { volumeLeft: v, dryLeft: d, nitrogenLeft: n } = L
+  const { volume: v, dry: d, nitrogen: n } = HEAP_LEFT
   const share = (nitrogenLeft: number, dryLeft: number) =>
     dry > 0 ? (nitrogen * nitrogenLeft) / (dry * dryLeft) : 0
   // What rots away is plant matter: it has as much carbon as the heap at least, more where soil or ash dilutes the heap.
@@ -168,7 +168,12 @@ export function heapYield({ litres, dry, carbon, nitrogen }: Heap): HeapYield {
     nitrogen: { low: share(n.low, d.high), value: share(n.value, d.value), high: share(n.high, d.low) },
     carbonToNitrogen:
       nitrogen > 0
-        ? { low: ratio(n.high, d.low), value: ratio(n.value, d.value), high: ratio(n.low, d.high) }
+        ? {
+            low: ratio(n.high, d.low),
+            value: ratio(n.value, d.value),
+            // Carbon leaves a heap faster than nitrogen does: what it comes to is never browner than what went on.
+            high: Math.max(ratio(n.value, d.value), Math.min(carbon / nitrogen, ratio(n.low, d.high))),
+          }
         : null,
   }
 }

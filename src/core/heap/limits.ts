@@ -76,7 +76,14 @@ export const HEAP_LIMITS = defineLimits({
     unit: 'germination index',
     source: 'Zucconi et al. 1981 (from memory)',
   },
-  volumeLeft: { value: 0.5, low: 0.35, high: 0.65, unit: 'of the volume heaped', source: NRAES },
-  dryLeft: { value: 0.55, low: 0.4, high: 0.7, unit: 'of the dry matter', source: NRAES },
-  nitrogenLeft: { value: 0.7, low: 0.45, high: 0.9, unit: 'of the nitrogen', source: NRAES },
 })
+
+/**
+ * What is left of a heap once it is ripe, shares of what it was built of; they bring the range of what it comes to.
+ * Source: NRAES-54, On-Farm Composting Handbook, Rynk 1992 (from memory).
+ */
+export const HEAP_LEFT = {
+  volume: { low: 0.35, value: 0.5, high: 0.65 },
+  dry: { low: 0.4, value: 0.55, high: 0.7 },
+  nitrogen: { low: 0.45, value: 0.7, high: 0.9 },
+}

@@ -50,6 +50,10 @@ function purposeQuestion({ bed, crops, situation }: MixQuestion): PurposeQuestio
 /** Materials and parts of a first offer: what hands measure without losing count. Source: common practice. */
 const RULES = { maxMaterials: 4, maxParts: USUAL_MOST_PARTS, oneGrade: true } as const
 
+/** Frames of the question's purpose that materials can fill, none of them with a bag. */
+export const framesWith = (question: MixQuestion, ids: readonly string[], tables: Tables): Frame[] =>
+  framesFor(purposeQuestion(question)).filter((frame) => !opensABag(frame) && canFill(frame, ids, tables))
+
 /** Recipes looked at, and those of them that get their chance: three are offered. Source: our assumption. */
 const LOOKS = 8
 const CHANCES = 3

@@ -40,6 +40,12 @@ describe('a mix without peat that behaves like one with it', () => {
     if (!found.ok) throw new Error(found.problem.code)
     const best = found.value.found.find((f) => f.look)!
     for (const { id } of best.candidate.parts) expect(materialById(id)?.family).not.toBe('peat')
+    // Common practice: worm compost and manure are strong, no part to fill a pot with.
+    const { parts } = best.candidate
+    const strong = parts
+      .filter((p) => /^(vermicompost|manure)/.test(p.id))
+      .reduce((sum, p) => sum + p.parts, 0)
+    expect(strong / parts.reduce((sum, p) => sum + p.parts, 0)).toBeLessThanOrEqual(0.25)
     const after = afterFinding(peaty, best.candidate, best.look!.feeds)
     const before = mixFootprint(peaty, PUBLISHED)
     const then = mixFootprint(after, PUBLISHED)

@@ -5,6 +5,7 @@ import { defineLimits } from '@/core/limits'
 import { succeed, type Outcome } from '@/core/outcome'
 import { waterJudged, bandsOf } from '@/core/targets'
 import { asJudged, placeOf, type Garden } from '../garden/garden'
+import { framesWith } from './firstOffers'
 import { isPeat } from './threeMixes'
 import { tablesOf } from '../garden/tables'
 import type { Job } from '../garden/schemas'
@@ -60,8 +61,8 @@ export function alike(targets: FinderTargets, e: Evaluation, water: number): Fin
 }
 
 /**
- * The finder's question for a mix without peat that behaves like that of a job, from every material there is. Errors: those of
- * the job's own evaluation and of its bed.
+ * The finder's question for a mix without peat that behaves like that of a job, from every material there is. Errors:
+ * those of the job's own evaluation and of its bed.
  */
 export function withoutPeatRequest(garden: Garden, job: Job): Outcome<FindRequest> {
   const place = placeOf(garden)
@@ -78,9 +79,16 @@ export function withoutPeatRequest(garden: Garden, job: Job): Outcome<FindReques
     easyWater: null,
   })
   if (!problem.ok) return problem
+  // Put together as its purpose asks; freely where every such mix is built on peat.
+  const ids = shelf.value.map((m) => m.material.material.id).filter((id) => !isPeat(id, tables))
+  const frames = framesWith(question, ids, tables)
   const water = waterJudged(answer.value.mix, bandsOf(targetsOf(question)))
   return succeed({
-    problem: { ...problem.value, targets: alike(problem.value.targets, answer.value, water) },
+    problem: {
+      ...problem.value,
+      ...(frames.length > 0 ? { frames } : {}),
+      targets: alike(problem.value.targets, answer.value, water),
+    },
     question,
     prices: dosePrices(garden),
   })

@@ -38,6 +38,19 @@ describe('raising the plants of a job', () => {
     expect(plan.seeds).toBeGreaterThan(plants)
     expect(sowFrom <= days[0]!.on && days[0]!.on <= sowTo).toBe(true)
   })
+  test('once the last day to sow is past, it says when plants sown today can go out', () => {
+    const on = (today: string) => {
+      const answer = raisingOf(garden, { ...peppers, mixOn: '2027-05-20' }, today)!
+      if (!answer.ok) throw new Error(answer.problem.code)
+      return answer.value
+    }
+    const { sowTo, plan } = on('2027-01-10')
+    expect(on(sowTo).earliest).toBeNull()
+    const nextDay = new Date(Date.parse(sowTo) + 86_400_000).toISOString().slice(0, 10)
+    const { earliest } = on(nextDay)
+    // As many days after sowing as the plan has.
+    expect(Date.parse(earliest!) - Date.parse(nextDay)).toBe(plan.dates[0]!.before * 86_400_000)
+  })
   test('a stage as a job holds the mix of its cells, and is a job that can be kept', () => {
     for (const tray of TRAYS) {
       const stage = { tray, cells: tray.cells === 1 ? 1 : 30, trays: 2, litres: 1, litresForHundred: 1 }

@@ -23,7 +23,10 @@ export function raisedOf(cropId: string | null): Raised | null {
   return emergence && weeks > 0 ? { emergence, weeks } : null
 }
 
-/** From so many weeks on plants are potted on once, and from more on they begin in an open tray. Source: common practice. */
+/**
+ * From so many weeks on plants are potted on once, and from more on they begin in an open tray. Source: common
+ * practice.
+ */
 const POTTED_ON_FROM = 6
 const IN_TRAY_FROM = 8
 
@@ -59,11 +62,13 @@ export interface DatedRaising {
   days: { step: RaisingStep; on: string }[]
   sowFrom: string
   sowTo: string
+  /** The day plants sown today can go out; null while they can still be sown for the day planned. */
+  earliest: string | null
 }
 
 /**
- * Raising the plants of a job for the day they are planted. Null where its crop is not raised, or nothing is to be planted.
- * Errors: those of `raisingPlan`. `today` is an ISO day.
+ * Raising the plants of a job for the day they are planted. Null where its crop is not raised, or nothing is to be
+ * planted. Errors: those of `raisingPlan`. `today` is an ISO day.
  */
 export function raisingOf(garden: Garden, job: Job, today: string): Outcome<DatedRaising> | null {
   const raised = raisedOf(job.cropId)
@@ -81,6 +86,10 @@ export function raisingOf(garden: Garden, job: Job, today: string): Outcome<Date
       days: plan.value.dates.map(({ step, before: days }) => ({ step, on: before(days) })),
       sowFrom: before(plan.value.sowBetween.early),
       sowTo: before(plan.value.sowBetween.late),
+      earliest:
+        before(plan.value.sowBetween.late) < today
+          ? formatISO(addDays(parseISO(today), plan.value.dates[0]!.before), { representation: 'date' })
+          : null,
     },
   }
 }

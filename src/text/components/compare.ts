@@ -6,7 +6,6 @@ export const compareTable = {
   solids: 'solids',
   water: 'water',
   air: 'air',
-  labelAllows: (open: Shown) => `label allows ${open}`,
   putOnTheBench: (name: Shown) => `Use ${name}`,
   rowsInGreyDifferBy: 'Rows in grey differ too little to notice.',
 }

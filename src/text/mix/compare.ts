@@ -58,7 +58,10 @@ export const comparedRows = (compared: readonly Compared[], units: UnitSystem): 
         const range = open[i]
         return {
           text: v === null ? '–' : write(v, units),
-          open: range && v !== null ? `${write(range.low, units)} to ${write(range.high, units)}` : '',
+          open:
+            range && v !== null
+              ? `${key === 'footprint' ? 'sources give' : 'label allows'} ${write(range.low, units)} to ${write(range.high, units)}`
+              : '',
         }
       }),
     }

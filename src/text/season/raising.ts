@@ -1,7 +1,7 @@
 import type { RaisingStage, RaisingStep, TrayId } from '@/core/raising'
 import type { Job } from '@/model/garden/schemas'
 import type { DatedRaising } from '@/model/season/raising'
-import { counted, numberText } from '../base/counted'
+import { counted } from '../base/counted'
 import { dayText, shortDayText } from '../base/dates'
 import { volumeText, type UnitSystem } from '../base/units'
 
@@ -63,9 +63,10 @@ export function stageText(
 export const raisingText = ({ plan, plants, days, sowFrom, sowTo }: DatedRaising): string =>
   `For ${counted(plants, 'plant')} on ${dayText(days.at(-1)!.on)}: sow ${counted(plan.seeds, 'seed')} between ${shortDayText(sowFrom)} and ${shortDayText(sowTo)}.`
 
+/** Where the days to sow are past: "Those days are past: sown today, they can go out on 14 Feb 2027."; empty before. */
+export const pastText = ({ earliest }: DatedRaising): string =>
+  earliest === null ? '' : `Those days are past. Sown today, the plants can go out on ${dayText(earliest)}.`
+
 /** What a stage is called as a job: "Leek: sowing". */
 export const stageName = (job: Job, crop: string, stage: number): string =>
   `${job.name || crop}: ${stage === 0 ? 'sowing' : 'potting on'}`
-
-const weeksText = (days: number): string =>
-  days >= 14 ? `${numberText(days / 7)} weeks before` : counted(days, 'day') + ' before'

@@ -1,6 +1,8 @@
 import { HEAP_INPUTS, litresForCarbon, waterForMoisture, type Heap, type HeapFault } from '@/core/heap'
+import type { HeapRecord } from '@/model/garden/schemas'
 import type { HeapAnswer } from '@/model/heap/heaps'
 import { counted, numberText } from '../base/counted'
+import { dayText } from '../base/dates'
 import { percentText, temperatureText, volumeText, type UnitSystem } from '../base/units'
 
 /** What goes on a heap, as growers say it. */
@@ -72,6 +74,10 @@ export function faultText(fault: HeapFault, heap: Heap, units: UnitSystem): stri
       return 'Too small to heat: it rots cold, which takes a year.'
   }
 }
+
+/** "6 Apr: 60 °C, turned". */
+export const readingText = ({ on, temperature, turned }: HeapRecord['readings'][number], units: UnitSystem) =>
+  `${dayText(on)}: ${temperatureText(temperature, units)}${turned ? ', turned' : ''}`
 
 /** What readings of its heat say. */
 export function heatText(

@@ -15,6 +15,7 @@ export const heapView = {
   what: 'What',
   addLoad: 'Add a load',
   removeLoad: (name: Shown) => `Remove ${name}`,
+  removeReading: (day: Shown) => `Remove the reading of ${day}`,
   water: 'Water poured over it',
   heat: 'Heat',
   heatSays: 'readings and turns',
@@ -34,5 +35,18 @@ export const heapView = {
     'It is on the shelf: its nitrogen follows what went on it, the rest is as compost is. Test its pH and salts.',
   remove: 'Remove the heap',
   cautions: 'Before you turn it',
+  /** What a step back undoes. */
+  did: {
+    begin: 'beginning a heap',
+    name: 'naming the heap',
+    built: 'the day it was built',
+    load: 'adding a load',
+    unload: 'removing a load',
+    water: 'water poured over the heap',
+    read: 'noting a reading',
+    unread: 'removing a reading',
+    rise: 'the rise in a flask',
+    cress: 'the cress index',
+  },
   loadsOf: (name: Shown, litres: Shown) => `${name}, ${litres}`,
 }

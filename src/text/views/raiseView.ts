@@ -10,6 +10,13 @@ export const raiseView = {
   stays: 'nothing: it stays in the first',
   warmthOfSeed: 'Warmth until it is up',
   warmth: 'Warmth after that',
+  /** What a step back undoes. */
+  did: {
+    first: 'what it is sown in',
+    second: 'what it is potted on into',
+    warmthOfSeed: 'the warmth for the seed',
+    warmth: 'the warmth of the seedlings',
+  },
   best: (low: Shown, high: Shown) => `best ${low} to ${high}`,
   howWarm: 'night and day together',
   dates: 'From seed to planting out',

@@ -114,7 +114,7 @@ const anyGood = computed(() => compared.value.some((c) => c.answer.ok))
 const peatFree = useWithoutPeat(inHand, words.withoutPeatName)
 /** A mix just found comes first beside the one on the bench. */
 const beside = (id: string) =>
-  (chosen.value = ['bench', id, ...taken.value.map((s) => s.id).filter((c) => c !== 'bench')].slice(0, MOST))
+  (chosen.value = [...new Set(['bench', id, ...taken.value.map((s) => s.id)])].slice(0, MOST))
 const changes = computed(() => {
   const now = compared.value.find((c) => c.rival.id === 'bench')
   const then = compared.value.find((c) => c.rival.name === words.withoutPeatName)

@@ -19,6 +19,7 @@ import { problemText } from '@/text/base/problems.en'
 import { temperatureText } from '@/text/base/units'
 import {
   RAISING_STEP_NAMES,
+  pastText,
   raisingText,
   stageName,
   stageText,
@@ -50,10 +51,10 @@ const set = (change: Partial<Raising>, what: string) =>
     type: 'job/raising',
     jobId,
     raising: { ...raising.value, ...change },
-    what: what.toLowerCase(),
+    what,
   })
 const setSecond = (id: string | null) =>
-  id && set({ second: id === STAYS ? null : (id as Raising['second']) }, words.second)
+  id && set({ second: id === STAYS ? null : (id as Raising['second']) }, words.did.second)
 const stages = computed(() =>
   (dated.value?.plan.stages ?? []).map((stage, i) => ({
     stage,
@@ -99,7 +100,7 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
           :label="words.first"
           :model-value="raising.first"
           :options="firsts"
-          @update:model-value="$event && set({ first: $event }, words.first)"
+          @update:model-value="$event && set({ first: $event }, words.did.first)"
         />
         <ChoiceField
           :label="words.second"
@@ -119,7 +120,9 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
               temperatureText(raised.emergence.bestHigh, units),
             )
           "
-          @update:model-value="set({ warmthOfSeed: Math.min(45, Math.max(0, $event)) }, words.warmthOfSeed)"
+          @update:model-value="
+            set({ warmthOfSeed: Math.min(45, Math.max(0, $event)) }, words.did.warmthOfSeed)
+          "
         />
         <QuantityField
           :label="words.warmth"
@@ -127,27 +130,27 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
           :units="units"
           :model-value="raising.warmth"
           :hint="words.howWarm"
-          @update:model-value="set({ warmth: Math.min(45, Math.max(0, $event)) }, words.warmth)"
+          @update:model-value="set({ warmth: Math.min(45, Math.max(0, $event)) }, words.did.warmth)"
         />
       </div>
     </section>
     <section v-if="dated" aria-labelledby="raise-dates">
       <h2 id="raise-dates">{{ words.dates }}</h2>
-      <p class="lead" role="status">{{ raisingText(dated) }}</p>
-      <TimeStrip :items="strip" :today="today" :least="30" :label="words.steps" />
+      <p class="lead" role="status">{{ raisingText(dated) }} {{ pastText(dated) }}</p>
+      <TimeStrip class="strip" :items="strip" :today="today" :least="30" :label="words.steps" />
       <ol class="plain">
         <li v-for="d in dated.days" :key="d.step" class="step">
           <strong>{{ shortDayText(d.on) }}: {{ RAISING_STEP_NAMES[d.step] }}</strong>
-          <span class="soft"> {{ stepText(d.step) }}</span>
+          <span class="soft">{{ stepText(d.step) }}</span>
         </li>
       </ol>
       <h2>{{ words.mixes }}</h2>
       <p class="soft">{{ words.mixSays }}</p>
       <ul class="plain">
         <li v-for="s in stages" :key="s.name" class="stage">
-          <p>
+          <span>
             <strong>{{ s.name }}</strong>: {{ s.says }}.
-          </p>
+          </span>
           <Button
             :label="words.makeJob"
             :aria-label="words.makeJobOf(s.name)"
@@ -170,15 +173,29 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
 .lead {
   font-size: 1.15rem;
 }
+.strip {
+  margin-bottom: 14px;
+}
 .step,
 .stage {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
 }
-.stage p {
-  margin: 0 0 4px;
+.stage {
+  flex-wrap: nowrap;
+  align-items: center;
+  justify-content: space-between;
+}
+h2:not(:first-child) {
+  margin-top: 20px;
 }
 @media (max-width: 760px) {
+  .stage {
+    flex-wrap: wrap;
+  }
   .pair {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -16,7 +16,7 @@ import type { HeapRecord } from '@/model/garden/schemas'
 import { compostOf, heapAnswer, startingHeap } from '@/model/heap/heaps'
 import { useGarden } from '@/stores/garden'
 import { cautionById } from '@/text/base/cautions'
-import { isDay, isoDay } from '@/text/base/dates'
+import { dayText, isDay, isoDay } from '@/text/base/dates'
 import { volumeText } from '@/text/base/units'
 import {
   BARROW,
@@ -25,6 +25,7 @@ import {
   heapChoices,
   heapLine,
   heatText,
+  readingText,
   ripeText,
   yieldText,
 } from '@/text/shelf/heap'
@@ -41,17 +42,17 @@ const today = isoDay(new Date())
 const CAUTIONS = [cautionById('moulds'), cautionById('legionella'), cautionById('manure')]
 
 const set = (change: Partial<HeapRecord>, what: string) =>
-  heap.value && garden.run({ type: 'heap/set', heap: { ...heap.value, ...change }, what: what.toLowerCase() })
+  heap.value && garden.run({ type: 'heap/set', heap: { ...heap.value, ...change }, what })
 function begin() {
   const one = startingHeap(crypto.randomUUID(), new Date().toISOString(), today)
-  garden.run({ type: 'heap/set', heap: one, what: words.begin.toLowerCase() })
+  garden.run({ type: 'heap/set', heap: one, what: words.did.begin })
   chosen.value = one.id
 }
 const load = ref<string | null>(null)
 const barrows = ref(1)
 function addLoad() {
   if (!load.value || !(barrows.value > 0) || !heap.value) return
-  set({ loads: [...heap.value.loads, { id: load.value, litres: barrows.value * BARROW }] }, words.addLoad)
+  set({ loads: [...heap.value.loads, { id: load.value, litres: barrows.value * BARROW }] }, words.did.load)
 }
 const reading = ref({ on: today, temperature: NaN, turned: false })
 const canNote = computed(
@@ -59,7 +60,7 @@ const canNote = computed(
 )
 function note() {
   if (!canNote.value || !heap.value) return
-  set({ readings: [...heap.value.readings, { ...reading.value }] }, words.addReading)
+  set({ readings: [...heap.value.readings, { ...reading.value }] }, words.did.read)
   reading.value = { ...reading.value, temperature: NaN, turned: false }
 }
 const kept = ref(false)
@@ -70,7 +71,8 @@ function toShelf() {
   garden.run({ type: 'ownMaterial/set', material })
   kept.value = true
 }
-const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
+/** An emptied field holds no number. */
+const orNone = (x: number) => (Number.isNaN(x) ? null : x)
 </script>
 
 <template>
@@ -95,13 +97,13 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
             :model-value="heap.name"
             :placeholder="words.unnamed"
             :most="LONGEST_NAME"
-            @update:model-value="set({ name: $event }, words.heapName)"
+            @update:model-value="set({ name: $event }, words.did.name)"
           />
           <TextField
             :label="words.builtOn"
             type="date"
             :model-value="heap.builtOn"
-            @update:model-value="isDay($event) && set({ builtOn: $event }, words.builtOn)"
+            @update:model-value="isDay($event) && set({ builtOn: $event }, words.did.built)"
           />
         </div>
         <h2>{{ words.loads }}</h2>
@@ -112,11 +114,11 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
               icon="pi pi-trash"
               text
               :aria-label="words.removeLoad(HEAP_NAMES[l.id] ?? l.id)"
-              @click="set({ loads: heap.loads.filter((_, k) => k !== i) }, words.loads)"
+              @click="set({ loads: heap.loads.filter((_, k) => k !== i) }, words.did.unload)"
             />
           </li>
         </ul>
-        <div class="pair">
+        <div class="pair adding">
           <ChoiceField v-model="load" :label="words.what" :options="heapChoices" />
           <QuantityField v-model="barrows" :label="words.barrows" quantity="number" :units="units" />
         </div>
@@ -127,7 +129,7 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
           quantity="volume"
           :units="units"
           :model-value="heap.water"
-          @update:model-value="set({ water: Math.max(0, $event) }, words.water)"
+          @update:model-value="set({ water: Math.max(0, $event) }, words.did.water)"
         />
       </section>
       <section aria-live="polite">
@@ -139,6 +141,17 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
         <FoldBox id="heap-heat" :title="words.heat" :says="words.heatSays">
           <HeatCourse :built-on="heap.builtOn" :readings="heap.readings" :units="units" />
           <p v-for="line in heatText(answer.heat, units)" :key="line">{{ line }}</p>
+          <ul v-if="heap.readings.length" class="plain">
+            <li v-for="(r, i) in heap.readings" :key="i" class="row load">
+              <span>{{ readingText(r, units) }}</span>
+              <Button
+                icon="pi pi-trash"
+                text
+                :aria-label="words.removeReading(dayText(r.on))"
+                @click="set({ readings: heap.readings.filter((_, k) => k !== i) }, words.did.unread)"
+              />
+            </li>
+          </ul>
           <div class="pair">
             <TextField v-model="reading.on" :label="words.on" type="date" />
             <QuantityField
@@ -162,7 +175,7 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
               optional
               :hint="words.riseHint"
               :model-value="heap.rise ?? NaN"
-              @update:model-value="set({ rise: kept2($event) }, words.rise)"
+              @update:model-value="set({ rise: orNone($event) }, words.did.rise)"
             />
             <QuantityField
               :label="words.cress"
@@ -171,12 +184,12 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
               optional
               :hint="words.cressHint"
               :model-value="heap.cress ?? NaN"
-              @update:model-value="set({ cress: kept2($event) }, words.cress)"
+              @update:model-value="set({ cress: orNone($event) }, words.did.cress)"
             />
           </div>
           <p v-if="answer.ripe">{{ ripeText(answer.ripe) }}</p>
         </FoldBox>
-        <div class="row">
+        <div class="row end">
           <Button
             v-if="heap.loads.length"
             :label="words.toShelf"
@@ -198,6 +211,15 @@ const kept2 = (x: number) => (Number.isNaN(x) ? null : x)
   grid-template-columns: 1fr 1.2fr;
   gap: 32px;
   margin-top: 14px;
+}
+h2 {
+  margin: 18px 0 4px;
+}
+.adding {
+  margin: 14px 0 10px;
+}
+.end {
+  margin-top: 18px;
 }
 .load {
   justify-content: space-between;
