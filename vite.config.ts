@@ -4,6 +4,7 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { checkTables } from './scripts/lib/checkTables'
 import { limitsByValue } from './scripts/lib/limitsByValue'
+import { withoutRipple } from './scripts/lib/withoutRipple'
 import { zodWithoutJsonSchema } from './scripts/lib/zodWithoutJsonSchema'
 
 /** The server swaps this text for a fresh nonce in every page it sends. */
@@ -56,6 +57,7 @@ export default defineConfig({
     checkTables(fileURLToPath(new URL('./src/core/data', import.meta.url))),
     limitsByValue,
     zodWithoutJsonSchema,
+    withoutRipple,
     offline,
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },

@@ -368,16 +368,20 @@ test(
   },
 )
 
-test('a job keeps its bed when the list loses it, and can put one back', async ({ page }) => {
-  await openGarden(page, '/my')
-  await startJob(page, 'Oval tub')
-  await page.getByLabel('Name', { exact: true }).fill('Old bath')
-  await page.getByRole('link', { name: 'Beds' }).click()
-  await expect(page.getByRole('button', { name: /Old bath/ })).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'What it was filled with' })).toBeVisible()
-  await page.getByRole('button', { name: 'Remove' }).click()
-  await expect(page.getByText('No beds yet.')).toBeVisible()
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
-  await page.getByRole('link', { name: /Old bath/ }).click()
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Old bath')
-})
+test(
+  'a job keeps its bed when the list loses it, and can put one back',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/my')
+    await startJob(page, 'Oval tub')
+    await page.getByLabel('Name', { exact: true }).fill('Old bath')
+    await page.getByRole('link', { name: 'Beds' }).click()
+    await expect(page.getByRole('button', { name: /Old bath/ })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'What it was filled with' })).toBeVisible()
+    await page.getByRole('button', { name: 'Remove' }).click()
+    await expect(page.getByText('No beds yet.')).toBeVisible()
+    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
+    await page.getByRole('link', { name: /Old bath/ }).click()
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Old bath')
+  },
+)

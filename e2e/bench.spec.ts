@@ -79,24 +79,28 @@ test('a letter makes a next move, its figures come true, and undo gives it back'
   await expect(glanceAt(page, 'Air after draining')).not.toHaveText(before)
 })
 
-test('what stands out is said with its numbers, answered with a reason, and said again', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/leeks/mix')
-  const list = page.getByRole('region', { name: 'What stands out' })
-  await expect(list).toContainText(
-    'Too little air: 6 % after draining where 7 % is the least wanted, in 7.5 cm of depth.',
-  )
-  const foot = list.getByRole('listitem').filter({ hasText: 'Too little air' })
-  await foot.getByRole('button', { name: /I know, because/ }).click()
-  await page.keyboard.type('They stand on damp sand')
-  await page.keyboard.press('Enter')
-  await expect(list.getByText('Answered (1)')).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await list.getByText('Answered (1)').click()
-  await expect(list).toContainText('You: They stand on damp sand')
-  await list.getByRole('button', { name: 'Say it again' }).click()
-  await expect(list.getByText('Answered')).toHaveCount(0)
-})
+test(
+  'what stands out is said with its numbers, answered with a reason, and said again',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/leeks/mix')
+    const list = page.getByRole('region', { name: 'What stands out' })
+    await expect(list).toContainText(
+      'Too little air: 6 % after draining where 7 % is the least wanted, in 7.5 cm of depth.',
+    )
+    const foot = list.getByRole('listitem').filter({ hasText: 'Too little air' })
+    await foot.getByRole('button', { name: /I know, because/ }).click()
+    await page.keyboard.type('They stand on damp sand')
+    await page.keyboard.press('Enter')
+    await expect(list.getByText('Answered (1)')).toBeVisible()
+    await saved(page)
+    await page.reload()
+    await list.getByText('Answered (1)').click()
+    await expect(list).toContainText('You: They stand on damp sand')
+    await list.getByRole('button', { name: 'Say it again' }).click()
+    await expect(list.getByText('Answered')).toHaveCount(0)
+  },
+)
 
 test(
   'a feed has its place: in the batches, in the top at filling, held back for the season',
@@ -139,25 +143,29 @@ test(
   },
 )
 
-test('lime: offered where it lacks, in grams and spoons for the job and a bucketful', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/mix')
-  const lime = page.getByRole('region', { name: 'Lime', exact: true })
-  await expect(lime).toContainText(/Ground limestone: \d+ g in all; .*spoons?.* for 10 L/)
-  await lime.getByRole('button', { name: 'None' }).click()
-  await expect(lime).not.toContainText('in all')
-  // Compost brings lime of its own: without it the peat is too acid.
-  const less = page.getByRole('button', { name: 'A whole part less Green-waste compost' })
-  await less.click()
-  await less.click()
-  await expect(less).toHaveCount(0)
-  await lime.getByRole('button', { name: /^Give [\d.]+ g\/L of lime$/ }).click()
-  await expect(lime).toContainText(/Ground dolomite: \d+ g in all/)
-  await expect(page.getByRole('region', { name: 'pH in six weeks' }).locator('.figure')).toHaveText('6.2')
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(lime.getByRole('button', { name: /^Give/ })).toBeVisible()
-})
+test(
+  'lime: offered where it lacks, in grams and spoons for the job and a bucketful',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/mix')
+    const lime = page.getByRole('region', { name: 'Lime', exact: true })
+    await expect(lime).toContainText(/Ground limestone: \d+ g in all; .*spoons?.* for 10 L/)
+    await lime.getByRole('button', { name: 'None' }).click()
+    await expect(lime).not.toContainText('in all')
+    // Compost brings lime of its own: without it the peat is too acid.
+    const less = page.getByRole('button', { name: 'A whole part less Green-waste compost' })
+    await less.click()
+    await less.click()
+    await expect(less).toHaveCount(0)
+    await lime.getByRole('button', { name: /^Give [\d.]+ g\/L of lime$/ }).click()
+    await expect(lime).toContainText(/Ground dolomite: \d+ g in all/)
+    await expect(page.getByRole('region', { name: 'pH in six weeks' }).locator('.figure')).toHaveText('6.2')
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(lime.getByRole('button', { name: /^Give/ })).toBeVisible()
+  },
+)
 
-test('the shelf is pressed or dragged onto the bench', async ({ page }) => {
+test('the shelf is pressed or dragged onto the bench', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/pear/mix')
   const strip = page.getByRole('list', { name: 'On your shelf' })
   await expect(strip).toContainText('Green-waste compost')
@@ -302,37 +310,41 @@ test(
   },
 )
 
-test('a recipe goes by link and by file to another garden; a broken one is told', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/fig/mix')
-  await page.getByRole('button', { name: 'Share' }).click()
-  await page.getByLabel('Note').fill('Stood two winters')
-  const link = await page.getByLabel('A link that carries the whole recipe').inputValue()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save as a file' }).click()
-  const file = await readFile((await (await download).path())!, 'utf8')
-  expect(JSON.parse(file)).toMatchObject({ format: 'open-bed-recipe', note: 'Stood two winters' })
+test(
+  'a recipe goes by link and by file to another garden; a broken one is told',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/mix')
+    await page.getByRole('button', { name: 'Share' }).click()
+    await page.getByLabel('Note').fill('Stood two winters')
+    const link = await page.getByLabel('A link that carries the whole recipe').inputValue()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Save as a file' }).click()
+    const file = await readFile((await (await download).path())!, 'utf8')
+    expect(JSON.parse(file)).toMatchObject({ format: 'open-bed-recipe', note: 'Stood two winters' })
 
-  await page.goto(link)
-  const card = page.getByRole('article')
-  await expect(card).toContainText('2 loam')
-  await expect(card).toContainText('Stood two winters')
-  await page.getByRole('button', { name: 'Begin a job with it' }).click()
-  await expect(page).toHaveURL(/\/my\/jobs\/.*mix$/)
-  await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
+    await page.goto(link)
+    const card = page.getByRole('article')
+    await expect(card).toContainText('2 loam')
+    await expect(card).toContainText('Stood two winters')
+    await page.getByRole('button', { name: 'Begin a job with it' }).click()
+    await expect(page).toHaveURL(/\/my\/jobs\/.*mix$/)
+    await expect(page.getByRole('group', { name: /Pumice/ })).toBeVisible()
 
-  await page.goto(`${link.slice(0, -12)}`)
-  await expect(page.getByText('This is not a recipe of Open Bed.')).toBeVisible()
-  await page.getByLabel('Recipe file', { exact: true }).setInputFiles({
-    name: 'x.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(file.replace('"twelfths": 24', '"twelfths": "two"')),
-  })
-  await expect(page.getByText(/damaged at “recipe.parts.\d.twelfths”/)).toBeVisible()
-  await page
-    .getByLabel('Recipe file', { exact: true })
-    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(file) })
-  await expect(card).toContainText('2 loam')
-})
+    await page.goto(`${link.slice(0, -12)}`)
+    await expect(page.getByText('This is not a recipe of Open Bed.')).toBeVisible()
+    await page.getByLabel('Recipe file', { exact: true }).setInputFiles({
+      name: 'x.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(file.replace('"twelfths": 24', '"twelfths": "two"')),
+    })
+    await expect(page.getByText(/damaged at “recipe.parts.\d.twelfths”/)).toBeVisible()
+    await page
+      .getByLabel('Recipe file', { exact: true })
+      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(file) })
+    await expect(card).toContainText('2 loam')
+  },
+)
 
 test(
   'mixes are held side by side, what differs first, with their season',
@@ -506,7 +518,7 @@ test(
   },
 )
 
-test('the printed recipe says what goes in and what it will do', async ({ page }) => {
+test('the printed recipe says what goes in and what it will do', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   await page.emulateMedia({ media: 'print' })
   const card = page.locator('article.card')
@@ -600,18 +612,22 @@ test(
   },
 )
 
-test('a set amount is made whatever the containers take, by the mark if wanted', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/containers')
-  await page.getByRole('button', { name: 'A set amount' }).click()
-  await page.getByLabel('Mix to make, loose').fill('0')
-  await expect(field(page, 'Mix to make, loose')).toContainText('more than 0')
-  await page.getByLabel('Mix to make, loose').fill('1.5 cu ft')
-  await expect(field(page, 'Mix to make, loose')).toContainText('= 42.5 L')
-  await page.getByLabel('Mix to make, loose').fill('40')
-  await station(page, 'Buy')
-  await page.getByRole('combobox', { name: 'Round to whole buckets' }).click()
-  await page.getByRole('option', { name: 'Exactly, by the mark' }).click()
-  await expect(page.getByText('40 L', { exact: true }).first()).toBeVisible()
-  await station(page, 'Make')
-  await expect(page.getByText(/L by the mark/).first()).toBeVisible()
-})
+test(
+  'a set amount is made whatever the containers take, by the mark if wanted',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/containers')
+    await page.getByRole('button', { name: 'A set amount' }).click()
+    await page.getByLabel('Mix to make, loose').fill('0')
+    await expect(field(page, 'Mix to make, loose')).toContainText('more than 0')
+    await page.getByLabel('Mix to make, loose').fill('1.5 cu ft')
+    await expect(field(page, 'Mix to make, loose')).toContainText('= 42.5 L')
+    await page.getByLabel('Mix to make, loose').fill('40')
+    await station(page, 'Buy')
+    await page.getByRole('combobox', { name: 'Round to whole buckets' }).click()
+    await page.getByRole('option', { name: 'Exactly, by the mark' }).click()
+    await expect(page.getByText('40 L', { exact: true }).first()).toBeVisible()
+    await station(page, 'Make')
+    await expect(page.getByText(/L by the mark/).first()).toBeVisible()
+  },
+)

@@ -89,20 +89,24 @@ test('each screen begins with what most need; the rest is under headings', async
   }
 })
 
-test('a heading that was opened is open the next time, and in another job', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/fig/containers')
-  await page.getByText('Size, holes and layers').click()
-  const sides = page.getByText('Name, holes, sides and filling')
-  await expect(page.getByLabel('Sides of')).toBeHidden()
-  await sides.click()
-  await expect(page.getByLabel('Sides of')).toBeVisible()
-  await openGarden(page, '/demo/jobs/peppers-27/containers')
-  await expect(page.getByLabel('Sides of')).toBeVisible()
-  // A size that cannot be is seen, though its heading is closed again.
-  await sides.click()
-  await page.reload()
-  await expect(page.getByLabel('Sides of')).toBeHidden()
-})
+test(
+  'a heading that was opened is open the next time, and in another job',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/containers')
+    await page.getByText('Size, holes and layers').click()
+    const sides = page.getByText('Name, holes, sides and filling')
+    await expect(page.getByLabel('Sides of')).toBeHidden()
+    await sides.click()
+    await expect(page.getByLabel('Sides of')).toBeVisible()
+    await openGarden(page, '/demo/jobs/peppers-27/containers')
+    await expect(page.getByLabel('Sides of')).toBeVisible()
+    // A size that cannot be is seen, though its heading is closed again.
+    await sides.click()
+    await page.reload()
+    await expect(page.getByLabel('Sides of')).toBeHidden()
+  },
+)
 
 test('from an empty garden to a judged mix from a bag, and to its card', async ({ page }) => {
   let taps = 0
@@ -146,7 +150,7 @@ test(
   },
 )
 
-test('just a batch of mix, and a word looked up on the way', async ({ page }) => {
+test('just a batch of mix, and a word looked up on the way', { tag: '@long' }, async ({ page }) => {
   await openGarden(page)
   await page.getByRole('button', { name: 'Just a batch of mix' }).click()
   await expect(page).toHaveURL(/mix$/)

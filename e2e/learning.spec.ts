@@ -134,7 +134,7 @@ test('a test with the keyboard alone, in US units; what is typed wrong is told b
   await expect(heading(page, 'What it teaches')).toBeVisible()
 })
 
-test('readings from a sheet, a photo, and one step back', async ({ page }) => {
+test('readings from a sheet, a photo, and one step back', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/herbs-26/log')
   await page.getByRole('button', { name: 'Read a sheet' }).click()
   // What is to be written has the keyboard, not the cross.

@@ -227,37 +227,39 @@ test.describe('a browser in the United States', () => {
   test.use({
     contextOptions: { reducedMotion: 'reduce', locale: 'en-US', timezoneId: 'America/Los_Angeles' },
   })
-  test('a new garden begins in its units, money, dates and climate; a switch leaves nothing odd', async ({
-    page,
-  }) => {
-    await openGarden(page)
-    await expect(page.getByRole('link', { name: 'Sizes in inches and US gallons' })).toBeVisible()
-    await startJob(page, 'Round pot')
-    await page.getByRole('combobox', { name: 'Crop' }).click()
-    await page.keyboard.type('basil')
-    await page.getByRole('option').first().click()
-    await page.keyboard.press('Escape')
-    await station(page, 'Mix')
-    await addMaterial(page, 'peat')
-    await page.getByRole('button', { name: 'Use Mild, dry summers' }).click()
-    await expect(page.getByText(/^Waterings in /)).toBeVisible()
-    await openGarden(page, '/my/settings')
-    await expect(page.getByLabel('Sign for money')).toHaveValue('$')
-    await page.getByRole('button', { name: /^Metric/ }).click()
-    await page.getByRole('button', { name: /^Undo units/ }).click()
-    await expect(page.getByRole('button', { name: 'US', exact: true })).toHaveAttribute(
-      'aria-pressed',
-      'true',
-    )
-    await page.getByRole('button', { name: /^Redo units/ }).click()
-    await saved(page)
-    await page.goBack()
-    await station(page, 'Containers')
-    await expect(page.getByText(/ L\b/).first()).toBeVisible()
-    // As it begins in centimetres: not 30.48.
-    await expect(page.getByLabel('Width across the top')).toBeVisible()
-    const sizes = await page.getByLabel(/across|^Height/).all()
-    expect(sizes.length).toBeGreaterThan(1)
-    for (const size of sizes) expect(await size.inputValue()).toMatch(/^\d+$/)
-  })
+  test(
+    'a new garden begins in its units, money, dates and climate; a switch leaves nothing odd',
+    { tag: '@long' },
+    async ({ page }) => {
+      await openGarden(page)
+      await expect(page.getByRole('link', { name: 'Sizes in inches and US gallons' })).toBeVisible()
+      await startJob(page, 'Round pot')
+      await page.getByRole('combobox', { name: 'Crop' }).click()
+      await page.keyboard.type('basil')
+      await page.getByRole('option').first().click()
+      await page.keyboard.press('Escape')
+      await station(page, 'Mix')
+      await addMaterial(page, 'peat')
+      await page.getByRole('button', { name: 'Use Mild, dry summers' }).click()
+      await expect(page.getByText(/^Waterings in /)).toBeVisible()
+      await openGarden(page, '/my/settings')
+      await expect(page.getByLabel('Sign for money')).toHaveValue('$')
+      await page.getByRole('button', { name: /^Metric/ }).click()
+      await page.getByRole('button', { name: /^Undo units/ }).click()
+      await expect(page.getByRole('button', { name: 'US', exact: true })).toHaveAttribute(
+        'aria-pressed',
+        'true',
+      )
+      await page.getByRole('button', { name: /^Redo units/ }).click()
+      await saved(page)
+      await page.goBack()
+      await station(page, 'Containers')
+      await expect(page.getByText(/ L\b/).first()).toBeVisible()
+      // As it begins in centimetres: not 30.48.
+      await expect(page.getByLabel('Width across the top')).toBeVisible()
+      const sizes = await page.getByLabel(/across|^Height/).all()
+      expect(sizes.length).toBeGreaterThan(1)
+      for (const size of sizes) expect(await size.inputValue()).toMatch(/^\d+$/)
+    },
+  )
 })

@@ -82,8 +82,8 @@ function browserTests() {
 console.log('Random tests begin at seed', process.env.SEED ?? '20261124', '(SEED=… begins elsewhere).')
 // Two rows side by side, one for each core; the browser comes last and has both.
 await Promise.all([
-  inTurn([TYPES, ...(isLong ? [CORE_TYPES] : []), ...appBuilds()]),
-  inTurn([LINT, FORMAT, UNUSED]),
+  inTurn([TYPES, ...(isLong ? [CORE_TYPES] : []), ...appBuilds(), UNUSED]),
+  inTurn([LINT, FORMAT]),
 ])
 console.log(`(${seconds()})`)
 await unitTests()

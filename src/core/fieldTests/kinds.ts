@@ -1,5 +1,5 @@
 import { LAB_FIGURES, LAB_METHODS, type LabFigure } from '../laboratory/methods'
-import { METAL_FIELD, METALS } from '../safety/metals'
+import { METAL_FIELD, METALS } from '../safety/metalFields'
 
 /** What a field of a test is told in; core units. */
 export type FieldUnit =

@@ -1,11 +1,9 @@
+export { METAL_FIELD, METALS, type Metal } from './metalFields'
 export {
-  METAL_FIELD,
   METAL_GRADES,
   METAL_STEPS,
-  METALS,
   PUBLISHED_LIMITS,
   readMetals,
-  type Metal,
   type MetalGrade,
   type MetalReading,
   type PublishedLimit,
