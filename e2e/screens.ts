@@ -39,6 +39,7 @@ export const SCREENS = [
   '/demo/sheet',
   '/demo/shelf',
   '/demo/heap',
+  '/demo/years',
   '/demo/records',
   '/demo/method',
   '/demo/settings',

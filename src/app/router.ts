@@ -15,6 +15,7 @@ const PLACES = [
   ['/sheet', 'sheet', () => import('@/views/AwaySheetView.vue')],
   ['/recipe', 'recipe', () => import('@/views/RecipeView.vue')],
   ['/heap', 'heap', () => import('@/views/shelf/HeapView.vue')],
+  ['/years', 'years', () => import('@/views/YearsView.vue')],
   ['/shelf', 'shelf', () => import('@/views/shelf/ShelfView.vue')],
   ['/tests', 'tests', () => import('@/views/tests/TestsView.vue')],
   ['/tests/:testId', 'test', () => import('@/views/tests/TestView.vue')],

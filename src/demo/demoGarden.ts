@@ -8,6 +8,7 @@ import { shelfItem } from '@/model/garden/shelfEntry'
 import {
   bagKey,
   bedKey,
+  bedYearsKey,
   heapKey,
   jobKey,
   PLACE_KEY,
@@ -23,7 +24,17 @@ import { fillingCards } from '@/model/make/filling'
 import { recordFrom } from '@/model/make/recordFrom'
 import { CLIMATES } from '../core/climate/climates'
 import { demoLog } from './demoLog'
-import type { AnyData, Bag, Bed, BedSpec, HeapRecord, Job, ShelfItem, Vessel } from '@/model/garden/schemas'
+import type {
+  AnyData,
+  Bag,
+  Bed,
+  BedSpec,
+  BedYears,
+  HeapRecord,
+  Job,
+  ShelfItem,
+  Vessel,
+} from '@/model/garden/schemas'
 
 /**
  * The demo: a shared courtyard garden in a cool coastal town, made up from end to end. Its records are worked out by
@@ -357,6 +368,26 @@ function build(demo: DemoJob): { job: Job; record: AnyData | null } {
   }
 }
 
+/** What the beds on soil grew before the first job here, and compost spread on them. */
+const YEARS: BedYears[] = [
+  {
+    id: 'clay-corner',
+    years: [
+      { year: 2024, cropId: 'cabbage', compost: 3 },
+      { year: 2025, cropId: 'bean_bush', compost: 3 },
+      { year: 2026, cropId: 'carrot', compost: 2 },
+    ],
+  },
+  {
+    id: 'bay-bed',
+    years: [
+      { year: 2025, cropId: 'leek', compost: 2 },
+      { year: 2026, cropId: 'kale', compost: 2 },
+    ],
+  },
+  { id: 'heap', years: [{ year: 2026, cropId: 'squash_winter', compost: 5 }] },
+]
+
 /** A bay of autumn leaves, grass and strawy manure: hot twice, turned twice, not yet tested for ripeness. */
 const HEAP: HeapRecord = {
   ...startingHeap('fence-bay', '2026-09-20T10:00:00.000Z', '2026-09-20'),
@@ -390,6 +421,7 @@ export function demoGarden(): Map<string, AnyData> {
   })
   garden.set(bagKey(BAG.id), BAG)
   garden.set(heapKey(HEAP.id), HEAP)
+  for (const one of YEARS) garden.set(bedYearsKey(one.id), one)
   for (const one of BEDS) garden.set(bedKey(one.id), one)
   for (const item of SHELF) garden.set(shelfKey(item.materialId), item)
   for (const demo of JOBS) {

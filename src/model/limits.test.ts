@@ -21,6 +21,7 @@ import {
 import { photoRoom } from './garden/photos'
 import {
   bagSchema,
+  bedYearsSchema,
   heapSchema,
   jobSchema,
   learnedSchema,
@@ -213,6 +214,14 @@ const KEPT: Record<keyof typeof GARDEN_LIMITS, { at: number; takes: (n: number) 
   movedDays: {
     at: 200,
     takes: (n) => isJob({ movedDays: many(n, (i) => ({ step: `s${i}`, on: '2027-05-01' })) }),
+  },
+  bedYears: {
+    at: 60,
+    takes: (n) =>
+      bedYearsSchema.safeParse({
+        id: 'b',
+        years: many(n, (i) => ({ year: 2000 + i, cropId: 'kale', compost: 1 })),
+      }).success,
   },
   heapLoads: {
     at: 60,

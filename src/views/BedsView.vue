@@ -2,6 +2,7 @@
 /** Every container and bed: listed or stood in a yard to scale, one at a time drawn and described. */
 import { common } from '@/text/base/common'
 import { bedsView as says } from '@/text/views/bedsView'
+import { yearsView as years } from '@/text/views/yearsView'
 import { useTables } from '@/composables/garden/useTables'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -122,6 +123,9 @@ const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, unit
       <span class="tools">
         <Button :label="says.newBed" icon="pi pi-plus" @click="addOne" />
         <Button :label="says.manyAtOnce" icon="pi pi-table" outlined @click="pasting = true" />
+        <RouterLink v-if="beds.length" :to="{ name: 'years', params: { garden: garden.name } }">{{
+          years.link
+        }}</RouterLink>
         <Button v-if="beds.length" :label="common.saveAsCsv" icon="pi pi-download" text @click="saveCsv" />
       </span>
     </div>

@@ -9,12 +9,20 @@ import { bedTitle } from '@/text/base/titles'
 import { volumeText, type UnitSystem } from '@/text/base/units'
 import { bucketSilhouette, silhouetteOf, yardRows, type Silhouette } from './yard'
 
-const { beds, chosen, bucket, units } = defineProps<{
+const {
+  beds,
+  chosen,
+  bucket,
+  units,
+  captions = null,
+} = defineProps<{
   beds: readonly Bed[]
   chosen: string | null
   /** Litres to the mark of the grower's bucket. */
   bucket: number
   units: UnitSystem
+  /** What stands below each, by its id; its count and name where none is given. */
+  captions?: ReadonlyMap<string, string> | null
 }>()
 const emit = defineEmits<{ choose: [bedId: string] }>()
 
@@ -73,7 +81,10 @@ watch(
                 <polygon class="mix" :points="drawingOf(bed).mix" />
                 <polyline class="wall" :points="drawingOf(bed).wall" />
               </svg>
-              <span>{{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}</span>
+              <span>
+                <strong v-if="captions">{{ captions.get(bed.id) }}<br /></strong>
+                {{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}
+              </span>
             </button>
           </li>
         </ul>

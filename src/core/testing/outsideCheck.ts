@@ -23,6 +23,7 @@ export interface OutsideCheck {
     | 'preparing'
     | 'raising'
     | 'ranges'
+    | 'rotation'
     | 'season'
     | 'structure'
     | 'trial'

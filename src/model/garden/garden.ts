@@ -6,6 +6,7 @@ import type {
   AnyData,
   Bag,
   Bed,
+  BedYears,
   DressingPack,
   Entry,
   HeapRecord,
@@ -36,6 +37,7 @@ export const ownMaterialKey = (id: string) => `material/${id}`
 export const ownDressingKey = (id: string) => `dressing/${id}`
 export const entryKey = (id: string) => `entry/${id}`
 export const photoKey = (id: string) => `photo/${id}`
+export const bedYearsKey = (bedId: string) => `bedYears/${bedId}`
 export const heapKey = (id: string) => `heap/${id}`
 export const testKey = (id: string) => `test/${id}`
 export const dressingPackKey = (id: string) => `dressingPack/${id}`
@@ -123,6 +125,10 @@ export const belongingsOf = (garden: Garden, jobId: string): string[] => [
 ]
 
 /** Field tests, the latest begun first. */
+/** What the grower says of a bed's years, the oldest first. */
+export const bedYearsOf = (garden: Garden, bedId: string): BedYears['years'] =>
+  (garden.get(bedYearsKey(bedId)) as BedYears | undefined)?.years ?? []
+
 /** Heaps, the newest first. */
 export const heapsOf = listed('heap', (heaps: HeapRecord[]): readonly HeapRecord[] =>
   heaps.sort((a, b) => byText(b.builtOn, a.builtOn) || byText(b.createdAt, a.createdAt)),

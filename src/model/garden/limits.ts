@@ -145,6 +145,13 @@ export const GARDEN_LIMITS = defineLimits({
     unit: 'tasks of a job put on another day',
     source: 'our assumption: ten times the tasks of a season',
   },
+  bedYears: {
+    value: 60,
+    low: 60,
+    high: 60,
+    unit: 'years kept of one bed',
+    source: 'our assumption: a lifetime of gardening',
+  },
   heapLoads: {
     value: 60,
     low: 60,

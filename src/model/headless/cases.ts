@@ -22,7 +22,7 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat|raise` reads.
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat|raise|rotate` reads.
  * All sizes in the core's units. These schemas are published as JSON Schema in docs/formats; a grower's files have
  * their own in schemas.ts.
  */
@@ -302,6 +302,30 @@ const raiseCase = z.strictObject({
   second: z.enum(TRAY_IDS).optional(),
 })
 
+const grown = z.array(z.strictObject({ year: z.int().min(1900).max(2200), crop: id })).max(200)
+const rotateCase = z.strictObject({
+  from: described(z.int().min(1900).max(2200), 'The first year to be planned.'),
+  years: z.int().min(1).max(10),
+  crops: described(z.array(id).min(1).max(200), 'Grown each year, one to a bed.'),
+  beds: z
+    .array(
+      z.strictObject({
+        id,
+        grew: described(grown, 'In years before.'),
+        decided: described(grown.optional(), 'In years to come.'),
+        phosphorus: described(
+          z
+            .array(positive.or(z.literal(0)))
+            .max(200)
+            .optional(),
+          'Brought by compost and manure, g/m2, year by year until the first to be planned.',
+        ),
+      }),
+    )
+    .min(1)
+    .max(200),
+})
+
 /** Every case by the name of its command. */
 export const CASES = {
   evaluate: evaluateCase,
@@ -313,6 +337,7 @@ export const CASES = {
   feed: feedCase,
   treat: treatCase,
   raise: raiseCase,
+  rotate: rotateCase,
 } as const
 export type CaseName = keyof typeof CASES
 export type CaseOf<N extends CaseName> = z.output<(typeof CASES)[N]>

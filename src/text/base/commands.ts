@@ -42,6 +42,7 @@ const DONE: {
   'job/raising': (command) => command.what,
   'shelf/put': (command) => command.what,
   'entries/put': (command) => command.what,
+  'bed/years': (command) => command.what,
   'heap/set': (command) => command.what,
   'heap/remove': () => 'removing a heap',
   'test/set': (command) => command.what,

@@ -4,6 +4,7 @@ const SAID: Readonly<Record<string, string>> = {
   'Tomato, determinate / patio': 'bush tomato',
   'Tomato, cherry, vine': 'cherry tomato',
   'Cucumber (trellised)': 'cucumber',
+  'Winter squash / pumpkin': 'winter squash',
   'Watermelon, small-fruited': 'small watermelon',
   'Broad (faba) bean': 'broad bean',
   'Onion, bulb': 'onion',

@@ -27,6 +27,7 @@ export const TITLES = {
   sheet: 'A watering sheet',
   recipe: 'A shared recipe',
   heap: 'Compost heap',
+  years: 'Beds over the years',
   shelf: 'Shelf',
   tests: 'Tests',
   test: 'Test',

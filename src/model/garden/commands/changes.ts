@@ -16,6 +16,7 @@ import {
   recordKey,
   recordOf,
   shelfKey,
+  bedYearsKey,
   heapKey,
   testKey,
   type Garden,
@@ -61,7 +62,10 @@ const CHANGES: Rows = {
     if (sameData(bed, after)) return []
     return [{ key: bedKey(bed.id), before: bed, after }, ...ticksElsewhere(garden, bed.id, change)]
   },
-  'bed/remove': (garden, { bedId }) => removal(garden, bedKey(bedId)),
+  'bed/remove': (garden, { bedId }) => [
+    ...removal(garden, bedKey(bedId)),
+    ...removal(garden, bedYearsKey(bedId)),
+  ],
   'units/set': unitsChanges,
   'place/set': (garden, { place }) => put(garden, PLACE_KEY, place),
   'job/create': (_garden, { beds, job }) => [
@@ -122,6 +126,7 @@ const CHANGES: Rows = {
   'photo/remove': (garden, { photoId }) => removal(garden, photoKey(photoId)),
   'entries/put': (garden, { entries }) => entries.flatMap((entry) => put(garden, entryKey(entry.id), entry)),
   'entry/remove': (garden, { entryId }) => removal(garden, entryKey(entryId)),
+  'bed/years': (garden, { years }) => put(garden, bedYearsKey(years.id), years),
   'heap/set': (garden, { heap }) => put(garden, heapKey(heap.id), heap),
   'heap/remove': (garden, { heapId }) => removal(garden, heapKey(heapId)),
   'test/set': (garden, { test }) => put(garden, testKey(test.id), test),

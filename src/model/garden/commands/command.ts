@@ -8,6 +8,7 @@ import type {
   DressingLine,
   DressingPack,
   Entry,
+  BedYears,
   HeapRecord,
   InnerMix,
   Job,
@@ -149,6 +150,7 @@ export type Command =
   | { type: 'entries/put'; entries: Entry[]; what: string }
   | { type: 'entry/remove'; entryId: string }
   | { type: 'units/set'; units: Settings['units'] }
+  | { type: 'bed/years'; years: BedYears; what: string }
   | { type: 'heap/set'; heap: HeapRecord; what: string }
   | { type: 'heap/remove'; heapId: string }
   | { type: 'test/set'; test: Test; what: string }

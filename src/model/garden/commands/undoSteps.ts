@@ -31,6 +31,8 @@ export function mergeKeyOf(command: Command): string | null {
       return `${command.type} ${command.recordId}`
     case 'shelf/set':
       return `${command.type} ${command.item.materialId}`
+    case 'bed/years':
+      return `${command.type} ${command.years.id} ${command.what}`
     case 'heap/set':
       return `${command.type} ${command.heap.id} ${command.what}`
     case 'test/set':

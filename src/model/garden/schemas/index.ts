@@ -1,5 +1,6 @@
 import { bedSchema, type Bed } from './bed'
 import { entrySchema, type Entry } from './entry'
+import { bedYearsSchema, type BedYears } from './bedYears'
 import { heapSchema, type HeapRecord } from './heap'
 import { jobSchema, type Job } from './job'
 import { learnedSchema, type LearnedShelf } from './learned'
@@ -19,6 +20,7 @@ import { testSchema, type Test } from './test'
 
 export * from './bed'
 export * from './entry'
+export * from './bedYears'
 export * from './heap'
 export * from './job'
 export * from './learned'
@@ -36,6 +38,7 @@ export const SCHEMAS = {
   dressing: ownDressingSchema,
   dressingPack: dressingPackSchema,
   entry: entrySchema,
+  bedYears: bedYearsSchema,
   heap: heapSchema,
   job: jobSchema,
   learned: learnedSchema,
@@ -55,6 +58,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   dressing: 1,
   dressingPack: 2,
   entry: 1,
+  bedYears: 1,
   heap: 1,
   job: 15,
   learned: 1,
@@ -100,6 +104,7 @@ export interface DataOf {
   dressing: OwnDressingRecord
   dressingPack: DressingPack
   entry: Entry
+  bedYears: BedYears
   heap: HeapRecord
   job: Job
   learned: LearnedShelf
@@ -126,8 +131,9 @@ export function idOf(data: AnyData): string | null {
 /** Kind of a record from its key ("job/abc", "settings"), or null for keys that are not ours. */
 export function kindOfKey(key: string): Kind | null {
   if (key === 'settings' || key === 'place' || key === 'learned') return key
-  const kind = /^(bag|bed|dressing|dressingPack|entry|heap|job|material|photo|record|shelf|test)\/.+/.exec(
-    key,
-  )?.[1]
+  const kind =
+    /^(bag|bed|bedYears|dressing|dressingPack|entry|heap|job|material|photo|record|shelf|test)\/.+/.exec(
+      key,
+    )?.[1]
   return kind ? (kind as Kind) : null
 }

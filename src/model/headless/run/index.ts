@@ -7,6 +7,7 @@ import { runEvaluate } from './evaluate'
 import { runFeed } from './feed'
 import { runFind } from './find'
 import { runRaise } from './raise'
+import { runRotate } from './rotate'
 import { runTreat } from './treat'
 import { runVolume } from './volume'
 import { runWater } from './water'
@@ -21,6 +22,7 @@ const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
   feed: runFeed,
   treat: runTreat,
   raise: runRaise,
+  rotate: runRotate,
 }
 
 /** What came of a case: an answer, a problem of the garden's kind, or a case that does not fit its schema. */

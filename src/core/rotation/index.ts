@@ -1,0 +1,14 @@
+export { assign } from './assign'
+export {
+  ROTATION,
+  rotationOf,
+  waitOf,
+  type Grown,
+  type Leaves,
+  type RotationRow,
+  type Wait,
+} from './families'
+export { GREEN_MANURES, greenManuresFor, type Gap, type GreenManure } from './greenManures'
+export { CROP_PHOSPHORUS, ROTATION_LIMITS, SEEN_BY_TEST, SOIL_A_SQUARE_METRE } from './limits'
+export { phosphorusStore, type PhosphorusStore } from './phosphorus'
+export { rotationPlan, stepCost, type RotationBed, type RotationStep } from './plan'

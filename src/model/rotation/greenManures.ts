@@ -1,0 +1,27 @@
+import { coldestNightOf } from '@/core/season'
+import { greenManuresFor, type GreenManure } from '@/core/rotation'
+import { placeOf, type Garden } from '../garden/garden'
+import type { BedHistory } from './bedHistory'
+
+/** Beds are cleared in autumn and planted again in spring. Months of the north. Source: common practice. */
+const CLEARED = 9
+const EMPTY_FOR = 7
+
+/** Green manures for the winter after a year, before the next crop. */
+export function winterGreen(
+  garden: Garden,
+  { grown }: BedHistory,
+  { year, next }: { year: number; next: string | null },
+): GreenManure[] {
+  const place = placeOf(garden)
+  const south = (place?.latitude ?? 1) < 0
+  return greenManuresFor(
+    {
+      month: south ? ((CLEARED + 5) % 12) + 1 : CLEARED,
+      months: EMPTY_FOR,
+      hasFrost: place ? (place.coldestNight ?? coldestNightOf(place)) < 0 : true,
+      south,
+    },
+    { history: grown.filter((g) => g.year <= year), year: year + 1, next },
+  )
+}
