@@ -8,9 +8,8 @@ test(
     await expect(page.getByText(/^No bed that keeps its soil/)).toBeVisible()
     await page.getByRole('link', { name: 'To the beds' }).click()
     for (const name of ['North bed', 'South bed']) {
-      await page.getByRole('button', { name: 'New bed' }).click()
-      await page.getByRole('combobox', { name: 'Kind' }).click()
-      await page.getByRole('option', { name: 'Raised bed' }).first().click()
+      await page.getByRole('button', { name: 'New bed', exact: true }).click()
+      await page.getByRole('radio', { name: 'Raised bed' }).check({ force: true })
       await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name)
       await page.getByRole('textbox', { name: 'Name', exact: true }).blur()
     }
@@ -21,7 +20,10 @@ test(
       await page.getByRole('button', { name: bed }).click()
       await page.getByRole('combobox', { name: `Crop in ${year}` }).click()
       await page.keyboard.type(crop)
-      await page.getByRole('option').first().click()
+      await page
+        .getByRole('option', { name: new RegExp(crop, 'i') })
+        .first()
+        .click()
     }
     await say('North bed', thisYear, 'kale')
     await say('South bed', thisYear, 'garlic')
@@ -34,11 +36,7 @@ test(
     await page.getByRole('button', { name: /^Undo/ }).click()
     await expect(page.getByText(/^Too soon: the cabbage family grew here last year/)).toBeHidden()
     // Compost adds up.
-    await page
-      .getByRole('radio', { name: String(thisYear) })
-      .or(page.getByRole('button', { name: String(thisYear), exact: true }))
-      .first()
-      .click()
+    await page.getByRole('button', { name: String(thisYear), exact: true }).click()
     await page.getByLabel(/^Compost or manure spread in/).fill('5')
     await page.getByLabel(/^Compost or manure spread in/).blur()
     await expect(page.getByText(/needs none for (\d+ years|10 years and more)/)).toBeVisible()
