@@ -374,8 +374,8 @@ const YEARS: BedYears[] = [
     id: 'clay-corner',
     years: [
       { year: 2024, cropId: 'cabbage', compost: 3 },
-      { year: 2025, cropId: 'bean_bush', compost: 3 },
-      { year: 2026, cropId: 'carrot', compost: 2 },
+      { year: 2025, cropId: 'potato', compost: 3 },
+      { year: 2026, cropId: 'pea', compost: 2 },
     ],
   },
   {
@@ -385,7 +385,13 @@ const YEARS: BedYears[] = [
       { year: 2026, cropId: 'kale', compost: 2 },
     ],
   },
-  { id: 'heap', years: [{ year: 2026, cropId: 'squash_winter', compost: 5 }] },
+  {
+    id: 'heap',
+    years: [
+      { year: 2025, cropId: 'squash_winter', compost: 5 },
+      { year: 2026, cropId: 'beetroot', compost: 0 },
+    ],
+  },
 ]
 
 /** A bay of autumn leaves, grass and strawy manure: hot twice, turned twice, not yet tested for ripeness. */

@@ -27,10 +27,13 @@ const all = computed(() => (chosen.value ? rowsOf(chosen.value.id) : []))
 const rows = computed(() => all.value.filter((r) => r.year >= thisYear))
 const past = computed(() => all.value.filter((r) => r.year < thisYear))
 const more = computed(() => (chosen.value ? ofBed(chosen.value.id, year.value) : null))
-const optionsOf = (planned: string | null) => [
-  { value: NONE, label: planned === null ? words.notKnown : words.asPlanned(cropName(planned)), words: [] },
-  ...crops,
-]
+const optionsOf = (r: { year: number; planned: string | null }) => {
+  const unsaid = r.year > thisYear ? words.nothingPlanned : words.notKnown
+  return [
+    { value: NONE, label: r.planned === null ? unsaid : words.asPlanned(cropName(r.planned)), words: [] },
+    ...crops,
+  ]
+}
 </script>
 
 <template>
@@ -60,7 +63,7 @@ const optionsOf = (planned: string | null) => [
                 class="crop"
                 :label="words.cropIn(String(r.year))"
                 :model-value="r.said ?? NONE"
-                :options="optionsOf(r.planned)"
+                :options="optionsOf(r)"
                 @update:model-value="
                   setYear(chosen.id, r.year, { cropId: $event === NONE ? null : $event }, words.did.crop)
                 "
@@ -75,7 +78,7 @@ const optionsOf = (planned: string | null) => [
                   class="crop"
                   :label="words.cropIn(String(r.year))"
                   :model-value="r.said ?? NONE"
-                  :options="optionsOf(r.planned)"
+                  :options="optionsOf(r)"
                   @update:model-value="
                     setYear(chosen.id, r.year, { cropId: $event === NONE ? null : $event }, words.did.crop)
                   "

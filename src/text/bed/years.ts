@@ -125,5 +125,5 @@ export function greenText(list: readonly GreenManure[]): string {
   const [first, second] = list
   if (!first) return ''
   const names = [first, second].flatMap((g) => (g ? [GREEN[g.id]!] : [])).join(' or ')
-  return `When it is cleared, sow ${names} and dig them in three weeks before planting: ${first.nitrogen.low} to ${first.nitrogen.high} g of nitrogen a square metre${first.family === 'Fabaceae' ? ', most of it from the air' : ', kept from washing out'}.`
+  return `When it is cleared, sow ${names} and dig ${list.length > 1 ? 'them' : 'it'} in three weeks before planting: ${first.nitrogen.low} to ${first.nitrogen.high} g of nitrogen a square metre${first.family === 'Fabaceae' ? ', most of it from the air' : ', kept from washing out'}.`
 }

@@ -10,6 +10,7 @@ export const yearsView = {
   cropIn: (year: Shown) => `Crop in ${year}`,
   asPlanned: (crop: Shown) => `as planned: ${crop}`,
   notKnown: 'not known',
+  nothingPlanned: 'nothing planned',
   before: 'Years before',
   beforeSays: 'what grew here, the better the plan',
   compost: 'Compost and phosphorus',
