@@ -2,6 +2,7 @@ import type { BedSpec } from '@/model/garden/schemas'
 import { isAloft } from '@/model/garden/vessel'
 import { BED_FIELDS, type BedField } from '@/model/garden/schemas/bedFields'
 import { FIRMNESS_NAMES, STANDING_NAMES, WALL_NAMES } from '../base/labels'
+import { SIDES_NAMES, SIDES_SAY } from './sides'
 
 /** The words of one field: its label, what it is called in a sentence, its choices, and a hint for the answer given. */
 interface FieldWords<T> {
@@ -13,13 +14,11 @@ interface FieldWords<T> {
   askedOf?: (spec: BedSpec) => boolean
 }
 
-/** What sides must not have been before. Source: common practice; local rules on treated timber. */
+/** What sides are asked about, by what they are of. Source: common practice; local rules on treated timber. */
 const WALL_HINTS: Partial<Record<BedSpec['wall'], string>> = {
-  timber:
-    'No railway sleepers (creosote), no preserved timber from before 2004 (arsenic), no painted boards or unmarked pallets: line the bed, or choose other sides.',
-  metal:
-    'A drum only where you know that it held food. Galvanised steel gives off some zinc, more in an acid mix.',
-  plastic: 'No drum that held chemicals, and no tyres: they give off zinc and oils.',
+  timber: 'Railway sleepers, old treated timber, paint or pallets? Say so below.',
+  metal: 'A drum, galvanised or old and soldered? Say so below.',
+  plastic: 'A drum or tyres? Say so below.',
 }
 
 /** What each field of a bed is called. `src/model/garden/schemas/bedFields.ts` says what it is. */
@@ -27,6 +26,13 @@ export const BED_WORDS: { [F in BedField]: FieldWords<BedSpec[F]> } = {
   name: { label: 'Name', name: 'name' },
   vessel: { label: 'Shape', name: 'shape' },
   wall: { label: 'Sides of', name: 'sides', choices: WALL_NAMES, hint: (wall) => WALL_HINTS[wall] ?? '' },
+  sidesWere: {
+    label: 'Its sides were',
+    name: 'what its sides were',
+    choices: SIDES_NAMES,
+    hint: (was) => SIDES_SAY[was],
+    askedOf: ({ wall }) => wall !== 'fabric',
+  },
   standing: { label: 'Stands on', name: 'place it stands on', choices: STANDING_NAMES },
   bears: {
     label: 'Its floor bears',

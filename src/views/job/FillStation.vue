@@ -21,6 +21,7 @@ import { LIFT_LIMIT } from '@/core/weight'
 import { isAloft } from '@/model/garden/vessel'
 import { fillingCards } from '@/model/make/filling'
 import { cautionById, type CautionId } from '@/text/base/cautions'
+import { sidesCaution } from '@/text/bed/sides'
 import { fillingText } from '@/text/bed/filling'
 import { bedTitle } from '@/text/base/titles'
 import { volumeText } from '@/text/base/units'
@@ -56,7 +57,8 @@ const cautions = computed(() => {
   const ids: CautionId[] = []
   if (job.value?.fills.some((f) => isAloft(f.spec))) ids.push('load')
   if (tooHeavy.value) ids.push('lifting')
-  return [...ids, 'legionella' as const].map(cautionById)
+  const sides = (job.value?.fills ?? []).flatMap(({ spec }) => sidesCaution(spec))
+  return [...sides, ...[...ids, 'legionella' as const].map(cautionById)]
 })
 const setPlanted = (plantedOn: string | null) =>
   garden.run({ type: 'job/planting', jobId, change: { plantedOn } })

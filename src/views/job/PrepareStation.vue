@@ -25,6 +25,7 @@ import type { StepList } from '@/model/garden/commands'
 import type { TimedStep } from '@/model/make/timetable'
 import { jobDates } from '@/model/season/jobDates'
 import { cautionById, cautionsForMixing } from '@/text/base/cautions'
+import { sidesCaution } from '@/text/bed/sides'
 import { isDay, isoDay, shortDayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/titles'
 import {
@@ -109,6 +110,7 @@ const clashes = computed(() => (table.value?.clashes ?? []).map((c) => clashText
 const offers = computed(() => (table.value?.offered ?? []).map((o) => offeredText(o, units.value)))
 const isHot = computed(() => before.value.some((s) => s.prep.id.startsWith('soil_pasteurise')))
 const cautions = computed(() => [
+  ...(job.value?.fills ?? []).flatMap(({ spec }) => sidesCaution(spec)),
   ...(isHot.value ? [cautionById('heat')] : []),
   ...cautionsForMixing(materials.value, []),
 ])

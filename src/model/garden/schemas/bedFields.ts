@@ -18,6 +18,22 @@ export const STANDINGS = [
   'hung',
 ] as const
 
+/** What sides have been or been treated with: what lets a bed be doubted, and what clears it. */
+export const SIDES_WERE = [
+  'notSaid',
+  'sound',
+  'copperTimber',
+  'arsenicTimber',
+  'sleepers',
+  'paint',
+  'pallet',
+  'galvanised',
+  'lead',
+  'glaze',
+  'drum',
+  'tyres',
+] as const
+
 /** How one field is typed, chosen and written in a cell; `own` where its form and its cells are made by hand. */
 export type FieldInput =
   | { kind: 'text' }
@@ -60,6 +76,14 @@ export const BED_FIELDS = {
     usual: (kind) => vesselRow(kind).wall,
     input: { kind: 'choice', of: WALL_MATERIALS },
     column: 'sides',
+    takesMix: false,
+  }),
+  /** What its sides were before, or were treated with. */
+  sidesWere: row({
+    schema: z.enum(SIDES_WERE).default('notSaid'),
+    usual: () => 'notSaid' as const,
+    input: { kind: 'choice', of: SIDES_WERE },
+    column: 'sides were',
     takesMix: false,
   }),
   /** What it stands on. */

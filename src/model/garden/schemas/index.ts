@@ -54,13 +54,13 @@ export const SCHEMAS = {
 /** Version each kind of record is written with today. Raise it together with a migration. */
 export const SCHEMA_VERSIONS: Record<Kind, number> = {
   bag: 1,
-  bed: 2,
+  bed: 3,
   dressing: 1,
   dressingPack: 2,
   entry: 1,
   bedYears: 1,
   heap: 1,
-  job: 15,
+  job: 16,
   learned: 1,
   material: 2,
   photo: 1,
@@ -79,11 +79,11 @@ export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   /**
    * An amount as it was said; what grows in it and for how many years; where parts come from, what a floor bears; days
    * of tasks; liquid feeds; how its water is treated;
-   * how its plants are raised.
+   * how its plants are raised; what sides were before.
    */
-  job: [9, 10, 11, 12, 13, 14, 15],
-  /** What its floor bears. */
-  bed: [2],
+  job: [9, 10, 11, 12, 13, 14, 15, 16],
+  /** What its floor bears; what its sides were before. */
+  bed: [2, 3],
   /** Ions of a water report; roof and barrel. */
   place: [4, 5],
   /** What was said first of a mix. */
