@@ -3,7 +3,7 @@
 import { repeatFields as words } from '@/text/components/tests'
 import { computed } from 'vue'
 import { FIZZ_GRADES, TEST_FIELDS, type FieldTest, type Repeat, type TestProblem } from '@/core/fieldTests'
-import { LAB_METHODS } from '@/core/laboratory'
+import { LAB_METHODS, SOIL_METHODS } from '@/core/laboratory'
 import {
   FIZZ_NAMES,
   LAB_METHOD_NAMES,
@@ -11,6 +11,7 @@ import {
   TEST_FIELD_NAMES,
   testProblemText,
 } from '@/text/tests/fieldTests'
+import { SOIL_METHOD_NAMES } from '@/text/tests/soilReport'
 import type { UnitSystem } from '@/text/base/units'
 import ChoiceField from '../field/ChoiceField.vue'
 import QuantityField from '../field/QuantityField.vue'
@@ -28,9 +29,11 @@ const {
 const repeat = defineModel<Repeat>({ required: true })
 
 const GRADES = FIZZ_GRADES.map((_, i) => ({ value: i, label: FIZZ_NAMES[i]! }))
+const SOILS = SOIL_METHODS.map((method, i) => ({ value: i, label: SOIL_METHOD_NAMES[method] }))
 const METHODS = LAB_METHODS.map((method, i) => ({ value: i, label: LAB_METHOD_NAMES[method] }))
 /** Of a report most figures may be missing. */
-const isReport = computed(() => test === 'laboratory' || test === 'metals')
+const isByWeight = computed(() => test === 'metals' || test === 'soilReport')
+const isReport = computed(() => test === 'laboratory' || isByWeight.value)
 const besides = (name: string) =>
   problem?.field === name && problem.code !== 'field-missing' ? testProblemText(problem) : null
 function set(name: string, value: number | null) {
@@ -40,7 +43,7 @@ function set(name: string, value: number | null) {
 </script>
 
 <template>
-  <p v-if="isReport" class="soft">{{ words.report(test === 'metals') }}</p>
+  <p v-if="isReport" class="soft">{{ words.report(isByWeight) }}</p>
   <div class="fields">
     <template v-for="field in TEST_FIELDS[test]" :key="field.name">
       <ChoiceField
@@ -51,9 +54,9 @@ function set(name: string, value: number | null) {
         @update:model-value="set(field.name, $event)"
       />
       <ChoiceField
-        v-else-if="field.unit === 'method'"
+        v-else-if="field.unit === 'method' || field.unit === 'soilMethod'"
         :label="TEST_FIELD_NAMES[field.name]!"
-        :options="METHODS"
+        :options="field.unit === 'method' ? METHODS : SOILS"
         :model-value="repeat[field.name] ?? 0"
         @update:model-value="set(field.name, $event)"
       />

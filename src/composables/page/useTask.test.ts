@@ -132,3 +132,23 @@ test('once beside the page: its answer, why there is none, and given up where no
   expect(await hung).toEqual({ failure: 'silent' })
   expect(controls!.signal.aborted).toBe(true)
 })
+
+test('a page that was held up, or asleep, hears the answer that came meanwhile', async () => {
+  vi.useRealTimers()
+  const answered = runOnce<never, string>(
+    () =>
+      new Promise((answer) => {
+        const { port1, port2 } = new MessageChannel()
+        port1.onmessage = () => {
+          port1.close()
+          answer('there')
+        }
+        port2.postMessage('there')
+      }),
+    40,
+  )
+  await Promise.resolve()
+  // Nothing else gets a turn for longer than the silence.
+  for (const until = performance.now() + 120; performance.now() < until;);
+  expect(await answered).toEqual({ value: 'there' })
+})

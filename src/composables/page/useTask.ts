@@ -28,6 +28,9 @@ export interface Task<I, P, V> {
  */
 const SILENCE = 20_000
 
+/** How often it is looked at while nothing is heard. */
+const GLANCES = 4
+
 /** The run that is going on: it is heard of, or counts as hung. */
 class Running {
   private readonly abort = new AbortController()
@@ -42,8 +45,16 @@ class Running {
     return this.abort.signal
   }
   heard() {
+    this.wait(GLANCES)
+  }
+  /** A page that was itself held up, or asleep, finds one glance due when it goes on, not all of them. */
+  private wait(glances: number) {
     clearTimeout(this.timer)
-    this.timer = setTimeout(() => !this.signal.aborted && this.onSilence(), this.silence)
+    this.timer = setTimeout(() => {
+      if (this.signal.aborted) return
+      if (glances > 1) this.wait(glances - 1)
+      else this.onSilence()
+    }, this.silence / GLANCES)
   }
   stop() {
     clearTimeout(this.timer)

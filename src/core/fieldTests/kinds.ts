@@ -1,4 +1,5 @@
 import { LAB_FIGURES, LAB_METHODS, type LabFigure } from '../laboratory/methods'
+import { SOIL_ELEMENTS, SOIL_FIELD, SOIL_METHODS } from '../laboratory/soilFields'
 import { METAL_FIELD, METALS } from '../safety/metalFields'
 
 /** What a field of a test is told in; core units. */
@@ -19,6 +20,8 @@ export type FieldUnit =
   | 'mg/kg'
   /** A place in `LAB_METHODS`. */
   | 'method'
+  /** A place in `SOIL_METHODS`. */
+  | 'soilMethod'
 
 export interface TestField {
   name: string
@@ -62,6 +65,11 @@ const FIELDS = {
     field('pH', 'pH', [2.5, 10], optional),
     field('salts', 'dS/m', [0, 30], optional),
     ...LAB_ELEMENTS.map(printed),
+  ],
+  soilReport: [
+    field('soilMethod', 'soilMethod', [0, SOIL_METHODS.length - 1], { optional: true, usual: 0 }),
+    field('pH', 'pH', [2.5, 10], optional),
+    ...SOIL_ELEMENTS.map((e) => field(SOIL_FIELD[e], 'mg/kg', [0, 200_000], optional)),
   ],
   metals: METALS.map((metal) => field(METAL_FIELD[metal], 'mg/kg', [0, 200_000], optional)),
   drainedAir: [
@@ -147,6 +155,7 @@ export const TEST_FIGURES = [
   'clay',
   ...LAB_ELEMENTS,
   ...METALS.map((metal) => METAL_FIELD[metal]),
+  ...SOIL_ELEMENTS.map((e) => SOIL_FIELD[e]),
 ] as const
 export type TestFigure = (typeof TEST_FIGURES)[number]
 

@@ -1,4 +1,4 @@
-import { asSaturated, LAB_FIGURES, LAB_METHODS } from '../laboratory'
+import { asSaturated, LAB_FIGURES, LAB_METHODS, SOIL_ELEMENTS, SOIL_FIELD } from '../laboratory'
 import { METAL_FIELD, METALS } from '../safety'
 import { TEST_FIELDS, type Repeat, type TestFigure } from './kinds'
 import type { FieldTest } from './kinds'
@@ -58,6 +58,16 @@ const WORK: Record<FieldTest, (r: Record<string, number>) => Figures> = {
       }),
     ) as Figures
   },
+  soilReport: ({ pH, ...r }) =>
+    ({
+      ...(pH === undefined ? {} : { pH }),
+      ...Object.fromEntries(
+        SOIL_ELEMENTS.flatMap((e) => {
+          const value = r[SOIL_FIELD[e]]
+          return value === undefined ? [] : [[SOIL_FIELD[e], value]]
+        }),
+      ),
+    }) as Figures,
   metals: (r) =>
     Object.fromEntries(
       METALS.flatMap((metal) => {

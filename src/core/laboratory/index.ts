@@ -22,3 +22,5 @@ export {
   type LabReading,
   type LabVerdict,
 } from './report'
+export { readSoil, type SoilGrade, type SoilReading } from './soil'
+export { SOIL_ELEMENTS, SOIL_FIELD, SOIL_METHODS, type SoilElement, type SoilMethod } from './soilFields'

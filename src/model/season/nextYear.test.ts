@@ -126,7 +126,7 @@ describe('next year', () => {
       const garden = door(withEntries(entry('pH', 190, 6.2), entry('sunk', 190, 4)))
       const inHand = { garden, job: { value: job() } } as never
       const api = makeCoreApi()
-      const next = useNextYear(inHand, (request) => api.find(1, request))
+      const next = useNextYear(inHand, (request, following) => api.find(1, request, following?.onProgress))
       expect(next.verdict.value).toBeNull()
       next.asked.value = true
       expect(next.verdict.value).toBe('yes')

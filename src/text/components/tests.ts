@@ -4,8 +4,8 @@ import type { Shown } from '../base/shown'
 
 export const repeatFields = {
   ifYouReadIt: 'if you read it',
-  report: (metals: boolean) =>
-    `${metals ? 'In mg/kg of dry matter.' : 'Elements in mg/L (ppm) of the extract.'} Leave empty what the report does not print.`,
+  report: (byWeight: boolean) =>
+    `${byWeight ? 'In mg/kg of dry matter.' : 'Elements in mg/L (ppm) of the extract.'} Leave empty what the report does not print.`,
 }
 
 export const taughtBox = {

@@ -1,3 +1,4 @@
+import { ELEMENT_NAMES } from './elements'
 import {
   LAB_FIGURES,
   LAB_METHODS,
@@ -33,21 +34,8 @@ const GROUP_NAMES: Record<LabGroup, string> = {
 const FIGURES: Record<LabFigure, string> = {
   pH: 'The pH',
   salts: 'Salts',
-  nitrogen: 'Nitrogen',
+  ...ELEMENT_NAMES,
   ammonium: 'Ammonium',
-  phosphorus: 'Phosphorus',
-  potassium: 'Potassium',
-  calcium: 'Calcium',
-  magnesium: 'Magnesium',
-  sulfur: 'Sulfur',
-  sodium: 'Sodium',
-  chloride: 'Chloride',
-  iron: 'Iron',
-  manganese: 'Manganese',
-  zinc: 'Zinc',
-  copper: 'Copper',
-  boron: 'Boron',
-  molybdenum: 'Molybdenum',
 }
 
 /** What helps where a figure is high; those not named here need no word of their own. */

@@ -1,12 +1,13 @@
 import { LAB_FIGURES } from '@/core/laboratory'
-import { METAL_FIELD } from '@/core/safety'
 import type { FieldTest, Repeat, TestFigure } from '@/core/fieldTests'
 import type { Averaged } from '@/core/fieldTests'
 import type { Bands } from '@/core/targets'
 import type { Correction } from '@/model/season/correction'
 import { TEST_FIGURE_NAMES } from './fieldTests'
+import { SOIL_NAMES } from './elements'
 import { labFollows, type LabAsked } from './laboratory'
 import { metalsFollow } from './metals'
+import { soilFollows } from './soilReport'
 import { counted } from '../base/counted'
 import { dressingName } from '../shelf/dressings'
 import { doseSpoons } from '../make/measures'
@@ -27,11 +28,11 @@ const PLACES: Partial<Record<TestFigure, (x: number, units: UnitSystem) => strin
 }
 
 const ELEMENTS_OF_LAB: ReadonlySet<string> = new Set(LAB_FIGURES)
-const METALS_OF_SOIL: ReadonlySet<string> = new Set(Object.values(METAL_FIELD))
+const BY_WEIGHT: ReadonlySet<string> = new Set(Object.keys(SOIL_NAMES))
 /** What laboratories print by weight; undefined for other figures. */
 const inWeight = (figure: TestFigure, value: number): string | undefined => {
   const text = value < 1 ? value.toPrecision(1) : value < 10 ? value.toFixed(1) : value.toFixed(0)
-  if (METALS_OF_SOIL.has(figure)) return `${text} mg/kg`
+  if (BY_WEIGHT.has(figure)) return `${text} mg/kg`
   return ELEMENTS_OF_LAB.has(figure) ? `${text} mg/L` : undefined
 }
 
@@ -214,6 +215,7 @@ export function testFollows(
   const said: string[] = bands ? againstBands(figures, bands) : []
   const at = (figure: TestFigure) => figures[figure]?.mean
   if (test === 'laboratory') said.push(...labFollows(repeats, lab, units))
+  if (test === 'soilReport') said.push(...soilFollows(repeats, units))
   if (test === 'metals') said.push(...metalsFollow(figures, onMix))
   const { pH } = figures
   if (pH && correction) said.push(correctionText(correction, units))

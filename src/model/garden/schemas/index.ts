@@ -68,7 +68,7 @@ export const SCHEMA_VERSIONS: Record<Kind, number> = {
   record: 5,
   shelf: 3,
   settings: 5,
-  test: 2,
+  test: 3,
 }
 
 /**
@@ -92,8 +92,8 @@ export const ONLY_ADDED: Partial<Record<Kind, readonly number[]>> = {
   settings: [4, 5],
   /** How much farther than the tables say readings stray. */
   shelf: [3],
-  /** Laboratory reports; metals. */
-  test: [2],
+  /** Laboratory reports; metals; reports on field soil. */
+  test: [2, 3],
 }
 
 export type Kind = keyof typeof SCHEMAS
