@@ -61,7 +61,9 @@ function plainAir(): number {
   return air / volume
 }
 
-/** The same sum on curves written out here with powers, so that the reference stays what it is when the core is faster. */
+/**
+ * The same sum on curves written out here with powers, so that the reference stays what it is when the core is faster.
+ */
 function plainSum(): number {
   const top = shapeHeight(container.shape) - container.headspace
   const shares = parts.map((p) => p.parts / 9)

@@ -18,8 +18,8 @@ export interface Chunk {
 }
 
 /**
- * The answers to some lines, one line of JSON for each: `{"line", "answer"}`, or `{"line", "error"}` where the case cannot
- * be used. An empty line is passed over.
+ * The answers to some lines, one line of JSON for each: `{"line", "answer"}`, or `{"line", "error"}` where the case
+ * cannot be used. An empty line is passed over.
  */
 export const answerLines = (command: CaseName, { first, lines }: Chunk): string =>
   lines

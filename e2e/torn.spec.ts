@@ -40,7 +40,9 @@ const bigFile = (page: Page) =>
     LINES,
   )
 
-/** The garden as it lies in the database, read by a page that runs nothing of the app: keys, and what their lines say. */
+/**
+ * The garden as it lies in the database, read by a page that runs nothing of the app: keys, and what their lines say.
+ */
 const stored = (page: Page) =>
   page.evaluate(
     () =>

@@ -1,8 +1,8 @@
 /**
- * npm run mutate [-- FOLDER … | --sample N | --each N]: would a wrong figure be noticed? Stryker changes the code of the
- * core, the model and storage in one place at a time and runs the tests that reach the place. A folder is tried whole,
- * and only what changed since the last time; without a folder a seeded sample of 400 places is tried, or with --each so
- * many of every folder (SEED=… takes another).
+ * npm run mutate [-- FOLDER … | --sample N | --each N]: would a wrong figure be noticed? Stryker changes the code of
+ * the core, the model and storage in one place at a time and runs the tests that reach the place. A folder is tried
+ * whole, and only what changed since the last time; without a folder a seeded sample of 400 places is tried, or with
+ * --each so many of every folder (SEED=… takes another).
  * Prints killed of tried by folder, and every survivor. Ends with 1 where less is killed than the floor.
  */
 import { readFileSync, writeFileSync } from 'node:fs'

@@ -1,7 +1,7 @@
 /**
  * npm test: lint, format, types, unit tests, browser tests, in under five minutes; ends with the ten slowest tests and
- * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the types
- * of the core without a browser, and a sample of mutants, and every benchmark in short.
+ * one line that counts them all. `npm run test:long` tries every case of the random tests, every browser test, the
+ * types of the core without a browser, and a sample of mutants, and every benchmark in short.
  */
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { appBuilds, bin, ensureFolder, ensureInstalled, hear, run, runBrowserTests } from './lib/setup.mjs'

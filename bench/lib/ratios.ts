@@ -1,8 +1,8 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 
 /**
- * Ratios of times, taken pairwise: a piece of work and its reference in turn, in one process, fifteen rounds; of each its
- * fastest round counts. What else the machine does only ever adds, and hardly to every round.
+ * Ratios of times, taken pairwise: a piece of work and its reference in turn, in one process, fifteen rounds; of each
+ * its fastest round counts. What else the machine does only ever adds, and hardly to every round.
  */
 const ROUNDS = 15
 /** A round of each lasts about so long, ms. */

@@ -1,6 +1,8 @@
 import type { Plugin } from 'vite'
 
-/** What a row of limits tells people who read the code: its range, unit and source. The page asks for its value alone. */
+/**
+ * What a row of limits tells people who read the code: its range, unit and source. The page asks for its value alone.
+ */
 const FOR_READERS =
   /\b(?:low|high|unit|source):\s*(?:'(?:[^'\\]|\\.)*'|"(?:[^"\\]|\\.)*"|[-\d._e]+|[A-Z_]+),?\s*/g
 const TABLE = /defineLimits\(\{\n[\s\S]*?\n\}\)/g

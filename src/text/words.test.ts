@@ -6,8 +6,8 @@ import { TERMS } from './glossary'
 import { cropInText } from './base/cropInText'
 
 /**
- * Words that the interface does not use, each with what it says instead. A term has one name, and sentences are those of
- * somebody who was born into the language.
+ * Words that the interface does not use, each with what it says instead. A term has one name, and sentences are those
+ * of somebody who was born into the language.
  */
 const BANNED: readonly [RegExp, string][] = [
   [/\bforetold\b/i, 'predicted'],

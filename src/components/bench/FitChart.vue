@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * Cost against fit: every recipe a point with its place in the list, said in words what lies where; a point is picked by
- * hand or with the arrow keys.
+ * Cost against fit: every recipe a point with its place in the list, said in words what lies where; a point is picked
+ * by hand or with the arrow keys.
  */
 import { common } from '@/text/base/common'
 import { fitChart as words } from '@/text/components/bench'

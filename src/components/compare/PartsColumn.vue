@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** What a mix is made of: its parts as one column, each by its share of the loose measures, in its tint and by its name. */
+/**
+ * What a mix is made of: its parts as one column, each by its share of the loose measures, in its tint and by its name.
+ */
 import { partsColumn as says } from '@/text/components/compare'
 import { useOnPhone } from '@/composables/page/useOnPhone'
 import { computed } from 'vue'

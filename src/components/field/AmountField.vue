@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /**
- * An amount of a dressing as people say it, and what it comes to beneath. What the grower typed stays as typed, wherever
- * it goes and whatever the rest of the job becomes; what is not understood is asked about, and nothing changes meanwhile.
+ * An amount of a dressing as people say it, and what it comes to beneath. What the grower typed stays as typed,
+ * wherever it goes and whatever the rest of the job becomes; what is not understood is asked about, and nothing changes
+ * meanwhile.
  */
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'

@@ -19,7 +19,9 @@ const {
 const visible = defineModel<boolean>('visible', { required: true })
 useShutByBack(visible)
 
-/** The keyboard begins at the first field of what is written; on a touch screen that would bring its keys up unasked. */
+/**
+ * The keyboard begins at the first field of what is written; on a touch screen that would bring its keys up unasked.
+ */
 function beginAtField() {
   if (!writing || !matchMedia('(hover: hover)').matches) return
   const content = [...document.querySelectorAll('.p-dialog-content')].at(-1)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * One thing to do, ticked when it is done: its name, how it is done, and what stands at the end of the line. Of several,
- * only the next says how until the others are asked; on paper all do.
+ * One thing to do, ticked when it is done: its name, how it is done, and what stands at the end of the line. Of
+ * several, only the next says how until the others are asked; on paper all do.
  */
 import Checkbox from 'primevue/checkbox'
 import { useId } from 'vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * What is wanted of several things week by week, and what of it is there: a bar for each week, hatched where something is
- * missing; the first week that is short is marked.
+ * What is wanted of several things week by week, and what of it is there: a bar for each week, hatched where something
+ * is missing; the first week that is short is marked.
  */
 import { weekBars as words } from '@/text/components/frame'
 import { computed, useId } from 'vue'

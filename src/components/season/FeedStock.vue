@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** Feeds as stock for an injector: what goes into one tank or two, and whether the feed comes out as strong as meant. */
+/**
+ * Feeds as stock for an injector: what goes into one tank or two, and whether the feed comes out as strong as meant.
+ */
 import { feedView as words } from '@/text/views/feedView'
 import { computed, ref } from 'vue'
 import { checkStrength, drawnFor, feedFromStock, feedSolution, stocksFor, type FeedPart } from '@/core/liquid'

@@ -1,5 +1,7 @@
 <script setup lang="ts" generic="O extends { note: string; retired: boolean }">
-/** The frame of something of the grower's own: its fields, a note, what they make of it, and what can be done with it. */
+/**
+ * The frame of something of the grower's own: its fields, a note, what they make of it, and what can be done with it.
+ */
 import { common } from '@/text/base/common'
 import Button from 'primevue/button'
 import { ownButtons as words } from '@/text/components/shelf'

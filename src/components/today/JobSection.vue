@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** The judged bed of a job, small, in section: its layers and its mix in their tints, dashed while it is to be filled. */
+/**
+ * The judged bed of a job, small, in section: its layers and its mix in their tints, dashed while it is to be filled.
+ */
 import { computed } from 'vue'
 import { materialById } from '@/core/data'
 import { shapeHeight } from '@/core/geometry'

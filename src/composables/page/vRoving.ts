@@ -34,8 +34,8 @@ function onKey(event: KeyboardEvent) {
 }
 
 /**
- * A row of buttons and links is one step of Tab, as the ARIA Authoring Practices have toolbars: arrow keys, Home and End
- * go from one to the next.
+ * A row of buttons and links is one step of Tab, as the ARIA Authoring Practices have toolbars: arrow keys, Home and
+ * End go from one to the next.
  */
 export const vRoving: ObjectDirective<HTMLElement> = {
   mounted(row) {

@@ -52,8 +52,8 @@ function isFarther(before: Finding, after: Finding): boolean {
 }
 
 /**
- * What a change ends or lessens: the topics that weigh less afterwards, or whose figure is a tenth nearer its limit, the
- * heaviest first; and whether they are gone.
+ * What a change ends or lessens: the topics that weigh less afterwards, or whose figure is a tenth nearer its limit,
+ * the heaviest first; and whether they are gone.
  *
  * @example
  * mendedBy([{ topic: 'ph-low', severity: 'grave' }], []) // [{ topic: 'ph-low', gone: true }]

@@ -18,8 +18,8 @@ export interface Order {
 const MOST_SUPPLIERS = 10
 
 /**
- * Whole packs of several things at least cost in all, where what comes from one supplier is delivered once. The delivery
- * goes with the first thing that comes from there.
+ * Whole packs of several things at least cost in all, where what comes from one supplier is delivered once. The
+ * delivery goes with the first thing that comes from there.
  *
  * Each choice of suppliers that deliver is tried, each thing bought as cheaply as it can be from those; exact.
  * Range: up to ten suppliers that deliver. Source: covering knapsacks with fixed charges; ours.

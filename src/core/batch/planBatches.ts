@@ -43,10 +43,11 @@ function problemOf({
 /**
  * Splits a job into batches that the vessel can turn, each measured in buckets and scoops with the hand in mind.
  *
- * A plan holds when every part of every batch is within a twentieth of its share, equal parts measured alike, all of it between half a percent less
- * and a twentieth more than wanted, no line takes more than four scoops, and no batch fills the vessel beyond its
- * fraction. Of those that hold: fewest kinds of measure, then fewest actions of the hand (a bucket, a scoop, a mark;
- * turning a batch counts for `batchWork` of them), then least over. Batches are alike but for the last.
+ * A plan holds when every part of every batch is within a twentieth of its share, equal parts measured alike, all of it
+ * between half a percent less and a twentieth more than wanted, no line takes more than four scoops, and no batch fills
+ * the vessel beyond its fraction. Of those that hold: fewest kinds of measure, then fewest actions of the hand (a
+ * bucket, a scoop, a mark; turning a batch counts for `batchWork` of them), then least over. Batches are alike but for
+ * the last.
  *
  * Where none holds each part is measured by the litre mark, and a note says which scoop, cup or amount would work.
  *

@@ -31,7 +31,10 @@ export interface AcidityState {
   pH: number
   /** Alkalinity of lime reacted so far, mmol of charge per litre. */
   reacted: number
-  /** Alkalinity still lying as undissolved lime, that laid down again included, the mix's own left out, mmol of charge per litre. */
+  /**
+   * Alkalinity still lying as undissolved lime, that laid down again included, the mix's own left out, mmol of charge
+   * per litre.
+   */
   residual: number
   /** Acid made so far by sulfur, sulfates and fertilizer, mmol of charge per litre; negative where they made base. */
   acid: number

@@ -46,8 +46,8 @@ const atWork = (input: AcidityInput, limes: number, acids: number): AcidityInput
  * another pH of its own than the tables say, with the same buffer. Where no such pH leads there, less of its lime has
  * worked than was given (coarse, damp, badly spread), or less of its acid.
  *
- * `input` is what works on it. By bisection to 0.001. Range: readings of 2.5 to 9, days of 0 and up; each gets an answer,
- * the nearest there is where no course passes through it.
+ * `input` is what works on it. By bisection to 0.001. Range: readings of 2.5 to 9, days of 0 and up; each gets an
+ * answer, the nearest there is where no course passes through it.
  * Errors: a reading out of range. Source: `acidityCourse` turned round; that the buffer stays is our assumption.
  *
  * @example
@@ -95,9 +95,9 @@ export interface PHCorrection {
 export const READING_TELLS = CHEMISTRY_LIMITS.readingTells.value
 
 /**
- * More lime for a batch that has been read, once or several times since anything was put in, so that it comes to the target six weeks on: `given` is all that works on
- * it already, its lime included. A mix that will come within what a reading can tell gets none; one that is too high
- * gets none either, for lime never lowers pH.
+ * More lime for a batch that has been read, once or several times since anything was put in, so that it comes to the
+ * target six weeks on: `given` is all that works on it already, its lime included. A mix that will come within what a
+ * reading can tell gets none; one that is too high gets none either, for lime never lowers pH.
  * Units: g per litre of mix. Errors: those of `mixAsRead` and `limeForTarget`. Source: as `mixAsRead`.
  *
  * @example

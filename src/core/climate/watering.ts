@@ -68,8 +68,8 @@ export interface WaterUseInput {
  * Water one container uses in a day, litres.
  *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
  * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and
- * `OUTSTANDING_LEAF` for what hangs over its rim. `bareShare` is the share of bare surface and wall that counts, all where
- * left out.
+ * `OUTSTANDING_LEAF` for what hangs over its rim. `bareShare` is the share of bare surface and wall that counts, all
+ * where left out.
  * Source: FAO-56 single crop coefficient; walls as `WALL_EVAPORATION`.
  *
  * @example
@@ -172,8 +172,8 @@ export type RootWater = Pick<WaterBalance, 'mixVolume' | 'drainedToEasy' | 'plan
 
 /**
  * Water a plant can take between waterings before it slows down, litres: of what is plant-available the crop's
- * depletion fraction p for the day's demand; in containers never more than lies between the drained state and 50 cm, for beyond 50 cm of
- * tension an open mix hardly brings water to a root.
+ * depletion fraction p for the day's demand; in containers never more than lies between the drained state and 50 cm,
+ * for beyond 50 cm of tension an open mix hardly brings water to a root.
  * Source: FAO-56 eq. 83 (p times TAW); De Boodt & Verdonck 1972 for containers.
  *
  * @example
@@ -228,10 +228,10 @@ const A_YEAR: Days = 365
 const daysOf = (usable: Litres, use: Litres): Days => (use > 0 ? Math.min(A_YEAR, usable / use) : A_YEAR)
 
 /**
- * Days between waterings, no rain counted: litres the roots can use over what is drawn from their mix in a day: all that
- * leaves take, and of what surface and wall give off the roots' share of the mix. The weather's and the plant's spread are
- * in the range; the mix's own comes from the draws. A year at most, which says that next to nothing evaporates.
- * Source: FAO-56 for the demand.
+ * Days between waterings, no rain counted: litres the roots can use over what is drawn from their mix in a day: all
+ * that leaves take, and of what surface and wall give off the roots' share of the mix. The weather's and the plant's
+ * spread are in the range; the mix's own comes from the draws. A year at most, which says that next to nothing
+ * evaporates. Source: FAO-56 for the demand.
  */
 export function wateringInterval(balance: RootWater, input: WaterUseInput): WateringInterval {
   const use = dailyUse(input)
@@ -262,8 +262,8 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
 
 /**
  * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
- * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix; `drawn`
- * in litres a day.
+ * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix;
+ * `drawn` in litres a day.
  * Errors: none; at least nought.
  * Source: `wateringInterval` turned round.
  *

@@ -83,7 +83,9 @@ export interface MaterialProperties {
   potassium: Property
   calcium: Property
   magnesium: Property
-  /** Carbonate that dissolves within a season, as calcium carbonate, mass fraction of dry matter; missing where none. */
+  /**
+   * Carbonate that dissolves within a season, as calcium carbonate, mass fraction of dry matter; missing where none.
+   */
   carbonate?: Property
   /** kg of carbon per kg of nitrogen; missing where there is neither. */
   carbonToNitrogen?: Property

@@ -39,7 +39,10 @@ export interface WantedFor {
   carried: boolean
 }
 
-/** Families a large bed open to the soil is filled with: the others cost as much a bag as these do a load. Common practice. */
+/**
+ * Families a large bed open to the soil is filled with: the others cost as much a bag as these do a load. Common
+ * practice.
+ */
 const BY_THE_LOAD: ReadonlySet<Material['family']> = new Set([
   'soil',
   'compost',
@@ -55,8 +58,8 @@ const LOAD_FROM = 200
  * May a material be offered as a part of a mix? Errors: none.
  *
  * @example
- * mayBeOffered({ id: 'gravel_pea', family: 'aggregate' }, { tender: false, litres: 10, inGround: false, carried: false })
- * // false
+ * mayBeOffered({ id: 'gravel_pea', family: 'aggregate' }, { tender: false, litres: 10, inGround: false, carried: false
+ * }) // false
  */
 export function mayBeOffered(
   { id, family }: Pick<Material, 'id' | 'family'>,

@@ -5,7 +5,9 @@ import type { Candidate, ShelfMaterial } from './problem'
 /** Shares are whole parts over whole parts; this is less than any two of them differ. */
 const ROUNDING = 1e-9
 
-/** Which recipes are put together in one of the ways allowed. One object is made for a search and used over and over. */
+/**
+ * Which recipes are put together in one of the ways allowed. One object is made for a search and used over and over.
+ */
 export class Framing {
   /** Of each frame the slot of each material of the shelf; -1 for none. */
   private readonly slots: number[][]

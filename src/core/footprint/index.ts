@@ -9,14 +9,17 @@ export interface Footprint {
 }
 
 /**
- * Of a cubic metre of each material, from the ground to the gate, with the carbon of peat that is lost; negative where carbon
- * is stored. Good to a factor of two.
+ * Of a cubic metre of each material, from the ground to the gate, with the carbon of peat that is lost; negative where
+ * carbon is stored. Good to a factor of two.
  * Source: Boldrin et al. 2010; Quantis for EPAGMA 2012; Stucki et al. 2019; Stichnothe 2022 (from memory); grades of a
  * material alike.
  */
 const PER_CUBIC_METRE: ReadonlyMap<string, Footprint> = new Map(rows.map((r) => [r.material, r]))
 
-/** Of a kg of ground lime: its carbon dioxide, given off as it neutralises acid, and grinding. Source: stoichiometry, 44 of 100. */
+/**
+ * Of a kg of ground lime: its carbon dioxide, given off as it neutralises acid, and grinding. Source: stoichiometry, 44
+ * of 100.
+ */
 const PER_KG_LIME: Footprint = { low: 0.3, value: 0.46, high: 0.52 }
 
 /** A part of a mix: loose litres of a material. */
@@ -26,9 +29,9 @@ export interface FootprintPart {
 }
 
 /**
- * Footprint of a litre of mix, kg, and materials of which nothing is known; null where that is all of them. `made`: litres
- * that the parts come to once they are stirred. Lime in g for a litre of mix. Errors: none. Left out: packs, the way to the
- * garden, feed. Source: beside the figures; parts and lime add up.
+ * Footprint of a litre of mix, kg, and materials of which nothing is known; null where that is all of them. `made`:
+ * litres that the parts come to once they are stirred. Lime in g for a litre of mix. Errors: none. Left out: packs, the
+ * way to the garden, feed. Source: beside the figures; parts and lime add up.
  *
  * @example
  * carbonFootprint([{ id: 'peat_medium', litres: 1 }], { made: 1, limeGramsPerLitre: 0 }).perLitre.value // 0.19

@@ -7,7 +7,10 @@ interface Spread {
   value: number
   high: number
 }
-/** What goes on a heap: C:N and nitrogen of its dry matter, water by weight, kg/L as it is heaped, days to lose its look. */
+/**
+ * What goes on a heap: C:N and nitrogen of its dry matter, water by weight, kg/L as it is heaped, days to lose its
+ * look.
+ */
 export interface HeapInput {
   id: string
   kind: string
@@ -159,7 +162,8 @@ export function heapYield({ litres, dry, carbon, nitrogen }: Heap): HeapYield {
   const { volume: v, dry: d, nitrogen: n } = HEAP_LEFT
   const share = (nitrogenLeft: number, dryLeft: number) =>
     dry > 0 ? (nitrogen * nitrogenLeft) / (dry * dryLeft) : 0
-  // What rots away is plant matter: it has as much carbon as the heap at least, more where soil or ash dilutes the heap.
+  // What rots away is plant matter: it has as much carbon as the heap at least, more where soil or ash dilutes the
+  // heap.
   const ofLost = dry > 0 ? Math.max(CARBON, carbon / dry) : CARBON
   const ratio = (nitrogenLeft: number, dryLeft: number) =>
     Math.max(LEAST_RATIO, (carbon - ofLost * dry * (1 - dryLeft)) / (nitrogen * nitrogenLeft))

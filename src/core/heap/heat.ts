@@ -31,8 +31,8 @@ function daysAbove(a: HeatReading, b: HeatReading, limit: number): Days {
 }
 
 /**
- * What readings of a heap say: how long it was hot, whether that is enough, whether it wants turning. Readings in any order.
- * Errors: none. Source: US 40 CFR 503, EU 1069/2009 (from memory); turning: common practice.
+ * What readings of a heap say: how long it was hot, whether that is enough, whether it wants turning. Readings in any
+ * order. Errors: none. Source: US 40 CFR 503, EU 1069/2009 (from memory); turning: common practice.
  *
  * @example
  * heatLog([{ day: 0, temperature: 20 }, { day: 2, temperature: 60 }, { day: 6, temperature: 60 }]).hotDays // 4.25
@@ -66,8 +66,8 @@ export function heatLog(readings: readonly HeatReading[]): HeatLog {
 export type Ripeness = 'ripe' | 'nearly' | 'unripe'
 
 /**
- * How ripe a compost is, by its rise in a vacuum flask, C above the air, and the index of a cress test; the less ripe of
- * the two counts. Null where neither was done. Source: BGK self-heating grades; Zucconi et al. 1981 (from memory).
+ * How ripe a compost is, by its rise in a vacuum flask, C above the air, and the index of a cress test; the less ripe
+ * of the two counts. Null where neither was done. Source: BGK self-heating grades; Zucconi et al. 1981 (from memory).
  *
  * @example
  * ripeness({ rise: 8, cress: 0.7 }) // 'nearly'

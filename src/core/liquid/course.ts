@@ -38,8 +38,8 @@ export function feedDays({ from, until, every }: Pick<LiquidFeed, 'from' | 'unti
 }
 
 /**
- * What a liquid feed brings to a mix, as doses put on in the season: one for each week, on the day of its first feed. Of
- * what is given the share that drains is lost.
+ * What a liquid feed brings to a mix, as doses put on in the season: one for each week, on the day of its first feed.
+ * Of what is given the share that drains is lost.
  *
  *   g per litre of mix = g/L x litres x (1 - leaching) / litres of mix
  *

@@ -35,8 +35,8 @@ export function gramsForStrength(dressing: Dressing, element: Element, mgPerLitr
 }
 
 /**
- * What feeds dissolved together bring to their water: mg/L of each element, conductivity added, how much of the nitrogen
- * is ammonium or urea. Urea and organic matter carry no current. g per litre of water.
+ * What feeds dissolved together bring to their water: mg/L of each element, conductivity added, how much of the
+ * nitrogen is ammonium or urea. Urea and organic matter carry no current. g per litre of water.
  * Errors: none. Range: up to about 8 dS/m; within 15 % of label tables of common soluble feeds.
  * Source: analyses of the tables; `conductivityOf`.
  *

@@ -9,7 +9,9 @@ export interface CompressiblePart {
   compressibility: number
 }
 
-/** Volume lost for each product of two shares and the difference of what they give way. Set by the mixes named below. */
+/**
+ * Volume lost for each product of two shares and the difference of what they give way. Set by the mixes named below.
+ */
 export const INTERLOCK = 0.8
 
 /**

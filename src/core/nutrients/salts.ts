@@ -26,8 +26,9 @@ export interface SaltState {
  * Electrical conductivity of a mix with its dressings, three days after watering-in.
  *
  * What dressings have given up is dissolved in the water of a saturated extract, taken as all pores of the blend full;
- * gypsum only as far as it dissolves, ash by its salts. `limes` are the mix's own, besides those among the doses. Parts bring their own salts (see `blend`). Doses are g per litre of the zone.
- * Answer: dS/m. Range: fresh mix, before leaching. Source: `conductivityOf`; saturated media extract, Warncke 1986.
+ * gypsum only as far as it dissolves, ash by its salts. `limes` are the mix's own, besides those among the doses. Parts
+ * bring their own salts (see `blend`). Doses are g per litre of the zone. Answer: dS/m. Range: fresh mix, before
+ * leaching. Source: `conductivityOf`; saturated media extract, Warncke 1986.
  */
 export function saltsOf(
   blend: Blend,
@@ -113,8 +114,8 @@ export function saltLimit(
 export const USUAL_SALT_LIMIT = 3.5
 
 /**
- * EC borne in a saturated extract by a crop, at most where a tenth of the yield is lost; whether there is enough to feed
- * is judged by the nutrients. dS/m. Source: Maas & Hoffman 1977.
+ * EC borne in a saturated extract by a crop, at most where a tenth of the yield is lost; whether there is enough to
+ * feed is judged by the nutrients. dS/m. Source: Maas & Hoffman 1977.
  *
  * @example
  * saltBand({ saltThreshold: { value: 2.5 }, saltSlope: { value: 0.1 } }) // { low: 0, high: 3.5 }

@@ -29,9 +29,10 @@ const LEAST_DISSOLVED = 0.15
 const LEAST_LASTING = 0.25
 
 /**
- * Conductivity of a water in a mix, dS/m: its bicarbonate turns to carbon dioxide or calcite, a tenth of a dS/m for each
- * meq/L, and the rest stays.
- * Source: handbook 60, U.S. Salinity Laboratory 1954, for charge to conductivity; that it is lost whole is our assumption.
+ * Conductivity of a water in a mix, dS/m: its bicarbonate turns to carbon dioxide or calcite, a tenth of a dS/m for
+ * each meq/L, and the rest stays.
+ * Source: handbook 60, U.S. Salinity Laboratory 1954, for charge to conductivity; that it is lost whole is our
+ * assumption.
  *
  * @example
  * lastingConductivity(0.8, 3) // 0.5
@@ -43,8 +44,8 @@ export const lastingConductivity = (conductivity: number, alkalinity: number): n
 export const MOST_LEACHED: Fraction = 0.5
 
 /**
- * Share of the water given that has to drain so that a mix never comes to hold more salts than a limit; above 1 where no
- * leaching is enough. Plants take up water and leave salts: at rest what drains carries what is brought.
+ * Share of the water given that has to drain so that a mix never comes to hold more salts than a limit; above 1 where
+ * no leaching is enough. Plants take up water and leave salts: at rest what drains carries what is brought.
  *
  *   LF = ECw theta / (ECe TP)
  *

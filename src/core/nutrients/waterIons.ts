@@ -21,7 +21,9 @@ const TENDER: ReadonlySet<string> = new Set([
 
 const FAO = 'Ayers & Westcot 1985, FAO-29; Maas 1986 (from memory)'
 
-/** Where an ion of the water is to be watched, and where such water has to go; `tender` for the crops it harms sooner. */
+/**
+ * Where an ion of the water is to be watched, and where such water has to go; `tender` for the crops it harms sooner.
+ */
 export const WATER_ION_LIMITS = defineLimits({
   sodiumWatch: { value: 70, low: 50, high: 100, unit: 'mg/L', source: FAO },
   sodiumStop: {

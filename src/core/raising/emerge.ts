@@ -8,7 +8,8 @@ import { RAISING_LIMITS as L } from './limits'
  *   rate = (T - least) / (best - least) below its best, 1 within, (most - T) / (most - best) above
  *   days = days at its best / rate
  *
- * C. Errors: none. Source: thermal time, linear between the cardinal temperatures; Harrington & Minges 1954 (from memory).
+ * C. Errors: none. Source: thermal time, linear between the cardinal temperatures; Harrington & Minges 1954 (from
+ * memory).
  *
  * @example
  * daysToEmerge({ least: 10, bestLow: 20, bestHigh: 30, most: 35, days: { low: 6, high: 10 } }, 15) // { low: 12, high: 20 }

@@ -50,8 +50,8 @@ export interface RaisingPlan {
 
 /**
  * A plan from seed to planting out, worked back from the day of planting out: hardening off, growing as long as the
- * crop takes at this warmth, potting on when the first cell is full of roots, pricking out at the first true leaf, coming up.
- * Seeds and cells are more than plants, for what does not come up and what is lost.
+ * crop takes at this warmth, potting on when the first cell is full of roots, pricking out at the first true leaf,
+ * coming up. Seeds and cells are more than plants, for what does not come up and what is lost.
  *
  * Errors: `too-cold-to-emerge`, `too-warm-to-emerge`. Range: vegetables and herbs; woody cuttings by weeks alone.
  * Source: `daysToEmerge`, `growthRate`; common practice beside the limits.

@@ -27,8 +27,8 @@ export const TRAY_IDS = [
 export type TrayId = (typeof TRAY_IDS)[number]
 
 /**
- * Trays, plugs, blocks and pots that plants are raised in. Source: trade sizes and days in a stage, common practice (from
- * memory); a block takes a third more loose mix than its size.
+ * Trays, plugs, blocks and pots that plants are raised in. Source: trade sizes and days in a stage, common practice
+ * (from memory); a block takes a third more loose mix than its size.
  */
 export const TRAYS: readonly Tray[] = [
   { id: 'seedTray', cells: 1, millilitres: 3500, height: 4.5, pressed: 1, days: null },

@@ -29,7 +29,9 @@ export const ROTATION_LIMITS = defineLimits({
   },
 })
 
-/** g of phosphorus that a crop takes from a square metre in a year. Source: mass balances of vegetables (from memory). */
+/**
+ * g of phosphorus that a crop takes from a square metre in a year. Source: mass balances of vegetables (from memory).
+ */
 export const CROP_PHOSPHORUS = { low: 1.5, value: 2.5, high: 4 }
 /** Share of a surplus that a Mehlich-3 test shows. Source: long trials with compost (from memory; the least sure). */
 export const SEEN_BY_TEST = { low: 0.2, value: 1 / 3, high: 0.55 }

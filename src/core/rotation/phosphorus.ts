@@ -17,8 +17,8 @@ export interface PhosphorusStore {
 
 /**
  * Phosphorus of a bed over years, from what each year brought, g/m2, the oldest first. Crops take their share every
- * year, of the year's own first. A surplus moves little in soil and stays. Errors: none; fewer than none given counts as
- * none. Source: mass balance; `CROP_PHOSPHORUS`, `SEEN_BY_TEST` (from memory).
+ * year, of the year's own first. A surplus moves little in soil and stays. Errors: none; fewer than none given counts
+ * as none. Source: mass balance; `CROP_PHOSPHORUS`, `SEEN_BY_TEST` (from memory).
  *
  * @example
  * phosphorusStore([12.5]).surplus.value // 10

@@ -38,7 +38,8 @@ export interface Targets {
 
 /**
  * Water most vegetables want within easy reach, 10 to 50 cm of tension: 20 to 30 % is the ideal (De Boodt & Verdonck
- * 1972, Acta Hort. 26:37-44). Mixes of bark and perlite grow good crops from 15 %, watered more often (common practice).
+ * 1972, Acta Hort. 26:37-44). Mixes of bark and perlite grow good crops from 15 %, watered more often (common
+ * practice).
  */
 export const EASY_WATER: Band = { low: 0.15, high: 0.3 }
 /** Plant-available water of a good vegetable bed. Source: common practice; under 8 % is poor, more is no fault. */

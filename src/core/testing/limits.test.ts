@@ -170,7 +170,9 @@ function acidOf(pH: number, id: string, forms: Partial<NitrogenForms> | null, da
 /** Rate per day, from the acid of three days in a row. */
 const rateFrom = ([a, b, c]: number[]) => Number((-Math.log((c! - b!) / (b! - a!))).toFixed(6))
 const nitrified = (pH: number) => acidOf(pH, 'ammonium_sulfate', { ammonium: 1 }, 9).slice(-3)
-/** Acid of the same in nine days at a rate, by small steps: two for each of 15 mmol nitrified, half a mmol taken off. */
+/**
+ * Acid of the same in nine days at a rate, by small steps: two for each of 15 mmol nitrified, half a mmol taken off.
+ */
 function nitrifiedAt(rate: number) {
   const [all, rest] = [(0.21 * 1000) / 14.007, acidPerGram(dressingById('ammonium_sulfate')!)]
   let grown = 0

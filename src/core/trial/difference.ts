@@ -56,7 +56,10 @@ export function difference(first: readonly number[], second: readonly number[], 
   return { means, share, range: { low, high }, counts, isSure: low > 0 || high < 0 }
 }
 
-/** How much pots of one treatment vary, a standard deviation over their mean. Source: common practice, a fifth to a third. */
+/**
+ * How much pots of one treatment vary, a standard deviation over their mean. Source: common practice, a fifth to a
+ * third.
+ */
 export const USUAL_VARIATION = 0.25
 /** (z of 95 % + z of 80 %)^2: a range of nine in ten that leaves nought out four times in five. */
 const POWER = (1.645 + 0.842) ** 2

@@ -163,9 +163,9 @@ const RATIO = 1e-4
 
 /**
  * Fits points close to ones already fitted, from that fit: damped Gauss-Newton in ln alpha and ln (n - 1), theta_r
- * and the macropores solved inside. A dozen steps at most and some forty times quicker than `fitRetention`; for drawn properties, where
- * the start is near. Same range; the miss is at most that of the start carried over to the new points.
- * Source: Gauss-Newton with damping, Levenberg 1944.
+ * and the macropores solved inside. A dozen steps at most and some forty times quicker than `fitRetention`; for drawn
+ * properties, where the start is near. Same range; the miss is at most that of the start carried over to the new
+ * points. Source: Gauss-Newton with damping, Levenberg 1944.
  * Tensions in cm, water as a fraction.
  */
 export function refitRetention(points: RetentionPoints, start: VanGenuchten): VanGenuchten {

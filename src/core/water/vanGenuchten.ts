@@ -48,8 +48,8 @@ export const macroporesFullAt = (lnTension: number): Fraction =>
  *
  *   theta(h) = theta_r + (theta_s - theta_r) (1 + (alpha h)^n)^-(1 - 1/n)
  *
- * h in cm of water, tension positive; at or below zero the pores are full. Answer: volume fraction. Macropores, where there
- * are any, are taken from theta_s and emptied by a curve of their own (`macroporesFull`).
+ * h in cm of water, tension positive; at or below zero the pores are full. Answer: volume fraction. Macropores, where
+ * there are any, are taken from theta_s and emptied by a curve of their own (`macroporesFull`).
  * Range: any h. Source: van Genuchten 1980, Soil Sci. Soc. Am. J. 44:892-898, eq. 3 with m = 1 - 1/n.
  *
  * @example

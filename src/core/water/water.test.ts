@@ -419,7 +419,8 @@ describe('a drained container', () => {
     expect(p.drainedToEasy + p.waterBufferingCapacity + p.heldWater).toBeCloseTo(p.containerCapacity, 9)
   })
   test('organic mixes over loam hold what ground should hold for plants', () => {
-    // They read "3 to 5 % water, take a shallower container": water was counted to 100 cm, where the soil had drained it.
+    // They read "3 to 5 % water, take a shallower container": water was counted to 100 cm, where the soil had drained
+    // it.
     const bed: Container = { ...column(30), base: { kind: 'onSoil', texture: 'loam' } }
     const mixes: Record<string, number>[] = [
       { peat_medium: 1, compost_green: 1, vermiculite_coarse: 1 },

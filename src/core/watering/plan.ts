@@ -50,7 +50,9 @@ export interface WateringPlan {
   /** Weight just drained and when it is time to water, kg, the empty container left out. */
   heavy: Kilograms
   light: Kilograms
-  /** Two weeks of it, followed: what drains away, as a share of what is given, and hours of thirst and of little air. */
+  /**
+   * Two weeks of it, followed: what drains away, as a share of what is given, and hours of thirst and of little air.
+   */
   drainedShare: number
   /** Share of each watering that has to drain so that salts stay below the crop's limit; above a half none does. */
   leachingNeeded: Fraction

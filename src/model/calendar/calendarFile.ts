@@ -18,7 +18,8 @@ const CALLED_BEFORE = 6
 
 /**
  * Tasks as a calendar file (RFC 5545): whole days, each with an alarm on the evening before its first. A day that
- * is none is our own mistake and throws. Names are one line each, whatever they hold: nothing in them begins a property.
+ * is none is our own mistake and throws. Names are one line each, whatever they hold: nothing in them begins a
+ * property.
  */
 export function calendarFile(name: string, tasks: readonly CalendarTask[]): string {
   const calendar = ical({

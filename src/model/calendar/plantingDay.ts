@@ -11,11 +11,15 @@ export interface Planted {
   day: string
   /** Planted on that day, as the grower said. */
   said: boolean
-  /** Told, or by a month chosen; else the day the mix is ready, or the first after it in a month that suits the crop. */
+  /**
+   * Told, or by a month chosen; else the day the mix is ready, or the first after it in a month that suits the crop.
+   */
   from: 'told' | 'month' | 'ready' | 'place' | 'usual'
 }
 
-/** The month most crops go out in where no place says, and where the sun stands in the south. Source: common practice. */
+/**
+ * The month most crops go out in where no place says, and where the sun stands in the south. Source: common practice.
+ */
 const USUAL_MONTH = { north: 5, south: 11 }
 const MIDDLE = 15
 
@@ -34,8 +38,8 @@ export function plannedDay(job: Job): Planted | null {
 }
 
 /**
- * The day a job is taken to be planted: as said, or not before `readyOn`, the ISO day its mix has rested: that day where
- * its month suits the crop, else the first of the next month that does.
+ * The day a job is taken to be planted: as said, or not before `readyOn`, the ISO day its mix has rested: that day
+ * where its month suits the crop, else the first of the next month that does.
  */
 export function plantingDay(job: Job, place: Place | undefined, readyOn: string): Planted {
   const planned = plannedDay(job)

@@ -105,7 +105,9 @@ const isMixed = ({ parts }: Candidate): boolean => {
   return parts.every((p) => p.parts <= MOST_OF_ONE * all)
 }
 
-/** Recipes looked at where the search was cut short. Source: our assumption: three are offered, of more than one kind. */
+/**
+ * Recipes looked at where the search was cut short. Source: our assumption: three are offered, of more than one kind.
+ */
 const FEW = 8
 
 /** How far it is, with the best of what is judged already, in order, once there are a few. */

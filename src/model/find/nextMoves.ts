@@ -218,7 +218,10 @@ function afterMove(recipe: Recipe, move: Pick<RankedMove, 'parts'>): Recipe {
   return { ...recipe, parts: [...kept, ...added] }
 }
 
-/** A found recipe as the bench takes it: lime to the crop's pH where no bag has limed it, dressings as they are, with the feed it was found with. */
+/**
+ * A found recipe as the bench takes it: lime to the crop's pH where no bag has limed it, dressings as they are, with
+ * the feed it was found with.
+ */
 export const afterFinding = (
   job: Job,
   found: Pick<Candidate, 'parts'>,

@@ -25,7 +25,9 @@ const hasPeat = ({ candidate }: Found, tables: Tables) => candidate.parts.some((
 
 const weightOf = ({ candidate }: Found) => candidate.figures.drainedDensity
 const hasBag = ({ candidate }: Found) => candidate.parts.some((p) => p.id === 'potting_mix_bagged')
-/** Weight by which one mix is lighter or heavier than another, as a share. Source: our assumption: hands feel a tenth. */
+/**
+ * Weight by which one mix is lighter or heavier than another, as a share. Source: our assumption: hands feel a tenth.
+ */
 const FELT = 0.1
 
 /** The mix a tenth lighter or heavier than the first that goes farthest that way; undefined where none does. */

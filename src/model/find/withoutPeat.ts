@@ -50,7 +50,10 @@ const around = (x: number, by: number, band: Band | undefined): Band => {
     : { low, high }
 }
 
-/** What a finder is asked for to come near a mix: its air, its water, its weight, and what the crop wants of pH and salts. */
+/**
+ * What a finder is asked for to come near a mix: its air, its water, its weight, and what the crop wants of pH and
+ * salts.
+ */
 export function alike(targets: FinderTargets, e: Evaluation, water: number): FinderTargets {
   const L = ALIKE_LIMITS
   return {

@@ -1,6 +1,6 @@
 /**
- * Time zones of northern countries, by the made-up climate most gardens in them are nearest to: common knowledge, rough,
- * and offered as a guess. Zones that span several climates, and those south of the tropics, are left out.
+ * Time zones of northern countries, by the made-up climate most gardens in them are nearest to: common knowledge,
+ * rough, and offered as a guess. Zones that span several climates, and those south of the tropics, are left out.
  */
 const ZONES: readonly (readonly [climateId: string, zones: readonly string[]])[] = [
   [

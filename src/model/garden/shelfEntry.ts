@@ -26,7 +26,9 @@ function usPack(pack: Pack): Pack {
 /** A price nobody told. */
 const UNPRICED = { price: null, place: '', seenOn: null }
 
-/** What a grower who adds a material of these families mostly has in a heap or in the ground. Source: our assumption. */
+/**
+ * What a grower who adds a material of these families mostly has in a heap or in the ground. Source: our assumption.
+ */
 const OWN_HEAP: ReadonlySet<Material['family']> = new Set(['compost', 'manure', 'soil', 'mix'])
 
 /**

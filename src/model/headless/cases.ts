@@ -22,9 +22,9 @@ import {
 } from './caseParts'
 
 /**
- * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat|raise|rotate` reads.
- * All sizes in the core's units. These schemas are published as JSON Schema in docs/formats; a grower's files have
- * their own in schemas.ts.
+ * Cases for the headless door: what `npm run core -- evaluate|find|dose|batch|volume|water|feed|treat|raise|rotate`
+ * reads. All sizes in the core's units. These schemas are published as JSON Schema in docs/formats; a grower's files
+ * have their own in schemas.ts.
  */
 const evaluateCase = z.strictObject({
   mix: linesSchema,

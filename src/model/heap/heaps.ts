@@ -31,7 +31,9 @@ export const heapAnswer = ({ builtOn, loads, water, readings, rise, cress }: Hea
 }
 export type HeapAnswer = ReturnType<typeof heapAnswer>
 
-/** What a heap leaves as a material of the grower's own: nitrogen and C:N from what went on it, the rest as compost is. */
+/**
+ * What a heap leaves as a material of the grower's own: nitrogen and C:N from what went on it, the rest as compost is.
+ */
 export function compostOf(
   { name }: Pick<HeapRecord, 'name'>,
   { comesTo }: Pick<HeapAnswer, 'comesTo'>,

@@ -38,8 +38,8 @@ const countsOf = (lines: readonly ShoppingLine[]) =>
   JSON.stringify(lines.map((l) => [l.material.id, l.purchase.counts]))
 
 /**
- * The most mix that the same packs make, and the least cut that saves a pack worth saving. Each is carried out before it
- * is offered: `listFor` gives the list for so many litres of mix, null where that cannot be made.
+ * The most mix that the same packs make, and the least cut that saves a pack worth saving. Each is carried out before
+ * it is offered: `listFor` gives the list for so many litres of mix, null where that cannot be made.
  */
 export function nudgesOf(
   litres: number,

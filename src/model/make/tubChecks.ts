@@ -46,8 +46,8 @@ const targetOf = (job: Job, { pH }: Pick<Bands, 'pH'>) =>
   job.lime.mode === 'toTarget' ? job.lime.target : (pH.low + pH.high) / 2
 
 /**
- * One pH or several read in a batch since anything was put in: what they ask for. The last says when. What was put in after earlier readings counts as
- * lime that is in it. Errors: those of `limeForReading` and `acidForTarget`.
+ * One pH or several read in a batch since anything was put in: what they ask for. The last says when. What was put in
+ * after earlier readings counts as lime that is in it. Errors: those of `limeForReading` and `acidForTarget`.
  */
 export function phCheck(
   batch: BatchInHand,

@@ -13,7 +13,9 @@ export interface VesselChoice {
   bag?: number
 }
 
-/** Common practice: a builder's tub, a garden barrow heaped a little, a tarp of 2 by 3 m rolled from corner to corner. */
+/**
+ * Common practice: a builder's tub, a garden barrow heaped a little, a tarp of 2 by 3 m rolled from corner to corner.
+ */
 const COMMON: readonly VesselChoice[] = [
   { id: 'tub', litres: 65, whole: false },
   { id: 'barrow', litres: 90, whole: false },

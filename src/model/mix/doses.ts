@@ -82,7 +82,9 @@ const SPARE = 1.1
 /** A feed is weighed out from here on, g per litre. Source: common practice: a level teaspoon to a bucket. */
 const LEAST_FEED = 0.5
 
-/** Feeds that would give what the season lacks first; of nitrogen one coated and one meal. None where it lacks nothing. */
+/**
+ * Feeds that would give what the season lacks first; of nitrogen one coated and one meal. None where it lacks nothing.
+ */
 function feedOffers(
   { question, input }: PreparedMix,
   given: ReadonlySet<string>,
@@ -139,9 +141,9 @@ function acidOffer({ question, bands, blend, given, lime }: PreparedMix, e: Eval
 }
 
 /**
- * Doses that would mend what the mix lacks: the nutrient that runs short first, nitrogen as coated fertilizer or meal; a pH
- * above the band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given. Empty
- * where nothing is lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
+ * Doses that would mend what the mix lacks: the nutrient that runs short first, nitrogen as coated fertilizer or meal;
+ * a pH above the band, with sulfur where no lime is given. g per litre of mix, never beyond what is usually given.
+ * Empty where nothing is lacking. Source: shortage over what is released in the season; sulfur as `acidForTarget`.
  */
 export function doseOffers(prepared: PreparedMix, e: Evaluation): DoseOffer[] {
   const given = new Set(prepared.question.recipe.dressings.map((d) => d.dressingId))

@@ -46,8 +46,8 @@ const wanted = (beds: readonly BedAhead[], thisYear: number): string[] =>
   beds.flatMap(({ history }) => history.grown.filter((g) => g.year <= thisYear).at(-1)?.cropId ?? [])
 
 /**
- * What each bed that keeps its soil grows in the next three years: the crops of this year, moved so that no family comes
- * back too soon. Years the grower has decided are kept. `thisYear` has its crops already.
+ * What each bed that keeps its soil grows in the next three years: the crops of this year, moved so that no family
+ * comes back too soon. Years the grower has decided are kept. `thisYear` has its crops already.
  */
 export function yearsAhead(garden: Garden, thisYear: number): YearsAhead {
   const all = bedsOf(garden)

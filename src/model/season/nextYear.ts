@@ -194,8 +194,8 @@ export function freshenRequest(garden: Garden, next: Job, oldId: string): Outcom
 }
 
 /**
- * What may be made of an old mix: the found mixes that leave nothing graver than the old mix with feed alone would, those
- * that are half of it first. Nothing where the old mix cannot be worked out.
+ * What may be made of an old mix: the found mixes that leave nothing graver than the old mix with feed alone would,
+ * those that are half of it first. Nothing where the old mix cannot be worked out.
  */
 export function freshenOffers(
   { found }: Pick<FoundMixes, 'found'>,

@@ -3,7 +3,9 @@ import { GARDEN_LIMITS } from '../garden/limits'
 import { readNumber, type DecimalSign, type ReadNumber } from '../numbers'
 import { headingOf, isNumeric, type Heading, type TableColumn } from './headings'
 
-/** One row of a sheet: its number there (the heading is 1), its cells by column, and what is wrong with the row itself. */
+/**
+ * One row of a sheet: its number there (the heading is 1), its cells by column, and what is wrong with the row itself.
+ */
 export interface SheetRow {
   row: number
   cells: Record<string, string>

@@ -308,8 +308,8 @@ describe('what goes out comes in the same', () => {
         expect(logIn(text, 'metric', {}, log)).toMatchObject({ entries: [], already: log.length })
       }
     }
-    // Berlin is an hour ahead before its clocks go forward. A worker thread, where mutants are tried, has no zone of its
-    // own.
+    // Berlin is an hour ahead before its clocks go forward. A worker thread, where mutants are tried, has no zone of
+    // its own.
     process.env.TZ = 'Europe/Berlin'
     if (isMainThread) expect(outLog([log[0]!], 'metric')).toContain('2026-03-29,01:30+01:00')
   })

@@ -250,7 +250,10 @@ function airOf({ course }: Moved, floor: number): { mix: number; litres: number 
   return { mix, litres }
 }
 
-/** The answer of a lesson that pours nothing; null where the mix cannot give one. `most` is the salt the crop takes, dS/m. */
+/**
+ * The answer of a lesson that pours nothing; null where the mix cannot give one. `most` is the salt the crop takes,
+ * dS/m.
+ */
 export function answerOf(
   lesson: Lesson,
   input: MixInContainer,

@@ -103,8 +103,8 @@ function unitsText({ value, manner, spoons }: Amount, units: UnitSystem): string
 }
 
 /**
- * An amount as the grower gave it; a dose that was worked out in the manner chosen for it, or in the usual one where the
- * job does not say what that counts for.
+ * An amount as the grower gave it; a dose that was worked out in the manner chosen for it, or in the usual one where
+ * the job does not say what that counts for.
  */
 export function doseInManner(
   gramsPerLitre: number,
@@ -136,8 +136,8 @@ const COUNTABLE = 12
 const BY_VOLUME = 1
 
 /**
- * "1 tablespoon for each of 5 parts: 5 tablespoons", or for weights, whose sum follows anyway, without it; null where an
- * amount is not counted by number, or the number is one.
+ * "1 tablespoon for each of 5 parts: 5 tablespoons", or for weights, whose sum follows anyway, without it; null where
+ * an amount is not counted by number, or the number is one.
  */
 function timesText(amount: Amount, setting: AmountSetting): string | null {
   const { base, materialId } = amount.manner

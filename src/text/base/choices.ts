@@ -49,7 +49,9 @@ export function limeOfChoice(value: string): { limeId: string; dolomiteShare: nu
   return { limeId: value.slice(0, at), dolomiteShare: Number(value.slice(at + 1)) }
 }
 
-/** Limestone and dolomite, alone or half and half, then whatever else limes; one more where the mix has other shares. */
+/**
+ * Limestone and dolomite, alone or half and half, then whatever else limes; one more where the mix has other shares.
+ */
 export function limeChoices(
   rows: readonly Dressing[],
   chosen: { limeId: string; dolomiteShare: number },

@@ -184,7 +184,9 @@ const ROWS: Rows = {
 export const fillingText = (step: FillingDo, of: Filled): Said =>
   (ROWS[step.code] as (step: FillingDo, of: Filled) => Said)(step, of)
 
-/** What stands below side holes: the water in the gaps where the mix is known, the mix that stays wet where it is not. */
+/**
+ * What stands below side holes: the water in the gaps where the mix is known, the mix that stays wet where it is not.
+ */
 export const reservoirText = (room: number, water: number | null, units: UnitSystem): string =>
   water === null
     ? `Below the side holes ${volumeText(room, units)} of mix in each stay wet through.`

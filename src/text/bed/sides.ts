@@ -17,7 +17,9 @@ export const SIDES_NAMES: Record<Was, string> = {
   drum: 'a drum or tank',
   tyres: 'tyres',
 }
-/** Whether food may grow in it, and what to do. Source: extension bulletins on raised beds, EU REACH XVII (from memory). */
+/**
+ * Whether food may grow in it, and what to do. Source: extension bulletins on raised beds, EU REACH XVII (from memory).
+ */
 export const SIDES_SAY: Record<Was, string> = {
   notSaid: '',
   sound: 'Nothing to line.',

@@ -97,7 +97,9 @@ export function planText({ steps, crops }: YearsAhead): string {
 
 /** A store holds for so many years at most in words: beyond, nobody knows. */
 const LONG = 10
-/** mm of rain and the like aside, a square metre is a square yard and a fifth: phosphorus is told by the square metre. */
+/**
+ * mm of rain and the like aside, a square metre is a square yard and a fifth: phosphorus is told by the square metre.
+ */
 const OUNCES_A_SQUARE_YARD = 0.836_127 / 28.349_5
 const densityText = (grams: number, units: UnitSystem) =>
   units === 'metric' ? `${numberText(grams)} g/m²` : `${numberText(grams * OUNCES_A_SQUARE_YARD, 1)} oz/sq yd`

@@ -64,7 +64,9 @@ export function labelCode(label: LabelText, recipe: string, link: string | null)
   return [...lines, ...(link ? [link] : [])].filter(Boolean).join('\n')
 }
 
-/** What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches. */
+/**
+ * What a label on a pot of a bed says: the crop or the bed, its mix, pH, lime, when it was mixed and in which batches.
+ */
 export function labelText({ job, fill: bed, quantities: q, record }: Labelled, units: UnitSystem): LabelText {
   const crop = cropName(inBed(job, bed).cropId)
   const read =

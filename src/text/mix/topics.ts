@@ -123,7 +123,9 @@ export const TOPIC_NAMES: Record<Topic, string> = {
   'tips-in-wind': 'tips in wind',
 }
 
-/** What an appraisal has to say beyond its verdict, in a few words each, at most so many; nothing where it has no more. */
+/**
+ * What an appraisal has to say beyond its verdict, in a few words each, at most so many; nothing where it has no more.
+ */
 export const alsoText = (findings: readonly Finding[], most = 3): string =>
   findings
     .filter((f) => f.severity !== 'note')

@@ -21,7 +21,9 @@ const printing = useMediaQuery('print')
 const onPhone = useOnPhone()
 
 const add = (materialId: string) => garden.run({ type: 'part/add', jobId, materialId, twelfths: step.value })
-/** The finder is fetched while the bench is looked at: pressed, it answers at once. One that cannot be had says so then. */
+/**
+ * The finder is fetched while the bench is looked at: pressed, it answers at once. One that cannot be had says so then.
+ */
 const BENCH_LOOKED_AT = 1500
 useTimeoutFn(() => void import('./FinderView.vue').catch(() => null), BENCH_LOOKED_AT)
 /** A material dragged from the shelf onto the bench. */

@@ -154,7 +154,9 @@ export function entryTensionOf({ conductivityAt }: Pick<Hydraulics, 'conductivit
   return (low + high) / 2
 }
 
-/** Entries to either side over which water is averaged: the corner where a blend's curve meets its porosity is rounded. */
+/**
+ * Entries to either side over which water is averaged: the corner where a blend's curve meets its porosity is rounded.
+ */
 const ROUNDED = 8
 
 /** Least conductivity kept, as a share of the greatest: a stuff that lets nothing at all through has no answer. */

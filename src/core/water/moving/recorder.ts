@@ -95,7 +95,9 @@ export class Recorder {
     return sum
   }
 
-  /** A picture part of the way through the step just done: all that it shows at the same moment, so that it balances. */
+  /**
+   * A picture part of the way through the step just done: all that it shows at the same moment, so that it balances.
+   */
   private take(part: number, before: Float64Array): void {
     const { column, water } = this.stepper
     const k = this.next++

@@ -24,8 +24,8 @@ const FARTHEST = 8
 const LEAST_PART = 1e-5
 
 /**
- * Moves the water of a column by one step of time after another: Richards' equation in its mixed form, backward differences
- * over two steps (`Carry`), Newton's method on the tensions of all nodes at once.
+ * Moves the water of a column by one step of time after another: Richards' equation in its mixed form, backward
+ * differences over two steps (`Carry`), Newton's method on the tensions of all nodes at once.
  *
  *   d(theta)/dt = d/dz [ K (dpsi/dz + 1) ] - uptake,   psi = -tension
  *

@@ -12,7 +12,9 @@ import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
 import { tablesOfCase } from '../tablesOfCase'
 
-/** Each feed as g in a litre of water. Errors: those of `tablesOfCase`; a dressing nobody knows or without the element. */
+/**
+ * Each feed as g in a litre of water. Errors: those of `tablesOfCase`; a dressing nobody knows or without the element.
+ */
 function partsOf(c: CaseOf<'feed'>): Outcome<FeedPart[]> {
   const tables = tablesOfCase(c)
   if (!tables.ok) return tables
