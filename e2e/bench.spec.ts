@@ -5,6 +5,7 @@ import {
   expect,
   field,
   glanceAt,
+  opened,
   openGarden,
   PHONE,
   saved,
@@ -566,9 +567,7 @@ test(
     await page.keyboard.press('/')
     await page.getByRole('button', { name: 'A material of your own' }).click()
     const dialog = page.getByRole('dialog').last()
-    // Once it has opened the dialog takes the keyboard to its first field: what is typed elsewhere before goes there.
-    await expect(dialog.getByLabel('What you call it')).toBeFocused()
-    await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null))))
+    await opened(dialog.getByLabel('What you call it'))
     await dialog.getByLabel('What you call it').fill('Heap by the shed')
     await dialog.getByLabel('A bucketful weighs').fill('13 lb 4 oz')
     await expect(dialog).toContainText('= 6.01 kg')
@@ -578,6 +577,7 @@ test(
     await dialog.getByRole('button', { name: 'Keep' }).click()
     await expect(page.getByRole('group', { name: /^Heap by the shed, / })).toBeVisible()
     await page.getByRole('button', { name: 'A feed or lime of your own' }).click()
+    await opened(dialog.getByLabel('What you call it'))
     await dialog.getByLabel('What you call it').fill('All-round 4-4-4')
     await dialog.getByRole('button', { name: 'Keep' }).click()
     const line = page.getByRole('group', { name: 'All-round 4-4-4' })
@@ -587,8 +587,7 @@ test(
     await amount.fill('2 tbsp per bucket')
     await expect(line).toContainText(/2 tablespoons for each of \d+(\.\d)? buckets: .*, .* g in all; .* g\/L/)
     await page.getByRole('button', { name: 'Dose by label' }).click()
-    // The dialog puts the cursor into its first field once it stands; what is typed before goes there too.
-    await expect(dialog.getByLabel('The feed in the recipe is')).toBeFocused()
+    await opened(dialog.getByLabel('The feed in the recipe is'))
     await dialog.getByLabel('The feed in the recipe is').fill('5-5-5')
     await dialog.getByLabel('The recipe says').fill('30 g per bucket')
     await dialog.getByRole('combobox', { name: 'Mine is' }).click()

@@ -163,6 +163,17 @@ export async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab
   throw new Error(`${target} cannot be reached with ${key}`)
 }
 
+/**
+ * Waits until a dialog has opened, by its first field. Then it takes the keyboard there: what is typed elsewhere before
+ * would go there.
+ */
+export async function opened(first: Locator) {
+  await expect(first).toBeFocused()
+  await first.page().evaluate(async () => {
+    await Promise.all(document.getAnimations().map((a) => a.finished.catch(() => null)))
+  })
+}
+
 /** A field with what is said beneath it, by its label. */
 export const field = (page: Page, label: string) =>
   page.locator('.field').filter({ has: page.getByLabel(label, { exact: true }) })
