@@ -209,7 +209,11 @@ const saveCsv = () => saveFile(says.openBedBedsCsv, bedsToCsv(wanted.value, unit
   display: flex;
   gap: 6px;
   flex-wrap: wrap;
+  align-items: center;
   margin-left: auto;
+}
+.tools a {
+  margin: 0 8px;
 }
 .two {
   display: grid;

@@ -16,9 +16,9 @@ interface FieldWords<T> {
 
 /** What sides are asked about, by what they are of. Source: common practice; local rules on treated timber. */
 const WALL_HINTS: Partial<Record<BedSpec['wall'], string>> = {
-  timber: 'Railway sleepers, old treated timber, paint or pallets? Say so below.',
-  metal: 'A drum, galvanised or old and soldered? Say so below.',
-  plastic: 'A drum or tyres? Say so below.',
+  timber: 'Railway sleepers, old treated timber, paint or pallets? Say so.',
+  metal: 'A drum, galvanised or old and soldered? Say so.',
+  plastic: 'A drum or tyres? Say so.',
 }
 
 /** What each field of a bed is called. `src/model/garden/schemas/bedFields.ts` says what it is. */

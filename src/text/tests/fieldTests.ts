@@ -111,7 +111,7 @@ export const TEST_TEXTS: Record<FieldTest, TestText> = {
       {
         text: 'Ask for a test of field soil. On peat, bark or coir it reads nonsense: ask for growing media there.',
       },
-      { text: 'When the report is here: choose how phosphorus was drawn out, then type what it prints.' },
+      { text: 'When the report is here: choose its method for phosphorus, then type what it prints.' },
     ],
   },
   metals: {
@@ -313,7 +313,7 @@ export const TEST_FIELD_NAMES: Record<string, string> = {
   method: 'Method of the report',
   ...ELEMENT_NAMES,
   ...SOIL_NAMES,
-  soilMethod: 'How phosphorus was drawn out',
+  soilMethod: 'Method for phosphorus',
   nitrogen: 'Nitrogen, nitrate and ammonium',
   ammonium: 'Ammonium nitrogen',
   volume: 'Volume to the line',
