@@ -184,7 +184,7 @@ test('stored records that cannot be read are set aside, told, and offered for do
   const aside = page.getByRole('region', { name: 'Set aside' })
   await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
   await expect(aside).toContainText(
-    '“job/future” was made by a newer Open Bed (version 999; this one reads up to 15)',
+    '“job/future” was made by a newer Open Bed (version 999; this one reads up to 16)',
   )
   const row = aside.getByRole('listitem').filter({ hasText: 'job/future' })
   const [download] = await Promise.all([
