@@ -3,20 +3,15 @@
 import { yearsView as words } from '@/text/views/yearsView'
 import { computed, ref } from 'vue'
 import YardPicture from '@/components/bed/YardPicture.vue'
-import ChoiceField from '@/components/field/ChoiceField.vue'
+import YearRow from '@/components/bed/YearRow.vue'
 import QuantityField from '@/components/field/QuantityField.vue'
 import SwitchField from '@/components/field/SwitchField.vue'
 import FoldBox from '@/components/frame/FoldBox.vue'
 import { useYearsAhead } from '@/composables/garden/useYearsAhead'
-import { CROPS } from '@/core/data'
-import { cropChoices } from '@/text/base/choices'
-import { counted } from '@/text/base/counted'
 import { bedTitle } from '@/text/base/titles'
-import { cropName, greenText, leavesText, phosphorusText, planText, waitText } from '@/text/bed/years'
+import { greenText, leavesText, phosphorusText, planText } from '@/text/bed/years'
 
 const { garden, units, bucket, thisYear, ahead, captionsOf, rowsOf, setYear, ofBed } = useYearsAhead()
-const NONE = '-'
-const crops = cropChoices(CROPS)
 const year = ref(thisYear + 1)
 const years = [0, 1, 2, 3].map((n) => ({ value: thisYear + n, label: String(thisYear + n) }))
 const beds = computed(() => ahead.value.beds.map((b) => b.bed))
@@ -27,13 +22,8 @@ const all = computed(() => (chosen.value ? rowsOf(chosen.value.id) : []))
 const rows = computed(() => all.value.filter((r) => r.year >= thisYear))
 const past = computed(() => all.value.filter((r) => r.year < thisYear))
 const more = computed(() => (chosen.value ? ofBed(chosen.value.id, year.value) : null))
-const optionsOf = (r: { year: number; planned: string | null }) => {
-  const unsaid = r.year > thisYear ? words.nothingPlanned : words.notKnown
-  return [
-    { value: NONE, label: r.planned === null ? unsaid : words.asPlanned(cropName(r.planned)), words: [] },
-    ...crops,
-  ]
-}
+const say = (on: number, cropId: string | null) =>
+  chosen.value && setYear(chosen.value.id, on, { cropId }, words.did.crop)
 </script>
 
 <template>
@@ -58,38 +48,29 @@ const optionsOf = (r: { year: number; planned: string | null }) => {
         <div>
           <h2 id="years-bed">{{ bedTitle(chosen) }}</h2>
           <ul class="plain">
-            <li v-for="r in rows" :key="r.year" class="year">
-              <ChoiceField
-                class="crop"
-                :label="words.cropIn(String(r.year))"
-                :model-value="r.said ?? NONE"
-                :options="optionsOf(r)"
-                @update:model-value="
-                  setYear(chosen.id, r.year, { cropId: $event === NONE ? null : $event }, words.did.crop)
-                "
-              />
-              <span v-if="r.wait" :class="['says', r.wait.state]">{{ waitText(r.cropId!, r.wait) }}</span>
-            </li>
+            <YearRow
+              v-for="r in rows"
+              :key="r.year"
+              :row="r"
+              :is-ahead="r.year > thisYear"
+              @say="say(r.year, $event)"
+            />
           </ul>
           <FoldBox id="years-before" :title="words.before" :says="words.beforeSays">
             <ul class="plain">
-              <li v-for="r in past" :key="r.year" class="year">
-                <ChoiceField
-                  class="crop"
-                  :label="words.cropIn(String(r.year))"
-                  :model-value="r.said ?? NONE"
-                  :options="optionsOf(r)"
-                  @update:model-value="
-                    setYear(chosen.id, r.year, { cropId: $event === NONE ? null : $event }, words.did.crop)
-                  "
-                />
-              </li>
+              <YearRow
+                v-for="r in past"
+                :key="r.year"
+                :row="r"
+                :is-ahead="false"
+                @say="say(r.year, $event)"
+              />
             </ul>
           </FoldBox>
         </div>
         <div v-if="more" aria-live="polite">
-          <p v-if="more.before">{{ leavesText(more.before) }}</p>
-          <p v-if="greenText(more.green)">{{ greenText(more.green) }}</p>
+          <p v-if="more.before">{{ leavesText(more.before, units) }}</p>
+          <p v-if="greenText(more.green, units)">{{ greenText(more.green, units) }}</p>
           <FoldBox id="years-compost" :title="words.compost" :says="words.compostSays">
             <p>{{ phosphorusText(more.phosphorus, units) }}</p>
             <QuantityField
@@ -103,7 +84,7 @@ const optionsOf = (r: { year: number; planned: string | null }) => {
               "
             />
           </FoldBox>
-          <p v-if="ahead.leftOut" class="soft">{{ words.leftOut(counted(ahead.leftOut, 'container')) }}</p>
+          <p v-if="ahead.leftOut" class="soft">{{ words.leftOut(String(ahead.leftOut)) }}</p>
         </div>
       </section>
     </template>
@@ -124,26 +105,11 @@ const optionsOf = (r: { year: number; planned: string | null }) => {
   gap: 32px;
   margin-top: 14px;
 }
-.year {
-  display: grid;
-  grid-template-columns: 240px minmax(0, 1fr);
-  gap: 4px 16px;
-  align-items: end;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.says {
-  padding-bottom: 8px;
-}
-.tooEarly {
-  font-weight: 600;
-}
 .spread {
   max-width: 260px;
 }
 @media (max-width: 760px) {
-  .two,
-  .year {
+  .two {
     grid-template-columns: minmax(0, 1fr);
   }
 }

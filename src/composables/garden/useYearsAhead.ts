@@ -59,7 +59,7 @@ export function useYearsAhead() {
       const { history } = bedOf(bedId)
       return {
         before: cropIn(bedId, year - 1),
-        green: winterGreen(garden.records, history, { year: year - 1, next: cropIn(bedId, year) }),
+        green: winterGreen(garden.records, grownIn(bedId), { year: year - 1, next: cropIn(bedId, year) }),
         phosphorus: phosphorusIn(history, year),
         spread: bedYearsOf(garden.records, bedId).find((y) => y.year === year)?.compost ?? 0,
       }

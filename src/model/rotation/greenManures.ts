@@ -1,16 +1,15 @@
 import { coldestNightOf } from '@/core/season'
-import { greenManuresFor, type GreenManure } from '@/core/rotation'
+import { greenManuresFor, type GreenManure, type Grown } from '@/core/rotation'
 import { placeOf, type Garden } from '../garden/garden'
-import type { BedHistory } from './bedHistory'
 
 /** Beds are cleared in autumn and planted again in spring. Months of the north. Source: common practice. */
 const CLEARED = 9
 const EMPTY_FOR = 7
 
-/** Green manures for the winter after a year, before the next crop. */
+/** Green manures for the winter after a year, before the next crop, by what grew or is planned until then. */
 export function winterGreen(
   garden: Garden,
-  { grown }: BedHistory,
+  grown: readonly Grown[],
   { year, next }: { year: number; next: string | null },
 ): GreenManure[] {
   const place = placeOf(garden)

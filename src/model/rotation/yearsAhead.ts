@@ -1,7 +1,7 @@
 import { cropById } from '@/core/data'
 import { cropFit } from '@/core/filling'
 import { rotationOf, rotationPlan, type RotationStep } from '@/core/rotation'
-import { bedsOf, bedYearsOf, type Garden } from '../garden/garden'
+import { bedsOf, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { Bed, BedYears } from '../garden/schemas'
 import { tablesOf } from '../garden/tables'
@@ -58,7 +58,8 @@ export function yearsAhead(garden: Garden, thisYear: number): YearsAhead {
     beds.map(({ bed, history }) => ({
       id: bed.id,
       history: history.grown.filter((g) => g.year <= thisYear),
-      fixed: decided(garden, bed, thisYear, history),
+      // Said by the grower, or by a job.
+      fixed: history.grown.filter((g) => g.year > thisYear),
       takes: (cropId: string) => hasRoom(bed, cropId, garden),
     })),
     crops,
@@ -66,14 +67,6 @@ export function yearsAhead(garden: Garden, thisYear: number): YearsAhead {
   )
   return { beds, leftOut: all.length - kept.length, crops, steps }
 }
-/** Years to come that the grower or a job has decided. */
-const decided = (garden: Garden, bed: Bed, thisYear: number, { grown }: BedHistory) => [
-  ...bedYearsOf(garden, bed.id).flatMap(({ year, cropId }) =>
-    year > thisYear && cropId !== null ? [{ year, cropId }] : [],
-  ),
-  ...grown.filter((g) => g.year > thisYear),
-]
-
 /** A bed's years with one of them changed; a year that says nothing is left out. */
 export function withYear(
   years: BedYears['years'],

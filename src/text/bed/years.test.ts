@@ -32,13 +32,20 @@ describe('beds over the years in words', () => {
     expect(phosphorusText(year(102.5), 'us')).toContain('2.9 oz/sq yd')
   })
   test('green manures two at most; a plan without crops asks for them', () => {
-    expect(greenText([])).toBe('')
-    expect(greenText(GREEN_MANURES.slice(0, 3))).toMatch(/sow winter rye or winter tares and dig them in/)
-    const alone = greenText([GREEN_MANURES.find((g) => g.id === 'field_bean')!])
+    expect(greenText([], 'metric')).toBe('')
+    expect(greenText(GREEN_MANURES.slice(0, 3), 'metric')).toMatch(
+      /sow winter rye or winter tares and dig them in/,
+    )
+    const alone = greenText([GREEN_MANURES.find((g) => g.id === 'field_bean')!], 'metric')
     expect(alone).toContain('dig it in')
-    expect(alone).toContain('from the air')
-    expect(leavesText('pea')).toMatch(/^After pea: nitrogen/)
-    expect(leavesText('fig')).toBe('')
+    expect(alone).toContain('8 g/m² to 15 g/m² of nitrogen, most of it from the air')
+    // A square yard is 0.836 m2, an ounce 28.35 g: 8 and 15 g/m2 are 0.24 and 0.44 oz. Nothing metric in US units.
+    const us = greenText([GREEN_MANURES.find((g) => g.id === 'field_bean')!], 'us')
+    expect(us).toContain('0.2 oz/sq yd to 0.4 oz/sq yd')
+    for (const text of [us, leavesText('pea', 'us'), leavesText('kale', 'us'), phosphorusText(null, 'us')])
+      expect(text).not.toMatch(/m²|\d (cm|g)\b|square metre/)
+    expect(leavesText('pea', 'metric')).toMatch(/^After pea: nitrogen/)
+    expect(leavesText('fig', 'metric')).toBe('')
     expect(planText({ beds: [], leftOut: 0, crops: [], steps: [] })).toMatch(/^Say what grows/)
   })
 })

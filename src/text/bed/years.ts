@@ -4,7 +4,7 @@ import { rotationOf } from '@/core/rotation'
 import type { YearsAhead } from '@/model/rotation/yearsAhead'
 import { counted, numberText } from '../base/counted'
 import { cropInText } from '../base/cropInText'
-import type { UnitSystem } from '../base/units'
+import { inUnits, type UnitSystem } from '../base/units'
 
 /** A family as growers call it, and what of it lingers in soil. */
 const FAMILIES: Readonly<Record<string, { name: string; lingers: string }>> = {
@@ -65,16 +65,16 @@ const LEAVES: Record<RotationRow['leaves'], string> = {
   little: 'little behind',
   looseGround: 'loose ground',
   lowPotassium: 'ground low in potassium',
-  nitrogen: 'nitrogen, if its roots stay: 2 to 6 g a square metre',
-  richLeaves: 'leaves rich in nitrogen, if they are dug in: 5 to 12 g a square metre',
+  nitrogen: 'nitrogen, if its roots stay: [2 to 6 g/m²|0.06 to 0.18 oz/sq yd]',
+  richLeaves: 'leaves rich in nitrogen, if they are dug in: [5 to 12 g/m²|0.15 to 0.35 oz/sq yd]',
   stays: '',
   stubble: 'stubble that ties up nitrogen while it rots',
 }
 /** "Peas leave nitrogen, if its roots stay …"; empty for what stays itself. */
-export function leavesText(cropId: string): string {
+export function leavesText(cropId: string, units: UnitSystem): string {
   const row = rotationOf(cropId)
   const left = row ? LEAVES[row.leaves] : ''
-  return left === '' ? '' : `After ${cropName(cropId)}: ${left}.`
+  return left === '' ? '' : `After ${cropName(cropId)}: ${inUnits(left, units)}.`
 }
 
 /** The plan in a sentence. */
@@ -92,21 +92,23 @@ export function planText({ steps, crops }: YearsAhead): string {
     return `No other bed has room for ${homeless.map(cropName).join(' or ')} each year: choose a smaller crop there, or leave a bed to green manure.`
   const soon = steps.filter((s) => s.wait?.state === 'tooEarly' || s.wait?.state === 'early').length
   if (soon === 0) return 'In this order no family comes back too soon in the next three years.'
-  return `${counted(soon, 'time')} in three years a family comes back sooner than the rule: with these crops and beds there is no better order. Grow one of another family, or leave a bed to green manure.`
+  return `${counted(soon, 'time')} in three years a family comes back sooner than the rule: no better order was found, a year at a time. Grow one of another family, or leave a bed to green manure.`
 }
 
 /** A store holds for so many years at most in words: beyond, nobody knows. */
 const LONG = 10
-/**
- * mm of rain and the like aside, a square metre is a square yard and a fifth: phosphorus is told by the square metre.
- */
+/** Ounces on a square yard in a gram on a square metre. Source: definitions. */
 const OUNCES_A_SQUARE_YARD = 0.836_127 / 28.349_5
 const densityText = (grams: number, units: UnitSystem) =>
   units === 'metric' ? `${numberText(grams)} g/m²` : `${numberText(grams * OUNCES_A_SQUARE_YARD, 1)} oz/sq yd`
 
 /** What phosphorus of compost and manure is left, and what to do; null where a year's crop takes it. */
 export function phosphorusText(store: PhosphorusStore | null, units: UnitSystem): string {
-  if (!store) return 'No compost or manure is known of: a layer of 1 to 2 cm a year is welcome.'
+  if (!store)
+    return inUnits(
+      'No compost or manure is known of: a layer of [1 to 2 cm|half an inch] a year is welcome.',
+      units,
+    )
   const { surplus, rise, years } = store
   if (years.value < 1) return 'Crops use what compost has brought: a thin layer a year is welcome.'
   const how = years.value >= LONG ? `${LONG} years and more` : counted(Math.floor(years.value), 'year')
@@ -123,9 +125,9 @@ const GREEN: Readonly<Record<string, string>> = {
   buckwheat: 'buckwheat',
 }
 /** "Over winter: sow winter tares or field beans …"; empty where none suits. */
-export function greenText(list: readonly GreenManure[]): string {
+export function greenText(list: readonly GreenManure[], units: UnitSystem): string {
   const [first, second] = list
   if (!first) return ''
   const names = [first, second].flatMap((g) => (g ? [GREEN[g.id]!] : [])).join(' or ')
-  return `When it is cleared, sow ${names} and dig ${list.length > 1 ? 'them' : 'it'} in three weeks before planting: ${first.nitrogen.low} to ${first.nitrogen.high} g of nitrogen a square metre${first.family === 'Fabaceae' ? ', most of it from the air' : ', kept from washing out'}.`
+  return `When it is cleared, sow ${names} and dig ${list.length > 1 ? 'them' : 'it'} in three weeks before planting: ${densityText(first.nitrogen.low, units)} to ${densityText(first.nitrogen.high, units)} of nitrogen${first.family === 'Fabaceae' ? ', most of it from the air' : ', kept from washing out'}.`
 }

@@ -16,7 +16,7 @@ export const yearsView = {
   compost: 'Compost and phosphorus',
   compostSays: 'what years of it add up to',
   compostIn: (year: Shown) => `Compost or manure spread in ${year}`,
-  leftOut: (count: Shown) => `${count} filled anew each year, and left out here.`,
+  leftOut: (count: Shown) => `${count} of your list are filled anew each year, and left out here.`,
   /** What a step back undoes. */
   did: { crop: 'a crop of a year', compost: 'compost of a year' },
 }

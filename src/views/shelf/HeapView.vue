@@ -63,13 +63,14 @@ function note() {
   set({ readings: [...heap.value.readings, { ...reading.value }] }, words.did.read)
   reading.value = { ...reading.value, temperature: NaN, turned: false }
 }
-const kept = ref(false)
+/** The heap that was put on the shelf last: pressed again it would be there twice. */
+const kept = ref<string | null>(null)
 function toShelf() {
   if (!heap.value || !answer.value) return
   const fresh = { id: `own:${crypto.randomUUID()}`, createdAt: new Date().toISOString() }
   const material = compostOf({ name: named(heap.value) }, answer.value, fresh)
   garden.run({ type: 'ownMaterial/set', material })
-  kept.value = true
+  kept.value = heap.value.id
 }
 /** An emptied field holds no number. */
 const orNone = (x: number) => (Number.isNaN(x) ? null : x)
@@ -195,11 +196,12 @@ const orNone = (x: number) => (Number.isNaN(x) ? null : x)
             :label="words.toShelf"
             icon="pi pi-box"
             outlined
+            :disabled="kept === heap.id"
             @click="toShelf"
           />
           <Button :label="words.remove" text @click="garden.run({ type: 'heap/remove', heapId: heap.id })" />
         </div>
-        <p v-if="kept" role="status">{{ words.onShelf }}</p>
+        <p v-if="kept === heap.id" role="status">{{ words.onShelf }}</p>
       </section>
     </div>
   </div>
