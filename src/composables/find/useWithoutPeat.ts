@@ -1,11 +1,12 @@
-import { computed, toRaw, watch } from 'vue'
+import { computed, shallowRef, toRaw, watch } from 'vue'
 import type { Outcome } from '@/core/outcome'
 import type { Found } from '@/core/finder'
 import type { FindProgress, FindRequest, FoundMixes } from '@/model/find/findMixes'
 import { afterFinding } from '@/model/find/nextMoves'
 import { hasPeat, withoutPeatRequest } from '@/model/find/withoutPeat'
 import { versionOf } from '@/model/mix/versions'
-import { problemText } from '@/text/base/problems.en'
+import { problemText, type Sentence } from '@/text/base/problems.en'
+import { failureText } from '@/text/make/tasks'
 import { findInWorker } from '@/workers/core.client'
 import type { JobInHand } from '../job/useJob'
 import { useTask } from '../page/useTask'
@@ -24,6 +25,7 @@ export function useWithoutPeat({ garden, job, units }: JobInHand, name: string, 
     const looked = outcome.value.value.found.filter((f) => f.look !== null)
     return looked.find((f) => !f.look!.findings.some((x) => x.severity === 'grave')) ?? looked[0] ?? null
   })
+  const refused = shallowRef<Sentence | null>(null)
   let take: ((id: string) => void) | null = null
   watch(best, (found) => {
     const one = job.value
@@ -39,9 +41,10 @@ export function useWithoutPeat({ garden, job, units }: JobInHand, name: string, 
   return {
     offered: computed(() => job.value !== undefined && hasPeat(job.value, garden.records)),
     running: computed(() => search.status.value === 'running'),
-    failure: search.failure,
-    /** Why there is none. */
-    trouble: computed(() => {
+    /** Why there is none; null before it was asked for, and where there is one. */
+    trouble: computed<Sentence | 'none' | null>(() => {
+      if (refused.value) return refused.value
+      if (search.failure.value) return failureText(search.failure.value)
       if (outcome.value && !outcome.value.ok) return problemText(outcome.value.problem, units.value)
       return outcome.value?.ok && !best.value ? 'none' : null
     }),
@@ -49,6 +52,7 @@ export function useWithoutPeat({ garden, job, units }: JobInHand, name: string, 
     find(then: (id: string) => void) {
       if (!job.value) return
       const request = withoutPeatRequest(garden.records, toRaw(job.value))
+      refused.value = request.ok ? null : problemText(request.problem, units.value)
       if (!request.ok) return
       take = then
       search.start(request.value)

@@ -8,6 +8,7 @@ import { computed, defineAsyncComponent } from 'vue'
 import CompareTable from '@/components/compare/CompareTable.vue'
 import SeasonCourses from '@/components/compare/SeasonCourses.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
+import ProblemBox from '@/components/frame/ProblemBox.vue'
 import { useBags } from '@/composables/shelf/useBags'
 import { useChances } from '@/composables/bench/useChances'
 import { useWithoutPeat } from '@/composables/find/useWithoutPeat'
@@ -166,7 +167,8 @@ function putOnBench(id: string) {
       {{ words.versionsOfThisMixMixes(taken.length === 0 ? words.addTwoOrMore : words.addOneMore) }}
     </p>
     <p v-if="peatFree.running.value" class="soft" role="status">{{ words.lookingWithoutPeat }}</p>
-    <p v-else-if="peatFree.trouble.value" role="alert">{{ words.noneWithoutPeat }}</p>
+    <p v-else-if="peatFree.trouble.value === 'none'" role="alert">{{ words.noneWithoutPeat }}</p>
+    <ProblemBox v-else-if="peatFree.trouble.value" :sentence="peatFree.trouble.value" />
     <CompareTable
       v-if="taken.length"
       :columns="columns"
