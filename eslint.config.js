@@ -24,10 +24,20 @@ const arrow = (type, kind, to) => ({
   from: { element: { type } },
   allow: { to: { element: { types: { anyOf: to } } }, dependency: { kind } },
 })
-const policies = Object.entries(ARROWS).flatMap(([type, { uses, types }]) => [
-  { from: { element: { type } }, allow: { to: { element: { types: { anyOf: [type, ...uses] } } } } },
-  ...(types.length > 0 ? [arrow(type, 'type', types)] : []),
-])
+const policiesOf = (type) => {
+  const { uses, types } = ARROWS[type]
+  return [
+    { from: { element: { type } }, allow: { to: { element: { types: { anyOf: [type, ...uses] } } } } },
+    ...(types.length > 0 ? [arrow(type, 'type', types)] : []),
+  ]
+}
+const UNTESTED = ['src/**/*.test.ts', 'src/**/testing/**']
+/** A layer is asked about its own arrows only. A pattern within another comes last, because the last one counts. */
+const layers = elements.toReversed().map(({ type, pattern }) => ({
+  files: [`${pattern}/*.{ts,vue}`],
+  ignores: UNTESTED,
+  rules: { 'boundaries/dependencies': ['error', { default: 'disallow', policies: policiesOf(type) }] },
+}))
 
 export default ts.config(
   {
@@ -144,14 +154,14 @@ export default ts.config(
   { files: ['**/*.{js,mjs,cjs}'], rules: { 'no-unused-vars': 'error' } },
   {
     files: ['src/**/*.ts', 'src/**/*.vue'],
-    ignores: ['src/**/*.test.ts', 'src/**/testing/**'],
+    ignores: UNTESTED,
     plugins: { boundaries },
     settings: {
       'boundaries/elements': elements,
       'import/resolver': { [resolve('scripts/lib/resolver.cjs')]: {} },
     },
-    rules: { 'boundaries/dependencies': ['error', { default: 'disallow', policies }] },
   },
+  ...layers,
   {
     // Nothing an answer could depend on but what is asked: no state, no clock, no chance of its own, no page.
     files: ['src/core/**/*.ts', 'src/model/**/*.ts'],
