@@ -219,41 +219,43 @@ test(
   },
 )
 
-test('several beds in one job, one of them topped up, one open to the soil, one on a balcony', async ({
-  page,
-}) => {
-  await openGarden(page, '/demo/jobs/fig/containers')
-  await expect(amount(page)).toBeVisible()
-  await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
-  await page.getByRole('option', { name: 'Clay corner bed' }).click()
-  await expect(page.getByRole('heading', { name: 'Clay corner bed in this job' })).toBeVisible()
-  await expect(page.getByLabel('The bed in section')).toContainText('open to the soil')
-  await page.getByLabel('Old mix stays in it: top up').check()
-  await page.getByLabel('It has sunk by').fill('8')
-  // 2.4 by 1.2 m, 8 cm: 230.4 L, and the fig's barrel beside it.
-  await expect(page.getByRole('button', { name: /Clay corner bed.*topping up/s })).toContainText('230 L')
-  await page.getByLabel('It has sunk by').fill('99')
-  await expect(page.locator('.field').filter({ hasText: 'It has sunk by' })).toContainText(
-    'larger than the maximum',
-  )
-  await expect(page.getByLabel('How much')).toContainText('not counted')
-  await page.getByLabel('It has sunk by').fill('8')
-  await slider(page, 'Surface of the old mix').focus()
-  await page.keyboard.press('ArrowDown')
-  await expect(page.getByLabel('It has sunk by')).toHaveValue('8.5')
+test(
+  'several beds in one job, one of them topped up, one open to the soil, one on a balcony',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/fig/containers')
+    await expect(amount(page)).toBeVisible()
+    await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
+    await page.getByRole('option', { name: 'Clay corner bed' }).click()
+    await expect(page.getByRole('heading', { name: 'Clay corner bed in this job' })).toBeVisible()
+    await expect(page.getByLabel('The bed in section')).toContainText('open to the soil')
+    await page.getByLabel('Old mix stays in it: top up').check()
+    await page.getByLabel('It has sunk by').fill('8')
+    // 2.4 by 1.2 m, 8 cm: 230.4 L, and the fig's barrel beside it.
+    await expect(page.getByRole('button', { name: /Clay corner bed.*topping up/s })).toContainText('230 L')
+    await page.getByLabel('It has sunk by').fill('99')
+    await expect(page.locator('.field').filter({ hasText: 'It has sunk by' })).toContainText(
+      'larger than the maximum',
+    )
+    await expect(page.getByLabel('How much')).toContainText('not counted')
+    await page.getByLabel('It has sunk by').fill('8')
+    await slider(page, 'Surface of the old mix').focus()
+    await page.keyboard.press('ArrowDown')
+    await expect(page.getByLabel('It has sunk by')).toHaveValue('8.5')
 
-  await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
-  await page.getByRole('option', { name: 'Landing window boxes' }).click()
-  await expect(page.getByText('It stands on a balcony or deck')).toBeVisible()
-  await expect(page.getByText('a structural engineer').first()).toBeVisible()
-  await expect(page.getByText(/Soaked, each weighs .* kg\/m² on what it stands on/)).toBeVisible()
-  await page.getByRole('button', { name: 'Leave out Landing window boxes' }).click()
-  await expect(page.getByText('It stands on a balcony or deck')).toBeHidden()
-  // What is filled goes through to the quantities.
-  const whole = await amount(page).innerText()
-  await page.getByRole('link', { name: /^Buy/ }).click()
-  await expect(page.getByLabel('From the bucket to the bed')).toContainText(whole)
-})
+    await page.getByRole('combobox', { name: 'Add one of your beds' }).click()
+    await page.getByRole('option', { name: 'Landing window boxes' }).click()
+    await expect(page.getByText('It stands on a balcony or deck')).toBeVisible()
+    await expect(page.getByText('a structural engineer').first()).toBeVisible()
+    await expect(page.getByText(/Soaked, each weighs .* kg\/m² on what it stands on/)).toBeVisible()
+    await page.getByRole('button', { name: 'Leave out Landing window boxes' }).click()
+    await expect(page.getByText('It stands on a balcony or deck')).toBeHidden()
+    // What is filled goes through to the quantities.
+    const whole = await amount(page).innerText()
+    await page.getByRole('link', { name: /^Buy/ }).click()
+    await expect(page.getByLabel('From the bucket to the bed')).toContainText(whole)
+  },
+)
 
 test('acid berries and brassicas in one mix are told apart', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/fig/containers')

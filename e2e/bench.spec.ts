@@ -41,21 +41,25 @@ test('looking at a plus moves the marks before anything is changed', { tag: '@lo
   await expect(air.locator('.would')).toHaveCount(0)
 })
 
-test('the mix is painted in its section, and painted anew when it changes', async ({ page }) => {
-  await openGarden(page, '/demo/jobs/peppers-27/mix')
-  const box = (await page.locator('.stage canvas').boundingBox())!
-  // The middle of the mix: neither walls nor the strip beside it, which the page draws itself.
-  const look = () =>
-    page.screenshot({
-      clip: { x: box.x + box.width / 2 - 110, y: box.y + box.height / 2 - 60, width: 120, height: 120 },
-    })
-  // Grains and pores make a large picture; a plain colour packs to a few hundred bytes.
-  await expect.poll(async () => (await look()).length).toBeGreaterThan(4000)
-  const before = await look()
-  expect((await look()).equals(before)).toBe(true)
-  await page.getByRole('button', { name: 'A whole part more Perlite, coarse' }).click()
-  await expect.poll(async () => (await look()).equals(before)).toBe(false)
-})
+test(
+  'the mix is painted in its section, and painted anew when it changes',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/demo/jobs/peppers-27/mix')
+    const box = (await page.locator('.stage canvas').boundingBox())!
+    // The middle of the mix: neither walls nor the strip beside it, which the page draws itself.
+    const look = () =>
+      page.screenshot({
+        clip: { x: box.x + box.width / 2 - 110, y: box.y + box.height / 2 - 60, width: 120, height: 120 },
+      })
+    // Grains and pores make a large picture; a plain colour packs to a few hundred bytes.
+    await expect.poll(async () => (await look()).length).toBeGreaterThan(4000)
+    const before = await look()
+    expect((await look()).equals(before)).toBe(true)
+    await page.getByRole('button', { name: 'A whole part more Perlite, coarse' }).click()
+    await expect.poll(async () => (await look()).equals(before)).toBe(false)
+  },
+)
 
 test('a letter makes a next move, its figures come true, and undo gives it back', async ({ page }) => {
   await openGarden(page, '/demo/jobs/leeks/mix')

@@ -75,19 +75,23 @@ const MOST = [
   { path: '/jobs/peppers-27/make', screens: 2.45, controls: 22, words: 280 },
   { path: '/jobs/fig/fill', screens: 2.1, controls: 16, words: 250 },
 ]
-test('each screen begins with what most need; the rest is under headings', async ({ page }) => {
-  for (const { path, ...most } of MOST) {
-    await openGarden(page, `/demo${path}`)
-    await expect(page.locator('main :is(details.fold, .tick)').first()).toBeVisible()
-    await expect
-      .poll(async () => {
-        const m = await measure(page)
-        return Object.entries(most).filter(([what, limit]) => m[what as keyof typeof m] > limit)
-      }, path)
-      .toEqual([])
-    expect(await tooSmall(page), path).toEqual([])
-  }
-})
+test(
+  'each screen begins with what most need; the rest is under headings',
+  { tag: '@long' },
+  async ({ page }) => {
+    for (const { path, ...most } of MOST) {
+      await openGarden(page, `/demo${path}`)
+      await expect(page.locator('main :is(details.fold, .tick)').first()).toBeVisible()
+      await expect
+        .poll(async () => {
+          const m = await measure(page)
+          return Object.entries(most).filter(([what, limit]) => m[what as keyof typeof m] > limit)
+        }, path)
+        .toEqual([])
+      expect(await tooSmall(page), path).toEqual([])
+    }
+  },
+)
 
 test(
   'a heading that was opened is open the next time, and in another job',

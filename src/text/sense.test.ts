@@ -17,7 +17,7 @@ import { screensOf, type Screens } from './testing/screens'
 import { percentText, pHText } from './base/units'
 
 /** Jobs looked at in one run; SENSE=20000 looks at more. */
-const JOBS = Number(process.env.SENSE ?? (isLong ? 2000 : 30))
+const JOBS = Number(process.env.SENSE ?? (isLong ? 2000 : 20))
 
 /** What is wrong with what the screens say of a job; empty where nothing is. */
 type Rule = (screens: Screens, of: RandomJob) => string[]

@@ -50,7 +50,8 @@ const learned = (measurements: Measurement[], of = input()) => {
   if (!answer.ok) throw new Error(answer.problem.code)
   return answer.value
 }
-const ranged = (measurements: Measurement[] = [], draws = 300, of = input()) => {
+const DRAWS = isLong ? 300 : 120
+const ranged = (measurements: Measurement[] = [], draws = DRAWS, of = input()) => {
   const { learning, readings } = learned(measurements, of)
   const answer = rangesAtOnce({ input: of, draws, learning, years: [] })
   if (!answer.ok) throw new Error(answer.problem.code)
@@ -233,7 +234,7 @@ describe('ranges', () => {
       expect(a.figures[name]!).toBeGreaterThan(r.low - (r.high - r.low) * 0.3)
       expect(a.figures[name]!).toBeLessThan(r.high + (r.high - r.low) * 0.3)
     }
-    expect(a.draws).toBe(300)
+    expect(a.draws).toBe(DRAWS)
   })
   test('have no width where nothing is uncertain', () => {
     const sure = material('peat_medium')
