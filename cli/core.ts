@@ -1,5 +1,6 @@
 import type { Finding } from '../src/core/appraisal'
 import { isCaseName, runCase } from '../src/model/headless/run'
+import type { RowsAtHand } from '../src/model/headless/tablesOfCase'
 import { CASES, type CaseName } from '../src/model/headless/cases'
 import { noteText, problemText } from '../src/text/base/problems.en'
 import { TOPIC_TEXTS } from '../src/text/mix/topics'
@@ -20,10 +21,14 @@ const inWords = (answer: object): object =>
       }
     : answer
 
-/** What came of the text of a case: the answer as plain data, or one line that says what is wrong. */
+/**
+ * What came of the text of a case: the answer as plain data, or one line that says what is wrong. `rows` are own rows
+ * of earlier cases of a stream.
+ */
 export function answerOf(
   command: CaseName,
   text: string,
+  rows?: RowsAtHand,
 ): { ok: true; answer: object } | { ok: false; wrong: string } {
   let input: unknown
   try {
@@ -31,7 +36,7 @@ export function answerOf(
   } catch (error) {
     return { ok: false, wrong: `the case is not JSON: ${(error as Error).message.replaceAll('\n', ' ')}` }
   }
-  const answer = runCase(command, input)
+  const answer = runCase(command, input, rows)
   if (answer.ok) {
     const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
     return { ok: true, answer: { command, ...inWords(answer.value), notes } }

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { PassThrough, Readable } from 'node:stream'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import type { RowsAtHand } from '../src/model/headless/tablesOfCase'
 import { main } from './core'
 import { answerLines, answerStream } from './lines'
 
@@ -26,6 +27,31 @@ test('a line of a stream has the answer its case has alone; a wrong one has its 
   expect(answers[0].answer).toEqual(JSON.parse(alone))
   expect(answers[1].error).toMatch(/^containers: /)
   expect(answers[2].error).toMatch(/^the case is not JSON/)
+})
+
+test('lines that share own rows work them out once, and each has the rows of its own line', () => {
+  const mixOf = (pH: number) => ({
+    mix: [{ material: 'mine', parts: 1 }],
+    ownMaterials: [{ id: 'mine', name: 'Mine', family: 'compost', known: { dryBulkDensity: 0.4, pH } }],
+    container: {
+      shape: { kind: 'roundPot', topDiameter: 30, baseDiameter: 24, height: 28 },
+      headspace: 2,
+      base: { kind: 'drainHoles' },
+    },
+    answer: 'figures',
+  })
+  const rows: RowsAtHand = new Map()
+  const lines = [7, 5.5, 7].map((pH) => JSON.stringify(mixOf(pH)))
+  const together = answerLines('evaluate', { first: 1, lines }, rows)
+  const pHs = together
+    .trimEnd()
+    .split('\n')
+    .map((l) => JSON.parse(l).answer.figures.pH as number)
+  expect(pHs[0]).toBe(pHs[2])
+  // A compost of pH 5.5 stays more acid than one of 7.
+  expect(pHs[1]!).toBeLessThan(pHs[0]! - 0.5)
+  expect(rows.size).toBe(2)
+  expect(together).toBe(lines.map((l, i) => answerLines('evaluate', { first: i + 1, lines: [l] })).join(''))
 })
 
 let folder = ''

@@ -4,6 +4,7 @@ import type { Readable, Writable } from 'node:stream'
 import { availableParallelism } from 'node:os'
 import { Worker } from 'node:worker_threads'
 import type { CaseName } from '../src/model/headless/cases'
+import type { RowsAtHand } from '../src/model/headless/tablesOfCase'
 import { answerOf, short } from './core'
 
 /** Cases that one worker takes at a time: enough that handing over costs nothing, few enough that all stay busy. */
@@ -21,12 +22,12 @@ export interface Chunk {
  * The answers to some lines, one line of JSON for each: `{"line", "answer"}`, or `{"line", "error"}` where the case
  * cannot be used. An empty line is passed over.
  */
-export const answerLines = (command: CaseName, { first, lines }: Chunk): string =>
+export const answerLines = (command: CaseName, { first, lines }: Chunk, rows?: RowsAtHand): string =>
   lines
     .map((text, i) => {
       if (text.trim() === '') return ''
       const line = first + i
-      const done = answerOf(command, text)
+      const done = answerOf(command, text, rows)
       return `${JSON.stringify(done.ok ? { line, answer: done.answer } : { line, error: done.wrong }, short)}\n`
     })
     .join('')

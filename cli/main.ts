@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { isMainThread, parentPort, workerData } from 'node:worker_threads'
 import { isCaseName } from '../src/model/headless/run'
 import type { CaseName } from '../src/model/headless/cases'
+import type { RowsAtHand } from '../src/model/headless/tablesOfCase'
 import { main } from './core'
 import { answerLines, answerStream, type Chunk } from './lines'
 
@@ -17,7 +18,8 @@ const read = () => {
 /** In a worker of a stream: chunks of cases in, their answers out. */
 function work() {
   const { command } = workerData as { command: CaseName }
-  parentPort!.on('message', (chunk: Chunk) => parentPort!.postMessage(answerLines(command, chunk)))
+  const rows: RowsAtHand = new Map()
+  parentPort!.on('message', (chunk: Chunk) => parentPort!.postMessage(answerLines(command, chunk, rows)))
 }
 
 async function run() {

@@ -3,7 +3,7 @@ import type { Evaluation } from '../evaluate'
 /**
  * The single numbers of an evaluation by name, in core units: what gets a range, what is compared, what is exported.
  */
-export function figuresOf(e: Evaluation): Record<string, number> {
+export function figuresOf(e: Evaluation, withCourse = true): Record<string, number> {
   const figures: Record<string, number> = {
     blendingLoss: e.blend.blendingLoss,
     dryBulkDensity: e.blend.dryBulkDensity,
@@ -14,7 +14,6 @@ export function figuresOf(e: Evaluation): Record<string, number> {
     plantAvailableWater: e.mix.plantAvailableWater,
     waterBufferingCapacity: e.mix.waterBufferingCapacity,
     pH: e.lime.pH,
-    pHAtSeasonsEnd: e.acidity.at(-1)!.pH,
     residualLime: e.lime.residual,
     electricalConductivity: e.salts.most.saturatedExtract,
     dryWeight: e.weights.dry,
@@ -22,6 +21,8 @@ export function figuresOf(e: Evaluation): Record<string, number> {
     saturatedWeight: e.weights.saturated,
     floorLoad: e.weights.floorLoad,
   }
+  // The course of pH is followed when it is first read.
+  if (withCourse) figures.pHAtSeasonsEnd = e.acidity.at(-1)!.pH
   if (e.salts.top) figures.electricalConductivityTop = e.salts.top.electricalConductivity.saturatedExtract
   for (const s of e.seasons) {
     figures[`slumpAfterYear${s.years}`] = s.slump

@@ -49,6 +49,10 @@ const evaluateCase = z.strictObject({
     z.boolean().default(false),
     'Also the next moves: at most three, each carried out and appraised whole.',
   ),
+  answer: described(
+    z.enum(['full', 'figures']).default('full'),
+    'figures leaves out courses, later years, the appraisal and offers: for many mixes, many times faster.',
+  ),
   temperature: described(
     z.number().min(-5).max(45).default(20),
     'Mean of the mix where no climate is given, C.',

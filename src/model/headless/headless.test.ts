@@ -28,6 +28,16 @@ const POT = {
   base: { kind: 'drainHoles' },
 } as const
 
+test('figures alone are those of the whole answer, without what looks ahead', () => {
+  const whole = answer('evaluate', { ranges: undefined }) as unknown as { figures: Record<string, number> }
+  const brief = answer('evaluate', { ranges: undefined, answer: 'figures' }) as unknown as typeof whole
+  const ahead = (name: string) => /AfterYear|AtSeasonsEnd/.test(name)
+  const now = Object.entries(whole.figures).filter(([name]) => !ahead(name))
+  expect(brief.figures).toEqual(Object.fromEntries(now))
+  expect(now.length).toBeGreaterThan(25)
+  expect(Object.keys(brief)).toEqual(['figures', 'lime', 'mixVolume'])
+})
+
 describe('the headless door, volumes', () => {
   const each = () => valueOf(containerVolumes(POT)).mixVolume
   test('what the pots hold less their root balls, times how many, and what settles on top: arithmetic', () => {

@@ -14,7 +14,7 @@ import {
 } from '../mix/question'
 import { askedWater } from '../mix/jobWater'
 import type { CaseOf } from './cases'
-import { tablesOfCase } from './tablesOfCase'
+import { tablesOfCase, type RowsAtHand } from './tablesOfCase'
 
 type EvaluateCase = CaseOf<'evaluate'>
 type Lines = EvaluateCase['mix']
@@ -82,8 +82,11 @@ export type RecipeCase = Pick<
 >
 
 /** The recipe of a case with its own rows. Errors: those of `tablesOfCase`; a mix the case does not name. */
-export function recipeOfCase(c: RecipeCase): Outcome<{ recipe: RecipeQuestion; tables: Tables }> {
-  const tables = tablesOfCase(c)
+export function recipeOfCase(
+  c: RecipeCase,
+  rows: RowsAtHand,
+): Outcome<{ recipe: RecipeQuestion; tables: Tables }> {
+  const tables = tablesOfCase(c, rows)
   if (!tables.ok) return tables
   for (const lines of [c.mix, ...Object.values(c.mixes ?? {})]) {
     const named = mixNamed(lines, c.mixes)
@@ -107,8 +110,8 @@ export function cropOf(id: string): Outcome<Crop> {
 }
 
 /** An evaluate case as the question a job makes too. Errors: those of `recipeOfCase`; a crop nobody knows. */
-export function questionOfCase(c: EvaluateCase): Outcome<MixQuestion> {
-  const recipe = recipeOfCase(c)
+export function questionOfCase(c: EvaluateCase, rows: RowsAtHand): Outcome<MixQuestion> {
+  const recipe = recipeOfCase(c, rows)
   if (!recipe.ok) return recipe
   const { growing, situation } = c
   const crop = growing ? cropOf(growing.crop) : null

@@ -8,6 +8,7 @@ import {
   WETTING_AGENT_ML_PER_LITRE,
 } from '../../../core/batch'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
+import type { RowsAtHand } from '../tablesOfCase'
 import type { CaseOf } from '../cases'
 import { materialIn } from '../../../core/data'
 import { prepareRecipe } from '../../mix/prepareRecipe'
@@ -24,8 +25,8 @@ const ANY_DEPTH = 20
  * are given for materials only; a finished mix is taken to be moist. Dressings in grams and level spoons for each
  * batch.
  */
-export function runBatch(c: CaseOf<'batch'>): Outcome<object> {
-  const asked = recipeOfCase(c)
+export function runBatch(c: CaseOf<'batch'>, rows: RowsAtHand): Outcome<object> {
+  const asked = recipeOfCase(c, rows)
   if (!asked.ok) return asked
   const { recipe, tables } = asked.value
   const prepared = prepareRecipe(recipe, { tables, depth: ANY_DEPTH })

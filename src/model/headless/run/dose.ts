@@ -1,6 +1,7 @@
 import { acidForTarget } from '../../../core/chemistry'
 import { finish, type Finished } from '../../../core/finder'
 import { fail, succeed, type Note, type Outcome } from '../../../core/outcome'
+import type { RowsAtHand } from '../tablesOfCase'
 import type { CaseOf } from '../cases'
 import { wishesOf } from './finishOf'
 import { dressingIn } from '../../../core/data/dressings'
@@ -27,8 +28,8 @@ export function writtenDoses({ lime, feed }: Finished) {
 }
 
 /** Feed, then lime with the feed's acid counted, then acidifier: whichever the case asks for. g per litre of blend. */
-export function runDose(c: CaseOf<'dose'>): Outcome<object> {
-  const mix = recipeOfCase({ ...c, lime: undefined, dressings: [] })
+export function runDose(c: CaseOf<'dose'>, rows: RowsAtHand): Outcome<object> {
+  const mix = recipeOfCase({ ...c, lime: undefined, dressings: [] }, rows)
   if (!mix.ok) return mix
   const { recipe, tables } = mix.value
   const flat = flatOf(recipe.lines, recipe.mixes, tables)

@@ -11,6 +11,7 @@ import {
 import type { Finding } from '@/core/appraisal'
 import { appraisalOf } from '../../mix/appraisal'
 import { evaluatePrepared, judgementsOf, prepare, type PreparedMix } from '../../mix/prepare'
+import type { RowsAtHand } from '../tablesOfCase'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
 import { offersOf } from './offers'
@@ -42,12 +43,28 @@ function written(e: Evaluation, input: MixInContainer) {
   }
 }
 
+/** Figures alone, as the mix screen shows them: one of many mixes that are compared by them. */
+function briefly(prepared: PreparedMix): Outcome<object> {
+  const { input, lime } = prepared
+  const e = evaluatePrepared(prepared)
+  if (!e.ok) return e
+  const dose = { gramsPerLitre: input.limeGramsPerLitre, toAdd: lime.own.gramsPerLitre }
+  return succeed(
+    { figures: figuresOf(e.value, false), lime: dose, mixVolume: e.value.fill.mixVolume },
+    ...e.notes,
+  )
+}
+
 /** Works an evaluate case out, with ranges where it asks for them. */
-export function runEvaluate(c: CaseOf<'evaluate'>): Outcome<object> {
-  const question = questionOfCase(c)
+export function runEvaluate(c: CaseOf<'evaluate'>, rows: RowsAtHand): Outcome<object> {
+  const question = questionOfCase(c, rows)
   if (!question.ok) return question
   const prepared = prepare(question.value)
   if (!prepared.ok) return prepared
+  if (c.answer === 'figures' && !c.ranges) {
+    const brief = briefly(prepared.value)
+    return brief.ok ? succeed(brief.value, ...prepared.notes, ...brief.notes) : brief
+  }
   const { input } = prepared.value
   if (!c.ranges) {
     const answer = evaluatePrepared(prepared.value, FULL_EFFORT)

@@ -10,13 +10,13 @@ import {
 } from '../../../core/liquid'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import type { CaseOf } from '../cases'
-import { tablesOfCase } from '../tablesOfCase'
+import { tablesOfCase, type RowsAtHand } from '../tablesOfCase'
 
 /**
  * Each feed as g in a litre of water. Errors: those of `tablesOfCase`; a dressing nobody knows or without the element.
  */
-function partsOf(c: CaseOf<'feed'>): Outcome<FeedPart[]> {
-  const tables = tablesOfCase(c)
+function partsOf(c: CaseOf<'feed'>, rows: RowsAtHand): Outcome<FeedPart[]> {
+  const tables = tablesOfCase(c, rows)
   if (!tables.ok) return tables
   const parts: FeedPart[] = []
   for (const feed of c.feeds) {
@@ -34,8 +34,8 @@ function partsOf(c: CaseOf<'feed'>): Outcome<FeedPart[]> {
 }
 
 /** Feeds in water: strength, conductivity, stock in one tank or two, and what a meter says of it. */
-export function runFeed(c: CaseOf<'feed'>): Outcome<object> {
-  const parts = partsOf(c)
+export function runFeed(c: CaseOf<'feed'>, rows: RowsAtHand): Outcome<object> {
+  const parts = partsOf(c, rows)
   if (!parts.ok) return parts
   const solution = feedSolution(parts.value)
   const { tanks, clashes } = stocksFor(parts.value, c.ratio)

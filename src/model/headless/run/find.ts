@@ -18,7 +18,7 @@ import { preparedMaterial } from '@/core/mixing'
 import { bandsOf, targetsFor } from '@/core/targets'
 import { cropTargets } from '../../find/finderProblem'
 import { materialIn, type Tables } from '@/core/data'
-import { tablesOfCase } from '../tablesOfCase'
+import { tablesOfCase, type RowsAtHand } from '../tablesOfCase'
 import { cropOf } from '../questionOfCase'
 
 /** A find case as the core takes it; the crop's bands stand where targets leave them out. */
@@ -77,8 +77,8 @@ function finished(c: CaseOf<'find'>, found: readonly Candidate[], tables: Tables
  * Answers a find case. With `finish` each family gets its lime and feed; with `explain` the answer says what stands
  * in the way.
  */
-export function runFind(c: CaseOf<'find'>): Outcome<object> {
-  const tables = tablesOfCase(c)
+export function runFind(c: CaseOf<'find'>, rows: RowsAtHand): Outcome<object> {
+  const tables = tablesOfCase(c, rows)
   if (!tables.ok) return tables
   const problem = problemOf(c, tables.value)
   if (!problem.ok) return problem

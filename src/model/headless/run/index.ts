@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { Outcome } from '../../../core/outcome'
 import { CASES, type CaseName, type CaseOf } from '../cases'
+import type { RowsAtHand } from '../tablesOfCase'
 import { runBatch } from './batch'
 import { runDose } from './dose'
 import { runEvaluate } from './evaluate'
@@ -12,7 +13,7 @@ import { runTreat } from './treat'
 import { runVolume } from './volume'
 import { runWater } from './water'
 
-const RUN: { [N in CaseName]: (c: CaseOf<N>) => Outcome<object> } = {
+const RUN: { [N in CaseName]: (c: CaseOf<N>, rows: RowsAtHand) => Outcome<object> } = {
   evaluate: runEvaluate,
   find: runFind,
   dose: runDose,
@@ -45,9 +46,9 @@ function first(
 }
 const depth = (issues: readonly z.core.$ZodIssue[]) => Math.max(0, ...issues.map((i) => i.path.length))
 
-/** Checks a case against its schema and works it out. */
-export function runCase(name: CaseName, input: unknown): CaseOutcome {
+/** Checks a case against its schema and works it out; a stream of cases hands on its own rows at hand. */
+export function runCase(name: CaseName, input: unknown, rows: RowsAtHand = new Map()): CaseOutcome {
   const parsed = CASES[name].safeParse(input)
   if (!parsed.success) return { ok: false, misfit: first(parsed.error.issues) }
-  return (RUN[name] as (c: unknown) => Outcome<object>)(parsed.data)
+  return (RUN[name] as (c: unknown, rows: RowsAtHand) => Outcome<object>)(parsed.data, rows)
 }

@@ -1,6 +1,7 @@
 import { containerVolumes } from '../../../core/geometry'
 import { fail, succeed, type Outcome } from '../../../core/outcome'
 import { LITRES } from '../../../core/units'
+import type { RowsAtHand } from '../tablesOfCase'
 import type { CaseOf } from '../cases'
 import { countProblem } from '@/core/amounts'
 import { flatOf } from '../../mix/prepareRecipe'
@@ -10,7 +11,7 @@ import { recipeOfCase } from '../questionOfCase'
  * Mix for a list of containers: in place, with settling, and as loose parts to measure out. Litres and what growers
  * buy in.
  */
-export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
+export function runVolume(c: CaseOf<'volume'>, rows: RowsAtHand): Outcome<object> {
   const containers = []
   let inPlace = 0
   for (const { container, count, name, rootBalls } of c.containers) {
@@ -39,7 +40,7 @@ export function runVolume(c: CaseOf<'volume'>): Outcome<object> {
   })
   const answer = { containers, inPlace: units(inPlace), toBlend: units(toBlend) }
   if (!c.mix) return succeed(answer)
-  const asked = recipeOfCase({ ...c, mix: c.mix, lime: undefined, dressings: [] })
+  const asked = recipeOfCase({ ...c, mix: c.mix, lime: undefined, dressings: [] }, rows)
   if (!asked.ok) return asked
   const { recipe, tables } = asked.value
   const flat = flatOf(recipe.lines, recipe.mixes, tables)

@@ -4,6 +4,7 @@ import { needsWhileAway, plantOf, watchWater, type Watered } from '@/core/wateri
 import { waterIn } from '@/core/water/moving'
 import { evaluatePrepared, prepare } from '../../mix/prepare'
 import { judgedPlan } from '../../water/plan'
+import type { RowsAtHand } from '../tablesOfCase'
 import type { CaseOf } from '../cases'
 import { questionOfCase } from '../questionOfCase'
 
@@ -45,14 +46,11 @@ function written({ moved, figures, ranges }: Watered, every: number) {
 }
 
 /** Works a case of moving water out. Errors: those of `prepare`, `watchWater` and, where it is asked, `judgedPlan`. */
-export function runWater(c: CaseOf<'water'>): Outcome<object> {
-  const question = questionOfCase({
-    ...c,
-    lime: undefined,
-    dressings: undefined,
-    ranges: undefined,
-    offers: false,
-  })
+export function runWater(c: CaseOf<'water'>, rows: RowsAtHand): Outcome<object> {
+  const question = questionOfCase(
+    { ...c, lime: undefined, dressings: undefined, ranges: undefined, offers: false, answer: 'full' },
+    rows,
+  )
   if (!question.ok) return question
   const prepared = prepare(question.value)
   if (!prepared.ok) return prepared
