@@ -10,6 +10,7 @@ import {
   bringsText,
   canText,
   meterText,
+  seasonText,
   toEachLitres,
   whenText,
 } from '@/text/season/liquidFeed'
@@ -26,6 +27,7 @@ const { feed, can, water, units } = defineProps<{
 }>()
 const emit = defineEmits<{ change: []; remove: [] }>()
 const name = computed(() => feedName(feed.dressing.id))
+const season = computed(() => seasonText(feed.dressing, feed.season.grams, feed.season.money, units))
 const cold = computed(() => ammoniumText(feed.solution, units))
 </script>
 
@@ -37,7 +39,7 @@ const cold = computed(() => ammoniumText(feed.solution, units))
       <template v-if="feed.beds.length > 1">{{ bedTitle(bed.spec) }}: </template>
       {{ toEachLitres(bed.litres, bed.count, units) }}
     </p>
-    <p>{{ whenText(feed.line, feed.from, feed.to) }}</p>
+    <p>{{ whenText(feed.line, feed.from, feed.to) }} {{ season }}</p>
     <p class="soft">{{ bringsText(feed.solution) }}. {{ meterText(feed.solution, water) }} {{ cold }}</p>
     <div class="row no-print">
       <Button :label="words.change" :aria-label="words.changeNamed(name)" outlined @click="emit('change')" />

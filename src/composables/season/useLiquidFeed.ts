@@ -5,7 +5,7 @@ import { firstShort } from '@/core/judgement'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
 import { liquidFeedsIn, type LiquidOffer, type LiquidRequest } from '@/model/mix/liquidOffers'
 import type { LiquidFeedQuestion } from '@/model/mix/question'
-import { fedBeds, litresOfRound } from '@/model/season/feedRound'
+import { fedBeds, litresOfRound, seasonOfFeeds } from '@/model/season/feedRound'
 import { jobDates } from '@/model/season/jobDates'
 import { isoDay } from '@/text/base/dates'
 import { solutionOf } from '@/text/season/liquidFeed'
@@ -36,6 +36,7 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
           dressing,
           beds,
           litres: litresOfRound(beds),
+          season: seasonOfFeeds(garden.records, job.value!, [line], end.value)[0]!,
           solution: solutionOf(dressing, line.gramsPerLitre),
           from: onDay(line.fromDay),
           to: line.untilDay === null ? null : onDay(line.untilDay),
@@ -50,6 +51,9 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
     feeding,
     lines,
     short,
+    /** What feeds take in the season, by product, with their price. */
+    seasonOf: (feeds: readonly LiquidFeedQuestion[]) =>
+      seasonOfFeeds(garden.records, job.value!, feeds, end.value),
     shortOn: computed(() => (short.value ? onDay(short.value.day) : '')),
   }
 }

@@ -1,5 +1,6 @@
 import { burdenOf, leavesGraver } from '@/core/appraisal'
 import type { Dressing } from '@/core/data'
+import type { Trace } from '@/core/data/nutrition'
 import { dressingIn } from '@/core/data/dressings'
 import { LIQUID_IDS, liquidRow } from '@/core/data/liquids'
 import { USUAL_LEACHING } from '@/core/growing'
@@ -10,6 +11,8 @@ import { FED, mgPerGram, saltLimit, seasonDays, USUAL_SALT_LIMIT, type Fed } fro
 import { SEASON_LIMITS } from '@/core/season'
 import { appraised, WORTH, type Unfed } from './withFeed'
 import type { LiquidFeedQuestion, MixQuestion } from './question'
+import { byStage } from './stagedFeed'
+import { traceFeed } from './traceFeed'
 import { verdictOf, type Verdict } from './verdict'
 
 /** How strong a feed may be, and how much water carries it. */
@@ -86,6 +89,10 @@ const WORTH_A_SECOND = 0.05
 /** A way to feed a mix with water, carried out and judged whole. Plain data. */
 export interface LiquidOffer {
   feeds: LiquidFeedQuestion[]
+  /** One feed, stronger in the stages in which the crop takes more up. */
+  byStage: boolean
+  /** Traces that it makes up for; empty for a feed of what is needed by the gram. */
+  traces: Trace[]
   /** Share of enough that the crop gets, and without the feeds. */
   fed: number
   fedWithout: number
@@ -114,14 +121,17 @@ export const liquidFeedsIn = ({ tables }: Pick<MixQuestion, 'tables'>): Dressing
  * The best ways to feed a mix with water from the week before it runs short: each feed as strong and as often as
  * fills one
  * of the nutrients that lack, then what it still lacks beside it, carried out and appraised whole; what leaves least to
- * be said first, then what feeds most. Empty where the mix feeds its crop, or no crop is chosen. A generator: yields
+ * be said first, then what feeds most. Last, what makes up for traces. Empty where the mix feeds its crop, or no crop is chosen. A generator: yields
  * the share done. Errors: none. Source: mass balance; strengths beside the limits.
  */
 export function* liquidOffers({ question, answered }: LiquidRequest): Generator<number, LiquidOffer[]> {
   const plain = { ...question, care: { ...question.care, liquidFeeds: [] } }
   const unfed = appraised(plain)
-  if (!unfed || !hungryFrom(unfed)) return []
+  if (!unfed) return []
   const all = liquidFeedsIn(question)
+  const inTraces = question.crops.length > 0 ? traceFeed(unfed, all, waterFor(unfed)) : null
+  const shownTo = { unfed, answered: new Set(answered) }
+  if (!hungryFrom(unfed)) return inTraces ? [offerOf(inTraces, shownTo)] : []
   const singles: Tried[] = []
   for (const [i, dressing] of all.entries()) {
     singles.push(...bestWith(unfed, dressing, []))
@@ -140,12 +150,16 @@ export function* liquidOffers({ question, answered }: LiquidRequest): Generator<
     const { dressingId } = one.feeds[0]!
     if (shown.size < SHOWN && !shown.has(dressingId)) shown.set(dressingId, one)
   }
-  return [...shown.values()].map((one) => offerOf(one, { unfed, answered: new Set(answered) }))
+  const best = [...shown.values()]
+  const staged = best.flatMap((one) => stagedAs(one) ?? []).slice(0, 1)
+  return [...best, ...staged, ...(inTraces ? [inTraces] : [])].map((one) => offerOf(one, shownTo))
 }
 
 interface Tried {
   feeds: LiquidFeedQuestion[]
   mix: Unfed
+  byStage?: boolean
+  traces?: Trace[]
 }
 const feedingOf = ({ evaluation }: Unfed) => evaluation.growing?.feeding ?? null
 const fedOf = (mix: Unfed) => feedingOf(mix)?.fed ?? 0
@@ -178,6 +192,28 @@ function bestWith(before: Unfed, dressing: Dressing, feeds: readonly LiquidFeedQ
     return helps ? [best] : []
   })
   return tried.sort(byWorth).slice(0, 1)
+}
+
+/** Share by which the salts of a feed by stage have to lie below those of a steady one. Source: our assumption. */
+const FEWER_SALTS = 0.03
+
+/**
+ * A single feed given by stage instead, carried out: worth showing where it feeds as well and leaves fewer salts, or
+ * feeds clearly better. Null elsewhere.
+ */
+function stagedAs({ feeds, mix }: Tried): Tried | null {
+  const { question } = mix.prepared
+  const [feed] = feeds
+  const dressing = feed && dressingIn(question.tables, feed.dressingId)
+  if (!dressing || feeds.length > 1) return null
+  const most = Math.min(strongestFor(mix, dressing), mostFor(mix, dressing, feed.litres))
+  const parts = byStage(feed, question.crops[0]!, most)
+  const staged = parts && appraised({ ...question, care: { ...question.care, liquidFeeds: parts } })
+  if (!staged || burdenOf(staged.findings) > burdenOf(mix.findings)) return null
+  const saltsOf = ({ evaluation }: Unfed) => evaluation.salts.most.saturatedExtract
+  const gained = fedOf(staged) - fedOf(mix)
+  const isGentler = gained > -WORTH / 2 && saltsOf(staged) < saltsOf(mix) * (1 - FEWER_SALTS)
+  return isGentler || gained > WORTH ? { feeds: parts, mix: staged, byStage: true } : null
 }
 
 interface Filling {
@@ -218,8 +254,7 @@ function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | n
  */
 function givenAs(mix: Unfed, dressing: Dressing, grams: number): LiquidFeedQuestion | null {
   const first = hungryFrom(mix)
-  const { prepared, evaluation } = mix
-  const { crops, care } = prepared.question
+  const { crops, care } = mix.prepared.question
   if (!first) return null
   const fromDay = Math.max(SEASON_LIMITS.feedBefore.value, first.day - SEASON_LIMITS.feedBefore.value)
   const litres = waterFor(mix)
@@ -229,7 +264,7 @@ function givenAs(mix: Unfed, dressing: Dressing, grams: number): LiquidFeedQuest
     const times = feedDays({ from: fromDay, until, every: everyDays }).length
     return times > 0 ? grams / (kept * times) : Infinity
   }
-  const most = Math.min(strongestFor(mix, dressing), (dressing.dose.limit * evaluation.fill.mixVolume) / kept)
+  const most = Math.min(strongestFor(mix, dressing), mostFor(mix, dressing, litres))
   const everyDays = rhythmFor(dressing, strength, most)
   const gramsPerLitre = measured(Math.min(strength(everyDays), most))
   return until > fromDay && gramsPerLitre > 0
@@ -248,6 +283,12 @@ function rhythmFor(dressing: Dressing, strength: (everyDays: number) => number, 
   if (rare.length > 0) return rare.at(-1)!
   if (isSlow) return strength(SLOW[0]) <= most ? SLOW[0] : SLOW[1]
   return OFTEN.find((days) => strength(days) <= most) ?? OFTEN.at(-1)!
+}
+
+/** g in a litre of water at which one feeding is as much as its row bears. */
+function mostFor({ prepared, evaluation }: Unfed, dressing: Dressing, litres: number): number {
+  const kept = litres * (1 - (prepared.question.care.leachingFraction ?? USUAL_LEACHING))
+  return (dressing.dose.limit * evaluation.fill.mixVolume) / kept
 }
 
 /** As it is measured out: two figures. */
@@ -280,7 +321,7 @@ function waterFor({ prepared, evaluation }: Unfed): number {
 }
 
 function offerOf(
-  { feeds, mix }: Tried,
+  { feeds, mix, byStage: isStaged = false, traces = [] }: Tried,
   { unfed, answered }: { unfed: Unfed; answered: ReadonlySet<string> },
 ): LiquidOffer {
   const { evaluation, prepared, judgements } = mix
@@ -288,6 +329,8 @@ function offerOf(
   const before = verdictOf(unfed.prepared, unfed.evaluation, { judgements: unfed.judgements, answered })
   return {
     feeds,
+    byStage: isStaged,
+    traces,
     fed: fedOf(mix),
     fedWithout: fedOf(unfed),
     stillShort: hungryFrom(mix)?.element ?? null,

@@ -1,9 +1,11 @@
 import { dressingIn } from '@/core/data/dressings'
 import type { Dressing } from '@/core/data'
+import { feedDays } from '@/core/liquid'
 import { jobsOf, judgedBed, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { BedSpec, Job, LiquidFeedLine } from '../garden/schemas'
 import { tablesOf } from '../garden/tables'
+import { dosePrices } from '../mix/doseCost'
 
 /** What a bed of a job gets at one feeding. */
 export interface FedBed {
@@ -30,6 +32,44 @@ export function fedBeds(garden: Garden, job: Job, { litres }: Pick<LiquidFeedLin
 /** Litres for all beds of a job at one feeding. */
 export const litresOfRound = (beds: readonly FedBed[]): number =>
   beds.reduce((sum, b) => sum + b.count * b.litres, 0)
+
+/** A feed with what a season of it takes for all beds of a job. */
+export interface SeasonOfFeed {
+  dressing: Dressing
+  grams: number
+  /** Null where no price is known. */
+  money: number | null
+}
+
+type Given = Pick<
+  LiquidFeedLine,
+  'dressingId' | 'gramsPerLitre' | 'litres' | 'everyDays' | 'fromDay' | 'untilDay'
+>
+
+/**
+ * What feeds take in a season of so many days, one entry for each product. Source: arithmetic; price of the cheapest
+ * pack.
+ */
+export function seasonOfFeeds(
+  garden: Garden,
+  job: Job,
+  feeds: readonly Given[],
+  end: number,
+): SeasonOfFeed[] {
+  const prices = dosePrices(garden)
+  const byProduct = new Map<string, SeasonOfFeed>()
+  for (const feed of feeds) {
+    const dressing = dressingIn(tablesOf(garden), feed.dressingId)
+    if (!dressing) continue
+    const days = feedDays({ from: feed.fromDay, until: feed.untilDay ?? end, every: feed.everyDays })
+    const grams =
+      (byProduct.get(dressing.id)?.grams ?? 0) +
+      feed.gramsPerLitre * litresOfRound(fedBeds(garden, job, feed)) * days.length
+    const price = prices[dressing.id]
+    byProduct.set(dressing.id, { dressing, grams, money: price === undefined ? null : grams * price })
+  }
+  return [...byProduct.values()]
+}
 
 /** One feed on a round through the garden. */
 export interface RoundLine {

@@ -9,6 +9,7 @@ import { allOf } from '../base/labels'
 import { dayText, shortDayText } from '../base/dates'
 import { lowerFirst, numberText } from '../base/counted'
 import { doseSpoons } from '../make/measures'
+import { moneyText } from '../base/sums'
 import { feedName } from '../shelf/dressings'
 import {
   doseWeightText,
@@ -87,14 +88,42 @@ export const ammoniumText = ({ ammoniumShare }: FeedSolution, units: UnitSystem)
     : ''
 
 /** "Soluble feed 20-20-20: 4.5 g in 10 L of water, 2 L each, every week." */
-export const offerTitle = (offer: Pick<LiquidOffer, 'feeds'>): string =>
-  allOf(offer.feeds.map((f, i) => (i === 0 ? feedName(f.dressingId) : lowerFirst(feedName(f.dressingId)))))
+export const offerTitle = ({ feeds, byStage }: Pick<LiquidOffer, 'feeds' | 'byStage'>): string =>
+  byStage
+    ? `${feedName(feeds[0]!.dressingId)} by stage`
+    : allOf(feeds.map((f, i) => (i === 0 ? feedName(f.dressingId) : lowerFirst(feedName(f.dressingId)))))
+
+/** One feed of an offer: "45 mL in 10 L of water: 2 L each, every week"; by stage with the week it begins. */
+export function offerLine(
+  feed: LiquidOffer['feeds'][number],
+  { dressing, can, units, byStage }: { dressing: Dressing; can: number; units: UnitSystem; byStage: boolean },
+): string {
+  const amount = canText(dressing, feed.gramsPerLitre, can, units)
+  const given = `${amount}: ${waterText(feed.litres, units)} each, ${rhythmOfFeed(feed.everyDays)}`
+  return byStage ? `From week ${Math.floor(feed.fromDay / 7) + 1}: ${given}` : given
+}
+
+/** What a season of a feed takes and costs: "Takes 420 g in the season, $3.20." g; money where a price is known. */
+export function seasonText(
+  dressing: Dressing,
+  grams: number,
+  money: number | null,
+  units: UnitSystem,
+): string {
+  const amount = isPoured(dressing)
+    ? volumeText(grams / dressing.bulkDensity.value / 1000, units)
+    : doseWeightText(grams, units)
+  return `Takes ${amount} in the season${money === null ? '' : `, ${moneyText(money)}`}.`
+}
 
 /** What an offer comes to: how far it feeds, what is still short, salts and pH with it. */
-export function offerText({ fed, fedWithout, stillShort, salts, pH }: LiquidOffer): string {
+export function offerText({ fed, fedWithout, stillShort, salts, pH, traces }: LiquidOffer): string {
+  const after = `Salts at most ${numberText(salts, 1)} dS/m, pH ${pHText(pH)} at the end.`
+  if (traces.length > 0)
+    return `Makes up for ${allOf(traces)}, which the mix lacks or its pH holds back. ${after}`
   const feeds = `Feeds the crop to ${percentText(fed)} of enough, ${percentText(fedWithout)} without it`
   const short = stillShort ? `; ${stillShort} is still short` : ''
-  return `${feeds}${short}. Salts at most ${numberText(salts, 1)} dS/m, pH ${pHText(pH)} at the end.`
+  return `${feeds}${short}. ${after}`
 }
 
 /** What goes into a tank of stock. */

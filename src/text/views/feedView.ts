@@ -3,6 +3,7 @@ import type { Shown } from '../base/shown'
 export const feedView = {
   backToTheSeason: 'Back to the season',
   enough: 'The mix feeds its crop through the season: it needs no liquid feed.',
+  onlyTraces: 'The mix feeds its crop through the season, but for trace elements.',
   noCrop: 'Choose a crop at Containers: what it takes up decides what to feed.',
   runsShort: (element: Shown, week: Shown, day: Shown) =>
     `${element} runs short from week ${week}, about ${day}.`,

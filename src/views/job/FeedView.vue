@@ -22,7 +22,15 @@ import { shortDayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/titles'
 import { failureText } from '@/text/make/tasks'
 import { nutrientWeeks } from '@/text/readings/feed'
-import { canText, cansFor, offerText, offerTitle, rhythmOfFeed } from '@/text/season/liquidFeed'
+import {
+  canText,
+  cansFor,
+  offerLine,
+  offerText,
+  offerTitle,
+  rhythmOfFeed,
+  seasonText,
+} from '@/text/season/liquidFeed'
 import { lowerFirst } from '@/text/base/counted'
 import { verdictText } from '@/text/mix/topics'
 import { feedName } from '@/text/shelf/dressings'
@@ -58,11 +66,13 @@ const offerLines = computed(() =>
   (offers.value ?? []).map((offer) => ({
     offer,
     title: offerTitle(offer),
-    cans: offer.feeds.map(({ dressingId, gramsPerLitre, litres, everyDays }) => {
-      const dressing = dressingsOf.value.get(dressingId)!
-      const amount = canText(dressing, gramsPerLitre, can.value, units.value)
-      return `${amount}: ${waterText(litres, units.value)} each, ${rhythmOfFeed(everyDays)}`
+    cans: offer.feeds.map((one) => {
+      const dressing = dressingsOf.value.get(one.dressingId)!
+      return offerLine(one, { dressing, can: can.value, units: units.value, byStage: offer.byStage })
     }),
+    season: feed
+      .seasonOf(offer.feeds)
+      .map(({ dressing, grams, money }) => seasonText(dressing, grams, money, units.value)),
     says: offerText(offer),
     verdict: offer.saysTheSame ? words.nothingWorse : verdictText(offer.verdict, crop.value?.name ?? null),
   })),
@@ -110,7 +120,7 @@ const nameOf = (line: LiquidFeedLine) => lowerFirst(feedName(line.dressingId))
             )
           }}</template>
           <template v-else-if="lines.length">{{ words.withFeeds(percentText(feeding.fed)) }}</template>
-          <template v-else>{{ words.enough }}</template>
+          <template v-else>{{ offers?.length ? words.onlyTraces : words.enough }}</template>
         </p>
         <WeekBars :rows="weeks.byWeek" :label="weeks.label" />
       </template>
@@ -156,14 +166,14 @@ const nameOf = (line: LiquidFeedLine) => lowerFirst(feedName(line.dressingId))
       <ProblemBox v-if="failure" :sentence="failureText(failure)">
         <Button :label="words.tryAgain" outlined @click="feed.again()" />
       </ProblemBox>
-      <template v-if="offers && short">
+      <template v-if="offers && (short || offers.length)">
         <h2 v-if="lines.length">{{ words.waysToFeed }}</h2>
         <p v-if="offers.length === 0">{{ words.noneHelps }}</p>
         <ul class="plain">
           <li v-for="o in offerLines" :key="o.title" class="offer">
             <h3>{{ o.title }}</h3>
             <p v-for="text in o.cans" :key="text">{{ text }}</p>
-            <p class="soft">{{ o.says }} {{ o.verdict }}</p>
+            <p class="soft">{{ o.says }} {{ o.season.join(' ') }} {{ o.verdict }}</p>
             <Button
               :label="words.useThis(lowerFirst(o.title))"
               outlined
