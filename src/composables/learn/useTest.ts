@@ -56,7 +56,8 @@ export function useTest(garden: GardenDoor, testId: () => string) {
     follows: computed(() => {
       if (!worked.value?.ok) return []
       const expectedLoss = expected.value.blendingLoss ?? null
-      const given = { ...asked.value, units: units.value, expectedLoss }
+      const nitrogenExpected = expected.value.nitrogen ?? null
+      const given = { ...asked.value, units: units.value, expectedLoss, nitrogenExpected }
       return testFollows(test.value!.test, worked.value.value, test.value!.repeats, given)
     }),
     finish() {

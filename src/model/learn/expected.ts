@@ -1,7 +1,8 @@
 import { averaged, measurementsOf } from '@/core/fieldTests'
 import { materialIn } from '@/core/data'
 import { pipeOf } from '@/core/fieldTests'
-import { evaluate, type MixInContainer } from '@/core/evaluate'
+import { evaluate, type Evaluation, type MixInContainer } from '@/core/evaluate'
+import { EXTRACT_WATER } from '@/core/laboratory'
 import { preparedMaterial } from '@/core/mixing'
 import { expectedReading } from '@/core/ranges'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
@@ -58,5 +59,27 @@ export function expectedOfTest(garden: Garden, test: Test, at: string): Record<s
     depth: test.repeats[0]?.depth,
     strips: test.strips,
   })
-  return Object.fromEntries(measurements.map((m) => [m.kind, expectedReading(m, e)]))
+  const nitrogen =
+    test.test === 'laboratory' && figures.value.nitrogen ? nitrogenOn(garden, test, at, e) : null
+  return {
+    ...Object.fromEntries(measurements.map((m) => [m.kind, expectedReading(m, e)])),
+    ...(nitrogen === null ? {} : { nitrogen }),
+  }
+}
+
+/**
+ * Mineral nitrogen a report was to find, mg/L of a saturated extract: what is in reach in that week, all of it
+ * dissolved. Null before planting, without a crop, and once its season is over. Range: as `feedingSeason`, a factor
+ * of 1.5. Source: mass balance.
+ */
+function nitrogenOn(garden: Garden, test: Test, at: string, e: Evaluation): number | null {
+  const planted = test.jobId ? jobOf(garden, test.jobId)?.plantedOn : null
+  const day = planted ? differenceInCalendarDays(parseISO(at), parseISO(planted)) : -1
+  const weeks = e.growing?.feeding.weeks.nitrogen ?? []
+  const then = day < 0 ? undefined : weeks.findIndex((w) => w.day >= day)
+  if (then === undefined || then < 0) return null
+  const [before, after] = [weeks[then - 1], weeks[then]!]
+  if (!before) return after.pool / EXTRACT_WATER
+  const share = (day - before.day) / (after.day - before.day)
+  return (before.pool + share * (after.pool - before.pool)) / EXTRACT_WATER
 }

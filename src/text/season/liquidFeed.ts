@@ -103,6 +103,7 @@ export function offerLine(
   return byStage ? `From week ${Math.floor(feed.fromDay / 7) + 1}: ${given}` : given
 }
 
+const A_LITRE = 1000
 /** What a season of a feed takes and costs: "Takes 420 g in the season, $3.20." g; money where a price is known. */
 export function seasonText(
   dressing: Dressing,
@@ -110,9 +111,9 @@ export function seasonText(
   money: number | null,
   units: UnitSystem,
 ): string {
-  const amount = isPoured(dressing)
-    ? volumeText(grams / dressing.bulkDensity.value / 1000, units)
-    : doseWeightText(grams, units)
+  const mL = grams / dressing.bulkDensity.value
+  const poured = mL < A_LITRE ? liquidText(mL, units) : volumeText(mL / A_LITRE, units)
+  const amount = isPoured(dressing) ? poured : doseWeightText(grams, units)
   return `Takes ${amount} in the season${money === null ? '' : `, ${moneyText(money)}`}.`
 }
 

@@ -102,8 +102,32 @@ const labDoseText = (
     held ? ' That is the most of it at once: test again before more.' : ''
   }`
 
+/** What the course of nitrogen is good for: a factor either way. Source: as `feedingSeason`. */
+const COURSE_WITHIN = 1.5
+/** Below this in a saturated extract a factor says nothing, mg/L. Source: our assumption. */
+const NEXT_TO_NONE = 10
+
+/** Nitrogen beside its course: less is gone to rain, wood or a hungrier crop; more is still to be taken up. */
+function againstCourse(readings: readonly LabReading[], expected: number | null): string[] {
+  const read = readings.find((r) => r.figure === 'nitrogen')?.saturated
+  if (!read || expected === null) return []
+  const [less, more] = [
+    Math.max(read.high, NEXT_TO_NONE) * COURSE_WITHIN < expected,
+    read.low > Math.max(expected, NEXT_TO_NONE) * COURSE_WITHIN,
+  ]
+  const predicted = `${written(expected, 'nitrogen')} mg/L of nitrogen was predicted for this week`
+  if (less)
+    return [`${predicted}: it goes faster than that, by rain, draining or growth. Begin to feed sooner.`]
+  if (more) return [`${predicted}: more is left. Feed later, and less.`]
+  return [`${predicted}: the course holds.`]
+}
+
 /** What follows from a report: what it is read by, what is off, what is to be given. The last sample counts. */
-export function labFollows(repeats: readonly Repeat[], asked: LabAsked | null, units: UnitSystem): string[] {
+export function labFollows(
+  repeats: readonly Repeat[],
+  { asked, nitrogenExpected }: { asked: LabAsked | null; nitrogenExpected: number | null },
+  units: UnitSystem,
+): string[] {
   const { method = 0, ...read } = repeats.at(-1) ?? {}
   const figures = Object.fromEntries(
     LAB_FIGURES.flatMap((f) => (read[f] === undefined ? [] : [[f, read[f]]])),
@@ -118,6 +142,7 @@ export function labFollows(repeats: readonly Repeat[], asked: LabAsked | null, u
     `Read for ${GROUP_NAMES[group]}. ${off.length === 0 ? 'Every figure is as it should be.' : ''}`.trim(),
     ...concerns.filter((c) => c.code === 'units-doubtful').map(concernText),
     ...off.map(readingText),
+    ...againstCourse(readings, nitrogenExpected),
     ...concerns.filter((c) => c.code !== 'units-doubtful').map(concernText),
     // Nothing is weighed out by units that cannot be right.
     ...(isDoubtful ? [] : (asked?.doses ?? [])).map((dose) => labDoseText(dose, asked!.litres, units)),

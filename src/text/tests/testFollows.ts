@@ -196,6 +196,7 @@ export function testFollows(
     bands,
     units,
     expectedLoss = null,
+    nitrogenExpected = null,
     topUp = '',
     correction = null,
     lab = null,
@@ -204,6 +205,8 @@ export function testFollows(
     bands: Bands | null
     units: UnitSystem
     expectedLoss?: number | null
+    /** Nitrogen a laboratory was to find, mg/L of a saturated extract. */
+    nitrogenExpected?: number | null
     topUp?: string
     correction?: Correction | null
     /** What a laboratory report is read by: the crop's group, and what is to be given. */
@@ -214,7 +217,7 @@ export function testFollows(
 ): string[] {
   const said: string[] = bands ? againstBands(figures, bands) : []
   const at = (figure: TestFigure) => figures[figure]?.mean
-  if (test === 'laboratory') said.push(...labFollows(repeats, lab, units))
+  if (test === 'laboratory') said.push(...labFollows(repeats, { asked: lab, nitrogenExpected }, units))
   if (test === 'soilReport') said.push(...soilFollows(repeats, units))
   if (test === 'metals') said.push(...metalsFollow(figures, onMix))
   const { pH } = figures

@@ -141,7 +141,9 @@ const nameOf = (line: LiquidFeedLine) => lowerFirst(feedName(line.dressingId))
     </section>
     <section v-if="crop" class="work">
       <div class="row head">
-        <h2>{{ lines.length ? words.yourFeeds : words.waysToFeed }}</h2>
+        <h2 v-if="lines.length || short || offers?.length">
+          {{ lines.length ? words.yourFeeds : words.waysToFeed }}
+        </h2>
         <ChoiceField
           class="can"
           :label="words.can"
