@@ -9,7 +9,7 @@ import SwitchField from '@/components/field/SwitchField.vue'
 import FoldBox from '@/components/frame/FoldBox.vue'
 import { useYearsAhead } from '@/composables/garden/useYearsAhead'
 import { bedTitle } from '@/text/base/titles'
-import { greenText, leavesText, phosphorusText, planText } from '@/text/bed/years'
+import { greenText, leavesText, phosphorusText, planText, springLines } from '@/text/bed/years'
 
 const { garden, units, bucket, thisYear, ahead, captionsOf, rowsOf, setYear, ofBed } = useYearsAhead()
 const year = ref(thisYear + 1)
@@ -83,6 +83,9 @@ const say = (on: number, cropId: string | null) =>
                 setYear(chosen.id, year, { compost: Math.max(0, $event) }, words.did.compost)
               "
             />
+          </FoldBox>
+          <FoldBox v-if="more.spring" id="years-spring" :title="words.spring" :says="words.springSays">
+            <p v-for="line in springLines(more.spring, year, units)" :key="line">{{ line }}</p>
           </FoldBox>
           <p v-if="ahead.leftOut" class="soft">{{ words.leftOut(String(ahead.leftOut)) }}</p>
         </div>

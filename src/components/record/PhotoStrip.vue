@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Photos of a job; with `writing` more may be added. */
+/** Photos of a job or a field test; with `writing` more may be added. */
 import { photoStrip as words } from '@/text/components/record'
 import Button from 'primevue/button'
 import type { Photo } from '@/model/garden/schemas'

@@ -1,17 +1,22 @@
 import { computed } from 'vue'
 import { waitOf, type Grown } from '@/core/rotation'
-import { bedYearsOf } from '@/model/garden/garden'
+import { bedYearsOf, placeOf, type Garden } from '@/model/garden/garden'
 import type { BedYears } from '@/model/garden/schemas'
 import { startingPlan } from '@/model/garden/starting'
 import { phosphorusIn } from '@/model/rotation/bedHistory'
 import { winterGreen } from '@/model/rotation/greenManures'
 import { withYear, YEARS_AHEAD, yearsAhead } from '@/model/rotation/yearsAhead'
+import { bedAhead } from '@/model/season/bedAhead'
 import { useGarden } from '@/stores/garden'
 import { isoDay } from '@/text/base/dates'
 import { cropName } from '@/text/bed/years'
 
 /** Years past that can be said: families come back in three or four. */
 const YEARS_BEFORE = 3
+
+/** The day by which a bed is made ready in a year: the first of April, south of the equator of October. ISO. */
+const springOf = (records: Garden, year: number) =>
+  `${year}-${(placeOf(records)?.latitude ?? 1) < 0 ? '10' : '04'}-01T12:00:00.000Z`
 
 /** Beds that keep their soil, year by year: what grew, what is planned, what is left. */
 export function useYearsAhead() {
@@ -61,6 +66,7 @@ export function useYearsAhead() {
         before: cropIn(bedId, year - 1),
         green: winterGreen(garden.records, grownIn(bedId), { year: year - 1, next: cropIn(bedId, year) }),
         phosphorus: phosphorusIn(history, year),
+        spring: bedAhead(garden.records, bedOf(bedId).bed, springOf(garden.records, year)),
         spread: bedYearsOf(garden.records, bedId).find((y) => y.year === year)?.compost ?? 0,
       }
     },

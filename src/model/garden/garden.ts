@@ -118,7 +118,7 @@ export const entriesOf = (garden: Garden, jobId: string) => entriesByJob(garden)
 /** Every line of every log. */
 export const allEntriesOf = listed('entry', (entries: Entry[]): readonly Entry[] => entries)
 
-/** Keys of what is nothing without its job: the lines of its log and its photos. */
+/** Keys of what is nothing without its job or field test: the lines of its log and its photos. */
 export const belongingsOf = (garden: Garden, jobId: string): string[] => [
   ...entriesOf(garden, jobId).map(({ id }) => entryKey(id)),
   ...photosOf(garden, jobId).map(({ id }) => photoKey(id)),
@@ -141,7 +141,7 @@ export const testOf = (garden: Garden, id: string) => garden.get(testKey(id)) as
 /** What readings have taught; undefined until something was learned. */
 export const learnedOf = (garden: Garden) => garden.get(LEARNED_KEY) as LearnedShelf | undefined
 
-/** Photos of a job, oldest first. */
+/** Photos of a job or a field test, oldest first. */
 export const photosOf = (garden: Garden, jobId: string) => photosByJob(garden).get(jobId) ?? NO_PHOTOS
 /** How many photos there are of all jobs. */
 export const photoCount = (garden: Garden) => ofKind(garden, 'photo').size

@@ -2,9 +2,11 @@ import { cropById } from '@/core/data'
 import type { GreenManure, PhosphorusStore, RotationRow, Wait } from '@/core/rotation'
 import { rotationOf } from '@/core/rotation'
 import type { YearsAhead } from '@/model/rotation/yearsAhead'
+import type { BedAhead } from '@/model/season/bedAhead'
 import { counted, numberText } from '../base/counted'
 import { cropInText } from '../base/cropInText'
-import { inUnits, type UnitSystem } from '../base/units'
+import { correctionText } from '../tests/testFollows'
+import { inUnits, lengthText, pHText, volumeText, type UnitSystem } from '../base/units'
 
 /** A family as growers call it, and what of it lingers in soil. */
 const FAMILIES: Readonly<Record<string, { name: string; lingers: string }>> = {
@@ -113,6 +115,24 @@ export function phosphorusText(store: PhosphorusStore | null, units: UnitSystem)
   if (years.value < 1) return 'Crops use what compost has brought: a thin layer a year is welcome.'
   const how = years.value >= LONG ? `${LONG} years and more` : counted(Math.floor(years.value), 'year')
   return `Compost has left about ${densityText(surplus.value, units)} of phosphorus, which shows in a soil test as ${numberText(rise.low)} to ${numberText(rise.high)} mg/kg more: this bed needs none for ${how}. Spread no compost or manure for its sake. Feed nitrogen alone, and test the soil before you lime.`
+}
+
+/** Less than this nobody fills up, cm. Source: our assumption. */
+const WORTH_FILLING = 1
+
+/** A bed in spring: how far it has sunk and what fills it, its pH and salts, and what to do before liming. */
+export function springLines({ mix, topUp, correction }: BedAhead, year: number, units: UnitSystem): string[] {
+  const sunk = `${mix.sunk.isRead ? 'It has sunk' : 'It sinks about'} ${lengthText(mix.sunk.value, units)}`
+  const known = (isRead: boolean) => (isRead ? ', as read' : '')
+  return [
+    `By spring ${year} the mix is ${counted(Math.max(1, Math.round(mix.years)), 'year')} old. ${sunk}${
+      mix.sunk.value < WORTH_FILLING ? '.' : `: ${volumeText(topUp, units)} of the same mix fill it up.`
+    }`,
+    `pH about ${pHText(mix.pH.value)}${known(mix.pH.isRead)}, salts about ${numberText(mix.salts.value, 1)} dS/m${known(mix.salts.isRead)}.`,
+    correction
+      ? correctionText(correction, units)
+      : 'Read pH and salts before you sow: lime by the test, never by habit.',
+  ]
 }
 
 const GREEN: Readonly<Record<string, string>> = {

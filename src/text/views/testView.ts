@@ -7,6 +7,8 @@ export const testView = {
   min: (wait: Shown) => `${wait} min`,
   timeStepMinutes: (i: Shown, wait: Shown) => `Time step ${i}: ${wait} minutes`,
   whatYouRead: 'What you read',
+  photos: 'Photos',
+  photosSay: 'both rows side by side, the same day and light',
   whereItWasTaken: 'Where it was taken',
   sample: (i: Shown) => `Sample ${i}`,
   phWasReadWithPaper: 'pH was read with paper strips',

@@ -13,6 +13,8 @@ export const yearsView = {
   nothingPlanned: 'nothing planned',
   before: 'Years before',
   beforeSays: 'what grew here, the better the plan',
+  spring: 'Level, lime and salts',
+  springSays: 'what the mix has become by spring',
   compost: 'Compost and phosphorus',
   compostSays: 'what years of it add up to',
   compostIn: (year: Shown) => `Compost or manure spread in ${year}`,

@@ -9,9 +9,11 @@ import CheckField from '@/components/field/CheckField.vue'
 import ChoiceField from '@/components/field/ChoiceField.vue'
 import TextField from '@/components/field/TextField.vue'
 import FigureTable from '@/components/frame/FigureTable.vue'
+import FoldBox from '@/components/frame/FoldBox.vue'
 import StationFrame from '@/components/frame/StationFrame.vue'
 import TickLine from '@/components/frame/TickLine.vue'
 import TimerList from '@/components/make/TimerList.vue'
+import PhotoStrip from '@/components/record/PhotoStrip.vue'
 import LabPaste from '@/components/tests/LabPaste.vue'
 import RepeatFields from '@/components/tests/RepeatFields.vue'
 import TaughtBox from '@/components/tests/TaughtBox.vue'
@@ -19,6 +21,7 @@ import { useLearning } from '@/composables/learn/useLearning'
 import { useTaught } from '@/composables/learn/useTaught'
 import { useTest } from '@/composables/learn/useTest'
 import { useTimers } from '@/composables/make/useTimers'
+import { usePhotos } from '@/composables/season/usePhotos'
 import { BODY_UNTIL, workOut, type Repeat } from '@/core/fieldTests'
 import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '@/model/garden/limits'
 import { dayOfTest } from '@/model/learn/expected'
@@ -36,6 +39,7 @@ const { test, units, job, change, isSound, aside, rows, follows, finish } = useT
   garden,
   () => testId.value,
 )
+const { photos, room, trouble, add: addPhoto, remove: removePhoto } = usePhotos(garden, () => testId.value)
 const text = computed(() => test.value && TEST_TEXTS[test.value.test])
 const steps = computed(() =>
   (text.value?.steps ?? []).map((s) => ({ ...s, text: inUnits(s.text, units.value) })),
@@ -175,6 +179,14 @@ async function remove() {
         :most="LONGEST_RECIPE_NOTE"
         @update:model-value="change({ note: $event }, 'a word with a test')"
       />
+      <FoldBox
+        v-if="test.test === 'beanTest' || photos.length"
+        id="test-photos"
+        :title="words.photos"
+        :says="words.photosSay"
+      >
+        <PhotoStrip :photos="photos" :room="room" :trouble="trouble" @add="addPhoto" @remove="removePhoto" />
+      </FoldBox>
       <div class="row">
         <Button
           v-if="test.repeats.length < GARDEN_LIMITS.repeats.value"

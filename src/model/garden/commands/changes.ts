@@ -130,7 +130,8 @@ const CHANGES: Rows = {
   'heap/set': (garden, { heap }) => put(garden, heapKey(heap.id), heap),
   'heap/remove': (garden, { heapId }) => removal(garden, heapKey(heapId)),
   'test/set': (garden, { test }) => put(garden, testKey(test.id), test),
-  'test/remove': (garden, { testId }) => removal(garden, testKey(testId)),
+  'test/remove': (garden, { testId }) =>
+    [testKey(testId), ...belongingsOf(garden, testId)].flatMap((key) => removal(garden, key)),
   'learned/set': (garden, { learned }) =>
     learned ? put(garden, LEARNED_KEY, learned) : removal(garden, LEARNED_KEY),
   'dressingPack/set': (garden, { item }) => put(garden, dressingPackKey(item.dressingId), item),

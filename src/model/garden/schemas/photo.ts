@@ -5,7 +5,7 @@ import { id, text } from './basics'
 /** A picture of what was made or grew, shrunk before it is kept. */
 export const photoSchema = z.object({
   id,
-  /** The job it belongs to, and so the record of it. */
+  /** The job it belongs to, and so the record of it; or the field test it shows. */
   jobId: id,
   takenAt: z.iso.datetime(),
   /** A JPEG as a data address. */
