@@ -32,7 +32,15 @@ const scale = computed(() => (narrow.value ? 1.1 : 1.5))
 const pail = computed(() => bucketSilhouette(bucket, scale.value))
 const root = ref<HTMLElement | null>(null)
 const { width } = useElementSize(root)
-const rows = computed(() => yardRows(beds, width.value, scale.value, pail.value))
+/** A line of words, px: beds with a caption have one more below them. */
+const LINE = 18
+const rows = computed(() => {
+  const more = captions ? LINE : 0
+  return yardRows(beds, width.value, scale.value, pail.value).map((row) => ({
+    tall: row.tall + more,
+    beds: row.beds.map((b) => ({ ...b, tall: b.tall + more })),
+  }))
+})
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(rows, {
   itemHeight: (i) => (rows.value[i]?.tall ?? 0) + 18,
   overscan: 2,
@@ -81,7 +89,7 @@ watch(
                 <polygon class="mix" :points="drawingOf(bed).mix" />
                 <polyline class="wall" :points="drawingOf(bed).wall" />
               </svg>
-              <span>
+              <span :class="{ captioned: captions }">
                 <strong v-if="captions">{{ captions.get(bed.id) }}<br /></strong>
                 {{ bed.vessel.count > 1 ? `${bed.vessel.count} × ` : '' }}{{ bedTitle(bed) }}
               </span>
@@ -126,6 +134,9 @@ watch(
   line-height: 1.3;
   overflow: hidden;
   overflow-wrap: anywhere;
+}
+.stood .captioned {
+  height: 3.9em;
 }
 button,
 .pail {
