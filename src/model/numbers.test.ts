@@ -17,6 +17,13 @@ describe('a number as people write it', () => {
     ['1,234.5', 1234.5],
     ['1.234,5', 1234.5],
     ['1,234,567', 1_234_567],
+    ['123,456,789.125', 123_456_789.125],
+    // Groups of other than three, a group before which nothing may be, and letters are no number.
+    ['1,2345,678', null],
+    ['a1,234,567', null],
+    ['1,234,567b', null],
+    ['1a,234,567', null],
+    ['0,234,567', null],
     ['1.234.567,8', 1_234_567.8],
     ['1,200', { either: [1200, 1.2] }],
     ['-1,200', { either: [-1200, -1.2] }],

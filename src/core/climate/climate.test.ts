@@ -432,6 +432,11 @@ describe('water a container uses', () => {
     expect(small.properties.canopyArea.value).toBeCloseTo(0.02, 9)
     expect(small.properties.daysToMaturity.value).toBe(49)
     expect(small.properties.seasonNitrogen.value).toBeLessThan(0.05 * crop.properties.seasonNitrogen.value)
+    const { initial, development, middle, late } = growth.stages
+    // It pauses for part of its time and grows for the rest: all of it is its time as a seedling.
+    expect(initial + development + middle + late).toBeCloseTo(49, 9)
+    expect(initial).toBeLessThan(development)
+    expect(initial).toBeGreaterThan(0)
     expect(leafOn(growth, 49, 0.02).share).toBe(1)
     expect(leafOn(growth, 0, 0.02).share).toBeCloseTo(0.05, 9)
   })

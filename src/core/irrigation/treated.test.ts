@@ -18,6 +18,10 @@ const acid = (id: 'phosphoric75' | 'sulfuric35' | 'nitric61', toPH = 6): WaterTr
   rain: 0,
   acid: { id, toPH },
 })
+test('acid is for alkalinity: water without any is left as it is', () => {
+  const soft: IrrigationWater = { ...tap, alkalinity: 0 }
+  expect(treatedWater(soft, acid('phosphoric75'))).toEqual({ ...soft, ions: { sodium: 60 } })
+})
 const waters: fc.Arbitrary<IrrigationWater> = fc.record({
   alkalinity: fc.double({ min: 0.1, max: 12, noNaN: true }),
   conductivity: fc.double({ min: 0, max: 3, noNaN: true }),

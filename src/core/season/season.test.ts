@@ -2,6 +2,7 @@ import { cropById } from '../data'
 import { describe, expect, test } from 'vitest'
 import { CLIMATES } from '@/core/climate/climates'
 import type { Climate } from '../climate'
+import type { MonthSuits } from '.'
 import { seasonOf } from '../data/seasons'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
@@ -10,6 +11,7 @@ import {
   followUp,
   hardinessZone,
   monthsFor,
+  perennialHarvest,
   plantingMonths,
   restsFor,
   winterMargin,
@@ -24,6 +26,46 @@ const even = (tMin: number, tMax: number): Climate => ({
   months: Array.from({ length: 12 }, () => ({ tMin, tMax })),
 })
 const windowOf = (id: string, place: string) => plantingMonths(crop(id), seasonOf(id)!, climate(place))
+
+describe('what bears year after year', () => {
+  const bearing = { yearsToFirstHarvest: 2, harvestMonths: [6, 7] }
+  const monthOf = (dayOfYear: number, day: number) =>
+    (Math.floor((dayOfYear - 1 + day) / (365.25 / 12)) % 12) + 1
+  test('first bears in its own months after its years, and the end of those is the end of it', () => {
+    // Planted on 1 April of a year: two years later it is April, and June comes first.
+    const { from, to } = perennialHarvest(bearing, null, 50, 91)!
+    expect(from).toBeGreaterThanOrEqual(2 * 365)
+    expect(from).toBeLessThan(2 * 365 + 92)
+    expect([monthOf(91, from - 1), monthOf(91, from)]).toEqual([5, 6])
+    expect([monthOf(91, to), monthOf(91, to + 1)]).toEqual([7, 8])
+    expect(to - from).toBeCloseTo(2 * (365.25 / 12), -1)
+  })
+  test('south of the equator half a year later, on it as in the north', () => {
+    const months = (latitude: number) => {
+      const { from, to } = perennialHarvest(bearing, null, latitude, 91)!
+      return [monthOf(91, from), monthOf(91, to)]
+    }
+    expect(months(-35)).toEqual([12, 1])
+    expect(months(35)).toEqual([6, 7])
+    expect(months(0)).toEqual([6, 7])
+  })
+  test('months too cold for it are left out; with none left there is no harvest; one that never ends is a year', () => {
+    const suits = Array.from({ length: 12 }, (_, i) => (i === 5 ? 'frost' : 'fair')) as MonthSuits[]
+    const { from, to } = perennialHarvest(bearing, suits, 50, 91)!
+    expect([monthOf(91, from), monthOf(91, to)]).toEqual([7, 7])
+    expect(
+      perennialHarvest(
+        bearing,
+        suits.map(() => 'cold'),
+        50,
+        91,
+      ),
+    ).toBeNull()
+    const all = { yearsToFirstHarvest: 1, harvestMonths: Array.from({ length: 12 }, (_, i) => i + 1) }
+    const whole = perennialHarvest(all, null, 50, 1)!
+    expect(whole.to - whole.from).toBe(Math.ceil(365.25))
+  })
+})
 
 describe('months that suit', () => {
   test('by nights first, then by the mean of the month', () => {

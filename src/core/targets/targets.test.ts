@@ -115,6 +115,24 @@ describe('targets', () => {
     const own = { pH: { low: 6, high: 6.2 } }
     expect(of('tomato_cherry', { own }).band).toEqual(own.pH)
   })
+  test('each end says which crop it comes from, and one crop says it once', () => {
+    // Blueberries end below where tomatoes begin to be choosy: carrot and potato cross instead.
+    const [wide, low] = [crop('carrot'), crop('potato')]
+    const ends = [wide.pH, low.pH]
+    expect(band({ crops: [wide] }, 'pH')!.reasons).toEqual([{ code: 'crop', crop: 'carrot', end: 'both' }])
+    const both = band({ crops: [wide, low] }, 'pH')!
+    expect(both.band).toEqual({
+      low: Math.max(...ends.map((p) => p.low)),
+      high: Math.min(...ends.map((p) => p.high)),
+    })
+    const from = (end: 'low' | 'high') =>
+      both.reasons.flatMap((r) =>
+        r.code === 'crop' && (r.end === end || r.end === 'both') ? [crop(r.crop)] : [],
+      )
+    expect(from('low').map((c) => c.pH.low)).toEqual([both.band.low])
+    expect(from('high').map((c) => c.pH.high)).toEqual([both.band.high])
+    expect(both.reasons).toHaveLength(from('low')[0] === from('high')[0] ? 1 : 2)
+  })
   test('a band the grower moved stands', () => {
     const own = { pH: { low: 5, high: 5.4 } }
     expect(band({ crops: [crop('lettuce')], own }, 'pH')).toMatchObject({

@@ -38,6 +38,18 @@ test('figures alone are those of the whole answer, without what looks ahead', ()
   expect(Object.keys(brief)).toEqual(['figures', 'lime', 'mixVolume'])
 })
 
+test('the alkalinity of the water reaches the pH: hard water raises it by the season’s end, none is as said nothing', () => {
+  const ends = (waterAlkalinity: number | undefined) => {
+    const growing = { ...(example('evaluate').growing as object), waterAlkalinity }
+    const a = answer('evaluate', { ranges: undefined, growing }) as unknown as {
+      figures: Record<string, number>
+    }
+    return a.figures.pHAtSeasonsEnd!
+  }
+  expect(ends(5)).toBeGreaterThan(ends(1) + 0.1)
+  expect(ends(0)).toBe(ends(undefined))
+})
+
 describe('the headless door, volumes', () => {
   const each = () => valueOf(containerVolumes(POT)).mixVolume
   test('what the pots hold less their root balls, times how many, and what settles on top: arithmetic', () => {

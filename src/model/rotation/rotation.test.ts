@@ -117,6 +117,22 @@ describe('three years of a garden', () => {
     }
     expect(jobsOf(garden).length).toBeGreaterThan(0)
   })
+  test('a crop has room where its roots do: a lettuce in a shallow small pot, a vine tomato not', () => {
+    const garden = demoGarden()
+    const vessel = { ...bedsOf(garden)[0]!.vessel }
+    const pot = (size: { topDiameter: number; baseDiameter: number; height: number }) => ({
+      ...bedsOf(garden)[0]!,
+      layers: [],
+      vessel: { ...vessel, shape: { kind: 'roundPot' as const, ...size }, headspace: 1 },
+    })
+    const small = pot({ topDiameter: 20, baseDiameter: 16, height: 18 })
+    // Wide and low: room enough, but not for roots that go deep.
+    const tray = pot({ topDiameter: 120, baseDiameter: 120, height: 9 })
+    const tub = pot({ topDiameter: 60, baseDiameter: 50, height: 50 })
+    const tomato = 'tomato_indeterminate'
+    expect([small, tray, tub].map((bed) => hasRoom(bed, tomato, garden))).toEqual([false, false, true])
+    expect(hasRoom(small, 'lettuce', garden)).toBe(true)
+  })
   test('a year that says nothing any more is not kept, and years stay in order', () => {
     const one = withYear([], 2027, { cropId: 'kale' })
     expect(one).toEqual([{ year: 2027, cropId: 'kale', compost: 0 }])

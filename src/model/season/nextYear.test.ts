@@ -164,6 +164,7 @@ describe('next year', () => {
       },
     })
     const [a, b, c] = [of(1, 4), of(2, 1), of(1, 1)]
-    expect(freshest([a!, b!, c!], 'o')).toEqual([b, c, a])
+    const none = { candidate: { parts: [{ id: 'x', parts: 1 }] } }
+    expect(freshest([a!, none, b!, c!], 'o')).toEqual([b, c, a, none])
   })
 })
