@@ -94,7 +94,7 @@ export function planText({ steps, crops }: YearsAhead): string {
     return `No other bed has room for ${homeless.map(cropName).join(' or ')} each year: choose a smaller crop there, or leave a bed to green manure.`
   const soon = steps.filter((s) => s.wait?.state === 'tooEarly' || s.wait?.state === 'early').length
   if (soon === 0) return 'In this order no family comes back too soon in the next three years.'
-  return `${counted(soon, 'time')} in three years a family comes back sooner than the rule: no better order was found, a year at a time. Grow one of another family, or leave a bed to green manure.`
+  return `${counted(soon, 'time')} in three years a family comes back sooner than the rule: no better order was found. Grow one of another family, or leave a bed to green manure.`
 }
 
 /** A store holds for so many years at most in words: beyond, nobody knows. */
