@@ -135,55 +135,57 @@ test(
   },
 )
 
-test('the drawing moves with the hand: fill line, holes and layers, dragged and by keys, each undone', async ({
-  page,
-}) => {
-  await openGarden(page, '/my/beds')
-  await page.getByRole('button', { name: 'New bed' }).click()
-  await expect(amount(page)).toHaveText('12.9 L')
-  const lip = page.getByLabel('Gap below the rim', { exact: true })
+test(
+  'the drawing moves with the hand: fill line, holes and layers, dragged and by keys, each undone',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openGarden(page, '/my/beds')
+    await page.getByRole('button', { name: 'New bed' }).click()
+    await expect(amount(page)).toHaveText('12.9 L')
+    const lip = page.getByLabel('Gap below the rim', { exact: true })
 
-  // A slow hand: it rests for longer than typing may, and its drag is one step all the same.
-  await drag(page, slider(page, 'Fill line'), -60, 1200)
-  const dragged = Number(await lip.inputValue())
-  expect(dragged).toBeGreaterThan(5)
-  await expect(amount(page)).not.toHaveText('12.9 L')
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(lip).toHaveValue('3')
+    // A slow hand: it rests for longer than typing may, and its drag is one step all the same.
+    await drag(page, slider(page, 'Fill line'), -60, 1200)
+    const dragged = Number(await lip.inputValue())
+    expect(dragged).toBeGreaterThan(5)
+    await expect(amount(page)).not.toHaveText('12.9 L')
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(lip).toHaveValue('3')
 
-  await slider(page, 'Fill line').focus()
-  await page.keyboard.press('ArrowDown')
-  await expect(lip).toHaveValue('3.5')
-  await page.keyboard.press('PageDown')
-  await expect(lip).toHaveValue('8.5')
-  await page.keyboard.press('End')
-  await expect(lip).toHaveValue('0')
+    await slider(page, 'Fill line').focus()
+    await page.keyboard.press('ArrowDown')
+    await expect(lip).toHaveValue('3.5')
+    await page.keyboard.press('PageDown')
+    await expect(lip).toHaveValue('8.5')
+    await page.keyboard.press('End')
+    await expect(lip).toHaveValue('0')
 
-  await page.getByRole('combobox', { name: 'Where water leaves' }).click()
-  await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()
-  await drag(page, slider(page, 'Side holes'), 40)
-  expect(Number(await page.getByLabel('Height of the side holes').inputValue())).toBeGreaterThan(4)
+    await page.getByRole('combobox', { name: 'Where water leaves' }).click()
+    await page.getByRole('option', { name: 'Holes up the side (reservoir)' }).click()
+    await drag(page, slider(page, 'Side holes'), 40)
+    expect(Number(await page.getByLabel('Height of the side holes').inputValue())).toBeGreaterThan(4)
 
-  await page.getByRole('button', { name: 'Add a layer' }).click()
-  const thickness = page.getByLabel('Thickness of layer 1')
-  await expect(thickness).toHaveValue('3')
-  await drag(page, slider(page, 'Top of the gravel'), 50)
-  const thick = Number(await thickness.inputValue())
-  expect(thick).toBeGreaterThan(4)
-  await slider(page, 'Top of the gravel').focus()
-  await page.keyboard.press('ArrowUp')
-  await expect(thickness).toHaveValue(String(thick + 0.5))
-  await page.getByRole('combobox', { name: 'Layer 1' }).click()
-  await page.getByPlaceholder('Search layers').fill('clay balls')
-  await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('combobox', { name: 'Layer 1' })).toContainText('clay')
-  await page.getByRole('combobox', { name: 'Stands on' }).click()
-  await page.getByRole('option', { name: 'A railing' }).click()
-  await expect(page.getByText('Hooks, brackets and rails bear all of that')).toBeVisible()
-  await page.getByRole('button', { name: 'Take out layer 1' }).click()
-  await expect(thickness).toBeHidden()
-})
+    await page.getByRole('button', { name: 'Add a layer' }).click()
+    const thickness = page.getByLabel('Thickness of layer 1')
+    await expect(thickness).toHaveValue('3')
+    await drag(page, slider(page, 'Top of the gravel'), 50)
+    const thick = Number(await thickness.inputValue())
+    expect(thick).toBeGreaterThan(4)
+    await slider(page, 'Top of the gravel').focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(thickness).toHaveValue(String(thick + 0.5))
+    await page.getByRole('combobox', { name: 'Layer 1' }).click()
+    await page.getByPlaceholder('Search layers').fill('clay balls')
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('combobox', { name: 'Layer 1' })).toContainText('clay')
+    await page.getByRole('combobox', { name: 'Stands on' }).click()
+    await page.getByRole('option', { name: 'A railing' }).click()
+    await expect(page.getByText('Hooks, brackets and rails bear all of that')).toBeVisible()
+    await page.getByRole('button', { name: 'Take out layer 1' }).click()
+    await expect(thickness).toBeHidden()
+  },
+)
 
 test(
   'forty containers pasted from a spreadsheet become forty beds; wrong rows are told and the rest stands',

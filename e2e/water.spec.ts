@@ -47,7 +47,7 @@ test(
   },
 )
 
-test('a saucer left full keeps water below and the foot short of air', async ({ page }) => {
+test('a saucer left full keeps water below and the foot short of air', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, WATER)
   await poured(page)
   await page.getByLabel('Water each time').fill('14')
