@@ -1,5 +1,5 @@
 import { addDays, parseISO } from 'date-fns'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { dressingIn } from '@/core/data/dressings'
 import { firstShort } from '@/core/judgement'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
@@ -62,6 +62,7 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
 function useOffers({ job, question }: JobInHand, run: typeof liquidInWorker) {
   const task = useTask<LiquidRequest, number, LiquidOffer[]>((request, controls) => run(request, controls))
   const asked = ref(false)
+  const tried = shallowRef<LiquidRequest | null>(null)
   const request = computed<LiquidRequest | null>(() =>
     question.value
       ? { question: toRaw(question.value), answered: (job.value?.dismissed ?? []).map((d) => d.code) }
@@ -70,12 +71,15 @@ function useOffers({ job, question }: JobInHand, run: typeof liquidInWorker) {
   watch(
     [request, asked],
     ([now, wanted]) => {
-      if (now && (wanted || job.value!.liquidFeeds.length === 0)) task.start(now)
+      if (!now || !(wanted || job.value!.liquidFeeds.length === 0)) return
+      tried.value = now
+      task.start(now)
     },
     { immediate: true },
   )
   return {
-    offers: computed(() => task.answer.value?.value ?? null),
+    /** Of the mix and the feeds as they are now: what was tried before a change says nothing any more. */
+    offers: computed(() => (tried.value === request.value ? (task.answer.value?.value ?? null) : null)),
     progress: task.progress,
     failure: task.failure,
     again: task.again,
@@ -93,7 +97,9 @@ export function useLiquidFeed(inHand: JobInHand, run = liquidInWorker) {
     ...useOffers(inHand, run),
     waterEc: computed(() => place.value?.waterEc ?? null),
     feeds: computed(() => (question.value ? liquidFeedsIn(question.value) : [])),
-    take: (offer: Pick<LiquidOffer, 'feeds'>, what: string) => put(offer.feeds.map(newLine), what),
+    /** What feeds takes the place of what there was; traces come beside it. */
+    take: ({ feeds, traces }: Pick<LiquidOffer, 'feeds' | 'traces'>, what: string) =>
+      put([...(traces.length > 0 ? job.value!.liquidFeeds : []), ...feeds.map(newLine)], what),
     keep(line: LiquidFeedLine, what: string) {
       const rest = job.value!.liquidFeeds
       const known = rest.some((l) => l.id === line.id)

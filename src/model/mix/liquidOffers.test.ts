@@ -142,6 +142,22 @@ describe('traces in the can', () => {
     expect(kept / row.dose.high).toBeCloseTo(1, 1)
     expect([feed!.fromDay, feed!.untilDay]).toEqual([14, 42])
   })
+  test('come beside the feeds there are, which stay, and are judged with them', () => {
+    // It brings no traces of its own.
+    const nitrate = {
+      dressingId: 'calcium_nitrate',
+      gramsPerLitre: 0.2,
+      litres: 1,
+      everyDays: 7,
+      fromDay: 21,
+    }
+    const fed = feeds(bare, [{ ...nitrate, untilDay: null }])
+    const offer = toEnd(liquidOffers({ question: fed, answered: [] })).find((o) => o.traces.length > 0)!
+    const both = appraised(feeds(bare, [...fed.care.liquidFeeds, ...offer.feeds]))!
+    expect(offer.feeds).toHaveLength(1)
+    expect(offer.salts).toBeCloseTo(both.evaluation.salts.most.saturatedExtract, 12)
+    expect(offer.fed).toBeCloseTo(both.evaluation.growing!.feeding.fed, 12)
+  })
   test('are not offered where nothing lacks', () => {
     for (const question of hungry.filter((q) => short(feeds(q, [])).length === 0).slice(0, 2))
       expect(toEnd(liquidOffers({ question, answered: [] })).filter((o) => o.traces.length > 0)).toEqual([])

@@ -129,9 +129,9 @@ export function* liquidOffers({ question, answered }: LiquidRequest): Generator<
   const unfed = appraised(plain)
   if (!unfed) return []
   const all = liquidFeedsIn(question)
-  const inTraces = question.crops.length > 0 ? traceFeed(unfed, all, waterFor(unfed)) : null
   const shownTo = { unfed, answered: new Set(answered) }
-  if (!hungryFrom(unfed)) return inTraces ? [offerOf(inTraces, shownTo)] : []
+  const traces = traceOffer(question, all, answered)
+  if (!hungryFrom(unfed)) return traces
   const singles: Tried[] = []
   for (const [i, dressing] of all.entries()) {
     singles.push(...bestWith(unfed, dressing, []))
@@ -152,7 +152,18 @@ export function* liquidOffers({ question, answered }: LiquidRequest): Generator<
   }
   const best = [...shown.values()]
   const staged = best.flatMap((one) => stagedAs(one) ?? []).slice(0, 1)
-  return [...best, ...staged, ...(inTraces ? [inTraces] : [])].map((one) => offerOf(one, shownTo))
+  return [...[...best, ...staged].map((one) => offerOf(one, shownTo)), ...traces]
+}
+
+/** What makes up for traces beside the feeds there are, which stay; nothing without a crop. */
+function traceOffer(
+  question: MixQuestion,
+  feeds: readonly Dressing[],
+  answered: readonly string[],
+): LiquidOffer[] {
+  const now = question.crops.length > 0 ? appraised(question) : null
+  const tried = now && traceFeed(now, feeds, waterFor(now))
+  return tried ? [offerOf(tried, { unfed: now, answered: new Set(answered) })] : []
 }
 
 interface Tried {

@@ -8,7 +8,7 @@ import type { LiquidFeedQuestion } from './question'
 /** Traces come in three cans, a fortnight apart from the second week on. Source: common practice. */
 const CANS = { count: 3, every: 14, from: 14 }
 
-/** A trace feed carried out, and the traces it makes up for. */
+/** A trace feed carried out beside the feeds there are, and the traces it makes up for. */
 export interface TraceFeed {
   feeds: LiquidFeedQuestion[]
   mix: Unfed
@@ -20,7 +20,7 @@ const inState = ({ evaluation }: Unfed, state: 'short' | 'tooMuch') =>
 
 /**
  * The trace feed that makes up for most of what a mix lacks in traces, at the usual rate of its row in three cans; null
- * where nothing lacks, or none helps without too much of another. Errors: none.
+ * where nothing lacks, or none helps without too much of another. Feeds that the mix has already stay. Errors: none.
  */
 export function traceFeed(before: Unfed, feeds: readonly Dressing[], litres: number): TraceFeed | null {
   const short = inState(before, 'short')
@@ -38,7 +38,8 @@ export function traceFeed(before: Unfed, feeds: readonly Dressing[], litres: num
       fromDay: CANS.from,
       untilDay: CANS.from + CANS.every * (CANS.count - 1),
     }
-    const mix = appraised({ ...question, care: { ...question.care, liquidFeeds: [feed] } })
+    const liquidFeeds = [...(question.care.liquidFeeds ?? []), feed]
+    const mix = appraised({ ...question, care: { ...question.care, liquidFeeds } })
     if (!mix) return []
     const left = inState(mix, 'short')
     const traces = short.filter((t) => !left.includes(t))

@@ -168,7 +168,7 @@ const nameOf = (line: LiquidFeedLine) => lowerFirst(feedName(line.dressingId))
       <ProblemBox v-if="failure" :sentence="failureText(failure)">
         <Button :label="words.tryAgain" outlined @click="feed.again()" />
       </ProblemBox>
-      <template v-if="offers && (short || offers.length)">
+      <template v-if="offers && (short || (!lines.length && offers.length))">
         <h2 v-if="lines.length">{{ words.waysToFeed }}</h2>
         <p v-if="offers.length === 0">{{ words.noneHelps }}</p>
         <ul class="plain">
