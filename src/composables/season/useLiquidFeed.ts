@@ -44,12 +44,20 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
       ]
     }),
   )
+  /** Feeds of the same days as the one in use, or the first: stages of a feed never come in one tank. */
+  const together = computed(() => {
+    const ends = ({ to }: { to: string | null }) => to ?? '9999'
+    const all = lines.value
+    const now = all.find((l) => l.from <= today && today <= ends(l)) ?? all[0]
+    return now ? all.filter((l) => l.from <= ends(now) && now.from <= ends(l)) : []
+  })
   const short = computed(() => feeding.value && firstShort(feeding.value))
   return {
     start,
     end,
     feeding,
     lines,
+    together,
     short,
     /** What feeds take in the season, by product, with their price. */
     seasonOf: (feeds: readonly LiquidFeedQuestion[]) =>

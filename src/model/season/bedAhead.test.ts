@@ -22,8 +22,8 @@ test('a bed sinks more the older its mix is, and as much of the mix fills it up 
   if (!whole.ok) throw new Error()
   // Never more than the bed holds, and about the sunk part of its height.
   const share = two.mix.sunk.value / whole.value.mixHeight
-  expect(two.topUp / (fill.count * whole.value.net)).toBeGreaterThan(share * 0.7)
-  expect(two.topUp / (fill.count * whole.value.net)).toBeLessThan(share * 1.4)
+  expect(two.topUp / (fill.count * whole.value.net)).toBeGreaterThan(share * 0.85)
+  expect(two.topUp / (fill.count * whole.value.net)).toBeLessThan(share * 1.15)
   expect(one.correction).toBeNull()
 })
 test('a pH read this spring says what it asks for; one of long ago does not', () => {

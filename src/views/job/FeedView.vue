@@ -41,7 +41,8 @@ const inHand = useJob(() => jobId)
 const { garden, job, units, crop, tables } = inHand
 const { to } = useStations(() => jobId)
 const feed = useLiquidFeed(inHand)
-const { lines, feeding, short, shortOn, waterEc, feeds, offers, progress, failure, start, end } = feed
+const { lines, together, feeding, short, shortOn, waterEc, feeds, offers, progress, failure, start, end } =
+  feed
 
 const can = useCan(units)
 const cans = computed(() =>
@@ -51,7 +52,7 @@ const cans = computed(() =>
 )
 const weeks = computed(() => feeding.value && nutrientWeeks(feeding.value))
 const parts = computed(() =>
-  lines.value.map(({ dressing, line }) => ({ dressing, gramsPerLitre: line.gramsPerLitre })),
+  together.value.map(({ dressing, line }) => ({ dressing, gramsPerLitre: line.gramsPerLitre })),
 )
 const round = computed(() =>
   feedRound(garden.records).map(({ job: of, line, dressing, litres }) => ({
