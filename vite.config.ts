@@ -5,7 +5,6 @@ import { VitePWA } from 'vite-plugin-pwa'
 import { checkTables } from './scripts/lib/checkTables'
 import { limitsByValue } from './scripts/lib/limitsByValue'
 import { withoutRipple } from './scripts/lib/withoutRipple'
-import { zodWithoutJsonSchema } from './scripts/lib/zodWithoutJsonSchema'
 
 /** The server swaps this text for a fresh nonce in every page it sends. */
 export const NONCE_PLACEHOLDER = '__OPEN_BED_NONCE__'
@@ -56,11 +55,16 @@ export default defineConfig({
     vue(),
     checkTables(fileURLToPath(new URL('./src/core/data', import.meta.url))),
     limitsByValue,
-    zodWithoutJsonSchema,
     withoutRipple,
     offline,
   ],
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+      // Every browser the page is built for has promises: localForage's own build without its copy of them.
+      localforage: 'localforage/dist/localforage.nopromises.js',
+    },
+  },
   html: { cspNonce: NONCE_PLACEHOLDER },
   build: {
     target: 'es2022',

@@ -5,7 +5,7 @@
 import { conflictNotice as words } from '@/text/components/app'
 import Button from 'primevue/button'
 import type { Conflict } from '@/storage/saver'
-import { recordName } from '@/text/base/commands'
+import { recordName } from '@/text/base/recordNames'
 const { conflicts } = defineProps<{ conflicts: readonly Conflict[] }>()
 const emit = defineEmits<{ settle: [conflict: Conflict, mineWins: boolean] }>()
 const what = (c: Conflict) => {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import {
   idOf,
   idOfKey,
@@ -14,12 +14,12 @@ import { MIGRATIONS, type MigrationTable } from './migrations'
 /** What lies in the store under each key. */
 export const envelopeSchema = z.object({
   kind: z.enum(KINDS),
-  schemaVersion: z.int().min(1),
+  schemaVersion: z.int().check(z.minimum(1)),
   /** Counts the writes of this key, so that a tab can tell that another one wrote in between. */
-  revision: z.int().min(0),
+  revision: z.int().check(z.minimum(0)),
   savedAt: z.string(),
   /** Of the data as they were written, in the store alone. */
-  checksum: z.int().optional(),
+  checksum: z.optional(z.int()),
   data: z.unknown(),
 })
 export type Envelope = z.infer<typeof envelopeSchema>
@@ -44,7 +44,7 @@ export function fnv1a(text: string): number {
 }
 const checksumOf = (data: unknown) => fnv1a(JSON.stringify(data) ?? '')
 
-const firstIssue = (error: z.ZodError, prefix = '') => {
+const firstIssue = (error: z.core.$ZodError, prefix = '') => {
   const issue = error.issues[0]!
   return {
     where: [prefix, ...issue.path.map(String)].filter(Boolean).join('.') || 'the record itself',
@@ -87,7 +87,7 @@ export function readEnvelope(key: string, raw: unknown, reading: Reading = {}): 
       if (!step) throw new Error(`no way from version ${version} to ${version + 1}`)
       data = step(data)
     } catch (error) {
-      if (error instanceof z.ZodError)
+      if (error instanceof z.core.$ZodError)
         return { ok: false, why: { code: 'broken', key, ...firstIssue(error, `version ${version}`) } }
       const message = error instanceof Error ? error.message : String(error)
       return { ok: false, why: { code: 'broken', key, where: `version ${version}`, message } }

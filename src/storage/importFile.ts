@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import type { Change } from '@/model/garden/commands'
 import type { Garden } from '@/model/garden/garden'
 import { sameData } from '@/model/garden/same'
@@ -8,11 +8,11 @@ import { FILE_FORMAT, FILE_VERSION } from './exportFile'
 
 const fileSchema = z.object({
   format: z.literal(FILE_FORMAT),
-  formatVersion: z.int().min(1),
+  formatVersion: z.int().check(z.minimum(1)),
   exportedAt: z.string(),
   // Read one by one: a fault in one record says nothing of the others.
   records: z.array(z.looseObject({ key: z.string() })),
-  setAside: z.array(z.unknown()).optional(),
+  setAside: z.optional(z.array(z.unknown())),
 })
 
 export type FileProblem =

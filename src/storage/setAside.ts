@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { readEnvelope, type Unreadable } from './envelope'
 import type { StoragePort } from './port'
 

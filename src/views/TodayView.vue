@@ -4,7 +4,7 @@ import { atOnce } from '@/text/base/atOnce'
 import { todayView as words } from '@/text/views/todayView'
 import { useTimeoutFn } from '@vueuse/core'
 import Button from 'primevue/button'
-import { addDays, parseISO } from 'date-fns'
+import { addDays } from 'date-fns'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import StartTiles from '@/components/today/StartTiles.vue'
@@ -18,7 +18,7 @@ import type { Job } from '@/model/garden/schemas'
 import { isOver, nextStation, STATIONS } from '@/stations/stations'
 import { useGarden } from '@/stores/garden'
 import { lowerFirst } from '@/text/base/counted'
-import { isoDay, shortDayText } from '@/text/base/dates'
+import { isoDay, localDay, shortDayText } from '@/text/base/dates'
 import { fillsText, jobTitle } from '@/text/base/titles'
 import { placeLine } from '@/text/bed/place'
 import { inUnits, volumeText } from '@/text/base/units'
@@ -86,7 +86,7 @@ const open = computed(() =>
 /** What is due within a fortnight, on a line; what is late lies on today. */
 const FORTNIGHT = 13
 const coming = computed((): TimeItem[] => {
-  const last = isoDay(addDays(parseISO(today), FORTNIGHT))
+  const last = isoDay(addDays(localDay(today), FORTNIGHT))
   return open.value
     .filter((o) => o.on <= last)
     .map((o) => ({

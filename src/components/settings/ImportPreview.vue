@@ -5,7 +5,7 @@ import { importPreview as words } from '@/text/components/settings'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { ImportPreview } from '@/storage/importFile'
-import { recordNames } from '@/text/base/commands'
+import { recordNames } from '@/text/base/recordNames'
 import { unreadableText } from '@/text/base/problems.en'
 import ProblemBox from '../frame/ProblemBox.vue'
 

@@ -1,13 +1,6 @@
 export { mixNeeded, type MixNeeded, type MixNeededRequest } from './mixNeeded'
-export {
-  LAYER_KINDS,
-  LAYERS,
-  natureOfMaterial,
-  sinkingOf,
-  type FillerLayer,
-  type LayerKind,
-  type LayerNature,
-} from './layers'
+export { LAYERS, natureOfMaterial, sinkingOf, type FillerLayer, type LayerNature } from './layers'
+export { LAYER_KINDS, type LayerKind } from './layerKinds'
 export { FIRMNESSES, pressedLoss, type Firmness } from './firmness'
 export { FILLING_LIMITS } from './limits'
 export { TRADE_SIZES, type TradeSize } from './tradeSizes'

@@ -1,12 +1,10 @@
 import type { Material } from '../data/types'
 import type { Centimetres, Fraction } from '../units'
+import type { LayerKind } from './layerKinds'
 import { FILLING_LIMITS } from './limits'
 
 const L = FILLING_LIMITS
 
-/** What people put under the mix. Cloth has no thickness worth counting: it keeps mix in and lets water out. */
-export const LAYER_KINDS = ['gravel', 'bark', 'logs', 'cloth'] as const
-export type LayerKind = (typeof LAYER_KINDS)[number]
 /** Any mix may lie under another; nothing washes into it. */
 export type AnyLayerKind = LayerKind | 'mix'
 

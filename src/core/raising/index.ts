@@ -9,4 +9,5 @@ export {
   type RaisingStage,
   type RaisingStep,
 } from './plan'
-export { TRAY_IDS, trayOf, TRAYS, type Tray, type TrayId } from './trays'
+export { TRAY_IDS, type TrayId } from './trayIds'
+export { trayOf, TRAYS, type Tray } from './trays'

@@ -3,7 +3,8 @@ import { fail, succeed, type Outcome } from '../outcome'
 import type { Days, Litres } from '../units'
 import { daysToEmerge, growthRate } from './emerge'
 import { RAISING_LIMITS as L } from './limits'
-import { trayOf, type Tray, type TrayId } from './trays'
+import type { TrayId } from './trayIds'
+import { trayOf, type Tray } from './trays'
 
 /** How plants are to be raised. */
 export interface RaisingQuestion {

@@ -1,4 +1,5 @@
 import type { Centimetres } from '../units'
+import type { TrayId } from './trayIds'
 
 /** What plants are raised in. */
 export interface Tray {
@@ -13,18 +14,6 @@ export interface Tray {
   /** Days a plant may stay in it at 20 C before its roots want more room; null where it is pricked out of it. */
   days: number | null
 }
-export const TRAY_IDS = [
-  'seedTray',
-  'plugs288',
-  'plugs128',
-  'plugs72',
-  'modules24',
-  'blocks4',
-  'rootTrainers',
-  'pots9cm',
-  'pots13cm',
-] as const
-export type TrayId = (typeof TRAY_IDS)[number]
 
 /**
  * Trays, plugs, blocks and pots that plants are raised in. Source: trade sizes and days in a stage, common practice

@@ -1,18 +1,6 @@
 import { wallArea, type Shape } from '../geometry'
 import type { Centimetres, Kilograms } from '../units'
-
-/** What the sides of a container are made of. */
-export const WALL_MATERIALS = ['plastic', 'fabric', 'terracotta', 'timber', 'metal'] as const
-export type WallMaterial = (typeof WALL_MATERIALS)[number]
-
-/** Weight of the sides, kg/m2. Source: our assumption by usual wall thickness. */
-export const WALL_WEIGHT: Readonly<Record<WallMaterial, number>> = {
-  plastic: 2.5,
-  fabric: 0.4,
-  terracotta: 24,
-  timber: 12,
-  metal: 8,
-}
+import { WALL_WEIGHT, type WallMaterial } from './walls'
 
 /**
  * Weight of an empty container: its sides up to a height, by the material they are made of. kg; lengths in cm.

@@ -8,4 +8,5 @@ export {
   type Weights,
 } from './wetWeight'
 export { AIR_DENSITY, CROWN_DRAG, crownArea, tippingWindSpeed, type Standing } from './tipping'
-export { emptyWeight, WALL_MATERIALS, WALL_WEIGHT, type WallMaterial } from './emptyWeight'
+export { emptyWeight } from './emptyWeight'
+export { WALL_MATERIALS, WALL_WEIGHT, type WallMaterial } from './walls'

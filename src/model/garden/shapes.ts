@@ -1,5 +1,6 @@
-import { z } from 'zod'
-import { BODIES, type BodyKind, type Shape } from '@/core/geometry'
+import { z } from 'zod/mini'
+import { BODIES, type BodyKind } from '@/core/geometry/bodies'
+import type { Shape } from '@/core/geometry/shape'
 import { GARDEN_LIMITS } from './limits'
 
 /** Any real number: whether it makes sense is for the core to say, next to the field it was typed in. */
@@ -11,7 +12,7 @@ const KINDS = Object.keys(BODIES) as BodyKind[]
  * `z.object` where unknown fields are let fall, and `z.strictObject` where they are reported.
  */
 export function containerSchemas(object: typeof z.object | typeof z.strictObject) {
-  const corners = z.array(object({ x: number, y: number })).max(GARDEN_LIMITS.corners.value)
+  const corners = z.array(object({ x: number, y: number })).check(z.maxLength(GARDEN_LIMITS.corners.value))
   const bodies = KINDS.map((kind) =>
     object({
       kind: z.literal(kind),
@@ -32,13 +33,16 @@ export function containerSchemas(object: typeof z.object | typeof z.strictObject
     object({ kind: z.literal('closed') }),
   ])
   // One row of the core's table makes both the schema and the type: TypeScript cannot follow it through the loop.
-  return { shape: shape as unknown as z.ZodType<Shape, Shape>, base }
+  return { shape: shape as unknown as z.ZodMiniType<Shape, Shape>, base }
 }
 
 /** Where a dressing goes; `depth` and `from` say which numbers are taken. */
 export const dressingPlaceSchemas = (
   object: typeof z.object | typeof z.strictObject,
-  { depth, from }: Record<'depth' | 'from', z.ZodNumber> = { depth: number, from: number },
+  { depth, from }: Record<'depth' | 'from', z.core.$ZodType<number, number>> = {
+    depth: number,
+    from: number,
+  },
 ) =>
   z.discriminatedUnion('kind', [
     object({ kind: z.literal('throughout') }),

@@ -1,4 +1,6 @@
-import { bodyOf, withLengths, type Base, type Shape } from '@/core/geometry'
+import { withLengths } from '@/core/geometry/bodies'
+import type { Base } from '@/core/geometry/container'
+import { bodyOf, type Shape } from '@/core/geometry/shape'
 import { CM_PER_FOOT, CM_PER_INCH } from '@/core/units'
 import { vesselRow, type VesselKind } from './vesselKinds'
 

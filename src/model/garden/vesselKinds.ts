@@ -1,5 +1,5 @@
 import type { Base, Shape } from '@/core/geometry'
-import type { WallMaterial } from '@/core/weight/emptyWeight'
+import type { WallMaterial } from '@/core/weight/walls'
 
 interface VesselRow {
   /** A usual size of it, cm: one that many growers own. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { strictObject } from 'zod/mini'
 import { GARDEN_LIMITS } from '@/model/garden/limits'
 import { containerSchemas, dressingPlaceSchemas } from '@/model/garden/shapes'
 import { BED_FIELDS, type CaseSchema } from '../garden/schemas/bedFields'
@@ -15,20 +16,24 @@ export const id = z.string().min(1).max(80)
 export const band = z
   .strictObject({ low: z.number(), high: z.number() })
   .refine((b) => b.low <= b.high, 'low is above high')
-export const described = <T extends z.ZodType>(schema: T, text: string): T => schema.describe(text) as T
+export const described = <T extends z.core.$ZodType>(schema: T, text: string): T => {
+  const copy = z.clone(schema)
+  z.globalRegistry.add(copy, { description: text })
+  return copy
+}
 
 /** A field of a bed as a case takes it, by its row. */
 export const bedField = <F extends 'firmness' | 'rootBalls'>(field: F) => {
   const { schema, says } = BED_FIELDS[field].inCase!
-  return { [field]: described<z.ZodType>(schema, says) } as Record<F, CaseSchema<F>>
+  return { [field]: described<z.core.$ZodType>(schema, says) } as Record<F, CaseSchema<F>>
 }
 
-const { shape, base } = containerSchemas(z.strictObject)
+const { shape, base } = containerSchemas(strictObject)
 
 export const containerSchema = z.strictObject({
   shape: described(shape, 'Inside lengths in cm; a mounded one is any other with a dome above its rim.'),
   headspace: described(z.number().default(3), 'Lip left free, cm.'),
-  base: described(base.default({ kind: 'drainHoles' }), 'Where water leaves; height in cm.'),
+  base: described(z._default(base, { kind: 'drainHoles' }), 'Where water leaves; height in cm.'),
 })
 
 const lineSchema = described(
@@ -98,7 +103,7 @@ export const limeSchema = described(
 export const doseSchema = z.strictObject({
   dressing: id,
   gramsPerLitre: z.number(),
-  place: dressingPlaceSchemas(z.strictObject, { depth: positive, from: z.number().min(0) }).default({
+  place: z._default(dressingPlaceSchemas(strictObject, { depth: positive, from: z.number().min(0) }), {
     kind: 'throughout',
   }),
 })

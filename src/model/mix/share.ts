@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { fromFragment, toFragment } from '../fragment'
 import { recipeOf } from './versions'
 import { asPerLitre } from '@/model/garden/said'
@@ -22,13 +22,13 @@ const SHARE_VERSION = 3
 export const sharedSchema = z.object({
   format: z.literal('open-bed-recipe'),
   formatVersion: z.literal(SHARE_VERSION),
-  name: z.string().max(LONGEST_NAME),
-  note: z.string().max(LONGEST_RECIPE_NOTE),
+  name: z.string().check(z.maxLength(LONGEST_NAME)),
+  note: z.string().check(z.maxLength(LONGEST_RECIPE_NOTE)),
   recipe: recipeSchema,
   /** Materials and dressings of the giver's own that are in it. */
   own: z.object({
-    materials: z.array(ownMaterialSchema).max(GARDEN_LIMITS.parts.value),
-    dressings: z.array(ownDressingSchema).max(GARDEN_LIMITS.dressings.value),
+    materials: z.array(ownMaterialSchema).check(z.maxLength(GARDEN_LIMITS.parts.value)),
+    dressings: z.array(ownDressingSchema).check(z.maxLength(GARDEN_LIMITS.dressings.value)),
   }),
 })
 export type SharedRecipe = z.infer<typeof sharedSchema>

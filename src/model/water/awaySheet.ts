@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { fromFragment, toFragment } from '../fragment'
 import { oneLine } from '../plainText'
 
@@ -6,9 +6,16 @@ import { oneLine } from '../plainText'
 const awaySheetSchema = z.object({
   format: z.literal('open-bed-away'),
   formatVersion: z.literal(1),
-  title: z.string().max(200),
-  beds: z.array(z.object({ name: z.string().max(200), does: z.array(z.string().max(400)).max(6) })).max(200),
-  notes: z.array(z.string().max(400)).max(20),
+  title: z.string().check(z.maxLength(200)),
+  beds: z
+    .array(
+      z.object({
+        name: z.string().check(z.maxLength(200)),
+        does: z.array(z.string().check(z.maxLength(400))).check(z.maxLength(6)),
+      }),
+    )
+    .check(z.maxLength(200)),
+  notes: z.array(z.string().check(z.maxLength(400))).check(z.maxLength(20)),
 })
 export type AwaySheet = z.infer<typeof awaySheetSchema>
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 
 /** What version 1 of a job said of its container, and no more of it than the step needs. */
 const before = z.looseObject({

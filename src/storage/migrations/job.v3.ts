@@ -1,6 +1,6 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 
-const before = z.looseObject({ recordId: z.string().nullable(), archived: z.boolean() })
+const before = z.looseObject({ recordId: z.nullable(z.string()), archived: z.boolean() })
 
 /**
  * Job, version 2 to 3: filling and the season are followed too. A job whose mix was recorded counted as done before;

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 
 const before = z.looseObject({ versions: z.array(z.looseObject({})) })
 

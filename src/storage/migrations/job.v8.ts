@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 
 /** What a job keeps of getting ready and of making since version 8, before anything is done. */
 const NOTHING_DONE = {

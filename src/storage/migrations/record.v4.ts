@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 
 const lines = z.array(z.looseObject({}))
 const before = z.looseObject({ measured: lines, limes: lines, dressings: lines })

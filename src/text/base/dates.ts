@@ -1,9 +1,9 @@
-import { isValid, parseISO } from 'date-fns'
+import { z } from 'zod/mini'
 import { MONTHS } from './months'
 import type { Sentence } from './problems.en'
 
 /** A day or a moment as the clock of the grower has it. A day alone begins at their midnight. */
-const localDay = (iso: string): Date => (iso.length === 10 ? parseISO(iso) : new Date(iso))
+export const localDay = (iso: string): Date => new Date(iso.length === 10 ? `${iso}T00:00` : iso)
 
 /** Does the month come first, as in the language of the browser? Said once, when the page begins. */
 let monthFirst = false
@@ -27,7 +27,8 @@ export const dayText = (iso: string) =>
 export { isoDay } from '@/model/calendar/isoDay'
 
 /** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
-export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
+const day = z.iso.date()
+export const isDay = (text: string): boolean => day.safeParse(text).success
 /** What is wrong with a date field, null where nothing is; what was done is "mixed", "planted". */
 export const dayProblem = (text: string, done: string): Sentence | null =>
   isDay(text)

@@ -1,4 +1,4 @@
-import { BODIES, type Body, type BodyKind, type BodySizes, type SizeRow } from '@/core/geometry'
+import { BODIES, type Body, type BodyKind, type BodySizes, type SizeRow } from '@/core/geometry/bodies'
 import type { BedSpec, VesselKind } from '@/model/garden/schemas'
 import type { Outlet } from '@/model/garden/vessel'
 import { measureText } from '@/core/mixing/measures'

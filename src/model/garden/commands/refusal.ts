@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { sameData } from '../same'
 import { idOf, idOfKey, kindOfKey, SCHEMAS } from '../schemas'
 import type { Change } from './command'
@@ -36,7 +36,7 @@ function refusalOf({ key, before, after }: Change): Refusal | null {
   if (after === null) return null
   const kind = kindOfKey(key)
   if (kind === null || idOfKey(key) !== idOf(after)) return { key, path: [], problem: { code: 'other-key' } }
-  const { shape } = SCHEMAS[kind] as z.ZodObject<Record<string, z.ZodType>>
+  const { shape } = SCHEMAS[kind] as z.ZodMiniObject<Record<string, z.ZodMiniType>>
   const was = (before ?? {}) as Record<string, unknown>
   const is = after as unknown as Record<string, unknown>
   for (const field of new Set([...Object.keys(shape), ...Object.keys(is)])) {

@@ -1,25 +1,25 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { bedSpecSchema, type BedSpec } from './bedFields'
 import { id, number } from './basics'
 import type { layerSchema, vesselSchema } from './vessel'
 
-export const bedSchema = bedSpecSchema.extend({ id, createdAt: z.iso.datetime() })
+export const bedSchema = z.extend(bedSpecSchema, { id, createdAt: z.iso.datetime() })
 
 /** One kind of bed in a job: from the list of beds, or described in the job alone. */
 export const jobBedSchema = z.object({
   id,
   /** The bed of the list it follows; null where it stands alone. */
-  bedId: id.nullable(),
+  bedId: z.nullable(id),
   /** As it is, or as it last was where the list no longer has it. */
   spec: bedSpecSchema,
   /** How many of them are filled in this job. */
   count: number,
   /** Topping up: old mix has sunk so far below the fill line, cm; null where it starts empty. */
-  sunkBy: number.nullable(),
+  sunkBy: z.nullable(number),
   /** What grows in it; null for the crop of the job. */
-  cropId: id.nullable().default(null),
+  cropId: z._default(z.nullable(id), null),
   /** Plants in each of them; null for as many as the job says. */
-  plants: number.nullable().default(null),
+  plants: z._default(z.nullable(number), null),
 })
 
 export { STANDINGS } from './bedFields'

@@ -1,6 +1,6 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { FIRMNESSES } from '@/core/filling/firmness'
-import { WALL_MATERIALS } from '@/core/weight/emptyWeight'
+import { WALL_MATERIALS } from '@/core/weight/walls'
 import { GARDEN_LIMITS } from '../limits'
 import { vesselRow, type VesselKind } from '../vesselKinds'
 import { id, name, number } from './basics'
@@ -42,7 +42,7 @@ export type FieldInput =
   | { kind: 'yesNo' }
   | { kind: 'own' }
 
-interface FieldRow<S extends z.ZodType, C extends z.ZodType> {
+interface FieldRow<S extends z.ZodMiniType, C extends z.ZodMiniType> {
   /** As it is stored; a default is what records from before the field have. */
   schema: S
   /** The usual answer, by what is filled. */
@@ -55,7 +55,7 @@ interface FieldRow<S extends z.ZodType, C extends z.ZodType> {
   /** As the headless door takes it and what it says of it; left out where no case needs it. */
   inCase?: { schema: C; says: string }
 }
-const row = <S extends z.ZodType, C extends z.ZodType = never>(fields: FieldRow<S, C>) => fields
+const row = <S extends z.ZodMiniType, C extends z.ZodMiniType = never>(fields: FieldRow<S, C>) => fields
 
 /**
  * All that is asked about a container or bed, in the order in which it is stored and written. Schema, form, sheet,
@@ -80,7 +80,7 @@ export const BED_FIELDS = {
   }),
   /** What its sides were before, or were treated with. */
   sidesWere: row({
-    schema: z.enum(SIDES_WERE).default('notSaid'),
+    schema: z._default(z.enum(SIDES_WERE), 'notSaid'),
     usual: () => 'notSaid' as const,
     input: { kind: 'choice', of: SIDES_WERE },
     column: 'sides were',
@@ -96,7 +96,7 @@ export const BED_FIELDS = {
   }),
   /** What its floor bears, kg/m2; 0 where nobody said. */
   bears: row({
-    schema: z.number().default(0),
+    schema: z._default(z.number(), 0),
     usual: () => 0,
     input: { kind: 'measure', quantity: 'load' },
     column: 'floor bears',
@@ -104,7 +104,7 @@ export const BED_FIELDS = {
   }),
   /** Under the mix, from the base up. */
   layers: row({
-    schema: z.array(layerSchema).max(GARDEN_LIMITS.layers.value),
+    schema: z.array(layerSchema).check(z.maxLength(GARDEN_LIMITS.layers.value)),
     usual: () => [],
     input: { kind: 'own' },
     column: 'layers',
@@ -112,7 +112,7 @@ export const BED_FIELDS = {
   }),
   /** On the mix; null for nothing. cm. */
   cover: row({
-    schema: z.object({ materialId: id, thickness: number }).nullable().default(null),
+    schema: z._default(z.nullable(z.object({ materialId: id, thickness: number })), null),
     usual: () => null,
     input: { kind: 'own' },
     column: 'cover',
@@ -120,13 +120,13 @@ export const BED_FIELDS = {
   }),
   /** How the mix is put in. */
   firmness: row({
-    schema: z.enum(FIRMNESSES).default('loose'),
+    schema: z._default(z.enum(FIRMNESSES), 'loose'),
     usual: () => 'loose' as const,
     input: { kind: 'choice', of: FIRMNESSES },
     column: 'filling',
     takesMix: true,
     inCase: {
-      schema: z.enum(FIRMNESSES).default('loose'),
+      schema: z._default(z.enum(FIRMNESSES), 'loose'),
       says: 'How the mix is put in: firmed and pressed, more goes in and air goes out.',
     },
   }),
@@ -137,7 +137,7 @@ export const BED_FIELDS = {
     input: { kind: 'measure', quantity: 'volume' },
     column: 'root balls',
     takesMix: true,
-    inCase: { schema: number.min(0).default(0), says: 'Litres of roots planted with each.' },
+    inCase: { schema: z._default(number.check(z.minimum(0)), 0), says: 'Litres of roots planted with each.' },
   }),
   /** Has to be lifted once filled. */
   carried: row({

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { GARDEN_LIMITS } from '../limits'
 import { id, number } from './basics'
 
@@ -9,13 +9,13 @@ export const bedYearsSchema = z.object({
   years: z
     .array(
       z.object({
-        year: z.int().min(1900).max(2200),
+        year: z.int().check(z.minimum(1900), z.maximum(2200)),
         /** Null where nothing grew, or nothing is decided. */
-        cropId: id.nullable(),
+        cropId: z.nullable(id),
         /** Compost or manure spread that year, cm deep. */
         compost: number,
       }),
     )
-    .max(GARDEN_LIMITS.bedYears.value),
+    .check(z.maxLength(GARDEN_LIMITS.bedYears.value)),
 })
 export type BedYears = z.infer<typeof bedYearsSchema>

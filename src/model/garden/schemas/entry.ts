@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { LONGEST_RECIPE_NOTE } from '../limits'
 import { id, number, text } from './basics'
 
@@ -21,15 +21,15 @@ export const entrySchema = z.object({
   id,
   jobId: id,
   /** The bed of the job it is about; null for all of them. */
-  fillId: id.nullable(),
+  fillId: z.nullable(id),
   at: z.iso.datetime(),
   kind: z.enum(ENTRY_KINDS),
   /** Litres, g, pH, dS/m of one part of mix to two of water, kg, cm, kg by kind; null where nobody said. */
-  value: number.nullable(),
+  value: z.nullable(number),
   /** Fruits, heads or bunches of a harvest; null where nobody counted. */
-  count: z.int().min(0).nullable(),
+  count: z.nullable(z.int().check(z.minimum(0))),
   /** What was to be expected of a reading on its day; null where that could not be worked out. */
-  expected: number.nullable(),
+  expected: z.nullable(number),
   note: text(LONGEST_RECIPE_NOTE),
 })
 

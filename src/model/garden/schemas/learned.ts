@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { GARDEN_LIMITS } from '../limits'
 import { id, number } from './basics'
 
-const readingIds = z.array(id).max(GARDEN_LIMITS.learnedReadings.value)
-const line = z.array(number).max(GARDEN_LIMITS.learnedNames.value)
-const lines = z.array(line).max(GARDEN_LIMITS.learnedReadings.value)
+const readingIds = z.array(id).check(z.maxLength(GARDEN_LIMITS.learnedReadings.value))
+const line = z.array(number).check(z.maxLength(GARDEN_LIMITS.learnedNames.value))
+const lines = z.array(line).check(z.maxLength(GARDEN_LIMITS.learnedReadings.value))
 
 /** What readings have taught of materials, feeds and limes, kept on the shelf. */
 export const learnedSchema = z.object({
@@ -17,12 +17,12 @@ export const learnedSchema = z.object({
   trusted: readingIds,
   /** The law of what is left open: see `Learning` in core/ranges. */
   learning: z.object({
-    names: z.array(id).max(GARDEN_LIMITS.learnedNames.value),
+    names: z.array(id).check(z.maxLength(GARDEN_LIMITS.learnedNames.value)),
     mean: line,
     slopes: lines,
     noise: lines,
     /** Times the tables' spread. */
-    spread: number.min(1).max(5).optional(),
+    spread: z.optional(number.check(z.minimum(1), z.maximum(5))),
   }),
   /** Each row as it is now. */
   rows: z
@@ -30,14 +30,16 @@ export const learnedSchema = z.object({
       z.object({
         id,
         properties: z
-          .array(z.object({ name: z.string().max(60), low: number, value: number, high: number }))
-          .max(60),
-        sizeShares: z.array(number).max(12).optional(),
+          .array(
+            z.object({ name: z.string().check(z.maxLength(60)), low: number, value: number, high: number }),
+          )
+          .check(z.maxLength(60)),
+        sizeShares: z.optional(z.array(number).check(z.maxLength(12))),
         /** Readings that had a say in it. */
         from: readingIds,
       }),
     )
-    .max(GARDEN_LIMITS.learnedReadings.value),
+    .check(z.maxLength(GARDEN_LIMITS.learnedReadings.value)),
 })
 
 export type LearnedShelf = z.infer<typeof learnedSchema>

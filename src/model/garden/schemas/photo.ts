@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { GARDEN_LIMITS } from '../limits'
 import { id, text } from './basics'
 
@@ -9,7 +9,7 @@ export const photoSchema = z.object({
   jobId: id,
   takenAt: z.iso.datetime(),
   /** A JPEG as a data address. */
-  jpeg: text(GARDEN_LIMITS.photoLetters.value).regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/),
+  jpeg: text(GARDEN_LIMITS.photoLetters.value).check(z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/)),
 })
 
 export type Photo = z.infer<typeof photoSchema>

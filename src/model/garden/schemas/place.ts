@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { id, number, text } from './basics'
 
 export const WINDS = ['sheltered', 'open', 'exposed'] as const
@@ -6,30 +6,30 @@ export const WINDS = ['sheltered', 'open', 'exposed'] as const
 /** Where the garden is, and how it is looked after. */
 export const placeSchema = z.object({
   /** The made-up climate it began from, or null where the figures are the grower's own. */
-  climateId: id.nullable(),
+  climateId: z.nullable(id),
   latitude: number,
   elevation: number,
-  months: z.array(z.object({ tMin: number, tMax: number, rain: number })).length(12),
+  months: z.array(z.object({ tMin: number, tMax: number, rain: number })).check(z.length(12)),
   /** meq/L and dS/m of the water. */
   waterAlkalinity: number,
   waterEc: number,
   /** From a softener: sodium in place of calcium and magnesium. */
   waterSoftened: z.boolean(),
   /** Of a report on the water, mg/L; left out where nobody looked. */
-  waterSodium: number.optional(),
-  waterChloride: number.optional(),
-  waterBoron: number.optional(),
+  waterSodium: z.optional(number),
+  waterChloride: z.optional(number),
+  waterBoron: z.optional(number),
   /**
    * Of a roof that rain is caught from, m2 as seen from above, and of its barrels, litres; left out where
    * there is none.
    */
-  roof: number.optional(),
-  barrel: number.optional(),
+  roof: z.optional(number),
+  barrel: z.optional(number),
   /** Days between the waterings that can be kept. */
   waterEvery: number,
   wind: z.enum(WINDS),
   /** The coldest night of most winters, C; null where it is estimated from the months. */
-  coldestNight: number.nullable(),
+  coldestNight: z.nullable(number),
 })
 
 export const settingsSchema = z.object({
@@ -44,9 +44,9 @@ export const settingsSchema = z.object({
   /** Lessons gone through, by their ids. */
   lessonsSeen: z.array(text(40)),
   /** The address others reach this app by, for codes on labels; empty where nobody said. */
-  address: text(200).default(''),
+  address: z._default(text(200), ''),
   /** The sign before a sum of money, as "£"; empty where nobody said. */
-  currency: text(4).default(''),
+  currency: z._default(text(4), ''),
 })
 
 export type Place = z.infer<typeof placeSchema>

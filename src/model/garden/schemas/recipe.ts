@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { GROUND_LIMESTONE } from '@/core/data/usualLime'
 import { BASES, VOLUME_UNITS, WEIGHT_UNITS } from '../manner'
 import { GARDEN_LIMITS, LONGEST_RECIPE_NOTE } from '../limits'
@@ -7,10 +7,10 @@ import { id, name, number, text } from './basics'
 
 export const partSchema = z.object({
   materialId: id,
-  twelfths: z.int().min(1).max(GARDEN_LIMITS.twelfths.value),
+  twelfths: z.int().check(z.minimum(1), z.maximum(GARDEN_LIMITS.twelfths.value)),
 })
 
-const partsSchema = z.array(partSchema).max(GARDEN_LIMITS.parts.value)
+const partsSchema = z.array(partSchema).check(z.maxLength(GARDEN_LIMITS.parts.value))
 
 /**
  * An amount as the grower gave it. Without a value the dose in g per litre holds, shown in this manner; without any of
@@ -19,10 +19,10 @@ const partsSchema = z.array(partSchema).max(GARDEN_LIMITS.parts.value)
 const saidSchema = z.object({
   unit: z.enum([...WEIGHT_UNITS, ...VOLUME_UNITS]),
   base: z.enum(BASES),
-  of: z.number().positive(),
-  materialId: id.optional(),
-  value: number.optional(),
-  spoons: z.enum(['metric', 'us']).optional(),
+  of: z.number().check(z.positive()),
+  materialId: z.optional(id),
+  value: z.optional(number),
+  spoons: z.optional(z.enum(['metric', 'us'])),
 })
 
 export const limeSettingSchema = z.object({
@@ -32,10 +32,10 @@ export const limeSettingSchema = z.object({
   /** g per litre of blended mix, when mode is fixed; what `measure` comes to where it has a value. */
   gramsPerLitre: number,
   /** Share of dolomite by weight, 0 to 1; the rest is the other lime. */
-  dolomiteShare: z.number().min(0).max(1),
+  dolomiteShare: z.number().check(z.minimum(0), z.maximum(1)),
   /** The lime that is not dolomite; ground limestone where an older recipe does not say. */
-  limeId: id.default(GROUND_LIMESTONE),
-  measure: saidSchema.optional(),
+  limeId: z._default(id, GROUND_LIMESTONE),
+  measure: z.optional(saidSchema),
 })
 
 export const dressingPlaceSchema = dressingPlaceSchemas(z.object)
@@ -51,10 +51,10 @@ export const dressingLineSchema = z.object({
   gramsPerLitre: number,
   place: dressingPlaceSchema,
   /** Share of the mix that gets it; the rest stays without, for seed or rest. */
-  share: z.number().gt(0).max(1),
+  share: z.number().check(z.gt(0), z.maximum(1)),
   /** Ids of the beds of the job whose mix gets it, as a pile of its own; left out for all of them. */
-  beds: z.array(id).max(GARDEN_LIMITS.beds.value).optional(),
-  measure: saidSchema.optional(),
+  beds: z.optional(z.array(id).check(z.maxLength(GARDEN_LIMITS.beds.value))),
+  measure: z.optional(saidSchema),
 })
 
 /** How a finished mix comes to hand: made for this job, ready already, or bought in bags. */
@@ -62,7 +62,11 @@ const mixOriginSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('made') }),
   z.object({ kind: z.literal('ready') }),
   /** Litres in a bag and its price; null where unknown. */
-  z.object({ kind: z.literal('bag'), litres: z.number().positive(), price: z.number().min(0).nullable() }),
+  z.object({
+    kind: z.literal('bag'),
+    litres: z.number().check(z.positive()),
+    price: z.nullable(z.number().check(z.minimum(0))),
+  }),
 ])
 
 /**
@@ -70,14 +74,17 @@ const mixOriginSchema = z.discriminatedUnion('kind', [
  * done to the mix it was taken from changes it. Parts name it by its id.
  */
 export const innerMixSchema = z.object({
-  id: id.regex(/^mix:/),
+  id: id.check(z.regex(/^mix:/)),
   name,
-  parts: partsSchema.min(1),
+  parts: partsSchema.check(z.minLength(1)),
   /** Stirred into it when it was made, g per litre of it. */
-  lime: z.object({ gramsPerLitre: z.number().min(0), dolomiteShare: z.number().min(0).max(1) }),
+  lime: z.object({
+    gramsPerLitre: z.number().check(z.minimum(0)),
+    dolomiteShare: z.number().check(z.minimum(0), z.maximum(1)),
+  }),
   dressings: z
-    .array(z.object({ dressingId: id, gramsPerLitre: z.number().min(0) }))
-    .max(GARDEN_LIMITS.dressings.value),
+    .array(z.object({ dressingId: id, gramsPerLitre: z.number().check(z.minimum(0)) }))
+    .check(z.maxLength(GARDEN_LIMITS.dressings.value)),
   origin: mixOriginSchema,
 })
 
@@ -85,19 +92,19 @@ export const innerMixSchema = z.object({
 export const recipeSchema = z.object({
   parts: partsSchema,
   /** Finished mixes among its parts. */
-  mixes: z.array(innerMixSchema).max(GARDEN_LIMITS.mixes.value),
+  mixes: z.array(innerMixSchema).check(z.maxLength(GARDEN_LIMITS.mixes.value)),
   lime: limeSettingSchema,
-  dressings: z.array(dressingLineSchema).max(GARDEN_LIMITS.dressings.value),
+  dressings: z.array(dressingLineSchema).check(z.maxLength(GARDEN_LIMITS.dressings.value)),
 })
 
 /** A recipe as it was kept. */
-export const versionSchema = recipeSchema.extend({
+export const versionSchema = z.extend(recipeSchema, {
   id,
   name,
   note: text(LONGEST_RECIPE_NOTE),
   at: z.iso.datetime(),
   /** The version it was made from. */
-  from: id.nullable(),
+  from: z.nullable(id),
 })
 
 export type Part = z.infer<typeof partSchema>

@@ -1,5 +1,5 @@
 import { SEVERITIES } from '@/core/appraisal/severity'
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { GARDEN_LIMITS, LONGEST_NOTE } from '../limits'
 import { id, name, number, text } from './basics'
 import { vesselSchema } from './bed'
@@ -10,13 +10,15 @@ export const recordSchema = z.object({
   id,
   jobId: id,
   jobName: name,
-  cropId: id.nullable(),
+  cropId: z.nullable(id),
   madeOn: z.iso.date(),
   note: text(LONGEST_NOTE),
   /** The container it was judged in. */
   vessel: vesselSchema,
   /** Everything that was filled. */
-  filled: z.array(z.object({ name, count: number, litres: number })).max(GARDEN_LIMITS.beds.value),
+  filled: z
+    .array(z.object({ name, count: number, litres: number }))
+    .check(z.maxLength(GARDEN_LIMITS.beds.value)),
   /** What was measured, all batches together. */
   measured: z.array(
     z.object({
@@ -25,7 +27,7 @@ export const recordSchema = z.object({
       twelfths: z.int(),
       litres: number,
       /** What it cost, null where unknown; the lot it came from. */
-      cost: number.nullable(),
+      cost: z.nullable(number),
       lot: name,
     }),
   ),
@@ -33,7 +35,7 @@ export const recordSchema = z.object({
   batchCount: z.int(),
   blendLitres: number,
   limes: z.array(
-    z.object({ limeId: id, limeName: text(200), grams: number, cost: number.nullable(), lot: name }),
+    z.object({ limeId: id, limeName: text(200), grams: number, cost: z.nullable(number), lot: name }),
   ),
   /** Dressings over all batches, with where they went. */
   dressings: z.array(
@@ -42,16 +44,16 @@ export const recordSchema = z.object({
       dressingName: text(200),
       grams: number,
       place: dressingPlaceSchema,
-      cost: number.nullable(),
+      cost: z.nullable(number),
       lot: name,
     }),
   ),
   /** Paid for what was bought for it, and the cost of what went in; null where nothing has a price. */
-  paid: number.nullable(),
-  used: number.nullable(),
+  paid: z.nullable(number),
+  used: z.nullable(number),
   /** Read at the tub, and what was put in because of it. */
   readings: z.array(readingSchema),
-  corrections: z.array(correctionSchema.extend({ dressingName: text(200) })),
+  corrections: z.array(z.extend(correctionSchema, { dressingName: text(200) })),
   /** Batches that were made otherwise than planned, in words. */
   otherwise: z.array(text(300)),
   /** What was expected of it on the day, for holding against what was found. */
@@ -63,13 +65,15 @@ export const recordSchema = z.object({
     drainedWeight: number,
     blendingLoss: number,
     /** What was said of it first, and how many figures were outside what is wanted; null in older records. */
-    verdict: z
-      .object({
-        first: z.object({ topic: text(60), severity: z.enum(SEVERITIES) }).nullable(),
-        off: z.int().min(0),
-      })
-      .nullable()
-      .default(null),
+    verdict: z._default(
+      z.nullable(
+        z.object({
+          first: z.nullable(z.object({ topic: text(60), severity: z.enum(SEVERITIES) })),
+          off: z.int().check(z.minimum(0)),
+        }),
+      ),
+      null,
+    ),
   }),
 })
 

@@ -1,5 +1,5 @@
-import { z } from 'zod'
-import { LAYER_KINDS } from '@/core/filling/layers'
+import { z } from 'zod/mini'
+import { LAYER_KINDS } from '@/core/filling/layerKinds'
 import { containerSchemas } from '../shapes'
 import { VESSEL_KINDS } from '../vesselKinds'
 import { id, number } from './basics'
