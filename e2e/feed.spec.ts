@@ -48,6 +48,32 @@ test(
     await page.getByLabel('The meter reads, dS/m').fill('0.1')
     await expect(page.getByText(/of the strength meant/)).toBeVisible()
 
+    // Two stages of the feed: the stock is of the one in use, and the round gives the days of both.
+    const tank = page.getByRole('region', { name: 'Tank A' }).getByRole('listitem')
+    const stock = await tank.allInnerTexts()
+    expect(stock.length).toBeGreaterThan(0)
+    const dayOf = (label: string) => page.getByRole('dialog').getByLabel(label, { exact: true })
+    await feed.getByRole('button', { name: /^Change / }).click()
+    const begins = await dayOf('From').inputValue()
+    const after = (days: number) =>
+      new Date(Date.parse(`${begins}T12:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
+    const name = (await dayOf('Feed with').innerText()).trim()
+    await dayOf('To').fill(after(14))
+    await page.getByRole('button', { name: 'Keep this feed' }).click()
+    await page.getByRole('button', { name: 'A feed of your choice' }).click()
+    await dayOf('Feed with').click()
+    await page.keyboard.type(name)
+    await page.getByRole('option').first().click()
+    await dayOf('From').fill(after(21))
+    await page.getByRole('button', { name: 'Keep this feed' }).click()
+    await expect(page.getByRole('button', { name: /^Change / })).toHaveCount(stock.length + 1)
+    expect(await tank.allInnerTexts()).toEqual(stock)
+    const round = page.getByRole('listitem').filter({ hasText: /Every \S+ from .*in 10 L of water/s })
+    const stages = round.filter({ hasText: name }).filter({ hasNot: page.getByRole('button') })
+    await expect(stages).toHaveCount(2)
+    await expect(stages.filter({ hasText: / to \d/ })).toHaveCount(1)
+    await expect(stages.filter({ hasText: 'as long as it grows' })).toHaveCount(1)
+
     // Season has it as a task of its own; done is noted in the log and asks again a week later.
     await saved(page)
     await page.getByRole('link', { name: 'Back to the season' }).click()

@@ -59,7 +59,7 @@ const bucket = computed(() => usualCan(units))
     <QuantityField v-model="litres" :label="words.stockLitres" quantity="volume" :units="units" />
   </div>
   <p v-if="clash">{{ clash }}</p>
-  <section v-for="(tank, i) in stocks.tanks" :key="i">
+  <section v-for="(tank, i) in stocks.tanks" :key="i" :aria-label="words.tank('AB'[i]!)">
     <h4>{{ words.tank('AB'[i]!) }}</h4>
     <ul>
       <li v-for="text in stockLines(tank, litres, units)" :key="text">{{ text }}</li>

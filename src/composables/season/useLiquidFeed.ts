@@ -5,7 +5,7 @@ import { firstShort } from '@/core/judgement'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
 import { liquidFeedsIn, type LiquidOffer, type LiquidRequest } from '@/model/mix/liquidOffers'
 import type { LiquidFeedQuestion } from '@/model/mix/question'
-import { fedBeds, litresOfRound, seasonOfFeeds } from '@/model/season/feedRound'
+import { daysOfFeed, fedBeds, feedRound, litresOfRound, seasonOfFeeds } from '@/model/season/feedRound'
 import { jobDates } from '@/model/season/jobDates'
 import { isoDay } from '@/text/base/dates'
 import { solutionOf } from '@/text/season/liquidFeed'
@@ -19,12 +19,11 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
   const start = computed(() =>
     job.value ? jobDates(garden.records, job.value, today, quantities.value ?? undefined).planted.day : today,
   )
-  const onDay = (day: number) => isoDay(addDays(parseISO(start.value), day))
   const feeding = computed(() =>
     evaluation.value?.ok ? (evaluation.value.value.growing?.feeding ?? null) : null,
   )
-  /** Days of the season, from planting on. */
-  const end = computed(() => feeding.value?.weeks.nitrogen.at(-1)?.day ?? 0)
+  /** Whole days of the season, from planting on. */
+  const end = computed(() => Math.floor(feeding.value?.weeks.nitrogen.at(-1)?.day ?? 0))
   const lines = computed(() =>
     (job.value?.liquidFeeds ?? []).flatMap((line) => {
       const dressing = dressingIn(tables.value, line.dressingId)
@@ -38,8 +37,7 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
           litres: litresOfRound(beds),
           season: seasonOfFeeds(garden.records, job.value!, [line], end.value)[0]!,
           solution: solutionOf(dressing, line.gramsPerLitre),
-          from: onDay(line.fromDay),
-          to: line.untilDay === null ? null : onDay(line.untilDay),
+          ...daysOfFeed(line, start.value),
         },
       ]
     }),
@@ -62,7 +60,8 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
     /** What feeds take in the season, by product, with their price. */
     seasonOf: (feeds: readonly LiquidFeedQuestion[]) =>
       seasonOfFeeds(garden.records, job.value!, feeds, end.value),
-    shortOn: computed(() => (short.value ? onDay(short.value.day) : '')),
+    shortOn: computed(() => (short.value ? isoDay(addDays(parseISO(start.value), short.value.day)) : '')),
+    round: computed(() => feedRound(garden.records, today)),
   }
 }
 

@@ -1,11 +1,14 @@
+import { addDays, parseISO } from 'date-fns'
 import { dressingIn } from '@/core/data/dressings'
 import type { Dressing } from '@/core/data'
 import { feedDays } from '@/core/liquid'
+import { isoDay } from '../calendar/isoDay'
 import { jobsOf, judgedBed, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { BedSpec, Job, LiquidFeedLine } from '../garden/schemas'
 import { tablesOf } from '../garden/tables'
 import { dosePrices } from '../mix/doseCost'
+import { jobDates } from './jobDates'
 
 /** What a bed of a job gets at one feeding. */
 export interface FedBed {
@@ -71,24 +74,45 @@ export function seasonOfFeeds(
   return [...byProduct.values()]
 }
 
+/** The first and the last day of a feed, ISO; the last is null where it goes on to the end. `planted` is an ISO day. */
+export function daysOfFeed(
+  { fromDay, untilDay }: Pick<LiquidFeedLine, 'fromDay' | 'untilDay'>,
+  planted: string,
+): { from: string; to: string | null } {
+  const on = (day: number) => isoDay(addDays(parseISO(planted), day))
+  return { from: on(fromDay), to: untilDay === null ? null : on(untilDay) }
+}
+
 /** One feed on a round through the garden. */
 export interface RoundLine {
   job: Job
   line: LiquidFeedLine
   dressing: Dressing
   litres: number
+  /** Its first and last day, ISO; null to the end. */
+  from: string
+  to: string | null
 }
 
-/** Every liquid feed of the jobs in hand, those of one feed and strength beside each other. */
-export const feedRound = (garden: Garden): RoundLine[] =>
+/**
+ * Every liquid feed of the jobs in hand that is not over, those of one feed and strength beside each other. `today` is
+ * an ISO day.
+ */
+export const feedRound = (garden: Garden, today: string): RoundLine[] =>
   jobsOf(garden)
-    .filter((job) => !job.archived)
-    .flatMap((job) =>
-      job.liquidFeeds.flatMap((line): RoundLine[] => {
+    .filter((job) => !job.archived && job.liquidFeeds.length > 0)
+    .flatMap((job) => {
+      const planted = jobDates(garden, job, today).planted.day
+      return job.liquidFeeds.flatMap((line): RoundLine[] => {
         const dressing = dressingIn(tablesOf(garden), line.dressingId)
-        return dressing ? [{ job, line, dressing, litres: litresOfRound(fedBeds(garden, job, line)) }] : []
-      }),
-    )
+        const days = daysOfFeed(line, planted)
+        if (!dressing || (days.to !== null && days.to < today)) return []
+        return [{ job, line, dressing, litres: litresOfRound(fedBeds(garden, job, line)), ...days }]
+      })
+    })
     .sort(
-      (a, b) => a.dressing.name.localeCompare(b.dressing.name) || a.line.gramsPerLitre - b.line.gramsPerLitre,
+      (a, b) =>
+        a.dressing.name.localeCompare(b.dressing.name) ||
+        a.line.gramsPerLitre - b.line.gramsPerLitre ||
+        a.from.localeCompare(b.from),
     )

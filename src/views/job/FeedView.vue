@@ -17,7 +17,6 @@ import { useStations } from '@/composables/job/useStations'
 import { useCan } from '@/composables/season/useCan'
 import { newLine, useLiquidFeed } from '@/composables/season/useLiquidFeed'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
-import { feedRound } from '@/model/season/feedRound'
 import { shortDayText } from '@/text/base/dates'
 import { jobTitle } from '@/text/base/titles'
 import { failureText } from '@/text/make/tasks'
@@ -28,8 +27,8 @@ import {
   offerLine,
   offerText,
   offerTitle,
-  rhythmOfFeed,
   seasonText,
+  whenText,
 } from '@/text/season/liquidFeed'
 import { lowerFirst } from '@/text/base/counted'
 import { verdictText } from '@/text/mix/topics'
@@ -38,7 +37,7 @@ import { percentText, waterText } from '@/text/base/units'
 
 const { jobId } = defineProps<{ jobId: string }>()
 const inHand = useJob(() => jobId)
-const { garden, job, units, crop, tables } = inHand
+const { job, units, crop, tables } = inHand
 const { to } = useStations(() => jobId)
 const feed = useLiquidFeed(inHand)
 const { lines, together, feeding, short, shortOn, waterEc, feeds, offers, progress, failure, start, end } =
@@ -55,11 +54,12 @@ const parts = computed(() =>
   together.value.map(({ dressing, line }) => ({ dressing, gramsPerLitre: line.gramsPerLitre })),
 )
 const round = computed(() =>
-  feedRound(garden.records).map(({ job: of, line, dressing, litres }) => ({
+  feed.round.value.map(({ job: of, line, dressing, litres, from, to }) => ({
     id: line.id,
     name: jobTitle(of),
     feed: `${feedName(dressing.id)}: ${canText(dressing, line.gramsPerLitre, can.value, units.value)}`,
-    water: `${waterText(litres, units.value)}, ${rhythmOfFeed(line.everyDays)}`,
+    water: waterText(litres, units.value),
+    when: whenText(line, from, to),
   })),
 )
 const dressingsOf = computed(() => new Map(feeds.value.map((d) => [d.id, d])))
@@ -131,7 +131,7 @@ const nameOf = (line: LiquidFeedLine) => lowerFirst(feedName(line.dressingId))
       <FoldBox v-if="round.length" id="feed-round" :title="words.round" :says="words.roundSays">
         <ul class="plain">
           <li v-for="r in round" :key="r.id" class="offer">
-            <strong>{{ r.name }}</strong>: {{ r.water }}
+            <strong>{{ r.name }}</strong>: {{ r.water }}. {{ r.when }}
             <p class="soft">{{ r.feed }}</p>
           </li>
         </ul>
