@@ -39,7 +39,7 @@ export function plannedDay(job: Job): Planted | null {
 
 /**
  * The day a job is taken to be planted: as said, or not before `readyOn`, the ISO day its mix has rested: that day
- * where its month suits the crop, else the first of the next month that does.
+ * where its month suits the crop, else the first of the next month that does; where none suits, of the usual month.
  */
 export function plantingDay(job: Job, place: Place | undefined, readyOn: string): Planted {
   const planned = plannedDay(job)
@@ -47,10 +47,10 @@ export function plantingDay(job: Job, place: Place | undefined, readyOn: string)
   const crop = cropById(asJudged(job).cropId)
   const season = crop && seasonOf(crop.id)
   if (!crop || !season) return { day: readyOn, said: false, from: 'ready' }
-  const from = place ? 'place' : 'usual'
-  const usual = USUAL_MONTH[(place?.latitude ?? 1) < 0 ? 'south' : 'north']
-  const months = place ? plantingMonths(crop, season, place) : [usual]
-  if (months.length === 0) return { day: readyOn, said: false, from: 'ready' }
+  const suiting = place ? plantingMonths(crop, season, place) : []
+  // Too cold or too hot all year: whoever grows it all the same plants it when others do.
+  const from = suiting.length > 0 ? 'place' : 'usual'
+  const months = suiting.length > 0 ? suiting : [USUAL_MONTH[(place?.latitude ?? 1) < 0 ? 'south' : 'north']]
   for (let days = 0; days <= 366; days++) {
     const day = addDays(parseISO(readyOn), days)
     if (months.includes(day.getMonth() + 1))

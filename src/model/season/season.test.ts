@@ -108,6 +108,20 @@ describe('the season of a job', () => {
       said: false,
       from: 'usual',
     })
+    // Where no month is warm enough for peppers they go out when others plant them, never in December.
+    const cold = (latitude: number): Place => ({
+      ...place(),
+      latitude,
+      months: place().months.map((m) => ({ ...m, tMin: 2, tMax: 9 })),
+    })
+    expect(on({ cropId: 'pepper_sweet' }, '2026-12-03', cold(55))).toMatchObject({
+      day: '2027-05-01',
+      from: 'usual',
+    })
+    expect(on({ cropId: 'pepper_sweet' }, '2026-12-03', cold(-45))).toMatchObject({
+      day: '2027-11-01',
+      from: 'usual',
+    })
     expect(on({ cropId: 'bean_bush' }, '2026-01-10', place())).toMatchObject({ from: 'place' })
     const months = outdoorsOf(job({ cropId: 'bean_bush' }), place())!.planting
     const day = on({ cropId: 'bean_bush' }, '2026-01-10', place()).day
