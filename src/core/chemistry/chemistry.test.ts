@@ -224,7 +224,23 @@ describe('lime for a target', () => {
     const plan = limeForTarget(peat(), { choice: half(), target: 7.9 })
     expect(!plan.ok && plan.problem.code).toBe('target-above-lime-ceiling')
   })
-  test('warns of a dose above the usual limit', () => {
+  test('what moved the pH adds up to the way it went: lime, water less what drained, and what the mix holds', () => {
+    const mix = { pH: 4, bufferCapacity: 35 }
+    const choice = [{ lime: lime('lime_calcitic'), share: 1 }]
+    for (const water of [
+      [],
+      [{ from: 0, alkalinity: 0.06, drained: 0 }],
+      [{ from: 0, alkalinity: 0.06, drained: 0.005 }],
+    ]) {
+      const plan = limeAt(mix, { choice, gramsPerLitre: 2 }, { water })
+      const sum = plan.movers.reduce((all, { by }) => all + by, 0) + plan.byWater + plan.byOwn
+      expect(sum).toBeCloseTo(plan.pH - mix.pH, 6)
+      expect(plan.byWater > 0).toBe(water.length > 0)
+    }
+  })
+  test('warns of a dose above the usual limit, and of none below it', () => {
+    const enough = limeForTarget({ pH: 4, bufferCapacity: 35 }, { choice: half(), target: 6 })
+    expect(enough.ok && enough.notes).toEqual([])
     const little = [{ lime: { ...lime('lime_calcitic'), usualLimit: 3 }, share: 1 }]
     const plan = limeForTarget({ pH: 4, bufferCapacity: 35 }, { choice: little, target: 6 })
     expect(plan.ok && plan.notes.map((n) => n.code)).toEqual(['dose-above-usual-limit'])

@@ -607,6 +607,9 @@ describe('water a container uses', () => {
       monthlyReference(place({}), 7),
       2,
     )
+    // Wind alone is not enough for it: without the sun there is no radiation to work with.
+    expect(monthlyReference(place({ wind: 2 }), 7)).toBe(monthlyReference(place({}), 7))
+    expect(monthlyReference(place({ sunHours: 7 }), 7)).toBe(monthlyReference(place({}), 7))
     expect(monthlyReference(place({}), 1)).toBeLessThan(monthlyReference(place({}), 7))
     expect(mixTemperature(place({}), 7)).toBe(18)
   })

@@ -252,6 +252,46 @@ describe('filling a container', () => {
       'outline-crosses-itself',
     ],
   ]
+  test('an outline crosses itself or not wherever it lies and however it is turned', () => {
+    const bowTie = [
+      [0, 0],
+      [100, 100],
+      [100, 0],
+      [0, 100],
+    ]
+    const angle = [
+      [0, 0],
+      [200, 0],
+      [200, 60],
+      [60, 60],
+      [60, 180],
+      [0, 180],
+    ]
+    const codeOf = (corners: number[][]) => {
+      const shape = {
+        kind: 'polygonBed' as const,
+        height: 20,
+        corners: corners.map(([x, y]) => ({ x: x!, y: y! })),
+      }
+      const checked = checkContainer({ ...container, shape })
+      return checked.ok ? null : checked.problem.code
+    }
+    for (const [dx, dy] of [
+      [0, 0],
+      [-50, 300],
+      [1000, -700],
+      [37, 41],
+    ] as const)
+      for (const turn of [0, 0.4, 1.3, 2.9]) {
+        const moved = (corners: number[][]) =>
+          corners.map(([x, y]) => [
+            dx + x! * Math.cos(turn) - y! * Math.sin(turn),
+            dy + x! * Math.sin(turn) + y! * Math.cos(turn),
+          ])
+        expect(codeOf(moved(bowTie))).toBe('outline-crosses-itself')
+        expect(codeOf(moved(angle))).toBeNull()
+      }
+  })
   test.each(wrong)('refuses %s', (_what, change, code) => {
     const result = checkContainer({ ...container, ...change })
     expect(result.ok).toBe(false)

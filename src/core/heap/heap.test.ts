@@ -15,6 +15,11 @@ import {
   waterForMoisture,
 } from '.'
 
+test('a heap with nothing on it has no ratio of carbon to nitrogen to come to', () => {
+  expect(heapYield(heapOf([], 0)).carbonToNitrogen).toBeNull()
+  expect(heapYield(heapOf([{ id: 'grass_clippings', litres: 1 }], 0)).carbonToNitrogen).not.toBeNull()
+})
+
 const loads = fc.array(
   fc.record({
     id: fc.constantFrom(...HEAP_INPUTS.map((r) => r.id)),

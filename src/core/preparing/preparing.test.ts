@@ -3,6 +3,12 @@ import { outsideCheck } from '../testing/outsideCheck'
 import { PREP_STEPS, prepLead, prepStep, stepsFor, type PrepStep } from '.'
 
 describe('getting ready', () => {
+  test('goes on slower below freezing too, unless it is kept from it: three halves of Q10 for fifteen degrees', () => {
+    const open: PrepStep = { ...prepStep('biochar_charge_compost')!, q10: 2, coldest: null }
+    const at = (step: PrepStep, temperature: number) => prepLead(step, temperature).value
+    expect(at(open, -10) / at(open, 5)).toBeCloseTo(2 ** 1.5, 9)
+    expect(at({ ...open, coldest: 5 }, -10)).toBe(at({ ...open, coldest: 5 }, 5))
+  })
   const lead = (id: string, temperature: number) => prepLead(prepStep(id)!, temperature).value
   const checks: [
     string,

@@ -339,6 +339,13 @@ describe('green manures', () => {
     expect(ids(greenManuresFor(summer, none)).sort()).toEqual(['buckwheat', 'mustard_white', 'phacelia'])
     expect(greenManuresFor({ ...summer, months: 0.5 }, none)).toEqual([])
   })
+  test('each in its months of sowing and no other, where there is time enough', () => {
+    for (let month = 1; month <= 12; month++) {
+      const open = { month, months: 12, hasFrost: false, south: false }
+      const sown = GREEN_MANURES.filter((g) => g.sow.from <= month && month <= g.sow.to)
+      expect(ids(greenManuresFor(open, none)).sort(), String(month)).toEqual(ids(sown).sort())
+    }
+  })
   test('rows are of sense', () => {
     for (const g of GREEN_MANURES) {
       expect(g.sow.from, g.id).toBeLessThanOrEqual(g.sow.to)

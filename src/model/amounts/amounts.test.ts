@@ -5,8 +5,10 @@ import { describe, expect, test } from 'vitest'
 import { outsideCheck } from '@/core/testing/outsideCheck'
 import { amountWords, usualManner } from '@/text/base/amounts'
 import { doseOf, readAmount, valueIn, type Amount, type AmountSetting, type Manner } from './amount'
+import { amountSaid } from './counting'
 import { labelDose, readLabel } from './labelDose'
 import { readMeasure, type Dimension } from './measure'
+import { plainly } from './numberAt'
 import { gramsIn, litresIn } from './units'
 
 const metric = once(() => ({ system: 'metric' as const, usual: usualManner('metric') }))
@@ -398,6 +400,28 @@ describe('a length, volume or weight with units of its own', () => {
     const read = readMeasure(text, dimension, 'metric')
     if (value === null) expect(read?.kind ?? null).not.toBe('value')
     else expect(read).toMatchObject({ kind: 'value', value: expect.closeTo(value, 5) as number })
+  })
+  test('each unit is smaller than the one before it: the same twice is a slip', () => {
+    expect(readMeasure("2' 3'", 'length', 'us')).toBeNull()
+    expect(readMeasure('3 oz 2 lb', 'weight', 'us')).toBeNull()
+    expect(readMeasure('2\' 3"', 'length', 'us')).toMatchObject({
+      value: expect.closeTo(27 * 2.54, 6) as number,
+    })
+  })
+  test('spaces are one, however many were typed', () => {
+    expect(plainly(' 2   LB \t 3  oz ')).toBe('2 lb 3 oz')
+    expect(readMeasure('2   lb   3  oz', 'weight', 'us')).toEqual(readMeasure('2 lb 3 oz', 'weight', 'us'))
+  })
+  test('what was said is an amount with its manner; a manner alone is none', () => {
+    const said = { unit: 'g' as const, base: 'bucket' as const, of: 2 }
+    expect(amountSaid(undefined)).toBeNull()
+    expect(amountSaid(said)).toBeNull()
+    expect(amountSaid({ ...said, value: 30 })).toEqual({ value: 30, manner: said })
+    expect(amountSaid({ ...said, value: 30, materialId: 'pumice', spoons: 'us' })).toEqual({
+      value: 30,
+      manner: { ...said, materialId: 'pumice' },
+      spoons: 'us',
+    })
   })
   test('a gallon is asked about in metric units and taken in US ones', () => {
     expect(readMeasure('5 gal', 'volume', 'metric')).toEqual({ kind: 'whose', unit: 'gallon' })

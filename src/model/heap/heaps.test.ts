@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { materialIn } from '@/core/data'
-import { heapOf, heapYield } from '@/core/heap'
+import { heapOf, heapYield, ripeness } from '@/core/heap'
 import { heapKey, ownMaterialKey } from '../garden/garden'
 import { changesOf } from '../garden/commands'
 import { heapSchema, ownMaterialSchema } from '../garden/schemas'
@@ -21,6 +21,12 @@ const heap = {
 }
 
 describe('a heap of the garden', () => {
+  test('is as ripe as its flask and its cress say, each by itself', () => {
+    expect(heapAnswer(heap).ripe).toEqual(ripeness({}))
+    expect(heapAnswer({ ...heap, rise: 3 }).ripe).toEqual(ripeness({ rise: 3 }))
+    expect(heapAnswer({ ...heap, cress: 95 }).ripe).toEqual(ripeness({ cress: 95 }))
+    expect(heapAnswer({ ...heap, rise: 3 }).ripe).not.toEqual(heapAnswer({ ...heap, rise: 30 }).ripe)
+  })
   test('can be kept, changed and removed', () => {
     expect(heapSchema.safeParse(heap).success).toBe(true)
     const [change] = changesOf(new Map(), { type: 'heap/set', heap, what: 'a heap' })

@@ -96,6 +96,10 @@ describe('readings of a garden', () => {
     const found = readingsOfGarden(garden).filter((r) => !demo().has(r.id))
     expect(found.map((r) => r.id)).toEqual(['t:pH', 't:electricalConductivity', 'e'])
     expect(found[0]!.measurement).toMatchObject({ kind: 'pH', value: 6.1, day: 12, count: 2 })
+    // What was expected on the day goes with each; nothing where nobody worked it out.
+    expect(found.map((r) => r.expected)).toEqual([null, null, 6.3])
+    const known = withTests(slurry('f', 12, [{ pH: 6 }], { expected: { pH: 6.4 } }))
+    expect(readingsOfGarden(known).find((r) => r.id === 'f:pH')!.expected).toBe(6.4)
   })
   test('of one material need no mix', () => {
     const alone = slurry('m', 0, [{ pH: 7.9 }], { jobId: null, materialId: 'compost_green' })

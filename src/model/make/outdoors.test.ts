@@ -200,6 +200,8 @@ describe('money', () => {
     expect(at(edge - 50).mixed).toBeGreaterThan(at(edge - 50).bagged)
     expect(againstBagsText(against, 'metric').text).toContain(`from ${edge} L on`)
     expect(againstBags(list(), litres, { litres: 50, price: 0.5 }).breakEven).toBeNull()
+    // Bags dearer than any mixing: it is worth it from the first.
+    expect(againstBags(list(), litres, { litres: 50, price: 1e6 }).breakEven).toBe(50)
   })
   /** A job of compost alone in bags of 40 L, so much of it, and its list for any other amount. */
   const compostJob = (amount: number, price: number | null) => {

@@ -7,6 +7,8 @@ import type { Job } from '../garden/schemas'
 import { startingJobBed, startingSpec } from '../garden/starting'
 import { lineOf } from './doses'
 import { jobAmounts, lineAmounts } from '../amounts/setting'
+import { tablesOf } from '../garden/tables'
+import { batchCount } from '../make/quantities'
 import { outdoorsOf } from '../season/season'
 import { prepareJob } from './evaluateJob'
 import { inThatBed } from './rest'
@@ -65,6 +67,11 @@ describe('two crops in two beds of one job', () => {
     // One plant to a pot of berries, two to the tub; whichever bed is looked at.
     expect(of('berries').plant).toBeCloseTo(of('berries').container!, 9)
     expect(of('tub').plant).toBeCloseTo(of('tub').container! / 2, 9)
+  })
+  test('a batch is all of it shared out among the batches', () => {
+    const of = jobAmounts(garden(), job)
+    expect(of.batch! * batchCount(job, tablesOf(garden()))!).toBeCloseTo(of.all!, 9)
+    expect(of.batch!).toBeLessThanOrEqual(of.all!)
   })
   test('another crop in a bed is another question', () => {
     const other = { ...job, fills: [tub(), { ...pots(), cropId: 'mint' }] }

@@ -311,6 +311,11 @@ describe('the first hours of draining', () => {
     })
   }, 60_000)
 
+  test('its cells together hold the litres of the column', () => {
+    const height = DZ * answer.course.litres.length
+    const area = answer.course.litres[0]! / DZ
+    expect(answer.course.litres.reduce((a, b) => a + b)).toBeCloseTo(area * height, 9)
+  })
   test('every picture balances by itself: what is in the mix and what has drained', () => {
     const area = answer.course.litres[0]! / DZ
     answer.course.times.forEach((_t, k) => {
