@@ -53,10 +53,23 @@ export default ts.config(
   },
   js.configs.recommended,
   ...ts.configs.recommended,
-  ...vue.configs['flat/recommended'],
+  ...vue.configs['flat/recommended'].map((config) => ({ ...config, files: ['**/*.vue'] })),
   {
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser }, globals: globals.browser },
+    rules: { 'vue/multi-word-component-names': 'off' },
+  },
+  {
+    // Of the rules of components those that a composable or a store can break as well.
+    files: ['src/{app,composables,stores,components}/**/*.ts'],
+    plugins: { vue },
+    rules: {
+      'vue/no-async-in-computed-properties': 'error',
+      'vue/no-ref-as-operand': 'error',
+      'vue/no-side-effects-in-computed-properties': 'error',
+      'vue/no-watch-after-await': 'error',
+      'vue/return-in-computed-property': 'error',
+    },
   },
   {
     files: ['scripts/**', 'server/**', 'cli/**', '*.config.*', 'e2e/**', 'bench/**'],
@@ -66,7 +79,6 @@ export default ts.config(
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     rules: {
-      'vue/multi-word-component-names': 'off',
       // The compiler knows better.
       'no-undef': 'off',
       'no-unused-vars': 'off',

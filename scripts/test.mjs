@@ -17,10 +17,13 @@ let failed = 0
 const timed = []
 const seconds = () => `${((Date.now() - started) / 1000).toFixed(0)} s`
 
+/** Room for what is young: the linter and the compiler throw away most of what they make (a tenth less time). */
+const ROOMY = { ...process.env, NODE_OPTIONS: '--max-semi-space-size=64' }
+
 /** Runs a program; its words come when it has ended, so that those of two never mix. */
 async function step(name, command, args) {
   const begun = Date.now()
-  const { status, said } = await hear(bin(command), args)
+  const { status, said } = await hear(bin(command), args, ROOMY)
   console.log(`\n== ${name} (${((Date.now() - begun) / 1000).toFixed(0)} s)\n${said}`.trimEnd())
   if (status === 0) passed++
   else failed++

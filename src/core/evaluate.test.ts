@@ -46,6 +46,18 @@ describe('one mix in one container', () => {
     // Compost has lime of its own.
     expect(answer({ limeGramsPerLitre: 0 }).lime.pH).toBeGreaterThan(a.blend.pH)
   })
+  test('where nothing grows salts are those of the day it is mixed; where no place is known no month is wet', () => {
+    const { salts } = answer()
+    expect(salts.course).toEqual([])
+    expect(salts.water).toBeNull()
+    expect(salts.most).toEqual({
+      day: 0,
+      saturatedExtract: salts.mix.electricalConductivity.saturatedExtract,
+    })
+    const growing = { crop: cropById('pepper_sweet')!, plants: 1 }
+    expect(answer({ growing }).growing!.wetMonths).toEqual([])
+    expect(answer({ growing }).salts.course.length).toBeGreaterThan(0)
+  })
   test('pressed in, a mix loses air and nothing else: solids, water held dry, salts and buffer come closer', () => {
     const loose = answer()
     const pressed = answer({ pressed: 0.15 })

@@ -165,6 +165,20 @@ describe('a material of one’s own', () => {
     }).properties
     expect(pH).toMatchObject({ low: 3.9, value: 4.1, high: 4.2 })
   })
+  test('a weighed bucket gives its density within a twentieth, and dry within three', () => {
+    const { moistBulkDensityAsBought: moist, dryBulkDensity: dry } = whole({
+      id: 'a',
+      name: 'Mine',
+      family: 'peat',
+      known: {},
+      asBought: { bulkDensity: 0.3, wetness: 'moist' },
+    }).properties
+    const ends = ({ low, value, high }: typeof moist) => [low / value, high / value]
+    expect(moist.value).toBe(0.3)
+    expect(ends(moist)).toEqual([expect.closeTo(0.95, 9), expect.closeTo(1.05, 9)])
+    expect(ends(dry)).toEqual([expect.closeTo(0.85, 9), expect.closeTo(1.15, 9)])
+    expect(dry.value).toBeLessThan(moist.value)
+  })
   test('refuses what nobody would believe', () => {
     const code = (own: Omit<OwnMaterial, 'id' | 'name'>) => {
       const made = completeMaterial({ id: 'x', name: 'x', ...own })

@@ -316,6 +316,26 @@ describe('learning from measurements', () => {
     // Air has little to do with pH.
     expect(after.ranges.airFilledPorosity!.middle).toBeCloseTo(prior().ranges.airFilledPorosity!.middle, 1)
   })
+  test('a row moves by what its deviates have learned, each by its share in the property', () => {
+    const peat = material('peat_medium').material
+    const places = (x: number) => Number(x.toPrecision(5))
+    const after = (name: string, mean: number) =>
+      learnedOfMaterial(peat, { names: [`peat_medium/${name}`], mean: [mean], slopes: [], noise: [] })!
+        .properties
+    const valueOf = (name: string, mean: number, of: string) =>
+      after(name, mean).find((p) => p.name === of)!.value
+    // On one side of its middle a property goes straight with its deviate, to its end at 1.6449.
+    const { pH, waterAt10Cm, totalPorosity } = peat.properties
+    expect(valueOf('pH', 0.8, 'pH')).toBe(places(pH.value + ((pH.high - pH.value) * 0.8) / 1.6449))
+    // Water at 10 cm shares 0.85 of its deviate with all the water, pores −0.7 of theirs with the weight.
+    expect(valueOf('wetness', 0.8, 'waterAt10Cm')).toBe(
+      places(waterAt10Cm.value + ((waterAt10Cm.high - waterAt10Cm.value) * 0.85 * 0.8) / 1.6449),
+    )
+    expect(valueOf('weight', 0.8, 'totalPorosity')).toBe(
+      places(totalPorosity.value - ((totalPorosity.value - totalPorosity.low) * 0.7 * 0.8) / 1.6449),
+    )
+    expect(after('pH', 0.8).map((p) => p.name)).toEqual(['pH'])
+  })
   test('a drained pot tells of water in the peat, and the row says so', () => {
     const wet = prior().ranges.airFilledPorosity!.low - 0.02
     const { learning } = learned([{ kind: 'drainTest', airFilledPorosity: wet }])

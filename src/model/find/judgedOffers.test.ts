@@ -73,6 +73,8 @@ test('where parts come from decides: a bag that is neither limed nor fed is a mi
   expect(severity(of('manure_cattle_composted', { manure: 'unsprayed' }), 'weedkiller-risk')).toBe('note')
   expect(severity(of('manure_cattle_composted', { manure: 'doubtful' }), 'weedkiller-risk')).toBe('watch')
   expect(severity(of('manure_cattle_composted', { manure: 'fresh' }), 'immature-compost')).toBe('grave')
+  // Where there is no manure nobody has to think of weedkiller, whatever was said of manure.
+  expect(severity(of('leaf_mould', { manure: 'doubtful' }), 'weedkiller-risk')).toBeUndefined()
   expect(severity(of('vermiculite_medium', { vermiculite: 'newBag' }), 'asbestos-old')).toBeUndefined()
   expect(severity(of('vermiculite_medium', { vermiculite: 'old' }), 'asbestos-old')).toBe('grave')
 })

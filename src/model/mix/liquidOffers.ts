@@ -235,8 +235,7 @@ interface Filling {
 
 /**
  * A feed strong enough to fill one nutrient: what the drain takes is made up for, as far as crop and dressing bear.
- * Null
- * where it cannot be given or worked out.
+ * Null where it cannot be given or worked out.
  */
 function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | null {
   const { question } = before.prepared
@@ -260,8 +259,7 @@ function filled(before: Unfed, { dressing, element, feeds }: Filling): Tried | n
 }
 
 /**
- * So many grams in a season as cans of feed, as often and as strong as the crop and the dressing bear; null
- * for none.
+ * So many grams in a season as cans of feed, as often and as strong as the crop and the dressing bear; null for none.
  */
 function givenAs(mix: Unfed, dressing: Dressing, grams: number): LiquidFeedQuestion | null {
   const first = hungryFrom(mix)
