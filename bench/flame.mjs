@@ -1,7 +1,7 @@
 /**
  * npm run bench:flame: where a tap on plus goes, by phase: an app built with its names, tapped sixty times at full
  * speed under the profiler, the pointer resting on the button. Milliseconds a tap of the page's own thread, up to the
- * rest of the hand; what comes before the first frame is told apart.
+ * rest of the hand; what comes before the first frame is counted apart.
  */
 import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync } from 'node:fs'

@@ -154,7 +154,7 @@ describe('the documented examples', () => {
   })
 })
 
-describe('what cannot be used is told in one line, and nothing else is said', () => {
+describe('what cannot be used is reported in one line, and nothing else is said', () => {
   test('no command, an unknown one, no JSON', () => {
     expect(run(undefined, '').err).toContain('evaluate|find|dose|batch|volume|water')
     expect(run('cook', '{}')).toMatchObject({ code: 2, out: '' })

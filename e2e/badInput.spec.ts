@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { field, addMaterial, expect, openGarden, saved, startJob, station, test } from './support'
 
-test('wrong sizes are told in place, kept as typed, and mended without loss', async ({ page }) => {
+test('wrong sizes are reported in place, kept as typed, and mended without loss', async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Round pot')
   const cases: [label: string, typed: string, said: RegExp][] = [
@@ -36,7 +36,7 @@ test('wrong sizes are told in place, kept as typed, and mended without loss', as
   await expect(page.getByLabel('How much')).toContainText('of mix in place')
 })
 
-test('side holes above the mix are told beside the holes', { tag: '@long' }, async ({ page }) => {
+test('side holes above the mix are reported beside the holes', { tag: '@long' }, async ({ page }) => {
   await openGarden(page)
   await startJob(page, 'Trough or box')
   await page.getByRole('combobox', { name: 'Where water leaves' }).click()
@@ -61,7 +61,7 @@ test('no parts: every later station says so and leads back', { tag: '@long' }, a
   await expect(page.getByText('Nothing in it yet.')).toBeVisible()
 })
 
-test('lime and tub beyond sense are told beside their fields', { tag: '@long' }, async ({ page }) => {
+test('lime and tub beyond sense are reported beside their fields', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/demo/jobs/peppers-27/mix')
   await page.getByLabel('pH wanted in six weeks').fill('12')
   await expect(field(page, 'pH wanted in six weeks')).toContainText('outside what lime can be worked out for')

@@ -188,7 +188,7 @@ test(
 )
 
 test(
-  'forty containers pasted from a spreadsheet become forty beds; wrong rows are told and the rest stands',
+  'forty containers pasted from a spreadsheet become forty beds; wrong rows are reported and the rest is kept',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/my/beds')
@@ -275,7 +275,7 @@ test('acid berries and brassicas in one mix are told apart', { tag: '@long' }, a
   ).toBeVisible()
 })
 
-test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' }, async ({ page }) => {
+test('wrong sizes of a bed are reported in place and kept as typed', { tag: '@long' }, async ({ page }) => {
   await openGarden(page, '/my/beds')
   await page.getByRole('button', { name: 'New bed' }).click()
   const field = (label: string) =>
@@ -312,7 +312,7 @@ test('wrong sizes of a bed are told in place and kept as typed', { tag: '@long' 
 })
 
 test(
-  'every number of every shape: text, nothing, below nought and too much are told in place, and nothing is lost',
+  'every number of every shape: text, nothing, below zero and too much are reported in place, and nothing is lost',
   { tag: '@long' },
   async ({ page }) => {
     /** What may be 0: leaving nothing free, bulging by nothing, planting no root balls. */

@@ -316,7 +316,7 @@ test(
 )
 
 test(
-  'a recipe goes by link and by file to another garden; a broken one is told',
+  'a recipe goes by link and by file to another garden; a broken one is reported',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/demo/jobs/fig/mix')
@@ -401,7 +401,7 @@ test(
 )
 
 test(
-  'a bag is described from its label, wrong labels are told, and it becomes a part of the mix',
+  'a bag is described from its label, wrong labels are reported, and it becomes a part of the mix',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page)

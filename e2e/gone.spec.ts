@@ -57,7 +57,7 @@ const AT_WORK: { path: string; answered: (page: Page) => Locator }[] = [
 ]
 for (const { path, answered } of AT_WORK)
   test(`a worker that dies at work says so and works again: ${path}`, { tag: '@long' }, async ({ page }) => {
-    // Struck down as a task reaches it, for as long as the page is told so.
+    // Struck down as a task reaches it, for as long as the page says so.
     await page.addInitScript(() => {
       const post = Worker.prototype.postMessage
       Worker.prototype.postMessage = function (this: Worker, ...given: unknown[]) {

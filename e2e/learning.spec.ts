@@ -108,7 +108,7 @@ test.describe('on a phone', () => {
   )
 })
 
-test('a test with the keyboard alone, in US units; what is typed wrong is told beside its field', async ({
+test('a test with the keyboard alone, in US units; what is typed wrong is reported beside its field', async ({
   page,
 }) => {
   await openGarden(page, '/demo/settings')

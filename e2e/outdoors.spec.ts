@@ -166,7 +166,7 @@ test(
 )
 
 test(
-  'the shelf: several packs of one material, a sheet out and in, and none of it below nought',
+  'the shelf: several packs of one material, a sheet out and in, and none of it below zero',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page)

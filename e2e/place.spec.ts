@@ -25,7 +25,7 @@ test(
 )
 
 test(
-  'a climate comes in from a file, or is told why not; figures beyond any place are told in place',
+  'a climate comes in from a file, or the page says why not; figures beyond any place are reported in place',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/my/place')

@@ -1,6 +1,6 @@
 import { addMaterial, expect, openGarden, saved, startJob, station, test } from './support'
 
-test('another tab follows along, and two edits at once are told, not lost', async ({ context, page }) => {
+test('another tab follows along, and two edits at once are reported, not lost', async ({ context, page }) => {
   await openGarden(page)
   await startJob(page, 'Round pot')
   await saved(page)
@@ -80,7 +80,7 @@ test(
 )
 
 test(
-  'a full disk is told; the work stays in the page and goes out to a file',
+  'a full disk is reported; the work stays in the page and goes out to a file',
   { tag: '@long' },
   async ({ page }) => {
     await page.addInitScript(() => {

@@ -30,7 +30,7 @@ export interface Column {
   /** Top of the layers under the mix, cm. */
   floor: number
 }
-/** Lays a mix on its layers. Errors: a layer not above nought; layers that leave no room for mix. */
+/** Lays a mix on its layers. Errors: a layer not above zero; layers that leave no room for mix. */
 export function columnOf(
   { bottomLayers }: Laid,
   { mixHeight }: ContainerVolumes,

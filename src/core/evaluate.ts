@@ -109,8 +109,8 @@ const weighedCover = ({ material, thickness }: Cover, surface: number): WeighedL
  * weight, later years and, where crop and place are known, water and feeding over the season. `blended` is the blend
  * of the parts where the caller has it already.
  *
- * Errors: those of `containerVolumes` and `blend`; a layer not above nought; layers that leave no room for mix; a
- * dose below nought.
+ * Errors: those of `containerVolumes` and `blend`; a layer not above zero; layers that leave no room for mix; a
+ * dose below zero.
  * What is given in g per litre is for the mix as it is made; firmed or pressed in, a litre holds more of it.
  * Notes: a bed drained by soil is judged at the soil's own tension; a mix on a layer that stalls drainage is judged
  * 24 hours after watering.

@@ -1,4 +1,4 @@
-/** A picture of pixels, each red, green, blue and how opaque it is, a byte each from the lowest up; nought is clear. */
+/** A picture of pixels, each red, green, blue and how opaque it is, a byte each from the lowest up; zero is clear. */
 export interface Picture {
   width: number
   height: number

@@ -707,7 +707,7 @@ describe('saving', () => {
     expect(await t.port.get('job/other')).toBeNull()
     expect(t.saver.isDirty('job/other')).toBe(true)
   })
-  test('a store that never answers is told within seconds; what arrived late is no conflict', async () => {
+  test('a store that never answers is reported within seconds; what arrived late is no conflict', async () => {
     const t = tab()
     const set = t.port.setMany
     vi.spyOn(t.port, 'setMany').mockImplementationOnce(async (writes) => {
@@ -903,7 +903,7 @@ describe('a garden in a file', () => {
     expect(isStale(p, into, new Map(into))).toBe(false)
     expect(isStale(p, into, new Map(into).set(KEY, { ...job, name: 'Edited since' }))).toBe(true)
   })
-  test('of twenty thousand broken records the first hundred are named, and progress is told', () => {
+  test('of twenty thousand broken records the first hundred are named, and progress is shown', () => {
     const broken = Array.from({ length: 20_000 }, (_, i) => ({ key: `job/${i}`, kind: 'job' }))
     const steps = previewImport(JSON.stringify({ ...JSON.parse(file), records: broken }), new Map())
     let told = 0

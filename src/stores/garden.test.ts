@@ -110,7 +110,7 @@ describe('a garden that does not open', () => {
     open.push(garden)
     return garden
   }
-  test('a database that never answers is told within seconds, and opens when it does', async () => {
+  test('a database that never answers is reported within seconds, and opens when it does', async () => {
     vi.useFakeTimers()
     const garden = closed()
     const ports = [never<StoragePort>(), Promise.resolve(memoryPort())]

@@ -279,7 +279,7 @@ describe('words and sizes at the moment of work', () => {
     for (const { id } of [...MATERIALS, ...DRESSINGS])
       for (const text of [...namesOf(id), bewareText(id)]) expect(text).not.toMatch(/[a-z]_[a-z]/)
   })
-  test('T14: nothing typed is not known; nought is for nothing', () => {
+  test('T14: nothing typed is not known; zero is for nothing', () => {
     const told = draftOf({
       pack: { kind: 'loose', litres: 40 },
       price: null,

@@ -95,7 +95,7 @@ const oneSystem: Rule = ({ said }, { units }) =>
     ),
   )
 
-/** The same figure the same wherever it is told. */
+/** The same figure the same wherever it is shown. */
 const sameFigures: Rule = ({ readings, judgements, evaluation: e, said }) => {
   const value = (id: string) => readings.find((r) => r.id === id)?.value
   const of = (code: string) => said.filter((s) => s.where === `judgement ${code}`).map((s) => s.text)

@@ -450,14 +450,14 @@ describe('how deep a crop is set', () => {
 describe('what a bed weighs where it hangs or stands', () => {
   const trough = { ...startingSpec('box'), standing: 'railing' as const }
   const plan = { mixVolume: 30, footprint: 80 * 20, mixHeight: 18 }
-  test('a trough on a railing is told in all and by the length of rail, not by the floor', () => {
+  test('a trough on a railing is given in all and by the length of rail, not by the floor', () => {
     const [weight, rail] = loadTexts(trough, plan, 2, 'metric')
     expect(weight).not.toContain('what it stands on')
     expect(weight).toContain('All 2 together')
     expect(rail).toContain('a metre of rail')
     expect(loadTexts(trough, plan, 1, 'us')[1]).toContain('a foot of rail')
   })
-  test('on a roof the floor is told, and no hook; on the ground it is asked', () => {
+  test('on a roof the floor is named, and no hook; on the ground it is asked', () => {
     const roof = loadTexts({ ...trough, standing: 'roof' }, plan, 1, 'metric')
     expect(roof).toHaveLength(1)
     expect(roof[0]).toContain('on what it stands on')

@@ -34,7 +34,7 @@ async function savePackage() {
   saveFile(words.openBedDataZip, dataPackage(garden.records, new Date().toISOString()), 'application/zip')
 }
 const { kept } = useOffline()
-/** The browser asks; what it is told stays between it and the grower. */
+/** The browser asks; the answer stays between it and the grower. */
 async function install() {
   const offer = installOffer.value
   installOffer.value = null

@@ -21,7 +21,7 @@ const { materials, inMix, packOf, work, units } = defineProps<{
   materials: readonly Material[]
   /** Ids of what is in the mix already. */
   inMix: readonly string[]
-  /** How a pack of it is told: "107 L pressed bale gives 150 L". */
+  /** How a pack of it is described: "107 L pressed bale gives 150 L". */
   packOf: (materialId: string) => string
   /** What so many packs come to. */
   work: (packs: readonly PackCount[]) => Outcome<ByPacks>

@@ -15,7 +15,7 @@ import { doseWeightText, volumeText, type UnitSystem } from '@/text/base/units'
 
 const { line, at, of, batch, count, left, speaks, units } = defineProps<{
   line: CardLine
-  /** Which measure of how many, counted from nought. */
+  /** Which measure of how many, counted from zero. */
   at: number
   of: number
   /** "Batch 2 of 3, 1 to go after it". */

@@ -13,7 +13,7 @@ const {
   rows: readonly DotRow[]
   /** The whole picture in a sentence. */
   label: string
-  /** The scale begins at nought. */
+  /** The scale begins at zero. */
   zero?: boolean
   /** A value that is marked across all rows, with its name. */
   limit?: { at: number; text: string } | null

@@ -10,12 +10,12 @@ const row = (dots: number[], range?: DotRow['range']): DotRow => ({
   range,
 })
 
-test('one scale for all rows, from nought where asked: half the most lies half-way', () => {
+test('one scale for all rows, from zero where asked: half the most lies half-way', () => {
   const at = dotScale([row([4]), row([2], { low: 1, high: 8 })], 120)
   expect([at(0), at(8)]).toEqual([EDGE, 120 - EDGE])
   expect(at(4)).toBeCloseTo(60, 9)
 })
-test('from the least to the most where it does not begin at nought; a limit lies within', () => {
+test('from the least to the most where it does not begin at zero; a limit lies within', () => {
   const at = dotScale([row([5, 7])], 120, { zero: false, also: [9] })
   expect([at(5), at(9)]).toEqual([EDGE, 120 - EDGE])
   expect(at(7)).toBeCloseTo(60, 9)

@@ -12,7 +12,7 @@ export interface DotRow {
   isOther?: boolean
 }
 
-/** Values of a scale and where they lie in a width, px: from the least to the most, nought too where asked. */
+/** Values of a scale and where they lie in a width, px: from the least to the most, zero too where asked. */
 export function dotScale(
   rows: readonly DotRow[],
   width: number,

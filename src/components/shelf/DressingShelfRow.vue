@@ -11,7 +11,7 @@ import { weightText, type UnitSystem } from '@/text/base/units'
 const { dressing, entry, told, units, own, retired } = defineProps<{
   dressing: Dressing
   entry: DressingPack
-  /** Pack, price or stock were told. */
+  /** Pack, price or stock were entered. */
   told: boolean
   units: UnitSystem
   own: boolean

@@ -15,7 +15,7 @@ import MaterialSwatch from '../MaterialSwatch.vue'
 const { material, entry, own, units } = defineProps<{
   material: Material
   entry: ShelfItem
-  /** What the grower told of it, where it is their own. */
+  /** What the grower says of it, where it is their own. */
   own: OwnMaterialRecord | null
   units: UnitSystem
 }>()

@@ -11,7 +11,7 @@ const { light, heavy, units } = defineProps<{
   heavy: number
   units: UnitSystem
 }>()
-/** The scale on the drawing, px: from nought to the heavier weight. */
+/** The scale on the drawing, px: from zero to the heavier weight. */
 const [LEFT, LONG] = [8, 304]
 const inUnit = (kg: number) => kg * QUANTITIES.weight[units].factor
 const scale = computed(() => liftScale(inUnit(light), inUnit(heavy)))

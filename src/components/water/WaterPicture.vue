@@ -28,7 +28,7 @@ const {
   side: WateredSide
   /** The moment, hours from the start. */
   hours: number
-  /** The moment that is told in words: it need not follow every frame. */
+  /** The moment that is put in words: it need not follow every frame. */
   said: number
   units: UnitSystem
   small?: boolean

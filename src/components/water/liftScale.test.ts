@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { liftScale } from './liftScale'
 
-describe('a scale from nought to the heavier weight', () => {
+describe('a scale from zero to the heavier weight', () => {
   test('puts a weight at its share, and marks round weights', () => {
     // 19 of 24 kg; eight marks would be 3 kg apart, the next round step is 5: 0, 5, 10, 15, 20.
     const { light, marks } = liftScale(19, 24)

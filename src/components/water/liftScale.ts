@@ -1,5 +1,5 @@
 /**
- * A scale from nought to the heavier weight: where the lighter lies, and a mark for each round weight, shares of it.
+ * A scale from zero to the heavier weight: where the lighter lies, and a mark for each round weight, shares of it.
  */
 export interface LiftScale {
   light: number

@@ -48,7 +48,7 @@ export function useLearning(garden: GardenDoor, run = learnInWorker) {
     async look() {
       preview.value = await work(choices())
     },
-    /** What is told of every reading, those left out too; nothing is kept. */
+    /** What is said of every reading, those left out too; nothing is kept. */
     tell: async () => (await work({ without: [], trusted: [] }))?.readings ?? null,
     /** Keeps what is shown, for every figure worked out from then on. */
     keep() {

@@ -18,7 +18,7 @@ import { prepareJob } from '@/model/mix/evaluateJob'
 import type { GardenDoor } from '../garden/gardenDoor'
 import type { JobInHand } from '../job/useJob'
 
-/** What a job takes, with other jobs bought for at the same time where it is told so, and what that costs. */
+/** What a job takes, with other jobs bought for at the same time where it asks for that, and what that costs. */
 export interface Shopping {
   /** Jobs on the list beside this one, as far as their measures can be worked out. */
   others: ComputedRef<{ job: Job; quantities: Quantities }[]>

@@ -8,7 +8,7 @@ import type { JobInHand } from '../job/useJob'
 export interface RunningTimer {
   id: string
   label: string
-  /** Seconds to go; nought or less once it is over. */
+  /** Seconds to go; zero or less once it is over. */
   left: number
 }
 

@@ -1,7 +1,7 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 
 const waiting = new Set<() => void>()
-/** Frames to go until what waits is done; nought when nothing waits. */
+/** Frames to go until what waits is done; zero when nothing waits. */
 let framesToGo = 0
 /** So many frames at the most, however often it is put off. */
 const MOST_FRAMES = 10

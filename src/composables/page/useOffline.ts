@@ -1,7 +1,7 @@
 import { readonly, ref, type Ref } from 'vue'
 import type { Kept } from '@/text/base/settings'
 
-/** What starts the keeping, and tells of it; the register module of the build is one. */
+/** What starts the keeping, and reports on it; the register module of the build is one. */
 export type Register = (on: {
   onNeedRefresh: () => void
   onOfflineReady: () => void

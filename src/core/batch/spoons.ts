@@ -57,7 +57,7 @@ const FRACTIONS: Record<Name, readonly number[]> = {
 }
 const NONE: SpoonMeasure = { jugs: 0, cups: 0, tablespoons: 0, teaspoons: 0 }
 
-/** Amounts of one measure at and beside a volume, in its own number; nought is not among them. */
+/** Amounts of one measure at and beside a volume, in its own number; zero is not among them. */
 function around(name: Name, millilitres: number, size: number): number[] {
   const whole = Math.floor(millilitres / size)
   return [whole, whole + 1]
@@ -74,7 +74,7 @@ interface Way {
 
 /**
  * A weight as level measures by its bulk density (g/mL): the largest that fits, at most two, as near as spoons can be
- * trusted; then fewest kinds, then fewest spoonfuls, then the nearest. All nought below a quarter teaspoon: weigh it.
+ * trusted; then fewest kinds, then fewest spoonfuls, then the nearest. All zero below a quarter teaspoon: weigh it.
  * Range: 0 g and up, density above 0. Scales are better: powders pack by a fifth either way (common practice).
  *
  * @example

@@ -26,7 +26,7 @@ const MOST_GRAMS_PER_LITRE = CHEMISTRY_LIMITS.acid.value
  *
  * Target 3 to 7.5; `besides` holds limes, other acids, water and temperature. A mix already at or below the target
  * gets none and a note. Errors: target out of range; a dressing that makes no acid; no dose up to 10 g/L reaches it
- * in time. A note tells of a dose above the dressing's limit (salts, or a plunge of pH later on).
+ * in time. A note warns of a dose above the dressing's limit (salts, or a plunge of pH later on).
  * Source: as `acidityCourse`.
  *
  * @example

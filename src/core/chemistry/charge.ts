@@ -103,7 +103,7 @@ export function chargeBalance(mix: BufferedMix, carbonatedTo = Infinity): Charge
 const FARTHEST = 30
 
 /**
- * The pH at which `lack` is nought, searched from a pH nearby. `lack` rises with pH, at least as steeply as `slope`
+ * The pH at which `lack` is zero, searched from a pH nearby. `lack` rises with pH, at least as steeply as `slope`
  * says. Newton's step first, then false position with the Illinois halving once the root is held from both sides.
  * To a millionth of a pH unit.
  */

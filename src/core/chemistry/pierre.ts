@@ -3,7 +3,7 @@ import { ATOMIC_MASS } from './stoichiometry'
 import { MMOLC_PER_GRAM_CACO3 } from './lime'
 
 /**
- * Charge each element counts for by the convention, acid above nought: half the nitrogen, one of phosphorus's three.
+ * Charge each element counts for by the convention, acid above zero: half the nitrogen, one of phosphorus's three.
  */
 const COUNTS: Partial<Record<Element, number>> = {
   nitrogen: 0.5 / ATOMIC_MASS.N!,

@@ -80,7 +80,7 @@ describe('a pH read in a batch', () => {
       goesTo: 7.2,
     })
   })
-  test('a reading no mix gives is told', () => {
+  test('a reading no mix gives is reported', () => {
     for (const pH of [1, 11, NaN])
       expect(mixAsRead({ pH: 5, bufferCapacity: 20 }, {}, [{ pH, day: 0 }])).toMatchObject({
         ok: false,

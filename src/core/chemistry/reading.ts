@@ -21,7 +21,7 @@ export interface AsRead<M> {
   input: AcidityInput
 }
 
-/** Where a rising function is nought between two numbers; the nearer end where it is not. */
+/** Where a rising function is zero between two numbers; the nearer end where it is not. */
 function crossing(of: (x: number) => number, from: number, to: number): number {
   let [low, high] = [from, to]
   if (of(low) >= 0) return low

@@ -1,5 +1,5 @@
 /**
- * The dose, g/L, at which something just stops being short, by bisection between nought and `most`, to 0.001 g/L.
+ * The dose, g/L, at which something just stops being short, by bisection between zero and `most`, to 0.001 g/L.
  * `short` must be true below the answer and false above it.
  * Errors: none; `most` where it never stops being short.
  *
@@ -22,7 +22,7 @@ export function solveDose(short: (gramsPerLitre: number) => boolean, most: numbe
  * first.
  *
  * False position with the Illinois halving, never leaving its bracket: a few trials where bisection takes fifteen.
- * What rises is below the target at nought (`atNought`) and not below it at `most` (`atMost`). Source: Dowell &
+ * What rises is below the target at zero (`atNought`) and not below it at `most` (`atMost`). Source: Dowell &
  * Jarratt 1971, BIT 11:168-174.
  */
 export function solveRising(

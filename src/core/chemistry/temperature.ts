@@ -23,7 +23,7 @@ export interface TemperatureCourse {
 
 const MONTHS = 12
 
-/** Days at nought C that a course of temperature is worth to what goes by one Q10. */
+/** Days at zero C that a course of temperature is worth to what goes by one Q10. */
 class Clock {
   private readonly log: number
   /** Worth of the whole months until each. */

@@ -8,7 +8,7 @@ const FINE_FROM = 3
 
 /**
  * Share of what a bare surface gives to the air that a cover on it keeps back: half where it is coarse and lies thick
- * enough, less where it is thin or fine. Thickness in cm, at least nought.
+ * enough, less where it is thin or fine. Thickness in cm, at least zero.
  * Source: FAO-56 chapter 10 for the half; the rest beside the limits.
  *
  * @example

@@ -66,7 +66,7 @@ export interface WaterUseInput {
 
 /**
  * Water one container uses in a day, litres.
- *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least nought
+ *   use = ET0 (Kc A f + 0.4 (S - A) + w A_wall),   A = canopyOver, S - A = surface that no leaf covers, at least zero
  * 0.4 is 0.85 where the top is kept wet, and less by what a cover keeps back; f is 1 for leaf above the surface and
  * `OUTSTANDING_LEAF` for what hangs over its rim. `bareShare` is the share of bare surface and wall that counts, all
  * where left out.
@@ -264,7 +264,7 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
  * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
  * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix;
  * `drawn` in litres a day.
- * Errors: none; at least nought.
+ * Errors: none; at least zero.
  * Source: `wateringInterval` turned round.
  *
  * @example

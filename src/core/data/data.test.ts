@@ -53,7 +53,7 @@ describe('data tables', () => {
     expect(CROPS.length).toBeGreaterThanOrEqual(90)
     for (const list of [MATERIALS, DRESSINGS, CROPS]) once(list)
   })
-  test('a broken row is told by name', () => {
+  test('a broken row is reported by name', () => {
     const row = structuredClone(materialFiguresFile[0]!)
     row.properties.waterAt50Cm.value = row.properties.waterAt50Cm.high = 0.99
     const result = materialFiguresSchema.safeParse(row)

@@ -90,7 +90,7 @@ export interface Dressing extends Learnable<Dressing> {
   release: Release
   lime: LimeNature | null
   /**
-   * kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is told, and for limes.
+   * kg of calcium carbonate needed to undo 1 kg of it; negative for bases. Null where nothing is known, and for limes.
    */
   acidity: Property | null
   /** pH up to which its metals stay chelated; left out where they are not. */

@@ -8,7 +8,7 @@ import {
 } from './types'
 
 /**
- * What readings have taught, as a normal law over deviates of rows: told by the readings' slopes, so that what hangs
+ * What readings have taught, as a normal law over deviates of rows: given by the readings' slopes, so that what hangs
  * together stays together. Plain data; with `K = s2 J' (s2 J J' + N)^-1`, a draw is `mean + s xi - K (s J xi + e)`.
  */
 export interface Learning {

@@ -192,7 +192,7 @@ export interface CropProperties {
   saltSlope?: Property
 }
 
-/** A crop as far as its name, its bands and what is told of it go. */
+/** A crop as far as its name, its bands and what is said of it go. */
 export interface CropRow {
   id: string
   name: string

@@ -127,7 +127,7 @@ describe('arithmetic of field tests', () => {
     const drops = averaged('dropTest', [{ seconds: 4 }, { seconds: 6 }, { seconds: 900 }])
     expect(drops.ok && drops.value.seconds!.mean).toBe(6)
   })
-  test('what is missing, beyond reading, or contradicts itself is told with its field', () => {
+  test('what is missing, beyond reading, or contradicts itself is reported with its field', () => {
     const problem = (of: FieldTest, repeat: Repeat) => {
       const worked = workOut(of, repeat)
       return worked.ok ? null : worked.problem

@@ -2,7 +2,7 @@ import { LAB_FIGURES, LAB_METHODS, type LabFigure } from '../laboratory/methods'
 import { SOIL_ELEMENTS, SOIL_FIELD, SOIL_METHODS } from '../laboratory/soilFields'
 import { METAL_FIELD, METALS } from '../safety/metalFields'
 
-/** What a field of a test is told in; core units. */
+/** What a field of a test is given in; core units. */
 export type FieldUnit =
   | 'pH'
   | 'dS/m'

@@ -53,7 +53,7 @@ export function natureOfMaterial({ id, sizeShares, properties }: Material): Laye
 
 export interface FillerLayer {
   kind: AnyLayerKind | 'material'
-  /** cm; nought for cloth. */
+  /** cm; zero for cloth. */
   thickness: Centimetres
   /** Of a layer of some material; without it nothing washes in and nothing rots. */
   nature?: LayerNature

@@ -53,8 +53,8 @@ export interface MixNeeded extends ContainerVolumes {
  *
  * Litres and cm. Topping up: layers are there already and have had their share, so only the sunk part is filled.
  * Notes: a cover that reaches the rim of a container.
- * Errors: those of `containerVolumes`; a layer below nought or layers that leave no room; root balls or sinking below
- * nought or more than the space.
+ * Errors: those of `containerVolumes`; a layer below zero or layers that leave no room; root balls or sinking below
+ * zero or more than the space.
  * Source: geometry; `LAYERS`.
  */
 export function mixNeeded(request: MixNeededRequest): Outcome<MixNeeded> {

@@ -5,7 +5,7 @@ export interface PlantRoom {
   /** By root room and by space between plants; at least one by space. */
   byRoot: number
   bySpace: number
-  /** The lesser of the two: nought where one plant has too little root room. */
+  /** The lesser of the two: zero where one plant has too little root room. */
   count: number
 }
 

@@ -259,7 +259,7 @@ describe('the finder', () => {
     }
   })
   test('finds what brute force finds, and its front has no dominated point', () => {
-    // Wanting more water than such a mix can hold, so that no score is nought.
+    // Wanting more water than such a mix can hold, so that no score is zero.
     const hard: FinderProblem = {
       ...problem,
       targets: { ...targets, easilyAvailableWater: { low: 0.3, high: 0.35 } },

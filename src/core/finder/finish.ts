@@ -39,7 +39,7 @@ export function finish(parts: readonly BlendPart[], wishes: FinishWishes): Outco
     mgPerLitre: counted && t.mgPerLitre >= 0 ? Math.max(0, t.mgPerLitre - has[t.element]) : t.mgPerLitre,
   }))
   let feed: FeedPlan | null = null
-  // Nothing left to give is no fault; nothing asked for, or less than nothing, is told by the solver.
+  // Nothing left to give is no fault; nothing asked for, or less than nothing, is reported by the solver.
   if (wanted.length > 0 && !(counted && wanted.every((t) => t.mgPerLitre === 0))) {
     const plan = dosesForCharge(wanted, wishes.dressings ?? [])
     if (!plan.ok) return plan

@@ -16,7 +16,7 @@ export interface RankedMove {
   parts: { id: string; parts: number }[]
   before: QuickFigures
   after: QuickFigures
-  /** Score before less score after: above nought it helps. */
+  /** Score before less score after: above zero it helps. */
   gain: number
   score: number
   misses: Partial<Record<TargetName, number>>
@@ -43,7 +43,7 @@ export interface MixPart {
  * allowed material added, taken away, or swapped for another; swaps also of a whole part and of all of it. The same
  * sums as the finder, so both agree.
  *
- * Parts are any unit of volume above nought. Errors: those of the finder's rules; a part of a material that is not on
+ * Parts are any unit of volume above zero. Errors: those of the finder's rules; a part of a material that is not on
  * the shelf. Source: exhaustive over single changes; a finished mix counts as the loose parts it stands for.
  */
 export function singleChanges(

@@ -191,7 +191,7 @@ describe('judgements', () => {
       { peat_medium: 2, compost_green: 1 },
       { dressings: [{ dressing: borax, gramsPerLitre: 0.05 }] },
     )
-    // One fault, one remedy: boron is told by what it does, not as a dose besides.
+    // One fault, one remedy: boron is named by what it does, not as a dose besides.
     expect(found[0]).toMatchObject({ level: 'alarm', code: 'boron-high' })
     expect(found.map(judgementKey)).not.toContain('dose-above-limit borax')
     const urea = dressingById('urea')!

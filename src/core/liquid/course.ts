@@ -43,7 +43,7 @@ export function feedDays({ from, until, every }: Pick<LiquidFeed, 'from' | 'unti
  *
  *   g per litre of mix = g/L x litres x (1 - leaching) / litres of mix
  *
- * g per litre, litres, days. Errors: none; `mixVolume` above nought. Source: mass balance.
+ * g per litre, litres, days. Errors: none; `mixVolume` above zero. Source: mass balance.
  *
  * @example
  * dosesOfFeed(

@@ -140,7 +140,7 @@ export interface MeterCheck {
 
 /**
  * Strength of a feed by its conductivity: what it adds to that of the water, against what it is meant to add. dS/m.
- * Errors: none; `adds` above nought. Source: conductivity of a dilute feed goes with its strength.
+ * Errors: none; `adds` above zero. Source: conductivity of a dilute feed goes with its strength.
  *
  * @example
  * checkStrength({ read: 1, water: 0.45, adds: 0.8625, ratio: 100 }) // { share: 0.6377, ratio: 156.8 }

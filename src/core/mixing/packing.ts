@@ -53,7 +53,7 @@ export function linearPacking(shares: readonly number[], betas: readonly number[
     let room = 1
     for (const j of present) {
       if (j < i) room -= (1 - beta + WALL[i]![j]! * beta * (1 - 1 / betas[j]!)) * shares[j]!
-      // Nought for the class itself.
+      // Zero for the class itself.
       else room -= (1 - (LOOSENING[i]![j]! * beta) / betas[j]!) * shares[j]!
     }
     return beta / room

@@ -113,7 +113,7 @@ export function ecClass(ec: number, method: ExtractMethod): EcClass {
 }
 
 /**
- * A reading by one method as it would be by another, dS/m: straight between the ends of the classes, from nought, and
+ * A reading by one method as it would be by another, dS/m: straight between the ends of the classes, from zero, and
  * on beyond the last in its proportion. Good to a class or so; never a substitute for measuring twice.
  * Source: Cavins et al. 2000.
  *

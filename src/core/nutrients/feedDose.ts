@@ -30,10 +30,10 @@ export interface FeedPlan {
  *   minimise  sum_e ((sum_d a_ed x_d - t_e) / t_e)^2     0 <= x_d <= limit of the dressing
  *
  * a_ed is mg of element e in reach from one gram of d within `within` days (all of it where left out). Elements asked
- * for at nought are kept low against 10 mg/L. Solved by cyclic descent, each dose in turn to its exact best, until no
+ * for at zero are kept low against 10 mg/L. Solved by cyclic descent, each dose in turn to its exact best, until no
  * dose moves by 1e-9 g/L: the problem is convex, so that is the least. Doses under 1 mg/L are left out.
  *
- * Errors: no target above nought; no dressing holding any of what is asked. A note where some target is missed by
+ * Errors: no target above zero; no dressing holding any of what is asked. A note where some target is missed by
  * over a tenth.
  * Source: least squares; ours.
  */

@@ -269,6 +269,6 @@ const FLAGS = [
 
 /** Water-storing crystals in the table. */
 const CRYSTALS = 'polymer_gel'
-/** Nitrogen a material takes up in its first season, mg per litre of it; nought where it gives some. */
+/** Nitrogen a material takes up in its first season, mg per litre of it; zero where it gives some. */
 const takenUp = (material: Material): number =>
   Math.max(0, -(material.properties.nitrogenFirstSeason?.value ?? 0))

@@ -676,7 +676,7 @@ describe('feeding over a season', () => {
     expect(uptakeShare(1)).toBeCloseTo(1, 12)
     expect(uptakeShare(0.9) - uptakeShare(0.8)).toBeLessThan(uptakeShare(0.65) - uptakeShare(0.55))
   })
-  test('a hungry crop is told from when and how much to give', () => {
+  test('for a hungry crop it says from when and how much to give', () => {
     const { shortFrom, met, toFeed } = feedingSeason({ ...input(), doses: [] })
     expect(shortFrom.nitrogen).not.toBeNull()
     expect(toFeed.nitrogen).toBeCloseTo((1 - met.nitrogen) * input().crop.properties.seasonNitrogen.value, 6)
@@ -709,7 +709,7 @@ describe('doses for a charge', () => {
       6,
     )
   })
-  test('agree with a library’s least squares held above nought (ml-fcnnls)', () => {
+  test('agree with a library’s least squares held above zero (ml-fcnnls)', () => {
     const list = ['calcium_nitrate', 'potassium_nitrate', 'ssp', 'langbeinite', 'map'].map(dressing)
     const elements = ['nitrogen', 'phosphorus', 'potassium', 'calcium', 'magnesium'] as const
     fc.assert(

@@ -108,7 +108,7 @@ function reachOf(input: FeedingInput) {
  *   pool += supply - drawdown - uptake - leached,   uptake = min(demand, pool),
  *   leached = pool w (1 - exp(-drainage / water held))
  *
- * Every pool is held at nought or above: wood cannot take what is not there. Demand of the others follows nitrogen in
+ * Every pool is held at zero or above: wood cannot take what is not there. Demand of the others follows nitrogen in
  * the ratio of the crop's group; of a legume's nitrogen the mix gives what nodules do not fix. mg per litre of mix.
  * Growth follows the nutrient in shortest supply (Liebig 1855): `fed` is the least of `met`, each against the amount
  * with which the crop still grows well. Errors: none. Range: first season; good to a factor of 1.5, calcium to 2.

@@ -5,7 +5,7 @@ import type { Days } from '../units'
 /** The water a mix is given: by days from which it is so, litres and mmol of alkalinity per litre of mix and day. */
 export interface GivenWater {
   amounts: readonly { from: Days; given: number; alkalinity: number }[]
-  /** Of the water, dS/m; nought where nobody said. */
+  /** Of the water, dS/m; zero where nobody said. */
   conductivity: number
   /** From a softener; no where left out. */
   softened?: boolean

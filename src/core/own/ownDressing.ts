@@ -41,8 +41,8 @@ const stated = (value: number, spread: number, kind: 'measured' | 'estimated', s
 /**
  * A whole dressing from its label. N, P and K are the label's, within a twentieth; release and forms of nitrogen come
  * from the row of its family nearest in analysis, acidity from the analysis by Pierre's convention, doses scaled by
- * how much stronger it is than that row. What is estimated says so. Errors: an unknown family; numbers below nought
- * or over a hundred in all; forms of nitrogen that do not make one; a longevity not above nought. Source: our
+ * how much stronger it is than that row. What is estimated says so. Errors: an unknown family; numbers below zero
+ * or over a hundred in all; forms of nitrogen that do not make one; a longevity not above zero. Source: our
  * assumption.
  */
 export function completeDressing(own: OwnDressing): Outcome<Dressing> {

@@ -29,7 +29,7 @@ const BELIEVED = { low: 0.05, high: 1.8 }
 /**
  * A whole lime from its neutralizing value and its grind; the rest is that of the lime it is a kind of, doses scaled
  * by how much stronger it is. Errors: a kind that is no lime, a neutralizing value outside 0.05 to 1.8, a density not
- * above nought. Source: our assumption.
+ * above zero. Source: our assumption.
  */
 export function completeLime(own: OwnLime): Outcome<Dressing> {
   const kin = LIME_DRESSINGS.find((l) => l.id === own.like)

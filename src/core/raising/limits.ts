@@ -41,7 +41,7 @@ export const RAISING_LIMITS = defineLimits({
     value: 20,
     low: 18,
     high: 22,
-    unit: 'C by which the weeks of a transplant are told',
+    unit: 'C by which the weeks of a transplant are given',
     source: 'common practice',
   },
   baseCool: {

@@ -14,8 +14,8 @@ const FURTHEST = 2.5
 /**
  * A property drawn at a standard normal deviate: `value` at 0, `low` and `high` at the ends of nine in ten.
  *
- * Two half-normals meet at the value. Where all is above nought and the ends are more than threefold apart, the
- * halves are normal in the logarithm. What cannot be below nought at its low end never is. Source: two-piece normal;
+ * Two half-normals meet at the value. Where all is above zero and the ends are more than threefold apart, the
+ * halves are normal in the logarithm. What cannot be below zero at its low end never is. Source: two-piece normal;
  * reading low and high as 5 and 95 % is our assumption.
  * In the unit of the property. Range: any deviate, in standard deviations.
  *

@@ -31,7 +31,7 @@ export interface TaughtReading {
   trusted?: boolean
 }
 
-/** What is told of a reading. Values in its own unit. */
+/** What is said of a reading. Values in its own unit. */
 export interface ReadingTold {
   id: string
   kind: Measurement['kind']

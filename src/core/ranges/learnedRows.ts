@@ -13,7 +13,7 @@ export interface LearnedRow extends LearnedFigures {
 
 /** Nineteen in twenty lie below. */
 const NINE_IN_TEN = 1.6449
-/** A property is told of where its mean moved by this, in deviations of the tables, or its spread fell to that. */
+/** A property is named where its mean moved by this, in deviations of the tables, or its spread fell to that. */
 const TELLS = { moved: 0.1, spread: 0.95 }
 const places = (x: number) => Number(x.toPrecision(5))
 

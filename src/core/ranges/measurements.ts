@@ -129,7 +129,7 @@ export function readingOf(m: Measurement): number {
 const LEAST = 1e-6
 
 /**
- * A reading in the terms its error is told in: as it is, or its logarithm; and back.
+ * A reading in the terms its error is given in: as it is, or its logarithm; and back.
  *
  * @example
  * inErrorTerms('pH', 6.2) // 6.2

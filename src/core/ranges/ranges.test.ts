@@ -336,7 +336,7 @@ describe('learning from measurements', () => {
     )
     expect(after('pH', 0.8).map((p) => p.name)).toEqual(['pH'])
   })
-  test('a drained pot tells of water in the peat, and the row says so', () => {
+  test('a drained pot teaches of water in the peat, and the row says so', () => {
     const wet = prior().ranges.airFilledPorosity!.low - 0.02
     const { learning } = learned([{ kind: 'drainTest', airFilledPorosity: wet }])
     const was = material('peat_medium').material

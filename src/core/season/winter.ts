@@ -30,7 +30,7 @@ export interface WinterMargin {
   rootsTo: number
   /** The coldest night to be expected, C. */
   coldest: number
-  /** Degrees to spare; below nought it will likely be killed. */
+  /** Degrees to spare; below zero it will likely be killed. */
   margin: number
   /** By the least and the most the plant is said to stand. */
   low: number

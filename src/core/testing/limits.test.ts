@@ -684,7 +684,7 @@ everyLimit(
   },
   ['widestPore', 'airForRoots', 'driestInPots'],
 )
-test('thirst is told before wilting', () => expect(thirst.value).toBeGreaterThan(MOVING_LIMITS.wilts.value))
+test('thirst comes before wilting', () => expect(thirst.value).toBeGreaterThan(MOVING_LIMITS.wilts.value))
 test('a bed open to soil dries to other limits than a pot', () => {
   expect(dryingLimits(pot)).toEqual({ easy: 50, buffer: 100 })
   expect(dryingLimits(onSoil('clay'))).toEqual({ easy: 400, buffer: 800 })

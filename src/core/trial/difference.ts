@@ -9,7 +9,7 @@ export interface Difference {
   /** Of the share: nine times in ten it lies here; null where there are too few pots to say. */
   range: { low: number; high: number } | null
   counts: [number, number]
-  /** Nought lies outside the range. */
+  /** Zero lies outside the range. */
   isSure: boolean
 }
 
@@ -26,7 +26,7 @@ const mean = (list: readonly number[]) => list.reduce((s, v) => s + v, 0) / list
  * again with replacement, four thousand times. Draws of a small set vary too little by (n - 1) / n; each is spread
  * out by the root of n / (n - 1) about its mean. With fewer than three pots on a side there is no range.
  *
- * Values above nought, in one unit. Errors: none; a set without pots, or a first mean of nought, gives no share.
+ * Values above zero, in one unit. Errors: none; a set without pots, or a first mean of zero, gives no share.
  * Source: percentile bootstrap, Efron & Tibshirani 1993 ch. 13; narrowness of small sets, Hesterberg 2015, The
  * American Statistician 69:371-386.
  *
@@ -61,12 +61,12 @@ export function difference(first: readonly number[], second: readonly number[], 
  * third.
  */
 export const USUAL_VARIATION = 0.25
-/** (z of 95 % + z of 80 %)^2: a range of nine in ten that leaves nought out four times in five. */
+/** (z of 95 % + z of 80 %)^2: a range of nine in ten that leaves zero out four times in five. */
 const POWER = (1.645 + 0.842) ** 2
 
 /**
  * Pots wanted on each side to see a difference, four times in five.
- * Shares. Errors: none. Range: differences above nought. Source: n = 2 (z + z)^2 (cv / d)^2, any text of statistics.
+ * Shares. Errors: none. Range: differences above zero. Source: n = 2 (z + z)^2 (cv / d)^2, any text of statistics.
  *
  * @example
  * potsWanted(0.25, 0.25) // 13

@@ -38,7 +38,7 @@ describe('the difference between two sets of pots', () => {
     expect(difference(pots(100, 10, 1, 1), [20, 21])).toMatchObject({ range: null, isSure: false })
     expect(difference([20, 21], pots(100, 10, 1, 1)).range).toBeNull()
   })
-  test('2026-11-29: a loss is as sure as a gain: nought lies outside the range on either side', () => {
+  test('2026-11-29: a loss is as sure as a gain: zero lies outside the range on either side', () => {
     // 10 against 7 with a spread of 1 and 20 pots each: 0.3 of the first, nine standard errors of the difference.
     const [a, b] = [pots(20, 10, 1, 1), pots(20, 7, 1, 2)]
     const less = difference(a, b)

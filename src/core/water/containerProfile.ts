@@ -32,7 +32,7 @@ export interface ContainerProfile extends WaterBalance {
   slices: ProfileSlice[]
   /** One for each layer given that has any thickness, from the base up. */
   layers: WaterBalance[]
-  /** Height of full saturation above the base, cm: the reservoir, or nought. */
+  /** Height of full saturation above the base, cm: the reservoir, or zero. */
   saturatedHeight: Centimetres
   /** Tension of the top layer less its height, cm: that of its foot where it stands on the base. */
   baseTension: Centimetres
@@ -117,7 +117,7 @@ export function baseOfMix(
  * full. The container's own area weighs each depth, so taper counts. Simpson's rule within each slice.
  *
  * A coarse layer below a finer one breaks the pull: a day after watering the finer one stands at the tension from which
- * the coarse one lets next to nothing through (`entryTensionOf`), not at the height of its foot. So layers are told as
+ * the coarse one lets next to nothing through (`entryTensionOf`), not at the height of its foot. So layers are given as
  * they stand 24 hours after watering, one mix alone at rest.
  *
  * Returns fractions of the mix volume and litres by slice. Range: tested for 2 to 100 cm of mix.
@@ -224,7 +224,7 @@ function sumLayer(
 
 /**
  * Water that stands below the lowest hole, litres: what fills the gaps there, not the room itself.
- * Errors: none; nought where nothing stands. Source: geometry and the pores of each layer.
+ * Errors: none; zero where nothing stands. Source: geometry and the pores of each layer.
  */
 export const standingWater = ({ slices, saturatedHeight }: ContainerProfile): Litres =>
   slices.reduce((sum, s) => sum + (s.height < saturatedHeight ? s.volume * s.water : 0), 0)

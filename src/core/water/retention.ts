@@ -56,7 +56,7 @@ export function dryEndAt([at100, at1000, at15000]: Retention['dryEnd'], lnTensio
 
 /**
  * Water a material holds at any tension, cm; volume fraction.
- * Range: any tension; full at nought and below, level beyond 15,000 cm.
+ * Range: any tension; full at zero and below, level beyond 15,000 cm.
  * Source: `waterContent` to 100 cm, `dryEndAt` beyond.
  *
  * @example

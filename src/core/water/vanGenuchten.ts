@@ -35,7 +35,7 @@ export const macroporesFull = (tension: Centimetres): Fraction =>
 const LN_MACROPORES_ALPHA = Math.log(MACROPORES.alpha)
 
 /**
- * The same by the logarithm of a tension above nought, for where that is known: powers by logarithms cost a third.
+ * The same by the logarithm of a tension above zero, for where that is known: powers by logarithms cost a third.
  *
  * @example
  * macroporesFullAt(Math.log(5)) // 0.06758

@@ -7,7 +7,7 @@ import { drawMix } from '../ranges/rowsOf'
 import { moveWater, waterIn, type Moved } from '../water/moving'
 import { movingProblem, type WateringCase } from './problem'
 
-/** What is told of a run, litres and hours; each is uncertain as the mix is. */
+/** What is said of a run, litres and hours; each is uncertain as the mix is. */
 export const WATERED_FIGURES = [
   'drained',
   'overSurface',

@@ -170,7 +170,7 @@ export function readAmount(typed: string, reading: Reading): AmountRead {
     }
   const unit = readUnit(rest, system)
   if ('question' in unit) return ask(unit.question)
-  // Pounds and ounces: the amount is told in ounces.
+  // Pounds and ounces: the amount is given in ounces.
   const ounces =
     unit.unit === 'lb' ? /^(?:and )?(\d+(?:\.\d+)?) ?(?:oz|ounces?)(?= |\/|$)/.exec(unit.rest) : null
   if (ounces)

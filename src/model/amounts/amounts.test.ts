@@ -450,7 +450,7 @@ describe('a dose by label', () => {
     expect(dose.value.gramsPerLitre).toBeCloseTo((3 * 4) / 15, 9)
     expect(dose.value.changes.phosphate).toBeCloseTo(0, 9)
   })
-  test('blood meal for a balanced feed brings no potash, and what the recipe has not is told', () => {
+  test('blood meal for a balanced feed brings no potash, and what the recipe has not is reported', () => {
     const dose = labelDose({ label: label('5-5-5'), amount }, feed(13, 1, 0), 'nitrogen', setting)
     if (!dose.ok) throw new Error(dose.problem.code)
     expect(dose.value.changes).toMatchObject({ potash: -1 })

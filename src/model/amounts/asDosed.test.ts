@@ -22,7 +22,7 @@ const GALLON = 3.785411784
 const CUP = 0.2365882365
 
 const garden: Garden = new Map([['settings', { ...DEFAULT_SETTINGS, units: 'us' as const }]])
-/** A bed 4 ft x 4 ft x 12 in, half peat and half compost, as a grower told of it. */
+/** A bed 4 ft x 4 ft x 12 in, half peat and half compost, as a grower described it. */
 const empty = once((): Job => {
   const spec = startingSpec('raisedBed')
   const vessel: BedSpec['vessel'] = {

@@ -9,7 +9,7 @@ export interface Amount {
   spoons?: UnitSystem
 }
 
-/** What an amount is reckoned with. Litres of mix, g/mL, m2; null or nought where a job does not say. */
+/** What an amount is reckoned with. Litres of mix, g/mL, m2; null or zero where a job does not say. */
 export interface AmountSetting {
   system: UnitSystem
   /** g/mL of the dressing, loosely spooned. */

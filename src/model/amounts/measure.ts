@@ -42,7 +42,7 @@ export function readMeasure(text: string, dimension: Dimension, system: UnitSyst
     if (system === 'metric' && WHOSE.has(unit.unit) && !bare)
       return { kind: 'whose', unit: unit.unit as 'gallon' }
     const size = sizeOf(dimension, unit.unit, system)
-    // Feet then inches, pounds then ounces: each smaller than the one before, and above nought after the first.
+    // Feet then inches, pounds then ounces: each smaller than the one before, and above zero after the first.
     if (size >= smallest || (first !== '' && number.value < 0)) return null
     smallest = size
     first ||= unit.unit

@@ -7,7 +7,7 @@ const TWELFTHS = 12
 
 /**
  * Twelfths of a part as people type them: "9", "2½", "1/3", "half a", or a volume, counted in buckets: "5.5 cu ft".
- * Null for what is no amount above nought, or more than a recipe takes.
+ * Null for what is no amount above zero, or more than a recipe takes.
  */
 export function readParts(text: string, bucket: number, units: UnitSystem): number | null {
   const plain = plainly(text).replace(/ ?(?:parts?|buckets?)$/, '')

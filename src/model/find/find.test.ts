@@ -563,7 +563,7 @@ describe('a recipe shared', () => {
           const file = readShared(shareFile(shared))
           for (const back of [link, file]) {
             if (!back?.ok) throw new Error(JSON.stringify(back))
-            // JSON has no minus nought.
+            // JSON has no minus zero.
             expect(back.shared).toEqual({ ...JSON.parse(JSON.stringify(shared)), name: oneLine(name) })
           }
         },

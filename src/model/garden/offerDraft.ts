@@ -1,7 +1,7 @@
 import type { Pack } from '@/core/data'
 import type { Offer } from './schemas'
 
-/** A pack being told of: every field it may have, so that changing its kind forgets nothing. */
+/** A pack being described: every field it may have, so that changing its kind forgets nothing. */
 export interface OfferDraft {
   kind: Pack['kind']
   /** Litres on the label, or of a step in bulk. */
@@ -17,14 +17,14 @@ export interface OfferDraft {
   delivery: number
 }
 
-/** What a draft holds before anything is told. */
+/** What a draft holds before anything is entered. */
 const BLANK = { litres: 50, kg: 25, gives: 0 }
 
 /** A load in bulk is a cubic metre where nothing is said; less than this is no load, litres. */
 const USUAL_LOAD = 1000
 const LEAST_LOAD = 100
 
-/** A draft of another kind: a bag of 40 L told of as a load becomes a cubic metre, and a load a bag. */
+/** A draft of another kind: a bag of 40 L entered as a load becomes a cubic metre, and a load a bag. */
 export function ofKind(draft: OfferDraft, kind: Pack['kind']): OfferDraft {
   if (kind === 'bulk' && draft.litres < LEAST_LOAD) return { ...draft, kind, litres: USUAL_LOAD }
   if (draft.kind === 'bulk' && kind !== 'bulk' && draft.litres >= LEAST_LOAD)
@@ -78,6 +78,6 @@ export function offerOf(draft: OfferDraft): Offer {
   }
 }
 
-/** Which size of a pack its kind is told by; null where it has none. */
+/** Which size of a pack its kind goes by; null where it has none. */
 export const sizeOf = (kind: Pack['kind']): 'litres' | 'kg' | null =>
   kind === 'own' ? null : kind === 'block' || kind === 'mass' ? 'kg' : 'litres'

@@ -81,7 +81,7 @@ describe('a material of the grower’s own', () => {
     const screened = valueOf(materialOfOwn({ ...compost, screenedOut: 0.2 }))
     expect(looseLitresOfPack(screened, pack)).toBeCloseTo(40, 9)
   })
-  test('that cannot be is told by the field it is typed in', () => {
+  test('that cannot be is reported by the field it is typed in', () => {
     const field = (change: Partial<OwnMaterialRecord>) => {
       const row = materialOfOwn({ ...compost, ...change })
       return row.ok ? 'fine' : 'field' in row.problem ? row.problem.field : row.problem.code
@@ -112,7 +112,7 @@ describe('a feed or lime of the grower’s own', () => {
       valueOf(dressingOfOwn({ ...feed, weighed: { millilitres: 250, grams: 200 } })).bulkDensity.value,
     ).toBe(0.8)
   })
-  test('of nothing, or of more than there is, is told', () => {
+  test('of nothing, or of more than there is, is reported', () => {
     const field = (change: Partial<OwnDressingRecord>) => {
       const row = dressingOfOwn({ ...feed, ...change })
       return row.ok ? 'fine' : 'field' in row.problem ? row.problem.field : row.problem.code
@@ -175,7 +175,7 @@ describe('own rows in a garden', () => {
     // What a set amount fills nobody said.
     expect([record(job).filled.length, record({ ...job, amount: 40 }).filled]).toEqual([job.fills.length, []])
   })
-  test('are weighed out of stock first, then in whole packs, and what is left over is told', () => {
+  test('are weighed out of stock first, then in whole packs, and what is left over is shown', () => {
     const garden = new Map<string, AnyData>(withOwn())
     garden.set('dressingPack/own:feed', dressingItem('own:feed', 2, 9, 0.5))
     const total = (grams: number) => ({

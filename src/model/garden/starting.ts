@@ -134,7 +134,7 @@ export const startingBag = (id: string, createdAt: string): Bag => ({
   feed: null,
 })
 
-/** A material of the grower's own before anything is told of it: a compost of the middle sort. */
+/** A material of the grower's own before anything is known of it: a compost of the middle sort. */
 export const startingOwnMaterial = (id: string, createdAt: string): OwnMaterialRecord => ({
   id,
   name: '',

@@ -16,7 +16,7 @@ interface StartingVessel {
 const LONG = 60
 const STEP_SHORT = CM_PER_INCH / 2
 const STEP_LONG = CM_PER_FOOT / 2
-/** A length nobody measured, round in inches or half feet. Nought stays nought. */
+/** A length nobody measured, round in inches or half feet. Zero stays zero. */
 const roundInInches = (cm: number) => {
   const step = cm >= LONG ? STEP_LONG : STEP_SHORT
   return cm > 0 ? Math.max(step, Math.round(cm / step) * step) : 0

@@ -223,7 +223,7 @@ describe('learning that lasts', () => {
 })
 
 describe('how close the predictions were', () => {
-  test('is told by figure: inside the likely range, how far off, with what is expected since', async () => {
+  test('is given by figure: inside the likely range, how far off, with what is expected since', async () => {
     const garden = door(withTests(slurry('t', 12, [{ pH: 6, salts: 1 }]), slurry('odd', 30, [{ pH: 9.2 }])))
     const learning = useLearning(garden, garden.worker)
     const taught = useTaught(garden, learning)

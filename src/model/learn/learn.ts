@@ -11,7 +11,7 @@ import {
 import type { LearnedShelf } from '../garden/schemas'
 import type { LearnRequest } from './batches'
 
-/** What readings teach: the law of what is left open, the rows as they are then, each reading with what was told. */
+/** What readings teach: the law of what is left open, the rows as they are then, each reading with what was said. */
 export interface Taught extends Learned {
   rows: (LearnedRow & { from: string[] })[]
 }

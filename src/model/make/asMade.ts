@@ -89,7 +89,7 @@ export interface OtherwiseAnswer {
   onward: boolean
 }
 
-/** What is kept once a measure of a batch was told of; an answer as planned takes the entry away. */
+/** What is kept once a measure of a batch was noted; an answer as planned takes the entry away. */
 export function otherwiseAfter(
   otherwise: readonly Otherwise[],
   plan: BatchPlan,

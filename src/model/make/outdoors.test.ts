@@ -152,7 +152,7 @@ describe('money', () => {
     )
     expect(jobs).toBeGreaterThan((100 / 150) * cases(150))
   })
-  test('is told for the litre, the bed and the pot, in the grower’s units', () => {
+  test('is given for the litre, the bed and the pot, in the grower’s units', () => {
     const money = moneyOf(gardenOf(), list(), [], [])
     expect(money.paid).toBe(55)
     expect(moneyRows(money, q().inPlace, 'metric')[0]).toEqual([
@@ -284,7 +284,7 @@ describe('money', () => {
     expect(told.map((o) => o.pack.kind)).toEqual(['loose'])
     expect(offersFor(gardenOf([]), materialById('perlite_coarse')!, 900)[0]!.pack.kind).toBe('loose')
   })
-  test('P4: a bag told of as a load is a cubic metre, and reads as one everywhere', () => {
+  test('P4: a bag entered as a load is a cubic metre, and reads as one everywhere', () => {
     const bag = draftOf({
       pack: { kind: 'loose', litres: 40 },
       price: null,
@@ -392,7 +392,7 @@ describe('buying', () => {
     // 8 % thrown out by the coarse screen, then 12 % of the 92 % that is left.
     expect(lostOnPreparing(twice).get('compost_green')).toBeCloseTo(1 - 0.92 * 0.88, 9)
   })
-  test('a pack told of in fields comes back the same', () => {
+  test('a pack entered in fields comes back the same', () => {
     for (const pack of [
       { kind: 'loose', litres: 50 },
       { kind: 'compressed', litres: 107, swell: 1.8 },
@@ -453,7 +453,7 @@ describe('the shelf as stock', () => {
     expect(shelfItemOf(garden, 'compost_green')!.stock).toBe(60)
     expect(jobOf(garden, 'j')!.bought).toEqual(bought)
   })
-  test('never goes below nought without a question', () => {
+  test('never goes below zero without a question', () => {
     const left = leftOver(gardenOf(), list(), [])
     const perlite = left.find((l) => l.id === 'perlite_coarse')!
     expect(isShort(perlite)).toBe(true)
@@ -495,7 +495,7 @@ describe('the shelf as stock', () => {
       expect(other.data).toHaveLength(6)
     }
   })
-  test('what is wrong in a sheet is told by row and column, and the rest is taken', () => {
+  test('what is wrong in a sheet is reported by row and column, and the rest is taken', () => {
     const text = [
       'material,sold as,size,price,seen on,on hand',
       'Pumice,bag,20,11,,5',

@@ -20,7 +20,7 @@ function measuredName(job: Job, id: string, tables: Tables): string {
   return `${mix.name} (${inside})`.slice(0, 200)
 }
 
-/** What is told of a mix that was made, beside what was planned. */
+/** What is said of a mix that was made, beside what was planned. */
 export interface Told {
   id: string
   madeOn: string

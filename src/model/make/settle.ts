@@ -31,7 +31,7 @@ export interface Left {
   had: number
   bought: number
   used: number
-  /** What should be left; below nought where more went in than there was. */
+  /** What should be left; below zero where more went in than there was. */
   left: number
   /** What would be left had the rest of the list been bought too; null where there is none. */
   leftIfBought: number | null

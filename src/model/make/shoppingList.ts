@@ -157,7 +157,7 @@ export const mixLines = (job: Job, quantities: Quantities, bought: readonly Boug
     return [{ mix, litres: total.litres, bought: had, purchase }]
   })
 
-/** A lime or dressing to weigh out, with the packs it takes where any were told of. */
+/** A lime or dressing to weigh out, with the packs it takes where any are known. */
 export interface DoseLine extends DoseTotal {
   /** kg on the shelf. */
   stock: number

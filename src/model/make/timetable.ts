@@ -179,7 +179,7 @@ function timedStep(
     late: !done && begin < today,
   }
 }
-/** Steps that bring a material to where it can be mixed: the water that takes is told with them. */
+/** Steps that bring a material to where it can be mixed: the water that takes is given with them. */
 const WETS: ReadonlySet<string> = new Set([
   'peat_soak',
   'coir_swell',

@@ -37,7 +37,7 @@ const ANY_DEPTH = 20
  * A bagged mix worked out from its label: shares by `labelShares`, lime so that it comes to the pH printed, the
  * fertilizer it names.
  *
- * Errors: a bag of nothing, a price or dose below nought, an ingredient nobody knows, shares that do not add up, a pH
+ * Errors: a bag of nothing, a price or dose below zero, an ingredient nobody knows, shares that do not add up, a pH
  * lime cannot give. Notes: ingredients that are at or above the printed pH without any lime.
  */
 export function describeBag(bag: Bag, mixId: string, tables: Tables): Outcome<DescribedBag> {

@@ -75,7 +75,7 @@ describe('a recipe by packs', () => {
     expect(Math.abs(peat.litres / bale() - 1)).toBeLessThan(0.01)
     expect(exact.value.plan.largestShareError).toBe(0)
   })
-  test('what makes no sense is told', () => {
+  test('what makes no sense is reported', () => {
     const code = (materialId: string, count: number) => {
       const told = byPacks(garden(), [{ materialId, count }], 10)
       return told.ok ? 'ok' : told.problem.code

@@ -261,7 +261,7 @@ function limeTogether(
  * A recipe worked out as far as it goes without a bed. Lime to a pH counts what finished mixes bring; nothing takes
  * that out again. g per litre of blended mix.
  *
- * Errors: a material or dressing nobody knows, an amount below nought, those of
+ * Errors: a material or dressing nobody knows, an amount below zero, those of
  * `flattenRecipe`, `blend` and the lime solver. Notes: those of the lime solver.
  */
 export function prepareRecipe(recipe: RecipeQuestion, setting: RecipeSetting): Outcome<PreparedRecipe> {

@@ -33,7 +33,7 @@ export const sharedSchema = z.object({
 })
 export type SharedRecipe = z.infer<typeof sharedSchema>
 
-/** Own rows of a garden as they were told. */
+/** Own rows of a garden as they were entered. */
 export interface OwnRecords {
   materials: readonly OwnMaterialRecord[]
   dressings: readonly OwnDressingRecord[]

@@ -101,7 +101,7 @@ describe('seasons side by side', () => {
       'Choose beds',
     )
   })
-  test('harvests are told in the grower’s units', () => {
+  test('harvests are given in the grower’s units', () => {
     expect(harvestText(1.36, 'plant', 'us')).toMatch(/lb a plant/)
     expect(harvestText(0.05, 'litre', 'us')).toMatch(/lb a gallon|oz a gallon/)
     expect(harvestText(0.05, 'litre', 'metric')).toMatch(/for 10 L/)

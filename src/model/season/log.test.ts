@@ -77,7 +77,7 @@ describe('the log of a season', () => {
     expect(wrong({ kind: 'pH', value: 12 })).toBe('No meter reads that in a mix: 2.5 to 9.')
     expect(wrong({ kind: 'watered', value: -1 })).toBe('It cannot be less than 0.')
     expect(wrong({ kind: 'note', note: ' ' })).toBe('No word yet.')
-    // The schema takes whole numbers alone: what it would refuse is told while it is being written.
+    // The schema takes whole numbers alone: what it would refuse is reported while it is being written.
     expect(wrong({ kind: 'harvest', count: 2.5 })).toBe('Pieces are counted whole.')
     expect(entrySchema.safeParse(entry({ kind: 'harvest', count: 2.5 })).success).toBe(false)
     expect(wrong({ kind: 'harvest' })).toBe('Neither weight nor number yet.')

@@ -12,7 +12,7 @@ export function dayOf(job: Job, record: MixRecord | undefined, at: string): numb
 }
 
 /**
- * What the mix was to read so many days after mixing: pH by its course, water and feed counted in. Salts are told for
+ * What the mix was to read so many days after mixing: pH by its course, water and feed counted in. Salts are given for
  * the first days only, before water has taken any. Null where that is not known.
  */
 export function expectedOn(evaluation: Evaluation, kind: EntryKind, day: number | null): number | null {

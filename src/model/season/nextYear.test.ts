@@ -40,7 +40,7 @@ describe('an old mix', () => {
     expect(two.sunk.value).toBeGreaterThan(one.sunk.value)
     expect(one.nitrogen).toBeGreaterThanOrEqual(0)
   })
-  test('is told by its last readings first, and by its course where nobody read', () => {
+  test('goes by its last readings first, and by its course where nobody read', () => {
     const plain = oldAfter(200)
     expect([plain.pH.isRead, plain.salts.isRead, plain.sunk.isRead]).toEqual([false, false, false])
     const read = oldAfter(
@@ -63,7 +63,7 @@ describe('an old mix', () => {
     expect(p.waterAt10Cm.value).toBeLessThanOrEqual(p.totalPorosity.value)
     expect(p.waterAt100Cm).toMatchObject({ kind: 'estimated', source: 'aged-mix' })
     expect(row.value.sizeShares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 2)
-    // Alone in the same bed it is, within its ranges, what its record was told to become.
+    // Alone in the same bed it is, within its ranges, what its record was expected to become.
     const garden = new Map([...demo(), [`material/${material.id}`, material] as const])
     const tables = tablesOf(garden)
     expect(materialIn(tables, material.id)?.family).toBe('mix')

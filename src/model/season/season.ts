@@ -222,7 +222,7 @@ function harvestOf(grown: Grown, coldFrom: number | null) {
 /** Days by which unheated glass lengthens a season in autumn. Source: common practice, four to six weeks. */
 const GLASS = 42
 
-/** Who has liquid feeds of their own is not told to begin to feed. */
+/** Who has liquid feeds of their own is not asked to begin to feed. */
 const asFed = (due: ReturnType<typeof followUp>, { liquidFeeds }: Job) =>
   liquidFeeds.length === 0 ? due : due.filter((d) => d.code !== 'feed')
 

@@ -347,7 +347,7 @@ describe('something looks wrong', () => {
   })
   test.each(ranks)('$symptom of $why: $right stands first or second', ({ order, rank, right }) => {
     expect(order).toContain(right)
-    // Those that miss are told of below.
+    // Those that miss are named below.
     expect(rank).toBeGreaterThan(0)
   })
   test('in at least eight of ten trials the right cause is among the first two', () => {
@@ -384,7 +384,7 @@ describe('something looks wrong', () => {
       isRead: true,
     })
   })
-  test('gaps between waterings are told from the log, and nothing is made up where none is kept', () => {
+  test('gaps between waterings are read from the log, and nothing is made up where none is kept', () => {
     const none = factsOf({ ...TRIALS[0]!, entries: [] })
     expect(none).toMatchObject({ daysSinceWatered: null, longestGap: null })
     const some = factsOf({

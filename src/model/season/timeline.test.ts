@@ -157,7 +157,7 @@ describe('readings from a sheet', () => {
       })
     }
   })
-  test('each row that cannot be taken is told with its column; the others are taken', () => {
+  test('each row that cannot be taken is reported with its column; the others are taken', () => {
     const { entries, problems } = read(
       [
         'date,bed,what,value,unit,number,note',

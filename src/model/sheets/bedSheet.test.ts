@@ -111,7 +111,7 @@ describe('a sheet of beds', () => {
       [11, 'corners'],
     ])
   })
-  test('cells beyond the last column, too many rows and unclear thousands are told', () => {
+  test('cells beyond the last column, too many rows and unclear thousands are reported', () => {
     expect(read('name,length\nPot,30,7').problems.map(whyOf)).toEqual(['surplus'])
     expect(read('name;length\nPot;1,200').problems.map(whyOf)).toEqual(['length'])
     expect(read('name;length\nPot;1,200').problems[0]!.why).toMatchObject({
@@ -123,7 +123,7 @@ describe('a sheet of beds', () => {
       'Too many rows: 500 rows at the most at once. Split the sheet.',
     )
   })
-  test('what a record could not hold is told in its row', () => {
+  test('what a record could not hold is reported in its row', () => {
     const corners = Array.from({ length: 201 }, (_, i) => `${i},${i * i}`).join(' ')
     const { beds, problems } = read(
       `name\tshape\tcorners\n${'x'.repeat(121)}\tpot\t\nOdd\tfree bed\t${corners}`,

@@ -91,7 +91,7 @@ describe('the data package', () => {
       material: 'compost_green',
     })
     expect(readings.find((r) => r.id === 'test:t:electricalConductivity')!.unit).toContain('saturated')
-    // A bed that is no more is told as none, so that every key is found.
+    // A bed that is no more is written as none, so that every key is found.
     expect((await read('log')).find((l) => l.id === 'gone')).toMatchObject({ bed: null })
   })
   test('text that a spreadsheet would run is guarded', () => {

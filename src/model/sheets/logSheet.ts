@@ -72,7 +72,7 @@ const sameness = ({ at, fillId, kind, value, count, note }: Entry) =>
   JSON.stringify([Date.parse(at), fillId, kind, value === null ? null : tidy(value), count, note.trim()])
 
 /**
- * Lines of a log from a sheet: of a meter, of a spreadsheet, or as the log itself is saved. What is wrong is told by
+ * Lines of a log from a sheet: of a meter, of a spreadsheet, or as the log itself is saved. What is wrong is named by
  * row, and only what is whole is in the answer. `kindOf` and `bedOf` read what the log writes: null for all beds,
  * undefined where there is none called that.
  */

@@ -204,7 +204,7 @@ describe('headings', () => {
       place: 'the yard',
       stock: 12,
     })
-    // Nought is a figure, nothing is none: delivered free from now on.
+    // Zero is a figure, nothing is none: delivered free from now on.
     const paid = { ...known, delivery: 20 }
     const free = shelfIn(
       'material,sold as,size,delivery\npeat_medium,bag,50,0',

@@ -84,7 +84,7 @@ export interface ShelfResult {
 
 /**
  * Packs, prices and stock from a sheet: rows of one material are its packs, the first the usual one. A material is
- * named as the shelf names it, in full or in short, or by its id. `find` looks it up. What is wrong is told by row, and
+ * named as the shelf names it, in full or in short, or by its id. `find` looks it up. What is wrong is named by row, and
  * only what is whole is in the answer; what a sheet does not say of a material stays as it is.
  */
 export function shelfFromText(

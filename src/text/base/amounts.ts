@@ -19,7 +19,7 @@ import { aBucket, spoonsOf } from '../make/measures'
 import type { Sentence } from './problems.en'
 import { doseText, doseWeightText, volumeText, type UnitSystem } from './units'
 
-/** How doses are told where the grower chose no manner of their own. */
+/** How doses are given where the grower chose no manner of their own. */
 export const usualManner = (units: UnitSystem): Manner =>
   units === 'us' ? { unit: 'oz', base: 'volume', of: LITRES.usGallon } : { unit: 'g', base: 'volume', of: 1 }
 

@@ -1,6 +1,6 @@
 import type { Sentence } from './problems.en'
 
-/** What is wrong with a number below nought in a field that must have one. */
+/** What is wrong with a number below zero in a field that must have one. */
 export const BELOW_NOTHING: Sentence = { why: 'It cannot be less than 0.', fix: 'Type 0 or more.' }
 
 /**

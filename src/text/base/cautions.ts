@@ -140,7 +140,7 @@ export type CautionId = keyof typeof CAUTIONS
 /** Every caution there is. */
 export const CAUTION_LIST: readonly Caution[] = Object.values(CAUTIONS)
 export const cautionById = (id: CautionId): Caution => CAUTIONS[id]
-/** What can do lasting harm is told every time, read or not. */
+/** What can do lasting harm is said every time, read or not. */
 const NEVER_OFF: ReadonlySet<CautionId> = new Set([
   'dust',
   'lime',

@@ -79,7 +79,7 @@ function packVolume(litres: number, units: UnitSystem): string {
     ? `${Number(feet.toFixed(1))} cu ft`
     : `${Number((litres / LITRES.usQuart).toFixed(1))} qt`
 }
-/** Smaller packs than this are told in quarts, cubic feet. */
+/** Smaller packs than this are given in quarts, cubic feet. */
 const LEAST_IN_FEET = 0.75
 
 /** Bulk as it is sold: "0.5 m³", "1 cu yd". */

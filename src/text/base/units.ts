@@ -75,7 +75,7 @@ export const QUANTITIES = {
 } as const
 export type Quantity = keyof typeof QUANTITIES
 
-/** Degrees Fahrenheit do not begin at nought. */
+/** Degrees Fahrenheit do not begin at zero. */
 export const offsetOf = (quantity: Quantity, units: UnitSystem): number => {
   const q = QUANTITIES[quantity][units]
   return 'offset' in q ? q.offset : 0
@@ -189,7 +189,7 @@ export const rateText = (perLitre: number, units: UnitSystem): string =>
   withMoneySign(
     units === 'metric' ? `${round(perLitre, 2)}/L` : `${round(perLitre * LITRES.usGallon, 2)}/gal`,
   )
-/** What money for a volume is told for. */
+/** What money for a volume is given for. */
 export const rateUnit = (units: UnitSystem): string => (units === 'metric' ? 'a litre' : 'a gallon')
 /** The same as a bare figure. */
 export const rateFigure = (perLitre: number, units: UnitSystem): string =>

@@ -18,7 +18,7 @@ const HEADINGS: Partial<Record<BedSpec['standing'], string>> = {
 export const loadHeading = (spec: BedSpec): string =>
   isAloft(spec) ? (HEADINGS[spec.standing] ?? '') : 'Is it a balcony, roof or deck?'
 
-/** The length of rail that a length of trough is told for, cm. */
+/** The length of rail that the load of a trough is given for, cm. */
 const railLength = (units: UnitSystem) =>
   units === 'us' ? { cm: 12 * CM_PER_INCH, name: 'a foot' } : { cm: 100, name: 'a metre' }
 

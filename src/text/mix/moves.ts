@@ -70,7 +70,7 @@ const FIGURES: readonly Shown[] = [
   { key: 'wind', label: 'tips at', write: windText, least: 0.5 },
   { key: 'salts', label: 'salts', write: (x) => `${x.toFixed(1)} dS/m`, least: 0.2 },
 ]
-/** Figures told of one move at most. */
+/** Figures named for one move at most. */
 const MOST_TOLD = 4
 /** Shares of weight, days and cost that can be seen. */
 const SEEN = { weight: 0.08, days: 0.15, cost: 0.03 }

@@ -84,7 +84,7 @@ function saltsReading({ evaluation: e, bands }: LaterContext, v: Verdicts): Read
 /** From here on a season's nitrogen counts as all of it. */
 const FED = { from: JUDGEMENT_LIMITS.fed.value, to: 1 }
 
-/** Months a release is told at. */
+/** Months a release is shown at. */
 const RELEASED_AT = [1, 2, 3, 6, 9, 12, 18, 24]
 
 /** What of each slow feed is given by when, over its whole life and not only the crop's; nothing where none is slow. */

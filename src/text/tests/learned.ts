@@ -48,7 +48,7 @@ const propertyAt = (row: unknown, path: string): Property | undefined =>
     Property | undefined
 
 const isMaterial = (row: Material | Dressing): row is Material => 'properties' in row
-/** In ranges of the table, how far a property has moved or narrowed: what is told first. */
+/** In ranges of the table, how far a property has moved or narrowed: what is said first. */
 const weightOf = (was: Property, is: LearnedProperty) => {
   const width = was.high - was.low || 1
   return Math.abs(is.value - was.value) / width + 0.5 * (1 - (is.high - is.low) / width)
@@ -122,7 +122,7 @@ const KIND_NAMES: Record<GardenReading['measurement']['kind'], string> = {
 export const readingText = ({ measurement, at }: GardenReading, of: string): string =>
   `${of}, ${KIND_NAMES[measurement.kind]}, ${dayText(at)}`
 
-/** A value as a reading of its kind is told. */
+/** A value as a reading of its kind is written. */
 export const readingValueText = (
   kind: GardenReading['measurement']['kind'],
   value: number,

@@ -196,7 +196,7 @@ export class HydraulicTable {
 }
 
 /**
- * Where a tension stands in the tables, in steps from their start; below nought where it is nearly full.
+ * Where a tension stands in the tables, in steps from their start; below zero where it is nearly full.
  *
  * @example
  * placeInTable(1e7) // 2000

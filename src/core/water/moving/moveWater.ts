@@ -39,7 +39,7 @@ export interface MovingProblem {
   easy?: Centimetres
   /** About so many cells of depth; 170 where left out. */
   cells?: number
-  /** Hours at which pictures are kept, nought first; every quarter of an hour where left out. */
+  /** Hours at which pictures are kept, zero first; every quarter of an hour where left out. */
   pictures?: readonly number[]
 }
 
@@ -107,7 +107,7 @@ function startOf(problem: MovingProblem): (height: Centimetres) => Centimetres {
  * depth; taper counts. A generator: yields the share of the time done, for progress and for cancelling between; returns
  * the answer.
  *
- * Units: cm, hours, litres. Errors: hours not above nought or beyond a year; a watering below nought. It gives up, as
+ * Units: cm, hours, litres. Errors: hours not above zero or beyond a year; a watering below zero. It gives up, as
  * our own mistake, where no step of time however short can be solved.
  * Leaves out: water that runs down the wall or through cracks of a mix gone dry, a dry surface that sheds water,
  * hysteresis, vapour, water that spreads sideways from one dripper.

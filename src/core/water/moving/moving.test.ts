@@ -291,7 +291,7 @@ describe('the first hours of draining', () => {
     const rates = (tensions: number[]) => {
       const flow = tensions.map((h, i) => {
         const conduct = at(table.conductivity, h).value
-        // Out of the foot only where it would be above nought there; the lowest half cell lies above it.
+        // Out of the foot only where it would be above zero there; the lowest half cell lies above it.
         if (i === 0) return Math.max(0, conduct * (1 - h / (DZ / 2)))
         const mean = (conduct + at(table.conductivity, tensions[i - 1]!).value) / 2
         return mean * ((tensions[i - 1]! - h) / DZ + 1)
@@ -538,7 +538,7 @@ describe('what a stuff lets through', () => {
     usedToSet: 'exponent of touching grains',
     computed: () => Math.log10(stuff({ gravel_pea: 1 }).conductivityAt(2)),
   })
-  test('the day’s share of sun runs from nought to one, and breaks fall on its ends', () => {
+  test('the day’s share of sun runs from zero to one, and breaks fall on its ends', () => {
     expect([0, 6, 9, 12, 18, 24].map(shareOfDay).map((x) => +x.toFixed(3))).toEqual([0, 0, 0.146, 0.5, 1, 1])
     expect(breaksOf([{ start: 1, hours: 0.5, litres: 1 }], 20, 6)).toEqual([1, 1.5, 12, 20])
   })

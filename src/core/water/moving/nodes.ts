@@ -5,7 +5,7 @@ import { MOVING_LIMITS } from './limits'
 
 /** Where roots drink, and when they stop. */
 export interface Roots {
-  /** Share of the roots at each node of the column; adds up to 1, or all nought without roots. */
+  /** Share of the roots at each node of the column; adds up to 1, or all zero without roots. */
   share: Float64Array
   /** Tension to which they take water with ease, and that at which they take none, cm. */
   easy: Centimetres
@@ -24,7 +24,7 @@ const GIVES_TO = 10
  * roots can take. Arrays are made once. Units cm, hours, volume fractions.
  */
 export class Nodes {
-  /** Pressure head, cm: below nought where the water hangs. */
+  /** Pressure head, cm: below zero where the water hangs. */
   readonly head: Float64Array
   readonly water: Float64Array
   /** Water gained for each cm of head. */

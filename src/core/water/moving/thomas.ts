@@ -1,7 +1,7 @@
 /**
  * Solves a tridiagonal system: row i is lower[i] x[i-1] + middle[i] x[i] + upper[i] x[i+1] = right[i]. Answers in `x`;
  * `middle` and `right` are used up.
- * Errors: none; a nought on the diagonal gives what is no number. Source: Thomas 1949.
+ * Errors: none; a zero on the diagonal gives what is no number. Source: Thomas 1949.
  */
 export function thomas(
   { lower, middle, upper }: Record<'lower' | 'middle' | 'upper', Float64Array>,

@@ -5,7 +5,7 @@ import { name, number, text } from './basics'
 
 const ownId = z.string().check(z.maxLength(80), z.regex(/^own:.+/))
 
-/** A material of the grower's own, as told; what is not told is estimated. */
+/** A material of the grower's own, as described; what is left out is estimated. */
 export const ownMaterialSchema = z.object({
   id: ownId,
   name,
