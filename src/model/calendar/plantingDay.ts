@@ -12,9 +12,10 @@ export interface Planted {
   /** Planted on that day, as the grower said. */
   said: boolean
   /**
-   * Told, or by a month chosen; else the day the mix is ready, or the first after it in a month that suits the crop.
+   * As said, or by a month chosen; else the day the mix is ready, or the first after it in a month that suits the crop
+   * at the place: the usual month where no place is known, or where no month suits.
    */
-  from: 'told' | 'month' | 'ready' | 'place' | 'usual'
+  from: 'told' | 'month' | 'ready' | 'place' | 'usual' | 'unsuited'
 }
 
 /**
@@ -49,7 +50,7 @@ export function plantingDay(job: Job, place: Place | undefined, readyOn: string)
   if (!crop || !season) return { day: readyOn, said: false, from: 'ready' }
   const suiting = place ? plantingMonths(crop, season, place) : []
   // Too cold or too hot all year: whoever grows it all the same plants it when others do.
-  const from = suiting.length > 0 ? 'place' : 'usual'
+  const from = suiting.length > 0 ? 'place' : place ? 'unsuited' : 'usual'
   const months = suiting.length > 0 ? suiting : [USUAL_MONTH[(place?.latitude ?? 1) < 0 ? 'south' : 'north']]
   for (let days = 0; days <= 366; days++) {
     const day = addDays(parseISO(readyOn), days)

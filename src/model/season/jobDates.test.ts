@@ -80,7 +80,8 @@ describe('one calendar', () => {
           if (
             dates.planted.from === 'ready' ||
             dates.planted.from === 'place' ||
-            dates.planted.from === 'usual'
+            dates.planted.from === 'usual' ||
+            dates.planted.from === 'unsuited'
           )
             expect(dates.planted.day >= dates.mixOn!).toBe(true)
           // The calendar file has the same days.

@@ -5,6 +5,7 @@ import { evaluateJob } from '@/model/mix/evaluateJob'
 import { quantitiesOf } from '@/model/make/quantities'
 import { daysOf } from './testing/lines'
 import { describe, expect, test } from 'vitest'
+import { plantedText } from '@/text/make/preparing'
 import { CLIMATES } from '@/core/climate/climates'
 import { fillingCards } from '@/model/make/filling'
 import { startingJobBed, startingJob, startingPlace, startingSpec } from '@/model/garden/starting'
@@ -116,11 +117,15 @@ describe('the season of a job', () => {
     })
     expect(on({ cropId: 'pepper_sweet' }, '2026-12-03', cold(55))).toMatchObject({
       day: '2027-05-01',
-      from: 'usual',
+      from: 'unsuited',
     })
+    // The place is known: the page does not ask for it.
+    expect(plantedText(on({ cropId: 'pepper_sweet' }, '2026-12-03', cold(55)))).toBe(
+      'Planted about 1 May 2027: no month here suits it outdoors.',
+    )
     expect(on({ cropId: 'pepper_sweet' }, '2026-12-03', cold(-45))).toMatchObject({
       day: '2027-11-01',
-      from: 'usual',
+      from: 'unsuited',
     })
     expect(on({ cropId: 'bean_bush' }, '2026-01-10', place())).toMatchObject({ from: 'place' })
     const months = outdoorsOf(job({ cropId: 'bean_bush' }), place())!.planting

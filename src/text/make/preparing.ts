@@ -103,6 +103,8 @@ export function plantedText({ day, from }: Planted): string {
       return `Planted about ${dayText(day)}: the first month your place suits the crop.`
     case 'usual':
       return `Planted about ${dayText(day)}: when most crops go out. Say where the garden is for a better guess.`
+    case 'unsuited':
+      return `Planted about ${dayText(day)}: no month here suits it outdoors.`
   }
 }
 
