@@ -1,7 +1,7 @@
-import { addDays, parseISO } from 'date-fns'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { dressingIn } from '@/core/data/dressings'
 import { firstShort } from '@/core/judgement'
+import { daysAfter } from '@/model/calendar/movedDay'
 import type { LiquidFeedLine } from '@/model/garden/schemas'
 import { liquidFeedsIn, type LiquidOffer, type LiquidRequest } from '@/model/mix/liquidOffers'
 import type { LiquidFeedQuestion } from '@/model/mix/question'
@@ -60,7 +60,7 @@ function useFeedLines({ garden, job, tables, evaluation, quantities }: JobInHand
     /** What feeds take in the season, by product, with their price. */
     seasonOf: (feeds: readonly LiquidFeedQuestion[]) =>
       seasonOfFeeds(garden.records, job.value!, feeds, end.value),
-    shortOn: computed(() => (short.value ? isoDay(addDays(parseISO(start.value), short.value.day)) : '')),
+    shortOn: computed(() => (short.value ? daysAfter(start.value, short.value.day) : '')),
     round: computed(() => feedRound(garden.records, today)),
   }
 }

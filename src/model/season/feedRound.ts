@@ -1,8 +1,7 @@
-import { addDays, parseISO } from 'date-fns'
 import { dressingIn } from '@/core/data/dressings'
 import type { Dressing } from '@/core/data'
 import { feedDays } from '@/core/liquid'
-import { isoDay } from '../calendar/isoDay'
+import { daysAfter } from '../calendar/movedDay'
 import { jobsOf, judgedBed, type Garden } from '../garden/garden'
 import { mixNeededFor } from '../garden/mixNeededFor'
 import type { BedSpec, Job, LiquidFeedLine } from '../garden/schemas'
@@ -79,8 +78,7 @@ export function daysOfFeed(
   { fromDay, untilDay }: Pick<LiquidFeedLine, 'fromDay' | 'untilDay'>,
   planted: string,
 ): { from: string; to: string | null } {
-  const on = (day: number) => isoDay(addDays(parseISO(planted), day))
-  return { from: on(fromDay), to: untilDay === null ? null : on(untilDay) }
+  return { from: daysAfter(planted, fromDay), to: untilDay === null ? null : daysAfter(planted, untilDay) }
 }
 
 /** One feed on a round through the garden. */

@@ -26,8 +26,8 @@ export const dayText = (iso: string) =>
 /** The day a moment falls on, as an ISO date in the grower's own time zone. */
 export { isoDay } from '@/model/calendar/isoDay'
 
-/** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
 const day = z.iso.date()
+/** Is it a day of the calendar with a year of four digits, "2026-03-14"? A date field may be half filled. */
 export const isDay = (text: string): boolean => day.safeParse(text).success
 /** What is wrong with a date field, null where nothing is; what was done is "mixed", "planted". */
 export const dayProblem = (text: string, done: string): Sentence | null =>
