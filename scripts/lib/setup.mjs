@@ -16,9 +16,9 @@ export function run(command, args, options = {}) {
 }
 
 /** Runs a program and keeps its words for later. */
-export const hear = (command, args, env = process.env) =>
+export const hear = (command, args) =>
   new Promise((resolve) => {
-    const program = spawn(command, args, { cwd: root, env })
+    const program = spawn(command, args, { cwd: root })
     let said = ''
     for (const stream of [program.stdout, program.stderr]) stream.on('data', (text) => (said += text))
     program.on('error', (e) => resolve({ status: 1, said: String(e) }))

@@ -63,9 +63,7 @@ function move(event: KeyboardEvent, by: 1 | -1) {
           <button type="button" @click="pick(m)">
             <MaterialSwatch :material="m" :size="34" />
             <span class="words">
-              <span
-                >{{ m.name }}<em v-if="taken.has(m.id)"> {{ words.inTheMix }}</em></span
-              >
+              <span>{{ m.name }}<em v-if="taken.has(m.id)"> {{ words.inTheMix }}</em></span>
               <small
                 >{{ FAMILY_NAMES[m.family]
                 }}<template v-if="namesOf(m.id)[0]">: {{ namesOf(m.id)[0] }}</template></small

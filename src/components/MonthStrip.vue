@@ -17,9 +17,7 @@ const { suits, planting } = defineProps<{ suits: readonly MonthSuits[]; planting
         :class="[s, { plant: planting.includes(i + 1) }]"
         :title="`${MONTHS[i]}: ${SUITS_NAMES[s]}${planting.includes(i + 1) ? words.canBePlanted : ''}`"
       >
-        <span aria-hidden="true"
-          ><b>{{ MONTHS[i]!.slice(0, 1) }}</b
-          ><i>{{ SUITS_MARKS[s] }}</i></span
+        <span aria-hidden="true"><b>{{ MONTHS[i]!.slice(0, 1) }}</b><i>{{ SUITS_MARKS[s] }}</i></span
         ><span class="visually-hidden"
           >{{ MONTHS[i] }}: {{ SUITS_NAMES[s] }}{{ planting.includes(i + 1) ? words.canBePlanted : '' }}</span
         >

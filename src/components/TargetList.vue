@@ -46,8 +46,7 @@ const rows = computed(() =>
     <div v-for="row in rows" :key="row.target" class="target">
       <div class="name">
         <span
-          ><strong>{{ row.label }}</strong
-          ><TermHint v-if="TERM[row.target]" :term="TERM[row.target]!"
+          ><strong>{{ row.label }}</strong><TermHint v-if="TERM[row.target]" :term="TERM[row.target]!"
         /></span>
         <small class="soft">{{ row.why }}</small>
         <Button

@@ -31,7 +31,8 @@ export type Unreadable =
   | { code: 'newer-version'; key: string; version: number; known: number }
 
 export type ReadResult =
-  { ok: true; data: AnyData; revision: number; migrated: boolean } | { ok: false; why: Unreadable }
+  | { ok: true; data: AnyData; revision: number; migrated: boolean }
+  | { ok: false; why: Unreadable }
 
 /**
  * Fowler, Noll and Vo's hash 1a of 32 bits, over the code units of a text. Source: draft-eastlake-fnv; the published

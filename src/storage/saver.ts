@@ -21,7 +21,10 @@ class OlderPage extends Error {
  * another tab changed the same record; the grower has to choose, and until then the edit lies set aside.
  */
 export type SaveStatus =
-  { state: 'saved' } | { state: 'saving' } | { state: 'waiting' } | ({ state: 'failing' } & SaveFailure)
+  | { state: 'saved' }
+  | { state: 'saving' }
+  | { state: 'waiting' }
+  | ({ state: 'failing' } & SaveFailure)
 
 /** Another tab wrote the record after we read it. `theirs` is null when they removed it. */
 export interface Conflict {

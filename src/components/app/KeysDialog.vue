@@ -35,10 +35,7 @@ const KEYS: { keys: string[]; does: string }[] = [
       <tbody>
         <tr v-for="row in KEYS" :key="row.does">
           <td>
-            <template v-for="k in row.keys" :key="k"
-              ><kbd>{{ k }}</kbd
-              >&nbsp;</template
-            >
+            <template v-for="k in row.keys" :key="k"><kbd>{{ k }}</kbd>&nbsp;</template>
           </td>
           <td>{{ row.does }}</td>
         </tr>

@@ -10,7 +10,5 @@ const said = computed(() => refusalText(refusal))
 </script>
 
 <template>
-  <AlarmBar>
-    <strong>{{ said.why }}</strong> {{ said.fix }}
-  </AlarmBar>
+  <AlarmBar> <strong>{{ said.why }}</strong> {{ said.fix }} </AlarmBar>
 </template>

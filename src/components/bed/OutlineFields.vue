@@ -123,9 +123,7 @@ const plan = computed(() => {
         />
       </div>
     </div>
-    <p v-if="problem" class="wrong">
-      <strong>{{ problem.why }}</strong> {{ problem.fix }}
-    </p>
+    <p v-if="problem" class="wrong"><strong>{{ problem.why }}</strong> {{ problem.fix }}</p>
   </section>
 </template>
 

@@ -62,9 +62,7 @@ function describe() {
     <ul class="plain list">
       <li v-for="r in rows" :key="r.source.id">
         <button type="button" :disabled="r.trouble !== null" @click="pick(r.source)">
-          <span
-            ><strong>{{ r.name }}</strong> <small>{{ KIND_OF_SOURCE[r.source.kind] }}</small></span
-          >
+          <span><strong>{{ r.name }}</strong> <small>{{ KIND_OF_SOURCE[r.source.kind] }}</small></span>
           <span>{{ r.trouble ?? r.says }}</span>
         </button>
       </li>

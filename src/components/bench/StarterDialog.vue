@@ -31,9 +31,7 @@ function begin(starter: Starter) {
           <p class="parts">
             {{ partsText(s.parts) }}{{ s.pH === null ? '' : `; ${dosesText(starterRecipe(s), units)}` }}
           </p>
-          <p>
-            {{ words.for(s.forWhat, s.goodAt) }} <em>{{ words.givesUp }}</em> {{ s.givesUp }}
-          </p>
+          <p>{{ words.for(s.forWhat, s.goodAt) }} <em>{{ words.givesUp }}</em> {{ s.givesUp }}</p>
         </div>
         <Button
           :label="common.beginWithIt"

@@ -29,16 +29,11 @@ const {
 
 <template>
   <div class="field">
-    <span v-if="term"
-      ><label :for="id">{{ label }}</label
-      ><TermHint :term="term" />
-    </span>
+    <span v-if="term"><label :for="id">{{ label }}</label><TermHint :term="term" /> </span>
     <label v-else :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
     <slot />
     <p v-if="problem || hint || unit" :id="`${id}-said`" class="said" :class="{ wrong: problem }">
-      <template v-if="problem"
-        ><strong>{{ problem.why }}</strong> {{ problem.fix }}</template
-      >
+      <template v-if="problem"><strong>{{ problem.why }}</strong> {{ problem.fix }}</template>
       <template v-else
         >{{ hint }}<span v-if="unit" class="visually-hidden"> {{ words.in(unit) }}</span></template
       >

@@ -28,11 +28,8 @@ const model = defineModel<V>({ required: true })
     :aria-labelledby="labelledBy"
   >
     <template #option="{ option }">
-      <span :aria-hidden="option.name ? true : undefined">{{ option.label }}</span><span
-        v-if="option.name"
-        class="visually-hidden"
-        >{{ option.name }}</span
-      >
+      <span :aria-hidden="option.name ? true : undefined">{{ option.label }}</span
+      ><span v-if="option.name" class="visually-hidden">{{ option.name }}</span>
     </template>
   </SelectButton>
 </template>

@@ -28,9 +28,7 @@ const costText = (cost: number) => (Number.isFinite(cost) ? rateFigure(cost, uni
   <div class="scroll">
     <table class="plain list stacks">
       <caption class="visually-hidden">
-        {{
-          words.recipesFoundBestFirst
-        }}
+        {{ words.recipesFoundBestFirst }}
       </caption>
       <thead>
         <tr>

@@ -15,9 +15,7 @@ const {
 <template>
   <table class="plain">
     <caption v-if="caption" class="visually-hidden">
-      {{
-        caption
-      }}
+      {{ caption }}
     </caption>
     <thead v-if="head.length">
       <tr>

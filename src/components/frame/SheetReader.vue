@@ -64,9 +64,7 @@ function take() {
 <template>
   <DialogFrame v-model:visible="visible" :header="header" width="46rem" writing>
     <p>{{ words.pasteRowsFromASpreadsheet }} <slot /></p>
-    <p class="soft">
-      {{ words.columns }} <code>{{ columns }}</code>. <slot name="columns" />
-    </p>
+    <p class="soft">{{ words.columns }} <code>{{ columns }}</code>. <slot name="columns" /></p>
     <NoteField v-model="text" :label="words.rows" :rows="7" fixed :placeholder="placeholder" />
     <div class="file">
       <FileButton

@@ -26,8 +26,7 @@ const id = useId()
   <li class="tick" :class="{ done }">
     <Checkbox v-model="done" :input-id="id" binary :disabled="disabled" />
     <label :for="id"
-      ><strong>{{ title }}</strong
-      ><span :class="{ 'print-only': brief }">{{ text }}</span></label
+      ><strong>{{ title }}</strong><span :class="{ 'print-only': brief }">{{ text }}</span></label
     >
     <slot />
   </li>

@@ -56,9 +56,7 @@ const FEW_BOXES = 8
         <tbody>
           <tr v-for="row in batch.lines" :key="row.text">
             <td class="measure">{{ row.measure }}</td>
-            <td class="what">
-              <strong>{{ row.name }}</strong><span>{{ row.more }}</span>
-            </td>
+            <td class="what"><strong>{{ row.name }}</strong><span>{{ row.more }}</span></td>
             <td class="glyphs">
               <BucketGlyph
                 v-for="(g, i) in bucketsOf(row.line).glyphs"

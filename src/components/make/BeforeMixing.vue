@@ -22,9 +22,7 @@ const emit = defineEmits<{ read: [ids: string[]] }>()
     <h2 id="before-title" class="visually-hidden">{{ says.beforeYouBegin }}</h2>
     <FoldBox id="before-mixing" :title="says.first" :says="says.wetAndMeasure">
       <ul v-if="soaking.length" class="plain soak">
-        <li v-for="s in soaking" :key="s.id">
-          <strong>{{ s.name }}:</strong> {{ s.words }}
-        </li>
+        <li v-for="s in soaking" :key="s.id"><strong>{{ s.name }}:</strong> {{ s.words }}</li>
       </ul>
       <p>
         {{ says.fillTheBucketLooselyTo(bucket) }}

@@ -47,9 +47,7 @@ const next = computed(() =>
 
 <template>
   <div class="big no-print" :class="{ left }">
-    <h2 id="batch-title" class="where">
-      <span>{{ batch }}</span><small>{{ common.of(at + 1, of) }}</small>
-    </h2>
+    <h2 id="batch-title" class="where"><span>{{ batch }}</span><small>{{ common.of(at + 1, of) }}</small></h2>
     <p class="amount figure">{{ amount }}</p>
     <p class="name">{{ lineName(line) }}</p>
     <p class="soft">{{ beside }}</p>

@@ -65,9 +65,7 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
             <span class="what">
               <MaterialSwatch v-if="'material' in line.what" :material="line.what.material" :size="28" />
               <span v-else class="sign" :class="'mix' in line.what ? 'mix' : 'dose'" aria-hidden="true" />
-              <span
-                >{{ line.name }}<small v-if="line.inside" class="inside">{{ line.inside }}</small></span
-              >
+              <span>{{ line.name }}<small v-if="line.inside" class="inside">{{ line.inside }}</small></span>
             </span>
             <PackStack
               v-if="line.stack && 'material' in line.what"
@@ -81,9 +79,8 @@ const isReady = (mix: InnerMix) => mix.origin.kind === 'ready'
           <td class="num detail" data-label="Measure out">{{ line.measure }}</td>
           <template v-if="'strong' in line.buy">
             <td class="buy">
-              <strong>{{ line.buy.strong }}</strong><small v-for="s in line.buy.small" :key="s">{{
-                s
-              }}</small>
+              <strong>{{ line.buy.strong }}</strong
+              ><small v-for="s in line.buy.small" :key="s">{{ s }}</small>
               <button
                 type="button"
                 class="more"

@@ -11,12 +11,8 @@ const { stages, losses } = defineProps<{
 <template>
   <section class="flow" :aria-label="says.fromTheBucketToThe">
     <template v-for="(stage, i) in stages" :key="stage.words">
-      <div>
-        <strong class="figure">{{ stage.figure }}</strong><span>{{ stage.words }}</span>
-      </div>
-      <div v-if="losses[i]" class="loss">
-        <span aria-hidden="true">→</span><small>{{ losses[i] }}</small>
-      </div>
+      <div><strong class="figure">{{ stage.figure }}</strong><span>{{ stage.words }}</span></div>
+      <div v-if="losses[i]" class="loss"><span aria-hidden="true">→</span><small>{{ losses[i] }}</small></div>
     </template>
   </section>
 </template>

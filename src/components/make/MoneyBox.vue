@@ -73,9 +73,7 @@ const said = computed(() => against && againstBagsText(against, units))
         :says="said?.title"
       >
         <ChoiceField v-model="bag" :label="says.againstBagsOf" :options="bags" />
-        <p v-if="said">
-          <strong>{{ said.title }}.</strong> {{ said.text }}
-        </p>
+        <p v-if="said"><strong>{{ said.title }}.</strong> {{ said.text }}</p>
       </FoldBox>
     </div>
     <p v-if="missing" class="soft">{{ says.noPriceYetFor(missing) }}</p>

@@ -33,9 +33,7 @@ const isTimed = (s: StepRow) => s.prep.phase === 'before' && s.days <= LONGEST_T
     >
       <span class="end">
         <span>{{ s.when }}</span>
-        <small
-          >{{ words.takes(s.takes) }}<template v-if="s.late">{{ words.pastItsDay }}</template></small
-        >
+        <small>{{ words.takes(s.takes) }}<template v-if="s.late">{{ words.pastItsDay }}</template></small>
         <span v-if="!isBrief(s)" class="acts no-print">
           <Button
             v-if="isTimed(s)"

@@ -17,10 +17,7 @@ const emit = defineEmits<{ answer: [id: string, answer: Answer] }>()
     <h3 id="left-title">{{ words.whatIsLeftOnYour }}</h3>
     <ul class="plain">
       <li v-for="r in rows" :key="r.id">
-        <span
-          ><strong>{{ r.name }}</strong
-          ><small>{{ r.text }}</small></span
-        >
+        <span><strong>{{ r.name }}</strong><small>{{ r.text }}</small></span>
         <ChoiceField
           v-if="r.question"
           :label="r.question"

@@ -22,12 +22,8 @@ const { causes } = defineProps<{
         <span aria-hidden="true">−</span> <span class="visually-hidden">{{ words.speaksAgainstIt }}</span>
         {{ e }}
       </p>
-      <p v-if="c.tell">
-        <strong>{{ words.toTell }}</strong> {{ c.tell }}
-      </p>
-      <p>
-        <strong>{{ words.toDo }}</strong> {{ c.todo }}
-      </p>
+      <p v-if="c.tell"><strong>{{ words.toTell }}</strong> {{ c.tell }}</p>
+      <p><strong>{{ words.toDo }}</strong> {{ c.todo }}</p>
     </li>
   </ol>
 </template>

@@ -23,9 +23,7 @@ const count = computed(() => preview.added.length + preview.changed.length)
     <h3>{{ words.whatWouldChange(fileName) }}</h3>
     <p v-if="count === 0">{{ words.nothingAllRecordsAreHere(preview.unchanged) }}</p>
     <ul v-else class="plain">
-      <li v-for="(name, i) in added.slice(0, MOST)" :key="`new ${i}`">
-        <b>{{ words.new }}</b> {{ name }}
-      </li>
+      <li v-for="(name, i) in added.slice(0, MOST)" :key="`new ${i}`"><b>{{ words.new }}</b> {{ name }}</li>
       <li v-if="added.length > MOST">{{ words.andMoreNewOnes(added.length - MOST) }}</li>
       <li v-for="(name, i) in changed.slice(0, MOST)" :key="`replaced ${i}`">
         <b>{{ words.replaced }}</b> {{ name }}

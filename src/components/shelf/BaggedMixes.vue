@@ -31,13 +31,9 @@ const emit = defineEmits<{ describe: [bag?: Bag] }>()
     </p>
     <ul class="plain">
       <li v-for="b in bags" :key="b.bag.id">
-        <span class="name"
-          ><strong>{{ b.name }}</strong
-          ><small>{{ b.says }}</small></span
-        >
+        <span class="name"><strong>{{ b.name }}</strong><small>{{ b.says }}</small></span>
         <span
-          ><small>{{ common.boughtAs }}</small
-          >{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
+          ><small>{{ common.boughtAs }}</small>{{ packText({ kind: 'loose', litres: b.bag.litres }, units)
           }}<template v-if="b.bag.price !== null">, {{ b.bag.price.toFixed(2) }}</template></span
         >
         <Button

@@ -30,13 +30,11 @@ const emit = defineEmits<{ pack: []; describe: [] }>()
       ></span
     >
     <span v-if="told"
-      ><small>{{ common.boughtAs }}</small
-      >{{ weightText(entry.kg, units)
+      ><small>{{ common.boughtAs }}</small>{{ weightText(entry.kg, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span v-if="told"
-      ><small>{{ common.onHand }}</small
-      >{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
+      ><small>{{ common.onHand }}</small>{{ entry.stock > 0 ? weightText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button

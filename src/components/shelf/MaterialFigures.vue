@@ -39,27 +39,21 @@ const sources = computed(() => (material ? materialSources(material) : []))
         </thead>
         <tbody>
           <tr v-for="f in figures" :key="f.label">
-            <th scope="row">
-              {{ f.label }}<br /><small>{{ f.term }}</small>
-            </th>
+            <th scope="row">{{ f.label }}<br /><small>{{ f.term }}</small></th>
             <td class="num">{{ f.best }}</td>
             <td class="num">{{ f.range }}</td>
             <td>{{ f.isMeasured && readings > 0 ? fromReadingsText(readings) : f.sure }}</td>
           </tr>
         </tbody>
       </table>
-      <p>
-        <strong>{{ words.sources }}</strong>{{ words.recalledRatherThanReadAs(material.confidence) }}
-      </p>
+      <p><strong>{{ words.sources }}</strong>{{ words.recalledRatherThanReadAs(material.confidence) }}</p>
       <ul>
         <li v-for="[citation, names] in sources" :key="citation">{{ citation }}: {{ names.join(', ') }}.</li>
       </ul>
       <p v-if="mistakenText(material.id)">
         <strong>{{ words.notSo }}</strong> {{ mistakenText(material.id) }}
       </p>
-      <p v-if="material.hazards">
-        <strong>{{ words.mind }}</strong> {{ material.hazards }}.
-      </p>
+      <p v-if="material.hazards"><strong>{{ words.mind }}</strong> {{ material.hazards }}.</p>
     </template>
   </DialogFrame>
 </template>

@@ -38,21 +38,15 @@ const emit = defineEmits<{ read: []; edit: []; describe: [] }>()
       >{{ percentText(airCapacityAt10Cm(material)) }}</span
     >
     <span class="fact"
-      ><small>{{ words.easyWater }}</small
-      >{{ percentText(easilyAvailableWaterAlone(material)) }}</span
+      ><small>{{ words.easyWater }}</small>{{ percentText(easilyAvailableWaterAlone(material)) }}</span
     >
-    <span class="fact"
-      ><small>{{ common.ph }}</small
-      >{{ pHText(material.properties.pH.value) }}</span
-    >
+    <span class="fact"><small>{{ common.ph }}</small>{{ pHText(material.properties.pH.value) }}</span>
     <span class="fact wide"
-      ><small>{{ common.boughtAs }}</small
-      >{{ packText(entry.pack, units)
+      ><small>{{ common.boughtAs }}</small>{{ packText(entry.pack, units)
       }}<template v-if="entry.price !== null">, {{ entry.price.toFixed(2) }}</template></span
     >
     <span class="fact"
-      ><small>{{ common.onHand }}</small
-      >{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
+      ><small>{{ common.onHand }}</small>{{ entry.stock > 0 ? volumeText(entry.stock, units) : 'none' }}</span
     >
     <span class="actions">
       <Button

@@ -47,9 +47,7 @@ const emit = defineEmits<{ save: []; copy: []; retire: []; close: [] }>()
       <slot />
       <NoteField v-model="draft.note" :label="common.whereItCameFrom" :rows="1" :most="LONGEST_NOTE" />
       <p role="status">
-        <span v-if="trouble" class="said wrong"
-          ><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span
-        >
+        <span v-if="trouble" class="said wrong"><strong>{{ trouble.why }}</strong> {{ trouble.fix }}</span>
         <template v-else>{{ says }}</template>
       </p>
       <template #beside>

@@ -37,10 +37,7 @@ const {
       <span class="soft">{{ about }}</span>
       <span v-if="says" class="says">{{ says }}</span>
     </span>
-    <span class="next"
-      ><small :class="{ late }">{{ next }}</small
-      ><b>{{ station }} →</b></span
-    >
+    <span class="next"><small :class="{ late }">{{ next }}</small><b>{{ station }} →</b></span>
   </RouterLink>
 </template>
 

@@ -13,10 +13,7 @@ const { records, units } = defineProps<{ records: readonly MixRecord[]; units: U
   <ul class="plain">
     <li v-for="r in records" :key="r.id">
       <PlainLine>
-        <span
-          ><strong>{{ r.jobName }}</strong
-          ><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span
-        >
+        <span><strong>{{ r.jobName }}</strong><br /><span class="soft">{{ dayText(r.madeOn) }}</span></span>
         <span class="numbers">
           {{ volumeText(r.blendLitres, units) }}<br />
           <span class="soft">{{

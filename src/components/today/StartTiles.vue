@@ -27,10 +27,7 @@ const emit = defineEmits<{ start: [kind: VesselKind]; batch: [] }>()
         @click="emit('start', kind)"
       >
         <VesselGlyph :kind="kind" />
-        <span
-          ><strong>{{ VESSEL_NAMES[kind].one }}</strong
-          ><small>{{ VESSEL_NAMES[kind].hint }}</small></span
-        >
+        <span><strong>{{ VESSEL_NAMES[kind].one }}</strong><small>{{ VESSEL_NAMES[kind].hint }}</small></span>
       </button>
     </div>
   </section>

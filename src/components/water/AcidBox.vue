@@ -66,9 +66,7 @@ const CAUTIONS = [cautionById('waterAcid')]
   </div>
   <div role="status">
     <ul class="plain amounts">
-      <li v-for="a in amounts" :key="a.name">
-        {{ a.name }}: <strong>{{ a.amount }}</strong>
-      </li>
+      <li v-for="a in amounts" :key="a.name">{{ a.name }}: <strong>{{ a.amount }}</strong></li>
     </ul>
   </div>
   <p>{{ words.acidLeaves(`${numberText(dose.left, 1)} meq/L`) }} {{ acidAdds(acid, alkalinity) }}</p>

@@ -24,9 +24,7 @@ const across = (days: number) => `${Math.min(100, (100 * days) / most.value)}%`
     <QuantityField v-model="away" class="days" :label="words.daysAway" quantity="days" :units="units" />
     <div class="bars">
       <div v-for="r in rows" :key="r.name" class="row-of">
-        <span class="name"
-          >{{ r.name }}<small v-if="r.beware">{{ r.beware }}</small></span
-        >
+        <span class="name">{{ r.name }}<small v-if="r.beware">{{ r.beware }}</small></span>
         <span class="track" aria-hidden="true">
           <i class="bar" :class="{ lasts: lasts(r) }" :style="{ width: across(r.days) }" />
           <i v-if="away > 0" class="mark" :style="{ left: across(away) }" />

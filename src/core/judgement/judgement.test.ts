@@ -62,7 +62,8 @@ function asked(
 const codes = (...args: Parameters<typeof asked>) => asked(...args).map((j) => j.code)
 const find = <C extends JudgementCode>(code: C, ...args: Parameters<typeof asked>) =>
   asked(...args).find((j) => j.code === code) as
-    Extract<ReturnType<typeof asked>[number], { code: C }> | undefined
+    | Extract<ReturnType<typeof asked>[number], { code: C }>
+    | undefined
 
 describe('judgements', () => {
   test('lime and sulfur in one mix undo each other; ammonium feed, which lime has to answer, does not', () => {

@@ -2,7 +2,14 @@ import rows from '../data/rotation.json'
 
 /** What a crop leaves in the ground for the next. */
 export type Leaves =
-  'cleanGround' | 'little' | 'looseGround' | 'lowPotassium' | 'nitrogen' | 'richLeaves' | 'stays' | 'stubble'
+  | 'cleanGround'
+  | 'little'
+  | 'looseGround'
+  | 'lowPotassium'
+  | 'nitrogen'
+  | 'richLeaves'
+  | 'stays'
+  | 'stubble'
 
 /** A crop among those that follow it: its family, and how long that family keeps away. */
 export interface RotationRow {

@@ -2,7 +2,12 @@ import { expect, test } from 'vitest'
 
 /** What a check leans on. A published work may itself be quoted from memory: `source` says so. */
 export type CheckBasis =
-  'published' | 'standard' | 'closed form' | 'reference program' | 'common practice' | 'from memory'
+  | 'published'
+  | 'standard'
+  | 'closed form'
+  | 'reference program'
+  | 'common practice'
+  | 'from memory'
 
 export interface OutsideCheck {
   module:

@@ -76,7 +76,8 @@ export type ShareProblem =
   | { code: 'empty' }
 
 export type ShareOutcome =
-  { ok: true; shared: SharedRecipe; unknown: string[] } | { ok: false; problem: ShareProblem }
+  | { ok: true; shared: SharedRecipe; unknown: string[] }
+  | { ok: false; problem: ShareProblem }
 
 /** As a file people can read. */
 export const shareFile = (shared: SharedRecipe): string => `${JSON.stringify(shared, null, 2)}\n`

@@ -15,7 +15,15 @@ export interface SheetUnit {
   plus?: number
 }
 export type SheetQuantity =
-  'length' | 'volume' | 'weight' | 'load' | 'dose' | 'pack' | 'salts' | 'temperature' | 'rain'
+  | 'length'
+  | 'volume'
+  | 'weight'
+  | 'load'
+  | 'dose'
+  | 'pack'
+  | 'salts'
+  | 'temperature'
+  | 'rain'
 
 const metricPack: SheetUnit = { sign: 'L or kg', per: 1 }
 const usPack: SheetUnit = { sign: 'gal or lb', per: LITRES.usGallon }

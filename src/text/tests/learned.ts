@@ -45,7 +45,8 @@ const withRange = (of: { low: number; value: number; high: number }, { unit, wri
 
 const propertyAt = (row: unknown, path: string): Property | undefined =>
   path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], row) as
-    Property | undefined
+    | Property
+    | undefined
 
 const isMaterial = (row: Material | Dressing): row is Material => 'properties' in row
 /** In ranges of the table, how far a property has moved or narrowed: what is said first. */

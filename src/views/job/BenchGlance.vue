@@ -24,8 +24,7 @@ const glance = computed(() => {
 <template>
   <div class="glance" aria-hidden="true">
     <span v-for="g in glance" :key="g.label" :class="{ off: g.off }"
-      ><small>{{ g.label }}</small
-      ><b class="figure">{{ g.value }}</b></span
+      ><small>{{ g.label }}</small><b class="figure">{{ g.value }}</b></span
     >
   </div>
 </template>

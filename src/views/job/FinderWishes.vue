@@ -121,7 +121,8 @@ const counts = [2, 3, 4, 5].map((value) => ({ value, label: String(value) }))
       {{ words.nothingOnYourShelfHas }}
       <RouterLink :to="{ name: 'shelf', params: { garden: garden.name } }">{{
         words.fillTheShelf
-      }}</RouterLink>.
+      }}</RouterLink
+      >.
     </p>
   </div>
 </template>

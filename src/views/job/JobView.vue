@@ -76,8 +76,8 @@ async function remove() {
           @update:model-value="garden.run({ type: 'job/rename', jobId, name: $event ?? '' })"
         />
         <span class="amount"
-          ><span v-if="at >= 0" class="step">{{ says.step(at + 1, stations.length) }}</span
-          >{{ amount }}{{ archived ? says.putAway : '' }}</span
+          ><span v-if="at >= 0" class="step">{{ says.step(at + 1, stations.length) }}</span>{{ amount
+          }}{{ archived ? says.putAway : '' }}</span
         >
       </div>
       <StationBar :stations="stations" />

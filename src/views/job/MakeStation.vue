@@ -188,9 +188,7 @@ const printPage = () => window.print()
         </div>
         <div v-if="becomes" class="changed">
           <p v-for="line in otherwiseLines" :key="line">{{ line }}</p>
-          <p>
-            <strong>{{ words.allTogether }}</strong> {{ becomes }}
-          </p>
+          <p><strong>{{ words.allTogether }}</strong> {{ becomes }}</p>
         </div>
         <TubChecks
           v-if="!card.mix"

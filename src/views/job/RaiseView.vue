@@ -148,9 +148,7 @@ async function makeJob(stage: RaisingStage, isFirst: boolean) {
       <p class="soft">{{ words.mixSays }}</p>
       <ul class="plain">
         <li v-for="s in stages" :key="s.name" class="stage">
-          <span>
-            <strong>{{ s.name }}</strong>: {{ s.says }}.
-          </span>
+          <span> <strong>{{ s.name }}</strong>: {{ s.says }}. </span>
           <Button
             :label="words.makeJob"
             :aria-label="words.makeJobOf(s.name)"

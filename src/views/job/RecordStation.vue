@@ -111,9 +111,7 @@ const seeRecord = (id: string) =>
   <div v-if="job" class="page narrow">
     <template v-if="record">
       <h2 class="paper-title">{{ words.recorded }}</h2>
-      <p class="big">
-        <strong>{{ record.jobName }}</strong>, {{ recordedText(record, units) }}
-      </p>
+      <p class="big"><strong>{{ record.jobName }}</strong>, {{ recordedText(record, units) }}</p>
       <p>{{ expectedText(record) }}</p>
       <p v-if="record.note" class="note">{{ record.note }}</p>
       <div class="row">

@@ -78,9 +78,8 @@ const trouble = useWateringTrouble(inHand, problem)
       </span>
     </div>
     <p v-if="job.parts.length === 0" class="soft">
-      {{ words.nothingIsInTheMix }} <RouterLink :to="to('mix')">{{ common.putSomethingInIt }}</RouterLink>{{
-        words.thenWaterItHere
-      }}
+      {{ words.nothingIsInTheMix }} <RouterLink :to="to('mix')">{{ common.putSomethingInIt }}</RouterLink
+      >{{ words.thenWaterItHere }}
     </p>
     <ProblemBox v-else-if="trouble" :sentence="trouble" />
     <ProblemBox v-if="failure" :sentence="failureText(failure)">

@@ -111,18 +111,14 @@ const text = computed(() => symptom.value && SYMPTOM_TEXTS[symptom.value.id])
       <p v-else-if="!facts">{{ words.itsMixCannotBeWorked }}</p>
       <template v-else-if="text">
         <CauseList :causes="causes" />
-        <p v-if="text.else">
-          <strong>{{ words.orSomethingElse }}</strong> {{ text.else }}
-        </p>
-        <p>
-          <strong>{{ words.whomToAsk }}</strong> {{ text.ask }}.
-        </p>
+        <p v-if="text.else"><strong>{{ words.orSomethingElse }}</strong> {{ text.else }}</p>
+        <p><strong>{{ words.whomToAsk }}</strong> {{ text.ask }}.</p>
         <p class="soft">
           {{ words.anOrderOfLikelihoodFrom }}
           <RouterLink
             :to="{ name: 'tests', params: { garden: garden.name }, query: { of: `job ${jobId}` } }"
-            >{{ words.tests }}</RouterLink>{{ words.and }}
-          <RouterLink :to="to('log')">{{ words.noteWhatYouSee }}</RouterLink>.
+            >{{ words.tests }}</RouterLink
+          >{{ words.and }} <RouterLink :to="to('log')">{{ words.noteWhatYouSee }}</RouterLink>.
         </p>
       </template>
     </section>

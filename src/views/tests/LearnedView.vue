@@ -40,7 +40,8 @@ const readings = computed(() => {
       {{ words.noReadingYetThatSpeaks }}
       <RouterLink :to="{ name: 'tests', params: { garden: garden.name } }">{{
         words.beginWithATest
-      }}</RouterLink>{{ words.phOfAMixThat }}
+      }}</RouterLink
+      >{{ words.phOfAMixThat }}
     </p>
     <template v-else>
       <p role="status">{{ working ? common.workingOutWhatYourReadings : waitingText(fresh.length) }}</p>
