@@ -1,6 +1,7 @@
 import type { Centimetres, SquareCentimetres } from '../units'
 import { areaAt, bodyWidths } from './areaAt'
 import { bodyRow } from './bodies'
+import { overHeight } from './overHeight'
 import { bodyOf, rimHeight, shapeHeight, type Shape } from './shape'
 
 /**
@@ -50,9 +51,9 @@ export function perimeterAt(shape: Shape, z: Centimetres): Centimetres {
 }
 
 /**
- * Inside of the wall wetted by mix up to a height, cm2: what can evaporate through cloth or clay. Sixty-four-slice
- * midpoint sum; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder gives its
- * curved wall and two ends in closed form.
+ * Inside of the wall wetted by mix up to a height, cm2: what can evaporate through cloth or clay. The way round summed
+ * over the height; slopes of tapered sides are neglected (under 2 % for usual tapers). A lying half-cylinder gives
+ * its curved wall and two ends in closed form.
  * Source: plane geometry.
  * Height in cm, from 0 to that of the shape; above it the answer stays.
  *
@@ -64,10 +65,7 @@ export function wallArea(shape: Shape, to: Centimetres): SquareCentimetres {
   const closed = bodyRow(body).wall
   const top = Math.min(to, rimHeight(shape))
   if (closed) return closed(body, top)
-  const slices = 64
-  let sum = 0
-  for (let i = 0; i < slices; i++) sum += perimeterAt(body, ((i + 0.5) / slices) * top)
-  return (sum * top) / slices
+  return overHeight((z) => perimeterAt(body, z), top)
 }
 
 /**

@@ -1,14 +1,8 @@
 import { CM3_PER_LITRE, type Centimetres, type Litres } from '../units'
 import { areaAt } from './areaAt'
 import { bodyRow } from './bodies'
+import { overHeight } from './overHeight'
 import { rimHeight, shapeHeight, type Shape } from './shape'
-
-// Three-point Gauss-Legendre: exact for polynomials to the fifth degree.
-const GAUSS: readonly (readonly [number, number])[] = [
-  [-Math.sqrt(3 / 5), 5 / 9],
-  [0, 8 / 9],
-  [Math.sqrt(3 / 5), 5 / 9],
-]
 
 /**
  * Volume between the base and a height, the integral of `areaAt`.
@@ -17,7 +11,7 @@ const GAUSS: readonly (readonly [number, number])[] = [
  * Every straight or bulging side gives an area of at most the fourth degree in height, for which the
  * three-point rule is exact (for tapered boxes it equals the prismatoid rule); a shape of another kind brings a
  * closed form, as the lying half-cylinder does: V = L (R^2 acos((R - z)/R) - (R - z) sqrt(2 R z - z^2)).
- * Source: plane geometry; Abramowitz & Stegun 1964, 25.4.30 for the rule.
+ * Source: plane geometry; the rule as in `overHeight`.
  *
  * @example
  * volumeBelow({ kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 }, 29) // 34.32
@@ -33,8 +27,7 @@ export function volumeBelow(shape: Shape, z: Centimetres): Litres {
   }
   const closed = bodyRow(shape).volume
   if (closed) return closed(shape, top)
-  const half = top / 2
-  return GAUSS.reduce((sum, [x, w]) => sum + w * areaAt(shape, half + half * x), 0) * (half / CM3_PER_LITRE)
+  return overHeight((at) => areaAt(shape, at), top) / CM3_PER_LITRE
 }
 
 /**
