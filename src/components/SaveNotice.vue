@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** How saving stands, in a word. */
+/** How saving goes, in a word. */
 import { saveNotice as says } from '@/text/components/app'
 import { computed } from 'vue'
 import type { SaveStatus } from '@/storage/saver'

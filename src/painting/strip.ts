@@ -37,7 +37,7 @@ const WET_FOOT = 0.03
 
 /**
  * Air at three depths of the mix, in words, at the height it belongs to. The foot is that of the mix, cm above the
- * base: on layers the wet zone stands there, not at the base.
+ * base: on layers the wet zone is there, not at the base.
  */
 export function marksOf(layout: SectionLayout, { slices }: ContainerProfile, floor = 0) {
   if (slices.length === 0) return []

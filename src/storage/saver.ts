@@ -17,7 +17,7 @@ class OlderPage extends Error {
 }
 
 /**
- * How saving stands. `failing` keeps the work in memory, goes on trying, and stands until a write succeeds. `waiting`:
+ * How saving goes. `failing` keeps the work in memory, goes on trying, and stays until a write succeeds. `waiting`:
  * another tab changed the same record; the grower has to choose, and until then the edit lies set aside.
  */
 export type SaveStatus =

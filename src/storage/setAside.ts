@@ -58,7 +58,7 @@ export function listSetAside(entries: readonly (readonly [string, unknown])[]): 
     .sort((a, b) => b.at.localeCompare(a.at))
 }
 
-/** Puts an entry back under its own key if it can be read now and nothing stands there. */
+/** Puts an entry back under its own key if it can be read now and nothing is there. */
 export async function putBack(port: StoragePort, item: SetAside): Promise<boolean> {
   if (!readEnvelope(item.key, item.raw).ok) return false
   if ((await port.get(item.key)) !== null) return false

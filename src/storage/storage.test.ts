@@ -371,7 +371,7 @@ describe('opening a garden', () => {
     expect(opened.records.get(KEY)).toEqual(job)
     expect(opened.setAside).toEqual([])
   })
-  test('putting back never covers a record that stands', async () => {
+  test('putting back never covers a record that is there', async () => {
     const port = memoryPort({ [KEY]: stored() })
     const item = await putAside(port, {
       key: KEY,
@@ -879,7 +879,7 @@ describe('a garden in a file', () => {
     expect(p.unreadable.map((u) => u.code)).toEqual(['newer-version', 'broken'])
     expect(p.added).toHaveLength(1)
   })
-  test('a key that stands twice is named, and the last is taken; the same twice is nothing', () => {
+  test('a key that occurs twice is named, and the last is taken; the same twice is nothing', () => {
     const json = JSON.parse(file)
     const again = structuredClone(json.records.find((r: { key: string }) => r.key === KEY))
     json.records.push(again)

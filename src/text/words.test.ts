@@ -54,7 +54,7 @@ test('no sentence of the interface has a word that has a plainer one', () => {
   )
   expect(found).toEqual([])
 })
-test('each banned word is found where it stands', () => {
+test('each banned word is found wherever it is', () => {
   // The list would be worth nothing if no pattern of it could match.
   expect(sentencesOf("const a = 'every band met'\n// 'foretold'\n/* 'below nothing' */")).toEqual([
     "'every band met'",

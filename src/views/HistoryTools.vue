@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Undo, redo and how saving stands: apart from the page's frame, for they change with every press. */
+/** Undo, redo and how saving goes: apart from the page's frame, for they change with every press. */
 import { historyTools as words } from '@/text/views/historyTools'
 import { computed, shallowRef, watch } from 'vue'
 import SaveNotice from '@/components/SaveNotice.vue'

@@ -191,7 +191,7 @@ function startAgain(id: string) {
         />
       </section>
     </div>
-    <!-- For who comes back, what is due stands first. -->
+    <!-- For who comes back, what is due comes first. -->
     <StartTiles
       v-if="open.length > 0"
       class="later"

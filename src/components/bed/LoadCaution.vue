@@ -5,7 +5,7 @@ import CautionList from '../CautionList.vue'
 
 const { heading, lines } = defineProps<{
   heading: string
-  /** Empty where nothing can be computed yet: then only the caution stands. */
+  /** Empty where nothing can be computed yet: then only the caution is shown. */
   lines: readonly string[]
 }>()
 </script>

@@ -21,7 +21,7 @@ const {
   /** Litres to the mark of the grower's bucket. */
   bucket: number
   units: UnitSystem
-  /** What stands below each, by its id; its count and name where none is given. */
+  /** What is below each, by its id; its count and name where none is given. */
   captions?: ReadonlyMap<string, string> | null
 }>()
 const emit = defineEmits<{ choose: [bedId: string] }>()

@@ -19,7 +19,7 @@ import { useReplaceRecipe } from './useReplaceRecipe'
 /** A job on its bench, with all that the pieces of the bench share. */
 export interface BenchContext extends JobInHand<ReturnType<typeof useGarden>>, Bench {
   answer: ComputedRef<Evaluation | null>
-  /** The answer a frame later, for what stands below the figures under the hand. */
+  /** The answer a frame later, for what is below the figures under the hand. */
   delayedAnswer: Readonly<ShallowRef<Evaluation | null>>
   likely: LikelyRanges
   replaceRecipe: ReturnType<typeof useReplaceRecipe>
@@ -60,6 +60,6 @@ export function provideBench(jobId: MaybeRefOrGetter<string>): BenchContext {
 /** The bench this piece stands on. Throws outside of one. */
 export function useBenchContext(): BenchContext {
   const bench = inject(BENCH)
-  if (!bench) throw new Error('A piece of the bench stands outside of a bench')
+  if (!bench) throw new Error('A piece of the bench is used outside a bench')
   return bench
 }

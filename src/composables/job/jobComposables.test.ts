@@ -446,7 +446,7 @@ test('a part of the app that is gone is known by what browsers say of it, and no
   }
 })
 
-test('one card at a time, from where the work stands', async () => {
+test('one card at a time, from where the work has got to', async () => {
   const cards = ref([{ done: true }, { done: false }, { done: false }])
   const { chosen, card, allDone } = scope.run(() => useFirstOpen(cards, (c) => c.done))!
   expect([chosen.value, card.value, allDone.value]).toEqual([1, { done: false }, false])

@@ -1,6 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue'
 
-/** One of a list of cards at a time: it begins where the work stands, and moves on only by the grower's own hand. */
+/** One of a list of cards at a time: it begins where the work is, and moves on only by the grower’s own hand. */
 export function useFirstOpen<T>(cards: Ref<readonly T[]>, isDone: (card: T) => boolean) {
   const chosen = ref(0)
   watch(

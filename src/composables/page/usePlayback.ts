@@ -15,7 +15,7 @@ const READING = 200
 /** Plays a run of so many hours: now, a pace, pictures to step between. `times` are those of the pictures kept. */
 export function usePlayback(hours: MaybeRefOrGetter<number>, times: MaybeRefOrGetter<ArrayLike<number>>) {
   const now = shallowRef(0)
-  /** Where it stands for those who read: not every frame. */
+  /** Where it is for those who read: not every frame. */
   const said = shallowRef(0)
   const pace = ref<number>(PACES[1].value)
   let told = 0

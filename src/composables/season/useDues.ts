@@ -9,8 +9,8 @@ import { isoDay } from '@/text/base/dates'
 export type NamedNext = NextUp & { title: string }
 
 /**
- * What each job with a date asks for next, by its id. The work is fetched and done after the page stands, in short
- * stretches; the answer comes whole. Until then, and while it is done anew, the last answer stands.
+ * What each job with a date asks for next, by its id. The work is fetched and done after the page is drawn, in short
+ * stretches; the answer comes whole. Until then, and while it is done anew, the last answer stays.
  */
 export function useDues(
   garden: MaybeRefOrGetter<Garden>,

@@ -180,6 +180,17 @@ describe('packs at least cost', () => {
       expect(both.purchases[1]!.counts).toEqual([0, 1])
       expect(both.cost).toBe(10 * 5 + 40 + 5)
     })
+    test('a lorry without a price is not free: another is called that has one', () => {
+      const unpriced: PackOffer = { ...offer(100, 5, 40), price: null, supplier: 'farm' }
+      const yard: PackOffer = { ...offer(100, 5, 40), supplier: 'yard' }
+      const order = cheapestOrder([{ need: 100, stock: 0, offers: [unpriced, yard] }])
+      expect(order.purchases[0]!.counts).toEqual([0, 1])
+      expect(order.cost).toBe(45)
+      // Where none has a price the thing is ordered all the same, and no cost is claimed.
+      const alone = cheapestOrder([{ need: 100, stock: 0, offers: [unpriced] }])
+      expect(alone.purchases[0]!.counts).toEqual([1])
+      expect(alone.cost).toBeNull()
+    })
     test('what is on the shelf needs nobody to come', () => {
       const yard: PackOffer = { ...offer(100, 5, 40), supplier: 'yard' }
       expect(cheapestOrder([{ need: 100, stock: 120, offers: [yard] }])).toMatchObject({ cost: 0 })

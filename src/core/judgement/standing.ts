@@ -6,7 +6,7 @@ import type { Judgement } from './judgement'
 import { JUDGEMENT_LIMITS, STEPS } from './limits'
 import { verdictsOf, type Verdict, type Verdicts } from './verdicts'
 
-/** How a mix stands to everything the bench holds it to. */
+/** How a mix compares with everything the bench asks of it. */
 export interface Standing {
   /** Figures outside what is wanted, each in steps a grower would notice. */
   misses: Partial<Record<keyof Verdicts, number>>
@@ -46,7 +46,7 @@ function stepsOutside(e: Evaluation, bands: Bands): Record<keyof Verdicts, numbe
 }
 
 /**
- * How a mix stands: which figures lie outside what is wanted and by how much, what is warned of, and both in one
+ * How a mix compares: which figures lie outside what is wanted and by how much, what is warned of, and both in one
  * number for telling two mixes apart. `answered` are keys of warnings the grower has answered.
  * Errors: none. Source: verdicts as `verdictsOf`; steps as `STEPS`.
  */

@@ -5,7 +5,7 @@ import { waterJudged, type Bands } from '../targets'
 import type { Days } from '../units'
 import { JUDGEMENT_LIMITS } from './limits'
 
-/** How a figure stands to what is wanted; `plain` where nothing is. */
+/** How a figure compares with what is wanted; `plain` where nothing is. */
 export type Verdict = 'plain' | 'low' | 'good' | 'high'
 
 /**

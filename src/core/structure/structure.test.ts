@@ -144,6 +144,11 @@ describe('what does not rot', () => {
       expect(Math.abs(value / expected - 1)).toBeLessThan(0.05)
     near(figure('compressibility').value, mean('compressibility'))
     near(figure('looseEnvelopeFraction').value, mean('looseEnvelopeFraction') / (1 - lost))
+    // What a kilogram holds goes by weight, not by volume.
+    const weight = (id: string, parts: number) => parts * of(id).dryBulkDensity.value
+    const held = (id: string) => of(id).potassium?.value ?? 0
+    const [v, p] = [weight('vermiculite_medium', 3), weight('perlite_coarse', 1)]
+    near(figure('potassium').value, (v * held('vermiculite_medium') + p * held('perlite_coarse')) / (v + p))
     // What was read is known to 0.2 of pH, what a course ends at in salts to two fifths.
     expect(figure('pH')).toMatchObject({ low: 6.3, value: 6.5, high: 6.7 })
     expect(figure('electricalConductivity').low).toBeCloseTo(0.6, 12)

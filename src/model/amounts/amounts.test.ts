@@ -450,6 +450,16 @@ describe('a dose by label', () => {
     expect(dose.value.gramsPerLitre).toBeCloseTo((3 * 4) / 15, 9)
     expect(dose.value.changes.phosphate).toBeCloseTo(0, 9)
   })
+  test('spoons of a recipe’s feed weigh what feeds like it weigh: meals are light, salts heavy', () => {
+    const spoons: Amount = { value: 30, manner: { unit: 'mL', base: 'bucket', of: 1 } }
+    const ofLabel = (text: string) => {
+      const dose = labelDose({ label: label(text), amount: spoons }, feed(10, 10, 10), 'nitrogen', setting)
+      return dose.ok ? dose.value.gramsPerLitre : NaN
+    }
+    // 3 mL a litre; at 25 % in all it still is a meal of 0.7 g/mL, above it a salt of 1 g/mL.
+    expect(ofLabel('5-10-10')).toBeCloseTo(3 * 0.7 * (5 / 10), 9)
+    expect(ofLabel('5-11-10')).toBeCloseTo(3 * 1 * (5 / 10), 9)
+  })
   test('blood meal for a balanced feed brings no potash, and what the recipe has not is reported', () => {
     const dose = labelDose({ label: label('5-5-5'), amount }, feed(13, 1, 0), 'nitrogen', setting)
     if (!dose.ok) throw new Error(dose.problem.code)

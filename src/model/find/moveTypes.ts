@@ -77,7 +77,7 @@ export interface BenchMove {
 }
 
 export interface NextMoves {
-  /** How the mix stands as it is. */
+  /** How the mix compares as it is. */
   standing: Standing
   /** Things said that are no warnings. */
   notes: number

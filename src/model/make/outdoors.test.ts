@@ -381,6 +381,12 @@ describe('buying', () => {
       expect(l.purchase.litres).toBe(40 * Math.ceil(Math.max(0, need - stock) / 40))
     }
   })
+  test('what everyone cleans loses its share unasked, and none where the step is left out', () => {
+    // An old mix is sieved as a rule: 15 % stay in the sieve (preparation.json).
+    expect(lostOnPreparing(job()).get('potting_mix_recycled')).toBeCloseTo(0.15, 9)
+    const left = { ...job(), readyLeft: [readyId('old_mix_refresh', 'potting_mix_recycled')] }
+    expect(lostOnPreparing(left).has('potting_mix_recycled')).toBe(false)
+  })
   test('2026-11-29: what is screened twice loses a share of what the first left, not the sum', () => {
     const twice = {
       ...job(),

@@ -111,7 +111,7 @@ function fromVersion2(json: unknown): unknown {
 /** What every later version makes of a file. */
 const STEPS: Readonly<Record<number, (json: unknown) => unknown>> = { 1: fromVersion1, 2: fromVersion2 }
 
-/** Checks a recipe that comes from outside. Materials the tables do not know are named; the rest stands. */
+/** Checks a recipe that comes from outside. Materials the tables do not know are named; the rest is kept. */
 export function readShared(text: string): ShareOutcome {
   let json: unknown
   try {

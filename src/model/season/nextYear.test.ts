@@ -163,7 +163,8 @@ describe('next year', () => {
         ],
       },
     })
-    const [a, b, c] = [of(1, 4), of(2, 1), of(1, 1)]
+    // A half of many parts: what counts is the share, not the parts.
+    const [a, b, c] = [of(2, 8), of(2, 1), of(4, 4)]
     const none = { candidate: { parts: [{ id: 'x', parts: 1 }] } }
     expect(freshest([a!, none, b!, c!], 'o')).toEqual([b, c, a, none])
   })

@@ -170,7 +170,7 @@ function safeHarvest(
   return isManured && harvest.on < safe ? { safeFrom: safe } : {}
 }
 
-/** What stands where from which day on. */
+/** What grows where from which day on. */
 interface Grown {
   start: Date
   crop: Crop | undefined

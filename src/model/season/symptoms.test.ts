@@ -345,7 +345,7 @@ describe('something looks wrong', () => {
     const order = rankCauses(symptom, factsOf(trial)).map((c) => c.cause)
     return { ...trial, order, rank: order.indexOf(trial.right) + 1 }
   })
-  test.each(ranks)('$symptom of $why: $right stands first or second', ({ order, rank, right }) => {
+  test.each(ranks)('$symptom of $why: $right comes first or second', ({ order, rank, right }) => {
     expect(order).toContain(right)
     // Those that miss are named below.
     expect(rank).toBeGreaterThan(0)

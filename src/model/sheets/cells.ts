@@ -45,7 +45,7 @@ export function cellReader(cells: Record<string, string>, units: Settings['units
         ? parsed
         : inUnit(parsed, unitOf(sheet, column) ?? USUAL_UNITS[units][quantity])
     },
-    /** A length that stands among words in a cell of this column; null where it is no number. */
+    /** A length among words in a cell of this column; null where it is no number. */
     lengthIn(column: string, inCell: string): number | null {
       const parsed = numberOf(sheet, inCell)
       return typeof parsed === 'number'

@@ -401,7 +401,7 @@ export function dataPackageFiles(garden: Garden, at: string): Map<string, string
     profile: 'tabular-data-package',
     name: 'open-bed-garden',
     title: 'Beds, mixes, readings and harvests of a garden',
-    description: 'Metric units, whatever the grower reads: the unit stands with each column.',
+    description: 'Metric units, whatever the grower reads: the unit is given with each column.',
     created: at,
     resources: tables.map(({ name, title, fields, primaryKey, foreignKeys }) => ({
       profile: 'tabular-data-resource',

@@ -15,7 +15,7 @@ const materialNamed = (word: string): string | undefined =>
     MATERIALS.find((m) => squeeze(m.name) === squeeze(word) || squeeze(m.id) === squeeze(word))
   )?.id
 
-/** What stands before the last word, and that word. */
+/** What comes before the last word, and that word. */
 const split = (text: string): [word: string, size: string] => {
   const [, word = '', size = ''] = /^\s*(.*?)(?:\s+(\S+))?\s*$/.exec(text) ?? []
   return [word, size]

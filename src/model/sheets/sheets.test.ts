@@ -404,7 +404,7 @@ describe('what goes out comes in the same', () => {
           at: fc.nat(6),
         }),
         ({ values, separator, comma, pad, others, at: place }) => {
-          // The value stands anywhere among some other columns, and the line is as long as the heading or ends early.
+          // The value is anywhere among some other columns, and the line is as long as the heading or ends early.
           const behind = others.slice(place % (others.length + 1))
           const before = others.slice(0, others.length - behind.length)
           const columns = ['date', 'what', ...before, 'value', ...behind]

@@ -39,7 +39,7 @@ const SOME_CROWN = { height: 80, area: 2500 } as const
 const BUCKETS = { all: 2.95, most: 2.6 } as const
 /** Share of the way of pH made in a week: nearly all, or a good part. */
 const LIMED = { nearlyAll: 0.85, some: 0.25 } as const
-/** How much more wind a watered pot stands: much, or a little. */
+/** How much more wind a watered pot withstands: much, or a little. */
 const STEADIER = { much: 0.25, little: 0.05 } as const
 const SAME = { air: 0.01, share: 0.03 } as const
 

@@ -29,7 +29,7 @@ export interface WeekCourse {
   suits: { low: number; high: number } | null
 }
 
-/** What stands behind "Why?": a paragraph, a table, or a picture with its sentence. */
+/** What is behind "Why?": a paragraph, a table, or a picture with its sentence. */
 export type Why =
   | string
   | { head: string[]; rows: string[][] }

@@ -12,7 +12,7 @@ import { correctionText } from '../tests/testFollows'
 import { percentText, pHText, type UnitSystem, doseWeightText, intervalText, volumeText } from '../base/units'
 import type { Crop } from '@/core/data'
 
-/** What a crop likes, or what stands where none is chosen. */
+/** What a crop likes, or what is usual where none is chosen. */
 export const cropLikesText = (crop: Crop | undefined): string =>
   crop
     ? `Likes ${percentText(crop.airFilledPorosity.low)} to ${percentText(crop.airFilledPorosity.high)} air after draining, pH ${pHText(crop.pH.low)} to ${pHText(crop.pH.high)}, moisture: ${crop.moisture}.`

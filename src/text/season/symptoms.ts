@@ -417,7 +417,7 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
   },
   heatBeyondRoots: {
     name: 'More heat than roots can cool',
-    tell: 'It stands again in the evening.',
+    tell: 'It stands up again in the evening.',
     do: 'Shade pot and plant in the afternoon.',
   },
   potTooSmall: {
@@ -635,5 +635,5 @@ export const CAUSE_TEXTS: Record<CauseId, CauseText> = {
     do: 'Move it away, or shade.',
   },
   dry: { name: 'It went dry', tell: 'Weigh it.', do: WATER_EVENLY },
-  noonFlag: { name: 'Noon flagging', tell: 'It stands again by evening.', do: 'Nothing.' },
+  noonFlag: { name: 'Noon flagging', tell: 'It stands up again by evening.', do: 'Nothing.' },
 }

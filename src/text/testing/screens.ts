@@ -45,7 +45,7 @@ export interface Screens {
   work: Work | null
   /** The harvest falls into months too cold for the crop to grow, or all of them do. */
   coldHarvest: boolean
-  /** Every sentence, with where it stands. */
+  /** Every sentence, with where it is. */
   said: { where: string; text: string }[]
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The least work that keeps the crop in its container from thirst: how often, how much, how long it stands alone. */
+/** The least work that keeps the crop in its container from thirst: how often, how much, how long it can be left. */
 import { common } from '@/text/base/common'
 import { planView as words } from '@/text/views/planView'
 import { computed } from 'vue'

@@ -65,7 +65,7 @@ const causes = computed(() =>
       })
     : [],
 )
-/** On a phone the answer stands below a long list: it comes into sight with the choice. */
+/** On a phone the answer is below a long list: it comes into sight with the choice. */
 const answer = useTemplateRef<HTMLElement>('answer')
 watch(seen, async () => {
   await nextTick()
