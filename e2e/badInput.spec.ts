@@ -164,7 +164,7 @@ const plant = (page: Page, garden: string, key: string, value: unknown) =>
     [garden, key, value] as const,
   )
 
-test('stored records that cannot be read are set aside, told, and offered for download', async ({ page }) => {
+test('stored records that cannot be read are set aside, named, and offered for download', async ({ page }) => {
   await openGarden(page, '/my')
   await plant(page, 'my', 'job/broken', {
     kind: 'job',
@@ -182,7 +182,7 @@ test('stored records that cannot be read are set aside, told, and offered for do
   })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
-  await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel')
+  await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel: there is no record.')
   await expect(aside).toContainText(
     '“job/future” was made by a newer Open Bed (version 999; this one reads up to 16)',
   )

@@ -9,6 +9,7 @@ import {
   type AnyData,
   type Kind,
 } from '@/model/garden/schemas'
+import { misfitOf, tellingIssue, type Misfit } from '@/model/garden/schemas/misfit'
 import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
@@ -24,10 +25,16 @@ export const envelopeSchema = z.object({
 })
 export type Envelope = z.infer<typeof envelopeSchema>
 
+/** What else can be wrong with a stored value: its name, its kind, or what went wrong in reading it. */
+export type Odd =
+  | { code: 'other-name'; name: string }
+  | { code: 'other-kind'; kind: Kind; key: Kind }
+  | { code: 'fault'; words: string }
+
 /** Why a record could not be read: plain data, worded in src/text. */
 export type Unreadable =
   | { code: 'not-ours'; key: string }
-  | { code: 'broken'; key: string; where: string; message: string }
+  | { code: 'broken'; key: string; where: string; misfit: Misfit | Odd }
   | { code: 'newer-version'; key: string; version: number; known: number }
 
 export type ReadResult =
@@ -45,11 +52,11 @@ export function fnv1a(text: string): number {
 }
 const checksumOf = (data: unknown) => fnv1a(JSON.stringify(data) ?? '')
 
-const firstIssue = (error: z.core.$ZodError, prefix = '') => {
-  const issue = error.issues[0]!
+const misfitIn = (error: z.core.$ZodError, prefix = '') => {
+  const { path, issue } = tellingIssue(error.issues)
   return {
-    where: [prefix, ...issue.path.map(String)].filter(Boolean).join('.') || 'the record itself',
-    message: issue.message,
+    where: [prefix, ...path.map(String)].filter(Boolean).join('.') || 'the record itself',
+    misfit: misfitOf(issue),
   }
 }
 
@@ -71,12 +78,17 @@ export function readEnvelope(key: string, raw: unknown, reading: Reading = {}): 
   if (isOwn && isSealed(raw, kind, idOfKey(key), versions[kind]))
     return { ok: true, data: raw.data, revision: raw.revision, migrated: false }
   const envelope = envelopeSchema.safeParse(raw)
-  if (!envelope.success) return { ok: false, why: { code: 'broken', key, ...firstIssue(envelope.error) } }
+  if (!envelope.success) return { ok: false, why: { code: 'broken', key, ...misfitIn(envelope.error) } }
   const { schemaVersion, revision } = envelope.data
   if (envelope.data.kind !== kind)
     return {
       ok: false,
-      why: { code: 'broken', key, where: 'kind', message: `${envelope.data.kind} under a ${kind} key` },
+      why: {
+        code: 'broken',
+        key,
+        where: 'kind',
+        misfit: { code: 'other-kind', kind: envelope.data.kind, key: kind },
+      },
     }
   const known = versions[kind]
   if (schemaVersion > known)
@@ -89,17 +101,22 @@ export function readEnvelope(key: string, raw: unknown, reading: Reading = {}): 
       data = step(data)
     } catch (error) {
       if (error instanceof z.core.$ZodError)
-        return { ok: false, why: { code: 'broken', key, ...firstIssue(error, `version ${version}`) } }
-      const message = error instanceof Error ? error.message : String(error)
-      return { ok: false, why: { code: 'broken', key, where: `version ${version}`, message } }
+        return { ok: false, why: { code: 'broken', key, ...misfitIn(error, `version ${version}`) } }
+      const misfit: Odd = { code: 'fault', words: error instanceof Error ? error.message : String(error) }
+      return { ok: false, why: { code: 'broken', key, where: `version ${version}`, misfit } }
     }
   }
   const parsed = SCHEMAS[kind].safeParse(data)
-  if (!parsed.success) return { ok: false, why: { code: 'broken', key, ...firstIssue(parsed.error, 'data') } }
+  if (!parsed.success) return { ok: false, why: { code: 'broken', key, ...misfitIn(parsed.error, 'data') } }
   if (idOf(parsed.data) !== idOfKey(key))
     return {
       ok: false,
-      why: { code: 'broken', key, where: 'data.id', message: `it calls itself “${idOf(parsed.data)}”` },
+      why: {
+        code: 'broken',
+        key,
+        where: 'data.id',
+        misfit: { code: 'other-name', name: String(idOf(parsed.data)) },
+      },
     }
   return { ok: true, data: parsed.data, revision, migrated: schemaVersion < known }
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod/mini'
+import { misfitOf } from '@/model/garden/schemas/misfit'
 import { readEnvelope, type Unreadable } from './envelope'
 import type { StoragePort } from './port'
 
@@ -39,6 +40,13 @@ export async function putAside(
   return { id, ...item }
 }
 
+/** Why it was put aside; versions before this one kept the words themselves. */
+function whyOf(why: z.infer<typeof setAsideSchema>['why']): SetAside['why'] {
+  const { message, ...rest } = why
+  const misfit = { code: 'fault', words: String(message) }
+  return (message === undefined ? why : { ...rest, misfit }) as unknown as SetAside['why']
+}
+
 /** What was put aside among all that is stored; an entry that is itself broken is still listed, whole. */
 export function listSetAside(entries: readonly (readonly [string, unknown])[]): SetAside[] {
   return entries
@@ -46,12 +54,17 @@ export function listSetAside(entries: readonly (readonly [string, unknown])[]): 
     .map(([id, raw]): SetAside => {
       const parsed = setAsideSchema.safeParse(raw)
       return parsed.success
-        ? { id, ...parsed.data, why: parsed.data.why as SetAside['why'] }
+        ? { id, ...parsed.data, why: whyOf(parsed.data.why) }
         : {
             id,
             key: id,
             at: '',
-            why: { code: 'broken', key: id, where: 'set-aside entry', message: 'unreadable' },
+            why: {
+              code: 'broken',
+              key: id,
+              where: 'set-aside entry',
+              misfit: misfitOf(parsed.error.issues[0]!),
+            },
             raw,
           }
     })

@@ -31,6 +31,7 @@ import placeV1 from './migrations/place.v1.json'
 import placeV2 from './migrations/place.v2.json'
 import recordV1 from './migrations/record.v1.json'
 import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
+import { unreadableText } from '@/text/base/problems.en'
 import { STEPS, withAdded } from './migrations'
 import { openGarden } from './openGarden'
 import type { Part } from './port'
@@ -97,29 +98,51 @@ describe('reading a record', () => {
   test('gives back what was written', () => {
     expect(readEnvelope(KEY, stored())).toEqual({ ok: true, data: job, revision: 1, migrated: false })
   })
-  const broken: [string, unknown, string][] = [
-    ['nothing', null, 'broken'],
-    ['a text', 'job', 'broken'],
-    ['a record under the key of another', stored({ ...job, id: 'k' }), 'broken'],
-    ['an envelope without data', { ...stored(), data: undefined }, 'broken'],
-    ['a job without parts', stored({ ...job, parts: undefined } as unknown as Job), 'broken'],
+  const kept = { ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job
+  const broken: [what: string, raw: unknown, text: string][] = [
+    ['nothing', null, 'damaged at the record itself: there is no record'],
+    ['a text', 'job', 'damaged at the record itself: there is no record'],
+    ['a record under the key of another', stored({ ...job, id: 'k' }), 'at data.id: it calls itself “k”'],
+    ['an envelope without data', { ...stored(), data: undefined }, 'damaged at data: there is no record'],
     [
-      'a part that is no number',
-      stored({ ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job),
-      'broken',
+      'a job without parts',
+      stored({ ...job, parts: undefined } as unknown as Job),
+      'at data.parts: it is not a list',
     ],
-    ['a size that is not finite', stored({ ...job, plan: { ...job.plan, bucket: NaN } }), 'broken'],
-    ['a record under a job’s key', { ...stored(), kind: 'record' }, 'broken'],
-    ['a later version', { ...stored(), schemaVersion: 99 }, 'newer-version'],
-    ['the very next version', { ...stored(), schemaVersion: SCHEMA_VERSIONS.job + 1 }, 'newer-version'],
+    ['a part that is no number', stored(kept), 'at data.parts.0.twelfths: it is not a number'],
+    [
+      'a size that is not finite',
+      stored({ ...job, plan: { ...job.plan, bucket: NaN } }),
+      'at data.plan.bucket: it is not a number',
+    ],
+    [
+      'a record under a job’s key',
+      { ...stored(), kind: 'record' },
+      'at kind: it is of the kind “record” under the key of a job',
+    ],
+    ['a kind there is none of', { ...stored(), kind: 'jar' }, 'at kind: it must be “'],
+    ['a revision below zero', { ...stored(), revision: -1 }, 'at revision: it is less than 0'],
+    [
+      'a name that is a number',
+      stored({ ...job, name: 7 } as unknown as Job),
+      'at data.name: it is not a text',
+    ],
+    ['a name too long', stored({ ...job, name: 'x'.repeat(9999) }), 'at data.name: it has more than'],
+    [
+      'a day of no month',
+      stored({ ...job, mixOn: '2026-02-30' }),
+      'at data.mixOn: it is not a day of the calendar',
+    ],
+    ['a later version', { ...stored(), schemaVersion: 99 }, 'made by a newer Open Bed (version 99;'],
+    [
+      'the very next version',
+      { ...stored(), schemaVersion: SCHEMA_VERSIONS.job + 1 },
+      'made by a newer Open Bed',
+    ],
   ]
-  test.each(broken)('tells %s apart, with the place', (_what, raw, code) => {
+  test.each(broken)('says of %s where and what is wrong', (_what, raw, text) => {
     const read = readEnvelope(KEY, raw)
-    expect(read.ok).toBe(false)
-    if (!read.ok) {
-      expect(read.why.code).toBe(code)
-      if (read.why.code === 'broken') expect(read.why.where.length).toBeGreaterThan(3)
-    }
+    expect(read.ok ? '' : unreadableText(read.why)).toContain(text)
   })
   test('does not know keys of others', () => {
     expect(readEnvelope('constructor', stored())).toEqual({
@@ -294,7 +317,7 @@ describe('reading a record', () => {
     expect(!thrown.ok && thrown.why).toMatchObject({
       code: 'broken',
       where: 'version 1',
-      message: 'no title',
+      misfit: { code: 'fault', words: 'no title' },
     })
   })
 })
@@ -370,6 +393,18 @@ describe('opening a garden', () => {
     const opened = await openGarden(port, localLock(), now)
     expect(opened.records.get(KEY)).toEqual(job)
     expect(opened.setAside).toEqual([])
+  })
+  test('what earlier versions put aside with words of their own still says them', async () => {
+    const why = { code: 'broken', key: KEY, where: 'data.name', message: 'too long' }
+    const port = memoryPort({
+      'set-aside/old': { key: KEY, at: NOW.toISOString(), why, raw: 1 },
+      'set-aside/odd': 2,
+    })
+    const texts = listSetAside(await port.entries()).map((item) => unreadableText(item.why))
+    expect(texts.sort()).toEqual([
+      '“job/j” is damaged at data.name: too long.',
+      '“set-aside/odd” is damaged at set-aside entry: there is no record.',
+    ])
   })
   test('putting back never covers a record that is there', async () => {
     const port = memoryPort({ [KEY]: stored() })
@@ -893,7 +928,7 @@ describe('a garden in a file', () => {
     const json = JSON.parse(file)
     json.records.find((r: { key: string }) => r.key === KEY).key = 'job/other'
     expect(preview(JSON.stringify(json)).unreadable).toEqual([
-      { code: 'broken', key: 'job/other', where: 'data.id', message: 'it calls itself “j”' },
+      { code: 'broken', key: 'job/other', where: 'data.id', misfit: { code: 'other-name', name: 'j' } },
     ])
   })
   test('what was edited since the look makes it stale', () => {

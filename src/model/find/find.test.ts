@@ -626,7 +626,11 @@ describe('a recipe shared', () => {
     )
     expect(bad).toMatchObject({
       ok: false,
-      problem: { code: 'not-a-recipe', where: 'recipe.parts.0.twelfths' },
+      problem: {
+        code: 'not-a-recipe',
+        where: 'recipe.parts.0.twelfths',
+        misfit: { code: 'no-number' },
+      },
     })
   })
 })

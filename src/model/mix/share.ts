@@ -12,6 +12,7 @@ import {
   type Recipe,
 } from '@/model/garden/schemas'
 import { withLineIds } from '@/model/garden/lineIds'
+import { misfitOf, tellingIssue, type Misfit } from '@/model/garden/schemas/misfit'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'
 import { oneLine, plainLines } from '../plainText'
@@ -71,7 +72,7 @@ export function sharedRecipe(
 /** Why a shared recipe cannot be taken, as plain data: where in it, and what was wrong. */
 export type ShareProblem =
   | { code: 'not-readable' }
-  | { code: 'not-a-recipe'; where: string; what: string }
+  | { code: 'not-a-recipe'; where: string; misfit: Misfit }
   | { code: 'newer'; version: unknown }
   | { code: 'empty' }
 
@@ -126,10 +127,10 @@ export function readShared(text: string): ShareOutcome {
     json = STEPS[v]?.(json) ?? json
   const read = sharedSchema.safeParse(json)
   if (!read.success) {
-    const issue = read.error.issues[0]!
+    const { path, issue } = tellingIssue(read.error.issues)
     return {
       ok: false,
-      problem: { code: 'not-a-recipe', where: issue.path.join('.') || 'file', what: issue.message },
+      problem: { code: 'not-a-recipe', where: path.join('.') || 'file', misfit: misfitOf(issue) },
     }
   }
   if (read.data.recipe.parts.length === 0) return { ok: false, problem: { code: 'empty' } }

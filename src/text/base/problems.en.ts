@@ -3,6 +3,7 @@ import type { Note } from '@/core/outcome'
 import type { Problem } from '@/core/problems'
 import type { FileProblem } from '@/storage/importFile'
 import type { SetAside } from '@/storage/setAside'
+import { misfitText } from './misfit'
 import {
   doseText,
   lengthText,
@@ -340,7 +341,7 @@ export function unreadableText(why: SetAside['why']): string {
     case 'not-ours':
       return `“${why.key}” is not a kind of record Open Bed knows.`
     case 'broken':
-      return `“${why.key}” is damaged at ${why.where}: ${why.message}.`
+      return `“${why.key}” is damaged at ${why.where}: ${misfitText(why.misfit)}.`
     case 'newer-version':
       return `“${why.key}” was made by a newer Open Bed (version ${why.version}; this one reads up to ${why.known}).`
     case 'overwritten':

@@ -83,6 +83,11 @@ export function refusalText({ path, problem }: Refusal): Sentence {
       }
     case 'no-number':
       return { why: `The ${field} holds something that is not a number.`, fix: 'Type a number.' }
+    case 'no-text':
+    case 'no-list':
+    case 'no-record':
+    case 'not-one-of':
+    case 'unknown-fields':
     case 'not-allowed':
       return { why: `The ${field} cannot be kept as it is.`, fix: 'Nothing was changed.' }
     case 'other-key':

@@ -1,4 +1,5 @@
 import { lowerFirst } from '../base/counted'
+import { misfitText } from '../base/misfit'
 import type { Tables } from '@/core/data'
 import { mixNeededFor } from '@/model/garden/mixNeededFor'
 import { isDose } from '@/core/amounts'
@@ -97,7 +98,7 @@ export function shareProblemText(p: ShareProblem): Sentence {
       }
     case 'not-a-recipe':
       return {
-        why: `This recipe is damaged at “${p.where}”: ${p.what}.`,
+        why: `This recipe is damaged at “${p.where}”: ${misfitText(p.misfit)}.`,
         fix: 'Nothing was taken from it. Ask for it again.',
       }
     case 'newer':

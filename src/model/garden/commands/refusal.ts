@@ -1,6 +1,7 @@
 import type { z } from 'zod/mini'
 import { sameData } from '../same'
 import { idOf, idOfKey, kindOfKey, SCHEMAS } from '../schemas'
+import { misfitOf, type Misfit } from '../schemas/misfit'
 import type { Change } from './command'
 
 /** Why a change is not taken: where in the record, and what is wrong there. Plain data, worded in src/text. */
@@ -8,24 +9,7 @@ export interface Refusal {
   key: string
   /** From the record down to the field. */
   path: string[]
-  problem:
-    | { code: 'too-much' | 'too-little'; of: 'letters' | 'items' | 'number'; limit: number }
-    | { code: 'no-day' | 'no-number' | 'not-allowed' }
-    | { code: 'other-key' | 'read-only' | 'still-reading' }
-}
-
-const OF = { string: 'letters', array: 'items', number: 'number', int: 'number' } as const
-
-function problemOf(issue: z.core.$ZodIssue): Refusal['problem'] {
-  if (issue.code === 'too_big' || issue.code === 'too_small') {
-    const of = OF[issue.origin as keyof typeof OF] ?? 'number'
-    return issue.code === 'too_big'
-      ? { code: 'too-much', of, limit: Number(issue.maximum) }
-      : { code: 'too-little', of, limit: Number(issue.minimum) }
-  }
-  if (issue.code === 'invalid_format') return { code: issue.format === 'date' ? 'no-day' : 'not-allowed' }
-  if (issue.code === 'invalid_type' && issue.expected === 'number') return { code: 'no-number' }
-  return { code: 'not-allowed' }
+  problem: Misfit | { code: 'other-key' | 'read-only' | 'still-reading' }
 }
 
 /**
@@ -46,7 +30,7 @@ function refusalOf({ key, before, after }: Change): Refusal | null {
     if (!read) return { key, path: [field], problem: { code: 'not-allowed' } }
     if (!read.success) {
       const issue = read.error.issues[0]!
-      return { key, path: [field, ...issue.path.map(String)], problem: problemOf(issue) }
+      return { key, path: [field, ...issue.path.map(String)], problem: misfitOf(issue) }
     }
     // What the reader would let fall is not kept: better to say so now.
     if (!sameData(read.data, is[field])) return { key, path: [field], problem: { code: 'not-allowed' } }

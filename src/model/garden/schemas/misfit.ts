@@ -1,0 +1,51 @@
+import type { z } from 'zod/mini'
+
+/** Why a value does not fit its schema. Plain data, worded in src/text. */
+export type Misfit =
+  | { code: 'too-much' | 'too-little'; of: 'letters' | 'items' | 'number'; limit: number }
+  | { code: 'not-one-of'; values: string[] }
+  | { code: 'unknown-fields'; fields: string[] }
+  | { code: 'no-day' | 'no-number' | 'no-text' | 'no-list' | 'no-record' | 'not-allowed' }
+
+type Issue = z.core.$ZodIssue
+const OF = { string: 'letters', array: 'items', number: 'number', int: 'number' } as const
+const WANTED = { number: 'no-number', string: 'no-text', array: 'no-list', object: 'no-record' } as const
+
+/** What is wrong with a value, from what Zod says of it; its own sentences stay out of the app. */
+export function misfitOf(issue: Issue): Misfit {
+  switch (issue.code) {
+    case 'too_big':
+    case 'too_small': {
+      const of = OF[issue.origin as keyof typeof OF] ?? 'number'
+      return issue.code === 'too_big'
+        ? { code: 'too-much', of, limit: Number(issue.maximum) }
+        : { code: 'too-little', of, limit: Number(issue.minimum) }
+    }
+    case 'invalid_format':
+      return { code: issue.format === 'date' ? 'no-day' : 'not-allowed' }
+    case 'invalid_type':
+      return { code: WANTED[issue.expected as keyof typeof WANTED] ?? 'not-allowed' }
+    case 'invalid_value':
+      return { code: 'not-one-of', values: issue.values.map(String) }
+    case 'unrecognized_keys':
+      return { code: 'unknown-fields', fields: issue.keys }
+    default:
+      return { code: 'not-allowed' }
+  }
+}
+
+const depth = (issues: readonly Issue[]) => Math.max(0, ...issues.map((i) => i.path.length))
+
+/** The issue that says most, with its whole path: the deepest of a union's, for the union's own says nothing. */
+export function tellingIssue(
+  issues: readonly Issue[],
+  path: readonly PropertyKey[] = [],
+): { path: PropertyKey[]; issue: Issue } {
+  const issue = issues[0]!
+  const here = [...path, ...issue.path]
+  if (issue.code === 'invalid_union' && issue.errors.length > 0) {
+    const deepest = issue.errors.reduce((a, b) => (depth(b) > depth(a) ? b : a))
+    if (deepest.length > 0) return tellingIssue(deepest, here)
+  }
+  return { path: here, issue }
+}
