@@ -164,7 +164,9 @@ const plant = (page: Page, garden: string, key: string, value: unknown) =>
     [garden, key, value] as const,
   )
 
-test('stored records that cannot be read are set aside, named, and offered for download', async ({ page }) => {
+test('stored records that cannot be read are set aside, named, and offered for download', async ({
+  page,
+}) => {
   await openGarden(page, '/my')
   await plant(page, 'my', 'job/broken', {
     kind: 'job',

@@ -13,6 +13,7 @@ test(
     await addMaterial(page, 'sphagnum peat medium')
     await addMaterial(page, 'pine bark fine')
     await saved(page)
+    const mix = page.url()
 
     // Without a place nobody knows how much is watered.
     await page.goto('/my/water')
@@ -31,6 +32,13 @@ test(
     await expect(page.getByLabel('Alkalinity', { exact: true })).toHaveValue(/^304|^305/)
     await page.getByLabel('Conductivity', { exact: true }).fill('700')
     await expect(page.getByRole('main')).toContainText('salts 0.70 dS/m')
+    await saved(page)
+
+    // Mix says so, and leads back here.
+    await page.goto(mix)
+    const hard = page.getByRole('listitem').filter({ hasText: 'Your water lifts pH' })
+    await hard.getByRole('link', { name: 'Compare what helps' }).click()
+    await expect(page.getByRole('heading', { name: 'Your water', exact: true })).toBeVisible()
 
     // What it does to the mix, and what would do better; carried out, the mix gets what was offered.
     const job = page.getByRole('listitem').filter({ hasText: /Too hard for it/ })

@@ -7,13 +7,16 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, type VNode } from 'vue'
 import { judgementKey, type Judgement } from '@/core/judgement'
-import { judgementText } from '@/text/mix/judgements'
+import { isOfWater, judgementText } from '@/text/mix/judgements'
 import type { UnitSystem } from '@/text/base/units'
+import type { RouteLocationRaw } from 'vue-router'
 
-const { judgements, answered, units } = defineProps<{
+const { judgements, answered, units, water } = defineProps<{
   judgements: readonly Judgement[]
   answered: readonly { code: string; reason: string }[]
   units: UnitSystem
+  /** Where ways of treating the water are compared. */
+  water: RouteLocationRaw
 }>()
 const emit = defineEmits<{ answer: [code: string, reason: string | null] }>()
 
@@ -29,6 +32,7 @@ const rows = computed(() =>
       key,
       level: j.level,
       ...judgementText(j, units),
+      ofWater: isOfWater(j),
       reason: answered.find((a) => a.code === key)?.reason,
     }
   }),
@@ -64,6 +68,7 @@ function keep(key: string) {
           <p>
             <span class="visually-hidden">{{ MARKS[r.level].word }}: </span><strong>{{ r.says }}</strong>
             {{ r.does }}
+            <RouterLink v-if="r.ofWater" :to="water">{{ says.compareWater }}</RouterLink>
           </p>
           <small>{{ says.by(r.source) }}</small>
           <form v-if="answering === r.key" class="row" @submit.prevent="keep(r.key)">

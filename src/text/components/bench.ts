@@ -86,6 +86,7 @@ export const judgementList = {
   watchThis: 'Watch this',
   toKnow: 'To know',
   noReasonGiven: 'no reason given',
+  compareWater: 'Compare what helps',
 }
 
 export const labelDoseDialog = {

@@ -249,6 +249,9 @@ const TEXTS: {
   }),
 }
 
+/** Is it said of the water? Its own page shows what each way of treating it does. */
+export const isOfWater = ({ code }: Judgement): boolean => Object.hasOwn(WATER_TEXTS, code)
+
 /** A judgement in words: what the numbers say, and what to do about it. */
 export function judgementText(j: Judgement, units: UnitSystem): JudgementText {
   const say = TEXTS[j.code] as (j: Judgement, units: UnitSystem) => JudgementText

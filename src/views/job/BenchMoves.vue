@@ -54,6 +54,7 @@ onKeyStroke(
     :judgements="judgements"
     :answered="delayedJob.dismissed"
     :units="units"
+    :water="{ name: 'tap', params: { garden: garden.name } }"
     @answer="(code, reason) => garden.run({ type: 'warning/answer', jobId: delayedJob!.id, code, reason })"
   />
 </template>
