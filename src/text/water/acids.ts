@@ -4,14 +4,14 @@ import { doseWeightText, liquidText, type UnitSystem } from '../base/units'
 
 /** Acids for water, in a sentence. */
 export const ACID_NAMES: Record<WaterAcid['id'], string> = {
-  phosphoric75: 'phosphoric acid 75 %',
-  sulfuric35: 'sulfuric acid 35 %, unused and clean',
-  nitric61: 'nitric acid 61 %',
+  phosphoric75: 'phosphoric acid (75 %)',
+  sulfuric35: 'sulfuric acid (35 %, unused and clean)',
+  nitric61: 'nitric acid (61 %)',
   citric: 'citric acid',
 }
 export const acidOf = (id: WaterAcid['id']): WaterAcid => WATER_ACIDS.find((a) => a.id === id)!
 
-/** "3 mL of sulfuric acid 35 %, unused and clean": what brings so much water to a pH. meq/L, litres. */
+/** "3 mL of sulfuric acid (35 %, unused and clean)": what brings so much water to a pH. meq/L, litres. */
 export function acidAmount(
   { id, toPH }: { id: WaterAcid['id']; toPH: number },
   { alkalinity, litres }: { alkalinity: number; litres: number },

@@ -36,7 +36,7 @@ describe('what goes into a can', () => {
     const acid = { id: 'sulfuric35' as const, toPH: 5.8 }
     const text = (rain: number) => canOfWater({ rain, acid }, { alkalinity: 4, can: 10 }, 'metric')
     expect(text(0)).toMatch(
-      /^3\.[45] mL of sulfuric acid 35 %, unused and clean in 10 L of water\. It adds 50 mg\/L/,
+      /^3\.[45] mL of sulfuric acid \(35 %, unused and clean\) in 10 L of water\. It adds 50 mg\/L/,
     )
     expect(text(0.5)).toMatch(/^5 L of rain water and 5 L of tap water\. 1\.7 mL of sulfuric acid/)
     expect(canOfWater({ rain: 0, acid }, { alkalinity: 4, can: 10 }, 'us')).toContain('fl oz of sulfuric')
