@@ -188,6 +188,14 @@ describe('how hot it was', () => {
     expect(heatLog(days(15, 4)).sanitised.open).toBe(false)
     expect(heatLog(days(14, 5)).sanitised.open).toBe(false)
     expect(heatLog(days(15, 5)).sanitised.open).toBe(true)
+    // A turn counts where the heap is hot: at 55 C, not at 54.9.
+    const turnedAt = (temperature: number) =>
+      Array.from({ length: 31 }, (_, day) => {
+        const turned = day > 0 && day <= 5
+        return { day, temperature: turned ? temperature : 60, turned }
+      })
+    expect(heatLog(turnedAt(55)).sanitised.open).toBe(true)
+    expect(heatLog(turnedAt(54.9)).sanitised.open).toBe(false)
   })
   test('it is turned when it is too hot, and when it has cooled after it was hot', () => {
     const L = HEAP_LIMITS

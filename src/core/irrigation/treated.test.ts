@@ -60,6 +60,12 @@ describe('water mixed with rain', () => {
     expect(half.ions.sodium).toBe(30)
     expect(half.conductivity).toBeCloseTo((0.8 + 0.03) / 2, 12)
     expect(treatedWater(tap, UNTREATED)).toEqual(tap)
+    // What an acid left in the tap's share comes with that share, and no more.
+    const acidified = { neutralised: 2, adds: { nitrogen: 12, phosphorus: 8, sulfur: 4 } }
+    expect(treatedWater({ ...tap, acidified }, { rain: 0.75, acid: null }).acidified).toEqual({
+      neutralised: 0.5,
+      adds: { nitrogen: 3, phosphorus: 2, sulfur: 1 },
+    })
     const softened = { ...tap, softened: true }
     expect(treatedWater(softened, { rain: 0.5, acid: null }).softened).toBe(true)
     expect(treatedWater(softened, { rain: 1, acid: null })).toMatchObject({ softened: false, alkalinity: 0 })

@@ -144,6 +144,19 @@ describe('a material of one’s own', () => {
     expect([name, family]).toEqual(['Mine own', 'bark'])
     expect(materialFiguresSchema.safeParse({ material: id, ...figures }).error?.issues).toBeUndefined()
   })
+  test('of a weight alone its pores follow: what is no solid of its family is pore', () => {
+    // Solids of organic matter weigh 1.4 to 1.7 g/mL, of sand 2.65 (common practice).
+    const solids = (family: 'peat' | 'sand', dryBulkDensity: number) => {
+      const { totalPorosity } = whole({ id: 'a', name: 'Mine', family, known: { dryBulkDensity } }).properties
+      return dryBulkDensity / (1 - totalPorosity.value)
+    }
+    for (const density of [0.08, 0.1, 0.16]) {
+      expect(solids('peat', density)).toBeGreaterThan(1.3)
+      expect(solids('peat', density)).toBeLessThan(1.8)
+    }
+    expect(solids('sand', 1.5)).toBeGreaterThan(2.5)
+    expect(solids('sand', 1.5)).toBeLessThan(2.8)
+  })
   test('finds its family by what is known of it', () => {
     expect(
       whole({ id: 'a', name: 'Light', known: { dryBulkDensity: 0.09, pH: 4, totalPorosity: 0.93 } }).family,

@@ -85,6 +85,18 @@ describe('a plan from seed to planting out', () => {
     expect(on(plan, 'plantOut')).toBe(0)
     expect(on(plan, 'potOn')!).toBeGreaterThan(on(plan, 'hardenOff')!)
   })
+  test('in more warmth seedlings leave their cells sooner, by as much as they grow faster', () => {
+    const inCells = (warmth: number) => {
+      const plan = planned({ warmth, weeks: 12 })
+      return on(plan, 'sow')! - on(plan, 'potOn')!
+    }
+    const stays = trayOf('plugs72')!.days! * 0.7
+    const rate = growthRate(tomato, 22)
+    expect(rate).toBeGreaterThan(1)
+    // Both are given in whole days.
+    expect(Math.abs(inCells(20) - inCells(22) - stays * (1 - 1 / rate))).toBeLessThanOrEqual(1)
+    expect(stays * (1 - 1 / rate)).toBeGreaterThan(2)
+  })
   test('twenty plants want 23 cells and 28 seeds: a tenth is lost and a fifth does not come up', () => {
     const { stages, seeds } = planned()
     expect(stages.map((s) => s.cells)).toEqual([23, 23])

@@ -33,6 +33,13 @@ describe('the difference between two sets of pots', () => {
       }
     })(),
   })
+  test('few pots are not taken to be surer than they are: five give the range of the t of books, not a tenth less', () => {
+    // A bootstrap of n pots is too narrow by the root of (n - 1) / n (Hesterberg 2015): standard deviation over root 4.
+    const five = [8.03, 9.11, 9.97, 11.02, 11.87]
+    const { range } = difference(Array<number>(400).fill(10), five)
+    const expected = (1.645 * standardDeviation(five)) / Math.sqrt(4) / 10
+    expect(Math.abs((range!.high - range!.low) / 2 - expected)).toBeLessThan(0.05 * expected)
+  })
   test('three pots on each side can tell, two beside a hundred cannot', () => {
     expect(difference([1, 1.1, 1.2], [2, 2.1, 2.2])).toMatchObject({ counts: [3, 3], isSure: true })
     expect(difference(pots(100, 10, 1, 1), [20, 21])).toMatchObject({ range: null, isSure: false })

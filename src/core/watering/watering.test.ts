@@ -181,7 +181,10 @@ describe('a watering plan', () => {
       month: 7,
     })
     expect(small.month.untilThirst).toBeLessThan(plan().month.untilThirst)
-    expect(small.month.interval * small.month.timesADay).toBeLessThanOrEqual(1)
+    const { untilThirst, interval, timesADay } = small.month
+    expect(interval * timesADay).toBeLessThanOrEqual(1)
+    // As often as thirst asks for, and no oftener.
+    if (untilThirst < 1) expect(timesADay).toBe(Math.min(4, Math.ceil(1 / untilThirst)))
   })
   test.runIf(isLong)('a tray kept filled leaves nothing to be poured from above', () => {
     expect(planOf({ below: { kind: 'keptWater', height: 2 } }).month.within).toBe(false)

@@ -112,6 +112,19 @@ describe('the headless door, doses and finds', () => {
     expect(acid.acid.dressing).toBe('sulfur_elemental')
     expect(acid.acid.gramsPerLitre > 0).toBe(acid.pHBefore > 5.5)
   })
+  test('acid is measured for the tap water in the can: none for the rain, ten times as much for ten times the water', () => {
+    const grams = (rain: number) => {
+      const acid = { id: 'sulfuric35', toPH: 6.2 }
+      const a = answer('treat', { treatment: { rain, acid }, container: undefined, barrel: undefined })
+      const { amounts } = a.acid as unknown as { amounts: Record<string, number>[] }
+      const key = Object.keys(amounts[0]!).find((k) => k !== 'litres')!
+      expect(amounts[1]![key]! / amounts[0]![key]!).toBeCloseTo(10, 6)
+      return amounts[0]![key]!
+    }
+    // What is to be neutralised is what the tap brings above the rest that stays: less than its share with rain in it.
+    expect(grams(0.5)).toBeLessThan(0.5 * grams(0) * 1.001)
+    expect(grams(0.5)).toBeGreaterThan(0)
+  })
   test('no more kinds are listed than were asked for, though more were found', () => {
     const a = answer('find', { most: 2, finish: undefined, explain: false }) as unknown as {
       families: unknown[]

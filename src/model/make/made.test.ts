@@ -49,6 +49,10 @@ describe('what was made is what was ticked', () => {
       q().plan.batches[0]!.looseLitres + q().plan.batches[2]!.looseLitres,
       9,
     )
+    // What is blended, and what lies where it is mixed, is of these two alone.
+    const share = two / q().plan.blendLitres
+    expect(quantities.toBlend).toBeCloseTo(q().toBlend * share, 9)
+    expect(quantities.inPlace).toBeCloseTo(q().inPlace * share, 9)
     // Two grams in each litre of what was made.
     expect(record.dressings.find((d) => d.dressingId === 'bone_meal')!.grams).toBeCloseTo(2 * two, 6)
     // Nobody said what a part of it fills.

@@ -57,6 +57,13 @@ describe('what is known of a bed', () => {
     expect(anew.freshIn).toBe(2026)
     expect(anew.grown).toEqual([{ year: 2026, cropId: 'pea' }])
     expect([...anew.phosphorus.keys()]).toEqual([2026])
+    // What was grown and spread from the year of the new mix on counts.
+    const since = {
+      a: [...years.a, { year: 2026, cropId: 'leek', compost: 1 }, { year: 2027, cropId: 'kale', compost: 0 }],
+    }
+    const later = bedHistory(gardenOf([trough], [filled(trough, 2026, 'pea')], since), trough)
+    expect(later.grown.map((g) => g.cropId)).toEqual(['leek', 'kale'])
+    expect(later.phosphorus.get(2026)).toBeGreaterThan(anew.phosphorus.get(2026)!)
     const ground = box('a')
     expect(bedHistory(gardenOf([ground], [filled(ground, 2026, 'pea')], years), ground).grown).toHaveLength(2)
     // Topping up keeps what was there.
@@ -83,6 +90,10 @@ describe('what is known of a bed', () => {
     // Each year a crop takes its share, in years that brought none too.
     const [then, later] = [phosphorusIn(history, 2027)!, phosphorusIn(history, 2029)!]
     expect(then.surplus.value - later.surplus.value).toBeCloseTo(2 * CROP_PHOSPHORUS.value, 9)
+    // From the first year on, whatever came later: both years' compost, less what crops took.
+    const sum = history.phosphorus.get(2026)! + history.phosphorus.get(2027)!
+    expect(then.surplus.value).toBeGreaterThan(history.phosphorus.get(2027)!)
+    expect(then.surplus.value).toBeLessThan(sum)
     expect(phosphorusIn(history, 2025)).toBeNull()
   })
 })

@@ -285,6 +285,17 @@ describe('nothing odd is taken', () => {
 })
 
 describe('what goes out comes in the same', () => {
+  test('what was expected comes beside a reading to two places; where nothing was, the cell is empty', () => {
+    const csv = (expected: number | null) => outLog([entry({ kind: 'pH', value: 6.1, expected })], 'metric')
+    const cells = (text: string) =>
+      text
+        .trim()
+        .split(/\r?\n/)
+        .map((line) => line.split(','))
+    const at = cells(csv(6.3))[0]!.indexOf('expected')
+    expect(cells(csv(6.3))[1]![at]).toBe('6.30')
+    expect(cells(csv(null))[1]![at]).toBe('')
+  })
   test('K3: a log in any zone, over the nights when clocks are changed', () => {
     const nights = [
       '2026-03-29T00:30',

@@ -190,6 +190,16 @@ describe('lessons', () => {
     expect(given('saucer')!.right).toBeGreaterThan(0)
     expect(given('lime')!.right).toBeGreaterThan(0)
   })
+  test('a thirsty pot tips in less wind: speed goes with the root of its weight', () => {
+    // Statics: the moment of the weight about the rim of the base against wind pressure, which grows with v².
+    const { figures } = answerOf('gale', input(), evaluation(), 3)!
+    const [thirsty, wet] = ['windThirsty', 'windWet'].map((n) => figures.find((f) => f.name === n)!.value)
+    const { weights, mix } = evaluation()
+    const full = weights.drained + (input().growing?.emptyWeight ?? 0)
+    // A litre of easy water weighs a kilogram.
+    const dry = full - mix.drainedToEasy * mix.mixVolume
+    expect((wet! / thirsty!) ** 2).toBeCloseTo(full / dry, 6)
+  })
   test('the two drawn side by side are the two compared: air by depth adds up to the answer', () => {
     const asked = { input: input(), evaluation: evaluation() }
     for (const lesson of ['depth', 'sand'] as const) {

@@ -80,6 +80,7 @@ describe('the water of a job in its answer', () => {
 
 test('every offer leaves less to be said or brings water that suits, and nothing graver; its figures are those of the job with it', () => {
   let seen = 0
+  let withAcid = 0
   for (const job of jobs.slice(0, 5)) {
     const { offers, plain, aim, given } = ways(job)
     expect(given).toEqual(plain)
@@ -97,11 +98,14 @@ test('every offer leaves less to be said or brings water that suits, and nothing
         expect(offer.water.alkalinity).toBeLessThanOrEqual(aim.high)
       }
       expect(leavesGraver(before.findings, after.findings)).toBe(false)
+      if (offer.treatment.acid) withAcid++
       if (offer.treatment.acid)
         expect(offer.water.alkalinity).toBeGreaterThanOrEqual(WATER_TREATMENT_LIMITS.leastLeft.value)
     }
   }
   expect(seen).toBeGreaterThan(3)
+  // Growers without a butt are shown an acid too.
+  expect(withAcid).toBeGreaterThan(0)
 })
 
 test('an acid crop on hard water is offered rain; under rain water there is nothing to offer', () => {
