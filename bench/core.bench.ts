@@ -90,7 +90,7 @@ console.log(`air by both ways differs by ${difference.toExponential(1)}\n`)
 
 /** Everything of an answer, what is worked out when it is read too. */
 const wholly = (answer: ReturnType<typeof evaluate>) =>
-  void (answer.ok && answer.value.traces.length + answer.value.acidity.length)
+  void (answer.ok && answer.value.traces.length + answer.value.acidity.length + answer.value.flags.length)
 const bench = ratiosOf('core')
 const REFERENCE = ['plain sum, 2,000 slices', () => void plainSum()] as const
 for (const [name, work, most] of [

@@ -21,6 +21,7 @@ import {
   type DressingDose,
   type FeedFlag,
 } from './nutrients'
+import { lazy } from './lazy'
 import { fail, succeed, type Outcome } from './outcome'
 import { seasonSalts, type SeasonSalts } from './seasonSalts'
 import { seasonsOf, type SeasonState } from './structure'
@@ -69,7 +70,7 @@ export interface Evaluation {
   /** pH by the week, the water's alkalinity and fertilizer counted in; followed when it is first read. */
   readonly acidity: AcidityState[]
   salts: SeasonSalts
-  flags: FeedFlag[]
+  readonly flags: FeedFlag[]
   /** Iron, manganese, zinc, copper, boron and molybdenum, by the pH of those weeks; empty without a crop. */
   readonly traces: TraceState[]
   weights: Weights
@@ -226,20 +227,24 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
   const weight = weightsOf(filled)
   const { growing, given, lime } = outlookOf(filled, weight)
   const limes = [...lime.doses, ...given.limes]
-  let acidity: AcidityState[] | null = null
-  const followed = () => (acidity ??= acidityCourse(blend, { ...given, limes }, 7 * WEEKS))
-  let traces: TraceState[] | null = null
-  const reached = (grown: GrowingOutlook): TraceState[] =>
-    tracesOf({
-      blend,
-      doses,
-      depth,
-      crop: grown.crop,
-      plants: input.growing!.plants,
-      ...mix,
-      temperature,
-      acidity: followed(),
-    })
+  const acidity = lazy(() => acidityCourse(blend, { ...given, limes }, 7 * WEEKS))
+  const flags = lazy(() =>
+    feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop, limes: lime.doses }),
+  )
+  const traces = lazy((): TraceState[] =>
+    growing
+      ? tracesOf({
+          blend,
+          doses,
+          depth,
+          crop: growing.crop,
+          plants: input.growing!.plants,
+          ...mix,
+          temperature,
+          acidity: acidity(),
+        })
+      : [],
+  )
   return {
     fill: { ...fill, mixVolume: mix.mixVolume },
     blend,
@@ -249,7 +254,7 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
     lime,
     given,
     get acidity() {
-      return followed()
+      return acidity()
     },
     salts: seasonSalts(
       {
@@ -263,9 +268,11 @@ function answerOf(filled: Filled, seasons: Evaluation['seasons']): Evaluation {
       growing,
       lime,
     ),
-    flags: feedFlags(blend, doses, { depth, temperature, crop: input.growing?.crop, limes: lime.doses }),
+    get flags() {
+      return flags()
+    },
     get traces() {
-      return (traces ??= growing ? reached(growing) : [])
+      return traces()
     },
     weights: weight,
     seasons,

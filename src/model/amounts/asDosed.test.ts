@@ -134,6 +134,9 @@ describe('an amount stays as it was said', () => {
     expect(dose('10 g per scoop of compost')).toBeCloseTo(10 / (job.plan.scoop * perPeat), 9)
     // One part of two: as many parts of peat as of all, halved.
     expect(dose('10 g per part of peat')).toBeCloseTo(dose('10 g per part') / 2, 9)
+    // A bag of the job is a bag of one of its materials.
+    const { bag } = jobAmounts(garden, job)
+    expect([...parts.values()].some((p) => Math.abs(p.bag! - bag!) < 1e-9)).toBe(true)
     const setting = lineAmounts(jobAmounts(garden, job), job, lineOf(FEED, 3), PUBLISHED)
     const asked = readAmount('10 g per litre of pumice', {
       system: 'us',

@@ -46,6 +46,7 @@ import { isShort, leftOver, shelfWith, shelvedOf } from './settle'
 import { doseLines, mixLines, shoppingList } from './shoppingList'
 import { countIn, pressesOf } from './tally'
 import { lostOnPreparing, readyId, timetable } from './timetable'
+import { shoppingCsv } from '../sheets/shoppingSheet'
 import { prepareTasks } from './prepareTasks'
 import { phCheck, saltCheck } from './tubChecks'
 import { vesselsFor } from './vessels'
@@ -355,6 +356,14 @@ describe('buying', () => {
     expect(shoppingText('Peppers', gatherLines(after, [], [], 'metric'))).toMatch(
       /^Peppers\n\[x\] Sphagnum peat/,
     )
+  })
+  test('the sheet for the shop says how many of which pack, of each thing that is bought', () => {
+    const garden = gardenOf([shelfItem('compost_green', { kind: 'loose', litres: 40 }, 6.5, 0)])
+    const lines = shoppingList(garden, q())
+    const compost = lines.find((l) => l.material.id === 'compost_green')!
+    const csv = shoppingCsv({ lines, mixes: [], doses: [] }, ({ kind }) => `pack:${kind}`, 'metric')
+    const row = csv.split('\n').find((line) => line.includes(compost.material.name))!
+    expect(row).toContain(`,${Math.ceil(compost.litres / 40)},pack:loose,`)
   })
   test('one list for two jobs is that of both, in fewer packs', () => {
     const both = shoppingList(gardenOf([]), [q(), q()])

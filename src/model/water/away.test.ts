@@ -4,6 +4,7 @@ import { isLong } from '@/core/testing/draws'
 import { toEnd } from '@/core/toEnd'
 import { demoGarden } from '@/demo/demoGarden'
 import { jobsOf } from '../garden/garden'
+import { startingSpec } from '../garden/starting'
 import { awayAnswer, awayBeds, awayRequest, daysOf, monthOf } from './away'
 import { judgedPlan } from './plan'
 
@@ -25,6 +26,18 @@ test('every bed of what is planted and in hand is asked about, each in its own c
     if (request) expect(request.plan.question.bed.container).toBeDefined()
   }
   expect(awayBeds(jobsOf(garden).map((job) => ({ ...job, plantedOn: null })))).toEqual([])
+})
+
+test('what a grower can carry into the shade may be moved: a pot, not a bed', () => {
+  const { job, fill } = awayBeds(jobsOf(garden)).find((b) =>
+    awayRequest(garden, b, { month: 7, tables: PUBLISHED }),
+  )!
+  const inIts = (kind: 'roundPot' | 'raisedBed') => {
+    const own = { ...fill, bedId: null, spec: startingSpec(kind, 'metric') }
+    return awayRequest(garden, { job: { ...job, fills: [own] }, fill: own }, { month: 7, tables: PUBLISHED })!
+  }
+  expect(inIts('roundPot').movable).toBe(true)
+  expect(inIts('raisedBed').movable).toBe(false)
 })
 
 test('nothing is asked of a bed in a month in which nothing stands in it', () => {
