@@ -388,6 +388,8 @@ test(
     await page.getByRole('button', { name: 'Label of Potting mix in bags' }).click()
     await page.getByLabel('A bag costs').fill('25')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(page.getByRole('row', { name: /Cost/ })).toContainText('0.500')
     await page.getByRole('button', { name: 'pH', exact: true }).click()
     await expect(page.getByRole('img', { name: /pH over the season/ })).toBeVisible()
