@@ -100,10 +100,10 @@ describe('reading a record', () => {
   })
   const kept = { ...job, parts: [{ materialId: 'x', twelfths: 'two' }] } as unknown as Job
   const broken: [what: string, raw: unknown, text: string][] = [
-    ['nothing', null, 'damaged at the record itself: there is no record'],
-    ['a text', 'job', 'damaged at the record itself: there is no record'],
+    ['nothing', null, 'damaged at the record itself: it is not a record'],
+    ['a text', 'job', 'damaged at the record itself: it is not a record'],
     ['a record under the key of another', stored({ ...job, id: 'k' }), 'at data.id: it calls itself “k”'],
-    ['an envelope without data', { ...stored(), data: undefined }, 'damaged at data: there is no record'],
+    ['an envelope without data', { ...stored(), data: undefined }, 'damaged at data: it is not a record'],
     [
       'a job without parts',
       stored({ ...job, parts: undefined } as unknown as Job),
@@ -403,7 +403,7 @@ describe('opening a garden', () => {
     const texts = listSetAside(await port.entries()).map((item) => unreadableText(item.why))
     expect(texts.sort()).toEqual([
       '“job/j” is damaged at data.name: too long.',
-      '“set-aside/odd” is damaged at set-aside entry: there is no record.',
+      '“set-aside/odd” is damaged at set-aside entry: it is not a record.',
     ])
   })
   test('putting back never covers a record that is there', async () => {

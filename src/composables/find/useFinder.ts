@@ -30,7 +30,7 @@ export interface Finder {
   show: () => void
 }
 
-/** Progress is drawn a few times a second, ms: oftener, drawing it would cost the page its smoothness. */
+/** Progress is drawn a few times a second, ms: more often, drawing it would cost the page its smoothness. */
 const TOLD_EVERY = 250
 
 /** The search for a mix beside the page, and what was found. The worker's calls can be replaced for a test. */

@@ -183,7 +183,7 @@ describe('a watering plan', () => {
     expect(small.month.untilThirst).toBeLessThan(plan().month.untilThirst)
     const { untilThirst, interval, timesADay } = small.month
     expect(interval * timesADay).toBeLessThanOrEqual(1)
-    // As often as thirst asks for, and no oftener.
+    // As often as thirst asks for, and no more often.
     expect(untilThirst).toBeLessThan(1)
     expect(timesADay).toBe(Math.ceil(1 / untilThirst))
     expect(interval).toBe(1 / timesADay)

@@ -96,6 +96,13 @@ describe('outlines of containers', () => {
       30,
       800 * 30,
     ],
+    // The way round is pi d (1 + 4 b t (1 - t)): its integral over the height, by hand.
+    [
+      'fabric bag 38 cm wide, bellied by 3 %',
+      { kind: 'fabricBag', diameter: 38, height: 32, bulge: 0.03 },
+      29,
+      Math.PI * 38 * (29 + 4 * 0.03 * (29 ** 2 / (2 * 32) - 29 ** 3 / (3 * 32 ** 2))),
+    ],
   ]
   for (const [what, shape, to, expected] of closed)
     outsideCheck({

@@ -25,7 +25,7 @@ export function misfitText(misfit: Misfit | Odd): string {
     case 'no-list':
       return 'it is not a list'
     case 'no-record':
-      return 'there is no record'
+      return 'it is not a record'
     case 'not-allowed':
       return 'it is not a value that can be there'
     case 'other-name':
