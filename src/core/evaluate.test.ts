@@ -294,6 +294,12 @@ describe('a season', () => {
     expect(july(grown({ wallKind: 'fabric' }))).toBeLessThan(july(g))
     expect(july(g)).toBeLessThan(g.watering[4]!.days.value)
   })
+  test('where leaves fill all the room over a pot and beside it, twice the plants drink no more', () => {
+    // The canopy ends at surface + perimeter x reach (`canopyOver`): a pot 30 cm across is full long before 40 peppers.
+    const july = (plants: number) => grown({ plants }).watering[6]!.use.value
+    expect(july(80) / july(40)).toBeLessThan(1.05)
+    expect(july(2) / july(1)).toBeGreaterThan(1.3)
+  })
   test('hard water raises pH, a heavy pot stands more wind', () => {
     const end = (waterAlkalinity: number) =>
       answer({ growing: { crop: pepper, plants: 1, climate, waterAlkalinity } }).acidity.at(-1)!.pH

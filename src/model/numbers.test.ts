@@ -47,6 +47,17 @@ describe('a number as people write it', () => {
   ]
   test.each(READS)('“%s”', (text, number) => expect(readNumber(text)).toEqual(number))
   test.each([
+    // Four figures before the sign, or other than three after it, are no thousands.
+    ['1234.567', 1234.567],
+    ['1.2345', 1.2345],
+    ['12.345', { either: [12_345, 12.345] }],
+    ['1,200', 1.2],
+  ] as const)('“%s” where fractions are written with a comma', (text, number) =>
+    expect(readNumber(text, 'comma')).toEqual(number),
+  )
+  test('“12,345” where they are written with a point is twelve thousand', () =>
+    expect(readNumber('12,345', 'point')).toBe(12_345))
+  test.each([
     '',
     'twelve',
     '1 200',

@@ -704,6 +704,22 @@ describe('saving', () => {
     expect(second!.statuses.map((s) => s.state)).not.toContain('failing')
     expect(second!.statuses.at(-1)).toEqual({ state: 'waiting' })
   })
+  test('an edit that waits for a choice is not tried again until there is one', async () => {
+    const port = memoryPort()
+    await port.set(KEY, stored(named('theirs'), 5))
+    let times = 0
+    const lock = localLock()
+    const t = tab(port, (work) => {
+      times++
+      return lock(work)
+    })
+    t.saver.stage([[KEY, named('mine')]])
+    await vi.advanceTimersByTimeAsync(300)
+    expect(t.conflicts).toHaveLength(1)
+    const before = times
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(times).toBe(before)
+  })
   test('K2: an act of thousands of records is stored whole or not at all, also where it is refused', async () => {
     const t = tab()
     const set = t.port.setMany

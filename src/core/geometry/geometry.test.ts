@@ -197,6 +197,16 @@ describe('areaAt and volumeBelow', () => {
     expect(areaAt(mound, 24)).toBe(2500)
     expect(areaAt(mound, 28)).toBe(0)
   })
+  test('a heap higher than any container is refused by name', () => {
+    const of = (moundHeight: number) =>
+      checkContainer({
+        shape: { kind: 'mounded', body: box(100, 50, 20), moundHeight },
+        headspace: 0,
+        base: { kind: 'drainHoles' },
+      })
+    expect(of(30).ok).toBe(true)
+    expect(of(30_000)).toMatchObject({ ok: false, problem: { code: 'size-too-large', field: 'moundHeight' } })
+  })
   test('a polygon measures the same walked either way', () => {
     const corners = [
       { x: 0, y: 0 },

@@ -164,7 +164,7 @@ export function heapYield({ litres, dry, carbon, nitrogen }: Heap): HeapYield {
     dry > 0 ? (nitrogen * nitrogenLeft) / (dry * dryLeft) : 0
   // What rots away is plant matter: it has as much carbon as the heap at least, more where soil or ash dilutes the
   // heap.
-  const ofLost = dry > 0 ? Math.max(CARBON, carbon / dry) : CARBON
+  const ofLost = Math.max(CARBON, carbon / dry)
   const ratio = (nitrogenLeft: number, dryLeft: number) =>
     Math.max(LEAST_RATIO, (carbon - ofLost * dry * (1 - dryLeft)) / (nitrogen * nitrogenLeft))
   return {

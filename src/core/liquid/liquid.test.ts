@@ -216,6 +216,18 @@ describe('stock', () => {
       { ...draws(200) },
     )
   })
+  test('what falls out goes into the second tank, and as few feeds with it as will do', () => {
+    // Calcium falls out with sulfate and with phosphate; potassium nitrate goes with either.
+    const list = ['potassium_nitrate', 'magnesium_sulfate', 'map', 'calcium_nitrate'].map(of)
+    const { tanks } = stocksFor(
+      list.map((dressing) => ({ dressing, gramsPerLitre: 0.5 })),
+      100,
+    )
+    expect(tanks.map((t) => t.parts.map((p) => p.dressing.id))).toEqual([
+      ['potassium_nitrate', 'magnesium_sulfate', 'map'],
+      ['calcium_nitrate'],
+    ])
+  })
   test('says where cold water does not dissolve so much: potassium sulfate at 90 g/L', () => {
     const stock = (gramsPerLitre: number) =>
       stocksFor([{ dressing: of('potassium_sulfate'), gramsPerLitre }], 100).tanks[0]!.tooStrong

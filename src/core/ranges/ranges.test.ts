@@ -508,6 +508,19 @@ describe('readings that disagree', () => {
     expect(noise[0]![0]).toBe(1)
     expect(noise[1]![1]).toBeCloseTo((4 + 2.5 ** 2) / 5, 12)
   })
+  test('what two readings have in common grows with neither: only the error of each by itself', () => {
+    const { noise } = robustly({
+      residual: [0.4, 2.5],
+      slopes: [[0], [0]],
+      noise: [
+        [1, 0.3],
+        [0.3, 1],
+      ],
+      trusted: [false, false],
+    })
+    expect(noise[1]![1]).toBeGreaterThan(1.5)
+    expect([noise[0]![1], noise[1]![0]]).toEqual([0.3, 0.3])
+  })
   test('the spread is that of the readings, the root of their mean square, taken nearly twice as far from 1', () => {
     const many = (each: number) => {
       const n = 60

@@ -90,7 +90,7 @@ const sumOf = (d: DayDemand) => d.uptake + d.evaporation + d.wall
 /** Days from one watering to the next that keep it from thirst, and waterings a day where it is less than one. */
 function rhythm(untilThirst: number): { interval: number; timesADay: number } {
   if (untilThirst >= 1) return { interval: Math.floor(untilThirst), timesADay: 1 }
-  const timesADay = Math.min(MOST_A_DAY, Math.ceil(1 / Math.max(untilThirst, 0.1)))
+  const timesADay = Math.min(MOST_A_DAY, Math.ceil(1 / untilThirst))
   return { interval: 1 / timesADay, timesADay }
 }
 

@@ -176,6 +176,19 @@ describe('an amount stays as it was said', () => {
     const setting = lineAmounts(jobAmounts(metric, job), job, line, PUBLISHED)
     expect(doseInManner(line.gramsPerLitre, line.measure!, setting).words).toBe('2 US cups in all')
   })
+  test('a line for the top alone: the parts and bags of the mix count by the litres it goes into', () => {
+    const job = jobWith({})
+    const of = jobAmounts(garden, job)
+    const line: DressingLine = { ...lineOf(FEED, 3), place: { kind: 'top', depth: 8 } }
+    const top = lineAmounts(of, job, line, PUBLISHED)
+    // Top 8 cm of one bed of one job: the share of all litres that lies in them, whatever the amount goes by.
+    const share = top.all! / of.all!
+    expect(share).toBeGreaterThan(0)
+    expect(share).toBeLessThan(1)
+    expect(of.part).not.toBeNull()
+    expect(top.part! / of.part!).toBeCloseTo(share, 9)
+    expect(top.bag! / of.bag!).toBeCloseTo(share, 9)
+  })
   test('D11: an inch of castings on 16 square feet is a foot and a third of cube', () => {
     const line = typed(
       jobWith({}),

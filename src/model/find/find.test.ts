@@ -242,6 +242,15 @@ describe('next moves and the finder, from a job', () => {
     // Four are judged: three looked at, one given its chance. The last of them fills it.
     expect(shares.filter((x) => x > 0.5)).toEqual([0.625, 0.75, 0.875, 1])
   })
+  test('nothing to mix from is said, not searched', () => {
+    const question = questionOfJob(leeks(), place(), PUBLISHED)
+    const shelf = good(finderShelf(garden(), leeks(), 'shelf'))
+    const problem = good(
+      finderProblem(question, shelf, { rules: { maxParts: 4 }, volume: null, easyWater: null }),
+    )
+    const run = findMixes({ problem: { ...problem, shelf: [] }, question })
+    expect(run.next()).toMatchObject({ done: true, value: { ok: false } })
+  })
   test('while the best are judged, those judged so far are there in order, and stay among what is found', () => {
     const shelf = good(finderShelf(garden(), leeks(), 'shelf'))
     const question = questionOfJob(leeks(), place(), PUBLISHED)

@@ -1,5 +1,8 @@
 import { expect, test } from 'vitest'
 import { leavesGraver, type Finding } from '@/core/appraisal'
+import { materialIn, PUBLISHED } from '@/core/data'
+import { standingOf } from '@/core/judgement'
+import { preparedMaterial } from '@/core/mixing'
 import { toEnd } from '@/core/toEnd'
 import { demoGarden } from '@/demo/demoGarden'
 import { jobOf, placeOf } from '../garden/garden'
@@ -13,6 +16,7 @@ import { judgedPlan } from '../water/plan'
 import { wateringPlan } from '@/core/watering'
 import { findMixes } from './findMixes'
 import { beginWith, firstRequest, type Have } from './firstOffers'
+import { mayTake } from './moveIdeas'
 import { movesAtOnce, movesRequest } from './nextMoves'
 
 const garden = demoGarden()
@@ -92,6 +96,41 @@ test('what a floor bears decides where a container stands on one', () => {
   expect([on(load + 5)!.severity, on(load - 5)!.severity]).toEqual(['note', 'grave'])
   // Where nobody knows, nothing is assumed of the floor but the usual.
   expect(on(0)!.severity).not.toBe('grave')
+})
+
+test('what a grower makes at home is brought in only where it is on the shelf: in store, or with a price', () => {
+  const job = bare()
+  const request = movesRequest(garden, job, questionOf(job), { source: 'all', most: 5 })
+  const prepared = prepare(questionOf(job))
+  const evaluation = prepared.ok ? evaluatePrepared(prepared.value, AT_REST) : prepared
+  if (!request.ok || !prepared.ok || !evaluation.ok) throw new Error('no request')
+  // Nothing is amiss with its air: what mends it is not asked.
+  const now = {
+    prepared: prepared.value,
+    evaluation: evaluation.value,
+    judgements: [],
+    findings: [],
+    standing: {
+      ...standingOf(evaluation.value, { bands: prepared.value.bands, perennial: false }, []),
+      misses: {},
+    },
+  }
+  const shelf = (stock: number, pricePerLitre: number | null) => {
+    const row = materialIn(PUBLISHED, 'leaf_mould')!
+    const material = {
+      ...request.value.problem.shelf[0]!,
+      stock,
+      pricePerLitre,
+      material: preparedMaterial(row),
+    }
+    return { ...request.value, problem: { ...request.value.problem, shelf: [material] } }
+  }
+  const may = (of: typeof request.value) =>
+    mayTake({ kind: 'add', material: 'leaf_mould', parts: 1 }, now, of)
+  expect(may({ ...request.value, problem: { ...request.value.problem, shelf: [] } })).toBe(false)
+  expect(may(shelf(0, null))).toBe(false)
+  expect(may(shelf(10, null))).toBe(true)
+  expect(may(shelf(0, 0.1))).toBe(true)
 })
 
 test('changes of a watering plan that leave the mix worse are not offered; those that are gain time', () => {

@@ -15,7 +15,7 @@ import { entryKey, jobOf, learnedOf, placeOf, recordOf, testKey, type Garden } f
 import { tablesOf } from '../garden/tables'
 import type { AnyData, Entry, Test } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
-import { learnRequest } from './batches'
+import { learnRequest, questionOfRecord } from './batches'
 import { expectedOfTest } from './expected'
 import { readingsTaught } from './figuresTaught'
 import { predictionsOf } from './predictions'
@@ -121,6 +121,25 @@ describe('readings of a garden', () => {
     if (!found.ok || !planned.ok) throw new Error('not worked out')
     const of = (e: typeof found.value) => e.salts.mix.electricalConductivity.oneToTwo
     expect(Math.abs(of(found.value) / of(planned.value) - 1)).toBeLessThan(0.06)
+  })
+  test('what was recorded as mixed in teaches with the litres it went into', () => {
+    const grams = 360
+    const fed = {
+      ...record(),
+      corrections: [],
+      dressings: [
+        {
+          ...record().dressings[0]!,
+          dressingId: 'all_purpose_organic',
+          grams,
+          place: { kind: 'throughout' as const },
+        },
+      ],
+    }
+    const { recipe } = questionOfRecord(demo(), fed, { ...job(), dressings: [] })
+    expect(recipe.dressings).toMatchObject([
+      { dressingId: 'all_purpose_organic', gramsPerLitre: grams / record().blendLitres },
+    ])
   })
   test('what was put in after a reading is no part of the mix that was read', () => {
     const lime = record().limes[0]?.limeId ?? 'lime_calcitic'

@@ -86,6 +86,14 @@ describe('a pouring as a grower says it', () => {
     for (const change of offered)
       expect(caseOf(input(), evaluation(), { ...POURING, uses: 1 }, change), change).not.toEqual(plain)
   })
+  test('without its layers a container is one with none, all mix', () => {
+    const layered = { ...input(), bottomLayers: [{ thickness: 3, parts: input().parts }] }
+    const without = caseOf(layered, evaluation(), POURING, 'noLayers')
+    expect(without).toEqual({
+      ...caseOf(input(), evaluation(), POURING),
+      input: { ...input(), bottomLayers: [] },
+    })
+  })
   test('a usual watering fills the mix again', () => {
     const [run] = watched([
       caseOf(input(), evaluation(), { ...POURING, litres: usualPouring(evaluation(), input()), days: 1 }),

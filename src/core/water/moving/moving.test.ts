@@ -21,7 +21,9 @@ import {
   type MovingProblem,
 } from '.'
 import { breaksOf, type Demand } from './weather'
+import { Nodes } from './nodes'
 import { Stepper } from './stepper'
+import { surfaceHead } from './surface'
 
 const NONE: Demand = { arriving: 0, evaporation: 0, uptake: 0, wall: 0, saucer: 0 }
 const STILL = { uptake: 0, evaporation: 0, wall: 0, saucer: 0 }
@@ -472,6 +474,53 @@ describe('water in a container', () => {
     expect(thirsty.firstThirst).not.toBeNull()
     expect(thirsty.hoursThirsty).toBeGreaterThan(100)
     expect(thirsty.book.takenUp).toBeLessThan(10)
+  })
+  test('a saucer gives to the air all that is asked of it until its last film, as much less as that is thinner', () => {
+    const given = (deep: number, demand: Demand) => {
+      const { stepper } = bare(10, [{ top: 10, hydraulics: stuff(LIGHT) }], 4, 50)
+      // At rest on the free water: nothing moves but what is given off.
+      stepper.begin((height) => height - deep)
+      expect(stepper.step(0.001, demand)).toBe(true)
+      return stepper.passed.fromSaucer
+    }
+    const demand: Demand = { ...NONE, saucer: 2 }
+    expect(given(0.5, demand)).toBeCloseTo(0.002, 6)
+    // A film of 0.01 cm of the 0.02: half of it.
+    expect(given(0.01, demand)).toBeCloseTo(0.001, 4)
+  })
+  test('roots in soaked mix have water in plenty and no air; half dry by the logarithm they take half', () => {
+    const { column } = bare(10, [{ top: 10, hydraulics: stuff(LIGHT) }], 4)
+    const share = new Float64Array(column.count)
+    const [foot, head] = [column.cells[0]!, column.cells.at(-1)!]
+    share[foot] = 0.25
+    share[head] = 0.75
+    const nodes = new Nodes(column, { share, easy: 50, driest: 1500 })
+    nodes.head.fill(-50)
+    nodes.head[foot] = 1
+    nodes.evaluate()
+    expect(nodes.rootsMoist).toBeCloseTo(1, 12)
+    // At 50 cm this light mix has more air than roots want.
+    expect(nodes.air[head]).toBeGreaterThan(0.2)
+    expect(nodes.rootsAble).toBeCloseTo(0.75, 12)
+    nodes.head.fill(-Math.sqrt(50 * 1500))
+    nodes.evaluate()
+    expect(nodes.rootsMoist).toBeCloseTo(0.5, 12)
+    nodes.head.fill(-1500)
+    nodes.evaluate()
+    expect(nodes.rootsMoist).toBeCloseTo(0, 12)
+  })
+  test('water that falls faster than the surface takes it stands on it: so deep that the litres agree', () => {
+    const column = columnOf({ ...straight(10), headspace: 5 }, [{ top: 10, hydraulics: stuff(LIGHT) }], 4)
+    const nodes = new Nodes(column, { share: new Float64Array(column.count), easy: 50, driest: 1500 })
+    nodes.head.fill(0)
+    nodes.evaluate()
+    const top = column.count - 1
+    const [area, length] = [column.linkArea[top - 1]!, column.linkLength[top - 1]!]
+    const lets = column.tables[column.below[top]!]!.fullConductivity
+    // Darcy below a pond h over full mix at rest: what arrives goes down at K (h / L + 1), and stays in the pond.
+    const [hours, deep] = [0.02, 3]
+    const arriving = area * lets * (deep / length + 1) + (column.surfaceArea * deep) / hours
+    expect(surfaceHead(nodes, hours, { ...NONE, arriving })).toBeCloseTo(deep, 6)
   })
   test('more water drunk means sooner thirst; soaked roots stop for want of air', () => {
     const first = (uptake: number) => moved({ hours: 24 * 20, day: { ...STILL, uptake } }).firstThirst!
