@@ -2,7 +2,9 @@ import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { LIMES } from '../data'
+import { dressingById } from '../data/dressings'
 import { acidityOn } from './acidity'
+import type { AcidityInput } from './acidityState'
 import { JUDGED_AFTER, limeAt, limeForReading, mixAsRead } from '.'
 
 const CHOICE = [{ lime: LIMES[0]!, share: 1 }]
@@ -100,6 +102,17 @@ describe('a pH read in a batch', () => {
     const check = valueOf(limeForReading(mix, { choice: CHOICE, target: 6.4 }, given, [read]))
     expect(check.limeGramsPerLitre).toBeGreaterThan(1)
     expect(check.withIt).toBeCloseTo(6.4, 1)
+  })
+  test('higher than any pH of its own explains, less of its acid has worked: its course passes through the reading', () => {
+    const mix = { pH: 7, bufferCapacity: 10 }
+    // Four grams of sulfur make 240 mmol of acid: far more than takes such a mix from 9 to 5.
+    const given: AcidityInput = { acids: [{ dressing: dressingById('sulfur_elemental')!, gramsPerLitre: 4 }] }
+    expect(acidityOn({ ...mix, pH: 9 }, given, 365).pH).toBeLessThan(5.5)
+    const asRead = valueOf(mixAsRead(mix, given, [{ pH: 6, day: 365 }]))
+    expect(asRead.mix.pH).toBe(7)
+    expect(asRead.input.acids![0]!.gramsPerLitre).toBeLessThan(1)
+    // The share at work is found to a thousandth: 4 mg of sulfur, 0.02 of pH in such a mix.
+    expect(acidityOn(asRead.mix, asRead.input, 365).pH).toBeCloseTo(6, 1)
   })
   test('T1: every reading from 3 to 9 gets an answer, whatever the mix and the day', () => {
     fc.assert(

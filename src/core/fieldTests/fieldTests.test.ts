@@ -232,6 +232,11 @@ describe('vinegar on a scale', () => {
     )
     expect(figures('vinegarFizz', { grade: 2, sample: 20, loss: 0.2, blank: 0.3 }).carbonate).toBe(0)
   })
+  test('a sample that was weighed before and not after gives the grade that was seen', () => {
+    const seen = figures('vinegarFizz', { grade: 2 }).carbonate
+    expect(figures('vinegarFizz', { grade: 2, sample: 20 }).carbonate).toBe(seen)
+    expect(figures('vinegarFizz', { grade: 2, loss: 0.4 }).carbonate).toBe(seen)
+  })
   test('every number beyond what can be read is named, at both ends', () => {
     for (const [test, fields] of Object.entries(TEST_FIELDS))
       for (const { name, low, high } of fields)

@@ -10,6 +10,7 @@ import { describe, expect, test } from 'vitest'
 import { formulaMass, massFraction, neutralisingValue, releasedFraction } from '../chemistry'
 import { type Dressing, cropById, type MaterialFamily } from '../data'
 import { DRESSINGS, dressingById } from '../data/dressings'
+import { limeById } from '../data'
 import { blend, type Blend } from '../mixing'
 import { anyParts, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
@@ -37,6 +38,7 @@ import {
   saltsOf,
   supplyOf,
   supplyOfDressings,
+  supplyOfLimes,
   supplyOfParts,
   uptakeShare,
   type DressingDose,
@@ -753,12 +755,31 @@ describe('doses for a charge', () => {
   })
 })
 
+test('potash of wood ash dissolves at once, nine tenths of it, from the day it goes in', () => {
+  // 2 g in a litre with 6 % of potassium: 120 mg, 108 of them in reach.
+  const ash = { ...limeById('lime_calcitic')!, potassium: 0.06 }
+  const potassium = (day: number, from?: number) =>
+    supplyOfLimes([{ lime: ash, gramsPerLitre: 2, from }], 20)(day).potassium
+  expect(potassium(0)).toBeCloseTo(108, 9)
+  expect(potassium(99, 100)).toBe(0)
+  expect(potassium(100, 100)).toBeCloseTo(108, 9)
+})
+
 describe('flags', () => {
   const codes = (...of: Parameters<typeof feedFlags>) => feedFlags(...of).map((f) => f.code)
   test('a plain mix raises none', () => {
     expect(
       codes(peatLite(), [dose('crf_5_6', 3), dose('lime_dolomitic', 3)], { depth: 28, temperature: 18 }),
     ).toEqual([])
+  })
+  test('of several that bring boron the one that brings most is named, in whichever place it is', () => {
+    const named = (...doses: DressingDose[]) =>
+      feedFlags(peatLite(), doses, { depth: 28, temperature: 20 }).flatMap((f) =>
+        f.code === 'boron-high' ? [f.dressing] : [],
+      )
+    const [much, little] = [dose('borax', 0.02), dose('crf_5_6', 3)]
+    expect(named(much, little)).toEqual(['borax'])
+    expect(named(little, much)).toEqual(['borax'])
   })
   test('each has its cause', () => {
     expect(codes(peatLite(), [dose('ammonium_sulfate', 0.5)], { depth: 28, temperature: 10 })).toContain(

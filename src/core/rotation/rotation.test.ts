@@ -28,6 +28,11 @@ const bed = (change: Partial<RotationBed> = {}): RotationBed => ({
   ...change,
 })
 
+test('what is of no family, or never grew there, costs nothing', () => {
+  expect(stepCost(bed(), 'no such crop', 2027)).toBe(0)
+  expect(stepCost(bed({ takes: () => false }), 'no such crop', 2027)).toBe(0)
+})
+
 describe('families', () => {
   test('every crop of the tables is among them, once, with waits in order', () => {
     expect(ROTATION.map((r) => r.crop).sort()).toEqual(CROPS.map((c) => c.id).sort())

@@ -27,6 +27,30 @@ const even = (tMin: number, tMax: number): Climate => ({
 })
 const windowOf = (id: string, place: string) => plantingMonths(crop(id), seasonOf(id)!, climate(place))
 
+test('what dies of frost is not planted where a cold month comes before its harvest', () => {
+  // Warm from April to August alone: what needs 120 days may go out in April, but not in June, when cold comes first.
+  const summer: Climate = {
+    latitude: 50,
+    elevation: 0,
+    months: Array.from({ length: 12 }, (_, i) =>
+      i >= 3 && i <= 7 ? { tMin: 16, tMax: 26 } : { tMin: -6, tMax: 1 },
+    ),
+  }
+  const tender = crop('pepper_sweet')
+  const months = plantingMonths(tender, seasonOf('pepper_sweet')!, summer)
+  for (const month of months) {
+    const harvest = daysToHarvest(
+      tender,
+      seasonOf('pepper_sweet')!,
+      summer,
+      (month - 1) * (365.25 / 12) + 15,
+    )!
+    expect(month + Math.floor((harvest.from + 15) / (365.25 / 12)), String(month)).toBeLessThanOrEqual(8)
+  }
+  expect(months).not.toContain(7)
+  expect(months).not.toContain(8)
+})
+
 describe('what bears year after year', () => {
   const bearing = { yearsToFirstHarvest: 2, harvestMonths: [6, 7] }
   const monthOf = (dayOfYear: number, day: number) =>

@@ -149,6 +149,15 @@ describe('what does not rot', () => {
     const held = (id: string) => of(id).potassium?.value ?? 0
     const [v, p] = [weight('vermiculite_medium', 3), weight('perlite_coarse', 1)]
     near(figure('potassium').value, (v * held('vermiculite_medium') + p * held('perlite_coarse')) / (v + p))
+    // Of the nitrogen that a first season gives, two fifths come in the next; and it is known within half.
+    const compost = oldMixFigures(parts({ compost_green: 1 }), 1, 15, {
+      pH: { value: 7, isRead: true },
+      salts: { value: 1, isRead: true },
+    })
+    const next = compost.ok && compost.value.properties.find((p) => p.name === 'nitrogenFirstSeason')!
+    expect(next).toMatchObject({
+      value: expect.closeTo(0.4 * of('compost_green').nitrogenFirstSeason!.value, 12) as number,
+    })
     // What was read is known to 0.2 of pH, what a course ends at in salts to two fifths.
     expect(figure('pH')).toMatchObject({ low: 6.3, value: 6.5, high: 6.7 })
     expect(figure('electricalConductivity').low).toBeCloseTo(0.6, 12)

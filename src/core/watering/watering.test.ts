@@ -1,4 +1,4 @@
-import { once } from '@/core/testing/once'
+import { once, valueOf } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { cropById } from '../data'
@@ -24,6 +24,7 @@ import {
   type WateringCase,
   type WateringPlan,
 } from '.'
+import { changed } from './changes'
 
 const LIGHT = { peat_medium: 2, perlite_coarse: 1 }
 const input = (change: Partial<MixInContainer> = {}): MixInContainer => ({
@@ -152,6 +153,15 @@ describe('a watering plan', () => {
     // 640 mg of salts in a litre at 1 dS/m, common practice: so much in what drains.
     const { pourThrough } = answerOf(input()).salts.mix.electricalConductivity
     expect(plan().saltsAWeek).toBeCloseTo(plan().drainedAWeek * pourThrough * 0.64, 6)
+  })
+  test('more compost is a tenth of all parts, whatever they were', () => {
+    for (const many of [1, 7]) {
+      const was = input({ parts: parts({ peat_medium: 2 * many, perlite_coarse: many }) })
+      const plant = plantOf(valueOf(evaluate(was)), was, 7)
+      const now = changed('moreCompost', { input: was, below: { kind: 'free' }, plant })!.input.parts
+      const all = now.reduce((sum, p) => sum + p.parts, 0)
+      expect(now.at(-1)!.parts / all).toBeCloseTo(0.1, 12)
+    }
   })
   test('waters more often in the months that use more, and says what it weighs', () => {
     const most = plan().months.reduce((a, b) => (b.use > a.use ? b : a))

@@ -229,6 +229,12 @@ describe('an amount as people say it', () => {
     const read = readAmount(text, metric())
     expect(read.ok ? read.amount : read.question.code).toBe(code)
   })
+  test('spoons that are said to be of one country are kept as theirs', () => {
+    const read = readAmount('2 US tablespoons per bucket', metric())
+    expect(read.ok && read.amount.spoons).toBe('us')
+    const plain = readAmount('2 tablespoons per bucket', metric())
+    expect(plain.ok && plain.amount).not.toHaveProperty('spoons')
+  })
   test('at least 200 written ones stand here, lengths and volumes with them', () => {
     const written = UNDERSTOOD.length + UNDERSTOOD_US.length + ASKED.length + MEASURES.length
     expect(written).toBeGreaterThanOrEqual(200)

@@ -44,6 +44,11 @@ describe('three mixes to begin with', () => {
     expect(givesUpText(offers[2]!)).toContain('costs more')
     expect(givesUpText(offers[0]!)).toBe('')
   })
+  test('beside a first without peat another without is no offer for that', () => {
+    const offers = threeMixes([coir(), bark(), peat()], PUBLISHED)
+    expect(offers.map((o) => o.reason)).toContain('other')
+    expect(offers.map((o) => o.reason)).not.toContain('peat-free')
+  })
   test('one that is much less likely is not offered for its price, and what nobody looked at not at all', () => {
     const junk = found(['sand_sharp'], 0.2, 0.01)
     expect(threeMixes([peat(), junk], PUBLISHED).map((o) => o.reason)).toEqual(['likeliest', 'other'])

@@ -27,6 +27,14 @@ describe('a heap of the garden', () => {
     expect(heapAnswer({ ...heap, cress: 95 }).ripe).toEqual(ripeness({ cress: 95 }))
     expect(heapAnswer({ ...heap, rise: 3 }).ripe).not.toEqual(heapAnswer({ ...heap, rise: 30 }).ripe)
   })
+  test('what is neither heavy nor rotten yet has no ratio of carbon to nitrogen to give a material', () => {
+    const named = (of: typeof heap) =>
+      compostOf(of, heapAnswer(of), { id: 'c', createdAt: '2027-09-01T00:00:00.000Z' }).figures.map(
+        (f) => f.name,
+      )
+    expect(named(heap)).toEqual(['nitrogen', 'carbonToNitrogen'])
+    expect(named({ ...heap, loads: [] })).toEqual(['nitrogen'])
+  })
   test('can be kept, changed and removed', () => {
     expect(heapSchema.safeParse(heap).success).toBe(true)
     const [change] = changesOf(new Map(), { type: 'heap/set', heap, what: 'a heap' })

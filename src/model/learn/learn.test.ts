@@ -248,6 +248,11 @@ describe('how close the predictions were', () => {
     const taught = useTaught(garden, learning)
     const told = (await learning.tell())!
     const [pH] = predictionsOf(told)
+    // pH is missed by so much, salts by a share of what was expected.
+    const one = told.filter((r) => r.kind === 'pH')
+    expect(pH!.mean).toBeCloseTo(one.reduce((s, r) => s + r.read - r.expected, 0) / one.length, 9)
+    const salts = told.filter((r) => r.kind === 'electricalConductivity')
+    expect(predictionsOf(salts)[0]!.size).toBeCloseTo(Math.abs(salts[0]!.read / salts[0]!.expected - 1), 9)
     expect(pH).toMatchObject({ kind: 'pH', count: 2, inside: 1 })
     expect(predictionText(pH!)).toMatch(/^pH: /)
     expect(predictionText(pH!)).toContain('1 of 2 readings inside the likely range')

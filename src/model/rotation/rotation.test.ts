@@ -162,5 +162,8 @@ describe('three years of a garden', () => {
     const place = garden.get('place') as { months: { tMin: number }[] }
     garden.set('place', { ...place, months: place.months.map((m) => ({ ...m, tMin: 12 })) } as never)
     expect(winterGreen(garden, [], { year: 2026, next: null }).some((g) => !g.isHardy)).toBe(true)
+    // Where nobody said where the garden is, it may freeze.
+    garden.delete('place')
+    expect(winterGreen(garden, [], { year: 2026, next: null }).every((g) => g.isHardy)).toBe(true)
   })
 })

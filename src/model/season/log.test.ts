@@ -81,6 +81,10 @@ describe('the log of a season', () => {
     expect(wrong({ kind: 'harvest', count: 2.5 })).toBe('Pieces are counted whole.')
     expect(entrySchema.safeParse(entry({ kind: 'harvest', count: 2.5 })).success).toBe(false)
     expect(wrong({ kind: 'harvest' })).toBe('Neither weight nor number yet.')
+    // Weighed or counted, either is a harvest.
+    expect(wrong({ kind: 'harvest', count: 3 })).toBeNull()
+    expect(wrong({ kind: 'harvest', value: 0.4 })).toBeNull()
+    expect(wrong({ kind: 'harvest', value: 0, count: 0 })).toBe('Neither weight nor number yet.')
     expect(wrong({ kind: 'watered' })).toBeNull()
     const season = [
       entry({ kind: 'harvest', value: 2 }),

@@ -57,6 +57,8 @@ describe('a season by one thing', () => {
     const level = of('level', [entry('sunk', 400, 4)]).expected
     expect(level[0]).toEqual({ day: 0, value: 0 })
     expect(level.at(-1)!.value).toBeGreaterThan(0)
+    // Years are worked out by their ends.
+    expect(level.slice(0, 3).map((p) => p.day)).toEqual([0, 365, 730])
   })
   test('waterings are the days between them; a gap in the log is none', () => {
     const read = of('waterings', [

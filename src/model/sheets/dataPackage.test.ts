@@ -94,6 +94,19 @@ describe('the data package', () => {
     // A bed that is no more is written as none, so that every key is found.
     expect((await read('log')).find((l) => l.id === 'gone')).toMatchObject({ bed: null })
   })
+  test('the log is in the order of its moments, however it was kept', () => {
+    const at = (id: string, day: string) =>
+      entry(id, { at: `2026-07-${day}T10:00:00.000Z`, kind: 'watered', value: 1 })
+    const late = new Map<string, AnyData>([
+      ...[...demo()].filter(([key]) => !key.startsWith('entry/')),
+      ...[at('c', '03'), at('a', '01'), at('d', '04'), at('b', '02')].map(
+        (e) => [entryKey(e.id), e] as const,
+      ),
+    ])
+    const text = strFromU8(unzipSync(dataPackage(late, AT))['data/log.csv']!)
+    const rows = text.trim().split(/\r?\n/).slice(1)
+    expect(rows.map((r) => /2026-07-0(\d)/.exec(r)![1])).toEqual(['1', '2', '3', '4'])
+  })
   test('text that a spreadsheet would run is guarded', () => {
     expect(dataPackageFiles(garden(), AT).get('data/harvests.csv')).toContain("'=1+1")
   })

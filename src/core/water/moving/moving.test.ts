@@ -433,6 +433,8 @@ describe('water in a container', () => {
     })
     expect(book.drained).toBe(0)
     expect(book.overSurface).toBeGreaterThan(1)
+    // Litres: what was there and what was given is in the mix, on it, or over the rim.
+    expect(book.inMix + book.standing + book.overSurface).toBeCloseTo(book.atStart + book.given, 2)
     expect(course.onSurface.at(-1)).toBeCloseTo(3, 1)
   })
   test('a saucer fills, runs over at its rim, and gives back', () => {
@@ -472,6 +474,10 @@ describe('water in a container', () => {
       day: { ...STILL, uptake: 1 },
     })
     expect(thirsty.firstThirst).not.toBeNull()
+    // Nobody wilts who was not thirsty before; without a plant nobody does at all.
+    expect(thirsty.firstWilting!).toBeGreaterThan(thirsty.firstThirst!)
+    expect([dry.firstThirst, dry.firstWilting]).toEqual([null, null])
+    expect(moved({ hours: 24, day: { ...STILL, uptake: 0.1 } }).firstWilting).toBeNull()
     expect(thirsty.hoursThirsty).toBeGreaterThan(100)
     expect(thirsty.book.takenUp).toBeLessThan(10)
   })
