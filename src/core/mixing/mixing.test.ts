@@ -2,6 +2,7 @@ import { draws } from '@/core/testing/draws'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { MATERIALS } from '../data'
+import { valueOf } from '../testing/once'
 import { anyParts, material, parts } from '../testing/arbitraries'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
@@ -143,6 +144,22 @@ describe('lost on blending', () => {
         loss({ pine_bark_fine: 1, sand_sharp: 1 }),
         loss({ pine_bark_fine: 1, soil_loam: 1 }),
       ].reduce((s, x) => s + x / 4, 0),
+  })
+  test('pressing takes the same share of every pore that empties by 10 cm, and none of the finer ones', () => {
+    // Of one material alone nothing is lost by stirring: what is pressed out is the whole difference.
+    const bark = parts({ pine_bark_fine: 1 })
+    const [free, pressed] = [valueOf(blend(bark)), valueOf(blend(bark, 0.08))]
+    expect(pressed.totalPorosity).toBeLessThan(free.totalPorosity)
+    const emptied = (b: Blend, by: number) => b.totalPorosity - b.waterAt(by)
+    for (const by of [1, 3, 6])
+      expect(emptied(pressed, by) / emptied(pressed, 10)).toBeCloseTo(
+        emptied(free, by) / emptied(free, 10),
+        9,
+      )
+    // The solids, and the fine pores between them, lie closer by one and the same factor.
+    const closer = (1 - pressed.totalPorosity) / (1 - free.totalPorosity)
+    for (const by of [10, 30, 100])
+      expect(pressed.waterAt(by) / free.waterAt(by), String(by)).toBeCloseTo(closer, 9)
   })
   test('only soft parts are pressed, and only by heavier company', () => {
     const peat = { share: 0.5, dryBulkDensity: 0.1, compressibility: 0.2 }

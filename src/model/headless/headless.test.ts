@@ -112,6 +112,16 @@ describe('the headless door, doses and finds', () => {
     expect(acid.acid.dressing).toBe('sulfur_elemental')
     expect(acid.acid.gramsPerLitre > 0).toBe(acid.pHBefore > 5.5)
   })
+  test('a meter in the feed made up says how strong it came out: half of what it adds is half as strong', () => {
+    const made = answer('feed') as unknown as { conductivity: number; conductivityAdded: number }
+    const at = (share: number) =>
+      answer('feed', { meterReads: made.conductivity - (1 - share) * made.conductivityAdded }) as unknown as {
+        meter: { share: number }
+      }
+    expect(at(1).meter.share).toBeCloseTo(1, 9)
+    expect(at(0.5).meter.share).toBeCloseTo(0.5, 9)
+    expect(answer('feed', { meterReads: undefined })).not.toHaveProperty('meter')
+  })
   test('acid is measured for the tap water in the can: none for the rain, ten times as much for ten times the water', () => {
     const grams = (rain: number) => {
       const acid = { id: 'sulfuric35', toPH: 6.2 }

@@ -89,6 +89,23 @@ describe('a finished mix as a part', () => {
     expect(a.weights.drained).toBeCloseTo(b.weights.drained, 5)
     expect(a.growing!.feeding.fed).toBeCloseTo(b.growing!.feeding.fed, 6)
   })
+  test('lime of its own and lime brought are one amount: of each kind so many grams as there are of both', () => {
+    const own = {
+      ...nested(),
+      lime: { ...peppers().lime, mode: 'fixed' as const, gramsPerLitre: 1, dolomiteShare: 1 },
+    }
+    const brought = premixed(own).lime
+    const { lime } = good(prepareJob(own, undefined, PUBLISHED))
+    expect(lime.together.gramsPerLitre).toBeCloseTo(1 + brought.gramsPerLitre, 9)
+    // All of its own is dolomite, half of what the base mix brings.
+    expect(lime.together.dolomiteShare).toBeCloseTo(
+      (1 + 0.5 * brought.gramsPerLitre) / (1 + brought.gramsPerLitre),
+      9,
+    )
+    expect(lime.limes.reduce((sum, l) => sum + l.share, 0)).toBeCloseTo(1, 9)
+    const dolomitic = lime.limes.find((l) => l.lime.id === 'lime_dolomitic')!
+    expect(dolomitic.share).toBeCloseTo(lime.together.dolomiteShare, 9)
+  })
   test('its lime counts towards the pH wanted; what it has is not added again', () => {
     const bare = { ...nested(), mixes: [{ ...inner(), lime: { gramsPerLitre: 0, dolomiteShare: 0.5 } }] }
     const wanted = { ...peppers().lime, mode: 'toTarget' as const, target: 6.9 }

@@ -101,6 +101,11 @@ describe('one calendar', () => {
           if (dates.planted.day >= dates.mixOn!)
             for (const due of plan.due.filter((d) => d.code.startsWith('test-ph')))
               expect(due.on > dates.mixOn!).toBe(true)
+          // A job that has no day yet has nothing due.
+          expect([...duesOf(garden, [{ ...job, plantedOn: null, mixOn: null }], TODAY)]).toEqual([])
+          expect([...duesOf(garden, [job], TODAY)]).toHaveLength(
+            job.plantedOn || (job.mixOn && !job.recordId) ? 1 : 0,
+          )
           // Today says what the pages say.
           const [[, next] = [null, null]] = [...duesOf(garden, [job], TODAY)]
           if (job.plantedOn && next?.kind === 'due' && next.code === nextDue(plan)?.code)

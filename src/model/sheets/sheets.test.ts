@@ -324,6 +324,17 @@ describe('what goes out comes in the same', () => {
     process.env.TZ = 'Europe/Berlin'
     if (isMainThread) expect(outLog([log[0]!], 'metric')).toContain('2026-03-29,01:30+01:00')
   })
+  test('a bale that gives 200 L of its 107 swells by what one goes into the other', () => {
+    const bale = shelfItem('peat_medium', { kind: 'compressed', litres: 107, swell: 2 }, 19, 40)
+    const text = shelfToCsv([bale], (id) => materialById(id)!.name, 'metric')
+    expect(shelfIn(text).items[0]!.pack).toEqual({ kind: 'compressed', litres: 107, swell: 2 })
+    const block = shelfItem('coir_pith', { kind: 'block', kg: 5, litresPerKg: 14 }, 12, 0)
+    expect(shelfIn(shelfToCsv([block], (id) => materialById(id)!.name, 'metric')).items[0]!.pack).toEqual({
+      kind: 'block',
+      kg: 5,
+      litresPerKg: 14,
+    })
+  })
   test('K5: a bale of 107 L saved in gallons is a bale of 107 L', () => {
     const bale = shelfItem('peat_medium', { kind: 'compressed', litres: 107 }, 19, 40)
     const text = shelfToCsv([bale], (id) => materialById(id)!.name, 'us')
