@@ -7,7 +7,7 @@ import { DEFAULT_SETTINGS, jobKey, SETTINGS_KEY } from '@/model/garden/garden'
 import { startingJobBed, startingJob, startingSpec } from '@/model/garden/starting'
 import type { AnyData, Job } from '@/model/garden/schemas'
 import { dressingItem, shelfItem } from '@/model/garden/shelfEntry'
-import { envelopeSchema, readEnvelope, writeEnvelope, type Envelope } from './envelope'
+import { envelopeSchema, isNewer, readEnvelope, writeEnvelope, type Envelope } from './envelope'
 import { isStale } from '@/model/garden/isStale'
 import { exportFile, exportRaw } from './exportFile'
 import { previewImport } from './importFile'
@@ -33,7 +33,7 @@ import recordV1 from './migrations/record.v1.json'
 import { BED_FIELDS, BED_FIELD_NAMES } from '@/model/garden/schemas/bedFields'
 import { unreadableText } from '@/text/base/problems.en'
 import { STEPS, withAdded } from './migrations'
-import { openGarden } from './openGarden'
+import { openGarden, peekGarden } from './openGarden'
 import type { Part } from './port'
 import { createSaver, type Conflict, type SaverOptions, type SaveStatus } from './saver'
 import { Gone } from './timeLimit'
@@ -345,6 +345,25 @@ describe('opening a garden', () => {
     expect(await port.get('job/next')).toEqual(future)
     // And again: nothing is set aside twice.
     expect((await openGarden(port, localLock(), now)).setAside).toHaveLength(3)
+  })
+  test('a look at a garden reads what is sound and writes nothing, what was put aside left out', async () => {
+    const port = memoryPort({ [KEY]: stored(), 'job/bad': { kind: 'job', junk: true } })
+    await putAside(port, {
+      key: KEY,
+      at: NOW.toISOString(),
+      why: { code: 'overwritten', key: KEY },
+      raw: stored(),
+    })
+    const before = await port.entries()
+    expect([...(await peekGarden(port)).entries()]).toEqual([[KEY, job]])
+    expect(await port.entries()).toEqual(before)
+  })
+  test('newer than this Open Bed is what has a higher version of its own kind, nothing else', () => {
+    const version = stored().schemaVersion
+    expect(isNewer(KEY, stored())).toBe(false)
+    expect(isNewer(KEY, { ...stored(), schemaVersion: version + 1 })).toBe(true)
+    expect(isNewer('no kind of ours', { ...stored(), schemaVersion: version + 1 })).toBe(false)
+    expect(isNewer(KEY, { junk: true, schemaVersion: version + 1 })).toBe(false)
   })
   test('the later part is read beside what is written: what was mended or removed meanwhile is not set aside', async () => {
     const line = [...demoGarden()].find(([k]) => k.startsWith('entry/'))![1]

@@ -3,6 +3,7 @@ import { PUBLISHED } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
 import { toEnd } from '@/core/toEnd'
 import { demoGarden } from '@/demo/demoGarden'
+import type { WateringPlan } from '@/core/watering'
 import { jobsOf } from '../garden/garden'
 import { startingSpec } from '../garden/starting'
 import { awayAnswer, awayBeds, awayRequest, daysOf, monthOf } from './away'
@@ -51,6 +52,29 @@ test('nothing is asked of a bed in a month in which nothing stands in it', () =>
   const some = asked.find((a) => a !== null)!
   const standing = some.plan.question.crops[0]!.perennial ? 12 : 11
   expect(asked.filter((a) => a !== null).length).toBeLessThanOrEqual(standing)
+})
+
+test('a plan as a sheet says it: days from the first night on, weights with the container', () => {
+  const request = awayRequest(
+    garden,
+    awayBeds(jobsOf(garden)).find((b) => awayRequest(garden, b, { month: 7, tables: PUBLISHED }))!,
+    { month: 7, tables: PUBLISHED },
+  )!
+  const month = { untilThirst: 2.4, within: true, interval: 2, timesADay: 1, litres: 3, use: 1 }
+  const plan = { month, months: [month], options: [], light: 6, heavy: 9 } as unknown as WateringPlan
+  const pot = { ...request, empty: 1.5, movable: false }
+  const { needs, waterOn, lookOn, light, heavy } = awayAnswer(pot, week, plan)
+  // Every second day of the seven nights, none on the day of coming home; a hot week halves what lasts.
+  expect(waterOn).toEqual(['2027-07-12', '2027-07-14', '2027-07-16'])
+  expect(lookOn).toBe('2027-07-11')
+  expect(needs.inAll).toBe(9)
+  expect([light, heavy]).toEqual([7.5, 10.5])
+})
+
+test('of a garden whose place nobody named nothing is asked', () => {
+  const nowhere = new Map([...garden].filter(([key]) => key !== 'place'))
+  for (const bed of awayBeds(jobsOf(garden)))
+    expect(awayRequest(nowhere, bed, { month: 7, tables: PUBLISHED })).toBeNull()
 })
 
 test.runIf(isLong)(

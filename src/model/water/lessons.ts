@@ -34,13 +34,13 @@ const GRAVEL = { material: 'gravel_pea', thickness: 5 } as const
 const LIME_DOSE = 4
 /** What stands in the wind where no crop is known: cm and cm2. */
 const SOME_CROWN = { height: 80, area: 2500 } as const
-/** Smallest difference called one: points of air, share of a figure. */
 /** How much of three buckets is left: hardly less than three, or still most of them. */
 const BUCKETS = { all: 2.95, most: 2.6 } as const
 /** Share of the way of pH made in a week: nearly all, or a good part. */
 const LIMED = { nearlyAll: 0.85, some: 0.25 } as const
 /** How much more wind a watered pot withstands: much, or a little. */
 const STEADIER = { much: 0.25, little: 0.05 } as const
+/** Smallest difference called one: points of air, share of a figure. */
 const SAME = { air: 0.01, share: 0.03 } as const
 
 /** A straight pot of some depth without a lip, for looking at a mix alone. */

@@ -108,6 +108,38 @@ test('every offer leaves less to be said or brings water that suits, and nothing
   expect(withAcid).toBeGreaterThan(0)
 })
 
+test('water that suits the container is left as it is unless another leaves less to be said', () => {
+  for (const alkalinity of [0.6, 1.6, 2.4]) {
+    const at = { ...place, waterAlkalinity: alkalinity, waterEc: 0.4 }
+    for (const job of jobs.slice(0, 4)) {
+      const { offers, plain, aim } = ways(job, at)
+      expect(plain.water.alkalinity).toBe(alkalinity)
+      const was = burdenOf(appraised(questionOfJob(job, at, PUBLISHED))!.findings)
+      for (const { treatment, water, toPH } of offers) {
+        const now = burdenOf(appraised(questionOfJob({ ...job, water: treatment }, at, PUBLISHED))!.findings)
+        if (alkalinity <= aim.act) expect(now).toBeLessThan(was)
+        // Else it brings what suits, and a meter shows it at the end.
+        else if (now === was) {
+          expect(water.alkalinity).toBeLessThanOrEqual(aim.high)
+          expect(Math.abs(toPH - plain.toPH)).toBeGreaterThanOrEqual(0.05)
+        }
+      }
+    }
+  }
+})
+
+test('a way says where pH is once what was mixed in has worked, and where the season ends', () => {
+  const job = jobs.find((j) => j.cropId !== null)!
+  const { plain } = ways(job)
+  const { acidity, salts, growing } = valueOf(job)
+  // Six weeks are what a recipe is judged after.
+  expect(plain.fromPH).toBe(acidity.find((s) => s.day >= 42)!.pH)
+  expect(plain.toPH).toBe(acidity.at(-1)!.pH)
+  expect(plain.course.map((s) => s.pH)).toEqual(acidity.map((s) => s.pH))
+  expect(plain.salts).toBeCloseTo(salts.most.saturatedExtract, 3)
+  expect(plain.fed).toBeCloseTo(growing!.feeding.fed, 3)
+})
+
 test('an acid crop on hard water is offered rain; under rain water there is nothing to offer', () => {
   const cranberry = jobs.find((j) => j.cropId === 'cranberry')!
   const [best] = ways(cranberry).offers
