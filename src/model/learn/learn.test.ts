@@ -2,6 +2,7 @@ import { once } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
 import { evaluate } from '@/core/evaluate'
+import { toEnd } from '@/core/toEnd'
 import { materialById, materialIn } from '@/core/data'
 import { useLearning } from '@/composables/learn/useLearning'
 import { useTaught } from '@/composables/learn/useTaught'
@@ -19,6 +20,7 @@ import { learnRequest, questionOfRecord } from './batches'
 import { expectedOfTest } from './expected'
 import { readingsTaught } from './figuresTaught'
 import { predictionsOf } from './predictions'
+import { teach } from './learn'
 import { newReadings, readingsOfGarden } from './readings'
 import { startingTest } from './startingTest'
 
@@ -96,6 +98,8 @@ describe('readings of a garden', () => {
     const found = readingsOfGarden(garden).filter((r) => !demo().has(r.id))
     expect(found.map((r) => r.id)).toEqual(['t:pH', 't:electricalConductivity', 'e'])
     expect(found[0]!.measurement).toMatchObject({ kind: 'pH', value: 6.1, day: 12, count: 2 })
+    // A line of the log is of the whole mix.
+    expect(found[2]!.of).toEqual({ recordId: record().id, batch: null })
     // What was expected on the day goes with each; nothing where nobody worked it out.
     expect(found.map((r) => r.expected)).toEqual([null, null, 6.3])
     const known = withTests(slurry('f', 12, [{ pH: 6 }], { expected: { pH: 6.4 } }))
@@ -140,6 +144,30 @@ describe('readings of a garden', () => {
     expect(recipe.dressings).toMatchObject([
       { dressingId: 'all_purpose_organic', gramsPerLitre: grams / record().blendLitres },
     ])
+  })
+  test('salts that were read teach what is known of the feed too, and of each row from which reading', () => {
+    const fed = {
+      ...record(),
+      dressings: [
+        {
+          ...record().dressings[0]!,
+          dressingId: 'crf_5_6',
+          grams: 8 * record().blendLitres,
+          place: { kind: 'throughout' as const },
+        },
+      ],
+    }
+    const withFed = (...tests: Test[]) =>
+      new Map<string, AnyData>([...withTests(...tests), [`record/${fed.id}`, fed]])
+    const batchIn = (garden: Garden) => learnRequest(garden, newReadings(garden))
+    // Half as salty again as the tables say: odd for the mix, not for a feed whose salts are known within a third.
+    const plain = evaluate(batchIn(withFed(slurry('s', 5, [{ salts: 1 }]))).batches[0]!.input)
+    if (!plain.ok) throw new Error(plain.problem.code)
+    const salts = 1.5 * plain.value.salts.mix.electricalConductivity.oneToTwo
+    const taught = toEnd(teach(batchIn(withFed(slurry('s', 5, [{ salts }, { salts }, { salts }])))))
+    if (!taught.ok) throw new Error(taught.problem.code)
+    const row = taught.value.rows.find((r) => r.id === 'crf_5_6')!
+    expect(row.from).toEqual(['s:electricalConductivity'])
   })
   test('what was put in after a reading is no part of the mix that was read', () => {
     const lime = record().limes[0]?.limeId ?? 'lime_calcitic'

@@ -318,6 +318,39 @@ describe('the first hours of draining', () => {
     expect(all).toBeCloseTo(volumeBelow(straight(HEIGHT).shape, HEIGHT), 9)
     expect(answer.course.litres[0]).toBeCloseTo(all / CELLS, 9)
   })
+  test('its nodes: ends, a side hole and the border of two stuffs without volume, each between the stuffs it lies in', () => {
+    const column = columnOf(
+      straight(25, { kind: 'sideHoles', height: 4 }),
+      [
+        { top: 10, hydraulics: stuff({ gravel_pea: 1 }) },
+        { top: 25, hydraulics: stuff(LIGHT) },
+      ],
+      25,
+    )
+    const nodes = Array.from(column.height, (height, i) => ({
+      height,
+      below: column.below[i],
+      above: column.above[i],
+      volume: column.volume[i]!,
+    }))
+    expect(nodes.filter((n) => n.volume === 0).map(({ volume: _, ...n }) => n)).toEqual([
+      { height: 0, below: 0, above: 0 },
+      { height: 4, below: 0, above: 0 },
+      { height: 10, below: 0, above: 1 },
+      { height: 25, below: 1, above: 1 },
+    ])
+    expect(column.height[column.outlet]).toBe(4)
+    // Cells of a centimetre lie in their own stuff; links join every node to the next, and add up to the depth.
+    for (const n of nodes.filter((m) => m.volume > 0)) {
+      expect([n.below, n.above]).toEqual(n.height < 10 ? [0, 0] : [1, 1])
+    }
+    expect(column.cells).toHaveLength(25)
+    expect(Array.from(column.cellLayer)).toEqual(Array.from(column.cellHeight, (h) => (h < 10 ? 0 : 1)))
+    expect(column.linkLength.reduce((a, b) => a + b, 0)).toBeCloseTo(25, 9)
+    column.linkLength.forEach((length, i) =>
+      expect(length).toBeCloseTo(column.height[i + 1]! - column.height[i]!, 9),
+    )
+  })
   test('every picture balances by itself: what is in the mix and what has drained', () => {
     const area = answer.course.litres[0]! / DZ
     answer.course.times.forEach((_t, k) => {
