@@ -1,4 +1,3 @@
-import { burdenOf, leavesGraver } from '@/core/appraisal'
 import { JUDGED_AFTER } from '@/core/chemistry'
 import { USUAL_PLANTING_MONTH } from '@/core/growing'
 import {
@@ -15,6 +14,7 @@ import type { MixQuestion } from '../mix/question'
 import { verdictOf, type Verdict } from '../mix/verdict'
 import { appraised, type Unfed } from '../mix/withFeed'
 import { underWater } from '../mix/jobWater'
+import { isBetter, rainFirst, worthIn, type TriedWater } from './waterWorth'
 
 /** Rain water to be mixed into a can, as a share of it. Source: our assumption: what can be measured with a can. */
 const RAIN_SHARES = [0.25, 1 / 3, 0.5, 2 / 3, 0.75, 1] as const
@@ -64,8 +64,7 @@ export interface WaysRequest {
   answered: readonly string[]
 }
 
-interface Tried {
-  treatment: WaterTreatment
+interface TriedMix extends TriedWater {
   water: IrrigationWater
   mix: Unfed
 }
@@ -83,23 +82,33 @@ export function* waterWays({
   answered,
 }: WaysRequest): Generator<number, JobWays | null> {
   if (!question.place) return null
-  const tryOn = (t: WaterTreatment): Tried | null => {
+  const tryOn = (t: WaterTreatment): TriedMix | null => {
     const water = treatedWater(tap, t)
     const mix = appraised(underWater(question, water))
-    return mix && { treatment: t, water, mix }
+    return (
+      mix && {
+        treatment: t,
+        alkalinity: water.alkalinity,
+        endPH: mix.evaluation.acidity.at(-1)!.pH,
+        findings: mix.findings,
+        water,
+        mix,
+      }
+    )
   }
   const plain = tryOn(UNTREATED)
   const given = isSame(treatment, UNTREATED) ? plain : tryOn(treatment)
   if (!plain || !given) return null
   const aim = aimOf(plain.mix)
-  const tried: Tried[] = []
+  const tried: TriedMix[] = []
   const all = treatmentsOf(tap)
   for (const [i, t] of all.entries()) {
     const one = tryOn(t)
     if (one && isBetter(one, plain, aim)) tried.push(one)
     yield (i + 1) / all.length
   }
-  const byWorth = worthIn(plain.mix, aim)
+  const { pH } = plain.mix.prepared.bands
+  const byWorth = worthIn(pH, aim)
   const offers = [true, false].flatMap((acid) => {
     const [best] = tried.filter((t) => (t.treatment.acid !== null) === acid).sort(byWorth)
     return best && !isSame(best.treatment, treatment) ? [best] : []
@@ -107,17 +116,11 @@ export function* waterWays({
   const way = wayOf(new Set(answered))
   return {
     aim,
-    band: plain.mix.prepared.bands.pH,
+    band: pH,
     given: way(given),
     plain: way(plain),
     // Of ways that do as well rain comes first: nobody burns himself on it.
-    offers: offers
-      .sort(
-        (a, b) =>
-          burdenOf(a.mix.findings) - burdenOf(b.mix.findings) ||
-          Number(a.treatment.acid !== null) - Number(b.treatment.acid !== null),
-      )
-      .map(way),
+    offers: offers.sort(rainFirst).map(way),
     use: useOf(plain.mix),
   }
 }
@@ -150,37 +153,10 @@ function aimOf({ prepared, evaluation }: Unfed): WaterAim {
   })
 }
 
-/** Less to be said of it, or as little with water that suits the container where that of the tap is too hard for it. */
-function isBetter(one: Tried, plain: Tried, aim: WaterAim): boolean {
-  const [now, before] = [burdenOf(one.mix.findings), burdenOf(plain.mix.findings)]
-  const tooHard = plain.water.alkalinity > aim.act
-  return (
-    (now < before || (tooHard && now <= before && one.water.alkalinity <= aim.high && isSeen(one, plain))) &&
-    !leavesGraver(plain.mix.findings, one.mix.findings)
-  )
-}
-
-/** Does a meter show the difference at the end? */
-const isSeen = (one: Tried, plain: Tried) => Math.abs(endPH(one) - endPH(plain)) >= SEEN
-/** Less of pH no meter shows. */
-const SEEN = 0.05
-
-/** Least to be said, then pH nearest to what is wanted, then the least trouble. */
-const worthIn =
-  ({ prepared }: Unfed, aim: WaterAim) =>
-  (a: Tried, b: Tried) =>
-    burdenOf(a.mix.findings) - burdenOf(b.mix.findings) ||
-    beyond(a.water.alkalinity, aim) - beyond(b.water.alkalinity, aim) ||
-    Math.round(10 * (beyond(endPH(a), prepared.bands.pH) - beyond(endPH(b), prepared.bands.pH))) ||
-    a.treatment.rain - b.treatment.rain ||
-    (b.treatment.acid?.toPH ?? 0) - (a.treatment.acid?.toPH ?? 0)
-const beyond = (x: number, { low, high }: { low: number; high: number }) => Math.max(0, x - high, low - x)
-const endPH = ({ mix }: Tried) => mix.evaluation.acidity.at(-1)!.pH
-
 /** A way as plain data. */
 const wayOf =
   (answered: ReadonlySet<string>) =>
-  ({ treatment, water, mix: { prepared, evaluation, judgements } }: Tried): WaterWay => {
+  ({ treatment, water, mix: { prepared, evaluation, judgements } }: TriedMix): WaterWay => {
     const { acidity, salts, growing } = evaluation
     const settled = acidity.find((s) => s.day >= JUDGED_AFTER) ?? acidity[0]!
     return {
