@@ -7,6 +7,7 @@ import { blend } from '@/core/mixing'
 import { parts } from '@/core/testing/arbitraries'
 import { valueOf } from '@/core/testing/once'
 import { MOVING_LIMITS, type Moved } from '@/core/water/moving'
+import { sidesOf } from './lessonSides'
 import { answerOf, answerOfPoured, casesOfLesson, withSand, type Lesson, type LessonAnswer } from './lessons'
 
 const POT: MixInContainer['container'] = {
@@ -212,5 +213,48 @@ describe('a lesson that pours', () => {
       cases,
     )
     expect(some.right).toBe(1)
+  })
+  test('drawn side by side: each cell fills from half-way to the one below to half-way to the one above', () => {
+    const input = inPot(LIGHT)
+    const asked = { input, evaluation: evaluated(input) }
+    const [plain, full] = sidesOf('saucer', asked, [
+      followed([0.8, 0.6, 0.4, 0.2]),
+      followed([0.8, 0.8, 0.8, 0.8], 1.5),
+    ])!
+    expect(plain!.moments).toBe(2)
+    expect([plain!.hasSaucer, full!.hasSaucer]).toEqual([false, true])
+    const near = (from: number, to: number, share: number) => ({
+      from,
+      to,
+      share: expect.closeTo(share, 9) as number,
+    })
+    expect(plain!.at(1)).toEqual({
+      bands: [near(0, 2, 1), near(2, 4, 0.75), near(4, 6, 0.5), near(6, 8, 0.25)],
+      saucer: 0,
+    })
+    expect(full!.at(1).saucer).toBe(1.5)
+    expect(plain!.at(0).bands.map((b) => b.share)).toEqual(Array(4).fill(0.125))
+    // Nothing is drawn of what has not been followed yet.
+    const [, waiting] = sidesOf('gravel', asked, [])!
+    expect([waiting!.floor, waiting!.moments, waiting!.at(0)]).toEqual([5, 0, { bands: [], saucer: 0 }])
+  })
+  test('drawn at rest: a tray and a tub, without saucer or floor, and sand beside none in the depth of the mix', () => {
+    const input = inPot(LIGHT)
+    const asked = { input, evaluation: evaluated(input) }
+    const tall = sidesOf('depth', asked, [])!.map((s) => s.container.shape)
+    expect(tall.map((s) => s.kind === 'roundPot' && s.height)).toEqual([6, 40])
+    const sides = [...sidesOf('depth', asked, [])!, ...sidesOf('sand', asked, [])!]
+    expect(sides).toHaveLength(4)
+    for (const { floor, hasSaucer, moments, at, container } of sides) {
+      expect([floor, hasSaucer, moments, at(0).saucer]).toEqual([0, false, 1, 0])
+      expect(container.base).toEqual({ kind: 'drainHoles' })
+      const { bands } = at(0)
+      expect(bands[0]!.from).toBeCloseTo(0, 9)
+      expect(bands.at(-1)!.to).toBeCloseTo(
+        container.shape.kind === 'roundPot' ? container.shape.height : NaN,
+        9,
+      )
+      for (const b of bands) expect(b.share).toBeLessThanOrEqual(1)
+    }
   })
 })
