@@ -111,6 +111,19 @@ describe('a pouring on a mix', () => {
     expect(footShortOfAir(dish!.moved, 0)).toBe(dish!.figures.hoursFootShort)
     expect(mulched!.figures.airAtEnd).toBeLessThan(open!.figures.airAtEnd)
   })
+  test('what is said of a run is what its book says; one that never thirsts lasts to its end', () => {
+    const [run] = watched([
+      one({ days: 3, plant: { day: { uptake: 0, evaporation: 0, wall: 0, saucer: 0 } } }),
+    ])
+    const { figures, moved } = run!
+    expect(figures.firstThirst).toBe(72)
+    expect([figures.drained, figures.overSurface, figures.inSaucer]).toEqual([
+      moved.book.drained,
+      moved.book.overSurface,
+      moved.book.standing,
+    ])
+    expect(figures.hoursThirsty).toBe(0)
+  })
   test('ranges hold the figure’s own value as a rule, and come from the same draws side by side', () => {
     const [a, b] = watched([one({ days: 2 }), one({ days: 2 })], 12)
     expect(a!.ranges).toEqual(b!.ranges)

@@ -107,6 +107,12 @@ describe('next moves and the finder, from a job', () => {
       const [prepared, there] = atRest({ ...leeks(), ...move.recipe })
       expect(there.mix.airFilledPorosity).toBeCloseTo(move.after.air, 9)
       expect(there.lime.pH).toBeCloseTo(move.after.pH, 9)
+      const { growing, salts, weights } = there
+      expect(move.after.salts).toBeCloseTo(salts.most.saturatedExtract, 9)
+      expect(move.after.weight).toBeCloseTo(weights.drained, 9)
+      expect(move.after.fed).toBeCloseTo(growing!.feeding.fed, 9)
+      // Days between waterings in the thirstiest month, which comes soonest of all.
+      expect(move.after.days).toBeCloseTo(growing!.watering[growing!.thirstiestMonth! - 1]!.days.value, 9)
       const judged = judgementsOf(prepared, there)
       const now = standingOf(there, { bands: prepared.bands, perennial: false }, judged)
       expect(move.gain).toBeCloseTo(standing.faults - now.faults, 9)
