@@ -124,7 +124,6 @@ export const belongingsOf = (garden: Garden, jobId: string): string[] => [
   ...photosOf(garden, jobId).map(({ id }) => photoKey(id)),
 ]
 
-/** Field tests, the latest begun first. */
 /** What the grower says of a bed's years, the oldest first. */
 export const bedYearsOf = (garden: Garden, bedId: string): BedYears['years'] =>
   (garden.get(bedYearsKey(bedId)) as BedYears | undefined)?.years ?? []
@@ -134,6 +133,7 @@ export const heapsOf = listed('heap', (heaps: HeapRecord[]): readonly HeapRecord
   heaps.sort((a, b) => byText(b.builtOn, a.builtOn) || byText(b.createdAt, a.createdAt)),
 )
 
+/** Field tests, the latest begun first. */
 export const testsOf = listed('test', (tests: Test[]): readonly Test[] =>
   tests.sort((a, b) => byText(b.startedAt, a.startedAt) || byText(a.id, b.id)),
 )
