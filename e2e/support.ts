@@ -14,10 +14,6 @@ interface Kept {
 }
 type Keep = (options: BrowserContextOptions) => Promise<Kept>
 
-/**
- * Tests of a worker share a browser context, so that the app's scripts are fetched and compiled once. Every test begins
- * with nothing stored: databases, caches and cookies of the page are removed after each.
- */
 /** What is folded is open, as on the device of whoever opened it all. */
 const unfold = () => {
   const key = 'open-bed-folds'
@@ -25,6 +21,10 @@ const unfold = () => {
     localStorage.setItem(key, '{"*":true}')
 }
 
+/**
+ * Tests of a worker share a browser context, so that the app's scripts are fetched and compiled once. Every test begins
+ * with nothing stored: databases, caches and cookies of the page are removed after each.
+ */
 const shared = base.extend<{ alone: boolean; folded: boolean }, { keep: Keep }>({
   /** As on a device that nobody has opened anything on: in a context of its own. */
   folded: [false, { option: true }],

@@ -93,3 +93,13 @@ test.each(['core', 'model'])('no folders of src/%s use each other, however far r
   const within = IMPORTS.filter((i) => i.from.startsWith(`src/${layer}/`) && i.to.startsWith(`src/${layer}/`))
   expect(circles(graph(within.map(({ from, to }) => [folder(from), folder(to)] as const)))).toEqual([])
 })
+
+test('no comment on another: what it is about has moved away from under it', () => {
+  const ours = globSync('{src,server,cli,e2e,bench,scripts}/**/*.{ts,vue,mjs}')
+  const astray = ours.flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/\/\*\*(?:(?!\*\/)[^])*\*\/\s*\n\s*\/\*\*[^\n]*/g)].map(
+      (m) => `${file}: ${m[0].slice(0, 80)}`,
+    ),
+  )
+  expect(astray).toEqual([])
+})

@@ -149,9 +149,9 @@ const materialOf = (
 })
 const short = (x: number) => Number(x.toPrecision(5))
 
-/** Parts in all, and materials, that freshening may take. */
 /** A found mix with this share of the old in it comes before the others. */
 const MOSTLY_OLD = 0.5
+/** Parts in all, and materials, that freshening may take. */
 const FRESHEN = { maxParts: 8, maxMaterials: 4 }
 
 /** Next year's job in the same beds, with the old mix alone in it to begin with. */

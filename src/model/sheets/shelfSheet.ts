@@ -118,9 +118,9 @@ export interface ShelfReading {
 }
 type Find = (name: string) => Material | undefined
 type Cells = Record<string, string>
-/** What one row says of a material: how it is sold, and what is on hand of it, litres. */
 /** A pack as a row tells it; nothing where the cell is empty. */
 type Told = Omit<Offer, 'delivery'> & { delivery: number | null }
+/** What one row says of a material: how it is sold, and what is on hand of it, litres. */
 interface Sold {
   material: Material
   offer: Told

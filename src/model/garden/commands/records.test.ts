@@ -56,7 +56,7 @@ const SETS: [Command, string, AnyData][] = [
   [{ type: 'shelf/set', item }, shelfKey('peat_medium'), item],
   [{ type: 'photo/add', photo }, photoKey('p'), photo],
   [{ type: 'entries/put', entries: [entry], what: '' }, entryKey('e'), entry],
-  [{ type: 'bed/years', years }, bedYearsKey('bed'), years],
+  [{ type: 'bed/years', years, what: '' }, bedYearsKey('bed'), years],
   [{ type: 'heap/set', heap, what: 'a heap' }, heapKey('h'), heap],
   [{ type: 'test/set', test: test1, what: 'a test' }, testKey('t'), test1],
   [{ type: 'dressingPack/set', item: pack }, dressingPackKey('bone_meal'), pack],
