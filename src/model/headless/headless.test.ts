@@ -1,7 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
+import { emergenceOf } from '@/core/data/emergence'
+import { growthOf } from '@/core/data/growth'
 import { containerVolumes } from '@/core/geometry'
 import { blend } from '@/core/mixing'
+import { raisingPlan } from '@/core/raising'
+import { phosphorusStore } from '@/core/rotation'
 import { parts } from '@/core/testing/arbitraries'
 import { valueOf } from '@/core/testing/once'
 import { LITRES } from '@/core/units'
@@ -111,6 +115,55 @@ describe('the headless door, doses and finds', () => {
     }) as unknown as { pHBefore: number; acid: { dressing: string; gramsPerLitre: number } }
     expect(acid.acid.dressing).toBe('sulfur_elemental')
     expect(acid.acid.gramsPerLitre > 0).toBe(acid.pHBefore > 5.5)
+  })
+  test('raising plants is the plan of the core, its trays by their names; weeks as usual unless they are said', () => {
+    const a = answer('raise') as unknown as { seeds: number; stages: { tray: string; cells: number }[] }
+    const { plants, warmthOfSeed, warmth } = example('raise') as Record<string, number>
+    const plan = (weeks: number) =>
+      valueOf(
+        raisingPlan({
+          emergence: emergenceOf('tomato_cherry')!,
+          weeks,
+          plants: plants!,
+          warmthOfSeed: warmthOfSeed!,
+          warmth: warmth!,
+          first: 'plugs72',
+          second: 'pots9cm',
+        }),
+      )
+    const usual = growthOf('tomato_cherry')!.weeksAsTransplant
+    const { seeds, dates, sowBetween } = plan(usual)
+    expect(a).toMatchObject({ seeds, dates, sowBetween })
+    expect(a.stages.map((s) => s.tray)).toEqual(['plugs72', 'pots9cm'])
+    expect(answer('raise', { weeks: 9 })).toMatchObject({ dates: plan(9).dates })
+    expect((answer('raise', { second: undefined }) as unknown as typeof a).stages).toHaveLength(1)
+    expect(runCase('raise', { ...example('raise'), crop: 'fig' })).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-crop', crop: 'fig' },
+    })
+  })
+  test('rotation keeps what is decided, says how long each family has waited, and adds up what compost left', () => {
+    const a = answer('rotate') as unknown as {
+      steps: { bed: string; year: number; crop: string; waited: number | null }[]
+      phosphorus: { bed: string }[]
+    }
+    // Three beds in three years.
+    expect(a.steps).toHaveLength(9)
+    expect(a.steps.find((s) => s.bed === 'south' && s.year === 2028)!.crop).toBe('leek')
+    for (const year of [2027, 2029])
+      expect(
+        a.steps
+          .filter((s) => s.year === year)
+          .map((s) => s.crop)
+          .sort(),
+      ).toEqual(['cabbage', 'pea', 'tomato_cherry'])
+    // What moved from bed to bed each year: none comes back at once.
+    expect(a.steps.find((s) => s.bed === 'north' && s.year === 2027)!.crop).not.toBe('tomato_cherry')
+    expect(a.phosphorus).toEqual([{ bed: 'north', ...phosphorusStore([29, 29, 12]) }])
+    expect(runCase('rotate', { ...example('rotate'), crops: ['kale', 'no such'] })).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-crop', crop: 'no such' },
+    })
   })
   test('a meter in the feed made up says how strong it came out: half of what it adds is half as strong', () => {
     const made = answer('feed') as unknown as { conductivity: number; conductivityAdded: number }

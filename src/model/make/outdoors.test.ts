@@ -3,6 +3,7 @@ import { cases, draws } from '@/core/testing/draws'
 import { PUBLISHED } from '@/core/data'
 import fc from 'fast-check'
 import Papa from 'papaparse'
+import { parse } from 'csv-parse/sync'
 import { describe, expect, test } from 'vitest'
 import { materialById } from '@/core/data'
 import { CLIMATES } from '@/core/climate/climates'
@@ -43,7 +44,7 @@ import { nudgesOf } from './nudges'
 import { measuresOf, quantitiesOf } from './quantities'
 import { recordFrom } from './recordFrom'
 import { isShort, leftOver, shelfWith, shelvedOf } from './settle'
-import { doseLines, mixLines, shoppingList } from './shoppingList'
+import { doseLines, mixLines, shoppingList, type DoseLine, type MixLine } from './shoppingList'
 import { countIn, pressesOf } from './tally'
 import { lostOnPreparing, readyId, timetable } from './timetable'
 import { shoppingCsv } from '../sheets/shoppingSheet'
@@ -364,6 +365,50 @@ describe('buying', () => {
     const csv = shoppingCsv({ lines, mixes: [], doses: [] }, ({ kind }) => `pack:${kind}`, 'metric')
     const row = csv.split('\n').find((line) => line.includes(compost.material.name))!
     expect(row).toContain(`,${Math.ceil(compost.litres / 40)},pack:loose,`)
+  })
+  test('on the sheet a finished mix and a feed have their packs, their grams, what is left and what they cost', () => {
+    const mix = (name: string, origin: MixLine['mix']['origin']) => ({ name, origin })
+    const bag = { counts: [3], leftover: 20, cost: 27 }
+    const mixes = [
+      { mix: mix('Bag mix', { kind: 'bag', litres: 40, price: 9 }), litres: 100, purchase: bag },
+      { mix: mix('Own mix', { kind: 'made' }), litres: 60, purchase: null },
+      { mix: mix('Ready mix', { kind: 'ready' }), litres: 30, purchase: null },
+    ] as unknown as MixLine[]
+    const packs = [
+      { kg: 5, count: 0 },
+      { kg: 1, count: 2 },
+      { kg: 0.5, count: 1 },
+    ]
+    const doses = [
+      { name: 'Bone meal', grams: 2300, purchase: { packs, cost: 9.5 } },
+      { name: 'Kelp meal', grams: 40, purchase: { packs: [{ kg: 1, count: 0 }], cost: 0 } },
+      { name: 'Lime', grams: 500, purchase: null },
+    ] as unknown as DoseLine[]
+    const csv = shoppingCsv(
+      { lines: [], mixes, doses },
+      (p) => `${p.kind} ${'kg' in p ? p.kg : ''}`,
+      'metric',
+    )
+    const rows = parse(csv, { bom: true, columns: true }) as Record<string, string>[]
+    const rowOf = (name: string) => rows.find((r) => r.material === name)!
+    const cell = (row: Record<string, string>, column: string) =>
+      row[Object.keys(row).find((c) => c === column || c.startsWith(`${column},`))!]
+    expect(['packs', 'pack', 'left over', 'cost'].map((c) => cell(rowOf('Bag mix'), c))).toEqual([
+      '3',
+      'loose ',
+      '20.0',
+      '27.00',
+    ])
+    expect(cell(rowOf('Own mix'), 'packs')).toBe('made first')
+    expect(cell(rowOf('Ready mix'), 'packs')).toBe('on hand')
+    expect(['grams', 'packs', 'pack', 'cost'].map((c) => cell(rowOf('Bone meal'), c))).toEqual([
+      '2300',
+      '2 + 1',
+      'mass 1 + mass 0.5',
+      '9.50',
+    ])
+    expect(['packs', 'pack'].map((c) => cell(rowOf('Kelp meal'), c))).toEqual(['0', 'mass 1'])
+    expect(['grams', 'packs', 'cost'].map((c) => cell(rowOf('Lime'), c))).toEqual(['500', '', ''])
   })
   test('one list for two jobs is that of both, in fewer packs', () => {
     const both = shoppingList(gardenOf([]), [q(), q()])

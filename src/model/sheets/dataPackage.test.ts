@@ -94,6 +94,42 @@ describe('the data package', () => {
     // A bed that is no more is written as none, so that every key is found.
     expect((await read('log')).find((l) => l.id === 'gone')).toMatchObject({ bed: null })
   })
+  test('readings at the tub are of their batch, salts by their method, with what was expected; dressings by grams', async () => {
+    const record = recordsOf(demo())[0]!
+    const tub = (id: string, kind: 'pH' | 'salts', expected: number | null) => ({
+      id,
+      batch: 0,
+      at: AT,
+      day: 3,
+      kind,
+      value: 1.25,
+      expected,
+    })
+    const fed = {
+      ...record,
+      readings: [tub('a', 'pH', 6.5), tub('b', 'salts', null)],
+      dressings: [{ ...record.dressings[0]!, dressingId: 'bone_meal', grams: 321 }],
+    }
+    const found = await unpacked(
+      new Map<string, AnyData>([...demo(), [`record/${record.id}`, fed as AnyData]]),
+    )
+    const readings = await found.getResource('readings')!.read({ keyed: true })
+    expect(readings.find((r) => r.id === 'tub:a')).toMatchObject({
+      batch: record.id,
+      source: 'tub',
+      figure: 'pH',
+      value: 1.25,
+      unit: null,
+      expected: 6.5,
+      bed: null,
+      count: 1,
+    })
+    const salts = readings.find((r) => r.id === 'tub:b')!
+    expect(salts.unit).toMatch(/dS\/m/)
+    expect(salts.expected).toBeNull()
+    const parts = await found.getResource('parts')!.read({ keyed: true })
+    expect(parts.filter((p) => p.batch === record.id).some((p) => Object.values(p).includes(321))).toBe(true)
+  })
   test('the log is in the order of its moments, however it was kept', () => {
     const at = (id: string, day: string) =>
       entry(id, { at: `2026-07-${day}T10:00:00.000Z`, kind: 'watered', value: 1 })

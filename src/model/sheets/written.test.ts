@@ -52,6 +52,22 @@ describe('what goes out as CSV cannot be broken out of: another parser reads it'
       2,
     ],
   }
+  test('a record says its lime in all, its air in a hundred, and money to the cent where there was any', () => {
+    const [record] = records()
+    const lime = (limeId: string, grams: number) => ({ ...record!.limes[0]!, limeId, grams })
+    const written = (change: object) =>
+      rowsIn(recordsCsv([{ ...record!, ...change }], () => 'Pepper', 'metric')) as string[][]
+    const cell = (change: object, column: string) => {
+      const [head, row] = written(change)
+      return row![head!.findIndex((c) => c.startsWith(column))]
+    }
+    expect(cell({ limes: [lime('lime_calcitic', 120), lime('lime_dolomitic', 80)] }, 'lime')).toBe('200')
+    const predicted = { ...record!.predicted, airFilledPorosity: 0.1874, pH: 6.218 }
+    expect(cell({ predicted }, 'air')).toBe('18.7')
+    expect(cell({ predicted }, 'pH')).toBe('6.22')
+    expect([cell({ paid: 31 }, 'paid'), cell({ paid: null }, 'paid')]).toEqual(['31.00', ''])
+    expect([cell({ used: 4.5 }, 'used'), cell({ used: null }, 'used')]).toEqual(['4.50', ''])
+  })
   test.each(Object.keys(tables))('%s', (name) => {
     fc.assert(
       fc.property(anyWords, (words) => {
