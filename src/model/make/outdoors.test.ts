@@ -21,6 +21,7 @@ import { leftText } from '@/text/make/settle'
 import { changesOf } from '../garden/commands'
 import {
   DEFAULT_SETTINGS,
+  dressingPackKey,
   jobKey,
   jobOf,
   recordKey,
@@ -28,7 +29,7 @@ import {
   shelfKey,
   type Garden,
 } from '../garden/garden'
-import type { AnyData, Job, Place, ShelfItem } from '../garden/schemas'
+import type { AnyData, DressingPack, InnerMix, Job, Place, ShelfItem } from '../garden/schemas'
 import { dressingItem, offersFor, shelfEntry, shelfItem } from '../garden/shelfEntry'
 import { draftOf, offerOf, ofKind, packOf } from '../garden/offerDraft'
 import { startingJob, startingJobBed, startingPlace, startingSpec } from '../garden/starting'
@@ -472,6 +473,107 @@ describe('buying', () => {
     expect(
       offerOf(draftOf({ pack: { kind: 'own' }, price: null, place: '', seenOn: null, delivery: 0 })).price,
     ).toBe(0)
+  })
+})
+
+describe('feed and finished mixes bought', () => {
+  /** Bone meal in packs of a kilogram at 4.50, 0.2 kg of it on the shelf. */
+  const pack: DressingPack = {
+    dressingId: 'bone_meal',
+    kg: 1,
+    price: 4.5,
+    place: '',
+    seenOn: null,
+    others: [],
+    stock: 0.2,
+  }
+  const garden = (): Garden => new Map<string, AnyData>([...gardenOf(), [dressingPackKey('bone_meal'), pack]])
+  const total = (id: string, grams: number) => ({
+    id,
+    name: id,
+    bulkDensity: 0.9,
+    grams,
+    place: { kind: 'throughout' as const },
+    isLime: false,
+  })
+  const totals = [total('bone_meal', 900), total('kelp_meal', 100), total('bone_meal', 600)]
+  const had = { id: 'bone_meal', amount: 0.3, paid: 2, lot: 'B' }
+  test('one feed in two places is bought once: what both take less what is on hand, in whole packs', () => {
+    const [first, kelp, second] = doseLines(garden(), totals)
+    // 1.5 kg less 0.2: two packs, 0.7 kg left.
+    expect(first!.purchase).toMatchObject({ need: 1.5, fromStock: 0.2, bought: 2, cost: 9 })
+    expect(first!.purchase!.leftover).toBeCloseTo(0.7, 9)
+    expect(first!.purchase!.packs).toEqual([{ kg: 1, price: 4.5, count: 2 }])
+    expect(first!.stock).toBe(0.2)
+    // Of one with neither pack nor price nothing is known to buy.
+    expect([kelp!.purchase, second!.purchase]).toEqual([null, null])
+    // What was bought already counts as on hand: 1.5 less 0.2 and 0.3 is one pack.
+    const [after] = doseLines(garden(), totals, [had])
+    expect(after!.bought).toEqual(had)
+    expect(after!.purchase).toMatchObject({ need: 1.5, fromStock: 0.5, bought: 1, cost: 4.5, leftover: 0 })
+  })
+  test('money: bags are paid whole, and what goes in is worth its share of them', () => {
+    const mix = {
+      id: 'mix:a',
+      name: 'Bag mix',
+      origin: { kind: 'bag', litres: 40, price: 9 },
+    } as unknown as InnerMix
+    const bags = {
+      counts: [3],
+      litres: 120,
+      leftover: 20,
+      cost: 27,
+      fromStock: 0,
+    } as unknown as MixLine['purchase']
+    const mixes: MixLine[] = [
+      { mix, litres: 100, bought: null, purchase: bags },
+      { mix: { ...mix, id: 'mix:b', origin: { kind: 'made' } }, litres: 50, bought: null, purchase: null },
+    ]
+    const { lines, paid, used } = moneyOf(garden(), [], mixes, doseLines(garden(), totals))
+    // 100 of 120 L that cost 27; 1.5 of 2 kg that cost 9.
+    expect(lines).toEqual([
+      { id: 'mix:a', paid: 27, used: 22.5 },
+      { id: 'bone_meal', paid: 9, used: 6.75 },
+    ])
+    expect([paid, used]).toEqual([36, 29.25])
+    // Off the shelf alone it is worth what it costs to buy; paid is nothing.
+    const plenty = new Map<string, AnyData>([
+      ...garden(),
+      [dressingPackKey('bone_meal'), { ...pack, stock: 9 }],
+    ])
+    expect(moneyOf(plenty, [], [], doseLines(plenty, totals)).lines).toEqual([
+      { id: 'bone_meal', paid: 0, used: 6.75 },
+    ])
+  })
+  test('what is left of a feed, of what was bought, and of a stuff that went in though it was not listed', () => {
+    const doses = doseLines(garden(), totals, [had])
+    const left = leftOver(garden(), [], doses, new Map([['compost_green', 25]]))
+    expect(left.find((l) => l.id === 'bone_meal')).toMatchObject({
+      unit: 'kg',
+      had: 0.2,
+      bought: 0.3,
+      used: 1.5,
+      left: expect.closeTo(-1, 9) as number,
+      leftIfBought: expect.closeTo(0, 9) as number,
+    })
+    // 60 L were on hand.
+    expect(left.find((l) => l.id === 'compost_green')).toMatchObject({
+      unit: 'litres',
+      had: 60,
+      used: 25,
+      left: 35,
+    })
+    expect(left.find((l) => l.id === 'kelp_meal')).toBeUndefined()
+    const shelf = shelfWith(
+      garden(),
+      new Map([
+        ['bone_meal', 0.70049],
+        ['compost_green', -3],
+        ['no such', 1],
+      ]),
+    )
+    expect(shelf.dressings).toEqual([{ ...pack, stock: 0.7 }])
+    expect(shelf.materials).toMatchObject([{ materialId: 'compost_green', stock: 0 }])
   })
 })
 
