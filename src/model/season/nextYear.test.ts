@@ -1,18 +1,28 @@
 import { once } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
+import type { Finding } from '@/core/appraisal'
 import { materialIn } from '@/core/data'
+import type { Found } from '@/core/finder'
 import { useNextYear } from '@/composables/season/useNextYear'
 import { demoGarden } from '@/demo/demoGarden'
 import { makeCoreApi } from '@/workers/coreApi'
 import { changesOf, type Command } from '../garden/commands'
-import { entryKey, jobOf, jobsOf, recordOf, shelfItemOf, type Garden } from '../garden/garden'
+import { entryKey, jobOf, jobsOf, ownMaterialKey, recordOf, shelfItemOf, type Garden } from '../garden/garden'
 import { materialOfOwn } from '../garden/ownRows'
 import { tablesOf } from '../garden/tables'
 import type { AnyData, Entry } from '../garden/schemas'
 import { ownMaterialSchema } from '../garden/schemas'
 import { evaluateJob } from '../mix/evaluateJob'
-import { freshest, oldMixId, oldMixOf, reuseVerdict } from './nextYear'
+import {
+  freshenedJob,
+  freshenOffers,
+  freshenRequest,
+  freshest,
+  oldMixId,
+  oldMixOf,
+  reuseVerdict,
+} from './nextYear'
 import { linesOf } from './testing/lines'
 
 const demo = once(() => new Map([...demoGarden()].filter(([key]) => !/^(entry|test)\//.test(key))))
@@ -119,6 +129,56 @@ describe('next year', () => {
     const id = topUp()!
     const topped = jobOf(garden.records, id)!
     expect(topped.fills.every((f) => f.sunkBy === sunk.value)).toBe(true)
+  })
+  test('the question of freshening holds the old mix, always in it, and few parts; its job begins with it alone', () => {
+    const old = oldAfter(200)
+    const garden = withEntries()
+    const own = ownMaterialKey(old.material.id)
+    const kept: Garden = new Map<string, AnyData>([...garden, [own, old.material]])
+    const next = freshenedJob(job(), old.material.id, { id: 'n', createdAt: on(200), cropId: 'lettuce' })
+    expect(next.parts).toEqual([{ materialId: old.material.id, twelfths: 12 }])
+    expect([next.mixes, next.dressings, next.versions, next.companionIds]).toEqual([[], [], [], []])
+    expect([next.id, next.cropId, next.lime.mode]).toEqual(['n', 'lettuce', 'toTarget'])
+    expect(next.fills.map((f) => f.bedId)).toEqual(job().fills.map((f) => f.bedId))
+    const request = freshenRequest(kept, next, old.material.id)
+    if (!request.ok) throw new Error(request.problem.code)
+    expect(request.value.problem.rules).toMatchObject({
+      mustUse: [old.material.id],
+      maxParts: 8,
+      maxMaterials: 4,
+      oneGrade: true,
+    })
+    expect(request.value.problem.shelf.some((s) => s.material.material.id === old.material.id)).toBe(true)
+  })
+  test('an offer is a mix that leaves nothing graver than the old one alone; what nobody looked at is none', () => {
+    const old = oldAfter(200)
+    const kept: Garden = new Map<string, AnyData>([
+      ...withEntries(),
+      [ownMaterialKey(old.material.id), old.material],
+    ])
+    const next = freshenedJob(job(), old.material.id, { id: 'n', createdAt: on(200), cropId: 'lettuce' })
+    const request = freshenRequest(kept, next, old.material.id)
+    if (!request.ok) throw new Error(request.problem.code)
+    const found = (id: string, findings: Finding[] | null) =>
+      ({
+        candidate: {
+          parts: [
+            { id: old.material.id, parts: 1 },
+            { id, parts: 1 },
+          ],
+        },
+        look: findings && { findings },
+      }) as unknown as Found
+    const grave: Finding = { topic: 'salts-high', severity: 'grave' }
+    const list = [
+      found('pumice', []),
+      found('sand_sharp', [grave, { ...grave, topic: 'ph-low' }]),
+      found('coir_pith', null),
+    ]
+    const offers = freshenOffers({ found: list }, request.value, old.material.id)
+    expect(offers.map((f) => f.candidate.parts[1]!.id)).toEqual(['pumice'])
+    // Of a mix that is not known nothing is offered.
+    expect(freshenOffers({ found: list }, request.value, 'no such mix')).toEqual([])
   })
   test.runIf(isLong)(
     'freshening finds what to add so that the next crop is met, and begins its job with the old mix in it',

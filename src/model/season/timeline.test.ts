@@ -37,6 +37,30 @@ describe('a season by one thing', () => {
       expect(days.length, kind).toBeGreaterThan(1)
     }
   })
+  test('readings at the tub lie on the line of their kind on their day, between those of the log', () => {
+    const tub = (kind: 'pH' | 'salts', day: number, value: number) => ({
+      id: `${kind}${day}`,
+      batch: 0,
+      at: record().madeOn,
+      day,
+      kind,
+      value,
+      expected: null,
+    })
+    const with2 = { ...record(), readings: [tub('pH', 20, 6.1), tub('salts', 2, 0.9), tub('pH', 3, 5.9)] }
+    const pH = timelineOf('pH', {
+      job: job(),
+      record: with2,
+      evaluation: evaluation(),
+      entries: [entry('pH', 10, 6)],
+      tests: [],
+    })!
+    expect(pH.read).toEqual([
+      { day: 3, value: 5.9 },
+      { day: 10, value: 6 },
+      { day: 20, value: 6.1 },
+    ])
+  })
   test('salts begin as the fresh mix and are washed out; the level sinks', () => {
     const salts = of('salts', []).expected
     expect(salts[0]!.value).toBe(evaluation().salts.mix.electricalConductivity.oneToTwo)
