@@ -28,7 +28,9 @@ import {
   likelyRange,
   normal,
   quantiles,
+  expectedReading,
   rangesAtOnce,
+  readingOf,
   seededRandom,
   withRanges,
   type Measurement,
@@ -299,6 +301,47 @@ describe('ranges', () => {
   test('what cannot be evaluated is refused as ever', () => {
     const answer = rangesAtOnce({ input: { ...input(), parts: [] } })
     expect(!answer.ok && answer.problem.code).toBe('no-parts')
+  })
+})
+
+describe('a measurement', () => {
+  const answered = evaluate(input())
+  if (!answered.ok) throw new Error(answered.problem.code)
+  const e = answered.value
+  test('in the container itself is expected to read what the evaluation says', () => {
+    const expected: [Measurement, number][] = [
+      [{ kind: 'dryDensity', kgPerLitre: 1 }, e.blend.dryBulkDensity],
+      [{ kind: 'blendingLoss', share: 0.1 }, e.blend.blendingLoss],
+      [{ kind: 'percolation', cmPerHour: 40 }, e.blend.saturatedConductivity],
+      [{ kind: 'weighed', kg: 12 }, e.weights.drained],
+      [{ kind: 'drainTest', airFilledPorosity: 0.2 }, e.mix.airFilledPorosity],
+      [{ kind: 'waterHeld', containerCapacity: 0.5 }, e.mix.containerCapacity],
+      [
+        { kind: 'electricalConductivity', value: 1, method: 'saturatedExtract' },
+        e.salts.mix.electricalConductivity.saturatedExtract,
+      ],
+    ]
+    for (const [m, value] of expected) expect(expectedReading(m, e), m.kind).toBeCloseTo(value, 12)
+    expect(expected.map(([m]) => readingOf(m))).toEqual([1, 0.1, 40, 12, 0.2, 0.5, 1])
+  })
+  test('in a pipe of its own is that of the mix at the depth of the pipe: shorter is wetter', () => {
+    const pipe = (height: number) => ({
+      shape: { kind: 'roundPot' as const, topDiameter: 10, baseDiameter: 10, height },
+      headspace: 0,
+      base: { kind: 'drainHoles' as const },
+    })
+    const air = (height: number) =>
+      expectedReading({ kind: 'drainTest', airFilledPorosity: 0.2, container: pipe(height) }, e)
+    const water = (height: number) =>
+      expectedReading({ kind: 'waterHeld', containerCapacity: 0.5, container: pipe(height) }, e)
+    expect(air(10)).toBeLessThan(air(30))
+    for (const height of [10, 30]) expect(air(height) + water(height)).toBeCloseTo(e.blend.totalPorosity, 9)
+    // A litre of mix weighs its solids and its water: 25 pi cm2 by 10 cm.
+    const litres = (Math.PI * 25 * 10) / 1000
+    expect(expectedReading({ kind: 'weighed', kg: 1, container: pipe(10) }, e)).toBeCloseTo(
+      litres * (e.blend.dryBulkDensity + water(10)),
+      6,
+    )
   })
 })
 

@@ -1,7 +1,7 @@
 import { once, valueOf } from '@/core/testing/once'
 import { isLong } from '@/core/testing/draws'
 import { describe, expect, test } from 'vitest'
-import { cropById } from '../data'
+import { cropById, materialById } from '../data'
 import { CLIMATES } from '../climate/climates'
 import { evaluate, type MixInContainer } from '../evaluate'
 import { rangesAtOnce } from '../ranges'
@@ -229,6 +229,44 @@ describe('a watering plan', () => {
     const { answer } = atOnce(wateringPlan({ input: input({ growing: undefined }), below: { kind: 'free' } }))
     expect(answer.ok ? '' : answer.problem.code).toBe('no-place')
     expect(plantOf(answerOf(input({ growing: undefined })), input(), 7).day.uptake).toBe(0)
+  })
+  test('what cannot be worked out is said, not followed', () => {
+    const bad = input({ parts: [] })
+    const problem = { ok: false, problem: { code: 'no-parts' } }
+    expect(atOnce(watchWater({ cases: [one({ input: bad })] })).answer).toMatchObject(problem)
+    const plan = wateringPlan({ input: bad, below: { kind: 'free' }, draws: 0 }, () => true)
+    expect(atOnce(plan).answer).toMatchObject(problem)
+    const layers = [{ thickness: 3, parts: [] }]
+    expect(movingProblem(one({ input: input({ bottomLayers: layers }) }))).toMatchObject(problem)
+  })
+  test('what changes is what may be changed: no pot is larger in the ground, no mulch comes on mulch', () => {
+    const was = input()
+    // In its first month its leaves leave some of the top to the air.
+    const plant = plantOf(valueOf(evaluate(was)), was, 5)
+    const open = { input: was, below: { kind: 'free' as const }, plant }
+    const onSoil = {
+      ...open,
+      input: {
+        ...was,
+        container: { ...was.container, base: { kind: 'onSoil' as const, texture: 'loam' as const } },
+      },
+    }
+    for (const change of ['largerPot', 'saucer'] as const) {
+      expect(changed(change, open)).not.toBeNull()
+      expect(changed(change, onSoil)).toBeNull()
+    }
+    expect(changed('saucer', { ...open, below: usualSaucer(was.container.shape) })).toBeNull()
+    const mulched = changed('mulch', open)!
+    expect(mulched.plant.day.evaporation).toBeLessThan(plant.day.evaporation)
+    expect(mulched.plant.day.uptake).toBe(plant.day.uptake)
+    const cover = { material: materialById('bark_mulch_shredded')!, thickness: 4 }
+    expect(changed('mulch', { ...open, input: { ...was, cover } as typeof was })).toBeNull()
+    // A pot half as wide again or whatever it is: as many times as wide, so its top is the square of that.
+    const larger = changed('largerPot', open)!
+    const across = (of: typeof was) => (of.container.shape as { topDiameter: number }).topDiameter
+    const times = across(larger.input) / across(was)
+    expect(times).toBeGreaterThan(1)
+    expect(larger.plant.day.evaporation / plant.day.evaporation).toBeCloseTo(times ** 2, 9)
   })
   test('bench and plan have one interval and one range', () => {
     for (const crop of ['lettuce', 'tomato_indeterminate', 'basil'].slice(0, isLong ? 3 : 1))
