@@ -22,8 +22,9 @@ import {
   type Garden,
 } from './garden'
 import { likesOf } from './likes'
-import { offerOf, sizeOf } from './offerDraft'
-import type { AnyData, Photo } from './schemas'
+import { draftOf, ofKind, offerOf, packOf, sizeOf } from './offerDraft'
+import { dressingOfOwn } from './ownRows'
+import type { AnyData, OwnDressingRecord, Photo } from './schemas'
 import { startingAmount, startingBag, startingOwnDressing, startingOwnMaterial } from './starting'
 import { sameTables } from './tables'
 import { baseOf, outletOf, OUTLETS, tradeSizeOf } from './vessel'
@@ -154,4 +155,65 @@ test('an offer: own costs nothing, a price not given is none, and only a load of
     'litres',
     'litres',
   ])
+})
+
+test('a pack as fields is that pack again, whatever it is', () => {
+  const packs = [
+    { kind: 'loose', litres: 40 },
+    { kind: 'bulk', litres: 2500 },
+    { kind: 'compressed', litres: 107 },
+    { kind: 'compressed', litres: 100, swell: 2 },
+    { kind: 'block', kg: 5 },
+    { kind: 'block', kg: 5, litresPerKg: 14 },
+    { kind: 'mass', kg: 20 },
+    { kind: 'own' },
+  ] as const
+  for (const pack of packs) {
+    const offer = { pack, price: 7, place: 'shop', seenOn: null, delivery: 0 }
+    expect(packOf(draftOf(offer)), JSON.stringify(pack)).toEqual(pack)
+  }
+  expect(
+    draftOf({ pack: packs[3], price: null, place: '', seenOn: '2027-01-02', delivery: 5 }),
+  ).toMatchObject({
+    gives: 200,
+    price: NaN,
+    seenOn: '2027-01-02',
+    delivery: 5,
+  })
+})
+
+test('a bag that becomes a load is a cubic metre, a load that becomes a bag a bag; all else keeps its litres', () => {
+  const draft = draftOf({
+    pack: { kind: 'loose', litres: 40 },
+    price: null,
+    place: '',
+    seenOn: null,
+    delivery: 0,
+  })
+  expect(ofKind(draft, 'bulk')).toMatchObject({ kind: 'bulk', litres: 1000 })
+  expect(ofKind({ ...draft, litres: 100 }, 'bulk').litres).toBe(100)
+  const load = { ...draft, kind: 'bulk' as const, litres: 2500 }
+  expect(ofKind(load, 'loose')).toMatchObject({ kind: 'loose', litres: 50 })
+  expect(ofKind({ ...load, litres: 99 }, 'loose').litres).toBe(99)
+  expect(ofKind(draft, 'compressed').litres).toBe(40)
+})
+
+test('a feed of one’s own is like the rows that have most of what it has most of', () => {
+  const family = (kind: OwnDressingRecord['kind'], nitrogen: number, phosphate: number, potash: number) => {
+    const made = dressingOfOwn({
+      ...startingOwnDressing('f', at(1)),
+      name: 'Feed',
+      kind,
+      label: { ...startingOwnDressing('f', at(1)).label, nitrogen, phosphate, potash },
+    })
+    return made.ok ? made.value.family : made.problem.code
+  }
+  expect(family('organic', 0.1, 0.02, 0.01)).toBe('organic_N')
+  expect(family('organic', 0.03, 0.15, 0.01)).toBe('organic_P')
+  expect(family('organic', 0.03, 0.02, 0.1)).toBe('organic_K')
+  expect(family('mineral', 0.01, 0.02, 0.4)).toBe('mineral_K')
+  expect(family('mineral', 0.01, 0.2, 0.02)).toBe('phosphate')
+  expect(family('mineral', 0.3, 0.02, 0.02)).toBe('soluble')
+  expect(family('soluble', 0.02, 0.02, 0.3)).toBe('soluble')
+  expect(family('coated', 0.15, 0.09, 0.12)).toBe('crf')
 })

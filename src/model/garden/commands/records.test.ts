@@ -186,4 +186,48 @@ describe('commands of one job', () => {
     const changed = after({ type: 'mix/origin', jobId: 'j', mixId: 'mix:b', origin: { kind: 'ready' } }, two)
     expect(changed.mixes.map((m) => m.origin.kind)).toEqual(['made', 'ready'])
   })
+  test('a version removed leaves what was made from it to what it was made from', () => {
+    const version = (id: string, from: string | null) =>
+      ({ id, from, name: id }) as unknown as Job['versions'][number]
+    const three = {
+      ...job,
+      versions: [version('a', null), version('b', 'a'), version('c', 'b')],
+      versionId: 'b',
+    }
+    const gone = after({ type: 'version/remove', jobId: 'j', versionId: 'b' }, three)
+    expect(gone.versions).toEqual([version('a', null), version('c', 'a')])
+    // The bench goes back to that too; on another version it stays where it is.
+    expect(gone.versionId).toBe('a')
+    expect(
+      after({ type: 'version/remove', jobId: 'j', versionId: 'b' }, { ...three, versionId: 'c' }).versionId,
+    ).toBe('c')
+    expect(after({ type: 'version/remove', jobId: 'j', versionId: 'a' }, three).versions[0]!.from).toBeNull()
+    const named = after({ type: 'version/edit', jobId: 'j', versionId: 'b', change: { name: 'B' } }, three)
+    expect(named.versions.map((v) => v.name)).toEqual(['a', 'B', 'c'])
+  })
+  test('a version kept beside leaves the bench on its own; kept on the bench it is the bench’s', () => {
+    const version = { id: 'v', from: null, name: 'V' } as unknown as Job['versions'][number]
+    const keep = (beside: boolean) =>
+      after({ type: 'version/keep', jobId: 'j', version, beside }, { ...job, versionId: 'old' })
+    expect(keep(true)).toMatchObject({ versionId: 'old', versions: [{ id: 'v' }] })
+    expect(keep(false)).toMatchObject({ versionId: 'v', versions: [{ id: 'v' }] })
+  })
+  test('a recipe put in place of another takes its amount and its roundings only where they are said', () => {
+    const recipe = { parts: [], mixes: [], lime: job.lime, dressings: [] }
+    const was = { ...job, amount: 50, versionId: 'old' }
+    const plain = after({ type: 'recipe/replace', jobId: 'j', recipe } as unknown as Command, was)
+    expect(plain).toMatchObject({ amount: 50, versionId: 'old', plan: was.plan })
+    const all = after(
+      {
+        type: 'recipe/replace',
+        jobId: 'j',
+        recipe,
+        amount: null,
+        exact: true,
+        versionId: null,
+      } as unknown as Command,
+      was,
+    )
+    expect(all).toMatchObject({ amount: null, versionId: null, plan: { ...was.plan, rounding: 'exact' } })
+  })
 })
