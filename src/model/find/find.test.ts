@@ -33,6 +33,7 @@ import {
 } from '@/core/finder'
 import { rangesAtOnce } from '@/core/ranges'
 import { demoGarden } from '@/demo/demoGarden'
+import { startingSpec } from '@/model/garden/starting'
 import { batchCards } from '@/model/make/batchCard'
 import { changesOf, type Command } from '@/model/garden/commands'
 import { compare, differences, type Rival } from '@/model/mix/compare'
@@ -247,6 +248,39 @@ describe('next moves and the finder, from a job', () => {
     expect(shares).toEqual(shares.toSorted((a, b) => a - b))
     // Four are judged: three looked at, one given its chance. The last of them fills it.
     expect(shares.filter((x) => x > 0.5)).toEqual([0.625, 0.75, 0.875, 1])
+  })
+  test('a recipe is held to the bands of the question; in the ground more air and more water are no fault', () => {
+    const targets = (job: Job, easyWater: number | null = null) => {
+      const question = questionOfJob(job, place(), PUBLISHED)
+      const shelf = good(finderShelf(garden(), job, 'all'))
+      return { ...good(finderProblem(question, shelf, { rules: {}, volume: null, easyWater })), question }
+    }
+    const { bands } = good(prepareJob(leeks(), place(), PUBLISHED))
+    const pot = targets(leeks()).targets
+    expect(pot.airFilledPorosity).toEqual(bands.airFilledPorosity)
+    expect(pot.pH).toEqual(bands.pH)
+    expect(pot.easilyAvailableWater).toEqual(bands.easilyAvailableWater)
+    expect(pot.electricalConductivity).toEqual(bands.electricalConductivity)
+    expect([pot.drainedToEasy, pot.structureLost]).toEqual([undefined, undefined])
+    // Days without a can are a rule of their own.
+    expect(targets(leeks(), 0.2).targets.drainedToEasy).toEqual({ low: 0.2, high: 1 })
+    // What stays for years may lose a quarter of its solids in two.
+    expect(targets(jobNamed('fig')).targets.structureLost).toEqual({ low: 0, high: 0.25 })
+    const bed = {
+      ...leeks(),
+      fills: [{ ...leeks().fills[0]!, bedId: null, spec: startingSpec('raisedBed') }],
+    }
+    const soil = { ...bed, judgedIn: bed.fills[0]!.id }
+    const ground = good(prepareJob(soil, place(), PUBLISHED)).bands
+    expect(ground.plantAvailableWater).toBeDefined()
+    const open = targets(soil, 0.3).targets
+    expect(open.airFilledPorosity).toEqual({ ...ground.airFilledPorosity, high: 1 })
+    expect(open.easilyAvailableWater).toEqual({
+      ...ground.plantAvailableWater,
+      low: Math.max(ground.plantAvailableWater!.low, 0.3),
+      high: 1,
+    })
+    expect(open.drainedToEasy).toBeUndefined()
   })
   test('nothing to mix from is said, not searched', () => {
     const question = questionOfJob(leeks(), place(), PUBLISHED)

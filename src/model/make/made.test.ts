@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { PUBLISHED } from '@/core/data'
+import { dressingById } from '@/core/data/dressings'
 import { once, valueOf } from '@/core/testing/once'
 import { alikeBatches, batchFillsText, bucketsText } from '@/text/make/measures'
 import { inPlaceText } from '@/text/make/inPlace'
@@ -66,6 +67,61 @@ describe('what was made is what was ticked', () => {
     expect(made(almost).batches).toBe(0)
     const all = ticked(...cards().map((c) => c.index))
     expect(made(all)).toMatchObject({ job: all, batches: q().plan.batches.length })
+  })
+  test('of finished mixes made first those batches count that were ticked; the rest was never made', () => {
+    const nested: Job = {
+      ...bed(),
+      parts: [
+        { materialId: 'mix:base', twelfths: 24 },
+        { materialId: 'compost_green', twelfths: 12 },
+      ],
+      mixes: [
+        {
+          id: 'mix:base',
+          name: 'Base',
+          parts: [
+            { materialId: 'topsoil_screened', twelfths: 24 },
+            { materialId: 'sand_sharp', twelfths: 12 },
+          ],
+          lime: { gramsPerLitre: 0, dolomiteShare: 0.5 },
+          dressings: [],
+          origin: { kind: 'made' },
+        },
+      ],
+    }
+    const of = valueOf(quantitiesOf(nested, prepareJob(nested, undefined, PUBLISHED)))
+    const [base] = of.first
+    expect(base!.plan.batches.length).toBeGreaterThan(2)
+    const all = batchCards(nested, of)
+    const tickedOf = (chosen: (c: (typeof all)[number]) => boolean): Job => ({
+      ...nested,
+      ticks: all.filter(chosen).flatMap((c) => c.lines.map((l) => tickOf(c.index, l.id))),
+    })
+    const cut = (job: Job) =>
+      madeOf(job, of, batchCards(job, of), { remade: NONE, all: false }).quantities.first
+    const two = cut(tickedOf((c) => c.mix !== null && c.index < 2))
+    expect(two).toHaveLength(1)
+    const litres = base!.plan.batches[0]!.blendLitres + base!.plan.batches[1]!.blendLitres
+    expect(two[0]!.litres).toBeCloseTo(litres, 9)
+    expect(two[0]!.plan.batches).toHaveLength(2)
+    // None of it made: none of it is recorded.
+    expect(cut(tickedOf((c) => c.mix === null && c.index === 0))).toEqual([])
+  })
+  test('what was put in afterwards is recorded by name, as it was called or by its id', () => {
+    const correction = (dressingId: string) => ({
+      id: dressingId,
+      batch: 0,
+      at: '2026-04-02',
+      dressingId,
+      grams: 50,
+    })
+    const job = { ...bed(), corrections: [correction('bone_meal'), correction('no such feed')] } as Job
+    const record = recordFrom(job, q(), { id: 'r', madeOn: '2026-04-01', note: '', jobName: 'Beds' })
+    expect(record.corrections.map((c) => [c.grams, c.dressingName])).toEqual([
+      [50, dressingById('bone_meal')!.name],
+      [50, 'no such feed'],
+    ])
+    expect([record.paid, record.used]).toEqual([null, null])
   })
   test('what was made otherwise goes with its batch', () => {
     const job: Job = {
