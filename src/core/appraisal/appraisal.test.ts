@@ -74,6 +74,15 @@ beforeAll(() => {
     situation: {},
   }
 })
+/** The base with another crop in another container. */
+const inPlace = (id: string, kind: 'sideHoles' | 'drainHoles') => {
+  const { container } = base.judged
+  const ground = kind === 'sideHoles' ? ({ kind, height: 4 } as const) : ({ kind } as const)
+  return appraise({
+    ...base,
+    judged: { ...base.judged, crop: cropById(id)!, container: { ...container, base: ground } },
+  }).map((f) => f.topic)
+}
 const asked = (e: Partial<Evaluation>, situation: Situation = {}, q: Partial<AppraisalQuestion> = {}) => {
   const evaluation = { ...base.evaluation, ...e }
   return appraise({ ...base, evaluation, judged: { ...base.judged, evaluation }, situation, ...q })
@@ -370,4 +379,11 @@ describe('two appraisals', () => {
       expect(REMEDIES[topic]).not.toContain('lime')
     expect(ranked([of('no-drainage', 'grave')])[0]!.remedies).toEqual(['holes'])
   })
+})
+
+test('a herb that wants to dry between waterings is told that a reservoir never lets it; basil is not', () => {
+  expect(inPlace('thyme', 'sideHoles')).toContain('stays-wet')
+  expect(inPlace('thyme', 'drainHoles')).not.toContain('stays-wet')
+  expect(inPlace('basil', 'sideHoles')).not.toContain('stays-wet')
+  expect(inPlace('tomato_determinate', 'sideHoles')).not.toContain('stays-wet')
 })

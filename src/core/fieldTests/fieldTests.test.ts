@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { ERRORS } from '../ranges'
 import { outsideCheck } from '../testing/outsideCheck'
 import {
   at25Degrees,
@@ -213,6 +214,36 @@ describe('how far repeats are trusted', () => {
       [5, 0.05],
     ] as const)
       expect(of(n, s).spread).toBeCloseTo(Math.sqrt((0.12 ** 2 + (n - 1) * s ** 2) / n), 12)
+  })
+  test('each figure of the body of a mix is a measurement of its own kind, in the pipe it was read in', () => {
+    const one = (mean: number) => ({ mean, spread: null, count: 1, apart: 0 })
+    const found = measurementsOf(
+      'bucketsOut',
+      {
+        airFilledPorosity: one(0.2),
+        containerCapacity: one(0.5),
+        dryDensity: one(0.3),
+        blendingLoss: one(0.1),
+        cmPerHour: one(40),
+      },
+      { day: 0, depth: 12 },
+    )
+    const of = (kind: string) => found.find((m) => m.kind === kind)
+    // A single reading is as sure as a careful hand is, in its unit or as a share of itself.
+    expect(of('drainTest')).toMatchObject({
+      airFilledPorosity: 0.2,
+      spread: ERRORS.drainTest.reading,
+      count: 1,
+    })
+    expect(of('waterHeld')).toMatchObject({ containerCapacity: 0.5, spread: ERRORS.waterHeld.reading })
+    expect(of('dryDensity')).toMatchObject({ kgPerLitre: 0.3, spread: ERRORS.dryDensity.reading })
+    expect(of('blendingLoss')).toMatchObject({ share: 0.1, spread: ERRORS.blendingLoss.reading })
+    expect(of('percolation')).toMatchObject({ cmPerHour: 40, spread: ERRORS.percolation.reading })
+    for (const kind of ['drainTest', 'waterHeld'])
+      expect(of(kind)).toMatchObject({ container: { shape: { height: 12 } } })
+    // Nothing read, or a mix that lets nothing through, is no measurement.
+    expect(measurementsOf('bucketsOut', {}, { day: 0 })).toEqual([])
+    expect(measurementsOf('percolation', { cmPerHour: one(0) }, { day: 0 })).toEqual([])
   })
   test('the spread of salts is a share of what was read', () => {
     const [m] = measurementsOf(

@@ -197,6 +197,15 @@ describe('areaAt and volumeBelow', () => {
     expect(areaAt(mound, 24)).toBe(2500)
     expect(areaAt(mound, 28)).toBe(0)
   })
+  test('a section of a mound narrows by the root of what is left of its area', () => {
+    const mound: Shape = { kind: 'mounded', body: box(100, 50, 20), moundHeight: 8 }
+    const rim = sectionWidth(mound, 20)
+    expect(rim).toBe(100)
+    // A quarter of the area is half of the width.
+    expect(sectionWidth(mound, 26)).toBeCloseTo(rim / 2, 9)
+    expect(sectionWidth(mound, 28)).toBe(0)
+    expect(sectionWidth(mound, 10)).toBe(100)
+  })
   test('a heap higher than any container is refused by name', () => {
     const of = (moundHeight: number) =>
       checkContainer({

@@ -2,6 +2,7 @@ import { dressingById } from '../data/dressings'
 import { describe, expect, test } from 'vitest'
 import { LIMES, cropById, limeById } from '../data'
 import { evaluate, type MixInContainer } from '../evaluate'
+import { WATER_ION_LIMITS, type WaterIons } from '../nutrients'
 import { parts } from '../testing/arbitraries'
 import { verdictOf } from './verdicts'
 import { bandsOf, targetsFor } from '../targets'
@@ -76,6 +77,18 @@ describe('judgements', () => {
     expect(with_('iron_sulfate', 2)).toContain('lime-against-acid')
     expect(with_('sulfur_elemental', 0)).not.toContain('lime-against-acid')
     expect(with_('ammonium_sulfate', 2)).not.toContain('lime-against-acid')
+  })
+  test('of what a report finds in the water the worst is told: more than stops a crop is an alarm, less a warning', () => {
+    const mix = { peat_medium: 3, perlite_coarse: 1 }
+    const of = (waterIons: WaterIons) => find('water-ion', mix, {}, { waterIons })
+    expect(of({})).toBeUndefined()
+    const { boronWatch, boronStop } = WATER_ION_LIMITS
+    expect(of({ boron: boronWatch.value * 0.99 })).toBeUndefined()
+    expect(of({ boron: boronWatch.value * 1.01 })).toMatchObject({ level: 'warn', ion: 'boron' })
+    expect(of({ boron: boronStop.value * 1.01 })).toMatchObject({ level: 'alarm', ion: 'boron' })
+    // Of two only the worst.
+    const two = asked(mix, {}, { waterIons: { boron: boronWatch.value * 1.1, chloride: 99_999 } })
+    expect(two.filter((j) => j.code === 'water-ion')).toHaveLength(1)
   })
   test('air by depth: the same mix is short of it in a shallow pot and not in a deep one', () => {
     const mix = { peat_fine: 3, vermiculite_medium: 1 }

@@ -60,9 +60,11 @@ const levelled = (shape: Shape, rim: number): { area: (z: number) => number; top
   shape.kind === 'mounded'
     ? {
         area: (z) => areaAt(shape.body, Math.min(z, rim)),
+        // Litres over square centimetres.
         top:
           rim +
-          (volumeBelow(shape, shapeHeight(shape)) - volumeBelow(shape.body, rim)) / areaAt(shape.body, rim),
+          (1000 * (volumeBelow(shape, shapeHeight(shape)) - volumeBelow(shape.body, rim))) /
+            areaAt(shape.body, rim),
       }
     : { area: (z) => areaAt(shape, Math.min(z, rim)), top: rim }
 

@@ -318,6 +318,26 @@ describe('the first hours of draining', () => {
     expect(all).toBeCloseTo(volumeBelow(straight(HEIGHT).shape, HEIGHT), 9)
     expect(answer.course.litres[0]).toBeCloseTo(all / CELLS, 9)
   })
+  test('a heap on a bed is levelled out over the whole bed: as many litres, so much deeper', () => {
+    const body = {
+      kind: 'box' as const,
+      topLength: 100,
+      topWidth: 50,
+      baseLength: 100,
+      baseWidth: 50,
+      height: 20,
+    }
+    const shape = { kind: 'mounded' as const, body, moundHeight: 8 }
+    const column = columnOf(
+      { shape, headspace: 0, base: { kind: 'drainHoles' } },
+      [{ top: shapeHeight(shape), hydraulics: stuff(LIGHT) }],
+      24,
+    )
+    // Half of the mound's own box: 4 cm more on all of it.
+    expect(column.height.at(-1)).toBeCloseTo(24, 9)
+    expect(column.surfaceArea).toBeCloseTo(5000, 9)
+    expect(column.volume.reduce((a, b) => a + b, 0)).toBeCloseTo(24 * 5000, 6)
+  })
   test('its nodes: ends, a side hole and the border of two stuffs without volume, each between the stuffs it lies in', () => {
     const column = columnOf(
       straight(25, { kind: 'sideHoles', height: 4 }),
