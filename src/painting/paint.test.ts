@@ -5,6 +5,7 @@ import { blendOver, colourNumber, trim, type Picture } from './colour'
 import { packSlices, paintGrainsAlone, paintMix, type Painted, type PaintedPart } from './paint'
 import { bandsOf, layoutSection } from './section'
 import { marksOf } from './strip'
+import { strip as says } from '@/text/components/cutaway'
 
 const tokens = readFileSync('src/styles/tokens.css', 'utf8')
 const TUB: Container = {
@@ -175,6 +176,9 @@ describe('what lies in a container besides its mix', () => {
     ])
     expect(bandsOf([], null, 27)).toEqual([])
   })
+  it('what is written beside the strip fits beside it at a desk: 80 px are 13 letters of its size', () => {
+    for (const words of Object.values(says)) expect(words.length, words).toBeLessThanOrEqual(13)
+  })
   it('T4: the foot is that of the mix: on gravel it is wet, not as airy as the gravel', () => {
     // Three cm of gravel full of air below a mix that is full of water at its own foot.
     const slices = Array.from({ length: 270 }, (_, i) => {
@@ -184,7 +188,7 @@ describe('what lies in a container besides its mix', () => {
     const profile = { slices, layers: [] } as never
     const foot = (floor: number) => marksOf(layout, profile, floor).at(-1)!
     expect([foot(0).air, foot(0).words]).toEqual(['40 %', 'at the foot'])
-    expect([foot(3).air, foot(3).words]).toEqual(['1 %', 'wet, standing on the layer'])
+    expect([foot(3).air, foot(3).words]).toEqual(['1 %', 'on the layer'])
     // A twentieth of the way up the mix.
     expect(foot(3).y).toBeCloseTo(layout.y(3 + 0.05 * (layout.mixHeight - 3)), 9)
   })

@@ -98,6 +98,11 @@ describe('readings of a garden', () => {
     const found = readingsOfGarden(garden).filter((r) => !demo().has(r.id))
     expect(found.map((r) => r.id)).toEqual(['t:pH', 't:electricalConductivity', 'e'])
     expect(found[0]!.measurement).toMatchObject({ kind: 'pH', value: 6.1, day: 12, count: 2 })
+    // However they were kept, they come by their moments.
+    const turned: Garden = new Map([...garden].reverse())
+    expect(readingsOfGarden(turned)).toEqual(readingsOfGarden(garden))
+    const moments = readingsOfGarden(turned).map((r) => r.at)
+    expect(moments).toEqual([...moments].sort())
     // A line of the log is of the whole mix.
     expect(found[2]!.of).toEqual({ recordId: record().id, batch: null })
     // What was expected on the day goes with each; nothing where nobody worked it out.

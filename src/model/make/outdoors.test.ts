@@ -986,6 +986,8 @@ describe('at the tub', () => {
     const check = saltCheck(bands, evaluation, 0.6)
     expect(check.expected).toBe(evaluation.salts.mix.electricalConductivity.oneToTwo)
     expect(saltCheck(bands, evaluation, 6)).toMatchObject({ isTooMuch: true })
+    expect(saltCheck(bands, evaluation, check.most! * 0.99).isTooMuch).toBe(false)
+    expect(saltCheck(bands, evaluation, check.most! * 1.01).isTooMuch).toBe(true)
     expect(saltCheckText(saltCheck(bands, evaluation, 6))).toContain('flush each container')
     expect(saltCheck({ electricalConductivity: null }, evaluation, 6)).toMatchObject({
       most: null,

@@ -38,6 +38,19 @@ describe('raising the plants of a job', () => {
     expect(plan.seeds).toBeGreaterThan(plants)
     expect(sowFrom <= days[0]!.on && days[0]!.on <= sowTo).toBe(true)
   })
+  test('plants are counted in the beds of the leading crop, each container for itself', () => {
+    const [fill] = peppers.fills
+    const of = (...fills: Partial<(typeof peppers.fills)[number]>[]) =>
+      plantsWanted(garden, { ...peppers, fills: fills.map((f, i) => ({ ...fill!, id: String(i), ...f })) })
+    // Three pots of two plants, and four of one; what grows something else is not counted.
+    const two = { cropId: null, plants: 2, count: 3 }
+    expect(of(two)).toBe(6)
+    expect(of(two, { cropId: peppers.cropId, plants: 1, count: 4 })).toBe(10)
+    expect(of(two, { cropId: 'basil', plants: 9, count: 5 })).toBe(6)
+    // Where nobody said, as many as fit: twice the containers, twice the plants.
+    expect(of({ plants: null, count: 4 })).toBe(2 * of({ plants: null, count: 2 }))
+    expect(plantsWanted(garden, { ...peppers, cropId: null })).toBe(0)
+  })
   test('once the last day to sow is past, it says when plants sown today can go out', () => {
     const on = (today: string) => {
       const answer = raisingOf(garden, { ...peppers, mixOn: '2027-05-20' }, today)!

@@ -22,7 +22,7 @@ export const sectionLines = {
 
 export const strip = {
   nearTheTop: 'at the top',
-  theWetFoot: 'bottom, which stays wet',
-  wetOnTheLayers: 'wet, standing on the layer',
+  theWetFoot: 'wet foot',
+  wetOnTheLayers: 'on the layer',
   atTheFoot: 'at the foot',
 }
