@@ -131,6 +131,11 @@ describe('a report as a whole', () => {
     expect(labConcerns({ calcium: 80, magnesium: 10 })).toEqual([])
     expect(labConcerns({ calcium: 14, magnesium: 10 }).map((c) => c.code)).toEqual(['magnesium-over-calcium'])
     expect(labConcerns({ calcium: 15, magnesium: 10 })).toEqual([])
+    // Of a trace that no report prints nothing is a multiple; more ammonium than nitrogen is all of it.
+    expect(labConcerns({ nitrogen: 5e-324, ammonium: 5, magnesium: 1e-9, potassium: 5, calcium: 5 })).toEqual(
+      [],
+    )
+    expect(labConcerns({ nitrogen: 10, ammonium: 35 })).toEqual([{ code: 'much-ammonium', share: 1 }])
     expect(labConcerns({ nitrogen: 0, ammonium: 5, magnesium: 0, potassium: 5, calcium: 5 })).toEqual([])
   })
   test('no report breaks the reading', () => {

@@ -153,6 +153,11 @@ export type LabConcern =
   | { code: 'calcium-over-magnesium'; ratio: number }
   | { code: 'magnesium-over-calcium'; ratio: number }
 
+/** No report prints less, mg/L: of so little nothing is a multiple. Source: common practice. */
+const LEAST_PRINTED = 0.01
+const times = (of: number | undefined, to: number | undefined): number | null =>
+  of === undefined || to === undefined || to < LEAST_PRINTED ? null : of / to
+
 /**
  * Units that cannot be right, ammonium, and cations that crowd each other out. mg/L of one extract. Errors: none.
  * Source: beside the limits.
@@ -164,28 +169,26 @@ export function labConcerns(figures: LabFigures): LabConcern[] {
   const L = LAB_LIMITS
   const { nitrogen, ammonium, potassium, calcium, magnesium } = figures
   const charge = chargeRatio(figures)
+  const share = times(ammonium, nitrogen)
+  const toMagnesium = { potassium: times(potassium, magnesium), calcium: times(calcium, magnesium) }
   const found: (LabConcern | false)[] = [
     charge !== null && Math.abs(charge - 1) > L.charge.value && { code: 'units-doubtful', ratio: charge },
-    Boolean(nitrogen) &&
-      ammonium !== undefined &&
-      ammonium / nitrogen! > L.ammoniumShare.value && { code: 'much-ammonium', share: ammonium / nitrogen! },
-    Boolean(magnesium) &&
-      potassium !== undefined &&
-      potassium / magnesium! > L.potassiumToMagnesium.value && {
+    // It is part of the nitrogen: more than all of it is a slip of the report.
+    share !== null && share > L.ammoniumShare.value && { code: 'much-ammonium', share: Math.min(1, share) },
+    toMagnesium.potassium !== null &&
+      toMagnesium.potassium > L.potassiumToMagnesium.value && {
         code: 'potassium-over-magnesium',
-        ratio: potassium / magnesium!,
+        ratio: toMagnesium.potassium,
       },
-    Boolean(magnesium) &&
-      calcium !== undefined &&
-      calcium / magnesium! > L.calciumToMagnesiumMost.value && {
+    toMagnesium.calcium !== null &&
+      toMagnesium.calcium > L.calciumToMagnesiumMost.value && {
         code: 'calcium-over-magnesium',
-        ratio: calcium / magnesium!,
+        ratio: toMagnesium.calcium,
       },
-    Boolean(magnesium) &&
-      calcium !== undefined &&
-      calcium / magnesium! < L.calciumToMagnesiumLeast.value && {
+    toMagnesium.calcium !== null &&
+      toMagnesium.calcium < L.calciumToMagnesiumLeast.value && {
         code: 'magnesium-over-calcium',
-        ratio: calcium / magnesium!,
+        ratio: toMagnesium.calcium,
       },
   ]
   return found.filter((c): c is LabConcern => c !== false)

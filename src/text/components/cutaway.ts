@@ -22,7 +22,7 @@ export const sectionLines = {
 
 export const strip = {
   nearTheTop: 'at the top',
-  theWetFoot: 'wet foot',
+  theWetFoot: 'wet bottom',
   wetOnTheLayers: 'on the layer',
   atTheFoot: 'at the foot',
 }
