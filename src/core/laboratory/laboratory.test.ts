@@ -135,6 +135,7 @@ describe('a report as a whole', () => {
     expect(labConcerns({ nitrogen: 5e-324, ammonium: 5, magnesium: 1e-9, potassium: 5, calcium: 5 })).toEqual(
       [],
     )
+    expect(chargeRatio({ salts: 5e-324, potassium: 39.1, calcium: 100, magnesium: 36.45 })).toBeNull()
     expect(labConcerns({ nitrogen: 10, ammonium: 35 })).toEqual([{ code: 'much-ammonium', share: 1 }])
     expect(labConcerns({ nitrogen: 0, ammonium: 5, magnesium: 0, potassium: 5, calcium: 5 })).toEqual([])
   })

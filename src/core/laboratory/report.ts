@@ -127,6 +127,9 @@ const CHARGE = {
   ammonium: ATOMIC_MASS.N!,
 } as const
 
+/** No report prints less, mg/L or dS/m: of so little nothing is a multiple. Source: common practice. */
+const LEAST_PRINTED = 0.01
+
 /**
  * Charge of the cations of a report over ten times its conductivity: about 1 where units are right; null where one of
  * potassium, calcium, magnesium or the conductivity is missing. The same extract for all; mg/L and dS/m.
@@ -137,7 +140,8 @@ const CHARGE = {
  */
 export function chargeRatio(figures: LabFigures): number | null {
   const { salts, potassium, calcium, magnesium } = figures
-  if (!salts || potassium === undefined || calcium === undefined || magnesium === undefined) return null
+  if (salts === undefined || salts < LEAST_PRINTED) return null
+  if (potassium === undefined || calcium === undefined || magnesium === undefined) return null
   const sum = (Object.keys(CHARGE) as (keyof typeof CHARGE)[]).reduce(
     (all, e) => all + (figures[e] ?? 0) / CHARGE[e],
     0,
@@ -153,8 +157,6 @@ export type LabConcern =
   | { code: 'calcium-over-magnesium'; ratio: number }
   | { code: 'magnesium-over-calcium'; ratio: number }
 
-/** No report prints less, mg/L: of so little nothing is a multiple. Source: common practice. */
-const LEAST_PRINTED = 0.01
 const times = (of: number | undefined, to: number | undefined): number | null =>
   of === undefined || to === undefined || to < LEAST_PRINTED ? null : of / to
 
