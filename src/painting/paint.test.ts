@@ -176,8 +176,8 @@ describe('what lies in a container besides its mix', () => {
     ])
     expect(bandsOf([], null, 27)).toEqual([])
   })
-  it('what is written beside the strip fits beside it at a desk: 80 px are 13 letters of its size', () => {
-    for (const words of Object.values(says)) expect(words.length, words).toBeLessThanOrEqual(13)
+  it('what is written beside the strip fits beside it, on a phone too: 65 px are 11 letters of its size', () => {
+    for (const words of Object.values(says)) expect(words.length, words).toBeLessThanOrEqual(11)
   })
   it('T4: the foot is that of the mix: on gravel it is wet, not as airy as the gravel', () => {
     // Three cm of gravel full of air below a mix that is full of water at its own foot.
@@ -188,7 +188,7 @@ describe('what lies in a container besides its mix', () => {
     const profile = { slices, layers: [] } as never
     const foot = (floor: number) => marksOf(layout, profile, floor).at(-1)!
     expect([foot(0).air, foot(0).words]).toEqual(['40 %', 'at the foot'])
-    expect([foot(3).air, foot(3).words]).toEqual(['1 %', 'on the layer'])
+    expect([foot(3).air, foot(3).words]).toEqual(['1 %', 'on layers'])
     // A twentieth of the way up the mix.
     expect(foot(3).y).toBeCloseTo(layout.y(3 + 0.05 * (layout.mixHeight - 3)), 9)
   })

@@ -381,7 +381,7 @@ describe('two appraisals', () => {
   })
 })
 
-test('a herb that wants to dry between waterings is told that a reservoir never lets it; basil is not', () => {
+test('over a reservoir a herb that likes to dry between waterings gets a warning; basil gets none', () => {
   expect(inPlace('thyme', 'sideHoles')).toContain('stays-wet')
   expect(inPlace('thyme', 'drainHoles')).not.toContain('stays-wet')
   expect(inPlace('basil', 'sideHoles')).not.toContain('stays-wet')

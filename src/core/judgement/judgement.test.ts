@@ -78,7 +78,7 @@ describe('judgements', () => {
     expect(with_('sulfur_elemental', 0)).not.toContain('lime-against-acid')
     expect(with_('ammonium_sulfate', 2)).not.toContain('lime-against-acid')
   })
-  test('of what a report finds in the water the worst is told: more than stops a crop is an alarm, less a warning', () => {
+  test('of the ions in a water report only the worst is shown: an alarm where it stops a crop, else a warning', () => {
     const mix = { peat_medium: 3, perlite_coarse: 1 }
     const of = (waterIons: WaterIons) => find('water-ion', mix, {}, { waterIons })
     expect(of({})).toBeUndefined()

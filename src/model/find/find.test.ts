@@ -249,7 +249,7 @@ describe('next moves and the finder, from a job', () => {
     // Four are judged: three looked at, one given its chance. The last of them fills it.
     expect(shares.filter((x) => x > 0.5)).toEqual([0.625, 0.75, 0.875, 1])
   })
-  test('a recipe is held to the bands of the question; in the ground more air and more water are no fault', () => {
+  test('the finder takes its targets from the bands of the question; in the ground more air or water is no fault', () => {
     const targets = (job: Job, easyWater: number | null = null) => {
       const question = questionOfJob(job, place(), PUBLISHED)
       const shelf = good(finderShelf(garden(), job, 'all'))

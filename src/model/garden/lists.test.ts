@@ -26,6 +26,7 @@ import { draftOf, ofKind, offerOf, packOf, sizeOf } from './offerDraft'
 import { dressingOfOwn } from './ownRows'
 import type { AnyData, OwnDressingRecord, Photo } from './schemas'
 import { startingAmount, startingBag, startingOwnDressing, startingOwnMaterial } from './starting'
+import { TRADE_SIZES } from '@/core/filling/tradeSizes'
 import { sameTables } from './tables'
 import { baseOf, outletOf, OUTLETS, tradeSizeOf } from './vessel'
 
@@ -122,9 +123,12 @@ test('each way out for water is one choice, and the choice is that way out', () 
   for (const outlet of OUTLETS) expect(outletOf({ base: baseOf(outlet) })).toBe(outlet)
 })
 
-test('a nursery pot is known by its trade size; a centimetre wider it is none', () => {
-  const shape = { kind: 'roundPot', topDiameter: 31.4, baseDiameter: 3, height: 3 } as const
-  expect(tradeSizeOf(shape)).toBeNull()
+test('each trade size is known by its shape; half a centimetre wider it is none', () => {
+  for (const { id, shape } of TRADE_SIZES) {
+    expect(tradeSizeOf(shape), id).toBe(id)
+    if (shape.kind === 'roundPot')
+      expect(tradeSizeOf({ ...shape, topDiameter: shape.topDiameter + 0.5 }), id).toBeNull()
+  }
 })
 
 test('a barrowful, or ten US gallons of 3.785 L', () => {

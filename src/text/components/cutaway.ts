@@ -23,6 +23,6 @@ export const sectionLines = {
 export const strip = {
   nearTheTop: 'at the top',
   theWetFoot: 'wet bottom',
-  wetOnTheLayers: 'on the layer',
+  wetOnTheLayers: 'on layers',
   atTheFoot: 'at the foot',
 }

@@ -60,7 +60,7 @@ const levelled = (shape: Shape, rim: number): { area: (z: number) => number; top
   shape.kind === 'mounded'
     ? {
         area: (z) => areaAt(shape.body, Math.min(z, rim)),
-        // Litres over square centimetres.
+        // Litres of the mound as cm3, over the cm2 it lies on.
         top:
           rim +
           (1000 * (volumeBelow(shape, shapeHeight(shape)) - volumeBelow(shape.body, rim))) /
