@@ -1,5 +1,6 @@
 import { defineConfig, mergeConfig } from 'vitest/config'
 import base from './vitest.config'
+import NearestFirst from './scripts/lib/nearestFirst'
 
 /**
  * The tests that mutants are tried on. Pinned answers know what a figure is today and not what is right: they are not
@@ -17,6 +18,7 @@ export default mergeConfig(
         'src/components/**',
       ],
       setupFiles: ['src/testing/setup.ts'],
+      sequence: { sequencer: NearestFirst },
     },
   }),
 )

@@ -33,9 +33,13 @@ async function step(name, command, args) {
   if (status === 0) passed++
   else failed++
 }
-/** Runs them one after the other. */
-const inTurn = async (steps) => {
-  for (const s of steps) await step(...s)
+/** Two rows take from one list, one for each core: who is done takes the next. */
+async function inTwoRows(steps) {
+  const left = [...steps]
+  const row = async () => {
+    for (let next = left.shift(); next; next = left.shift()) await step(...next)
+  }
+  await Promise.all([row(), row()])
 }
 
 const CACHE = 'node_modules/.cache/open-bed'
@@ -88,11 +92,8 @@ function browserTests() {
 }
 
 console.log('Random tests begin at seed', process.env.SEED ?? '20261124', '(SEED=… begins elsewhere).')
-// Two rows side by side, one for each core; the browser comes last and has both.
-await Promise.all([
-  inTurn([TYPES, FORMAT, UNUSED, ...(isLong ? [CORE_TYPES] : [])]),
-  inTurn([LINT, ...appBuilds()]),
-])
+// The longest come first; the browser comes last and has both cores.
+await inTwoRows([TYPES, LINT, ...appBuilds(), UNUSED, ...(isLong ? [CORE_TYPES] : []), FORMAT])
 console.log(`(${seconds()})`)
 await unitTests()
 console.log(`(${seconds()})`)

@@ -471,6 +471,21 @@ describe('water a container uses', () => {
     expect(risesTo(1, 0.1, { surface: 0.1, mixVolume: 20 })).toBeCloseTo(0.5, 9)
     expect(risesTo(20, 1, { surface: 0.1, mixVolume: 20 })).toBe(0)
   })
+  test('mix without leaf or plants dries as a whole, whatever the crop would reach', () => {
+    const day = { reference: 4, surface: 0.07, perimeter: 0.94, wall: 0, wallKind: 'closed' } as const
+    const water = { mixVolume: 60, plantAvailableWater: 0.4, drainedToEasy: 0.2 }
+    const interval = (plants: number, share: number) =>
+      wateringInterval(water, {
+        ...day,
+        crop: cropById('lettuce')!,
+        plants,
+        leaf: { share, coefficient: 1 },
+      })
+    const [bare, empty, planted] = [interval(1, 0), interval(0, 1), interval(1, 0.5)]
+    expect(bare.usable).toBe(empty.usable)
+    // Half grown, its roots reach the least it takes; the rest of the mix is not theirs.
+    expect(planted.usable).toBeLessThan(0.5 * bare.usable)
+  })
   test('a transplant in a wide bed does not pay for the bare soil of all of it', () => {
     const courgette = cropById('zucchini')!
     const leaf = { share: 0.03, coefficient: 0.5 }

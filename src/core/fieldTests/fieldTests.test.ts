@@ -97,6 +97,12 @@ describe('arithmetic of field tests', () => {
     3 / 18,
     'rule of three: none of n leaves up to 3 / n at nineteen in twenty',
   )
+  test('beans that twisted are counted; how many might have been missed is asked only where none did', () => {
+    const beans = { suspectPots: 6, suspectTwisted: 2, cleanPots: 6, cleanTwisted: 0 }
+    expect(figures('beanTest', beans)).toEqual({ twisted: 1 / 3 })
+    // One pot alone tells nothing: all may be.
+    expect(figures('beanTest', { ...beans, suspectPots: 1, suspectTwisted: 0 })).toEqual({ twisted: 0, missable: 1 })
+  })
   check(
     'jar',
     'silt',

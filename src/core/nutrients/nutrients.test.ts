@@ -321,6 +321,11 @@ describe('salts', () => {
         dose('potassium_nitrate', GRAMS_PER_LITRE_PER_POUND_PER_CUBIC_YARD),
       ]).electricalConductivity.saturatedExtract,
   })
+  test('water saltier than leaching can hold down is asked to drain away whole, and no more', () => {
+    // 5 times the limit less the water is what room is left: 1 of 4, none of 5.
+    expect(leachingRequirement(2, 1)).toBeCloseTo(2 / 3, 12)
+    expect([4, 5, 6].map((water) => leachingRequirement(water, 1))).toEqual([1, 1, 1])
+  })
   test('conversions go back, rise, and leave nothing at nothing', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 12, noNaN: true }), (ec) => {

@@ -49,6 +49,11 @@ describe('salts of the water, week by week', () => {
     }
     expect(end(10, water)).toBeCloseTo((14 * 0.1) / 0.8, 9)
   })
+  test('before the first watering nothing comes and nothing goes', () => {
+    const water = { ...watered(1, 0.1, 0), amounts: [{ from: 14, given: 0.1, drained: 0 }] }
+    expect(end(2, water)).toBe(0)
+    expect(end(10, water)).toBeCloseTo((56 * 0.1) / 0.8, 9)
+  })
   test('the share that has to drain keeps the mix at its limit, whatever the water', () => {
     fc.assert(
       fc.property(

@@ -208,6 +208,36 @@ describe('a material of one’s own', () => {
   })
 })
 
+describe('water known of a material of one’s own', () => {
+  const CHAIN = ['totalPorosity', 'waterAt10Cm', 'waterAt50Cm', 'waterAt100Cm', 'waterAt1000Cm'] as const
+  const held = (known: OwnMaterial['known']) => {
+    const p = whole({ id: 'x', name: 'x', family: 'peat', known }).properties
+    return CHAIN.map((name) => p[name].value)
+  }
+  test('what is estimated gives way to what is known, upwards as far as it must and downwards by as much', () => {
+    const usual = held({})
+    for (const [i, name] of CHAIN.entries()) {
+      // Wetter than what the family holds at half the tension or none: all above it are at least as wet.
+      const wet = Math.min(0.95, usual[0]! + 0.01)
+      const above = held({ [name]: wet })
+      expect(above.slice(0, i + 1).every((v) => v >= wet), name).toBe(true)
+      expect(above[i]).toBe(wet)
+      // Drier than the family ever is: all below it are drier yet, and what is above stays far wetter.
+      const dry = held({ [name]: 0.21 })
+      for (let k = i + 1; k < CHAIN.length; k++) expect(dry[k]!, name).toBeLessThan(dry[k - 1]!)
+      if (i > 0 && i < 3) expect(dry[i - 1]!, name).toBeGreaterThan(1.5 * 0.21)
+    }
+  })
+  test('as bought it weighs what the scales can believe, both ends with it', () => {
+    const of = (bulkDensity: number) =>
+      completeMaterial({ id: 'x', name: 'x', family: 'peat', known: {}, asBought: { bulkDensity } } as OwnMaterial)
+    const refused = of(99)
+    if (refused.ok || refused.problem.code !== 'value-out-of-range') throw new Error('99 kg/L was taken')
+    const { low, high } = refused.problem
+    expect([low * 0.99, low, high, high * 1.01].map((d) => of(d).ok)).toEqual([false, true, true, false])
+  })
+})
+
 describe('a dressing of one’s own', () => {
   const made = (own: Partial<OwnDressing>) =>
     completeDressing({
@@ -233,6 +263,33 @@ describe('a dressing of one’s own', () => {
     expect(one.value.release).toMatchObject({ kind: 'coated', longevityMonths: 4 })
     expect(one.value.acidity).toMatchObject({ kind: 'estimated', source: 'pierre-1933' })
     expect(one.value.nitrogenForms!.ammonium).toBe(1)
+  })
+  test('the label of a row of the tables is most like that row, and takes its doses and cautions', () => {
+    const share = (p: { value: number } | null | undefined) => 100 * (p?.value ?? 0)
+    for (const row of DRESSINGS) {
+      const { family, analysis: a } = row
+      const label = {
+        nitrogen: share(a.nitrogen),
+        phosphate: share(a.phosphorus) / 0.4364,
+        potash: share(a.potassium) / 0.8302,
+      }
+      const twins = DRESSINGS.filter(
+        (d) =>
+          d.family === family &&
+          (['nitrogen', 'phosphorus', 'potassium'] as const).every(
+            (e) => Math.abs(share(d.analysis[e]) - share(a[e])) < 0.5,
+          ),
+      )
+      if (family === 'lime' || twins.length > 1) continue
+      const one = made({ family, label })
+      if (!one.ok) throw new Error(`${row.id} ${one.problem.code}`)
+      const { caution, hazard, overdose } = one.value
+      expect({ caution, hazard, overdose }, row.id).toEqual({
+        caution: row.caution,
+        hazard: row.hazard,
+        overdose: row.overdose,
+      })
+    }
   })
   test('stronger means smaller doses', () => {
     const [weak, strong] = [5, 20].map((n) => made({ label: { nitrogen: n, phosphate: n, potash: n } }))

@@ -24,6 +24,7 @@ import {
   figuresOf,
   ERRORS,
   learnAtOnce,
+  learnedOfDressing,
   learnedOfMaterial,
   likelyRange,
   normal,
@@ -434,6 +435,41 @@ describe('learning from measurements', () => {
     const measurement = { kind: 'weighed' as const, kg: 1, container: bad }
     const answer = learnAtOnce([{ key: 'mix', input: input(), readings: [{ id: '1', measurement }] }])
     expect(!answer.ok && answer.problem.code).toBe('headspace-fills-container')
+  })
+  test('readings of one batch share the model’s error, those of two do not: normal rule in closed form', () => {
+    const peat = { ...input(), parts: parts({ peat_medium: 1 }), limes: [], limeGramsPerLitre: 0 }
+    const after = (...keys: string[]) => {
+      const reading = (id: string) => ({ id, measurement: { kind: 'pH' as const, value: 4.1, day: 42 } })
+      const answer = learnAtOnce(
+        [...new Set(keys)].map((key) => ({
+          key,
+          input: peat,
+          readings: keys.flatMap((k, i) => (k === key ? [reading(`${key}${i}`)] : [])),
+        })),
+      )
+      if (!answer.ok) throw new Error(answer.problem.code)
+      return answer.value.readings[0]!
+    }
+    const { reading, model } = ERRORS.pH
+    const [own, shared] = [reading ** 2, model ** 2]
+    const one = after('a')
+    const before = width(one.before) ** 2
+    const noise = (left: number) => (before * left) / (before - left)
+    // What one reading leaves says how wide its own and the model's error are in the same measure.
+    const both = noise(width(one.after) ** 2)
+    const expected = (share: number) => {
+      const error = both * share
+      return Math.sqrt((before * error) / (before + error))
+    }
+    expect(width(after('a', 'b').after)).toBeCloseTo(expected(1 / 2), 2)
+    expect(width(after('a', 'a').after)).toBeCloseTo(expected((shared + own / 2) / (shared + own)), 2)
+  })
+  test('a dressing that nothing was learned of has no row', () => {
+    const dressing = dressingById('blood_meal')!
+    const of = (mean: number, name: string) =>
+      learnedOfDressing(dressing, { names: [name], mean: [mean], slopes: [], noise: [] })
+    expect(of(1, 'peat_medium/pH')).toBeNull()
+    expect(of(1, 'blood_meal/analysis.nitrogen')?.properties.map((p) => p.name)).toEqual(['analysis.nitrogen'])
   })
   test('a reading the tables cannot explain is questioned; trusted, it teaches', () => {
     const odd: Measurement = { kind: 'pH', value: 8.9, day: 42 }

@@ -32,6 +32,18 @@ describe('metals', () => {
       'EU 2019/1009, soil improver',
     ])
   })
+  test('whatever order they are tested in, the gravest comes first, and of two alike the one farther over', () => {
+    for (const a of METALS)
+      for (const b of METALS)
+        for (const c of METALS) {
+          if (new Set([a, b, c]).size < 3) continue
+          const found = readMetals(
+            { [a]: METAL_STEPS[a].care, [b]: METAL_STEPS[b].stop * 3, [c]: METAL_STEPS[c].stop * 2 },
+            'soil',
+          )
+          expect(found.map((r) => r.metal)).toEqual([b, c, a])
+        }
+  })
   test('the gravest comes first, and what was not tested is left out', () => {
     expect(readMetals({ copper: 10, lead: 500, cadmium: 2 }, 'soil').map((r) => [r.metal, r.grade])).toEqual([
       ['lead', 'stop'],

@@ -164,4 +164,25 @@ describe('what does not rot', () => {
     expect(figure('electricalConductivity').high).toBeCloseTo(1.4, 12)
     expect(old.value.sizeShares!.reduce((s, x) => s + x, 0)).toBeCloseTo(1, 9)
   })
+  test('a nutrient that a part has no figure for is none, and of nothing there is no old mix', () => {
+    const known = { pH: { value: 6.5, isRead: true }, salts: { value: 1, isRead: false } }
+    const recipe = parts({ compost_green: 1, perlite_coarse: 1 }).map((p) => {
+      const { material: m } = p.material
+      const { potassium: _, ...properties } = m.properties
+      return m.id === 'perlite_coarse'
+        ? { ...p, material: { ...p.material, material: { ...m, properties } } }
+        : p
+    }) as ReturnType<typeof parts>
+    const figure = (of: typeof recipe) => {
+      const old = oldMixFigures(of, 0, 15, known)
+      return old.ok && old.value.properties.find((p) => p.name === 'potassium')!.value
+    }
+    const of = (id: string) => material(id).material.properties
+    const weights = ['compost_green', 'perlite_coarse'].map((id) => of(id).dryBulkDensity.value)
+    expect(figure(recipe)).toBeCloseTo(
+      (weights[0]! * of('compost_green').potassium!.value) / (weights[0]! + weights[1]!),
+      9,
+    )
+    expect(oldMixFigures([], 1, 15, known)).toMatchObject({ ok: false })
+  })
 })
