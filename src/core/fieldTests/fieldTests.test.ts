@@ -101,7 +101,10 @@ describe('arithmetic of field tests', () => {
     const beans = { suspectPots: 6, suspectTwisted: 2, cleanPots: 6, cleanTwisted: 0 }
     expect(figures('beanTest', beans)).toEqual({ twisted: 1 / 3 })
     // One pot alone tells nothing: all may be.
-    expect(figures('beanTest', { ...beans, suspectPots: 1, suspectTwisted: 0 })).toEqual({ twisted: 0, missable: 1 })
+    expect(figures('beanTest', { ...beans, suspectPots: 1, suspectTwisted: 0 })).toEqual({
+      twisted: 0,
+      missable: 1,
+    })
   })
   check(
     'jar',

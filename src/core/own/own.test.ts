@@ -220,7 +220,10 @@ describe('water known of a material of one’s own', () => {
       // Wetter than what the family holds at half the tension or none: all above it are at least as wet.
       const wet = Math.min(0.95, usual[0]! + 0.01)
       const above = held({ [name]: wet })
-      expect(above.slice(0, i + 1).every((v) => v >= wet), name).toBe(true)
+      expect(
+        above.slice(0, i + 1).every((v) => v >= wet),
+        name,
+      ).toBe(true)
       expect(above[i]).toBe(wet)
       // Drier than the family ever is: all below it are drier yet, and what is above stays far wetter.
       const dry = held({ [name]: 0.21 })
@@ -230,7 +233,13 @@ describe('water known of a material of one’s own', () => {
   })
   test('as bought it weighs what the scales can believe, both ends with it', () => {
     const of = (bulkDensity: number) =>
-      completeMaterial({ id: 'x', name: 'x', family: 'peat', known: {}, asBought: { bulkDensity } } as OwnMaterial)
+      completeMaterial({
+        id: 'x',
+        name: 'x',
+        family: 'peat',
+        known: {},
+        asBought: { bulkDensity },
+      } as OwnMaterial)
     const refused = of(99)
     if (refused.ok || refused.problem.code !== 'value-out-of-range') throw new Error('99 kg/L was taken')
     const { low, high } = refused.problem

@@ -469,7 +469,9 @@ describe('learning from measurements', () => {
     const of = (mean: number, name: string) =>
       learnedOfDressing(dressing, { names: [name], mean: [mean], slopes: [], noise: [] })
     expect(of(1, 'peat_medium/pH')).toBeNull()
-    expect(of(1, 'blood_meal/analysis.nitrogen')?.properties.map((p) => p.name)).toEqual(['analysis.nitrogen'])
+    expect(of(1, 'blood_meal/analysis.nitrogen')?.properties.map((p) => p.name)).toEqual([
+      'analysis.nitrogen',
+    ])
   })
   test('a reading the tables cannot explain is questioned; trusted, it teaches', () => {
     const odd: Measurement = { kind: 'pH', value: 8.9, day: 42 }

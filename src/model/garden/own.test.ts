@@ -112,6 +112,20 @@ describe('a feed or lime of the grower’s own', () => {
       valueOf(dressingOfOwn({ ...feed, weighed: { millilitres: 250, grams: 200 } })).bulkDensity.value,
     ).toBe(0.8)
   })
+  test('is of the family its kind and its largest number make it', () => {
+    const family = (kind: OwnDressingRecord['kind'], nitrogen: number, phosphate: number, potash: number) =>
+      valueOf(dressingOfOwn({ ...feed, kind, label: { nitrogen, phosphate, potash } })).family
+    for (const [kind, ofNitrogen, ofPhosphate, ofPotash] of [
+      ['organic', 'organic_N', 'organic_P', 'organic_K'],
+      ['mineral', 'soluble', 'phosphate', 'mineral_K'],
+      ['soluble', 'soluble', 'soluble', 'soluble'],
+      ['coated', 'crf', 'crf', 'crf'],
+    ] as const) {
+      expect(family(kind, 12, 4, 4), kind).toBe(ofNitrogen)
+      expect(family(kind, 4, 12, 5), kind).toBe(ofPhosphate)
+      expect(family(kind, 4, 5, 12), kind).toBe(ofPotash)
+    }
+  })
   test('of nothing, or of more than there is, is reported', () => {
     const field = (change: Partial<OwnDressingRecord>) => {
       const row = dressingOfOwn({ ...feed, ...change })

@@ -162,6 +162,12 @@ describe('three years of a garden', () => {
     const place = garden.get('place') as { months: { tMin: number }[] }
     garden.set('place', { ...place, months: place.months.map((m) => ({ ...m, tMin: 12 })) } as never)
     expect(winterGreen(garden, [], { year: 2026, next: null }).some((g) => !g.isHardy)).toBe(true)
+    // South of the line beds are cleared half a year later, and the same is sown.
+    const north = winterGreen(garden, [], { year: 2026, next: null })
+    garden.set('place', { ...(garden.get('place') as object), latitude: -43 } as never)
+    expect(winterGreen(garden, [], { year: 2026, next: null })).toEqual(north)
+    // September is in time for both.
+    expect(north.map((g) => g.id)).toEqual(expect.arrayContaining(['winter_tares', 'field_bean']))
     // Where nobody said where the garden is, it may freeze.
     garden.delete('place')
     expect(winterGreen(garden, [], { year: 2026, next: null }).every((g) => g.isHardy)).toBe(true)
