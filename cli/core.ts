@@ -2,6 +2,7 @@ import type { Finding } from '../src/core/appraisal'
 import { isCaseName, runCase } from '../src/model/headless/run'
 import type { RowsAtHand } from '../src/model/headless/tablesOfCase'
 import { CASES, type CaseName } from '../src/model/headless/cases'
+import { misfitText } from '../src/text/base/misfit'
 import { noteText, problemText } from '../src/text/base/problems.en'
 import { TOPIC_TEXTS } from '../src/text/mix/topics'
 
@@ -41,7 +42,8 @@ export function answerOf(
     const notes = answer.notes.map((note) => ({ ...note, text: noteText(note, 'metric') }))
     return { ok: true, answer: { command, ...inWords(answer.value), notes } }
   }
-  if ('misfit' in answer) return { ok: false, wrong: `${answer.misfit.where}: ${answer.misfit.message}` }
+  if ('misfit' in answer)
+    return { ok: false, wrong: `${answer.misfit.where}: ${misfitText(answer.misfit.why)}` }
   const { why, fix } = problemText(answer.problem, 'metric')
   return { ok: false, wrong: `${why} ${fix}` }
 }

@@ -1,12 +1,12 @@
 /**
  * The core as a library, `open-bed/core`: the cases of the headless door answered in one's own program, and the
- * functions
- * they are made of, a namespace for each subject. Plain data in and out; no file, no network, no clock.
+ * functions they are made of, a namespace for each subject. Plain data in and out; no file, no network, no clock.
  */
 import type { z } from 'zod'
 import { runCase } from '../src/model/headless/run'
 import type { CASES, CaseName } from '../src/model/headless/cases'
 import type { Note } from '../src/core/outcome'
+import { misfitText } from '../src/text/base/misfit'
 import { problemText } from '../src/text/base/problems.en'
 
 export type { CaseName } from '../src/model/headless/cases'
@@ -29,7 +29,7 @@ export type CaseAnswer =
 export function answer<N extends CaseName>(command: N, input: CaseInput<N>): CaseAnswer {
   const done = runCase(command, input)
   if (done.ok) return { ok: true, answer: done.value as Record<string, unknown>, notes: done.notes }
-  if ('misfit' in done) return { ok: false, wrong: done.misfit.message, where: done.misfit.where }
+  if ('misfit' in done) return { ok: false, wrong: misfitText(done.misfit.why), where: done.misfit.where }
   const { why, fix } = problemText(done.problem, 'metric')
   return { ok: false, wrong: `${why} ${fix}`, where: null }
 }

@@ -9,7 +9,7 @@ import {
   type AnyData,
   type Kind,
 } from '@/model/garden/schemas'
-import { misfitOf, tellingIssue, type Misfit } from '@/model/garden/schemas/misfit'
+import { misfitIn, type Misfit } from '@/model/garden/schemas/misfit'
 import { MIGRATIONS, type MigrationTable } from './migrations'
 
 /** What lies in the store under each key. */
@@ -52,12 +52,9 @@ export function fnv1a(text: string): number {
 }
 const checksumOf = (data: unknown) => fnv1a(JSON.stringify(data) ?? '')
 
-const misfitIn = (error: z.core.$ZodError, prefix = '') => {
-  const { path, issue } = tellingIssue(error.issues)
-  return {
-    where: [prefix, ...path.map(String)].filter(Boolean).join('.') || 'the record itself',
-    misfit: misfitOf(issue),
-  }
+const misfitOfRecord = (given: unknown, error: z.core.$ZodError, prefix = '') => {
+  const { path, misfit } = misfitIn(given, error.issues)
+  return { where: [prefix, ...path].filter(Boolean).join('.') || 'the record itself', misfit }
 }
 
 export interface Reading {
@@ -78,7 +75,8 @@ export function readEnvelope(key: string, raw: unknown, reading: Reading = {}): 
   if (isOwn && isSealed(raw, kind, idOfKey(key), versions[kind]))
     return { ok: true, data: raw.data, revision: raw.revision, migrated: false }
   const envelope = envelopeSchema.safeParse(raw)
-  if (!envelope.success) return { ok: false, why: { code: 'broken', key, ...misfitIn(envelope.error) } }
+  if (!envelope.success)
+    return { ok: false, why: { code: 'broken', key, ...misfitOfRecord(raw, envelope.error) } }
   const { schemaVersion, revision } = envelope.data
   if (envelope.data.kind !== kind)
     return {
@@ -101,13 +99,17 @@ export function readEnvelope(key: string, raw: unknown, reading: Reading = {}): 
       data = step(data)
     } catch (error) {
       if (error instanceof z.core.$ZodError)
-        return { ok: false, why: { code: 'broken', key, ...misfitIn(error, `version ${version}`) } }
+        return {
+          ok: false,
+          why: { code: 'broken', key, ...misfitOfRecord(data, error, `version ${version}`) },
+        }
       const misfit: Odd = { code: 'fault', words: error instanceof Error ? error.message : String(error) }
       return { ok: false, why: { code: 'broken', key, where: `version ${version}`, misfit } }
     }
   }
   const parsed = SCHEMAS[kind].safeParse(data)
-  if (!parsed.success) return { ok: false, why: { code: 'broken', key, ...misfitIn(parsed.error, 'data') } }
+  if (!parsed.success)
+    return { ok: false, why: { code: 'broken', key, ...misfitOfRecord(data, parsed.error, 'data') } }
   if (idOf(parsed.data) !== idOfKey(key))
     return {
       ok: false,

@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { misfitOf } from '@/model/garden/schemas/misfit'
+import { misfitIn } from '@/model/garden/schemas/misfit'
 import { readEnvelope, type Unreadable } from './envelope'
 import type { StoragePort } from './port'
 
@@ -63,7 +63,7 @@ export function listSetAside(entries: readonly (readonly [string, unknown])[]): 
               code: 'broken',
               key: id,
               where: 'set-aside entry',
-              misfit: misfitOf(parsed.error.issues[0]!),
+              misfit: misfitIn(raw, parsed.error.issues).misfit,
             },
             raw,
           }

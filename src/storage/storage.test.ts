@@ -103,11 +103,11 @@ describe('reading a record', () => {
     ['nothing', null, 'damaged at the record itself: it is not a record'],
     ['a text', 'job', 'damaged at the record itself: it is not a record'],
     ['a record under the key of another', stored({ ...job, id: 'k' }), 'at data.id: it calls itself “k”'],
-    ['an envelope without data', { ...stored(), data: undefined }, 'damaged at data: it is not a record'],
+    ['an envelope without data', { ...stored(), data: undefined }, 'damaged at data: it is missing'],
     [
       'a job without parts',
       stored({ ...job, parts: undefined } as unknown as Job),
-      'at data.parts: it is not a list',
+      'at data.parts: it is missing',
     ],
     ['a part that is no number', stored(kept), 'at data.parts.0.twelfths: it is not a number'],
     [

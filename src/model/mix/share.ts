@@ -12,7 +12,7 @@ import {
   type Recipe,
 } from '@/model/garden/schemas'
 import { withLineIds } from '@/model/garden/lineIds'
-import { misfitOf, tellingIssue, type Misfit } from '@/model/garden/schemas/misfit'
+import { misfitIn, type Misfit } from '@/model/garden/schemas/misfit'
 import { materialIdsOf } from './innerMix'
 import { materialById } from '@/core/data'
 import { oneLine, plainLines } from '../plainText'
@@ -127,11 +127,8 @@ export function readShared(text: string): ShareOutcome {
     json = STEPS[v]?.(json) ?? json
   const read = sharedSchema.safeParse(json)
   if (!read.success) {
-    const { path, issue } = tellingIssue(read.error.issues)
-    return {
-      ok: false,
-      problem: { code: 'not-a-recipe', where: path.join('.') || 'file', misfit: misfitOf(issue) },
-    }
+    const { path, misfit } = misfitIn(json, read.error.issues)
+    return { ok: false, problem: { code: 'not-a-recipe', where: path.join('.') || 'file', misfit } }
   }
   if (read.data.recipe.parts.length === 0) return { ok: false, problem: { code: 'empty' } }
   return {

@@ -68,13 +68,19 @@ export function refusalText({ path, problem }: Refusal): Sentence {
   switch (problem.code) {
     case 'too-much':
       return problem.of === 'number'
-        ? { why: `The ${field} is more than ${problem.limit}.`, fix: 'Type a smaller number.' }
+        ? {
+            why: `The ${field} ${problem.isOpen ? 'must be less' : 'is more'} than ${problem.limit}.`,
+            fix: 'Type a smaller number.',
+          }
         : problem.of === 'letters'
           ? { why: `The ${field} is longer than ${problem.limit} letters.`, fix: 'Make it shorter.' }
           : { why: `The ${field} is full: ${problem.limit} are the most.`, fix: 'Take one out first.' }
     case 'too-little':
       return problem.of === 'number'
-        ? { why: `The ${field} is less than ${problem.limit}.`, fix: 'Type a larger number.' }
+        ? {
+            why: `The ${field} ${problem.isOpen ? 'must be more' : 'is less'} than ${problem.limit}.`,
+            fix: 'Type a larger number.',
+          }
         : { why: `The ${field} is empty.`, fix: `It needs ${problem.limit} at least.` }
     case 'no-day':
       return {
@@ -83,6 +89,11 @@ export function refusalText({ path, problem }: Refusal): Sentence {
       }
     case 'no-number':
       return { why: `The ${field} holds something that is not a number.`, fix: 'Type a number.' }
+    case 'not-whole':
+      return { why: `The ${field} is not a whole number.`, fix: 'Type a whole number.' }
+    case 'missing':
+      return { why: `The ${field} is missing.`, fix: 'Nothing was changed.' }
+    case 'neither-true-nor-false':
     case 'no-text':
     case 'no-list':
     case 'no-record':

@@ -1,7 +1,7 @@
 import type { z } from 'zod/mini'
 import { sameData } from '../same'
 import { idOf, idOfKey, kindOfKey, SCHEMAS } from '../schemas'
-import { misfitOf, type Misfit } from '../schemas/misfit'
+import { misfitIn, type Misfit } from '../schemas/misfit'
 import type { Change } from './command'
 
 /** Why a change is not taken: where in the record, and what is wrong there. Plain data, worded in src/text. */
@@ -29,8 +29,8 @@ function refusalOf({ key, before, after }: Change): Refusal | null {
     const read = schema?.safeParse(is[field])
     if (!read) return { key, path: [field], problem: { code: 'not-allowed' } }
     if (!read.success) {
-      const issue = read.error.issues[0]!
-      return { key, path: [field, ...issue.path.map(String)], problem: misfitOf(issue) }
+      const { path, misfit } = misfitIn(is[field], read.error.issues)
+      return { key, path: [field, ...path], problem: misfit }
     }
     // What the reader would let fall is not kept: better to say so now.
     if (!sameData(read.data, is[field])) return { key, path: [field], problem: { code: 'not-allowed' } }

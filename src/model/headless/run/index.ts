@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import type { Outcome } from '../../../core/outcome'
-import { tellingIssue } from '../../garden/schemas/misfit'
+import { misfitIn, type Misfit } from '../../garden/schemas/misfit'
 import { CASES, type CaseName, type CaseOf } from '../cases'
 import type { RowsAtHand } from '../tablesOfCase'
 import { runBatch } from './batch'
@@ -28,19 +28,29 @@ const RUN: { [N in CaseName]: (c: CaseOf<N>, rows: RowsAtHand) => Outcome<object
 }
 
 /** What came of a case: an answer, a problem of the garden's kind, or a case that does not fit its schema. */
-export type CaseOutcome = Outcome<object> | { ok: false; misfit: { where: string; message: string } }
+export type CaseOutcome = Outcome<object> | { ok: false; misfit: CaseMisfit }
+
+/** The field of a case that does not fit, and why: a misfit of its own kind, or words of the schema. */
+export interface CaseMisfit {
+  where: string
+  why: Misfit | { code: 'fault'; words: string }
+}
 
 export const isCaseName = (name: string): name is CaseName => Object.hasOwn(CASES, name)
 
-/** Where and what it is, in Zod's words: whoever writes cases by program knows them. */
-function said(issues: readonly z.core.$ZodIssue[]): { where: string; message: string } {
-  const { path, issue } = tellingIssue(issues)
-  return { where: path.map(String).join('.') || '(the whole case)', message: issue.message }
+function said(given: unknown, issues: readonly z.core.$ZodIssue[]): CaseMisfit {
+  const { path, misfit } = misfitIn(given, issues)
+  const [{ code, message }] = issues as [z.core.$ZodIssue]
+  // What our own schemas refuse, two fields against each other, has a sentence there.
+  return {
+    where: path.join('.') || '(the whole case)',
+    why: code === 'custom' ? { code: 'fault', words: message } : misfit,
+  }
 }
 
 /** Checks a case against its schema and works it out; a stream of cases hands on its own rows at hand. */
 export function runCase(name: CaseName, input: unknown, rows: RowsAtHand = new Map()): CaseOutcome {
   const parsed = CASES[name].safeParse(input)
-  if (!parsed.success) return { ok: false, misfit: said(parsed.error.issues) }
+  if (!parsed.success) return { ok: false, misfit: said(input, parsed.error.issues) }
   return (RUN[name] as (c: unknown, rows: RowsAtHand) => Outcome<object>)(parsed.data, rows)
 }
