@@ -207,7 +207,7 @@ test(
 )
 
 test(
-  'one list for two jobs, a substitute where something is not to be had, against bags',
+  'one list for two jobs, a substitute where something cannot be bought, against bags',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/demo')

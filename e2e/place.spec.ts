@@ -1,7 +1,7 @@
 import { expect, openGarden, saved, startJob, test } from './support'
 
 test(
-  'a place makes the mix say how often it wants water, and a dry one oftener',
+  'a place makes the mix say how often it wants water, and a dry one more often',
   { tag: '@long' },
   async ({ page }) => {
     await openGarden(page, '/demo/jobs/peppers-27/mix')

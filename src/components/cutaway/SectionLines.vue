@@ -159,9 +159,6 @@ const reservoir = computed(() =>
   fill: var(--ink);
   font-weight: 600;
 }
-.water {
-  fill: var(--water-ink);
-}
 .dimension path {
   fill: none;
   stroke: var(--ink-soft);
@@ -170,5 +167,13 @@ text {
   font-family: var(--text);
   font-size: 13.5px;
   fill: var(--ink-soft);
+}
+/* Over the grains: with a rim of paper, or it cannot be read. */
+text.water {
+  fill: var(--water-ink);
+  font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
 }
 </style>

@@ -18,7 +18,7 @@ export type Remedy =
   | 'holes'
   | 'water-acid'
   | 'water-rain'
-  | 'water-oftener'
+  | 'water-more-often'
   | 'leach'
   | 'mulch'
   | 'wait'
@@ -30,15 +30,15 @@ export type Remedy =
 /** Remedies of each topic, the first to try first; none where only the parts can mend it. Source: common practice. */
 export const REMEDIES: Readonly<Partial<Record<Topic, readonly Remedy[]>>> = {
   'air-low': ['replace-mix'],
-  'air-high': ['water-oftener', 'mulch'],
+  'air-high': ['water-more-often', 'mulch'],
   'stays-wet': ['other-place'],
-  'dries-fast': ['water-oftener', 'mulch', 'bigger-container'],
+  'dries-fast': ['water-more-often', 'mulch', 'bigger-container'],
   'no-drainage': ['holes'],
   'soil-in-pot': ['replace-mix'],
   'pot-too-small': ['bigger-container'],
   'crop-depth': ['deeper-container'],
   slumps: ['fresh-mix'],
-  'peat-free-watering': ['water-oftener'],
+  'peat-free-watering': ['water-more-often'],
   'wick-fails': ['replace-mix'],
   'ph-low': ['lime'],
   'ph-high': ['lime-less', 'water-acid', 'water-rain', 'replace-mix'],

@@ -261,7 +261,7 @@ export function wateringInterval(balance: RootWater, input: WaterUseInput): Wate
 }
 
 /**
- * Water a mix must hold so that it need not be watered oftener than every so many days: `wateringInterval` turned
+ * Water a mix must hold so that it need not be watered more often than every so many days: `wateringInterval` turned
  * round. In containers easily available water, in a bed open to soil plant-available water. Fraction of the mix;
  * `drawn` in litres a day.
  * Errors: none; at least zero.

@@ -47,7 +47,7 @@ function spreadOf(careful: number, { spread, count }: Averaged): number {
 }
 
 /**
- * A test as readings the model can foretell, with how many they are the mean of. `day` is counted from mixing; for a
+ * A test as readings the model can predict, with how many they are the mean of. `day` is counted from mixing; for a
  * material it is 0. Tests that speak to no figure of the model, and readings too late to speak of the materials, give
  * none. `depth` of the mix drained, cm; `strips` for pH by paper.
  */

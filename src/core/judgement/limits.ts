@@ -149,7 +149,7 @@ export const JUDGEMENT_LIMITS = defineLimits({
     value: 150,
     low: 100,
     high: 200,
-    unit: 'mg/L at hand in the first days',
+    unit: 'mg/L available in the first days',
     source: 'common practice: rich ground makes leaf and forked roots',
   },
   coirShare: {

@@ -76,7 +76,7 @@ const pathOf = (name: string) => name.slice(name.indexOf('/') + 1)
 /** A batch on its way: what its readings would be where rows deviate. */
 interface Model {
   batch: MeasuredBatch
-  foretell: (deviates: ReadonlyMap<string, number>) => number[] | null
+  predict: (deviates: ReadonlyMap<string, number>) => number[] | null
   /** As the tables have it. */
   plain: number[]
   /** Rows and properties it hangs on. */
@@ -105,7 +105,7 @@ function modelOf(batch: MeasuredBatch): Outcome<Model> {
     batch,
     own,
     plain: told(best.value),
-    foretell(deviates) {
+    predict(deviates) {
       const drawn = drawMix(mix, (row) => (name) => deviates.get(`${row}/${name}`) ?? 0)
       const answer = evaluate(drawn, { slices: SLICES, years: [] })
       return answer.ok ? told(answer.value) : null
@@ -124,17 +124,17 @@ function* linear(
 ): Generator<number, { expected: number[]; slopes: number[][] }> {
   const expected: number[] = []
   const slopes: number[][] = []
-  for (const [k, { foretell, own, plain }] of models.entries()) {
+  for (const [k, { predict, own, plain }] of models.entries()) {
     const lines = plain.map(() => names.map(() => 0))
     for (const [j, name] of names.entries()) {
       if (!own.has(name)) continue
       const x = at.get(name) ?? 0
-      const up = foretell(new Map(at).set(name, x + STEP))
-      const down = foretell(new Map(at).set(name, x - STEP))
+      const up = predict(new Map(at).set(name, x + STEP))
+      const down = predict(new Map(at).set(name, x - STEP))
       if (up && down) lines.forEach((line, i) => (line[j] = (up[i]! - down[i]!) / (2 * STEP)))
       if (j % 16 === 0) yield (k + j / names.length) / models.length
     }
-    expected.push(...(foretell(at) ?? plain))
+    expected.push(...(predict(at) ?? plain))
     slopes.push(...lines)
   }
   return { expected, slopes }
@@ -238,7 +238,7 @@ export function* learnFrom(batches: readonly MeasuredBatch[]): Generator<number,
 }
 
 const predictedBy = (models: readonly Model[], at: ReadonlyMap<string, number>) =>
-  models.flatMap(({ foretell, plain }) => foretell(at) ?? plain)
+  models.flatMap(({ predict, plain }) => predict(at) ?? plain)
 
 /**
  * How far readings of draws lie from the reading of their mean, on average: a mix whose salts are known within a factor

@@ -3,7 +3,7 @@ import type { CropGrowth, CropSeason } from '../data/types'
 import { DAYS_PER_MONTH, DAYS_PER_YEAR, type Days } from '../units'
 import { SEASON_LIMITS } from './limits'
 
-/** How a month suits a crop outside: too cold at night, too cold to grow, passable, as it likes, too hot. */
+/** How a month suits a crop outside: too cold at night, too cold to grow, passable, ideal, too hot. */
 export type MonthSuits = 'frost' | 'cold' | 'fair' | 'best' | 'hot'
 
 const meanOf = (climate: Climate, month: number) => {

@@ -71,7 +71,7 @@ export const comparedRows = (compared: readonly Compared[], units: UnitSystem): 
 export const COURSES = [
   { value: 'days', label: 'Waterings' },
   { value: 'pH', label: 'pH' },
-  { value: 'nitrogen', label: 'Nitrogen at hand' },
+  { value: 'nitrogen', label: 'Available nitrogen' },
 ] as const
 export type Course = (typeof COURSES)[number]['value']
 
@@ -101,7 +101,7 @@ export function courseChart(compared: readonly Compared[], course: Course): Cour
     }))
     const longest = Math.max(0, ...courses.map((c) => c.values.length))
     return {
-      axis: 'mg of nitrogen at hand in a litre',
+      axis: 'available nitrogen, mg in a litre',
       labels: Array.from({ length: longest }, (_, i) => `week ${i + 1}`),
       courses,
     }

@@ -176,7 +176,7 @@ const TEXTS: {
     source: 'rot of each part, packed again',
   }),
   'nitrogen-for-roots': (j) => ({
-    says: `For a root crop this is rich: ${mg(j.mgPerLitre)} of nitrogen at hand in the first days, ${mg(j.limit)} is much.`,
+    says: `For a root crop this is rich: ${mg(j.mgPerLitre)} of available nitrogen in the first days, ${mg(j.limit)} is much.`,
     does: 'It makes leaf, and forked or hairy roots. Leave the nitrogen out at mixing, and feed a little once roots swell.',
     source: 'common practice',
   }),
@@ -191,7 +191,7 @@ const TEXTS: {
     source: 'common practice',
   }),
   'ammonium-when-cold': (j, units) => ({
-    says: `${percents(j.share)} of the nitrogen at hand is ammonium, in a mix near ${temperatureText(j.temperature, units)}.`,
+    says: `${percents(j.share)} of the available nitrogen is ammonium, in a mix near ${temperatureText(j.temperature, units)}.`,
     does: 'Cold mix turns it slowly and roots burn. Half of it as nitrate, or wait for warmth.',
     source: 'common practice',
   }),

@@ -135,7 +135,7 @@ function feedReading(context: LaterContext, v: Verdicts): Reading[] {
           text: percentText(growing.feeding.fed),
         },
       why: () => [
-        `${f.earlyNitrogen.toFixed(0)} mg of nitrogen in a litre at hand in the first days; ${f.drawdown.toFixed(0)} mg tied up by rotting wood and bark in the first month.`,
+        `${f.earlyNitrogen.toFixed(0)} mg of available nitrogen in a litre in the first days; ${f.drawdown.toFixed(0)} mg tied up by rotting wood and bark in the first month.`,
         nutrientWeeks(f),
         nutrientTable(f),
         'mg in a litre of mix over the season. Growth follows the scarcest nutrient.',

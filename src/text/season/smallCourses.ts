@@ -12,7 +12,7 @@ const UNDER = ['pH', 'salts', 'nitrogen', 'level'] as const satisfies readonly T
 const NAMES: Record<(typeof UNDER)[number], (units: UnitSystem) => string> = {
   pH: () => 'pH',
   salts: () => 'Salts, dS/m, one of mix in two of water',
-  nitrogen: () => 'Nitrogen at hand, mg in a litre',
+  nitrogen: () => 'Available nitrogen, mg in a litre',
   level: (units) => `Sunk, ${units === 'us' ? 'inches' : 'cm'}`,
 }
 
@@ -24,7 +24,7 @@ export interface CoursesQuestion extends TimelineQuestion {
 }
 
 /**
- * What goes with a season day by day: pH, salts, nitrogen at hand and level, expected and read, with what the crop
+ * What goes with a season day by day: pH, salts, available nitrogen and level, expected and read, with what the crop
  * likes; in the grower's units. What there is no figure for is left out.
  */
 export const smallCourses = (q: CoursesQuestion) =>

@@ -25,7 +25,7 @@ export function timelineWords(of: Timeline, units: UnitSystem) {
       }
     case 'nitrogen':
       return {
-        axis: 'mg of nitrogen at hand in a litre',
+        axis: 'available nitrogen, mg in a litre',
         shown: (x: number) => x,
         write: (x: number) => x.toFixed(0),
       }
@@ -44,7 +44,7 @@ export function timelineWords(of: Timeline, units: UnitSystem) {
 export const NOTHING_READ: Record<Timeline, string> = {
   pH: 'No pH read yet.',
   salts: 'No salts read yet.',
-  nitrogen: 'Nitrogen is not read with a meter: this is what the mix was to have at hand.',
+  nitrogen: 'Nitrogen is not read with a meter: this is what the mix was expected to have available.',
   level: 'No sinking measured yet.',
   waterings: 'Not watered twice yet.',
 }
