@@ -55,8 +55,8 @@ describe('the documented examples', () => {
     ).toBe(true)
   })
   test('evaluate: an appraisal, the gravest first, each finding with its sentence', () => {
-    const stage = { situation: { stage: 'seed', standing: 'roof', loadAllowed: '10 kg/m2' } }
-    const { appraisal } = answer('evaluate', stage)
+    const situation = { stage: 'seed', standing: 'roof', loadAllowed: '10 kg/m2' }
+    const { appraisal } = answer('evaluate', { situation, ranges: undefined })
     expect(appraisal[0]).toMatchObject({ topic: 'weight-load', severity: 'grave', limit: 10 })
     expect(appraisal[0].value).toBeGreaterThan(10)
     for (const f of appraisal) expect(f.text).toMatch(/\.$/)

@@ -1,6 +1,6 @@
 import type { Evaluation } from '@/core/evaluate'
 import { expect, test } from 'vitest'
-import { MATERIALS } from '@/core/data'
+import { cropById, MATERIALS } from '@/core/data'
 import { isLong } from '@/core/testing/draws'
 import { BATCH_LIMITS, isByMark, PACK_LIMITS } from '@/core/batch'
 import { DRESSINGS } from '@/core/data/dressings'
@@ -11,6 +11,7 @@ import { AT_REST, evaluatePrepared, judgementsOf, prepare } from '@/model/mix/pr
 import { recipeQuestion } from '@/model/mix/questionOfJob'
 import type { RecipeQuestion } from '@/model/mix/question'
 import { shortName } from './base/titles'
+import { cropLikesText } from './season/seasonPlan'
 import { changeText, moveText, noMovesText } from './mix/moves'
 import { randomJob, type RandomJob } from './testing/randomJob'
 import { screensOf, type Screens } from './testing/screens'
@@ -200,6 +201,18 @@ const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolea
       s.evaluation.lime.movers.some((m) => Math.abs(m.by) >= 0.2),
   ],
 ]
+/** What a crop likes is the same beside the gauges as where the crop is chosen: 10–25 % here was 11–26 % there. */
+const sameLiking: Rule = ({ readings }, { job }) => {
+  const crops = [job.cropId, ...job.companionIds].flatMap((id) => cropById(id) ?? [])
+  const liked = crops.map((crop) => cropLikesText(crop).replaceAll(' % to ', ' to ').replaceAll(' to ', '–'))
+  return readings.flatMap(({ id, wanted }) => {
+    const band = / likes (.*)$/.exec(wanted)?.[1]
+    return when(
+      band !== undefined && !liked.some((l) => l.includes(band)),
+      `${id}: ${wanted}; ${liked.join(' ')}`,
+    )
+  })
+}
 const noContradiction: Rule = (screens, of) => PAIRS.flatMap(([what, both]) => when(both(screens, of), what))
 
 /** The answer to a changed recipe; null where it cannot be worked out. */
@@ -381,6 +394,7 @@ const RULES: Record<string, Rule> = {
   noBrokenWords,
   oneSystem,
   sameFigures,
+  sameLiking,
   noContradiction,
   adviceHelps,
 }

@@ -397,9 +397,9 @@ test('little easy water is no reason to water often where the days between water
   const readings = readingsAtOnce({
     evaluation: e.value,
     bands,
+    targets: prepared.value.targets,
     container: prepared.value.input.container,
     wind: null,
-    cropName: null,
     perennial: false,
     units: 'metric',
     wide: false,

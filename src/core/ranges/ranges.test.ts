@@ -347,12 +347,12 @@ describe('a measurement', () => {
 })
 
 describe('learning from measurements', () => {
-  const prior = once(() => ranged([], 500).value)
+  const prior = once(() => ranged([], 250).value)
   const width = (r: { low: number; high: number } | undefined) => r!.high - r!.low
   test('draws the figure towards the reading and narrows it', () => {
     const { pH } = prior().ranges
     const reading = pH!.high
-    const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 500).value
+    const after = ranged([{ kind: 'pH', value: reading, day: 42 }], 250).value
     expect(after.ranges.pH!.middle).toBeGreaterThan(pH!.middle)
     expect(width(after.ranges.pH)).toBeLessThan(width(pH))
     expect(after.readings[0]).toMatchObject({ read: reading, questioned: null })

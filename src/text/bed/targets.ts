@@ -16,7 +16,7 @@ export const TARGET_NAMES: Record<Target, { label: string; term: string }> = {
   daysBetweenWaterings: { label: 'Days between waterings', term: 'in the thirstiest month' },
 }
 
-const cropNamed = (id: string) => cropRow(id)?.name ?? id
+export const cropNamed = (id: string) => cropRow(id)?.name ?? id
 /** Why a band is what it is. */
 export function reasonText(reason: Reason, units: UnitSystem): string {
   switch (reason.code) {

@@ -5,8 +5,9 @@ import { containerProfile, dryingLimits, EASY_RANGE } from '@/core/water'
 import type { Container } from '@/core/geometry'
 import { airAsDug, SOIL_SETTLES } from '@/core/mixing'
 import { verdictsOf, WIND_MET, type Verdicts, type WindExposure } from '@/core/judgement'
-import { waterJudged, type Bands } from '@/core/targets'
+import { waterJudged, type Bands, type Reason, type Target, type Targets } from '@/core/targets'
 import { FLOOR_DESIGN_LOAD, LIFT_LIMIT } from '@/core/weight'
+import { cropNamed, reasonText } from '../bed/targets'
 import { dressingName } from '../shelf/dressings'
 import { MONTHS } from '../base/months'
 import {
@@ -27,10 +28,11 @@ import { listed, type Reading, type Span } from './reading'
 export interface ReadingContext {
   evaluation: Evaluation
   bands: Bands
+  /** The same bands, each with its reasons; null where there is no question yet. */
+  targets: Targets | null
   container: Container
   /** Wind where it stands; null where nobody said. */
   wind: WindExposure | null
-  cropName: string | null
   perennial: boolean
   units: UnitSystem
   /** A bed on the ground: what counts is the load, not the lifting. */
@@ -45,7 +47,22 @@ const PH = { from: 3.5, to: 8 }
 const onPH = (pH: number) => (pH - PH.from) / (PH.to - PH.from)
 const percentBand = (b: { low: number; high: number }) =>
   `${Math.round(b.low * 100)}–${Math.round(b.high * 100)} %`
-const likes = (cropName: string | null) => (cropName ? `${cropInText(cropName)} likes` : 'most like')
+const reasonsFor = ({ targets }: ReadingContext, target: Target): Reason[] =>
+  targets?.bands.find((b) => b.target === target)?.reasons ?? []
+/** A crop likes what its row says; what container and mix make of that is wanted here. */
+function wantedOf(context: ReadingContext, target: Target, band: string): string {
+  const [first, ...others] = reasonsFor(context, target)
+  if (first?.code === 'grower') return `your target: ${band}`
+  if (others.length > 0) return `wanted here: ${band}`
+  return first?.code === 'crop' ? `${cropInText(cropNamed(first.crop))} likes ${band}` : `most like ${band}`
+}
+/** Why a band is not the crop's own; nothing where it is. */
+function whyWanted(context: ReadingContext, target: Target, band: string): string[] {
+  const reasons = reasonsFor(context, target)
+  return reasons.length > 1
+    ? [`Wanted is ${band}: ${reasons.map((r) => reasonText(r, context.units)).join('; ')}.`]
+    : []
+}
 const span = (b: { low: number; high: number } | null, place: (x: number) => number): Span | null =>
   b && { from: place(b.low), to: place(b.high) }
 
@@ -97,11 +114,13 @@ function looseSoil({ blend, mix }: Evaluation): string[] {
       ]
 }
 
-function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v: Verdicts): Reading {
+function airReading(context: ReadingContext, v: Verdicts): Reading {
+  const { evaluation: e, bands, units } = context
   const place = (x: number) => x / AIR
   const { low, high } = bands.airFilledPorosity
   // Ground that holds water enough has no fault in more air.
   const openEnded = bands.plantAvailableWater !== null && v.water === 'good'
+  const band = openEnded ? `${percentText(low)} or more` : percentBand(bands.airFilledPorosity)
   return {
     id: 'air',
     label: 'Air after draining',
@@ -110,7 +129,7 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
         ? 'Air-filled porosity above the layers below, 24 hours after watering'
         : 'Air-filled porosity at container capacity',
     value: percentText(e.mix.airFilledPorosity),
-    wanted: `${likes(cropName)} ${openEnded ? `${percentText(low)} or more` : percentBand(bands.airFilledPorosity)}`,
+    wanted: openEnded ? `wanted here: ${band}` : wantedOf(context, 'airFilledPorosity', band),
     verdict: v.air,
     advice:
       v.air === 'high' && (v.water === 'good' || v.water === 'high')
@@ -127,6 +146,8 @@ function airReading({ evaluation: e, bands, cropName, units }: ReadingContext, v
       `Pores are ${percentText(e.blend.totalPorosity)} of the blend; ${percentText(e.mix.containerCapacity)} stay full of water when draining ends, at the depth of ${lengthText(e.mixDepth, units)}. The rest is air.`,
       `The same mix in straight pots: ${listed(DEPTHS, (d) => `${lengthText(d, units)} deep ${percentText(airAtDepth(e, d))}`)}. Depth drains a mix, not holes.`,
       ...looseSoil(e),
+      ...whyWanted(context, 'airFilledPorosity', percentBand(bands.airFilledPorosity)),
+      ...(openEnded ? ['More air than that is no fault in a bed that holds water enough.'] : []),
     ],
   }
 }
@@ -186,7 +207,9 @@ function tooAcid({ lime }: Evaluation): string {
     : 'Too acid: lime raises it.'
 }
 
-function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdicts): Reading {
+function pHReading(context: ReadingContext, v: Verdicts): Reading {
+  const { evaluation: e, bands } = context
+  const band = `${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`
   const limes = e.lime.doses.map(({ lime, gramsPerLitre }) => ({ lime, share: gramsPerLitre }))
   const isRaisedByLime = () =>
     e.lime.gramsPerLitre > 0 &&
@@ -202,14 +225,17 @@ function pHReading({ evaluation: e, bands, cropName }: ReadingContext, v: Verdic
     label: 'pH in six weeks',
     term: 'pH of the mix, with its lime, feed and your water',
     value: pHText(e.lime.pH),
-    wanted: `${likes(cropName)} ${pHText(bands.pH.low)}–${pHText(bands.pH.high)}`,
+    wanted: wantedOf(context, 'pH', band),
     verdict: v.pH,
     advice: v.pH === 'low' ? tooAcid(e) : v.pH === 'high' ? tooHigh() : '',
     position: onPH(e.lime.pH),
     band: span(bands.pH, onPH),
     likely: { kind: 'drawn', figure: 'pH', write: pHText, place: onPH },
     ghost: ({ lime }) => ({ position: onPH(lime.pH), text: pHText(lime.pH) }),
-    why: () => pHWhy(e, v.pH === 'high' ? bands.pH.high : null, bands.pH),
+    why: () => [
+      ...pHWhy(e, v.pH === 'high' ? bands.pH.high : null, bands.pH),
+      ...whyWanted(context, 'pH', band),
+    ],
   }
 }
 

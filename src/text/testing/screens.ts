@@ -84,9 +84,9 @@ export function screensOf({ job, place, units }: RandomJob): Screens | { problem
   const context = {
     evaluation,
     bands,
+    targets: prepared.value.targets,
     container: containerOf(spec.vessel),
     wind: place?.wind ?? null,
-    cropName: crop?.name ?? null,
     perennial,
     units,
     wide: onGround(spec.vessel.kind),

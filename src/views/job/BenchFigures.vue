@@ -34,6 +34,7 @@ const {
   lead,
   crop,
   bands,
+  targets,
   units,
   container,
   place,
@@ -74,9 +75,9 @@ const atOnce = computed(() =>
     ? readingsAtOnce({
         evaluation: answer.value,
         bands: bands.value,
+        targets: targets.value,
         container: container.value,
         wind: place.value?.wind ?? null,
-        cropName: crop.value?.name ?? null,
         perennial: perennial.value,
         units: units.value,
         wide: wide.value,
