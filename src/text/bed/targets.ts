@@ -33,7 +33,7 @@ export function reasonText(reason: Reason, units: UnitSystem): string {
     case 'soil-bed':
       return 'a large bed of soil holds water as ground does; more is no fault (common practice)'
     case 'height':
-      return `for ${lengthText(reason.height, units)} of mix: a shallow mix holds less air, and plants in it need less`
+      return `set for ${lengthText(reason.height, units)} of mix: a shallow mix holds less air, and plants in it need less; a deep one more`
     case 'soilless':
       return `${reason.by} lower at the least, for an organic mix without soil (Lucas & Davis 1961)`
     case 'carried':
