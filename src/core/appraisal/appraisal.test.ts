@@ -209,6 +209,30 @@ describe('each limit from both sides', () => {
     expect(
       severity(asked({ seasons: [{ ...third, years: 3, volumeLost: 0.3 }] }, { years: 6 }), 'slumps'),
     ).toBe('grave')
+    // Where nobody said how many years, what has no wood is potted on before it slumps; a tree stays in it.
+    const slumps = (id: string, years?: number) =>
+      severity(
+        appraise({
+          ...base,
+          judged: { ...base.judged, crop: cropById(id)! },
+          judgements: [
+            {
+              level: 'warn',
+              code: 'slumps',
+              years: 3,
+              lost: 0.2,
+              air: 0.1,
+              wanted: 0.15,
+              going: [],
+              staying: [],
+              losing: [],
+            },
+          ],
+          situation: years === undefined ? {} : { years },
+        }),
+        'slumps',
+      )
+    expect([slumps('basil'), slumps('basil', 3), slumps('fig')]).toEqual(['note', 'watch', 'watch'])
     const load = (floorLoad: number, saturated = 500) =>
       asked({ weights: { ...base.evaluation.weights, floorLoad, saturated } }, { standing: 'roof' })
     expect(sides(L.usualLoad.value, load, 'weight-load')).toEqual(['note', 'grave'])
@@ -352,6 +376,10 @@ describe('two appraisals', () => {
       false,
     )
     expect(outweighs([of('ph-low', 'watch')], [])).toBe(false)
+    // One of two grave things goes, and no other comes in its place.
+    const two = [...low, of('air-low', 'grave')]
+    expect(outweighs(two, low)).toBe(true)
+    expect(outweighs(two, [of('ph-high', 'grave')])).toBe(false)
   })
   test('what is grave counts three, what is to be watched one, notes nothing', () => {
     expect(easedBy([of('air-low', 'grave')], [])).toBe(3)

@@ -645,3 +645,25 @@ test('S16: nothing usable and nothing used is a year, not a number that is none'
   const moist = { ...dry, drainedToEasy: 0.2, plantAvailableWater: 0.4 }
   expect(wateringInterval(moist, { ...pot, reference: 4 }).days.value).toBeLessThan(30)
 })
+
+test('a month with wind and sun goes by Penman and Monteith at its place and height, else by Hargreaves', () => {
+  const month = { tMin: 12, tMax: 24, wind: 2, sunHours: 7 }
+  const at = (change: Partial<Climate>, of: object = month): Climate => ({
+    latitude: 45,
+    elevation: 100,
+    months: Array.from({ length: 12 }, () => ({ tMin: 12, tMax: 24, ...of })),
+    ...change,
+  })
+  const day = midMonthDay(7)
+  expect(monthlyReference(at({}), 7)).toBe(penmanMonteith({ ...month, latitude: 45, elevation: 100, day }))
+  expect(monthlyReference(at({ elevation: 2000 }), 7)).not.toBe(monthlyReference(at({}), 7))
+  for (const half of [{ wind: 2 }, { sunHours: 7 }])
+    expect(monthlyReference(at({}, half), 7)).toBe(hargreaves(24, 12, extraterrestrialRadiation(45, day)))
+})
+test('a seedling’s leaf is known as closely, for its size, as that of the plant it becomes', () => {
+  const crop = cropById('tomato_cherry')!
+  const { canopyArea } = asRaised(crop, growthOf('tomato_cherry')!).crop.properties
+  const whole = crop.properties.canopyArea
+  for (const end of ['low', 'high'] as const)
+    expect(canopyArea[end] / canopyArea.value).toBeCloseTo(whole[end] / whole.value, 9)
+})

@@ -97,6 +97,15 @@ describe('arithmetic of field tests', () => {
     3 / 18,
     'rule of three: none of n leaves up to 3 / n at nineteen in twenty',
   )
+  test('what was left out of a test is left out of its answer', () => {
+    expect(figures('bucketWeight', { volume: 10, emptyWeight: 0.5, moistWeight: 6.5 })).toEqual({
+      moistDensity: 0.6,
+    })
+    const drained = { volume: 4, depth: 16, drained: 800, potWeight: 0.2 }
+    expect(Object.keys(figures('drainedAir', drained))).toEqual(['airFilledPorosity'])
+    expect(Object.keys(figures('drainedAir', { ...drained, wetWeight: 3 }))).toEqual(['airFilledPorosity'])
+    expect(averaged('slurry', [])).toMatchObject({ ok: false, problem: { code: 'nothing-read' } })
+  })
   test('beans that twisted are counted; how many might have been missed is asked only where none did', () => {
     const beans = { suspectPots: 6, suspectTwisted: 2, cleanPots: 6, cleanTwisted: 0 }
     expect(figures('beanTest', beans)).toEqual({ twisted: 1 / 3 })

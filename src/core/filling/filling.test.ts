@@ -280,6 +280,12 @@ describe('how a crop fits', () => {
     expect(small.tooShallow).toEqual({ wanted: courgette.properties.minDepth.value, there: 10 })
     expect(small.plants).toBe(1)
   })
+  test('roots have the depth of the mix, not of what it lies on', () => {
+    const { minDepth } = courgette.properties
+    const on = (floor: number) => cropFit(courgette, { ...pot(40), mixHeight: 40, floor }, 1).tooShallow
+    expect(on(40 - minDepth.value)).toBeNull()
+    expect(on(41 - minDepth.value)).toEqual({ wanted: minDepth.value, there: minDepth.value - 1 })
+  })
   test('more than have room are counted all the same, and reported', () => {
     expect(cropFit(courgette, pot(40), 3)).toMatchObject({ plants: 3, crowded: true })
     expect(cropFit(courgette, pot(40), 1).crowded).toBe(false)

@@ -132,6 +132,10 @@ describe('what a heap leaves', () => {
           expect(s.value).toBeLessThanOrEqual(s.high + 1e-12)
         }
         expect(nitrogen.value).toBeGreaterThan(heap.nitrogen / heap.dry)
+        // Carbon leaves faster than nitrogen: no heap gets browner than what went on, but for what is least of all.
+        expect(carbonToNitrogen!.high).toBeLessThanOrEqual(
+          Math.max(carbonToNitrogen!.value, heap.carbon / heap.nitrogen) + 1e-9,
+        )
       }),
       draws(200),
     )

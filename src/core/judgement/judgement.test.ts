@@ -186,6 +186,13 @@ describe('judgements', () => {
     ).not.toContain('slumps')
     expect(codes({ peat_medium: 1, compost_green: 1 }, {}, { crop: crop('lettuce') })).not.toContain('slumps')
   })
+  test('of what slumps, what goes and what stays are named, each part once', () => {
+    const mix = { leaf_mould: 3, compost_green: 1, perlite_coarse: 1, pumice: 1 }
+    const { going, staying, losing } = find('slumps', mix, {}, { crop: crop('fig') })!
+    expect([...going, ...staying].sort()).toEqual(Object.keys(mix).sort())
+    expect(staying).toEqual(expect.arrayContaining(['perlite_coarse', 'pumice']))
+    expect(losing).toEqual(['leaf_mould'])
+  })
   test('blossom end rot is laid to watering, not to lime', () => {
     const growing = { crop: crop('tomato_indeterminate'), plants: 3, climate: dry }
     const rot = find(

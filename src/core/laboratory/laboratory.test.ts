@@ -161,3 +161,28 @@ describe('a report as a whole', () => {
     )
   })
 })
+
+test('a verdict is sure where the whole range of a converted figure lies on one side of what is wanted', () => {
+  // A saturated extract is the method of the bands: its range is itself, and the verdict always sure.
+  const band = labBand('salts', 'medium')
+  const read = (salts: number, method: (typeof LAB_METHODS)[number]) =>
+    readReport({ salts }, { method, group: 'medium' })[0]!
+  for (const method of LAB_METHODS) {
+    for (let i = 1; i < 400; i++) {
+      const { saturated, sure } = read(i / 50, method)
+      const sides = [saturated.low, saturated.high].map((x) =>
+        x < band.low ? 'below' : x > band.high ? 'above' : 'within',
+      )
+      expect(sure, `${method} ${i / 50}`).toBe(sides[0] === sides[1])
+    }
+  }
+  // Both come up: near an end of the band it is not sure, far from it it is.
+  const all = Array.from({ length: 400 }, (_, i) => read((i + 1) / 50, 'oneToTwo').sure)
+  expect(new Set(all)).toEqual(new Set([true, false]))
+})
+test('what a report prints as none is no part of a ratio', () => {
+  expect(labConcerns({ potassium: 300, magnesium: 0 })).toEqual([])
+  expect(labConcerns({ potassium: 300, magnesium: 20 })).toEqual([
+    { code: 'potassium-over-magnesium', ratio: 15 },
+  ])
+})

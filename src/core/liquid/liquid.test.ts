@@ -306,3 +306,16 @@ describe('acid beside a feed', () => {
     computed: () => acidForWater(WATER_ACIDS[0]!, 3.5, 5.8).per100Litres * 10,
   })
 })
+
+test('of a stock only what no longer dissolves is named, with how much of it does', () => {
+  for (const dressing of LIQUIDS) {
+    const dissolves = liquidRow(dressing)!.solubility
+    const named = (share: number) =>
+      stocksFor([{ dressing, gramsPerLitre: ((dissolves ?? 500) * share) / 100 }], 100).tanks.flatMap((t) =>
+        t.tooStrong.map((p) => [p.dressing.id, p.dissolves]),
+      )
+    expect(named(0.99), dressing.id).toEqual([])
+    // Of a feed whose maker gives no figure nobody can say.
+    expect(named(1.01), dressing.id).toEqual(dissolves === null ? [] : [[dressing.id, dissolves]])
+  }
+})

@@ -61,6 +61,11 @@ describe('shares from a label', () => {
       draws(),
     )
   })
+  test('a share is more than none and at most all', () => {
+    for (const share of [0, -0.1, 1.01, NaN])
+      expect(labelShares([share, null])).toMatchObject({ ok: false, problem: { code: 'value-out-of-range' } })
+    expect(labelShares([1])).toMatchObject({ ok: true })
+  })
   test('shares a label has rounded are made whole; those that cannot be are refused', () => {
     expect(shares([0.5, 0.33, 0.16]).middle.reduce((s, x) => s + x, 0)).toBeCloseTo(1, 12)
     const code = (given: (number | null)[]) => {

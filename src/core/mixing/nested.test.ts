@@ -165,3 +165,13 @@ describe('a mix as an ingredient', () => {
     expect(of([line('a'), line('a')], { a: recipeOf(parts({ pumice: 1 })) })).toBeNull()
   })
 })
+
+test('a part is more than nothing and less than without end, wherever it is', () => {
+  const peat = material('peat_medium')
+  for (const parts of [0, -1, NaN, Infinity]) {
+    const line = { kind: 'material', material: peat, parts } as const
+    const inner = { kind: 'mix', mix: 'm', parts: 1 } as const
+    for (const found of [flattenRecipe([line], new Map()), flattenRecipe([inner], new Map([['m', [line]]]))])
+      expect(found).toMatchObject({ ok: false, problem: { code: 'part-not-positive', value: parts } })
+  }
+})

@@ -231,6 +231,32 @@ describe('water known of a material of one’s own', () => {
       if (i > 0 && i < 3) expect(dry[i - 1]!, name).toBeGreaterThan(1.5 * 0.21)
     }
   })
+  test('a figure read once is known within a tenth of itself; a feel moves water half of the way, and bounds it there', () => {
+    const p = whole({ id: 'x', name: 'x', family: 'peat', known: { pH: 5, waterAt50Cm: 0.3 } }).properties
+    expect([p.pH.low, p.pH.high]).toEqual([4.5, 5.5])
+    expect(p.waterAt50Cm.low).toBeCloseTo(0.27, 12)
+    expect(p.waterAt50Cm.high).toBeCloseTo(0.33, 12)
+    const of = (feel: OwnMaterial['feel']) =>
+      whole({ id: 'x', name: 'x', family: 'compost', known: {}, feel }).properties.waterAt10Cm
+    const [plain, coarse, fine] = [of(undefined), of('coarse'), of('fine')]
+    expect(coarse).toEqual({ ...plain, value: (plain.value + plain.low) / 2, high: plain.value })
+    expect(fine).toEqual({ ...plain, value: (plain.value + plain.high) / 2, low: plain.value })
+  })
+  test('nothing below what can be believed is taken', () => {
+    for (const known of [
+      { pH: 0.5 },
+      { dryBulkDensity: -1 },
+      { waterAt50Cm: -0.01 },
+      { totalPorosity: -0.2 },
+    ])
+      expect(
+        completeMaterial({ id: 'x', name: 'x', family: 'peat', known }),
+        JSON.stringify(known),
+      ).toMatchObject({
+        ok: false,
+        problem: { code: 'value-out-of-range', field: Object.keys(known)[0] },
+      })
+  })
   test('as bought it weighs what the scales can believe, both ends with it', () => {
     const of = (bulkDensity: number) =>
       completeMaterial({

@@ -160,3 +160,19 @@ describe('a plan from seed to planting out', () => {
     }
   })
 })
+
+test('seed may be sown as much earlier as slow seed needs and as much later as quick seed does', () => {
+  const { low, high } = daysToEmerge(tomato, 24)!
+  const plan = planned()
+  expect(plan.sowBetween.early - plan.sowBetween.late).toBeGreaterThanOrEqual(Math.floor(high - low))
+  expect(plan.sowBetween.early - plan.sowBetween.late).toBeLessThanOrEqual(Math.ceil(high - low))
+  expect(on(plan, 'sow')!).toBeGreaterThanOrEqual(plan.sowBetween.late)
+  expect(on(plan, 'sow')!).toBeLessThanOrEqual(plan.sowBetween.early)
+})
+test('seedlings of warm crops stop growing at a warmth where those of cool crops still do', () => {
+  const { warmCrop, usual, baseWarm, baseCool } = RAISING_LIMITS
+  const [warm, cool] = [warmCrop.value, warmCrop.value - 0.1].map((least) => growthRate({ least }, 15))
+  expect(warm).toBeCloseTo((15 - baseWarm.value) / (usual.value - baseWarm.value), 12)
+  expect(cool).toBeCloseTo((15 - baseCool.value) / (usual.value - baseCool.value), 12)
+  expect(warm).toBeLessThan(cool!)
+})

@@ -19,6 +19,7 @@ import {
   waitOf,
   type RotationBed,
 } from '.'
+import { improved } from './improve'
 
 const bed = (change: Partial<RotationBed> = {}): RotationBed => ({
   id: 'a',
@@ -358,4 +359,52 @@ describe('green manures', () => {
       expect(g.nitrogen.low, g.id).toBeLessThan(g.nitrogen.high)
     }
   })
+})
+
+describe('beds that change places', () => {
+  const kale = (year: number) => ({ year, cropId: 'kale' })
+  const cabbages = bed({ history: [kale(2026)] })
+  const fresh = bed({ id: 'b' })
+  test('kale moves away from where kale was', () => {
+    expect(improved([cabbages, fresh], [['kale', 'pea']], 2027)).toEqual([['pea', 'kale']])
+  })
+  test('not what is decided for that year, of either bed; what is decided for another year is no bar', () => {
+    const order = [['kale', 'pea']]
+    const fixed = (year: number) => ({ fixed: [kale(year)] })
+    expect(improved([{ ...cabbages, ...fixed(2027) }, fresh], order, 2027)).toEqual(order)
+    expect(improved([cabbages, { ...fresh, ...fixed(2027) }], order, 2027)).toEqual(order)
+    expect(improved([{ ...cabbages, ...fixed(2030) }, fresh], order, 2027)).toEqual([['pea', 'kale']])
+    // Decided for the second year of two.
+    const two = [
+      ['pea', 'lettuce'],
+      ['kale', null],
+    ]
+    expect(improved([cabbages, fresh], two, 2027)[1]).toEqual([null, 'kale'])
+    expect(improved([{ ...cabbages, ...fixed(2028) }, fresh], two, 2027)[1]).toEqual(['kale', null])
+  })
+  test('not what stays for years, nor where there is no room for it', () => {
+    const stays = ROTATION.find((r) => r.leaves === 'stays')!.crop
+    expect(improved([cabbages, fresh], [['kale', stays]], 2027)).toEqual([['kale', stays]])
+    expect(improved([cabbages, { ...fresh, takes: (id) => id !== 'kale' }], [['kale', 'pea']], 2027)).toEqual(
+      [['kale', 'pea']],
+    )
+    expect(improved([{ ...cabbages, takes: (id) => id !== 'pea' }, fresh], [['kale', 'pea']], 2027)).toEqual([
+      ['kale', 'pea'],
+    ])
+  })
+  test('what a bed grew before counts, and so does each year of the order for the next', () => {
+    const once = stepCost(cabbages, 'kale', 2027)
+    expect(once).toBeGreaterThan(0)
+    expect(costOfBed(cabbages, ['kale'], 2027)).toBe(once)
+    expect(costOfBed(bed(), ['kale', 'kale'], 2026)).toBe(once)
+    expect(cabbages.history).toEqual([kale(2026)])
+  })
+})
+test('a crop that is decided for one bed is not grown a second time in the same year', () => {
+  const beds = [bed({ fixed: [{ year: 2027, cropId: 'kale' }] }), bed({ id: 'b' })]
+  const steps = rotationPlan(beds, ['kale', 'pea'], { from: 2027, years: 1 })
+  expect(steps.map((s) => s.cropId)).toEqual(['kale', 'pea'])
+})
+test('after a plant of no family in the tables a hungry crop costs nothing more', () => {
+  expect(stepCost(bed({ history: [{ year: 2026, cropId: 'no such crop' }] }), 'kale', 2027)).toBe(0)
 })

@@ -236,6 +236,11 @@ describe('what follows planting', () => {
       ['bring-in', 120],
     ])
   })
+  test('what goes on has an end, what is done in a day has none', () => {
+    const until = Object.fromEntries(followUp(asked).map((f) => [f.code, f.until]))
+    expect(until).toMatchObject({ 'test-ph-first': null, 'look-back': null, feed: 90, harvest: 90 })
+    expect(until.shade).toBeGreaterThan(0)
+  })
   test('what is planted at rest is not fed before it grows', () => {
     const autumn = followUp({ ...asked, restsFor: 60, perennial: true })
     expect(autumn.find((f) => f.code === 'feed')!.day).toBe(60)

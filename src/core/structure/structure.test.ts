@@ -164,6 +164,35 @@ describe('what does not rot', () => {
     expect(figure('electricalConductivity').high).toBeCloseTo(1.4, 12)
     expect(old.value.sizeShares!.reduce((s, x) => s + x, 0)).toBeCloseTo(1, 9)
   })
+  test('grains of each size have the room that the parts’ grains take, by volume of envelope', () => {
+    const recipe = parts({ gravel_pea: 1, perlite_fine: 3 })
+    const old = oldMixFigures(recipe, 0, 15, {
+      pH: { value: 7, isRead: true },
+      salts: { value: 1, isRead: true },
+    })
+    if (!old.ok) throw new Error(old.problem.code)
+    const rows = recipe.map((p) => p.material.material)
+    const room = rows.map((m, i) => recipe[i]!.parts * m.properties.looseEnvelopeFraction.value)
+    const all = room[0]! + room[1]!
+    old.value.sizeShares!.forEach((share, k) =>
+      expect(share).toBeCloseTo(
+        (room[0]! * rows[0]!.sizeShares[k]! + room[1]! * rows[1]!.sizeShares[k]!) / all,
+        9,
+      ),
+    )
+  })
+  test('on a floor a mix sinks by the share it loses of its own depth, not of the whole container', () => {
+    const straight: Container = {
+      shape: { kind: 'roundPot', topDiameter: 40, baseDiameter: 40, height: 40 },
+      headspace: 0,
+      base: { kind: 'drainHoles' },
+    }
+    const found = seasonsOf(straight, parts({ leaf_mould: 1 }), 15, { floor: 25, years: [2] })
+    if (!found.ok) throw new Error(found.problem.code)
+    const [{ slump, volumeLost }] = found.value as [(typeof found.value)[number]]
+    expect(volumeLost).toBeGreaterThan(0.1)
+    expect(slump).toBeCloseTo(volumeLost * 15, 6)
+  })
   test('a nutrient that a part has no figure for is none, and of nothing there is no old mix', () => {
     const known = { pH: { value: 6.5, isRead: true }, salts: { value: 1, isRead: false } }
     const recipe = parts({ compost_green: 1, perlite_coarse: 1 }).map((p) => {

@@ -235,3 +235,21 @@ describe('air by the height of the mix', () => {
     }
   })
 })
+
+test('two crops that meet in one figure are both pleased; only where they miss each other there is a conflict', () => {
+  const of = (id: string, low: number, high: number) => ({ ...crop('lettuce'), id, pH: { low, high } })
+  const asked = (least: number) => targetsFor({ ...question, crops: [of('a', 5.5, 6.2), of('b', least, 7)] })
+  expect(asked(6.2).conflicts).toEqual([])
+  expect(asked(6.2).bands.find((b) => b.target === 'pH')!.band).toEqual({ low: 6.2, high: 6.2 })
+  expect(asked(6.3).conflicts).toEqual([
+    { target: 'pH', low: { crop: 'a', most: 6.2 }, high: { crop: 'b', least: 6.3 } },
+  ])
+})
+test('the height of a mix moves the air wanted in a container, not in a bed on soil, nor where it is not known', () => {
+  const lettuce = { crops: [crop('lettuce')] }
+  const air = (q: Partial<TargetQuestion>) => band({ ...lettuce, ...q }, 'airFilledPorosity')!.band
+  const { low, high } = crop('lettuce').airFilledPorosity
+  expect(air({ height: null })).toEqual({ low, high })
+  expect(air({ height: 8, inGround: true })).toEqual({ low, high })
+  expect(air({ height: 8 }).low).toBeLessThan(low)
+})

@@ -40,6 +40,14 @@ describe('the difference between two sets of pots', () => {
     const expected = (1.645 * standardDeviation(five)) / Math.sqrt(4) / 10
     expect(Math.abs((range!.high - range!.low) / 2 - expected)).toBeLessThan(0.05 * expected)
   })
+  test('a harvest of nothing in most pots leaves a range that can be written down', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const { range } = difference([0, 0, 0, 0, 8], [3, 4, 5, 3, 4], seed)
+      expect(Number.isFinite(range!.low) && Number.isFinite(range!.high), `seed ${seed}`).toBe(true)
+      // Nobody harvests less than nothing.
+      expect(range!.low).toBeGreaterThanOrEqual(-1)
+    }
+  })
   test('three pots on each side can tell, two beside a hundred cannot', () => {
     expect(difference([1, 1.1, 1.2], [2, 2.1, 2.2])).toMatchObject({ counts: [3, 3], isSure: true })
     expect(difference(pots(100, 10, 1, 1), [20, 21])).toMatchObject({ range: null, isSure: false })

@@ -165,6 +165,8 @@ describe('a watering plan', () => {
     expect(plan().drainedShare).toBeLessThan(0.3)
     // 640 mg of salts in a litre at 1 dS/m, common practice: so much in what drains.
     const { pourThrough } = answerOf(input()).salts.mix.electricalConductivity
+    const { drainedShare, drainedAWeek, month } = plan()
+    expect(drainedAWeek).toBeCloseTo((drainedShare * month.litres * 7) / month.interval, 9)
     expect(plan().saltsAWeek).toBeCloseTo(plan().drainedAWeek * pourThrough * 0.64, 6)
   })
   test('more compost is a tenth of all parts, whatever they were', () => {
