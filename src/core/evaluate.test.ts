@@ -392,3 +392,41 @@ describe('the season of a container', () => {
     expect(grown({ emptyWeight: 5 }).tippingWind).toBeGreaterThan(grown({}).tippingWind)
   })
 })
+
+describe('rain', () => {
+  const july = 6
+  const climate = (rain: number) => ({
+    latitude: 45,
+    elevation: 0,
+    months: Array.from({ length: 12 }, (_, i) => ({
+      tMin: i === july ? 17 : 9,
+      tMax: i === july ? 33 : 19,
+      rain: i === july ? rain : 0,
+    })),
+  })
+  const growing = (rain: number) =>
+    answer({
+      growing: { crop: cropById('pepper_sweet')!, plants: 1, climate: climate(rain), plantingMonth: 4 },
+    })
+  test('the hottest month wants water most often, but not where rain brings far more than is used', () => {
+    // More than falls anywhere: leaf over the rim of a pot sheds most of it.
+    const [dry, wet] = [growing(0).growing!, growing(5000).growing!]
+    expect([dry.thirstiestMonth, dry.wetMonths]).toEqual([july + 1, []])
+    expect(wet.wetMonths).toEqual([july + 1])
+    expect(wet.thirstiestMonth).not.toBe(july + 1)
+    const days = (month: number) => wet.watering[month - 1]!.days.value
+    for (const month of wet.standing.filter((m) => m !== july + 1))
+      expect(days(wet.thirstiestMonth!)).toBeLessThanOrEqual(days(month))
+  })
+  test('salts of the water are in what the mix holds between waterings: less than drained, more than dry', () => {
+    const { salts, mix } = growing(0)
+    expect(salts.water!.held).toBeLessThan(mix.containerCapacity)
+    expect(salts.water!.held).toBeGreaterThan(mix.containerCapacity - mix.easilyAvailableWater)
+    // The highest of the course and the first day.
+    const all = [
+      salts.mix.electricalConductivity.saturatedExtract,
+      ...salts.course.map((c) => c.saturatedExtract),
+    ]
+    expect(salts.most.saturatedExtract).toBe(Math.max(...all))
+  })
+})

@@ -203,3 +203,29 @@ describe('the headless door, doses and finds', () => {
     expect(misfit('dose', { lime: { targetPH: 'six' } })!.where).toBe('lime.targetPH')
   })
 })
+
+describe('water of a case', () => {
+  const growing = example('evaluate').growing as object
+  const figures = (change: object) =>
+    (
+      answer('evaluate', {
+        ranges: undefined,
+        answer: 'figures',
+        growing: { ...growing, ...change },
+      }) as unknown as {
+        figures: Record<string, number>
+      }
+    ).figures
+  test('treated with nothing it is as it comes; softened it is so however it is treated', () => {
+    for (const tap of [
+      { waterAlkalinity: 4, waterConductivity: 0.6 },
+      { waterAlkalinity: 4, waterConductivity: 0.6, waterIons: { sodium: 60, chloride: 80, boron: 0.4 } },
+      { waterAlkalinity: 4, waterConductivity: 0.6, waterSoftened: true },
+    ])
+      expect(figures({ ...tap, waterTreatment: { rain: 0 } })).toEqual(figures(tap))
+  })
+  test('all of it rain, nothing of the tap is left', () => {
+    const soft = figures({ waterAlkalinity: 5, waterConductivity: 1, waterTreatment: { rain: 1 } })
+    expect(soft.pH).toBeLessThan(figures({ waterAlkalinity: 5, waterConductivity: 1 }).pH!)
+  })
+})

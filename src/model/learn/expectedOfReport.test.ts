@@ -47,3 +47,31 @@ test('the pH of a soil report of a material teaches as that of a slurry does', (
   )
   expect(taught.map((r) => [r.of, r.measurement.kind])).toEqual([[{ materialId: 'soil_loam' }, 'pH']])
 })
+
+test('a report for a job that is gone expects nothing of it', () => {
+  const without = new Map(garden)
+  without.delete(`job/${job.id}`)
+  expect(expectedOfTest(without, report(28, { nitrogen: 80 }), at(28))).toEqual({})
+})
+test('within a week nitrogen goes straight from the pool before to the one after', () => {
+  const on = (days: number) => expectedOfTest(garden, report(days, { nitrogen: 80 }), at(days)).nitrogen!
+  for (const part of [1, 2, 3, 4, 5, 6])
+    expect(on(21 + part)).toBeCloseTo(on(21) + (part / 7) * (on(28) - on(21)), 9)
+})
+test('a mix into which no lime went is asked about without lime, whatever its recipe says now', () => {
+  const record = recordOf(garden, job.recordId!)!
+  const { lime } = questionOfRecord(garden, { ...record, limes: [], corrections: [] }, job).recipe
+  expect(lime.aim).toEqual({ kind: 'none' })
+  expect(lime.dolomite).toEqual({ kind: 'share', share: 0 })
+  // A hundred grams in fifty litres are two to the litre.
+  const [one] = record.limes
+  if (!one) throw new Error('the record has no lime')
+  const limed = {
+    ...record,
+    blendLitres: 50,
+    limes: [{ ...one, grams: 100 }],
+    corrections: [],
+    dressings: [],
+  }
+  expect(questionOfRecord(garden, limed, job).recipe.lime.aim).toEqual({ kind: 'dose', gramsPerLitre: 2 })
+})

@@ -118,6 +118,8 @@ describe('a job worked out', () => {
     ['an allowance of everything', { plan: { ...job.plan, settling: 1 } }, 'size-too-large'],
     ['negative lime', { lime: { ...job.lime, mode: 'fixed', gramsPerLitre: -1 } }, 'amount-negative'],
     ['a target beyond chemistry', { lime: { ...job.lime, target: 11 } }, 'pH-out-of-range'],
+    ['a set amount of nothing', { amount: 0 }, 'size-not-positive'],
+    ['more than anyone mixes', { amount: 1e7 }, 'size-too-large'],
     ['a bucket of nothing', { plan: { ...job.plan, bucket: 0 } }, 'size-not-positive'],
   ]
   test.each(wrong)('refuses %s', (_what, change, code) => {

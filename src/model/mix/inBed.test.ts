@@ -12,6 +12,9 @@ import { batchCount } from '../make/quantities'
 import { outdoorsOf } from '../season/season'
 import { prepareJob } from './evaluateJob'
 import { inThatBed } from './rest'
+import { mixNeededFor } from '../garden/mixNeededFor'
+import { USUAL_LIMES } from './question'
+import { limesOf } from './prepareRecipe'
 import { askTheSame, questionOfJob } from './questionOfJob'
 
 const garden = once(() => demoGarden())
@@ -78,4 +81,32 @@ describe('two crops in two beds of one job', () => {
     expect(askTheSame(job, other)).toBe(false)
     expect(askTheSame(job, { ...job, name: 'else' })).toBe(true)
   })
+})
+
+test('what is counted by plant, container and area is so for as many containers as there are', () => {
+  const fills = [
+    { ...tub(), count: 2, plants: 3 },
+    { ...pots(), count: 5, plants: 2 },
+  ]
+  const of = jobAmounts(garden(), { ...job, fills })
+  const litres = fills.reduce((sum, fill) => {
+    const needed = mixNeededFor(fill, PUBLISHED)
+    return needed.ok ? sum + fill.count * needed.value.net : NaN
+  }, 0)
+  const made = litres * (1 + job.plan.settling)
+  expect(of.container).toBeCloseTo(made / 7, 9)
+  expect(of.plant).toBeCloseTo(made / (2 * 3 + 5 * 2), 9)
+  const surface = fills.reduce((sum, fill) => {
+    const needed = mixNeededFor(fill, PUBLISHED)
+    return needed.ok ? sum + (fill.count * needed.value.surface) / 10_000 : NaN
+  }, 0)
+  expect(of.area).toBeCloseTo(made / surface, 9)
+})
+test('a lime that nobody knows is named, whichever of the two it is', () => {
+  expect(limesOf(USUAL_LIMES, PUBLISHED).ok).toBe(true)
+  for (const which of ['calcitic', 'dolomitic'] as const)
+    expect(limesOf({ ...USUAL_LIMES, [which]: 'moon_lime' }, PUBLISHED)).toEqual({
+      ok: false,
+      problem: { code: 'unknown-dressing', dressing: 'moon_lime' },
+    })
 })

@@ -26,6 +26,12 @@ test('a bed sinks more the older its mix is, and as much of the mix fills it up 
   expect(two.topUp / (fill.count * whole.value.net)).toBeLessThan(share * 1.15)
   expect(one.correction).toBeNull()
 })
+test('a bed is filled with a mix from the day after it was made', () => {
+  // What filled it in other years left aside.
+  const alone = new Map([...garden].filter(([key]) => !key.startsWith('job/') || key === `job/${job.id}`))
+  expect(bedAhead(alone, bed, after(0))).toBeNull()
+  expect(bedAhead(alone, bed, after(1))).not.toBeNull()
+})
 test('a pH read this spring says what it asks for; one of long ago does not', () => {
   const read = (days: number) =>
     new Map(garden).set(entryKey('spring'), {

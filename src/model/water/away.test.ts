@@ -16,6 +16,8 @@ test('a stay is counted from night to night, and judged by the month in its midd
   expect(daysOf(week)).toBe(7)
   expect(monthOf(week)).toBe(7)
   expect(monthOf({ from: '2027-07-28', to: '2027-08-12' })).toBe(8)
+  // Four weeks from 10 July have their middle on the 24th.
+  expect(monthOf({ from: '2027-07-10', to: '2027-08-07' })).toBe(7)
 })
 
 test('every bed of what is planted and in hand is asked about, each in its own container', () => {
