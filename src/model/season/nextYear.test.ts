@@ -150,6 +150,21 @@ describe('next year', () => {
     })
     expect(request.value.problem.shelf.some((s) => s.material.material.id === old.material.id)).toBe(true)
   })
+  test('with a shelf of two things or none, an old mix is freshened from everything; with more, from the shelf', () => {
+    const old = oldAfter(200)
+    const kept = new Map<string, AnyData>([...withEntries(), [ownMaterialKey(old.material.id), old.material]])
+    const bare = new Map([...kept].filter(([key]) => !key.startsWith('shelf/')))
+    expect(bare.size).toBeLessThan(kept.size)
+    const next = freshenedJob(job(), old.material.id, { id: 'n', createdAt: on(200), cropId: 'lettuce' })
+    const shelf = (garden: Garden) => {
+      const request = freshenRequest(garden, next, old.material.id)
+      if (!request.ok) throw new Error(request.problem.code)
+      return request.value.problem.shelf.map((s) => s.material.material.id)
+    }
+    const [all, some] = [shelf(bare), shelf(kept)]
+    expect(some.length).toBeGreaterThan(2)
+    expect(all.length).toBeGreaterThan(some.length)
+  })
   test('an offer is a mix that leaves nothing graver than the old one alone; what nobody looked at is none', () => {
     const old = oldAfter(200)
     const kept: Garden = new Map<string, AnyData>([
