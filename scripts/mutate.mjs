@@ -1,8 +1,8 @@
 /**
- * npm run mutate [-- FOLDER … | --sample N | --each N]: would a wrong figure be noticed? Stryker changes the code of
- * the core, the model and storage in one place at a time and runs the tests that reach the place. A folder is tried
- * whole, and only what changed since the last time; without a folder a seeded sample of 400 places is tried, or with
- * --each so many of every folder (SEED=… takes another).
+ * npm run mutate [-- FOLDER … | --sample N | --each N | --again]: would a wrong figure be noticed? Stryker changes the
+ * code of the core, the model and storage in one place at a time and runs the tests that reach the place. A folder is
+ * tried whole, and only what changed since the last time; without a folder a seeded sample of 400 places is tried, with
+ * --each so many of every folder (SEED=… takes another), with --again what lived the last time.
  * Prints killed of tried by folder, and every survivor. Ends with 1 where less is killed than the floor.
  */
 import { readFileSync, writeFileSync } from 'node:fs'
@@ -25,11 +25,41 @@ const folders = args.some((a) => a.startsWith('--')) ? [] : args
 /** Percent of the mutants of a folder that a test has to notice. */
 const FLOOR = 85
 /** Percent of a sample over all folders: below it the newer half has got worse. */
-const SAMPLE_FLOOR = 60
-/** What one mutant takes on two cores, and the first run that finds out which tests reach what, s. */
-const SECONDS = { each: 1.5, first: 180 }
+const SAMPLE_FLOOR = 80
+/** What one mutant takes on two cores, of a folder or from anywhere, and the first run of all tests, s. */
+const SECONDS = { near: 1.5, far: 4, first: 240 }
 
-const inTime = (n) => `about ${Math.ceil((SECONDS.first + n * SECONDS.each) / 60)} minutes`
+const inTime = (n) =>
+  `about ${Math.ceil((SECONDS.first + n * (folders.length > 0 ? SECONDS.near : SECONDS.far)) / 60)} minutes`
+
+const REPORT = 'test-results/mutants.json'
+const KILLED = ['Killed', 'Timeout']
+const LIVED = ['Survived', 'NoCoverage']
+
+/** The places of what lived the last time, as far as their lines are still what they were. */
+function placesAgain() {
+  const { files } = JSON.parse(readFileSync(REPORT, 'utf8'))
+  return Object.entries(files).flatMap(([name, { source, mutants }]) => {
+    const [was, now] = [source.split('\n'), readFileSync(name, 'utf8').split('\n')]
+    const stays = ({ location: { start, end } }) =>
+      was.slice(start.line - 1, end.line).join() === now.slice(start.line - 1, end.line).join()
+    const lived = mutants.filter((m) => LIVED.includes(m.status) && stays(m))
+    return lived.map(
+      ({ location: { start, end } }) =>
+        `${name}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`,
+    )
+  })
+}
+
+/** Does a change only let a limit itself in or out, as `>=` for `>`? Few figures are ever exactly at one. */
+function isAtLimit({ mutatorName, location: { start, end }, replacement = '' }, lines) {
+  const sign = (text) => /[<>]/.exec(text)?.[0]
+  const was = lines[start.line - 1].slice(
+    start.column - 1,
+    start.line === end.line ? end.column - 1 : undefined,
+  )
+  return mutatorName === 'EqualityOperator' && sign(was) !== undefined && sign(was) === sign(replacement)
+}
 
 /** A repeatable shuffle's first so many. */
 function pick(list, n, seed) {
@@ -85,6 +115,10 @@ async function toMutate() {
   }
   const [, ...without] = config.mutate
   const files = globSync(config.mutate[0], { ignore: without.map((p) => p.slice(1)) })
+  if (args.includes('--again')) {
+    const again = [...new Set(placesAgain())]
+    return { ranges: again, count: again.length }
+  }
   const places = await placesIn(files)
   const subjects = new Map()
   for (const p of places)
@@ -108,33 +142,37 @@ writeFileSync(file, JSON.stringify({ ...config, ...kept, mutate: only }))
 const status = run(bin('stryker'), ['run', file, '--logLevel', 'warn'])
 if (status !== 0) process.exit(status)
 
-const report = JSON.parse(readFileSync('test-results/mutants.json', 'utf8'))
+const report = JSON.parse(readFileSync(REPORT, 'utf8'))
 const byFolder = new Map()
 for (const [name, { mutants, source }] of Object.entries(report.files)) {
   const lines = source.split('\n')
   for (const m of mutants) {
-    const killed = m.status === 'Killed' || m.status === 'Timeout'
-    if (!killed && m.status !== 'Survived' && m.status !== 'NoCoverage') continue
-    const row = byFolder.get(subjectOf(name)) ?? { killed: 0, tried: 0, survivors: [] }
+    const killed = KILLED.includes(m.status)
+    if (!killed && !LIVED.includes(m.status)) continue
+    const row = byFolder.get(subjectOf(name)) ?? { killed: 0, tried: 0, atLimits: 0, survivors: [] }
     byFolder.set(subjectOf(name), row)
     row.tried++
     const { line } = m.location.start
     if (killed) row.killed++
-    else
+    else {
+      row.atLimits += isAtLimit(m, lines) ? 1 : 0
       row.survivors.push(
         `${name}:${line} ${m.mutatorName}: ${lines[line - 1].trim()} → ${m.replacement ?? ''}`,
       )
+    }
   }
 }
 const share = ({ killed, tried }) => (tried === 0 ? 100 : (100 * killed) / tried)
-const all = { killed: 0, tried: 0 }
+const all = { killed: 0, tried: 0, atLimits: 0 }
 for (const [folder, row] of [...byFolder].sort(([a], [b]) => (a < b ? -1 : 1))) {
   all.killed += row.killed
   all.tried += row.tried
+  all.atLimits += row.atLimits
   console.log(`${folder}: ${row.killed} of ${row.tried} killed (${share(row).toFixed(0)} %)`)
   for (const s of row.survivors) console.log(`  ${s.replaceAll('\n', ' ').slice(0, 160)}`)
 }
 console.log(`all: ${all.killed} of ${all.tried} killed (${share(all).toFixed(0)} %)`)
+console.log(`Of those that lived ${all.atLimits} only let a limit itself in or out.`)
 const isBelow =
   folders.length > 0 || each !== undefined
     ? [...byFolder.values()].some((r) => share(r) < FLOOR)

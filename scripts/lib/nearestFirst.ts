@@ -7,7 +7,8 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node'
 function filesOfMutants(): Map<string, string> {
   const files = new Map<string, string>()
   for (const name of globSync('src/{core,model,storage}/**/*.ts', { ignore: '**/*.test.ts' }))
-    for (const [, id] of readFileSync(name, 'utf8').matchAll(/stryMutAct_\w+\("(\d+)"\)/g)) files.set(id!, name)
+    for (const [, id] of readFileSync(name, 'utf8').matchAll(/stryMutAct_\w+\("(\d+)"\)/g))
+      files.set(id!, name)
   return files
 }
 

@@ -201,7 +201,7 @@ const PAIRS: readonly [what: string, both: (s: Screens, of: RandomJob) => boolea
       s.evaluation.lime.movers.some((m) => Math.abs(m.by) >= 0.2),
   ],
 ]
-/** What a crop likes is the same beside the gauges as where the crop is chosen: 10–25 % here was 11–26 % there. */
+/** What a crop likes is the same beside the gauges as where the crop is chosen. */
 const sameLiking: Rule = ({ readings }, { job }) => {
   const crops = [job.cropId, ...job.companionIds].flatMap((id) => cropById(id) ?? [])
   const liked = crops.map((crop) => cropLikesText(crop).replaceAll(' % to ', ' to ').replaceAll(' to ', '–'))
