@@ -184,7 +184,7 @@ test('stored records that cannot be read are set aside, named, and offered for d
   })
   await openGarden(page, '/my/settings')
   const aside = page.getByRole('region', { name: 'Set aside' })
-  await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel: it is not a record.')
+  await expect(aside).toContainText('“job/broken” is damaged at version 1.vessel: it is missing.')
   await expect(aside).toContainText(
     '“job/future” was made by a newer Open Bed (version 999; this one reads up to 16)',
   )
