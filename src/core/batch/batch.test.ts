@@ -21,6 +21,9 @@ import {
   type BatchRequest,
 } from '.'
 
+import type { BatchJob } from './sizing'
+import { whatWorks } from './whatWorks'
+
 const row = (id: string) => materialById(id)!
 
 describe('packs', () => {
@@ -352,4 +355,20 @@ describe('spoons', () => {
       draws(),
     )
   })
+})
+
+test('the scoop that would do is the one nearest by how many times it goes into the other; so is the amount', () => {
+  const job = { tools: { scoop: 0.3, bucket: 10 }, wanted: 50 } as BatchJob
+  const would = (does: (job: BatchJob) => boolean) => whatWorks(job, (j) => does(j) || null)
+  // A spoon of a ninth and a jug of two litres: 0.3 holds the one less often than it goes into the other.
+  const few = would((j) => j.tools.scoop <= 0.15 || j.tools.scoop === 2)
+  expect(few.scoop).toBeLessThanOrEqual(0.15)
+  expect(would((j) => j.tools.scoop === 2).scoop).toBe(2)
+  // No scoop as large as the bucket it fills.
+  expect(
+    whatWorks({ ...job, tools: { ...job.tools, bucket: 2 } }, (j) => j.tools.scoop >= 2).scoop,
+  ).toBeNull()
+  expect(would((j) => j.wanted > 50).amount).toBeCloseTo(55, 9)
+  expect(would((j) => j.wanted < 50).amount).toBeCloseTo(45, 9)
+  expect(would(() => false)).toEqual({ scoop: null, amount: null })
 })

@@ -237,7 +237,11 @@ describe('air by the height of the mix', () => {
 })
 
 test('two crops that meet in one figure are both pleased; only where they miss each other there is a conflict', () => {
-  const of = (id: string, low: number, high: number) => ({ ...crop('lettuce'), id, pH: { low, high } })
+  const of = (id: string, low: number, high: number) => ({
+    ...crop('lettuce'),
+    id,
+    pH: { ...crop('lettuce').pH, low, high },
+  })
   const asked = (least: number) => targetsFor({ ...question, crops: [of('a', 5.5, 6.2), of('b', least, 7)] })
   expect(asked(6.2).conflicts).toEqual([])
   expect(asked(6.2).bands.find((b) => b.target === 'pH')!.band).toEqual({ low: 6.2, high: 6.2 })

@@ -229,3 +229,12 @@ describe('water of a case', () => {
     expect(soft.pH).toBeLessThan(figures({ waterAlkalinity: 5, waterConductivity: 1 }).pH!)
   })
 })
+test('a lime or feed that nobody knows is named', () => {
+  for (const change of [{ lime: { calcitic: 'moon_lime' } }, { lime: { dolomitic: 'moon_lime' } }]) {
+    const lime = { ...(example('dose').lime as object), ...change.lime }
+    expect(runCase('dose', { ...example('dose'), lime })).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-dressing', dressing: 'moon_lime' },
+    })
+  }
+})
