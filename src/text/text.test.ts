@@ -394,19 +394,34 @@ test('little easy water is no reason to water often where the days between water
   const e = evaluatePrepared(prepared.value)
   if (!e.ok) throw new Error(e.problem.code)
   const bands = { ...prepared.value.bands, easilyAvailableWater: { low: 0.5, high: 0.6 } }
-  const readings = readingsAtOnce({
+  const context = {
     evaluation: e.value,
     bands,
     targets: prepared.value.targets,
     container: prepared.value.input.container,
     wind: null,
     perennial: false,
-    units: 'metric',
+    units: 'metric' as const,
     wide: false,
-  })
+  }
+  const readings = readingsAtOnce(context)
   const of = (id: string) => readings.find((r) => r.id === id)!
   expect([of('water').verdict, of('days').verdict]).toEqual(['low', 'good'])
   expect(of('water').advice).not.toContain('often')
+  // What a grower has moved is the grower's target, and no crop's liking.
+  const moved = (target: 'pH' | 'airFilledPorosity') => ({
+    bands: prepared.value.targets.bands.map((b) =>
+      b.target === target ? { ...b, reasons: [{ code: 'grower' as const }] } : b,
+    ),
+    conflicts: [],
+  })
+  for (const [target, id] of [
+    ['pH', 'pH'],
+    ['airFilledPorosity', 'air'],
+  ] as const)
+    expect(readingsAtOnce({ ...context, targets: moved(target) }).find((r) => r.id === id)!.wanted).toMatch(
+      /^your target: \d/,
+    )
 })
 
 describe('batches on paper', () => {

@@ -201,6 +201,11 @@ describe('the headless door, doses and finds', () => {
     expect(misfit('volume', { containers: [{ container: POT, cuont: 1 }] })!.where).toBe('containers.0')
     expect(misfit('dose', { mix: [{ material: 'peat_medium', parts: 'three' }] })!.where).toBe('mix.0.parts')
     expect(misfit('dose', { lime: { targetPH: 'six' } })!.where).toBe('lime.targetPH')
+    // Two fields against each other: the sentence of the schema, at the record that holds both.
+    expect(misfit('find', { targets: { pH: { low: 7, high: 6 } } })).toEqual({
+      where: 'targets.pH',
+      why: { code: 'fault', words: 'low is above high' },
+    })
   })
 })
 

@@ -50,10 +50,10 @@ const percentBand = (b: { low: number; high: number }) =>
 const reasonsFor = ({ targets }: ReadingContext, target: Target): Reason[] =>
   targets?.bands.find((b) => b.target === target)?.reasons ?? []
 /** A crop likes what its row says; what container and mix make of that is wanted here. */
-function wantedOf(context: ReadingContext, target: Target, band: string): string {
+function wantedOf(context: ReadingContext, target: Target, band: string, isOpen = false): string {
   const [first, ...others] = reasonsFor(context, target)
   if (first?.code === 'grower') return `your target: ${band}`
-  if (others.length > 0) return `wanted here: ${band}`
+  if (isOpen || others.length > 0) return `wanted here: ${band}`
   return first?.code === 'crop' ? `${cropInText(cropNamed(first.crop))} likes ${band}` : `most like ${band}`
 }
 /** Why a band is not the crop's own; nothing where it is. */
@@ -129,7 +129,7 @@ function airReading(context: ReadingContext, v: Verdicts): Reading {
         ? 'Air-filled porosity above the layers below, 24 hours after watering'
         : 'Air-filled porosity at container capacity',
     value: percentText(e.mix.airFilledPorosity),
-    wanted: openEnded ? `wanted here: ${band}` : wantedOf(context, 'airFilledPorosity', band),
+    wanted: wantedOf(context, 'airFilledPorosity', band, openEnded),
     verdict: v.air,
     advice:
       v.air === 'high' && (v.water === 'good' || v.water === 'high')
